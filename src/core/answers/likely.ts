@@ -1,0 +1,148 @@
+import { inCluster } from '../lexicon/difficulty';
+import { spell, type Word } from '../lexicon/entry';
+import type { Guard } from '../lexicon/guard';
+import { labelOf } from '../phonology/sounds';
+import type { Outcome, Slip } from './outcome';
+
+/** One answer a child is likely to give: a tap records outcome, sounds said and slip together. */
+export interface LikelyAnswer {
+  readonly id: string;
+  readonly slip: Slip;
+  readonly outcome: Outcome;
+  /** The sounds said, apart by spaces; parts said as one chunk are joined by `+`. */
+  readonly said: string;
+  /** How it looks on the chip; `null` where showing it could print a rude word. */
+  readonly show: string | null;
+  readonly note: string;
+  /** Indices of the sounds that slipped. */
+  readonly missed: readonly number[];
+}
+
+export interface LikelyContext {
+  readonly guard: Guard;
+  /** Spelling of a sound string where it is a word of the bank. Example: `fog` for f ɒ ɡ. */
+  readonly spellingOf: (sounds: readonly string[]) => string | undefined;
+}
+
+const MOST = 4;
+const ipaOf = (word: Word): string[] => word.sounds.map((s) => s.ipa);
+const label = (ipa: string): string => labelOf(ipa).label;
+const slashes = (ipa: string): string => `/${label(ipa)}/`;
+const apart = (sounds: readonly string[]): string => sounds.map(label).join(' · ');
+
+/** The letters that are left when one sound goes, or undefined where that letter spells more than the sound. */
+function lettersWithout(word: Word, at: number): string | undefined {
+  const { segment } = word.sounds[at]!;
+  if (word.sounds.filter((s) => s.segment === segment).length > 1) return undefined;
+  let from = 0;
+  const index = word.entry.letters.findIndex((piece) => {
+    const here = segment >= from && segment < from + piece.keys;
+    from += piece.keys;
+    return here;
+  });
+  const piece = word.entry.letters[index];
+  if (!piece || piece.keys > 1) return undefined;
+  return spell(word.entry.letters.filter((_, i) => i !== index));
+}
+
+/** The word with one sound lost. */
+function lost(word: Word, at: number, { guard, spellingOf }: LikelyContext): LikelyAnswer {
+  const left = ipaOf(word).filter((_, i) => i !== at);
+  const show = guard(left) ? null : (spellingOf(left) ?? lettersWithout(word, at) ?? null);
+  return {
+    id: `lost-${at}`, slip: 'lost-sound', outcome: 'not-yet', said: left.join(' '),
+    show, note: `lost ${slashes(word.sounds[at]!.ipa)}`, missed: [at],
+  };
+}
+
+/** Sounds children most often lose, likeliest first: the second of an opening cluster, the first of a closing one. Common practice, no source. */
+function oftenLost(word: Word): number[] {
+  const vowel = word.sounds.findIndex((s) => s.vowel);
+  const clustered = word.sounds.map((_, at) => at).filter((at) => inCluster(word, at));
+  const opening = clustered.filter((at) => at < vowel).reverse();
+  const closing = clustered.filter((at) => at > vowel);
+  const ends = [word.sounds.length - 1, 0].filter((at) => !word.sounds[at]!.vowel && !clustered.includes(at));
+  return [...opening.slice(0, 2), ...closing.slice(0, 1), ...ends];
+}
+
+function lastOnly(word: Word): LikelyAnswer {
+  const last = word.sounds.at(-1)!.ipa;
+  return {
+    id: 'last', slip: 'last-only', outcome: 'not-yet', said: last, show: slashes(last), note: 'last sound only',
+    missed: word.sounds.map((_, at) => at).slice(0, -1),
+  };
+}
+
+/**
+ * Likely answers when the adult says the sounds and the child says the word, at most four.
+ * @example blendingLikely(slug, context).map((a) => a.note) // ['lost /l/', 'lost /s/', 'not joined', 'last sound only']
+ */
+export function blendingLikely(word: Word, context: LikelyContext): LikelyAnswer[] {
+  const notJoined: LikelyAnswer = {
+    id: 'apart', slip: 'not-joined', outcome: 'not-yet', said: ipaOf(word).join(' '),
+    show: apart(ipaOf(word)), note: 'not joined', missed: [],
+  };
+  const losses = oftenLost(word).slice(0, MOST - 2).map((at) => lost(word, at, context));
+  return [...losses, notJoined, lastOnly(word)].slice(0, MOST);
+}
+
+/** Runs of sounds a child keeps whole: from `from` up to and with `to`. */
+function chunked(word: Word, from: number, to: number): { said: string; show: string } {
+  const ipa = ipaOf(word);
+  const parts = [...ipa.slice(0, from).map((s) => [s]), ipa.slice(from, to + 1), ...ipa.slice(to + 1).map((s) => [s])];
+  return {
+    said: parts.map((part) => part.join('+')).join(' '),
+    show: parts.map((part) => part.map(label).join('')).join(' · '),
+  };
+}
+
+const HEARD_AS: Readonly<Record<string, string>> = { t: 'tʃ', d: 'dʒ' };
+
+/** tr and dr begin like /ch/ and /j/: a child who says so has listened well. */
+function heardClosely(word: Word): LikelyAnswer[] {
+  const [first, second] = ipaOf(word);
+  const as = HEARD_AS[first ?? ''];
+  if (!as || second !== 'r') return [];
+  const said = [as, ...ipaOf(word).slice(1)];
+  return [{
+    id: 'close', slip: 'heard-closely', outcome: 'on-own', said: said.join(' '),
+    show: apart(said), note: `heard ${slashes(as)}: right`, missed: [],
+  }];
+}
+
+/**
+ * Likely answers when the adult says the word and the child says its sounds, at most four.
+ * @example segmentingLikely(frog, context).map((a) => a.show) // ['fr · o · g', 'f · r · og', 'f · o · g', …]
+ */
+export function segmentingLikely(word: Word, context: LikelyContext): LikelyAnswer[] {
+  const { sounds } = word;
+  const vowel = sounds.findIndex((s) => s.vowel);
+  const end = sounds.length - 1;
+  const out: LikelyAnswer[] = [];
+  const keep = (slip: 'cluster-kept' | 'rime-kept', from: number, to: number, note: string): void => {
+    const run = sounds.slice(from, to + 1).map((s) => s.ipa);
+    const { said, show } = chunked(word, from, to);
+    const missed = sounds.map((_, at) => at).filter((at) => at >= from && at <= to);
+    out.push({ id: slip, slip, outcome: 'not-yet', said, show: context.guard(run) ? null : show, note, missed });
+  };
+  if (vowel > 1) keep('cluster-kept', 0, vowel - 1, 'start kept together');
+  if (vowel > 0 && vowel < end) keep('rime-kept', vowel, end, 'end kept whole');
+  const [loss] = oftenLost(word);
+  if (loss !== undefined) {
+    const without = lost(word, loss, context);
+    out.push({ ...without, show: without.show === null && context.guard(without.said.split(' ')) ? null : apart(without.said.split(' ')) });
+  }
+  const uh = sounds.some((s) => !s.vowel);
+  out.push(...heardClosely(word));
+  if (uh) {
+    out.push({
+      id: 'uh', slip: 'added-uh', outcome: 'on-own', said: ipaOf(word).join(' '), show: null,
+      note: 'right, with “uh” added', missed: [],
+    });
+  }
+  out.push({
+    id: 'whole', slip: 'whole-word', outcome: 'not-yet', said: ipaOf(word).join('+'), show: word.word,
+    note: 'said the word', missed: sounds.map((_, at) => at),
+  });
+  return out.slice(0, MOST);
+}

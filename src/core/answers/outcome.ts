@@ -1,0 +1,32 @@
+/** The five outcomes of an answer, in the order of their keys 1 to 5. */
+export const OUTCOMES = ['on-own', 'with-help', 'not-yet', 'no-reply', 'does-not-count'] as const;
+export type Outcome = (typeof OUTCOMES)[number];
+
+/** The words for each outcome, used on every screen and in every file. */
+export const OUTCOME_WORDS: Readonly<Record<Outcome, string>> = {
+  'on-own': 'On own',
+  'with-help': 'With help',
+  'not-yet': 'Not yet',
+  'no-reply': 'No reply',
+  'does-not-count': 'Doesn’t count',
+};
+
+/** What happened to the sounds, as far as one tap can tell. */
+export const SLIPS = ['lost-sound', 'cluster-kept', 'rime-kept', 'not-joined', 'last-only', 'whole-word', 'added-uh', 'heard-closely'] as const;
+export type Slip = (typeof SLIPS)[number];
+
+export const SLIP_WORDS: Readonly<Record<Slip, string>> = {
+  'lost-sound': 'lost a sound',
+  'cluster-kept': 'kept sounds together',
+  'rime-kept': 'kept the end whole',
+  'not-joined': 'not joined',
+  'last-only': 'last sound only',
+  'whole-word': 'said the word',
+  'added-uh': 'added “uh”',
+  'heard-closely': 'heard closely',
+};
+
+/** Help, lightest first. */
+export const HELPS = ['said-again', 'slower'] as const;
+export type Help = (typeof HELPS)[number];
+export const HELP_WORDS: Readonly<Record<Help, string>> = { 'said-again': 'said again', slower: 'slower' };

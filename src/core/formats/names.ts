@@ -1,0 +1,32 @@
+import { explain, nameSchema } from './schemas';
+
+export interface NamesRead {
+  readonly names: readonly string[];
+  /** What could not be taken, each with its line number and why; nothing is dropped without a word. */
+  readonly problems: readonly { readonly line: number; readonly text: string; readonly why: string }[];
+  /** Taken, but alike: the adult may want to tell them apart. */
+  readonly doubles: readonly string[];
+}
+
+/**
+ * Reads names typed on lines. Blank lines are passed over. A name that is here already is taken and pointed out.
+ * @example readNames('Ottilie\nKofi', []).names // ['Ottilie', 'Kofi']
+ */
+export function readNames(text: string, existing: readonly string[]): NamesRead {
+  const names: string[] = [];
+  const problems: { line: number; text: string; why: string }[] = [];
+  const doubles: string[] = [];
+  const known = new Set(existing.map((n) => n.toLocaleLowerCase()));
+  text.split(/\r?\n/).forEach((raw, index) => {
+    if (!raw.trim()) return;
+    const read = nameSchema.safeParse(raw);
+    if (!read.success) {
+      problems.push({ line: index + 1, text: raw, why: explain(read.error) });
+      return;
+    }
+    if (known.has(read.data.toLocaleLowerCase())) doubles.push(read.data);
+    known.add(read.data.toLocaleLowerCase());
+    names.push(read.data);
+  });
+  return { names, problems, doubles };
+}

@@ -1,0 +1,51 @@
+import Papa from 'papaparse';
+import { HELP_WORDS, OUTCOME_WORDS, SLIP_WORDS, type Help, type Outcome, type Slip } from '../answers/outcome';
+
+export interface ExportRow {
+  readonly id: string;
+  readonly turn: number;
+  readonly child: string | null;
+  readonly word: string;
+  readonly sounds: readonly string[];
+  readonly outcome: Outcome;
+  readonly slip: Slip | null;
+  readonly said: string | null;
+  readonly missed: readonly number[];
+  readonly helps: readonly Help[];
+  readonly note: string | null;
+  readonly thinkMs: number | null;
+  /** ISO 8601, UTC. */
+  readonly at: string;
+  /** Earlier marks of the same answer, oldest first; they stay in the log. */
+  readonly before: readonly { readonly id: string; readonly outcome: Outcome; readonly at: string }[];
+}
+
+export interface SessionExport {
+  readonly format: 'bouncy-echo-session';
+  readonly version: 1;
+  readonly session: {
+    readonly id: string; readonly group: string; readonly task: string; readonly sounds: number;
+    readonly accent: string; readonly startedAt: string; readonly finishedAt: string | null;
+  };
+  readonly answers: readonly ExportRow[];
+}
+
+export const CSV_COLUMNS = [
+  'turn', 'child', 'word', 'sounds', 'outcome', 'slip', 'said', 'sounds that slipped', 'help', 'note',
+  'seconds to mark', 'marked at (UTC)', 'marked before as', 'answer id',
+] as const;
+
+/**
+ * The answers as CSV (RFC 4180) with a byte-order mark, so that spreadsheets read other scripts. A cell that would
+ * begin a formula gets an apostrophe before it (OWASP, CSV Injection).
+ */
+export function toCsv({ answers }: SessionExport): string {
+  const rows = answers.map((a) => [
+    a.turn + 1, a.child ?? 'Everyone together', a.word, a.sounds.join(' '), OUTCOME_WORDS[a.outcome],
+    a.slip ? SLIP_WORDS[a.slip] : '', a.said ?? '', a.missed.map((i) => a.sounds[i] ?? '').join(' '),
+    a.helps.map((h) => HELP_WORDS[h]).join(', '), a.note ?? '',
+    a.thinkMs === null ? '' : (a.thinkMs / 1000).toFixed(1), a.at,
+    a.before.map((b) => OUTCOME_WORDS[b.outcome]).join(', '), a.id,
+  ]);
+  return `\uFEFF${Papa.unparse({ fields: [...CSV_COLUMNS], data: rows }, { escapeFormulae: true, newline: '\r\n' })}\r\n`;
+}

@@ -1,0 +1,21 @@
+import { segmentingLikely } from '../answers/likely';
+import { sayingAdvice, spokenApart, type Game } from './item';
+
+/** The adult says the word; the child says its sounds, one by one, then joins it again. */
+export const segmenting: Game = {
+  id: 'segmenting',
+  name: 'Segmenting',
+  frame: 'One pot in the row for each sound. Which sounds shall we plant?',
+  gesture: 'one finger, or one pot, for each sound',
+  secondsPerTurn: 40,
+  scoresSounds: true,
+  say: (word) => `${word.word}. Say it back. Now plant its sounds.`,
+  how: (word) => `Do not say how many. Join it again after. ${sayingAdvice(word)}`,
+  expected: (word) => spokenApart(word).replaceAll(' … ', ' · '),
+  modelScript: (word) => [
+    'One pot for each sound. Watch, I’ll plant the first word.',
+    `${word.word} … ${spokenApart(word)}. Joined again: ${word.word}!`,
+    'Together now. Then it is your turn.',
+  ],
+  likely: segmentingLikely,
+};

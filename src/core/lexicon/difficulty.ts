@@ -1,0 +1,35 @@
+import { makingOf, type Making } from '../phonology/sounds';
+import type { Word } from './entry';
+
+/** Points a word earns; a higher sum is harder. Order of the rungs: common practice, no source. */
+const POINTS = {
+  sound: 10,
+  clusterSound: 4,
+  band: 3,
+  first: { hold: 0, vowel: 1, light: 2, clip: 3 } satisfies Record<Making, number>,
+};
+
+/** How the first sound is made. Example: `firstMaking(sun) // 'hold'`. */
+export const firstMaking = (word: Word): Making => makingOf(word.sounds[0]!.ipa);
+
+/** True where the sound stands next to another consonant of its syllable. Example: the r of *frog*. */
+export function inCluster(word: Pick<Word, 'sounds'>, at: number): boolean {
+  const here = word.sounds[at]!;
+  if (here.vowel) return false;
+  return [at - 1, at + 1].some((near) => {
+    const other = word.sounds[near];
+    return other !== undefined && !other.vowel && other.syllable === here.syllable;
+  });
+}
+
+/**
+ * How hard a word is to blend or segment: more sounds, clusters, a clipped start and a less familiar word add up.
+ * @example difficulty(sun) < difficulty(frog) // true
+ */
+export function difficulty(word: Word): number {
+  const clusters = word.sounds.filter((_, at) => inCluster(word, at)).length;
+  return (
+    word.count * POINTS.sound + clusters * POINTS.clusterSound +
+    (word.entry.band - 1) * POINTS.band + POINTS.first[firstMaking(word)]
+  );
+}

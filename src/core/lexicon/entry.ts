@@ -1,0 +1,122 @@
+import { ACCENT_IDS, accentOf, realiseSegments, type AccentId, type Sound } from '../phonology/accents';
+import { contest, units, type Contest, type Conventions, type LetterPiece, type Unit } from '../phonology/conventions';
+import { parseTranscription, type Segment } from '../phonology/transcription';
+
+/** How well children know a word: 1 everyday, 2 known by most, 3 told in one line. */
+export type Band = 1 | 2 | 3;
+
+export interface Entry {
+  readonly word: string;
+  /** The transcription line shared by the accents, and the lines of the accents that differ. */
+  readonly line: string;
+  readonly ownLines: Readonly<Partial<Record<AccentId, string>>>;
+  readonly letters: readonly LetterPiece[];
+  readonly band: Band;
+  readonly meaning: string;
+  readonly sentence: string;
+}
+
+/**
+ * Reads the letters column: pieces apart by `|`, `a_e` for a split spelling whose tail stands after the
+ * next piece, `:2` for a piece that spells two keys.
+ * @example parseLetters('c|a_e|k') // c, a (tail e), k
+ */
+export function parseLetters(column: string): LetterPiece[] {
+  return column.split('|').map((piece) => {
+    const [, body = '', keys = '1'] = /^([^:]*)(?::(\d))?$/.exec(piece) ?? [];
+    const [letters = '', tail = ''] = body.split('_');
+    return { letters, tail, keys: Number(keys) };
+  });
+}
+
+/** Puts the pieces back together. Example: `spell(parseLetters('c|a_e|k')) // 'cake'`. */
+export function spell(pieces: readonly LetterPiece[]): string {
+  let out = '';
+  let waiting = '';
+  for (const piece of pieces) {
+    out += piece.letters + waiting;
+    waiting = piece.tail;
+  }
+  return out + waiting;
+}
+
+/**
+ * Reads one row of the word bank. Throws an Error that names the word and what is wrong.
+ * Columns: word, sounds, letters, band, meaning, sentence, accents (`id=line;id=line`).
+ */
+export function parseRow(row: string): Entry {
+  const [word = '', line = '', letterColumn = '', band = '', meaning = '', sentence = '', own = ''] = row.split('\t');
+  const fail = (what: string): never => {
+    throw new Error(`Word bank, "${word}": ${what}`);
+  };
+  if (!word || !meaning || !sentence) fail('a column is empty');
+  if (!['1', '2', '3'].includes(band)) fail(`band "${band}" is not 1, 2 or 3`);
+  const letters = parseLetters(letterColumn);
+  if (spell(letters) !== word) fail(`the letters spell "${spell(letters)}"`);
+  const spelt = letters.reduce((sum, piece) => sum + piece.keys, 0);
+  const ownLines: Partial<Record<AccentId, string>> = {};
+  for (const part of own.split(';').filter(Boolean)) {
+    const [id = '', ownLine = ''] = part.split('=');
+    const accent = ACCENT_IDS.find((known) => known === id) ?? fail(`no accent "${id}"`);
+    ownLines[accent] = ownLine;
+  }
+  for (const each of [line, ...Object.values(ownLines)]) {
+    const segments = parseTranscription(each);
+    if (segments.length !== spelt) fail(`${segments.length} keys but letters for ${spelt}`);
+  }
+  return { word, line, ownLines, letters, band: Number(band) as Band, meaning, sentence };
+}
+
+/** Reads the whole bank (first row is the header). Throws on a word listed twice. */
+export function parseBank(text: string): Entry[] {
+  const entries = text.split('\n').slice(1).filter(Boolean).map(parseRow);
+  const seen = new Set<string>();
+  for (const { word } of entries) {
+    if (seen.has(word)) throw new Error(`Word bank: "${word}" is listed twice`);
+    seen.add(word);
+  }
+  return entries;
+}
+
+/** The segments of an entry in an accent (its own line where it has one). */
+export const segmentsOf = (entry: Entry, accent: AccentId): Segment[] =>
+  parseTranscription(entry.ownLines[accent] ?? entry.line);
+
+/** The sounds of an entry in an accent. Example: `realise(shark, 'general-american').map((s) => s.ipa) // ʃ ɑ r k`. */
+export const realise = (entry: Entry, accent: AccentId): Sound[] =>
+  realiseSegments(segmentsOf(entry, accent), accentOf(accent));
+
+/** An entry made ready for one accent and counting convention. */
+export interface Word {
+  readonly entry: Entry;
+  readonly word: string;
+  readonly segments: readonly Segment[];
+  readonly sounds: readonly Sound[];
+  readonly units: readonly Unit[];
+  readonly count: number;
+  /** C and V for each sound, by ear: box is CVCC. */
+  readonly shape: string;
+  readonly contest: Contest | null;
+}
+
+/** Realises, counts and shapes an entry. Example: `prepare(box, 'southern-british', PRESETS.default).count // 4`. */
+export function prepare(entry: Entry, accent: AccentId, conventions: Conventions): Word {
+  const segments = segmentsOf(entry, accent);
+  const sounds = realiseSegments(segments, accentOf(accent));
+  const spelling = { segments, letters: entry.letters };
+  const counted = units(spelling, sounds, conventions);
+  return {
+    entry,
+    word: entry.word,
+    segments,
+    sounds,
+    units: counted,
+    count: counted.length,
+    shape: shapeOf(counted),
+    contest: contest(spelling, sounds),
+  };
+}
+
+/** V where a unit holds a vowel, else C: the shape agrees with the count in force. */
+const shapeOf = (counted: readonly Unit[]): string =>
+  counted.map((unit) => (unit.sounds.some((s) => s.vowel) ? 'V' : 'C')).join('');

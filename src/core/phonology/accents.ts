@@ -1,0 +1,128 @@
+import { CONSONANT_IPA, SYLLABIC_ENDINGS, isConsonantKey, isVowelKey, R_SETS, type ConsonantKey, type Key, type VowelKey } from './keys';
+import type { Segment } from './transcription';
+
+/** One sound as it is said in an accent, with where in the line it came from. */
+export interface Sound {
+  readonly ipa: string;
+  readonly key: Key;
+  /** Index of the segment in the transcription. Two sounds of one segment share it. */
+  readonly segment: number;
+  readonly syllable: number;
+  readonly vowel: boolean;
+}
+
+/**
+ * An accent is one row: what each lexical set is there (several sounds apart by a space),
+ * which consonant keys differ, and which of the documented rules hold.
+ */
+export interface Accent {
+  readonly id: string;
+  readonly name: string;
+  readonly vowels: Readonly<Record<VowelKey, string>>;
+  readonly consonants: Partial<Record<ConsonantKey, string>>;
+  readonly rhotic: boolean;
+  /** FLEECE . commA said as one sound (*idea*). */
+  readonly ideaIsOne: string | null;
+  /** STRUT r before a vowel (*hurry*) becomes this sound. */
+  readonly hurry: string | null;
+  /** y is dropped after t d n s z l th before GOOSE or CURE in the same syllable (*new*). */
+  readonly dropsYod: boolean;
+}
+
+const endings = { EL: 'ə l', EM: 'ə m', EN: 'ə n' } as const;
+
+// Sources: Wells (1982) for the sets and their members; the usual phonemic symbols of each accent.
+const SOUTHERN_BRITISH: Accent = {
+  id: 'southern-british',
+  name: 'Southern British',
+  vowels: {
+    KIT: 'ɪ', DRESS: 'e', TRAP: 'æ', LOT: 'ɒ', STRUT: 'ʌ', FOOT: 'ʊ', BATH: 'ɑː', CLOTH: 'ɒ',
+    FLEECE: 'iː', FACE: 'eɪ', PALM: 'ɑː', THOUGHT: 'ɔː', GOAT: 'əʊ', GOOSE: 'uː', PRICE: 'aɪ',
+    CHOICE: 'ɔɪ', MOUTH: 'aʊ', FERN: 'ɜː', FIR: 'ɜː', FUR: 'ɜː', NEAR: 'ɪə', SQUARE: 'eə',
+    START: 'ɑː', NORTH: 'ɔː', FORCE: 'ɔː', CURE: 'ɔː', happY: 'i', lettER: 'ə', commA: 'ə', ...endings,
+  },
+  consonants: {},
+  rhotic: false,
+  ideaIsOne: 'ɪə',
+  hurry: null,
+  dropsYod: false,
+};
+
+const GENERAL_AMERICAN: Accent = {
+  id: 'general-american',
+  name: 'General American',
+  vowels: {
+    KIT: 'ɪ', DRESS: 'ɛ', TRAP: 'æ', LOT: 'ɑ', STRUT: 'ʌ', FOOT: 'ʊ', BATH: 'æ', CLOTH: 'ɔ',
+    FLEECE: 'i', FACE: 'eɪ', PALM: 'ɑ', THOUGHT: 'ɔ', GOAT: 'oʊ', GOOSE: 'u', PRICE: 'aɪ',
+    CHOICE: 'ɔɪ', MOUTH: 'aʊ', FERN: 'ɝ', FIR: 'ɝ', FUR: 'ɝ', NEAR: 'ɪ r', SQUARE: 'ɛ r',
+    START: 'ɑ r', NORTH: 'ɔ r', FORCE: 'ɔ r', CURE: 'ʊ r', happY: 'i', lettER: 'ɚ', commA: 'ə', ...endings,
+  },
+  consonants: {},
+  rhotic: true,
+  ideaIsOne: null,
+  hurry: 'ɝ',
+  dropsYod: true,
+};
+
+/** Every accent that ships. Adding one means adding a row here. */
+export const ACCENTS: readonly Accent[] = [SOUTHERN_BRITISH, GENERAL_AMERICAN];
+
+export const ACCENT_IDS = ['southern-british', 'general-american'] as const;
+export type AccentId = (typeof ACCENT_IDS)[number];
+export const DEFAULT_ACCENT: AccentId = 'southern-british';
+
+/** The accent's row. Throws for an unknown id. Example: `accentOf('southern-british').rhotic // false`. */
+export function accentOf(id: AccentId): Accent {
+  const accent = ACCENTS.find((a) => a.id === id);
+  if (!accent) throw new Error(`There is no accent "${id}".`);
+  return accent;
+}
+
+const YOD_DROPPERS: ReadonlySet<Key> = new Set<Key>(['t', 'd', 'n', 's', 'z', 'l', 'th']);
+
+/**
+ * The sounds of a transcription in an accent, in order.
+ *
+ * @example realiseSegments(parseTranscription('sh START k'), accentOf('general-american')).map((s) => s.ipa)
+ * // ['ʃ', 'ɑ', 'r', 'k']
+ */
+export function realiseSegments(segments: readonly Segment[], accent: Accent): Sound[] {
+  const sounds: Sound[] = [];
+  for (let i = 0; i < segments.length; i += 1) {
+    const here = segments[i]!;
+    const before = segments[i - 1];
+    const after = segments[i + 1];
+    const say = (ipa: string, skip = 0): void => {
+      for (const one of ipa.split(' ')) {
+        const vowel = isVowelKey(here.key) && !CONSONANTS.has(one);
+        sounds.push({ ipa: one, key: here.key, segment: i, syllable: here.syllable, vowel });
+      }
+      i += skip;
+    };
+
+    if (accent.ideaIsOne && here.key === 'FLEECE' && after?.key === 'commA') {
+      say(accent.ideaIsOne, 1);
+    } else if (accent.hurry && here.key === 'STRUT' && after?.key === 'r' && isVowelAt(segments, i + 2)) {
+      say(accent.hurry, 1);
+    } else if (here.key === 'r' && accent.rhotic && before && R_SETS.has(before.key)) {
+      continue; // the r of the set before has been said already
+    } else if (
+      accent.dropsYod && here.key === 'y' && before && YOD_DROPPERS.has(before.key) &&
+      before.syllable === here.syllable && (after?.key === 'GOOSE' || after?.key === 'CURE')
+    ) {
+      continue;
+    } else if (isConsonantKey(here.key)) {
+      say(accent.consonants[here.key] ?? CONSONANT_IPA[here.key]);
+    } else {
+      say(accent.vowels[here.key]);
+    }
+  }
+  return sounds;
+}
+
+const CONSONANTS: ReadonlySet<string> = new Set([...Object.values(CONSONANT_IPA), 'ʍ', 'x']);
+
+const isVowelAt = (segments: readonly Segment[], at: number): boolean => {
+  const segment = segments[at];
+  return segment !== undefined && isVowelKey(segment.key) && !SYLLABIC_ENDINGS.has(segment.key);
+};

@@ -1,0 +1,47 @@
+import type { Help, Outcome, Slip } from '../answers/outcome';
+
+/**
+ * What happens in a session, as a log that is only ever added to. Ids are made on the device (UUID v7: they sort by
+ * time), so saving an entry twice changes nothing. Schemas for the door stand in formats/log-schema.
+ */
+interface Stamp {
+  readonly id: string;
+  /** Milliseconds since 1970, by the device's clock. */
+  readonly at: number;
+}
+
+export interface AnswerEntry extends Stamp {
+  readonly kind: 'answer';
+  readonly turn: number;
+  /** `null` where everyone answered together. */
+  readonly childId: string | null;
+  readonly word: string;
+  readonly outcome: Outcome;
+  readonly slip: Slip | null;
+  readonly said: string | null;
+  /** Indices of the sounds that slipped. */
+  readonly missed: readonly number[];
+  readonly helps: readonly Help[];
+  readonly note: string | null;
+  /** Milliseconds from the turn being shown to the tap: it measures the adult too. */
+  readonly thinkMs: number | null;
+  /** The answer this one corrects. */
+  readonly supersedes: string | null;
+}
+
+export type Entry =
+  | AnswerEntry
+  | (Stamp & { readonly kind: 'undo'; readonly answerId: string })
+  | (Stamp & { readonly kind: 'modelled' })
+  | (Stamp & { readonly kind: 'swap'; readonly turn: number; readonly from: string; readonly to: string })
+  | (Stamp & { readonly kind: 'pass'; readonly turn: number; readonly childId: string })
+  | (Stamp & { readonly kind: 'choose'; readonly turn: number; readonly childId: string | null })
+  | (Stamp & { readonly kind: 'away'; readonly childId: string; readonly away: boolean })
+  | (Stamp & { readonly kind: 'more'; readonly turns: number })
+  | (Stamp & { readonly kind: 'finish' });
+
+/** Two logs of one session made one: each id once, in the order of their ids. */
+export function mergeLogs(...logs: readonly (readonly Entry[])[]): Entry[] {
+  const byId = new Map(logs.flat().map((entry) => [entry.id, entry]));
+  return [...byId.values()].sort((a, b) => (a.id < b.id ? -1 : 1));
+}

@@ -1,0 +1,52 @@
+import type { AnswerEntry } from './log';
+
+/**
+ * Whose turn is next: fewest turns first, then list order; never the same child twice running while another is
+ * here; a child who passed waits for the others. `null` where nobody is here: everyone answers together.
+ * An answer that does not count does not use up a turn.
+ *
+ * @example nextChild(['a', 'b'], [], new Set()) // 'a'
+ */
+export function nextChild(
+  present: readonly string[], answers: readonly Pick<AnswerEntry, 'childId' | 'outcome'>[], passed: ReadonlySet<string>,
+): string | null {
+  const turns = new Map(present.map((id) => [id, 0]));
+  for (const { childId, outcome } of answers) {
+    if (childId && turns.has(childId) && outcome !== 'does-not-count') turns.set(childId, turns.get(childId)! + 1);
+  }
+  const justHad = answers.at(-1)?.childId;
+  const ranked = [...present].sort((a, b) => turns.get(a)! - turns.get(b)!);
+  return (
+    ranked.find((id) => id !== justHad && !passed.has(id)) ??
+    ranked.find((id) => !passed.has(id)) ?? ranked.find((id) => id !== justHad) ?? ranked[0] ?? null
+  );
+}
+
+/** Fewest and most words in a set. */
+export const SET_SIZE = { least: 6, most: 10, usual: 8 } as const;
+
+/**
+ * How many words to propose so that every child gets the same number of turns, 6 to 10.
+ * @example setSizeFor(4) // 8
+ */
+export function setSizeFor(children: number): number {
+  if (children < 1) return SET_SIZE.usual;
+  const rounds = Math.floor(SET_SIZE.usual / children) || Math.floor(SET_SIZE.most / children) || 0;
+  const size = rounds * children;
+  if (size >= SET_SIZE.least) return size;
+  const longer = Math.ceil(SET_SIZE.least / children) * children;
+  return longer <= SET_SIZE.most ? longer : SET_SIZE.usual;
+}
+
+/**
+ * Turns in one round: whole rounds of the children where the words allow it, else one turn each.
+ * @example turnsFor(8, 4) // 8
+ */
+export function turnsFor(words: number, children: number): number {
+  if (children < 1) return words;
+  return Math.max(1, Math.floor(words / children)) * children;
+}
+
+/** Minutes a round takes, at least one. Example: `minutesFor(8, 15) // 2`. */
+export const minutesFor = (turns: number, secondsPerTurn: number): number =>
+  Math.max(1, Math.round((turns * secondsPerTurn) / 60));

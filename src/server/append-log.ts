@@ -1,0 +1,85 @@
+import { realise } from '../core/lexicon/entry';
+import type { Entry } from '../core/sessions/log';
+import { bank } from './bank';
+import { database } from './database';
+import type { AnswerRow, StepRow } from './models';
+import { sessionLog, sessionRecord, type SessionRecord } from './session-record';
+
+export interface Appended {
+  /** The whole log after saving: what other devices added comes with it. */
+  readonly log: readonly Entry[];
+  /** Entries that could not be kept, each with why; the device is told and nothing is dropped in silence. */
+  readonly refused: readonly { readonly id: string; readonly why: string }[];
+}
+
+function soundsOf(word: string, session: SessionRecord): string[] | undefined {
+  const entry = bank().find((e) => e.word === word);
+  return entry && realise(entry, session.accent).map((s) => s.ipa);
+}
+
+/** Why an entry cannot be kept, or undefined where it can. */
+function fault(entry: Entry, session: SessionRecord, known: ReadonlySet<string>): string | undefined {
+  const child = 'childId' in entry ? entry.childId : null;
+  if (child && !session.children.some((c) => c.id === child)) return 'That child is not in this session any more.';
+  if (entry.kind === 'answer' && !soundsOf(entry.word, session)) return `“${entry.word}” is not in the word bank.`;
+  if (entry.kind === 'answer' && entry.supersedes && !known.has(entry.supersedes)) return 'The answer it corrects is not in this session.';
+  if (entry.kind === 'undo' && !known.has(entry.answerId)) return 'The answer to undo is not in this session.';
+  return undefined;
+}
+
+/**
+ * Adds entries to a session's log, all in one transaction. An id that is there already is left as it is, so sending
+ * twice changes nothing.
+ */
+export async function appendLog(sessionId: string, entries: readonly Entry[]): Promise<Appended> {
+  const session = await sessionRecord(sessionId);
+  const { models, write } = await database();
+  const refused: { id: string; why: string }[] = [];
+  await write(async (transaction) => {
+    const kept = [
+      ...(await models.answers.findAll({ where: { session_id: sessionId }, attributes: ['id'], transaction })),
+      ...(await models.steps.findAll({ where: { session_id: sessionId }, attributes: ['id'], transaction })),
+    ];
+    const known = new Set(kept.map((row) => row.get().id));
+    const answers: AnswerRow[] = [];
+    const steps: StepRow[] = [];
+    for (const entry of entries) {
+      if (known.has(entry.id)) continue;
+      const why = fault(entry, session, known);
+      if (why) {
+        refused.push({ id: entry.id, why });
+        continue;
+      }
+      known.add(entry.id);
+      if (entry.kind === 'answer') answers.push(answerRow(entry, session));
+      else steps.push(stepRow(entry, sessionId));
+    }
+    await models.answers.bulkCreate(answers, { transaction });
+    await models.steps.bulkCreate(steps, { transaction });
+    const finish = entries.find((e) => e.kind === 'finish');
+    if (finish && !session.finishedAt) {
+      await models.sessions.update({ finished_at: finish.at }, { where: { id: sessionId }, transaction });
+    }
+  });
+  return { log: await sessionLog(sessionId), refused };
+}
+
+/** Fresh, after a model, or in chorus: how the round ran decides, not the adult. */
+const standingOf = (entry: Extract<Entry, { kind: 'answer' }>, session: SessionRecord): string =>
+  entry.childId === null ? 'in-chorus' : entry.word === session.model ? 'after-a-model' : 'fresh';
+
+const answerRow = (entry: Extract<Entry, { kind: 'answer' }>, session: SessionRecord): AnswerRow => ({
+  id: entry.id, session_id: session.id, child_id: entry.childId, turn: entry.turn, word: entry.word, task: session.task,
+  rung: session.sounds, sounds: soundsOf(entry.word, session)!.join(' '), outcome: entry.outcome,
+  standing: standingOf(entry, session), slip: entry.slip, said: entry.said, missed: JSON.stringify(entry.missed),
+  helps: JSON.stringify(entry.helps), note: entry.note, think_ms: entry.thinkMs, supersedes: entry.supersedes,
+  at: entry.at, received_at: Date.now(),
+});
+
+function stepRow(entry: Exclude<Entry, { kind: 'answer' }>, sessionId: string): StepRow {
+  const { id, kind, at, ...detail } = entry;
+  return {
+    id, session_id: sessionId, kind, child_id: 'childId' in entry ? entry.childId : null,
+    detail: JSON.stringify(detail), at, received_at: Date.now(),
+  };
+}

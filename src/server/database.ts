@@ -1,0 +1,79 @@
+import { mkdirSync } from 'node:fs';
+import path from 'node:path';
+import { Sequelize, type Transaction } from 'sequelize';
+import sqlite3 from 'sqlite3';
+import { migrate } from './migrations';
+import { defineModels, type Models } from './models';
+import { diskSentence, Problem } from './problems';
+
+export interface Database {
+  readonly sequelize: Sequelize;
+  readonly models: Models;
+  readonly file: string;
+  /** Runs one write at a time, in a transaction: SQLite has one writer, and a queue never meets "busy". */
+  write<T>(work: (transaction: Transaction) => Promise<T>): Promise<T>;
+  close(): Promise<void>;
+}
+
+/** What every connection is told before it is used. `secure_delete` wipes what is erased. */
+export const PRAGMAS = [
+  'PRAGMA busy_timeout=5000', 'PRAGMA journal_mode=WAL', 'PRAGMA synchronous=FULL', 'PRAGMA foreign_keys=ON', 'PRAGMA secure_delete=ON',
+] as const;
+
+// Sequelize opens a connection for each transaction, so the pragmas belong in the connection itself.
+class Connection extends sqlite3.Database {
+  constructor(file: string, mode: number, ready?: (error: Error | null) => void) {
+    super(file, mode, (error) => {
+      if (error) ready?.(error);
+      else this.exec(`${PRAGMAS.join(';')};`, (failed) => ready?.(failed));
+    });
+  }
+}
+
+/**
+ * Opens (and where needed makes) a database file and brings it up to date.
+ * Throws a Problem that says what to do when the file cannot be used.
+ */
+export async function openDatabase(file: string): Promise<Database> {
+  try {
+    mkdirSync(path.dirname(file), { recursive: true });
+    const sequelize = new Sequelize({
+      dialect: 'sqlite', storage: file, logging: false,
+      dialectModule: { ...sqlite3, Database: Connection },
+    });
+    const models = defineModels(sequelize);
+    await migrate(sequelize);
+    let queue: Promise<unknown> = Promise.resolve();
+    return {
+      sequelize, models, file,
+      write: (work) => {
+        const turn = queue.then(() => sequelize.transaction({ type: 'IMMEDIATE' as Transaction.TYPES }, work));
+        queue = turn.catch(() => undefined);
+        return turn;
+      },
+      close: async () => {
+        await queue;
+        await sequelize.close();
+      },
+    };
+  } catch (error) {
+    const sentence = diskSentence(error, file);
+    if (sentence) throw new Problem(sentence, 503);
+    throw error;
+  }
+}
+
+const place = globalThis as typeof globalThis & { bouncyEcho?: Promise<Database> };
+
+/** Where this setting's data lives. */
+export const databaseFile = (): string =>
+  path.resolve(process.env.BOUNCY_ECHO_DB ?? path.join(process.env.BOUNCY_ECHO_DATA ?? 'data', 'bouncy-echo.sqlite'));
+
+/** The one open database of this process. A failed opening is tried again at the next call. */
+export function database(): Promise<Database> {
+  place.bouncyEcho ??= openDatabase(databaseFile()).catch((error: unknown) => {
+    delete place.bouncyEcho;
+    throw error;
+  });
+  return place.bouncyEcho;
+}

@@ -1,0 +1,113 @@
+import { Op } from 'sequelize';
+import type { SessionExport, ExportRow } from '../core/formats/session-export';
+import { gameOf, type Task } from '../core/games';
+import type { Outcome } from '../core/answers/outcome';
+import type { AnswerEntry, Entry } from '../core/sessions/log';
+import { replay } from '../core/sessions/replay';
+import { tally, type Tally } from '../core/sessions/summary';
+import { database } from './database';
+import { sessionLog, sessionRecord, type SessionRecord } from './session-record';
+
+export interface LookBackAnswer extends ExportRow { readonly childId: string | null; readonly standing: string }
+
+export interface LookBack {
+  readonly session: SessionRecord;
+  readonly game: string;
+  /** Marked but undone; they stay in the log. */
+  readonly undone: number;
+  readonly answers: readonly LookBackAnswer[];
+}
+
+/** The answer and what it replaced, oldest first. */
+function history(answer: AnswerEntry, byId: ReadonlyMap<string, AnswerEntry>): AnswerEntry[] {
+  const older = answer.supersedes ? byId.get(answer.supersedes) : undefined;
+  return older ? [...history(older, byId), answer] : [answer];
+}
+
+const answersOf = (log: readonly Entry[]): AnswerEntry[] => log.filter((e): e is AnswerEntry => e.kind === 'answer');
+
+/** A session as it was played: the answers that stand, with what was marked before. */
+export async function lookBack(id: string): Promise<LookBack> {
+  const session = await sessionRecord(id);
+  const { models } = await database();
+  const log = await sessionLog(id);
+  const rows = await models.answers.findAll({ where: { session_id: id }, attributes: ['id', 'sounds', 'standing'] });
+  const kept = new Map(rows.map((r) => [r.get().id, r.get()]));
+  const names = new Map(session.children.map((c) => [c.id, c.name]));
+  const byId = new Map(answersOf(log).map((a) => [a.id, a]));
+  const { answers } = replay({ words: session.words, children: session.children.map((c) => c.id), turns: session.turns }, log);
+  return {
+    session,
+    game: gameOf(session.task).name,
+    undone: log.filter((e) => e.kind === 'undo').length,
+    answers: answers.map((a) => ({
+      id: a.id, turn: a.turn, childId: a.childId, child: a.childId === null ? null : (names.get(a.childId) ?? ''),
+      word: a.word, sounds: (kept.get(a.id)?.sounds ?? '').split(' '), standing: kept.get(a.id)?.standing ?? 'fresh',
+      outcome: a.outcome, slip: a.slip, said: a.said, missed: a.missed, helps: a.helps, note: a.note, thinkMs: a.thinkMs,
+      at: new Date(a.at).toISOString(),
+      before: history(a, byId).slice(0, -1).map((b) => ({ id: b.id, outcome: b.outcome, at: new Date(b.at).toISOString() })),
+    })),
+  };
+}
+
+/** The session in its open file form. */
+export function exportOf({ session, answers }: LookBack): SessionExport {
+  return {
+    format: 'bouncy-echo-session',
+    version: 1,
+    session: {
+      id: session.id, group: session.groupName, task: session.task, sounds: session.sounds, accent: session.accent,
+      startedAt: new Date(session.startedAt).toISOString(),
+      finishedAt: session.finishedAt === null ? null : new Date(session.finishedAt).toISOString(),
+    },
+    answers: answers.map(({ id, turn, child, word, sounds, outcome, slip, said, missed, helps, note, thinkMs, at, before }) => ({
+      id, turn, child, word, sounds, outcome, slip, said, missed, helps, note, thinkMs, at, before,
+    })),
+  };
+}
+
+/** Corrects an answer: a new row that supersedes it, under an id made on the device. The old one stays. */
+export function correctionOf(answers: readonly LookBackAnswer[], change: { answerId: string; newId: string; outcome: Outcome; note?: string | undefined }): AnswerEntry | undefined {
+  const old = answers.find((a) => a.id === change.answerId);
+  if (!old) return undefined;
+  return {
+    kind: 'answer', id: change.newId, at: Date.now(), turn: old.turn, childId: old.childId, word: old.word, outcome: change.outcome,
+    // What was heard stands unless the new outcome says that nothing slipped.
+    slip: change.outcome === 'on-own' ? null : old.slip, said: old.said, missed: change.outcome === 'on-own' ? [] : old.missed,
+    helps: old.helps, note: change.note?.trim() || old.note, thinkMs: old.thinkMs, supersedes: old.id,
+  };
+}
+
+export interface SessionLine {
+  readonly id: string;
+  readonly task: Task;
+  readonly game: string;
+  readonly sounds: number;
+  readonly startedAt: number;
+  readonly finished: boolean;
+  readonly words: readonly string[];
+  readonly tally: Tally;
+}
+
+/** A group's sessions, newest first, each with how it went. One query for the sessions, one for all their answers. */
+export async function listSessions(groupId: string, limit = 50): Promise<SessionLine[]> {
+  const { models } = await database();
+  const sessions = (await models.sessions.findAll({ where: { group_id: groupId }, order: [['started_at', 'DESC']], limit })).map((s) => s.get());
+  const ids = sessions.map((s) => s.id);
+  const [answers, undos] = await Promise.all([
+    models.answers.findAll({ where: { session_id: ids }, attributes: ['id', 'session_id', 'outcome', 'turn', 'supersedes'], order: [['id', 'ASC']] }),
+    models.steps.findAll({ where: { session_id: ids, kind: { [Op.eq]: 'undo' } }, attributes: ['detail'] }),
+  ]);
+  const gone = new Set(undos.map((u) => (JSON.parse(u.get().detail) as { answerId: string }).answerId));
+  for (const a of answers) if (a.get().supersedes) gone.add(a.get().supersedes!);
+  const standing = new Map<string, { session: string; outcome: Outcome }>();
+  for (const a of answers) {
+    const { id, session_id: session, turn, outcome } = a.get();
+    if (!gone.has(id)) standing.set(`${session} ${turn}`, { session, outcome: outcome as Outcome });
+  }
+  const all = [...standing.values()];
+  return sessions.map((s) => ({
+    id: s.id, task: s.task as Task, game: gameOf(s.task as Task).name, sounds: s.sounds, startedAt: s.started_at,
+    finished: s.finished_at !== null, words: JSON.parse(s.words) as string[], tally: tally(all.filter((a) => a.session === s.id)),
+  }));
+}

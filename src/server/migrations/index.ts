@@ -1,0 +1,21 @@
+import type { QueryInterface, Sequelize } from 'sequelize';
+import { SequelizeStorage, Umzug } from 'umzug';
+import * as firstGame from './0001-first-game';
+
+export interface Migration {
+  up(parameters: { context: QueryInterface }): Promise<void>;
+  down(parameters: { context: QueryInterface }): Promise<void>;
+}
+
+const MIGRATIONS: readonly { name: string; migration: Migration }[] = [{ name: '0001-first-game', migration: firstGame }];
+
+/** Brings a database file up to date; does nothing where it is. */
+export async function migrate(sequelize: Sequelize): Promise<void> {
+  const umzug = new Umzug({
+    migrations: MIGRATIONS.map(({ name, migration }) => ({ name, up: migration.up, down: migration.down })),
+    context: sequelize.getQueryInterface(),
+    storage: new SequelizeStorage({ sequelize }),
+    logger: undefined,
+  });
+  await umzug.up();
+}

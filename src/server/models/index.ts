@@ -1,0 +1,56 @@
+import { DataTypes, type Model, type ModelStatic, type Sequelize } from 'sequelize';
+
+export interface SettingsRow { id: 1; accent: string; conventions: string; confirmed_at: number | null }
+export interface GroupRow { id: string; name: string; position: number; created_at: number }
+export interface ChildRow { id: string; group_id: string; name: string; position: number; away_on: string | null; created_at: number }
+export interface SessionRow {
+  id: string; group_id: string; task: string; sounds: number; accent: string; conventions: string; words: string;
+  model: string | null; spares: string; turns: number; started_at: number; finished_at: number | null;
+}
+export interface SessionChildRow { session_id: string; child_id: string; position: number }
+export interface AnswerRow {
+  id: string; session_id: string; child_id: string | null; turn: number; word: string; task: string; rung: number;
+  sounds: string; outcome: string; standing: string; slip: string | null; said: string | null; missed: string;
+  helps: string; note: string | null; think_ms: number | null; supersedes: string | null; at: number; received_at: number;
+}
+export interface StepRow { id: string; session_id: string; kind: string; child_id: string | null; detail: string; at: number; received_at: number }
+
+type Table<Row extends object> = ModelStatic<Model<Row, Row>>;
+
+export interface Models {
+  readonly settings: Table<SettingsRow>;
+  readonly groups: Table<GroupRow>;
+  readonly children: Table<ChildRow>;
+  readonly sessions: Table<SessionRow>;
+  readonly sessionChildren: Table<SessionChildRow>;
+  readonly answers: Table<AnswerRow>;
+  readonly steps: Table<StepRow>;
+}
+
+const text = { type: DataTypes.TEXT, allowNull: false };
+const maybe = { type: DataTypes.TEXT, allowNull: true };
+const whole = { type: DataTypes.INTEGER, allowNull: false };
+const maybeWhole = { type: DataTypes.INTEGER, allowNull: true };
+const key = { ...text, primaryKey: true };
+
+/** The tables as Sequelize sees them; their making stands in migrations/. */
+export function defineModels(sequelize: Sequelize): Models {
+  const table = <Row extends object>(name: string, columns: Record<keyof Row & string, object>): Table<Row> =>
+    sequelize.define(name, columns as never, { tableName: name, timestamps: false }) as unknown as Table<Row>;
+  return {
+    settings: table<SettingsRow>('settings', { id: { ...whole, primaryKey: true }, accent: text, conventions: text, confirmed_at: maybeWhole }),
+    groups: table<GroupRow>('groups', { id: key, name: text, position: whole, created_at: whole }),
+    children: table<ChildRow>('children', { id: key, group_id: text, name: text, position: whole, away_on: maybe, created_at: whole }),
+    sessions: table<SessionRow>('sessions', {
+      id: key, group_id: text, task: text, sounds: whole, accent: text, conventions: text, words: text,
+      model: maybe, spares: text, turns: whole, started_at: whole, finished_at: maybeWhole,
+    }),
+    sessionChildren: table<SessionChildRow>('session_children', { session_id: key, child_id: key, position: whole }),
+    answers: table<AnswerRow>('answers', {
+      id: key, session_id: text, child_id: maybe, turn: whole, word: text, task: text, rung: whole, sounds: text,
+      outcome: text, standing: text, slip: maybe, said: maybe, missed: text, helps: text, note: maybe,
+      think_ms: maybeWhole, supersedes: maybe, at: whole, received_at: whole,
+    }),
+    steps: table<StepRow>('steps', { id: key, session_id: text, kind: text, child_id: maybe, detail: text, at: whole, received_at: whole }),
+  };
+}
