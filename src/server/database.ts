@@ -67,7 +67,7 @@ const place = globalThis as typeof globalThis & { bouncyEcho?: Promise<Database>
 
 /** Where this setting's data lives. */
 export const databaseFile = (): string =>
-  path.resolve(process.env.BOUNCY_ECHO_DB ?? path.join(process.env.BOUNCY_ECHO_DATA ?? 'data', 'bouncy-echo.sqlite'));
+  path.resolve(/* turbopackIgnore: true */ process.env.BOUNCY_ECHO_DB ?? path.join(process.env.BOUNCY_ECHO_DATA ?? 'data', 'bouncy-echo.sqlite'));
 
 /** The one open database of this process. A failed opening is tried again at the next call. */
 export function database(): Promise<Database> {

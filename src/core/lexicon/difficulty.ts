@@ -1,10 +1,12 @@
 import { makingOf, type Making } from '../phonology/sounds';
+import { syllableCount } from '../phonology/transcription';
 import type { Word } from './entry';
 
 /** Points a word earns; a higher sum is harder. Order of the rungs: common practice, no source. */
 const POINTS = {
   sound: 10,
   clusterSound: 4,
+  syllable: 6,
   band: 3,
   first: { hold: 0, vowel: 1, light: 2, clip: 3 } satisfies Record<Making, number>,
 };
@@ -23,13 +25,14 @@ export function inCluster(word: Pick<Word, 'sounds'>, at: number): boolean {
 }
 
 /**
- * How hard a word is to blend or segment: more sounds, clusters, a clipped start and a less familiar word add up.
+ * How hard a word is to blend or segment: more sounds, clusters, syllables, a clipped start and a less
+ * familiar word add up.
  * @example difficulty(sun) < difficulty(frog) // true
  */
 export function difficulty(word: Word): number {
   const clusters = word.sounds.filter((_, at) => inCluster(word, at)).length;
   return (
     word.count * POINTS.sound + clusters * POINTS.clusterSound +
-    (word.entry.band - 1) * POINTS.band + POINTS.first[firstMaking(word)]
+    (syllableCount(word.segments) - 1) * POINTS.syllable + (word.entry.band - 1) * POINTS.band + POINTS.first[firstMaking(word)]
   );
 }

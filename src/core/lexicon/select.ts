@@ -1,5 +1,6 @@
 import { seeded, shuffle } from '../random';
 import type { Making } from '../phonology/sounds';
+import { syllableCount } from '../phonology/transcription';
 import { difficulty, firstMaking } from './difficulty';
 import type { Word } from './entry';
 import { tooAlike } from './likeness';
@@ -83,11 +84,11 @@ export interface WordSet {
 const vowelsOf = (word: Word): string => word.sounds.filter((s) => s.vowel).map((s) => s.ipa).join(' ');
 const firstOf = (word: Word): string => word.sounds[0]!.ipa;
 
-/** Lower is better: a first sound or vowel already there, an unfamiliar word, a word to avoid. */
+/** Lower is better: a first sound or vowel already there, an unfamiliar word, a second syllable, a word to avoid. */
 function cost(word: Word, chosen: readonly Word[], avoid: ReadonlySet<string>): number {
   const sameFirst = chosen.filter((other) => firstOf(other) === firstOf(word)).length;
   const sameVowel = chosen.filter((other) => vowelsOf(other) === vowelsOf(word)).length;
-  return sameFirst * 4 + sameVowel * 3 + (word.entry.band - 1) * 2 + (avoid.has(word.word) ? 100 : 0);
+  return sameFirst * 4 + sameVowel * 3 + (word.entry.band - 1) * 2 + (syllableCount(word.segments) - 1) * 6 + (avoid.has(word.word) ? 100 : 0);
 }
 
 /** Takes the best words one by one; `relaxed` lets words that rhyme or nearly match meet when nothing else is left. */

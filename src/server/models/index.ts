@@ -27,18 +27,24 @@ export interface Models {
   readonly steps: Table<StepRow>;
 }
 
-const text = { type: DataTypes.TEXT, allowNull: false };
-const maybe = { type: DataTypes.TEXT, allowNull: true };
-const whole = { type: DataTypes.INTEGER, allowNull: false };
-const maybeWhole = { type: DataTypes.INTEGER, allowNull: true };
-const key = { ...text, primaryKey: true };
+type Column = typeof COLUMNS[keyof typeof COLUMNS];
+const COLUMNS = {
+  key: { type: DataTypes.TEXT, allowNull: false, primaryKey: true },
+  only: { type: DataTypes.INTEGER, allowNull: false, primaryKey: true },
+  text: { type: DataTypes.TEXT, allowNull: false },
+  maybe: { type: DataTypes.TEXT, allowNull: true },
+  whole: { type: DataTypes.INTEGER, allowNull: false },
+  maybeWhole: { type: DataTypes.INTEGER, allowNull: true },
+} as const;
+const { key, only, text, maybe, whole, maybeWhole } = COLUMNS;
 
 /** The tables as Sequelize sees them; their making stands in migrations/. */
 export function defineModels(sequelize: Sequelize): Models {
-  const table = <Row extends object>(name: string, columns: Record<keyof Row & string, object>): Table<Row> =>
-    sequelize.define(name, columns as never, { tableName: name, timestamps: false }) as unknown as Table<Row>;
+  const table = <Row extends object>(name: string, columns: Record<keyof Row & string, Column>): Table<Row> =>
+    // Sequelize writes into a column's description, so each gets its own.
+    sequelize.define(name, ownColumns(columns) as never, { tableName: name, timestamps: false }) as unknown as Table<Row>;
   return {
-    settings: table<SettingsRow>('settings', { id: { ...whole, primaryKey: true }, accent: text, conventions: text, confirmed_at: maybeWhole }),
+    settings: table<SettingsRow>('settings', { id: only, accent: text, conventions: text, confirmed_at: maybeWhole }),
     groups: table<GroupRow>('groups', { id: key, name: text, position: whole, created_at: whole }),
     children: table<ChildRow>('children', { id: key, group_id: text, name: text, position: whole, away_on: maybe, created_at: whole }),
     sessions: table<SessionRow>('sessions', {
@@ -54,3 +60,6 @@ export function defineModels(sequelize: Sequelize): Models {
     steps: table<StepRow>('steps', { id: key, session_id: text, kind: text, child_id: maybe, detail: text, at: whole, received_at: whole }),
   };
 }
+
+const ownColumns = (columns: Record<string, Column>): Record<string, object> =>
+  Object.fromEntries(Object.entries(columns).map(([name, column]) => [name, { ...column }]));

@@ -1,0 +1,110 @@
+// Makes a fresh machine ready with nothing but Node.js: packages, then the build. Built-ins only.
+import { execFileSync, spawnSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import path from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+export const ROOT = path.resolve(path.dirname(fileURLToPath(import.meta.url)), '../..');
+
+/** A fault a person can put right: its message is all they see. */
+export class Stop extends Error {}
+
+export const say = (text) => console.log(`· ${text}`);
+
+/** Runs a script and turns a Stop into its sentence. */
+export async function main(work) {
+  try {
+    await work();
+  } catch (error) {
+    if (!(error instanceof Stop)) throw error;
+    console.error(`\n${error.message}\n`);
+    process.exit(1);
+  }
+}
+
+const hashOf = (files) => {
+  const hash = createHash('sha256');
+  for (const file of files) hash.update(path.relative(ROOT, file)).update('\0').update(readFileSync(file)).update('\0');
+  return hash.digest('hex');
+};
+
+function filesUnder(place) {
+  const full = path.join(ROOT, place);
+  if (!existsSync(full)) return [];
+  if (statSync(full).isFile()) return [full];
+  return readdirSync(full, { recursive: true, withFileTypes: true })
+    .filter((entry) => entry.isFile() && !entry.name.includes('.test.'))
+    .map((entry) => path.join(entry.parentPath, entry.name))
+    .sort();
+}
+
+function stamped(stamp, hash, work) {
+  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === hash) return;
+  rmSync(stamp, { force: true });
+  work();
+  mkdirSync(path.dirname(stamp), { recursive: true });
+  writeFileSync(stamp, hash);
+}
+
+const run = (command, args, env = {}) => {
+  const { status, error } = spawnSync(command, args, { cwd: ROOT, stdio: 'inherit', env: { ...process.env, ...env } });
+  if (error) throw error;
+  return status === 0;
+};
+
+export const has = (command) => spawnSync('sh', ['-c', `command -v ${command}`]).status === 0;
+
+export function checkNode() {
+  const [major, minor] = process.versions.node.split('.').map(Number);
+  if (major < 20 || (major === 20 && minor < 19)) throw new Stop(`Bouncy Echo needs Node.js 20.19 or newer; this is ${process.versions.node}.`);
+}
+
+/** Installs the pinned packages when the lockfile has changed. */
+export function ensurePackages() {
+  checkNode();
+  const lock = path.join(ROOT, 'package-lock.json');
+  stamped(path.join(ROOT, 'node_modules/.stamp'), hashOf([lock]) + process.versions.modules, () => {
+    const missing = ['python3', 'make', 'g++'].filter((tool) => !has(tool));
+    if (missing.length) {
+      throw new Stop(`The database driver is compiled on this machine, and ${missing.join(', ')} ${missing.length > 1 ? 'are' : 'is'} missing.\nOn Debian or Ubuntu: apt-get install python3 make g++\nThen start again.`);
+    }
+    say('Installing packages (the database driver is compiled: about two minutes) …');
+    if (!run('npm', ['ci', '--include=dev', '--no-audit', '--no-fund'], { npm_config_build_from_source: 'true' })) {
+      throw new Stop('The packages could not be installed; npm says why above. Is the package registry within reach?');
+    }
+  });
+}
+
+/** Builds when a source has changed. */
+export function ensureBuild() {
+  const sources = ['src', 'lexicon', 'public', 'package-lock.json', 'next.config.ts', 'postcss.config.mjs', 'tsconfig.json'].flatMap(filesUnder);
+  stamped(path.join(ROOT, '.next/.stamp'), hashOf(sources), () => {
+    say('Building (about half a minute) …');
+    if (!run(process.execPath, ['node_modules/next/dist/bin/next', 'build'], { NEXT_TELEMETRY_DISABLED: '1' })) {
+      throw new Stop('The build did not go through; the reason stands above.');
+    }
+  });
+}
+
+/** The folder must let us write, and the file must be ours, before anything else is tried. */
+export function checkDataFile(file) {
+  const folder = path.dirname(file);
+  try {
+    mkdirSync(folder, { recursive: true });
+    const probe = path.join(folder, `.bouncy-echo-${process.pid}`);
+    writeFileSync(probe, '');
+    rmSync(probe);
+  } catch {
+    throw new Stop(`Bouncy Echo cannot write in the data folder ${folder}.\nGive this user the right to write there, or name another folder: BOUNCY_ECHO_DATA=/some/folder npm start`);
+  }
+  if (!existsSync(file) || statSync(file).size === 0) return;
+  if (!statSync(file).isFile() || readFileSync(file).subarray(0, 15).toString() !== 'SQLite format 3') {
+    throw new Stop(`The file ${file} is not a database. It has not been touched.\nMove it away, or name another data folder: BOUNCY_ECHO_DATA=/some/folder npm start`);
+  }
+  try {
+    execFileSync('test', ['-w', file]);
+  } catch {
+    throw new Stop(`Bouncy Echo may not write to ${file}. Give this user the right to write to it.`);
+  }
+}

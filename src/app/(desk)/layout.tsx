@@ -1,0 +1,19 @@
+import type { ReactNode } from 'react';
+import { currentGroup } from '@/app/current-group';
+import { guarded } from '@/app/guarded';
+import { listGroups } from '@/server/groups';
+import { DeskTop } from '@/ui/kit/desk-top';
+
+export const dynamic = 'force-dynamic';
+
+export default guarded(async ({ children }: { children: ReactNode }) => {
+  const group = await currentGroup();
+  const groups = (await listGroups()).map(({ id, name }) => ({ id, name }));
+  return (
+    <>
+      <a href="#main" className="sr-only focus:not-sr-only focus:absolute focus:z-30 focus:bg-card focus:p-3">Skip to the page</a>
+      <DeskTop groups={groups} groupId={group.id} />
+      <main id="main" className="mx-auto max-w-[82rem] px-4 pb-16 pt-6 sm:px-10">{children}</main>
+    </>
+  );
+});

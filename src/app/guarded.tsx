@@ -1,0 +1,29 @@
+import { notFound } from 'next/navigation';
+import type { ReactNode } from 'react';
+import { diskSentence, Problem } from '@/server/problems';
+import { databaseFile } from '@/server/database';
+
+/** Says a fault a person can put right in words, with nothing of the machinery. */
+function ProblemScreen({ sentence }: { sentence: string }) {
+  return (
+    <main className="mx-auto max-w-2xl px-6 py-20">
+      <h1 className="mb-4 text-4xl">Something is in the way</h1>
+      <p role="alert" className="text-xl">{sentence}</p>
+      <p className="mt-6"><a className="action" href="">Try again</a></p>
+    </main>
+  );
+}
+
+/** Wraps a page: what is not there is a 404; a Problem becomes a sentence; anything else goes on to the error page. */
+export function guarded<P>(page: (props: P) => Promise<ReactNode>): (props: P) => Promise<ReactNode> {
+  return async (props) => {
+    try {
+      return await page(props);
+    } catch (error) {
+      if (error instanceof Problem && error.status === 404) notFound();
+      const sentence = error instanceof Problem ? error.message : diskSentence(error, databaseFile());
+      if (sentence) return <ProblemScreen sentence={sentence} />;
+      throw error;
+    }
+  };
+}

@@ -1,0 +1,77 @@
+import { readFileSync } from 'node:fs';
+import { expect, test } from 'vitest';
+import { ACCENT_IDS, type AccentId } from '../phonology/accents';
+import { realise, type Entry } from './entry';
+import { bank } from './testing/bank';
+import { REFERENCES, type Reference } from './testing/references';
+
+// Every entry against the CMU Pronouncing Dictionary (all readings) and the eSpeak NG voices of `phonemizer`.
+// Two independent references for General American, one for Southern British. The folding stands in testing/references.
+
+interface Difference { readonly reference: string; readonly word: string; readonly ours: string; readonly theirs: string }
+interface Comparison { readonly reference: string; readonly accent: AccentId; readonly covered: number; readonly agreed: number; readonly differences: readonly Difference[] }
+
+const ipaOf = (entry: Entry, accent: AccentId): string[] => realise(entry, accent).map((s) => s.ipa);
+
+async function compare(entries: readonly Entry[], reference: Reference, sounds = (entry: Entry) => ipaOf(entry, reference.accent)): Promise<Comparison> {
+  const differences: Difference[] = [];
+  let covered = 0;
+  for (const entry of entries) {
+    const theirs = await reference.read(entry.word);
+    if (!theirs.length) continue;
+    covered += 1;
+    const ours = reference.fold(sounds(entry));
+    if (!theirs.includes(ours)) differences.push({ reference: reference.id, word: entry.word, ours, theirs: theirs.join(' | ') });
+  }
+  return { reference: reference.id, accent: reference.accent, covered, agreed: covered - differences.length, differences };
+}
+
+const reviewed = readFileSync('lexicon/reviewed.tsv', 'utf8').split('\n').slice(1).filter(Boolean).map((line) => {
+  const [reference = '', word = '', reason = ''] = line.split('\t');
+  return { reference, word, reason };
+});
+const isReviewed = (d: Difference): boolean => reviewed.some((r) => r.reference === d.reference && r.word === d.word && r.reason.length > 20);
+
+test('every entry agrees with every reference, or its difference is reviewed with a reason', async () => {
+  const comparisons = await Promise.all(REFERENCES.map((reference) => compare(bank, reference)));
+  const lines = comparisons.map((c) =>
+    `${c.reference}, ${c.accent}: ${c.covered} of ${bank.length} covered, ${c.agreed} agree (${((100 * c.agreed) / c.covered).toFixed(2)} %), ${c.differences.length} differ`);
+  const all = comparisons.flatMap((c) => c.differences);
+  console.log([
+    `Verification of ${bank.length} entries in ${ACCENT_IDS.length} accents: ${comparisons.reduce((n, c) => n + c.covered, 0)} comparisons`,
+    ...lines,
+    `Reviewed differences: ${reviewed.length}`,
+    ...all.map((d) => `  ${d.word}: ours ${d.ours}; ${d.reference} ${d.theirs}; ${reviewed.find((r) => r.word === d.word && r.reference === d.reference)?.reason ?? 'NOT REVIEWED'}`),
+  ].join('\n'));
+
+  for (const c of comparisons) {
+    expect(c.agreed / c.covered, c.reference).toBeGreaterThanOrEqual(0.97);
+    expect(c.covered / bank.length, `${c.reference} covers`).toBeGreaterThanOrEqual(0.97);
+  }
+  expect(all.filter((d) => !isReviewed(d))).toEqual([]);
+  // A reviewed line that no longer differs is stale.
+  expect(reviewed.filter((r) => !all.some((d) => d.word === r.word && d.reference === r.reference))).toEqual([]);
+  for (const accent of ACCENT_IDS) expect(REFERENCES.some((r) => r.accent === accent), accent).toBe(true);
+});
+
+// The check has to be able to fail: spoil the bank in three ways and see it caught.
+const mutations: readonly { name: string; spoil: (sounds: string[]) => string[]; least: number }[] = [
+  { name: 'a strong vowel is swapped', spoil: (s) => s.map((x) => ({ æ: 'e', iː: 'ɪ', i: 'ɛ', ɛ: 'æ', aɪ: 'eɪ', ɒ: 'ʌ', ɑ: 'ʌ', ɔː: 'ɒ', eɪ: 'aɪ' })[x] ?? x), least: 0.35 },
+  { name: 'the last consonant is dropped', spoil: (s) => s.slice(0, -1), least: 0.99 },
+  { name: 'voicing is swapped', spoil: (s) => s.map((x) => ({ s: 'z', t: 'd', p: 'b', k: 'ɡ' })[x] ?? x), least: 0.5 },
+];
+
+test.each(mutations)('a bank in which $name is caught', async ({ spoil, least }) => {
+  for (const reference of REFERENCES) {
+    const { covered, agreed } = await compare(bank, reference, (entry) => spoil(ipaOf(entry, reference.accent)));
+    expect(1 - agreed / covered, reference.id).toBeGreaterThanOrEqual(least);
+  }
+});
+
+test('one accent’s bank handed to another is caught', async () => {
+  for (const reference of REFERENCES) {
+    const other = ACCENT_IDS.find((id) => id !== reference.accent)!;
+    const { covered, agreed } = await compare(bank, reference, (entry) => ipaOf(entry, other));
+    expect(agreed / covered, reference.id).toBeLessThan(0.75);
+  }
+});

@@ -1,0 +1,12 @@
+/** At start: opens the database and brings it up to date, so that the first page does not wait for it. */
+export async function register(): Promise<void> {
+  if (process.env.NEXT_RUNTIME !== 'nodejs' || process.env.NEXT_PHASE === 'phase-production-build') return;
+  const { database } = await import('./server/database');
+  try {
+    await database();
+    if (process.env.BOUNCY_ECHO_DEMO === '1') await (await import('./server/demo/seed')).seedDemo(Date.now());
+  } catch (error) {
+    // A fault is shown in words on every page.
+    console.error(error instanceof Error ? error.message : error);
+  }
+}

@@ -1,0 +1,38 @@
+import type { Group } from '@/server/groups';
+import { AddChildren, AddGroup } from './add-forms';
+import { AwayButton } from './away-button';
+import { ChildMenu } from './child-menu';
+
+/** The group's names: add on lines, away in one tap, rename, take out. */
+export function ChildrenScreen({ group }: { group: Group }) {
+  return (
+    <div className="grid gap-x-16 gap-y-10 lg:grid-cols-[1fr_24rem]">
+      <section>
+        <h1 className="mb-1 text-4xl">{group.name}</h1>
+        <p className="mb-5 text-lg text-muted">
+          {group.children.length
+            ? `${group.children.length} ${group.children.length === 1 ? 'child' : 'children'}. Tap a name to say who is away today; tomorrow everyone is here again.`
+            : 'The children’s names will stand here. You can also play with no names at all: everyone answers together.'}
+        </p>
+        {group.children.length > 0 && (
+          <ul className="divide-y divide-line border-y border-line">
+            {group.children.map((child) => (
+              <li key={child.id} className="flex items-center gap-2">
+                <div className="min-w-0 flex-1"><AwayButton child={child} /></div>
+                <ChildMenu child={child} />
+              </li>
+            ))}
+          </ul>
+        )}
+      </section>
+      <div className="flex flex-col gap-10">
+        <AddChildren key={group.id} groupId={group.id} groupName={group.name} />
+        <AddGroup />
+        <p className="text-[0.95rem] text-muted">
+          Keep the least that does the job: a first name is enough. Your setting’s policy and local law decide consent,
+          how long records are kept and when they are deleted.
+        </p>
+      </div>
+    </div>
+  );
+}

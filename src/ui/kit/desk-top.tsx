@@ -1,0 +1,45 @@
+'use client';
+
+import Link from 'next/link';
+import { usePathname } from 'next/navigation';
+import { useRef } from 'react';
+import { chooseGroup } from '@/app/actions';
+
+const PLACES = [
+  ['/', 'Today'], ['/choose', 'Words'], ['/look-back', 'Look back'], ['/children', 'Children'], ['/settings', 'Settings'],
+] as const;
+
+/** The way between the screens at the table, and which group they are about. */
+export function DeskTop({ groups, groupId }: { groups: readonly { id: string; name: string }[]; groupId: string }) {
+  const path = usePathname();
+  const form = useRef<HTMLFormElement>(null);
+  return (
+    <header className="mx-auto flex max-w-[82rem] flex-wrap items-center gap-x-8 px-4 pt-2 sm:px-10 print:hidden">
+      <p className="font-word text-xl font-bold">Bouncy Echo</p>
+      <nav aria-label="Screens" className="flex flex-wrap gap-x-6">
+        {PLACES.map(([href, name]) => {
+          const here = href === '/' ? path === '/' : path.startsWith(href);
+          return (
+            <Link
+              key={href} href={href} aria-current={here ? 'page' : undefined}
+              className={`flex min-h-12 items-center border-b-4 font-word text-lg ${here ? 'border-marigold font-bold' : 'border-transparent text-muted hover:text-ink'}`}
+            >
+              {name}
+            </Link>
+          );
+        })}
+      </nav>
+      <form ref={form} action={chooseGroup} className="ml-auto">
+        <label className="flex items-center gap-2">
+          <span className="text-muted">Group</span>
+          <select
+            key={groupId} name="groupId" defaultValue={groupId} onChange={() => form.current?.requestSubmit()}
+            className="min-h-12 max-w-56 rounded-lg bg-transparent px-2 font-word text-lg"
+          >
+            {groups.map(({ id, name }) => <option key={id} value={id}>{name}</option>)}
+          </select>
+        </label>
+      </form>
+    </header>
+  );
+}

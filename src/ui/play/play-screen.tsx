@@ -1,0 +1,273 @@
+'use client';
+
+import Link from 'next/link';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import type { LikelyAnswer } from '@/core/answers/likely';
+import { OUTCOME_WORDS, OUTCOMES, type Help, type Outcome } from '@/core/answers/outcome';
+import { replay } from '@/core/sessions/replay';
+import type { PlaySession } from '@/server/play-session';
+import { BounceLine, type MarkState } from '../kit/bounce-line';
+import { Dialog } from '../kit/dialog';
+import { ChildrenList } from './children-list';
+import { LIKELY_KEYS, PLAY_KEYS, usePlayKeys } from './play-keys';
+import { PlayTop } from './play-top';
+import { RoundDone } from './round-done';
+import { GAPS, usePacing } from './use-pacing';
+import { useSessionLog } from './use-session-log';
+
+/** A second tap this soon after a mark is the same finger, not the next child. */
+const SAME_FINGER_MS = 250;
+
+/** The run: what to say, the line that paces it, what is right, and one tap for what the child did. */
+export function PlayScreen({ session }: { session: PlaySession }) {
+  const { log, pending, news, dismiss, add, flush } = useSessionLog(session.id, session.log);
+  const plan = useMemo(
+    () => ({ words: session.words, children: session.children.map((c) => c.id), turns: session.turns }),
+    [session],
+  );
+  const state = useMemo(() => replay(plan, log), [plan, log]);
+  const names = useMemo(() => new Map(session.children.map((c) => [c.id, c.name])), [session]);
+  const nameOf = useCallback((id: string | null): string => (id === null ? 'Everyone' : (names.get(id) ?? 'A child')), [names]);
+
+  const modelling = state.phase === 'model';
+  const item = session.items[modelling ? session.model : state.word]!;
+  const turnKey = `${session.id}/${state.turn}/${state.childId ?? ''}/${item.word}`;
+
+  const [covered, setCovered] = useState(false);
+  const [draft, setDraft] = useState<Draft>(EMPTY);
+  const [dialog, setDialog] = useState<'note' | 'keys' | null>(null);
+  const shownAt = useRef(0);
+  const markedAt = useRef(0);
+  const busy = useRef(false);
+  const pacing = usePacing(item.marks.length);
+  const { play, stop } = pacing;
+  const mine = draft.turnKey === turnKey ? draft : EMPTY;
+  const change = (more: Partial<Draft>): void => setDraft({ ...mine, ...more, turnKey });
+
+  useEffect(() => {
+    shownAt.current = Date.now();
+    stop();
+  }, [turnKey, stop]);
+
+  const mark = async (outcome: Outcome, likely?: LikelyAnswer): Promise<void> => {
+    if (state.phase !== 'turn' || busy.current || Date.now() - markedAt.current < SAME_FINGER_MS) return;
+    busy.current = true;
+    await add({
+      kind: 'answer', turn: state.turn, childId: state.childId, word: item.word, outcome,
+      slip: likely?.slip ?? (mine.missed.length && outcome !== 'on-own' ? 'lost-sound' : null),
+      said: likely?.said ?? null,
+      missed: likely ? [...likely.missed] : mine.missed, helps: mine.helps, note: mine.note.trim() || null,
+      thinkMs: Math.max(0, Date.now() - shownAt.current), supersedes: null,
+    });
+    markedAt.current = Date.now();
+    busy.current = false;
+  };
+
+  const undo = (): void => {
+    if (state.last) void add({ kind: 'undo', answerId: state.last.id });
+  };
+  const help = (kind: Help): void => change({ helps: [...new Set([...mine.helps, kind])] });
+  const sayAgain = (): void => {
+    help('said-again');
+    play(GAPS[mine.gap]!);
+  };
+  const slower = (): void => {
+    const gap = Math.min(mine.gap + 1, GAPS.length - 1);
+    change({ gap, helps: [...new Set<Help>([...mine.helps, 'slower'])] });
+    play(GAPS[gap]!);
+  };
+  const spare = session.spares.find((w) => w !== item.word && !state.swapped.includes(w) && !session.words.includes(w));
+  const swap = (): void => {
+    if (spare && state.phase === 'turn') void add({ kind: 'swap', turn: state.turn, from: state.word, to: spare });
+  };
+  const skip = (): void => {
+    if (state.childId && state.phase === 'turn') void add({ kind: 'pass', turn: state.turn, childId: state.childId });
+  };
+  const choose = (childId: string | null): void => void add({ kind: 'choose', turn: state.turn, childId });
+  const step = (by: 1 | -1): void => {
+    const here = session.children.filter((c) => !state.away.has(c.id));
+    const at = here.findIndex((c) => c.id === state.childId);
+    const next = here[(at + by + here.length) % here.length];
+    if (next && state.phase === 'turn') choose(next.id);
+  };
+  const finish = async (): Promise<void> => {
+    await add({ kind: 'finish' });
+    await flush();
+    window.location.assign(`/look-back/${session.id}`);
+  };
+  const startTurns = (): void => void add({ kind: 'modelled' });
+
+  usePlayKeys({
+    blocked: dialog !== null,
+    keys: {
+      ' ': () => (pacing.lit < 0 ? play(GAPS[mine.gap]!) : stop()),
+      ...Object.fromEntries(OUTCOMES.map((outcome, i) => [String(i + 1), () => void mark(outcome)])),
+      ...Object.fromEntries(item.likely.map((answer, i) => [LIKELY_KEYS[i]!, () => void mark(answer.outcome, answer)])),
+      u: undo, a: sayAgain, s: slower, w: swap, p: skip, n: () => setDialog('note'), '?': () => setDialog('keys'),
+      h: () => setCovered((was) => !was), ArrowDown: () => step(1), ArrowUp: () => step(-1),
+      ...(modelling ? { Enter: startTurns } : {}),
+    },
+  });
+
+  const states: MarkState[] = item.marks.map((_, i) =>
+    pacing.lit > i ? 'lit' : !modelling && mine.missed.includes(i) ? 'missed' : 'plain');
+  const tapMissed = session.scoresSounds && state.phase === 'turn'
+    ? (i: number): void => change({ missed: mine.missed.includes(i) ? mine.missed.filter((m) => m !== i) : [...mine.missed, i].sort((a, b) => a - b) })
+    : undefined;
+
+  return (
+    <div className="grid min-h-dvh grid-rows-[auto_auto_1fr_auto] bg-paper">
+      <PlayTop
+        title={session.game} detail={`${session.sounds} sounds · ${session.groupName}`} done={state.turn} planned={state.planned}
+        minutes={session.minutes} startedAt={log[0]?.at ?? null} covered={covered} onCover={() => setCovered(!covered)}
+        onFinish={() => void finish()} pending={pending}
+      />
+      <div aria-live="polite" className="contents">
+        {news ? (
+          <p className="flex items-center justify-between gap-4 border-b border-line bg-marigold-soft px-4 py-1 sm:px-7">
+            {news}
+            <button type="button" className="quiet text-ink" onClick={dismiss}>Understood</button>
+          </p>
+        ) : <span />}
+      </div>
+
+      <div className="grid grid-cols-1 md:grid-cols-[13rem_1fr] lg:grid-cols-[15.5rem_1fr]">
+        <ChildrenList
+          people={session.children} state={state} onChoose={choose}
+          onAway={(childId, away) => void add({ kind: 'away', childId, away })}
+        />
+        <main className="flex min-w-0 flex-col gap-5 px-4 py-5 sm:px-7 lg:px-11">
+          {state.phase === 'turn' || modelling ? (
+            <>
+              <h1 className="sr-only">{session.game} with {session.groupName}</h1>
+              <div className="flex min-h-[5.5rem] items-baseline gap-4">
+                <Tag tone="say">Say</Tag>
+                <div>
+                  {modelling ? (
+                    <p className="font-word text-2xl leading-snug lg:text-[1.7rem]">{session.modelScript[0]}</p>
+                  ) : (
+                    <p className="font-word text-3xl leading-tight lg:text-[2.5rem]">
+                      {covered && session.scoresSounds ? 'Say the word. Say it back. Now plant its sounds.' : item.say}
+                    </p>
+                  )}
+                  <p className="mt-1 text-muted">{modelling ? session.modelScript[2] : item.how}</p>
+                </div>
+              </div>
+              <div className="max-w-[46rem] pb-2">
+                <BounceLine marks={item.marks} count={item.count} size="full" labels={!covered} states={states} onTap={tapMissed} />
+              </div>
+              <div className="flex min-h-[4.5rem] items-baseline gap-4">
+                <Tag tone="listen">{modelling ? 'Model' : 'Listen'}</Tag>
+                {covered ? (
+                  <p className="text-muted">Hidden while children can see.</p>
+                ) : (
+                  <p className="flex flex-wrap items-baseline gap-x-4">
+                    <span className="font-word text-5xl font-bold leading-none">{modelling ? item.word : item.expected}</span>
+                    <span className="text-muted">
+                      {item.count} sounds · {item.meaning}
+                      {item.contested && <span className="ml-2 text-sm">({item.contested})</span>}
+                    </span>
+                  </p>
+                )}
+              </div>
+              <div className="mt-auto flex flex-wrap gap-2.5">
+                <button type="button" className="plain min-h-16" onClick={() => play(GAPS[mine.gap]!)}>Beat it out</button>
+                {!modelling && (
+                  <>
+                    <button type="button" className="plain min-h-16" aria-pressed={mine.helps.includes('said-again')} onClick={sayAgain}>Said again{mine.helps.includes('said-again') && ' ✓'}</button>
+                    <button type="button" className="plain min-h-16" onClick={slower}>Slower{mine.gap > 0 && `: ${GAPS[mine.gap]} s`}</button>
+                    <button type="button" className="plain min-h-16" disabled={!spare} onClick={swap}>Other word</button>
+                    <button type="button" className="plain min-h-16" disabled={!state.childId} onClick={skip}>Come back later</button>
+                    <button type="button" className="plain min-h-16" onClick={() => setDialog('note')}>Note{mine.note && ' ✓'}</button>
+                  </>
+                )}
+                <button type="button" className="plain min-h-16" disabled={!state.last} onClick={undo}>
+                  Undo{state.last ? `: ${nameOf(state.last.childId)}` : ''}
+                </button>
+              </div>
+            </>
+          ) : (
+            <RoundDone
+              state={state} nameOf={nameOf} onUndo={undo} onFinish={() => void finish()} sessionId={session.id}
+              onMore={() => void add({ kind: 'more', turns: Math.max(1, session.children.length - state.away.size) })}
+            />
+          )}
+        </main>
+      </div>
+
+      <footer className="border-t border-line bg-card px-4 pb-5 pt-4 sm:px-7">
+        {modelling ? (
+          <button type="button" className="action min-h-24 w-full text-2xl" onClick={startTurns}>
+            Modelled: {nameOf(state.childId)} first
+          </button>
+        ) : state.phase === 'turn' ? (
+          <>
+            <div className="mb-3.5 flex min-h-16 flex-wrap items-center gap-2.5">
+              <span className="mr-1 text-muted">{nameOf(state.childId)} said</span>
+              {item.likely.map((answer, i) => (
+                <button
+                  key={answer.id} type="button" onClick={() => void mark(answer.outcome, answer)}
+                  className="flex min-h-16 items-center gap-2.5 rounded-full border border-line-strong bg-paper px-5 hover:border-ink"
+                >
+                  {!covered && answer.show && <span className="font-word text-xl">{answer.show}</span>}
+                  <span className="text-[0.95rem] text-muted">{answer.note}</span>
+                  <kbd className="hidden font-sans text-sm text-muted lg:inline">{LIKELY_KEYS[i]!.toUpperCase()}</kbd>
+                </button>
+              ))}
+            </div>
+            <div className="grid grid-cols-6 gap-3 sm:grid-cols-[2fr_2fr_1fr_1fr_1fr]">
+              {OUTCOMES.map((outcome, i) => (
+                <button
+                  key={outcome} type="button" onClick={() => void mark(outcome)}
+                  className={`flex min-h-24 items-center justify-center gap-3 rounded-2xl border-ink px-2 font-word max-sm:min-h-20 ${OUTCOME_LOOK[i]}`}
+                >
+                  {OUTCOME_WORDS[outcome]}
+                  <kbd className={`font-sans text-base ${i === 0 ? '' : 'text-muted'} max-sm:hidden`}>{i + 1}</kbd>
+                </button>
+              ))}
+            </div>
+          </>
+        ) : (
+          <p className="text-muted">Every answer is saved.</p>
+        )}
+      </footer>
+
+      <Dialog open={dialog === 'note'} onOpenChange={(open) => setDialog(open ? 'note' : null)} title={`Note on ${nameOf(state.childId)}`}
+        description="Kept with this answer. Write what you heard, not what you think of the child.">
+        <label className="block">
+          <span className="sr-only">Note</span>
+          <textarea className="field min-h-32" maxLength={500} autoFocus value={mine.note} onChange={(e) => change({ note: e.target.value })} />
+        </label>
+        <button type="button" className="action mt-4" onClick={() => setDialog(null)}>Keep the note</button>
+      </Dialog>
+      <Dialog open={dialog === 'keys'} onOpenChange={(open) => setDialog(open ? 'keys' : null)} title="Keys">
+        <dl className="grid grid-cols-[7rem_1fr] gap-y-2">
+          {PLAY_KEYS.map(([key, what]) => (
+            <div key={key} className="contents"><dt className="font-word font-bold">{key}</dt><dd>{what}</dd></div>
+          ))}
+        </dl>
+      </Dialog>
+      <noscript><p className="p-6">Play needs JavaScript. <Link href="/">Back to Today</Link></p></noscript>
+    </div>
+  );
+}
+
+interface Draft {
+  readonly turnKey: string;
+  readonly missed: number[];
+  readonly helps: Help[];
+  readonly note: string;
+  readonly gap: number;
+}
+const EMPTY: Draft = { turnKey: '', missed: [], helps: [], note: '', gap: 0 };
+
+const OUTCOME_LOOK = [
+  'border-0 bg-green text-2xl font-bold text-card hover:bg-green-dark max-sm:col-span-3',
+  'border-2 bg-card text-2xl font-bold hover:bg-paper max-sm:col-span-3',
+  ...Array.from({ length: 3 }, () => 'border bg-card text-lg hover:bg-paper max-sm:col-span-2'),
+] as const;
+
+function Tag({ tone, children }: { tone: 'say' | 'listen'; children: string }) {
+  const look = tone === 'say' ? 'bg-marigold-soft' : 'bg-slate-soft';
+  return <span className={`min-w-20 shrink-0 rounded-full px-3.5 py-0.5 text-center font-word font-bold ${look}`}>{children}</span>;
+}
