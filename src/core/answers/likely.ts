@@ -14,7 +14,7 @@ export interface LikelyAnswer {
   /** How it looks on the chip; `null` where showing it could print a rude word. */
   readonly show: string | null;
   readonly note: string;
-  /** Indices of the sounds that slipped. */
+  /** Indices of the sounds that slipped. Empty where the whole task slipped and no one sound did. */
   readonly missed: readonly number[];
 }
 
@@ -68,8 +68,7 @@ function oftenLost(word: Word): number[] {
 function lastOnly(word: Word): LikelyAnswer {
   const last = word.sounds.at(-1)!.ipa;
   return {
-    id: 'last', slip: 'last-only', outcome: 'not-yet', said: last, show: slashes(last), note: 'last sound only',
-    missed: word.sounds.map((_, at) => at).slice(0, -1),
+    id: 'last', slip: 'last-only', outcome: 'not-yet', said: last, show: slashes(last), note: 'last sound only', missed: [],
   };
 }
 
@@ -142,7 +141,7 @@ export function segmentingLikely(word: Word, context: LikelyContext): LikelyAnsw
   }
   out.push({
     id: 'whole', slip: 'whole-word', outcome: 'not-yet', said: ipaOf(word).join('+'), show: word.word,
-    note: 'said the word', missed: sounds.map((_, at) => at),
+    note: 'said the word', missed: [],
   });
   return out.slice(0, MOST);
 }

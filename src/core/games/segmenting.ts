@@ -9,7 +9,7 @@ export const segmenting: Game = {
   gesture: 'one finger, or one pot, for each sound',
   secondsPerTurn: 40,
   scoresSounds: true,
-  say: (word) => `${word.word}. Say it back. Now plant its sounds.`,
+  say: (word) => `Listen: ${word.word}. Say it back. Now plant its sounds.`,
   how: (word) => `Do not say how many. Join it again after. ${sayingAdvice(word)}`,
   expected: (word) => spokenApart(word).replaceAll(' … ', ' · '),
   modelScript: (word) => [

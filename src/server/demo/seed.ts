@@ -34,7 +34,7 @@ const DAY_MS = 86_400_000;
 function carpetTime(now: number, daysAgo: number, group: number): number {
   const day = set(now - daysAgo * DAY_MS, { hours: 9 + group, minutes: 40 - group * 25, seconds: 0, milliseconds: 0 });
   const weekend = { 6: 1, 0: 2 }[day.getDay()] ?? 0;
-  return day.getTime() - weekend * DAY_MS - weekend * 1_800_000;
+  return day.getTime() - weekend * DAY_MS + weekend * 2_400_000;
 }
 
 interface Ids { (at: number): string }

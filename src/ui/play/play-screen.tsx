@@ -1,7 +1,8 @@
 'use client';
 
 import Link from 'next/link';
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { useRouter } from 'next/navigation';
+import { useCallback, useEffect, useMemo, useState } from 'react';
 import type { LikelyAnswer } from '@/core/answers/likely';
 import { OUTCOME_WORDS, OUTCOMES, type Help, type Outcome } from '@/core/answers/outcome';
 import { replay } from '@/core/sessions/replay';
@@ -14,9 +15,7 @@ import { PlayTop } from './play-top';
 import { RoundDone } from './round-done';
 import { GAPS, usePacing } from './use-pacing';
 import { useSessionLog } from './use-session-log';
-
-/** A second tap this soon after a mark is the same finger, not the next child. */
-const SAME_FINGER_MS = 250;
+import { useTurnClock } from './use-turn-clock';
 
 /** The run: what to say, the line that paces it, what is right, and one tap for what the child did. */
 export function PlayScreen({ session }: { session: PlaySession }) {
@@ -36,31 +35,24 @@ export function PlayScreen({ session }: { session: PlaySession }) {
   const [covered, setCovered] = useState(false);
   const [draft, setDraft] = useState<Draft>(EMPTY);
   const [dialog, setDialog] = useState<'note' | 'keys' | null>(null);
-  const shownAt = useRef(0);
-  const markedAt = useRef(0);
-  const busy = useRef(false);
+  const clock = useTurnClock(turnKey);
+  const router = useRouter();
   const pacing = usePacing(item.marks.length);
   const { play, stop } = pacing;
   const mine = draft.turnKey === turnKey ? draft : EMPTY;
   const change = (more: Partial<Draft>): void => setDraft({ ...mine, ...more, turnKey });
 
-  useEffect(() => {
-    shownAt.current = Date.now();
-    stop();
-  }, [turnKey, stop]);
+  useEffect(() => stop(), [turnKey, stop]);
 
   const mark = async (outcome: Outcome, likely?: LikelyAnswer): Promise<void> => {
-    if (state.phase !== 'turn' || busy.current || Date.now() - markedAt.current < SAME_FINGER_MS) return;
-    busy.current = true;
-    await add({
+    if (state.phase !== 'turn' || clock.sameFinger()) return;
+    await clock.marking(() => add({
       kind: 'answer', turn: state.turn, childId: state.childId, word: item.word, outcome,
       slip: likely?.slip ?? (mine.missed.length && outcome !== 'on-own' ? 'lost-sound' : null),
       said: likely?.said ?? null,
       missed: likely ? [...likely.missed] : mine.missed, helps: mine.helps, note: mine.note.trim() || null,
-      thinkMs: Math.max(0, Date.now() - shownAt.current), supersedes: null,
-    });
-    markedAt.current = Date.now();
-    busy.current = false;
+      thinkMs: clock.sinceShown(), supersedes: null,
+    }));
   };
 
   const undo = (): void => {
@@ -93,7 +85,7 @@ export function PlayScreen({ session }: { session: PlaySession }) {
   const finish = async (): Promise<void> => {
     await add({ kind: 'finish' });
     await flush();
-    window.location.assign(`/look-back/${session.id}`);
+    router.push(`/look-back/${session.id}`);
   };
   const startTurns = (): void => void add({ kind: 'modelled' });
 

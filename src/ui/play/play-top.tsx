@@ -30,7 +30,7 @@ export function PlayTop({ title, detail, done, planned, minutes, startedAt, cove
       clearInterval(timer);
     };
   }, []);
-  const used = now && startedAt ? Math.floor((now - startedAt) / 60_000) : 0;
+  const used = now && startedAt ? Math.max(0, Math.floor((now - startedAt) / 60_000)) : 0;
   return (
     <header className="flex flex-wrap items-center gap-x-6 gap-y-2 border-b border-line px-4 py-2 sm:px-7">
       <p className="font-word text-xl font-bold">{title}</p>

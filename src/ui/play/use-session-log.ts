@@ -3,7 +3,8 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { v7 } from 'uuid';
 import { mergeLogs, type Entry } from '@/core/sessions/log';
-import { keep, release, waiting } from './outbox';
+import { keep, waiting } from './outbox';
+import { send, startSync, type Sync } from './sync';
 
 /** An entry before it has its id and time. */
 export type NewEntry = Entry extends infer E ? (E extends Entry ? Omit<E, 'id' | 'at'> : never) : never;
@@ -15,118 +16,82 @@ export interface SessionLog {
   /** What a person should know: another tab, a refused entry, a full disk. */
   readonly news: string | null;
   readonly dismiss: () => void;
-  /** Keeps an entry on the device, then shows it, then sends it. */
-  readonly add: (entry: NewEntry) => Promise<Entry | null>;
+  /** Keeps an entry on the device, then shows it, then sends it. `false` where it could not be kept anywhere. */
+  readonly add: (entry: NewEntry) => Promise<boolean>;
   readonly flush: () => Promise<void>;
 }
 
-const RETRY_MS = [500, 1_000, 2_000, 5_000] as const;
+const WORDS = {
+  otherTab: 'This session is open in another tab too. Marks from both are kept; the later mark of a turn stands.',
+  noStore: 'This browser keeps nothing on the device (a private window?). Answers go straight to the server.',
+  notKept: 'That tap was not kept: this device has no room and the server cannot be reached. Please note it on paper.',
+} as const;
 
-interface Answer { readonly log: Entry[]; readonly refused: { id: string; why: string }[] }
-
-async function send(sessionId: string, entries: readonly Entry[]): Promise<Answer> {
-  const response = await fetch(`/api/sessions/${sessionId}/log`, {
-    method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ entries }),
-  });
-  const body = (await response.json()) as Answer & { error?: string };
-  if (!response.ok) throw Object.assign(new Error(body.error ?? 'The server could not save the answer.'), { told: true });
-  return body;
-}
+interface TabMessage { readonly hello?: boolean; readonly here?: boolean; readonly entry?: Entry }
 
 /** The log of a running session: device first, then server; the same from every tab and after every reload. */
 export function useSessionLog(sessionId: string, initial: readonly Entry[]): SessionLog {
   const [log, setLog] = useState<readonly Entry[]>(initial);
   const [pending, setPending] = useState(0);
   const [news, setNews] = useState<string | null>(null);
-  const flushing = useRef<Promise<void> | null>(null);
-  const again = useRef(false);
-  const tries = useRef(0);
-  const timer = useRef<ReturnType<typeof setTimeout> | undefined>(undefined);
+  const sync = useRef<Sync | null>(null);
   const channel = useRef<BroadcastChannel | null>(null);
 
-  const flush = useCallback((): Promise<void> => {
-    if (flushing.current) {
-      again.current = true;
-      return flushing.current;
-    }
-    clearTimeout(timer.current);
-    const run = async (): Promise<void> => {
-      do {
-        again.current = false;
-        const entries = await waiting(sessionId);
-        const { log: kept, refused } = await send(sessionId, entries);
-        await release(entries.map((e) => e.id));
-        if (refused.length) {
-          const gone = new Set(refused.map((r) => r.id));
-          setNews(refused[0]!.why);
-          setLog((was) => mergeLogs(was.filter((e) => !gone.has(e.id)), kept));
-        } else {
-          setLog((was) => mergeLogs(was, kept));
-        }
-        tries.current = 0;
-        setPending((await waiting(sessionId)).length);
-      } while (again.current);
-    };
-    flushing.current = run()
-      .catch((error: unknown) => {
-        if (error instanceof Error && 'told' in error) setNews(error.message);
-        const wait = RETRY_MS[Math.min(tries.current, RETRY_MS.length - 1)]!;
-        tries.current += 1;
-        timer.current = setTimeout(() => void flush(), wait);
-      })
-      .finally(() => {
-        flushing.current = null;
-      });
-    return flushing.current;
-  }, [sessionId]);
-
   useEffect(() => {
-    let alive = true;
-    void waiting(sessionId).then((entries) => {
-      if (!alive) return;
+    const running = startSync(sessionId, {
+      kept: (kept, refused) => setLog((was) => mergeLogs(was.filter((e) => !refused.has(e.id)), kept)),
+      pending: setPending,
+      news: setNews,
+    });
+    sync.current = running;
+    waiting(sessionId).then((entries) => {
       setPending(entries.length);
       setLog((was) => mergeLogs(was, entries));
-      void flush();
-    }, () => setNews('This browser keeps nothing on the device (a private window?). Answers go straight to the server.'));
-    const onWake = (): void => void flush();
+      void running.flush();
+    }, () => setNews(WORDS.noStore));
+    const onWake = (): void => void running.flush();
     window.addEventListener('online', onWake);
     window.addEventListener('focus', onWake);
 
-    const other = new BroadcastChannel(`bouncy-echo-${sessionId}`);
-    channel.current = other;
-    other.onmessage = ({ data }: MessageEvent<{ hello?: boolean; here?: boolean; entry?: Entry }>) => {
-      if (data.hello) other.postMessage({ here: true });
-      if (data.hello || data.here) setNews('This session is open in another tab too. Marks from both are kept; the later mark of a turn stands.');
-      if (data.entry) setLog((was) => mergeLogs(was, [data.entry!]));
+    const tabs = new BroadcastChannel(`bouncy-echo-${sessionId}`);
+    channel.current = tabs;
+    tabs.onmessage = ({ data }: MessageEvent<TabMessage>) => {
+      if (data.hello) tabs.postMessage({ here: true } satisfies TabMessage);
+      if (data.hello || data.here) setNews(WORDS.otherTab);
+      const { entry } = data;
+      if (entry) setLog((was) => mergeLogs(was, [entry]));
     };
-    other.postMessage({ hello: true });
+    tabs.postMessage({ hello: true } satisfies TabMessage);
     return () => {
-      alive = false;
-      clearTimeout(timer.current);
+      running.stop();
+      tabs.close();
       window.removeEventListener('online', onWake);
       window.removeEventListener('focus', onWake);
-      other.close();
     };
-  }, [sessionId, flush]);
+  }, [sessionId]);
 
-  const add = useCallback(async (entry: NewEntry): Promise<Entry | null> => {
+  const add = useCallback(async (entry: NewEntry): Promise<boolean> => {
     const made = { ...entry, id: v7(), at: Date.now() } as Entry;
     try {
       await keep(sessionId, made);
+      setPending((n) => n + 1);
     } catch {
       try {
         await send(sessionId, [made]);
       } catch {
-        setNews('That tap was not kept: this device has no room and the server cannot be reached. Please note it on paper.');
-        return null;
+        setNews(WORDS.notKept);
+        return false;
       }
     }
     setLog((was) => mergeLogs(was, [made]));
-    setPending((n) => n + 1);
-    channel.current?.postMessage({ entry: made });
-    void flush();
-    return made;
-  }, [sessionId, flush]);
+    channel.current?.postMessage({ entry: made } satisfies TabMessage);
+    void sync.current?.flush();
+    return true;
+  }, [sessionId]);
 
-  return { log, pending, news, dismiss: useCallback(() => setNews(null), []), add, flush };
+  return {
+    log, pending, news, add,
+    dismiss: useCallback(() => setNews(null), []),
+    flush: useCallback(() => sync.current?.flush() ?? Promise.resolve(), []),
+  };
 }

@@ -1,4 +1,5 @@
 import type { Metadata } from 'next';
+import Link from 'next/link';
 import { currentGroup } from '@/app/current-group';
 import { guarded } from '@/app/guarded';
 import { listSessions } from '@/server/look-back';
@@ -14,7 +15,7 @@ export default guarded(async () => {
     <>
       <h1 className="mb-5 text-4xl">What {group.name} played</h1>
       {sessions.length ? <SessionLines sessions={sessions} /> : (
-        <Empty title="No session yet">Every session stands here with who answered what. <a className="underline underline-offset-4" href="/">Start one from Today.</a></Empty>
+        <Empty title="No session yet">Every session stands here with who answered what. <Link className="underline underline-offset-4" href="/">Start one from Today.</Link></Empty>
       )}
     </>
   );

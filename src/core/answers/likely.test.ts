@@ -1,0 +1,66 @@
+import { describe, expect, test } from 'vitest';
+import { ACCENT_IDS } from '../phonology/accents';
+import { context, ipa, word, words } from '../lexicon/testing/bank';
+import { blendingLikely, segmentingLikely, type LikelyAnswer } from './likely';
+
+const shown = (answers: readonly LikelyAnswer[]): string[] => answers.map((a) => `${a.show ?? '–'} (${a.note})`);
+
+// What children say when a cluster is lost or kept: fog, dink, poon, fr-o-g … Common practice, no source.
+describe('blending', () => {
+  test('frog: fog, rog, the sounds apart, the last sound', () => {
+    expect(shown(blendingLikely(word('frog'), context()))).toEqual([
+      'fog (lost /r/)', 'rog (lost /f/)', 'f · r · o · g (not joined)', '/g/ (last sound only)',
+    ]);
+  });
+  test.each([['spoon', 'soon'], ['drink', 'dink'], ['snail', 'sail'], ['plum', 'pum'], ['star', 'sar']])('%s: likeliest is "%s", one sound lost', (name, said) => {
+    const [first] = blendingLikely(word(name), context());
+    expect(first).toMatchObject({ slip: 'lost-sound', outcome: 'not-yet', show: said });
+    expect(first!.missed).toHaveLength(1);
+  });
+  test('a word of the bank is spelt as it is: losing /n/ from snail is sail, losing /l/ from clap is cap', () => {
+    expect(blendingLikely(word('clap'), context()).map((a) => a.show)).toContain('cap');
+  });
+});
+
+describe('segmenting', () => {
+  test('frog: cluster kept, rime kept, a sound lost', () => {
+    const answers = segmentingLikely(word('frog'), context());
+    expect(shown(answers).slice(0, 3)).toEqual(['fr · o · g (start kept together)', 'f · r · og (end kept whole)', 'f · o · g (lost /r/)']);
+    expect(answers.map((a) => a.said).slice(0, 3)).toEqual(['f+r ɒ ɡ', 'f r ɒ+ɡ', 'f ɒ ɡ']);
+  });
+  test.each([['drum', 'dʒ', 'j'], ['tree', 'tʃ', 'ch']])('%s begun with /%s/ is faithful hearing: right, and noted', (name, as, label) => {
+    const close = segmentingLikely(word(name), context()).find((a) => a.slip === 'heard-closely');
+    expect(close).toMatchObject({ outcome: 'on-own', missed: [] });
+    expect(close!.said.startsWith(as)).toBe(true);
+    expect(close!.note).toContain(`/${label}/`);
+  });
+  test('an added "uh" is accepted and noted', () => {
+    expect(segmentingLikely(word('sun'), context()).find((a) => a.slip === 'added-uh')).toMatchObject({ outcome: 'on-own', missed: [] });
+  });
+});
+
+// The reason for the guard: dropping sounds from everyday words can print a rude one.
+test('glass and flag never print what they must not, and still say what was lost', () => {
+  const bad = blendingLikely(word('flag'), context()).find((a) => a.note === 'lost /l/');
+  expect(bad).toMatchObject({ show: null, slip: 'lost-sound' });
+});
+
+test.each(ACCENT_IDS)('over the whole bank: at most four, all different, none shown passes for right, none is rude (%s)', (accent) => {
+  const ctx = context(accent);
+  for (const made of words(accent)) {
+    for (const answers of [blendingLikely(made, ctx), segmentingLikely(made, ctx)]) {
+      expect(answers.length, made.word).toBeGreaterThan(0);
+      expect(answers.length, made.word).toBeLessThanOrEqual(4);
+      expect(new Set(answers.map((a) => a.id)).size, made.word).toBe(answers.length);
+      for (const answer of answers) {
+        if (answer.show) for (const part of [answer.said, ...answer.said.split(' ')]) expect(ctx.guard(part.split(/[ +]/)), `${made.word}: ${answer.show}`).toBe(false);
+        if (answer.slip === 'lost-sound') {
+          expect(answer.said, made.word).not.toBe(ipa(made));
+          expect(answer.said.split(' ')).toHaveLength(made.sounds.length - 1);
+          if (answer.show) expect(answer.show, made.word).not.toBe(made.word);
+        }
+        for (const at of answer.missed) expect(made.sounds[at], made.word).toBeDefined();
+      }
+    }
+  }
+});

@@ -1,0 +1,64 @@
+import Papa from 'papaparse';
+import { describe, expect, test } from 'vitest';
+import { readNames } from './names';
+import { chooseSchema, logBodySchema, nameSchema, startSchema } from './schemas';
+import { CSV_COLUMNS, toCsv, type ExportRow, type SessionExport } from './session-export';
+
+const row = (more: Partial<ExportRow>): ExportRow => ({
+  id: '01900000-0000-7000-8000-000000000001', turn: 0, child: 'Wren', word: 'frog', sounds: ['f', 'r', 'ɒ', 'ɡ'], outcome: 'not-yet', slip: 'lost-sound',
+  said: 'f ɒ ɡ', missed: [1], helps: ['slower'], note: null, thinkMs: 4_200, at: '2026-11-02T09:40:00.000Z', before: [], ...more,
+});
+const file = (...answers: ExportRow[]): SessionExport => ({
+  format: 'bouncy-echo-session', version: 1, answers,
+  session: { id: 'x', group: 'Radishes', task: 'blending', sounds: 4, accent: 'southern-british', startedAt: '2026-11-02T09:40:00.000Z', finishedAt: null },
+});
+
+describe('CSV (RFC 4180; formula guard after OWASP, CSV Injection)', () => {
+  test('has its rows and reads back', () => {
+    const { data } = Papa.parse<Record<string, string>>(toCsv(file(row({}), row({ child: null }))).slice(1), { header: true, skipEmptyLines: true });
+    expect(data).toHaveLength(2);
+    expect(Object.keys(data[0]!)).toEqual([...CSV_COLUMNS]);
+    expect(data[0]).toMatchObject({ turn: '1', child: 'Wren', word: 'frog', outcome: 'Not yet', 'sounds that slipped': 'r', help: 'slower', 'seconds to mark': '4.2' });
+    expect(data[1]!.child).toBe('Everyone together');
+  });
+  test.each(['=1+1', '+44', '-2', '@sum', '\tx', '=HYPERLINK("x")'])('a cell that begins a formula does not stay one: %j', (name) => {
+    const parsed = Papa.parse<string[]>(toCsv(file(row({ child: name, note: name }))).slice(1)).data[1]!;
+    expect(parsed[1]).toBe(`'${name}`);
+    expect(parsed[9]).toBe(`'${name}`);
+  });
+  test('quotes, commas, new lines and other scripts survive', () => {
+    const name = 'Ånna, "Nü"\n小明 🌱';
+    expect(Papa.parse<string[]>(toCsv(file(row({ child: name }))).slice(1)).data[1]![1]).toBe(name);
+  });
+});
+
+describe('names', () => {
+  test.each([['  Ottilie  ', 'Ottilie'], ['小明', '小明'], ['🌻 Sunny', '🌻 Sunny'], ['محمد', 'محمد'], ['<script>alert(1)</script>', '<script>alert(1)</script>'], ['=cmd', '=cmd'], ['Zo\u0065\u0301', 'Zoé'], ['a\u202Eb', 'a b']])('%j is kept as %j', (typed, kept) => {
+    expect(nameSchema.parse(typed)).toBe(kept);
+  });
+  test.each(['', '   ', '\u202E', 'x'.repeat(200)])('%j is refused in words', (typed) => {
+    const read = nameSchema.safeParse(typed);
+    expect(read.success).toBe(false);
+    expect(read.error!.issues[0]!.message).toMatch(/^(A name needs|“x+…” is too long)/);
+  });
+  test('lines: blank ones pass, doubles are pointed out, what cannot be taken stays with its line', () => {
+    const read = readNames(`Wren\n\n${'y'.repeat(200)}\nwren\nKofi`, ['kofi']);
+    expect(read.names).toEqual(['Wren', 'wren', 'Kofi']);
+    expect(read.doubles).toEqual(['wren', 'Kofi']);
+    expect(read.problems).toMatchObject([{ line: 3, text: 'y'.repeat(200) }]);
+  });
+  test('a family emoji is one sign of many parts and is not cut', () => expect(nameSchema.parse('👩‍👩‍👧 Jo')).toBe('👩‍👩‍👧 Jo'));
+});
+
+describe('doors', () => {
+  test('the choose address never fails: what does not fit falls back', () => {
+    expect(chooseSchema.parse({ sounds: '99', task: 'x', shape: '<b>', seed: 'NaN', size: '1000' })).toMatchObject({ sounds: 3, task: 'blending', seed: 1 });
+  });
+  test.each([[{ entries: [{ kind: 'answer' }] }], [{ entries: 'no' }], [{}], [null], [{ entries: [], more: 1 }], [{ entries: [{ kind: 'undo', id: 'x', at: 0, answerId: 'y' }] }]])('a log body that does not fit is refused: %j', (body) => {
+    expect(logBodySchema.safeParse(body).success).toBe(false);
+  });
+  test('a start without words is refused in words', () => {
+    const read = startSchema.safeParse({ groupId: '01900000-0000-7000-8000-000000000001', task: 'blending', sounds: '3', words: ' , ' });
+    expect(read.error!.issues[0]!.message).toBe('Choose at least one word.');
+  });
+});

@@ -1,0 +1,87 @@
+import { describe, expect, test } from 'vitest';
+import { ACCENT_IDS } from './accents';
+import { CONSONANTS, labelOf, makingOf } from './sounds';
+import { parseTranscription, syllableCount } from './transcription';
+import { marksOf, makeItem } from '../games/item';
+import { GAMES } from '../games';
+import { context, word, words } from '../lexicon/testing/bank';
+import { PRESETS } from './conventions';
+
+// The chart of the International Phonetic Association (2020): place, manner, voicing. /tʃ dʒ/ are affricates of two
+// of its symbols; /w/ stands under its other symbols as a voiced labial-velar approximant. English /r/ is counted with
+// the postalveolars (Cruttenden, Gimson's Pronunciation of English), written r for ɹ.
+const CHART: readonly [string, string, string, boolean][] = [
+  ['p', 'bilabial', 'stop', false], ['b', 'bilabial', 'stop', true], ['t', 'alveolar', 'stop', false], ['d', 'alveolar', 'stop', true],
+  ['k', 'velar', 'stop', false], ['ɡ', 'velar', 'stop', true], ['m', 'bilabial', 'nasal', true], ['n', 'alveolar', 'nasal', true],
+  ['ŋ', 'velar', 'nasal', true], ['f', 'labiodental', 'fricative', false], ['v', 'labiodental', 'fricative', true],
+  ['θ', 'dental', 'fricative', false], ['ð', 'dental', 'fricative', true], ['s', 'alveolar', 'fricative', false],
+  ['z', 'alveolar', 'fricative', true], ['ʃ', 'postalveolar', 'fricative', false], ['ʒ', 'postalveolar', 'fricative', true],
+  ['h', 'glottal', 'fricative', false], ['l', 'alveolar', 'lateral approximant', true], ['j', 'palatal', 'approximant', true],
+  ['w', 'labial-velar', 'approximant', true], ['r', 'postalveolar', 'approximant', true], ['tʃ', 'postalveolar', 'affricate', false],
+  ['dʒ', 'postalveolar', 'affricate', true],
+];
+
+test.each(CHART)('/%s/ is %s, %s, voiced: %s', (ipa, place, manner, voiced) => {
+  expect(CONSONANTS[ipa]).toMatchObject({ place, manner, voiced });
+});
+test('the table holds just the consonants of the chart that English uses', () => {
+  expect(Object.keys(CONSONANTS).sort()).toEqual(CHART.map(([ipa]) => ipa).sort());
+});
+
+test('stops and affricates are clipped, /h w j/ are light, the rest can be held (common practice, no source)', () => {
+  for (const [ipa, , manner] of CHART) {
+    const making = ['h', 'w', 'j'].includes(ipa) ? 'light' : manner === 'stop' || manner === 'affricate' ? 'clip' : 'hold';
+    expect(makingOf(ipa), ipa).toBe(making);
+  }
+  expect(makingOf('ɪə')).toBe('vowel');
+  expect(() => makingOf('q')).toThrow('inventory');
+});
+
+test.each(ACCENT_IDS)('no two sounds of an accent look the same on the line (%s)', (accent) => {
+  const sounds = [...new Set(words(accent).flatMap((w) => w.sounds.map((s) => s.ipa)))];
+  const looks = new Map<string, string>();
+  for (const ipa of sounds) {
+    const { label, as } = labelOf(ipa);
+    const look = `${label} ${as ?? ''}`;
+    // happY and FLEECE, lettER and NURSE are one to a practitioner.
+    const same = [['i', 'iː'], ['ɚ', 'ɝ']].some((pair) => pair.includes(ipa) && pair.includes(looks.get(look) ?? ''));
+    expect(looks.has(look) && !same, `/${ipa}/ and /${looks.get(look)}/ both read "${look}"`).toBe(false);
+    looks.set(look, ipa);
+  }
+});
+
+describe('transcription', () => {
+  test.each([["'r FACE n + ,b GOAT", 2, 1], ['h TRAP n d + z', 1, 1], ["'s KIT ng + KIT ng", 2, 1], ["b commA . 'n BATH . n commA", 3, 0]])('%s', (line, syllables, seams) => {
+    const segments = parseTranscription(line);
+    expect(syllableCount(segments)).toBe(syllables);
+    expect(segments.filter((s) => s.seam)).toHaveLength(seams);
+    expect(segments.filter((s) => s.stress === 'main').length).toBeGreaterThan(0);
+  });
+  test('an unknown key is named', () => expect(() => parseTranscription('k TRAPP t')).toThrow('"TRAPP"'));
+});
+
+describe('the bounce line', () => {
+  test('marks stand close inside a cluster and apart over a syllable', () => {
+    expect(marksOf(word('frog')).map((m) => m.close)).toEqual([false, true, false, false]);
+    expect(marksOf(word('window')).map((m) => m.close)).toEqual([false, false, false, false, false]);
+    expect(marksOf(word('hands')).map((m) => m.close)).toEqual([false, false, false, true, true]);
+  });
+  test('units fused by the convention share an underline', () => {
+    expect(marksOf(word('apple')).map((m) => m.fused)).toEqual([false, false, false, true]);
+    expect(marksOf(word('box', 'southern-british', PRESETS.letters)).map((m) => m.fused)).toEqual([false, false, false, true]);
+    expect(marksOf(word('box')).map((m) => m.fused)).toEqual([false, false, false, false]);
+  });
+});
+
+test.each(ACCENT_IDS.flatMap((accent) => GAMES.map((game) => [game.id, accent, game] as const)))('%s proves an item for every word (%s)', (_, accent, game) => {
+  for (const preset of Object.values(PRESETS)) {
+    for (const made of words(accent, preset)) {
+      const item = makeItem(game, made, context(accent));
+      expect(item.marks.filter((m) => !m.fused)).toHaveLength(made.count);
+      expect(item.proof.length).toBeGreaterThan(3);
+    }
+  }
+});
+test('a word that the guard stops makes no item', () => {
+  expect(() => makeItem(GAMES[0]!, word('sun'), { ...context(), guard: () => true })).toThrow('No item for "sun"');
+});

@@ -1,0 +1,110 @@
+import fc from 'fast-check';
+import { describe, expect, test } from 'vitest';
+import { OUTCOMES } from '../answers/outcome';
+import { mergeLogs, type AnswerEntry, type Entry } from './log';
+import { replay, wordOfTurn, type SessionPlan } from './replay';
+import { slippedSounds, tally } from './summary';
+import { minutesFor, nextChild, setSizeFor, turnsFor } from './turns';
+
+const plan: SessionPlan = { words: ['sun', 'map', 'fish', 'leg'], children: ['a', 'b'], turns: 4 };
+let next = 0;
+const id = (): string => String((next += 1)).padStart(6, '0');
+type Bare = Entry extends infer E ? (E extends Entry ? Omit<E, 'id' | 'at'> : never) : never;
+const entry = (e: Bare): Entry => ({ ...e, id: id(), at: next }) as Entry;
+const answer = (turn: number, childId: string | null, word: string, more: Partial<AnswerEntry> = {}): Entry => entry({
+  kind: 'answer', turn, childId, word, outcome: 'on-own', slip: null, said: null, missed: [], helps: [], note: null, thinkMs: 1, supersedes: null, ...more,
+});
+const played = (turns: number): Entry[] => {
+  const log: Entry[] = [entry({ kind: 'modelled' })];
+  for (let i = 0; i < turns; i += 1) {
+    const state = replay(plan, log);
+    log.push(answer(state.turn, state.childId, state.word));
+  }
+  return log;
+};
+
+describe('replay', () => {
+  test('model, turns, round done, one more each, finished', () => {
+    expect(replay(plan, []).phase).toBe('model');
+    expect(replay(plan, played(0))).toMatchObject({ phase: 'turn', turn: 0, childId: 'a', word: 'sun' });
+    expect(replay(plan, played(3))).toMatchObject({ phase: 'turn', turn: 3, childId: 'b', word: 'leg' });
+    expect(replay(plan, played(4)).phase).toBe('round-done');
+    expect(replay(plan, [...played(4), entry({ kind: 'more', turns: 2 })])).toMatchObject({ phase: 'turn', turn: 4, planned: 6 });
+    expect(replay(plan, [...played(2), entry({ kind: 'finish' })]).phase).toBe('finished');
+  });
+  test('undo gives the same child the same word again', () => {
+    const log = played(2);
+    const last = log.at(-1) as AnswerEntry;
+    expect(replay(plan, [...log, entry({ kind: 'undo', answerId: last.id })])).toMatchObject({ turn: 1, childId: last.childId, word: last.word });
+  });
+  test('undo of a swapped word or a chosen child brings back just that', () => {
+    const log = [entry({ kind: 'modelled' }), entry({ kind: 'choose', turn: 0, childId: 'b' }), entry({ kind: 'swap', turn: 0, from: 'sun', to: 'net' })];
+    expect(replay(plan, log)).toMatchObject({ childId: 'b', word: 'net' });
+    const marked = [...log, answer(0, 'b', 'net')];
+    expect(replay(plan, [...marked, entry({ kind: 'undo', answerId: marked.at(-1)!.id })])).toMatchObject({ turn: 0, childId: 'b', word: 'net' });
+  });
+  test('a correction supersedes, the old mark stays in the log', () => {
+    const log = played(2);
+    const old = log[1] as AnswerEntry;
+    const fixed = [...log, answer(0, old.childId, old.word, { outcome: 'not-yet', supersedes: old.id })];
+    expect(replay(plan, fixed).answers.map((a) => a.outcome)).toEqual(['not-yet', 'on-own']);
+    expect(fixed).toContain(old);
+    expect(replay(plan, fixed).clashes).toBe(0);
+  });
+  test('two tabs marking one turn: the later stands, and it is noticed', () => {
+    const state = replay(plan, [...played(1), answer(0, 'a', 'sun', { outcome: 'with-help' })]);
+    expect(state.answers.map((a) => a.outcome)).toEqual(['with-help']);
+    expect(state.clashes).toBe(1);
+  });
+  test('who passes comes back after the others; who is away is skipped; nobody here means everyone', () => {
+    expect(replay(plan, [...played(0), entry({ kind: 'pass', turn: 0, childId: 'a' })]).childId).toBe('b');
+    expect(replay(plan, [...played(0), entry({ kind: 'away', childId: 'a', away: true })]).childId).toBe('b');
+    expect(replay({ ...plan, children: [] }, played(0)).childId).toBeNull();
+  });
+  test('merging logs is the same in any order and any number of times', () => {
+    fc.assert(fc.property(fc.shuffledSubarray(played(6), { minLength: 0 }), (part) => {
+      const whole = played(0);
+      expect(mergeLogs(part, whole, part)).toEqual(mergeLogs(whole, part));
+      expect(new Set(mergeLogs(part, whole).map((e) => e.id)).size).toBe(mergeLogs(part, whole).length);
+    }));
+  });
+});
+
+describe('turns are fair', () => {
+  test('over any play the numbers of turns differ by at most one, and nobody goes twice running', () => {
+    fc.assert(fc.property(fc.integer({ min: 2, max: 30 }), fc.integer({ min: 1, max: 90 }), (children, turns) => {
+      const present = Array.from({ length: children }, (_, i) => `c${i}`);
+      const given: { childId: string; outcome: 'on-own' }[] = [];
+      for (let i = 0; i < turns; i += 1) given.push({ childId: nextChild(present, given, new Set())!, outcome: 'on-own' });
+      const counts = present.map((c) => given.filter((g) => g.childId === c).length);
+      expect(Math.max(...counts) - Math.min(...counts)).toBeLessThanOrEqual(1);
+      given.forEach((g, i) => expect(g.childId).not.toBe(given[i - 1]?.childId));
+    }));
+  });
+  test('an answer that does not count leaves the child their turn', () => {
+    const given = [{ childId: 'a', outcome: 'does-not-count' as const }, { childId: 'b', outcome: 'on-own' as const }];
+    expect(nextChild(['a', 'b'], given, new Set())).toBe('a');
+  });
+  test.each([[0, 8], [1, 8], [2, 8], [3, 6], [4, 8], [5, 10], [6, 6], [7, 7], [8, 8], [9, 9], [10, 10], [12, 8], [30, 8]])('%i children: a set of %i', (children, size) => {
+    expect(setSizeFor(children)).toBe(size);
+    if (children && children <= 10) expect(turnsFor(size, children) % children).toBe(0);
+  });
+  test('a child meets new words when the set comes round', () => {
+    const words = ['w0', 'w1', 'w2', 'w3'];
+    const ofChild = [0, 4, 8].map((turn) => wordOfTurn(words, turn, new Map()));
+    expect(new Set(ofChild).size).toBe(3);
+  });
+  test('minutes', () => expect([minutesFor(8, 15), minutesFor(8, 40), minutesFor(1, 10)]).toEqual([2, 5, 1]));
+});
+
+describe('summary', () => {
+  const sounds = ['f', 'r', 'ɒ', 'ɡ'];
+  const given = (outcome: (typeof OUTCOMES)[number], missed: number[] = []) => ({ childId: 'a', word: 'frog', outcome, sounds, missed });
+  test('slips are counted of the answers that say something about sounds', () => {
+    const rows = slippedSounds([given('not-yet', [1]), given('on-own'), given('no-reply'), given('does-not-count', [0])]);
+    expect(rows).toEqual([{ ipa: 'r', times: 1, heard: 2, words: ['frog'] }]);
+  });
+  test('the tally keeps no reply apart from not yet', () => {
+    expect(tally([given('no-reply'), given('not-yet')])).toMatchObject({ 'no-reply': 1, 'not-yet': 1, 'on-own': 0 });
+  });
+});

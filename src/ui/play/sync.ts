@@ -1,0 +1,81 @@
+import type { Entry } from '@/core/sessions/log';
+import { release, waiting } from './outbox';
+
+/** Waits between tries while the server is away, in milliseconds; the last one goes on. */
+const RETRY_MS = [500, 1_000, 2_000, 5_000] as const;
+
+interface Kept { readonly log: Entry[]; readonly refused: readonly { readonly id: string; readonly why: string }[] }
+
+/** The server answered, but could not take it: its sentence is for people. */
+class Told extends Error {}
+
+/** Sends entries to a session's log. Throws Told where the server says why not, anything else where it is away. */
+export async function send(sessionId: string, entries: readonly Entry[]): Promise<Kept> {
+  const response = await fetch(`/api/sessions/${sessionId}/log`, {
+    method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ entries }),
+  });
+  const body = (await response.json()) as Kept & { error?: string };
+  if (!response.ok) throw new Told(body.error ?? 'The server could not save the answer.');
+  return body;
+}
+
+export interface SyncEvents {
+  /** The server's log, and the ids it refused. */
+  readonly kept: (log: readonly Entry[], refused: ReadonlySet<string>) => void;
+  readonly pending: (count: number) => void;
+  readonly news: (sentence: string) => void;
+}
+
+export interface Sync { flush(): Promise<void>; stop(): void }
+
+/** Empties the outbox of a session into the server, in order, one request at a time, and keeps trying while it is away. */
+export function startSync(sessionId: string, events: SyncEvents): Sync {
+  let running: Promise<void> | null = null;
+  let again = false;
+  let tries = 0;
+  let stopped = false;
+  let timer: ReturnType<typeof setTimeout> | undefined;
+
+  const once = async (): Promise<void> => {
+    const entries = await waiting(sessionId);
+    const { log, refused } = await send(sessionId, entries);
+    await release(entries.map((e) => e.id));
+    tries = 0;
+    if (refused[0]) events.news(refused[0].why);
+    events.kept(log, new Set(refused.map((r) => r.id)));
+    events.pending((await waiting(sessionId)).length);
+  };
+
+  const work = async (): Promise<void> => {
+    try {
+      do {
+        again = false;
+        await once();
+      } while (again && !stopped);
+    } catch (error) {
+      if (error instanceof Told) events.news(error.message);
+      if (!stopped) timer = setTimeout(() => void flush(), RETRY_MS[Math.min(tries, RETRY_MS.length - 1)]);
+      tries += 1;
+    }
+  };
+
+  const flush = (): Promise<void> => {
+    if (running) {
+      again = true;
+      return running;
+    }
+    clearTimeout(timer);
+    running = work().finally(() => {
+      running = null;
+    });
+    return running;
+  };
+
+  return {
+    flush,
+    stop: () => {
+      stopped = true;
+      clearTimeout(timer);
+    },
+  };
+}
