@@ -10,7 +10,7 @@ export default defineConfig({
         extends: true,
         test: {
           name: 'browser', include: ['e2e/**/*.test.ts'], testTimeout: 120_000, hookTimeout: 120_000,
-          fileParallelism: false, globalSetup: ['e2e/support/build.ts'],
+          fileParallelism: false,
         },
       },
     ],

@@ -1,0 +1,152 @@
+import type { Browser, Page } from 'playwright-core';
+import { afterAll, beforeAll, expect, test } from 'vitest';
+import { addNames, beginPlay, nextFinger, openApp, openBrowser, openPage, shown, watch, type App } from './support/app';
+
+let app: App;
+let browser: Browser;
+beforeAll(async () => {
+  [app, browser] = await Promise.all([openApp(), openBrowser()]);
+  const { page } = await openPage(browser);
+  await addNames(page, app.url, ['Ada', 'Bo', 'Cy', 'Di']);
+  await page.context().close();
+});
+afterAll(async () => {
+  await browser?.close();
+  await app?.stop();
+});
+
+interface Row { readonly turn: number; readonly outcome: string; readonly child: string }
+
+const rows = async (session: string): Promise<Row[]> =>
+  ((await (await fetch(`${app.url}/api/sessions/${session}/export?as=json`)).json()) as { answers: Row[] }).answers;
+
+const waiting = (page: Page): Promise<number> => page.getByTestId('pending').count();
+const saved = (page: Page): Promise<void> => expect.poll(() => waiting(page), { timeout: 15_000 }).toBe(0);
+
+async function tap(page: Page, key: string, turns: number): Promise<void> {
+  await nextFinger(page);
+  await page.keyboard.press(key);
+  await shown(page, turns);
+}
+
+test('the server is killed between taps and right after one: no answer lost, none doubled, and play goes on', async () => {
+  const { page } = await openPage(browser);
+  const session = await beginPlay(page, app.url, 'sounds=3&task=blending');
+  await tap(page, '1', 1);
+  await saved(page);
+  await app.kill();
+  await tap(page, '2', 2);
+  await tap(page, '3', 3);
+  await expect.poll(() => waiting(page)).toBe(1);
+  await app.start();
+  await saved(page);
+  await tap(page, '4', 4);
+  // Killed the instant the mark is shown, with the request on its way.
+  await app.kill();
+  await app.start();
+  await saved(page);
+  await page.reload();
+  await shown(page, 4);
+  await tap(page, '1', 5);
+  await saved(page);
+  expect((await rows(session)).map((r) => [r.turn, r.outcome, r.child])).toEqual([
+    [0, 'on-own', 'Ada'], [1, 'with-help', 'Bo'], [2, 'not-yet', 'Cy'], [3, 'no-reply', 'Di'], [4, 'on-own', 'Ada'],
+  ]);
+  await page.context().close();
+});
+
+test('the server is killed at many moments of a session: what was shown as marked is there, once', async () => {
+  const { page } = await openPage(browser);
+  const session = await beginPlay(page, app.url, 'sounds=2');
+  const outcomes = ['on-own', 'with-help', 'not-yet', 'no-reply', 'does-not-count'];
+  const given: string[] = [];
+  for (const [i, delay] of [0, 3, 8, 15, 30, 60].entries()) {
+    await tap(page, String(1 + (i % 5)), i + 1);
+    given.push(outcomes[i % 5]!);
+    await page.waitForTimeout(delay);
+    await app.kill();
+    await app.start();
+  }
+  await saved(page);
+  expect((await rows(session)).map((r) => r.outcome)).toEqual(given);
+  await page.context().close();
+});
+
+test('a tab that is closed at once and a reload in mid-session resume where they were', async () => {
+  const { page } = await openPage(browser);
+  const { context } = { context: page.context() };
+  const session = await beginPlay(page, app.url, 'sounds=3');
+  await tap(page, '1', 1);
+  await app.kill();
+  await tap(page, '3', 2);
+  await page.close();
+  await app.start();
+  const again = await context.newPage();
+  await again.goto(`${app.url}/play/${session}`);
+  await shown(again, 2);
+  await saved(again);
+  expect((await rows(session)).map((r) => r.outcome)).toEqual(['on-own', 'not-yet']);
+  await context.close();
+});
+
+test('one tap that is sent twice, or a finger that trembles, counts once', async () => {
+  const { page } = await openPage(browser);
+  const session = await beginPlay(page, app.url, 'sounds=3');
+  // The answer to the first request is lost on the way, so the device sends again.
+  let first = true;
+  await page.route('**/log', async (route) => {
+    if (first && route.request().postData()?.includes('"answer"')) {
+      first = false;
+      await route.fetch();
+      await route.abort();
+    } else {
+      await route.continue();
+    }
+  });
+  await page.getByRole('button', { name: /^On own/ }).dblclick();
+  await shown(page, 1);
+  await saved(page);
+  await page.waitForTimeout(400);
+  await shown(page, 1);
+  expect(await rows(session)).toHaveLength(1);
+  await page.context().close();
+});
+
+test('two tabs playing one session: said in words, both kept, no answer lost', async () => {
+  const { page: left } = await openPage(browser);
+  const session = await beginPlay(left, app.url, 'sounds=3');
+  const right = await left.context().newPage();
+  const trouble = watch(right);
+  await right.goto(`${app.url}/play/${session}`);
+  for (const page of [left, right]) await page.getByText('open in another tab too').waitFor();
+  await tap(left, '1', 1);
+  await shown(right, 1);
+  await tap(right, '2', 2);
+  await shown(left, 2);
+  await saved(left);
+  await saved(right);
+  expect((await rows(session)).map((r) => [r.outcome, r.child])).toEqual([['on-own', 'Ada'], ['with-help', 'Bo']]);
+  expect(trouble).toEqual([]);
+  await left.context().close();
+});
+
+test('two devices marking the same turn: the later mark stands and both are in the log', async () => {
+  const { page: left } = await openPage(browser);
+  const session = await beginPlay(left, app.url, 'sounds=3');
+  await saved(left);
+  const { page: right } = await openPage(browser);
+  await right.goto(`${app.url}/play/${session}`);
+  await shown(right, 0);
+  await tap(left, '1', 1);
+  await saved(left);
+  // The other device has not heard of it yet and marks the same turn.
+  await tap(right, '3', 1);
+  await saved(right);
+  expect((await rows(session)).map((r) => r.outcome)).toEqual(['not-yet']);
+  const { log } = (await (await fetch(`${app.url}/api/sessions/${session}/log`, {
+    method: 'POST', headers: { 'content-type': 'application/json' }, body: '{"entries":[]}',
+  })).json()) as { log: { kind: string }[] };
+  expect(log.filter((e) => e.kind === 'answer')).toHaveLength(2);
+  await left.context().close();
+  await right.context().close();
+});

@@ -1,0 +1,137 @@
+import type { Browser, Page } from 'playwright-core';
+import { afterAll, beforeAll, describe, expect, test } from 'vitest';
+import { openApp, openBrowser, openPage, type App } from './support/app';
+import { violations } from './support/axe';
+
+let app: App;
+let empty: App;
+let browser: Browser;
+let session: string;
+beforeAll(async () => {
+  [app, empty, browser] = await Promise.all([openApp({ demo: true }), openApp(), openBrowser()]);
+  const { page } = await openPage(browser);
+  await page.goto(`${app.url}/look-back`);
+  session = (await page.locator('main li a').first().getAttribute('href'))!.split('/').at(-1)!;
+  await page.context().close();
+});
+afterAll(async () => {
+  await browser?.close();
+  await Promise.all([app?.stop(), empty?.stop()]);
+});
+
+const check = async (page: Page): Promise<void> => {
+  expect(await violations(page)).toEqual([]);
+  const sideways = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+  expect(sideways, 'nothing reaches over the side').toBeLessThanOrEqual(0);
+};
+
+describe.each([[1280, 800], [768, 1024], [390, 844]])('at %i × %i', (width, height) => {
+  test('zero axe violations and nothing over the side on every screen', async () => {
+    const { page, trouble } = await openPage(browser, width, height);
+    for (const where of ['/', '/choose', '/choose?sounds=5&task=segmenting&first=hold', '/children', '/look-back', `/look-back/${session}`, '/settings', `/play/${session}`]) {
+      await page.goto(app.url + where);
+      await page.waitForLoadState('networkidle');
+      await check(page);
+    }
+    for (const where of ['/', '/children', '/look-back', '/choose?sounds=4&shape=CCCV&first=clip']) {
+      await page.goto(empty.url + where);
+      await check(page);
+    }
+    expect(trouble).toEqual([]);
+    await page.context().close();
+  });
+
+  test('the run, its dialogs and the correction dialog', async () => {
+    const { page, trouble } = await openPage(browser, width, height);
+    for (const task of ['blending', 'segmenting']) {
+      await page.goto(`${app.url}/choose?sounds=5&task=${task}`);
+      await page.getByRole('button', { name: /^Play with/ }).click();
+      await page.waitForURL(/\/play\//);
+      await check(page);
+      await page.getByRole('button', { name: /^Modelled/ }).click();
+      await page.getByRole('button', { name: /^On own/ }).waitFor();
+      await check(page);
+      const targets = await page.locator('main button, footer button, nav button').evaluateAll((all) =>
+        all.map((b) => [b.textContent, Math.round(b.getBoundingClientRect().height)] as const).filter(([, h]) => h < 64));
+      expect(targets, 'touch targets in Play are 64 px or more').toEqual([]);
+      for (const key of ['n', '?']) {
+        await page.evaluate(() => (document.activeElement as HTMLElement).blur());
+        await page.keyboard.press(key);
+        await page.getByRole('dialog').waitFor();
+        await check(page);
+        await page.keyboard.press('Escape');
+        await page.getByRole('dialog').waitFor({ state: 'detached' });
+      }
+      if (width >= 1280) {
+        const fold = await page.getByRole('button', { name: /^Doesn’t count/ }).evaluate((b) => b.getBoundingClientRect().bottom);
+        expect(fold, 'every outcome is in sight').toBeLessThanOrEqual(height);
+      }
+    }
+    await page.goto(`${app.url}/look-back/${session}`);
+    await page.getByRole('button', { name: /Put right$/ }).first().click();
+    await page.getByRole('dialog').waitFor();
+    await check(page);
+    await page.goto(`${app.url}/nowhere`);
+    await check(page);
+    expect(trouble.filter((t) => !t.includes('404'))).toEqual([]);
+    await page.context().close();
+  });
+});
+
+test('a whole choice by keyboard alone', async () => {
+  const { page } = await openPage(browser);
+  await page.goto(`${app.url}/choose`);
+  const tabTo = async (name: RegExp): Promise<void> => {
+    for (let i = 0; i < 60; i += 1) {
+      await page.keyboard.press('Tab');
+      const text = await page.evaluate(() => document.activeElement?.getAttribute('aria-label') ?? document.activeElement?.textContent ?? '');
+      if (name.test(text)) return;
+    }
+    throw new Error(`no way by keyboard to ${name}`);
+  };
+  await tabTo(/^2 sounds/);
+  await page.keyboard.press('Enter');
+  await page.waitForURL(/sounds=2/);
+  await tabTo(/^Play with/);
+  await page.keyboard.press('Enter');
+  await page.waitForURL(/\/play\//);
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: /^On own/ }).waitFor();
+  await page.keyboard.press('1');
+  await page.getByRole('button', { name: 'Undo: Ottilie' }).waitFor();
+  await page.context().close();
+});
+
+test('settings: the example changes with the choice, and confirming lets contested words in', async () => {
+  const { page } = await openPage(browser);
+  await page.goto(`${empty.url}/settings`);
+  await page.getByText('General American').click();
+  await page.getByRole('button', { name: 'Sound by sound' }).click();
+  await page.getByText('card has 4').waitFor();
+  await page.getByRole('button', { name: 'As the letters go' }).click();
+  await page.getByText('box has 3').waitFor();
+  await page.getByRole('button', { name: 'This is how we count' }).click();
+  await page.getByText('Kept.').waitFor();
+  await page.reload();
+  await page.getByText('box has 3').waitFor();
+  await page.goto(`${empty.url}/choose?sounds=3`);
+  expect(await page.getByText('say how you count').count()).toBe(0);
+  await page.context().close();
+});
+
+test('longest name, longest list: thirty children, sixty letters each', async () => {
+  const { page } = await openPage(browser);
+  await page.goto(`${empty.url}/children`);
+  await page.getByLabel('Add names to').fill(Array.from({ length: 30 }, (_, i) => `${i} ${'W'.repeat(56)}`).join('\n'));
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await page.getByText('Added 30 children.').waitFor();
+  for (const where of ['/children', '/', '/choose']) {
+    await page.goto(empty.url + where);
+    await check(page);
+  }
+  await page.goto(`${empty.url}/choose`);
+  await page.getByRole('button', { name: /^Play with/ }).click();
+  await page.waitForURL(/\/play\//);
+  await check(page);
+  await page.context().close();
+});

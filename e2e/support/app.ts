@@ -1,0 +1,121 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { randomUUID } from 'node:crypto';
+import { mkdtempSync, rmSync } from 'node:fs';
+import net from 'node:net';
+import os from 'node:os';
+import path from 'node:path';
+import { chromium, type Browser, type Page } from 'playwright-core';
+import { expect } from 'vitest';
+
+export interface App {
+  readonly url: string;
+  readonly file: string;
+  /** SIGKILL: the process gets no chance to tidy up. */
+  kill(): Promise<void>;
+  start(): Promise<void>;
+  stop(): Promise<void>;
+}
+
+const freePort = (): Promise<number> => new Promise((resolve, reject) => {
+  const probe = net.createServer().once('error', reject);
+  probe.listen(0, '127.0.0.1', () => {
+    const { port } = probe.address() as net.AddressInfo;
+    probe.close(() => resolve(port));
+  });
+});
+
+const gone = (child: ChildProcess): Promise<void> =>
+  child.exitCode !== null || child.signalCode !== null ? Promise.resolve() : new Promise((resolve) => child.once('exit', () => resolve()));
+
+/** The production build, served on a free port with a real SQLite file of its own. */
+export async function openApp({ demo = false, file }: { demo?: boolean; file?: string } = {}): Promise<App> {
+  const folder = mkdtempSync(path.join(os.tmpdir(), 'bouncy-echo-e2e-'));
+  const database = file ?? path.join(folder, 'e2e.sqlite');
+  const port = await freePort();
+  const url = `http://127.0.0.1:${port}`;
+  let child: ChildProcess | undefined;
+  const end = async (signal: NodeJS.Signals): Promise<void> => {
+    if (!child) return;
+    child.kill(signal);
+    await gone(child);
+    child = undefined;
+  };
+  const start = async (): Promise<void> => {
+    const run = randomUUID();
+    child = spawn(process.execPath, ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(port)], {
+      stdio: ['ignore', 'ignore', 'inherit'],
+      env: { ...process.env, NODE_ENV: 'production', NEXT_TELEMETRY_DISABLED: '1', BOUNCY_ECHO_DB: database, BOUNCY_ECHO_RUN: run, BOUNCY_ECHO_DEMO: demo ? '1' : '0' },
+    });
+    for (let i = 0; i < 300; i += 1) {
+      const answer = await fetch(`${url}/api/health`).then((r) => r.json() as Promise<{ run: string }>, () => null);
+      if (answer?.run === run) return;
+      await new Promise((resolve) => setTimeout(resolve, 100));
+    }
+    throw new Error('the server did not answer');
+  };
+  await start();
+  return {
+    url, file: database, start,
+    kill: () => end('SIGKILL'),
+    stop: async () => {
+      await end('SIGTERM');
+      rmSync(folder, { recursive: true, force: true });
+    },
+  };
+}
+
+/** Debian's Chromium, kept from calling out. */
+export const openBrowser = (): Promise<Browser> => chromium.launch({
+  executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+});
+
+export interface Watched { readonly page: Page; readonly trouble: string[] }
+
+/** A page whose console errors and exceptions are collected. */
+export async function openPage(browser: Browser, width = 1280, height = 800): Promise<Watched> {
+  const context = await browser.newContext({ viewport: { width, height }, acceptDownloads: true });
+  const page = await context.newPage();
+  page.setDefaultTimeout(20_000);
+  return { page, trouble: watch(page) };
+}
+
+export function watch(page: Page): string[] {
+  const trouble: string[] = [];
+  page.on('console', (message) => {
+    if (message.type() === 'error') trouble.push(message.text());
+  });
+  page.on('pageerror', (error) => trouble.push(error.message));
+  return trouble;
+}
+
+/** Adds names through the Children screen. */
+export async function addNames(page: Page, url: string, names: readonly string[]): Promise<void> {
+  await page.goto(`${url}/children`);
+  await page.getByLabel('Add names to').fill(names.join('\n'));
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await page.getByText(/^Added/).waitFor();
+}
+
+/** Starts a session from the Words screen and models the first item. */
+export async function beginPlay(page: Page, url: string, query: string): Promise<string> {
+  await page.goto(`${url}/choose?${query}`);
+  await page.getByRole('button', { name: /^Play with/ }).click();
+  await page.waitForURL(/\/play\//);
+  await page.getByRole('button', { name: /^Modelled/ }).click();
+  await page.getByRole('button', { name: /^On own/ }).waitFor();
+  return page.url().split('/').at(-1)!;
+}
+
+/** How many turns the run says are done. */
+export async function turnsDone(page: Page): Promise<number> {
+  const label = await page.getByRole('img', { name: /turns done$/ }).getAttribute('aria-label');
+  return Number(/^(\d+)/.exec(label ?? '')?.[1]);
+}
+
+/** Waits until the run shows so many turns as marked. */
+export const shown = (page: Page, turns: number): Promise<void> =>
+  expect.poll(() => turnsDone(page), { timeout: 15_000, interval: 20 }).toBe(turns);
+
+/** Lets the pause pass that keeps one tap from counting twice. */
+export const nextFinger = (page: Page): Promise<void> => page.waitForTimeout(300);
