@@ -87,7 +87,7 @@ describe.each([[1280, 800], [768, 1024]])('the main job at %i × %i', (width, he
     await page.waitForURL(/\/look-back\//);
 
     await page.getByText('8 answers: 2 on own, 2 with help, 2 not yet, 1 no reply, 1 doesn’t count.').waitFor();
-    await page.getByRole('button', { name: /^Kofi, \w+: With help/ }).first().click();
+    await page.getByRole('button', { name: /^Kofi, .*with help/ }).first().click();
     await page.getByRole('dialog').getByRole('button', { name: 'On own' }).click();
     await page.getByText('8 answers: 3 on own, 1 with help, 2 not yet, 1 no reply, 1 doesn’t count.').waitFor();
     await page.getByText('corrected').waitFor();
@@ -135,7 +135,7 @@ test('away, come back later and another child change whose turn it is; shortcuts
   await current.getByText('Ada').waitFor();
   await page.keyboard.press('p');
   await current.getByText('Bo').waitFor();
-  await page.getByRole('button', { name: 'Bo is away' }).click();
+  await page.getByRole('button', { name: 'Bo: away?' }).click();
   await current.getByText('Cy').waitFor();
   await page.keyboard.press('ArrowDown');
   await current.getByText('Ada').waitFor();
@@ -165,21 +165,27 @@ test('the bounce line lights its marks in time and Space stops it', async () => 
   await page.context().close();
 });
 
-test('nothing moves while playing: no layout shift over a whole round', async () => {
+test('nothing moves while playing: no layout shift, and every control stays where it is', async () => {
   const { page } = await openPage(browser);
   await page.addInitScript(() => {
     (window as unknown as { shift: number }).shift = 0;
     new PerformanceObserver((list) => {
-      for (const entry of list.getEntries()) (window as unknown as { shift: number }).shift += (entry as unknown as { value: number }).value;
+      // Cumulative Layout Shift as web.dev defines it: what follows a tap at once is not counted.
+      for (const entry of list.getEntries() as unknown as { value: number; hadRecentInput: boolean }[]) {
+        if (!entry.hadRecentInput) (window as unknown as { shift: number }).shift += entry.value;
+      }
     }).observe({ type: 'layout-shift', buffered: true });
   });
   await beginPlay(page, app.url, 'sounds=4');
-  await page.evaluate(() => { (window as unknown as { shift: number }).shift = 0; });
+  const places = (): Promise<string[]> => page.locator('header, nav, main, footer, header button, main .flex-wrap > button, footer .grid > button').evaluateAll((all) =>
+    all.map((e) => { const { x, y, width, height } = e.getBoundingClientRect(); return [x, y, width, height].map(Math.round).join(' '); }));
+  const before = await places();
+  expect(before.length).toBeGreaterThan(12);
   for (let turn = 1; turn <= 6; turn += 1) {
     await nextFinger(page);
     await page.keyboard.press(String(1 + (turn % 5)));
     await shown(page, turn);
-    // A key is a recent input only to taps; wait past the window in which shifts are excused.
+    expect(await places(), `after turn ${turn}`).toEqual(before);
     await page.waitForTimeout(600);
   }
   expect(await page.evaluate(() => (window as unknown as { shift: number }).shift)).toBeLessThan(0.01);

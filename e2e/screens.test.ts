@@ -68,7 +68,7 @@ describe.each([[1280, 800], [768, 1024], [390, 844]])('at %i × %i', (width, hei
       }
     }
     await page.goto(`${app.url}/look-back/${session}`);
-    await page.getByRole('button', { name: /Put right$/ }).first().click();
+    await page.getByRole('button', { name: /put right$/ }).first().click();
     await page.getByRole('dialog').waitFor();
     await check(page);
     await page.goto(`${app.url}/nowhere`);

@@ -28,7 +28,16 @@ export async function listGroups(): Promise<Group[]> {
 /** The group asked for, else the first; makes one where there is none, so that nothing blocks playing. */
 export async function groupOrFirst(id: string | undefined): Promise<Group> {
   const groups = await listGroups();
-  return groups.find((g) => g.id === id) ?? groups[0] ?? addGroup('Our group');
+  return groups.find((g) => g.id === id) ?? groups[0] ?? firstGroup();
+}
+
+/** Made inside the write queue, so that two pages asking at once get the same group. */
+async function firstGroup(): Promise<Group> {
+  const { models, write } = await database();
+  const row = await write(async (transaction) =>
+    (await models.groups.findOne({ order: [['position', 'ASC']], transaction })) ??
+    models.groups.create({ id: v7(), name: 'Our group', position: 0, created_at: Date.now() }, { transaction }));
+  return { id: row.get().id, name: row.get().name, children: [] };
 }
 
 /** Adds an empty group. Throws a Problem for a name that cannot be used. */

@@ -9,8 +9,8 @@ export const segmenting: Game = {
   gesture: 'one finger, or one pot, for each sound',
   secondsPerTurn: 40,
   scoresSounds: true,
-  say: (word) => `Listen: ${word.word}. Say it back. Now plant its sounds.`,
-  how: (word) => `Do not say how many. Join it again after. ${sayingAdvice(word)}`,
+  say: (word) => `Listen: ${word.word}. Now plant its sounds.`,
+  how: (word) => `They say it back first; do not say how many; join it again after. ${sayingAdvice(word)}`,
   expected: (word) => spokenApart(word).replaceAll(' … ', ' · '),
   modelScript: (word) => [
     'One pot for each sound. Watch, I’ll plant the first word.',

@@ -60,7 +60,7 @@ const VOWEL_LABELS: Readonly<Record<string, { label: string; as?: string }>> = {
   eɪ: { label: 'ay' }, 'ɑː': { label: 'ar' }, ɑ: { label: 'ah' }, 'ɔː': { label: 'or' }, ɔ: { label: 'aw' },
   əʊ: { label: 'oa' }, oʊ: { label: 'oa' }, 'uː': { label: 'oo', as: 'moon' }, u: { label: 'oo', as: 'moon' },
   aɪ: { label: 'igh' }, ɔɪ: { label: 'oy' }, aʊ: { label: 'ow' }, 'ɜː': { label: 'ur' }, ɝ: { label: 'er' },
-  ɚ: { label: 'er' }, ɪə: { label: 'ear' }, eə: { label: 'air' }, ə: { label: 'uh', as: 'the weak one in banana' },
+  ɚ: { label: 'er' }, ɪə: { label: 'ear' }, eə: { label: 'air' }, ə: { label: 'uh', as: 'banana' },
 };
 
 /** How the sound is modelled. Throws for a symbol outside the inventory. Example: `makingOf('t') // 'clip'`. */

@@ -9,14 +9,13 @@ export function AwayButton({ child }: { child: { readonly id: string; readonly n
   const [, begin] = useTransition();
   return (
     <button
-      type="button" aria-pressed={away} aria-label={`${child.name} is away today`}
-      className="flex min-h-14 w-full items-center justify-between gap-3 px-1 text-left hover:bg-card"
+      type="button" className="flex min-h-14 w-full items-center justify-between gap-3 px-1 text-left hover:bg-card"
       onClick={() => begin(async () => {
         setAway(!away);
         await markAway(child.id, !away);
       })}
     >
-      <span className={`min-w-0 break-words font-word text-xl ${away ? 'text-muted' : ''}`}>{child.name}</span>
+      <span className={`min-w-0 wrap-anywhere font-word text-xl ${away ? 'text-muted' : ''}`}>{child.name}</span>
       <span className="shrink-0 text-muted">{away ? 'away today' : 'here'}</span>
     </button>
   );

@@ -48,8 +48,8 @@ export function ChooseScreen({ choice, group, proposal }: { choice: Choice; grou
     return address(choice, { words: names.map((w) => (w === word ? next : w)), no: [...(choice.no ?? []), word] });
   };
   return (
-    <div className="grid gap-x-12 gap-y-8 lg:grid-cols-[1fr_21rem]">
-      <div>
+    <div className="grid grid-cols-1 gap-x-12 gap-y-8 lg:grid-cols-[1fr_21rem]">
+      <div className="min-w-0">
         <h1 className="mb-4 text-4xl">How many sounds?</h1>
         <nav aria-label="Number of sounds" className="mb-5 grid grid-cols-2 gap-3 sm:grid-cols-4">
           {COUNTS.map((count) => {
@@ -141,11 +141,13 @@ function Row({ label, children }: { label: string; children: ReactNode }) {
 function WordLine({ word, stretch, swapHref }: { word: ShownWord; stretch: boolean; swapHref: string | null }) {
   return (
     <li className="flex min-h-[4.6rem] items-center gap-3 border-b border-line py-2">
-      <span className="w-24 shrink-0 font-word text-2xl font-bold">{word.word}</span>
-      <span className="flex min-w-0 flex-1 flex-col gap-1">
-        <BounceLine marks={word.marks} count={word.count} size="list" />
-        <span className="text-[0.95rem] leading-tight text-muted">
-          {word.meaning}{word.contested && <em> · {word.contested}</em>}{stretch && <strong className="font-semibold text-ink"> · stretch</strong>}
+      <span className="grid min-w-0 flex-1 gap-x-3 gap-y-1 sm:grid-cols-[6rem_1fr] sm:items-center">
+        <span className="font-word text-2xl font-bold">{word.word}</span>
+        <span className="flex min-w-0 flex-col gap-1">
+          <BounceLine marks={word.marks} count={word.count} size="list" />
+          <span className="text-[0.95rem] leading-tight text-muted">
+            {word.meaning}{word.contested && <em> · {word.contested}</em>}{stretch && <strong className="font-semibold text-ink"> · stretch</strong>}
+          </span>
         </span>
       </span>
       {swapHref && (

@@ -77,10 +77,10 @@ export function BounceLine({ marks, count, size, labels = size === 'full', state
               {size === 'full' && (
                 <span
                   className="flex flex-col items-center font-word leading-none"
-                  style={{ fontSize: 'max(22px, calc(58 * var(--u)))', height: 'calc(92 * var(--u))', visibility: labels ? 'visible' : 'hidden' }}
+                  style={{ fontSize: 'max(22px, calc(58 * var(--u)))', minHeight: 'calc(92 * var(--u))', visibility: labels ? 'visible' : 'hidden' }}
                 >
                   {mark.label}
-                  {mark.as && <span className="whitespace-nowrap font-sans text-sm text-muted">as in {mark.as}</span>}
+                  {mark.as && <span className="text-center font-sans text-sm leading-tight text-muted">as in {mark.as}</span>}
                 </span>
               )}
             </>
@@ -103,9 +103,11 @@ export function BounceLine({ marks, count, size, labels = size === 'full', state
           return onTap ? (
             <button
               key={i} type="button" className="mark relative flex min-h-16 flex-col items-center rounded-lg" style={style}
-              aria-pressed={state === 'missed'} aria-label={`${mark.label}: missed`} onClick={() => onTap(i)}
+              aria-pressed={state === 'missed'} onClick={() => onTap(i)}
             >
               {inner}{underline}
+              {!labels && <span className="sr-only">{mark.label}</span>}
+              <span className="sr-only">: missed</span>
             </button>
           ) : (
             <span key={i} className="mark relative flex flex-col items-center" style={style}>{inner}{underline}</span>

@@ -28,14 +28,15 @@ export function AnswerButton({ sessionId, answer, labels }: { sessionId: string;
       <button
         type="button" onClick={() => setOpen(true)}
         className="flex min-h-12 items-center gap-2 rounded-lg px-2.5 text-left hover:bg-card"
-        aria-label={`${who}, ${answer.word}: ${OUTCOME_WORDS[answer.outcome]}. Put right`}
       >
-        <OutcomeMark outcome={answer.outcome} label={false} />
+        <span className="sr-only">{who}, </span>
+        <OutcomeMark outcome={answer.outcome} label={Boolean(answer.slip)} />
         <span className="font-word text-lg">{answer.word}</span>
         <span className="text-[0.95rem] text-muted">
           {answer.slip ? SLIP_WORDS[answer.slip] : OUTCOME_WORDS[answer.outcome].toLowerCase()}
           {answer.before.length > 0 && ' · corrected'}{answer.note && ' · note'}
         </span>
+        <span className="sr-only">: put right</span>
       </button>
       <Dialog open={open} onOpenChange={setOpen} title={`${who}: ${answer.word}`}>
         <dl className="mb-5 grid grid-cols-[9rem_1fr] gap-y-1 text-muted">

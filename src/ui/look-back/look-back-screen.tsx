@@ -32,7 +32,7 @@ export function LookBackScreen({ session: { session, game, answers, undone } }: 
             <ul className="divide-y divide-line border-y border-line">
               {byChild.map((row, i) => (
                 <li key={i} className="grid gap-x-5 py-2 sm:grid-cols-[11rem_1fr]">
-                  <h3 className="min-w-0 break-words py-2.5 text-xl">{row.name}</h3>
+                  <h3 className="min-w-0 wrap-anywhere py-2.5 text-xl">{row.name}</h3>
                   <ul className="flex flex-wrap gap-x-2 gap-y-1">
                     {row.answers.map((a) => <li key={a.id}><AnswerButton sessionId={session.id} answer={a} labels={labelsOf(a)} /></li>)}
                   </ul>

@@ -18,7 +18,7 @@ export function ChildrenList({ people, state, onChoose, onAway }: ChildrenListPr
     const turn = (playing || state.phase === 'model') && state.childId === id;
     const marks = state.answers.filter((a) => a.childId === id).slice(-5);
     return (
-      <li key={id ?? 'everyone'} className={`flex items-stretch ${turn ? 'border-l-[6px] border-slate bg-slate-soft' : 'border-l-[6px] border-transparent'}`}>
+      <li key={id ?? 'everyone'} className={`flex max-w-72 items-stretch ${turn ? 'border-l-[6px] border-slate bg-slate-soft' : 'border-l-[6px] border-transparent'}`}>
         <button
           type="button" disabled={!playing || away} onClick={() => onChoose(id)} aria-current={turn ? 'true' : undefined}
           className={`flex min-h-16 min-w-0 flex-1 items-center justify-between gap-2 pl-3 pr-1 text-left font-word text-lg ${turn ? 'font-bold' : ''} ${away ? 'text-muted' : ''}`}
@@ -28,18 +28,17 @@ export function ChildrenList({ people, state, onChoose, onAway }: ChildrenListPr
         </button>
         {id !== null && (
           <button
-            type="button" className="min-h-16 w-16 shrink-0 text-sm text-muted hover:text-ink" aria-pressed={away}
-            aria-label={`${name} is away`} onClick={() => onAway(id, !away)}
+            type="button" className="min-h-16 w-16 shrink-0 text-sm text-muted hover:text-ink" onClick={() => onAway(id, !away)}
           >
-            {away ? 'away ✓' : 'away?'}
+            <span className="sr-only">{name}: </span>{away ? 'is back?' : 'away?'}
           </button>
         )}
       </li>
     );
   };
   return (
-    <nav aria-label="Children" className="border-line py-3 max-md:max-h-52 max-md:overflow-y-auto max-md:border-b md:border-r">
-      <ul className="max-md:grid max-md:grid-cols-2">
+    <nav aria-label="Children" className="relative min-w-0 border-line py-1 max-md:overflow-x-auto max-md:border-b md:border-r md:py-3">
+      <ul className="max-md:flex max-md:w-max">
         {people.map(({ id, name }) => row(id, name))}
         {row(null, 'Everyone together')}
       </ul>

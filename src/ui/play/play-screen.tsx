@@ -108,22 +108,22 @@ export function PlayScreen({ session }: { session: PlaySession }) {
     : undefined;
 
   return (
-    <div className="grid min-h-dvh grid-rows-[auto_auto_1fr_auto] bg-paper">
+    <div className="grid min-h-dvh grid-cols-[minmax(0,1fr)] grid-rows-[auto_1fr_auto] bg-paper" data-pending={pending}>
       <PlayTop
         title={session.game} detail={`${session.sounds} sounds · ${session.groupName}`} done={state.turn} planned={state.planned}
         minutes={session.minutes} startedAt={log[0]?.at ?? null} covered={covered} onCover={() => setCovered(!covered)}
         onFinish={() => void finish()} pending={pending}
       />
-      <div aria-live="polite" className="contents">
-        {news ? (
+      <div role="status" className="fixed inset-x-0 top-0 z-20">
+        {news && (
           <p className="flex items-center justify-between gap-4 border-b border-line bg-marigold-soft px-4 py-1 sm:px-7">
             {news}
             <button type="button" className="quiet text-ink" onClick={dismiss}>Understood</button>
           </p>
-        ) : <span />}
+        )}
       </div>
 
-      <div className="grid grid-cols-1 md:grid-cols-[13rem_1fr] lg:grid-cols-[15.5rem_1fr]">
+      <div className="grid grid-cols-1 md:grid-cols-[13rem_minmax(0,1fr)] lg:grid-cols-[15.5rem_minmax(0,1fr)]">
         <ChildrenList
           people={session.children} state={state} onChoose={choose}
           onAway={(childId, away) => void add({ kind: 'away', childId, away })}
@@ -132,21 +132,21 @@ export function PlayScreen({ session }: { session: PlaySession }) {
           {state.phase === 'turn' || modelling ? (
             <>
               <h1 className="sr-only">{session.game} with {session.groupName}</h1>
-              <div className="flex min-h-[5.5rem] items-baseline gap-4">
+              <div className="flex min-h-[6.2rem] items-baseline gap-4">
                 <Tag tone="say">Say</Tag>
                 <div>
                   {modelling ? (
                     <p className="font-word text-2xl leading-snug lg:text-[1.7rem]">{session.modelScript[0]}</p>
                   ) : (
                     <p className="font-word text-3xl leading-tight lg:text-[2.5rem]">
-                      {covered && session.scoresSounds ? 'Say the word. Say it back. Now plant its sounds.' : item.say}
+                      {covered && session.scoresSounds ? 'Listen: … Now plant its sounds.' : item.say}
                     </p>
                   )}
                   <p className="mt-1 text-muted">{modelling ? session.modelScript[2] : item.how}</p>
                 </div>
               </div>
               <div className="max-w-[46rem] pb-2">
-                <BounceLine marks={item.marks} count={item.count} size="full" labels={!covered} states={states} onTap={tapMissed} />
+                <BounceLine key={turnKey} marks={item.marks} count={item.count} size="full" labels={!covered} states={states} onTap={tapMissed} />
               </div>
               <div className="flex min-h-[4.5rem] items-baseline gap-4">
                 <Tag tone="listen">{modelling ? 'Model' : 'Listen'}</Tag>
@@ -173,8 +173,8 @@ export function PlayScreen({ session }: { session: PlaySession }) {
                     <button type="button" className="plain min-h-16" onClick={() => setDialog('note')}>Note{mine.note && ' ✓'}</button>
                   </>
                 )}
-                <button type="button" className="plain min-h-16" disabled={!state.last} onClick={undo}>
-                  Undo{state.last ? `: ${nameOf(state.last.childId)}` : ''}
+                <button type="button" className="plain min-h-16 w-36 max-w-full" disabled={!state.last} onClick={undo}>
+                  <span className="truncate">Undo{state.last ? `: ${nameOf(state.last.childId)}` : ''}</span>
                 </button>
               </div>
             </>
@@ -187,19 +187,19 @@ export function PlayScreen({ session }: { session: PlaySession }) {
         </main>
       </div>
 
-      <footer className="border-t border-line bg-card px-4 pb-5 pt-4 sm:px-7">
+      <footer className="sticky bottom-0 z-10 border-t border-line bg-card px-4 pb-4 pt-3 sm:px-7">
         {modelling ? (
-          <button type="button" className="action min-h-24 w-full text-2xl" onClick={startTurns}>
+          <button type="button" className="action min-h-24 w-full text-2xl wrap-anywhere" onClick={startTurns}>
             Modelled: {nameOf(state.childId)} first
           </button>
         ) : state.phase === 'turn' ? (
           <>
-            <div className="mb-3.5 flex min-h-16 flex-wrap items-center gap-2.5">
-              <span className="mr-1 text-muted">{nameOf(state.childId)} said</span>
+            <div className="-mx-2 mb-2 flex items-center gap-2.5 overflow-x-auto p-1.5">
+              <span className="mr-1 max-w-40 shrink-0 truncate text-muted max-sm:sr-only">{nameOf(state.childId)} said</span>
               {item.likely.map((answer, i) => (
                 <button
                   key={answer.id} type="button" onClick={() => void mark(answer.outcome, answer)}
-                  className="flex min-h-16 items-center gap-2.5 rounded-full border border-line-strong bg-paper px-5 hover:border-ink"
+                  className="flex min-h-16 shrink-0 items-center gap-2.5 rounded-full border border-line-strong bg-paper px-4 hover:border-ink"
                 >
                   {!covered && answer.show && <span className="font-word text-xl">{answer.show}</span>}
                   <span className="text-[0.95rem] text-muted">{answer.note}</span>

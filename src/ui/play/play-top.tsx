@@ -1,6 +1,7 @@
 'use client';
 
 import { useEffect, useState } from 'react';
+import { useLate } from './use-late';
 
 interface PlayTopProps {
   readonly title: string;
@@ -30,9 +31,10 @@ export function PlayTop({ title, detail, done, planned, minutes, startedAt, cove
       clearInterval(timer);
     };
   }, []);
+  const late = useLate(pending > 0);
   const used = now && startedAt ? Math.max(0, Math.floor((now - startedAt) / 60_000)) : 0;
   return (
-    <header className="flex flex-wrap items-center gap-x-6 gap-y-2 border-b border-line px-4 py-2 sm:px-7">
+    <header className="relative flex flex-wrap items-center gap-x-6 gap-y-2 border-b border-line px-4 py-2 sm:px-7">
       <p className="font-word text-xl font-bold">{title}</p>
       <p className="text-muted">{detail}</p>
       <p className="flex items-center gap-1.5" role="img" aria-label={`${Math.min(done, planned)} of ${planned} turns done`}>
@@ -41,13 +43,15 @@ export function PlayTop({ title, detail, done, planned, minutes, startedAt, cove
         ))}
       </p>
       <div className="ml-auto flex items-center gap-3">
-        <p className="min-w-24 text-right text-muted" aria-live="polite">
-          {pending > 0 && <span data-testid="pending">{pending} on this device, not yet on the server · </span>}
+        <p className="min-w-24 text-right text-muted">
           {used > LONGEST_MINUTES ? `about ${minutes} min` : `${used} min of ${minutes}`}
         </p>
         <button type="button" className="plain" aria-pressed={covered} onClick={onCover}>Children can see{covered && ' ✓'}</button>
         <button type="button" className="plain" onClick={onFinish}>Finish</button>
       </div>
+      <p role="status" className={`absolute right-4 top-full z-10 rounded-b-lg bg-marigold-soft px-4 py-1 sm:right-7 ${late ? '' : 'sr-only'}`}>
+        {late ? `${pending} on this device, not yet on the server` : ''}
+      </p>
     </header>
   );
 }
