@@ -13,6 +13,7 @@ export default defineConfig({
           fileParallelism: false,
         },
       },
+      { extends: true, test: { name: 'bench', include: ['bench/**/*.bench.ts'], testTimeout: 300_000, fileParallelism: false } },
     ],
   },
 });

@@ -1,0 +1,82 @@
+import { gzipSync } from 'node:zlib';
+import { test } from 'vitest';
+import { addNames, beginPlay, openApp, openBrowser, openPage, shown } from '../e2e/support/app';
+import { print, rowOf, type Row } from './table';
+
+const TURNS = 60;
+
+test('the run in a browser, 30 children, processor slowed four times', async () => {
+  const [app, browser] = await Promise.all([openApp(), openBrowser()]);
+  const { page } = await openPage(browser);
+  await addNames(page, app.url, Array.from({ length: 30 }, (_, i) => `Child ${i + 1}`));
+  await beginPlay(page, app.url, 'sounds=4&task=segmenting');
+  const cdp = await page.context().newCDPSession(page);
+
+  const measure = async (): Promise<{ painted: number[]; kept: number[]; served: number[] }> => {
+    const out = { painted: [] as number[], kept: [] as number[], served: [] as number[] };
+    for (let i = 0; i < TURNS; i += 1) {
+      await page.waitForTimeout(300);
+      const done = page.getByRole('button', { name: 'One more turn each' });
+      if (await done.count()) {
+        await done.click();
+        await page.getByRole('button', { name: /^On own/ }).waitFor();
+        await page.waitForTimeout(300);
+      }
+      const times = await page.evaluate(() => new Promise<{ kept: number; painted: number; served: number }>((resolve) => {
+        const root = document.querySelector('[data-pending]')!;
+        const bar = document.querySelector('[aria-label$="turns done"]')!;
+        const start = performance.now();
+        let kept = 0;
+        let painted = 0;
+        const watch = new MutationObserver(() => {
+          // The turn changes only once the entry is on the device's disk.
+          if (!kept && bar.getAttribute('aria-label') !== before) {
+            kept = performance.now() - start;
+            requestAnimationFrame(() => setTimeout(() => { painted = performance.now() - start; finish(); }));
+          }
+          finish();
+        });
+        const before = bar.getAttribute('aria-label');
+        const finish = (): void => {
+          if (kept && painted && root.getAttribute('data-pending') === '0') {
+            watch.disconnect();
+            resolve({ kept, painted, served: performance.now() - start - kept });
+          }
+        };
+        watch.observe(document.body, { subtree: true, childList: true, attributes: true });
+        window.dispatchEvent(new KeyboardEvent('keydown', { key: '1' }));
+      }));
+      out.painted.push(times.painted);
+      out.kept.push(times.kept);
+      out.served.push(times.served);
+    }
+    return out;
+  };
+  const full = await measure();
+  await cdp.send('Emulation.setCPUThrottlingRate', { rate: 4 });
+  const slow = await measure();
+  print('Tap to disk, browser', [
+    rowOf('tap → kept on the device and shown', full.kept, 30), rowOf('→ in the server’s file, more', full.served, 25),
+    rowOf('tap → next turn painted, 30 children', full.painted), rowOf('the same, processor slowed four times', slow.painted, 64),
+  ]);
+
+  const session = page.url();
+  const rows: Row[] = [];
+  for (const [name, url, bar] of [['Play', session, 190], ['Today', app.url, 260], ['Words', `${app.url}/choose`, 260], ['Children', `${app.url}/children`, 260], ['Settings', `${app.url}/settings`, 260]] as const) {
+    const fresh = await openPage(browser);
+    let bytes = 0;
+    const bodies: Promise<void>[] = [];
+    fresh.page.on('response', (response) => {
+      if (response.request().resourceType() === 'script') bodies.push(response.body().then((b) => { bytes += gzipSync(b).length; }));
+    });
+    await fresh.page.goto(url);
+    await fresh.page.waitForLoadState('networkidle');
+    await Promise.all(bodies);
+    rows.push(rowOf(`JavaScript on first load, gzip: ${name}`, [bytes / 1024], bar, 'kB'));
+    await fresh.page.context().close();
+  }
+  print('Sent to the browser', rows);
+  await shown(page, 2 * TURNS).catch(() => undefined);
+  await browser.close();
+  await app.stop();
+}, 300_000);
