@@ -1,6 +1,6 @@
 import { realise } from '../core/lexicon/entry';
-import type { Entry } from '../core/sessions/log';
-import { bank } from './bank';
+import { mergeLogs, type Entry } from '../core/sessions/log';
+import { bankEntry } from './bank';
 import { database } from './database';
 import type { AnswerRow, StepRow } from './models';
 import { sessionLog, sessionRecord, type SessionRecord } from './session-record';
@@ -13,7 +13,7 @@ export interface Appended {
 }
 
 function soundsOf(word: string, session: SessionRecord): string[] | undefined {
-  const entry = bank().find((e) => e.word === word);
+  const entry = bankEntry(word);
   return entry && realise(entry, session.accent).map((s) => s.ipa);
 }
 
@@ -34,34 +34,29 @@ function fault(entry: Entry, session: SessionRecord, known: ReadonlySet<string>)
 export async function appendLog(sessionId: string, entries: readonly Entry[]): Promise<Appended> {
   const session = await sessionRecord(sessionId);
   const { models, write } = await database();
-  const refused: { id: string; why: string }[] = [];
-  await write(async (transaction) => {
-    const kept = [
-      ...(await models.answers.findAll({ where: { session_id: sessionId }, attributes: ['id'], transaction })),
-      ...(await models.steps.findAll({ where: { session_id: sessionId }, attributes: ['id'], transaction })),
-    ];
-    const known = new Set(kept.map((row) => row.get().id));
-    const answers: AnswerRow[] = [];
-    const steps: StepRow[] = [];
+  return write(async (transaction) => {
+    const before = await sessionLog(sessionId, transaction);
+    const known = new Set(before.map((entry) => entry.id));
+    const added: Entry[] = [];
+    const refused: { id: string; why: string }[] = [];
     for (const entry of entries) {
       if (known.has(entry.id)) continue;
       const why = fault(entry, session, known);
       if (why) {
         refused.push({ id: entry.id, why });
-        continue;
+      } else {
+        known.add(entry.id);
+        added.push(entry);
       }
-      known.add(entry.id);
-      if (entry.kind === 'answer') answers.push(answerRow(entry, session));
-      else steps.push(stepRow(entry, sessionId));
     }
-    await models.answers.bulkCreate(answers, { transaction });
-    await models.steps.bulkCreate(steps, { transaction });
-    const finish = entries.find((e) => e.kind === 'finish');
-    if (finish && !session.finishedAt) {
-      await models.sessions.update({ finished_at: finish.at }, { where: { id: sessionId }, transaction });
-    }
+    const answers = added.flatMap((entry) => (entry.kind === 'answer' ? [answerRow(entry, session)] : []));
+    const steps = added.flatMap((entry) => (entry.kind === 'answer' ? [] : [stepRow(entry, sessionId)]));
+    if (answers.length) await models.answers.bulkCreate(answers, { transaction });
+    if (steps.length) await models.steps.bulkCreate(steps, { transaction });
+    const finish = added.find((entry) => entry.kind === 'finish');
+    if (finish && !session.finishedAt) await models.sessions.update({ finished_at: finish.at }, { where: { id: sessionId }, transaction });
+    return { log: mergeLogs(before, added), refused };
   });
-  return { log: await sessionLog(sessionId), refused };
 }
 
 /** Fresh, after a model, or in chorus: how the round ran decides, not the adult. */

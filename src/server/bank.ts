@@ -14,6 +14,12 @@ let guardText: string | undefined;
 /** Every entry of the word bank, read once. */
 export const bank = (): Entry[] => (entries ??= parseBank(file('words.tsv')));
 
+let byWord: Map<string, Entry> | undefined;
+
+/** The entry of a word, or undefined where the bank has none. */
+export const bankEntry = (word: string): Entry | undefined =>
+  (byWord ??= new Map(bank().map((entry) => [entry.word, entry]))).get(word);
+
 export interface PreparedBank {
   readonly words: readonly Word[];
   readonly byName: ReadonlyMap<string, Word>;

@@ -1,7 +1,7 @@
 import { prepare } from '../core/lexicon/entry';
 import { ACCENT_IDS, type AccentId } from '../core/phonology/accents';
 import { CONVENTION_IDS, CONVENTION_WORDS, PRESETS, type ConventionId } from '../core/phonology/conventions';
-import { bank } from './bank';
+import { bankEntry } from './bank';
 
 export interface CountingExample { readonly word: string; readonly one: number; readonly two: number }
 
@@ -9,7 +9,7 @@ export interface CountingExample { readonly word: string; readonly one: number; 
 export function examplesOfCounting(): Record<AccentId, Record<ConventionId, CountingExample>> {
   const example = (accent: AccentId, id: ConventionId): CountingExample => {
     const word = CONVENTION_WORDS[id].example;
-    const entry = bank().find((e) => e.word === word);
+    const entry = bankEntry(word);
     if (!entry) throw new Error(`The example "${word}" is not in the bank.`);
     return {
       word,

@@ -1,3 +1,4 @@
+import type { Transaction } from 'sequelize';
 import { explain, idSchema } from '../core/formats/schemas';
 import type { Task } from '../core/games';
 import type { AccentId } from '../core/phonology/accents';
@@ -60,10 +61,9 @@ const plan = (row: SessionRow): Omit<SessionRecord, 'groupName' | 'children'> =>
 });
 
 /** The whole log of a session, in the order of its ids. */
-export async function sessionLog(id: string): Promise<Entry[]> {
+export async function sessionLog(id: string, transaction?: Transaction): Promise<Entry[]> {
   const { models } = await database();
-  const [answers, steps] = await Promise.all([
-    models.answers.findAll({ where: { session_id: id } }), models.steps.findAll({ where: { session_id: id } }),
-  ]);
-  return mergeLogs(answers.map((r) => answerOf(r.get())), steps.map((r) => stepOf(r.get())));
+  const of = { where: { session_id: id }, raw: true, ...(transaction ? { transaction } : {}) } as const;
+  const [answers, steps] = await Promise.all([models.answers.findAll(of), models.steps.findAll(of)]);
+  return mergeLogs((answers as unknown as AnswerRow[]).map(answerOf), (steps as unknown as StepRow[]).map(stepOf));
 }

@@ -1,9 +1,8 @@
 import { seeded, shuffle } from '../random';
 import type { Making } from '../phonology/sounds';
-import { syllableCount } from '../phonology/transcription';
-import { difficulty, firstMaking } from './difficulty';
 import type { Word } from './entry';
 import { tooAlike } from './likeness';
+import { traitsOf } from './traits';
 
 export const COUNTS = [2, 3, 4, 5] as const;
 export type Count = (typeof COUNTS)[number];
@@ -29,7 +28,7 @@ const fits = (word: Word, filters: Filters, without?: 'shape' | 'first'): boolea
   word.count === filters.count &&
   (filters.contested || !word.contest) &&
   (without === 'shape' || !filters.shape || word.shape === filters.shape) &&
-  (without === 'first' || !filters.first || firstMaking(word) === filters.first);
+  (without === 'first' || !filters.first || traitsOf(word).making === filters.first);
 
 /**
  * How many words each choice would leave, before it is picked.
@@ -42,10 +41,10 @@ export function facets(words: readonly Word[], filters: Filters): Facets {
   let total = 0;
   for (const word of words) {
     if ((filters.contested || !word.contest) && word.count in counts) counts[word.count as Count] += 1;
-    if (fits(word, filters, 'first')) firsts[firstMaking(word)] += 1;
+    if (fits(word, filters, 'first')) firsts[traitsOf(word).making] += 1;
     if (fits(word, filters, 'shape')) {
       const row = shapes.get(word.shape);
-      const best = row && difficulty(row.best) <= difficulty(word) ? row.best : word;
+      const best = row && byDifficulty(row.best, word) <= 0 ? row.best : word;
       shapes.set(word.shape, { words: (row?.words ?? 0) + 1, best });
     }
     if (fits(word, filters)) total += 1;
@@ -81,36 +80,65 @@ export interface WordSet {
   readonly loosen: { readonly filter: 'shape' | 'first' | 'contested'; readonly words: number } | null;
 }
 
-const vowelsOf = (word: Word): string => word.sounds.filter((s) => s.vowel).map((s) => s.ipa).join(' ');
-const firstOf = (word: Word): string => word.sounds[0]!.ipa;
+/** What each likeness to a word already chosen costs; a dearer word is taken later. */
+const COST = { sameFirst: 4, sameVowels: 3, band: 2, syllable: 6, avoided: 100 } as const;
 
-/** Lower is better: a first sound or vowel already there, an unfamiliar word, a second syllable, a word to avoid. */
-function cost(word: Word, chosen: readonly Word[], avoid: ReadonlySet<string>): number {
-  const sameFirst = chosen.filter((other) => firstOf(other) === firstOf(word)).length;
-  const sameVowel = chosen.filter((other) => vowelsOf(other) === vowelsOf(word)).length;
-  return sameFirst * 4 + sameVowel * 3 + (word.entry.band - 1) * 2 + (syllableCount(word.segments) - 1) * 6 + (avoid.has(word.word) ? 100 : 0);
-}
+/** A set being chosen: every word of the pool with what it costs now, brought up to date as words are taken. */
+class Choosing {
+  readonly chosen: Word[] = [];
+  private readonly costs: Float64Array;
+  private readonly barred: Uint8Array;
+  private readonly taken: Uint8Array;
 
-/** Takes the best words one by one; `relaxed` lets words that rhyme or nearly match meet when nothing else is left. */
-function take(pool: readonly Word[], chosen: readonly Word[], size: number, avoid: ReadonlySet<string>): Word[] {
-  const out = [...chosen];
-  for (const relaxed of [false, true]) {
-    while (out.length < size) {
-      let best: Word | undefined;
-      let least = Infinity;
-      for (const word of pool) {
-        if (out.includes(word) || (!relaxed && out.some((other) => tooAlike(word, other)))) continue;
-        const price = cost(word, out, avoid);
-        if (price < least) [best, least] = [word, price];
+  constructor(private readonly pool: readonly Word[], avoid: ReadonlySet<string>) {
+    this.costs = Float64Array.from(pool, (w) =>
+      (w.entry.band - 1) * COST.band + (traitsOf(w).syllables - 1) * COST.syllable + (avoid.has(w.word) ? COST.avoided : 0));
+    this.barred = new Uint8Array(pool.length);
+    this.taken = new Uint8Array(pool.length);
+  }
+
+  take(word: Word): void {
+    const { said, vowels } = traitsOf(word);
+    this.chosen.push(word);
+    this.pool.forEach((other, i) => {
+      if (other === word) this.taken[i] = 1;
+      const traits = traitsOf(other);
+      if (traits.said[0] === said[0]) this.costs[i]! += COST.sameFirst;
+      if (traits.vowels === vowels) this.costs[i]! += COST.sameVowels;
+      if (!this.barred[i] && tooAlike(word, other)) this.barred[i] = 1;
+    });
+  }
+
+  /** The cheapest word not taken; one that rhymes or nearly matches only when `relaxed`. */
+  cheapest(relaxed: boolean, fits: (word: Word) => boolean = () => true): Word | undefined {
+    let best = -1;
+    this.pool.forEach((word, i) => {
+      if (this.taken[i] || (!relaxed && this.barred[i]) || (best >= 0 && this.costs[i]! >= this.costs[best]!) || !fits(word)) return;
+      best = i;
+    });
+    return this.pool[best];
+  }
+
+  /** Takes words up to `size`; words that rhyme or nearly match meet only when nothing else is left. */
+  fill(size: number): void {
+    for (const relaxed of [false, true]) {
+      while (this.chosen.length < size) {
+        const next = this.cheapest(relaxed);
+        if (!next) break;
+        this.take(next);
       }
-      if (!best) break;
-      out.push(best);
     }
   }
-  return out;
 }
 
-const byDifficulty = (a: Word, b: Word): number => difficulty(a) - difficulty(b) || a.word.localeCompare(b.word);
+const byDifficulty = (a: Word, b: Word): number =>
+  traitsOf(a).difficulty - traitsOf(b).difficulty || (a.word < b.word ? -1 : 1);
+
+/** Share of the fitting words, from the hardest down, that can be a stretch. */
+const STRETCH_SHARE = 0.2;
+
+/** Spare words kept for swapping, besides the one to model with. */
+const SPARES = 6;
 
 /**
  * Proposes a word set: spread over first sounds and vowels, no two words rhyming or one sound apart while others
@@ -120,19 +148,22 @@ const byDifficulty = (a: Word, b: Word): number => difficulty(a) - difficulty(b)
  */
 export function select(words: readonly Word[], request: SetRequest): WordSet {
   const random = seeded(request.seed);
-  const avoid = new Set(request.avoid);
   const matching = words.filter((word) => fits(word, request));
-  const pool = shuffle(matching, random);
+  const choosing = new Choosing(shuffle(matching, random), new Set(request.avoid));
   const keep = (request.keep ?? []).flatMap((name) => matching.find((w) => w.word === name) ?? []).slice(0, request.size);
+  for (const word of keep) choosing.take(word);
 
-  const sorted = [...matching].sort(byDifficulty);
-  const hardest = new Set(sorted.slice(Math.floor(sorted.length * 0.8)));
   // The stretch comes first, so that the set is built around it.
-  const stretch = keep.length ? [] : take(pool.filter((w) => hardest.has(w)), [], 1, avoid);
-  const chosen = take(pool, [...keep, ...stretch], request.size, avoid).sort(byDifficulty);
-  if (stretch[0]) chosen.push(...chosen.splice(chosen.indexOf(stretch[0]), 1));
+  const sorted = Float64Array.from(matching, (w) => traitsOf(w).difficulty).sort();
+  const hard = sorted[Math.floor(sorted.length * (1 - STRETCH_SHARE))] ?? 0;
+  const stretch = keep.length ? undefined : choosing.cheapest(false, (w) => traitsOf(w).difficulty >= hard);
+  if (stretch) choosing.take(stretch);
+  choosing.fill(request.size);
+  const chosen = [...choosing.chosen].sort(byDifficulty);
+  if (stretch) chosen.push(...chosen.splice(chosen.indexOf(stretch), 1));
 
-  const rest = take(pool, chosen, chosen.length + 7, avoid).slice(chosen.length);
+  choosing.fill(chosen.length + 1 + SPARES);
+  const rest = choosing.chosen.slice(chosen.length);
   const model = [...rest].sort(byDifficulty)[0] ?? chosen[0] ?? null;
   return { words: chosen, model, spares: rest.filter((w) => w !== model), loosen: loosen(words, request, chosen.length) };
 }

@@ -2,7 +2,7 @@
 
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useCallback, useEffect, useMemo, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { LikelyAnswer } from '@/core/answers/likely';
 import { OUTCOME_WORDS, OUTCOMES, type Help, type Outcome } from '@/core/answers/outcome';
 import { replay } from '@/core/sessions/replay';
@@ -31,6 +31,12 @@ export function PlayScreen({ session }: { session: PlaySession }) {
   const modelling = state.phase === 'model';
   const item = session.items[modelling ? session.model : state.word]!;
   const turnKey = `${session.id}/${state.turn}/${state.childId ?? ''}/${item.word}`;
+
+  // A stable handler keeps the rows of thirty children from being drawn again at every tap.
+  const turnNow = useRef(state.turn);
+  useEffect(() => {
+    turnNow.current = state.turn;
+  }, [state.turn]);
 
   const [covered, setCovered] = useState(false);
   const [draft, setDraft] = useState<Draft>(EMPTY);
@@ -75,7 +81,8 @@ export function PlayScreen({ session }: { session: PlaySession }) {
   const skip = (): void => {
     if (state.childId && state.phase === 'turn') void add({ kind: 'pass', turn: state.turn, childId: state.childId });
   };
-  const choose = (childId: string | null): void => void add({ kind: 'choose', turn: state.turn, childId });
+  const choose = useCallback((childId: string | null): void => void add({ kind: 'choose', turn: turnNow.current, childId }), [add, turnNow]);
+  const away = useCallback((childId: string, gone: boolean): void => void add({ kind: 'away', childId, away: gone }), [add]);
   const step = (by: 1 | -1): void => {
     const here = session.children.filter((c) => !state.away.has(c.id));
     const at = here.findIndex((c) => c.id === state.childId);
@@ -125,8 +132,7 @@ export function PlayScreen({ session }: { session: PlaySession }) {
 
       <div className="grid grid-cols-1 md:grid-cols-[13rem_minmax(0,1fr)] lg:grid-cols-[15.5rem_minmax(0,1fr)]">
         <ChildrenList
-          people={session.children} state={state} onChoose={choose}
-          onAway={(childId, away) => void add({ kind: 'away', childId, away })}
+          people={session.children} state={state} onChoose={choose} onAway={away}
         />
         <main className="flex min-w-0 flex-col gap-5 px-4 py-5 sm:px-7 lg:px-11">
           {state.phase === 'turn' || modelling ? (

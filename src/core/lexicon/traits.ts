@@ -1,0 +1,48 @@
+import { makingOf, type Making } from '../phonology/sounds';
+import { syllableCount } from '../phonology/transcription';
+import { difficulty } from './difficulty';
+import type { Word } from './entry';
+
+/** What choosing and comparing ask of a word again and again, worked out once. */
+export interface Traits {
+  /** The sounds, one character each, so that comparing words is comparing strings. */
+  readonly said: string;
+  /** From the last stressed vowel (main or second) to the end, written as `said`. */
+  readonly rhyme: string;
+  readonly vowels: string;
+  readonly making: Making;
+  readonly syllables: number;
+  readonly difficulty: number;
+}
+
+const letters = new Map<string, string>();
+
+/** One private character for each sound. */
+function letterOf(ipa: string): string {
+  const known = letters.get(ipa);
+  if (known) return known;
+  const made = String.fromCharCode(0xe000 + letters.size);
+  letters.set(ipa, made);
+  return made;
+}
+
+const known = new WeakMap<Word, Traits>();
+
+/** The traits of a word. Example: `traitsOf(sun).making // 'hold'`. */
+export function traitsOf(word: Word): Traits {
+  const before = known.get(word);
+  if (before) return before;
+  const { sounds, segments } = word;
+  const said = sounds.map((s) => letterOf(s.ipa)).join('');
+  const from = sounds.findLastIndex((s) => s.vowel && segments[s.segment]!.stress !== 'none');
+  const made: Traits = {
+    said,
+    rhyme: said.slice(Math.max(from, 0)),
+    vowels: sounds.filter((s) => s.vowel).map((s) => letterOf(s.ipa)).join(''),
+    making: makingOf(sounds[0]!.ipa),
+    syllables: syllableCount(segments),
+    difficulty: difficulty(word),
+  };
+  known.set(word, made);
+  return made;
+}
