@@ -134,11 +134,11 @@ export function PlayScreen({ session }: { session: PlaySession }) {
         <ChildrenList
           people={session.children} state={state} onChoose={choose} onAway={away}
         />
-        <main className="flex min-w-0 flex-col gap-5 px-4 py-5 sm:px-7 lg:px-11">
+        <main className="flex min-w-0 flex-col gap-3 px-4 py-4 sm:px-7 lg:px-11">
           {state.phase === 'turn' || modelling ? (
             <>
               <h1 className="sr-only">{session.game} with {session.groupName}</h1>
-              <div className="flex min-h-[6.2rem] items-baseline gap-4">
+              <div className="flex min-h-[6rem] items-baseline gap-4">
                 <Tag tone="say">Say</Tag>
                 <div>
                   {modelling ? (
@@ -160,7 +160,9 @@ export function PlayScreen({ session }: { session: PlaySession }) {
                   <p className="text-muted">Hidden while children can see.</p>
                 ) : (
                   <p className="flex flex-wrap items-baseline gap-x-4">
-                    <span className="font-word text-5xl font-bold leading-none">{modelling ? item.word : item.expected}</span>
+                    <span className={`font-word font-bold leading-none ${modelling ? 'text-4xl' : 'text-5xl'}`}>
+                      {modelling ? session.modelScript[1] : item.expected}
+                    </span>
                     <span className="text-muted">
                       {item.count} sounds · {item.meaning}
                       {item.contested && <span className="ml-2 text-sm">({item.contested})</span>}

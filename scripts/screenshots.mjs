@@ -1,0 +1,82 @@
+// Takes the pictures of docs/screenshots anew, from the demo data. Needs Chromium, as the tests do.
+import { spawn } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import os from 'node:os';
+import path from 'node:path';
+import { ensureBuild, ensurePackages, main, ROOT, say } from './lib/prepare.mjs';
+
+const PORT = Number(process.env.PORT ?? 3199);
+const url = `http://127.0.0.1:${PORT}`;
+
+async function pictures() {
+  const { chromium } = await import('playwright-core');
+  const browser = await chromium.launch({ executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium', args: ['--no-sandbox', '--disable-background-networking'] });
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  const take = async (name) => {
+    await page.waitForLoadState('networkidle');
+    await page.mouse.move(0, 0);
+    await page.screenshot({ path: path.join(ROOT, 'docs/screenshots', `${name}.png`) });
+    say(name);
+  };
+  const press = async (...keys) => {
+    for (const key of keys) {
+      await page.keyboard.press(key);
+      await page.waitForTimeout(400);
+    }
+  };
+  await page.goto(url);
+  await take('today');
+  await page.goto(`${url}/choose?sounds=3&first=hold`);
+  await take('words');
+  await page.goto(`${url}/children`);
+  await take('children');
+  await page.goto(`${url}/settings`);
+  await take('settings');
+  await page.goto(`${url}/look-back`);
+  await take('look-back-list');
+  await page.locator('main li a').first().click();
+  await page.waitForURL(/look-back\/./);
+  await take('look-back');
+
+  await page.goto(`${url}/choose?sounds=4&task=blending&words=slug,milk,frog,pond,swan,hand,crab,plum,nest,crumb`);
+  await page.getByRole('button', { name: /^Play with/ }).click();
+  await page.waitForURL(/play/);
+  await take('play-model');
+  await page.getByRole('button', { name: /^Modelled/ }).click();
+  await page.waitForTimeout(400);
+  await press('1', '2');
+  await page.evaluate(() => document.activeElement?.blur());
+  await page.keyboard.press(' ');
+  await page.waitForTimeout(1_300);
+  await take('play-blending');
+
+  await page.goto(`${url}/choose?sounds=4&task=segmenting&words=slug,milk,frog,pond,swan,hand,crab,plum,nest,crumb`);
+  await page.getByRole('button', { name: /^Play with/ }).click();
+  await page.waitForURL(/play/);
+  await page.getByRole('button', { name: /^Modelled/ }).click();
+  await page.waitForTimeout(400);
+  await press('1', 'z');
+  await page.locator('.bounce-line button').nth(1).click();
+  await take('play-segmenting');
+  await browser.close();
+}
+
+await main(async () => {
+  ensurePackages();
+  ensureBuild();
+  const folder = mkdtempSync(path.join(os.tmpdir(), 'bouncy-echo-pictures-'));
+  const server = spawn(process.execPath, ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(PORT)], {
+    cwd: ROOT, stdio: ['ignore', 'ignore', 'inherit'],
+    env: { ...process.env, NODE_ENV: 'production', BOUNCY_ECHO_DB: path.join(folder, 'demo.sqlite'), BOUNCY_ECHO_DEMO: '1' },
+  });
+  try {
+    for (let i = 0; i < 100; i += 1) {
+      if (await fetch(`${url}/api/health`).then((r) => r.ok, () => false)) break;
+      await new Promise((resolve) => setTimeout(resolve, 200));
+    }
+    await pictures();
+  } finally {
+    server.kill('SIGTERM');
+    rmSync(folder, { recursive: true, force: true });
+  }
+});
