@@ -134,3 +134,21 @@ describe('npm start says what is in the way', () => {
     expect(start({ PORT: 'abc' }).said).toContain('PORT is "abc"');
   });
 });
+
+test('a group can be renamed and, once asked, erased with what is in it', async () => {
+  const { page, trouble } = await openPage(browser);
+  await page.goto(`${app.url}/children`);
+  await page.getByLabel('Another group').fill('Turnips');
+  await page.getByRole('button', { name: 'Make the group' }).click();
+  await page.getByRole('button', { name: 'Change Turnips' }).click();
+  await page.getByRole('textbox', { name: 'Name', exact: true }).fill('Marrows');
+  await page.getByRole('button', { name: 'Keep the name' }).click();
+  await page.getByRole('heading', { name: 'Marrows', exact: true }).waitFor();
+  await page.getByRole('button', { name: 'Change Marrows' }).click();
+  await page.getByRole('button', { name: 'Take out…' }).click();
+  await page.getByText('its 0 children').waitFor();
+  await page.getByRole('button', { name: 'Erase Marrows and everything in it' }).click();
+  await expect.poll(() => page.getByText('Marrows').count()).toBe(0);
+  expect(trouble).toEqual([]);
+  await page.context().close();
+});

@@ -39,8 +39,9 @@ function filesUnder(place) {
     .sort();
 }
 
-function stamped(stamp, hash, work) {
-  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === hash) return;
+/** Does the work unless it was done for this hash and what it made is still there. */
+function stamped(stamp, hash, made, work) {
+  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === hash && made.every((file) => existsSync(path.join(ROOT, file)))) return;
   rmSync(stamp, { force: true });
   work();
   mkdirSync(path.dirname(stamp), { recursive: true });
@@ -60,11 +61,17 @@ export function checkNode() {
   if (major < 20 || (major === 20 && minor < 19)) throw new Stop(`Bouncy Echo needs Node.js 20.19 or newer; this is ${process.versions.node}.`);
 }
 
+/** Signs of a whole installation: the first and the last thing that it makes, and the compiled driver. */
+const PACKAGES_MADE = [
+  'node_modules/.package-lock.json', 'node_modules/next/dist/bin/next', 'node_modules/vitest/vitest.mjs',
+  'node_modules/sqlite3/build/Release/node_sqlite3.node',
+];
+
 /** Installs the pinned packages when the lockfile has changed. */
 export function ensurePackages() {
   checkNode();
   const lock = path.join(ROOT, 'package-lock.json');
-  stamped(path.join(ROOT, 'node_modules/.stamp'), hashOf([lock]) + process.versions.modules, () => {
+  stamped(path.join(ROOT, 'node_modules/.stamp'), hashOf([lock]) + process.versions.modules, PACKAGES_MADE, () => {
     const missing = ['python3', 'make', 'g++'].filter((tool) => !has(tool));
     if (missing.length) {
       throw new Stop(`The database driver is compiled on this machine, and ${missing.join(', ')} ${missing.length > 1 ? 'are' : 'is'} missing.\nOn Debian or Ubuntu: apt-get install python3 make g++\nThen start again.`);
@@ -79,7 +86,7 @@ export function ensurePackages() {
 /** Builds when a source has changed. */
 export function ensureBuild() {
   const sources = ['src', 'lexicon', 'public', 'package-lock.json', 'next.config.ts', 'postcss.config.mjs', 'tsconfig.json'].flatMap(filesUnder);
-  stamped(path.join(ROOT, '.next/.stamp'), hashOf(sources), () => {
+  stamped(path.join(ROOT, '.next/.stamp'), hashOf(sources), ['.next/BUILD_ID'], () => {
     say('Building (about half a minute) …');
     if (!run(process.execPath, ['node_modules/next/dist/bin/next', 'build'], { NEXT_TELEMETRY_DISABLED: '1' })) {
       throw new Stop('The build did not go through; the reason stands above.');

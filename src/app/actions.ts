@@ -6,7 +6,7 @@ import { redirect } from 'next/navigation';
 import { correctionSchema, explain, idSchema, settingsSchema, startSchema } from '@/core/formats/schemas';
 import { CONVENTION_IDS } from '@/core/phonology/conventions';
 import { appendLog } from '@/server/append-log';
-import { addChildren, addGroup, eraseChild, renameChild, setAway } from '@/server/groups';
+import { addChildren, addGroup, eraseChild, eraseGroup, renameChild, renameGroup, setAway } from '@/server/groups';
 import { correctionOf, lookBack } from '@/server/look-back';
 import { saveSettings } from '@/server/settings';
 import { startSession } from '@/server/start-session';
@@ -64,12 +64,16 @@ export async function newChildren(_: FormState, form: FormData): Promise<FormSta
   }, text);
 }
 
-export async function rename(_: FormState, form: FormData): Promise<FormState> {
-  const name = textOf(form, 'name');
-  return attempt(async () => {
-    await renameChild(textOf(form, 'childId'), name);
-    return { said: 'Renamed.' };
-  }, name);
+export async function rename(childId: string, name: string): Promise<FormState> {
+  return attempt(() => renameChild(childId, name), name);
+}
+
+export async function renameTheGroup(groupId: string, name: string): Promise<FormState> {
+  return attempt(() => renameGroup(groupId, name), name);
+}
+
+export async function eraseTheGroup(groupId: string): Promise<FormState> {
+  return attempt(() => eraseGroup(groupId));
 }
 
 export async function markAway(childId: string, away: boolean): Promise<FormState> {

@@ -1,26 +1,28 @@
 import { realise } from '../core/lexicon/entry';
-import { mergeLogs, type Entry } from '../core/sessions/log';
+import type { Entry } from '../core/sessions/log';
 import { bankEntry } from './bank';
 import { database } from './database';
 import type { AnswerRow, StepRow } from './models';
-import { sessionLog, sessionRecord, type SessionRecord } from './session-record';
+import { loggedIds, sessionLog, sessionPlan, type PlannedSession } from './session-record';
 
 export interface Appended {
-  /** The whole log after saving: what other devices added comes with it. */
+  /** The whole log after saving, what other devices added with it; or what is new, for a device that had the rest. */
   readonly log: readonly Entry[];
+  /** Entries in the whole log. */
+  readonly total: number;
   /** Entries that could not be kept, each with why; the device is told and nothing is dropped in silence. */
   readonly refused: readonly { readonly id: string; readonly why: string }[];
 }
 
-function soundsOf(word: string, session: SessionRecord): string[] | undefined {
+function soundsOf(word: string, session: PlannedSession): string[] | undefined {
   const entry = bankEntry(word);
   return entry && realise(entry, session.accent).map((s) => s.ipa);
 }
 
 /** Why an entry cannot be kept, or undefined where it can. */
-function fault(entry: Entry, session: SessionRecord, known: ReadonlySet<string>): string | undefined {
+function fault(entry: Entry, session: PlannedSession, known: ReadonlySet<string>): string | undefined {
   const child = 'childId' in entry ? entry.childId : null;
-  if (child && !session.children.some((c) => c.id === child)) return 'That child is not in this session any more.';
+  if (child && !session.childIds.includes(child)) return 'That child is not in this session any more.';
   if (entry.kind === 'answer' && !soundsOf(entry.word, session)) return `“${entry.word}” is not in the word bank.`;
   if (entry.kind === 'answer' && entry.supersedes && !known.has(entry.supersedes)) return 'The answer it corrects is not in this session.';
   if (entry.kind === 'undo' && !known.has(entry.answerId)) return 'The answer to undo is not in this session.';
@@ -29,14 +31,14 @@ function fault(entry: Entry, session: SessionRecord, known: ReadonlySet<string>)
 
 /**
  * Adds entries to a session's log, all in one transaction. An id that is there already is left as it is, so sending
- * twice changes nothing.
+ * twice changes nothing. A device that says it `has` all that was there gets only what is new back.
  */
-export async function appendLog(sessionId: string, entries: readonly Entry[]): Promise<Appended> {
-  const session = await sessionRecord(sessionId);
+export async function appendLog(sessionId: string, entries: readonly Entry[], has?: number): Promise<Appended> {
+  const session = await sessionPlan(sessionId);
   const { models, write } = await database();
   return write(async (transaction) => {
-    const before = await sessionLog(sessionId, transaction);
-    const known = new Set(before.map((entry) => entry.id));
+    const known = await loggedIds(sessionId, transaction);
+    const upToDate = has === known.size;
     const added: Entry[] = [];
     const refused: { id: string; why: string }[] = [];
     for (const entry of entries) {
@@ -55,15 +57,15 @@ export async function appendLog(sessionId: string, entries: readonly Entry[]): P
     if (steps.length) await models.steps.bulkCreate(steps, { transaction });
     const finish = added.find((entry) => entry.kind === 'finish');
     if (finish && !session.finishedAt) await models.sessions.update({ finished_at: finish.at }, { where: { id: sessionId }, transaction });
-    return { log: mergeLogs(before, added), refused };
+    return { log: upToDate ? added : await sessionLog(sessionId, transaction), total: known.size, refused };
   });
 }
 
 /** Fresh, after a model, or in chorus: how the round ran decides, not the adult. */
-const standingOf = (entry: Extract<Entry, { kind: 'answer' }>, session: SessionRecord): string =>
+const standingOf = (entry: Extract<Entry, { kind: 'answer' }>, session: PlannedSession): string =>
   entry.childId === null ? 'in-chorus' : entry.word === session.model ? 'after-a-model' : 'fresh';
 
-const answerRow = (entry: Extract<Entry, { kind: 'answer' }>, session: SessionRecord): AnswerRow => ({
+const answerRow = (entry: Extract<Entry, { kind: 'answer' }>, session: PlannedSession): AnswerRow => ({
   id: entry.id, session_id: session.id, child_id: entry.childId, turn: entry.turn, word: entry.word, task: session.task,
   rung: session.sounds, sounds: soundsOf(entry.word, session)!.join(' '), outcome: entry.outcome,
   standing: standingOf(entry, session), slip: entry.slip, said: entry.said, missed: JSON.stringify(entry.missed),

@@ -93,7 +93,31 @@ export const setAway = (childId: string, away: boolean): Promise<void> => change
 
 /** Erases a child and every answer of theirs from the file (deleted pages are overwritten, the log is folded in). */
 export async function eraseChild(childId: string): Promise<void> {
-  const { models, sequelize, write } = await database();
+  const { models, write } = await database();
   await write((transaction) => models.children.destroy({ where: { id: idOf(childId) }, transaction }));
-  await sequelize.query('PRAGMA wal_checkpoint(TRUNCATE)');
+  await foldIn();
+}
+
+export async function renameGroup(groupId: string, name: string): Promise<void> {
+  const read = readName(name);
+  const { models, write } = await database();
+  const [rows] = await write((transaction) => models.groups.update({ name: read }, { where: { id: idOf(groupId) }, transaction }));
+  if (!rows) throw new Problem('That group is not here any more.', 404);
+}
+
+/** Erases a group with its children, sessions and answers. */
+export async function eraseGroup(groupId: string): Promise<void> {
+  const { models, write } = await database();
+  const of = { where: { group_id: idOf(groupId) } };
+  await write(async (transaction) => {
+    await models.sessions.destroy({ ...of, transaction });
+    await models.children.destroy({ ...of, transaction });
+    await models.groups.destroy({ where: { id: groupId }, transaction });
+  });
+  await foldIn();
+}
+
+/** Folds the write-ahead log into the file, so that what was erased does not stay beside it. */
+async function foldIn(): Promise<void> {
+  await (await database()).sequelize.query('PRAGMA wal_checkpoint(TRUNCATE)');
 }

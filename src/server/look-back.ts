@@ -89,8 +89,14 @@ export interface SessionLine {
   readonly tally: Tally;
 }
 
-/** A group's sessions, newest first, each with how it went. One query for the sessions, one for all their answers. */
-export async function listSessions(groupId: string, limit = 50): Promise<SessionLine[]> {
+/** A session begun this recently is listed though nothing was marked in it yet. */
+const JUST_BEGUN_MS = 6 * 3_600_000;
+
+/**
+ * A group's sessions, newest first, each with how it went. One query for the sessions, one for all their answers.
+ * A session that was begun and left without an answer is passed over once it is a few hours old.
+ */
+export async function listSessions(groupId: string, limit = 50, now = Date.now()): Promise<SessionLine[]> {
   const { models } = await database();
   const sessions = (await models.sessions.findAll({ where: { group_id: groupId }, order: [['started_at', 'DESC']], limit })).map((s) => s.get());
   const ids = sessions.map((s) => s.id);
@@ -109,5 +115,5 @@ export async function listSessions(groupId: string, limit = 50): Promise<Session
   return sessions.map((s) => ({
     id: s.id, task: s.task as Task, game: gameOf(s.task as Task).name, sounds: s.sounds, startedAt: s.started_at,
     finished: s.finished_at !== null, words: JSON.parse(s.words) as string[], tally: tally(all.filter((a) => a.session === s.id)),
-  }));
+  })).filter((line) => Object.values(line.tally).some(Boolean) || (!line.finished && now - line.startedAt < JUST_BEGUN_MS));
 }

@@ -12,7 +12,7 @@ import { appendLog } from './append-log';
 import { propose } from './choose';
 import { database, openDatabase, type Database } from './database';
 import { seedDemo } from './demo/seed';
-import { addChildren, addGroup, eraseChild, groupOrFirst, listGroups, renameChild, setAway } from './groups';
+import { addChildren, addGroup, eraseChild, eraseGroup, groupOrFirst, listGroups, renameChild, renameGroup, setAway } from './groups';
 import { correctionOf, exportOf, listSessions, lookBack } from './look-back';
 import { playSession } from './play-session';
 import { Problem } from './problems';
@@ -140,7 +140,33 @@ describe('groups and children', () => {
   });
 });
 
+test('a group is renamed, and erased with everything in it', async () => {
+  const { id, groupId, children } = await begun('Zebedee-Unmistakable');
+  await appendLog(id, [answer(0, children[0]!, 'sun', { note: 'a-telltale-note' })]);
+  await renameGroup(groupId, 'Turnips');
+  expect((await listGroups())[0]!.name).toBe('Turnips');
+  await expect(renameGroup(groupId, ' ')).rejects.toThrow('at least one letter');
+  await eraseGroup(groupId);
+  expect(await listGroups()).toEqual([]);
+  await expect(lookBack(id)).rejects.toMatchObject({ status: 404 });
+  const all = readdirSync(folder).map((f) => readFileSync(path.join(folder, f)).toString('latin1')).join('');
+  for (const trace of ['Zebedee-Unmistakable', 'a-telltale-note', 'Turnips']) expect(all, trace).not.toContain(trace);
+});
+
 describe('sessions', () => {
+  test('a device that has the rest gets only what is new; one that has not gets it all', async () => {
+    const { id, children } = await begun();
+    const [first, second] = [answer(0, children[0]!, 'sun'), answer(1, children[1]!, 'map')];
+    expect(await appendLog(id, [first])).toMatchObject({ total: 1, log: [{ id: first.id }] });
+    expect((await appendLog(id, [second], 1)).log.map((e) => e.id)).toEqual([second.id]);
+    expect((await appendLog(id, [], 1)).log.map((e) => e.id)).toEqual([first.id, second.id]);
+    expect(await appendLog(id, [], 2)).toMatchObject({ log: [], total: 2 });
+  });
+  test('a session left without an answer is not listed after a few hours', async () => {
+    const { groupId } = await begun();
+    expect(await listSessions(groupId)).toHaveLength(1);
+    expect(await listSessions(groupId, 50, Date.now() + 7 * 3_600_000)).toEqual([]);
+  });
   test('saving twice changes nothing', async () => {
     const { id, children } = await begun();
     const given = [answer(0, children[0]!, 'sun'), answer(1, children[1]!, 'map', { outcome: 'no-reply' })];

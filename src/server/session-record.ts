@@ -8,10 +8,9 @@ import { database } from './database';
 import type { AnswerRow, SessionRow, StepRow } from './models';
 import { Problem } from './problems';
 
-export interface SessionRecord {
+interface Plan {
   readonly id: string;
   readonly groupId: string;
-  readonly groupName: string;
   readonly task: Task;
   readonly sounds: number;
   readonly accent: AccentId;
@@ -22,6 +21,12 @@ export interface SessionRecord {
   readonly turns: number;
   readonly startedAt: number;
   readonly finishedAt: number | null;
+}
+
+export interface PlannedSession extends Plan { readonly childIds: readonly string[] }
+
+export interface SessionRecord extends Plan {
+  readonly groupName: string;
   readonly children: readonly { readonly id: string; readonly name: string }[];
 }
 
@@ -41,24 +46,40 @@ const answerOf = (row: AnswerRow): AnswerEntry => ({
 
 const stepOf = (row: StepRow): Entry => ({ ...(JSON.parse(row.detail) as object), kind: row.kind, id: row.id, at: row.at }) as Entry;
 
-/** A session with its group, children and plan. Throws a Problem (404) where there is none. */
-export async function sessionRecord(id: string): Promise<SessionRecord> {
+/** A session's plan with the ids of its children. Throws a Problem (404) where there is none. */
+export async function sessionPlan(id: string): Promise<PlannedSession> {
   const { models } = await database();
-  const row = (await models.sessions.findByPk(checkId(id)))?.get();
-  if (!row) throw new Problem('There is no session at this address. It may have been started on another device.', 404);
-  const [group, links] = await Promise.all([
-    models.groups.findByPk(row.group_id), models.sessionChildren.findAll({ where: { session_id: id }, order: [['position', 'ASC']] }),
+  const [row, links] = await Promise.all([
+    models.sessions.findByPk(checkId(id)), models.sessionChildren.findAll({ where: { session_id: id }, order: [['position', 'ASC']] }),
   ]);
-  const children = await models.children.findAll({ where: { id: links.map((l) => l.get().child_id) } });
-  const names = new Map(children.map((c) => [c.get().id, c.get().name]));
-  return { ...plan(row), groupName: group?.get().name ?? '', children: links.map((l) => ({ id: l.get().child_id, name: names.get(l.get().child_id) ?? '' })) };
+  if (!row) throw new Problem('There is no session at this address. It may have been started on another device.', 404);
+  return { ...plan(row.get()), childIds: links.map((link) => link.get().child_id) };
 }
 
-const plan = (row: SessionRow): Omit<SessionRecord, 'groupName' | 'children'> => ({
+/** A session with its group's and children's names. Throws a Problem (404) where there is none. */
+export async function sessionRecord(id: string): Promise<SessionRecord> {
+  const { childIds, ...session } = await sessionPlan(id);
+  const { models } = await database();
+  const [group, children] = await Promise.all([
+    models.groups.findByPk(session.groupId), models.children.findAll({ where: { id: childIds } }),
+  ]);
+  const names = new Map(children.map((c) => [c.get().id, c.get().name]));
+  return { ...session, groupName: group?.get().name ?? '', children: childIds.map((child) => ({ id: child, name: names.get(child) ?? '' })) };
+}
+
+const plan = (row: SessionRow): Plan => ({
   id: row.id, groupId: row.group_id, task: row.task as Task, sounds: row.sounds, accent: row.accent as AccentId,
   conventions: JSON.parse(row.conventions) as Conventions, words: JSON.parse(row.words) as string[], model: row.model,
   spares: JSON.parse(row.spares) as string[], turns: row.turns, startedAt: row.started_at, finishedAt: row.finished_at,
 });
+
+/** The ids of everything in a session's log. */
+export async function loggedIds(id: string, transaction: Transaction): Promise<Set<string>> {
+  const { models } = await database();
+  const of = { where: { session_id: id }, attributes: ['id'], raw: true, transaction };
+  const [answers, steps] = [await models.answers.findAll(of), await models.steps.findAll(of)];
+  return new Set([...answers, ...steps].map((row) => (row as unknown as { id: string }).id));
+}
 
 /** The whole log of a session, in the order of its ids. */
 export async function sessionLog(id: string, transaction?: Transaction): Promise<Entry[]> {

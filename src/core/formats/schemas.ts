@@ -36,8 +36,8 @@ export const entrySchema = z.discriminatedUnion('kind', [
   z.strictObject({ ...stamp, kind: z.literal('finish') }),
 ]) satisfies z.ZodType<Entry>;
 
-/** What the Play screen sends: its outbox, in order. */
-export const logBodySchema = z.strictObject({ entries: z.array(entrySchema).max(500) });
+/** What the Play screen sends: its outbox, in order, and how many entries of the server it has. */
+export const logBodySchema = z.strictObject({ entries: z.array(entrySchema).max(500), has: z.int().min(0).optional() });
 
 /** A name as typed: outer space goes, inner space is single, and no control or direction marks stay in it. */
 export const nameSchema = z

@@ -1,14 +1,17 @@
 import type { Group } from '@/server/groups';
 import { AddChildren, AddGroup } from './add-forms';
 import { AwayButton } from './away-button';
-import { ChildMenu } from './child-menu';
+import { ChildMenu, GroupMenu } from './menus';
 
 /** The group's names: add on lines, away in one tap, rename, take out. */
 export function ChildrenScreen({ group }: { group: Group }) {
   return (
     <div className="grid gap-x-16 gap-y-10 lg:grid-cols-[1fr_24rem]">
       <section>
-        <h1 className="mb-1 text-4xl">{group.name}</h1>
+        <div className="mb-1 flex items-center gap-2">
+          <h1 className="min-w-0 text-4xl wrap-anywhere">{group.name}</h1>
+          <GroupMenu key={group.id} group={group} childCount={group.children.length} />
+        </div>
         <p className="mb-5 text-lg text-muted">
           {group.children.length
             ? `${group.children.length} ${group.children.length === 1 ? 'child' : 'children'}. Tap a name to say who is away today; tomorrow everyone is here again.`

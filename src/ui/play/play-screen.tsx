@@ -138,6 +138,7 @@ export function PlayScreen({ session }: { session: PlaySession }) {
           {state.phase === 'turn' || modelling ? (
             <>
               <h1 className="sr-only">{session.game} with {session.groupName}</h1>
+              <p role="status" className="sr-only">{modelling ? '' : `${nameOf(state.childId)}’s turn, ${state.turn + 1} of ${state.planned}`}</p>
               <div className="flex min-h-[6rem] items-baseline gap-4">
                 <Tag tone="say">Say</Tag>
                 <div>

@@ -4,15 +4,15 @@ import { release, waiting } from './outbox';
 /** Waits between tries while the server is away, in milliseconds; the last one goes on. */
 const RETRY_MS = [500, 1_000, 2_000, 5_000] as const;
 
-interface Kept { readonly log: Entry[]; readonly refused: readonly { readonly id: string; readonly why: string }[] }
+interface Kept { readonly log: Entry[]; readonly total: number; readonly refused: readonly { readonly id: string; readonly why: string }[] }
 
 /** The server answered, but could not take it: its sentence is for people. */
 class Told extends Error {}
 
-/** Sends entries to a session's log. Throws Told where the server says why not, anything else where it is away. */
-export async function send(sessionId: string, entries: readonly Entry[]): Promise<Kept> {
+/** Sends entries to a session's log, with how many of the server's this device has. Throws Told where the server says why not, anything else where it is away. */
+export async function send(sessionId: string, entries: readonly Entry[], has?: number): Promise<Kept> {
   const response = await fetch(`/api/sessions/${sessionId}/log`, {
-    method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ entries }),
+    method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ entries, has }),
   });
   const body = (await response.json()) as Kept & { error?: string };
   if (!response.ok) throw new Told(body.error ?? 'The server could not save the answer.');
@@ -35,10 +35,13 @@ export function startSync(sessionId: string, events: SyncEvents): Sync {
   let tries = 0;
   let stopped = false;
   let timer: ReturnType<typeof setTimeout> | undefined;
+  // Unknown until the first answer: then the whole log comes.
+  let has: number | undefined;
 
   const once = async (): Promise<void> => {
     const entries = await waiting(sessionId);
-    const { log, refused } = await send(sessionId, entries);
+    const { log, total, refused } = await send(sessionId, entries, has);
+    has = total;
     await release(entries.map((e) => e.id));
     tries = 0;
     if (refused[0]) events.news(refused[0].why);

@@ -2,43 +2,53 @@
 
 import { Pencil } from 'lucide-react';
 import { useState, useTransition } from 'react';
-import { erase, rename } from '@/app/actions';
-import { Dialog } from '../kit/dialog';
-import { ErrorMessage } from '../kit/message';
+import type { FormState } from '@/app/answer';
+import { Dialog } from './dialog';
+import { ErrorMessage } from './message';
 
-/** Rename a child, or take them out for good: asked once, naming what goes. */
-export function ChildMenu({ child }: { child: { readonly id: string; readonly name: string } }) {
+interface NameMenuProps {
+  readonly name: string;
+  /** What goes, in a sentence, before it is erased. */
+  readonly warning: string;
+  /** The words on the button that erases. */
+  readonly eraseLabel: string;
+  readonly onRename: (name: string) => Promise<FormState>;
+  readonly onErase: () => Promise<FormState>;
+}
+
+/** Rename something that has a name, or take it out for good: asked once, naming what goes. */
+export function NameMenu({ name: current, warning, eraseLabel, onRename, onErase }: NameMenuProps) {
   const [open, setOpen] = useState(false);
   const [asking, setAsking] = useState(false);
-  const [name, setName] = useState(child.name);
+  const [name, setName] = useState(current);
   const [error, setError] = useState<string | null>(null);
   const [running, begin] = useTransition();
   const show = (now: boolean): void => {
     setOpen(now);
     setAsking(false);
     setError(null);
-    setName(child.name);
+    setName(current);
   };
   return (
     <>
-      <button type="button" className="grid size-12 place-items-center rounded-lg text-muted hover:bg-card hover:text-ink" aria-label={`Change ${child.name}`} onClick={() => show(true)}>
+      <button type="button" className="grid size-12 place-items-center rounded-lg text-muted hover:bg-card hover:text-ink" aria-label={`Change ${current}`} onClick={() => show(true)}>
         <Pencil aria-hidden="true" size={20} />
       </button>
-      <Dialog open={open} onOpenChange={show} title={asking ? `Take out ${child.name}?` : child.name}>
+      <Dialog open={open} onOpenChange={show} title={asking ? `Take out ${current}?` : current}>
         {asking ? (
           <>
-            <p className="mb-5">This erases {child.name} and every answer of theirs from this file, in every session. It cannot be undone; a backup you made earlier still holds them.</p>
+            <p className="mb-5">{warning}</p>
             <div className="flex flex-wrap gap-3">
-              <button type="button" className="plain" onClick={() => setAsking(false)}>Keep {child.name}</button>
+              <button type="button" className="plain" onClick={() => setAsking(false)}>Keep {current}</button>
               <button
                 type="button" className="plain border-red text-red" disabled={running}
                 onClick={() => begin(async () => {
-                  const state = await erase(child.id);
+                  const state = await onErase();
                   if (state.error) setError(state.error);
                   else show(false);
                 })}
               >
-                Erase {child.name} and their answers
+                {eraseLabel}
               </button>
             </div>
           </>
@@ -47,10 +57,7 @@ export function ChildMenu({ child }: { child: { readonly id: string; readonly na
             onSubmit={(event) => {
               event.preventDefault();
               begin(async () => {
-                const form = new FormData();
-                form.set('childId', child.id);
-                form.set('name', name);
-                const state = await rename({}, form);
+                const state = await onRename(name);
                 if (state.error) setError(state.error);
                 else setOpen(false);
               });
