@@ -66,6 +66,7 @@ test('the run in a browser, 30 children, processor slowed four times', async () 
   print('Tap to disk, browser', [
     rowOf('tap → kept on the device and shown', full.kept, 30), rowOf('→ in the server’s file, more', full.served, 25),
     rowOf('tap → next turn painted, 30 children', full.painted), rowOf('the same, processor slowed four times', slow.painted, 64),
+    rowOf('of that, until kept on the device and drawn', slow.kept),
   ]);
 
   const session = page.url();

@@ -233,21 +233,25 @@ export function PlayScreen({ session }: { session: PlaySession }) {
         )}
       </footer>
 
-      <Dialog open={dialog === 'note'} onOpenChange={(open) => setDialog(open ? 'note' : null)} title={`Note on ${nameOf(state.childId)}`}
-        description="Kept with this answer. Write what you heard, not what you think of the child.">
-        <label className="block">
-          <span className="sr-only">Note</span>
-          <textarea className="field min-h-32" maxLength={500} autoFocus value={mine.note} onChange={(e) => change({ note: e.target.value })} />
-        </label>
-        <button type="button" className="action mt-4" onClick={() => setDialog(null)}>Keep the note</button>
-      </Dialog>
-      <Dialog open={dialog === 'keys'} onOpenChange={(open) => setDialog(open ? 'keys' : null)} title="Keys">
-        <dl className="grid grid-cols-[7rem_1fr] gap-y-2">
-          {PLAY_KEYS.map(([key, what]) => (
-            <div key={key} className="contents"><dt className="font-word font-bold">{key}</dt><dd>{what}</dd></div>
-          ))}
-        </dl>
-      </Dialog>
+      {dialog === 'note' && (
+        <Dialog open onOpenChange={() => setDialog(null)} title={`Note on ${nameOf(state.childId)}`}
+          description="Kept with this answer. Write what you heard, not what you think of the child.">
+          <label className="block">
+            <span className="sr-only">Note</span>
+            <textarea className="field min-h-32" maxLength={500} autoFocus value={mine.note} onChange={(e) => change({ note: e.target.value })} />
+          </label>
+          <button type="button" className="action mt-4" onClick={() => setDialog(null)}>Keep the note</button>
+        </Dialog>
+      )}
+      {dialog === 'keys' && (
+        <Dialog open onOpenChange={() => setDialog(null)} title="Keys">
+          <dl className="grid grid-cols-[7rem_1fr] gap-y-2">
+            {PLAY_KEYS.map(([key, what]) => (
+              <div key={key} className="contents"><dt className="font-word font-bold">{key}</dt><dd>{what}</dd></div>
+            ))}
+          </dl>
+        </Dialog>
+      )}
       <noscript><p className="p-6">Play needs JavaScript. <Link href="/">Back to Today</Link></p></noscript>
     </div>
   );

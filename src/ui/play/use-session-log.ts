@@ -1,6 +1,7 @@
 'use client';
 
 import { useCallback, useEffect, useRef, useState } from 'react';
+import { flushSync } from 'react-dom';
 import { v7 } from 'uuid';
 import { mergeLogs, type Entry } from '@/core/sessions/log';
 import { keep, waiting } from './outbox';
@@ -74,7 +75,6 @@ export function useSessionLog(sessionId: string, initial: readonly Entry[]): Ses
     const made = { ...entry, id: v7(), at: Date.now() } as Entry;
     try {
       await keep(sessionId, made);
-      setPending((n) => n + 1);
     } catch {
       try {
         await send(sessionId, [made]);
@@ -83,7 +83,11 @@ export function useSessionLog(sessionId: string, initial: readonly Entry[]): Ses
         return false;
       }
     }
-    setLog((was) => mergeLogs(was, [made]));
+    // The next turn is drawn before the sending begins, so that a slow device shows it first.
+    flushSync(() => {
+      setPending((n) => n + 1);
+      setLog((was) => mergeLogs(was, [made]));
+    });
     channel.current?.postMessage({ entry: made } satisfies TabMessage);
     void sync.current?.flush();
     return true;
