@@ -158,8 +158,8 @@ test('the bounce line lights its marks in time and Space stops it', async () => 
   const lit = (): Promise<number> => page.locator('.bounce-line [fill="var(--color-marigold)"]').count();
   await page.evaluate(() => (document.activeElement as HTMLElement).blur());
   await page.keyboard.press(' ');
-  await expect.poll(lit).toBe(1);
-  await expect.poll(lit, { timeout: 3_000 }).toBe(2);
+  await expect.poll(lit).toBeGreaterThanOrEqual(1);
+  await expect.poll(lit, { timeout: 5_000 }).toBeGreaterThanOrEqual(2);
   await page.keyboard.press(' ');
   await expect.poll(lit).toBe(0);
   await page.context().close();

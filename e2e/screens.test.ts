@@ -94,7 +94,7 @@ test('a whole choice by keyboard alone', async () => {
   await page.waitForURL(/sounds=2/);
   await tabTo(/^Play with/);
   await page.keyboard.press('Enter');
-  await page.waitForURL(/\/play\//);
+  await page.getByRole('button', { name: /^Modelled/ }).waitFor();
   await page.keyboard.press('Enter');
   await page.getByRole('button', { name: /^On own/ }).waitFor();
   await page.keyboard.press('1');
