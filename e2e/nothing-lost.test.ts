@@ -147,6 +147,44 @@ test('two devices marking the same turn: the later mark stands and both are in t
     method: 'POST', headers: { 'content-type': 'application/json' }, body: '{"entries":[]}',
   })).json()) as { log: { kind: string }[] };
   expect(log.filter((e) => e.kind === 'answer')).toHaveLength(2);
+  await left.goto(`${app.url}/look-back/${session}`);
+  await left.getByText('One turn was marked on two devices').waitFor();
   await left.context().close();
   await right.context().close();
+});
+
+test('finishing while the server is away: said, kept, and sent from any screen once it is back', async () => {
+  const { page } = await openPage(browser);
+  const session = await beginPlay(page, app.url, 'sounds=3');
+  await tap(page, '1', 1);
+  await saved(page);
+  await app.kill();
+  await tap(page, '3', 2);
+  await page.getByRole('button', { name: 'Finish', exact: true }).click();
+  await page.getByText('The last answers are kept on this device').waitFor();
+  // The tab goes on to another screen before the server has heard of it.
+  await page.goto('about:blank');
+  await app.start();
+  await page.goto(app.url);
+  await expect.poll(async () => (await rows(session)).map((r) => r.outcome), { timeout: 15_000 }).toEqual(['on-own', 'not-yet']);
+  await page.goto(`${app.url}/look-back/${session}`);
+  await page.getByText('2 answers: 1 on own, 1 not yet.').waitFor();
+  await page.context().close();
+});
+
+test('a note and a sound tapped as missed outlive a reload before the answer is marked', async () => {
+  const { page } = await openPage(browser);
+  const session = await beginPlay(page, app.url, 'sounds=3&task=segmenting');
+  await saved(page);
+  await page.getByRole('button', { name: /: missed$/ }).first().click();
+  await page.keyboard.press('n');
+  await page.getByRole('textbox', { name: 'Note' }).fill('whispered');
+  await page.getByRole('button', { name: 'Keep the note' }).click();
+  await page.reload();
+  await page.getByRole('button', { name: 'Note ✓' }).waitFor();
+  await tap(page, '3', 1);
+  await saved(page);
+  const [first] = (await (await fetch(`${app.url}/api/sessions/${session}/export?as=json`)).json() as { answers: { note: string; missed: number[] }[] }).answers;
+  expect(first).toMatchObject({ note: 'whispered', missed: [0] });
+  await page.context().close();
 });

@@ -20,6 +20,8 @@ afterAll(async () => {
 });
 
 const check = async (page: Page): Promise<void> => {
+  // The title follows the page by a moment when one screen leads to the next.
+  await expect.poll(() => page.title()).not.toBe('');
   expect(await violations(page)).toEqual([]);
   const sideways = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
   expect(sideways, 'nothing reaches over the side').toBeLessThanOrEqual(0);

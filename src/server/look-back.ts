@@ -15,6 +15,8 @@ export interface LookBack {
   readonly game: string;
   /** Marked but undone; they stay in the log. */
   readonly undone: number;
+  /** Turns marked on two devices at once; the later mark stands, the other stays in the log. */
+  readonly clashes: number;
   readonly answers: readonly LookBackAnswer[];
 }
 
@@ -35,10 +37,11 @@ export async function lookBack(id: string): Promise<LookBack> {
   const kept = new Map(rows.map((r) => [r.get().id, r.get()]));
   const names = new Map(session.children.map((c) => [c.id, c.name]));
   const byId = new Map(answersOf(log).map((a) => [a.id, a]));
-  const { answers } = replay({ words: session.words, children: session.children.map((c) => c.id), turns: session.turns }, log);
+  const { answers, clashes } = replay({ words: session.words, children: session.children.map((c) => c.id), turns: session.turns }, log);
   return {
     session,
     game: gameOf(session.task).name,
+    clashes,
     undone: log.filter((e) => e.kind === 'undo').length,
     answers: answers.map((a) => ({
       id: a.id, turn: a.turn, childId: a.childId, child: a.childId === null ? null : (names.get(a.childId) ?? ''),

@@ -3,6 +3,7 @@ import { currentGroup } from '@/app/current-group';
 import { guarded } from '@/app/guarded';
 import { listGroups } from '@/server/groups';
 import { DeskTop } from '@/ui/kit/desk-top';
+import { SendWaiting } from '@/ui/play/send-waiting';
 
 export const dynamic = 'force-dynamic';
 
@@ -13,6 +14,7 @@ export default guarded(async ({ children }: { children: ReactNode }) => {
     <>
       <a href="#main" className="sr-only focus:not-sr-only focus:absolute focus:z-30 focus:bg-card focus:p-3">Skip to the page</a>
       <DeskTop groups={groups} groupId={group.id} />
+      <SendWaiting />
       <main id="main" className="mx-auto max-w-[82rem] px-4 pb-16 pt-6 sm:px-10">{children}</main>
     </>
   );

@@ -10,7 +10,7 @@ import { talliedWords } from '../kit/tally';
 import { AnswerButton } from './answer-button';
 
 /** The session just played: who said what, word by word, which sounds slipped; any mark can be put right. */
-export function LookBackScreen({ session: { session, game, answers, undone } }: { session: LookBack }) {
+export function LookBackScreen({ session: { session, game, answers, undone, clashes } }: { session: LookBack }) {
   const byChild = [
     ...session.children.map((c) => ({ name: c.name, answers: answers.filter((a) => a.childId === c.id) })),
     { name: 'Everyone together', answers: answers.filter((a) => a.childId === null) },
@@ -84,6 +84,11 @@ export function LookBackScreen({ session: { session, game, answers, undone } }: 
           <a className="plain" href={`/api/sessions/${session.id}/export?as=csv`} download><Download aria-hidden="true" size={18} /> CSV for a spreadsheet</a>
           <a className="plain" href={`/api/sessions/${session.id}/export?as=json`} download><Download aria-hidden="true" size={18} /> JSON</a>
           {undone > 0 && <p className="text-muted">{undone} {undone === 1 ? 'mark was' : 'marks were'} undone while playing.</p>}
+          {clashes > 0 && (
+            <p className="text-muted">
+              {clashes === 1 ? 'One turn was' : `${clashes} turns were`} marked on two devices; the later mark stands and the other stays in the log.
+            </p>
+          )}
         </section>
         <p className="text-[0.95rem] text-muted">
           This is a teaching record, not a diagnosis, and no reply is not evidence of not knowing. If hearing, speech or

@@ -28,6 +28,12 @@ export async function waiting(sessionId: string): Promise<Entry[]> {
   return rows.map((row) => row.entry).sort((a, b) => (a.id < b.id ? -1 : 1));
 }
 
+/** The sessions that have something waiting. */
+export async function waitingSessions(): Promise<string[]> {
+  const rows = (await (await open()).getAll('outbox')) as Row[];
+  return [...new Set(rows.map((row) => row.sessionId))];
+}
+
 /** Takes entries out once the server keeps them (or has said why it cannot). */
 export async function release(ids: readonly string[]): Promise<void> {
   const transaction = (await open()).transaction('outbox', 'readwrite');

@@ -14,6 +14,7 @@ import { LIKELY_KEYS, PLAY_KEYS, usePlayKeys } from './play-keys';
 import { PlayTop } from './play-top';
 import { RoundDone } from './round-done';
 import { GAPS, usePacing } from './use-pacing';
+import { useDraft } from './use-draft';
 import { useSessionLog } from './use-session-log';
 import { useTurnClock } from './use-turn-clock';
 
@@ -39,14 +40,12 @@ export function PlayScreen({ session }: { session: PlaySession }) {
   }, [state.turn]);
 
   const [covered, setCovered] = useState(false);
-  const [draft, setDraft] = useState<Draft>(EMPTY);
+  const [mine, change] = useDraft(session.id, turnKey);
   const [dialog, setDialog] = useState<'note' | 'keys' | null>(null);
   const clock = useTurnClock(turnKey);
   const router = useRouter();
   const pacing = usePacing(item.marks.length);
   const { play, stop } = pacing;
-  const mine = draft.turnKey === turnKey ? draft : EMPTY;
-  const change = (more: Partial<Draft>): void => setDraft({ ...mine, ...more, turnKey });
 
   useEffect(() => stop(), [turnKey, stop]);
 
@@ -56,7 +55,7 @@ export function PlayScreen({ session }: { session: PlaySession }) {
       kind: 'answer', turn: state.turn, childId: state.childId, word: item.word, outcome,
       slip: likely?.slip ?? (mine.missed.length && outcome !== 'on-own' ? 'lost-sound' : null),
       said: likely?.said ?? null,
-      missed: likely ? [...likely.missed] : mine.missed, helps: mine.helps, note: mine.note.trim() || null,
+      missed: likely ? likely.missed : mine.missed, helps: mine.helps, note: mine.note.trim() || null,
       thinkMs: clock.sinceShown(), supersedes: null,
     }));
   };
@@ -91,8 +90,8 @@ export function PlayScreen({ session }: { session: PlaySession }) {
   };
   const finish = async (): Promise<void> => {
     await add({ kind: 'finish' });
-    await flush();
-    router.push(`/look-back/${session.id}`);
+    // With the server away the end is kept here; the screen says what still waits.
+    if (await flush()) router.push(`/look-back/${session.id}`);
   };
   const startTurns = (): void => void add({ kind: 'modelled' });
 
@@ -229,7 +228,9 @@ export function PlayScreen({ session }: { session: PlaySession }) {
             </div>
           </>
         ) : (
-          <p className="text-muted">Every answer is saved.</p>
+          <p className="text-muted">
+            {pending ? 'The last answers are kept on this device and go to the server as soon as it can be reached.' : 'Every answer is saved.'}
+          </p>
         )}
       </footer>
 
@@ -256,15 +257,6 @@ export function PlayScreen({ session }: { session: PlaySession }) {
     </div>
   );
 }
-
-interface Draft {
-  readonly turnKey: string;
-  readonly missed: number[];
-  readonly helps: Help[];
-  readonly note: string;
-  readonly gap: number;
-}
-const EMPTY: Draft = { turnKey: '', missed: [], helps: [], note: '', gap: 0 };
 
 const OUTCOME_LOOK = [
   'border-0 bg-green text-2xl font-bold text-card hover:bg-green-dark max-sm:col-span-3',

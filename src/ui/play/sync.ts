@@ -26,11 +26,15 @@ export interface SyncEvents {
   readonly news: (sentence: string) => void;
 }
 
-export interface Sync { flush(): Promise<void>; stop(): void }
+export interface Sync {
+  /** Sends what waits; `true` when the server has it all. */
+  flush(): Promise<boolean>;
+  stop(): void;
+}
 
 /** Empties the outbox of a session into the server, in order, one request at a time, and keeps trying while it is away. */
 export function startSync(sessionId: string, events: SyncEvents): Sync {
-  let running: Promise<void> | null = null;
+  let running: Promise<boolean> | null = null;
   let again = false;
   let tries = 0;
   let stopped = false;
@@ -49,20 +53,22 @@ export function startSync(sessionId: string, events: SyncEvents): Sync {
     events.pending((await waiting(sessionId)).length);
   };
 
-  const work = async (): Promise<void> => {
+  const work = async (): Promise<boolean> => {
     try {
       do {
         again = false;
         await once();
       } while (again && !stopped);
+      return true;
     } catch (error) {
       if (error instanceof Told) events.news(error.message);
       if (!stopped) timer = setTimeout(() => void flush(), RETRY_MS[Math.min(tries, RETRY_MS.length - 1)]);
       tries += 1;
+      return false;
     }
   };
 
-  const flush = (): Promise<void> => {
+  const flush = (): Promise<boolean> => {
     if (running) {
       again = true;
       return running;

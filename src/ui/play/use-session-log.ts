@@ -19,7 +19,8 @@ export interface SessionLog {
   readonly dismiss: () => void;
   /** Keeps an entry on the device, then shows it, then sends it. `false` where it could not be kept anywhere. */
   readonly add: (entry: NewEntry) => Promise<boolean>;
-  readonly flush: () => Promise<void>;
+  /** Sends what waits; `true` when the server has it all. */
+  readonly flush: () => Promise<boolean>;
 }
 
 const WORDS = {
@@ -96,6 +97,6 @@ export function useSessionLog(sessionId: string, initial: readonly Entry[]): Ses
   return {
     log, pending, news, add,
     dismiss: useCallback(() => setNews(null), []),
-    flush: useCallback(() => sync.current?.flush() ?? Promise.resolve(), []),
+    flush: useCallback(() => sync.current?.flush() ?? Promise.resolve(false), []),
   };
 }
