@@ -4,7 +4,8 @@ import { gameOf, type Task } from '../core/games';
 import type { Outcome } from '../core/answers/outcome';
 import type { AnswerEntry, Entry } from '../core/sessions/log';
 import { replay } from '../core/sessions/replay';
-import { tally, type Tally } from '../core/sessions/summary';
+import { standingAnswers } from '../core/sessions/standing';
+import { groupBy, tally, type Tally } from '../core/sessions/summary';
 import { database } from './database';
 import { sessionLog, sessionRecord, type SessionRecord } from './session-record';
 
@@ -107,16 +108,12 @@ export async function listSessions(groupId: string, limit = 50, now = Date.now()
     models.answers.findAll({ where: { session_id: ids }, attributes: ['id', 'session_id', 'outcome', 'turn', 'supersedes'], order: [['id', 'ASC']] }),
     models.steps.findAll({ where: { session_id: ids, kind: { [Op.eq]: 'undo' } }, attributes: ['detail'] }),
   ]);
-  const gone = new Set(undos.map((u) => (JSON.parse(u.get().detail) as { answerId: string }).answerId));
-  for (const a of answers) if (a.get().supersedes) gone.add(a.get().supersedes!);
-  const standing = new Map<string, { session: string; outcome: Outcome }>();
-  for (const a of answers) {
-    const { id, session_id: session, turn, outcome } = a.get();
-    if (!gone.has(id)) standing.set(`${session} ${turn}`, { session, outcome: outcome as Outcome });
-  }
-  const all = [...standing.values()];
+  const undone = new Set(undos.map((u) => (JSON.parse(u.get().detail) as { answerId: string }).answerId));
+  const bySession = groupBy(answers.map((a) => a.get()), (a) => a.session_id);
+  const tallyOf = (session: string): Tally =>
+    tally([...standingAnswers(bySession.get(session) ?? [], undone).byTurn.values()].map((a) => ({ outcome: a.outcome as Outcome })));
   return sessions.map((s) => ({
     id: s.id, task: s.task as Task, game: gameOf(s.task as Task).name, sounds: s.sounds, startedAt: s.started_at,
-    finished: s.finished_at !== null, words: JSON.parse(s.words) as string[], tally: tally(all.filter((a) => a.session === s.id)),
+    finished: s.finished_at !== null, words: JSON.parse(s.words) as string[], tally: tallyOf(s.id),
   })).filter((line) => Object.values(line.tally).some(Boolean) || (!line.finished && now - line.startedAt < JUST_BEGUN_MS));
 }

@@ -9,7 +9,6 @@ export interface PlaySession {
   readonly id: string;
   readonly task: string;
   readonly game: string;
-  readonly frame: string;
   readonly gesture: string;
   readonly scoresSounds: boolean;
   readonly sounds: number;
@@ -18,7 +17,7 @@ export interface PlaySession {
   readonly words: readonly string[];
   readonly spares: readonly string[];
   readonly model: string;
-  readonly modelScript: readonly string[];
+  readonly modelScript: readonly [string, string, string];
   readonly items: Readonly<Record<string, Item>>;
   readonly turns: number;
   readonly minutes: number;
@@ -39,7 +38,7 @@ export async function playSession(id: string): Promise<PlaySession> {
     [...new Set([...words, ...spares, model])].map((w) => [w, makeItem(game, byName.get(w)!, context)]),
   );
   return {
-    id, task: session.task, game: game.name, frame: game.frame, gesture: game.gesture, scoresSounds: game.scoresSounds,
+    id, task: session.task, game: game.name, gesture: game.gesture, scoresSounds: game.scoresSounds,
     sounds: session.sounds, groupName: session.groupName, children: session.children, words, spares, model,
     modelScript: game.modelScript(byName.get(model)!), items, turns: session.turns,
     minutes: minutesFor(session.turns, game.secondsPerTurn), startedAt: session.startedAt, log: await sessionLog(id),

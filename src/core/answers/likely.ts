@@ -129,11 +129,11 @@ export function segmentingLikely(word: Word, context: LikelyContext): LikelyAnsw
   const [loss] = oftenLost(word);
   if (loss !== undefined) {
     const without = lost(word, loss, context);
-    out.push({ ...without, show: without.show === null && context.guard(without.said.split(' ')) ? null : apart(without.said.split(' ')) });
+    const left = without.said.split(' ');
+    out.push({ ...without, show: context.guard(left) ? null : apart(left) });
   }
-  const uh = sounds.some((s) => !s.vowel);
   out.push(...heardClosely(word));
-  if (uh) {
+  if (sounds.some((s) => !s.vowel)) {
     out.push({
       id: 'uh', slip: 'added-uh', outcome: 'on-own', said: ipaOf(word).join(' '), show: null,
       note: 'right, with “uh” added', missed: [],

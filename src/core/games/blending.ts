@@ -5,7 +5,6 @@ import { sayingAdvice, spokenApart, type Game } from './item';
 export const blending: Game = {
   id: 'blending',
   name: 'Blending',
-  frame: 'The old shed radio crackles and breaks its words into sounds. Can we mend them?',
   gesture: 'sweep a hand along as you join the sounds',
   secondsPerTurn: 15,
   scoresSounds: false,

@@ -1,5 +1,5 @@
 import type { LikelyAnswer, LikelyContext } from '../answers/likely';
-import { inCluster } from '../lexicon/difficulty';
+import { followsInCluster } from '../lexicon/difficulty';
 import type { Word } from '../lexicon/entry';
 import { CONVENTION_WORDS } from '../phonology/conventions';
 import { labelOf, makingOf, MAKING_ADVICE, type Making } from '../phonology/sounds';
@@ -40,8 +40,7 @@ export interface Item {
 export interface Game {
   readonly id: string;
   readonly name: string;
-  /** The line that tells children why they are doing it, from our own allotment. */
-  readonly frame: string;
+  /** What hands may do; shown with the model. */
   readonly gesture: string;
   /** Seconds a turn takes before a group's own pace is known. Common practice, no source. */
   readonly secondsPerTurn: number;
@@ -50,7 +49,8 @@ export interface Game {
   say(word: Word): string;
   how(word: Word): string;
   expected(word: Word): string;
-  modelScript(word: Word): readonly string[];
+  /** Three lines: why we play, from our own allotment; the word done by the adult; the way over to the children. */
+  modelScript(word: Word): readonly [string, string, string];
   likely(word: Word, context: LikelyContext): LikelyAnswer[];
 }
 
@@ -61,7 +61,7 @@ export function marksOf(word: Word): Mark[] {
     ipa: sound.ipa,
     ...labelOf(sound.ipa),
     making: makingOf(sound.ipa),
-    close: at > 0 && inCluster(word, at) && inCluster(word, at - 1) && word.sounds[at - 1]!.syllable === sound.syllable,
+    close: followsInCluster(word, at),
     fused: seconds.has(sound),
   }));
 }
@@ -69,10 +69,18 @@ export function marksOf(word: Word): Mark[] {
 /** Sounds as labels with dots between, for reading aloud. Example: `s … l … u … g`. */
 export const spokenApart = (word: Word): string => word.sounds.map((s) => labelOf(s.ipa).label).join(' … ');
 
-/** "3 if x counts as one", for each convention that would change the count. */
+/**
+ * The other count, for each convention that would change it: "3 if x counts as one" where box has 4,
+ * "4 if its end counts as two" where apple has 3.
+ */
 export function contestWords(word: Word): string | null {
   if (!word.contest) return null;
-  const lines = word.contest.by.map(({ convention, count }) => `${count} if ${CONVENTION_WORDS[convention].question} counts as one`);
+  const { by, strict } = word.contest;
+  const lines = by.map(({ convention, count }) => {
+    const fusedNow = word.units.some((unit) => unit.by === convention);
+    const other = fusedNow ? word.count + (strict - count) : word.count - (strict - count);
+    return `${other} if ${CONVENTION_WORDS[convention].thing} counts as ${fusedNow ? 'two' : 'one'}`;
+  });
   if (word.contest.speaker.length) lines.push('the count changes from speaker to speaker');
   return lines.join('; ');
 }

@@ -5,7 +5,6 @@ import { sayingAdvice, spokenApart, type Game } from './item';
 export const segmenting: Game = {
   id: 'segmenting',
   name: 'Segmenting',
-  frame: 'One pot in the row for each sound. Which sounds shall we plant?',
   gesture: 'one finger, or one pot, for each sound',
   secondsPerTurn: 40,
   scoresSounds: true,

@@ -14,15 +14,15 @@ const POINTS = {
 /** How the first sound is made. Example: `firstMaking(sun) // 'hold'`. */
 export const firstMaking = (word: Word): Making => makingOf(word.sounds[0]!.ipa);
 
-/** True where the sound stands next to another consonant of its syllable. Example: the r of *frog*. */
-export function inCluster(word: Pick<Word, 'sounds'>, at: number): boolean {
-  const here = word.sounds[at]!;
-  if (here.vowel) return false;
-  return [at - 1, at + 1].some((near) => {
-    const other = word.sounds[near];
-    return other !== undefined && !other.vowel && other.syllable === here.syllable;
-  });
+/** True where the sound and the one before it are consonants of one syllable. Example: the r of *frog*. */
+export function followsInCluster({ sounds }: Pick<Word, 'sounds'>, at: number): boolean {
+  const [before, here] = [sounds[at - 1], sounds[at]];
+  return before !== undefined && here !== undefined && !before.vowel && !here.vowel && before.syllable === here.syllable;
 }
+
+/** True where the sound stands next to another consonant of its syllable. Example: the f and the r of *frog*. */
+export const inCluster = (word: Pick<Word, 'sounds'>, at: number): boolean =>
+  followsInCluster(word, at) || followsInCluster(word, at + 1);
 
 /**
  * How hard a word is to blend or segment: more sounds, clusters, syllables, a clipped start and a less

@@ -1,6 +1,6 @@
-import { makingOf, type Making } from '../phonology/sounds';
+import type { Making } from '../phonology/sounds';
 import { syllableCount } from '../phonology/transcription';
-import { difficulty } from './difficulty';
+import { difficulty, firstMaking } from './difficulty';
 import type { Word } from './entry';
 
 /** What choosing and comparing ask of a word again and again, worked out once. */
@@ -39,7 +39,7 @@ export function traitsOf(word: Word): Traits {
     said,
     rhyme: said.slice(Math.max(from, 0)),
     vowels: sounds.filter((s) => s.vowel).map((s) => letterOf(s.ipa)).join(''),
-    making: makingOf(sounds[0]!.ipa),
+    making: firstMaking(word),
     syllables: syllableCount(segments),
     difficulty: difficulty(word),
   };

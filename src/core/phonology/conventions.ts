@@ -18,14 +18,14 @@ export const PRESETS = {
 } as const satisfies Record<string, Conventions>;
 
 /** What each switch asks, in the words of the settings screen. */
-export const CONVENTION_WORDS: Readonly<Record<ConventionId, { question: string; fused: string; apart: string; example: string }>> = {
-  vowelR: { question: 'Vowel and r, where r is pronounced', fused: 'one', apart: 'two', example: 'card' },
-  x: { question: 'x', fused: 'one', apart: 'two, k and s', example: 'box' },
-  qu: { question: 'qu', fused: 'one', apart: 'two, k and w', example: 'queen' },
-  yoo: { question: '“yoo” spelt without a y', fused: 'one', apart: 'two, y and oo', example: 'cube' },
-  syllabicEnd: { question: 'The end of apple and kitten', fused: 'one', apart: 'two', example: 'apple' },
-  ing: { question: 'The ending -ing', fused: 'one chunk', apart: 'two sounds', example: 'ring' },
-  nk: { question: 'nk', fused: 'one chunk', apart: 'two sounds', example: 'pink' },
+export const CONVENTION_WORDS: Readonly<Record<ConventionId, { thing: string; question: string; fused: string; apart: string; example: string }>> = {
+  vowelR: { thing: 'vowel and r', question: 'Vowel and r, where r is pronounced', fused: 'one', apart: 'two', example: 'card' },
+  x: { thing: 'x', question: 'x', fused: 'one', apart: 'two, k and s', example: 'box' },
+  qu: { thing: 'qu', question: 'qu', fused: 'one', apart: 'two, k and w', example: 'queen' },
+  yoo: { thing: '“yoo”', question: '“yoo” spelt without a y', fused: 'one', apart: 'two, y and oo', example: 'cube' },
+  syllabicEnd: { thing: 'its end', question: 'The end of apple and kitten', fused: 'one', apart: 'two', example: 'apple' },
+  ing: { thing: '-ing', question: 'The ending -ing', fused: 'one chunk', apart: 'two sounds', example: 'ring' },
+  nk: { thing: 'nk', question: 'nk', fused: 'one chunk', apart: 'two sounds', example: 'pink' },
 };
 
 /** A piece of spelling and how many keys of the transcription it spells. */

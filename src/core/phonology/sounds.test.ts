@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { ACCENT_IDS } from './accents';
 import { CONSONANTS, labelOf, makingOf } from './sounds';
 import { parseTranscription, syllableCount } from './transcription';
-import { marksOf, makeItem } from '../games/item';
+import { contestWords, marksOf, makeItem } from '../games/item';
 import { GAMES } from '../games';
 import { context, word, words } from '../lexicon/testing/bank';
 import { PRESETS } from './conventions';
@@ -71,6 +71,16 @@ describe('the bounce line', () => {
     expect(marksOf(word('box', 'southern-british', PRESETS.letters)).map((m) => m.fused)).toEqual([false, false, false, true]);
     expect(marksOf(word('box')).map((m) => m.fused)).toEqual([false, false, false, false]);
   });
+});
+
+test('the other count is said, never the one in force', () => {
+  expect(contestWords(word('box'))).toBe('3 if x counts as one');
+  expect(contestWords(word('box', 'southern-british', PRESETS.letters))).toBe('4 if x counts as two');
+  expect(contestWords(word('apple'))).toBe('4 if its end counts as two');
+  expect(contestWords(word('apple', 'southern-british', PRESETS.strict))).toBe('3 if its end counts as one');
+  expect(contestWords(word('card', 'general-american'))).toBe('4 if vowel and r counts as two');
+  expect(contestWords(word('fire'))).toBe('the count changes from speaker to speaker');
+  expect(contestWords(word('sun'))).toBeNull();
 });
 
 test.each(ACCENT_IDS.flatMap((accent) => GAMES.map((game) => [game.id, accent, game] as const)))('%s proves an item for every word (%s)', (_, accent, game) => {

@@ -1,4 +1,5 @@
 import type { AnswerEntry, Entry } from './log';
+import { standingAnswers } from './standing';
 import { nextChild } from './turns';
 
 export interface SessionPlan {
@@ -40,28 +41,21 @@ export function wordOfTurn(words: readonly string[], turn: number, swaps: Readon
  * @example replay({ words: ['sun'], children: ['a'], turns: 1 }, []).phase // 'model'
  */
 export function replay(plan: SessionPlan, log: readonly Entry[]): SessionState {
-  const standing = new Map<number, AnswerEntry>();
   const undone = new Set(log.flatMap((e) => (e.kind === 'undo' ? [e.answerId] : [])));
-  const superseded = new Set(log.flatMap((e) => (e.kind === 'answer' && e.supersedes ? [e.supersedes] : [])));
+  const { byTurn: standing, clashes } = standingAnswers(log.filter((e) => e.kind === 'answer'), undone);
   const away = new Set<string>();
   const swaps = new Map<string, string>();
   const swapped: string[] = [];
   let override = null as { turn: number; childId: string | null; word?: string } | null;
   let passed: { turn: number; children: Set<string> } = { turn: -1, children: new Set() };
   let planned = plan.turns;
-  let modelled = false;
+  let modelled = standing.size > 0;
   let finished = false;
-  let clashes = 0;
 
   for (const entry of log) {
     switch (entry.kind) {
-      case 'answer': {
-        if (undone.has(entry.id) || superseded.has(entry.id)) break;
-        if (standing.has(entry.turn)) clashes += 1;
-        standing.set(entry.turn, entry);
-        modelled = true;
+      case 'answer':
         break;
-      }
       case 'undo': {
         const answer = log.find((e): e is AnswerEntry => e.kind === 'answer' && e.id === entry.answerId);
         if (answer) override = { turn: answer.turn, childId: answer.childId, word: answer.word };

@@ -24,7 +24,11 @@ export function tally(answers: readonly Pick<Marked, 'outcome'>[]): Tally {
 /** Answers in groups, in the order the keys first appear. */
 export function groupBy<T, K>(items: readonly T[], key: (item: T) => K): Map<K, T[]> {
   const out = new Map<K, T[]>();
-  for (const item of items) out.set(key(item), [...(out.get(key(item)) ?? []), item]);
+  for (const item of items) {
+    const group = out.get(key(item));
+    if (group) group.push(item);
+    else out.set(key(item), [item]);
+  }
   return out;
 }
 

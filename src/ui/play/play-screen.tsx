@@ -148,7 +148,7 @@ export function PlayScreen({ session }: { session: PlaySession }) {
                       {covered && session.scoresSounds ? 'Listen: … Now plant its sounds.' : item.say}
                     </p>
                   )}
-                  <p className="mt-1 text-muted">{modelling ? session.modelScript[2] : item.how}</p>
+                  <p className="mt-1 text-muted">{modelling ? `${session.modelScript[2]} With hands: ${session.gesture}.` : item.how}</p>
                 </div>
               </div>
               <div className="max-w-[46rem] pb-2">
