@@ -3,6 +3,7 @@ import path from 'node:path';
 import type { LikelyContext } from '../core/answers/likely';
 import { parseBank, prepare, type Entry, type Word } from '../core/lexicon/entry';
 import { guardFor } from '../core/lexicon/guard';
+import { spellingsOf } from '../core/lexicon/likeness';
 import type { AccentId } from '../core/phonology/accents';
 import type { Conventions } from '../core/phonology/conventions';
 
@@ -35,11 +36,11 @@ export function preparedBank(accent: AccentId, conventions: Conventions): Prepar
   if (known) return known;
   const guard = guardFor((guardText ??= file('guard.tsv')), accent);
   const words = bank().map((entry) => prepare(entry, accent, conventions)).filter((w) => !guard(w.sounds.map((s) => s.ipa)));
-  const spellings = new Map(words.map((w) => [w.sounds.map((s) => s.ipa).join(' '), w.word]));
+  const spellings = spellingsOf(words);
   const made: PreparedBank = {
     words,
     byName: new Map(words.map((w) => [w.word, w])),
-    context: { guard, spellingOf: (sounds) => spellings.get(sounds.join(' ')) },
+    context: { guard, spellingOf: (sounds) => spellings.get(sounds.join(' '))?.word },
   };
   prepared.set(key, made);
   return made;

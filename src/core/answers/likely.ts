@@ -26,9 +26,10 @@ export interface LikelyContext {
 
 const MOST = 4;
 const ipaOf = (word: Word): string[] => word.sounds.map((s) => s.ipa);
-const label = (ipa: string): string => labelOf(ipa).label;
-const slashes = (ipa: string): string => `/${label(ipa)}/`;
-const apart = (sounds: readonly string[]): string => sounds.map(label).join(' · ');
+type Said = Pick<Word, 'accent'>;
+const label = ({ accent }: Said, ipa: string): string => labelOf(ipa, accent).label;
+const slashes = (word: Said, ipa: string): string => `/${label(word, ipa)}/`;
+const apart = (word: Said, sounds: readonly string[]): string => sounds.map((ipa) => label(word, ipa)).join(' · ');
 
 /** The letters that are left when one sound goes, or undefined where that letter spells more than the sound. */
 function lettersWithout(word: Word, at: number): string | undefined {
@@ -51,7 +52,7 @@ function lost(word: Word, at: number, { guard, spellingOf }: LikelyContext): Lik
   const show = guard(left) ? null : (spellingOf(left) ?? lettersWithout(word, at) ?? null);
   return {
     id: `lost-${at}`, slip: 'lost-sound', outcome: 'not-yet', said: left.join(' '),
-    show, note: `lost ${slashes(word.sounds[at]!.ipa)}`, missed: [at],
+    show, note: `lost ${slashes(word, word.sounds[at]!.ipa)}`, missed: [at],
   };
 }
 
@@ -68,7 +69,7 @@ function oftenLost(word: Word): number[] {
 function lastOnly(word: Word): LikelyAnswer {
   const last = word.sounds.at(-1)!.ipa;
   return {
-    id: 'last', slip: 'last-only', outcome: 'not-yet', said: last, show: slashes(last), note: 'last sound only', missed: [],
+    id: 'last', slip: 'last-only', outcome: 'not-yet', said: last, show: slashes(word, last), note: 'last sound only', missed: [],
   };
 }
 
@@ -79,7 +80,7 @@ function lastOnly(word: Word): LikelyAnswer {
 export function blendingLikely(word: Word, context: LikelyContext): LikelyAnswer[] {
   const notJoined: LikelyAnswer = {
     id: 'apart', slip: 'not-joined', outcome: 'not-yet', said: ipaOf(word).join(' '),
-    show: apart(ipaOf(word)), note: 'not joined', missed: [],
+    show: apart(word, ipaOf(word)), note: 'not joined', missed: [],
   };
   const losses = oftenLost(word).slice(0, MOST - 2).map((at) => lost(word, at, context));
   return [...losses, notJoined, lastOnly(word)].slice(0, MOST);
@@ -91,7 +92,7 @@ function chunked(word: Word, from: number, to: number): { said: string; show: st
   const parts = [...ipa.slice(0, from).map((s) => [s]), ipa.slice(from, to + 1), ...ipa.slice(to + 1).map((s) => [s])];
   return {
     said: parts.map((part) => part.join('+')).join(' '),
-    show: parts.map((part) => part.map(label).join('')).join(' · '),
+    show: parts.map((part) => part.map((ipa) => label(word, ipa)).join('')).join(' · '),
   };
 }
 
@@ -105,7 +106,7 @@ function heardClosely(word: Word): LikelyAnswer[] {
   const said = [as, ...ipaOf(word).slice(1)];
   return [{
     id: 'close', slip: 'heard-closely', outcome: 'on-own', said: said.join(' '),
-    show: apart(said), note: `heard ${slashes(as)}: right`, missed: [],
+    show: apart(word, said), note: `heard ${slashes(word, as)}: right`, missed: [],
   }];
 }
 
@@ -130,7 +131,7 @@ export function segmentingLikely(word: Word, context: LikelyContext): LikelyAnsw
   if (loss !== undefined) {
     const without = lost(word, loss, context);
     const left = without.said.split(' ');
-    out.push({ ...without, show: context.guard(left) ? null : apart(left) });
+    out.push({ ...without, show: context.guard(left) ? null : apart(word, left) });
   }
   out.push(...heardClosely(word));
   if (sounds.some((s) => !s.vowel)) {

@@ -59,7 +59,7 @@ export function marksOf(word: Word): Mark[] {
   const seconds = new Set(word.units.flatMap((unit) => unit.sounds.slice(1)));
   return word.sounds.map((sound, at) => ({
     ipa: sound.ipa,
-    ...labelOf(sound.ipa),
+    ...labelOf(sound.ipa, word.accent),
     making: makingOf(sound.ipa),
     close: followsInCluster(word, at),
     fused: seconds.has(sound),
@@ -67,7 +67,7 @@ export function marksOf(word: Word): Mark[] {
 }
 
 /** Sounds as labels with dots between, for reading aloud. Example: `s … l … u … g`. */
-export const spokenApart = (word: Word): string => word.sounds.map((s) => labelOf(s.ipa).label).join(' … ');
+export const spokenApart = (word: Word): string => word.sounds.map((s) => labelOf(s.ipa, word.accent).label).join(' … ');
 
 /**
  * The other count, for each convention that would change it: "3 if x counts as one" where box has 4,
@@ -121,7 +121,7 @@ const list = (labels: readonly string[]): string =>
 /** How to say the word's sounds alone: which to clip, which to hold. Example: "Hold /s/ and /l/. Clip /g/: no “uh”." */
 export function sayingAdvice(word: Word): string {
   const of = (making: Making): string[] => [
-    ...new Set(word.sounds.filter((s) => makingOf(s.ipa) === making).map((s) => `/${labelOf(s.ipa).label}/`)),
+    ...new Set(word.sounds.filter((s) => makingOf(s.ipa) === making).map((s) => `/${labelOf(s.ipa, word.accent).label}/`)),
   ];
   const [hold, clip, light] = [of('hold'), of('clip'), of('light')];
   return [

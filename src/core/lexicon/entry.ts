@@ -5,6 +5,17 @@ import { parseTranscription, type Segment } from '../phonology/transcription';
 /** How well children know a word: 1 everyday, 2 known by most, 3 told in one line. */
 export type Band = 1 | 2 | 3;
 
+/** What to watch for when the thing itself is handed round. */
+export const CAUTIONS = ['small', 'allergen', 'sharp', 'hot', 'battery', 'cord'] as const;
+export type Caution = (typeof CAUTIONS)[number];
+
+/**
+ * Why a word is kept out by default: another word is spelt alike and said otherwise (*tear*), or one accent says it in
+ * two common ways (*scone*).
+ */
+export const DOUBTS = ['homograph', 'two-ways'] as const;
+export type Doubt = (typeof DOUBTS)[number];
+
 export interface Entry {
   readonly word: string;
   /** The transcription line shared by the accents, and the lines of the accents that differ. */
@@ -14,6 +25,14 @@ export interface Entry {
   readonly band: Band;
   readonly meaning: string;
   readonly sentence: string;
+  /** Code point of its picture in the OpenMoji set, where one truly shows it. */
+  readonly picture: string | null;
+  /** A thing a nursery can put in a basket. */
+  readonly prop: boolean;
+  readonly cautions: readonly Caution[];
+  readonly doubt: Doubt | null;
+  /** A word this setting added. */
+  readonly own?: true;
 }
 
 /**
@@ -42,10 +61,11 @@ export function spell(pieces: readonly LetterPiece[]): string {
 
 /**
  * Reads one row of the word bank. Throws an Error that names the word and what is wrong.
- * Columns: word, sounds, letters, band, meaning, sentence, accents (`id=line;id=line`).
+ * Columns: word, sounds, letters, band, meaning, sentence, accents (`id=line;id=line`), picture, prop, cautions, doubt.
  */
 export function parseRow(row: string): Entry {
-  const [word = '', line = '', letterColumn = '', band = '', meaning = '', sentence = '', own = ''] = row.split('\t');
+  const [word = '', line = '', letterColumn = '', band = '', meaning = '', sentence = '', own = '', picture = '', prop = '', cautions = '', doubt = ''] =
+    row.split('\t');
   const fail = (what: string): never => {
     throw new Error(`Word bank, "${word}": ${what}`);
   };
@@ -64,7 +84,12 @@ export function parseRow(row: string): Entry {
     const segments = parseTranscription(each);
     if (segments.length !== spelt) fail(`${segments.length} keys but letters for ${spelt}`);
   }
-  return { word, line, ownLines, letters, band: Number(band) as Band, meaning, sentence };
+  const among = <T extends string>(column: string, all: readonly T[]): T[] =>
+    column.split(',').filter(Boolean).map((part) => all.find((known) => known === part) ?? fail(`"${part}" is not one of ${all.join(', ')}`));
+  return {
+    word, line, ownLines, letters, band: Number(band) as Band, meaning, sentence,
+    picture: picture || null, prop: among(prop, ['prop']).length > 0, cautions: among(cautions, CAUTIONS), doubt: among(doubt, DOUBTS)[0] ?? null,
+  };
 }
 
 /** Reads the whole bank (first row is the header). Throws on a word listed twice. */
@@ -80,7 +105,11 @@ export function parseBank(text: string): Entry[] {
 
 /** The segments of an entry in an accent (its own line where it has one). */
 export const segmentsOf = (entry: Entry, accent: AccentId): Segment[] =>
-  parseTranscription(entry.ownLines[accent] ?? entry.line);
+  parseTranscription(lineOf(entry, accent));
+
+/** The line that holds in an accent: its own, that of the accent it is a variant of, or the shared one. */
+export const lineOf = (entry: Pick<Entry, 'line' | 'ownLines'>, accent: AccentId): string =>
+  entry.ownLines[accent] ?? entry.ownLines[accentOf(accent).variantOf as AccentId] ?? entry.line;
 
 /** The sounds of an entry in an accent. Example: `realise(shark, 'general-american').map((s) => s.ipa) // ʃ ɑ r k`. */
 export const realise = (entry: Entry, accent: AccentId): Sound[] =>
@@ -89,6 +118,7 @@ export const realise = (entry: Entry, accent: AccentId): Sound[] =>
 /** An entry made ready for one accent and counting convention. */
 export interface Word {
   readonly entry: Entry;
+  readonly accent: AccentId;
   readonly word: string;
   readonly segments: readonly Segment[];
   readonly sounds: readonly Sound[];
@@ -107,6 +137,7 @@ export function prepare(entry: Entry, accent: AccentId, conventions: Conventions
   const counted = units(spelling, sounds, conventions);
   return {
     entry,
+    accent,
     word: entry.word,
     segments,
     sounds,

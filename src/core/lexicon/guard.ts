@@ -4,8 +4,8 @@ import { parseTranscription } from '../phonology/transcription';
 /** Says whether a string of sounds would be heard as a rude or hurtful word in the accent in force. */
 export type Guard = (sounds: readonly string[]) => boolean;
 
-/** i, iː and the weak ə/ɪ endings are heard alike, so length and weakness are folded before comparing. */
-const heard = (sounds: readonly string[]): string => sounds.join(' ').replace(/ː/g, '').replace(/ɚ/g, 'ɝ');
+/** The ends of *happy* and *bee* are heard alike, and so are weak and strong American ɝ. Other length tells words apart (*hail*, Northern). */
+const heard = (sounds: readonly string[]): string => sounds.join(' ').replace(/iː/g, 'i').replace(/uː/g, 'u').replace(/ɚ/g, 'ɝ');
 
 /**
  * Builds the guard of an accent from transcription lines (first row is the header). It compares sounds,

@@ -20,3 +20,14 @@ export function oneSoundApart(a: Word, b: Word): boolean {
 
 /** Words that would muddle each other in one set. */
 export const tooAlike = (a: Word, b: Word): boolean => homophones(a, b) || rhymes(a, b) || oneSoundApart(a, b);
+
+/** The word for each string of sounds; of words that sound alike, the one children know best. */
+export function spellingsOf(words: readonly Word[]): ReadonlyMap<string, Word> {
+  const best = new Map<string, Word>();
+  for (const word of words) {
+    const said = word.sounds.map((s) => s.ipa).join(' ');
+    const other = best.get(said);
+    if (!other || word.entry.band < other.entry.band) best.set(said, word);
+  }
+  return best;
+}

@@ -27,12 +27,21 @@ export interface Accent {
   readonly hurry: string | null;
   /** y is dropped after t d n s z l th before GOOSE or CURE in the same syllable (*new*). */
   readonly dropsYod: boolean;
+  /** PRICE or MOUTH and lettER in one syllable (*fire*): the weak vowel is not said, only its r. */
+  readonly fireIsShort: boolean;
+  /** What a set is before a written r, where that differs (*orange* keeps its vowel where cot and caught are merged). */
+  readonly beforeR: Partial<Record<VowelKey, string>>;
+  /** The accent whose own lines and name this one shares; it differs from it by one choice of the setting. */
+  readonly variantOf?: string;
 }
 
 const endings = { EL: 'ə l', EM: 'ə m', EN: 'ə n' } as const;
 
 // Sources: Wells (1982) for the sets and their members; the usual phonemic symbols of each accent.
+const PLAIN = { consonants: {}, rhotic: false, ideaIsOne: null, hurry: null, dropsYod: false, fireIsShort: false, beforeR: {} } as const;
+
 const SOUTHERN_BRITISH: Accent = {
+  ...PLAIN,
   id: 'southern-british',
   name: 'Southern British',
   vowels: {
@@ -41,14 +50,36 @@ const SOUTHERN_BRITISH: Accent = {
     CHOICE: 'ɔɪ', MOUTH: 'aʊ', FERN: 'ɜː', FIR: 'ɜː', FUR: 'ɜː', NEAR: 'ɪə', SQUARE: 'eə',
     START: 'ɑː', NORTH: 'ɔː', FORCE: 'ɔː', CURE: 'ɔː', happY: 'i', lettER: 'ə', commA: 'ə', ...endings,
   },
-  consonants: {},
-  rhotic: false,
   ideaIsOne: 'ɪə',
-  hurry: null,
-  dropsYod: false,
+};
+
+const NORTHERN_ENGLISH: Accent = {
+  ...SOUTHERN_BRITISH,
+  id: 'northern-english',
+  name: 'Northern English',
+  vowels: {
+    ...SOUTHERN_BRITISH.vowels,
+    TRAP: 'a', BATH: 'a', STRUT: 'ʊ', FACE: 'eː', GOAT: 'oː', CURE: 'ʊə',
+  },
+};
+
+const SCOTTISH: Accent = {
+  ...PLAIN,
+  id: 'scottish',
+  name: 'Scottish',
+  vowels: {
+    KIT: 'ɪ', DRESS: 'ɛ', TRAP: 'a', LOT: 'ɔ', STRUT: 'ʌ', FOOT: 'ʉ', BATH: 'a', CLOTH: 'ɔ',
+    FLEECE: 'i', FACE: 'e', PALM: 'a', THOUGHT: 'ɔ', GOAT: 'o', GOOSE: 'ʉ', PRICE: 'ai',
+    CHOICE: 'ɔi', MOUTH: 'ʌu', FERN: 'ɛ r', FIR: 'ɪ r', FUR: 'ʌ r', NEAR: 'i r', SQUARE: 'e r',
+    START: 'a r', NORTH: 'ɔ r', FORCE: 'o r', CURE: 'ʉ r', happY: 'e', lettER: 'ə r', commA: 'ə', ...endings,
+  },
+  consonants: { hw: 'ʍ', kh: 'x' },
+  rhotic: true,
+  fireIsShort: true,
 };
 
 const GENERAL_AMERICAN: Accent = {
+  ...PLAIN,
   id: 'general-american',
   name: 'General American',
   vowels: {
@@ -57,19 +88,30 @@ const GENERAL_AMERICAN: Accent = {
     CHOICE: 'ɔɪ', MOUTH: 'aʊ', FERN: 'ɝ', FIR: 'ɝ', FUR: 'ɝ', NEAR: 'ɪ r', SQUARE: 'ɛ r',
     START: 'ɑ r', NORTH: 'ɔ r', FORCE: 'ɔ r', CURE: 'ʊ r', happY: 'i', lettER: 'ɚ', commA: 'ə', ...endings,
   },
-  consonants: {},
   rhotic: true,
-  ideaIsOne: null,
   hurry: 'ɝ',
   dropsYod: true,
 };
 
-/** Every accent that ships. Adding one means adding a row here. */
-export const ACCENTS: readonly Accent[] = [SOUTHERN_BRITISH, GENERAL_AMERICAN];
+/** *cot* and *caught* alike; a vowel before r stays as it was. */
+const GENERAL_AMERICAN_MERGED: Accent = {
+  ...GENERAL_AMERICAN,
+  id: 'general-american-merged',
+  name: 'General American, cot and caught alike',
+  vowels: { ...GENERAL_AMERICAN.vowels, CLOTH: 'ɑ', THOUGHT: 'ɑ' },
+  beforeR: { CLOTH: 'ɔ', THOUGHT: 'ɔ' },
+  variantOf: 'general-american',
+};
 
-export const ACCENT_IDS = ['southern-british', 'general-american'] as const;
+/** Every accent that ships. Adding one means adding a row here and its id below. */
+export const ACCENTS: readonly Accent[] = [SOUTHERN_BRITISH, NORTHERN_ENGLISH, SCOTTISH, GENERAL_AMERICAN, GENERAL_AMERICAN_MERGED];
+
+export const ACCENT_IDS = ['southern-british', 'northern-english', 'scottish', 'general-american', 'general-american-merged'] as const;
 export type AccentId = (typeof ACCENT_IDS)[number];
 export const DEFAULT_ACCENT: AccentId = 'southern-british';
+
+/** The accents a setting chooses between; variants are a further choice inside one. */
+export const MAIN_ACCENTS: readonly Accent[] = ACCENTS.filter((a) => !a.variantOf);
 
 /** The accent's row. Throws for an unknown id. Example: `accentOf('southern-british').rhotic // false`. */
 export function accentOf(id: AccentId): Accent {
@@ -102,6 +144,8 @@ export function realiseSegments(segments: readonly Segment[], accent: Accent): S
 
     if (accent.ideaIsOne && here.key === 'FLEECE' && after?.key === 'commA') {
       say(accent.ideaIsOne, 1);
+    } else if (accent.fireIsShort && here.key === 'lettER' && before && before.syllable === here.syllable && isVowelKey(before.key)) {
+      say('r');
     } else if (accent.hurry && here.key === 'STRUT' && after?.key === 'r' && isVowelAt(segments, i + 2)) {
       say(accent.hurry, 1);
     } else if (here.key === 'r' && accent.rhotic && before && R_SETS.has(before.key)) {
@@ -114,7 +158,7 @@ export function realiseSegments(segments: readonly Segment[], accent: Accent): S
     } else if (isConsonantKey(here.key)) {
       say(accent.consonants[here.key] ?? CONSONANT_IPA[here.key]);
     } else {
-      say(accent.vowels[here.key]);
+      say((after?.key === 'r' ? accent.beforeR[here.key] : undefined) ?? accent.vowels[here.key]);
     }
   }
   return sounds;

@@ -68,7 +68,7 @@ const RULES: Readonly<Record<ConventionId, Rule>> = {
     return !context.sounds[at + 2]?.vowel; // an r before a vowel begins the next beat (hero)
   },
   x: (at, context, letters) =>
-    (pair(context, at, 'k', 's') || pair(context, at, 'g', 'z')) && spelt(letters, context.sounds[at]) === 'x',
+    (pair(context, at, 'k', 's') || pair(context, at, 'g', 'z')) && spelt(letters, context.sounds[at]).startsWith('x'),
   qu: (at, context, letters) =>
     pair(context, at, 'k', 'w') && spelt(letters, context.sounds[at]).startsWith('qu'),
   yoo: (at, context, letters) =>

@@ -1,3 +1,6 @@
+import { ACCENT_IDS, accentOf, type AccentId } from './accents';
+import type { VowelKey } from './keys';
+
 /**
  * How each sound is made. Places, manners and voicing follow the chart of the International
  * Phonetic Association (2020 revision); "clip", "hold" and "light" say how an adult models it.
@@ -48,45 +51,57 @@ export const CONSONANTS: Readonly<Record<string, ConsonantFacts>> = {
   r: consonant('postalveolar', 'approximant', true, 'hold', 'r'),
   j: consonant('palatal', 'approximant', true, 'light', 'y'),
   w: consonant('labial-velar', 'approximant', true, 'light', 'w'),
+  ʍ: consonant('labial-velar', 'fricative', false, 'light', 'wh'),
+  x: consonant('velar', 'fricative', false, 'hold', 'ch'),
 };
 
 /**
- * Plain labels for vowels, as a practitioner would write the sound. `as` tells two sounds with one label apart.
- * One table an accent family: the same symbol never needs two labels within an accent.
+ * Plain labels for vowels, as a practitioner would write the sound, in order of claim: where an accent says two sets alike
+ * (*book* and *cup* in Northern English) the sound has the label of the first. `as` tells two sounds with one label apart.
  */
-const VOWEL_LABELS: Readonly<Record<string, { label: string; as?: string }>> = {
-  ɪ: { label: 'i' }, e: { label: 'e' }, ɛ: { label: 'e' }, æ: { label: 'a' }, ɒ: { label: 'o' },
-  ʌ: { label: 'u' }, ʊ: { label: 'oo', as: 'book' }, 'iː': { label: 'ee' }, i: { label: 'ee' },
-  eɪ: { label: 'ay' }, 'ɑː': { label: 'ar' }, ɑ: { label: 'ah' }, 'ɔː': { label: 'or' }, ɔ: { label: 'aw' },
-  əʊ: { label: 'oa' }, oʊ: { label: 'oa' }, 'uː': { label: 'oo', as: 'moon' }, u: { label: 'oo', as: 'moon' },
-  aɪ: { label: 'igh' }, ɔɪ: { label: 'oy' }, aʊ: { label: 'ow' }, 'ɜː': { label: 'ur' }, ɝ: { label: 'er' },
-  ɚ: { label: 'er' }, ɪə: { label: 'ear' }, eə: { label: 'air' }, ə: { label: 'uh', as: 'banana' },
-};
+const SET_LABELS: readonly (readonly [VowelKey, string, string?])[] = [
+  ['KIT', 'i'], ['FACE', 'ay'], ['DRESS', 'e'], ['TRAP', 'a'], ['LOT', 'o'], ['STRUT', 'u'], ['FOOT', 'oo', 'book'], ['GOOSE', 'oo', 'moon'],
+  ['START', 'ar'], ['NORTH', 'or'], ['FIR', 'ur'], ['NEAR', 'ear'], ['SQUARE', 'air'], ['CURE', 'ure'], ['THOUGHT', 'aw'], ['PALM', 'ah'],
+  ['FLEECE', 'ee'], ['GOAT', 'oa'], ['PRICE', 'igh'], ['CHOICE', 'oy'], ['MOUTH', 'ow'], ['commA', 'uh', 'banana'], ['lettER', 'er'], ['happY', 'ee'],
+  ['FERN', 'er'], ['FUR', 'ur'], ['FORCE', 'or'], ['BATH', 'a'], ['CLOTH', 'o'],
+];
+
+export interface Label { readonly label: string; readonly as?: string }
+
+const vowelLabels = new Map<AccentId, ReadonlyMap<string, Label>>(ACCENT_IDS.map((id) => {
+  const labels = new Map<string, Label>();
+  for (const [key, label, as] of SET_LABELS) {
+    const ipa = accentOf(id).vowels[key];
+    if (!labels.has(ipa)) labels.set(ipa, as ? { label, as } : { label });
+  }
+  // A vowel kept only before r (*fork* where cot and caught are merged) is labelled as in the accent it varies.
+  for (const ipa of Object.values(accentOf(id).beforeR)) if (!labels.has(ipa)) labels.set(ipa, { label: 'aw' });
+  return [id, labels];
+}));
+
+const isVowel = (ipa: string): boolean => ACCENT_IDS.some((id) => vowelLabels.get(id)!.has(ipa));
 
 /** How the sound is modelled. Throws for a symbol outside the inventory. Example: `makingOf('t') // 'clip'`. */
 export function makingOf(ipa: string): Making {
   const facts = CONSONANTS[ipa];
   if (facts) return facts.making;
-  if (VOWEL_LABELS[ipa]) return 'vowel';
+  if (isVowel(ipa)) return 'vowel';
   throw new Error(`/${ipa}/ is not in the inventory of sounds.`);
 }
 
-const CONSONANT_AS: Readonly<Record<string, string>> = { θ: 'thin', ð: 'this' };
+const CONSONANT_AS: Readonly<Record<string, string>> = { θ: 'thin', ð: 'this', ʍ: 'whale', x: 'loch' };
 
 /**
- * The plain label of a sound and, where two sounds share it, a word to tell them apart.
- * @example labelOf('ʊ') // { label: 'oo', as: 'book' }
+ * The plain label of a sound in an accent and, where two sounds share it, a word to tell them apart.
+ * @example labelOf('ʊ', 'southern-british') // { label: 'oo', as: 'book' }
  */
-export function labelOf(ipa: string): { label: string; as?: string } {
+export function labelOf(ipa: string, accent: AccentId): Label {
   const facts = CONSONANTS[ipa];
   if (facts) return CONSONANT_AS[ipa] ? { label: facts.label, as: CONSONANT_AS[ipa] } : { label: facts.label };
-  const vowel = VOWEL_LABELS[ipa];
-  if (!vowel) throw new Error(`/${ipa}/ is not in the inventory of sounds.`);
+  const vowel = vowelLabels.get(accent)!.get(ipa);
+  if (!vowel) throw new Error(`/${ipa}/ is not in the inventory of sounds of ${accent}.`);
   return vowel;
 }
-
-/** True where the symbol is a vowel of some accent. Example: `isVowelSound('ɪə') // true`. */
-export const isVowelSound = (ipa: string): boolean => VOWEL_LABELS[ipa] !== undefined;
 
 /** Plain sentence for adults on how to say a sound when it is said alone. */
 export const MAKING_ADVICE: Readonly<Record<Making, string>> = {

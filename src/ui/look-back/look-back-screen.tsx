@@ -2,6 +2,7 @@ import { format } from 'date-fns';
 import { Download } from 'lucide-react';
 import Link from 'next/link';
 import { OUTCOME_WORDS, OUTCOMES } from '@/core/answers/outcome';
+import type { AccentId } from '@/core/phonology/accents';
 import { labelOf } from '@/core/phonology/sounds';
 import { groupBy, slippedSounds, tally } from '@/core/sessions/summary';
 import type { LookBack, LookBackAnswer } from '@/server/look-back';
@@ -34,7 +35,7 @@ export function LookBackScreen({ session: { session, game, answers, undone, clas
                 <li key={i} className="grid gap-x-5 py-2 sm:grid-cols-[11rem_1fr]">
                   <h3 className="min-w-0 wrap-anywhere py-2.5 text-xl">{row.name}</h3>
                   <ul className="flex flex-wrap gap-x-2 gap-y-1">
-                    {row.answers.map((a) => <li key={a.id}><AnswerButton sessionId={session.id} answer={a} labels={labelsOf(a)} /></li>)}
+                    {row.answers.map((a) => <li key={a.id}><AnswerButton sessionId={session.id} answer={a} labels={labelsOf(a, session.accent)} /></li>)}
                   </ul>
                 </li>
               ))}
@@ -64,8 +65,8 @@ export function LookBackScreen({ session: { session, game, answers, undone, clas
             <ul className="divide-y divide-line border-y border-line">
               {slips.map((slip) => (
                 <li key={slip.ipa} className="py-2.5">
-                  <span className="font-word text-2xl">/{labelOf(slip.ipa).label}/</span>{' '}
-                  {labelOf(slip.ipa).as && <span className="text-muted">as in {labelOf(slip.ipa).as} </span>}
+                  <span className="font-word text-2xl">/{labelOf(slip.ipa, session.accent).label}/</span>{' '}
+                  {labelOf(slip.ipa, session.accent).as && <span className="text-muted">as in {labelOf(slip.ipa, session.accent).as} </span>}
                   <span className="ml-2">{slip.times} of {slip.heard}</span>
                   <span className="block text-muted">in {slip.words.join(', ')}</span>
                 </li>
@@ -100,4 +101,4 @@ export function LookBackScreen({ session: { session, game, answers, undone, clas
   );
 }
 
-const labelsOf = (answer: LookBackAnswer): string[] => answer.sounds.filter(Boolean).map((ipa) => labelOf(ipa).label);
+const labelsOf = (answer: LookBackAnswer, accent: AccentId): string[] => answer.sounds.filter(Boolean).map((ipa) => labelOf(ipa, accent).label);

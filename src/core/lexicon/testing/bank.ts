@@ -4,23 +4,32 @@ import type { AccentId } from '../../phonology/accents';
 import { PRESETS, type Conventions } from '../../phonology/conventions';
 import { parseBank, prepare, type Entry, type Word } from '../entry';
 import { guardFor } from '../guard';
+import { spellingsOf } from '../likeness';
 
 /** The shipped bank and guard, for tests. */
 export const bank: readonly Entry[] = parseBank(readFileSync('lexicon/words.tsv', 'utf8'));
 export const guardText: string = readFileSync('lexicon/guard.tsv', 'utf8');
 
+const kept = new Map<string, unknown>();
+
+/** Made once for each accent and convention: tests go over the whole bank many times. */
+function once<T>(key: string, make: () => T): T {
+  if (!kept.has(key)) kept.set(key, make());
+  return kept.get(key) as T;
+}
+
 export const words = (accent: AccentId = 'southern-british', conventions: Conventions = PRESETS.default): Word[] =>
-  bank.map((entry) => prepare(entry, accent, conventions));
+  once(`words ${accent} ${JSON.stringify(conventions)}`, () => bank.map((entry) => prepare(entry, accent, conventions)));
 
 export function word(name: string, accent: AccentId = 'southern-british', conventions: Conventions = PRESETS.default): Word {
-  const entry = bank.find((e) => e.word === name);
-  if (!entry) throw new Error(`"${name}" is not in the bank`);
-  return prepare(entry, accent, conventions);
+  const made = words(accent, conventions).find((w) => w.word === name);
+  if (!made) throw new Error(`"${name}" is not in the bank`);
+  return made;
 }
 
 export const ipa = (made: Word): string => made.sounds.map((s) => s.ipa).join(' ');
 
-export function context(accent: AccentId = 'southern-british'): LikelyContext {
-  const spellings = new Map(words(accent).map((w) => [ipa(w), w.word]));
-  return { guard: guardFor(guardText, accent), spellingOf: (sounds) => spellings.get(sounds.join(' ')) };
-}
+export const context = (accent: AccentId = 'southern-british'): LikelyContext => once(`context ${accent}`, () => {
+  const spellings = spellingsOf(words(accent));
+  return { guard: guardFor(guardText, accent), spellingOf: (sounds: readonly string[]) => spellings.get(sounds.join(' '))?.word };
+});
