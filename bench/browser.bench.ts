@@ -71,7 +71,7 @@ test('the run in a browser, 30 children, processor slowed four times', async () 
 
   const session = page.url();
   const rows: Row[] = [];
-  for (const [name, url, bar] of [['Play', session, 190], ['Today', app.url, 260], ['Words', `${app.url}/choose`, 260], ['Children', `${app.url}/children`, 260], ['Settings', `${app.url}/settings`, 260]] as const) {
+  for (const [name, url, bar] of [['Play', session, 190], ['Today', app.url, 260], ['Words', `${app.url}/words`, 260], ['Children', `${app.url}/children`, 260], ['Settings', `${app.url}/settings`, 260]] as const) {
     const fresh = await openPage(browser);
     let bytes = 0;
     const bodies: Promise<void>[] = [];

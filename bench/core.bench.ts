@@ -1,12 +1,19 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
+import { dictionary } from 'cmu-pronouncing-dictionary';
 import { test } from 'vitest';
 import { v7 } from 'uuid';
 import { GAMES } from '../src/core/games';
 import { makeItem } from '../src/core/games/item';
-import { COUNTS, facets, FIRSTS, select } from '../src/core/lexicon/select';
-import { context, words } from '../src/core/lexicon/testing/bank';
+import { COUNTS, find, FIRSTS } from '../src/core/lexicon/find';
+import { select } from '../src/core/lexicon/select';
+import { sameForEveryone } from '../src/core/lexicon/likeness';
+import { indexWords, PLACES, type WordIndex } from '../src/core/lexicon/word-index';
+import { prepare } from '../src/core/lexicon/entry';
+import { neighbourGraph, neighbourhood, rhymeClasses } from '../src/core/lexicon/neighbours';
+import { PRESETS } from '../src/core/phonology/conventions';
+import { bank, context, words } from '../src/core/lexicon/testing/bank';
 import { appendLog } from '../src/server/append-log';
 import { database } from '../src/server/database';
 import { addChildren, addGroup, listGroups } from '../src/server/groups';
@@ -15,20 +22,69 @@ import { print, rowOf, timed } from './table';
 
 test('the core', async () => {
   const all = words();
-  const five = Array.from({ length: 5 }, () => all).flat();
-  const pick = (bank: typeof all) => (i: number): void => {
-    const filters = { count: COUNTS[i % 4]!, first: i % 3 ? undefined : FIRSTS[i % 2]!, contested: i % 2 === 0 };
-    facets(bank, filters);
-    select(bank, { ...filters, size: 6 + (i % 5), seed: i });
+  const agreed = sameForEveryone(bank);
+  const index = indexWords(all, agreed);
+  const five = indexWords(Array.from({ length: 5 }, () => all).flat(), agreed);
+  const pick = (of: WordIndex) => (i: number): void => {
+    const filters = {
+      count: COUNTS[i % 5]!, first: i % 3 ? undefined : FIRSTS[i % 2]!, contested: i % 2 === 0, only: i % 4 ? [] : ['picture' as const],
+      sound: i % 5 ? undefined : 's', place: PLACES[i % 4]!,
+    };
+    select(of, { ...filters, size: 6 + (i % 5), seed: i }, find(of, filters));
   };
   const ctx = context();
   print('Core', [
-    rowOf(`word set with facet counts, bank of ${all.length}`, await timed(400, pick(all)), 2),
-    rowOf(`word set with facet counts, ${five.length} entries`, await timed(200, pick(five)), 2),
+    rowOf(`word set with all facets, bank of ${all.length}`, await timed(600, pick(index)), 2),
+    rowOf(`word set with all facets, ${five.words.length} entries`, await timed(300, pick(five))),
+    rowOf('a bank made ready for another accent (index and all)', await timed(20, () => indexWords(bank.map((e) => prepare(e, 'scottish', PRESETS.default)), agreed))),
+    rowOf('neighbour graph and rhyme classes of the bank', await timed(20, () => [neighbourhood(all), rhymeClasses(all)])),
     rowOf('item with likely answers and proof, blending', await timed(600, (i) => makeItem(GAMES[0]!, all[i % all.length]!, ctx)), 2),
     rowOf('item with likely answers and proof, segmenting', await timed(600, (i) => makeItem(GAMES[1]!, all[i % all.length]!, ctx)), 2),
   ]);
 });
+
+// One character a phone, stress left out; words said alike are one node.
+function pronouncingDictionary(): string[] {
+  const letters = new Map<string, string>();
+  const letter = (phone: string): string => {
+    const bare = phone.replace(/\d/, '');
+    if (!letters.has(bare)) letters.set(bare, String.fromCharCode(65 + letters.size));
+    return letters.get(bare)!;
+  };
+  return [...new Set(Object.values(dictionary).map((line) => line.split('#')[0]!.trim().split(' ').map(letter).join('')))];
+}
+
+const apart = (x: string, y: string): boolean => {
+  const [long, short] = x.length >= y.length ? [x, y] : [y, x];
+  if (long.length - short.length > 1) return false;
+  let at = 0;
+  while (at < short.length && long[at] === short[at]) at += 1;
+  return at < long.length && long.slice(at + 1) === (long.length === short.length ? short.slice(at + 1) : short.slice(at));
+};
+
+test('neighbour graph over the pronouncing dictionary', async () => {
+  const said = pronouncingDictionary();
+  const entries = Object.keys(dictionary).length;
+  // Every k-th string of the whole, so that each size has the same mix of lengths.
+  const sizes = [0.125, 0.25, 0.5, 1].map((share) => said.filter((_, i) => Math.floor(i * share) !== Math.floor((i - 1) * share)));
+  const rows = [];
+  for (const part of sizes) {
+    const runs = await timed(3, () => neighbourGraph(part));
+    rows.push({ words: part.length, ms: Math.min(...runs), edges: neighbourGraph(part).targets.length });
+  }
+  const whole = rows.at(-1)!;
+  const worst = rowOf(`graph of ${whole.words} sound strings (${entries} readings)`, await timed(5, () => neighbourGraph(said)), 2_000);
+  print('Neighbours', [worst]);
+  console.log(['words      ms     µs a word    edges', ...rows.map((r) => `${String(r.words).padEnd(8)}${r.ms.toFixed(0).padStart(5)}${((1000 * r.ms) / r.words).toFixed(2).padStart(12)}${String(r.edges).padStart(11)}`)].join('\n'));
+  // All pairs: a sample of strings is compared with every other, and the time taken for all by simple proportion.
+  const sample = said.filter((_, i) => i % Math.floor(said.length / 150) === 0);
+  const start = performance.now();
+  let met = 0;
+  for (const one of sample) for (const other of said) if (apart(one, other)) met += 1;
+  const took = performance.now() - start;
+  const pairs = (took / sample.length) * said.length / 2;
+  console.log(`all pairs: ${sample.length} strings against all ${said.length} took ${took.toFixed(0)} ms (${met} neighbours); each pair once, by proportion: ${(pairs / 1000).toFixed(0)} s; the graph is ${(pairs / whole.ms).toFixed(0)} times faster (bar 50)`);
+}, 300_000);
 
 test('tap to disk on the server', async () => {
   const folder = mkdtempSync(path.join(os.tmpdir(), 'bouncy-echo-bench-'));
@@ -38,7 +94,7 @@ test('tap to disk on the server', async () => {
   const children = (await listGroups())[0]!.children;
   const { sequelize, write } = await database();
   const bare = await timed(200, () => write((transaction) => sequelize.query(`INSERT INTO groups VALUES ('${v7()}', 'x', 0, 0)`, { transaction })));
-  const begin = (): Promise<string> => startSession({ groupId: group.id, task: 'blending', sounds: 3, words: ['sun', 'map', 'leg'] });
+  const begin = (): Promise<string> => startSession({ groupId: group.id, task: 'blending', words: ['sun', 'map', 'leg'] });
   let session = await begin();
   const answers = await timed(200, async (i) => {
     if (i % 60 === 0) session = await begin();

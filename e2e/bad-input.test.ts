@@ -65,7 +65,7 @@ describe('addresses and bodies', () => {
     expect(text).not.toMatch(LEAKS);
   });
   test('the words address takes anything', async () => {
-    const response = await fetch(`${app.url}/choose?sounds=abc&shape=%3Cscript%3E&seed=-1&size=99&words=zzz,,;&task=zz&task=y`);
+    const response = await fetch(`${app.url}/words?sounds=abc&shape=%3Cscript%3E&seed=-1&size=99&sound=%00&only=x&set=..&words=zzz,,;&task=zz&task=y`);
     expect(response.status).toBe(200);
     expect(await response.text()).toContain('How many sounds?');
   });

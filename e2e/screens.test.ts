@@ -30,12 +30,12 @@ const check = async (page: Page): Promise<void> => {
 describe.each([[1280, 800], [768, 1024], [390, 844]])('at %i × %i', (width, height) => {
   test('zero axe violations and nothing over the side on every screen', async () => {
     const { page, trouble } = await openPage(browser, width, height);
-    for (const where of ['/', '/choose', '/choose?sounds=5&task=segmenting&first=hold', '/children', '/look-back', `/look-back/${session}`, '/settings', `/play/${session}`]) {
+    for (const where of ['/', '/words', '/words?sounds=5&task=segmenting&first=hold', '/children', '/look-back', `/look-back/${session}`, '/settings', `/play/${session}`]) {
       await page.goto(app.url + where);
       await page.waitForLoadState('networkidle');
       await check(page);
     }
-    for (const where of ['/', '/children', '/look-back', '/choose?sounds=4&shape=CCCV&first=clip']) {
+    for (const where of ['/', '/children', '/look-back', '/words?sounds=4&shape=CCCV&first=clip']) {
       await page.goto(empty.url + where);
       await check(page);
     }
@@ -46,7 +46,7 @@ describe.each([[1280, 800], [768, 1024], [390, 844]])('at %i × %i', (width, hei
   test('the run, its dialogs and the correction dialog', async () => {
     const { page, trouble } = await openPage(browser, width, height);
     for (const task of ['blending', 'segmenting']) {
-      await page.goto(`${app.url}/choose?sounds=5&task=${task}`);
+      await page.goto(`${app.url}/words?sounds=5&task=${task}`);
       await page.getByRole('button', { name: /^Play with/ }).click();
       await page.waitForURL(/\/play\//);
       await check(page);
@@ -82,7 +82,7 @@ describe.each([[1280, 800], [768, 1024], [390, 844]])('at %i × %i', (width, hei
 
 test('a whole choice by keyboard alone', async () => {
   const { page } = await openPage(browser);
-  await page.goto(`${app.url}/choose`);
+  await page.goto(`${app.url}/words`);
   const tabTo = async (name: RegExp): Promise<void> => {
     for (let i = 0; i < 60; i += 1) {
       await page.keyboard.press('Tab');
@@ -116,7 +116,7 @@ test('settings: the example changes with the choice, and confirming lets contest
   await page.getByText('Kept.').waitFor();
   await page.reload();
   await page.getByText('box has 3').waitFor();
-  await page.goto(`${empty.url}/choose?sounds=3`);
+  await page.goto(`${empty.url}/words?sounds=3`);
   expect(await page.getByText('say how you count').count()).toBe(0);
   await page.context().close();
 });
@@ -127,11 +127,11 @@ test('longest name, longest list: thirty children, sixty letters each', async ()
   await page.getByLabel('Add names to').fill(Array.from({ length: 30 }, (_, i) => `${i} ${'W'.repeat(56)}`).join('\n'));
   await page.getByRole('button', { name: 'Add', exact: true }).click();
   await page.getByText('Added 30 children.').waitFor();
-  for (const where of ['/children', '/', '/choose']) {
+  for (const where of ['/children', '/', '/words']) {
     await page.goto(empty.url + where);
     await check(page);
   }
-  await page.goto(`${empty.url}/choose`);
+  await page.goto(`${empty.url}/words`);
   await page.getByRole('button', { name: /^Play with/ }).click();
   await page.waitForURL(/\/play\//);
   await check(page);

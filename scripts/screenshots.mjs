@@ -26,7 +26,7 @@ async function pictures() {
   };
   await page.goto(url);
   await take('today');
-  await page.goto(`${url}/choose?sounds=3&first=hold`);
+  await page.goto(`${url}/words?sounds=3&first=hold`);
   await take('words');
   await page.goto(`${url}/children`);
   await take('children');
@@ -38,7 +38,7 @@ async function pictures() {
   await page.waitForURL(/look-back\/./);
   await take('look-back');
 
-  await page.goto(`${url}/choose?sounds=4&task=blending&words=slug,milk,frog,pond,swan,hand,crab,plum,nest,crumb`);
+  await page.goto(`${url}/words?sounds=4&task=blending&words=slug,milk,frog,pond,swan,hand,crab,plum,nest,crumb`);
   await page.getByRole('button', { name: /^Play with/ }).click();
   await page.waitForURL(/play/);
   await take('play-model');
@@ -50,7 +50,7 @@ async function pictures() {
   await page.waitForTimeout(1_300);
   await take('play-blending');
 
-  await page.goto(`${url}/choose?sounds=4&task=segmenting&words=slug,milk,frog,pond,swan,hand,crab,plum,nest,crumb`);
+  await page.goto(`${url}/words?sounds=4&task=segmenting&words=slug,milk,frog,pond,swan,hand,crab,plum,nest,crumb`);
   await page.getByRole('button', { name: /^Play with/ }).click();
   await page.waitForURL(/play/);
   await page.getByRole('button', { name: /^Modelled/ }).click();

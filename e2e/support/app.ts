@@ -99,7 +99,7 @@ export async function addNames(page: Page, url: string, names: readonly string[]
 
 /** Starts a session from the Words screen and models the first item. */
 export async function beginPlay(page: Page, url: string, query: string): Promise<string> {
-  await page.goto(`${url}/choose?${query}`);
+  await page.goto(`${url}/words?${query}`);
   await page.getByRole('button', { name: /^Play with/ }).click();
   await page.waitForURL(/\/play\//);
   await page.getByRole('button', { name: /^Modelled/ }).click();

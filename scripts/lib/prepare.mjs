@@ -10,7 +10,10 @@ export const ROOT = path.resolve(path.dirname(fileURLToPath(import.meta.url)), '
 /** A fault a person can put right: its message is all they see. */
 export class Stop extends Error {}
 
-export const say = (text) => console.log(`· ${text}`);
+/** Where progress is told: standard output, or 2 for standard error where the output is a file to be read. */
+export const channel = { out: 'inherit' };
+
+export const say = (text) => (channel.out === 2 ? console.error : console.log)(`· ${text}`);
 
 /** Runs a script and turns a Stop into its sentence. */
 export async function main(work) {
@@ -49,7 +52,7 @@ function stamped(stamp, hash, made, work) {
 }
 
 const run = (command, args, env = {}) => {
-  const { status, error } = spawnSync(command, args, { cwd: ROOT, stdio: 'inherit', env: { ...process.env, ...env } });
+  const { status, error } = spawnSync(command, args, { cwd: ROOT, stdio: ['inherit', channel.out, 'inherit'], env: { ...process.env, ...env } });
   if (error) throw error;
   return status === 0;
 };

@@ -1,8 +1,9 @@
-import { realise } from '../core/lexicon/entry';
+import { realise, type Entry as BankEntry } from '../core/lexicon/entry';
 import type { Entry } from '../core/sessions/log';
-import { bankEntry } from './bank';
+import { shippedEntry } from './bank';
 import { database } from './database';
 import type { AnswerRow, StepRow } from './models';
+import { ownEntries } from './own-entries';
 import { loggedIds, sessionLog, sessionPlan, type PlannedSession } from './session-record';
 
 export interface Appended {
@@ -14,16 +15,16 @@ export interface Appended {
   readonly refused: readonly { readonly id: string; readonly why: string }[];
 }
 
-function soundsOf(word: string, session: PlannedSession): string[] | undefined {
-  const entry = bankEntry(word);
-  return entry && realise(entry, session.accent).map((s) => s.ipa);
-}
+/** The entry of a word: shipped, or the setting's own, removed or not: an answer is never lost for want of its word. */
+type Lookup = (word: string) => BankEntry | undefined;
+
+const soundsOf = (entry: BankEntry, session: PlannedSession): string => realise(entry, session.accent).map((s) => s.ipa).join(' ');
 
 /** Why an entry cannot be kept, or undefined where it can. */
-function fault(entry: Entry, session: PlannedSession, known: ReadonlySet<string>): string | undefined {
+function fault(entry: Entry, session: PlannedSession, known: ReadonlySet<string>, lookup: Lookup): string | undefined {
   const child = 'childId' in entry ? entry.childId : null;
   if (child && !session.childIds.includes(child)) return 'That child is not in this session any more.';
-  if (entry.kind === 'answer' && !soundsOf(entry.word, session)) return `“${entry.word}” is not in the word bank.`;
+  if (entry.kind === 'answer' && !lookup(entry.word)) return `“${entry.word}” is not in the word bank.`;
   if (entry.kind === 'answer' && entry.supersedes && !known.has(entry.supersedes)) return 'The answer it corrects is not in this session.';
   if (entry.kind === 'undo' && !known.has(entry.answerId)) return 'The answer to undo is not in this session.';
   return undefined;
@@ -36,6 +37,8 @@ function fault(entry: Entry, session: PlannedSession, known: ReadonlySet<string>
 export async function appendLog(sessionId: string, entries: readonly Entry[], has?: number): Promise<Appended> {
   const session = await sessionPlan(sessionId);
   const { models, write } = await database();
+  const own = new Map((await ownEntries()).map((o) => [o.entry.word, o.entry]));
+  const lookup: Lookup = (word) => shippedEntry(word) ?? own.get(word);
   return write(async (transaction) => {
     const known = await loggedIds(sessionId, transaction);
     const upToDate = has === known.size;
@@ -43,7 +46,7 @@ export async function appendLog(sessionId: string, entries: readonly Entry[], ha
     const refused: { id: string; why: string }[] = [];
     for (const entry of entries) {
       if (known.has(entry.id)) continue;
-      const why = fault(entry, session, known);
+      const why = fault(entry, session, known, lookup);
       if (why) {
         refused.push({ id: entry.id, why });
       } else {
@@ -51,7 +54,7 @@ export async function appendLog(sessionId: string, entries: readonly Entry[], ha
         added.push(entry);
       }
     }
-    const answers = added.flatMap((entry) => (entry.kind === 'answer' ? [answerRow(entry, session)] : []));
+    const answers = added.flatMap((entry) => (entry.kind === 'answer' ? [answerRow(entry, session, soundsOf(lookup(entry.word)!, session))] : []));
     const steps = added.flatMap((entry) => (entry.kind === 'answer' ? [] : [stepRow(entry, sessionId)]));
     if (answers.length) await models.answers.bulkCreate(answers, { transaction });
     if (steps.length) await models.steps.bulkCreate(steps, { transaction });
@@ -65,9 +68,9 @@ export async function appendLog(sessionId: string, entries: readonly Entry[], ha
 const standingOf = (entry: Extract<Entry, { kind: 'answer' }>, session: PlannedSession): string =>
   entry.childId === null ? 'in-chorus' : entry.word === session.model ? 'after-a-model' : 'fresh';
 
-const answerRow = (entry: Extract<Entry, { kind: 'answer' }>, session: PlannedSession): AnswerRow => ({
+const answerRow = (entry: Extract<Entry, { kind: 'answer' }>, session: PlannedSession, sounds: string): AnswerRow => ({
   id: entry.id, session_id: session.id, child_id: entry.childId, turn: entry.turn, word: entry.word, task: session.task,
-  rung: session.sounds, sounds: soundsOf(entry.word, session)!.join(' '), outcome: entry.outcome,
+  rung: session.sounds, sounds, outcome: entry.outcome,
   standing: standingOf(entry, session), slip: entry.slip, said: entry.said, missed: JSON.stringify(entry.missed),
   helps: JSON.stringify(entry.helps), note: entry.note, think_ms: entry.thinkMs, supersedes: entry.supersedes,
   at: entry.at, received_at: Date.now(),

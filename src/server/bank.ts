@@ -2,46 +2,74 @@ import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import type { LikelyContext } from '../core/answers/likely';
 import { parseBank, prepare, type Entry, type Word } from '../core/lexicon/entry';
-import { guardFor } from '../core/lexicon/guard';
-import { spellingsOf } from '../core/lexicon/likeness';
-import type { AccentId } from '../core/phonology/accents';
+import { guardFor, type Guard } from '../core/lexicon/guard';
+import { sameForEveryone, spellingsOf } from '../core/lexicon/likeness';
+import { neighbourhood, rhymeClasses, type Neighbourhood } from '../core/lexicon/neighbours';
+import { indexWords, type WordIndex } from '../core/lexicon/word-index';
+import { ACCENT_IDS, type AccentId } from '../core/phonology/accents';
 import type { Conventions } from '../core/phonology/conventions';
+import { ownEntries } from './own-entries';
 
 const file = (name: string): string => readFileSync(path.join(process.cwd(), 'lexicon', name), 'utf8');
+const once = <T>(make: () => T): (() => T) => {
+  let made: { value: T } | undefined;
+  return () => (made ??= { value: make() }).value;
+};
 
-let entries: Entry[] | undefined;
-let guardText: string | undefined;
+/** Every entry of the shipped word bank, read once. */
+export const bank = once((): Entry[] => parseBank(file('words.tsv')));
+const guardText = once(() => file('guard.tsv'));
+const agreedWords = once(() => sameForEveryone(bank()));
 
-/** Every entry of the word bank, read once. */
-export const bank = (): Entry[] => (entries ??= parseBank(file('words.tsv')));
+/** The guard of an accent. */
+export const guardOf = (accent: AccentId): Guard => guardFor(guardText(), accent);
 
-let byWord: Map<string, Entry> | undefined;
+/** True where the sounds would be rude in any accent that ships. */
+export const rudeAnywhere = (entry: Entry, conventions: Conventions): boolean =>
+  ACCENT_IDS.some((accent) => guardOf(accent)(prepare(entry, accent, conventions).sounds.map((s) => s.ipa)));
 
-/** The entry of a word, or undefined where the bank has none. */
-export const bankEntry = (word: string): Entry | undefined =>
-  (byWord ??= new Map(bank().map((entry) => [entry.word, entry]))).get(word);
+const shipped = once(() => new Map(bank().map((entry) => [entry.word, entry])));
+
+/** The entry of a word, shipped or the setting's own; undefined where there is none (any more). */
+export const bankEntry = async (word: string): Promise<Entry | undefined> =>
+  shipped().get(word) ?? (await ownEntries()).find(({ entry, removed }) => entry.word === word && !removed)?.entry;
+
+/** The shipped entry of a word; undefined where the bank has none. */
+export const shippedEntry = (word: string): Entry | undefined => shipped().get(word);
 
 export interface PreparedBank {
   readonly words: readonly Word[];
   readonly byName: ReadonlyMap<string, Word>;
+  readonly index: WordIndex;
+  readonly guard: Guard;
   readonly context: LikelyContext;
+  readonly neighbours: () => Neighbourhood;
+  readonly rhymes: () => ReadonlyMap<string, readonly Word[]>;
 }
 
-const prepared = new Map<string, PreparedBank>();
+const prepared = new Map<string, { own: readonly unknown[]; bank: PreparedBank }>();
 
-/** The bank as one accent and counting convention has it; made once for each pair. */
-export function preparedBank(accent: AccentId, conventions: Conventions): PreparedBank {
+/**
+ * The bank as one accent and counting convention has it, with the setting's own words that were confirmed in this accent;
+ * made once for each pair, and again when an own word changes.
+ */
+export async function preparedBank(accent: AccentId, conventions: Conventions): Promise<PreparedBank> {
+  const own = await ownEntries();
   const key = `${accent} ${JSON.stringify(conventions)}`;
   const known = prepared.get(key);
-  if (known) return known;
-  const guard = guardFor((guardText ??= file('guard.tsv')), accent);
-  const words = bank().map((entry) => prepare(entry, accent, conventions)).filter((w) => !guard(w.sounds.map((s) => s.ipa)));
+  if (known?.own === own) return known.bank;
+  const guard = guardOf(accent);
+  const entries = [...bank(), ...own.filter((o) => o.accent === accent && !o.removed).map((o) => o.entry)];
+  const words = entries.map((entry) => prepare(entry, accent, conventions)).filter((w) => !guard(w.sounds.map((s) => s.ipa)));
   const spellings = spellingsOf(words);
   const made: PreparedBank = {
-    words,
+    words, guard,
     byName: new Map(words.map((w) => [w.word, w])),
+    index: indexWords(words, agreedWords()),
     context: { guard, spellingOf: (sounds) => spellings.get(sounds.join(' '))?.word },
+    neighbours: once(() => neighbourhood(words)),
+    rhymes: once(() => rhymeClasses(words)),
   };
-  prepared.set(key, made);
+  prepared.set(key, { own, bank: made });
   return made;
 }

@@ -29,7 +29,7 @@ export interface PlaySession {
 export async function playSession(id: string): Promise<PlaySession> {
   const session = await sessionRecord(id);
   const game = gameOf(session.task);
-  const { byName, context } = preparedBank(session.accent, session.conventions);
+  const { byName, context } = await preparedBank(session.accent, session.conventions);
   const there = (words: readonly string[]): string[] => words.filter((w) => byName.has(w));
   const words = there(session.words);
   const spares = there(session.spares);

@@ -4,12 +4,12 @@ import path from 'node:path';
 import { afterEach, beforeEach, describe, expect, test } from 'vitest';
 import { QueryTypes, type Transaction } from 'sequelize';
 import { v7 } from 'uuid';
-import { chooseSchema } from '../core/formats/schemas';
+import { wordsSchema } from '../core/formats/schemas';
 import { toCsv } from '../core/formats/session-export';
 import type { AnswerEntry } from '../core/sessions/log';
 import { slippedSounds, tally } from '../core/sessions/summary';
 import { appendLog } from './append-log';
-import { propose } from './choose';
+import { findWords } from './words';
 import { database, openDatabase, type Database } from './database';
 import { seedDemo } from './demo/seed';
 import { addChildren, addGroup, eraseChild, eraseGroup, groupOrFirst, listGroups, renameChild, renameGroup, setAway } from './groups';
@@ -44,7 +44,7 @@ async function begun(names = 'Wren\nKofi', words = ['sun', 'map', 'frog']): Prom
   const group = await addGroup('Radishes');
   await addChildren(group.id, names);
   const { children } = (await listGroups())[0]!;
-  const id = await startSession({ groupId: group.id, task: 'blending', sounds: 3, words, model: 'leg', spares: ['net'] });
+  const id = await startSession({ groupId: group.id, task: 'blending', words, model: 'leg', spares: ['net'] });
   return { id, groupId: group.id, children: children.map((c) => c.id) };
 }
 
@@ -188,7 +188,7 @@ describe('sessions', () => {
     await expect(appendLog(v7(), [])).rejects.toMatchObject({ status: 404 });
     await expect(playSession('../../etc/passwd')).rejects.toMatchObject({ status: 404 });
     const { groupId } = await begun();
-    await expect(startSession({ groupId, task: 'blending', sounds: 3, words: ['sun', 'zzz'] })).rejects.toThrow('zzz');
+    await expect(startSession({ groupId, task: 'blending', words: ['sun', 'zzz'] })).rejects.toThrow('zzz');
   });
   test('fresh, after a model and in chorus are told apart by how the round ran', async () => {
     const { id, children } = await begun();
@@ -221,26 +221,26 @@ describe('sessions', () => {
 describe('choosing', () => {
   test('contested words come in once the setting has said how it counts', async () => {
     const group = await addGroup('G');
-    const choice = chooseSchema.parse({ sounds: '4' });
-    const before = await propose(choice, { ...group, children: [] });
+    const choice = wordsSchema.parse({ sounds: '4' });
+    const before = await findWords(choice, { ...group, children: [] });
     await saveSettings({ ...(await getSettings()), conventions: PRESETS.default });
-    const after = await propose(choice, { ...group, children: [] });
+    const after = await findWords(choice, { ...group, children: [] });
     expect(after.facets.counts[4]).toBeGreaterThan(before.facets.counts[4]);
   });
   test('a swapped word stays, the others keep their places', async () => {
     const group = { ...(await addGroup('G')), children: [] };
-    const first = await propose(chooseSchema.parse({ sounds: '3' }), group);
-    const names = first.words.map((w) => w.word);
+    const first = await findWords(wordsSchema.parse({ sounds: '3' }), group);
+    const names = first.set.map((w) => w.word);
     const swapped = names.map((w, i) => (i === 2 ? first.spares[0]! : w));
-    const second = await propose(chooseSchema.parse({ sounds: '3', words: swapped.join(','), no: names[2]! }), group);
-    expect(second.words.map((w) => w.word)).toEqual(swapped);
+    const second = await findWords(wordsSchema.parse({ sounds: '3', words: swapped.join(','), no: names[2]! }), group);
+    expect(second.set.map((w) => w.word)).toEqual(swapped);
     expect(second.spares).not.toContain(names[2]);
   });
   test('today goes one sound longer when most answers came without help', async () => {
     const { id, groupId, children } = await begun('Wren\nKofi', ['sun', 'map', 'leg', 'fish']);
     await appendLog(id, [0, 1, 2, 3].map((t) => answer(t, children[t % 2]!, ['sun', 'map', 'leg', 'fish'][t]!)));
     await new Promise((resolve) => setTimeout(resolve, 5));
-    await startSession({ groupId, task: 'segmenting', sounds: 3, words: ['sun'] });
+    await startSession({ groupId, task: 'segmenting', words: ['sun'] });
     const ready = await proposeToday((await listGroups())[0]!);
     expect(ready).toMatchObject({ task: 'blending', sounds: 4 });
     expect(ready.why).toContain('one sound more');

@@ -1,8 +1,8 @@
-import { chooseSchema } from '../core/formats/schemas';
+import { wordsSchema } from '../core/formats/schemas';
 import { gameOf, type Task } from '../core/games';
-import { COUNTS, type Count } from '../core/lexicon/select';
+import { COUNTS, type Count } from '../core/lexicon/find';
 import { minutesFor, turnsFor } from '../core/sessions/turns';
-import { propose } from './choose';
+import { findWords } from './words';
 import type { Group } from './groups';
 import { listSessions, type SessionLine } from './look-back';
 
@@ -35,10 +35,10 @@ export async function proposeToday(group: Group): Promise<ReadySession> {
   const task: Task = played[0]?.task === 'blending' ? 'segmenting' : 'blending';
   const before = played.find((s) => s.task === task && Object.values(s.tally).some(Boolean));
   const longer = before !== undefined && alone(before) >= MOSTLY && before.sounds < COUNTS.at(-1)!;
-  const sounds = (before ? before.sounds + (longer ? 1 : 0) : 3) as Count;
-  const set = await propose(chooseSchema.parse({ task, sounds, seed: played.length + 1 }), group);
+  const sounds = Math.min(Math.max(before ? before.sounds + (longer ? 1 : 0) : 3, COUNTS[0]), COUNTS.at(-1)!) as Count;
+  const set = await findWords(wordsSchema.parse({ task, sounds, seed: played.length + 1 }), group);
   const here = group.children.filter((c) => !c.away).length;
-  const words = set.words.map((w) => w.word);
+  const words = set.set.map((w) => w.word);
   return {
     task, game: gameOf(task).name, sounds, words, model: set.model, spares: set.spares,
     minutes: minutesFor(turnsFor(words.length, here), gameOf(task).secondsPerTurn),

@@ -1,7 +1,7 @@
 import Papa from 'papaparse';
 import { describe, expect, test } from 'vitest';
 import { readNames } from './names';
-import { chooseSchema, logBodySchema, nameSchema, startSchema } from './schemas';
+import { wordsSchema, logBodySchema, nameSchema, startSchema } from './schemas';
 import { CSV_COLUMNS, toCsv, type ExportRow, type SessionExport } from './session-export';
 
 const row = (more: Partial<ExportRow>): ExportRow => ({
@@ -51,8 +51,8 @@ describe('names', () => {
 });
 
 describe('doors', () => {
-  test('the choose address never fails: what does not fit falls back', () => {
-    expect(chooseSchema.parse({ sounds: '99', task: 'x', shape: '<b>', seed: 'NaN', size: '1000' })).toMatchObject({ sounds: 3, task: 'blending', seed: 1 });
+  test('the Words address never fails: what does not fit falls back', () => {
+    expect(wordsSchema.parse({ sounds: '99', task: 'x', shape: '<b>', seed: 'NaN', size: '1000' })).toMatchObject({ sounds: 3, task: 'blending', seed: 1 });
   });
   test.each([[{ entries: [{ kind: 'answer' }] }], [{ entries: 'no' }], [{}], [null], [{ entries: [], more: 1 }], [{ entries: [{ kind: 'undo', id: 'x', at: 0, answerId: 'y' }] }]])('a log body that does not fit is refused: %j', (body) => {
     expect(logBodySchema.safeParse(body).success).toBe(false);

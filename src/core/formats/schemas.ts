@@ -1,7 +1,11 @@
 import { z } from 'zod';
 import { HELPS, OUTCOMES, SLIPS } from '../answers/outcome';
 import { TASKS } from '../games';
-import { COUNTS, FIRSTS } from '../lexicon/select';
+import { CAUTIONS, parseLetters, spell } from '../lexicon/entry';
+import { COUNTS, FIRSTS, ONLY, SORTS, SYLLABLES } from '../lexicon/find';
+import { PLACES } from '../lexicon/word-index';
+import { isConsonantKey, isVowelKey } from '../phonology/keys';
+import { parseTranscription } from '../phonology/transcription';
 import { ACCENT_IDS } from '../phonology/accents';
 import { CONVENTION_IDS } from '../phonology/conventions';
 import type { Entry } from '../sessions/log';
@@ -51,24 +55,82 @@ export const nameSchema = z
 
 const list = z.string().max(2_000).transform((text) => text.split(',').map((w) => w.trim()).filter(Boolean)).pipe(z.array(word).max(60));
 
-/** The address of the Choose screen: every choice is in it, so it can be kept, shared and gone back to. */
-export const chooseSchema = z.object({
+const oneOf = <T extends number>(numbers: readonly T[]) => z.coerce.number().pipe(z.union(numbers.map((n) => z.literal(n))));
+const flag = z.enum(['1']).transform(() => true).optional().catch(undefined);
+
+/** The address of the Words screen: every choice is in it, so it can be kept, shared and gone back to. */
+export const wordsSchema = z.object({
   task: z.enum(TASKS).catch('blending').default('blending'),
-  sounds: z.coerce.number().pipe(z.union(COUNTS.map((n) => z.literal(n)))).catch(3).default(3),
-  shape: z.string().regex(/^[CV]{1,8}$/).optional().catch(undefined),
+  sounds: z.union([z.literal('any'), oneOf(COUNTS)]).catch(3).default(3),
+  shape: z.string().regex(/^[CV]{1,12}$/).optional().catch(undefined),
   first: z.enum(FIRSTS).optional().catch(undefined),
+  sound: z.string().max(4).optional().catch(undefined),
+  place: z.enum(PLACES).optional().catch(undefined),
+  syllables: oneOf(SYLLABLES).optional().catch(undefined),
+  only: z.string().max(200).transform((text) => ONLY.filter((name) => text.split(',').includes(name))).optional().catch(undefined),
+  doubtful: flag,
+  q: z.string().max(60).optional().catch(undefined),
+  sort: z.enum(SORTS).optional().catch(undefined),
+  more: z.coerce.number().int().min(1).max(200).optional().catch(undefined),
   size: z.coerce.number().int().min(SET_SIZE.least).max(SET_SIZE.most).optional().catch(undefined),
   seed: z.coerce.number().int().min(0).max(1_000_000).catch(1).default(1),
+  /** The words of the set by name, in order; proposed where absent. */
   words: list.optional().catch(undefined),
   no: list.optional().catch(undefined),
+  /** The saved set these words come from. */
+  set: idSchema.optional().catch(undefined),
 });
-export type Choice = z.infer<typeof chooseSchema>;
+export type Choice = z.infer<typeof wordsSchema>;
+
+export const SET_LIMIT = 60;
+export const wordSetSchema = z.object({
+  name: nameSchema,
+  words: z.array(word).min(1, 'A word set needs at least one word.').max(SET_LIMIT, `A word set can have ${SET_LIMIT} words.`),
+});
+export type WordSetInput = z.infer<typeof wordSetSchema>;
+
+const reads = (check: (text: string) => unknown, error: string) => (text: string, ctx: z.RefinementCtx<string>): void => {
+  try {
+    check(text);
+  } catch {
+    ctx.addIssue({ code: 'custom', message: error });
+  }
+};
+
+/** A spelling as typed: small letters of any Latin alphabet, an apostrophe or a hyphen inside. */
+export const spellingSchema = z.string().transform((text) => text.normalize('NFC').trim().toLowerCase().replaceAll('’', "'"))
+  .pipe(z.string().regex(/^\p{Script=Latin}+(['-]\p{Script=Latin}+)*$/u, 'Type one word, letters only.').max(24, 'A word can have 24 letters.'));
+
+const sentenceText = (what: string, most: number) => z.string().transform((text) => text.replace(/\s+/g, ' ').trim()).pipe(z.string().max(most, `${what} can have ${most} letters.`));
+
+/** A word of the setting's own: spelling, sounds as a transcription line, the letters cut to them. */
+export const ownWordSchema = z.object({
+  word: spellingSchema,
+  line: z.string().max(200).superRefine(reads((text) => {
+    if (!parseTranscription(text).some((s) => isVowelKey(s.key))) throw new Error('no vowel');
+  }, 'These sounds cannot be read. Every word needs at least one vowel.')),
+  letters: z.string().max(80),
+  meaning: sentenceText('The meaning', 80),
+  sentence: sentenceText('The sentence', 120),
+  prop: z.boolean(),
+  cautions: z.array(z.enum(CAUTIONS)).max(CAUTIONS.length),
+}).superRefine((own, ctx) => {
+  const keys = parseTranscription(own.line).length;
+  if (keys < 2) ctx.addIssue({ code: 'custom', message: 'A word for these games has at least two sounds.', path: ['line'] });
+  if (keys > 16) ctx.addIssue({ code: 'custom', message: 'That is more sounds than these games can use.', path: ['line'] });
+  const pieces = parseLetters(own.letters);
+  if (spell(pieces) !== own.word || pieces.reduce((sum, piece) => sum + piece.keys, 0) !== keys) {
+    ctx.addIssue({ code: 'custom', message: 'The letters do not fit the sounds.', path: ['letters'] });
+  }
+});
+export type OwnWordInput = z.infer<typeof ownWordSchema>;
+
+export const taughtSchema = z.array(z.string().refine((key) => isConsonantKey(key) || isVowelKey(key), 'That is not a sound.')).max(80);
 
 export const startSchema = z.object({
   groupId: idSchema,
   task: z.enum(TASKS),
-  sounds: z.coerce.number().pipe(z.union(COUNTS.map((n) => z.literal(n)))),
-  words: list.pipe(z.array(word).min(1, 'Choose at least one word.').max(SET_SIZE.most)),
+  words: list.pipe(z.array(word).min(1, 'Choose at least one word.').max(SET_LIMIT, `A session can have ${SET_LIMIT} words.`)),
   model: word.optional(),
   spares: list.optional(),
 });

@@ -42,7 +42,7 @@ export interface Entry {
  */
 export function parseLetters(column: string): LetterPiece[] {
   return column.split('|').map((piece) => {
-    const [, body = '', keys = '1'] = /^([^:]*)(?::(\d))?$/.exec(piece) ?? [];
+    const [, body = '', keys = '1'] = /^([^:]*)(?::(\d{1,2}))?$/.exec(piece) ?? [];
     const [letters = '', tail = ''] = body.split('_');
     return { letters, tail, keys: Number(keys) };
   });

@@ -1,4 +1,6 @@
-import type { Word } from './entry';
+import { ACCENT_IDS } from '../phonology/accents';
+import { PRESETS } from '../phonology/conventions';
+import { prepare, type Entry, type Word } from './entry';
 import { traitsOf } from './traits';
 
 /** True where two words sound the same. Example: *see* and *sea*. */
@@ -30,4 +32,17 @@ export function spellingsOf(words: readonly Word[]): ReadonlyMap<string, Word> {
     if (!other || word.entry.band < other.entry.band) best.set(said, word);
   }
   return best;
+}
+
+/**
+ * Words whose number of sounds nobody would argue about: the same in every accent, under every convention and for every
+ * speaker, and said in one way.
+ */
+export function sameForEveryone(entries: readonly Entry[]): Set<string> {
+  const agreed = entries.filter((entry) => {
+    if (entry.doubt) return false;
+    const said = ACCENT_IDS.map((accent) => prepare(entry, accent, PRESETS.strict));
+    return said.every((w) => !w.contest && w.count === said[0]!.count);
+  });
+  return new Set(agreed.map((e) => e.word));
 }

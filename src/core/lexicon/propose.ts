@@ -1,6 +1,8 @@
 import { mayBegin } from '../phonology/clusters';
 import { placesOf, type Place } from '../phonology/from-phones';
-import { isVowelKey } from '../phonology/keys';
+import { accentOf, realiseSegments, type AccentId } from '../phonology/accents';
+import { isVowelKey, type Key } from '../phonology/keys';
+import { parseTranscription } from '../phonology/transcription';
 import { cutLetters, writeLetters } from './cut-letters';
 
 /** A transcription a reading may stand for, with the cut of the spelling that goes with it. */
@@ -122,4 +124,67 @@ function syllableStart(keys: readonly { key: string }[], from: number, to: numbe
     if (mayBegin(keys.slice(at, to).map((k) => k.key))) return at;
   }
   return to;
+}
+
+/** A question only a person can answer: which of these does the place hold? */
+export interface Question { readonly place: number; readonly choices: readonly string[] }
+
+export interface Reading {
+  /** Likeliest first. */
+  readonly candidates: readonly Candidate[];
+  readonly questions: readonly Question[];
+}
+
+/** Candidates dearer than the best by more than this are not offered: their spelling would be odd. */
+const LEEWAY = 2.6;
+
+/**
+ * What the dictionary's readings of a word leave open in an accent. Places whose choices sound alike there are settled
+ * without asking; the rest become questions.
+ *
+ * @example readings('bath', [['B', 'AE1', 'TH']], 'southern-british')[0].questions // [{ place: 1, choices: ['TRAP', 'BATH'] }]
+ */
+export function readings(spelling: string, phones: readonly (readonly string[])[], accent: AccentId): Reading[] {
+  const seen = new Set<string>();
+  return phones.flatMap((reading) => {
+    const all = candidates(spelling, reading);
+    const likely = all.filter((c) => c.cost <= all[0]!.cost + LEEWAY);
+    // Of candidates that sound alike here the likeliest stands for all.
+    const bySound = new Map<string, Candidate>();
+    for (const c of likely) {
+      const said = ipaOf(c.line, accent);
+      if (!bySound.has(said)) bySound.set(said, c);
+    }
+    const kept = [...bySound.values()];
+    const name = [...bySound.keys()].sort().join('|');
+    if (!kept.length || seen.has(name)) return [];
+    seen.add(name);
+    const questions = kept[0]!.choices
+      .map((_, place) => ({ place, choices: [...new Set(kept.map((c) => c.choices[place]!))] }))
+      .filter((q) => q.choices.length > 1);
+    return [{ candidates: kept, questions }];
+  });
+}
+
+const ipaOf = (line: string, accent: AccentId): string => realiseSegments(parseTranscription(line), accentOf(accent)).map((s) => s.ipa).join(' ');
+
+/**
+ * A transcription line from keys that were tapped, one after the other, the given beat the strong one.
+ * @example lineFromKeys(['b', 'KIT', 'n'], 0) // 'b KIT n'
+ */
+export function lineFromKeys(keys: readonly Key[], strong: number): string {
+  let beat = -1;
+  const places = keys.map((key): Place => {
+    if (!isVowelKey(key)) return { choices: [key], stress: '' };
+    beat += 1;
+    return { choices: [key], stress: beat === strong ? '1' : '0' };
+  });
+  return writeLine(keys, places, new Set());
+}
+
+/** The letters of a spelling under the keys of a line; the whole spelling as one piece where they cannot be cut. */
+export function lettersFor(spelling: string, line: string): string {
+  const keys = parseTranscription(line).map((s) => s.key);
+  const pieces = cutLetters(spelling, keys);
+  return pieces ? writeLetters(pieces) : `${spelling}:${keys.length}`;
 }

@@ -6,7 +6,8 @@ import { z } from 'zod';
 import { gameOf, TASKS } from '../../core/games';
 import { makeItem } from '../../core/games/item';
 import { inCluster } from '../../core/lexicon/difficulty';
-import { COUNTS, select } from '../../core/lexicon/select';
+import { COUNTS } from '../../core/lexicon/find';
+import { select } from '../../core/lexicon/select';
 import { DEFAULT_ACCENT } from '../../core/phonology/accents';
 import { PRESETS } from '../../core/phonology/conventions';
 import { seeded, type Random } from '../../core/random';
@@ -84,10 +85,10 @@ interface DemoSession {
 
 async function playDemo({ groupId, children, task, sounds, at, number, random, newId }: DemoSession): Promise<void> {
   const { models, write } = await database();
-  const { words: all, byName, context } = preparedBank(DEFAULT_ACCENT, PRESETS.default);
+  const { index, byName, context } = await preparedBank(DEFAULT_ACCENT, PRESETS.default);
   // Now and then somebody is away.
   const here = children.filter(() => random() > 0.08);
-  const { words, model, spares } = select(all, { count: sounds, contested: false, size: setSizeFor(here.length), seed: number * 31 + sounds });
+  const { words, model, spares } = select(index, { count: sounds, contested: false, size: setSizeFor(here.length), seed: number * 31 + sounds });
   const names = words.map((w) => w.word);
   const id = newId(at);
   const turns = turnsFor(names.length, here.length);

@@ -1,4 +1,4 @@
-import type { QueryInterface } from 'sequelize';
+import { statements } from './statements';
 
 // Times are whole milliseconds since 1970, UTC. Answers and steps are only ever added.
 const UP = [
@@ -36,10 +36,4 @@ const UP = [
 
 const TABLES = ['steps', 'answers', 'session_children', 'sessions', 'children', 'groups', 'settings'];
 
-const run = async (context: QueryInterface, statements: readonly string[]): Promise<void> => {
-  for (const statement of statements) await context.sequelize.query(statement);
-};
-
-export const up = ({ context }: { context: QueryInterface }): Promise<void> => run(context, UP);
-export const down = ({ context }: { context: QueryInterface }): Promise<void> =>
-  run(context, TABLES.map((table) => `DROP TABLE ${table}`));
+export const { up, down } = statements(UP, TABLES);

@@ -1,13 +1,16 @@
 import type { QueryInterface, Sequelize } from 'sequelize';
 import { SequelizeStorage, Umzug } from 'umzug';
 import * as firstGame from './0001-first-game';
+import * as words from './0002-words';
 
 export interface Migration {
   up(parameters: { context: QueryInterface }): Promise<void>;
   down(parameters: { context: QueryInterface }): Promise<void>;
 }
 
-const MIGRATIONS: readonly { name: string; migration: Migration }[] = [{ name: '0001-first-game', migration: firstGame }];
+const MIGRATIONS: readonly { name: string; migration: Migration }[] = [
+  { name: '0001-first-game', migration: firstGame }, { name: '0002-words', migration: words },
+];
 
 /** Brings a database file up to date; does nothing where it is. */
 export async function migrate(sequelize: Sequelize): Promise<void> {

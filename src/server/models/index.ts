@@ -15,6 +15,14 @@ export interface AnswerRow {
 }
 export interface StepRow { id: string; session_id: string; kind: string; child_id: string | null; detail: string; at: number; received_at: number }
 
+export interface WordSetRow { id: string; name: string; words: string; created_at: number; updated_at: number }
+export interface OwnWordRow {
+  id: string; word: string; line: string; letters: string; accent: string; meaning: string; sentence: string;
+  prop: 0 | 1; cautions: string; created_at: number; removed_at: number | null;
+}
+export interface PropRow { word: string; owned_at: number }
+export interface TaughtSoundRow { group_id: string; sound: string }
+
 type Table<Row extends object> = ModelStatic<Model<Row, Row>>;
 
 export interface Models {
@@ -25,6 +33,10 @@ export interface Models {
   readonly sessionChildren: Table<SessionChildRow>;
   readonly answers: Table<AnswerRow>;
   readonly steps: Table<StepRow>;
+  readonly wordSets: Table<WordSetRow>;
+  readonly ownWords: Table<OwnWordRow>;
+  readonly props: Table<PropRow>;
+  readonly taughtSounds: Table<TaughtSoundRow>;
 }
 
 type Column = typeof COLUMNS[keyof typeof COLUMNS];
@@ -58,6 +70,13 @@ export function defineModels(sequelize: Sequelize): Models {
       think_ms: maybeWhole, supersedes: maybe, at: whole, received_at: whole,
     }),
     steps: table<StepRow>('steps', { id: key, session_id: text, kind: text, child_id: maybe, detail: text, at: whole, received_at: whole }),
+    wordSets: table<WordSetRow>('word_sets', { id: key, name: text, words: text, created_at: whole, updated_at: whole }),
+    ownWords: table<OwnWordRow>('own_words', {
+      id: key, word: text, line: text, letters: text, accent: text, meaning: text, sentence: text, prop: whole, cautions: text, created_at: whole,
+      removed_at: maybeWhole,
+    }),
+    props: table<PropRow>('props', { word: key, owned_at: whole }),
+    taughtSounds: table<TaughtSoundRow>('taught_sounds', { group_id: key, sound: key }),
   };
 }
 

@@ -43,6 +43,11 @@ function Shape({ making, state }: { making: Making; state: MarkState }) {
   );
 }
 
+/** One mark alone, for a chart or a heading. */
+export const MarkShape = ({ making, large = false }: { making: Making; large?: boolean }) => (
+  <span className="bounce-line block" style={{ '--u': large ? '0.7px' : '0.2px' } as CSSProperties}><Shape making={making} state="plain" /></span>
+);
+
 const gapBefore = (mark: Mark, index: number): number => (index === 0 ? 0 : mark.close ? SIZE.close : SIZE.gap);
 
 interface BounceLineProps {

@@ -3,36 +3,62 @@
 import { useActionState, useState } from 'react';
 import { keepSettings } from '@/app/actions';
 import type { AccentId } from '@/core/phonology/accents';
-import { CONVENTION_IDS, CONVENTION_WORDS, PRESETS, type ConventionId, type Conventions } from '@/core/phonology/conventions';
-import type { CountingExample } from '@/server/counting-examples';
+import { CONVENTION_IDS, CONVENTION_WORDS, PRESETS, type Conventions } from '@/core/phonology/conventions';
+import type { AccentExamples } from '@/server/counting-examples';
 import type { Settings } from '@/server/settings';
+import { BounceLine } from '../kit/bounce-line';
 import { ErrorMessage } from '../kit/message';
 
 interface SettingsFormProps {
   readonly settings: Settings;
-  readonly accents: readonly { readonly id: string; readonly name: string }[];
-  readonly examples: Record<AccentId, Record<ConventionId, CountingExample>>;
+  readonly accents: readonly { readonly id: AccentId; readonly name: string }[];
+  readonly examples: Record<AccentId, AccentExamples>;
 }
 
 const PRESET_NAMES: readonly (readonly [keyof typeof PRESETS, string])[] = [
   ['default', 'Usual'], ['strict', 'Sound by sound'], ['letters', 'As the letters go'],
 ];
+const MERGED: AccentId = 'general-american-merged';
 
-/** Accent and counting with an example that changes as you choose. */
+/** Accent and counting with examples that change as you choose. */
 export function SettingsForm({ settings, accents, examples }: SettingsFormProps) {
   const [accent, setAccent] = useState<AccentId>(settings.accent);
   const [conventions, setConventions] = useState<Conventions>(settings.conventions);
   const [state, action, running] = useActionState(keepSettings, {});
+  const main: AccentId = accent === MERGED ? 'general-american' : accent;
+  const { counting, words, rhymes } = examples[accent];
   return (
-    <form action={action} className="max-w-3xl">
-      <fieldset className="mb-8">
+    <form action={action} className="max-w-4xl">
+      <input type="hidden" name="accent" value={accent} />
+      <fieldset>
         <legend className="mb-2 font-word text-2xl font-bold">Accent of the group</legend>
-        <div className="flex flex-wrap gap-3">
-          {accents.map(({ id, name }) => (
-            <Choice key={id} name="accent" value={id} checked={accent === id} onPick={() => setAccent(id as AccentId)}>{name}</Choice>
-          ))}
+        <div className="flex flex-wrap gap-2.5">
+          {accents.map(({ id, name }) => <Choice key={id} name="main" value={id} checked={main === id} onPick={() => setAccent(id)}>{name}</Choice>)}
         </div>
+        {main === 'general-american' && (
+          <label className="mt-2 flex min-h-12 w-max items-center gap-3">
+            <input type="checkbox" className="size-6 accent-green" checked={accent === MERGED} onChange={(e) => setAccent(e.target.checked ? MERGED : 'general-american')} />
+            We say <span className="font-word">cot</span> and <span className="font-word">caught</span> alike
+          </label>
+        )}
       </fieldset>
+      <ul aria-label="How this accent says them" aria-live="polite" className="mt-4 grid grid-cols-2 gap-x-8 border-t border-line sm:grid-cols-3">
+        {words.map(({ word, marks }) => (
+          <li key={word} className="flex min-h-16 items-center gap-3 border-b border-line py-1.5">
+            <span className="w-16 font-word text-xl font-bold">{word}</span>
+            <span className="min-w-0">
+              <BounceLine marks={marks} count={marks.length} size="list" />
+              <span className="font-word text-muted" aria-hidden="true">{marks.map((m) => m.label).join(' · ')}</span>
+            </span>
+          </li>
+        ))}
+      </ul>
+      <p className="mb-9 mt-2 text-muted">
+        {rhymes.map(({ pair: [a, b], rhyme }, i) => (
+          <span key={a}>{i > 0 && ' · '}<span className="font-word text-ink">{a}</span> and <span className="font-word text-ink">{b}</span> {rhyme ? 'rhyme' : 'do not rhyme'}</span>
+        ))}
+      </p>
+
       <div className="mb-3 flex flex-wrap items-center gap-2.5">
         <h2 className="mr-3 text-2xl">Counting</h2>
         {PRESET_NAMES.map(([id, name]) => (
@@ -42,10 +68,10 @@ export function SettingsForm({ settings, accents, examples }: SettingsFormProps)
       <div className="divide-y divide-line border-y border-line">
         {CONVENTION_IDS.map((id) => {
           const { question, fused, apart } = CONVENTION_WORDS[id];
-          const example = examples[accent][id];
+          const example = counting[id];
           const same = example.one === example.two;
           return (
-            <fieldset key={id} className="flex flex-wrap items-center gap-x-4 gap-y-2 py-3">
+            <fieldset key={id} className="flex flex-wrap items-center gap-x-4 gap-y-2 py-2.5">
               <legend className="float-left min-w-64 flex-1 text-lg">{question}</legend>
               <Choice name={id} value="one" checked={conventions[id]} onPick={() => setConventions({ ...conventions, [id]: true })}>{fused}</Choice>
               <Choice name={id} value="two" checked={!conventions[id]} onPick={() => setConventions({ ...conventions, [id]: false })}>{apart}</Choice>

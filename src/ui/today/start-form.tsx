@@ -8,7 +8,7 @@ interface StartFormProps {
   readonly groupId: string;
   readonly label: string;
   readonly set: {
-    readonly task: string; readonly sounds: number; readonly words: readonly string[];
+    readonly task: string; readonly words: readonly string[];
     readonly model: string | null; readonly spares: readonly string[];
   };
 }
@@ -20,7 +20,6 @@ export function StartForm({ groupId, label, set }: StartFormProps) {
     <form action={action}>
       <input type="hidden" name="groupId" value={groupId} />
       <input type="hidden" name="task" value={set.task} />
-      <input type="hidden" name="sounds" value={set.sounds} />
       <input type="hidden" name="words" value={set.words.join(',')} />
       <input type="hidden" name="model" value={set.model ?? ''} />
       <input type="hidden" name="spares" value={set.spares.join(',')} />

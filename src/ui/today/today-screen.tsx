@@ -27,7 +27,7 @@ export function TodayScreen({ group, sessions, ready }: TodayProps) {
         </ul>
         <div className="flex flex-wrap items-center gap-4">
           <StartForm groupId={group.id} set={ready} label={`Play now · ${ready.minutes} min`} />
-          <Link className="plain min-h-16 px-6" href={`/choose?task=${ready.task}&sounds=${ready.sounds}`}>Choose other words</Link>
+          <Link className="plain min-h-16 px-6" href={`/words?task=${ready.task}&sounds=${ready.sounds}`}>Choose other words</Link>
         </div>
         {open && (
           <p className="mt-5 border-l-4 border-marigold py-1 pl-4">

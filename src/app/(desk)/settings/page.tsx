@@ -1,24 +1,40 @@
 import type { Metadata } from 'next';
+import { currentGroup } from '@/app/current-group';
 import { guarded } from '@/app/guarded';
-import { ACCENTS } from '@/core/phonology/accents';
+import { MAIN_ACCENTS, type AccentId } from '@/core/phonology/accents';
+import { consonantPad, vowelPad } from '@/core/phonology/pad';
+import { makingOf } from '@/core/phonology/sounds';
 import { examplesOfCounting } from '@/server/counting-examples';
 import { databaseFile } from '@/server/database';
 import { getSettings } from '@/server/settings';
+import { taughtSounds } from '@/server/taught';
 import { SettingsForm } from '@/ui/settings/settings-form';
+import { TaughtGrid } from '@/ui/settings/taught-grid';
 
 export const metadata: Metadata = { title: 'Settings' };
 
-export default guarded(async () => (
-  <>
-    <h1 className="mb-2 text-4xl">How we say and count</h1>
-    <p className="mb-8 max-w-3xl text-lg text-muted">
-      One way for the whole team, so that children hear one count. Good practitioners differ here; two minutes settle it.
-    </p>
-    <SettingsForm settings={await getSettings()} accents={ACCENTS.map(({ id, name }) => ({ id, name }))} examples={examplesOfCounting()} />
-    <section aria-labelledby="data" className="mt-12 max-w-3xl border-t border-line pt-6">
-      <h2 id="data" className="mb-2 text-2xl">Where the data lives</h2>
-      <p>All of it is in one file on this computer: <code className="break-all font-sans font-semibold">{databaseFile()}</code>.</p>
-      <p className="mt-2 text-muted">To back it up, stop Bouncy Echo and copy that file together with any files beside it that end in -wal or -shm.</p>
-    </section>
-  </>
-));
+export default guarded(async () => {
+  const [settings, group] = [await getSettings(), await currentGroup()];
+  const consonants = consonantPad(settings.accent);
+  const rows = [
+    { name: 'To hold', sounds: consonants.filter((s) => makingOf(s.ipa) === 'hold') },
+    { name: 'To clip', sounds: consonants.filter((s) => makingOf(s.ipa) === 'clip') },
+    { name: 'Light', sounds: consonants.filter((s) => makingOf(s.ipa) === 'light') },
+    { name: 'Vowels', sounds: vowelPad(settings.accent) },
+  ];
+  return (
+    <>
+      <h1 className="mb-2 text-4xl">How we say and count</h1>
+      <p className="mb-8 max-w-3xl text-lg text-muted">
+        One way for the whole team, so that children hear one count. Good practitioners differ here; two minutes settle it.
+      </p>
+      <SettingsForm settings={settings} accents={MAIN_ACCENTS.map(({ id, name }) => ({ id: id as AccentId, name }))} examples={examplesOfCounting()} />
+      <TaughtGrid key={`${group.id} ${settings.accent}`} groupId={group.id} groupName={group.name} taught={[...(await taughtSounds(group.id))]} rows={rows} />
+      <section aria-labelledby="data" className="mt-12 max-w-3xl border-t border-line pt-6">
+        <h2 id="data" className="mb-2 text-2xl">Where the data lives</h2>
+        <p>All of it is in one file on this computer: <code className="break-all font-sans font-semibold">{databaseFile()}</code>.</p>
+        <p className="mt-2 text-muted">To back it up, stop Bouncy Echo and copy that file together with any files beside it that end in -wal or -shm.</p>
+      </section>
+    </>
+  );
+});

@@ -1,0 +1,16 @@
+import type { Metadata } from 'next';
+import { currentGroup } from '@/app/current-group';
+import { guarded } from '@/app/guarded';
+import { wordPage } from '@/server/word-page';
+import { SubNav, WORD_PLACES } from '@/ui/kit/sub-nav';
+import { WordPageScreen } from '@/ui/words/word-page-screen';
+
+interface Props { params: Promise<{ word: string }> }
+
+export const generateMetadata = async ({ params }: Props): Promise<Metadata> => ({ title: decodeURIComponent((await params).word) });
+
+export default guarded(async ({ params }: Props) => {
+  const group = await currentGroup();
+  const page = await wordPage(decodeURIComponent((await params).word), group.id);
+  return <><SubNav label="Words" places={WORD_PLACES} here="" /><WordPageScreen page={page} groupName={group.name} /></>;
+});

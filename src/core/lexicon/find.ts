@@ -1,0 +1,172 @@
+import type { Making } from '../phonology/sounds';
+import { FLAGS, hasSound, MAKINGS, type Flag, type SoundPlace, type WordIndex } from './word-index';
+
+/** Numbers of sounds on offer; the last stands for itself and all above it. */
+export const COUNTS = [2, 3, 4, 5, 6] as const;
+export type Count = (typeof COUNTS)[number];
+export const MOST = COUNTS.at(-1)!;
+export const FIRSTS = MAKINGS;
+export const SYLLABLES = [1, 2, 3] as const;
+export type Syllables = (typeof SYLLABLES)[number];
+
+/** Only words that …; each may be asked for beside the others. */
+export const ONLY = ['agreed', 'taught', 'owned', 'prop', 'picture', 'everyday', 'own'] as const satisfies readonly Flag[];
+export type Only = (typeof ONLY)[number];
+
+export interface Filters {
+  readonly count?: Count | undefined;
+  readonly shape?: string | undefined;
+  readonly first?: Making | undefined;
+  /** A sound (IPA) the word has, and where. */
+  readonly sound?: string | undefined;
+  readonly place?: SoundPlace | undefined;
+  readonly syllables?: Syllables | undefined;
+  readonly only?: readonly Only[] | undefined;
+  /** Let in words whose count may be argued about; off until the setting has confirmed its conventions. */
+  readonly contested: boolean;
+  /** Let in homographs and words said in two ways. */
+  readonly doubtful?: boolean | undefined;
+  /** Anything else asked of a word, such as a search. */
+  readonly matches?: ((word: number) => boolean) | undefined;
+}
+
+/** A filter that can be loosened by itself. */
+export const LOOSENABLE = ['shape', 'first', 'sound', 'syllables', 'only', 'contested', 'doubtful', 'matches'] as const;
+export type Loosenable = (typeof LOOSENABLE)[number];
+
+export interface ShapeFacet { readonly shape: string; readonly words: number; readonly example: string }
+
+export interface Facets {
+  readonly counts: Readonly<Record<Count, number>>;
+  readonly shapes: readonly ShapeFacet[];
+  readonly firsts: Readonly<Record<Making, number>>;
+  /** How many words have each sound at the place asked for. */
+  readonly sounds: Readonly<Record<string, number>>;
+  readonly syllables: Readonly<Record<Syllables, number>>;
+  readonly only: Readonly<Record<Only, number>>;
+  /** Words that letting go of one filter would add; 0 where it is not set. */
+  readonly adds: Readonly<Record<Loosenable, number>>;
+  readonly total: number;
+}
+
+export interface Found {
+  /** Fitting words, as positions in the index. */
+  readonly fitting: readonly number[];
+  readonly facets: Facets;
+}
+
+/** The dimensions of a choice, one bit each: a word that fails just one counts towards that one's other choices. */
+const FAILS = { count: 1, shape: 2, first: 4, sound: 8, syllables: 16, contested: 32, doubtful: 64, matches: 128 } as const;
+const ONLY_BIT = (at: number): number => 256 << at;
+const ANY_ONLY = ONLY.reduce((mask, _, at) => mask | ONLY_BIT(at), 0);
+const ADDS: readonly (readonly [Loosenable, number])[] = [
+  ['shape', FAILS.shape], ['first', FAILS.first], ['sound', FAILS.sound], ['syllables', FAILS.syllables], ['contested', FAILS.contested],
+  ['doubtful', FAILS.doubtful], ['matches', FAILS.matches],
+];
+
+/**
+ * The words that fit and, on every choice of every filter, how many words picking it would leave: one pass over the index.
+ * @example find(index, { count: 3, contested: false }).facets.counts[3]
+ */
+export function find(index: WordIndex, filters: Filters): Found {
+  const { words, counts, shapes, makings, syllables, flags } = index;
+  const only = filters.only ?? [];
+  const shape = filters.shape === undefined ? -1 : index.shapeNames.indexOf(filters.shape);
+  const first = filters.first === undefined ? -1 : MAKINGS.indexOf(filters.first);
+  const sound = filters.sound === undefined ? -1 : index.sounds.indexOf(filters.sound);
+  const place = filters.place ?? 'any';
+  const countOf = [0, 0, 0, 0, 0, 0, 0];
+  const firstOf = [0, 0, 0, 0];
+  const syllableOf = [0, 0, 0, 0];
+  const onlyOf = ONLY.map(() => 0);
+  const soundOf = new Int32Array(index.sounds.length);
+  const shapeOf = new Int32Array(index.shapeNames.length);
+  const exampleOf = new Int32Array(index.shapeNames.length).fill(-1);
+  const adds: Record<Loosenable, number> = { shape: 0, first: 0, sound: 0, syllables: 0, only: 0, contested: 0, doubtful: 0, matches: 0 };
+  const fitting: number[] = [];
+
+  for (let w = 0; w < words.length; w += 1) {
+    const count = Math.min(counts[w]!, MOST);
+    const beats = Math.min(syllables[w]!, 3);
+    const flag = flags[w]!;
+    let fails = 0;
+    if (filters.count !== undefined && count !== filters.count) fails |= FAILS.count;
+    if (filters.shape !== undefined && shapes[w] !== shape) fails |= FAILS.shape;
+    if (first >= 0 && makings[w] !== first) fails |= FAILS.first;
+    if (filters.sound !== undefined && !(sound >= 0 && hasSound(index, w, sound, place))) fails |= FAILS.sound;
+    if (filters.syllables !== undefined && beats !== filters.syllables) fails |= FAILS.syllables;
+    if (!filters.contested && flag & FLAGS.contested) fails |= FAILS.contested;
+    if (!filters.doubtful && flag & FLAGS.doubtful) fails |= FAILS.doubtful;
+    for (const name of only) if (!(flag & FLAGS[name])) fails |= ONLY_BIT(ONLY.indexOf(name));
+    // A search is asked last: only of words that it could still count for.
+    if (filters.matches && (fails & (fails - 1)) === 0 && !filters.matches(w)) fails |= FAILS.matches;
+
+    if (fails === 0) fitting.push(w);
+    else if ((fails & ~ANY_ONLY) === 0) adds.only += 1;
+    if (fails & (fails - 1)) continue; // more than one filter stands in the way
+    if (fails === 0 || fails === FAILS.count) countOf[count]! += 1;
+    if (fails === 0 || fails === FAILS.shape) {
+      const s = shapes[w]!;
+      shapeOf[s]! += 1;
+      if (exampleOf[s]! < 0 || easier(index, w, exampleOf[s]!)) exampleOf[s] = w;
+    }
+    if (fails === 0 || fails === FAILS.first) firstOf[makings[w]!]! += 1;
+    if (fails === 0 || fails === FAILS.syllables) syllableOf[beats]! += 1;
+    if (fails === 0 || fails === FAILS.sound) countSounds(index, w, place, soundOf);
+    for (const [filter, bit] of ADDS) if (fails === bit) adds[filter] += 1;
+    for (let o = 0; o < ONLY.length; o += 1) {
+      if ((fails === 0 || fails === ONLY_BIT(o)) && flag & FLAGS[ONLY[o]!]) onlyOf[o]! += 1;
+    }
+  }
+  return {
+    fitting,
+    facets: {
+      total: fitting.length, adds,
+      counts: { 2: countOf[2]!, 3: countOf[3]!, 4: countOf[4]!, 5: countOf[5]!, 6: countOf[6]! },
+      firsts: { hold: firstOf[0]!, clip: firstOf[1]!, light: firstOf[2]!, vowel: firstOf[3]! },
+      syllables: { 1: syllableOf[1]!, 2: syllableOf[2]!, 3: syllableOf[3]! },
+      sounds: Object.fromEntries(index.sounds.map((ipa, i) => [ipa, soundOf[i]!])),
+      only: Object.fromEntries(ONLY.map((name, o) => [name, onlyOf[o]!])) as Record<Only, number>,
+      shapes: index.shapeNames
+        .flatMap((name, s) => (shapeOf[s] ? [{ shape: name, words: shapeOf[s], example: words[exampleOf[s]!]!.word }] : []))
+        .sort((a, b) => b.words - a.words || a.shape.localeCompare(b.shape)),
+    },
+  };
+}
+
+const easier = ({ difficulties, words }: WordIndex, a: number, b: number): boolean =>
+  difficulties[a]! < difficulties[b]! || (difficulties[a] === difficulties[b] && words[a]!.word < words[b]!.word);
+
+function countSounds({ firsts, lasts, middles }: WordIndex, w: number, place: SoundPlace, into: Int32Array): void {
+  const [first, last] = [firsts[w]!, lasts[w]!];
+  if (place === 'first' || place === 'any') into[first]! += 1;
+  if (place === 'last' || (place === 'any' && last !== first)) into[last]! += 1;
+  if (place === 'middle' || place === 'any') {
+    for (const sound of middles[w]!) if (place === 'middle' || (sound !== first && sound !== last)) into[sound]! += 1;
+  }
+}
+
+/**
+ * Which single filter to let go of when too few words fit, and how many there would be; null where none helps.
+ * @example loosen(find(index, { count: 4, shape: 'CCCV', contested: false }).facets) // { filter: 'shape', words: 900 }
+ */
+export function loosen({ adds, total }: Facets): { filter: Loosenable; words: number } | null {
+  const best = [...LOOSENABLE].sort((a, b) => adds[b] - adds[a])[0]!;
+  return adds[best] ? { filter: best, words: total + adds[best] } : null;
+}
+
+export const SORTS = ['easy', 'a-z', 'first-sound', 'known'] as const;
+export type Sort = (typeof SORTS)[number];
+
+/** Puts found words in order. Example: `sortWords(index, found.fitting, 'easy')`. */
+export function sortWords(index: WordIndex, found: readonly number[], sort: Sort): number[] {
+  const { words, difficulties, bands, firsts, sounds } = index;
+  const byName = (a: number, b: number): number => (words[a]!.word < words[b]!.word ? -1 : 1);
+  const orders: Record<Sort, (a: number, b: number) => number> = {
+    easy: (a, b) => difficulties[a]! - difficulties[b]! || byName(a, b),
+    'a-z': byName,
+    'first-sound': (a, b) => sounds[firsts[a]!]!.localeCompare(sounds[firsts[b]!]!) || difficulties[a]! - difficulties[b]! || byName(a, b),
+    known: (a, b) => bands[a]! - bands[b]! || difficulties[a]! - difficulties[b]! || byName(a, b),
+  };
+  return [...found].sort(orders[sort]);
+}

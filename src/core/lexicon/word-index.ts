@@ -1,0 +1,107 @@
+import type { Making } from '../phonology/sounds';
+import type { Word } from './entry';
+import { traitsOf } from './traits';
+
+/** Where in a word a sound stands. */
+export const PLACES = ['any', 'first', 'middle', 'last'] as const;
+export type SoundPlace = (typeof PLACES)[number];
+
+/** What changes with the setting's shelf and the group. */
+export interface Circumstances {
+  /** Words the setting owns as things. */
+  readonly owned: ReadonlySet<string>;
+  /** Keys of the sounds the group has been taught. */
+  readonly taught: ReadonlySet<string>;
+}
+
+/**
+ * The words of one accent and convention with all that choosing asks of them as numbers in flat arrays, so that a choice
+ * over the whole bank takes well under a millisecond.
+ */
+export interface WordIndex {
+  readonly words: readonly Word[];
+  readonly byName: ReadonlyMap<string, number>;
+  readonly counts: Uint8Array;
+  readonly shapes: Uint16Array;
+  readonly shapeNames: readonly string[];
+  readonly makings: Uint8Array;
+  readonly syllables: Uint8Array;
+  readonly flags: Uint16Array;
+  readonly bands: Uint8Array;
+  /** Ids of the sounds, by place; a sound's id is its position in `sounds`. */
+  readonly sounds: readonly string[];
+  readonly firsts: Uint8Array;
+  readonly lasts: Uint8Array;
+  readonly middles: readonly Uint8Array[];
+  readonly difficulties: Float64Array;
+  readonly rhymes: Uint16Array;
+  readonly vowels: Uint16Array;
+  /** Ids of sound strings: words that sound alike share one. */
+  readonly strings: Uint16Array;
+}
+
+export const FLAGS = { contested: 1, doubtful: 2, agreed: 4, picture: 8, prop: 16, owned: 32, taught: 64, everyday: 128, own: 256 } as const;
+export type Flag = keyof typeof FLAGS;
+
+export const MAKINGS = ['hold', 'clip', 'light', 'vowel'] as const satisfies readonly Making[];
+
+/** Gives each new thing the next number. */
+class Numbers<T> {
+  readonly all: T[] = [];
+  private readonly known = new Map<T, number>();
+  of(thing: T): number {
+    const before = this.known.get(thing);
+    if (before !== undefined) return before;
+    this.known.set(thing, this.all.length);
+    return this.all.push(thing) - 1;
+  }
+}
+
+/**
+ * Makes the index.
+ * @param agreed words whose count nobody would argue about, in any accent
+ * @example indexWords(words('scottish')).counts[0]
+ */
+export function indexWords(words: readonly Word[], agreed: ReadonlySet<string> = new Set()): WordIndex {
+  const [shapes, sounds, rhymes, vowels, strings] = [new Numbers<string>(), new Numbers<string>(), new Numbers<string>(), new Numbers<string>(), new Numbers<string>()];
+  const flagsOf = ({ entry, contest, word }: Word): number =>
+    (contest ? FLAGS.contested : 0) | (entry.doubt ? FLAGS.doubtful : 0) | (agreed.has(word) ? FLAGS.agreed : 0) |
+    (entry.picture ? FLAGS.picture : 0) | (entry.prop ? FLAGS.prop : 0) | (entry.band === 1 ? FLAGS.everyday : 0) | (entry.own ? FLAGS.own : 0);
+  const ids = words.map((w) => w.sounds.map((s) => sounds.of(s.ipa)));
+  return {
+    words,
+    byName: new Map(words.map((w, i) => [w.word, i])),
+    counts: Uint8Array.from(words, (w) => w.count),
+    shapes: Uint16Array.from(words, (w) => shapes.of(w.shape)),
+    shapeNames: shapes.all,
+    makings: Uint8Array.from(words, (w) => MAKINGS.indexOf(traitsOf(w).making)),
+    syllables: Uint8Array.from(words, (w) => traitsOf(w).syllables),
+    flags: Uint16Array.from(words, flagsOf),
+    bands: Uint8Array.from(words, (w) => w.entry.band),
+    sounds: sounds.all,
+    firsts: Uint8Array.from(ids, (of) => of[0]!),
+    lasts: Uint8Array.from(ids, (of) => of.at(-1)!),
+    middles: ids.map((of) => Uint8Array.from(new Set(of.slice(1, -1)))),
+    difficulties: Float64Array.from(words, (w) => traitsOf(w).difficulty),
+    rhymes: Uint16Array.from(words, (w) => rhymes.of(traitsOf(w).rhyme)),
+    vowels: Uint16Array.from(words, (w) => vowels.of(traitsOf(w).vowels)),
+    strings: Uint16Array.from(words, (w) => strings.of(traitsOf(w).said)),
+  };
+}
+
+/** The same index, told what the setting owns and the group has been taught. */
+export function inCircumstances(index: WordIndex, { owned, taught }: Circumstances): WordIndex {
+  const flags = index.flags.map((flag, w) => {
+    const { word, segments } = index.words[w]!;
+    return flag | (owned.has(word) ? FLAGS.owned : 0) | (taught.size && segments.every((s) => taught.has(s.key)) ? FLAGS.taught : 0);
+  });
+  return { ...index, flags };
+}
+
+/** True where the word has the sound (by id) at the place. */
+export function hasSound(index: WordIndex, word: number, sound: number, place: SoundPlace): boolean {
+  if (place === 'first') return index.firsts[word] === sound;
+  if (place === 'last') return index.lasts[word] === sound;
+  const middle = index.middles[word]!.includes(sound);
+  return place === 'middle' ? middle : middle || index.firsts[word] === sound || index.lasts[word] === sound;
+}

@@ -1,0 +1,21 @@
+import Link from 'next/link';
+
+interface SubNavProps { readonly label: string; readonly places: readonly (readonly [string, string])[]; readonly here: string }
+
+/** The screens inside one place. */
+export const SubNav = ({ label, places, here }: SubNavProps) => (
+  <nav aria-label={label} className="mb-5 flex flex-wrap gap-x-5 border-b border-line print:hidden">
+    {places.map(([href, name]) => (
+      <Link
+        key={href} href={href} aria-current={href === here ? 'page' : undefined}
+        className={`-mb-px flex min-h-12 items-center border-b-2 ${href === here ? 'border-ink' : 'border-transparent text-muted hover:text-ink'}`}
+      >
+        {name}
+      </Link>
+    ))}
+  </nav>
+);
+
+export const WORD_PLACES = [
+  ['/words', 'Find words'], ['/words/sets', 'Our sets'], ['/words/shelf', 'Prop shelf'], ['/words/new', 'Add a word'],
+] as const;

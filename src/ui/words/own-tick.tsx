@@ -1,0 +1,31 @@
+'use client';
+
+import { useOptimistic, useState, useTransition } from 'react';
+import { own } from '@/app/word-actions';
+import { ErrorMessage } from '../kit/message';
+
+/** Says whether the setting owns a thing; shown at once, put back where it could not be kept. */
+export function OwnTick({ word, owned, label = 'We own one' }: { word: string; owned: boolean; label?: string }) {
+  const [shown, show] = useOptimistic(owned);
+  const [error, setError] = useState('');
+  const [, begin] = useTransition();
+  return (
+    <>
+      <label className="flex min-h-12 cursor-pointer items-center gap-3">
+        <input
+          type="checkbox" className="size-6 shrink-0 accent-green" checked={shown}
+          onChange={(e) => {
+            const next = e.target.checked;
+            begin(async () => {
+              show(next);
+              const answer = await own(word, next);
+              setError(answer.ok ? '' : answer.error);
+            });
+          }}
+        />
+        <span>{label}</span>
+      </label>
+      {error && <ErrorMessage>{error}</ErrorMessage>}
+    </>
+  );
+}

@@ -1,0 +1,47 @@
+import Link from 'next/link';
+import type { PrintedSet } from '@/server/printed-set';
+import { BounceLine } from '../kit/bounce-line';
+import { CautionMark } from '../kit/cautions';
+import { Picture } from '../kit/picture';
+import { PrintButton } from './print-button';
+
+/** A set on paper: a list for the adult, or picture cards to cut out. */
+export function PrintedSetScreen({ set, as }: { set: PrintedSet; as: 'list' | 'cards' }) {
+  return (
+    <main className="mx-auto max-w-[52rem] px-4 py-6 print:max-w-none print:p-0">
+      <nav aria-label="Printing" className="mb-6 flex flex-wrap items-center gap-3 print:hidden">
+        <Link className="quiet px-1" href="/words/sets">Our sets</Link>
+        {(['list', 'cards'] as const).map((kind) => (
+          <Link key={kind} href={`/print/sets/${set.id}?as=${kind}`} aria-current={as === kind ? 'page' : undefined} className={`flex min-h-12 items-center rounded-full border px-4 ${as === kind ? 'border-ink bg-ink text-card' : 'border-line-strong bg-card'}`}>{kind === 'list' ? 'A list' : 'Picture cards'}</Link>
+        ))}
+        <PrintButton />
+      </nav>
+      <h1 className={`mb-4 text-4xl wrap-anywhere ${as === 'cards' ? 'print:hidden' : ''}`}>{set.name}</h1>
+      {as === 'list' ? (
+        <ol className="divide-y divide-line border-y border-line">
+          {set.words.map((w) => (
+            <li key={w.word} className="grid break-inside-avoid grid-cols-[8rem_12rem_1fr] items-center gap-x-4 py-3">
+              <span className="font-word text-2xl font-bold wrap-anywhere">{w.word}</span>
+              <span className="flex items-center gap-3 overflow-hidden"><BounceLine marks={w.marks} count={w.count} size="list" /> {w.count}</span>
+              <span>{w.meaning}{w.contested && <em> · {w.contested}</em>} <CautionMark cautions={w.cautions} /><span className="block text-muted">{w.sentence}</span></span>
+            </li>
+          ))}
+        </ol>
+      ) : (
+        <ul className="grid grid-cols-2 gap-4 sm:grid-cols-3 print:grid-cols-3">
+          {set.words.map((w) => (
+            <li key={w.word} className="flex aspect-[3/4] break-inside-avoid flex-col items-center justify-between gap-2 rounded-xl border-2 border-dashed border-line-strong bg-card p-4 text-center">
+              <span className="grid flex-1 place-items-center">
+                {w.picture ? <Picture code={w.picture} size={150} /> : <span className="text-balance text-lg text-muted">{w.meaning}<span className="mt-2 block text-sm">(draw it)</span></span>}
+              </span>
+              <BounceLine marks={w.marks} count={w.count} size="list" />
+              <span className="font-word text-3xl font-bold wrap-anywhere">{w.word}</span>
+            </li>
+          ))}
+        </ul>
+      )}
+      {!set.words.length && <p className="text-muted">No word of this set is in the bank any more.</p>}
+      <p className="mt-6 text-sm text-muted">Sounds as in the accent and the counting of this setting. Pictures: OpenMoji, CC BY-SA 4.0.</p>
+    </main>
+  );
+}

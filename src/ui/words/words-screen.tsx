@@ -1,0 +1,248 @@
+import { Check, Plus } from 'lucide-react';
+import Link from 'next/link';
+import type { ReactNode } from 'react';
+import type { Choice } from '@/core/formats/schemas';
+import { gameOf, TASKS } from '@/core/games';
+import { COUNTS, FIRSTS, MOST, ONLY, SORTS, SYLLABLES, type Loosenable, type Only, type Sort } from '@/core/lexicon/find';
+import { PLACES, type SoundPlace } from '@/core/lexicon/word-index';
+import { labelOf, makingOf } from '@/core/phonology/sounds';
+import { SET_SIZE } from '@/core/sessions/turns';
+import type { Group } from '@/server/groups';
+import type { SavedSet } from '@/server/word-sets';
+import type { ShownWord, WordsFound } from '@/server/words';
+import { BounceLine } from '../kit/bounce-line';
+import { Picture } from '../kit/picture';
+import { Pill, PillCount } from '../kit/pill';
+import { address, FIRST_PAGE } from './address';
+import { SetPanel } from './set-panel';
+
+const FIRST_WORDS = { hold: 'you can hold', clip: 'to clip', light: 'light: h, w, y', vowel: 'a vowel' } as const;
+const ONLY_WORDS: Readonly<Record<Only, string>> = {
+  agreed: 'same count for everyone', taught: 'sounds we have taught', owned: 'props we own', prop: 'could be a prop', picture: 'has a picture',
+  everyday: 'everyday words', own: 'our own words',
+};
+const PLACE_WORDS: Readonly<Record<SoundPlace, string>> = { any: 'anywhere', first: 'first', middle: 'in the middle', last: 'last' };
+const SORT_WORDS: Readonly<Record<Sort, string>> = { easy: 'easy first', 'a-z': 'A to Z', 'first-sound': 'by first sound', known: 'best known first' };
+const LOOSEN_WORDS: Readonly<Record<Loosenable, string>> = {
+  shape: 'any shape', first: 'any first sound', sound: 'any sounds', syllables: 'any number of syllables', only: 'no “only”', matches: 'no search',
+  contested: 'words whose count is argued about', doubtful: 'words spelt or said in two ways',
+};
+const SHAPES_SHOWN = 5;
+
+interface WordsScreenProps { readonly choice: Choice; readonly group: Group; readonly found: WordsFound; readonly saved: SavedSet | null }
+
+/** Number of sounds first; then shape, first sound, where a sound sits, and the rest; the set grows beside the words. */
+export function WordsScreen({ choice, group, found, saved }: WordsScreenProps) {
+  const { facets, accent } = found;
+  const to = (change: Parameters<typeof address>[1]): string => address(choice, { ...FIRST_PAGE, ...change });
+  const names = found.set.map((w) => w.word);
+  const inSet = new Set(names);
+  const place = choice.place ?? 'any';
+  const only = choice.only ?? [];
+  const shapes = facets.shapes.filter((s, i) => i < SHAPES_SHOWN || s.shape === choice.shape);
+  const moreShapes = facets.shapes.filter((s) => !shapes.includes(s));
+  const sounds = Object.entries(facets.sounds).filter(([, n]) => n > 0).map(([ipa, n]) => ({ ipa, n, ...labelOf(ipa, accent) }))
+    .sort((a, b) => Number(makingOf(a.ipa) === 'vowel') - Number(makingOf(b.ipa) === 'vowel') || a.label.localeCompare(b.label));
+  return (
+    <div className="grid grid-cols-1 gap-x-12 gap-y-8 lg:grid-cols-[minmax(0,1fr)_21rem]">
+      <div className="min-w-0">
+        <div className="mb-4 flex flex-wrap items-end justify-between gap-x-6 gap-y-3">
+          <h1 className="text-4xl">How many sounds?</h1>
+          <Search choice={choice} />
+        </div>
+        <nav aria-label="Number of sounds" className="mb-5 grid grid-cols-3 gap-2.5 sm:grid-cols-5">
+          {COUNTS.map((count) => {
+            const on = choice.sounds === count;
+            return (
+              <Link
+                key={count} href={to({ sounds: on ? 'any' : count, shape: undefined })} scroll={false} aria-current={on ? 'true' : undefined} prefetch={false}
+                className={`flex min-h-16 items-baseline gap-2 rounded-2xl border px-4 py-2 ${on ? 'border-ink bg-ink text-card' : 'border-line-strong bg-card hover:border-ink'}`}
+              >
+                <span className="font-word text-4xl font-bold">{count}{count === MOST && '+'}</span>
+                <span className="hidden xl:inline">sounds</span><span className="sr-only xl:hidden">sounds</span>
+                <PillCount on={on} n={facets.counts[count]} />
+              </Link>
+            );
+          })}
+        </nav>
+        <div className="grid gap-x-4 gap-y-2.5 sm:grid-cols-[6rem_minmax(0,1fr)]">
+          <Row label="Shape">
+            {shapes.map(({ shape, words, example }) => (
+              <Pill key={shape} href={to({ shape: choice.shape === shape ? undefined : shape })} on={choice.shape === shape}>
+                <span className="font-word">{example}</span> <span className={choice.shape === shape ? '' : 'text-muted'}>{shape}</span> <PillCount on={choice.shape === shape} n={words} />
+              </Pill>
+            ))}
+            {moreShapes.length > 0 && (
+              <More label={`${moreShapes.length} more shapes`}>
+                {moreShapes.map(({ shape, words, example }) => (
+                  <Pill key={shape} href={to({ shape })} on={false}><span className="font-word">{example}</span> <span className="text-muted">{shape}</span> <PillCount on={false} n={words} /></Pill>
+                ))}
+              </More>
+            )}
+          </Row>
+          <Row label="Starts with">
+            {FIRSTS.map((first) => (
+              <Pill key={first} href={to({ first: choice.first === first ? undefined : first })} on={choice.first === first} none={!facets.firsts[first]}>
+                {FIRST_WORDS[first]} <PillCount on={choice.first === first} n={facets.firsts[first]} />
+              </Pill>
+            ))}
+          </Row>
+          <Row label="With a sound">
+            {PLACES.map((p) => <Pill key={p} href={to({ place: p === 'any' ? undefined : p })} on={place === p}>{PLACE_WORDS[p]}</Pill>)}
+            {choice.sound && (
+              <Pill href={to({ sound: undefined })} on>
+                <span className="font-word">/{labelOf(choice.sound, accent).label}/</span> <PillCount on n={facets.sounds[choice.sound] ?? 0} />
+              </Pill>
+            )}
+            <More label={choice.sound ? 'another sound' : 'which sound?'}>
+              {sounds.map(({ ipa, n, label, as }) => (
+                <Pill key={ipa} href={to({ sound: ipa })} on={choice.sound === ipa}>
+                  <span className="font-word">/{label}/</span>{as && <span className="text-sm">as in {as}</span>} <PillCount on={choice.sound === ipa} n={n} />
+                </Pill>
+              ))}
+            </More>
+          </Row>
+          <Row label="Syllables">
+            {SYLLABLES.map((n) => (
+              <Pill key={n} href={to({ syllables: choice.syllables === n ? undefined : n })} on={choice.syllables === n} none={!facets.syllables[n]}>
+                {n === 3 ? '3 or more' : n} <PillCount on={choice.syllables === n} n={facets.syllables[n]} />
+              </Pill>
+            ))}
+          </Row>
+          <Row label="Only">
+            {ONLY.filter((name) => facets.only[name] > 0 || only.includes(name) || name === 'taught' || name === 'owned').map((name) => {
+              const on = only.includes(name);
+              return (
+                <Pill key={name} href={to({ only: on ? only.filter((o) => o !== name) : [...only, name] })} on={on} none={!facets.only[name]}>
+                  {ONLY_WORDS[name]} <PillCount on={on} n={facets.only[name]} />
+                </Pill>
+              );
+            })}
+            {(choice.doubtful || facets.adds.doubtful > 0) && (
+              <Pill href={to({ doubtful: !choice.doubtful })} on={choice.doubtful === true}>
+                also spelt or said in two ways {!choice.doubtful && <PillCount on={false} n={facets.adds.doubtful} />}
+              </Pill>
+            )}
+          </Row>
+        </div>
+        <Advice choice={choice} found={found} to={to} />
+        <div className="mt-6 flex flex-wrap items-center justify-between gap-x-4">
+          <h2 className="text-xl">{facets.total} {facets.total === 1 ? 'word fits' : 'words fit'}</h2>
+          <p className="flex flex-wrap items-center gap-x-1 text-muted">
+            {SORTS.map((sort) => {
+              const on = (choice.sort ?? 'easy') === sort;
+              return <Link key={sort} href={to({ sort })} scroll={false} prefetch={false} aria-current={on ? 'true' : undefined} className={`flex min-h-12 items-center rounded-lg px-2 ${on ? 'text-ink underline decoration-marigold decoration-3 underline-offset-6' : 'hover:text-ink'}`}>{SORT_WORDS[sort]}</Link>;
+            })}
+          </p>
+        </div>
+        <ul className="grid border-t border-line md:grid-cols-2 md:gap-x-10">
+          {found.results.map((word) => (
+            <ResultLine
+              key={word.word} word={word} on={inSet.has(word.word)} varied={choice.sounds === 'any' || choice.sounds === MOST}
+              href={address(choice, { words: inSet.has(word.word) ? names.filter((n) => n !== word.word) : [...names, word.word] })}
+            />
+          ))}
+        </ul>
+        {found.further > 0 && (
+          <p className="mt-4"><Link className="plain" scroll={false} prefetch={false} href={address(choice, { more: (choice.more ?? 1) + 1 })}>Show more ({found.further} further)</Link></p>
+        )}
+      </div>
+
+      <aside aria-labelledby="set" className="h-max rounded-2xl bg-card p-5 lg:sticky lg:top-4">
+        <SetPanel
+          key={`${names.join()} ${saved?.id ?? ''}`} choice={choice} groupId={group.id} groupName={group.name} proposed={found.proposed} missing={found.missing}
+          words={found.set.map((w) => ({ word: w.word, count: w.count }))} model={found.model} spares={found.spares} saved={saved ? { id: saved.id, name: saved.name, words: saved.words } : null}
+          tasks={TASKS.map((task) => ({ id: task, name: gameOf(task).name }))} sizes={Array.from({ length: SET_SIZE.most - SET_SIZE.least + 1 }, (_, i) => SET_SIZE.least + i)} size={found.size}
+        />
+        {!found.confirmed && (
+          <p className="mt-3 border-t border-line pt-3 text-[0.95rem] text-muted">
+            Words such as box and apple, which adults count in different ways, are left out until you{' '}
+            <Link className="underline underline-offset-4" href="/settings">say how you count</Link>.
+          </p>
+        )}
+        {found.waiting.length > 0 && (
+          <p className="mt-3 border-t border-line pt-3 text-[0.95rem] text-muted">
+            Waiting to be heard in this accent: {found.waiting.map((w, i) => <span key={w}>{i > 0 && ', '}<Link className="underline underline-offset-4" href={`/words/new?word=${w}`}>{w}</Link></span>)}.
+          </p>
+        )}
+      </aside>
+    </div>
+  );
+}
+
+function Row({ label, children }: { label: string; children: ReactNode }) {
+  return (
+    <>
+      <h2 className="flex min-h-8 items-center font-sans text-base font-normal text-muted sm:min-h-12 sm:self-start">{label}</h2>
+      <div className="flex flex-wrap gap-2">{children}</div>
+    </>
+  );
+}
+
+const More = ({ label, children }: { label: string; children: ReactNode }) => (
+  <details className="group open:basis-full">
+    <summary className="flex min-h-12 w-max list-none items-center rounded-full border border-dashed border-line-strong px-3.5 text-muted hover:text-ink">{label}</summary>
+    <div className="mt-2 flex flex-wrap gap-2">{children}</div>
+  </details>
+);
+
+function Search({ choice }: { choice: Choice }) {
+  const kept = new URLSearchParams(address({ ...choice, q: undefined, more: undefined }, {}).split('?')[1]);
+  return (
+    <form action="/words" className="flex w-full max-w-sm items-center gap-2" role="search">
+      {[...kept].map(([name, value]) => <input key={name} type="hidden" name={name} value={value} />)}
+      <label className="min-w-0 flex-1">
+        <span className="sr-only">Search by spelling, or by sounds with spaces between; _ is any one sound</span>
+        <input className="field" type="search" name="q" defaultValue={choice.q ?? ''} placeholder="frog, or by sounds: _ a t" autoComplete="off" />
+      </label>
+      <button type="submit" className="plain">Search</button>
+    </form>
+  );
+}
+
+function Advice({ choice, found, to }: { choice: Choice; found: WordsFound; to: (change: Parameters<typeof address>[1]) => string }) {
+  if (found.unclear) return <p role="alert" className="mt-6 border-l-4 border-red py-1 pl-4">{found.unclear}</p>;
+  const nothingTaught = choice.only?.includes('taught') && !found.taughtAny;
+  if (nothingTaught) {
+    return <p className="mt-6 border-l-4 border-marigold py-1 pl-4">No sounds are ticked as taught yet. <Link className="underline underline-offset-4" href="/settings#taught">Tick them in Settings</Link>.</p>;
+  }
+  if (!found.loosen) return found.facets.total ? null : <p className="mt-6 border-l-4 border-marigold py-1 pl-4">No word of the bank fits all of this. <Link className="underline underline-offset-4" href="/words">Begin again</Link>.</p>;
+  const { filter, words } = found.loosen;
+  const change = filter === 'only' ? { only: undefined } : filter === 'matches' ? { q: undefined } : filter === 'doubtful' ? { doubtful: true } : { [filter]: undefined };
+  const count = found.facets.total;
+  return (
+    <p className="mt-6 border-l-4 border-marigold py-1 pl-4">
+      {count === 0 ? 'No word fits' : `Only ${count} ${count === 1 ? 'word fits' : 'words fit'}`} all of this. With {LOOSEN_WORDS[filter]} there would be {words}.{' '}
+      {filter === 'contested' ? <Link className="quiet px-1 text-ink" href="/settings">Say how you count</Link> : <Link className="quiet px-1 text-ink" scroll={false} href={to(change)}>Loosen it</Link>}
+    </p>
+  );
+}
+
+const DOUBT_WORDS = { homograph: 'another word is spelt the same', 'two-ways': 'said in two ways' } as const;
+
+function ResultLine({ word, on, varied, href }: { word: ShownWord; on: boolean; varied: boolean; href: string }) {
+  return (
+    <li className="flex min-h-[4.4rem] items-center gap-3 border-b border-line py-1.5">
+      <Link href={`/words/${word.word}`} prefetch={false} className="w-28 shrink-0 wrap-anywhere font-word text-2xl font-bold hover:underline hover:underline-offset-4">{word.word}</Link>
+      <span className="flex min-w-0 flex-1 flex-col gap-0.5">
+        <span className="flex items-center gap-3">
+          <span className="min-w-0 overflow-hidden"><BounceLine marks={word.marks} count={word.count} size="list" /></span>
+          {varied && <span className="text-muted">{word.count}</span>}
+        </span>
+        <span className="text-[0.95rem] leading-tight text-muted">
+          {word.meaning}
+          {word.contested && <em> · {word.contested}</em>}
+          {word.doubt && <em> · {DOUBT_WORDS[word.doubt]}</em>}
+          {word.own && <strong className="font-semibold text-ink"> · ours</strong>}
+        </span>
+      </span>
+      {word.picture && <Picture code={word.picture} size={38} />}
+      <Link
+        href={href} scroll={false} prefetch={false} aria-label={on ? `Take ${word.word} out of the set` : `Put ${word.word} in the set`}
+        className="grid size-12 shrink-0 place-items-center rounded-lg text-green hover:bg-card"
+      >
+        {on ? <Check aria-hidden="true" size={24} /> : <Plus aria-hidden="true" size={24} />}
+      </Link>
+    </li>
+  );
+}
