@@ -89,13 +89,14 @@ export const wordSetSchema = z.object({
 });
 export type WordSetInput = z.infer<typeof wordSetSchema>;
 
-const reads = (check: (text: string) => unknown, error: string) => (text: string, ctx: z.RefinementCtx<string>): void => {
+/** The keys of a line, or null where it cannot be read. */
+function keysOf(line: string): string[] | null {
   try {
-    check(text);
+    return parseTranscription(line).map((s) => s.key);
   } catch {
-    ctx.addIssue({ code: 'custom', message: error });
+    return null;
   }
-};
+}
 
 /** A spelling as typed: small letters of any Latin alphabet, an apostrophe or a hyphen inside. */
 export const spellingSchema = z.string().transform((text) => text.normalize('NFC').trim().toLowerCase().replaceAll('’', "'"))
@@ -106,16 +107,19 @@ const sentenceText = (what: string, most: number) => z.string().transform((text)
 /** A word of the setting's own: spelling, sounds as a transcription line, the letters cut to them. */
 export const ownWordSchema = z.object({
   word: spellingSchema,
-  line: z.string().max(200).superRefine(reads((text) => {
-    if (!parseTranscription(text).some((s) => isVowelKey(s.key))) throw new Error('no vowel');
-  }, 'These sounds cannot be read. Every word needs at least one vowel.')),
+  line: z.string().max(200),
   letters: z.string().max(80),
   meaning: sentenceText('The meaning', 80),
   sentence: sentenceText('The sentence', 120),
   prop: z.boolean(),
   cautions: z.array(z.enum(CAUTIONS)).max(CAUTIONS.length),
 }).superRefine((own, ctx) => {
-  const keys = parseTranscription(own.line).length;
+  const read = keysOf(own.line);
+  if (!read?.some((key) => isVowelKey(key))) {
+    ctx.addIssue({ code: 'custom', message: 'These sounds cannot be read. Every word needs at least one vowel.', path: ['line'] });
+    return;
+  }
+  const keys = read.length;
   if (keys < 2) ctx.addIssue({ code: 'custom', message: 'A word for these games has at least two sounds.', path: ['line'] });
   if (keys > 16) ctx.addIssue({ code: 'custom', message: 'That is more sounds than these games can use.', path: ['line'] });
   const pieces = parseLetters(own.letters);

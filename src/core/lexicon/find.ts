@@ -10,7 +10,7 @@ export const SYLLABLES = [1, 2, 3] as const;
 export type Syllables = (typeof SYLLABLES)[number];
 
 /** Only words that …; each may be asked for beside the others. */
-export const ONLY = ['agreed', 'taught', 'owned', 'prop', 'picture', 'everyday', 'own'] as const satisfies readonly Flag[];
+export const ONLY = ['agreed', 'taught', 'owned', 'picture', 'everyday', 'prop', 'own'] as const satisfies readonly Flag[];
 export type Only = (typeof ONLY)[number];
 
 export interface Filters {

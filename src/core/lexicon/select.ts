@@ -2,7 +2,7 @@ import { seeded, shuffle } from '../random';
 import type { Word } from './entry';
 import { find, loosen, type Filters, type Found, type Loosenable } from './find';
 import { oneSoundApart } from './likeness';
-import type { WordIndex } from './word-index';
+import { FLAGS, type WordIndex } from './word-index';
 
 export interface SetRequest extends Filters {
   /** How many words, 6 to 10. */
@@ -25,8 +25,8 @@ export interface WordSet {
   readonly loosen: { readonly filter: Loosenable; readonly words: number } | null;
 }
 
-/** What each likeness to a word already chosen costs; a dearer word is taken later. */
-const COST = { sameFirst: 4, sameVowels: 3, band: 2, syllable: 6, avoided: 100 } as const;
+/** What each likeness to a word already chosen costs, and a word that cannot be shown; a dearer word is taken later. */
+const COST = { sameFirst: 4, sameVowels: 3, band: 2, syllable: 6, unseen: 3, avoided: 100 } as const;
 
 /** A set being chosen: every word of the pool with what it costs now, brought up to date as words are taken. */
 class Choosing {
@@ -37,8 +37,9 @@ class Choosing {
   private readonly barred: Uint8Array;
 
   constructor(private readonly index: WordIndex, private readonly pool: readonly number[], avoid: ReadonlySet<number>) {
-    const { bands, syllables } = index;
-    this.costs = Float64Array.from(pool, (w) => (bands[w]! - 1) * COST.band + (syllables[w]! - 1) * COST.syllable + (avoid.has(w) ? COST.avoided : 0));
+    const { bands, syllables, flags } = index;
+    const seen = FLAGS.picture | FLAGS.prop;
+    this.costs = Float64Array.from(pool, (w) => (bands[w]! - 1) * COST.band + (syllables[w]! - 1) * COST.syllable + (flags[w]! & seen ? 0 : COST.unseen) + (avoid.has(w) ? COST.avoided : 0));
     this.taken = new Uint8Array(pool.length);
     this.barred = new Uint8Array(pool.length);
   }

@@ -2,6 +2,9 @@ import type { CSSProperties, ReactNode } from 'react';
 import type { Mark } from '@/core/games/item';
 import type { Making } from '@/core/phonology/sounds';
 
+/** The longest a line may be in a list; a long word's marks are smaller. */
+const LIST_WIDTH = 178;
+
 /** Full-size proportions, in units of `--u`. */
 const SIZE = { lens: 150, bar: 140, light: 70, hop: 118, height: 74, gap: 50, close: 14, stroke: 5, dot: 14 } as const;
 
@@ -45,7 +48,7 @@ function Shape({ making, state }: { making: Making; state: MarkState }) {
 
 /** One mark alone, for a chart or a heading. */
 export const MarkShape = ({ making, large = false }: { making: Making; large?: boolean }) => (
-  <span className="bounce-line block" style={{ '--u': large ? '0.7px' : '0.2px' } as CSSProperties}><Shape making={making} state="plain" /></span>
+  <span className="bounce-line mark block" style={{ '--u': large ? '0.7px' : '0.2px' } as CSSProperties}><Shape making={making} state="plain" /></span>
 );
 
 const gapBefore = (mark: Mark, index: number): number => (index === 0 ? 0 : mark.close ? SIZE.close : SIZE.gap);
@@ -64,7 +67,7 @@ interface BounceLineProps {
 /** The bounce line: every sound of a word as a mark on a line. Drawn here and nowhere else. */
 export function BounceLine({ marks, count, size, labels = size === 'full', states, onTap }: BounceLineProps) {
   const total = marks.reduce((sum, mark, i) => sum + WIDTHS[mark.making] + gapBefore(mark, i), 0);
-  const unit = size === 'list' ? '0.25px' : `min(1px, calc(100cqw / ${total + 8}))`;
+  const unit = size === 'list' ? `${Math.min(0.25, LIST_WIDTH / total)}px` : `min(1px, calc(100cqw / ${total + 8}))`;
   const tappable = onTap !== undefined;
   return (
     <div style={size === 'full' ? { containerType: 'inline-size' } : undefined}>

@@ -5,11 +5,11 @@ interface PillProps { readonly href: string; readonly on: boolean; readonly none
 
 /** One choice of a filter. A choice that no word has is shown and cannot be picked. */
 export function Pill({ href, on, none = false, children }: PillProps) {
-  if (none && !on) return <span className="flex min-h-12 items-center gap-2 rounded-full px-3.5 text-muted">{children}</span>;
+  if (none && !on) return <span className="flex min-h-[48px] items-center gap-2 rounded-full px-3 text-muted">{children}</span>;
   return (
     <Link
       href={href} scroll={false} aria-current={on ? 'true' : undefined} prefetch={false}
-      className={`flex min-h-12 items-center gap-2 rounded-full border px-3.5 ${on ? 'border-ink bg-ink text-card' : 'border-line-strong bg-card hover:border-ink'}`}
+      className={`flex min-h-[48px] items-center gap-2 rounded-full border px-3.5 ${on ? 'border-ink bg-ink text-card' : 'border-line-strong bg-card hover:border-ink'}`}
     >
       {children}
     </Link>

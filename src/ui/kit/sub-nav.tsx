@@ -4,7 +4,7 @@ interface SubNavProps { readonly label: string; readonly places: readonly (reado
 
 /** The screens inside one place. */
 export const SubNav = ({ label, places, here }: SubNavProps) => (
-  <nav aria-label={label} className="mb-5 flex flex-wrap gap-x-5 border-b border-line print:hidden">
+  <nav aria-label={label} className="-mt-4 mb-4 flex flex-wrap gap-x-5 border-b border-line print:hidden">
     {places.map(([href, name]) => (
       <Link
         key={href} href={href} aria-current={href === here ? 'page' : undefined}

@@ -19,7 +19,7 @@ export function ChartScreen({ chart }: { chart: SoundChart }) {
       <h1 className="mb-1 text-4xl">Sounds</h1>
       <p className="mb-5 max-w-3xl text-lg text-muted">How each sound is made in your accent. A hop is clipped, a long bar can be held, a short bar is light, a lens is a vowel.</p>
       <div className="relative overflow-x-auto" tabIndex={0} role="region" aria-label="Chart of consonants">
-        <table className="w-full min-w-[56rem] border-collapse">
+        <table className="w-full min-w-[60rem] border-collapse">
           <caption className="pb-2 text-left font-word text-2xl font-bold">Consonants</caption>
           <thead><tr><td className="w-32" />{places.map((place) => <th key={place} scope="col" className="px-1 pb-2 text-left align-bottom text-[0.95rem] font-normal leading-tight text-muted">{PLACE_WORDS[place]}</th>)}</tr></thead>
           <tbody>
@@ -28,7 +28,7 @@ export function ChartScreen({ chart }: { chart: SoundChart }) {
                 <th scope="row" className="py-2 pr-3 text-left text-[0.95rem] font-normal leading-tight text-muted">{MANNER_WORDS[row.manner]}</th>
                 {row.cells.filter((c) => places.includes(c.place)).map((cell) => (
                   <td key={cell.place} className="px-1 py-1">
-                    <span className="flex flex-wrap gap-1">{cell.sounds.map((s) => <SoundLink key={s.ipa} ipa={s.ipa} label={s.label} as={s.as} />)}</span>
+                    <span className="flex gap-1">{cell.sounds.map((s) => <SoundLink key={s.ipa} ipa={s.ipa} label={s.label} as={s.as} />)}</span>
                   </td>
                 ))}
               </tr>
@@ -44,7 +44,7 @@ export function ChartScreen({ chart }: { chart: SoundChart }) {
 }
 
 const SoundLink = ({ ipa, label, as }: { ipa: string; label: string; as?: string | undefined }) => (
-  <Link href={`/sounds/${encodeURIComponent(ipa)}`} prefetch={false} className="flex min-h-14 min-w-14 flex-col items-center justify-center rounded-xl border border-line-strong bg-card px-2 py-1 leading-tight hover:border-ink">
+  <Link href={`/sounds/${encodeURIComponent(ipa)}`} prefetch={false} className="flex min-h-14 min-w-[52px] flex-col items-center justify-center rounded-xl border border-line-strong bg-card px-1.5 py-1 leading-tight hover:border-ink">
     <span className="font-word text-2xl font-bold">{label}</span>
     <span className="text-xs text-muted">{as ?? `/${ipa}/`}</span>
     <span className="mt-0.5"><MarkShape making={CONSONANTS[ipa]?.making ?? makingOf(ipa)} /></span>

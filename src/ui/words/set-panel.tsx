@@ -66,7 +66,7 @@ export function SetPanel({ choice, groupId, groupName, words: given, proposed, m
       {missing.length > 0 && <p className="mb-2 text-[0.95rem] text-red">Not in the bank any more: {missing.join(', ')}.</p>}
       <DndContext id="set" sensors={sensors} collisionDetection={closestCenter} onDragEnd={moved}>
         <SortableContext items={names} strategy={verticalListSortingStrategy}>
-          <ol className="mb-3 max-h-[26rem] divide-y divide-line overflow-y-auto border-y border-line">
+          <ol className="mb-3 max-h-[19rem] divide-y divide-line overflow-y-auto border-y border-line">
             {words.map((w, i) => (
               <SetLine
                 key={w.word} word={w.word} note={proposed && i === words.length - 1 && i > 0 ? 'stretch' : ''}

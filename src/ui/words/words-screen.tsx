@@ -18,7 +18,7 @@ import { SetPanel } from './set-panel';
 
 const FIRST_WORDS = { hold: 'you can hold', clip: 'to clip', light: 'light: h, w, y', vowel: 'a vowel' } as const;
 const ONLY_WORDS: Readonly<Record<Only, string>> = {
-  agreed: 'same count for everyone', taught: 'sounds we have taught', owned: 'props we own', prop: 'could be a prop', picture: 'has a picture',
+  agreed: 'same count for everyone', taught: 'sounds we have taught', owned: 'props we own', prop: 'can be a prop', picture: 'has a picture',
   everyday: 'everyday words', own: 'our own words',
 };
 const PLACE_WORDS: Readonly<Record<SoundPlace, string>> = { any: 'anywhere', first: 'first', middle: 'in the middle', last: 'last' };
@@ -28,6 +28,7 @@ const LOOSEN_WORDS: Readonly<Record<Loosenable, string>> = {
   contested: 'words whose count is argued about', doubtful: 'words spelt or said in two ways',
 };
 const SHAPES_SHOWN = 5;
+const ONLY_SHOWN = 3;
 
 interface WordsScreenProps { readonly choice: Choice; readonly group: Group; readonly found: WordsFound; readonly saved: SavedSet | null }
 
@@ -43,6 +44,15 @@ export function WordsScreen({ choice, group, found, saved }: WordsScreenProps) {
   const moreShapes = facets.shapes.filter((s) => !shapes.includes(s));
   const sounds = Object.entries(facets.sounds).filter(([, n]) => n > 0).map(([ipa, n]) => ({ ipa, n, ...labelOf(ipa, accent) }))
     .sort((a, b) => Number(makingOf(a.ipa) === 'vowel') - Number(makingOf(b.ipa) === 'vowel') || a.label.localeCompare(b.label));
+  const onlyShown = ONLY.filter((name, i) => only.includes(name) || (facets.only[name] > 0 && ONLY.slice(0, i).filter((other) => facets.only[other] > 0).length < ONLY_SHOWN));
+  const onlyPill = (name: Only): ReactNode => {
+    const on = only.includes(name);
+    return (
+      <Pill key={name} href={to({ only: on ? only.filter((o) => o !== name) : [...only, name] })} on={on} none={!facets.only[name]}>
+        {ONLY_WORDS[name]} <PillCount on={on} n={facets.only[name]} />
+      </Pill>
+    );
+  };
   return (
     <div className="grid grid-cols-1 gap-x-12 gap-y-8 lg:grid-cols-[minmax(0,1fr)_21rem]">
       <div className="min-w-0">
@@ -50,22 +60,22 @@ export function WordsScreen({ choice, group, found, saved }: WordsScreenProps) {
           <h1 className="text-4xl">How many sounds?</h1>
           <Search choice={choice} />
         </div>
-        <nav aria-label="Number of sounds" className="mb-5 grid grid-cols-3 gap-2.5 sm:grid-cols-5">
+        <nav aria-label="Number of sounds" className="mb-4 grid grid-cols-3 gap-2.5 sm:grid-cols-5">
           {COUNTS.map((count) => {
             const on = choice.sounds === count;
             return (
               <Link
                 key={count} href={to({ sounds: on ? 'any' : count, shape: undefined })} scroll={false} aria-current={on ? 'true' : undefined} prefetch={false}
-                className={`flex min-h-16 items-baseline gap-2 rounded-2xl border px-4 py-2 ${on ? 'border-ink bg-ink text-card' : 'border-line-strong bg-card hover:border-ink'}`}
+                className={`flex min-h-16 items-baseline justify-center gap-3 rounded-2xl border px-4 py-2 ${on ? 'border-ink bg-ink text-card' : 'border-line-strong bg-card hover:border-ink'}`}
               >
                 <span className="font-word text-4xl font-bold">{count}{count === MOST && '+'}</span>
-                <span className="hidden xl:inline">sounds</span><span className="sr-only xl:hidden">sounds</span>
+                <span className="sr-only">sounds</span>
                 <PillCount on={on} n={facets.counts[count]} />
               </Link>
             );
           })}
         </nav>
-        <div className="grid gap-x-4 gap-y-2.5 sm:grid-cols-[6rem_minmax(0,1fr)]">
+        <div className="grid gap-x-3 gap-y-2 sm:grid-cols-[5.6rem_minmax(0,1fr)]">
           <Row label="Shape">
             {shapes.map(({ shape, words, example }) => (
               <Pill key={shape} href={to({ shape: choice.shape === shape ? undefined : shape })} on={choice.shape === shape}>
@@ -87,14 +97,19 @@ export function WordsScreen({ choice, group, found, saved }: WordsScreenProps) {
               </Pill>
             ))}
           </Row>
-          <Row label="With a sound">
-            {PLACES.map((p) => <Pill key={p} href={to({ place: p === 'any' ? undefined : p })} on={place === p}>{PLACE_WORDS[p]}</Pill>)}
+          <Row label="Syllables">
+            {SYLLABLES.map((n) => (
+              <Pill key={n} href={to({ syllables: choice.syllables === n ? undefined : n })} on={choice.syllables === n} none={!facets.syllables[n]}>
+                {n === 3 ? '3+' : n} <PillCount on={choice.syllables === n} n={facets.syllables[n]} />
+              </Pill>
+            ))}
             {choice.sound && (
-              <Pill href={to({ sound: undefined })} on>
-                <span className="font-word">/{labelOf(choice.sound, accent).label}/</span> <PillCount on n={facets.sounds[choice.sound] ?? 0} />
+              <Pill href={to({ sound: undefined, place: undefined })} on>
+                with <span className="font-word">/{labelOf(choice.sound, accent).label}/</span> {PLACE_WORDS[place]} <PillCount on n={facets.sounds[choice.sound] ?? 0} />
               </Pill>
             )}
-            <More label={choice.sound ? 'another sound' : 'which sound?'}>
+            <More label={choice.sound ? 'another sound or place' : 'with a sound …'} open={choice.place !== undefined && !choice.sound}>
+              <span className="flex flex-wrap basis-full gap-2">{PLACES.map((p) => <Pill key={p} href={to({ place: p === 'any' ? undefined : p })} on={place === p}>{PLACE_WORDS[p]}</Pill>)}</span>
               {sounds.map(({ ipa, n, label, as }) => (
                 <Pill key={ipa} href={to({ sound: ipa })} on={choice.sound === ipa}>
                   <span className="font-word">/{label}/</span>{as && <span className="text-sm">as in {as}</span>} <PillCount on={choice.sound === ipa} n={n} />
@@ -102,27 +117,15 @@ export function WordsScreen({ choice, group, found, saved }: WordsScreenProps) {
               ))}
             </More>
           </Row>
-          <Row label="Syllables">
-            {SYLLABLES.map((n) => (
-              <Pill key={n} href={to({ syllables: choice.syllables === n ? undefined : n })} on={choice.syllables === n} none={!facets.syllables[n]}>
-                {n === 3 ? '3 or more' : n} <PillCount on={choice.syllables === n} n={facets.syllables[n]} />
-              </Pill>
-            ))}
-          </Row>
           <Row label="Only">
-            {ONLY.filter((name) => facets.only[name] > 0 || only.includes(name) || name === 'taught' || name === 'owned').map((name) => {
-              const on = only.includes(name);
-              return (
-                <Pill key={name} href={to({ only: on ? only.filter((o) => o !== name) : [...only, name] })} on={on} none={!facets.only[name]}>
-                  {ONLY_WORDS[name]} <PillCount on={on} n={facets.only[name]} />
-                </Pill>
-              );
-            })}
-            {(choice.doubtful || facets.adds.doubtful > 0) && (
-              <Pill href={to({ doubtful: !choice.doubtful })} on={choice.doubtful === true}>
-                also spelt or said in two ways {!choice.doubtful && <PillCount on={false} n={facets.adds.doubtful} />}
-              </Pill>
-            )}
+            {onlyShown.map(onlyPill)}
+            <More label="more …">
+              {ONLY.filter((name) => !onlyShown.includes(name) && (name !== 'own' || facets.only.own > 0)).map(onlyPill)}
+              {!choice.doubtful && facets.adds.doubtful > 0 && (
+                <Pill href={to({ doubtful: true })} on={false}>also words spelt or said in two ways <PillCount on={false} n={facets.adds.doubtful} /></Pill>
+              )}
+            </More>
+            {choice.doubtful && <Pill href={to({ doubtful: undefined })} on>also words spelt or said in two ways</Pill>}
           </Row>
         </div>
         <Advice choice={choice} found={found} to={to} />
@@ -179,9 +182,9 @@ function Row({ label, children }: { label: string; children: ReactNode }) {
   );
 }
 
-const More = ({ label, children }: { label: string; children: ReactNode }) => (
-  <details className="group open:basis-full">
-    <summary className="flex min-h-12 w-max list-none items-center rounded-full border border-dashed border-line-strong px-3.5 text-muted hover:text-ink">{label}</summary>
+const More = ({ label, open, children }: { label: string; open?: boolean; children: ReactNode }) => (
+  <details className="open:basis-full" open={open}>
+    <summary className="flex min-h-[48px] w-max list-none items-center rounded-full border border-dashed border-line-strong px-3.5 text-muted hover:text-ink">{label}</summary>
     <div className="mt-2 flex flex-wrap gap-2">{children}</div>
   </details>
 );
@@ -226,17 +229,19 @@ function ResultLine({ word, on, varied, href }: { word: ShownWord; on: boolean; 
       <Link href={`/words/${word.word}`} prefetch={false} className="w-28 shrink-0 wrap-anywhere font-word text-2xl font-bold hover:underline hover:underline-offset-4">{word.word}</Link>
       <span className="flex min-w-0 flex-1 flex-col gap-0.5">
         <span className="flex items-center gap-3">
-          <span className="min-w-0 overflow-hidden"><BounceLine marks={word.marks} count={word.count} size="list" /></span>
+          <span className="min-w-0 overflow-x-clip"><BounceLine marks={word.marks} count={word.count} size="list" /></span>
           {varied && <span className="text-muted">{word.count}</span>}
         </span>
-        <span className="text-[0.95rem] leading-tight text-muted">
+        <span className="flex items-center gap-2 text-[0.95rem] leading-tight text-muted">
+          {word.picture && <Picture code={word.picture} size={28} />}
+          <span>
           {word.meaning}
           {word.contested && <em> · {word.contested}</em>}
           {word.doubt && <em> · {DOUBT_WORDS[word.doubt]}</em>}
           {word.own && <strong className="font-semibold text-ink"> · ours</strong>}
+          </span>
         </span>
       </span>
-      {word.picture && <Picture code={word.picture} size={38} />}
       <Link
         href={href} scroll={false} prefetch={false} aria-label={on ? `Take ${word.word} out of the set` : `Put ${word.word} in the set`}
         className="grid size-12 shrink-0 place-items-center rounded-lg text-green hover:bg-card"
