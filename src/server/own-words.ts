@@ -1,6 +1,6 @@
 import { dictionary } from 'cmu-pronouncing-dictionary';
 import { v7 } from 'uuid';
-import { explain, ownWordSchema, spellingSchema, type OwnWordInput } from '../core/formats/schemas';
+import { ownWordSchema, reason, spellingSchema, type OwnWordInput } from '../core/formats/schemas';
 import { marksOf, type Mark } from '../core/games/item';
 import { parseLetters, prepare, type Entry } from '../core/lexicon/entry';
 import { writeLetters } from '../core/lexicon/cut-letters';
@@ -58,7 +58,7 @@ async function show(word: string, line: string, letters: string): Promise<Omit<P
  */
 export async function proposeWord(typed: string): Promise<WordProposal> {
   const spelling = spellingSchema.safeParse(typed);
-  if (!spelling.success) throw new Problem(explain(spelling.error));
+  if (!spelling.success) throw new Problem(reason(spelling.error));
   const word = spelling.data;
   if (shippedEntry(word)) throw new Problem(`“${word}” is in the word bank already.`, 409);
   const { accent } = await getSettings();
@@ -75,7 +75,7 @@ export async function proposeWord(typed: string): Promise<WordProposal> {
 /** The sounds that were tapped, as a line with letters. Throws a Problem for sounds that cannot make a word. */
 export async function soundsFromTaps(typed: string, taps: readonly string[], strong: number): Promise<Omit<ProposedSounds, 'answers'>> {
   const spelling = spellingSchema.safeParse(typed);
-  if (!spelling.success) throw new Problem(explain(spelling.error));
+  if (!spelling.success) throw new Problem(reason(spelling.error));
   const keys = taps.filter((key): key is Key => isConsonantKey(key) || isVowelKey(key));
   if (keys.length !== taps.length || keys.length > 16 || !keys.some(isVowelKey) || keys.length < 2) {
     throw new Problem('Tap at least two sounds, one of them a vowel.');
@@ -91,7 +91,7 @@ export const ownWordFault = (own: OwnWordInput): string | null =>
 /** Keeps a word of the setting's own, confirmed in the accent in force; the same word again changes it. */
 export async function saveOwnWord(input: unknown): Promise<string> {
   const read = ownWordSchema.safeParse(input);
-  if (!read.success) throw new Problem(explain(read.error));
+  if (!read.success) throw new Problem(reason(read.error));
   const own = read.data;
   if (shippedEntry(own.word)) throw new Problem(`“${own.word}” is in the word bank already.`, 409);
   const fault = ownWordFault(own);

@@ -150,7 +150,10 @@ export const conventionsSchema = z.object(
 );
 export const settingsSchema = z.object({ accent: z.enum(ACCENT_IDS), conventions: conventionsSchema });
 
-/** The first thing wrong, in words. Example: `explain(error) // 'A name needs at least one letter.'`. */
+/** The first thing wrong, as it stands, for a form whose fields a person can see. */
+export const reason = (error: z.ZodError): string => error.issues[0]?.message ?? 'That does not fit.';
+
+/** The first thing wrong and where, in words. Example: `explain(error) // 'A name needs at least one letter.'`. */
 export const explain = (error: z.ZodError): string => {
   const issue = error.issues[0];
   const where = issue?.path.length ? ` (at ${issue.path.join('.')})` : '';

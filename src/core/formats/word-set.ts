@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
 import { z } from 'zod';
-import { explain, nameSchema, ownWordSchema, SET_LIMIT, spellingSchema, type OwnWordInput } from './schemas';
+import { nameSchema, ownWordSchema, reason, SET_LIMIT, spellingSchema, type OwnWordInput } from './schemas';
 
 /** One word of a set as a file carries it: its name, and all that makes it where it is the setting's own. */
 export interface FileWord { readonly word: string; readonly own: OwnWordInput | null }
@@ -48,10 +48,10 @@ const ROW_LIMIT = 500;
 function readWord(row: number, raw: Record<string, unknown>): ReadRow {
   const text = String(raw.word ?? '').slice(0, 60);
   const spelt = spellingSchema.safeParse(String(raw.word ?? ''));
-  if (!spelt.success) return { row, text, word: null, why: explain(spelt.error) };
+  if (!spelt.success) return { row, text, word: null, why: reason(spelt.error) };
   if (!raw.line) return { row, text, word: { word: spelt.data, own: null }, why: null };
   const own = ownWordSchema.safeParse({ ...raw, word: spelt.data });
-  return own.success ? { row, text, word: { word: spelt.data, own: own.data }, why: null } : { row, text, word: null, why: explain(own.error) };
+  return own.success ? { row, text, word: { word: spelt.data, own: own.data }, why: null } : { row, text, word: null, why: reason(own.error) };
 }
 
 /** An apostrophe put before a formula on the way out is taken off on the way in. */
