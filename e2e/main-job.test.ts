@@ -37,12 +37,12 @@ describe.each([[1280, 800], [768, 1024]])('the main job at %i × %i', (width, he
     await page.waitForURL(/task=segmenting/);
     await page.getByRole('link', { name: /^you can hold/ }).click();
     await page.waitForURL(/first=hold/);
-    await page.getByRole('heading', { name: 'Segmenting · 8 words' }).waitFor();
-    const swap = page.getByRole('link', { name: /^Swap / }).first();
+    await page.getByRole('heading', { name: 'Word set · 8 words' }).waitFor();
+    const swap = page.getByRole('button', { name: /^Swap / }).first();
     const turnedDown = /^Swap (\w+)/.exec((await swap.getAttribute('aria-label'))!)![1]!;
     await swap.click();
     await page.waitForURL(new RegExp(`no=${turnedDown}`));
-    expect(await page.getByRole('link', { name: `Swap ${turnedDown} for` }).count()).toBe(0);
+    expect(await page.getByRole('button', { name: `Swap ${turnedDown} for` }).count()).toBe(0);
 
     await page.getByRole('button', { name: `Play with ${group}` }).click();
     await page.waitForURL(/\/play\//);

@@ -7,11 +7,17 @@ let app: App;
 let empty: App;
 let browser: Browser;
 let session: string;
+let set: string;
 beforeAll(async () => {
   [app, empty, browser] = await Promise.all([openApp({ demo: true }), openApp(), openBrowser()]);
   const { page } = await openPage(browser);
   await page.goto(`${app.url}/look-back`);
   session = (await page.locator('main li a').first().getAttribute('href'))!.split('/').at(-1)!;
+  await page.goto(`${app.url}/words?words=frog,frost,strawberry`);
+  await page.getByLabel('Name of the set').fill('Pond '.repeat(11));
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await page.waitForURL(/set=/);
+  set = new URL(page.url()).searchParams.get('set')!;
   await page.context().close();
 });
 afterAll(async () => {
@@ -30,12 +36,12 @@ const check = async (page: Page): Promise<void> => {
 describe.each([[1280, 800], [768, 1024], [390, 844]])('at %i × %i', (width, height) => {
   test('zero axe violations and nothing over the side on every screen', async () => {
     const { page, trouble } = await openPage(browser, width, height);
-    for (const where of ['/', '/words', '/words?sounds=5&task=segmenting&first=hold', '/children', '/look-back', `/look-back/${session}`, '/settings', `/play/${session}`]) {
+    for (const where of ['/', '/words', '/words?sounds=5&task=segmenting&first=hold', '/words?sounds=any&q=_%20a%20t', '/word/box', '/word/squirrel', '/word/new', '/words/sets', '/words/shelf', '/words/new', '/sounds', '/sounds/p', '/sounds/%C9%AA', `/print/sets/${set}`, `/print/sets/${set}?as=cards`, '/children', '/look-back', `/look-back/${session}`, '/settings', `/play/${session}`]) {
       await page.goto(app.url + where);
       await page.waitForLoadState('networkidle');
       await check(page);
     }
-    for (const where of ['/', '/children', '/look-back', '/words?sounds=4&shape=CCCV&first=clip']) {
+    for (const where of ['/', '/children', '/look-back', '/words?sounds=4&shape=CCCV&first=clip', '/words/sets', '/words/shelf']) {
       await page.goto(empty.url + where);
       await check(page);
     }

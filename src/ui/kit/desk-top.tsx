@@ -18,7 +18,7 @@ export function DeskTop({ groups, groupId }: { groups: readonly { id: string; na
       <p className="font-word text-xl font-bold">Bouncy Echo</p>
       <nav aria-label="Screens" className="flex flex-wrap gap-x-6">
         {PLACES.map(([href, name]) => {
-          const here = href === '/' ? path === '/' : path.startsWith(href);
+          const here = href === '/' ? path === '/' : path.startsWith(href) || (href === '/words' && path.startsWith('/word/'));
           return (
             <Link
               key={href} href={href} aria-current={here ? 'page' : undefined}

@@ -52,7 +52,7 @@ export function ImportSet() {
           <>
             <h3 className="mb-1 mt-2 text-xl wrap-anywhere">{report.name}</h3>
             <p className="mb-2">{report.words.length} of {report.rows.length} rows can be used{refused ? `, ${refused} left out` : ''}. Nothing has been kept yet.</p>
-            <ol className="relative mb-3 max-h-80 divide-y divide-line overflow-y-auto border-y border-line">
+            <ol tabIndex={0} aria-label="Rows of the file" className="relative mb-3 max-h-80 divide-y divide-line overflow-y-auto border-y border-line">
               {report.rows.map((row) => (
                 <li key={row.row} className="grid grid-cols-[3rem_1fr] gap-x-2 py-1.5">
                   <span className="text-muted">{row.row}</span>

@@ -63,7 +63,7 @@ export function OwnWordForm({ start, before, consonants, vowels }: OwnWordFormPr
   });
   const keep = (): void => begin(async () => {
     const kept = await keepOwnWord({ word: proposal!.word, line: sounds!.line, letters: sounds!.letters, meaning, sentence, prop, cautions });
-    if (kept.ok) router.push(`/words/${encodeURIComponent(kept.value)}`);
+    if (kept.ok) router.push(`/word/${encodeURIComponent(kept.value)}`);
     else setError(kept.error);
   });
 

@@ -66,7 +66,7 @@ export function SetPanel({ choice, groupId, groupName, words: given, proposed, m
       {missing.length > 0 && <p className="mb-2 text-[0.95rem] text-red">Not in the bank any more: {missing.join(', ')}.</p>}
       <DndContext id="set" sensors={sensors} collisionDetection={closestCenter} onDragEnd={moved}>
         <SortableContext items={names} strategy={verticalListSortingStrategy}>
-          <ol className="mb-3 max-h-[19rem] divide-y divide-line overflow-y-auto border-y border-line">
+          <ol aria-labelledby="set" className="mb-3 max-h-[19rem] divide-y divide-line overflow-y-auto border-y border-line">
             {words.map((w, i) => (
               <SetLine
                 key={w.word} word={w.word} note={proposed && i === words.length - 1 && i > 0 ? 'stretch' : ''}
@@ -117,7 +117,7 @@ function SetLine({ word, note, onSwap, onRemove }: SetLineProps) {
       <button type="button" className="grid size-12 shrink-0 cursor-grab place-items-center text-muted" {...attributes} {...listeners} aria-label={`Move ${word}`}>
         <GripVertical aria-hidden="true" size={20} />
       </button>
-      <Link href={`/words/${word}`} prefetch={false} className="min-w-0 flex-1 wrap-anywhere font-word text-xl hover:underline hover:underline-offset-4">{word}</Link>
+      <Link href={`/word/${word}`} prefetch={false} className="min-w-0 flex-1 wrap-anywhere font-word text-xl hover:underline hover:underline-offset-4">{word}</Link>
       {note && <span className="text-[0.95rem] text-muted">{note}</span>}
       {onSwap && <button type="button" className="grid size-12 shrink-0 place-items-center rounded-lg text-green hover:bg-paper" onClick={onSwap} aria-label={`Swap ${word} for another word`}><RefreshCw aria-hidden="true" size={18} /></button>}
       <button type="button" className="grid size-12 shrink-0 place-items-center rounded-lg text-muted hover:bg-paper hover:text-ink" onClick={onRemove} aria-label={`Take ${word} out`}><X aria-hidden="true" size={18} /></button>

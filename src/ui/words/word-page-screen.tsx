@@ -114,6 +114,6 @@ export function WordPageScreen({ page, groupName }: { page: WordPage; groupName:
 
 const WordList = ({ words }: { words: readonly string[] }) => (
   <ul className="flex flex-wrap gap-x-1">
-    {words.map((w) => <li key={w}><Link prefetch={false} href={`/words/${w}`} className="flex min-h-10 items-center rounded-lg px-2 font-word text-xl hover:bg-card hover:underline hover:underline-offset-4">{w}</Link></li>)}
+    {words.map((w) => <li key={w}><Link prefetch={false} href={`/word/${w}`} className="flex min-h-10 items-center rounded-lg px-2 font-word text-xl hover:bg-card hover:underline hover:underline-offset-4">{w}</Link></li>)}
   </ul>
 );

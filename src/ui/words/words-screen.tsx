@@ -68,8 +68,8 @@ export function WordsScreen({ choice, group, found, saved }: WordsScreenProps) {
                 key={count} href={to({ sounds: on ? 'any' : count, shape: undefined })} scroll={false} aria-current={on ? 'true' : undefined} prefetch={false}
                 className={`flex min-h-16 items-baseline justify-center gap-3 rounded-2xl border px-4 py-2 ${on ? 'border-ink bg-ink text-card' : 'border-line-strong bg-card hover:border-ink'}`}
               >
-                <span className="font-word text-4xl font-bold">{count}{count === MOST && '+'}</span>
-                <span className="sr-only">sounds</span>
+                <span className="font-word text-4xl font-bold">{count}{count === MOST && '+'}</span>{' '}
+                <span className="sr-only">sounds</span>{' '}
                 <PillCount on={on} n={facets.counts[count]} />
               </Link>
             );
@@ -226,7 +226,7 @@ const DOUBT_WORDS = { homograph: 'another word is spelt the same', 'two-ways': '
 function ResultLine({ word, on, varied, href }: { word: ShownWord; on: boolean; varied: boolean; href: string }) {
   return (
     <li className="flex min-h-[4.4rem] items-center gap-3 border-b border-line py-1.5">
-      <Link href={`/words/${word.word}`} prefetch={false} className="w-28 shrink-0 wrap-anywhere font-word text-2xl font-bold hover:underline hover:underline-offset-4">{word.word}</Link>
+      <Link href={`/word/${word.word}`} prefetch={false} className="w-28 shrink-0 wrap-anywhere font-word text-2xl font-bold hover:underline hover:underline-offset-4">{word.word}</Link>
       <span className="flex min-w-0 flex-1 flex-col gap-0.5">
         <span className="flex items-center gap-3">
           <span className="min-w-0 overflow-x-clip"><BounceLine marks={word.marks} count={word.count} size="list" /></span>
