@@ -90,7 +90,7 @@ test('a whole choice by keyboard alone', async () => {
   const { page } = await openPage(browser);
   await page.goto(`${app.url}/words`);
   const tabTo = async (name: RegExp): Promise<void> => {
-    for (let i = 0; i < 60; i += 1) {
+    for (let i = 0; i < 150; i += 1) {
       await page.keyboard.press('Tab');
       const text = await page.evaluate(() => document.activeElement?.getAttribute('aria-label') ?? document.activeElement?.textContent ?? '');
       if (name.test(text)) return;

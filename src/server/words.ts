@@ -72,7 +72,7 @@ function filtersOf(choice: Choice, index: WordIndex, accent: AccentId, confirmed
   return {
     unclear: query?.kind === 'unclear' ? query.why : null,
     filters: {
-      count: choice.sounds === 'any' ? undefined : choice.sounds, shape: choice.shape, first: choice.first, sound: choice.sound, place: choice.place,
+      count: choice.sounds === 'any' ? undefined : choice.sounds, shape: choice.shape, first: choice.first, sound: choice.sound !== undefined && index.sounds.includes(choice.sound) ? choice.sound : undefined, place: choice.place,
       syllables: choice.syllables, only: choice.only, contested: confirmed, doubtful: choice.doubtful,
       matches: query ? matcher(index, query) : undefined,
     },

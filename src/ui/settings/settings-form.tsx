@@ -42,7 +42,7 @@ export function SettingsForm({ settings, accents, examples }: SettingsFormProps)
           </label>
         )}
       </fieldset>
-      <ul aria-label="How this accent says them" aria-live="polite" className="mt-4 grid grid-cols-2 gap-x-8 border-t border-line sm:grid-cols-3">
+      <ul aria-label="How this accent says them" aria-live="polite" className="mt-4 grid gap-x-8 border-t border-line min-[520px]:grid-cols-2 md:grid-cols-3">
         {words.map(({ word, marks }) => (
           <li key={word} className="flex min-h-16 items-center gap-3 border-b border-line py-1.5">
             <span className="w-16 font-word text-xl font-bold">{word}</span>

@@ -20,7 +20,7 @@ export function PrintedSetScreen({ set, as }: { set: PrintedSet; as: 'list' | 'c
       {as === 'list' ? (
         <ol className="divide-y divide-line border-y border-line">
           {set.words.map((w) => (
-            <li key={w.word} className="grid break-inside-avoid grid-cols-[8rem_12rem_1fr] items-center gap-x-4 py-3">
+            <li key={w.word} className="grid break-inside-avoid items-center gap-x-4 gap-y-1 py-3 sm:grid-cols-[8rem_12rem_1fr] print:grid-cols-[8rem_12rem_1fr]">
               <span className="font-word text-2xl font-bold wrap-anywhere">{w.word}</span>
               <span className="flex items-center gap-3"><BounceLine marks={w.marks} count={w.count} size="list" /> {w.count}</span>
               <span>{w.meaning}{w.contested && <em> · {w.contested}</em>} <CautionMark cautions={w.cautions} /><span className="block text-muted">{w.sentence}</span></span>

@@ -61,7 +61,7 @@ export function SetPanel({ choice, groupId, groupName, words: given, proposed, m
 
   return (
     <>
-      <h2 id="set" className="text-2xl">{saved ? saved.name : 'Word set'} · {words.length} {words.length === 1 ? 'word' : 'words'}</h2>
+      <h2 id="set" tabIndex={-1} className="text-2xl wrap-anywhere">{saved ? saved.name : 'Word set'} · {words.length} {words.length === 1 ? 'word' : 'words'}</h2>
       <p className="mb-1 text-muted">{proposed ? 'proposed: easy first, one stretch at the end' : 'your own order'}</p>
       {missing.length > 0 && <p className="mb-2 text-[0.95rem] text-red">Not in the bank any more: {missing.join(', ')}.</p>}
       <DndContext id="set" sensors={sensors} collisionDetection={closestCenter} onDragEnd={moved}>

@@ -33,8 +33,10 @@ const ONLY_SHOWN = 3;
 interface WordsScreenProps { readonly choice: Choice; readonly group: Group; readonly found: WordsFound; readonly saved: SavedSet | null }
 
 /** Number of sounds first; then shape, first sound, where a sound sits, and the rest; the set grows beside the words. */
-export function WordsScreen({ choice, group, found, saved }: WordsScreenProps) {
+export function WordsScreen({ choice: asked, group, found, saved }: WordsScreenProps) {
   const { facets, accent } = found;
+  // A sound of another accent, left in an old address, is let go of.
+  const choice = asked.sound !== undefined && !(asked.sound in facets.sounds) ? { ...asked, sound: undefined } : asked;
   const to = (change: Parameters<typeof address>[1]): string => address(choice, { ...FIRST_PAGE, ...change });
   const names = found.set.map((w) => w.word);
   const inSet = new Set(names);
@@ -58,6 +60,7 @@ export function WordsScreen({ choice, group, found, saved }: WordsScreenProps) {
       <div className="min-w-0">
         <div className="mb-4 flex flex-wrap items-end justify-between gap-x-6 gap-y-3">
           <h1 className="text-4xl">How many sounds?</h1>
+          <a href="#set" className="sr-only focus:not-sr-only focus:rounded-lg focus:bg-card focus:p-3">Skip to the word set</a>
           <Search choice={choice} />
         </div>
         <nav aria-label="Number of sounds" className="mb-4 grid grid-cols-3 gap-2.5 sm:grid-cols-5">
