@@ -259,14 +259,16 @@ describe('word sets', () => {
 test('the prop shelf and the sounds taught: a tick is kept and becomes a filter', async () => {
   const { page, trouble } = await openPage(browser);
   await page.goto(`${app.url}/words/shelf`);
-  await page.getByText('Nothing is ticked yet.').waitFor();
+  await page.getByText('16 things on the shelf').waitFor(); // the demo’s own
   await page.getByLabel('button', { exact: true }).check();
-  await page.getByText('1 thing on the shelf').waitFor();
+  await page.getByText('17 things on the shelf').waitFor();
   await page.reload();
   expect(await page.getByLabel('button', { exact: true }).isChecked()).toBe(true);
   expect(await page.getByRole('region', { name: 'First sound /b/' }).getByText('small part').count()).toBeGreaterThan(0);
   await page.goto(`${app.url}/settings`);
   const grid = page.locator('#taught');
+  await grid.getByRole('button', { name: 'None', exact: true }).click();
+  await grid.getByText('0 of').waitFor();
   for (const label of ['s', 't', 'n', 'p']) await grid.getByRole('button', { name: label, exact: true }).click();
   for (const label of ['i', 'a']) await grid.getByRole('group', { name: 'Vowels' }).getByRole('button', { name: label, exact: true }).click();
   await grid.getByText('6 of').waitFor();

@@ -127,15 +127,19 @@ export interface Neighbourhood {
   of(word: Word): Neighbour[];
 }
 
-/** The neighbour graph of the words of one accent. */
-export function neighbourhood(words: readonly Word[]): Neighbourhood {
+function groupedBy(words: readonly Word[], key: (word: Word) => string): Map<string, Word[]> {
   const groups = new Map<string, Word[]>();
   for (const word of words) {
-    const { said } = traitsOf(word);
-    const group = groups.get(said);
+    const group = groups.get(key(word));
     if (group) group.push(word);
-    else groups.set(said, [word]);
+    else groups.set(key(word), [word]);
   }
+  return groups;
+}
+
+/** The neighbour graph of the words of one accent. */
+export function neighbourhood(words: readonly Word[]): Neighbourhood {
+  const groups = groupedBy(words, (word) => traitsOf(word).said);
   for (const group of groups.values()) group.sort((a, b) => a.entry.band - b.entry.band);
   const graph = neighbourGraph([...groups.keys()]);
   const nodes = new Map(graph.said.map((said, i) => [said, i]));
@@ -151,12 +155,6 @@ export function neighbourhood(words: readonly Word[]): Neighbourhood {
 
 /** The rhyme classes of an accent: words alike from the last stressed vowel on, unlike before it; classes of two or more. */
 export function rhymeClasses(words: readonly Word[]): Map<string, Word[]> {
-  const classes = new Map<string, Word[]>();
-  for (const word of words) {
-    const { rhyme } = traitsOf(word);
-    const members = classes.get(rhyme);
-    if (members) members.push(word);
-    else classes.set(rhyme, [word]);
-  }
+  const classes = groupedBy(words, (word) => traitsOf(word).rhyme);
   return new Map([...classes].filter(([, members]) => new Set(members.map((w) => traitsOf(w).said)).size > 1));
 }

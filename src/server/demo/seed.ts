@@ -3,6 +3,7 @@ import path from 'node:path';
 import { format, set } from 'date-fns';
 import { v7 } from 'uuid';
 import { z } from 'zod';
+import { taughtSchema, wordSetSchema } from '../../core/formats/schemas';
 import { gameOf, TASKS } from '../../core/games';
 import { makeItem } from '../../core/games/item';
 import { inCluster } from '../../core/lexicon/difficulty';
@@ -26,6 +27,9 @@ const scenarioSchema = z.object({
       name: z.string(), profile: z.enum(Object.keys(PROFILES) as [ProfileId, ...ProfileId[]]), awayToday: z.boolean().default(false),
     })),
   })),
+  sets: z.array(wordSetSchema),
+  props: z.array(z.string()),
+  taught: z.record(z.string(), taughtSchema),
   plan: z.array(z.object({ daysAgo: z.int(), task: z.enum(TASKS), sounds: z.union(COUNTS.map((n) => z.literal(n))) })),
 });
 
@@ -69,7 +73,21 @@ export async function seedDemo(now: number, seed = 2026): Promise<boolean> {
       await playDemo({ groupId, children, ...planned, at, number, random, newId });
     }
   }
+  await seedWords(scenario, start, newId);
   return true;
+}
+
+/** Saved sets, things on the shelf, and the sounds each group has been taught. */
+async function seedWords({ sets, props, taught }: z.infer<typeof scenarioSchema>, at: number, newId: Ids): Promise<void> {
+  const { models, write } = await database();
+  await write(async (transaction) => {
+    await models.wordSets.bulkCreate(sets.map(({ name, words }, i) => ({ id: newId(at + i), name, words: JSON.stringify(words), created_at: at + i, updated_at: at + i })), { transaction });
+    await models.props.bulkCreate(props.map((word) => ({ word, owned_at: at })), { transaction });
+    for (const group of await models.groups.findAll({ transaction })) {
+      const { id, name } = group.get();
+      await models.taughtSounds.bulkCreate((taught[name] ?? []).map((sound) => ({ group_id: id, sound })), { transaction });
+    }
+  });
 }
 
 interface DemoSession {
