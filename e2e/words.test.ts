@@ -1,3 +1,4 @@
+import { spawnSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import type { Browser, Page } from 'playwright-core';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
@@ -60,7 +61,7 @@ test('too few words: the advice names one filter and how many words, and one cli
 
 test('every count on a choice is what picking it gives', async () => {
   const { page } = await openPage(browser);
-  for (const [query, name] of [['sounds=4', /^has a picture/], ['sounds=3', /^to clip/], ['sounds=5', /^2 \d+ words/]] as const) {
+  for (const [query, name] of [['sounds=4', /^same count/], ['sounds=3', /^to clip/], ['sounds=5', /^2 \d+ words/]] as const) {
     await page.goto(`${app.url}/words?${query}`);
     const choice = page.getByRole('link', { name }).first();
     const promised = Number(/(\d+) words?$/.exec((await choice.textContent())!.replace(/\s+/g, ' '))![1]);
@@ -188,9 +189,9 @@ describe('word sets', () => {
     await page.mouse.up();
     await page.waitForURL(/words=nest%2Cfrog%2Cmilk%2Csun/);
 
-    await page.getByLabel('Name of the set').fill('Greenhouse words');
+    await page.getByLabel('Name of the set').fill('Wormery words');
     await page.getByRole('button', { name: 'Save', exact: true }).click();
-    await page.getByRole('heading', { name: /^Greenhouse words/ }).waitFor();
+    await page.getByRole('heading', { name: /^Wormery words/ }).waitFor();
     await page.getByRole('button', { name: 'Take milk out' }).click();
     await page.waitForURL(/words=nest%2Cfrog%2Csun/);
     await page.getByRole('button', { name: 'Save changes' }).click();
@@ -198,15 +199,15 @@ describe('word sets', () => {
 
     await page.getByRole('link', { name: 'Our sets', exact: true }).click();
     await page.getByText('nest · frog · sun').waitFor();
-    await page.getByRole('button', { name: 'Copy Greenhouse words', exact: true }).click();
-    await page.getByRole('link', { name: 'Greenhouse words 2', exact: true }).waitFor();
-    const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'CSV of Greenhouse words', exact: true }).click()]);
-    expect(download.suggestedFilename()).toBe('Greenhouse words.csv');
+    await page.getByRole('button', { name: 'Copy Wormery words', exact: true }).click();
+    await page.getByRole('link', { name: 'Wormery words 2', exact: true }).waitFor();
+    const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'CSV of Wormery words', exact: true }).click()]);
+    expect(download.suggestedFilename()).toBe('Wormery words.csv');
     expect(readFileSync(await download.path(), 'utf8')).toMatch(/^\uFEFFword,.*\r\nnest,.*\r\nfrog,.*\r\nsun,/);
-    await page.getByRole('button', { name: 'Erase Greenhouse words 2' }).click();
+    await page.getByRole('button', { name: 'Erase Wormery words 2' }).click();
     await page.getByRole('button', { name: 'Erase the set' }).click();
-    await expect.poll(() => page.getByRole('link', { name: 'Greenhouse words 2', exact: true }).count()).toBe(0);
-    await page.getByRole('link', { name: 'Greenhouse words', exact: true }).click();
+    await expect.poll(() => page.getByRole('link', { name: 'Wormery words 2', exact: true }).count()).toBe(0);
+    await page.getByRole('link', { name: 'Wormery words', exact: true }).click();
     await expect.poll(() => setWords(page)).toEqual(['nest', 'frog', 'sun']);
     expect(trouble).toEqual([]);
     await page.context().close();
@@ -279,4 +280,16 @@ test('the prop shelf and the sounds taught: a tick is kept and becomes a filter'
   expect(names).not.toContain('sun');
   expect(trouble).toEqual([]);
   await page.context().close();
+});
+
+test('the words command prints the whole bank to standard output and nothing else; what it cannot do it says beside it', () => {
+  const run = (...args: string[]) => spawnSync(process.execPath, ['scripts/words.mjs', ...args], { encoding: 'utf8', maxBuffer: 2e7 });
+  const json = run('--accent', 'general-american', '--convention', 'strict', '--format', 'json');
+  const rows = JSON.parse(json.stdout) as { word: string; sounds: string[]; units: number }[];
+  expect(rows.length).toBeGreaterThanOrEqual(3_000);
+  expect(rows.find((r) => r.word === 'card')).toMatchObject({ sounds: ['k', 'ɑ', 'r', 'd'], units: 4 });
+  expect(run('--accent', 'scottish', '--format', 'csv').stdout.split('\r\n')[0]).toBe('word,sounds,units,unit_sounds,shape,syllables,contested,contested_why,doubt');
+  const wrong = run('--accent', 'mars');
+  expect([wrong.status, wrong.stdout]).toEqual([1, '']);
+  expect(wrong.stderr).toContain('southern-british');
 });
