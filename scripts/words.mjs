@@ -4,6 +4,9 @@ import path from 'node:path';
 import { parseArgs } from 'node:util';
 import { channel, ensurePackages, main, ROOT, Stop } from './lib/prepare.mjs';
 
+// A reader that has seen enough (head) is no fault.
+process.stdout.on('error', (error) => process.exit(error.code === 'EPIPE' ? 0 : 1));
+
 // Only the list goes to standard output; what is being done goes beside it.
 channel.out = 2;
 

@@ -2,6 +2,7 @@ import { CONVENTION_WORDS, PRESETS, CONVENTION_IDS } from '../core/phonology/con
 import { gameOf, type Task } from '../core/games';
 import { prepare, type Word } from '../core/lexicon/entry';
 import { marksOf, type Mark } from '../core/games/item';
+import { rhymes } from '../core/lexicon/likeness';
 import { traitsOf } from '../core/lexicon/traits';
 import type { Change } from '../core/lexicon/neighbours';
 import { MAIN_ACCENTS, type AccentId } from '../core/phonology/accents';
@@ -67,7 +68,6 @@ export async function wordPage(name: string, groupId: string): Promise<WordPage>
   const { accent, conventions } = await getSettings();
   const bank = await preparedBank(accent, conventions);
   const word = bank.byName.get(name) ?? prepare(entry, accent, conventions);
-  const said = word.sounds.map((s) => s.ipa).join(' ');
   const accents = (entry.own ? [] : MAIN_ACCENTS).map(({ id, name: accentName }) => {
     const there = prepare(entry, id as AccentId, conventions);
     return { id: id as AccentId, name: accentName, here: id === accent, ipa: there.sounds.map((s) => s.ipa).join(''), marks: marksOf(there), count: there.count };
@@ -85,11 +85,11 @@ export async function wordPage(name: string, groupId: string): Promise<WordPage>
   const times = new Map<string, number>();
   for (const { session_id: id } of answers.map((a) => a.get())) times.set(id, (times.get(id) ?? 0) + 1);
   const sessions = await models.sessions.findAll({ where: { group_id: groupId, id: [...times.keys()] }, order: [['started_at', 'DESC']], limit: 6 });
-  const rhymes = (bank.rhymes().get(traitsOf(word).rhyme) ?? [])
-    .filter((w) => w.sounds.map((s) => s.ipa).join(' ') !== said).sort((a, b) => a.entry.band - b.entry.band).map((w) => w.word);
+  const rhyming = (bank.rhymes().get(traitsOf(word).rhyme) ?? []).filter((w) => rhymes(w, word))
+    .sort((a, b) => a.entry.band - b.entry.band).map((w) => w.word);
   return {
     word: shown(word), sentence: entry.sentence, band: entry.band, accents, counts, letters: boxes(word),
-    neighbours: bank.byName.has(name) ? neighbourRows(word, bank) : [], rhymes,
+    neighbours: bank.byName.has(name) ? neighbourRows(word, bank) : [], rhymes: rhyming,
     used: sessions.map((s) => s.get()).map((s) => ({ sessionId: s.id, game: gameOf(s.task as Task).name, at: s.started_at, answers: times.get(s.id)! })),
     owned: (await ownedProps()).has(name),
     own: entry.own ? { line: entry.line, accent } : null,

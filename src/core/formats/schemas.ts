@@ -87,7 +87,6 @@ export const wordSetSchema = z.object({
   name: nameSchema,
   words: z.array(word).min(1, 'A word set needs at least one word.').max(SET_LIMIT, `A word set can have ${SET_LIMIT} words.`),
 });
-export type WordSetInput = z.infer<typeof wordSetSchema>;
 
 /** The keys of a line, or null where it cannot be read. */
 function keysOf(line: string): string[] | null {

@@ -214,6 +214,11 @@ describe('accents', () => {
     expect(say(line, 'scottish')).toBe(scottish);
     expect(say(line, 'general-american')).toBe(american);
   });
+  test('a fifth accent is one row: a made-up one with its own BATH and a spoken r', () => {
+    const fifth = { ...accentOf('southern-british'), id: 'fifth', rhotic: true, vowels: { ...accentOf('southern-british').vowels, BATH: 'æ', START: 'ɑː r' } };
+    const said = (line: string): string => realiseSegments(parseTranscription(line), fifth).map((s) => s.ipa).join(' ');
+    expect([said('b BATH th'), said('sh START k'), said("'s t START . r happY")]).toEqual(['b æ θ', 'ʃ ɑː r k', 's t ɑː r i']);
+  });
   test('cot and caught alike, never before r', () => {
     for (const [line, apart, merged] of [['k LOT t', 'k ɑ t', 'k ɑ t'], ['k THOUGHT t', 'k ɔ t', 'k ɑ t'], ['m CLOTH th', 'm ɔ θ', 'm ɑ θ'], ["'CLOTH . r KIT n j", 'ɔ r ɪ n dʒ', 'ɔ r ɪ n dʒ'], ['f NORTH k', 'f ɔ r k', 'f ɔ r k']]) {
       expect(say(line!, 'general-american')).toBe(apart);

@@ -6,8 +6,10 @@ import { traitsOf } from './traits';
 /** True where two words sound the same. Example: *see* and *sea*. */
 export const homophones = (a: Word, b: Word): boolean => traitsOf(a).said === traitsOf(b).said;
 
-/** True where two words rhyme: alike from the last stressed vowel on, unlike before it. */
-export const rhymes = (a: Word, b: Word): boolean => traitsOf(a).rhyme === traitsOf(b).rhyme && !homophones(a, b);
+const sameEnd = (a: Word, b: Word): boolean => traitsOf(a).rhyme === traitsOf(b).rhyme;
+
+/** True where two words rhyme: alike from the last stressed vowel on, unlike before it; *frog* and *leapfrog* do not. */
+export const rhymes = (a: Word, b: Word): boolean => sameEnd(a, b) && traitsOf(a).onset !== traitsOf(b).onset;
 
 /** True where one sound swapped, left out or added makes one word into the other. Example: *cup* and *cap*. */
 export function oneSoundApart(a: Word, b: Word): boolean {
@@ -21,7 +23,7 @@ export function oneSoundApart(a: Word, b: Word): boolean {
 }
 
 /** Words that would muddle each other in one set. */
-export const tooAlike = (a: Word, b: Word): boolean => homophones(a, b) || rhymes(a, b) || oneSoundApart(a, b);
+export const tooAlike = (a: Word, b: Word): boolean => homophones(a, b) || sameEnd(a, b) || oneSoundApart(a, b);
 
 /** The word for each string of sounds; of words that sound alike, the one children know best. */
 export function spellingsOf(words: readonly Word[]): ReadonlyMap<string, Word> {

@@ -71,6 +71,7 @@ describe('rhyme', () => {
     ['saw', 'door', ['southern-british', 'northern-english']], ['put', 'cut', ['northern-english']], ['fork', 'walk', ['southern-british', 'northern-english']],
     ['cat', 'hat', [...ACCENT_IDS]], ['wet', 'what', []], ['bird', 'word', ['southern-british', 'northern-english', 'general-american', 'general-american-merged']],
     ['moth', 'cloth', [...ACCENT_IDS]], ['food', 'good', ['scottish']], ['chart', 'heart', [...ACCENT_IDS]], ['yawn', 'born', ['southern-british', 'northern-english']],
+    ['frog', 'leapfrog', []], ['cake', 'pancake', []],
   ])('%s and %s rhyme in %j', (a, b, where) => {
     expect(ACCENT_IDS.filter((accent) => rhymes(word(a, accent), word(b, accent)))).toEqual(where);
   });

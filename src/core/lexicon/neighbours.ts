@@ -153,8 +153,8 @@ export function neighbourhood(words: readonly Word[]): Neighbourhood {
   };
 }
 
-/** The rhyme classes of an accent: words alike from the last stressed vowel on, unlike before it; classes of two or more. */
+/** The rhyme classes of an accent: words alike from the last stressed vowel on, where at least two part before it. */
 export function rhymeClasses(words: readonly Word[]): Map<string, Word[]> {
   const classes = groupedBy(words, (word) => traitsOf(word).rhyme);
-  return new Map([...classes].filter(([, members]) => new Set(members.map((w) => traitsOf(w).said)).size > 1));
+  return new Map([...classes].filter(([, members]) => new Set(members.map((w) => traitsOf(w).onset)).size > 1));
 }

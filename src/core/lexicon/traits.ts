@@ -9,6 +9,8 @@ export interface Traits {
   readonly said: string;
   /** From the last stressed vowel (main or second) to the end, written as `said`. */
   readonly rhyme: string;
+  /** The consonants of that vowel's syllable before it: where two rhyming words part. */
+  readonly onset: string;
   readonly vowels: string;
   readonly making: Making;
   readonly syllables: number;
@@ -38,6 +40,7 @@ export function traitsOf(word: Word): Traits {
   const made: Traits = {
     said,
     rhyme: said.slice(Math.max(from, 0)),
+    onset: sounds.slice(0, Math.max(from, 0)).filter((s) => !s.vowel && s.syllable === sounds[from]!.syllable).map((s) => letterOf(s.ipa)).join(''),
     vowels: sounds.filter((s) => s.vowel).map((s) => letterOf(s.ipa)).join(''),
     making: firstMaking(word),
     syllables: syllableCount(segments),

@@ -1,5 +1,3 @@
-import { isVowelKey } from './keys';
-
 /**
  * What a General American reading can stand for in lexical sets. One American vowel may be two sets elsewhere (TRAP and
  * BATH), so each place holds every choice; the spelling rules some of them out, a person the rest.
@@ -90,6 +88,3 @@ export function placesOf(phones: readonly string[]): Place[] {
 /** American English drops y after these sounds, so that other accents may have one here. */
 const withY = (choices: readonly string[], phone: string, before: string): string[] =>
   (phone === 'UW' || phone === 'UH') && DROPS_Y.has(before) ? choices.flatMap((c) => [c, `y ${c}`]) : [...choices];
-
-/** True where the place holds a vowel. */
-export const isVowelPlace = (keys: string): boolean => keys.split(' ').some(isVowelKey);

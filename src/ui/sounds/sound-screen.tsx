@@ -48,7 +48,7 @@ function Words({ title, words, ipa, place }: { title: string; words: readonly Sh
           {words.map((w) => (
             <li key={w.word} className="flex min-h-12 items-center gap-4 border-b border-line">
               <Link prefetch={false} href={`/word/${w.word}`} className="w-28 font-word text-xl font-bold hover:underline hover:underline-offset-4">{w.word}</Link>
-              <span className="min-w-0 flex-1 overflow-x-clip"><BounceLine marks={w.marks} count={w.count} size="list" /></span>
+              <span className="min-w-0 flex-1"><BounceLine marks={w.marks} count={w.count} size="list" /></span>
               {w.picture && <Picture code={w.picture} size={30} />}
             </li>
           ))}

@@ -141,7 +141,7 @@ export function WordsScreen({ choice: asked, group, found, saved }: WordsScreenP
             })}
           </p>
         </div>
-        <ul className="grid border-t border-line md:grid-cols-2 md:gap-x-10">
+        <ul className="grid grid-cols-[minmax(0,1fr)] border-t border-line min-[1200px]:grid-cols-[repeat(2,minmax(0,1fr))] min-[1200px]:gap-x-10">
           {found.results.map((word) => (
             <ResultLine
               key={word.word} word={word} on={inSet.has(word.word)} varied={choice.sounds === 'any' || choice.sounds === MOST}
@@ -232,7 +232,7 @@ function ResultLine({ word, on, varied, href }: { word: ShownWord; on: boolean; 
       <Link href={`/word/${word.word}`} prefetch={false} className="w-28 shrink-0 wrap-anywhere font-word text-2xl font-bold hover:underline hover:underline-offset-4">{word.word}</Link>
       <span className="flex min-w-0 flex-1 flex-col gap-0.5">
         <span className="flex items-center gap-3">
-          <span className="min-w-0 overflow-x-clip"><BounceLine marks={word.marks} count={word.count} size="list" /></span>
+          <span className="min-w-0"><BounceLine marks={word.marks} count={word.count} size="list" /></span>
           {varied && <span className="text-muted">{word.count}</span>}
         </span>
         <span className="flex items-center gap-2 text-[0.95rem] leading-tight text-muted">
