@@ -226,19 +226,19 @@ function Advice({ choice, found, to }: { choice: Choice; found: WordsFound; to: 
 
 const DOUBT_WORDS = { homograph: 'another word is spelt the same', 'two-ways': 'said in two ways' } as const;
 
+/** A long word in smaller letters, so that it stays in one piece. */
+const fitting = ({ length }: string): string => (length > 10 ? 'text-base' : length > 7 ? 'text-xl' : 'text-2xl');
+
 function ResultLine({ word, on, varied, href }: { word: ShownWord; on: boolean; varied: boolean; href: string }) {
   return (
     <li className="flex min-h-[4.4rem] items-center gap-3 border-b border-line py-1.5">
-      <Link href={`/word/${word.word}`} prefetch={false} className="w-28 shrink-0 wrap-anywhere font-word text-2xl font-bold hover:underline hover:underline-offset-4">{word.word}</Link>
+      <Link href={`/word/${word.word}`} prefetch={false} className={`w-28 shrink-0 wrap-anywhere font-word font-bold hover:underline hover:underline-offset-4 ${fitting(word.word)}`}>{word.word}</Link>
       <span className="flex min-w-0 flex-1 flex-col gap-0.5">
-        <span className="flex items-center gap-3">
-          <span className="min-w-0"><BounceLine marks={word.marks} count={word.count} size="list" /></span>
-          {varied && <span className="text-muted">{word.count}</span>}
-        </span>
+        <BounceLine marks={word.marks} count={word.count} size="list" />
         <span className="flex items-center gap-2 text-[0.95rem] leading-tight text-muted">
           {word.picture && <Picture code={word.picture} size={28} />}
           <span>
-          {word.meaning}
+          {varied && <span className="text-ink">{word.count} · </span>}{word.meaning}
           {word.contested && <em> · {word.contested}</em>}
           {word.doubt && <em> · {DOUBT_WORDS[word.doubt]}</em>}
           {word.own && <strong className="font-semibold text-ink"> · ours</strong>}
