@@ -33,7 +33,7 @@ const labelOfRun = (ipa: string, accent: AccentId): { label: string; as?: string
 export function vowelPad(accent: AccentId): PadSound[] {
   const { vowels } = accentOf(accent);
   return [...grouped(VOWEL_KEYS, (key) => vowels[key as keyof typeof vowels])]
-    .map(([ipa, keys]) => ({ key: keys[0]!, keys, ipa, ...labelOfRun(ipa, accent) }));
+    .map(([ipa, keys]) => ({ key: keys[0]!, keys, ipa, ...labelOfRun(ipa, accent), ...(SHOWN[keys[0]!] ? { as: SHOWN[keys[0]!] } : {}) }));
 }
 
 /** The consonants of an accent to tap, each once. */

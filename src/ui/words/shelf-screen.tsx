@@ -25,7 +25,7 @@ export function ShelfScreen({ shelf }: { shelf: readonly ShelfSound[] }) {
               return (
                 <li key={s.ipa} className="flex items-baseline gap-3 border-b border-line py-2">
                   <a href={`#s-${s.ipa}`} className="w-28 shrink-0 hover:underline"><span className="font-word text-xl font-bold">/{s.label}/</span>{s.as && <span className="text-muted"> {s.as}</span>}</a>
-                  <span>a {safe.map((w) => w.word).join(', ')}</span>
+                  <span>{safe.map((w) => w.word).join(', ')}</span>
                 </li>
               );
             })}
