@@ -195,7 +195,7 @@ describe('word sets', () => {
     await page.getByRole('button', { name: 'Take milk out' }).click();
     await page.waitForURL(/words=nest%2Cfrog%2Csun/);
     await page.getByRole('button', { name: 'Save changes' }).click();
-    await expect.poll(() => page.getByRole('button', { name: 'Save changes' }).isDisabled()).toBe(true);
+    await page.getByText('Saved as Wormery words.').waitFor();
 
     await page.getByRole('link', { name: 'Our sets', exact: true }).click();
     await page.getByText('nest · frog · sun').waitFor();

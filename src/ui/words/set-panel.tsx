@@ -6,7 +6,7 @@ import { CSS } from '@dnd-kit/utilities';
 import { GripVertical, RefreshCw, X } from 'lucide-react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useState, useTransition } from 'react';
+import { useEffect, useRef, useState, useTransition } from 'react';
 import { keepSet } from '@/app/word-actions';
 import type { Choice } from '@/core/formats/schemas';
 import { ErrorMessage } from '../kit/message';
@@ -37,6 +37,13 @@ export function SetPanel({ choice, groupId, groupName, words: given, proposed, m
   const [said, setSaid] = useState('');
   const [error, setError] = useState('');
   const [busy, begin] = useTransition();
+  const here = useRef(true);
+  useEffect(() => {
+    here.current = true;
+    return () => {
+      here.current = false;
+    };
+  }, []);
   const names = words.map((w) => w.word);
   const changed = saved !== null && (name.trim() !== saved.name || names.join() !== saved.words.join());
 
@@ -56,7 +63,8 @@ export function SetPanel({ choice, groupId, groupName, words: given, proposed, m
     const answer = await keepSet(name, names, asNew ? undefined : saved?.id);
     setError(answer.ok ? '' : answer.error);
     setSaid(answer.ok ? `Saved as ${name.trim()}.` : '');
-    if (answer.ok) router.replace(address(choice, { words: names, set: answer.value }), { scroll: false });
+    // Whoever has gone to another screen meanwhile stays there.
+    if (answer.ok && here.current) router.replace(address(choice, { words: names, set: answer.value }), { scroll: false });
   });
 
   return (
