@@ -144,6 +144,8 @@ test('a word of our own: asked for its vowel, confirmed, found among the words; 
   await pad.getByRole('button', { name: 'l', exact: true }).click();
   await pad.getByRole('button', { name: 'Take the last sound back' }).click();
   await pad.getByRole('button', { name: /^uhl/ }).click();
+  // A weak ending is a beat of its own among those that may be strong.
+  expect(await pad.getByLabel('The strongest part has').locator('option').allTextContents()).toEqual(['or (1)', 'uhl (2)']);
   await pad.getByRole('button', { name: 'Show these sounds' }).click();
   await page.getByRole('img', { name: /sounds: z or b uh l/ }).waitFor();
   expect(await violations(page)).toEqual([]);

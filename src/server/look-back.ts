@@ -5,7 +5,8 @@ import type { Outcome } from '../core/answers/outcome';
 import type { AnswerEntry, Entry } from '../core/sessions/log';
 import { replay } from '../core/sessions/replay';
 import { standingAnswers } from '../core/sessions/standing';
-import { groupBy, tally, type Tally } from '../core/sessions/summary';
+import { groupBy } from '../core/group-by';
+import { tally, type Tally } from '../core/sessions/summary';
 import { database } from './database';
 import { sessionLog, sessionRecord, type SessionRecord } from './session-record';
 

@@ -1,3 +1,4 @@
+import { groupBy } from '../group-by';
 import type { Word } from './entry';
 import { traitsOf } from './traits';
 
@@ -127,19 +128,9 @@ export interface Neighbourhood {
   of(word: Word): Neighbour[];
 }
 
-function groupedBy(words: readonly Word[], key: (word: Word) => string): Map<string, Word[]> {
-  const groups = new Map<string, Word[]>();
-  for (const word of words) {
-    const group = groups.get(key(word));
-    if (group) group.push(word);
-    else groups.set(key(word), [word]);
-  }
-  return groups;
-}
-
 /** The neighbour graph of the words of one accent. */
 export function neighbourhood(words: readonly Word[]): Neighbourhood {
-  const groups = groupedBy(words, (word) => traitsOf(word).said);
+  const groups = groupBy(words, (word) => traitsOf(word).said);
   for (const group of groups.values()) group.sort((a, b) => a.entry.band - b.entry.band);
   const graph = neighbourGraph([...groups.keys()]);
   const nodes = new Map(graph.said.map((said, i) => [said, i]));
@@ -155,6 +146,6 @@ export function neighbourhood(words: readonly Word[]): Neighbourhood {
 
 /** The rhyme classes of an accent: words alike from the last stressed vowel on, where at least two part before it. */
 export function rhymeClasses(words: readonly Word[]): Map<string, Word[]> {
-  const classes = groupedBy(words, (word) => traitsOf(word).rhyme);
+  const classes = groupBy(words, (word) => traitsOf(word).rhyme);
   return new Map([...classes].filter(([, members]) => new Set(members.map((w) => traitsOf(w).onset)).size > 1));
 }

@@ -82,6 +82,10 @@ test('any taps: the line holds just those keys, one syllable a vowel, the strong
   }));
 });
 
+test('a weak vowel is a beat too: the second is the strong one of banana’s first half', () => {
+  expect(lineFromKeys(['b', 'commA', 'n', 'BATH'], 1)).toBe("b commA . 'n BATH");
+});
+
 test('any text as a transcription: read, or refused with a reason, never a fault of another kind', () => {
   const tokens = fc.array(fc.constantFrom('p', "'s", ',t', '.', '+', 'KIT', 'kit', '', 'TRAPP', 'ng', 'EL', ' '), { maxLength: 12 }).map((t) => t.join(' '));
   fc.assert(fc.property(fc.oneof(tokens, fc.string()), (line) => {

@@ -1,3 +1,4 @@
+import { groupBy } from '../group-by';
 import { accentOf, type AccentId } from './accents';
 import { CONSONANT_IPA, VOWEL_KEYS, type Key } from './keys';
 import { CONSONANTS, labelOf, type Manner, type Place } from './sounds';
@@ -17,12 +18,6 @@ export interface PadSound {
 const SHOWN: Partial<Record<Key, string>> = { commA: 'banana', lettER: 'letter', happY: 'happy', EL: 'apple', EM: 'bottom', EN: 'kitten' };
 export const keyword = (key: Key): string => SHOWN[key] ?? key.toLowerCase();
 
-function grouped(keys: readonly Key[], ipaOf: (key: Key) => string): Map<string, Key[]> {
-  const groups = new Map<string, Key[]>();
-  for (const key of keys) groups.set(ipaOf(key), [...(groups.get(ipaOf(key)) ?? []), key]);
-  return groups;
-}
-
 /** The label of a sound, or of a vowel and its r. Example: `labelOfRun('ɑ r', 'general-american') // 'ar'`. */
 const labelOfRun = (ipa: string, accent: AccentId): { label: string; as?: string } => {
   const parts = ipa.split(' ');
@@ -32,7 +27,7 @@ const labelOfRun = (ipa: string, accent: AccentId): { label: string; as?: string
 /** The vowels of an accent to tap, each once; a vowel with its r is one tap. */
 export function vowelPad(accent: AccentId): PadSound[] {
   const { vowels } = accentOf(accent);
-  return [...grouped(VOWEL_KEYS, (key) => vowels[key as keyof typeof vowels])]
+  return [...groupBy(VOWEL_KEYS, (key) => vowels[key as keyof typeof vowels])]
     .map(([ipa, keys]) => ({ key: keys[0]!, keys, ipa, ...labelOfRun(ipa, accent), ...(SHOWN[keys[0]!] ? { as: SHOWN[keys[0]!] } : {}) }));
 }
 
@@ -40,7 +35,7 @@ export function vowelPad(accent: AccentId): PadSound[] {
 export function consonantPad(accent: AccentId): PadSound[] {
   const { consonants } = accentOf(accent);
   const ipaOf = (key: Key): string => consonants[key as keyof typeof consonants] ?? CONSONANT_IPA[key as keyof typeof CONSONANT_IPA];
-  return [...grouped(Object.keys(CONSONANT_IPA) as Key[], ipaOf)].map(([ipa, keys]) => ({ key: keys[0]!, keys, ipa, ...labelOf(ipa, accent) }));
+  return [...groupBy(Object.keys(CONSONANT_IPA) as Key[], ipaOf)].map(([ipa, keys]) => ({ key: keys[0]!, keys, ipa, ...labelOf(ipa, accent) }));
 }
 
 export const PLACE_ORDER: readonly Place[] = ['bilabial', 'labiodental', 'dental', 'alveolar', 'postalveolar', 'palatal', 'velar', 'labial-velar', 'glottal'];

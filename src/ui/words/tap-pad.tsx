@@ -2,16 +2,15 @@
 
 import { Delete } from 'lucide-react';
 import { useState } from 'react';
+import { isVowelKey } from '@/core/phonology/keys';
 
 export interface PadKey { readonly key: string; readonly label: string; readonly as?: string }
-
-const isVowel = (key: string): boolean => /[A-Z]{2}/.test(key);
 
 /** The sounds of the accent to tap, one after the other, as the adult says the word slowly. */
 export function TapPad({ consonants, vowels, onShow, busy }: { consonants: readonly PadKey[]; vowels: readonly PadKey[]; onShow: (keys: readonly string[], strong: number) => void; busy: boolean }) {
   const [taps, setTaps] = useState<readonly PadKey[]>([]);
   const [strong, setStrong] = useState(0);
-  const beats = taps.filter((t) => isVowel(t.key));
+  const beats = taps.filter((t) => isVowelKey(t.key));
   const tap = (sound: PadKey): void => {
     if (taps.length < 16) setTaps([...taps, sound]);
   };
