@@ -4,7 +4,13 @@ import path from 'node:path';
 import { dictionary } from 'cmu-pronouncing-dictionary';
 import { test } from 'vitest';
 import { v7 } from 'uuid';
-import { GAMES } from '../src/core/games';
+import { MIXED, taskOf, TASKS } from '../src/core/games';
+import { generate } from '../src/core/games/generate';
+import { findChain } from '../src/core/lexicon/chains';
+import { hunt } from '../src/core/lexicon/hunt';
+import { huntable } from '../src/core/games/families/word-hunt';
+import { seeded, shuffle } from '../src/core/random';
+import { makePlan, SHAPES } from '../src/core/sessions/shapes';
 import { makeItem } from '../src/core/games/item';
 import { COUNTS, find, FIRSTS } from '../src/core/lexicon/find';
 import { select } from '../src/core/lexicon/select';
@@ -13,11 +19,11 @@ import { indexWords, PLACES, type WordIndex } from '../src/core/lexicon/word-ind
 import { prepare } from '../src/core/lexicon/entry';
 import { neighbourGraph, neighbourhood, rhymeClasses } from '../src/core/lexicon/neighbours';
 import { PRESETS } from '../src/core/phonology/conventions';
-import { bank, context, words } from '../src/core/lexicon/testing/bank';
+import { bank, material, words } from '../src/core/lexicon/testing/bank';
 import { appendLog } from '../src/server/append-log';
 import { database } from '../src/server/database';
 import { addChildren, addGroup, listGroups } from '../src/server/groups';
-import { startSession } from '../src/server/start-session';
+import { startWords } from '../src/server/start-session';
 import { print, rowOf, timed } from './table';
 
 test('the core', async () => {
@@ -32,14 +38,39 @@ test('the core', async () => {
     };
     select(of, { ...filters, size: 6 + (i % 5), seed: i }, find(of, filters));
   };
-  const ctx = context();
+  const all4 = material();
   print('Core', [
     rowOf(`word set with all facets, bank of ${all.length}`, await timed(600, pick(index)), 2),
     rowOf(`word set with all facets, ${five.words.length} entries`, await timed(300, pick(five))),
     rowOf('a bank made ready for another accent (index and all)', await timed(20, () => indexWords(bank.map((e) => prepare(e, 'scottish', PRESETS.default)), agreed))),
     rowOf('neighbour graph and rhyme classes of the bank', await timed(20, () => [neighbourhood(all), rhymeClasses(all)])),
-    rowOf('item with likely answers and proof, blending', await timed(600, (i) => makeItem(GAMES[0]!, all[i % all.length]!, ctx)), 2),
-    rowOf('item with likely answers and proof, segmenting', await timed(600, (i) => makeItem(GAMES[1]!, all[i % all.length]!, ctx)), 2),
+    rowOf('item with likely answers and proof, blending', await timed(600, (i) => makeItem(taskOf('blending'), MIXED, all4.words[i % all4.words.length]!.word, all4)), 2),
+    rowOf('item with likely answers and proof, segmenting', await timed(600, (i) => makeItem(taskOf('segmenting'), MIXED, all4.words[i % all4.words.length]!.word, all4)), 2),
+  ]);
+});
+
+test('games and plans', async () => {
+  const made = material();
+  const paceOf = (task: string): number => taskOf(task).secondsPerTurn;
+  const neighbours = made.neighbours();
+  const starts = made.words.filter((w) => !w.entry.doubt);
+  const sounds = [...new Set(made.words.flatMap((w) => w.sounds.map((s) => s.ipa)))];
+  const all = huntable(made);
+  // Everything once before the clock runs: heads are worked out at the first asking, and stay.
+  const first = performance.now();
+  for (const task of TASKS) for (const step of task.steps) generate(task, step, made, { size: 4, seed: 1 });
+  console.log(`every task and step once, from nothing: ${(performance.now() - first).toFixed(0)} ms`);
+  const steps = TASKS.flatMap((task) => task.steps.map((step) => ({ task, step })));
+  print('Games', [
+    rowOf('a set of 8 of any task and step, with spares', await timed(600, (i) => generate(steps[i % steps.length]!.task, steps[i % steps.length]!.step, made, { size: 8, seed: i, spares: 5 }))),
+    rowOf('a plan of 4 rounds, any skill and step', await timed(400, (i) => {
+      const { task, step } = steps[(i * 7) % steps.length]!;
+      makePlan(made, { shape: 'focus', task: task.id, step: step.id, count: 3, minutes: 30, children: 6, seed: i, paceOf });
+    }), 50),
+    rowOf('a plan of any shape, with a sound', await timed(200, (i) => makePlan(made, { shape: SHAPES[i % SHAPES.length]!, task: 'blending', step: '3', count: 2 + (i % 5), sound: sounds[i % sounds.length], minutes: 12, children: 6, seed: i, paceOf })), 50),
+    rowOf(`a chain of 6 from each of ${starts.length} starts`, await timed(starts.length, (i) => findChain(neighbours, { start: starts[i]!, length: 6, places: ['first', 'middle', 'last', 'cluster'], grow: false, allowed: (w) => !w.entry.doubt }, seeded(i))), 20),
+    rowOf('a chain of 6 between two words', await timed(300, (i) => findChain(neighbours, { start: starts[(i * 37) % starts.length]!, target: starts[(i * 91) % starts.length]!, length: 6, places: ['first', 'middle', 'last', 'cluster'], grow: true, allowed: (w) => !w.entry.doubt }, seeded(i))), 20),
+    rowOf('every word of 8 sounds (hunt)', await timed(400, (i) => hunt(all, shuffle(sounds, seeded(i)).slice(0, 8))), 10),
   ]);
 });
 
@@ -94,7 +125,7 @@ test('tap to disk on the server', async () => {
   const children = (await listGroups())[0]!.children;
   const { sequelize, write } = await database();
   const bare = await timed(200, () => write((transaction) => sequelize.query(`INSERT INTO groups VALUES ('${v7()}', 'x', 0, 0)`, { transaction })));
-  const begin = (): Promise<string> => startSession({ groupId: group.id, task: 'blending', words: ['sun', 'map', 'leg'] });
+  const begin = (): Promise<string> => startWords({ groupId: group.id, task: 'blending', words: ['sun', 'map', 'leg'] });
   let session = await begin();
   const answers = await timed(200, async (i) => {
     if (i % 60 === 0) session = await begin();

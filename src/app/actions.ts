@@ -9,7 +9,7 @@ import { appendLog } from '@/server/append-log';
 import { addChildren, addGroup, eraseChild, eraseGroup, renameChild, renameGroup, setAway } from '@/server/groups';
 import { correctionOf, lookBack } from '@/server/look-back';
 import { saveSettings } from '@/server/settings';
-import { startSession } from '@/server/start-session';
+import { startWords } from '@/server/start-session';
 import { sentenceOf, type FormState } from './answer';
 import { GROUP_COOKIE } from './current-group';
 
@@ -89,7 +89,7 @@ export async function start(_: FormState, form: FormData): Promise<FormState> {
   if (!read.success) return { error: explain(read.error) };
   let id: string;
   try {
-    id = await startSession(read.data);
+    id = await startWords(read.data);
   } catch (error) {
     return { error: sentenceOf(error) };
   }

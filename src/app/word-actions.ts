@@ -1,25 +1,11 @@
 'use server';
 
-import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
 import { proposeWord, removeOwnWord, saveOwnWord, soundsFromTaps, type WordProposal } from '@/server/own-words';
 import { setOwned } from '@/server/props';
 import { saveTaught } from '@/server/taught';
 import { copySet, eraseSet, importSet, reportOnFile, saveSet, type ImportReport } from '@/server/word-sets';
-import { sentenceOf } from './answer';
-
-/** What an action gives back: its result, or a sentence saying what is wrong; nothing typed is lost. */
-export type Answer<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly error: string };
-
-async function answer<T>(work: () => Promise<T>, fresh = true): Promise<Answer<T>> {
-  try {
-    const value = await work();
-    if (fresh) revalidatePath('/', 'layout');
-    return { ok: true, value };
-  } catch (error) {
-    return { ok: false, error: sentenceOf(error) };
-  }
-}
+import { answer, type Answer } from './answered';
 
 const text = z.string().max(300_000).catch('');
 const words = z.array(z.string().max(40)).max(200).catch([]);

@@ -1,5 +1,6 @@
 import { realise, type Entry as BankEntry } from '../core/lexicon/entry';
-import type { Entry } from '../core/sessions/log';
+import { OWN_NAME, readKey } from '../core/games/spec';
+import { roundOf, type Entry } from '../core/sessions/log';
 import { shippedEntry } from './bank';
 import { database } from './database';
 import type { AnswerRow, StepRow } from './models';
@@ -18,13 +19,25 @@ export interface Appended {
 /** The entry of a word: shipped, or the setting's own, removed or not: an answer is never lost for want of its word. */
 type Lookup = (word: string) => BankEntry | undefined;
 
-const soundsOf = (entry: BankEntry, session: PlannedSession): string => realise(entry, session.accent).map((s) => s.ipa).join(' ');
+/** The sounds of the word an item is about; of a handful or an echo, the sounds themselves; of a name, none. */
+function soundsOf(key: string, session: PlannedSession, lookup: Lookup): string {
+  const { words, sounds = [] } = readKey(key);
+  const entry = lookup(words[0] ?? '');
+  return entry ? realise(entry, session.accent).map((s) => s.ipa).join(' ') : sounds.join(' ');
+}
+
+/** True where an item can be read back: its first word is known, or it is made of sounds alone, or stands for a name. */
+const readable = (key: string, lookup: Lookup): boolean => {
+  const { words, sounds } = readKey(key);
+  return words.length ? words[0] === OWN_NAME || lookup(words[0]!) !== undefined : sounds !== undefined;
+};
 
 /** Why an entry cannot be kept, or undefined where it can. */
 function fault(entry: Entry, session: PlannedSession, known: ReadonlySet<string>, lookup: Lookup): string | undefined {
   const child = 'childId' in entry ? entry.childId : null;
   if (child && !session.childIds.includes(child)) return 'That child is not in this session any more.';
-  if (entry.kind === 'answer' && !lookup(entry.word)) return `“${entry.word}” is not in the word bank.`;
+  if ('turn' in entry && !session.rounds[roundOf(entry.turn)]) return 'There is no such round in this session.';
+  if (entry.kind === 'answer' && !readable(entry.word, lookup)) return `“${entry.word}” is not in the word bank.`;
   if (entry.kind === 'answer' && entry.supersedes && !known.has(entry.supersedes)) return 'The answer it corrects is not in this session.';
   if (entry.kind === 'undo' && !known.has(entry.answerId)) return 'The answer to undo is not in this session.';
   return undefined;
@@ -54,7 +67,7 @@ export async function appendLog(sessionId: string, entries: readonly Entry[], ha
         added.push(entry);
       }
     }
-    const answers = added.flatMap((entry) => (entry.kind === 'answer' ? [answerRow(entry, session, soundsOf(lookup(entry.word)!, session))] : []));
+    const answers = added.flatMap((entry) => (entry.kind === 'answer' ? [answerRow(entry, session, soundsOf(entry.word, session, lookup))] : []));
     const steps = added.flatMap((entry) => (entry.kind === 'answer' ? [] : [stepRow(entry, sessionId)]));
     if (answers.length) await models.answers.bulkCreate(answers, { transaction });
     if (steps.length) await models.steps.bulkCreate(steps, { transaction });
@@ -66,11 +79,11 @@ export async function appendLog(sessionId: string, entries: readonly Entry[], ha
 
 /** Fresh, after a model, or in chorus: how the round ran decides, not the adult. */
 const standingOf = (entry: Extract<Entry, { kind: 'answer' }>, session: PlannedSession): string =>
-  entry.childId === null ? 'in-chorus' : entry.word === session.model ? 'after-a-model' : 'fresh';
+  entry.childId === null ? 'in-chorus' : entry.word === session.rounds[roundOf(entry.turn)]?.model ? 'after-a-model' : 'fresh';
 
 const answerRow = (entry: Extract<Entry, { kind: 'answer' }>, session: PlannedSession, sounds: string): AnswerRow => ({
-  id: entry.id, session_id: session.id, child_id: entry.childId, turn: entry.turn, word: entry.word, task: session.task,
-  rung: session.sounds, sounds, outcome: entry.outcome,
+  id: entry.id, session_id: session.id, child_id: entry.childId, turn: entry.turn, word: entry.word,
+  task: session.rounds[roundOf(entry.turn)]!.task, step: session.rounds[roundOf(entry.turn)]!.step, sounds, outcome: entry.outcome,
   standing: standingOf(entry, session), slip: entry.slip, said: entry.said, missed: JSON.stringify(entry.missed),
   helps: JSON.stringify(entry.helps), note: entry.note, think_ms: entry.thinkMs, supersedes: entry.supersedes,
   at: entry.at, received_at: Date.now(),

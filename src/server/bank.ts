@@ -1,10 +1,10 @@
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
-import type { LikelyContext } from '../core/answers/likely';
-import { parseBank, prepare, type Entry, type Word } from '../core/lexicon/entry';
+import { parseBank, prepare, type Entry } from '../core/lexicon/entry';
 import { guardFor, type Guard } from '../core/lexicon/guard';
-import { sameForEveryone, spellingsOf } from '../core/lexicon/likeness';
-import { neighbourhood, rhymeClasses, type Neighbourhood } from '../core/lexicon/neighbours';
+import { parseForms } from '../core/lexicon/endings';
+import { sameForEveryone } from '../core/lexicon/likeness';
+import { materialOf, parseLittleWords, type Material } from '../core/games/material';
 import { indexWords, type WordIndex } from '../core/lexicon/word-index';
 import { ACCENT_IDS, type AccentId } from '../core/phonology/accents';
 import type { Conventions } from '../core/phonology/conventions';
@@ -19,6 +19,8 @@ const once = <T>(make: () => T): (() => T) => {
 /** Every entry of the shipped word bank, read once. */
 export const bank = once((): Entry[] => parseBank(file('words.tsv')));
 const guardText = once(() => file('guard.tsv'));
+const forms = once(() => parseForms(file('forms.tsv')));
+const littleWords = once(() => parseLittleWords(file('little-words.tsv')));
 const agreedWords = once(() => sameForEveryone(bank()));
 
 /** The guard of an accent. */
@@ -37,15 +39,7 @@ export const bankEntry = async (word: string): Promise<Entry | undefined> =>
 /** The shipped entry of a word; undefined where the bank has none. */
 export const shippedEntry = (word: string): Entry | undefined => shipped().get(word);
 
-export interface PreparedBank {
-  readonly words: readonly Word[];
-  readonly byName: ReadonlyMap<string, Word>;
-  readonly index: WordIndex;
-  readonly guard: Guard;
-  readonly context: LikelyContext;
-  readonly neighbours: () => Neighbourhood;
-  readonly rhymes: () => ReadonlyMap<string, readonly Word[]>;
-}
+export interface PreparedBank extends Material { readonly index: WordIndex }
 
 const prepared = new Map<string, { own: readonly unknown[]; bank: PreparedBank }>();
 
@@ -61,14 +55,9 @@ export async function preparedBank(accent: AccentId, conventions: Conventions): 
   const guard = guardOf(accent);
   const entries = [...bank(), ...own.filter((o) => o.accent === accent && !o.removed).map((o) => o.entry)];
   const words = entries.map((entry) => prepare(entry, accent, conventions)).filter((w) => !guard(w.sounds.map((s) => s.ipa)));
-  const spellings = spellingsOf(words);
   const made: PreparedBank = {
-    words, guard,
-    byName: new Map(words.map((w) => [w.word, w])),
+    ...materialOf({ accent, conventions, words, guard, forms: forms(), littleWords: littleWords() }),
     index: indexWords(words, agreedWords()),
-    context: { guard, spellingOf: (sounds) => spellings.get(sounds.join(' '))?.word },
-    neighbours: once(() => neighbourhood(words)),
-    rhymes: once(() => rhymeClasses(words)),
   };
   prepared.set(key, { own, bank: made });
   return made;

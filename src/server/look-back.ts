@@ -1,20 +1,28 @@
 import { Op } from 'sequelize';
 import type { SessionExport, ExportRow } from '../core/formats/session-export';
-import { gameOf, type Task } from '../core/games';
+import { stepOf, taskOf } from '../core/games';
 import type { Outcome } from '../core/answers/outcome';
-import type { AnswerEntry, Entry } from '../core/sessions/log';
+import { keyLabel } from '../core/games/key-label';
+import { roundOf, type AnswerEntry, type Entry } from '../core/sessions/log';
 import { replay } from '../core/sessions/replay';
 import { standingAnswers } from '../core/sessions/standing';
 import { groupBy } from '../core/group-by';
+import type { AccentId } from '../core/phonology/accents';
 import { tally, type Tally } from '../core/sessions/summary';
 import { database } from './database';
-import { sessionLog, sessionRecord, type SessionRecord } from './session-record';
+import { replayPlan, sessionLog, sessionRecord, type SessionRecord, type StoredRound } from './session-record';
 
-export interface LookBackAnswer extends ExportRow { readonly childId: string | null; readonly standing: string }
+export interface LookBackAnswer extends ExportRow {
+  readonly childId: string | null;
+  readonly standing: string;
+  /** The item in words. */
+  readonly label: string;
+}
 
 export interface LookBack {
   readonly session: SessionRecord;
-  readonly game: string;
+  /** The rounds by name, in order. */
+  readonly rounds: readonly { readonly name: string; readonly step: string }[];
   /** Marked but undone; they stay in the log. */
   readonly undone: number;
   /** Turns marked on two devices at once; the later mark stands, the other stays in the log. */
@@ -28,6 +36,8 @@ function history(answer: AnswerEntry, byId: ReadonlyMap<string, AnswerEntry>): A
   return older ? [...history(older, byId), answer] : [answer];
 }
 
+const roundName = ({ task, step }: Pick<StoredRound, 'task' | 'step'>): { name: string; step: string } => ({ name: taskOf(task).name, step: stepOf(taskOf(task), step).name });
+
 const answersOf = (log: readonly Entry[]): AnswerEntry[] => log.filter((e): e is AnswerEntry => e.kind === 'answer');
 
 /** A session as it was played: the answers that stand, with what was marked before. */
@@ -39,15 +49,15 @@ export async function lookBack(id: string): Promise<LookBack> {
   const kept = new Map(rows.map((r) => [r.get().id, r.get()]));
   const names = new Map(session.children.map((c) => [c.id, c.name]));
   const byId = new Map(answersOf(log).map((a) => [a.id, a]));
-  const { answers, clashes } = replay({ words: session.words, children: session.children.map((c) => c.id), turns: session.turns }, log);
+  const { answers, clashes } = replay(replayPlan(session), log);
   return {
     session,
-    game: gameOf(session.task).name,
+    rounds: session.rounds.map(roundName),
     clashes,
     undone: log.filter((e) => e.kind === 'undo').length,
     answers: answers.map((a) => ({
-      id: a.id, turn: a.turn, childId: a.childId, child: a.childId === null ? null : (names.get(a.childId) ?? ''),
-      word: a.word, sounds: (kept.get(a.id)?.sounds ?? '').split(' '), standing: kept.get(a.id)?.standing ?? 'fresh',
+      id: a.id, turn: a.turn, task: session.rounds[roundOf(a.turn)]?.task ?? '', step: session.rounds[roundOf(a.turn)]?.step ?? '', childId: a.childId, child: a.childId === null ? null : (names.get(a.childId) ?? ''),
+      word: a.word, label: keyLabel(a.word, session.rounds[roundOf(a.turn)]?.task ?? '', session.accent), sounds: (kept.get(a.id)?.sounds ?? '').split(' '), standing: kept.get(a.id)?.standing ?? 'fresh',
       outcome: a.outcome, slip: a.slip, said: a.said, missed: a.missed, helps: a.helps, note: a.note, thinkMs: a.thinkMs,
       at: new Date(a.at).toISOString(),
       before: history(a, byId).slice(0, -1).map((b) => ({ id: b.id, outcome: b.outcome, at: new Date(b.at).toISOString() })),
@@ -59,14 +69,14 @@ export async function lookBack(id: string): Promise<LookBack> {
 export function exportOf({ session, answers }: LookBack): SessionExport {
   return {
     format: 'bouncy-echo-session',
-    version: 1,
+    version: 2,
     session: {
-      id: session.id, group: session.groupName, task: session.task, sounds: session.sounds, accent: session.accent,
+      id: session.id, group: session.groupName, title: session.title, rounds: session.rounds.map(({ task, step, items }) => ({ task, step, items })), accent: session.accent,
       startedAt: new Date(session.startedAt).toISOString(),
       finishedAt: session.finishedAt === null ? null : new Date(session.finishedAt).toISOString(),
     },
-    answers: answers.map(({ id, turn, child, word, sounds, outcome, slip, said, missed, helps, note, thinkMs, at, before }) => ({
-      id, turn, child, word, sounds, outcome, slip, said, missed, helps, note, thinkMs, at, before,
+    answers: answers.map(({ id, turn, task, step, child, word, sounds, outcome, slip, said, missed, helps, note, thinkMs, at, before }) => ({
+      id, turn, task, step, child, word, sounds, outcome, slip, said, missed, helps, note, thinkMs, at, before,
     })),
   };
 }
@@ -85,9 +95,8 @@ export function correctionOf(answers: readonly LookBackAnswer[], change: { answe
 
 export interface SessionLine {
   readonly id: string;
-  readonly task: Task;
-  readonly game: string;
-  readonly sounds: number;
+  readonly title: string;
+  readonly rounds: readonly StoredRound[];
   readonly startedAt: number;
   readonly finished: boolean;
   readonly words: readonly string[];
@@ -114,7 +123,6 @@ export async function listSessions(groupId: string, limit = 50, now = Date.now()
   const tallyOf = (session: string): Tally =>
     tally([...standingAnswers(bySession.get(session) ?? [], undone).byTurn.values()].map((a) => ({ outcome: a.outcome as Outcome })));
   return sessions.map((s) => ({
-    id: s.id, task: s.task as Task, game: gameOf(s.task as Task).name, sounds: s.sounds, startedAt: s.started_at,
-    finished: s.finished_at !== null, words: JSON.parse(s.words) as string[], tally: tallyOf(s.id),
+    id: s.id, title: s.title, rounds: JSON.parse(s.rounds) as StoredRound[], startedAt: s.started_at, finished: s.finished_at !== null, words: (JSON.parse(s.rounds) as StoredRound[]).flatMap((r) => r.items.map((key) => keyLabel(key, r.task, s.accent as AccentId))), tally: tallyOf(s.id),
   })).filter((line) => Object.values(line.tally).some(Boolean) || (!line.finished && now - line.startedAt < JUST_BEGUN_MS));
 }

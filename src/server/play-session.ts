@@ -1,46 +1,109 @@
-import { gameOf } from '../core/games';
-import { makeItem, type Item } from '../core/games/item';
+import { stepOf, taskOf } from '../core/games';
+import { FRAMES, GESTURES, gestureLine } from '../core/games/frames';
+import { makeItem, Unproved, type Item } from '../core/games/item';
+import type { Material } from '../core/games/material';
+import { FAMILY_NAMES } from '../core/games/task';
+import { roundSeconds, ROLE_WORDS } from '../core/sessions/running-order';
 import type { Entry } from '../core/sessions/log';
-import { minutesFor } from '../core/sessions/turns';
+import type { SessionPlan } from '../core/sessions/replay';
 import { preparedBank } from './bank';
-import { sessionLog, sessionRecord } from './session-record';
+import { pacesOf } from './paces';
+import { replayPlan, sessionLog, sessionRecord, type StoredRound } from './session-record';
+
+/** A round as Play runs it. */
+export interface PlayRound {
+  readonly role: string;
+  readonly task: string;
+  readonly family: string;
+  readonly name: string;
+  readonly step: string;
+  readonly gesture: string;
+  readonly reminder: string;
+  readonly scoresSounds: boolean;
+  readonly inOrder: boolean;
+  readonly together: boolean;
+  readonly spares: readonly string[];
+  readonly model: string;
+  readonly opening: string;
+  /** What the adult says, with slots that each item fills. */
+  readonly ask: string;
+  readonly gap: number;
+  readonly names: boolean;
+  readonly items: Readonly<Record<string, Item>>;
+}
 
 export interface PlaySession {
   readonly id: string;
-  readonly task: string;
-  readonly game: string;
-  readonly gesture: string;
-  readonly scoresSounds: boolean;
-  readonly sounds: number;
+  readonly title: string;
+  readonly letters: boolean;
   readonly groupName: string;
   readonly children: readonly { readonly id: string; readonly name: string }[];
-  readonly words: readonly string[];
-  readonly spares: readonly string[];
-  readonly model: string;
-  readonly modelScript: readonly [string, string, string];
-  readonly items: Readonly<Record<string, Item>>;
-  readonly turns: number;
+  readonly plan: SessionPlan;
+  readonly rounds: readonly PlayRound[];
   readonly minutes: number;
   readonly startedAt: number;
   readonly log: readonly Entry[];
 }
 
+/** An item, or undefined where it does not hold (any more) in this accent. */
+function itemOf(round: Pick<StoredRound, 'task' | 'step'>, key: string, material: Material): Item | undefined {
+  try {
+    const task = taskOf(round.task);
+    return makeItem(task, stepOf(task, round.step), key, material);
+  } catch (error) {
+    if (error instanceof Unproved) return undefined;
+    throw error;
+  }
+}
+
+/** The lines a round is opened and asked with: the adult's own, the frame's, or the plain ones. */
+export function linesOf({ task: id, frame }: Pick<StoredRound, 'task' | 'frame'>): { opening: string; ask: string } {
+  const task = taskOf(id);
+  const family = FRAMES[task.family];
+  return { opening: frame.opening ?? (frame.on ? family.opening : family.plain), ask: frame.ask ?? (frame.on ? task.framed : task.plain) };
+}
+
+function playRound(round: StoredRound, material: Material): { stored: StoredRound; shown: PlayRound } | null {
+  const task = taskOf(round.task);
+  const keys = [...new Set([...round.items, ...round.spares, ...(round.model ? [round.model] : [])])];
+  const items = Object.fromEntries(keys.flatMap((key) => {
+    const item = itemOf(round, key, material);
+    return item ? [[key, item]] : [];
+  }));
+  const there = round.items.filter((key) => items[key]);
+  if (!there.length) return null;
+  const gesture = GESTURES.find((g) => g.id === round.gesture) ?? GESTURES[0]!;
+  return {
+    stored: { ...round, items: there },
+    shown: {
+      role: ROLE_WORDS[round.role], task: task.id, family: FAMILY_NAMES[task.family], name: task.name, step: stepOf(task, round.step).name,
+      gesture: gestureLine(gesture, task.gesture, Math.max(0, ...Object.values(items).map((i) => i.marks.length))), reminder: round.reminder,
+      scoresSounds: task.scoresSounds === true, inOrder: task.inOrder === true, together: round.way === 'together', spares: round.spares.filter((k) => items[k]),
+      model: round.model && items[round.model] ? round.model : there[0]!, ...linesOf(round), gap: round.gap, names: round.names, items,
+    },
+  };
+}
+
 /** All that Play needs, with every item made and proved, so that the browser computes nothing of the craft. */
 export async function playSession(id: string): Promise<PlaySession> {
   const session = await sessionRecord(id);
-  const game = gameOf(session.task);
-  const { byName, context } = await preparedBank(session.accent, session.conventions);
-  const there = (words: readonly string[]): string[] => words.filter((w) => byName.has(w));
-  const words = there(session.words);
-  const spares = there(session.spares);
-  const model = session.model && byName.has(session.model) ? session.model : words[0]!;
-  const items = Object.fromEntries(
-    [...new Set([...words, ...spares, model])].map((w) => [w, makeItem(game, byName.get(w)!, context)]),
-  );
+  const material = await preparedBank(session.accent, session.conventions);
+  const paceOf = await pacesOf(session.groupId);
+  // A round's place in the list is in its answers' turns, so a round that cannot be made keeps its place with nothing in it.
+  const made = session.rounds.map((round) => playRound(round, material));
+  const stored = session.rounds.map((round, i) => made[i]?.stored ?? round);
+  const playable = made.flatMap((m, i) => (m ? [{ ...m, i }] : []));
+  const children = session.children.length;
   return {
-    id, task: session.task, game: game.name, gesture: game.gesture, scoresSounds: game.scoresSounds,
-    sounds: session.sounds, groupName: session.groupName, children: session.children, words, spares, model,
-    modelScript: game.modelScript(byName.get(model)!), items, turns: session.turns,
-    minutes: minutesFor(session.turns, game.secondsPerTurn), startedAt: session.startedAt, log: await sessionLog(id),
+    id, title: session.title, letters: session.letters, groupName: session.groupName, children: session.children,
+    plan: replayPlan({ rounds: stored, childIds: session.childIds }),
+    rounds: session.rounds.map((round, i) => made[i]?.shown ?? emptyRound(round)),
+    minutes: Math.max(1, Math.round(playable.reduce((sum, { stored: r }) => sum + roundSeconds({ items: r.items.map((key) => ({ key, locked: false })), way: r.way }, children, paceOf(r.task)), 0) / 60)),
+    startedAt: session.startedAt, log: await sessionLog(id),
   };
 }
+
+const emptyRound = (round: StoredRound): PlayRound => ({
+  role: ROLE_WORDS[round.role], task: round.task, family: FAMILY_NAMES[taskOf(round.task).family], name: taskOf(round.task).name, step: '', gesture: '', reminder: '', scoresSounds: false, inOrder: false,
+  together: round.way === 'together', spares: [], model: '', opening: 'The words of this round are not in the bank any more.', ask: '', gap: 1, names: false, items: {},
+});

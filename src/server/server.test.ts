@@ -17,8 +17,8 @@ import { correctionOf, exportOf, listSessions, lookBack } from './look-back';
 import { playSession } from './play-session';
 import { Problem } from './problems';
 import { getSettings, saveSettings } from './settings';
-import { startSession } from './start-session';
-import { proposeToday } from './today';
+import { startWords } from './start-session';
+import { readySessions } from './today';
 import { PRESETS } from '../core/phonology/conventions';
 
 // Real SQLite files throughout.
@@ -44,7 +44,7 @@ async function begun(names = 'Wren\nKofi', words = ['sun', 'map', 'frog']): Prom
   const group = await addGroup('Radishes');
   await addChildren(group.id, names);
   const { children } = (await listGroups())[0]!;
-  const id = await startSession({ groupId: group.id, task: 'blending', words, model: 'leg', spares: ['net'] });
+  const id = await startWords({ groupId: group.id, task: 'blending', words, model: 'leg', spares: ['net'] });
   return { id, groupId: group.id, children: children.map((c) => c.id) };
 }
 
@@ -188,7 +188,7 @@ describe('sessions', () => {
     await expect(appendLog(v7(), [])).rejects.toMatchObject({ status: 404 });
     await expect(playSession('../../etc/passwd')).rejects.toMatchObject({ status: 404 });
     const { groupId } = await begun();
-    await expect(startSession({ groupId, task: 'blending', words: ['sun', 'zzz'] })).rejects.toThrow('zzz');
+    await expect(startWords({ groupId, task: 'blending', words: ['sun', 'zzz'] })).rejects.toThrow('zzz');
   });
   test('fresh, after a model and in chorus are told apart by how the round ran', async () => {
     const { id, children } = await begun();
@@ -212,9 +212,10 @@ describe('sessions', () => {
     const { id } = await begun();
     await saveSettings({ accent: 'general-american', conventions: PRESETS.letters });
     const session = await playSession(id);
-    expect(Object.keys(session.items).sort()).toEqual(['frog', 'leg', 'map', 'net', 'sun']);
-    expect(session.items.frog!.marks.map((m) => m.ipa)).toEqual(['f', 'r', 'ɒ', 'ɡ']);
-    expect(session.turns).toBe(2);
+    const [round] = session.rounds;
+    expect(Object.keys(round!.items).sort()).toEqual(['frog', 'leg', 'map', 'net', 'sun']);
+    expect(round!.items.frog!.marks.map((m) => m.ipa)).toEqual(['f', 'r', 'ɒ', 'ɡ']);
+    expect(session.plan.rounds[0]!.turns).toBe(2);
   });
 });
 
@@ -240,10 +241,11 @@ describe('choosing', () => {
     const { id, groupId, children } = await begun('Wren\nKofi', ['sun', 'map', 'leg', 'fish']);
     await appendLog(id, [0, 1, 2, 3].map((t) => answer(t, children[t % 2]!, ['sun', 'map', 'leg', 'fish'][t]!)));
     await new Promise((resolve) => setTimeout(resolve, 5));
-    await startSession({ groupId, task: 'segmenting', words: ['sun'] });
-    const ready = await proposeToday((await listGroups())[0]!);
-    expect(ready).toMatchObject({ task: 'blending', sounds: 4 });
-    expect(ready.why).toContain('one sound more');
+    await startWords({ groupId, task: 'segmenting', words: ['sun'] });
+    const ready = await readySessions((await listGroups())[0]!);
+    expect(ready).toHaveLength(3);
+    expect(ready[0]).toMatchObject({ wish: { task: 'blending', step: '4' } });
+    expect(ready[0]!.why).toContain('one step on');
   });
 });
 
@@ -270,7 +272,7 @@ test('the demo: two groups, three weeks, profiles that show, the same from the s
   expect(shares.Ottilie!['on-own']).toBeGreaterThan(shares.Ottilie!['not-yet'] + shares.Ottilie!['with-help']);
   expect(shares.Idris!['no-reply']).toBeGreaterThan(shares.Idris!['on-own']);
   expect(shares.Tomasz!['on-own']).toBe(0);
-  expect(wren.slips).toBeGreaterThan(2);
+  expect(wren.slips).toBeGreaterThan(0);
 
   await (await database()).close();
   delete place.bouncyEcho;

@@ -1,32 +1,43 @@
 import type { Transaction } from 'sequelize';
 import { explain, idSchema } from '../core/formats/schemas';
-import type { Task } from '../core/games';
+import { taskOf } from '../core/games';
 import type { AccentId } from '../core/phonology/accents';
 import type { Conventions } from '../core/phonology/conventions';
+import { turnsOf, type PlannedRound } from '../core/sessions/running-order';
 import { mergeLogs, type AnswerEntry, type Entry } from '../core/sessions/log';
+import type { SessionPlan } from '../core/sessions/replay';
 import { database } from './database';
 import type { AnswerRow, SessionRow, StepRow } from './models';
 import { Problem } from './problems';
 
+/** A round as a session keeps it: what was planned, with the keys of its items and its number of turns settled. */
+export interface StoredRound extends Omit<PlannedRound, 'id' | 'items' | 'seed'> {
+  readonly items: readonly string[];
+  readonly turns: number;
+}
+
+/** A planned round settled for so many children. */
+export const storedRound = ({ role, task, step, items, model, spares, way, gap, gesture, frame, reminder, names }: PlannedRound, children: number): StoredRound => ({
+  role, task, step, items: items.map((item) => item.key), model, spares, way, gap, gesture, frame, reminder, names, turns: turnsOf({ items, way }, children),
+});
+
 interface Plan {
   readonly id: string;
   readonly groupId: string;
-  readonly task: Task;
-  readonly sounds: number;
+  readonly title: string;
+  readonly letters: boolean;
+  readonly rounds: readonly StoredRound[];
   readonly accent: AccentId;
   readonly conventions: Conventions;
-  readonly words: readonly string[];
-  readonly model: string | null;
-  readonly spares: readonly string[];
-  readonly turns: number;
   readonly startedAt: number;
   readonly finishedAt: number | null;
 }
 
 export interface PlannedSession extends Plan { readonly childIds: readonly string[] }
 
-export interface SessionRecord extends Plan {
+export interface SessionRecord extends PlannedSession {
   readonly groupName: string;
+  /** In the order of the group's list; turns go by `childIds`. */
   readonly children: readonly { readonly id: string; readonly name: string }[];
 }
 
@@ -58,19 +69,22 @@ export async function sessionPlan(id: string): Promise<PlannedSession> {
 
 /** A session with its group's and children's names. Throws a Problem (404) where there is none. */
 export async function sessionRecord(id: string): Promise<SessionRecord> {
-  const { childIds, ...session } = await sessionPlan(id);
+  const session = await sessionPlan(id);
   const { models } = await database();
   const [group, children] = await Promise.all([
-    models.groups.findByPk(session.groupId), models.children.findAll({ where: { id: childIds } }),
+    models.groups.findByPk(session.groupId), models.children.findAll({ where: { id: [...session.childIds] }, order: [['position', 'ASC']] }),
   ]);
-  const names = new Map(children.map((c) => [c.get().id, c.get().name]));
-  return { ...session, groupName: group?.get().name ?? '', children: childIds.map((child) => ({ id: child, name: names.get(child) ?? '' })) };
+  return { ...session, groupName: group?.get().name ?? '', children: children.map((c) => ({ id: c.get().id, name: c.get().name })) };
 }
 
 const plan = (row: SessionRow): Plan => ({
-  id: row.id, groupId: row.group_id, task: row.task as Task, sounds: row.sounds, accent: row.accent as AccentId,
-  conventions: JSON.parse(row.conventions) as Conventions, words: JSON.parse(row.words) as string[], model: row.model,
-  spares: JSON.parse(row.spares) as string[], turns: row.turns, startedAt: row.started_at, finishedAt: row.finished_at,
+  id: row.id, groupId: row.group_id, title: row.title, letters: row.letters === 1, rounds: JSON.parse(row.rounds) as StoredRound[],
+  accent: row.accent as AccentId, conventions: JSON.parse(row.conventions) as Conventions, startedAt: row.started_at, finishedAt: row.finished_at,
+});
+
+/** The session as the replay of its log needs it. */
+export const replayPlan = ({ rounds, childIds }: { rounds: readonly StoredRound[]; childIds: readonly string[] }): SessionPlan => ({
+  rounds: rounds.map(({ items, turns, way, task }) => ({ words: items, turns, together: way === 'together', inOrder: taskOf(task).inOrder === true })), children: childIds,
 });
 
 /** The ids of everything in a session's log. */

@@ -1,39 +1,61 @@
 import { v7 } from 'uuid';
 import type { StartRequest } from '../core/formats/schemas';
-import { turnsFor } from '../core/sessions/turns';
+import { stepForCounts, taskOf } from '../core/games';
+import { REMINDERS, titleOf } from '../core/sessions/shapes';
+import type { Plan } from '../core/sessions/running-order';
+import { minutesFor } from '../core/sessions/turns';
 import { preparedBank } from './bank';
 import { database } from './database';
-import { listGroups } from './groups';
+import { listGroups, type Group } from './groups';
 import { Problem } from './problems';
 import { getSettings } from './settings';
+import { storedRound } from './session-record';
+import { turnOrder } from './turn-order';
 
-/** The number of sounds most of the words have; the smaller where two are as common. */
-function usualCount(counts: readonly number[]): number {
-  const times = (count: number): number => counts.filter((c) => c === count).length;
-  return [...new Set(counts)].sort((a, b) => times(b) - times(a) || a - b)[0]!;
+/** A group's row, or a Problem that says what to do. */
+async function groupOf(groupId: string): Promise<Group> {
+  const group = (await listGroups()).find((g) => g.id === groupId);
+  if (!group) throw new Problem('That group is not here any more. Choose a group and start again.', 404);
+  return group;
 }
 
-/** Begins a session with the children who are here and gives its id. Throws a Problem for words that are not in the bank. */
-export async function startSession(request: StartRequest): Promise<string> {
-  const group = (await listGroups()).find((g) => g.id === request.groupId);
-  if (!group) throw new Problem('That group is not here any more. Choose a group and start again.', 404);
+/** A plan of one round from words chosen by hand. Throws a Problem for words that are not in the bank. */
+export async function planOfWords(request: StartRequest): Promise<Plan> {
   const { accent, conventions } = await getSettings();
-  const { byName } = await preparedBank(accent, conventions);
-  const known = (words: readonly string[]): string[] => [...new Set(words)].filter((w) => byName.has(w));
-  const unknown = request.words.filter((w) => !byName.has(w));
+  const bank = await preparedBank(accent, conventions);
+  const known = (words: readonly string[]): string[] => [...new Set(words)].filter((w) => bank.byName.has(w));
+  const unknown = request.words.filter((w) => !bank.byName.has(w));
   if (unknown.length) throw new Problem(`Not in the word bank: ${unknown.join(', ')}. Choose other words and start again.`);
-  const here = group.children.filter((c) => !c.away);
   const words = known(request.words);
+  const task = taskOf(request.task);
+  const step = stepForCounts(task, words.map((w) => bank.byName.get(w)!.count));
+  return {
+    title: titleOf({ shape: 'focus', task: task.id, step: step.id, count: 3, sound: undefined }, bank), minutes: Math.max(1, minutesFor(words.length, task.secondsPerTurn)), letters: false, sound: null, pairs: [],
+    rounds: [{
+      id: 'r1', role: 'focus', task: task.id, step: step.id, items: words.map((key) => ({ key, locked: false })), model: request.model && bank.byName.has(request.model) ? request.model : (words[0] ?? null),
+      spares: known(request.spares ?? []).filter((w) => !words.includes(w)), way: 'individual', gap: 1, gesture: 'task', frame: { on: true, opening: null, ask: null }, reminder: REMINDERS[task.family], names: false, seed: 1,
+    }],
+  };
+}
+
+/** Begins a session of words chosen by hand. */
+export const startWords = async (request: StartRequest): Promise<string> => startSession(request.groupId, await planOfWords(request));
+
+/** Begins a session with the children who are here and gives its id. Throws a Problem for a plan with nothing in it. */
+export async function startSession(groupId: string, plan: Plan): Promise<string> {
+  const group = await groupOf(groupId);
+  const { accent, conventions } = await getSettings();
+  const here = group.children.filter((c) => !c.away);
+  const order = await turnOrder(groupId, here.map((c) => c.id));
+  const rounds = plan.rounds.filter((r) => r.items.length > 0).map((round) => storedRound(round, here.length));
+  if (!rounds.length) throw new Problem('This plan has no round with a word in it. Put one in and start again.');
   const id = v7();
   const { models, write } = await database();
   await write(async (transaction) => {
     await models.sessions.create({
-      id, group_id: group.id, task: request.task, sounds: usualCount(words.map((w) => byName.get(w)!.count)), accent, conventions: JSON.stringify(conventions),
-      words: JSON.stringify(words), model: request.model && byName.has(request.model) ? request.model : words[0]!,
-      spares: JSON.stringify(known(request.spares ?? []).filter((w) => !words.includes(w))),
-      turns: turnsFor(words.length, here.length), started_at: Date.now(), finished_at: null,
+      id, group_id: group.id, title: plan.title, letters: plan.letters ? 1 : 0, rounds: JSON.stringify(rounds), accent, conventions: JSON.stringify(conventions), started_at: Date.now(), finished_at: null,
     }, { transaction });
-    await models.sessionChildren.bulkCreate(here.map((c, position) => ({ session_id: id, child_id: c.id, position })), { transaction });
+    await models.sessionChildren.bulkCreate(order.map((child, position) => ({ session_id: id, child_id: child, position })), { transaction });
   });
   return id;
 }

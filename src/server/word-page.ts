@@ -1,5 +1,4 @@
 import { CONVENTION_WORDS, PRESETS, CONVENTION_IDS } from '../core/phonology/conventions';
-import { gameOf, type Task } from '../core/games';
 import { prepare, type Word } from '../core/lexicon/entry';
 import { marksOf, type Mark } from '../core/games/item';
 import { rhymes } from '../core/lexicon/likeness';
@@ -90,7 +89,7 @@ export async function wordPage(name: string, groupId: string): Promise<WordPage>
   return {
     word: shown(word), sentence: entry.sentence, band: entry.band, accents, counts, letters: boxes(word),
     neighbours: bank.byName.has(name) ? neighbourRows(word, bank) : [], rhymes: rhyming,
-    used: sessions.map((s) => s.get()).map((s) => ({ sessionId: s.id, game: gameOf(s.task as Task).name, at: s.started_at, answers: times.get(s.id)! })),
+    used: sessions.map((s) => s.get()).map((s) => ({ sessionId: s.id, game: s.title, at: s.started_at, answers: times.get(s.id)! })),
     owned: (await ownedProps()).has(name),
     own: entry.own ? { line: entry.line, accent } : null,
   };

@@ -17,7 +17,7 @@ import { printedSet } from './printed-set';
 import { ownedProps, setOwned, shelf } from './props';
 import { saveSettings } from './settings';
 import { soundChart, soundPage } from './sounds';
-import { startSession } from './start-session';
+import { startWords } from './start-session';
 import { saveTaught, taughtSounds } from './taught';
 import { wordPage } from './word-page';
 import { copySet, eraseSet, exportSet, importSet, listSets, reportOnFile, saveSet, savedSet } from './word-sets';
@@ -135,8 +135,8 @@ describe('words of our own', () => {
     const found = await find({ sounds: '4', only: 'own' });
     expect(found.results).toMatchObject([{ word: 'graph', count: 4, own: true }]);
     const group = await addGroup('G');
-    const session = await startSession({ groupId: group.id, task: 'blending', words: ['graph', 'frog'] });
-    expect((await playSession(session)).items.graph!.expected).toContain('graph');
+    const session = await startWords({ groupId: group.id, task: 'blending', words: ['graph', 'frog'] });
+    expect((await playSession(session)).rounds[0]!.items.graph!.expected).toContain('graph');
   });
   test('tapped sounds, for a word the dictionary lacks', async () => {
     expect((await proposeWord('zorble')).readings).toEqual([]);
@@ -163,13 +163,13 @@ describe('words of our own', () => {
   test('removed while a session runs: its answers are still kept', async () => {
     await saveOwnWord(ZORBLE);
     const group = await addGroup('G');
-    const session = await startSession({ groupId: group.id, task: 'blending', words: ['zorble', 'sun'] });
+    const session = await startWords({ groupId: group.id, task: 'blending', words: ['zorble', 'sun'] });
     await removeOwnWord('zorble');
     const { refused } = await appendLog(session, [{
       kind: 'answer', id: v7(), at: 1, turn: 0, childId: null, word: 'zorble', outcome: 'on-own', slip: null, said: null, missed: [], helps: [], note: null, thinkMs: 1, supersedes: null,
     }]);
     expect(refused).toEqual([]);
-    await expect(startSession({ groupId: group.id, task: 'blending', words: ['zorble'] })).rejects.toThrow('zorble');
+    await expect(startWords({ groupId: group.id, task: 'blending', words: ['zorble'] })).rejects.toThrow('zorble');
   });
 });
 
@@ -204,7 +204,7 @@ describe('sounds taught', () => {
 describe('a word’s page', () => {
   test('how each accent says it, each count, letters, neighbours by place, rhymes, where it was played', async () => {
     const group = await addGroup('Radishes');
-    const session = await startSession({ groupId: group.id, task: 'blending', words: ['card'] });
+    const session = await startWords({ groupId: group.id, task: 'blending', words: ['card'] });
     await appendLog(session, [{ kind: 'answer', id: v7(), at: 1, turn: 0, childId: null, word: 'card', outcome: 'on-own', slip: null, said: null, missed: [], helps: [], note: null, thinkMs: 1, supersedes: null }]);
     const page = await wordPage('card', group.id);
     expect(page.accents.map((a) => a.ipa)).toEqual(['kɑːd', 'kɑːd', 'kard', 'kɑrd']);

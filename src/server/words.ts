@@ -1,5 +1,6 @@
 import type { Choice } from '../core/formats/schemas';
 import { contestWords, marksOf, type Mark } from '../core/games/item';
+import { readKey } from '../core/games/spec';
 import type { Caution, Doubt, Word } from '../core/lexicon/entry';
 import { find, sortWords, type Facets, type Filters } from '../core/lexicon/find';
 import { matcher, readQuery } from '../core/lexicon/search';
@@ -11,6 +12,7 @@ import { preparedBank } from './bank';
 import { database } from './database';
 import { ownEntries } from './own-entries';
 import { ownedProps } from './props';
+import type { StoredRound } from './session-record';
 import { getSettings } from './settings';
 import { taughtSounds } from './taught';
 
@@ -60,10 +62,11 @@ export interface WordsFound {
 const RECENT_SESSIONS = 3;
 const PAGE = 24;
 
-async function recentWords(groupId: string): Promise<string[]> {
+/** Words of the group's last sessions. */
+export async function recentWords(groupId: string): Promise<string[]> {
   const { models } = await database();
   const rows = await models.sessions.findAll({ where: { group_id: groupId }, order: [['started_at', 'DESC']], limit: RECENT_SESSIONS });
-  return rows.flatMap((row) => JSON.parse(row.get().words) as string[]);
+  return rows.flatMap((row) => (JSON.parse(row.get().rounds) as StoredRound[]).flatMap((r) => r.items.flatMap((key) => readKey(key).words)));
 }
 
 /** What the address asks, as filters of the core. */

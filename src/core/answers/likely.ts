@@ -7,7 +7,8 @@ import type { Outcome, Slip } from './outcome';
 /** One answer a child is likely to give: a tap records outcome, sounds said and slip together. */
 export interface LikelyAnswer {
   readonly id: string;
-  readonly slip: Slip;
+  /** Null where the answer is right. */
+  readonly slip: Slip | null;
   readonly outcome: Outcome;
   /** The sounds said, apart by spaces; parts said as one chunk are joined by `+`. */
   readonly said: string;
@@ -99,11 +100,11 @@ function chunked(word: Word, from: number, to: number): { said: string; show: st
 const HEARD_AS: Readonly<Record<string, string>> = { t: 'tʃ', d: 'dʒ' };
 
 /** tr and dr begin like /ch/ and /j/: a child who says so has listened well. */
-function heardClosely(word: Word): LikelyAnswer[] {
+export function heardClosely(word: Word, firstAlone = false): LikelyAnswer[] {
   const [first, second] = ipaOf(word);
   const as = HEARD_AS[first ?? ''];
   if (!as || second !== 'r') return [];
-  const said = [as, ...ipaOf(word).slice(1)];
+  const said = firstAlone ? [as] : [as, ...ipaOf(word).slice(1)];
   return [{
     id: 'close', slip: 'heard-closely', outcome: 'on-own', said: said.join(' '),
     show: apart(word, said), note: `heard ${slashes(word, as)}: right`, missed: [],
@@ -146,3 +147,27 @@ export function segmentingLikely(word: Word, context: LikelyContext): LikelyAnsw
   });
   return out.slice(0, MOST);
 }
+
+/** The choices of an item as chips, the right one among them. Example: `choiceLikely(['yes', 'no'], 0)[1].outcome // 'not-yet'`. */
+export const choiceLikely = (choices: readonly string[], right: number): LikelyAnswer[] => choices.map((choice, i) => ({
+  id: `choice-${i}`, slip: i === right ? null : 'wrong-choice', outcome: i === right ? 'on-own' : 'not-yet', said: choice, show: choice, note: i === right ? 'right' : '', missed: [],
+}));
+
+/** Numbers a child is likely to give: right, one fewer, one more. */
+export const numberLikely = (right: number): LikelyAnswer[] => [right, right - 1, right + 1].filter((n) => n > 0).map((n) => ({
+  id: `count-${n}`, slip: n === right ? null : 'other-count', outcome: n === right ? 'on-own' : 'not-yet', said: String(n), show: String(n), note: n === right ? 'right' : '', missed: [],
+}));
+
+/** A likely answer that slips, in a few words; the chip shows nothing where it could print a rude word. */
+export function slipLikely(slip: Slip, said: readonly string[], show: string, note: string, guard: Guard): LikelyAnswer {
+  return { id: `${slip} ${said.join(' ')}`, slip, outcome: 'not-yet', said: said.join(' '), show: guard(said) ? null : show, note, missed: [] };
+}
+
+/** A likely answer that is right. */
+export const rightLikely = (said: readonly string[], show: string, note: string): LikelyAnswer => ({
+  id: `right ${said.join(' ')}`, slip: null, outcome: 'on-own', said: said.join(' '), show, note, missed: [],
+});
+
+/** At most four, each once. */
+export const atMostFour = (answers: readonly LikelyAnswer[]): LikelyAnswer[] =>
+  answers.filter((a, i) => answers.findIndex((b) => b.id === a.id) === i).slice(0, MOST);

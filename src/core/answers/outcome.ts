@@ -12,7 +12,9 @@ export const OUTCOME_WORDS: Readonly<Record<Outcome, string>> = {
 };
 
 /** What happened to the sounds, as far as one tap can tell. */
-export const SLIPS = ['lost-sound', 'cluster-kept', 'rime-kept', 'not-joined', 'last-only', 'whole-word', 'added-uh', 'heard-closely'] as const;
+export const SLIPS = ['lost-sound', 'cluster-kept', 'rime-kept', 'not-joined', 'last-only', 'whole-word', 'added-uh', 'heard-closely',
+  'wrong-choice', 'other-count', 'unchanged', 'wrong-place', 'same-start', 'other-sound', 'other-word', 'part-only', 'some-missed',
+] as const;
 export type Slip = (typeof SLIPS)[number];
 
 export const SLIP_WORDS: Readonly<Record<Slip, string>> = {
@@ -24,6 +26,15 @@ export const SLIP_WORDS: Readonly<Record<Slip, string>> = {
   'whole-word': 'said the word',
   'added-uh': 'added “uh”',
   'heard-closely': 'heard closely',
+  'wrong-choice': 'chose another',
+  'other-count': 'another number',
+  unchanged: 'said it unchanged',
+  'wrong-place': 'changed another place',
+  'same-start': 'same first sound',
+  'other-sound': 'another sound',
+  'other-word': 'another word',
+  'part-only': 'one part only',
+  'some-missed': 'some were missed',
 };
 
 /** Help, lightest first. */

@@ -5,12 +5,12 @@ import { wordsSchema, logBodySchema, nameSchema, startSchema } from './schemas';
 import { CSV_COLUMNS, toCsv, type ExportRow, type SessionExport } from './session-export';
 
 const row = (more: Partial<ExportRow>): ExportRow => ({
-  id: '01900000-0000-7000-8000-000000000001', turn: 0, child: 'Wren', word: 'frog', sounds: ['f', 'r', 'ɒ', 'ɡ'], outcome: 'not-yet', slip: 'lost-sound',
+  id: '01900000-0000-7000-8000-000000000001', turn: 0, task: 'blending', step: '4', child: 'Wren', word: 'frog', sounds: ['f', 'r', 'ɒ', 'ɡ'], outcome: 'not-yet', slip: 'lost-sound',
   said: 'f ɒ ɡ', missed: [1], helps: ['slower'], note: null, thinkMs: 4_200, at: '2026-11-02T09:40:00.000Z', before: [], ...more,
 });
 const file = (...answers: ExportRow[]): SessionExport => ({
-  format: 'bouncy-echo-session', version: 1, answers,
-  session: { id: 'x', group: 'Radishes', task: 'blending', sounds: 4, accent: 'southern-british', startedAt: '2026-11-02T09:40:00.000Z', finishedAt: null },
+  format: 'bouncy-echo-session', version: 2, answers,
+  session: { id: 'x', group: 'Radishes', title: 'Blending, 4 sounds', rounds: [{ task: 'blending', step: '4', items: ['frog'] }], accent: 'southern-british', startedAt: '2026-11-02T09:40:00.000Z', finishedAt: null },
 });
 
 describe('CSV (RFC 4180; formula guard after OWASP, CSV Injection)', () => {
@@ -18,17 +18,17 @@ describe('CSV (RFC 4180; formula guard after OWASP, CSV Injection)', () => {
     const { data } = Papa.parse<Record<string, string>>(toCsv(file(row({}), row({ child: null }))).slice(1), { header: true, skipEmptyLines: true });
     expect(data).toHaveLength(2);
     expect(Object.keys(data[0]!)).toEqual([...CSV_COLUMNS]);
-    expect(data[0]).toMatchObject({ turn: '1', child: 'Wren', word: 'frog', outcome: 'Not yet', 'sounds that slipped': 'r', help: 'slower', 'seconds to mark': '4.2' });
+    expect(data[0]).toMatchObject({ round: '1', turn: '1', task: 'blending', step: '4', child: 'Wren', word: 'frog', outcome: 'Not yet', 'sounds that slipped': 'r', help: 'slower', 'seconds to mark': '4.2' });
     expect(data[1]!.child).toBe('Everyone together');
   });
   test.each(['=1+1', '+44', '-2', '@sum', '\tx', '=HYPERLINK("x")'])('a cell that begins a formula does not stay one: %j', (name) => {
     const parsed = Papa.parse<string[]>(toCsv(file(row({ child: name, note: name }))).slice(1)).data[1]!;
-    expect(parsed[1]).toBe(`'${name}`);
-    expect(parsed[9]).toBe(`'${name}`);
+    expect(parsed[4]).toBe(`'${name}`);
+    expect(parsed[12]).toBe(`'${name}`);
   });
   test('quotes, commas, new lines and other scripts survive', () => {
     const name = 'Ånna, "Nü"\n小明 🌱';
-    expect(Papa.parse<string[]>(toCsv(file(row({ child: name }))).slice(1)).data[1]![1]).toBe(name);
+    expect(Papa.parse<string[]>(toCsv(file(row({ child: name }))).slice(1)).data[1]![4]).toBe(name);
   });
 });
 

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { HELPS, OUTCOMES, SLIPS } from '../answers/outcome';
-import { TASKS } from '../games';
+import { SET_TASKS } from '../games';
+import { KEY_LIMIT } from '../games/spec';
 import { CAUTIONS, parseLetters, spell } from '../lexicon/entry';
 import { COUNTS, FIRSTS, ONLY, SORTS, SYLLABLES } from '../lexicon/find';
 import { PLACES } from '../lexicon/word-index';
@@ -15,6 +16,9 @@ import { SET_SIZE } from '../sessions/turns';
 
 export const idSchema = z.uuid('That is not an id of Bouncy Echo.');
 const word = z.string().min(1).max(40);
+/** The key of an item. */
+export const itemKey = z.string().min(1).max(KEY_LIMIT);
+const round = z.int().min(0).max(9);
 const turn = z.int().min(0).max(9_999);
 const stamp = { id: idSchema, at: z.int().min(0) };
 
@@ -22,7 +26,7 @@ export const NAME_LIMIT = 60;
 export const NOTE_LIMIT = 500;
 
 const answer = z.strictObject({
-  ...stamp, kind: z.literal('answer'), turn, childId: idSchema.nullable(), word, outcome: z.enum(OUTCOMES),
+  ...stamp, kind: z.literal('answer'), turn, childId: idSchema.nullable(), word: itemKey, outcome: z.enum(OUTCOMES),
   slip: z.enum(SLIPS).nullable(), said: z.string().max(200).nullable(), missed: z.array(z.int().min(0).max(20)).max(20),
   helps: z.array(z.enum(HELPS)).max(HELPS.length), note: z.string().max(NOTE_LIMIT).nullable(),
   thinkMs: z.int().min(0).max(86_400_000).nullable(), supersedes: idSchema.nullable(),
@@ -31,12 +35,14 @@ const answer = z.strictObject({
 export const entrySchema = z.discriminatedUnion('kind', [
   answer,
   z.strictObject({ ...stamp, kind: z.literal('undo'), answerId: idSchema }),
-  z.strictObject({ ...stamp, kind: z.literal('modelled') }),
-  z.strictObject({ ...stamp, kind: z.literal('swap'), turn, from: word, to: word }),
+  z.strictObject({ ...stamp, kind: z.literal('modelled'), round: round.optional() }),
+  z.strictObject({ ...stamp, kind: z.literal('round'), round }),
+  z.strictObject({ ...stamp, kind: z.literal('tick'), turn, word, on: z.boolean() }),
+  z.strictObject({ ...stamp, kind: z.literal('swap'), turn, from: itemKey, to: itemKey }),
   z.strictObject({ ...stamp, kind: z.literal('pass'), turn, childId: idSchema }),
   z.strictObject({ ...stamp, kind: z.literal('choose'), turn, childId: idSchema.nullable() }),
   z.strictObject({ ...stamp, kind: z.literal('away'), childId: idSchema, away: z.boolean() }),
-  z.strictObject({ ...stamp, kind: z.literal('more'), turns: z.int().min(1).max(100) }),
+  z.strictObject({ ...stamp, kind: z.literal('more'), turns: z.int().min(1).max(100), round: round.optional() }),
   z.strictObject({ ...stamp, kind: z.literal('finish') }),
 ]) satisfies z.ZodType<Entry>;
 
@@ -60,7 +66,7 @@ const flag = z.enum(['1']).transform(() => true).optional().catch(undefined);
 
 /** The address of the Words screen: every choice is in it, so it can be kept, shared and gone back to. */
 export const wordsSchema = z.object({
-  task: z.enum(TASKS).catch('blending').default('blending'),
+  task: z.enum(SET_TASKS).catch('blending').default('blending'),
   sounds: z.union([z.literal('any'), oneOf(COUNTS)]).catch(3).default(3),
   shape: z.string().regex(/^[CV]{1,12}$/).optional().catch(undefined),
   first: z.enum(FIRSTS).optional().catch(undefined),
@@ -132,7 +138,7 @@ export const taughtSchema = z.array(z.string().refine((key) => isConsonantKey(ke
 
 export const startSchema = z.object({
   groupId: idSchema,
-  task: z.enum(TASKS),
+  task: z.enum(SET_TASKS),
   words: list.pipe(z.array(word).min(1, 'Choose at least one word.').max(SET_LIMIT, `A session can have ${SET_LIMIT} words.`)),
   model: word.optional(),
   spares: list.optional(),

@@ -1,9 +1,12 @@
 import Papa from 'papaparse';
+import { roundOf, turnInRound } from '../sessions/log';
 import { HELP_WORDS, OUTCOME_WORDS, SLIP_WORDS, type Help, type Outcome, type Slip } from '../answers/outcome';
 
 export interface ExportRow {
   readonly id: string;
   readonly turn: number;
+  readonly task: string;
+  readonly step: string;
   readonly child: string | null;
   readonly word: string;
   readonly sounds: readonly string[];
@@ -22,16 +25,17 @@ export interface ExportRow {
 
 export interface SessionExport {
   readonly format: 'bouncy-echo-session';
-  readonly version: 1;
+  readonly version: 2;
   readonly session: {
-    readonly id: string; readonly group: string; readonly task: string; readonly sounds: number;
+    readonly id: string; readonly group: string; readonly title: string;
+    readonly rounds: readonly { readonly task: string; readonly step: string; readonly items: readonly string[] }[];
     readonly accent: string; readonly startedAt: string; readonly finishedAt: string | null;
   };
   readonly answers: readonly ExportRow[];
 }
 
 export const CSV_COLUMNS = [
-  'turn', 'child', 'word', 'sounds', 'outcome', 'slip', 'said', 'sounds that slipped', 'help', 'note',
+  'round', 'turn', 'task', 'step', 'child', 'word', 'sounds', 'outcome', 'slip', 'said', 'sounds that slipped', 'help', 'note',
   'seconds to mark', 'marked at (UTC)', 'marked before as', 'answer id',
 ] as const;
 
@@ -41,7 +45,7 @@ export const CSV_COLUMNS = [
  */
 export function toCsv({ answers }: SessionExport): string {
   const rows = answers.map((a) => [
-    a.turn + 1, a.child ?? 'Everyone together', a.word, a.sounds.join(' '), OUTCOME_WORDS[a.outcome],
+    roundOf(a.turn) + 1, turnInRound(a.turn) + 1, a.task, a.step, a.child ?? 'Everyone together', a.word, a.sounds.join(' '), OUTCOME_WORDS[a.outcome],
     a.slip ? SLIP_WORDS[a.slip] : '', a.said ?? '', a.missed.map((i) => a.sounds[i] ?? '').join(' '),
     a.helps.map((h) => HELP_WORDS[h]).join(', '), a.note ?? '',
     a.thinkMs === null ? '' : (a.thinkMs / 1000).toFixed(1), a.at,

@@ -1,8 +1,15 @@
-import type { LikelyAnswer, LikelyContext } from '../answers/likely';
+import type { Judged } from '../answers/judge';
+import type { LikelyAnswer } from '../answers/likely';
 import { followsInCluster } from '../lexicon/difficulty';
-import type { Word } from '../lexicon/entry';
+import type { Caution, Word } from '../lexicon/entry';
 import { CONVENTION_WORDS } from '../phonology/conventions';
 import { labelOf, makingOf, MAKING_ADVICE, type Making } from '../phonology/sounds';
+import type { AccentId } from '../phonology/accents';
+import { fill } from './fill';
+import { hardnessOf } from './hardness';
+import type { Material } from './material';
+import { keyOf, readKey, type Spec } from './spec';
+import type { Step, Task } from './task';
 
 /** One sound as the bounce line shows it. */
 export interface Mark {
@@ -10,6 +17,8 @@ export interface Mark {
   readonly label: string;
   /** A word that tells two sounds with one label apart. */
   readonly as?: string;
+  /** This word's own letters for the sound; absent where the spelling cannot be cut there. */
+  readonly letters?: string;
   readonly making: Making;
   /** Stands close to the mark before it: both belong to one cluster. */
   readonly close: boolean;
@@ -17,57 +26,104 @@ export interface Mark {
   readonly fused: boolean;
 }
 
-/** Everything the Play screen needs to run one word. Plain data: it crosses to the browser as it is. */
-export interface Item {
+/** Who says a line of the script. */
+export const ROLES = ['adult', 'together', 'children'] as const;
+export type Role = (typeof ROLES)[number];
+export interface Line { readonly role: Role; readonly text: string }
+
+/** A word as a screen shows it. */
+export interface Shown {
   readonly word: string;
+  readonly marks: readonly Mark[];
+  readonly count: number;
+  readonly meaning: string;
+  readonly picture: string | null;
+  readonly prop: boolean;
+  readonly cautions: readonly Caution[];
+}
+
+/** How Play draws an item: each task properly, not one card for all. */
+export type View =
+  /** One word on its bounce line; `spot` is the sound asked for, `parts` what the adult says with gaps. */
+  | { readonly kind: 'line'; readonly spot: number | null; readonly parts: readonly string[] | null }
+  /** Two words, yes or no. */
+  | { readonly kind: 'pair' }
+  /** Words in a row: `answer` is the one that is right (the odd one, the one that rhymes); `first` is the word asked about. */
+  | { readonly kind: 'row'; readonly answer: number | null; readonly first: boolean }
+  /** A sound leaves, drops in, or both. */
+  | { readonly kind: 'change'; readonly from: readonly Mark[]; readonly to: readonly Mark[]; readonly gone: readonly number[]; readonly come: readonly number[] }
+  /** One beat for each part: words of a sentence, or syllables. */
+  | { readonly kind: 'beats'; readonly parts: readonly string[]; readonly ownName: boolean; readonly out: number | null }
+  /** A handful of sounds, every word it makes, and a timer. */
+  | { readonly kind: 'hunt'; readonly sounds: readonly Mark[]; readonly words: readonly { readonly word: string; readonly count: number }[]; readonly seconds: number }
+  /** A list to say back. */
+  | { readonly kind: 'list'; readonly entries: readonly string[]; readonly backwards: boolean }
+  /** A short story; words to catch are marked. */
+  | { readonly kind: 'story'; readonly sentences: readonly (readonly { readonly text: string; readonly hit: boolean }[])[] };
+
+/** Everything the Play screen needs to run one item. Plain data: it crosses to the browser as it is. */
+export interface Item {
+  /** The spec in one line; unique in a round. */
+  readonly key: string;
+  readonly task: string;
+  readonly step: string;
+  /** The word at its head, or what stands for it. */
+  readonly word: string;
+  readonly words: readonly Shown[];
   readonly meaning: string;
   readonly sentence: string;
   readonly count: number;
   readonly marks: readonly Mark[];
-  /** What the adult says, word for word. */
+  readonly view: View;
+  /** What the adult says, word for word, with the frame off. */
   readonly say: string;
+  readonly slots: Readonly<Record<string, string>>;
+  readonly script: readonly Line[];
   /** A line under it: how to say it, and what comes after the answer. */
   readonly how: string;
-  /** What is right. */
   readonly expected: string;
+  readonly judged: Judged;
   readonly likely: readonly LikelyAnswer[];
+  readonly kind: number;
+  readonly foil: string | null;
+  readonly difficulty: number;
+  readonly reasons: readonly string[];
   /** Why the count may be argued about, in words. */
   readonly contested: string | null;
   readonly proof: readonly string[];
 }
 
-/** A game family: one object, one file. Adding one means adding it to the registry. */
-export interface Game {
-  readonly id: string;
-  readonly name: string;
-  /** What hands may do; shown with the model. */
-  readonly gesture: string;
-  /** Seconds a turn takes before a group's own pace is known. Common practice, no source. */
-  readonly secondsPerTurn: number;
-  /** Each mark can be tapped as missed. */
-  readonly scoresSounds: boolean;
-  say(word: Word): string;
-  how(word: Word): string;
-  expected(word: Word): string;
-  /** Three lines: why we play, from our own allotment; the word done by the adult; the way over to the children. */
-  modelScript(word: Word): readonly [string, string, string];
-  likely(word: Word, context: LikelyContext): LikelyAnswer[];
-}
-
 /** The marks of a word's bounce line. */
 export function marksOf(word: Word): Mark[] {
   const seconds = new Set(word.units.flatMap((unit) => unit.sounds.slice(1)));
+  const letters = lettersBySegment(word);
   return word.sounds.map((sound, at) => ({
     ipa: sound.ipa,
     ...labelOf(sound.ipa, word.accent),
+    ...(letters[sound.segment] ? { letters: letters[sound.segment]! } : {}),
     making: makingOf(sound.ipa),
     close: followsInCluster(word, at),
     fused: seconds.has(sound),
   }));
 }
 
+/** The letters of each segment; none where one piece spells several keys. */
+function lettersBySegment({ entry }: Word): (string | undefined)[] {
+  return entry.letters.flatMap((piece) => Array.from({ length: piece.keys }, () => (piece.keys > 1 ? undefined : piece.tail ? `${piece.letters}‑${piece.tail}` : piece.letters)));
+}
+
+/** A mark for a sound that stands alone. */
+export const soundMark = (ipa: string, accent: AccentId): Mark => ({ ipa, ...labelOf(ipa, accent), making: makingOf(ipa), close: false, fused: false });
+
+export const shownOf = (word: Word): Shown => ({
+  word: word.word, marks: marksOf(word), count: word.count, meaning: word.entry.meaning, picture: word.entry.picture, prop: word.entry.prop, cautions: word.entry.cautions,
+});
+
 /** Sounds as labels with dots between, for reading aloud. Example: `s … l … u … g`. */
 export const spokenApart = (word: Word): string => word.sounds.map((s) => labelOf(s.ipa, word.accent).label).join(' … ');
+
+/** A sound between slashes. Example: `/sh/`. */
+export const slashed = (ipa: string, accent: AccentId): string => `/${labelOf(ipa, accent).label}/`;
 
 /**
  * The other count, for each convention that would change it: "3 if x counts as one" where box has 4,
@@ -85,33 +141,41 @@ export function contestWords(word: Word): string | null {
   return lines.join('; ');
 }
 
+/** An item that cannot be proved right is no item. */
+export class Unproved extends Error {}
+
+/** Throws Unproved where something an item needs is not there. */
+export function need<T>(thing: T | null | undefined, what: string): T {
+  if (thing === null || thing === undefined) throw new Unproved(what);
+  return thing;
+}
+
+/** The word of a name, which must be in the bank. */
+export const wordOf = (material: Material, name: string | undefined): Word => need(material.byName.get(name ?? ''), `“${name ?? ''}” is not in the bank.`);
+
 /**
- * Makes the item of a word and proves it: the marks join to the word's sounds, the count is the number of units,
- * and no likely answer that counts as a slip is the right answer. Throws an Error where a proof fails.
+ * Makes the item of a spec and proves it: every fact the task states about it, and that nothing in it is rude.
+ * Throws Unproved with what does not hold.
  */
-export function makeItem(game: Game, word: Word, context: LikelyContext): Item {
-  const marks = marksOf(word);
-  const likely = game.likely(word, context);
-  const proof: [string, boolean][] = [
-    ['the marks are the sounds of the word', marks.map((m) => m.ipa).join(' ') === word.sounds.map((s) => s.ipa).join(' ')],
-    ['the count is the number of units', marks.filter((m) => !m.fused).length === word.count],
-    ['the word passes the guard', !context.guard(word.sounds.map((s) => s.ipa))],
-    ['likely answers differ from each other', new Set(likely.map((a) => a.id)).size === likely.length],
+export function makeItem(task: Task, step: Step, from: Spec | string, material: Material): Item {
+  const spec = typeof from === 'string' ? readKey(from) : from;
+  const key = keyOf(spec);
+  const made = task.make(spec, step, material);
+  const { head } = made;
+  const facts: (readonly [string, boolean])[] = [
+    ...made.facts,
+    ['the words pass the guard', made.words.every((w) => !material.guard(w.marks.map((m) => m.ipa)))],
+    ['likely answers differ from each other', new Set(made.likely.map((a) => a.id)).size === made.likely.length],
   ];
-  const broken = proof.find(([, holds]) => !holds);
-  if (broken) throw new Error(`No item for "${word.word}": ${broken[0]} does not hold.`);
+  const broken = facts.find(([, holds]) => !holds);
+  if (broken) throw new Unproved(`No item for “${key}” in ${task.name}: ${broken[0]} does not hold.`);
+  const { points, reasons } = hardnessOf(task, step, head);
   return {
-    word: word.word,
-    meaning: word.entry.meaning,
-    sentence: word.entry.sentence,
-    count: word.count,
-    marks,
-    say: game.say(word),
-    how: game.how(word),
-    expected: game.expected(word),
-    likely,
-    contested: contestWords(word),
-    proof: proof.map(([what]) => what),
+    key, task: task.id, step: step.id, word: head?.word ?? made.words[0]?.word ?? key, words: made.words,
+    meaning: head?.entry.meaning ?? '', sentence: head?.entry.sentence ?? '', count: head?.count ?? 0, marks: head ? marksOf(head) : [],
+    view: made.view, say: fill(task.plain, made.slots), slots: made.slots, script: made.script, how: made.how, expected: made.expected, judged: made.judged,
+    likely: made.likely, kind: made.kind ?? 0, foil: step.foil ?? null, difficulty: points, reasons,
+    contested: head ? contestWords(head) : null, proof: facts.map(([what]) => what),
   };
 }
 
@@ -120,9 +184,12 @@ const list = (labels: readonly string[]): string =>
 
 /** How to say the word's sounds alone: which to clip, which to hold. Example: "Hold /s/ and /l/. Clip /g/: no “uh”." */
 export function sayingAdvice(word: Word): string {
-  const of = (making: Making): string[] => [
-    ...new Set(word.sounds.filter((s) => makingOf(s.ipa) === making).map((s) => `/${labelOf(s.ipa, word.accent).label}/`)),
-  ];
+  return advice([...new Set(word.sounds.map((s) => s.ipa))], word.accent);
+}
+
+/** How to say sounds alone. Example: `advice(['s'], 'scottish') // 'Hold /s/.'`. */
+export function advice(sounds: readonly string[], accent: AccentId): string {
+  const of = (making: Making): string[] => sounds.filter((ipa) => makingOf(ipa) === making).map((ipa) => slashed(ipa, accent));
   const [hold, clip, light] = [of('hold'), of('clip'), of('light')];
   return [
     hold.length ? `Hold ${list(hold)}.` : '',

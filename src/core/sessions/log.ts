@@ -12,9 +12,11 @@ interface Stamp {
 
 export interface AnswerEntry extends Stamp {
   readonly kind: 'answer';
+  /** Turn of the session: rounds apart by `ROUND_STRIDE`. */
   readonly turn: number;
   /** `null` where everyone answered together. */
   readonly childId: string | null;
+  /** The key of the item: its word, or all it is made from. */
   readonly word: string;
   readonly outcome: Outcome;
   readonly slip: Slip | null;
@@ -32,13 +34,22 @@ export interface AnswerEntry extends Stamp {
 export type Entry =
   | AnswerEntry
   | (Stamp & { readonly kind: 'undo'; readonly answerId: string })
-  | (Stamp & { readonly kind: 'modelled' })
+  | (Stamp & { readonly kind: 'modelled'; readonly round?: number })
+  /** On to another round, or back to one. */
+  | (Stamp & { readonly kind: 'round'; readonly round: number })
+  /** A word of a hunt, or a part of a story, ticked or taken back. */
+  | (Stamp & { readonly kind: 'tick'; readonly turn: number; readonly word: string; readonly on: boolean })
   | (Stamp & { readonly kind: 'swap'; readonly turn: number; readonly from: string; readonly to: string })
   | (Stamp & { readonly kind: 'pass'; readonly turn: number; readonly childId: string })
   | (Stamp & { readonly kind: 'choose'; readonly turn: number; readonly childId: string | null })
   | (Stamp & { readonly kind: 'away'; readonly childId: string; readonly away: boolean })
-  | (Stamp & { readonly kind: 'more'; readonly turns: number })
+  | (Stamp & { readonly kind: 'more'; readonly turns: number; readonly round?: number })
   | (Stamp & { readonly kind: 'finish' });
+
+/** Turns of one round at most; turn 2003 is the fourth turn of the third round. */
+export const ROUND_STRIDE = 1_000;
+export const roundOf = (turn: number): number => Math.floor(turn / ROUND_STRIDE);
+export const turnInRound = (turn: number): number => turn % ROUND_STRIDE;
 
 /** Two logs of one session made one: each id once, in the order of their ids. */
 export function mergeLogs(...logs: readonly (readonly Entry[])[]): Entry[] {

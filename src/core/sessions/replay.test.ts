@@ -6,7 +6,7 @@ import { replay, wordOfTurn, type SessionPlan } from './replay';
 import { slippedSounds, tally } from './summary';
 import { minutesFor, nextChild, setSizeFor, turnsFor } from './turns';
 
-const plan: SessionPlan = { words: ['sun', 'map', 'fish', 'leg'], children: ['a', 'b'], turns: 4 };
+const plan: SessionPlan = { rounds: [{ words: ['sun', 'map', 'fish', 'leg'], turns: 4 }], children: ['a', 'b'] };
 let next = 0;
 const id = (): string => String((next += 1)).padStart(6, '0');
 type Bare = Entry extends infer E ? (E extends Entry ? Omit<E, 'id' | 'at'> : never) : never;
@@ -91,7 +91,7 @@ describe('turns are fair', () => {
   });
   test('a child meets new words when the set comes round', () => {
     const words = ['w0', 'w1', 'w2', 'w3'];
-    const ofChild = [0, 4, 8].map((turn) => wordOfTurn(words, turn, new Map()));
+    const ofChild = [0, 4, 8].map((turn) => wordOfTurn({ words }, turn, new Map()));
     expect(new Set(ofChild).size).toBe(3);
   });
   test('minutes', () => expect([minutesFor(8, 15), minutesFor(8, 40), minutesFor(1, 10)]).toEqual([2, 5, 1]));

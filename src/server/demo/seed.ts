@@ -4,20 +4,20 @@ import { format, set } from 'date-fns';
 import { v7 } from 'uuid';
 import { z } from 'zod';
 import { taughtSchema, wordSetSchema } from '../../core/formats/schemas';
-import { gameOf, TASKS } from '../../core/games';
+import { isTask, stepOf, taskOf } from '../../core/games';
 import { makeItem } from '../../core/games/item';
 import { inCluster } from '../../core/lexicon/difficulty';
-import { COUNTS } from '../../core/lexicon/find';
-import { select } from '../../core/lexicon/select';
 import { DEFAULT_ACCENT } from '../../core/phonology/accents';
 import { PRESETS } from '../../core/phonology/conventions';
 import { seeded, type Random } from '../../core/random';
 import type { Entry } from '../../core/sessions/log';
 import { replay } from '../../core/sessions/replay';
-import { setSizeFor, turnsFor } from '../../core/sessions/turns';
+import { makePlan, makeRound, SHAPES, titleOf } from '../../core/sessions/shapes';
+import { setSizeFor } from '../../core/sessions/turns';
 import { appendLog } from '../append-log';
 import { preparedBank } from '../bank';
 import { database } from '../database';
+import { replayPlan, storedRound, type StoredRound } from '../session-record';
 import { answerAs, PROFILES, type ProfileId } from './profiles';
 
 const scenarioSchema = z.object({
@@ -30,7 +30,8 @@ const scenarioSchema = z.object({
   sets: z.array(wordSetSchema),
   props: z.array(z.string()),
   taught: z.record(z.string(), taughtSchema),
-  plan: z.array(z.object({ daysAgo: z.int(), task: z.enum(TASKS), sounds: z.union(COUNTS.map((n) => z.literal(n))) })),
+  plan: z.array(z.object({ daysAgo: z.int(), rounds: z.array(z.object({ task: z.string().refine(isTask), step: z.string() })).min(1) })),
+  plans: z.array(z.object({ group: z.string(), title: z.string(), shape: z.enum(SHAPES), task: z.string().refine(isTask), step: z.string(), count: z.int(), sound: z.string().optional(), minutes: z.int() })),
 });
 
 const DAY_MS = 86_400_000;
@@ -74,6 +75,7 @@ export async function seedDemo(now: number, seed = 2026): Promise<boolean> {
     }
   }
   await seedWords(scenario, start, newId);
+  await seedPlans(scenario, start, newId);
   return true;
 }
 
@@ -90,49 +92,69 @@ async function seedWords({ sets, props, taught }: z.infer<typeof scenarioSchema>
   });
 }
 
+/** Plans kept for later, for each group. */
+async function seedPlans({ plans }: z.infer<typeof scenarioSchema>, at: number, newId: Ids): Promise<void> {
+  const { models, write } = await database();
+  const material = await preparedBank(DEFAULT_ACCENT, PRESETS.default);
+  const groups = new Map((await models.groups.findAll()).map((g) => [g.get().name, g.get().id]));
+  await write((transaction) => models.plans.bulkCreate(plans.map(({ group, title, ...wish }, i) => {
+    const made = makePlan(material, { ...wish, children: 5, seed: i + 1, paceOf: (task) => taskOf(task).secondsPerTurn });
+    return { id: newId(at + i), group_id: groups.get(group)!, title, body: JSON.stringify({ ...made, title }), kept: 1, planned_for: null, created_at: at + i, updated_at: at + i };
+  }), { transaction }));
+}
+
 interface DemoSession {
   readonly groupId: string;
   readonly children: readonly { readonly id: string; readonly profile: ProfileId }[];
-  readonly task: (typeof TASKS)[number];
-  readonly sounds: (typeof COUNTS)[number];
+  readonly rounds: readonly { readonly task: string; readonly step: string }[];
   readonly at: number;
   readonly number: number;
   readonly random: Random;
   readonly newId: Ids;
 }
 
-async function playDemo({ groupId, children, task, sounds, at, number, random, newId }: DemoSession): Promise<void> {
+async function playDemo({ groupId, children, rounds: wished, at, number, random, newId }: DemoSession): Promise<void> {
   const { models, write } = await database();
-  const { index, byName, context } = await preparedBank(DEFAULT_ACCENT, PRESETS.default);
+  const material = await preparedBank(DEFAULT_ACCENT, PRESETS.default);
   // Now and then somebody is away.
   const here = children.filter(() => random() > 0.08);
-  const { words, model, spares } = select(index, { count: sounds, contested: false, size: setSizeFor(here.length), seed: number * 31 + sounds });
-  const names = words.map((w) => w.word);
+  const size = setSizeFor(here.length);
+  const rounds = wished.flatMap(({ task, step }, i): StoredRound[] => {
+    const made = makeRound(material, { role: 'focus', task, step, size }, { seed: number * 31 + i }, 'r');
+    return made ? [storedRound(made, here.length)] : [];
+  });
   const id = newId(at);
-  const turns = turnsFor(names.length, here.length);
+  const { task, step } = wished[0]!;
+  const childIds = here.map((c) => c.id);
   await write(async (transaction) => {
     await models.sessions.create({
-      id, group_id: groupId, task, sounds, accent: DEFAULT_ACCENT, conventions: JSON.stringify(PRESETS.default), words: JSON.stringify(names),
-      model: model?.word ?? null, spares: JSON.stringify(spares.map((w) => w.word)), turns, started_at: at, finished_at: null,
+      id, group_id: groupId, title: titleOf({ shape: 'focus', task, step, count: 3, sound: undefined }, material), letters: 0, rounds: JSON.stringify(rounds), accent: DEFAULT_ACCENT, conventions: JSON.stringify(PRESETS.default), started_at: at, finished_at: null,
     }, { transaction });
-    await models.sessionChildren.bulkCreate(here.map((c, position) => ({ session_id: id, child_id: c.id, position })), { transaction });
+    await models.sessionChildren.bulkCreate(childIds.map((child, position) => ({ session_id: id, child_id: child, position })), { transaction });
   });
 
-  const plan = { words: names, children: here.map((c) => c.id), turns };
-  const log: Entry[] = [{ kind: 'modelled', id: newId(at + 30_000), at: at + 30_000 }];
-  let clock = at + 30_000;
-  for (let state = replay(plan, log); state.phase === 'turn'; state = replay(plan, log)) {
-    const child = here.find((c) => c.id === state.childId)!;
-    const word = byName.get(state.word)!;
-    const item = makeItem(gameOf(task), word, context);
-    const cluster = word.sounds.some((_, i) => inCluster(word, i));
-    const { outcome, likely, helps, thinkMs } = answerAs(child.profile, cluster, item.likely, random);
-    clock += thinkMs + 6_000;
-    log.push({
-      kind: 'answer', id: newId(clock), at: clock, turn: state.turn, childId: child.id, word: word.word, outcome,
-      slip: likely?.slip ?? null, said: likely?.said ?? null, missed: likely?.missed ?? [], helps, note: null, thinkMs, supersedes: null,
-    });
+  const plan = replayPlan({ rounds, childIds });
+  const log: Entry[] = [];
+  let clock = at;
+  const stamp = (seconds: number): { id: string; at: number } => {
+    clock += seconds * 1000;
+    return { id: newId(clock), at: clock };
+  };
+  for (const [i, round] of rounds.entries()) {
+    if (i) log.push({ kind: 'round', round: i, ...stamp(10) });
+    log.push({ kind: 'modelled', round: i, ...stamp(30) });
+    for (let state = replay(plan, log); state.phase === 'turn'; state = replay(plan, log)) {
+      const item = makeItem(taskOf(round.task), stepOf(taskOf(round.task), round.step), state.word, material);
+      const child = here.find((c) => c.id === state.childId);
+      const word = material.byName.get(item.word);
+      const cluster = word?.sounds.some((_, at) => inCluster(word, at)) ?? false;
+      const { outcome, likely, helps, thinkMs } = answerAs(child?.profile ?? 'steady', cluster, item.likely, random);
+      log.push({
+        kind: 'answer', turn: state.turn, childId: child?.id ?? null, word: item.key, outcome, slip: likely?.slip ?? null, said: likely?.said || null, missed: likely?.missed ?? [], helps, note: null, thinkMs, supersedes: null,
+        ...stamp(thinkMs / 1000 + 6),
+      });
+    }
   }
-  log.push({ kind: 'finish', id: newId(clock + 5_000), at: clock + 5_000 });
+  log.push({ kind: 'finish', ...stamp(5) });
   await appendLog(id, log);
 }

@@ -2,6 +2,7 @@ import type { QueryInterface, Sequelize } from 'sequelize';
 import { SequelizeStorage, Umzug } from 'umzug';
 import * as firstGame from './0001-first-game';
 import * as words from './0002-words';
+import * as plans from './0003-plans';
 
 export interface Migration {
   up(parameters: { context: QueryInterface }): Promise<void>;
@@ -9,7 +10,7 @@ export interface Migration {
 }
 
 const MIGRATIONS: readonly { name: string; migration: Migration }[] = [
-  { name: '0001-first-game', migration: firstGame }, { name: '0002-words', migration: words },
+  { name: '0001-first-game', migration: firstGame }, { name: '0002-words', migration: words }, { name: '0003-plans', migration: plans },
 ];
 
 /** Brings a database file up to date; does nothing where it is. */

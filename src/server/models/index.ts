@@ -4,12 +4,15 @@ export interface SettingsRow { id: 1; accent: string; conventions: string; confi
 export interface GroupRow { id: string; name: string; position: number; created_at: number }
 export interface ChildRow { id: string; group_id: string; name: string; position: number; away_on: string | null; created_at: number }
 export interface SessionRow {
-  id: string; group_id: string; task: string; sounds: number; accent: string; conventions: string; words: string;
-  model: string | null; spares: string; turns: number; started_at: number; finished_at: number | null;
+  id: string; group_id: string; title: string; letters: 0 | 1; rounds: string; accent: string; conventions: string;
+  started_at: number; finished_at: number | null;
+}
+export interface PlanRow {
+  id: string; group_id: string; title: string; body: string; kept: 0 | 1; planned_for: string | null; created_at: number; updated_at: number;
 }
 export interface SessionChildRow { session_id: string; child_id: string; position: number }
 export interface AnswerRow {
-  id: string; session_id: string; child_id: string | null; turn: number; word: string; task: string; rung: number;
+  id: string; session_id: string; child_id: string | null; turn: number; word: string; task: string; step: string;
   sounds: string; outcome: string; standing: string; slip: string | null; said: string | null; missed: string;
   helps: string; note: string | null; think_ms: number | null; supersedes: string | null; at: number; received_at: number;
 }
@@ -37,6 +40,7 @@ export interface Models {
   readonly ownWords: Table<OwnWordRow>;
   readonly props: Table<PropRow>;
   readonly taughtSounds: Table<TaughtSoundRow>;
+  readonly plans: Table<PlanRow>;
 }
 
 type Column = typeof COLUMNS[keyof typeof COLUMNS];
@@ -60,12 +64,11 @@ export function defineModels(sequelize: Sequelize): Models {
     groups: table<GroupRow>('groups', { id: key, name: text, position: whole, created_at: whole }),
     children: table<ChildRow>('children', { id: key, group_id: text, name: text, position: whole, away_on: maybe, created_at: whole }),
     sessions: table<SessionRow>('sessions', {
-      id: key, group_id: text, task: text, sounds: whole, accent: text, conventions: text, words: text,
-      model: maybe, spares: text, turns: whole, started_at: whole, finished_at: maybeWhole,
+      id: key, group_id: text, title: text, letters: whole, rounds: text, accent: text, conventions: text, started_at: whole, finished_at: maybeWhole,
     }),
     sessionChildren: table<SessionChildRow>('session_children', { session_id: key, child_id: key, position: whole }),
     answers: table<AnswerRow>('answers', {
-      id: key, session_id: text, child_id: maybe, turn: whole, word: text, task: text, rung: whole, sounds: text,
+      id: key, session_id: text, child_id: maybe, turn: whole, word: text, task: text, step: text, sounds: text,
       outcome: text, standing: text, slip: maybe, said: maybe, missed: text, helps: text, note: maybe,
       think_ms: maybeWhole, supersedes: maybe, at: whole, received_at: whole,
     }),
@@ -77,6 +80,7 @@ export function defineModels(sequelize: Sequelize): Models {
     }),
     props: table<PropRow>('props', { word: key, owned_at: whole }),
     taughtSounds: table<TaughtSoundRow>('taught_sounds', { group_id: key, sound: key }),
+    plans: table<PlanRow>('plans', { id: key, group_id: text, title: text, body: text, kept: whole, planned_for: maybe, created_at: whole, updated_at: whole }),
   };
 }
 

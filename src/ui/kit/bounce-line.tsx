@@ -20,6 +20,12 @@ export function lineInWords(marks: readonly Mark[], count: number): string {
   return `${count} ${count === 1 ? 'sound' : 'sounds'}: ${marks.map((m) => m.label).join(' ')}${advice ? `; ${advice}` : ''}`;
 }
 
+/** What moves on the line, or is asked for, in words. */
+function changeInWords(marks: readonly Mark[], lifts: Readonly<Record<number, 'up' | 'down'>> | undefined, spot: number | null): string {
+  const moved = Object.entries(lifts ?? {}).map(([i, way]) => `${marks[Number(i)]?.label ?? ''} ${way === 'up' ? 'leaves' : 'drops in'}`);
+  return `${moved.length ? `; ${moved.join(', ')}` : ''}${spot === null || !marks[spot] ? '' : `; asked for: ${marks[spot].label}`}`;
+}
+
 /** One mark: the shape says how the sound is made; fill is kept for time and result. */
 function Shape({ making, state }: { making: Making; state: MarkState }) {
   const width = WIDTHS[making];
@@ -60,12 +66,18 @@ interface BounceLineProps {
   readonly labels?: boolean;
   /** State of each mark; all plain where absent. */
   readonly states?: readonly MarkState[];
+  /** Marks that lift out (`up`) or drop in (`down`). */
+  readonly lifts?: Readonly<Record<number, 'up' | 'down'>>;
+  /** The sound asked for. */
+  readonly spot?: number | null;
+  /** Show each sound’s own letters under its label. */
+  readonly letters?: boolean;
   /** Where given, each mark is a button. */
   readonly onTap?: ((index: number) => void) | undefined;
 }
 
 /** The bounce line: every sound of a word as a mark on a line. Drawn here and nowhere else. */
-export function BounceLine({ marks, count, size, labels = size === 'full', states, onTap }: BounceLineProps) {
+export function BounceLine({ marks, count, size, labels = size === 'full', states, lifts, spot = null, letters = false, onTap }: BounceLineProps) {
   const total = marks.reduce((sum, mark, i) => sum + WIDTHS[mark.making] + gapBefore(mark, i), 0);
   const unit = size === 'list' ? `${Math.min(0.25, LIST_WIDTH / total)}px` : `min(1px, calc(100cqw / ${total + 8}))`;
   const tappable = onTap !== undefined;
@@ -75,12 +87,15 @@ export function BounceLine({ marks, count, size, labels = size === 'full', state
         className="bounce-line flex w-max items-start"
         style={{ '--u': unit } as CSSProperties}
         role={tappable ? 'group' : 'img'}
-        aria-label={tappable ? 'Tap a sound that was missed' : lineInWords(marks, count)}
+        aria-label={tappable ? 'Tap a sound that was missed' : `${lineInWords(marks, count)}${changeInWords(marks, lifts, spot)}`}
       >
         {marks.map((mark, i) => {
           const state = states?.[i] ?? 'plain';
           const inner = (
             <>
+              {size === 'full' && (lifts || spot === i) && (
+                <span aria-hidden="true" className="font-word font-bold leading-none text-green" style={{ fontSize: 'max(20px, calc(44 * var(--u)))', height: 'max(22px, calc(48 * var(--u)))' }}>{spot === i ? '▾' : lifts?.[i] ? (lifts[i] === 'up' ? '↑' : '↓') : ''}</span>
+              )}
               <Shape making={mark.making} state={state} />
               {size === 'full' && (
                 <span
@@ -88,12 +103,15 @@ export function BounceLine({ marks, count, size, labels = size === 'full', state
                   style={{ fontSize: 'max(22px, calc(58 * var(--u)))', minHeight: 'calc(92 * var(--u))', visibility: labels ? 'visible' : 'hidden' }}
                 >
                   {mark.label}
+                  {letters && mark.letters && <span className="mt-1 border-t-2 border-line-strong pt-1 text-[0.8em] text-green">{mark.letters}</span>}
                   {mark.as && <span className="text-center font-sans text-sm leading-tight text-muted">as in {mark.as}</span>}
                 </span>
               )}
             </>
           );
+          const lift = lifts?.[i];
           const style: CSSProperties = {
+            ...(lift ? { transform: `translateY(calc(${lift === 'up' ? -16 : 0} * var(--u)))` } : {}),
             marginLeft: `calc(${gapBefore(mark, i)} * var(--u))`,
             width: `calc(${WIDTHS[mark.making]} * var(--u))`,
           };

@@ -6,7 +6,7 @@ import { useRef } from 'react';
 import { chooseGroup } from '@/app/actions';
 
 const PLACES = [
-  ['/', 'Today'], ['/words', 'Words'], ['/look-back', 'Look back'], ['/children', 'Children'], ['/sounds', 'Sounds'], ['/settings', 'Settings'],
+  ['/', 'Today'], ['/words', 'Words'], ['/plan', 'Plan'], ['/look-back', 'Look back'], ['/children', 'Children'], ['/sounds', 'Sounds'], ['/settings', 'Settings'],
 ] as const;
 
 /** The way between the screens at the table, and which group they are about. */

@@ -31,14 +31,14 @@ export function AnswerButton({ sessionId, answer, labels }: { sessionId: string;
       >
         <span className="sr-only">{who}, </span>
         <OutcomeMark outcome={answer.outcome} label={Boolean(answer.slip)} />
-        <span className="font-word text-lg">{answer.word}</span>
+        <span className="font-word text-lg">{answer.label}</span>
         <span className="text-[0.95rem] text-muted">
           {answer.slip ? SLIP_WORDS[answer.slip] : OUTCOME_WORDS[answer.outcome].toLowerCase()}
           {answer.before.length > 0 && ' · corrected'}{answer.note && ' · note'}
         </span>
         <span className="sr-only">: put right</span>
       </button>
-      <Dialog open={open} onOpenChange={setOpen} title={`${who}: ${answer.word}`}>
+      <Dialog open={open} onOpenChange={setOpen} title={`${who}: ${answer.label}`}>
         <dl className="mb-5 grid grid-cols-[9rem_1fr] gap-y-1 text-muted">
           <dt>Marked</dt><dd className="text-ink">{OUTCOME_WORDS[answer.outcome]}{answer.slip && `, ${SLIP_WORDS[answer.slip]}`}</dd>
           {slipped && <><dt>Slipped</dt><dd className="font-word text-ink">{slipped}</dd></>}

@@ -5,6 +5,7 @@ import { OUTCOME_WORDS, OUTCOMES } from '@/core/answers/outcome';
 import type { AccentId } from '@/core/phonology/accents';
 import { labelOf } from '@/core/phonology/sounds';
 import { groupBy } from '@/core/group-by';
+import { roundOf } from '@/core/sessions/log';
 import { slippedSounds, tally } from '@/core/sessions/summary';
 import type { LookBack, LookBackAnswer } from '@/server/look-back';
 import { OutcomeMark } from '../kit/outcome-mark';
@@ -12,18 +13,18 @@ import { talliedWords } from '../kit/tally';
 import { AnswerButton } from './answer-button';
 
 /** The session just played: who said what, word by word, which sounds slipped; any mark can be put right. */
-export function LookBackScreen({ session: { session, game, answers, undone, clashes } }: { session: LookBack }) {
+export function LookBackScreen({ session: { session, rounds, answers, undone, clashes } }: { session: LookBack }) {
   const byChild = [
     ...session.children.map((c) => ({ name: c.name, answers: answers.filter((a) => a.childId === c.id) })),
     { name: 'Everyone together', answers: answers.filter((a) => a.childId === null) },
   ].filter((row) => row.answers.length);
   const quiet = session.children.filter((c) => !answers.some((a) => a.childId === c.id));
-  const byWord = groupBy(answers, (a) => a.word);
+  const byRound = [...groupBy(answers, (a) => roundOf(a.turn))].sort(([a], [b]) => a - b);
   const slips = slippedSounds(answers);
   return (
     <div className="grid gap-x-14 gap-y-10 lg:grid-cols-[1fr_20rem]">
       <div>
-        <h1 className="text-4xl">{game} with {session.sounds} sounds</h1>
+        <h1 className="text-4xl wrap-anywhere">{session.title}</h1>
         <p className="mt-1 text-lg text-muted">{session.groupName} · {format(session.startedAt, 'EEEE d MMMM yyyy, HH:mm')}</p>
         <p className="mb-6 mt-3 font-word text-2xl">{talliedWords(tally(answers))}.</p>
 
@@ -47,14 +48,19 @@ export function LookBackScreen({ session: { session, game, answers, undone, clas
 
         <section aria-labelledby="words" className="mt-10">
           <h2 id="words" className="mb-1 text-2xl">Word by word</h2>
-          <ul className="divide-y divide-line border-y border-line">
-            {[...byWord].map(([word, given]) => (
-              <li key={word} className="flex flex-wrap items-baseline gap-x-5 py-2.5">
-                <span className="w-32 font-word text-xl font-bold">{word}</span>
-                <span className="text-muted">{talliedWords(tally(given))}</span>
-              </li>
-            ))}
-          </ul>
+          {byRound.map(([number, inRound]) => (
+            <div key={number} className="mt-3">
+              {rounds.length > 1 && <h3 className="text-xl">{rounds[number]?.name} <span className="font-sans text-base font-normal text-muted">{rounds[number]?.step}</span></h3>}
+              <ul className="divide-y divide-line border-y border-line">
+                {[...groupBy(inRound, (a) => a.word)].map(([key, given]) => (
+                  <li key={key} className="flex flex-wrap items-baseline gap-x-5 py-2.5">
+                    <span className="min-w-32 font-word text-xl font-bold">{given[0]!.label}</span>
+                    <span className="text-muted">{talliedWords(tally(given))}</span>
+                  </li>
+                ))}
+              </ul>
+            </div>
+          ))}
         </section>
       </div>
 

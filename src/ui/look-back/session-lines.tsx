@@ -12,7 +12,7 @@ export function SessionLines({ sessions }: { sessions: readonly SessionLine[] })
           <Link href={`/look-back/${session.id}`} className="grid gap-x-6 py-3 hover:bg-card sm:grid-cols-[9rem_1fr]">
             <span className="text-muted">{format(session.startedAt, 'EEE d MMM, HH:mm')}</span>
             <span>
-              <span className="font-word text-lg font-bold">{session.game} · {session.sounds} sounds</span>
+              <span className="font-word text-lg font-bold">{session.title}</span>
               <span className="ml-3 text-muted">{talliedWords(session.tally)}{session.finished ? '' : ' · not finished'}</span>
               <span className="block text-muted">{session.words.join(', ')}</span>
             </span>

@@ -4,15 +4,19 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { LikelyAnswer } from '@/core/answers/likely';
+import { covered as coveredText, fill } from '@/core/games/fill';
+import { OWN_NAME } from '@/core/games/spec';
 import { OUTCOME_WORDS, OUTCOMES, type Help, type Outcome } from '@/core/answers/outcome';
 import { replay } from '@/core/sessions/replay';
 import type { PlaySession } from '@/server/play-session';
-import { BounceLine, type MarkState } from '../kit/bounce-line';
 import { Dialog } from '../kit/dialog';
 import { ChildrenList } from './children-list';
+import { HuntView } from './hunt-view';
+import { beatsOf, ItemView } from './item-view';
 import { LIKELY_KEYS, PLAY_KEYS, usePlayKeys } from './play-keys';
 import { PlayTop } from './play-top';
 import { RoundDone } from './round-done';
+import { SaidDialog } from './said-dialog';
 import { GAPS, usePacing } from './use-pacing';
 import { useDraft } from './use-draft';
 import { useSessionLog } from './use-session-log';
@@ -21,17 +25,14 @@ import { useTurnClock } from './use-turn-clock';
 /** The run: what to say, the line that paces it, what is right, and one tap for what the child did. */
 export function PlayScreen({ session }: { session: PlaySession }) {
   const { log, pending, news, dismiss, add, flush } = useSessionLog(session.id, session.log);
-  const plan = useMemo(
-    () => ({ words: session.words, children: session.children.map((c) => c.id), turns: session.turns }),
-    [session],
-  );
-  const state = useMemo(() => replay(plan, log), [plan, log]);
+  const state = useMemo(() => replay(session.plan, log), [session, log]);
+  const round = session.rounds[state.round]!;
   const names = useMemo(() => new Map(session.children.map((c) => [c.id, c.name])), [session]);
   const nameOf = useCallback((id: string | null): string => (id === null ? 'Everyone' : (names.get(id) ?? 'A child')), [names]);
 
   const modelling = state.phase === 'model';
-  const item = session.items[modelling ? session.model : state.word]!;
-  const turnKey = `${session.id}/${state.turn}/${state.childId ?? ''}/${item.word}`;
+  const item = round.items[modelling ? round.model : state.word] ?? Object.values(round.items)[0];
+  const turnKey = `${session.id}/${state.turn}/${state.childId ?? ''}/${item?.key ?? ''}`;
 
   // A stable handler keeps the rows of thirty children from being drawn again at every tap.
   const turnNow = useRef(state.turn);
@@ -41,20 +42,21 @@ export function PlayScreen({ session }: { session: PlaySession }) {
 
   const [covered, setCovered] = useState(false);
   const [mine, change] = useDraft(session.id, turnKey);
-  const [dialog, setDialog] = useState<'note' | 'keys' | null>(null);
+  const [dialog, setDialog] = useState<'note' | 'keys' | 'said' | null>(null);
   const clock = useTurnClock(turnKey);
   const router = useRouter();
-  const pacing = usePacing(item.marks.length);
+  const pacing = usePacing(item ? beatsOf(item) : 0);
   const { play, stop } = pacing;
+  const gaps = useMemo(() => GAPS.map((g) => g * round.gap), [round.gap]);
 
   useEffect(() => stop(), [turnKey, stop]);
 
-  const mark = async (outcome: Outcome, likely?: LikelyAnswer): Promise<void> => {
-    if (state.phase !== 'turn' || clock.sameFinger()) return;
+  const mark = async (outcome: Outcome, likely?: Pick<LikelyAnswer, 'slip' | 'said' | 'missed'>): Promise<void> => {
+    if (state.phase !== 'turn' || !item || clock.sameFinger()) return;
     await clock.marking(() => add({
-      kind: 'answer', turn: state.turn, childId: state.childId, word: item.word, outcome,
+      kind: 'answer', turn: state.turn, childId: state.childId, word: item.key, outcome,
       slip: likely?.slip ?? (mine.missed.length && outcome !== 'on-own' ? 'lost-sound' : null),
-      said: likely?.said ?? null,
+      said: likely?.said || null,
       missed: likely ? likely.missed : mine.missed, helps: mine.helps, note: mine.note.trim() || null,
       thinkMs: clock.sinceShown(), supersedes: null,
     }));
@@ -66,14 +68,17 @@ export function PlayScreen({ session }: { session: PlaySession }) {
   const help = (kind: Help): void => change({ helps: [...new Set([...mine.helps, kind])] });
   const sayAgain = (): void => {
     help('said-again');
-    play(GAPS[mine.gap]!);
+    play(gaps[mine.gap]!);
   };
   const slower = (): void => {
-    const gap = Math.min(mine.gap + 1, GAPS.length - 1);
+    const gap = Math.min(mine.gap + 1, gaps.length - 1);
     change({ gap, helps: [...new Set<Help>([...mine.helps, 'slower'])] });
-    play(GAPS[gap]!);
+    play(gaps[gap]!);
   };
-  const spare = session.spares.find((w) => w !== item.word && !state.swapped.includes(w) && !session.words.includes(w));
+  const words = session.plan.rounds[state.round]!.words;
+  // A word with the same answer keeps yes and no in balance.
+  const free = round.inOrder ? [] : round.spares.filter((k) => k !== item?.key && !state.swapped.includes(k) && !words.includes(k));
+  const spare = free.find((k) => round.items[k]?.kind === item?.kind) ?? free[0];
   const swap = (): void => {
     if (spare && state.phase === 'turn') void add({ kind: 'swap', turn: state.turn, from: state.word, to: spare });
   };
@@ -93,30 +98,35 @@ export function PlayScreen({ session }: { session: PlaySession }) {
     // With the server away the end is kept here; the screen says what still waits.
     if (await flush()) router.push(`/look-back/${session.id}`);
   };
-  const startTurns = (): void => void add({ kind: 'modelled' });
+  const startTurns = (): void => void add({ kind: 'modelled', round: state.round });
+  const goTo = (number: number): void => void add({ kind: 'round', round: number });
+  const tick = (word: string, on: boolean): void => void add({ kind: 'tick', turn: state.turn, word, on });
+  const finishHunt = (): void => void mark('on-own', { slip: null, said: [...state.ticked].join(', ').slice(0, 200), missed: [] });
+  const hunting = item?.view.kind === 'hunt';
+  /** Answers that the core can judge from what was typed. */
+  const judgeable = item !== undefined && ['sounds', 'rhyme', 'begins'].includes(item.judged.by);
 
   usePlayKeys({
     blocked: dialog !== null,
     keys: {
-      ' ': () => (pacing.lit < 0 ? play(GAPS[mine.gap]!) : stop()),
-      ...Object.fromEntries(OUTCOMES.map((outcome, i) => [String(i + 1), () => void mark(outcome)])),
-      ...Object.fromEntries(item.likely.map((answer, i) => [LIKELY_KEYS[i]!, () => void mark(answer.outcome, answer)])),
+      ' ': () => (pacing.lit < 0 ? play(gaps[mine.gap]!) : stop()),
+      ...(hunting ? { '1': finishHunt, '5': () => void mark('does-not-count') } : Object.fromEntries(OUTCOMES.map((outcome, i) => [String(i + 1), () => void mark(outcome)]))),
+      ...Object.fromEntries((item?.likely ?? []).map((answer, i) => [LIKELY_KEYS[i]!, () => void mark(answer.outcome, answer)])),
+      ...(judgeable ? { t: () => setDialog('said') } : {}),
       u: undo, a: sayAgain, s: slower, w: swap, p: skip, n: () => setDialog('note'), '?': () => setDialog('keys'),
       h: () => setCovered((was) => !was), ArrowDown: () => step(1), ArrowUp: () => step(-1),
       ...(modelling ? { Enter: startTurns } : {}),
     },
   });
 
-  const states: MarkState[] = item.marks.map((_, i) =>
-    pacing.lit > i ? 'lit' : !modelling && mine.missed.includes(i) ? 'missed' : 'plain');
-  const tapMissed = session.scoresSounds && state.phase === 'turn'
+  const tapMissed = round.scoresSounds && state.phase === 'turn'
     ? (i: number): void => change({ missed: mine.missed.includes(i) ? mine.missed.filter((m) => m !== i) : [...mine.missed, i].sort((a, b) => a - b) })
     : undefined;
 
   return (
     <div className="grid min-h-dvh grid-cols-[minmax(0,1fr)] grid-rows-[auto_1fr_auto] bg-paper" data-pending={pending}>
       <PlayTop
-        title={session.game} detail={`${session.sounds} sounds · ${session.groupName}`} done={state.turn} planned={state.planned}
+        title={round.name} detail={[round.step, session.rounds.length > 1 ? `round ${state.round + 1} of ${session.rounds.length}` : session.groupName].filter(Boolean).join(' · ')} done={state.done} planned={state.planned}
         minutes={session.minutes} startedAt={log[0]?.at ?? null} covered={covered} onCover={() => setCovered(!covered)}
         onFinish={() => void finish()} pending={pending}
       />
@@ -134,26 +144,31 @@ export function PlayScreen({ session }: { session: PlaySession }) {
           people={session.children} state={state} onChoose={choose} onAway={away}
         />
         <main className="flex min-w-0 flex-col gap-3 px-4 py-4 sm:px-7 lg:px-11">
-          {state.phase === 'turn' || modelling ? (
+          {item && (state.phase === 'turn' || modelling) ? (
             <>
-              <h1 className="sr-only">{session.game} with {session.groupName}</h1>
-              <p role="status" className="sr-only">{modelling ? '' : `${nameOf(state.childId)}’s turn, ${state.turn + 1} of ${state.planned}`}</p>
+              <h1 className="sr-only">{round.name} with {session.groupName}</h1>
+              <p role="status" className="sr-only">{modelling ? '' : `${nameOf(state.childId)}’s turn, ${state.done + 1} of ${state.planned}`}</p>
               <div className="flex min-h-[6rem] items-baseline gap-4">
                 <Tag tone="say">Say</Tag>
                 <div>
                   {modelling ? (
-                    <p className="font-word text-2xl leading-snug lg:text-[1.7rem]">{session.modelScript[0]}</p>
+                    <p className="font-word text-2xl leading-snug lg:text-[1.7rem]">{round.opening}</p>
                   ) : (
                     <p className="font-word text-3xl leading-tight lg:text-[2.5rem]">
-                      {covered && session.scoresSounds ? 'Listen: … Now plant its sounds.' : item.say}
+                      {covered ? coveredText(round.ask) : fill(round.ask, item.slots)}
                     </p>
                   )}
-                  <p className="mt-1 text-muted">{modelling ? `${session.modelScript[2]} With hands: ${session.gesture}.` : item.how}</p>
+                  <p className="mt-1 text-muted">{modelling ? `Together now. Then it is their turn. With hands: ${round.gesture} ${round.reminder}` : item.how}</p>
                 </div>
               </div>
-              <div className="max-w-[46rem] pb-2">
-                <BounceLine key={turnKey} marks={item.marks} count={item.count} size="full" labels={!covered} states={states} onTap={tapMissed} />
-              </div>
+              {hunting && !modelling ? (
+                <HuntView key={turnKey} item={item} covered={covered} ticked={state.ticked} onTick={tick} onTyped={() => setDialog('said')} />
+              ) : (
+                <ItemView
+                  item={item} turnKey={turnKey} covered={covered} letters={session.letters} lit={pacing.lit} missed={modelling ? [] : mine.missed} onTap={tapMissed}
+                  ownName={item.key === OWN_NAME ? (state.childId ? nameOf(state.childId) : 'your own name') : ''}
+                />
+              )}
               <div className="flex min-h-[4.5rem] items-baseline gap-4">
                 <Tag tone="listen">{modelling ? 'Model' : 'Listen'}</Tag>
                 {covered ? (
@@ -161,22 +176,23 @@ export function PlayScreen({ session }: { session: PlaySession }) {
                 ) : (
                   <p className="flex flex-wrap items-baseline gap-x-4">
                     <span className={`font-word font-bold leading-none ${modelling ? 'text-4xl' : 'text-5xl'}`}>
-                      {modelling ? session.modelScript[1] : item.expected}
+                      {modelling ? item.script.map((line) => line.text).slice(0, 2).join(' … ') : item.expected}
                     </span>
                     <span className="text-muted">
-                      {item.count} sounds · {item.meaning}
+                      {[item.count && item.view.kind === 'line' ? `${item.count} sounds` : '', item.meaning].filter(Boolean).join(' · ')}
                       {item.contested && <span className="ml-2 text-sm">({item.contested})</span>}
                     </span>
                   </p>
                 )}
               </div>
               <div className="mt-auto flex flex-wrap gap-2.5">
-                <button type="button" className="plain min-h-16" onClick={() => play(GAPS[mine.gap]!)}>Beat it out</button>
-                {!modelling && (
+                {beatsOf(item) > 1 && <button type="button" className="plain min-h-16" onClick={() => play(gaps[mine.gap]!)}>Beat it out</button>}
+                {!modelling && !hunting && (
                   <>
                     <button type="button" className="plain min-h-16" aria-pressed={mine.helps.includes('said-again')} onClick={sayAgain}>Said again{mine.helps.includes('said-again') && ' ✓'}</button>
-                    <button type="button" className="plain min-h-16" onClick={slower}>Slower{mine.gap > 0 && `: ${GAPS[mine.gap]} s`}</button>
-                    <button type="button" className="plain min-h-16" disabled={!spare} onClick={swap}>Other word</button>
+                    <button type="button" className="plain min-h-16" onClick={slower}>Slower{mine.gap > 0 && `: ${gaps[mine.gap]} s`}</button>
+                    {!round.inOrder && <button type="button" className="plain min-h-16" disabled={!spare} onClick={swap}>Other word</button>}
+                    {judgeable && <button type="button" className="plain min-h-16" onClick={() => setDialog('said')}>They said…</button>}
                     <button type="button" className="plain min-h-16" disabled={!state.childId} onClick={skip}>Come back later</button>
                     <button type="button" className="plain min-h-16" onClick={() => setDialog('note')}>Note{mine.note && ' ✓'}</button>
                   </>
@@ -189,7 +205,8 @@ export function PlayScreen({ session }: { session: PlaySession }) {
           ) : (
             <RoundDone
               state={state} nameOf={nameOf} onUndo={undo} onFinish={() => void finish()} sessionId={session.id}
-              onMore={() => void add({ kind: 'more', turns: Math.max(1, session.children.length - state.away.size) })}
+              next={session.rounds[state.round + 1] ?? null} onNext={() => goTo(state.round + 1)}
+              onMore={() => void add({ kind: 'more', round: state.round, turns: Math.max(1, round.together ? words.length : session.children.length - state.away.size) })}
             />
           )}
         </main>
@@ -200,7 +217,12 @@ export function PlayScreen({ session }: { session: PlaySession }) {
           <button type="button" className="action min-h-24 w-full text-2xl wrap-anywhere" onClick={startTurns}>
             Modelled: {nameOf(state.childId)} first
           </button>
-        ) : state.phase === 'turn' ? (
+        ) : state.phase === 'turn' && hunting ? (
+          <div className="grid grid-cols-[1fr_auto] gap-3">
+            <button type="button" className="action min-h-24 text-2xl" onClick={finishHunt}>That is the harvest: {state.ticked.size} {state.ticked.size === 1 ? 'word' : 'words'}</button>
+            <button type="button" className="plain min-h-24 px-6" onClick={() => void mark('does-not-count')}>{OUTCOME_WORDS['does-not-count']}</button>
+          </div>
+        ) : state.phase === 'turn' && item ? (
           <>
             <div className="-mx-2 mb-2 flex items-center gap-2.5 overflow-x-auto p-1.5">
               <span className="mr-1 max-w-40 shrink-0 truncate text-muted max-sm:sr-only">{nameOf(state.childId)} said</span>
@@ -243,6 +265,16 @@ export function PlayScreen({ session }: { session: PlaySession }) {
           </label>
           <button type="button" className="action mt-4" onClick={() => setDialog(null)}>Keep the note</button>
         </Dialog>
+      )}
+      {dialog === 'said' && item && (
+        <SaidDialog
+          sessionId={session.id} round={state.round} itemKey={item.key} who={nameOf(state.childId)} onClose={() => setDialog(null)}
+          onMark={(judged) => {
+            setDialog(null);
+            if (!hunting) void mark(judged.outcome, { slip: judged.slip, said: judged.said.join(' '), missed: [] });
+            else if (judged.outcome === 'on-own') tick(judged.word, true);
+          }}
+        />
       )}
       {dialog === 'keys' && (
         <Dialog open onOpenChange={() => setDialog(null)} title="Keys">

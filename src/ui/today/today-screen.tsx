@@ -5,33 +5,38 @@ import type { SessionLine } from '@/server/look-back';
 import type { ReadySession } from '@/server/today';
 import { AwayButton } from '../children/away-button';
 import { SessionLines } from '../look-back/session-lines';
-import { StartForm } from './start-form';
+import { ReadyForms } from './ready-forms';
 
 interface TodayProps {
   readonly group: Group;
   readonly sessions: readonly SessionLine[];
-  readonly ready: ReadySession;
+  readonly ready: readonly ReadySession[];
 }
 
-/** Who is here, what was played last, and one tap into a game. */
+/** Who is here, three sessions that make sense now, and what was played last. */
 export function TodayScreen({ group, sessions, ready }: TodayProps) {
   const here = group.children.filter((c) => !c.away);
   const open = sessions.find((s) => !s.finished);
   return (
-    <div className="grid gap-x-14 gap-y-10 lg:grid-cols-[1fr_22rem]">
-      <div>
-        <h1 className="mb-1 text-4xl">{ready.game} with {ready.sounds} sounds</h1>
-        <p className="mb-5 text-lg text-muted">{format(new Date(), 'EEEE d MMMM')} · {ready.why}</p>
-        <ul className="mb-6 flex flex-wrap gap-x-7 gap-y-1 font-word text-3xl">
-          {ready.words.map((word) => <li key={word}>{word}</li>)}
+    <div className="grid gap-x-14 gap-y-10 lg:grid-cols-[minmax(0,1fr)_20rem]">
+      <div className="min-w-0">
+        <h1 className="text-4xl">Ready for {group.name}</h1>
+        <p className="mb-3 text-lg text-muted">{format(new Date(), 'EEEE d MMMM')}</p>
+        <ul className="divide-y divide-line border-y border-line">
+          {ready.map((session, i) => (
+            <li key={session.title + session.why} className="grid items-center gap-x-8 gap-y-3 py-5 md:grid-cols-[minmax(0,1fr)_14rem]">
+              <div className="min-w-0">
+                <h2 className={`${i ? 'text-2xl' : 'text-3xl'} wrap-anywhere`}>{session.title}</h2>
+                <p className="text-muted">{session.why}</p>
+                <p className={`mt-1.5 flex flex-wrap gap-x-5 font-word ${i ? 'text-xl' : 'text-2xl'}`}>{session.words.slice(0, 6).map((word) => <span key={word}>{word}</span>)}</p>
+              </div>
+              <ReadyForms groupId={group.id} wish={session.wish} minutes={session.minutes} title={session.title} main={i === 0} />
+            </li>
+          ))}
         </ul>
-        <div className="flex flex-wrap items-center gap-4">
-          <StartForm groupId={group.id} set={ready} label={`Play now · ${ready.minutes} min`} />
-          <Link className="plain min-h-16 px-6" href={`/words?task=${ready.task}&sounds=${ready.sounds}`}>Choose other words</Link>
-        </div>
         {open && (
           <p className="mt-5 border-l-4 border-marigold py-1 pl-4">
-            {open.game} with {open.sounds} sounds is not finished.{' '}
+            “{open.title}” is not finished.{' '}
             <Link className="quiet px-1 text-ink" href={`/play/${open.id}`}>Go on with it</Link>
           </p>
         )}

@@ -2,7 +2,7 @@ import Link from 'next/link';
 import type { PrintedSet } from '@/server/printed-set';
 import { BounceLine } from '../kit/bounce-line';
 import { CautionMark } from '../kit/cautions';
-import { Picture } from '../kit/picture';
+import { PictureCards } from './picture-cards';
 import { PrintButton } from './print-button';
 
 /** A set on paper: a list for the adult, or picture cards to cut out. */
@@ -28,19 +28,9 @@ export function PrintedSetScreen({ set, as }: { set: PrintedSet; as: 'list' | 'c
           ))}
         </ol>
       ) : (
-        <ul className="grid grid-cols-2 gap-4 sm:grid-cols-3 print:grid-cols-3">
-          {set.words.map((w) => (
-            <li key={w.word} className="flex aspect-[3/4] break-inside-avoid flex-col items-center justify-between gap-2 rounded-xl border-2 border-dashed border-line-strong bg-card p-4 text-center">
-              <span className="grid flex-1 place-items-center">
-                {w.picture ? <Picture code={w.picture} size={150} /> : <span className="text-balance text-lg text-muted">{w.meaning}<span className="mt-2 block text-sm">(draw it)</span></span>}
-              </span>
-              <BounceLine marks={w.marks} count={w.count} size="list" />
-              <span className="font-word text-3xl font-bold wrap-anywhere">{w.word}</span>
-            </li>
-          ))}
-        </ul>
+        <PictureCards words={set.words} />
       )}
-      {!set.words.length && <p className="text-muted">No word of this set is in the bank any more.</p>}
+      {as === 'list' && !set.words.length && <p className="text-muted">No word of this set is in the bank any more.</p>}
       <p className="mt-6 text-sm text-muted">Sounds as in the accent and the counting of this setting. Pictures: OpenMoji, CC BY-SA 4.0.</p>
     </main>
   );

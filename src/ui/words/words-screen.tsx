@@ -2,7 +2,7 @@ import { Check, Plus } from 'lucide-react';
 import Link from 'next/link';
 import type { ReactNode } from 'react';
 import type { Choice } from '@/core/formats/schemas';
-import { gameOf, TASKS } from '@/core/games';
+import { SET_TASKS, taskOf } from '@/core/games';
 import { COUNTS, FIRSTS, MOST, ONLY, SORTS, SYLLABLES, type Loosenable, type Only, type Sort } from '@/core/lexicon/find';
 import { PLACES, type SoundPlace } from '@/core/lexicon/word-index';
 import { labelOf, makingOf } from '@/core/phonology/sounds';
@@ -158,7 +158,7 @@ export function WordsScreen({ choice: asked, group, found, saved }: WordsScreenP
         <SetPanel
           key={`${names.join()} ${saved?.id ?? ''}`} choice={choice} groupId={group.id} groupName={group.name} proposed={found.proposed} missing={found.missing}
           words={found.set.map((w) => ({ word: w.word, count: w.count }))} model={found.model} spares={found.spares} saved={saved ? { id: saved.id, name: saved.name, words: saved.words } : null}
-          tasks={TASKS.map((task) => ({ id: task, name: gameOf(task).name }))} sizes={Array.from({ length: SET_SIZE.most - SET_SIZE.least + 1 }, (_, i) => SET_SIZE.least + i)} size={found.size}
+          tasks={SET_TASKS.map((task) => ({ id: task, name: taskOf(task).name }))} sizes={Array.from({ length: SET_SIZE.most - SET_SIZE.least + 1 }, (_, i) => SET_SIZE.least + i)} size={found.size}
         />
         {!found.confirmed && (
           <p className="mt-3 border-t border-line pt-3 text-[0.95rem] text-muted">

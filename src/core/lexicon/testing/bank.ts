@@ -4,7 +4,8 @@ import type { AccentId } from '../../phonology/accents';
 import { PRESETS, type Conventions } from '../../phonology/conventions';
 import { parseBank, prepare, type Entry, type Word } from '../entry';
 import { guardFor } from '../guard';
-import { spellingsOf } from '../likeness';
+import { parseForms } from '../endings';
+import { materialOf, parseLittleWords, type Material } from '../../games/material';
 
 /** The shipped bank and guard, for tests. */
 export const bank: readonly Entry[] = parseBank(readFileSync('lexicon/words.tsv', 'utf8'));
@@ -29,7 +30,13 @@ export function word(name: string, accent: AccentId = 'southern-british', conven
 
 export const ipa = (made: Word): string => made.sounds.map((s) => s.ipa).join(' ');
 
-export const context = (accent: AccentId = 'southern-british'): LikelyContext => once(`context ${accent}`, () => {
-  const spellings = spellingsOf(words(accent));
-  return { guard: guardFor(guardText, accent), spellingOf: (sounds: readonly string[]) => spellings.get(sounds.join(' '))?.word };
+/** Everything games are made from, as the server has it: the words that pass the guard. */
+export const material = (accent: AccentId = 'southern-british', conventions: Conventions = PRESETS.default): Material => once(`material ${accent} ${JSON.stringify(conventions)}`, () => {
+  const guard = guardFor(guardText, accent);
+  return materialOf({
+    accent, conventions, guard, words: words(accent, conventions).filter((w) => !guard(w.sounds.map((s) => s.ipa))),
+    forms: parseForms(readFileSync('lexicon/forms.tsv', 'utf8')), littleWords: parseLittleWords(readFileSync('lexicon/little-words.tsv', 'utf8')),
+  });
 });
+
+export const context = (accent: AccentId = 'southern-british'): LikelyContext => material(accent).context;

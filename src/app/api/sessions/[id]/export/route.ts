@@ -15,7 +15,7 @@ export async function GET(request: Request, { params }: { params: Promise<{ id: 
     if (!Object.hasOwn(FORMS, as)) return Response.json({ error: 'Choose ?as=csv or ?as=json.' }, { status: 400 });
     const { type, write } = FORMS[as as keyof typeof FORMS];
     const session = await lookBack((await params).id);
-    const name = `bouncy-echo-${session.session.task}-${format(session.session.startedAt, 'yyyy-MM-dd')}.${as}`;
+    const name = `bouncy-echo-${session.session.title.replace(/[^A-Za-z0-9]+/g, '-').toLowerCase().replace(/^-|-$/g, '')}-${format(session.session.startedAt, 'yyyy-MM-dd')}.${as}`;
     return new Response(write(exportOf(session)), {
       headers: { 'content-type': type, 'content-disposition': `attachment; filename="${name}"`, 'cache-control': 'no-store' },
     });

@@ -1,0 +1,14 @@
+import type { Metadata } from 'next';
+import { currentGroup } from '@/app/current-group';
+import { guarded } from '@/app/guarded';
+import { catalogue } from '@/server/catalogue';
+import { listPlans } from '@/server/plans';
+import { PlansScreen } from '@/ui/plan/plans-screen';
+
+export const metadata: Metadata = { title: 'Plan' };
+
+export default guarded(async () => {
+  const group = await currentGroup();
+  const [plans, games] = await Promise.all([listPlans(group.id), catalogue()]);
+  return <PlansScreen group={{ id: group.id, name: group.name, here: group.children.filter((c) => !c.away).length }} plans={plans} games={games} />;
+});

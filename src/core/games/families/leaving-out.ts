@@ -1,0 +1,81 @@
+import { atMostFour, rightLikely, slipLikely } from '../../answers/likely';
+import { inCluster } from '../../lexicon/difficulty';
+import type { Word } from '../../lexicon/entry';
+import { labelOf, makingOf } from '../../phonology/sounds';
+import { advice, marksOf, need, shownOf, wordOf, type Mark } from '../item';
+import { oneBeat, playable, type Material } from '../material';
+import type { Step, Task } from '../task';
+import { ipaOf, script, slash } from './common';
+
+/** The sounds left when one goes. Example: *bite* without its first: `aɪ t`. */
+export const without = (word: Word, at: number): string[] => ipaOf(word).filter((_, i) => i !== at);
+
+/** What is left, as a word where it is one, else as labels for a made-up word. */
+export const nameOf = (sounds: readonly string[], material: Material): { name: string; real: boolean } => {
+  const known = material.knownAs(sounds);
+  return known ? { name: known, real: true } : { name: sounds.map((ipa) => labelOf(ipa, material.accent).label).join(''), real: false };
+};
+
+/** The indices of a word that a step's place allows. */
+function placesOf(word: Word, step: Step): number[] {
+  const last = word.sounds.length - 1;
+  if (step.place === 'first') return !inCluster(word, 0) && !word.sounds[0]!.vowel ? [0] : [];
+  if (step.place === 'last') return !inCluster(word, last) && !word.sounds[last]!.vowel && word.units.at(-1)!.sounds.length === 1 ? [last] : [];
+  return word.sounds.map((_, at) => at).filter((at) => inCluster(word, at));
+}
+
+/** Where a sound may go: what is left has a vowel, can be said, is not rude, and is a word where the step wants one. */
+export function leavable(word: Word, step: Step, material: Material): number[] {
+  return placesOf(word, step).filter((at) => {
+    const left = without(word, at);
+    if (left.length < 2 && !material.knownAs(left)) return false;
+    if (!left.some((ipa) => makingOf(ipa) === 'vowel') || material.guard(left)) return false;
+    const real = material.knownAs(left) !== undefined;
+    // A clipped vowel does not end a word: “ma” for mat is hard to hear and to say.
+    if (!real && step.place === 'last' && SHORT.has(word.sounds[at - 1]!.key)) return false;
+    return real === (step.result === 'real');
+  });
+}
+
+const SHORT: ReadonlySet<string> = new Set(['KIT', 'DRESS', 'TRAP', 'LOT', 'STRUT', 'FOOT']);
+
+const GONE: Readonly<Record<string, string>> = { first: 'its first sound', last: 'its last sound', cluster: 'one sound' };
+
+/** The marks of what is left: the word's own, without the one that went. */
+export const marksWithout = (word: Word, at: number): Mark[] => marksOf(word).filter((_, i) => i !== at);
+
+const LEAVE_OUT: Task = {
+  id: 'leave-out', family: 'leaving-out', name: 'Leave a sound out', asks: 'They say a word without one of its sounds.', act: 'leave-out', unit: 'sound',
+  steps: [
+    { id: 'first', name: 'without the first, a word is left', place: 'first', result: 'real' }, { id: 'first-made-up', name: 'without the first, a made-up word is left', place: 'first', result: 'nonsense' },
+    { id: 'last', name: 'without the last, a word is left', place: 'last', result: 'real' }, { id: 'last-made-up', name: 'without the last, a made-up word is left', place: 'last', result: 'nonsense' },
+    { id: 'cluster', name: 'one of a cluster, a word is left', place: 'cluster', result: 'real' }, { id: 'cluster-made-up', name: 'one of a cluster, a made-up word is left', place: 'cluster', result: 'nonsense' },
+  ],
+  secondsPerTurn: 10, gesture: 'hold up the fingers, fold one away', plain: '{word}. Say it without {sound}.', framed: '{word}. Prune {sound} off. What is left?',
+  heads: (step, material) => (step.result === 'nonsense' ? oneBeat(material) : playable(material)).filter((w) => w.count <= 6 && w.entry.band < 3 && leavable(w, step, material).length > 0),
+  build: ({ head, step, material, random }) => {
+    const places = leavable(head, step, material);
+    return { words: [head.word], at: places[Math.floor(random() * places.length)]! };
+  },
+  make: ({ words, at }, step, material) => {
+    const word = wordOf(material, words[0]);
+    const gone = need(word.sounds[at ?? -1]?.ipa, 'Which sound goes.');
+    const left = without(word, at!);
+    const { name, real } = nameOf(left, material);
+    const sound = slash(gone, material);
+    return {
+      head: word, words: [shownOf(word)], view: { kind: 'change', from: marksOf(word), to: marksWithout(word, at!), gone: [at!], come: [] }, expected: `${name}${real ? '' : ' (made-up)'}`, judged: { by: 'sounds', sounds: left },
+      slots: { word: word.word, sound, left: name, place: GONE[step.place!]! }, how: `They say it back first. ${real ? '' : 'What is left is not a word we know. '}${advice([gone], material.accent)}`,
+      script: script(`${word.word}. Now without ${sound}.`, name), likely: atMostFour([
+        rightLikely(left, name, real ? 'right' : 'right, made-up'), { id: 'unchanged', slip: 'unchanged', outcome: 'not-yet', said: ipaOf(word).join(' '), show: word.word, note: 'the whole word', missed: [] },
+        slipLikely('other-sound', [gone], sound, 'only that sound', material.guard),
+      ]),
+      facts: [
+        ['what is left is the word without that sound', left.length === word.sounds.length - 1 && [...left.slice(0, at), gone, ...left.slice(at)].join(' ') === ipaOf(word).join(' ')],
+        ['the place, and whether a word is left, are those of the step', leavable(word, step, material).includes(at!)], ['what is left is not rude', !material.guard(left)],
+      ],
+    };
+  },
+};
+
+export const LEAVING_OUT_TASKS: readonly Task[] = [LEAVE_OUT];

@@ -1,0 +1,115 @@
+import type { LikelyContext } from '../answers/likely';
+import { groupBy } from '../group-by';
+import { accentOf, realiseSegments, type AccentId } from '../phonology/accents';
+import type { Conventions } from '../phonology/conventions';
+import { parseTranscription } from '../phonology/transcription';
+import { formEntry, type Form } from '../lexicon/endings';
+import { prepare, type Word } from '../lexicon/entry';
+import type { Guard } from '../lexicon/guard';
+import { spellingsOf } from '../lexicon/likeness';
+import { neighbourhood, rhymeClasses, type Neighbourhood } from '../lexicon/neighbours';
+import { onsetAndRime } from '../lexicon/syllables';
+import { traitsOf } from '../lexicon/traits';
+
+/** Everything games are made from, in one accent and counting convention. */
+export interface Material {
+  readonly accent: AccentId;
+  /** The bank; every word passed the guard. */
+  readonly words: readonly Word[];
+  readonly byName: ReadonlyMap<string, Word>;
+  readonly guard: Guard;
+  readonly context: LikelyContext;
+  /** Words with regular endings, for hunts and for adding. */
+  readonly forms: () => readonly Word[];
+  readonly baseOf: () => ReadonlyMap<string, { readonly base: string; readonly ending: Form['ending'] }>;
+  readonly neighbours: () => Neighbourhood;
+  readonly rhymes: () => ReadonlyMap<string, readonly Word[]>;
+  /** The word for a string of sounds, of the bank, its forms and the little words; undefined where none is known. */
+  readonly knownAs: (sounds: readonly string[]) => string | undefined;
+  /** The sounds of any word of a sentence, little words and endings too; undefined for a word that is not known. */
+  readonly soundsOf: (word: string) => readonly string[] | undefined;
+  /** Works something out once. */
+  readonly keep: <T>(key: string, make: () => T) => T;
+}
+
+export interface MaterialSource {
+  readonly accent: AccentId;
+  readonly conventions: Conventions;
+  readonly words: readonly Word[];
+  readonly guard: Guard;
+  readonly forms: readonly Form[];
+  /** Rows of the list of little words: word, line, lines of the accents that differ. */
+  readonly littleWords: readonly LittleWord[];
+}
+
+export interface LittleWord { readonly word: string; readonly line: string; readonly ownLines: Readonly<Record<string, string>> }
+
+/** Reads the little words that sentences need and no game asks for (first row is the header). */
+export const parseLittleWords = (text: string): LittleWord[] => text.split('\n').slice(1).filter(Boolean).map((row) => {
+  const [word = '', line = '', own = ''] = row.split('\t');
+  return { word, line, ownLines: Object.fromEntries(own.split(';').filter(Boolean).map((part) => part.split('=') as [string, string])) };
+});
+
+const ipaOf = (word: Word): string[] => word.sounds.map((s) => s.ipa);
+
+/** Makes the material of an accent; the dearer parts only when a game first asks for them. */
+export function materialOf({ accent, conventions, words, guard, forms, littleWords }: MaterialSource): Material {
+  const kept = new Map<string, unknown>();
+  const keep = <T>(key: string, make: () => T): T => {
+    if (!kept.has(key)) kept.set(key, make());
+    return kept.get(key) as T;
+  };
+  const byName = new Map(words.map((w) => [w.word, w]));
+  const formWords = (): readonly Word[] => keep('forms', () => forms.flatMap((form) => {
+    const base = byName.get(form.base);
+    if (!base || byName.has(form.form)) return [];
+    const made = prepare(formEntry(form, base.entry), accent, conventions);
+    return guard(ipaOf(made)) ? [] : [made];
+  }));
+  const little = (): ReadonlyMap<string, readonly string[]> => keep('little', () => new Map(littleWords.map(({ word, line, ownLines }) => [
+    word, realiseSegments(parseTranscription(ownLines[accent] ?? ownLines[accentOf(accent).variantOf ?? ''] ?? line), accentOf(accent)).map((s) => s.ipa),
+  ])));
+  const bySounds = (): ReadonlyMap<string, string> => keep('by sounds', () => {
+    const all = new Map([...little()].map(([word, sounds]) => [sounds.join(' '), word]));
+    for (const [said, word] of spellingsOf(formWords())) all.set(said, word.word);
+    for (const [said, word] of spellingsOf(words)) all.set(said, word.word);
+    return all;
+  });
+  const formByName = (): ReadonlyMap<string, Word> => keep('forms by name', () => new Map(formWords().map((w) => [w.word, w])));
+  const knownAs = (sounds: readonly string[]): string | undefined => bySounds().get(sounds.join(' '));
+  return {
+    accent, words, byName, guard, keep, knownAs,
+    context: { guard, spellingOf: (sounds) => (guard(sounds) ? undefined : knownAs(sounds)) },
+    forms: formWords,
+    baseOf: () => keep('bases', () => new Map(forms.map((f) => [f.form, { base: f.base, ending: f.ending }]))),
+    neighbours: () => keep('neighbours', () => neighbourhood(words)),
+    rhymes: () => keep('rhymes', () => rhymeClasses(words)),
+    soundsOf: (word) => {
+      const known = byName.get(word) ?? formByName().get(word);
+      return known ? ipaOf(known) : little().get(word);
+    },
+  };
+}
+
+/** Words fit to stand in a game: each said in one way. */
+export const playable = (material: Material): readonly Word[] =>
+  material.keep('playable', () => material.words.filter((w) => !w.entry.doubt));
+
+/** Words of one beat. */
+export const oneBeat = (material: Material): readonly Word[] =>
+  material.keep('one beat', () => playable(material).filter((w) => traitsOf(w).syllables === 1));
+
+/** Words of one beat by what they share: the first sound, the vowel and end, the start and end. */
+export function shelves(material: Material) {
+  return material.keep('shelves', () => {
+    const words = oneBeat(material);
+    const parts = new Map(words.map((w) => [w.word, onsetAndRime(w)]));
+    const of = (w: Word) => parts.get(w.word)!;
+    return {
+      of,
+      byFirst: groupBy(words, (w) => ipaOf(w)[0]!),
+      byVowel: groupBy(words, (w) => of(w).vowel),
+      byEnds: groupBy(words, (w) => `${of(w).onset.join(' ')}|${of(w).coda.join(' ')}`),
+    };
+  });
+}

@@ -1,0 +1,64 @@
+import { SYLLABIC_ENDINGS, isVowelKey } from '../phonology/keys';
+import { parseTranscription } from '../phonology/transcription';
+import { parseLetters, type Entry } from './entry';
+
+/** Regular endings. How each is said follows the last sound of the word (Quirk et al., A Comprehensive Grammar of English, 1985, 3.5 and 5.80; from memory). */
+export const ENDINGS = ['s', 'ing', 'ed'] as const;
+export type Ending = (typeof ENDINGS)[number];
+
+export interface Form { readonly form: string; readonly base: string; readonly ending: Ending }
+
+const VOICELESS: ReadonlySet<string> = new Set(['p', 't', 'k', 'f', 'th', 's', 'sh', 'ch', 'h', 'kh']);
+const HISSING: ReadonlySet<string> = new Set(['s', 'z', 'sh', 'zh', 'ch', 'j']);
+
+/** The tail an ending adds to a line, after its last key. Example: `tailOf('ed', 't') // '+ KIT d'`. */
+export function tailOf(ending: Ending, last: string): string {
+  if (ending === 'ing') return '. KIT ng';
+  if (ending === 's') return HISSING.has(last) ? '. KIT z' : VOICELESS.has(last) ? '+ s' : '+ z';
+  return last === 't' || last === 'd' ? '. KIT d' : VOICELESS.has(last) ? '+ t' : '+ d';
+}
+
+/** Spellings a regular ending may take. Example: `spellingsWith('run', 'ing') // ['runing', 'running']`. */
+export function spellingsWith(base: string, ending: Ending): string[] {
+  const last = base.at(-1)!;
+  const silent = last === 'e' ? [base.slice(0, -1)] : [];
+  const y = /[^aeiou]y$/.test(base) ? base.slice(0, -1) : null;
+  if (ending === 's') return [y ? `${y}ies` : '', `${base}s`, `${base}es`].filter(Boolean);
+  if (ending === 'ing') return [...silent.map((s) => `${s}ing`), `${base}ing`, `${base}${last}ing`];
+  return [y ? `${y}ied` : '', last === 'e' ? `${base}d` : '', `${base}ed`, `${base}${last}ed`].filter(Boolean);
+}
+
+/** A line with its ending; a bare main word of one syllable keeps its stress. */
+function withTail(line: string, ending: Ending): string {
+  const segments = parseTranscription(line);
+  const last = segments.at(-1)!.key;
+  const tail = tailOf(ending, last);
+  const stressed = /['’,]/.test(line) || !tail.startsWith('.') ? line : `'${line}`;
+  // A weak ending of its own is not said before another vowel: wobble, wobbling.
+  const before = ending === 'ing' && SYLLABIC_ENDINGS.has(last) ? stressed.replace(/ E([LMN])$/, (_, c: string) => ` ${c.toLowerCase()}`).replace(/\. ([a-z]+) ([lmn])$/, '$1 . $2') : stressed;
+  // A written r comes back before a vowel: pour, pouring. Where r is said anyway, the accent says it once.
+  return isVowelKey(last) && tail.startsWith('. KIT') && LINKING.has(last) ? `${before} . r ${tail.slice(2)}` : `${before} ${tail}`;
+}
+
+const LINKING: ReadonlySet<string> = new Set(['FERN', 'FIR', 'FUR', 'NEAR', 'SQUARE', 'START', 'NORTH', 'FORCE', 'CURE', 'lettER']);
+
+/** The entry of a word with an ending: sounds by rule, in every accent; letters in one piece. */
+export function formEntry({ form, ending }: Form, base: Entry): Entry {
+  const line = withTail(base.line, ending);
+  const keys = parseTranscription(line).length;
+  const ownLines = Object.fromEntries(Object.entries(base.ownLines).map(([accent, own]) => [accent, withTail(own, ending)]));
+  return {
+    ...base, word: form, line, ownLines, letters: parseLetters(`${form}:${keys}`), meaning: `${base.word}, with an ending`,
+    sentence: base.sentence, picture: null, prop: false, cautions: [],
+  };
+}
+
+/** Reads the list of forms that dictionaries have (first row is the header: form, base, ending). */
+export function parseForms(text: string): Form[] {
+  return text.split('\n').slice(1).filter(Boolean).map((row) => {
+    const [form = '', base = '', ending = ''] = row.split('\t');
+    const known = ENDINGS.find((e) => e === ending);
+    if (!form || !base || !known) throw new Error(`Forms, "${row}": a column is empty or not an ending`);
+    return { form, base, ending: known };
+  });
+}

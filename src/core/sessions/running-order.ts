@@ -1,0 +1,145 @@
+import type { SoundPair } from '../phonology/articulation';
+import { turnsFor } from './turns';
+
+/** What a round is for. */
+export const ROUND_ROLES = ['warm-up', 'focus', 'stretch', 'close'] as const;
+export type RoundRole = (typeof ROUND_ROLES)[number];
+export const ROLE_WORDS: Readonly<Record<RoundRole, string>> = { 'warm-up': 'Warm-up', focus: 'Focus', stretch: 'Stretch', close: 'Close' };
+
+/** Who answers: one child after the other, or everyone at once. */
+export const WAYS = ['individual', 'together'] as const;
+export type Way = (typeof WAYS)[number];
+export const WAY_WORDS: Readonly<Record<Way, string>> = { individual: 'one turn each', together: 'everyone together' };
+
+export interface PlannedItem { readonly key: string; /** Stays when the others are made anew. */ readonly locked: boolean }
+
+export interface PlannedRound {
+  readonly id: string;
+  readonly role: RoundRole;
+  readonly task: string;
+  readonly step: string;
+  readonly items: readonly PlannedItem[];
+  /** Key of the item the adult models with. */
+  readonly model: string | null;
+  readonly spares: readonly string[];
+  readonly way: Way;
+  /** Seconds between sounds, 0.5 to 2. */
+  readonly gap: number;
+  readonly gesture: string;
+  /** The story frame; text of its own where the adult changed it. */
+  readonly frame: { readonly on: boolean; readonly opening: string | null; readonly ask: string | null };
+  /** What to remember in this round. */
+  readonly reminder: string;
+  /** Begin with the children’s own names (syllables). */
+  readonly names: boolean;
+  readonly seed: number;
+}
+
+/** A running order. */
+export interface Plan {
+  readonly title: string;
+  /** Minutes there are. */
+  readonly minutes: number;
+  readonly letters: boolean;
+  /** The sound it is about (IPA). */
+  readonly sound: string | null;
+  /** Sounds never set against each other. */
+  readonly pairs: readonly SoundPair[];
+  readonly rounds: readonly PlannedRound[];
+}
+
+/** Seconds for the opening line and the model of a round. Common practice, no source. */
+export const MODEL_SECONDS = 25;
+export const ITEM_LIMIT = 20;
+export const ROUND_LIMIT = 8;
+export const GAP_CHOICES = [0.5, 1, 1.5, 2] as const;
+
+/** Turns a round has: whole rounds of the children, or one for each item. */
+export const turnsOf = (round: Pick<PlannedRound, 'items' | 'way'>, children: number): number =>
+  round.way === 'together' ? round.items.length : turnsFor(round.items.length, children);
+
+/**
+ * Seconds a round takes.
+ * @param pace seconds a turn of this task takes: the group's own where it is known, else the starting value
+ * @example roundSeconds({ items: six, way: 'individual' }, 6, 15) // 25 + 6 × 15
+ */
+export const roundSeconds = (round: Pick<PlannedRound, 'items' | 'way'>, children: number, pace: number): number =>
+  round.items.length ? MODEL_SECONDS + turnsOf(round, children) * pace : 0;
+
+export type Advice =
+  | { readonly kind: 'drop-items'; readonly round: string; readonly keys: readonly string[]; readonly saves: number }
+  | { readonly kind: 'together'; readonly round: string; readonly saves: number }
+  | { readonly kind: 'drop-round'; readonly round: string; readonly saves: number };
+
+export interface Fit {
+  readonly seconds: number;
+  readonly minutes: number;
+  /** Seconds over what there is; 0 where it fits. */
+  readonly over: number;
+  /** Single changes, the gentlest first; each alone may not be enough. */
+  readonly advice: readonly Advice[];
+}
+
+/** Minutes as a person would say them: at least one where there is anything. Example: `wholeMinutes(95) // 2`. */
+export const wholeMinutes = (seconds: number): number => (seconds > 0 ? Math.max(1, Math.round(seconds / 60)) : 0);
+
+/** Half a minute over is nobody's trouble. */
+const GRACE = 30;
+
+/** Whether the rounds fit the time and, where they do not, what would help. */
+export function fitOf(plan: Pick<Plan, 'minutes' | 'rounds'>, children: number, paceOf: (task: string) => number): Fit {
+  const each = plan.rounds.map((r) => roundSeconds(r, children, paceOf(r.task)));
+  const seconds = each.reduce((a, b) => a + b, 0);
+  const over = seconds - plan.minutes * 60 > GRACE ? seconds - plan.minutes * 60 : 0;
+  if (!over) return { seconds, minutes: wholeMinutes(seconds), over, advice: [] };
+  const advice: Advice[] = plan.rounds.flatMap((round, i): Advice[] => {
+    const pace = paceOf(round.task);
+    const out: Advice[] = [];
+    const turns = turnsOf(round, children);
+    // Items are dropped from the hard end, by as many as take one turn off each child.
+    const free = round.items.filter((item) => !item.locked).map((item) => item.key);
+    const excess = round.way === 'together' ? Math.min(2, round.items.length - 2) : round.items.length - children * (Math.floor(round.items.length / Math.max(1, children)) - 1);
+    if (excess > 0 && excess <= free.length && (round.way === 'together' ? turns > 2 : children > 0 && round.items.length >= children * 2)) {
+      out.push({ kind: 'drop-items', round: round.id, keys: free.slice(-excess), saves: (round.way === 'together' ? excess : children) * pace });
+    }
+    const few = Math.min(turns, round.items.length);
+    if (round.way === 'individual' && turns > few) out.push({ kind: 'together', round: round.id, saves: (turns - few) * pace });
+    else if (round.way === 'individual' && turns > 3) {
+      // With everyone together three items are enough for a round.
+      out.push({ kind: 'together', round: round.id, saves: (turns - 3) * pace });
+    }
+    if (plan.rounds.length > 1 && round.role !== 'focus') out.push({ kind: 'drop-round', round: round.id, saves: each[i]! });
+    return out;
+  });
+  return { seconds, minutes: wholeMinutes(seconds), over, advice: advice.sort((a, b) => Number(b.saves >= over) - Number(a.saves >= over) || ORDER[a.kind] - ORDER[b.kind] || a.saves - b.saves).slice(0, 3) };
+}
+
+const ORDER: Readonly<Record<Advice['kind'], number>> = { 'drop-items': 0, together: 1, 'drop-round': 2 };
+/** Items kept when a round of single turns becomes one for everyone. */
+export const TOGETHER_ITEMS = 3;
+
+/** A plan with one piece of advice taken. */
+export function takeAdvice(plan: Plan, advice: Advice): Plan {
+  const change = (round: PlannedRound): PlannedRound[] => {
+    if (round.id !== advice.round) return [round];
+    if (advice.kind === 'drop-round') return [];
+    if (advice.kind === 'drop-items') return [{ ...round, items: round.items.filter((item) => !advice.keys.includes(item.key)) }];
+    const locked = round.items.filter((item) => item.locked);
+    const kept = new Set([...locked, ...round.items.filter((item) => !item.locked)].slice(0, Math.max(TOGETHER_ITEMS, locked.length)));
+    return [{ ...round, way: 'together', items: round.items.filter((item) => kept.has(item)) }];
+  };
+  return { ...plan, rounds: plan.rounds.flatMap(change) };
+}
+
+/** Turns a group needs before its own pace counts. */
+const PACE_TURNS = 8;
+
+/**
+ * Seconds a turn takes in this group, from the gaps between its answers; the starting value until enough are known.
+ * Long pauses are other business and are left out; the middle one counts.
+ * @example learnedPace([14, 16, 15, 400, 15, 14, 17, 15, 16], 20) // 15
+ */
+export function learnedPace(gaps: readonly number[], starting: number): number {
+  const usual = gaps.filter((s) => s > 0 && s <= 120).sort((a, b) => a - b);
+  return usual.length < PACE_TURNS ? starting : Math.round(usual[Math.floor(usual.length / 2)]!);
+}

@@ -1,0 +1,161 @@
+import type { Word } from '../lexicon/entry';
+import type { SoundPair } from '../phonology/articulation';
+import { slashed } from '../games/item';
+import { generate, headsOf, type GameRequest } from '../games/generate';
+import { stepOf, taskOf } from '../games';
+import type { Material } from '../games/material';
+import { readKey } from '../games/spec';
+import { FAMILY_NAMES, type FamilyId } from '../games/task';
+import { fitOf, roundSeconds, TOGETHER_ITEMS, type Plan, type PlannedRound, type RoundRole, type Way } from './running-order';
+import { setSizeFor } from './turns';
+
+/** Shapes to start a running order from. */
+export const SHAPES = ['focus', 'one-sound', 'blend-segment', 'quick-five', 'check-in'] as const;
+export type Shape = (typeof SHAPES)[number];
+
+export const SHAPE_WORDS: Readonly<Record<Shape, { readonly name: string; readonly what: string }>> = {
+  focus: { name: 'One skill', what: 'a warm-up, the skill, a stretch and a close' },
+  'one-sound': { name: 'One sound through many tasks', what: 'rhyme, first sound, blend, segment and swap, all with words that hold it' },
+  'blend-segment': { name: 'One set, blended then segmented', what: 'the same words joined first, taken apart after' },
+  'quick-five': { name: 'A quick five', what: 'five words of one skill, everyone together' },
+  'check-in': { name: 'Check-in', what: 'a few plain items of four skills, the same for each child' },
+};
+
+/** What to remember, by family. Common practice, no source. */
+export const REMINDERS: Readonly<Record<FamilyId, string>> = {
+  words: 'One pebble a word, long or short.', syllables: 'Say the word whole before you clap it.', rhyme: 'Ears only: the spelling does not matter.',
+  'first-sounds': 'Say the sound short and pure, no “uh”.', blending: 'Leave a real gap; wait before you help.', segmenting: 'They say it back first. Do not say how many sounds. Join it again after.',
+  'leaving-out': 'Say the word back before the sound goes.', adding: 'Say the word back before the sound comes.', swapping: 'Say which sound goes before you say which comes.',
+  'word-hunt': 'Call half-way and thirty seconds.', echo: 'My turn, your turn. Loud, soft, whispered.',
+};
+
+export interface PlanRequest {
+  readonly shape: Shape;
+  readonly task: string;
+  readonly step: string;
+  /** Number of sounds, for the shapes that need one. */
+  readonly count: number;
+  readonly sound?: string | undefined;
+  readonly minutes: number;
+  readonly children: number;
+  readonly seed: number;
+  readonly avoid?: readonly string[];
+  readonly pairs?: readonly SoundPair[];
+  readonly contested?: boolean;
+  readonly owned?: ReadonlySet<string>;
+  readonly paceOf: (task: string) => number;
+}
+
+const CLOSE_SIZE = 4;
+export const SPARES = 5;
+
+interface RoundWish { readonly role: RoundRole; readonly task: string; readonly step: string; readonly size: number; readonly way?: Way; readonly words?: readonly string[]; readonly sound?: string | undefined; readonly start?: string | undefined }
+
+/** A round with its items made; null where nothing could be made. */
+export function makeRound(material: Material, wish: RoundWish, request: Omit<GameRequest, 'size' | 'words' | 'sound'>, id: string): PlannedRound | null {
+  const task = taskOf(wish.task);
+  const step = stepOf(task, wish.step);
+  const made = generate(task, step, material, { ...request, size: wish.size, sound: wish.sound, words: wish.words, start: wish.start, spares: SPARES });
+  if (!made.items.length) return null;
+  return {
+    id, role: wish.role, task: task.id, step: step.id, items: made.items.map(({ key }) => ({ key, locked: false })), model: made.model?.key ?? null, spares: made.spares.map((s) => s.key),
+    way: wish.way ?? (task.together ? 'together' : 'individual'), gap: 1, gesture: 'task', frame: { on: true, opening: null, ask: null }, reminder: REMINDERS[task.family], names: false, seed: request.seed,
+  };
+}
+
+/** The words of rounds already made, so that a later one does not say them again unless it should. */
+const wordsIn = (rounds: readonly PlannedRound[]): string[] => rounds.flatMap((r) => r.items.flatMap((i) => readKey(i.key).words));
+
+/** Each shape as rounds to make, in order; a function of what was asked, so that a shape is a row. */
+const WISHES: Readonly<Record<Shape, (request: PlanRequest, material: Material) => RoundWish[]>> = {
+  focus: ({ task, step, sound, children }) => {
+    const { steps, together, inOrder } = taskOf(task);
+    const at = Math.max(0, steps.findIndex((s) => s.id === step));
+    const harder = steps[at + 1];
+    const size = together ? 3 : inOrder ? Math.min(Math.max(setSizeFor(children), 3), 9) : setSizeFor(children);
+    return [
+      { role: 'warm-up', task: 'echo-words', step: '1', size: TOGETHER_ITEMS, sound },
+      { role: 'focus', task, step, size, sound },
+      ...(harder ? [{ role: 'stretch' as const, task, step: harder.id, size: together ? 1 : 2, way: 'together' as const, sound }] : []),
+      { role: 'close', task: 'recall', step: '4', size: CLOSE_SIZE, way: 'together' },
+    ];
+  },
+  'one-sound': ({ sound, count, children }, material) => {
+    const size = Math.max(3, Math.min(setSizeFor(children), 8));
+    // Each task at the first step whose words hold the sound; a task that has none is left out.
+    const first = (task: string, ids?: readonly string[]): string | undefined => taskOf(task).steps.filter((s) => !ids || ids.includes(s.id)).find((s) => enough(task, s.id, sound, material))?.id;
+    const rows: [RoundRole, string, string | undefined][] = [
+      ['warm-up', 'rhyme-pairs', first('rhyme-pairs')], ['focus', 'sort', canSort(sound, material) ? 'far' : undefined],
+      ['focus', canSort(sound, material) ? 'blending' : 'where', canSort(sound, material) ? String(count) : first('where')],
+      ...(canSort(sound, material) ? [] : [['focus', 'blending', String(count)] as [RoundRole, string, string]]),
+      ['focus', 'segmenting', String(count)], ['stretch', 'swap', first('swap')],
+    ];
+    return rows.flatMap(([role, task, step]) => (step ? [{ role, task, step, size: task === 'blending' || task === 'segmenting' ? size : Math.min(size, 4), way: task === 'rhyme-pairs' || task === 'swap' ? 'together' as const : undefined, sound }] : []))
+      .map(({ way, ...wish }) => (way ? { ...wish, way } : wish));
+  },
+  'blend-segment': ({ count, sound, children }) => {
+    const size = setSizeFor(children);
+    return [
+      { role: 'warm-up', task: 'echo-sounds', step: '1', size: TOGETHER_ITEMS }, { role: 'focus', task: 'blending', step: String(count), size, sound },
+      { role: 'focus', task: 'segmenting', step: String(count), size, sound, words: [] }, { role: 'close', task: 'recall', step: '4', size: CLOSE_SIZE, way: 'together', words: [] },
+    ];
+  },
+  'quick-five': ({ task, step, sound }) => [{ role: 'focus', task, step, size: taskOf(task).together ? 3 : 5, way: 'together', sound }],
+  'check-in': ({ children }) => [
+    { role: 'focus', task: 'rhyme-pairs', step: 'far', size: Math.max(2, Math.min(children, 6)) }, { role: 'focus', task: 'first-sound', step: 'hold', size: Math.max(2, Math.min(children, 6)) },
+    { role: 'focus', task: 'blending', step: '3', size: Math.max(2, Math.min(children, 6)) }, { role: 'focus', task: 'segmenting', step: '3', size: Math.max(2, Math.min(children, 6)) },
+  ],
+};
+
+const holds = (word: Word, sound: string | undefined): boolean => sound === undefined || word.sounds.some((s) => s.ipa === sound);
+/** Enough words of a step hold the sound to make a round of them. */
+const enough = (task: string, step: string, sound: string | undefined, material: Material): boolean =>
+  headsOf(taskOf(task), stepOf(taskOf(task), step), material).filter((w) => holds(w, sound)).length >= 4;
+const canSort = (sound: string | undefined, material: Material): boolean =>
+  sound === undefined || headsOf(taskOf('sort'), stepOf(taskOf('sort'), 'far'), material).filter((w) => w.sounds[0]!.ipa === sound).length >= 3;
+
+/**
+ * A complete running order at once: rounds with items, spares and models, cut to the minutes there are.
+ * @example makePlan(material, { shape: 'focus', task: 'first-sound', step: 'hold', count: 3, minutes: 8, children: 6, seed: 1, paceOf }).rounds.length // 4
+ */
+export function makePlan(material: Material, request: PlanRequest): Plan {
+  const rounds: PlannedRound[] = [];
+  for (const [i, wish] of WISHES[request.shape](request, material).entries()) {
+    // An empty list stands for the words of the round that was blended.
+    const set = wish.words?.length === 0 ? rounds.find((r) => r.task === 'blending')?.items.flatMap((item) => readKey(item.key).words) : wish.words;
+    const avoid = [...(request.avoid ?? []), ...(set ? [] : wordsIn(rounds))];
+    const { role, task, step, size, way, sound, start } = wish;
+    const round = makeRound(material, { role, task, step, size: set && task === 'segmenting' ? set.length : size, sound, start, ...(way ? { way } : {}), ...(set ? { words: set } : {}) }, {
+      seed: request.seed * 16 + i, avoid, pairs: request.pairs, contested: request.contested, owned: request.owned,
+    }, `r${i + 1}`);
+    if (round) rounds.push(round);
+  }
+  return cutToTime({ title: titleOf(request, material), minutes: request.minutes, letters: false, sound: request.sound ?? null, pairs: request.pairs ?? [], rounds }, request);
+}
+
+/** Takes out what was only a wish, from the end, until the rest fits: the close, the warm-up, the stretch. */
+function cutToTime(plan: Plan, { children, paceOf, shape }: PlanRequest): Plan {
+  if (shape === 'one-sound' || shape === 'blend-segment') return plan;
+  let rounds = plan.rounds;
+  for (const role of ['close', 'warm-up', 'stretch'] as const) {
+    if (!fitOf({ minutes: plan.minutes, rounds }, children, paceOf).over) break;
+    rounds = rounds.filter((r) => r.role !== role);
+  }
+  return { ...plan, rounds: rounds.length ? rounds : plan.rounds };
+}
+
+/** What a plan is called until somebody calls it otherwise. */
+export function titleOf({ shape, task, step, count, sound }: Pick<PlanRequest, 'shape' | 'task' | 'step' | 'count' | 'sound'>, { accent }: Pick<Material, 'accent'>): string {
+  const of = sound === undefined ? '' : ` with ${slashed(sound, accent)}`;
+  if (shape === 'one-sound') return `${sound === undefined ? 'Any sound' : slashed(sound, accent)} through many tasks`;
+  if (shape === 'blend-segment') return `${count} sounds, blended then segmented${of}`;
+  if (shape === 'check-in') return 'Check-in';
+  const played = taskOf(task);
+  const name = played.name.replace(/\?$/, '');
+  const family = FAMILY_NAMES[played.family];
+  return `${family === name ? name : `${family}: ${name.charAt(0).toLowerCase()}${name.slice(1)}`}, ${stepOf(played, step).name}${of}`;
+}
+
+/** Seconds of each round, for the bar that shows them. */
+export const secondsByRound = (plan: Pick<Plan, 'rounds'>, children: number, paceOf: (task: string) => number): number[] =>
+  plan.rounds.map((r) => roundSeconds(r, children, paceOf(r.task)));

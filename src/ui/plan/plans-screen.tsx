@@ -1,0 +1,146 @@
+'use client';
+
+import { format, parseISO } from 'date-fns';
+import { CalendarPlus, Copy, FileDown, Printer, Trash2 } from 'lucide-react';
+import Link from 'next/link';
+import { useActionState, useState, useTransition } from 'react';
+import { copyThePlan, eraseThePlan, planIt } from '@/app/plan-actions';
+import type { Catalogue } from '@/server/catalogue';
+import type { PlanLine } from '@/server/plans';
+import { Dialog } from '../kit/dialog';
+import { Empty, ErrorMessage } from '../kit/message';
+import { ImportPlan } from './import-plan';
+
+interface PlansProps { readonly group: { readonly id: string; readonly name: string; readonly here: number }; readonly plans: readonly PlanLine[]; readonly games: Catalogue }
+
+const SHAPES = [
+  ['focus', 'One skill', 'warm-up, the skill, a stretch, a close'], ['one-sound', 'One sound, many tasks', 'rhyme, first sound, blend, segment, swap'],
+  ['blend-segment', 'One set, twice', 'the same words blended, then segmented'], ['quick-five', 'A quick five', 'five items, everyone together'], ['check-in', 'Check-in', 'a few plain items of four skills'],
+] as const;
+type Shape = (typeof SHAPES)[number][0];
+
+/** Begin a plan from a skill, a sound or a shape; and the plans that are kept. */
+export function PlansScreen({ group, plans, games }: PlansProps) {
+  return (
+    <div className="grid grid-cols-1 gap-x-14 gap-y-10 lg:grid-cols-[minmax(0,1fr)_25rem]">
+      <NewPlan group={group} games={games} />
+      <div className="min-w-0">
+        <PlanList plans={plans} groupName={group.name} />
+        <ImportPlan groupId={group.id} />
+      </div>
+    </div>
+  );
+}
+
+function NewPlan({ group, games }: Omit<PlansProps, 'plans'>) {
+  const [state, action, busy] = useActionState(planIt, {});
+  const [shape, setShape] = useState<Shape>('focus');
+  const [task, setTask] = useState('sort');
+  const [step, setStep] = useState('');
+  // What was chosen stays chosen when the answer is an error.
+  const [minutes, setMinutes] = useState('8');
+  const [sound, setSound] = useState('');
+  const [count, setCount] = useState('3');
+  const chosen = games.families.flatMap((f) => f.tasks).find((t) => t.id === task)!;
+  const skilled = shape === 'focus' || shape === 'quick-five';
+  const counted = shape === 'one-sound' || shape === 'blend-segment';
+  const people = group.here === 0 ? 'everyone together' : group.here === 1 ? 'one child' : `${group.here} children`;
+  return (
+    <form action={action} className="min-w-0">
+      <h1 className="mb-1 text-4xl">Plan for {group.name}</h1>
+      <p className="mb-5 text-lg text-muted">A whole running order at once; then change anything in it.</p>
+      <input type="hidden" name="groupId" value={group.id} />
+      <fieldset className="mb-6">
+        <legend className="sr-only">Shape</legend>
+        <ul className="divide-y divide-line border-y border-line">
+          {SHAPES.map(([id, name, what]) => (
+            <li key={id}>
+              <label className="flex min-h-14 cursor-pointer items-center gap-4 px-1 has-checked:bg-card has-focus-visible:outline-3">
+                <input type="radio" name="shape" value={id} checked={shape === id} onChange={() => setShape(id)} className="size-5 accent-green" />
+                <span><span className="font-word text-xl font-bold">{name}</span> <span className="ml-2 text-muted">{what}</span></span>
+              </label>
+            </li>
+          ))}
+        </ul>
+      </fieldset>
+      <div className="flex flex-wrap items-end gap-x-3 gap-y-4 font-word text-2xl">
+        <label className="flex items-center gap-3">Give me <input name="minutes" type="number" min={1} max={60} value={minutes} onChange={(e) => setMinutes(e.target.value)} className="field w-24 text-2xl" aria-label="Minutes" /> minutes</label>
+        {skilled && (
+          <>
+            <label className="flex items-center gap-3">on
+              <select name="task" value={task} onChange={(e) => { setTask(e.target.value); setStep(''); }} className="field max-w-80 text-xl" aria-label="Game">
+                {games.families.map((f) => <optgroup key={f.name} label={f.name}>{f.tasks.map((t) => <option key={t.id} value={t.id}>{t.name === f.name ? t.name : `${f.name}: ${t.name}`}</option>)}</optgroup>)}
+              </select>
+            </label>
+            <label><span className="sr-only">Step</span>
+              <select key={task} name="step" value={step} onChange={(e) => setStep(e.target.value)} className="field max-w-80 text-xl">
+                {chosen.steps.map((s) => <option key={s.id} value={s.id}>{s.name}</option>)}
+              </select>
+            </label>
+          </>
+        )}
+        {counted && (
+          <label className="flex items-center gap-3">of
+            <select name="count" value={count} onChange={(e) => setCount(e.target.value)} className="field text-xl" aria-label="Number of sounds">{[2, 3, 4, 5, 6].map((n) => <option key={n} value={n}>{n} sounds</option>)}</select>
+          </label>
+        )}
+        {shape !== 'check-in' && (
+          <label className="flex items-center gap-3">with
+            <select name="sound" value={sound} onChange={(e) => setSound(e.target.value)} className="field max-w-64 text-xl" aria-label="Sound">
+              <option value="">any sound</option>
+              {games.sounds.map((s) => <option key={s.ipa} value={s.ipa}>{s.label}</option>)}
+            </select>
+          </label>
+        )}
+        <span className="py-2.5">for {people}.</span>
+      </div>
+      {skilled && <p className="mt-4 text-muted">{chosen.asks}</p>}
+      <button type="submit" className="action mt-6 min-h-16 px-10 text-xl" disabled={busy}>{busy ? 'Planning…' : 'Plan it'}</button>
+      {state.error && <div className="mt-4"><ErrorMessage>{state.error}</ErrorMessage></div>}
+    </form>
+  );
+}
+
+const ICON = 'inline-flex min-h-12 min-w-12 items-center justify-center gap-1 rounded-lg px-2 text-muted hover:bg-card hover:text-ink';
+
+function PlanList({ plans, groupName }: { plans: readonly PlanLine[]; groupName: string }) {
+  const [search, setSearch] = useState('');
+  const [erasing, setErasing] = useState<PlanLine | null>(null);
+  const [error, setError] = useState('');
+  const [busy, begin] = useTransition();
+  const shown = plans.filter((p) => p.title.toLowerCase().includes(search.trim().toLowerCase()));
+  const list = (kept: boolean) => shown.filter((p) => p.kept === kept);
+  const rows = (of: readonly PlanLine[]) => (
+    <ul className="divide-y divide-line border-y border-line">
+      {of.map((plan) => (
+        <li key={plan.id} className="py-2">
+          <Link href={`/plan/${plan.id}`} className="font-word text-xl font-bold wrap-anywhere hover:underline hover:underline-offset-4">{plan.title}</Link>
+          <p className="text-muted">{plan.minutes} min · {plan.rounds.length} {plan.rounds.length === 1 ? 'round' : 'rounds'}{plan.plannedFor && ` · ${format(parseISO(plan.plannedFor), 'EEE d MMM, HH:mm')}`}</p>
+          <div className="-ml-2 flex">
+            <Link className={ICON} href={`/print/plans/${plan.id}`} title="Print"><Printer aria-hidden="true" size={19} /><span className="sr-only">Print {plan.title}</span></Link>
+            <button type="button" className={ICON} title="Copy" disabled={busy} onClick={() => begin(async () => { const a = await copyThePlan(plan.id); setError(a.ok ? '' : a.error); })}><Copy aria-hidden="true" size={19} /><span className="sr-only">Copy {plan.title}</span></button>
+            <a className={ICON} href={`/api/plans/${plan.id}/export`} download title="As a file"><FileDown aria-hidden="true" size={19} /><span className="sr-only">{plan.title} as a file</span></a>
+            {plan.plannedFor && <a className={ICON} href={`/api/plans/${plan.id}/calendar`} download title="For a calendar"><CalendarPlus aria-hidden="true" size={19} /><span className="sr-only">{plan.title} for a calendar</span></a>}
+            <button type="button" className={ICON} title="Erase" onClick={() => setErasing(plan)}><Trash2 aria-hidden="true" size={19} /><span className="sr-only">Erase {plan.title}</span></button>
+          </div>
+        </li>
+      ))}
+    </ul>
+  );
+  return (
+    <section aria-labelledby="plans" className="mb-8">
+      <div className="mb-2 flex items-end justify-between gap-4">
+        <h2 id="plans" className="text-2xl">Our plans</h2>
+        {plans.length > 5 && <label className="w-44"><span className="sr-only">Search the plans</span><input className="field" type="search" value={search} onChange={(e) => setSearch(e.target.value)} placeholder="search" /></label>}
+      </div>
+      {error && <ErrorMessage>{error}</ErrorMessage>}
+      {!plans.length && <Empty title="Plans you save will be here">{groupName} has none yet. Make one beside this, or bring one in from a file.</Empty>}
+      {list(true).length > 0 && rows(list(true))}
+      {list(false).length > 0 && <><h3 className="mb-1 mt-5 text-lg text-muted">Begun lately, not saved</h3>{rows(list(false))}</>}
+      {plans.length > 0 && !shown.length && <p className="py-3 text-muted">No plan is called so.</p>}
+      <Dialog open={erasing !== null} onOpenChange={(open) => !open && setErasing(null)} title={`Erase ${erasing?.title ?? ''}?`} description="The plan goes; sessions played from it stay as they are.">
+        <button type="button" className="action w-full" disabled={busy} onClick={() => begin(async () => { const a = await eraseThePlan(erasing!.id); setError(a.ok ? '' : a.error); setErasing(null); })}>Erase the plan</button>
+      </Dialog>
+    </section>
+  );
+}

@@ -1,0 +1,124 @@
+'use client';
+
+import { useSortable } from '@dnd-kit/sortable';
+import { CSS } from '@dnd-kit/utilities';
+import { GripVertical, Lock, Plus, RefreshCw, SlidersHorizontal, Trash2 } from 'lucide-react';
+import { useState } from 'react';
+import type { PlanChange } from '@/core/formats/plan-file';
+import { ROLE_WORDS, roundSeconds, WAY_WORDS, wholeMinutes, type Plan, type PlannedRound } from '@/core/sessions/running-order';
+import type { Catalogue } from '@/server/catalogue';
+import type { ShownRound } from '@/server/plan-shown';
+import { ItemDialog } from './item-dialog';
+import { RoundDialog } from './round-dialog';
+
+interface RoundRowProps {
+  readonly round: PlannedRound;
+  readonly number: number;
+  /** What the bank makes of it; null until it has answered. */
+  readonly shown: ShownRound | null;
+  readonly plan: Plan;
+  readonly games: Catalogue;
+  readonly people: number;
+  readonly pace: number | null;
+  readonly put: (change: (round: PlannedRound) => PlannedRound) => void;
+  readonly ask: (change: PlanChange) => Promise<boolean>;
+  readonly onRemove: () => void;
+}
+
+/** One round on its hairline: minutes, game, words, and the line as it will be said. */
+export function RoundRow({ round, number, shown, plan, games, people, pace, put, ask, onRemove }: RoundRowProps) {
+  const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id: round.id });
+  const [dialog, setDialog] = useState<'round' | { item: string } | null>(null);
+  const [reading, setReading] = useState(false);
+  const task = games.families.flatMap((f) => f.tasks).find((t) => t.id === round.task);
+  const step = task?.steps.find((s) => s.id === round.step)?.name ?? 'words of your own';
+  const items = round.items.map((item) => ({ ...item, shown: shown?.items.find((i) => i.key === item.key) ?? null }));
+  const minutes = wholeMinutes(roundSeconds(round, people, pace ?? 15));
+  const item = typeof dialog === 'object' && dialog ? items.find((i) => i.key === dialog.item) : undefined;
+  const name = `${shown?.family ?? ''}${shown && shown.name !== shown.family ? `: ${shown.name}` : ''}`;
+  return (
+    <li ref={setNodeRef} style={{ transform: CSS.Translate.toString(transform), transition }} className={`grid grid-cols-[3rem_minmax(0,1fr)] border-b border-line py-3.5 ${isDragging ? 'relative z-10 bg-card shadow-lg' : ''} ${round.role === 'focus' ? '' : ''}`}>
+      <p className="font-word leading-none"><span className="block text-3xl font-bold">{minutes}</span><span className="text-sm text-muted">min</span></p>
+      <div className="min-w-0">
+        <div className="flex items-start gap-2">
+          <h2 className="min-w-0 flex-1 py-1 text-xl"><span className="sr-only">Round {number}: </span>{name} <span className="font-sans text-base font-normal text-muted">{step} · {ROLE_WORDS[round.role].toLowerCase()}</span></h2>
+          <button type="button" className={ICON} onClick={() => void ask({ kind: 'remake', round: round.id })} title="Other words"><RefreshCw aria-hidden="true" size={19} /><span className="sr-only">Other words in round {number}</span></button>
+          <button type="button" className={ICON} onClick={() => setDialog('round')} title="Change"><SlidersHorizontal aria-hidden="true" size={19} /><span className="sr-only">Change round {number}</span></button>
+          <button type="button" className={ICON} onClick={onRemove} title="Take out"><Trash2 aria-hidden="true" size={19} /><span className="sr-only">Take round {number} out</span></button>
+          <button type="button" className={`${ICON} cursor-grab`} {...attributes} {...listeners} aria-label={`Move round ${number}`}><GripVertical aria-hidden="true" size={20} /></button>
+        </div>
+        <ul className="flex flex-wrap gap-2">
+          {items.map(({ key, locked, shown: as }, i) => (
+            <li key={key} className="max-w-full">
+              <button
+                type="button" onClick={() => setDialog({ item: key })}
+                className={`flex min-h-12 max-w-full items-center gap-2 rounded-full border bg-card px-4 text-left font-word text-xl hover:border-ink ${as?.problem ? 'border-red text-red' : i === items.length - 1 && items.length > 2 && !shown?.inOrder ? 'border-ink' : 'border-line-strong'}`}
+              >
+                {locked && <Lock aria-label="kept" size={15} className="shrink-0" />}
+                <span className="min-w-0 wrap-anywhere">{as?.label ?? key}</span>
+                {i === items.length - 1 && items.length > 2 && !shown?.inOrder && <span className="text-base text-muted">stretch</span>}
+              </button>
+            </li>
+          ))}
+          <li><button type="button" className="grid size-12 place-items-center rounded-full border border-dashed border-line-strong text-muted hover:border-ink hover:text-ink" title="One more" onClick={() => void ask({ kind: 'more', round: round.id })}><Plus aria-hidden="true" size={19} /><span className="sr-only">One more in round {number}</span></button></li>
+        </ul>
+        {shown && (
+          <p className="mt-2 text-[0.95rem] text-muted">
+            {shown.sample && <>“{shown.sample}” · </>}{WAY_WORDS[round.way]}{round.gap !== 1 && ` · pause ${round.gap} s`}{shown.judged && ` · ${shown.judged}`}
+          </p>
+        )}
+        {round.reminder && <p className="mt-0.5 text-[0.95rem] italic text-muted">{round.reminder}</p>}
+        <button type="button" className="quiet -ml-3 text-[0.95rem]" aria-expanded={reading} onClick={() => setReading(!reading)}>{reading ? 'Close the script' : 'Read the script'}</button>
+        {reading && shown && <Script shown={shown} />}
+      </div>
+      {item && (
+        <ItemDialog
+          item={item} at={round.items.findIndex((i) => i.key === item.key)} total={round.items.length} inOrder={shown?.inOrder ?? false} chain={round.task === 'chain'}
+          onClose={() => setDialog(null)}
+          onSwap={async () => { if (await ask({ kind: 'swap', round: round.id, key: item.key })) setDialog(null); }}
+          onLock={() => put((r) => ({ ...r, items: r.items.map((i) => (i.key === item.key ? { ...i, locked: !i.locked } : i)) }))}
+          onMove={(by) => put((r) => ({ ...r, items: moved(r.items, r.items.findIndex((i) => i.key === item.key), by) }))}
+          onRemove={() => { setDialog(null); put((r) => ({ ...r, items: r.items.filter((i) => i.key !== item.key) })); }}
+        />
+      )}
+      {dialog === 'round' && shown && task && (
+        <RoundDialog round={round} shown={shown} task={task} games={games} letters={plan.letters} put={put} ask={ask} onClose={() => setDialog(null)} />
+      )}
+    </li>
+  );
+}
+
+const ICON = 'grid size-12 shrink-0 place-items-center rounded-lg text-muted hover:bg-card hover:text-ink';
+
+const moved = <T,>(items: readonly T[], at: number, by: number): T[] => {
+  const out = [...items];
+  const [item] = out.splice(at, 1);
+  out.splice(Math.max(0, Math.min(items.length - 1, at + by)), 0, item!);
+  return out;
+};
+
+const WHO = { adult: 'You', together: 'Together', children: 'They' } as const;
+
+/** Every line of a round as it will be said. */
+function Script({ shown }: { shown: ShownRound }) {
+  return (
+    <div className="mb-1 rounded-xl bg-card p-4">
+      <p className="mb-2 font-word text-lg">{shown.opening}{shown.model && <span className="text-muted"> You do “{shown.model}” first.</span>}</p>
+      <p className="mb-3 text-muted">With hands: {shown.gesture}</p>
+      <ol className="divide-y divide-line border-t border-line">
+        {shown.items.map((item) => (
+          <li key={item.key} className="py-2">
+            {item.problem ? <p className="text-red">{item.label}: {item.problem}</p> : (
+              <>
+                <p className="font-word text-lg"><span className="mr-2 rounded-full bg-marigold-soft px-2.5 font-sans text-sm">You</span>{item.say}</p>
+                {item.script.slice(1).map((line) => (
+                  <p key={line.role + line.text} className="font-word text-lg text-muted"><span className={`mr-2 rounded-full px-2.5 font-sans text-sm text-ink ${line.role === 'children' ? 'bg-slate-soft' : 'bg-paper'}`}>{WHO[line.role]}</span>{line.text}</p>
+                ))}
+              </>
+            )}
+          </li>
+        ))}
+      </ol>
+    </div>
+  );
+}

@@ -1,0 +1,88 @@
+'use client';
+
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { changePlan } from '@/app/plan-actions';
+import type { PlanChange } from '@/core/formats/plan-file';
+import type { Plan } from '@/core/sessions/running-order';
+import type { OpenPlan } from '@/server/plans';
+
+export interface PlanWork {
+  readonly plan: Plan;
+  readonly shown: OpenPlan['shown'];
+  readonly state: 'saved' | 'saving' | 'unsaved';
+  readonly error: string | null;
+  /** Changes the plan here at once, and keeps it a moment later. */
+  readonly edit: (change: (plan: Plan) => Plan) => void;
+  /** Asks the word bank for a change; `false` where it could not be made, and the plan stays as it was. */
+  readonly ask: (change: PlanChange) => Promise<boolean>;
+  readonly undo: (() => void) | null;
+}
+
+/** Typing is kept when it rests this long. */
+const REST_MS = 500;
+const AWAY = 'The server cannot be reached. Your changes are still here on the screen; they are kept when you change something once it is back.';
+
+/** A plan being worked on: every change is kept on the server, and the last ones can be taken back. */
+export function usePlan(open: OpenPlan): PlanWork {
+  const [plan, setPlan] = useState(open.plan);
+  const [shown, setShown] = useState(open.shown);
+  const [state, setState] = useState<PlanWork['state']>('saved');
+  const [error, setError] = useState<string | null>(null);
+  const [before, setBefore] = useState<readonly Plan[]>([]);
+  const latest = useRef(open.plan);
+  const asked = useRef(0);
+  const timer = useRef<ReturnType<typeof setTimeout> | undefined>(undefined);
+
+  const send = useCallback(async (body: Plan, change: PlanChange): Promise<boolean> => {
+    clearTimeout(timer.current);
+    asked.current += 1;
+    const mine = asked.current;
+    setState('saving');
+    const answer = await changePlan(open.id, body, change).catch(() => null);
+    // A later change has its own answer on the way.
+    if (mine !== asked.current) return answer?.ok === true;
+    setError(answer === null ? AWAY : answer.ok ? null : answer.error);
+    setState(answer?.ok ? 'saved' : 'unsaved');
+    if (!answer?.ok) return false;
+    latest.current = answer.value.plan;
+    setPlan(answer.value.plan);
+    setShown(answer.value.shown);
+    return true;
+  }, [open.id]);
+
+  const put = useCallback((next: Plan): void => {
+    latest.current = next;
+    setPlan(next);
+    setState('unsaved');
+    clearTimeout(timer.current);
+    timer.current = setTimeout(() => void send(latest.current, { kind: 'show' }), REST_MS);
+  }, [send]);
+
+  const remember = (): void => {
+    const now = latest.current;
+    setBefore((was) => [...was.slice(-19), now]);
+  };
+  const edit = (change: (now: Plan) => Plan): void => {
+    remember();
+    put(change(latest.current));
+  };
+  const ask = async (change: PlanChange): Promise<boolean> => {
+    remember();
+    const done = await send(latest.current, change);
+    if (!done) setBefore((was) => was.slice(0, -1));
+    return done;
+  };
+  const undo = before.length ? (): void => {
+    put(before.at(-1)!);
+    setBefore(before.slice(0, -1));
+  } : null;
+
+  // What was typed a moment ago is not lost when the screen is left.
+  useEffect(() => () => {
+    if (!timer.current) return;
+    clearTimeout(timer.current);
+    void changePlan(open.id, latest.current, { kind: 'show' }).catch(() => undefined);
+  }, [open.id]);
+
+  return { plan, shown, state, error, edit, ask, undo };
+}
