@@ -111,7 +111,7 @@ test('a session can be played with no names at all, and from Today in one tap', 
   const fresh = await openApp();
   const { page, trouble } = await openPage(browser);
   await page.goto(fresh.url);
-  await page.getByRole('button', { name: /^Play now/ }).click();
+  await page.getByRole('button', { name: /^Play now/ }).first().click();
   await page.getByRole('button', { name: 'Modelled: Everyone first' }).click();
   await page.getByRole('button', { name: /^On own/ }).click();
   await shown(page, 1);

@@ -62,9 +62,9 @@ function goOn({ task, step, alone, counted }: Played): Proposal {
   return { wish: { task, step: next.id }, why };
 }
 
-const ago = (at: number, now: number): string => {
+const lasting = (at: number, now: number): string => {
   const days = Math.round((now - at) / 86_400_000);
-  return days >= 14 ? `${Math.round(days / 7)} weeks ago` : `${days} days ago`;
+  return days >= 14 ? `${Math.round(days / 7)} weeks` : `${days} days`;
 };
 
 /** The sound that slipped most often lately, where one did more than once. */
@@ -96,7 +96,7 @@ async function proposals(group: Group, shop: Workshop, now: number): Promise<Pro
   const sound = await slipping(group.id);
   const out: Proposal[] = [];
   if (next) out.push(goOn(next));
-  if (oldest) out.push({ wish: { task: oldest.task, step: stepOf(taskOf(oldest.task), oldest.step).id }, why: `Not played since ${ago(oldest.at, now)}.` });
+  if (oldest) out.push({ wish: { task: oldest.task, step: stepOf(taskOf(oldest.task), oldest.step).id }, why: `Not played for ${lasting(oldest.at, now)}.` });
   if (sound) out.push({ wish: { shape: 'one-sound', sound, minutes: 12 }, why: `${slashed(sound, shop.bank.accent)} slipped most often lately: hear it in many games.` });
   return [...out, ...fresh];
 }

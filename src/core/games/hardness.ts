@@ -12,7 +12,7 @@ import type { Step, TaskCore } from './task';
  */
 export const POINTS = {
   /** Notice, match, say one, put together, take apart, leave out, add, swap. */
-  act: { echo: 0, notice: 4, match: 8, produce: 14, blend: 24, segment: 32, 'leave-out': 44, add: 48, swap: 54 },
+  act: { echo: 0, notice: 4, match: 8, produce: 14, blend: 26, segment: 34, 'leave-out': 46, add: 50, swap: 56 },
   unit: { word: 0, syllable: 6, rhyme: 12, 'onset-rime': 14, sound: 20 },
   place: { first: 0, last: 4, ends: 5, any: 8, middle: 10, cluster: 14, onset: 15 },
   foil: { far: 0, 'same-start': 3, near: 4, 'same-vowel': 5, 'same-ends': 7 },

@@ -160,6 +160,8 @@ export const wordOf = (material: Material, name: string | undefined): Word => ne
 export function makeItem(task: Task, step: Step, from: Spec | string, material: Material): Item {
   const spec = typeof from === 'string' ? readKey(from) : from;
   const key = keyOf(spec);
+  const inAccent = material.keep('sounds of the accent', () => new Set(material.words.flatMap((w) => w.sounds.map((s) => s.ipa))));
+  if (spec.sounds?.some((ipa) => !inAccent.has(ipa))) throw new Unproved(`A sound of “${key}” is not in the accent.`);
   const made = task.make(spec, step, material);
   const { head } = made;
   const facts: (readonly [string, boolean])[] = [

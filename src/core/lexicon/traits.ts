@@ -36,7 +36,9 @@ export function traitsOf(word: Word): Traits {
   if (before) return before;
   const { sounds, segments } = word;
   const said = sounds.map((s) => letterOf(s.ipa)).join('');
-  const from = sounds.findLastIndex((s) => s.vowel && segments[s.segment]!.stress !== 'none');
+  const strong = sounds.findLast((s) => s.vowel && segments[s.segment]!.stress !== 'none')?.syllable;
+  // Two vowels may stand in one beat (fire): the rhyme begins with the first.
+  const from = sounds.findIndex((s) => s.vowel && s.syllable === strong);
   const made: Traits = {
     said,
     rhyme: said.slice(Math.max(from, 0)),

@@ -55,7 +55,7 @@ test('every entry agrees with every reference, or its difference is reviewed wit
   expect(all.length).toBeLessThanOrEqual(0.03 * comparisons.reduce((n, c) => n + c.covered, 0));
   expect(reviewed.filter((r) => !all.some((d) => d.word === r.word && d.reference === r.reference))).toEqual([]);
   for (const accent of ACCENT_IDS) expect(REFERENCES.some((r) => r.accent === accent), accent).toBe(true);
-});
+}, 300_000);
 
 // The check has to be able to fail: spoil the bank in three ways and see it caught.
 const mutations: readonly { name: string; spoil: (sounds: string[]) => string[]; least: number }[] = [

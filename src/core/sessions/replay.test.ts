@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { OUTCOMES } from '../answers/outcome';
-import { mergeLogs, type AnswerEntry, type Entry } from './log';
+import { mergeLogs, ROUND_STRIDE, type AnswerEntry, type Entry } from './log';
 import { replay, wordOfTurn, type SessionPlan } from './replay';
 import { slippedSounds, tally } from './summary';
 import { minutesFor, nextChild, setSizeFor, turnsFor } from './turns';
@@ -67,6 +67,41 @@ describe('replay', () => {
       expect(mergeLogs(part, whole, part)).toEqual(mergeLogs(whole, part));
       expect(new Set(mergeLogs(part, whole).map((e) => e.id)).size).toBe(mergeLogs(part, whole).length);
     }));
+  });
+});
+
+describe('rounds', () => {
+  const two: SessionPlan = { rounds: [{ words: ['sun', 'map'], turns: 2 }, { words: ['a b', 'b c', 'c d'], turns: 3, inOrder: true }, { words: ['/s/ /p/'], turns: 1, together: true }], children: ['a', 'b'] };
+  const through = (log: Entry[]): Entry[] => {
+    for (let state = replay(two, log); state.phase === 'turn'; state = replay(two, log)) log.push(answer(state.turn, state.childId, state.word));
+    return log;
+  };
+  test('each is modelled, played and left for the next; turns go on fairly over all of them', () => {
+    const log = through([entry({ kind: 'modelled', round: 0 })]);
+    expect(replay(two, log)).toMatchObject({ phase: 'round-done', round: 0, done: 2 });
+    log.push(entry({ kind: 'round', round: 1 }));
+    expect(replay(two, log)).toMatchObject({ phase: 'model', round: 1, turn: ROUND_STRIDE, word: 'a b' });
+    through([...log.splice(0), entry({ kind: 'modelled', round: 1 })]).forEach((e) => log.push(e));
+    const given = log.filter((e) => e.kind === 'answer');
+    expect(given.map((a) => a.word)).toEqual(['sun', 'map', 'a b', 'b c', 'c d']);
+    expect(given.map((a) => a.childId)).toEqual(['a', 'b', 'a', 'b', 'a']);
+  });
+  test('a chain keeps its order, also the second time round', () => {
+    const log = through([entry({ kind: 'round', round: 1 }), entry({ kind: 'modelled', round: 1 }), entry({ kind: 'more', turns: 3, round: 1 })]);
+    expect(log.filter((e) => e.kind === 'answer').map((a) => a.word)).toEqual(['a b', 'b c', 'c d', 'a b', 'b c', 'c d']);
+  });
+  test('undo in the middle of a chain gives the same step again, and one from an earlier round goes back to it', () => {
+    const log = [entry({ kind: 'round', round: 1 }), entry({ kind: 'modelled', round: 1 }), answer(1000, 'a', 'a b'), answer(1001, 'b', 'b c')];
+    const last = replay(two, log).last!;
+    expect(replay(two, [...log, entry({ kind: 'undo', answerId: last.id })])).toMatchObject({ round: 1, turn: 1001, word: 'b c', childId: 'b', done: 1 });
+    const early = [...through([entry({ kind: 'modelled', round: 0 })]), entry({ kind: 'round', round: 1 })];
+    expect(replay(two, [...early, entry({ kind: 'undo', answerId: replay(two, early).last!.id })])).toMatchObject({ round: 0, phase: 'turn', word: 'map' });
+  });
+  test('words of a hunt are ticked and taken back, turn by turn; nobody has the turn', () => {
+    const log = [entry({ kind: 'round', round: 2 }), entry({ kind: 'modelled', round: 2 }), entry({ kind: 'tick', turn: 2000, word: 'spot', on: true }), entry({ kind: 'tick', turn: 2000, word: 'pot', on: true }), entry({ kind: 'tick', turn: 2000, word: 'spot', on: false })];
+    const state = replay(two, log);
+    expect([...state.ticked]).toEqual(['pot']);
+    expect(state.childId).toBeNull();
   });
 });
 

@@ -86,8 +86,8 @@ const WISHES: Readonly<Record<Shape, (request: PlanRequest, material: Material) 
     const first = (task: string, ids?: readonly string[]): string | undefined => taskOf(task).steps.filter((s) => !ids || ids.includes(s.id)).find((s) => enough(task, s.id, sound, material))?.id;
     const rows: [RoundRole, string, string | undefined][] = [
       ['warm-up', 'rhyme-pairs', first('rhyme-pairs')], ['focus', 'sort', canSort(sound, material) ? 'far' : undefined],
-      ['focus', canSort(sound, material) ? 'blending' : 'where', canSort(sound, material) ? String(count) : first('where')],
-      ...(canSort(sound, material) ? [] : [['focus', 'blending', String(count)] as [RoundRole, string, string]]),
+      ...(canSort(sound, material) ? [] : [(first('where') ? ['focus', 'where', first('where')] : ['focus', 'anywhere', 'far']) as [RoundRole, string, string]]),
+      ['focus', 'blending', String(count)],
       ['focus', 'segmenting', String(count)], ['stretch', 'swap', first('swap')],
     ];
     return rows.flatMap(([role, task, step]) => (step ? [{ role, task, step, size: task === 'blending' || task === 'segmenting' ? size : Math.min(size, 4), way: task === 'rhyme-pairs' || task === 'swap' ? 'together' as const : undefined, sound }] : []))
@@ -144,6 +144,8 @@ function cutToTime(plan: Plan, { children, paceOf, shape }: PlanRequest): Plan {
   return { ...plan, rounds: rounds.length ? rounds : plan.rounds };
 }
 
+const TITLE_LIMIT = 60;
+
 /** What a plan is called until somebody calls it otherwise. */
 export function titleOf({ shape, task, step, count, sound }: Pick<PlanRequest, 'shape' | 'task' | 'step' | 'count' | 'sound'>, { accent }: Pick<Material, 'accent'>): string {
   const of = sound === undefined ? '' : ` with ${slashed(sound, accent)}`;
@@ -153,7 +155,11 @@ export function titleOf({ shape, task, step, count, sound }: Pick<PlanRequest, '
   const played = taskOf(task);
   const name = played.name.replace(/\?$/, '');
   const family = FAMILY_NAMES[played.family];
-  return `${family === name ? name : `${family}: ${name.charAt(0).toLowerCase()}${name.slice(1)}`}, ${stepOf(played, step).name}${of}`;
+  const rest = `, ${stepOf(played, step).name}${of}`;
+  const full = family === name ? `${name}${rest}` : `${family}: ${name.charAt(0).toLowerCase()}${name.slice(1)}${rest}`;
+  // A title is short enough to stand in one line of a list.
+  const fitting = full.length <= TITLE_LIMIT ? full : `${name}${rest}`;
+  return fitting.length <= TITLE_LIMIT ? fitting : `${fitting.slice(0, TITLE_LIMIT - 1)}…`;
 }
 
 /** Seconds of each round, for the bar that shows them. */

@@ -59,6 +59,9 @@ export const MarkShape = ({ making, large = false }: { making: Making; large?: b
 
 const gapBefore = (mark: Mark, index: number): number => (index === 0 ? 0 : mark.close ? SIZE.close : SIZE.gap);
 
+/** How long a line is, in its own units. */
+export const lineLength = (marks: readonly Mark[]): number => marks.reduce((sum, mark, i) => sum + WIDTHS[mark.making] + gapBefore(mark, i), 0);
+
 interface BounceLineProps {
   readonly marks: readonly Mark[];
   readonly count: number;
@@ -78,7 +81,7 @@ interface BounceLineProps {
 
 /** The bounce line: every sound of a word as a mark on a line. Drawn here and nowhere else. */
 export function BounceLine({ marks, count, size, labels = size === 'full', states, lifts, spot = null, letters = false, onTap }: BounceLineProps) {
-  const total = marks.reduce((sum, mark, i) => sum + WIDTHS[mark.making] + gapBefore(mark, i), 0);
+  const total = lineLength(marks);
   const unit = size === 'list' ? `${Math.min(0.25, LIST_WIDTH / total)}px` : `min(1px, calc(100cqw / ${total + 8}))`;
   const tappable = onTap !== undefined;
   return (

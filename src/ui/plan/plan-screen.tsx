@@ -30,7 +30,7 @@ export function PlanScreen({ open, games }: { open: OpenPlan; games: Catalogue }
       <div className="min-w-0">
         <label className="block"><span className="sr-only">Name of the plan</span>
           <input
-            className="-ml-2 w-full rounded-lg bg-transparent px-2 font-word text-4xl font-bold hover:bg-card focus:bg-card" value={plan.title} maxLength={60} autoComplete="off"
+            className="-ml-2 w-full rounded-lg bg-transparent px-2 py-1.5 font-word text-4xl font-bold leading-normal hover:bg-card focus:bg-card" value={plan.title} maxLength={60} autoComplete="off"
             onChange={(e) => edit((now) => ({ ...now, title: e.target.value }))}
           />
         </label>

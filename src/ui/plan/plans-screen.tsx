@@ -50,12 +50,12 @@ function NewPlan({ group, games }: Omit<PlansProps, 'plans'>) {
       <h1 className="mb-1 text-4xl">Plan for {group.name}</h1>
       <p className="mb-5 text-lg text-muted">A whole running order at once; then change anything in it.</p>
       <input type="hidden" name="groupId" value={group.id} />
-      <fieldset className="mb-6">
+      <fieldset className="mb-4">
         <legend className="sr-only">Shape</legend>
         <ul className="divide-y divide-line border-y border-line">
           {SHAPES.map(([id, name, what]) => (
             <li key={id}>
-              <label className="flex min-h-14 cursor-pointer items-center gap-4 px-1 has-checked:bg-card has-focus-visible:outline-3">
+              <label className="flex min-h-12 cursor-pointer items-center gap-4 px-1 has-checked:bg-card has-focus-visible:outline-3">
                 <input type="radio" name="shape" value={id} checked={shape === id} onChange={() => setShape(id)} className="size-5 accent-green" />
                 <span><span className="font-word text-xl font-bold">{name}</span> <span className="ml-2 text-muted">{what}</span></span>
               </label>
@@ -63,17 +63,17 @@ function NewPlan({ group, games }: Omit<PlansProps, 'plans'>) {
           ))}
         </ul>
       </fieldset>
-      <div className="flex flex-wrap items-end gap-x-3 gap-y-4 font-word text-2xl">
+      <div className="flex flex-wrap items-end gap-x-3 gap-y-3 font-word text-2xl">
         <label className="flex items-center gap-3">Give me <input name="minutes" type="number" min={1} max={60} value={minutes} onChange={(e) => setMinutes(e.target.value)} className="field w-24 text-2xl" aria-label="Minutes" /> minutes</label>
         {skilled && (
           <>
             <label className="flex items-center gap-3">on
-              <select name="task" value={task} onChange={(e) => { setTask(e.target.value); setStep(''); }} className="field max-w-80 text-xl" aria-label="Game">
+              <select name="task" value={task} onChange={(e) => { setTask(e.target.value); setStep(''); }} className="field w-auto max-w-full text-xl" aria-label="Game">
                 {games.families.map((f) => <optgroup key={f.name} label={f.name}>{f.tasks.map((t) => <option key={t.id} value={t.id}>{t.name === f.name ? t.name : `${f.name}: ${t.name}`}</option>)}</optgroup>)}
               </select>
             </label>
             <label><span className="sr-only">Step</span>
-              <select key={task} name="step" value={step} onChange={(e) => setStep(e.target.value)} className="field max-w-80 text-xl">
+              <select key={task} name="step" value={step} onChange={(e) => setStep(e.target.value)} className="field w-auto max-w-full text-xl">
                 {chosen.steps.map((s) => <option key={s.id} value={s.id}>{s.name}</option>)}
               </select>
             </label>
@@ -94,8 +94,8 @@ function NewPlan({ group, games }: Omit<PlansProps, 'plans'>) {
         )}
         <span className="py-2.5">for {people}.</span>
       </div>
-      {skilled && <p className="mt-4 text-muted">{chosen.asks}</p>}
-      <button type="submit" className="action mt-6 min-h-16 px-10 text-xl" disabled={busy}>{busy ? 'Planning…' : 'Plan it'}</button>
+      {skilled && <p className="mt-2 text-muted">{chosen.asks}</p>}
+      <button type="submit" className="action mt-4 min-h-16 px-10 text-xl" disabled={busy}>{busy ? 'Planning…' : 'Plan it'}</button>
       {state.error && <div className="mt-4"><ErrorMessage>{state.error}</ErrorMessage></div>}
     </form>
   );

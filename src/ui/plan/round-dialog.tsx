@@ -34,7 +34,7 @@ export function RoundDialog({ round, shown, task, games, put, ask, onClose }: Ro
   };
   const frame = (change: Partial<PlannedRound['frame']>): void => put((r) => ({ ...r, frame: { ...r.frame, ...change } }));
   return (
-    <Dialog open onOpenChange={onClose} title={shown.name} description={task.asks}>
+    <Dialog open onOpenChange={onClose} title={shown.name}>
       <div className="space-y-6">
         <GamePicker games={games} task={round.task} step={round.step} label="Make the round anew" onPick={async (id, step) => { await tell({ kind: 'set', round: round.id, task: id, step }); }} />
         {failed && <p role="alert" className="border-l-4 border-red pl-3 text-red">That could not be made; the reason stands above the plan.</p>}

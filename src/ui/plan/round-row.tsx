@@ -35,13 +35,14 @@ export function RoundRow({ round, number, shown, plan, games, people, pace, put,
   const items = round.items.map((item) => ({ ...item, shown: shown?.items.find((i) => i.key === item.key) ?? null }));
   const minutes = wholeMinutes(roundSeconds(round, people, pace ?? 15));
   const item = typeof dialog === 'object' && dialog ? items.find((i) => i.key === dialog.item) : undefined;
-  const name = `${shown?.family ?? ''}${shown && shown.name !== shown.family ? `: ${shown.name}` : ''}`;
+  const family = games.families.find((f) => f.tasks.some((t) => t.id === round.task))?.name ?? '';
+  const stretch = (i: number): boolean => round.role === 'focus' && i === items.length - 1 && items.length > 2 && !shown?.inOrder;
   return (
-    <li ref={setNodeRef} style={{ transform: CSS.Translate.toString(transform), transition }} className={`grid grid-cols-[3rem_minmax(0,1fr)] border-b border-line py-3.5 ${isDragging ? 'relative z-10 bg-card shadow-lg' : ''} ${round.role === 'focus' ? '' : ''}`}>
+    <li ref={setNodeRef} style={{ transform: CSS.Translate.toString(transform), transition }} className={`grid grid-cols-[3rem_minmax(0,1fr)] border-b border-line py-3 ${isDragging ? 'relative z-10 bg-card shadow-lg' : ''}`}>
       <p className="font-word leading-none"><span className="block text-3xl font-bold">{minutes}</span><span className="text-sm text-muted">min</span></p>
       <div className="min-w-0">
         <div className="flex items-start gap-2">
-          <h2 className="min-w-0 flex-1 py-1 text-xl"><span className="sr-only">Round {number}: </span>{name} <span className="font-sans text-base font-normal text-muted">{step} · {ROLE_WORDS[round.role].toLowerCase()}</span></h2>
+          <h2 className="min-w-0 flex-1 py-1 text-xl"><span className="sr-only">Round {number}: </span>{family} <span className="font-sans text-base font-normal text-muted">{task && task.name !== family && `${task.name.charAt(0).toLowerCase()}${task.name.slice(1)} · `}{step} · {ROLE_WORDS[round.role].toLowerCase()}</span></h2>
           <button type="button" className={ICON} onClick={() => void ask({ kind: 'remake', round: round.id })} title="Other words"><RefreshCw aria-hidden="true" size={19} /><span className="sr-only">Other words in round {number}</span></button>
           <button type="button" className={ICON} onClick={() => setDialog('round')} title="Change"><SlidersHorizontal aria-hidden="true" size={19} /><span className="sr-only">Change round {number}</span></button>
           <button type="button" className={ICON} onClick={onRemove} title="Take out"><Trash2 aria-hidden="true" size={19} /><span className="sr-only">Take round {number} out</span></button>
@@ -52,24 +53,23 @@ export function RoundRow({ round, number, shown, plan, games, people, pace, put,
             <li key={key} className="max-w-full">
               <button
                 type="button" onClick={() => setDialog({ item: key })}
-                className={`flex min-h-12 max-w-full items-center gap-2 rounded-full border bg-card px-4 text-left font-word text-xl hover:border-ink ${as?.problem ? 'border-red text-red' : i === items.length - 1 && items.length > 2 && !shown?.inOrder ? 'border-ink' : 'border-line-strong'}`}
+                className={`flex min-h-12 max-w-full items-center gap-2 rounded-full border bg-card px-4 text-left font-word text-xl hover:border-ink ${as?.problem ? 'border-red text-red' : stretch(i) ? 'border-ink' : 'border-line-strong'}`}
               >
                 {locked && <Lock aria-label="kept" size={15} className="shrink-0" />}
                 <span className="min-w-0 wrap-anywhere">{as?.label ?? key}</span>
-                {i === items.length - 1 && items.length > 2 && !shown?.inOrder && <span className="text-base text-muted">stretch</span>}
+                {stretch(i) && <span className="text-base text-muted">stretch</span>}
               </button>
             </li>
           ))}
           <li><button type="button" className="grid size-12 place-items-center rounded-full border border-dashed border-line-strong text-muted hover:border-ink hover:text-ink" title="One more" onClick={() => void ask({ kind: 'more', round: round.id })}><Plus aria-hidden="true" size={19} /><span className="sr-only">One more in round {number}</span></button></li>
         </ul>
         {shown && (
-          <p className="mt-2 text-[0.95rem] text-muted">
-            {shown.sample && <>“{shown.sample}” · </>}{WAY_WORDS[round.way]}{round.gap !== 1 && ` · pause ${round.gap} s`}{shown.judged && ` · ${shown.judged}`}
-          </p>
+          <div className="mt-1 flex flex-wrap items-center gap-x-4 text-[0.95rem] text-muted">
+            <p className="min-w-0 py-1">{shown.sample && <>“{shown.sample}” · </>}{WAY_WORDS[round.way]}{round.gap !== 1 && ` · pause ${round.gap} s`}</p>
+            <button type="button" className="quiet -ml-3" aria-expanded={reading} onClick={() => setReading(!reading)}>{reading ? 'Close the script' : 'Read the script'}</button>
+          </div>
         )}
-        {round.reminder && <p className="mt-0.5 text-[0.95rem] italic text-muted">{round.reminder}</p>}
-        <button type="button" className="quiet -ml-3 text-[0.95rem]" aria-expanded={reading} onClick={() => setReading(!reading)}>{reading ? 'Close the script' : 'Read the script'}</button>
-        {reading && shown && <Script shown={shown} />}
+        {reading && shown && <Script shown={shown} reminder={round.reminder} />}
       </div>
       {item && (
         <ItemDialog
@@ -100,11 +100,12 @@ const moved = <T,>(items: readonly T[], at: number, by: number): T[] => {
 const WHO = { adult: 'You', together: 'Together', children: 'They' } as const;
 
 /** Every line of a round as it will be said. */
-function Script({ shown }: { shown: ShownRound }) {
+function Script({ shown, reminder }: { shown: ShownRound; reminder: string }) {
   return (
     <div className="mb-1 rounded-xl bg-card p-4">
       <p className="mb-2 font-word text-lg">{shown.opening}{shown.model && <span className="text-muted"> You do “{shown.model}” first.</span>}</p>
-      <p className="mb-3 text-muted">With hands: {shown.gesture}</p>
+      <p className="text-muted">With hands: {shown.gesture}{reminder && <em> {reminder}</em>}</p>
+      <p className="mb-3 text-muted">How it is judged: {shown.judged}.</p>
       <ol className="divide-y divide-line border-t border-line">
         {shown.items.map((item) => (
           <li key={item.key} className="py-2">

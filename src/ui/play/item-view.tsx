@@ -1,7 +1,8 @@
 'use client';
 
+import type { CSSProperties } from 'react';
 import type { Item, Mark, View } from '@/core/games/item';
-import { BounceLine, type MarkState } from '../kit/bounce-line';
+import { BounceLine, lineLength, type MarkState } from '../kit/bounce-line';
 import { Picture } from '../kit/picture';
 
 interface ItemViewProps {
@@ -48,7 +49,7 @@ export function ItemView(props: ItemViewProps) {
       </ul>
     );
     case 'row': return <Row item={item} view={view} covered={covered} />;
-    case 'change': return <Change item={item} view={view} covered={covered} lit={lit} />;
+    case 'change': return <Change view={view} covered={covered} lit={lit} />;
     case 'beats': return <Beats {...props} view={view} />;
     case 'list': return (
       <ol className="flex flex-wrap items-baseline gap-x-8 gap-y-3 py-4 font-word text-5xl font-bold">
@@ -60,7 +61,7 @@ export function ItemView(props: ItemViewProps) {
       </ol>
     );
     case 'story': return (
-      <div className="max-w-[52rem] space-y-3 py-3 font-word text-3xl leading-snug lg:text-4xl">
+      <div className="max-w-[52rem] space-y-3 py-2 font-word text-3xl leading-snug">
         {view.sentences.map((sentence, i) => (
           <p key={i}>
             {sentence.map((w, j) => (w.hit && !covered ? <strong key={j} className="border-b-4 border-marigold">{w.text} </strong> : <span key={j}>{w.text} </span>))}
@@ -109,16 +110,15 @@ function Row({ item, view, covered }: { item: Item; view: Of<'row'>; covered: bo
 }
 
 /** The line as it was with what leaves lifted out, and the line it becomes with what drops in. */
-function Change({ item, view, covered, lit }: { item: Item; view: Of<'change'>; covered: boolean; lit: number }) {
+function Change({ view, covered, lit }: { view: Of<'change'>; covered: boolean; lit: number }) {
   const line = (marks: readonly Mark[], lifts: Record<number, 'up' | 'down'>, lights: number) => (
     <BounceLine marks={marks} count={marks.length} size="full" labels={!covered} lifts={lifts} states={marks.map((_, i) => (lights > i ? 'lit' : 'plain'))} />
   );
-  const [from, to] = [item.words[0]?.word ?? '', item.words[1]?.word ?? item.expected];
   return (
-    <div className="grid max-w-[58rem] items-end gap-x-10 gap-y-4 pb-2 md:grid-cols-[minmax(0,1fr)_auto_minmax(0,1fr)]">
-      <div className="min-w-0"><p className="mb-1 font-word text-4xl font-bold wrap-anywhere">{covered ? '…' : from}</p>{line(view.from, lifted(view.gone, 'up'), lit)}</div>
+    <div className="grid max-w-[54rem] items-end gap-x-8 gap-y-4 pb-2 md:grid-cols-(--lines)" style={{ '--lines': `minmax(0, ${lineLength(view.from)}fr) auto minmax(0, ${lineLength(view.to)}fr)` } as CSSProperties}>
+      <div className="min-w-0">{line(view.from, lifted(view.gone, 'up'), lit)}</div>
       <span aria-hidden="true" className="font-word text-5xl text-muted max-md:hidden md:pb-20">→</span>
-      <div className="min-w-0"><p className="mb-1 font-word text-4xl font-bold wrap-anywhere">{covered ? '…' : to}</p>{line(view.to, lifted(view.come, 'down'), -1)}</div>
+      <div className="min-w-0">{line(view.to, lifted(view.come, 'down'), -1)}</div>
     </div>
   );
 }

@@ -154,7 +154,7 @@ export function PlayScreen({ session }: { session: PlaySession }) {
                   {modelling ? (
                     <p className="font-word text-2xl leading-snug lg:text-[1.7rem]">{round.opening}</p>
                   ) : (
-                    <p className="font-word text-3xl leading-tight lg:text-[2.5rem]">
+                    <p className={`font-word leading-tight ${item.view.kind === 'line' || item.view.kind === 'pair' ? 'text-3xl lg:text-[2.5rem]' : 'text-2xl lg:text-[2rem]'}`}>
                       {covered ? coveredText(round.ask) : fill(round.ask, item.slots)}
                     </p>
                   )}
@@ -169,7 +169,7 @@ export function PlayScreen({ session }: { session: PlaySession }) {
                   ownName={item.key === OWN_NAME ? (state.childId ? nameOf(state.childId) : 'your own name') : ''}
                 />
               )}
-              <div className="flex min-h-[4.5rem] items-baseline gap-4">
+              <div className={`flex min-h-[4.5rem] items-baseline gap-4 ${hunting && !modelling ? 'hidden' : ''}`}>
                 <Tag tone="listen">{modelling ? 'Model' : 'Listen'}</Tag>
                 {covered ? (
                   <p className="text-muted">Hidden while children can see.</p>
@@ -179,7 +179,7 @@ export function PlayScreen({ session }: { session: PlaySession }) {
                       {modelling ? item.script.map((line) => line.text).slice(0, 2).join(' … ') : item.expected}
                     </span>
                     <span className="text-muted">
-                      {[item.count && item.view.kind === 'line' ? `${item.count} sounds` : '', item.meaning].filter(Boolean).join(' · ')}
+                      {item.view.kind === 'line' && [item.count ? `${item.count} sounds` : '', item.meaning].filter(Boolean).join(' · ')}
                       {item.contested && <span className="ml-2 text-sm">({item.contested})</span>}
                     </span>
                   </p>
@@ -193,7 +193,7 @@ export function PlayScreen({ session }: { session: PlaySession }) {
                     <button type="button" className="plain min-h-16" onClick={slower}>Slower{mine.gap > 0 && `: ${gaps[mine.gap]} s`}</button>
                     {!round.inOrder && <button type="button" className="plain min-h-16" disabled={!spare} onClick={swap}>Other word</button>}
                     {judgeable && <button type="button" className="plain min-h-16" onClick={() => setDialog('said')}>They said…</button>}
-                    <button type="button" className="plain min-h-16" disabled={!state.childId} onClick={skip}>Come back later</button>
+                    {state.childId && <button type="button" className="plain min-h-16" onClick={skip}>Come back later</button>}
                     <button type="button" className="plain min-h-16" onClick={() => setDialog('note')}>Note{mine.note && ' ✓'}</button>
                   </>
                 )}

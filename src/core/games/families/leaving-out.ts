@@ -1,6 +1,7 @@
 import { atMostFour, rightLikely, slipLikely } from '../../answers/likely';
 import { inCluster } from '../../lexicon/difficulty';
-import type { Word } from '../../lexicon/entry';
+import { realise, type Word } from '../../lexicon/entry';
+import { ACCENT_IDS } from '../../phonology/accents';
 import { labelOf, makingOf } from '../../phonology/sounds';
 import { advice, marksOf, need, shownOf, wordOf, type Mark } from '../item';
 import { oneBeat, playable, type Material } from '../material';
@@ -39,6 +40,24 @@ export function leavable(word: Word, step: Step, material: Material): number[] {
 
 const SHORT: ReadonlySet<string> = new Set(['KIT', 'DRESS', 'TRAP', 'LOT', 'STRUT', 'FOOT']);
 
+/**
+ * What is left may be a word elsewhere: *fault* without /t/ is *fall* in Scottish and not in Southern British. Says which
+ * sound differs here; null where no accent makes it a word.
+ */
+function wordElsewhere(word: Word, at: number, material: Material): string | null {
+  const left = without(word, at);
+  const segment = word.sounds[at]!.segment;
+  const near = material.words.filter((w) => w.sounds.length === left.length && w.sounds.filter((s, i) => s.ipa !== left[i]).length === 1);
+  for (const accent of ACCENT_IDS) {
+    if (accent === material.accent || near.length === 0) continue;
+    const there = realise(word.entry, accent).filter((s) => s.segment !== segment).map((s) => s.ipa).join(' ');
+    const found = near.find((w) => realise(w.entry, accent).map((s) => s.ipa).join(' ') === there);
+    const differs = found?.sounds.findIndex((s, i) => s.ipa !== left[i]) ?? -1;
+    if (found) return `Not “${found.word}” here: that has ${slash(found.sounds[differs]!.ipa, material)} where this has ${slash(left[differs]!, material)}. `;
+  }
+  return null;
+}
+
 const GONE: Readonly<Record<string, string>> = { first: 'its first sound', last: 'its last sound', cluster: 'one sound' };
 
 /** The marks of what is left: the word's own, without the one that went. */
@@ -65,7 +84,7 @@ const LEAVE_OUT: Task = {
     const sound = slash(gone, material);
     return {
       head: word, words: [shownOf(word)], view: { kind: 'change', from: marksOf(word), to: marksWithout(word, at!), gone: [at!], come: [] }, expected: `${name}${real ? '' : ' (made-up)'}`, judged: { by: 'sounds', sounds: left },
-      slots: { word: word.word, sound, left: name, place: GONE[step.place!]! }, how: `They say it back first. ${real ? '' : 'What is left is not a word we know. '}${advice([gone], material.accent)}`,
+      slots: { word: word.word, sound, left: name, place: GONE[step.place!]! }, how: `They say it back first. ${real ? '' : (wordElsewhere(word, at!, material) ?? 'What is left is not a word we know. ')}${advice([gone], material.accent)}`,
       script: script(`${word.word}. Now without ${sound}.`, name), likely: atMostFour([
         rightLikely(left, name, real ? 'right' : 'right, made-up'), { id: 'unchanged', slip: 'unchanged', outcome: 'not-yet', said: ipaOf(word).join(' '), show: word.word, note: 'the whole word', missed: [] },
         slipLikely('other-sound', [gone], sound, 'only that sound', material.guard),

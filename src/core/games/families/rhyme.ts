@@ -12,13 +12,13 @@ const rhyming = (least: number) => (_step: Step, material: Material): readonly W
   material.keep(`rhyming ${least}`, () => oneBeat(material).filter((w) => w.entry.band < 3 && rhymesOf(w, material).length >= least));
 
 const foilSteps: readonly Step[] = [
-  { id: 'far', name: 'foils share nothing', foil: 'far' }, { id: 'same-start', name: 'foils share the start', foil: 'same-start' },
-  { id: 'same-vowel', name: 'foils share the vowel', foil: 'same-vowel' }, { id: 'same-ends', name: 'foils share both ends', foil: 'same-ends' },
+  { id: 'far', name: 'the others share nothing', foil: 'far' }, { id: 'same-start', name: 'the others begin alike', foil: 'same-start' },
+  { id: 'same-vowel', name: 'the others share the vowel', foil: 'same-vowel' }, { id: 'same-ends', name: 'the others differ in the vowel only', foil: 'same-ends' },
 ];
 
 const foilFor = (word: Word, { step, material, random, wishes }: Building, others: readonly Word[] = []): Word | undefined =>
   rhymeFoil(word, step.foil!, others, { material, random, pairs: wishes.pairs, avoid: wishes.avoid });
-const partner = ({ head, material, random }: Building): Word | undefined => bestOf(rhymesOf(head, material), random, () => true, 12);
+const partner = ({ head, material, random, wishes }: Building): Word | undefined => bestOf(rhymesOf(head, material), random, (w) => !wishes.avoid.has(w.word), 24);
 
 const PAIRS: Task = {
   id: 'rhyme-pairs', family: 'rhyme', name: 'Do they rhyme?', asks: 'They say whether two words rhyme.', act: 'notice', unit: 'rhyme', steps: foilSteps,
@@ -43,8 +43,8 @@ const PAIRS: Task = {
 };
 
 const rowSteps: readonly Step[] = [
-  { id: '3-far', name: '3 words, the odd one shares nothing', foil: 'far', choices: 3 }, { id: '4-far', name: '4 words, the odd one shares nothing', foil: 'far', choices: 4 },
-  { id: '3-same-start', name: '3 words, the odd one shares a start', foil: 'same-start', choices: 3 },
+  { id: '3-far', name: '3 words, nothing shared', foil: 'far', choices: 3 }, { id: '4-far', name: '4 words, nothing shared', foil: 'far', choices: 4 },
+  { id: '3-same-start', name: '3 words, the odd one begins alike', foil: 'same-start', choices: 3 },
   { id: '4-same-vowel', name: '4 words, the odd one shares the vowel', foil: 'same-vowel', choices: 4 },
 ];
 
@@ -57,7 +57,7 @@ const ODD: Task = {
     const { head, step, material, random } = b;
     const row = [head];
     for (const other of some(rhymesOf(head, material), random, 12)) {
-      if (row.length < step.choices! - 1 && row.every((w) => rhymes(w, other))) row.push(other);
+      if (row.length < step.choices! - 1 && !b.wishes.avoid.has(other.word) && row.every((w) => rhymes(w, other))) row.push(other);
     }
     const foil = row.length === step.choices! - 1 ? foilFor(head, b, row) : undefined;
     if (!foil) return null;
@@ -86,7 +86,7 @@ const MATCH: Task = {
   id: 'rhyme-match', family: 'rhyme', name: 'Which one rhymes?', asks: 'They choose the word that rhymes with the first.', act: 'match', unit: 'rhyme',
   steps: [
     { id: '2-far', name: '2 to choose from', foil: 'far', choices: 2 }, { id: '3-far', name: '3 to choose from', foil: 'far', choices: 3 },
-    { id: '3-same-start', name: '3, the others share a start', foil: 'same-start', choices: 3 }, { id: '3-same-vowel', name: '3, the others share the vowel', foil: 'same-vowel', choices: 3 },
+    { id: '3-same-start', name: '3, the others begin alike', foil: 'same-start', choices: 3 }, { id: '3-same-vowel', name: '3, the others share the vowel', foil: 'same-vowel', choices: 3 },
   ],
   secondsPerTurn: 18, gesture: 'point to the one', plain: '{first}. Which one rhymes with it: {choices}?', framed: '{first}. Which pea is its partner: {choices}?',
   heads: rhyming(1),

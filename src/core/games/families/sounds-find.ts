@@ -1,6 +1,7 @@
 import { choiceLikely } from '../../answers/likely';
 import { firstMaking, inCluster } from '../../lexicon/difficulty';
 import type { Word } from '../../lexicon/entry';
+import { traitsOf } from '../../lexicon/traits';
 import { CONSONANTS } from '../../phonology/sounds';
 import type { Random } from '../../random';
 import { advice, need, shownOf, Unproved, wordOf } from '../item';
@@ -10,7 +11,7 @@ import { bestOf, firstOf, foilKind, ipaOf, script, slash, some, soundFoil, YES_N
 import { allKnown, speakable, wordsOf } from './words';
 
 const FOILS: readonly Step[] = [
-  { id: 'far', name: 'the other sounds are made elsewhere', foil: 'far' }, { id: 'near', name: 'the other sounds are made nearly alike', foil: 'near' },
+  { id: 'far', name: 'sounds far apart', foil: 'far' }, { id: 'near', name: 'sounds nearly alike', foil: 'near' },
 ];
 
 /** The start of *train* and *drink* is heard as /ch/ and /j/ too: not a word to ask about a sound’s place. */
@@ -51,7 +52,7 @@ const SAME: Task = {
       head: a, words: [shownOf(a), shownOf(b)], view: { kind: 'pair' }, expected: kind ? `no: ${slash(firstOf(a), material)} and ${slash(firstOf(b), material)}` : `yes: ${slash(firstOf(a), material)}`,
       judged: { by: 'choice', choices: YES_NO, right: kind }, kind, slots: { first: a.word, second: b.word }, likely: choiceLikely(YES_NO, kind), how: advice([...new Set([firstOf(a), firstOf(b)])], material.accent),
       script: script(`${a.word} … ${b.word}. Do they begin with the same sound?`, kind ? 'No!' : 'Yes!'),
-      facts: [['they begin alike, or as far apart as the step says', kind === 0 || isFoil(firstOf(a), firstOf(b), step)], ['the ends do not give it away', apartInEnd(a, b, material)]],
+      facts: [['they begin alike, or as far apart as the step says', kind === 0 || isFoil(firstOf(a), firstOf(b), step)], ['the ends do not give it away', traitsOf(a).rhyme !== traitsOf(b).rhyme]],
     };
   },
 };
@@ -59,7 +60,7 @@ const SAME: Task = {
 const ODD: Task = {
   id: 'sound-odd', family: 'first-sounds', name: 'Odd one out', asks: 'They find the word that begins otherwise.', act: 'match', unit: 'sound',
   steps: [
-    { id: '3-far', name: '3 words, the odd one far away', foil: 'far', choices: 3 }, { id: '4-far', name: '4 words, the odd one far away', foil: 'far', choices: 4 }, { id: '4-near', name: '4 words, the odd one near', foil: 'near', choices: 4 },
+    { id: '3-far', name: '3 words, the odd sound far away', foil: 'far', choices: 3 }, { id: '4-far', name: '4 words, the odd sound far away', foil: 'far', choices: 4 }, { id: '4-near', name: '4 words, the odd sound near', foil: 'near', choices: 4 },
   ],
   secondsPerTurn: 20, gesture: 'point to the one', plain: '{words}. Which one begins with another sound?', framed: 'Weed out the odd one: {words}. Which begins with another sound?',
   heads: plainStart, kinds: (step) => step.choices!,
@@ -87,7 +88,7 @@ const ODD: Task = {
       script: script(`${words.join(' … ')}. Which one begins with another sound?`, words[odd]!, rest.map((w) => w.word).join(', ')),
       facts: [
         ['there are as many words as the step says', row.length === step.choices], ['all the others begin alike', rest.every((w) => firstOf(w) === firstOf(head))],
-        ['the odd one is as far as the step says', odd >= 0 && isFoil(firstOf(head), firstOf(row[odd]!), step)], ['no end gives it away', row.every((w, i) => row.every((o, j) => i === j || apartInEnd(w, o, material)))],
+        ['the odd one is as far as the step says', odd >= 0 && isFoil(firstOf(head), firstOf(row[odd]!), step)], ['no end gives it away', row.every((w, i) => row.every((o, j) => i === j || traitsOf(w).rhyme !== traitsOf(o).rhyme))],
       ],
     };
   },

@@ -147,7 +147,7 @@ const DROP: Task = {
       script: script(`${word.word}. Now without “${part}”.`, leftName),
       likely: atMostFour([
         rightLikely(left, leftName, 'right'), { id: 'unchanged', slip: 'unchanged', outcome: 'not-yet', said: ipaOf(word).join(' '), show: word.word, note: 'the whole word', missed: [] },
-        slipLikely('part-only', gone, part, 'the part to leave out', material.guard),
+        ...(gone.join() === left.join() ? [] : [slipLikely('part-only', gone, part, 'the part to leave out', material.guard)]),
       ]),
       facts: [
         ['what is left is the word without that part', left.length + gone.length === word.sounds.length], ['what is left is not rude', !material.guard(left)],
