@@ -48,7 +48,7 @@ const FAMILIES: readonly { task: string; step?: string; sees: (page: Page) => Pr
   { task: 'count-words', sees: async (p) => expect(await p.locator('main ol li').count()).toBe(3), said: (r) => expect(r.said).toBe('3') },
   { task: 'clap', sees: async (p) => expect(await p.locator('main ol li').count()).toBeGreaterThan(0), said: (r) => expect(['1', '2']).toContain(r.said) },
   { task: 'rhyme-pairs', sees: async (p) => expect(await p.locator('main ul li').count()).toBe(2), said: (r) => { expect(r.word.split(' ')).toHaveLength(2); expect(['yes', 'no']).toContain(r.said); } },
-  { task: 'rhyme-odd', step: '4-far', sees: async (p) => { expect(await p.locator('main ul li').count()).toBe(4); await p.getByText('the odd one').waitFor(); }, said: (r) => expect(r.word.split(' ')).toContain(r.said) },
+  { task: 'rhyme-odd', step: '4-far', sees: async (p) => { expect(await p.locator('main ul li').count()).toBe(4); await p.getByText('the odd one', { exact: true }).waitFor(); }, said: (r) => expect(r.word.split(' ')).toContain(r.said) },
   { task: 'first-sound', sees: async (p) => { await p.getByRole('img', { name: /asked for/ }).waitFor(); }, said: (r) => expect(r.said!.split(' ')).toHaveLength(1) },
   { task: 'where', step: 'all', sees: async (p) => { await p.getByRole('img', { name: /asked for/ }).waitFor(); }, said: (r) => expect(['start', 'middle', 'end']).toContain(r.said) },
   { task: 'blending', step: '4', sees: async (p) => { await p.getByRole('img', { name: /^4 sounds/ }).waitFor(); }, said: (r) => expect(r.outcome).toBe('not-yet') },
@@ -260,7 +260,7 @@ describe('a plan', () => {
   test('a change that cannot be made says why and keeps the plan; the server gone says so', async () => {
     const { page } = await openPage(browser);
     await page.goto(`${app.url}/plan`);
-    await page.getByRole('link', { name: 'Three sounds, joined and planted' }).click();
+    await page.getByRole('link', { name: 'Three sounds, joined and planted', exact: true }).click();
     await page.waitForURL(/\/plan\/./);
     await page.getByRole('button', { name: 'Change round 2' }).click();
     await page.getByLabel('Put a word in').fill('elephant');

@@ -48,6 +48,10 @@ async function pictures() {
   await page.getByRole('link', { name: 'Picture cards' }).click();
   await page.waitForURL(/as=cards/);
   await take('picture-cards');
+  await page.goto(`${url}/plan`);
+  await page.getByRole('link', { name: 'Tuesday: /s/ at the start', exact: true }).click();
+  await page.waitForURL(/plan\/./);
+  await take('plan');
   await page.goto(`${url}/children`);
   await take('children');
   await page.goto(`${url}/settings`);
@@ -78,6 +82,26 @@ async function pictures() {
   await press('1', 'z');
   await page.locator('.bounce-line button').nth(1).click();
   await take('play-segmenting');
+
+  const quick = async (task, step) => {
+    await page.goto(`${url}/plan`);
+    await page.getByLabel('A quick five').check();
+    await page.getByLabel('Game').selectOption(task);
+    await page.getByLabel('Step').selectOption(step);
+    await page.getByRole('button', { name: 'Plan it' }).click();
+    await page.waitForURL(/plan\/./);
+    await page.getByRole('button', { name: 'Play now' }).click();
+    await page.waitForURL(/play/);
+    await page.getByRole('button', { name: /^Modelled/ }).click();
+    await page.waitForTimeout(400);
+  };
+  await quick('swap', 'middle');
+  await take('play-swap');
+  await quick('hunt', '5-6');
+  for (const n of [0, 1, 3]) await page.getByRole('list', { name: 'Words to tick' }).getByRole('button').nth(n).click();
+  await page.getByRole('button', { name: 'Start the clock' }).click();
+  await page.waitForTimeout(2_500);
+  await take('play-hunt');
   await browser.close();
 }
 

@@ -98,7 +98,9 @@ async function proposals(group: Group, shop: Workshop, now: number): Promise<Pro
   if (next) out.push(goOn(next));
   if (oldest) out.push({ wish: { task: oldest.task, step: stepOf(taskOf(oldest.task), oldest.step).id }, why: `Not played for ${lasting(oldest.at, now)}.` });
   if (sound) out.push({ wish: { shape: 'one-sound', sound, minutes: 12 }, why: `${slashed(sound, shop.bank.accent)} slipped most often lately: hear it in many games.` });
-  return [...out, ...fresh];
+  // A group that has played everything goes on with what it played longest ago.
+  const longAgo = latestOf.filter((p) => p !== next && p !== oldest).reverse();
+  return [...out, ...fresh, ...longAgo.map(goOn)];
 }
 
 /** Three ready sessions for the group. The same evening and the same words give the same three. */

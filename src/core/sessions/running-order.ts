@@ -111,10 +111,16 @@ export function fitOf(plan: Pick<Plan, 'minutes' | 'rounds'>, children: number, 
     if (plan.rounds.length > 1 && round.role !== 'focus') out.push({ kind: 'drop-round', round: round.id, saves: each[i]! });
     return out;
   });
-  return { seconds, minutes: wholeMinutes(seconds), over, advice: advice.sort((a, b) => Number(b.saves >= over) - Number(a.saves >= over) || ORDER[a.kind] - ORDER[b.kind] || a.saves - b.saves).slice(0, 3) };
+  return { seconds, minutes: wholeMinutes(seconds), over, advice: GENTLEST.flatMap((kind) => bestOf(advice.filter((a) => a.kind === kind), over) ?? []) };
 }
 
-const ORDER: Readonly<Record<Advice['kind'], number>> = { 'drop-items': 0, together: 1, 'drop-round': 2 };
+const GENTLEST: readonly Advice['kind'][] = ['drop-items', 'together', 'drop-round'];
+
+/** The smallest change that is enough; where none is, the one that saves most. */
+const bestOf = (advice: readonly Advice[], over: number): Advice | undefined => {
+  const bySaving = [...advice].sort((a, b) => a.saves - b.saves);
+  return bySaving.find((a) => a.saves >= over) ?? bySaving.at(-1);
+};
 /** Items kept when a round of single turns becomes one for everyone. */
 export const TOGETHER_ITEMS = 3;
 
