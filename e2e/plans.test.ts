@@ -64,6 +64,7 @@ describe('every family, one item to its record in the file', () => {
   test.each(FAMILIES.map((f) => [f.task, f] as const))('%s', async (task, { step, sees, said }) => {
     const { page, trouble } = await openPage(browser);
     const session = await play(page, task, step);
+    await page.getByRole('button', { name: /^On own/ }).waitFor();
     await sees(page);
     expect(await violations(page)).toEqual([]);
     // The first likely answer where there is one, else On own: one tap either way.
@@ -122,6 +123,7 @@ describe('every family, one item to its record in the file', () => {
     await page.waitForURL(/\/play\//);
     const session = page.url().split('/').at(-1)!;
     await page.getByRole('button', { name: /^Modelled/ }).click();
+    await page.getByRole('button', { name: /^On own/ }).waitFor();
     const turn = page.locator('nav[aria-label="Children"] [aria-current="true"]');
     for (const n of [1, 2, 3]) {
       await page.keyboard.press('1');
@@ -223,6 +225,7 @@ describe('a plan', () => {
     }
     await page.getByRole('button', { name: /^Next: Echo words/ }).click();
     await page.getByRole('button', { name: /^Modelled/ }).click();
+    await page.getByRole('button', { name: /^On own/ }).waitFor();
     await page.keyboard.press('1');
     const rows = await recorded(session, total + 1);
     expect(rows.at(-1)).toMatchObject({ task: 'echo-words', turn: 1000, child_id: null });

@@ -21,6 +21,7 @@ export const bank = once((): Entry[] => parseBank(file('words.tsv')));
 const guardText = once(() => file('guard.tsv'));
 const forms = once(() => parseForms(file('forms.tsv')));
 const littleWords = once(() => parseLittleWords(file('little-words.tsv')));
+const otherWords = once(() => parseLittleWords(file('other-words.tsv')));
 const agreedWords = once(() => sameForEveryone(bank()));
 
 /** The guard of an accent. */
@@ -56,7 +57,7 @@ export async function preparedBank(accent: AccentId, conventions: Conventions): 
   const entries = [...bank(), ...own.filter((o) => o.accent === accent && !o.removed).map((o) => o.entry)];
   const words = entries.map((entry) => prepare(entry, accent, conventions)).filter((w) => !guard(w.sounds.map((s) => s.ipa)));
   const made: PreparedBank = {
-    ...materialOf({ accent, conventions, words, guard, forms: forms(), littleWords: littleWords() }),
+    ...materialOf({ accent, conventions, words, guard, forms: forms(), littleWords: littleWords(), otherWords: otherWords() }),
     index: indexWords(words, agreedWords()),
   };
   prepared.set(key, { own, bank: made });

@@ -49,6 +49,11 @@ describe('trade facts', () => {
     expect(() => item('leave-out', 'first-made-up', 'zap @0')).toThrow();
     expect([item('leave-out', 'last', 'lawn @2').expected, item('leave-out', 'last', 'pause @2').expected]).toEqual(['law', 'paw']);
   });
+  test('a word the bank does not have is never called made-up: tail without /t/ is ale', () => {
+    expect(() => item('leave-out', 'first-made-up', 'tail @0')).toThrow();
+    expect(material().isOther(['eɪ', 'l'])).toBe(true);
+    expect(material().isOther(['ʌ', 'n'])).toBe(false);
+  });
   test('fault without /t/ is fall in General American and Scottish; in Southern British the app says which sound differs', () => {
     expect([item('leave-out', 'cluster', 'fault @3', 'general-american').expected, item('leave-out', 'cluster', 'fault @3', 'scottish').expected]).toEqual(['fall', 'fall']);
     expect(() => item('leave-out', 'cluster', 'fault @3')).toThrow();

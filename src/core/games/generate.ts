@@ -175,17 +175,23 @@ class Making {
     return cost;
   }
 
-  /** Takes the first of the cheapest words of a stretch of the list that can be built and does not muddle the set. */
-  private pick(from: number, to: number, kind: number, relaxed: boolean, into: Item[] = this.items): boolean {
-    const pool: Word[] = [];
+  /** Some free words of a stretch of the list that can have this answer, from a random place on, scattered. */
+  private sample(from: number, to: number, kind: number): Word[] {
     const span = to - from;
     const start = Math.floor(this.random() * span);
-    for (let i = 0; i < span && pool.length < SAMPLE; i += 1) {
-      // A step that shares no factor with most spans visits the stretch in a scattered order.
-      const word = this.eligible[from + ((start + i * 7) % span)]!;
-      if (!this.used.has(word.word) && (this.task.fits?.(word, kind, this.theme, this.step) ?? true)) pool.push(word);
+    // A stride that shares no factor with the span meets every word once.
+    const stride = span % 7 ? 7 : 1;
+    const out: Word[] = [];
+    for (let i = 0; i < span && out.length < SAMPLE; i += 1) {
+      const word = this.eligible[from + ((start + i * stride) % span)]!;
+      if (!this.used.has(word.word) && (this.task.fits?.(word, kind, this.theme, this.step) ?? true)) out.push(word);
     }
-    if (span % 7 === 0) for (let i = from; i < to && pool.length < SAMPLE; i += 1) if (!pool.includes(this.eligible[i]!) && !this.used.has(this.eligible[i]!.word) && (this.task.fits?.(this.eligible[i]!, kind, this.theme, this.step) ?? true)) pool.push(this.eligible[i]!);
+    return out;
+  }
+
+  /** Takes the first of the cheapest words of a stretch of the list that can be built and does not muddle the set. */
+  private pick(from: number, to: number, kind: number, relaxed: boolean, into: Item[] = this.items): boolean {
+    const pool = this.sample(from, to, kind);
     const tried = pool.map((word) => ({ word, cost: this.cost(word) })).sort((a, b) => a.cost - b.cost).filter(({ word }) => relaxed || !this.muddles(word)).slice(0, TRIES);
     return tried.some(({ word }) => this.take(this.build(word, kind), into));
   }

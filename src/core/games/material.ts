@@ -26,6 +26,8 @@ export interface Material {
   readonly rhymes: () => ReadonlyMap<string, readonly Word[]>;
   /** The word for a string of sounds, of the bank, its forms and the little words; undefined where none is known. */
   readonly knownAs: (sounds: readonly string[]) => string | undefined;
+  /** True where the sounds are a word that the bank does not have: nothing to show, and nothing to call made-up. */
+  readonly isOther: (sounds: readonly string[]) => boolean;
   /** The sounds of any word of a sentence, little words and endings too; undefined for a word that is not known. */
   readonly soundsOf: (word: string) => readonly string[] | undefined;
   /** Works something out once. */
@@ -40,6 +42,8 @@ export interface MaterialSource {
   readonly forms: readonly Form[];
   /** Rows of the list of little words: word, line, lines of the accents that differ. */
   readonly littleWords: readonly LittleWord[];
+  /** Words of one beat that the bank does not have: word, line. */
+  readonly otherWords: readonly LittleWord[];
 }
 
 export interface LittleWord { readonly word: string; readonly line: string; readonly ownLines: Readonly<Record<string, string>> }
@@ -53,7 +57,7 @@ export const parseLittleWords = (text: string): LittleWord[] => text.split('\n')
 const ipaOf = (word: Word): string[] => word.sounds.map((s) => s.ipa);
 
 /** Makes the material of an accent; the dearer parts only when a game first asks for them. */
-export function materialOf({ accent, conventions, words, guard, forms, littleWords }: MaterialSource): Material {
+export function materialOf({ accent, conventions, words, guard, forms, littleWords, otherWords }: MaterialSource): Material {
   const kept = new Map<string, unknown>();
   const keep = <T>(key: string, make: () => T): T => {
     if (!kept.has(key)) kept.set(key, make());
@@ -66,9 +70,9 @@ export function materialOf({ accent, conventions, words, guard, forms, littleWor
     const made = prepare(formEntry(form, base.entry), accent, conventions);
     return guard(ipaOf(made)) ? [] : [made];
   }));
-  const little = (): ReadonlyMap<string, readonly string[]> => keep('little', () => new Map(littleWords.map(({ word, line, ownLines }) => [
-    word, realiseSegments(parseTranscription(ownLines[accent] ?? ownLines[accentOf(accent).variantOf ?? ''] ?? line), accentOf(accent)).map((s) => s.ipa),
-  ])));
+  const heard = ({ line, ownLines }: LittleWord): string[] => realiseSegments(parseTranscription(ownLines[accent] ?? ownLines[accentOf(accent).variantOf ?? ''] ?? line), accentOf(accent)).map((s) => s.ipa);
+  const little = (): ReadonlyMap<string, readonly string[]> => keep('little', () => new Map(littleWords.map((w) => [w.word, heard(w)])));
+  const others = (): ReadonlySet<string> => keep('others', () => new Set(otherWords.map((w) => heard(w).join(' '))));
   const bySounds = (): ReadonlyMap<string, string> => keep('by sounds', () => {
     const all = new Map([...little()].map(([word, sounds]) => [sounds.join(' '), word]));
     for (const [said, word] of spellingsOf(formWords())) all.set(said, word.word);
@@ -78,7 +82,7 @@ export function materialOf({ accent, conventions, words, guard, forms, littleWor
   const formByName = (): ReadonlyMap<string, Word> => keep('forms by name', () => new Map(formWords().map((w) => [w.word, w])));
   const knownAs = (sounds: readonly string[]): string | undefined => bySounds().get(sounds.join(' '));
   return {
-    accent, words, byName, guard, keep, knownAs,
+    accent, words, byName, guard, keep, knownAs, isOther: (sounds) => others().has(sounds.join(' ')),
     context: { guard, spellingOf: (sounds) => (guard(sounds) ? undefined : knownAs(sounds)) },
     forms: formWords,
     baseOf: () => keep('bases', () => new Map(forms.map((f) => [f.form, { base: f.base, ending: f.ending }]))),

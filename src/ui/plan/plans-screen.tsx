@@ -67,12 +67,12 @@ function NewPlan({ group, games }: Omit<PlansProps, 'plans'>) {
         <label className="flex items-center gap-3">Give me <input name="minutes" type="number" min={1} max={60} value={minutes} onChange={(e) => setMinutes(e.target.value)} className="field w-24 text-2xl" aria-label="Minutes" /> minutes</label>
         {skilled && (
           <>
-            <label className="flex items-center gap-3">on
-              <select name="task" value={task} onChange={(e) => { setTask(e.target.value); setStep(''); }} className="field w-auto max-w-full text-xl" aria-label="Game">
+            <label className="flex min-w-0 max-w-full items-center gap-3">on
+              <select name="task" value={task} onChange={(e) => { setTask(e.target.value); setStep(''); }} className="field w-auto min-w-0 flex-1 text-xl" aria-label="Game">
                 {games.families.map((f) => <optgroup key={f.name} label={f.name}>{f.tasks.map((t) => <option key={t.id} value={t.id}>{t.name === f.name ? t.name : `${f.name}: ${t.name}`}</option>)}</optgroup>)}
               </select>
             </label>
-            <label><span className="sr-only">Step</span>
+            <label className="min-w-0 max-w-full"><span className="sr-only">Step</span>
               <select key={task} name="step" value={step} onChange={(e) => setStep(e.target.value)} className="field w-auto max-w-full text-xl">
                 {chosen.steps.map((s) => <option key={s.id} value={s.id}>{s.name}</option>)}
               </select>
@@ -85,8 +85,8 @@ function NewPlan({ group, games }: Omit<PlansProps, 'plans'>) {
           </label>
         )}
         {shape !== 'check-in' && (
-          <label className="flex items-center gap-3">with
-            <select name="sound" value={sound} onChange={(e) => setSound(e.target.value)} className="field max-w-64 text-xl" aria-label="Sound">
+          <label className="flex min-w-0 max-w-full items-center gap-3">with
+            <select name="sound" value={sound} onChange={(e) => setSound(e.target.value)} className="field w-auto min-w-0 flex-1 text-xl" aria-label="Sound">
               <option value="">any sound</option>
               {games.sounds.map((s) => <option key={s.ipa} value={s.ipa}>{s.label}</option>)}
             </select>

@@ -20,12 +20,10 @@ export function PrintedPlanScreen({ plan, as }: { plan: PrintedPlan; as: Paper }
         ))}
         <PrintButton />
       </nav>
-      {as !== 'cards' && (
-        <header className="mb-4">
-          <h1 className="text-4xl wrap-anywhere print:text-2xl">{plan.plan.title}</h1>
-          <p className="text-muted">{plan.groupName} · {plan.shown.fit.minutes} min{plan.plannedFor && ` · ${format(parseISO(plan.plannedFor), 'EEEE d MMMM, HH:mm')}`}</p>
-        </header>
-      )}
+      <header className={`mb-4 ${as === 'cards' ? 'print:hidden' : ''}`}>
+        <h1 className="text-4xl wrap-anywhere print:text-2xl">{plan.plan.title}</h1>
+        <p className="text-muted">{plan.groupName} · {plan.shown.fit.minutes} min{plan.plannedFor && ` · ${format(parseISO(plan.plannedFor), 'EEEE d MMMM, HH:mm')}`}</p>
+      </header>
       {as === 'page' ? <Page plan={plan} /> : as === 'grid' ? <Grid plan={plan} /> : <PictureCards words={plan.cards} />}
     </main>
   );

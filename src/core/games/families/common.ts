@@ -90,5 +90,5 @@ export function soundFoil(target: string, other: string, kind: FoilKind | undefi
   return kind === 'near' ? d <= NEAR : d >= FAR;
 }
 
-/** Words whose first sound is made in this way, cluster or not. */
+/** The choices of a two-choice game, right or not. */
 export const YES_NO = ['yes', 'no'] as const;

@@ -32,6 +32,7 @@ export function leavable(word: Word, step: Step, material: Material): number[] {
     if (left.length < 2 && !material.knownAs(left)) return false;
     if (!left.some((ipa) => makingOf(ipa) === 'vowel') || material.guard(left)) return false;
     const real = material.knownAs(left) !== undefined;
+    if (!real && material.isOther(left)) return false;
     // A clipped vowel does not end a word: “ma” for mat is hard to hear and to say.
     if (!real && step.place === 'last' && SHORT.has(word.sounds[at - 1]!.key)) return false;
     return real === (step.result === 'real');

@@ -133,7 +133,7 @@ const DROP: Task = {
   secondsPerTurn: 12, gesture: 'hold two fists, hide one', plain: '{word}. Say it again, but not “{part}”.', framed: '{word}. Prune “{part}” off: what is left?',
   heads: (step, material) => headsOf(step, material).filter((w) => {
     const { left, real } = cut(w, atOf(step), step, material);
-    return !material.guard(left) && (step.result === 'nonsense' || real);
+    return !material.guard(left) && (real || (step.result === 'nonsense' && !material.isOther(left)));
   }),
   build: ({ head, step }) => ({ words: [head.word], at: atOf(step) }),
   make: ({ words, at }, step, material) => {
@@ -151,7 +151,7 @@ const DROP: Task = {
       ]),
       facts: [
         ['what is left is the word without that part', left.length + gone.length === word.sounds.length], ['what is left is not rude', !material.guard(left)],
-        ['what is left is a word, where the step says so', step.result === 'nonsense' || real], ['the part is the one the step asks for', at === atOf(step)],
+        ['what is left is a word, where the step says so; a made-up word is none', real || (step.result === 'nonsense' && !material.isOther(left))], ['the part is the one the step asks for', at === atOf(step)],
       ],
     };
   },

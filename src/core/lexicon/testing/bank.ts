@@ -36,6 +36,7 @@ export const material = (accent: AccentId = 'southern-british', conventions: Con
   return materialOf({
     accent, conventions, guard, words: words(accent, conventions).filter((w) => !guard(w.sounds.map((s) => s.ipa))),
     forms: parseForms(readFileSync('lexicon/forms.tsv', 'utf8')), littleWords: parseLittleWords(readFileSync('lexicon/little-words.tsv', 'utf8')),
+    otherWords: parseLittleWords(readFileSync('lexicon/other-words.tsv', 'utf8')),
   });
 });
 
