@@ -35,6 +35,7 @@ export function usePlan(open: OpenPlan): PlanWork {
 
   const send = useCallback(async (body: Plan, change: PlanChange): Promise<boolean> => {
     clearTimeout(timer.current);
+    timer.current = undefined;
     asked.current += 1;
     const mine = asked.current;
     setState('saving');

@@ -115,7 +115,7 @@ function Change({ view, covered, lit }: { view: Of<'change'>; covered: boolean; 
     <BounceLine marks={marks} count={marks.length} size="full" labels={!covered} lifts={lifts} states={marks.map((_, i) => (lights > i ? 'lit' : 'plain'))} />
   );
   return (
-    <div className="grid max-w-[54rem] items-start gap-x-8 gap-y-4 pb-2 lg:grid-cols-(--lines)" style={{ '--lines': `minmax(0, ${lineLength(view.from)}fr) auto minmax(0, ${lineLength(view.to)}fr)` } as CSSProperties}>
+    <div className="grid max-w-[46rem] items-start gap-x-8 gap-y-4 pb-2 lg:grid-cols-(--lines)" style={{ '--lines': `minmax(0, ${lineLength(view.from)}fr) auto minmax(0, ${lineLength(view.to)}fr)` } as CSSProperties}>
       <div className="min-w-0">{line(view.from, lifted(view.gone, 'up'), lit)}</div>
       <span aria-hidden="true" className="pt-9 font-word text-5xl text-muted max-lg:hidden">→</span>
       <div className="min-w-0">{line(view.to, lifted(view.come, 'down'), -1)}</div>

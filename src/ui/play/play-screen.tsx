@@ -5,6 +5,7 @@ import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { LikelyAnswer } from '@/core/answers/likely';
 import { covered as coveredText, fill } from '@/core/games/fill';
+import type { Item } from '@/core/games/item';
 import { OWN_NAME } from '@/core/games/spec';
 import { OUTCOME_WORDS, OUTCOMES, type Help, type Outcome } from '@/core/answers/outcome';
 import { replay } from '@/core/sessions/replay';
@@ -176,7 +177,7 @@ export function PlayScreen({ session }: { session: PlaySession }) {
                 ) : (
                   <p className="flex flex-wrap items-baseline gap-x-4">
                     <span className={`font-word font-bold leading-none ${modelling ? 'text-4xl' : 'text-5xl'}`}>
-                      {modelling ? item.script.map((line) => line.text).slice(0, 2).join(' … ') : item.expected}
+                      {modelling ? modelLine(item) : item.expected}
                     </span>
                     <span className="text-muted">
                       {item.view.kind === 'line' && [item.count ? `${item.count} sounds` : '', item.meaning].filter(Boolean).join(' · ')}
@@ -288,6 +289,12 @@ export function PlayScreen({ session }: { session: PlaySession }) {
       <noscript><p className="p-6">Play needs JavaScript. <Link href="/">Back to Today</Link></p></noscript>
     </div>
   );
+}
+
+/** What the adult does alone: the whole of it said together, where the game has such a line; else the question and its answer. */
+function modelLine({ script }: Item): string {
+  const whole = script.find((line) => line.role === 'together' && line.text.endsWith('!'));
+  return whole?.text ?? script.slice(0, 2).map((line) => line.text).join(' ');
 }
 
 const OUTCOME_LOOK = [
