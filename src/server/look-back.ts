@@ -122,7 +122,11 @@ export async function listSessions(groupId: string, limit = 50, now = Date.now()
   const bySession = groupBy(answers.map((a) => a.get()), (a) => a.session_id);
   const tallyOf = (session: string): Tally =>
     tally([...standingAnswers(bySession.get(session) ?? [], undone).byTurn.values()].map((a) => ({ outcome: a.outcome as Outcome })));
-  return sessions.map((s) => ({
-    id: s.id, title: s.title, rounds: JSON.parse(s.rounds) as StoredRound[], startedAt: s.started_at, finished: s.finished_at !== null, words: (JSON.parse(s.rounds) as StoredRound[]).flatMap((r) => r.items.map((key) => keyLabel(key, r.task, s.accent as AccentId))), tally: tallyOf(s.id),
-  })).filter((line) => Object.values(line.tally).some(Boolean) || (!line.finished && now - line.startedAt < JUST_BEGUN_MS));
+  return sessions.map((s) => {
+    const rounds = JSON.parse(s.rounds) as StoredRound[];
+    return {
+      id: s.id, title: s.title, rounds, startedAt: s.started_at, finished: s.finished_at !== null, tally: tallyOf(s.id),
+      words: rounds.flatMap((r) => r.items.map((key) => keyLabel(key, r.task, s.accent as AccentId))),
+    };
+  }).filter((line) => Object.values(line.tally).some(Boolean) || (!line.finished && now - line.startedAt < JUST_BEGUN_MS));
 }

@@ -6,7 +6,7 @@ import { stepOf, taskOf } from '../games';
 import type { Material } from '../games/material';
 import { readKey } from '../games/spec';
 import { FAMILY_NAMES, type FamilyId } from '../games/task';
-import { fitOf, roundSeconds, TOGETHER_ITEMS, type Plan, type PlannedRound, type RoundRole, type Way } from './running-order';
+import { fitOf, TOGETHER_ITEMS, type Plan, type PlannedRound, type RoundRole, type Way } from './running-order';
 import { setSizeFor } from './turns';
 
 /** Shapes to start a running order from. */
@@ -161,7 +161,3 @@ export function titleOf({ shape, task, step, count, sound }: Pick<PlanRequest, '
   const fitting = full.length <= TITLE_LIMIT ? full : `${name}${rest}`;
   return fitting.length <= TITLE_LIMIT ? fitting : `${fitting.slice(0, TITLE_LIMIT - 1)}…`;
 }
-
-/** Seconds of each round, for the bar that shows them. */
-export const secondsByRound = (plan: Pick<Plan, 'rounds'>, children: number, paceOf: (task: string) => number): number[] =>
-  plan.rounds.map((r) => roundSeconds(r, children, paceOf(r.task)));

@@ -9,10 +9,10 @@ import type { Step, Task } from '../task';
 import { ipaOf, script, slash } from './common';
 
 /** The sounds left when one goes. Example: *bite* without its first: `aɪ t`. */
-export const without = (word: Word, at: number): string[] => ipaOf(word).filter((_, i) => i !== at);
+const without = (word: Word, at: number): string[] => ipaOf(word).filter((_, i) => i !== at);
 
 /** What is left, as a word where it is one, else as labels for a made-up word. */
-export const nameOf = (sounds: readonly string[], material: Material): { name: string; real: boolean } => {
+const nameOf = (sounds: readonly string[], material: Material): { name: string; real: boolean } => {
   const known = material.knownAs(sounds);
   return known ? { name: known, real: true } : { name: sounds.map((ipa) => labelOf(ipa, material.accent).label).join(''), real: false };
 };
@@ -26,7 +26,7 @@ function placesOf(word: Word, step: Step): number[] {
 }
 
 /** Where a sound may go: what is left has a vowel, can be said, is not rude, and is a word where the step wants one. */
-export function leavable(word: Word, step: Step, material: Material): number[] {
+function leavable(word: Word, step: Step, material: Material): number[] {
   return placesOf(word, step).filter((at) => {
     const left = without(word, at);
     if (left.length < 2 && !material.knownAs(left)) return false;
@@ -62,7 +62,7 @@ function wordElsewhere(word: Word, at: number, material: Material): string | nul
 const GONE: Readonly<Record<string, string>> = { first: 'its first sound', last: 'its last sound', cluster: 'one sound' };
 
 /** The marks of what is left: the word's own, without the one that went. */
-export const marksWithout = (word: Word, at: number): Mark[] => marksOf(word).filter((_, i) => i !== at);
+const marksWithout = (word: Word, at: number): Mark[] => marksOf(word).filter((_, i) => i !== at);
 
 const LEAVE_OUT: Task = {
   id: 'leave-out', family: 'leaving-out', name: 'Leave a sound out', asks: 'They say a word without one of its sounds.', act: 'leave-out', unit: 'sound',

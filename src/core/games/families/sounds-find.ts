@@ -153,7 +153,7 @@ const ANYWHERE: Task = {
 };
 
 /** Where in a word an index stands, as children say it. */
-export const PLACE_CHOICES = ['start', 'middle', 'end'] as const;
+const PLACE_CHOICES = ['start', 'middle', 'end'] as const;
 const placeAt = (word: Word, at: number): number => (at === 0 ? 0 : at === word.sounds.length - 1 ? 2 : 1);
 const whereIs = (word: Word, at: number): string => PLACE_CHOICES[placeAt(word, at)]!;
 

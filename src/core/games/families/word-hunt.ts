@@ -7,9 +7,6 @@ import { playable, type Material } from '../material';
 import type { Made, Step, Task } from '../task';
 import { apart, ipaOf, script } from './common';
 
-/** Fewest and most sounds of a handful. */
-export const HANDFUL = { least: 3, most: 8 } as const;
-
 /** Everything a hunt may find: the bank, and its words with endings. */
 export const huntable = (material: Material): readonly Word[] => material.keep('huntable', () => [...playable(material), ...material.forms()]);
 
