@@ -10,7 +10,7 @@ const room = (files, banned, message) => ({
 
 // Arrows point one way: app → ui, server → core.
 export default defineConfig([
-  globalIgnores(['.next/**', 'node_modules/**', 'next-env.d.ts', 'data/**']),
+  globalIgnores(['.next/**', 'node_modules/**', 'next-env.d.ts', 'data/**', 'public/sw.js']),
   ...next,
   ...typescript,
   room(

@@ -10,7 +10,8 @@ export default defineConfig({
         extends: true,
         test: {
           name: 'browser', include: ['e2e/**/*.test.ts'], testTimeout: 120_000, hookTimeout: 120_000,
-          fileParallelism: false,
+          // Each file has a server and a browser of its own, and most of the time waits for a finger.
+          maxWorkers: 2,
         },
       },
       { extends: true, test: { name: 'bench', include: ['bench/**/*.bench.ts'], testTimeout: 300_000, fileParallelism: false } },

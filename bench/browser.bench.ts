@@ -1,6 +1,6 @@
 import { gzipSync } from 'node:zlib';
 import { test } from 'vitest';
-import { addNames, beginPlay, openApp, openBrowser, openPage, shown } from '../e2e/support/app';
+import { addNames, beginPlay, logOf, openApp, openBrowser, openPage, saved, shown } from '../e2e/support/app';
 import { print, rowOf, type Row } from './table';
 
 const TURNS = 60;
@@ -89,3 +89,37 @@ test('the run in a browser, 30 children, processor slowed four times', async () 
   await browser.close();
   await app.stop();
 }, 300_000);
+
+test('100 taps in 20 seconds from two devices', async () => {
+  const [app, browser] = await Promise.all([openApp(), openBrowser()]);
+  const { page: left } = await openPage(browser);
+  await addNames(left, app.url, Array.from({ length: 8 }, (_, i) => `Child ${i + 1}`));
+  const session = await beginPlay(left, app.url, 'sounds=4&task=segmenting');
+  const { page: right } = await openPage(browser);
+  await right.goto(left.url());
+  await shown(right, 0);
+  // Every answer a device keeps is in some request of it, so the ids tell what must be there.
+  const made = new Set<string>();
+  for (const page of [left, right]) {
+    page.on('request', (request) => {
+      if (request.method() !== 'POST' || !request.url().endsWith('/log')) return;
+      for (const entry of (JSON.parse(request.postData() ?? '{"entries":[]}') as { entries: { kind: string; id: string }[] }).entries) if (entry.kind === 'answer') made.add(entry.id);
+    });
+  }
+  const begun = performance.now();
+  await Promise.all([left, right].map(async (page) => {
+    for (let i = 0; i < 50; i += 1) {
+      const more = page.getByRole('button', { name: 'One more turn each' });
+      if (await more.count()) await more.click({ timeout: 300 }).catch(() => undefined);
+      const wait = begun + (i + 1) * 390 - performance.now();
+      if (wait > 0) await page.waitForTimeout(wait);
+      await page.keyboard.press(String(1 + (i % 4)));
+    }
+  }));
+  const seconds = (performance.now() - begun) / 1000;
+  await Promise.all([saved(left), saved(right)]);
+  const kept = (await logOf(app, session)).filter((e) => e.kind === 'answer').map((e) => e.id);
+  console.log(`two devices, 100 taps in ${seconds.toFixed(1)} s: ${made.size} answers made, ${kept.length} in the server’s file, lost ${[...made].filter((id) => !kept.includes(id)).length}, doubled ${kept.length - new Set(kept).size}`);
+  await browser.close();
+  await app.stop();
+}, 120_000);

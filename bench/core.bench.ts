@@ -22,9 +22,15 @@ import { PRESETS } from '../src/core/phonology/conventions';
 import { bank, material, words } from '../src/core/lexicon/testing/bank';
 import { appendLog } from '../src/server/append-log';
 import { database } from '../src/server/database';
+import { judge } from '../src/core/answers/judge';
+import { NO_OWN_WAY, type OwnWay } from '../src/core/answers/own-way';
+import { rank } from '../src/core/answers/rank';
+import { chunksOf } from '../src/core/answers/said';
 import { addChildren, addGroup, listGroups } from '../src/server/groups';
 import { startWords } from '../src/server/start-session';
 import { print, rowOf, timed } from './table';
+
+const FRONTING: OwnWay = { ...NO_OWN_WAY, swaps: [{ asked: 'k', says: 't' }] };
 
 test('the core', async () => {
   const all = words();
@@ -39,6 +45,8 @@ test('the core', async () => {
     select(of, { ...filters, size: 6 + (i % 5), seed: i }, find(of, filters));
   };
   const all4 = material();
+  const items = all4.words.filter((_, i) => i % 5 === 0).flatMap((w) => [makeItem(taskOf('blending'), MIXED, w.word, all4), makeItem(taskOf('segmenting'), MIXED, w.word, all4)]);
+  const habits = { 'lost-sound': 6, 'lost-sound r': 4, 'rime-kept': 2 };
   print('Core', [
     rowOf(`word set with all facets, bank of ${all.length}`, await timed(600, pick(index)), 2),
     rowOf(`word set with all facets, ${five.words.length} entries`, await timed(300, pick(five))),
@@ -46,6 +54,10 @@ test('the core', async () => {
     rowOf('neighbour graph and rhyme classes of the bank', await timed(20, () => [neighbourhood(all), rhymeClasses(all)])),
     rowOf('item with likely answers and proof, blending', await timed(600, (i) => makeItem(taskOf('blending'), MIXED, all4.words[i % all4.words.length]!.word, all4)), 2),
     rowOf('item with likely answers and proof, segmenting', await timed(600, (i) => makeItem(taskOf('segmenting'), MIXED, all4.words[i % all4.words.length]!.word, all4)), 2),
+    rowOf('likely answers ranked for a child, each judged again', await timed(2_000, (i) => {
+      const item = items[i % items.length]!;
+      for (const { said } of rank(item.likely, item.marks.map((m) => m.ipa), habits)) if (said) judge({ judged: item.judged, marks: item.marks, ownWay: FRONTING }, chunksOf(said));
+    }), 2),
   ]);
 });
 

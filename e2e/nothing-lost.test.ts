@@ -1,6 +1,6 @@
-import type { Browser, Page } from 'playwright-core';
+import type { Browser } from 'playwright-core';
 import { afterAll, beforeAll, expect, test } from 'vitest';
-import { addNames, beginPlay, nextFinger, openApp, openBrowser, openPage, shown, watch, type App } from './support/app';
+import { addNames, answersOf, beginPlay, logOf, openApp, openBrowser, openPage, saved, shown, tap, watch, type AnswerRow, type App } from './support/app';
 
 let app: App;
 let browser: Browser;
@@ -15,19 +15,7 @@ afterAll(async () => {
   await app?.stop();
 });
 
-interface Row { readonly turn: number; readonly outcome: string; readonly child: string }
-
-const rows = async (session: string): Promise<Row[]> =>
-  ((await (await fetch(`${app.url}/api/sessions/${session}/export?as=json`)).json()) as { answers: Row[] }).answers;
-
-const waiting = async (page: Page): Promise<number> => Number(await page.locator('[data-pending]').getAttribute('data-pending'));
-const saved = (page: Page): Promise<void> => expect.poll(() => waiting(page), { timeout: 15_000 }).toBe(0);
-
-async function tap(page: Page, key: string, turns: number): Promise<void> {
-  await nextFinger(page);
-  await page.keyboard.press(key);
-  await shown(page, turns);
-}
+const rows = (session: string): Promise<AnswerRow[]> => answersOf(app, session);
 
 test('the server is killed between taps and right after one: no answer lost, none doubled, and play goes on', async () => {
   const { page } = await openPage(browser);
@@ -146,9 +134,7 @@ test('two devices marking the same turn: the later mark stands and both are in t
   await tap(right, '3', 1);
   await saved(right);
   expect((await rows(session)).map((r) => r.outcome)).toEqual(['not-yet']);
-  const { log } = (await (await fetch(`${app.url}/api/sessions/${session}/log`, {
-    method: 'POST', headers: { 'content-type': 'application/json' }, body: '{"entries":[]}',
-  })).json()) as { log: { kind: string }[] };
+  const log = await logOf(app, session);
   expect(log.filter((e) => e.kind === 'answer')).toHaveLength(2);
   await left.goto(`${app.url}/look-back/${session}`);
   await left.getByText('One turn was marked on two devices').waitFor();

@@ -88,8 +88,8 @@ describe('every family, one item to its record in the file', () => {
     await page.getByText('2 of', { exact: false }).waitFor();
     await words.nth(1).click();
     await page.getByRole('button', { name: 'A word not here' }).click();
-    await page.getByLabel('What was said').fill('elephant');
-    await page.getByRole('button', { name: 'Judge it' }).click();
+    await page.getByLabel('A sound, or a word as it was said').fill('elephant');
+    await page.getByRole('button', { name: 'It is a word' }).click();
     await page.getByText('It needs').waitFor();
     await page.keyboard.press('Escape');
     expect(await violations(page)).toEqual([]);
@@ -103,9 +103,9 @@ describe('every family, one item to its record in the file', () => {
   test('an open rhyme typed in is judged by its sounds and marked in one more tap', async () => {
     const { page } = await openPage(browser);
     const session = await play(page, 'rhyme-say');
-    await page.getByRole('button', { name: 'They said…' }).click();
-    await page.getByLabel('What was said').fill('elephant');
-    await page.getByRole('button', { name: 'Judge it' }).click();
+    await page.getByRole('button', { name: 'Something else' }).click();
+    await page.getByLabel('A sound, or a word as it was said').fill('elephant');
+    await page.getByRole('button', { name: 'It is a word' }).click();
     await page.getByRole('button', { name: 'Mark it: Not yet' }).click();
     expect((await recorded(session, 1))[0]).toMatchObject({ outcome: 'not-yet' });
     await page.context().close();
@@ -217,6 +217,7 @@ describe('a plan', () => {
     await page.waitForURL(/\/play\//);
     const session = page.url().split('/').at(-1)!;
     await page.getByRole('button', { name: /^Modelled/ }).click();
+    await page.getByRole('button', { name: /^On own/ }).waitFor();
     const total = Number(/of (\d+)/.exec((await page.getByRole('img', { name: /turns done$/ }).getAttribute('aria-label'))!)![1]);
     for (let n = 1; n <= total; n += 1) {
       await page.keyboard.press('1');

@@ -50,7 +50,7 @@ describe.each([[1280, 800], [768, 1024], [390, 844]])('at %i × %i', (width, hei
     }
     expect(trouble).toEqual([]);
     await page.context().close();
-  });
+  }, 240_000);
 
   test('the run, its dialogs and the correction dialog', async () => {
     const { page, trouble } = await openPage(browser, width, height);
@@ -65,7 +65,7 @@ describe.each([[1280, 800], [768, 1024], [390, 844]])('at %i × %i', (width, hei
       const targets = await page.locator('main button, footer button, nav button').evaluateAll((all) =>
         all.map((b) => [b.textContent, Math.round(b.getBoundingClientRect().height)] as const).filter(([, h]) => h < 64));
       expect(targets, 'touch targets in Play are 64 px or more').toEqual([]);
-      for (const key of ['n', '?']) {
+      for (const key of ['n', '?', 't', 'd', 'b']) {
         await page.evaluate(() => (document.activeElement as HTMLElement).blur());
         await page.keyboard.press(key);
         await page.getByRole('dialog').waitFor();
@@ -73,6 +73,16 @@ describe.each([[1280, 800], [768, 1024], [390, 844]])('at %i × %i', (width, hei
         await page.keyboard.press('Escape');
         await page.getByRole('dialog').waitFor({ state: 'detached' });
       }
+      // Read from a metre: every text that is seen is 20 px or more.
+      const small = await page.locator('.playing *').evaluateAll((all) => all.filter((e) => {
+        const own = [...e.childNodes].some((n) => n.nodeType === Node.TEXT_NODE && n.textContent?.trim());
+        const box = e.getBoundingClientRect();
+        return own && box.width > 2 && box.height > 2 && getComputedStyle(e).visibility === 'visible' && parseFloat(getComputedStyle(e).fontSize) < 20 && e.tagName !== 'NOSCRIPT';
+      }).map((e) => `${e.textContent} ${getComputedStyle(e).fontSize}`));
+      expect(small, 'type in Play is 20 px or more').toEqual([]);
+      const outcomes = await page.getByRole('button', { name: /^(On own|With help|Not yet|No reply|Doesn’t count)/ }).evaluateAll((all) => all.map((b) => b.getBoundingClientRect().height));
+      expect(outcomes).toHaveLength(5);
+      expect(Math.min(...outcomes), 'outcomes are 64 px high or more').toBeGreaterThanOrEqual(64);
       if (width >= 1280) {
         const fold = await page.getByRole('button', { name: /^Doesn’t count/ }).evaluate((b) => b.getBoundingClientRect().bottom);
         expect(fold, 'every outcome is in sight').toBeLessThanOrEqual(height);

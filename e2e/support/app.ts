@@ -119,3 +119,30 @@ export const shown = (page: Page, turns: number): Promise<void> =>
 
 /** Lets the pause pass that keeps one tap from counting twice. */
 export const nextFinger = (page: Page): Promise<void> => page.waitForTimeout(300);
+
+/** An answer as the session's file has it. */
+export interface AnswerRow {
+  readonly id: string; readonly turn: number; readonly child: string | null; readonly word: string; readonly outcome: string; readonly slip: string | null; readonly said: string | null;
+  readonly missed: readonly number[]; readonly helps: readonly string[]; readonly note: string | null; readonly at: string; readonly standing: string;
+}
+
+/** The answers that stand, as the server gives them out. */
+export const answersOf = async (app: App, session: string): Promise<AnswerRow[]> =>
+  ((await (await fetch(`${app.url}/api/sessions/${session}/export?as=json`)).json()) as { answers: AnswerRow[] }).answers;
+
+/** Every entry of a session's log, as the server has it. */
+export const logOf = async (app: App, session: string): Promise<{ readonly id: string; readonly kind: string; readonly at: number; readonly outcome?: string; readonly turn?: number }[]> =>
+  ((await (await fetch(`${app.url}/api/sessions/${session}/log`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: '{"entries":[]}' })).json()) as { log: never[] }).log;
+
+/** Answers that wait on the device for the server. */
+export const waiting = async (page: Page): Promise<number> => Number(await page.locator('[data-pending]').getAttribute('data-pending'));
+
+/** Waits until the server has everything. */
+export const saved = (page: Page): Promise<void> => expect.poll(() => waiting(page), { timeout: 20_000 }).toBe(0);
+
+/** Marks by a key, and waits until the run shows it. */
+export async function tap(page: Page, key: string, turns: number): Promise<void> {
+  await nextFinger(page);
+  await page.keyboard.press(key);
+  await shown(page, turns);
+}

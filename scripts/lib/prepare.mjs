@@ -4,6 +4,7 @@ import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { writeOffline } from './offline.mjs';
 
 export const ROOT = path.resolve(path.dirname(fileURLToPath(import.meta.url)), '../..');
 
@@ -32,6 +33,9 @@ const hashOf = (files) => {
   return hash.digest('hex');
 };
 
+/** Lies beside sources and is made by the build. */
+const MADE_BY_BUILD = path.join('public', 'sw.js');
+
 function filesUnder(place) {
   const full = path.join(ROOT, place);
   if (!existsSync(full)) return [];
@@ -39,6 +43,7 @@ function filesUnder(place) {
   return readdirSync(full, { recursive: true, withFileTypes: true })
     .filter((entry) => entry.isFile() && !entry.name.includes('.test.'))
     .map((entry) => path.join(entry.parentPath, entry.name))
+    .filter((file) => !file.endsWith(MADE_BY_BUILD))
     .sort();
 }
 
@@ -89,11 +94,12 @@ export function ensurePackages() {
 /** Builds when a source has changed. */
 export function ensureBuild() {
   const sources = ['src', 'lexicon', 'public', 'package-lock.json', 'next.config.ts', 'postcss.config.mjs', 'tsconfig.json'].flatMap(filesUnder);
-  stamped(path.join(ROOT, '.next/.stamp'), hashOf(sources), ['.next/BUILD_ID'], () => {
+  stamped(path.join(ROOT, '.next/.stamp'), hashOf(sources), ['.next/BUILD_ID', 'public/sw.js'], () => {
     say('Building (about half a minute) …');
     if (!run(process.execPath, ['node_modules/next/dist/bin/next', 'build'], { NEXT_TELEMETRY_DISABLED: '1' })) {
       throw new Stop('The build did not go through; the reason stands above.');
     }
+    writeOffline(ROOT);
   });
 }
 

@@ -6,7 +6,7 @@ import { redirect } from 'next/navigation';
 import { correctionSchema, explain, idSchema, settingsSchema, startSchema } from '@/core/formats/schemas';
 import { CONVENTION_IDS } from '@/core/phonology/conventions';
 import { appendLog } from '@/server/append-log';
-import { addChildren, addGroup, eraseChild, eraseGroup, renameChild, renameGroup, setAway } from '@/server/groups';
+import { addChildren, addGroup, eraseChild, eraseGroup, renameChild, renameGroup, setAway, setOwnWay } from '@/server/groups';
 import { correctionOf, lookBack } from '@/server/look-back';
 import { saveSettings } from '@/server/settings';
 import { startWords } from '@/server/start-session';
@@ -78,6 +78,10 @@ export async function eraseTheGroup(groupId: string): Promise<FormState> {
 
 export async function markAway(childId: string, away: boolean): Promise<FormState> {
   return attempt(() => setAway(childId, away));
+}
+
+export async function keepOwnWay(childId: string, way: unknown): Promise<FormState> {
+  return attempt(() => setOwnWay(childId, way));
 }
 
 export async function erase(childId: string): Promise<FormState> {

@@ -1,11 +1,14 @@
 import { format } from 'date-fns';
 import { v7 } from 'uuid';
+import { PLAIN_TEXT, type OwnWay } from '../core/answers/own-way';
+import { ownWaySchema } from '../core/answers/own-way-schema';
 import { readNames, type NamesRead } from '../core/formats/names';
 import { explain, idSchema, nameSchema } from '../core/formats/schemas';
 import { database } from './database';
 import { Problem } from './problems';
+import { readOwnWay } from './session-record';
 
-export interface Child { readonly id: string; readonly name: string; readonly away: boolean }
+export interface Child { readonly id: string; readonly name: string; readonly away: boolean; readonly ownWay: OwnWay }
 export interface Group { readonly id: string; readonly name: string; readonly children: readonly Child[] }
 
 const today = (): string => format(new Date(), 'yyyy-MM-dd');
@@ -21,7 +24,7 @@ export async function listGroups(): Promise<Group[]> {
     id: g.get().id,
     name: g.get().name,
     children: children.map((c) => c.get()).filter((c) => c.group_id === g.get().id)
-      .map((c) => ({ id: c.id, name: c.name, away: c.away_on === day })),
+      .map((c) => ({ id: c.id, name: c.name, away: c.away_on === day, ownWay: readOwnWay(c.own_way) })),
   }));
 }
 
@@ -67,7 +70,7 @@ export async function addChildren(groupId: string, text: string): Promise<NamesR
     const here = await models.children.findAll({ where: { group_id: groupId }, transaction });
     const read = readNames(text, here.map((c) => c.get().name));
     await models.children.bulkCreate(
-      read.names.map((name, i) => ({ id: v7(), group_id: groupId, name, position: here.length + i, away_on: null, created_at: Date.now() })),
+      read.names.map((name, i) => ({ id: v7(), group_id: groupId, name, position: here.length + i, away_on: null, created_at: Date.now(), own_way: PLAIN_TEXT })),
       { transaction },
     );
     return read;
@@ -80,7 +83,7 @@ const idOf = (id: string): string => {
   return read.data;
 };
 
-async function change(childId: string, values: { name?: string; away_on?: string | null }): Promise<void> {
+async function change(childId: string, values: { name?: string; away_on?: string | null; own_way?: string }): Promise<void> {
   const { models, write } = await database();
   const [rows] = await write((transaction) => models.children.update(values, { where: { id: idOf(childId) }, transaction }));
   if (!rows) throw new Problem('That child is not in the list any more.', 404);
@@ -90,6 +93,13 @@ export const renameChild = async (childId: string, name: string): Promise<void> 
 
 /** Away lasts for today; tomorrow the child is here again. */
 export const setAway = (childId: string, away: boolean): Promise<void> => change(childId, { away_on: away ? today() : null });
+
+/** Sets how a child speaks. Throws a Problem for what is no such thing; nothing is changed then. */
+export async function setOwnWay(childId: string, way: unknown): Promise<void> {
+  const read = ownWaySchema.safeParse(way);
+  if (!read.success) throw new Problem(explain(read.error));
+  await change(childId, { own_way: JSON.stringify(read.data) });
+}
 
 /** Erases a child and every answer of theirs from the file (deleted pages are overwritten, the log is folded in). */
 export async function eraseChild(childId: string): Promise<void> {

@@ -4,7 +4,7 @@ import { makeItem, Unproved } from '../core/games/item';
 import { huntable } from '../core/games/families/word-hunt';
 import { soundsByAnalogy } from '../core/lexicon/by-analogy';
 import { lacking } from '../core/lexicon/hunt';
-import { labelOf, makingOf } from '../core/phonology/sounds';
+import { labelOf } from '../core/phonology/sounds';
 import { preparedBank } from './bank';
 import { proposeWord } from './own-words';
 import { Problem } from './problems';
@@ -45,12 +45,13 @@ export async function judgeSaid(sessionId: string, roundNumber: number, key: str
     if (item.view.kind === 'hunt') {
       const missing = lacking(said, item.view.sounds.map((m) => m.ipa));
       const needs = missing.map(({ ipa, needs, has }) => `${needs > 1 ? `${needs === 2 ? 'two' : needs} ` : ''}/${labelOf(ipa, bank.accent).label}/${has ? '' : ', which is not in the handful'}`);
+      const unheard = { missed: [], analysis: null };
       const listed = huntable(bank).some((w) => w.word === word);
       return missing.length
-        ? { said, labels, word, outcome: 'not-yet', slip: 'other-word', why: `It needs ${needs.join(' and ')}.` }
-        : { said, labels, word, outcome: 'on-own', slip: null, why: listed ? 'It is on the list.' : 'Not on our list, but the sounds make it.' };
+        ? { said, labels, word, ...unheard, outcome: 'not-yet', slip: 'other-word', why: `It needs ${needs.join(' and ')}.` }
+        : { said, labels, word, ...unheard, outcome: 'on-own', slip: null, why: listed ? 'It is on the list.' : 'Not on our list, but the sounds make it.' };
     }
-    return { said, labels, word, ...judge(item.judged, said, item.marks.map((m) => m.ipa), (ipa) => makingOf(ipa) === 'vowel') };
+    return { said, labels, word, ...judge(item, [said]) };
   } catch (error) {
     if (error instanceof Unproved) throw new Problem('This item is not in the bank any more.');
     throw error;

@@ -1,7 +1,9 @@
 import { Op } from 'sequelize';
 import type { SessionExport, ExportRow } from '../core/formats/session-export';
 import { stepOf, taskOf } from '../core/games';
-import type { Outcome } from '../core/answers/outcome';
+import { ACCEPTED, type Outcome, type Standing } from '../core/answers/outcome';
+import type { z } from 'zod';
+import type { correctionSchema } from '../core/formats/schemas';
 import { keyLabel } from '../core/games/key-label';
 import { roundOf, type AnswerEntry, type Entry } from '../core/sessions/log';
 import { replay } from '../core/sessions/replay';
@@ -14,7 +16,6 @@ import { replayPlan, sessionLog, sessionRecord, type SessionRecord, type StoredR
 
 export interface LookBackAnswer extends ExportRow {
   readonly childId: string | null;
-  readonly standing: string;
   /** The item in words. */
   readonly label: string;
 }
@@ -27,6 +28,7 @@ export interface LookBack {
   readonly undone: number;
   /** Turns marked on two devices at once; the later mark stands, the other stays in the log. */
   readonly clashes: number;
+  /** The answers that stand, in the order of their turns; those of children who differed from the others after them. */
   readonly answers: readonly LookBackAnswer[];
 }
 
@@ -49,47 +51,56 @@ export async function lookBack(id: string): Promise<LookBack> {
   const kept = new Map(rows.map((r) => [r.get().id, r.get()]));
   const names = new Map(session.children.map((c) => [c.id, c.name]));
   const byId = new Map(answersOf(log).map((a) => [a.id, a]));
-  const { answers, clashes } = replay(replayPlan(session), log);
+  const { answers, differing, clashes } = replay(replayPlan(session), log);
+  const nameOf = (childId: string | null | undefined): string | null => (childId ? (names.get(childId) ?? '') : null);
   return {
     session,
     rounds: session.rounds.map(roundName),
     clashes,
     undone: log.filter((e) => e.kind === 'undo').length,
-    answers: answers.map((a) => ({
-      id: a.id, turn: a.turn, task: session.rounds[roundOf(a.turn)]?.task ?? '', step: session.rounds[roundOf(a.turn)]?.step ?? '', childId: a.childId, child: a.childId === null ? null : (names.get(a.childId) ?? ''),
-      word: a.word, label: keyLabel(a.word, session.rounds[roundOf(a.turn)]?.task ?? '', session.accent), sounds: (kept.get(a.id)?.sounds ?? '').split(' '), standing: kept.get(a.id)?.standing ?? 'fresh',
+    answers: [...answers, ...differing].map((a) => ({
+      id: a.id, turn: a.turn, task: session.rounds[roundOf(a.turn)]?.task ?? '', step: session.rounds[roundOf(a.turn)]?.step ?? '', childId: a.childId, child: nameOf(a.childId),
+      word: a.word, label: keyLabel(a.word, session.rounds[roundOf(a.turn)]?.task ?? '', session.accent), sounds: (kept.get(a.id)?.sounds ?? '').split(' '), standing: (kept.get(a.id)?.standing ?? 'fresh') as Standing,
       outcome: a.outcome, slip: a.slip, said: a.said, missed: a.missed, helps: a.helps, note: a.note, thinkMs: a.thinkMs,
+      selfCorrected: a.selfCorrected === true, shown: a.shown === true, markedBy: a.by ?? null, partner: nameOf(a.partnerId), differs: a.differs === true,
       at: new Date(a.at).toISOString(),
-      before: history(a, byId).slice(0, -1).map((b) => ({ id: b.id, outcome: b.outcome, at: new Date(b.at).toISOString() })),
+      before: withReasons(history(a, byId)),
     })),
   };
 }
+
+/** What an answer was before, each with why the next took its place. */
+const withReasons = (all: readonly AnswerEntry[]): LookBackAnswer['before'] =>
+  all.slice(0, -1).map((b, i) => ({ id: b.id, outcome: b.outcome, at: new Date(b.at).toISOString(), why: all[i + 1]!.why ?? null }));
 
 /** The session in its open file form. */
 export function exportOf({ session, answers }: LookBack): SessionExport {
   return {
     format: 'bouncy-echo-session',
-    version: 2,
+    version: 3,
     session: {
       id: session.id, group: session.groupName, title: session.title, rounds: session.rounds.map(({ task, step, items }) => ({ task, step, items })), accent: session.accent,
       startedAt: new Date(session.startedAt).toISOString(),
       finishedAt: session.finishedAt === null ? null : new Date(session.finishedAt).toISOString(),
     },
-    answers: answers.map(({ id, turn, task, step, child, word, sounds, outcome, slip, said, missed, helps, note, thinkMs, at, before }) => ({
-      id, turn, task, step, child, word, sounds, outcome, slip, said, missed, helps, note, thinkMs, at, before,
+    answers: answers.map(({ id, turn, task, step, child, word, sounds, outcome, slip, said, missed, helps, note, thinkMs, standing, selfCorrected, shown, markedBy, partner, differs, at, before }) => ({
+      id, turn, task, step, child, word, sounds, outcome, slip, said, missed, helps, note, thinkMs, standing, selfCorrected, shown, markedBy, partner, differs, at, before,
     })),
   };
 }
 
-/** Corrects an answer: a new row that supersedes it, under an id made on the device. The old one stays. */
-export function correctionOf(answers: readonly LookBackAnswer[], change: { answerId: string; newId: string; outcome: Outcome; note?: string | undefined }): AnswerEntry | undefined {
+type Correction = z.infer<typeof correctionSchema>;
+
+/** Corrects an answer: a new row that supersedes it, under an id made on the device, with the reason. The old one stays. */
+export function correctionOf(answers: readonly LookBackAnswer[], change: Correction, now = Date.now()): AnswerEntry | undefined {
   const old = answers.find((a) => a.id === change.answerId);
   if (!old) return undefined;
   return {
-    kind: 'answer', id: change.newId, at: Date.now(), turn: old.turn, childId: old.childId, word: old.word, outcome: change.outcome,
+    kind: 'answer', id: change.newId, at: now, turn: old.turn, childId: change.childId === undefined ? old.childId : change.childId, word: old.word, outcome: change.outcome,
     // What was heard stands unless the new outcome says that nothing slipped.
-    slip: change.outcome === 'on-own' ? null : old.slip, said: old.said, missed: change.outcome === 'on-own' ? [] : old.missed,
-    helps: old.helps, note: change.note?.trim() || old.note, thinkMs: old.thinkMs, supersedes: old.id,
+    slip: change.outcome === 'on-own' && !(old.slip && ACCEPTED.has(old.slip)) ? null : old.slip, said: old.said, missed: change.outcome === 'on-own' ? [] : old.missed,
+    helps: old.helps, note: change.note?.trim() || old.note, thinkMs: old.thinkMs, supersedes: old.id, why: change.why ?? 'other', by: change.by?.trim() || old.markedBy,
+    ...(old.selfCorrected ? { selfCorrected: true } : {}), ...(old.shown ? { shown: true } : {}), ...(old.differs ? { differs: true } : {}),
   };
 }
 
@@ -115,13 +126,13 @@ export async function listSessions(groupId: string, limit = 50, now = Date.now()
   const sessions = (await models.sessions.findAll({ where: { group_id: groupId }, order: [['started_at', 'DESC']], limit })).map((s) => s.get());
   const ids = sessions.map((s) => s.id);
   const [answers, undos] = await Promise.all([
-    models.answers.findAll({ where: { session_id: ids }, attributes: ['id', 'session_id', 'outcome', 'turn', 'supersedes'], order: [['id', 'ASC']] }),
+    models.answers.findAll({ where: { session_id: ids }, attributes: ['id', 'session_id', 'outcome', 'turn', 'supersedes', 'child_id', 'differs', 'second'], order: [['id', 'ASC']] }),
     models.steps.findAll({ where: { session_id: ids, kind: { [Op.eq]: 'undo' } }, attributes: ['detail'] }),
   ]);
   const undone = new Set(undos.map((u) => (JSON.parse(u.get().detail) as { answerId: string }).answerId));
   const bySession = groupBy(answers.map((a) => a.get()), (a) => a.session_id);
   const tallyOf = (session: string): Tally =>
-    tally([...standingAnswers(bySession.get(session) ?? [], undone).byTurn.values()].map((a) => ({ outcome: a.outcome as Outcome })));
+    tally([...standingAnswers((bySession.get(session) ?? []).map((a) => ({ ...a, childId: a.child_id, differs: a.differs === 1, second: a.second === 1 })), undone).byTurn.values()].map((a) => ({ outcome: a.outcome as Outcome })));
   return sessions.map((s) => {
     const rounds = JSON.parse(s.rounds) as StoredRound[];
     return {

@@ -1,3 +1,4 @@
+import { Op } from 'sequelize';
 import { taskOf } from '../core/games';
 import { groupBy } from '../core/group-by';
 import { roundOf } from '../core/sessions/log';
@@ -12,7 +13,7 @@ export async function pacesOf(groupId: string): Promise<(task: string) => number
   const { models } = await database();
   const sessions = await models.sessions.findAll({ where: { group_id: groupId }, order: [['started_at', 'DESC']], limit: LATELY, attributes: ['id'] });
   const rows = (await models.answers.findAll({
-    where: { session_id: sessions.map((s) => s.get().id) }, attributes: ['session_id', 'task', 'turn', 'at'], order: [['at', 'ASC']], raw: true,
+    where: { session_id: sessions.map((s) => s.get().id), standing: { [Op.ne]: 'check-in' }, second: 0 }, attributes: ['session_id', 'task', 'turn', 'at'], order: [['at', 'ASC']], raw: true,
   })) as unknown as { session_id: string; task: string; turn: number; at: number }[];
   const gaps = new Map<string, number[]>();
   for (const round of groupBy(rows, (r) => `${r.session_id} ${roundOf(r.turn)}`).values()) {

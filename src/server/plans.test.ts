@@ -50,6 +50,26 @@ const answer = (turn: number, childId: string | null, word: string, at = Date.no
   kind: 'answer', id: v7(), at, turn, childId, word, outcome: 'on-own', slip: null, said: null, missed: [], helps: [], note: null, thinkMs: 1, supersedes: null,
 });
 
+test('a round aimed at eight in ten: harder for children who manage than for those who do not; what is played in a row cannot be aimed', async () => {
+  const aimedFor = async (outcome: AnswerEntry['outcome']): Promise<{ step: string; items: number }> => {
+    const groupId = await group();
+    const id = await newPlan(groupId, wish({ task: 'blending', step: '3', sound: undefined }));
+    const { plan } = await openPlan(id);
+    const session = await startSession(groupId, plan);
+    const child = (await listGroups()).find((g) => g.id === groupId)!.children;
+    const at = plan.rounds.findIndex((r) => r.task === 'blending');
+    await appendLog(session, Array.from({ length: 24 }, (_, i) => ({ ...answer(at * ROUND_STRIDE + i, child[i % child.length]!.id, plan.rounds[at]!.items[i % plan.rounds[at]!.items.length]!.key), outcome })));
+    const { plan: after } = await workOnPlan(id, plan, { kind: 'aim', round: plan.rounds[at]!.id });
+    const chain = await workOnPlan(id, after, { kind: 'add-round', task: 'chain', step: 'first' });
+    await expect(workOnPlan(id, chain.plan, { kind: 'aim', round: chain.plan.rounds.at(-1)!.id })).rejects.toThrow('no one chance to aim at');
+    return { step: after.rounds[at]!.step, items: after.rounds[at]!.items.length };
+  };
+  const steps = taskOf('blending').steps.map((s) => s.id);
+  const [well, ill] = [await aimedFor('on-own'), await aimedFor('not-yet')];
+  expect(steps.indexOf(well.step)).toBeGreaterThan(steps.indexOf(ill.step));
+  expect(Math.min(well.items, ill.items)).toBeGreaterThanOrEqual(3);
+});
+
 describe('plans', () => {
   test('made, opened, changed in every way, kept, copied, erased', async () => {
     const id = await newPlan(await group(), wish());

@@ -1,10 +1,12 @@
 import type { Transaction } from 'sequelize';
+import { NO_OWN_WAY, type OwnWay } from '../core/answers/own-way';
+import { ownWaySchema } from '../core/answers/own-way-schema';
 import { explain, idSchema } from '../core/formats/schemas';
 import { taskOf } from '../core/games';
 import type { AccentId } from '../core/phonology/accents';
 import type { Conventions } from '../core/phonology/conventions';
 import { turnsOf, type PlannedRound } from '../core/sessions/running-order';
-import { mergeLogs, type AnswerEntry, type Entry } from '../core/sessions/log';
+import { mergeLogs, type AnswerEntry, type Entry, type Why } from '../core/sessions/log';
 import type { SessionPlan } from '../core/sessions/replay';
 import { database } from './database';
 import type { AnswerRow, SessionRow, StepRow } from './models';
@@ -31,6 +33,7 @@ interface Plan {
   readonly conventions: Conventions;
   readonly startedAt: number;
   readonly finishedAt: number | null;
+  readonly stale: boolean;
 }
 
 export interface PlannedSession extends Plan { readonly childIds: readonly string[] }
@@ -38,7 +41,13 @@ export interface PlannedSession extends Plan { readonly childIds: readonly strin
 export interface SessionRecord extends PlannedSession {
   readonly groupName: string;
   /** In the order of the group's list; turns go by `childIds`. */
-  readonly children: readonly { readonly id: string; readonly name: string }[];
+  readonly children: readonly { readonly id: string; readonly name: string; readonly ownWay: OwnWay }[];
+}
+
+/** How a child speaks, as it is kept; plain where it cannot be read. */
+export function readOwnWay(text: string): OwnWay {
+  const read = ownWaySchema.safeParse(JSON.parse(text));
+  return read.success ? read.data : NO_OWN_WAY;
 }
 
 /** Checks an id from an address. Throws a Problem (404) for one that is none. */
@@ -53,6 +62,8 @@ const answerOf = (row: AnswerRow): AnswerEntry => ({
   outcome: row.outcome as AnswerEntry['outcome'], slip: row.slip as AnswerEntry['slip'], said: row.said,
   missed: JSON.parse(row.missed) as number[], helps: JSON.parse(row.helps) as AnswerEntry['helps'],
   note: row.note, thinkMs: row.think_ms, supersedes: row.supersedes,
+  ...(row.self_corrected ? { selfCorrected: true } : {}), ...(row.shown ? { shown: true } : {}), ...(row.differs ? { differs: true } : {}), ...(row.second ? { second: true } : {}),
+  ...(row.marked_by ? { by: row.marked_by } : {}), ...(row.why ? { why: row.why as Why } : {}), ...(row.partner_id ? { partnerId: row.partner_id } : {}),
 });
 
 const stepOf = (row: StepRow): Entry => ({ ...(JSON.parse(row.detail) as object), kind: row.kind, id: row.id, at: row.at }) as Entry;
@@ -74,17 +85,17 @@ export async function sessionRecord(id: string): Promise<SessionRecord> {
   const [group, children] = await Promise.all([
     models.groups.findByPk(session.groupId), models.children.findAll({ where: { id: [...session.childIds] }, order: [['position', 'ASC']] }),
   ]);
-  return { ...session, groupName: group?.get().name ?? '', children: children.map((c) => ({ id: c.get().id, name: c.get().name })) };
+  return { ...session, groupName: group?.get().name ?? '', children: children.map((c) => ({ id: c.get().id, name: c.get().name, ownWay: readOwnWay(c.get().own_way) })) };
 }
 
 const plan = (row: SessionRow): Plan => ({
   id: row.id, groupId: row.group_id, title: row.title, letters: row.letters === 1, rounds: JSON.parse(row.rounds) as StoredRound[],
-  accent: row.accent as AccentId, conventions: JSON.parse(row.conventions) as Conventions, startedAt: row.started_at, finishedAt: row.finished_at,
+  accent: row.accent as AccentId, conventions: JSON.parse(row.conventions) as Conventions, startedAt: row.started_at, finishedAt: row.finished_at, stale: row.stale === 1,
 });
 
 /** The session as the replay of its log needs it. */
 export const replayPlan = ({ rounds, childIds }: { rounds: readonly StoredRound[]; childIds: readonly string[] }): SessionPlan => ({
-  rounds: rounds.map(({ items, turns, way, task }) => ({ words: items, turns, together: way === 'together', inOrder: taskOf(task).inOrder === true })), children: childIds,
+  rounds: rounds.map(({ items, turns, way, task }) => ({ words: items, turns, way, inOrder: taskOf(task).inOrder === true })), children: childIds,
 });
 
 /** The ids of everything in a session's log. */
@@ -93,6 +104,14 @@ export async function loggedIds(id: string, transaction: Transaction): Promise<S
   const of = { where: { session_id: id }, attributes: ['id'], raw: true, transaction };
   const [answers, steps] = [await models.answers.findAll(of), await models.steps.findAll(of)];
   return new Set([...answers, ...steps].map((row) => (row as unknown as { id: string }).id));
+}
+
+/** What may have shown a child the answer before: items said by the adult or by everyone, and answers in chorus. */
+export async function modelsBefore(id: string, transaction: Transaction): Promise<Entry[]> {
+  const { models } = await database();
+  const steps = await models.steps.findAll({ where: { session_id: id, kind: 'said' }, raw: true, transaction });
+  const chorus = await models.answers.findAll({ where: { session_id: id, child_id: null }, raw: true, transaction });
+  return mergeLogs((steps as unknown as StepRow[]).map(stepOf), (chorus as unknown as AnswerRow[]).map(answerOf));
 }
 
 /** The whole log of a session, in the order of its ids. */

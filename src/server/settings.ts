@@ -1,7 +1,10 @@
-import { settingsSchema } from '../core/formats/schemas';
+import type { z } from 'zod';
+import { progressSettingsSchema, settingsSchema } from '../core/formats/schemas';
 import { DEFAULT_ACCENT, type AccentId } from '../core/phonology/accents';
 import { PRESETS, type Conventions } from '../core/phonology/conventions';
+import type { Transaction } from 'sequelize';
 import { database } from './database';
+import type { SettingsRow } from './models';
 
 export interface Settings {
   readonly accent: AccentId;
@@ -22,6 +25,26 @@ export async function getSettings(): Promise<Settings> {
 /** Keeps and confirms accent and conventions. Sessions already played keep their own. */
 export async function saveSettings({ accent, conventions }: Omit<Settings, 'confirmed'>): Promise<void> {
   const { models, write } = await database();
-  await write((transaction) =>
-    models.settings.upsert({ id: 1, accent, conventions: JSON.stringify(conventions), confirmed_at: Date.now() }, { transaction }));
+  await write(async (transaction) =>
+    models.settings.upsert({ ...(await rowOr(transaction)), accent, conventions: JSON.stringify(conventions), confirmed_at: Date.now() }, { transaction }));
+}
+
+export type ProgressSettings = z.infer<typeof progressSettingsSchema>;
+
+/** The row as it is, or with everything as usual. */
+async function rowOr(transaction?: Transaction): Promise<SettingsRow> {
+  const { models } = await database();
+  const row = (await models.settings.findByPk(1, transaction ? { transaction } : {}))?.get();
+  return row ?? { id: 1, accent: DEFAULT_ACCENT, conventions: JSON.stringify(PRESETS.default), confirmed_at: null, rule: 'weighed', unit_order: 'large-first', staff: 2 };
+}
+
+/** How answers are weighed, and what comes first. */
+export async function getProgressSettings(): Promise<ProgressSettings> {
+  const { rule, unit_order, staff } = await rowOr();
+  return progressSettingsSchema.parse({ rule, unitOrder: unit_order, staff });
+}
+
+export async function saveProgressSettings({ rule, unitOrder, staff }: ProgressSettings): Promise<void> {
+  const { models, write } = await database();
+  await write(async (transaction) => models.settings.upsert({ ...(await rowOr(transaction)), rule, unit_order: unitOrder, staff }, { transaction }));
 }

@@ -41,11 +41,11 @@ export async function planOfWords(request: StartRequest): Promise<Plan> {
 /** Begins a session of words chosen by hand. */
 export const startWords = async (request: StartRequest): Promise<string> => startSession(request.groupId, await planOfWords(request));
 
-/** Begins a session with the children who are here and gives its id. Throws a Problem for a plan with nothing in it. */
-export async function startSession(groupId: string, plan: Plan): Promise<string> {
+/** Begins a session with the children who are here, or with some of the group alone, and gives its id. Throws a Problem for a plan with nothing in it. */
+export async function startSession(groupId: string, plan: Plan, only?: readonly string[]): Promise<string> {
   const group = await groupOf(groupId);
   const { accent, conventions } = await getSettings();
-  const here = group.children.filter((c) => !c.away);
+  const here = only ? group.children.filter((c) => only.includes(c.id)) : group.children.filter((c) => !c.away);
   const order = await turnOrder(groupId, here.map((c) => c.id));
   const rounds = plan.rounds.filter((r) => r.items.length > 0).map((round) => storedRound(round, here.length));
   if (!rounds.length) throw new Problem('This plan has no round with a word in it. Put one in and start again.');
@@ -53,7 +53,7 @@ export async function startSession(groupId: string, plan: Plan): Promise<string>
   const { models, write } = await database();
   await write(async (transaction) => {
     await models.sessions.create({
-      id, group_id: group.id, title: plan.title, letters: plan.letters ? 1 : 0, rounds: JSON.stringify(rounds), accent, conventions: JSON.stringify(conventions), started_at: Date.now(), finished_at: null,
+      id, group_id: group.id, title: plan.title, letters: plan.letters ? 1 : 0, rounds: JSON.stringify(rounds), accent, conventions: JSON.stringify(conventions), started_at: Date.now(), finished_at: null, stale: 1,
     }, { transaction });
     await models.sessionChildren.bulkCreate(order.map((child, position) => ({ session_id: id, child_id: child, position })), { transaction });
   });

@@ -1,3 +1,4 @@
+import { Op } from 'sequelize';
 import { planRequestSchema, type PlanWish } from '../core/formats/plan-file';
 import { stepOf, taskOf, TASKS } from '../core/games';
 import { makeItem } from '../core/games/item';
@@ -29,7 +30,8 @@ async function playedBy(groupId: string): Promise<Played[]> {
   const { models } = await database();
   const sessions = await models.sessions.findAll({ where: { group_id: groupId }, order: [['started_at', 'DESC']], limit: 40, attributes: ['id'] });
   const answers = (await models.answers.findAll({
-    where: { session_id: sessions.map((s) => s.get().id) }, attributes: ['session_id', 'task', 'step', 'outcome', 'at'], raw: true,
+    // A check-in is kept apart from play.
+    where: { session_id: sessions.map((s) => s.get().id), standing: { [Op.ne]: 'check-in' }, second: 0 }, attributes: ['session_id', 'task', 'step', 'outcome', 'at'], raw: true,
   })) as unknown as { session_id: string; task: string; step: string; outcome: Outcome; at: number }[];
   return [...groupBy(answers, (a) => `${a.session_id} ${a.task} ${a.step}`).values()].map((of) => {
     const t = tally(of);
@@ -71,7 +73,7 @@ const lasting = (at: number, now: number): string => {
 async function slipping(groupId: string): Promise<string | null> {
   const { models } = await database();
   const sessions = await models.sessions.findAll({ where: { group_id: groupId }, order: [['started_at', 'DESC']], limit: 6, attributes: ['id'] });
-  const rows = (await models.answers.findAll({ where: { session_id: sessions.map((s) => s.get().id) }, attributes: ['sounds', 'missed'], raw: true })) as unknown as { sounds: string; missed: string }[];
+  const rows = (await models.answers.findAll({ where: { session_id: sessions.map((s) => s.get().id), second: 0 }, attributes: ['sounds', 'missed'], raw: true })) as unknown as { sounds: string; missed: string }[];
   const times = new Map<string, number>();
   for (const { sounds, missed } of rows) for (const at of JSON.parse(missed) as number[]) {
     const ipa = sounds.split(' ')[at];

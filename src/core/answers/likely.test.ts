@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { ACCENT_IDS } from '../phonology/accents';
 import { context, ipa, word, words } from '../lexicon/testing/bank';
+import { chunksOf, soundsSaid } from './said';
 import { blendingLikely, segmentingLikely, type LikelyAnswer } from './likely';
 
 const shown = (answers: readonly LikelyAnswer[]): string[] => answers.map((a) => `${a.show ?? '–'} (${a.note})`);
@@ -8,7 +9,7 @@ const shown = (answers: readonly LikelyAnswer[]): string[] => answers.map((a) =>
 // What children say when a cluster is lost or kept: fog, dink, poon, fr-o-g … Common practice, no source.
 describe('blending', () => {
   test('frog: fog, rog, the sounds apart, the last sound', () => {
-    expect(shown(blendingLikely(word('frog'), context()))).toEqual([
+    expect(shown(blendingLikely(word('frog'), context())).slice(0, 4)).toEqual([
       'fog (lost /r/)', 'rog (lost /f/)', 'f · r · o · g (not joined)', '/g/ (last sound only)',
     ]);
   });
@@ -45,18 +46,18 @@ test('glass and flag never print what they must not, and still say what was lost
   expect(bad).toMatchObject({ show: null, slip: 'lost-sound' });
 });
 
-test.each(ACCENT_IDS)('over the whole bank: at most four, all different, none shown passes for right, none is rude (%s)', (accent) => {
+test.each(ACCENT_IDS)('over the whole bank: a handful, all different, none shown passes for right, none is rude (%s)', (accent) => {
   const ctx = context(accent);
   for (const made of words(accent)) {
     for (const answers of [blendingLikely(made, ctx), segmentingLikely(made, ctx)]) {
       expect(answers.length, made.word).toBeGreaterThan(0);
-      expect(answers.length, made.word).toBeLessThanOrEqual(4);
+      expect(answers.length, made.word).toBeLessThanOrEqual(8);
       expect(new Set(answers.map((a) => a.id)).size, made.word).toBe(answers.length);
       for (const answer of answers) {
-        if (answer.show) for (const part of [answer.said, ...answer.said.split(' ')]) expect(ctx.guard(part.split(/[ +]/)), `${made.word}: ${answer.show}`).toBe(false);
+        if (answer.show) for (const part of [soundsSaid(answer.said), ...chunksOf(answer.said)]) expect(ctx.guard(part), `${made.word}: ${answer.show}`).toBe(false);
         if (answer.slip === 'lost-sound') {
-          expect(answer.said, made.word).not.toBe(ipa(made));
-          expect(answer.said.split(' ')).toHaveLength(made.sounds.length - 1);
+          expect(soundsSaid(answer.said).join(' '), made.word).not.toBe(ipa(made));
+          expect(soundsSaid(answer.said)).toHaveLength(made.sounds.length - 1);
           if (answer.show) expect(answer.show, made.word).not.toBe(made.word);
         }
         for (const at of answer.missed) expect(made.sounds[at], made.word).toBeDefined();

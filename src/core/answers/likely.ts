@@ -1,8 +1,11 @@
 import { inCluster } from '../lexicon/difficulty';
 import { spell, type Word } from '../lexicon/entry';
 import type { Guard } from '../lexicon/guard';
-import { labelOf } from '../phonology/sounds';
+import { NEAR, soundDistance } from '../phonology/articulation';
+import { accentOf, type AccentId } from '../phonology/accents';
+import { CONSONANTS, labelOf } from '../phonology/sounds';
 import type { Outcome, Slip } from './outcome';
+import { asWord, saidOf } from './said';
 
 /** One answer a child is likely to give: a tap records outcome, sounds said and slip together. */
 export interface LikelyAnswer {
@@ -10,7 +13,7 @@ export interface LikelyAnswer {
   /** Null where the answer is right. */
   readonly slip: Slip | null;
   readonly outcome: Outcome;
-  /** The sounds said, apart by spaces; parts said as one chunk are joined by `+`. */
+  /** The sounds said, as answers/said writes them; empty where no sounds can be named. */
   readonly said: string;
   /** How it looks on the chip; `null` where showing it could print a rude word. */
   readonly show: string | null;
@@ -25,7 +28,8 @@ export interface LikelyContext {
   readonly spellingOf: (sounds: readonly string[]) => string | undefined;
 }
 
-const MOST = 4;
+/** Candidates an item carries at most; which of them are shown is for answers/rank. */
+const MOST = 8;
 const ipaOf = (word: Word): string[] => word.sounds.map((s) => s.ipa);
 type Said = Pick<Word, 'accent'>;
 const label = ({ accent }: Said, ipa: string): string => labelOf(ipa, accent).label;
@@ -47,12 +51,12 @@ function lettersWithout(word: Word, at: number): string | undefined {
   return spell(word.entry.letters.filter((_, i) => i !== index));
 }
 
-/** The word with one sound lost. */
+/** The word with one sound lost, said as a word. */
 function lost(word: Word, at: number, { guard, spellingOf }: LikelyContext): LikelyAnswer {
   const left = ipaOf(word).filter((_, i) => i !== at);
   const show = guard(left) ? null : (spellingOf(left) ?? lettersWithout(word, at) ?? null);
   return {
-    id: `lost-${at}`, slip: 'lost-sound', outcome: 'not-yet', said: left.join(' '),
+    id: `lost-${at}`, slip: 'lost-sound', outcome: 'not-yet', said: asWord(left),
     show, note: `lost ${slashes(word, word.sounds[at]!.ipa)}`, missed: [at],
   };
 }
@@ -74,17 +78,43 @@ function lastOnly(word: Word): LikelyAnswer {
   };
 }
 
+const nearSounds = new Map<string, readonly string[]>();
+
+/** The sounds of an accent made much like one. */
+function nearTo(ipa: string, accent: AccentId): readonly string[] {
+  const key = `${accent} ${ipa}`;
+  const known = nearSounds.get(key);
+  if (known) return known;
+  const all = CONSONANTS[ipa] ? Object.keys(CONSONANTS) : [...new Set(Object.values(accentOf(accent).vowels))].filter((v) => !v.includes(' '));
+  const near = all.filter((other) => other !== ipa && soundDistance(other, ipa) <= NEAR);
+  nearSounds.set(key, near);
+  return near;
+}
+
+/** Another word of the bank, one near sound away: what a child may have heard. The first found will do, from the ends inwards. */
+function nearWord(word: Word, { spellingOf }: LikelyContext): LikelyAnswer[] {
+  const ipa = ipaOf(word);
+  for (const at of [ipa.length - 1, 0, ...ipa.slice(1, -1).map((_, i) => i + 1)]) {
+    for (const other of nearTo(ipa[at]!, word.accent)) {
+      const said = ipa.with(at, other);
+      const spelt = spellingOf(said);
+      if (spelt && spelt !== word.word) return [{ id: `near-${at}`, slip: 'swapped-sound', outcome: 'not-yet', said: asWord(said), show: spelt, note: `${slashes(word, other)} for ${slashes(word, ipa[at]!)}`, missed: [at] }];
+    }
+  }
+  return [];
+}
+
 /**
- * Likely answers when the adult says the sounds and the child says the word, at most four.
- * @example blendingLikely(slug, context).map((a) => a.note) // ['lost /l/', 'lost /s/', 'not joined', 'last sound only']
+ * Likely answers when the adult says the sounds and the child says the word, likeliest first.
+ * @example blendingLikely(slug, context).slice(0, 4).map((a) => a.note) // ['lost /l/', 'lost /s/', 'not joined', 'last sound only']
  */
 export function blendingLikely(word: Word, context: LikelyContext): LikelyAnswer[] {
   const notJoined: LikelyAnswer = {
     id: 'apart', slip: 'not-joined', outcome: 'not-yet', said: ipaOf(word).join(' '),
     show: apart(word, ipaOf(word)), note: 'not joined', missed: [],
   };
-  const losses = oftenLost(word).slice(0, MOST - 2).map((at) => lost(word, at, context));
-  return [...losses, notJoined, lastOnly(word)].slice(0, MOST);
+  const losses = oftenLost(word).map((at) => lost(word, at, context));
+  return distinct([...losses.slice(0, 2), notJoined, lastOnly(word), ...nearWord(word, context), ...losses.slice(2)]);
 }
 
 /** Runs of sounds a child keeps whole: from `from` up to and with `to`. */
@@ -92,7 +122,7 @@ function chunked(word: Word, from: number, to: number): { said: string; show: st
   const ipa = ipaOf(word);
   const parts = [...ipa.slice(0, from).map((s) => [s]), ipa.slice(from, to + 1), ...ipa.slice(to + 1).map((s) => [s])];
   return {
-    said: parts.map((part) => part.join('+')).join(' '),
+    said: saidOf(parts),
     show: parts.map((part) => part.map((ipa) => label(word, ipa)).join('')).join(' · '),
   };
 }
@@ -112,7 +142,7 @@ export function heardClosely(word: Word, firstAlone = false): LikelyAnswer[] {
 }
 
 /**
- * Likely answers when the adult says the word and the child says its sounds, at most four.
+ * Likely answers when the adult says the word and the child says its sounds, likeliest first.
  * @example segmentingLikely(frog, context).map((a) => a.show) // ['fr · o · g', 'f · r · og', 'f · o · g', …]
  */
 export function segmentingLikely(word: Word, context: LikelyContext): LikelyAnswer[] {
@@ -123,30 +153,33 @@ export function segmentingLikely(word: Word, context: LikelyContext): LikelyAnsw
   const keep = (slip: 'cluster-kept' | 'rime-kept', from: number, to: number, note: string): void => {
     const run = sounds.slice(from, to + 1).map((s) => s.ipa);
     const { said, show } = chunked(word, from, to);
+    // What the convention counts as one sound may stay together.
+    if (sounds.slice(from + 1, to + 1).every((s) => word.units.some((unit) => unit.sounds.indexOf(s) > 0))) return;
     const missed = sounds.map((_, at) => at).filter((at) => at >= from && at <= to);
     out.push({ id: slip, slip, outcome: 'not-yet', said, show: context.guard(run) ? null : show, note, missed });
   };
   if (vowel > 1) keep('cluster-kept', 0, vowel - 1, 'start kept together');
   if (vowel > 0 && vowel < end) keep('rime-kept', vowel, end, 'end kept whole');
-  const [loss] = oftenLost(word);
-  if (loss !== undefined) {
-    const without = lost(word, loss, context);
-    const left = without.said.split(' ');
-    out.push({ ...without, show: context.guard(left) ? null : apart(word, left) });
-  }
-  out.push(...heardClosely(word));
-  if (sounds.some((s) => !s.vowel)) {
-    out.push({
-      id: 'uh', slip: 'added-uh', outcome: 'on-own', said: ipaOf(word).join(' '), show: null,
-      note: 'right, with “uh” added', missed: [],
-    });
-  }
-  out.push({
-    id: 'whole', slip: 'whole-word', outcome: 'not-yet', said: ipaOf(word).join('+'), show: word.word,
-    note: 'said the word', missed: [],
+  const losses = oftenLost(word).map((at): LikelyAnswer => {
+    const without = lost(word, at, context);
+    const left = without.said.split('+');
+    return { ...without, said: left.join(' '), show: context.guard(left) ? null : apart(word, left) };
   });
-  return out.slice(0, MOST);
+  out.push(...losses.slice(0, 1), ...heardClosely(word));
+  if (sounds.some((s) => !s.vowel)) out.push(withUh(word));
+  out.push(
+    { id: 'whole', slip: 'whole-word', outcome: 'not-yet', said: asWord(ipaOf(word)), show: word.word, note: 'said the word', missed: [] },
+    { id: 'letters', slip: 'letter-name', outcome: 'not-yet', said: '', show: null, note: 'letter names', missed: [] },
+    ...losses.slice(1),
+    { id: 'heard', slip: 'another-heard', outcome: 'on-own', said: '', show: null, note: 'another word, its sounds right', missed: [] },
+  );
+  return distinct(out);
 }
+
+/** Every consonant with the “uh” that creeps in: accepted and noted, never printed as a model. */
+const withUh = (word: Word): LikelyAnswer => ({
+  id: 'uh', slip: 'added-uh', outcome: 'on-own', said: saidOf(word.sounds.map((s) => (s.vowel ? [s.ipa] : [s.ipa, 'ə']))), show: null, note: 'with “uh”: right', missed: [],
+});
 
 /** The choices of an item as chips, the right one among them. Example: `choiceLikely(['yes', 'no'], 0)[1].outcome // 'not-yet'`. */
 export const choiceLikely = (choices: readonly string[], right: number): LikelyAnswer[] => choices.map((choice, i) => ({
@@ -160,14 +193,14 @@ export const numberLikely = (right: number): LikelyAnswer[] => [right, right - 1
 
 /** A likely answer that slips, in a few words; the chip shows nothing where it could print a rude word. */
 export function slipLikely(slip: Slip, said: readonly string[], show: string, note: string, guard: Guard): LikelyAnswer {
-  return { id: `${slip} ${said.join(' ')}`, slip, outcome: 'not-yet', said: said.join(' '), show: guard(said) ? null : show, note, missed: [] };
+  return { id: `${slip} ${said.join(' ')}`, slip, outcome: 'not-yet', said: asWord(said), show: guard(said) ? null : show, note, missed: [] };
 }
 
 /** A likely answer that is right. */
 export const rightLikely = (said: readonly string[], show: string, note: string): LikelyAnswer => ({
-  id: `right ${said.join(' ')}`, slip: null, outcome: 'on-own', said: said.join(' '), show, note, missed: [],
+  id: `right ${said.join(' ')}`, slip: null, outcome: 'on-own', said: asWord(said), show, note, missed: [],
 });
 
-/** At most four, each once. */
-export const atMostFour = (answers: readonly LikelyAnswer[]): LikelyAnswer[] =>
+/** Each once, likeliest first. */
+export const distinct = (answers: readonly LikelyAnswer[]): LikelyAnswer[] =>
   answers.filter((a, i) => answers.findIndex((b) => b.id === a.id) === i).slice(0, MOST);

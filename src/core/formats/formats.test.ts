@@ -6,10 +6,10 @@ import { CSV_COLUMNS, toCsv, type ExportRow, type SessionExport } from './sessio
 
 const row = (more: Partial<ExportRow>): ExportRow => ({
   id: '01900000-0000-7000-8000-000000000001', turn: 0, task: 'blending', step: '4', child: 'Wren', word: 'frog', sounds: ['f', 'r', 'ɒ', 'ɡ'], outcome: 'not-yet', slip: 'lost-sound',
-  said: 'f ɒ ɡ', missed: [1], helps: ['slower'], note: null, thinkMs: 4_200, at: '2026-11-02T09:40:00.000Z', before: [], ...more,
+  said: 'f ɒ ɡ', missed: [1], helps: ['slower'], note: null, thinkMs: 4_200, standing: 'fresh', selfCorrected: false, shown: false, markedBy: null, partner: null, differs: false, at: '2026-11-02T09:40:00.000Z', before: [], ...more,
 });
 const file = (...answers: ExportRow[]): SessionExport => ({
-  format: 'bouncy-echo-session', version: 2, answers,
+  format: 'bouncy-echo-session', version: 3, answers,
   session: { id: 'x', group: 'Radishes', title: 'Blending, 4 sounds', rounds: [{ task: 'blending', step: '4', items: ['frog'] }], accent: 'southern-british', startedAt: '2026-11-02T09:40:00.000Z', finishedAt: null },
 });
 
@@ -20,6 +20,11 @@ describe('CSV (RFC 4180; formula guard after OWASP, CSV Injection)', () => {
     expect(Object.keys(data[0]!)).toEqual([...CSV_COLUMNS]);
     expect(data[0]).toMatchObject({ round: '1', turn: '1', task: 'blending', step: '4', child: 'Wren', word: 'frog', outcome: 'Not yet', 'sounds that slipped': 'r', help: 'slower', 'seconds to mark': '4.2' });
     expect(data[1]!.child).toBe('Everyone together');
+  });
+  test('what stands beside an answer has columns of its own, and a correction says why', () => {
+    const before = [{ id: 'a', outcome: 'not-yet' as const, at: '2026-11-02T09:39:00.000Z', why: 'mis-tap' as const }];
+    const [only] = Papa.parse<Record<string, string>>(toCsv(file(row({ standing: 'in-chorus', selfCorrected: true, shown: true, markedBy: 'HB', partner: 'Kofi', before }))).slice(1), { header: true }).data;
+    expect(only).toMatchObject({ 'stands as': 'in chorus', 'put right by the child': 'yes', 'spoken or shown': 'shown', 'asked by': 'Kofi', 'marked by': 'HB', 'marked before as': 'Not yet (wrong button)' });
   });
   test.each(['=1+1', '+44', '-2', '@sum', '\tx', '=HYPERLINK("x")'])('a cell that begins a formula does not stay one: %j', (name) => {
     const parsed = Papa.parse<string[]>(toCsv(file(row({ child: name, note: name }))).slice(1)).data[1]!;

@@ -83,6 +83,7 @@ const roundId = z.string().max(12);
 export const planChangeSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('show') }),
   z.object({ kind: z.literal('remake'), round: roundId }),
+  z.object({ kind: z.literal('aim'), round: roundId }),
   z.object({ kind: z.literal('set'), round: roundId, task: z.string().refine(isTask, 'Choose a game.'), step: z.string().max(40) }),
   z.object({ kind: z.literal('swap'), round: roundId, key: itemKey }),
   z.object({ kind: z.literal('put'), round: roundId, word: z.string().max(60) }),

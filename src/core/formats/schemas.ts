@@ -9,7 +9,9 @@ import { isConsonantKey, isVowelKey } from '../phonology/keys';
 import { parseTranscription } from '../phonology/transcription';
 import { ACCENT_IDS } from '../phonology/accents';
 import { CONVENTION_IDS } from '../phonology/conventions';
-import type { Entry } from '../sessions/log';
+import { LADDERS, UNIT_ORDERS } from '../progress/ladders';
+import { RULES } from '../progress/rule';
+import { SAID_AS, WHYS, type Entry } from '../sessions/log';
 import { SET_SIZE } from '../sessions/turns';
 
 /** Every shape that comes in through a door, in one place. */
@@ -24,12 +26,16 @@ const stamp = { id: idSchema, at: z.int().min(0) };
 
 export const NAME_LIMIT = 60;
 export const NOTE_LIMIT = 500;
+/** Letters of a name or initials of who marks. */
+export const BY_LIMIT = 24;
 
 const answer = z.strictObject({
   ...stamp, kind: z.literal('answer'), turn, childId: idSchema.nullable(), word: itemKey, outcome: z.enum(OUTCOMES),
   slip: z.enum(SLIPS).nullable(), said: z.string().max(200).nullable(), missed: z.array(z.int().min(0).max(20)).max(20),
   helps: z.array(z.enum(HELPS)).max(HELPS.length), note: z.string().max(NOTE_LIMIT).nullable(),
   thinkMs: z.int().min(0).max(86_400_000).nullable(), supersedes: idSchema.nullable(),
+  selfCorrected: z.boolean().optional(), shown: z.boolean().optional(), by: z.string().max(BY_LIMIT).nullable().optional(), why: z.enum(WHYS).nullable().optional(),
+  partnerId: idSchema.nullable().optional(), differs: z.boolean().optional(), second: z.boolean().optional(),
 });
 
 export const entrySchema = z.discriminatedUnion('kind', [
@@ -42,6 +48,10 @@ export const entrySchema = z.discriminatedUnion('kind', [
   z.strictObject({ ...stamp, kind: z.literal('pass'), turn, childId: idSchema }),
   z.strictObject({ ...stamp, kind: z.literal('choose'), turn, childId: idSchema.nullable() }),
   z.strictObject({ ...stamp, kind: z.literal('away'), childId: idSchema, away: z.boolean() }),
+  z.strictObject({ ...stamp, kind: z.literal('arrive'), childId: idSchema }),
+  z.strictObject({ ...stamp, kind: z.literal('said'), turn, word: itemKey, as: z.enum(SAID_AS) }),
+  z.strictObject({ ...stamp, kind: z.literal('ease'), turn, childId: idSchema, word: itemKey }),
+  z.strictObject({ ...stamp, kind: z.literal('rest'), round, childId: idSchema }),
   z.strictObject({ ...stamp, kind: z.literal('more'), turns: z.int().min(1).max(100), round: round.optional() }),
   z.strictObject({ ...stamp, kind: z.literal('finish') }),
 ]) satisfies z.ZodType<Entry>;
@@ -148,12 +158,25 @@ export type StartRequest = z.infer<typeof startSchema>;
 export const correctionSchema = z.object({
   answerId: idSchema, newId: idSchema, outcome: z.enum(OUTCOMES, 'Choose one of the five outcomes.'),
   note: z.string().max(NOTE_LIMIT, `A note can have ${NOTE_LIMIT} letters.`).optional(),
+  why: z.enum(WHYS).optional(), childId: idSchema.nullable().optional(), by: z.string().max(BY_LIMIT).optional(),
 });
 
 export const conventionsSchema = z.object(
   Object.fromEntries(CONVENTION_IDS.map((id) => [id, z.boolean()])) as Record<(typeof CONVENTION_IDS)[number], z.ZodBoolean>,
 );
 export const settingsSchema = z.object({ accent: z.enum(ACCENT_IDS), conventions: conventionsSchema });
+
+/** How answers are weighed, which units come first, and how many adults can lead a group. */
+export const MOST_STAFF = 8;
+export const progressSettingsSchema = z.object({
+  rule: z.enum(RULES), unitOrder: z.enum(UNIT_ORDERS), staff: z.coerce.number().int().min(1, 'At least one adult leads.').max(MOST_STAFF, `At most ${MOST_STAFF} adults.`),
+});
+
+/** A step chosen by an adult; null goes back to the suggestion. */
+export const chosenStepSchema = z.strictObject({
+  step: z.strictObject({ ladder: z.string(), rung: z.string() }).refine(({ ladder, rung }) => LADDERS.some((l) => l.id === ladder && l.rungs.some((r) => r.id === rung)), 'There is no such step.'),
+  by: z.string().max(BY_LIMIT).nullable().optional(),
+}).nullable();
 
 /** The first thing wrong, as it stands, for a form whose fields a person can see. */
 export const reason = (error: z.ZodError): string => error.issues[0]?.message ?? 'That does not fit.';

@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
-import { roundOf, turnInRound } from '../sessions/log';
-import { HELP_WORDS, OUTCOME_WORDS, SLIP_WORDS, type Help, type Outcome, type Slip } from '../answers/outcome';
+import { roundOf, turnInRound, WHY_WORDS, type Why } from '../sessions/log';
+import { HELP_WORDS, OUTCOME_WORDS, SLIP_WORDS, STANDING_WORDS, type Help, type Outcome, type Slip, type Standing } from '../answers/outcome';
 
 export interface ExportRow {
   readonly id: string;
@@ -17,15 +17,24 @@ export interface ExportRow {
   readonly helps: readonly Help[];
   readonly note: string | null;
   readonly thinkMs: number | null;
+  readonly standing: Standing;
+  readonly selfCorrected: boolean;
+  /** Shown with thumbs or fingers, not spoken. */
+  readonly shown: boolean;
+  readonly markedBy: string | null;
+  /** The child who asked, in pairs. */
+  readonly partner: string | null;
+  /** A child who answered otherwise than everyone did together. */
+  readonly differs: boolean;
   /** ISO 8601, UTC. */
   readonly at: string;
   /** Earlier marks of the same answer, oldest first; they stay in the log. */
-  readonly before: readonly { readonly id: string; readonly outcome: Outcome; readonly at: string }[];
+  readonly before: readonly { readonly id: string; readonly outcome: Outcome; readonly at: string; /** Why the next one took its place. */ readonly why: Why | null }[];
 }
 
 export interface SessionExport {
   readonly format: 'bouncy-echo-session';
-  readonly version: 2;
+  readonly version: 3;
   readonly session: {
     readonly id: string; readonly group: string; readonly title: string;
     readonly rounds: readonly { readonly task: string; readonly step: string; readonly items: readonly string[] }[];
@@ -36,7 +45,7 @@ export interface SessionExport {
 
 export const CSV_COLUMNS = [
   'round', 'turn', 'task', 'step', 'child', 'word', 'sounds', 'outcome', 'slip', 'said', 'sounds that slipped', 'help', 'note',
-  'seconds to mark', 'marked at (UTC)', 'marked before as', 'answer id',
+  'seconds to mark', 'stands as', 'put right by the child', 'spoken or shown', 'asked by', 'marked by', 'marked at (UTC)', 'marked before as', 'answer id',
 ] as const;
 
 /**
@@ -48,8 +57,8 @@ export function toCsv({ answers }: SessionExport): string {
     roundOf(a.turn) + 1, turnInRound(a.turn) + 1, a.task, a.step, a.child ?? 'Everyone together', a.word, a.sounds.join(' '), OUTCOME_WORDS[a.outcome],
     a.slip ? SLIP_WORDS[a.slip] : '', a.said ?? '', a.missed.map((i) => a.sounds[i] ?? '').join(' '),
     a.helps.map((h) => HELP_WORDS[h]).join(', '), a.note ?? '',
-    a.thinkMs === null ? '' : (a.thinkMs / 1000).toFixed(1), a.at,
-    a.before.map((b) => OUTCOME_WORDS[b.outcome]).join(', '), a.id,
+    a.thinkMs === null ? '' : (a.thinkMs / 1000).toFixed(1), STANDING_WORDS[a.standing], a.selfCorrected ? 'yes' : '', a.shown ? 'shown' : 'spoken', a.partner ?? '', a.markedBy ?? '', a.at,
+    a.before.map((b) => `${OUTCOME_WORDS[b.outcome]}${b.why ? ` (${WHY_WORDS[b.why]})` : ''}`).join(', '), a.id,
   ]);
   return `\uFEFF${Papa.unparse({ fields: [...CSV_COLUMNS], data: rows }, { escapeFormulae: true, newline: '\r\n' })}\r\n`;
 }

@@ -15,21 +15,64 @@ const MANNER_ORDER: Readonly<Record<Manner, number>> = {
   stop: 0, affricate: 1, fricative: 2, nasal: 5, 'lateral approximant': 6.5, approximant: 7,
 };
 
-const WEIGHT = { place: 0.25, manner: 0.25, voice: 0.5, kind: 3 } as const;
+const WEIGHT = { place: 0.25, manner: 0.25, voice: 0.5, kind: 4 } as const;
+
+interface VowelPlace {
+  /** 0 close to 6 open. */
+  readonly height: number;
+  /** 0 front to 2 back. */
+  readonly back: number;
+  readonly round: boolean;
+  readonly rhotic: boolean;
+}
+
+const place = (height: number, back: number, round = false, rhotic = false): VowelPlace => ({ height, back, round, rhotic });
+
+/** Where each vowel letter stands on the vowel chart of the IPA (2020): close, near-close, close-mid, mid, open-mid, near-open, open. */
+const VOWEL_PLACES: Readonly<Record<string, VowelPlace>> = {
+  i: place(0, 0), ʉ: place(0, 1, true), u: place(0, 2, true), ɪ: place(1, 0.5), ʊ: place(1, 1.5, true), e: place(2, 0), o: place(2, 2, true), ə: place(3, 1),
+  ɛ: place(4, 0), ɜ: place(4, 1), ʌ: place(4, 2), ɔ: place(4, 2, true), æ: place(5, 0), a: place(6, 0), ɑ: place(6, 2), ɒ: place(6, 2, true),
+  ɚ: place(3, 1, false, true), ɝ: place(4, 1, false, true),
+};
+
+const VOWEL_WEIGHT = { height: 0.1, back: 0.2, round: 0.2, rhotic: 0.3, long: 0.15 } as const;
+
+/** Where a vowel begins and ends, and whether it is long. Throws for a symbol that is no vowel. */
+export function vowelPath(ipa: string): { readonly from: VowelPlace; readonly to: VowelPlace; readonly long: boolean } {
+  const letters = [...ipa].filter((c) => c !== 'ː');
+  const [from, to = from] = letters.map((c) => VOWEL_PLACES[c]);
+  if (!from || !to || letters.length > 2) throw new Error(`/${ipa}/ is not in the inventory of sounds.`);
+  return { from, to, long: ipa.endsWith('ː') || letters.length > 1 };
+}
+
+const placesApart = (a: VowelPlace, b: VowelPlace): number =>
+  VOWEL_WEIGHT.height * Math.abs(a.height - b.height) + VOWEL_WEIGHT.back * Math.abs(a.back - b.back) +
+  (a.round === b.round ? 0 : VOWEL_WEIGHT.round) + (a.rhotic === b.rhotic ? 0 : VOWEL_WEIGHT.rhotic);
+
+function vowelsApart(a: string, b: string): number {
+  const [x, y] = [vowelPath(a), vowelPath(b)];
+  return (placesApart(x.from, y.from) + placesApart(x.to, y.to)) / 2 + (x.long === y.long ? 0 : VOWEL_WEIGHT.long);
+}
+
+const measured = new Map<string, number>();
 
 /**
- * Distance of two sounds, 0 for the same sound; a vowel and a consonant are far apart, two vowels one step.
+ * Distance of two sounds, 0 for the same sound and for no other; a vowel and a consonant are far apart. A metric: the same
+ * both ways, and never longer than by way of a third sound. Throws for a symbol outside the inventory.
  * @example soundDistance('s', 'ʃ') < soundDistance('s', 'm') // true
  */
 export function soundDistance(a: string, b: string): number {
   if (a === b) return 0;
+  const key = `${a} ${b}`;
+  const known = measured.get(key);
+  if (known !== undefined) return known;
   const [x, y] = [CONSONANTS[a], CONSONANTS[b]];
-  if (!x && !y) return 1;
-  if (!x || !y) return WEIGHT.kind;
-  return (
+  const far = !x && !y ? vowelsApart(a, b) : !x || !y ? WEIGHT.kind : (
     WEIGHT.place * Math.abs(PLACE_ORDER[x.place] - PLACE_ORDER[y.place]) +
     WEIGHT.manner * Math.abs(MANNER_ORDER[x.manner] - MANNER_ORDER[y.manner]) + (x.voiced === y.voiced ? 0 : WEIGHT.voice)
   );
+  measured.set(key, far);
+  return far;
 }
 
 /** Up to here two sounds are near: /s/ and /ʃ/, /s/ and /z/, /f/ and /θ/. */

@@ -25,11 +25,36 @@ export interface AnswerEntry extends Stamp {
   readonly missed: readonly number[];
   readonly helps: readonly Help[];
   readonly note: string | null;
-  /** Milliseconds from the turn being shown to the tap: it measures the adult too. */
+  /** Milliseconds from the end of what the adult says to the tap, pauses left out: it measures the adult too. */
   readonly thinkMs: number | null;
   /** The answer this one corrects. */
   readonly supersedes: string | null;
+  /** Put right by the child before anyone said so; counts as on own. */
+  readonly selfCorrected?: boolean;
+  /** Shown (thumbs, fingers) and not spoken. */
+  readonly shown?: boolean;
+  /** Who marked it: initials or a name kept on the device. */
+  readonly by?: string | null;
+  /** Why it takes the place of another. */
+  readonly why?: Why | null;
+  /** The child who asked, where children play in pairs. */
+  readonly partnerId?: string | null;
+  /** A child who answered otherwise than everyone else did together. */
+  readonly differs?: boolean;
+  /** Marked by a second pair of ears: it stands beside, and changes nothing. */
+  readonly second?: boolean;
 }
+
+/** Why an answer takes the place of another: more was said of it at once, or it was put right later. */
+export const WHYS = ['detail', 'mis-tap', 'heard-again', 'other-child', 'other'] as const;
+export type Why = (typeof WHYS)[number];
+export const WHY_WORDS: Readonly<Record<Why, string>> = {
+  detail: 'more was noted at once', 'mis-tap': 'wrong button', 'heard-again': 'thought about it again', 'other-child': 'it was another child', other: 'another reason',
+};
+
+/** What was said of an item before the child’s own turn. */
+export const SAID_AS = ['my-turn', 'together'] as const;
+export type SaidAs = (typeof SAID_AS)[number];
 
 export type Entry =
   | AnswerEntry
@@ -43,6 +68,14 @@ export type Entry =
   | (Stamp & { readonly kind: 'pass'; readonly turn: number; readonly childId: string })
   | (Stamp & { readonly kind: 'choose'; readonly turn: number; readonly childId: string | null })
   | (Stamp & { readonly kind: 'away'; readonly childId: string; readonly away: boolean })
+  /** A child who came late. */
+  | (Stamp & { readonly kind: 'arrive'; readonly childId: string })
+  /** The adult, or everyone, said the answer of this item. */
+  | (Stamp & { readonly kind: 'said'; readonly turn: number; readonly word: string; readonly as: SaidAs })
+  /** An easier item for this child, now. */
+  | (Stamp & { readonly kind: 'ease'; readonly turn: number; readonly childId: string; readonly word: string })
+  /** Enough for this child in this round. */
+  | (Stamp & { readonly kind: 'rest'; readonly round: number; readonly childId: string })
   | (Stamp & { readonly kind: 'more'; readonly turns: number; readonly round?: number })
   | (Stamp & { readonly kind: 'finish' });
 

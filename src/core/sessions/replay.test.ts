@@ -71,7 +71,7 @@ describe('replay', () => {
 });
 
 describe('rounds', () => {
-  const two: SessionPlan = { rounds: [{ words: ['sun', 'map'], turns: 2 }, { words: ['a b', 'b c', 'c d'], turns: 3, inOrder: true }, { words: ['/s/ /p/'], turns: 1, together: true }], children: ['a', 'b'] };
+  const two: SessionPlan = { rounds: [{ words: ['sun', 'map'], turns: 2 }, { words: ['a b', 'b c', 'c d'], turns: 3, inOrder: true }, { words: ['/s/ /p/'], turns: 1, way: 'together' }], children: ['a', 'b'] };
   const through = (log: Entry[]): Entry[] => {
     for (let state = replay(two, log); state.phase === 'turn'; state = replay(two, log)) log.push(answer(state.turn, state.childId, state.word));
     return log;

@@ -6,10 +6,10 @@ export const ROUND_ROLES = ['warm-up', 'focus', 'stretch', 'close'] as const;
 export type RoundRole = (typeof ROUND_ROLES)[number];
 export const ROLE_WORDS: Readonly<Record<RoundRole, string>> = { 'warm-up': 'Warm-up', focus: 'Focus', stretch: 'Stretch', close: 'Close' };
 
-/** Who answers: one child after the other, or everyone at once. */
-export const WAYS = ['individual', 'together'] as const;
+/** Who answers: one child after the other, everyone at once, who wants to, a child asked by a partner; or a check-in, the same items for each. */
+export const WAYS = ['individual', 'together', 'volunteers', 'pairs', 'check'] as const;
 export type Way = (typeof WAYS)[number];
-export const WAY_WORDS: Readonly<Record<Way, string>> = { individual: 'one turn each', together: 'everyone together' };
+export const WAY_WORDS: Readonly<Record<Way, string>> = { individual: 'one turn each', together: 'everyone together', volunteers: 'who wants to', pairs: 'in pairs: one asks, one answers', check: 'check-in: the same items for each' };
 
 export interface PlannedItem { readonly key: string; /** Stays when the others are made anew. */ readonly locked: boolean }
 
@@ -56,7 +56,7 @@ export const GAP_CHOICES = [0.5, 1, 1.5, 2] as const;
 
 /** Turns a round has: whole rounds of the children, or one for each item. */
 export const turnsOf = (round: Pick<PlannedRound, 'items' | 'way'>, children: number): number =>
-  round.way === 'together' ? round.items.length : turnsFor(round.items.length, children);
+  round.way === 'together' ? round.items.length : round.way === 'check' ? round.items.length * Math.max(1, children) : turnsFor(round.items.length, children);
 
 /**
  * Seconds a round takes.
@@ -99,12 +99,12 @@ export function fitOf(plan: Pick<Plan, 'minutes' | 'rounds'>, children: number, 
     // Items are dropped from the hard end, by as many as take one turn off each child.
     const free = round.items.filter((item) => !item.locked).map((item) => item.key);
     const excess = round.way === 'together' ? Math.min(2, round.items.length - 2) : round.items.length - children * (Math.floor(round.items.length / Math.max(1, children)) - 1);
-    if (excess > 0 && excess <= free.length && (round.way === 'together' ? turns > 2 : children > 0 && round.items.length >= children * 2)) {
+    if (round.way !== 'check' && excess > 0 && excess <= free.length && (round.way === 'together' ? turns > 2 : children > 0 && round.items.length >= children * 2)) {
       out.push({ kind: 'drop-items', round: round.id, keys: free.slice(-excess), saves: (round.way === 'together' ? excess : children) * pace });
     }
     const few = Math.min(turns, round.items.length);
-    if (round.way === 'individual' && turns > few) out.push({ kind: 'together', round: round.id, saves: (turns - few) * pace });
-    else if (round.way === 'individual' && turns > 3) {
+    if (round.way !== 'together' && round.way !== 'check' && turns > few) out.push({ kind: 'together', round: round.id, saves: (turns - few) * pace });
+    else if (round.way !== 'together' && round.way !== 'check' && turns > 3) {
       // With everyone together three items are enough for a round.
       out.push({ kind: 'together', round: round.id, saves: (turns - 3) * pace });
     }

@@ -18,7 +18,7 @@ export const SHAPE_WORDS: Readonly<Record<Shape, { readonly name: string; readon
   'one-sound': { name: 'One sound through many tasks', what: 'rhyme, first sound, blend, segment and swap, all with words that hold it' },
   'blend-segment': { name: 'One set, blended then segmented', what: 'the same words joined first, taken apart after' },
   'quick-five': { name: 'A quick five', what: 'five words of one skill, everyone together' },
-  'check-in': { name: 'Check-in', what: 'a few plain items of four skills, the same for each child' },
+  'check-in': { name: 'Check-in', what: 'three items of four skills, the same for each child, no help' },
 };
 
 /** What to remember, by family. Common practice, no source. */
@@ -28,6 +28,9 @@ export const REMINDERS: Readonly<Record<FamilyId, string>> = {
   'leaving-out': 'Say the word back before the sound goes.', adding: 'Say the word back before the sound comes.', swapping: 'Say which sound goes before you say which comes.',
   'word-hunt': 'Call half-way and thirty seconds.', echo: 'My turn, your turn. Loud, soft, whispered.',
 };
+
+/** What a check-in is, in one line. Common practice, no source. */
+export const CHECK_REMINDER = 'The same items for each child, alone with you. No help and no praise, only “thank you”. Three in a row too hard: enough.';
 
 export interface PlanRequest {
   readonly shape: Shape;
@@ -47,6 +50,9 @@ export interface PlanRequest {
 }
 
 const CLOSE_SIZE = 4;
+/** What a check-in asks, larger units first, and items of each for each child. */
+const CHECKED = [['rhyme-match', '3-far'], ['first-sound', 'hold'], ['blending', '3'], ['segmenting', '3']] as const;
+const CHECK_SIZE = 3;
 export const SPARES = 5;
 
 interface RoundWish { readonly role: RoundRole; readonly task: string; readonly step: string; readonly size: number; readonly way?: Way; readonly words?: readonly string[]; readonly sound?: string | undefined; readonly start?: string | undefined }
@@ -59,7 +65,7 @@ export function makeRound(material: Material, wish: RoundWish, request: Omit<Gam
   if (!made.items.length) return null;
   return {
     id, role: wish.role, task: task.id, step: step.id, items: made.items.map(({ key }) => ({ key, locked: false })), model: made.model?.key ?? null, spares: made.spares.map((s) => s.key),
-    way: wish.way ?? (task.together ? 'together' : 'individual'), gap: 1, gesture: 'task', frame: { on: true, opening: null, ask: null }, reminder: REMINDERS[task.family], names: false, seed: request.seed,
+    way: wish.way ?? (task.together ? 'together' : 'individual'), gap: 1, gesture: 'task', frame: { on: wish.way !== 'check', opening: null, ask: null }, reminder: wish.way === 'check' ? CHECK_REMINDER : REMINDERS[task.family], names: false, seed: request.seed,
   };
 }
 
@@ -101,10 +107,7 @@ const WISHES: Readonly<Record<Shape, (request: PlanRequest, material: Material) 
     ];
   },
   'quick-five': ({ task, step, sound }) => [{ role: 'focus', task, step, size: taskOf(task).together ? 3 : 5, way: 'together', sound }],
-  'check-in': ({ children }) => [
-    { role: 'focus', task: 'rhyme-pairs', step: 'far', size: Math.max(2, Math.min(children, 6)) }, { role: 'focus', task: 'first-sound', step: 'hold', size: Math.max(2, Math.min(children, 6)) },
-    { role: 'focus', task: 'blending', step: '3', size: Math.max(2, Math.min(children, 6)) }, { role: 'focus', task: 'segmenting', step: '3', size: Math.max(2, Math.min(children, 6)) },
-  ],
+  'check-in': () => CHECKED.map(([task, step]) => ({ role: 'focus', task, step, size: CHECK_SIZE, way: 'check' })),
 };
 
 const holds = (word: Word, sound: string | undefined): boolean => sound === undefined || word.sounds.some((s) => s.ipa === sound);

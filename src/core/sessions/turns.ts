@@ -4,13 +4,14 @@ import type { AnswerEntry } from './log';
  * Whose turn is next: fewest turns first, then list order; never the same child twice running while another is
  * here; a child who passed waits for the others. `null` where nobody is here: everyone answers together.
  * An answer that does not count does not use up a turn.
+ * @param ahead turns to count beside those given: who comes late joins in where the others are, and is not asked five times running
  *
  * @example nextChild(['a', 'b'], [], new Set()) // 'a'
  */
 export function nextChild(
-  present: readonly string[], answers: readonly Pick<AnswerEntry, 'childId' | 'outcome'>[], passed: ReadonlySet<string>,
+  present: readonly string[], answers: readonly Pick<AnswerEntry, 'childId' | 'outcome'>[], passed: ReadonlySet<string>, ahead: ReadonlyMap<string, number> = new Map(),
 ): string | null {
-  const turns = new Map(present.map((id) => [id, 0]));
+  const turns = new Map(present.map((id) => [id, ahead.get(id) ?? 0]));
   for (const { childId, outcome } of answers) {
     if (childId && turns.has(childId) && outcome !== 'does-not-count') turns.set(childId, turns.get(childId)! + 1);
   }

@@ -27,5 +27,6 @@ test.each(Object.keys(PROFILES) as ProfileId[])('%s answers in the shares its pr
 test('a child who drops sounds from clusters does just that; help is named only where help was given', () => {
   const answers = many('drops-from-clusters', true);
   expect(new Set(answers.filter((a) => a.outcome === 'not-yet').map((a) => a.likely?.slip))).toEqual(new Set(['lost-sound']));
-  for (const answer of answers) expect(answer.helps.length > 0).toBe(answer.outcome === 'with-help');
+  for (const answer of answers) if (answer.helps.length) expect(answer.outcome).toBe('with-help');
+  expect(answers.some((a) => a.helps.length > 0)).toBe(true);
 });

@@ -1,16 +1,19 @@
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
-import { format, set } from 'date-fns';
+import { format, isWeekend, set, subDays } from 'date-fns';
 import { v7 } from 'uuid';
 import { z } from 'zod';
 import { taughtSchema, wordSetSchema } from '../../core/formats/schemas';
 import { isTask, stepOf, taskOf } from '../../core/games';
 import { makeItem } from '../../core/games/item';
 import { inCluster } from '../../core/lexicon/difficulty';
+import type { Outcome } from '../../core/answers/outcome';
+import { NO_OWN_WAY } from '../../core/answers/own-way';
+import { ownWaySchema } from '../../core/answers/own-way-schema';
 import { DEFAULT_ACCENT } from '../../core/phonology/accents';
 import { PRESETS } from '../../core/phonology/conventions';
 import { seeded, type Random } from '../../core/random';
-import type { Entry } from '../../core/sessions/log';
+import type { AnswerEntry, Entry } from '../../core/sessions/log';
 import { replay } from '../../core/sessions/replay';
 import { makePlan, makeRound, SHAPES, titleOf } from '../../core/sessions/shapes';
 import { setSizeFor } from '../../core/sessions/turns';
@@ -24,23 +27,26 @@ const scenarioSchema = z.object({
   groups: z.array(z.object({
     name: z.string(),
     children: z.array(z.object({
-      name: z.string(), profile: z.enum(Object.keys(PROFILES) as [ProfileId, ...ProfileId[]]), awayToday: z.boolean().default(false),
+      name: z.string(), profile: z.enum(Object.keys(PROFILES) as [ProfileId, ...ProfileId[]]), awayToday: z.boolean().default(false), ownWay: ownWaySchema.partial().default({}),
     })),
   })),
   sets: z.array(wordSetSchema),
   props: z.array(z.string()),
   taught: z.record(z.string(), taughtSchema),
-  plan: z.array(z.object({ daysAgo: z.int(), rounds: z.array(z.object({ task: z.string().refine(isTask), step: z.string() })).min(1) })),
+  plan: z.array(z.object({ schoolDaysAgo: z.int(), rounds: z.array(z.object({ task: z.string().refine(isTask), step: z.string() })).min(1) })),
   plans: z.array(z.object({ group: z.string(), title: z.string(), shape: z.enum(SHAPES), task: z.string().refine(isTask), step: z.string(), count: z.int(), sound: z.string().optional(), minutes: z.int() })),
 });
 
 const DAY_MS = 86_400_000;
 
-/** Carpet time of a day so many days before `now`; a weekend's session is played on the Friday before. */
-function carpetTime(now: number, daysAgo: number, group: number): number {
-  const day = set(now - daysAgo * DAY_MS, { hours: 9 + group, minutes: 40 - group * 25, seconds: 0, milliseconds: 0 });
-  const weekend = { 6: 1, 0: 2 }[day.getDay()] ?? 0;
-  return day.getTime() - weekend * DAY_MS + weekend * 2_400_000;
+/** Carpet time of a day so many school days before `now`. */
+function carpetTime(now: number, schoolDaysAgo: number, group: number): number {
+  let day = set(now, { hours: 9 + group, minutes: 40 - group * 25, seconds: 0, milliseconds: 0 });
+  for (let left = schoolDaysAgo; left > 0; ) {
+    day = subDays(day, 1);
+    if (!isWeekend(day)) left -= 1;
+  }
+  return day.getTime();
 }
 
 interface Ids { (at: number): string }
@@ -59,18 +65,18 @@ export async function seedDemo(now: number, seed = 2026): Promise<boolean> {
   const scenario = scenarioSchema.parse(JSON.parse(readFileSync(path.join(process.cwd(), 'lexicon', 'demo.json'), 'utf8')));
   const random = seeded(seed);
   const newId = idsFrom(random);
-  const start = now - 21 * DAY_MS;
+  const start = now - 24 * DAY_MS;
   for (const [position, group] of scenario.groups.entries()) {
     const groupId = newId(start);
     const children = group.children.map((child) => ({ ...child, id: newId(start) }));
     await write(async (transaction) => {
       await models.groups.create({ id: groupId, name: group.name, position, created_at: start }, { transaction });
       await models.children.bulkCreate(children.map((c, i) => ({
-        id: c.id, group_id: groupId, name: c.name, position: i, away_on: c.awayToday ? format(now, 'yyyy-MM-dd') : null, created_at: start,
+        id: c.id, group_id: groupId, name: c.name, position: i, away_on: c.awayToday ? format(now, 'yyyy-MM-dd') : null, created_at: start, own_way: JSON.stringify({ ...NO_OWN_WAY, ...c.ownWay }),
       })), { transaction });
     });
     for (const [number, planned] of scenario.plan.entries()) {
-      const at = carpetTime(now, planned.daysAgo, position);
+      const at = carpetTime(now, planned.schoolDaysAgo, position);
       await playDemo({ groupId, children, ...planned, at, number, random, newId });
     }
   }
@@ -103,6 +109,10 @@ async function seedPlans({ plans }: z.infer<typeof scenarioSchema>, at: number, 
   }), { transaction }));
 }
 
+/** The session with two adults, by its place in the plan. */
+const SECOND_EARS = 12;
+const OTHERWISE: Readonly<Record<Outcome, Outcome>> = { 'on-own': 'with-help', 'with-help': 'on-own', 'not-yet': 'with-help', 'no-reply': 'not-yet', 'does-not-count': 'not-yet' };
+
 interface DemoSession {
   readonly groupId: string;
   readonly children: readonly { readonly id: string; readonly profile: ProfileId }[];
@@ -128,7 +138,7 @@ async function playDemo({ groupId, children, rounds: wished, at, number, random,
   const childIds = here.map((c) => c.id);
   await write(async (transaction) => {
     await models.sessions.create({
-      id, group_id: groupId, title: titleOf({ shape: 'focus', task, step, count: 3, sound: undefined }, material), letters: 0, rounds: JSON.stringify(rounds), accent: DEFAULT_ACCENT, conventions: JSON.stringify(PRESETS.default), started_at: at, finished_at: null,
+      id, group_id: groupId, title: titleOf({ shape: 'focus', task, step, count: 3, sound: undefined }, material), letters: 0, rounds: JSON.stringify(rounds), accent: DEFAULT_ACCENT, conventions: JSON.stringify(PRESETS.default), started_at: at, finished_at: null, stale: 1,
     }, { transaction });
     await models.sessionChildren.bulkCreate(childIds.map((child, position) => ({ session_id: id, child_id: child, position })), { transaction });
   });
@@ -143,16 +153,23 @@ async function playDemo({ groupId, children, rounds: wished, at, number, random,
   for (const [i, round] of rounds.entries()) {
     if (i) log.push({ kind: 'round', round: i, ...stamp(10) });
     log.push({ kind: 'modelled', round: i, ...stamp(30) });
+    // Four times round, so that each child meets four words.
+    const settled = Math.max(0, 4 * here.length - round.turns);
+    if (settled) log.push({ kind: 'more', round: i, turns: settled, ...stamp(1) });
     for (let state = replay(plan, log); state.phase === 'turn'; state = replay(plan, log)) {
       const item = makeItem(taskOf(round.task), stepOf(taskOf(round.task), round.step), state.word, material);
       const child = here.find((c) => c.id === state.childId);
       const word = material.byName.get(item.word);
       const cluster = word?.sounds.some((_, at) => inCluster(word, at)) ?? false;
-      const { outcome, likely, helps, thinkMs } = answerAs(child?.profile ?? 'steady', cluster, item.likely, random);
-      log.push({
-        kind: 'answer', turn: state.turn, childId: child?.id ?? null, word: item.key, outcome, slip: likely?.slip ?? null, said: likely?.said || null, missed: likely?.missed ?? [], helps, note: null, thinkMs, supersedes: null,
+      const { outcome, likely, helps, thinkMs, after } = answerAs(child?.profile ?? 'steady', cluster, item.likely, random);
+      const marked: AnswerEntry = {
+        kind: 'answer', turn: state.turn, childId: child?.id ?? null, word: item.key, outcome, slip: likely?.slip ?? null, said: likely?.said || null, missed: likely?.missed ?? [], helps, note: null, thinkMs, supersedes: null, by: 'HB',
         ...stamp(thinkMs / 1000 + 6),
-      });
+      };
+      log.push(marked);
+      if (after) log.push({ ...marked, ...after, supersedes: marked.id, why: 'detail', ...stamp(1) });
+      // In one session of each group a colleague listens along, and hears it otherwise now and then.
+      if (number === SECOND_EARS) log.push({ ...marked, outcome: random() < 0.85 ? outcome : OTHERWISE[outcome], slip: null, missed: [], helps: [], said: null, second: true, by: 'KM', ...stamp(1) });
     }
   }
   log.push({ kind: 'finish', ...stamp(5) });

@@ -3,6 +3,8 @@ import { SequelizeStorage, Umzug } from 'umzug';
 import * as firstGame from './0001-first-game';
 import * as words from './0002-words';
 import * as plans from './0003-plans';
+import * as answersInFull from './0004-answers-in-full';
+import * as progress from './0005-progress';
 
 export interface Migration {
   up(parameters: { context: QueryInterface }): Promise<void>;
@@ -11,6 +13,7 @@ export interface Migration {
 
 const MIGRATIONS: readonly { name: string; migration: Migration }[] = [
   { name: '0001-first-game', migration: firstGame }, { name: '0002-words', migration: words }, { name: '0003-plans', migration: plans },
+  { name: '0004-answers-in-full', migration: answersInFull }, { name: '0005-progress', migration: progress },
 ];
 
 /** Brings a database file up to date; does nothing where it is. */

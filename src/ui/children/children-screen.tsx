@@ -1,7 +1,9 @@
+import Link from 'next/link';
 import type { Group } from '@/server/groups';
 import { AddChildren, AddGroup } from './add-forms';
 import { AwayButton } from './away-button';
 import { ChildMenu, GroupMenu } from './menus';
+import { OwnWayButton } from './own-way';
 
 /** The group's names: add on lines, away in one tap, rename, take out. */
 export function ChildrenScreen({ group }: { group: Group }) {
@@ -14,14 +16,16 @@ export function ChildrenScreen({ group }: { group: Group }) {
         </div>
         <p className="mb-5 text-lg text-muted">
           {group.children.length
-            ? `${group.children.length} ${group.children.length === 1 ? 'child' : 'children'}. Tap a name to say who is away today; tomorrow everyone is here again.`
+            ? `${group.children.length} ${group.children.length === 1 ? 'child' : 'children'}. A name leads to that child’s page. “Here” says who is away today; tomorrow everyone is here again.`
             : 'The children’s names will stand here. You can also play with no names at all: everyone answers together.'}
         </p>
         {group.children.length > 0 && (
           <ul className="divide-y divide-line border-y border-line">
             {group.children.map((child) => (
               <li key={child.id} className="flex items-center gap-2">
-                <div className="min-w-0 flex-1"><AwayButton child={child} /></div>
+                <Link href={`/children/${child.id}`} className="min-w-0 flex-1 py-3 font-word text-xl wrap-anywhere hover:underline">{child.name}</Link>
+                <AwayButton child={child} named={false} />
+                <OwnWayButton child={child} />
                 <ChildMenu child={child} />
               </li>
             ))}

@@ -106,8 +106,8 @@ export function BounceLine({ marks, count, size, labels = size === 'full', state
                   style={{ fontSize: 'max(22px, calc(58 * var(--u)))', minHeight: 'calc(92 * var(--u))', visibility: labels ? 'visible' : 'hidden' }}
                 >
                   {mark.label}
-                  {letters && mark.letters && <span className="mt-1 border-t-2 border-line-strong pt-1 text-[0.8em] text-green">{mark.letters}</span>}
-                  {mark.as && <span className="text-center font-sans text-sm leading-tight text-muted">as in {mark.as}</span>}
+                  {letters && mark.letters && <span className="mt-1 border-t-2 border-line-strong pt-1 text-green" style={{ fontSize: 'max(20px, 0.8em)' }}>{mark.letters}</span>}
+                  {mark.as && <span className="text-center font-sans text-base leading-tight text-muted">as in {mark.as}</span>}
                 </span>
               )}
             </>

@@ -19,3 +19,5 @@ export const SubNav = ({ label, places, here }: SubNavProps) => (
 export const WORD_PLACES = [
   ['/words', 'Find words'], ['/words/sets', 'Our sets'], ['/words/shelf', 'Prop shelf'], ['/words/new', 'Add a word'],
 ] as const;
+
+export const CHILD_PLACES = [['/children', 'Names'], ['/children/board', 'Where everyone is'], ['/children/ears', 'Two adults, same ears?']] as const;

@@ -3,53 +3,88 @@
 import { useState, useTransition } from 'react';
 import { v7 } from 'uuid';
 import { correct } from '@/app/actions';
-import { HELP_WORDS, OUTCOME_WORDS, OUTCOMES, SLIP_WORDS, type Outcome } from '@/core/answers/outcome';
+import { saidLabel } from '@/core/answers/said-label';
+import { HELP_WORDS, OUTCOME_WORDS, OUTCOMES, SLIP_WORDS, STANDING_WORDS, type Outcome } from '@/core/answers/outcome';
+import type { AccentId } from '@/core/phonology/accents';
+import { labelOf } from '@/core/phonology/sounds';
+import { WHY_WORDS, type Why } from '@/core/sessions/log';
 import type { LookBackAnswer } from '@/server/look-back';
 import { Dialog } from '../kit/dialog';
 import { ErrorMessage } from '../kit/message';
 import { OutcomeMark } from '../kit/outcome-mark';
 
-/** One answer; a tap opens what was heard and lets the mark be put right. */
-export function AnswerButton({ sessionId, answer, labels }: { sessionId: string; answer: LookBackAnswer; labels: readonly string[] }) {
+const REASONS: readonly Why[] = ['mis-tap', 'heard-again', 'other-child', 'other'];
+
+interface AnswerProps {
+  readonly sessionId: string;
+  readonly answer: LookBackAnswer;
+  readonly accent: AccentId;
+  readonly people: readonly { readonly id: string; readonly name: string }[];
+}
+
+/** What a cell shows in one glance: what was said where it is known, else what slipped, else the mark alone. */
+const gist = ({ said, slip, outcome, selfCorrected }: LookBackAnswer, accent: AccentId): string =>
+  said && outcome !== 'on-own' ? saidLabel(said, accent) : slip ? SLIP_WORDS[slip] : selfCorrected ? 'put right by self' : '';
+
+/** One answer; a tap opens what was heard and lets the mark be put right, with the reason. */
+export function AnswerButton({ sessionId, answer, accent, people }: AnswerProps) {
   const [open, setOpen] = useState(false);
   const [note, setNote] = useState(answer.note ?? '');
+  const [why, setWhy] = useState<Why>('mis-tap');
+  const [childId, setChildId] = useState(answer.childId);
   const [error, setError] = useState<string | null>(null);
   const [running, begin] = useTransition();
   const who = answer.child ?? 'Everyone together';
   const put = (outcome: Outcome): void =>
     begin(async () => {
-      const state = await correct(sessionId, { answerId: answer.id, newId: v7(), outcome, note });
+      const state = await correct(sessionId, { answerId: answer.id, newId: v7(), outcome, note, why, ...(why === 'other-child' ? { childId } : {}) });
       setError(state.error ?? null);
       if (!state.error) setOpen(false);
     });
-  const slipped = answer.missed.map((i) => `/${labels[i] ?? ''}/`).join(' ');
+  const slipped = answer.missed.map((i) => answer.sounds[i]).filter((ipa) => ipa !== undefined).map((ipa) => `/${labelOf(ipa, accent).label}/`).join(' ');
+  const facts: readonly (readonly [string, string])[] = [
+    ['Marked', `${OUTCOME_WORDS[answer.outcome]}${answer.slip ? `, ${SLIP_WORDS[answer.slip]}` : ''}`],
+    ['Said', answer.said ? saidLabel(answer.said, accent) : ''], ['Slipped', slipped], ['Help', answer.helps.map((h) => HELP_WORDS[h]).join(', ')],
+    ['Also', [answer.selfCorrected ? 'put right by the child' : '', answer.shown ? 'shown, not said' : '', answer.differs ? 'otherwise than everyone' : '', answer.standing === 'fresh' ? '' : STANDING_WORDS[answer.standing], answer.partner ? `asked by ${answer.partner}` : ''].filter(Boolean).join(', ')],
+    ['Time to mark', answer.thinkMs === null ? '' : `${(answer.thinkMs / 1000).toFixed(0)} s (it times the adult too)`], ['Marked by', answer.markedBy ?? ''],
+    ['Before', answer.before.map((b) => `${OUTCOME_WORDS[b.outcome]}${b.why ? ` (${WHY_WORDS[b.why]})` : ''}`).join(', then ')],
+  ];
+  const corrected = answer.before.some((b) => b.why !== 'detail');
   return (
     <>
-      <button
-        type="button" onClick={() => setOpen(true)}
-        className="flex min-h-12 items-center gap-2 rounded-lg px-2.5 text-left hover:bg-card"
-      >
+      <button type="button" onClick={() => setOpen(true)} className="flex min-h-12 w-full items-center gap-2 rounded-lg px-2 text-left hover:bg-card">
         <span className="sr-only">{who}, </span>
-        <OutcomeMark outcome={answer.outcome} label={Boolean(answer.slip)} />
-        <span className="font-word text-lg">{answer.label}</span>
-        <span className="text-[0.95rem] text-muted">
-          {answer.slip ? SLIP_WORDS[answer.slip] : OUTCOME_WORDS[answer.outcome].toLowerCase()}
-          {answer.before.length > 0 && ' · corrected'}{answer.note && ' · note'}
+        <OutcomeMark outcome={answer.outcome} />
+        <span className="sr-only">{answer.label} </span>
+        <span className="leading-tight">
+          <span className="font-word">{gist(answer, accent)}</span>
+          {(corrected || answer.note) && <span className="block text-[0.9rem] text-muted">{[corrected ? 'corrected' : '', answer.note ? 'note' : ''].filter(Boolean).join(' · ')}</span>}
         </span>
         <span className="sr-only">: put right</span>
       </button>
       <Dialog open={open} onOpenChange={setOpen} title={`${who}: ${answer.label}`}>
         <dl className="mb-5 grid grid-cols-[9rem_1fr] gap-y-1 text-muted">
-          <dt>Marked</dt><dd className="text-ink">{OUTCOME_WORDS[answer.outcome]}{answer.slip && `, ${SLIP_WORDS[answer.slip]}`}</dd>
-          {slipped && <><dt>Slipped</dt><dd className="font-word text-ink">{slipped}</dd></>}
-          {answer.helps.length > 0 && <><dt>Help</dt><dd className="text-ink">{answer.helps.map((h) => HELP_WORDS[h]).join(', ')}</dd></>}
-          {answer.thinkMs !== null && <><dt>Time to mark</dt><dd className="text-ink">{(answer.thinkMs / 1000).toFixed(0)} s (it times the adult too)</dd></>}
-          {answer.before.length > 0 && <><dt>Before</dt><dd className="text-ink">{answer.before.map((b) => OUTCOME_WORDS[b.outcome]).join(', then ')}</dd></>}
+          {facts.filter(([, text]) => text).map(([name, text]) => <div key={name} className="contents"><dt>{name}</dt><dd className={`text-ink ${name === 'Said' || name === 'Slipped' ? 'font-word' : ''}`}>{text}</dd></div>)}
         </dl>
         <label className="mb-5 block">
           <span className="mb-1 block text-muted">Note</span>
           <textarea className="field" rows={2} maxLength={500} value={note} onChange={(e) => setNote(e.target.value)} />
         </label>
+        <fieldset className="mb-5">
+          <legend className="mb-1 text-muted">Why it is put right</legend>
+          <div className="flex flex-wrap gap-2">
+            {REASONS.filter((r) => r !== 'other-child' || people.length > 1).map((reason) => (
+              <label key={reason} className={`flex min-h-12 cursor-pointer items-center rounded-full border px-4 has-focus-visible:outline-3 has-focus-visible:outline-slate ${why === reason ? 'border-ink bg-ink text-card' : 'border-line-strong'}`}>
+                <input type="radio" name={`why-${answer.id}`} className="sr-only" checked={why === reason} onChange={() => setWhy(reason)} />{WHY_WORDS[reason]}
+              </label>
+            ))}
+          </div>
+          {why === 'other-child' && (
+            <select className="field mt-2" aria-label="Which child it was" value={childId ?? ''} onChange={(e) => setChildId(e.target.value || null)}>
+              {people.map((c) => <option key={c.id} value={c.id}>{c.name}</option>)}
+            </select>
+          )}
+        </fieldset>
         <h3 className="mb-2 text-lg">It should be</h3>
         <div className="grid grid-cols-2 gap-2.5 sm:grid-cols-3">
           {OUTCOMES.map((outcome) => (

@@ -1,67 +1,59 @@
 import { format } from 'date-fns';
-import { Download } from 'lucide-react';
+import { Download, House } from 'lucide-react';
 import Link from 'next/link';
 import { OUTCOME_WORDS, OUTCOMES } from '@/core/answers/outcome';
-import type { AccentId } from '@/core/phonology/accents';
 import { labelOf } from '@/core/phonology/sounds';
-import { groupBy } from '@/core/group-by';
-import { roundOf } from '@/core/sessions/log';
 import { slippedSounds, tally } from '@/core/sessions/summary';
-import type { LookBack, LookBackAnswer } from '@/server/look-back';
+import { thinkTimes } from '@/core/sessions/think-times';
+import type { LookBack } from '@/server/look-back';
 import { OutcomeMark } from '../kit/outcome-mark';
 import { talliedWords } from '../kit/tally';
-import { AnswerButton } from './answer-button';
+import { AnswerGrid } from './answer-grid';
 
 /** The session just played: who said what, word by word, which sounds slipped; any mark can be put right. */
 export function LookBackScreen({ session: { session, rounds, answers, undone, clashes } }: { session: LookBack }) {
-  const byChild = [
-    ...session.children.map((c) => ({ name: c.name, answers: answers.filter((a) => a.childId === c.id) })),
-    { name: 'Everyone together', answers: answers.filter((a) => a.childId === null) },
-  ].filter((row) => row.answers.length);
   const quiet = session.children.filter((c) => !answers.some((a) => a.childId === c.id));
-  const byRound = [...groupBy(answers, (a) => roundOf(a.turn))].sort(([a], [b]) => a - b);
+  const names = new Map(session.children.map((c) => [c.id, c.name]));
+  const times = thinkTimes(answers);
   const slips = slippedSounds(answers);
+  const noted = answers.filter((a) => a.note);
   return (
-    <div className="grid gap-x-14 gap-y-10 lg:grid-cols-[1fr_20rem]">
-      <div>
+    <div className="grid gap-x-14 gap-y-10 lg:grid-cols-[minmax(0,1fr)_19rem]">
+      <div className="min-w-0">
         <h1 className="text-4xl wrap-anywhere">{session.title}</h1>
         <p className="mt-1 text-lg text-muted">{session.groupName} · {format(session.startedAt, 'EEEE d MMMM yyyy, HH:mm')}</p>
         <p className="mb-6 mt-3 font-word text-2xl">{talliedWords(tally(answers))}.</p>
 
         <section aria-labelledby="children">
-          <h2 id="children" className="mb-1 text-2xl">Child by child</h2>
-          <p className="mb-2 text-muted">Tap an answer to put it right; what it was before stays in the log.</p>
-          {byChild.length ? (
-            <ul className="divide-y divide-line border-y border-line">
-              {byChild.map((row, i) => (
-                <li key={i} className="grid gap-x-5 py-2 sm:grid-cols-[11rem_1fr]">
-                  <h3 className="min-w-0 wrap-anywhere py-2.5 text-xl">{row.name}</h3>
-                  <ul className="flex flex-wrap gap-x-2 gap-y-1">
-                    {row.answers.map((a) => <li key={a.id}><AnswerButton sessionId={session.id} answer={a} labels={labelsOf(a, session.accent)} /></li>)}
-                  </ul>
-                </li>
-              ))}
-            </ul>
-          ) : <p className="text-muted">No answer was marked in this session.</p>}
+          <h2 id="children" className="mb-1 text-2xl">Who said what</h2>
+          <p className="mb-3 text-muted">Tap an answer to see it all or to put it right; what it was before stays in the log.</p>
+          {answers.length ? <AnswerGrid sessionId={session.id} accent={session.accent} people={session.children} rounds={rounds} answers={answers} /> : <p className="text-muted">No answer was marked in this session.</p>}
           {quiet.length > 0 && <p className="mt-2 text-muted">No turn: {quiet.map((c) => c.name).join(', ')}.</p>}
         </section>
 
-        <section aria-labelledby="words" className="mt-10">
-          <h2 id="words" className="mb-1 text-2xl">Word by word</h2>
-          {byRound.map(([number, inRound]) => (
-            <div key={number} className="mt-3">
-              {rounds.length > 1 && <h3 className="text-xl">{rounds[number]?.name} <span className="font-sans text-base font-normal text-muted">{rounds[number]?.step}</span></h3>}
-              <ul className="divide-y divide-line border-y border-line">
-                {[...groupBy(inRound, (a) => a.word)].map(([key, given]) => (
-                  <li key={key} className="flex flex-wrap items-baseline gap-x-5 py-2.5">
-                    <span className="min-w-32 font-word text-xl font-bold">{given[0]!.label}</span>
-                    <span className="text-muted">{talliedWords(tally(given))}</span>
-                  </li>
-                ))}
-              </ul>
-            </div>
-          ))}
-        </section>
+        {noted.length > 0 && (
+          <section aria-labelledby="notes" className="mt-10">
+            <h2 id="notes" className="mb-1 text-2xl">Notes</h2>
+            <ul className="divide-y divide-line border-y border-line">
+              {noted.map((a) => <li key={a.id} className="py-2.5"><span className="font-word text-lg font-bold">{a.child ?? 'Everyone'}, {a.label}</span> <span className="wrap-anywhere">{a.note}</span></li>)}
+            </ul>
+          </section>
+        )}
+
+        {times.length > 0 && (
+          <section aria-labelledby="times" className="mt-10">
+            <h2 id="times" className="mb-1 text-2xl">Time to mark</h2>
+            <p className="mb-2 text-muted">From the end of what you say to your tap, pauses left out. It times you too: a hint, no measure.</p>
+            <ul className="divide-y divide-line border-y border-line">
+              {times.map((t) => (
+                <li key={t.childId} className="grid grid-cols-[10rem_1fr] items-baseline gap-x-4 py-2">
+                  <span className="font-word text-lg wrap-anywhere">{names.get(t.childId) ?? ''}</span>
+                  <span className="text-muted">{t.answers === 1 ? `${seconds(t.middle)}, once` : `about ${seconds(t.middle)}, at most ${seconds(t.longest)}, ${t.answers} answers`}</span>
+                </li>
+              ))}
+            </ul>
+          </section>
+        )}
       </div>
 
       <aside className="flex flex-col gap-8">
@@ -89,6 +81,7 @@ export function LookBackScreen({ session: { session, rounds, answers, undone, cl
         </section>
         <section aria-labelledby="files" className="flex flex-col gap-3">
           <h2 id="files" className="text-lg">Take it with you</h2>
+          <Link className="plain" href={`/print/home/${session.id}`}><House aria-hidden="true" size={18} /> A page for families</Link>
           <a className="plain" href={`/api/sessions/${session.id}/export?as=csv`} download><Download aria-hidden="true" size={18} /> CSV for a spreadsheet</a>
           <a className="plain" href={`/api/sessions/${session.id}/export?as=json`} download><Download aria-hidden="true" size={18} /> JSON</a>
           {undone > 0 && <p className="text-muted">{undone} {undone === 1 ? 'mark was' : 'marks were'} undone while playing.</p>}
@@ -108,4 +101,4 @@ export function LookBackScreen({ session: { session, rounds, answers, undone, cl
   );
 }
 
-const labelsOf = (answer: LookBackAnswer, accent: AccentId): string[] => answer.sounds.filter(Boolean).map((ipa) => labelOf(ipa, accent).label);
+const seconds = (ms: number): string => `${(ms / 1000).toFixed(0)} s`;

@@ -1,21 +1,25 @@
 'use client';
 
-import { memo } from 'react';
+import { memo, useEffect, useRef } from 'react';
 import type { Outcome } from '@/core/answers/outcome';
 import type { SessionState } from '@/core/sessions/replay';
 import { OutcomeMark } from '../kit/outcome-mark';
 
 interface ChildrenListProps {
-  readonly people: readonly { readonly id: string; readonly name: string }[];
+  readonly people: readonly { readonly id: string }[];
   readonly state: SessionState;
   readonly onChoose: (childId: string | null) => void;
   readonly onAway: (childId: string, away: boolean) => void;
+  readonly nameOf: (id: string | null) => string;
+  /** Somebody of the group may still come. */
+  readonly onLate: (() => void) | undefined;
 }
 
 interface RowProps {
   readonly id: string | null;
   readonly name: string;
   readonly away: boolean;
+  readonly resting: boolean;
   readonly turn: boolean;
   readonly canChoose: boolean;
   /** The last few outcomes, apart by spaces: a plain value, so that a row is drawn again only when it changes. */
@@ -24,20 +28,20 @@ interface RowProps {
   readonly onAway: (childId: string, away: boolean) => void;
 }
 
-const Row = memo(function Row({ id, name, away, turn, canChoose, marks, onChoose, onAway }: RowProps) {
+const Row = memo(function Row({ id, name, away, resting, turn, canChoose, marks, onChoose, onAway }: RowProps) {
   const outcomes = marks ? (marks.split(' ') as Outcome[]) : [];
   return (
     <li className={`flex max-w-72 items-stretch border-l-[6px] ${turn ? 'border-slate bg-slate-soft' : 'border-transparent'}`}>
       <button
         type="button" disabled={!canChoose || away} onClick={() => onChoose(id)} aria-current={turn ? 'true' : undefined}
-        className={`flex min-h-16 min-w-0 flex-1 items-center justify-between gap-2 pl-3 pr-1 text-left font-word text-lg ${turn ? 'font-bold' : ''} ${away ? 'text-muted' : ''}`}
+        className={`flex min-h-16 min-w-0 flex-1 items-center justify-between gap-2 pl-3 pr-1 text-left font-word ${turn ? 'font-bold' : ''} ${away || resting ? 'text-muted' : ''}`}
       >
-        <span className="truncate" title={name}>{name}</span>
+        <span className="truncate" title={name}>{name}{resting && ' · rests'}</span>
         <span className="flex shrink-0 gap-1">{outcomes.map((outcome, i) => <OutcomeMark key={i} outcome={outcome} />)}</span>
       </button>
       {id !== null && (
-        <button type="button" className="min-h-16 w-16 shrink-0 text-sm text-muted hover:text-ink" onClick={() => onAway(id, !away)}>
-          <span className="sr-only">{name}: </span>{away ? 'is back?' : 'away?'}
+        <button type="button" className="min-h-16 w-[4.2rem] shrink-0 text-muted hover:text-ink" onClick={() => onAway(id, !away)}>
+          <span className="sr-only">{name}: </span>{away ? 'back?' : 'away?'}
         </button>
       )}
     </li>
@@ -45,23 +49,30 @@ const Row = memo(function Row({ id, name, away, turn, canChoose, marks, onChoose
 });
 
 /** Marks shown beside a name. */
-const SHOWN = 5;
+const SHOWN = 4;
 
 /** Whose turn it is, what each had so far; a tap gives someone the turn, or says they are away. */
-export function ChildrenList({ people, state, onChoose, onAway }: ChildrenListProps) {
+export function ChildrenList({ people, nameOf, state, onChoose, onAway, onLate }: ChildrenListProps) {
   const playing = state.phase === 'turn';
+  const list = useRef<HTMLElement>(null);
+  // Whoever has the turn stands in the middle of a long list.
+  useEffect(() => {
+    const row = list.current?.querySelector<HTMLElement>('[aria-current="true"]')?.closest('li');
+    if (row) list.current?.scrollTo({ top: row.offsetTop - (list.current.clientHeight - row.offsetHeight) / 2, left: row.offsetLeft - (list.current.clientWidth - row.offsetWidth) / 2 });
+  }, [state.childId, playing]);
   const row = (id: string | null, name: string) => (
     <Row
-      key={id ?? 'everyone'} id={id} name={name} away={id !== null && state.away.has(id)} canChoose={playing}
+      key={id ?? 'everyone'} id={id} name={name} away={id !== null && state.away.has(id)} resting={id !== null && state.resting.has(id)} canChoose={playing}
       turn={(playing || state.phase === 'model') && state.childId === id} onChoose={onChoose} onAway={onAway}
       marks={state.answers.filter((a) => a.childId === id).slice(-SHOWN).map((a) => a.outcome).join(' ')}
     />
   );
   return (
-    <nav aria-label="Children" className="relative min-w-0 border-line py-1 max-md:overflow-x-auto max-md:border-b md:border-r md:py-3">
+    <nav ref={list} aria-label="Children" className="relative min-w-0 border-line py-1 max-md:overflow-x-auto max-md:border-b md:overflow-y-auto md:border-r md:py-3">
       <ul className="max-md:flex max-md:w-max">
-        {people.map(({ id, name }) => row(id, name))}
+        {people.map(({ id }) => row(id, nameOf(id)))}
         {row(null, 'Everyone together')}
+        {onLate && <li><button type="button" className="min-h-16 px-4 text-left text-muted hover:text-ink" onClick={onLate}>Someone came late</button></li>}
       </ul>
     </nav>
   );

@@ -9,7 +9,8 @@ export const LIKELY_KEYS = ['z', 'x', 'c', 'v'] as const;
 export const PLAY_KEYS: readonly (readonly [string, string])[] = [
   ['1', 'On own'], ['2', 'With help'], ['3', 'Not yet'], ['4', 'No reply'], ['5', 'Doesn’t count'],
   ['Z X C V', 'the likely answers'], ['Space', 'beat the sounds out'], ['↑ ↓', 'another child'],
-  ['A', 'said again'], ['S', 'slower'], ['W', 'other word'], ['P', 'come back to this child later'], ['N', 'note'], ['T', 'type what they said'],
+  ['← →', 'my turn, together, your turn'], ['A', 'said again'], ['S', 'slower'], ['W', 'other word'], ['P', 'come back to this child later'], ['N', 'note'], ['T', 'something else they said'],
+  ['O', 'put right by self'], ['B', 'pause'], ['D', 'on this device'],
   ['U', 'undo'], ['H', 'children can see'], ['?', 'these keys'],
 ];
 

@@ -12,7 +12,7 @@ interface RoundDoneProps {
   readonly nameOf: (id: string | null) => string;
   readonly next: { readonly name: string; readonly step: string } | null;
   readonly onNext: () => void;
-  readonly onMore: () => void;
+  readonly onMore: (() => void) | undefined;
   readonly onFinish: () => void;
   readonly onUndo: () => void;
 }
@@ -31,7 +31,7 @@ export function RoundDone({ state, sessionId, nameOf, next, onNext, onMore, onFi
           <>
             {next && <button type="button" className="action min-h-16 text-xl" onClick={onNext}>Next: {next.name}{next.step && `, ${next.step}`}</button>}
             <button type="button" className={`${next ? 'plain' : 'action'} min-h-16`} onClick={onFinish}>Finish and look back</button>
-            <button type="button" className="plain min-h-16" onClick={onMore}>{state.childId === null ? 'Once more' : 'One more turn each'}</button>
+            {onMore && <button type="button" className="plain min-h-16" onClick={onMore}>{state.childId === null ? 'Once more' : 'One more turn each'}</button>}
             {state.last && <button type="button" className="plain min-h-16" onClick={onUndo}>Undo: {nameOf(state.last.childId)}</button>}
           </>
         )}

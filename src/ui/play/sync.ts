@@ -1,21 +1,23 @@
 import type { Entry } from '@/core/sessions/log';
-import { release, waiting } from './outbox';
+import { copy, drop, release, waiting } from './outbox';
 
 /** Waits between tries while the server is away, in milliseconds; the last one goes on. */
 const RETRY_MS = [500, 1_000, 2_000, 5_000] as const;
 
-interface Kept { readonly log: Entry[]; readonly total: number; readonly refused: readonly { readonly id: string; readonly why: string }[] }
+interface Kept { readonly log: Entry[]; readonly total: number; /** The server's clock, in milliseconds since 1970. */ readonly now: number; readonly refused: readonly { readonly id: string; readonly why: string }[] }
 
 /** The server answered, but could not take it: its sentence is for people. */
 class Told extends Error {}
 
 /** Sends entries to a session's log, with how many of the server's this device has. Throws Told where the server says why not, anything else where it is away. */
-export async function send(sessionId: string, entries: readonly Entry[], has?: number): Promise<Kept> {
+export async function send(sessionId: string, entries: readonly Entry[], has?: number, heardTime?: SyncEvents['time']): Promise<Kept> {
+  const sentAt = Date.now();
   const response = await fetch(`/api/sessions/${sessionId}/log`, {
     method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ entries, has }),
   });
   const body = (await response.json()) as Kept & { error?: string };
   if (!response.ok) throw new Told(body.error ?? 'The server could not save the answer.');
+  heardTime?.(body.now, sentAt, Date.now());
   return body;
 }
 
@@ -24,6 +26,8 @@ export interface SyncEvents {
   readonly kept: (log: readonly Entry[], refused: ReadonlySet<string>) => void;
   readonly pending: (count: number) => void;
   readonly news: (sentence: string) => void;
+  /** The server's time, and the device's before and after it was asked. */
+  readonly time?: (serverNow: number, sentAt: number, gotAt: number) => void;
 }
 
 export interface Sync {
@@ -43,14 +47,17 @@ export function startSync(sessionId: string, events: SyncEvents): Sync {
   let has: number | undefined;
 
   const once = async (): Promise<void> => {
-    const entries = await waiting(sessionId);
-    const { log, total, refused } = await send(sessionId, entries, has);
+    // A browser without a store has nothing waiting.
+    const entries = await waiting(sessionId).catch(() => []);
+    const { log, total, refused } = await send(sessionId, entries, has, events.time);
     has = total;
-    await release(entries.map((e) => e.id));
+    if (log.length) await copy(sessionId, log).catch(() => undefined); // no room: the server has it
+    if (entries.length) await release(entries.map((e) => e.id));
+    if (refused.length) await drop(refused.map((r) => r.id));
     tries = 0;
     if (refused[0]) events.news(refused[0].why);
     events.kept(log, new Set(refused.map((r) => r.id)));
-    events.pending((await waiting(sessionId)).length);
+    events.pending((await waiting(sessionId).catch(() => [])).length);
   };
 
   const work = async (): Promise<boolean> => {

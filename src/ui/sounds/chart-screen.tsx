@@ -2,15 +2,12 @@ import Link from 'next/link';
 import { CONSONANTS, makingOf } from '@/core/phonology/sounds';
 import type { SoundChart } from '@/server/sounds';
 import { MarkShape } from '../kit/bounce-line';
+import { MANNER_WORDS } from '../kit/manners';
 
 const PLACE_WORDS: Readonly<Record<string, string>> = {
   bilabial: 'both lips', labiodental: 'lip and teeth', dental: 'tongue and teeth', alveolar: 'behind the teeth', postalveolar: 'further back',
   palatal: 'middle of the roof', velar: 'back of the roof', 'labial-velar': 'lips and back', glottal: 'throat',
 };
-const MANNER_WORDS: Readonly<Record<string, string>> = {
-  stop: 'stopped, then let go', affricate: 'stopped, then hissed', fricative: 'hissed or buzzed', nasal: 'through the nose', approximant: 'gliding', 'lateral approximant': 'round the sides',
-};
-
 /** Every sound of the accent by where and how it is made; each leads to its page. */
 export function ChartScreen({ chart }: { chart: SoundChart }) {
   const places = chart.consonants[0]!.cells.map((c) => c.place).filter((place) => chart.consonants.some((row) => row.cells.some((c) => c.place === place && c.sounds.length)));

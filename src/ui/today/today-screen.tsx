@@ -5,16 +5,19 @@ import type { SessionLine } from '@/server/look-back';
 import type { ReadySession } from '@/server/today';
 import { AwayButton } from '../children/away-button';
 import { SessionLines } from '../look-back/session-lines';
+import type { Tomorrow } from '@/server/progress';
 import { ReadyForms } from './ready-forms';
+import { DueList, TomorrowGroups } from './tomorrow';
 
 interface TodayProps {
   readonly group: Group;
   readonly sessions: readonly SessionLine[];
   readonly ready: readonly ReadySession[];
+  readonly tomorrow: Tomorrow;
 }
 
 /** Who is here, three sessions that make sense now, and what was played last. */
-export function TodayScreen({ group, sessions, ready }: TodayProps) {
+export function TodayScreen({ group, sessions, ready, tomorrow }: TodayProps) {
   const here = group.children.filter((c) => !c.away);
   const open = sessions.find((s) => !s.finished);
   return (
@@ -40,6 +43,7 @@ export function TodayScreen({ group, sessions, ready }: TodayProps) {
             <Link className="quiet px-1 text-ink" href={`/play/${open.id}`}>Go on with it</Link>
           </p>
         )}
+        {tomorrow.grouping.groups.length > 0 && <TomorrowGroups groupId={group.id} tomorrow={tomorrow} />}
         <h2 className="mb-1 mt-12 text-2xl">Lately</h2>
         {sessions.length ? <SessionLines sessions={sessions} /> : (
           <p className="text-muted">Sessions of {group.name} will stand here once you have played one.</p>
@@ -58,6 +62,7 @@ export function TodayScreen({ group, sessions, ready }: TodayProps) {
           <p className="mb-3 text-muted">No names yet. You can play with everyone together, or add names first.</p>
         )}
         <p className="mt-3"><Link className="plain" href="/children">{group.children.length ? 'Change the list' : 'Add names'}</Link></p>
+        <DueList due={tomorrow.due} />
       </section>
     </div>
   );

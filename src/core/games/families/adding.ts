@@ -1,4 +1,5 @@
-import { atMostFour, rightLikely, slipLikely } from '../../answers/likely';
+import { distinct, rightLikely, slipLikely } from '../../answers/likely';
+import { asWord } from '../../answers/said';
 import { inCluster } from '../../lexicon/difficulty';
 import type { Word } from '../../lexicon/entry';
 import { placeOf } from '../../lexicon/chains';
@@ -61,7 +62,7 @@ const ADD: Task = {
       head: word, words: [shownOf(word), shownOf(to)], view: { kind: 'change', from: marksOf(word), to: marksOf(to), gone: [], come: [at] }, expected: to.word, judged: { by: 'sounds', sounds: ipaOf(to) },
       slots: { word: word.word, sound, where: step.place === 'cluster' && at > 0 ? inside : step.place === 'cluster' ? 'at the start' : where, answer: to.word }, how: `They say it back first. ${advice([come], material.accent)}`,
       script: script(ending ? `One ${word.word}, two …? Put ${sound} at the end.` : `${word.word}. Put ${sound} ${step.place === 'cluster' && at > 0 ? inside : where === 'into it' ? 'at the start' : where}.`, to.word),
-      likely: atMostFour([rightLikely(ipaOf(to), to.word, 'right'), { id: 'unchanged', slip: 'unchanged', outcome: 'not-yet', said: ipaOf(word).join(' '), show: word.word, note: 'unchanged', missed: [] }, slipLikely('other-sound', [come], sound, 'only the new sound', material.guard)]),
+      likely: distinct([rightLikely(ipaOf(to), to.word, 'right'), { id: 'unchanged', slip: 'unchanged', outcome: 'not-yet', said: asWord(ipaOf(word)), show: word.word, note: 'unchanged', missed: [] }, slipLikely('other-sound', [come], sound, 'only the new sound', material.guard)]),
       facts: [
         ['one sound was added and nothing else changed', to.sounds.length === word.sounds.length + 1 && ipaOf(to).filter((_, i) => i !== at).join(' ') === ipaOf(word).join(' ')],
         ['it was added where the step says', ending ? at === to.sounds.length - 1 : grown(word, step, material).some((g) => g.to === to && g.at === at)],

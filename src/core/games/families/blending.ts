@@ -1,4 +1,4 @@
-import { atMostFour, blendingLikely, choiceLikely, slipLikely } from '../../answers/likely';
+import { distinct, blendingLikely, choiceLikely, slipLikely } from '../../answers/likely';
 import type { Word } from '../../lexicon/entry';
 import { onsetAndRime, onsetAndRimeLetters } from '../../lexicon/syllables';
 import { traitsOf } from '../../lexicon/traits';
@@ -30,7 +30,7 @@ function joinOnset(word: Word, material: Material): Made {
   return {
     head: word, words: [shownOf(word)], view: { kind: 'line', spot: null, parts: [onset, rime] }, expected: word.word, judged: { by: 'sounds', sounds: ipaOf(word) },
     slots: { word: word.word, sounds: `${onset} … ${rime}` }, how: `Say the start as its sounds, then the rest in one. ${sayingAdvice(word)}`, script: script(`${onset} … ${rime}. What word is it?`, word.word),
-    likely: atMostFour([{ id: 'apart', slip: 'not-joined', outcome: 'not-yet', said: ipaOf(word).join(' '), show: `${onset} · ${rime}`, note: 'not joined', missed: [] }, slipLikely('part-only', [vowel, ...coda], rime, 'the rest only', material.guard), slipLikely('part-only', first, onset, 'the start only', material.guard)]),
+    likely: distinct([{ id: 'apart', slip: 'not-joined', outcome: 'not-yet', said: ipaOf(word).join(' '), show: `${onset} · ${rime}`, note: 'not joined', missed: [] }, slipLikely('part-only', [vowel, ...coda], rime, 'the rest only', material.guard), slipLikely('part-only', first, onset, 'the start only', material.guard)]),
     facts: [['start and rest join to the word’s sounds', [...first, vowel, ...coda].join(' ') === ipaOf(word).join(' ')], ['the rest alone is not rude', !material.guard([vowel, ...coda])]],
   };
 }

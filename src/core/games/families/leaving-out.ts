@@ -1,4 +1,5 @@
-import { atMostFour, rightLikely, slipLikely } from '../../answers/likely';
+import { distinct, rightLikely, slipLikely } from '../../answers/likely';
+import { asWord } from '../../answers/said';
 import { inCluster } from '../../lexicon/difficulty';
 import { realise, type Word } from '../../lexicon/entry';
 import { ACCENT_IDS } from '../../phonology/accents';
@@ -85,9 +86,9 @@ const LEAVE_OUT: Task = {
     const sound = slash(gone, material);
     return {
       head: word, words: [shownOf(word)], view: { kind: 'change', from: marksOf(word), to: marksWithout(word, at!), gone: [at!], come: [] }, expected: `${name}${real ? '' : ' (made-up)'}`, judged: { by: 'sounds', sounds: left },
-      slots: { word: word.word, sound, left: name, place: GONE[step.place!]! }, how: `They say it back first. ${real ? '' : (wordElsewhere(word, at!, material) ?? 'What is left is not a word we know. ')}${advice([gone], material.accent)}`,
-      script: script(`${word.word}. Now without ${sound}.`, name), likely: atMostFour([
-        rightLikely(left, name, real ? 'right' : 'right, made-up'), { id: 'unchanged', slip: 'unchanged', outcome: 'not-yet', said: ipaOf(word).join(' '), show: word.word, note: 'the whole word', missed: [] },
+      slots: { word: word.word, sound, left: name, place: GONE[step.place!]! }, how: `${real ? '' : (wordElsewhere(word, at!, material) ?? 'What is left is not a word we know. ')}${advice([gone], material.accent)}`,
+      script: script(`${word.word}. Now without ${sound}.`, name), likely: distinct([
+        rightLikely(left, name, real ? 'right' : 'right, made-up'), { id: 'unchanged', slip: 'unchanged', outcome: 'not-yet', said: asWord(ipaOf(word)), show: word.word, note: 'the whole word', missed: [] },
         slipLikely('other-sound', [gone], sound, 'only that sound', material.guard),
       ]),
       facts: [

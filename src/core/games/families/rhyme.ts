@@ -1,4 +1,5 @@
-import { atMostFour, choiceLikely, rightLikely, slipLikely } from '../../answers/likely';
+import { distinct, choiceLikely, rightLikely, slipLikely } from '../../answers/likely';
+import { asWord } from '../../answers/said';
 import type { Word } from '../../lexicon/entry';
 import { rhymes } from '../../lexicon/likeness';
 import { shuffle } from '../../random';
@@ -137,9 +138,9 @@ const SAY: Task = {
       head: word, words: [shownOf(word)], view: { kind: 'line', spot: null, parts: null }, expected: top.slice(0, 4).map((w) => w.word).join(', '),
       judged: { by: 'rhyme', rime: [vowel, ...coda], onset }, slots: { word: word.word }, how: 'A made-up word that rhymes is right: cheer for it.',
       script: script(`${word.word}. Say one that rhymes.`, top[0]?.word ?? ''),
-      likely: atMostFour([
+      likely: distinct([
         ...top.slice(0, 2).map((w) => rightLikely(ipaOf(w), w.word, 'rhymes')), ...(start ? [slipLikely('same-start', ipaOf(start), start.word, 'same first sound', material.guard)] : []),
-        { id: 'unchanged', slip: 'unchanged', outcome: 'not-yet', said: ipaOf(word).join(' '), show: word.word, note: 'the word again', missed: [] },
+        { id: 'unchanged', slip: 'unchanged', outcome: 'not-yet', said: asWord(ipaOf(word)), show: word.word, note: 'the word again', missed: [] },
       ]),
       facts: [['there are rhymes to find', all.length >= 2], ['every one given rhymes', top.slice(0, 4).every((w) => rhymes(word, w))], ['as many as the step says', (step.told === 'told') === all.length >= 6]],
     };

@@ -1,4 +1,5 @@
-import { atMostFour, numberLikely, rightLikely, segmentingLikely, slipLikely } from '../../answers/likely';
+import { distinct, numberLikely, rightLikely, segmentingLikely, slipLikely } from '../../answers/likely';
+import { asWord } from '../../answers/said';
 import { onsetAndRime, onsetAndRimeLetters } from '../../lexicon/syllables';
 import type { Word } from '../../lexicon/entry';
 import { advice, need, sayingAdvice, shownOf, spokenApart, wordOf } from '../item';
@@ -7,22 +8,22 @@ import type { Made, Step, Task } from '../task';
 import { fitsCount, ofCount, ONSET_RIME, soundSteps, withOnset } from './blending';
 import { ipaOf, script, slash } from './common';
 
-const wholeWord = (word: Word) => ({ id: 'whole', slip: 'whole-word' as const, outcome: 'not-yet' as const, said: ipaOf(word).join('+'), show: word.word, note: 'said the word', missed: [] });
+const wholeWord = (word: Word) => ({ id: 'whole', slip: 'whole-word' as const, outcome: 'not-yet' as const, said: asWord(ipaOf(word)), show: word.word, note: 'said the word', missed: [] });
 
 function takeStart(word: Word, material: Material): Made {
   const [onset, rime] = onsetAndRimeLetters(word);
   const { onset: first, vowel, coda } = onsetAndRime(word);
   return {
     head: word, words: [shownOf(word)], view: { kind: 'line', spot: null, parts: null }, expected: `${onset} · ${rime}`, judged: { by: 'parts', count: 2 }, slots: { word: word.word },
-    how: `They say it back first. The start, then the rest in one. ${sayingAdvice(word)}`, script: script(`${word.word}. Its start … and the rest?`, `${onset} · ${rime}`, word.word),
-    likely: atMostFour([slipLikely('part-only', first, onset, 'the start only', material.guard), wholeWord(word)]),
+    how: `The start, then the rest in one. ${sayingAdvice(word)}`, script: script(`${word.word}. Its start … and the rest?`, `${onset} · ${rime}`, word.word),
+    likely: distinct([slipLikely('part-only', first, onset, 'the start only', material.guard), wholeWord(word)]),
     facts: [['start and rest join to the word’s sounds', [...first, vowel, ...coda].join(' ') === ipaOf(word).join(' ')]],
   };
 }
 
 const takeSounds = (word: Word, step: Step, material: Material): Made => ({
-  head: word, words: [shownOf(word)], view: { kind: 'line', spot: null, parts: null }, expected: spokenApart(word).replaceAll(' … ', ' · '), judged: { by: 'sounds', sounds: ipaOf(word) }, slots: { word: word.word },
-  how: `They say it back first; do not say how many; join it again after. ${sayingAdvice(word)}`, script: script(`${word.word}. Say each sound.`, spokenApart(word).replaceAll(' … ', ' · '), `${spokenApart(word)} … ${word.word}!`),
+  head: word, words: [shownOf(word)], view: { kind: 'line', spot: null, parts: null }, expected: spokenApart(word).replaceAll(' … ', ' · '), judged: { by: 'sounds', sounds: ipaOf(word), apart: true }, slots: { word: word.word },
+  how: `Do not say how many. ${sayingAdvice(word)}`, script: script(`${word.word}. Say each sound.`, spokenApart(word).replaceAll(' … ', ' · '), `${spokenApart(word)} … ${word.word}!`),
   likely: segmentingLikely(word, material.context), facts: [['the number of sounds is that of the step', fitsCount(word, step)]],
 });
 
@@ -56,8 +57,8 @@ const ASK: Task = {
     const next = ipa[at! + 1] ?? ipa[at! - 1]!;
     return {
       head: word, words: [shownOf(word)], view: { kind: 'line', spot: at!, parts: null }, expected: slash(sound, material), kind: at!, judged: { by: 'sounds', sounds: [sound] }, slots: { word: word.word, place },
-      how: `They say the word back first. ${advice([sound], material.accent)}`, script: script(`${word.word}. What is its ${place} sound?`, slash(sound, material)),
-      likely: atMostFour([rightLikely([sound], slash(sound, material), 'right'), ...(next === sound ? [] : [slipLikely('other-sound', [next], slash(next, material), 'the one beside it', material.guard)]), wholeWord(word)]),
+      how: `${advice([sound], material.accent)}`, script: script(`${word.word}. What is its ${place} sound?`, slash(sound, material)),
+      likely: distinct([rightLikely([sound], slash(sound, material), 'right'), ...(next === sound ? [] : [slipLikely('other-sound', [next], slash(next, material), 'the one beside it', material.guard)]), wholeWord(word)]),
       facts: [['the number of sounds is that of the step', fitsCount(word, step)], ['each sound counts as one', ipa.length === word.count]],
     };
   },

@@ -1,4 +1,5 @@
-import { atMostFour, heardClosely, rightLikely, slipLikely, type LikelyAnswer } from '../../answers/likely';
+import { distinct, heardClosely, rightLikely, slipLikely, type LikelyAnswer } from '../../answers/likely';
+import { asWord } from '../../answers/said';
 import { firstMaking, inCluster } from '../../lexicon/difficulty';
 import type { Word } from '../../lexicon/entry';
 import { makingOf } from '../../phonology/sounds';
@@ -21,12 +22,14 @@ const soundLikely = (word: Word, at: number, material: Material): LikelyAnswer[]
   const ipa = ipaOf(word);
   const other = at === 0 ? ipa.length - 1 : 0;
   const run = at === 0 && inCluster(word, 0) ? ipa.slice(0, word.sounds.findIndex((s) => s.vowel)) : null;
-  return atMostFour([
+  return distinct([
     rightLikely([ipa[at]!], slash(ipa[at]!, material), 'right'),
     ...(at === 0 ? heardClosely(word, true) : []),
     ...(run ? [slipLikely('cluster-kept', run, run.map((s) => slash(s, material).slice(1, -1)).join(''), 'start kept together', material.guard)] : []),
     ...(ipa[other] === ipa[at] ? [] : [slipLikely('other-sound', [ipa[other]!], slash(ipa[other]!, material), other ? 'the last sound' : 'the first sound', material.guard)]),
-    { id: 'whole', slip: 'whole-word', outcome: 'not-yet', said: ipa.join('+'), show: word.word, note: 'said the word', missed: [] },
+    { id: 'whole', slip: 'whole-word', outcome: 'not-yet', said: asWord(ipa), show: word.word, note: 'said the word', missed: [] },
+    { id: 'letter', slip: 'letter-name', outcome: 'not-yet', said: '', show: null, note: 'the letter’s name', missed: [] },
+    ...(at === 0 ? [{ id: 'starts-so', slip: 'other-word' as const, outcome: 'not-yet' as const, said: '', show: null, note: 'a word that starts so', missed: [] }] : []),
   ]);
 };
 
@@ -97,7 +100,7 @@ const SHARED: Task = {
       head, words: row.map(shownOf), view: { kind: 'row', answer: null, first: false }, expected: name, judged: { by: 'sounds', sounds: [sound] },
       slots: { words: words.join(' … '), told: step.told === 'told' ? `Listen for ${name}: ` : '', sound: name }, how: advice([sound], material.accent),
       script: script(`${words.join(', ')}. What sound do they all begin with?`, name, words.join(', ')),
-      likely: atMostFour([rightLikely([sound], name, 'right'), slipLikely('other-sound', [lastOf(head)], slash(lastOf(head), material), 'the last sound', material.guard), { id: 'whole', slip: 'whole-word', outcome: 'not-yet', said: ipaOf(head).join('+'), show: head.word, note: 'said one of the words', missed: [] }]).filter((a, i) => i === 0 || a.said !== sound),
+      likely: distinct([rightLikely([sound], name, 'right'), slipLikely('other-sound', [lastOf(head)], slash(lastOf(head), material), 'the last sound', material.guard), { id: 'whole', slip: 'whole-word', outcome: 'not-yet', said: asWord(ipaOf(head)), show: head.word, note: 'said one of the words', missed: [] }]).filter((a, i) => i === 0 || a.said !== sound),
       facts: [['three words begin with the sound', row.length === 3 && row.every((w) => firstOf(w) === sound)], ['no two rhyme', row.every((w, i) => row.every((o, j) => i === j || foilKind(w, o, material) === 'same-start'))], ['the sound is made as the step says', row.every(startsLike(step))]],
     };
   },
@@ -119,7 +122,7 @@ const CLUE: Task = {
     return {
       head: word, words: [shownOf(word)], view: { kind: 'line', spot: 0, parts: null }, expected: word.word, judged: { by: 'begins', sound }, slots: { sound: name, clue: word.entry.meaning, word: word.word },
       how: `${advice([sound], material.accent)} Another word that begins so and fits is right too.`, script: script(`It begins with ${name}: ${word.entry.meaning}.`, word.word),
-      likely: atMostFour([rightLikely(ipaOf(word), word.word, 'right'), { id: 'fits', slip: null, outcome: 'on-own', said: sound, show: null, note: 'another that fits', missed: [] }, { id: 'other', slip: 'other-sound', outcome: 'not-yet', said: '', show: null, note: 'fits the clue, other sound', missed: [] }]),
+      likely: distinct([rightLikely(ipaOf(word), word.word, 'right'), { id: 'fits', slip: null, outcome: 'on-own', said: sound, show: null, note: 'another that fits', missed: [] }, { id: 'other', slip: 'other-sound', outcome: 'not-yet', said: '', show: null, note: 'fits the clue, other sound', missed: [] }]),
       facts: [['the clue does not say the word', !word.entry.meaning.toLowerCase().includes(word.word)], ['the word fits the step', startsLike(step)(word)]],
     };
   },
@@ -138,7 +141,7 @@ const THRICE: Task = {
     return {
       head: word, words: [shownOf(word)], view: { kind: 'line', spot: 0, parts: null }, expected, judged: { by: 'sounds', sounds: [sound, sound, sound, ...ipaOf(word)] }, slots: { word: word.word, sound: slash(sound, material) },
       how: advice([sound], material.accent), script: script(`${word.word}.`, expected, expected),
-      likely: [{ id: 'whole', slip: 'whole-word', outcome: 'not-yet', said: ipaOf(word).join('+'), show: word.word, note: 'said the word', missed: [] }], facts: [['the word fits the step', startsLike(step)(word)]],
+      likely: [{ id: 'whole', slip: 'whole-word', outcome: 'not-yet', said: asWord(ipaOf(word)), show: word.word, note: 'said the word', missed: [] }], facts: [['the word fits the step', startsLike(step)(word)]],
     };
   },
 };

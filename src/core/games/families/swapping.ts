@@ -1,4 +1,5 @@
-import { atMostFour, choiceLikely, rightLikely, slipLikely } from '../../answers/likely';
+import { distinct, choiceLikely, rightLikely, slipLikely } from '../../answers/likely';
+import { asWord } from '../../answers/said';
 import { CHANGE_PLACES, findChain, linkOf, linksFrom, placeOf, type ChangePlace, type Link } from '../../lexicon/chains';
 import type { Word } from '../../lexicon/entry';
 import { onsetAndRime } from '../../lexicon/syllables';
@@ -31,7 +32,7 @@ const CHANGE_WORDS: Readonly<Record<Link['change'], (link: Link, material: Mater
   add: (l, m) => `put ${slash(l.new!, m)} ${l.at === 0 ? 'at the start' : l.at === l.to.sounds.length - 1 ? 'at the end' : `after ${slash(l.to.sounds[l.at - 1]!.ipa, m)}`}`,
 };
 
-const unchanged = (word: Word) => ({ id: 'unchanged', slip: 'unchanged' as const, outcome: 'not-yet' as const, said: ipaOf(word).join(' '), show: word.word, note: 'unchanged', missed: [] });
+const unchanged = (word: Word) => ({ id: 'unchanged', slip: 'unchanged' as const, outcome: 'not-yet' as const, said: asWord(ipaOf(word)), show: word.word, note: 'unchanged', missed: [] });
 
 /** A swap elsewhere that makes a word: changing the wrong place. */
 function elsewhere(link: Link, material: Material) {
@@ -48,8 +49,8 @@ function changed(link: Link, material: Material, facts: Made['facts']): Made {
     head: from, words: [shownOf(from), shownOf(to)], expected: to.word, judged: { by: 'sounds', sounds: ipaOf(to) }, facts,
     view: { kind: 'change', from: marksOf(from), to: marksOf(to), gone: link.old === null ? [] : [link.at], come: link.new === null ? [] : [link.at] },
     slots: { word: from.word, change, answer: to.word, old: link.old ? slash(link.old, material) : '', new: link.new ? slash(link.new, material) : '' },
-    how: `They say it back first. ${advice(sounds, material.accent)}`, script: script(`${from.word}. Now ${change}. What is it now?`, to.word),
-    likely: atMostFour([rightLikely(ipaOf(to), to.word, 'right'), unchanged(from), ...elsewhere(link, material), ...(link.new ? [slipLikely('other-sound', [link.new], slash(link.new, material), 'only the new sound', material.guard)] : [])]),
+    how: `${advice(sounds, material.accent)}`, script: script(`${from.word}. Now ${change}. What is it now?`, to.word),
+    likely: distinct([rightLikely(ipaOf(to), to.word, 'right'), unchanged(from), ...elsewhere(link, material), ...(link.new ? [slipLikely('other-sound', [link.new], slash(link.new, material), 'only the new sound', material.guard)] : [])]),
   };
 }
 
@@ -97,7 +98,7 @@ function onsetSwap(from: Word, to: Word, material: Material): Made {
     head: from, words: [shownOf(from), shownOf(to)], expected: to.word, judged: { by: 'sounds', sounds: ipaOf(to) },
     view: { kind: 'change', from: marksOf(from), to: marksOf(to), gone: a.onset.map((_, i) => i), come: b.onset.map((_, i) => i) },
     slots: { word: from.word, change, answer: to.word, old: name(a.onset), new: name(b.onset) }, how: 'The whole start goes, all its sounds together.', script: script(`${from.word}. Now ${change}. What is it now?`, to.word),
-    likely: atMostFour([rightLikely(ipaOf(to), to.word, 'right'), unchanged(from)]),
+    likely: distinct([rightLikely(ipaOf(to), to.word, 'right'), unchanged(from)]),
     facts: [
       ['both have the same rest', a.vowel === b.vowel && a.coda.join(' ') === b.coda.join(' ')], ['the starts differ by more than one sound swapped', a.onset.length !== b.onset.length && a.onset.length > 0 && b.onset.length > 0],
       ['it is more than one sound', !between(from, to, material)],
@@ -152,7 +153,7 @@ const ORDER: Task = {
     return {
       head: from, words: [shownOf(from), shownOf(to)], view: { kind: 'change', from: marksOf(from), to: marksOf(to), gone: from.sounds.map((_, i) => i), come: to.sounds.map((_, i) => i) }, expected: to.word,
       judged: { by: 'sounds', sounds: ipaOf(to) }, slots: { word: from.word, sounds: spokenApart(to), answer: to.word }, how: advice([...new Set(ipaOf(to))], material.accent), script: script(`${from.word}. New order: ${spokenApart(to)}. What is it now?`, to.word),
-      likely: atMostFour([rightLikely(ipaOf(to), to.word, 'right'), unchanged(from), { id: 'apart', slip: 'not-joined', outcome: 'not-yet', said: ipaOf(to).join(' ') + ' ', show: spokenApart(to).replaceAll(' … ', ' · '), note: 'not joined', missed: [] }]),
+      likely: distinct([rightLikely(ipaOf(to), to.word, 'right'), unchanged(from), { id: 'apart', slip: 'not-joined', outcome: 'not-yet', said: ipaOf(to).join(' '), show: spokenApart(to).replaceAll(' … ', ' · '), note: 'not joined', missed: [] }]),
       facts: [['the same sounds, and another order', [...ipaOf(from)].sort().join() === [...ipaOf(to)].sort().join() && ipaOf(from).join() !== ipaOf(to).join()], ['the order is that of the step', reordered(from, step, material).includes(to)]],
     };
   },

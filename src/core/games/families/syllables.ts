@@ -1,4 +1,5 @@
-import { atMostFour, numberLikely, rightLikely, slipLikely, type LikelyAnswer } from '../../answers/likely';
+import { distinct, numberLikely, rightLikely, slipLikely, type LikelyAnswer } from '../../answers/likely';
+import { asWord } from '../../answers/said';
 import type { Word } from '../../lexicon/entry';
 import { beatsOf, halvesOf } from '../../lexicon/syllables';
 import { traitsOf } from '../../lexicon/traits';
@@ -84,7 +85,7 @@ export function joinBeats(word: Word, step: Step, material: Material): Made {
     head: word, words: [shownOf(word)], view: { kind: 'line', spot: null, parts }, expected: word.word, judged: { by: 'sounds', sounds: ipaOf(word) },
     slots: { word: word.word, parts: parts.join(' … ') }, how: 'Leave a clear gap between the beats; say each as it is in the word.',
     script: script(`${parts.join(' … ')}. What word is it?`, word.word),
-    likely: atMostFour([{ id: 'apart', slip: 'not-joined', outcome: 'not-yet', said: ipaOf(word).join(' '), show: parts.join(' · '), note: 'not joined', missed: [] }, onlyPart(word, -1, 'last part only', material), onlyPart(word, 0, 'first part only', material)]),
+    likely: distinct([{ id: 'apart', slip: 'not-joined', outcome: 'not-yet', said: ipaOf(word).join(' '), show: parts.join(' · '), note: 'not joined', missed: [] }, onlyPart(word, -1, 'last part only', material), onlyPart(word, 0, 'first part only', material)]),
     facts: partsFact(word, step, material),
   };
 }
@@ -106,7 +107,7 @@ const SPLIT: Task = {
     return {
       head: word, words: [shownOf(word)], view: { kind: 'beats', parts, ownName: false, out: null }, expected: parts.join(' · '), judged: { by: 'parts', count: parts.length },
       slots: { word: word.word }, how: 'Any cut into as many beats is right by ear.', script: script(`${word.word}. Say it beat by beat.`, parts.join(' · '), word.word),
-      likely: atMostFour([{ id: 'whole', slip: 'whole-word', outcome: 'not-yet', said: ipaOf(word).join('+'), show: word.word, note: 'said the word', missed: [] }, onlyPart(word, 0, 'first part only', material)]),
+      likely: distinct([{ id: 'whole', slip: 'whole-word', outcome: 'not-yet', said: asWord(ipaOf(word)), show: word.word, note: 'said the word', missed: [] }, onlyPart(word, 0, 'first part only', material)]),
       facts: partsFact(word, step, material),
     };
   },
@@ -145,8 +146,8 @@ const DROP: Task = {
       judged: { by: 'sounds', sounds: left }, slots: { word: word.word, part, left: leftName },
       how: real ? 'They say the whole word back first.' : 'They say the whole word back first. What is left is not a word we know: say so, it is part of the fun.',
       script: script(`${word.word}. Now without “${part}”.`, leftName),
-      likely: atMostFour([
-        rightLikely(left, leftName, 'right'), { id: 'unchanged', slip: 'unchanged', outcome: 'not-yet', said: ipaOf(word).join(' '), show: word.word, note: 'the whole word', missed: [] },
+      likely: distinct([
+        rightLikely(left, leftName, 'right'), { id: 'unchanged', slip: 'unchanged', outcome: 'not-yet', said: asWord(ipaOf(word)), show: word.word, note: 'the whole word', missed: [] },
         ...(gone.join() === left.join() ? [] : [slipLikely('part-only', gone, part, 'the part to leave out', material.guard)]),
       ]),
       facts: [

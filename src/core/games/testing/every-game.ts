@@ -1,4 +1,5 @@
-import { luckOf } from '../../answers/judge';
+import { canJudge, judge, luckOf } from '../../answers/judge';
+import { chunksOf, soundsSaid } from '../../answers/said';
 import { material } from '../../lexicon/testing/bank';
 import type { AccentId } from '../../phonology/accents';
 import { describe, expect, test } from 'vitest';
@@ -14,17 +15,23 @@ const SIZE = 4;
 /** Sets of these hang together: a word stands in more than one item. */
 const CHAINED: ReadonlySet<string> = new Set(['chain', 'recall', 'recall-back']);
 
+const judgedOnce = new Set<string>();
+
 /** What is wrong with a set, or null. */
 function fault(items: readonly Item[], task: Task, step: Step, accent: AccentId): string | null {
   const rude = material(accent).guard;
   for (const item of items) {
     const wrong = JUDGES[task.id]!(item, step, accent);
     if (wrong) return `“${item.key}”: ${wrong}`;
-    const said = [item.words.map((w) => w.marks.map((m) => m.ipa)), item.judged.by === 'sounds' ? [item.judged.sounds] : [], item.likely.filter((l) => l.show !== null && l.said.length > 1).map((l) => l.said.split(/[ +]/))].flat();
+    const said = [item.words.map((w) => w.marks.map((m) => m.ipa)), item.judged.by === 'sounds' ? [item.judged.sounds] : [], item.judged.by === 'choice' ? [] : item.likely.filter((l) => l.show !== null).map((l) => soundsSaid(l.said))].flat();
     if (said.some((ipa) => rude(ipa))) return `“${item.key}” sounds rude`;
-    // A likely answer that slips is not the right answer, and the right one does not slip.
-    const right = item.judged.by === 'sounds' ? item.judged.sounds.join(' ') : item.judged.by === 'choice' ? item.judged.choices[item.judged.right] : null;
-    if (right !== null && item.likely.some((l) => l.outcome === 'not-yet' && l.said === right && l.slip !== 'not-joined')) return `“${item.key}”: a slip is the right answer`;
+    // The judge makes the same of every likely answer as its chip says.
+    // Once for each item: sets share many.
+    const once = `${accent} ${item.task} ${item.step} ${item.key}`;
+    const unlike = canJudge(item.judged) && !judgedOnce.has(once) ? item.likely.find((l) => l.said && judge({ judged: item.judged, marks: item.marks }, chunksOf(l.said)).outcome !== l.outcome) : undefined;
+    judgedOnce.add(once);
+    if (unlike) return `“${item.key}”: the judge does not agree with “${unlike.note}” (${unlike.said})`;
+    if (item.judged.by === 'choice' && item.likely.some((l, i) => (l.outcome === 'on-own') !== (item.judged.by === 'choice' && i === item.judged.right))) return `“${item.key}”: a choice is marked the wrong way`;
     if (/\{\w+\}/.test(item.say)) return `“${item.key}” leaves a slot open: ${item.say}`;
   }
   if (items.some((item, i) => i > 0 && !task.inOrder && item.difficulty < items[i - 1]!.difficulty)) return 'not from easy to hard';

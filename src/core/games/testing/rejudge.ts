@@ -143,7 +143,7 @@ export const JUDGES: Readonly<Record<string, Judge>> = {
   },
   'rhyme-say': (item, _step, accent) => {
     const h = heads(item, accent)[0]!;
-    return all([item.expected.split(', ').every((w) => rhyme(h, hear(w, accent)!)), 'every word given rhymes'], [item.likely.filter((l) => l.slip === 'same-start').every((l) => l.said.split(' ')[0] === h.ipa[0] && !l.said.endsWith(h.rime)), 'the slip begins alike and does not rhyme']);
+    return all([item.expected.split(', ').every((w) => rhyme(h, hear(w, accent)!)), 'every word given rhymes'], [item.likely.filter((l) => l.slip === 'same-start').every((l) => l.said.split('+')[0] === h.ipa[0] && !l.said.replaceAll('+', ' ').endsWith(h.rime)), 'the slip begins alike and does not rhyme']);
   },
   'first-sound': sayAt(() => 0), 'last-sound': sayAt((h) => h.ipa.length - 1), 'middle-sound': (item, _step, accent) => {
     const h = heads(item, accent)[0]!;

@@ -1,0 +1,245 @@
+import { readFileSync } from 'node:fs';
+import type { Browser, Page } from 'playwright-core';
+import { afterAll, beforeAll, describe, expect, test } from 'vitest';
+import { childFileSchema } from '../src/core/formats/child-file';
+import { addNames, answersOf, logOf, openApp, openBrowser, openPage, saved, shown, tap, type App } from './support/app';
+import { violations } from './support/axe';
+
+let app: App;
+let own: App;
+let browser: Browser;
+beforeAll(async () => {
+  [app, own, browser] = await Promise.all([openApp({ demo: true }), openApp(), openBrowser()]);
+});
+afterAll(async () => {
+  await browser?.close();
+  await Promise.all([app?.stop(), own?.stop()]);
+});
+
+/** Opens a child's page by a click on the name. */
+async function open(page: Page, url: string, name: string): Promise<string> {
+  await page.goto(`${url}/children`);
+  await page.getByRole('main').getByRole('link', { name, exact: true }).click();
+  await page.waitForURL(/\/children\/[0-9a-f-]{36}/);
+  await page.getByRole('heading', { level: 1, name }).waitFor();
+  return page.url().split('/').at(-1)!;
+}
+
+const PROFILES: readonly (readonly [string, RegExp, string])[] = [
+  ['Ottilie', /^Can .*blend [3-6] sounds.* alone\./, 'runs ahead'],
+  ['Wren', /cluster at the (start|end) slips/, 'drops sounds from clusters'],
+  ['Idris', /Often gives no reply, which says nothing of what is known/, 'quiet'],
+  ['Tomasz', /with help/, 'manages with help'],
+];
+
+describe('three weeks of the demo', () => {
+  test.each(PROFILES)('%s is seen as what the demo made: %s', async (name, words) => {
+    const { page, trouble } = await openPage(browser);
+    await open(page, app.url, name);
+    const summary = await page.locator('main h1').locator('xpath=../following-sibling::p[1]').textContent();
+    expect(summary).toMatch(words);
+    expect(summary).not.toMatch(/%/);
+    // The ladders, the next step and the chart of sounds are all in the first screen.
+    for (const part of [page.getByRole('heading', { name: 'Segmenting', exact: true }), page.getByRole('button', { name: 'Play this' }), page.getByRole('heading', { name: /^Sounds (at|in)/ })]) expect((await part.boundingBox())!.y).toBeLessThan(800);
+    expect(await violations(page)).toEqual([]);
+    expect(trouble).toEqual([]);
+    await page.context().close();
+  });
+
+  test('a hop says its state and why; help-only is never called secure; the pattern is named on the map', async () => {
+    const { page } = await openPage(browser);
+    await open(page, app.url, 'Tomasz');
+    await page.getByRole('button', { name: /^blend 3 sounds: / }).click();
+    await page.getByText(/^Blend 3 sounds: getting there\.$/).waitFor();
+    await page.getByText(/with help \d/).first().waitFor();
+    expect(await page.getByRole('button', { name: /: secure\./ }).count()).toBe(0);
+    await open(page, app.url, 'Wren');
+    await page.getByRole('button', { name: 'cluster', exact: true }).click();
+    expect(await page.getByRole('img', { name: /in a cluster: slips, there \d+ of \d+ times/ }).count()).toBeGreaterThan(0);
+    await page.context().close();
+  });
+
+  test('another step is chosen, shown as chosen, kept over a reload, and taken back', async () => {
+    const { page } = await openPage(browser);
+    await open(page, app.url, 'Saoirse');
+    const ours = await page.getByRole('heading', { name: /^Next: / }).textContent();
+    await page.getByRole('button', { name: 'Another step' }).click();
+    await page.getByLabel('Your choice is kept').selectOption({ label: 'Say a word that rhymes' });
+    await page.getByRole('heading', { name: 'Next: say a word that rhymes' }).waitFor();
+    await page.reload();
+    await page.getByText(/^Chosen by an adult on /).waitFor();
+    await page.goto(`${app.url}/children/board`);
+    await page.getByRole('cell', { name: 'say a word that rhymes (chosen)' }).waitFor();
+    await open(page, app.url, 'Saoirse');
+    await page.getByRole('button', { name: 'Back to ours' }).click();
+    await page.getByRole('heading', { name: ours! }).waitFor();
+    await page.getByRole('heading', { name: 'Chosen by adults' }).waitFor();
+    await page.context().close();
+  });
+
+  test('play this starts a session with that child; a group of Today with those children', async () => {
+    const { page } = await openPage(browser);
+    await open(page, app.url, 'Ottilie');
+    await page.getByRole('button', { name: 'Play this' }).click();
+    await page.waitForURL(/\/play\//);
+    expect(await page.locator('nav[aria-label="Children"] li', { hasText: 'Ottilie' }).count()).toBe(1);
+    expect(await page.locator('nav[aria-label="Children"] li', { hasText: 'Kofi' }).count()).toBe(0);
+    await page.goto(app.url);
+    const group = page.getByRole('region', { name: 'Who could work together' }).getByRole('listitem').first();
+    const said = (await group.getByRole('button').textContent())!;
+    await group.getByRole('button').click();
+    await page.waitForURL(/\/play\//);
+    const rows = await page.locator('nav[aria-label="Children"] li').count();
+    expect(rows).toBeGreaterThanOrEqual(Number(/\d/.exec(said)![0]));
+    await page.context().close();
+  });
+
+  test('the page for a family prints on one sheet, in words, figures only when asked for', async () => {
+    const { page } = await openPage(browser);
+    const id = await open(page, app.url, 'Ottilie');
+    await page.getByRole('link', { name: 'Print a page' }).click();
+    await page.waitForURL(/\/print\//);
+    expect(await page.locator('main').textContent()).not.toMatch(/%|\d of \d/);
+    const pdf = (await page.pdf({ format: 'A4' })).toString('latin1');
+    expect(pdf.match(/\/Type\s*\/Page[^s]/g)).toHaveLength(1);
+    expect(await violations(page)).toEqual([]);
+    await page.getByRole('link', { name: 'With figures' }).click();
+    await page.getByRole('heading', { name: 'The figures behind it' }).waitFor();
+    expect(page.url()).toContain(id);
+    await page.context().close();
+  });
+
+  test('two adults who marked the same answers: how far they agree, and which to talk about', async () => {
+    const { page } = await openPage(browser);
+    await page.goto(`${app.url}/children/ears`);
+    await page.getByRole('heading', { name: 'HB and KM' }).waitFor();
+    await page.getByText(/^Alike on \d+ of \d+ answers\.$/).waitFor();
+    await page.getByText(/kappa \d\.\d\d, (fair|moderate|good|very good)/).waitFor();
+    await page.getByRole('heading', { name: 'To talk about' }).waitFor();
+    expect(await violations(page)).toEqual([]);
+    await page.context().close();
+  });
+
+  test('the plain rule can be chosen, and says how often it errs wherever it is used', async () => {
+    const { page } = await openPage(browser);
+    await page.goto(`${app.url}/settings`);
+    await page.getByLabel('4 of the last 5').check();
+    await page.getByText('This rule errs often').waitFor();
+    await page.getByRole('button', { name: 'Keep', exact: true }).click();
+    await page.getByText('Kept.', { exact: true }).waitFor();
+    await open(page, app.url, 'Kofi');
+    await page.getByText('This rule errs often').waitFor();
+    await page.goto(`${app.url}/children/board`);
+    await page.getByText('This rule errs often').waitFor();
+    await page.goto(`${app.url}/settings`);
+    await page.getByLabel('Weighed').check();
+    await page.getByRole('button', { name: 'Keep', exact: true }).click();
+    await page.getByText('Kept.', { exact: true }).waitFor();
+    await page.context().close();
+  });
+});
+
+test('a child’s file holds everything, checked against its schema; erased, no trace is left in the database file', async () => {
+  const { page, trouble } = await openPage(browser);
+  await addNames(page, own.url, ['Quillamina', 'Bo']);
+  await page.goto(`${own.url}/words?sounds=3&task=segmenting`);
+  await page.getByRole('button', { name: /^Play with/ }).click();
+  await page.waitForURL(/\/play\//);
+  const session = page.url().split('/').at(-1)!;
+  await page.getByRole('button', { name: 'Modelled: Quillamina first' }).click();
+  await page.getByRole('button', { name: /^On own/ }).waitFor();
+  await page.keyboard.press('n');
+  await page.getByRole('textbox', { name: 'Note' }).fill('zzwhisperedzz');
+  await page.getByRole('button', { name: 'Keep the note' }).click();
+  await tap(page, 'z', 1);
+  await tap(page, '1', 2);
+  await tap(page, '3', 3);
+  await saved(page);
+  const id = await open(page, own.url, 'Quillamina');
+  await page.getByText('zzwhisperedzz').first().waitFor();
+  const file = async (kind: 'CSV' | 'JSON'): Promise<string> => {
+    const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: new RegExp(`^${kind}`) }).click()]);
+    return readFileSync(await download.path(), 'utf8');
+  };
+  const json = childFileSchema.parse(JSON.parse(await file('JSON')));
+  expect(json.answers).toHaveLength(2);
+  expect(json.answers[0]).toMatchObject({ note: 'zzwhisperedzz', session, stands: 'stands' });
+  expect((await file('CSV')).split('\r\n').filter(Boolean)).toHaveLength(3);
+  const answerId = json.answers[0]!.id;
+  const bytes = (): string => [own.file, `${own.file}-wal`].map((f) => { try { return readFileSync(f).toString('latin1'); } catch { return ''; } }).join('');
+  // A check that can fail: it is all there before.
+  for (const trace of ['Quillamina', 'zzwhisperedzz', id, answerId]) expect(bytes(), trace).toContain(trace);
+  await page.getByRole('button', { name: 'Erase Quillamina…' }).click();
+  await page.getByRole('button', { name: 'Erase Quillamina and their answers' }).click();
+  await page.waitForURL(/\/children$/);
+  for (const trace of ['Quillamina', 'zzwhisperedzz', id, answerId]) expect(bytes(), trace).not.toContain(trace);
+  expect((await answersOf(own, session)).map((a) => a.child)).toEqual(['Bo']);
+  expect((await page.goto(`${own.url}/children/${id}`))!.status()).toBe(404);
+  expect(trouble.filter((t) => !t.includes('404'))).toEqual([]);
+  await page.context().close();
+});
+
+test('a second pair of ears marks beside: the first adult’s marks stand, and both are compared', async () => {
+  const { page: first } = await openPage(browser);
+  await addNames(first, own.url, ['Ada', 'Cy', 'Di']);
+  await first.goto(`${own.url}/words?sounds=3`);
+  await first.getByRole('button', { name: /^Play with/ }).click();
+  await first.waitForURL(/\/play\//);
+  const session = first.url().split('/').at(-1)!;
+  const { page: second } = await openPage(browser);
+  for (const [page, by] of [[first, 'Ida'], [second, 'Jo']] as const) {
+    if (page === second) await page.goto(first.url());
+    await page.keyboard.press('d');
+    await page.getByLabel(/^Who marks/).fill(by);
+    if (page === second) await page.getByRole('switch', { name: 'A second pair of ears: I listen along' }).click();
+    await page.keyboard.press('Escape');
+  }
+  await first.getByRole('button', { name: /^Modelled/ }).click();
+  await shown(first, 0);
+  await second.getByRole('button', { name: /^On own/ }).waitFor();
+  for (const [i, key] of ['1', '1', '3', '2'].entries()) await tap(first, key, i + 1);
+  await second.getByText('Jo listens along').waitFor();
+  for (const [i, key] of ['1', '2', '3', '2'].entries()) await tap(second, key, i + 1);
+  await Promise.all([saved(first), saved(second)]);
+  expect((await answersOf(own, session)).map((a) => a.outcome)).toEqual(['on-own', 'on-own', 'not-yet', 'with-help']);
+  expect((await logOf(own, session)).filter((e) => e.kind === 'answer')).toHaveLength(8);
+  await first.goto(`${own.url}/children/ears`);
+  await first.getByRole('heading', { name: 'Ida and Jo' }).waitFor();
+  await first.getByText('Alike on 3 of 4 answers.').waitFor();
+  await first.context().close();
+  await second.context().close();
+});
+
+test('the board holds thirty children, sorts, filters, leads on, and prints on one page', async () => {
+  const { page } = await openPage(browser);
+  await page.goto(`${own.url}/children`);
+  await page.getByLabel('Another group').fill('Thirty');
+  await page.getByRole('button', { name: 'Make the group' }).click();
+  await page.getByRole('heading', { name: 'Thirty', exact: true }).waitFor();
+  await addNames(page, own.url, Array.from({ length: 30 }, (_, i) => `Child ${String(30 - i).padStart(2, '0')}`));
+  await page.goto(`${own.url}/children/board`);
+  const names = page.locator('tbody th');
+  expect(await names.count()).toBe(30);
+  expect((await names.first().textContent())!).toBe('Child 01');
+  expect(await violations(page)).toEqual([]);
+  const pdf = (await page.pdf({ format: 'A4', landscape: true })).toString('latin1');
+  expect(pdf.match(/\/Type\s*\/Page[^s]/g)).toHaveLength(1);
+  await page.getByLabel('Show').selectOption('secure');
+  await page.getByText('Nobody is at that.').waitFor();
+  await page.getByLabel('Show').selectOption('');
+  await page.getByRole('link', { name: 'Child 07' }).click();
+  await page.getByText('Not enough has been seen yet').waitFor();
+  await page.context().close();
+});
+
+test.each([[768, 1024], [390, 844]])('at %i × %i nothing reaches over the side on the screens about children', async (width, height) => {
+  const { page, trouble } = await openPage(browser, width, height);
+  const id = await open(page, app.url, 'Wren');
+  for (const where of [`/children/${id}`, '/children/board', '/children/ears', `/print/children/${id}`, '/', '/settings']) {
+    await page.goto(app.url + where);
+    expect(await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth), where).toBeLessThanOrEqual(0);
+    expect(await violations(page), where).toEqual([]);
+  }
+  expect(trouble).toEqual([]);
+  await page.context().close();
+});

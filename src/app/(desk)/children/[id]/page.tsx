@@ -1,0 +1,13 @@
+import type { Metadata } from 'next';
+import { guarded } from '@/app/guarded';
+import { capital } from '@/core/in-words';
+import { childPage, patternWords } from '@/server/child-page';
+import { ChildScreen } from '@/ui/children/child-screen';
+
+export const metadata: Metadata = { title: 'A child' };
+export const dynamic = 'force-dynamic';
+
+export default guarded(async ({ params }: { params: Promise<{ id: string }> }) => {
+  const page = await childPage((await params).id);
+  return <ChildScreen key={page.id} page={page} patterns={page.map.patterns.map((p) => capital(patternWords(p, page.accent)))} />;
+});

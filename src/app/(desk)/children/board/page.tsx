@@ -1,0 +1,23 @@
+import type { Metadata } from 'next';
+import { currentGroup } from '@/app/current-group';
+import { guarded } from '@/app/guarded';
+import { LADDERS } from '@/core/progress/ladders';
+import { boardRows } from '@/server/board';
+import { PLAIN_ERRS } from '@/core/progress/rule';
+import { getProgressSettings } from '@/server/settings';
+import { BoardScreen } from '@/ui/children/board-screen';
+import { CHILD_PLACES, SubNav } from '@/ui/kit/sub-nav';
+
+export const metadata: Metadata = { title: 'Where everyone is' };
+export const dynamic = 'force-dynamic';
+
+export default guarded(async () => {
+  const group = await currentGroup();
+  const [rows, { rule }] = await Promise.all([boardRows(group), getProgressSettings()]);
+  return (
+    <>
+      <SubNav label="Children" places={CHILD_PLACES} here="/children/board" />
+      <BoardScreen groupName={group.name} ladders={LADDERS.map(({ id, name }) => ({ id, name }))} rows={rows} ruleNote={rule === 'plain' ? PLAIN_ERRS : null} />
+    </>
+  );
+});

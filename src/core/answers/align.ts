@@ -1,0 +1,63 @@
+import { soundDistance } from '../phonology/articulation';
+
+/**
+ * What was said laid beside what was asked, by dynamic programming (Needleman & Wunsch 1970; as an edit distance Wagner &
+ * Fischer 1974, from memory). A sound left out or put in costs 1; one for another costs by how differently it is made, so
+ * /f/ for /θ/ is cheap and /m/ for /k/ is dear. With costs that are a metric on sounds, the whole is a metric on words.
+ */
+export type Step =
+  | { readonly op: 'same' | 'swap'; readonly at: number; readonly heard: number; readonly cost: number }
+  | { readonly op: 'omit'; readonly at: number; readonly cost: number }
+  | { readonly op: 'add'; /** Index of the sound asked for that it comes before. */ readonly at: number; readonly heard: number; readonly cost: number };
+
+export interface Alignment {
+  readonly cost: number;
+  /** In order. */
+  readonly steps: readonly Step[];
+}
+
+export const OMIT_OR_ADD = 1;
+/** A vowel for a consonant costs as much as losing the one and putting in the other: it is never called a swap. */
+const SCALE = 0.5;
+
+/** What it costs to say one sound for another. Example: `swapCost('θ', 'f') < swapCost('k', 'm') // true`. */
+export const swapCost = (asked: string, heard: string): number => SCALE * soundDistance(asked, heard);
+
+/**
+ * The cheapest way from the sounds asked for to the sounds said. Where two are as cheap, sounds are kept as early as they
+ * can be, and lost or added after.
+ *
+ * @param cost of one sound for another; 0 where a child's own way of saying it makes them the same
+ * @example align(['f', 'r', 'ɒ', 'ɡ'], ['f', 'ɒ', 'ɡ']).steps.map((s) => s.op) // ['same', 'omit', 'same', 'same']
+ */
+export function align(asked: readonly string[], said: readonly string[], cost: (asked: string, heard: string, at: number) => number = swapCost): Alignment {
+  const [rows, columns] = [asked.length, said.length];
+  // best[i][j]: the cheapest way from asked[i…] to said[j…]; walking it forward keeps sounds early.
+  const best = Array.from({ length: rows + 1 }, () => new Float64Array(columns + 1));
+  for (let i = rows; i >= 0; i -= 1) {
+    for (let j = columns; j >= 0; j -= 1) {
+      if (i === rows) best[i]![j] = (columns - j) * OMIT_OR_ADD;
+      else if (j === columns) best[i]![j] = (rows - i) * OMIT_OR_ADD;
+      else best[i]![j] = Math.min(best[i + 1]![j + 1]! + cost(asked[i]!, said[j]!, i), best[i + 1]![j]! + OMIT_OR_ADD, best[i]![j + 1]! + OMIT_OR_ADD);
+    }
+  }
+  const steps: Step[] = [];
+  const near = (a: number, b: number): boolean => Math.abs(a - b) < 1e-9;
+  let [i, j] = [0, 0];
+  while (i < rows || j < columns) {
+    const here = best[i]![j]!;
+    const swap = i < rows && j < columns ? cost(asked[i]!, said[j]!, i) : Infinity;
+    const omits = i < rows && near(here, best[i + 1]![j]! + OMIT_OR_ADD);
+    const adds = j < columns && near(here, best[i]![j + 1]! + OMIT_OR_ADD);
+    if (swap === 0 && near(here, best[i + 1]![j + 1]!)) {
+      steps.push({ op: 'same', at: i++, heard: j++, cost: 0 });
+    } else if (omits) {
+      steps.push({ op: 'omit', at: i++, cost: OMIT_OR_ADD });
+    } else if (adds) {
+      steps.push({ op: 'add', at: i, heard: j++, cost: OMIT_OR_ADD });
+    } else {
+      steps.push({ op: 'swap', at: i++, heard: j++, cost: swap });
+    }
+  }
+  return { cost: best[0]![0]!, steps };
+}

@@ -1,0 +1,216 @@
+import { makingOf } from '../phonology/sounds';
+import { align, swapCost, type Step } from './align';
+import type { Slip } from './outcome';
+import { NO_OWN_WAY, saysFor, type OwnWay } from './own-way';
+import type { Chunks } from './said';
+
+/** One sound asked for. */
+export interface Asked {
+  readonly ipa: string;
+  /** It follows another consonant in its cluster. */
+  readonly close: boolean;
+  /** The convention in force counts it as one with the sound before. */
+  readonly fused: boolean;
+}
+
+export type Place = 'first' | 'middle' | 'last';
+/** Where in a cluster a sound stands: before the vowel, or after it. */
+export type Cluster = 'opening' | 'closing' | null;
+
+interface Where { readonly place: Place; readonly cluster: Cluster }
+
+export type Fault =
+  | ({ readonly kind: 'omitted'; readonly at: number } & Where)
+  | ({ readonly kind: 'swapped'; readonly at: number; readonly heard: string } & Where)
+  | ({ readonly kind: 'reordered'; readonly at: number } & Where)
+  | ({ readonly kind: 'merged'; readonly at: number; readonly to: number } & Where)
+  | ({ readonly kind: 'added' | 'added-uh'; /** It comes before this sound. */ readonly at: number; readonly heard: string } & Where);
+
+export interface Analysis {
+  readonly right: boolean;
+  readonly slip: Slip | null;
+  readonly faults: readonly Fault[];
+  /** For each sound asked for, 1 where it was there and 0 where it slipped. */
+  readonly credit: readonly (0 | 1)[];
+  /** Indices of the sounds that slipped. */
+  readonly missed: readonly number[];
+  /** What the alignment cost. */
+  readonly cost: number;
+  /** The child's own way of speaking made the difference. */
+  readonly ownWay: boolean;
+}
+
+export interface Hearing {
+  /** The sounds are to be said one by one; else as one word. */
+  readonly apart: boolean;
+  readonly ownWay?: OwnWay;
+  /** A /t/ between vowels may be tapped (American speech). */
+  readonly tapsT?: boolean;
+}
+
+/** Plain sounds as asked for; consonants side by side at the start or end count as a cluster. Example: `askedFor(['s', 'p', 'uː', 'n'])[1].close // true`. */
+export function askedFor(sounds: readonly string[]): Asked[] {
+  const vowels = sounds.map(isVowel);
+  const [first, last] = [vowels.indexOf(true), vowels.lastIndexOf(true)];
+  return sounds.map((ipa, i) => ({ ipa, close: i > 0 && !vowels[i] && !vowels[i - 1] && (i < first || i - 1 > last), fused: false }));
+}
+
+const isVowel = (ipa: string): boolean => makingOf(ipa) === 'vowel';
+/** The vowel that creeps in after a consonant said alone. */
+const UH: ReadonlySet<string> = new Set(['ə', 'ʌ', 'ɜː']);
+/** tr and dr begin like /tʃ/ and /dʒ/: who says so has listened well (Read 1971, Pre-school children's knowledge of English phonology; from memory). */
+const HEARD_AS: Readonly<Record<string, string>> = { t: 'tʃ', d: 'dʒ' };
+
+export function whereOf(asked: readonly Asked[], at: number): Where {
+  const clustered = asked[at]?.close === true || asked[at + 1]?.close === true;
+  const vowelBefore = asked.slice(0, at).some((a) => isVowel(a.ipa));
+  return {
+    place: at <= 0 ? 'first' : at >= asked.length - 1 ? 'last' : 'middle',
+    cluster: clustered ? (vowelBefore && (asked.slice(at).every((a) => !isVowel(a.ipa)) || asked[at + 1]?.close !== true) ? 'closing' : 'opening') : null,
+  };
+}
+
+interface Unbreathed {
+  readonly sounds: readonly string[];
+  /** Index of the chunk each sound was said in. */
+  readonly chunk: readonly number[];
+  /** Each “uh” taken out, and the consonant it followed. */
+  readonly uhs: readonly { readonly after: string; readonly heard: string }[];
+}
+
+/** Takes out the “uh” that is only breath after consonants: “fuh” for f, but not the end of *tiger* said as “guh”. */
+function unbreathed(chunks: Chunks, target: readonly string[]): Unbreathed {
+  const uhs: { after: string; heard: string }[] = [];
+  const breathless = chunks.map((said, c) => {
+    const [before, last] = said.slice(-2);
+    const breath = said.length > 1 && UH.has(last!) && !said.slice(0, -1).some(isVowel) &&
+      (chunks[c + 1]?.[0] === last || !target.some((t, i) => t === last && target[i - 1] === before));
+    if (!breath) return said;
+    uhs.push({ after: before!, heard: last! });
+    return said.slice(0, -1);
+  });
+  return { sounds: breathless.flat(), chunk: breathless.flatMap((said, c) => said.map(() => c)), uhs };
+}
+
+/** Whether saying `heard` for the sound at `at` is faithful hearing, not a slip. */
+export function faithful(asked: readonly Asked[], at: number, heard: string, tapsT = false): boolean {
+  const { ipa } = asked[at]!;
+  if (HEARD_AS[ipa] === heard && asked[at + 1]?.ipa === 'r') return true;
+  const between = at > 0 && at < asked.length - 1 && isVowel(asked[at - 1]!.ipa) && isVowel(asked[at + 1]!.ipa);
+  return tapsT && ipa === 't' && heard === 'd' && between;
+}
+
+/**
+ * The steps that only move a sound: one lost here and put in there, or two that stand for each other. Keys are the steps
+ * that name the sound asked for, values the steps that go with them.
+ */
+function movedSounds(steps: readonly Step[], target: readonly string[], sounds: readonly string[]): ReadonlyMap<number, number> {
+  const moved = new Map<number, number>();
+  const pairs = (a: Step, b: Step): boolean =>
+    (a.op === 'omit' && b.op === 'add' && sounds[b.heard] === target[a.at]) ||
+    (a.op === 'swap' && b.op === 'swap' && sounds[b.heard] === target[a.at] && sounds[a.heard] === target[b.at]);
+  steps.forEach((step, i) => {
+    const there = steps.findIndex((other, j) => j !== i && ![...moved.values()].includes(j) && pairs(step, other));
+    if (there >= 0) moved.set(i, there);
+  });
+  return moved;
+}
+
+/**
+ * What became of each sound: same, lost, added, swapped, moved, or kept together with its neighbour.
+ *
+ * @param asked the sounds asked for
+ * @param chunks what was said, in the parts it was said in
+ * @example analyse(askedFor(['f', 'r', 'ɒ', 'ɡ']), [['f'], ['ɒ'], ['ɡ']], { apart: true }).credit // [1, 0, 1, 1]
+ */
+export function analyse(asked: readonly Asked[], chunks: Chunks, { apart, ownWay = NO_OWN_WAY, tapsT = false }: Hearing): Analysis {
+  const target = asked.map((a) => a.ipa);
+  const { sounds, chunk, uhs } = apart ? unbreathed(chunks, target) : { sounds: chunks.flat(), chunk: chunks.flatMap((c, i) => c.map(() => i)), uhs: [] };
+  let closely = false;
+  const cost = (want: string, heard: string, at: number): number =>
+    want === heard || saysFor(ownWay, want, heard) || faithful(asked, at, heard, tapsT) ? 0 : swapCost(want, heard);
+  const aligned = align(target, sounds, cost);
+  const moved = movedSounds(aligned.steps, target, sounds);
+  const faults: Fault[] = [];
+  /** Index of the sound said for each sound asked for. */
+  const heardAs: (number | null)[] = target.map(() => null);
+  let mine = false;
+  aligned.steps.forEach((step, i) => {
+    const where = whereOf(asked, Math.min(step.at, asked.length - 1));
+    if (step.op === 'same') {
+      heardAs[step.at] = step.heard;
+      if (sounds[step.heard] !== target[step.at]) {
+        if (saysFor(ownWay, target[step.at]!, sounds[step.heard]!)) mine = true;
+        else closely = true;
+      }
+    } else if (moved.has(i)) {
+      faults.push({ kind: 'reordered', at: step.at, ...where });
+    } else if ([...moved.values()].includes(i)) {
+      return; // the other end of a move that is told already
+    } else if (step.op === 'omit') {
+      if (ownWay.drops.includes(target[step.at]!) && where.cluster) mine = true;
+      else faults.push({ kind: 'omitted', at: step.at, ...where });
+    } else if (step.op === 'swap') {
+      heardAs[step.at] = step.heard;
+      faults.push({ kind: 'swapped', at: step.at, heard: sounds[step.heard]!, ...where });
+    } else {
+      faults.push({ kind: UH.has(sounds[step.heard]!) && step.at > 0 && !isVowel(target[step.at - 1]!) ? 'added-uh' : 'added', at: step.at, heard: sounds[step.heard]!, ...where });
+    }
+  });
+  for (const { after, heard } of uhs) {
+    const at = aligned.steps.find((s) => s.op !== 'add' && s.op !== 'omit' && sounds[s.heard] === after)?.at ?? 0;
+    faults.push({ kind: 'added-uh', at: at + 1, heard, ...whereOf(asked, at) });
+  }
+  if (apart) faults.push(...mergedRuns(asked, heardAs, chunk));
+  const real = faults.filter((f) => !(apart && f.kind === 'added-uh'));
+  const parted = !apart && chunks.length > 1;
+  const missed = [...new Set(real.flatMap((f) => (f.kind === 'added' || f.kind === 'added-uh' ? [] : f.kind === 'merged' ? span(f.at, f.to) : [f.at])))].sort((a, b) => a - b);
+  const right = real.length === 0 && !parted && sounds.length > 0;
+  return {
+    right, faults, cost: aligned.cost, missed, ownWay: mine,
+    credit: target.map((_, i) => (missed.includes(i) ? 0 : 1)),
+    slip: right ? (closely ? 'heard-closely' : mine ? 'own-way' : faults.length ? 'added-uh' : null) : slipOf({ target, sounds, chunks, faults: real, apart, cost: aligned.cost }),
+  };
+}
+
+const span = (from: number, to: number): number[] => Array.from({ length: to - from + 1 }, (_, i) => from + i);
+
+/** Runs of sounds that were said in one go though they were to be parted; what the convention counts as one may stay together. */
+function mergedRuns(asked: readonly Asked[], heardAs: readonly (number | null)[], chunk: readonly number[]): Fault[] {
+  const out: Fault[] = [];
+  const chunkOf = (i: number): number | null => (heardAs[i] === null || heardAs[i] === undefined ? null : chunk[heardAs[i]!]!);
+  for (let i = 0; i < asked.length; i += 1) {
+    const here = chunkOf(i);
+    if (here === null) continue;
+    let to = i;
+    while (to + 1 < asked.length && chunkOf(to + 1) === here) to += 1;
+    if (to > i && asked.slice(i + 1, to + 1).some((a) => !a.fused)) out.push({ kind: 'merged', at: i, to, ...whereOf(asked, i) });
+    i = to;
+  }
+  return out;
+}
+
+interface Slipped { readonly target: readonly string[]; readonly sounds: readonly string[]; readonly chunks: Chunks; readonly faults: readonly Fault[]; readonly apart: boolean; readonly cost: number }
+
+/** Where more than this share of the word would have to change, or nothing of it is left, it is another word. */
+const ANOTHER = 0.6;
+
+/** One name for all that happened, the most telling first; a row for each. */
+const NAMES: readonly (readonly [Slip, (s: Slipped) => boolean])[] = [
+  ['last-only', ({ target, sounds }) => target.length > 1 && sounds.length === 1 && sounds[0] === target.at(-1) && target[0] !== target.at(-1)],
+  ['part-only', ({ target, sounds }) => target.length > 2 && sounds.length > 0 && sounds.length <= target.length / 2 && (startsWith(target, sounds) || startsWith([...target].reverse(), [...sounds].reverse()))],
+  ['not-joined', ({ apart, chunks, faults }) => !apart && chunks.length > 1 && faults.length === 0],
+  ['whole-word', ({ apart, chunks, faults }) => apart && chunks.length === 1 && faults.every((f) => f.kind === 'merged')],
+  ['reordered', ({ faults }) => faults.some((f) => f.kind === 'reordered')],
+  ['other-word', ({ target, cost, faults }) => cost / target.length > ANOTHER || faults.filter((f) => f.kind === 'omitted' || f.kind === 'swapped').length === target.length],
+  ['lost-sound', ({ faults }) => faults.some((f) => f.kind === 'omitted')],
+  ['swapped-sound', ({ faults }) => faults.some((f) => f.kind === 'swapped')],
+  ['added-sound', ({ faults }) => faults.some((f) => f.kind === 'added')],
+  ['added-uh', ({ faults }) => faults.some((f) => f.kind === 'added-uh')],
+  ['rime-kept', ({ target, faults }) => faults.some((f) => f.kind === 'merged' && isVowel(target[f.at]!))],
+  ['cluster-kept', ({ faults }) => faults.some((f) => f.kind === 'merged')],
+];
+
+const startsWith = (all: readonly string[], part: readonly string[]): boolean => part.every((s, i) => s === all[i]);
+
+const slipOf = (slipped: Slipped): Slip => NAMES.find(([, fits]) => fits(slipped))?.[0] ?? 'other-word';

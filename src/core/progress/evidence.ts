@@ -1,0 +1,225 @@
+import { HELPS, type Help, type Standing } from '../answers/outcome';
+import { guessOf } from './guessing';
+import { atLeastMixed } from './luck';
+import { LADDERS, rungOf, type Ladder, type Rung } from './ladders';
+import { posteriorOf, type Tries } from './posterior';
+import { PLAIN, RULE, type RuleId, type State } from './rule';
+
+/** How an answer counts as evidence, one letter each: on own, with help, not yet, no reply. One that does not count is none. */
+export const MARKS = { 'on-own': '1', 'with-help': 'h', 'not-yet': '0', 'no-reply': '-' } as const;
+
+/** The standing answers of one child to one step in one session, in order. */
+export interface Run {
+  readonly task: string;
+  readonly step: string;
+  readonly standing: Standing;
+  /** Time of the last of them, milliseconds since 1970. */
+  readonly at: number;
+  /** Days since 1970 where the setting is. */
+  readonly day: number;
+  /** Letters of MARKS. */
+  readonly marks: string;
+  /** How often each help was noted. */
+  readonly helps: Partial<Record<Help, number>>;
+}
+
+export interface Counts { readonly own: number; readonly helped: number; readonly notYet: number; readonly noReply: number }
+
+export interface RungEvidence {
+  readonly rung: Rung;
+  readonly at: number;
+  readonly state: State;
+  /** Fresh answers, alone: what the state is drawn from. */
+  readonly fresh: Counts;
+  /** Days with a fresh answer. */
+  readonly days: number;
+  /** Answers after a model or in chorus. */
+  readonly practised: number;
+  /** Answers in check-ins: right of how many. Shown apart. */
+  readonly checked: { readonly right: number; readonly of: number; readonly lastAt: number } | null;
+  /** Helps noted, most often first. */
+  readonly helps: readonly Help[];
+  /** Right answers on harder rungs that were counted too; 0 where none were needed. */
+  readonly harder: { readonly right: number; readonly of: number } | null;
+  /** The rate of answers on their own, guessing taken out: middle and nine tenths of the doubt. `null` where nothing was seen or no detail was asked for. */
+  readonly rate: { readonly mean: number; readonly low: number; readonly high: number } | null;
+  /** How likely so many right would be by luck alone; null where luck has no part in it. */
+  readonly luck: { readonly right: number; readonly of: number; readonly chance: number; readonly yesNo: boolean } | null;
+  readonly lastAt: number | null;
+  /** Turns it would take to know, going on like this: null where forty are not enough or it was not worked out, 0 where it is known. */
+  readonly more: number | null;
+}
+
+const DAY_MS = 86_400_000;
+const weightAt = (at: number, now: number): number => 0.5 ** (Math.max(0, now - at) / DAY_MS / RULE.halfLifeDays);
+
+/** What was seen on one rung, ready to be pooled. */
+interface Seen {
+  readonly fresh: readonly Run[];
+  readonly counts: Counts;
+  readonly days: ReadonlySet<number>;
+  /** By chance of luck. */
+  readonly alone: readonly Tries[];
+  readonly managed: readonly Tries[];
+}
+
+const tallyMarks = (runs: readonly Run[]): Counts => {
+  const times = { '1': 0, h: 0, '0': 0, '-': 0 };
+  for (const { marks } of runs) for (let i = 0; i < marks.length; i += 1) times[marks[i] as keyof typeof times] += 1;
+  return { own: times['1'], helped: times.h, notYet: times['0'], noReply: times['-'] };
+};
+
+function seenOn(runs: readonly Run[], now: number): Seen {
+  const fresh = runs.filter((r) => r.standing === 'fresh');
+  const by = new Map<number, { own: number; helped: number; notYet: number }>();
+  const days = new Set<number>();
+  for (const run of fresh) {
+    const weight = weightAt(run.at, now);
+    const guess = guessOf(run.task, run.step);
+    const sums = by.get(guess) ?? { own: 0, helped: 0, notYet: 0 };
+    const { own, helped, notYet } = tallyMarks([run]);
+    sums.own += own * weight;
+    sums.helped += helped * weight;
+    sums.notYet += notYet * weight;
+    if (own || notYet) days.add(run.day);
+    by.set(guess, sums);
+  }
+  return {
+    fresh, counts: tallyMarks(fresh), days,
+    // Help begins after the child's own first try, so an answer with help is a try that did not come off alone.
+    alone: [...by].map(([guess, s]) => ({ guess, right: s.own, wrong: s.helped + s.notYet })),
+    managed: [...by].map(([guess, s]) => ({ guess, right: s.own + s.helped, wrong: s.notYet })),
+  };
+}
+
+const tried = ({ own, helped, notYet }: Counts): number => own + helped + notYet;
+/** Right answers beyond what a child with just this rate would give: below none, nobody can be sure of a higher one, and above none of a lower. */
+const beyond = (tries: readonly Tries[], rate: number): number => tries.reduce((sum, { right, wrong, guess }) => sum + right - (right + wrong) * (guess + (1 - guess) * rate), 0);
+const isSecure = (tries: readonly Tries[], answers: number, days: number): boolean =>
+  answers >= RULE.secure.answers && days >= RULE.secure.days && beyond(tries, RULE.secure.rate) > 0 && posteriorOf(tries).above(RULE.secure.rate) >= RULE.secure.sure;
+const isNotYet = (managed: readonly Tries[], answers: number): boolean =>
+  answers >= RULE.notYet.answers && beyond(managed, RULE.notYet.rate) < 0 && 1 - posteriorOf(managed).above(RULE.notYet.rate) >= RULE.notYet.sure;
+
+/**
+ * The pool that speaks most clearly for a rung: its own answers, or those of harder rungs with them. What is managed on a harder
+ * rung would be managed here, and what is missed there counts as missed too, so a pool can only be too careful.
+ */
+function bestPool(seen: readonly Seen[], at: number): { readonly secure: boolean; readonly to: number } {
+  const tries: Tries[] = [];
+  let answers = 0;
+  const days = new Set<number>();
+  for (let to = at; to < seen.length; to += 1) {
+    const here = seen[to]!;
+    if (!here.fresh.length) continue;
+    tries.push(...here.alone);
+    answers += here.counts.own + here.counts.notYet;
+    for (const day of here.days) days.add(day);
+    if (isSecure(tries, answers, days.size)) return { secure: true, to };
+  }
+  return { secure: false, to: at };
+}
+
+/** Letters of the fresh answers in order, no reply left out. */
+const lettersOf = (seen: Seen): string => seen.fresh.map((r) => r.marks).join('').replaceAll('-', '');
+
+function plainState(seen: Seen): State {
+  const letters = lettersOf(seen);
+  const last = letters.slice(-PLAIN.of);
+  const right = last.split('1').length - 1;
+  if (last.length === PLAIN.of && right >= PLAIN.right && seen.days.size >= PLAIN.days) return 'secure';
+  if (last.length === PLAIN.of && right <= PLAIN.of - PLAIN.right) return 'not-yet';
+  return letters.length >= RULE.fewest ? 'getting-there' : 'not-enough';
+}
+
+/** Turns still needed, if answers go on coming as they have. */
+function turnsToKnow(seen: Seen, guess: number): number | null {
+  const alone = posteriorOf(seen.alone).mean;
+  const managed = posteriorOf(seen.managed).mean;
+  const asSeen = (rate: number): number => guess + (1 - guess) * rate;
+  for (let more = 1; more <= RULE.mostTurns; more += 1) {
+    const own = Math.round(more * asSeen(alone));
+    const withHelp = Math.round(more * asSeen(managed));
+    const answers = seen.counts.own + seen.counts.notYet + more;
+    if (isSecure([...seen.alone, { guess, right: own, wrong: more - own }], answers, Math.max(RULE.secure.days, seen.days.size))) return more;
+    if (isNotYet([...seen.managed, { guess, right: withHelp, wrong: more - withHelp }], tried(seen.counts) + more)) return more;
+  }
+  return null;
+}
+
+const luckIn = (seen: Seen): RungEvidence['luck'] => {
+  const shares = seen.fresh.flatMap((r) => [...r.marks].filter((m) => m === '1' || m === '0').map(() => guessOf(r.task, r.step)));
+  if (!shares.some((s) => s > 0)) return null;
+  return { right: seen.counts.own, of: shares.length, chance: atLeastMixed(seen.counts.own, shares), yesNo: shares.every((s) => s === 0.5) };
+};
+
+const helpsIn = (runs: readonly Run[]): Help[] => {
+  const times = (help: Help): number => runs.reduce((sum, r) => sum + (r.helps[help] ?? 0), 0);
+  return HELPS.filter((h) => times(h) > 0).sort((a, b) => times(b) - times(a));
+};
+
+/**
+ * Where a child is on one ladder, from the runs of that child. Pure: the same runs in any order give the same states.
+ *
+ * @param now milliseconds since 1970: older answers weigh less
+ * @param detail whether to work out more than the state: the rate, the luck in it, and how many turns are still needed on the first
+ *   rung that was tried and does not hold
+ * @example ladderEvidence(ladderOf('blending'), runs, now, 'weighed')[2].state // 'secure'
+ */
+export const ladderEvidence = (ladder: Ladder, runs: readonly Run[], now: number, rule: RuleId, detail = true): RungEvidence[] =>
+  rungsOf(ladder, placed(runs, now).get(ladder.id) ?? ladder.rungs.map(() => []), now, rule, detail);
+
+/** Runs by ladder and rung, each in the order of time; too old ones are left out. */
+function placed(runs: readonly Run[], now: number): Map<string, Run[][]> {
+  const out = new Map<string, Run[][]>();
+  for (const run of runs) {
+    const place = now - run.at <= RULE.oldestDays * DAY_MS ? rungOf(run.task, run.step) : undefined;
+    if (!place) continue;
+    let rungs = out.get(place.ladder.id);
+    if (!rungs) out.set(place.ladder.id, (rungs = place.ladder.rungs.map(() => [])));
+    rungs[place.at]!.push(run);
+  }
+  for (const rungs of out.values()) for (const of of rungs) of.sort((a, b) => a.at - b.at || (a.task + a.step < b.task + b.step ? -1 : 1));
+  return out;
+}
+
+function rungsOf(ladder: Ladder, byRung: readonly (readonly Run[])[], now: number, rule: RuleId, detail: boolean): RungEvidence[] {
+  const seen = byRung.map((of) => seenOn(of, now));
+  const pools = seen.map((_, at) => (rule === 'weighed' ? bestPool(seen, at) : { secure: plainState(seen[at]!) === 'secure', to: at }));
+  const own = seen.map((s, at): State => {
+    if (pools[at]!.secure) return 'secure';
+    if (rule === 'plain') return plainState(s);
+    if (isNotYet(s.managed, tried(s.counts))) return 'not-yet';
+    return tried(s.counts) >= RULE.fewest ? 'getting-there' : 'not-enough';
+  });
+  const open = own.findIndex((state, at) => state !== 'secure' && tried(seen[at]!.counts) > 0);
+  return ladder.rungs.map((rung, at) => {
+    // A harder rung that holds carries the easier ones, unless what was seen here says no.
+    const carrier = own.findIndex((s, j) => j > at && s === 'secure');
+    const carried = own[at] !== 'secure' && own[at] !== 'not-yet' && carrier >= 0;
+    const state: State = carried ? 'secure' : own[at]!;
+    const to = carried ? Math.max(carrier, pools[carrier]!.to) : pools[at]!.to;
+    const harder = to > at ? tallyMarks(seen.slice(at + 1, to + 1).flatMap((s) => s.fresh)) : null;
+    const s = seen[at]!;
+    const posterior = detail && tried(s.counts) ? posteriorOf(s.alone) : null;
+    const checks = byRung[at]!.filter((r) => r.standing === 'check-in');
+    const checked = tallyMarks(checks);
+    return {
+      rung, at, state, fresh: s.counts, days: s.days.size, helps: helpsIn(s.fresh), harder: harder ? { right: harder.own, of: tried(harder) } : null,
+      practised: tallyMarksTotal(byRung[at]!.filter((r) => r.standing === 'after-a-model' || r.standing === 'in-chorus')),
+      checked: checks.length ? { right: checked.own, of: tried(checked), lastAt: Math.max(...checks.map((r) => r.at)) } : null,
+      rate: posterior ? { mean: posterior.mean, low: posterior.quantile(0.05), high: posterior.quantile(0.95) } : null,
+      luck: detail ? luckIn(s) : null, lastAt: byRung[at]!.length ? Math.max(...byRung[at]!.map((r) => r.at)) : null,
+      more: state === 'secure' || state === 'not-yet' ? 0 : detail && at === open && rule === 'weighed' ? turnsToKnow(s, guessOf(rung.steps[0]![0], rung.steps[0]![1])) : null,
+    };
+  });
+}
+
+const tallyMarksTotal = (runs: readonly Run[]): number => runs.reduce((sum, r) => sum + r.marks.length, 0);
+
+export interface LadderEvidence { readonly ladder: Ladder; readonly rungs: readonly RungEvidence[] }
+
+/** Every ladder of a child. */
+export function evidenceOf(runs: readonly Run[], now: number, rule: RuleId, detail = true): LadderEvidence[] {
+  const by = placed(runs, now);
+  return LADDERS.map((ladder) => ({ ladder, rungs: rungsOf(ladder, by.get(ladder.id) ?? ladder.rungs.map(() => []), now, rule, detail) }));
+}

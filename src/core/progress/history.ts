@@ -1,0 +1,38 @@
+import type { Run } from './evidence';
+
+/** One week of a child: answers alone, with help or as practice, not yet, and no reply. */
+export interface Week {
+  /** Monday, as days since 1970. */
+  readonly monday: number;
+  readonly own: number;
+  /** With help, after a model or in chorus. */
+  readonly practised: number;
+  readonly notYet: number;
+  readonly noReply: number;
+}
+
+/** Weeks shown at most. */
+const MOST = 16;
+const DAY_MS = 86_400_000;
+/** Day 0 was a Thursday. */
+const mondayOf = (day: number): number => day - ((((day + 3) % 7) + 7) % 7);
+
+/** A child's weeks up to now, empty ones with them, from the first that was played in. */
+export function historyOf(runs: readonly Run[], now: number): Week[] {
+  if (!runs.length) return [];
+  const last = mondayOf(Math.max(Math.floor(now / DAY_MS), ...runs.map((r) => r.day)));
+  const first = Math.max(mondayOf(Math.min(...runs.map((r) => r.day))), last - 7 * (MOST - 1));
+  const weeks = Array.from({ length: (last - first) / 7 + 1 }, (_, i) => ({ monday: first + 7 * i, own: 0, practised: 0, notYet: 0, noReply: 0 }));
+  for (const run of runs) {
+    const week = weeks[(mondayOf(run.day) - first) / 7];
+    if (!week) continue;
+    const alone = run.standing === 'fresh' || run.standing === 'check-in';
+    for (const mark of run.marks) {
+      if (mark === '1') week[alone ? 'own' : 'practised'] += 1;
+      else if (mark === 'h') week.practised += 1;
+      else if (mark === '0') week.notYet += 1;
+      else week.noReply += 1;
+    }
+  }
+  return weeks;
+}

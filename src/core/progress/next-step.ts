@@ -1,0 +1,88 @@
+import { capital } from '../in-words';
+import type { FamilyId } from '../games/task';
+import type { LadderEvidence, RungEvidence, Run } from './evidence';
+import { BEGIN_NEEDS, BEGIN_ORDER, rungOf, type Rung, type RungRef, type UnitOrder } from './ladders';
+
+/** What changes against what a child can do: nothing, one rung up, one back, the same again after a rest, or a first step. */
+export type Move = 'stay' | 'up' | 'back' | 'again' | 'begin';
+
+export interface NextStep extends RungRef {
+  readonly move: Move;
+  readonly rungOf: Rung;
+  /** One sentence. */
+  readonly reason: string;
+}
+
+/** Right answers on the easier step before the harder one is offered again. Common practice, no source. */
+const AGAIN_AFTER = 4;
+
+const triedOn = (r: RungEvidence): number => r.fresh.own + r.fresh.helped + r.fresh.notYet;
+
+/**
+ * The rung a child stands before: the first that was tried and does not hold; where all that was tried holds, the next one.
+ * Rungs nobody has asked about, below one that is being played, are passed over. -1 where every rung holds.
+ */
+export function frontier(rungs: readonly RungEvidence[]): number {
+  const tried = rungs.findIndex((r) => r.state !== 'secure' && triedOn(r) + r.fresh.noReply > 0);
+  if (tried >= 0) return tried;
+  const top = highest(rungs);
+  return top + 1 < rungs.length ? top + 1 : -1;
+}
+
+const own = (r: RungEvidence): string => `${r.fresh.own} of ${r.fresh.own + r.fresh.helped + r.fresh.notYet} on their own`;
+
+/** Fresh right answers on a rung after a time. */
+const rightSince = (runs: readonly Run[], ladder: FamilyId, rung: string, since: number): number =>
+  runs.filter((r) => r.standing === 'fresh' && r.at > since && rungOf(r.task, r.step)?.ladder.id === ladder && rungOf(r.task, r.step)?.rung.id === rung).reduce((sum, r) => sum + r.marks.split('1').length - 1, 0);
+
+/** The highest rung that holds; -1 where none does. */
+export const highest = (rungs: readonly RungEvidence[]): number => rungs.findLastIndex((r) => r.state === 'secure');
+
+/** What to do next on one ladder; null where every rung holds. */
+function onLadder({ ladder, rungs }: LadderEvidence, runs: readonly Run[]): NextStep | null {
+  const at = frontier(rungs);
+  if (at < 0) return null;
+  const here = rungs[at]!;
+  const below = rungs[at - 1];
+  const step = (r: RungEvidence, move: Move, reason: string): NextStep => ({ ladder: ladder.id, rung: r.rung.id, rungOf: r.rung, move, reason });
+  if (here.state === 'not-yet') {
+    if (!below) return step(here, 'stay', `${own(here)} so far: the first step, with help close by.`);
+    const since = rightSince(runs, ladder.id, below.rung.id, here.lastAt ?? 0);
+    if (below.state !== 'secure') return step(below, 'back', `“${here.rung.name}” is not yet (${own(here)}): an easier step first.`);
+    return since >= AGAIN_AFTER
+      ? step(here, 'again', `${since} right since on “${below.rung.name}”: time to try this once more.`)
+      : step(below, 'back', `“${here.rung.name}” is not yet (${own(here)}), and this one holds: end on what goes well.`);
+  }
+  if (here.state === 'getting-there') return step(here, 'stay', here.fresh.helped > here.fresh.own ? `It comes with help (${own(here)}): the same again, with a little less.` : `${capital(own(here))}: the same step with other words.`);
+  const seen = triedOn(here);
+  if (seen) return step(here, 'stay', `Begun (${own(here)}): a few more turns will tell.`);
+  if (here.fresh.noReply) return step(here, 'stay', 'No reply so far, which says nothing: the same in pairs, with pictures, or by showing.');
+  if (below?.state === 'secure') return step(here, 'up', `“${below.rung.name}” holds${below.harder ? '' : ` (${own(below)}, ${below.days} days)`}, so one thing changes.`);
+  return step(here, 'begin', 'An easy first step.');
+}
+
+const lastPlayed = ({ rungs }: LadderEvidence): number => Math.max(0, ...rungs.map((r) => r.lastAt ?? 0));
+
+/** Whether what a ladder needs before its first rung holds. */
+function mayBegin(ladder: FamilyId, all: readonly LadderEvidence[], order: UnitOrder): boolean {
+  return (BEGIN_NEEDS[order][ladder] ?? []).every((need) => all.find((l) => l.ladder.id === need.ladder)?.rungs.find((r) => r.rung.id === need.rung)?.state === 'secure');
+}
+
+/**
+ * Two things to do next, with a reason each: where the child was last, and what else would carry. Never more than one rung above
+ * one that holds; one changed thing at a time; the same answers give the same advice.
+ *
+ * @example nextSteps(evidenceOf(runs, now, 'weighed'), runs, 'large-first')[0].rungOf.does // 'segment 3 sounds'
+ */
+export function nextSteps(all: readonly LadderEvidence[], runs: readonly Run[], order: UnitOrder): NextStep[] {
+  const begun = all.filter((l) => lastPlayed(l) > 0);
+  const rank = (l: LadderEvidence): number => BEGIN_ORDER[order].indexOf(l.ladder.id);
+  const going = [...begun].sort((a, b) => lastPlayed(b) - lastPlayed(a) || rank(a) - rank(b)).flatMap((l) => onLadder(l, runs) ?? []);
+  const beginning = all.filter((l) => lastPlayed(l) === 0 && mayBegin(l.ladder.id, all, order)).sort((a, b) => rank(a) - rank(b)).flatMap((l) => onLadder(l, runs) ?? []);
+  const [first] = going.length ? going : beginning;
+  if (!first) return [];
+  // Beside it, the next in the order that is not the same ladder: begun ones by their place in the order, then a new one.
+  const place = (s: NextStep): number => BEGIN_ORDER[order].indexOf(s.ladder);
+  const [second] = [...[...going].sort((a, b) => place(a) - place(b)), ...beginning].filter((s) => s.ladder !== first.ladder);
+  return second ? [first, second] : [first];
+}

@@ -1,0 +1,127 @@
+import { analyse, whereOf, type Analysis, type Asked, type Cluster, type Fault, type Place } from '../answers/analyse';
+import { groupBy } from '../group-by';
+import { atLeast } from './luck';
+
+/**
+ * What became of single sounds over many answers: which hold, which slip, where in the word, and which slips come so often
+ * that they are a habit and no accident.
+ */
+
+/** An answer that was judged sound by sound. */
+export interface Heard {
+  readonly asked: readonly Asked[];
+  readonly analysis: Pick<Analysis, 'faults' | 'credit'>;
+  /** The sounds were to be said one by one: only then can they be kept together. */
+  readonly apart: boolean;
+}
+
+export interface SoundRow {
+  readonly ipa: string;
+  readonly place: Place;
+  readonly cluster: Cluster;
+  readonly asked: number;
+  readonly held: number;
+}
+
+/** How often each sound was asked for in each place, and how often it was there. */
+export function soundRows(answers: readonly Heard[]): SoundRow[] {
+  const rows = new Map<string, { ipa: string; place: Place; cluster: Cluster; asked: number; held: number }>();
+  for (const { asked, analysis } of answers) {
+    asked.forEach(({ ipa }, at) => {
+      const where = whereOf(asked, at);
+      const key = `${ipa} ${where.place} ${where.cluster ?? ''}`;
+      const row = rows.get(key) ?? { ipa, ...where, asked: 0, held: 0 };
+      row.asked += 1;
+      row.held += analysis.credit[at] ?? 0;
+      rows.set(key, row);
+    });
+  }
+  return [...rows.values()];
+}
+
+/** What a habit is about: a row for each kind, so that adding one touches this table alone. */
+export const HABIT_KINDS = ['swaps', 'loses', 'loses-from-opening', 'loses-from-closing', 'loses-last', 'loses-first', 'keeps-rime', 'keeps-cluster', 'adds-uh'] as const;
+export type HabitKind = (typeof HABIT_KINDS)[number];
+
+export interface Habit {
+  readonly kind: HabitKind;
+  /** The sound it is about, where it is about one. */
+  readonly sound: string | null;
+  /** What stands for it, where it is swapped. */
+  readonly says: string | null;
+  readonly times: number;
+  /** How often it could have happened. */
+  readonly chances: number;
+}
+
+interface Event { readonly kind: HabitKind; readonly sound: string | null; readonly says: string | null }
+const event = (kind: HabitKind, sound: string | null = null, says: string | null = null): Event => ({ kind, sound, says });
+const nameOf = ({ kind, sound, says }: Event): string => `${kind} ${sound ?? ''} ${says ?? ''}`;
+
+/** Every slip that could have happened to a sound, by where it stands; swaps by sound alone. */
+function chancesOf({ asked, apart }: Heard): Event[] {
+  const out: Event[] = [];
+  asked.forEach(({ ipa }, at) => {
+    const { cluster, place } = whereOf(asked, at);
+    out.push(event('swaps', ipa), event('loses', ipa));
+    if (cluster === 'opening' && asked[at]!.close) out.push(event('loses-from-opening'));
+    if (cluster === 'closing' && asked[at + 1]?.close) out.push(event('loses-from-closing'));
+    if (place === 'last' && !cluster) out.push(event('loses-last'));
+    if (place === 'first' && !cluster) out.push(event('loses-first'));
+  });
+  if (apart) {
+    if (asked.length > 2) out.push(event('keeps-rime'));
+    if (asked.some((a) => a.close)) out.push(event('keeps-cluster'));
+    out.push(event('adds-uh'));
+  }
+  return out;
+}
+
+/** What did happen, under every name that it can have. */
+function happenings({ asked, analysis, apart }: Heard): Event[] {
+  const at = (fault: Fault): string => asked[Math.min(fault.at, asked.length - 1)]!.ipa;
+  const out = analysis.faults.flatMap((fault): Event[] => {
+    switch (fault.kind) {
+      case 'swapped': return [event('swaps', at(fault), fault.heard)];
+      case 'omitted': return [
+        event('loses', at(fault)),
+        ...(fault.cluster === 'opening' && asked[fault.at]!.close ? [event('loses-from-opening')] : []), ...(fault.cluster === 'closing' && asked[fault.at + 1]?.close ? [event('loses-from-closing')] : []),
+        ...(fault.place === 'last' && !fault.cluster ? [event('loses-last')] : []), ...(fault.place === 'first' && !fault.cluster ? [event('loses-first')] : []),
+      ];
+      case 'merged': return apart ? [event(fault.to === asked.length - 1 && asked.slice(fault.at, fault.to + 1).some((a) => !a.close) ? 'keeps-rime' : 'keeps-cluster')] : [];
+      case 'added-uh': return apart ? [event('adds-uh')] : [];
+      default: return [];
+    }
+  });
+  // What is about no one sound counts once an answer: three little “uh” in a word are one.
+  return out.filter((e, i) => e.sound !== null || out.findIndex((o) => nameOf(o) === nameOf(e)) === i);
+}
+
+/** A slip here and there is nobody's habit: up to this share of chances is put down to accident. Our own choice. */
+const ACCIDENT = 0.12;
+/** Fewer chances than this say nothing. */
+const FEWEST = 4;
+/** How surely chance alone must be ruled out, shared between all the habits looked for. */
+const SURE = 0.01;
+
+/**
+ * The slips that come more often than accident explains (exact binomial, the doubt shared between all that were looked for).
+ * A habit of one sound that a wider habit explains is not told twice.
+ */
+export function habitsIn(answers: readonly Heard[]): Habit[] {
+  const chances = groupBy(answers.flatMap(chancesOf), nameOf);
+  const happened = [...groupBy(answers.flatMap(happenings), nameOf)];
+  const found = happened.flatMap(([, events]): Habit[] => {
+    const { kind, sound, says } = events[0]!;
+    const n = chances.get(nameOf({ kind, sound, says: null }))?.length ?? 0;
+    const times = Math.min(events.length, n);
+    const looked = Math.max(1, [...chances.values()].filter((c) => c.length >= FEWEST).length);
+    return n >= FEWEST && times >= 3 && atLeast(times, n, ACCIDENT) < SURE / looked ? [{ kind, sound, says, times, chances: n }] : [];
+  });
+  // Losing /r/ is told as losing the second of a cluster where it is lost there and nowhere else.
+  const wider = new Set(found.map((h) => h.kind).filter((k) => k !== 'loses' && k.startsWith('loses')));
+  return found.filter((h) => h.kind !== 'loses' || wider.size === 0).sort((a, b) => b.times / b.chances - a.times / a.chances);
+}
+
+/** An answer as it is judged again from what was said. */
+export const heardOf = (asked: readonly Asked[], said: Parameters<typeof analyse>[1], hearing: Parameters<typeof analyse>[2]): Heard => ({ asked, apart: hearing.apart, analysis: analyse(asked, said, hearing) });

@@ -1,0 +1,36 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useState, useTransition } from 'react';
+import { erase } from '@/app/actions';
+import { Dialog } from '../kit/dialog';
+import { ErrorMessage } from '../kit/message';
+
+/** Erases a child from the file, asked once, with all that goes named. */
+export function EraseChild({ child }: { child: { readonly id: string; readonly name: string } }) {
+  const [open, setOpen] = useState(false);
+  const [error, setError] = useState<string | null>(null);
+  const [running, begin] = useTransition();
+  const router = useRouter();
+  return (
+    <>
+      <button type="button" className="plain" onClick={() => setOpen(true)}>Erase {child.name}…</button>
+      <Dialog open={open} onOpenChange={setOpen} title={`Erase ${child.name}?`} description={`The name, every answer and note in every session, the steps chosen and the way of speaking go from this file for good. A backup you made earlier still holds them.`}>
+        <div className="flex flex-wrap gap-3">
+          <button type="button" className="plain" onClick={() => setOpen(false)}>Keep {child.name}</button>
+          <button
+            type="button" className="plain border-red text-red" disabled={running}
+            onClick={() => begin(async () => {
+              const state = await erase(child.id).catch(() => ({ error: 'The server cannot be reached. Nothing was erased.' }));
+              if (state.error) setError(state.error);
+              else router.push('/children');
+            })}
+          >
+            Erase {child.name} and their answers
+          </button>
+        </div>
+        {error && <div className="mt-4"><ErrorMessage>{error}</ErrorMessage></div>}
+      </Dialog>
+    </>
+  );
+}

@@ -1,0 +1,79 @@
+'use client';
+
+import { useState } from 'react';
+import { OUTCOME_WORDS, OUTCOMES, type Outcome } from '@/core/answers/outcome';
+import { groupBy } from '@/core/group-by';
+import type { AccentId } from '@/core/phonology/accents';
+import { roundOf } from '@/core/sessions/log';
+import type { LookBackAnswer } from '@/server/look-back';
+import { AnswerButton } from './answer-button';
+
+interface GridProps {
+  readonly sessionId: string;
+  readonly accent: AccentId;
+  readonly people: readonly { readonly id: string; readonly name: string }[];
+  readonly rounds: readonly { readonly name: string; readonly step: string }[];
+  readonly answers: readonly LookBackAnswer[];
+}
+
+/** What is looked at: all of it, or one thing. */
+const SIEVES = {
+  all: { name: 'everything', lets: () => true }, slips: { name: 'slips', lets: (a: LookBackAnswer) => a.slip !== null || a.missed.length > 0 },
+  notes: { name: 'notes', lets: (a: LookBackAnswer) => a.note !== null }, corrected: { name: 'what was put right', lets: (a: LookBackAnswer) => a.before.some((b) => b.why !== 'detail') },
+  fresh: { name: 'fresh and alone', lets: (a: LookBackAnswer) => a.standing === 'fresh' },
+} as const;
+type Sieve = keyof typeof SIEVES;
+
+/** Children down, items across, what was said in each square; a square opens what was heard and lets it be put right. */
+export function AnswerGrid({ sessionId, accent, people, rounds, answers }: GridProps) {
+  const [sieve, setSieve] = useState<Sieve>('all');
+  const [outcome, setOutcome] = useState<Outcome | ''>('');
+  const [child, setChild] = useState('');
+  const seen = answers.filter((a) => SIEVES[sieve].lets(a) && (!outcome || a.outcome === outcome) && (!child || (a.childId ?? 'everyone') === child));
+  const rows = [...(answers.some((a) => a.childId === null) ? [{ id: 'everyone', name: 'Everyone together' }] : []), ...people.filter((c) => answers.some((a) => a.childId === c.id))].filter((r) => !child || r.id === child);
+  const byRound = [...groupBy(answers, (a) => roundOf(a.turn))].sort(([a], [b]) => a - b);
+  const choice = (label: string, value: string, change: (value: string) => void, options: readonly (readonly [string, string])[]) => (
+    <label className="flex items-center gap-2 text-muted">{label}
+      <select className="min-h-12 max-w-52 rounded-xl border border-line-strong bg-card px-3 text-ink" value={value} onChange={(e) => change(e.target.value)}>{options.map(([key, text]) => <option key={key} value={key}>{text}</option>)}</select>
+    </label>
+  );
+  return (
+    <>
+      <div className="mb-3 flex flex-wrap gap-x-5 gap-y-2">
+        {choice('Show', sieve, (v) => setSieve(v as Sieve), Object.entries(SIEVES).map(([key, { name }]) => [key, name]))}
+        {choice('marked', outcome, (v) => setOutcome(v as Outcome | ''), [['', 'any way'], ...OUTCOMES.map((o) => [o, OUTCOME_WORDS[o].toLowerCase()] as const)])}
+        {choice('of', child, setChild, [['', 'everyone'], ...people.map((c) => [c.id, c.name] as const)])}
+        <p role="status" className="content-center text-muted">{seen.length === answers.length ? '' : `${seen.length} of ${answers.length}`}</p>
+      </div>
+      {byRound.map(([number, inRound]) => {
+        const items = [...groupBy(inRound, (a) => a.word)].map(([word, of]) => ({ word, label: of[0]!.label }));
+        const caption = `${rounds[number]?.name ?? ''}${rounds[number]?.step ? `, ${rounds[number]!.step}` : ''}`;
+        return (
+          <div key={number} tabIndex={0} role="region" aria-label={caption} className="relative mb-8 overflow-x-auto">
+            <table className="border-collapse">
+              <caption className="pb-1 text-left font-word text-xl font-bold">{caption}</caption>
+              <thead>
+                <tr className="border-b border-line-strong">
+                  <td className="sticky left-0 z-10 min-w-32 bg-paper" />
+                  {items.map(({ word, label }) => <th key={word} scope="col" className="max-w-56 px-2 pb-1 text-left align-bottom font-word text-lg leading-tight">{label}</th>)}
+                </tr>
+              </thead>
+              <tbody>
+                {rows.filter((row) => inRound.some((a) => (a.childId ?? 'everyone') === row.id)).map((row) => (
+                  <tr key={row.id} className="border-b border-line">
+                    <th scope="row" className="sticky left-0 z-10 max-w-48 bg-paper py-1 pr-4 text-left font-word text-lg font-normal wrap-anywhere">{row.name}</th>
+                    {items.map(({ word }) => (
+                      <td key={word} className="min-w-20 align-top">
+                        {seen.filter((a) => a.word === word && roundOf(a.turn) === number && (a.childId ?? 'everyone') === row.id).map((a) => <AnswerButton key={a.id} sessionId={sessionId} answer={a} accent={accent} people={people} />)}
+                      </td>
+                    ))}
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          </div>
+        );
+      })}
+    </>
+  );
+}

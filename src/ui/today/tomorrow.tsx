@@ -1,0 +1,58 @@
+'use client';
+
+import { useState, useTransition } from 'react';
+import { playStep } from '@/app/progress-actions';
+import { capital, listed } from '@/core/in-words';
+import { groupBy } from '@/core/group-by';
+import type { Tomorrow } from '@/server/progress';
+import { ErrorMessage } from '../kit/message';
+
+/** Who could work together, what each group would play, and what had to give; one tap plays it. */
+export function TomorrowGroups({ groupId, tomorrow }: { groupId: string; tomorrow: Tomorrow }) {
+  const [error, setError] = useState<string | null>(null);
+  const [running, begin] = useTransition();
+  const { grouping, staff } = tomorrow;
+  const nameOf = (id: string): string => tomorrow.names[id] ?? 'A child';
+  return (
+    <section aria-labelledby="groups" className="mt-10">
+      <h2 id="groups" className="mb-0.5 text-2xl">Who could work together</h2>
+      <p className="mb-2 text-muted">By what is next for each, three to six in a group, {staff === 1 ? 'one adult' : `${staff} adults`}{grouping.afterEachOther ? ': more groups than adults, so they play one after the other' : ''}. Change the number of adults in Settings.</p>
+      <ul className="divide-y divide-line border-y border-line">
+        {grouping.groups.map((g) => (
+          <li key={g.children.join()} className="grid items-center gap-x-8 gap-y-2 py-3.5 md:grid-cols-[minmax(0,1fr)_11rem]">
+            <div className="min-w-0">
+              <h3 className="text-xl">{capital(g.step.rungOf.does)}</h3>
+              <p className="font-word text-lg wrap-anywhere">{listed(g.children.map(nameOf))}</p>
+              {[...groupBy(g.gave, (gave) => gave.own?.rungOf.does ?? '')].map(([does, of]) => (
+                <p key={does} className="text-[0.95rem] text-muted">{does ? `${listed(of.map((o) => nameOf(o.id)))} would otherwise ${does}.` : `${listed(of.map((o) => nameOf(o.id)))} ${of.length === 1 ? 'has' : 'have'} not been seen yet: a good place to begin.`}</p>
+              ))}
+            </div>
+            <button type="button" className="plain min-h-14 w-full" disabled={running} onClick={() => begin(async () => setError((await playStep(groupId, g.step.ladder, g.step.rung, [...g.children]).catch(() => ({ error: 'The server cannot be reached.' })))?.error ?? null))}>
+              Play with {g.children.length}<span className="sr-only">: {g.step.rungOf.does}</span>
+            </button>
+          </li>
+        ))}
+      </ul>
+      {error && <div className="mt-3"><ErrorMessage>{error}</ErrorMessage></div>}
+    </section>
+  );
+}
+
+/** What held and has not been heard for long. */
+export function DueList({ due }: { due: Tomorrow['due'] }) {
+  if (!due.length) return null;
+  return (
+    <section aria-labelledby="due" className="mt-8">
+      <h2 id="due" className="mb-1 text-2xl">Due again</h2>
+      <p className="mb-1 text-muted">It held; a short round keeps it.</p>
+      <ul className="divide-y divide-line border-y border-line">
+        {due.slice(0, 6).map((d) => (
+          <li key={`${d.ladder} ${d.rung}`} className="py-2.5">
+            <p className="font-word text-lg leading-tight">{capital(d.does)}</p>
+            <p className="text-[0.95rem] text-muted">{listed(d.children)}; last played {d.days < 14 ? `${d.days} days` : `${Math.round(d.days / 7)} weeks`} ago</p>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

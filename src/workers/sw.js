@@ -1,0 +1,71 @@
+// Opens Play without a server. The build writes it into public/ with its id and every static file.
+const BUILD = '__BUILD__';
+const FILES = ['__FILES__'];
+const STATIC = `static-${BUILD}`;
+const PAGES = `pages-${BUILD}`;
+const PATIENCE_MS = 3000;
+
+self.addEventListener('install', (event) => {
+  event.waitUntil(caches.open(STATIC).then((cache) => cache.addAll(FILES)).then(() => self.skipWaiting()));
+});
+
+self.addEventListener('activate', (event) => {
+  event.waitUntil((async () => {
+    for (const name of await caches.keys()) if (name !== STATIC && name !== PAGES) await caches.delete(name);
+    await self.clients.claim();
+  })());
+});
+
+const keepPage = async (path) => {
+  const response = await fetch(path, { credentials: 'same-origin', headers: { accept: 'text/html' } }).catch(() => null);
+  if (response?.ok) await (await caches.open(PAGES)).put(path, response);
+};
+
+self.addEventListener('message', (event) => {
+  const { keep, forget } = event.data ?? {};
+  if (keep) event.waitUntil(keepPage(keep));
+  if (forget) event.waitUntil(caches.open(PAGES).then((cache) => cache.delete(forget)));
+});
+
+// A response from the cache as a new one: a web worker would lose the end of its address otherwise.
+const anew = (response) => new Response(response.body, { status: response.status, headers: response.headers });
+
+async function fromCache(request) {
+  const kept = await caches.match(request);
+  if (kept) return anew(kept);
+  const response = await fetch(request);
+  if (response.ok) await (await caches.open(STATIC)).put(request, response.clone());
+  return response;
+}
+
+async function away() {
+  const pages = await (await caches.open(PAGES)).keys();
+  const links = pages.map(({ url }) => `<li><a href="${new URL(url).pathname}">Go on with the running session</a></li>`).join('');
+  return new Response(`<!doctype html><html lang="en-GB"><meta charset="utf-8"><meta name="viewport" content="width=device-width"><title>No server · Bouncy Echo</title>
+<body style="font:20px/1.5 sans-serif;margin:10vh auto;max-width:36rem;padding:0 1rem;background:#f7f1e3;color:#1c2733"><h1>The server cannot be reached</h1>
+<p>What was marked on this device is kept on it and goes to the server as soon as it answers.</p><ul>${links}</ul><p><a href="">Try again</a></p></body></html>`, { status: 503, headers: { 'content-type': 'text/html; charset=utf-8' } });
+}
+
+async function page(request) {
+  const { pathname } = new URL(request.url);
+  const cache = await caches.open(PAGES);
+  const played = pathname.startsWith('/play/');
+  const network = fetch(request).then(async (response) => {
+    if (played && response.ok) await cache.put(pathname, response.clone());
+    return response;
+  });
+  if (!played) return network.catch(away);
+  const kept = await cache.match(pathname);
+  const patience = new Promise((resolve) => { setTimeout(() => resolve(null), PATIENCE_MS); });
+  const first = await Promise.race([network.catch(() => null), ...(kept ? [patience] : [])]);
+  if (first && (first.status < 500 || !kept)) return first;
+  return kept ? anew(kept) : away();
+}
+
+self.addEventListener('fetch', (event) => {
+  const { request } = event;
+  const url = new URL(request.url);
+  if (request.method !== 'GET' || url.origin !== self.location.origin) return;
+  if (request.mode === 'navigate') event.respondWith(page(request));
+  else if (url.pathname.startsWith('/_next/static/') || url.pathname.startsWith('/pictures/')) event.respondWith(fromCache(request));
+});
