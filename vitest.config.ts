@@ -10,6 +10,8 @@ export default defineConfig({
         extends: true,
         test: {
           name: 'browser', include: ['e2e/**/*.test.ts'], testTimeout: 120_000, hookTimeout: 120_000,
+          // Another device is asked for its marks every few seconds; a busy machine takes longer.
+          expect: { poll: { timeout: 15_000 } },
           // Each file has a server and a browser of its own, and most of the time waits for a finger.
           maxWorkers: 2,
         },

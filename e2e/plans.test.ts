@@ -80,6 +80,7 @@ describe('every family, one item to its record in the file', () => {
     const { page, trouble } = await openPage(browser);
     const session = await play(page, 'hunt', '5-6');
     const words = page.getByRole('list', { name: 'Words to tick' }).getByRole('button');
+    await words.nth(1).waitFor();
     const names = (await words.allTextContents()).slice(0, 2);
     await page.getByRole('button', { name: 'Start the clock' }).click();
     await page.getByRole('button', { name: 'Stop the clock' }).waitFor();

@@ -6,7 +6,7 @@ import { shippedEntry } from './bank';
 import { database } from './database';
 import type { AnswerRow, StepRow } from './models';
 import { ownEntries } from './own-entries';
-import { loggedIds, modelsBefore, sessionLog, sessionPlan, type PlannedSession } from './session-record';
+import { logged, sessionLog, sessionPlan, type PlannedSession } from './session-record';
 
 export interface Appended {
   /** The whole log after saving, what other devices added with it; or what is new, for a device that had the rest. */
@@ -58,7 +58,7 @@ export async function appendLog(sessionId: string, entries: readonly Entry[], ha
   const own = new Map((await ownEntries()).map((o) => [o.entry.word, o.entry]));
   const lookup: Lookup = (word) => shippedEntry(word) ?? own.get(word);
   return write(async (transaction) => {
-    const known = await loggedIds(sessionId, transaction);
+    const { ids: known, models: shown } = await logged(sessionId, transaction);
     const upToDate = has === known.size;
     const added: Entry[] = [];
     const arriving = entries.some((e) => e.kind === 'arrive');
@@ -75,7 +75,7 @@ export async function appendLog(sessionId: string, entries: readonly Entry[], ha
         if (entry.kind === 'arrive') people.here.add(entry.childId);
       }
     }
-    const before = added.some((e) => e.kind === 'answer') ? [...(await modelsBefore(sessionId, transaction)), ...added] : [];
+    const before = [...shown, ...added];
     const answers = added.flatMap((entry) => (entry.kind === 'answer' ? [answerRow(entry, session, soundsOf(entry.word, session, lookup), before)] : []));
     const steps = added.flatMap((entry) => (entry.kind === 'answer' ? [] : [stepRow(entry, sessionId)]));
     if (answers.length) await models.answers.bulkCreate(answers, { transaction });

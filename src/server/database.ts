@@ -20,14 +20,46 @@ export const PRAGMAS = [
   'PRAGMA busy_timeout=5000', 'PRAGMA journal_mode=WAL', 'PRAGMA synchronous=FULL', 'PRAGMA foreign_keys=ON', 'PRAGMA secure_delete=ON',
 ] as const;
 
-// Sequelize opens a connection for each transaction, so the pragmas belong in the connection itself.
-class Connection extends sqlite3.Database {
-  constructor(file: string, mode: number, ready?: (error: Error | null) => void) {
-    super(file, mode, (error) => {
-      if (error) ready?.(error);
-      else this.exec(`${PRAGMAS.join(';')};`, (failed) => ready?.(failed));
-    });
+type Opened = (error: Error | null) => void;
+interface Connections { readonly Database: new (file: string, mode: number, ready?: Opened) => sqlite3.Database; /** From now on, closing closes. */ end(): void }
+
+/**
+ * Sequelize opens a connection for each transaction and closes it after; opening costs more than most writes. One whose
+ * transaction is over waits for the next instead. The pragmas belong in the connection itself.
+ */
+function connections(): Connections {
+  const idle: Connection[] = [];
+  let over = false;
+  class Connection extends sqlite3.Database {
+    constructor(file: string, mode: number, ready?: Opened) {
+      super(file, mode, (error) => {
+        if (error) ready?.(error);
+        else this.exec(`${PRAGMAS.join(';')};`, (failed) => ready?.(failed));
+      });
+    }
+
+    override close(done?: Opened): void {
+      if (over) super.close(done);
+      else {
+        idle.push(this);
+        done?.(null);
+      }
+    }
   }
+  return {
+    Database: new Proxy(Connection, {
+      construct: (target, [file, mode, ready]: [string, number, Opened?]) => {
+        const again = idle.pop();
+        if (!again) return new target(file, mode, ready);
+        process.nextTick(() => ready?.(null));
+        return again;
+      },
+    }),
+    end: () => {
+      over = true;
+      for (const connection of idle.splice(0)) connection.close();
+    },
+  };
 }
 
 /**
@@ -37,9 +69,10 @@ class Connection extends sqlite3.Database {
 export async function openDatabase(file: string): Promise<Database> {
   try {
     mkdirSync(path.dirname(file), { recursive: true });
+    const { Database, end } = connections();
     const sequelize = new Sequelize({
       dialect: 'sqlite', storage: file, logging: false,
-      dialectModule: { ...sqlite3, Database: Connection },
+      dialectModule: { ...sqlite3, Database },
     });
     const models = defineModels(sequelize);
     await migrate(sequelize);
@@ -53,6 +86,7 @@ export async function openDatabase(file: string): Promise<Database> {
       },
       close: async () => {
         await queue;
+        end();
         await sequelize.close();
       },
     };

@@ -1,4 +1,4 @@
-import type { Transaction } from 'sequelize';
+import { QueryTypes, type Transaction } from 'sequelize';
 import { NO_OWN_WAY, type OwnWay } from '../core/answers/own-way';
 import { ownWaySchema } from '../core/answers/own-way-schema';
 import { explain, idSchema } from '../core/formats/schemas';
@@ -98,26 +98,28 @@ export const replayPlan = ({ rounds, childIds }: { rounds: readonly StoredRound[
   rounds: rounds.map(({ items, turns, way, task }) => ({ words: items, turns, way, inOrder: taskOf(task).inOrder === true })), children: childIds,
 });
 
-/** The ids of everything in a session's log. */
-export async function loggedIds(id: string, transaction: Transaction): Promise<Set<string>> {
-  const { models } = await database();
-  const of = { where: { session_id: id }, attributes: ['id'], raw: true, transaction };
-  const [answers, steps] = [await models.answers.findAll(of), await models.steps.findAll(of)];
-  return new Set([...answers, ...steps].map((row) => (row as unknown as { id: string }).id));
-}
+interface Logged { readonly ids: Set<string>; /** What may have shown a child the answer: items said by the adult or by everyone, and answers in chorus. */ readonly models: readonly Entry[] }
 
-/** What may have shown a child the answer before: items said by the adult or by everyone, and answers in chorus. */
-export async function modelsBefore(id: string, transaction: Transaction): Promise<Entry[]> {
-  const { models } = await database();
-  const steps = await models.steps.findAll({ where: { session_id: id, kind: 'said' }, raw: true, transaction });
-  const chorus = await models.answers.findAll({ where: { session_id: id, child_id: null }, raw: true, transaction });
-  return mergeLogs((steps as unknown as StepRow[]).map(stepOf), (chorus as unknown as AnswerRow[]).map(answerOf));
+/** The ids of everything in a session's log, and what modelled an item in it. */
+export async function logged(id: string, transaction: Transaction): Promise<Logged> {
+  const { sequelize, models } = await database();
+  const rows = await sequelize.query<{ id: string; model: 0 | 1 }>(
+    "SELECT id, child_id IS NULL AS model FROM answers WHERE session_id = :id UNION ALL SELECT id, kind = 'said' FROM steps WHERE session_id = :id",
+    { replacements: { id }, type: QueryTypes.SELECT, transaction },
+  );
+  const shown = rows.filter((row) => row.model).map((row) => row.id);
+  const of = { where: { id: shown }, raw: true, transaction } as const;
+  const [chorus, steps] = shown.length ? [await models.answers.findAll(of), await models.steps.findAll(of)] : [[], []];
+  return {
+    ids: new Set(rows.map((row) => row.id)),
+    models: mergeLogs([], (chorus as unknown as AnswerRow[]).map(answerOf), (steps as unknown as StepRow[]).map(stepOf)),
+  };
 }
 
 /** The whole log of a session, in the order of its ids. */
-export async function sessionLog(id: string, transaction?: Transaction): Promise<Entry[]> {
+export async function sessionLog(id: string, transaction?: Transaction): Promise<readonly Entry[]> {
   const { models } = await database();
   const of = { where: { session_id: id }, raw: true, ...(transaction ? { transaction } : {}) } as const;
   const [answers, steps] = await Promise.all([models.answers.findAll(of), models.steps.findAll(of)]);
-  return mergeLogs((answers as unknown as AnswerRow[]).map(answerOf), (steps as unknown as StepRow[]).map(stepOf));
+  return mergeLogs([], (answers as unknown as AnswerRow[]).map(answerOf), (steps as unknown as StepRow[]).map(stepOf));
 }

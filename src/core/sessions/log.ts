@@ -84,8 +84,12 @@ export const ROUND_STRIDE = 1_000;
 export const roundOf = (turn: number): number => Math.floor(turn / ROUND_STRIDE);
 export const turnInRound = (turn: number): number => turn % ROUND_STRIDE;
 
-/** Two logs of one session made one: each id once, in the order of their ids. */
-export function mergeLogs(...logs: readonly (readonly Entry[])[]): Entry[] {
-  const byId = new Map(logs.flat().map((entry) => [entry.id, entry]));
+/**
+ * Logs of one session made one: each id once, in the order of their ids.
+ * @param first in that order already; it comes back itself where the others add nothing, so that nothing is drawn again
+ */
+export function mergeLogs(first: readonly Entry[], ...others: readonly (readonly Entry[])[]): readonly Entry[] {
+  const byId = new Map([...first, ...others.flat()].map((entry) => [entry.id, entry]));
+  if (byId.size === first.length) return first;
   return [...byId.values()].sort((a, b) => (a.id < b.id ? -1 : 1));
 }

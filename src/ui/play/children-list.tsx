@@ -31,7 +31,7 @@ interface RowProps {
 const Row = memo(function Row({ id, name, away, resting, turn, canChoose, marks, onChoose, onAway }: RowProps) {
   const outcomes = marks ? (marks.split(' ') as Outcome[]) : [];
   return (
-    <li className={`flex max-w-72 items-stretch border-l-[6px] ${turn ? 'border-slate bg-slate-soft' : 'border-transparent'}`}>
+    <li className={`flex max-w-72 items-stretch border-l-[6px] md:[contain-intrinsic-size:auto_4rem] md:[content-visibility:auto] ${turn ? 'border-slate bg-slate-soft' : 'border-transparent'}`}>
       <button
         type="button" disabled={!canChoose || away} onClick={() => onChoose(id)} aria-current={turn ? 'true' : undefined}
         className={`flex min-h-16 min-w-0 flex-1 items-center justify-between gap-2 pl-3 pr-1 text-left font-word ${turn ? 'font-bold' : ''} ${away || resting ? 'text-muted' : ''}`}
@@ -48,6 +48,10 @@ const Row = memo(function Row({ id, name, away, resting, turn, canChoose, marks,
   );
 });
 
+/** Where to scroll so that what is asked about has a neighbour of its size on either side: where it was if it has, else to the middle. */
+const inSight = (start: number, size: number, from: number, room: number): number =>
+  (start >= from + size && start + 2 * size <= from + room ? from : start - (room - size) / 2);
+
 /** Marks shown beside a name. */
 const SHOWN = 4;
 
@@ -55,10 +59,17 @@ const SHOWN = 4;
 export function ChildrenList({ people, nameOf, state, onChoose, onAway, onLate }: ChildrenListProps) {
   const playing = state.phase === 'turn';
   const list = useRef<HTMLElement>(null);
-  // Whoever has the turn stands in the middle of a long list.
+  // Whoever has the turn is in sight, with a neighbour on either side. Asked in the frame, which lays the page out anyway.
   useEffect(() => {
-    const row = list.current?.querySelector<HTMLElement>('[aria-current="true"]')?.closest('li');
-    if (row) list.current?.scrollTo({ top: row.offsetTop - (list.current.clientHeight - row.offsetHeight) / 2, left: row.offsetLeft - (list.current.clientWidth - row.offsetWidth) / 2 });
+    const frame = requestAnimationFrame(() => {
+      const box = list.current;
+      const row = box?.querySelector<HTMLElement>('[aria-current="true"]')?.closest('li');
+      if (!box || !row) return;
+      box.scrollTo({
+        top: inSight(row.offsetTop, row.offsetHeight, box.scrollTop, box.clientHeight), left: inSight(row.offsetLeft, row.offsetWidth, box.scrollLeft, box.clientWidth),
+      });
+    });
+    return () => cancelAnimationFrame(frame);
   }, [state.childId, playing]);
   const row = (id: string | null, name: string) => (
     <Row
@@ -68,7 +79,7 @@ export function ChildrenList({ people, nameOf, state, onChoose, onAway, onLate }
     />
   );
   return (
-    <nav ref={list} aria-label="Children" className="relative min-w-0 border-line py-1 max-md:overflow-x-auto max-md:border-b md:overflow-y-auto md:border-r md:py-3">
+    <nav ref={list} aria-label="Children" className="relative min-w-0 border-line py-1 max-md:overflow-x-auto max-md:border-b md:[contain:strict] md:overflow-y-auto md:border-r md:py-3">
       <ul className="max-md:flex max-md:w-max">
         {people.map(({ id }) => row(id, nameOf(id)))}
         {row(null, 'Everyone together')}

@@ -31,8 +31,8 @@ export interface SyncEvents {
 }
 
 export interface Sync {
-  /** Sends what waits; `true` when the server has it all. */
-  flush(): Promise<boolean>;
+  /** Sends what waits, and what has just been kept on the device without asking it again; `true` when the server has it all. */
+  flush(justKept?: Entry): Promise<boolean>;
   stop(): void;
 }
 
@@ -45,19 +45,31 @@ export function startSync(sessionId: string, events: SyncEvents): Sync {
   let timer: ReturnType<typeof setTimeout> | undefined;
   // Unknown until the first answer: then the whole log comes.
   let has: number | undefined;
+  /** Kept on the device and not sent yet, as far as this page has heard. */
+  const fresh = new Map<string, Entry>();
+  /** True while the device may hold more than that: from another tab, or from before a reload. */
+  let ask = true;
+
+  // A browser without a store has nothing waiting.
+  const onDevice = (): Promise<Entry[]> => waiting(sessionId).catch(() => []);
 
   const once = async (): Promise<void> => {
-    // A browser without a store has nothing waiting.
-    const entries = await waiting(sessionId).catch(() => []);
+    if (ask) for (const entry of await onDevice()) fresh.set(entry.id, entry);
+    const entries = [...fresh.values()].sort((a, b) => (a.id < b.id ? -1 : 1));
     const { log, total, refused } = await send(sessionId, entries, has, events.time);
     has = total;
-    if (log.length) await copy(sessionId, log).catch(() => undefined); // no room: the server has it
+    for (const { id } of entries) fresh.delete(id);
+    const sent = new Set(entries.map((e) => e.id));
+    const others = log.filter((e) => !sent.has(e.id));
+    if (others.length) await copy(sessionId, others).catch(() => undefined); // no room: the server has it
     if (entries.length) await release(entries.map((e) => e.id));
     if (refused.length) await drop(refused.map((r) => r.id));
     tries = 0;
     if (refused[0]) events.news(refused[0].why);
     events.kept(log, new Set(refused.map((r) => r.id)));
-    events.pending((await waiting(sessionId).catch(() => [])).length);
+    const rest = await onDevice();
+    ask = rest.some((e) => !fresh.has(e.id));
+    events.pending(rest.length);
   };
 
   const work = async (): Promise<boolean> => {
@@ -75,7 +87,8 @@ export function startSync(sessionId: string, events: SyncEvents): Sync {
     }
   };
 
-  const flush = (): Promise<boolean> => {
+  const flush = (justKept?: Entry): Promise<boolean> => {
+    if (justKept) fresh.set(justKept.id, justKept);
     if (running) {
       again = true;
       return running;

@@ -74,7 +74,7 @@ export function useSessionLog(sessionId: string, initial: readonly Entry[]): Ses
   useEffect(() => {
     const running = startSync(sessionId, {
       kept: (kept, refused) => {
-        if (kept.length || refused.size) setLog((was) => mergeLogs(was.filter((e) => !refused.has(e.id)), kept));
+        if (kept.length || refused.size) setLog((was) => mergeLogs(refused.size ? was.filter((e) => !refused.has(e.id)) : was, kept));
       },
       pending: setPending,
       news: setNews,
@@ -89,7 +89,7 @@ export function useSessionLog(sessionId: string, initial: readonly Entry[]): Ses
       setPending(entries.length);
       if (entries.length || copy.length) setLog((was) => mergeLogs(was, copy, entries));
     }, () => setNews(WORDS.noStore));
-    ready.current = Promise.race([read.then(running.flush), new Promise((resolve) => { setTimeout(resolve, CLOCK_PATIENCE_MS); })]);
+    ready.current = Promise.race([read.then(() => running.flush()), new Promise((resolve) => { setTimeout(resolve, CLOCK_PATIENCE_MS); })]);
     const onWake = (): void => void running.flush();
     window.addEventListener('online', onWake);
     window.addEventListener('focus', onWake);
@@ -132,13 +132,13 @@ export function useSessionLog(sessionId: string, initial: readonly Entry[]): Ses
         return false;
       }
     }
-    // The next turn is drawn before the sending begins, so that a slow device shows it first.
+    // On its way to the server while the next turn is drawn.
+    void sync.current?.flush(onDevice ? made : undefined);
     flushSync(() => {
       if (onDevice) setPending((n) => n + 1);
       setLog((was) => mergeLogs(was, [made]));
     });
     channel.current?.postMessage({ entry: made } satisfies TabMessage);
-    void sync.current?.flush();
     return true;
   }, [sessionId, stamps]);
 
