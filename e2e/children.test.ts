@@ -232,13 +232,16 @@ test('the board holds thirty children, sorts, filters, leads on, and prints on o
   await page.context().close();
 });
 
-test.each([[768, 1024], [390, 844]])('at %i × %i nothing reaches over the side on the screens about children', async (width, height) => {
-  const { page, trouble } = await openPage(browser, width, height);
+test('nothing reaches over the side on the screens about children, upright and on a phone', async () => {
+  const { page, trouble } = await openPage(browser, 768, 1024);
   const id = await open(page, app.url, 'Wren');
   for (const where of [`/children/${id}`, '/children/board', '/children/ears', `/print/children/${id}`, '/', '/settings']) {
     await page.goto(app.url + where);
-    expect(await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth), where).toBeLessThanOrEqual(0);
-    expect(await violations(page), where).toEqual([]);
+    for (const [width, height] of [[768, 1024], [390, 844]] as const) {
+      await page.setViewportSize({ width, height });
+      expect(await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth), `${where} at ${width}`).toBeLessThanOrEqual(0);
+      expect(await violations(page), `${where} at ${width}`).toEqual([]);
+    }
   }
   expect(trouble).toEqual([]);
   await page.context().close();

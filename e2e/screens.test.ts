@@ -28,6 +28,8 @@ afterAll(async () => {
   await Promise.all([app?.stop(), empty?.stop()]);
 });
 
+const SIZES = [[1280, 800], [768, 1024], [390, 844]] as const;
+
 const check = async (page: Page): Promise<void> => {
   // The title follows the page by a moment when one screen leads to the next.
   await expect.poll(() => page.title()).not.toBe('');
@@ -36,22 +38,28 @@ const check = async (page: Page): Promise<void> => {
   expect(sideways, 'nothing reaches over the side').toBeLessThanOrEqual(0);
 };
 
-describe.each([[1280, 800], [768, 1024], [390, 844]])('at %i × %i', (width, height) => {
-  test('zero axe violations and nothing over the side on every screen', async () => {
-    const { page, trouble } = await openPage(browser, width, height);
-    for (const where of ['/', '/words', '/words?sounds=5&task=segmenting&first=hold', '/words?sounds=any&q=_%20a%20t', '/word/box', '/word/squirrel', '/word/new', '/words/sets', '/words/shelf', '/words/new', '/sounds', '/sounds/p', '/sounds/%C9%AA', `/print/sets/${set}`, `/print/sets/${set}?as=cards`, '/plan', `/plan/${plan}`, `/print/plans/${plan}`, `/print/plans/${plan}?as=grid`, `/print/plans/${plan}?as=cards`, '/children', '/look-back', `/look-back/${session}`, '/settings', `/play/${session}`]) {
-      await page.goto(app.url + where);
-      await page.waitForLoadState('networkidle');
+test('zero axe violations and nothing over the side on every screen, at three sizes', async () => {
+  const { page, trouble } = await openPage(browser);
+  const atEverySize = async (): Promise<void> => {
+    for (const [width, height] of SIZES) {
+      await page.setViewportSize({ width, height });
       await check(page);
     }
-    for (const where of ['/', '/plan', '/children', '/look-back', '/words?sounds=4&shape=CCCV&first=clip', '/words/sets', '/words/shelf']) {
-      await page.goto(empty.url + where);
-      await check(page);
-    }
-    expect(trouble).toEqual([]);
-    await page.context().close();
-  }, 240_000);
+  };
+  for (const where of ['/', '/words', '/words?sounds=5&task=segmenting&first=hold', '/words?sounds=any&q=_%20a%20t', '/word/box', '/word/squirrel', '/word/new', '/words/sets', '/words/shelf', '/words/new', '/sounds', '/sounds/p', '/sounds/%C9%AA', `/print/sets/${set}`, `/print/sets/${set}?as=cards`, '/plan', `/plan/${plan}`, `/print/plans/${plan}`, `/print/plans/${plan}?as=grid`, `/print/plans/${plan}?as=cards`, '/children', '/look-back', `/look-back/${session}`, '/settings', `/play/${session}`]) {
+    await page.goto(app.url + where);
+    await page.waitForLoadState('networkidle');
+    await atEverySize();
+  }
+  for (const where of ['/', '/plan', '/children', '/look-back', '/words?sounds=4&shape=CCCV&first=clip', '/words/sets', '/words/shelf']) {
+    await page.goto(empty.url + where);
+    await atEverySize();
+  }
+  expect(trouble).toEqual([]);
+  await page.context().close();
+}, 300_000);
 
+describe.each(SIZES)('at %i × %i', (width, height) => {
   test('the run, its dialogs and the correction dialog', async () => {
     const { page, trouble } = await openPage(browser, width, height);
     for (const task of ['blending', 'segmenting']) {
