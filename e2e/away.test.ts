@@ -1,19 +1,13 @@
 import type { Browser, BrowserContext, Page } from 'playwright-core';
-import { afterAll, beforeAll, expect, test } from 'vitest';
-import { addNames, answersOf, beginPlay, logOf, nextFinger, openApp, openBrowser, openPage, saved, shown, tap, waiting, watch, type App } from './support/app';
+import { expect, test } from 'vitest';
+import { answersOf, beginPlay, logOf, nextFinger, openPage, saved, shown, tap, waiting, watch, type App } from './support/app';
+import { onStage } from './support/stage';
 
 let app: App;
 let browser: Browser;
-beforeAll(async () => {
-  [app, browser] = await Promise.all([openApp(), openBrowser()]);
-  const { page } = await openPage(browser);
-  await addNames(page, app.url, ['Ada', 'Bo', 'Cy', 'Di']);
-  await page.context().close();
-});
-afterAll(async () => {
-  await browser?.close();
-  await app?.stop();
-});
+onStage((one, other) => {
+  [app, browser] = [one, other];
+}, { names: ['Ada', 'Bo', 'Cy', 'Di'] });
 
 const OUTCOMES = ['on-own', 'with-help', 'not-yet', 'no-reply', 'does-not-count'];
 

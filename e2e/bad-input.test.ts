@@ -4,17 +4,14 @@ import net from 'node:net';
 import os from 'node:os';
 import path from 'node:path';
 import type { Browser } from 'playwright-core';
-import { afterAll, beforeAll, describe, expect, test } from 'vitest';
-import { addNames, openApp, openBrowser, openPage, type App } from './support/app';
+import { describe, expect, test } from 'vitest';
+import { addNames, openApp, openPage, type App } from './support/app';
+import { onStage } from './support/stage';
 
 let app: App;
 let browser: Browser;
-beforeAll(async () => {
-  [app, browser] = await Promise.all([openApp(), openBrowser()]);
-});
-afterAll(async () => {
-  await browser?.close();
-  await app?.stop();
+onStage((one, other) => {
+  [app, browser] = [one, other];
 });
 
 const LEAKS = /at \w+ \(|node_modules|\/src\/|SequelizeDatabaseError|SQLITE_|ZodError/;

@@ -1,17 +1,14 @@
 import { readFileSync } from 'node:fs';
 import Papa from 'papaparse';
 import type { Browser } from 'playwright-core';
-import { afterAll, beforeAll, describe, expect, test } from 'vitest';
-import { addNames, beginPlay, nextFinger, openApp, openBrowser, openPage, shown, type App } from './support/app';
+import { describe, expect, test } from 'vitest';
+import { addNames, beginPlay, nextFinger, openApp, openPage, shown, type App } from './support/app';
+import { onStage } from './support/stage';
 
 let app: App;
 let browser: Browser;
-beforeAll(async () => {
-  [app, browser] = await Promise.all([openApp(), openBrowser()]);
-});
-afterAll(async () => {
-  await browser?.close();
-  await app?.stop();
+onStage((one, other) => {
+  [app, browser] = [one, other];
 });
 
 async function rows(page: import('playwright-core').Page, kind: 'CSV' | 'JSON'): Promise<string> {

@@ -1,19 +1,13 @@
 import type { Browser } from 'playwright-core';
-import { afterAll, beforeAll, expect, test } from 'vitest';
-import { addNames, answersOf, beginPlay, logOf, openApp, openBrowser, openPage, saved, shown, tap, watch, type AnswerRow, type App } from './support/app';
+import { expect, test } from 'vitest';
+import { answersOf, beginPlay, logOf, openPage, saved, shown, tap, watch, type AnswerRow, type App } from './support/app';
+import { onStage } from './support/stage';
 
 let app: App;
 let browser: Browser;
-beforeAll(async () => {
-  [app, browser] = await Promise.all([openApp(), openBrowser()]);
-  const { page } = await openPage(browser);
-  await addNames(page, app.url, ['Ada', 'Bo', 'Cy', 'Di']);
-  await page.context().close();
-});
-afterAll(async () => {
-  await browser?.close();
-  await app?.stop();
-});
+onStage((one, other) => {
+  [app, browser] = [one, other];
+}, { names: ['Ada', 'Bo', 'Cy', 'Di'] });
 
 const rows = (session: string): Promise<AnswerRow[]> => answersOf(app, session);
 

@@ -2,19 +2,16 @@ import { readFileSync } from 'node:fs';
 import { QueryTypes, Sequelize } from 'sequelize';
 import sqlite3 from 'sqlite3';
 import type { Browser, Page } from 'playwright-core';
-import { afterAll, beforeAll, describe, expect, test } from 'vitest';
-import { nextFinger, openApp, openBrowser, openPage, shown, type App } from './support/app';
+import { describe, expect, test } from 'vitest';
+import { nextFinger, openPage, shown, type App } from './support/app';
 import { violations } from './support/axe';
+import { onStage } from './support/stage';
 
 let app: App;
 let browser: Browser;
-beforeAll(async () => {
-  [app, browser] = await Promise.all([openApp({ demo: true }), openBrowser()]);
-});
-afterAll(async () => {
-  await browser?.close();
-  await app?.stop();
-});
+onStage((one, other) => {
+  [app, browser] = [one, other];
+}, { demo: true });
 
 interface Row { readonly word: string; readonly task: string; readonly step: string; readonly outcome: string; readonly said: string | null; readonly turn: number; readonly child_id: string | null }
 

@@ -1,15 +1,12 @@
 import type { Browser, Page } from 'playwright-core';
-import { afterAll, beforeAll, expect, test } from 'vitest';
-import { addNames, answersOf, nextFinger, openApp, openBrowser, openPage, saved, shown, watch, type App } from './support/app';
+import { expect, test } from 'vitest';
+import { addNames, answersOf, nextFinger, openPage, saved, shown, watch, type App } from './support/app';
+import { onStage } from './support/stage';
 
 let app: App;
 let browser: Browser;
-beforeAll(async () => {
-  [app, browser] = await Promise.all([openApp(), openBrowser()]);
-});
-afterAll(async () => {
-  await browser?.close();
-  await app?.stop();
+onStage((one, other) => {
+  [app, browser] = [one, other];
 });
 
 async function group(page: Page, name: string, children: readonly string[]): Promise<void> {

@@ -1,19 +1,16 @@
 import { spawnSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import type { Browser, Page } from 'playwright-core';
-import { afterAll, beforeAll, describe, expect, test } from 'vitest';
-import { openApp, openBrowser, openPage, type App } from './support/app';
+import { describe, expect, test } from 'vitest';
+import { openPage, type App } from './support/app';
 import { violations } from './support/axe';
+import { onStage } from './support/stage';
 
 let app: App;
 let browser: Browser;
-beforeAll(async () => {
-  [app, browser] = await Promise.all([openApp({ demo: true }), openBrowser()]);
-});
-afterAll(async () => {
-  await browser?.close();
-  await app?.stop();
-});
+onStage((one, other) => {
+  [app, browser] = [one, other];
+}, { demo: true });
 
 const setWords = (page: Page): Promise<string[]> =>
   page.locator('aside ol li a').allTextContents();

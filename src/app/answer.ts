@@ -1,3 +1,5 @@
+import { ZodError } from 'zod';
+import { explain } from '@/core/formats/schemas';
 import { Problem, diskSentence } from '@/server/problems';
 import { databaseFile } from '@/server/database';
 
@@ -8,9 +10,10 @@ export interface FormState {
   readonly kept?: string;
 }
 
-/** The sentence for any error: a Problem's own, the disk's, or one that gives nothing away. */
+/** The sentence for any error: a Problem's own, what does not fit, the disk's, or one that gives nothing away. */
 export function sentenceOf(error: unknown): string {
   if (error instanceof Problem) return error.message;
+  if (error instanceof ZodError) return explain(error);
   const disk = diskSentence(error, databaseFile());
   if (disk) return disk;
   console.error(error);
@@ -19,4 +22,4 @@ export function sentenceOf(error: unknown): string {
 
 /** A JSON error for a route handler. */
 export const jsonError = (error: unknown): Response =>
-  Response.json({ error: sentenceOf(error) }, { status: error instanceof Problem ? error.status : 500 });
+  Response.json({ error: sentenceOf(error) }, { status: error instanceof Problem ? error.status : error instanceof ZodError ? 400 : 500 });

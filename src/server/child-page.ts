@@ -139,8 +139,10 @@ export async function childPage(childId: string, now = Date.now()): Promise<Chil
       const here = rungs[at < 0 ? rungs.length - 1 : at]!;
       const aWeek = lately.filter((r) => rungOf(r.task, r.step)?.ladder.id === ladder.id).reduce((sum, r) => sum + r.marks.length, 0) / 4;
       const top = highest(rungs);
+      const due = top >= 0 ? reviewOf(runs, ladder.id, top) : null;
       return {
-        id: ladder.id, name: ladder.name, at: at < 0 ? null : rungs[at]!.rung.id, played: rungs.some((r) => r.lastAt !== null), stale: (top >= 0 ? (reviewOf(runs, ladder.id, top)?.dueAt ?? Infinity) : Infinity) <= now, more: here.lastAt === null ? null : moreSentence(here, aWeek), due: top >= 0 ? reviewOf(runs, ladder.id, top) : null,
+        id: ladder.id, name: ladder.name, at: at < 0 ? null : rungs[at]!.rung.id, played: rungs.some((r) => r.lastAt !== null),
+        due, stale: due !== null && due.dueAt <= now, more: here.lastAt === null ? null : moreSentence(here, aWeek),
         rungs: rungs.map((r) => ({ id: r.rung.id, name: r.rung.name, does: r.rung.does, state: r.state, now: target?.ladder === ladder.id && target.rung === r.rung.id, why: whySentence(r), spoken: rungInWords(r) })),
       };
     }),

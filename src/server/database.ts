@@ -77,6 +77,7 @@ export async function openDatabase(file: string): Promise<Database> {
     const models = defineModels(sequelize);
     await migrate(sequelize);
     let queue: Promise<unknown> = Promise.resolve();
+    let closed: Promise<void> | undefined;
     return {
       sequelize, models, file,
       write: (work) => {
@@ -84,11 +85,10 @@ export async function openDatabase(file: string): Promise<Database> {
         queue = turn.catch(() => undefined);
         return turn;
       },
-      close: async () => {
-        await queue;
+      close: () => (closed ??= queue.then(() => {
         end();
-        await sequelize.close();
-      },
+        return sequelize.close();
+      })),
     };
   } catch (error) {
     const sentence = diskSentence(error, file);

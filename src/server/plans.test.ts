@@ -1,7 +1,6 @@
-import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
-import os from 'node:os';
+import { readFileSync } from 'node:fs';
 import path from 'node:path';
-import { afterEach, beforeEach, describe, expect, test } from 'vitest';
+import { describe, expect, test } from 'vitest';
 import { v7 } from 'uuid';
 import { QueryTypes, Sequelize } from 'sequelize';
 import sqlite3 from 'sqlite3';
@@ -12,7 +11,7 @@ import { PRESETS } from '../core/phonology/conventions';
 import type { AnswerEntry } from '../core/sessions/log';
 import { ROUND_STRIDE } from '../core/sessions/log';
 import { appendLog } from './append-log';
-import { database, openDatabase, type Database } from './database';
+import { database, openDatabase } from './database';
 import { addChildren, addGroup, eraseGroup, listGroups, setAway } from './groups';
 import { judgeSaid } from './judge-said';
 import { exportOf, lookBack } from './look-back';
@@ -26,19 +25,10 @@ import { startSession } from './start-session';
 import { readySessions } from './today';
 import { pacesOf } from './paces';
 import { turnOrder } from './turn-order';
+import { inFreshFiles } from './testing/fresh-file';
 
 // Real SQLite files throughout.
-let folder: string;
-const place = globalThis as typeof globalThis & { bouncyEcho?: Promise<Database> };
-beforeEach(() => {
-  folder = mkdtempSync(path.join(os.tmpdir(), 'bouncy-echo-'));
-  process.env.BOUNCY_ECHO_DB = path.join(folder, 'test.sqlite');
-});
-afterEach(async () => {
-  await place.bouncyEcho?.then((db) => db.close(), () => undefined);
-  delete place.bouncyEcho;
-  rmSync(folder, { recursive: true, force: true });
-});
+const folder = inFreshFiles();
 
 const wish = (more: Partial<PlanWish> = {}): PlanWish => planRequestSchema.parse({ shape: 'focus', task: 'sort', step: 'far', minutes: 20, sound: 's', ...more });
 async function group(names = 'Wren\nKofi\nIdris'): Promise<string> {
@@ -240,7 +230,7 @@ describe('playing a plan', () => {
 });
 
 test('sessions of the version before come over with their round, their steps and their answers', async () => {
-  const file = path.join(folder, 'old.sqlite');
+  const file = path.join(folder(), 'old.sqlite');
   const old = new Sequelize({ dialect: 'sqlite', storage: file, logging: false, dialectModule: sqlite3 });
   const context = old.getQueryInterface();
   await firstGame.up({ context });

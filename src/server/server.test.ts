@@ -1,7 +1,6 @@
-import { chmodSync, existsSync, mkdirSync, mkdtempSync, readFileSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
-import os from 'node:os';
+import { chmodSync, existsSync, mkdirSync, readFileSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
-import { afterEach, beforeEach, describe, expect, test } from 'vitest';
+import { describe, expect, test } from 'vitest';
 import { QueryTypes, type Transaction } from 'sequelize';
 import { v7 } from 'uuid';
 import { wordsSchema } from '../core/formats/schemas';
@@ -10,7 +9,7 @@ import type { AnswerEntry } from '../core/sessions/log';
 import { slippedSounds, tally } from '../core/sessions/summary';
 import { appendLog } from './append-log';
 import { findWords } from './words';
-import { database, openDatabase, type Database } from './database';
+import { database, openDatabase } from './database';
 import { seedDemo } from './demo/seed';
 import { addChildren, addGroup, eraseChild, eraseGroup, groupOrFirst, listGroups, renameChild, renameGroup, setAway } from './groups';
 import { correctionOf, exportOf, listSessions, lookBack } from './look-back';
@@ -20,20 +19,10 @@ import { getSettings, saveSettings } from './settings';
 import { startWords } from './start-session';
 import { readySessions } from './today';
 import { PRESETS } from '../core/phonology/conventions';
+import { inFreshFiles } from './testing/fresh-file';
 
 // Real SQLite files throughout.
-let folder: string;
-const place = globalThis as typeof globalThis & { bouncyEcho?: Promise<Database> };
-
-beforeEach(() => {
-  folder = mkdtempSync(path.join(os.tmpdir(), 'bouncy-echo-'));
-  process.env.BOUNCY_ECHO_DB = path.join(folder, 'test.sqlite');
-});
-afterEach(async () => {
-  await place.bouncyEcho?.then((db) => db.close(), () => undefined);
-  delete place.bouncyEcho;
-  rmSync(folder, { recursive: true, force: true });
-});
+const folder = inFreshFiles();
 
 const answer = (turn: number, childId: string | null, word: string, more: Partial<AnswerEntry> = {}): AnswerEntry => ({
   kind: 'answer', id: v7(), at: Date.now(), turn, childId, word, outcome: 'on-own', slip: null, said: null, missed: [], helps: [],
@@ -75,15 +64,15 @@ describe('database', () => {
     expect((await listGroups()).map((g) => g.name)).toEqual(['whole']);
   });
   test('what is not a database is named and left as it was', async () => {
-    const file = path.join(folder, 'letter.sqlite');
+    const file = path.join(folder(), 'letter.sqlite');
     writeFileSync(file, 'Dear all, this is a letter and no database. '.repeat(200));
     const before = readFileSync(file);
     await expect(openDatabase(file)).rejects.toThrow(/is not a Bouncy Echo database\. It has not been touched/);
     expect(readFileSync(file).equals(before)).toBe(true);
   });
   test.runIf(process.getuid?.() === 0)('a data folder without write access is said in words', async () => {
-    chmodSync(folder, 0o755);
-    const closed = path.join(folder, 'closed');
+    chmodSync(folder(), 0o755);
+    const closed = path.join(folder(), 'closed');
     mkdirSync(closed, { mode: 0o555 });
     process.seteuid!(65534);
     try {
@@ -132,7 +121,7 @@ describe('groups and children', () => {
   test('erasing a child leaves no trace in the file', async () => {
     const { id, children } = await begun('Zebedee-Unmistakable\nKofi');
     await appendLog(id, [answer(0, children[0]!, 'sun', { note: 'a-telltale-note' }), answer(1, children[1]!, 'map')]);
-    const all = (): string => readdirSync(folder).map((f) => readFileSync(path.join(folder, f)).toString('latin1')).join('');
+    const all = (): string => readdirSync(folder()).map((f) => readFileSync(path.join(folder(), f)).toString('latin1')).join('');
     expect(all()).toContain('Zebedee-Unmistakable');
     await eraseChild(children[0]!);
     for (const trace of ['Zebedee-Unmistakable', 'a-telltale-note', children[0]!]) expect(all(), trace).not.toContain(trace);
@@ -149,7 +138,7 @@ test('a group is renamed, and erased with everything in it', async () => {
   await eraseGroup(groupId);
   expect(await listGroups()).toEqual([]);
   await expect(lookBack(id)).rejects.toMatchObject({ status: 404 });
-  const all = readdirSync(folder).map((f) => readFileSync(path.join(folder, f)).toString('latin1')).join('');
+  const all = readdirSync(folder()).map((f) => readFileSync(path.join(folder(), f)).toString('latin1')).join('');
   for (const trace of ['Zebedee-Unmistakable', 'a-telltale-note', 'Turnips']) expect(all, trace).not.toContain(trace);
 });
 
@@ -275,10 +264,10 @@ test('the demo: two groups, three weeks, profiles that show, the same from the s
   expect(wren.slips).toBeGreaterThan(0);
 
   await (await database()).close();
-  delete place.bouncyEcho;
-  process.env.BOUNCY_ECHO_DB = path.join(folder, 'again.sqlite');
+  delete (globalThis as { bouncyEcho?: unknown }).bouncyEcho;
+  process.env.BOUNCY_ECHO_DB = path.join(folder(), 'again.sqlite');
   await seedDemo(now);
   const again = (await Promise.all((await Promise.all((await listGroups()).map((g) => listSessions(g.id)))).flat().map((s) => lookBack(s.id)))).flatMap((s) => s.answers.map((a) => a.id));
   expect(new Set(again)).toEqual(new Set(ids));
-  expect(existsSync(path.join(folder, 'again.sqlite'))).toBe(true);
+  expect(existsSync(path.join(folder(), 'again.sqlite'))).toBe(true);
 });

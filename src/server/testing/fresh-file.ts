@@ -6,9 +6,9 @@ import type { Database } from '../database';
 
 const place = globalThis as typeof globalThis & { bouncyEcho?: Promise<Database> };
 
-/** Gives every test of a file a real SQLite file of its own, and takes it away afterwards. */
-export function inFreshFiles(): void {
-  let folder: string;
+/** Gives every test of a file a real SQLite file of its own, and takes it away afterwards. Returns where the folder of the running test is asked for. */
+export function inFreshFiles(): () => string {
+  let folder = '';
   beforeEach(() => {
     folder = mkdtempSync(path.join(os.tmpdir(), 'bouncy-echo-'));
     process.env.BOUNCY_ECHO_DB = path.join(folder, 'test.sqlite');
@@ -18,4 +18,5 @@ export function inFreshFiles(): void {
     delete place.bouncyEcho;
     rmSync(folder, { recursive: true, force: true });
   });
+  return () => folder;
 }
