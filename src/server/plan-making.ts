@@ -7,7 +7,7 @@ import type { Material } from '../core/games/material';
 import { keyOf, OWN_NAME, readKey } from '../core/games/spec';
 import type { Step, Task } from '../core/games/task';
 import { guessOf } from '../core/progress/guessing';
-import { groupChance, JUST_RIGHT, type Ability } from '../core/progress/just-right';
+import { chanceOf, expectedInWords, groupChance, JUST_RIGHT, type Ability } from '../core/progress/just-right';
 import { findChain } from '../core/lexicon/chains';
 import { seeded } from '../core/random';
 import { ITEM_LIMIT, ROUND_LIMIT, type Plan, type PlannedRound } from '../core/sessions/running-order';
@@ -55,16 +55,21 @@ const requestOf = (plan: Plan, { recent, confirmed, owned }: Workshop, seed: num
 
 const wordsOf = (keys: readonly string[]): string[] => keys.flatMap((key) => readKey(key).words);
 
+interface Changed { readonly plan: Plan; /** What there is to say about the change. */ readonly said?: string }
+
 /** The plan with a change made that needs the word bank. Throws a Problem that says why it cannot be made. */
-export function changed(plan: Plan, change: PlanChange, shop: Workshop, abilities: readonly Ability[] = []): Plan {
-  if (change.kind === 'show') return plan;
-  if (change.kind === 'add-round') return withRound(plan, change.task, change.step, shop);
+export function changed(plan: Plan, change: PlanChange, shop: Workshop, abilities: readonly Ability[] = []): Changed {
+  if (change.kind === 'show') return { plan };
+  if (change.kind === 'add-round') return { plan: withRound(plan, change.task, change.step, shop) };
   const round = plan.rounds.find((r) => r.id === change.round);
   if (!round) throw new Problem('That round is not in the plan any more.', 404);
-  const put = (next: PlannedRound): Plan => ({ ...plan, rounds: plan.rounds.map((r) => (r.id === round.id ? next : r)) });
+  const put = (next: PlannedRound): Changed => ({ plan: { ...plan, rounds: plan.rounds.map((r) => (r.id === round.id ? next : r)) } });
   switch (change.kind) {
     case 'remake': return put(remade(plan, round, shop));
-    case 'aim': return put(aimed(plan, round, shop, abilities));
+    case 'aim': {
+      const { next, chances } = aimed(plan, round, shop, abilities);
+      return { ...put(next), said: `${taskOf(next.task).name}, ${stepOf(taskOf(next.task), next.step).name}. ${expectedInWords(chances)}` };
+    }
     case 'set': return put(reset(plan, round, change.task, change.step, shop));
     case 'swap': return put(swapped(plan, round, change.key, shop));
     case 'more': return put(longer(plan, round, shop));
@@ -77,7 +82,7 @@ export function changed(plan: Plan, change: PlanChange, shop: Workshop, abilitie
 const AIM_FROM = 40;
 
 /** The step of the same game, and the words, of which about eight in ten should come off for these children. */
-function aimed(plan: Plan, round: PlannedRound, shop: Workshop, abilities: readonly Ability[]): PlannedRound {
+function aimed(plan: Plan, round: PlannedRound, shop: Workshop, abilities: readonly Ability[]): { next: PlannedRound; chances: number[] } {
   const task = taskOf(round.task);
   if (task.inOrder || task.together) throw new Problem('This game is played in a row or by everyone: there is no one chance to aim at.');
   const far = (points: number, step: Step): number => Math.abs(groupChance(abilities, task.family, points, guessOf(task.id, step.id)) - JUST_RIGHT);
@@ -86,16 +91,20 @@ function aimed(plan: Plan, round: PlannedRound, shop: Workshop, abilities: reado
     const { items, model } = generate(task, step, shop.bank, { ...requestOf(plan, shop, round.seed), size: AIM_FROM });
     // A child's ability is known by steps, so an item counts as its step does, and by how it differs from the usual item of it.
     const usual = [...items].sort((a, b) => a.difficulty - b.difficulty)[Math.floor(items.length / 2)]?.difficulty ?? 0;
-    const off = (item: Item): number => far(stepPoints(task, step) + item.difficulty - usual, step);
+    const pointsOf = (item: Item): number => stepPoints(task, step) + item.difficulty - usual;
+    const off = (item: Item): number => far(pointsOf(item), step);
     const near = [...items].sort((a, b) => off(a) - off(b) || (a.key < b.key ? -1 : 1)).slice(0, size);
-    return near.length >= Math.min(size, 3) ? [{ step, near, model, spares: items.filter((i) => !near.includes(i)).slice(0, SPARES), off: near.reduce((sum, i) => sum + off(i), 0) / near.length }] : [];
+    return near.length >= Math.min(size, 3) ? [{ step, near, model, spares: items.filter((i) => !near.includes(i)).slice(0, SPARES), off: near.reduce((sum, i) => sum + off(i), 0) / near.length, points: near.map(pointsOf) }] : [];
   });
   const [best] = made.sort((a, b) => a.off - b.off);
   if (!best) throw new Problem('There are not enough words to aim with.');
-  return {
+  const guess = guessOf(task.id, best.step.id);
+  const chances = abilities.map((a) => best.points.reduce((sum, p) => sum + chanceOf(a, task.family, p, guess), 0) / best.points.length);
+  const next = {
     ...round, step: best.step.id, items: [...best.near].sort((a, b) => a.difficulty - b.difficulty).map(({ key }) => ({ key, locked: false })),
     model: (best.model && !best.near.some((i) => i.key === best.model!.key) ? best.model.key : round.model) ?? null, spares: best.spares.map((s) => s.key),
   };
+  return { next, chances };
 }
 
 /** Other words in the places that are not locked. */

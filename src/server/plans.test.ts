@@ -49,7 +49,8 @@ test('a round aimed at eight in ten: harder for children who manage than for tho
     const child = (await listGroups()).find((g) => g.id === groupId)!.children;
     const at = plan.rounds.findIndex((r) => r.task === 'blending');
     await appendLog(session, Array.from({ length: 24 }, (_, i) => ({ ...answer(at * ROUND_STRIDE + i, child[i % child.length]!.id, plan.rounds[at]!.items[i % plan.rounds[at]!.items.length]!.key), outcome })));
-    const { plan: after } = await workOnPlan(id, plan, { kind: 'aim', round: plan.rounds[at]!.id });
+    const { plan: after, said } = await workOnPlan(id, plan, { kind: 'aim', round: plan.rounds[at]!.id });
+    expect(said).toMatch(/^Blending, .+\. About \d+ in 10 should come off alone(; from child to child \d+ to \d+ in 10)?\. A guess/);
     const chain = await workOnPlan(id, after, { kind: 'add-round', task: 'chain', step: 'first' });
     await expect(workOnPlan(id, chain.plan, { kind: 'aim', round: chain.plan.rounds.at(-1)!.id })).rejects.toThrow('no one chance to aim at');
     return { step: after.rounds[at]!.step, items: after.rounds[at]!.items.length };

@@ -98,18 +98,18 @@ export async function openPlan(id: string): Promise<OpenPlan> {
 }
 
 /** Keeps the plan as it is now on the screen, with one change made that needs the bank. Throws a Problem that leaves it as it was. */
-export async function workOnPlan(id: string, body: unknown, change: unknown): Promise<{ plan: Plan; shown: ShownPlan }> {
+export async function workOnPlan(id: string, body: unknown, change: unknown): Promise<{ plan: Plan; shown: ShownPlan; said?: string }> {
   const row = await rowOf(id);
   const group = await groupOf(row.group_id);
   const [read, asked] = [planSchema.safeParse(body), planChangeSchema.safeParse(change)];
   if (!read.success) throw new Problem(reason(read.error));
   if (!asked.success) throw new Problem(reason(asked.error));
   const shop = await workshopOf(group);
-  const abilities = asked.data.kind === 'aim' ? [...(await runsOf(group.children.filter((c) => !c.away).map((c) => c.id))).values()].map(abilityOf) : [];
-  const plan = changed(read.data, asked.data, shop, abilities);
+  const answered = asked.data.kind === 'aim' ? [...(await runsOf(group.children.filter((c) => !c.away).map((c) => c.id))).values()] : [];
+  const { plan, said } = changed(read.data, asked.data, shop, answered.some((runs) => runs.length) ? answered.map(abilityOf) : []);
   const { models, write } = await database();
   await write((transaction) => models.plans.update({ title: plan.title, body: JSON.stringify(plan), updated_at: Date.now() }, { where: { id }, transaction }));
-  return { plan, shown: await showPlan(plan, group, shop) };
+  return { plan, shown: await showPlan(plan, group, shop), ...(said ? { said } : {}) };
 }
 
 /** Puts the plan among those kept, or says when it is for. */

@@ -63,3 +63,16 @@ export const JUST_RIGHT = 0.8;
 /** The middle chance of a group at an item. */
 export const groupChance = (abilities: readonly Ability[], of: FamilyId, points: number, guess: number): number =>
   abilities.length ? abilities.reduce((sum, a) => sum + chanceOf(a, of, points, guess), 0) / abilities.length : chanceOf(NEW_CHILD, of, points, guess);
+
+/**
+ * What is expected of a round, in words; never child by name.
+ * @param chances of each child here, the mean of the round's items; none where nobody has answers
+ * @example expectedInWords([0.62, 0.94]) // 'About 8 in 10 should come off alone; from child to child 6 to 9 in 10. A guess from their answers so far.'
+ */
+export function expectedInWords(chances: readonly number[]): string {
+  if (!chances.length) return 'Nobody here has answers yet, so it is aimed at a child who is new.';
+  const tenths = (p: number): number => Math.round(p * 10);
+  const [least, most] = [tenths(Math.min(...chances)), tenths(Math.max(...chances))];
+  const middle = tenths(chances.reduce((sum, p) => sum + p, 0) / chances.length);
+  return `About ${middle} in 10 should come off alone${least === most ? '' : `; from child to child ${least} to ${most} in 10`}. A guess from their answers so far.`;
+}

@@ -4,7 +4,7 @@ import type { Run } from './evidence';
 import { evidenceOf } from './evidence';
 import { familyPage } from './family-page';
 import { historyOf } from './history';
-import { abilityOf, chanceOf, groupChance, NEW_CHILD } from './just-right';
+import { abilityOf, chanceOf, expectedInWords, groupChance, NEW_CHILD } from './just-right';
 import { nextSteps } from './next-step';
 import { reviewOf } from './review';
 import { answersOf, statesOf } from './testing/simulated';
@@ -47,6 +47,11 @@ describe('just right', () => {
     expect(chanceOf(well, 'blending', 70, 0)).toBeGreaterThan(chanceOf(well, 'segmenting', 70, 0));
     expect(groupChance([well, ill], 'blending', 70, 0)).toBeCloseTo((chanceOf(well, 'blending', 70, 0) + chanceOf(ill, 'blending', 70, 0)) / 2, 12);
     expect(groupChance([], 'blending', 62, 0)).toBe(0.5);
+  });
+  test('what is expected is said in tenths, as a guess, and of no child by name', () => {
+    expect(expectedInWords([0.62, 0.94])).toBe('About 8 in 10 should come off alone; from child to child 6 to 9 in 10. A guess from their answers so far.');
+    expect(expectedInWords([0.81])).toBe('About 8 in 10 should come off alone. A guess from their answers so far.');
+    expect(expectedInWords([])).toContain('a child who is new');
   });
   test('after forty answers of a made-up child the chance is near the true rate', () => {
     for (const rate of [0.3, 0.6, 0.85]) {

@@ -47,7 +47,7 @@ export function PlanScreen({ open, games }: { open: OpenPlan; games: Catalogue }
               {plan.rounds.map((round, i) => (
                 <RoundRow
                   key={round.id} round={round} number={i + 1} shown={shown.rounds.find((r) => r.id === round.id) ?? null} plan={plan} games={games}
-                  people={shown.children} pace={shown.paces[round.task] ?? null} put={(change) => put(round.id, change)} ask={ask} onRemove={() => edit((now) => ({ ...now, rounds: now.rounds.filter((r) => r.id !== round.id) }))}
+                  people={shown.children} pace={shown.paces[round.task] ?? null} put={(change) => put(round.id, change)} ask={ask} said={work.said} onRemove={() => edit((now) => ({ ...now, rounds: now.rounds.filter((r) => r.id !== round.id) }))}
                 />
               ))}
             </ol>

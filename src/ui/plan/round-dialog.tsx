@@ -18,11 +18,12 @@ interface RoundDialogProps {
   readonly letters: boolean;
   readonly put: (change: (round: PlannedRound) => PlannedRound) => void;
   readonly ask: (change: PlanChange) => Promise<boolean>;
+  readonly said: string | null;
   readonly onClose: () => void;
 }
 
 /** How a round runs: game and step, who answers, the pause, the gesture, the frame, the words by name. */
-export function RoundDialog({ round, shown, task, games, put, ask, onClose }: RoundDialogProps) {
+export function RoundDialog({ round, shown, task, games, put, ask, said, onClose }: RoundDialogProps) {
   const [word, setWord] = useState('');
   const [start, setStart] = useState(round.items[0]?.key.split(' ')[0] ?? '');
   const [target, setTarget] = useState('');
@@ -38,6 +39,7 @@ export function RoundDialog({ round, shown, task, games, put, ask, onClose }: Ro
       <div className="space-y-6">
         <GamePicker games={games} task={round.task} step={round.step} label="Make the round anew" onPick={async (id, step) => { await tell({ kind: 'set', round: round.id, task: id, step }); }} />
         {!shown.inOrder && <button type="button" className="plain w-full" onClick={() => void tell({ kind: 'aim', round: round.id })}>Just right: aim at 8 in 10 for who is here</button>}
+        <p role="status" className={said ? 'border-l-4 border-slate pl-3' : 'sr-only'}>{said ?? ''}</p>
         {failed && <p role="alert" className="border-l-4 border-red pl-3 text-red">That could not be made; the reason stands above the plan.</p>}
         <Choice legend="Who answers" value={round.way} options={WAYS.map((w) => [w, WAY_WORDS[w]])} onPick={(way) => put((r) => ({ ...r, way }))} />
         <Choice legend="Part of the session" value={round.role} options={ROUND_ROLES.map((r) => [r, ROLE_WORDS[r]])} onPick={(role) => put((r) => ({ ...r, role }))} />

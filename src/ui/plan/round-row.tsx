@@ -22,11 +22,13 @@ interface RoundRowProps {
   readonly pace: number | null;
   readonly put: (change: (round: PlannedRound) => PlannedRound) => void;
   readonly ask: (change: PlanChange) => Promise<boolean>;
+  /** What the last change has to say about itself. */
+  readonly said: string | null;
   readonly onRemove: () => void;
 }
 
 /** One round on its hairline: minutes, game, words, and the line as it will be said. */
-export function RoundRow({ round, number, shown, plan, games, people, pace, put, ask, onRemove }: RoundRowProps) {
+export function RoundRow({ round, number, shown, plan, games, people, pace, put, ask, said, onRemove }: RoundRowProps) {
   const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id: round.id });
   const [dialog, setDialog] = useState<'round' | { item: string } | null>(null);
   const [reading, setReading] = useState(false);
@@ -82,7 +84,7 @@ export function RoundRow({ round, number, shown, plan, games, people, pace, put,
         />
       )}
       {dialog === 'round' && shown && task && (
-        <RoundDialog round={round} shown={shown} task={task} games={games} letters={plan.letters} put={put} ask={ask} onClose={() => setDialog(null)} />
+        <RoundDialog round={round} shown={shown} task={task} games={games} letters={plan.letters} put={put} ask={ask} said={said} onClose={() => setDialog(null)} />
       )}
     </li>
   );

@@ -11,6 +11,8 @@ export interface PlanWork {
   readonly shown: OpenPlan['shown'];
   readonly state: 'saved' | 'saving' | 'unsaved';
   readonly error: string | null;
+  /** What the last change has to say about itself. */
+  readonly said: string | null;
   /** Changes the plan here at once, and keeps it a moment later. */
   readonly edit: (change: (plan: Plan) => Plan) => void;
   /** Asks the word bank for a change; `false` where it could not be made, and the plan stays as it was. */
@@ -28,6 +30,7 @@ export function usePlan(open: OpenPlan): PlanWork {
   const [shown, setShown] = useState(open.shown);
   const [state, setState] = useState<PlanWork['state']>('saved');
   const [error, setError] = useState<string | null>(null);
+  const [said, setSaid] = useState<string | null>(null);
   const [before, setBefore] = useState<readonly Plan[]>([]);
   const latest = useRef(open.plan);
   const asked = useRef(0);
@@ -48,12 +51,14 @@ export function usePlan(open: OpenPlan): PlanWork {
     latest.current = answer.value.plan;
     setPlan(answer.value.plan);
     setShown(answer.value.shown);
+    setSaid(answer.value.said ?? null);
     return true;
   }, [open.id]);
 
   const put = useCallback((next: Plan): void => {
     latest.current = next;
     setPlan(next);
+    setSaid(null);
     setState('unsaved');
     clearTimeout(timer.current);
     timer.current = setTimeout(() => void send(latest.current, { kind: 'show' }), REST_MS);
@@ -85,5 +90,5 @@ export function usePlan(open: OpenPlan): PlanWork {
     void changePlan(open.id, latest.current, { kind: 'show' }).catch(() => undefined);
   }, [open.id]);
 
-  return { plan, shown, state, error, edit, ask, undo };
+  return { plan, shown, state, error, said, edit, ask, undo };
 }
