@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import type { Browser, Page } from 'playwright-core';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { childFileSchema } from '../src/core/formats/child-file';
-import { addNames, answersOf, logOf, openApp, openBrowser, openPage, saved, shown, tap, type App } from './support/app';
+import { addNames, answersOf, awake, logOf, openApp, openBrowser, openPage, saved, shown, tap, type App } from './support/app';
 import { violations } from './support/axe';
 
 let app: App;
@@ -189,6 +189,7 @@ test('a second pair of ears marks beside: the first adult’s marks stand, and b
   const { page: second } = await openPage(browser);
   for (const [page, by] of [[first, 'Ida'], [second, 'Jo']] as const) {
     if (page === second) await page.goto(first.url());
+    await awake(page);
     await page.keyboard.press('d');
     await page.getByLabel(/^Who marks/).fill(by);
     if (page === second) await page.getByRole('switch', { name: 'A second pair of ears: I listen along' }).click();

@@ -148,6 +148,35 @@ test('settings: the example changes with the choice, and confirming lets contest
   await page.context().close();
 });
 
+test('dim for nap time: chosen once, kept on the device, legible everywhere, and never printed', async () => {
+  const { page, trouble } = await openPage(browser);
+  await page.goto(`${app.url}/settings`);
+  const paper = (): Promise<string> => page.evaluate(() => getComputedStyle(document.documentElement).backgroundColor);
+  const light = await paper();
+  await page.getByRole('button', { name: 'Dim, for nap time' }).click();
+  await page.goto(`${app.url}/`);
+  const dim = await paper();
+  expect(dim).not.toBe(light);
+  for (const where of ['/', '/words?sounds=5&task=segmenting', '/word/squirrel', '/words/shelf', '/sounds', '/plan', `/plan/${plan}`, '/children', '/children/board', '/children/ears', `/look-back/${session}`, '/settings', `/print/plans/${plan}`]) {
+    await page.goto(app.url + where);
+    await check(page);
+  }
+  await page.emulateMedia({ media: 'print' });
+  expect(await paper()).toBe(light);
+  await page.emulateMedia({ media: 'screen' });
+  await page.goto(`${app.url}/words?sounds=4&task=segmenting`);
+  await page.getByRole('button', { name: /^Play with/ }).click();
+  await page.getByRole('button', { name: /^Modelled/ }).click();
+  await page.getByRole('button', { name: /^On own/ }).waitFor();
+  await check(page);
+  await page.getByRole('button', { name: /^On this device/ }).click();
+  await check(page);
+  await page.getByRole('switch', { name: 'Dim, for nap time' }).click();
+  expect(await paper()).toBe(light);
+  expect(trouble).toEqual([]);
+  await page.context().close();
+});
+
 test('longest name, longest list: thirty children, sixty letters each', async () => {
   const { page } = await openPage(browser);
   await page.goto(`${empty.url}/children`);

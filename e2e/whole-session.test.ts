@@ -1,6 +1,6 @@
 import type { Browser, Page } from 'playwright-core';
 import { expect, test } from 'vitest';
-import { addNames, answersOf, nextFinger, openPage, saved, shown, watch, type App } from './support/app';
+import { addNames, answersOf, awake, nextFinger, openPage, saved, shown, watch, type App } from './support/app';
 import { onStage } from './support/stage';
 
 let app: App;
@@ -34,7 +34,7 @@ test('a whole session by keyboard alone, from Today to Look back', async () => {
   await page.keyboard.press('Enter');
   await page.waitForURL(/\/play\//);
   const session = page.url().split('/').at(-1)!;
-  await page.getByRole('button', { name: /^Modelled/ }).waitFor();
+  await awake(page);
   await page.keyboard.press('Enter');
   await page.getByRole('button', { name: /^On own/ }).waitFor();
   // A likely answer, help and which, no reply, something else from the pad, a note, an undo, another word, another child.
@@ -148,6 +148,7 @@ test('thirty children: each has a turn, a late one joins in, everyone together i
   expect([...new Set((await answersOf(app, session)).map((a) => a.child))].sort()).toEqual(children);
   await addNames(page, app.url, ['Lou']);
   await page.goto(`${app.url}/play/${session}`);
+  await awake(page);
   const more = page.getByRole('button', { name: 'One more turn each' });
   if (await more.count()) await more.click();
   await page.getByRole('button', { name: 'Someone came late' }).click();

@@ -102,6 +102,7 @@ export async function beginPlay(page: Page, url: string, query: string): Promise
   await page.goto(`${url}/words?${query}`);
   await page.getByRole('button', { name: /^Play with/ }).click();
   await page.waitForURL(/\/play\//);
+  await awake(page);
   await page.getByRole('button', { name: /^Modelled/ }).click();
   await page.getByRole('button', { name: /^On own/ }).waitFor();
   return page.url().split('/').at(-1)!;
@@ -113,9 +114,18 @@ export async function turnsDone(page: Page): Promise<number> {
   return Number(/^(\d+)/.exec(label ?? '')?.[1]);
 }
 
+/** Waits until the run listens to keys and taps: what is pressed on a page that is only drawn so far is lost. */
+export async function awake(page: Page): Promise<void> {
+  await page.waitForFunction(() => Object.keys(document.querySelector('.playing') ?? {}).some((key) => key.startsWith('__reactFiber')));
+  // Keys are listened to once the frame is drawn.
+  await page.evaluate(() => new Promise((resolve) => { requestAnimationFrame(() => setTimeout(resolve)); }));
+}
+
 /** Waits until the run shows so many turns as marked. */
-export const shown = (page: Page, turns: number): Promise<void> =>
-  expect.poll(() => turnsDone(page), { timeout: 15_000, interval: 20 }).toBe(turns);
+export async function shown(page: Page, turns: number): Promise<void> {
+  await awake(page);
+  await expect.poll(() => turnsDone(page), { interval: 20 }).toBe(turns);
+}
 
 /** Lets the pause pass that keeps one tap from counting twice. */
 export const nextFinger = (page: Page): Promise<void> => page.waitForTimeout(300);
@@ -142,6 +152,7 @@ export const saved = (page: Page): Promise<void> => expect.poll(() => waiting(pa
 
 /** Marks by a key, and waits until the run shows it. */
 export async function tap(page: Page, key: string, turns: number): Promise<void> {
+  await awake(page);
   await nextFinger(page);
   await page.keyboard.press(key);
   await shown(page, turns);

@@ -1,5 +1,6 @@
 import type { Metadata, Viewport } from 'next';
 import type { ReactNode } from 'react';
+import { LOOK_SCRIPT } from '@/ui/kit/look';
 import { fontVariables } from './fonts';
 import './globals.css';
 
@@ -11,7 +12,9 @@ export const viewport: Viewport = { themeColor: '#f7f1e3', width: 'device-width'
 
 export default function RootLayout({ children }: { children: ReactNode }) {
   return (
-    <html lang="en-GB" className={fontVariables}>
+    // The look is set before anything is drawn, so the server cannot know it.
+    <html lang="en-GB" className={fontVariables} suppressHydrationWarning>
+      <head><script dangerouslySetInnerHTML={{ __html: LOOK_SCRIPT }} /></head>
       <body>{children}</body>
     </html>
   );

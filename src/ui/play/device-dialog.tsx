@@ -2,6 +2,7 @@
 
 import { THINK_SECONDS } from '@/core/sessions/pace';
 import { Dialog } from '../kit/dialog';
+import { useLook } from '../kit/use-look';
 import { PLAY_KEYS } from './play-keys';
 import { useDevice } from './use-device';
 
@@ -20,6 +21,7 @@ const Switch = ({ on, onTap, children }: { on: boolean; onTap: () => void; child
 /** How Play runs on this device: thinking time, the countdown, a tick, initials, who marks. */
 export function DeviceDialog({ team, onKeys, onClose }: DeviceDialogProps) {
   const [device, change] = useDevice();
+  const [look, dress] = useLook();
   return (
     <Dialog open onOpenChange={onClose} title="On this device">
       <div className="divide-y divide-line">
@@ -34,6 +36,7 @@ export function DeviceDialog({ team, onKeys, onClose }: DeviceDialogProps) {
         <Switch on={device.showMe} onTap={() => change({ showMe: !device.showMe, ...(device.think ? {} : { think: 5 }) })}>Count down to “show me”</Switch>
         <Switch on={device.tick} onTap={() => change({ tick: !device.tick })}>A soft tick with each beat</Switch>
         <Switch on={device.initials} onTap={() => change({ initials: !device.initials })}>Initials in place of names</Switch>
+        <Switch on={look === 'dim'} onTap={() => dress(look === 'dim' ? 'light' : 'dim')}>Dim, for nap time</Switch>
         <label className="block py-3">
           <span className="mb-1 block">Who marks (a name or initials, kept with each answer)</span>
           <input className="field" list="team" maxLength={BY_LIMIT} autoComplete="off" value={device.by} onChange={(e) => change({ by: e.target.value })} />

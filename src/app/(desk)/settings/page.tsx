@@ -8,6 +8,7 @@ import { examplesOfCounting } from '@/server/counting-examples';
 import { databaseFile } from '@/server/database';
 import { getProgressSettings, getSettings } from '@/server/settings';
 import { taughtSounds } from '@/server/taught';
+import { LookChoice } from '@/ui/settings/look-choice';
 import { ProgressForm } from '@/ui/settings/progress-form';
 import { SettingsForm } from '@/ui/settings/settings-form';
 import { TaughtGrid } from '@/ui/settings/taught-grid';
@@ -32,6 +33,7 @@ export default guarded(async () => {
       <SettingsForm settings={settings} accents={MAIN_ACCENTS.map(({ id, name }) => ({ id: id as AccentId, name }))} examples={examplesOfCounting()} />
       <TaughtGrid key={`${group.id} ${settings.accent}`} groupId={group.id} groupName={group.name} taught={[...(await taughtSounds(group.id))]} rows={rows} />
       <ProgressForm settings={await getProgressSettings()} />
+      <LookChoice />
       <section aria-labelledby="data" className="mt-12 max-w-3xl border-t border-line pt-6">
         <h2 id="data" className="mb-2 text-2xl">Where the data lives</h2>
         <p>All of it is in one file on this computer: <code className="break-all font-sans font-semibold">{databaseFile()}</code>.</p>
