@@ -148,6 +148,6 @@ export async function childPage(childId: string, now = Date.now()): Promise<Chil
     }),
     next, chosen: pick, choices: choices.flatMap((c) => { const of = chosenOf({ ladder: c.ladder, rung: c.rung, at: c.at, by: c.chosen_by }); return of ? [{ does: of.step.rungOf.does, at: c.at, by: c.chosen_by }] : []; }),
     map, chart: { consonants: chart(accent).map((row) => ({ name: row.manner, sounds: row.cells.flatMap((c) => c.sounds.map(({ ipa, label }) => ({ ipa, label }))) })), vowels: vowelPad(accent).filter((v) => !v.ipa.includes(' ')).map(({ ipa, label }) => ({ ipa, label })) },
-    recent: rows.slice(0, 10).map(recentOf), notes: noted.map(recentOf), weeks: historyOf(runs, now),
+    recent: rows.slice(0, 8).map(recentOf), notes: noted.map(recentOf), weeks: historyOf(runs, now),
   };
 }

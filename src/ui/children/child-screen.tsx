@@ -16,7 +16,8 @@ const day = (at: number): string => format(at, 'd MMM');
 const Answer = ({ answer }: { answer: RecentAnswer }) => (
   <li className="min-w-0">
     <Link href={`/look-back/${answer.sessionId}`} className="block rounded-lg hover:bg-card">
-      <span className="font-word text-lg"><b>{answer.label}</b> <OutcomeMark outcome={answer.outcome} /> {answer.gist}</span>
+      <span className="block font-word text-lg"><b>{answer.label}</b> <OutcomeMark outcome={answer.outcome} /></span>
+      {answer.gist && <span className="block font-word text-lg leading-snug">{answer.gist}</span>}
       <span className="block text-[0.9rem] text-muted">{answer.game}, {day(answer.at)}</span>
     </Link>
   </li>
@@ -38,7 +39,7 @@ export function ChildScreen({ page, patterns }: { page: ChildPage; patterns: rea
           <LadderPaths ladders={page.ladders} ruleNote={page.rule === 'plain' ? `Rule: ${RULE_WORDS.plain.name}. ${PLAIN_ERRS}` : null} />
           <section aria-labelledby="lately" className="mt-3">
             <h2 id="lately" className="mb-1 text-xl">Lately</h2>
-            {page.recent.length ? <ul className="grid grid-cols-2 gap-x-6 gap-y-1.5 md:grid-cols-3 xl:grid-cols-5">{page.recent.map((a) => <Answer key={a.id} answer={a} />)}</ul> : <p className="text-muted">What {page.name} says will stand here.</p>}
+            {page.recent.length ? <ul className="grid grid-cols-2 gap-x-6 gap-y-2.5 sm:grid-cols-4">{page.recent.map((a) => <Answer key={a.id} answer={a} />)}</ul> : <p className="text-muted">What {page.name} says will stand here.</p>}
           </section>
         </div>
         <div className="flex min-w-0 flex-col gap-6">

@@ -28,7 +28,7 @@ export function SoundMapView({ map, chart, patterns }: { map: SoundMap; chart: C
       </div>
       {chart.consonants.map((row) => <ul key={row.name} aria-label={MANNER_WORDS[row.name]} className="flex flex-wrap gap-0.5">{row.sounds.map((s) => one(s.ipa, s.label))}</ul>)}
       {(spot === 'middle' || spot === 'last') && <ul aria-label="vowels" className="mt-1 flex flex-wrap gap-0.5">{chart.vowels.map((s) => one(s.ipa, s.label))}</ul>}
-      <p className="mt-2 text-[0.95rem] leading-snug text-muted">Dark: holds. Ringed: slips. Pale: too little seen. A slip is named only where accident is ruled out over the whole chart.</p>
+      <p className="mt-2 text-[0.95rem] leading-snug text-muted">Filled: holds. Ringed: slips. Pale: too little seen. A slip is named only where accident is ruled out over the whole chart.</p>
       {patterns.map((p) => <p key={p} className="mt-1 font-bold leading-snug">{p}</p>)}
     </section>
   );

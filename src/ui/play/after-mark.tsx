@@ -1,5 +1,6 @@
 'use client';
 
+import type { ReactNode } from 'react';
 import { HELP_WORDS, OUTCOME_WORDS, type Help } from '@/core/answers/outcome';
 import type { AnswerEntry } from '@/core/sessions/log';
 
@@ -26,7 +27,7 @@ interface AfterProps {
   readonly onDiffer: (childId: string) => void;
 }
 
-const Chip = ({ on, onTap, children }: { on: boolean; onTap: () => void; children: string }) => (
+const Chip = ({ on, onTap, children }: { on: boolean; onTap: () => void; children: ReactNode }) => (
   <button type="button" aria-pressed={on} onClick={onTap} className={`min-h-16 shrink-0 rounded-full border px-4 ${on ? 'border-ink bg-ink text-card' : 'border-line-strong bg-card hover:border-ink'}`}>{children}</button>
 );
 
@@ -46,8 +47,8 @@ export function AfterMark({ canSwap, onSwap, onSkip, noted, onNote, last, nameOf
         {last?.outcome === 'with-help' && last.childId !== null && LADDER.map((help) => <Chip key={help} on={last.helps.includes(help)} onTap={() => toggle(help)}>{HELP_WORDS[help]}</Chip>)}
         {last && last.childId !== null && last.outcome !== 'no-reply' && last.outcome !== 'does-not-count' && (
           <>
-            {last.outcome === 'on-own' && <Chip on={last.selfCorrected === true} onTap={() => onMore({ selfCorrected: last.selfCorrected !== true })}>put right by self</Chip>}
-            <Chip on={last.shown === true} onTap={() => onMore({ shown: last.shown !== true })}>shown, not said</Chip>
+            {last.outcome === 'on-own' && <Chip on={last.selfCorrected === true} onTap={() => onMore({ selfCorrected: last.selfCorrected !== true })}>put right<span className="sr-only"> by self</span></Chip>}
+            <Chip on={last.shown === true} onTap={() => onMore({ shown: last.shown !== true })}>shown<span className="sr-only">, not said</span></Chip>
           </>
         )}
         {last?.childId === null && last.outcome !== 'does-not-count' && people.length > 0 && (
