@@ -1,6 +1,6 @@
 import type { Browser, Page } from 'playwright-core';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
-import { openApp, openBrowser, openPage, type App } from './support/app';
+import { openApp, openBrowser, openPage, tap, type App } from './support/app';
 import { violations } from './support/axe';
 
 let app: App;
@@ -59,7 +59,7 @@ test('zero axe violations and nothing over the side on every screen, at three si
   await page.context().close();
 }, 300_000);
 
-describe.each(SIZES)('at %i × %i', (width, height) => {
+describe.each([...SIZES, [1024, 768] as const])('at %i × %i', (width, height) => {
   test('the run, its dialogs and the correction dialog', async () => {
     const { page, trouble } = await openPage(browser, width, height);
     for (const task of ['blending', 'segmenting']) {
@@ -91,7 +91,16 @@ describe.each(SIZES)('at %i × %i', (width, height) => {
       const outcomes = await page.getByRole('button', { name: /^(On own|With help|Not yet|No reply|Doesn’t count)/ }).evaluateAll((all) => all.map((b) => b.getBoundingClientRect().height));
       expect(outcomes).toHaveLength(5);
       expect(Math.min(...outcomes), 'outcomes are 64 px high or more').toBeGreaterThanOrEqual(64);
-      if (width >= 1280) {
+      // What can be said of a mark just made: the longest word of the set may come next.
+      for (const turns of [1, 2]) {
+        await tap(page, '1', turns);
+        await check(page);
+      }
+      const [question, line] = await page.locator('main > div').evaluateAll((all) => all.map((e) => e.getBoundingClientRect()));
+      const written = await page.locator('main > div').first().locator('p').evaluateAll((all) => Math.max(...all.map((e) => e.getBoundingClientRect().bottom)));
+      expect(question!.bottom, 'what to say has the room it needs').toBeGreaterThanOrEqual(Math.floor(written));
+      expect(line!.top, 'the line stands below what to say').toBeGreaterThanOrEqual(Math.floor(written));
+      if (width >= 1024) {
         const fold = await page.getByRole('button', { name: /^Doesn’t count/ }).evaluate((b) => b.getBoundingClientRect().bottom);
         expect(fold, 'every outcome is in sight').toBeLessThanOrEqual(height);
       }

@@ -75,17 +75,19 @@ interface BounceLineProps {
   readonly spot?: number | null;
   /** Show each sound’s own letters under its label. */
   readonly letters?: boolean;
+  /** How wide the line may be, as a CSS length. Where it is not known the line asks its surroundings, which costs the browser a second look. */
+  readonly room?: string;
   /** Where given, each mark is a button. */
   readonly onTap?: ((index: number) => void) | undefined;
 }
 
 /** The bounce line: every sound of a word as a mark on a line. Drawn here and nowhere else. */
-export function BounceLine({ marks, count, size, labels = size === 'full', states, lifts, spot = null, letters = false, onTap }: BounceLineProps) {
+export function BounceLine({ marks, count, size, labels = size === 'full', states, lifts, spot = null, letters = false, room, onTap }: BounceLineProps) {
   const total = lineLength(marks);
-  const unit = size === 'list' ? `${Math.min(0.25, LIST_WIDTH / total)}px` : `min(1px, calc(100cqw / ${total + 8}))`;
+  const unit = size === 'list' ? `${Math.min(0.25, LIST_WIDTH / total)}px` : `min(1px, calc(${room ?? '100cqw'} / ${total + 8}))`;
   const tappable = onTap !== undefined;
   return (
-    <div style={size === 'full' ? { containerType: 'inline-size' } : undefined}>
+    <div style={size === 'full' && !room ? { containerType: 'inline-size' } : undefined}>
       <div
         className="bounce-line flex w-max items-start"
         style={{ '--u': unit } as CSSProperties}

@@ -42,7 +42,7 @@ export function AfterMark({ canSwap, onSwap, onSkip, noted, onNote, last, nameOf
       <button type="button" className="plain min-h-16 w-40 shrink-0 max-w-full" disabled={!last} onClick={onUndo}>
         <span className="truncate">Undo{last ? `: ${nameOf(last.childId)}` : ''}</span>
       </button>
-      <div role="group" aria-label={last ? `More about ${nameOf(last.childId)}: ${OUTCOME_WORDS[last.outcome]}` : 'Nothing marked yet'} className="flex min-h-16 min-w-0 flex-1 items-center gap-2 overflow-x-auto p-1 max-lg:basis-full">
+      <div role="group" aria-label={last ? `More about ${nameOf(last.childId)}: ${OUTCOME_WORDS[last.outcome]}` : 'Nothing marked yet'} className="relative flex min-h-16 min-w-0 flex-1 items-center gap-2 overflow-x-auto p-1 max-lg:basis-full">
         {last && join && <p className="shrink-0 font-word text-2xl"><span className="font-sans text-base text-muted">All join it: </span>{join}</p>}
         {last?.outcome === 'with-help' && last.childId !== null && LADDER.map((help) => <Chip key={help} on={last.helps.includes(help)} onTap={() => toggle(help)}>{HELP_WORDS[help]}</Chip>)}
         {last && last.childId !== null && last.outcome !== 'no-reply' && last.outcome !== 'does-not-count' && (

@@ -65,9 +65,9 @@ export function ChildrenList({ people, nameOf, state, onChoose, onAway, onLate }
       const box = list.current;
       const row = box?.querySelector<HTMLElement>('[aria-current="true"]')?.closest('li');
       if (!box || !row) return;
-      box.scrollTo({
-        top: inSight(row.offsetTop, row.offsetHeight, box.scrollTop, box.clientHeight), left: inSight(row.offsetLeft, row.offsetWidth, box.scrollLeft, box.clientWidth),
-      });
+      const top = inSight(row.offsetTop, row.offsetHeight, box.scrollTop, box.clientHeight);
+      const left = inSight(row.offsetLeft, row.offsetWidth, box.scrollLeft, box.clientWidth);
+      if (top !== box.scrollTop || left !== box.scrollLeft) box.scrollTo({ top, left });
     });
     return () => cancelAnimationFrame(frame);
   }, [state.childId, playing]);

@@ -7,7 +7,6 @@ import { Picture } from '../kit/picture';
 
 interface ItemViewProps {
   readonly item: Item;
-  readonly turnKey: string;
   /** Children can see: what would give the answer away is hidden. */
   readonly covered: boolean;
   readonly letters: boolean;
@@ -76,7 +75,7 @@ export function ItemView(props: ItemViewProps) {
 type Of<K extends View['kind']> = Extract<View, { kind: K }>;
 
 /** One word on its bounce line. Where the adult says larger parts, they stand above it. */
-function OneLine({ item, view, turnKey, covered, letters, lit, missed, onTap }: ItemViewProps & { view: Of<'line'> }) {
+function OneLine({ item, view, covered, letters, lit, missed, onTap }: ItemViewProps & { view: Of<'line'> }) {
   const states: MarkState[] = item.marks.map((_, i) => (view.parts === null && lit > i ? 'lit' : missed.includes(i) ? 'missed' : 'plain'));
   return (
     <div className="max-w-[46rem] pb-2">
@@ -85,7 +84,7 @@ function OneLine({ item, view, turnKey, covered, letters, lit, missed, onTap }: 
           {view.parts.map((part, i) => <span key={i} className={`border-b-8 ${lit > i ? 'border-marigold' : 'border-line'}`}>{covered ? '…' : part}</span>)}
         </p>
       )}
-      <BounceLine key={turnKey} marks={item.marks} count={item.count} size="full" labels={!covered} letters={letters && !covered} states={states} spot={view.parts ? null : view.spot} onTap={onTap} />
+      <BounceLine room="var(--room)" marks={item.marks} count={item.count} size="full" labels={!covered} letters={letters && !covered} states={states} spot={view.parts ? null : view.spot} onTap={onTap} />
     </div>
   );
 }

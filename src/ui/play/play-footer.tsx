@@ -33,7 +33,7 @@ export const Marks = memo(function Marks({ who, likely, covered, noHelp, onMark,
           <span className="sr-only">{who} said</span>
           {likely.map((answer, i) => (
             <button
-              key={answer.id} type="button" onClick={() => onMark(answer.outcome, answer)}
+              key={i} type="button" onClick={() => onMark(answer.outcome, answer)}
               className="flex min-h-16 shrink-0 items-center gap-2.5 rounded-full border border-line-strong bg-paper px-4 hover:border-ink"
             >
               {!covered && answer.show && <span className="font-word text-2xl">{answer.show}</span>}

@@ -43,7 +43,7 @@ const KeysDialog = dynamic(() => import('./device-dialog').then((m) => m.KeysDia
 /** The run: what to say, the line that paces it, what is right, and one tap for what the child did. */
 export function PlayScreen({ session }: { session: PlaySession }) {
   const log = useSessionLog(session.id, session.log);
-  const { pending, news, dismiss, add, flush } = log;
+  const { pending, news, dismiss, add, settled, flush } = log;
   const [device] = useDevice();
   const run = useRun(session, log.log, device);
   const { state, round, people, late, nameOf, modelling, item, ownWay } = run;
@@ -81,7 +81,7 @@ export function PlayScreen({ session }: { session: PlaySession }) {
   useEffect(() => {
     markNow.current = mark;
   });
-  const onMark = useCallback((outcome: Outcome, of?: LikelyAnswer): void => void markNow.current(outcome, of), []);
+  const onMark = useCallback((outcome: Outcome, of?: Pick<LikelyAnswer, 'slip' | 'said' | 'missed'>): void => void settled().then(() => markNow.current(outcome, of)), [settled]);
   const onElse = useCallback((): void => setDialog('said'), []);
 
   const sayAgain = (): void => {
@@ -113,15 +113,15 @@ export function PlayScreen({ session }: { session: PlaySession }) {
     await Promise.all([forget(session.id, Date.now()).catch(() => undefined), forgetPage(`/play/${session.id}`)]);
     router.push(`/look-back/${session.id}`);
   };
-  const finishHunt = (): void => void mark('on-own', { slip: null, said: [...state.ticked].join(', ').slice(0, 200), missed: [] });
+  const finishHunt = (): void => onMark('on-own', { slip: null, said: [...state.ticked].join(', ').slice(0, 200), missed: [] });
   const judgeable = item !== undefined && !hunting && canJudge(item.judged);
 
   usePlayKeys({
     blocked: dialog !== null,
     keys: {
       ' ': () => (pacing.lit < 0 ? play(gaps[mine.gap]!) : stop()),
-      ...(hunting ? { '1': finishHunt, '5': () => void mark('does-not-count') } : Object.fromEntries(OUTCOMES.map((outcome, i) => [String(i + 1), () => void mark(outcome)]))),
-      ...Object.fromEntries(likely.map((answer, i) => [LIKELY_KEYS[i]!, () => void mark(answer.outcome, answer)])),
+      ...(hunting ? { '1': finishHunt, '5': () => onMark('does-not-count') } : Object.fromEntries(OUTCOMES.map((outcome, i) => [String(i + 1), () => onMark(outcome)]))),
+      ...Object.fromEntries(likely.map((answer, i) => [LIKELY_KEYS[i]!, () => onMark(answer.outcome, answer)])),
       ...(judgeable ? { t: onElse } : {}),
       u: acts.undo, a: sayAgain, ...(check ? {} : { s: slower }), w: acts.swap, p: acts.skip, n: () => { if (playing && !hunting) setDialog('note'); }, '?': () => setDialog('keys'), b: () => setDialog('pause'), d: () => setDialog('device'),
       o: () => { if (state.last?.outcome === 'on-own') acts.amend({ selfCorrected: state.last.selfCorrected !== true }); },
@@ -163,15 +163,15 @@ export function PlayScreen({ session }: { session: PlaySession }) {
 
       <div className="grid min-h-0 grid-cols-1 md:grid-cols-[216px_minmax(0,1fr)] lg:grid-cols-[256px_minmax(0,1fr)]">
         <ChildrenList people={people} nameOf={nameOf} state={state} onChoose={acts.choose} onAway={acts.away} onLate={late.length ? () => setDialog('late') : undefined} />
-        <main className="flex min-w-0 flex-col gap-2 px-4 py-3 sm:px-7 md:overflow-y-auto lg:px-9">
+        <main className="flex min-w-0 flex-col gap-2 px-4 py-3 *:shrink-0 max-xl:gap-1 max-xl:py-1.5 [--room:calc(100vw-48px)] sm:px-7 sm:[--room:calc(100vw-72px)] md:overflow-y-auto md:[--room:min(46rem,calc(100vw-288px))] lg:px-9 lg:[--room:min(46rem,calc(100vw-344px))]">
           {item && (playing || modelling) ? (
             <>
               <h1 className="sr-only">{round.name} with {session.groupName}</h1>
               <p role="status" className="sr-only">{modelling || state.calling ? '' : `${nameOf(state.childId)}’s turn, ${state.done + 1} of ${state.planned}`}</p>
-              <div className="flex min-h-[5.2rem] items-baseline gap-4 max-sm:flex-col max-sm:gap-1">
+              <div className="flex min-h-[5.2rem] items-baseline max-xl:min-h-[4.8rem] gap-4 max-sm:flex-col max-sm:gap-1">
                 <Tag tone="say">Say</Tag>
                 <div className="min-w-0 flex-1">
-                  <p className={`font-word leading-tight ${modelling ? 'text-[1.4rem]' : item.view.kind === 'line' || item.view.kind === 'pair' ? 'text-[1.6rem] lg:text-[2rem]' : 'text-2xl lg:text-[1.7rem]'}`}>
+                  <p className={`font-word leading-tight ${modelling ? 'text-[1.4rem]' : item.view.kind === 'line' || item.view.kind === 'pair' ? 'text-[1.6rem] xl:text-[2rem]' : 'text-2xl xl:text-[1.7rem]'}`}>
                     {modelling ? round.opening : sayOf(step, item, covered ? coveredText(round.ask) : asked, covered)}
                   </p>
                   <p className="mt-1 text-muted">
@@ -184,7 +184,7 @@ export function PlayScreen({ session }: { session: PlaySession }) {
                 <HuntView key={turnKey} item={item} covered={covered} ticked={state.ticked} onTick={acts.tick} onTyped={onElse} />
               ) : (
                 <ItemView
-                  item={item} turnKey={turnKey} covered={covered} letters={session.letters} lit={pacing.lit} missed={modelling ? [] : mine.missed} onTap={tapMissed}
+                  item={item} covered={covered} letters={session.letters} lit={pacing.lit} missed={modelling ? [] : mine.missed} onTap={tapMissed}
                   ownName={item.key === OWN_NAME ? (state.childId ? nameOf(state.childId) : 'your own name') : ''}
                 />
               )}
@@ -194,7 +194,7 @@ export function PlayScreen({ session }: { session: PlaySession }) {
                   <p className="text-muted">Hidden while children can see.</p>
                 ) : (
                   <p className="flex min-w-0 flex-wrap items-baseline gap-x-4">
-                    <span data-answer className={`font-word font-bold leading-none ${modelling ? 'text-3xl' : 'text-[2.5rem]'}`}>{modelling ? modelLine(item) : item.expected}</span>
+                    <span data-answer className={`font-word font-bold leading-none ${modelling ? 'text-3xl' : 'text-[2.5rem] max-xl:text-[2rem]'}`}>{modelling ? modelLine(item) : item.expected}</span>
                     <span className="text-muted">
                       {item.view.kind === 'line' && [item.count ? `${item.count} sounds` : '', item.meaning].filter(Boolean).join(' · ')}
                       {item.contested && <span className="ml-2">({item.contested})</span>}
@@ -202,7 +202,7 @@ export function PlayScreen({ session }: { session: PlaySession }) {
                   </p>
                 )}
               </div>
-              <div className="mt-auto grid gap-2">
+              <div className="mt-auto grid gap-2 max-xl:gap-1.5">
                 {!modelling && !hunting && (
                   <TurnTools
                     steps={round.routine} step={step} onStep={onStep}
@@ -235,7 +235,7 @@ export function PlayScreen({ session }: { session: PlaySession }) {
         ) : playing && hunting ? (
           <div className="grid grid-cols-[1fr_auto] gap-3">
             <button type="button" className="action min-h-24 text-2xl" onClick={finishHunt}>That is the harvest: {state.ticked.size} {state.ticked.size === 1 ? 'word' : 'words'}</button>
-            <button type="button" className="plain min-h-24 px-6" onClick={() => void mark('does-not-count')}>{OUTCOME_WORDS['does-not-count']}</button>
+            <button type="button" className="plain min-h-24 px-6" onClick={() => onMark('does-not-count')}>{OUTCOME_WORDS['does-not-count']}</button>
           </div>
         ) : playing && state.calling ? (
           <Calling people={people.filter((c) => !state.away.has(c.id) && !state.resting.has(c.id)).map(({ id }) => ({ id, turns: state.answers.filter((a) => a.childId === id).length }))} nameOf={nameOf} onChoose={acts.choose} />
@@ -263,7 +263,7 @@ export function PlayScreen({ session }: { session: PlaySession }) {
           sessionId={session.id} round={state.round} itemKey={item.key} accent={session.accent} who={nameOf(state.childId)} question={hunting ? null : questionOf(session, round, item, ownWay)} onClose={() => setDialog(null)}
           onMark={({ chunks, word, judgement }) => {
             setDialog(null);
-            if (!hunting) void mark(judgement.outcome, { slip: judgement.slip, said: saidOf(chunks).slice(0, 200), missed: judgement.missed });
+            if (!hunting) onMark(judgement.outcome, { slip: judgement.slip, said: saidOf(chunks).slice(0, 200), missed: judgement.missed });
             else if (judgement.outcome === 'on-own') acts.tick(word, true);
           }}
         />

@@ -20,6 +20,8 @@ export interface SessionLog {
   readonly dismiss: () => void;
   /** Keeps an entry on the device, then shows it, then sends it. `false` where it could not be kept anywhere. */
   readonly add: (entry: NewEntry) => Promise<boolean>;
+  /** Resolves when what was tapped before is kept and shown, so that a quick second tap speaks of what it made. */
+  readonly settled: () => Promise<unknown>;
   /** Sends what waits; `true` when the server has it all. */
   readonly flush: () => Promise<boolean>;
 }
@@ -115,7 +117,9 @@ export function useSessionLog(sessionId: string, initial: readonly Entry[]): Ses
     };
   }, [sessionId, stamps]);
 
-  const add = useCallback(async (entry: NewEntry): Promise<boolean> => {
+  const last = useRef<Promise<unknown>>(Promise.resolve());
+  const settled = useCallback(() => last.current, []);
+  const keepOne = useCallback(async (entry: NewEntry): Promise<boolean> => {
     // Nothing is stamped by a clock that may be an hour out while the server is about to say the time.
     await ready.current;
     const made = { ...entry, ...stamps().make(Date.now()) } as Entry;
@@ -141,10 +145,15 @@ export function useSessionLog(sessionId: string, initial: readonly Entry[]): Ses
     channel.current?.postMessage({ entry: made } satisfies TabMessage);
     return true;
   }, [sessionId, stamps]);
+  const add = useCallback((entry: NewEntry): Promise<boolean> => {
+    const work = keepOne(entry);
+    last.current = work;
+    return work;
+  }, [keepOne]);
 
   return useMemo(() => ({
-    log, pending, news, add,
+    log, pending, news, add, settled,
     dismiss: () => setNews(null),
     flush: () => sync.current?.flush() ?? Promise.resolve(false),
-  }), [log, pending, news, add]);
+  }), [log, pending, news, add, settled]);
 }
