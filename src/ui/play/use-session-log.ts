@@ -110,6 +110,7 @@ export function useSessionLog(sessionId: string, initial: readonly Entry[]): Ses
     tabs.postMessage({ hello: true } satisfies TabMessage);
     return () => {
       running.stop();
+      channel.current = null;
       tabs.close();
       clearInterval(looking);
       window.removeEventListener('online', onWake);
@@ -142,7 +143,8 @@ export function useSessionLog(sessionId: string, initial: readonly Entry[]): Ses
       if (onDevice) setPending((n) => n + 1);
       setLog((was) => mergeLogs(was, [made]));
     });
-    channel.current?.postMessage({ entry: made } satisfies TabMessage);
+    // Other tabs hear of it once this one has drawn.
+    setTimeout(() => channel.current?.postMessage({ entry: made } satisfies TabMessage));
     return true;
   }, [sessionId, stamps]);
   const add = useCallback((entry: NewEntry): Promise<boolean> => {
