@@ -51,6 +51,7 @@ describe('just right', () => {
   test('what is expected is said in tenths, as a guess, and of no child by name', () => {
     expect(expectedInWords([0.62, 0.94])).toBe('About 8 in 10 should come off alone; from child to child 6 to 9 in 10. A guess from their answers so far.');
     expect(expectedInWords([0.81])).toBe('About 8 in 10 should come off alone. A guess from their answers so far.');
+    expect(expectedInWords([0.01, 0.999])).toContain('1 to 9 in 10');
     expect(expectedInWords([])).toContain('a child who is new');
   });
   test('after forty answers of a made-up child the chance is near the true rate', () => {

@@ -24,7 +24,10 @@ interface AnswerProps {
 
 /** What a cell shows in one glance: what was said where it is known, else what slipped, else the mark alone. */
 const gist = ({ said, slip, outcome, selfCorrected }: LookBackAnswer, accent: AccentId): string =>
-  said && outcome !== 'on-own' ? saidLabel(said, accent) : slip ? SLIP_WORDS[slip] : selfCorrected ? 'put right by self' : '';
+  said && outcome !== 'on-own' ? saidLabel(said, accent) : slip ? SLIP_WORDS[slip] : selfCorrected ? 'put right' : '';
+
+/** Sounds said apart stay on one line up to this many characters. */
+const ON_A_LINE = 20;
 
 /** One answer; a tap opens what was heard and lets the mark be put right, with the reason. */
 export function AnswerButton({ sessionId, answer, accent, people }: AnswerProps) {
@@ -49,15 +52,16 @@ export function AnswerButton({ sessionId, answer, accent, people }: AnswerProps)
     ['Time to mark', answer.thinkMs === null ? '' : `${(answer.thinkMs / 1000).toFixed(0)} s (it times the adult too)`], ['Marked by', answer.markedBy ?? ''],
     ['Before', answer.before.map((b) => `${OUTCOME_WORDS[b.outcome]}${b.why ? ` (${WHY_WORDS[b.why]})` : ''}`).join(', then ')],
   ];
+  const text = gist(answer, accent);
   const corrected = answer.before.some((b) => b.why !== 'detail');
   return (
     <>
-      <button type="button" onClick={() => setOpen(true)} className="flex min-h-12 w-full items-center gap-2 rounded-lg px-2 text-left hover:bg-card">
+      <button type="button" onClick={() => setOpen(true)} className="flex min-h-12 w-full flex-col items-start justify-center gap-1 rounded-lg px-2 py-1 text-left hover:bg-card">
         <span className="sr-only">{who}, </span>
         <OutcomeMark outcome={answer.outcome} />
         <span className="sr-only">{answer.label} </span>
         <span className="leading-tight">
-          <span className="font-word">{gist(answer, accent)}</span>
+          <span className={`font-word ${text.includes('·') && text.length <= ON_A_LINE ? 'whitespace-nowrap' : ''}`}>{text}</span>
           {(corrected || answer.note) && <span className="block text-[0.9rem] text-muted">{[corrected ? 'corrected' : '', answer.note ? 'note' : ''].filter(Boolean).join(' · ')}</span>}
         </span>
         <span className="sr-only">: put right</span>

@@ -54,7 +54,7 @@ export function AnswerGrid({ sessionId, accent, people, rounds, answers }: GridP
               <caption className="pb-1 text-left font-word text-xl font-bold">{caption}</caption>
               <thead>
                 <tr className="border-b border-line-strong">
-                  <td className="sticky left-0 z-10 min-w-32 bg-paper" />
+                  <td className="sticky left-0 z-10 min-w-24 bg-paper" />
                   {items.map(({ word, label }) => <th key={word} scope="col" className="max-w-56 px-2 pb-1 text-left align-bottom font-word text-lg leading-tight">{label}</th>)}
                 </tr>
               </thead>
@@ -63,7 +63,7 @@ export function AnswerGrid({ sessionId, accent, people, rounds, answers }: GridP
                   <tr key={row.id} className="border-b border-line">
                     <th scope="row" className="sticky left-0 z-10 max-w-48 bg-paper py-1 pr-4 text-left font-word text-lg font-normal wrap-anywhere">{row.name}</th>
                     {items.map(({ word }) => (
-                      <td key={word} className="min-w-20 align-top">
+                      <td key={word} className="min-w-18 align-top">
                         {seen.filter((a) => a.word === word && roundOf(a.turn) === number && (a.childId ?? 'everyone') === row.id).map((a) => <AnswerButton key={a.id} sessionId={sessionId} answer={a} accent={accent} people={people} />)}
                       </td>
                     ))}

@@ -37,7 +37,7 @@ export function RoundDialog({ round, shown, task, games, put, ask, said, onClose
   return (
     <Dialog open onOpenChange={onClose} title={shown.name}>
       <div className="space-y-6">
-        <GamePicker games={games} task={round.task} step={round.step} label="Make the round anew" onPick={async (id, step) => { await tell({ kind: 'set', round: round.id, task: id, step }); }} />
+        <GamePicker key={`${round.task} ${round.step}`} games={games} task={round.task} step={round.step} label="Make the round anew" onPick={async (id, step) => { await tell({ kind: 'set', round: round.id, task: id, step }); }} />
         {!shown.inOrder && <button type="button" className="plain w-full" onClick={() => void tell({ kind: 'aim', round: round.id })}>Just right: aim at 8 in 10 for who is here</button>}
         <p role="status" className={said ? 'border-l-4 border-slate pl-3' : 'sr-only'}>{said ?? ''}</p>
         {failed && <p role="alert" className="border-l-4 border-red pl-3 text-red">That could not be made; the reason stands above the plan.</p>}
