@@ -1,6 +1,6 @@
 import { TASKS } from '../core/games';
 import { FAMILIES, FAMILY_NAMES } from '../core/games/task';
-import { labelOf, makingOf } from '../core/phonology/sounds';
+import { labelOf, isVowel } from '../core/phonology/sounds';
 import { preparedBank } from './bank';
 import { getSettings } from './settings';
 
@@ -18,7 +18,7 @@ export async function catalogue(): Promise<Catalogue> {
   const bank = await preparedBank(accent, conventions);
   const sounds = bank.index.sounds.map((ipa) => {
     const { label, as } = labelOf(ipa, accent);
-    return { ipa, label: `/${label}/${as ? ` as in ${as}` : ''}`, vowel: makingOf(ipa) === 'vowel' };
+    return { ipa, label: `/${label}/${as ? ` as in ${as}` : ''}`, vowel: isVowel(ipa) };
   });
   return {
     families: FAMILIES.map((family) => ({

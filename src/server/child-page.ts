@@ -24,6 +24,7 @@ import { chosenOf, type Chosen } from './progress';
 import { Problem } from './problems';
 import { checkId, readOwnWay } from './session-record';
 import { getProgressSettings, getSettings } from './settings';
+import { stands } from './standing-sql';
 
 export interface RecentAnswer {
   readonly id: string;
@@ -70,16 +71,12 @@ interface Row { readonly id: string; readonly session_id: string; readonly turn:
 /** The answers of a child that stand, the newest first. */
 export async function standingRows(childId: string, limit: number, only = ''): Promise<Row[]> {
   const { sequelize } = await database();
-  const rows = await sequelize.query<Row>(
+  return sequelize.query<Row>(
     `SELECT a.id, a.session_id, a.turn, a.word, a.task, a.step, a.outcome, a.standing, a.slip, a.said, a.helps, a.note, a.at, a.sounds, s.accent FROM answers a JOIN sessions s ON s.id = a.session_id
-     WHERE a.child_id = :child AND a.second = 0 ${only} AND NOT EXISTS (SELECT 1 FROM answers b WHERE b.supersedes = a.id)
-       AND NOT EXISTS (SELECT 1 FROM steps u WHERE u.session_id = a.session_id AND u.kind = 'undo' AND u.detail ->> '$.answerId' = a.id)
+     WHERE a.child_id = :child ${only} AND ${stands('a')}
      ORDER BY a.at DESC LIMIT :limit`,
     { replacements: { child: childId, limit }, type: QueryTypes.SELECT },
   );
-  // Of two marks of one turn the later stands.
-  const seen = new Set<string>();
-  return rows.filter((r) => !seen.has(`${r.session_id} ${r.turn}`) && Boolean(seen.add(`${r.session_id} ${r.turn}`)));
 }
 
 function recentOf(row: Row): RecentAnswer {

@@ -1,6 +1,5 @@
 import { v7 } from 'uuid';
-import { chosenStepSchema } from '../core/formats/schemas';
-import { explain } from '../core/formats/schemas';
+import { chosenStepSchema, explain } from '../core/formats/schemas';
 import { groupBy } from '../core/group-by';
 import { database } from './database';
 import type { ChosenStepRow } from './models';

@@ -4,6 +4,7 @@ import type { Outcome } from '../core/answers/outcome';
 import type { AccentId } from '../core/phonology/accents';
 import { agreement, type Agreement } from '../core/progress/agreement';
 import { database } from './database';
+import { left } from './standing-sql';
 
 export interface HeardTwice { readonly sessionId: string; readonly child: string; readonly item: string; readonly at: number; readonly marks: readonly [Outcome, Outcome] }
 export interface Ears { readonly first: string; readonly second: string; readonly agreement: Agreement; /** Marked otherwise, the newest first. */ readonly differing: readonly HeardTwice[] }
@@ -17,8 +18,7 @@ export async function earsOf(groupId: string): Promise<Ears[]> {
     `SELECT a.id, a.session_id, a.turn, a.word, a.task, a.outcome, a.marked_by AS by, a.second, a.at, a.child_id, c.name AS child, s.accent FROM answers a
      JOIN sessions s ON s.id = a.session_id JOIN children c ON c.id = a.child_id
      WHERE s.group_id = :group AND a.marked_by IS NOT NULL AND a.session_id IN (SELECT session_id FROM answers WHERE second = 1)
-       AND NOT EXISTS (SELECT 1 FROM answers b WHERE b.supersedes = a.id)
-       AND NOT EXISTS (SELECT 1 FROM steps u WHERE u.session_id = a.session_id AND u.kind = 'undo' AND u.detail ->> '$.answerId' = a.id)
+       AND ${left('a')}
      ORDER BY a.id`, { replacements: { group: groupId }, type: QueryTypes.SELECT });
   const byAnswer = new Map<string, Map<string, Row>>();
   for (const row of rows) {

@@ -6,6 +6,7 @@ import { addCells, cellsOf, type Cells } from '../core/progress/sound-map';
 import { standingAnswers } from '../core/sessions/standing';
 import { database } from './database';
 import type { AnswerRow, EvidenceRow, StepRow } from './models';
+import { givenOf } from './session-record';
 
 const DAY_MS = 86_400_000;
 /** Days since 1970 by the clock on the wall. Example: two answers of one evening share a day. */
@@ -13,8 +14,7 @@ export const dayOf = (at: number): number => Math.floor((at - new Date(at).getTi
 
 /** What the answers of one session say, child by child: a pure function of its log, so corrections and undos are in it. */
 function evidenceIn(sessionId: string, answers: readonly AnswerRow[], undone: ReadonlySet<string>): { runs: EvidenceRow[]; heard: { child_id: string; session_id: string; cells: string }[] } {
-  const rows = answers.map((a) => ({ ...a, childId: a.child_id, differs: a.differs === 1, second: a.second === 1 }));
-  const { byTurn, differing } = standingAnswers(rows, undone);
+  const { byTurn, differing } = standingAnswers(answers.map(givenOf), undone);
   const standing = [...byTurn.values(), ...differing].filter((a) => a.childId !== null && a.outcome !== 'does-not-count').sort((a, b) => (a.id < b.id ? -1 : 1));
   const runs = [...groupBy(standing, (a) => `${a.childId} ${a.task} ${a.step} ${a.standing}`).values()].map((of): EvidenceRow => {
     const last = of.at(-1)!;

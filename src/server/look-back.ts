@@ -12,7 +12,7 @@ import { groupBy } from '../core/group-by';
 import type { AccentId } from '../core/phonology/accents';
 import { tally, type Tally } from '../core/sessions/summary';
 import { database } from './database';
-import { replayPlan, sessionLog, sessionRecord, type SessionRecord, type StoredRound } from './session-record';
+import { givenOf, replayPlan, sessionLog, sessionRecord, type SessionRecord, type StoredRound } from './session-record';
 
 export interface LookBackAnswer extends ExportRow {
   readonly childId: string | null;
@@ -132,7 +132,7 @@ export async function listSessions(groupId: string, limit = 50, now = Date.now()
   const undone = new Set(undos.map((u) => (JSON.parse(u.get().detail) as { answerId: string }).answerId));
   const bySession = groupBy(answers.map((a) => a.get()), (a) => a.session_id);
   const tallyOf = (session: string): Tally =>
-    tally([...standingAnswers((bySession.get(session) ?? []).map((a) => ({ ...a, childId: a.child_id, differs: a.differs === 1, second: a.second === 1 })), undone).byTurn.values()].map((a) => ({ outcome: a.outcome as Outcome })));
+    tally([...standingAnswers((bySession.get(session) ?? []).map(givenOf), undone).byTurn.values()].map((a) => ({ outcome: a.outcome as Outcome })));
   return sessions.map((s) => {
     const rounds = JSON.parse(s.rounds) as StoredRound[];
     return {

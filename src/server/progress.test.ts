@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { v7 } from 'uuid';
 import { childFileSchema } from '../core/formats/child-file';
+import { seeded } from '../core/random';
 import type { AnswerEntry, Entry } from '../core/sessions/log';
 import { appendLog } from './append-log';
 import { boardRows } from './board';
@@ -33,6 +34,36 @@ async function begun(task: 'blending' | 'segmenting' = 'blending'): Promise<{ id
   return { groupId: group.id, wren, kofi, id: await startWords({ groupId: group.id, task, words: ['sun', 'map', 'leg'], model: 'net' }) };
 }
 const marksOf = async (child: string): Promise<string[]> => (await runsOf([child])).get(child)!.map((r) => `${r.task} ${r.step} ${r.standing} ${r.marks}`).sort();
+
+// The rule in SQL against the rule in core/sessions/standing, on logs with everything in them.
+test('the answers that stand are the same for a query over many sessions as for one session’s own log', async () => {
+  const { id, wren, kofi } = await begun();
+  const random = seeded(7);
+  const pick = <T>(of: readonly T[]): T => of[Math.floor(random() * of.length)]!;
+  const log: Entry[] = [];
+  for (let i = 0; i < 160; i += 1) {
+    const given = log.filter((e): e is AnswerEntry => e.kind === 'answer');
+    const old = given.length && random() < 0.35 ? pick(given) : null;
+    const at = { id: v7({ msecs: 1_760_000_000_000 + i * 1_000 }), at: 1_760_000_000_000 + i * 1_000 };
+    if (old && random() < 0.4) log.push({ kind: 'undo', answerId: old.id, ...at });
+    else if (old) log.push({ ...old, outcome: 'with-help', childId: random() < 0.3 ? pick([wren, kofi]) : old.childId, supersedes: old.id, why: 'other', ...at });
+    else log.push(answer(Math.floor(random() * 40), pick([wren, kofi]), pick(['sun', 'map', 'leg']), { ...(random() < 0.15 ? { differs: true } : {}), ...(random() < 0.15 ? { second: true, by: 'KM' } : {}), ...at }));
+  }
+  expect((await appendLog(id, log)).refused).toEqual([]);
+  const { answers } = await lookBack(id);
+  expect(answers.length).toBeGreaterThan(25);
+  for (const child of [wren, kofi]) {
+    expect((await standingRows(child, 1_000)).map((r) => r.id).sort()).toEqual(answers.filter((a) => a.childId === child).map((a) => a.id).sort());
+  }
+});
+
+test('a turn two devices gave to two children is the later one’s, on the page of each', async () => {
+  const { id, wren, kofi } = await begun();
+  await appendLog(id, [answer(0, wren, 'sun', { id: v7({ msecs: 1_760_000_000_000 }), at: 1 }), answer(0, kofi, 'sun', { id: v7({ msecs: 1_760_000_001_000 }), at: 2 })]);
+  expect(await standingRows(wren, 5)).toEqual([]);
+  expect((await childFile(wren)).answers.map((a) => a.stands)).toEqual(['replaced']);
+  expect((await standingRows(kofi, 5)).map((r) => r.turn)).toEqual([0]);
+});
 
 describe('evidence', () => {
   test('is what stands: corrected, undone, doubled, of another child, or of a second pair of ears', async () => {

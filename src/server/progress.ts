@@ -6,7 +6,7 @@ import { reviewOf } from '../core/progress/review';
 import { chosenSteps, type ChosenStep } from './chosen-steps';
 import { runsOf } from './evidence';
 import type { Group } from './groups';
-import { getProgressSettings } from './settings';
+import { getProgressSettings, type ProgressSettings } from './settings';
 
 export interface Chosen extends ChosenStep { readonly step: NextStep }
 
@@ -26,13 +26,14 @@ export function chosenOf(choice: ChosenStep | undefined): Chosen | null {
   return choice && rung ? { ...choice, step: { ladder: ladderOf(choice.ladder).id, rung: rung.id, rungOf: rung, move: 'stay', reason: `Chosen by ${choice.by ?? 'an adult'}.` } } : null;
 }
 
-interface Read { readonly children: readonly ChildProgress[]; readonly runs: ReadonlyMap<string, readonly Run[]> }
+interface Read { readonly settings: ProgressSettings; readonly children: readonly ChildProgress[]; readonly runs: ReadonlyMap<string, readonly Run[]> }
 
 async function read(group: Group, now: number): Promise<Read> {
   const ids = group.children.map((c) => c.id);
-  const [{ rule, unitOrder }, runs, chosen] = await Promise.all([getProgressSettings(), runsOf(ids), chosenSteps(ids)]);
+  const [settings, runs, chosen] = await Promise.all([getProgressSettings(), runsOf(ids), chosenSteps(ids)]);
+  const { rule, unitOrder } = settings;
   return {
-    runs,
+    settings, runs,
     children: group.children.map(({ id, name, away }) => {
       const own = runs.get(id)!;
       const ladders = evidenceOf(own, now, rule, false);
@@ -64,7 +65,7 @@ const DAY_MS = 86_400_000;
 
 /** Groups for those who are here, and what is due to come again. */
 export async function tomorrowFor(group: Group, now = Date.now()): Promise<Tomorrow> {
-  const [{ children, runs }, { unitOrder, staff }] = await Promise.all([read(group, now), getProgressSettings()]);
+  const { children, runs, settings: { unitOrder, staff } } = await read(group, now);
   const first = ladderOf(BEGIN_ORDER[unitOrder][0]!);
   const beginning: NextStep = { ladder: first.id, rung: first.rungs[0]!.id, rungOf: first.rungs[0]!, move: 'begin', reason: 'An easy first step.' };
   const here = children.filter((c) => !c.away);

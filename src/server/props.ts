@@ -1,6 +1,6 @@
 import { marksOf, type Mark } from '../core/games/item';
 import type { Caution } from '../core/lexicon/entry';
-import { labelOf, makingOf } from '../core/phonology/sounds';
+import { labelOf, isVowel } from '../core/phonology/sounds';
 import { bankEntry, preparedBank } from './bank';
 import { database } from './database';
 import { Problem } from './problems';
@@ -52,7 +52,7 @@ export async function shelf(): Promise<ShelfSound[]> {
     };
     bySound.set(ipa, [...(bySound.get(ipa) ?? []), row]);
   }
-  const vowel = (ipa: string): number => (makingOf(ipa) === 'vowel' ? 1 : 0);
+  const vowel = (ipa: string): number => (isVowel(ipa) ? 1 : 0);
   return [...bySound]
     .map(([ipa, of]) => ({ ipa, ...labelOf(ipa, accent), words: of, owned: of.filter((w) => w.owned).length }))
     .sort((a, b) => vowel(a.ipa) - vowel(b.ipa) || a.label.localeCompare(b.label));

@@ -66,6 +66,10 @@ const answerOf = (row: AnswerRow): AnswerEntry => ({
   ...(row.marked_by ? { by: row.marked_by } : {}), ...(row.why ? { why: row.why as Why } : {}), ...(row.partner_id ? { partnerId: row.partner_id } : {}),
 });
 
+/** An answer's row as the rule of what stands reads it. */
+export const givenOf = <R extends Pick<AnswerRow, 'child_id' | 'differs' | 'second'>>(row: R): Omit<R, 'differs' | 'second'> & { readonly childId: string | null; readonly differs: boolean; readonly second: boolean } =>
+  ({ ...row, childId: row.child_id, differs: row.differs === 1, second: row.second === 1 });
+
 const stepOf = (row: StepRow): Entry => ({ ...(JSON.parse(row.detail) as object), kind: row.kind, id: row.id, at: row.at }) as Entry;
 
 /** A session's plan with the ids of its children. Throws a Problem (404) where there is none. */

@@ -1,4 +1,4 @@
-import { makingOf } from '../phonology/sounds';
+import { isVowel } from '../phonology/sounds';
 import { align, swapCost, type Step } from './align';
 import type { Slip } from './outcome';
 import { NO_OWN_WAY, saysFor, type OwnWay } from './own-way';
@@ -55,7 +55,6 @@ export function askedFor(sounds: readonly string[]): Asked[] {
   return sounds.map((ipa, i) => ({ ipa, close: i > 0 && !vowels[i] && !vowels[i - 1] && (i < first || i - 1 > last), fused: false }));
 }
 
-const isVowel = (ipa: string): boolean => makingOf(ipa) === 'vowel';
 /** The vowel that creeps in after a consonant said alone. */
 const UH: ReadonlySet<string> = new Set(['ə', 'ʌ', 'ɜː']);
 /** tr and dr begin like /tʃ/ and /dʒ/: who says so has listened well (Read 1971, Pre-school children's knowledge of English phonology; from memory). */

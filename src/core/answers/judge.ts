@@ -2,7 +2,7 @@ import { analyse, askedFor, faithful, type Analysis, type Asked, type Hearing } 
 import type { Outcome, Slip } from './outcome';
 import { NO_OWN_WAY, saysFor, type OwnWay } from './own-way';
 import type { Chunks } from './said';
-import { makingOf } from '../phonology/sounds';
+import { isVowel } from '../phonology/sounds';
 
 /** How an item's answer is judged; plain data, so that the screen can say it and the core can do it. */
 export type Judged =
@@ -48,7 +48,6 @@ export interface Question {
 const same = (a: readonly string[], b: readonly string[]): boolean => a.length === b.length && a.every((x, i) => x === b[i]);
 const right = (why: string, kind: Slip | null = null, analysis: Analysis | null = null): Judgement => ({ outcome: 'on-own', slip: kind, missed: [], why, analysis });
 const slip = (kind: Slip, why: string, missed: readonly number[] = [], analysis: Analysis | null = null): Judgement => ({ outcome: 'not-yet', slip: kind, missed, why, analysis });
-const isVowel = (ipa: string): boolean => makingOf(ipa) === 'vowel';
 
 /** The better of two readings: a child who speaks another accent may answer in it, or in the setting's. */
 function bestOf(targets: readonly (readonly Asked[])[], said: Chunks, hearing: Hearing): Analysis {

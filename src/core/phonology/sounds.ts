@@ -79,15 +79,18 @@ const vowelLabels = new Map<AccentId, ReadonlyMap<string, Label>>(ACCENT_IDS.map
   return [id, labels];
 }));
 
-const isVowel = (ipa: string): boolean => ACCENT_IDS.some((id) => vowelLabels.get(id)!.has(ipa));
+const amongVowels = (ipa: string): boolean => ACCENT_IDS.some((id) => vowelLabels.get(id)!.has(ipa));
 
 /** How the sound is modelled. Throws for a symbol outside the inventory. Example: `makingOf('t') // 'clip'`. */
 export function makingOf(ipa: string): Making {
   const facts = CONSONANTS[ipa];
   if (facts) return facts.making;
-  if (isVowel(ipa)) return 'vowel';
+  if (amongVowels(ipa)) return 'vowel';
   throw new Error(`/${ipa}/ is not in the inventory of sounds.`);
 }
+
+/** Throws for a symbol outside the inventory. Example: `isVowel('æ') // true`. */
+export const isVowel = (ipa: string): boolean => makingOf(ipa) === 'vowel';
 
 const CONSONANT_AS: Readonly<Record<string, string>> = { θ: 'thin', ð: 'this', ʍ: 'whale', x: 'loch' };
 

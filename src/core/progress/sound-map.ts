@@ -1,6 +1,6 @@
-import { whereOf, type Asked } from '../answers/analyse';
+import { askedFor, whereOf, type Asked } from '../answers/analyse';
 import { ACCEPTED, type Outcome, type Slip } from '../answers/outcome';
-import { CONSONANTS, makingOf } from '../phonology/sounds';
+import { CONSONANTS } from '../phonology/sounds';
 import { atLeast } from './luck';
 import { posteriorOf } from './posterior';
 
@@ -26,12 +26,6 @@ function keyAt(sounds: readonly Asked[], at: number): string {
   return `${sounds[at]!.ipa} ${cluster ?? place}${cluster && sounds[at]!.close ? ' after' : ''}`;
 }
 
-const asAsked = (sounds: readonly string[]): Asked[] => {
-  const vowels = sounds.map((ipa) => makingOf(ipa) === 'vowel');
-  const [first, last] = [vowels.indexOf(true), vowels.lastIndexOf(true)];
-  return sounds.map((ipa, i) => ({ ipa, fused: false, close: i > 0 && !vowels[i] && !vowels[i - 1] && (i < first || i - 1 > last) }));
-};
-
 /**
  * What one answer says of its sounds, or null where it says nothing: no reply, help that left nothing to tell, a slip of the whole task.
  * @example cellsOf({ task: 'blending', outcome: 'not-yet', slip: 'lost-sound', missed: [1], sounds: ['f', 'r', 'ɒ', 'ɡ'] })['r opening after'] // [1, 0]
@@ -40,7 +34,7 @@ export function cellsOf({ task, outcome, slip, missed, sounds }: Heard): Cells |
   if (!WHOLE_WORD.has(task) || sounds.length < 2) return null;
   const right = outcome === 'on-own' && (slip === null || ACCEPTED.has(slip));
   if (!right && (outcome === 'no-reply' || outcome === 'does-not-count' || !missed.length)) return null;
-  const asked = asAsked(sounds);
+  const asked = askedFor(sounds);
   const cells: Record<string, [number, number]> = {};
   asked.forEach((_, at) => {
     const cell = (cells[keyAt(asked, at)] ??= [0, 0]);

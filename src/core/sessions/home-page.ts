@@ -1,6 +1,5 @@
 import { listed } from '../in-words';
-import { makingOf, type Making } from '../phonology/sounds';
-import { labelOf } from '../phonology/sounds';
+import { labelOf, makingOf, type Making } from '../phonology/sounds';
 import type { AccentId } from '../phonology/accents';
 import { FAMILIES, type FamilyId } from '../games/task';
 

@@ -3,7 +3,7 @@ import { asWord } from '../../answers/said';
 import { inCluster } from '../../lexicon/difficulty';
 import { realise, type Word } from '../../lexicon/entry';
 import { ACCENT_IDS } from '../../phonology/accents';
-import { labelOf, makingOf } from '../../phonology/sounds';
+import { labelOf, isVowel } from '../../phonology/sounds';
 import { advice, marksOf, need, shownOf, wordOf, type Mark } from '../item';
 import { oneBeat, playable, type Material } from '../material';
 import type { Step, Task } from '../task';
@@ -31,7 +31,7 @@ function leavable(word: Word, step: Step, material: Material): number[] {
   return placesOf(word, step).filter((at) => {
     const left = without(word, at);
     if (left.length < 2 && !material.knownAs(left)) return false;
-    if (!left.some((ipa) => makingOf(ipa) === 'vowel') || material.guard(left)) return false;
+    if (!left.some((ipa) => isVowel(ipa)) || material.guard(left)) return false;
     const real = material.knownAs(left) !== undefined;
     if (!real && material.isOther(left)) return false;
     // A clipped vowel does not end a word: “ma” for mat is hard to hear and to say.

@@ -1,6 +1,6 @@
 import { hunt } from '../../lexicon/hunt';
 import type { Word } from '../../lexicon/entry';
-import { makingOf } from '../../phonology/sounds';
+import { isVowel, makingOf } from '../../phonology/sounds';
 import { traitsOf } from '../../lexicon/traits';
 import { advice, need, soundMark } from '../item';
 import { playable, type Material } from '../material';
@@ -31,10 +31,10 @@ const HUNT: Task = {
     for (let tries = 0; handful.length < wanted && tries < 60; tries += 1) {
       const other = material.words[Math.floor(random() * material.words.length)]!;
       const ipa = ipaOf(other)[Math.floor(random() * other.sounds.length)]!;
-      const vowels = handful.filter((s) => makingOf(s) === 'vowel').length;
+      const vowels = handful.filter((s) => isVowel(s)).length;
       if (other.entry.band === 1 && !handful.includes(ipa) && (makingOf(ipa) !== 'vowel' || vowels < handful.length / 3)) handful.push(ipa);
     }
-    if (handful.length !== wanted || !handful.some((s) => makingOf(s) === 'vowel')) return null;
+    if (handful.length !== wanted || !handful.some((s) => isVowel(s))) return null;
     return hunt(huntable(material), handful).length >= LEAST_WORDS ? { words: [], sounds: handful } : null;
   },
   make: ({ sounds }, step, material) => handfulItem(need(sounds, 'A handful of sounds.'), step, material),
