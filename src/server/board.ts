@@ -8,7 +8,7 @@ export interface BoardLine {
   readonly name: string;
   readonly away: boolean;
   readonly next: string;
-  readonly cells: readonly { readonly ladder: string; readonly rung: string; readonly state: State; readonly words: string; readonly height: number; readonly begun: boolean }[];
+  readonly cells: readonly { readonly ladder: string; readonly rung: string; readonly state: State; readonly words: string; /** Rungs that hold. */ readonly height: number; readonly begun: boolean }[];
 }
 
 /** A group as the board shows it: for each ladder the rung a child stands before, or the last where all hold. */

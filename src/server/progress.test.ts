@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { v7 } from 'uuid';
 import { childFileSchema } from '../core/formats/child-file';
 import { seeded } from '../core/random';
-import type { AnswerEntry, Entry } from '../core/sessions/log';
+import { ROUND_STRIDE, type AnswerEntry, type Entry } from '../core/sessions/log';
 import { appendLog } from './append-log';
 import { boardRows } from './board';
 import { childCsv } from '../core/formats/child-file';
@@ -63,6 +63,30 @@ test('a turn two devices gave to two children is the later one’s, on the page 
   expect(await standingRows(wren, 5)).toEqual([]);
   expect((await childFile(wren)).answers.map((a) => a.stands)).toEqual(['replaced']);
   expect((await standingRows(kofi, 5)).map((r) => r.turn)).toEqual([0]);
+});
+
+test('what held and was not heard for long is due, with the children it is due for, and can be played with them', async () => {
+  const { groupId, wren } = await begun();
+  const step = { ladder: 'blending', rung: '3' };
+  const start = 1_760_000_000_000;
+  const DAY = 86_400_000;
+  for (const day of [0, 1]) {
+    const id = await startStep(groupId, step, [wren]);
+    const { rounds } = (await lookBack(id)).session;
+    const at = rounds.findIndex((r) => r.task === 'blending' && r.step === '3');
+    const words = rounds[at]!.items.filter((key) => key !== rounds[at]!.model);
+    const { refused } = await appendLog(id, Array.from({ length: 15 }, (_, i) => {
+      const when = start + day * DAY + i * 1_000;
+      return answer(at * ROUND_STRIDE + i, wren, words[i % words.length]!, { id: v7({ msecs: when }), at: when, outcome: i ? 'on-own' : 'with-help' });
+    }));
+    expect(refused).toEqual([]);
+  }
+  const [group] = await listGroups();
+  expect((await tomorrowFor(group!, start + 2 * DAY)).due).toEqual([]);
+  const { due, names } = await tomorrowFor(group!, start + 30 * DAY);
+  expect(due).toMatchObject([{ ...step, children: [wren], days: 28 }]);
+  expect(names[wren]).toBe('Wren');
+  expect(await startStep(groupId, due[0]!, due[0]!.children)).toMatch(/^[0-9a-f-]{36}$/);
 });
 
 describe('evidence', () => {

@@ -49,6 +49,7 @@ export interface DueRung {
   readonly ladder: string;
   readonly rung: string;
   readonly does: string;
+  /** Ids of those whose time has come. */
   readonly children: readonly string[];
   /** Days since it was last seen, of the child it is longest ago for. */
   readonly days: number;
@@ -83,7 +84,7 @@ function dueIn(children: readonly ChildProgress[], runs: Read['runs'], now: numb
       if (!review || review.dueAt > now) continue;
       const rung = rungs[top]!.rung;
       const row = due.get(`${ladder.id} ${rung.id}`) ?? { ladder: ladder.id, rung: rung.id, does: rung.does, children: [], days: 0 };
-      row.children.push(child.name);
+      row.children.push(child.id);
       row.days = Math.max(row.days, Math.floor((now - review.lastAt) / DAY_MS));
       due.set(`${ladder.id} ${rung.id}`, row);
     }

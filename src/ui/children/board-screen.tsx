@@ -3,13 +3,15 @@
 import Link from 'next/link';
 import { useState } from 'react';
 import { STATES, STATE_WORDS, type State } from '@/core/progress/rule';
+import type { BoardLine } from '@/server/board';
+import { Choose } from '../kit/choose';
 import { PrintButton } from '../words/print-button';
 import { StateSign } from './state-sign';
 
-export interface BoardCell { readonly ladder: string; readonly rung: string; readonly state: State; readonly words: string; /** Rungs that hold. */ readonly height: number; readonly begun: boolean }
-export interface BoardRow { readonly id: string; readonly name: string; readonly away: boolean; readonly next: string; readonly cells: readonly BoardCell[] }
+/** Those at a state, as a choice says it. */
+const WHO: Readonly<Record<State, string>> = { secure: 'secure at something', 'getting-there': 'getting there', 'not-yet': 'not there yet', 'not-enough': 'too little seen' };
 
-interface BoardProps { readonly groupName: string; readonly ladders: readonly { readonly id: string; readonly name: string }[]; readonly rows: readonly BoardRow[]; readonly ruleNote: string | null }
+interface BoardProps { readonly groupName: string; readonly ladders: readonly { readonly id: string; readonly name: string }[]; readonly rows: readonly BoardLine[]; readonly ruleNote: string | null }
 
 /** Children down, skills across: the step each stands before, its state by shape and word. Never in order of merit unless asked for by skill. */
 export function BoardScreen({ groupName, ladders, rows, ruleNote }: BoardProps) {
@@ -19,19 +21,14 @@ export function BoardScreen({ groupName, ladders, rows, ruleNote }: BoardProps) 
   const at = ladders.findIndex((l) => l.id === sort);
   const shown = rows.filter((r) => (!here || !r.away) && (!only || r.cells.some((c, i) => (at < 0 || i === at) && c.begun && c.state === only)))
     .sort((a, b) => (at < 0 ? a.name.localeCompare(b.name, 'en-GB') : a.cells[at]!.height - b.cells[at]!.height || STATES.indexOf(b.cells[at]!.state) - STATES.indexOf(a.cells[at]!.state) || a.name.localeCompare(b.name, 'en-GB')));
-  const choice = (label: string, value: string, change: (v: string) => void, options: readonly (readonly [string, string])[]) => (
-    <label className="flex items-center gap-2 text-muted">{label}
-      <select className="min-h-12 rounded-xl border border-line-strong bg-card px-3 text-ink" value={value} onChange={(e) => change(e.target.value)}>{options.map(([v, t]) => <option key={v} value={v}>{t}</option>)}</select>
-    </label>
-  );
   return (
     <>
       <style>{'@media print { @page { size: A4 landscape; margin: 8mm } }'}</style>
       <div className="mb-3 flex flex-wrap items-center gap-x-6 gap-y-2">
         <h1 className="mr-auto text-4xl wrap-anywhere print:text-2xl">{groupName}: where everyone is</h1>
         <div className="flex flex-wrap items-center gap-x-5 gap-y-2 print:hidden">
-          {choice('Sort by', sort, setSort, [['name', 'name'], ...ladders.map((l) => [l.id, l.name.toLowerCase()] as const)])}
-          {choice('Show', only, (v) => setOnly(v as State | ''), [['', 'everyone'], ...STATES.map((s) => [s, `who is ${STATE_WORDS[s]}`] as const)])}
+          <Choose label="Sort by" value={sort} onChange={setSort} options={[['name', 'name'], ...ladders.map((l) => [l.id, l.name.toLowerCase()] as const)]} />
+          <Choose label="Show" value={only} onChange={(v) => setOnly(v as State | '')} options={[['', 'everyone'], ...STATES.map((s) => [s, WHO[s]] as const)]} />
           <label className="flex min-h-12 items-center gap-2 text-muted"><input type="checkbox" className="size-5 accent-green" checked={here} onChange={(e) => setHere(e.target.checked)} /> here today</label>
           <PrintButton />
         </div>

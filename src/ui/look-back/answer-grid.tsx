@@ -6,6 +6,7 @@ import { groupBy } from '@/core/group-by';
 import type { AccentId } from '@/core/phonology/accents';
 import { roundOf } from '@/core/sessions/log';
 import type { LookBackAnswer } from '@/server/look-back';
+import { Choose } from '../kit/choose';
 import { AnswerButton } from './answer-button';
 
 interface GridProps {
@@ -32,17 +33,12 @@ export function AnswerGrid({ sessionId, accent, people, rounds, answers }: GridP
   const seen = answers.filter((a) => SIEVES[sieve].lets(a) && (!outcome || a.outcome === outcome) && (!child || (a.childId ?? 'everyone') === child));
   const rows = [...(answers.some((a) => a.childId === null) ? [{ id: 'everyone', name: 'Everyone together' }] : []), ...people.filter((c) => answers.some((a) => a.childId === c.id))].filter((r) => !child || r.id === child);
   const byRound = [...groupBy(answers, (a) => roundOf(a.turn))].sort(([a], [b]) => a - b);
-  const choice = (label: string, value: string, change: (value: string) => void, options: readonly (readonly [string, string])[]) => (
-    <label className="flex items-center gap-2 text-muted">{label}
-      <select className="min-h-12 max-w-52 rounded-xl border border-line-strong bg-card px-3 text-ink" value={value} onChange={(e) => change(e.target.value)}>{options.map(([key, text]) => <option key={key} value={key}>{text}</option>)}</select>
-    </label>
-  );
   return (
     <>
       <div className="mb-3 flex flex-wrap gap-x-5 gap-y-2">
-        {choice('Show', sieve, (v) => setSieve(v as Sieve), Object.entries(SIEVES).map(([key, { name }]) => [key, name]))}
-        {choice('marked', outcome, (v) => setOutcome(v as Outcome | ''), [['', 'any way'], ...OUTCOMES.map((o) => [o, OUTCOME_WORDS[o].toLowerCase()] as const)])}
-        {choice('of', child, setChild, [['', 'everyone'], ...people.map((c) => [c.id, c.name] as const)])}
+        <Choose label="Show" value={sieve} onChange={(v) => setSieve(v as Sieve)} options={Object.entries(SIEVES).map(([key, { name }]) => [key, name])} />
+        <Choose label="marked" value={outcome} onChange={(v) => setOutcome(v as Outcome | '')} options={[['', 'any way'], ...OUTCOMES.map((o) => [o, OUTCOME_WORDS[o].toLowerCase()] as const)]} />
+        <Choose label="of" value={child} onChange={setChild} options={[['', 'everyone'], ...people.map((c) => [c.id, c.name] as const)]} />
         <p role="status" className="content-center text-muted">{seen.length === answers.length ? '' : `${seen.length} of ${answers.length}`}</p>
       </div>
       {byRound.map(([number, inRound]) => {

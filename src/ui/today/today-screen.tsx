@@ -62,7 +62,7 @@ export function TodayScreen({ group, sessions, ready, tomorrow }: TodayProps) {
           <p className="mb-3 text-muted">No names yet. You can play with everyone together, or add names first.</p>
         )}
         <p className="mt-3"><Link className="plain" href="/children">{group.children.length ? 'Change the list' : 'Add names'}</Link></p>
-        <DueList due={tomorrow.due} />
+        <DueList groupId={group.id} tomorrow={tomorrow} />
       </section>
     </div>
   );

@@ -9,8 +9,6 @@ import { ErrorMessage } from '../kit/message';
 
 /** Who could work together, what each group would play, and what had to give; one tap plays it. */
 export function TomorrowGroups({ groupId, tomorrow }: { groupId: string; tomorrow: Tomorrow }) {
-  const [error, setError] = useState<string | null>(null);
-  const [running, begin] = useTransition();
   const { grouping, staff } = tomorrow;
   const nameOf = (id: string): string => tomorrow.names[id] ?? 'A child';
   return (
@@ -27,19 +25,34 @@ export function TomorrowGroups({ groupId, tomorrow }: { groupId: string; tomorro
                 <p key={does} className="text-[0.95rem] text-muted">{does ? `${listed(of.map((o) => nameOf(o.id)))} would otherwise ${does}.` : `${listed(of.map((o) => nameOf(o.id)))} ${of.length === 1 ? 'has' : 'have'} not been seen yet: a good place to begin.`}</p>
               ))}
             </div>
-            <button type="button" className="plain min-h-14 w-full" disabled={running} onClick={() => begin(async () => setError((await playStep(groupId, g.step.ladder, g.step.rung, [...g.children]).catch(() => ({ error: 'The server cannot be reached.' })))?.error ?? null))}>
-              Play with {g.children.length}<span className="sr-only">: {g.step.rungOf.does}</span>
-            </button>
+            <PlayStep groupId={groupId} ladder={g.step.ladder} rung={g.step.rung} does={g.step.rungOf.does} childIds={g.children} />
           </li>
         ))}
       </ul>
-      {error && <div className="mt-3"><ErrorMessage>{error}</ErrorMessage></div>}
     </section>
   );
 }
 
-/** What held and has not been heard for long. */
-export function DueList({ due }: { due: Tomorrow['due'] }) {
+interface PlayStepProps { readonly groupId: string; readonly ladder: string; readonly rung: string; readonly does: string; readonly childIds: readonly string[] }
+
+/** One tap into a ready session of a step with these children. */
+function PlayStep({ groupId, ladder, rung, does, childIds }: PlayStepProps) {
+  const [error, setError] = useState<string | null>(null);
+  const [running, begin] = useTransition();
+  return (
+    <div>
+      <button type="button" className="plain min-h-14 w-full" disabled={running} onClick={() => begin(async () => setError((await playStep(groupId, ladder, rung, [...childIds]).catch(() => ({ error: 'The server cannot be reached.' })))?.error ?? null))}>
+        Play with {childIds.length}<span className="sr-only">: {does}</span>
+      </button>
+      {error && <div className="mt-2"><ErrorMessage>{error}</ErrorMessage></div>}
+    </div>
+  );
+}
+
+const ago = (days: number): string => (days < 14 ? `${days} ${days === 1 ? 'day' : 'days'}` : `${Math.round(days / 7)} weeks`);
+
+/** What held and has not been heard for long; one tap plays it with those whose time has come. */
+export function DueList({ groupId, tomorrow: { due, names } }: { groupId: string; tomorrow: Tomorrow }) {
   if (!due.length) return null;
   return (
     <section aria-labelledby="due" className="mt-8">
@@ -49,7 +62,8 @@ export function DueList({ due }: { due: Tomorrow['due'] }) {
         {due.slice(0, 6).map((d) => (
           <li key={`${d.ladder} ${d.rung}`} className="py-2.5">
             <p className="font-word text-lg leading-tight">{capital(d.does)}</p>
-            <p className="text-[0.95rem] text-muted">{listed(d.children)}; last played {d.days < 14 ? `${d.days} days` : `${Math.round(d.days / 7)} weeks`} ago</p>
+            <p className="mb-2 text-[0.95rem] text-muted">{listed(d.children.map((id) => names[id] ?? 'A child'))}; last played {ago(d.days)} ago</p>
+            <PlayStep groupId={groupId} ladder={d.ladder} rung={d.rung} does={d.does} childIds={d.children} />
           </li>
         ))}
       </ul>
