@@ -70,7 +70,7 @@ describe('addresses and bodies', () => {
     ['no JSON', 'x', 400], ['a body that does not fit', '{"entries":[{"kind":"answer"}]}', 400], ['more than there should be', '{"entries":[],"x":1}', 400],
     ['a session that is not there', '{"entries":[]}', 404],
   ])('log: %s', async (_, body, status) => {
-    const response = await fetch(`${app.url}/api/sessions/00000000-0000-7000-8000-000000000000/log`, { method: 'POST', headers: { 'content-type': 'application/json' }, body });
+    const response = await fetch(`${app.url}/api/sessions/00000000-0000-7000-8000-000000000000/log`, { method: 'POST', headers: { 'content-type': 'application/json', origin: app.url }, body });
     expect(response.status).toBe(status);
     const text = await response.text();
     expect(JSON.parse(text)).toHaveProperty('error');

@@ -65,9 +65,9 @@ export async function openApp({ demo = false, file }: { demo?: boolean; file?: s
 }
 
 /** Debian's Chromium, kept from calling out. */
-export const openBrowser = (): Promise<Browser> => chromium.launch({
+export const openBrowser = (...more: string[]): Promise<Browser> => chromium.launch({
   executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
-  args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+  args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync', ...more],
 });
 
 export interface Watched { readonly page: Page; readonly trouble: string[] }
@@ -142,7 +142,7 @@ export const answersOf = async (app: App, session: string): Promise<AnswerRow[]>
 
 /** Every entry of a session's log, as the server has it. */
 export const logOf = async (app: App, session: string): Promise<{ readonly id: string; readonly kind: string; readonly at: number; readonly outcome?: string; readonly turn?: number }[]> =>
-  ((await (await fetch(`${app.url}/api/sessions/${session}/log`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: '{"entries":[]}' })).json()) as { log: never[] }).log;
+  ((await (await fetch(`${app.url}/api/sessions/${session}/log`, { method: 'POST', headers: { 'content-type': 'application/json', origin: app.url }, body: '{"entries":[]}' })).json()) as { log: never[] }).log;
 
 /** Answers that wait on the device for the server. */
 export const waiting = async (page: Page): Promise<number> => Number(await page.locator('[data-pending]').getAttribute('data-pending'));
