@@ -15,18 +15,47 @@ export default defineConfig([
   ...typescript,
   room(
     ['src/core/**/*.ts'],
-    ['react', 'react-*', 'next', 'next/*', 'sequelize', 'sqlite3', 'umzug', 'node:*', 'uuid', 'idb', '@/app/*', '@/ui/*', '@/server/*', '@/workers/*', '**/server/*', '**/ui/*', '**/app/*'],
+    [
+      'react',
+      'react-*',
+      'next',
+      'next/*',
+      'sequelize',
+      'sqlite3',
+      'umzug',
+      'node:*',
+      'uuid',
+      'idb',
+      '@/app/*',
+      '@/ui/*',
+      '@/server/*',
+      '@/workers/*',
+      '**/server/*',
+      '**/ui/*',
+      '**/app/*',
+    ],
     'The core has no interface, database, clock or randomness of its own.',
   ),
-  room(['src/server/**/*.ts'], ['react', 'next', 'next/*', '@/app/*', '@/ui/*', '**/ui/*', '**/app/*'], 'The server knows the core alone.'),
+  room(
+    ['src/server/**/*.ts'],
+    ['react', 'next', 'next/*', '@/app/*', '@/ui/*', '**/ui/*', '**/app/*'],
+    'The server knows the core alone.',
+  ),
   {
     files: ['src/core/**/*.ts'],
     ignores: ['**/*.test.ts', '**/testing/**'],
     rules: {
-      'no-restricted-properties': ['error',
+      'no-restricted-properties': [
+        'error',
         { object: 'Math', property: 'random', message: 'Randomness comes in as a seeded generator.' },
-        { object: 'Date', property: 'now', message: 'The core has no clock.' }],
+        { object: 'Date', property: 'now', message: 'The core has no clock.' },
+      ],
     },
   },
-  { rules: { '@typescript-eslint/no-explicit-any': 'error', 'no-console': ['error', { allow: ['error', 'warn', 'log'] }] } },
+  {
+    rules: {
+      '@typescript-eslint/no-explicit-any': 'error',
+      'no-console': ['error', { allow: ['error', 'warn', 'log'] }],
+    },
+  },
 ]);

@@ -5,18 +5,32 @@ export default defineConfig({
   resolve: { alias: { '@': fileURLToPath(new URL('./src', import.meta.url)) } },
   test: {
     projects: [
-      { extends: true, test: { name: 'unit', include: ['src/**/*.test.ts', 'scripts/**/*.test.ts'], testTimeout: 180_000, maxWorkers: 2 } },
       {
         extends: true,
         test: {
-          name: 'browser', include: ['e2e/**/*.test.ts'], testTimeout: 120_000, hookTimeout: 120_000,
+          name: 'unit',
+          include: ['src/**/*.test.ts', 'scripts/**/*.test.ts'],
+          testTimeout: 180_000,
+          maxWorkers: 2,
+        },
+      },
+      {
+        extends: true,
+        test: {
+          name: 'browser',
+          include: ['e2e/**/*.test.ts'],
+          testTimeout: 120_000,
+          hookTimeout: 120_000,
           // Another device is asked for its marks every few seconds; a busy machine takes longer.
           expect: { poll: { timeout: 15_000 } },
           // Each file has a server and a browser of its own, and most of the time waits for a finger.
           maxWorkers: 2,
         },
       },
-      { extends: true, test: { name: 'bench', include: ['bench/**/*.bench.ts'], testTimeout: 300_000, fileParallelism: false } },
+      {
+        extends: true,
+        test: { name: 'bench', include: ['bench/**/*.bench.ts'], testTimeout: 300_000, fileParallelism: false },
+      },
     ],
   },
 });

@@ -8,7 +8,11 @@ const TURNS = 60;
 test('the run in a browser, 30 children, processor slowed four times', async () => {
   const [app, browser] = await Promise.all([openApp(), openBrowser()]);
   const { page } = await openPage(browser);
-  await addNames(page, app.url, Array.from({ length: 30 }, (_, i) => `Child ${i + 1}`));
+  await addNames(
+    page,
+    app.url,
+    Array.from({ length: 30 }, (_, i) => `Child ${i + 1}`),
+  );
   await beginPlay(page, app.url, 'sounds=4&task=segmenting');
   const cdp = await page.context().newCDPSession(page);
 
@@ -22,40 +26,48 @@ test('the run in a browser, 30 children, processor slowed four times', async () 
         await page.getByRole('button', { name: /^On own/ }).waitFor();
         await page.waitForTimeout(300);
       }
-      const times = await page.evaluate(() => new Promise<{ kept: number; painted: number; served: number }>((resolve) => {
-        const root = document.querySelector('[data-pending]')!;
-        const bar = document.querySelector('[aria-label$="turns done"]')!;
-        const start = performance.now();
-        let answered = 0;
-        const { fetch } = window;
-        window.fetch = async (...request) => {
-          const response = await fetch(...request);
-          answered = performance.now();
-          window.fetch = fetch;
-          return response;
-        };
-        let kept = 0;
-        let painted = 0;
-        const watch = new MutationObserver(() => {
-          // The turn changes only once the entry is on the device's disk.
-          if (!kept && bar.getAttribute('aria-label') !== before) {
-            kept = performance.now() - start;
-            requestAnimationFrame(() => setTimeout(() => { painted = performance.now() - start; finish(); }));
-          }
-          finish();
-        });
-        const before = bar.getAttribute('aria-label');
-        const finish = (): void => {
-          if (kept && painted && root.getAttribute('data-pending') === '0') {
-            watch.disconnect();
-            resolve({ kept, painted, served: Math.max(0, answered - start - kept) });
-          }
-        };
-        // Watching the whole page would slow what is measured.
-        watch.observe(bar, { attributeFilter: ['aria-label'] });
-        watch.observe(root, { attributeFilter: ['data-pending'] });
-        window.dispatchEvent(new KeyboardEvent('keydown', { key: '1' }));
-      }));
+      const times = await page.evaluate(
+        () =>
+          new Promise<{ kept: number; painted: number; served: number }>((resolve) => {
+            const root = document.querySelector('[data-pending]')!;
+            const bar = document.querySelector('[aria-label$="turns done"]')!;
+            const start = performance.now();
+            let answered = 0;
+            const { fetch } = window;
+            window.fetch = async (...request) => {
+              const response = await fetch(...request);
+              answered = performance.now();
+              window.fetch = fetch;
+              return response;
+            };
+            let kept = 0;
+            let painted = 0;
+            const watch = new MutationObserver(() => {
+              // The turn changes only once the entry is on the device's disk.
+              if (!kept && bar.getAttribute('aria-label') !== before) {
+                kept = performance.now() - start;
+                requestAnimationFrame(() =>
+                  setTimeout(() => {
+                    painted = performance.now() - start;
+                    finish();
+                  }),
+                );
+              }
+              finish();
+            });
+            const before = bar.getAttribute('aria-label');
+            const finish = (): void => {
+              if (kept && painted && root.getAttribute('data-pending') === '0') {
+                watch.disconnect();
+                resolve({ kept, painted, served: Math.max(0, answered - start - kept) });
+              }
+            };
+            // Watching the whole page would slow what is measured.
+            watch.observe(bar, { attributeFilter: ['aria-label'] });
+            watch.observe(root, { attributeFilter: ['data-pending'] });
+            window.dispatchEvent(new KeyboardEvent('keydown', { key: '1' }));
+          }),
+      );
       out.painted.push(times.painted);
       out.kept.push(times.kept);
       out.served.push(times.served);
@@ -67,11 +79,17 @@ test('the run in a browser, 30 children, processor slowed four times', async () 
     const out: number[] = [];
     for (let i = 0; i < TURNS; i += 1) {
       await page.waitForTimeout(50);
-      out.push(await page.evaluate((text) => new Promise<number>((resolve) => {
-        const start = performance.now();
-        document.querySelector('main :is(h1, h2, p)')!.textContent = text;
-        requestAnimationFrame(() => setTimeout(() => resolve(performance.now() - start)));
-      }), `word ${i}`));
+      out.push(
+        await page.evaluate(
+          (text) =>
+            new Promise<number>((resolve) => {
+              const start = performance.now();
+              document.querySelector('main :is(h1, h2, p)')!.textContent = text;
+              requestAnimationFrame(() => setTimeout(() => resolve(performance.now() - start)));
+            }),
+          `word ${i}`,
+        ),
+      );
     }
     return out;
   };
@@ -81,20 +99,34 @@ test('the run in a browser, 30 children, processor slowed four times', async () 
   const floor = rowOf('one word changed and painted, slowed four times', await oneWord());
   const next = rowOf('tap → next turn painted, slowed four times', slow.painted, 64);
   print('Tap to disk, browser', [
-    rowOf('tap → kept on the device and shown', full.kept, 30), rowOf('→ in the server’s file, more', full.served, 25),
-    rowOf('tap → next turn painted, 30 children', full.painted), next,
-    rowOf('of that, until kept on the device and drawn', slow.kept), floor,
+    rowOf('tap → kept on the device and shown', full.kept, 30),
+    rowOf('→ in the server’s file, more', full.served, 25),
+    rowOf('tap → next turn painted, 30 children', full.painted),
+    next,
+    rowOf('of that, until kept on the device and drawn', slow.kept),
+    floor,
   ]);
   console.log(`ratio of a turn to one word (p50): ${(next.p50 / floor.p50).toFixed(1)}`);
 
   const session = page.url();
   const rows: Row[] = [];
-  for (const [name, url, bar] of [['Play', session, 190], ['Today', app.url, 260], ['Words', `${app.url}/words`, 260], ['Children', `${app.url}/children`, 260], ['Settings', `${app.url}/settings`, 260]] as const) {
+  for (const [name, url, bar] of [
+    ['Play', session, 190],
+    ['Today', app.url, 260],
+    ['Words', `${app.url}/words`, 260],
+    ['Children', `${app.url}/children`, 260],
+    ['Settings', `${app.url}/settings`, 260],
+  ] as const) {
     const fresh = await openPage(browser);
     let bytes = 0;
     const bodies: Promise<void>[] = [];
     fresh.page.on('response', (response) => {
-      if (response.request().resourceType() === 'script') bodies.push(response.body().then((b) => { bytes += gzipSync(b).length; }));
+      if (response.request().resourceType() === 'script')
+        bodies.push(
+          response.body().then((b) => {
+            bytes += gzipSync(b).length;
+          }),
+        );
     });
     await fresh.page.goto(url);
     await fresh.page.waitForLoadState('networkidle');
@@ -111,7 +143,11 @@ test('the run in a browser, 30 children, processor slowed four times', async () 
 test('100 taps in 20 seconds from two devices', async () => {
   const [app, browser] = await Promise.all([openApp(), openBrowser()]);
   const { page: left } = await openPage(browser);
-  await addNames(left, app.url, Array.from({ length: 8 }, (_, i) => `Child ${i + 1}`));
+  await addNames(
+    left,
+    app.url,
+    Array.from({ length: 8 }, (_, i) => `Child ${i + 1}`),
+  );
   const session = await beginPlay(left, app.url, 'sounds=4&task=segmenting');
   const { page: right } = await openPage(browser);
   await right.goto(left.url());
@@ -121,23 +157,30 @@ test('100 taps in 20 seconds from two devices', async () => {
   for (const page of [left, right]) {
     page.on('request', (request) => {
       if (request.method() !== 'POST' || !request.url().endsWith('/log')) return;
-      for (const entry of (JSON.parse(request.postData() ?? '{"entries":[]}') as { entries: { kind: string; id: string }[] }).entries) if (entry.kind === 'answer') made.add(entry.id);
+      for (const entry of (
+        JSON.parse(request.postData() ?? '{"entries":[]}') as { entries: { kind: string; id: string }[] }
+      ).entries)
+        if (entry.kind === 'answer') made.add(entry.id);
     });
   }
   const begun = performance.now();
-  await Promise.all([left, right].map(async (page) => {
-    for (let i = 0; i < 50; i += 1) {
-      const more = page.getByRole('button', { name: 'One more turn each' });
-      if (await more.count()) await more.click({ timeout: 300 }).catch(() => undefined);
-      const wait = begun + (i + 1) * 390 - performance.now();
-      if (wait > 0) await page.waitForTimeout(wait);
-      await page.keyboard.press(String(1 + (i % 4)));
-    }
-  }));
+  await Promise.all(
+    [left, right].map(async (page) => {
+      for (let i = 0; i < 50; i += 1) {
+        const more = page.getByRole('button', { name: 'One more turn each' });
+        if (await more.count()) await more.click({ timeout: 300 }).catch(() => undefined);
+        const wait = begun + (i + 1) * 390 - performance.now();
+        if (wait > 0) await page.waitForTimeout(wait);
+        await page.keyboard.press(String(1 + (i % 4)));
+      }
+    }),
+  );
   const seconds = (performance.now() - begun) / 1000;
   await Promise.all([saved(left), saved(right)]);
   const kept = (await logOf(app, session)).filter((e) => e.kind === 'answer').map((e) => e.id);
-  console.log(`two devices, 100 taps in ${seconds.toFixed(1)} s: ${made.size} answers made, ${kept.length} in the server’s file, lost ${[...made].filter((id) => !kept.includes(id)).length}, doubled ${kept.length - new Set(kept).size}`);
+  console.log(
+    `two devices, 100 taps in ${seconds.toFixed(1)} s: ${made.size} answers made, ${kept.length} in the server’s file, lost ${[...made].filter((id) => !kept.includes(id)).length}, doubled ${kept.length - new Set(kept).size}`,
+  );
   await browser.close();
   await app.stop();
 }, 120_000);

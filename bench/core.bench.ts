@@ -37,27 +37,66 @@ test('the core', async () => {
   const agreed = sameForEveryone(bank);
   const index = indexWords(all, agreed);
   const five = indexWords(Array.from({ length: 5 }, () => all).flat(), agreed);
-  const pick = (of: WordIndex) => (i: number): void => {
-    const filters = {
-      count: COUNTS[i % 5]!, first: i % 3 ? undefined : FIRSTS[i % 2]!, contested: i % 2 === 0, only: i % 4 ? [] : ['picture' as const],
-      sound: i % 5 ? undefined : 's', place: PLACES[i % 4]!,
+  const pick =
+    (of: WordIndex) =>
+    (i: number): void => {
+      const filters = {
+        count: COUNTS[i % 5]!,
+        first: i % 3 ? undefined : FIRSTS[i % 2]!,
+        contested: i % 2 === 0,
+        only: i % 4 ? [] : ['picture' as const],
+        sound: i % 5 ? undefined : 's',
+        place: PLACES[i % 4]!,
+      };
+      select(of, { ...filters, size: 6 + (i % 5), seed: i }, find(of, filters));
     };
-    select(of, { ...filters, size: 6 + (i % 5), seed: i }, find(of, filters));
-  };
   const all4 = material();
-  const items = all4.words.filter((_, i) => i % 5 === 0).flatMap((w) => [makeItem(taskOf('blending'), MIXED, w.word, all4), makeItem(taskOf('segmenting'), MIXED, w.word, all4)]);
+  const items = all4.words
+    .filter((_, i) => i % 5 === 0)
+    .flatMap((w) => [
+      makeItem(taskOf('blending'), MIXED, w.word, all4),
+      makeItem(taskOf('segmenting'), MIXED, w.word, all4),
+    ]);
   const habits = { 'lost-sound': 6, 'lost-sound r': 4, 'rime-kept': 2 };
   print('Core', [
     rowOf(`word set with all facets, bank of ${all.length}`, await timed(600, pick(index)), 2),
     rowOf(`word set with all facets, ${five.words.length} entries`, await timed(300, pick(five))),
-    rowOf('a bank made ready for another accent (index and all)', await timed(20, () => indexWords(bank.map((e) => prepare(e, 'scottish', PRESETS.default)), agreed))),
-    rowOf('neighbour graph and rhyme classes of the bank', await timed(20, () => [neighbourhood(all), rhymeClasses(all)])),
-    rowOf('item with likely answers and proof, blending', await timed(600, (i) => makeItem(taskOf('blending'), MIXED, all4.words[i % all4.words.length]!.word, all4)), 2),
-    rowOf('item with likely answers and proof, segmenting', await timed(600, (i) => makeItem(taskOf('segmenting'), MIXED, all4.words[i % all4.words.length]!.word, all4)), 2),
-    rowOf('likely answers ranked for a child, each judged again', await timed(2_000, (i) => {
-      const item = items[i % items.length]!;
-      for (const { said } of rank(item.likely, item.marks.map((m) => m.ipa), habits)) if (said) judge({ judged: item.judged, marks: item.marks, ownWay: FRONTING }, chunksOf(said));
-    }), 2),
+    rowOf(
+      'a bank made ready for another accent (index and all)',
+      await timed(20, () =>
+        indexWords(
+          bank.map((e) => prepare(e, 'scottish', PRESETS.default)),
+          agreed,
+        ),
+      ),
+    ),
+    rowOf(
+      'neighbour graph and rhyme classes of the bank',
+      await timed(20, () => [neighbourhood(all), rhymeClasses(all)]),
+    ),
+    rowOf(
+      'item with likely answers and proof, blending',
+      await timed(600, (i) => makeItem(taskOf('blending'), MIXED, all4.words[i % all4.words.length]!.word, all4)),
+      2,
+    ),
+    rowOf(
+      'item with likely answers and proof, segmenting',
+      await timed(600, (i) => makeItem(taskOf('segmenting'), MIXED, all4.words[i % all4.words.length]!.word, all4)),
+      2,
+    ),
+    rowOf(
+      'likely answers ranked for a child, each judged again',
+      await timed(2_000, (i) => {
+        const item = items[i % items.length]!;
+        for (const { said } of rank(
+          item.likely,
+          item.marks.map((m) => m.ipa),
+          habits,
+        ))
+          if (said) judge({ judged: item.judged, marks: item.marks, ownWay: FRONTING }, chunksOf(said));
+      }),
+      2,
+    ),
   ]);
 });
 
@@ -74,15 +113,86 @@ test('games and plans', async () => {
   console.log(`every task and step once, from nothing: ${(performance.now() - first).toFixed(0)} ms`);
   const steps = TASKS.flatMap((task) => task.steps.map((step) => ({ task, step })));
   print('Games', [
-    rowOf('a set of 8 of any task and step, with spares', await timed(600, (i) => generate(steps[i % steps.length]!.task, steps[i % steps.length]!.step, made, { size: 8, seed: i, spares: 5 }))),
-    rowOf('a plan of 4 rounds, any skill and step', await timed(400, (i) => {
-      const { task, step } = steps[(i * 7) % steps.length]!;
-      makePlan(made, { shape: 'focus', task: task.id, step: step.id, count: 3, minutes: 30, children: 6, seed: i, paceOf });
-    }), 50),
-    rowOf('a plan of any shape, with a sound', await timed(200, (i) => makePlan(made, { shape: SHAPES[i % SHAPES.length]!, task: 'blending', step: '3', count: 2 + (i % 5), sound: sounds[i % sounds.length], minutes: 12, children: 6, seed: i, paceOf })), 50),
-    rowOf(`a chain of 6 from each of ${starts.length} starts`, await timed(starts.length, (i) => findChain(neighbours, { start: starts[i]!, length: 6, places: ['first', 'middle', 'last', 'cluster'], grow: false, allowed: (w) => !w.entry.doubt }, seeded(i))), 20),
-    rowOf('a chain of 6 between two words', await timed(300, (i) => findChain(neighbours, { start: starts[(i * 37) % starts.length]!, target: starts[(i * 91) % starts.length]!, length: 6, places: ['first', 'middle', 'last', 'cluster'], grow: true, allowed: (w) => !w.entry.doubt }, seeded(i))), 20),
-    rowOf('every word of 8 sounds (hunt)', await timed(400, (i) => hunt(all, shuffle(sounds, seeded(i)).slice(0, 8))), 10),
+    rowOf(
+      'a set of 8 of any task and step, with spares',
+      await timed(600, (i) =>
+        generate(steps[i % steps.length]!.task, steps[i % steps.length]!.step, made, { size: 8, seed: i, spares: 5 }),
+      ),
+    ),
+    rowOf(
+      'a plan of 4 rounds, any skill and step',
+      await timed(400, (i) => {
+        const { task, step } = steps[(i * 7) % steps.length]!;
+        makePlan(made, {
+          shape: 'focus',
+          task: task.id,
+          step: step.id,
+          count: 3,
+          minutes: 30,
+          children: 6,
+          seed: i,
+          paceOf,
+        });
+      }),
+      50,
+    ),
+    rowOf(
+      'a plan of any shape, with a sound',
+      await timed(200, (i) =>
+        makePlan(made, {
+          shape: SHAPES[i % SHAPES.length]!,
+          task: 'blending',
+          step: '3',
+          count: 2 + (i % 5),
+          sound: sounds[i % sounds.length],
+          minutes: 12,
+          children: 6,
+          seed: i,
+          paceOf,
+        }),
+      ),
+      50,
+    ),
+    rowOf(
+      `a chain of 6 from each of ${starts.length} starts`,
+      await timed(starts.length, (i) =>
+        findChain(
+          neighbours,
+          {
+            start: starts[i]!,
+            length: 6,
+            places: ['first', 'middle', 'last', 'cluster'],
+            grow: false,
+            allowed: (w) => !w.entry.doubt,
+          },
+          seeded(i),
+        ),
+      ),
+      20,
+    ),
+    rowOf(
+      'a chain of 6 between two words',
+      await timed(300, (i) =>
+        findChain(
+          neighbours,
+          {
+            start: starts[(i * 37) % starts.length]!,
+            target: starts[(i * 91) % starts.length]!,
+            length: 6,
+            places: ['first', 'middle', 'last', 'cluster'],
+            grow: true,
+            allowed: (w) => !w.entry.doubt,
+          },
+          seeded(i),
+        ),
+      ),
+      20,
+    ),
+    rowOf(
+      'every word of 8 sounds (hunt)',
+      await timed(400, (i) => hunt(all, shuffle(sounds, seeded(i)).slice(0, 8))),
+      10,
+    ),
   ]);
 });
 
@@ -94,7 +204,9 @@ function pronouncingDictionary(): string[] {
     if (!letters.has(bare)) letters.set(bare, String.fromCharCode(65 + letters.size));
     return letters.get(bare)!;
   };
-  return [...new Set(Object.values(dictionary).map((line) => line.split('#')[0]!.trim().split(' ').map(letter).join('')))];
+  return [
+    ...new Set(Object.values(dictionary).map((line) => line.split('#')[0]!.trim().split(' ').map(letter).join(''))),
+  ];
 }
 
 const apart = (x: string, y: string): boolean => {
@@ -102,31 +214,49 @@ const apart = (x: string, y: string): boolean => {
   if (long.length - short.length > 1) return false;
   let at = 0;
   while (at < short.length && long[at] === short[at]) at += 1;
-  return at < long.length && long.slice(at + 1) === (long.length === short.length ? short.slice(at + 1) : short.slice(at));
+  return (
+    at < long.length && long.slice(at + 1) === (long.length === short.length ? short.slice(at + 1) : short.slice(at))
+  );
 };
 
 test('neighbour graph over the pronouncing dictionary', async () => {
   const said = pronouncingDictionary();
   const entries = Object.keys(dictionary).length;
   // Every k-th string of the whole, so that each size has the same mix of lengths.
-  const sizes = [0.125, 0.25, 0.5, 1].map((share) => said.filter((_, i) => Math.floor(i * share) !== Math.floor((i - 1) * share)));
+  const sizes = [0.125, 0.25, 0.5, 1].map((share) =>
+    said.filter((_, i) => Math.floor(i * share) !== Math.floor((i - 1) * share)),
+  );
   const rows = [];
   for (const part of sizes) {
     const runs = await timed(3, () => neighbourGraph(part));
     rows.push({ words: part.length, ms: Math.min(...runs), edges: neighbourGraph(part).targets.length });
   }
   const whole = rows.at(-1)!;
-  const worst = rowOf(`graph of ${whole.words} sound strings (${entries} readings)`, await timed(5, () => neighbourGraph(said)), 2_000);
+  const worst = rowOf(
+    `graph of ${whole.words} sound strings (${entries} readings)`,
+    await timed(5, () => neighbourGraph(said)),
+    2_000,
+  );
   print('Neighbours', [worst]);
-  console.log(['words      ms     µs a word    edges', ...rows.map((r) => `${String(r.words).padEnd(8)}${r.ms.toFixed(0).padStart(5)}${((1000 * r.ms) / r.words).toFixed(2).padStart(12)}${String(r.edges).padStart(11)}`)].join('\n'));
+  console.log(
+    [
+      'words      ms     µs a word    edges',
+      ...rows.map(
+        (r) =>
+          `${String(r.words).padEnd(8)}${r.ms.toFixed(0).padStart(5)}${((1000 * r.ms) / r.words).toFixed(2).padStart(12)}${String(r.edges).padStart(11)}`,
+      ),
+    ].join('\n'),
+  );
   // All pairs: a sample of strings is compared with every other, and the time taken for all by simple proportion.
   const sample = said.filter((_, i) => i % Math.floor(said.length / 150) === 0);
   const start = performance.now();
   let met = 0;
   for (const one of sample) for (const other of said) if (apart(one, other)) met += 1;
   const took = performance.now() - start;
-  const pairs = (took / sample.length) * said.length / 2;
-  console.log(`all pairs: ${sample.length} strings against all ${said.length} took ${took.toFixed(0)} ms (${met} neighbours); each pair once, by proportion: ${(pairs / 1000).toFixed(0)} s; the graph is ${(pairs / whole.ms).toFixed(0)} times faster (bar 50)`);
+  const pairs = ((took / sample.length) * said.length) / 2;
+  console.log(
+    `all pairs: ${sample.length} strings against all ${said.length} took ${took.toFixed(0)} ms (${met} neighbours); each pair once, by proportion: ${(pairs / 1000).toFixed(0)} s; the graph is ${(pairs / whole.ms).toFixed(0)} times faster (bar 50)`,
+  );
 }, 300_000);
 
 test('tap to disk on the server', async () => {
@@ -136,17 +266,37 @@ test('tap to disk on the server', async () => {
   await addChildren(group.id, Array.from({ length: 30 }, (_, i) => `Child ${i}`).join('\n'));
   const children = (await listGroups())[0]!.children;
   const { sequelize, write } = await database();
-  const bare = await timed(200, () => write((transaction) => sequelize.query(`INSERT INTO groups VALUES ('${v7()}', 'x', 0, 0)`, { transaction })));
-  const begin = (): Promise<string> => startWords({ groupId: group.id, task: 'blending', words: ['sun', 'map', 'leg'] });
+  const bare = await timed(200, () =>
+    write((transaction) => sequelize.query(`INSERT INTO groups VALUES ('${v7()}', 'x', 0, 0)`, { transaction })),
+  );
+  const begin = (): Promise<string> =>
+    startWords({ groupId: group.id, task: 'blending', words: ['sun', 'map', 'leg'] });
   let session = await begin();
   const answers = await timed(200, async (i) => {
     if (i % 60 === 0) session = await begin();
-    await appendLog(session, [{
-      kind: 'answer', id: v7(), at: Date.now(), turn: i, childId: children[i % 30]!.id, word: 'sun', outcome: 'on-own', slip: null, said: null,
-      missed: [], helps: [], note: null, thinkMs: 1, supersedes: null,
-    }]);
+    await appendLog(session, [
+      {
+        kind: 'answer',
+        id: v7(),
+        at: Date.now(),
+        turn: i,
+        childId: children[i % 30]!.id,
+        word: 'sun',
+        outcome: 'on-own',
+        slip: null,
+        said: null,
+        missed: [],
+        helps: [],
+        note: null,
+        thinkMs: 1,
+        supersedes: null,
+      },
+    ]);
   });
-  const [floor, kept] = [rowOf('a bare insert, synced to disk', bare), rowOf('an answer checked, synced to disk, and the whole log read back', answers, 25)];
+  const [floor, kept] = [
+    rowOf('a bare insert, synced to disk', bare),
+    rowOf('an answer checked, synced to disk, and the whole log read back', answers, 25),
+  ];
   print('Tap to disk, server', [floor, kept]);
   console.log(`ratio to a bare insert (p50): ${(kept.p50 / floor.p50).toFixed(1)}`);
   await (await database()).close();

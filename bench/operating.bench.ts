@@ -9,15 +9,47 @@ const OPEN: Omit<Simulated, 'rate'> = { ladder: 'blending', mix: [['blending', '
 const PAIRS: Omit<Simulated, 'rate'> = { ladder: 'rhyme', mix: [['rhyme-pairs', 'far']] };
 const RUNG: Readonly<Record<string, number>> = { blending: 2, rhyme: 0, segmenting: 2 };
 
-interface Case { readonly name: string; readonly child: Simulated; readonly answers: number }
-const at = (name: string, of: Omit<Simulated, 'rate'>, rates: readonly number[], answers: number): Case[] => rates.map((rate) => ({ name: `${name}, ${rate}`, child: { ...of, rate }, answers }));
+interface Case {
+  readonly name: string;
+  readonly child: Simulated;
+  readonly answers: number;
+}
+const at = (name: string, of: Omit<Simulated, 'rate'>, rates: readonly number[], answers: number): Case[] =>
+  rates.map((rate) => ({ name: `${name}, ${rate}`, child: { ...of, rate }, answers }));
 const RATES = [0.4, 0.6, 0.7, 0.8, 0.85, 0.95];
 const CASES: readonly Case[] = [
   ...at('open answers', OPEN, RATES, 20),
   ...at('open answers, misses mostly helped', { ...OPEN, helpable: 0.8 }, [0.3, 0.6, 0.85], 20),
-  ...at('open, every third answer one sound longer (rate 0.2 lower)', { ...OPEN, harder: { every: 3, game: ['blending', '4'], rate: 0 } }, [0.6, 0.8, 0.85, 0.95], 20).map((c) => ({ ...c, child: { ...c.child, harder: { ...c.child.harder!, rate: c.child.rate - 0.2 } } })),
-  ...at('segmenting with “how many?” every other time', { ladder: 'segmenting', mix: [['segmenting', '3'], ['how-many', '2-3']] }, [0.6, 0.8, 0.85, 0.95], 20),
-  ...at('segmenting with “how many?” every other time', { ladder: 'segmenting', mix: [['segmenting', '3'], ['how-many', '2-3']] }, [0.6, 0.85, 0.95], 32),
+  ...at(
+    'open, every third answer one sound longer (rate 0.2 lower)',
+    { ...OPEN, harder: { every: 3, game: ['blending', '4'], rate: 0 } },
+    [0.6, 0.8, 0.85, 0.95],
+    20,
+  ).map((c) => ({ ...c, child: { ...c.child, harder: { ...c.child.harder!, rate: c.child.rate - 0.2 } } })),
+  ...at(
+    'segmenting with “how many?” every other time',
+    {
+      ladder: 'segmenting',
+      mix: [
+        ['segmenting', '3'],
+        ['how-many', '2-3'],
+      ],
+    },
+    [0.6, 0.8, 0.85, 0.95],
+    20,
+  ),
+  ...at(
+    'segmenting with “how many?” every other time',
+    {
+      ladder: 'segmenting',
+      mix: [
+        ['segmenting', '3'],
+        ['how-many', '2-3'],
+      ],
+    },
+    [0.6, 0.85, 0.95],
+    32,
+  ),
   ...at('yes/no alone', PAIRS, RATES, 20),
   ...at('yes/no alone', PAIRS, [0.6, 0.8, 0.85, 0.95], 50),
   ...at('learning, from 0.5 by 0.08 a week, up to 0.95 in six weeks', { ...OPEN, aWeek: 0.08 }, [0.5], 30),
@@ -36,7 +68,8 @@ on a harder step, or every second one a guess, only 13 or 10 of the 20 answers s
 A child who learns is called secure when they have become so, or a little before: the last row grows from 0.5 to 0.95.
 `;
 
-const percentRight = (runs: readonly Run[]): boolean => runs.length >= 5 && runs.filter((r) => r.marks === '1').length / runs.length >= 0.8;
+const percentRight = (runs: readonly Run[]): boolean =>
+  runs.length >= 5 && runs.filter((r) => r.marks === '1').length / runs.length >= 0.8;
 
 test('how often each rule is right, looked at after every answer', () => {
   const share = (n: number): string => `${((100 * n) / CHILDREN).toFixed(1)}`;
@@ -59,7 +92,16 @@ test('how often each rule is right, looked at after every answer', () => {
       if (runs.some((_, k) => percentRight(runs.slice(0, k + 1)))) ever.percent += 1;
     }
     when.sort((a, b) => a - b);
-    return [name, String(answers), share(ever.ours), when.length ? String(when[Math.floor(when.length / 2)]) : '–', share(ever.plain), share(ever.percent), share(ever.notYet), share(ever.plainNotYet)];
+    return [
+      name,
+      String(answers),
+      share(ever.ours),
+      when.length ? String(when[Math.floor(when.length / 2)]) : '–',
+      share(ever.plain),
+      share(ever.percent),
+      share(ever.notYet),
+      share(ever.plainNotYet),
+    ];
   });
   // The best that any rule could do with 20 yes/no answers, at most 5 in 100 falsely secure at 0.6: the most powerful test there is
   // (Neyman & Pearson 1933, from memory) calls secure from so many right on, and sometimes at one fewer.
@@ -72,8 +114,25 @@ test('how often each rule is right, looked at after every answer', () => {
     return atLeast(k + 1, n, high) + part * (atLeast(k, n, high) - atLeast(k + 1, n, high));
   };
   const bound = `With 20 yes/no answers no rule whatever that is falsely sure of at most 5 in 100 at 0.6 finds more than ${(100 * bestAt(0.85, 20)).toFixed(0)} in 100 at 0.85, or ${(100 * bestAt(0.95, 20)).toFixed(0)} at 0.95.`;
-  const head = ['child (true rate)', 'answers', 'ever secure', 'in the middle after', '4 of last 5', '80 % right', 'ever not yet', 'plain: not yet'];
-  const table = [`| ${head.join(' | ')} |`, `|${head.map(() => '---').join('|')}|`, ...lines.map((l) => `| ${l.join(' | ')} |`)].join('\n');
+  const head = [
+    'child (true rate)',
+    'answers',
+    'ever secure',
+    'in the middle after',
+    '4 of last 5',
+    '80 % right',
+    'ever not yet',
+    'plain: not yet',
+  ];
+  const table = [
+    `| ${head.join(' | ')} |`,
+    `|${head.map(() => '---').join('|')}|`,
+    ...lines.map((l) => `| ${l.join(' | ')} |`),
+  ].join('\n');
   console.log(`\nOf 100 children (${CHILDREN} simulated)\n${table}\n${bound}`);
-  if (process.env.BOUNCY_ECHO_DOCS) writeFileSync('docs/operating.md', `${INTRO}\nOf 100 children (${CHILDREN} simulated a row):\n\n${table}\n\n${bound}\n`);
+  if (process.env.BOUNCY_ECHO_DOCS)
+    writeFileSync(
+      'docs/operating.md',
+      `${INTRO}\nOf 100 children (${CHILDREN} simulated a row):\n\n${table}\n\n${bound}\n`,
+    );
 }, 600_000);

@@ -32,23 +32,69 @@ async function fill(): Promise<number> {
   const id = (at: number): string => v7({ msecs: at, seq: Math.floor(random() * 0x7fffffff) });
   const each = Math.ceil(ANSWERS / (CHILDREN * DAYS));
   let made = 0;
-  const groups = Array.from({ length: CHILDREN / GROUP }, (_, g) => ({ id: id(now - 300 * DAY + g), children: Array.from({ length: GROUP }, (_, c) => id(now - 300 * DAY + c)) }));
+  const groups = Array.from({ length: CHILDREN / GROUP }, (_, g) => ({
+    id: id(now - 300 * DAY + g),
+    children: Array.from({ length: GROUP }, (_, c) => id(now - 300 * DAY + c)),
+  }));
   const insert = async (table: string, rows: (string | number | null)[][], transaction: object): Promise<void> => {
-    for (let i = 0; i < rows.length; i += 400) await sequelize.query(`INSERT INTO ${table} VALUES ${rows.slice(i, i + 400).map((r) => `(${r.map((v) => (v === null ? 'NULL' : typeof v === 'number' ? v : `'${v}'`)).join(',')})`).join(',')}`, { transaction } as never);
+    for (let i = 0; i < rows.length; i += 400)
+      await sequelize.query(
+        `INSERT INTO ${table} VALUES ${rows
+          .slice(i, i + 400)
+          .map((r) => `(${r.map((v) => (v === null ? 'NULL' : typeof v === 'number' ? v : `'${v}'`)).join(',')})`)
+          .join(',')}`,
+        { transaction } as never,
+      );
   };
   for (const [g, group] of groups.entries()) {
     await write(async (transaction) => {
       await insert('groups (id, name, position, created_at)', [[group.id, `Group ${g}`, g, 0]], transaction);
-      await insert('children (id, group_id, name, position, created_at)', group.children.map((c, i) => [c, group.id, `Child ${i}`, i, 0]), transaction);
+      await insert(
+        'children (id, group_id, name, position, created_at)',
+        group.children.map((c, i) => [c, group.id, `Child ${i}`, i, 0]),
+        transaction,
+      );
     });
     for (let d = 0; d < DAYS && made < (ANSWERS * (g + 1)) / groups.length; d += 1) {
       const at = now - (DAYS - d) * DAY * 1.4;
       const session = id(at);
       const [task, step] = games[(d + g) % games.length]!;
       const rows: (string | number | null)[][] = [];
-      const row = (turn: number, child: string, outcome: string, supersedes: string | null): (string | number | null)[] => {
+      const row = (
+        turn: number,
+        child: string,
+        outcome: string,
+        supersedes: string | null,
+      ): (string | number | null)[] => {
         const when = Math.floor(at + turn * 9_000);
-        return [id(when), session, child, turn, 'frog', task, step, 'f r ɒ ɡ', outcome, 'fresh', outcome === 'not-yet' ? 'lost-sound' : null, null, outcome === 'not-yet' ? '[1]' : '[]', '[]', null, 4000, supersedes, when, when, 0, 0, 'HB', null, null, 0, 0];
+        return [
+          id(when),
+          session,
+          child,
+          turn,
+          'frog',
+          task,
+          step,
+          'f r ɒ ɡ',
+          outcome,
+          'fresh',
+          outcome === 'not-yet' ? 'lost-sound' : null,
+          null,
+          outcome === 'not-yet' ? '[1]' : '[]',
+          '[]',
+          null,
+          4000,
+          supersedes,
+          when,
+          when,
+          0,
+          0,
+          'HB',
+          null,
+          null,
+          0,
+          0,
+        ];
       };
       for (let turn = 0; turn < GROUP * each && made < ANSWERS; turn += 1) {
         const child = group.children[turn % GROUP]!;
@@ -61,9 +107,35 @@ async function fill(): Promise<number> {
         }
       }
       await write(async (transaction) => {
-        await insert('sessions (id, group_id, title, letters, rounds, accent, conventions, started_at, finished_at)', [[session, group.id, 'x', 0, JSON.stringify([{ task, step, items: ['frog'], turns: rows.length, model: null, spares: [], way: 'individual' }]), 'southern-british', '{}', Math.floor(at), Math.floor(at)]], transaction);
-        await insert('session_children (session_id, child_id, position)', group.children.map((c, i) => [session, c, i]), transaction);
-        await insert('answers (id, session_id, child_id, turn, word, task, step, sounds, outcome, standing, slip, said, missed, helps, note, think_ms, supersedes, at, received_at, self_corrected, shown, marked_by, why, partner_id, differs, second)', rows, transaction);
+        await insert(
+          'sessions (id, group_id, title, letters, rounds, accent, conventions, started_at, finished_at)',
+          [
+            [
+              session,
+              group.id,
+              'x',
+              0,
+              JSON.stringify([
+                { task, step, items: ['frog'], turns: rows.length, model: null, spares: [], way: 'individual' },
+              ]),
+              'southern-british',
+              '{}',
+              Math.floor(at),
+              Math.floor(at),
+            ],
+          ],
+          transaction,
+        );
+        await insert(
+          'session_children (session_id, child_id, position)',
+          group.children.map((c, i) => [session, c, i]),
+          transaction,
+        );
+        await insert(
+          'answers (id, session_id, child_id, turn, word, task, step, sounds, outcome, standing, slip, said, missed, helps, note, think_ms, supersedes, at, received_at, self_corrected, shown, marked_by, why, partner_id, differs, second)',
+          rows,
+          transaction,
+        );
       });
     }
   }
@@ -83,24 +155,71 @@ test('children: pages, board and groups', async () => {
   const groups = await listGroups();
   const children = groups.flatMap((g) => g.children);
   const { sequelize } = await database();
-  const [[session]] = (await sequelize.query('SELECT id FROM sessions ORDER BY started_at DESC LIMIT 1')) as unknown as [[{ id: string }]];
+  const [[session]] = (await sequelize.query(
+    'SELECT id FROM sessions ORDER BY started_at DESC LIMIT 1',
+  )) as unknown as [[{ id: string }]];
   const last = groups.find((g) => g.children.length)!;
   let turn = 500;
   const rows = [
     rowOf('the page of a child', await timed(120, (i) => childPage(children[(i * 7) % children.length]!.id)), 50),
     rowOf('the board of 30 children', await timed(40, (i) => boardRows(groups[i % groups.length]!)), 150),
-    rowOf('groups for tomorrow and what is due, 30 children, from the file', await timed(40, (i) => tomorrowFor(groups[i % groups.length]!))),
-    rowOf('the board right after an answer was put right', await timed(20, async () => {
-      const { children: [child] } = groups.at(-1)!;
-      turn += 1;
-      await appendLog(session!.id, [{ kind: 'answer', id: v7(), at: Date.now(), turn, childId: child!.id, word: 'frog', outcome: 'on-own', slip: null, said: null, missed: [], helps: [], note: null, thinkMs: 1, supersedes: null }]);
-      return boardRows(last);
-    })),
+    rowOf(
+      'groups for tomorrow and what is due, 30 children, from the file',
+      await timed(40, (i) => tomorrowFor(groups[i % groups.length]!)),
+    ),
+    rowOf(
+      'the board right after an answer was put right',
+      await timed(20, async () => {
+        const {
+          children: [child],
+        } = groups.at(-1)!;
+        turn += 1;
+        await appendLog(session!.id, [
+          {
+            kind: 'answer',
+            id: v7(),
+            at: Date.now(),
+            turn,
+            childId: child!.id,
+            word: 'frog',
+            outcome: 'on-own',
+            slip: null,
+            said: null,
+            missed: [],
+            helps: [],
+            note: null,
+            thinkMs: 1,
+            supersedes: null,
+          },
+        ]);
+        return boardRows(last);
+      }),
+    ),
   ];
-  const all = LADDERS.flatMap((l) => l.rungs.map((r): NextStep => ({ ladder: l.id, rung: r.id, rungOf: r, move: 'stay', reason: '' })));
+  const all = LADDERS.flatMap((l) =>
+    l.rungs.map((r): NextStep => ({ ladder: l.id, rung: r.id, rungOf: r, move: 'stay', reason: '' })),
+  );
   const first = ladderOf('syllables');
-  rows.push(rowOf('groups for tomorrow, 30 children, the arithmetic alone', await timed(200, (i) => groupsFor(Array.from({ length: 30 }, (_, c) => ({ id: `c${c}`, next: [all[(c * 7 + i) % all.length]!, all[(c * 11 + i) % all.length]!] })), 1 + (i % 5), { ladder: first.id, rung: 'clap', rungOf: first.rungs[0]!, move: 'begin', reason: '' })), 50));
-  print(`Children (${made.toLocaleString('en')} answers of ${children.length} children, ${(statSync(process.env.BOUNCY_ECHO_DB).size / 2 ** 20).toFixed(0)} MB; all evidence worked out anew in ${(rebuilt / 1000).toFixed(0)} s)`, rows);
+  rows.push(
+    rowOf(
+      'groups for tomorrow, 30 children, the arithmetic alone',
+      await timed(200, (i) =>
+        groupsFor(
+          Array.from({ length: 30 }, (_, c) => ({
+            id: `c${c}`,
+            next: [all[(c * 7 + i) % all.length]!, all[(c * 11 + i) % all.length]!],
+          })),
+          1 + (i % 5),
+          { ladder: first.id, rung: 'clap', rungOf: first.rungs[0]!, move: 'begin', reason: '' },
+        ),
+      ),
+      50,
+    ),
+  );
+  print(
+    `Children (${made.toLocaleString('en')} answers of ${children.length} children, ${(statSync(process.env.BOUNCY_ECHO_DB).size / 2 ** 20).toFixed(0)} MB; all evidence worked out anew in ${(rebuilt / 1000).toFixed(0)} s)`,
+    rows,
+  );
   await (await database()).close();
   rmSync(folder, { recursive: true, force: true });
 }, 900_000);

@@ -1,5 +1,12 @@
 /** A row of the bench: what was measured, how often, and the bar it is held against. */
-export interface Row { readonly what: string; readonly p50: number; readonly p95: number; readonly unit: 'ms' | 'kB'; readonly runs: number; readonly bar?: number }
+export interface Row {
+  readonly what: string;
+  readonly p50: number;
+  readonly p95: number;
+  readonly unit: 'ms' | 'kB';
+  readonly runs: number;
+  readonly bar?: number;
+}
 
 /** Percentile by nearest rank. Example: `percentile([1, 2, 3], 0.5) // 2`. */
 export function percentile(values: readonly number[], share: number): number {
@@ -7,8 +14,14 @@ export function percentile(values: readonly number[], share: number): number {
   return sorted[Math.max(0, Math.ceil(share * sorted.length) - 1)] ?? NaN;
 }
 
-export const rowOf = (what: string, values: readonly number[], bar?: number, unit: Row['unit'] = 'ms'): Row =>
-  ({ what, p50: percentile(values, 0.5), p95: percentile(values, 0.95), unit, runs: values.length, ...(bar === undefined ? {} : { bar }) });
+export const rowOf = (what: string, values: readonly number[], bar?: number, unit: Row['unit'] = 'ms'): Row => ({
+  what,
+  p50: percentile(values, 0.5),
+  p95: percentile(values, 0.95),
+  unit,
+  runs: values.length,
+  ...(bar === undefined ? {} : { bar }),
+});
 
 /** Times `work` so many times, after a warm-up. */
 export async function timed(runs: number, work: (run: number) => unknown): Promise<number[]> {
@@ -23,8 +36,26 @@ export async function timed(runs: number, work: (run: number) => unknown): Promi
 }
 
 export function print(title: string, rows: readonly Row[]): void {
-  const line = (cells: readonly string[]): string => `${cells[0]!.padEnd(66)}${cells.slice(1).map((c) => c.padStart(11)).join('')}`;
+  const line = (cells: readonly string[]): string =>
+    `${cells[0]!.padEnd(66)}${cells
+      .slice(1)
+      .map((c) => c.padStart(11))
+      .join('')}`;
   const number = (n: number): string => n.toFixed(n < 10 ? 2 : 0);
-  console.log([`\n${title}`, line(['', 'p50', 'p95', 'bar', 'p95/bar', 'runs']),
-    ...rows.map((r) => line([`${r.what} (${r.unit})`, number(r.p50), number(r.p95), r.bar === undefined ? '–' : String(r.bar), r.bar === undefined ? '–' : (r.p95 / r.bar).toFixed(2), String(r.runs)]))].join('\n'));
+  console.log(
+    [
+      `\n${title}`,
+      line(['', 'p50', 'p95', 'bar', 'p95/bar', 'runs']),
+      ...rows.map((r) =>
+        line([
+          `${r.what} (${r.unit})`,
+          number(r.p50),
+          number(r.p95),
+          r.bar === undefined ? '–' : String(r.bar),
+          r.bar === undefined ? '–' : (r.p95 / r.bar).toFixed(2),
+          String(r.runs),
+        ]),
+      ),
+    ].join('\n'),
+  );
 }

@@ -1,23 +1,51 @@
 import type { Browser, BrowserContext, Page } from 'playwright-core';
 import { expect, test } from 'vitest';
-import { answersOf, beginPlay, logOf, nextFinger, openPage, saved, shown, tap, waiting, watch, type App } from './support/app';
+import {
+  answersOf,
+  beginPlay,
+  logOf,
+  nextFinger,
+  openPage,
+  saved,
+  shown,
+  tap,
+  waiting,
+  watch,
+  type App,
+} from './support/app';
 import { onStage } from './support/stage';
 
 let app: App;
 let browser: Browser;
-onStage((one, other) => {
-  [app, browser] = [one, other];
-}, { names: ['Ada', 'Bo', 'Cy', 'Di'] });
+onStage(
+  (one, other) => {
+    [app, browser] = [one, other];
+  },
+  { names: ['Ada', 'Bo', 'Cy', 'Di'] },
+);
 
 const OUTCOMES = ['on-own', 'with-help', 'not-yet', 'no-reply', 'does-not-count'];
 
 /** The page is kept for a start without the server. */
-const keptForAway = (page: Page): Promise<void> => expect.poll(() => page.evaluate(async () => {
-  const names = await caches.keys();
-  const files = names.find((n) => n.startsWith('static-'));
-  const pages = names.find((n) => n.startsWith('pages-'));
-  return Boolean(navigator.serviceWorker.controller) && files !== undefined && (await (await caches.open(files)).keys()).length > 5 && pages !== undefined && (await (await caches.open(pages)).match(location.pathname)) !== undefined;
-}), { timeout: 20_000 }).toBe(true);
+const keptForAway = (page: Page): Promise<void> =>
+  expect
+    .poll(
+      () =>
+        page.evaluate(async () => {
+          const names = await caches.keys();
+          const files = names.find((n) => n.startsWith('static-'));
+          const pages = names.find((n) => n.startsWith('pages-'));
+          return (
+            Boolean(navigator.serviceWorker.controller) &&
+            files !== undefined &&
+            (await (await caches.open(files)).keys()).length > 5 &&
+            pages !== undefined &&
+            (await (await caches.open(pages)).match(location.pathname)) !== undefined
+          );
+        }),
+      { timeout: 20_000 },
+    )
+    .toBe(true);
 
 /** Presses 1 to 5 in turn until so many turns are marked, with another round where one ends. */
 async function markUpTo(page: Page, from: number, to: number): Promise<string[]> {
@@ -46,14 +74,19 @@ test('no network from the middle to the end, reloaded meanwhile: the file holds 
   // The pad comes in later than the page: it is on the device as well. Sounds are judged without the server.
   await page.keyboard.press('t');
   await page.getByRole('dialog').getByRole('button', { name: 's', exact: true }).click();
-  await page.getByRole('dialog').getByRole('button', { name: /^Mark it/ }).click();
+  await page
+    .getByRole('dialog')
+    .getByRole('button', { name: /^Mark it/ })
+    .click();
   await shown(page, 6);
   given.push('not-yet');
   given.push(...(await markUpTo(page, 6, 8)));
   await page.getByRole('button', { name: 'Finish and look back' }).click();
   await page.getByText('The last answers are kept on this device').waitFor();
   await page.context().setOffline(false);
-  await expect.poll(async () => (await answersOf(app, session)).map((a) => a.outcome), { timeout: 20_000 }).toEqual(given);
+  await expect
+    .poll(async () => (await answersOf(app, session)).map((a) => a.outcome), { timeout: 20_000 })
+    .toEqual(given);
   const answers = await answersOf(app, session);
   expect(answers.map((a) => a.turn)).toEqual([0, 1, 2, 3, 4, 5, 6, 7]);
   // The fourth did not count, so that child comes again before the others.
@@ -118,10 +151,16 @@ test('two adults on two devices see each other’s marks; the last tap of an ans
   await right.context().setOffline(false);
   await left.context().setOffline(false);
   await Promise.all([saved(left), saved(right)]);
-  await expect.poll(async () => (await answersOf(app, session)).map((a) => a.outcome)).toEqual(['on-own', 'not-yet', 'with-help']);
+  await expect
+    .poll(async () => (await answersOf(app, session)).map((a) => a.outcome))
+    .toEqual(['on-own', 'not-yet', 'with-help']);
   const marks = (await logOf(app, session)).filter((e) => e.kind === 'answer' && e.turn === 2).map((e) => e.outcome);
   expect(marks).toEqual(['on-own', 'with-help']);
-  await expect.poll(() => left.locator('nav[aria-label="Children"] li', { hasText: 'Cy' }).getByRole('img', { name: 'With help' }).count()).toBe(1);
+  await expect
+    .poll(() =>
+      left.locator('nav[aria-label="Children"] li', { hasText: 'Cy' }).getByRole('img', { name: 'With help' }).count(),
+    )
+    .toBe(1);
   await left.context().close();
   await right.context().close();
 });
@@ -135,44 +174,51 @@ async function offBy(hours: number): Promise<BrowserContext> {
       constructor(...args: ConstructorParameters<typeof Date> | []) {
         super(...((args.length ? args : [Real.now() + ms]) as [number]));
       }
-      static override now(): number { return Real.now() + ms; }
+      static override now(): number {
+        return Real.now() + ms;
+      }
     }
     globalThis.Date = Shifted as DateConstructor;
   }, hours * 3_600_000);
   return context;
 }
 
-test.each([1, -1])('a device whose clock is off by %d hour: times are the server’s, and order is that of the taps', async (hours) => {
-  const wrong = await offBy(hours);
-  const page = await wrong.newPage();
-  const trouble = watch(page);
-  const session = await beginPlay(page, app.url, 'sounds=3&task=segmenting');
-  const begun = Date.now();
-  await tap(page, '1', 1);
-  await saved(page);
-  const { page: right } = await openPage(browser);
-  await right.goto(`${app.url}/play/${session}`);
-  await shown(right, 1);
-  await tap(right, '2', 2);
-  await shown(page, 2);
-  // Both mark the third turn out of touch: the right clock first, the wrong one last.
-  await page.context().setOffline(true);
-  await right.context().setOffline(true);
-  await tap(right, '3', 3);
-  await page.waitForTimeout(1_500);
-  await tap(page, '4', 3);
-  await page.context().setOffline(false);
-  await right.context().setOffline(false);
-  await Promise.all([saved(page), saved(right)]);
-  await expect.poll(async () => (await answersOf(app, session)).map((a) => a.outcome)).toEqual(['on-own', 'with-help', 'no-reply']);
-  const answers = await answersOf(app, session);
-  for (const { at } of answers) {
-    expect(Math.abs(Date.parse(at) - begun), `marked at ${at}`).toBeLessThan(120_000);
-  }
-  expect(trouble.filter((t) => !t.includes('ERR_INTERNET_DISCONNECTED'))).toEqual([]);
-  await wrong.close();
-  await right.context().close();
-});
+test.each([1, -1])(
+  'a device whose clock is off by %d hour: times are the server’s, and order is that of the taps',
+  async (hours) => {
+    const wrong = await offBy(hours);
+    const page = await wrong.newPage();
+    const trouble = watch(page);
+    const session = await beginPlay(page, app.url, 'sounds=3&task=segmenting');
+    const begun = Date.now();
+    await tap(page, '1', 1);
+    await saved(page);
+    const { page: right } = await openPage(browser);
+    await right.goto(`${app.url}/play/${session}`);
+    await shown(right, 1);
+    await tap(right, '2', 2);
+    await shown(page, 2);
+    // Both mark the third turn out of touch: the right clock first, the wrong one last.
+    await page.context().setOffline(true);
+    await right.context().setOffline(true);
+    await tap(right, '3', 3);
+    await page.waitForTimeout(1_500);
+    await tap(page, '4', 3);
+    await page.context().setOffline(false);
+    await right.context().setOffline(false);
+    await Promise.all([saved(page), saved(right)]);
+    await expect
+      .poll(async () => (await answersOf(app, session)).map((a) => a.outcome))
+      .toEqual(['on-own', 'with-help', 'no-reply']);
+    const answers = await answersOf(app, session);
+    for (const { at } of answers) {
+      expect(Math.abs(Date.parse(at) - begun), `marked at ${at}`).toBeLessThan(120_000);
+    }
+    expect(trouble.filter((t) => !t.includes('ERR_INTERNET_DISCONNECTED'))).toEqual([]);
+    await wrong.close();
+    await right.context().close();
+  },
+);
 
 test('no room left on the device: said plainly, and answers still reach the server', async () => {
   const { page } = await openPage(browser);

@@ -19,7 +19,8 @@ const LEAKS = /at \w+ \(|node_modules|\/src\/|SequelizeDatabaseError|SQLITE_|Zod
 test('names: odd ones are kept as they are, impossible ones are named and stay in the box', async () => {
   const { page, trouble } = await openPage(browser);
   await addNames(page, app.url, ['<script>alert(1)</script>', '=1+1', '小明', '🌻 Sunny', 'محمد']);
-  for (const name of ['<script>alert(1)</script>', '=1+1', '小明', '🌻 Sunny', 'محمد']) await page.getByText(name, { exact: true }).waitFor();
+  for (const name of ['<script>alert(1)</script>', '=1+1', '小明', '🌻 Sunny', 'محمد'])
+    await page.getByText(name, { exact: true }).waitFor();
   const long = 'y'.repeat(200);
   await page.getByLabel('Add names to').fill(`小明\n${long}`);
   await page.getByRole('button', { name: 'Add', exact: true }).click();
@@ -54,23 +55,34 @@ test('a child can be renamed and, once asked, taken out', async () => {
 });
 
 describe('addresses and bodies', () => {
-  test.each(['/play/xyz', '/play/00000000-0000-7000-8000-000000000000', '/look-back/%27%3B--', '/nowhere'])('%s is a friendly 404', async (where) => {
-    const response = await fetch(app.url + where);
-    expect(response.status).toBe(404);
-    const text = await response.text();
-    expect(text).toContain('There is nothing at this address');
-    expect(text).not.toMatch(LEAKS);
-  });
+  test.each(['/play/xyz', '/play/00000000-0000-7000-8000-000000000000', '/look-back/%27%3B--', '/nowhere'])(
+    '%s is a friendly 404',
+    async (where) => {
+      const response = await fetch(app.url + where);
+      expect(response.status).toBe(404);
+      const text = await response.text();
+      expect(text).toContain('There is nothing at this address');
+      expect(text).not.toMatch(LEAKS);
+    },
+  );
   test('the words address takes anything', async () => {
-    const response = await fetch(`${app.url}/words?sounds=abc&shape=%3Cscript%3E&seed=-1&size=99&sound=%00&only=x&set=..&words=zzz,,;&task=zz&task=y`);
+    const response = await fetch(
+      `${app.url}/words?sounds=abc&shape=%3Cscript%3E&seed=-1&size=99&sound=%00&only=x&set=..&words=zzz,,;&task=zz&task=y`,
+    );
     expect(response.status).toBe(200);
     expect(await response.text()).toContain('How many sounds?');
   });
   test.each([
-    ['no JSON', 'x', 400], ['a body that does not fit', '{"entries":[{"kind":"answer"}]}', 400], ['more than there should be', '{"entries":[],"x":1}', 400],
+    ['no JSON', 'x', 400],
+    ['a body that does not fit', '{"entries":[{"kind":"answer"}]}', 400],
+    ['more than there should be', '{"entries":[],"x":1}', 400],
     ['a session that is not there', '{"entries":[]}', 404],
   ])('log: %s', async (_, body, status) => {
-    const response = await fetch(`${app.url}/api/sessions/00000000-0000-7000-8000-000000000000/log`, { method: 'POST', headers: { 'content-type': 'application/json', origin: app.url }, body });
+    const response = await fetch(`${app.url}/api/sessions/00000000-0000-7000-8000-000000000000/log`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json', origin: app.url },
+      body,
+    });
     expect(response.status).toBe(status);
     const text = await response.text();
     expect(JSON.parse(text)).toHaveProperty('error');
@@ -99,7 +111,11 @@ test('a file that is not a database: every page says so, and the file is left al
 
 describe('npm start says what is in the way', () => {
   const start = (env: Record<string, string>): { status: number | null; said: string } => {
-    const { status, stdout, stderr } = spawnSync(process.execPath, ['scripts/start.mjs'], { env: { ...process.env, ...env }, encoding: 'utf8', timeout: 60_000 });
+    const { status, stdout, stderr } = spawnSync(process.execPath, ['scripts/start.mjs'], {
+      env: { ...process.env, ...env },
+      encoding: 'utf8',
+      timeout: 60_000,
+    });
     return { status, said: stdout + stderr };
   };
   test('the port is taken', async () => {

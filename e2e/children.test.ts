@@ -2,7 +2,19 @@ import { readFileSync } from 'node:fs';
 import type { Browser, Page } from 'playwright-core';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { childFileSchema } from '../src/core/formats/child-file';
-import { addNames, answersOf, awake, logOf, openApp, openBrowser, openPage, saved, shown, tap, type App } from './support/app';
+import {
+  addNames,
+  answersOf,
+  awake,
+  logOf,
+  openApp,
+  openBrowser,
+  openPage,
+  saved,
+  shown,
+  tap,
+  type App,
+} from './support/app';
 import { violations } from './support/axe';
 
 let app: App;
@@ -40,7 +52,12 @@ describe('three weeks of the demo', () => {
     expect(summary).toMatch(words);
     expect(summary).not.toMatch(/%/);
     // The ladders, the next step and the chart of sounds are all in the first screen.
-    for (const part of [page.getByRole('heading', { name: 'Segmenting', exact: true }), page.getByRole('button', { name: 'Play this' }), page.getByRole('heading', { name: /^Sounds (at|in)/ })]) expect((await part.boundingBox())!.y).toBeLessThan(800);
+    for (const part of [
+      page.getByRole('heading', { name: 'Segmenting', exact: true }),
+      page.getByRole('button', { name: 'Play this' }),
+      page.getByRole('heading', { name: /^Sounds (at|in)/ }),
+    ])
+      expect((await part.boundingBox())!.y).toBeLessThan(800);
     expect(await violations(page)).toEqual([]);
     expect(trouble).toEqual([]);
     await page.context().close();
@@ -51,11 +68,16 @@ describe('three weeks of the demo', () => {
     await open(page, app.url, 'Tomasz');
     await page.getByRole('button', { name: /^blend 3 sounds: / }).click();
     await page.getByText(/^Blend 3 sounds: getting there\.$/).waitFor();
-    await page.getByText(/with help \d/).first().waitFor();
+    await page
+      .getByText(/with help \d/)
+      .first()
+      .waitFor();
     expect(await page.getByRole('button', { name: /: secure\./ }).count()).toBe(0);
     await open(page, app.url, 'Wren');
     await page.getByRole('button', { name: 'cluster', exact: true }).click();
-    expect(await page.getByRole('img', { name: /in a cluster: slips, there \d+ of \d+ times/ }).count()).toBeGreaterThan(0);
+    expect(
+      await page.getByRole('img', { name: /in a cluster: slips, there \d+ of \d+ times/ }).count(),
+    ).toBeGreaterThan(0);
     await page.context().close();
   });
 
@@ -158,7 +180,10 @@ test('a child’s file holds everything, checked against its schema; erased, no 
   const id = await open(page, own.url, 'Quillamina');
   await page.getByText('zzwhisperedzz').first().waitFor();
   const file = async (kind: 'CSV' | 'JSON'): Promise<string> => {
-    const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: new RegExp(`^${kind}`) }).click()]);
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('link', { name: new RegExp(`^${kind}`) }).click(),
+    ]);
     return readFileSync(await download.path(), 'utf8');
   };
   const json = childFileSchema.parse(JSON.parse(await file('JSON')));
@@ -166,7 +191,16 @@ test('a child’s file holds everything, checked against its schema; erased, no 
   expect(json.answers[0]).toMatchObject({ note: 'zzwhisperedzz', session, stands: 'stands' });
   expect((await file('CSV')).split('\r\n').filter(Boolean)).toHaveLength(3);
   const answerId = json.answers[0]!.id;
-  const bytes = (): string => [own.file, `${own.file}-wal`].map((f) => { try { return readFileSync(f).toString('latin1'); } catch { return ''; } }).join('');
+  const bytes = (): string =>
+    [own.file, `${own.file}-wal`]
+      .map((f) => {
+        try {
+          return readFileSync(f).toString('latin1');
+        } catch {
+          return '';
+        }
+      })
+      .join('');
   // A check that can fail: it is all there before.
   for (const trace of ['Quillamina', 'zzwhisperedzz', id, answerId]) expect(bytes(), trace).toContain(trace);
   await page.getByRole('button', { name: 'Erase Quillamina…' }).click();
@@ -187,7 +221,10 @@ test('a second pair of ears marks beside: the first adult’s marks stand, and b
   await first.waitForURL(/\/play\//);
   const session = first.url().split('/').at(-1)!;
   const { page: second } = await openPage(browser);
-  for (const [page, by] of [[first, 'Ida'], [second, 'Jo']] as const) {
+  for (const [page, by] of [
+    [first, 'Ida'],
+    [second, 'Jo'],
+  ] as const) {
     if (page === second) await page.goto(first.url());
     await awake(page);
     await page.keyboard.press('d');
@@ -217,7 +254,11 @@ test('the board holds thirty children, sorts, filters, leads on, and prints on o
   await page.getByLabel('Another group').fill('Thirty');
   await page.getByRole('button', { name: 'Make the group' }).click();
   await page.getByRole('heading', { name: 'Thirty', exact: true }).waitFor();
-  await addNames(page, own.url, Array.from({ length: 30 }, (_, i) => `Child ${String(30 - i).padStart(2, '0')}`));
+  await addNames(
+    page,
+    own.url,
+    Array.from({ length: 30 }, (_, i) => `Child ${String(30 - i).padStart(2, '0')}`),
+  );
   await page.goto(`${own.url}/children/board`);
   const names = page.locator('tbody th');
   expect(await names.count()).toBe(30);
@@ -236,11 +277,24 @@ test('the board holds thirty children, sorts, filters, leads on, and prints on o
 test('nothing reaches over the side on the screens about children, upright and on a phone', async () => {
   const { page, trouble } = await openPage(browser, 768, 1024);
   const id = await open(page, app.url, 'Wren');
-  for (const where of [`/children/${id}`, '/children/board', '/children/ears', `/print/children/${id}`, '/', '/settings']) {
+  for (const where of [
+    `/children/${id}`,
+    '/children/board',
+    '/children/ears',
+    `/print/children/${id}`,
+    '/',
+    '/settings',
+  ]) {
     await page.goto(app.url + where);
-    for (const [width, height] of [[768, 1024], [390, 844]] as const) {
+    for (const [width, height] of [
+      [768, 1024],
+      [390, 844],
+    ] as const) {
       await page.setViewportSize({ width, height });
-      expect(await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth), `${where} at ${width}`).toBeLessThanOrEqual(0);
+      expect(
+        await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth),
+        `${where} at ${width}`,
+      ).toBeLessThanOrEqual(0);
       expect(await violations(page), `${where} at ${width}`).toEqual([]);
     }
   }

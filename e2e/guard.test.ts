@@ -81,7 +81,12 @@ describe('writing from elsewhere', () => {
     JSON.stringify({
       entries: [{ id: '01980000-0000-7000-8000-00000000000a', at: 1, kind: 'note', turn: 0, text: 'forged' }],
     });
-  const TYPES = ['text/plain', 'application/x-www-form-urlencoded', 'multipart/form-data; boundary=x', 'application/json'];
+  const TYPES = [
+    'text/plain',
+    'application/x-www-form-urlencoded',
+    'multipart/form-data; boundary=x',
+    'application/json',
+  ];
   const origins = (): [string, Record<string, string>][] => [
     ['foreign', { origin: `http://${FOREIGN}:${port()}` }],
     ['another port', { origin: 'http://127.0.0.1:1' }],
@@ -173,7 +178,10 @@ describe('from a page in a real browser', () => {
       const status = await heard(page, path, () =>
         page.evaluate(
           ([url, m]) =>
-            fetch(url!, { mode: m as RequestMode, credentials: 'include' }).then((r) => r.text(), () => ''),
+            fetch(url!, { mode: m as RequestMode, credentials: 'include' }).then(
+              (r) => r.text(),
+              () => '',
+            ),
           [app.url + path, mode],
         ),
       );
@@ -184,7 +192,11 @@ describe('from a page in a real browser', () => {
     const written = await heard(page, log, () =>
       page.evaluate((url) => {
         // A form needs no leave of the server's; its body can be made to look like JSON.
-        const form = Object.assign(document.createElement('form'), { method: 'post', action: url, enctype: 'text/plain' });
+        const form = Object.assign(document.createElement('form'), {
+          method: 'post',
+          action: url,
+          enctype: 'text/plain',
+        });
         const field = Object.assign(document.createElement('input'), { name: '{"entries":[],"x":"', value: '"}' });
         form.append(field);
         document.body.append(form);
@@ -235,7 +247,13 @@ describe('from a page in a real browser', () => {
 
 describe('headers of answers', () => {
   test('what holds names is kept nowhere, what holds none may be', async () => {
-    for (const path of ['/', `/children/${child}`, `/api/children/${child}/export`, `/api/sessions/${session}/export`, '/print/home/x']) {
+    for (const path of [
+      '/',
+      `/children/${child}`,
+      `/api/children/${child}/export`,
+      `/api/sessions/${session}/export`,
+      '/print/home/x',
+    ]) {
       const { headers } = await fetch(app.url + path);
       expect(headers.get('cache-control'), path).toContain('no-store');
       expect(headers.get('cross-origin-resource-policy'), path).toBe('same-origin');

@@ -12,11 +12,17 @@ onStage((one, other) => {
 });
 
 async function rows(page: import('playwright-core').Page, kind: 'CSV' | 'JSON'): Promise<string> {
-  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: new RegExp(`^${kind}`) }).click()]);
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: new RegExp(`^${kind}`) }).click(),
+  ]);
   return readFileSync(await download.path(), 'utf8');
 }
 
-describe.each([[1280, 800], [768, 1024]])('the main job at %i × %i', (width, height) => {
+describe.each([
+  [1280, 800],
+  [768, 1024],
+])('the main job at %i × %i', (width, height) => {
   test('add children → choose → play 8 turns → correct a mark → files have the rows', async () => {
     const { page, trouble } = await openPage(browser, width, height);
     const group = `Row ${width}`;
@@ -56,7 +62,10 @@ describe.each([[1280, 800], [768, 1024]])('the main job at %i × %i', (width, he
     await page.keyboard.press('z');
     await shown(page, 3);
     await nextFinger(page);
-    await page.getByRole('button', { name: /: missed$/ }).nth(1).click();
+    await page
+      .getByRole('button', { name: /: missed$/ })
+      .nth(1)
+      .click();
     await page.keyboard.press('3');
     await shown(page, 4);
     await nextFinger(page);
@@ -84,16 +93,40 @@ describe.each([[1280, 800], [768, 1024]])('the main job at %i × %i', (width, he
     await page.waitForURL(/\/look-back\//);
 
     await page.getByText('8 answers: 2 on own, 2 with help, 2 not yet, 1 no reply, 1 doesn’t count.').waitFor();
-    await page.getByRole('button', { name: /^Kofi, .*with help/i }).first().click();
+    await page
+      .getByRole('button', { name: /^Kofi, .*with help/i })
+      .first()
+      .click();
     await page.getByRole('dialog').getByText('thought about it again').click();
     await page.getByRole('dialog').getByRole('button', { name: 'On own' }).click();
     await page.getByText('8 answers: 3 on own, 1 with help, 2 not yet, 1 no reply, 1 doesn’t count.').waitFor();
     await page.getByText('corrected', { exact: true }).waitFor();
 
-    const { data } = Papa.parse<Record<string, string>>((await rows(page, 'CSV')).slice(1), { header: true, skipEmptyLines: true });
+    const { data } = Papa.parse<Record<string, string>>((await rows(page, 'CSV')).slice(1), {
+      header: true,
+      skipEmptyLines: true,
+    });
     expect(data).toHaveLength(8);
-    expect(data.map((r) => r.child)).toEqual(['Wren', 'Kofi', "'=1+1", '<script>alert(1)</script>', 'Wren', 'Kofi', "'=1+1", '<script>alert(1)</script>']);
-    expect(data.map((r) => r.outcome)).toEqual(['On own', 'On own', 'Not yet', 'Not yet', 'No reply', 'With help', 'On own', 'Doesn’t count']);
+    expect(data.map((r) => r.child)).toEqual([
+      'Wren',
+      'Kofi',
+      "'=1+1",
+      '<script>alert(1)</script>',
+      'Wren',
+      'Kofi',
+      "'=1+1",
+      '<script>alert(1)</script>',
+    ]);
+    expect(data.map((r) => r.outcome)).toEqual([
+      'On own',
+      'On own',
+      'Not yet',
+      'Not yet',
+      'No reply',
+      'With help',
+      'On own',
+      'Doesn’t count',
+    ]);
     expect(data[1]!['marked before as']).toBe('With help (thought about it again)');
     expect(data[3]!['sounds that slipped']!.split(' ')).toHaveLength(1);
     expect(data[5]!.help).toBe('said again');
@@ -109,7 +142,10 @@ test('a session can be played with no names at all, and from Today in one tap', 
   const fresh = await openApp();
   const { page, trouble } = await openPage(browser);
   await page.goto(fresh.url);
-  await page.getByRole('button', { name: /^Play now/ }).first().click();
+  await page
+    .getByRole('button', { name: /^Play now/ })
+    .first()
+    .click();
   await page.getByRole('button', { name: 'Modelled: Everyone first' }).click();
   await page.getByRole('button', { name: /^On own/ }).click();
   await shown(page, 1);
@@ -167,18 +203,32 @@ test('nothing moves while playing: no layout shift, and every control stays wher
   const { page } = await openPage(browser);
   await page.addInitScript(() => {
     Object.assign(window, { shift: 0, turned: 0 });
-    new MutationObserver(() => { (window as unknown as { turned: number }).turned = performance.now(); }).observe(document, { subtree: true, attributes: true, attributeFilter: ['aria-label'] });
+    new MutationObserver(() => {
+      (window as unknown as { turned: number }).turned = performance.now();
+    }).observe(document, { subtree: true, attributes: true, attributeFilter: ['aria-label'] });
     new PerformanceObserver((list) => {
       // Cumulative Layout Shift as web.dev defines it: what follows a tap at once is not counted.
-      for (const entry of list.getEntries() as unknown as { value: number; hadRecentInput: boolean; startTime: number }[]) {
+      for (const entry of list.getEntries() as unknown as {
+        value: number;
+        hadRecentInput: boolean;
+        startTime: number;
+      }[]) {
         // Nor is the next item, which a busy machine draws a little later than the tap.
-        if (!entry.hadRecentInput && entry.startTime - (window as unknown as { turned: number }).turned > 500) (window as unknown as { shift: number }).shift += entry.value;
+        if (!entry.hadRecentInput && entry.startTime - (window as unknown as { turned: number }).turned > 500)
+          (window as unknown as { shift: number }).shift += entry.value;
       }
     }).observe({ type: 'layout-shift', buffered: true });
   });
   await beginPlay(page, app.url, 'sounds=4');
-  const places = (): Promise<string[]> => page.locator('header, nav, main, footer, header button, main .flex-wrap > button, footer .grid > button').evaluateAll((all) =>
-    all.map((e) => { const { x, y, width, height } = e.getBoundingClientRect(); return [x, y, width, height].map(Math.round).join(' '); }));
+  const places = (): Promise<string[]> =>
+    page
+      .locator('header, nav, main, footer, header button, main .flex-wrap > button, footer .grid > button')
+      .evaluateAll((all) =>
+        all.map((e) => {
+          const { x, y, width, height } = e.getBoundingClientRect();
+          return [x, y, width, height].map(Math.round).join(' ');
+        }),
+      );
   const before = await places();
   expect(before.length).toBeGreaterThan(12);
   for (let turn = 1; turn <= 6; turn += 1) {

@@ -1,13 +1,27 @@
 import type { Browser } from 'playwright-core';
 import { expect, test } from 'vitest';
-import { answersOf, beginPlay, logOf, openPage, saved, shown, tap, watch, type AnswerRow, type App } from './support/app';
+import {
+  answersOf,
+  beginPlay,
+  logOf,
+  openPage,
+  saved,
+  shown,
+  tap,
+  watch,
+  type AnswerRow,
+  type App,
+} from './support/app';
 import { onStage } from './support/stage';
 
 let app: App;
 let browser: Browser;
-onStage((one, other) => {
-  [app, browser] = [one, other];
-}, { names: ['Ada', 'Bo', 'Cy', 'Di'] });
+onStage(
+  (one, other) => {
+    [app, browser] = [one, other];
+  },
+  { names: ['Ada', 'Bo', 'Cy', 'Di'] },
+);
 
 const rows = (session: string): Promise<AnswerRow[]> => answersOf(app, session);
 
@@ -32,7 +46,11 @@ test('the server is killed between taps and right after one: no answer lost, non
   await tap(page, '1', 5);
   await saved(page);
   expect((await rows(session)).map((r) => [r.turn, r.outcome, r.child])).toEqual([
-    [0, 'on-own', 'Ada'], [1, 'with-help', 'Bo'], [2, 'not-yet', 'Cy'], [3, 'no-reply', 'Di'], [4, 'on-own', 'Ada'],
+    [0, 'on-own', 'Ada'],
+    [1, 'with-help', 'Bo'],
+    [2, 'not-yet', 'Cy'],
+    [3, 'no-reply', 'Di'],
+    [4, 'on-own', 'Ada'],
   ]);
   await page.context().close();
 });
@@ -149,7 +167,9 @@ test('finishing while the server is away: said, kept, and sent from any screen o
   await page.goto('about:blank');
   await app.start();
   await page.goto(app.url);
-  await expect.poll(async () => (await rows(session)).map((r) => r.outcome), { timeout: 15_000 }).toEqual(['on-own', 'not-yet']);
+  await expect
+    .poll(async () => (await rows(session)).map((r) => r.outcome), { timeout: 15_000 })
+    .toEqual(['on-own', 'not-yet']);
   await page.goto(`${app.url}/look-back/${session}`);
   await page.getByText('2 answers: 1 on own, 1 not yet.').waitFor();
   await page.context().close();
@@ -159,7 +179,10 @@ test('a note and a sound tapped as missed outlive a reload before the answer is 
   const { page } = await openPage(browser);
   const session = await beginPlay(page, app.url, 'sounds=3&task=segmenting');
   await saved(page);
-  await page.getByRole('button', { name: /: missed$/ }).first().click();
+  await page
+    .getByRole('button', { name: /: missed$/ })
+    .first()
+    .click();
   await page.keyboard.press('n');
   await page.getByRole('textbox', { name: 'Note' }).fill('whispered');
   await page.getByRole('button', { name: 'Keep the note' }).click();
@@ -167,7 +190,11 @@ test('a note and a sound tapped as missed outlive a reload before the answer is 
   await page.getByRole('button', { name: 'Note ✓' }).waitFor();
   await tap(page, '3', 1);
   await saved(page);
-  const [first] = (await (await fetch(`${app.url}/api/sessions/${session}/export?as=json`)).json() as { answers: { note: string; missed: number[] }[] }).answers;
+  const [first] = (
+    (await (await fetch(`${app.url}/api/sessions/${session}/export?as=json`)).json()) as {
+      answers: { note: string; missed: number[] }[];
+    }
+  ).answers;
   expect(first).toMatchObject({ note: 'whispered', missed: [0] });
   await page.context().close();
 });

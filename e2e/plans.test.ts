@@ -9,22 +9,40 @@ import { onStage } from './support/stage';
 
 let app: App;
 let browser: Browser;
-onStage((one, other) => {
-  [app, browser] = [one, other];
-}, { demo: true });
+onStage(
+  (one, other) => {
+    [app, browser] = [one, other];
+  },
+  { demo: true },
+);
 
-interface Row { readonly word: string; readonly task: string; readonly step: string; readonly outcome: string; readonly said: string | null; readonly turn: number; readonly child_id: string | null }
+interface Row {
+  readonly word: string;
+  readonly task: string;
+  readonly step: string;
+  readonly outcome: string;
+  readonly said: string | null;
+  readonly turn: number;
+  readonly child_id: string | null;
+}
 
 /** The answers of a session as they lie in the file. */
 async function inTheFile(session: string): Promise<Row[]> {
   const db = new Sequelize({ dialect: 'sqlite', storage: app.file, logging: false, dialectModule: sqlite3 });
   try {
-    return await db.query<Row>('SELECT word, task, step, outcome, said, turn, child_id FROM answers WHERE session_id = ? ORDER BY id', { replacements: [session], type: QueryTypes.SELECT });
+    return await db.query<Row>(
+      'SELECT word, task, step, outcome, said, turn, child_id FROM answers WHERE session_id = ? ORDER BY id',
+      { replacements: [session], type: QueryTypes.SELECT },
+    );
   } finally {
     await db.close();
   }
 }
-const recorded = (session: string, n: number): Promise<Row[]> => expect.poll(() => inTheFile(session).then((r) => r.length), { timeout: 15_000 }).toBe(n).then(() => inTheFile(session));
+const recorded = (session: string, n: number): Promise<Row[]> =>
+  expect
+    .poll(() => inTheFile(session).then((r) => r.length), { timeout: 15_000 })
+    .toBe(n)
+    .then(() => inTheFile(session));
 
 /** Plans one round of a task with real clicks, and begins to play it. */
 async function play(page: Page, task: string, step?: string): Promise<string> {
@@ -41,20 +59,104 @@ async function play(page: Page, task: string, step?: string): Promise<string> {
 }
 
 /** For each family: what a person sees, taps, and what the file then holds. */
-const FAMILIES: readonly { task: string; step?: string; sees: (page: Page) => Promise<void>; said: (row: Row) => void }[] = [
-  { task: 'count-words', sees: async (p) => expect(await p.locator('main ol li').count()).toBe(3), said: (r) => expect(r.said).toBe('3') },
-  { task: 'clap', sees: async (p) => expect(await p.locator('main ol li').count()).toBeGreaterThan(0), said: (r) => expect(['1', '2']).toContain(r.said) },
-  { task: 'rhyme-pairs', sees: async (p) => expect(await p.locator('main ul li').count()).toBe(2), said: (r) => { expect(r.word.split(' ')).toHaveLength(2); expect(['yes', 'no']).toContain(r.said); } },
-  { task: 'rhyme-odd', step: '4-far', sees: async (p) => { expect(await p.locator('main ul li').count()).toBe(4); await p.getByText('the odd one', { exact: true }).waitFor(); }, said: (r) => expect(r.word.split(' ')).toContain(r.said) },
-  { task: 'first-sound', sees: async (p) => { await p.getByRole('img', { name: /asked for/ }).waitFor(); }, said: (r) => expect(r.said!.split(' ')).toHaveLength(1) },
-  { task: 'where', step: 'all', sees: async (p) => { await p.getByRole('img', { name: /asked for/ }).waitFor(); }, said: (r) => expect(['start', 'middle', 'end']).toContain(r.said) },
-  { task: 'blending', step: '4', sees: async (p) => { await p.getByRole('img', { name: /^4 sounds/ }).waitFor(); }, said: (r) => expect(r.outcome).toBe('not-yet') },
-  { task: 'segmenting', step: '3', sees: async (p) => { await p.getByRole('group', { name: 'Tap a sound that was missed' }).waitFor(); }, said: (r) => expect(r.outcome).toBe('not-yet') },
-  { task: 'leave-out', sees: async (p) => { await p.getByRole('img', { name: /leaves/ }).waitFor(); }, said: (r) => expect(r.word).toMatch(/ @0$/) },
-  { task: 'add', sees: async (p) => { await p.getByRole('img', { name: /drops in/ }).waitFor(); }, said: (r) => expect(r.word.split(' ')).toHaveLength(2) },
-  { task: 'swap', step: 'middle', sees: async (p) => { await p.getByRole('img', { name: /leaves/ }).waitFor(); await p.getByRole('img', { name: /drops in/ }).waitFor(); }, said: (r) => expect(r.outcome).toBe('on-own') },
-  { task: 'recall', step: '6', sees: async (p) => expect(await p.locator('main ol li').count()).toBe(1), said: (r) => expect(r.word.split(' ')).toHaveLength(1) },
-  { task: 'catch', sees: async (p) => expect(await p.locator('main strong').count()).toBeGreaterThan(1), said: (r) => expect(r.word).toMatch(/\/.\/|\/..\//) },
+const FAMILIES: readonly {
+  task: string;
+  step?: string;
+  sees: (page: Page) => Promise<void>;
+  said: (row: Row) => void;
+}[] = [
+  {
+    task: 'count-words',
+    sees: async (p) => expect(await p.locator('main ol li').count()).toBe(3),
+    said: (r) => expect(r.said).toBe('3'),
+  },
+  {
+    task: 'clap',
+    sees: async (p) => expect(await p.locator('main ol li').count()).toBeGreaterThan(0),
+    said: (r) => expect(['1', '2']).toContain(r.said),
+  },
+  {
+    task: 'rhyme-pairs',
+    sees: async (p) => expect(await p.locator('main ul li').count()).toBe(2),
+    said: (r) => {
+      expect(r.word.split(' ')).toHaveLength(2);
+      expect(['yes', 'no']).toContain(r.said);
+    },
+  },
+  {
+    task: 'rhyme-odd',
+    step: '4-far',
+    sees: async (p) => {
+      expect(await p.locator('main ul li').count()).toBe(4);
+      await p.getByText('the odd one', { exact: true }).waitFor();
+    },
+    said: (r) => expect(r.word.split(' ')).toContain(r.said),
+  },
+  {
+    task: 'first-sound',
+    sees: async (p) => {
+      await p.getByRole('img', { name: /asked for/ }).waitFor();
+    },
+    said: (r) => expect(r.said!.split(' ')).toHaveLength(1),
+  },
+  {
+    task: 'where',
+    step: 'all',
+    sees: async (p) => {
+      await p.getByRole('img', { name: /asked for/ }).waitFor();
+    },
+    said: (r) => expect(['start', 'middle', 'end']).toContain(r.said),
+  },
+  {
+    task: 'blending',
+    step: '4',
+    sees: async (p) => {
+      await p.getByRole('img', { name: /^4 sounds/ }).waitFor();
+    },
+    said: (r) => expect(r.outcome).toBe('not-yet'),
+  },
+  {
+    task: 'segmenting',
+    step: '3',
+    sees: async (p) => {
+      await p.getByRole('group', { name: 'Tap a sound that was missed' }).waitFor();
+    },
+    said: (r) => expect(r.outcome).toBe('not-yet'),
+  },
+  {
+    task: 'leave-out',
+    sees: async (p) => {
+      await p.getByRole('img', { name: /leaves/ }).waitFor();
+    },
+    said: (r) => expect(r.word).toMatch(/ @0$/),
+  },
+  {
+    task: 'add',
+    sees: async (p) => {
+      await p.getByRole('img', { name: /drops in/ }).waitFor();
+    },
+    said: (r) => expect(r.word.split(' ')).toHaveLength(2),
+  },
+  {
+    task: 'swap',
+    step: 'middle',
+    sees: async (p) => {
+      await p.getByRole('img', { name: /leaves/ }).waitFor();
+      await p.getByRole('img', { name: /drops in/ }).waitFor();
+    },
+    said: (r) => expect(r.outcome).toBe('on-own'),
+  },
+  {
+    task: 'recall',
+    step: '6',
+    sees: async (p) => expect(await p.locator('main ol li').count()).toBe(1),
+    said: (r) => expect(r.word.split(' ')).toHaveLength(1),
+  },
+  {
+    task: 'catch',
+    sees: async (p) => expect(await p.locator('main strong').count()).toBeGreaterThan(1),
+    said: (r) => expect(r.word).toMatch(/\/.\/|\/..\//),
+  },
 ];
 
 describe('every family, one item to its record in the file', () => {
@@ -93,7 +195,9 @@ describe('every family, one item to its record in the file', () => {
     expect(await violations(page)).toEqual([]);
     await page.reload();
     await page.getByRole('button', { name: 'That is the harvest: 1 word' }).click();
-    expect(await recorded(session, 1)).toMatchObject([{ task: 'hunt', outcome: 'on-own', said: names[0], child_id: null }]);
+    expect(await recorded(session, 1)).toMatchObject([
+      { task: 'hunt', outcome: 'on-own', said: names[0], child_id: null },
+    ]);
     expect(trouble).toEqual([]);
     await page.context().close();
   });
@@ -116,7 +220,11 @@ describe('every family, one item to its record in the file', () => {
     await page.getByLabel('Game').selectOption('chain');
     await page.getByRole('button', { name: 'Plan it' }).click();
     await page.waitForURL(/\/plan\/./);
-    while (await page.getByRole('button', { name: 'Take round 1 out' }).count() && !(await page.getByRole('heading', { name: /Round 1: Swapping/ }).count())) await page.getByRole('button', { name: 'Take round 1 out' }).click();
+    while (
+      (await page.getByRole('button', { name: 'Take round 1 out' }).count()) &&
+      !(await page.getByRole('heading', { name: /Round 1: Swapping/ }).count())
+    )
+      await page.getByRole('button', { name: 'Take round 1 out' }).click();
     await page.getByRole('button', { name: 'Play now' }).click();
     await page.waitForURL(/\/play\//);
     const session = page.url().split('/').at(-1)!;
@@ -136,7 +244,12 @@ describe('every family, one item to its record in the file', () => {
     await page.keyboard.press('3');
     await shown(page, 3);
     const rows = await recorded(session, 4);
-    expect(rows[3]).toMatchObject({ word: third!.word, turn: third!.turn, child_id: third!.child_id, outcome: 'not-yet' });
+    expect(rows[3]).toMatchObject({
+      word: third!.word,
+      turn: third!.turn,
+      child_id: third!.child_id,
+      outcome: 'not-yet',
+    });
     expect(again).toBeTruthy();
     // Each step begins with the word the one before ended on.
     rows.slice(1, 3).forEach((row, i) => expect(row.word.split(' ')[0]).toBe(rows[i]!.word.split(' ')[1]));
@@ -191,7 +304,10 @@ describe('a plan', () => {
     await page.getByText('Does it begin with /s/?').first().waitFor();
     await page.getByLabel('Minutes there are').fill('2');
     await page.getByText('It does not fit').waitFor();
-    await page.getByRole('button', { name: /everyone together/ }).first().click();
+    await page
+      .getByRole('button', { name: /everyone together/ })
+      .first()
+      .click();
     await page.getByRole('button', { name: 'Undo', exact: true }).click();
     await page.getByText('Kept', { exact: true }).waitFor();
     await page.getByRole('button', { name: 'Save', exact: true }).click();
@@ -216,7 +332,9 @@ describe('a plan', () => {
     const session = page.url().split('/').at(-1)!;
     await page.getByRole('button', { name: /^Modelled/ }).click();
     await page.getByRole('button', { name: /^On own/ }).waitFor();
-    const total = Number(/of (\d+)/.exec((await page.getByRole('img', { name: /turns done$/ }).getAttribute('aria-label'))!)![1]);
+    const total = Number(
+      /of (\d+)/.exec((await page.getByRole('img', { name: /turns done$/ }).getAttribute('aria-label'))!)![1],
+    );
     for (let n = 1; n <= total; n += 1) {
       await page.keyboard.press('1');
       if (n < total) await shown(page, n);
@@ -238,10 +356,20 @@ describe('a plan', () => {
   test('saved as a file, brought back; a broken file is told and changes nothing', async () => {
     const { page } = await openPage(browser);
     await page.goto(`${app.url}/plan`);
-    const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Peas that rhyme as a file' }).click()]);
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('link', { name: 'Peas that rhyme as a file' }).click(),
+    ]);
     const text = readFileSync(await download.path(), 'utf8');
-    const bring = (content: string): Promise<void> => page.locator('input[type=file]').setInputFiles({ name: 'plan.json', mimeType: 'application/json', buffer: Buffer.from(content) });
-    for (const [broken, why] of [['{"format":', 'not readable JSON'], ['{"format":"x"}', 'is not a plan'], ['', 'The file is empty']] as const) {
+    const bring = (content: string): Promise<void> =>
+      page
+        .locator('input[type=file]')
+        .setInputFiles({ name: 'plan.json', mimeType: 'application/json', buffer: Buffer.from(content) });
+    for (const [broken, why] of [
+      ['{"format":', 'not readable JSON'],
+      ['{"format":"x"}', 'is not a plan'],
+      ['', 'The file is empty'],
+    ] as const) {
       await bring(broken);
       await page.getByRole('alert').filter({ hasText: why }).waitFor();
       await page.getByText('Nothing was imported').waitFor();
@@ -286,7 +414,10 @@ describe('a plan', () => {
     const { page } = await openPage(browser);
     await page.goto(app.url);
     expect(await page.getByRole('button', { name: /^Play now/ }).count()).toBe(3);
-    await page.getByRole('button', { name: /^Change it first/ }).last().click();
+    await page
+      .getByRole('button', { name: /^Change it first/ })
+      .last()
+      .click();
     await page.waitForURL(/\/plan\/./);
     expect(await page.locator('main ol > li:has(h2)').count()).toBeGreaterThan(0);
     await page.context().close();

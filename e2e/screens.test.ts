@@ -20,7 +20,9 @@ beforeAll(async () => {
   await page.waitForURL(/set=/);
   set = new URL(page.url()).searchParams.get('set')!;
   await page.goto(`${app.url}/plan`);
-  plan = (await page.getByRole('link', { name: 'Tuesday: /s/ at the start', exact: true }).getAttribute('href'))!.split('/').at(-1)!;
+  plan = (await page.getByRole('link', { name: 'Tuesday: /s/ at the start', exact: true }).getAttribute('href'))!
+    .split('/')
+    .at(-1)!;
   await page.context().close();
 });
 afterAll(async () => {
@@ -28,13 +30,19 @@ afterAll(async () => {
   await Promise.all([app?.stop(), empty?.stop()]);
 });
 
-const SIZES = [[1280, 800], [768, 1024], [390, 844]] as const;
+const SIZES = [
+  [1280, 800],
+  [768, 1024],
+  [390, 844],
+] as const;
 
 const check = async (page: Page): Promise<void> => {
   // The title follows the page by a moment when one screen leads to the next.
   await expect.poll(() => page.title()).not.toBe('');
   expect(await violations(page)).toEqual([]);
-  const sideways = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+  const sideways = await page.evaluate(
+    () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+  );
   expect(sideways, 'nothing reaches over the side').toBeLessThanOrEqual(0);
 };
 
@@ -46,12 +54,46 @@ test('zero axe violations and nothing over the side on every screen, at three si
       await check(page);
     }
   };
-  for (const where of ['/', '/words', '/words?sounds=5&task=segmenting&first=hold', '/words?sounds=any&q=_%20a%20t', '/word/box', '/word/squirrel', '/word/new', '/words/sets', '/words/shelf', '/words/new', '/sounds', '/sounds/p', '/sounds/%C9%AA', `/print/sets/${set}`, `/print/sets/${set}?as=cards`, '/plan', `/plan/${plan}`, `/print/plans/${plan}`, `/print/plans/${plan}?as=grid`, `/print/plans/${plan}?as=cards`, '/children', '/look-back', `/look-back/${session}`, '/settings', `/play/${session}`]) {
+  for (const where of [
+    '/',
+    '/words',
+    '/words?sounds=5&task=segmenting&first=hold',
+    '/words?sounds=any&q=_%20a%20t',
+    '/word/box',
+    '/word/squirrel',
+    '/word/new',
+    '/words/sets',
+    '/words/shelf',
+    '/words/new',
+    '/sounds',
+    '/sounds/p',
+    '/sounds/%C9%AA',
+    `/print/sets/${set}`,
+    `/print/sets/${set}?as=cards`,
+    '/plan',
+    `/plan/${plan}`,
+    `/print/plans/${plan}`,
+    `/print/plans/${plan}?as=grid`,
+    `/print/plans/${plan}?as=cards`,
+    '/children',
+    '/look-back',
+    `/look-back/${session}`,
+    '/settings',
+    `/play/${session}`,
+  ]) {
     await page.goto(app.url + where);
     await page.waitForLoadState('networkidle');
     await atEverySize();
   }
-  for (const where of ['/', '/plan', '/children', '/look-back', '/words?sounds=4&shape=CCCV&first=clip', '/words/sets', '/words/shelf']) {
+  for (const where of [
+    '/',
+    '/plan',
+    '/children',
+    '/look-back',
+    '/words?sounds=4&shape=CCCV&first=clip',
+    '/words/sets',
+    '/words/shelf',
+  ]) {
     await page.goto(empty.url + where);
     await atEverySize();
   }
@@ -70,8 +112,13 @@ describe.each([...SIZES, [1024, 768] as const])('at %i × %i', (width, height) =
       await page.getByRole('button', { name: /^Modelled/ }).click();
       await page.getByRole('button', { name: /^On own/ }).waitFor();
       await check(page);
-      const targets = await page.locator('main button, footer button, nav button').evaluateAll((all) =>
-        all.map((b) => [b.textContent, Math.round(b.getBoundingClientRect().height)] as const).filter(([, h]) => h < 64));
+      const targets = await page
+        .locator('main button, footer button, nav button')
+        .evaluateAll((all) =>
+          all
+            .map((b) => [b.textContent, Math.round(b.getBoundingClientRect().height)] as const)
+            .filter(([, h]) => h < 64),
+        );
       expect(targets, 'touch targets in Play are 64 px or more').toEqual([]);
       for (const key of ['n', '?', 't', 'd', 'b']) {
         await page.evaluate(() => (document.activeElement as HTMLElement).blur());
@@ -82,13 +129,26 @@ describe.each([...SIZES, [1024, 768] as const])('at %i × %i', (width, height) =
         await page.getByRole('dialog').waitFor({ state: 'detached' });
       }
       // Read from a metre: every text that is seen is 20 px or more.
-      const small = await page.locator('.playing *').evaluateAll((all) => all.filter((e) => {
-        const own = [...e.childNodes].some((n) => n.nodeType === Node.TEXT_NODE && n.textContent?.trim());
-        const box = e.getBoundingClientRect();
-        return own && box.width > 2 && box.height > 2 && getComputedStyle(e).visibility === 'visible' && parseFloat(getComputedStyle(e).fontSize) < 20 && e.tagName !== 'NOSCRIPT';
-      }).map((e) => `${e.textContent} ${getComputedStyle(e).fontSize}`));
+      const small = await page.locator('.playing *').evaluateAll((all) =>
+        all
+          .filter((e) => {
+            const own = [...e.childNodes].some((n) => n.nodeType === Node.TEXT_NODE && n.textContent?.trim());
+            const box = e.getBoundingClientRect();
+            return (
+              own &&
+              box.width > 2 &&
+              box.height > 2 &&
+              getComputedStyle(e).visibility === 'visible' &&
+              parseFloat(getComputedStyle(e).fontSize) < 20 &&
+              e.tagName !== 'NOSCRIPT'
+            );
+          })
+          .map((e) => `${e.textContent} ${getComputedStyle(e).fontSize}`),
+      );
       expect(small, 'type in Play is 20 px or more').toEqual([]);
-      const outcomes = await page.getByRole('button', { name: /^(On own|With help|Not yet|No reply|Doesn’t count)/ }).evaluateAll((all) => all.map((b) => b.getBoundingClientRect().height));
+      const outcomes = await page
+        .getByRole('button', { name: /^(On own|With help|Not yet|No reply|Doesn’t count)/ })
+        .evaluateAll((all) => all.map((b) => b.getBoundingClientRect().height));
       expect(outcomes).toHaveLength(5);
       expect(Math.min(...outcomes), 'outcomes are 64 px high or more').toBeGreaterThanOrEqual(64);
       // What can be said of a mark just made: the longest word of the set may come next.
@@ -96,17 +156,28 @@ describe.each([...SIZES, [1024, 768] as const])('at %i × %i', (width, height) =
         await tap(page, '1', turns);
         await check(page);
       }
-      const [question, line] = await page.locator('main > div').evaluateAll((all) => all.map((e) => e.getBoundingClientRect()));
-      const written = await page.locator('main > div').first().locator('p').evaluateAll((all) => Math.max(...all.map((e) => e.getBoundingClientRect().bottom)));
+      const [question, line] = await page
+        .locator('main > div')
+        .evaluateAll((all) => all.map((e) => e.getBoundingClientRect()));
+      const written = await page
+        .locator('main > div')
+        .first()
+        .locator('p')
+        .evaluateAll((all) => Math.max(...all.map((e) => e.getBoundingClientRect().bottom)));
       expect(question!.bottom, 'what to say has the room it needs').toBeGreaterThanOrEqual(Math.floor(written));
       expect(line!.top, 'the line stands below what to say').toBeGreaterThanOrEqual(Math.floor(written));
       if (width >= 1024) {
-        const fold = await page.getByRole('button', { name: /^Doesn’t count/ }).evaluate((b) => b.getBoundingClientRect().bottom);
+        const fold = await page
+          .getByRole('button', { name: /^Doesn’t count/ })
+          .evaluate((b) => b.getBoundingClientRect().bottom);
         expect(fold, 'every outcome is in sight').toBeLessThanOrEqual(height);
       }
     }
     await page.goto(`${app.url}/look-back/${session}`);
-    await page.getByRole('button', { name: /put right$/ }).first().click();
+    await page
+      .getByRole('button', { name: /put right$/ })
+      .first()
+      .click();
     await page.getByRole('dialog').waitFor();
     await check(page);
     await page.goto(`${app.url}/nowhere`);
@@ -122,7 +193,9 @@ test('a whole choice by keyboard alone', async () => {
   const tabTo = async (name: RegExp): Promise<void> => {
     for (let i = 0; i < 150; i += 1) {
       await page.keyboard.press('Tab');
-      const text = await page.evaluate(() => document.activeElement?.getAttribute('aria-label') ?? document.activeElement?.textContent ?? '');
+      const text = await page.evaluate(
+        () => document.activeElement?.getAttribute('aria-label') ?? document.activeElement?.textContent ?? '',
+      );
       if (name.test(text)) return;
     }
     throw new Error(`no way by keyboard to ${name}`);
@@ -166,7 +239,21 @@ test('dim for nap time: chosen once, kept on the device, legible everywhere, and
   await page.goto(`${app.url}/`);
   const dim = await paper();
   expect(dim).not.toBe(light);
-  for (const where of ['/', '/words?sounds=5&task=segmenting', '/word/squirrel', '/words/shelf', '/sounds', '/plan', `/plan/${plan}`, '/children', '/children/board', '/children/ears', `/look-back/${session}`, '/settings', `/print/plans/${plan}`]) {
+  for (const where of [
+    '/',
+    '/words?sounds=5&task=segmenting',
+    '/word/squirrel',
+    '/words/shelf',
+    '/sounds',
+    '/plan',
+    `/plan/${plan}`,
+    '/children',
+    '/children/board',
+    '/children/ears',
+    `/look-back/${session}`,
+    '/settings',
+    `/print/plans/${plan}`,
+  ]) {
     await page.goto(app.url + where);
     await check(page);
   }

@@ -17,7 +17,8 @@ async function group(page: Page, name: string, children: readonly string[]): Pro
   await addNames(page, app.url, children);
 }
 
-const names = (answers: readonly { readonly child: string | null; readonly outcome: string }[]): string[] => answers.map((a) => `${a.child} ${a.outcome}`);
+const names = (answers: readonly { readonly child: string | null; readonly outcome: string }[]): string[] =>
+  answers.map((a) => `${a.child} ${a.outcome}`);
 
 test('a whole session by keyboard alone, from Today to Look back', async () => {
   const { page, trouble } = await openPage(browser);
@@ -103,7 +104,14 @@ test('a whole session by touch on a tablet held upright', async () => {
   const session = touch.url().split('/').at(-1)!;
   await touch.getByRole('button', { name: /^Modelled/ }).tap();
   await touch.getByRole('button', { name: /^On own/ }).waitFor();
-  const taps: readonly [RegExp, string][] = [[/^On own/, 'on-own'], [/^With help/, 'with-help'], [/^Not yet/, 'not-yet'], [/^No reply/, 'no-reply'], [/^Doesn’t count/, 'does-not-count'], [/^On own/, 'on-own']];
+  const taps: readonly [RegExp, string][] = [
+    [/^On own/, 'on-own'],
+    [/^With help/, 'with-help'],
+    [/^Not yet/, 'not-yet'],
+    [/^No reply/, 'no-reply'],
+    [/^Doesn’t count/, 'does-not-count'],
+    [/^On own/, 'on-own'],
+  ];
   for (const [i, [name]] of taps.entries()) {
     await nextFinger(touch);
     await touch.getByRole('button', { name }).tap();
@@ -142,7 +150,13 @@ test('thirty children: each has a turn, a late one joins in, everyone together i
     await page.keyboard.press('1');
     await shown(page, turns);
     // Whoever has the turn is in sight in the list.
-    if (turns === 25) expect(await page.locator('nav[aria-label="Children"] [aria-current="true"]').evaluate((e) => { const { top, bottom } = e.getBoundingClientRect(); return top >= 0 && bottom <= window.innerHeight; })).toBe(true);
+    if (turns === 25)
+      expect(
+        await page.locator('nav[aria-label="Children"] [aria-current="true"]').evaluate((e) => {
+          const { top, bottom } = e.getBoundingClientRect();
+          return top >= 0 && bottom <= window.innerHeight;
+        }),
+      ).toBe(true);
   }
   await saved(page);
   expect([...new Set((await answersOf(app, session)).map((a) => a.child))].sort()).toEqual(children);
@@ -158,9 +172,14 @@ test('thirty children: each has a turn, a late one joins in, everyone together i
   await page.getByRole('button', { name: 'Everyone together', exact: true }).click();
   await page.keyboard.press('1');
   await shown(page, 31);
-  await page.getByRole('group', { name: /^More about Everyone/ }).getByRole('button', { name: 'Child 07' }).click();
+  await page
+    .getByRole('group', { name: /^More about Everyone/ })
+    .getByRole('button', { name: 'Child 07' })
+    .click();
   await saved(page);
-  await expect.poll(async () => names((await answersOf(app, session)).slice(-2)).sort()).toEqual(['Child 07 not-yet', 'null on-own']);
+  await expect
+    .poll(async () => names((await answersOf(app, session)).slice(-2)).sort())
+    .toEqual(['Child 07 not-yet', 'null on-own']);
   expect(trouble).toEqual([]);
   await page.context().close();
 }, 180_000);

@@ -8,12 +8,14 @@ import { onStage } from './support/stage';
 
 let app: App;
 let browser: Browser;
-onStage((one, other) => {
-  [app, browser] = [one, other];
-}, { demo: true });
+onStage(
+  (one, other) => {
+    [app, browser] = [one, other];
+  },
+  { demo: true },
+);
 
-const setWords = (page: Page): Promise<string[]> =>
-  page.locator('aside ol li a').allTextContents();
+const setWords = (page: Page): Promise<string[]> => page.locator('aside ol li a').allTextContents();
 
 const accent = async (page: Page, name: string, preset: string): Promise<void> => {
   await page.goto(`${app.url}/settings`);
@@ -37,7 +39,10 @@ test('six 3-sound words whose first sound can be held, in under ten seconds of c
   expect(took).toBeLessThan(10_000);
   for (const word of (await setWords(page)).slice(0, 6)) {
     await page.goto(`${app.url}/word/${word}`);
-    const line = await page.getByRole('img', { name: /^3 sounds:/ }).first().getAttribute('aria-label');
+    const line = await page
+      .getByRole('img', { name: /^3 sounds:/ })
+      .first()
+      .getAttribute('aria-label');
     const first = /^3 sounds: (\S+)/.exec(line!)![1]!;
     expect(line, word).toContain(`hold ${first}`);
   }
@@ -58,7 +63,11 @@ test('too few words: the advice names one filter and how many words, and one cli
 
 test('every count on a choice is what picking it gives', async () => {
   const { page } = await openPage(browser);
-  for (const [query, name] of [['sounds=4', /^same count/], ['sounds=3', /^to clip/], ['sounds=5', /^2 \d+ words/]] as const) {
+  for (const [query, name] of [
+    ['sounds=4', /^same count/],
+    ['sounds=3', /^to clip/],
+    ['sounds=5', /^2 \d+ words/],
+  ] as const) {
     await page.goto(`${app.url}/words?${query}`);
     const choice = page.getByRole('link', { name }).first();
     const promised = Number(/(\d+) words?$/.exec((await choice.textContent())!.replace(/\s+/g, ' '))![1]);
@@ -121,7 +130,9 @@ test('a word of our own: asked for its vowel, confirmed, found among the words; 
   await page.getByLabel('The word').fill('graph');
   await page.getByRole('button', { name: 'Find its sounds' }).click();
   await page.getByText('Is it the vowel of trap, or the vowel of bath?').waitFor();
-  expect(await page.getByRole('button', { name: /keep it/ }).count(), 'nothing can be kept before it is answered').toBe(0);
+  expect(await page.getByRole('button', { name: /keep it/ }).count(), 'nothing can be kept before it is answered').toBe(
+    0,
+  );
   await page.locator('label', { hasText: 'the vowel of bath' }).click();
   await page.getByRole('img', { name: /^4 sounds: g r ar f/ }).waitFor();
   expect(await violations(page)).toEqual([]);
@@ -142,7 +153,10 @@ test('a word of our own: asked for its vowel, confirmed, found among the words; 
   await pad.getByRole('button', { name: 'Take the last sound back' }).click();
   await pad.getByRole('button', { name: /^uhl/ }).click();
   // A weak ending is a beat of its own among those that may be strong.
-  expect(await pad.getByLabel('The strongest part has').locator('option').allTextContents()).toEqual(['or (1)', 'uhl (2)']);
+  expect(await pad.getByLabel('The strongest part has').locator('option').allTextContents()).toEqual([
+    'or (1)',
+    'uhl (2)',
+  ]);
   await pad.getByRole('button', { name: 'Show these sounds' }).click();
   await page.getByRole('img', { name: /sounds: z or b uh l/ }).waitFor();
   expect(await violations(page)).toEqual([]);
@@ -180,7 +194,10 @@ describe('word sets', () => {
     await page.keyboard.press('Space');
     await page.waitForURL(/words=frog%2Cmilk%2Csun%2Cnest/);
     // By hand.
-    const [from, to] = [await page.getByRole('button', { name: 'Move nest' }).boundingBox(), await page.getByRole('button', { name: 'Move frog' }).boundingBox()];
+    const [from, to] = [
+      await page.getByRole('button', { name: 'Move nest' }).boundingBox(),
+      await page.getByRole('button', { name: 'Move frog' }).boundingBox(),
+    ];
     await page.mouse.move(from!.x + 20, from!.y + 20);
     await page.mouse.down();
     await page.mouse.move(to!.x + 20, to!.y + 30, { steps: 8 });
@@ -200,7 +217,10 @@ describe('word sets', () => {
     await page.getByText('nest · frog · sun').waitFor();
     await page.getByRole('button', { name: 'Copy Wormery words', exact: true }).click();
     await page.getByRole('link', { name: 'Wormery words 2', exact: true }).waitFor();
-    const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'CSV of Wormery words', exact: true }).click()]);
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('link', { name: 'CSV of Wormery words', exact: true }).click(),
+    ]);
     expect(download.suggestedFilename()).toBe('Wormery words.csv');
     expect(readFileSync(await download.path(), 'utf8')).toMatch(/^\uFEFFword,.*\r\nnest,.*\r\nfrog,.*\r\nsun,/);
     await page.getByRole('button', { name: 'Erase Wormery words 2' }).click();
@@ -215,7 +235,8 @@ describe('word sets', () => {
   test('a broken file: every row is reported, nothing is kept until it is confirmed; a file that is no set says so', async () => {
     const { page, trouble } = await openPage(browser);
     await page.goto(`${app.url}/words/sets`);
-    const choose = (name: string, text: string): Promise<void> => page.getByLabel('Choose a file').setInputFiles({ name, mimeType: 'text/csv', buffer: Buffer.from(text) });
+    const choose = (name: string, text: string): Promise<void> =>
+      page.getByLabel('Choose a file').setInputFiles({ name, mimeType: 'text/csv', buffer: Buffer.from(text) });
     await choose('Broken.csv', 'word,sounds,letters\nsun,,\nblorp,,\n<script>,,\nzorble,q q,z\nfrog,,\n');
     await page.getByText('2 of 5 rows can be used, 3 left out. Nothing has been kept yet.').waitFor();
     await page.getByText('Not in the word bank, and the file does not say its sounds').waitFor();
@@ -240,12 +261,23 @@ describe('word sets', () => {
     const id = new URL(page.url()).searchParams.get('set')!;
     await page.goto(`${app.url}/print/sets/${id}?as=cards`);
     await page.waitForLoadState('networkidle');
-    const cards = await page.locator('main li').evaluateAll((all) => all.map((card) => {
-      const img = card.querySelector('img');
-      return [card.querySelector('span.font-bold')!.textContent, img ? decodeURIComponent(img.src.split('/').at(-1)!) : null, img ? img.complete && img.naturalWidth > 0 : null];
-    }));
+    const cards = await page.locator('main li').evaluateAll((all) =>
+      all.map((card) => {
+        const img = card.querySelector('img');
+        return [
+          card.querySelector('span.font-bold')!.textContent,
+          img ? decodeURIComponent(img.src.split('/').at(-1)!) : null,
+          img ? img.complete && img.naturalWidth > 0 : null,
+        ];
+      }),
+    );
     // Code points of Unicode emoji: frog U+1F438, sun U+2600, snail U+1F40C.
-    expect(cards).toEqual([['frog', '1F438.svg', true], ['sun', '2600.svg', true], ['snail', '1F40C.svg', true], ['frost', null, null]]);
+    expect(cards).toEqual([
+      ['frog', '1F438.svg', true],
+      ['sun', '2600.svg', true],
+      ['snail', '1F40C.svg', true],
+      ['frost', null, null],
+    ]);
     const whole = await page.pdf({ format: 'A4' });
     expect(whole.subarray(0, 5).toString()).toBe('%PDF-');
     await page.route('**/pictures/*.svg', (route) => route.abort());
@@ -264,13 +296,16 @@ test('the prop shelf and the sounds taught: a tick is kept and becomes a filter'
   await page.getByText('17 things on the shelf').waitFor();
   await page.reload();
   expect(await page.getByLabel('button', { exact: true }).isChecked()).toBe(true);
-  expect(await page.getByRole('region', { name: 'First sound /b/' }).getByText('small part').count()).toBeGreaterThan(0);
+  expect(await page.getByRole('region', { name: 'First sound /b/' }).getByText('small part').count()).toBeGreaterThan(
+    0,
+  );
   await page.goto(`${app.url}/settings`);
   const grid = page.locator('#taught');
   await grid.getByRole('button', { name: 'None', exact: true }).click();
   await grid.getByText('0 of').waitFor();
   for (const label of ['s', 't', 'n', 'p']) await grid.getByRole('button', { name: label, exact: true }).click();
-  for (const label of ['i', 'a']) await grid.getByRole('group', { name: 'Vowels' }).getByRole('button', { name: label, exact: true }).click();
+  for (const label of ['i', 'a'])
+    await grid.getByRole('group', { name: 'Vowels' }).getByRole('button', { name: label, exact: true }).click();
   await grid.getByText('6 of').waitFor();
   await page.waitForTimeout(300);
   await page.goto(`${app.url}/words?sounds=3&only=taught`);
@@ -282,12 +317,15 @@ test('the prop shelf and the sounds taught: a tick is kept and becomes a filter'
 });
 
 test('the words command prints the whole bank to standard output and nothing else; what it cannot do it says beside it', () => {
-  const run = (...args: string[]) => spawnSync(process.execPath, ['scripts/words.mjs', ...args], { encoding: 'utf8', maxBuffer: 2e7 });
+  const run = (...args: string[]) =>
+    spawnSync(process.execPath, ['scripts/words.mjs', ...args], { encoding: 'utf8', maxBuffer: 2e7 });
   const json = run('--accent', 'general-american', '--convention', 'strict', '--format', 'json');
   const rows = JSON.parse(json.stdout) as { word: string; sounds: string[]; units: number }[];
   expect(rows.length).toBeGreaterThanOrEqual(3_000);
   expect(rows.find((r) => r.word === 'card')).toMatchObject({ sounds: ['k', 'ɑ', 'r', 'd'], units: 4 });
-  expect(run('--accent', 'scottish', '--format', 'csv').stdout.split('\r\n')[0]).toBe('word,sounds,units,unit_sounds,shape,syllables,contested,contested_why,doubt');
+  expect(run('--accent', 'scottish', '--format', 'csv').stdout.split('\r\n')[0]).toBe(
+    'word,sounds,units,unit_sounds,shape,syllables,contested,contested_why,doubt',
+  );
   const wrong = run('--accent', 'mars');
   expect([wrong.status, wrong.stdout]).toEqual([1, '']);
   expect(wrong.stderr).toContain('southern-british');

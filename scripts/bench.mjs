@@ -6,6 +6,17 @@ await main(() => {
   ensurePackages();
   ensureBuild();
   say('Measuring (about two minutes; the browser rows need Chromium) …');
-  const { status } = spawnSync(process.execPath, ['node_modules/vitest/vitest.mjs', 'run', '--project', 'bench', '--reporter=default', '--disable-console-intercept'], { cwd: ROOT, stdio: 'inherit' });
+  const { status } = spawnSync(
+    process.execPath,
+    [
+      'node_modules/vitest/vitest.mjs',
+      'run',
+      '--project',
+      'bench',
+      '--reporter=default',
+      '--disable-console-intercept',
+    ],
+    { cwd: ROOT, stdio: 'inherit' },
+  );
   process.exit(status ?? 1);
 });

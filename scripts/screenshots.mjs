@@ -10,7 +10,10 @@ const url = `http://127.0.0.1:${PORT}`;
 
 async function pictures() {
   const { chromium } = await import('playwright-core');
-  const browser = await chromium.launch({ executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium', args: ['--no-sandbox', '--disable-background-networking'] });
+  const browser = await chromium.launch({
+    executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+    args: ['--no-sandbox', '--disable-background-networking'],
+  });
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   const take = async (name) => {
     await page.waitForLoadState('networkidle');
@@ -109,13 +112,29 @@ await main(async () => {
   ensurePackages();
   ensureBuild();
   const folder = mkdtempSync(path.join(os.tmpdir(), 'bouncy-echo-pictures-'));
-  const server = spawn(process.execPath, ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(PORT)], {
-    cwd: ROOT, stdio: ['ignore', 'ignore', 'inherit'],
-    env: { ...process.env, NODE_ENV: 'production', BOUNCY_ECHO_DB: path.join(folder, 'demo.sqlite'), BOUNCY_ECHO_DEMO: '1' },
-  });
+  const server = spawn(
+    process.execPath,
+    ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(PORT)],
+    {
+      cwd: ROOT,
+      stdio: ['ignore', 'ignore', 'inherit'],
+      env: {
+        ...process.env,
+        NODE_ENV: 'production',
+        BOUNCY_ECHO_DB: path.join(folder, 'demo.sqlite'),
+        BOUNCY_ECHO_DEMO: '1',
+      },
+    },
+  );
   try {
     for (let i = 0; i < 100; i += 1) {
-      if (await fetch(`${url}/api/health`).then((r) => r.ok, () => false)) break;
+      if (
+        await fetch(`${url}/api/health`).then(
+          (r) => r.ok,
+          () => false,
+        )
+      )
+        break;
       await new Promise((resolve) => setTimeout(resolve, 200));
     }
     await pictures();

@@ -13,17 +13,22 @@ channel.out = 2;
 await main(async () => {
   let values;
   try {
-    ({ values } = parseArgs({ options: { accent: { type: 'string' }, convention: { type: 'string' }, format: { type: 'string' } } }));
+    ({ values } = parseArgs({
+      options: { accent: { type: 'string' }, convention: { type: 'string' }, format: { type: 'string' } },
+    }));
   } catch (error) {
     throw new Stop(error.message);
   }
   ensurePackages();
   const { runnerImport } = await import('vite');
-  const load = async (file) => (await runnerImport(path.join(ROOT, file), { root: ROOT, configFile: false, logLevel: 'error' })).module;
+  const load = async (file) =>
+    (await runnerImport(path.join(ROOT, file), { root: ROOT, configFile: false, logLevel: 'error' })).module;
   const { wordsListSchema, listWords, writeList } = await load('src/core/formats/words-list.ts');
   const { parseBank } = await load('src/core/lexicon/entry.ts');
   const request = wordsListSchema.safeParse(values);
   if (!request.success) throw new Stop(request.error.issues.map((issue) => issue.message).join('\n'));
   const bank = parseBank(readFileSync(path.join(ROOT, 'lexicon/words.tsv'), 'utf8'));
-  await new Promise((resolve) => process.stdout.write(writeList(listWords(bank, request.data), request.data.format), resolve));
+  await new Promise((resolve) =>
+    process.stdout.write(writeList(listWords(bank, request.data), request.data.format), resolve),
+  );
 });

@@ -16,16 +16,19 @@ export interface App {
   stop(): Promise<void>;
 }
 
-const freePort = (): Promise<number> => new Promise((resolve, reject) => {
-  const probe = net.createServer().once('error', reject);
-  probe.listen(0, '127.0.0.1', () => {
-    const { port } = probe.address() as net.AddressInfo;
-    probe.close(() => resolve(port));
+const freePort = (): Promise<number> =>
+  new Promise((resolve, reject) => {
+    const probe = net.createServer().once('error', reject);
+    probe.listen(0, '127.0.0.1', () => {
+      const { port } = probe.address() as net.AddressInfo;
+      probe.close(() => resolve(port));
+    });
   });
-});
 
 const gone = (child: ChildProcess): Promise<void> =>
-  child.exitCode !== null || child.signalCode !== null ? Promise.resolve() : new Promise((resolve) => child.once('exit', () => resolve()));
+  child.exitCode !== null || child.signalCode !== null
+    ? Promise.resolve()
+    : new Promise((resolve) => child.once('exit', () => resolve()));
 
 /** The production build, served on a free port with a real SQLite file of its own. */
 export async function openApp({ demo = false, file }: { demo?: boolean; file?: string } = {}): Promise<App> {
@@ -42,12 +45,26 @@ export async function openApp({ demo = false, file }: { demo?: boolean; file?: s
   };
   const start = async (): Promise<void> => {
     const run = randomUUID();
-    child = spawn(process.execPath, ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(port)], {
-      stdio: ['ignore', 'ignore', 'inherit'],
-      env: { ...process.env, NODE_ENV: 'production', NEXT_TELEMETRY_DISABLED: '1', BOUNCY_ECHO_DB: database, BOUNCY_ECHO_RUN: run, BOUNCY_ECHO_DEMO: demo ? '1' : '0' },
-    });
+    child = spawn(
+      process.execPath,
+      ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(port)],
+      {
+        stdio: ['ignore', 'ignore', 'inherit'],
+        env: {
+          ...process.env,
+          NODE_ENV: 'production',
+          NEXT_TELEMETRY_DISABLED: '1',
+          BOUNCY_ECHO_DB: database,
+          BOUNCY_ECHO_RUN: run,
+          BOUNCY_ECHO_DEMO: demo ? '1' : '0',
+        },
+      },
+    );
     for (let i = 0; i < 300; i += 1) {
-      const answer = await fetch(`${url}/api/health`).then((r) => r.json() as Promise<{ run: string }>, () => null);
+      const answer = await fetch(`${url}/api/health`).then(
+        (r) => r.json() as Promise<{ run: string }>,
+        () => null,
+      );
       if (answer?.run === run) return;
       await new Promise((resolve) => setTimeout(resolve, 100));
     }
@@ -55,7 +72,9 @@ export async function openApp({ demo = false, file }: { demo?: boolean; file?: s
   };
   await start();
   return {
-    url, file: database, start,
+    url,
+    file: database,
+    start,
     kill: () => end('SIGKILL'),
     stop: async () => {
       await end('SIGTERM');
@@ -65,12 +84,25 @@ export async function openApp({ demo = false, file }: { demo?: boolean; file?: s
 }
 
 /** Debian's Chromium, kept from calling out. */
-export const openBrowser = (...more: string[]): Promise<Browser> => chromium.launch({
-  executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
-  args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync', ...more],
-});
+export const openBrowser = (...more: string[]): Promise<Browser> =>
+  chromium.launch({
+    executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+    args: [
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-quic',
+      '--no-first-run',
+      '--disable-background-networking',
+      '--disable-component-update',
+      '--disable-sync',
+      ...more,
+    ],
+  });
 
-export interface Watched { readonly page: Page; readonly trouble: string[] }
+export interface Watched {
+  readonly page: Page;
+  readonly trouble: string[];
+}
 
 /** A page whose console errors and exceptions are collected. */
 export async function openPage(browser: Browser, width = 1280, height = 800): Promise<Watched> {
@@ -116,9 +148,16 @@ export async function turnsDone(page: Page): Promise<number> {
 
 /** Waits until the run listens to keys and taps: what is pressed on a page that is only drawn so far is lost. */
 export async function awake(page: Page): Promise<void> {
-  await page.waitForFunction(() => Object.keys(document.querySelector('.playing') ?? {}).some((key) => key.startsWith('__reactFiber')));
+  await page.waitForFunction(() =>
+    Object.keys(document.querySelector('.playing') ?? {}).some((key) => key.startsWith('__reactFiber')),
+  );
   // Keys are listened to once the frame is drawn.
-  await page.evaluate(() => new Promise((resolve) => { requestAnimationFrame(() => setTimeout(resolve)); }));
+  await page.evaluate(
+    () =>
+      new Promise((resolve) => {
+        requestAnimationFrame(() => setTimeout(resolve));
+      }),
+  );
 }
 
 /** Waits until the run shows so many turns as marked. */
@@ -132,20 +171,51 @@ export const nextFinger = (page: Page): Promise<void> => page.waitForTimeout(300
 
 /** An answer as the session's file has it. */
 export interface AnswerRow {
-  readonly id: string; readonly turn: number; readonly child: string | null; readonly word: string; readonly outcome: string; readonly slip: string | null; readonly said: string | null;
-  readonly missed: readonly number[]; readonly helps: readonly string[]; readonly note: string | null; readonly at: string; readonly standing: string;
+  readonly id: string;
+  readonly turn: number;
+  readonly child: string | null;
+  readonly word: string;
+  readonly outcome: string;
+  readonly slip: string | null;
+  readonly said: string | null;
+  readonly missed: readonly number[];
+  readonly helps: readonly string[];
+  readonly note: string | null;
+  readonly at: string;
+  readonly standing: string;
 }
 
 /** The answers that stand, as the server gives them out. */
 export const answersOf = async (app: App, session: string): Promise<AnswerRow[]> =>
-  ((await (await fetch(`${app.url}/api/sessions/${session}/export?as=json`)).json()) as { answers: AnswerRow[] }).answers;
+  ((await (await fetch(`${app.url}/api/sessions/${session}/export?as=json`)).json()) as { answers: AnswerRow[] })
+    .answers;
 
 /** Every entry of a session's log, as the server has it. */
-export const logOf = async (app: App, session: string): Promise<{ readonly id: string; readonly kind: string; readonly at: number; readonly outcome?: string; readonly turn?: number }[]> =>
-  ((await (await fetch(`${app.url}/api/sessions/${session}/log`, { method: 'POST', headers: { 'content-type': 'application/json', origin: app.url }, body: '{"entries":[]}' })).json()) as { log: never[] }).log;
+export const logOf = async (
+  app: App,
+  session: string,
+): Promise<
+  {
+    readonly id: string;
+    readonly kind: string;
+    readonly at: number;
+    readonly outcome?: string;
+    readonly turn?: number;
+  }[]
+> =>
+  (
+    (await (
+      await fetch(`${app.url}/api/sessions/${session}/log`, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json', origin: app.url },
+        body: '{"entries":[]}',
+      })
+    ).json()) as { log: never[] }
+  ).log;
 
 /** Answers that wait on the device for the server. */
-export const waiting = async (page: Page): Promise<number> => Number(await page.locator('[data-pending]').getAttribute('data-pending'));
+export const waiting = async (page: Page): Promise<number> =>
+  Number(await page.locator('[data-pending]').getAttribute('data-pending'));
 
 /** Waits until the server has everything. */
 export const saved = (page: Page): Promise<void> => expect.poll(() => waiting(page), { timeout: 20_000 }).toBe(0);

@@ -2,7 +2,10 @@ import type { Browser } from 'playwright-core';
 import { afterAll, beforeAll } from 'vitest';
 import { addNames, openApp, openBrowser, openPage, type App } from './app';
 
-interface Stage { readonly demo?: boolean; /** Names to have there before the first test. */ readonly names?: readonly string[] }
+interface Stage {
+  readonly demo?: boolean;
+  /** Names to have there before the first test. */ readonly names?: readonly string[];
+}
 
 /** A server and a browser for the tests of one file; both are gone after them. */
 export function onStage(ready: (app: App, browser: Browser) => void, { demo = false, names = [] }: Stage = {}): void {

@@ -5,9 +5,17 @@ import path from 'node:path';
 /** @param {string} root the project's folder; the build must stand in it */
 export function writeOffline(root) {
   const folder = path.join(root, '.next/static');
-  const files = readdirSync(folder, { recursive: true, withFileTypes: true }).filter((entry) => entry.isFile())
-    .map((entry) => `/_next/static/${path.relative(folder, path.join(entry.parentPath, entry.name)).split(path.sep).map(encodeURIComponent).join('/')}`).sort();
+  const files = readdirSync(folder, { recursive: true, withFileTypes: true })
+    .filter((entry) => entry.isFile())
+    .map(
+      (entry) =>
+        `/_next/static/${path.relative(folder, path.join(entry.parentPath, entry.name)).split(path.sep).map(encodeURIComponent).join('/')}`,
+    )
+    .sort();
   const build = readFileSync(path.join(root, '.next/BUILD_ID'), 'utf8').trim();
   const source = readFileSync(path.join(root, 'src/workers/sw.js'), 'utf8');
-  writeFileSync(path.join(root, 'public/sw.js'), source.replace('__BUILD__', build).replace("['__FILES__']", JSON.stringify(files)));
+  writeFileSync(
+    path.join(root, 'public/sw.js'),
+    source.replace('__BUILD__', build).replace("['__FILES__']", JSON.stringify(files)),
+  );
 }

@@ -49,7 +49,12 @@ function filesUnder(place) {
 
 /** Does the work unless it was done for this hash and what it made is still there. */
 function stamped(stamp, hash, made, work) {
-  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === hash && made.every((file) => existsSync(path.join(ROOT, file)))) return;
+  if (
+    existsSync(stamp) &&
+    readFileSync(stamp, 'utf8') === hash &&
+    made.every((file) => existsSync(path.join(ROOT, file)))
+  )
+    return;
   rmSync(stamp, { force: true });
   work();
   mkdirSync(path.dirname(stamp), { recursive: true });
@@ -57,7 +62,11 @@ function stamped(stamp, hash, made, work) {
 }
 
 const run = (command, args, env = {}) => {
-  const { status, error } = spawnSync(command, args, { cwd: ROOT, stdio: ['inherit', channel.out, 'inherit'], env: { ...process.env, ...env } });
+  const { status, error } = spawnSync(command, args, {
+    cwd: ROOT,
+    stdio: ['inherit', channel.out, 'inherit'],
+    env: { ...process.env, ...env },
+  });
   if (error) throw error;
   return status === 0;
 };
@@ -66,12 +75,15 @@ export const has = (command) => spawnSync('sh', ['-c', `command -v ${command}`])
 
 export function checkNode() {
   const [major, minor] = process.versions.node.split('.').map(Number);
-  if (major < 20 || (major === 20 && minor < 19)) throw new Stop(`Bouncy Echo needs Node.js 20.19 or newer; this is ${process.versions.node}.`);
+  if (major < 20 || (major === 20 && minor < 19))
+    throw new Stop(`Bouncy Echo needs Node.js 20.19 or newer; this is ${process.versions.node}.`);
 }
 
 /** Signs of a whole installation: the first and the last thing that it makes, and the compiled driver. */
 const PACKAGES_MADE = [
-  'node_modules/.package-lock.json', 'node_modules/next/dist/bin/next', 'node_modules/vitest/vitest.mjs',
+  'node_modules/.package-lock.json',
+  'node_modules/next/dist/bin/next',
+  'node_modules/vitest/vitest.mjs',
   'node_modules/sqlite3/build/Release/node_sqlite3.node',
 ];
 
@@ -82,7 +94,9 @@ export function ensurePackages() {
   stamped(path.join(ROOT, 'node_modules/.stamp'), hashOf([lock]) + process.versions.modules, PACKAGES_MADE, () => {
     const missing = ['python3', 'make', 'g++'].filter((tool) => !has(tool));
     if (missing.length) {
-      throw new Stop(`The database driver is compiled on this machine, and ${missing.join(', ')} ${missing.length > 1 ? 'are' : 'is'} missing.\nOn Debian or Ubuntu: apt-get install python3 make g++\nThen start again.`);
+      throw new Stop(
+        `The database driver is compiled on this machine, and ${missing.join(', ')} ${missing.length > 1 ? 'are' : 'is'} missing.\nOn Debian or Ubuntu: apt-get install python3 make g++\nThen start again.`,
+      );
     }
     say('Installing packages (the database driver is compiled: about two minutes) …');
     if (!run('npm', ['ci', '--include=dev', '--no-audit', '--no-fund'], { npm_config_build_from_source: 'true' })) {
@@ -93,7 +107,15 @@ export function ensurePackages() {
 
 /** Builds when a source has changed. */
 export function ensureBuild() {
-  const sources = ['src', 'lexicon', 'public', 'package-lock.json', 'next.config.ts', 'postcss.config.mjs', 'tsconfig.json'].flatMap(filesUnder);
+  const sources = [
+    'src',
+    'lexicon',
+    'public',
+    'package-lock.json',
+    'next.config.ts',
+    'postcss.config.mjs',
+    'tsconfig.json',
+  ].flatMap(filesUnder);
   stamped(path.join(ROOT, '.next/.stamp'), hashOf(sources), ['.next/BUILD_ID', 'public/sw.js'], () => {
     say('Building (about half a minute) …');
     if (!run(process.execPath, ['node_modules/next/dist/bin/next', 'build'], { NEXT_TELEMETRY_DISABLED: '1' })) {
@@ -112,11 +134,15 @@ export function checkDataFile(file) {
     writeFileSync(probe, '');
     rmSync(probe);
   } catch {
-    throw new Stop(`Bouncy Echo cannot write in the data folder ${folder}.\nGive this user the right to write there, or name another folder: BOUNCY_ECHO_DATA=/some/folder npm start`);
+    throw new Stop(
+      `Bouncy Echo cannot write in the data folder ${folder}.\nGive this user the right to write there, or name another folder: BOUNCY_ECHO_DATA=/some/folder npm start`,
+    );
   }
   if (!existsSync(file) || statSync(file).size === 0) return;
   if (!statSync(file).isFile() || readFileSync(file).subarray(0, 15).toString() !== 'SQLite format 3') {
-    throw new Stop(`The file ${file} is not a database. It has not been touched.\nMove it away, or name another data folder: BOUNCY_ECHO_DATA=/some/folder npm start`);
+    throw new Stop(
+      `The file ${file} is not a database. It has not been touched.\nMove it away, or name another data folder: BOUNCY_ECHO_DATA=/some/folder npm start`,
+    );
   }
   try {
     execFileSync('test', ['-w', file]);

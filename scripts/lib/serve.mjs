@@ -7,10 +7,14 @@ import { checkDataFile, ensureBuild, ensurePackages, ROOT, say, Stop } from './p
 
 const HOST = '127.0.0.1';
 
-const portFree = (port) => new Promise((resolve) => {
-  const probe = net.createServer().once('error', () => resolve(false)).once('listening', () => probe.close(() => resolve(true)));
-  probe.listen(port, HOST);
-});
+const portFree = (port) =>
+  new Promise((resolve) => {
+    const probe = net
+      .createServer()
+      .once('error', () => resolve(false))
+      .once('listening', () => probe.close(() => resolve(true)));
+    probe.listen(port, HOST);
+  });
 
 async function answers(address, id) {
   try {
@@ -26,19 +30,30 @@ async function answers(address, id) {
  */
 export async function serve({ file, demo }) {
   const port = Number(process.env.PORT ?? 3000);
-  if (!Number.isInteger(port) || port < 1 || port > 65535) throw new Stop(`PORT is "${process.env.PORT}": it should be a number from 1 to 65535.`);
+  if (!Number.isInteger(port) || port < 1 || port > 65535)
+    throw new Stop(`PORT is "${process.env.PORT}": it should be a number from 1 to 65535.`);
   ensurePackages();
   ensureBuild();
   const full = path.resolve(ROOT, file);
   checkDataFile(full);
   if (!(await portFree(port))) {
-    throw new Stop(`Port ${port} is taken by another program. Close it, or choose another port: PORT=${port + 1} npm ${demo ? 'run demo' : 'start'}`);
+    throw new Stop(
+      `Port ${port} is taken by another program. Close it, or choose another port: PORT=${port + 1} npm ${demo ? 'run demo' : 'start'}`,
+    );
   }
   say(demo ? `Demo data in ${full}` : `Data in ${full}`);
   const id = randomUUID();
   const server = spawn(process.execPath, ['node_modules/next/dist/bin/next', 'start', '-H', HOST, '-p', String(port)], {
-    cwd: ROOT, stdio: ['ignore', 'pipe', 'inherit'],
-    env: { ...process.env, NODE_ENV: 'production', NEXT_TELEMETRY_DISABLED: '1', BOUNCY_ECHO_DB: full, BOUNCY_ECHO_RUN: id, BOUNCY_ECHO_DEMO: demo ? '1' : '0' },
+    cwd: ROOT,
+    stdio: ['ignore', 'pipe', 'inherit'],
+    env: {
+      ...process.env,
+      NODE_ENV: 'production',
+      NEXT_TELEMETRY_DISABLED: '1',
+      BOUNCY_ECHO_DB: full,
+      BOUNCY_ECHO_RUN: id,
+      BOUNCY_ECHO_DEMO: demo ? '1' : '0',
+    },
   });
   server.stdout.resume();
   for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));

@@ -6,7 +6,16 @@ import { redirect } from 'next/navigation';
 import { correctionSchema, explain, idSchema, settingsSchema, startSchema } from '@/core/formats/schemas';
 import { CONVENTION_IDS } from '@/core/phonology/conventions';
 import { appendLog } from '@/server/append-log';
-import { addChildren, addGroup, eraseChild, eraseGroup, renameChild, renameGroup, setAway, setOwnWay } from '@/server/groups';
+import {
+  addChildren,
+  addGroup,
+  eraseChild,
+  eraseGroup,
+  renameChild,
+  renameGroup,
+  setAway,
+  setOwnWay,
+} from '@/server/groups';
 import { correctionOf, lookBack } from '@/server/look-back';
 import { saveSettings } from '@/server/settings';
 import { startWords } from '@/server/start-session';
@@ -52,7 +61,9 @@ export async function newChildren(_: FormState, form: FormData): Promise<FormSta
   return attempt(async () => {
     const { names, problems, doubles } = await addChildren(textOf(form, 'groupId'), text);
     const said = names.length ? `Added ${names.length === 1 ? names[0] : `${names.length} children`}.` : undefined;
-    const double = doubles.length ? ` ${doubles.join(', ')}: that name is here twice. A letter of the surname would tell them apart.` : '';
+    const double = doubles.length
+      ? ` ${doubles.join(', ')}: that name is here twice. A letter of the surname would tell them apart.`
+      : '';
     if (problems.length) {
       return {
         ...(said ? { said: said + double } : {}),

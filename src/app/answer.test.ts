@@ -21,7 +21,9 @@ test('what does not fit at a door says what, and counts as asked wrongly', () =>
 });
 
 test('the disk speaks for itself', () => {
-  expect(sentenceOf(Object.assign(new Error('SQLITE_FULL: database or disk is full'), { code: 'SQLITE_FULL' }))).toMatch(/full|room/);
+  expect(
+    sentenceOf(Object.assign(new Error('SQLITE_FULL: database or disk is full'), { code: 'SQLITE_FULL' })),
+  ).toMatch(/full|room/);
 });
 
 test('anything else gives nothing away, and is written down for whoever runs the server', () => {

@@ -22,4 +22,7 @@ export function sentenceOf(error: unknown): string {
 
 /** A JSON error for a route handler. */
 export const jsonError = (error: unknown): Response =>
-  Response.json({ error: sentenceOf(error) }, { status: error instanceof Problem ? error.status : error instanceof ZodError ? 400 : 500 });
+  Response.json(
+    { error: sentenceOf(error) },
+    { status: error instanceof Problem ? error.status : error instanceof ZodError ? 400 : 500 },
+  );

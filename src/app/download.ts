@@ -5,7 +5,12 @@ export async function download(make: () => Promise<{ text: string; name: string 
   try {
     const { text, name } = await make();
     const plain = name.replace(/[^A-Za-z0-9._ -]/g, '') || 'file';
-    return new Response(text, { headers: { 'content-type': type, 'content-disposition': `attachment; filename="${plain}"; filename*=UTF-8''${encodeURIComponent(name)}` } });
+    return new Response(text, {
+      headers: {
+        'content-type': type,
+        'content-disposition': `attachment; filename="${plain}"; filename*=UTF-8''${encodeURIComponent(name)}`,
+      },
+    });
   } catch (error) {
     return jsonError(error);
   }

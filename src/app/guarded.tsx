@@ -8,8 +8,14 @@ function ProblemScreen({ sentence }: { sentence: string }) {
   return (
     <main className="mx-auto max-w-2xl px-6 py-20">
       <h1 className="mb-4 text-4xl">Something is in the way</h1>
-      <p role="alert" className="text-xl">{sentence}</p>
-      <p className="mt-6"><a className="action" href="">Try again</a></p>
+      <p role="alert" className="text-xl">
+        {sentence}
+      </p>
+      <p className="mt-6">
+        <a className="action" href="">
+          Try again
+        </a>
+      </p>
     </main>
   );
 }

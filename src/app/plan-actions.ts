@@ -8,7 +8,17 @@ import { explain, idSchema, reason } from '@/core/formats/schemas';
 import { judgeSaid } from '@/server/judge-said';
 import { listGroups } from '@/server/groups';
 import { planFrom, workshopOf } from '@/server/plan-making';
-import { copyPlan, erasePlan, importPlan, keepPlan, newPlan, openPlan, reportOnPlan, workOnPlan, type PlanReport } from '@/server/plans';
+import {
+  copyPlan,
+  erasePlan,
+  importPlan,
+  keepPlan,
+  newPlan,
+  openPlan,
+  reportOnPlan,
+  workOnPlan,
+  type PlanReport,
+} from '@/server/plans';
 import { Problem } from '@/server/problems';
 import { startSession } from '@/server/start-session';
 import { answer, type Answer } from './answered';
@@ -23,7 +33,8 @@ async function toPlan(groupId: unknown, wish: unknown): Promise<string> {
   return newPlan(group.data, read.data);
 }
 
-const fields = (form: FormData): Record<string, FormDataEntryValue> => Object.fromEntries([...form].filter(([, value]) => value !== ''));
+const fields = (form: FormData): Record<string, FormDataEntryValue> =>
+  Object.fromEntries([...form].filter(([, value]) => value !== ''));
 
 /** Makes a plan from the form and opens it. */
 export async function planIt(_: FormState, form: FormData): Promise<FormState> {
@@ -61,11 +72,18 @@ export async function playPlan(id: unknown, body: unknown): Promise<Answer<strin
   });
 }
 
-export async function changePlan(id: unknown, body: unknown, change: unknown): Promise<Answer<Awaited<ReturnType<typeof workOnPlan>>>> {
+export async function changePlan(
+  id: unknown,
+  body: unknown,
+  change: unknown,
+): Promise<Answer<Awaited<ReturnType<typeof workOnPlan>>>> {
   return answer(() => workOnPlan(text.parse(id), body, change), false);
 }
 
-export async function keepThePlan(id: unknown, change: { kept?: boolean; plannedFor?: unknown }): Promise<Answer<void>> {
+export async function keepThePlan(
+  id: unknown,
+  change: { kept?: boolean; plannedFor?: unknown },
+): Promise<Answer<void>> {
   return answer(() => keepPlan(text.parse(id), change));
 }
 
@@ -86,6 +104,15 @@ export async function importPlanFile(groupId: unknown, content: unknown): Promis
 }
 
 /** What the core says of an answer that was typed. */
-export async function judgeTyped(sessionId: unknown, round: unknown, key: unknown, typed: unknown): Promise<Answer<Awaited<ReturnType<typeof judgeSaid>>>> {
-  return answer(() => judgeSaid(text.parse(sessionId), z.int().min(0).max(9).catch(0).parse(round), text.parse(key), text.parse(typed)), false);
+export async function judgeTyped(
+  sessionId: unknown,
+  round: unknown,
+  key: unknown,
+  typed: unknown,
+): Promise<Answer<Awaited<ReturnType<typeof judgeSaid>>>> {
+  return answer(
+    () =>
+      judgeSaid(text.parse(sessionId), z.int().min(0).max(9).catch(0).parse(round), text.parse(key), text.parse(typed)),
+    false,
+  );
 }

@@ -10,10 +10,19 @@ import { saveProgressSettings } from '@/server/settings';
 import { sentenceOf, type FormState } from './answer';
 
 /** Starts a session of one step with these children. */
-export async function playStep(groupId: unknown, ladder: unknown, rung: unknown, children: unknown): Promise<FormState> {
+export async function playStep(
+  groupId: unknown,
+  ladder: unknown,
+  rung: unknown,
+  children: unknown,
+): Promise<FormState> {
   let id: string;
   try {
-    id = await startStep(idSchema.parse(groupId), { ladder: z.string().parse(ladder), rung: z.string().parse(rung) }, z.array(idSchema).min(1).max(60).parse(children));
+    id = await startStep(
+      idSchema.parse(groupId),
+      { ladder: z.string().parse(ladder), rung: z.string().parse(rung) },
+      z.array(idSchema).min(1).max(60).parse(children),
+    );
   } catch (error) {
     return { error: sentenceOf(error) };
   }

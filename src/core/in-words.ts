@@ -2,4 +2,5 @@
 export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** A list as it is said. Example: `listed(['Ada', 'Bo', 'Cy']) // 'Ada, Bo and Cy'`. */
-export const listed = (parts: readonly string[]): string => (parts.length < 2 ? parts.join('') : `${parts.slice(0, -1).join(', ')} and ${parts.at(-1)}`);
+export const listed = (parts: readonly string[]): string =>
+  parts.length < 2 ? parts.join('') : `${parts.slice(0, -1).join(', ')} and ${parts.at(-1)}`;

@@ -44,7 +44,12 @@ describe('Host (RFC 9110, section 7.4: 421 where the server does not answer for 
 describe('Origin of what may change something (RFC 6454; a form from an opaque place sends null)', () => {
   test.each([['POST'], ['PUT'], ['PATCH'], ['DELETE'], ['OPTIONS']])('%s', (method) => {
     expect(statusOf({ method, origin: 'http://127.0.0.1:3000', fetchSite: 'same-origin' })).toBeUndefined();
-    const foreign = ['http://rebound.test:3000', 'http://127.0.0.1:8080', 'http://localhost:3000', 'https://127.0.0.1:3000'];
+    const foreign = [
+      'http://rebound.test:3000',
+      'http://127.0.0.1:8080',
+      'http://localhost:3000',
+      'https://127.0.0.1:3000',
+    ];
     for (const origin of [...foreign, 'null', '', null]) expect(statusOf({ method, origin }), `${origin}`).toBe(403);
   });
 });

@@ -24,7 +24,11 @@ type Lookup = (word: string) => BankEntry | undefined;
 function soundsOf(key: string, session: PlannedSession, lookup: Lookup): string {
   const { words, sounds = [] } = readKey(key);
   const entry = lookup(words[0] ?? '');
-  return entry ? realise(entry, session.accent).map((s) => s.ipa).join(' ') : sounds.join(' ');
+  return entry
+    ? realise(entry, session.accent)
+        .map((s) => s.ipa)
+        .join(' ')
+    : sounds.join(' ');
 }
 
 /** True where an item can be read back: its first word is known, or it is made of sounds alone, or stands for a name. */
@@ -34,16 +38,27 @@ const readable = (key: string, lookup: Lookup): boolean => {
 };
 
 /** Children of the session, late ones with them, and of its group. */
-interface People { readonly here: Set<string>; readonly inGroup: ReadonlySet<string> }
+interface People {
+  readonly here: Set<string>;
+  readonly inGroup: ReadonlySet<string>;
+}
 
 /** Why an entry cannot be kept, or undefined where it can. */
-function fault(entry: Entry, session: PlannedSession, known: ReadonlySet<string>, lookup: Lookup, { here, inGroup }: People): string | undefined {
+function fault(
+  entry: Entry,
+  session: PlannedSession,
+  known: ReadonlySet<string>,
+  lookup: Lookup,
+  { here, inGroup }: People,
+): string | undefined {
   const child = 'childId' in entry ? entry.childId : null;
   const others = 'partnerId' in entry && entry.partnerId ? [entry.partnerId] : [];
-  if ([...(child ? [child] : []), ...others].some((id) => !(entry.kind === 'arrive' ? inGroup : here).has(id))) return 'That child is not in this session any more.';
+  if ([...(child ? [child] : []), ...others].some((id) => !(entry.kind === 'arrive' ? inGroup : here).has(id)))
+    return 'That child is not in this session any more.';
   if ('turn' in entry && !session.rounds[roundOf(entry.turn)]) return 'There is no such round in this session.';
   if (entry.kind === 'answer' && !readable(entry.word, lookup)) return `“${entry.word}” is not in the word bank.`;
-  if (entry.kind === 'answer' && entry.supersedes && !known.has(entry.supersedes)) return 'The answer it corrects is not in this session.';
+  if (entry.kind === 'answer' && entry.supersedes && !known.has(entry.supersedes))
+    return 'The answer it corrects is not in this session.';
   if (entry.kind === 'undo' && !known.has(entry.answerId)) return 'The answer to undo is not in this session.';
   return undefined;
 }
@@ -62,7 +77,16 @@ export async function appendLog(sessionId: string, entries: readonly Entry[], ha
     const upToDate = has === known.size;
     const added: Entry[] = [];
     const arriving = entries.some((e) => e.kind === 'arrive');
-    const people: People = { here: new Set(session.childIds), inGroup: arriving ? new Set((await models.children.findAll({ where: { group_id: session.groupId }, attributes: ['id'], transaction })).map((c) => c.get().id)) : new Set() };
+    const people: People = {
+      here: new Set(session.childIds),
+      inGroup: arriving
+        ? new Set(
+            (
+              await models.children.findAll({ where: { group_id: session.groupId }, attributes: ['id'], transaction })
+            ).map((c) => c.get().id),
+          )
+        : new Set(),
+    };
     const refused: { id: string; why: string }[] = [];
     for (const entry of entries) {
       if (known.has(entry.id)) continue;
@@ -76,32 +100,76 @@ export async function appendLog(sessionId: string, entries: readonly Entry[], ha
       }
     }
     const before = [...shown, ...added];
-    const answers = added.flatMap((entry) => (entry.kind === 'answer' ? [answerRow(entry, session, soundsOf(entry.word, session, lookup), before)] : []));
+    const answers = added.flatMap((entry) =>
+      entry.kind === 'answer' ? [answerRow(entry, session, soundsOf(entry.word, session, lookup), before)] : [],
+    );
     const steps = added.flatMap((entry) => (entry.kind === 'answer' ? [] : [stepRow(entry, sessionId)]));
     if (answers.length) await models.answers.bulkCreate(answers, { transaction });
     if (steps.length) await models.steps.bulkCreate(steps, { transaction });
-    if (!session.stale && added.some((e) => e.kind === 'answer' || e.kind === 'undo')) await models.sessions.update({ stale: 1 }, { where: { id: sessionId }, transaction });
-    const late = added.flatMap((e) => (e.kind === 'arrive' && !session.childIds.includes(e.childId) ? [e.childId] : []));
-    if (late.length) await models.sessionChildren.bulkCreate([...new Set(late)].map((child, i) => ({ session_id: sessionId, child_id: child, position: session.childIds.length + i })), { transaction });
+    if (!session.stale && added.some((e) => e.kind === 'answer' || e.kind === 'undo'))
+      await models.sessions.update({ stale: 1 }, { where: { id: sessionId }, transaction });
+    const late = added.flatMap((e) =>
+      e.kind === 'arrive' && !session.childIds.includes(e.childId) ? [e.childId] : [],
+    );
+    if (late.length)
+      await models.sessionChildren.bulkCreate(
+        [...new Set(late)].map((child, i) => ({
+          session_id: sessionId,
+          child_id: child,
+          position: session.childIds.length + i,
+        })),
+        { transaction },
+      );
     const finish = added.find((entry) => entry.kind === 'finish');
-    if (finish && !session.finishedAt) await models.sessions.update({ finished_at: finish.at }, { where: { id: sessionId }, transaction });
+    if (finish && !session.finishedAt)
+      await models.sessions.update({ finished_at: finish.at }, { where: { id: sessionId }, transaction });
     return { log: upToDate ? added : await sessionLog(sessionId, transaction), total: known.size, refused };
   });
 }
 
-const answerRow = (entry: AnswerEntry, session: PlannedSession, sounds: string, before: readonly Entry[]): AnswerRow => ({
-  id: entry.id, session_id: session.id, child_id: entry.childId, turn: entry.turn, word: entry.word,
-  task: session.rounds[roundOf(entry.turn)]!.task, step: session.rounds[roundOf(entry.turn)]!.step, sounds, outcome: entry.outcome,
-  standing: standingOf(entry, session.rounds[roundOf(entry.turn)], before), slip: entry.slip, said: entry.said, missed: JSON.stringify(entry.missed),
-  helps: JSON.stringify(entry.helps), note: entry.note, think_ms: entry.thinkMs, supersedes: entry.supersedes,
-  at: entry.at, received_at: Date.now(), self_corrected: entry.selfCorrected ? 1 : 0, shown: entry.shown ? 1 : 0, marked_by: entry.by?.trim() || null, why: entry.why ?? null,
-  partner_id: entry.partnerId ?? null, differs: entry.differs ? 1 : 0, second: entry.second ? 1 : 0,
+const answerRow = (
+  entry: AnswerEntry,
+  session: PlannedSession,
+  sounds: string,
+  before: readonly Entry[],
+): AnswerRow => ({
+  id: entry.id,
+  session_id: session.id,
+  child_id: entry.childId,
+  turn: entry.turn,
+  word: entry.word,
+  task: session.rounds[roundOf(entry.turn)]!.task,
+  step: session.rounds[roundOf(entry.turn)]!.step,
+  sounds,
+  outcome: entry.outcome,
+  standing: standingOf(entry, session.rounds[roundOf(entry.turn)], before),
+  slip: entry.slip,
+  said: entry.said,
+  missed: JSON.stringify(entry.missed),
+  helps: JSON.stringify(entry.helps),
+  note: entry.note,
+  think_ms: entry.thinkMs,
+  supersedes: entry.supersedes,
+  at: entry.at,
+  received_at: Date.now(),
+  self_corrected: entry.selfCorrected ? 1 : 0,
+  shown: entry.shown ? 1 : 0,
+  marked_by: entry.by?.trim() || null,
+  why: entry.why ?? null,
+  partner_id: entry.partnerId ?? null,
+  differs: entry.differs ? 1 : 0,
+  second: entry.second ? 1 : 0,
 });
 
 function stepRow(entry: Exclude<Entry, { kind: 'answer' }>, sessionId: string): StepRow {
   const { id, kind, at, ...detail } = entry;
   return {
-    id, session_id: sessionId, kind, child_id: 'childId' in entry ? entry.childId : null,
-    detail: JSON.stringify(detail), at, received_at: Date.now(),
+    id,
+    session_id: sessionId,
+    kind,
+    child_id: 'childId' in entry ? entry.childId : null,
+    detail: JSON.stringify(detail),
+    at,
+    received_at: Date.now(),
   };
 }

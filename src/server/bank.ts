@@ -40,7 +40,9 @@ export const bankEntry = async (word: string): Promise<Entry | undefined> =>
 /** The shipped entry of a word; undefined where the bank has none. */
 export const shippedEntry = (word: string): Entry | undefined => shipped().get(word);
 
-export interface PreparedBank extends Material { readonly index: WordIndex }
+export interface PreparedBank extends Material {
+  readonly index: WordIndex;
+}
 
 const prepared = new Map<string, { own: readonly unknown[]; bank: PreparedBank }>();
 
@@ -55,9 +57,19 @@ export async function preparedBank(accent: AccentId, conventions: Conventions): 
   if (known?.own === own) return known.bank;
   const guard = guardOf(accent);
   const entries = [...bank(), ...own.filter((o) => o.accent === accent && !o.removed).map((o) => o.entry)];
-  const words = entries.map((entry) => prepare(entry, accent, conventions)).filter((w) => !guard(w.sounds.map((s) => s.ipa)));
+  const words = entries
+    .map((entry) => prepare(entry, accent, conventions))
+    .filter((w) => !guard(w.sounds.map((s) => s.ipa)));
   const made: PreparedBank = {
-    ...materialOf({ accent, conventions, words, guard, forms: forms(), littleWords: littleWords(), otherWords: otherWords() }),
+    ...materialOf({
+      accent,
+      conventions,
+      words,
+      guard,
+      forms: forms(),
+      littleWords: littleWords(),
+      otherWords: otherWords(),
+    }),
     index: indexWords(words, agreedWords()),
   };
   prepared.set(key, { own, bank: made });

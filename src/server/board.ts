@@ -8,19 +8,39 @@ export interface BoardLine {
   readonly name: string;
   readonly away: boolean;
   readonly next: string;
-  readonly cells: readonly { readonly ladder: string; readonly rung: string; readonly state: State; readonly words: string; /** Rungs that hold. */ readonly height: number; readonly begun: boolean }[];
+  readonly cells: readonly {
+    readonly ladder: string;
+    readonly rung: string;
+    readonly state: State;
+    readonly words: string;
+    /** Rungs that hold. */ readonly height: number;
+    readonly begun: boolean;
+  }[];
 }
 
 /** A group as the board shows it: for each ladder the rung a child stands before, or the last where all hold. */
 export async function boardRows(group: Group, now = Date.now()): Promise<BoardLine[]> {
   return (await boardOf(group, now)).map(({ id, name, away, ladders, next, chosen }) => ({
-    id, name, away, next: chosen ? `${chosen.step.rungOf.does} (chosen)` : (next[0]?.rungOf.does ?? ''),
+    id,
+    name,
+    away,
+    next: chosen ? `${chosen.step.rungOf.does} (chosen)` : (next[0]?.rungOf.does ?? ''),
     cells: ladders.map(({ ladder, rungs }) => {
       const at = frontier(rungs);
       const height = highest(rungs) + 1;
       // A rung nobody has tried yet says less than the one below it that holds.
-      const shown = rungs[at < 0 ? rungs.length - 1 : rungs[at]!.state === 'not-enough' && highest(rungs) >= 0 ? highest(rungs) : at]!;
-      return { ladder: ladder.id, rung: shown.rung.name, state: shown.state, words: STATE_WORDS[shown.state], height, begun: rungs.some((r) => r.lastAt !== null) };
+      const shown =
+        rungs[
+          at < 0 ? rungs.length - 1 : rungs[at]!.state === 'not-enough' && highest(rungs) >= 0 ? highest(rungs) : at
+        ]!;
+      return {
+        ladder: ladder.id,
+        rung: shown.rung.name,
+        state: shown.state,
+        words: STATE_WORDS[shown.state],
+        height,
+        begun: rungs.some((r) => r.lastAt !== null),
+      };
     }),
   }));
 }

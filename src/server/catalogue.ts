@@ -4,7 +4,13 @@ import { labelOf, isVowel } from '../core/phonology/sounds';
 import { preparedBank } from './bank';
 import { getSettings } from './settings';
 
-export interface CatalogueTask { readonly id: string; readonly name: string; readonly asks: string; readonly syllables: boolean; readonly steps: readonly { readonly id: string; readonly name: string }[] }
+export interface CatalogueTask {
+  readonly id: string;
+  readonly name: string;
+  readonly asks: string;
+  readonly syllables: boolean;
+  readonly steps: readonly { readonly id: string; readonly name: string }[];
+}
 
 export interface Catalogue {
   readonly families: readonly { readonly name: string; readonly tasks: readonly CatalogueTask[] }[];
@@ -23,9 +29,16 @@ export async function catalogue(): Promise<Catalogue> {
   return {
     families: FAMILIES.map((family) => ({
       name: FAMILY_NAMES[family],
-      tasks: TASKS.filter((t) => t.family === family).map(({ id, name, asks, steps }) => ({ id, name, asks, syllables: id === 'clap', steps: steps.map(({ id: step, name: stepName }) => ({ id: step, name: stepName })) })),
+      tasks: TASKS.filter((t) => t.family === family).map(({ id, name, asks, steps }) => ({
+        id,
+        name,
+        asks,
+        syllables: id === 'clap',
+        steps: steps.map(({ id: step, name: stepName }) => ({ id: step, name: stepName })),
+      })),
     })),
-    sounds: sounds.sort((a, b) => Number(a.vowel) - Number(b.vowel) || a.label.localeCompare(b.label)).map(({ ipa, label }) => ({ ipa, label })),
+    sounds: sounds
+      .sort((a, b) => Number(a.vowel) - Number(b.vowel) || a.label.localeCompare(b.label))
+      .map(({ ipa, label }) => ({ ipa, label })),
   };
 }
-

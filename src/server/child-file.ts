@@ -20,21 +20,67 @@ export async function childFile(childId: string, now = Date.now()): Promise<Chil
   if (!child) throw new Problem('That child is not in the list any more.', 404);
   const of = { where: { child_id: childId }, order: [['id', 'ASC']] as [string, string][], raw: true } as const;
   const [group, answers, steps, asked, standing, runs, choices, { rule }] = await Promise.all([
-    models.groups.findByPk(child.group_id), models.answers.findAll(of) as unknown as Promise<AnswerRow[]>, models.steps.findAll(of) as unknown as Promise<StepRow[]>,
-    models.answers.findAll({ where: { partner_id: childId }, attributes: ['id', 'session_id', 'at'], raw: true }) as unknown as Promise<AnswerRow[]>, standingRows(childId, 1_000_000), runsOf([childId]), choicesOf(childId), getProgressSettings(),
+    models.groups.findByPk(child.group_id),
+    models.answers.findAll(of) as unknown as Promise<AnswerRow[]>,
+    models.steps.findAll(of) as unknown as Promise<StepRow[]>,
+    models.answers.findAll({
+      where: { partner_id: childId },
+      attributes: ['id', 'session_id', 'at'],
+      raw: true,
+    }) as unknown as Promise<AnswerRow[]>,
+    standingRows(childId, 1_000_000),
+    runsOf([childId]),
+    choicesOf(childId),
+    getProgressSettings(),
   ]);
   const stands = new Set(standing.map((r) => r.id));
   return childFileSchema.parse({
-    format: 'bouncy-echo-child', version: 1, exportedAt: iso(now),
-    child: { id: child.id, name: child.name, group: group?.get().name ?? '', addedAt: iso(child.created_at), awayOn: child.away_on, ownWay: readOwnWay(child.own_way) },
-    states: evidenceOf(runs.get(childId)!, now, rule).flatMap(({ ladder, rungs }) => rungs.filter((r) => r.lastAt !== null).map((r) => ({ ladder: ladder.id, step: r.rung.id, state: r.state, why: whySentence(r) }))),
-    chosenSteps: choices.map((c) => ({ ladder: c.ladder, step: c.rung, at: iso(c.at), by: c.chosen_by, endedAt: c.ended_at === null ? null : iso(c.ended_at) })),
+    format: 'bouncy-echo-child',
+    version: 1,
+    exportedAt: iso(now),
+    child: {
+      id: child.id,
+      name: child.name,
+      group: group?.get().name ?? '',
+      addedAt: iso(child.created_at),
+      awayOn: child.away_on,
+      ownWay: readOwnWay(child.own_way),
+    },
+    states: evidenceOf(runs.get(childId)!, now, rule).flatMap(({ ladder, rungs }) =>
+      rungs
+        .filter((r) => r.lastAt !== null)
+        .map((r) => ({ ladder: ladder.id, step: r.rung.id, state: r.state, why: whySentence(r) })),
+    ),
+    chosenSteps: choices.map((c) => ({
+      ladder: c.ladder,
+      step: c.rung,
+      at: iso(c.at),
+      by: c.chosen_by,
+      endedAt: c.ended_at === null ? null : iso(c.ended_at),
+    })),
     answers: answers.map((a) => ({
-      id: a.id, session: a.session_id, task: a.task, step: a.step, word: a.word, sounds: a.sounds ? a.sounds.split(' ') : [], outcome: a.outcome, standing: a.standing, slip: a.slip, said: a.said, missed: JSON.parse(a.missed) as number[],
-      helps: JSON.parse(a.helps) as string[], note: a.note, secondsToMark: a.think_ms === null ? null : a.think_ms / 1000, selfCorrected: a.self_corrected === 1, shown: a.shown === 1, markedBy: a.marked_by, at: iso(a.at),
+      id: a.id,
+      session: a.session_id,
+      task: a.task,
+      step: a.step,
+      word: a.word,
+      sounds: a.sounds ? a.sounds.split(' ') : [],
+      outcome: a.outcome,
+      standing: a.standing,
+      slip: a.slip,
+      said: a.said,
+      missed: JSON.parse(a.missed) as number[],
+      helps: JSON.parse(a.helps) as string[],
+      note: a.note,
+      secondsToMark: a.think_ms === null ? null : a.think_ms / 1000,
+      selfCorrected: a.self_corrected === 1,
+      shown: a.shown === 1,
+      markedBy: a.marked_by,
+      at: iso(a.at),
       stands: a.second === 1 ? 'second' : stands.has(a.id) ? 'stands' : 'replaced',
     })),
-    asked: asked.map((a) => ({ session: a.session_id, answer: a.id, at: iso(a.at) })), steps: steps.map((s) => ({ session: s.session_id, kind: s.kind, at: iso(s.at) })),
+    asked: asked.map((a) => ({ session: a.session_id, answer: a.id, at: iso(a.at) })),
+    steps: steps.map((s) => ({ session: s.session_id, kind: s.kind, at: iso(s.at) })),
   });
 }
 
@@ -45,5 +91,8 @@ export const isChildForm = (as: string): as is ChildForm => Object.hasOwn(FORMS,
 /** The file with its name. */
 export async function childDownload(childId: string, as: ChildForm): Promise<{ text: string; name: string }> {
   const file = await childFile(childId);
-  return { text: FORMS[as](file), name: `bouncy-echo-${file.child.name.replace(/[\\/:*?"<>|]+/g, ' ')}-${format(new Date(file.exportedAt), 'yyyy-MM-dd')}.${as}` };
+  return {
+    text: FORMS[as](file),
+    name: `bouncy-echo-${file.child.name.replace(/[\\/:*?"<>|]+/g, ' ')}-${format(new Date(file.exportedAt), 'yyyy-MM-dd')}.${as}`,
+  };
 }

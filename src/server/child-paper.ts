@@ -11,15 +11,31 @@ import { Problem } from './problems';
 import { checkId } from './session-record';
 import { getProgressSettings } from './settings';
 
-export interface ChildPaper extends FamilyPage { readonly id: string; readonly name: string; readonly group: string; readonly day: string }
+export interface ChildPaper extends FamilyPage {
+  readonly id: string;
+  readonly name: string;
+  readonly group: string;
+  readonly day: string;
+}
 
 /** The page of a child to print. Throws a Problem (404) where there is no such child. */
 export async function childPaper(childId: string, now = Date.now()): Promise<ChildPaper> {
   const { models } = await database();
   const child = (await models.children.findByPk(checkId(childId)))?.get();
   if (!child) throw new Problem('That child is not in the list any more.', 404);
-  const [group, { rule, unitOrder }, runs, chosen] = await Promise.all([models.groups.findByPk(child.group_id), getProgressSettings(), runsOf([childId]).then((all) => all.get(childId)!), chosenSteps([childId])]);
+  const [group, { rule, unitOrder }, runs, chosen] = await Promise.all([
+    models.groups.findByPk(child.group_id),
+    getProgressSettings(),
+    runsOf([childId]).then((all) => all.get(childId)!),
+    chosenSteps([childId]),
+  ]);
   const ladders = evidenceOf(runs, now, rule);
   const next = chosenOf(chosen.get(childId))?.step ?? nextSteps(ladders, runs, unitOrder)[0];
-  return { id: childId, name: child.name, group: group?.get().name ?? '', day: format(now, 'd MMMM yyyy'), ...familyPage(ladders, next, whySentence) };
+  return {
+    id: childId,
+    name: child.name,
+    group: group?.get().name ?? '',
+    day: format(now, 'd MMMM yyyy'),
+    ...familyPage(ladders, next, whySentence),
+  };
 }

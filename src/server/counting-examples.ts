@@ -5,7 +5,11 @@ import { ACCENT_IDS, type AccentId } from '../core/phonology/accents';
 import { CONVENTION_IDS, CONVENTION_WORDS, PRESETS, type ConventionId } from '../core/phonology/conventions';
 import { shippedEntry } from './bank';
 
-export interface CountingExample { readonly word: string; readonly one: number; readonly two: number }
+export interface CountingExample {
+  readonly word: string;
+  readonly one: number;
+  readonly two: number;
+}
 
 export interface AccentExamples {
   readonly counting: Record<ConventionId, CountingExample>;
@@ -17,7 +21,10 @@ export interface AccentExamples {
 
 /** Where the accents that ship part: the vowel of bath and cup, r after a vowel, y after n, wh, cot and caught. */
 const SHOWN = ['bath', 'cup', 'card', 'new', 'whale', 'moth'] as const;
-const PAIRS = [['saw', 'door'], ['put', 'cut']] as const;
+const PAIRS = [
+  ['saw', 'door'],
+  ['put', 'cut'],
+] as const;
 
 const entryOf = (word: string) => {
   const entry = shippedEntry(word);
@@ -31,7 +38,11 @@ export function examplesOfCounting(): Record<AccentId, AccentExamples> {
     const said = (word: string) => prepare(entryOf(word), accent, PRESETS.strict);
     const example = (id: ConventionId): CountingExample => {
       const { example: word } = CONVENTION_WORDS[id];
-      return { word, one: prepare(entryOf(word), accent, { ...PRESETS.strict, [id]: true }).count, two: said(word).count };
+      return {
+        word,
+        one: prepare(entryOf(word), accent, { ...PRESETS.strict, [id]: true }).count,
+        two: said(word).count,
+      };
     };
     return {
       counting: Object.fromEntries(CONVENTION_IDS.map((id) => [id, example(id)])) as AccentExamples['counting'],

@@ -17,11 +17,18 @@ export interface Database {
 
 /** What every connection is told before it is used. `secure_delete` wipes what is erased. */
 export const PRAGMAS = [
-  'PRAGMA busy_timeout=5000', 'PRAGMA journal_mode=WAL', 'PRAGMA synchronous=FULL', 'PRAGMA foreign_keys=ON', 'PRAGMA secure_delete=ON',
+  'PRAGMA busy_timeout=5000',
+  'PRAGMA journal_mode=WAL',
+  'PRAGMA synchronous=FULL',
+  'PRAGMA foreign_keys=ON',
+  'PRAGMA secure_delete=ON',
 ] as const;
 
 type Opened = (error: Error | null) => void;
-interface Connections { readonly Database: new (file: string, mode: number, ready?: Opened) => sqlite3.Database; /** From now on, closing closes. */ end(): void }
+interface Connections {
+  readonly Database: new (file: string, mode: number, ready?: Opened) => sqlite3.Database;
+  /** From now on, closing closes. */ end(): void;
+}
 
 /**
  * Sequelize opens a connection for each transaction and closes it after; opening costs more than most writes. One whose
@@ -71,7 +78,9 @@ export async function openDatabase(file: string): Promise<Database> {
     mkdirSync(path.dirname(file), { recursive: true });
     const { Database, end } = connections();
     const sequelize = new Sequelize({
-      dialect: 'sqlite', storage: file, logging: false,
+      dialect: 'sqlite',
+      storage: file,
+      logging: false,
       dialectModule: { ...sqlite3, Database },
     });
     const models = defineModels(sequelize);
@@ -79,16 +88,19 @@ export async function openDatabase(file: string): Promise<Database> {
     let queue: Promise<unknown> = Promise.resolve();
     let closed: Promise<void> | undefined;
     return {
-      sequelize, models, file,
+      sequelize,
+      models,
+      file,
       write: (work) => {
         const turn = queue.then(() => sequelize.transaction({ type: 'IMMEDIATE' as Transaction.TYPES }, work));
         queue = turn.catch(() => undefined);
         return turn;
       },
-      close: () => (closed ??= queue.then(() => {
-        end();
-        return sequelize.close();
-      })),
+      close: () =>
+        (closed ??= queue.then(() => {
+          end();
+          return sequelize.close();
+        })),
     };
   } catch (error) {
     const sentence = diskSentence(error, file);
@@ -101,7 +113,10 @@ const place = globalThis as typeof globalThis & { bouncyEcho?: Promise<Database>
 
 /** Where this setting's data lives. */
 export const databaseFile = (): string =>
-  path.resolve(/* turbopackIgnore: true */ process.env.BOUNCY_ECHO_DB ?? path.join(process.env.BOUNCY_ECHO_DATA ?? 'data', 'bouncy-echo.sqlite'));
+  path.resolve(
+    /* turbopackIgnore: true */ process.env.BOUNCY_ECHO_DB ??
+      path.join(process.env.BOUNCY_ECHO_DATA ?? 'data', 'bouncy-echo.sqlite'),
+  );
 
 /** The one open database of this process. A failed opening is tried again at the next call. */
 export function database(): Promise<Database> {

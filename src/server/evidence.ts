@@ -13,21 +13,44 @@ const DAY_MS = 86_400_000;
 export const dayOf = (at: number): number => Math.floor((at - new Date(at).getTimezoneOffset() * 60_000) / DAY_MS);
 
 /** What the answers of one session say, child by child: a pure function of its log, so corrections and undos are in it. */
-function evidenceIn(sessionId: string, answers: readonly AnswerRow[], undone: ReadonlySet<string>): { runs: EvidenceRow[]; heard: { child_id: string; session_id: string; cells: string }[] } {
+function evidenceIn(
+  sessionId: string,
+  answers: readonly AnswerRow[],
+  undone: ReadonlySet<string>,
+): { runs: EvidenceRow[]; heard: { child_id: string; session_id: string; cells: string }[] } {
   const { byTurn, differing } = standingAnswers(answers.map(givenOf), undone);
-  const standing = [...byTurn.values(), ...differing].filter((a) => a.childId !== null && a.outcome !== 'does-not-count').sort((a, b) => (a.id < b.id ? -1 : 1));
-  const runs = [...groupBy(standing, (a) => `${a.childId} ${a.task} ${a.step} ${a.standing}`).values()].map((of): EvidenceRow => {
-    const last = of.at(-1)!;
-    const helps: Partial<Record<Help, number>> = {};
-    for (const a of of) if (a.outcome === 'with-help') for (const help of JSON.parse(a.helps) as Help[]) helps[help] = (helps[help] ?? 0) + 1;
-    return {
-      child_id: last.childId!, session_id: sessionId, task: last.task, step: last.step, standing: last.standing, at: last.at, day: dayOf(last.at),
-      marks: of.map((a) => MARKS[a.outcome as keyof typeof MARKS]).join(''), helps: JSON.stringify(helps),
-    };
-  });
+  const standing = [...byTurn.values(), ...differing]
+    .filter((a) => a.childId !== null && a.outcome !== 'does-not-count')
+    .sort((a, b) => (a.id < b.id ? -1 : 1));
+  const runs = [...groupBy(standing, (a) => `${a.childId} ${a.task} ${a.step} ${a.standing}`).values()].map(
+    (of): EvidenceRow => {
+      const last = of.at(-1)!;
+      const helps: Partial<Record<Help, number>> = {};
+      for (const a of of)
+        if (a.outcome === 'with-help')
+          for (const help of JSON.parse(a.helps) as Help[]) helps[help] = (helps[help] ?? 0) + 1;
+      return {
+        child_id: last.childId!,
+        session_id: sessionId,
+        task: last.task,
+        step: last.step,
+        standing: last.standing,
+        at: last.at,
+        day: dayOf(last.at),
+        marks: of.map((a) => MARKS[a.outcome as keyof typeof MARKS]).join(''),
+        helps: JSON.stringify(helps),
+      };
+    },
+  );
   const heard = [...groupBy(standing, (a) => a.childId!)].flatMap(([child, of]) => {
     const cells = of.flatMap((a) => {
-      const one = cellsOf({ task: a.task, outcome: a.outcome as Outcome, slip: a.slip as Slip | null, missed: JSON.parse(a.missed) as number[], sounds: a.sounds ? a.sounds.split(' ') : [] });
+      const one = cellsOf({
+        task: a.task,
+        outcome: a.outcome as Outcome,
+        slip: a.slip as Slip | null,
+        missed: JSON.parse(a.missed) as number[],
+        sounds: a.sounds ? a.sounds.split(' ') : [],
+      });
       return one ? [one] : [];
     });
     return cells.length ? [{ child_id: child, session_id: sessionId, cells: JSON.stringify(addCells(cells)) }] : [];
@@ -39,9 +62,22 @@ function evidenceIn(sessionId: string, answers: readonly AnswerRow[], undone: Re
 async function rebuild(sessionId: string, transaction: Transaction): Promise<void> {
   const { models } = await database();
   const of = { where: { session_id: sessionId }, transaction };
-  const answers = (await models.answers.findAll({ ...of, order: [['id', 'ASC']], raw: true })) as unknown as AnswerRow[];
-  const undos = (await models.steps.findAll({ where: { session_id: sessionId, kind: 'undo' }, attributes: ['detail'], raw: true, transaction })) as unknown as Pick<StepRow, 'detail'>[];
-  const { runs, heard } = evidenceIn(sessionId, answers, new Set(undos.map((u) => (JSON.parse(u.detail) as { answerId: string }).answerId)));
+  const answers = (await models.answers.findAll({
+    ...of,
+    order: [['id', 'ASC']],
+    raw: true,
+  })) as unknown as AnswerRow[];
+  const undos = (await models.steps.findAll({
+    where: { session_id: sessionId, kind: 'undo' },
+    attributes: ['detail'],
+    raw: true,
+    transaction,
+  })) as unknown as Pick<StepRow, 'detail'>[];
+  const { runs, heard } = evidenceIn(
+    sessionId,
+    answers,
+    new Set(undos.map((u) => (JSON.parse(u.detail) as { answerId: string }).answerId)),
+  );
   await models.evidence.destroy(of);
   await models.heardSounds.destroy(of);
   if (runs.length) await models.evidence.bulkCreate(runs, { transaction });
@@ -52,7 +88,9 @@ async function rebuild(sessionId: string, transaction: Transaction): Promise<voi
 /** Brings the evidence up to date: every session whose log has grown since is worked out anew, a few in a transaction. */
 export async function refreshEvidence(): Promise<void> {
   const { models, write } = await database();
-  const stale = (await models.sessions.findAll({ where: { stale: 1 }, attributes: ['id'], raw: true })) as unknown as { id: string }[];
+  const stale = (await models.sessions.findAll({ where: { stale: 1 }, attributes: ['id'], raw: true })) as unknown as {
+    id: string;
+  }[];
   for (let i = 0; i < stale.length; i += 20) {
     await write(async (transaction) => {
       for (const { id } of stale.slice(i, i + 20)) await rebuild(id, transaction);
@@ -68,9 +106,24 @@ export async function runsOf(childIds: readonly string[]): Promise<Map<string, R
   if (!childIds.length) return out;
   // One row a child: thousands of small rows would cost more to hand over than to read.
   const rows = await sequelize.query<{ child: string; runs: string }>(
-    'SELECT child_id AS child, json_group_array(json_array(task, step, standing, at, day, marks, helps)) AS runs FROM evidence WHERE child_id IN (:ids) GROUP BY child_id', { replacements: { ids: [...childIds] }, type: QueryTypes.SELECT });
+    'SELECT child_id AS child, json_group_array(json_array(task, step, standing, at, day, marks, helps)) AS runs FROM evidence WHERE child_id IN (:ids) GROUP BY child_id',
+    { replacements: { ids: [...childIds] }, type: QueryTypes.SELECT },
+  );
   for (const { child, runs } of rows) {
-    out.set(child, (JSON.parse(runs) as [string, string, Standing, number, number, string, string][]).map(([task, step, standing, at, day, marks, helps]) => ({ task, step, standing, at, day, marks, helps: helps === '{}' ? {} : (JSON.parse(helps) as Run['helps']) })));
+    out.set(
+      child,
+      (JSON.parse(runs) as [string, string, Standing, number, number, string, string][]).map(
+        ([task, step, standing, at, day, marks, helps]) => ({
+          task,
+          step,
+          standing,
+          at,
+          day,
+          marks,
+          helps: helps === '{}' ? {} : (JSON.parse(helps) as Run['helps']),
+        }),
+      ),
+    );
   }
   return out;
 }
@@ -79,6 +132,10 @@ export async function runsOf(childIds: readonly string[]): Promise<Map<string, R
 export async function cellsOfChild(childId: string): Promise<Cells> {
   await refreshEvidence();
   const { models } = await database();
-  const rows = (await models.heardSounds.findAll({ where: { child_id: childId }, attributes: ['cells'], raw: true })) as unknown as { cells: string }[];
+  const rows = (await models.heardSounds.findAll({
+    where: { child_id: childId },
+    attributes: ['cells'],
+    raw: true,
+  })) as unknown as { cells: string }[];
   return addCells(rows.map((r) => JSON.parse(r.cells) as Cells));
 }

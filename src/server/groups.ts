@@ -8,8 +8,17 @@ import { database } from './database';
 import { Problem } from './problems';
 import { readOwnWay } from './session-record';
 
-export interface Child { readonly id: string; readonly name: string; readonly away: boolean; readonly ownWay: OwnWay }
-export interface Group { readonly id: string; readonly name: string; readonly children: readonly Child[] }
+export interface Child {
+  readonly id: string;
+  readonly name: string;
+  readonly away: boolean;
+  readonly ownWay: OwnWay;
+}
+export interface Group {
+  readonly id: string;
+  readonly name: string;
+  readonly children: readonly Child[];
+}
 
 const today = (): string => format(new Date(), 'yyyy-MM-dd');
 
@@ -17,13 +26,16 @@ const today = (): string => format(new Date(), 'yyyy-MM-dd');
 export async function listGroups(): Promise<Group[]> {
   const { models } = await database();
   const [groups, children] = await Promise.all([
-    models.groups.findAll({ order: [['position', 'ASC']] }), models.children.findAll({ order: [['position', 'ASC']] }),
+    models.groups.findAll({ order: [['position', 'ASC']] }),
+    models.children.findAll({ order: [['position', 'ASC']] }),
   ]);
   const day = today();
   return groups.map((g) => ({
     id: g.get().id,
     name: g.get().name,
-    children: children.map((c) => c.get()).filter((c) => c.group_id === g.get().id)
+    children: children
+      .map((c) => c.get())
+      .filter((c) => c.group_id === g.get().id)
       .map((c) => ({ id: c.id, name: c.name, away: c.away_on === day, ownWay: readOwnWay(c.own_way) })),
   }));
 }
@@ -37,9 +49,11 @@ export async function groupOrFirst(id: string | undefined): Promise<Group> {
 /** Made inside the write queue, so that two pages asking at once get the same group. */
 async function firstGroup(): Promise<Group> {
   const { models, write } = await database();
-  const row = await write(async (transaction) =>
-    (await models.groups.findOne({ order: [['position', 'ASC']], transaction })) ??
-    models.groups.create({ id: v7(), name: 'Our group', position: 0, created_at: Date.now() }, { transaction }));
+  const row = await write(
+    async (transaction) =>
+      (await models.groups.findOne({ order: [['position', 'ASC']], transaction })) ??
+      models.groups.create({ id: v7(), name: 'Our group', position: 0, created_at: Date.now() }, { transaction }),
+  );
   return { id: row.get().id, name: row.get().name, children: [] };
 }
 
@@ -68,9 +82,20 @@ export async function addChildren(groupId: string, text: string): Promise<NamesR
     const group = await models.groups.findByPk(idOf(groupId), { transaction });
     if (!group) throw new Problem('That group is not here any more. The names have not been added.', 404);
     const here = await models.children.findAll({ where: { group_id: groupId }, transaction });
-    const read = readNames(text, here.map((c) => c.get().name));
+    const read = readNames(
+      text,
+      here.map((c) => c.get().name),
+    );
     await models.children.bulkCreate(
-      read.names.map((name, i) => ({ id: v7(), group_id: groupId, name, position: here.length + i, away_on: null, created_at: Date.now(), own_way: PLAIN_TEXT })),
+      read.names.map((name, i) => ({
+        id: v7(),
+        group_id: groupId,
+        name,
+        position: here.length + i,
+        away_on: null,
+        created_at: Date.now(),
+        own_way: PLAIN_TEXT,
+      })),
       { transaction },
     );
     return read;
@@ -83,16 +108,23 @@ const idOf = (id: string): string => {
   return read.data;
 };
 
-async function change(childId: string, values: { name?: string; away_on?: string | null; own_way?: string }): Promise<void> {
+async function change(
+  childId: string,
+  values: { name?: string; away_on?: string | null; own_way?: string },
+): Promise<void> {
   const { models, write } = await database();
-  const [rows] = await write((transaction) => models.children.update(values, { where: { id: idOf(childId) }, transaction }));
+  const [rows] = await write((transaction) =>
+    models.children.update(values, { where: { id: idOf(childId) }, transaction }),
+  );
   if (!rows) throw new Problem('That child is not in the list any more.', 404);
 }
 
-export const renameChild = async (childId: string, name: string): Promise<void> => change(childId, { name: readName(name) });
+export const renameChild = async (childId: string, name: string): Promise<void> =>
+  change(childId, { name: readName(name) });
 
 /** Away lasts for today; tomorrow the child is here again. */
-export const setAway = (childId: string, away: boolean): Promise<void> => change(childId, { away_on: away ? today() : null });
+export const setAway = (childId: string, away: boolean): Promise<void> =>
+  change(childId, { away_on: away ? today() : null });
 
 /** Sets how a child speaks. Throws a Problem for what is no such thing; nothing is changed then. */
 export async function setOwnWay(childId: string, way: unknown): Promise<void> {
@@ -111,7 +143,9 @@ export async function eraseChild(childId: string): Promise<void> {
 export async function renameGroup(groupId: string, name: string): Promise<void> {
   const read = readName(name);
   const { models, write } = await database();
-  const [rows] = await write((transaction) => models.groups.update({ name: read }, { where: { id: idOf(groupId) }, transaction }));
+  const [rows] = await write((transaction) =>
+    models.groups.update({ name: read }, { where: { id: idOf(groupId) }, transaction }),
+  );
   if (!rows) throw new Problem('That group is not here any more.', 404);
 }
 

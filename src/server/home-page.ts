@@ -19,16 +19,21 @@ export async function homePaper(sessionId: string): Promise<HomePaper> {
   const played = new Set(answers.map((a) => roundOf(a.turn)));
   const rounds = session.rounds.filter((_, i) => !played.size || played.has(i));
   const bank = await preparedBank(session.accent, session.conventions);
-  const words = rounds.flatMap(({ task: id, step, items }) => items.flatMap((key): HomeWord[] => {
-    const task = taskOf(id);
-    try {
-      return makeItem(task, stepOf(task, step), key, bank).words.map((w) => ({ word: w.word, sounds: w.marks.map((m) => m.ipa) }));
-    } catch (error) {
-      // A word that is not in the bank any more is not sent home.
-      if (error instanceof Unproved) return [];
-      throw error;
-    }
-  }));
+  const words = rounds.flatMap(({ task: id, step, items }) =>
+    items.flatMap((key): HomeWord[] => {
+      const task = taskOf(id);
+      try {
+        return makeItem(task, stepOf(task, step), key, bank).words.map((w) => ({
+          word: w.word,
+          sounds: w.marks.map((m) => m.ipa),
+        }));
+      } catch (error) {
+        // A word that is not in the bank any more is not sent home.
+        if (error instanceof Unproved) return [];
+        throw error;
+      }
+    }),
+  );
   const page = homePage({ families: rounds.map((r) => taskOf(r.task).family), words, accent: session.accent });
   const day = format(session.startedAt, 'd MMMM yyyy');
   return { ...page, sessionId, group: session.groupName, day, text: homeText(page, session.groupName, day) };

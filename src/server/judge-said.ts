@@ -43,13 +43,35 @@ export async function judgeSaid(sessionId: string, roundNumber: number, key: str
   try {
     const item = makeItem(task, stepOf(task, round.step), key, bank);
     if (item.view.kind === 'hunt') {
-      const missing = lacking(said, item.view.sounds.map((m) => m.ipa));
-      const needs = missing.map(({ ipa, needs, has }) => `${needs > 1 ? `${needs === 2 ? 'two' : needs} ` : ''}/${labelOf(ipa, bank.accent).label}/${has ? '' : ', which is not in the handful'}`);
+      const missing = lacking(
+        said,
+        item.view.sounds.map((m) => m.ipa),
+      );
+      const needs = missing.map(
+        ({ ipa, needs, has }) =>
+          `${needs > 1 ? `${needs === 2 ? 'two' : needs} ` : ''}/${labelOf(ipa, bank.accent).label}/${has ? '' : ', which is not in the handful'}`,
+      );
       const unheard = { missed: [], analysis: null };
       const listed = huntable(bank).some((w) => w.word === word);
       return missing.length
-        ? { said, labels, word, ...unheard, outcome: 'not-yet', slip: 'other-word', why: `It needs ${needs.join(' and ')}.` }
-        : { said, labels, word, ...unheard, outcome: 'on-own', slip: null, why: listed ? 'It is on the list.' : 'Not on our list, but the sounds make it.' };
+        ? {
+            said,
+            labels,
+            word,
+            ...unheard,
+            outcome: 'not-yet',
+            slip: 'other-word',
+            why: `It needs ${needs.join(' and ')}.`,
+          }
+        : {
+            said,
+            labels,
+            word,
+            ...unheard,
+            outcome: 'on-own',
+            slip: null,
+            why: listed ? 'It is on the list.' : 'Not on our list, but the sounds make it.',
+          };
     }
     return { said, labels, word, ...judge(item, [said]) };
   } catch (error) {

@@ -38,7 +38,10 @@ function history(answer: AnswerEntry, byId: ReadonlyMap<string, AnswerEntry>): A
   return older ? [...history(older, byId), answer] : [answer];
 }
 
-const roundName = ({ task, step }: Pick<StoredRound, 'task' | 'step'>): { name: string; step: string } => ({ name: taskOf(task).name, step: stepOf(taskOf(task), step).name });
+const roundName = ({ task, step }: Pick<StoredRound, 'task' | 'step'>): { name: string; step: string } => ({
+  name: taskOf(task).name,
+  step: stepOf(taskOf(task), step).name,
+});
 
 const answersOf = (log: readonly Entry[]): AnswerEntry[] => log.filter((e): e is AnswerEntry => e.kind === 'answer');
 
@@ -59,10 +62,28 @@ export async function lookBack(id: string): Promise<LookBack> {
     clashes,
     undone: log.filter((e) => e.kind === 'undo').length,
     answers: [...answers, ...differing].map((a) => ({
-      id: a.id, turn: a.turn, task: session.rounds[roundOf(a.turn)]?.task ?? '', step: session.rounds[roundOf(a.turn)]?.step ?? '', childId: a.childId, child: nameOf(a.childId),
-      word: a.word, label: keyLabel(a.word, session.rounds[roundOf(a.turn)]?.task ?? '', session.accent), sounds: (kept.get(a.id)?.sounds ?? '').split(' '), standing: (kept.get(a.id)?.standing ?? 'fresh') as Standing,
-      outcome: a.outcome, slip: a.slip, said: a.said, missed: a.missed, helps: a.helps, note: a.note, thinkMs: a.thinkMs,
-      selfCorrected: a.selfCorrected === true, shown: a.shown === true, markedBy: a.by ?? null, partner: nameOf(a.partnerId), differs: a.differs === true,
+      id: a.id,
+      turn: a.turn,
+      task: session.rounds[roundOf(a.turn)]?.task ?? '',
+      step: session.rounds[roundOf(a.turn)]?.step ?? '',
+      childId: a.childId,
+      child: nameOf(a.childId),
+      word: a.word,
+      label: keyLabel(a.word, session.rounds[roundOf(a.turn)]?.task ?? '', session.accent),
+      sounds: (kept.get(a.id)?.sounds ?? '').split(' '),
+      standing: (kept.get(a.id)?.standing ?? 'fresh') as Standing,
+      outcome: a.outcome,
+      slip: a.slip,
+      said: a.said,
+      missed: a.missed,
+      helps: a.helps,
+      note: a.note,
+      thinkMs: a.thinkMs,
+      selfCorrected: a.selfCorrected === true,
+      shown: a.shown === true,
+      markedBy: a.by ?? null,
+      partner: nameOf(a.partnerId),
+      differs: a.differs === true,
       at: new Date(a.at).toISOString(),
       before: withReasons(history(a, byId)),
     })),
@@ -71,7 +92,9 @@ export async function lookBack(id: string): Promise<LookBack> {
 
 /** What an answer was before, each with why the next took its place. */
 const withReasons = (all: readonly AnswerEntry[]): LookBackAnswer['before'] =>
-  all.slice(0, -1).map((b, i) => ({ id: b.id, outcome: b.outcome, at: new Date(b.at).toISOString(), why: all[i + 1]!.why ?? null }));
+  all
+    .slice(0, -1)
+    .map((b, i) => ({ id: b.id, outcome: b.outcome, at: new Date(b.at).toISOString(), why: all[i + 1]!.why ?? null }));
 
 /** The session in its open file form. */
 export function exportOf({ session, answers }: LookBack): SessionExport {
@@ -79,28 +102,97 @@ export function exportOf({ session, answers }: LookBack): SessionExport {
     format: 'bouncy-echo-session',
     version: 3,
     session: {
-      id: session.id, group: session.groupName, title: session.title, rounds: session.rounds.map(({ task, step, items }) => ({ task, step, items })), accent: session.accent,
+      id: session.id,
+      group: session.groupName,
+      title: session.title,
+      rounds: session.rounds.map(({ task, step, items }) => ({ task, step, items })),
+      accent: session.accent,
       startedAt: new Date(session.startedAt).toISOString(),
       finishedAt: session.finishedAt === null ? null : new Date(session.finishedAt).toISOString(),
     },
-    answers: answers.map(({ id, turn, task, step, child, word, sounds, outcome, slip, said, missed, helps, note, thinkMs, standing, selfCorrected, shown, markedBy, partner, differs, at, before }) => ({
-      id, turn, task, step, child, word, sounds, outcome, slip, said, missed, helps, note, thinkMs, standing, selfCorrected, shown, markedBy, partner, differs, at, before,
-    })),
+    answers: answers.map(
+      ({
+        id,
+        turn,
+        task,
+        step,
+        child,
+        word,
+        sounds,
+        outcome,
+        slip,
+        said,
+        missed,
+        helps,
+        note,
+        thinkMs,
+        standing,
+        selfCorrected,
+        shown,
+        markedBy,
+        partner,
+        differs,
+        at,
+        before,
+      }) => ({
+        id,
+        turn,
+        task,
+        step,
+        child,
+        word,
+        sounds,
+        outcome,
+        slip,
+        said,
+        missed,
+        helps,
+        note,
+        thinkMs,
+        standing,
+        selfCorrected,
+        shown,
+        markedBy,
+        partner,
+        differs,
+        at,
+        before,
+      }),
+    ),
   };
 }
 
 type Correction = z.infer<typeof correctionSchema>;
 
 /** Corrects an answer: a new row that supersedes it, under an id made on the device, with the reason. The old one stays. */
-export function correctionOf(answers: readonly LookBackAnswer[], change: Correction, now = Date.now()): AnswerEntry | undefined {
+export function correctionOf(
+  answers: readonly LookBackAnswer[],
+  change: Correction,
+  now = Date.now(),
+): AnswerEntry | undefined {
   const old = answers.find((a) => a.id === change.answerId);
   if (!old) return undefined;
   return {
-    kind: 'answer', id: change.newId, at: now, turn: old.turn, childId: change.childId === undefined ? old.childId : change.childId, word: old.word, outcome: change.outcome,
+    kind: 'answer',
+    id: change.newId,
+    at: now,
+    turn: old.turn,
+    childId: change.childId === undefined ? old.childId : change.childId,
+    word: old.word,
+    outcome: change.outcome,
     // What was heard stands unless the new outcome says that nothing slipped.
-    slip: change.outcome === 'on-own' && !(old.slip && ACCEPTED.has(old.slip)) ? null : old.slip, said: old.said, missed: change.outcome === 'on-own' ? [] : old.missed,
-    helps: old.helps, note: change.note?.trim() || old.note, thinkMs: old.thinkMs, supersedes: old.id, why: change.why ?? 'other', by: change.by?.trim() || old.markedBy,
-    ...(old.selfCorrected ? { selfCorrected: true } : {}), ...(old.shown ? { shown: true } : {}), ...(old.differs ? { differs: true } : {}),
+    slip: change.outcome === 'on-own' && !(old.slip && ACCEPTED.has(old.slip)) ? null : old.slip,
+    said: old.said,
+    missed: change.outcome === 'on-own' ? [] : old.missed,
+    helps: old.helps,
+    note: change.note?.trim() || old.note,
+    thinkMs: old.thinkMs,
+    supersedes: old.id,
+    why: change.why ?? 'other',
+    by: change.by?.trim() || old.markedBy,
+    ...(old.selfCorrected ? { selfCorrected: true } : {}),
+    ...(old.shown ? { shown: true } : {}),
+    ...(old.differs ? { differs: true } : {}),
   };
 }
 
@@ -123,21 +215,43 @@ const JUST_BEGUN_MS = 6 * 3_600_000;
  */
 export async function listSessions(groupId: string, limit = 50, now = Date.now()): Promise<SessionLine[]> {
   const { models } = await database();
-  const sessions = (await models.sessions.findAll({ where: { group_id: groupId }, order: [['started_at', 'DESC']], limit })).map((s) => s.get());
+  const sessions = (
+    await models.sessions.findAll({ where: { group_id: groupId }, order: [['started_at', 'DESC']], limit })
+  ).map((s) => s.get());
   const ids = sessions.map((s) => s.id);
   const [answers, undos] = await Promise.all([
-    models.answers.findAll({ where: { session_id: ids }, attributes: ['id', 'session_id', 'outcome', 'turn', 'supersedes', 'child_id', 'differs', 'second'], order: [['id', 'ASC']] }),
+    models.answers.findAll({
+      where: { session_id: ids },
+      attributes: ['id', 'session_id', 'outcome', 'turn', 'supersedes', 'child_id', 'differs', 'second'],
+      order: [['id', 'ASC']],
+    }),
     models.steps.findAll({ where: { session_id: ids, kind: { [Op.eq]: 'undo' } }, attributes: ['detail'] }),
   ]);
   const undone = new Set(undos.map((u) => (JSON.parse(u.get().detail) as { answerId: string }).answerId));
-  const bySession = groupBy(answers.map((a) => a.get()), (a) => a.session_id);
+  const bySession = groupBy(
+    answers.map((a) => a.get()),
+    (a) => a.session_id,
+  );
   const tallyOf = (session: string): Tally =>
-    tally([...standingAnswers((bySession.get(session) ?? []).map(givenOf), undone).byTurn.values()].map((a) => ({ outcome: a.outcome as Outcome })));
-  return sessions.map((s) => {
-    const rounds = JSON.parse(s.rounds) as StoredRound[];
-    return {
-      id: s.id, title: s.title, rounds, startedAt: s.started_at, finished: s.finished_at !== null, tally: tallyOf(s.id),
-      words: rounds.flatMap((r) => r.items.map((key) => keyLabel(key, r.task, s.accent as AccentId))),
-    };
-  }).filter((line) => Object.values(line.tally).some(Boolean) || (!line.finished && now - line.startedAt < JUST_BEGUN_MS));
+    tally(
+      [...standingAnswers((bySession.get(session) ?? []).map(givenOf), undone).byTurn.values()].map((a) => ({
+        outcome: a.outcome as Outcome,
+      })),
+    );
+  return sessions
+    .map((s) => {
+      const rounds = JSON.parse(s.rounds) as StoredRound[];
+      return {
+        id: s.id,
+        title: s.title,
+        rounds,
+        startedAt: s.started_at,
+        finished: s.finished_at !== null,
+        tally: tallyOf(s.id),
+        words: rounds.flatMap((r) => r.items.map((key) => keyLabel(key, r.task, s.accent as AccentId))),
+      };
+    })
+    .filter(
+      (line) => Object.values(line.tally).some(Boolean) || (!line.finished && now - line.startedAt < JUST_BEGUN_MS),
+    );
 }

@@ -19,8 +19,18 @@ const entryOf = (row: OwnWordRow): OwnEntry => ({
   removed: row.removed_at !== null,
   accent: ACCENT_IDS.find((id) => id === row.accent) ?? DEFAULT_ACCENT,
   entry: {
-    word: row.word, line: row.line, ownLines: {}, letters: parseLetters(row.letters), band: 2, meaning: row.meaning, sentence: row.sentence,
-    picture: null, prop: row.prop === 1, cautions: JSON.parse(row.cautions) as Entry['cautions'], doubt: null, own: true,
+    word: row.word,
+    line: row.line,
+    ownLines: {},
+    letters: parseLetters(row.letters),
+    band: 2,
+    meaning: row.meaning,
+    sentence: row.sentence,
+    picture: null,
+    prop: row.prop === 1,
+    cautions: JSON.parse(row.cautions) as Entry['cautions'],
+    doubt: null,
+    own: true,
   },
 });
 

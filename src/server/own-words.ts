@@ -32,18 +32,36 @@ export interface ProposedQuestion {
 
 export interface WordProposal {
   readonly word: string;
-  readonly readings: readonly { readonly questions: readonly ProposedQuestion[]; readonly sounds: readonly ProposedSounds[] }[];
+  readonly readings: readonly {
+    readonly questions: readonly ProposedQuestion[];
+    readonly sounds: readonly ProposedSounds[];
+  }[];
 }
 
 const bareEntry = (word: string, line: string, letters: string): Entry => ({
-  word, line, ownLines: {}, letters: parseLetters(letters), band: 2, meaning: '', sentence: '', picture: null, prop: false, cautions: [], doubt: null, own: true,
+  word,
+  line,
+  ownLines: {},
+  letters: parseLetters(letters),
+  band: 2,
+  meaning: '',
+  sentence: '',
+  picture: null,
+  prop: false,
+  cautions: [],
+  doubt: null,
+  own: true,
 });
 
 const KEPT_OUT = 'This cannot be kept: said aloud it sounds like a word that is kept out of games with children.';
 
 /** A choice in words a person can answer: "the vowel of bath", "y and the vowel of goose". */
 const inWords = (choice: string): string =>
-  choice.split(' ').filter((key) => key !== '.').map((key) => (isVowelKey(key) ? `the vowel of ${keyword(key)}` : key)).join(' and ');
+  choice
+    .split(' ')
+    .filter((key) => key !== '.')
+    .map((key) => (isVowelKey(key) ? `the vowel of ${keyword(key)}` : key))
+    .join(' and ');
 
 async function show(word: string, line: string, letters: string): Promise<Omit<ProposedSounds, 'answers'>> {
   const { accent, conventions } = await getSettings();
@@ -64,8 +82,15 @@ export async function proposeWord(typed: string): Promise<WordProposal> {
   const { accent } = await getSettings();
   const guard = guardOf(accent);
   const found = readings(word, readingsOf(dictionary, word), accent).map(async ({ candidates, questions }) => ({
-    questions: questions.map(({ choices }) => ({ choices: choices.map((choice) => ({ choice, words: inWords(choice) })) })),
-    sounds: await Promise.all(candidates.map(async (c) => ({ answers: questions.map((q) => c.choices[q.place]!), ...(await show(word, c.line, c.letters)) }))),
+    questions: questions.map(({ choices }) => ({
+      choices: choices.map((choice) => ({ choice, words: inWords(choice) })),
+    })),
+    sounds: await Promise.all(
+      candidates.map(async (c) => ({
+        answers: questions.map((q) => c.choices[q.place]!),
+        ...(await show(word, c.line, c.letters)),
+      })),
+    ),
   }));
   const all = await Promise.all(found);
   if (all.some((r) => r.sounds.some((s) => guard(s.marks.map((m) => m.ipa))))) throw new Problem(KEPT_OUT);
@@ -73,7 +98,11 @@ export async function proposeWord(typed: string): Promise<WordProposal> {
 }
 
 /** The sounds that were tapped, as a line with letters. Throws a Problem for sounds that cannot make a word. */
-export async function soundsFromTaps(typed: string, taps: readonly string[], strong: number): Promise<Omit<ProposedSounds, 'answers'>> {
+export async function soundsFromTaps(
+  typed: string,
+  taps: readonly string[],
+  strong: number,
+): Promise<Omit<ProposedSounds, 'answers'>> {
   const spelling = spellingSchema.safeParse(typed);
   if (!spelling.success) throw new Problem(reason(spelling.error));
   const keys = taps.filter((key): key is Key => isConsonantKey(key) || isVowelKey(key));
@@ -99,8 +128,15 @@ export async function saveOwnWord(input: unknown): Promise<string> {
   const { accent } = await getSettings();
   const { models, write } = await database();
   const values = {
-    word: own.word, line: own.line, letters: own.letters, accent, meaning: own.meaning || 'a word of ours', sentence: own.sentence,
-    prop: own.prop ? 1 as const : 0 as const, cautions: JSON.stringify(own.cautions), removed_at: null,
+    word: own.word,
+    line: own.line,
+    letters: own.letters,
+    accent,
+    meaning: own.meaning || 'a word of ours',
+    sentence: own.sentence,
+    prop: own.prop ? (1 as const) : (0 as const),
+    cautions: JSON.stringify(own.cautions),
+    removed_at: null,
   };
   await write(async (transaction) => {
     const before = await models.ownWords.findOne({ where: { word: own.word }, transaction });
@@ -119,13 +155,13 @@ export async function removeOwnWord(word: string): Promise<void> {
     if (!rows) throw new Problem('That word is not one of yours.', 404);
     for (const set of await models.wordSets.findAll({ transaction })) {
       const words = JSON.parse(set.get().words) as string[];
-      if (words.includes(word)) await set.update({ words: JSON.stringify(words.filter((w) => w !== word)) }, { transaction });
+      if (words.includes(word))
+        await set.update({ words: JSON.stringify(words.filter((w) => w !== word)) }, { transaction });
     }
     await models.props.destroy({ where: { word }, transaction });
   });
   ownEntriesChanged();
 }
-
 
 /** The setting's own words that are in use. */
 export const listOwnWords = async (): Promise<{ word: string; accent: AccentId }[]> =>
@@ -134,5 +170,15 @@ export const listOwnWords = async (): Promise<{ word: string; accent: AccentId }
 /** An own word as it was put in, to be changed; null where it is not one of ours. */
 export async function ownWordInput(word: string): Promise<OwnWordInput | null> {
   const own = (await ownEntries()).find((o) => o.entry.word === word && !o.removed)?.entry;
-  return own ? { word: own.word, line: own.line, letters: writeLetters(own.letters), meaning: own.meaning, sentence: own.sentence, prop: own.prop, cautions: [...own.cautions] } : null;
+  return own
+    ? {
+        word: own.word,
+        line: own.line,
+        letters: writeLetters(own.letters),
+        meaning: own.meaning,
+        sentence: own.sentence,
+        prop: own.prop,
+        cautions: [...own.cautions],
+      }
+    : null;
 }

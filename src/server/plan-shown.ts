@@ -68,24 +68,60 @@ const labelOf = (item: Item): string => {
   if (item.view.kind === 'story') return `a story of ${item.view.sentences.length} sentences`;
   if (item.view.kind === 'beats' && item.task === 'count-words') return item.sentence;
   if (words[0] === OWN_NAME) return 'their own name';
-  if (!words.length) return Object.values(item.slots).find((v) => v.includes(',')) ?? (item.view.kind === 'list' ? item.view.entries.join(' ') : sounds.join(' '));
-  return item.view.kind === 'pair' || item.view.kind === 'row' || item.view.kind === 'list' ? words.join(' · ') : item.word;
+  if (!words.length)
+    return (
+      Object.values(item.slots).find((v) => v.includes(',')) ??
+      (item.view.kind === 'list' ? item.view.entries.join(' ') : sounds.join(' '))
+    );
+  return item.view.kind === 'pair' || item.view.kind === 'row' || item.view.kind === 'list'
+    ? words.join(' · ')
+    : item.word;
 };
 
-function shownItem(key: string, taskId: string, stepId: string, ask: string, shop: Workshop): { shown: ShownItem; item: Item | null } {
+function shownItem(
+  key: string,
+  taskId: string,
+  stepId: string,
+  ask: string,
+  shop: Workshop,
+): { shown: ShownItem; item: Item | null } {
   const task = taskOf(taskId);
   try {
     const item = makeItem(task, stepOf(task, stepId), key, shop.bank);
     return {
       item,
       shown: {
-        key, label: labelOf(item), say: fill(ask, item.slots), expected: item.expected, script: item.script, marks: item.marks, count: item.count, reasons: item.reasons, contested: item.contested,
-        picture: item.words[0]?.picture ?? null, problem: null,
+        key,
+        label: labelOf(item),
+        say: fill(ask, item.slots),
+        expected: item.expected,
+        script: item.script,
+        marks: item.marks,
+        count: item.count,
+        reasons: item.reasons,
+        contested: item.contested,
+        picture: item.words[0]?.picture ?? null,
+        problem: null,
       },
     };
   } catch (error) {
     if (!(error instanceof Unproved)) throw error;
-    return { item: null, shown: { key, label: readKey(key).words.join(' · ') || key, say: '', expected: '', script: [], marks: [], count: 0, reasons: [], contested: null, picture: null, problem: error.message } };
+    return {
+      item: null,
+      shown: {
+        key,
+        label: readKey(key).words.join(' · ') || key,
+        say: '',
+        expected: '',
+        script: [],
+        marks: [],
+        count: 0,
+        reasons: [],
+        contested: null,
+        picture: null,
+        problem: error.message,
+      },
+    };
   }
 }
 
@@ -97,33 +133,60 @@ export async function showPlan(plan: Plan, group: Group, shop: Workshop): Promis
     const task = taskOf(round.task);
     const { opening, ask } = linesOf(round);
     const items = round.items.map(({ key }) => shownItem(key, round.task, round.step, ask, shop));
-    for (const { item } of items) for (const w of item?.words ?? []) if (w.prop || owned.has(w.word)) things.set(w.word, w.cautions);
+    for (const { item } of items)
+      for (const w of item?.words ?? []) if (w.prop || owned.has(w.word)) things.set(w.word, w.cautions);
     const model = round.model ? shownItem(round.model, round.task, round.step, ask, shop) : null;
     const gesture = GESTURES.find((g) => g.id === round.gesture) ?? GESTURES[0]!;
     const seconds = roundSeconds(round, children, paceOf(round.task));
     const first = items.find((i) => i.item)?.item;
     const luck = first ? luckOf(first.judged) : 0;
     return {
-      id: round.id, family: FAMILY_NAMES[task.family], name: task.name, step: stepOf(task, round.step).name, asks: task.asks, opening, ask, sample: items.find((i) => i.item)?.shown.say ?? '',
-      model: model?.item ? model.shown.label : null, gesture: gestureLine(gesture, task.gesture, Math.max(0, ...items.map((i) => i.shown.marks.length))),
-      judged: first ? `${JUDGED_WORDS[first.judged.by]}${luck ? `; by luck alone one in ${Math.round(1 / luck)}` : ''}` : '',
-      seconds, minutes: wholeMinutes(seconds), turns: turnsOf(round, children), inOrder: task.inOrder === true, alwaysTogether: task.together === true,
+      id: round.id,
+      family: FAMILY_NAMES[task.family],
+      name: task.name,
+      step: stepOf(task, round.step).name,
+      asks: task.asks,
+      opening,
+      ask,
+      sample: items.find((i) => i.item)?.shown.say ?? '',
+      model: model?.item ? model.shown.label : null,
+      gesture: gestureLine(gesture, task.gesture, Math.max(0, ...items.map((i) => i.shown.marks.length))),
+      judged: first
+        ? `${JUDGED_WORDS[first.judged.by]}${luck ? `; by luck alone one in ${Math.round(1 / luck)}` : ''}`
+        : '',
+      seconds,
+      minutes: wholeMinutes(seconds),
+      turns: turnsOf(round, children),
+      inOrder: task.inOrder === true,
+      alwaysTogether: task.together === true,
       items: items.map((i) => i.shown),
     };
   });
   const here = group.children.filter((c) => !c.away);
-  const [order, lately] = await Promise.all([turnOrder(group.id, here.map((c) => c.id)), turnsLately(group.id)]);
+  const [order, lately] = await Promise.all([
+    turnOrder(
+      group.id,
+      here.map((c) => c.id),
+    ),
+    turnsLately(group.id),
+  ]);
   const first = here.find((c) => c.id === order[0]);
   const turns = rounds.filter((_, i) => plan.rounds[i]!.way === 'individual').reduce((sum, r) => sum + r.turns, 0);
   const each = here.length ? turns / here.length : 0;
   const fewest = first && new Set(order.map((id) => lately.get(id) ?? 0)).size > 1;
   return {
-    rounds, fit: fitOf(plan, children, paceOf), children,
+    rounds,
+    fit: fitOf(plan, children, paceOf),
+    children,
     bring: [...things].map(([word, cautions]) => ({ word, owned: owned.has(word), cautions })),
     paces: Object.fromEntries(plan.rounds.map((r) => [r.task, paceOf(r.task)])),
-    turnLine: !here.length ? 'No names yet: everyone together.' : !turns ? 'Everyone together throughout.'
-      : `${numberWord(each)} each${first ? `, ${first.name} first${fewest ? ' (fewest lately)' : ''}` : ''}.`,
-    away: group.children.filter((c) => c.away).map((c) => c.name), mirror: MIRROR,
+    turnLine: !here.length
+      ? 'No names yet: everyone together.'
+      : !turns
+        ? 'Everyone together throughout.'
+        : `${numberWord(each)} each${first ? `, ${first.name} first${fewest ? ' (fewest lately)' : ''}` : ''}.`,
+    away: group.children.filter((c) => c.away).map((c) => c.name),
+    mirror: MIRROR,
   };
 }
 

@@ -1,6 +1,13 @@
 import { v7 } from 'uuid';
 import { idSchema, reason } from '../core/formats/schemas';
-import { planChangeSchema, plannedForSchema, planSchema, planToJson, readPlanFile, type PlanWish } from '../core/formats/plan-file';
+import {
+  planChangeSchema,
+  plannedForSchema,
+  planSchema,
+  planToJson,
+  readPlanFile,
+  type PlanWish,
+} from '../core/formats/plan-file';
 import { calendarOf } from '../core/formats/calendar';
 import { abilityOf } from '../core/progress/just-right';
 import { fitOf, type Plan } from '../core/sessions/running-order';
@@ -38,7 +45,8 @@ async function rowOf(id: string): Promise<PlanRow> {
 /** The plan in a row; one that an older version wrote and this one cannot read says so. */
 function planIn(row: PlanRow): Plan {
   const read = planSchema.safeParse(JSON.parse(row.body));
-  if (!read.success) throw new Problem(`The plan “${row.title}” cannot be read: ${reason(read.error)} It has not been changed.`);
+  if (!read.success)
+    throw new Problem(`The plan “${row.title}” cannot be read: ${reason(read.error)} It has not been changed.`);
   return { ...read.data, title: row.title };
 }
 
@@ -51,17 +59,32 @@ async function groupOf(id: string): Promise<Group> {
 /** A group's plans: those kept, then the last few that were only begun. */
 export async function listPlans(groupId: string): Promise<PlanLine[]> {
   const { models } = await database();
-  const rows = (await models.plans.findAll({ where: { group_id: groupId }, order: [['updated_at', 'DESC'], ['id', 'DESC']] })).map((r) => r.get());
+  const rows = (
+    await models.plans.findAll({
+      where: { group_id: groupId },
+      order: [
+        ['updated_at', 'DESC'],
+        ['id', 'DESC'],
+      ],
+    })
+  ).map((r) => r.get());
   let tried = 0;
   const shop = await workshopOf(await groupOf(groupId));
-  return rows.filter((r) => r.kept === 1 || (tried += 1) <= TRIED).map((row) => {
-    const plan = planSchema.safeParse(JSON.parse(row.body));
-    const rounds = plan.success ? plan.data.rounds : [];
-    return {
-      id: row.id, title: row.title, kept: row.kept === 1, plannedFor: row.planned_for, updatedAt: row.updated_at, rounds: rounds.map((r) => r.task),
-      minutes: fitOf({ minutes: 60, rounds }, shop.children, shop.paceOf).minutes,
-    };
-  });
+  return rows
+    .filter((r) => r.kept === 1 || (tried += 1) <= TRIED)
+    .map((row) => {
+      const plan = planSchema.safeParse(JSON.parse(row.body));
+      const rounds = plan.success ? plan.data.rounds : [];
+      return {
+        id: row.id,
+        title: row.title,
+        kept: row.kept === 1,
+        plannedFor: row.planned_for,
+        updatedAt: row.updated_at,
+        rounds: rounds.map((r) => r.task),
+        minutes: fitOf({ minutes: 60, rounds }, shop.children, shop.paceOf).minutes,
+      };
+    });
 }
 
 /** Keeps a new plan and gives its id. */
@@ -69,7 +92,21 @@ async function create(groupId: string, plan: Plan, kept: boolean): Promise<strin
   const { models, write } = await database();
   const id = v7();
   const now = Date.now();
-  await write((transaction) => models.plans.create({ id, group_id: groupId, title: plan.title, body: JSON.stringify(plan), kept: kept ? 1 : 0, planned_for: null, created_at: now, updated_at: now }, { transaction }));
+  await write((transaction) =>
+    models.plans.create(
+      {
+        id,
+        group_id: groupId,
+        title: plan.title,
+        body: JSON.stringify(plan),
+        kept: kept ? 1 : 0,
+        planned_for: null,
+        created_at: now,
+        updated_at: now,
+      },
+      { transaction },
+    ),
+  );
   return id;
 }
 
@@ -94,21 +131,46 @@ export async function openPlan(id: string): Promise<OpenPlan> {
   const row = await rowOf(id);
   const group = await groupOf(row.group_id);
   const plan = planIn(row);
-  return { id, groupId: group.id, groupName: group.name, kept: row.kept === 1, plannedFor: row.planned_for, plan, shown: await showPlan(plan, group, await workshopOf(group)) };
+  return {
+    id,
+    groupId: group.id,
+    groupName: group.name,
+    kept: row.kept === 1,
+    plannedFor: row.planned_for,
+    plan,
+    shown: await showPlan(plan, group, await workshopOf(group)),
+  };
 }
 
 /** Keeps the plan as it is now on the screen, with one change made that needs the bank. Throws a Problem that leaves it as it was. */
-export async function workOnPlan(id: string, body: unknown, change: unknown): Promise<{ plan: Plan; shown: ShownPlan; said?: string }> {
+export async function workOnPlan(
+  id: string,
+  body: unknown,
+  change: unknown,
+): Promise<{ plan: Plan; shown: ShownPlan; said?: string }> {
   const row = await rowOf(id);
   const group = await groupOf(row.group_id);
   const [read, asked] = [planSchema.safeParse(body), planChangeSchema.safeParse(change)];
   if (!read.success) throw new Problem(reason(read.error));
   if (!asked.success) throw new Problem(reason(asked.error));
   const shop = await workshopOf(group);
-  const answered = asked.data.kind === 'aim' ? [...(await runsOf(group.children.filter((c) => !c.away).map((c) => c.id))).values()] : [];
-  const { plan, said } = changed(read.data, asked.data, shop, answered.some((runs) => runs.length) ? answered.map(abilityOf) : []);
+  const answered =
+    asked.data.kind === 'aim'
+      ? [...(await runsOf(group.children.filter((c) => !c.away).map((c) => c.id))).values()]
+      : [];
+  const { plan, said } = changed(
+    read.data,
+    asked.data,
+    shop,
+    answered.some((runs) => runs.length) ? answered.map(abilityOf) : [],
+  );
   const { models, write } = await database();
-  await write((transaction) => models.plans.update({ title: plan.title, body: JSON.stringify(plan), updated_at: Date.now() }, { where: { id }, transaction }));
+  await write((transaction) =>
+    models.plans.update(
+      { title: plan.title, body: JSON.stringify(plan), updated_at: Date.now() },
+      { where: { id }, transaction },
+    ),
+  );
   return { plan, shown: await showPlan(plan, group, shop), ...(said ? { said } : {}) };
 }
 
@@ -141,7 +203,13 @@ export async function erasePlan(id: string): Promise<void> {
   await write((transaction) => models.plans.destroy({ where: { id }, transaction }));
 }
 
-const fileName = (title: string, ending: string): string => `${title.replace(/[^\p{L}\p{N} _-]/gu, '').replace(/\s+/g, ' ').trim() || 'plan'}.${ending}`;
+const fileName = (title: string, ending: string): string =>
+  `${
+    title
+      .replace(/[^\p{L}\p{N} _-]/gu, '')
+      .replace(/\s+/g, ' ')
+      .trim() || 'plan'
+  }.${ending}`;
 
 /** The plan as a file to share. */
 export async function planFile(id: string): Promise<{ text: string; name: string }> {
@@ -157,8 +225,14 @@ export async function planCalendar(id: string): Promise<{ text: string; name: st
   return {
     name: fileName(open.plan.title, 'ics'),
     text: calendarOf({
-      id, title: open.plan.title, group: open.groupName, at: open.plannedFor, minutes: Math.max(open.shown.fit.minutes, 1), stamp: new Date(),
-      lines: open.shown.rounds.map((r) => `${r.minutes} min ${r.family}: ${r.items.map((i) => i.label).join(', ')}`), bring: open.shown.bring.map((b) => b.word),
+      id,
+      title: open.plan.title,
+      group: open.groupName,
+      at: open.plannedFor,
+      minutes: Math.max(open.shown.fit.minutes, 1),
+      stamp: new Date(),
+      lines: open.shown.rounds.map((r) => `${r.minutes} min ${r.family}: ${r.items.map((i) => i.label).join(', ')}`),
+      bring: open.shown.bring.map((b) => b.word),
     }),
   };
 }
@@ -173,20 +247,44 @@ export interface PlanReport {
 /** What a plan file holds, round by round, with what this bank and accent cannot make; nothing is kept. */
 async function check(groupId: string, text: string): Promise<{ report: PlanReport; plan: Plan | null }> {
   const read = readPlanFile(text);
-  if (!read.plan) return { report: { title: '', fault: read.fault, rounds: read.rounds.map(({ name, why }) => ({ name, why, lost: 0 })), usable: false }, plan: null };
+  if (!read.plan)
+    return {
+      report: {
+        title: '',
+        fault: read.fault,
+        rounds: read.rounds.map(({ name, why }) => ({ name, why, lost: 0 })),
+        usable: false,
+      },
+      plan: null,
+    };
   const group = await groupOf(groupId);
   const shown = await showPlan(read.plan, group, await workshopOf(group));
   const ids = read.plan.rounds.map((r) => r.id);
-  const lostIn = (id: string | undefined): number => shown.rounds[ids.indexOf(id ?? '')]?.items.filter((i) => i.problem !== null).length ?? 0;
+  const lostIn = (id: string | undefined): number =>
+    shown.rounds[ids.indexOf(id ?? '')]?.items.filter((i) => i.problem !== null).length ?? 0;
   const plan: Plan = {
     ...read.plan,
-    rounds: read.plan.rounds.map((round, i) => ({ ...round, items: round.items.filter((_, n) => shown.rounds[i]!.items[n]?.problem === null) })).filter((r) => r.items.length > 0),
+    rounds: read.plan.rounds
+      .map((round, i) => ({
+        ...round,
+        items: round.items.filter((_, n) => shown.rounds[i]!.items[n]?.problem === null),
+      }))
+      .filter((r) => r.items.length > 0),
   };
   const rounds = read.rounds.map(({ name, why, round }) => ({ name, why, lost: round ? lostIn(round.id) : 0 }));
-  return { plan: plan.rounds.length ? plan : null, report: { title: plan.title, fault: plan.rounds.length ? null : 'No word of this plan can be used with this word bank and accent.', rounds, usable: plan.rounds.length > 0 } };
+  return {
+    plan: plan.rounds.length ? plan : null,
+    report: {
+      title: plan.title,
+      fault: plan.rounds.length ? null : 'No word of this plan can be used with this word bank and accent.',
+      rounds,
+      usable: plan.rounds.length > 0,
+    },
+  };
 }
 
-export const reportOnPlan = async (groupId: string, text: string): Promise<PlanReport> => (await check(groupId, text)).report;
+export const reportOnPlan = async (groupId: string, text: string): Promise<PlanReport> =>
+  (await check(groupId, text)).report;
 
 /** Keeps the rounds of a file that can be used; gives the new plan's id. */
 export async function importPlan(groupId: string, text: string): Promise<string> {
@@ -194,4 +292,3 @@ export async function importPlan(groupId: string, text: string): Promise<string>
   if (!plan) throw new Problem(`${report.fault ?? 'This plan cannot be used.'} Nothing was imported.`);
   return create(groupId, plan, true);
 }
-

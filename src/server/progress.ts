@@ -8,7 +8,9 @@ import { runsOf } from './evidence';
 import type { Group } from './groups';
 import { getProgressSettings, type ProgressSettings } from './settings';
 
-export interface Chosen extends ChosenStep { readonly step: NextStep }
+export interface Chosen extends ChosenStep {
+  readonly step: NextStep;
+}
 
 export interface ChildProgress {
   readonly id: string;
@@ -23,17 +25,33 @@ export interface ChildProgress {
 /** A chosen step with its words. */
 export function chosenOf(choice: ChosenStep | undefined): Chosen | null {
   const rung = choice && ladderOf(choice.ladder).rungs.find((r) => r.id === choice.rung);
-  return choice && rung ? { ...choice, step: { ladder: ladderOf(choice.ladder).id, rung: rung.id, rungOf: rung, move: 'stay', reason: `Chosen by ${choice.by ?? 'an adult'}.` } } : null;
+  return choice && rung
+    ? {
+        ...choice,
+        step: {
+          ladder: ladderOf(choice.ladder).id,
+          rung: rung.id,
+          rungOf: rung,
+          move: 'stay',
+          reason: `Chosen by ${choice.by ?? 'an adult'}.`,
+        },
+      }
+    : null;
 }
 
-interface Read { readonly settings: ProgressSettings; readonly children: readonly ChildProgress[]; readonly runs: ReadonlyMap<string, readonly Run[]> }
+interface Read {
+  readonly settings: ProgressSettings;
+  readonly children: readonly ChildProgress[];
+  readonly runs: ReadonlyMap<string, readonly Run[]>;
+}
 
 async function read(group: Group, now: number): Promise<Read> {
   const ids = group.children.map((c) => c.id);
   const [settings, runs, chosen] = await Promise.all([getProgressSettings(), runsOf(ids), chosenSteps(ids)]);
   const { rule, unitOrder } = settings;
   return {
-    settings, runs,
+    settings,
+    runs,
     children: group.children.map(({ id, name, away }) => {
       const own = runs.get(id)!;
       const ladders = evidenceOf(own, now, rule, false);
@@ -43,7 +61,8 @@ async function read(group: Group, now: number): Promise<Read> {
 }
 
 /** Every child of a group on every ladder. */
-export const boardOf = async (group: Group, now = Date.now()): Promise<readonly ChildProgress[]> => (await read(group, now)).children;
+export const boardOf = async (group: Group, now = Date.now()): Promise<readonly ChildProgress[]> =>
+  (await read(group, now)).children;
 
 export interface DueRung {
   readonly ladder: string;
@@ -66,12 +85,31 @@ const DAY_MS = 86_400_000;
 
 /** Groups for those who are here, and what is due to come again. */
 export async function tomorrowFor(group: Group, now = Date.now()): Promise<Tomorrow> {
-  const { children, runs, settings: { unitOrder, staff } } = await read(group, now);
+  const {
+    children,
+    runs,
+    settings: { unitOrder, staff },
+  } = await read(group, now);
   const first = ladderOf(BEGIN_ORDER[unitOrder][0]!);
-  const beginning: NextStep = { ladder: first.id, rung: first.rungs[0]!.id, rungOf: first.rungs[0]!, move: 'begin', reason: 'An easy first step.' };
+  const beginning: NextStep = {
+    ladder: first.id,
+    rung: first.rungs[0]!.id,
+    rungOf: first.rungs[0]!,
+    move: 'begin',
+    reason: 'An easy first step.',
+  };
   const here = children.filter((c) => !c.away);
-  const grouping = groupsFor(here.map((c) => ({ id: c.id, next: c.chosen ? [c.chosen.step, ...c.next] : c.next })), staff, beginning);
-  return { grouping, staff, names: Object.fromEntries(children.map((c) => [c.id, c.name])), due: dueIn(here, runs, now) };
+  const grouping = groupsFor(
+    here.map((c) => ({ id: c.id, next: c.chosen ? [c.chosen.step, ...c.next] : c.next })),
+    staff,
+    beginning,
+  );
+  return {
+    grouping,
+    staff,
+    names: Object.fromEntries(children.map((c) => [c.id, c.name])),
+    due: dueIn(here, runs, now),
+  };
 }
 
 /** The highest rung that holds on each ladder of each child, where its time has come; by rung, the longest wait first. */
@@ -83,7 +121,13 @@ function dueIn(children: readonly ChildProgress[], runs: Read['runs'], now: numb
       const review = top >= 0 ? reviewOf(runs.get(child.id)!, ladder.id, top) : null;
       if (!review || review.dueAt > now) continue;
       const rung = rungs[top]!.rung;
-      const row = due.get(`${ladder.id} ${rung.id}`) ?? { ladder: ladder.id, rung: rung.id, does: rung.does, children: [], days: 0 };
+      const row = due.get(`${ladder.id} ${rung.id}`) ?? {
+        ladder: ladder.id,
+        rung: rung.id,
+        does: rung.does,
+        children: [],
+        days: 0,
+      };
       row.children.push(child.id);
       row.days = Math.max(row.days, Math.floor((now - review.lastAt) / DAY_MS));
       due.set(`${ladder.id} ${rung.id}`, row);

@@ -48,7 +48,12 @@ export async function shelf(): Promise<ShelfSound[]> {
     if (!word.entry.prop && !owned.has(word.word)) continue;
     const { ipa } = word.sounds[0]!;
     const row: ShelfWord = {
-      word: word.word, owned: owned.has(word.word), picture: word.entry.picture, cautions: word.entry.cautions, marks: marksOf(word), count: word.count,
+      word: word.word,
+      owned: owned.has(word.word),
+      picture: word.entry.picture,
+      cautions: word.entry.cautions,
+      marks: marksOf(word),
+      count: word.count,
     };
     bySound.set(ipa, [...(bySound.get(ipa) ?? []), row]);
   }

@@ -11,7 +11,17 @@ import { appendLog } from './append-log';
 import { findWords } from './words';
 import { database, openDatabase } from './database';
 import { seedDemo } from './demo/seed';
-import { addChildren, addGroup, eraseChild, eraseGroup, groupOrFirst, listGroups, renameChild, renameGroup, setAway } from './groups';
+import {
+  addChildren,
+  addGroup,
+  eraseChild,
+  eraseGroup,
+  groupOrFirst,
+  listGroups,
+  renameChild,
+  renameGroup,
+  setAway,
+} from './groups';
 import { correctionOf, exportOf, listSessions, lookBack } from './look-back';
 import { playSession } from './play-session';
 import { Problem } from './problems';
@@ -25,11 +35,27 @@ import { inFreshFiles } from './testing/fresh-file';
 const folder = inFreshFiles();
 
 const answer = (turn: number, childId: string | null, word: string, more: Partial<AnswerEntry> = {}): AnswerEntry => ({
-  kind: 'answer', id: v7(), at: Date.now(), turn, childId, word, outcome: 'on-own', slip: null, said: null, missed: [], helps: [],
-  note: null, thinkMs: 1_000, supersedes: null, ...more,
+  kind: 'answer',
+  id: v7(),
+  at: Date.now(),
+  turn,
+  childId,
+  word,
+  outcome: 'on-own',
+  slip: null,
+  said: null,
+  missed: [],
+  helps: [],
+  note: null,
+  thinkMs: 1_000,
+  supersedes: null,
+  ...more,
 });
 
-async function begun(names = 'Wren\nKofi', words = ['sun', 'map', 'frog']): Promise<{ id: string; groupId: string; children: string[] }> {
+async function begun(
+  names = 'Wren\nKofi',
+  words = ['sun', 'map', 'frog'],
+): Promise<{ id: string; groupId: string; children: string[] }> {
   const group = await addGroup('Radishes');
   await addChildren(group.id, names);
   const { children } = (await listGroups())[0]!;
@@ -41,7 +67,10 @@ describe('database', () => {
   test('every connection has its pragmas: WAL, FULL, foreign keys, busy timeout, secure delete', async () => {
     const { sequelize, write } = await database();
     const read = async (name: string, transaction?: Transaction): Promise<unknown> => {
-      const rows = await sequelize.query(`PRAGMA ${name}`, { type: QueryTypes.SELECT, ...(transaction ? { transaction } : {}) });
+      const rows = await sequelize.query(`PRAGMA ${name}`, {
+        type: QueryTypes.SELECT,
+        ...(transaction ? { transaction } : {}),
+      });
       return Object.values(rows[0] as object)[0];
     };
     const wanted = { journal_mode: 'wal', synchronous: 2, foreign_keys: 1, busy_timeout: 5000, secure_delete: 1 };
@@ -56,10 +85,12 @@ describe('database', () => {
   });
   test('a write that fails leaves nothing half-written and does not stop the queue', async () => {
     const { models, write } = await database();
-    await expect(write(async (transaction) => {
-      await models.groups.create({ id: v7(), name: 'half', position: 0, created_at: 0 }, { transaction });
-      throw new Error('no');
-    })).rejects.toThrow('no');
+    await expect(
+      write(async (transaction) => {
+        await models.groups.create({ id: v7(), name: 'half', position: 0, created_at: 0 }, { transaction });
+        throw new Error('no');
+      }),
+    ).rejects.toThrow('no');
     await addGroup('whole');
     expect((await listGroups()).map((g) => g.name)).toEqual(['whole']);
   });
@@ -76,7 +107,9 @@ describe('database', () => {
     mkdirSync(closed, { mode: 0o555 });
     process.seteuid!(65534);
     try {
-      await expect(openDatabase(path.join(closed, 'x.sqlite'))).rejects.toThrow(/cannot write to .*Nothing has been saved/);
+      await expect(openDatabase(path.join(closed, 'x.sqlite'))).rejects.toThrow(
+        /cannot write to .*Nothing has been saved/,
+      );
     } finally {
       process.seteuid!(0);
     }
@@ -101,7 +134,13 @@ describe('groups and children', () => {
     const read = await addChildren(group.id, `<script>x</script>\n=1+1\n小明\n${'z'.repeat(200)}\nWren\nWren`);
     expect(read.problems.map((p) => p.line)).toEqual([4]);
     expect(read.doubles).toEqual(['Wren']);
-    expect((await listGroups())[0]!.children.map((c) => c.name)).toEqual(['<script>x</script>', '=1+1', '小明', 'Wren', 'Wren']);
+    expect((await listGroups())[0]!.children.map((c) => c.name)).toEqual([
+      '<script>x</script>',
+      '=1+1',
+      '小明',
+      'Wren',
+      'Wren',
+    ]);
   });
   test('bad input is refused in words and changes nothing', async () => {
     await expect(addGroup('  ')).rejects.toThrow('A name needs at least one letter.');
@@ -121,10 +160,14 @@ describe('groups and children', () => {
   test('erasing a child leaves no trace in the file', async () => {
     const { id, children } = await begun('Zebedee-Unmistakable\nKofi');
     await appendLog(id, [answer(0, children[0]!, 'sun', { note: 'a-telltale-note' }), answer(1, children[1]!, 'map')]);
-    const all = (): string => readdirSync(folder()).map((f) => readFileSync(path.join(folder(), f)).toString('latin1')).join('');
+    const all = (): string =>
+      readdirSync(folder())
+        .map((f) => readFileSync(path.join(folder(), f)).toString('latin1'))
+        .join('');
     expect(all()).toContain('Zebedee-Unmistakable');
     await eraseChild(children[0]!);
-    for (const trace of ['Zebedee-Unmistakable', 'a-telltale-note', children[0]!]) expect(all(), trace).not.toContain(trace);
+    for (const trace of ['Zebedee-Unmistakable', 'a-telltale-note', children[0]!])
+      expect(all(), trace).not.toContain(trace);
     expect((await lookBack(id)).answers.map((a) => a.child)).toEqual(['Kofi']);
   });
 });
@@ -138,7 +181,9 @@ test('a group is renamed, and erased with everything in it', async () => {
   await eraseGroup(groupId);
   expect(await listGroups()).toEqual([]);
   await expect(lookBack(id)).rejects.toMatchObject({ status: 404 });
-  const all = readdirSync(folder()).map((f) => readFileSync(path.join(folder(), f)).toString('latin1')).join('');
+  const all = readdirSync(folder())
+    .map((f) => readFileSync(path.join(folder(), f)).toString('latin1'))
+    .join('');
   for (const trace of ['Zebedee-Unmistakable', 'a-telltale-note', 'Turnips']) expect(all, trace).not.toContain(trace);
 });
 
@@ -189,9 +234,23 @@ describe('sessions', () => {
     const given = answer(0, children[0]!, 'frog', { outcome: 'not-yet', slip: 'lost-sound', missed: [1] });
     await appendLog(id, [given]);
     const before = await lookBack(id);
-    await appendLog(id, [correctionOf(before.answers, { answerId: given.id, newId: v7(), outcome: 'on-own', note: 'heard it on the way out' })!]);
+    await appendLog(id, [
+      correctionOf(before.answers, {
+        answerId: given.id,
+        newId: v7(),
+        outcome: 'on-own',
+        note: 'heard it on the way out',
+      })!,
+    ]);
     const after = await lookBack(id);
-    expect(after.answers).toMatchObject([{ outcome: 'on-own', missed: [], note: 'heard it on the way out', before: [{ id: given.id, outcome: 'not-yet' }] }]);
+    expect(after.answers).toMatchObject([
+      {
+        outcome: 'on-own',
+        missed: [],
+        note: 'heard it on the way out',
+        before: [{ id: given.id, outcome: 'not-yet' }],
+      },
+    ]);
     expect((await listSessions((await groupOrFirst(undefined)).id))[0]!.tally['on-own']).toBe(1);
     const { models } = await database();
     expect(await models.answers.count()).toBe(2);
@@ -228,7 +287,10 @@ describe('choosing', () => {
   });
   test('today goes one sound longer when most answers came without help', async () => {
     const { id, groupId, children } = await begun('Wren\nKofi', ['sun', 'map', 'leg', 'fish']);
-    await appendLog(id, [0, 1, 2, 3].map((t) => answer(t, children[t % 2]!, ['sun', 'map', 'leg', 'fish'][t]!)));
+    await appendLog(
+      id,
+      [0, 1, 2, 3].map((t) => answer(t, children[t % 2]!, ['sun', 'map', 'leg', 'fish'][t]!)),
+    );
     await new Promise((resolve) => setTimeout(resolve, 5));
     await startWords({ groupId, task: 'segmenting', words: ['sun'] });
     const ready = await readySessions((await listGroups())[0]!);
@@ -267,7 +329,11 @@ test('the demo: two groups, three weeks, profiles that show, the same from the s
   delete (globalThis as { bouncyEcho?: unknown }).bouncyEcho;
   process.env.BOUNCY_ECHO_DB = path.join(folder(), 'again.sqlite');
   await seedDemo(now);
-  const again = (await Promise.all((await Promise.all((await listGroups()).map((g) => listSessions(g.id)))).flat().map((s) => lookBack(s.id)))).flatMap((s) => s.answers.map((a) => a.id));
+  const again = (
+    await Promise.all(
+      (await Promise.all((await listGroups()).map((g) => listSessions(g.id)))).flat().map((s) => lookBack(s.id)),
+    )
+  ).flatMap((s) => s.answers.map((a) => a.id));
   expect(new Set(again)).toEqual(new Set(ids));
   expect(existsSync(path.join(folder(), 'again.sqlite'))).toBe(true);
 });

@@ -19,8 +19,23 @@ export interface StoredRound extends Omit<PlannedRound, 'id' | 'items' | 'seed'>
 }
 
 /** A planned round settled for so many children. */
-export const storedRound = ({ role, task, step, items, model, spares, way, gap, gesture, frame, reminder, names }: PlannedRound, children: number): StoredRound => ({
-  role, task, step, items: items.map((item) => item.key), model, spares, way, gap, gesture, frame, reminder, names, turns: turnsOf({ items, way }, children),
+export const storedRound = (
+  { role, task, step, items, model, spares, way, gap, gesture, frame, reminder, names }: PlannedRound,
+  children: number,
+): StoredRound => ({
+  role,
+  task,
+  step,
+  items: items.map((item) => item.key),
+  model,
+  spares,
+  way,
+  gap,
+  gesture,
+  frame,
+  reminder,
+  names,
+  turns: turnsOf({ items, way }, children),
 });
 
 interface Plan {
@@ -36,7 +51,9 @@ interface Plan {
   readonly stale: boolean;
 }
 
-export interface PlannedSession extends Plan { readonly childIds: readonly string[] }
+export interface PlannedSession extends Plan {
+  readonly childIds: readonly string[];
+}
 
 export interface SessionRecord extends PlannedSession {
   readonly groupName: string;
@@ -58,25 +75,47 @@ export function checkId(id: string): string {
 }
 
 const answerOf = (row: AnswerRow): AnswerEntry => ({
-  kind: 'answer', id: row.id, at: row.at, turn: row.turn, childId: row.child_id, word: row.word,
-  outcome: row.outcome as AnswerEntry['outcome'], slip: row.slip as AnswerEntry['slip'], said: row.said,
-  missed: JSON.parse(row.missed) as number[], helps: JSON.parse(row.helps) as AnswerEntry['helps'],
-  note: row.note, thinkMs: row.think_ms, supersedes: row.supersedes,
-  ...(row.self_corrected ? { selfCorrected: true } : {}), ...(row.shown ? { shown: true } : {}), ...(row.differs ? { differs: true } : {}), ...(row.second ? { second: true } : {}),
-  ...(row.marked_by ? { by: row.marked_by } : {}), ...(row.why ? { why: row.why as Why } : {}), ...(row.partner_id ? { partnerId: row.partner_id } : {}),
+  kind: 'answer',
+  id: row.id,
+  at: row.at,
+  turn: row.turn,
+  childId: row.child_id,
+  word: row.word,
+  outcome: row.outcome as AnswerEntry['outcome'],
+  slip: row.slip as AnswerEntry['slip'],
+  said: row.said,
+  missed: JSON.parse(row.missed) as number[],
+  helps: JSON.parse(row.helps) as AnswerEntry['helps'],
+  note: row.note,
+  thinkMs: row.think_ms,
+  supersedes: row.supersedes,
+  ...(row.self_corrected ? { selfCorrected: true } : {}),
+  ...(row.shown ? { shown: true } : {}),
+  ...(row.differs ? { differs: true } : {}),
+  ...(row.second ? { second: true } : {}),
+  ...(row.marked_by ? { by: row.marked_by } : {}),
+  ...(row.why ? { why: row.why as Why } : {}),
+  ...(row.partner_id ? { partnerId: row.partner_id } : {}),
 });
 
 /** An answer's row as the rule of what stands reads it. */
-export const givenOf = <R extends Pick<AnswerRow, 'child_id' | 'differs' | 'second'>>(row: R): Omit<R, 'differs' | 'second'> & { readonly childId: string | null; readonly differs: boolean; readonly second: boolean } =>
-  ({ ...row, childId: row.child_id, differs: row.differs === 1, second: row.second === 1 });
+export const givenOf = <R extends Pick<AnswerRow, 'child_id' | 'differs' | 'second'>>(
+  row: R,
+): Omit<R, 'differs' | 'second'> & {
+  readonly childId: string | null;
+  readonly differs: boolean;
+  readonly second: boolean;
+} => ({ ...row, childId: row.child_id, differs: row.differs === 1, second: row.second === 1 });
 
-const stepOf = (row: StepRow): Entry => ({ ...(JSON.parse(row.detail) as object), kind: row.kind, id: row.id, at: row.at }) as Entry;
+const stepOf = (row: StepRow): Entry =>
+  ({ ...(JSON.parse(row.detail) as object), kind: row.kind, id: row.id, at: row.at }) as Entry;
 
 /** A session's plan with the ids of its children. Throws a Problem (404) where there is none. */
 export async function sessionPlan(id: string): Promise<PlannedSession> {
   const { models } = await database();
   const [row, links] = await Promise.all([
-    models.sessions.findByPk(checkId(id)), models.sessionChildren.findAll({ where: { session_id: id }, order: [['position', 'ASC']] }),
+    models.sessions.findByPk(checkId(id)),
+    models.sessionChildren.findAll({ where: { session_id: id }, order: [['position', 'ASC']] }),
   ]);
   if (!row) throw new Problem('There is no session at this address. It may have been started on another device.', 404);
   return { ...plan(row.get()), childIds: links.map((link) => link.get().child_id) };
@@ -87,22 +126,50 @@ export async function sessionRecord(id: string): Promise<SessionRecord> {
   const session = await sessionPlan(id);
   const { models } = await database();
   const [group, children] = await Promise.all([
-    models.groups.findByPk(session.groupId), models.children.findAll({ where: { id: [...session.childIds] }, order: [['position', 'ASC']] }),
+    models.groups.findByPk(session.groupId),
+    models.children.findAll({ where: { id: [...session.childIds] }, order: [['position', 'ASC']] }),
   ]);
-  return { ...session, groupName: group?.get().name ?? '', children: children.map((c) => ({ id: c.get().id, name: c.get().name, ownWay: readOwnWay(c.get().own_way) })) };
+  return {
+    ...session,
+    groupName: group?.get().name ?? '',
+    children: children.map((c) => ({ id: c.get().id, name: c.get().name, ownWay: readOwnWay(c.get().own_way) })),
+  };
 }
 
 const plan = (row: SessionRow): Plan => ({
-  id: row.id, groupId: row.group_id, title: row.title, letters: row.letters === 1, rounds: JSON.parse(row.rounds) as StoredRound[],
-  accent: row.accent as AccentId, conventions: JSON.parse(row.conventions) as Conventions, startedAt: row.started_at, finishedAt: row.finished_at, stale: row.stale === 1,
+  id: row.id,
+  groupId: row.group_id,
+  title: row.title,
+  letters: row.letters === 1,
+  rounds: JSON.parse(row.rounds) as StoredRound[],
+  accent: row.accent as AccentId,
+  conventions: JSON.parse(row.conventions) as Conventions,
+  startedAt: row.started_at,
+  finishedAt: row.finished_at,
+  stale: row.stale === 1,
 });
 
 /** The session as the replay of its log needs it. */
-export const replayPlan = ({ rounds, childIds }: { rounds: readonly StoredRound[]; childIds: readonly string[] }): SessionPlan => ({
-  rounds: rounds.map(({ items, turns, way, task }) => ({ words: items, turns, way, inOrder: taskOf(task).inOrder === true })), children: childIds,
+export const replayPlan = ({
+  rounds,
+  childIds,
+}: {
+  rounds: readonly StoredRound[];
+  childIds: readonly string[];
+}): SessionPlan => ({
+  rounds: rounds.map(({ items, turns, way, task }) => ({
+    words: items,
+    turns,
+    way,
+    inOrder: taskOf(task).inOrder === true,
+  })),
+  children: childIds,
 });
 
-interface Logged { readonly ids: Set<string>; /** What may have shown a child the answer: items said by the adult or by everyone, and answers in chorus. */ readonly models: readonly Entry[] }
+interface Logged {
+  readonly ids: Set<string>;
+  /** What may have shown a child the answer: items said by the adult or by everyone, and answers in chorus. */ readonly models: readonly Entry[];
+}
 
 /** The ids of everything in a session's log, and what modelled an item in it. */
 export async function logged(id: string, transaction: Transaction): Promise<Logged> {
@@ -116,7 +183,11 @@ export async function logged(id: string, transaction: Transaction): Promise<Logg
   const [chorus, steps] = shown.length ? [await models.answers.findAll(of), await models.steps.findAll(of)] : [[], []];
   return {
     ids: new Set(rows.map((row) => row.id)),
-    models: mergeLogs([], (chorus as unknown as AnswerRow[]).map(answerOf), (steps as unknown as StepRow[]).map(stepOf)),
+    models: mergeLogs(
+      [],
+      (chorus as unknown as AnswerRow[]).map(answerOf),
+      (steps as unknown as StepRow[]).map(stepOf),
+    ),
   };
 }
 

@@ -26,7 +26,11 @@ export async function getSettings(): Promise<Settings> {
 export async function saveSettings({ accent, conventions }: Omit<Settings, 'confirmed'>): Promise<void> {
   const { models, write } = await database();
   await write(async (transaction) =>
-    models.settings.upsert({ ...(await rowOr(transaction)), accent, conventions: JSON.stringify(conventions), confirmed_at: Date.now() }, { transaction }));
+    models.settings.upsert(
+      { ...(await rowOr(transaction)), accent, conventions: JSON.stringify(conventions), confirmed_at: Date.now() },
+      { transaction },
+    ),
+  );
 }
 
 export type ProgressSettings = z.infer<typeof progressSettingsSchema>;
@@ -35,7 +39,17 @@ export type ProgressSettings = z.infer<typeof progressSettingsSchema>;
 async function rowOr(transaction?: Transaction): Promise<SettingsRow> {
   const { models } = await database();
   const row = (await models.settings.findByPk(1, transaction ? { transaction } : {}))?.get();
-  return row ?? { id: 1, accent: DEFAULT_ACCENT, conventions: JSON.stringify(PRESETS.default), confirmed_at: null, rule: 'weighed', unit_order: 'large-first', staff: 2 };
+  return (
+    row ?? {
+      id: 1,
+      accent: DEFAULT_ACCENT,
+      conventions: JSON.stringify(PRESETS.default),
+      confirmed_at: null,
+      rule: 'weighed',
+      unit_order: 'large-first',
+      staff: 2,
+    }
+  );
 }
 
 /** How answers are weighed, and what comes first. */
@@ -46,5 +60,7 @@ export async function getProgressSettings(): Promise<ProgressSettings> {
 
 export async function saveProgressSettings({ rule, unitOrder, staff }: ProgressSettings): Promise<void> {
   const { models, write } = await database();
-  await write(async (transaction) => models.settings.upsert({ ...(await rowOr(transaction)), rule, unit_order: unitOrder, staff }, { transaction }));
+  await write(async (transaction) =>
+    models.settings.upsert({ ...(await rowOr(transaction)), rule, unit_order: unitOrder, staff }, { transaction }),
+  );
 }

@@ -39,14 +39,21 @@ const SHOWN = 8;
 export async function soundPage(ipa: string): Promise<SoundPage> {
   const { accent, conventions } = await getSettings();
   const { words } = await preparedBank(accent, conventions);
-  if (!words.some((w) => w.sounds.some((s) => s.ipa === ipa))) throw new Problem(`/${ipa}/ is not a sound of this accent.`, 404);
+  if (!words.some((w) => w.sounds.some((s) => s.ipa === ipa)))
+    throw new Problem(`/${ipa}/ is not a sound of this accent.`, 404);
   const { label, as } = labelOf(ipa, accent);
-  const order = [...words].filter((w) => !w.entry.doubt && !w.contest)
+  const order = [...words]
+    .filter((w) => !w.entry.doubt && !w.contest)
     .sort((a, b) => a.entry.band - b.entry.band || a.count - b.count || a.word.localeCompare(b.word));
   const pick = (test: (word: Word) => boolean): ShownWord[] => order.filter(test).slice(0, SHOWN).map(shown);
   const facts = CONSONANTS[ipa];
   return {
-    ipa, label, as: as ?? null, making: makingOf(ipa), advice: MAKING_ADVICE[makingOf(ipa)], how: howMade(ipa, label),
+    ipa,
+    label,
+    as: as ?? null,
+    making: makingOf(ipa),
+    advice: MAKING_ADVICE[makingOf(ipa)],
+    how: howMade(ipa, label),
     facts: facts ? { place: facts.place, manner: facts.manner, voiced: facts.voiced } : null,
     first: pick((w) => w.sounds[0]!.ipa === ipa),
     middle: pick((w) => w.sounds.slice(1, -1).some((s) => s.ipa === ipa) && w.count <= 6),

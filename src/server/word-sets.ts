@@ -6,15 +6,27 @@ import { database } from './database';
 import { ownWordFault, ownWordInput, saveOwnWord } from './own-words';
 import { Problem } from './problems';
 
-export interface SavedSet { readonly id: string; readonly name: string; readonly words: readonly string[]; readonly updatedAt: number }
+export interface SavedSet {
+  readonly id: string;
+  readonly name: string;
+  readonly words: readonly string[];
+  readonly updatedAt: number;
+}
 
 const GONE = 'That word set is not here any more.';
 
 /** Every saved word set, the latest first. */
 export async function listSets(): Promise<SavedSet[]> {
   const { models } = await database();
-  const rows = await models.wordSets.findAll({ order: [['updated_at', 'DESC'], ['id', 'DESC']] });
-  return rows.map((r) => r.get()).map((r) => ({ id: r.id, name: r.name, words: JSON.parse(r.words) as string[], updatedAt: r.updated_at }));
+  const rows = await models.wordSets.findAll({
+    order: [
+      ['updated_at', 'DESC'],
+      ['id', 'DESC'],
+    ],
+  });
+  return rows
+    .map((r) => r.get())
+    .map((r) => ({ id: r.id, name: r.name, words: JSON.parse(r.words) as string[], updatedAt: r.updated_at }));
 }
 
 /** One saved set. Throws a Problem (404) where there is none. */
@@ -28,7 +40,8 @@ export async function savedSet(id: string): Promise<SavedSet> {
 export async function saveSet(input: { name: string; words: readonly string[] }, id?: string): Promise<string> {
   const read = wordSetSchema.safeParse(input);
   if (!read.success) throw new Problem(explain(read.error));
-  for (const word of read.data.words) if (!(await bankEntry(word))) throw new Problem(`“${word}” is not in the word bank. The set has not been changed.`);
+  for (const word of read.data.words)
+    if (!(await bankEntry(word))) throw new Problem(`“${word}” is not in the word bank. The set has not been changed.`);
   const { models, write } = await database();
   const now = Date.now();
   const values = { name: read.data.name, words: JSON.stringify([...new Set(read.data.words)]), updated_at: now };
@@ -65,7 +78,10 @@ const fileWord = async (word: string): Promise<SetFile['words'][number]> => ({ w
 export async function exportSet(id: string, format: 'csv' | 'json'): Promise<{ text: string; name: string }> {
   const set = await savedSet(id);
   const file: SetFile = { name: set.name, words: await Promise.all(set.words.map(fileWord)) };
-  return { text: format === 'csv' ? setToCsv(file) : setToJson(file), name: `${set.name.replace(/[^\p{L}\p{N} _-]/gu, '').trim() || 'word set'}.${format}` };
+  return {
+    text: format === 'csv' ? setToCsv(file) : setToJson(file),
+    name: `${set.name.replace(/[^\p{L}\p{N} _-]/gu, '').trim() || 'word set'}.${format}`,
+  };
 }
 
 export interface ImportRow {
@@ -83,7 +99,10 @@ export interface ImportReport {
   readonly words: readonly string[];
 }
 
-interface Checked { readonly report: ImportReport; readonly own: readonly OwnWordInput[] }
+interface Checked {
+  readonly report: ImportReport;
+  readonly own: readonly OwnWordInput[];
+}
 
 async function check(text: string, fileName: string): Promise<Checked> {
   const read = readSetFile(text, fileName);
@@ -96,10 +115,22 @@ async function check(text: string, fileName: string): Promise<Checked> {
       continue;
     }
     const known = await bankEntry(word.word);
-    const fault = known ? null : word.own ? ownWordFault(word.own) : 'Not in the word bank, and the file does not say its sounds. Add it on the Words screen first.';
+    const fault = known
+      ? null
+      : word.own
+        ? ownWordFault(word.own)
+        : 'Not in the word bank, and the file does not say its sounds. Add it on the Words screen first.';
     if (fault) rows.push({ row, text: word.word, state: 'refused', why: fault });
     else {
-      rows.push({ row, text: word.word, state: known ? 'known' : 'new', why: known && word.own && shippedEntry(word.word) ? 'The word bank has it already; its own sounds are used.' : null });
+      rows.push({
+        row,
+        text: word.word,
+        state: known ? 'known' : 'new',
+        why:
+          known && word.own && shippedEntry(word.word)
+            ? 'The word bank has it already; its own sounds are used.'
+            : null,
+      });
       words.push(word.word);
       if (!known && word.own) own.push(word.own);
     }
@@ -108,12 +139,14 @@ async function check(text: string, fileName: string): Promise<Checked> {
 }
 
 /** What a file holds, row by row. Keeps nothing. */
-export const reportOnFile = async (text: string, fileName: string): Promise<ImportReport> => (await check(text, fileName)).report;
+export const reportOnFile = async (text: string, fileName: string): Promise<ImportReport> =>
+  (await check(text, fileName)).report;
 
 /** Keeps the good rows of a file, once a person has seen the report; gives the new set's id. */
 export async function importSet(text: string, fileName: string): Promise<string> {
   const { report, own } = await check(text, fileName);
-  if (report.fault || !report.words.length) throw new Problem(report.fault ?? 'No row of this file can be used. Nothing was imported.');
+  if (report.fault || !report.words.length)
+    throw new Problem(report.fault ?? 'No row of this file can be used. Nothing was imported.');
   for (const word of own) await saveOwnWord(word);
   return saveSet({ name: report.name, words: report.words });
 }

@@ -32,14 +32,27 @@ beforeEach(() => {
   ownEntriesChanged();
 });
 afterEach(async () => {
-  await place.bouncyEcho?.then((db) => db.close(), () => undefined);
+  await place.bouncyEcho?.then(
+    (db) => db.close(),
+    () => undefined,
+  );
   delete place.bouncyEcho;
   rmSync(folder, { recursive: true, force: true });
 });
 
-const find = async (query: Record<string, string>, groupId = v7()) => findWords(wordsSchema.parse(query), { id: groupId, children: [] });
-const accent = (id: AccentId, preset: keyof typeof PRESETS = 'default'): Promise<void> => saveSettings({ accent: id, conventions: PRESETS[preset] });
-const ZORBLE: OwnWordInput = { word: 'zorble', line: "'z NORTH . b EL", letters: 'z|or|b|le', meaning: 'our shed', sentence: '', prop: true, cautions: ['small'] };
+const find = async (query: Record<string, string>, groupId = v7()) =>
+  findWords(wordsSchema.parse(query), { id: groupId, children: [] });
+const accent = (id: AccentId, preset: keyof typeof PRESETS = 'default'): Promise<void> =>
+  saveSettings({ accent: id, conventions: PRESETS[preset] });
+const ZORBLE: OwnWordInput = {
+  word: 'zorble',
+  line: "'z NORTH . b EL",
+  letters: 'z|or|b|le',
+  meaning: 'our shed',
+  sentence: '',
+  prop: true,
+  cautions: ['small'],
+};
 
 describe('finding', () => {
   test('by search, by sounds, and a search that is not understood', async () => {
@@ -60,7 +73,8 @@ describe('finding', () => {
     await setOwned('pin', true);
     const found = await find({ sounds: '3', only: 'taught' }, group.id);
     expect(found.results.map((w) => w.word)).toEqual(expect.arrayContaining(['sit', 'tap', 'pin']));
-    for (const w of found.results) for (const mark of w.marks) expect(['s', 'ɪ', 't', 'n', 'p', 'æ'], w.word).toContain(mark.ipa);
+    for (const w of found.results)
+      for (const mark of w.marks) expect(['s', 'ɪ', 't', 'n', 'p', 'æ'], w.word).toContain(mark.ipa);
     expect((await find({ sounds: 'any', only: 'owned' })).results.map((w) => w.word)).toEqual(['pin']);
   });
   test('words of a set keep their order; one that is gone is named', async () => {
@@ -89,7 +103,12 @@ describe('word sets', () => {
     await expect(savedSet(copy)).rejects.toMatchObject({ status: 404 });
     await expect(saveSet({ name: 'x', words: ['sun'] }, copy)).rejects.toMatchObject({ status: 404 });
   });
-  test.each([['', ['sun'], 'at least one letter'], ['x', [], 'at least one word'], ['x', ['nonsuch'], 'nonsuch'], ['x'.repeat(80), ['sun'], 'too long']])('a set that cannot be kept says why: %j %j', async (name, words, why) => {
+  test.each([
+    ['', ['sun'], 'at least one letter'],
+    ['x', [], 'at least one word'],
+    ['x', ['nonsuch'], 'nonsuch'],
+    ['x'.repeat(80), ['sun'], 'too long'],
+  ])('a set that cannot be kept says why: %j %j', async (name, words, why) => {
     await expect(saveSet({ name, words })).rejects.toThrow(why);
     expect(await listSets()).toEqual([]);
   });
@@ -121,7 +140,10 @@ describe('word sets', () => {
   });
   test('printed with pictures, meanings and sentences', async () => {
     const { words } = await printedSet(await saveSet({ name: 'x', words: ['frog', 'frost'] }));
-    expect(words.map((w) => [w.word, w.picture !== null, w.sentence !== ''])).toEqual([['frog', true, true], ['frost', false, true]]);
+    expect(words.map((w) => [w.word, w.picture !== null, w.sentence !== ''])).toEqual([
+      ['frog', true, true],
+      ['frost', false, true],
+    ]);
   });
 });
 
@@ -131,7 +153,15 @@ describe('words of our own', () => {
     expect(readings[0]!.questions[0]!.choices.map((c) => c.words)).toEqual(['the vowel of trap', 'the vowel of bath']);
     const said = readings[0]!.sounds.find((s) => s.answers[0] === 'BATH')!;
     expect(said.marks.map((m) => m.ipa)).toEqual(['ɡ', 'r', 'ɑː', 'f']);
-    await saveOwnWord({ word: 'graph', line: said.line, letters: said.letters, meaning: 'a picture of numbers', sentence: '', prop: false, cautions: [] });
+    await saveOwnWord({
+      word: 'graph',
+      line: said.line,
+      letters: said.letters,
+      meaning: 'a picture of numbers',
+      sentence: '',
+      prop: false,
+      cautions: [],
+    });
     const found = await find({ sounds: '4', only: 'own' });
     expect(found.results).toMatchObject([{ word: 'graph', count: 4, own: true }]);
     const group = await addGroup('G');
@@ -140,13 +170,20 @@ describe('words of our own', () => {
   });
   test('tapped sounds, for a word the dictionary lacks', async () => {
     expect((await proposeWord('zorble')).readings).toEqual([]);
-    expect(await soundsFromTaps('zorble', ['z', 'NORTH', 'b', 'EL'], 0)).toMatchObject({ line: "'z NORTH . b EL", letters: 'z|or|b|le' });
+    expect(await soundsFromTaps('zorble', ['z', 'NORTH', 'b', 'EL'], 0)).toMatchObject({
+      line: "'z NORTH . b EL",
+      letters: 'z|or|b|le',
+    });
     await expect(soundsFromTaps('zorble', ['z'], 0)).rejects.toThrow('at least two sounds');
     await expect(soundsFromTaps('zorble', ['z', 'BANG'], 0)).rejects.toThrow('at least two sounds');
   });
   test('what would be rude aloud is not kept, whatever its spelling, and neither is a word that is here', async () => {
-    await expect(saveOwnWord({ ...ZORBLE, word: 'fuc', line: 'f STRUT k', letters: 'f|u|c' })).rejects.toThrow('kept out of games');
-    await expect(saveOwnWord({ ...ZORBLE, word: 'frog', line: 'f r LOT g', letters: 'f|r|o|g' })).rejects.toThrow('already');
+    await expect(saveOwnWord({ ...ZORBLE, word: 'fuc', line: 'f STRUT k', letters: 'f|u|c' })).rejects.toThrow(
+      'kept out of games',
+    );
+    await expect(saveOwnWord({ ...ZORBLE, word: 'frog', line: 'f r LOT g', letters: 'f|r|o|g' })).rejects.toThrow(
+      'already',
+    );
     await expect(proposeWord('frog')).rejects.toThrow('already');
     await expect(proposeWord('two words')).rejects.toThrow('one word');
     expect(await listOwnWords()).toEqual([]);
@@ -165,9 +202,24 @@ describe('words of our own', () => {
     const group = await addGroup('G');
     const session = await startWords({ groupId: group.id, task: 'blending', words: ['zorble', 'sun'] });
     await removeOwnWord('zorble');
-    const { refused } = await appendLog(session, [{
-      kind: 'answer', id: v7(), at: 1, turn: 0, childId: null, word: 'zorble', outcome: 'on-own', slip: null, said: null, missed: [], helps: [], note: null, thinkMs: 1, supersedes: null,
-    }]);
+    const { refused } = await appendLog(session, [
+      {
+        kind: 'answer',
+        id: v7(),
+        at: 1,
+        turn: 0,
+        childId: null,
+        word: 'zorble',
+        outcome: 'on-own',
+        slip: null,
+        said: null,
+        missed: [],
+        helps: [],
+        note: null,
+        thinkMs: 1,
+        supersedes: null,
+      },
+    ]);
     expect(refused).toEqual([]);
     await expect(startWords({ groupId: group.id, task: 'blending', words: ['zorble'] })).rejects.toThrow('zorble');
   });
@@ -180,7 +232,10 @@ describe('the prop shelf', () => {
     expect(await ownedProps()).toEqual(new Set(['sock', 'button']));
     const all = await shelf();
     expect(all.find((s) => s.ipa === 's')).toMatchObject({ owned: 1 });
-    expect(all.find((s) => s.ipa === 'b')!.words.find((w) => w.word === 'button')).toMatchObject({ owned: true, cautions: ['small'] });
+    expect(all.find((s) => s.ipa === 'b')!.words.find((w) => w.word === 'button')).toMatchObject({
+      owned: true,
+      cautions: ['small'],
+    });
     expect(all.filter((s) => s.owned === 0).length).toBeGreaterThan(10);
     await setOwned('sock', false);
     expect(await ownedProps()).toEqual(new Set(['button']));
@@ -205,11 +260,30 @@ describe('a word’s page', () => {
   test('how each accent says it, each count, letters, neighbours by place, rhymes, where it was played', async () => {
     const group = await addGroup('Radishes');
     const session = await startWords({ groupId: group.id, task: 'blending', words: ['card'] });
-    await appendLog(session, [{ kind: 'answer', id: v7(), at: 1, turn: 0, childId: null, word: 'card', outcome: 'on-own', slip: null, said: null, missed: [], helps: [], note: null, thinkMs: 1, supersedes: null }]);
+    await appendLog(session, [
+      {
+        kind: 'answer',
+        id: v7(),
+        at: 1,
+        turn: 0,
+        childId: null,
+        word: 'card',
+        outcome: 'on-own',
+        slip: null,
+        said: null,
+        missed: [],
+        helps: [],
+        note: null,
+        thinkMs: 1,
+        supersedes: null,
+      },
+    ]);
     const page = await wordPage('card', group.id);
     expect(page.accents.map((a) => a.ipa)).toEqual(['kɑːd', 'kɑːd', 'kard', 'kɑrd']);
     expect(page.letters.map((b) => b.letters)).toEqual(['c', 'ar', 'd']);
-    expect(page.neighbours.find((n) => n.change === 'swap' && n.at === 0)!.words).toEqual(expect.arrayContaining(['hard', 'yard']));
+    expect(page.neighbours.find((n) => n.change === 'swap' && n.at === 0)!.words).toEqual(
+      expect.arrayContaining(['hard', 'yard']),
+    );
     expect(page.rhymes).toContain('guard');
     expect(page.used).toMatchObject([{ sessionId: session, answers: 1 }]);
     await accent('general-american', 'strict');
@@ -223,7 +297,13 @@ describe('a word’s page', () => {
     for (const w of s.last) expect(w.marks.at(-1)!.ipa).toBe('s');
     await expect(soundPage('ʍ')).rejects.toMatchObject({ status: 404 });
   });
-  test.each(['southern-british', 'northern-english', 'scottish', 'general-american', 'general-american-merged'] as const)('every sound of %s has its page and its place in the chart', async (id) => {
+  test.each([
+    'southern-british',
+    'northern-english',
+    'scottish',
+    'general-american',
+    'general-american-merged',
+  ] as const)('every sound of %s has its page and its place in the chart', async (id) => {
     await accent(id);
     const { consonants, vowels } = await soundChart();
     const all = [...consonants.flatMap((row) => row.cells.flatMap((cell) => cell.sounds)), ...vowels];
@@ -234,7 +314,11 @@ describe('a word’s page', () => {
 
 test('the examples of the settings part where the accents do', () => {
   const all = examplesOfCounting();
-  const said = (id: AccentId, word: string): string => all[id].words.find((w) => w.word === word)!.marks.map((m) => m.ipa).join(' ');
+  const said = (id: AccentId, word: string): string =>
+    all[id].words
+      .find((w) => w.word === word)!
+      .marks.map((m) => m.ipa)
+      .join(' ');
   expect([said('southern-british', 'bath'), said('northern-english', 'bath')]).toEqual(['b ɑː θ', 'b a θ']);
   expect([said('southern-british', 'new'), said('general-american', 'new')]).toEqual(['n j uː', 'n u']);
   expect([said('general-american', 'moth'), said('general-american-merged', 'moth')]).toEqual(['m ɔ θ', 'm ɑ θ']);

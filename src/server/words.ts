@@ -30,8 +30,16 @@ export interface ShownWord {
 }
 
 export const shown = (word: Word): ShownWord => ({
-  word: word.word, meaning: word.entry.meaning, count: word.count, marks: marksOf(word), contested: contestWords(word),
-  doubt: word.entry.doubt, picture: word.entry.picture, prop: word.entry.prop, cautions: word.entry.cautions, own: word.entry.own === true,
+  word: word.word,
+  meaning: word.entry.meaning,
+  count: word.count,
+  marks: marksOf(word),
+  contested: contestWords(word),
+  doubt: word.entry.doubt,
+  picture: word.entry.picture,
+  prop: word.entry.prop,
+  cautions: word.entry.cautions,
+  own: word.entry.own === true,
 });
 
 export interface WordsFound {
@@ -65,18 +73,36 @@ const PAGE = 24;
 /** Words of the group's last sessions. */
 export async function recentWords(groupId: string): Promise<string[]> {
   const { models } = await database();
-  const rows = await models.sessions.findAll({ where: { group_id: groupId }, order: [['started_at', 'DESC']], limit: RECENT_SESSIONS });
-  return rows.flatMap((row) => (JSON.parse(row.get().rounds) as StoredRound[]).flatMap((r) => r.items.flatMap((key) => readKey(key).words)));
+  const rows = await models.sessions.findAll({
+    where: { group_id: groupId },
+    order: [['started_at', 'DESC']],
+    limit: RECENT_SESSIONS,
+  });
+  return rows.flatMap((row) =>
+    (JSON.parse(row.get().rounds) as StoredRound[]).flatMap((r) => r.items.flatMap((key) => readKey(key).words)),
+  );
 }
 
 /** What the address asks, as filters of the core. */
-function filtersOf(choice: Choice, index: WordIndex, accent: AccentId, confirmed: boolean): { filters: Filters; unclear: string | null } {
+function filtersOf(
+  choice: Choice,
+  index: WordIndex,
+  accent: AccentId,
+  confirmed: boolean,
+): { filters: Filters; unclear: string | null } {
   const query = choice.q ? readQuery(choice.q, index.sounds, accent) : null;
   return {
     unclear: query?.kind === 'unclear' ? query.why : null,
     filters: {
-      count: choice.sounds === 'any' ? undefined : choice.sounds, shape: choice.shape, first: choice.first, sound: choice.sound !== undefined && index.sounds.includes(choice.sound) ? choice.sound : undefined, place: choice.place,
-      syllables: choice.syllables, only: choice.only, contested: confirmed, doubtful: choice.doubtful,
+      count: choice.sounds === 'any' ? undefined : choice.sounds,
+      shape: choice.shape,
+      first: choice.first,
+      sound: choice.sound !== undefined && index.sounds.includes(choice.sound) ? choice.sound : undefined,
+      place: choice.place,
+      syllables: choice.syllables,
+      only: choice.only,
+      contested: confirmed,
+      doubtful: choice.doubtful,
       matches: query ? matcher(index, query) : undefined,
     },
   };
@@ -86,29 +112,47 @@ function filtersOf(choice: Choice, index: WordIndex, accent: AccentId, confirmed
  * The words that fit what was chosen, live counts on every choice, and a word set: the words named, in their order, or a
  * proposal with one stretch at the end.
  */
-export async function findWords(choice: Choice, group: { id: string; children: readonly { away: boolean }[] }): Promise<WordsFound> {
+export async function findWords(
+  choice: Choice,
+  group: { id: string; children: readonly { away: boolean }[] },
+): Promise<WordsFound> {
   const { accent, conventions, confirmed } = await getSettings();
   const bank = await preparedBank(accent, conventions);
-  const [owned, taught, own, recent] = await Promise.all([ownedProps(), taughtSounds(group.id), ownEntries(), recentWords(group.id)]);
+  const [owned, taught, own, recent] = await Promise.all([
+    ownedProps(),
+    taughtSounds(group.id),
+    ownEntries(),
+    recentWords(group.id),
+  ]);
   const index = inCircumstances(bank.index, { owned, taught });
   const { filters, unclear } = filtersOf(choice, index, accent, confirmed);
   const found = find(index, filters);
   const { fitting, facets } = found;
   const size = choice.size ?? setSizeFor(group.children.filter((c) => !c.away).length);
-  const proposal = select(index, { ...filters, size, seed: choice.seed, avoid: [...(choice.no ?? []), ...recent, ...(choice.words ?? [])] }, found);
+  const proposal = select(
+    index,
+    { ...filters, size, seed: choice.seed, avoid: [...(choice.no ?? []), ...recent, ...(choice.words ?? [])] },
+    found,
+  );
   const named = (choice.words ?? []).flatMap((name) => bank.byName.get(name) ?? []);
   const inSet = new Set(named.map((w) => w.word));
   const order = sortWords(index, fitting, choice.sort ?? 'easy');
   const end = PAGE * (choice.more ?? 1);
   return {
-    accent, facets, size, confirmed, unclear,
+    accent,
+    facets,
+    size,
+    confirmed,
+    unclear,
     results: order.slice(0, end).map((w) => shown(index.words[w]!)),
     further: Math.max(0, order.length - end),
     set: (choice.words ? named : proposal.words).map(shown),
     proposed: choice.words === undefined,
     missing: (choice.words ?? []).filter((name) => !bank.byName.has(name)),
     model: proposal.model?.word ?? named[0]?.word ?? null,
-    spares: [...proposal.spares, ...(choice.words ? proposal.words : [])].map((w) => w.word).filter((w) => !inSet.has(w)),
+    spares: [...proposal.spares, ...(choice.words ? proposal.words : [])]
+      .map((w) => w.word)
+      .filter((w) => !inSet.has(w)),
     loosen: fitting.length >= size ? null : proposal.loosen,
     taughtAny: taught.size > 0,
     waiting: own.filter((o) => !o.removed && o.accent !== accent).map((o) => o.entry.word),

@@ -6,18 +6,27 @@ const PAGES = `pages-${BUILD}`;
 const PATIENCE_MS = 3000;
 
 self.addEventListener('install', (event) => {
-  event.waitUntil(caches.open(STATIC).then((cache) => cache.addAll(FILES)).then(() => self.skipWaiting()));
+  event.waitUntil(
+    caches
+      .open(STATIC)
+      .then((cache) => cache.addAll(FILES))
+      .then(() => self.skipWaiting()),
+  );
 });
 
 self.addEventListener('activate', (event) => {
-  event.waitUntil((async () => {
-    for (const name of await caches.keys()) if (name !== STATIC && name !== PAGES) await caches.delete(name);
-    await self.clients.claim();
-  })());
+  event.waitUntil(
+    (async () => {
+      for (const name of await caches.keys()) if (name !== STATIC && name !== PAGES) await caches.delete(name);
+      await self.clients.claim();
+    })(),
+  );
 });
 
 const keepPage = async (path) => {
-  const response = await fetch(path, { credentials: 'same-origin', headers: { accept: 'text/html' } }).catch(() => null);
+  const response = await fetch(path, { credentials: 'same-origin', headers: { accept: 'text/html' } }).catch(
+    () => null,
+  );
   if (response?.ok) await (await caches.open(PAGES)).put(path, response);
 };
 
@@ -40,10 +49,15 @@ async function fromCache(request) {
 
 async function away() {
   const pages = await (await caches.open(PAGES)).keys();
-  const links = pages.map(({ url }) => `<li><a href="${new URL(url).pathname}">Go on with the running session</a></li>`).join('');
-  return new Response(`<!doctype html><html lang="en-GB"><meta charset="utf-8"><meta name="viewport" content="width=device-width"><title>No server · Bouncy Echo</title>
+  const links = pages
+    .map(({ url }) => `<li><a href="${new URL(url).pathname}">Go on with the running session</a></li>`)
+    .join('');
+  return new Response(
+    `<!doctype html><html lang="en-GB"><meta charset="utf-8"><meta name="viewport" content="width=device-width"><title>No server · Bouncy Echo</title>
 <body style="font:20px/1.5 sans-serif;margin:10vh auto;max-width:36rem;padding:0 1rem;background:#f7f1e3;color:#1c2733"><h1>The server cannot be reached</h1>
-<p>What was marked on this device is kept on it and goes to the server as soon as it answers.</p><ul>${links}</ul><p><a href="">Try again</a></p></body></html>`, { status: 503, headers: { 'content-type': 'text/html; charset=utf-8' } });
+<p>What was marked on this device is kept on it and goes to the server as soon as it answers.</p><ul>${links}</ul><p><a href="">Try again</a></p></body></html>`,
+    { status: 503, headers: { 'content-type': 'text/html; charset=utf-8' } },
+  );
 }
 
 async function page(request) {
@@ -56,7 +70,9 @@ async function page(request) {
   });
   if (!played) return network.catch(away);
   const kept = await cache.match(pathname);
-  const patience = new Promise((resolve) => { setTimeout(() => resolve(null), PATIENCE_MS); });
+  const patience = new Promise((resolve) => {
+    setTimeout(() => resolve(null), PATIENCE_MS);
+  });
   const first = await Promise.race([network.catch(() => null), ...(kept ? [patience] : [])]);
   if (first && (first.status < 500 || !kept)) return first;
   return kept ? anew(kept) : away();
@@ -67,5 +83,6 @@ self.addEventListener('fetch', (event) => {
   const url = new URL(request.url);
   if (request.method !== 'GET' || url.origin !== self.location.origin) return;
   if (request.mode === 'navigate') event.respondWith(page(request));
-  else if (url.pathname.startsWith('/_next/static/') || url.pathname.startsWith('/pictures/')) event.respondWith(fromCache(request));
+  else if (url.pathname.startsWith('/_next/static/') || url.pathname.startsWith('/pictures/'))
+    event.respondWith(fromCache(request));
 });

@@ -12,10 +12,14 @@ export default guarded(async ({ children }: { children: ReactNode }) => {
   const groups = (await listGroups()).map(({ id, name }) => ({ id, name }));
   return (
     <>
-      <a href="#main" className="sr-only focus:not-sr-only focus:absolute focus:z-30 focus:bg-card focus:p-3">Skip to the page</a>
+      <a href="#main" className="sr-only focus:not-sr-only focus:absolute focus:z-30 focus:bg-card focus:p-3">
+        Skip to the page
+      </a>
       <DeskTop groups={groups} groupId={group.id} />
       <SendWaiting />
-      <main id="main" className="mx-auto max-w-[82rem] px-4 pb-16 pt-6 sm:px-10">{children}</main>
+      <main id="main" className="mx-auto max-w-[82rem] px-4 pt-6 pb-16 sm:px-10">
+        {children}
+      </main>
     </>
   );
 });

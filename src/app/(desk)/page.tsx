@@ -7,6 +7,10 @@ import { TodayScreen } from '@/ui/today/today-screen';
 
 export default guarded(async () => {
   const group = await currentGroup();
-  const [sessions, ready, tomorrow] = await Promise.all([listSessions(group.id, 6), readySessions(group), tomorrowFor(group)]);
+  const [sessions, ready, tomorrow] = await Promise.all([
+    listSessions(group.id, 6),
+    readySessions(group),
+    tomorrowFor(group),
+  ]);
   return <TodayScreen group={group} sessions={sessions} ready={ready} tomorrow={tomorrow} />;
 });

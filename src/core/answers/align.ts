@@ -8,7 +8,12 @@ import { soundDistance } from '../phonology/articulation';
 export type Step =
   | { readonly op: 'same' | 'swap'; readonly at: number; readonly heard: number; readonly cost: number }
   | { readonly op: 'omit'; readonly at: number; readonly cost: number }
-  | { readonly op: 'add'; /** Index of the sound asked for that it comes before. */ readonly at: number; readonly heard: number; readonly cost: number };
+  | {
+      readonly op: 'add';
+      /** Index of the sound asked for that it comes before. */ readonly at: number;
+      readonly heard: number;
+      readonly cost: number;
+    };
 
 export interface Alignment {
   readonly cost: number;
@@ -30,7 +35,11 @@ export const swapCost = (asked: string, heard: string): number => SCALE * soundD
  * @param cost of one sound for another; 0 where a child's own way of saying it makes them the same
  * @example align(['f', 'r', 'ɒ', 'ɡ'], ['f', 'ɒ', 'ɡ']).steps.map((s) => s.op) // ['same', 'omit', 'same', 'same']
  */
-export function align(asked: readonly string[], said: readonly string[], cost: (asked: string, heard: string, at: number) => number = swapCost): Alignment {
+export function align(
+  asked: readonly string[],
+  said: readonly string[],
+  cost: (asked: string, heard: string, at: number) => number = swapCost,
+): Alignment {
   const [rows, columns] = [asked.length, said.length];
   // best[i][j]: the cheapest way from asked[i…] to said[j…]; walking it forward keeps sounds early.
   const best = Array.from({ length: rows + 1 }, () => new Float64Array(columns + 1));
@@ -38,7 +47,12 @@ export function align(asked: readonly string[], said: readonly string[], cost: (
     for (let j = columns; j >= 0; j -= 1) {
       if (i === rows) best[i]![j] = (columns - j) * OMIT_OR_ADD;
       else if (j === columns) best[i]![j] = (rows - i) * OMIT_OR_ADD;
-      else best[i]![j] = Math.min(best[i + 1]![j + 1]! + cost(asked[i]!, said[j]!, i), best[i + 1]![j]! + OMIT_OR_ADD, best[i]![j + 1]! + OMIT_OR_ADD);
+      else
+        best[i]![j] = Math.min(
+          best[i + 1]![j + 1]! + cost(asked[i]!, said[j]!, i),
+          best[i + 1]![j]! + OMIT_OR_ADD,
+          best[i]![j + 1]! + OMIT_OR_ADD,
+        );
     }
   }
   const steps: Step[] = [];

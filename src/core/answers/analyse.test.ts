@@ -172,13 +172,28 @@ splash   | p+l+æ+ʃ        | lost-sound   | 1
 splash   | s+p+l+æ+s      | swapped-sound | 5
 `;
 
-interface Row { readonly name: string; readonly said: string; readonly slip: string; readonly missed: number[] }
-const rowsOf = (text: string): Row[] => text.trim().split('\n').map((line) => {
-  const [name = '', said = '', slip = '', missed = ''] = line.split('|').map((cell) => cell.trim());
-  return { name, said, slip, missed: missed ? missed.split(' ').map((n) => Number(n) - 1) : [] };
-});
+interface Row {
+  readonly name: string;
+  readonly said: string;
+  readonly slip: string;
+  readonly missed: number[];
+}
+const rowsOf = (text: string): Row[] =>
+  text
+    .trim()
+    .split('\n')
+    .map((line) => {
+      const [name = '', said = '', slip = '', missed = ''] = line.split('|').map((cell) => cell.trim());
+      return { name, said, slip, missed: missed ? missed.split(' ').map((n) => Number(n) - 1) : [] };
+    });
 
-const read = (name: string, said: string, apart: boolean, ownWay: OwnWay = NO_OWN_WAY, accent: AccentId = 'southern-british'): Analysis =>
+const read = (
+  name: string,
+  said: string,
+  apart: boolean,
+  ownWay: OwnWay = NO_OWN_WAY,
+  accent: AccentId = 'southern-british',
+): Analysis =>
   analyse(marksOf(word(name, accent)), chunksOf(said), { apart, ownWay, tapsT: accent.startsWith('general') });
 
 describe('answers made by hand', () => {
@@ -190,14 +205,25 @@ describe('answers made by hand', () => {
     const { slip: named, missed: lost } = read(name, said, false);
     expect([named ?? 'right', lost]).toEqual([slip, missed]);
   });
-  test('there are at least 150 of them', () => expect(rowsOf(APART).length + rowsOf(JOINED).length).toBeGreaterThanOrEqual(150));
+  test('there are at least 150 of them', () =>
+    expect(rowsOf(APART).length + rowsOf(JOINED).length).toBeGreaterThanOrEqual(150));
 });
 
 describe('a child’s own way of saying it comes before any slip', () => {
-  const way = (...pairs: (readonly [string, string])[]): OwnWay => ({ ...NO_OWN_WAY, swaps: pairs.map(([asked, says]) => ({ asked, says })) });
+  const way = (...pairs: (readonly [string, string])[]): OwnWay => ({
+    ...NO_OWN_WAY,
+    swaps: pairs.map(([asked, says]) => ({ asked, says })),
+  });
   test.each([
-    ['cat', 't+æ+t', way(['k', 't'])], ['cat', 't æ t', way(['k', 't'])], ['goat', 'd əʊ t', way(['ɡ', 'd'])], ['thumb', 'f ʌ m', way(['θ', 'f'])], ['red', 'w+e+d', way(['r', 'w'])], ['frog', 'f w ɒ ɡ', way(['r', 'w'])],
-    ['sun', 'θ ʌ n', way(['s', 'θ'])], ['ship', 's ɪ p', way(['ʃ', 's'])], ['cake', 't eɪ t', way(['k', 't'])],
+    ['cat', 't+æ+t', way(['k', 't'])],
+    ['cat', 't æ t', way(['k', 't'])],
+    ['goat', 'd əʊ t', way(['ɡ', 'd'])],
+    ['thumb', 'f ʌ m', way(['θ', 'f'])],
+    ['red', 'w+e+d', way(['r', 'w'])],
+    ['frog', 'f w ɒ ɡ', way(['r', 'w'])],
+    ['sun', 'θ ʌ n', way(['s', 'θ'])],
+    ['ship', 's ɪ p', way(['ʃ', 's'])],
+    ['cake', 't eɪ t', way(['k', 't'])],
   ])('%s said as “%s” is right and noted', (name, said, ownWay) => {
     const apart = said.includes(' ');
     expect(read(name, said, apart, ownWay)).toMatchObject({ right: true, slip: 'own-way', missed: [], ownWay: true });
@@ -220,12 +246,19 @@ describe('a child’s own way of saying it comes before any slip', () => {
 
 describe('faithful hearing is right', () => {
   // Read, C. (1971), Pre-school children's knowledge of English phonology: tr and dr heard as ch and j. From memory.
-  test.each([['tree', 'tʃ r iː'], ['drum', 'dʒ r ʌ m'], ['train', 'tʃ+ə r eɪ n']])('%s as “%s”', (name, said) => {
+  test.each([
+    ['tree', 'tʃ r iː'],
+    ['drum', 'dʒ r ʌ m'],
+    ['train', 'tʃ+ə r eɪ n'],
+  ])('%s as “%s”', (name, said) => {
     expect(read(name, said, true)).toMatchObject({ right: true, slip: 'heard-closely' });
   });
   test('but /tʃ/ for a /t/ with no /r/ after it is not', () => expect(read('tap', 'tʃ æ p', true).right).toBe(false));
   test('a tapped middle /t/ is right in American speech and nowhere else', () => {
-    expect(read('water', 'w ɔ d ɚ', true, NO_OWN_WAY, 'general-american')).toMatchObject({ right: true, slip: 'heard-closely' });
+    expect(read('water', 'w ɔ d ɚ', true, NO_OWN_WAY, 'general-american')).toMatchObject({
+      right: true,
+      slip: 'heard-closely',
+    });
     expect(read('water', 'w ɔː d ə', true)).toMatchObject({ right: false });
   });
 });
@@ -254,5 +287,7 @@ test('where in the word, and where in a cluster', () => {
   expect(read('hand', 'h æ n', true).faults).toMatchObject([{ kind: 'omitted', place: 'last', cluster: 'closing' }]);
   expect(read('milk', 'm ɪ k', true).faults).toMatchObject([{ kind: 'omitted', place: 'middle', cluster: 'closing' }]);
   expect(read('stick', 't ɪ k', true).faults).toMatchObject([{ kind: 'omitted', place: 'first', cluster: 'opening' }]);
-  expect(read('sun', 's ʌ m', true).faults).toMatchObject([{ kind: 'swapped', heard: 'm', place: 'last', cluster: null }]);
+  expect(read('sun', 's ʌ m', true).faults).toMatchObject([
+    { kind: 'swapped', heard: 'm', place: 'last', cluster: null },
+  ]);
 });

@@ -17,14 +17,21 @@ export type Place = 'first' | 'middle' | 'last';
 /** Where in a cluster a sound stands: before the vowel, or after it. */
 export type Cluster = 'opening' | 'closing' | null;
 
-interface Where { readonly place: Place; readonly cluster: Cluster }
+interface Where {
+  readonly place: Place;
+  readonly cluster: Cluster;
+}
 
 export type Fault =
   | ({ readonly kind: 'omitted'; readonly at: number } & Where)
   | ({ readonly kind: 'swapped'; readonly at: number; readonly heard: string } & Where)
   | ({ readonly kind: 'reordered'; readonly at: number } & Where)
   | ({ readonly kind: 'merged'; readonly at: number; readonly to: number } & Where)
-  | ({ readonly kind: 'added' | 'added-uh'; /** It comes before this sound. */ readonly at: number; readonly heard: string } & Where);
+  | ({
+      readonly kind: 'added' | 'added-uh';
+      /** It comes before this sound. */ readonly at: number;
+      readonly heard: string;
+    } & Where);
 
 export interface Analysis {
   readonly right: boolean;
@@ -52,7 +59,11 @@ export interface Hearing {
 export function askedFor(sounds: readonly string[]): Asked[] {
   const vowels = sounds.map(isVowel);
   const [first, last] = [vowels.indexOf(true), vowels.lastIndexOf(true)];
-  return sounds.map((ipa, i) => ({ ipa, close: i > 0 && !vowels[i] && !vowels[i - 1] && (i < first || i - 1 > last), fused: false }));
+  return sounds.map((ipa, i) => ({
+    ipa,
+    close: i > 0 && !vowels[i] && !vowels[i - 1] && (i < first || i - 1 > last),
+    fused: false,
+  }));
 }
 
 /** The vowel that creeps in after a consonant said alone. */
@@ -65,7 +76,11 @@ export function whereOf(asked: readonly Asked[], at: number): Where {
   const vowelBefore = asked.slice(0, at).some((a) => isVowel(a.ipa));
   return {
     place: at <= 0 ? 'first' : at >= asked.length - 1 ? 'last' : 'middle',
-    cluster: clustered ? (vowelBefore && (asked.slice(at).every((a) => !isVowel(a.ipa)) || asked[at + 1]?.close !== true) ? 'closing' : 'opening') : null,
+    cluster: clustered
+      ? vowelBefore && (asked.slice(at).every((a) => !isVowel(a.ipa)) || asked[at + 1]?.close !== true)
+        ? 'closing'
+        : 'opening'
+      : null,
   };
 }
 
@@ -82,7 +97,10 @@ function unbreathed(chunks: Chunks, target: readonly string[]): Unbreathed {
   const uhs: { after: string; heard: string }[] = [];
   const breathless = chunks.map((said, c) => {
     const [before, last] = said.slice(-2);
-    const breath = said.length > 1 && UH.has(last!) && !said.slice(0, -1).some(isVowel) &&
+    const breath =
+      said.length > 1 &&
+      UH.has(last!) &&
+      !said.slice(0, -1).some(isVowel) &&
       (chunks[c + 1]?.[0] === last || !target.some((t, i) => t === last && target[i - 1] === before));
     if (!breath) return said;
     uhs.push({ after: before!, heard: last! });
@@ -103,7 +121,11 @@ export function faithful(asked: readonly Asked[], at: number, heard: string, tap
  * The steps that only move a sound: one lost here and put in there, or two that stand for each other. Keys are the steps
  * that name the sound asked for, values the steps that go with them.
  */
-function movedSounds(steps: readonly Step[], target: readonly string[], sounds: readonly string[]): ReadonlyMap<number, number> {
+function movedSounds(
+  steps: readonly Step[],
+  target: readonly string[],
+  sounds: readonly string[],
+): ReadonlyMap<number, number> {
   const moved = new Map<number, number>();
   const pairs = (a: Step, b: Step): boolean =>
     (a.op === 'omit' && b.op === 'add' && sounds[b.heard] === target[a.at]) ||
@@ -122,9 +144,15 @@ function movedSounds(steps: readonly Step[], target: readonly string[], sounds: 
  * @param chunks what was said, in the parts it was said in
  * @example analyse(askedFor(['f', 'r', 'ɒ', 'ɡ']), [['f'], ['ɒ'], ['ɡ']], { apart: true }).credit // [1, 0, 1, 1]
  */
-export function analyse(asked: readonly Asked[], chunks: Chunks, { apart, ownWay = NO_OWN_WAY, tapsT = false }: Hearing): Analysis {
+export function analyse(
+  asked: readonly Asked[],
+  chunks: Chunks,
+  { apart, ownWay = NO_OWN_WAY, tapsT = false }: Hearing,
+): Analysis {
   const target = asked.map((a) => a.ipa);
-  const { sounds, chunk, uhs } = apart ? unbreathed(chunks, target) : { sounds: chunks.flat(), chunk: chunks.flatMap((c, i) => c.map(() => i)), uhs: [] };
+  const { sounds, chunk, uhs } = apart
+    ? unbreathed(chunks, target)
+    : { sounds: chunks.flat(), chunk: chunks.flatMap((c, i) => c.map(() => i)), uhs: [] };
   let closely = false;
   const cost = (want: string, heard: string, at: number): number =>
     want === heard || saysFor(ownWay, want, heard) || faithful(asked, at, heard, tapsT) ? 0 : swapCost(want, heard);
@@ -153,7 +181,12 @@ export function analyse(asked: readonly Asked[], chunks: Chunks, { apart, ownWay
       heardAs[step.at] = step.heard;
       faults.push({ kind: 'swapped', at: step.at, heard: sounds[step.heard]!, ...where });
     } else {
-      faults.push({ kind: UH.has(sounds[step.heard]!) && step.at > 0 && !isVowel(target[step.at - 1]!) ? 'added-uh' : 'added', at: step.at, heard: sounds[step.heard]!, ...where });
+      faults.push({
+        kind: UH.has(sounds[step.heard]!) && step.at > 0 && !isVowel(target[step.at - 1]!) ? 'added-uh' : 'added',
+        at: step.at,
+        heard: sounds[step.heard]!,
+        ...where,
+      });
     }
   });
   for (const { after, heard } of uhs) {
@@ -163,12 +196,30 @@ export function analyse(asked: readonly Asked[], chunks: Chunks, { apart, ownWay
   if (apart) faults.push(...mergedRuns(asked, heardAs, chunk));
   const real = faults.filter((f) => !(apart && f.kind === 'added-uh'));
   const parted = !apart && chunks.length > 1;
-  const missed = [...new Set(real.flatMap((f) => (f.kind === 'added' || f.kind === 'added-uh' ? [] : f.kind === 'merged' ? span(f.at, f.to) : [f.at])))].sort((a, b) => a - b);
+  const missed = [
+    ...new Set(
+      real.flatMap((f) =>
+        f.kind === 'added' || f.kind === 'added-uh' ? [] : f.kind === 'merged' ? span(f.at, f.to) : [f.at],
+      ),
+    ),
+  ].sort((a, b) => a - b);
   const right = real.length === 0 && !parted && sounds.length > 0;
   return {
-    right, faults, cost: aligned.cost, missed, ownWay: mine,
+    right,
+    faults,
+    cost: aligned.cost,
+    missed,
+    ownWay: mine,
     credit: target.map((_, i) => (missed.includes(i) ? 0 : 1)),
-    slip: right ? (closely ? 'heard-closely' : mine ? 'own-way' : faults.length ? 'added-uh' : null) : slipOf({ target, sounds, chunks, faults: real, apart, cost: aligned.cost }),
+    slip: right
+      ? closely
+        ? 'heard-closely'
+        : mine
+          ? 'own-way'
+          : faults.length
+            ? 'added-uh'
+            : null
+      : slipOf({ target, sounds, chunks, faults: real, apart, cost: aligned.cost }),
   };
 }
 
@@ -177,31 +228,59 @@ const span = (from: number, to: number): number[] => Array.from({ length: to - f
 /** Runs of sounds that were said in one go though they were to be parted; what the convention counts as one may stay together. */
 function mergedRuns(asked: readonly Asked[], heardAs: readonly (number | null)[], chunk: readonly number[]): Fault[] {
   const out: Fault[] = [];
-  const chunkOf = (i: number): number | null => (heardAs[i] === null || heardAs[i] === undefined ? null : chunk[heardAs[i]!]!);
+  const chunkOf = (i: number): number | null =>
+    heardAs[i] === null || heardAs[i] === undefined ? null : chunk[heardAs[i]!]!;
   for (let i = 0; i < asked.length; i += 1) {
     const here = chunkOf(i);
     if (here === null) continue;
     let to = i;
     while (to + 1 < asked.length && chunkOf(to + 1) === here) to += 1;
-    if (to > i && asked.slice(i + 1, to + 1).some((a) => !a.fused)) out.push({ kind: 'merged', at: i, to, ...whereOf(asked, i) });
+    if (to > i && asked.slice(i + 1, to + 1).some((a) => !a.fused))
+      out.push({ kind: 'merged', at: i, to, ...whereOf(asked, i) });
     i = to;
   }
   return out;
 }
 
-interface Slipped { readonly target: readonly string[]; readonly sounds: readonly string[]; readonly chunks: Chunks; readonly faults: readonly Fault[]; readonly apart: boolean; readonly cost: number }
+interface Slipped {
+  readonly target: readonly string[];
+  readonly sounds: readonly string[];
+  readonly chunks: Chunks;
+  readonly faults: readonly Fault[];
+  readonly apart: boolean;
+  readonly cost: number;
+}
 
 /** Where more than this share of the word would have to change, or nothing of it is left, it is another word. */
 const ANOTHER = 0.6;
 
 /** One name for all that happened, the most telling first; a row for each. */
 const NAMES: readonly (readonly [Slip, (s: Slipped) => boolean])[] = [
-  ['last-only', ({ target, sounds }) => target.length > 1 && sounds.length === 1 && sounds[0] === target.at(-1) && target[0] !== target.at(-1)],
-  ['part-only', ({ target, sounds }) => target.length > 2 && sounds.length > 0 && sounds.length <= target.length / 2 && (startsWith(target, sounds) || startsWith([...target].reverse(), [...sounds].reverse()))],
+  [
+    'last-only',
+    ({ target, sounds }) =>
+      target.length > 1 && sounds.length === 1 && sounds[0] === target.at(-1) && target[0] !== target.at(-1),
+  ],
+  [
+    'part-only',
+    ({ target, sounds }) =>
+      target.length > 2 &&
+      sounds.length > 0 &&
+      sounds.length <= target.length / 2 &&
+      (startsWith(target, sounds) || startsWith([...target].reverse(), [...sounds].reverse())),
+  ],
   ['not-joined', ({ apart, chunks, faults }) => !apart && chunks.length > 1 && faults.length === 0],
-  ['whole-word', ({ apart, chunks, faults }) => apart && chunks.length === 1 && faults.every((f) => f.kind === 'merged')],
+  [
+    'whole-word',
+    ({ apart, chunks, faults }) => apart && chunks.length === 1 && faults.every((f) => f.kind === 'merged'),
+  ],
   ['reordered', ({ faults }) => faults.some((f) => f.kind === 'reordered')],
-  ['other-word', ({ target, cost, faults }) => cost / target.length > ANOTHER || faults.filter((f) => f.kind === 'omitted' || f.kind === 'swapped').length === target.length],
+  [
+    'other-word',
+    ({ target, cost, faults }) =>
+      cost / target.length > ANOTHER ||
+      faults.filter((f) => f.kind === 'omitted' || f.kind === 'swapped').length === target.length,
+  ],
   ['lost-sound', ({ faults }) => faults.some((f) => f.kind === 'omitted')],
   ['swapped-sound', ({ faults }) => faults.some((f) => f.kind === 'swapped')],
   ['added-sound', ({ faults }) => faults.some((f) => f.kind === 'added')],

@@ -7,30 +7,57 @@ import { judge, type Judgement } from './judge';
 import { NO_OWN_WAY, type OwnWay } from './own-way';
 import { chunksOf } from './said';
 
-const item = (task: string, step: string, key: string, accent: AccentId = 'southern-british'): Item => makeItem(taskOf(task), stepOf(taskOf(task), step), key, material(accent));
-const said = (of: Item, text: string, ownWay: OwnWay = NO_OWN_WAY, otherAccent?: string[]): Judgement => judge({ ...of, ownWay, otherAccent }, chunksOf(text));
-const named = (of: Item, text: string): string => { const { outcome, slip } = said(of, text); return slip ? `${outcome} ${slip}` : outcome; };
+const item = (task: string, step: string, key: string, accent: AccentId = 'southern-british'): Item =>
+  makeItem(taskOf(task), stepOf(taskOf(task), step), key, material(accent));
+const said = (of: Item, text: string, ownWay: OwnWay = NO_OWN_WAY, otherAccent?: string[]): Judgement =>
+  judge({ ...of, ownWay, otherAccent }, chunksOf(text));
+const named = (of: Item, text: string): string => {
+  const { outcome, slip } = said(of, text);
+  return slip ? `${outcome} ${slip}` : outcome;
+};
 
 // The cases a practitioner meets in each family, after the design's list of likely answers. Common practice, no source.
 describe('swapping: mop to map', () => {
   const swap = item('swap', 'middle', 'mop map');
   test.each([
-    ['m+æ+p', 'on-own'], ['m+ɒ+p', 'not-yet unchanged'], ['æ', 'not-yet other-sound'], ['t+ɒ+p', 'not-yet wrong-place'], ['m+ɒ+t', 'not-yet wrong-place'], ['m æ p', 'not-yet not-joined'], ['m+æ', 'not-yet lost-sound'], ['s+ʌ+n', 'not-yet other-word'],
+    ['m+æ+p', 'on-own'],
+    ['m+ɒ+p', 'not-yet unchanged'],
+    ['æ', 'not-yet other-sound'],
+    ['t+ɒ+p', 'not-yet wrong-place'],
+    ['m+ɒ+t', 'not-yet wrong-place'],
+    ['m æ p', 'not-yet not-joined'],
+    ['m+æ', 'not-yet lost-sound'],
+    ['s+ʌ+n', 'not-yet other-word'],
   ])('“%s” is %s', (text, name) => expect(named(swap, text)).toBe(name));
 });
 
 describe('the first sound of stick', () => {
   const first = item('first-sound', 'cluster', 'stick');
   test.each([
-    ['s', 'on-own'], ['s+ə', 'on-own added-uh'], ['s+t', 'not-yet cluster-kept'], ['t', 'not-yet other-sound'], ['k', 'not-yet other-sound'], ['s+t+ɪ+k', 'not-yet unchanged'], ['m', 'not-yet other-sound'], ['s+ʌ+n', 'not-yet other-word'], ['s+t+ɪ', 'not-yet part-only'],
+    ['s', 'on-own'],
+    ['s+ə', 'on-own added-uh'],
+    ['s+t', 'not-yet cluster-kept'],
+    ['t', 'not-yet other-sound'],
+    ['k', 'not-yet other-sound'],
+    ['s+t+ɪ+k', 'not-yet unchanged'],
+    ['m', 'not-yet other-sound'],
+    ['s+ʌ+n', 'not-yet other-word'],
+    ['s+t+ɪ', 'not-yet part-only'],
   ])('“%s” is %s', (text, name) => expect(named(first, text)).toBe(name));
   test('a word that starts so is said to be one', () => expect(said(first, 's+ʌ+n').why).toContain('starts so'));
-  test('/dʒ/ for the start of drink is faithful hearing', () => expect(named(item('first-sound', 'cluster', 'drink'), 'dʒ')).toBe('on-own heard-closely'));
+  test('/dʒ/ for the start of drink is faithful hearing', () =>
+    expect(named(item('first-sound', 'cluster', 'drink'), 'dʒ')).toBe('on-own heard-closely'));
 });
 
 describe('leaving out, adding, beats', () => {
   const meat = item('leave-out', 'first', 'meat @0');
-  test.each([['iː+t', 'on-own'], ['m+iː+t', 'not-yet unchanged'], ['m', 'not-yet other-sound'], ['m+iː', 'not-yet other-word'], ['iː t', 'not-yet not-joined']])('meat without /m/: “%s” is %s', (text, name) => expect(named(meat, text)).toBe(name));
+  test.each([
+    ['iː+t', 'on-own'],
+    ['m+iː+t', 'not-yet unchanged'],
+    ['m', 'not-yet other-sound'],
+    ['m+iː', 'not-yet other-word'],
+    ['iː t', 'not-yet not-joined'],
+  ])('meat without /m/: “%s” is %s', (text, name) => expect(named(meat, text)).toBe(name));
   test('any cut into the right number of parts is right', () => {
     const apart = item('split', '2', 'rabbit');
     expect(apart.judged).toMatchObject({ by: 'parts', count: 2 });
@@ -44,10 +71,23 @@ describe('leaving out, adding, beats', () => {
 
 describe('rhyme', () => {
   const hat = item('rhyme-say', 'many', 'hat');
-  test.each([['k+æ+t', 'on-own'], ['z+æ+t', 'on-own'], ['h+æ+t', 'not-yet unchanged'], ['h+ɒ+p', 'not-yet same-start'], ['k+æ+p', 'not-yet other-word']])('“%s” for hat is %s', (text, name) => expect(named(hat, text)).toBe(name));
+  test.each([
+    ['k+æ+t', 'on-own'],
+    ['z+æ+t', 'on-own'],
+    ['h+æ+t', 'not-yet unchanged'],
+    ['h+ɒ+p', 'not-yet same-start'],
+    ['k+æ+p', 'not-yet other-word'],
+  ])('“%s” for hat is %s', (text, name) => expect(named(hat, text)).toBe(name));
   test('a child who says /f/ for /θ/ rhymes moth with “boff”', () => {
     const way: OwnWay = { ...NO_OWN_WAY, swaps: [{ asked: 'θ', says: 'f' }] };
-    const moth = { judged: { by: 'rhyme' as const, rime: ['ɒ', 'θ'], onset: ['m'] }, marks: [{ ipa: 'm', close: false, fused: false }, { ipa: 'ɒ', close: false, fused: false }, { ipa: 'θ', close: false, fused: false }] };
+    const moth = {
+      judged: { by: 'rhyme' as const, rime: ['ɒ', 'θ'], onset: ['m'] },
+      marks: [
+        { ipa: 'm', close: false, fused: false },
+        { ipa: 'ɒ', close: false, fused: false },
+        { ipa: 'θ', close: false, fused: false },
+      ],
+    };
     expect(judge({ ...moth, ownWay: way }, [['b', 'ɒ', 'f']])).toMatchObject({ outcome: 'on-own', slip: 'own-way' });
     expect(judge(moth, [['b', 'ɒ', 'f']]).outcome).toBe('not-yet');
   });
@@ -61,14 +101,20 @@ describe('another accent at home', () => {
     expect(said(card, 'k+a+r+d', NO_OWN_WAY, scottish).outcome).toBe('on-own');
     expect(said(card, 'k+ɑː+d', NO_OWN_WAY, scottish).outcome).toBe('on-own');
   });
-  test('and a sound that is lost is lost in either', () => expect(said(card, 'k+a+r', NO_OWN_WAY, scottish)).toMatchObject({ outcome: 'not-yet', slip: 'lost-sound' }));
+  test('and a sound that is lost is lost in either', () =>
+    expect(said(card, 'k+a+r', NO_OWN_WAY, scottish)).toMatchObject({ outcome: 'not-yet', slip: 'lost-sound' }));
 });
 
 describe('cat for a child with and without a pattern', () => {
   const cat = item('blending', '3', 'cat');
   test('tat is a slip, and right for a child who says /t/ for /k/', () => {
     expect(said(cat, 't+æ+t')).toMatchObject({ outcome: 'not-yet', slip: 'swapped-sound', missed: [0] });
-    expect(said(cat, 't+æ+t', { ...NO_OWN_WAY, swaps: [{ asked: 'k', says: 't' }] })).toMatchObject({ outcome: 'on-own', slip: 'own-way', missed: [] });
+    expect(said(cat, 't+æ+t', { ...NO_OWN_WAY, swaps: [{ asked: 'k', says: 't' }] })).toMatchObject({
+      outcome: 'on-own',
+      slip: 'own-way',
+      missed: [],
+    });
   });
-  test('nothing said is nothing to judge', () => expect(said(cat, '')).toMatchObject({ outcome: 'not-yet', why: 'Nothing to judge.' }));
+  test('nothing said is nothing to judge', () =>
+    expect(said(cat, '')).toMatchObject({ outcome: 'not-yet', why: 'Nothing to judge.' }));
 });

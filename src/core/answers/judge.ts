@@ -7,7 +7,11 @@ import { isVowel } from '../phonology/sounds';
 /** How an item's answer is judged; plain data, so that the screen can say it and the core can do it. */
 export type Judged =
   /** These sounds, in this order. */
-  | { readonly by: 'sounds'; readonly sounds: readonly string[]; /** Said one by one, not as a word. */ readonly apart?: true }
+  | {
+      readonly by: 'sounds';
+      readonly sounds: readonly string[];
+      /** Said one by one, not as a word. */ readonly apart?: true;
+    }
   /** Anything that ends alike from the vowel on and begins otherwise, word or not. */
   | { readonly by: 'rhyme'; readonly rime: readonly string[]; readonly onset: readonly string[] }
   /** Anything that begins with the sound; whether it fits the clue is heard by the adult. */
@@ -45,9 +49,21 @@ export interface Question {
   readonly tapsT?: boolean;
 }
 
-const same = (a: readonly string[], b: readonly string[]): boolean => a.length === b.length && a.every((x, i) => x === b[i]);
-const right = (why: string, kind: Slip | null = null, analysis: Analysis | null = null): Judgement => ({ outcome: 'on-own', slip: kind, missed: [], why, analysis });
-const slip = (kind: Slip, why: string, missed: readonly number[] = [], analysis: Analysis | null = null): Judgement => ({ outcome: 'not-yet', slip: kind, missed, why, analysis });
+const same = (a: readonly string[], b: readonly string[]): boolean =>
+  a.length === b.length && a.every((x, i) => x === b[i]);
+const right = (why: string, kind: Slip | null = null, analysis: Analysis | null = null): Judgement => ({
+  outcome: 'on-own',
+  slip: kind,
+  missed: [],
+  why,
+  analysis,
+});
+const slip = (
+  kind: Slip,
+  why: string,
+  missed: readonly number[] = [],
+  analysis: Analysis | null = null,
+): Judgement => ({ outcome: 'not-yet', slip: kind, missed, why, analysis });
 
 /** The better of two readings: a child who speaks another accent may answer in it, or in the setting's. */
 function bestOf(targets: readonly (readonly Asked[])[], said: Chunks, hearing: Hearing): Analysis {
@@ -56,34 +72,69 @@ function bestOf(targets: readonly (readonly Asked[])[], said: Chunks, hearing: H
 }
 
 const RIGHT_WORDS: Partial<Record<Slip, string>> = {
-  'added-uh': 'Right, with a little “uh”.', 'heard-closely': 'Right: that is how its start sounds.', 'own-way': 'Right, in their own way of saying it.',
+  'added-uh': 'Right, with a little “uh”.',
+  'heard-closely': 'Right: that is how its start sounds.',
+  'own-way': 'Right, in their own way of saying it.',
 };
 
 const WHY: Partial<Record<Slip, string>> = {
-  'last-only': 'The last sound only.', 'part-only': 'One part of it only.', 'not-joined': 'The sounds are right, and not joined yet.', 'whole-word': 'The whole word, not its sounds.',
-  reordered: 'The sounds are there, in another order.', 'other-word': 'Another word.', 'lost-sound': 'A sound was lost.', 'swapped-sound': 'One sound stands for another.', 'added-sound': 'A sound came in.',
-  'added-uh': 'An “uh” came in.', 'rime-kept': 'The end was kept whole.', 'cluster-kept': 'Two sounds were kept together.',
+  'last-only': 'The last sound only.',
+  'part-only': 'One part of it only.',
+  'not-joined': 'The sounds are right, and not joined yet.',
+  'whole-word': 'The whole word, not its sounds.',
+  reordered: 'The sounds are there, in another order.',
+  'other-word': 'Another word.',
+  'lost-sound': 'A sound was lost.',
+  'swapped-sound': 'One sound stands for another.',
+  'added-sound': 'A sound came in.',
+  'added-uh': 'An “uh” came in.',
+  'rime-kept': 'The end was kept whole.',
+  'cluster-kept': 'Two sounds were kept together.',
 };
 
 /** Judges sounds against sounds, with what the item's word was before in mind. */
-function judgeSounds(judged: Extract<Judged, { by: 'sounds' }>, said: Chunks, { marks, otherAccent, ownWay, tapsT }: Question): Judgement {
-  const whole = same(judged.sounds, marks.map((m) => m.ipa));
+function judgeSounds(
+  judged: Extract<Judged, { by: 'sounds' }>,
+  said: Chunks,
+  { marks, otherAccent, ownWay, tapsT }: Question,
+): Judgement {
+  const whole = same(
+    judged.sounds,
+    marks.map((m) => m.ipa),
+  );
   const asked = whole ? marks : askedFor(judged.sounds);
-  const hearing: Hearing = { apart: judged.apart === true || judged.sounds.length === 1, ...(ownWay ? { ownWay } : {}), ...(tapsT ? { tapsT } : {}) };
+  const hearing: Hearing = {
+    apart: judged.apart === true || judged.sounds.length === 1,
+    ...(ownWay ? { ownWay } : {}),
+    ...(tapsT ? { tapsT } : {}),
+  };
   const read = bestOf([asked, ...(otherAccent ? [askedFor(otherAccent)] : [])], said, hearing);
   if (read.right) return right(read.slip ? RIGHT_WORDS[read.slip]! : 'Just that.', read.slip, read);
   if (!whole) {
     const [only] = said.flat();
-    if (said.flat().length === 1 && judged.sounds.length === 1 && marks[0]?.ipa === judged.sounds[0] && faithful(marks, 0, only!)) return right(RIGHT_WORDS['heard-closely']!, 'heard-closely', read);
+    if (
+      said.flat().length === 1 &&
+      judged.sounds.length === 1 &&
+      marks[0]?.ipa === judged.sounds[0] &&
+      faithful(marks, 0, only!)
+    )
+      return right(RIGHT_WORDS['heard-closely']!, 'heard-closely', read);
     const before = analyse(marks, said, { apart: false, ...(ownWay ? { ownWay } : {}) });
     if (before.right) return slip('unchanged', 'The word as it was.', [], read);
     // One sound asked for: what was said may be its cluster, another sound of the word, or the word.
     if (judged.sounds.length === 1) return oneSound(judged.sounds[0]!, said, marks, read);
     const sounds = said.flat();
     const at = marks.findIndex((m, i) => m.ipa !== judged.sounds[i]);
-    if (sounds.length === 1 && judged.sounds.includes(sounds[0]!) && !marks.some((m) => m.ipa === sounds[0])) return slip('other-sound', 'Only the new sound.', [], read);
-    if (sounds.length === 1 && marks.some((m) => m.ipa === sounds[0]) && !judged.sounds.includes(sounds[0]!)) return slip('other-sound', 'Only the sound that goes.', [], read);
-    if (sounds.length === marks.length && marks.filter((m, i) => m.ipa !== sounds[i]).length === 1 && sounds[at] === marks[at]?.ipa) return slip('wrong-place', 'Another place of the word was changed.', [], read);
+    if (sounds.length === 1 && judged.sounds.includes(sounds[0]!) && !marks.some((m) => m.ipa === sounds[0]))
+      return slip('other-sound', 'Only the new sound.', [], read);
+    if (sounds.length === 1 && marks.some((m) => m.ipa === sounds[0]) && !judged.sounds.includes(sounds[0]!))
+      return slip('other-sound', 'Only the sound that goes.', [], read);
+    if (
+      sounds.length === marks.length &&
+      marks.filter((m, i) => m.ipa !== sounds[i]).length === 1 &&
+      sounds[at] === marks[at]?.ipa
+    )
+      return slip('wrong-place', 'Another place of the word was changed.', [], read);
   }
   return slip(read.slip!, WHY[read.slip!] ?? 'Not that.', whole ? read.missed : [], read);
 }
@@ -92,32 +143,66 @@ function oneSound(sound: string, said: Chunks, marks: readonly Asked[], read: An
   const sounds = said.flat();
   const ipa = marks.map((m) => m.ipa);
   const at = ipa.indexOf(sounds[0]!);
-  if (sounds.length > 1 && sounds.includes(sound) && at >= 0 && same(ipa.slice(at, at + sounds.length), sounds)) return slip(sounds.some(isVowel) ? 'part-only' : 'cluster-kept', sounds.some(isVowel) ? 'A piece of the word.' : 'Two sounds were kept together.', [], read);
-  if (sounds.length > 2) return slip('other-word', sounds[0] === sound && ipa[0] === sound ? 'A word that starts so, not the sound.' : 'A word, not the sound.', [], read);
-  return slip('other-sound', at >= 0 && sounds.length === 1 ? 'Another sound of the word.' : 'Another sound.', [], read);
+  if (sounds.length > 1 && sounds.includes(sound) && at >= 0 && same(ipa.slice(at, at + sounds.length), sounds))
+    return slip(
+      sounds.some(isVowel) ? 'part-only' : 'cluster-kept',
+      sounds.some(isVowel) ? 'A piece of the word.' : 'Two sounds were kept together.',
+      [],
+      read,
+    );
+  if (sounds.length > 2)
+    return slip(
+      'other-word',
+      sounds[0] === sound && ipa[0] === sound ? 'A word that starts so, not the sound.' : 'A word, not the sound.',
+      [],
+      read,
+    );
+  return slip(
+    'other-sound',
+    at >= 0 && sounds.length === 1 ? 'Another sound of the word.' : 'Another sound.',
+    [],
+    read,
+  );
 }
 
 /** Where the last strong vowel begins: what stands before it is the start. */
-function judgeRhyme({ rime, onset }: Extract<Judged, { by: 'rhyme' }>, said: readonly string[], { marks, ownWay = NO_OWN_WAY }: Question): Judgement {
+function judgeRhyme(
+  { rime, onset }: Extract<Judged, { by: 'rhyme' }>,
+  said: readonly string[],
+  { marks, ownWay = NO_OWN_WAY }: Question,
+): Judgement {
   const asked = marks.map((m) => m.ipa);
   if (same(said, asked)) return slip('unchanged', 'The same word again.');
-  const alike = (wanted: readonly string[], heard: readonly string[]): boolean => wanted.length === heard.length && wanted.every((w, i) => w === heard[i] || saysFor(ownWay, w, heard[i]!));
+  const alike = (wanted: readonly string[], heard: readonly string[]): boolean =>
+    wanted.length === heard.length && wanted.every((w, i) => w === heard[i] || saysFor(ownWay, w, heard[i]!));
   // The rhyme may stand at the end of a longer word: cat, acrobat.
   const tail = said.slice(-rime.length);
   const before = said.slice(0, -rime.length);
   const cut = before.findLastIndex(isVowel) + 1;
-  if (alike(rime, tail)) return same(before.slice(cut), onset) ? slip('unchanged', 'The same from its start on: no rhyme.') : right('It rhymes.', same(rime, tail) ? null : 'own-way');
+  if (alike(rime, tail))
+    return same(before.slice(cut), onset)
+      ? slip('unchanged', 'The same from its start on: no rhyme.')
+      : right('It rhymes.', same(rime, tail) ? null : 'own-way');
   if (said[0] === asked[0]) return slip('same-start', 'It has the same first sound, and does not rhyme.');
   return slip('other-word', said.find(isVowel) === rime[0] ? 'It shares the vowel only.' : 'It does not rhyme.');
 }
 
 /** Any cut into so many parts is right, as long as the word's sounds are there. */
-function judgeParts({ count }: Extract<Judged, { by: 'parts' }>, said: Chunks, { marks, ownWay, otherAccent }: Question): Judgement {
+function judgeParts(
+  { count }: Extract<Judged, { by: 'parts' }>,
+  said: Chunks,
+  { marks, ownWay, otherAccent }: Question,
+): Judgement {
   const joined = [said.flat()];
-  const read = bestOf([marks, ...(otherAccent ? [askedFor(otherAccent)] : [])], joined, { apart: false, ...(ownWay ? { ownWay } : {}) });
+  const read = bestOf([marks, ...(otherAccent ? [askedFor(otherAccent)] : [])], joined, {
+    apart: false,
+    ...(ownWay ? { ownWay } : {}),
+  });
   if (!read.right) return slip(read.slip!, WHY[read.slip!] ?? 'Not that.', read.missed, read);
   if (said.length === count) return right('So many parts, wherever they are cut.', read.slip);
-  return said.length === 1 ? slip('whole-word', 'The whole word, in one.') : slip('other-count', `In ${said.length} parts.`);
+  return said.length === 1
+    ? slip('whole-word', 'The whole word, in one.')
+    : slip('other-count', `In ${said.length} parts.`);
 }
 
 /**
@@ -129,11 +214,16 @@ export function judge(question: Question, said: Chunks): Judgement {
   const sounds = said.flat();
   if (!sounds.length) return slip('other-word', 'Nothing to judge.');
   switch (judged.by) {
-    case 'sounds': return judgeSounds(judged, said, question);
-    case 'rhyme': return judgeRhyme(judged, sounds, question);
-    case 'parts': return judgeParts(judged, said, question);
+    case 'sounds':
+      return judgeSounds(judged, said, question);
+    case 'rhyme':
+      return judgeRhyme(judged, sounds, question);
+    case 'parts':
+      return judgeParts(judged, said, question);
     case 'begins':
-      return sounds[0] === judged.sound || saysFor(ownWay, judged.sound, sounds[0]!) ? right('It begins so. Does it fit the clue?', sounds[0] === judged.sound ? null : 'own-way') : slip('other-sound', 'It begins with another sound.');
+      return sounds[0] === judged.sound || saysFor(ownWay, judged.sound, sounds[0]!)
+        ? right('It begins so. Does it fit the clue?', sounds[0] === judged.sound ? null : 'own-way')
+        : slip('other-sound', 'It begins with another sound.');
     default:
       return slip('other-word', 'This one is judged by ear.');
   }
@@ -144,9 +234,14 @@ export const canJudge = (judged: Judged): boolean => ['sounds', 'rhyme', 'begins
 
 /** How an item is judged, in words. */
 export const JUDGED_WORDS: Readonly<Record<Judged['by'], string>> = {
-  sounds: 'right where these are the sounds said', rhyme: 'any word or made-up word that ends alike and begins otherwise is right',
-  begins: 'any answer that begins so and fits the clue is right', choice: 'one of the choices is right', number: 'the number is right',
-  parts: 'any cut into so many parts is right', list: 'every entry, in order', words: 'any word the sounds can make is right',
+  sounds: 'right where these are the sounds said',
+  rhyme: 'any word or made-up word that ends alike and begins otherwise is right',
+  begins: 'any answer that begins so and fits the clue is right',
+  choice: 'one of the choices is right',
+  number: 'the number is right',
+  parts: 'any cut into so many parts is right',
+  list: 'every entry, in order',
+  words: 'any word the sounds can make is right',
 };
 
 /** The chance of being right by luck alone, 0 where the answer is open. Example: one half for yes or no. */

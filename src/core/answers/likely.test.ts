@@ -10,10 +10,19 @@ const shown = (answers: readonly LikelyAnswer[]): string[] => answers.map((a) =>
 describe('blending', () => {
   test('frog: fog, rog, the sounds apart, the last sound', () => {
     expect(shown(blendingLikely(word('frog'), context())).slice(0, 4)).toEqual([
-      'fog (lost /r/)', 'rog (lost /f/)', 'f · r · o · g (not joined)', '/g/ (last sound only)',
+      'fog (lost /r/)',
+      'rog (lost /f/)',
+      'f · r · o · g (not joined)',
+      '/g/ (last sound only)',
     ]);
   });
-  test.each([['spoon', 'soon'], ['drink', 'dink'], ['snail', 'sail'], ['plum', 'pum'], ['star', 'sar']])('%s: likeliest is "%s", one sound lost', (name, said) => {
+  test.each([
+    ['spoon', 'soon'],
+    ['drink', 'dink'],
+    ['snail', 'sail'],
+    ['plum', 'pum'],
+    ['star', 'sar'],
+  ])('%s: likeliest is "%s", one sound lost', (name, said) => {
     const [first] = blendingLikely(word(name), context());
     expect(first).toMatchObject({ slip: 'lost-sound', outcome: 'not-yet', show: said });
     expect(first!.missed).toHaveLength(1);
@@ -26,17 +35,27 @@ describe('blending', () => {
 describe('segmenting', () => {
   test('frog: cluster kept, rime kept, a sound lost', () => {
     const answers = segmentingLikely(word('frog'), context());
-    expect(shown(answers).slice(0, 3)).toEqual(['fr · o · g (start kept together)', 'f · r · og (end kept whole)', 'f · o · g (lost /r/)']);
+    expect(shown(answers).slice(0, 3)).toEqual([
+      'fr · o · g (start kept together)',
+      'f · r · og (end kept whole)',
+      'f · o · g (lost /r/)',
+    ]);
     expect(answers.map((a) => a.said).slice(0, 3)).toEqual(['f+r ɒ ɡ', 'f r ɒ+ɡ', 'f ɒ ɡ']);
   });
-  test.each([['drum', 'dʒ', 'j'], ['tree', 'tʃ', 'ch']])('%s begun with /%s/ is faithful hearing: right, and noted', (name, as, label) => {
+  test.each([
+    ['drum', 'dʒ', 'j'],
+    ['tree', 'tʃ', 'ch'],
+  ])('%s begun with /%s/ is faithful hearing: right, and noted', (name, as, label) => {
     const close = segmentingLikely(word(name), context()).find((a) => a.slip === 'heard-closely');
     expect(close).toMatchObject({ outcome: 'on-own', missed: [] });
     expect(close!.said.startsWith(as)).toBe(true);
     expect(close!.note).toContain(`/${label}/`);
   });
   test('an added "uh" is accepted and noted', () => {
-    expect(segmentingLikely(word('sun'), context()).find((a) => a.slip === 'added-uh')).toMatchObject({ outcome: 'on-own', missed: [] });
+    expect(segmentingLikely(word('sun'), context()).find((a) => a.slip === 'added-uh')).toMatchObject({
+      outcome: 'on-own',
+      missed: [],
+    });
   });
 });
 
@@ -46,22 +65,27 @@ test('glass and flag never print what they must not, and still say what was lost
   expect(bad).toMatchObject({ show: null, slip: 'lost-sound' });
 });
 
-test.each(ACCENT_IDS)('over the whole bank: a handful, all different, none shown passes for right, none is rude (%s)', (accent) => {
-  const ctx = context(accent);
-  for (const made of words(accent)) {
-    for (const answers of [blendingLikely(made, ctx), segmentingLikely(made, ctx)]) {
-      expect(answers.length, made.word).toBeGreaterThan(0);
-      expect(answers.length, made.word).toBeLessThanOrEqual(8);
-      expect(new Set(answers.map((a) => a.id)).size, made.word).toBe(answers.length);
-      for (const answer of answers) {
-        if (answer.show) for (const part of [soundsSaid(answer.said), ...chunksOf(answer.said)]) expect(ctx.guard(part), `${made.word}: ${answer.show}`).toBe(false);
-        if (answer.slip === 'lost-sound') {
-          expect(soundsSaid(answer.said).join(' '), made.word).not.toBe(ipa(made));
-          expect(soundsSaid(answer.said)).toHaveLength(made.sounds.length - 1);
-          if (answer.show) expect(answer.show, made.word).not.toBe(made.word);
+test.each(ACCENT_IDS)(
+  'over the whole bank: a handful, all different, none shown passes for right, none is rude (%s)',
+  (accent) => {
+    const ctx = context(accent);
+    for (const made of words(accent)) {
+      for (const answers of [blendingLikely(made, ctx), segmentingLikely(made, ctx)]) {
+        expect(answers.length, made.word).toBeGreaterThan(0);
+        expect(answers.length, made.word).toBeLessThanOrEqual(8);
+        expect(new Set(answers.map((a) => a.id)).size, made.word).toBe(answers.length);
+        for (const answer of answers) {
+          if (answer.show)
+            for (const part of [soundsSaid(answer.said), ...chunksOf(answer.said)])
+              expect(ctx.guard(part), `${made.word}: ${answer.show}`).toBe(false);
+          if (answer.slip === 'lost-sound') {
+            expect(soundsSaid(answer.said).join(' '), made.word).not.toBe(ipa(made));
+            expect(soundsSaid(answer.said)).toHaveLength(made.sounds.length - 1);
+            if (answer.show) expect(answer.show, made.word).not.toBe(made.word);
+          }
+          for (const at of answer.missed) expect(made.sounds[at], made.word).toBeDefined();
         }
-        for (const at of answer.missed) expect(made.sounds[at], made.word).toBeDefined();
       }
     }
-  }
-});
+  },
+);

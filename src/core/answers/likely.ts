@@ -56,8 +56,13 @@ function lost(word: Word, at: number, { guard, spellingOf }: LikelyContext): Lik
   const left = ipaOf(word).filter((_, i) => i !== at);
   const show = guard(left) ? null : (spellingOf(left) ?? lettersWithout(word, at) ?? null);
   return {
-    id: `lost-${at}`, slip: 'lost-sound', outcome: 'not-yet', said: asWord(left),
-    show, note: `lost ${slashes(word, word.sounds[at]!.ipa)}`, missed: [at],
+    id: `lost-${at}`,
+    slip: 'lost-sound',
+    outcome: 'not-yet',
+    said: asWord(left),
+    show,
+    note: `lost ${slashes(word, word.sounds[at]!.ipa)}`,
+    missed: [at],
   };
 }
 
@@ -74,7 +79,13 @@ function oftenLost(word: Word): number[] {
 function lastOnly(word: Word): LikelyAnswer {
   const last = word.sounds.at(-1)!.ipa;
   return {
-    id: 'last', slip: 'last-only', outcome: 'not-yet', said: last, show: slashes(word, last), note: 'last sound only', missed: [],
+    id: 'last',
+    slip: 'last-only',
+    outcome: 'not-yet',
+    said: last,
+    show: slashes(word, last),
+    note: 'last sound only',
+    missed: [],
   };
 }
 
@@ -85,7 +96,9 @@ function nearTo(ipa: string, accent: AccentId): readonly string[] {
   const key = `${accent} ${ipa}`;
   const known = nearSounds.get(key);
   if (known) return known;
-  const all = CONSONANTS[ipa] ? Object.keys(CONSONANTS) : [...new Set(Object.values(accentOf(accent).vowels))].filter((v) => !v.includes(' '));
+  const all = CONSONANTS[ipa]
+    ? Object.keys(CONSONANTS)
+    : [...new Set(Object.values(accentOf(accent).vowels))].filter((v) => !v.includes(' '));
   const near = all.filter((other) => other !== ipa && soundDistance(other, ipa) <= NEAR);
   nearSounds.set(key, near);
   return near;
@@ -98,7 +111,18 @@ function nearWord(word: Word, { spellingOf }: LikelyContext): LikelyAnswer[] {
     for (const other of nearTo(ipa[at]!, word.accent)) {
       const said = ipa.with(at, other);
       const spelt = spellingOf(said);
-      if (spelt && spelt !== word.word) return [{ id: `near-${at}`, slip: 'swapped-sound', outcome: 'not-yet', said: asWord(said), show: spelt, note: `${slashes(word, other)} for ${slashes(word, ipa[at]!)}`, missed: [at] }];
+      if (spelt && spelt !== word.word)
+        return [
+          {
+            id: `near-${at}`,
+            slip: 'swapped-sound',
+            outcome: 'not-yet',
+            said: asWord(said),
+            show: spelt,
+            note: `${slashes(word, other)} for ${slashes(word, ipa[at]!)}`,
+            missed: [at],
+          },
+        ];
     }
   }
   return [];
@@ -110,8 +134,13 @@ function nearWord(word: Word, { spellingOf }: LikelyContext): LikelyAnswer[] {
  */
 export function blendingLikely(word: Word, context: LikelyContext): LikelyAnswer[] {
   const notJoined: LikelyAnswer = {
-    id: 'apart', slip: 'not-joined', outcome: 'not-yet', said: ipaOf(word).join(' '),
-    show: apart(word, ipaOf(word)), note: 'not joined', missed: [],
+    id: 'apart',
+    slip: 'not-joined',
+    outcome: 'not-yet',
+    said: ipaOf(word).join(' '),
+    show: apart(word, ipaOf(word)),
+    note: 'not joined',
+    missed: [],
   };
   const losses = oftenLost(word).map((at) => lost(word, at, context));
   return distinct([...losses.slice(0, 2), notJoined, lastOnly(word), ...nearWord(word, context), ...losses.slice(2)]);
@@ -135,10 +164,17 @@ export function heardClosely(word: Word, firstAlone = false): LikelyAnswer[] {
   const as = HEARD_AS[first ?? ''];
   if (!as || second !== 'r') return [];
   const said = firstAlone ? [as] : [as, ...ipaOf(word).slice(1)];
-  return [{
-    id: 'close', slip: 'heard-closely', outcome: 'on-own', said: said.join(' '),
-    show: apart(word, said), note: `heard ${slashes(word, as)}: right`, missed: [],
-  }];
+  return [
+    {
+      id: 'close',
+      slip: 'heard-closely',
+      outcome: 'on-own',
+      said: said.join(' '),
+      show: apart(word, said),
+      note: `heard ${slashes(word, as)}: right`,
+      missed: [],
+    },
+  ];
 }
 
 /**
@@ -168,37 +204,95 @@ export function segmentingLikely(word: Word, context: LikelyContext): LikelyAnsw
   out.push(...losses.slice(0, 1), ...heardClosely(word));
   if (sounds.some((s) => !s.vowel)) out.push(withUh(word));
   out.push(
-    { id: 'whole', slip: 'whole-word', outcome: 'not-yet', said: asWord(ipaOf(word)), show: word.word, note: 'said the word', missed: [] },
+    {
+      id: 'whole',
+      slip: 'whole-word',
+      outcome: 'not-yet',
+      said: asWord(ipaOf(word)),
+      show: word.word,
+      note: 'said the word',
+      missed: [],
+    },
     { id: 'letters', slip: 'letter-name', outcome: 'not-yet', said: '', show: null, note: 'letter names', missed: [] },
     ...losses.slice(1),
-    { id: 'heard', slip: 'another-heard', outcome: 'on-own', said: '', show: null, note: 'another word, its sounds right', missed: [] },
+    {
+      id: 'heard',
+      slip: 'another-heard',
+      outcome: 'on-own',
+      said: '',
+      show: null,
+      note: 'another word, its sounds right',
+      missed: [],
+    },
   );
   return distinct(out);
 }
 
 /** Every consonant with the “uh” that creeps in: accepted and noted, never printed as a model. */
 const withUh = (word: Word): LikelyAnswer => ({
-  id: 'uh', slip: 'added-uh', outcome: 'on-own', said: saidOf(word.sounds.map((s) => (s.vowel ? [s.ipa] : [s.ipa, 'ə']))), show: null, note: 'with “uh”: right', missed: [],
+  id: 'uh',
+  slip: 'added-uh',
+  outcome: 'on-own',
+  said: saidOf(word.sounds.map((s) => (s.vowel ? [s.ipa] : [s.ipa, 'ə']))),
+  show: null,
+  note: 'with “uh”: right',
+  missed: [],
 });
 
 /** The choices of an item as chips, the right one among them. Example: `choiceLikely(['yes', 'no'], 0)[1].outcome // 'not-yet'`. */
-export const choiceLikely = (choices: readonly string[], right: number): LikelyAnswer[] => choices.map((choice, i) => ({
-  id: `choice-${i}`, slip: i === right ? null : 'wrong-choice', outcome: i === right ? 'on-own' : 'not-yet', said: choice, show: choice, note: i === right ? 'right' : '', missed: [],
-}));
+export const choiceLikely = (choices: readonly string[], right: number): LikelyAnswer[] =>
+  choices.map((choice, i) => ({
+    id: `choice-${i}`,
+    slip: i === right ? null : 'wrong-choice',
+    outcome: i === right ? 'on-own' : 'not-yet',
+    said: choice,
+    show: choice,
+    note: i === right ? 'right' : '',
+    missed: [],
+  }));
 
 /** Numbers a child is likely to give: right, one fewer, one more. */
-export const numberLikely = (right: number): LikelyAnswer[] => [right, right - 1, right + 1].filter((n) => n > 0).map((n) => ({
-  id: `count-${n}`, slip: n === right ? null : 'other-count', outcome: n === right ? 'on-own' : 'not-yet', said: String(n), show: String(n), note: n === right ? 'right' : '', missed: [],
-}));
+export const numberLikely = (right: number): LikelyAnswer[] =>
+  [right, right - 1, right + 1]
+    .filter((n) => n > 0)
+    .map((n) => ({
+      id: `count-${n}`,
+      slip: n === right ? null : 'other-count',
+      outcome: n === right ? 'on-own' : 'not-yet',
+      said: String(n),
+      show: String(n),
+      note: n === right ? 'right' : '',
+      missed: [],
+    }));
 
 /** A likely answer that slips, in a few words; the chip shows nothing where it could print a rude word. */
-export function slipLikely(slip: Slip, said: readonly string[], show: string, note: string, guard: Guard): LikelyAnswer {
-  return { id: `${slip} ${said.join(' ')}`, slip, outcome: 'not-yet', said: asWord(said), show: guard(said) ? null : show, note, missed: [] };
+export function slipLikely(
+  slip: Slip,
+  said: readonly string[],
+  show: string,
+  note: string,
+  guard: Guard,
+): LikelyAnswer {
+  return {
+    id: `${slip} ${said.join(' ')}`,
+    slip,
+    outcome: 'not-yet',
+    said: asWord(said),
+    show: guard(said) ? null : show,
+    note,
+    missed: [],
+  };
 }
 
 /** A likely answer that is right. */
 export const rightLikely = (said: readonly string[], show: string, note: string): LikelyAnswer => ({
-  id: `right ${said.join(' ')}`, slip: null, outcome: 'on-own', said: asWord(said), show, note, missed: [],
+  id: `right ${said.join(' ')}`,
+  slip: null,
+  outcome: 'on-own',
+  said: asWord(said),
+  show,
+  note,
+  missed: [],
 });
 
 /** Each once, likeliest first. */

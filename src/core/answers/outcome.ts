@@ -12,9 +12,30 @@ export const OUTCOME_WORDS: Readonly<Record<Outcome, string>> = {
 };
 
 /** What happened to the sounds, as far as one tap can tell. */
-export const SLIPS = ['lost-sound', 'cluster-kept', 'rime-kept', 'not-joined', 'last-only', 'whole-word', 'added-uh', 'heard-closely',
-  'wrong-choice', 'other-count', 'unchanged', 'wrong-place', 'same-start', 'other-sound', 'other-word', 'part-only', 'some-missed',
-  'swapped-sound', 'added-sound', 'reordered', 'own-way', 'letter-name', 'another-heard',
+export const SLIPS = [
+  'lost-sound',
+  'cluster-kept',
+  'rime-kept',
+  'not-joined',
+  'last-only',
+  'whole-word',
+  'added-uh',
+  'heard-closely',
+  'wrong-choice',
+  'other-count',
+  'unchanged',
+  'wrong-place',
+  'same-start',
+  'other-sound',
+  'other-word',
+  'part-only',
+  'some-missed',
+  'swapped-sound',
+  'added-sound',
+  'reordered',
+  'own-way',
+  'letter-name',
+  'another-heard',
 ] as const;
 export type Slip = (typeof SLIPS)[number];
 
@@ -51,17 +72,32 @@ export const ACCEPTED: ReadonlySet<Slip> = new Set<Slip>(['added-uh', 'heard-clo
 export const HELPS = ['said-again', 'slower', 'gesture', 'choice', 'together', 'modelled'] as const;
 export type Help = (typeof HELPS)[number];
 export const HELP_WORDS: Readonly<Record<Help, string>> = {
-  'said-again': 'said again', slower: 'slower', gesture: 'gesture', choice: 'a choice', together: 'said together', modelled: 'modelled',
+  'said-again': 'said again',
+  slower: 'slower',
+  gesture: 'gesture',
+  choice: 'a choice',
+  together: 'said together',
+  modelled: 'modelled',
 };
 
 /** The heaviest help given, or null. Hearing it again before a right answer of one’s own is routine, not help. Example: `helpOf({ outcome: 'on-own', helps: ['said-again'] }) // null`. */
-export const helpOf = ({ outcome, helps }: { readonly outcome: Outcome; readonly helps: readonly Help[] }): Help | null =>
-  (outcome === 'on-own' ? null : ([...HELPS].reverse().find((h) => helps.includes(h)) ?? null));
+export const helpOf = ({
+  outcome,
+  helps,
+}: {
+  readonly outcome: Outcome;
+  readonly helps: readonly Help[];
+}): Help | null => (outcome === 'on-own' ? null : ([...HELPS].reverse().find((h) => helps.includes(h)) ?? null));
 
 /** How an answer stands as evidence: only fresh ones, alone and unaided, count towards secure. */
 export const STANDINGS = ['fresh', 'after-a-model', 'in-chorus', 'check-in'] as const;
 export type Standing = (typeof STANDINGS)[number];
-export const STANDING_WORDS: Readonly<Record<Standing, string>> = { fresh: 'fresh', 'after-a-model': 'after a model', 'in-chorus': 'in chorus', 'check-in': 'in a check-in' };
+export const STANDING_WORDS: Readonly<Record<Standing, string>> = {
+  fresh: 'fresh',
+  'after-a-model': 'after a model',
+  'in-chorus': 'in chorus',
+  'check-in': 'in a check-in',
+};
 
 /** Three in a row not managed: time for an easier one to end on. Common practice, no source. */
 export const KIND_STOP = 3;

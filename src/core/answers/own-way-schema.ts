@@ -5,5 +5,7 @@ import type { OwnWay } from './own-way';
 /** A child's own way of speaking as it comes through a door. Apart from the rest, so that Play carries no Zod. */
 const sound = z.string().min(1).max(4);
 export const ownWaySchema = z.strictObject({
-  swaps: z.array(z.strictObject({ asked: sound, says: sound })).max(20), drops: z.array(sound).max(12), accent: z.enum(ACCENT_IDS).nullable(),
+  swaps: z.array(z.strictObject({ asked: sound, says: sound })).max(20),
+  drops: z.array(sound).max(12),
+  accent: z.enum(ACCENT_IDS).nullable(),
 }) satisfies z.ZodType<OwnWay>;

@@ -21,13 +21,27 @@ export const PLAIN_TEXT = JSON.stringify(NO_OWN_WAY);
 export const isPlain = (way: OwnWay): boolean => !way.swaps.length && !way.drops.length && way.accent === null;
 
 /** True where the child says the one for the other. Example: `saysFor({ swaps: [{ asked: 'k', says: 't' }], … }, 'k', 't') // true`. */
-export const saysFor = (way: OwnWay, asked: string, heard: string): boolean => way.swaps.some((s) => s.asked === asked && s.says === heard);
+export const saysFor = (way: OwnWay, asked: string, heard: string): boolean =>
+  way.swaps.some((s) => s.asked === asked && s.says === heard);
 
 /**
  * Ways many children have for a while. Names and examples: Grunwell, Clinical Phonology (2nd ed., 1987), from memory.
  */
-export const COMMON_WAYS: readonly { readonly asked: string; readonly says: string; readonly example: readonly [string, string] }[] = [
-  { asked: 'k', says: 't', example: ['cat', 'tat'] }, { asked: 'ɡ', says: 'd', example: ['goat', 'doat'] }, { asked: 'θ', says: 'f', example: ['thumb', 'fum'] }, { asked: 'ð', says: 'v', example: ['feather', 'fevver'] },
-  { asked: 's', says: 'θ', example: ['sun', 'thun'] }, { asked: 'r', says: 'w', example: ['red', 'wed'] }, { asked: 'l', says: 'j', example: ['leg', 'yeg'] }, { asked: 'ʃ', says: 's', example: ['shoe', 'soo'] },
-  { asked: 'tʃ', says: 't', example: ['chair', 'tair'] }, { asked: 'dʒ', says: 'd', example: ['jam', 'dam'] }, { asked: 'f', says: 'p', example: ['fish', 'pish'] }, { asked: 's', says: 't', example: ['sea', 'tea'] },
+export const COMMON_WAYS: readonly {
+  readonly asked: string;
+  readonly says: string;
+  readonly example: readonly [string, string];
+}[] = [
+  { asked: 'k', says: 't', example: ['cat', 'tat'] },
+  { asked: 'ɡ', says: 'd', example: ['goat', 'doat'] },
+  { asked: 'θ', says: 'f', example: ['thumb', 'fum'] },
+  { asked: 'ð', says: 'v', example: ['feather', 'fevver'] },
+  { asked: 's', says: 'θ', example: ['sun', 'thun'] },
+  { asked: 'r', says: 'w', example: ['red', 'wed'] },
+  { asked: 'l', says: 'j', example: ['leg', 'yeg'] },
+  { asked: 'ʃ', says: 's', example: ['shoe', 'soo'] },
+  { asked: 'tʃ', says: 't', example: ['chair', 'tair'] },
+  { asked: 'dʒ', says: 'd', example: ['jam', 'dam'] },
+  { asked: 'f', says: 'p', example: ['fish', 'pish'] },
+  { asked: 's', says: 't', example: ['sea', 'tea'] },
 ];

@@ -6,7 +6,8 @@ import { addHabits, habitsOf, NO_HABITS, rank, SHOWN } from './rank';
 const frog = segmentingLikely(word('frog'), context());
 const sounds = word('frog').sounds.map((s) => s.ipa);
 const notes = (habits = NO_HABITS): string[] => rank(frog, sounds, habits).map((a) => a.note);
-const many = (n: number, slip: 'added-uh' | 'letter-name' | 'lost-sound', missed: number[] = []) => habitsOf(Array.from({ length: n }, () => ({ slip, sounds, missed })));
+const many = (n: number, slip: 'added-uh' | 'letter-name' | 'lost-sound', missed: number[] = []) =>
+  habitsOf(Array.from({ length: n }, () => ({ slip, sounds, missed })));
 
 describe('which likely answers are shown', () => {
   test('as many as fit, in the usual order where nothing is known of the child', () => {
@@ -28,6 +29,12 @@ describe('which likely answers are shown', () => {
   });
   test('choices keep their places whatever was chosen before', () => {
     const yesNo = choiceLikely(['yes', 'no'], 1);
-    expect(rank(yesNo, [], habitsOf(Array.from({ length: 9 }, () => ({ slip: 'wrong-choice' as const, sounds: [], missed: [] })))).map((a) => a.show)).toEqual(['yes', 'no']);
+    expect(
+      rank(
+        yesNo,
+        [],
+        habitsOf(Array.from({ length: 9 }, () => ({ slip: 'wrong-choice' as const, sounds: [], missed: [] }))),
+      ).map((a) => a.show),
+    ).toEqual(['yes', 'no']);
   });
 });

@@ -9,11 +9,17 @@ export type Habits = Readonly<Record<string, number>>;
 
 export const NO_HABITS: Habits = {};
 
-interface Said { readonly slip: Slip | null; /** The sounds of the item’s word. */ readonly sounds: readonly string[]; readonly missed: readonly number[] }
+interface Said {
+  readonly slip: Slip | null;
+  /** The sounds of the item’s word. */ readonly sounds: readonly string[];
+  readonly missed: readonly number[];
+}
 
 /** Names under which a slip is counted: the slip, and the slip of that sound. */
-const keysOf = (slip: Slip, sounds: readonly string[], missed: readonly number[]): string[] =>
-  [slip, ...(missed.length === 1 && sounds[missed[0]!] ? [`${slip} ${sounds[missed[0]!]}`] : [])];
+const keysOf = (slip: Slip, sounds: readonly string[], missed: readonly number[]): string[] => [
+  slip,
+  ...(missed.length === 1 && sounds[missed[0]!] ? [`${slip} ${sounds[missed[0]!]}`] : []),
+];
 
 /** Counts what was said. Example: `habitsOf([{ slip: 'lost-sound', sounds: ['f', 'r', 'ɒ', 'ɡ'], missed: [1] }])['lost-sound r'] // 1`. */
 export function habitsOf(answers: readonly Said[]): Habits {
@@ -25,13 +31,16 @@ export function habitsOf(answers: readonly Said[]): Habits {
 }
 
 export const addHabits = (a: Habits, b: Habits): Habits =>
-  Object.fromEntries([...new Set([...Object.keys(a), ...Object.keys(b)])].map((key) => [key, (a[key] ?? 0) + (b[key] ?? 0)]));
+  Object.fromEntries(
+    [...new Set([...Object.keys(a), ...Object.keys(b)])].map((key) => [key, (a[key] ?? 0) + (b[key] ?? 0)]),
+  );
 
 /** Times a child must have said a thing before it comes before what children usually say. */
 const SLOW_TO_LEARN = 4;
 
 /** Choices and numbers keep their places, so that the thumb finds them. */
-const fixed = (candidates: readonly LikelyAnswer[]): boolean => candidates.every((c) => c.slip === null || c.slip === 'wrong-choice' || c.slip === 'other-count');
+const fixed = (candidates: readonly LikelyAnswer[]): boolean =>
+  candidates.every((c) => c.slip === null || c.slip === 'wrong-choice' || c.slip === 'other-count');
 
 /**
  * The few answers this child is likeliest to give: what children usually say, drawn towards what this one has said before.
@@ -45,7 +54,14 @@ export function rank(candidates: readonly LikelyAnswer[], sounds: readonly strin
   const score = (candidate: LikelyAnswer, i: number): number => {
     const { slip } = candidate;
     if (slip === null) return Infinity;
-    return ((candidates.length - i) / candidates.length) * SLOW_TO_LEARN + keysOf(slip, sounds, candidate.missed).reduce((sum, key) => sum + (habits[key] ?? 0), 0);
+    return (
+      ((candidates.length - i) / candidates.length) * SLOW_TO_LEARN +
+      keysOf(slip, sounds, candidate.missed).reduce((sum, key) => sum + (habits[key] ?? 0), 0)
+    );
   };
-  return candidates.map((c, i) => ({ c, at: i, score: score(c, i) })).sort((a, b) => (a.score === b.score ? a.at - b.at : b.score - a.score)).slice(0, SHOWN).map(({ c }) => c);
+  return candidates
+    .map((c, i) => ({ c, at: i, score: score(c, i) }))
+    .sort((a, b) => (a.score === b.score ? a.at - b.at : b.score - a.score))
+    .slice(0, SHOWN)
+    .map(({ c }) => c);
 }

@@ -9,7 +9,9 @@ import { chunksOf } from './said';
  */
 export function saidLabel(said: string, accent: AccentId): string {
   try {
-    return chunksOf(said).map((chunk) => chunk.map((ipa) => labelOf(ipa, accent).label).join('')).join(' · ');
+    return chunksOf(said)
+      .map((chunk) => chunk.map((ipa) => labelOf(ipa, accent).label).join(''))
+      .join(' · ');
   } catch {
     return said;
   }

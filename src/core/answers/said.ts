@@ -5,7 +5,11 @@
 export type Chunks = readonly (readonly string[])[];
 
 /** Example: `chunksOf('f+r ɒ ɡ') // [['f', 'r'], ['ɒ'], ['ɡ']]`. */
-export const chunksOf = (said: string): string[][] => said.split(' ').map((chunk) => chunk.split('+').filter(Boolean)).filter((chunk) => chunk.length);
+export const chunksOf = (said: string): string[][] =>
+  said
+    .split(' ')
+    .map((chunk) => chunk.split('+').filter(Boolean))
+    .filter((chunk) => chunk.length);
 
 /** Example: `saidOf([['f', 'r'], ['ɒ']]) // 'f+r ɒ'`. */
 export const saidOf = (chunks: Chunks): string => chunks.map((chunk) => chunk.join('+')).join(' ');

@@ -21,7 +21,12 @@ export function calendarOf({ id, title, group, at, minutes, stamp, lines, bring 
   const start = new Date(at);
   const calendar = ical({ name: title, prodId: { company: 'Bouncy Echo', product: 'Plan', language: 'EN' } });
   calendar.createEvent({
-    id: `${id}@bouncy-echo`, start, end: new Date(start.getTime() + minutes * 60_000), stamp, floating: true, summary: `${title} (${group})`,
+    id: `${id}@bouncy-echo`,
+    start,
+    end: new Date(start.getTime() + minutes * 60_000),
+    stamp,
+    floating: true,
+    summary: `${title} (${group})`,
     description: [...lines, bring.length ? `Bring: ${bring.join(', ')}` : ''].filter(Boolean).join('\n'),
   });
   return calendar.toString();

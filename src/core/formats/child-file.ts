@@ -1,6 +1,15 @@
 import { z } from 'zod';
 import Papa from 'papaparse';
-import { HELPS, HELP_WORDS, OUTCOME_WORDS, OUTCOMES, SLIP_WORDS, SLIPS, STANDING_WORDS, STANDINGS } from '../answers/outcome';
+import {
+  HELPS,
+  HELP_WORDS,
+  OUTCOME_WORDS,
+  OUTCOMES,
+  SLIP_WORDS,
+  SLIPS,
+  STANDING_WORDS,
+  STANDINGS,
+} from '../answers/outcome';
 import { ownWaySchema } from '../answers/own-way-schema';
 import { STATES } from '../progress/rule';
 
@@ -10,29 +19,102 @@ export const childFileSchema = z.strictObject({
   format: z.literal('bouncy-echo-child'),
   version: z.literal(1),
   exportedAt: time,
-  child: z.strictObject({ id: z.uuid(), name: z.string(), group: z.string(), addedAt: time, awayOn: z.iso.date().nullable(), ownWay: ownWaySchema }),
+  child: z.strictObject({
+    id: z.uuid(),
+    name: z.string(),
+    group: z.string(),
+    addedAt: time,
+    awayOn: z.iso.date().nullable(),
+    ownWay: ownWaySchema,
+  }),
   states: z.array(z.strictObject({ ladder: z.string(), step: z.string(), state: z.enum(STATES), why: z.string() })),
-  chosenSteps: z.array(z.strictObject({ ladder: z.string(), step: z.string(), at: time, by: z.string().nullable(), endedAt: time.nullable() })),
-  answers: z.array(z.strictObject({
-    id: z.uuid(), session: z.uuid(), task: z.string(), step: z.string(), word: z.string(), sounds: z.array(z.string()), outcome: z.enum(OUTCOMES), standing: z.enum(STANDINGS),
-    slip: z.enum(SLIPS).nullable(), said: z.string().nullable(), missed: z.array(z.int()), helps: z.array(z.enum(HELPS)), note: z.string().nullable(), secondsToMark: z.number().nullable(),
-    selfCorrected: z.boolean(), shown: z.boolean(), markedBy: z.string().nullable(), at: time,
-    /** Stands; was corrected, undone or overtaken; or was marked by a second pair of ears. */
-    stands: z.enum(['stands', 'replaced', 'second']),
-  })),
+  chosenSteps: z.array(
+    z.strictObject({
+      ladder: z.string(),
+      step: z.string(),
+      at: time,
+      by: z.string().nullable(),
+      endedAt: time.nullable(),
+    }),
+  ),
+  answers: z.array(
+    z.strictObject({
+      id: z.uuid(),
+      session: z.uuid(),
+      task: z.string(),
+      step: z.string(),
+      word: z.string(),
+      sounds: z.array(z.string()),
+      outcome: z.enum(OUTCOMES),
+      standing: z.enum(STANDINGS),
+      slip: z.enum(SLIPS).nullable(),
+      said: z.string().nullable(),
+      missed: z.array(z.int()),
+      helps: z.array(z.enum(HELPS)),
+      note: z.string().nullable(),
+      secondsToMark: z.number().nullable(),
+      selfCorrected: z.boolean(),
+      shown: z.boolean(),
+      markedBy: z.string().nullable(),
+      at: time,
+      /** Stands; was corrected, undone or overtaken; or was marked by a second pair of ears. */
+      stands: z.enum(['stands', 'replaced', 'second']),
+    }),
+  ),
   /** Turns of other children this child asked, in pairs; and steps of sessions that name this child. */
   asked: z.array(z.strictObject({ session: z.uuid(), answer: z.uuid(), at: time })),
   steps: z.array(z.strictObject({ session: z.uuid(), kind: z.string(), at: time })),
 });
 export type ChildFile = z.infer<typeof childFileSchema>;
 
-export const CHILD_COLUMNS = ['child', 'group', 'marked at (UTC)', 'task', 'step', 'word', 'sounds', 'outcome', 'stands as', 'slip', 'said', 'sounds that slipped', 'help', 'note', 'seconds to mark', 'put right by the child', 'spoken or shown', 'marked by', 'in force', 'session', 'answer id'] as const;
+export const CHILD_COLUMNS = [
+  'child',
+  'group',
+  'marked at (UTC)',
+  'task',
+  'step',
+  'word',
+  'sounds',
+  'outcome',
+  'stands as',
+  'slip',
+  'said',
+  'sounds that slipped',
+  'help',
+  'note',
+  'seconds to mark',
+  'put right by the child',
+  'spoken or shown',
+  'marked by',
+  'in force',
+  'session',
+  'answer id',
+] as const;
 
 /** The answers as CSV (RFC 4180), with the byte-order mark and formula guard of the session's file. */
 export function childCsv({ child, answers }: ChildFile): string {
   const rows = answers.map((a) => [
-    child.name, child.group, a.at, a.task, a.step, a.word, a.sounds.join(' '), OUTCOME_WORDS[a.outcome], STANDING_WORDS[a.standing], a.slip ? SLIP_WORDS[a.slip] : '', a.said ?? '', a.missed.map((i) => a.sounds[i] ?? '').join(' '),
-    a.helps.map((h) => HELP_WORDS[h]).join(', '), a.note ?? '', a.secondsToMark ?? '', a.selfCorrected ? 'yes' : '', a.shown ? 'shown' : 'spoken', a.markedBy ?? '', a.stands === 'stands' ? 'yes' : a.stands === 'second' ? 'second pair of ears' : 'no', a.session, a.id,
+    child.name,
+    child.group,
+    a.at,
+    a.task,
+    a.step,
+    a.word,
+    a.sounds.join(' '),
+    OUTCOME_WORDS[a.outcome],
+    STANDING_WORDS[a.standing],
+    a.slip ? SLIP_WORDS[a.slip] : '',
+    a.said ?? '',
+    a.missed.map((i) => a.sounds[i] ?? '').join(' '),
+    a.helps.map((h) => HELP_WORDS[h]).join(', '),
+    a.note ?? '',
+    a.secondsToMark ?? '',
+    a.selfCorrected ? 'yes' : '',
+    a.shown ? 'shown' : 'spoken',
+    a.markedBy ?? '',
+    a.stands === 'stands' ? 'yes' : a.stands === 'second' ? 'second pair of ears' : 'no',
+    a.session,
+    a.id,
   ]);
   return `\uFEFF${Papa.unparse({ fields: [...CHILD_COLUMNS], data: rows }, { escapeFormulae: true, newline: '\r\n' })}\r\n`;
 }

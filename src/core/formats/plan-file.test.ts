@@ -6,7 +6,16 @@ import { makePlan } from '../sessions/shapes';
 import { calendarOf } from './calendar';
 import { planChangeSchema, planRequestSchema, planSchema, planToJson, readPlanFile } from './plan-file';
 
-const plan = makePlan(material(), { shape: 'focus', task: 'sort', step: 'far', count: 3, minutes: 8, children: 6, seed: 1, paceOf: (task) => taskOf(task).secondsPerTurn });
+const plan = makePlan(material(), {
+  shape: 'focus',
+  task: 'sort',
+  step: 'far',
+  count: 3,
+  minutes: 8,
+  children: 6,
+  seed: 1,
+  paceOf: (task) => taskOf(task).secondsPerTurn,
+});
 const file = planToJson(plan, 'southern-british');
 const changed = (change: (rounds: Record<string, unknown>[]) => void): string => {
   const body = JSON.parse(file) as { plan: { rounds: Record<string, unknown>[] } };
@@ -20,33 +29,61 @@ describe('a plan as a file', () => {
     expect(readPlanFile(`\uFEFF${file}`).plan).toEqual(plan);
     expect(planSchema.parse(JSON.parse(JSON.stringify(plan)))).toEqual(plan);
   });
-  test.each([['', 'empty'], ['{', 'not readable JSON'], ['[]', 'not a plan'], ['{"format":"bouncy-echo-word-set"}', 'not a plan'], ['x'.repeat(300_000), 'too large']])('%.20j is refused in words', (text, why) => {
+  test.each([
+    ['', 'empty'],
+    ['{', 'not readable JSON'],
+    ['[]', 'not a plan'],
+    ['{"format":"bouncy-echo-word-set"}', 'not a plan'],
+    ['x'.repeat(300_000), 'too large'],
+  ])('%.20j is refused in words', (text, why) => {
     expect(readPlanFile(text)).toMatchObject({ plan: null });
     expect(readPlanFile(text).fault).toContain(why);
   });
   test('a round that is broken is left out and named; the others stay', () => {
-    const read = readPlanFile(changed((rounds) => { rounds[0]!.task = 'juggling'; }));
+    const read = readPlanFile(
+      changed((rounds) => {
+        rounds[0]!.task = 'juggling';
+      }),
+    );
     expect(read.rounds[0]).toMatchObject({ round: null, why: 'There is no game “juggling”.' });
     expect(read.plan!.rounds).toHaveLength(plan.rounds.length - 1);
   });
   test('with no round left there is no plan', () => {
-    const read = readPlanFile(changed((rounds) => { for (const r of rounds) r.gap = 90; }));
+    const read = readPlanFile(
+      changed((rounds) => {
+        for (const r of rounds) r.gap = 90;
+      }),
+    );
     expect(read.fault).toContain('No round');
     expect(read.rounds[0]!.why).toContain('two seconds at most');
   });
   test('no text breaks the reader, and what it takes is a plan', () => {
-    fc.assert(fc.property(fc.oneof(fc.string(), fc.json(), fc.tuple(fc.nat(file.length), fc.nat(40)).map(([at, n]) => file.slice(0, at) + file.slice(at + n))), (text) => {
-      const read = readPlanFile(text);
-      if (read.plan) expect(planSchema.safeParse(read.plan).success).toBe(true);
-      else expect(read.fault).toMatch(/\.$/);
-    }), { numRuns: 300 });
+    fc.assert(
+      fc.property(
+        fc.oneof(
+          fc.string(),
+          fc.json(),
+          fc.tuple(fc.nat(file.length), fc.nat(40)).map(([at, n]) => file.slice(0, at) + file.slice(at + n)),
+        ),
+        (text) => {
+          const read = readPlanFile(text);
+          if (read.plan) expect(planSchema.safeParse(read.plan).success).toBe(true);
+          else expect(read.fault).toMatch(/\.$/);
+        },
+      ),
+      { numRuns: 300 },
+    );
   });
 });
 
 describe('wishes and changes at the door', () => {
   test('a form’s fields become a wish; what is out of bounds is said', () => {
-    expect(planRequestSchema.parse({ shape: 'focus', task: 'sort', step: 'far', minutes: '8', sound: '' })).toMatchObject({ minutes: 8, sound: undefined, seed: 1 });
-    expect(planRequestSchema.safeParse({ task: 'sort', minutes: '0' }).error!.issues[0]!.message).toBe('A plan needs a minute at least.');
+    expect(
+      planRequestSchema.parse({ shape: 'focus', task: 'sort', step: 'far', minutes: '8', sound: '' }),
+    ).toMatchObject({ minutes: 8, sound: undefined, seed: 1 });
+    expect(planRequestSchema.safeParse({ task: 'sort', minutes: '0' }).error!.issues[0]!.message).toBe(
+      'A plan needs a minute at least.',
+    );
     expect(planRequestSchema.safeParse({ task: 'sort', minutes: '900' }).success).toBe(false);
     expect(planChangeSchema.safeParse({ kind: 'set', round: 'r1', task: 'juggling', step: '' }).success).toBe(false);
     expect(planChangeSchema.safeParse({ kind: 'explode' }).success).toBe(false);
@@ -56,17 +93,26 @@ describe('wishes and changes at the door', () => {
 // RFC 5545: 3.1 content lines (75 octets, folded), 3.6.1 VEVENT (UID, DTSTAMP, DTSTART), 3.3.11 TEXT escaping, 3.3.5 form 1.
 describe('a plan in a calendar (RFC 5545)', () => {
   const text = calendarOf({
-    id: '0190', title: 'Peas, pods; and rhymes', group: 'Radishes', at: '2026-11-24T09:30', minutes: 8, stamp: new Date('2026-11-23T20:00:00Z'),
-    lines: ['2 min Rhyme: hat · cat', `3 min ${'Segmenting '.repeat(12)}`], bring: ['sock', 'spoon'],
+    id: '0190',
+    title: 'Peas, pods; and rhymes',
+    group: 'Radishes',
+    at: '2026-11-24T09:30',
+    minutes: 8,
+    stamp: new Date('2026-11-23T20:00:00Z'),
+    lines: ['2 min Rhyme: hat · cat', `3 min ${'Segmenting '.repeat(12)}`],
+    bring: ['sock', 'spoon'],
   });
   const lines = text.split('\r\n');
   const unfolded = text.replace(/\r\n[ \t]/g, '').split('\r\n');
   test('begins, ends and names its event as the standard asks', () => {
     expect(lines[0]).toBe('BEGIN:VCALENDAR');
-    expect(unfolded).toEqual(expect.arrayContaining(['VERSION:2.0', 'BEGIN:VEVENT', 'UID:0190@bouncy-echo', 'END:VEVENT', 'END:VCALENDAR']));
+    expect(unfolded).toEqual(
+      expect.arrayContaining(['VERSION:2.0', 'BEGIN:VEVENT', 'UID:0190@bouncy-echo', 'END:VEVENT', 'END:VCALENDAR']),
+    );
     expect(unfolded.some((l) => /^DTSTAMP:20261123T200000Z$/.test(l))).toBe(true);
   });
-  test('no line is longer than 75 octets', () => lines.forEach((l) => expect(Buffer.byteLength(l)).toBeLessThanOrEqual(75)));
+  test('no line is longer than 75 octets', () =>
+    lines.forEach((l) => expect(Buffer.byteLength(l)).toBeLessThanOrEqual(75)));
   test('starts and ends by the wall clock', () => {
     expect(unfolded).toEqual(expect.arrayContaining(['DTSTART:20261124T093000', 'DTEND:20261124T093800']));
   });

@@ -8,29 +8,66 @@ import { SHAPES } from '../sessions/shapes';
 import { itemKey, nameSchema, reason } from './schemas';
 
 /** Shapes of a plan, at the door and in a file. */
-const text = (most: number) => z.string().transform((t) => t.replace(/\s+/g, ' ').trim()).pipe(z.string().max(most, `That text can have ${most} letters.`));
+const text = (most: number) =>
+  z
+    .string()
+    .transform((t) => t.replace(/\s+/g, ' ').trim())
+    .pipe(z.string().max(most, `That text can have ${most} letters.`));
 
 const sound = z.string().min(1).max(4);
 
-const roundSchema = z.object({
-  id: z.string().regex(/^[a-z0-9]{1,12}$/), role: z.enum(ROUND_ROLES),
-  task: z.string().refine(isTask, { error: (issue) => `There is no game “${String(issue.input).slice(0, 40)}”.` }), step: z.string().max(40),
-  items: z.array(z.object({ key: itemKey, locked: z.boolean() })).max(ITEM_LIMIT, `A round can have ${ITEM_LIMIT} items.`), model: itemKey.nullable(), spares: z.array(itemKey).max(ITEM_LIMIT), way: z.enum(WAYS),
-  gap: z.number().min(0.5, 'A gap is half a second at least.').max(2, 'A gap is two seconds at most.'), gesture: z.enum(GESTURES.map((g) => g.id) as [string, ...string[]]),
-  frame: z.object({ on: z.boolean(), opening: text(240).nullable(), ask: text(160).nullable() }), reminder: text(200), names: z.boolean(), seed: z.int().min(0).max(0xffffffff),
-}).transform((round) => ({ ...round, step: stepOf(taskOf(round.task), round.step).id }));
+const roundSchema = z
+  .object({
+    id: z.string().regex(/^[a-z0-9]{1,12}$/),
+    role: z.enum(ROUND_ROLES),
+    task: z.string().refine(isTask, { error: (issue) => `There is no game “${String(issue.input).slice(0, 40)}”.` }),
+    step: z.string().max(40),
+    items: z
+      .array(z.object({ key: itemKey, locked: z.boolean() }))
+      .max(ITEM_LIMIT, `A round can have ${ITEM_LIMIT} items.`),
+    model: itemKey.nullable(),
+    spares: z.array(itemKey).max(ITEM_LIMIT),
+    way: z.enum(WAYS),
+    gap: z.number().min(0.5, 'A gap is half a second at least.').max(2, 'A gap is two seconds at most.'),
+    gesture: z.enum(GESTURES.map((g) => g.id) as [string, ...string[]]),
+    frame: z.object({ on: z.boolean(), opening: text(240).nullable(), ask: text(160).nullable() }),
+    reminder: text(200),
+    names: z.boolean(),
+    seed: z.int().min(0).max(0xffffffff),
+  })
+  .transform((round) => ({ ...round, step: stepOf(taskOf(round.task), round.step).id }));
 
-export const planSchema = z.object({
-  title: nameSchema, minutes: z.int('Minutes are a whole number.').min(1, 'A plan needs a minute at least.').max(60, 'A plan can have 60 minutes.'), letters: z.boolean(), sound: sound.nullable(),
-  pairs: z.array(z.tuple([sound, sound])).max(40).transform((pairs): SoundPair[] => pairs), rounds: z.array(roundSchema).max(ROUND_LIMIT, `A plan can have ${ROUND_LIMIT} rounds.`),
-}).refine((plan) => new Set(plan.rounds.map((r) => r.id)).size === plan.rounds.length, { error: 'Two rounds have one id.', path: ['rounds'] }) satisfies z.ZodType<Plan>;
+export const planSchema = z
+  .object({
+    title: nameSchema,
+    minutes: z
+      .int('Minutes are a whole number.')
+      .min(1, 'A plan needs a minute at least.')
+      .max(60, 'A plan can have 60 minutes.'),
+    letters: z.boolean(),
+    sound: sound.nullable(),
+    pairs: z
+      .array(z.tuple([sound, sound]))
+      .max(40)
+      .transform((pairs): SoundPair[] => pairs),
+    rounds: z.array(roundSchema).max(ROUND_LIMIT, `A plan can have ${ROUND_LIMIT} rounds.`),
+  })
+  .refine((plan) => new Set(plan.rounds.map((r) => r.id)).size === plan.rounds.length, {
+    error: 'Two rounds have one id.',
+    path: ['rounds'],
+  }) satisfies z.ZodType<Plan>;
 
 export const PLAN_FORMAT = 'bouncy-echo-plan';
 
 /** A plan as a file. Example: `JSON.parse(planToJson(plan)).format // 'bouncy-echo-plan'`. */
-export const planToJson = (plan: Plan, accent: string): string => `${JSON.stringify({ format: PLAN_FORMAT, version: 1, accent, plan }, null, 2)}\n`;
+export const planToJson = (plan: Plan, accent: string): string =>
+  `${JSON.stringify({ format: PLAN_FORMAT, version: 1, accent, plan }, null, 2)}\n`;
 
-export interface ReadRound { readonly name: string; readonly why: string | null; readonly round: PlannedRound | null }
+export interface ReadRound {
+  readonly name: string;
+  readonly why: string | null;
+  readonly round: PlannedRound | null;
+}
 export interface ReadPlan {
   /** The plan with the rounds that could be read; null where there is none. */
   readonly plan: Plan | null;
@@ -40,7 +77,11 @@ export interface ReadPlan {
 }
 
 const FILE_LIMIT = 200_000;
-const fileSchema = z.object({ format: z.literal(PLAN_FORMAT), version: z.literal(1), plan: z.object({ rounds: z.array(z.unknown()) }).loose() });
+const fileSchema = z.object({
+  format: z.literal(PLAN_FORMAT),
+  version: z.literal(1),
+  plan: z.object({ rounds: z.array(z.unknown()) }).loose(),
+});
 const fault = (why: string): ReadPlan => ({ plan: null, rounds: [], fault: why });
 
 /**
@@ -57,12 +98,17 @@ export function readPlanFile(content: string): ReadPlan {
     return fault('This is not readable JSON. Save the plan as a file again.');
   }
   const file = fileSchema.safeParse(raw);
-  if (!file.success) return fault(`This file is not a plan: it should have format “${PLAN_FORMAT}”, version 1 and a plan with rounds.`);
+  if (!file.success)
+    return fault(`This file is not a plan: it should have format “${PLAN_FORMAT}”, version 1 and a plan with rounds.`);
   const rounds = file.data.plan.rounds.slice(0, ROUND_LIMIT).map((r, i): ReadRound => {
     const read = roundSchema.safeParse(r);
     const name = `Round ${i + 1}`;
     if (!read.success) return { name, why: reason(read.error), round: null };
-    return { name: `${name}: ${FAMILY_NAMES[taskOf(read.data.task).family]}`, why: null, round: { ...read.data, id: `r${i + 1}` } };
+    return {
+      name: `${name}: ${FAMILY_NAMES[taskOf(read.data.task).family]}`,
+      why: null,
+      round: { ...read.data, id: `r${i + 1}` },
+    };
   });
   const good = rounds.flatMap((r) => r.round ?? []);
   const whole = planSchema.safeParse({ letters: false, sound: null, pairs: [], ...file.data.plan, rounds: good });
@@ -73,8 +119,18 @@ export function readPlanFile(content: string): ReadPlan {
 
 /** What a running order is made from: a shape, a skill and step, perhaps a sound, and the minutes there are. */
 export const planRequestSchema = z.object({
-  shape: z.enum(SHAPES).catch('focus'), task: z.string().refine(isTask, 'Choose a game.').catch('blending'), step: z.string().max(40).default(''), count: z.coerce.number().int().min(2).max(6).catch(3).default(3),
-  sound: sound.optional().or(z.literal('').transform(() => undefined)), minutes: z.coerce.number().int().min(1, 'A plan needs a minute at least.').max(60, 'A plan can have 60 minutes.').default(8), seed: z.coerce.number().int().min(0).max(0xfffffff).default(1),
+  shape: z.enum(SHAPES).catch('focus'),
+  task: z.string().refine(isTask, 'Choose a game.').catch('blending'),
+  step: z.string().max(40).default(''),
+  count: z.coerce.number().int().min(2).max(6).catch(3).default(3),
+  sound: sound.optional().or(z.literal('').transform(() => undefined)),
+  minutes: z.coerce
+    .number()
+    .int()
+    .min(1, 'A plan needs a minute at least.')
+    .max(60, 'A plan can have 60 minutes.')
+    .default(8),
+  seed: z.coerce.number().int().min(0).max(0xfffffff).default(1),
 });
 export type PlanWish = z.infer<typeof planRequestSchema>;
 
@@ -84,12 +140,21 @@ export const planChangeSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('show') }),
   z.object({ kind: z.literal('remake'), round: roundId }),
   z.object({ kind: z.literal('aim'), round: roundId }),
-  z.object({ kind: z.literal('set'), round: roundId, task: z.string().refine(isTask, 'Choose a game.'), step: z.string().max(40) }),
+  z.object({
+    kind: z.literal('set'),
+    round: roundId,
+    task: z.string().refine(isTask, 'Choose a game.'),
+    step: z.string().max(40),
+  }),
   z.object({ kind: z.literal('swap'), round: roundId, key: itemKey }),
   z.object({ kind: z.literal('put'), round: roundId, word: z.string().max(60) }),
   z.object({ kind: z.literal('more'), round: roundId }),
   z.object({ kind: z.literal('chain'), round: roundId, start: z.string().max(40), target: z.string().max(40) }),
-  z.object({ kind: z.literal('add-round'), task: z.string().refine(isTask, 'Choose a game.'), step: z.string().max(40) }),
+  z.object({
+    kind: z.literal('add-round'),
+    task: z.string().refine(isTask, 'Choose a game.'),
+    step: z.string().max(40),
+  }),
 ]);
 export type PlanChange = z.infer<typeof planChangeSchema>;
 

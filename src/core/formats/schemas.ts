@@ -30,12 +30,26 @@ export const NOTE_LIMIT = 500;
 export const BY_LIMIT = 24;
 
 const answer = z.strictObject({
-  ...stamp, kind: z.literal('answer'), turn, childId: idSchema.nullable(), word: itemKey, outcome: z.enum(OUTCOMES),
-  slip: z.enum(SLIPS).nullable(), said: z.string().max(200).nullable(), missed: z.array(z.int().min(0).max(20)).max(20),
-  helps: z.array(z.enum(HELPS)).max(HELPS.length), note: z.string().max(NOTE_LIMIT).nullable(),
-  thinkMs: z.int().min(0).max(86_400_000).nullable(), supersedes: idSchema.nullable(),
-  selfCorrected: z.boolean().optional(), shown: z.boolean().optional(), by: z.string().max(BY_LIMIT).nullable().optional(), why: z.enum(WHYS).nullable().optional(),
-  partnerId: idSchema.nullable().optional(), differs: z.boolean().optional(), second: z.boolean().optional(),
+  ...stamp,
+  kind: z.literal('answer'),
+  turn,
+  childId: idSchema.nullable(),
+  word: itemKey,
+  outcome: z.enum(OUTCOMES),
+  slip: z.enum(SLIPS).nullable(),
+  said: z.string().max(200).nullable(),
+  missed: z.array(z.int().min(0).max(20)).max(20),
+  helps: z.array(z.enum(HELPS)).max(HELPS.length),
+  note: z.string().max(NOTE_LIMIT).nullable(),
+  thinkMs: z.int().min(0).max(86_400_000).nullable(),
+  supersedes: idSchema.nullable(),
+  selfCorrected: z.boolean().optional(),
+  shown: z.boolean().optional(),
+  by: z.string().max(BY_LIMIT).nullable().optional(),
+  why: z.enum(WHYS).nullable().optional(),
+  partnerId: idSchema.nullable().optional(),
+  differs: z.boolean().optional(),
+  second: z.boolean().optional(),
 });
 
 export const entrySchema = z.discriminatedUnion('kind', [
@@ -62,28 +76,64 @@ export const logBodySchema = z.strictObject({ entries: z.array(entrySchema).max(
 /** A name as typed: outer space goes, inner space is single, and no control or direction marks stay in it. */
 export const nameSchema = z
   .string()
-  .transform((text) => text.normalize('NFC').replace(/[\p{Cc}\u202A-\u202E\u2066-\u2069]/gu, ' ').replace(/\s+/g, ' ').trim())
+  .transform((text) =>
+    text
+      .normalize('NFC')
+      .replace(/[\p{Cc}\u202A-\u202E\u2066-\u2069]/gu, ' ')
+      .replace(/\s+/g, ' ')
+      .trim(),
+  )
   .pipe(
-    z.string().min(1, 'A name needs at least one letter.').refine((text) => [...text].length <= NAME_LIMIT, {
-      error: (issue) => `“${[...String(issue.input)].slice(0, 20).join('')}…” is too long: a name can have ${NAME_LIMIT} letters.`,
-    }),
+    z
+      .string()
+      .min(1, 'A name needs at least one letter.')
+      .refine((text) => [...text].length <= NAME_LIMIT, {
+        error: (issue) =>
+          `“${[...String(issue.input)].slice(0, 20).join('')}…” is too long: a name can have ${NAME_LIMIT} letters.`,
+      }),
   );
 
-const list = z.string().max(2_000).transform((text) => text.split(',').map((w) => w.trim()).filter(Boolean)).pipe(z.array(word).max(60));
+const list = z
+  .string()
+  .max(2_000)
+  .transform((text) =>
+    text
+      .split(',')
+      .map((w) => w.trim())
+      .filter(Boolean),
+  )
+  .pipe(z.array(word).max(60));
 
-const oneOf = <T extends number>(numbers: readonly T[]) => z.coerce.number().pipe(z.union(numbers.map((n) => z.literal(n))));
-const flag = z.enum(['1']).transform(() => true).optional().catch(undefined);
+const oneOf = <T extends number>(numbers: readonly T[]) =>
+  z.coerce.number().pipe(z.union(numbers.map((n) => z.literal(n))));
+const flag = z
+  .enum(['1'])
+  .transform(() => true)
+  .optional()
+  .catch(undefined);
 
 /** The address of the Words screen: every choice is in it, so it can be kept, shared and gone back to. */
 export const wordsSchema = z.object({
   task: z.enum(SET_TASKS).catch('blending').default('blending'),
-  sounds: z.union([z.literal('any'), oneOf(COUNTS)]).catch(3).default(3),
-  shape: z.string().regex(/^[CV]{1,12}$/).optional().catch(undefined),
+  sounds: z
+    .union([z.literal('any'), oneOf(COUNTS)])
+    .catch(3)
+    .default(3),
+  shape: z
+    .string()
+    .regex(/^[CV]{1,12}$/)
+    .optional()
+    .catch(undefined),
   first: z.enum(FIRSTS).optional().catch(undefined),
   sound: z.string().max(4).optional().catch(undefined),
   place: z.enum(PLACES).optional().catch(undefined),
   syllables: oneOf(SYLLABLES).optional().catch(undefined),
-  only: z.string().max(200).transform((text) => ONLY.filter((name) => text.split(',').includes(name))).optional().catch(undefined),
+  only: z
+    .string()
+    .max(200)
+    .transform((text) => ONLY.filter((name) => text.split(',').includes(name)))
+    .optional()
+    .catch(undefined),
   doubtful: flag,
   q: z.string().max(60).optional().catch(undefined),
   sort: z.enum(SORTS).optional().catch(undefined),
@@ -101,7 +151,10 @@ export type Choice = z.infer<typeof wordsSchema>;
 export const SET_LIMIT = 60;
 export const wordSetSchema = z.object({
   name: nameSchema,
-  words: z.array(word).min(1, 'A word set needs at least one word.').max(SET_LIMIT, `A word set can have ${SET_LIMIT} words.`),
+  words: z
+    .array(word)
+    .min(1, 'A word set needs at least one word.')
+    .max(SET_LIMIT, `A word set can have ${SET_LIMIT} words.`),
 });
 
 /** The keys of a line, or null where it cannot be read. */
@@ -114,69 +167,108 @@ function keysOf(line: string): string[] | null {
 }
 
 /** A spelling as typed: small letters of any Latin alphabet, an apostrophe or a hyphen inside. */
-export const spellingSchema = z.string().transform((text) => text.normalize('NFC').trim().toLowerCase().replaceAll('’', "'"))
-  .pipe(z.string().regex(/^\p{Script=Latin}+(['-]\p{Script=Latin}+)*$/u, 'Type one word, letters only.').max(24, 'A word can have 24 letters.'));
+export const spellingSchema = z
+  .string()
+  .transform((text) => text.normalize('NFC').trim().toLowerCase().replaceAll('’', "'"))
+  .pipe(
+    z
+      .string()
+      .regex(/^\p{Script=Latin}+(['-]\p{Script=Latin}+)*$/u, 'Type one word, letters only.')
+      .max(24, 'A word can have 24 letters.'),
+  );
 
-const sentenceText = (what: string, most: number) => z.string().transform((text) => text.replace(/\s+/g, ' ').trim()).pipe(z.string().max(most, `${what} can have ${most} letters.`));
+const sentenceText = (what: string, most: number) =>
+  z
+    .string()
+    .transform((text) => text.replace(/\s+/g, ' ').trim())
+    .pipe(z.string().max(most, `${what} can have ${most} letters.`));
 
 /** A word of the setting's own: spelling, sounds as a transcription line, the letters cut to them. */
-export const ownWordSchema = z.object({
-  word: spellingSchema,
-  line: z.string().max(200),
-  letters: z.string().max(80),
-  meaning: sentenceText('The meaning', 80),
-  sentence: sentenceText('The sentence', 120),
-  prop: z.boolean(),
-  cautions: z.array(z.enum(CAUTIONS)).max(CAUTIONS.length),
-}).superRefine((own, ctx) => {
-  const read = keysOf(own.line);
-  if (!read?.some((key) => isVowelKey(key))) {
-    ctx.addIssue({ code: 'custom', message: 'These sounds cannot be read. Every word needs at least one vowel.', path: ['line'] });
-    return;
-  }
-  const keys = read.length;
-  if (keys < 2) ctx.addIssue({ code: 'custom', message: 'A word for these games has at least two sounds.', path: ['line'] });
-  if (keys > 16) ctx.addIssue({ code: 'custom', message: 'That is more sounds than these games can use.', path: ['line'] });
-  const pieces = parseLetters(own.letters);
-  if (spell(pieces) !== own.word || pieces.reduce((sum, piece) => sum + piece.keys, 0) !== keys) {
-    ctx.addIssue({ code: 'custom', message: 'The letters do not fit the sounds.', path: ['letters'] });
-  }
-});
+export const ownWordSchema = z
+  .object({
+    word: spellingSchema,
+    line: z.string().max(200),
+    letters: z.string().max(80),
+    meaning: sentenceText('The meaning', 80),
+    sentence: sentenceText('The sentence', 120),
+    prop: z.boolean(),
+    cautions: z.array(z.enum(CAUTIONS)).max(CAUTIONS.length),
+  })
+  .superRefine((own, ctx) => {
+    const read = keysOf(own.line);
+    if (!read?.some((key) => isVowelKey(key))) {
+      ctx.addIssue({
+        code: 'custom',
+        message: 'These sounds cannot be read. Every word needs at least one vowel.',
+        path: ['line'],
+      });
+      return;
+    }
+    const keys = read.length;
+    if (keys < 2)
+      ctx.addIssue({ code: 'custom', message: 'A word for these games has at least two sounds.', path: ['line'] });
+    if (keys > 16)
+      ctx.addIssue({ code: 'custom', message: 'That is more sounds than these games can use.', path: ['line'] });
+    const pieces = parseLetters(own.letters);
+    if (spell(pieces) !== own.word || pieces.reduce((sum, piece) => sum + piece.keys, 0) !== keys) {
+      ctx.addIssue({ code: 'custom', message: 'The letters do not fit the sounds.', path: ['letters'] });
+    }
+  });
 export type OwnWordInput = z.infer<typeof ownWordSchema>;
 
-export const taughtSchema = z.array(z.string().refine((key) => isConsonantKey(key) || isVowelKey(key), 'That is not a sound.')).max(80);
+export const taughtSchema = z
+  .array(z.string().refine((key) => isConsonantKey(key) || isVowelKey(key), 'That is not a sound.'))
+  .max(80);
 
 export const startSchema = z.object({
   groupId: idSchema,
   task: z.enum(SET_TASKS),
-  words: list.pipe(z.array(word).min(1, 'Choose at least one word.').max(SET_LIMIT, `A session can have ${SET_LIMIT} words.`)),
+  words: list.pipe(
+    z.array(word).min(1, 'Choose at least one word.').max(SET_LIMIT, `A session can have ${SET_LIMIT} words.`),
+  ),
   model: word.optional(),
   spares: list.optional(),
 });
 export type StartRequest = z.infer<typeof startSchema>;
 
 export const correctionSchema = z.object({
-  answerId: idSchema, newId: idSchema, outcome: z.enum(OUTCOMES, 'Choose one of the five outcomes.'),
+  answerId: idSchema,
+  newId: idSchema,
+  outcome: z.enum(OUTCOMES, 'Choose one of the five outcomes.'),
   note: z.string().max(NOTE_LIMIT, `A note can have ${NOTE_LIMIT} letters.`).optional(),
-  why: z.enum(WHYS).optional(), childId: idSchema.nullable().optional(), by: z.string().max(BY_LIMIT).optional(),
+  why: z.enum(WHYS).optional(),
+  childId: idSchema.nullable().optional(),
+  by: z.string().max(BY_LIMIT).optional(),
 });
 
 export const conventionsSchema = z.object(
-  Object.fromEntries(CONVENTION_IDS.map((id) => [id, z.boolean()])) as Record<(typeof CONVENTION_IDS)[number], z.ZodBoolean>,
+  Object.fromEntries(CONVENTION_IDS.map((id) => [id, z.boolean()])) as Record<
+    (typeof CONVENTION_IDS)[number],
+    z.ZodBoolean
+  >,
 );
 export const settingsSchema = z.object({ accent: z.enum(ACCENT_IDS), conventions: conventionsSchema });
 
 /** How answers are weighed, which units come first, and how many adults can lead a group. */
 export const MOST_STAFF = 8;
 export const progressSettingsSchema = z.object({
-  rule: z.enum(RULES), unitOrder: z.enum(UNIT_ORDERS), staff: z.coerce.number().int().min(1, 'At least one adult leads.').max(MOST_STAFF, `At most ${MOST_STAFF} adults.`),
+  rule: z.enum(RULES),
+  unitOrder: z.enum(UNIT_ORDERS),
+  staff: z.coerce.number().int().min(1, 'At least one adult leads.').max(MOST_STAFF, `At most ${MOST_STAFF} adults.`),
 });
 
 /** A step chosen by an adult; null goes back to the suggestion. */
-export const chosenStepSchema = z.strictObject({
-  step: z.strictObject({ ladder: z.string(), rung: z.string() }).refine(({ ladder, rung }) => LADDERS.some((l) => l.id === ladder && l.rungs.some((r) => r.id === rung)), 'There is no such step.'),
-  by: z.string().max(BY_LIMIT).nullable().optional(),
-}).nullable();
+export const chosenStepSchema = z
+  .strictObject({
+    step: z
+      .strictObject({ ladder: z.string(), rung: z.string() })
+      .refine(
+        ({ ladder, rung }) => LADDERS.some((l) => l.id === ladder && l.rungs.some((r) => r.id === rung)),
+        'There is no such step.',
+      ),
+    by: z.string().max(BY_LIMIT).nullable().optional(),
+  })
+  .nullable();
 
 /** The first thing wrong, as it stands, for a form whose fields a person can see. */
 export const reason = (error: z.ZodError): string => error.issues[0]?.message ?? 'That does not fit.';

@@ -1,6 +1,15 @@
 import Papa from 'papaparse';
 import { roundOf, turnInRound, WHY_WORDS, type Why } from '../sessions/log';
-import { HELP_WORDS, OUTCOME_WORDS, SLIP_WORDS, STANDING_WORDS, type Help, type Outcome, type Slip, type Standing } from '../answers/outcome';
+import {
+  HELP_WORDS,
+  OUTCOME_WORDS,
+  SLIP_WORDS,
+  STANDING_WORDS,
+  type Help,
+  type Outcome,
+  type Slip,
+  type Standing,
+} from '../answers/outcome';
 
 export interface ExportRow {
   readonly id: string;
@@ -29,23 +38,52 @@ export interface ExportRow {
   /** ISO 8601, UTC. */
   readonly at: string;
   /** Earlier marks of the same answer, oldest first; they stay in the log. */
-  readonly before: readonly { readonly id: string; readonly outcome: Outcome; readonly at: string; /** Why the next one took its place. */ readonly why: Why | null }[];
+  readonly before: readonly {
+    readonly id: string;
+    readonly outcome: Outcome;
+    readonly at: string;
+    /** Why the next one took its place. */ readonly why: Why | null;
+  }[];
 }
 
 export interface SessionExport {
   readonly format: 'bouncy-echo-session';
   readonly version: 3;
   readonly session: {
-    readonly id: string; readonly group: string; readonly title: string;
+    readonly id: string;
+    readonly group: string;
+    readonly title: string;
     readonly rounds: readonly { readonly task: string; readonly step: string; readonly items: readonly string[] }[];
-    readonly accent: string; readonly startedAt: string; readonly finishedAt: string | null;
+    readonly accent: string;
+    readonly startedAt: string;
+    readonly finishedAt: string | null;
   };
   readonly answers: readonly ExportRow[];
 }
 
 export const CSV_COLUMNS = [
-  'round', 'turn', 'task', 'step', 'child', 'word', 'sounds', 'outcome', 'slip', 'said', 'sounds that slipped', 'help', 'note',
-  'seconds to mark', 'stands as', 'put right by the child', 'spoken or shown', 'asked by', 'marked by', 'marked at (UTC)', 'marked before as', 'answer id',
+  'round',
+  'turn',
+  'task',
+  'step',
+  'child',
+  'word',
+  'sounds',
+  'outcome',
+  'slip',
+  'said',
+  'sounds that slipped',
+  'help',
+  'note',
+  'seconds to mark',
+  'stands as',
+  'put right by the child',
+  'spoken or shown',
+  'asked by',
+  'marked by',
+  'marked at (UTC)',
+  'marked before as',
+  'answer id',
 ] as const;
 
 /**
@@ -54,11 +92,28 @@ export const CSV_COLUMNS = [
  */
 export function toCsv({ answers }: SessionExport): string {
   const rows = answers.map((a) => [
-    roundOf(a.turn) + 1, turnInRound(a.turn) + 1, a.task, a.step, a.child ?? 'Everyone together', a.word, a.sounds.join(' '), OUTCOME_WORDS[a.outcome],
-    a.slip ? SLIP_WORDS[a.slip] : '', a.said ?? '', a.missed.map((i) => a.sounds[i] ?? '').join(' '),
-    a.helps.map((h) => HELP_WORDS[h]).join(', '), a.note ?? '',
-    a.thinkMs === null ? '' : (a.thinkMs / 1000).toFixed(1), STANDING_WORDS[a.standing], a.selfCorrected ? 'yes' : '', a.shown ? 'shown' : 'spoken', a.partner ?? '', a.markedBy ?? '', a.at,
-    a.before.map((b) => `${OUTCOME_WORDS[b.outcome]}${b.why ? ` (${WHY_WORDS[b.why]})` : ''}`).join(', '), a.id,
+    roundOf(a.turn) + 1,
+    turnInRound(a.turn) + 1,
+    a.task,
+    a.step,
+    a.child ?? 'Everyone together',
+    a.word,
+    a.sounds.join(' '),
+    OUTCOME_WORDS[a.outcome],
+    a.slip ? SLIP_WORDS[a.slip] : '',
+    a.said ?? '',
+    a.missed.map((i) => a.sounds[i] ?? '').join(' '),
+    a.helps.map((h) => HELP_WORDS[h]).join(', '),
+    a.note ?? '',
+    a.thinkMs === null ? '' : (a.thinkMs / 1000).toFixed(1),
+    STANDING_WORDS[a.standing],
+    a.selfCorrected ? 'yes' : '',
+    a.shown ? 'shown' : 'spoken',
+    a.partner ?? '',
+    a.markedBy ?? '',
+    a.at,
+    a.before.map((b) => `${OUTCOME_WORDS[b.outcome]}${b.why ? ` (${WHY_WORDS[b.why]})` : ''}`).join(', '),
+    a.id,
   ]);
   return `\uFEFF${Papa.unparse({ fields: [...CSV_COLUMNS], data: rows }, { escapeFormulae: true, newline: '\r\n' })}\r\n`;
 }

@@ -3,13 +3,24 @@ import { z } from 'zod';
 import { nameSchema, ownWordSchema, reason, SET_LIMIT, spellingSchema, type OwnWordInput } from './schemas';
 
 /** One word of a set as a file carries it: its name, and all that makes it where it is the setting's own. */
-export interface FileWord { readonly word: string; readonly own: OwnWordInput | null }
+export interface FileWord {
+  readonly word: string;
+  readonly own: OwnWordInput | null;
+}
 
-export interface SetFile { readonly name: string; readonly words: readonly FileWord[] }
+export interface SetFile {
+  readonly name: string;
+  readonly words: readonly FileWord[];
+}
 
 export const WORD_SET_FORMAT = 'bouncy-echo-word-set';
 
-const fileSchema = z.object({ format: z.literal(WORD_SET_FORMAT), version: z.literal(1), name: z.unknown(), words: z.array(z.unknown()) });
+const fileSchema = z.object({
+  format: z.literal(WORD_SET_FORMAT),
+  version: z.literal(1),
+  name: z.unknown(),
+  words: z.array(z.unknown()),
+});
 
 /** A set as JSON. Example: `JSON.parse(setToJson(set)).format // 'bouncy-echo-word-set'`. */
 export const setToJson = ({ name, words }: SetFile): string =>
@@ -20,7 +31,13 @@ const COLUMNS = ['word', 'sounds', 'letters', 'meaning', 'sentence', 'prop', 'ca
 /** A set as CSV (RFC 4180), own words with all that makes them; the set's name is the file's name. */
 export const setToCsv = ({ words }: SetFile): string => {
   const rows = words.map(({ word, own }) => [
-    word, own?.line ?? '', own?.letters ?? '', own?.meaning ?? '', own?.sentence ?? '', own?.prop ? 'yes' : '', own?.cautions.join(' ') ?? '',
+    word,
+    own?.line ?? '',
+    own?.letters ?? '',
+    own?.meaning ?? '',
+    own?.sentence ?? '',
+    own?.prop ? 'yes' : '',
+    own?.cautions.join(' ') ?? '',
   ]);
   return `\uFEFF${Papa.unparse({ fields: [...COLUMNS], data: rows }, { escapeFormulae: true, newline: '\r\n' })}\r\n`;
 };
@@ -51,21 +68,38 @@ function readWord(row: number, raw: Record<string, unknown>): ReadRow {
   if (!spelt.success) return { row, text, word: null, why: reason(spelt.error) };
   if (!raw.line) return { row, text, word: { word: spelt.data, own: null }, why: null };
   const own = ownWordSchema.safeParse({ ...raw, word: spelt.data });
-  return own.success ? { row, text, word: { word: spelt.data, own: own.data }, why: null } : { row, text, word: null, why: reason(own.error) };
+  return own.success
+    ? { row, text, word: { word: spelt.data, own: own.data }, why: null }
+    : { row, text, word: null, why: reason(own.error) };
 }
 
 /** An apostrophe put before a formula on the way out is taken off on the way in. */
 const bare = (cell: string | undefined): string => (cell ?? '').trim().replace(/^'(?=[=+\-@\t\r'])/, '');
 
 function readCsv(text: string, name: string): ReadSet {
-  const { data } = Papa.parse<Record<string, string>>(text, { header: true, skipEmptyLines: 'greedy', transformHeader: (h) => h.trim().toLowerCase() });
-  if (!data.length || !('word' in data[0]!)) return { name, rows: [], fault: 'The first row of a CSV file names its columns; one of them must be “word”.' };
+  const { data } = Papa.parse<Record<string, string>>(text, {
+    header: true,
+    skipEmptyLines: 'greedy',
+    transformHeader: (h) => h.trim().toLowerCase(),
+  });
+  if (!data.length || !('word' in data[0]!))
+    return { name, rows: [], fault: 'The first row of a CSV file names its columns; one of them must be “word”.' };
   return {
-    name, fault: null,
-    rows: data.slice(0, ROW_LIMIT).map((row, i) => readWord(i + 2, {
-      word: bare(row.word), line: (row.sounds ?? '').trim(), letters: bare(row.letters),
-      meaning: bare(row.meaning), sentence: bare(row.sentence), prop: /^(yes|true|1)$/i.test(bare(row.prop)), cautions: bare(row.cautions).split(/[\s,]+/).filter(Boolean),
-    })),
+    name,
+    fault: null,
+    rows: data.slice(0, ROW_LIMIT).map((row, i) =>
+      readWord(i + 2, {
+        word: bare(row.word),
+        line: (row.sounds ?? '').trim(),
+        letters: bare(row.letters),
+        meaning: bare(row.meaning),
+        sentence: bare(row.sentence),
+        prop: /^(yes|true|1)$/i.test(bare(row.prop)),
+        cautions: bare(row.cautions)
+          .split(/[\s,]+/)
+          .filter(Boolean),
+      }),
+    ),
   };
 }
 
@@ -77,10 +111,25 @@ function readJson(text: string, fallback: string): ReadSet {
     return { name: fallback, rows: [], fault: 'This is not readable JSON. Export the set again, or use CSV.' };
   }
   const file = fileSchema.safeParse(raw);
-  if (!file.success) return { name: fallback, rows: [], fault: `This JSON is not a word set: it should have format “${WORD_SET_FORMAT}”, version 1, a name and words.` };
+  if (!file.success)
+    return {
+      name: fallback,
+      rows: [],
+      fault: `This JSON is not a word set: it should have format “${WORD_SET_FORMAT}”, version 1, a name and words.`,
+    };
   const name = nameSchema.safeParse(file.data.name);
-  const rows = file.data.words.slice(0, ROW_LIMIT).map((word, i) =>
-    typeof word === 'object' && word !== null ? readWord(i + 1, word as Record<string, unknown>) : { row: i + 1, text: String(word).slice(0, 60), word: null, why: 'Each word is an object with a “word” in it.' });
+  const rows = file.data.words
+    .slice(0, ROW_LIMIT)
+    .map((word, i) =>
+      typeof word === 'object' && word !== null
+        ? readWord(i + 1, word as Record<string, unknown>)
+        : {
+            row: i + 1,
+            text: String(word).slice(0, 60),
+            word: null,
+            why: 'Each word is an object with a “word” in it.',
+          },
+    );
   return { name: name.success ? name.data : fallback, rows, fault: null };
 }
 

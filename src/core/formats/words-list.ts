@@ -39,8 +39,15 @@ export const listWords = (entries: readonly Entry[], { accent, convention }: Wor
   entries.map((entry) => {
     const made = prepare(entry, accent, PRESETS[convention]);
     return {
-      word: made.word, sounds: made.sounds.map((s) => s.ipa), units: made.count, unit_sounds: made.units.map((u) => u.sounds.map((s) => s.ipa).join('')),
-      shape: made.shape, syllables: syllableCount(made.segments), contested: made.contest !== null, contested_why: contestWords(made) ?? '', doubt: entry.doubt ?? '',
+      word: made.word,
+      sounds: made.sounds.map((s) => s.ipa),
+      units: made.count,
+      unit_sounds: made.units.map((u) => u.sounds.map((s) => s.ipa).join('')),
+      shape: made.shape,
+      syllables: syllableCount(made.segments),
+      contested: made.contest !== null,
+      contested_why: contestWords(made) ?? '',
+      doubt: entry.doubt ?? '',
     };
   });
 
@@ -48,4 +55,7 @@ export const listWords = (entries: readonly Entry[], { accent, convention }: Wor
 export const writeList = (rows: readonly WordsListRow[], format: WordsListRequest['format']): string =>
   format === 'json'
     ? `[\n${rows.map((row) => JSON.stringify(row)).join(',\n')}\n]\n`
-    : `${Papa.unparse(rows.map((row) => ({ ...row, sounds: row.sounds.join(' '), unit_sounds: row.unit_sounds.join(' ') })), { newline: '\r\n' })}\r\n`;
+    : `${Papa.unparse(
+        rows.map((row) => ({ ...row, sounds: row.sounds.join(' '), unit_sounds: row.unit_sounds.join(' ') })),
+        { newline: '\r\n' },
+      )}\r\n`;

@@ -19,30 +19,59 @@ test('the second judge catches what is wrong: answers turned round, foils that r
   };
   const [pair, far] = of('rhyme-pairs', 'far', 'hat cat');
   expect(JUDGES['rhyme-pairs']!(pair, far, 'southern-british')).toBeNull();
-  expect(JUDGES['rhyme-pairs']!({ ...pair, judged: { by: 'choice', choices: ['yes', 'no'], right: 1 } }, far, 'southern-british')).not.toBeNull();
+  expect(
+    JUDGES['rhyme-pairs']!(
+      { ...pair, judged: { by: 'choice', choices: ['yes', 'no'], right: 1 } },
+      far,
+      'southern-british',
+    ),
+  ).not.toBeNull();
   const [swap, first] = of('swap', 'first', 'top mop');
-  expect(JUDGES.swap!({ ...swap, judged: { by: 'sounds', sounds: ['m', 'æ', 'p'] } }, first, 'southern-british')).not.toBeNull();
+  expect(
+    JUDGES.swap!({ ...swap, judged: { by: 'sounds', sounds: ['m', 'æ', 'p'] } }, first, 'southern-british'),
+  ).not.toBeNull();
   const [hunted] = of('hunt', '3-4', '/s/ /p/ /ɒ/ /t/');
   expect(huntFault(hunted, 'southern-british', made.guard)).toBeNull();
   const view = hunted.view as Extract<Item['view'], { kind: 'hunt' }>;
-  expect(huntFault({ ...hunted, view: { ...view, words: view.words.filter((w) => w.word !== 'stop') } }, 'southern-british', made.guard)).toContain('stop');
-  expect(huntFault({ ...hunted, view: { ...view, words: [...view.words, { word: 'milk', count: 4 }] } }, 'southern-british', made.guard)).toContain('milk');
+  expect(
+    huntFault(
+      { ...hunted, view: { ...view, words: view.words.filter((w) => w.word !== 'stop') } },
+      'southern-british',
+      made.guard,
+    ),
+  ).toContain('stop');
+  expect(
+    huntFault(
+      { ...hunted, view: { ...view, words: [...view.words, { word: 'milk', count: 4 }] } },
+      'southern-british',
+      made.guard,
+    ),
+  ).toContain('milk');
 });
 
-test.each(ACCENTS)('hunts list every word of the bank that the handful makes, and none that it does not (%s)', (accent) => {
-  const made = material(accent);
-  const hunt = TASKS.find((t) => t.id === 'hunt')!;
-  for (const step of hunt.steps) for (let seed = 1; seed <= 6; seed += 1) {
-    for (const item of generate(hunt, step, made, { size: 2, seed }).items) expect(huntFault(item, accent, made.guard), `${item.key}, seed ${seed}`).toBeNull();
-  }
-}, 120_000);
+test.each(ACCENTS)(
+  'hunts list every word of the bank that the handful makes, and none that it does not (%s)',
+  (accent) => {
+    const made = material(accent);
+    const hunt = TASKS.find((t) => t.id === 'hunt')!;
+    for (const step of hunt.steps)
+      for (let seed = 1; seed <= 6; seed += 1) {
+        for (const item of generate(hunt, step, made, { size: 2, seed }).items)
+          expect(huntFault(item, accent, made.guard), `${item.key}, seed ${seed}`).toBeNull();
+      }
+  },
+  120_000,
+);
 
 describe('sets', () => {
   const made = material();
   const task = (id: string): Task => TASKS.find((t) => t.id === id)!;
   test('the same request gives the same set, another seed another', () => {
     for (const t of TASKS) {
-      const set = (seed: number): string => generate(t, t.steps[0]!, made, { size: 5, seed, spares: 3 }).items.map((i) => i.key).join();
+      const set = (seed: number): string =>
+        generate(t, t.steps[0]!, made, { size: 5, seed, spares: 3 })
+          .items.map((i) => i.key)
+          .join();
       expect(set(3), t.id).toBe(set(3));
       expect(new Set([1, 2, 3, 4, 5].map(set)).size, t.id).toBeGreaterThan(1);
     }
@@ -50,33 +79,59 @@ describe('sets', () => {
   test('words used lately stay away while others are left', () => {
     for (const id of ['blending', 'first-sound', 'rhyme-pairs', 'leave-out']) {
       const first = generate(task(id), task(id).steps.at(-2)!, made, { size: 6, seed: 1 }).items.map((i) => i.word);
-      const again = generate(task(id), task(id).steps.at(-2)!, made, { size: 6, seed: 1, avoid: first }).items.map((i) => i.word);
-      expect(again.filter((w) => first.includes(w)), id).toEqual([]);
+      const again = generate(task(id), task(id).steps.at(-2)!, made, { size: 6, seed: 1, avoid: first }).items.map(
+        (i) => i.word,
+      );
+      expect(
+        again.filter((w) => first.includes(w)),
+        id,
+      ).toEqual([]);
     }
   });
   test('a pair of sounds a child says alike never tells right from wrong', () => {
-    const pairs = [['f', 'θ'], ['s', 'ʃ'], ['t', 'k']] as const;
-    const met = (a: string | undefined, b: string | undefined): boolean => pairs.some(([x, y]) => (a === x && b === y) || (a === y && b === x));
+    const pairs = [
+      ['f', 'θ'],
+      ['s', 'ʃ'],
+      ['t', 'k'],
+    ] as const;
+    const met = (a: string | undefined, b: string | undefined): boolean =>
+      pairs.some(([x, y]) => (a === x && b === y) || (a === y && b === x));
     let near = 0;
     for (let seed = 1; seed <= 60; seed += 1) {
       for (const free of [false, true]) {
-        const set = generate(task('same-first'), task('same-first').steps[1]!, made, { size: 6, seed, ...(free ? {} : { pairs }) });
-        for (const { words: [a, b] } of set.items) if (met(a!.marks[0]!.ipa, b!.marks[0]!.ipa)) near += free ? 1 : 1_000;
+        const set = generate(task('same-first'), task('same-first').steps[1]!, made, {
+          size: 6,
+          seed,
+          ...(free ? {} : { pairs }),
+        });
+        for (const {
+          words: [a, b],
+        } of set.items)
+          if (met(a!.marks[0]!.ipa, b!.marks[0]!.ipa)) near += free ? 1 : 1_000;
       }
-      for (const item of generate(task('sort'), task('sort').steps[1]!, made, { size: 6, seed, sound: 's', pairs }).items) expect(met(item.marks[0]!.ipa, 's'), `${item.key}, seed ${seed}`).toBe(false);
+      for (const item of generate(task('sort'), task('sort').steps[1]!, made, { size: 6, seed, sound: 's', pairs })
+        .items)
+        expect(met(item.marks[0]!.ipa, 's'), `${item.key}, seed ${seed}`).toBe(false);
     }
     // Without the pair they do meet, so the check can fail; with it never.
     expect(near).toBeGreaterThan(0);
     expect(near).toBeLessThan(1_000);
   });
   test('kept items stay, and the set is made around them', () => {
-    const set = generate(task('blending'), task('blending').steps[3]!, made, { size: 6, seed: 9, keep: ['fish', 'map'] });
+    const set = generate(task('blending'), task('blending').steps[3]!, made, {
+      size: 6,
+      seed: 9,
+      keep: ['fish', 'map'],
+    });
     expect(set.items.map((i) => i.key)).toEqual(expect.arrayContaining(['fish', 'map']));
     expect(set.items).toHaveLength(6);
   });
   test('contested words stay out of counting games until the setting has said how it counts', () => {
     for (let seed = 1; seed <= 60; seed += 1) {
-      for (const step of task('segmenting').steps) expect(generate(task('segmenting'), step, made, { size: 6, seed }).items.every((i) => i.contested === null)).toBe(true);
+      for (const step of task('segmenting').steps)
+        expect(
+          generate(task('segmenting'), step, made, { size: 6, seed }).items.every((i) => i.contested === null),
+        ).toBe(true);
     }
   });
   test('what cannot be had is said', () => {
@@ -90,12 +145,27 @@ describe('how hard an item is', () => {
   test('each task’s ladder only rises', () => {
     for (const task of TASKS) {
       const points = task.steps.map((step) => stepPoints(task, step));
-      points.forEach((p, i) => i > 0 && expect(p, `${task.id}: ${task.steps[i]!.id} after ${task.steps[i - 1]!.id}`).toBeGreaterThan(points[i - 1]!));
+      points.forEach(
+        (p, i) =>
+          i > 0 &&
+          expect(p, `${task.id}: ${task.steps[i]!.id} after ${task.steps[i - 1]!.id}`).toBeGreaterThan(points[i - 1]!),
+      );
     }
   });
   // Order of tasks and units: Adams, Beginning to Read (1990), and Anthony & Lonigan (2004), Journal of Educational Psychology 96; both from memory.
   test('tasks on sounds: notice, match, first sound, last, middle, blend, segment, leave out, add, swap', () => {
-    const order = ['same-first', 'sound-odd', 'first-sound', 'last-sound', 'middle-sound', 'blending', 'segmenting', 'leave-out', 'add', 'swap'];
+    const order = [
+      'same-first',
+      'sound-odd',
+      'first-sound',
+      'last-sound',
+      'middle-sound',
+      'blending',
+      'segmenting',
+      'leave-out',
+      'add',
+      'swap',
+    ];
     const points = order.map((id) => {
       const task = TASKS.find((t) => t.id === id)!;
       const step = task.steps.find((s) => s.count === 3) ?? task.steps[0]!;
@@ -104,23 +174,37 @@ describe('how hard an item is', () => {
     points.forEach((p, i) => i > 0 && expect(p, `${order[i]} after ${order[i - 1]}`).toBeGreaterThan(points[i - 1]!));
   });
   test('units: words, syllables, rhyme, onset and rime, sounds', () => {
-    const points = (['word', 'syllable', 'rhyme', 'onset-rime', 'sound'] as const).map((unit) => stepPoints({ act: 'notice', unit }, { id: 'x', name: 'x' }));
+    const points = (['word', 'syllable', 'rhyme', 'onset-rime', 'sound'] as const).map((unit) =>
+      stepPoints({ act: 'notice', unit }, { id: 'x', name: 'x' }),
+    );
     expect(points).toEqual([...points].sort((a, b) => a - b));
     expect(new Set(points).size).toBe(5);
   });
   test('in the word: more sounds, clusters, beats, a clipped start, a less known word', () => {
-    const rises = (...names: string[]): void => names.forEach((n, i) => i > 0 && expect(difficulty(word(n)), `${names[i - 1]} < ${n}`).toBeGreaterThan(difficulty(word(names[i - 1]!))));
+    const rises = (...names: string[]): void =>
+      names.forEach(
+        (n, i) =>
+          i > 0 &&
+          expect(difficulty(word(n)), `${names[i - 1]} < ${n}`).toBeGreaterThan(difficulty(word(names[i - 1]!))),
+      );
     rises('bee', 'sun', 'milk', 'splash');
     rises('sun', 'top');
     rises('sock', 'carrot');
-    const { reasons } = hardnessOf(TASKS.find((t) => t.id === 'blending')!, { id: '4', name: '4 sounds', count: 4 }, word('frog'));
+    const { reasons } = hardnessOf(
+      TASKS.find((t) => t.id === 'blending')!,
+      { id: '4', name: '4 sounds', count: 4 },
+      word('frog'),
+    );
     expect(reasons).toEqual(expect.arrayContaining(['4 sounds', 'a cluster', 'begins with a sound that can be held']));
   });
   test('generated sets rise with the ladder', () => {
     const made = material();
     for (const task of TASKS.filter((t) => !t.inOrder && t.act !== 'echo')) {
       const means = task.steps.map((step) => {
-        const items = Array.from({ length: 12 }, (_, seed) => generate(task, step, made, { size: 6, seed }).items).flat();
+        const items = Array.from(
+          { length: 12 },
+          (_, seed) => generate(task, step, made, { size: 6, seed }).items,
+        ).flat();
         return items.reduce((sum, i) => sum + i.difficulty, 0) / items.length;
       });
       // Words of one step may be easier than those of the step before; the whole ladder still goes up.

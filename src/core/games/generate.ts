@@ -42,7 +42,16 @@ export interface Generated {
 }
 
 /** What makes a word less welcome in a set; the cheaper is taken first. */
-const COST = { band: 2, syllable: 1.5, unseen: 1, sameFirst: 4, sameVowel: 3, jitter: 3, avoided: 100, owned: -3 } as const;
+const COST = {
+  band: 2,
+  syllable: 1.5,
+  unseen: 1,
+  sameFirst: 4,
+  sameVowel: 3,
+  jitter: 3,
+  avoided: 100,
+  owned: -3,
+} as const;
 const SAMPLE = 36;
 const TRIES = 14;
 const LONGEST_RUN = 3;
@@ -60,7 +69,9 @@ export function generate(task: Task, step: Step, material: Material, request: Ga
 
 /** Words that can head an item at a step, easiest first; worked out once. */
 export function headsOf(task: Task, step: Step, material: Material): readonly Word[] {
-  return material.keep(`heads ${task.id} ${step.id}`, () => [...task.heads(step, material)].sort((a, b) => difficulty(a) - difficulty(b) || (a.word < b.word ? -1 : 1)));
+  return material.keep(`heads ${task.id} ${step.id}`, () =>
+    [...task.heads(step, material)].sort((a, b) => difficulty(a) - difficulty(b) || (a.word < b.word ? -1 : 1)),
+  );
 }
 
 class Making {
@@ -73,11 +84,22 @@ class Making {
   private readonly used = new Set<string>();
   private readonly kinds: number;
 
-  constructor(private readonly task: Task, private readonly step: Step, private readonly material: Material, private readonly request: GameRequest) {
+  constructor(
+    private readonly task: Task,
+    private readonly step: Step,
+    private readonly material: Material,
+    private readonly request: GameRequest,
+  ) {
     this.random = seeded(request.seed);
     this.wishes = {
-      sound: request.sound, words: request.words ? new Set(request.words) : undefined, pairs: request.pairs, start: request.start, target: request.target,
-      size: request.size, avoid: new Set(request.avoid ?? []), contested: request.contested ?? false,
+      sound: request.sound,
+      words: request.words ? new Set(request.words) : undefined,
+      pairs: request.pairs,
+      start: request.start,
+      target: request.target,
+      size: request.size,
+      avoid: new Set(request.avoid ?? []),
+      contested: request.contested ?? false,
     };
     const kept = (request.keep ?? []).map(readKey);
     this.theme = task.theme ? (kept[0]?.sounds?.[0] ?? task.theme(step, material, this.random, this.wishes)) : null;
@@ -106,14 +128,17 @@ class Making {
 
   private short(made: number): string | null {
     if (made >= this.request.size) return null;
-    const why = this.wishes.sound !== undefined ? 'with that sound' : this.wishes.words ? 'from these words' : 'in this accent';
+    const why =
+      this.wishes.sound !== undefined ? 'with that sound' : this.wishes.words ? 'from these words' : 'in this accent';
     return made ? `Only ${made} could be made ${why}.` : `None could be made ${why}.`;
   }
 
   /** A set that hangs together is made in one go, and keeps its order. */
   private sequence(): Generated {
     const { task, step, material, random, wishes, theme } = this;
-    const specs = this.request.keep?.length ? this.request.keep.map(readKey) : task.sequence!({ step, material, random, theme, wishes });
+    const specs = this.request.keep?.length
+      ? this.request.keep.map(readKey)
+      : task.sequence!({ step, material, random, theme, wishes });
     const items = specs.flatMap((spec) => this.tryMake(spec) ?? []);
     const words = new Set(items.flatMap((i) => readKey(i.key).words));
     const heads = this.eligible.filter((w) => !words.has(w.word));
@@ -133,13 +158,28 @@ class Making {
 
   private build(head: Word, kind: number): Item | null {
     const { step, material, random, theme, wishes } = this;
-    return this.tryMake(this.task.build({ head, step, material, random, kind, theme, wishes: { ...wishes, avoid: this.used.size ? new Set([...wishes.avoid, ...this.used]) : wishes.avoid } }));
+    return this.tryMake(
+      this.task.build({
+        head,
+        step,
+        material,
+        random,
+        kind,
+        theme,
+        wishes: { ...wishes, avoid: this.used.size ? new Set([...wishes.avoid, ...this.used]) : wishes.avoid },
+      }),
+    );
   }
 
   private take(item: Item | null, into: Item[] = this.items): boolean {
     if (!item) return false;
     const names = readKey(item.key).words;
-    if (names.length ? names.some((w) => this.used.has(w)) : [...this.items, ...this.spares].some((i) => i.key === item.key)) return false;
+    if (
+      names.length
+        ? names.some((w) => this.used.has(w))
+        : [...this.items, ...this.spares].some((i) => i.key === item.key)
+    )
+      return false;
     // Words that sound alike do not meet, whoever heads the item.
     if (names.some((n) => [...this.used].some((u) => this.soundsLike(n, u)))) return false;
     names.forEach((w) => this.used.add(w));
@@ -157,13 +197,21 @@ class Making {
     const loose = this.wishes.sound !== undefined || this.theme !== null;
     return this.items.some((i) => {
       const other = this.material.byName.get(i.word);
-      return other !== undefined && (homophones(other, word) || (!loose && (traitsOf(other).rhyme === traitsOf(word).rhyme || oneSoundApart(other, word))));
+      return (
+        other !== undefined &&
+        (homophones(other, word) ||
+          (!loose && (traitsOf(other).rhyme === traitsOf(word).rhyme || oneSoundApart(other, word))))
+      );
     });
   }
 
   private cost(word: Word): number {
     const { entry } = word;
-    let cost = (entry.band - 1) * COST.band + (traitsOf(word).syllables - 1) * COST.syllable + (entry.picture || entry.prop ? 0 : COST.unseen) + this.random() * COST.jitter;
+    let cost =
+      (entry.band - 1) * COST.band +
+      (traitsOf(word).syllables - 1) * COST.syllable +
+      (entry.picture || entry.prop ? 0 : COST.unseen) +
+      this.random() * COST.jitter;
     if (this.wishes.avoid.has(word.word)) cost += COST.avoided;
     if (this.request.owned?.has(word.word)) cost += COST.owned;
     for (const { word: name } of this.items) {
@@ -192,7 +240,11 @@ class Making {
   /** Takes the first of the cheapest words of a stretch of the list that can be built and does not muddle the set. */
   private pick(from: number, to: number, kind: number, relaxed: boolean, into: Item[] = this.items): boolean {
     const pool = this.sample(from, to, kind);
-    const tried = pool.map((word) => ({ word, cost: this.cost(word) })).sort((a, b) => a.cost - b.cost).filter(({ word }) => relaxed || !this.muddles(word)).slice(0, TRIES);
+    const tried = pool
+      .map((word) => ({ word, cost: this.cost(word) }))
+      .sort((a, b) => a.cost - b.cost)
+      .filter(({ word }) => relaxed || !this.muddles(word))
+      .slice(0, TRIES);
     return tried.some(({ word }) => this.take(this.build(word, kind), into));
   }
 
@@ -228,7 +280,9 @@ class Making {
   private withoutRuns(sorted: Item[]): Item[] {
     const out = [...sorted];
     for (let guard = 0; guard < 40; guard += 1) {
-      const at = out.findIndex((_, i) => i >= LONGEST_RUN && out.slice(i - LONGEST_RUN, i).every((o) => o.kind === out[i]!.kind));
+      const at = out.findIndex(
+        (_, i) => i >= LONGEST_RUN && out.slice(i - LONGEST_RUN, i).every((o) => o.kind === out[i]!.kind),
+      );
       if (at < 0) return out;
       // Another item as hard, with another answer, breaks the run; else the run is cut short.
       const [low, high] = [out[at - 1]!.difficulty, out[at]!.difficulty];
@@ -236,7 +290,8 @@ class Making {
       const to = this.eligible.findLastIndex((w) => difficulty(w) + this.base <= high) + 1;
       const made: Item[] = [];
       const others = Array.from({ length: this.kinds }, (_, k) => k).filter((k) => k !== out[at]!.kind);
-      const found = from >= 0 && to > from && shuffle(others, this.random).some((kind) => this.pick(from, to, kind, true, made));
+      const found =
+        from >= 0 && to > from && shuffle(others, this.random).some((kind) => this.pick(from, to, kind, true, made));
       if (found) {
         out.splice(at, 1, ...made);
         out.sort((a, b) => a.difficulty - b.difficulty || (a.key < b.key ? -1 : 1));
@@ -256,7 +311,13 @@ class Making {
     const wanted = (this.request.spares ?? 0) + 1;
     for (let tries = 0; n && this.spares.length < wanted && tries < wanted * 2; tries += 1) {
       // The first stands as the model: an easy one.
-      this.pick(0, this.spares.length ? n : Math.max(1, Math.floor(n / 3)), tries % this.kinds, tries > wanted, this.spares);
+      this.pick(
+        0,
+        this.spares.length ? n : Math.max(1, Math.floor(n / 3)),
+        tries % this.kinds,
+        tries > wanted,
+        this.spares,
+      );
     }
   }
 }
@@ -282,4 +343,3 @@ export function balanced(size: number, kinds: number, random: Random): number[] 
   }
   return even;
 }
-

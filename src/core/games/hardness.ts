@@ -37,18 +37,33 @@ export type FoilKind = keyof typeof POINTS.foil;
  */
 export function stepPoints(task: Pick<TaskCore, 'act' | 'unit'>, step: Step): number {
   return (
-    POINTS.act[task.act] + POINTS.unit[step.unit ?? task.unit] + (step.place ? POINTS.place[step.place] : 0) + (step.foil ? POINTS.foil[step.foil] : 0) +
-    (step.result ? POINTS.result[step.result] : 0) + (step.told ? POINTS.told[step.told] : 0) + (step.starts ? POINTS.starts[step.starts] : 0) +
-    (step.choices ? (step.choices - 1) * POINTS.choices : 0) + (step.count ? (step.count - 1) * POINTS.count : 0) + (step.pictures ? POINTS.pictures : 0)
+    POINTS.act[task.act] +
+    POINTS.unit[step.unit ?? task.unit] +
+    (step.place ? POINTS.place[step.place] : 0) +
+    (step.foil ? POINTS.foil[step.foil] : 0) +
+    (step.result ? POINTS.result[step.result] : 0) +
+    (step.told ? POINTS.told[step.told] : 0) +
+    (step.starts ? POINTS.starts[step.starts] : 0) +
+    (step.choices ? (step.choices - 1) * POINTS.choices : 0) +
+    (step.count ? (step.count - 1) * POINTS.count : 0) +
+    (step.pictures ? POINTS.pictures : 0)
   );
 }
 
 /** Points of the word itself; in an item the step's count is in the step's points already. */
 export const wordPoints = (word: Word | null): number => (word ? difficulty(word) : 0);
 
-export interface Hardness { readonly points: number; readonly reasons: readonly string[] }
+export interface Hardness {
+  readonly points: number;
+  readonly reasons: readonly string[];
+}
 
-const MAKING_REASON = { hold: 'begins with a sound that can be held', clip: 'begins with a sound that must be clipped', light: 'begins with a light sound', vowel: 'begins with a vowel' } as const;
+const MAKING_REASON = {
+  hold: 'begins with a sound that can be held',
+  clip: 'begins with a sound that must be clipped',
+  light: 'begins with a light sound',
+  vowel: 'begins with a vowel',
+} as const;
 const BAND_REASON = { 1: 'an everyday word', 2: 'a word most children know', 3: 'a word to tell about first' } as const;
 
 /** How hard one item is, and why in words. */

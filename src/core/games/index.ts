@@ -14,8 +14,18 @@ import type { Step, Task } from './task';
 
 /** Every task that ships, in the order of the catalogue. Adding a family touches its own file and this list. */
 export const TASKS: readonly Task[] = [
-  ...WORD_TASKS, ...SYLLABLE_TASKS, ...RHYME_TASKS, ...SAY_TASKS, ...FIND_TASKS, ...BLENDING_TASKS, ...SEGMENTING_TASKS, ...LEAVING_OUT_TASKS, ...ADDING_TASKS,
-  ...SWAPPING_TASKS, ...HUNT_TASKS, ...ECHO_TASKS,
+  ...WORD_TASKS,
+  ...SYLLABLE_TASKS,
+  ...RHYME_TASKS,
+  ...SAY_TASKS,
+  ...FIND_TASKS,
+  ...BLENDING_TASKS,
+  ...SEGMENTING_TASKS,
+  ...LEAVING_OUT_TASKS,
+  ...ADDING_TASKS,
+  ...SWAPPING_TASKS,
+  ...HUNT_TASKS,
+  ...ECHO_TASKS,
 ];
 
 const byId = new Map(TASKS.map((task) => [task.id, task]));
@@ -33,11 +43,14 @@ export const isTask = (id: string): boolean => byId.has(id);
 export const MIXED: Step = { id: 'mixed', name: 'words of your own' };
 
 /** The step of an id, or the task's first. Example: `stepOf(taskOf('blending'), '4').count // 4`. */
-export const stepOf = (task: Task, id: string): Step => (id === MIXED.id ? MIXED : (task.steps.find((s) => s.id === id) ?? task.steps[0]!));
+export const stepOf = (task: Task, id: string): Step =>
+  id === MIXED.id ? MIXED : (task.steps.find((s) => s.id === id) ?? task.steps[0]!);
 
 /** Tasks that any set of words can be played with. */
 export const SET_TASKS = ['blending', 'segmenting'] as const;
 
 /** The step of words chosen by hand: that of their number of sounds where they agree. */
 export const stepForCounts = (task: Task, counts: readonly number[]): Step =>
-  task.steps.find((s) => !s.unit && s.count !== undefined && counts.every((n) => n >= s.count! && n <= (s.most ?? s.count!))) ?? MIXED;
+  task.steps.find(
+    (s) => !s.unit && s.count !== undefined && counts.every((n) => n >= s.count! && n <= (s.most ?? s.count!)),
+  ) ?? MIXED;

@@ -29,7 +29,10 @@ export interface Mark {
 /** Who says a line of the script. */
 export const ROLES = ['adult', 'together', 'children'] as const;
 export type Role = (typeof ROLES)[number];
-export interface Line { readonly role: Role; readonly text: string }
+export interface Line {
+  readonly role: Role;
+  readonly text: string;
+}
 
 /** A word as a screen shows it. */
 export interface Shown {
@@ -51,15 +54,34 @@ export type View =
   /** Words in a row: `answer` is the one that is right (the odd one, the one that rhymes); `first` is the word asked about. */
   | { readonly kind: 'row'; readonly answer: number | null; readonly first: boolean }
   /** A sound leaves, drops in, or both. */
-  | { readonly kind: 'change'; readonly from: readonly Mark[]; readonly to: readonly Mark[]; readonly gone: readonly number[]; readonly come: readonly number[] }
+  | {
+      readonly kind: 'change';
+      readonly from: readonly Mark[];
+      readonly to: readonly Mark[];
+      readonly gone: readonly number[];
+      readonly come: readonly number[];
+    }
   /** One beat for each part: words of a sentence, or syllables. */
-  | { readonly kind: 'beats'; readonly parts: readonly string[]; readonly ownName: boolean; readonly out: number | null }
+  | {
+      readonly kind: 'beats';
+      readonly parts: readonly string[];
+      readonly ownName: boolean;
+      readonly out: number | null;
+    }
   /** A handful of sounds, every word it makes, and a timer. */
-  | { readonly kind: 'hunt'; readonly sounds: readonly Mark[]; readonly words: readonly { readonly word: string; readonly count: number }[]; readonly seconds: number }
+  | {
+      readonly kind: 'hunt';
+      readonly sounds: readonly Mark[];
+      readonly words: readonly { readonly word: string; readonly count: number }[];
+      readonly seconds: number;
+    }
   /** A list to say back. */
   | { readonly kind: 'list'; readonly entries: readonly string[]; readonly backwards: boolean }
   /** A short story; words to catch are marked. */
-  | { readonly kind: 'story'; readonly sentences: readonly (readonly { readonly text: string; readonly hit: boolean }[])[] };
+  | {
+      readonly kind: 'story';
+      readonly sentences: readonly (readonly { readonly text: string; readonly hit: boolean }[])[];
+    };
 
 /** Everything the Play screen needs to run one item. Plain data: it crosses to the browser as it is. */
 export interface Item {
@@ -109,18 +131,35 @@ export function marksOf(word: Word): Mark[] {
 
 /** The letters of each segment; none where one piece spells several keys. */
 function lettersBySegment({ entry }: Word): (string | undefined)[] {
-  return entry.letters.flatMap((piece) => Array.from({ length: piece.keys }, () => (piece.keys > 1 ? undefined : piece.tail ? `${piece.letters}‑${piece.tail}` : piece.letters)));
+  return entry.letters.flatMap((piece) =>
+    Array.from({ length: piece.keys }, () =>
+      piece.keys > 1 ? undefined : piece.tail ? `${piece.letters}‑${piece.tail}` : piece.letters,
+    ),
+  );
 }
 
 /** A mark for a sound that stands alone. */
-export const soundMark = (ipa: string, accent: AccentId): Mark => ({ ipa, ...labelOf(ipa, accent), making: makingOf(ipa), close: false, fused: false });
+export const soundMark = (ipa: string, accent: AccentId): Mark => ({
+  ipa,
+  ...labelOf(ipa, accent),
+  making: makingOf(ipa),
+  close: false,
+  fused: false,
+});
 
 export const shownOf = (word: Word): Shown => ({
-  word: word.word, marks: marksOf(word), count: word.count, meaning: word.entry.meaning, picture: word.entry.picture, prop: word.entry.prop, cautions: word.entry.cautions,
+  word: word.word,
+  marks: marksOf(word),
+  count: word.count,
+  meaning: word.entry.meaning,
+  picture: word.entry.picture,
+  prop: word.entry.prop,
+  cautions: word.entry.cautions,
 });
 
 /** Sounds as labels with dots between, for reading aloud. Example: `s … l … u … g`. */
-export const spokenApart = (word: Word): string => word.sounds.map((s) => labelOf(s.ipa, word.accent).label).join(' … ');
+export const spokenApart = (word: Word): string =>
+  word.sounds.map((s) => labelOf(s.ipa, word.accent).label).join(' … ');
 
 /** A sound between slashes. Example: `/sh/`. */
 export const slashed = (ipa: string, accent: AccentId): string => `/${labelOf(ipa, accent).label}/`;
@@ -151,7 +190,8 @@ export function need<T>(thing: T | null | undefined, what: string): T {
 }
 
 /** The word of a name, which must be in the bank. */
-export const wordOf = (material: Material, name: string | undefined): Word => need(material.byName.get(name ?? ''), `“${name ?? ''}” is not in the bank.`);
+export const wordOf = (material: Material, name: string | undefined): Word =>
+  need(material.byName.get(name ?? ''), `“${name ?? ''}” is not in the bank.`);
 
 /**
  * Makes the item of a spec and proves it: every fact the task states about it, and that nothing in it is rude.
@@ -160,7 +200,10 @@ export const wordOf = (material: Material, name: string | undefined): Word => ne
 export function makeItem(task: Task, step: Step, from: Spec | string, material: Material): Item {
   const spec = typeof from === 'string' ? readKey(from) : from;
   const key = keyOf(spec);
-  const inAccent = material.keep('sounds of the accent', () => new Set(material.words.flatMap((w) => w.sounds.map((s) => s.ipa))));
+  const inAccent = material.keep(
+    'sounds of the accent',
+    () => new Set(material.words.flatMap((w) => w.sounds.map((s) => s.ipa))),
+  );
   if (spec.sounds?.some((ipa) => !inAccent.has(ipa))) throw new Unproved(`A sound of “${key}” is not in the accent.`);
   const made = task.make(spec, step, material);
   const { head } = made;
@@ -173,11 +216,29 @@ export function makeItem(task: Task, step: Step, from: Spec | string, material: 
   if (broken) throw new Unproved(`No item for “${key}” in ${task.name}: ${broken[0]} does not hold.`);
   const { points, reasons } = hardnessOf(task, step, head);
   return {
-    key, task: task.id, step: step.id, word: head?.word ?? made.words[0]?.word ?? key, words: made.words,
-    meaning: head?.entry.meaning ?? '', sentence: head?.entry.sentence ?? '', count: head?.count ?? 0, marks: head ? marksOf(head) : [],
-    view: made.view, say: fill(task.plain, made.slots), slots: made.slots, script: made.script, how: made.how, expected: made.expected, judged: made.judged,
-    likely: made.likely, kind: made.kind ?? 0, foil: step.foil ?? null, difficulty: points, reasons,
-    contested: head ? contestWords(head) : null, proof: facts.map(([what]) => what),
+    key,
+    task: task.id,
+    step: step.id,
+    word: head?.word ?? made.words[0]?.word ?? key,
+    words: made.words,
+    meaning: head?.entry.meaning ?? '',
+    sentence: head?.entry.sentence ?? '',
+    count: head?.count ?? 0,
+    marks: head ? marksOf(head) : [],
+    view: made.view,
+    say: fill(task.plain, made.slots),
+    slots: made.slots,
+    script: made.script,
+    how: made.how,
+    expected: made.expected,
+    judged: made.judged,
+    likely: made.likely,
+    kind: made.kind ?? 0,
+    foil: step.foil ?? null,
+    difficulty: points,
+    reasons,
+    contested: head ? contestWords(head) : null,
+    proof: facts.map(([what]) => what),
   };
 }
 
@@ -191,12 +252,15 @@ export function sayingAdvice(word: Word): string {
 
 /** How to say sounds alone. Example: `advice(['s'], 'scottish') // 'Hold /s/.'`. */
 export function advice(sounds: readonly string[], accent: AccentId): string {
-  const of = (making: Making): string[] => sounds.filter((ipa) => makingOf(ipa) === making).map((ipa) => slashed(ipa, accent));
+  const of = (making: Making): string[] =>
+    sounds.filter((ipa) => makingOf(ipa) === making).map((ipa) => slashed(ipa, accent));
   const [hold, clip, light] = [of('hold'), of('clip'), of('light')];
   return [
     hold.length ? `Hold ${list(hold)}.` : '',
     clip.length ? `Clip ${list(clip)}: no “uh”.` : '',
     light.length ? `${list(light)} lightly.` : '',
     !hold.length && !clip.length && !light.length ? MAKING_ADVICE.vowel : '',
-  ].filter(Boolean).join(' ');
+  ]
+    .filter(Boolean)
+    .join(' ');
 }

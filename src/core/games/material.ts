@@ -46,43 +46,85 @@ export interface MaterialSource {
   readonly otherWords: readonly LittleWord[];
 }
 
-export interface LittleWord { readonly word: string; readonly line: string; readonly ownLines: Readonly<Record<string, string>> }
+export interface LittleWord {
+  readonly word: string;
+  readonly line: string;
+  readonly ownLines: Readonly<Record<string, string>>;
+}
 
 /** Reads the little words that sentences need and no game asks for (first row is the header). */
-export const parseLittleWords = (text: string): LittleWord[] => text.split('\n').slice(1).filter(Boolean).map((row) => {
-  const [word = '', line = '', own = ''] = row.split('\t');
-  return { word, line, ownLines: Object.fromEntries(own.split(';').filter(Boolean).map((part) => part.split('=') as [string, string])) };
-});
+export const parseLittleWords = (text: string): LittleWord[] =>
+  text
+    .split('\n')
+    .slice(1)
+    .filter(Boolean)
+    .map((row) => {
+      const [word = '', line = '', own = ''] = row.split('\t');
+      return {
+        word,
+        line,
+        ownLines: Object.fromEntries(
+          own
+            .split(';')
+            .filter(Boolean)
+            .map((part) => part.split('=') as [string, string]),
+        ),
+      };
+    });
 
 const ipaOf = (word: Word): string[] => word.sounds.map((s) => s.ipa);
 
 /** Makes the material of an accent; the dearer parts only when a game first asks for them. */
-export function materialOf({ accent, conventions, words, guard, forms, littleWords, otherWords }: MaterialSource): Material {
+export function materialOf({
+  accent,
+  conventions,
+  words,
+  guard,
+  forms,
+  littleWords,
+  otherWords,
+}: MaterialSource): Material {
   const kept = new Map<string, unknown>();
   const keep = <T>(key: string, make: () => T): T => {
     if (!kept.has(key)) kept.set(key, make());
     return kept.get(key) as T;
   };
   const byName = new Map(words.map((w) => [w.word, w]));
-  const formWords = (): readonly Word[] => keep('forms', () => forms.flatMap((form) => {
-    const base = byName.get(form.base);
-    if (!base || byName.has(form.form)) return [];
-    const made = prepare(formEntry(form, base.entry), accent, conventions);
-    return guard(ipaOf(made)) ? [] : [made];
-  }));
-  const heard = ({ line, ownLines }: LittleWord): string[] => realiseSegments(parseTranscription(ownLines[accent] ?? ownLines[accentOf(accent).variantOf ?? ''] ?? line), accentOf(accent)).map((s) => s.ipa);
-  const little = (): ReadonlyMap<string, readonly string[]> => keep('little', () => new Map(littleWords.map((w) => [w.word, heard(w)])));
+  const formWords = (): readonly Word[] =>
+    keep('forms', () =>
+      forms.flatMap((form) => {
+        const base = byName.get(form.base);
+        if (!base || byName.has(form.form)) return [];
+        const made = prepare(formEntry(form, base.entry), accent, conventions);
+        return guard(ipaOf(made)) ? [] : [made];
+      }),
+    );
+  const heard = ({ line, ownLines }: LittleWord): string[] =>
+    realiseSegments(
+      parseTranscription(ownLines[accent] ?? ownLines[accentOf(accent).variantOf ?? ''] ?? line),
+      accentOf(accent),
+    ).map((s) => s.ipa);
+  const little = (): ReadonlyMap<string, readonly string[]> =>
+    keep('little', () => new Map(littleWords.map((w) => [w.word, heard(w)])));
   const others = (): ReadonlySet<string> => keep('others', () => new Set(otherWords.map((w) => heard(w).join(' '))));
-  const bySounds = (): ReadonlyMap<string, string> => keep('by sounds', () => {
-    const all = new Map([...little()].map(([word, sounds]) => [sounds.join(' '), word]));
-    for (const [said, word] of spellingsOf(formWords())) all.set(said, word.word);
-    for (const [said, word] of spellingsOf(words)) all.set(said, word.word);
-    return all;
-  });
-  const formByName = (): ReadonlyMap<string, Word> => keep('forms by name', () => new Map(formWords().map((w) => [w.word, w])));
+  const bySounds = (): ReadonlyMap<string, string> =>
+    keep('by sounds', () => {
+      const all = new Map([...little()].map(([word, sounds]) => [sounds.join(' '), word]));
+      for (const [said, word] of spellingsOf(formWords())) all.set(said, word.word);
+      for (const [said, word] of spellingsOf(words)) all.set(said, word.word);
+      return all;
+    });
+  const formByName = (): ReadonlyMap<string, Word> =>
+    keep('forms by name', () => new Map(formWords().map((w) => [w.word, w])));
   const knownAs = (sounds: readonly string[]): string | undefined => bySounds().get(sounds.join(' '));
   return {
-    accent, words, byName, guard, keep, knownAs, isOther: (sounds) => others().has(sounds.join(' ')),
+    accent,
+    words,
+    byName,
+    guard,
+    keep,
+    knownAs,
+    isOther: (sounds) => others().has(sounds.join(' ')),
     context: { guard, spellingOf: (sounds) => (guard(sounds) ? undefined : knownAs(sounds)) },
     forms: formWords,
     baseOf: () => keep('bases', () => new Map(forms.map((f) => [f.form, { base: f.base, ending: f.ending }]))),

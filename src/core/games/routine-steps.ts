@@ -2,4 +2,10 @@
 export const ROUTINE_STEPS = ['say-back', 'my-turn', 'together', 'your-turn', 'join'] as const;
 export type RoutineStep = (typeof ROUTINE_STEPS)[number];
 
-export const ROUTINE_WORDS: Readonly<Record<RoutineStep, string>> = { 'say-back': 'Say it back', 'my-turn': 'My turn', together: 'Together', 'your-turn': 'Your turn', join: 'Join it' };
+export const ROUTINE_WORDS: Readonly<Record<RoutineStep, string>> = {
+  'say-back': 'Say it back',
+  'my-turn': 'My turn',
+  together: 'Together',
+  'your-turn': 'Your turn',
+  join: 'Join it',
+};

@@ -14,5 +14,10 @@ const JOINED: ReadonlySet<string> = new Set(['segmenting', 'split', 'ask-sound']
 export function routineOf(task: string, check: boolean): RoutineStep[] {
   const { family, id } = taskOf(task);
   return ROUTINE_STEPS.filter((step) =>
-    step === 'say-back' ? SAID_BACK.has(family) : step === 'join' ? JOINED.has(id) : step === 'your-turn' || (!check && family !== 'word-hunt'));
+    step === 'say-back'
+      ? SAID_BACK.has(family)
+      : step === 'join'
+        ? JOINED.has(id)
+        : step === 'your-turn' || (!check && family !== 'word-hunt'),
+  );
 }

@@ -10,13 +10,32 @@ import type { Spec } from './spec';
 
 /** The families, in the order of the catalogue. */
 export const FAMILIES = [
-  'words', 'syllables', 'rhyme', 'first-sounds', 'blending', 'segmenting', 'leaving-out', 'adding', 'swapping', 'word-hunt', 'echo',
+  'words',
+  'syllables',
+  'rhyme',
+  'first-sounds',
+  'blending',
+  'segmenting',
+  'leaving-out',
+  'adding',
+  'swapping',
+  'word-hunt',
+  'echo',
 ] as const;
 export type FamilyId = (typeof FAMILIES)[number];
 
 export const FAMILY_NAMES: Readonly<Record<FamilyId, string>> = {
-  words: 'Words in a sentence', syllables: 'Syllables', rhyme: 'Rhyme', 'first-sounds': 'First sounds', blending: 'Blending', segmenting: 'Segmenting',
-  'leaving-out': 'Leaving out', adding: 'Adding', swapping: 'Swapping', 'word-hunt': 'Word hunt', echo: 'Echo',
+  words: 'Words in a sentence',
+  syllables: 'Syllables',
+  rhyme: 'Rhyme',
+  'first-sounds': 'First sounds',
+  blending: 'Blending',
+  segmenting: 'Segmenting',
+  'leaving-out': 'Leaving out',
+  adding: 'Adding',
+  swapping: 'Swapping',
+  'word-hunt': 'Word hunt',
+  echo: 'Echo',
 };
 
 /** One step of a task's ladder, as data. */

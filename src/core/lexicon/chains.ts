@@ -57,16 +57,30 @@ export function linkOf(from: Word, { word: to, change, at }: Neighbour): Link {
 }
 
 /** A swap inside a cluster is heard in both words: *slip* to *skip*. */
-const linkPlace = (link: Link): ChangePlace => (link.change === 'swap' && placeOf(link.to, link.at) === 'cluster' ? 'cluster' : link.place);
+const linkPlace = (link: Link): ChangePlace =>
+  link.change === 'swap' && placeOf(link.to, link.at) === 'cluster' ? 'cluster' : link.place;
 
 /** A class of sound is kept in a swap: a vowel is swapped for a vowel. */
 const sameKind = (link: Link): boolean =>
   link.change !== 'swap' || link.from.sounds[link.at]!.vowel === link.to.sounds[link.at]!.vowel;
 
 /** The steps a request allows from a word. */
-export function linksFrom(word: Word, { neighbours, places, grow, allowed }: Pick<ChainRequest, 'places' | 'grow' | 'allowed'> & { neighbours: Neighbourhood }): Link[] {
-  return neighbours.of(word).map((n) => linkOf(word, n))
-    .filter((link) => (grow || link.change === 'swap') && places.includes(linkPlace(link)) && sameKind(link) && allowed(link.to));
+export function linksFrom(
+  word: Word,
+  {
+    neighbours,
+    places,
+    grow,
+    allowed,
+  }: Pick<ChainRequest, 'places' | 'grow' | 'allowed'> & { neighbours: Neighbourhood },
+): Link[] {
+  return neighbours
+    .of(word)
+    .map((n) => linkOf(word, n))
+    .filter(
+      (link) =>
+        (grow || link.change === 'swap') && places.includes(linkPlace(link)) && sameKind(link) && allowed(link.to),
+    );
 }
 
 /** Looks into this many words before it says that it found no more: keeps the answer immediate. */
@@ -123,9 +137,15 @@ export function findChain(neighbours: Neighbourhood, request: ChainRequest, rand
   const ordered = (word: Word): Link[] => {
     const [before, earlier] = [path.at(-1), path.at(-2)];
     const cost = (link: Link): number =>
-      (link.to.entry.band - 1) * 2 + (before && linkPlace(before) === linkPlace(link) ? 3 : 0) + (earlier && linkPlace(earlier) === linkPlace(link) ? 1 : 0) +
+      (link.to.entry.band - 1) * 2 +
+      (before && linkPlace(before) === linkPlace(link) ? 3 : 0) +
+      (earlier && linkPlace(earlier) === linkPlace(link) ? 1 : 0) +
       (link.to.entry.picture ? 0 : 0.5);
-    return next(word).filter((link) => !used.has(traitsOf(link.to).said)).map((link) => ({ link, cost: cost(link) })).sort((a, b) => a.cost - b.cost).map(({ link }) => link);
+    return next(word)
+      .filter((link) => !used.has(traitsOf(link.to).said))
+      .map((link) => ({ link, cost: cost(link) }))
+      .sort((a, b) => a.cost - b.cost)
+      .map(({ link }) => link);
   };
   const search = (word: Word): boolean => {
     looks += 1;
@@ -149,25 +169,40 @@ export function findChain(neighbours: Neighbourhood, request: ChainRequest, rand
   };
   const whole = search(start);
   let links = whole ? [...path] : best;
-  if (!whole && target && far) links = shortest(start, target, toGo, next) ?? (links.length ? links : nearest(start, target, request.length, next));
+  if (!whole && target && far)
+    links =
+      shortest(start, target, toGo, next) ?? (links.length ? links : nearest(start, target, request.length, next));
   return {
-    links, whole,
+    links,
+    whole,
     words: [start, ...links.map((l) => l.to)],
     others: links.map((link, i) => {
       const taken = new Set([start, ...links.map((l) => l.to)].map((w) => traitsOf(w).said));
       const onwards = links[i + 1]?.to;
-      return next(link.from).filter((l) => !taken.has(traitsOf(l.to).said) && (!onwards || next(l.to).some((n) => traitsOf(n.to).said === traitsOf(onwards).said)))
-        .concat(next(link.from).filter((l) => !taken.has(traitsOf(l.to).said))).map((l) => l.to)
-        .filter((w, at, all) => all.indexOf(w) === at).slice(0, 6);
+      return next(link.from)
+        .filter(
+          (l) =>
+            !taken.has(traitsOf(l.to).said) &&
+            (!onwards || next(l.to).some((n) => traitsOf(n.to).said === traitsOf(onwards).said)),
+        )
+        .concat(next(link.from).filter((l) => !taken.has(traitsOf(l.to).said)))
+        .map((l) => l.to)
+        .filter((w, at, all) => all.indexOf(w) === at)
+        .slice(0, 6);
     }),
   };
 }
 
 /** A target nearer than asked is reached in fewer words. */
-function shortest(start: Word, target: Word, toGo: (word: Word) => number, next: (word: Word) => readonly Link[]): Link[] | null {
+function shortest(
+  start: Word,
+  target: Word,
+  toGo: (word: Word) => number,
+  next: (word: Word) => readonly Link[],
+): Link[] | null {
   if (!Number.isFinite(toGo(start))) return null;
   const out: Link[] = [];
-  for (let word = start; traitsOf(word).said !== traitsOf(target).said; ) {
+  for (let word = start; traitsOf(word).said !== traitsOf(target).said;) {
     const link = next(word).find((l) => toGo(l.to) === toGo(word) - 1);
     if (!link) return null;
     out.push(link);
@@ -180,8 +215,10 @@ function shortest(start: Word, target: Word, toGo: (word: Word) => number, next:
 function nearest(start: Word, target: Word, length: number, next: (word: Word) => readonly Link[]): Link[] {
   const out: Link[] = [];
   const used = new Set([traitsOf(start).said]);
-  for (let word = start; out.length < length - 1; ) {
-    const link = [...next(word)].filter((l) => !used.has(traitsOf(l.to).said)).sort((a, b) => unlike(a.to, target) - unlike(b.to, target))[0];
+  for (let word = start; out.length < length - 1;) {
+    const link = [...next(word)]
+      .filter((l) => !used.has(traitsOf(l.to).said))
+      .sort((a, b) => unlike(a.to, target) - unlike(b.to, target))[0];
     if (!link || unlike(link.to, target) >= unlike(word, target)) break;
     used.add(traitsOf(link.to).said);
     out.push(link);
@@ -196,7 +233,8 @@ export function unlike(a: Word, b: Word): number {
   let row = Array.from({ length: y.length + 1 }, (_, j) => j);
   for (let i = 1; i <= x.length; i += 1) {
     const here = [i];
-    for (let j = 1; j <= y.length; j += 1) here[j] = Math.min(row[j]! + 1, here[j - 1]! + 1, row[j - 1]! + (x[i - 1] === y[j - 1] ? 0 : 1));
+    for (let j = 1; j <= y.length; j += 1)
+      here[j] = Math.min(row[j]! + 1, here[j - 1]! + 1, row[j - 1]! + (x[i - 1] === y[j - 1] ? 0 : 1));
     row = here;
   }
   return row[y.length]!;

@@ -1,7 +1,10 @@
 import type { LetterPiece } from '../phonology/conventions';
 import { GRAPHEMES } from '../phonology/graphemes';
 
-interface Path { readonly cost: number; readonly pieces: readonly LetterPiece[] }
+interface Path {
+  readonly cost: number;
+  readonly pieces: readonly LetterPiece[];
+}
 
 /** A usual spelling costs little, a rare one more; a piece for two keys a little extra. */
 const costOf = (rank: number, keys: number): number => 1 + rank * 0.4 + (keys - 1) * 0.5;

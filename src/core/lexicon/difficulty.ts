@@ -17,7 +17,9 @@ export const firstMaking = (word: Word): Making => makingOf(word.sounds[0]!.ipa)
 /** True where the sound and the one before it are consonants of one syllable. Example: the r of *frog*. */
 export function followsInCluster({ sounds }: Pick<Word, 'sounds'>, at: number): boolean {
   const [before, here] = [sounds[at - 1], sounds[at]];
-  return before !== undefined && here !== undefined && !before.vowel && !here.vowel && before.syllable === here.syllable;
+  return (
+    before !== undefined && here !== undefined && !before.vowel && !here.vowel && before.syllable === here.syllable
+  );
 }
 
 /** True where the sound stands next to another consonant of its syllable. Example: the f and the r of *frog*. */
@@ -32,7 +34,10 @@ export const inCluster = (word: Pick<Word, 'sounds'>, at: number): boolean =>
 export function difficulty(word: Word): number {
   const clusters = word.sounds.filter((_, at) => inCluster(word, at)).length;
   return (
-    word.count * POINTS.sound + clusters * POINTS.clusterSound +
-    (syllableCount(word.segments) - 1) * POINTS.syllable + (word.entry.band - 1) * POINTS.band + POINTS.first[firstMaking(word)]
+    word.count * POINTS.sound +
+    clusters * POINTS.clusterSound +
+    (syllableCount(word.segments) - 1) * POINTS.syllable +
+    (word.entry.band - 1) * POINTS.band +
+    POINTS.first[firstMaking(word)]
   );
 }

@@ -6,7 +6,11 @@ import { parseLetters, type Entry } from './entry';
 export const ENDINGS = ['s', 'ing', 'ed'] as const;
 export type Ending = (typeof ENDINGS)[number];
 
-export interface Form { readonly form: string; readonly base: string; readonly ending: Ending }
+export interface Form {
+  readonly form: string;
+  readonly base: string;
+  readonly ending: Ending;
+}
 
 const VOICELESS: ReadonlySet<string> = new Set(['p', 't', 'k', 'f', 'th', 's', 'sh', 'ch', 'h', 'kh']);
 const HISSING: ReadonlySet<string> = new Set(['s', 'z', 'sh', 'zh', 'ch', 'j']);
@@ -35,30 +39,62 @@ function withTail(line: string, ending: Ending): string {
   const tail = tailOf(ending, last);
   const stressed = /['’,]/.test(line) || !tail.startsWith('.') ? line : `'${line}`;
   // A weak ending of its own is not said before another vowel: wobble, wobbling.
-  const before = ending === 'ing' && SYLLABIC_ENDINGS.has(last) ? stressed.replace(/ E([LMN])$/, (_, c: string) => ` ${c.toLowerCase()}`).replace(/\. ([a-z]+) ([lmn])$/, '$1 . $2') : stressed;
+  const before =
+    ending === 'ing' && SYLLABIC_ENDINGS.has(last)
+      ? stressed
+          .replace(/ E([LMN])$/, (_, c: string) => ` ${c.toLowerCase()}`)
+          .replace(/\. ([a-z]+) ([lmn])$/, '$1 . $2')
+      : stressed;
   // A written r comes back before a vowel: pour, pouring. Where r is said anyway, the accent says it once.
-  return isVowelKey(last) && tail.startsWith('. KIT') && LINKING.has(last) ? `${before} . r ${tail.slice(2)}` : `${before} ${tail}`;
+  return isVowelKey(last) && tail.startsWith('. KIT') && LINKING.has(last)
+    ? `${before} . r ${tail.slice(2)}`
+    : `${before} ${tail}`;
 }
 
-const LINKING: ReadonlySet<string> = new Set(['FERN', 'FIR', 'FUR', 'NEAR', 'SQUARE', 'START', 'NORTH', 'FORCE', 'CURE', 'lettER']);
+const LINKING: ReadonlySet<string> = new Set([
+  'FERN',
+  'FIR',
+  'FUR',
+  'NEAR',
+  'SQUARE',
+  'START',
+  'NORTH',
+  'FORCE',
+  'CURE',
+  'lettER',
+]);
 
 /** The entry of a word with an ending: sounds by rule, in every accent; letters in one piece. */
 export function formEntry({ form, ending }: Form, base: Entry): Entry {
   const line = withTail(base.line, ending);
   const keys = parseTranscription(line).length;
-  const ownLines = Object.fromEntries(Object.entries(base.ownLines).map(([accent, own]) => [accent, withTail(own, ending)]));
+  const ownLines = Object.fromEntries(
+    Object.entries(base.ownLines).map(([accent, own]) => [accent, withTail(own, ending)]),
+  );
   return {
-    ...base, word: form, line, ownLines, letters: parseLetters(`${form}:${keys}`), meaning: `${base.word}, with an ending`,
-    sentence: base.sentence, picture: null, prop: false, cautions: [],
+    ...base,
+    word: form,
+    line,
+    ownLines,
+    letters: parseLetters(`${form}:${keys}`),
+    meaning: `${base.word}, with an ending`,
+    sentence: base.sentence,
+    picture: null,
+    prop: false,
+    cautions: [],
   };
 }
 
 /** Reads the list of forms that dictionaries have (first row is the header: form, base, ending). */
 export function parseForms(text: string): Form[] {
-  return text.split('\n').slice(1).filter(Boolean).map((row) => {
-    const [form = '', base = '', ending = ''] = row.split('\t');
-    const known = ENDINGS.find((e) => e === ending);
-    if (!form || !base || !known) throw new Error(`Forms, "${row}": a column is empty or not an ending`);
-    return { form, base, ending: known };
-  });
+  return text
+    .split('\n')
+    .slice(1)
+    .filter(Boolean)
+    .map((row) => {
+      const [form = '', base = '', ending = ''] = row.split('\t');
+      const known = ENDINGS.find((e) => e === ending);
+      if (!form || !base || !known) throw new Error(`Forms, "${row}": a column is empty or not an ending`);
+      return { form, base, ending: known };
+    });
 }

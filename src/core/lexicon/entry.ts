@@ -64,8 +64,19 @@ export function spell(pieces: readonly LetterPiece[]): string {
  * Columns: word, sounds, letters, band, meaning, sentence, accents (`id=line;id=line`), picture, prop, cautions, doubt.
  */
 export function parseRow(row: string): Entry {
-  const [word = '', line = '', letterColumn = '', band = '', meaning = '', sentence = '', own = '', picture = '', prop = '', cautions = '', doubt = ''] =
-    row.split('\t');
+  const [
+    word = '',
+    line = '',
+    letterColumn = '',
+    band = '',
+    meaning = '',
+    sentence = '',
+    own = '',
+    picture = '',
+    prop = '',
+    cautions = '',
+    doubt = '',
+  ] = row.split('\t');
   const fail = (what: string): never => {
     throw new Error(`Word bank, "${word}": ${what}`);
   };
@@ -85,10 +96,22 @@ export function parseRow(row: string): Entry {
     if (segments.length !== spelt) fail(`${segments.length} keys but letters for ${spelt}`);
   }
   const among = <T extends string>(column: string, all: readonly T[]): T[] =>
-    column.split(',').filter(Boolean).map((part) => all.find((known) => known === part) ?? fail(`"${part}" is not one of ${all.join(', ')}`));
+    column
+      .split(',')
+      .filter(Boolean)
+      .map((part) => all.find((known) => known === part) ?? fail(`"${part}" is not one of ${all.join(', ')}`));
   return {
-    word, line, ownLines, letters, band: Number(band) as Band, meaning, sentence,
-    picture: picture || null, prop: among(prop, ['prop']).length > 0, cautions: among(cautions, CAUTIONS), doubt: among(doubt, DOUBTS)[0] ?? null,
+    word,
+    line,
+    ownLines,
+    letters,
+    band: Number(band) as Band,
+    meaning,
+    sentence,
+    picture: picture || null,
+    prop: among(prop, ['prop']).length > 0,
+    cautions: among(cautions, CAUTIONS),
+    doubt: among(doubt, DOUBTS)[0] ?? null,
   };
 }
 
@@ -104,8 +127,7 @@ export function parseBank(text: string): Entry[] {
 }
 
 /** The segments of an entry in an accent (its own line where it has one). */
-export const segmentsOf = (entry: Entry, accent: AccentId): Segment[] =>
-  parseTranscription(lineOf(entry, accent));
+export const segmentsOf = (entry: Entry, accent: AccentId): Segment[] => parseTranscription(lineOf(entry, accent));
 
 /** The line that holds in an accent: its own, that of the accent it is a variant of, or the shared one. */
 export const lineOf = (entry: Pick<Entry, 'line' | 'ownLines'>, accent: AccentId): string =>

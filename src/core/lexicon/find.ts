@@ -10,7 +10,15 @@ export const SYLLABLES = [1, 2, 3] as const;
 export type Syllables = (typeof SYLLABLES)[number];
 
 /** Only words that …; each may be asked for beside the others. */
-export const ONLY = ['agreed', 'taught', 'owned', 'picture', 'everyday', 'prop', 'own'] as const satisfies readonly Flag[];
+export const ONLY = [
+  'agreed',
+  'taught',
+  'owned',
+  'picture',
+  'everyday',
+  'prop',
+  'own',
+] as const satisfies readonly Flag[];
 export type Only = (typeof ONLY)[number];
 
 export interface Filters {
@@ -34,7 +42,11 @@ export interface Filters {
 export const LOOSENABLE = ['shape', 'first', 'sound', 'syllables', 'only', 'contested', 'doubtful', 'matches'] as const;
 export type Loosenable = (typeof LOOSENABLE)[number];
 
-export interface ShapeFacet { readonly shape: string; readonly words: number; readonly example: string }
+export interface ShapeFacet {
+  readonly shape: string;
+  readonly words: number;
+  readonly example: string;
+}
 
 export interface Facets {
   readonly counts: Readonly<Record<Count, number>>;
@@ -56,12 +68,26 @@ export interface Found {
 }
 
 /** The dimensions of a choice, one bit each: a word that fails just one counts towards that one's other choices. */
-const FAILS = { count: 1, shape: 2, first: 4, sound: 8, syllables: 16, contested: 32, doubtful: 64, matches: 128 } as const;
+const FAILS = {
+  count: 1,
+  shape: 2,
+  first: 4,
+  sound: 8,
+  syllables: 16,
+  contested: 32,
+  doubtful: 64,
+  matches: 128,
+} as const;
 const ONLY_BIT = (at: number): number => 256 << at;
 const ANY_ONLY = ONLY.reduce((mask, _, at) => mask | ONLY_BIT(at), 0);
 const ADDS: readonly (readonly [Loosenable, number])[] = [
-  ['shape', FAILS.shape], ['first', FAILS.first], ['sound', FAILS.sound], ['syllables', FAILS.syllables], ['contested', FAILS.contested],
-  ['doubtful', FAILS.doubtful], ['matches', FAILS.matches],
+  ['shape', FAILS.shape],
+  ['first', FAILS.first],
+  ['sound', FAILS.sound],
+  ['syllables', FAILS.syllables],
+  ['contested', FAILS.contested],
+  ['doubtful', FAILS.doubtful],
+  ['matches', FAILS.matches],
 ];
 
 /**
@@ -82,7 +108,16 @@ export function find(index: WordIndex, filters: Filters): Found {
   const soundOf = new Int32Array(index.sounds.length);
   const shapeOf = new Int32Array(index.shapeNames.length);
   const exampleOf = new Int32Array(index.shapeNames.length).fill(-1);
-  const adds: Record<Loosenable, number> = { shape: 0, first: 0, sound: 0, syllables: 0, only: 0, contested: 0, doubtful: 0, matches: 0 };
+  const adds: Record<Loosenable, number> = {
+    shape: 0,
+    first: 0,
+    sound: 0,
+    syllables: 0,
+    only: 0,
+    contested: 0,
+    doubtful: 0,
+    matches: 0,
+  };
   const fitting: number[] = [];
 
   for (let w = 0; w < words.length; w += 1) {
@@ -121,14 +156,17 @@ export function find(index: WordIndex, filters: Filters): Found {
   return {
     fitting,
     facets: {
-      total: fitting.length, adds,
+      total: fitting.length,
+      adds,
       counts: { 2: countOf[2]!, 3: countOf[3]!, 4: countOf[4]!, 5: countOf[5]!, 6: countOf[6]! },
       firsts: { hold: firstOf[0]!, clip: firstOf[1]!, light: firstOf[2]!, vowel: firstOf[3]! },
       syllables: { 1: syllableOf[1]!, 2: syllableOf[2]!, 3: syllableOf[3]! },
       sounds: Object.fromEntries(index.sounds.map((ipa, i) => [ipa, soundOf[i]!])),
       only: Object.fromEntries(ONLY.map((name, o) => [name, onlyOf[o]!])) as Record<Only, number>,
       shapes: index.shapeNames
-        .flatMap((name, s) => (shapeOf[s] ? [{ shape: name, words: shapeOf[s], example: words[exampleOf[s]!]!.word }] : []))
+        .flatMap((name, s) =>
+          shapeOf[s] ? [{ shape: name, words: shapeOf[s], example: words[exampleOf[s]!]!.word }] : [],
+        )
         .sort((a, b) => b.words - a.words || a.shape.localeCompare(b.shape)),
     },
   };
@@ -165,7 +203,8 @@ export function sortWords(index: WordIndex, found: readonly number[], sort: Sort
   const orders: Record<Sort, (a: number, b: number) => number> = {
     easy: (a, b) => difficulties[a]! - difficulties[b]! || byName(a, b),
     'a-z': byName,
-    'first-sound': (a, b) => sounds[firsts[a]!]!.localeCompare(sounds[firsts[b]!]!) || difficulties[a]! - difficulties[b]! || byName(a, b),
+    'first-sound': (a, b) =>
+      sounds[firsts[a]!]!.localeCompare(sounds[firsts[b]!]!) || difficulties[a]! - difficulties[b]! || byName(a, b),
     known: (a, b) => bands[a]! - bands[b]! || difficulties[a]! - difficulties[b]! || byName(a, b),
   };
   return [...found].sort(orders[sort]);

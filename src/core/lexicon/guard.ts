@@ -5,7 +5,8 @@ import { parseTranscription } from '../phonology/transcription';
 export type Guard = (sounds: readonly string[]) => boolean;
 
 /** The ends of *happy* and *bee* are heard alike, and so are weak and strong American ɝ. Other length tells words apart (*hail*, Northern). */
-const heard = (sounds: readonly string[]): string => sounds.join(' ').replace(/iː/g, 'i').replace(/uː/g, 'u').replace(/ɚ/g, 'ɝ');
+const heard = (sounds: readonly string[]): string =>
+  sounds.join(' ').replace(/iː/g, 'i').replace(/uː/g, 'u').replace(/ɚ/g, 'ɝ');
 
 /**
  * Builds the guard of an accent from transcription lines (first row is the header). It compares sounds,

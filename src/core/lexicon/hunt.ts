@@ -11,9 +11,14 @@ const counted = (sounds: readonly string[]): Map<string, number> => {
 };
 
 /** The sounds a word needs that the handful does not have, each with how many it needs. Example: two `t` for *tot* from one. */
-export function lacking(needed: readonly string[], handful: readonly string[]): { ipa: string; needs: number; has: number }[] {
+export function lacking(
+  needed: readonly string[],
+  handful: readonly string[],
+): { ipa: string; needs: number; has: number }[] {
   const has = counted(handful);
-  return [...counted(needed)].flatMap(([ipa, needs]) => ((has.get(ipa) ?? 0) < needs ? [{ ipa, needs, has: has.get(ipa) ?? 0 }] : []));
+  return [...counted(needed)].flatMap(([ipa, needs]) =>
+    (has.get(ipa) ?? 0) < needs ? [{ ipa, needs, has: has.get(ipa) ?? 0 }] : [],
+  );
 }
 
 /**
@@ -34,5 +39,7 @@ export function hunt(words: readonly Word[], handful: readonly string[]): Word[]
     said.add(key);
     found.push(word);
   }
-  return found.sort((a, b) => b.sounds.length - a.sounds.length || a.entry.band - b.entry.band || (a.word < b.word ? -1 : 1));
+  return found.sort(
+    (a, b) => b.sounds.length - a.sounds.length || a.entry.band - b.entry.band || (a.word < b.word ? -1 : 1),
+  );
 }

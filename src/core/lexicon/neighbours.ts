@@ -118,7 +118,11 @@ export function stepsFrom(graph: NeighbourGraph, from: number): Step[] {
 }
 
 /** A neighbour of a word: the word reached, and where. */
-export interface Neighbour { readonly word: Word; readonly change: Change; readonly at: number }
+export interface Neighbour {
+  readonly word: Word;
+  readonly change: Change;
+  readonly at: number;
+}
 
 export interface Neighbourhood {
   readonly graph: NeighbourGraph;
@@ -136,10 +140,13 @@ export function neighbourhood(words: readonly Word[]): Neighbourhood {
   const nodes = new Map(graph.said.map((said, i) => [said, i]));
   const wordsAt = [...groups.values()];
   return {
-    graph, wordsAt,
+    graph,
+    wordsAt,
     of: (word) => {
       const node = nodes.get(traitsOf(word).said);
-      return node === undefined ? [] : stepsFrom(graph, node).map(({ change, at, to }) => ({ change, at, word: wordsAt[to]![0]! }));
+      return node === undefined
+        ? []
+        : stepsFrom(graph, node).map(({ change, at, to }) => ({ change, at, word: wordsAt[to]![0]! }));
     },
   };
 }

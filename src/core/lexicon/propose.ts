@@ -35,7 +35,12 @@ export function candidates(spelling: string, phones: readonly string[]): Candida
     const pieces = cutLetters(plain, keys);
     if (!pieces) continue;
     const cost = pieces.length + choices.reduce((sum, c, i) => sum + places[i]!.choices.indexOf(c) * 0.6, 0);
-    found.push({ choices, cost, letters: writeLetters(pieces), line: writeLine(choices, places, seamKeys(pieces, seams)) });
+    found.push({
+      choices,
+      cost,
+      letters: writeLetters(pieces),
+      line: writeLine(choices, places, seamKeys(pieces, seams)),
+    });
   }
   return found.sort((a, b) => a.cost - b.cost);
 }
@@ -55,12 +60,17 @@ function* combinations(places: readonly Place[]): Generator<string[]> {
 function seamOffsets(spelling: string): Set<number> {
   const offsets = new Set<number>();
   let at = 0;
-  for (const char of spelling) if (char === '+') offsets.add(at); else at += 1;
+  for (const char of spelling)
+    if (char === '+') offsets.add(at);
+    else at += 1;
   return offsets;
 }
 
 /** Indexes of the keys at which a seam lies: the first piece that begins at or after the offset. */
-function seamKeys(pieces: readonly { letters: string; tail: string; keys: number }[], offsets: ReadonlySet<number>): Set<number> {
+function seamKeys(
+  pieces: readonly { letters: string; tail: string; keys: number }[],
+  offsets: ReadonlySet<number>,
+): Set<number> {
   const keys = new Set<number>();
   for (const offset of offsets) {
     let [at, key, waiting] = [0, 0, ''];
@@ -99,7 +109,11 @@ function writeLine(choices: readonly string[], places: readonly Place[], seams: 
   const heads = [0, ...starts.keys()].sort((a, b) => a - b);
   const stressOf = (head: number): string => {
     const next = heads.find((h) => h > head) ?? keys.length;
-    const strongest = keys.slice(head, next).map((k) => k.stress).filter((s) => s === '1' || s === '2').sort()[0];
+    const strongest = keys
+      .slice(head, next)
+      .map((k) => k.stress)
+      .filter((s) => s === '1' || s === '2')
+      .sort()[0];
     return STRESS_MARK[strongest ?? ''];
   };
   const line = keys.map(({ key }, i) => {
@@ -127,7 +141,10 @@ function syllableStart(keys: readonly { key: string }[], from: number, to: numbe
 }
 
 /** A question only a person can answer: which of these does the place hold? */
-export interface Question { readonly place: number; readonly choices: readonly string[] }
+export interface Question {
+  readonly place: number;
+  readonly choices: readonly string[];
+}
 
 export interface Reading {
   /** Likeliest first. */
@@ -166,7 +183,10 @@ export function readings(spelling: string, phones: readonly (readonly string[])[
   });
 }
 
-const ipaOf = (line: string, accent: AccentId): string => realiseSegments(parseTranscription(line), accentOf(accent)).map((s) => s.ipa).join(' ');
+const ipaOf = (line: string, accent: AccentId): string =>
+  realiseSegments(parseTranscription(line), accentOf(accent))
+    .map((s) => s.ipa)
+    .join(' ');
 
 /**
  * A transcription line from keys that were tapped, one after the other, the given beat the strong one.

@@ -30,7 +30,11 @@ export function readQuery(typed: string, sounds: readonly string[], accent: Acce
     }
     const plain = token.replace(/^\/|\/$/g, '');
     const meant = sounds.filter((ipa) => ipa === plain || ipa === TYPED[plain] || labelOf(ipa, accent).label === plain);
-    if (!meant.length) return { kind: 'unclear', why: `“${token}” is not a sound here. Write sounds as sh, ee or oo with spaces between; _ is any one sound.` };
+    if (!meant.length)
+      return {
+        kind: 'unclear',
+        why: `“${token}” is not a sound here. Write sounds as sh, ee or oo with spaces between; _ is any one sound.`,
+      };
     pattern.push(new Set(meant));
   }
   return { kind: 'sounds', pattern };
@@ -43,6 +47,9 @@ export function matcher({ words }: WordIndex, query: Query): (word: number) => b
   const { pattern } = query;
   return (w) => {
     const { sounds } = words[w]!;
-    return sounds.length === pattern.length && pattern.every((allowed, at) => allowed === null || allowed.has(sounds[at]!.ipa));
+    return (
+      sounds.length === pattern.length &&
+      pattern.every((allowed, at) => allowed === null || allowed.has(sounds[at]!.ipa))
+    );
   };
 }

@@ -36,10 +36,21 @@ class Choosing {
   /** Likeness is asked only of the word about to be taken; one that is barred stays barred, for the set only grows. */
   private readonly barred: Uint8Array;
 
-  constructor(private readonly index: WordIndex, private readonly pool: readonly number[], avoid: ReadonlySet<number>) {
+  constructor(
+    private readonly index: WordIndex,
+    private readonly pool: readonly number[],
+    avoid: ReadonlySet<number>,
+  ) {
     const { bands, syllables, flags } = index;
     const seen = FLAGS.picture | FLAGS.prop;
-    this.costs = Float64Array.from(pool, (w) => (bands[w]! - 1) * COST.band + (syllables[w]! - 1) * COST.syllable + (flags[w]! & seen ? 0 : COST.unseen) + (avoid.has(w) ? COST.avoided : 0));
+    this.costs = Float64Array.from(
+      pool,
+      (w) =>
+        (bands[w]! - 1) * COST.band +
+        (syllables[w]! - 1) * COST.syllable +
+        (flags[w]! & seen ? 0 : COST.unseen) +
+        (avoid.has(w) ? COST.avoided : 0),
+    );
     this.taken = new Uint8Array(pool.length);
     this.barred = new Uint8Array(pool.length);
   }
@@ -59,7 +70,9 @@ class Choosing {
   /** Words that sound alike, rhyme or are one sound apart would muddle each other in one set. */
   private muddles(word: number): boolean {
     const { strings, rhymes, words } = this.index;
-    return this.chosen.some((c) => strings[c] === strings[word] || rhymes[c] === rhymes[word] || oneSoundApart(words[c]!, words[word]!));
+    return this.chosen.some(
+      (c) => strings[c] === strings[word] || rhymes[c] === rhymes[word] || oneSoundApart(words[c]!, words[word]!),
+    );
   }
 
   /** The cheapest word not taken; one that rhymes or nearly matches only when `relaxed`. */
@@ -68,7 +81,13 @@ class Choosing {
     for (;;) {
       let best = -1;
       for (let i = 0; i < this.pool.length; i += 1) {
-        if (this.taken[i] || (!relaxed && this.barred[i]) || (best >= 0 && this.costs[i]! >= this.costs[best]!) || difficulties[this.pool[i]!]! < least) continue;
+        if (
+          this.taken[i] ||
+          (!relaxed && this.barred[i]) ||
+          (best >= 0 && this.costs[i]! >= this.costs[best]!) ||
+          difficulties[this.pool[i]!]! < least
+        )
+          continue;
         best = i;
       }
       if (best < 0 || relaxed || !this.muddles(this.pool[best]!)) return this.pool[best];
@@ -105,9 +124,15 @@ export function select(index: WordIndex, request: SetRequest, found: Found = fin
   const matching = found.fitting;
   const { words, difficulties, byName } = index;
   const numbers = (names: readonly string[]): number[] => names.flatMap((name) => byName.get(name) ?? []);
-  const choosing = new Choosing(index, shuffle([...matching], seeded(request.seed)), new Set(numbers(request.avoid ?? [])));
+  const choosing = new Choosing(
+    index,
+    shuffle([...matching], seeded(request.seed)),
+    new Set(numbers(request.avoid ?? [])),
+  );
   const fits = new Set(request.keep?.length ? matching : []);
-  const keep = numbers(request.keep ?? []).filter((w) => fits.has(w)).slice(0, request.size);
+  const keep = numbers(request.keep ?? [])
+    .filter((w) => fits.has(w))
+    .slice(0, request.size);
   for (const word of keep) choosing.take(word);
 
   // The stretch comes first, so that the set is built around it.
@@ -116,7 +141,8 @@ export function select(index: WordIndex, request: SetRequest, found: Found = fin
   const stretch = keep.length ? undefined : choosing.cheapest(false, hard);
   if (stretch !== undefined) choosing.take(stretch);
   choosing.fill(request.size);
-  const byDifficulty = (a: number, b: number): number => difficulties[a]! - difficulties[b]! || (words[a]!.word < words[b]!.word ? -1 : 1);
+  const byDifficulty = (a: number, b: number): number =>
+    difficulties[a]! - difficulties[b]! || (words[a]!.word < words[b]!.word ? -1 : 1);
   const chosen = [...choosing.chosen].sort(byDifficulty);
   if (stretch !== undefined) chosen.push(...chosen.splice(chosen.indexOf(stretch), 1));
 

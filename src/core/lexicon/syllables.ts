@@ -2,7 +2,10 @@ import { spell, type Word } from './entry';
 import { syllableCount } from '../phonology/transcription';
 
 /** A beat of a word: its sounds, and its letters where the spelling can be cut there. */
-export interface Beat { readonly ipa: readonly string[]; readonly letters: string }
+export interface Beat {
+  readonly ipa: readonly string[];
+  readonly letters: string;
+}
 
 /**
  * The beats of a word. Where a cut falls is a matter of ear (*ra-bbit*, *rab-bit*): any cut into as many beats is right.
@@ -27,14 +30,19 @@ export function beatsOf(word: Word): Beat[] {
 export function halvesOf(word: Word): readonly [readonly string[], readonly string[]] | null {
   const at = word.segments.findIndex((s, i) => i > 0 && s.seam);
   if (at < 1) return null;
-  const half = (from: number, to: number): string[] => word.sounds.filter((s) => s.segment >= from && s.segment < to).map((s) => s.ipa);
+  const half = (from: number, to: number): string[] =>
+    word.sounds.filter((s) => s.segment >= from && s.segment < to).map((s) => s.ipa);
   const [first, second] = [half(0, at), half(at, word.segments.length)];
   const voiced = (of: readonly string[]): boolean => word.sounds.some((s) => s.vowel && of.includes(s.ipa));
   return first.length && second.length && voiced(first) && voiced(second) ? [first, second] : null;
 }
 
 /** Onset and rime of a word of one beat. Example: *st* and *op*; an empty onset in *egg*. */
-export function onsetAndRime(word: Word): { readonly onset: readonly string[]; readonly vowel: string; readonly coda: readonly string[] } {
+export function onsetAndRime(word: Word): {
+  readonly onset: readonly string[];
+  readonly vowel: string;
+  readonly coda: readonly string[];
+} {
   const at = word.sounds.findIndex((s) => s.vowel);
   const ipa = word.sounds.map((s) => s.ipa);
   return { onset: ipa.slice(0, at), vowel: ipa[at]!, coda: ipa.slice(at + 1) };

@@ -42,8 +42,15 @@ export function traitsOf(word: Word): Traits {
   const made: Traits = {
     said,
     rhyme: said.slice(Math.max(from, 0)),
-    onset: sounds.slice(0, Math.max(from, 0)).filter((s) => !s.vowel && s.syllable === sounds[from]!.syllable).map((s) => letterOf(s.ipa)).join(''),
-    vowels: sounds.filter((s) => s.vowel).map((s) => letterOf(s.ipa)).join(''),
+    onset: sounds
+      .slice(0, Math.max(from, 0))
+      .filter((s) => !s.vowel && s.syllable === sounds[from]!.syllable)
+      .map((s) => letterOf(s.ipa))
+      .join(''),
+    vowels: sounds
+      .filter((s) => s.vowel)
+      .map((s) => letterOf(s.ipa))
+      .join(''),
     making: firstMaking(word),
     syllables: syllableCount(segments),
     difficulty: difficulty(word),

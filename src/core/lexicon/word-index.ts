@@ -40,7 +40,17 @@ export interface WordIndex {
   readonly strings: Uint16Array;
 }
 
-export const FLAGS = { contested: 1, doubtful: 2, agreed: 4, picture: 8, prop: 16, owned: 32, taught: 64, everyday: 128, own: 256 } as const;
+export const FLAGS = {
+  contested: 1,
+  doubtful: 2,
+  agreed: 4,
+  picture: 8,
+  prop: 16,
+  owned: 32,
+  taught: 64,
+  everyday: 128,
+  own: 256,
+} as const;
 export type Flag = keyof typeof FLAGS;
 
 export const MAKINGS = ['hold', 'clip', 'light', 'vowel'] as const satisfies readonly Making[];
@@ -63,10 +73,21 @@ class Numbers<T> {
  * @example indexWords(words('scottish')).counts[0]
  */
 export function indexWords(words: readonly Word[], agreed: ReadonlySet<string> = new Set()): WordIndex {
-  const [shapes, sounds, rhymes, vowels, strings] = [new Numbers<string>(), new Numbers<string>(), new Numbers<string>(), new Numbers<string>(), new Numbers<string>()];
+  const [shapes, sounds, rhymes, vowels, strings] = [
+    new Numbers<string>(),
+    new Numbers<string>(),
+    new Numbers<string>(),
+    new Numbers<string>(),
+    new Numbers<string>(),
+  ];
   const flagsOf = ({ entry, contest, word }: Word): number =>
-    (contest ? FLAGS.contested : 0) | (entry.doubt ? FLAGS.doubtful : 0) | (agreed.has(word) ? FLAGS.agreed : 0) |
-    (entry.picture ? FLAGS.picture : 0) | (entry.prop ? FLAGS.prop : 0) | (entry.band === 1 ? FLAGS.everyday : 0) | (entry.own ? FLAGS.own : 0);
+    (contest ? FLAGS.contested : 0) |
+    (entry.doubt ? FLAGS.doubtful : 0) |
+    (agreed.has(word) ? FLAGS.agreed : 0) |
+    (entry.picture ? FLAGS.picture : 0) |
+    (entry.prop ? FLAGS.prop : 0) |
+    (entry.band === 1 ? FLAGS.everyday : 0) |
+    (entry.own ? FLAGS.own : 0);
   const ids = words.map((w) => w.sounds.map((s) => sounds.of(s.ipa)));
   return {
     words,
@@ -93,7 +114,11 @@ export function indexWords(words: readonly Word[], agreed: ReadonlySet<string> =
 export function inCircumstances(index: WordIndex, { owned, taught }: Circumstances): WordIndex {
   const flags = index.flags.map((flag, w) => {
     const { word, segments } = index.words[w]!;
-    return flag | (owned.has(word) ? FLAGS.owned : 0) | (taught.size && segments.every((s) => taught.has(s.key)) ? FLAGS.taught : 0);
+    return (
+      flag |
+      (owned.has(word) ? FLAGS.owned : 0) |
+      (taught.size && segments.every((s) => taught.has(s.key)) ? FLAGS.taught : 0)
+    );
   });
   return { ...index, flags };
 }

@@ -1,4 +1,13 @@
-import { CONSONANT_IPA, SYLLABIC_ENDINGS, isConsonantKey, isVowelKey, R_SETS, type ConsonantKey, type Key, type VowelKey } from './keys';
+import {
+  CONSONANT_IPA,
+  SYLLABIC_ENDINGS,
+  isConsonantKey,
+  isVowelKey,
+  R_SETS,
+  type ConsonantKey,
+  type Key,
+  type VowelKey,
+} from './keys';
 import type { Segment } from './transcription';
 
 /** One sound as it is said in an accent, with where in the line it came from. */
@@ -38,17 +47,51 @@ export interface Accent {
 const endings = { EL: 'ə l', EM: 'ə m', EN: 'ə n' } as const;
 
 // Sources: Wells (1982) for the sets and their members; the usual phonemic symbols of each accent.
-const PLAIN = { consonants: {}, rhotic: false, ideaIsOne: null, hurry: null, dropsYod: false, fireIsShort: false, beforeR: {} } as const;
+const PLAIN = {
+  consonants: {},
+  rhotic: false,
+  ideaIsOne: null,
+  hurry: null,
+  dropsYod: false,
+  fireIsShort: false,
+  beforeR: {},
+} as const;
 
 const SOUTHERN_BRITISH: Accent = {
   ...PLAIN,
   id: 'southern-british',
   name: 'Southern British',
   vowels: {
-    KIT: 'ɪ', DRESS: 'e', TRAP: 'æ', LOT: 'ɒ', STRUT: 'ʌ', FOOT: 'ʊ', BATH: 'ɑː', CLOTH: 'ɒ',
-    FLEECE: 'iː', FACE: 'eɪ', PALM: 'ɑː', THOUGHT: 'ɔː', GOAT: 'əʊ', GOOSE: 'uː', PRICE: 'aɪ',
-    CHOICE: 'ɔɪ', MOUTH: 'aʊ', FERN: 'ɜː', FIR: 'ɜː', FUR: 'ɜː', NEAR: 'ɪə', SQUARE: 'eə',
-    START: 'ɑː', NORTH: 'ɔː', FORCE: 'ɔː', CURE: 'ɔː', happY: 'i', lettER: 'ə', commA: 'ə', ...endings,
+    KIT: 'ɪ',
+    DRESS: 'e',
+    TRAP: 'æ',
+    LOT: 'ɒ',
+    STRUT: 'ʌ',
+    FOOT: 'ʊ',
+    BATH: 'ɑː',
+    CLOTH: 'ɒ',
+    FLEECE: 'iː',
+    FACE: 'eɪ',
+    PALM: 'ɑː',
+    THOUGHT: 'ɔː',
+    GOAT: 'əʊ',
+    GOOSE: 'uː',
+    PRICE: 'aɪ',
+    CHOICE: 'ɔɪ',
+    MOUTH: 'aʊ',
+    FERN: 'ɜː',
+    FIR: 'ɜː',
+    FUR: 'ɜː',
+    NEAR: 'ɪə',
+    SQUARE: 'eə',
+    START: 'ɑː',
+    NORTH: 'ɔː',
+    FORCE: 'ɔː',
+    CURE: 'ɔː',
+    happY: 'i',
+    lettER: 'ə',
+    commA: 'ə',
+    ...endings,
   },
   ideaIsOne: 'ɪə',
 };
@@ -59,7 +102,12 @@ const NORTHERN_ENGLISH: Accent = {
   name: 'Northern English',
   vowels: {
     ...SOUTHERN_BRITISH.vowels,
-    TRAP: 'a', BATH: 'a', STRUT: 'ʊ', FACE: 'eː', GOAT: 'oː', CURE: 'ʊə',
+    TRAP: 'a',
+    BATH: 'a',
+    STRUT: 'ʊ',
+    FACE: 'eː',
+    GOAT: 'oː',
+    CURE: 'ʊə',
   },
 };
 
@@ -68,10 +116,36 @@ const SCOTTISH: Accent = {
   id: 'scottish',
   name: 'Scottish',
   vowels: {
-    KIT: 'ɪ', DRESS: 'ɛ', TRAP: 'a', LOT: 'ɔ', STRUT: 'ʌ', FOOT: 'ʉ', BATH: 'a', CLOTH: 'ɔ',
-    FLEECE: 'i', FACE: 'e', PALM: 'a', THOUGHT: 'ɔ', GOAT: 'o', GOOSE: 'ʉ', PRICE: 'ai',
-    CHOICE: 'ɔi', MOUTH: 'ʌu', FERN: 'ɛ r', FIR: 'ɪ r', FUR: 'ʌ r', NEAR: 'i r', SQUARE: 'e r',
-    START: 'a r', NORTH: 'ɔ r', FORCE: 'o r', CURE: 'ʉ r', happY: 'e', lettER: 'ə r', commA: 'ə', ...endings,
+    KIT: 'ɪ',
+    DRESS: 'ɛ',
+    TRAP: 'a',
+    LOT: 'ɔ',
+    STRUT: 'ʌ',
+    FOOT: 'ʉ',
+    BATH: 'a',
+    CLOTH: 'ɔ',
+    FLEECE: 'i',
+    FACE: 'e',
+    PALM: 'a',
+    THOUGHT: 'ɔ',
+    GOAT: 'o',
+    GOOSE: 'ʉ',
+    PRICE: 'ai',
+    CHOICE: 'ɔi',
+    MOUTH: 'ʌu',
+    FERN: 'ɛ r',
+    FIR: 'ɪ r',
+    FUR: 'ʌ r',
+    NEAR: 'i r',
+    SQUARE: 'e r',
+    START: 'a r',
+    NORTH: 'ɔ r',
+    FORCE: 'o r',
+    CURE: 'ʉ r',
+    happY: 'e',
+    lettER: 'ə r',
+    commA: 'ə',
+    ...endings,
   },
   consonants: { hw: 'ʍ', kh: 'x' },
   rhotic: true,
@@ -83,10 +157,36 @@ const GENERAL_AMERICAN: Accent = {
   id: 'general-american',
   name: 'General American',
   vowels: {
-    KIT: 'ɪ', DRESS: 'ɛ', TRAP: 'æ', LOT: 'ɑ', STRUT: 'ʌ', FOOT: 'ʊ', BATH: 'æ', CLOTH: 'ɔ',
-    FLEECE: 'i', FACE: 'eɪ', PALM: 'ɑ', THOUGHT: 'ɔ', GOAT: 'oʊ', GOOSE: 'u', PRICE: 'aɪ',
-    CHOICE: 'ɔɪ', MOUTH: 'aʊ', FERN: 'ɝ', FIR: 'ɝ', FUR: 'ɝ', NEAR: 'ɪ r', SQUARE: 'ɛ r',
-    START: 'ɑ r', NORTH: 'ɔ r', FORCE: 'ɔ r', CURE: 'ʊ r', happY: 'i', lettER: 'ɚ', commA: 'ə', ...endings,
+    KIT: 'ɪ',
+    DRESS: 'ɛ',
+    TRAP: 'æ',
+    LOT: 'ɑ',
+    STRUT: 'ʌ',
+    FOOT: 'ʊ',
+    BATH: 'æ',
+    CLOTH: 'ɔ',
+    FLEECE: 'i',
+    FACE: 'eɪ',
+    PALM: 'ɑ',
+    THOUGHT: 'ɔ',
+    GOAT: 'oʊ',
+    GOOSE: 'u',
+    PRICE: 'aɪ',
+    CHOICE: 'ɔɪ',
+    MOUTH: 'aʊ',
+    FERN: 'ɝ',
+    FIR: 'ɝ',
+    FUR: 'ɝ',
+    NEAR: 'ɪ r',
+    SQUARE: 'ɛ r',
+    START: 'ɑ r',
+    NORTH: 'ɔ r',
+    FORCE: 'ɔ r',
+    CURE: 'ʊ r',
+    happY: 'i',
+    lettER: 'ɚ',
+    commA: 'ə',
+    ...endings,
   },
   rhotic: true,
   hurry: 'ɝ',
@@ -104,9 +204,21 @@ const GENERAL_AMERICAN_MERGED: Accent = {
 };
 
 /** Every accent that ships. Adding one means adding a row here and its id below. */
-export const ACCENTS: readonly Accent[] = [SOUTHERN_BRITISH, NORTHERN_ENGLISH, SCOTTISH, GENERAL_AMERICAN, GENERAL_AMERICAN_MERGED];
+export const ACCENTS: readonly Accent[] = [
+  SOUTHERN_BRITISH,
+  NORTHERN_ENGLISH,
+  SCOTTISH,
+  GENERAL_AMERICAN,
+  GENERAL_AMERICAN_MERGED,
+];
 
-export const ACCENT_IDS = ['southern-british', 'northern-english', 'scottish', 'general-american', 'general-american-merged'] as const;
+export const ACCENT_IDS = [
+  'southern-british',
+  'northern-english',
+  'scottish',
+  'general-american',
+  'general-american-merged',
+] as const;
 export type AccentId = (typeof ACCENT_IDS)[number];
 export const DEFAULT_ACCENT: AccentId = 'southern-british';
 
@@ -144,15 +256,25 @@ export function realiseSegments(segments: readonly Segment[], accent: Accent): S
 
     if (accent.ideaIsOne && here.key === 'FLEECE' && after?.key === 'commA') {
       say(accent.ideaIsOne, 1);
-    } else if (accent.fireIsShort && here.key === 'lettER' && before && before.syllable === here.syllable && isVowelKey(before.key)) {
+    } else if (
+      accent.fireIsShort &&
+      here.key === 'lettER' &&
+      before &&
+      before.syllable === here.syllable &&
+      isVowelKey(before.key)
+    ) {
       say('r');
     } else if (accent.hurry && here.key === 'STRUT' && after?.key === 'r' && isVowelAt(segments, i + 2)) {
       say(accent.hurry, 1);
     } else if (here.key === 'r' && accent.rhotic && before && R_SETS.has(before.key)) {
       continue; // the r of the set before has been said already
     } else if (
-      accent.dropsYod && here.key === 'y' && before && YOD_DROPPERS.has(before.key) &&
-      before.syllable === here.syllable && (after?.key === 'GOOSE' || after?.key === 'CURE')
+      accent.dropsYod &&
+      here.key === 'y' &&
+      before &&
+      YOD_DROPPERS.has(before.key) &&
+      before.syllable === here.syllable &&
+      (after?.key === 'GOOSE' || after?.key === 'CURE')
     ) {
       continue;
     } else if (isConsonantKey(here.key)) {

@@ -7,12 +7,25 @@ import { CONSONANTS, type Manner, type Place } from './sounds';
  * voice is confused least between neighbours in noise, place most.
  */
 const PLACE_ORDER: Readonly<Record<Place, number>> = {
-  bilabial: 0, 'labial-velar': 0.5, labiodental: 1, dental: 1.5, alveolar: 2, postalveolar: 3, palatal: 4, velar: 5, glottal: 7,
+  bilabial: 0,
+  'labial-velar': 0.5,
+  labiodental: 1,
+  dental: 1.5,
+  alveolar: 2,
+  postalveolar: 3,
+  palatal: 4,
+  velar: 5,
+  glottal: 7,
 };
 
 /** How the air goes: two near manners cost half. */
 const MANNER_ORDER: Readonly<Record<Manner, number>> = {
-  stop: 0, affricate: 1, fricative: 2, nasal: 5, 'lateral approximant': 6.5, approximant: 7,
+  stop: 0,
+  affricate: 1,
+  fricative: 2,
+  nasal: 5,
+  'lateral approximant': 6.5,
+  approximant: 7,
 };
 
 const WEIGHT = { place: 0.25, manner: 0.25, voice: 0.5, kind: 4 } as const;
@@ -26,13 +39,33 @@ interface VowelPlace {
   readonly rhotic: boolean;
 }
 
-const place = (height: number, back: number, round = false, rhotic = false): VowelPlace => ({ height, back, round, rhotic });
+const place = (height: number, back: number, round = false, rhotic = false): VowelPlace => ({
+  height,
+  back,
+  round,
+  rhotic,
+});
 
 /** Where each vowel letter stands on the vowel chart of the IPA (2020): close, near-close, close-mid, mid, open-mid, near-open, open. */
 const VOWEL_PLACES: Readonly<Record<string, VowelPlace>> = {
-  i: place(0, 0), ʉ: place(0, 1, true), u: place(0, 2, true), ɪ: place(1, 0.5), ʊ: place(1, 1.5, true), e: place(2, 0), o: place(2, 2, true), ə: place(3, 1),
-  ɛ: place(4, 0), ɜ: place(4, 1), ʌ: place(4, 2), ɔ: place(4, 2, true), æ: place(5, 0), a: place(6, 0), ɑ: place(6, 2), ɒ: place(6, 2, true),
-  ɚ: place(3, 1, false, true), ɝ: place(4, 1, false, true),
+  i: place(0, 0),
+  ʉ: place(0, 1, true),
+  u: place(0, 2, true),
+  ɪ: place(1, 0.5),
+  ʊ: place(1, 1.5, true),
+  e: place(2, 0),
+  o: place(2, 2, true),
+  ə: place(3, 1),
+  ɛ: place(4, 0),
+  ɜ: place(4, 1),
+  ʌ: place(4, 2),
+  ɔ: place(4, 2, true),
+  æ: place(5, 0),
+  a: place(6, 0),
+  ɑ: place(6, 2),
+  ɒ: place(6, 2, true),
+  ɚ: place(3, 1, false, true),
+  ɝ: place(4, 1, false, true),
 };
 
 const VOWEL_WEIGHT = { height: 0.1, back: 0.2, round: 0.2, rhotic: 0.3, long: 0.15 } as const;
@@ -46,8 +79,10 @@ export function vowelPath(ipa: string): { readonly from: VowelPlace; readonly to
 }
 
 const placesApart = (a: VowelPlace, b: VowelPlace): number =>
-  VOWEL_WEIGHT.height * Math.abs(a.height - b.height) + VOWEL_WEIGHT.back * Math.abs(a.back - b.back) +
-  (a.round === b.round ? 0 : VOWEL_WEIGHT.round) + (a.rhotic === b.rhotic ? 0 : VOWEL_WEIGHT.rhotic);
+  VOWEL_WEIGHT.height * Math.abs(a.height - b.height) +
+  VOWEL_WEIGHT.back * Math.abs(a.back - b.back) +
+  (a.round === b.round ? 0 : VOWEL_WEIGHT.round) +
+  (a.rhotic === b.rhotic ? 0 : VOWEL_WEIGHT.rhotic);
 
 function vowelsApart(a: string, b: string): number {
   const [x, y] = [vowelPath(a), vowelPath(b)];
@@ -67,10 +102,14 @@ export function soundDistance(a: string, b: string): number {
   const known = measured.get(key);
   if (known !== undefined) return known;
   const [x, y] = [CONSONANTS[a], CONSONANTS[b]];
-  const far = !x && !y ? vowelsApart(a, b) : !x || !y ? WEIGHT.kind : (
-    WEIGHT.place * Math.abs(PLACE_ORDER[x.place] - PLACE_ORDER[y.place]) +
-    WEIGHT.manner * Math.abs(MANNER_ORDER[x.manner] - MANNER_ORDER[y.manner]) + (x.voiced === y.voiced ? 0 : WEIGHT.voice)
-  );
+  const far =
+    !x && !y
+      ? vowelsApart(a, b)
+      : !x || !y
+        ? WEIGHT.kind
+        : WEIGHT.place * Math.abs(PLACE_ORDER[x.place] - PLACE_ORDER[y.place]) +
+          WEIGHT.manner * Math.abs(MANNER_ORDER[x.manner] - MANNER_ORDER[y.manner]) +
+          (x.voiced === y.voiced ? 0 : WEIGHT.voice);
   measured.set(key, far);
   return far;
 }
@@ -85,7 +124,17 @@ export const FAR = 1.25;
  * Clinical Phonology (2nd ed., 1987), from memory.
  */
 export const CONFUSABLE_PAIRS: readonly (readonly [string, string])[] = [
-  ['f', 'θ'], ['v', 'ð'], ['t', 'k'], ['d', 'ɡ'], ['s', 'ʃ'], ['s', 'θ'], ['r', 'w'], ['l', 'j'], ['tʃ', 't'], ['dʒ', 'd'], ['tʃ', 'ʃ'],
+  ['f', 'θ'],
+  ['v', 'ð'],
+  ['t', 'k'],
+  ['d', 'ɡ'],
+  ['s', 'ʃ'],
+  ['s', 'θ'],
+  ['r', 'w'],
+  ['l', 'j'],
+  ['tʃ', 't'],
+  ['dʒ', 'd'],
+  ['tʃ', 'ʃ'],
 ];
 
 export type SoundPair = readonly [string, string];

@@ -18,12 +18,26 @@ export const PRESETS = {
 } as const satisfies Record<string, Conventions>;
 
 /** What each switch asks, in the words of the settings screen. */
-export const CONVENTION_WORDS: Readonly<Record<ConventionId, { thing: string; question: string; fused: string; apart: string; example: string }>> = {
-  vowelR: { thing: 'vowel and r', question: 'Vowel and r, where r is pronounced', fused: 'one', apart: 'two', example: 'card' },
+export const CONVENTION_WORDS: Readonly<
+  Record<ConventionId, { thing: string; question: string; fused: string; apart: string; example: string }>
+> = {
+  vowelR: {
+    thing: 'vowel and r',
+    question: 'Vowel and r, where r is pronounced',
+    fused: 'one',
+    apart: 'two',
+    example: 'card',
+  },
   x: { thing: 'x', question: 'x', fused: 'one', apart: 'two, k and s', example: 'box' },
   qu: { thing: 'qu', question: 'qu', fused: 'one', apart: 'two, k and w', example: 'queen' },
   yoo: { thing: '“yoo”', question: '“yoo” spelt without a y', fused: 'one', apart: 'two, y and oo', example: 'cube' },
-  syllabicEnd: { thing: 'its end', question: 'The end of apple and kitten', fused: 'one', apart: 'two', example: 'apple' },
+  syllabicEnd: {
+    thing: 'its end',
+    question: 'The end of apple and kitten',
+    fused: 'one',
+    apart: 'two',
+    example: 'apple',
+  },
   ing: { thing: '-ing', question: 'The ending -ing', fused: 'one chunk', apart: 'two sounds', example: 'ring' },
   nk: { thing: 'nk', question: 'nk', fused: 'one chunk', apart: 'two sounds', example: 'pink' },
 };
@@ -69,14 +83,13 @@ const RULES: Readonly<Record<ConventionId, Rule>> = {
   },
   x: (at, context, letters) =>
     (pair(context, at, 'k', 's') || pair(context, at, 'g', 'z')) && spelt(letters, context.sounds[at]).startsWith('x'),
-  qu: (at, context, letters) =>
-    pair(context, at, 'k', 'w') && spelt(letters, context.sounds[at]).startsWith('qu'),
-  yoo: (at, context, letters) =>
-    pair(context, at, 'y', 'GOOSE') && !spelt(letters, context.sounds[at]).startsWith('y'),
+  qu: (at, context, letters) => pair(context, at, 'k', 'w') && spelt(letters, context.sounds[at]).startsWith('qu'),
+  yoo: (at, context, letters) => pair(context, at, 'y', 'GOOSE') && !spelt(letters, context.sounds[at]).startsWith('y'),
   syllabicEnd: (at, context) =>
     SYLLABIC_ENDINGS.has(context.sounds[at]!.key) && context.sounds[at + 1]?.segment === context.sounds[at]!.segment,
   ing: (at, context, letters) =>
-    pair(context, at, 'KIT', 'ng') && at + 2 === context.sounds.length &&
+    pair(context, at, 'KIT', 'ng') &&
+    at + 2 === context.sounds.length &&
     spelt(letters, context.sounds[at]) + spelt(letters, context.sounds[at + 1]) === 'ing',
   nk: (at, context) => pair(context, at, 'ng', 'k'),
 };
@@ -93,7 +106,9 @@ export function units(word: Fused['word'], sounds: readonly Sound[], conventions
   const letters = lettersBySegment(word.letters);
   const out: Unit[] = [];
   for (let at = 0; at < sounds.length; at += 1) {
-    const by = CONVENTION_IDS.find((id) => conventions[id] && at + 1 < sounds.length && RULES[id](at, context, letters));
+    const by = CONVENTION_IDS.find(
+      (id) => conventions[id] && at + 1 < sounds.length && RULES[id](at, context, letters),
+    );
     if (by) {
       out.push({ sounds: [sounds[at]!, sounds[at + 1]!], by });
       at += 1;

@@ -10,12 +10,35 @@ export interface Place {
 }
 
 const PLAIN: Readonly<Record<string, string>> = {
-  B: 'b', CH: 'ch', D: 'd', DH: 'dh', F: 'f', G: 'g', HH: 'h', JH: 'j', K: 'k', L: 'l', M: 'm', N: 'n', NG: 'ng', P: 'p',
-  R: 'r', S: 's', SH: 'sh', T: 't', TH: 'th', V: 'v', Y: 'y', Z: 'z', ZH: 'zh',
+  B: 'b',
+  CH: 'ch',
+  D: 'd',
+  DH: 'dh',
+  F: 'f',
+  G: 'g',
+  HH: 'h',
+  JH: 'j',
+  K: 'k',
+  L: 'l',
+  M: 'm',
+  N: 'n',
+  NG: 'ng',
+  P: 'p',
+  R: 'r',
+  S: 's',
+  SH: 'sh',
+  T: 't',
+  TH: 'th',
+  V: 'v',
+  Y: 'y',
+  Z: 'z',
+  ZH: 'zh',
 };
 
 /** Choices of a vowel on its own, before an r that ends the syllable, and before an r that begins the next. */
-const VOWELS: Readonly<Record<string, { alone: readonly string[]; r?: readonly string[]; rVowel?: readonly string[] }>> = {
+const VOWELS: Readonly<
+  Record<string, { alone: readonly string[]; r?: readonly string[]; rVowel?: readonly string[] }>
+> = {
   AA: { alone: ['LOT', 'PALM'], r: ['START'], rVowel: ['LOT r', 'START r', 'PALM r'] },
   AE: { alone: ['TRAP'], rVowel: ['TRAP r'] },
   AO: { alone: ['THOUGHT', 'CLOTH'], r: ['NORTH', 'FORCE'], rVowel: ['FORCE r', 'CLOTH r', 'NORTH r'] },
@@ -23,8 +46,13 @@ const VOWELS: Readonly<Record<string, { alone: readonly string[]; r?: readonly s
   IH: { alone: ['KIT'], r: ['NEAR'], rVowel: ['NEAR r', 'KIT r'] },
   IY: { alone: ['FLEECE'], r: ['NEAR'], rVowel: ['NEAR r'] },
   UH: { alone: ['FOOT'], r: ['CURE'], rVowel: ['CURE r'] },
-  UW: { alone: ['GOOSE'] }, AH: { alone: ['STRUT', 'LOT'] }, EY: { alone: ['FACE'] }, AY: { alone: ['PRICE'] }, OY: { alone: ['CHOICE'] },
-  AW: { alone: ['MOUTH'] }, OW: { alone: ['GOAT'], r: ['FORCE'], rVowel: ['FORCE r'] },
+  UW: { alone: ['GOOSE'] },
+  AH: { alone: ['STRUT', 'LOT'] },
+  EY: { alone: ['FACE'] },
+  AY: { alone: ['PRICE'] },
+  OY: { alone: ['CHOICE'] },
+  AW: { alone: ['MOUTH'] },
+  OW: { alone: ['GOAT'], r: ['FORCE'], rVowel: ['FORCE r'] },
 };
 const NURSE = ['FERN', 'FIR', 'FUR'] as const;
 
@@ -64,9 +92,11 @@ export function placesOf(phones: readonly string[]): Place[] {
       put(stress === '0' ? weak : [...NURSE.map((key) => key + r), ...(r ? ['STRUT r'] : [])]);
     } else if ((phone === 'AY' || phone === 'AW') && bare[i + 1] === 'R' && !vowelAt(i + 2)) {
       put([`${VOWELS[phone]!.alone[0]} lettER`, `${VOWELS[phone]!.alone[0]} . lettER`], 1);
-    } else if (bare[i + 1] === 'R' && phone === 'AH' && stress === '0' && vowelAt(i + 2)) put(['lettER r', 'commA r'], 1);
+    } else if (bare[i + 1] === 'R' && phone === 'AH' && stress === '0' && vowelAt(i + 2))
+      put(['lettER r', 'commA r'], 1);
     else if (bare[i + 1] === 'R' && !vowelAt(i + 2) && VOWELS[phone]?.r) put(withY(VOWELS[phone].r, phone, before), 1);
-    else if (bare[i + 1] === 'R' && vowelAt(i + 2) && VOWELS[phone]?.rVowel) put(withY(VOWELS[phone].rVowel, phone, before), 1);
+    else if (bare[i + 1] === 'R' && vowelAt(i + 2) && VOWELS[phone]?.rVowel)
+      put(withY(VOWELS[phone].rVowel, phone, before), 1);
     else if (stress === '0' && phone === 'AH') {
       const ending = { L: 'EL', M: 'EM', N: 'EN' }[bare[i + 1] ?? ''];
       const ends = i + 2 >= phones.length || (i + 3 === phones.length && ['Z', 'D'].includes(bare[i + 2]!));
@@ -74,11 +104,15 @@ export function placesOf(phones: readonly string[]): Place[] {
         put([ending, `commA ${PLAIN[bare[i + 1]!]}`, `KIT ${PLAIN[bare[i + 1]!]}`], 1);
       } else put(['commA', 'KIT', 'STRUT', 'DRESS', 'LOT', 'TRAP', 'FACE', 'happY']);
     } else if (stress === '0' && phone === 'IH') put(['KIT', 'commA', 'DRESS', 'FACE', 'happY']);
-    else if (stress === '0' && phone === 'IY') put(final || vowelAt(i + 1) || /^(Z|D)$/.test(rest) ? ['happY', 'FLEECE'] : ['KIT', 'FLEECE', 'happY', 'commA']);
+    else if (stress === '0' && phone === 'IY')
+      put(final || vowelAt(i + 1) || /^(Z|D)$/.test(rest) ? ['happY', 'FLEECE'] : ['KIT', 'FLEECE', 'happY', 'commA']);
     else if (stress === '0' && phone === 'EH') put(['DRESS', 'KIT', 'commA']);
     else if (stress === '0' && phone === 'OW') put(['GOAT', 'commA']);
     else if (phone === 'AE') put(MAY_BE_BATH.test(rest) ? ['TRAP', 'BATH'] : ['TRAP']);
-    else if (phone === 'AA') put(/^(DH|M|V|Z|F|S)?( |$)/.test(rest) ? ['LOT', 'PALM', 'BATH', 'THOUGHT'] : ['LOT', 'PALM', 'THOUGHT', 'CLOTH']);
+    else if (phone === 'AA')
+      put(
+        /^(DH|M|V|Z|F|S)?( |$)/.test(rest) ? ['LOT', 'PALM', 'BATH', 'THOUGHT'] : ['LOT', 'PALM', 'THOUGHT', 'CLOTH'],
+      );
     else if (phone === 'UW') put(withY(['GOOSE'], phone, before));
     else put(VOWELS[phone]?.alone ?? [phone]);
   }

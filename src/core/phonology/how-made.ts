@@ -77,7 +77,9 @@ const SLIP: Readonly<Record<ReturnType<typeof makingOf>, string>> = {
 const check = (ipa: string): string => {
   const facts = CONSONANTS[ipa];
   if (!facts || facts.voiced) {
-    return facts?.manner === 'nasal' ? 'Hand on your throat: it hums. Pinch your nose and it stops.' : 'Hand on your throat: you feel it hum.';
+    return facts?.manner === 'nasal'
+      ? 'Hand on your throat: it hums. Pinch your nose and it stops.'
+      : 'Hand on your throat: you feel it hum.';
   }
   return 'Hand on your throat: it is still. Palm before your lips: you feel the air.';
 };

@@ -6,18 +6,70 @@
 
 /** Consonant key → IPA. The two accent-bound keys (hw, kh) are settled by the accent. */
 export const CONSONANT_IPA = {
-  p: 'p', b: 'b', t: 't', d: 'd', k: 'k', g: 'ɡ', f: 'f', v: 'v', th: 'θ', dh: 'ð',
-  s: 's', z: 'z', sh: 'ʃ', zh: 'ʒ', h: 'h', ch: 'tʃ', j: 'dʒ', m: 'm', n: 'n', ng: 'ŋ',
-  l: 'l', r: 'r', w: 'w', y: 'j', hw: 'w', kh: 'k',
+  p: 'p',
+  b: 'b',
+  t: 't',
+  d: 'd',
+  k: 'k',
+  g: 'ɡ',
+  f: 'f',
+  v: 'v',
+  th: 'θ',
+  dh: 'ð',
+  s: 's',
+  z: 'z',
+  sh: 'ʃ',
+  zh: 'ʒ',
+  h: 'h',
+  ch: 'tʃ',
+  j: 'dʒ',
+  m: 'm',
+  n: 'n',
+  ng: 'ŋ',
+  l: 'l',
+  r: 'r',
+  w: 'w',
+  y: 'j',
+  hw: 'w',
+  kh: 'k',
 } as const;
 
 export type ConsonantKey = keyof typeof CONSONANT_IPA;
 
 /** Lexical sets; FERN, FIR and FUR are the three parts of NURSE. EL, EM, EN are syllabic endings. */
 export const VOWEL_KEYS = [
-  'KIT', 'DRESS', 'TRAP', 'LOT', 'STRUT', 'FOOT', 'BATH', 'CLOTH', 'FLEECE', 'FACE', 'PALM',
-  'THOUGHT', 'GOAT', 'GOOSE', 'PRICE', 'CHOICE', 'MOUTH', 'FERN', 'FIR', 'FUR', 'NEAR', 'SQUARE',
-  'START', 'NORTH', 'FORCE', 'CURE', 'happY', 'lettER', 'commA', 'EL', 'EM', 'EN',
+  'KIT',
+  'DRESS',
+  'TRAP',
+  'LOT',
+  'STRUT',
+  'FOOT',
+  'BATH',
+  'CLOTH',
+  'FLEECE',
+  'FACE',
+  'PALM',
+  'THOUGHT',
+  'GOAT',
+  'GOOSE',
+  'PRICE',
+  'CHOICE',
+  'MOUTH',
+  'FERN',
+  'FIR',
+  'FUR',
+  'NEAR',
+  'SQUARE',
+  'START',
+  'NORTH',
+  'FORCE',
+  'CURE',
+  'happY',
+  'lettER',
+  'commA',
+  'EL',
+  'EM',
+  'EN',
 ] as const;
 
 export type VowelKey = (typeof VOWEL_KEYS)[number];
@@ -33,7 +85,16 @@ export const isConsonantKey = (key: string): key is ConsonantKey => Object.hasOw
 
 /** Sets that hold a historic r: where r is pronounced, the vowel and its r may count as one unit. */
 export const R_SETS: ReadonlySet<Key> = new Set<Key>([
-  'FERN', 'FIR', 'FUR', 'NEAR', 'SQUARE', 'START', 'NORTH', 'FORCE', 'CURE', 'lettER',
+  'FERN',
+  'FIR',
+  'FUR',
+  'NEAR',
+  'SQUARE',
+  'START',
+  'NORTH',
+  'FORCE',
+  'CURE',
+  'lettER',
 ]);
 
 /** Endings said with no full vowel: *apple*, *bottom*, *kitten*. */

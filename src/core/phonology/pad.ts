@@ -15,7 +15,14 @@ export interface PadSound {
 }
 
 /** A word that shows each lexical set: its own keyword, in small letters. Endings have an example of their own. */
-const SHOWN: Partial<Record<Key, string>> = { commA: 'banana', lettER: 'letter', happY: 'happy', EL: 'apple', EM: 'bottom', EN: 'kitten' };
+const SHOWN: Partial<Record<Key, string>> = {
+  commA: 'banana',
+  lettER: 'letter',
+  happY: 'happy',
+  EL: 'apple',
+  EM: 'bottom',
+  EN: 'kitten',
+};
 export const keyword = (key: Key): string => SHOWN[key] ?? key.toLowerCase();
 
 /** The label of a sound, or of a vowel and its r. Example: `labelOfRun('ɑ r', 'general-american') // 'ar'`. */
@@ -27,19 +34,47 @@ const labelOfRun = (ipa: string, accent: AccentId): { label: string; as?: string
 /** The vowels of an accent to tap, each once; a vowel with its r is one tap. */
 export function vowelPad(accent: AccentId): PadSound[] {
   const { vowels } = accentOf(accent);
-  return [...groupBy(VOWEL_KEYS, (key) => vowels[key as keyof typeof vowels])]
-    .map(([ipa, keys]) => ({ key: keys[0]!, keys, ipa, ...labelOfRun(ipa, accent), ...(SHOWN[keys[0]!] ? { as: SHOWN[keys[0]!] } : {}) }));
+  return [...groupBy(VOWEL_KEYS, (key) => vowels[key as keyof typeof vowels])].map(([ipa, keys]) => ({
+    key: keys[0]!,
+    keys,
+    ipa,
+    ...labelOfRun(ipa, accent),
+    ...(SHOWN[keys[0]!] ? { as: SHOWN[keys[0]!] } : {}),
+  }));
 }
 
 /** The consonants of an accent to tap, each once. */
 export function consonantPad(accent: AccentId): PadSound[] {
   const { consonants } = accentOf(accent);
-  const ipaOf = (key: Key): string => consonants[key as keyof typeof consonants] ?? CONSONANT_IPA[key as keyof typeof CONSONANT_IPA];
-  return [...groupBy(Object.keys(CONSONANT_IPA) as Key[], ipaOf)].map(([ipa, keys]) => ({ key: keys[0]!, keys, ipa, ...labelOf(ipa, accent) }));
+  const ipaOf = (key: Key): string =>
+    consonants[key as keyof typeof consonants] ?? CONSONANT_IPA[key as keyof typeof CONSONANT_IPA];
+  return [...groupBy(Object.keys(CONSONANT_IPA) as Key[], ipaOf)].map(([ipa, keys]) => ({
+    key: keys[0]!,
+    keys,
+    ipa,
+    ...labelOf(ipa, accent),
+  }));
 }
 
-export const PLACE_ORDER: readonly Place[] = ['bilabial', 'labiodental', 'dental', 'alveolar', 'postalveolar', 'palatal', 'velar', 'labial-velar', 'glottal'];
-export const MANNER_ORDER: readonly Manner[] = ['stop', 'affricate', 'fricative', 'nasal', 'approximant', 'lateral approximant'];
+export const PLACE_ORDER: readonly Place[] = [
+  'bilabial',
+  'labiodental',
+  'dental',
+  'alveolar',
+  'postalveolar',
+  'palatal',
+  'velar',
+  'labial-velar',
+  'glottal',
+];
+export const MANNER_ORDER: readonly Manner[] = [
+  'stop',
+  'affricate',
+  'fricative',
+  'nasal',
+  'approximant',
+  'lateral approximant',
+];
 
 /** The consonants as a chart: rows by manner, columns by place, voiceless before voiced. */
 export const chart = (accent: AccentId): { manner: Manner; cells: { place: Place; sounds: PadSound[] }[] }[] => {
@@ -48,7 +83,8 @@ export const chart = (accent: AccentId): { manner: Manner; cells: { place: Place
     manner,
     cells: PLACE_ORDER.map((place) => ({
       place,
-      sounds: pad.filter((s) => CONSONANTS[s.ipa]!.manner === manner && CONSONANTS[s.ipa]!.place === place)
+      sounds: pad
+        .filter((s) => CONSONANTS[s.ipa]!.manner === manner && CONSONANTS[s.ipa]!.place === place)
         .sort((a, b) => Number(CONSONANTS[a.ipa]!.voiced) - Number(CONSONANTS[b.ipa]!.voiced)),
     })),
   })).filter((row) => row.cells.some((cell) => cell.sounds.length));

@@ -11,14 +11,32 @@ import { PRESETS } from './conventions';
 // of its symbols; /w/ and /ʍ/ stand under its other symbols as labial-velar. English /r/ is counted with
 // the postalveolars (Cruttenden, Gimson's Pronunciation of English), written r for ɹ.
 const CHART: readonly [string, string, string, boolean][] = [
-  ['p', 'bilabial', 'stop', false], ['b', 'bilabial', 'stop', true], ['t', 'alveolar', 'stop', false], ['d', 'alveolar', 'stop', true],
-  ['k', 'velar', 'stop', false], ['ɡ', 'velar', 'stop', true], ['m', 'bilabial', 'nasal', true], ['n', 'alveolar', 'nasal', true],
-  ['ŋ', 'velar', 'nasal', true], ['f', 'labiodental', 'fricative', false], ['v', 'labiodental', 'fricative', true],
-  ['θ', 'dental', 'fricative', false], ['ð', 'dental', 'fricative', true], ['s', 'alveolar', 'fricative', false],
-  ['z', 'alveolar', 'fricative', true], ['ʃ', 'postalveolar', 'fricative', false], ['ʒ', 'postalveolar', 'fricative', true],
-  ['h', 'glottal', 'fricative', false], ['l', 'alveolar', 'lateral approximant', true], ['j', 'palatal', 'approximant', true],
-  ['w', 'labial-velar', 'approximant', true], ['r', 'postalveolar', 'approximant', true], ['tʃ', 'postalveolar', 'affricate', false],
-  ['dʒ', 'postalveolar', 'affricate', true], ['ʍ', 'labial-velar', 'fricative', false], ['x', 'velar', 'fricative', false],
+  ['p', 'bilabial', 'stop', false],
+  ['b', 'bilabial', 'stop', true],
+  ['t', 'alveolar', 'stop', false],
+  ['d', 'alveolar', 'stop', true],
+  ['k', 'velar', 'stop', false],
+  ['ɡ', 'velar', 'stop', true],
+  ['m', 'bilabial', 'nasal', true],
+  ['n', 'alveolar', 'nasal', true],
+  ['ŋ', 'velar', 'nasal', true],
+  ['f', 'labiodental', 'fricative', false],
+  ['v', 'labiodental', 'fricative', true],
+  ['θ', 'dental', 'fricative', false],
+  ['ð', 'dental', 'fricative', true],
+  ['s', 'alveolar', 'fricative', false],
+  ['z', 'alveolar', 'fricative', true],
+  ['ʃ', 'postalveolar', 'fricative', false],
+  ['ʒ', 'postalveolar', 'fricative', true],
+  ['h', 'glottal', 'fricative', false],
+  ['l', 'alveolar', 'lateral approximant', true],
+  ['j', 'palatal', 'approximant', true],
+  ['w', 'labial-velar', 'approximant', true],
+  ['r', 'postalveolar', 'approximant', true],
+  ['tʃ', 'postalveolar', 'affricate', false],
+  ['dʒ', 'postalveolar', 'affricate', true],
+  ['ʍ', 'labial-velar', 'fricative', false],
+  ['x', 'velar', 'fricative', false],
 ];
 
 test.each(CHART)('/%s/ is %s, %s, voiced: %s', (ipa, place, manner, voiced) => {
@@ -30,7 +48,11 @@ test('the table holds just the consonants of the chart that English uses', () =>
 
 test('stops and affricates are clipped, /h w j/ are light, the rest can be held (common practice, no source)', () => {
   for (const [ipa, , manner] of CHART) {
-    const making = ['h', 'w', 'j', 'ʍ'].includes(ipa) ? 'light' : manner === 'stop' || manner === 'affricate' ? 'clip' : 'hold';
+    const making = ['h', 'w', 'j', 'ʍ'].includes(ipa)
+      ? 'light'
+      : manner === 'stop' || manner === 'affricate'
+        ? 'clip'
+        : 'hold';
     expect(makingOf(ipa), ipa).toBe(making);
   }
   expect(makingOf('ɪə')).toBe('vowel');
@@ -51,7 +73,12 @@ test.each(ACCENT_IDS)('no two sounds of an accent look the same on the line (%s)
 });
 
 describe('transcription', () => {
-  test.each([["'r FACE n + ,b GOAT", 2, 1], ['h TRAP n d + z', 1, 1], ["'s KIT ng + KIT ng", 2, 1], ["b commA . 'n BATH . n commA", 3, 0]])('%s', (line, syllables, seams) => {
+  test.each([
+    ["'r FACE n + ,b GOAT", 2, 1],
+    ['h TRAP n d + z', 1, 1],
+    ["'s KIT ng + KIT ng", 2, 1],
+    ["b commA . 'n BATH . n commA", 3, 0],
+  ])('%s', (line, syllables, seams) => {
     const segments = parseTranscription(line);
     expect(syllableCount(segments)).toBe(syllables);
     expect(segments.filter((s) => s.seam)).toHaveLength(seams);
@@ -68,7 +95,12 @@ describe('the bounce line', () => {
   });
   test('units fused by the convention share an underline', () => {
     expect(marksOf(word('apple')).map((m) => m.fused)).toEqual([false, false, false, true]);
-    expect(marksOf(word('box', 'southern-british', PRESETS.letters)).map((m) => m.fused)).toEqual([false, false, false, true]);
+    expect(marksOf(word('box', 'southern-british', PRESETS.letters)).map((m) => m.fused)).toEqual([
+      false,
+      false,
+      false,
+      true,
+    ]);
     expect(marksOf(word('box')).map((m) => m.fused)).toEqual([false, false, false, false]);
   });
 });
@@ -83,16 +115,21 @@ test('the other count is said, never the one in force', () => {
   expect(contestWords(word('sun'))).toBeNull();
 });
 
-test.each(ACCENT_IDS.flatMap((accent) => SET_TASKS.map((task) => [task, accent] as const)))('%s proves an item for every word (%s)', (task, accent) => {
-  for (const preset of Object.values(PRESETS)) {
-    const all = material(accent, preset);
-    for (const made of all.words) {
-      const item = makeItem(taskOf(task), MIXED, made.word, all);
-      expect(item.marks.filter((m) => !m.fused)).toHaveLength(made.count);
-      expect(item.proof.length).toBeGreaterThan(2);
+test.each(ACCENT_IDS.flatMap((accent) => SET_TASKS.map((task) => [task, accent] as const)))(
+  '%s proves an item for every word (%s)',
+  (task, accent) => {
+    for (const preset of Object.values(PRESETS)) {
+      const all = material(accent, preset);
+      for (const made of all.words) {
+        const item = makeItem(taskOf(task), MIXED, made.word, all);
+        expect(item.marks.filter((m) => !m.fused)).toHaveLength(made.count);
+        expect(item.proof.length).toBeGreaterThan(2);
+      }
     }
-  }
-});
+  },
+);
 test('a word that the guard stops makes no item', () => {
-  expect(() => makeItem(taskOf('blending'), MIXED, 'sun', { ...material(), guard: () => true })).toThrow('No item for “sun”');
+  expect(() => makeItem(taskOf('blending'), MIXED, 'sun', { ...material(), guard: () => true })).toThrow(
+    'No item for “sun”',
+  );
 });

@@ -7,7 +7,15 @@ import type { VowelKey } from './keys';
  */
 
 export type Place =
-  | 'bilabial' | 'labiodental' | 'dental' | 'alveolar' | 'postalveolar' | 'palatal' | 'velar' | 'labial-velar' | 'glottal';
+  | 'bilabial'
+  | 'labiodental'
+  | 'dental'
+  | 'alveolar'
+  | 'postalveolar'
+  | 'palatal'
+  | 'velar'
+  | 'labial-velar'
+  | 'glottal';
 export type Manner = 'stop' | 'affricate' | 'fricative' | 'nasal' | 'approximant' | 'lateral approximant';
 
 /** clip: a hop that lands. hold: can be stretched. light: neither. vowel: the wide middle. */
@@ -23,7 +31,11 @@ export interface ConsonantFacts {
 }
 
 const consonant = (
-  place: Place, manner: Manner, voiced: boolean, making: ConsonantFacts['making'], label: string,
+  place: Place,
+  manner: Manner,
+  voiced: boolean,
+  making: ConsonantFacts['making'],
+  label: string,
 ): ConsonantFacts => ({ kind: 'consonant', place, manner, voiced, making, label });
 
 export const CONSONANTS: Readonly<Record<string, ConsonantFacts>> = {
@@ -60,24 +72,54 @@ export const CONSONANTS: Readonly<Record<string, ConsonantFacts>> = {
  * (*book* and *cup* in Northern English) the sound has the label of the first. `as` tells two sounds with one label apart.
  */
 const SET_LABELS: readonly (readonly [VowelKey, string, string?])[] = [
-  ['KIT', 'i'], ['FACE', 'ay'], ['DRESS', 'e'], ['TRAP', 'a'], ['LOT', 'o'], ['STRUT', 'u'], ['FOOT', 'oo', 'book'], ['GOOSE', 'oo', 'moon'],
-  ['START', 'ar'], ['NORTH', 'or'], ['FIR', 'ur'], ['NEAR', 'ear'], ['SQUARE', 'air'], ['CURE', 'ure'], ['THOUGHT', 'aw'], ['PALM', 'ah'],
-  ['FLEECE', 'ee'], ['GOAT', 'oa'], ['PRICE', 'igh'], ['CHOICE', 'oy'], ['MOUTH', 'ow'], ['commA', 'uh', 'banana'], ['lettER', 'er'], ['happY', 'ee'],
-  ['FERN', 'er'], ['FUR', 'ur'], ['FORCE', 'or'], ['BATH', 'a'], ['CLOTH', 'o'],
+  ['KIT', 'i'],
+  ['FACE', 'ay'],
+  ['DRESS', 'e'],
+  ['TRAP', 'a'],
+  ['LOT', 'o'],
+  ['STRUT', 'u'],
+  ['FOOT', 'oo', 'book'],
+  ['GOOSE', 'oo', 'moon'],
+  ['START', 'ar'],
+  ['NORTH', 'or'],
+  ['FIR', 'ur'],
+  ['NEAR', 'ear'],
+  ['SQUARE', 'air'],
+  ['CURE', 'ure'],
+  ['THOUGHT', 'aw'],
+  ['PALM', 'ah'],
+  ['FLEECE', 'ee'],
+  ['GOAT', 'oa'],
+  ['PRICE', 'igh'],
+  ['CHOICE', 'oy'],
+  ['MOUTH', 'ow'],
+  ['commA', 'uh', 'banana'],
+  ['lettER', 'er'],
+  ['happY', 'ee'],
+  ['FERN', 'er'],
+  ['FUR', 'ur'],
+  ['FORCE', 'or'],
+  ['BATH', 'a'],
+  ['CLOTH', 'o'],
 ];
 
-export interface Label { readonly label: string; readonly as?: string }
+export interface Label {
+  readonly label: string;
+  readonly as?: string;
+}
 
-const vowelLabels = new Map<AccentId, ReadonlyMap<string, Label>>(ACCENT_IDS.map((id) => {
-  const labels = new Map<string, Label>();
-  for (const [key, label, as] of SET_LABELS) {
-    const ipa = accentOf(id).vowels[key];
-    if (!labels.has(ipa)) labels.set(ipa, as ? { label, as } : { label });
-  }
-  // A vowel kept only before r (*fork* where cot and caught are merged) is labelled as in the accent it varies.
-  for (const ipa of Object.values(accentOf(id).beforeR)) if (!labels.has(ipa)) labels.set(ipa, { label: 'aw' });
-  return [id, labels];
-}));
+const vowelLabels = new Map<AccentId, ReadonlyMap<string, Label>>(
+  ACCENT_IDS.map((id) => {
+    const labels = new Map<string, Label>();
+    for (const [key, label, as] of SET_LABELS) {
+      const ipa = accentOf(id).vowels[key];
+      if (!labels.has(ipa)) labels.set(ipa, as ? { label, as } : { label });
+    }
+    // A vowel kept only before r (*fork* where cot and caught are merged) is labelled as in the accent it varies.
+    for (const ipa of Object.values(accentOf(id).beforeR)) if (!labels.has(ipa)) labels.set(ipa, { label: 'aw' });
+    return [id, labels];
+  }),
+);
 
 const amongVowels = (ipa: string): boolean => ACCENT_IDS.some((id) => vowelLabels.get(id)!.has(ipa));
 

@@ -57,5 +57,4 @@ function joinBareEndings<T extends { key: Key; syllable: number }>(segments: T[]
 }
 
 /** Number of syllables. Example: `syllableCount(parseTranscription("'r FACE n + ,b GOAT")) // 2`. */
-export const syllableCount = (segments: readonly Segment[]): number =>
-  new Set(segments.map((s) => s.syllable)).size;
+export const syllableCount = (segments: readonly Segment[]): number => new Set(segments.map((s) => s.syllable)).size;

@@ -18,12 +18,21 @@ export function agreement(pairs: readonly (readonly [string, string])[]): Agreem
   if (!n) return { answers: 0, alike: 0, kappa: null, interval: null };
   const marks = [...new Set(pairs.flat())];
   const alike = pairs.filter(([a, b]) => a === b).length / n;
-  const chance = marks.reduce((sum, m) => sum + (pairs.filter(([a]) => a === m).length / n) * (pairs.filter(([, b]) => b === m).length / n), 0);
+  const chance = marks.reduce(
+    (sum, m) => sum + (pairs.filter(([a]) => a === m).length / n) * (pairs.filter(([, b]) => b === m).length / n),
+    0,
+  );
   if (chance >= 1 - 1e-12) return { answers: n, alike, kappa: null, interval: null };
   const kappa = (alike - chance) / (1 - chance);
   const error = Math.sqrt((alike * (1 - alike)) / (n * (1 - chance) ** 2));
-  return { answers: n, alike, kappa, interval: [Math.max(-1, kappa - 1.96 * error), Math.min(1, kappa + 1.96 * error)] };
+  return {
+    answers: n,
+    alike,
+    kappa,
+    interval: [Math.max(-1, kappa - 1.96 * error), Math.min(1, kappa + 1.96 * error)],
+  };
 }
 
 /** Kappa in a word; the bands of Landis & Koch (1977), from memory. */
-export const kappaWord = (kappa: number): string => (kappa < 0.2 ? 'slight' : kappa < 0.4 ? 'fair' : kappa < 0.6 ? 'moderate' : kappa < 0.8 ? 'good' : 'very good');
+export const kappaWord = (kappa: number): string =>
+  kappa < 0.2 ? 'slight' : kappa < 0.4 ? 'fair' : kappa < 0.6 ? 'moderate' : kappa < 0.8 ? 'good' : 'very good';

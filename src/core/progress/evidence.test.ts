@@ -13,32 +13,55 @@ import { luckSentence, moreSentence, whySentence } from './why';
 const DAY = 86_400_000;
 const NOW = 20_000 * DAY;
 /** A run so many days ago. */
-const run = (task: string, step: string, marks: string, daysAgo = 1, more: Partial<Run> = {}): Run => ({ task, step, marks, standing: 'fresh', at: NOW - daysAgo * DAY, day: 20_000 - daysAgo, helps: {}, ...more });
-const rungs = (ladder: string, runs: readonly Run[], rule: RuleId = 'weighed', now = NOW): RungEvidence[] => ladderEvidence(ladderOf(ladder), runs, now, rule);
-const blend = (n: string, runs: readonly Run[], rule: RuleId = 'weighed'): RungEvidence => rungs('blending', runs, rule).find((r) => r.rung.id === n)!;
+const run = (task: string, step: string, marks: string, daysAgo = 1, more: Partial<Run> = {}): Run => ({
+  task,
+  step,
+  marks,
+  standing: 'fresh',
+  at: NOW - daysAgo * DAY,
+  day: 20_000 - daysAgo,
+  helps: {},
+  ...more,
+});
+const rungs = (ladder: string, runs: readonly Run[], rule: RuleId = 'weighed', now = NOW): RungEvidence[] =>
+  ladderEvidence(ladderOf(ladder), runs, now, rule);
+const blend = (n: string, runs: readonly Run[], rule: RuleId = 'weighed'): RungEvidence =>
+  rungs('blending', runs, rule).find((r) => r.rung.id === n)!;
 
 describe('ladders', () => {
   test('every step of a ladder is a step of a game, on one rung alone', () => {
     const seen = new Set<string>();
-    for (const { rungs: all } of LADDERS) for (const { steps } of all) for (const [task, step] of steps) {
-      expect(taskOf(task).steps.map((s) => s.id), `${task} ${step}`).toContain(step);
-      expect(seen.has(`${task} ${step}`)).toBe(false);
-      seen.add(`${task} ${step}`);
-    }
+    for (const { rungs: all } of LADDERS)
+      for (const { steps } of all)
+        for (const [task, step] of steps) {
+          expect(
+            taskOf(task).steps.map((s) => s.id),
+            `${task} ${step}`,
+          ).toContain(step);
+          expect(seen.has(`${task} ${step}`)).toBe(false);
+          seen.add(`${task} ${step}`);
+        }
   });
   test('one thing changes from rung to rung: a harder step of the same game, or another game at its first step', () => {
-    for (const { id, rungs: all } of LADDERS) all.slice(1).forEach((rung, i) => {
-      const [[before, from], [task, to]] = [all[i]!.steps[0]!, rung.steps[0]!];
-      const order = taskOf(task).steps.map((s) => s.id);
-      expect(task === before ? order.indexOf(to) > order.indexOf(from) : order.indexOf(to) === 0, `${id}: ${before} ${from} → ${task} ${to}`).toBe(true);
-    });
+    for (const { id, rungs: all } of LADDERS)
+      all.slice(1).forEach((rung, i) => {
+        const [[before, from], [task, to]] = [all[i]!.steps[0]!, rung.steps[0]!];
+        const order = taskOf(task).steps.map((s) => s.id);
+        expect(
+          task === before ? order.indexOf(to) > order.indexOf(from) : order.indexOf(to) === 0,
+          `${id}: ${before} ${from} → ${task} ${to}`,
+        ).toBe(true);
+      });
   });
   test('the chance of luck is that of the items themselves, wherever they offer choices', () => {
     const bank = material();
-    for (const task of TASKS) for (const step of task.steps) {
-      if (!rungOf(task.id, step.id)) continue;
-      for (const item of generate(task, step, bank, { size: 4, seed: 3 }).items) if (item.judged.by === 'choice') expect(guessOf(task.id, step.id), `${task.id} ${step.id}`).toBeCloseTo(luckOf(item.judged), 10);
-    }
+    for (const task of TASKS)
+      for (const step of task.steps) {
+        if (!rungOf(task.id, step.id)) continue;
+        for (const item of generate(task, step, bank, { size: 4, seed: 3 }).items)
+          if (item.judged.by === 'choice')
+            expect(guessOf(task.id, step.id), `${task.id} ${step.id}`).toBeCloseTo(luckOf(item.judged), 10);
+      }
   });
 });
 
@@ -48,17 +71,63 @@ describe('states of a rung', () => {
     ['one right', '3', [run('blending', '3', '1')], 'not-enough'],
     ['eight of eight on two days', '3', [run('blending', '3', '1111', 3), run('blending', '3', '1111', 1)], 'secure'],
     ['eight of eight on one day', '3', [run('blending', '3', '11111111')], 'getting-there'],
-    ['five of five on two days: too few', '3', [run('blending', '3', '111', 3), run('blending', '3', '11')], 'getting-there'],
+    [
+      'five of five on two days: too few',
+      '3',
+      [run('blending', '3', '111', 3), run('blending', '3', '11')],
+      'getting-there',
+    ],
     ['six of ten', '3', [run('blending', '3', '11010', 3), run('blending', '3', '11001')], 'getting-there'],
     ['none of four', '3', [run('blending', '3', '00', 3), run('blending', '3', '00')], 'not-yet'],
     ['none of two: too few', '3', [run('blending', '3', '00')], 'not-enough'],
-    ['all with help: never secure, and no “not yet”', '3', [run('blending', '3', 'hhhhhh', 3), run('blending', '3', 'hhhhhh')], 'getting-there'],
-    ['no reply ten times says nothing', '3', [run('blending', '3', '-----', 3), run('blending', '3', '-----')], 'not-enough'],
-    ['eight of eight after a model: practice', '3', [run('blending', '3', '1111', 3, { standing: 'after-a-model' }), run('blending', '3', '1111', 1, { standing: 'in-chorus' })], 'not-enough'],
-    ['eight of eight in check-ins: shown apart', '3', [run('blending', '3', '1111', 3, { standing: 'check-in' }), run('blending', '3', '1111', 1, { standing: 'check-in' })], 'not-enough'],
-    ['a harder rung that holds carries an easier one', '3', [run('blending', '4', '1111', 3), run('blending', '4', '1111')], 'secure'],
-    ['but not against what was seen', '3', [run('blending', '4', '1111', 3), run('blending', '4', '1111'), run('blending', '3', '0000', 2)], 'not-yet'],
-    ['a harder rung that does not hold leaves an easier one as it is', '3', [run('blending', '3', '1111', 3), run('blending', '3', '1111'), run('blending', '4', '0000')], 'secure'],
+    [
+      'all with help: never secure, and no “not yet”',
+      '3',
+      [run('blending', '3', 'hhhhhh', 3), run('blending', '3', 'hhhhhh')],
+      'getting-there',
+    ],
+    [
+      'no reply ten times says nothing',
+      '3',
+      [run('blending', '3', '-----', 3), run('blending', '3', '-----')],
+      'not-enough',
+    ],
+    [
+      'eight of eight after a model: practice',
+      '3',
+      [
+        run('blending', '3', '1111', 3, { standing: 'after-a-model' }),
+        run('blending', '3', '1111', 1, { standing: 'in-chorus' }),
+      ],
+      'not-enough',
+    ],
+    [
+      'eight of eight in check-ins: shown apart',
+      '3',
+      [
+        run('blending', '3', '1111', 3, { standing: 'check-in' }),
+        run('blending', '3', '1111', 1, { standing: 'check-in' }),
+      ],
+      'not-enough',
+    ],
+    [
+      'a harder rung that holds carries an easier one',
+      '3',
+      [run('blending', '4', '1111', 3), run('blending', '4', '1111')],
+      'secure',
+    ],
+    [
+      'but not against what was seen',
+      '3',
+      [run('blending', '4', '1111', 3), run('blending', '4', '1111'), run('blending', '3', '0000', 2)],
+      'not-yet',
+    ],
+    [
+      'a harder rung that does not hold leaves an easier one as it is',
+      '3',
+      [run('blending', '3', '1111', 3), run('blending', '3', '1111'), run('blending', '4', '0000')],
+      'secure',
+    ],
   ];
   test.each(states)('%s', (_, rung, runs, state) => expect(blend(rung, runs).state).toBe(state));
 
@@ -69,7 +138,9 @@ describe('states of a rung', () => {
     expect(blend('3', missed).state).toBe('getting-there');
   });
   test('luck is taken out: ten of ten yes/no answers on two days are not enough, where ten open ones are', () => {
-    expect(rungs('rhyme', [run('rhyme-pairs', 'far', '11111', 3), run('rhyme-pairs', 'far', '11111')])[0]!.state).toBe('getting-there');
+    expect(rungs('rhyme', [run('rhyme-pairs', 'far', '11111', 3), run('rhyme-pairs', 'far', '11111')])[0]!.state).toBe(
+      'getting-there',
+    );
     expect(blend('3', [run('blending', '3', '11111', 3), run('blending', '3', '11111')]).state).toBe('secure');
   });
   test('old answers fade: what was secure half a year ago is not so today without new ones', () => {
@@ -81,31 +152,60 @@ describe('states of a rung', () => {
     expect(blend('3', [run('blending', '3', '011', 3), run('blending', '3', '11')], 'plain').state).toBe('secure');
     expect(blend('3', [run('blending', '3', '01111')], 'plain').state).toBe('getting-there');
     expect(blend('3', [run('blending', '3', '000', 3), run('blending', '3', '01')], 'plain').state).toBe('not-yet');
-    expect(blend('3', [run('blending', '3', '1h1', 3), run('blending', '3', 'h1')], 'plain').state).toBe('getting-there');
+    expect(blend('3', [run('blending', '3', '1h1', 3), run('blending', '3', 'h1')], 'plain').state).toBe(
+      'getting-there',
+    );
   });
   test('the same runs in any order give the same', () => {
-    const any = fc.array(fc.record({ step: fc.constantFrom('2', '3', '4'), marks: fc.stringMatching(/^[1h0-]{1,5}$/), days: fc.integer({ min: 0, max: 60 }), standing: fc.constantFrom('fresh' as const, 'after-a-model' as const, 'check-in' as const) }), { maxLength: 12 });
-    fc.assert(fc.property(any, fc.integer({ min: 1, max: 1000 }), (made, turn) => {
-      const runs = made.map((m, i) => run('blending', m.step, m.marks, m.days, { at: NOW - m.days * DAY - i, standing: m.standing }));
-      const mixed = [...runs].sort((a, b) => ((a.at * turn) % 97) - ((b.at * turn) % 97));
-      expect(evidenceOf(mixed, NOW, 'weighed', false)).toEqual(evidenceOf(runs, NOW, 'weighed', false));
-    }), { numRuns: 60 });
+    const any = fc.array(
+      fc.record({
+        step: fc.constantFrom('2', '3', '4'),
+        marks: fc.stringMatching(/^[1h0-]{1,5}$/),
+        days: fc.integer({ min: 0, max: 60 }),
+        standing: fc.constantFrom('fresh' as const, 'after-a-model' as const, 'check-in' as const),
+      }),
+      { maxLength: 12 },
+    );
+    fc.assert(
+      fc.property(any, fc.integer({ min: 1, max: 1000 }), (made, turn) => {
+        const runs = made.map((m, i) =>
+          run('blending', m.step, m.marks, m.days, { at: NOW - m.days * DAY - i, standing: m.standing }),
+        );
+        const mixed = [...runs].sort((a, b) => ((a.at * turn) % 97) - ((b.at * turn) % 97));
+        expect(evidenceOf(mixed, NOW, 'weighed', false)).toEqual(evidenceOf(runs, NOW, 'weighed', false));
+      }),
+      { numRuns: 60 },
+    );
   });
   test('one more right never makes a rung less secure; one more with help never makes it secure', () => {
-    fc.assert(fc.property(fc.stringMatching(/^[1h0]{3,8}$/), fc.stringMatching(/^[1h0]{3,8}$/), (first, second) => {
-      const at = (last: string): string => blend('3', [run('blending', '3', first, 4), run('blending', '3', last)]).state;
-      if (at(second) === 'secure') expect(at(`${second}1`)).toBe('secure');
-      else expect(at(`${second}h`)).not.toBe('secure');
-    }), { numRuns: 80 });
+    fc.assert(
+      fc.property(fc.stringMatching(/^[1h0]{3,8}$/), fc.stringMatching(/^[1h0]{3,8}$/), (first, second) => {
+        const at = (last: string): string =>
+          blend('3', [run('blending', '3', first, 4), run('blending', '3', last)]).state;
+        if (at(second) === 'secure') expect(at(`${second}1`)).toBe('secure');
+        else expect(at(`${second}h`)).not.toBe('secure');
+      }),
+      { numRuns: 80 },
+    );
   });
 });
 
 describe('sentences', () => {
   test('the numbers that were used, the help that worked, practice and check-ins apart', () => {
-    const seen = blend('3', [run('blending', '3', '11h0', 3, { helps: { slower: 1 } }), run('blending', '3', '1'), run('blending', '3', '111', 2, { standing: 'after-a-model' }), run('blending', '3', '110', 5, { standing: 'check-in' })]);
-    expect(whySentence(seen)).toBe('On own 3 of 5 on 2 days, with help 1 (slower); 3 after a model or together, as practice; check-in 2 of 3.');
+    const seen = blend('3', [
+      run('blending', '3', '11h0', 3, { helps: { slower: 1 } }),
+      run('blending', '3', '1'),
+      run('blending', '3', '111', 2, { standing: 'after-a-model' }),
+      run('blending', '3', '110', 5, { standing: 'check-in' }),
+    ]);
+    expect(whySentence(seen)).toBe(
+      'On own 3 of 5 on 2 days, with help 1 (slower); 3 after a model or together, as practice; check-in 2 of 3.',
+    );
   });
-  test('no reply is told as what it is', () => expect(whySentence(blend('3', [run('blending', '3', '---')]))).toBe('No reply three times, which says nothing of what is known.'));
+  test('no reply is told as what it is', () =>
+    expect(whySentence(blend('3', [run('blending', '3', '---')]))).toBe(
+      'No reply three times, which says nothing of what is known.',
+    ));
   test('luck is told where it explains the answers, and not where it does not', () => {
     const five = rungs('rhyme', [run('rhyme-pairs', 'far', '111', 3), run('rhyme-pairs', 'far', '110')])[0]!;
     expect(luckSentence(five)).toBe('Five of six on a yes/no game happens by luck about one time in nine.');
@@ -116,7 +216,9 @@ describe('sentences', () => {
     const seen = blend('3', [run('blending', '3', '11', 3), run('blending', '3', '11')]);
     expect(seen.more).toBeGreaterThan(1);
     expect(seen.more).toBeLessThanOrEqual(10);
-    expect(moreSentence({ state: 'getting-there', more: 6 }, 3)).toBe('About 6 more turns would tell: two weeks at this pace.');
+    expect(moreSentence({ state: 'getting-there', more: 6 }, 3)).toBe(
+      'About 6 more turns would tell: two weeks at this pace.',
+    );
     expect(moreSentence({ state: 'getting-there', more: null }, 3)).toContain('forty');
     expect(moreSentence({ state: 'secure', more: 0 }, 3)).toBeNull();
   });

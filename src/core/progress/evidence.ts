@@ -23,7 +23,12 @@ export interface Run {
   readonly helps: Partial<Record<Help, number>>;
 }
 
-export interface Counts { readonly own: number; readonly helped: number; readonly notYet: number; readonly noReply: number }
+export interface Counts {
+  readonly own: number;
+  readonly helped: number;
+  readonly notYet: number;
+  readonly noReply: number;
+}
 
 export interface RungEvidence {
   readonly rung: Rung;
@@ -44,7 +49,12 @@ export interface RungEvidence {
   /** The rate of answers on their own, guessing taken out: middle and nine tenths of the doubt. `null` where nothing was seen or no detail was asked for. */
   readonly rate: { readonly mean: number; readonly low: number; readonly high: number } | null;
   /** How likely so many right would be by luck alone; null where luck has no part in it. */
-  readonly luck: { readonly right: number; readonly of: number; readonly chance: number; readonly yesNo: boolean } | null;
+  readonly luck: {
+    readonly right: number;
+    readonly of: number;
+    readonly chance: number;
+    readonly yesNo: boolean;
+  } | null;
   readonly lastAt: number | null;
   /** Turns it would take to know, going on like this: null where forty are not enough or it was not worked out, 0 where it is known. */
   readonly more: number | null;
@@ -85,7 +95,9 @@ function seenOn(runs: readonly Run[], now: number): Seen {
     by.set(guess, sums);
   }
   return {
-    fresh, counts: tallyMarks(fresh), days,
+    fresh,
+    counts: tallyMarks(fresh),
+    days,
     // Help begins after the child's own first try, so an answer with help is a try that did not come off alone.
     alone: [...by].map(([guess, s]) => ({ guess, right: s.own, wrong: s.helped + s.notYet })),
     managed: [...by].map(([guess, s]) => ({ guess, right: s.own + s.helped, wrong: s.notYet })),
@@ -94,11 +106,17 @@ function seenOn(runs: readonly Run[], now: number): Seen {
 
 const tried = ({ own, helped, notYet }: Counts): number => own + helped + notYet;
 /** Right answers beyond what a child with just this rate would give: below none, nobody can be sure of a higher one, and above none of a lower. */
-const beyond = (tries: readonly Tries[], rate: number): number => tries.reduce((sum, { right, wrong, guess }) => sum + right - (right + wrong) * (guess + (1 - guess) * rate), 0);
+const beyond = (tries: readonly Tries[], rate: number): number =>
+  tries.reduce((sum, { right, wrong, guess }) => sum + right - (right + wrong) * (guess + (1 - guess) * rate), 0);
 const isSecure = (tries: readonly Tries[], answers: number, days: number): boolean =>
-  answers >= RULE.secure.answers && days >= RULE.secure.days && beyond(tries, RULE.secure.rate) > 0 && posteriorOf(tries).above(RULE.secure.rate) >= RULE.secure.sure;
+  answers >= RULE.secure.answers &&
+  days >= RULE.secure.days &&
+  beyond(tries, RULE.secure.rate) > 0 &&
+  posteriorOf(tries).above(RULE.secure.rate) >= RULE.secure.sure;
 const isNotYet = (managed: readonly Tries[], answers: number): boolean =>
-  answers >= RULE.notYet.answers && beyond(managed, RULE.notYet.rate) < 0 && 1 - posteriorOf(managed).above(RULE.notYet.rate) >= RULE.notYet.sure;
+  answers >= RULE.notYet.answers &&
+  beyond(managed, RULE.notYet.rate) < 0 &&
+  1 - posteriorOf(managed).above(RULE.notYet.rate) >= RULE.notYet.sure;
 
 /**
  * The pool that speaks most clearly for a rung: its own answers, or those of harder rungs with them. What is managed on a harder
@@ -120,7 +138,11 @@ function bestPool(seen: readonly Seen[], at: number): { readonly secure: boolean
 }
 
 /** Letters of the fresh answers in order, no reply left out. */
-const lettersOf = (seen: Seen): string => seen.fresh.map((r) => r.marks).join('').replaceAll('-', '');
+const lettersOf = (seen: Seen): string =>
+  seen.fresh
+    .map((r) => r.marks)
+    .join('')
+    .replaceAll('-', '');
 
 function plainState(seen: Seen): State {
   const letters = lettersOf(seen);
@@ -140,16 +162,31 @@ function turnsToKnow(seen: Seen, guess: number): number | null {
     const own = Math.round(more * asSeen(alone));
     const withHelp = Math.round(more * asSeen(managed));
     const answers = seen.counts.own + seen.counts.notYet + more;
-    if (isSecure([...seen.alone, { guess, right: own, wrong: more - own }], answers, Math.max(RULE.secure.days, seen.days.size))) return more;
-    if (isNotYet([...seen.managed, { guess, right: withHelp, wrong: more - withHelp }], tried(seen.counts) + more)) return more;
+    if (
+      isSecure(
+        [...seen.alone, { guess, right: own, wrong: more - own }],
+        answers,
+        Math.max(RULE.secure.days, seen.days.size),
+      )
+    )
+      return more;
+    if (isNotYet([...seen.managed, { guess, right: withHelp, wrong: more - withHelp }], tried(seen.counts) + more))
+      return more;
   }
   return null;
 }
 
 const luckIn = (seen: Seen): RungEvidence['luck'] => {
-  const shares = seen.fresh.flatMap((r) => [...r.marks].filter((m) => m === '1' || m === '0').map(() => guessOf(r.task, r.step)));
+  const shares = seen.fresh.flatMap((r) =>
+    [...r.marks].filter((m) => m === '1' || m === '0').map(() => guessOf(r.task, r.step)),
+  );
   if (!shares.some((s) => s > 0)) return null;
-  return { right: seen.counts.own, of: shares.length, chance: atLeastMixed(seen.counts.own, shares), yesNo: shares.every((s) => s === 0.5) };
+  return {
+    right: seen.counts.own,
+    of: shares.length,
+    chance: atLeastMixed(seen.counts.own, shares),
+    yesNo: shares.every((s) => s === 0.5),
+  };
 };
 
 const helpsIn = (runs: readonly Run[]): Help[] => {
@@ -165,8 +202,13 @@ const helpsIn = (runs: readonly Run[]): Help[] => {
  *   rung that was tried and does not hold
  * @example ladderEvidence(ladderOf('blending'), runs, now, 'weighed')[2].state // 'secure'
  */
-export const ladderEvidence = (ladder: Ladder, runs: readonly Run[], now: number, rule: RuleId, detail = true): RungEvidence[] =>
-  rungsOf(ladder, placed(runs, now).get(ladder.id) ?? ladder.rungs.map(() => []), now, rule, detail);
+export const ladderEvidence = (
+  ladder: Ladder,
+  runs: readonly Run[],
+  now: number,
+  rule: RuleId,
+  detail = true,
+): RungEvidence[] => rungsOf(ladder, placed(runs, now).get(ladder.id) ?? ladder.rungs.map(() => []), now, rule, detail);
 
 /** Runs by ladder and rung, each in the order of time; too old ones are left out. */
 function placed(runs: readonly Run[], now: number): Map<string, Run[][]> {
@@ -178,13 +220,22 @@ function placed(runs: readonly Run[], now: number): Map<string, Run[][]> {
     if (!rungs) out.set(place.ladder.id, (rungs = place.ladder.rungs.map(() => [])));
     rungs[place.at]!.push(run);
   }
-  for (const rungs of out.values()) for (const of of rungs) of.sort((a, b) => a.at - b.at || (a.task + a.step < b.task + b.step ? -1 : 1));
+  for (const rungs of out.values())
+    for (const of of rungs) of.sort((a, b) => a.at - b.at || (a.task + a.step < b.task + b.step ? -1 : 1));
   return out;
 }
 
-function rungsOf(ladder: Ladder, byRung: readonly (readonly Run[])[], now: number, rule: RuleId, detail: boolean): RungEvidence[] {
+function rungsOf(
+  ladder: Ladder,
+  byRung: readonly (readonly Run[])[],
+  now: number,
+  rule: RuleId,
+  detail: boolean,
+): RungEvidence[] {
   const seen = byRung.map((of) => seenOn(of, now));
-  const pools = seen.map((_, at) => (rule === 'weighed' ? bestPool(seen, at) : { secure: plainState(seen[at]!) === 'secure', to: at }));
+  const pools = seen.map((_, at) =>
+    rule === 'weighed' ? bestPool(seen, at) : { secure: plainState(seen[at]!) === 'secure', to: at },
+  );
   const own = seen.map((s, at): State => {
     if (pools[at]!.secure) return 'secure';
     if (rule === 'plain') return plainState(s);
@@ -204,22 +255,44 @@ function rungsOf(ladder: Ladder, byRung: readonly (readonly Run[])[], now: numbe
     const checks = byRung[at]!.filter((r) => r.standing === 'check-in');
     const checked = tallyMarks(checks);
     return {
-      rung, at, state, fresh: s.counts, days: s.days.size, helps: helpsIn(s.fresh), harder: harder ? { right: harder.own, of: tried(harder) } : null,
-      practised: tallyMarksTotal(byRung[at]!.filter((r) => r.standing === 'after-a-model' || r.standing === 'in-chorus')),
-      checked: checks.length ? { right: checked.own, of: tried(checked), lastAt: Math.max(...checks.map((r) => r.at)) } : null,
+      rung,
+      at,
+      state,
+      fresh: s.counts,
+      days: s.days.size,
+      helps: helpsIn(s.fresh),
+      harder: harder ? { right: harder.own, of: tried(harder) } : null,
+      practised: tallyMarksTotal(
+        byRung[at]!.filter((r) => r.standing === 'after-a-model' || r.standing === 'in-chorus'),
+      ),
+      checked: checks.length
+        ? { right: checked.own, of: tried(checked), lastAt: Math.max(...checks.map((r) => r.at)) }
+        : null,
       rate: posterior ? { mean: posterior.mean, low: posterior.quantile(0.05), high: posterior.quantile(0.95) } : null,
-      luck: detail ? luckIn(s) : null, lastAt: byRung[at]!.length ? Math.max(...byRung[at]!.map((r) => r.at)) : null,
-      more: state === 'secure' || state === 'not-yet' ? 0 : detail && at === open && rule === 'weighed' ? turnsToKnow(s, guessOf(rung.steps[0]![0], rung.steps[0]![1])) : null,
+      luck: detail ? luckIn(s) : null,
+      lastAt: byRung[at]!.length ? Math.max(...byRung[at]!.map((r) => r.at)) : null,
+      more:
+        state === 'secure' || state === 'not-yet'
+          ? 0
+          : detail && at === open && rule === 'weighed'
+            ? turnsToKnow(s, guessOf(rung.steps[0]![0], rung.steps[0]![1]))
+            : null,
     };
   });
 }
 
 const tallyMarksTotal = (runs: readonly Run[]): number => runs.reduce((sum, r) => sum + r.marks.length, 0);
 
-export interface LadderEvidence { readonly ladder: Ladder; readonly rungs: readonly RungEvidence[] }
+export interface LadderEvidence {
+  readonly ladder: Ladder;
+  readonly rungs: readonly RungEvidence[];
+}
 
 /** Every ladder of a child. */
 export function evidenceOf(runs: readonly Run[], now: number, rule: RuleId, detail = true): LadderEvidence[] {
   const by = placed(runs, now);
-  return LADDERS.map((ladder) => ({ ladder, rungs: rungsOf(ladder, by.get(ladder.id) ?? ladder.rungs.map(() => []), now, rule, detail) }));
+  return LADDERS.map((ladder) => ({
+    ladder,
+    rungs: rungsOf(ladder, by.get(ladder.id) ?? ladder.rungs.map(() => []), now, rule, detail),
+  }));
 }

@@ -14,14 +14,31 @@ export interface FamilyPage {
 }
 
 /** @param figureOf the sentence of a rung with its numbers */
-export function familyPage(ladders: readonly LadderEvidence[], next: NextStep | undefined, figureOf: (l: LadderEvidence['rungs'][number]) => string): FamilyPage {
+export function familyPage(
+  ladders: readonly LadderEvidence[],
+  next: NextStep | undefined,
+  figureOf: (l: LadderEvidence['rungs'][number]) => string,
+): FamilyPage {
   const begun = ladders.filter(({ rungs }) => rungs.some((r) => r.lastAt !== null));
-  const here = begun.flatMap((l) => (frontier(l.rungs) < 0 ? [] : [{ ladder: l.ladder, rung: l.rungs[frontier(l.rungs)]! }]));
+  const here = begun.flatMap((l) =>
+    frontier(l.rungs) < 0 ? [] : [{ ladder: l.ladder, rung: l.rungs[frontier(l.rungs)]! }],
+  );
   return {
-    can: begun.filter((l) => highest(l.rungs) >= 0).map((l) => `${capital(l.rungs[highest(l.rungs)]!.rung.does)}, alone.`),
-    coming: here.filter(({ rung }) => rung.state === 'getting-there').map(({ rung }) => `${capital(rung.rung.does)}${rung.fresh.helped > rung.fresh.own ? ', with a little help so far' : ', some of the time so far'}.`),
+    can: begun
+      .filter((l) => highest(l.rungs) >= 0)
+      .map((l) => `${capital(l.rungs[highest(l.rungs)]!.rung.does)}, alone.`),
+    coming: here
+      .filter(({ rung }) => rung.state === 'getting-there')
+      .map(
+        ({ rung }) =>
+          `${capital(rung.rung.does)}${rung.fresh.helped > rung.fresh.own ? ', with a little help so far' : ', some of the time so far'}.`,
+      ),
     next: next ? `${capital(next.rungOf.does)}.` : null,
-    home: [...new Set([...(next ? [next.ladder] : []), ...here.map(({ ladder }) => ladder.id)])].slice(0, 3).map((id) => AT_HOME[id].tries),
-    figures: begun.flatMap((l) => l.rungs.filter((r) => r.lastAt !== null).map((r) => `${capital(r.rung.does)}: ${figureOf(r)}`)),
+    home: [...new Set([...(next ? [next.ladder] : []), ...here.map(({ ladder }) => ladder.id)])]
+      .slice(0, 3)
+      .map((id) => AT_HOME[id].tries),
+    figures: begun.flatMap((l) =>
+      l.rungs.filter((r) => r.lastAt !== null).map((r) => `${capital(r.rung.does)}: ${figureOf(r)}`),
+    ),
   };
 }

@@ -2,13 +2,20 @@ import type { NextStep } from './next-step';
 import { ladderOf, LADDERS } from './ladders';
 
 /** A child and what would be next for them, likeliest first. */
-export interface Candidate { readonly id: string; readonly next: readonly NextStep[] }
+export interface Candidate {
+  readonly id: string;
+  readonly next: readonly NextStep[];
+}
 
 export interface Grouped {
   readonly step: NextStep;
   readonly children: readonly string[];
   /** Who plays something beside their own next step, and what that would have been. */
-  readonly gave: readonly { readonly id: string; readonly own: NextStep | null; readonly why: 'second' | 'neighbour' | 'other' | 'new' }[];
+  readonly gave: readonly {
+    readonly id: string;
+    readonly own: NextStep | null;
+    readonly why: 'second' | 'neighbour' | 'other' | 'new';
+  }[];
 }
 
 export interface Grouping {
@@ -25,7 +32,8 @@ const A_GROUP = 0.4;
 const TOO_FEW = 50;
 
 /** Where a step stands in the order of all rungs. */
-const placeOf = (s: NextStep): number => LADDERS.findIndex((l) => l.id === s.ladder) * 100 + ladderOf(s.ladder).rungs.findIndex((r) => r.id === s.rung);
+const placeOf = (s: NextStep): number =>
+  LADDERS.findIndex((l) => l.id === s.ladder) * 100 + ladderOf(s.ladder).rungs.findIndex((r) => r.id === s.rung);
 
 function fitOf({ next }: Candidate, step: NextStep): keyof typeof COST {
   const [first] = next;
@@ -35,7 +43,10 @@ function fitOf({ next }: Candidate, step: NextStep): keyof typeof COST {
   return first.ladder === step.ladder && Math.abs(placeOf(first) - placeOf(step)) === 1 ? 'neighbour' : 'other';
 }
 
-interface Part { readonly cost: number; readonly step: NextStep }
+interface Part {
+  readonly cost: number;
+  readonly step: NextStep;
+}
 
 /** The step that asks least of these children together. */
 function bestFor(of: readonly Candidate[]): Part | null {
@@ -57,7 +68,12 @@ function bestFor(of: readonly Candidate[]): Part | null {
  */
 export function groupsFor(candidates: readonly Candidate[], staff: number, beginning: NextStep): Grouping {
   const known = (c: Candidate): number => (c.next[0] ? placeOf(c.next[0]) : Infinity);
-  const row = [...candidates].sort((a, b) => known(a) - known(b) || (a.next[1] ? placeOf(a.next[1]) : 0) - (b.next[1] ? placeOf(b.next[1]) : 0) || (a.id < b.id ? -1 : 1));
+  const row = [...candidates].sort(
+    (a, b) =>
+      known(a) - known(b) ||
+      (a.next[1] ? placeOf(a.next[1]) : 0) - (b.next[1] ? placeOf(b.next[1]) : 0) ||
+      (a.id < b.id ? -1 : 1),
+  );
   const n = row.length;
   if (!n) return { groups: [], afterEachOther: false };
   const adults = Math.max(1, staff);
@@ -78,7 +94,12 @@ export function groupsFor(candidates: readonly Candidate[], staff: number, begin
       for (let size = 1; size <= Math.min(GROUP_SIZE.most, i); size += 1) {
         const before = cost[g - 1]![i - size]!;
         if (before === Infinity) continue;
-        const c = before + partOf(i - size, i).cost + A_GROUP + (size < GROUP_SIZE.least ? TOO_FEW * (GROUP_SIZE.least - size) : 0) + (g > adults ? A_GROUP_MORE : 0);
+        const c =
+          before +
+          partOf(i - size, i).cost +
+          A_GROUP +
+          (size < GROUP_SIZE.least ? TOO_FEW * (GROUP_SIZE.least - size) : 0) +
+          (g > adults ? A_GROUP_MORE : 0);
         if (c < cost[g]![i]! - 1e-9) {
           cost[g]![i] = c;
           cut[g]![i] = i - size;
@@ -94,7 +115,8 @@ export function groupsFor(candidates: readonly Candidate[], staff: number, begin
     const of = row.slice(from, i);
     const { step } = partOf(from, i);
     groups.unshift({
-      step, children: of.map((c) => c.id),
+      step,
+      children: of.map((c) => c.id),
       gave: of.flatMap((c) => {
         const fit = fitOf(c, step);
         return fit === 'own' ? [] : [{ id: c.id, own: c.next[0] ?? null, why: fit }];

@@ -22,7 +22,13 @@ export function historyOf(runs: readonly Run[], now: number): Week[] {
   if (!runs.length) return [];
   const last = mondayOf(Math.max(Math.floor(now / DAY_MS), ...runs.map((r) => r.day)));
   const first = Math.max(mondayOf(Math.min(...runs.map((r) => r.day))), last - 7 * (MOST - 1));
-  const weeks = Array.from({ length: (last - first) / 7 + 1 }, (_, i) => ({ monday: first + 7 * i, own: 0, practised: 0, notYet: 0, noReply: 0 }));
+  const weeks = Array.from({ length: (last - first) / 7 + 1 }, (_, i) => ({
+    monday: first + 7 * i,
+    own: 0,
+    practised: 0,
+    notYet: 0,
+    noReply: 0,
+  }));
   for (const run of runs) {
     const week = weeks[(mondayOf(run.day) - first) / 7];
     if (!week) continue;

@@ -30,7 +30,8 @@ const logits = (points: number): number => (points - ANCHOR) / POINTS_A_LOGIT;
 const sigmoid = (x: number): number => 1 / (1 + Math.exp(-x));
 
 /** The chance that a child manages an item on their own. Example: `chanceOf(NEW_CHILD, 'blending', 62, 0) // 0.5`. */
-export const chanceOf = ({ general, family }: Ability, of: FamilyId, points: number, guess: number): number => guess + (1 - guess) * sigmoid(general + (family[of] ?? 0) - logits(points));
+export const chanceOf = ({ general, family }: Ability, of: FamilyId, points: number, guess: number): number =>
+  guess + (1 - guess) * sigmoid(general + (family[of] ?? 0) - logits(points));
 
 /** Ability after a child's fresh answers, oldest first. */
 export function abilityOf(runs: readonly Run[]): Ability {
@@ -62,7 +63,9 @@ export const JUST_RIGHT = 0.8;
 
 /** The middle chance of a group at an item. */
 export const groupChance = (abilities: readonly Ability[], of: FamilyId, points: number, guess: number): number =>
-  abilities.length ? abilities.reduce((sum, a) => sum + chanceOf(a, of, points, guess), 0) / abilities.length : chanceOf(NEW_CHILD, of, points, guess);
+  abilities.length
+    ? abilities.reduce((sum, a) => sum + chanceOf(a, of, points, guess), 0) / abilities.length
+    : chanceOf(NEW_CHILD, of, points, guess);
 
 /**
  * What is expected of a round, in words; never child by name.

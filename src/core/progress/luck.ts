@@ -36,5 +36,8 @@ export function atLeastMixed(times: number, shares: readonly number[]): number {
   shares.forEach((share, n) => {
     for (let k = n + 1; k >= 0; k -= 1) ways[k] = ways[k]! * (1 - share) + (k ? ways[k - 1]! * share : 0);
   });
-  return Math.min(1, ways.slice(Math.max(0, times)).reduce((sum, p) => sum + p, 0));
+  return Math.min(
+    1,
+    ways.slice(Math.max(0, times)).reduce((sum, p) => sum + p, 0),
+  );
 }

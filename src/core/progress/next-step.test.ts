@@ -8,15 +8,37 @@ const DAY = 86_400_000;
 const NOW = 20_000 * DAY;
 
 /** `blending 3 1111 5` is a run of four right, five days ago; commas apart. */
-const read = (text: string): Run[] => text.split(',').map((t) => t.trim()).filter(Boolean).map((t, i): Run => {
-  const [task, step, marks, ago = '1', standing = 'fresh'] = t.split(' ') as [string, string, string, string?, Run['standing']?];
-  return { task, step, marks, standing, at: NOW - Number(ago) * DAY + i * 1000, day: 20_000 - Number(ago), helps: {} };
-});
-const advise = (runs: readonly Run[], order: UnitOrder = 'large-first', now = NOW): NextStep[] => nextSteps(evidenceOf(runs, now, 'weighed', false), runs, order);
+const read = (text: string): Run[] =>
+  text
+    .split(',')
+    .map((t) => t.trim())
+    .filter(Boolean)
+    .map((t, i): Run => {
+      const [task, step, marks, ago = '1', standing = 'fresh'] = t.split(' ') as [
+        string,
+        string,
+        string,
+        string?,
+        Run['standing']?,
+      ];
+      return {
+        task,
+        step,
+        marks,
+        standing,
+        at: NOW - Number(ago) * DAY + i * 1000,
+        day: 20_000 - Number(ago),
+        helps: {},
+      };
+    });
+const advise = (runs: readonly Run[], order: UnitOrder = 'large-first', now = NOW): NextStep[] =>
+  nextSteps(evidenceOf(runs, now, 'weighed', false), runs, order);
 const named = (s: NextStep | undefined): string => (s ? `${s.move} ${s.ladder}/${s.rung}` : 'nothing');
 
-const HOLDS = (task: string, step: string, ago = 3): string => `${task} ${step} 1111 ${ago + 3}, ${task} ${step} 1111 ${ago}`;
-const PAIRS = 'rhyme-pairs far 11111111 9, rhyme-pairs far 11111111 8, rhyme-pairs far 11111111 7, rhyme-pairs far 111111 6';
+const HOLDS = (task: string, step: string, ago = 3): string =>
+  `${task} ${step} 1111 ${ago + 3}, ${task} ${step} 1111 ${ago}`;
+const PAIRS =
+  'rhyme-pairs far 11111111 9, rhyme-pairs far 11111111 8, rhyme-pairs far 11111111 7, rhyme-pairs far 111111 6';
 
 /** What a practitioner would say (common practice, no source): what was seen, and what comes next. */
 const WRITTEN: readonly (readonly [string, string, string, UnitOrder?])[] = [
@@ -29,8 +51,16 @@ const WRITTEN: readonly (readonly [string, string, string, UnitOrder?])[] = [
   ['blending 6 holds, nothing above: what it leads to', HOLDS('blending', '6'), 'begin syllables/clap'],
   ['blending 3 holds and 4 comes: stay', `${HOLDS('blending', '3')}, blending 4 101`, 'stay blending/4'],
   ['blending 3 holds and 4 is not yet: back to 3', `${HOLDS('blending', '3')}, blending 4 0000`, 'back blending/3'],
-  ['after that, three right on 3 since: still 3', `${HOLDS('blending', '3', 5)}, blending 4 0000 2, blending 3 111 1`, 'back blending/3'],
-  ['and four right on 3 since: 4 again', `${HOLDS('blending', '3', 5)}, blending 4 0000 2, blending 3 1111 1`, 'again blending/4'],
+  [
+    'after that, three right on 3 since: still 3',
+    `${HOLDS('blending', '3', 5)}, blending 4 0000 2, blending 3 111 1`,
+    'back blending/3',
+  ],
+  [
+    'and four right on 3 since: 4 again',
+    `${HOLDS('blending', '3', 5)}, blending 4 0000 2, blending 3 1111 1`,
+    'again blending/4',
+  ],
   ['one lucky right on 4: not more than begun', `${HOLDS('blending', '3')}, blending 4 1`, 'stay blending/4'],
   ['two right on 5 only: stay with 5, nothing skipped', 'blending 5 11', 'stay blending/5'],
   ['first sounds first met by saying it: stay there', 'first-sound hold 110', 'stay first-sounds/say'],
@@ -40,59 +70,124 @@ const WRITTEN: readonly (readonly [string, string, string, UnitOrder?])[] = [
   ['only silence: the same step, nothing held against them', 'blending 2 ---- 3, blending 2 ---', 'stay blending/2'],
   ['only after a model: begun on their own', 'blending 3 1111 2 after-a-model', 'begin blending/onset-rime'],
   ['rhyme pairs hold by many answers: close ones', PAIRS, 'up rhyme/close'],
-  ['rhyme pairs, ten of ten: luck not ruled out yet', 'rhyme-pairs far 11111 4, rhyme-pairs far 11111', 'stay rhyme/same'],
+  [
+    'rhyme pairs, ten of ten: luck not ruled out yet',
+    'rhyme-pairs far 11111 4, rhyme-pairs far 11111',
+    'stay rhyme/same',
+  ],
   ['leaving out the first holds: the last', HOLDS('leave-out', 'first'), 'up leaving-out/last'],
-  ['leaving out the last not yet: the first', `${HOLDS('leave-out', 'first')}, leave-out last 0000`, 'back leaving-out/first'],
+  [
+    'leaving out the last not yet: the first',
+    `${HOLDS('leave-out', 'first')}, leave-out last 0000`,
+    'back leaving-out/first',
+  ],
   ['adding holds at the start: at the end', HOLDS('add', 'first'), 'up adding/last'],
   ['swap first holds: last', HOLDS('swap', 'first'), 'up swapping/last'],
   ['swap middle comes: stay', `${HOLDS('swap', 'last')}, swap middle 1010`, 'stay swapping/middle'],
   ['last sound holds: where it is', HOLDS('last-sound', 'hold'), 'up first-sounds/where'],
-  ['say the first sound holds in three kinds of words: the last', 'first-sound hold 1111 6, first-sound clip 1111 4, first-sound cluster 11 2', 'up first-sounds/last'],
+  [
+    'say the first sound holds in three kinds of words: the last',
+    'first-sound hold 1111 6, first-sound clip 1111 4, first-sound cluster 11 2',
+    'up first-sounds/last',
+  ],
   ['what was played last comes first', `${HOLDS('blending', '2', 6)}, segmenting 2 110 1`, 'stay segmenting/2'],
-  ['words in a sentence: 3 holds, 4 next', 'count-words 3 11111 9, count-words 3 11111 6, count-words 3 11111 3', 'up words/4'],
+  [
+    'words in a sentence: 3 holds, 4 next',
+    'count-words 3 11111 9, count-words 3 11111 6, count-words 3 11111 3',
+    'up words/4',
+  ],
   ['joining beats in two games at once', 'join compounds 1111 5, join 2 1111 3', 'up syllables/split'],
   ['a beat left out comes: stay', 'drop-beat compound-last 110', 'stay syllables/drop'],
 ];
 
 describe('written cases', () => {
   test('there are thirty or more', () => expect(WRITTEN.length).toBeGreaterThanOrEqual(30));
-  test.each(WRITTEN.map(([what, seen, advice, order]) => [what, seen, advice, order ?? 'large-first'] as const))('%s', (_, seen, advice, order) => expect(named(advise(read(seen), order)[0])).toBe(advice));
+  test.each(WRITTEN.map(([what, seen, advice, order]) => [what, seen, advice, order ?? 'large-first'] as const))(
+    '%s',
+    (_, seen, advice, order) => expect(named(advise(read(seen), order)[0])).toBe(advice),
+  );
   test('two choices, of two ladders, with a reason each', () => {
     const both = advise(read(`${HOLDS('blending', '2')}, clap 2 110 8`));
     expect(both.map(named)).toEqual(['up blending/3', 'stay syllables/clap']);
     for (const s of both) expect(s.reason).toMatch(/[.]$/);
   });
   test('swapping is not begun before leaving out holds', () => {
-    const many = LADDERS.filter((l) => !['leaving-out', 'adding', 'swapping'].includes(l.id)).map((l) => l.rungs.at(-1)!.steps[0]!).map(([task, step]) => `${task} ${step} ${'1'.repeat(20)} 6, ${task} ${step} ${'1'.repeat(20)} 3`).join(',');
+    const many = LADDERS.filter((l) => !['leaving-out', 'adding', 'swapping'].includes(l.id))
+      .map((l) => l.rungs.at(-1)!.steps[0]!)
+      .map(([task, step]) => `${task} ${step} ${'1'.repeat(20)} 6, ${task} ${step} ${'1'.repeat(20)} 3`)
+      .join(',');
     expect(advise(read(many)).map(named)).toEqual(['begin leaving-out/first']);
   });
 });
 
-const any = fc.array(fc.record({
-  place: fc.constantFrom(...LADDERS.flatMap((l) => l.rungs.flatMap((r) => r.steps.map(([task, step]) => ({ task, step }))))), marks: fc.oneof(fc.stringMatching(/^[1h0-]{1,6}$/), fc.constantFrom('11111111', '0000', '111111')),
-  ago: fc.integer({ min: 0, max: 40 }), standing: fc.constantFrom('fresh' as const, 'fresh' as const, 'after-a-model' as const, 'in-chorus' as const, 'check-in' as const),
-}), { maxLength: 25 }).map((all) => all.map(({ place, marks, ago, standing }, i): Run => ({ ...place, marks, standing, at: NOW - ago * DAY - i, day: 20_000 - ago, helps: {} })));
+const any = fc
+  .array(
+    fc.record({
+      place: fc.constantFrom(
+        ...LADDERS.flatMap((l) => l.rungs.flatMap((r) => r.steps.map(([task, step]) => ({ task, step })))),
+      ),
+      marks: fc.oneof(fc.stringMatching(/^[1h0-]{1,6}$/), fc.constantFrom('11111111', '0000', '111111')),
+      ago: fc.integer({ min: 0, max: 40 }),
+      standing: fc.constantFrom(
+        'fresh' as const,
+        'fresh' as const,
+        'after-a-model' as const,
+        'in-chorus' as const,
+        'check-in' as const,
+      ),
+    }),
+    { maxLength: 25 },
+  )
+  .map((all) =>
+    all.map(({ place, marks, ago, standing }, i): Run => ({
+      ...place,
+      marks,
+      standing,
+      at: NOW - ago * DAY - i,
+      day: 20_000 - ago,
+      helps: {},
+    })),
+  );
 
 describe('always', () => {
   test('never above a rung that does not hold, never two changes at once', () => {
-    fc.assert(fc.property(any, fc.constantFrom<UnitOrder>('large-first', 'sounds-first'), (runs, order) => {
-      const all = evidenceOf(runs, NOW, 'weighed', false);
-      for (const s of nextSteps(all, runs, order)) {
-        const { rungs } = all.find((l) => l.ladder.id === s.ladder)!;
-        const at = rungs.findIndex((r) => r.rung.id === s.rung);
-        const tried = rungs.filter((r) => r.fresh.own + r.fresh.helped + r.fresh.notYet > 0);
-        // Whatever was tried below it holds, or the advice is to go back.
-        for (const r of tried) if (r.at < at) expect(r.state, `${s.ladder}/${s.rung} above ${r.rung.id}`).toBe('secure');
-        // At most one rung above one that holds or is being played.
-        const known = Math.max(-1, ...rungs.filter((r) => r.state === 'secure').map((r) => r.at), ...rungs.filter((r) => r.fresh.own + r.fresh.helped + r.fresh.notYet + r.fresh.noReply > 0).map((r) => r.at));
-        expect(at).toBeLessThanOrEqual(known + 1);
-        if (s.move === 'up') expect(rungs[at - 1]!.state).toBe('secure');
-        if (s.move === 'begin' && !rungs.some((r) => r.lastAt !== null)) for (const need of BEGIN_NEEDS[order][s.ladder] ?? []) expect(all.find((l) => l.ladder.id === need.ladder)!.rungs.find((r) => r.rung.id === need.rung)!.state).toBe('secure');
-      }
-    }), { numRuns: 300 });
+    fc.assert(
+      fc.property(any, fc.constantFrom<UnitOrder>('large-first', 'sounds-first'), (runs, order) => {
+        const all = evidenceOf(runs, NOW, 'weighed', false);
+        for (const s of nextSteps(all, runs, order)) {
+          const { rungs } = all.find((l) => l.ladder.id === s.ladder)!;
+          const at = rungs.findIndex((r) => r.rung.id === s.rung);
+          const tried = rungs.filter((r) => r.fresh.own + r.fresh.helped + r.fresh.notYet > 0);
+          // Whatever was tried below it holds, or the advice is to go back.
+          for (const r of tried)
+            if (r.at < at) expect(r.state, `${s.ladder}/${s.rung} above ${r.rung.id}`).toBe('secure');
+          // At most one rung above one that holds or is being played.
+          const known = Math.max(
+            -1,
+            ...rungs.filter((r) => r.state === 'secure').map((r) => r.at),
+            ...rungs
+              .filter((r) => r.fresh.own + r.fresh.helped + r.fresh.notYet + r.fresh.noReply > 0)
+              .map((r) => r.at),
+          );
+          expect(at).toBeLessThanOrEqual(known + 1);
+          if (s.move === 'up') expect(rungs[at - 1]!.state).toBe('secure');
+          if (s.move === 'begin' && !rungs.some((r) => r.lastAt !== null))
+            for (const need of BEGIN_NEEDS[order][s.ladder] ?? [])
+              expect(
+                all.find((l) => l.ladder.id === need.ladder)!.rungs.find((r) => r.rung.id === need.rung)!.state,
+              ).toBe('secure');
+        }
+      }),
+      { numRuns: 300 },
+    );
   });
   test('the same answers give the same advice, in whatever order they come', () => {
-    fc.assert(fc.property(any, (runs) => { expect(advise([...runs].reverse())).toEqual(advise(runs)); }), { numRuns: 150 });
+    fc.assert(
+      fc.property(any, (runs) => {
+        expect(advise([...runs].reverse())).toEqual(advise(runs));
+      }),
+      { numRuns: 150 },
+    );
   });
   test('up and back: a step that turns out too hard leads back to the one it came from', () => {
     for (const { id, rungs } of LADDERS) {
@@ -108,8 +203,12 @@ describe('always', () => {
     }
   });
   test('the frontier is never a rung that holds', () => {
-    fc.assert(fc.property(any, (runs) => {
-      for (const { rungs } of evidenceOf(runs, NOW, 'weighed', false)) if (frontier(rungs) >= 0) expect(rungs[frontier(rungs)]!.state).not.toBe('secure');
-    }), { numRuns: 100 });
+    fc.assert(
+      fc.property(any, (runs) => {
+        for (const { rungs } of evidenceOf(runs, NOW, 'weighed', false))
+          if (frontier(rungs) >= 0) expect(rungs[frontier(rungs)]!.state).not.toBe('secure');
+      }),
+      { numRuns: 100 },
+    );
   });
 });

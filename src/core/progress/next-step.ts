@@ -29,11 +29,20 @@ export function frontier(rungs: readonly RungEvidence[]): number {
   return top + 1 < rungs.length ? top + 1 : -1;
 }
 
-const own = (r: RungEvidence): string => `${r.fresh.own} of ${r.fresh.own + r.fresh.helped + r.fresh.notYet} on their own`;
+const own = (r: RungEvidence): string =>
+  `${r.fresh.own} of ${r.fresh.own + r.fresh.helped + r.fresh.notYet} on their own`;
 
 /** Fresh right answers on a rung after a time. */
 const rightSince = (runs: readonly Run[], ladder: FamilyId, rung: string, since: number): number =>
-  runs.filter((r) => r.standing === 'fresh' && r.at > since && rungOf(r.task, r.step)?.ladder.id === ladder && rungOf(r.task, r.step)?.rung.id === rung).reduce((sum, r) => sum + r.marks.split('1').length - 1, 0);
+  runs
+    .filter(
+      (r) =>
+        r.standing === 'fresh' &&
+        r.at > since &&
+        rungOf(r.task, r.step)?.ladder.id === ladder &&
+        rungOf(r.task, r.step)?.rung.id === rung,
+    )
+    .reduce((sum, r) => sum + r.marks.split('1').length - 1, 0);
 
 /** The highest rung that holds; -1 where none does. */
 export const highest = (rungs: readonly RungEvidence[]): number => rungs.findLastIndex((r) => r.state === 'secure');
@@ -44,20 +53,44 @@ function onLadder({ ladder, rungs }: LadderEvidence, runs: readonly Run[]): Next
   if (at < 0) return null;
   const here = rungs[at]!;
   const below = rungs[at - 1];
-  const step = (r: RungEvidence, move: Move, reason: string): NextStep => ({ ladder: ladder.id, rung: r.rung.id, rungOf: r.rung, move, reason });
+  const step = (r: RungEvidence, move: Move, reason: string): NextStep => ({
+    ladder: ladder.id,
+    rung: r.rung.id,
+    rungOf: r.rung,
+    move,
+    reason,
+  });
   if (here.state === 'not-yet') {
     if (!below) return step(here, 'stay', `${own(here)} so far: the first step, with help close by.`);
     const since = rightSince(runs, ladder.id, below.rung.id, here.lastAt ?? 0);
-    if (below.state !== 'secure') return step(below, 'back', `“${here.rung.name}” is not yet (${own(here)}): an easier step first.`);
+    if (below.state !== 'secure')
+      return step(below, 'back', `“${here.rung.name}” is not yet (${own(here)}): an easier step first.`);
     return since >= AGAIN_AFTER
       ? step(here, 'again', `${since} right since on “${below.rung.name}”: time to try this once more.`)
-      : step(below, 'back', `“${here.rung.name}” is not yet (${own(here)}), and this one holds: end on what goes well.`);
+      : step(
+          below,
+          'back',
+          `“${here.rung.name}” is not yet (${own(here)}), and this one holds: end on what goes well.`,
+        );
   }
-  if (here.state === 'getting-there') return step(here, 'stay', here.fresh.helped > here.fresh.own ? `It comes with help (${own(here)}): the same again, with a little less.` : `${capital(own(here))}: the same step with other words.`);
+  if (here.state === 'getting-there')
+    return step(
+      here,
+      'stay',
+      here.fresh.helped > here.fresh.own
+        ? `It comes with help (${own(here)}): the same again, with a little less.`
+        : `${capital(own(here))}: the same step with other words.`,
+    );
   const seen = triedOn(here);
   if (seen) return step(here, 'stay', `Begun (${own(here)}): a few more turns will tell.`);
-  if (here.fresh.noReply) return step(here, 'stay', 'No reply so far, which says nothing: the same in pairs, with pictures, or by showing.');
-  if (below?.state === 'secure') return step(here, 'up', `“${below.rung.name}” holds${below.harder ? '' : ` (${own(below)}, ${below.days} days)`}, so one thing changes.`);
+  if (here.fresh.noReply)
+    return step(here, 'stay', 'No reply so far, which says nothing: the same in pairs, with pictures, or by showing.');
+  if (below?.state === 'secure')
+    return step(
+      here,
+      'up',
+      `“${below.rung.name}” holds${below.harder ? '' : ` (${own(below)}, ${below.days} days)`}, so one thing changes.`,
+    );
   return step(here, 'begin', 'An easy first step.');
 }
 
@@ -65,7 +98,10 @@ const lastPlayed = ({ rungs }: LadderEvidence): number => Math.max(0, ...rungs.m
 
 /** Whether what a ladder needs before its first rung holds. */
 function mayBegin(ladder: FamilyId, all: readonly LadderEvidence[], order: UnitOrder): boolean {
-  return (BEGIN_NEEDS[order][ladder] ?? []).every((need) => all.find((l) => l.ladder.id === need.ladder)?.rungs.find((r) => r.rung.id === need.rung)?.state === 'secure');
+  return (BEGIN_NEEDS[order][ladder] ?? []).every(
+    (need) =>
+      all.find((l) => l.ladder.id === need.ladder)?.rungs.find((r) => r.rung.id === need.rung)?.state === 'secure',
+  );
 }
 
 /**
@@ -77,12 +113,19 @@ function mayBegin(ladder: FamilyId, all: readonly LadderEvidence[], order: UnitO
 export function nextSteps(all: readonly LadderEvidence[], runs: readonly Run[], order: UnitOrder): NextStep[] {
   const begun = all.filter((l) => lastPlayed(l) > 0);
   const rank = (l: LadderEvidence): number => BEGIN_ORDER[order].indexOf(l.ladder.id);
-  const going = [...begun].sort((a, b) => lastPlayed(b) - lastPlayed(a) || rank(a) - rank(b)).flatMap((l) => onLadder(l, runs) ?? []);
-  const beginning = all.filter((l) => lastPlayed(l) === 0 && mayBegin(l.ladder.id, all, order)).sort((a, b) => rank(a) - rank(b)).flatMap((l) => onLadder(l, runs) ?? []);
+  const going = [...begun]
+    .sort((a, b) => lastPlayed(b) - lastPlayed(a) || rank(a) - rank(b))
+    .flatMap((l) => onLadder(l, runs) ?? []);
+  const beginning = all
+    .filter((l) => lastPlayed(l) === 0 && mayBegin(l.ladder.id, all, order))
+    .sort((a, b) => rank(a) - rank(b))
+    .flatMap((l) => onLadder(l, runs) ?? []);
   const [first] = going.length ? going : beginning;
   if (!first) return [];
   // Beside it, the next in the order that is not the same ladder: begun ones by their place in the order, then a new one.
   const place = (s: NextStep): number => BEGIN_ORDER[order].indexOf(s.ladder);
-  const [second] = [...[...going].sort((a, b) => place(a) - place(b)), ...beginning].filter((s) => s.ladder !== first.ladder);
+  const [second] = [...[...going].sort((a, b) => place(a) - place(b)), ...beginning].filter(
+    (s) => s.ladder !== first.ladder,
+  );
   return second ? [first, second] : [first];
 }

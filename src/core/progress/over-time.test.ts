@@ -12,17 +12,38 @@ import { whySentence } from './why';
 
 const DAY = 86_400_000;
 const NOW = 20_000 * DAY;
-const run = (task: string, step: string, marks: string, daysAgo: number, standing: Run['standing'] = 'fresh'): Run => ({ task, step, marks, standing, at: NOW - daysAgo * DAY, day: 20_000 - daysAgo, helps: {} });
+const run = (task: string, step: string, marks: string, daysAgo: number, standing: Run['standing'] = 'fresh'): Run => ({
+  task,
+  step,
+  marks,
+  standing,
+  at: NOW - daysAgo * DAY,
+  day: 20_000 - daysAgo,
+  helps: {},
+});
 
 describe('going stale', () => {
   test('gaps are those of the library, rated by what was seen', () => {
-    const scheduler = fsrs(generatorParameters({ enable_fuzz: false, enable_short_term: false, request_retention: 0.9, maximum_interval: 120 }));
+    const scheduler = fsrs(
+      generatorParameters({
+        enable_fuzz: false,
+        enable_short_term: false,
+        request_retention: 0.9,
+        maximum_interval: 120,
+      }),
+    );
     const first = scheduler.next(createEmptyCard(new Date(NOW - 10 * DAY)), new Date(NOW - 10 * DAY), Rating.Good).card;
     const second = scheduler.next(first, new Date(NOW - 6 * DAY), Rating.Easy).card;
-    expect(reviewOf([run('blending', '3', '1101', 10), run('blending', '3', '1111', 6)], 'blending', 2)).toEqual({ dueAt: second.due.getTime(), lastAt: NOW - 6 * DAY });
+    expect(reviewOf([run('blending', '3', '1101', 10), run('blending', '3', '1111', 6)], 'blending', 2)).toEqual({
+      dueAt: second.due.getTime(),
+      lastAt: NOW - 6 * DAY,
+    });
   });
   test('gaps grow while it goes well, shrink when it does not, and harder rungs keep it alive', () => {
-    const gap = (...runs: Run[]): number => { const r = reviewOf(runs, 'blending', 2)!; return r.dueAt - r.lastAt; };
+    const gap = (...runs: Run[]): number => {
+      const r = reviewOf(runs, 'blending', 2)!;
+      return r.dueAt - r.lastAt;
+    };
     const well = [run('blending', '3', '1111', 40), run('blending', '3', '1111', 30)];
     expect(gap(...well)).toBeGreaterThan(gap(well[0]!));
     expect(gap(...well, run('blending', '3', '0010', 20))).toBeLessThan(gap(...well));
@@ -43,20 +64,35 @@ describe('just right', () => {
   test('right answers raise the chance, wrong ones lower it, most in their own family', () => {
     const well = abilityOf([run('blending', '3', '11111111', 3)]);
     const ill = abilityOf([run('blending', '3', '00000000', 3)]);
-    for (const family of ['blending', 'segmenting'] as const) expect(chanceOf(well, family, 70, 0)).toBeGreaterThan(chanceOf(ill, family, 70, 0));
+    for (const family of ['blending', 'segmenting'] as const)
+      expect(chanceOf(well, family, 70, 0)).toBeGreaterThan(chanceOf(ill, family, 70, 0));
     expect(chanceOf(well, 'blending', 70, 0)).toBeGreaterThan(chanceOf(well, 'segmenting', 70, 0));
-    expect(groupChance([well, ill], 'blending', 70, 0)).toBeCloseTo((chanceOf(well, 'blending', 70, 0) + chanceOf(ill, 'blending', 70, 0)) / 2, 12);
+    expect(groupChance([well, ill], 'blending', 70, 0)).toBeCloseTo(
+      (chanceOf(well, 'blending', 70, 0) + chanceOf(ill, 'blending', 70, 0)) / 2,
+      12,
+    );
     expect(groupChance([], 'blending', 62, 0)).toBe(0.5);
   });
   test('what is expected is said in tenths, as a guess, and of no child by name', () => {
-    expect(expectedInWords([0.62, 0.94])).toBe('About 8 in 10 should come off alone; from child to child 6 to 9 in 10. A guess from their answers so far.');
+    expect(expectedInWords([0.62, 0.94])).toBe(
+      'About 8 in 10 should come off alone; from child to child 6 to 9 in 10. A guess from their answers so far.',
+    );
     expect(expectedInWords([0.81])).toBe('About 8 in 10 should come off alone. A guess from their answers so far.');
     expect(expectedInWords([0.01, 0.999])).toContain('1 to 9 in 10');
     expect(expectedInWords([])).toContain('a child who is new');
   });
   test('after forty answers of a made-up child the chance is near the true rate', () => {
     for (const rate of [0.3, 0.6, 0.85]) {
-      const off = Array.from({ length: 30 }, (_, seed) => chanceOf(abilityOf(answersOf({ ladder: 'blending', mix: [['blending', '3']], rate }, 40, seed + 1)), 'blending', 26 + 20 + 20, 0) - rate);
+      const off = Array.from(
+        { length: 30 },
+        (_, seed) =>
+          chanceOf(
+            abilityOf(answersOf({ ladder: 'blending', mix: [['blending', '3']], rate }, 40, seed + 1)),
+            'blending',
+            26 + 20 + 20,
+            0,
+          ) - rate,
+      );
       expect(Math.abs(off.reduce((a, b) => a + b, 0) / off.length), `rate ${rate}`).toBeLessThan(0.1);
     }
   });
@@ -64,9 +100,20 @@ describe('just right', () => {
 
 // A short form of the table in docs/operating.md, so that a change of the rule that spoils it is caught.
 describe('how often the rule is right, looked at after every answer', () => {
-  const ever = (rate: number, answers: number, mix: readonly (readonly [string, string])[], state: 'secure' | 'not-yet', rung: number, ladder: string): number => {
+  const ever = (
+    rate: number,
+    answers: number,
+    mix: readonly (readonly [string, string])[],
+    state: 'secure' | 'not-yet',
+    rung: number,
+    ladder: string,
+  ): number => {
     const child = { ladder, mix, rate };
-    return Array.from({ length: 120 }, (_, i) => i + 1).filter((seed) => statesOf(child, answersOf(child, answers, seed), 'weighed', rung).includes(state)).length / 120;
+    return (
+      Array.from({ length: 120 }, (_, i) => i + 1).filter((seed) =>
+        statesOf(child, answersOf(child, answers, seed), 'weighed', rung).includes(state),
+      ).length / 120
+    );
   };
   const open = [['blending', '3']] as const;
   test('open answers', () => {
@@ -75,13 +122,26 @@ describe('how often the rule is right, looked at after every answer', () => {
     expect(ever(0.95, 20, open, 'secure', 2, 'blending')).toBeGreaterThanOrEqual(0.92);
     expect(ever(0.8, 20, open, 'not-yet', 2, 'blending')).toBeLessThanOrEqual(0.05);
   });
-  test('yes/no answers: no more often falsely sure', () => expect(ever(0.6, 30, [['rhyme-pairs', 'far']], 'secure', 0, 'rhyme')).toBeLessThanOrEqual(0.06));
+  test('yes/no answers: no more often falsely sure', () =>
+    expect(ever(0.6, 30, [['rhyme-pairs', 'far']], 'secure', 0, 'rhyme')).toBeLessThanOrEqual(0.06));
 });
 
 test('weeks: alone and practised apart, empty weeks stand, Monday begins', () => {
   // Day 20 000 is Thursday, 4 October 2024.
-  const weeks = historyOf([run('blending', '3', '11h0', 15), run('blending', '3', '1', 0), run('blending', '3', '11', 0, 'after-a-model'), run('blending', '3', '-', 0)], NOW);
-  expect(weeks.map(({ own, practised, notYet, noReply }) => ({ own, practised, notYet, noReply }))).toEqual([{ own: 2, practised: 1, notYet: 1, noReply: 0 }, { own: 0, practised: 0, notYet: 0, noReply: 0 }, { own: 1, practised: 2, notYet: 0, noReply: 1 }]);
+  const weeks = historyOf(
+    [
+      run('blending', '3', '11h0', 15),
+      run('blending', '3', '1', 0),
+      run('blending', '3', '11', 0, 'after-a-model'),
+      run('blending', '3', '-', 0),
+    ],
+    NOW,
+  );
+  expect(weeks.map(({ own, practised, notYet, noReply }) => ({ own, practised, notYet, noReply }))).toEqual([
+    { own: 2, practised: 1, notYet: 1, noReply: 0 },
+    { own: 0, practised: 0, notYet: 0, noReply: 0 },
+    { own: 1, practised: 2, notYet: 0, noReply: 1 },
+  ]);
   for (const { monday } of weeks) expect(new Date(monday * DAY).getUTCDay()).toBe(1);
   expect(historyOf([], NOW)).toEqual([]);
 });

@@ -29,7 +29,8 @@ function logsOf(guess: number): { readonly right: Float64Array; readonly wrong: 
   const known = logs.get(guess);
   if (known) return known;
   const made = {
-    right: Float64Array.from({ length: CELLS }, (_, i) => Math.log(guess + (1 - guess) * middle(i))), wrong: Float64Array.from({ length: CELLS }, (_, i) => Math.log((1 - guess) * (1 - middle(i)))),
+    right: Float64Array.from({ length: CELLS }, (_, i) => Math.log(guess + (1 - guess) * middle(i))),
+    wrong: Float64Array.from({ length: CELLS }, (_, i) => Math.log((1 - guess) * (1 - middle(i)))),
   };
   logs.set(guess, made);
   return made;

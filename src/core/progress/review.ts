@@ -9,14 +9,22 @@ export interface Review {
   readonly lastAt: number;
 }
 
-const scheduler = fsrs(generatorParameters({ enable_fuzz: false, enable_short_term: false, request_retention: 0.9, maximum_interval: 120 }));
+const scheduler = fsrs(
+  generatorParameters({ enable_fuzz: false, enable_short_term: false, request_retention: 0.9, maximum_interval: 120 }),
+);
 
 /** A day's fresh answers as one rating: all alone easy or good, some help hard, few alone again. */
 function ratingOf(marks: string): Grade | null {
   const tries = marks.replaceAll('-', '');
   if (!tries) return null;
   const alone = (tries.split('1').length - 1) / tries.length;
-  return alone >= 0.99 && tries.length >= 3 ? Rating.Easy : alone >= 0.75 ? Rating.Good : alone >= 0.4 ? Rating.Hard : Rating.Again;
+  return alone >= 0.99 && tries.length >= 3
+    ? Rating.Easy
+    : alone >= 0.75
+      ? Rating.Good
+      : alone >= 0.4
+        ? Rating.Hard
+        : Rating.Again;
 }
 
 /**

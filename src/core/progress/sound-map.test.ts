@@ -3,59 +3,135 @@ import { words } from '../lexicon/testing/bank';
 import { seeded, shuffle, type Random } from '../random';
 import { addCells, cellsOf, soundMap, type Cells } from './sound-map';
 
-const pool = words().filter((w) => w.entry.band < 3 && !w.entry.doubt && w.count >= 3 && w.count <= 5).map((w) => w.sounds.map((s) => s.ipa));
+const pool = words()
+  .filter((w) => w.entry.band < 3 && !w.entry.doubt && w.count >= 3 && w.count <= 5)
+  .map((w) => w.sounds.map((s) => s.ipa));
 
 /** A made-up child: which place of a word slips, how often; and how often some sound slips by accident. */
-interface Child { readonly slips: (sounds: readonly string[], at: number) => boolean; readonly habit: number; readonly accident: number }
+interface Child {
+  readonly slips: (sounds: readonly string[], at: number) => boolean;
+  readonly habit: number;
+  readonly accident: number;
+}
 const NONE: Child['slips'] = () => false;
 
-function sitting({ slips, habit, accident }: Child, seed: number, answers: number, about: (sounds: readonly string[]) => boolean = () => true): Cells[] {
+function sitting(
+  { slips, habit, accident }: Child,
+  seed: number,
+  answers: number,
+  about: (sounds: readonly string[]) => boolean = () => true,
+): Cells[] {
   const random: Random = seeded(seed);
-  return shuffle(pool.filter(about), random).slice(0, answers).map((sounds) => {
-    const missed = sounds.flatMap((_, at) => (slips(sounds, at) && random() < habit ? [at] : []));
-    if (random() < accident) missed.push(Math.floor(random() * sounds.length));
-    return cellsOf({ task: 'segmenting', outcome: missed.length ? 'not-yet' : 'on-own', slip: missed.length ? 'lost-sound' : null, missed: [...new Set(missed)].sort((a, b) => a - b), sounds })!;
-  });
+  return shuffle(pool.filter(about), random)
+    .slice(0, answers)
+    .map((sounds) => {
+      const missed = sounds.flatMap((_, at) => (slips(sounds, at) && random() < habit ? [at] : []));
+      if (random() < accident) missed.push(Math.floor(random() * sounds.length));
+      return cellsOf({
+        task: 'segmenting',
+        outcome: missed.length ? 'not-yet' : 'on-own',
+        slip: missed.length ? 'lost-sound' : null,
+        missed: [...new Set(missed)].sort((a, b) => a - b),
+        sounds,
+      })!;
+    });
 }
-const keysOf = (sounds: readonly string[]): string[] => Object.keys(cellsOf({ task: 'segmenting', outcome: 'on-own', slip: null, missed: [], sounds })!);
-const keyAt = (sounds: readonly string[], at: number): string | undefined => Object.keys(cellsOf({ task: 'segmenting', outcome: 'not-yet', slip: 'lost-sound', missed: [at], sounds })!).find((k) => k.startsWith(`${sounds[at]!} `));
+const keysOf = (sounds: readonly string[]): string[] =>
+  Object.keys(cellsOf({ task: 'segmenting', outcome: 'on-own', slip: null, missed: [], sounds })!);
+const keyAt = (sounds: readonly string[], at: number): string | undefined =>
+  Object.keys(cellsOf({ task: 'segmenting', outcome: 'not-yet', slip: 'lost-sound', missed: [at], sounds })!).find(
+    (k) => k.startsWith(`${sounds[at]!} `),
+  );
 const STOPS = new Set(['p', 'b', 't', 'd', 'k', 'ɡ']);
 
 describe('what one answer says', () => {
   test('frog without its r', () => {
-    expect(cellsOf({ task: 'blending', outcome: 'not-yet', slip: 'lost-sound', missed: [1], sounds: ['f', 'r', 'ɒ', 'ɡ'] })).toEqual({ 'f opening': [1, 1], 'r opening after': [1, 0], 'ɒ middle': [1, 1], 'ɡ last': [1, 1] });
+    expect(
+      cellsOf({ task: 'blending', outcome: 'not-yet', slip: 'lost-sound', missed: [1], sounds: ['f', 'r', 'ɒ', 'ɡ'] }),
+    ).toEqual({ 'f opening': [1, 1], 'r opening after': [1, 0], 'ɒ middle': [1, 1], 'ɡ last': [1, 1] });
   });
   test('right answers say that all was there, an accepted “uh” with them', () => {
-    expect(cellsOf({ task: 'segmenting', outcome: 'on-own', slip: 'added-uh', missed: [], sounds: ['s', 'ʌ', 'n'] })).toEqual({ 's first': [1, 1], 'ʌ middle': [1, 1], 'n last': [1, 1] });
+    expect(
+      cellsOf({ task: 'segmenting', outcome: 'on-own', slip: 'added-uh', missed: [], sounds: ['s', 'ʌ', 'n'] }),
+    ).toEqual({ 's first': [1, 1], 'ʌ middle': [1, 1], 'n last': [1, 1] });
   });
   test('no reply, what does not count, another game, or a slip of the whole task say nothing', () => {
     const sounds = ['s', 'ʌ', 'n'];
-    for (const more of [{ outcome: 'no-reply' as const }, { outcome: 'does-not-count' as const }, { outcome: 'not-yet' as const, slip: 'whole-word' as const }, { task: 'rhyme-say' }, { outcome: 'with-help' as const }]) expect(cellsOf({ task: 'blending', outcome: 'on-own', slip: null, missed: [], sounds, ...more })).toBeNull();
+    for (const more of [
+      { outcome: 'no-reply' as const },
+      { outcome: 'does-not-count' as const },
+      { outcome: 'not-yet' as const, slip: 'whole-word' as const },
+      { task: 'rhyme-say' },
+      { outcome: 'with-help' as const },
+    ])
+      expect(cellsOf({ task: 'blending', outcome: 'on-own', slip: null, missed: [], sounds, ...more })).toBeNull();
   });
 });
 
 describe('patterns', () => {
   test('no pattern, 200 answers, accidents of up to one in ten: at most 5 in 100 children are given one', () => {
     for (const accident of [0, 0.05, 0.1]) {
-      const wrong = Array.from({ length: 200 }, (_, i) => i + 1).filter((seed) => soundMap(addCells(sitting({ slips: NONE, habit: 0, accident }, seed, 200))).patterns.length > 0);
+      const wrong = Array.from({ length: 200 }, (_, i) => i + 1).filter(
+        (seed) => soundMap(addCells(sitting({ slips: NONE, habit: 0, accident }, seed, 200))).patterns.length > 0,
+      );
       expect(wrong.length, `accident ${accident}: seeds ${wrong.join(' ')}`).toBeLessThanOrEqual(10);
     }
   });
   test('a child who slips everywhere, in every third answer, is not given a pattern either', () => {
-    const wrong = Array.from({ length: 100 }, (_, i) => i + 1).filter((seed) => soundMap(addCells(sitting({ slips: NONE, habit: 0, accident: 0.35 }, seed, 200))).patterns.length > 0);
+    const wrong = Array.from({ length: 100 }, (_, i) => i + 1).filter(
+      (seed) => soundMap(addCells(sitting({ slips: NONE, habit: 0, accident: 0.35 }, seed, 200))).patterns.length > 0,
+    );
     expect(wrong.length).toBeLessThanOrEqual(5);
   });
-  const PLANTED: readonly (readonly [string, Child['slips'], (sounds: readonly string[]) => boolean, string, number])[] = [
-    ['clipped sounds at the end', (s, at) => at === s.length - 1 && STOPS.has(s[at]!) && keyAt(s, at)?.includes(' last') === true, (s) => STOPS.has(s.at(-1)!) && keysOf(s).some((k) => STOPS.has(k.split(' ')[0]!) && k.includes(' last')), 'last-stops', 0.5],
-    ['the second of a cluster at the start', (s, at) => keyAt(s, at)?.endsWith('opening after') === true && at === 1, (s) => keysOf(s).some((k) => k.endsWith('opening after')), 'opening-second', 0.5],
-    ['/r/ after another consonant alone', (s, at) => s[at] === 'r' && at === 1 && keyAt(s, at)?.endsWith('opening after') === true, (s) => keysOf(s).includes('r opening after'), 'opening-r', 0.6],
+  const PLANTED: readonly (readonly [
+    string,
+    Child['slips'],
+    (sounds: readonly string[]) => boolean,
+    string,
+    number,
+  ])[] = [
+    [
+      'clipped sounds at the end',
+      (s, at) => at === s.length - 1 && STOPS.has(s[at]!) && keyAt(s, at)?.includes(' last') === true,
+      (s) => STOPS.has(s.at(-1)!) && keysOf(s).some((k) => STOPS.has(k.split(' ')[0]!) && k.includes(' last')),
+      'last-stops',
+      0.5,
+    ],
+    [
+      'the second of a cluster at the start',
+      (s, at) => keyAt(s, at)?.endsWith('opening after') === true && at === 1,
+      (s) => keysOf(s).some((k) => k.endsWith('opening after')),
+      'opening-second',
+      0.5,
+    ],
+    [
+      '/r/ after another consonant alone',
+      (s, at) => s[at] === 'r' && at === 1 && keyAt(s, at)?.endsWith('opening after') === true,
+      (s) => keysOf(s).includes('r opening after'),
+      'opening-r',
+      0.6,
+    ],
   ];
-  test.each(PLANTED)('%s: found within 80 answers that have it, in 90 of 100 children, and named as that kind', (_, slips, about, id, habit) => {
-    const found = Array.from({ length: 100 }, (_, i) => i + 1).filter((seed) => soundMap(addCells(sitting({ slips, habit, accident: 0.04 }, seed, 80, about))).patterns.some((p) => p.id === id));
-    expect(found.length).toBeGreaterThanOrEqual(90);
-  });
+  test.each(PLANTED)(
+    '%s: found within 80 answers that have it, in 90 of 100 children, and named as that kind',
+    (_, slips, about, id, habit) => {
+      const found = Array.from({ length: 100 }, (_, i) => i + 1).filter((seed) =>
+        soundMap(addCells(sitting({ slips, habit, accident: 0.04 }, seed, 80, about))).patterns.some(
+          (p) => p.id === id,
+        ),
+      );
+      expect(found.length).toBeGreaterThanOrEqual(90);
+    },
+  );
   test('a single sound in one place, no kind: named as that sound', () => {
-    const map = soundMap({ 'ʃ first': [12, 2], 's first': [14, 14], 'm first': [15, 15], 'ʌ middle': [30, 30], 'n last': [20, 20], 't last': [20, 19] });
+    const map = soundMap({
+      'ʃ first': [12, 2],
+      's first': [14, 14],
+      'm first': [15, 15],
+      'ʌ middle': [30, 30],
+      'n last': [20, 20],
+      't last': [20, 19],
+    });
     expect(map.patterns.map((p) => p.id)).toEqual(['ʃ first false']);
     expect(map.cells.find((c) => c.ipa === 'ʃ')).toMatchObject({ state: 'slips', asked: 12, held: 2 });
     expect(map.cells.find((c) => c.ipa === 'n')).toMatchObject({ state: 'holds' });

@@ -10,7 +10,12 @@ import { posteriorOf } from './posterior';
  */
 export const SPOTS = ['first', 'middle', 'last', 'cluster'] as const;
 export type Spot = (typeof SPOTS)[number];
-export const SPOT_WORDS: Readonly<Record<Spot, string>> = { first: 'at the start', middle: 'in the middle', last: 'at the end', cluster: 'in a cluster' };
+export const SPOT_WORDS: Readonly<Record<Spot, string>> = {
+  first: 'at the start',
+  middle: 'in the middle',
+  last: 'at the end',
+  cluster: 'in a cluster',
+};
 
 /** How often each sound was asked for in each spot, and how often it was there: `k last` → [asked, held]. Clusters are kept apart by side. */
 export type Cells = Readonly<Record<string, readonly [asked: number, held: number]>>;
@@ -18,7 +23,13 @@ export type Cells = Readonly<Record<string, readonly [asked: number, held: numbe
 /** Games whose answers say what became of every sound of the word. */
 const WHOLE_WORD: ReadonlySet<string> = new Set(['blending', 'segmenting']);
 
-interface Heard { readonly task: string; readonly outcome: Outcome; readonly slip: Slip | null; readonly missed: readonly number[]; readonly sounds: readonly string[] }
+interface Heard {
+  readonly task: string;
+  readonly outcome: Outcome;
+  readonly slip: Slip | null;
+  readonly missed: readonly number[];
+  readonly sounds: readonly string[];
+}
 
 /** Consonants side by side at the start or end of a word make a cluster; its key says which side, and after which kind of sound. */
 function keyAt(sounds: readonly Asked[], at: number): string {
@@ -47,37 +58,91 @@ export function cellsOf({ task, outcome, slip, missed, sounds }: Heard): Cells |
 /** Two tables made one. */
 export function addCells(all: readonly Cells[]): Cells {
   const sum: Record<string, [number, number]> = {};
-  for (const cells of all) for (const [key, [asked, held]] of Object.entries(cells)) {
-    const cell = (sum[key] ??= [0, 0]);
-    cell[0] += asked;
-    cell[1] += held;
-  }
+  for (const cells of all)
+    for (const [key, [asked, held]] of Object.entries(cells)) {
+      const cell = (sum[key] ??= [0, 0]);
+      cell[0] += asked;
+      cell[1] += held;
+    }
   return sum;
 }
 
-interface Cell { readonly ipa: string; readonly side: string; readonly after: boolean; readonly spot: Spot; readonly asked: number; readonly held: number }
+interface Cell {
+  readonly ipa: string;
+  readonly side: string;
+  readonly after: boolean;
+  readonly spot: Spot;
+  readonly asked: number;
+  readonly held: number;
+}
 
 function readCells(cells: Cells): Cell[] {
   return Object.entries(cells).map(([key, [asked, held]]) => {
     const [ipa = '', side = '', after] = key.split(' ');
-    return { ipa, side, after: after === 'after', spot: (side === 'opening' || side === 'closing' ? 'cluster' : side) as Spot, asked, held };
+    return {
+      ipa,
+      side,
+      after: after === 'after',
+      spot: (side === 'opening' || side === 'closing' ? 'cluster' : side) as Spot,
+      asked,
+      held,
+    };
   });
 }
 
 /** What several sounds may share: a row for each kind, the narrower first. */
-const manner = (...wanted: string[]) => (c: Cell): boolean => wanted.includes(CONSONANTS[c.ipa]?.manner ?? '');
+const manner =
+  (...wanted: string[]) =>
+  (c: Cell): boolean =>
+    wanted.includes(CONSONANTS[c.ipa]?.manner ?? '');
 const KINDS: readonly { readonly id: string; readonly name: string; readonly holds: (c: Cell) => boolean }[] = [
-  { id: 'last-stops', name: 'clipped sounds at the end of words', holds: (c) => c.side === 'last' && manner('stop', 'affricate')(c) },
-  { id: 'last-held', name: 'held sounds at the end of words', holds: (c) => c.side === 'last' && manner('fricative', 'nasal', 'lateral approximant')(c) },
-  { id: 'last-consonants', name: 'consonants at the end of words', holds: (c) => c.side === 'last' && CONSONANTS[c.ipa] !== undefined },
-  { id: 'opening-r', name: '/r/ after another consonant', holds: (c) => c.side === 'opening' && c.after && c.ipa === 'r' },
-  { id: 'opening-l', name: '/l/ after another consonant', holds: (c) => c.side === 'opening' && c.after && c.ipa === 'l' },
-  { id: 'opening-s', name: '/s/ before another consonant', holds: (c) => c.side === 'opening' && !c.after && c.ipa === 's' },
-  { id: 'opening-second', name: 'the second sound of a cluster at the start', holds: (c) => c.side === 'opening' && c.after },
-  { id: 'closing-first', name: 'the first sound of a cluster at the end', holds: (c) => c.side === 'closing' && !c.after },
+  {
+    id: 'last-stops',
+    name: 'clipped sounds at the end of words',
+    holds: (c) => c.side === 'last' && manner('stop', 'affricate')(c),
+  },
+  {
+    id: 'last-held',
+    name: 'held sounds at the end of words',
+    holds: (c) => c.side === 'last' && manner('fricative', 'nasal', 'lateral approximant')(c),
+  },
+  {
+    id: 'last-consonants',
+    name: 'consonants at the end of words',
+    holds: (c) => c.side === 'last' && CONSONANTS[c.ipa] !== undefined,
+  },
+  {
+    id: 'opening-r',
+    name: '/r/ after another consonant',
+    holds: (c) => c.side === 'opening' && c.after && c.ipa === 'r',
+  },
+  {
+    id: 'opening-l',
+    name: '/l/ after another consonant',
+    holds: (c) => c.side === 'opening' && c.after && c.ipa === 'l',
+  },
+  {
+    id: 'opening-s',
+    name: '/s/ before another consonant',
+    holds: (c) => c.side === 'opening' && !c.after && c.ipa === 's',
+  },
+  {
+    id: 'opening-second',
+    name: 'the second sound of a cluster at the start',
+    holds: (c) => c.side === 'opening' && c.after,
+  },
+  {
+    id: 'closing-first',
+    name: 'the first sound of a cluster at the end',
+    holds: (c) => c.side === 'closing' && !c.after,
+  },
   { id: 'closing-last', name: 'the last sound of a cluster at the end', holds: (c) => c.side === 'closing' && c.after },
   { id: 'back', name: 'sounds made at the back', holds: (c) => CONSONANTS[c.ipa]?.place === 'velar' },
-  { id: 'middle-vowels', name: 'vowels in the middle', holds: (c) => c.side === 'middle' && CONSONANTS[c.ipa] === undefined },
+  {
+    id: 'middle-vowels',
+    name: 'vowels in the middle',
+    holds: (c) => c.side === 'middle' && CONSONANTS[c.ipa] === undefined,
+  },
 ];
 
 /** A slip here and there is nobody's pattern: up to this share is put down to accident. Our own choice. */
@@ -89,13 +154,40 @@ const SURE = 0.05;
 const HOLDS = 0.7;
 
 export type CellState = 'holds' | 'slips' | 'little-seen';
-export interface MapCell { readonly ipa: string; readonly spot: Spot; readonly state: CellState; readonly asked: number; readonly held: number; readonly low: number; readonly high: number }
-export interface Pattern { readonly id: string; readonly name: string; readonly missed: number; readonly asked: number; readonly sounds: readonly string[] }
-export interface SoundMap { readonly cells: readonly MapCell[]; readonly patterns: readonly Pattern[] }
+export interface MapCell {
+  readonly ipa: string;
+  readonly spot: Spot;
+  readonly state: CellState;
+  readonly asked: number;
+  readonly held: number;
+  readonly low: number;
+  readonly high: number;
+}
+export interface Pattern {
+  readonly id: string;
+  readonly name: string;
+  readonly missed: number;
+  readonly asked: number;
+  readonly sounds: readonly string[];
+}
+export interface SoundMap {
+  readonly cells: readonly MapCell[];
+  readonly patterns: readonly Pattern[];
+}
 
-const sum = (cells: readonly Cell[]): { asked: number; missed: number } => ({ asked: cells.reduce((n, c) => n + c.asked, 0), missed: cells.reduce((n, c) => n + c.asked - c.held, 0) });
+const sum = (cells: readonly Cell[]): { asked: number; missed: number } => ({
+  asked: cells.reduce((n, c) => n + c.asked, 0),
+  missed: cells.reduce((n, c) => n + c.asked - c.held, 0),
+});
 
-interface Claim { readonly key: string; readonly kind: (typeof KINDS)[number] | null; readonly cells: readonly Cell[]; readonly chance: number; readonly asked: number; readonly missed: number }
+interface Claim {
+  readonly key: string;
+  readonly kind: (typeof KINDS)[number] | null;
+  readonly cells: readonly Cell[];
+  readonly chance: number;
+  readonly asked: number;
+  readonly missed: number;
+}
 
 /** What is told already accounts for nearly all of it. */
 const MOSTLY = 0.8;
@@ -112,13 +204,15 @@ export function soundMap(table: Cells): SoundMap {
   const cells = readCells(table);
   const everything = sum(cells);
   const single = cells.map((c) => ({ key: `${c.ipa} ${c.side} ${c.after}`, kind: null, cells: [c] }));
-  const claims = [...KINDS.map((kind) => ({ key: kind.id, kind, cells: cells.filter(kind.holds) })), ...single].flatMap(({ key, kind, cells: of }): Claim[] => {
-    const { asked, missed } = sum(of);
-    if (asked < FEWEST) return [];
-    // Held against what slips elsewhere, so that a child who slips everywhere is not given a pattern for each place.
-    const elsewhere = everything.asked > asked ? (everything.missed - missed) / (everything.asked - asked) : 0;
-    return [{ key, kind, cells: of, asked, missed, chance: atLeast(missed, asked, Math.max(ACCIDENT, elsewhere)) }];
-  }).sort((a, b) => a.chance - b.chance);
+  const claims = [...KINDS.map((kind) => ({ key: kind.id, kind, cells: cells.filter(kind.holds) })), ...single]
+    .flatMap(({ key, kind, cells: of }): Claim[] => {
+      const { asked, missed } = sum(of);
+      if (asked < FEWEST) return [];
+      // Held against what slips elsewhere, so that a child who slips everywhere is not given a pattern for each place.
+      const elsewhere = everything.asked > asked ? (everything.missed - missed) / (everything.asked - asked) : 0;
+      return [{ key, kind, cells: of, asked, missed, chance: atLeast(missed, asked, Math.max(ACCIDENT, elsewhere)) }];
+    })
+    .sort((a, b) => a.chance - b.chance);
   const found: Claim[] = [];
   for (const [i, claim] of claims.entries()) {
     if (claim.chance > SURE / (claims.length - i)) break;
@@ -141,10 +235,29 @@ export function soundMap(table: Cells): SoundMap {
       const { asked, missed } = sum(of);
       const known = posteriorOf([{ right: asked - missed, wrong: missed, guess: 0 }]);
       const slips = of.some((c) => slipping.has(c) || (explained.has(c) && (c.asked - c.held) * 2 >= c.asked));
-      return { ipa: of[0]!.ipa, spot: of[0]!.spot, asked, held: asked - missed, low: known.quantile(0.05), high: known.quantile(0.95), state: slips ? 'slips' : asked >= FEWEST && known.above(HOLDS) >= 0.9 ? 'holds' : 'little-seen' };
+      return {
+        ipa: of[0]!.ipa,
+        spot: of[0]!.spot,
+        asked,
+        held: asked - missed,
+        low: known.quantile(0.05),
+        high: known.quantile(0.95),
+        state: slips ? 'slips' : asked >= FEWEST && known.above(HOLDS) >= 0.9 ? 'holds' : 'little-seen',
+      };
     }),
     patterns: told.map(({ key, kind, cells: of, asked, missed }) => ({
-      id: key, name: kind ? kind.name : '', asked, missed, sounds: [...new Set(of.filter((c) => c.asked > c.held).sort((a, b) => (b.asked - b.held) / b.asked - (a.asked - a.held) / a.asked).map((c) => c.ipa))],
+      id: key,
+      name: kind ? kind.name : '',
+      asked,
+      missed,
+      sounds: [
+        ...new Set(
+          of
+            .filter((c) => c.asked > c.held)
+            .sort((a, b) => (b.asked - b.held) / b.asked - (a.asked - a.held) / a.asked)
+            .map((c) => c.ipa),
+        ),
+      ],
     })),
   };
 }

@@ -40,7 +40,17 @@ export function soundRows(answers: readonly Heard[]): SoundRow[] {
 }
 
 /** What a habit is about: a row for each kind, so that adding one touches this table alone. */
-export const HABIT_KINDS = ['swaps', 'loses', 'loses-from-opening', 'loses-from-closing', 'loses-last', 'loses-first', 'keeps-rime', 'keeps-cluster', 'adds-uh'] as const;
+export const HABIT_KINDS = [
+  'swaps',
+  'loses',
+  'loses-from-opening',
+  'loses-from-closing',
+  'loses-last',
+  'loses-first',
+  'keeps-rime',
+  'keeps-cluster',
+  'adds-uh',
+] as const;
 export type HabitKind = (typeof HABIT_KINDS)[number];
 
 export interface Habit {
@@ -54,8 +64,16 @@ export interface Habit {
   readonly chances: number;
 }
 
-interface Event { readonly kind: HabitKind; readonly sound: string | null; readonly says: string | null }
-const event = (kind: HabitKind, sound: string | null = null, says: string | null = null): Event => ({ kind, sound, says });
+interface Event {
+  readonly kind: HabitKind;
+  readonly sound: string | null;
+  readonly says: string | null;
+}
+const event = (kind: HabitKind, sound: string | null = null, says: string | null = null): Event => ({
+  kind,
+  sound,
+  says,
+});
 const nameOf = ({ kind, sound, says }: Event): string => `${kind} ${sound ?? ''} ${says ?? ''}`;
 
 /** Every slip that could have happened to a sound, by where it stands; swaps by sound alone. */
@@ -82,15 +100,30 @@ function happenings({ asked, analysis, apart }: Heard): Event[] {
   const at = (fault: Fault): string => asked[Math.min(fault.at, asked.length - 1)]!.ipa;
   const out = analysis.faults.flatMap((fault): Event[] => {
     switch (fault.kind) {
-      case 'swapped': return [event('swaps', at(fault), fault.heard)];
-      case 'omitted': return [
-        event('loses', at(fault)),
-        ...(fault.cluster === 'opening' && asked[fault.at]!.close ? [event('loses-from-opening')] : []), ...(fault.cluster === 'closing' && asked[fault.at + 1]?.close ? [event('loses-from-closing')] : []),
-        ...(fault.place === 'last' && !fault.cluster ? [event('loses-last')] : []), ...(fault.place === 'first' && !fault.cluster ? [event('loses-first')] : []),
-      ];
-      case 'merged': return apart ? [event(fault.to === asked.length - 1 && asked.slice(fault.at, fault.to + 1).some((a) => !a.close) ? 'keeps-rime' : 'keeps-cluster')] : [];
-      case 'added-uh': return apart ? [event('adds-uh')] : [];
-      default: return [];
+      case 'swapped':
+        return [event('swaps', at(fault), fault.heard)];
+      case 'omitted':
+        return [
+          event('loses', at(fault)),
+          ...(fault.cluster === 'opening' && asked[fault.at]!.close ? [event('loses-from-opening')] : []),
+          ...(fault.cluster === 'closing' && asked[fault.at + 1]?.close ? [event('loses-from-closing')] : []),
+          ...(fault.place === 'last' && !fault.cluster ? [event('loses-last')] : []),
+          ...(fault.place === 'first' && !fault.cluster ? [event('loses-first')] : []),
+        ];
+      case 'merged':
+        return apart
+          ? [
+              event(
+                fault.to === asked.length - 1 && asked.slice(fault.at, fault.to + 1).some((a) => !a.close)
+                  ? 'keeps-rime'
+                  : 'keeps-cluster',
+              ),
+            ]
+          : [];
+      case 'added-uh':
+        return apart ? [event('adds-uh')] : [];
+      default:
+        return [];
     }
   });
   // What is about no one sound counts once an answer: three little “uh” in a word are one.
@@ -116,12 +149,20 @@ export function habitsIn(answers: readonly Heard[]): Habit[] {
     const n = chances.get(nameOf({ kind, sound, says: null }))?.length ?? 0;
     const times = Math.min(events.length, n);
     const looked = Math.max(1, [...chances.values()].filter((c) => c.length >= FEWEST).length);
-    return n >= FEWEST && times >= 3 && atLeast(times, n, ACCIDENT) < SURE / looked ? [{ kind, sound, says, times, chances: n }] : [];
+    return n >= FEWEST && times >= 3 && atLeast(times, n, ACCIDENT) < SURE / looked
+      ? [{ kind, sound, says, times, chances: n }]
+      : [];
   });
   // Losing /r/ is told as losing the second of a cluster where it is lost there and nowhere else.
   const wider = new Set(found.map((h) => h.kind).filter((k) => k !== 'loses' && k.startsWith('loses')));
-  return found.filter((h) => h.kind !== 'loses' || wider.size === 0).sort((a, b) => b.times / b.chances - a.times / a.chances);
+  return found
+    .filter((h) => h.kind !== 'loses' || wider.size === 0)
+    .sort((a, b) => b.times / b.chances - a.times / a.chances);
 }
 
 /** An answer as it is judged again from what was said. */
-export const heardOf = (asked: readonly Asked[], said: Parameters<typeof analyse>[1], hearing: Parameters<typeof analyse>[2]): Heard => ({ asked, apart: hearing.apart, analysis: analyse(asked, said, hearing) });
+export const heardOf = (
+  asked: readonly Asked[],
+  said: Parameters<typeof analyse>[1],
+  hearing: Parameters<typeof analyse>[2],
+): Heard => ({ asked, apart: hearing.apart, analysis: analyse(asked, said, hearing) });

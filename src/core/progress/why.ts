@@ -4,7 +4,9 @@ import type { RungEvidence } from './evidence';
 import { STATE_WORDS } from './rule';
 
 /** Small numbers in words. Example: `inWords(5) // 'five'`. */
-export const inWords = (n: number): string => ['none', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve'][n] ?? String(n);
+export const inWords = (n: number): string =>
+  ['none', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve'][n] ??
+  String(n);
 
 /** A chance as a person says it. Example: `oneIn(7 / 64) // 'about one time in nine'`. */
 export function oneIn(chance: number): string {
@@ -31,7 +33,20 @@ export function whySentence(r: RungEvidence): string {
   const tried = own + helped + notYet;
   const parts: string[] = [];
   if (tried) {
-    parts.push(`On own ${own} of ${tried}${r.days > 1 ? ` on ${r.days} days` : ' on one day'}${helped ? `, with help ${helped}${r.helps.length ? ` (${r.helps.slice(0, 2).map((h) => HELP_WORDS[h]).join(', ')})` : ''}` : ''}`);
+    parts.push(
+      `On own ${own} of ${tried}${r.days > 1 ? ` on ${r.days} days` : ' on one day'}${
+        helped
+          ? `, with help ${helped}${
+              r.helps.length
+                ? ` (${r.helps
+                    .slice(0, 2)
+                    .map((h) => HELP_WORDS[h])
+                    .join(', ')})`
+                : ''
+            }`
+          : ''
+      }`,
+    );
   } else if (noReply) {
     parts.push(`No reply ${times(noReply)}, which says nothing of what is known`);
   } else {

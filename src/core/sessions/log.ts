@@ -49,7 +49,11 @@ export interface AnswerEntry extends Stamp {
 export const WHYS = ['detail', 'mis-tap', 'heard-again', 'other-child', 'other'] as const;
 export type Why = (typeof WHYS)[number];
 export const WHY_WORDS: Readonly<Record<Why, string>> = {
-  detail: 'more was noted at once', 'mis-tap': 'wrong button', 'heard-again': 'thought about it again', 'other-child': 'it was another child', other: 'another reason',
+  detail: 'more was noted at once',
+  'mis-tap': 'wrong button',
+  'heard-again': 'thought about it again',
+  'other-child': 'it was another child',
+  other: 'another reason',
 };
 
 /** What was said of an item before the child’s own turn. */

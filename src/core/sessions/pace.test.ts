@@ -38,6 +38,27 @@ describe('time to mark', () => {
 
 describe('initials', () => {
   test.each<[string[], string[]]>([
-    [['Wren', 'Kofi'], ['W', 'K']], [['Wren', 'Kofi', 'Kai'], ['W', 'Ko', 'Ka']], [['Ann', 'Anna'], ['Ann', 'Anna']], [['Wren', 'wren'], ['Wren', 'wren 2']], [['小明', '小红'], ['小明', '小红']], [['🌻 Sunny'], ['🌻']], [[], []],
+    [
+      ['Wren', 'Kofi'],
+      ['W', 'K'],
+    ],
+    [
+      ['Wren', 'Kofi', 'Kai'],
+      ['W', 'Ko', 'Ka'],
+    ],
+    [
+      ['Ann', 'Anna'],
+      ['Ann', 'Anna'],
+    ],
+    [
+      ['Wren', 'wren'],
+      ['Wren', 'wren 2'],
+    ],
+    [
+      ['小明', '小红'],
+      ['小明', '小红'],
+    ],
+    [['🌻 Sunny'], ['🌻']],
+    [[], []],
   ])('%j stand as %j', (names, short) => expect(initialsOf(names)).toEqual(short));
 });

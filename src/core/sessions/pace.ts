@@ -44,7 +44,9 @@ export function makeStopwatch(): Stopwatch {
       from = now;
       if (heldSince !== null) heldSince = now;
     },
-    hold: (now) => { heldSince ??= now; },
+    hold: (now) => {
+      heldSince ??= now;
+    },
     go: (now) => {
       if (heldSince !== null) from += now - heldSince;
       heldSince = null;

@@ -11,9 +11,22 @@ let next = 0;
 const id = (): string => String((next += 1)).padStart(6, '0');
 type Bare = Entry extends infer E ? (E extends Entry ? Omit<E, 'id' | 'at'> : never) : never;
 const entry = (e: Bare): Entry => ({ ...e, id: id(), at: next }) as Entry;
-const answer = (turn: number, childId: string | null, word: string, more: Partial<AnswerEntry> = {}): Entry => entry({
-  kind: 'answer', turn, childId, word, outcome: 'on-own', slip: null, said: null, missed: [], helps: [], note: null, thinkMs: 1, supersedes: null, ...more,
-});
+const answer = (turn: number, childId: string | null, word: string, more: Partial<AnswerEntry> = {}): Entry =>
+  entry({
+    kind: 'answer',
+    turn,
+    childId,
+    word,
+    outcome: 'on-own',
+    slip: null,
+    said: null,
+    missed: [],
+    helps: [],
+    note: null,
+    thinkMs: 1,
+    supersedes: null,
+    ...more,
+  });
 const played = (turns: number): Entry[] => {
   const log: Entry[] = [entry({ kind: 'modelled' })];
   for (let i = 0; i < turns; i += 1) {
@@ -29,19 +42,35 @@ describe('replay', () => {
     expect(replay(plan, played(0))).toMatchObject({ phase: 'turn', turn: 0, childId: 'a', word: 'sun' });
     expect(replay(plan, played(3))).toMatchObject({ phase: 'turn', turn: 3, childId: 'b', word: 'leg' });
     expect(replay(plan, played(4)).phase).toBe('round-done');
-    expect(replay(plan, [...played(4), entry({ kind: 'more', turns: 2 })])).toMatchObject({ phase: 'turn', turn: 4, planned: 6 });
+    expect(replay(plan, [...played(4), entry({ kind: 'more', turns: 2 })])).toMatchObject({
+      phase: 'turn',
+      turn: 4,
+      planned: 6,
+    });
     expect(replay(plan, [...played(2), entry({ kind: 'finish' })]).phase).toBe('finished');
   });
   test('undo gives the same child the same word again', () => {
     const log = played(2);
     const last = log.at(-1) as AnswerEntry;
-    expect(replay(plan, [...log, entry({ kind: 'undo', answerId: last.id })])).toMatchObject({ turn: 1, childId: last.childId, word: last.word });
+    expect(replay(plan, [...log, entry({ kind: 'undo', answerId: last.id })])).toMatchObject({
+      turn: 1,
+      childId: last.childId,
+      word: last.word,
+    });
   });
   test('undo of a swapped word or a chosen child brings back just that', () => {
-    const log = [entry({ kind: 'modelled' }), entry({ kind: 'choose', turn: 0, childId: 'b' }), entry({ kind: 'swap', turn: 0, from: 'sun', to: 'net' })];
+    const log = [
+      entry({ kind: 'modelled' }),
+      entry({ kind: 'choose', turn: 0, childId: 'b' }),
+      entry({ kind: 'swap', turn: 0, from: 'sun', to: 'net' }),
+    ];
     expect(replay(plan, log)).toMatchObject({ childId: 'b', word: 'net' });
     const marked = [...log, answer(0, 'b', 'net')];
-    expect(replay(plan, [...marked, entry({ kind: 'undo', answerId: marked.at(-1)!.id })])).toMatchObject({ turn: 0, childId: 'b', word: 'net' });
+    expect(replay(plan, [...marked, entry({ kind: 'undo', answerId: marked.at(-1)!.id })])).toMatchObject({
+      turn: 0,
+      childId: 'b',
+      word: 'net',
+    });
   });
   test('a correction supersedes, the old mark stays in the log', () => {
     const log = played(2);
@@ -62,20 +91,30 @@ describe('replay', () => {
     expect(replay({ ...plan, children: [] }, played(0)).childId).toBeNull();
   });
   test('merging logs is the same in any order and any number of times', () => {
-    fc.assert(fc.property(fc.shuffledSubarray(played(6), { minLength: 0 }), (part) => {
-      const whole = played(0);
-      const merged = mergeLogs([], part, whole, part);
-      expect(merged).toEqual(mergeLogs(whole, part));
-      expect(new Set(merged.map((e) => e.id)).size).toBe(merged.length);
-      expect(mergeLogs(merged, part, whole)).toBe(merged);
-    }));
+    fc.assert(
+      fc.property(fc.shuffledSubarray(played(6), { minLength: 0 }), (part) => {
+        const whole = played(0);
+        const merged = mergeLogs([], part, whole, part);
+        expect(merged).toEqual(mergeLogs(whole, part));
+        expect(new Set(merged.map((e) => e.id)).size).toBe(merged.length);
+        expect(mergeLogs(merged, part, whole)).toBe(merged);
+      }),
+    );
   });
 });
 
 describe('rounds', () => {
-  const two: SessionPlan = { rounds: [{ words: ['sun', 'map'], turns: 2 }, { words: ['a b', 'b c', 'c d'], turns: 3, inOrder: true }, { words: ['/s/ /p/'], turns: 1, way: 'together' }], children: ['a', 'b'] };
+  const two: SessionPlan = {
+    rounds: [
+      { words: ['sun', 'map'], turns: 2 },
+      { words: ['a b', 'b c', 'c d'], turns: 3, inOrder: true },
+      { words: ['/s/ /p/'], turns: 1, way: 'together' },
+    ],
+    children: ['a', 'b'],
+  };
   const through = (log: Entry[]): Entry[] => {
-    for (let state = replay(two, log); state.phase === 'turn'; state = replay(two, log)) log.push(answer(state.turn, state.childId, state.word));
+    for (let state = replay(two, log); state.phase === 'turn'; state = replay(two, log))
+      log.push(answer(state.turn, state.childId, state.word));
     return log;
   };
   test('each is modelled, played and left for the next; turns go on fairly over all of them', () => {
@@ -89,18 +128,50 @@ describe('rounds', () => {
     expect(given.map((a) => a.childId)).toEqual(['a', 'b', 'a', 'b', 'a']);
   });
   test('a chain keeps its order, also the second time round', () => {
-    const log = through([entry({ kind: 'round', round: 1 }), entry({ kind: 'modelled', round: 1 }), entry({ kind: 'more', turns: 3, round: 1 })]);
-    expect(log.filter((e) => e.kind === 'answer').map((a) => a.word)).toEqual(['a b', 'b c', 'c d', 'a b', 'b c', 'c d']);
+    const log = through([
+      entry({ kind: 'round', round: 1 }),
+      entry({ kind: 'modelled', round: 1 }),
+      entry({ kind: 'more', turns: 3, round: 1 }),
+    ]);
+    expect(log.filter((e) => e.kind === 'answer').map((a) => a.word)).toEqual([
+      'a b',
+      'b c',
+      'c d',
+      'a b',
+      'b c',
+      'c d',
+    ]);
   });
   test('undo in the middle of a chain gives the same step again, and one from an earlier round goes back to it', () => {
-    const log = [entry({ kind: 'round', round: 1 }), entry({ kind: 'modelled', round: 1 }), answer(1000, 'a', 'a b'), answer(1001, 'b', 'b c')];
+    const log = [
+      entry({ kind: 'round', round: 1 }),
+      entry({ kind: 'modelled', round: 1 }),
+      answer(1000, 'a', 'a b'),
+      answer(1001, 'b', 'b c'),
+    ];
     const last = replay(two, log).last!;
-    expect(replay(two, [...log, entry({ kind: 'undo', answerId: last.id })])).toMatchObject({ round: 1, turn: 1001, word: 'b c', childId: 'b', done: 1 });
+    expect(replay(two, [...log, entry({ kind: 'undo', answerId: last.id })])).toMatchObject({
+      round: 1,
+      turn: 1001,
+      word: 'b c',
+      childId: 'b',
+      done: 1,
+    });
     const early = [...through([entry({ kind: 'modelled', round: 0 })]), entry({ kind: 'round', round: 1 })];
-    expect(replay(two, [...early, entry({ kind: 'undo', answerId: replay(two, early).last!.id })])).toMatchObject({ round: 0, phase: 'turn', word: 'map' });
+    expect(replay(two, [...early, entry({ kind: 'undo', answerId: replay(two, early).last!.id })])).toMatchObject({
+      round: 0,
+      phase: 'turn',
+      word: 'map',
+    });
   });
   test('words of a hunt are ticked and taken back, turn by turn; nobody has the turn', () => {
-    const log = [entry({ kind: 'round', round: 2 }), entry({ kind: 'modelled', round: 2 }), entry({ kind: 'tick', turn: 2000, word: 'spot', on: true }), entry({ kind: 'tick', turn: 2000, word: 'pot', on: true }), entry({ kind: 'tick', turn: 2000, word: 'spot', on: false })];
+    const log = [
+      entry({ kind: 'round', round: 2 }),
+      entry({ kind: 'modelled', round: 2 }),
+      entry({ kind: 'tick', turn: 2000, word: 'spot', on: true }),
+      entry({ kind: 'tick', turn: 2000, word: 'pot', on: true }),
+      entry({ kind: 'tick', turn: 2000, word: 'spot', on: false }),
+    ];
     const state = replay(two, log);
     expect([...state.ticked]).toEqual(['pot']);
     expect(state.childId).toBeNull();
@@ -109,20 +180,40 @@ describe('rounds', () => {
 
 describe('turns are fair', () => {
   test('over any play the numbers of turns differ by at most one, and nobody goes twice running', () => {
-    fc.assert(fc.property(fc.integer({ min: 2, max: 30 }), fc.integer({ min: 1, max: 90 }), (children, turns) => {
-      const present = Array.from({ length: children }, (_, i) => `c${i}`);
-      const given: { childId: string; outcome: 'on-own' }[] = [];
-      for (let i = 0; i < turns; i += 1) given.push({ childId: nextChild(present, given, new Set())!, outcome: 'on-own' });
-      const counts = present.map((c) => given.filter((g) => g.childId === c).length);
-      expect(Math.max(...counts) - Math.min(...counts)).toBeLessThanOrEqual(1);
-      given.forEach((g, i) => expect(g.childId).not.toBe(given[i - 1]?.childId));
-    }));
+    fc.assert(
+      fc.property(fc.integer({ min: 2, max: 30 }), fc.integer({ min: 1, max: 90 }), (children, turns) => {
+        const present = Array.from({ length: children }, (_, i) => `c${i}`);
+        const given: { childId: string; outcome: 'on-own' }[] = [];
+        for (let i = 0; i < turns; i += 1)
+          given.push({ childId: nextChild(present, given, new Set())!, outcome: 'on-own' });
+        const counts = present.map((c) => given.filter((g) => g.childId === c).length);
+        expect(Math.max(...counts) - Math.min(...counts)).toBeLessThanOrEqual(1);
+        given.forEach((g, i) => expect(g.childId).not.toBe(given[i - 1]?.childId));
+      }),
+    );
   });
   test('an answer that does not count leaves the child their turn', () => {
-    const given = [{ childId: 'a', outcome: 'does-not-count' as const }, { childId: 'b', outcome: 'on-own' as const }];
+    const given = [
+      { childId: 'a', outcome: 'does-not-count' as const },
+      { childId: 'b', outcome: 'on-own' as const },
+    ];
     expect(nextChild(['a', 'b'], given, new Set())).toBe('a');
   });
-  test.each([[0, 8], [1, 8], [2, 8], [3, 6], [4, 8], [5, 10], [6, 6], [7, 7], [8, 8], [9, 9], [10, 10], [12, 8], [30, 8]])('%i children: a set of %i', (children, size) => {
+  test.each([
+    [0, 8],
+    [1, 8],
+    [2, 8],
+    [3, 6],
+    [4, 8],
+    [5, 10],
+    [6, 6],
+    [7, 7],
+    [8, 8],
+    [9, 9],
+    [10, 10],
+    [12, 8],
+    [30, 8],
+  ])('%i children: a set of %i', (children, size) => {
     expect(setSizeFor(children)).toBe(size);
     if (children && children <= 10) expect(turnsFor(size, children) % children).toBe(0);
   });
@@ -136,9 +227,20 @@ describe('turns are fair', () => {
 
 describe('summary', () => {
   const sounds = ['f', 'r', 'ɒ', 'ɡ'];
-  const given = (outcome: (typeof OUTCOMES)[number], missed: number[] = []) => ({ childId: 'a', word: 'frog', outcome, sounds, missed });
+  const given = (outcome: (typeof OUTCOMES)[number], missed: number[] = []) => ({
+    childId: 'a',
+    word: 'frog',
+    outcome,
+    sounds,
+    missed,
+  });
   test('slips are counted of the answers that say something about sounds', () => {
-    const rows = slippedSounds([given('not-yet', [1]), given('on-own'), given('no-reply'), given('does-not-count', [0])]);
+    const rows = slippedSounds([
+      given('not-yet', [1]),
+      given('on-own'),
+      given('no-reply'),
+      given('does-not-count', [0]),
+    ]);
     expect(rows).toEqual([{ ipa: 'r', times: 1, heard: 2, words: ['frog'] }]);
   });
   test('the tally keeps no reply apart from not yet', () => {

@@ -58,7 +58,11 @@ export interface SessionState {
 }
 
 /** The item of a turn: through the set in order, shifted by one each time round so that a child meets new words. */
-export function wordOfTurn({ words, inOrder }: Pick<RoundPlan, 'words' | 'inOrder'>, turn: number, swaps: ReadonlyMap<string, string>): string {
+export function wordOfTurn(
+  { words, inOrder }: Pick<RoundPlan, 'words' | 'inOrder'>,
+  turn: number,
+  swaps: ReadonlyMap<string, string>,
+): string {
   const plain = words[(turn + (inOrder ? 0 : Math.floor(turn / words.length))) % words.length]!;
   return swaps.get(plain) ?? plain;
 }
@@ -70,7 +74,14 @@ export function wordOfTurn({ words, inOrder }: Pick<RoundPlan, 'words' | 'inOrde
  */
 export function replay(plan: SessionPlan, log: readonly Entry[]): SessionState {
   const undone = new Set(log.flatMap((e) => (e.kind === 'undo' ? [e.answerId] : [])));
-  const { byTurn: standing, differing, clashes } = standingAnswers(log.filter((e) => e.kind === 'answer'), undone);
+  const {
+    byTurn: standing,
+    differing,
+    clashes,
+  } = standingAnswers(
+    log.filter((e) => e.kind === 'answer'),
+    undone,
+  );
   const away = new Set<string>();
   const swaps = new Map<string, string>();
   const swapped: string[] = [];
@@ -86,9 +97,12 @@ export function replay(plan: SessionPlan, log: readonly Entry[]): SessionState {
   const rested = new Map<number, Set<string>>();
   /** Who joins in, or comes back, goes on where those are who had the fewest turns. */
   const joinsIn = (childId: string, id: string): void => {
-    const turnsOf = (of: string): number => [...standing.values()].filter((a) => a.id < id && a.childId === of && a.outcome !== 'does-not-count').length + (ahead.get(of) ?? 0);
+    const turnsOf = (of: string): number =>
+      [...standing.values()].filter((a) => a.id < id && a.childId === of && a.outcome !== 'does-not-count').length +
+      (ahead.get(of) ?? 0);
     const others = children.filter((c) => c !== childId && !away.has(c)).map(turnsOf);
-    if (others.length) ahead.set(childId, (ahead.get(childId) ?? 0) + Math.max(0, Math.min(...others) - turnsOf(childId)));
+    if (others.length)
+      ahead.set(childId, (ahead.get(childId) ?? 0) + Math.max(0, Math.min(...others) - turnsOf(childId)));
   };
 
   for (const entry of log) {
@@ -129,7 +143,11 @@ export function replay(plan: SessionPlan, log: readonly Entry[]): SessionState {
         if (override?.turn === entry.turn) override = null;
         break;
       case 'choose':
-        override = { turn: entry.turn, childId: entry.childId, ...(override?.turn === entry.turn && override.word ? { word: override.word } : {}) };
+        override = {
+          turn: entry.turn,
+          childId: entry.childId,
+          ...(override?.turn === entry.turn && override.word ? { word: override.word } : {}),
+        };
         break;
       case 'away':
         if (entry.away) away.add(entry.childId);
@@ -173,20 +191,61 @@ export function replay(plan: SessionPlan, log: readonly Entry[]): SessionState {
   const present = children.filter((id) => !away.has(id) && !resting.has(id));
   const before = answers.filter((a) => a.turn < turn);
   const way = here.way ?? 'individual';
-  const check = way === 'check' ? checkTurn(here, present, answers.filter((a) => roundOf(a.turn) === round), chosen?.childId ?? null) : null;
-  const next = way === 'together' || way === 'volunteers' ? null : check ? check.childId : nextChild(present, before, waiting, ahead);
+  const check =
+    way === 'check'
+      ? checkTurn(
+          here,
+          present,
+          answers.filter((a) => roundOf(a.turn) === round),
+          chosen?.childId ?? null,
+        )
+      : null;
+  const next =
+    way === 'together' || way === 'volunteers'
+      ? null
+      : check
+        ? check.childId
+        : nextChild(present, before, waiting, ahead);
   const childId = check ? check.childId : chosen ? chosen.childId : next;
   return {
-    phase: finished ? 'finished' : !modelled.has(round) ? 'model' : (check ? check.over : done >= planned) ? 'round-done' : 'turn',
-    round, turn, done, planned: check ? done + check.left : planned, children, childId,
+    phase: finished
+      ? 'finished'
+      : !modelled.has(round)
+        ? 'model'
+        : (check ? check.over : done >= planned)
+          ? 'round-done'
+          : 'turn',
+    round,
+    turn,
+    done,
+    planned: check ? done + check.left : planned,
+    children,
+    childId,
     calling: way === 'volunteers' && !chosen,
-    partnerId: way === 'pairs' && childId ? nextChild(present.filter((id) => id !== childId), [...before, { childId, outcome: 'on-own' }], waiting, ahead) : null,
-    rescue: way === 'check' ? null : tooHard(answers.filter((a) => roundOf(a.turn) === round), resting),
-    resting, differing,
+    partnerId:
+      way === 'pairs' && childId
+        ? nextChild(
+            present.filter((id) => id !== childId),
+            [...before, { childId, outcome: 'on-own' }],
+            waiting,
+            ahead,
+          )
+        : null,
+    rescue:
+      way === 'check'
+        ? null
+        : tooHard(
+            answers.filter((a) => roundOf(a.turn) === round),
+            resting,
+          ),
+    resting,
+    differing,
     word: chosen?.word ?? (check ? check.word : wordOfTurn(here, done, swaps)),
     answers,
     last: answers.findLast((a) => roundOf(a.turn) === round) ?? answers.at(-1) ?? null,
-    away, clashes, swapped,
+    away,
+    clashes,
+    swapped,
     ticked: ticks.get(turn) ?? new Set(),
   };
 }
@@ -199,20 +258,40 @@ function tooHard(answers: readonly AnswerEntry[], resting: ReadonlySet<string>):
   return run.length === KIND_STOP && run.every((a) => notManaged(a.outcome)) ? child : null;
 }
 
-interface CheckTurn { readonly childId: string | null; readonly word: string; readonly left: number; readonly over: boolean }
+interface CheckTurn {
+  readonly childId: string | null;
+  readonly word: string;
+  readonly left: number;
+  readonly over: boolean;
+}
 
 /**
  * A check-in: every child gets the same items in the same order, one child after the other, and stops kindly after three in a
  * row that were not managed. A slip of the adult does not use an item up.
  */
-function checkTurn({ words }: RoundPlan, present: readonly string[], answers: readonly AnswerEntry[], chosen: string | null): CheckTurn {
+function checkTurn(
+  { words }: RoundPlan,
+  present: readonly string[],
+  answers: readonly AnswerEntry[],
+  chosen: string | null,
+): CheckTurn {
   const leftOf = (child: string): number => {
     const given = answers.filter((a) => a.childId === child && a.outcome !== 'does-not-count');
     const run = given.slice(-KIND_STOP);
-    return run.length === KIND_STOP && run.every((a) => notManaged(a.outcome)) ? 0 : Math.max(0, words.length - given.length);
+    return run.length === KIND_STOP && run.every((a) => notManaged(a.outcome))
+      ? 0
+      : Math.max(0, words.length - given.length);
   };
   const left = present.reduce((sum, child) => sum + leftOf(child), 0);
   const at = answers.at(-1)?.childId ?? null;
-  const childId = [chosen, at, ...present].find((child): child is string => child !== null && present.includes(child) && leftOf(child) > 0) ?? null;
-  return { childId, left, over: childId === null, word: words[childId === null ? 0 : words.length - leftOf(childId)] ?? words[0]! };
+  const childId =
+    [chosen, at, ...present].find(
+      (child): child is string => child !== null && present.includes(child) && leftOf(child) > 0,
+    ) ?? null;
+  return {
+    childId,
+    left,
+    over: childId === null,
+    word: words[childId === null ? 0 : words.length - leftOf(childId)] ?? words[0]!,
+  };
 }

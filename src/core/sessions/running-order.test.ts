@@ -6,28 +6,61 @@ import { find, COUNTS } from '../lexicon/find';
 import { indexWords } from '../lexicon/word-index';
 import { material } from '../lexicon/testing/bank';
 import { MAIN_ACCENTS, type AccentId } from '../phonology/accents';
-import { fitOf, learnedPace, MODEL_SECONDS, roundSeconds, takeAdvice, turnsOf, type Plan, type PlannedRound } from './running-order';
+import {
+  fitOf,
+  learnedPace,
+  MODEL_SECONDS,
+  roundSeconds,
+  takeAdvice,
+  turnsOf,
+  type Plan,
+  type PlannedRound,
+} from './running-order';
 import { makePlan, makeRound, SHAPES, type PlanRequest } from './shapes';
 
 const paceOf = (task: string): number => taskOf(task).secondsPerTurn;
-const wish = (more: Partial<PlanRequest> = {}): PlanRequest => ({ shape: 'focus', task: 'first-sound', step: 'hold', count: 3, minutes: 8, children: 6, seed: 1, paceOf, ...more });
+const wish = (more: Partial<PlanRequest> = {}): PlanRequest => ({
+  shape: 'focus',
+  task: 'first-sound',
+  step: 'hold',
+  count: 3,
+  minutes: 8,
+  children: 6,
+  seed: 1,
+  paceOf,
+  ...more,
+});
 const made = material();
 
 /** Every item of a plan holds when it is made again from its key. */
 const proved = (plan: Plan, of = made): void => {
   for (const round of plan.rounds) {
     const task = taskOf(round.task);
-    for (const key of [...round.items.map((i) => i.key), ...round.spares, ...(round.model ? [round.model] : [])]) expect(makeItem(task, stepOf(task, round.step), key, of).proof.length).toBeGreaterThan(0);
+    for (const key of [...round.items.map((i) => i.key), ...round.spares, ...(round.model ? [round.model] : [])])
+      expect(makeItem(task, stepOf(task, round.step), key, of).proof.length).toBeGreaterThan(0);
   }
 };
 
 describe('minutes', () => {
   const round = (items: number, way: PlannedRound['way'] = 'individual'): PlannedRound => ({
-    id: 'r1', role: 'focus', task: 'blending', step: '3', items: Array.from({ length: items }, (_, i) => ({ key: `w${i}`, locked: false })), model: null, spares: [], way, gap: 1, gesture: 'task',
-    frame: { on: true, opening: null, ask: null }, reminder: '', names: false, seed: 1,
+    id: 'r1',
+    role: 'focus',
+    task: 'blending',
+    step: '3',
+    items: Array.from({ length: items }, (_, i) => ({ key: `w${i}`, locked: false })),
+    model: null,
+    spares: [],
+    way,
+    gap: 1,
+    gesture: 'task',
+    frame: { on: true, opening: null, ask: null },
+    reminder: '',
+    names: false,
+    seed: 1,
   });
   // Starting paces: common practice, no source.
-  test('the starting paces', () => expect(['leave-out', 'blending', 'sort', 'segmenting'].map(paceOf)).toEqual([10, 15, 25, 40]));
+  test('the starting paces', () =>
+    expect(['leave-out', 'blending', 'sort', 'segmenting'].map(paceOf)).toEqual([10, 15, 25, 40]));
   test('children × items × pace, and the model', () => {
     expect(roundSeconds(round(6), 6, 15)).toBe(MODEL_SECONDS + 6 * 15);
     expect(roundSeconds(round(12), 6, 15)).toBe(MODEL_SECONDS + 12 * 15);
@@ -37,7 +70,14 @@ describe('minutes', () => {
     expect(roundSeconds(round(0), 6, 15)).toBe(0);
   });
   test('what does not fit is said, with what would help; taking the advice helps by what it says', () => {
-    const plan: Plan = { title: 'x', minutes: 3, letters: false, sound: null, pairs: [], rounds: [round(12), { ...round(6), id: 'r2', role: 'close' }] };
+    const plan: Plan = {
+      title: 'x',
+      minutes: 3,
+      letters: false,
+      sound: null,
+      pairs: [],
+      rounds: [round(12), { ...round(6), id: 'r2', role: 'close' }],
+    };
     const fit = fitOf(plan, 6, () => 15);
     expect(fit.over).toBe(fit.seconds - 180);
     expect(fit.advice.map((a) => a.kind)).toEqual(expect.arrayContaining(['drop-items', 'together']));
@@ -49,7 +89,9 @@ describe('minutes', () => {
   });
   test('advice never drops what is kept', () => {
     const locked = { ...round(12), items: round(12).items.map((i) => ({ ...i, locked: true })) };
-    expect(fitOf({ minutes: 1, rounds: [locked] }, 6, () => 15).advice.some((a) => a.kind === 'drop-items')).toBe(false);
+    expect(fitOf({ minutes: 1, rounds: [locked] }, 6, () => 15).advice.some((a) => a.kind === 'drop-items')).toBe(
+      false,
+    );
   });
   test('a group’s own pace: the middle one, once there are eight, long pauses left out', () => {
     expect(learnedPace([14, 16, 15, 400, 15, 14, 17, 15, 16], 20)).toBe(15);
@@ -59,18 +101,25 @@ describe('minutes', () => {
 
 describe('plans', () => {
   test('any skill and step comes out complete, fits its time where it says so, and says nothing twice', () => {
-    for (const task of TASKS) for (const step of task.steps) {
-      const plan = makePlan(made, wish({ task: task.id, step: step.id, minutes: 12 }));
-      const where = `${task.id} ${step.id}`;
-      expect(plan.rounds.some((r) => r.role === 'focus' && r.task === task.id && r.items.length >= 3), where).toBe(true);
-      for (const r of plan.rounds) expect(r.model, `${where}: ${r.task} has a model`).not.toBeNull();
-      const said = plan.rounds.filter((r) => !taskOf(r.task).inOrder).flatMap((r) => r.items.flatMap((i) => readKey(i.key).words));
-      expect(new Set(said).size, where).toBe(said.length);
-      expect(plan.title.length).toBeLessThanOrEqual(60);
-    }
+    for (const task of TASKS)
+      for (const step of task.steps) {
+        const plan = makePlan(made, wish({ task: task.id, step: step.id, minutes: 12 }));
+        const where = `${task.id} ${step.id}`;
+        expect(
+          plan.rounds.some((r) => r.role === 'focus' && r.task === task.id && r.items.length >= 3),
+          where,
+        ).toBe(true);
+        for (const r of plan.rounds) expect(r.model, `${where}: ${r.task} has a model`).not.toBeNull();
+        const said = plan.rounds
+          .filter((r) => !taskOf(r.task).inOrder)
+          .flatMap((r) => r.items.flatMap((i) => readKey(i.key).words));
+        expect(new Set(said).size, where).toBe(said.length);
+        expect(plan.title.length).toBeLessThanOrEqual(60);
+      }
   });
   test('less time takes the close, the warm-up and the stretch out, never the skill', () => {
-    const roles = (minutes: number): string[] => makePlan(made, wish({ minutes, task: 'segmenting', step: '3' })).rounds.map((r) => r.role);
+    const roles = (minutes: number): string[] =>
+      makePlan(made, wish({ minutes, task: 'segmenting', step: '3' })).rounds.map((r) => r.role);
     expect(roles(20)).toEqual(['warm-up', 'focus', 'stretch', 'close']);
     expect(roles(1)).toEqual(['focus']);
   });
@@ -80,7 +129,9 @@ describe('plans', () => {
   test('avoided words stay away', () => {
     const first = makePlan(made, wish());
     const used = first.rounds.flatMap((r) => r.items.flatMap((i) => readKey(i.key).words));
-    const again = makePlan(made, wish({ avoid: used })).rounds.flatMap((r) => r.items.flatMap((i) => readKey(i.key).words));
+    const again = makePlan(made, wish({ avoid: used })).rounds.flatMap((r) =>
+      r.items.flatMap((i) => readKey(i.key).words),
+    );
     expect(again.filter((w) => used.includes(w))).toEqual([]);
   });
 });
@@ -89,31 +140,46 @@ describe('plans', () => {
 describe.each(MAIN_ACCENTS.map((a) => a.id as AccentId))('one sound, one set (%s)', (accent) => {
   const of = material(accent);
   const index = indexWords(of.words);
-  const served = (count: (typeof COUNTS)[number]): string[] => index.sounds.filter((sound) => find(index, { count, sound, contested: false }).fitting.length >= 8);
+  const served = (count: (typeof COUNTS)[number]): string[] =>
+    index.sounds.filter((sound) => find(index, { count, sound, contested: false }).fitting.length >= 8);
   test('one sound through many tasks comes out for every sound and count the bank can serve', () => {
     let plans = 0;
-    for (const count of COUNTS) for (const sound of served(count)) {
-      const plan = makePlan(of, wish({ shape: 'one-sound', count, sound, minutes: 12 }));
-      const where = `/${sound}/ ${count}, ${accent}`;
-      plans += 1;
-      expect(plan.rounds.map((r) => r.task), where).toEqual(expect.arrayContaining(['blending', 'segmenting']));
-      expect(plan.rounds.length, where).toBeGreaterThanOrEqual(4);
-      for (const round of plan.rounds) for (const { key } of round.items) {
-        const item = makeItem(taskOf(round.task), stepOf(taskOf(round.task), round.step), key, of);
-        const about = readKey(key).sounds?.[0];
-        expect(about === sound || item.words.some((w) => w.marks.some((m) => m.ipa === sound)), `${where}: ${round.task} ${key}`).toBe(true);
+    for (const count of COUNTS)
+      for (const sound of served(count)) {
+        const plan = makePlan(of, wish({ shape: 'one-sound', count, sound, minutes: 12 }));
+        const where = `/${sound}/ ${count}, ${accent}`;
+        plans += 1;
+        expect(
+          plan.rounds.map((r) => r.task),
+          where,
+        ).toEqual(expect.arrayContaining(['blending', 'segmenting']));
+        expect(plan.rounds.length, where).toBeGreaterThanOrEqual(4);
+        for (const round of plan.rounds)
+          for (const { key } of round.items) {
+            const item = makeItem(taskOf(round.task), stepOf(taskOf(round.task), round.step), key, of);
+            const about = readKey(key).sounds?.[0];
+            expect(
+              about === sound || item.words.some((w) => w.marks.some((m) => m.ipa === sound)),
+              `${where}: ${round.task} ${key}`,
+            ).toBe(true);
+          }
+        for (const round of plan.rounds.filter((r) => r.task === 'blending' || r.task === 'segmenting'))
+          expect(round.items.length, where).toBeGreaterThanOrEqual(3);
       }
-      for (const round of plan.rounds.filter((r) => r.task === 'blending' || r.task === 'segmenting')) expect(round.items.length, where).toBeGreaterThanOrEqual(3);
-    }
     expect(plans).toBeGreaterThan(80);
   }, 120_000);
   test('one set, blended then segmented: the same words, for every count and sound', () => {
-    for (const count of COUNTS) for (const sound of [undefined, ...served(count)]) {
-      const plan = makePlan(of, wish({ shape: 'blend-segment', count, sound, minutes: 10 }));
-      const words = (task: string): string[] => plan.rounds.find((r) => r.task === task)!.items.map((i) => i.key).sort();
-      expect(words('segmenting'), `${count} /${sound ?? ''}/ ${accent}`).toEqual(words('blending'));
-      expect(words('blending').length).toBeGreaterThanOrEqual(3);
-    }
+    for (const count of COUNTS)
+      for (const sound of [undefined, ...served(count)]) {
+        const plan = makePlan(of, wish({ shape: 'blend-segment', count, sound, minutes: 10 }));
+        const words = (task: string): string[] =>
+          plan.rounds
+            .find((r) => r.task === task)!
+            .items.map((i) => i.key)
+            .sort();
+        expect(words('segmenting'), `${count} /${sound ?? ''}/ ${accent}`).toEqual(words('blending'));
+        expect(words('blending').length).toBeGreaterThanOrEqual(3);
+      }
   }, 120_000);
   test('plans hold when they are made again from their keys', () => {
     for (const shape of SHAPES) proved(makePlan(of, wish({ shape, seed: 5 })), of);
@@ -121,5 +187,7 @@ describe.each(MAIN_ACCENTS.map((a) => a.id as AccentId))('one sound, one set (%s
 });
 
 test('a round that cannot be made is no round', () => {
-  expect(makeRound(made, { role: 'focus', task: 'rhyme-odd', step: '3-far', size: 6, words: ['orange'] }, { seed: 1 }, 'r1')).toBeNull();
+  expect(
+    makeRound(made, { role: 'focus', task: 'rhyme-odd', step: '3-far', size: 6, words: ['orange'] }, { seed: 1 }, 'r1'),
+  ).toBeNull();
 });

@@ -4,14 +4,28 @@ import { turnsFor } from './turns';
 /** What a round is for. */
 export const ROUND_ROLES = ['warm-up', 'focus', 'stretch', 'close'] as const;
 export type RoundRole = (typeof ROUND_ROLES)[number];
-export const ROLE_WORDS: Readonly<Record<RoundRole, string>> = { 'warm-up': 'Warm-up', focus: 'Focus', stretch: 'Stretch', close: 'Close' };
+export const ROLE_WORDS: Readonly<Record<RoundRole, string>> = {
+  'warm-up': 'Warm-up',
+  focus: 'Focus',
+  stretch: 'Stretch',
+  close: 'Close',
+};
 
 /** Who answers: one child after the other, everyone at once, who wants to, a child asked by a partner; or a check-in, the same items for each. */
 export const WAYS = ['individual', 'together', 'volunteers', 'pairs', 'check'] as const;
 export type Way = (typeof WAYS)[number];
-export const WAY_WORDS: Readonly<Record<Way, string>> = { individual: 'one turn each', together: 'everyone together', volunteers: 'who wants to', pairs: 'in pairs: one asks, one answers', check: 'check-in: the same items for each' };
+export const WAY_WORDS: Readonly<Record<Way, string>> = {
+  individual: 'one turn each',
+  together: 'everyone together',
+  volunteers: 'who wants to',
+  pairs: 'in pairs: one asks, one answers',
+  check: 'check-in: the same items for each',
+};
 
-export interface PlannedItem { readonly key: string; /** Stays when the others are made anew. */ readonly locked: boolean }
+export interface PlannedItem {
+  readonly key: string;
+  /** Stays when the others are made anew. */ readonly locked: boolean;
+}
 
 export interface PlannedRound {
   readonly id: string;
@@ -56,7 +70,11 @@ export const GAP_CHOICES = [0.5, 1, 1.5, 2] as const;
 
 /** Turns a round has: whole rounds of the children, or one for each item. */
 export const turnsOf = (round: Pick<PlannedRound, 'items' | 'way'>, children: number): number =>
-  round.way === 'together' ? round.items.length : round.way === 'check' ? round.items.length * Math.max(1, children) : turnsFor(round.items.length, children);
+  round.way === 'together'
+    ? round.items.length
+    : round.way === 'check'
+      ? round.items.length * Math.max(1, children)
+      : turnsFor(round.items.length, children);
 
 /**
  * Seconds a round takes.
@@ -98,20 +116,46 @@ export function fitOf(plan: Pick<Plan, 'minutes' | 'rounds'>, children: number, 
     const turns = turnsOf(round, children);
     // Items are dropped from the hard end, by as many as take one turn off each child.
     const free = round.items.filter((item) => !item.locked).map((item) => item.key);
-    const excess = round.way === 'together' ? Math.min(2, round.items.length - 2) : round.items.length - children * (Math.floor(round.items.length / Math.max(1, children)) - 1);
-    if (round.way !== 'check' && excess > 0 && excess <= free.length && (round.way === 'together' ? turns > 2 : children > 0 && round.items.length >= children * 2)) {
-      out.push({ kind: 'drop-items', round: round.id, keys: free.slice(-excess), saves: (round.way === 'together' ? excess : children) * pace });
+    const excess =
+      round.way === 'together'
+        ? Math.min(2, round.items.length - 2)
+        : round.items.length - children * (Math.floor(round.items.length / Math.max(1, children)) - 1);
+    if (
+      round.way !== 'check' &&
+      excess > 0 &&
+      excess <= free.length &&
+      (round.way === 'together' ? turns > 2 : children > 0 && round.items.length >= children * 2)
+    ) {
+      out.push({
+        kind: 'drop-items',
+        round: round.id,
+        keys: free.slice(-excess),
+        saves: (round.way === 'together' ? excess : children) * pace,
+      });
     }
     const few = Math.min(turns, round.items.length);
-    if (round.way !== 'together' && round.way !== 'check' && turns > few) out.push({ kind: 'together', round: round.id, saves: (turns - few) * pace });
+    if (round.way !== 'together' && round.way !== 'check' && turns > few)
+      out.push({ kind: 'together', round: round.id, saves: (turns - few) * pace });
     else if (round.way !== 'together' && round.way !== 'check' && turns > 3) {
       // With everyone together three items are enough for a round.
       out.push({ kind: 'together', round: round.id, saves: (turns - 3) * pace });
     }
-    if (plan.rounds.length > 1 && round.role !== 'focus') out.push({ kind: 'drop-round', round: round.id, saves: each[i]! });
+    if (plan.rounds.length > 1 && round.role !== 'focus')
+      out.push({ kind: 'drop-round', round: round.id, saves: each[i]! });
     return out;
   });
-  return { seconds, minutes: wholeMinutes(seconds), over, advice: GENTLEST.flatMap((kind) => bestOf(advice.filter((a) => a.kind === kind), over) ?? []) };
+  return {
+    seconds,
+    minutes: wholeMinutes(seconds),
+    over,
+    advice: GENTLEST.flatMap(
+      (kind) =>
+        bestOf(
+          advice.filter((a) => a.kind === kind),
+          over,
+        ) ?? [],
+    ),
+  };
 }
 
 const GENTLEST: readonly Advice['kind'][] = ['drop-items', 'together', 'drop-round'];
@@ -129,9 +173,12 @@ export function takeAdvice(plan: Plan, advice: Advice): Plan {
   const change = (round: PlannedRound): PlannedRound[] => {
     if (round.id !== advice.round) return [round];
     if (advice.kind === 'drop-round') return [];
-    if (advice.kind === 'drop-items') return [{ ...round, items: round.items.filter((item) => !advice.keys.includes(item.key)) }];
+    if (advice.kind === 'drop-items')
+      return [{ ...round, items: round.items.filter((item) => !advice.keys.includes(item.key)) }];
     const locked = round.items.filter((item) => item.locked);
-    const kept = new Set([...locked, ...round.items.filter((item) => !item.locked)].slice(0, Math.max(TOGETHER_ITEMS, locked.length)));
+    const kept = new Set(
+      [...locked, ...round.items.filter((item) => !item.locked)].slice(0, Math.max(TOGETHER_ITEMS, locked.length)),
+    );
     return [{ ...round, way: 'together', items: round.items.filter((item) => kept.has(item)) }];
   };
   return { ...plan, rounds: plan.rounds.flatMap(change) };

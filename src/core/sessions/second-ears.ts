@@ -5,10 +5,11 @@ import type { Entry } from './log';
  * in it. What else happens (who is away, words swapped, rounds) is shared.
  * @param by who listens along
  */
-export const asSecond = (log: readonly Entry[], by: string): Entry[] => log.flatMap((e): Entry[] => {
-  if (e.kind !== 'answer') return [e];
-  if (!e.second || (e.by ?? '') !== by) return [];
-  const { second, ...own } = e;
-  void second;
-  return [own];
-});
+export const asSecond = (log: readonly Entry[], by: string): Entry[] =>
+  log.flatMap((e): Entry[] => {
+    if (e.kind !== 'answer') return [e];
+    if (!e.second || (e.by ?? '') !== by) return [];
+    const { second, ...own } = e;
+    void second;
+    return [own];
+  });

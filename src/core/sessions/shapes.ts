@@ -15,7 +15,10 @@ export type Shape = (typeof SHAPES)[number];
 
 export const SHAPE_WORDS: Readonly<Record<Shape, { readonly name: string; readonly what: string }>> = {
   focus: { name: 'One skill', what: 'a warm-up, the skill, a stretch and a close' },
-  'one-sound': { name: 'One sound through many tasks', what: 'rhyme, first sound, blend, segment and swap, all with words that hold it' },
+  'one-sound': {
+    name: 'One sound through many tasks',
+    what: 'rhyme, first sound, blend, segment and swap, all with words that hold it',
+  },
   'blend-segment': { name: 'One set, blended then segmented', what: 'the same words joined first, taken apart after' },
   'quick-five': { name: 'A quick five', what: 'five words of one skill, everyone together' },
   'check-in': { name: 'Check-in', what: 'three items of four skills, the same for each child, no help' },
@@ -23,14 +26,22 @@ export const SHAPE_WORDS: Readonly<Record<Shape, { readonly name: string; readon
 
 /** What to remember, by family. Common practice, no source. */
 export const REMINDERS: Readonly<Record<FamilyId, string>> = {
-  words: 'One pebble a word, long or short.', syllables: 'Say the word whole before you clap it.', rhyme: 'Ears only: the spelling does not matter.',
-  'first-sounds': 'Say the sound short and pure, no “uh”.', blending: 'Leave a real gap; wait before you help.', segmenting: 'They say it back first. Do not say how many sounds. Join it again after.',
-  'leaving-out': 'Say the word back before the sound goes.', adding: 'Say the word back before the sound comes.', swapping: 'Say which sound goes before you say which comes.',
-  'word-hunt': 'Call half-way and thirty seconds.', echo: 'My turn, your turn. Loud, soft, whispered.',
+  words: 'One pebble a word, long or short.',
+  syllables: 'Say the word whole before you clap it.',
+  rhyme: 'Ears only: the spelling does not matter.',
+  'first-sounds': 'Say the sound short and pure, no “uh”.',
+  blending: 'Leave a real gap; wait before you help.',
+  segmenting: 'They say it back first. Do not say how many sounds. Join it again after.',
+  'leaving-out': 'Say the word back before the sound goes.',
+  adding: 'Say the word back before the sound comes.',
+  swapping: 'Say which sound goes before you say which comes.',
+  'word-hunt': 'Call half-way and thirty seconds.',
+  echo: 'My turn, your turn. Loud, soft, whispered.',
 };
 
 /** What a check-in is, in one line. Common practice, no source. */
-export const CHECK_REMINDER = 'The same items for each child, alone with you. No help and no praise, only “thank you”. Three in a row too hard: enough.';
+export const CHECK_REMINDER =
+  'The same items for each child, alone with you. No help and no praise, only “thank you”. Three in a row too hard: enough.';
 
 export interface PlanRequest {
   readonly shape: Shape;
@@ -51,71 +62,149 @@ export interface PlanRequest {
 
 const CLOSE_SIZE = 4;
 /** What a check-in asks, larger units first, and items of each for each child. */
-const CHECKED = [['rhyme-match', '3-far'], ['first-sound', 'hold'], ['blending', '3'], ['segmenting', '3']] as const;
+const CHECKED = [
+  ['rhyme-match', '3-far'],
+  ['first-sound', 'hold'],
+  ['blending', '3'],
+  ['segmenting', '3'],
+] as const;
 const CHECK_SIZE = 3;
 export const SPARES = 5;
 
-interface RoundWish { readonly role: RoundRole; readonly task: string; readonly step: string; readonly size: number; readonly way?: Way; readonly words?: readonly string[]; readonly sound?: string | undefined; readonly start?: string | undefined }
+interface RoundWish {
+  readonly role: RoundRole;
+  readonly task: string;
+  readonly step: string;
+  readonly size: number;
+  readonly way?: Way;
+  readonly words?: readonly string[];
+  readonly sound?: string | undefined;
+  readonly start?: string | undefined;
+}
 
 /** A round with its items made; null where nothing could be made. */
-export function makeRound(material: Material, wish: RoundWish, request: Omit<GameRequest, 'size' | 'words' | 'sound'>, id: string): PlannedRound | null {
+export function makeRound(
+  material: Material,
+  wish: RoundWish,
+  request: Omit<GameRequest, 'size' | 'words' | 'sound'>,
+  id: string,
+): PlannedRound | null {
   const task = taskOf(wish.task);
   const step = stepOf(task, wish.step);
-  const made = generate(task, step, material, { ...request, size: wish.size, sound: wish.sound, words: wish.words, start: wish.start, spares: SPARES });
+  const made = generate(task, step, material, {
+    ...request,
+    size: wish.size,
+    sound: wish.sound,
+    words: wish.words,
+    start: wish.start,
+    spares: SPARES,
+  });
   if (!made.items.length) return null;
   return {
-    id, role: wish.role, task: task.id, step: step.id, items: made.items.map(({ key }) => ({ key, locked: false })), model: made.model?.key ?? null, spares: made.spares.map((s) => s.key),
-    way: wish.way ?? (task.together ? 'together' : 'individual'), gap: 1, gesture: 'task', frame: { on: wish.way !== 'check', opening: null, ask: null }, reminder: wish.way === 'check' ? CHECK_REMINDER : REMINDERS[task.family], names: false, seed: request.seed,
+    id,
+    role: wish.role,
+    task: task.id,
+    step: step.id,
+    items: made.items.map(({ key }) => ({ key, locked: false })),
+    model: made.model?.key ?? null,
+    spares: made.spares.map((s) => s.key),
+    way: wish.way ?? (task.together ? 'together' : 'individual'),
+    gap: 1,
+    gesture: 'task',
+    frame: { on: wish.way !== 'check', opening: null, ask: null },
+    reminder: wish.way === 'check' ? CHECK_REMINDER : REMINDERS[task.family],
+    names: false,
+    seed: request.seed,
   };
 }
 
 /** The words of rounds already made, so that a later one does not say them again unless it should. */
-const wordsIn = (rounds: readonly PlannedRound[]): string[] => rounds.flatMap((r) => r.items.flatMap((i) => readKey(i.key).words));
+const wordsIn = (rounds: readonly PlannedRound[]): string[] =>
+  rounds.flatMap((r) => r.items.flatMap((i) => readKey(i.key).words));
 
 /** Each shape as rounds to make, in order; a function of what was asked, so that a shape is a row. */
 const WISHES: Readonly<Record<Shape, (request: PlanRequest, material: Material) => RoundWish[]>> = {
   focus: ({ task, step, sound, children }) => {
     const { steps, together, inOrder } = taskOf(task);
-    const at = Math.max(0, steps.findIndex((s) => s.id === step));
+    const at = Math.max(
+      0,
+      steps.findIndex((s) => s.id === step),
+    );
     const harder = steps[at + 1];
     const size = together ? 3 : inOrder ? Math.min(Math.max(setSizeFor(children), 3), 9) : setSizeFor(children);
     return [
       { role: 'warm-up', task: 'echo-words', step: '1', size: TOGETHER_ITEMS, sound },
       { role: 'focus', task, step, size, sound },
-      ...(harder ? [{ role: 'stretch' as const, task, step: harder.id, size: together ? 1 : 2, way: 'together' as const, sound }] : []),
+      ...(harder
+        ? [{ role: 'stretch' as const, task, step: harder.id, size: together ? 1 : 2, way: 'together' as const, sound }]
+        : []),
       { role: 'close', task: 'recall', step: '4', size: CLOSE_SIZE, way: 'together' },
     ];
   },
   'one-sound': ({ sound, count, children }, material) => {
     const size = Math.max(3, Math.min(setSizeFor(children), 8));
     // Each task at the first step whose words hold the sound; a task that has none is left out.
-    const first = (task: string, ids?: readonly string[]): string | undefined => taskOf(task).steps.filter((s) => !ids || ids.includes(s.id)).find((s) => enough(task, s.id, sound, material))?.id;
+    const first = (task: string, ids?: readonly string[]): string | undefined =>
+      taskOf(task)
+        .steps.filter((s) => !ids || ids.includes(s.id))
+        .find((s) => enough(task, s.id, sound, material))?.id;
     const rows: [RoundRole, string, string | undefined][] = [
-      ['warm-up', 'rhyme-pairs', first('rhyme-pairs')], ['focus', 'sort', canSort(sound, material) ? 'far' : undefined],
-      ...(canSort(sound, material) ? [] : [(first('where') ? ['focus', 'where', first('where')] : ['focus', 'anywhere', 'far']) as [RoundRole, string, string]]),
+      ['warm-up', 'rhyme-pairs', first('rhyme-pairs')],
+      ['focus', 'sort', canSort(sound, material) ? 'far' : undefined],
+      ...(canSort(sound, material)
+        ? []
+        : [
+            (first('where') ? ['focus', 'where', first('where')] : ['focus', 'anywhere', 'far']) as [
+              RoundRole,
+              string,
+              string,
+            ],
+          ]),
       ['focus', 'blending', String(count)],
-      ['focus', 'segmenting', String(count)], ['stretch', 'swap', first('swap')],
+      ['focus', 'segmenting', String(count)],
+      ['stretch', 'swap', first('swap')],
     ];
-    return rows.flatMap(([role, task, step]) => (step ? [{ role, task, step, size: task === 'blending' || task === 'segmenting' ? size : Math.min(size, 4), way: task === 'rhyme-pairs' || task === 'swap' ? 'together' as const : undefined, sound }] : []))
+    return rows
+      .flatMap(([role, task, step]) =>
+        step
+          ? [
+              {
+                role,
+                task,
+                step,
+                size: task === 'blending' || task === 'segmenting' ? size : Math.min(size, 4),
+                way: task === 'rhyme-pairs' || task === 'swap' ? ('together' as const) : undefined,
+                sound,
+              },
+            ]
+          : [],
+      )
       .map(({ way, ...wish }) => (way ? { ...wish, way } : wish));
   },
   'blend-segment': ({ count, sound, children }) => {
     const size = setSizeFor(children);
     return [
-      { role: 'warm-up', task: 'echo-sounds', step: '1', size: TOGETHER_ITEMS }, { role: 'focus', task: 'blending', step: String(count), size, sound },
-      { role: 'focus', task: 'segmenting', step: String(count), size, sound, words: [] }, { role: 'close', task: 'recall', step: '4', size: CLOSE_SIZE, way: 'together', words: [] },
+      { role: 'warm-up', task: 'echo-sounds', step: '1', size: TOGETHER_ITEMS },
+      { role: 'focus', task: 'blending', step: String(count), size, sound },
+      { role: 'focus', task: 'segmenting', step: String(count), size, sound, words: [] },
+      { role: 'close', task: 'recall', step: '4', size: CLOSE_SIZE, way: 'together', words: [] },
     ];
   },
-  'quick-five': ({ task, step, sound }) => [{ role: 'focus', task, step, size: taskOf(task).together ? 3 : 5, way: 'together', sound }],
+  'quick-five': ({ task, step, sound }) => [
+    { role: 'focus', task, step, size: taskOf(task).together ? 3 : 5, way: 'together', sound },
+  ],
   'check-in': () => CHECKED.map(([task, step]) => ({ role: 'focus', task, step, size: CHECK_SIZE, way: 'check' })),
 };
 
-const holds = (word: Word, sound: string | undefined): boolean => sound === undefined || word.sounds.some((s) => s.ipa === sound);
+const holds = (word: Word, sound: string | undefined): boolean =>
+  sound === undefined || word.sounds.some((s) => s.ipa === sound);
 /** Enough words of a step hold the sound to make a round of them. */
 const enough = (task: string, step: string, sound: string | undefined, material: Material): boolean =>
   headsOf(taskOf(task), stepOf(taskOf(task), step), material).filter((w) => holds(w, sound)).length >= 4;
 const canSort = (sound: string | undefined, material: Material): boolean =>
-  sound === undefined || headsOf(taskOf('sort'), stepOf(taskOf('sort'), 'far'), material).filter((w) => w.sounds[0]!.ipa === sound).length >= 3;
+  sound === undefined ||
+  headsOf(taskOf('sort'), stepOf(taskOf('sort'), 'far'), material).filter((w) => w.sounds[0]!.ipa === sound).length >=
+    3;
 
 /**
  * A complete running order at once: rounds with items, spares and models, cut to the minutes there are.
@@ -125,15 +214,46 @@ export function makePlan(material: Material, request: PlanRequest): Plan {
   const rounds: PlannedRound[] = [];
   for (const [i, wish] of WISHES[request.shape](request, material).entries()) {
     // An empty list stands for the words of the round that was blended.
-    const set = wish.words?.length === 0 ? rounds.find((r) => r.task === 'blending')?.items.flatMap((item) => readKey(item.key).words) : wish.words;
+    const set =
+      wish.words?.length === 0
+        ? rounds.find((r) => r.task === 'blending')?.items.flatMap((item) => readKey(item.key).words)
+        : wish.words;
     const avoid = [...(request.avoid ?? []), ...(set ? [] : wordsIn(rounds))];
     const { role, task, step, size, way, sound, start } = wish;
-    const round = makeRound(material, { role, task, step, size: set && task === 'segmenting' ? set.length : size, sound, start, ...(way ? { way } : {}), ...(set ? { words: set } : {}) }, {
-      seed: request.seed * 16 + i, avoid, pairs: request.pairs, contested: request.contested, owned: request.owned,
-    }, `r${i + 1}`);
+    const round = makeRound(
+      material,
+      {
+        role,
+        task,
+        step,
+        size: set && task === 'segmenting' ? set.length : size,
+        sound,
+        start,
+        ...(way ? { way } : {}),
+        ...(set ? { words: set } : {}),
+      },
+      {
+        seed: request.seed * 16 + i,
+        avoid,
+        pairs: request.pairs,
+        contested: request.contested,
+        owned: request.owned,
+      },
+      `r${i + 1}`,
+    );
     if (round) rounds.push(round);
   }
-  return cutToTime({ title: titleOf(request, material), minutes: request.minutes, letters: false, sound: request.sound ?? null, pairs: request.pairs ?? [], rounds }, request);
+  return cutToTime(
+    {
+      title: titleOf(request, material),
+      minutes: request.minutes,
+      letters: false,
+      sound: request.sound ?? null,
+      pairs: request.pairs ?? [],
+      rounds,
+    },
+    request,
+  );
 }
 
 /** Takes out what was only a wish, from the end, until the rest fits: the close, the warm-up, the stretch. */
@@ -150,7 +270,10 @@ function cutToTime(plan: Plan, { children, paceOf, shape }: PlanRequest): Plan {
 const TITLE_LIMIT = 60;
 
 /** What a plan is called until somebody calls it otherwise. */
-export function titleOf({ shape, task, step, count, sound }: Pick<PlanRequest, 'shape' | 'task' | 'step' | 'count' | 'sound'>, { accent }: Pick<Material, 'accent'>): string {
+export function titleOf(
+  { shape, task, step, count, sound }: Pick<PlanRequest, 'shape' | 'task' | 'step' | 'count' | 'sound'>,
+  { accent }: Pick<Material, 'accent'>,
+): string {
   const of = sound === undefined ? '' : ` with ${slashed(sound, accent)}`;
   if (shape === 'one-sound') return `${sound === undefined ? 'Any sound' : slashed(sound, accent)} through many tasks`;
   if (shape === 'blend-segment') return `${count} sounds, blended then segmented${of}`;

@@ -15,12 +15,18 @@ describe('ids and times', () => {
     expect(at).toBe(NOON);
     expect(id[14]).toBe('7');
   });
-  test('whatever the clock does, later entries sort after earlier ones', () => fc.assert(fc.property(fc.array(fc.integer({ min: NOON - 2 * HOUR, max: NOON + 2 * HOUR }), { minLength: 2, maxLength: 60 }), (clock) => {
-    const stamps = makeStamps(0, idOf);
-    const ids = clock.map((now) => stamps.make(now).id);
-    expect([...ids].sort()).toEqual(ids);
-    expect(new Set(ids).size).toBe(ids.length);
-  })));
+  test('whatever the clock does, later entries sort after earlier ones', () =>
+    fc.assert(
+      fc.property(
+        fc.array(fc.integer({ min: NOON - 2 * HOUR, max: NOON + 2 * HOUR }), { minLength: 2, maxLength: 60 }),
+        (clock) => {
+          const stamps = makeStamps(0, idOf);
+          const ids = clock.map((now) => stamps.make(now).id);
+          expect([...ids].sort()).toEqual(ids);
+          expect(new Set(ids).size).toBe(ids.length);
+        },
+      ),
+    ));
   test('a device an hour fast stamps the server’s time once it has heard it', () => {
     const stamps = makeStamps(0, idOf);
     stamps.serverSaid(NOON, NOON + HOUR, NOON + HOUR + 40);

@@ -1,4 +1,11 @@
-interface Given { readonly id: string; readonly turn: number; readonly supersedes: string | null; readonly childId?: string | null; readonly differs?: boolean; readonly second?: boolean }
+interface Given {
+  readonly id: string;
+  readonly turn: number;
+  readonly supersedes: string | null;
+  readonly childId?: string | null;
+  readonly differs?: boolean;
+  readonly second?: boolean;
+}
 
 export interface Standing<A> {
   /** The answer that stands for each turn. */

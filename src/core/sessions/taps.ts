@@ -8,18 +8,32 @@ import type { Entry } from './log';
  * @param likely whether what was said stood among the chips of its item; else it was put together on the pad
  * @returns taps by turn, for the answers that stand
  */
-export function tapsPerAnswer(log: readonly Entry[], likely: (word: string, said: string) => boolean): Map<number, number> {
+export function tapsPerAnswer(
+  log: readonly Entry[],
+  likely: (word: string, said: string) => boolean,
+): Map<number, number> {
   const taps = new Map<number, number>();
   const add = (turn: number, n: number): void => void taps.set(turn, (taps.get(turn) ?? 0) + n);
   for (const entry of log) {
     switch (entry.kind) {
       case 'answer': {
-        const pad = entry.said !== null && entry.supersedes === null && !likely(entry.word, entry.said) ? entry.said.split(/[ +]/).length + 1 : 0;
-        const before = entry.supersedes === null ? entry.helps.length + (entry.slip === 'lost-sound' && entry.said === null ? entry.missed.length : 0) + (entry.note ? 2 : 0) : 0;
+        const pad =
+          entry.said !== null && entry.supersedes === null && !likely(entry.word, entry.said)
+            ? entry.said.split(/[ +]/).length + 1
+            : 0;
+        const before =
+          entry.supersedes === null
+            ? entry.helps.length +
+              (entry.slip === 'lost-sound' && entry.said === null ? entry.missed.length : 0) +
+              (entry.note ? 2 : 0)
+            : 0;
         add(entry.turn, 1 + pad + before);
         break;
       }
-      case 'choose': case 'swap': case 'ease': case 'pass':
+      case 'choose':
+      case 'swap':
+      case 'ease':
+      case 'pass':
         add(entry.turn, 1);
         break;
       default:

@@ -8,10 +8,31 @@ let made = 0;
 const stamp = (): { id: string; at: number } => ({ id: `e${String((made += 1)).padStart(6, '0')}`, at: made * 1_000 });
 type Loose = Entry extends infer E ? (E extends Entry ? Omit<E, 'id' | 'at'> : never) : never;
 const entry = (e: Loose): Entry => ({ ...e, ...stamp() }) as Entry;
-const answer = (turn: number, childId: string | null, outcome: Outcome = 'on-own', more: Partial<AnswerEntry> = {}): AnswerEntry => ({
-  kind: 'answer', turn, childId, word: 'sun', outcome, slip: null, said: null, missed: [], helps: [], note: null, thinkMs: null, supersedes: null, ...more, ...stamp(),
+const answer = (
+  turn: number,
+  childId: string | null,
+  outcome: Outcome = 'on-own',
+  more: Partial<AnswerEntry> = {},
+): AnswerEntry => ({
+  kind: 'answer',
+  turn,
+  childId,
+  word: 'sun',
+  outcome,
+  slip: null,
+  said: null,
+  missed: [],
+  helps: [],
+  note: null,
+  thinkMs: null,
+  supersedes: null,
+  ...more,
+  ...stamp(),
 });
-const plan = (round: Partial<RoundPlan> = {}, children: readonly string[] = ['a', 'b', 'c']): SessionPlan => ({ rounds: [{ words: ['sun', 'map', 'dog', 'pin'], turns: 9, ...round }], children });
+const plan = (round: Partial<RoundPlan> = {}, children: readonly string[] = ['a', 'b', 'c']): SessionPlan => ({
+  rounds: [{ words: ['sun', 'map', 'dog', 'pin'], turns: 9, ...round }],
+  children,
+});
 const started = entry({ kind: 'modelled', round: 0 });
 
 /** Plays as the screen would: marks whoever has the turn. */
@@ -22,7 +43,8 @@ function play(of: SessionPlan, log: Entry[], outcomes: readonly Outcome[]): Entr
   }
   return log;
 }
-const whoPlayed = (log: readonly Entry[]): (string | null)[] => log.flatMap((e) => (e.kind === 'answer' ? [e.childId] : []));
+const whoPlayed = (log: readonly Entry[]): (string | null)[] =>
+  log.flatMap((e) => (e.kind === 'answer' ? [e.childId] : []));
 const own = (n: number): Outcome[] => Array.from({ length: n }, () => 'on-own' as const);
 
 describe('children who come late, or back', () => {
@@ -46,15 +68,26 @@ describe('children who come late, or back', () => {
     play(plan(), log, own(6));
     log.push(entry({ kind: 'away', childId: 'b', away: false }));
     play(plan(), log, own(6));
-    expect(whoPlayed(log).slice(6).filter((c) => c === 'b')).toHaveLength(2);
+    expect(
+      whoPlayed(log)
+        .slice(6)
+        .filter((c) => c === 'b'),
+    ).toHaveLength(2);
   });
 });
 
 describe('too hard', () => {
   const alone = plan({}, ['a']);
   test.each<[Outcome[], boolean]>([
-    [['not-yet', 'not-yet', 'not-yet'], true], [['not-yet', 'no-reply', 'not-yet'], true], [['not-yet', 'not-yet', 'does-not-count', 'not-yet'], true], [['not-yet', 'not-yet'], false], [['not-yet', 'on-own', 'not-yet', 'not-yet'], false], [['not-yet', 'not-yet', 'not-yet', 'with-help'], false],
-  ])('%j offers an easier one: %s', (outcomes, offered) => expect(replay(alone, play(alone, [started], outcomes)).rescue).toBe(offered ? 'a' : null));
+    [['not-yet', 'not-yet', 'not-yet'], true],
+    [['not-yet', 'no-reply', 'not-yet'], true],
+    [['not-yet', 'not-yet', 'does-not-count', 'not-yet'], true],
+    [['not-yet', 'not-yet'], false],
+    [['not-yet', 'on-own', 'not-yet', 'not-yet'], false],
+    [['not-yet', 'not-yet', 'not-yet', 'with-help'], false],
+  ])('%j offers an easier one: %s', (outcomes, offered) =>
+    expect(replay(alone, play(alone, [started], outcomes)).rescue).toBe(offered ? 'a' : null),
+  );
   test('three of different children are nobody’s three in a row', () => {
     expect(replay(plan(), play(plan(), [started], ['not-yet', 'not-yet', 'not-yet'])).rescue).toBeNull();
   });
@@ -66,7 +99,9 @@ describe('too hard', () => {
     play(alone, log, ['on-own']);
     expect(replay(alone, log).rescue).toBeNull();
     expect(word).toBe('pin');
-    const later = play(alone, log, own(3)).slice(-3).flatMap((e) => (e.kind === 'answer' ? [e.word] : []));
+    const later = play(alone, log, own(3))
+      .slice(-3)
+      .flatMap((e) => (e.kind === 'answer' ? [e.word] : []));
     expect(later).not.toContain('bee');
   });
   test('who has had enough is not asked again in this round', () => {
@@ -99,13 +134,19 @@ describe('who answers', () => {
     const answered = whoPlayed(log);
     expect(['a', 'b', 'c', 'd'].map((c) => answered.filter((x) => x === c).length)).toEqual([3, 3, 3, 3]);
   });
-  test('a child alone has no partner', () => expect(replay(plan({ way: 'pairs' }, ['a']), [started]).partnerId).toBeNull());
+  test('a child alone has no partner', () =>
+    expect(replay(plan({ way: 'pairs' }, ['a']), [started]).partnerId).toBeNull());
   test('everyone together: who differed is kept beside the one mark, can be taken back, and uses no turn up', () => {
     const of = plan({ way: 'together' });
     const log: Entry[] = [started, answer(0, null)];
     const differed = answer(0, 'b', 'not-yet', { differs: true });
     log.push(differed);
-    expect(replay(of, log)).toMatchObject({ turn: 1, done: 1, clashes: 0, differing: [{ childId: 'b', outcome: 'not-yet' }] });
+    expect(replay(of, log)).toMatchObject({
+      turn: 1,
+      done: 1,
+      clashes: 0,
+      differing: [{ childId: 'b', outcome: 'not-yet' }],
+    });
     log.push(entry({ kind: 'undo', answerId: differed.id }));
     expect(replay(of, log)).toMatchObject({ turn: 1, done: 1, differing: [] });
   });
@@ -113,7 +154,8 @@ describe('who answers', () => {
 
 describe('a check-in', () => {
   const of = plan({ way: 'check', words: ['sun', 'map', 'dog', 'pin'] }, ['a', 'b']);
-  const asked = (log: readonly Entry[]): string[] => log.flatMap((e) => (e.kind === 'answer' ? [`${e.childId} ${e.word}`] : []));
+  const asked = (log: readonly Entry[]): string[] =>
+    log.flatMap((e) => (e.kind === 'answer' ? [`${e.childId} ${e.word}`] : []));
   test('the same items in the same order for each child, one child after the other', () => {
     const log = play(of, [started], own(8));
     expect(asked(log)).toEqual(['a sun', 'a map', 'a dog', 'a pin', 'b sun', 'b map', 'b dog', 'b pin']);
@@ -136,7 +178,8 @@ describe('a check-in', () => {
 describe('how an answer stands as evidence', () => {
   const round = { model: 'cat', way: 'individual' };
   const said = (turn: number, word: string): Entry => entry({ kind: 'said', turn, word, as: 'my-turn' });
-  test('fresh where nobody said the answer before', () => expect(standingOf(answer(2, 'a'), round, [said(1, 'map')])).toBe('fresh'));
+  test('fresh where nobody said the answer before', () =>
+    expect(standingOf(answer(2, 'a'), round, [said(1, 'map')])).toBe('fresh'));
   test('after a model where the adult said it first, in this round', () => {
     const before = [said(2, 'sun')];
     expect(standingOf(answer(2, 'a'), round, before)).toBe('after-a-model');

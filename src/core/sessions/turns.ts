@@ -9,7 +9,10 @@ import type { AnswerEntry } from './log';
  * @example nextChild(['a', 'b'], [], new Set()) // 'a'
  */
 export function nextChild(
-  present: readonly string[], answers: readonly Pick<AnswerEntry, 'childId' | 'outcome'>[], passed: ReadonlySet<string>, ahead: ReadonlyMap<string, number> = new Map(),
+  present: readonly string[],
+  answers: readonly Pick<AnswerEntry, 'childId' | 'outcome'>[],
+  passed: ReadonlySet<string>,
+  ahead: ReadonlyMap<string, number> = new Map(),
 ): string | null {
   const turns = new Map(present.map((id) => [id, ahead.get(id) ?? 0]));
   for (const { childId, outcome } of answers) {
@@ -19,7 +22,10 @@ export function nextChild(
   const ranked = [...present].sort((a, b) => turns.get(a)! - turns.get(b)!);
   return (
     ranked.find((id) => id !== justHad && !passed.has(id)) ??
-    ranked.find((id) => !passed.has(id)) ?? ranked.find((id) => id !== justHad) ?? ranked[0] ?? null
+    ranked.find((id) => !passed.has(id)) ??
+    ranked.find((id) => id !== justHad) ??
+    ranked[0] ??
+    null
   );
 }
 

@@ -15,19 +15,29 @@ type Shares = Partial<Record<Outcome, number>>;
 
 export const PROFILES = {
   'racing-ahead': {
-    plain: { 'on-own': 0.97, 'with-help': 0.03 }, cluster: { 'on-own': 0.9, 'with-help': 0.1 }, seconds: [2, 5],
+    plain: { 'on-own': 0.97, 'with-help': 0.03 },
+    cluster: { 'on-own': 0.9, 'with-help': 0.1 },
+    seconds: [2, 5],
   },
   steady: {
-    plain: { 'on-own': 0.68, 'with-help': 0.2, 'not-yet': 0.12 }, cluster: { 'on-own': 0.45, 'with-help': 0.3, 'not-yet': 0.25 }, seconds: [4, 10],
+    plain: { 'on-own': 0.68, 'with-help': 0.2, 'not-yet': 0.12 },
+    cluster: { 'on-own': 0.45, 'with-help': 0.3, 'not-yet': 0.25 },
+    seconds: [4, 10],
   },
   'drops-from-clusters': {
-    plain: { 'on-own': 0.94, 'with-help': 0.05, 'not-yet': 0.01 }, cluster: { 'on-own': 0.1, 'with-help': 0.1, 'not-yet': 0.8 }, seconds: [4, 9],
+    plain: { 'on-own': 0.94, 'with-help': 0.05, 'not-yet': 0.01 },
+    cluster: { 'on-own': 0.1, 'with-help': 0.1, 'not-yet': 0.8 },
+    seconds: [4, 9],
   },
   quiet: {
-    plain: { 'no-reply': 0.7, 'on-own': 0.25, 'not-yet': 0.05 }, cluster: { 'no-reply': 0.8, 'on-own': 0.15, 'not-yet': 0.05 }, seconds: [10, 20],
+    plain: { 'no-reply': 0.7, 'on-own': 0.25, 'not-yet': 0.05 },
+    cluster: { 'no-reply': 0.8, 'on-own': 0.15, 'not-yet': 0.05 },
+    seconds: [10, 20],
   },
   'with-help-only': {
-    plain: { 'with-help': 0.88, 'not-yet': 0.12 }, cluster: { 'with-help': 0.7, 'not-yet': 0.3 }, seconds: [8, 16],
+    plain: { 'with-help': 0.88, 'not-yet': 0.12 },
+    cluster: { 'with-help': 0.7, 'not-yet': 0.3 },
+    seconds: [8, 16],
   },
 } as const satisfies Record<string, Profile>;
 
@@ -53,17 +63,34 @@ export interface DemoAnswer {
 }
 
 /** What a child of this profile does with a word: outcome, slip, help and time. Same numbers in, same answer out. */
-export function answerAs(profile: ProfileId, hasCluster: boolean, likely: readonly LikelyAnswer[], random: Random): DemoAnswer {
+export function answerAs(
+  profile: ProfileId,
+  hasCluster: boolean,
+  likely: readonly LikelyAnswer[],
+  random: Random,
+): DemoAnswer {
   const { plain, cluster, seconds } = PROFILES[profile];
   const outcome = pick(hasCluster ? cluster : plain, random);
   const slips = likely.filter((a) => a.outcome === outcome);
   // A child who drops sounds from clusters does just that; the others slip in any of the likely ways.
-  const at = profile === 'drops-from-clusters' ? Math.max(0, slips.findIndex((a) => a.slip === 'lost-sound')) : Math.floor(random() * slips.length);
+  const at =
+    profile === 'drops-from-clusters'
+      ? Math.max(
+          0,
+          slips.findIndex((a) => a.slip === 'lost-sound'),
+        )
+      : Math.floor(random() * slips.length);
   const helps: Help[] = outcome === 'with-help' && random() < 0.4 ? [random() < 0.6 ? 'said-again' : 'slower'] : [];
   return {
-    outcome, helps,
+    outcome,
+    helps,
     likely: outcome === 'not-yet' ? slips[at] : undefined,
     thinkMs: Math.round((seconds[0] + random() * (seconds[1] - seconds[0])) * 1000),
-    after: outcome === 'with-help' && !helps.length && random() < 0.4 ? { helps: [random() < 0.6 ? 'gesture' : 'choice'] } : outcome === 'on-own' && random() < 0.05 ? { selfCorrected: true } : null,
+    after:
+      outcome === 'with-help' && !helps.length && random() < 0.4
+        ? { helps: [random() < 0.6 ? 'gesture' : 'choice'] }
+        : outcome === 'on-own' && random() < 0.05
+          ? { selfCorrected: true }
+          : null,
   };
 }

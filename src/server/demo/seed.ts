@@ -24,17 +24,40 @@ import { replayPlan, storedRound, type StoredRound } from '../session-record';
 import { answerAs, PROFILES, type ProfileId } from './profiles';
 
 const scenarioSchema = z.object({
-  groups: z.array(z.object({
-    name: z.string(),
-    children: z.array(z.object({
-      name: z.string(), profile: z.enum(Object.keys(PROFILES) as [ProfileId, ...ProfileId[]]), awayToday: z.boolean().default(false), ownWay: ownWaySchema.partial().default({}),
-    })),
-  })),
+  groups: z.array(
+    z.object({
+      name: z.string(),
+      children: z.array(
+        z.object({
+          name: z.string(),
+          profile: z.enum(Object.keys(PROFILES) as [ProfileId, ...ProfileId[]]),
+          awayToday: z.boolean().default(false),
+          ownWay: ownWaySchema.partial().default({}),
+        }),
+      ),
+    }),
+  ),
   sets: z.array(wordSetSchema),
   props: z.array(z.string()),
   taught: z.record(z.string(), taughtSchema),
-  plan: z.array(z.object({ schoolDaysAgo: z.int(), rounds: z.array(z.object({ task: z.string().refine(isTask), step: z.string() })).min(1) })),
-  plans: z.array(z.object({ group: z.string(), title: z.string(), shape: z.enum(SHAPES), task: z.string().refine(isTask), step: z.string(), count: z.int(), sound: z.string().optional(), minutes: z.int() })),
+  plan: z.array(
+    z.object({
+      schoolDaysAgo: z.int(),
+      rounds: z.array(z.object({ task: z.string().refine(isTask), step: z.string() })).min(1),
+    }),
+  ),
+  plans: z.array(
+    z.object({
+      group: z.string(),
+      title: z.string(),
+      shape: z.enum(SHAPES),
+      task: z.string().refine(isTask),
+      step: z.string(),
+      count: z.int(),
+      sound: z.string().optional(),
+      minutes: z.int(),
+    }),
+  ),
 });
 
 const DAY_MS = 86_400_000;
@@ -42,18 +65,26 @@ const DAY_MS = 86_400_000;
 /** Carpet time of a day so many school days before `now`. */
 function carpetTime(now: number, schoolDaysAgo: number, group: number): number {
   let day = set(now, { hours: 9 + group, minutes: 40 - group * 25, seconds: 0, milliseconds: 0 });
-  for (let left = schoolDaysAgo; left > 0; ) {
+  for (let left = schoolDaysAgo; left > 0;) {
     day = subDays(day, 1);
     if (!isWeekend(day)) left -= 1;
   }
   return day.getTime();
 }
 
-interface Ids { (at: number): string }
+interface Ids {
+  (at: number): string;
+}
 
 /** Ids as a device makes them, but from the seed: the same demo has the same ids. */
-const idsFrom = (random: Random): Ids => (at) =>
-  v7({ msecs: at, seq: Math.floor(random() * 0x7fffffff), random: Uint8Array.from({ length: 16 }, () => Math.floor(random() * 256)) });
+const idsFrom =
+  (random: Random): Ids =>
+  (at) =>
+    v7({
+      msecs: at,
+      seq: Math.floor(random() * 0x7fffffff),
+      random: Uint8Array.from({ length: 16 }, () => Math.floor(random() * 256)),
+    });
 
 /**
  * Fills an empty database with the allotment nursery: two groups and three weeks of sessions before `now`.
@@ -62,7 +93,9 @@ const idsFrom = (random: Random): Ids => (at) =>
 export async function seedDemo(now: number, seed = 2026): Promise<boolean> {
   const { models, write } = await database();
   if (await models.groups.count()) return false;
-  const scenario = scenarioSchema.parse(JSON.parse(readFileSync(path.join(process.cwd(), 'lexicon', 'demo.json'), 'utf8')));
+  const scenario = scenarioSchema.parse(
+    JSON.parse(readFileSync(path.join(process.cwd(), 'lexicon', 'demo.json'), 'utf8')),
+  );
   const random = seeded(seed);
   const newId = idsFrom(random);
   const start = now - 24 * DAY_MS;
@@ -71,9 +104,18 @@ export async function seedDemo(now: number, seed = 2026): Promise<boolean> {
     const children = group.children.map((child) => ({ ...child, id: newId(start) }));
     await write(async (transaction) => {
       await models.groups.create({ id: groupId, name: group.name, position, created_at: start }, { transaction });
-      await models.children.bulkCreate(children.map((c, i) => ({
-        id: c.id, group_id: groupId, name: c.name, position: i, away_on: c.awayToday ? format(now, 'yyyy-MM-dd') : null, created_at: start, own_way: JSON.stringify({ ...NO_OWN_WAY, ...c.ownWay }),
-      })), { transaction });
+      await models.children.bulkCreate(
+        children.map((c, i) => ({
+          id: c.id,
+          group_id: groupId,
+          name: c.name,
+          position: i,
+          away_on: c.awayToday ? format(now, 'yyyy-MM-dd') : null,
+          created_at: start,
+          own_way: JSON.stringify({ ...NO_OWN_WAY, ...c.ownWay }),
+        })),
+        { transaction },
+      );
     });
     for (const [number, planned] of scenario.plan.entries()) {
       const at = carpetTime(now, planned.schoolDaysAgo, position);
@@ -86,14 +128,33 @@ export async function seedDemo(now: number, seed = 2026): Promise<boolean> {
 }
 
 /** Saved sets, things on the shelf, and the sounds each group has been taught. */
-async function seedWords({ sets, props, taught }: z.infer<typeof scenarioSchema>, at: number, newId: Ids): Promise<void> {
+async function seedWords(
+  { sets, props, taught }: z.infer<typeof scenarioSchema>,
+  at: number,
+  newId: Ids,
+): Promise<void> {
   const { models, write } = await database();
   await write(async (transaction) => {
-    await models.wordSets.bulkCreate(sets.map(({ name, words }, i) => ({ id: newId(at + i), name, words: JSON.stringify(words), created_at: at + i, updated_at: at + i })), { transaction });
-    await models.props.bulkCreate(props.map((word) => ({ word, owned_at: at })), { transaction });
+    await models.wordSets.bulkCreate(
+      sets.map(({ name, words }, i) => ({
+        id: newId(at + i),
+        name,
+        words: JSON.stringify(words),
+        created_at: at + i,
+        updated_at: at + i,
+      })),
+      { transaction },
+    );
+    await models.props.bulkCreate(
+      props.map((word) => ({ word, owned_at: at })),
+      { transaction },
+    );
     for (const group of await models.groups.findAll({ transaction })) {
       const { id, name } = group.get();
-      await models.taughtSounds.bulkCreate((taught[name] ?? []).map((sound) => ({ group_id: id, sound })), { transaction });
+      await models.taughtSounds.bulkCreate(
+        (taught[name] ?? []).map((sound) => ({ group_id: id, sound })),
+        { transaction },
+      );
     }
   });
 }
@@ -103,15 +164,40 @@ async function seedPlans({ plans }: z.infer<typeof scenarioSchema>, at: number, 
   const { models, write } = await database();
   const material = await preparedBank(DEFAULT_ACCENT, PRESETS.default);
   const groups = new Map((await models.groups.findAll()).map((g) => [g.get().name, g.get().id]));
-  await write((transaction) => models.plans.bulkCreate(plans.map(({ group, title, ...wish }, i) => {
-    const made = makePlan(material, { ...wish, children: 5, seed: i + 1, paceOf: (task) => taskOf(task).secondsPerTurn });
-    return { id: newId(at + i), group_id: groups.get(group)!, title, body: JSON.stringify({ ...made, title }), kept: 1, planned_for: null, created_at: at + i, updated_at: at + i };
-  }), { transaction }));
+  await write((transaction) =>
+    models.plans.bulkCreate(
+      plans.map(({ group, title, ...wish }, i) => {
+        const made = makePlan(material, {
+          ...wish,
+          children: 5,
+          seed: i + 1,
+          paceOf: (task) => taskOf(task).secondsPerTurn,
+        });
+        return {
+          id: newId(at + i),
+          group_id: groups.get(group)!,
+          title,
+          body: JSON.stringify({ ...made, title }),
+          kept: 1,
+          planned_for: null,
+          created_at: at + i,
+          updated_at: at + i,
+        };
+      }),
+      { transaction },
+    ),
+  );
 }
 
 /** The session with two adults, by its place in the plan. */
 const SECOND_EARS = 12;
-const OTHERWISE: Readonly<Record<Outcome, Outcome>> = { 'on-own': 'with-help', 'with-help': 'on-own', 'not-yet': 'with-help', 'no-reply': 'not-yet', 'does-not-count': 'not-yet' };
+const OTHERWISE: Readonly<Record<Outcome, Outcome>> = {
+  'on-own': 'with-help',
+  'with-help': 'on-own',
+  'not-yet': 'with-help',
+  'no-reply': 'not-yet',
+  'does-not-count': 'not-yet',
+};
 
 interface DemoSession {
   readonly groupId: string;
@@ -137,10 +223,25 @@ async function playDemo({ groupId, children, rounds: wished, at, number, random,
   const { task, step } = wished[0]!;
   const childIds = here.map((c) => c.id);
   await write(async (transaction) => {
-    await models.sessions.create({
-      id, group_id: groupId, title: titleOf({ shape: 'focus', task, step, count: 3, sound: undefined }, material), letters: 0, rounds: JSON.stringify(rounds), accent: DEFAULT_ACCENT, conventions: JSON.stringify(PRESETS.default), started_at: at, finished_at: null, stale: 1,
-    }, { transaction });
-    await models.sessionChildren.bulkCreate(childIds.map((child, position) => ({ session_id: id, child_id: child, position })), { transaction });
+    await models.sessions.create(
+      {
+        id,
+        group_id: groupId,
+        title: titleOf({ shape: 'focus', task, step, count: 3, sound: undefined }, material),
+        letters: 0,
+        rounds: JSON.stringify(rounds),
+        accent: DEFAULT_ACCENT,
+        conventions: JSON.stringify(PRESETS.default),
+        started_at: at,
+        finished_at: null,
+        stale: 1,
+      },
+      { transaction },
+    );
+    await models.sessionChildren.bulkCreate(
+      childIds.map((child, position) => ({ session_id: id, child_id: child, position })),
+      { transaction },
+    );
   });
 
   const plan = replayPlan({ rounds, childIds });
@@ -161,15 +262,43 @@ async function playDemo({ groupId, children, rounds: wished, at, number, random,
       const child = here.find((c) => c.id === state.childId);
       const word = material.byName.get(item.word);
       const cluster = word?.sounds.some((_, at) => inCluster(word, at)) ?? false;
-      const { outcome, likely, helps, thinkMs, after } = answerAs(child?.profile ?? 'steady', cluster, item.likely, random);
+      const { outcome, likely, helps, thinkMs, after } = answerAs(
+        child?.profile ?? 'steady',
+        cluster,
+        item.likely,
+        random,
+      );
       const marked: AnswerEntry = {
-        kind: 'answer', turn: state.turn, childId: child?.id ?? null, word: item.key, outcome, slip: likely?.slip ?? null, said: likely?.said || null, missed: likely?.missed ?? [], helps, note: null, thinkMs, supersedes: null, by: 'HB',
+        kind: 'answer',
+        turn: state.turn,
+        childId: child?.id ?? null,
+        word: item.key,
+        outcome,
+        slip: likely?.slip ?? null,
+        said: likely?.said || null,
+        missed: likely?.missed ?? [],
+        helps,
+        note: null,
+        thinkMs,
+        supersedes: null,
+        by: 'HB',
         ...stamp(thinkMs / 1000 + 6),
       };
       log.push(marked);
       if (after) log.push({ ...marked, ...after, supersedes: marked.id, why: 'detail', ...stamp(1) });
       // In one session of each group a colleague listens along, and hears it otherwise now and then.
-      if (number === SECOND_EARS) log.push({ ...marked, outcome: random() < 0.85 ? outcome : OTHERWISE[outcome], slip: null, missed: [], helps: [], said: null, second: true, by: 'KM', ...stamp(1) });
+      if (number === SECOND_EARS)
+        log.push({
+          ...marked,
+          outcome: random() < 0.85 ? outcome : OTHERWISE[outcome],
+          slip: null,
+          missed: [],
+          helps: [],
+          said: null,
+          second: true,
+          by: 'KM',
+          ...stamp(1),
+        });
     }
   }
   log.push({ kind: 'finish', ...stamp(5) });

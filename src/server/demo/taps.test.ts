@@ -22,7 +22,13 @@ test('an answer of the demo’s sessions takes one tap in the middle, and two or
     const session = await sessionRecord(row.get().id);
     const material = await preparedBank(session.accent, session.conventions);
     const log = await sessionLog(session.id);
-    const items = new Map(session.rounds.flatMap((round) => [...round.items, ...round.spares].map((key) => [key, makeItem(taskOf(round.task), stepOf(taskOf(round.task), round.step), key, material)] as const)));
+    const items = new Map(
+      session.rounds.flatMap((round) =>
+        [...round.items, ...round.spares].map(
+          (key) => [key, makeItem(taskOf(round.task), stepOf(taskOf(round.task), round.step), key, material)] as const,
+        ),
+      ),
+    );
     const shown = new Set<string>();
     for (const entry of log) {
       if (entry.kind !== 'answer' || entry.supersedes) continue;
@@ -36,7 +42,9 @@ test('an answer of the demo’s sessions takes one tap in the middle, and two or
     taps.push(...tapsPerAnswer(log, (word, words) => shown.has(`${word} ${words}`)).values());
   }
   const mean = taps.reduce((sum, n) => sum + n, 0) / taps.length;
-  console.log(`taps an answer, ${taps.length} answers of the demo: median ${atShare(taps, 0.5)}, mean ${mean.toFixed(2)}, 95 % at most ${atShare(taps, 0.95)}, most ${Math.max(...taps)}`);
+  console.log(
+    `taps an answer, ${taps.length} answers of the demo: median ${atShare(taps, 0.5)}, mean ${mean.toFixed(2)}, 95 % at most ${atShare(taps, 0.95)}, most ${Math.max(...taps)}`,
+  );
   expect(taps.length).toBeGreaterThan(200);
   expect(atShare(taps, 0.5)).toBeLessThanOrEqual(1.3);
   expect(atShare(taps, 0.95)).toBeLessThanOrEqual(2);

@@ -17,7 +17,9 @@ const UP = [
   `UPDATE answers SET step = CAST(rung AS TEXT)`,
   `ALTER TABLE answers DROP COLUMN rung`,
   `CREATE INDEX answers_by_child ON answers (child_id, at, task, step, outcome, helps)`,
-  ...['task', 'sounds', 'words', 'model', 'spares', 'turns'].map((column) => `ALTER TABLE sessions DROP COLUMN ${column}`),
+  ...['task', 'sounds', 'words', 'model', 'spares', 'turns'].map(
+    (column) => `ALTER TABLE sessions DROP COLUMN ${column}`,
+  ),
   `CREATE TABLE plans (
      id TEXT PRIMARY KEY, group_id TEXT NOT NULL REFERENCES groups(id) ON DELETE CASCADE, title TEXT NOT NULL, body TEXT NOT NULL,
      kept INTEGER NOT NULL, planned_for TEXT, created_at INTEGER NOT NULL, updated_at INTEGER NOT NULL)`,

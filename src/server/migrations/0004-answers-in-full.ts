@@ -15,7 +15,9 @@ const UP = [
 
 const DOWN = [
   `DROP INDEX answers_by_partner`,
-  ...['self_corrected', 'shown', 'marked_by', 'why', 'partner_id', 'differs'].map((column) => `ALTER TABLE answers DROP COLUMN ${column}`),
+  ...['self_corrected', 'shown', 'marked_by', 'why', 'partner_id', 'differs'].map(
+    (column) => `ALTER TABLE answers DROP COLUMN ${column}`,
+  ),
   `ALTER TABLE children DROP COLUMN own_way`,
 ];
 

@@ -27,8 +27,15 @@ const UP = [
 ];
 
 const DOWN = [
-  `DROP TABLE chosen_steps`, `DROP TABLE heard_sounds`, `DROP TABLE evidence`, `DROP INDEX sessions_stale`, `ALTER TABLE sessions DROP COLUMN stale`,
-  `DROP INDEX answers_with_note`, `DROP INDEX answers_second`, `DELETE FROM answers WHERE second = 1`, `ALTER TABLE answers DROP COLUMN second`,
+  `DROP TABLE chosen_steps`,
+  `DROP TABLE heard_sounds`,
+  `DROP TABLE evidence`,
+  `DROP INDEX sessions_stale`,
+  `ALTER TABLE sessions DROP COLUMN stale`,
+  `DROP INDEX answers_with_note`,
+  `DROP INDEX answers_second`,
+  `DELETE FROM answers WHERE second = 1`,
+  `ALTER TABLE answers DROP COLUMN second`,
   ...['rule', 'unit_order', 'staff'].map((column) => `ALTER TABLE settings DROP COLUMN ${column}`),
 ];
 

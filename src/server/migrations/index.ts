@@ -12,8 +12,11 @@ export interface Migration {
 }
 
 const MIGRATIONS: readonly { name: string; migration: Migration }[] = [
-  { name: '0001-first-game', migration: firstGame }, { name: '0002-words', migration: words }, { name: '0003-plans', migration: plans },
-  { name: '0004-answers-in-full', migration: answersInFull }, { name: '0005-progress', migration: progress },
+  { name: '0001-first-game', migration: firstGame },
+  { name: '0002-words', migration: words },
+  { name: '0003-plans', migration: plans },
+  { name: '0004-answers-in-full', migration: answersInFull },
+  { name: '0005-progress', migration: progress },
 ];
 
 /** Brings a database file up to date; does nothing where it is. */

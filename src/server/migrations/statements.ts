@@ -4,8 +4,10 @@ type Run = (parameters: { context: QueryInterface }) => Promise<void>;
 
 /** A migration of plain statements; its way back drops the tables it made. */
 export function statements(up: readonly string[], tables: readonly string[]): { up: Run; down: Run } {
-  const run = (all: readonly string[]): Run => async ({ context }) => {
-    for (const statement of all) await context.sequelize.query(statement);
-  };
+  const run =
+    (all: readonly string[]): Run =>
+    async ({ context }) => {
+      for (const statement of all) await context.sequelize.query(statement);
+    };
   return { up: run(up), down: run(tables.map((table) => `DROP TABLE ${table}`)) };
 }

@@ -1,37 +1,149 @@
 import { DataTypes, type Model, type ModelStatic, type Sequelize } from 'sequelize';
 
-export interface SettingsRow { id: 1; accent: string; conventions: string; confirmed_at: number | null; rule: string; unit_order: string; staff: number }
-export interface GroupRow { id: string; name: string; position: number; created_at: number }
-export interface ChildRow { id: string; group_id: string; name: string; position: number; away_on: string | null; created_at: number; own_way: string }
+export interface SettingsRow {
+  id: 1;
+  accent: string;
+  conventions: string;
+  confirmed_at: number | null;
+  rule: string;
+  unit_order: string;
+  staff: number;
+}
+export interface GroupRow {
+  id: string;
+  name: string;
+  position: number;
+  created_at: number;
+}
+export interface ChildRow {
+  id: string;
+  group_id: string;
+  name: string;
+  position: number;
+  away_on: string | null;
+  created_at: number;
+  own_way: string;
+}
 export interface SessionRow {
-  id: string; group_id: string; title: string; letters: 0 | 1; rounds: string; accent: string; conventions: string;
-  started_at: number; finished_at: number | null;
+  id: string;
+  group_id: string;
+  title: string;
+  letters: 0 | 1;
+  rounds: string;
+  accent: string;
+  conventions: string;
+  started_at: number;
+  finished_at: number | null;
   /** The evidence of its answers has to be worked out anew. */
   stale: 0 | 1;
 }
 export interface PlanRow {
-  id: string; group_id: string; title: string; body: string; kept: 0 | 1; planned_for: string | null; created_at: number; updated_at: number;
+  id: string;
+  group_id: string;
+  title: string;
+  body: string;
+  kept: 0 | 1;
+  planned_for: string | null;
+  created_at: number;
+  updated_at: number;
 }
-export interface SessionChildRow { session_id: string; child_id: string; position: number }
+export interface SessionChildRow {
+  session_id: string;
+  child_id: string;
+  position: number;
+}
 export interface AnswerRow {
-  id: string; session_id: string; child_id: string | null; turn: number; word: string; task: string; step: string;
-  sounds: string; outcome: string; standing: string; slip: string | null; said: string | null; missed: string;
-  helps: string; note: string | null; think_ms: number | null; supersedes: string | null; at: number; received_at: number;
-  self_corrected: 0 | 1; shown: 0 | 1; marked_by: string | null; why: string | null; partner_id: string | null; differs: 0 | 1; second: 0 | 1;
+  id: string;
+  session_id: string;
+  child_id: string | null;
+  turn: number;
+  word: string;
+  task: string;
+  step: string;
+  sounds: string;
+  outcome: string;
+  standing: string;
+  slip: string | null;
+  said: string | null;
+  missed: string;
+  helps: string;
+  note: string | null;
+  think_ms: number | null;
+  supersedes: string | null;
+  at: number;
+  received_at: number;
+  self_corrected: 0 | 1;
+  shown: 0 | 1;
+  marked_by: string | null;
+  why: string | null;
+  partner_id: string | null;
+  differs: 0 | 1;
+  second: 0 | 1;
 }
-export interface StepRow { id: string; session_id: string; kind: string; child_id: string | null; detail: string; at: number; received_at: number }
+export interface StepRow {
+  id: string;
+  session_id: string;
+  kind: string;
+  child_id: string | null;
+  detail: string;
+  at: number;
+  received_at: number;
+}
 
-export interface EvidenceRow { child_id: string; session_id: string; task: string; step: string; standing: string; at: number; day: number; marks: string; helps: string }
-export interface HeardSoundsRow { child_id: string; session_id: string; cells: string }
-export interface ChosenStepRow { id: string; child_id: string; ladder: string; rung: string; at: number; chosen_by: string | null; ended_at: number | null }
+export interface EvidenceRow {
+  child_id: string;
+  session_id: string;
+  task: string;
+  step: string;
+  standing: string;
+  at: number;
+  day: number;
+  marks: string;
+  helps: string;
+}
+export interface HeardSoundsRow {
+  child_id: string;
+  session_id: string;
+  cells: string;
+}
+export interface ChosenStepRow {
+  id: string;
+  child_id: string;
+  ladder: string;
+  rung: string;
+  at: number;
+  chosen_by: string | null;
+  ended_at: number | null;
+}
 
-export interface WordSetRow { id: string; name: string; words: string; created_at: number; updated_at: number }
+export interface WordSetRow {
+  id: string;
+  name: string;
+  words: string;
+  created_at: number;
+  updated_at: number;
+}
 export interface OwnWordRow {
-  id: string; word: string; line: string; letters: string; accent: string; meaning: string; sentence: string;
-  prop: 0 | 1; cautions: string; created_at: number; removed_at: number | null;
+  id: string;
+  word: string;
+  line: string;
+  letters: string;
+  accent: string;
+  meaning: string;
+  sentence: string;
+  prop: 0 | 1;
+  cautions: string;
+  created_at: number;
+  removed_at: number | null;
 }
-export interface PropRow { word: string; owned_at: number }
-export interface TaughtSoundRow { group_id: string; sound: string }
+export interface PropRow {
+  word: string;
+  owned_at: number;
+}
+export interface TaughtSoundRow {
+  group_id: string;
+  sound: string;
+}
 
 type Table<Row extends object> = ModelStatic<Model<Row, Row>>;
 
@@ -53,7 +165,7 @@ export interface Models {
   readonly chosenSteps: Table<ChosenStepRow>;
 }
 
-type Column = typeof COLUMNS[keyof typeof COLUMNS];
+type Column = (typeof COLUMNS)[keyof typeof COLUMNS];
 const COLUMNS = {
   key: { type: DataTypes.TEXT, allowNull: false, primaryKey: true },
   only: { type: DataTypes.INTEGER, allowNull: false, primaryKey: true },
@@ -68,32 +180,133 @@ const { key, only, text, maybe, whole, maybeWhole } = COLUMNS;
 export function defineModels(sequelize: Sequelize): Models {
   const table = <Row extends object>(name: string, columns: Record<keyof Row & string, Column>): Table<Row> =>
     // Sequelize writes into a column's description, so each gets its own.
-    sequelize.define(name, ownColumns(columns) as never, { tableName: name, timestamps: false }) as unknown as Table<Row>;
+    sequelize.define(name, ownColumns(columns) as never, {
+      tableName: name,
+      timestamps: false,
+    }) as unknown as Table<Row>;
   return {
-    settings: table<SettingsRow>('settings', { id: only, accent: text, conventions: text, confirmed_at: maybeWhole, rule: text, unit_order: text, staff: whole }),
+    settings: table<SettingsRow>('settings', {
+      id: only,
+      accent: text,
+      conventions: text,
+      confirmed_at: maybeWhole,
+      rule: text,
+      unit_order: text,
+      staff: whole,
+    }),
     groups: table<GroupRow>('groups', { id: key, name: text, position: whole, created_at: whole }),
-    children: table<ChildRow>('children', { id: key, group_id: text, name: text, position: whole, away_on: maybe, created_at: whole, own_way: text }),
+    children: table<ChildRow>('children', {
+      id: key,
+      group_id: text,
+      name: text,
+      position: whole,
+      away_on: maybe,
+      created_at: whole,
+      own_way: text,
+    }),
     sessions: table<SessionRow>('sessions', {
-      id: key, group_id: text, title: text, letters: whole, rounds: text, accent: text, conventions: text, started_at: whole, finished_at: maybeWhole, stale: whole,
+      id: key,
+      group_id: text,
+      title: text,
+      letters: whole,
+      rounds: text,
+      accent: text,
+      conventions: text,
+      started_at: whole,
+      finished_at: maybeWhole,
+      stale: whole,
     }),
     sessionChildren: table<SessionChildRow>('session_children', { session_id: key, child_id: key, position: whole }),
     answers: table<AnswerRow>('answers', {
-      id: key, session_id: text, child_id: maybe, turn: whole, word: text, task: text, step: text, sounds: text,
-      outcome: text, standing: text, slip: maybe, said: maybe, missed: text, helps: text, note: maybe,
-      think_ms: maybeWhole, supersedes: maybe, at: whole, received_at: whole, self_corrected: whole, shown: whole, marked_by: maybe, why: maybe, partner_id: maybe, differs: whole, second: whole,
+      id: key,
+      session_id: text,
+      child_id: maybe,
+      turn: whole,
+      word: text,
+      task: text,
+      step: text,
+      sounds: text,
+      outcome: text,
+      standing: text,
+      slip: maybe,
+      said: maybe,
+      missed: text,
+      helps: text,
+      note: maybe,
+      think_ms: maybeWhole,
+      supersedes: maybe,
+      at: whole,
+      received_at: whole,
+      self_corrected: whole,
+      shown: whole,
+      marked_by: maybe,
+      why: maybe,
+      partner_id: maybe,
+      differs: whole,
+      second: whole,
     }),
-    steps: table<StepRow>('steps', { id: key, session_id: text, kind: text, child_id: maybe, detail: text, at: whole, received_at: whole }),
-    wordSets: table<WordSetRow>('word_sets', { id: key, name: text, words: text, created_at: whole, updated_at: whole }),
+    steps: table<StepRow>('steps', {
+      id: key,
+      session_id: text,
+      kind: text,
+      child_id: maybe,
+      detail: text,
+      at: whole,
+      received_at: whole,
+    }),
+    wordSets: table<WordSetRow>('word_sets', {
+      id: key,
+      name: text,
+      words: text,
+      created_at: whole,
+      updated_at: whole,
+    }),
     ownWords: table<OwnWordRow>('own_words', {
-      id: key, word: text, line: text, letters: text, accent: text, meaning: text, sentence: text, prop: whole, cautions: text, created_at: whole,
+      id: key,
+      word: text,
+      line: text,
+      letters: text,
+      accent: text,
+      meaning: text,
+      sentence: text,
+      prop: whole,
+      cautions: text,
+      created_at: whole,
       removed_at: maybeWhole,
     }),
     props: table<PropRow>('props', { word: key, owned_at: whole }),
     taughtSounds: table<TaughtSoundRow>('taught_sounds', { group_id: key, sound: key }),
-    plans: table<PlanRow>('plans', { id: key, group_id: text, title: text, body: text, kept: whole, planned_for: maybe, created_at: whole, updated_at: whole }),
-    evidence: table<EvidenceRow>('evidence', { child_id: key, session_id: key, task: key, step: key, standing: key, at: whole, day: whole, marks: text, helps: text }),
+    plans: table<PlanRow>('plans', {
+      id: key,
+      group_id: text,
+      title: text,
+      body: text,
+      kept: whole,
+      planned_for: maybe,
+      created_at: whole,
+      updated_at: whole,
+    }),
+    evidence: table<EvidenceRow>('evidence', {
+      child_id: key,
+      session_id: key,
+      task: key,
+      step: key,
+      standing: key,
+      at: whole,
+      day: whole,
+      marks: text,
+      helps: text,
+    }),
     heardSounds: table<HeardSoundsRow>('heard_sounds', { child_id: key, session_id: key, cells: text }),
-    chosenSteps: table<ChosenStepRow>('chosen_steps', { id: key, child_id: text, ladder: text, rung: text, at: whole, chosen_by: maybe, ended_at: maybeWhole }),
+    chosenSteps: table<ChosenStepRow>('chosen_steps', {
+      id: key,
+      child_id: text,
+      ladder: text,
+      rung: text,
+      at: whole,
+      chosen_by: maybe,
+      ended_at: maybeWhole,
+    }),
   };
 }
 

@@ -14,7 +14,10 @@ export function inFreshFiles(): () => string {
     process.env.BOUNCY_ECHO_DB = path.join(folder, 'test.sqlite');
   });
   afterEach(async () => {
-    await place.bouncyEcho?.then((db) => db.close(), () => undefined);
+    await place.bouncyEcho?.then(
+      (db) => db.close(),
+      () => undefined,
+    );
     delete place.bouncyEcho;
     rmSync(folder, { recursive: true, force: true });
   });

@@ -14,15 +14,23 @@ export function AddChildren({ groupId, groupName }: { groupId: string; groupName
         <span className="mb-2 block font-word text-2xl font-bold">Add names to {groupName}</span>
         <span className="mb-2 block text-muted">One on each line.</span>
         <textarea
-          key={state.kept ?? state.said ?? ''} name="names" rows={5} defaultValue={state.kept ?? ''}
-          className="field font-word text-xl" autoComplete="off" spellCheck={false} aria-invalid={state.error ? true : undefined}
+          key={state.kept ?? state.said ?? ''}
+          name="names"
+          rows={5}
+          defaultValue={state.kept ?? ''}
+          className="field font-word text-xl"
+          autoComplete="off"
+          spellCheck={false}
+          aria-invalid={state.error ? true : undefined}
         />
       </label>
       <div aria-live="polite" className="my-3 space-y-2">
         {state.said && <p className="text-green">{state.said}</p>}
         {state.error && <ErrorMessage>{state.error}</ErrorMessage>}
       </div>
-      <button type="submit" className="action" disabled={running}>Add</button>
+      <button type="submit" className="action" disabled={running}>
+        Add
+      </button>
     </form>
   );
 }
@@ -34,13 +42,22 @@ export function AddGroup() {
     <form action={action}>
       <label className="block">
         <span className="mb-2 block font-word text-2xl font-bold">Another group</span>
-        <input key={state.said ?? ''} name="name" defaultValue={state.kept ?? ''} className="field font-word text-xl" autoComplete="off" aria-invalid={state.error ? true : undefined} />
+        <input
+          key={state.said ?? ''}
+          name="name"
+          defaultValue={state.kept ?? ''}
+          className="field font-word text-xl"
+          autoComplete="off"
+          aria-invalid={state.error ? true : undefined}
+        />
       </label>
       <div aria-live="polite" className="my-3 space-y-2">
         {state.said && <p className="text-green">{state.said}</p>}
         {state.error && <ErrorMessage>{state.error}</ErrorMessage>}
       </div>
-      <button type="submit" className="plain" disabled={running}>Make the group</button>
+      <button type="submit" className="plain" disabled={running}>
+        Make the group
+      </button>
     </form>
   );
 }

@@ -9,9 +9,19 @@ import { PrintButton } from '../words/print-button';
 import { StateSign } from './state-sign';
 
 /** Those at a state, as a choice says it. */
-const WHO: Readonly<Record<State, string>> = { secure: 'secure at something', 'getting-there': 'getting there', 'not-yet': 'not there yet', 'not-enough': 'too little seen' };
+const WHO: Readonly<Record<State, string>> = {
+  secure: 'secure at something',
+  'getting-there': 'getting there',
+  'not-yet': 'not there yet',
+  'not-enough': 'too little seen',
+};
 
-interface BoardProps { readonly groupName: string; readonly ladders: readonly { readonly id: string; readonly name: string }[]; readonly rows: readonly BoardLine[]; readonly ruleNote: string | null }
+interface BoardProps {
+  readonly groupName: string;
+  readonly ladders: readonly { readonly id: string; readonly name: string }[];
+  readonly rows: readonly BoardLine[];
+  readonly ruleNote: string | null;
+}
 
 /** Children down, skills across: the step each stands before, its state by shape and word. Never in order of merit unless asked for by skill. */
 export function BoardScreen({ groupName, ladders, rows, ruleNote }: BoardProps) {
@@ -19,45 +29,141 @@ export function BoardScreen({ groupName, ladders, rows, ruleNote }: BoardProps) 
   const [only, setOnly] = useState<State | ''>('');
   const [here, setHere] = useState(false);
   const at = ladders.findIndex((l) => l.id === sort);
-  const shown = rows.filter((r) => (!here || !r.away) && (!only || r.cells.some((c, i) => (at < 0 || i === at) && c.begun && c.state === only)))
-    .sort((a, b) => (at < 0 ? a.name.localeCompare(b.name, 'en-GB') : a.cells[at]!.height - b.cells[at]!.height || STATES.indexOf(b.cells[at]!.state) - STATES.indexOf(a.cells[at]!.state) || a.name.localeCompare(b.name, 'en-GB')));
+  const shown = rows
+    .filter(
+      (r) =>
+        (!here || !r.away) && (!only || r.cells.some((c, i) => (at < 0 || i === at) && c.begun && c.state === only)),
+    )
+    .sort((a, b) =>
+      at < 0
+        ? a.name.localeCompare(b.name, 'en-GB')
+        : a.cells[at]!.height - b.cells[at]!.height ||
+          STATES.indexOf(b.cells[at]!.state) - STATES.indexOf(a.cells[at]!.state) ||
+          a.name.localeCompare(b.name, 'en-GB'),
+    );
   return (
     <>
       <style>{'@media print { @page { size: A4 landscape; margin: 8mm } }'}</style>
       <div className="mb-3 flex flex-wrap items-center gap-x-6 gap-y-2">
         <h1 className="mr-auto text-4xl wrap-anywhere print:text-2xl">{groupName}: where everyone is</h1>
         <div className="flex flex-wrap items-center gap-x-5 gap-y-2 print:hidden">
-          <Choose label="Sort by" value={sort} onChange={setSort} options={[['name', 'name'], ...ladders.map((l) => [l.id, l.name.toLowerCase()] as const)]} />
-          <Choose label="Show" value={only} onChange={(v) => setOnly(v as State | '')} options={[['', 'everyone'], ...STATES.map((s) => [s, WHO[s]] as const)]} />
-          <label className="flex min-h-12 items-center gap-2 text-muted"><input type="checkbox" className="size-5 accent-green" checked={here} onChange={(e) => setHere(e.target.checked)} /> here today</label>
+          <Choose
+            label="Sort by"
+            value={sort}
+            onChange={setSort}
+            options={[['name', 'name'], ...ladders.map((l) => [l.id, l.name.toLowerCase()] as const)]}
+          />
+          <Choose
+            label="Show"
+            value={only}
+            onChange={(v) => setOnly(v as State | '')}
+            options={[['', 'everyone'], ...STATES.map((s) => [s, WHO[s]] as const)]}
+          />
+          <label className="flex min-h-12 items-center gap-2 text-muted">
+            <input
+              type="checkbox"
+              className="size-5 accent-green"
+              checked={here}
+              onChange={(e) => setHere(e.target.checked)}
+            />{' '}
+            here today
+          </label>
           <PrintButton />
         </div>
       </div>
-      {rows.length === 0 ? <p className="text-muted">Once there are names and answers, every child stands here with every skill. <Link className="underline underline-offset-4" href="/children">Add names</Link></p> : (
-        <div className="relative overflow-x-auto print:overflow-visible" tabIndex={0} role="region" aria-label="Children and skills">
+      {rows.length === 0 ? (
+        <p className="text-muted">
+          Once there are names and answers, every child stands here with every skill.{' '}
+          <Link className="underline underline-offset-4" href="/children">
+            Add names
+          </Link>
+        </p>
+      ) : (
+        <div
+          className="relative overflow-x-auto print:overflow-visible"
+          tabIndex={0}
+          role="region"
+          aria-label="Children and skills"
+        >
           <table className="w-full min-w-[64rem] border-collapse text-[0.95rem] print:min-w-0 print:text-[7.5pt] print:leading-[1.1]">
             <thead>
               <tr className="border-b border-line-strong text-left align-bottom">
-                <th scope="col" className="sticky left-0 z-10 bg-paper py-1.5 pr-3 font-normal text-muted">Child</th>
-                {ladders.map((l) => <th key={l.id} scope="col" className={`px-2 py-1.5 font-word leading-tight ${l.id === sort ? 'underline decoration-marigold decoration-2 underline-offset-4' : ''}`}>{l.name}</th>)}
-                <th scope="col" className="px-2 py-1.5 font-normal text-muted">Next</th>
+                <th scope="col" className="sticky left-0 z-10 bg-paper py-1.5 pr-3 font-normal text-muted">
+                  Child
+                </th>
+                {ladders.map((l) => (
+                  <th
+                    key={l.id}
+                    scope="col"
+                    className={`px-2 py-1.5 font-word leading-tight ${l.id === sort ? 'underline decoration-marigold decoration-2 underline-offset-4' : ''}`}
+                  >
+                    {l.name}
+                  </th>
+                ))}
+                <th scope="col" className="px-2 py-1.5 font-normal text-muted">
+                  Next
+                </th>
               </tr>
             </thead>
             <tbody>
               {shown.map((r) => (
                 <tr key={r.id} className="border-b border-line">
-                  <th scope="row" className="sticky left-0 z-10 max-w-44 bg-paper pr-3 text-left font-word text-lg font-normal leading-tight print:text-[8pt]"><Link href={`/children/${r.id}`} prefetch={false} className={`block min-h-8 truncate py-1 hover:underline print:min-h-0 print:py-px ${r.away ? 'text-muted' : ''}`} title={r.name}>{r.name}</Link></th>
-                  {r.cells.map((c) => <td key={c.ladder} className={`px-2 py-1 leading-tight print:py-0 ${c.begun && c.state === 'secure' ? 'bg-line/70' : ''}`}>{c.begun ? <><StateSign state={c.state} /> <span className="whitespace-nowrap">{c.rung}</span><span className="block whitespace-nowrap text-[0.8rem] text-muted print:inline print:text-[7pt]"> {c.words}</span></> : <span className="text-muted">–<span className="sr-only"> not begun</span></span>}</td>)}
-                  <td className="min-w-36 px-2 py-1 leading-tight text-muted print:max-w-44 print:truncate print:py-0">{r.next}</td>
+                  <th
+                    scope="row"
+                    className="sticky left-0 z-10 max-w-44 bg-paper pr-3 text-left font-word text-lg leading-tight font-normal print:text-[8pt]"
+                  >
+                    <Link
+                      href={`/children/${r.id}`}
+                      prefetch={false}
+                      className={`block min-h-8 truncate py-1 hover:underline print:min-h-0 print:py-px ${r.away ? 'text-muted' : ''}`}
+                      title={r.name}
+                    >
+                      {r.name}
+                    </Link>
+                  </th>
+                  {r.cells.map((c) => (
+                    <td
+                      key={c.ladder}
+                      className={`px-2 py-1 leading-tight print:py-0 ${c.begun && c.state === 'secure' ? 'bg-line/70' : ''}`}
+                    >
+                      {c.begun ? (
+                        <>
+                          <StateSign state={c.state} /> <span className="whitespace-nowrap">{c.rung}</span>
+                          <span className="block text-[0.8rem] whitespace-nowrap text-muted print:inline print:text-[7pt]">
+                            {' '}
+                            {c.words}
+                          </span>
+                        </>
+                      ) : (
+                        <span className="text-muted">
+                          –<span className="sr-only"> not begun</span>
+                        </span>
+                      )}
+                    </td>
+                  ))}
+                  <td className="min-w-36 px-2 py-1 leading-tight text-muted print:max-w-44 print:truncate print:py-0">
+                    {r.next}
+                  </td>
                 </tr>
               ))}
             </tbody>
           </table>
-          {shown.length === 0 && <p className="py-4 text-muted">Nobody is at that. Choose “everyone” to see them all.</p>}
+          {shown.length === 0 && (
+            <p className="py-4 text-muted">Nobody is at that. Choose “everyone” to see them all.</p>
+          )}
         </div>
       )}
-      <ul className="mt-3 flex print:mt-1 flex-wrap gap-x-6 text-muted">{STATES.map((s) => <li key={s} className="flex items-center gap-2"><StateSign state={s} /> {STATE_WORDS[s]}</li>)}</ul>
-      <p className="mt-2 text-[0.95rem] text-muted">Each square names the step a child stands before, or the last one where all hold. {ruleNote} A teaching record, not a diagnosis.</p>
+      <ul className="mt-3 flex flex-wrap gap-x-6 text-muted print:mt-1">
+        {STATES.map((s) => (
+          <li key={s} className="flex items-center gap-2">
+            <StateSign state={s} /> {STATE_WORDS[s]}
+          </li>
+        ))}
+      </ul>
+      <p className="mt-2 text-[0.95rem] text-muted">
+        Each square names the step a child stands before, or the last one where all hold. {ruleNote} A teaching record,
+        not a diagnosis.
+      </p>
     </>
   );
 }

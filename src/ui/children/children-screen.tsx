@@ -23,7 +23,12 @@ export function ChildrenScreen({ group }: { group: Group }) {
           <ul className="divide-y divide-line border-y border-line">
             {group.children.map((child) => (
               <li key={child.id} className="flex items-center gap-2">
-                <Link href={`/children/${child.id}`} className="min-w-0 flex-1 py-3 font-word text-xl wrap-anywhere hover:underline">{child.name}</Link>
+                <Link
+                  href={`/children/${child.id}`}
+                  className="min-w-0 flex-1 py-3 font-word text-xl wrap-anywhere hover:underline"
+                >
+                  {child.name}
+                </Link>
                 <AwayButton child={child} named={false} />
                 <OwnWayButton child={child} />
                 <ChildMenu child={child} />

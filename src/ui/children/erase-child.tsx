@@ -14,22 +14,41 @@ export function EraseChild({ child }: { child: { readonly id: string; readonly n
   const router = useRouter();
   return (
     <>
-      <button type="button" className="plain" onClick={() => setOpen(true)}>Erase {child.name}…</button>
-      <Dialog open={open} onOpenChange={setOpen} title={`Erase ${child.name}?`} description={`The name, every answer and note in every session, the steps chosen and the way of speaking go from this file for good. A backup you made earlier still holds them.`}>
+      <button type="button" className="plain" onClick={() => setOpen(true)}>
+        Erase {child.name}…
+      </button>
+      <Dialog
+        open={open}
+        onOpenChange={setOpen}
+        title={`Erase ${child.name}?`}
+        description={`The name, every answer and note in every session, the steps chosen and the way of speaking go from this file for good. A backup you made earlier still holds them.`}
+      >
         <div className="flex flex-wrap gap-3">
-          <button type="button" className="plain" onClick={() => setOpen(false)}>Keep {child.name}</button>
+          <button type="button" className="plain" onClick={() => setOpen(false)}>
+            Keep {child.name}
+          </button>
           <button
-            type="button" className="plain border-red text-red" disabled={running}
-            onClick={() => begin(async () => {
-              const state = await erase(child.id).catch(() => ({ error: 'The server cannot be reached. Nothing was erased.' }));
-              if (state.error) setError(state.error);
-              else router.push('/children');
-            })}
+            type="button"
+            className="plain border-red text-red"
+            disabled={running}
+            onClick={() =>
+              begin(async () => {
+                const state = await erase(child.id).catch(() => ({
+                  error: 'The server cannot be reached. Nothing was erased.',
+                }));
+                if (state.error) setError(state.error);
+                else router.push('/children');
+              })
+            }
           >
             Erase {child.name} and their answers
           </button>
         </div>
-        {error && <div className="mt-4"><ErrorMessage>{error}</ErrorMessage></div>}
+        {error && (
+          <div className="mt-4">
+            <ErrorMessage>{error}</ErrorMessage>
+          </div>
+        )}
       </Dialog>
     </>
   );

@@ -13,23 +13,43 @@ export function LadderPaths({ ladders, ruleNote }: { ladders: readonly ShownLadd
   const first = shown.find((l) => l.rungs.some((r) => r.now)) ?? shown[0];
   const [at, setAt] = useState<readonly [string, string] | null>(null);
   const ladder = shown.find((l) => l.id === at?.[0]) ?? first;
-  const rung: ShownRung | undefined = ladder?.rungs.find((r) => r.id === at?.[1]) ?? ladder?.rungs.find((r) => r.now) ?? ladder?.rungs.find((r) => r.id === ladder.at) ?? ladder?.rungs.at(-1);
-  if (!ladder || !rung) return <p className="border-y border-line py-6 text-muted">After the first game played alone, the ladders stand here.</p>;
+  const rung: ShownRung | undefined =
+    ladder?.rungs.find((r) => r.id === at?.[1]) ??
+    ladder?.rungs.find((r) => r.now) ??
+    ladder?.rungs.find((r) => r.id === ladder.at) ??
+    ladder?.rungs.at(-1);
+  if (!ladder || !rung)
+    return (
+      <p className="border-y border-line py-6 text-muted">After the first game played alone, the ladders stand here.</p>
+    );
   return (
     <div>
       <ul className="divide-y divide-line border-y border-line">
         {shown.map((l) => (
           <li key={l.id} className="grid items-center gap-x-2 py-1 sm:grid-cols-[7.8rem_minmax(0,1fr)]">
-            <h2 className="font-word text-[1.05rem] font-bold leading-tight">{l.name}</h2>
+            <h2 className="font-word text-[1.05rem] leading-tight font-bold">{l.name}</h2>
             <ol className="grid grid-cols-6">
               {l.rungs.map((r) => {
                 const on = l.id === ladder.id && r.id === rung.id;
                 return (
                   <li key={r.id}>
-                    <button type="button" aria-pressed={on} onClick={() => setAt([l.id, r.id])} className={`block h-full w-full max-w-[6.2rem] rounded-lg px-0.5 ${on ? 'bg-card shadow-[0_0_0_1px_var(--color-line-strong)]' : 'hover:bg-card'}`}>
+                    <button
+                      type="button"
+                      aria-pressed={on}
+                      onClick={() => setAt([l.id, r.id])}
+                      className={`block h-full w-full max-w-[6.2rem] rounded-lg px-0.5 ${on ? 'bg-card shadow-[0_0_0_1px_var(--color-line-strong)]' : 'hover:bg-card'}`}
+                    >
                       <Hop state={r.state} now={r.now} />
-                      <span className={`block pb-0.5 text-center text-[0.85rem] leading-tight ${r.state === 'not-enough' && !r.now ? 'text-muted' : ''}`} aria-hidden="true">{r.name}</span>
-                      <span className="sr-only">{r.spoken}{r.now ? ' Next.' : ''}</span>
+                      <span
+                        className={`block pb-0.5 text-center text-[0.85rem] leading-tight ${r.state === 'not-enough' && !r.now ? 'text-muted' : ''}`}
+                        aria-hidden="true"
+                      >
+                        {r.name}
+                      </span>
+                      <span className="sr-only">
+                        {r.spoken}
+                        {r.now ? ' Next.' : ''}
+                      </span>
                     </button>
                   </li>
                 );
@@ -39,9 +59,21 @@ export function LadderPaths({ ladders, ruleNote }: { ladders: readonly ShownLadd
         ))}
       </ul>
       <div aria-live="polite" className="min-h-[5.4rem] pt-2.5">
-        <p className="font-word text-lg leading-snug"><StateSign state={rung.state} /> <b>{capital(rung.does)}: {STATE_WORDS[rung.state]}.</b> <span className="font-sans text-base">{rung.why}</span></p>
+        <p className="font-word text-lg leading-snug">
+          <StateSign state={rung.state} />{' '}
+          <b>
+            {capital(rung.does)}: {STATE_WORDS[rung.state]}.
+          </b>{' '}
+          <span className="font-sans text-base">{rung.why}</span>
+        </p>
         <p className="text-[0.95rem] text-muted">
-          {[rung.id === ladder.at ? ladder.more : null, rest.length ? `Not begun: ${rest.map((l) => l.name.toLowerCase()).join(', ')}.` : null, ruleNote].filter(Boolean).join(' ')}
+          {[
+            rung.id === ladder.at ? ladder.more : null,
+            rest.length ? `Not begun: ${rest.map((l) => l.name.toLowerCase()).join(', ')}.` : null,
+            ruleNote,
+          ]
+            .filter(Boolean)
+            .join(' ')}
         </p>
       </div>
     </div>

@@ -8,18 +8,26 @@ import type { NextStep } from '@/core/progress/next-step';
 import type { Chosen } from '@/server/progress';
 import { ErrorMessage } from '../kit/message';
 
-interface NextCardProps { readonly childId: string; readonly name: string; readonly groupId: string; readonly next: readonly NextStep[]; readonly chosen: Chosen | null; readonly chosenOn: string | null }
+interface NextCardProps {
+  readonly childId: string;
+  readonly name: string;
+  readonly groupId: string;
+  readonly next: readonly NextStep[];
+  readonly chosen: Chosen | null;
+  readonly chosenOn: string | null;
+}
 
 /** What to play next and why, played in one tap; another step can be chosen, and the choice is kept as such. */
 export function NextCard({ childId, name, groupId, next, chosen, chosenOn }: NextCardProps) {
   const [choosing, setChoosing] = useState(false);
   const [error, setError] = useState<string | null>(null);
   const [running, begin] = useTransition();
-  const run = (work: () => Promise<{ error?: string } | void>): void => begin(async () => {
-    const state = await work().catch(() => ({ error: 'The server cannot be reached. Nothing was changed.' }));
-    setError(state?.error ?? null);
-    if (!state?.error) setChoosing(false);
-  });
+  const run = (work: () => Promise<{ error?: string } | void>): void =>
+    begin(async () => {
+      const state = await work().catch(() => ({ error: 'The server cannot be reached. Nothing was changed.' }));
+      setError(state?.error ?? null);
+      if (!state?.error) setChoosing(false);
+    });
   const [first, second] = next;
   const main = chosen?.step ?? first;
   const play = (step: NextStep): void => run(() => playStep(groupId, step.ladder, step.rung, [childId]));
@@ -27,33 +35,83 @@ export function NextCard({ childId, name, groupId, next, chosen, chosenOn }: Nex
     <section aria-labelledby="next" className="rounded-2xl bg-marigold-soft px-5 py-4">
       {main ? (
         <>
-          <h2 id="next" className="text-2xl leading-tight">Next: {main.rungOf.does}</h2>
-          <p className="mt-1.5 leading-snug">{chosen ? `Chosen by ${chosen.by ?? 'an adult'}${chosenOn ? ` on ${chosenOn}` : ''}.${first && first.rungOf !== main.rungOf ? ` Ours would be to ${first.rungOf.does}.` : ''}` : main.reason}</p>
+          <h2 id="next" className="text-2xl leading-tight">
+            Next: {main.rungOf.does}
+          </h2>
+          <p className="mt-1.5 leading-snug">
+            {chosen
+              ? `Chosen by ${chosen.by ?? 'an adult'}${chosenOn ? ` on ${chosenOn}` : ''}.${first && first.rungOf !== main.rungOf ? ` Ours would be to ${first.rungOf.does}.` : ''}`
+              : main.reason}
+          </p>
           <div className="mt-3 flex flex-wrap gap-2">
-            <button type="button" className="action" disabled={running} onClick={() => play(main)}>Play this</button>
-            <button type="button" className="plain" aria-expanded={choosing} onClick={() => setChoosing(!choosing)}>Another step</button>
-            {chosen && <button type="button" className="quiet" disabled={running} onClick={() => run(() => chooseNext(childId, null))}>Back to ours</button>}
+            <button type="button" className="action" disabled={running} onClick={() => play(main)}>
+              Play this
+            </button>
+            <button type="button" className="plain" aria-expanded={choosing} onClick={() => setChoosing(!choosing)}>
+              Another step
+            </button>
+            {chosen && (
+              <button
+                type="button"
+                className="quiet"
+                disabled={running}
+                onClick={() => run(() => chooseNext(childId, null))}
+              >
+                Back to ours
+              </button>
+            )}
           </div>
           {second && !choosing && (
             <p className="mt-3 border-t border-line-strong/40 pt-2.5 leading-snug">
               Or: <b className="font-word">{second.rungOf.does}.</b> {second.reason}{' '}
-              <button type="button" className="quiet min-h-9 px-1 text-ink" disabled={running} onClick={() => play(second)}>Play that<span className="sr-only">: {second.rungOf.does}</span></button>
+              <button
+                type="button"
+                className="quiet min-h-9 px-1 text-ink"
+                disabled={running}
+                onClick={() => play(second)}
+              >
+                Play that<span className="sr-only">: {second.rungOf.does}</span>
+              </button>
             </p>
           )}
         </>
       ) : (
-        <h2 id="next" className="text-2xl leading-tight">{name} has climbed every ladder. Play what is due again.</h2>
+        <h2 id="next" className="text-2xl leading-tight">
+          {name} has climbed every ladder. Play what is due again.
+        </h2>
       )}
       {choosing && (
         <label className="mt-3 block">
           <span className="mb-1 block">Your choice is kept, and shown as yours.</span>
-          <select className="field" defaultValue="" disabled={running} onChange={(e) => { const [ladder, rung] = e.target.value.split('|'); if (ladder && rung) run(() => chooseNext(childId, { ladder, rung })); }}>
-            <option value="" disabled>Choose a step…</option>
-            {LADDERS.map((l) => <optgroup key={l.id} label={l.name}>{l.rungs.map((r) => <option key={r.id} value={`${l.id}|${r.id}`}>{capital(r.does)}</option>)}</optgroup>)}
+          <select
+            className="field"
+            defaultValue=""
+            disabled={running}
+            onChange={(e) => {
+              const [ladder, rung] = e.target.value.split('|');
+              if (ladder && rung) run(() => chooseNext(childId, { ladder, rung }));
+            }}
+          >
+            <option value="" disabled>
+              Choose a step…
+            </option>
+            {LADDERS.map((l) => (
+              <optgroup key={l.id} label={l.name}>
+                {l.rungs.map((r) => (
+                  <option key={r.id} value={`${l.id}|${r.id}`}>
+                    {capital(r.does)}
+                  </option>
+                ))}
+              </optgroup>
+            ))}
           </select>
         </label>
       )}
-      {error && <div className="mt-3"><ErrorMessage>{error}</ErrorMessage></div>}
+      {error && (
+        <div className="mt-3">
+          <ErrorMessage>{error}</ErrorMessage>
+        </div>
+      )}
     </section>
   );
 }

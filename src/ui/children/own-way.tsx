@@ -8,64 +8,160 @@ import { CONSONANTS } from '@/core/phonology/sounds';
 import { Dialog } from '../kit/dialog';
 import { ErrorMessage } from '../kit/message';
 
-const label = (ipa: string): string => `/${CONSONANTS[ipa]?.label ?? ipa}/${ipa === 'θ' ? ' (thin)' : ipa === 'ð' ? ' (this)' : ''}`;
+const label = (ipa: string): string =>
+  `/${CONSONANTS[ipa]?.label ?? ipa}/${ipa === 'θ' ? ' (thin)' : ipa === 'ð' ? ' (this)' : ''}`;
 const ALL = Object.keys(CONSONANTS).filter((ipa) => ipa !== 'ʍ' && ipa !== 'x');
 /** Sounds children leave out of clusters when they talk. */
 const DROPPED = ['s', 'l', 'r', 'w', 'j', 'n'];
 
 /** A child’s way of speaking in a few words. Example: `/t/ for /k/`. */
-export const ownWayWords = ({ swaps, drops, accent }: OwnWay): string => [
-  ...swaps.map((s) => `${label(s.says)} for ${label(s.asked)}`), ...(drops.length ? [`no ${drops.map(label).join(' ')} in clusters`] : []), ...(accent ? [accentOf(accent).name] : []),
-].join(', ');
+export const ownWayWords = ({ swaps, drops, accent }: OwnWay): string =>
+  [
+    ...swaps.map((s) => `${label(s.says)} for ${label(s.asked)}`),
+    ...(drops.length ? [`no ${drops.map(label).join(' ')} in clusters`] : []),
+    ...(accent ? [accentOf(accent).name] : []),
+  ].join(', ');
 
 /** How a child says sounds, set once: so that it is never taken for a slip. */
-export function OwnWayButton({ child }: { child: { readonly id: string; readonly name: string; readonly ownWay: OwnWay } }) {
+export function OwnWayButton({
+  child,
+}: {
+  child: { readonly id: string; readonly name: string; readonly ownWay: OwnWay };
+}) {
   const [open, setOpen] = useState(false);
   const [way, setWay] = useState(child.ownWay);
   const [pair, setPair] = useState({ asked: 'k', says: 't' });
   const [error, setError] = useState<string | null>(null);
   const [running, begin] = useTransition();
   const has = (asked: string, says: string): boolean => way.swaps.some((s) => s.asked === asked && s.says === says);
-  const toggle = (asked: string, says: string): void => setWay({ ...way, swaps: has(asked, says) ? way.swaps.filter((s) => s.asked !== asked || s.says !== says) : [...way.swaps, { asked, says }] });
+  const toggle = (asked: string, says: string): void =>
+    setWay({
+      ...way,
+      swaps: has(asked, says)
+        ? way.swaps.filter((s) => s.asked !== asked || s.says !== says)
+        : [...way.swaps, { asked, says }],
+    });
   const own = way.swaps.filter((s) => !COMMON_WAYS.some((c) => c.asked === s.asked && c.says === s.says));
-  const keep = (): void => begin(async () => {
-    const state = await keepOwnWay(child.id, way).catch(() => ({ error: 'The server cannot be reached. What you chose is still here.' }));
-    setError(state.error ?? null);
-    if (!state.error) setOpen(false);
-  });
+  const keep = (): void =>
+    begin(async () => {
+      const state = await keepOwnWay(child.id, way).catch(() => ({
+        error: 'The server cannot be reached. What you chose is still here.',
+      }));
+      setError(state.error ?? null);
+      if (!state.error) setOpen(false);
+    });
   const tick = (on: boolean, change: () => void, text: string) => (
-    <label key={text} className="flex min-h-12 cursor-pointer items-center gap-3"><input type="checkbox" className="size-6 shrink-0 accent-green" checked={on} onChange={change} />{text}</label>
+    <label key={text} className="flex min-h-12 cursor-pointer items-center gap-3">
+      <input type="checkbox" className="size-6 shrink-0 accent-green" checked={on} onChange={change} />
+      {text}
+    </label>
   );
   return (
     <>
-      <button type="button" className="min-h-12 max-w-56 truncate px-3 text-muted underline decoration-line-strong underline-offset-4 hover:text-ink" onClick={() => { setWay(child.ownWay); setOpen(true); }}>
-        <span className="sr-only">{child.name}: </span>{isPlain(child.ownWay) ? 'own way of speaking' : `says ${ownWayWords(child.ownWay)}`}
+      <button
+        type="button"
+        className="min-h-12 max-w-56 truncate px-3 text-muted underline decoration-line-strong underline-offset-4 hover:text-ink"
+        onClick={() => {
+          setWay(child.ownWay);
+          setOpen(true);
+        }}
+      >
+        <span className="sr-only">{child.name}: </span>
+        {isPlain(child.ownWay) ? 'own way of speaking' : `says ${ownWayWords(child.ownWay)}`}
       </button>
-      <Dialog open={open} onOpenChange={setOpen} title={`How ${child.name} says sounds`} description="What a child says in their own way is never marked as a slip. It is no diagnosis: if speech or hearing worries you, speak with the family and your special-needs lead.">
+      <Dialog
+        open={open}
+        onOpenChange={setOpen}
+        title={`How ${child.name} says sounds`}
+        description="What a child says in their own way is never marked as a slip. It is no diagnosis: if speech or hearing worries you, speak with the family and your special-needs lead."
+      >
         <fieldset>
           <legend className="font-word text-lg font-bold">Says one sound for another</legend>
           <div className="grid sm:grid-cols-2">
-            {COMMON_WAYS.map(({ asked, says, example }) => tick(has(asked, says), () => toggle(asked, says), `${label(says)} for ${label(asked)}: “${example[1]}” for ${example[0]}`))}
+            {COMMON_WAYS.map(({ asked, says, example }) =>
+              tick(
+                has(asked, says),
+                () => toggle(asked, says),
+                `${label(says)} for ${label(asked)}: “${example[1]}” for ${example[0]}`,
+              ),
+            )}
             {own.map(({ asked, says }) => tick(true, () => toggle(asked, says), `${label(says)} for ${label(asked)}`))}
           </div>
           <div className="mt-2 flex flex-wrap items-center gap-2">
-            <select className="field w-28" aria-label="Says this sound" value={pair.says} onChange={(e) => setPair({ ...pair, says: e.target.value })}>{ALL.map((ipa) => <option key={ipa} value={ipa}>{label(ipa)}</option>)}</select>
+            <select
+              className="field w-28"
+              aria-label="Says this sound"
+              value={pair.says}
+              onChange={(e) => setPair({ ...pair, says: e.target.value })}
+            >
+              {ALL.map((ipa) => (
+                <option key={ipa} value={ipa}>
+                  {label(ipa)}
+                </option>
+              ))}
+            </select>
             for
-            <select className="field w-28" aria-label="For this sound" value={pair.asked} onChange={(e) => setPair({ ...pair, asked: e.target.value })}>{ALL.map((ipa) => <option key={ipa} value={ipa}>{label(ipa)}</option>)}</select>
-            <button type="button" className="plain" disabled={pair.asked === pair.says || has(pair.asked, pair.says)} onClick={() => toggle(pair.asked, pair.says)}>Add</button>
+            <select
+              className="field w-28"
+              aria-label="For this sound"
+              value={pair.asked}
+              onChange={(e) => setPair({ ...pair, asked: e.target.value })}
+            >
+              {ALL.map((ipa) => (
+                <option key={ipa} value={ipa}>
+                  {label(ipa)}
+                </option>
+              ))}
+            </select>
+            <button
+              type="button"
+              className="plain"
+              disabled={pair.asked === pair.says || has(pair.asked, pair.says)}
+              onClick={() => toggle(pair.asked, pair.says)}
+            >
+              Add
+            </button>
           </div>
         </fieldset>
         <fieldset className="mt-4">
           <legend className="font-word text-lg font-bold">Leaves out of clusters when talking</legend>
-          <div className="flex flex-wrap gap-x-6">{DROPPED.map((ipa) => tick(way.drops.includes(ipa), () => setWay({ ...way, drops: way.drops.includes(ipa) ? way.drops.filter((d) => d !== ipa) : [...way.drops, ipa] }), label(ipa)))}</div>
+          <div className="flex flex-wrap gap-x-6">
+            {DROPPED.map((ipa) =>
+              tick(
+                way.drops.includes(ipa),
+                () =>
+                  setWay({
+                    ...way,
+                    drops: way.drops.includes(ipa) ? way.drops.filter((d) => d !== ipa) : [...way.drops, ipa],
+                  }),
+                label(ipa),
+              ),
+            )}
+          </div>
         </fieldset>
-        <label className="mt-4 block"><span className="mb-1 block font-word text-lg font-bold">Speaks another accent</span>
-          <select className="field" value={way.accent ?? ''} onChange={(e) => setWay({ ...way, accent: (e.target.value || null) as AccentId | null })}>
-            <option value="">the setting’s own</option>{ACCENT_IDS.map((id) => <option key={id} value={id}>{accentOf(id).name}</option>)}
+        <label className="mt-4 block">
+          <span className="mb-1 block font-word text-lg font-bold">Speaks another accent</span>
+          <select
+            className="field"
+            value={way.accent ?? ''}
+            onChange={(e) => setWay({ ...way, accent: (e.target.value || null) as AccentId | null })}
+          >
+            <option value="">the setting’s own</option>
+            {ACCENT_IDS.map((id) => (
+              <option key={id} value={id}>
+                {accentOf(id).name}
+              </option>
+            ))}
           </select>
         </label>
-        {error && <div className="mt-3"><ErrorMessage>{error}</ErrorMessage></div>}
-        <button type="button" className="action mt-5 w-full" disabled={running} onClick={keep}>Keep it</button>
+        {error && (
+          <div className="mt-3">
+            <ErrorMessage>{error}</ErrorMessage>
+          </div>
+        )}
+        <button type="button" className="action mt-5 w-full" disabled={running} onClick={keep}>
+          Keep it
+        </button>
       </Dialog>
     </>
   );

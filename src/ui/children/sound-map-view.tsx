@@ -5,31 +5,85 @@ import { SPOTS, SPOT_WORDS, type MapCell, type SoundMap, type Spot } from '@/cor
 import type { ChildPage } from '@/server/child-page';
 import { MANNER_WORDS } from '../kit/manners';
 
-const LOOK = { holds: 'bg-ink text-card', slips: 'bg-card font-bold shadow-[inset_0_0_0_3px_var(--color-marigold)]', 'little-seen': 'text-muted' } as const;
+const LOOK = {
+  holds: 'bg-ink text-card',
+  slips: 'bg-card font-bold shadow-[inset_0_0_0_3px_var(--color-marigold)]',
+  'little-seen': 'text-muted',
+} as const;
 const STATE = { holds: 'holds', slips: 'slips', 'little-seen': 'too little seen' } as const;
 const per = (x: number): string => `${Math.round(x * 10)} in 10`;
 
 /** The chart of sounds with what holds and what slips in one place of the word: dark, ringed, pale. */
-export function SoundMapView({ map, chart, patterns }: { map: SoundMap; chart: ChildPage['chart']; patterns: readonly string[] }) {
+export function SoundMapView({
+  map,
+  chart,
+  patterns,
+}: {
+  map: SoundMap;
+  chart: ChildPage['chart'];
+  patterns: readonly string[];
+}) {
   const seen = (spot: Spot): number => map.cells.filter((c) => c.spot === spot && c.state !== 'little-seen').length;
-  const [spot, setSpot] = useState<Spot>(map.cells.find((c) => c.state === 'slips')?.spot ?? (seen('first') >= seen('last') ? 'first' : 'last'));
+  const [spot, setSpot] = useState<Spot>(
+    map.cells.find((c) => c.state === 'slips')?.spot ?? (seen('first') >= seen('last') ? 'first' : 'last'),
+  );
   const cells = new Map(map.cells.filter((c) => c.spot === spot).map((c) => [c.ipa, c]));
   const one = (ipa: string, label: string) => {
     const cell: MapCell | undefined = cells.get(ipa);
     const state = cell?.state ?? 'little-seen';
-    const words = cell ? `/${label}/ ${SPOT_WORDS[spot]}: ${STATE[state]}, there ${cell.held} of ${cell.asked} times${cell.asked >= 4 ? `, between ${per(cell.low)} and ${per(cell.high)}` : ''}` : `/${label}/ ${SPOT_WORDS[spot]}: not asked for yet`;
-    return <li key={ipa}><span role="img" aria-label={words} title={words} className={`grid size-8 place-items-center rounded-lg font-word text-lg leading-none ${LOOK[state]}`}>{label}</span></li>;
+    const words = cell
+      ? `/${label}/ ${SPOT_WORDS[spot]}: ${STATE[state]}, there ${cell.held} of ${cell.asked} times${cell.asked >= 4 ? `, between ${per(cell.low)} and ${per(cell.high)}` : ''}`
+      : `/${label}/ ${SPOT_WORDS[spot]}: not asked for yet`;
+    return (
+      <li key={ipa}>
+        <span
+          role="img"
+          aria-label={words}
+          title={words}
+          className={`grid size-8 place-items-center rounded-lg font-word text-lg leading-none ${LOOK[state]}`}
+        >
+          {label}
+        </span>
+      </li>
+    );
   };
   return (
     <section aria-labelledby="map">
-      <h2 id="map" className="text-xl">Sounds {SPOT_WORDS[spot]}</h2>
+      <h2 id="map" className="text-xl">
+        Sounds {SPOT_WORDS[spot]}
+      </h2>
       <div role="group" aria-label="Where in the word" className="my-1 flex flex-wrap gap-1">
-        {SPOTS.map((s) => <button key={s} type="button" aria-pressed={s === spot} onClick={() => setSpot(s)} className={`min-h-12 rounded-full px-3 ${s === spot ? 'bg-slate-soft font-bold' : 'text-muted hover:bg-card'}`}>{s === 'cluster' ? 'cluster' : SPOT_WORDS[s].split(' ').at(-1)}</button>)}
+        {SPOTS.map((s) => (
+          <button
+            key={s}
+            type="button"
+            aria-pressed={s === spot}
+            onClick={() => setSpot(s)}
+            className={`min-h-12 rounded-full px-3 ${s === spot ? 'bg-slate-soft font-bold' : 'text-muted hover:bg-card'}`}
+          >
+            {s === 'cluster' ? 'cluster' : SPOT_WORDS[s].split(' ').at(-1)}
+          </button>
+        ))}
       </div>
-      {chart.consonants.map((row) => <ul key={row.name} aria-label={MANNER_WORDS[row.name]} className="flex flex-wrap gap-0.5">{row.sounds.map((s) => one(s.ipa, s.label))}</ul>)}
-      {(spot === 'middle' || spot === 'last') && <ul aria-label="vowels" className="mt-1 flex flex-wrap gap-0.5">{chart.vowels.map((s) => one(s.ipa, s.label))}</ul>}
-      <p className="mt-2 text-[0.95rem] leading-snug text-muted">Filled: holds. Ringed: slips. Pale: too little seen. A slip is named only where accident is ruled out over the whole chart.</p>
-      {patterns.map((p) => <p key={p} className="mt-1 font-bold leading-snug">{p}</p>)}
+      {chart.consonants.map((row) => (
+        <ul key={row.name} aria-label={MANNER_WORDS[row.name]} className="flex flex-wrap gap-0.5">
+          {row.sounds.map((s) => one(s.ipa, s.label))}
+        </ul>
+      ))}
+      {(spot === 'middle' || spot === 'last') && (
+        <ul aria-label="vowels" className="mt-1 flex flex-wrap gap-0.5">
+          {chart.vowels.map((s) => one(s.ipa, s.label))}
+        </ul>
+      )}
+      <p className="mt-2 text-[0.95rem] leading-snug text-muted">
+        Filled: holds. Ringed: slips. Pale: too little seen. A slip is named only where accident is ruled out over the
+        whole chart.
+      </p>
+      {patterns.map((p) => (
+        <p key={p} className="mt-1 leading-snug font-bold">
+          {p}
+        </p>
+      ))}
     </section>
   );
 }

@@ -6,7 +6,13 @@ import { useRef } from 'react';
 import { chooseGroup } from '@/app/actions';
 
 const PLACES = [
-  ['/', 'Today'], ['/words', 'Words'], ['/plan', 'Plan'], ['/look-back', 'Look back'], ['/children', 'Children'], ['/sounds', 'Sounds'], ['/settings', 'Settings'],
+  ['/', 'Today'],
+  ['/words', 'Words'],
+  ['/plan', 'Plan'],
+  ['/look-back', 'Look back'],
+  ['/children', 'Children'],
+  ['/sounds', 'Sounds'],
+  ['/settings', 'Settings'],
 ] as const;
 
 /** The way between the screens at the table, and which group they are about. */
@@ -18,10 +24,13 @@ export function DeskTop({ groups, groupId }: { groups: readonly { id: string; na
       <p className="font-word text-xl font-bold">Bouncy Echo</p>
       <nav aria-label="Screens" className="flex flex-wrap gap-x-6">
         {PLACES.map(([href, name]) => {
-          const here = href === '/' ? path === '/' : path.startsWith(href) || (href === '/words' && path.startsWith('/word/'));
+          const here =
+            href === '/' ? path === '/' : path.startsWith(href) || (href === '/words' && path.startsWith('/word/'));
           return (
             <Link
-              key={href} href={href} aria-current={here ? 'page' : undefined}
+              key={href}
+              href={href}
+              aria-current={here ? 'page' : undefined}
               className={`flex min-h-12 items-center border-b-4 font-word text-lg ${here ? 'border-marigold font-bold' : 'border-transparent text-muted hover:text-ink'}`}
             >
               {name}
@@ -33,10 +42,17 @@ export function DeskTop({ groups, groupId }: { groups: readonly { id: string; na
         <label className="flex items-center gap-2">
           <span className="text-muted">Group</span>
           <select
-            key={groupId} name="groupId" defaultValue={groupId} onChange={() => form.current?.requestSubmit()}
+            key={groupId}
+            name="groupId"
+            defaultValue={groupId}
+            onChange={() => form.current?.requestSubmit()}
             className="min-h-12 max-w-56 rounded-lg bg-transparent px-2 font-word text-lg"
           >
-            {groups.map(({ id, name }) => <option key={id} value={id}>{name}</option>)}
+            {groups.map(({ id, name }) => (
+              <option key={id} value={id}>
+                {name}
+              </option>
+            ))}
           </select>
         </label>
       </form>

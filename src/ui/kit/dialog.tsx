@@ -21,12 +21,15 @@ export function Dialog({ open, onOpenChange, title, description, wide = false, c
       <Radix.Portal>
         <Radix.Overlay className="fixed inset-0 z-40 bg-ink/40" />
         <Radix.Content
-          className={`fixed left-1/2 top-1/2 z-50 max-h-[94dvh] ${wide ? 'w-[min(62rem,calc(100vw-1rem))]' : 'w-[min(34rem,calc(100vw-2rem))]'} -translate-x-1/2 -translate-y-1/2 overflow-y-auto rounded-2xl bg-card p-6 shadow-xl`}
+          className={`fixed top-1/2 left-1/2 z-50 max-h-[94dvh] ${wide ? 'w-[min(62rem,calc(100vw-1rem))]' : 'w-[min(34rem,calc(100vw-2rem))]'} -translate-x-1/2 -translate-y-1/2 overflow-y-auto rounded-2xl bg-card p-6 shadow-xl`}
           {...(description ? {} : { 'aria-describedby': undefined })}
         >
           <div className="mb-3 flex items-start justify-between gap-4">
             <Radix.Title className="text-2xl">{title}</Radix.Title>
-            <Radix.Close className="grid size-16 shrink-0 place-items-center rounded-lg hover:bg-paper" aria-label="Close">
+            <Radix.Close
+              className="grid size-16 shrink-0 place-items-center rounded-lg hover:bg-paper"
+              aria-label="Close"
+            >
               <X aria-hidden="true" />
             </Radix.Close>
           </div>

@@ -2,7 +2,9 @@ import type { ReactNode } from 'react';
 
 /** What went wrong, what is kept and what to do: read out at once. */
 export const ErrorMessage = ({ children }: { children: ReactNode }) => (
-  <p role="alert" className="border-l-4 border-red py-1 pl-4 text-red">{children}</p>
+  <p role="alert" className="border-l-4 border-red py-1 pl-4 text-red">
+    {children}
+  </p>
 );
 
 /** An empty place: what will be here and how to start it. */

@@ -31,7 +31,12 @@ export function NameMenu({ name: current, warning, eraseLabel, onRename, onErase
   };
   return (
     <>
-      <button type="button" className="grid size-12 place-items-center rounded-lg text-muted hover:bg-card hover:text-ink" aria-label={`Change ${current}`} onClick={() => show(true)}>
+      <button
+        type="button"
+        className="grid size-12 place-items-center rounded-lg text-muted hover:bg-card hover:text-ink"
+        aria-label={`Change ${current}`}
+        onClick={() => show(true)}
+      >
         <Pencil aria-hidden="true" size={20} />
       </button>
       <Dialog open={open} onOpenChange={show} title={asking ? `Take out ${current}?` : current}>
@@ -39,14 +44,20 @@ export function NameMenu({ name: current, warning, eraseLabel, onRename, onErase
           <>
             <p className="mb-5">{warning}</p>
             <div className="flex flex-wrap gap-3">
-              <button type="button" className="plain" onClick={() => setAsking(false)}>Keep {current}</button>
+              <button type="button" className="plain" onClick={() => setAsking(false)}>
+                Keep {current}
+              </button>
               <button
-                type="button" className="plain border-red text-red" disabled={running}
-                onClick={() => begin(async () => {
-                  const state = await onErase();
-                  if (state.error) setError(state.error);
-                  else show(false);
-                })}
+                type="button"
+                className="plain border-red text-red"
+                disabled={running}
+                onClick={() =>
+                  begin(async () => {
+                    const state = await onErase();
+                    if (state.error) setError(state.error);
+                    else show(false);
+                  })
+                }
               >
                 {eraseLabel}
               </button>
@@ -65,15 +76,28 @@ export function NameMenu({ name: current, warning, eraseLabel, onRename, onErase
           >
             <label className="block">
               <span className="mb-2 block text-muted">Name</span>
-              <input className="field font-word text-xl" value={name} onChange={(e) => setName(e.target.value)} autoComplete="off" />
+              <input
+                className="field font-word text-xl"
+                value={name}
+                onChange={(e) => setName(e.target.value)}
+                autoComplete="off"
+              />
             </label>
             <div className="mt-5 flex flex-wrap gap-3">
-              <button type="submit" className="action" disabled={running}>Keep the name</button>
-              <button type="button" className="plain" onClick={() => setAsking(true)}>Take out…</button>
+              <button type="submit" className="action" disabled={running}>
+                Keep the name
+              </button>
+              <button type="button" className="plain" onClick={() => setAsking(true)}>
+                Take out…
+              </button>
             </div>
           </form>
         )}
-        {error && <div className="mt-4"><ErrorMessage>{error}</ErrorMessage></div>}
+        {error && (
+          <div className="mt-4">
+            <ErrorMessage>{error}</ErrorMessage>
+          </div>
+        )}
       </Dialog>
     </>
   );

@@ -40,35 +40,80 @@ export function AnswerButton({ sessionId, answer, accent, people }: AnswerProps)
   const who = answer.child ?? 'Everyone together';
   const put = (outcome: Outcome): void =>
     begin(async () => {
-      const state = await correct(sessionId, { answerId: answer.id, newId: v7(), outcome, note, why, ...(why === 'other-child' ? { childId } : {}) });
+      const state = await correct(sessionId, {
+        answerId: answer.id,
+        newId: v7(),
+        outcome,
+        note,
+        why,
+        ...(why === 'other-child' ? { childId } : {}),
+      });
       setError(state.error ?? null);
       if (!state.error) setOpen(false);
     });
-  const slipped = answer.missed.map((i) => answer.sounds[i]).filter((ipa) => ipa !== undefined).map((ipa) => `/${labelOf(ipa, accent).label}/`).join(' ');
+  const slipped = answer.missed
+    .map((i) => answer.sounds[i])
+    .filter((ipa) => ipa !== undefined)
+    .map((ipa) => `/${labelOf(ipa, accent).label}/`)
+    .join(' ');
   const facts: readonly (readonly [string, string])[] = [
     ['Marked', `${OUTCOME_WORDS[answer.outcome]}${answer.slip ? `, ${SLIP_WORDS[answer.slip]}` : ''}`],
-    ['Said', answer.said ? saidLabel(answer.said, accent) : ''], ['Slipped', slipped], ['Help', answer.helps.map((h) => HELP_WORDS[h]).join(', ')],
-    ['Also', [answer.selfCorrected ? 'put right by the child' : '', answer.shown ? 'shown, not said' : '', answer.differs ? 'otherwise than everyone' : '', answer.standing === 'fresh' ? '' : STANDING_WORDS[answer.standing], answer.partner ? `asked by ${answer.partner}` : ''].filter(Boolean).join(', ')],
-    ['Time to mark', answer.thinkMs === null ? '' : `${(answer.thinkMs / 1000).toFixed(0)} s (it times the adult too)`], ['Marked by', answer.markedBy ?? ''],
-    ['Before', answer.before.map((b) => `${OUTCOME_WORDS[b.outcome]}${b.why ? ` (${WHY_WORDS[b.why]})` : ''}`).join(', then ')],
+    ['Said', answer.said ? saidLabel(answer.said, accent) : ''],
+    ['Slipped', slipped],
+    ['Help', answer.helps.map((h) => HELP_WORDS[h]).join(', ')],
+    [
+      'Also',
+      [
+        answer.selfCorrected ? 'put right by the child' : '',
+        answer.shown ? 'shown, not said' : '',
+        answer.differs ? 'otherwise than everyone' : '',
+        answer.standing === 'fresh' ? '' : STANDING_WORDS[answer.standing],
+        answer.partner ? `asked by ${answer.partner}` : '',
+      ]
+        .filter(Boolean)
+        .join(', '),
+    ],
+    ['Time to mark', answer.thinkMs === null ? '' : `${(answer.thinkMs / 1000).toFixed(0)} s (it times the adult too)`],
+    ['Marked by', answer.markedBy ?? ''],
+    [
+      'Before',
+      answer.before.map((b) => `${OUTCOME_WORDS[b.outcome]}${b.why ? ` (${WHY_WORDS[b.why]})` : ''}`).join(', then '),
+    ],
   ];
   const text = gist(answer, accent);
   const corrected = answer.before.some((b) => b.why !== 'detail');
   return (
     <>
-      <button type="button" onClick={() => setOpen(true)} className="flex min-h-12 w-full flex-col items-start justify-center gap-1 rounded-lg px-2 py-1 text-left hover:bg-card">
+      <button
+        type="button"
+        onClick={() => setOpen(true)}
+        className="flex min-h-12 w-full flex-col items-start justify-center gap-1 rounded-lg px-2 py-1 text-left hover:bg-card"
+      >
         <span className="sr-only">{who}, </span>
         <OutcomeMark outcome={answer.outcome} />
         <span className="sr-only">{answer.label} </span>
         <span className="leading-tight">
-          <span className={`font-word ${text.includes('·') && text.length <= ON_A_LINE ? 'whitespace-nowrap' : ''}`}>{text}</span>
-          {(corrected || answer.note) && <span className="block text-[0.9rem] text-muted">{[corrected ? 'corrected' : '', answer.note ? 'note' : ''].filter(Boolean).join(' · ')}</span>}
+          <span className={`font-word ${text.includes('·') && text.length <= ON_A_LINE ? 'whitespace-nowrap' : ''}`}>
+            {text}
+          </span>
+          {(corrected || answer.note) && (
+            <span className="block text-[0.9rem] text-muted">
+              {[corrected ? 'corrected' : '', answer.note ? 'note' : ''].filter(Boolean).join(' · ')}
+            </span>
+          )}
         </span>
         <span className="sr-only">: put right</span>
       </button>
       <Dialog open={open} onOpenChange={setOpen} title={`${who}: ${answer.label}`}>
         <dl className="mb-5 grid grid-cols-[9rem_1fr] gap-y-1 text-muted">
-          {facts.filter(([, text]) => text).map(([name, text]) => <div key={name} className="contents"><dt>{name}</dt><dd className={`text-ink ${name === 'Said' || name === 'Slipped' ? 'font-word' : ''}`}>{text}</dd></div>)}
+          {facts
+            .filter(([, text]) => text)
+            .map(([name, text]) => (
+              <div key={name} className="contents">
+                <dt>{name}</dt>
+                <dd className={`text-ink ${name === 'Said' || name === 'Slipped' ? 'font-word' : ''}`}>{text}</dd>
+              </div>
+            ))}
         </dl>
         <label className="mb-5 block">
           <span className="mb-1 block text-muted">Note</span>
@@ -78,26 +123,55 @@ export function AnswerButton({ sessionId, answer, accent, people }: AnswerProps)
           <legend className="mb-1 text-muted">Why it is put right</legend>
           <div className="flex flex-wrap gap-2">
             {REASONS.filter((r) => r !== 'other-child' || people.length > 1).map((reason) => (
-              <label key={reason} className={`flex min-h-12 cursor-pointer items-center rounded-full border px-4 has-focus-visible:outline-3 has-focus-visible:outline-slate ${why === reason ? 'border-ink bg-ink text-card' : 'border-line-strong'}`}>
-                <input type="radio" name={`why-${answer.id}`} className="sr-only" checked={why === reason} onChange={() => setWhy(reason)} />{WHY_WORDS[reason]}
+              <label
+                key={reason}
+                className={`flex min-h-12 cursor-pointer items-center rounded-full border px-4 has-focus-visible:outline-3 has-focus-visible:outline-slate ${why === reason ? 'border-ink bg-ink text-card' : 'border-line-strong'}`}
+              >
+                <input
+                  type="radio"
+                  name={`why-${answer.id}`}
+                  className="sr-only"
+                  checked={why === reason}
+                  onChange={() => setWhy(reason)}
+                />
+                {WHY_WORDS[reason]}
               </label>
             ))}
           </div>
           {why === 'other-child' && (
-            <select className="field mt-2" aria-label="Which child it was" value={childId ?? ''} onChange={(e) => setChildId(e.target.value || null)}>
-              {people.map((c) => <option key={c.id} value={c.id}>{c.name}</option>)}
+            <select
+              className="field mt-2"
+              aria-label="Which child it was"
+              value={childId ?? ''}
+              onChange={(e) => setChildId(e.target.value || null)}
+            >
+              {people.map((c) => (
+                <option key={c.id} value={c.id}>
+                  {c.name}
+                </option>
+              ))}
             </select>
           )}
         </fieldset>
         <h3 className="mb-2 text-lg">It should be</h3>
         <div className="grid grid-cols-2 gap-2.5 sm:grid-cols-3">
           {OUTCOMES.map((outcome) => (
-            <button key={outcome} type="button" disabled={running} className={`plain min-h-14 ${outcome === answer.outcome ? 'border-2 border-ink font-bold' : ''}`} onClick={() => put(outcome)}>
+            <button
+              key={outcome}
+              type="button"
+              disabled={running}
+              className={`plain min-h-14 ${outcome === answer.outcome ? 'border-2 border-ink font-bold' : ''}`}
+              onClick={() => put(outcome)}
+            >
               <OutcomeMark outcome={outcome} label={false} /> {OUTCOME_WORDS[outcome]}
             </button>
           ))}
         </div>
-        {error && <div className="mt-4"><ErrorMessage>{error}</ErrorMessage></div>}
+        {error && (
+          <div className="mt-4">
+            <ErrorMessage>{error}</ErrorMessage>
+          </div>
+        )}
       </Dialog>
     </>
   );

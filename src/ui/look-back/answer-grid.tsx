@@ -19,8 +19,10 @@ interface GridProps {
 
 /** What is looked at: all of it, or one thing. */
 const SIEVES = {
-  all: { name: 'everything', lets: () => true }, slips: { name: 'slips', lets: (a: LookBackAnswer) => a.slip !== null || a.missed.length > 0 },
-  notes: { name: 'notes', lets: (a: LookBackAnswer) => a.note !== null }, corrected: { name: 'what was put right', lets: (a: LookBackAnswer) => a.before.some((b) => b.why !== 'detail') },
+  all: { name: 'everything', lets: () => true },
+  slips: { name: 'slips', lets: (a: LookBackAnswer) => a.slip !== null || a.missed.length > 0 },
+  notes: { name: 'notes', lets: (a: LookBackAnswer) => a.note !== null },
+  corrected: { name: 'what was put right', lets: (a: LookBackAnswer) => a.before.some((b) => b.why !== 'detail') },
   fresh: { name: 'fresh and alone', lets: (a: LookBackAnswer) => a.standing === 'fresh' },
 } as const;
 type Sieve = keyof typeof SIEVES;
@@ -30,16 +32,39 @@ export function AnswerGrid({ sessionId, accent, people, rounds, answers }: GridP
   const [sieve, setSieve] = useState<Sieve>('all');
   const [outcome, setOutcome] = useState<Outcome | ''>('');
   const [child, setChild] = useState('');
-  const seen = answers.filter((a) => SIEVES[sieve].lets(a) && (!outcome || a.outcome === outcome) && (!child || (a.childId ?? 'everyone') === child));
-  const rows = [...(answers.some((a) => a.childId === null) ? [{ id: 'everyone', name: 'Everyone together' }] : []), ...people.filter((c) => answers.some((a) => a.childId === c.id))].filter((r) => !child || r.id === child);
+  const seen = answers.filter(
+    (a) =>
+      SIEVES[sieve].lets(a) && (!outcome || a.outcome === outcome) && (!child || (a.childId ?? 'everyone') === child),
+  );
+  const rows = [
+    ...(answers.some((a) => a.childId === null) ? [{ id: 'everyone', name: 'Everyone together' }] : []),
+    ...people.filter((c) => answers.some((a) => a.childId === c.id)),
+  ].filter((r) => !child || r.id === child);
   const byRound = [...groupBy(answers, (a) => roundOf(a.turn))].sort(([a], [b]) => a - b);
   return (
     <>
       <div className="mb-3 flex flex-wrap gap-x-5 gap-y-2">
-        <Choose label="Show" value={sieve} onChange={(v) => setSieve(v as Sieve)} options={Object.entries(SIEVES).map(([key, { name }]) => [key, name])} />
-        <Choose label="marked" value={outcome} onChange={(v) => setOutcome(v as Outcome | '')} options={[['', 'any way'], ...OUTCOMES.map((o) => [o, OUTCOME_WORDS[o].toLowerCase()] as const)]} />
-        <Choose label="of" value={child} onChange={setChild} options={[['', 'everyone'], ...people.map((c) => [c.id, c.name] as const)]} />
-        <p role="status" className="content-center text-muted">{seen.length === answers.length ? '' : `${seen.length} of ${answers.length}`}</p>
+        <Choose
+          label="Show"
+          value={sieve}
+          onChange={(v) => setSieve(v as Sieve)}
+          options={Object.entries(SIEVES).map(([key, { name }]) => [key, name])}
+        />
+        <Choose
+          label="marked"
+          value={outcome}
+          onChange={(v) => setOutcome(v as Outcome | '')}
+          options={[['', 'any way'], ...OUTCOMES.map((o) => [o, OUTCOME_WORDS[o].toLowerCase()] as const)]}
+        />
+        <Choose
+          label="of"
+          value={child}
+          onChange={setChild}
+          options={[['', 'everyone'], ...people.map((c) => [c.id, c.name] as const)]}
+        />
+        <p role="status" className="content-center text-muted">
+          {seen.length === answers.length ? '' : `${seen.length} of ${answers.length}`}
+        </p>
       </div>
       {byRound.map(([number, inRound]) => {
         const items = [...groupBy(inRound, (a) => a.word)].map(([word, of]) => ({ word, label: of[0]!.label }));
@@ -51,20 +76,48 @@ export function AnswerGrid({ sessionId, accent, people, rounds, answers }: GridP
               <thead>
                 <tr className="border-b border-line-strong">
                   <td className="sticky left-0 z-10 min-w-24 bg-paper" />
-                  {items.map(({ word, label }) => <th key={word} scope="col" className="max-w-56 px-2 pb-1 text-left align-bottom font-word text-lg leading-tight">{label}</th>)}
+                  {items.map(({ word, label }) => (
+                    <th
+                      key={word}
+                      scope="col"
+                      className="max-w-56 px-2 pb-1 text-left align-bottom font-word text-lg leading-tight"
+                    >
+                      {label}
+                    </th>
+                  ))}
                 </tr>
               </thead>
               <tbody>
-                {rows.filter((row) => inRound.some((a) => (a.childId ?? 'everyone') === row.id)).map((row) => (
-                  <tr key={row.id} className="border-b border-line">
-                    <th scope="row" className="sticky left-0 z-10 max-w-48 bg-paper py-1 pr-4 text-left font-word text-lg font-normal wrap-anywhere">{row.name}</th>
-                    {items.map(({ word }) => (
-                      <td key={word} className="min-w-18 align-top">
-                        {seen.filter((a) => a.word === word && roundOf(a.turn) === number && (a.childId ?? 'everyone') === row.id).map((a) => <AnswerButton key={a.id} sessionId={sessionId} answer={a} accent={accent} people={people} />)}
-                      </td>
-                    ))}
-                  </tr>
-                ))}
+                {rows
+                  .filter((row) => inRound.some((a) => (a.childId ?? 'everyone') === row.id))
+                  .map((row) => (
+                    <tr key={row.id} className="border-b border-line">
+                      <th
+                        scope="row"
+                        className="sticky left-0 z-10 max-w-48 bg-paper py-1 pr-4 text-left font-word text-lg font-normal wrap-anywhere"
+                      >
+                        {row.name}
+                      </th>
+                      {items.map(({ word }) => (
+                        <td key={word} className="min-w-18 align-top">
+                          {seen
+                            .filter(
+                              (a) =>
+                                a.word === word && roundOf(a.turn) === number && (a.childId ?? 'everyone') === row.id,
+                            )
+                            .map((a) => (
+                              <AnswerButton
+                                key={a.id}
+                                sessionId={sessionId}
+                                answer={a}
+                                accent={accent}
+                                people={people}
+                              />
+                            ))}
+                        </td>
+                      ))}
+                    </tr>
+                  ))}
               </tbody>
             </table>
           </div>

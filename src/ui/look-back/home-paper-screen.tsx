@@ -8,31 +8,63 @@ import { PrintButton } from '../words/print-button';
 /** The page for families: to print, to copy, or as a file. */
 export function HomePaperScreen({ paper }: { paper: HomePaper }) {
   const [copied, setCopied] = useState<'' | 'yes' | 'no'>('');
-  const copy = (): void => void navigator.clipboard.writeText(paper.text).then(() => setCopied('yes'), () => setCopied('no'));
-  const part = (heading: string, lines: readonly string[]) => lines.length > 0 && (
-    <section className="mt-7 break-inside-avoid">
-      <h2 className="mb-2 text-2xl">{heading}</h2>
-      <ul className="space-y-1.5 text-xl">{lines.map((line) => <li key={line}>{line}</li>)}</ul>
-    </section>
-  );
+  const copy = (): void =>
+    void navigator.clipboard.writeText(paper.text).then(
+      () => setCopied('yes'),
+      () => setCopied('no'),
+    );
+  const part = (heading: string, lines: readonly string[]) =>
+    lines.length > 0 && (
+      <section className="mt-7 break-inside-avoid">
+        <h2 className="mb-2 text-2xl">{heading}</h2>
+        <ul className="space-y-1.5 text-xl">
+          {lines.map((line) => (
+            <li key={line}>{line}</li>
+          ))}
+        </ul>
+      </section>
+    );
   return (
     <main className="mx-auto max-w-[46rem] px-4 py-6 print:max-w-none print:p-0">
       <nav aria-label="Taking it home" className="mb-8 flex flex-wrap items-center gap-3 print:hidden">
-        <Link className="quiet px-1" href={`/look-back/${paper.sessionId}`}>Look back</Link>
-        <button type="button" className="plain" onClick={copy}>Copy as text</button>
-        <a className="plain" href={`/api/sessions/${paper.sessionId}/home`} download>Text file</a>
+        <Link className="quiet px-1" href={`/look-back/${paper.sessionId}`}>
+          Look back
+        </Link>
+        <button type="button" className="plain" onClick={copy}>
+          Copy as text
+        </button>
+        <a className="plain" href={`/api/sessions/${paper.sessionId}/home`} download>
+          Text file
+        </a>
         <PrintButton />
-        <p role="status" className="w-full text-muted empty:hidden">{copied === 'yes' ? 'Copied.' : copied === 'no' ? 'This browser does not let us copy. The text file holds the same.' : ''}</p>
+        <p role="status" className="w-full text-muted empty:hidden">
+          {copied === 'yes'
+            ? 'Copied.'
+            : copied === 'no'
+              ? 'This browser does not let us copy. The text file holds the same.'
+              : ''}
+        </p>
       </nav>
       <h1 className="text-5xl">{paper.title}</h1>
-      <p className="mt-1 text-xl text-muted">{paper.group} · {paper.day}</p>
-      <ul className="mt-6 space-y-1.5 font-word text-2xl leading-snug">{paper.played.map((line) => <li key={line}>{line}</li>)}</ul>
+      <p className="mt-1 text-xl text-muted">
+        {paper.group} · {paper.day}
+      </p>
+      <ul className="mt-6 space-y-1.5 font-word text-2xl leading-snug">
+        {paper.played.map((line) => (
+          <li key={line}>{line}</li>
+        ))}
+      </ul>
       {part('To try at home', paper.tries)}
       {paper.words.length > 0 && (
         <section className="mt-7 break-inside-avoid">
           <h2 className="mb-2 text-2xl">A few words</h2>
           <dl className="grid grid-cols-[max-content_1fr] items-baseline gap-x-8 border-y border-line py-2 font-word">
-            {paper.words.map(({ word, apart }) => <div key={word} className="contents"><dt className="py-1 text-3xl font-bold">{word}</dt><dd className="text-2xl text-muted">{apart}</dd></div>)}
+            {paper.words.map(({ word, apart }) => (
+              <div key={word} className="contents">
+                <dt className="py-1 text-3xl font-bold">{word}</dt>
+                <dd className="text-2xl text-muted">{apart}</dd>
+              </div>
+            ))}
           </dl>
         </section>
       )}

@@ -21,34 +21,67 @@ export function LookBackScreen({ session: { session, rounds, answers, undone, cl
     <div className="grid gap-x-14 gap-y-10 lg:grid-cols-[minmax(0,1fr)_19rem]">
       <div className="min-w-0">
         <h1 className="text-4xl wrap-anywhere">{session.title}</h1>
-        <p className="mt-1 text-lg text-muted">{session.groupName} · {format(session.startedAt, 'EEEE d MMMM yyyy, HH:mm')}</p>
-        <p className="mb-6 mt-3 font-word text-2xl">{talliedWords(tally(answers))}.</p>
+        <p className="mt-1 text-lg text-muted">
+          {session.groupName} · {format(session.startedAt, 'EEEE d MMMM yyyy, HH:mm')}
+        </p>
+        <p className="mt-3 mb-6 font-word text-2xl">{talliedWords(tally(answers))}.</p>
 
         <section aria-labelledby="children">
-          <h2 id="children" className="mb-1 text-2xl">Who said what</h2>
-          <p className="mb-3 text-muted">Tap an answer to see it all or to put it right; what it was before stays in the log.</p>
-          {answers.length ? <AnswerGrid sessionId={session.id} accent={session.accent} people={session.children} rounds={rounds} answers={answers} /> : <p className="text-muted">No answer was marked in this session.</p>}
+          <h2 id="children" className="mb-1 text-2xl">
+            Who said what
+          </h2>
+          <p className="mb-3 text-muted">
+            Tap an answer to see it all or to put it right; what it was before stays in the log.
+          </p>
+          {answers.length ? (
+            <AnswerGrid
+              sessionId={session.id}
+              accent={session.accent}
+              people={session.children}
+              rounds={rounds}
+              answers={answers}
+            />
+          ) : (
+            <p className="text-muted">No answer was marked in this session.</p>
+          )}
           {quiet.length > 0 && <p className="mt-2 text-muted">No turn: {quiet.map((c) => c.name).join(', ')}.</p>}
         </section>
 
         {noted.length > 0 && (
           <section aria-labelledby="notes" className="mt-10">
-            <h2 id="notes" className="mb-1 text-2xl">Notes</h2>
+            <h2 id="notes" className="mb-1 text-2xl">
+              Notes
+            </h2>
             <ul className="divide-y divide-line border-y border-line">
-              {noted.map((a) => <li key={a.id} className="py-2.5"><span className="font-word text-lg font-bold">{a.child ?? 'Everyone'}, {a.label}</span> <span className="wrap-anywhere">{a.note}</span></li>)}
+              {noted.map((a) => (
+                <li key={a.id} className="py-2.5">
+                  <span className="font-word text-lg font-bold">
+                    {a.child ?? 'Everyone'}, {a.label}
+                  </span>{' '}
+                  <span className="wrap-anywhere">{a.note}</span>
+                </li>
+              ))}
             </ul>
           </section>
         )}
 
         {times.length > 0 && (
           <section aria-labelledby="times" className="mt-10">
-            <h2 id="times" className="mb-1 text-2xl">Time to mark</h2>
-            <p className="mb-2 text-muted">From the end of what you say to your tap, pauses left out. It times you too: a hint, no measure.</p>
+            <h2 id="times" className="mb-1 text-2xl">
+              Time to mark
+            </h2>
+            <p className="mb-2 text-muted">
+              From the end of what you say to your tap, pauses left out. It times you too: a hint, no measure.
+            </p>
             <ul className="divide-y divide-line border-y border-line">
               {times.map((t) => (
                 <li key={t.childId} className="grid grid-cols-[10rem_1fr] items-baseline gap-x-4 py-2">
                   <span className="font-word text-lg wrap-anywhere">{names.get(t.childId) ?? ''}</span>
-                  <span className="text-muted">{t.answers === 1 ? `${seconds(t.middle)}, once` : `about ${seconds(t.middle)}, at most ${seconds(t.longest)}, ${t.answers} answers`}</span>
+                  <span className="text-muted">
+                    {t.answers === 1
+                      ? `${seconds(t.middle)}, once`
+                      : `about ${seconds(t.middle)}, at most ${seconds(t.longest)}, ${t.answers} answers`}
+                  </span>
                 </li>
               ))}
             </ul>
@@ -57,37 +90,68 @@ export function LookBackScreen({ session: { session, rounds, answers, undone, cl
       </div>
 
       <aside className="flex flex-col gap-8">
-        {session.finishedAt === null && <Link className="action min-h-16" href={`/play/${session.id}`}>Go on playing</Link>}
+        {session.finishedAt === null && (
+          <Link className="action min-h-16" href={`/play/${session.id}`}>
+            Go on playing
+          </Link>
+        )}
         <section aria-labelledby="slips">
-          <h2 id="slips" className="mb-2 text-2xl">Sounds that slipped</h2>
+          <h2 id="slips" className="mb-2 text-2xl">
+            Sounds that slipped
+          </h2>
           {slips.length ? (
             <ul className="divide-y divide-line border-y border-line">
               {slips.map((slip) => (
                 <li key={slip.ipa} className="py-2.5">
                   <span className="font-word text-2xl">/{labelOf(slip.ipa, session.accent).label}/</span>{' '}
-                  {labelOf(slip.ipa, session.accent).as && <span className="text-muted">as in {labelOf(slip.ipa, session.accent).as} </span>}
-                  <span className="ml-2">{slip.times} of {slip.heard}</span>
+                  {labelOf(slip.ipa, session.accent).as && (
+                    <span className="text-muted">as in {labelOf(slip.ipa, session.accent).as} </span>
+                  )}
+                  <span className="ml-2">
+                    {slip.times} of {slip.heard}
+                  </span>
                   <span className="block text-muted">in {slip.words.join(', ')}</span>
                 </li>
               ))}
             </ul>
-          ) : <p className="text-muted">None was marked.</p>}
+          ) : (
+            <p className="text-muted">None was marked.</p>
+          )}
         </section>
         <section aria-labelledby="signs">
-          <h2 id="signs" className="mb-2 text-lg">Signs</h2>
+          <h2 id="signs" className="mb-2 text-lg">
+            Signs
+          </h2>
           <ul className="space-y-1 text-muted">
-            {OUTCOMES.map((o) => <li key={o} className="flex items-center gap-3"><OutcomeMark outcome={o} label={false} /> {OUTCOME_WORDS[o]}</li>)}
+            {OUTCOMES.map((o) => (
+              <li key={o} className="flex items-center gap-3">
+                <OutcomeMark outcome={o} label={false} /> {OUTCOME_WORDS[o]}
+              </li>
+            ))}
           </ul>
         </section>
         <section aria-labelledby="files" className="flex flex-col gap-3">
-          <h2 id="files" className="text-lg">Take it with you</h2>
-          <Link className="plain" href={`/print/home/${session.id}`}><House aria-hidden="true" size={18} /> A page for families</Link>
-          <a className="plain" href={`/api/sessions/${session.id}/export?as=csv`} download><Download aria-hidden="true" size={18} /> CSV for a spreadsheet</a>
-          <a className="plain" href={`/api/sessions/${session.id}/export?as=json`} download><Download aria-hidden="true" size={18} /> JSON</a>
-          {undone > 0 && <p className="text-muted">{undone} {undone === 1 ? 'mark was' : 'marks were'} undone while playing.</p>}
+          <h2 id="files" className="text-lg">
+            Take it with you
+          </h2>
+          <Link className="plain" href={`/print/home/${session.id}`}>
+            <House aria-hidden="true" size={18} /> A page for families
+          </Link>
+          <a className="plain" href={`/api/sessions/${session.id}/export?as=csv`} download>
+            <Download aria-hidden="true" size={18} /> CSV for a spreadsheet
+          </a>
+          <a className="plain" href={`/api/sessions/${session.id}/export?as=json`} download>
+            <Download aria-hidden="true" size={18} /> JSON
+          </a>
+          {undone > 0 && (
+            <p className="text-muted">
+              {undone} {undone === 1 ? 'mark was' : 'marks were'} undone while playing.
+            </p>
+          )}
           {clashes > 0 && (
             <p className="text-muted">
-              {clashes === 1 ? 'One turn was' : `${clashes} turns were`} marked on two devices; the later mark stands and the other stays in the log.
+              {clashes === 1 ? 'One turn was' : `${clashes} turns were`} marked on two devices; the later mark stands
+              and the other stays in the log.
             </p>
           )}
         </section>

@@ -13,7 +13,10 @@ export function SessionLines({ sessions }: { sessions: readonly SessionLine[] })
             <span className="text-muted">{format(session.startedAt, 'EEE d MMM, HH:mm')}</span>
             <span>
               <span className="font-word text-lg font-bold">{session.title}</span>
-              <span className="ml-3 text-muted">{talliedWords(session.tally)}{session.finished ? '' : ' · not finished'}</span>
+              <span className="ml-3 text-muted">
+                {talliedWords(session.tally)}
+                {session.finished ? '' : ' · not finished'}
+              </span>
               <span className="block text-muted">{session.words.join(', ')}</span>
             </span>
           </Link>

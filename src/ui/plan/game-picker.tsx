@@ -3,7 +3,13 @@
 import { useState } from 'react';
 import type { Catalogue } from '@/server/catalogue';
 
-interface GamePickerProps { readonly games: Catalogue; readonly task: string; readonly step: string; readonly label: string; readonly onPick: (task: string, step: string) => Promise<void> }
+interface GamePickerProps {
+  readonly games: Catalogue;
+  readonly task: string;
+  readonly step: string;
+  readonly label: string;
+  readonly onPick: (task: string, step: string) => Promise<void>;
+}
 
 /** A game and a step of its ladder. */
 export function GamePicker({ games, task: first, step: firstStep, label, onPick }: GamePickerProps) {
@@ -13,17 +19,42 @@ export function GamePicker({ games, task: first, step: firstStep, label, onPick 
   const chosen = games.families.flatMap((f) => f.tasks).find((t) => t.id === task)!;
   const steps = chosen.steps.some((s) => s.id === step) ? step : chosen.steps[0]!.id;
   return (
-    <form className="space-y-4" onSubmit={(event) => { event.preventDefault(); setBusy(true); void onPick(task, steps).finally(() => setBusy(false)); }}>
-      <label className="block"><span className="mb-1 block text-muted">Game</span>
+    <form
+      className="space-y-4"
+      onSubmit={(event) => {
+        event.preventDefault();
+        setBusy(true);
+        void onPick(task, steps).finally(() => setBusy(false));
+      }}
+    >
+      <label className="block">
+        <span className="mb-1 block text-muted">Game</span>
         <select className="field font-word text-xl" value={task} onChange={(e) => setTask(e.target.value)}>
-          {games.families.map((f) => <optgroup key={f.name} label={f.name}>{f.tasks.map((t) => <option key={t.id} value={t.id}>{t.name === f.name ? t.name : `${f.name}: ${t.name}`}</option>)}</optgroup>)}
+          {games.families.map((f) => (
+            <optgroup key={f.name} label={f.name}>
+              {f.tasks.map((t) => (
+                <option key={t.id} value={t.id}>
+                  {t.name === f.name ? t.name : `${f.name}: ${t.name}`}
+                </option>
+              ))}
+            </optgroup>
+          ))}
         </select>
       </label>
       <p className="text-muted">{chosen.asks}</p>
-      <label className="block"><span className="mb-1 block text-muted">Step, easy to hard</span>
-        <select className="field font-word text-xl" value={steps} onChange={(e) => setStep(e.target.value)}>{chosen.steps.map((s) => <option key={s.id} value={s.id}>{s.name}</option>)}</select>
+      <label className="block">
+        <span className="mb-1 block text-muted">Step, easy to hard</span>
+        <select className="field font-word text-xl" value={steps} onChange={(e) => setStep(e.target.value)}>
+          {chosen.steps.map((s) => (
+            <option key={s.id} value={s.id}>
+              {s.name}
+            </option>
+          ))}
+        </select>
       </label>
-      <button type="submit" className="action w-full" disabled={busy}>{label}</button>
+      <button type="submit" className="action w-full" disabled={busy}>
+        {label}
+      </button>
     </form>
   );
 }

@@ -22,18 +22,32 @@ export function ImportPlan({ groupId }: { groupId: string }) {
       setRead(answer.ok ? { text, report: answer.value } : null);
     });
   };
-  const keep = (): void => begin(async () => {
-    const answer = await importPlanFile(groupId, read!.text);
-    if (answer.ok) router.push(`/plan/${answer.value}`);
-    else setError(answer.error);
-  });
+  const keep = (): void =>
+    begin(async () => {
+      const answer = await importPlanFile(groupId, read!.text);
+      if (answer.ok) router.push(`/plan/${answer.value}`);
+      else setError(answer.error);
+    });
   const report = read?.report;
   return (
     <section aria-labelledby={`${id}h`}>
-      <h2 id={`${id}h`} className="mb-1 text-2xl">Bring in a plan</h2>
+      <h2 id={`${id}h`} className="mb-1 text-2xl">
+        Bring in a plan
+      </h2>
       <p className="mb-2 text-muted">A plan that was saved as a file. You see every round before it is kept.</p>
-      <label htmlFor={id} className="plain w-full cursor-pointer has-focus-visible:outline-3">{busy ? 'Reading…' : 'Choose a file'}
-        <input id={id} type="file" accept=".json,application/json" className="sr-only" disabled={busy} onChange={(e) => { choose(e.target.files?.[0]); e.target.value = ''; }} />
+      <label htmlFor={id} className="plain w-full cursor-pointer has-focus-visible:outline-3">
+        {busy ? 'Reading…' : 'Choose a file'}
+        <input
+          id={id}
+          type="file"
+          accept=".json,application/json"
+          className="sr-only"
+          disabled={busy}
+          onChange={(e) => {
+            choose(e.target.files?.[0]);
+            e.target.value = '';
+          }}
+        />
       </label>
       <div aria-live="polite" className="mt-3">
         {error && <ErrorMessage>{error}</ErrorMessage>}
@@ -43,10 +57,30 @@ export function ImportPlan({ groupId }: { groupId: string }) {
             {report.title && <h3 className="text-xl wrap-anywhere">{report.title}</h3>}
             <ul className="mb-3 divide-y divide-line border-y border-line empty:border-0">
               {report.rounds.map((round) => (
-                <li key={round.name} className="py-1.5">{round.name} {round.why ? <span className="text-red">left out: {round.why}</span> : round.lost ? <span className="text-muted">{round.lost} {round.lost === 1 ? 'item does' : 'items do'} not hold in our accent, left out</span> : <span className="text-muted">can be used</span>}</li>
+                <li key={round.name} className="py-1.5">
+                  {round.name}{' '}
+                  {round.why ? (
+                    <span className="text-red">left out: {round.why}</span>
+                  ) : round.lost ? (
+                    <span className="text-muted">
+                      {round.lost} {round.lost === 1 ? 'item does' : 'items do'} not hold in our accent, left out
+                    </span>
+                  ) : (
+                    <span className="text-muted">can be used</span>
+                  )}
+                </li>
               ))}
             </ul>
-            {report.usable && <div className="flex gap-2"><button type="button" className="action flex-1" disabled={busy} onClick={keep}>Keep this plan</button><button type="button" className="plain" onClick={() => setRead(null)}>Leave it</button></div>}
+            {report.usable && (
+              <div className="flex gap-2">
+                <button type="button" className="action flex-1" disabled={busy} onClick={keep}>
+                  Keep this plan
+                </button>
+                <button type="button" className="plain" onClick={() => setRead(null)}>
+                  Leave it
+                </button>
+              </div>
+            )}
           </>
         )}
       </div>

@@ -20,25 +20,76 @@ interface ItemDialogProps {
 }
 
 /** One item: what is said, what is right, why it is here; swap it, keep it, move it, take it out. */
-export function ItemDialog({ item, at, total, inOrder, chain, onClose, onSwap, onLock, onMove, onRemove }: ItemDialogProps) {
+export function ItemDialog({
+  item,
+  at,
+  total,
+  inOrder,
+  chain,
+  onClose,
+  onSwap,
+  onLock,
+  onMove,
+  onRemove,
+}: ItemDialogProps) {
   const [busy, setBusy] = useState(false);
   const { shown, locked } = item;
   return (
     <Dialog open onOpenChange={onClose} title={shown?.label ?? item.key}>
-      {shown?.problem ? <p className="mb-4 text-red">{shown.problem}</p> : shown && (
-        <>
-          {shown.marks.length > 0 && <div className="mb-3"><BounceLine marks={shown.marks} count={shown.count} size="list" /></div>}
-          <p className="font-word text-xl">“{shown.say}”</p>
-          <p className="mb-3 mt-1">Right: <strong className="font-word">{shown.expected}</strong></p>
-          <p className="mb-5 text-[0.95rem] text-muted">{shown.reasons.join(' · ')}{shown.contested && ` · ${shown.contested}`}</p>
-        </>
+      {shown?.problem ? (
+        <p className="mb-4 text-red">{shown.problem}</p>
+      ) : (
+        shown && (
+          <>
+            {shown.marks.length > 0 && (
+              <div className="mb-3">
+                <BounceLine marks={shown.marks} count={shown.count} size="list" />
+              </div>
+            )}
+            <p className="font-word text-xl">“{shown.say}”</p>
+            <p className="mt-1 mb-3">
+              Right: <strong className="font-word">{shown.expected}</strong>
+            </p>
+            <p className="mb-5 text-[0.95rem] text-muted">
+              {shown.reasons.join(' · ')}
+              {shown.contested && ` · ${shown.contested}`}
+            </p>
+          </>
+        )
       )}
       <div className="grid grid-cols-2 gap-2.5">
-        {(!inOrder || chain) && <button type="button" className="plain" disabled={busy} onClick={() => { setBusy(true); void onSwap().finally(() => setBusy(false)); }}><RefreshCw aria-hidden="true" size={18} /> {chain ? 'Go another way' : 'Swap it'}</button>}
-        {!inOrder && <button type="button" className="plain" aria-pressed={locked} onClick={onLock}>{locked ? <LockOpen aria-hidden="true" size={18} /> : <Lock aria-hidden="true" size={18} />} {locked ? 'Let it go' : 'Keep it'}</button>}
-        {!inOrder && <button type="button" className="plain" disabled={at === 0} onClick={() => onMove(-1)}><ArrowLeft aria-hidden="true" size={18} /> Earlier</button>}
-        {!inOrder && <button type="button" className="plain" disabled={at === total - 1} onClick={() => onMove(1)}>Later <ArrowRight aria-hidden="true" size={18} /></button>}
-        <button type="button" className="plain" disabled={inOrder && at !== total - 1} onClick={onRemove}><Trash2 aria-hidden="true" size={18} /> Take it out</button>
+        {(!inOrder || chain) && (
+          <button
+            type="button"
+            className="plain"
+            disabled={busy}
+            onClick={() => {
+              setBusy(true);
+              void onSwap().finally(() => setBusy(false));
+            }}
+          >
+            <RefreshCw aria-hidden="true" size={18} /> {chain ? 'Go another way' : 'Swap it'}
+          </button>
+        )}
+        {!inOrder && (
+          <button type="button" className="plain" aria-pressed={locked} onClick={onLock}>
+            {locked ? <LockOpen aria-hidden="true" size={18} /> : <Lock aria-hidden="true" size={18} />}{' '}
+            {locked ? 'Let it go' : 'Keep it'}
+          </button>
+        )}
+        {!inOrder && (
+          <button type="button" className="plain" disabled={at === 0} onClick={() => onMove(-1)}>
+            <ArrowLeft aria-hidden="true" size={18} /> Earlier
+          </button>
+        )}
+        {!inOrder && (
+          <button type="button" className="plain" disabled={at === total - 1} onClick={() => onMove(1)}>
+            Later <ArrowRight aria-hidden="true" size={18} />
+          </button>
+        )}
+        <button type="button" className="plain" disabled={inOrder && at !== total - 1} onClick={onRemove}>
+          <Trash2 aria-hidden="true" size={18} /> Take it out
+        </button>
       </div>
     </Dialog>
   );

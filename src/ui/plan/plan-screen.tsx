@@ -1,7 +1,20 @@
 'use client';
 
-import { closestCenter, DndContext, KeyboardSensor, PointerSensor, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core';
-import { arrayMove, SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
+import {
+  closestCenter,
+  DndContext,
+  KeyboardSensor,
+  PointerSensor,
+  useSensor,
+  useSensors,
+  type DragEndEvent,
+} from '@dnd-kit/core';
+import {
+  arrayMove,
+  SortableContext,
+  sortableKeyboardCoordinates,
+  verticalListSortingStrategy,
+} from '@dnd-kit/sortable';
 import { Plus, Undo2 } from 'lucide-react';
 import { useState } from 'react';
 import type { Plan, PlannedRound } from '@/core/sessions/running-order';
@@ -19,46 +32,100 @@ export function PlanScreen({ open, games }: { open: OpenPlan; games: Catalogue }
   const work = usePlan(open);
   const { plan, shown, edit, ask } = work;
   const [adding, setAdding] = useState(false);
-  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 4 } }), useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }));
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
   const ids = plan.rounds.map((r) => r.id);
   const moved = ({ active, over }: DragEndEvent): void => {
-    if (over && over.id !== active.id) edit((now) => ({ ...now, rounds: arrayMove([...now.rounds], ids.indexOf(String(active.id)), ids.indexOf(String(over.id))) }));
+    if (over && over.id !== active.id)
+      edit((now) => ({
+        ...now,
+        rounds: arrayMove([...now.rounds], ids.indexOf(String(active.id)), ids.indexOf(String(over.id))),
+      }));
   };
-  const put = (id: string, change: (round: PlannedRound) => PlannedRound): void => edit((now: Plan) => ({ ...now, rounds: now.rounds.map((r) => (r.id === id ? change(r) : r)) }));
+  const put = (id: string, change: (round: PlannedRound) => PlannedRound): void =>
+    edit((now: Plan) => ({ ...now, rounds: now.rounds.map((r) => (r.id === id ? change(r) : r)) }));
   return (
     <div className="grid grid-cols-1 gap-x-12 gap-y-8 lg:grid-cols-[minmax(0,1fr)_19rem]">
       <div className="min-w-0">
-        <label className="block"><span className="sr-only">Name of the plan</span>
+        <label className="block">
+          <span className="sr-only">Name of the plan</span>
           <input
-            className="-ml-2 w-full rounded-lg bg-transparent px-2 py-1.5 font-word text-4xl font-bold leading-normal hover:bg-card focus:bg-card" value={plan.title} maxLength={60} autoComplete="off"
+            className="-ml-2 w-full rounded-lg bg-transparent px-2 py-1.5 font-word text-4xl leading-normal font-bold hover:bg-card focus:bg-card"
+            value={plan.title}
+            maxLength={60}
+            autoComplete="off"
             onChange={(e) => edit((now) => ({ ...now, title: e.target.value }))}
           />
         </label>
         <h1 className="sr-only">Plan: {plan.title}</h1>
         <div className="mb-3 flex flex-wrap items-center gap-x-4 text-muted">
-          <p>{shown.children ? `${shown.children} ${shown.children === 1 ? 'child' : 'children'} of ${open.groupName}` : open.groupName} · {plan.letters ? 'letters after the answer' : 'ears only'}</p>
-          <button type="button" className="quiet" disabled={!work.undo} onClick={() => work.undo?.()}><Undo2 aria-hidden="true" size={17} /> Undo</button>
-          <p role="status" className="min-w-20">{work.state === 'saving' ? 'Keeping…' : work.state === 'saved' ? 'Kept' : work.error ? 'Not kept' : ''}</p>
+          <p>
+            {shown.children
+              ? `${shown.children} ${shown.children === 1 ? 'child' : 'children'} of ${open.groupName}`
+              : open.groupName}{' '}
+            · {plan.letters ? 'letters after the answer' : 'ears only'}
+          </p>
+          <button type="button" className="quiet" disabled={!work.undo} onClick={() => work.undo?.()}>
+            <Undo2 aria-hidden="true" size={17} /> Undo
+          </button>
+          <p role="status" className="min-w-20">
+            {work.state === 'saving' ? 'Keeping…' : work.state === 'saved' ? 'Kept' : work.error ? 'Not kept' : ''}
+          </p>
         </div>
-        {work.error && <div className="mb-3"><ErrorMessage>{work.error}</ErrorMessage></div>}
+        {work.error && (
+          <div className="mb-3">
+            <ErrorMessage>{work.error}</ErrorMessage>
+          </div>
+        )}
         <DndContext id="rounds" sensors={sensors} collisionDetection={closestCenter} onDragEnd={moved}>
           <SortableContext items={ids} strategy={verticalListSortingStrategy}>
             <ol className="border-t border-line">
               {plan.rounds.map((round, i) => (
                 <RoundRow
-                  key={round.id} round={round} number={i + 1} shown={shown.rounds.find((r) => r.id === round.id) ?? null} plan={plan} games={games}
-                  people={shown.children} pace={shown.paces[round.task] ?? null} put={(change) => put(round.id, change)} ask={ask} said={work.said} onRemove={() => edit((now) => ({ ...now, rounds: now.rounds.filter((r) => r.id !== round.id) }))}
+                  key={round.id}
+                  round={round}
+                  number={i + 1}
+                  shown={shown.rounds.find((r) => r.id === round.id) ?? null}
+                  plan={plan}
+                  games={games}
+                  people={shown.children}
+                  pace={shown.paces[round.task] ?? null}
+                  put={(change) => put(round.id, change)}
+                  ask={ask}
+                  said={work.said}
+                  onRemove={() => edit((now) => ({ ...now, rounds: now.rounds.filter((r) => r.id !== round.id) }))}
                 />
               ))}
             </ol>
           </SortableContext>
         </DndContext>
         {!plan.rounds.length && <p className="py-6 text-lg text-muted">There is no round yet. Add one.</p>}
-        <button type="button" className="quiet ml-12 mt-2 text-lg" onClick={() => setAdding(true)}><Plus aria-hidden="true" size={19} /> Add a round</button>
+        <button type="button" className="quiet mt-2 ml-12 text-lg" onClick={() => setAdding(true)}>
+          <Plus aria-hidden="true" size={19} /> Add a round
+        </button>
         {adding && (
-          <Dialog open onOpenChange={() => setAdding(false)} title="Add a round" description="It comes last, with words made for it; move it where you want it.">
-            <GamePicker games={games} task="blending" step="3" label="Add it" onPick={async (task, step) => { if (await ask({ kind: 'add-round', task, step })) setAdding(false); }} />
-            {work.error && <div className="mt-4"><ErrorMessage>{work.error}</ErrorMessage></div>}
+          <Dialog
+            open
+            onOpenChange={() => setAdding(false)}
+            title="Add a round"
+            description="It comes last, with words made for it; move it where you want it."
+          >
+            <GamePicker
+              games={games}
+              task="blending"
+              step="3"
+              label="Add it"
+              onPick={async (task, step) => {
+                if (await ask({ kind: 'add-round', task, step })) setAdding(false);
+              }}
+            />
+            {work.error && (
+              <div className="mt-4">
+                <ErrorMessage>{work.error}</ErrorMessage>
+              </div>
+            )}
           </Dialog>
         )}
       </div>

@@ -13,7 +13,12 @@ import { CAUTION_WORDS, CautionMark } from '../kit/cautions';
 import { ErrorMessage } from '../kit/message';
 import type { PlanWork } from './use-plan';
 
-const COLOUR: Readonly<Record<RoundRole, string>> = { 'warm-up': 'bg-ink', focus: 'bg-marigold', stretch: 'bg-slate', close: 'bg-green' };
+const COLOUR: Readonly<Record<RoundRole, string>> = {
+  'warm-up': 'bg-ink',
+  focus: 'bg-marigold',
+  stretch: 'bg-slate',
+  close: 'bg-green',
+};
 
 /** Minutes, turns, what to bring; play it, print it, keep it. */
 export function PlanSide({ open, work, games }: { open: OpenPlan; work: PlanWork; games: Catalogue }) {
@@ -28,74 +33,192 @@ export function PlanSide({ open, work, games }: { open: OpenPlan; work: PlanWork
   const seconds = plan.rounds.map((r) => roundSeconds(r, shown.children, paceOf(r.task)));
   const span = Math.max(plan.minutes * 60, fit.seconds, 1);
   const nameOf = (id: string): string => shown.rounds.find((r) => r.id === id)?.family ?? 'the round';
-  const labels = (advice: Advice): string => (advice.kind === 'drop-items' ? advice.keys.map((k) => shown.rounds.flatMap((r) => r.items).find((i) => i.key === k)?.label ?? k).join(', ') : '');
-  const words = (advice: Advice): string => advice.kind === 'drop-items' ? `Drop ${labels(advice)}` : advice.kind === 'together' ? `${nameOf(advice.round)}: everyone together` : `Leave out ${nameOf(advice.round)}`;
+  const labels = (advice: Advice): string =>
+    advice.kind === 'drop-items'
+      ? advice.keys.map((k) => shown.rounds.flatMap((r) => r.items).find((i) => i.key === k)?.label ?? k).join(', ')
+      : '';
+  const words = (advice: Advice): string =>
+    advice.kind === 'drop-items'
+      ? `Drop ${labels(advice)}`
+      : advice.kind === 'together'
+        ? `${nameOf(advice.round)}: everyone together`
+        : `Leave out ${nameOf(advice.round)}`;
   const cautions = [...new Set(shown.bring.flatMap((b) => b.cautions))];
-  const play = (): void => begin(async () => {
-    const answer = await playPlan(open.id, plan);
-    if (answer.ok) router.push(`/play/${answer.value}`);
-    else setError(answer.error);
-  });
-  const keep = (change: { kept?: boolean; plannedFor?: string | null }): void => begin(async () => {
-    const answer = await keepThePlan(open.id, change);
-    setError(answer.ok ? '' : answer.error);
-    if (answer.ok) setKept(true);
-  });
+  const play = (): void =>
+    begin(async () => {
+      const answer = await playPlan(open.id, plan);
+      if (answer.ok) router.push(`/play/${answer.value}`);
+      else setError(answer.error);
+    });
+  const keep = (change: { kept?: boolean; plannedFor?: string | null }): void =>
+    begin(async () => {
+      const answer = await keepThePlan(open.id, change);
+      setError(answer.ok ? '' : answer.error);
+      if (answer.ok) setKept(true);
+    });
   return (
     <aside className="min-w-0 space-y-7">
       <section aria-label="Time">
-        <p className="font-word leading-none"><span className="text-6xl font-bold">{fit.minutes} min</span></p>
+        <p className="font-word leading-none">
+          <span className="text-6xl font-bold">{fit.minutes} min</span>
+        </p>
         <div className="mt-2 flex items-center gap-2 text-muted">
           {fit.over ? <strong className="text-red">{Math.ceil(fit.over / 60)} min over</strong> : 'fits'} your
-          <input type="number" min={1} max={60} aria-label="Minutes there are" className="min-h-12 w-20 rounded-lg border border-line-strong bg-card px-3 text-ink" value={plan.minutes} onChange={(e) => { const n = Math.round(Number(e.target.value)); if (n >= 1 && n <= 60) edit((now) => ({ ...now, minutes: n })); }} />
+          <input
+            type="number"
+            min={1}
+            max={60}
+            aria-label="Minutes there are"
+            className="min-h-12 w-20 rounded-lg border border-line-strong bg-card px-3 text-ink"
+            value={plan.minutes}
+            onChange={(e) => {
+              const n = Math.round(Number(e.target.value));
+              if (n >= 1 && n <= 60) edit((now) => ({ ...now, minutes: n }));
+            }}
+          />
         </div>
-        <div role="img" aria-label={plan.rounds.map((r, i) => `${nameOf(r.id)} ${Math.round(seconds[i]! / 60) || 1} min`).join(', ')} className="mt-2 flex h-3.5 overflow-hidden rounded-full bg-line">
-          {plan.rounds.map((r, i) => <span key={r.id} className={`${COLOUR[r.role]} border-r-2 border-paper last:border-0`} style={{ width: `${(seconds[i]! / span) * 100}%` }} />)}
+        <div
+          role="img"
+          aria-label={plan.rounds.map((r, i) => `${nameOf(r.id)} ${Math.round(seconds[i]! / 60) || 1} min`).join(', ')}
+          className="mt-2 flex h-3.5 overflow-hidden rounded-full bg-line"
+        >
+          {plan.rounds.map((r, i) => (
+            <span
+              key={r.id}
+              className={`${COLOUR[r.role]} border-r-2 border-paper last:border-0`}
+              style={{ width: `${(seconds[i]! / span) * 100}%` }}
+            />
+          ))}
         </div>
         {fit.advice.length > 0 && (
           <div className="mt-3">
             <p className="mb-1">It does not fit. Any of these helps:</p>
-            <ul className="space-y-1.5">{fit.advice.map((a) => <li key={a.kind + a.round}><button type="button" className="plain w-full justify-between text-left" onClick={() => edit((now) => takeAdvice(now, a))}><span>{words(a)}</span> <span className="shrink-0 text-muted">−{Math.round(a.saves / 6) / 10} min</span></button></li>)}</ul>
+            <ul className="space-y-1.5">
+              {fit.advice.map((a) => (
+                <li key={a.kind + a.round}>
+                  <button
+                    type="button"
+                    className="plain w-full justify-between text-left"
+                    onClick={() => edit((now) => takeAdvice(now, a))}
+                  >
+                    <span>{words(a)}</span>{' '}
+                    <span className="shrink-0 text-muted">−{Math.round(a.saves / 6) / 10} min</span>
+                  </button>
+                </li>
+              ))}
+            </ul>
           </div>
         )}
       </section>
       <section aria-labelledby="turns">
-        <h2 id="turns" className="text-xl">Turns</h2>
+        <h2 id="turns" className="text-xl">
+          Turns
+        </h2>
         <p>{shown.turnLine}</p>
-        {shown.away.length > 0 && <p className="text-muted">{shown.away.join(', ')} {shown.away.length === 1 ? 'is' : 'are'} away.</p>}
+        {shown.away.length > 0 && (
+          <p className="text-muted">
+            {shown.away.join(', ')} {shown.away.length === 1 ? 'is' : 'are'} away.
+          </p>
+        )}
       </section>
       <section aria-labelledby="bring">
-        <h2 id="bring" className="text-xl">Bring</h2>
+        <h2 id="bring" className="text-xl">
+          Bring
+        </h2>
         {shown.bring.length ? (
-          <ul className="flex flex-wrap gap-x-3">{shown.bring.map((b) => <li key={b.word} className="font-word text-lg">{b.word}{b.owned && <span className="font-sans text-sm text-muted"> ours</span>} <CautionMark cautions={b.cautions} /></li>)}</ul>
-        ) : <p className="text-muted">Nothing but your voice.</p>}
-        {cautions.map((c) => <p key={c} className="mt-1 text-[0.95rem] text-muted">{CAUTION_WORDS[c].long}</p>)}
+          <ul className="flex flex-wrap gap-x-3">
+            {shown.bring.map((b) => (
+              <li key={b.word} className="font-word text-lg">
+                {b.word}
+                {b.owned && <span className="font-sans text-sm text-muted"> ours</span>}{' '}
+                <CautionMark cautions={b.cautions} />
+              </li>
+            ))}
+          </ul>
+        ) : (
+          <p className="text-muted">Nothing but your voice.</p>
+        )}
+        {cautions.map((c) => (
+          <p key={c} className="mt-1 text-[0.95rem] text-muted">
+            {CAUTION_WORDS[c].long}
+          </p>
+        ))}
         <p className="mt-2 text-[0.95rem] text-muted">{shown.mirror}</p>
       </section>
       <div className="space-y-2.5">
-        <button type="button" className="action min-h-16 w-full text-xl" disabled={busy || !plan.rounds.some((r) => r.items.length)} onClick={play}>Play now</button>
+        <button
+          type="button"
+          className="action min-h-16 w-full text-xl"
+          disabled={busy || !plan.rounds.some((r) => r.items.length)}
+          onClick={play}
+        >
+          Play now
+        </button>
         <div className="flex gap-2.5">
-          <Link className="plain flex-1" href={`/print/plans/${open.id}`}><Printer aria-hidden="true" size={18} /> Print</Link>
-          <button type="button" className="plain flex-1" disabled={busy || kept} onClick={() => keep({ kept: true })}>{kept ? 'Saved' : 'Save'}</button>
+          <Link className="plain flex-1" href={`/print/plans/${open.id}`}>
+            <Printer aria-hidden="true" size={18} /> Print
+          </Link>
+          <button type="button" className="plain flex-1" disabled={busy || kept} onClick={() => keep({ kept: true })}>
+            {kept ? 'Saved' : 'Save'}
+          </button>
         </div>
         {error && <ErrorMessage>{error}</ErrorMessage>}
       </div>
       <details className="border-t border-line pt-2">
         <summary className="flex min-h-12 items-center font-word text-lg">More for this plan</summary>
         <div className="space-y-5 pb-2">
-          <label className="flex min-h-12 items-center gap-3"><input type="checkbox" className="size-5 accent-green" checked={plan.letters} onChange={(e) => edit((now) => ({ ...now, letters: e.target.checked }))} /> Show letters under the sounds</label>
-          <label className="block"><span className="mb-1 block text-muted">When</span>
-            <input type="datetime-local" className="field" value={day.slice(0, 16)} onChange={(e) => { setDay(e.target.value); if (e.target.value) keep({ plannedFor: e.target.value }); }} />
+          <label className="flex min-h-12 items-center gap-3">
+            <input
+              type="checkbox"
+              className="size-5 accent-green"
+              checked={plan.letters}
+              onChange={(e) => edit((now) => ({ ...now, letters: e.target.checked }))}
+            />{' '}
+            Show letters under the sounds
           </label>
-          {day && <a className="plain w-full" href={`/api/plans/${open.id}/calendar`} download><CalendarPlus aria-hidden="true" size={18} /> For a calendar</a>}
-          <a className="plain w-full" href={`/api/plans/${open.id}/export`} download><FileDown aria-hidden="true" size={18} /> As a file to share</a>
+          <label className="block">
+            <span className="mb-1 block text-muted">When</span>
+            <input
+              type="datetime-local"
+              className="field"
+              value={day.slice(0, 16)}
+              onChange={(e) => {
+                setDay(e.target.value);
+                if (e.target.value) keep({ plannedFor: e.target.value });
+              }}
+            />
+          </label>
+          {day && (
+            <a className="plain w-full" href={`/api/plans/${open.id}/calendar`} download>
+              <CalendarPlus aria-hidden="true" size={18} /> For a calendar
+            </a>
+          )}
+          <a className="plain w-full" href={`/api/plans/${open.id}/export`} download>
+            <FileDown aria-hidden="true" size={18} /> As a file to share
+          </a>
           <fieldset>
             <legend className="mb-1 text-muted">Never set against each other, where a child says them alike</legend>
             <div className="flex flex-wrap gap-2">
               {CONFUSABLE_PAIRS.map(([a, b]) => {
                 const on = isPair(plan.pairs, a, b);
-                const label = (ipa: string): string => games.sounds.find((s) => s.ipa === ipa)?.label.split(' ')[0] ?? ipa;
-                return <button key={a + b} type="button" aria-pressed={on} className={`min-h-12 rounded-full border px-3 font-word ${on ? 'border-ink bg-ink text-card' : 'border-line-strong hover:border-ink'}`} onClick={() => edit((now) => ({ ...now, pairs: on ? now.pairs.filter(([x, y]) => !isPair([[a, b]], x, y)) : [...now.pairs, [a, b]] }))}>{label(a)} {label(b)}</button>;
+                const label = (ipa: string): string =>
+                  games.sounds.find((s) => s.ipa === ipa)?.label.split(' ')[0] ?? ipa;
+                return (
+                  <button
+                    key={a + b}
+                    type="button"
+                    aria-pressed={on}
+                    className={`min-h-12 rounded-full border px-3 font-word ${on ? 'border-ink bg-ink text-card' : 'border-line-strong hover:border-ink'}`}
+                    onClick={() =>
+                      edit((now) => ({
+                        ...now,
+                        pairs: on ? now.pairs.filter(([x, y]) => !isPair([[a, b]], x, y)) : [...now.pairs, [a, b]],
+                      }))
+                    }
+                  >
+                    {label(a)} {label(b)}
+                  </button>
+                );
               })}
             </div>
             <p className="mt-1 text-[0.95rem] text-muted">Counts from the next words on.</p>

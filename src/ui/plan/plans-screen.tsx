@@ -11,11 +11,18 @@ import { Dialog } from '../kit/dialog';
 import { Empty, ErrorMessage } from '../kit/message';
 import { ImportPlan } from './import-plan';
 
-interface PlansProps { readonly group: { readonly id: string; readonly name: string; readonly here: number }; readonly plans: readonly PlanLine[]; readonly games: Catalogue }
+interface PlansProps {
+  readonly group: { readonly id: string; readonly name: string; readonly here: number };
+  readonly plans: readonly PlanLine[];
+  readonly games: Catalogue;
+}
 
 const SHAPES = [
-  ['focus', 'One skill', 'warm-up, the skill, a stretch, a close'], ['one-sound', 'One sound, many tasks', 'rhyme, first sound, blend, segment, swap'],
-  ['blend-segment', 'One set, twice', 'the same words blended, then segmented'], ['quick-five', 'A quick five', 'five items, everyone together'], ['check-in', 'Check-in', 'a few plain items of four skills'],
+  ['focus', 'One skill', 'warm-up, the skill, a stretch, a close'],
+  ['one-sound', 'One sound, many tasks', 'rhyme, first sound, blend, segment, swap'],
+  ['blend-segment', 'One set, twice', 'the same words blended, then segmented'],
+  ['quick-five', 'A quick five', 'five items, everyone together'],
+  ['check-in', 'Check-in', 'a few plain items of four skills'],
 ] as const;
 type Shape = (typeof SHAPES)[number][0];
 
@@ -56,52 +63,135 @@ function NewPlan({ group, games }: Omit<PlansProps, 'plans'>) {
           {SHAPES.map(([id, name, what]) => (
             <li key={id}>
               <label className="flex min-h-12 cursor-pointer items-center gap-4 px-1 has-checked:bg-card has-focus-visible:outline-3">
-                <input type="radio" name="shape" value={id} checked={shape === id} onChange={() => setShape(id)} className="size-5 accent-green" />
-                <span><span className="font-word text-xl font-bold">{name}</span> <span className="ml-2 text-muted">{what}</span></span>
+                <input
+                  type="radio"
+                  name="shape"
+                  value={id}
+                  checked={shape === id}
+                  onChange={() => setShape(id)}
+                  className="size-5 accent-green"
+                />
+                <span>
+                  <span className="font-word text-xl font-bold">{name}</span>{' '}
+                  <span className="ml-2 text-muted">{what}</span>
+                </span>
               </label>
             </li>
           ))}
         </ul>
       </fieldset>
       <div className="flex flex-wrap items-end gap-x-3 gap-y-3 font-word text-2xl">
-        <label className="flex items-center gap-3">Give me <input name="minutes" type="number" min={1} max={60} value={minutes} onChange={(e) => setMinutes(e.target.value)} className="field w-24 text-2xl" aria-label="Minutes" /> minutes</label>
+        <label className="flex items-center gap-3">
+          Give me{' '}
+          <input
+            name="minutes"
+            type="number"
+            min={1}
+            max={60}
+            value={minutes}
+            onChange={(e) => setMinutes(e.target.value)}
+            className="field w-24 text-2xl"
+            aria-label="Minutes"
+          />{' '}
+          minutes
+        </label>
         {skilled && (
           <>
-            <label className="flex min-w-0 max-w-full items-center gap-3">on
-              <select name="task" value={task} onChange={(e) => { setTask(e.target.value); setStep(''); }} className="field w-auto min-w-0 flex-1 text-xl" aria-label="Game">
-                {games.families.map((f) => <optgroup key={f.name} label={f.name}>{f.tasks.map((t) => <option key={t.id} value={t.id}>{t.name === f.name ? t.name : `${f.name}: ${t.name}`}</option>)}</optgroup>)}
+            <label className="flex max-w-full min-w-0 items-center gap-3">
+              on
+              <select
+                name="task"
+                value={task}
+                onChange={(e) => {
+                  setTask(e.target.value);
+                  setStep('');
+                }}
+                className="field w-auto min-w-0 flex-1 text-xl"
+                aria-label="Game"
+              >
+                {games.families.map((f) => (
+                  <optgroup key={f.name} label={f.name}>
+                    {f.tasks.map((t) => (
+                      <option key={t.id} value={t.id}>
+                        {t.name === f.name ? t.name : `${f.name}: ${t.name}`}
+                      </option>
+                    ))}
+                  </optgroup>
+                ))}
               </select>
             </label>
-            <label className="min-w-0 max-w-full"><span className="sr-only">Step</span>
-              <select key={task} name="step" value={step} onChange={(e) => setStep(e.target.value)} className="field w-auto max-w-full text-xl">
-                {chosen.steps.map((s) => <option key={s.id} value={s.id}>{s.name}</option>)}
+            <label className="max-w-full min-w-0">
+              <span className="sr-only">Step</span>
+              <select
+                key={task}
+                name="step"
+                value={step}
+                onChange={(e) => setStep(e.target.value)}
+                className="field w-auto max-w-full text-xl"
+              >
+                {chosen.steps.map((s) => (
+                  <option key={s.id} value={s.id}>
+                    {s.name}
+                  </option>
+                ))}
               </select>
             </label>
           </>
         )}
         {counted && (
-          <label className="flex items-center gap-3">of
-            <select name="count" value={count} onChange={(e) => setCount(e.target.value)} className="field text-xl" aria-label="Number of sounds">{[2, 3, 4, 5, 6].map((n) => <option key={n} value={n}>{n} sounds</option>)}</select>
+          <label className="flex items-center gap-3">
+            of
+            <select
+              name="count"
+              value={count}
+              onChange={(e) => setCount(e.target.value)}
+              className="field text-xl"
+              aria-label="Number of sounds"
+            >
+              {[2, 3, 4, 5, 6].map((n) => (
+                <option key={n} value={n}>
+                  {n} sounds
+                </option>
+              ))}
+            </select>
           </label>
         )}
         {shape !== 'check-in' && (
-          <label className="flex min-w-0 max-w-full items-center gap-3">with
-            <select name="sound" value={sound} onChange={(e) => setSound(e.target.value)} className="field w-auto min-w-0 flex-1 text-xl" aria-label="Sound">
+          <label className="flex max-w-full min-w-0 items-center gap-3">
+            with
+            <select
+              name="sound"
+              value={sound}
+              onChange={(e) => setSound(e.target.value)}
+              className="field w-auto min-w-0 flex-1 text-xl"
+              aria-label="Sound"
+            >
               <option value="">any sound</option>
-              {games.sounds.map((s) => <option key={s.ipa} value={s.ipa}>{s.label}</option>)}
+              {games.sounds.map((s) => (
+                <option key={s.ipa} value={s.ipa}>
+                  {s.label}
+                </option>
+              ))}
             </select>
           </label>
         )}
         <span className="py-2.5">for {people}.</span>
       </div>
       {skilled && <p className="mt-2 text-muted">{chosen.asks}</p>}
-      <button type="submit" className="action mt-4 min-h-16 px-10 text-xl" disabled={busy}>{busy ? 'Planning…' : 'Plan it'}</button>
-      {state.error && <div className="mt-4"><ErrorMessage>{state.error}</ErrorMessage></div>}
+      <button type="submit" className="action mt-4 min-h-16 px-10 text-xl" disabled={busy}>
+        {busy ? 'Planning…' : 'Plan it'}
+      </button>
+      {state.error && (
+        <div className="mt-4">
+          <ErrorMessage>{state.error}</ErrorMessage>
+        </div>
+      )}
     </form>
   );
 }
 
-const ICON = 'inline-flex min-h-12 min-w-12 items-center justify-center gap-1 rounded-lg px-2 text-muted hover:bg-card hover:text-ink';
+const ICON =
+  'inline-flex min-h-12 min-w-12 items-center justify-center gap-1 rounded-lg px-2 text-muted hover:bg-card hover:text-ink';
 
 function PlanList({ plans, groupName }: { plans: readonly PlanLine[]; groupName: string }) {
   const [search, setSearch] = useState('');
@@ -114,14 +204,50 @@ function PlanList({ plans, groupName }: { plans: readonly PlanLine[]; groupName:
     <ul className="divide-y divide-line border-y border-line">
       {of.map((plan) => (
         <li key={plan.id} className="py-2">
-          <Link href={`/plan/${plan.id}`} className="font-word text-xl font-bold wrap-anywhere hover:underline hover:underline-offset-4">{plan.title}</Link>
-          <p className="text-muted">{plan.minutes} min · {plan.rounds.length} {plan.rounds.length === 1 ? 'round' : 'rounds'}{plan.plannedFor && ` · ${format(parseISO(plan.plannedFor), 'EEE d MMM, HH:mm')}`}</p>
+          <Link
+            href={`/plan/${plan.id}`}
+            className="font-word text-xl font-bold wrap-anywhere hover:underline hover:underline-offset-4"
+          >
+            {plan.title}
+          </Link>
+          <p className="text-muted">
+            {plan.minutes} min · {plan.rounds.length} {plan.rounds.length === 1 ? 'round' : 'rounds'}
+            {plan.plannedFor && ` · ${format(parseISO(plan.plannedFor), 'EEE d MMM, HH:mm')}`}
+          </p>
           <div className="-ml-2 flex">
-            <Link className={ICON} href={`/print/plans/${plan.id}`} title="Print"><Printer aria-hidden="true" size={19} /><span className="sr-only">Print {plan.title}</span></Link>
-            <button type="button" className={ICON} title="Copy" disabled={busy} onClick={() => begin(async () => { const a = await copyThePlan(plan.id); setError(a.ok ? '' : a.error); })}><Copy aria-hidden="true" size={19} /><span className="sr-only">Copy {plan.title}</span></button>
-            <a className={ICON} href={`/api/plans/${plan.id}/export`} download title="As a file"><FileDown aria-hidden="true" size={19} /><span className="sr-only">{plan.title} as a file</span></a>
-            {plan.plannedFor && <a className={ICON} href={`/api/plans/${plan.id}/calendar`} download title="For a calendar"><CalendarPlus aria-hidden="true" size={19} /><span className="sr-only">{plan.title} for a calendar</span></a>}
-            <button type="button" className={ICON} title="Erase" onClick={() => setErasing(plan)}><Trash2 aria-hidden="true" size={19} /><span className="sr-only">Erase {plan.title}</span></button>
+            <Link className={ICON} href={`/print/plans/${plan.id}`} title="Print">
+              <Printer aria-hidden="true" size={19} />
+              <span className="sr-only">Print {plan.title}</span>
+            </Link>
+            <button
+              type="button"
+              className={ICON}
+              title="Copy"
+              disabled={busy}
+              onClick={() =>
+                begin(async () => {
+                  const a = await copyThePlan(plan.id);
+                  setError(a.ok ? '' : a.error);
+                })
+              }
+            >
+              <Copy aria-hidden="true" size={19} />
+              <span className="sr-only">Copy {plan.title}</span>
+            </button>
+            <a className={ICON} href={`/api/plans/${plan.id}/export`} download title="As a file">
+              <FileDown aria-hidden="true" size={19} />
+              <span className="sr-only">{plan.title} as a file</span>
+            </a>
+            {plan.plannedFor && (
+              <a className={ICON} href={`/api/plans/${plan.id}/calendar`} download title="For a calendar">
+                <CalendarPlus aria-hidden="true" size={19} />
+                <span className="sr-only">{plan.title} for a calendar</span>
+              </a>
+            )}
+            <button type="button" className={ICON} title="Erase" onClick={() => setErasing(plan)}>
+              <Trash2 aria-hidden="true" size={19} />
+              <span className="sr-only">Erase {plan.title}</span>
+            </button>
           </div>
         </li>
       ))}
@@ -130,16 +256,56 @@ function PlanList({ plans, groupName }: { plans: readonly PlanLine[]; groupName:
   return (
     <section aria-labelledby="plans" className="mb-8">
       <div className="mb-2 flex items-end justify-between gap-4">
-        <h2 id="plans" className="text-2xl">Our plans</h2>
-        {plans.length > 5 && <label className="w-44"><span className="sr-only">Search the plans</span><input className="field" type="search" value={search} onChange={(e) => setSearch(e.target.value)} placeholder="search" /></label>}
+        <h2 id="plans" className="text-2xl">
+          Our plans
+        </h2>
+        {plans.length > 5 && (
+          <label className="w-44">
+            <span className="sr-only">Search the plans</span>
+            <input
+              className="field"
+              type="search"
+              value={search}
+              onChange={(e) => setSearch(e.target.value)}
+              placeholder="search"
+            />
+          </label>
+        )}
       </div>
       {error && <ErrorMessage>{error}</ErrorMessage>}
-      {!plans.length && <Empty title="Plans you save will be here">{groupName} has none yet. Make one beside this, or bring one in from a file.</Empty>}
+      {!plans.length && (
+        <Empty title="Plans you save will be here">
+          {groupName} has none yet. Make one beside this, or bring one in from a file.
+        </Empty>
+      )}
       {list(true).length > 0 && rows(list(true))}
-      {list(false).length > 0 && <><h3 className="mb-1 mt-5 text-lg text-muted">Begun lately, not saved</h3>{rows(list(false))}</>}
+      {list(false).length > 0 && (
+        <>
+          <h3 className="mt-5 mb-1 text-lg text-muted">Begun lately, not saved</h3>
+          {rows(list(false))}
+        </>
+      )}
       {plans.length > 0 && !shown.length && <p className="py-3 text-muted">No plan is called so.</p>}
-      <Dialog open={erasing !== null} onOpenChange={(open) => !open && setErasing(null)} title={`Erase ${erasing?.title ?? ''}?`} description="The plan goes; sessions played from it stay as they are.">
-        <button type="button" className="action w-full" disabled={busy} onClick={() => begin(async () => { const a = await eraseThePlan(erasing!.id); setError(a.ok ? '' : a.error); setErasing(null); })}>Erase the plan</button>
+      <Dialog
+        open={erasing !== null}
+        onOpenChange={(open) => !open && setErasing(null)}
+        title={`Erase ${erasing?.title ?? ''}?`}
+        description="The plan goes; sessions played from it stay as they are."
+      >
+        <button
+          type="button"
+          className="action w-full"
+          disabled={busy}
+          onClick={() =>
+            begin(async () => {
+              const a = await eraseThePlan(erasing!.id);
+              setError(a.ok ? '' : a.error);
+              setErasing(null);
+            })
+          }
+        >
+          Erase the plan
+        </button>
       </Dialog>
     </section>
   );

@@ -6,7 +6,11 @@ import { CAUTION_WORDS } from '../kit/cautions';
 import { PictureCards } from '../words/picture-cards';
 import { PrintButton } from '../words/print-button';
 
-export const PAPERS = [{ id: 'page', name: 'One page for the wall' }, { id: 'grid', name: 'Tick grid' }, { id: 'cards', name: 'Picture cards' }] as const;
+export const PAPERS = [
+  { id: 'page', name: 'One page for the wall' },
+  { id: 'grid', name: 'Tick grid' },
+  { id: 'cards', name: 'Picture cards' },
+] as const;
 export type Paper = (typeof PAPERS)[number]['id'];
 
 /** A plan on paper: a page to lead from, a grid to mark on, cards to cut out. */
@@ -14,17 +18,35 @@ export function PrintedPlanScreen({ plan, as }: { plan: PrintedPlan; as: Paper }
   return (
     <main className="mx-auto max-w-[60rem] px-4 py-6 print:max-w-none print:p-0 print:text-[0.8rem]">
       <nav aria-label="Printing" className="mb-6 flex flex-wrap items-center gap-3 print:hidden">
-        <Link className="quiet px-1" href={`/plan/${plan.id}`}>The plan</Link>
+        <Link className="quiet px-1" href={`/plan/${plan.id}`}>
+          The plan
+        </Link>
         {PAPERS.map(({ id, name }) => (
-          <Link key={id} href={`/print/plans/${plan.id}?as=${id}`} aria-current={as === id ? 'page' : undefined} className={`flex min-h-12 items-center rounded-full border px-4 ${as === id ? 'border-ink bg-ink text-card' : 'border-line-strong bg-card'}`}>{name}</Link>
+          <Link
+            key={id}
+            href={`/print/plans/${plan.id}?as=${id}`}
+            aria-current={as === id ? 'page' : undefined}
+            className={`flex min-h-12 items-center rounded-full border px-4 ${as === id ? 'border-ink bg-ink text-card' : 'border-line-strong bg-card'}`}
+          >
+            {name}
+          </Link>
         ))}
         <PrintButton />
       </nav>
       <header className={`mb-4 ${as === 'cards' ? 'print:hidden' : ''}`}>
         <h1 className="text-4xl wrap-anywhere print:text-2xl">{plan.plan.title}</h1>
-        <p className="text-muted">{plan.groupName} · {plan.shown.fit.minutes} min{plan.plannedFor && ` · ${format(parseISO(plan.plannedFor), 'EEEE d MMMM, HH:mm')}`}</p>
+        <p className="text-muted">
+          {plan.groupName} · {plan.shown.fit.minutes} min
+          {plan.plannedFor && ` · ${format(parseISO(plan.plannedFor), 'EEEE d MMMM, HH:mm')}`}
+        </p>
       </header>
-      {as === 'page' ? <Page plan={plan} /> : as === 'grid' ? <Grid plan={plan} /> : <PictureCards words={plan.cards} />}
+      {as === 'page' ? (
+        <Page plan={plan} />
+      ) : as === 'grid' ? (
+        <Grid plan={plan} />
+      ) : (
+        <PictureCards words={plan.cards} />
+      )}
     </main>
   );
 }
@@ -36,22 +58,53 @@ function Page({ plan }: { plan: PrintedPlan }) {
     <>
       <ol className="border-t border-line-strong">
         {shown.rounds.map((round, i) => (
-          <li key={round.id} className="grid break-inside-avoid grid-cols-[3rem_minmax(0,1fr)] border-b border-line-strong py-3 print:py-1.5">
-            <p className="font-word leading-tight"><span className="block text-2xl font-bold">{round.minutes}</span><span className="text-sm">min</span></p>
+          <li
+            key={round.id}
+            className="grid break-inside-avoid grid-cols-[3rem_minmax(0,1fr)] border-b border-line-strong py-3 print:py-1.5"
+          >
+            <p className="font-word leading-tight">
+              <span className="block text-2xl font-bold">{round.minutes}</span>
+              <span className="text-sm">min</span>
+            </p>
             <div className="min-w-0">
-              <h2 className="text-xl">{round.name} <span className="font-sans text-base font-normal text-muted">{round.step} · {WAY_WORDS[plan.plan.rounds[i]!.way]} · {round.gesture}</span></h2>
+              <h2 className="text-xl">
+                {round.name}{' '}
+                <span className="font-sans text-base font-normal text-muted">
+                  {round.step} · {WAY_WORDS[plan.plan.rounds[i]!.way]} · {round.gesture}
+                </span>
+              </h2>
               <p className="font-word text-lg">“{round.opening}”</p>
               <p className="font-word text-lg">“{round.sample}”</p>
-              <p className="my-1 flex flex-wrap gap-x-5 font-word text-xl">{round.items.map((item) => <span key={item.key} className="wrap-anywhere"><strong>{item.label}</strong>{item.expected && item.expected !== item.label && !item.label.endsWith(item.expected) ? <span className="text-base text-muted"> ({item.expected})</span> : null}</span>)}</p>
+              <p className="my-1 flex flex-wrap gap-x-5 font-word text-xl">
+                {round.items.map((item) => (
+                  <span key={item.key} className="wrap-anywhere">
+                    <strong>{item.label}</strong>
+                    {item.expected && item.expected !== item.label && !item.label.endsWith(item.expected) ? (
+                      <span className="text-base text-muted"> ({item.expected})</span>
+                    ) : null}
+                  </span>
+                ))}
+              </p>
               {plan.plan.rounds[i]!.reminder && <p className="italic">{plan.plan.rounds[i]!.reminder}</p>}
             </div>
           </li>
         ))}
       </ol>
-      <p className="mt-3"><strong>Turns.</strong> {shown.turnLine}</p>
-      <p><strong>Bring.</strong> {shown.bring.map((b) => b.word).join(', ') || 'nothing but your voice'}.</p>
-      {cautions.map((c) => <p key={c} className="text-sm">{CAUTION_WORDS[c].long}</p>)}
-      <p className="mt-2 text-sm text-muted">{shown.mirror} Say sounds alone short and pure, without “uh”. Children’s pronunciation and accent are never marked as errors.</p>
+      <p className="mt-3">
+        <strong>Turns.</strong> {shown.turnLine}
+      </p>
+      <p>
+        <strong>Bring.</strong> {shown.bring.map((b) => b.word).join(', ') || 'nothing but your voice'}.
+      </p>
+      {cautions.map((c) => (
+        <p key={c} className="text-sm">
+          {CAUTION_WORDS[c].long}
+        </p>
+      ))}
+      <p className="mt-2 text-sm text-muted">
+        {shown.mirror} Say sounds alone short and pure, without “uh”. Children’s pronunciation and accent are never
+        marked as errors.
+      </p>
     </>
   );
 }
@@ -63,20 +116,36 @@ function Grid({ plan }: { plan: PrintedPlan }) {
     <>
       {plan.shown.rounds.map((round) => (
         <section key={round.id} className="mb-6 break-inside-avoid">
-          <h2 className="mb-1 text-xl">{round.name} <span className="font-sans text-base font-normal text-muted">{round.step}</span></h2>
+          <h2 className="mb-1 text-xl">
+            {round.name} <span className="font-sans text-base font-normal text-muted">{round.step}</span>
+          </h2>
           <div className="overflow-x-auto" tabIndex={0} aria-label={`Grid for ${round.name}`}>
             <table className="w-full border-collapse text-left">
               <thead>
                 <tr>
                   <th className="w-36 border border-line-strong px-2 py-1 font-word">Name</th>
-                  {round.items.map((item) => <th key={item.key} className="border border-line-strong px-1.5 py-1 align-bottom font-word text-base font-bold wrap-anywhere">{item.label}</th>)}
+                  {round.items.map((item) => (
+                    <th
+                      key={item.key}
+                      className="border border-line-strong px-1.5 py-1 align-bottom font-word text-base font-bold wrap-anywhere"
+                    >
+                      {item.label}
+                    </th>
+                  ))}
                 </tr>
               </thead>
               <tbody>
                 {names.map((name, i) => (
                   <tr key={i}>
-                    <th scope="row" className="h-10 border border-line-strong px-2 font-word font-normal wrap-anywhere print:h-7">{name || <span className="sr-only">a child</span>}</th>
-                    {round.items.map((item) => <td key={item.key} className="border border-line-strong" />)}
+                    <th
+                      scope="row"
+                      className="h-10 border border-line-strong px-2 font-word font-normal wrap-anywhere print:h-7"
+                    >
+                      {name || <span className="sr-only">a child</span>}
+                    </th>
+                    {round.items.map((item) => (
+                      <td key={item.key} className="border border-line-strong" />
+                    ))}
                   </tr>
                 ))}
               </tbody>
@@ -84,7 +153,9 @@ function Grid({ plan }: { plan: PrintedPlan }) {
           </div>
         </section>
       ))}
-      <p className="text-sm">Mark with: ✓ on own · H with help · – not yet · ○ no reply · × doesn’t count. No reply is not an error.</p>
+      <p className="text-sm">
+        Mark with: ✓ on own · H with help · – not yet · ○ no reply · × doesn’t count. No reply is not an error.
+      </p>
     </>
   );
 }

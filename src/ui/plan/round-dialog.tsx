@@ -4,7 +4,14 @@ import { useState } from 'react';
 import type { PlanChange } from '@/core/formats/plan-file';
 import { GESTURES } from '@/core/games/frames';
 import { OWN_NAME } from '@/core/games/spec';
-import { GAP_CHOICES, ROLE_WORDS, ROUND_ROLES, WAY_WORDS, WAYS, type PlannedRound } from '@/core/sessions/running-order';
+import {
+  GAP_CHOICES,
+  ROLE_WORDS,
+  ROUND_ROLES,
+  WAY_WORDS,
+  WAYS,
+  type PlannedRound,
+} from '@/core/sessions/running-order';
 import type { Catalogue, CatalogueTask } from '@/server/catalogue';
 import type { ShownRound } from '@/server/plan-shown';
 import { Dialog } from '../kit/dialog';
@@ -33,58 +40,212 @@ export function RoundDialog({ round, shown, task, games, put, ask, said, onClose
     setFailed(!done);
     return done;
   };
-  const frame = (change: Partial<PlannedRound['frame']>): void => put((r) => ({ ...r, frame: { ...r.frame, ...change } }));
+  const frame = (change: Partial<PlannedRound['frame']>): void =>
+    put((r) => ({ ...r, frame: { ...r.frame, ...change } }));
   return (
     <Dialog open onOpenChange={onClose} title={shown.name}>
       <div className="space-y-6">
-        <GamePicker key={`${round.task} ${round.step}`} games={games} task={round.task} step={round.step} label="Make the round anew" onPick={async (id, step) => { await tell({ kind: 'set', round: round.id, task: id, step }); }} />
-        {!shown.inOrder && <button type="button" className="plain w-full" onClick={() => void tell({ kind: 'aim', round: round.id })}>Just right: aim at 8 in 10 for who is here</button>}
-        <p role="status" className={said ? 'border-l-4 border-slate pl-3' : 'sr-only'}>{said ?? ''}</p>
-        {failed && <p role="alert" className="border-l-4 border-red pl-3 text-red">That could not be made; the reason stands above the plan.</p>}
-        <Choice legend="Who answers" value={round.way} options={WAYS.map((w) => [w, WAY_WORDS[w]])} onPick={(way) => put((r) => ({ ...r, way }))} />
-        <Choice legend="Part of the session" value={round.role} options={ROUND_ROLES.map((r) => [r, ROLE_WORDS[r]])} onPick={(role) => put((r) => ({ ...r, role }))} />
-        <Choice legend="Pause between sounds" value={String(round.gap)} options={GAP_CHOICES.map((g) => [String(g), `${g} s`])} onPick={(gap) => put((r) => ({ ...r, gap: Number(gap) }))} />
-        <label className="block"><span className="mb-1 block text-muted">Gesture</span>
-          <select className="field" value={round.gesture} onChange={(e) => put((r) => ({ ...r, gesture: e.target.value }))}>
-            {GESTURES.map((g) => <option key={g.id} value={g.id}>{g.name}{g.id === 'task' ? '' : `: ${g.hands === 2 ? 'two hands' : g.hands ? 'one hand' : 'no hands'}, up to ${g.shows}`}</option>)}
+        <GamePicker
+          key={`${round.task} ${round.step}`}
+          games={games}
+          task={round.task}
+          step={round.step}
+          label="Make the round anew"
+          onPick={async (id, step) => {
+            await tell({ kind: 'set', round: round.id, task: id, step });
+          }}
+        />
+        {!shown.inOrder && (
+          <button type="button" className="plain w-full" onClick={() => void tell({ kind: 'aim', round: round.id })}>
+            Just right: aim at 8 in 10 for who is here
+          </button>
+        )}
+        <p role="status" className={said ? 'border-l-4 border-slate pl-3' : 'sr-only'}>
+          {said ?? ''}
+        </p>
+        {failed && (
+          <p role="alert" className="border-l-4 border-red pl-3 text-red">
+            That could not be made; the reason stands above the plan.
+          </p>
+        )}
+        <Choice
+          legend="Who answers"
+          value={round.way}
+          options={WAYS.map((w) => [w, WAY_WORDS[w]])}
+          onPick={(way) => put((r) => ({ ...r, way }))}
+        />
+        <Choice
+          legend="Part of the session"
+          value={round.role}
+          options={ROUND_ROLES.map((r) => [r, ROLE_WORDS[r]])}
+          onPick={(role) => put((r) => ({ ...r, role }))}
+        />
+        <Choice
+          legend="Pause between sounds"
+          value={String(round.gap)}
+          options={GAP_CHOICES.map((g) => [String(g), `${g} s`])}
+          onPick={(gap) => put((r) => ({ ...r, gap: Number(gap) }))}
+        />
+        <label className="block">
+          <span className="mb-1 block text-muted">Gesture</span>
+          <select
+            className="field"
+            value={round.gesture}
+            onChange={(e) => put((r) => ({ ...r, gesture: e.target.value }))}
+          >
+            {GESTURES.map((g) => (
+              <option key={g.id} value={g.id}>
+                {g.name}
+                {g.id === 'task'
+                  ? ''
+                  : `: ${g.hands === 2 ? 'two hands' : g.hands ? 'one hand' : 'no hands'}, up to ${g.shows}`}
+              </option>
+            ))}
           </select>
           <span className="mt-1 block text-[0.95rem] text-muted">{shown.gesture}</span>
         </label>
         <fieldset className="space-y-3">
           <legend className="mb-1 text-muted">Story frame</legend>
-          <label className="flex min-h-12 items-center gap-3"><input type="checkbox" className="size-5 accent-green" checked={round.frame.on} onChange={(e) => frame({ on: e.target.checked, opening: null, ask: null })} /> Tell it as a story from the allotment</label>
-          <label className="block"><span className="mb-1 block text-[0.95rem] text-muted">Opening line</span><textarea className="field" rows={2} maxLength={240} value={round.frame.opening ?? shown.opening} onChange={(e) => frame({ opening: e.target.value })} /></label>
-          <label className="block"><span className="mb-1 block text-[0.95rem] text-muted">What you ask; words in braces are filled in</span><textarea className="field" rows={2} maxLength={160} value={round.frame.ask ?? shown.ask} onChange={(e) => frame({ ask: e.target.value })} /></label>
-          {(round.frame.opening !== null || round.frame.ask !== null) && <button type="button" className="quiet -ml-3" onClick={() => frame({ opening: null, ask: null })}>Back to the lines that ship</button>}
+          <label className="flex min-h-12 items-center gap-3">
+            <input
+              type="checkbox"
+              className="size-5 accent-green"
+              checked={round.frame.on}
+              onChange={(e) => frame({ on: e.target.checked, opening: null, ask: null })}
+            />{' '}
+            Tell it as a story from the allotment
+          </label>
+          <label className="block">
+            <span className="mb-1 block text-[0.95rem] text-muted">Opening line</span>
+            <textarea
+              className="field"
+              rows={2}
+              maxLength={240}
+              value={round.frame.opening ?? shown.opening}
+              onChange={(e) => frame({ opening: e.target.value })}
+            />
+          </label>
+          <label className="block">
+            <span className="mb-1 block text-[0.95rem] text-muted">What you ask; words in braces are filled in</span>
+            <textarea
+              className="field"
+              rows={2}
+              maxLength={160}
+              value={round.frame.ask ?? shown.ask}
+              onChange={(e) => frame({ ask: e.target.value })}
+            />
+          </label>
+          {(round.frame.opening !== null || round.frame.ask !== null) && (
+            <button type="button" className="quiet -ml-3" onClick={() => frame({ opening: null, ask: null })}>
+              Back to the lines that ship
+            </button>
+          )}
         </fieldset>
-        <label className="block"><span className="mb-1 block text-muted">To remember</span><input className="field" maxLength={200} value={round.reminder} onChange={(e) => put((r) => ({ ...r, reminder: e.target.value }))} /></label>
+        <label className="block">
+          <span className="mb-1 block text-muted">To remember</span>
+          <input
+            className="field"
+            maxLength={200}
+            value={round.reminder}
+            onChange={(e) => put((r) => ({ ...r, reminder: e.target.value }))}
+          />
+        </label>
         {task.syllables && (
-          <button type="button" className="plain w-full" disabled={round.items.some((i) => i.key === OWN_NAME)} onClick={() => void tell({ kind: 'put', round: round.id, word: OWN_NAME })}>Clap their own names too</button>
+          <button
+            type="button"
+            className="plain w-full"
+            disabled={round.items.some((i) => i.key === OWN_NAME)}
+            onClick={() => void tell({ kind: 'put', round: round.id, word: OWN_NAME })}
+          >
+            Clap their own names too
+          </button>
         )}
         {round.task === 'chain' ? (
-          <form className="grid grid-cols-2 gap-2.5" onSubmit={(e) => { e.preventDefault(); void tell({ kind: 'chain', round: round.id, start, target }); }}>
-            <label className="block"><span className="mb-1 block text-muted">From</span><input className="field font-word text-xl" value={start} onChange={(e) => setStart(e.target.value)} autoComplete="off" /></label>
-            <label className="block"><span className="mb-1 block text-muted">To, if you like</span><input className="field font-word text-xl" value={target} onChange={(e) => setTarget(e.target.value)} autoComplete="off" /></label>
-            <button type="submit" className="plain col-span-2">Find the chain</button>
+          <form
+            className="grid grid-cols-2 gap-2.5"
+            onSubmit={(e) => {
+              e.preventDefault();
+              void tell({ kind: 'chain', round: round.id, start, target });
+            }}
+          >
+            <label className="block">
+              <span className="mb-1 block text-muted">From</span>
+              <input
+                className="field font-word text-xl"
+                value={start}
+                onChange={(e) => setStart(e.target.value)}
+                autoComplete="off"
+              />
+            </label>
+            <label className="block">
+              <span className="mb-1 block text-muted">To, if you like</span>
+              <input
+                className="field font-word text-xl"
+                value={target}
+                onChange={(e) => setTarget(e.target.value)}
+                autoComplete="off"
+              />
+            </label>
+            <button type="submit" className="plain col-span-2">
+              Find the chain
+            </button>
           </form>
-        ) : !shown.inOrder && (
-          <form className="flex items-end gap-2" onSubmit={(e) => { e.preventDefault(); void tell({ kind: 'put', round: round.id, word }).then((done) => { if (done) setWord(''); }); }}>
-            <label className="min-w-0 flex-1"><span className="mb-1 block text-muted">Put a word in</span><input className="field font-word text-xl" value={word} onChange={(e) => setWord(e.target.value)} autoComplete="off" /></label>
-            <button type="submit" className="plain shrink-0" disabled={!word.trim()}>Put it in</button>
-          </form>
+        ) : (
+          !shown.inOrder && (
+            <form
+              className="flex items-end gap-2"
+              onSubmit={(e) => {
+                e.preventDefault();
+                void tell({ kind: 'put', round: round.id, word }).then((done) => {
+                  if (done) setWord('');
+                });
+              }}
+            >
+              <label className="min-w-0 flex-1">
+                <span className="mb-1 block text-muted">Put a word in</span>
+                <input
+                  className="field font-word text-xl"
+                  value={word}
+                  onChange={(e) => setWord(e.target.value)}
+                  autoComplete="off"
+                />
+              </label>
+              <button type="submit" className="plain shrink-0" disabled={!word.trim()}>
+                Put it in
+              </button>
+            </form>
+          )
         )}
       </div>
     </Dialog>
   );
 }
 
-function Choice<T extends string>({ legend, value, options, onPick }: { legend: string; value: string; options: readonly (readonly [T, string])[]; onPick: (value: T) => void }) {
+function Choice<T extends string>({
+  legend,
+  value,
+  options,
+  onPick,
+}: {
+  legend: string;
+  value: string;
+  options: readonly (readonly [T, string])[];
+  onPick: (value: T) => void;
+}) {
   return (
     <fieldset>
       <legend className="mb-1 text-muted">{legend}</legend>
       <div className="flex flex-wrap gap-2">
         {options.map(([id, name]) => (
-          <button key={id} type="button" aria-pressed={value === id} onClick={() => onPick(id)} className={`min-h-12 rounded-full border px-4 ${value === id ? 'border-ink bg-ink text-card' : 'border-line-strong hover:border-ink'}`}>{name}</button>
+          <button
+            key={id}
+            type="button"
+            aria-pressed={value === id}
+            onClick={() => onPick(id)}
+            className={`min-h-12 rounded-full border px-4 ${value === id ? 'border-ink bg-ink text-card' : 'border-line-strong hover:border-ink'}`}
+          >
+            {name}
+          </button>
         ))}
       </div>
     </fieldset>

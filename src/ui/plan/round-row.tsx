@@ -5,7 +5,14 @@ import { CSS } from '@dnd-kit/utilities';
 import { GripVertical, Lock, Plus, RefreshCw, SlidersHorizontal, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import type { PlanChange } from '@/core/formats/plan-file';
-import { ROLE_WORDS, roundSeconds, WAY_WORDS, wholeMinutes, type Plan, type PlannedRound } from '@/core/sessions/running-order';
+import {
+  ROLE_WORDS,
+  roundSeconds,
+  WAY_WORDS,
+  wholeMinutes,
+  type Plan,
+  type PlannedRound,
+} from '@/core/sessions/running-order';
 import type { Catalogue } from '@/server/catalogue';
 import type { ShownRound } from '@/server/plan-shown';
 import { ItemDialog } from './item-dialog';
@@ -38,23 +45,61 @@ export function RoundRow({ round, number, shown, plan, games, people, pace, put,
   const minutes = wholeMinutes(roundSeconds(round, people, pace ?? 15));
   const item = typeof dialog === 'object' && dialog ? items.find((i) => i.key === dialog.item) : undefined;
   const family = games.families.find((f) => f.tasks.some((t) => t.id === round.task))?.name ?? '';
-  const stretch = (i: number): boolean => round.role === 'focus' && i === items.length - 1 && items.length > 2 && !shown?.inOrder;
+  const stretch = (i: number): boolean =>
+    round.role === 'focus' && i === items.length - 1 && items.length > 2 && !shown?.inOrder;
   return (
-    <li ref={setNodeRef} style={{ transform: CSS.Translate.toString(transform), transition }} className={`grid grid-cols-[3rem_minmax(0,1fr)] border-b border-line py-3 ${isDragging ? 'relative z-10 bg-card shadow-lg' : ''}`}>
-      <p className="font-word leading-none"><span className="block text-3xl font-bold">{minutes}</span><span className="text-sm text-muted">min</span></p>
+    <li
+      ref={setNodeRef}
+      style={{ transform: CSS.Translate.toString(transform), transition }}
+      className={`grid grid-cols-[3rem_minmax(0,1fr)] border-b border-line py-3 ${isDragging ? 'relative z-10 bg-card shadow-lg' : ''}`}
+    >
+      <p className="font-word leading-none">
+        <span className="block text-3xl font-bold">{minutes}</span>
+        <span className="text-sm text-muted">min</span>
+      </p>
       <div className="min-w-0">
         <div className="flex items-start gap-2">
-          <h2 className="min-w-0 flex-1 py-1 text-xl"><span className="sr-only">Round {number}: </span>{family} <span className="font-sans text-base font-normal text-muted">{task && task.name !== family && `${task.name.charAt(0).toLowerCase()}${task.name.slice(1)} · `}{step} · {ROLE_WORDS[round.role].toLowerCase()}</span></h2>
-          <button type="button" className={ICON} onClick={() => void ask({ kind: 'remake', round: round.id })} title="Other words"><RefreshCw aria-hidden="true" size={19} /><span className="sr-only">Other words in round {number}</span></button>
-          <button type="button" className={ICON} onClick={() => setDialog('round')} title="Change"><SlidersHorizontal aria-hidden="true" size={19} /><span className="sr-only">Change round {number}</span></button>
-          <button type="button" className={ICON} onClick={onRemove} title="Take out"><Trash2 aria-hidden="true" size={19} /><span className="sr-only">Take round {number} out</span></button>
-          <button type="button" className={`${ICON} cursor-grab`} {...attributes} {...listeners} aria-label={`Move round ${number}`}><GripVertical aria-hidden="true" size={20} /></button>
+          <h2 className="min-w-0 flex-1 py-1 text-xl">
+            <span className="sr-only">Round {number}: </span>
+            {family}{' '}
+            <span className="font-sans text-base font-normal text-muted">
+              {task && task.name !== family && `${task.name.charAt(0).toLowerCase()}${task.name.slice(1)} · `}
+              {step} · {ROLE_WORDS[round.role].toLowerCase()}
+            </span>
+          </h2>
+          <button
+            type="button"
+            className={ICON}
+            onClick={() => void ask({ kind: 'remake', round: round.id })}
+            title="Other words"
+          >
+            <RefreshCw aria-hidden="true" size={19} />
+            <span className="sr-only">Other words in round {number}</span>
+          </button>
+          <button type="button" className={ICON} onClick={() => setDialog('round')} title="Change">
+            <SlidersHorizontal aria-hidden="true" size={19} />
+            <span className="sr-only">Change round {number}</span>
+          </button>
+          <button type="button" className={ICON} onClick={onRemove} title="Take out">
+            <Trash2 aria-hidden="true" size={19} />
+            <span className="sr-only">Take round {number} out</span>
+          </button>
+          <button
+            type="button"
+            className={`${ICON} cursor-grab`}
+            {...attributes}
+            {...listeners}
+            aria-label={`Move round ${number}`}
+          >
+            <GripVertical aria-hidden="true" size={20} />
+          </button>
         </div>
         <ul className="flex flex-wrap gap-2">
           {items.map(({ key, locked, shown: as }, i) => (
             <li key={key} className="max-w-full">
               <button
-                type="button" onClick={() => setDialog({ item: key })}
+                type="button"
+                onClick={() => setDialog({ item: key })}
                 className={`flex min-h-12 max-w-full items-center gap-2 rounded-full border bg-card px-4 text-left font-word text-xl hover:border-ink ${as?.problem ? 'border-red text-red' : stretch(i) ? 'border-ink' : 'border-line-strong'}`}
               >
                 {locked && <Lock aria-label="kept" size={15} className="shrink-0" />}
@@ -63,28 +108,74 @@ export function RoundRow({ round, number, shown, plan, games, people, pace, put,
               </button>
             </li>
           ))}
-          <li><button type="button" className="grid size-12 place-items-center rounded-full border border-dashed border-line-strong text-muted hover:border-ink hover:text-ink" title="One more" onClick={() => void ask({ kind: 'more', round: round.id })}><Plus aria-hidden="true" size={19} /><span className="sr-only">One more in round {number}</span></button></li>
+          <li>
+            <button
+              type="button"
+              className="grid size-12 place-items-center rounded-full border border-dashed border-line-strong text-muted hover:border-ink hover:text-ink"
+              title="One more"
+              onClick={() => void ask({ kind: 'more', round: round.id })}
+            >
+              <Plus aria-hidden="true" size={19} />
+              <span className="sr-only">One more in round {number}</span>
+            </button>
+          </li>
         </ul>
         {shown && (
           <div className="mt-1 flex flex-wrap items-center gap-x-4 text-[0.95rem] text-muted">
-            <p className="min-w-0 py-1">{shown.sample && <>“{shown.sample}” · </>}{WAY_WORDS[round.way]}{round.gap !== 1 && ` · pause ${round.gap} s`}</p>
-            <button type="button" className="quiet -ml-3" aria-expanded={reading} onClick={() => setReading(!reading)}>{reading ? 'Close the script' : 'Read the script'}</button>
+            <p className="min-w-0 py-1">
+              {shown.sample && <>“{shown.sample}” · </>}
+              {WAY_WORDS[round.way]}
+              {round.gap !== 1 && ` · pause ${round.gap} s`}
+            </p>
+            <button type="button" className="quiet -ml-3" aria-expanded={reading} onClick={() => setReading(!reading)}>
+              {reading ? 'Close the script' : 'Read the script'}
+            </button>
           </div>
         )}
         {reading && shown && <Script shown={shown} reminder={round.reminder} />}
       </div>
       {item && (
         <ItemDialog
-          item={item} at={round.items.findIndex((i) => i.key === item.key)} total={round.items.length} inOrder={shown?.inOrder ?? false} chain={round.task === 'chain'}
+          item={item}
+          at={round.items.findIndex((i) => i.key === item.key)}
+          total={round.items.length}
+          inOrder={shown?.inOrder ?? false}
+          chain={round.task === 'chain'}
           onClose={() => setDialog(null)}
-          onSwap={async () => { if (await ask({ kind: 'swap', round: round.id, key: item.key })) setDialog(null); }}
-          onLock={() => put((r) => ({ ...r, items: r.items.map((i) => (i.key === item.key ? { ...i, locked: !i.locked } : i)) }))}
-          onMove={(by) => put((r) => ({ ...r, items: moved(r.items, r.items.findIndex((i) => i.key === item.key), by) }))}
-          onRemove={() => { setDialog(null); put((r) => ({ ...r, items: r.items.filter((i) => i.key !== item.key) })); }}
+          onSwap={async () => {
+            if (await ask({ kind: 'swap', round: round.id, key: item.key })) setDialog(null);
+          }}
+          onLock={() =>
+            put((r) => ({ ...r, items: r.items.map((i) => (i.key === item.key ? { ...i, locked: !i.locked } : i)) }))
+          }
+          onMove={(by) =>
+            put((r) => ({
+              ...r,
+              items: moved(
+                r.items,
+                r.items.findIndex((i) => i.key === item.key),
+                by,
+              ),
+            }))
+          }
+          onRemove={() => {
+            setDialog(null);
+            put((r) => ({ ...r, items: r.items.filter((i) => i.key !== item.key) }));
+          }}
         />
       )}
       {dialog === 'round' && shown && task && (
-        <RoundDialog round={round} shown={shown} task={task} games={games} letters={plan.letters} put={put} ask={ask} said={said} onClose={() => setDialog(null)} />
+        <RoundDialog
+          round={round}
+          shown={shown}
+          task={task}
+          games={games}
+          letters={plan.letters}
+          put={put}
+          ask={ask}
+          said={said}
+          onClose={() => setDialog(null)}
+        />
       )}
     </li>
   );
@@ -105,17 +196,37 @@ const WHO = { adult: 'You', together: 'Together', children: 'They' } as const;
 function Script({ shown, reminder }: { shown: ShownRound; reminder: string }) {
   return (
     <div className="mb-1 rounded-xl bg-card p-4">
-      <p className="mb-2 font-word text-lg">{shown.opening}{shown.model && <span className="text-muted"> You do “{shown.model}” first.</span>}</p>
-      <p className="text-muted">With hands: {shown.gesture}{reminder && <em> {reminder}</em>}</p>
+      <p className="mb-2 font-word text-lg">
+        {shown.opening}
+        {shown.model && <span className="text-muted"> You do “{shown.model}” first.</span>}
+      </p>
+      <p className="text-muted">
+        With hands: {shown.gesture}
+        {reminder && <em> {reminder}</em>}
+      </p>
       <p className="mb-3 text-muted">How it is judged: {shown.judged}.</p>
       <ol className="divide-y divide-line border-t border-line">
         {shown.items.map((item) => (
           <li key={item.key} className="py-2">
-            {item.problem ? <p className="text-red">{item.label}: {item.problem}</p> : (
+            {item.problem ? (
+              <p className="text-red">
+                {item.label}: {item.problem}
+              </p>
+            ) : (
               <>
-                <p className="font-word text-lg"><span className="mr-2 rounded-full bg-marigold-soft px-2.5 font-sans text-sm">You</span>{item.say}</p>
+                <p className="font-word text-lg">
+                  <span className="mr-2 rounded-full bg-marigold-soft px-2.5 font-sans text-sm">You</span>
+                  {item.say}
+                </p>
                 {item.script.slice(1).map((line) => (
-                  <p key={line.role + line.text} className="font-word text-lg text-muted"><span className={`mr-2 rounded-full px-2.5 font-sans text-sm text-ink ${line.role === 'children' ? 'bg-slate-soft' : 'bg-paper'}`}>{WHO[line.role]}</span>{line.text}</p>
+                  <p key={line.role + line.text} className="font-word text-lg text-muted">
+                    <span
+                      className={`mr-2 rounded-full px-2.5 font-sans text-sm text-ink ${line.role === 'children' ? 'bg-slate-soft' : 'bg-paper'}`}
+                    >
+                      {WHO[line.role]}
+                    </span>
+                    {line.text}
+                  </p>
                 ))}
               </>
             )}

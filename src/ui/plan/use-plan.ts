@@ -22,7 +22,8 @@ export interface PlanWork {
 
 /** Typing is kept when it rests this long. */
 const REST_MS = 500;
-const AWAY = 'The server cannot be reached. Your changes are still here on the screen; they are kept when you change something once it is back.';
+const AWAY =
+  'The server cannot be reached. Your changes are still here on the screen; they are kept when you change something once it is back.';
 
 /** A plan being worked on: every change is kept on the server, and the last ones can be taken back. */
 export function usePlan(open: OpenPlan): PlanWork {
@@ -36,33 +37,39 @@ export function usePlan(open: OpenPlan): PlanWork {
   const asked = useRef(0);
   const timer = useRef<ReturnType<typeof setTimeout> | undefined>(undefined);
 
-  const send = useCallback(async (body: Plan, change: PlanChange): Promise<boolean> => {
-    clearTimeout(timer.current);
-    timer.current = undefined;
-    asked.current += 1;
-    const mine = asked.current;
-    setState('saving');
-    const answer = await changePlan(open.id, body, change).catch(() => null);
-    // A later change has its own answer on the way.
-    if (mine !== asked.current) return answer?.ok === true;
-    setError(answer === null ? AWAY : answer.ok ? null : answer.error);
-    setState(answer?.ok ? 'saved' : 'unsaved');
-    if (!answer?.ok) return false;
-    latest.current = answer.value.plan;
-    setPlan(answer.value.plan);
-    setShown(answer.value.shown);
-    setSaid(answer.value.said ?? null);
-    return true;
-  }, [open.id]);
+  const send = useCallback(
+    async (body: Plan, change: PlanChange): Promise<boolean> => {
+      clearTimeout(timer.current);
+      timer.current = undefined;
+      asked.current += 1;
+      const mine = asked.current;
+      setState('saving');
+      const answer = await changePlan(open.id, body, change).catch(() => null);
+      // A later change has its own answer on the way.
+      if (mine !== asked.current) return answer?.ok === true;
+      setError(answer === null ? AWAY : answer.ok ? null : answer.error);
+      setState(answer?.ok ? 'saved' : 'unsaved');
+      if (!answer?.ok) return false;
+      latest.current = answer.value.plan;
+      setPlan(answer.value.plan);
+      setShown(answer.value.shown);
+      setSaid(answer.value.said ?? null);
+      return true;
+    },
+    [open.id],
+  );
 
-  const put = useCallback((next: Plan): void => {
-    latest.current = next;
-    setPlan(next);
-    setSaid(null);
-    setState('unsaved');
-    clearTimeout(timer.current);
-    timer.current = setTimeout(() => void send(latest.current, { kind: 'show' }), REST_MS);
-  }, [send]);
+  const put = useCallback(
+    (next: Plan): void => {
+      latest.current = next;
+      setPlan(next);
+      setSaid(null);
+      setState('unsaved');
+      clearTimeout(timer.current);
+      timer.current = setTimeout(() => void send(latest.current, { kind: 'show' }), REST_MS);
+    },
+    [send],
+  );
 
   const remember = (): void => {
     const now = latest.current;
@@ -78,17 +85,22 @@ export function usePlan(open: OpenPlan): PlanWork {
     if (!done) setBefore((was) => was.slice(0, -1));
     return done;
   };
-  const undo = before.length ? (): void => {
-    put(before.at(-1)!);
-    setBefore(before.slice(0, -1));
-  } : null;
+  const undo = before.length
+    ? (): void => {
+        put(before.at(-1)!);
+        setBefore(before.slice(0, -1));
+      }
+    : null;
 
   // What was typed a moment ago is not lost when the screen is left.
-  useEffect(() => () => {
-    if (!timer.current) return;
-    clearTimeout(timer.current);
-    void changePlan(open.id, latest.current, { kind: 'show' }).catch(() => undefined);
-  }, [open.id]);
+  useEffect(
+    () => () => {
+      if (!timer.current) return;
+      clearTimeout(timer.current);
+      void changePlan(open.id, latest.current, { kind: 'show' }).catch(() => undefined);
+    },
+    [open.id],
+  );
 
   return { plan, shown, state, error, said, edit, ask, undo };
 }

@@ -28,33 +28,104 @@ interface AfterProps {
 }
 
 const Chip = ({ on, onTap, children }: { on: boolean; onTap: () => void; children: ReactNode }) => (
-  <button type="button" aria-pressed={on} onClick={onTap} className={`min-h-16 shrink-0 rounded-full border px-4 ${on ? 'border-ink bg-ink text-card' : 'border-line-strong bg-card hover:border-ink'}`}>{children}</button>
+  <button
+    type="button"
+    aria-pressed={on}
+    onClick={onTap}
+    className={`min-h-16 shrink-0 rounded-full border px-4 ${on ? 'border-ink bg-ink text-card' : 'border-line-strong bg-card hover:border-ink'}`}
+  >
+    {children}
+  </button>
 );
 
 /** What is always at hand; and what can still be said of the mark just made, one tap each: undo, which help it took, put right by the child, shown, who differed. */
-export function AfterMark({ canSwap, onSwap, onSkip, noted, onNote, last, nameOf, people, differing, join, onUndo, onMore, onDiffer }: AfterProps) {
-  const toggle = (help: Help): void => onMore({ helps: last!.helps.includes(help) ? last!.helps.filter((h) => h !== help) : [...last!.helps, help] });
+export function AfterMark({
+  canSwap,
+  onSwap,
+  onSkip,
+  noted,
+  onNote,
+  last,
+  nameOf,
+  people,
+  differing,
+  join,
+  onUndo,
+  onMore,
+  onDiffer,
+}: AfterProps) {
+  const toggle = (help: Help): void =>
+    onMore({ helps: last!.helps.includes(help) ? last!.helps.filter((h) => h !== help) : [...last!.helps, help] });
   return (
     <div className="flex min-w-0 items-center gap-2 max-lg:flex-wrap">
-      {canSwap !== null && <button type="button" className="plain min-h-16 shrink-0" disabled={!canSwap} onClick={onSwap}>Other word</button>}
-      {onSkip && <button type="button" className="plain min-h-16 shrink-0" aria-label="Skip: come back to this child later" onClick={onSkip}>Skip</button>}
-      {onNote && <button type="button" className="plain min-h-16 shrink-0" onClick={onNote}>Note{noted && ' ✓'}</button>}
-      <button type="button" className="plain min-h-16 w-40 shrink-0 max-w-full" disabled={!last} onClick={onUndo}>
+      {canSwap !== null && (
+        <button type="button" className="plain min-h-16 shrink-0" disabled={!canSwap} onClick={onSwap}>
+          Other word
+        </button>
+      )}
+      {onSkip && (
+        <button
+          type="button"
+          className="plain min-h-16 shrink-0"
+          aria-label="Skip: come back to this child later"
+          onClick={onSkip}
+        >
+          Skip
+        </button>
+      )}
+      {onNote && (
+        <button type="button" className="plain min-h-16 shrink-0" onClick={onNote}>
+          Note{noted && ' ✓'}
+        </button>
+      )}
+      <button type="button" className="plain min-h-16 w-40 max-w-full shrink-0" disabled={!last} onClick={onUndo}>
         <span className="truncate">Undo{last ? `: ${nameOf(last.childId)}` : ''}</span>
       </button>
-      <div role="group" aria-label={last ? `More about ${nameOf(last.childId)}: ${OUTCOME_WORDS[last.outcome]}` : 'Nothing marked yet'} className="relative flex min-h-16 min-w-0 flex-1 items-center gap-2 overflow-x-auto p-1 max-lg:basis-full">
-        {last && join && <p className="shrink-0 font-word text-2xl"><span className="font-sans text-base text-muted">All join it: </span>{join}</p>}
-        {last?.outcome === 'with-help' && last.childId !== null && LADDER.map((help) => <Chip key={help} on={last.helps.includes(help)} onTap={() => toggle(help)}>{HELP_WORDS[help]}</Chip>)}
+      <div
+        role="group"
+        aria-label={last ? `More about ${nameOf(last.childId)}: ${OUTCOME_WORDS[last.outcome]}` : 'Nothing marked yet'}
+        className="relative flex min-h-16 min-w-0 flex-1 items-center gap-2 overflow-x-auto p-1 max-lg:basis-full"
+      >
+        {last && join && (
+          <p className="shrink-0 font-word text-2xl">
+            <span className="font-sans text-base text-muted">All join it: </span>
+            {join}
+          </p>
+        )}
+        {last?.outcome === 'with-help' &&
+          last.childId !== null &&
+          LADDER.map((help) => (
+            <Chip key={help} on={last.helps.includes(help)} onTap={() => toggle(help)}>
+              {HELP_WORDS[help]}
+            </Chip>
+          ))}
         {last && last.childId !== null && last.outcome !== 'no-reply' && last.outcome !== 'does-not-count' && (
           <>
-            {last.outcome === 'on-own' && <Chip on={last.selfCorrected === true} onTap={() => onMore({ selfCorrected: last.selfCorrected !== true })}>put right<span className="sr-only"> by self</span></Chip>}
-            <Chip on={last.shown === true} onTap={() => onMore({ shown: last.shown !== true })}>shown<span className="sr-only">, not said</span></Chip>
+            {last.outcome === 'on-own' && (
+              <Chip
+                on={last.selfCorrected === true}
+                onTap={() => onMore({ selfCorrected: last.selfCorrected !== true })}
+              >
+                put right<span className="sr-only"> by self</span>
+              </Chip>
+            )}
+            <Chip on={last.shown === true} onTap={() => onMore({ shown: last.shown !== true })}>
+              shown<span className="sr-only">, not said</span>
+            </Chip>
           </>
         )}
         {last?.childId === null && last.outcome !== 'does-not-count' && people.length > 0 && (
           <>
             <span className="shrink-0 text-muted">Who differed?</span>
-            {people.map(({ id }) => <Chip key={id} on={differing.some((d) => d.turn === last.turn && d.childId === id)} onTap={() => onDiffer(id)}>{nameOf(id)}</Chip>)}
+            {people.map(({ id }) => (
+              <Chip
+                key={id}
+                on={differing.some((d) => d.turn === last.turn && d.childId === id)}
+                onTap={() => onDiffer(id)}
+              >
+                {nameOf(id)}
+              </Chip>
+            ))}
           </>
         )}
       </div>

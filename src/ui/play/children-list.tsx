@@ -31,17 +31,34 @@ interface RowProps {
 const Row = memo(function Row({ id, name, away, resting, turn, canChoose, marks, onChoose, onAway }: RowProps) {
   const outcomes = marks ? (marks.split(' ') as Outcome[]) : [];
   return (
-    <li className={`flex max-w-72 items-stretch border-l-[6px] md:[contain-intrinsic-size:auto_4rem] md:[content-visibility:auto] ${turn ? 'border-slate bg-slate-soft' : 'border-transparent'}`}>
+    <li
+      className={`flex max-w-72 items-stretch border-l-[6px] md:[contain-intrinsic-size:auto_4rem] md:[content-visibility:auto] ${turn ? 'border-slate bg-slate-soft' : 'border-transparent'}`}
+    >
       <button
-        type="button" disabled={!canChoose || away} onClick={() => onChoose(id)} aria-current={turn ? 'true' : undefined}
-        className={`flex min-h-16 min-w-0 flex-1 items-center justify-between gap-2 pl-3 pr-1 text-left font-word ${turn ? 'font-bold' : ''} ${away || resting ? 'text-muted' : ''}`}
+        type="button"
+        disabled={!canChoose || away}
+        onClick={() => onChoose(id)}
+        aria-current={turn ? 'true' : undefined}
+        className={`flex min-h-16 min-w-0 flex-1 items-center justify-between gap-2 pr-1 pl-3 text-left font-word ${turn ? 'font-bold' : ''} ${away || resting ? 'text-muted' : ''}`}
       >
-        <span className="truncate" title={name}>{name}{resting && ' · rests'}</span>
-        <span className="flex shrink-0 gap-1">{outcomes.map((outcome, i) => <OutcomeMark key={i} outcome={outcome} />)}</span>
+        <span className="truncate" title={name}>
+          {name}
+          {resting && ' · rests'}
+        </span>
+        <span className="flex shrink-0 gap-1">
+          {outcomes.map((outcome, i) => (
+            <OutcomeMark key={i} outcome={outcome} />
+          ))}
+        </span>
       </button>
       {id !== null && (
-        <button type="button" className="min-h-16 w-[4.2rem] shrink-0 text-muted hover:text-ink" onClick={() => onAway(id, !away)}>
-          <span className="sr-only">{name}: </span>{away ? 'back?' : 'away?'}
+        <button
+          type="button"
+          className="min-h-16 w-[4.2rem] shrink-0 text-muted hover:text-ink"
+          onClick={() => onAway(id, !away)}
+        >
+          <span className="sr-only">{name}: </span>
+          {away ? 'back?' : 'away?'}
         </button>
       )}
     </li>
@@ -50,7 +67,7 @@ const Row = memo(function Row({ id, name, away, resting, turn, canChoose, marks,
 
 /** Where to scroll so that what is asked about has a neighbour of its size on either side: where it was if it has, else to the middle. */
 const inSight = (start: number, size: number, from: number, room: number): number =>
-  (start >= from + size && start + 2 * size <= from + room ? from : start - (room - size) / 2);
+  start >= from + size && start + 2 * size <= from + room ? from : start - (room - size) / 2;
 
 /** Marks shown beside a name. */
 const SHOWN = 4;
@@ -73,17 +90,38 @@ export function ChildrenList({ people, nameOf, state, onChoose, onAway, onLate }
   }, [state.childId, playing]);
   const row = (id: string | null, name: string) => (
     <Row
-      key={id ?? 'everyone'} id={id} name={name} away={id !== null && state.away.has(id)} resting={id !== null && state.resting.has(id)} canChoose={playing}
-      turn={(playing || state.phase === 'model') && state.childId === id} onChoose={onChoose} onAway={onAway}
-      marks={state.answers.filter((a) => a.childId === id).slice(-SHOWN).map((a) => a.outcome).join(' ')}
+      key={id ?? 'everyone'}
+      id={id}
+      name={name}
+      away={id !== null && state.away.has(id)}
+      resting={id !== null && state.resting.has(id)}
+      canChoose={playing}
+      turn={(playing || state.phase === 'model') && state.childId === id}
+      onChoose={onChoose}
+      onAway={onAway}
+      marks={state.answers
+        .filter((a) => a.childId === id)
+        .slice(-SHOWN)
+        .map((a) => a.outcome)
+        .join(' ')}
     />
   );
   return (
-    <nav ref={list} aria-label="Children" className="relative min-w-0 border-line py-1 max-md:overflow-x-auto max-md:border-b md:[contain:strict] md:overflow-y-auto md:border-r md:py-3">
+    <nav
+      ref={list}
+      aria-label="Children"
+      className="relative min-w-0 border-line py-1 max-md:overflow-x-auto max-md:border-b md:overflow-y-auto md:border-r md:py-3 md:[contain:strict]"
+    >
       <ul className="max-md:flex max-md:w-max">
         {people.map(({ id }) => row(id, nameOf(id)))}
         {row(null, 'Everyone together')}
-        {onLate && <li><button type="button" className="min-h-16 px-4 text-left text-muted hover:text-ink" onClick={onLate}>Someone came late</button></li>}
+        {onLate && (
+          <li>
+            <button type="button" className="min-h-16 px-4 text-left text-muted hover:text-ink" onClick={onLate}>
+              Someone came late
+            </button>
+          </li>
+        )}
       </ul>
     </nav>
   );

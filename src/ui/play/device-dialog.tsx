@@ -9,12 +9,27 @@ import { useDevice } from './use-device';
 /** Letters of a name or initials of who marks; as at the server’s door. */
 const BY_LIMIT = 24;
 
-interface DeviceDialogProps { readonly team: readonly string[]; readonly onKeys: () => void; readonly onClose: () => void }
+interface DeviceDialogProps {
+  readonly team: readonly string[];
+  readonly onKeys: () => void;
+  readonly onClose: () => void;
+}
 
 const Switch = ({ on, onTap, children }: { on: boolean; onTap: () => void; children: string }) => (
-  <button type="button" role="switch" aria-checked={on} onClick={onTap} className="flex min-h-16 w-full items-center justify-between gap-4 text-left">
+  <button
+    type="button"
+    role="switch"
+    aria-checked={on}
+    onClick={onTap}
+    className="flex min-h-16 w-full items-center justify-between gap-4 text-left"
+  >
     {children}
-    <span aria-hidden="true" className={`flex h-8 w-14 shrink-0 items-center rounded-full border-2 border-ink p-1 ${on ? 'justify-end bg-ink' : 'bg-card'}`}><span className={`size-5 rounded-full ${on ? 'bg-card' : 'bg-ink'}`} /></span>
+    <span
+      aria-hidden="true"
+      className={`flex h-8 w-14 shrink-0 items-center rounded-full border-2 border-ink p-1 ${on ? 'justify-end bg-ink' : 'bg-card'}`}
+    >
+      <span className={`size-5 rounded-full ${on ? 'bg-card' : 'bg-ink'}`} />
+    </span>
   </button>
 );
 
@@ -29,23 +44,63 @@ export function DeviceDialog({ team, onKeys, onClose }: DeviceDialogProps) {
           <legend className="mb-2">Time to think before anyone answers</legend>
           <div className="flex flex-wrap gap-2">
             {THINK_SECONDS.map((seconds) => (
-              <button key={seconds} type="button" aria-pressed={device.think === seconds} onClick={() => change({ think: seconds })} className={`min-h-16 min-w-16 rounded-full border px-4 ${device.think === seconds ? 'border-ink bg-ink text-card' : 'border-line-strong bg-paper hover:border-ink'}`}>{seconds ? `${seconds} s` : 'none'}</button>
+              <button
+                key={seconds}
+                type="button"
+                aria-pressed={device.think === seconds}
+                onClick={() => change({ think: seconds })}
+                className={`min-h-16 min-w-16 rounded-full border px-4 ${device.think === seconds ? 'border-ink bg-ink text-card' : 'border-line-strong bg-paper hover:border-ink'}`}
+              >
+                {seconds ? `${seconds} s` : 'none'}
+              </button>
             ))}
           </div>
         </fieldset>
-        <Switch on={device.showMe} onTap={() => change({ showMe: !device.showMe, ...(device.think ? {} : { think: 5 }) })}>Count down to “show me”</Switch>
-        <Switch on={device.tick} onTap={() => change({ tick: !device.tick })}>A soft tick with each beat</Switch>
-        <Switch on={device.initials} onTap={() => change({ initials: !device.initials })}>Initials in place of names</Switch>
-        <Switch on={look === 'dim'} onTap={() => dress(look === 'dim' ? 'light' : 'dim')}>Dim, for nap time</Switch>
+        <Switch
+          on={device.showMe}
+          onTap={() => change({ showMe: !device.showMe, ...(device.think ? {} : { think: 5 }) })}
+        >
+          Count down to “show me”
+        </Switch>
+        <Switch on={device.tick} onTap={() => change({ tick: !device.tick })}>
+          A soft tick with each beat
+        </Switch>
+        <Switch on={device.initials} onTap={() => change({ initials: !device.initials })}>
+          Initials in place of names
+        </Switch>
+        <Switch on={look === 'dim'} onTap={() => dress(look === 'dim' ? 'light' : 'dim')}>
+          Dim, for nap time
+        </Switch>
         <label className="block py-3">
           <span className="mb-1 block">Who marks (a name or initials, kept with each answer)</span>
-          <input className="field" list="team" maxLength={BY_LIMIT} autoComplete="off" value={device.by} onChange={(e) => change({ by: e.target.value })} />
-          <datalist id="team">{team.map((name) => <option key={name} value={name} />)}</datalist>
+          <input
+            className="field"
+            list="team"
+            maxLength={BY_LIMIT}
+            autoComplete="off"
+            value={device.by}
+            onChange={(e) => change({ by: e.target.value })}
+          />
+          <datalist id="team">
+            {team.map((name) => (
+              <option key={name} value={name} />
+            ))}
+          </datalist>
         </label>
-        <Switch on={device.second} onTap={() => change({ second: !device.second })}>A second pair of ears: I listen along</Switch>
-        {device.second && <p className="py-2 text-muted">{device.by.trim() ? 'Your marks stand beside the others and change nothing. They are compared under Children.' : 'Say above who marks, so that the two can be told apart.'}</p>}
+        <Switch on={device.second} onTap={() => change({ second: !device.second })}>
+          A second pair of ears: I listen along
+        </Switch>
+        {device.second && (
+          <p className="py-2 text-muted">
+            {device.by.trim()
+              ? 'Your marks stand beside the others and change nothing. They are compared under Children.'
+              : 'Say above who marks, so that the two can be told apart.'}
+          </p>
+        )}
       </div>
-      <button type="button" className="plain mt-3 min-h-16 w-full" onClick={onKeys}>Keys</button>
+      <button type="button" className="plain mt-3 min-h-16 w-full" onClick={onKeys}>
+        Keys
+      </button>
     </Dialog>
   );
 }
@@ -54,7 +109,12 @@ export function DeviceDialog({ team, onKeys, onClose }: DeviceDialogProps) {
 export const KeysDialog = ({ onClose }: { onClose: () => void }) => (
   <Dialog open onOpenChange={onClose} title="Keys">
     <dl className="grid grid-cols-[7rem_1fr] gap-y-2">
-      {PLAY_KEYS.map(([key, what]) => <div key={key} className="contents"><dt className="font-word font-bold">{key}</dt><dd>{what}</dd></div>)}
+      {PLAY_KEYS.map(([key, what]) => (
+        <div key={key} className="contents">
+          <dt className="font-word font-bold">{key}</dt>
+          <dd>{what}</dd>
+        </div>
+      ))}
     </dl>
   </Dialog>
 );

@@ -37,19 +37,49 @@ export function HuntView({ item, covered, ticked, onTick, onTyped }: HuntProps) 
   const extra = [...ticked].filter((word) => !view.words.some((w) => w.word === word));
   return (
     <div>
-      <div className="max-w-[56rem]"><BounceLine marks={view.sounds} count={view.sounds.length} size="full" labels={!covered} /></div>
-      <div className="my-2 flex flex-wrap items-center gap-x-6 gap-y-2">
-        <p className="font-word text-5xl font-bold tabular-nums" aria-hidden="true">{clock(left)}</p>
-        <button type="button" className="plain min-h-16 px-6 text-lg" onClick={() => (left ? setRunning(!running) : setLeft(total))}>{running ? 'Stop the clock' : left ? 'Start the clock' : 'Clock back'}</button>
-        <p className="font-word text-3xl"><strong>{ticked.size}</strong> <span className="text-muted">of {view.words.length + extra.length}</span></p>
-        <p role="status" className="font-word text-2xl font-bold text-green">{call}</p>
-        <button type="button" className="plain ml-auto min-h-16" onClick={onTyped}>A word not here</button>
+      <div className="max-w-[56rem]">
+        <BounceLine marks={view.sounds} count={view.sounds.length} size="full" labels={!covered} />
       </div>
-      {covered ? <p className="text-muted">The words are hidden while children can see.</p> : (
-        <ul aria-label="Words to tick" tabIndex={0} className="flex max-h-[19rem] flex-wrap gap-2.5 overflow-y-auto p-1">
+      <div className="my-2 flex flex-wrap items-center gap-x-6 gap-y-2">
+        <p className="font-word text-5xl font-bold tabular-nums" aria-hidden="true">
+          {clock(left)}
+        </p>
+        <button
+          type="button"
+          className="plain min-h-16 px-6 text-lg"
+          onClick={() => (left ? setRunning(!running) : setLeft(total))}
+        >
+          {running ? 'Stop the clock' : left ? 'Start the clock' : 'Clock back'}
+        </button>
+        <p className="font-word text-3xl">
+          <strong>{ticked.size}</strong> <span className="text-muted">of {view.words.length + extra.length}</span>
+        </p>
+        <p role="status" className="font-word text-2xl font-bold text-green">
+          {call}
+        </p>
+        <button type="button" className="plain ml-auto min-h-16" onClick={onTyped}>
+          A word not here
+        </button>
+      </div>
+      {covered ? (
+        <p className="text-muted">The words are hidden while children can see.</p>
+      ) : (
+        <ul
+          aria-label="Words to tick"
+          tabIndex={0}
+          className="flex max-h-[19rem] flex-wrap gap-2.5 overflow-y-auto p-1"
+        >
           {[...view.words.map((w) => w.word), ...extra].map((word) => (
             <li key={word}>
-              <button type="button" aria-pressed={ticked.has(word)} onClick={() => onTick(word, !ticked.has(word))} className={`min-h-16 rounded-full border px-5 font-word text-2xl ${ticked.has(word) ? 'border-ink bg-ink text-card' : 'border-line-strong bg-card hover:border-ink'}`}>{ticked.has(word) && <span aria-hidden="true">✓ </span>}{word}</button>
+              <button
+                type="button"
+                aria-pressed={ticked.has(word)}
+                onClick={() => onTick(word, !ticked.has(word))}
+                className={`min-h-16 rounded-full border px-5 font-word text-2xl ${ticked.has(word) ? 'border-ink bg-ink text-card' : 'border-line-strong bg-card hover:border-ink'}`}
+              >
+                {ticked.has(word) && <span aria-hidden="true">✓ </span>}
+                {word}
+              </button>
             </li>
           ))}
         </ul>

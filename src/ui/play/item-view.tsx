@@ -21,54 +21,86 @@ interface ItemViewProps {
 /** How many beats the bounce line or the row of beats of an item has. */
 export function beatsOf({ view, marks }: Pick<Item, 'view' | 'marks'>): number {
   switch (view.kind) {
-    case 'line': return view.parts?.length ?? marks.length;
-    case 'beats': return view.parts.length;
-    case 'list': return view.entries.length;
-    case 'change': return view.from.length;
-    default: return 0;
+    case 'line':
+      return view.parts?.length ?? marks.length;
+    case 'beats':
+      return view.parts.length;
+    case 'list':
+      return view.entries.length;
+    case 'change':
+      return view.from.length;
+    default:
+      return 0;
   }
 }
 
-const lifted = (indices: readonly number[], way: 'up' | 'down'): Record<number, 'up' | 'down'> => Object.fromEntries(indices.map((i) => [i, way]));
+const lifted = (indices: readonly number[], way: 'up' | 'down'): Record<number, 'up' | 'down'> =>
+  Object.fromEntries(indices.map((i) => [i, way]));
 
 /** Each task drawn properly: a line, a pair, a row, a change, beats, a list, a story. */
 export function ItemView(props: ItemViewProps) {
   const { item, covered, lit } = props;
   const { view } = item;
   switch (view.kind) {
-    case 'line': return <OneLine {...props} view={view} />;
-    case 'pair': return (
-      <ul className="flex flex-wrap items-baseline gap-x-14 gap-y-4 py-4">
-        {item.words.map((w) => (
-          <li key={w.word} className="min-w-0">
-            <span className="block font-word text-6xl font-bold leading-tight wrap-anywhere lg:text-7xl">{covered ? '…' : w.word}</span>
-            {!covered && <span className="mt-3 block"><BounceLine marks={w.marks} count={w.count} size="list" /></span>}
-          </li>
-        ))}
-      </ul>
-    );
-    case 'row': return <Row item={item} view={view} covered={covered} />;
-    case 'change': return <Change view={view} covered={covered} lit={lit} />;
-    case 'beats': return <Beats {...props} view={view} />;
-    case 'list': return (
-      <ol className="flex flex-wrap items-baseline gap-x-8 gap-y-3 py-4 font-word text-5xl font-bold">
-        {view.entries.map((entry, i) => (
-          <li key={entry} className={`flex items-baseline gap-3 ${lit > i ? 'border-b-8 border-marigold' : 'border-b-8 border-transparent'}`}>
-            <span className="font-sans text-xl font-normal text-muted">{i + 1}</span>{covered ? '…' : entry}
-          </li>
-        ))}
-      </ol>
-    );
-    case 'story': return (
-      <div className="max-w-[52rem] space-y-3 py-2 font-word text-3xl leading-snug">
-        {view.sentences.map((sentence, i) => (
-          <p key={i}>
-            {sentence.map((w, j) => (w.hit && !covered ? <strong key={j} className="border-b-4 border-marigold">{w.text} </strong> : <span key={j}>{w.text} </span>))}
-          </p>
-        ))}
-      </div>
-    );
-    case 'hunt': return null;
+    case 'line':
+      return <OneLine {...props} view={view} />;
+    case 'pair':
+      return (
+        <ul className="flex flex-wrap items-baseline gap-x-14 gap-y-4 py-4">
+          {item.words.map((w) => (
+            <li key={w.word} className="min-w-0">
+              <span className="block font-word text-6xl leading-tight font-bold wrap-anywhere lg:text-7xl">
+                {covered ? '…' : w.word}
+              </span>
+              {!covered && (
+                <span className="mt-3 block">
+                  <BounceLine marks={w.marks} count={w.count} size="list" />
+                </span>
+              )}
+            </li>
+          ))}
+        </ul>
+      );
+    case 'row':
+      return <Row item={item} view={view} covered={covered} />;
+    case 'change':
+      return <Change view={view} covered={covered} lit={lit} />;
+    case 'beats':
+      return <Beats {...props} view={view} />;
+    case 'list':
+      return (
+        <ol className="flex flex-wrap items-baseline gap-x-8 gap-y-3 py-4 font-word text-5xl font-bold">
+          {view.entries.map((entry, i) => (
+            <li
+              key={entry}
+              className={`flex items-baseline gap-3 ${lit > i ? 'border-b-8 border-marigold' : 'border-b-8 border-transparent'}`}
+            >
+              <span className="font-sans text-xl font-normal text-muted">{i + 1}</span>
+              {covered ? '…' : entry}
+            </li>
+          ))}
+        </ol>
+      );
+    case 'story':
+      return (
+        <div className="max-w-[52rem] space-y-3 py-2 font-word text-3xl leading-snug">
+          {view.sentences.map((sentence, i) => (
+            <p key={i}>
+              {sentence.map((w, j) =>
+                w.hit && !covered ? (
+                  <strong key={j} className="border-b-4 border-marigold">
+                    {w.text}{' '}
+                  </strong>
+                ) : (
+                  <span key={j}>{w.text} </span>
+                ),
+              )}
+            </p>
+          ))}
+        </div>
+      );
+    case 'hunt':
+      return null;
   }
 }
 
@@ -76,15 +108,31 @@ type Of<K extends View['kind']> = Extract<View, { kind: K }>;
 
 /** One word on its bounce line. Where the adult says larger parts, they stand above it. */
 function OneLine({ item, view, covered, letters, lit, missed, onTap }: ItemViewProps & { view: Of<'line'> }) {
-  const states: MarkState[] = item.marks.map((_, i) => (view.parts === null && lit > i ? 'lit' : missed.includes(i) ? 'missed' : 'plain'));
+  const states: MarkState[] = item.marks.map((_, i) =>
+    view.parts === null && lit > i ? 'lit' : missed.includes(i) ? 'missed' : 'plain',
+  );
   return (
     <div className="max-w-[46rem] pb-2">
       {view.parts && (
         <p className="flex flex-wrap gap-x-8 pb-4 font-word text-6xl font-bold">
-          {view.parts.map((part, i) => <span key={i} className={`border-b-8 ${lit > i ? 'border-marigold' : 'border-line'}`}>{covered ? '…' : part}</span>)}
+          {view.parts.map((part, i) => (
+            <span key={i} className={`border-b-8 ${lit > i ? 'border-marigold' : 'border-line'}`}>
+              {covered ? '…' : part}
+            </span>
+          ))}
         </p>
       )}
-      <BounceLine room="var(--room)" marks={item.marks} count={item.count} size="full" labels={!covered} letters={letters && !covered} states={states} spot={view.parts ? null : view.spot} onTap={onTap} />
+      <BounceLine
+        room="var(--room)"
+        marks={item.marks}
+        count={item.count}
+        size="full"
+        labels={!covered}
+        letters={letters && !covered}
+        states={states}
+        spot={view.parts ? null : view.spot}
+        onTap={onTap}
+      />
     </div>
   );
 }
@@ -98,9 +146,19 @@ function Row({ item, view, covered }: { item: Item; view: Of<'row'>; covered: bo
         const asked = view.first && i === 0;
         return (
           <li key={w.word} className={`min-w-0 ${asked ? 'pr-6 max-md:basis-full' : ''}`}>
-            {item.task === 'blend-pictures' && w.picture && <span className="mb-2 block"><Picture code={w.picture} size={120} /></span>}
-            <span className={`block border-b-8 pb-1 font-word font-bold leading-tight wrap-anywhere ${asked ? 'text-6xl' : 'text-5xl'} ${right ? 'border-green' : 'border-transparent'}`}>{covered ? '…' : w.word}</span>
-            <span className="block min-h-7 text-lg text-muted">{asked ? 'rhymes with' : right ? (item.task.endsWith('odd') ? 'the odd one' : 'this one') : ''}</span>
+            {item.task === 'blend-pictures' && w.picture && (
+              <span className="mb-2 block">
+                <Picture code={w.picture} size={120} />
+              </span>
+            )}
+            <span
+              className={`block border-b-8 pb-1 font-word leading-tight font-bold wrap-anywhere ${asked ? 'text-6xl' : 'text-5xl'} ${right ? 'border-green' : 'border-transparent'}`}
+            >
+              {covered ? '…' : w.word}
+            </span>
+            <span className="block min-h-7 text-lg text-muted">
+              {asked ? 'rhymes with' : right ? (item.task.endsWith('odd') ? 'the odd one' : 'this one') : ''}
+            </span>
           </li>
         );
       })}
@@ -111,12 +169,26 @@ function Row({ item, view, covered }: { item: Item; view: Of<'row'>; covered: bo
 /** The line as it was with what leaves lifted out, and the line it becomes with what drops in. */
 function Change({ view, covered, lit }: { view: Of<'change'>; covered: boolean; lit: number }) {
   const line = (marks: readonly Mark[], lifts: Record<number, 'up' | 'down'>, lights: number) => (
-    <BounceLine marks={marks} count={marks.length} size="full" labels={!covered} lifts={lifts} states={marks.map((_, i) => (lights > i ? 'lit' : 'plain'))} />
+    <BounceLine
+      marks={marks}
+      count={marks.length}
+      size="full"
+      labels={!covered}
+      lifts={lifts}
+      states={marks.map((_, i) => (lights > i ? 'lit' : 'plain'))}
+    />
   );
   return (
-    <div className="grid max-w-[46rem] items-start gap-x-8 gap-y-4 pb-2 lg:grid-cols-(--lines)" style={{ '--lines': `minmax(0, ${lineLength(view.from)}fr) auto minmax(0, ${lineLength(view.to)}fr)` } as CSSProperties}>
+    <div
+      className="grid max-w-[46rem] items-start gap-x-8 gap-y-4 pb-2 lg:grid-cols-(--lines)"
+      style={
+        { '--lines': `minmax(0, ${lineLength(view.from)}fr) auto minmax(0, ${lineLength(view.to)}fr)` } as CSSProperties
+      }
+    >
       <div className="min-w-0">{line(view.from, lifted(view.gone, 'up'), lit)}</div>
-      <span aria-hidden="true" className="pt-9 font-word text-5xl text-muted max-lg:hidden">→</span>
+      <span aria-hidden="true" className="pt-9 font-word text-5xl text-muted max-lg:hidden">
+        →
+      </span>
       <div className="min-w-0">{line(view.to, lifted(view.come, 'down'), -1)}</div>
     </div>
   );
@@ -129,8 +201,15 @@ function Beats({ view, lit, covered, ownName }: ItemViewProps & { view: Of<'beat
     <ol className="flex flex-wrap gap-x-7 gap-y-4 py-4">
       {view.parts.map((part, i) => (
         <li key={i} className={`flex flex-col items-center gap-3 ${view.out === i ? '-translate-y-3' : ''}`}>
-          <span className={`font-word text-5xl font-bold ${view.out === i ? 'text-muted line-through decoration-4' : ''}`}>{covered ? '…' : part}</span>
-          <span aria-hidden="true" className={`size-7 rounded-full border-4 ${lit > i ? 'border-marigold bg-marigold' : view.out === i ? 'border-dashed border-line-strong' : 'border-ink bg-ink'}`} />
+          <span
+            className={`font-word text-5xl font-bold ${view.out === i ? 'text-muted line-through decoration-4' : ''}`}
+          >
+            {covered ? '…' : part}
+          </span>
+          <span
+            aria-hidden="true"
+            className={`size-7 rounded-full border-4 ${lit > i ? 'border-marigold bg-marigold' : view.out === i ? 'border-dashed border-line-strong' : 'border-ink bg-ink'}`}
+          />
         </li>
       ))}
     </ol>

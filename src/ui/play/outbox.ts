@@ -7,7 +7,11 @@ import { timeOf } from '@/core/sessions/stamps';
  * outbox when the server has said that it keeps it; a copy of the whole log stays until the session is over, so that a page
  * loaded without a network is where it was.
  */
-interface Row { readonly id: string; readonly sessionId: string; readonly entry: Entry }
+interface Row {
+  readonly id: string;
+  readonly sessionId: string;
+  readonly entry: Entry;
+}
 
 /** A copy nobody came back for goes after this. */
 const KEPT_MS = 7 * 86_400_000;
@@ -16,7 +20,8 @@ let opened: Promise<IDBPDatabase> | undefined;
 const open = (): Promise<IDBPDatabase> =>
   (opened ??= openDB('bouncy-echo', 2, {
     upgrade: (db, from) => {
-      for (const name of from < 1 ? ['outbox', 'kept'] : ['kept']) db.createObjectStore(name, { keyPath: 'id' }).createIndex('session', 'sessionId');
+      for (const name of from < 1 ? ['outbox', 'kept'] : ['kept'])
+        db.createObjectStore(name, { keyPath: 'id' }).createIndex('session', 'sessionId');
     },
     // Another tab with a newer build may open its version.
     blocking: () => void opened?.then((db) => db.close()),
@@ -29,8 +34,14 @@ export async function keep(sessionId: string, entry: Entry): Promise<void> {
   const transaction = (await open()).transaction(['outbox', 'kept'], 'readwrite', { durability: 'strict' });
   const row: Row = { id: entry.id, sessionId, entry };
   // A put that fails ends the transaction, and that is what is waited for.
-  transaction.objectStore('outbox').put(row).catch(() => undefined);
-  transaction.objectStore('kept').put(row).catch(() => undefined);
+  transaction
+    .objectStore('outbox')
+    .put(row)
+    .catch(() => undefined);
+  transaction
+    .objectStore('kept')
+    .put(row)
+    .catch(() => undefined);
   await transaction.done;
 }
 
@@ -47,7 +58,10 @@ export async function keptLog(sessionId: string): Promise<Entry[]> {
 /** Copies what came from the server, so that it is here after a reload without it. */
 export async function copy(sessionId: string, entries: readonly Entry[]): Promise<void> {
   const transaction = (await open()).transaction('kept', 'readwrite');
-  await Promise.all([...entries.map((entry) => transaction.store.put({ id: entry.id, sessionId, entry } satisfies Row)), transaction.done]);
+  await Promise.all([
+    ...entries.map((entry) => transaction.store.put({ id: entry.id, sessionId, entry } satisfies Row)),
+    transaction.done,
+  ]);
 }
 
 /** The sessions that have something waiting. */
@@ -73,5 +87,9 @@ export async function forget(sessionId: string, now: number): Promise<void> {
   const db = await open();
   const rows = (await db.getAll('kept')) as Row[];
   const held = new Set(await waitingSessions());
-  await drop(rows.filter((row) => !held.has(row.sessionId) && (row.sessionId === sessionId || now - timeOf(row.id) > KEPT_MS)).map((row) => row.id));
+  await drop(
+    rows
+      .filter((row) => !held.has(row.sessionId) && (row.sessionId === sessionId || now - timeOf(row.id) > KEPT_MS))
+      .map((row) => row.id),
+  );
 }

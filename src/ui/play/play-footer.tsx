@@ -33,7 +33,9 @@ export const Marks = memo(function Marks({ who, likely, covered, noHelp, onMark,
           <span className="sr-only">{who} said</span>
           {likely.map((answer, i) => (
             <button
-              key={i} type="button" onClick={() => onMark(answer.outcome, answer)}
+              key={i}
+              type="button"
+              onClick={() => onMark(answer.outcome, answer)}
               className="flex min-h-16 shrink-0 items-center gap-2.5 rounded-full border border-line-strong bg-paper px-4 hover:border-ink"
             >
               {!covered && answer.show && <span className="font-word text-2xl">{answer.show}</span>}
@@ -42,21 +44,45 @@ export const Marks = memo(function Marks({ who, likely, covered, noHelp, onMark,
             </button>
           ))}
         </div>
-        {onElse && <button type="button" onClick={onElse} className="min-h-16 shrink-0 rounded-full border border-dashed border-line-strong px-4 hover:border-ink"><span className="max-sm:sr-only">Something else</span><span aria-hidden="true" className="sm:hidden">…</span></button>}
-      </div>
-      <div className={`grid grid-cols-6 gap-3 ${noHelp ? 'sm:grid-cols-[2fr_2fr_1fr_1fr]' : 'sm:grid-cols-[2fr_2fr_1fr_1fr_1fr]'}`}>
-        {OUTCOMES.map((outcome, i) => (noHelp && outcome === 'with-help' ? null : (
-          <button key={outcome} type="button" onClick={() => onMark(outcome)} className={`flex min-h-20 items-center justify-center gap-3 rounded-2xl border-ink px-2 font-word leading-tight ${LOOK[outcome]}`}>
-            {OUTCOME_WORDS[outcome]}
-            <kbd className={`font-sans text-base ${i === 0 ? '' : 'text-muted'} max-md:hidden`}>{i + 1}</kbd>
+        {onElse && (
+          <button
+            type="button"
+            onClick={onElse}
+            className="min-h-16 shrink-0 rounded-full border border-dashed border-line-strong px-4 hover:border-ink"
+          >
+            <span className="max-sm:sr-only">Something else</span>
+            <span aria-hidden="true" className="sm:hidden">
+              …
+            </span>
           </button>
-        )))}
+        )}
+      </div>
+      <div
+        className={`grid grid-cols-6 gap-3 ${noHelp ? 'sm:grid-cols-[2fr_2fr_1fr_1fr]' : 'sm:grid-cols-[2fr_2fr_1fr_1fr_1fr]'}`}
+      >
+        {OUTCOMES.map((outcome, i) =>
+          noHelp && outcome === 'with-help' ? null : (
+            <button
+              key={outcome}
+              type="button"
+              onClick={() => onMark(outcome)}
+              className={`flex min-h-20 items-center justify-center gap-3 rounded-2xl border-ink px-2 font-word leading-tight ${LOOK[outcome]}`}
+            >
+              {OUTCOME_WORDS[outcome]}
+              <kbd className={`font-sans text-base ${i === 0 ? '' : 'text-muted'} max-md:hidden`}>{i + 1}</kbd>
+            </button>
+          ),
+        )}
       </div>
     </>
   );
 });
 
-interface CallingProps { readonly people: readonly { readonly id: string; readonly turns: number }[]; readonly nameOf: (id: string) => string; readonly onChoose: (id: string) => void }
+interface CallingProps {
+  readonly people: readonly { readonly id: string; readonly turns: number }[];
+  readonly nameOf: (id: string) => string;
+  readonly onChoose: (id: string) => void;
+}
 
 /** Who wants to? The names, those with the fewest turns told apart by how many they had. */
 export function Calling({ people, nameOf, onChoose }: CallingProps) {
@@ -65,7 +91,15 @@ export function Calling({ people, nameOf, onChoose }: CallingProps) {
       <p className="mb-2 font-word text-2xl font-bold">Who wants to? Tap who answers.</p>
       <ul tabIndex={0} aria-label="Who answers" className="flex max-h-[9.5rem] flex-wrap gap-2.5 overflow-y-auto p-1">
         {people.map(({ id, turns }) => (
-          <li key={id}><button type="button" onClick={() => onChoose(id)} className="flex min-h-16 items-center gap-2 rounded-full border border-line-strong bg-card px-5 font-word text-2xl hover:border-ink">{nameOf(id)} <span className="font-sans text-base text-muted">{turns}</span></button></li>
+          <li key={id}>
+            <button
+              type="button"
+              onClick={() => onChoose(id)}
+              className="flex min-h-16 items-center gap-2 rounded-full border border-line-strong bg-card px-5 font-word text-2xl hover:border-ink"
+            >
+              {nameOf(id)} <span className="font-sans text-base text-muted">{turns}</span>
+            </button>
+          </li>
         ))}
       </ul>
     </div>

@@ -7,11 +7,27 @@ export const LIKELY_KEYS = ['z', 'x', 'c', 'v'] as const;
 
 /** What the help shows. */
 export const PLAY_KEYS: readonly (readonly [string, string])[] = [
-  ['1', 'On own'], ['2', 'With help'], ['3', 'Not yet'], ['4', 'No reply'], ['5', 'Doesn’t count'],
-  ['Z X C V', 'the likely answers'], ['Space', 'beat the sounds out'], ['↑ ↓', 'another child'],
-  ['← →', 'my turn, together, your turn'], ['A', 'said again'], ['S', 'slower'], ['W', 'other word'], ['P', 'come back to this child later'], ['N', 'note'], ['T', 'something else they said'],
-  ['O', 'put right by self'], ['B', 'pause'], ['D', 'on this device'],
-  ['U', 'undo'], ['H', 'children can see'], ['?', 'these keys'],
+  ['1', 'On own'],
+  ['2', 'With help'],
+  ['3', 'Not yet'],
+  ['4', 'No reply'],
+  ['5', 'Doesn’t count'],
+  ['Z X C V', 'the likely answers'],
+  ['Space', 'beat the sounds out'],
+  ['↑ ↓', 'another child'],
+  ['← →', 'my turn, together, your turn'],
+  ['A', 'said again'],
+  ['S', 'slower'],
+  ['W', 'other word'],
+  ['P', 'come back to this child later'],
+  ['N', 'note'],
+  ['T', 'something else they said'],
+  ['O', 'put right by self'],
+  ['B', 'pause'],
+  ['D', 'on this device'],
+  ['U', 'undo'],
+  ['H', 'children can see'],
+  ['?', 'these keys'],
 ];
 
 interface PlayKeys {
@@ -20,7 +36,8 @@ interface PlayKeys {
 }
 
 const typing = (target: EventTarget | null): boolean =>
-  target instanceof HTMLElement && (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName));
+  target instanceof HTMLElement &&
+  (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName));
 
 /** Shortcuts of the run. They never fire while someone types, with a modifier, or for a key held down. */
 export function usePlayKeys(now: PlayKeys): void {

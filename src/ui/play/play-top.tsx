@@ -26,7 +26,20 @@ const LONGEST_MINUTES = 90;
 const MOST_DOTS = 10;
 
 /** Round, item, minutes, and quietly what still waits for the server. */
-export function PlayTop({ title, detail, done, planned, minutes, startedAt, covered, pending, onCover, onFinish, onPause, onDevice }: PlayTopProps) {
+export function PlayTop({
+  title,
+  detail,
+  done,
+  planned,
+  minutes,
+  startedAt,
+  covered,
+  pending,
+  onCover,
+  onFinish,
+  onPause,
+  onDevice,
+}: PlayTopProps) {
   const [now, setNow] = useState<number | null>(null);
   useEffect(() => {
     const tick = (): void => setNow(Date.now());
@@ -40,28 +53,62 @@ export function PlayTop({ title, detail, done, planned, minutes, startedAt, cove
   const late = useLate(pending > 0);
   const used = now && startedAt ? Math.max(0, Math.floor((now - startedAt) / 60_000)) : 0;
   return (
-    <header className="relative flex flex-wrap items-center gap-x-5 gap-y-1 lg:flex-nowrap border-b border-line px-4 py-1 sm:px-7">
-      <p className="min-w-0 font-word text-xl font-bold leading-tight lg:truncate">{title} <span className="font-sans text-base font-normal text-muted">{detail}</span></p>
-      <p className="flex shrink-0 items-center gap-1" role="img" aria-label={`${Math.min(done, planned)} of ${planned} turns done`}>
+    <header className="relative flex flex-wrap items-center gap-x-5 gap-y-1 border-b border-line px-4 py-1 sm:px-7 lg:flex-nowrap">
+      <p className="min-w-0 font-word text-xl leading-tight font-bold lg:truncate">
+        {title} <span className="font-sans text-base font-normal text-muted">{detail}</span>
+      </p>
+      <p
+        className="flex shrink-0 items-center gap-1"
+        role="img"
+        aria-label={`${Math.min(done, planned)} of ${planned} turns done`}
+      >
         {planned > MOST_DOTS ? (
           <>
-            <span className="block h-2 w-24 overflow-hidden rounded-full bg-line"><span className="block h-full bg-ink" style={{ width: `${(100 * Math.min(done, planned)) / planned}%` }} /></span>
-            <span className="ml-1 whitespace-nowrap text-muted">{Math.min(done, planned)} of {planned}</span>
+            <span className="block h-2 w-24 overflow-hidden rounded-full bg-line">
+              <span
+                className="block h-full bg-ink"
+                style={{ width: `${(100 * Math.min(done, planned)) / planned}%` }}
+              />
+            </span>
+            <span className="ml-1 whitespace-nowrap text-muted">
+              {Math.min(done, planned)} of {planned}
+            </span>
           </>
-        ) : Array.from({ length: planned }, (_, i) => (
-          <span key={i} className={`h-2 w-4 rounded-full ${i < done ? 'bg-ink' : i === done ? 'bg-marigold' : 'bg-line'}`} />
-        ))}
+        ) : (
+          Array.from({ length: planned }, (_, i) => (
+            <span
+              key={i}
+              className={`h-2 w-4 rounded-full ${i < done ? 'bg-ink' : i === done ? 'bg-marigold' : 'bg-line'}`}
+            />
+          ))
+        )}
       </p>
       <div className="ml-auto flex flex-wrap items-center gap-2 lg:shrink-0 lg:flex-nowrap">
         <p className="min-w-24 pr-2 text-right text-muted">
           {used > LONGEST_MINUTES ? `about ${minutes} min` : `${used} of ${minutes} min`}
         </p>
-        <button type="button" className="plain min-h-16" aria-pressed={covered} onClick={onCover}>Children can see{covered && ' ✓'}</button>
-        <button type="button" className="plain min-h-16" onClick={onPause}>Pause</button>
-        <button type="button" className="plain min-h-16 min-w-16" aria-label="On this device: thinking time, initials, who marks" onClick={onDevice}><Settings2 aria-hidden="true" /></button>
-        <button type="button" className="plain min-h-16" onClick={onFinish}>Finish</button>
+        <button type="button" className="plain min-h-16" aria-pressed={covered} onClick={onCover}>
+          Children can see{covered && ' ✓'}
+        </button>
+        <button type="button" className="plain min-h-16" onClick={onPause}>
+          Pause
+        </button>
+        <button
+          type="button"
+          className="plain min-h-16 min-w-16"
+          aria-label="On this device: thinking time, initials, who marks"
+          onClick={onDevice}
+        >
+          <Settings2 aria-hidden="true" />
+        </button>
+        <button type="button" className="plain min-h-16" onClick={onFinish}>
+          Finish
+        </button>
       </div>
-      <p role="status" className={`absolute right-4 top-full z-10 rounded-b-lg bg-marigold-soft px-4 py-1 sm:right-7 ${late ? '' : 'sr-only'}`}>
+      <p
+        role="status"
+        className={`absolute top-full right-4 z-10 rounded-b-lg bg-marigold-soft px-4 py-1 sm:right-7 ${late ? '' : 'sr-only'}`}
+      >
         {late ? `${pending} on this device, not yet on the server` : ''}
       </p>
     </header>

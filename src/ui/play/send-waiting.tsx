@@ -29,5 +29,9 @@ export function SendWaiting() {
       for (const sync of running) sync.stop();
     };
   }, [router]);
-  return <p role="status" className={news ? 'bg-marigold-soft px-4 py-2 sm:px-10' : 'sr-only'}>{news}</p>;
+  return (
+    <p role="status" className={news ? 'bg-marigold-soft px-4 py-2 sm:px-10' : 'sr-only'}>
+      {news}
+    </p>
+  );
 }

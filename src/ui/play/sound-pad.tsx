@@ -13,7 +13,11 @@ import { ErrorMessage } from '../kit/message';
 import { MANNER_WORDS } from '../kit/manners';
 
 /** What was said and what to make of it. */
-export interface Heard { readonly chunks: readonly (readonly string[])[]; readonly word: string; readonly judgement: Judgement }
+export interface Heard {
+  readonly chunks: readonly (readonly string[])[];
+  readonly word: string;
+  readonly judgement: Judgement;
+}
 
 interface PadProps {
   readonly sessionId: string;
@@ -27,69 +31,129 @@ interface PadProps {
   readonly onClose: () => void;
 }
 
-interface PadKey { readonly ipa: string; readonly label: string; readonly as?: string | undefined }
+interface PadKey {
+  readonly ipa: string;
+  readonly label: string;
+  readonly as?: string | undefined;
+}
 
 /** Anything else they said: tap its sounds, by how they are made, or type it as a word. Judged at once, with or without the server. */
 export function SoundPad({ sessionId, round, itemKey, accent, who, question, onMark, onClose }: PadProps) {
-  const apart = question?.judged.by === 'sounds' && question.judged.apart === true || question?.judged.by === 'parts';
+  const apart = (question?.judged.by === 'sounds' && question.judged.apart === true) || question?.judged.by === 'parts';
   const [chunks, setChunks] = useState<readonly (readonly string[])[]>([]);
   const [parted, setParted] = useState(apart);
   const [find, setFind] = useState('');
   const [error, setError] = useState('');
   const [served, setServed] = useState<Heard | null>(null);
   const [busy, begin] = useTransition();
-  const rows = useMemo(() => chart(accent).map((row) => ({ name: MANNER_WORDS[row.manner]!, keys: row.cells.flatMap((c) => c.sounds) })), [accent]);
+  const rows = useMemo(
+    () => chart(accent).map((row) => ({ name: MANNER_WORDS[row.manner]!, keys: row.cells.flatMap((c) => c.sounds) })),
+    [accent],
+  );
   // A vowel with its r, or with a weak l, is two taps.
   const vowels = useMemo(() => vowelPad(accent).filter((v) => !v.ipa.includes(' ')), [accent]);
   const wanted = find.trim().toLowerCase();
-  const fits = ({ label, as, ipa }: PadKey): boolean => !wanted || label.startsWith(wanted) || as?.startsWith(wanted) === true || ipa === find.trim();
+  const fits = ({ label, as, ipa }: PadKey): boolean =>
+    !wanted || label.startsWith(wanted) || as?.startsWith(wanted) === true || ipa === find.trim();
   const all: PadKey[] = [...rows.flatMap((r) => r.keys), ...vowels];
-  const exact = all.find((k) => k.label === wanted || k.ipa === find.trim()) ?? (all.filter(fits).length === 1 ? all.find(fits) : undefined);
+  const exact =
+    all.find((k) => k.label === wanted || k.ipa === find.trim()) ??
+    (all.filter(fits).length === 1 ? all.find(fits) : undefined);
 
   const put = (key: PadKey): void => {
     setServed(null);
     setFind('');
-    setChunks((was) => (parted || !was.length ? [...was, [key.ipa]] : [...was.slice(0, -1), [...was.at(-1)!, key.ipa]]));
+    setChunks((was) =>
+      parted || !was.length ? [...was, [key.ipa]] : [...was.slice(0, -1), [...was.at(-1)!, key.ipa]],
+    );
   };
-  const back = (): void => setChunks((was) => (was.at(-1) && was.at(-1)!.length > 1 ? [...was.slice(0, -1), was.at(-1)!.slice(0, -1)] : was.slice(0, -1)));
+  const back = (): void =>
+    setChunks((was) =>
+      was.at(-1) && was.at(-1)!.length > 1 ? [...was.slice(0, -1), was.at(-1)!.slice(0, -1)] : was.slice(0, -1),
+    );
   const labels = chunks.map((chunk) => chunk.map((ipa) => labelOf(ipa, accent).label).join('')).join(' · ');
   const own = question && chunks.length ? judge(question, chunks) : null;
   const heard: Heard | null = served ?? (own ? { chunks, word: '', judgement: own } : null);
 
-  const asWord = (): void => begin(async () => {
-    const answer = await judgeTyped(sessionId, round, itemKey, find).catch(() => null);
-    if (!answer?.ok) {
-      setError(answer ? answer.error : 'The server cannot be reached, and only it can read a spelling. Tap the sounds instead.');
-      return;
-    }
-    const { said, word, ...judgement } = answer.value;
-    setError('');
-    // Judged here, with this child’s own way of saying sounds in mind.
-    setChunks([said]);
-    setServed({ chunks: [said], word, judgement: question ? judge(question, [said]) : judgement });
-  });
-  const marks = heard && !question ? (heard.judgement.outcome === 'on-own' ? 'Put it on the list' : 'Leave it') : heard ? `Mark it: ${OUTCOME_WORDS[heard.judgement.outcome]}` : '';
+  const asWord = (): void =>
+    begin(async () => {
+      const answer = await judgeTyped(sessionId, round, itemKey, find).catch(() => null);
+      if (!answer?.ok) {
+        setError(
+          answer
+            ? answer.error
+            : 'The server cannot be reached, and only it can read a spelling. Tap the sounds instead.',
+        );
+        return;
+      }
+      const { said, word, ...judgement } = answer.value;
+      setError('');
+      // Judged here, with this child’s own way of saying sounds in mind.
+      setChunks([said]);
+      setServed({ chunks: [said], word, judgement: question ? judge(question, [said]) : judgement });
+    });
+  const marks =
+    heard && !question
+      ? heard.judgement.outcome === 'on-own'
+        ? 'Put it on the list'
+        : 'Leave it'
+      : heard
+        ? `Mark it: ${OUTCOME_WORDS[heard.judgement.outcome]}`
+        : '';
   const button = (key: PadKey) => (
     <li key={key.ipa}>
-      <button type="button" onClick={() => put(key)} disabled={!fits(key)} className="flex min-h-14 min-w-14 flex-col items-center justify-center rounded-lg border border-line-strong bg-paper px-2 font-word text-2xl leading-none hover:border-ink disabled:opacity-25">
-        {key.label}{key.as && <span className="font-sans text-base font-normal text-muted">{key.as}</span>}
+      <button
+        type="button"
+        onClick={() => put(key)}
+        disabled={!fits(key)}
+        className="flex min-h-14 min-w-14 flex-col items-center justify-center rounded-lg border border-line-strong bg-paper px-2 font-word text-2xl leading-none hover:border-ink disabled:opacity-25"
+      >
+        {key.label}
+        {key.as && <span className="font-sans text-base font-normal text-muted">{key.as}</span>}
       </button>
     </li>
   );
   return (
     <Dialog open wide onOpenChange={onClose} title={`${who} said`}>
-      <form onSubmit={(event) => { event.preventDefault(); if (exact && find.trim().length <= 3) put(exact); else if (find.trim()) asWord(); }} className="flex flex-wrap items-center gap-3">
-        <label className="min-w-0 flex-1"><span className="sr-only">A sound, or a word as it was said</span>
-          <input className="field min-w-40 font-word text-2xl" autoFocus autoComplete="off" autoCapitalize="off" spellCheck={false} maxLength={24} placeholder={question ? 'a sound, or a word as it was said' : 'the word they said'} value={find} onChange={(e) => { setFind(e.target.value); setError(''); }} />
+      <form
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (exact && find.trim().length <= 3) put(exact);
+          else if (find.trim()) asWord();
+        }}
+        className="flex flex-wrap items-center gap-3"
+      >
+        <label className="min-w-0 flex-1">
+          <span className="sr-only">A sound, or a word as it was said</span>
+          <input
+            className="field min-w-40 font-word text-2xl"
+            autoFocus
+            autoComplete="off"
+            autoCapitalize="off"
+            spellCheck={false}
+            maxLength={24}
+            placeholder={question ? 'a sound, or a word as it was said' : 'the word they said'}
+            value={find}
+            onChange={(e) => {
+              setFind(e.target.value);
+              setError('');
+            }}
+          />
         </label>
-        <button type="button" className="plain shrink-0" disabled={busy || find.trim().length < 2} onClick={asWord}>It is a word</button>
+        <button type="button" className="plain shrink-0" disabled={busy || find.trim().length < 2} onClick={asWord}>
+          It is a word
+        </button>
       </form>
-      {error && <div className="mt-2"><ErrorMessage>{error}</ErrorMessage></div>}
+      {error && (
+        <div className="mt-2">
+          <ErrorMessage>{error}</ErrorMessage>
+        </div>
+      )}
       {question && (
         <div className="mt-3 grid gap-x-6 gap-y-2 lg:grid-cols-2">
           {rows.map((row) => (
             <div key={row.name} className="flex flex-wrap items-center gap-x-4 gap-y-1">
-              <h3 className="w-36 font-sans text-base font-normal leading-tight text-muted">{row.name}</h3>
+              <h3 className="w-36 font-sans text-base leading-tight font-normal text-muted">{row.name}</h3>
               <ul className="flex flex-1 flex-wrap gap-1.5">{row.keys.map(button)}</ul>
             </div>
           ))}
@@ -99,16 +163,39 @@ export function SoundPad({ sessionId, round, itemKey, accent, who, question, onM
           </div>
         </div>
       )}
-      <div className="sticky bottom-0 -mx-6 -mb-6 mt-4 grid gap-3 border-t border-line bg-card px-6 pb-6 pt-3">
+      <div className="sticky bottom-0 -mx-6 mt-4 -mb-6 grid gap-3 border-t border-line bg-card px-6 pt-3 pb-6">
         <div className="flex flex-wrap items-center gap-3">
           <p aria-live="polite" className="min-h-16 min-w-0 flex-1 content-center text-xl">
-            {labels ? <span className="mr-4 font-word text-3xl font-bold">{labels}</span> : <span className="text-muted">Tap what you heard.</span>}
+            {labels ? (
+              <span className="mr-4 font-word text-3xl font-bold">{labels}</span>
+            ) : (
+              <span className="text-muted">Tap what you heard.</span>
+            )}
             {heard?.judgement.why}
           </p>
-          {question && <button type="button" className="plain min-h-16" aria-pressed={parted} onClick={() => setParted(!parted)}>{parted ? 'One by one' : 'In one go'}</button>}
-          <button type="button" className="plain min-h-16" aria-label="Take the last sound back" disabled={!chunks.length} onClick={() => { setServed(null); back(); }}><Delete aria-hidden="true" /></button>
+          {question && (
+            <button type="button" className="plain min-h-16" aria-pressed={parted} onClick={() => setParted(!parted)}>
+              {parted ? 'One by one' : 'In one go'}
+            </button>
+          )}
+          <button
+            type="button"
+            className="plain min-h-16"
+            aria-label="Take the last sound back"
+            disabled={!chunks.length}
+            onClick={() => {
+              setServed(null);
+              back();
+            }}
+          >
+            <Delete aria-hidden="true" />
+          </button>
         </div>
-        {heard && <button type="button" className="action min-h-16 w-full" onClick={() => onMark(heard)}>{marks}</button>}
+        {heard && (
+          <button type="button" className="action min-h-16 w-full" onClick={() => onMark(heard)}>
+            {marks}
+          </button>
+        )}
       </div>
     </Dialog>
   );

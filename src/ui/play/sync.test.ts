@@ -23,7 +23,9 @@ beforeEach(() => {
   onServer.length = 0;
   requests.length = 0;
   [away, refuse, pending, news, seen] = [false, null, [], [], []];
-  vi.mocked(outbox.waiting).mockImplementation(() => Promise.resolve([...box.values()].sort((a, b) => (a.id < b.id ? -1 : 1))));
+  vi.mocked(outbox.waiting).mockImplementation(() =>
+    Promise.resolve([...box.values()].sort((a, b) => (a.id < b.id ? -1 : 1))),
+  );
   vi.mocked(outbox.copy).mockResolvedValue();
   vi.mocked(outbox.drop).mockResolvedValue();
   vi.mocked(outbox.release).mockImplementation((ids) => {
@@ -38,10 +40,19 @@ beforeEach(() => {
     const had = onServer.length;
     const fresh = entries.filter((e) => e.id !== refuse && !onServer.some((o) => o.id === e.id));
     onServer.push(...fresh);
-    return Response.json({ log: has === had ? fresh : onServer, total: onServer.length, now: Date.now(), refused: entries.filter((e) => e.id === refuse).map(({ id }) => ({ id, why: 'No such child.' })) });
+    return Response.json({
+      log: has === had ? fresh : onServer,
+      total: onServer.length,
+      now: Date.now(),
+      refused: entries.filter((e) => e.id === refuse).map(({ id }) => ({ id, why: 'No such child.' })),
+    });
   });
   sync = startSync('s', {
-    kept: (log) => { seen = [...seen, ...log]; }, pending: (n) => pending.push(n), news: (text) => news.push(text),
+    kept: (log) => {
+      seen = [...seen, ...log];
+    },
+    pending: (n) => pending.push(n),
+    news: (text) => news.push(text),
   });
 });
 afterEach(() => {

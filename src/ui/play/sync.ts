@@ -4,16 +4,28 @@ import { copy, drop, release, waiting } from './outbox';
 /** Waits between tries while the server is away, in milliseconds; the last one goes on. */
 const RETRY_MS = [500, 1_000, 2_000, 5_000] as const;
 
-interface Kept { readonly log: Entry[]; readonly total: number; /** The server's clock, in milliseconds since 1970. */ readonly now: number; readonly refused: readonly { readonly id: string; readonly why: string }[] }
+interface Kept {
+  readonly log: Entry[];
+  readonly total: number;
+  /** The server's clock, in milliseconds since 1970. */ readonly now: number;
+  readonly refused: readonly { readonly id: string; readonly why: string }[];
+}
 
 /** The server answered, but could not take it: its sentence is for people. */
 class Told extends Error {}
 
 /** Sends entries to a session's log, with how many of the server's this device has. Throws Told where the server says why not, anything else where it is away. */
-export async function send(sessionId: string, entries: readonly Entry[], has?: number, heardTime?: SyncEvents['time']): Promise<Kept> {
+export async function send(
+  sessionId: string,
+  entries: readonly Entry[],
+  has?: number,
+  heardTime?: SyncEvents['time'],
+): Promise<Kept> {
   const sentAt = Date.now();
   const response = await fetch(`/api/sessions/${sessionId}/log`, {
-    method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ entries, has }),
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ entries, has }),
   });
   const body = (await response.json()) as Kept & { error?: string };
   if (!response.ok) throw new Told(body.error ?? 'The server could not save the answer.');

@@ -31,10 +31,33 @@ export function ThinkRing({ seconds, after, showMe }: RingProps) {
     <div className="flex h-16 shrink-0 items-center gap-3 self-start" role="timer" aria-label="Time to think">
       <svg width="60" height="60" viewBox="0 0 60 60" aria-hidden="true">
         <circle cx="30" cy="30" r={RADIUS} fill="none" stroke="var(--color-line)" strokeWidth="7" />
-        <circle cx="30" cy="30" r={RADIUS} fill="none" stroke="var(--color-slate)" strokeWidth="7" strokeDasharray={`${ROUND * share} ${ROUND}`} transform="rotate(-90 30 30)" />
-        {!over && passed >= 0 && <text x="30" y="38" textAnchor="middle" className="fill-ink font-word text-2xl font-bold">{left}</text>}
+        <circle
+          cx="30"
+          cy="30"
+          r={RADIUS}
+          fill="none"
+          stroke="var(--color-slate)"
+          strokeWidth="7"
+          strokeDasharray={`${ROUND * share} ${ROUND}`}
+          transform="rotate(-90 30 30)"
+        />
+        {!over && passed >= 0 && (
+          <text x="30" y="38" textAnchor="middle" className="fill-ink font-word text-2xl font-bold">
+            {left}
+          </text>
+        )}
       </svg>
-      <span className="w-28 font-word font-bold leading-tight">{passed < 0 ? '' : over ? (showMe ? 'Show me!' : 'Now.') : showMe && left <= 3 ? `Show me in ${left}` : 'They think'}</span>
+      <span className="w-28 font-word leading-tight font-bold">
+        {passed < 0
+          ? ''
+          : over
+            ? showMe
+              ? 'Show me!'
+              : 'Now.'
+            : showMe && left <= 3
+              ? `Show me in ${left}`
+              : 'They think'}
+      </span>
     </div>
   );
 }

@@ -31,10 +31,14 @@ export function useDraft(sessionId: string, turnKey: string): [Draft, (more: Par
     return () => clearTimeout(timer);
   }, [place]);
   const mine = draft.turnKey === turnKey ? draft : EMPTY;
-  const change = useCallback((more: Partial<Draft>) => setDraft((was) => {
-    const next = { ...(was.turnKey === turnKey ? was : EMPTY), ...more, turnKey };
-    sessionStorage.setItem(place, JSON.stringify(next));
-    return next;
-  }), [place, turnKey]);
+  const change = useCallback(
+    (more: Partial<Draft>) =>
+      setDraft((was) => {
+        const next = { ...(was.turnKey === turnKey ? was : EMPTY), ...more, turnKey };
+        sessionStorage.setItem(place, JSON.stringify(next));
+        return next;
+      }),
+    [place, turnKey],
+  );
   return [mine, change];
 }

@@ -25,23 +25,26 @@ export function usePacing(count: number, sound: boolean, onDone: () => void): Pa
     clearInterval(timer.current);
     setLit(-1);
   }, []);
-  const play = useCallback((gapSeconds: number) => {
-    clearInterval(timer.current);
-    let said = 1;
-    setLit(said);
-    if (sound) tick();
-    timer.current = setInterval(() => {
-      said += 1;
-      if (said === count + 1) done.current();
-      if (said > count + 1) {
-        clearInterval(timer.current);
-        setLit(-1);
-      } else {
-        setLit(Math.min(said, count));
-        if (sound && said <= count) tick();
-      }
-    }, gapSeconds * 1_000);
-  }, [count, sound]);
+  const play = useCallback(
+    (gapSeconds: number) => {
+      clearInterval(timer.current);
+      let said = 1;
+      setLit(said);
+      if (sound) tick();
+      timer.current = setInterval(() => {
+        said += 1;
+        if (said === count + 1) done.current();
+        if (said > count + 1) {
+          clearInterval(timer.current);
+          setLit(-1);
+        } else {
+          setLit(Math.min(said, count));
+          if (sound && said <= count) tick();
+        }
+      }, gapSeconds * 1_000);
+    },
+    [count, sound],
+  );
   useEffect(() => () => clearInterval(timer.current), []);
   return { lit, play, stop };
 }

@@ -29,7 +29,8 @@ export interface SessionLog {
 const WORDS = {
   otherTab: 'This session is open in another tab too. Marks from both are kept; the later mark of a turn stands.',
   noStore: 'This browser keeps nothing on the device (a private window?). Answers go straight to the server.',
-  noRoom: 'This device has no room left, so answers go straight to the server. They are safe there as long as it answers.',
+  noRoom:
+    'This device has no room left, so answers go straight to the server. They are safe there as long as it answers.',
   notKept: 'That tap was not kept: this device has no room and the server cannot be reached. Please note it on paper.',
 } as const;
 
@@ -39,7 +40,11 @@ const CLOCK = 'bouncy-echo-clock';
 /** How long the first tap of a page waits for the server's time. */
 const CLOCK_PATIENCE_MS = 1_000;
 
-interface TabMessage { readonly hello?: boolean; readonly here?: boolean; readonly entry?: Entry }
+interface TabMessage {
+  readonly hello?: boolean;
+  readonly here?: boolean;
+  readonly entry?: Entry;
+}
 
 /** How far the device's clock was off when it last heard the server. */
 function knownOffset(): number {
@@ -67,7 +72,10 @@ export function useSessionLog(sessionId: string, initial: readonly Entry[]): Ses
   const ready = useRef<Promise<unknown> | null>(null);
   const channel = useRef<BroadcastChannel | null>(null);
   const clock = useRef<Stamps | null>(null);
-  const stamps = useCallback((): Stamps => (clock.current ??= makeStamps(knownOffset(), (msecs, seq) => v7({ msecs, seq }))), []);
+  const stamps = useCallback(
+    (): Stamps => (clock.current ??= makeStamps(knownOffset(), (msecs, seq) => v7({ msecs, seq }))),
+    [],
+  );
   const newest = log.at(-1)?.id;
   useEffect(() => {
     if (newest) stamps().seen(newest);
@@ -76,7 +84,8 @@ export function useSessionLog(sessionId: string, initial: readonly Entry[]): Ses
   useEffect(() => {
     const running = startSync(sessionId, {
       kept: (kept, refused) => {
-        if (kept.length || refused.size) setLog((was) => mergeLogs(refused.size ? was.filter((e) => !refused.has(e.id)) : was, kept));
+        if (kept.length || refused.size)
+          setLog((was) => mergeLogs(refused.size ? was.filter((e) => !refused.has(e.id)) : was, kept));
       },
       pending: setPending,
       news: setNews,
@@ -87,11 +96,19 @@ export function useSessionLog(sessionId: string, initial: readonly Entry[]): Ses
     });
     sync.current = running;
     // The page may be a snapshot: what was marked since is on this device.
-    const read = Promise.all([waiting(sessionId), keptLog(sessionId)]).then(([entries, copy]) => {
-      setPending(entries.length);
-      if (entries.length || copy.length) setLog((was) => mergeLogs(was, copy, entries));
-    }, () => setNews(WORDS.noStore));
-    ready.current = Promise.race([read.then(() => running.flush()), new Promise((resolve) => { setTimeout(resolve, CLOCK_PATIENCE_MS); })]);
+    const read = Promise.all([waiting(sessionId), keptLog(sessionId)]).then(
+      ([entries, copy]) => {
+        setPending(entries.length);
+        if (entries.length || copy.length) setLog((was) => mergeLogs(was, copy, entries));
+      },
+      () => setNews(WORDS.noStore),
+    );
+    ready.current = Promise.race([
+      read.then(() => running.flush()),
+      new Promise((resolve) => {
+        setTimeout(resolve, CLOCK_PATIENCE_MS);
+      }),
+    ]);
     const onWake = (): void => void running.flush();
     window.addEventListener('online', onWake);
     window.addEventListener('focus', onWake);
@@ -120,42 +137,55 @@ export function useSessionLog(sessionId: string, initial: readonly Entry[]): Ses
 
   const last = useRef<Promise<unknown>>(Promise.resolve());
   const settled = useCallback(() => last.current, []);
-  const keepOne = useCallback(async (entry: NewEntry): Promise<boolean> => {
-    // Nothing is stamped by a clock that may be an hour out while the server is about to say the time.
-    await ready.current;
-    const made = { ...entry, ...stamps().make(Date.now()) } as Entry;
-    let onDevice = true;
-    try {
-      await keep(sessionId, made);
-    } catch {
+  const keepOne = useCallback(
+    async (entry: NewEntry): Promise<boolean> => {
+      // Nothing is stamped by a clock that may be an hour out while the server is about to say the time.
+      await ready.current;
+      const made = { ...entry, ...stamps().make(Date.now()) } as Entry;
+      let onDevice = true;
       try {
-        await send(sessionId, [made]);
-        onDevice = false;
-        setNews(WORDS.noRoom);
+        await keep(sessionId, made);
       } catch {
-        setNews(WORDS.notKept);
-        return false;
+        try {
+          await send(sessionId, [made]);
+          onDevice = false;
+          setNews(WORDS.noRoom);
+        } catch {
+          setNews(WORDS.notKept);
+          return false;
+        }
       }
-    }
-    // On its way to the server while the next turn is drawn.
-    void sync.current?.flush(onDevice ? made : undefined);
-    flushSync(() => {
-      if (onDevice) setPending((n) => n + 1);
-      setLog((was) => mergeLogs(was, [made]));
-    });
-    // Other tabs hear of it once this one has drawn.
-    setTimeout(() => channel.current?.postMessage({ entry: made } satisfies TabMessage));
-    return true;
-  }, [sessionId, stamps]);
-  const add = useCallback((entry: NewEntry): Promise<boolean> => {
-    const work = keepOne(entry);
-    last.current = work;
-    return work;
-  }, [keepOne]);
+      // On its way to the server while the next turn is drawn.
+      void sync.current?.flush(onDevice ? made : undefined);
+      flushSync(() => {
+        if (onDevice) setPending((n) => n + 1);
+        setLog((was) => mergeLogs(was, [made]));
+      });
+      // Other tabs hear of it once this one has drawn.
+      setTimeout(() => channel.current?.postMessage({ entry: made } satisfies TabMessage));
+      return true;
+    },
+    [sessionId, stamps],
+  );
+  const add = useCallback(
+    (entry: NewEntry): Promise<boolean> => {
+      const work = keepOne(entry);
+      last.current = work;
+      return work;
+    },
+    [keepOne],
+  );
 
-  return useMemo(() => ({
-    log, pending, news, add, settled,
-    dismiss: () => setNews(null),
-    flush: () => sync.current?.flush() ?? Promise.resolve(false),
-  }), [log, pending, news, add, settled]);
+  return useMemo(
+    () => ({
+      log,
+      pending,
+      news,
+      add,
+      settled,
+      dismiss: () => setNews(null),
+      flush: () => sync.current?.flush() ?? Promise.resolve(false),
+    }),
+    [log, pending, news, add, settled],
+  );
 }

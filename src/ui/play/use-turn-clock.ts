@@ -40,18 +40,21 @@ export function useTurnClock(turnKey: string, sayMs: number, held: boolean): Tur
     document.addEventListener('visibilitychange', look);
     return () => document.removeEventListener('visibilitychange', look);
   }, [held, watch]);
-  return useMemo(() => ({
-    toMark: () => watch.read(performance.now()),
-    said: () => watch.said(performance.now()),
-    sameFinger: () => busy.current || performance.now() - markedAt.current < SAME_FINGER_MS,
-    marking: async (work) => {
-      busy.current = true;
-      try {
-        await work();
-        markedAt.current = performance.now();
-      } finally {
-        busy.current = false;
-      }
-    },
-  }), [watch]);
+  return useMemo(
+    () => ({
+      toMark: () => watch.read(performance.now()),
+      said: () => watch.said(performance.now()),
+      sameFinger: () => busy.current || performance.now() - markedAt.current < SAME_FINGER_MS,
+      marking: async (work) => {
+        busy.current = true;
+        try {
+          await work();
+          markedAt.current = performance.now();
+        } finally {
+          busy.current = false;
+        }
+      },
+    }),
+    [watch],
+  );
 }

@@ -2,7 +2,10 @@
 
 import { useLook } from '../kit/use-look';
 
-const LOOKS = [['light', 'Light, for the day'], ['dim', 'Dim, for nap time']] as const;
+const LOOKS = [
+  ['light', 'Light, for the day'],
+  ['dim', 'Dim, for nap time'],
+] as const;
 
 /** How bright the screen is, on this device. */
 export function LookChoice() {
@@ -12,7 +15,15 @@ export function LookChoice() {
       <legend className="float-left mb-3 w-full font-word text-2xl font-bold">On this device</legend>
       <div className="clear-both flex flex-wrap gap-2.5">
         {LOOKS.map(([id, name]) => (
-          <button key={id} type="button" aria-pressed={look === id} onClick={() => change(id)} className={`min-h-12 rounded-full border px-5 ${look === id ? 'border-ink bg-ink text-card' : 'border-line-strong bg-card hover:border-ink'}`}>{name}</button>
+          <button
+            key={id}
+            type="button"
+            aria-pressed={look === id}
+            onClick={() => change(id)}
+            className={`min-h-12 rounded-full border px-5 ${look === id ? 'border-ink bg-ink text-card' : 'border-line-strong bg-card hover:border-ink'}`}
+          >
+            {name}
+          </button>
         ))}
       </div>
       <p className="mt-2 text-muted">Only here, and at once. What is printed stays dark on white.</p>

@@ -12,20 +12,51 @@ export function ProgressForm({ settings }: { settings: ProgressSettings }) {
   const [state, action, running] = useActionState(keepProgressSettings, {});
   const [rule, setRule] = useState(settings.rule);
   const [order, setOrder] = useState(settings.unitOrder);
-  const choice = <T extends string>(name: string, value: T, now: T, set: (v: T) => void, words: { readonly name: string; readonly what: string }) => (
+  const choice = <T extends string>(
+    name: string,
+    value: T,
+    now: T,
+    set: (v: T) => void,
+    words: { readonly name: string; readonly what: string },
+  ) => (
     <label key={value} className="flex cursor-pointer items-start gap-3 py-2">
-      <input type="radio" name={name} value={value} checked={now === value} onChange={() => set(value)} className="mt-1 size-5 accent-green" />
-      <span><b className="font-word">{words.name}</b><span className="block text-muted">{words.what}</span></span>
+      <input
+        type="radio"
+        name={name}
+        value={value}
+        checked={now === value}
+        onChange={() => set(value)}
+        className="mt-1 size-5 accent-green"
+      />
+      <span>
+        <b className="font-word">{words.name}</b>
+        <span className="block text-muted">{words.what}</span>
+      </span>
     </label>
   );
   return (
     <form action={action} className="mt-12 max-w-3xl border-t border-line pt-6">
       <h2 className="mb-2 text-2xl">What answers mean</h2>
-      <fieldset className="mb-4"><legend className="mb-1 font-bold">When is a step secure?</legend>{RULES.map((r) => choice('rule', r, rule, setRule, RULE_WORDS[r]))}{rule === 'plain' && <p className="border-l-4 border-marigold py-1 pl-4">{PLAIN_ERRS}</p>}</fieldset>
-      <fieldset className="mb-4"><legend className="mb-1 font-bold">Which units come first?</legend>{UNIT_ORDERS.map((o) => choice('unitOrder', o, order, setOrder, UNIT_ORDER_WORDS[o]))}</fieldset>
-      <label className="mb-4 flex items-center gap-3"><span className="font-bold">Adults who can lead a group</span><input type="number" name="staff" min={1} max={8} defaultValue={settings.staff} className="field w-24" /></label>
-      <button type="submit" className="action" disabled={running}>Keep</button>
-      <div aria-live="polite" className="mt-3">{state.said && <p className="text-green">{state.said}</p>}{state.error && <ErrorMessage>{state.error}</ErrorMessage>}</div>
+      <fieldset className="mb-4">
+        <legend className="mb-1 font-bold">When is a step secure?</legend>
+        {RULES.map((r) => choice('rule', r, rule, setRule, RULE_WORDS[r]))}
+        {rule === 'plain' && <p className="border-l-4 border-marigold py-1 pl-4">{PLAIN_ERRS}</p>}
+      </fieldset>
+      <fieldset className="mb-4">
+        <legend className="mb-1 font-bold">Which units come first?</legend>
+        {UNIT_ORDERS.map((o) => choice('unitOrder', o, order, setOrder, UNIT_ORDER_WORDS[o]))}
+      </fieldset>
+      <label className="mb-4 flex items-center gap-3">
+        <span className="font-bold">Adults who can lead a group</span>
+        <input type="number" name="staff" min={1} max={8} defaultValue={settings.staff} className="field w-24" />
+      </label>
+      <button type="submit" className="action" disabled={running}>
+        Keep
+      </button>
+      <div aria-live="polite" className="mt-3">
+        {state.said && <p className="text-green">{state.said}</p>}
+        {state.error && <ErrorMessage>{state.error}</ErrorMessage>}
+      </div>
     </form>
   );
 }

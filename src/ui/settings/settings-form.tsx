@@ -16,7 +16,9 @@ interface SettingsFormProps {
 }
 
 const PRESET_NAMES: readonly (readonly [keyof typeof PRESETS, string])[] = [
-  ['default', 'Usual'], ['strict', 'Sound by sound'], ['letters', 'As the letters go'],
+  ['default', 'Usual'],
+  ['strict', 'Sound by sound'],
+  ['letters', 'As the letters go'],
 ];
 const MERGED: AccentId = 'general-american-merged';
 
@@ -33,36 +35,57 @@ export function SettingsForm({ settings, accents, examples }: SettingsFormProps)
       <fieldset>
         <legend className="mb-2 font-word text-2xl font-bold">Accent of the group</legend>
         <div className="flex flex-wrap gap-2.5">
-          {accents.map(({ id, name }) => <Choice key={id} name="main" value={id} checked={main === id} onPick={() => setAccent(id)}>{name}</Choice>)}
+          {accents.map(({ id, name }) => (
+            <Choice key={id} name="main" value={id} checked={main === id} onPick={() => setAccent(id)}>
+              {name}
+            </Choice>
+          ))}
         </div>
         {main === 'general-american' && (
           <label className="mt-2 flex min-h-12 w-max items-center gap-3">
-            <input type="checkbox" className="size-6 accent-green" checked={accent === MERGED} onChange={(e) => setAccent(e.target.checked ? MERGED : 'general-american')} />
+            <input
+              type="checkbox"
+              className="size-6 accent-green"
+              checked={accent === MERGED}
+              onChange={(e) => setAccent(e.target.checked ? MERGED : 'general-american')}
+            />
             We say <span className="font-word">cot</span> and <span className="font-word">caught</span> alike
           </label>
         )}
       </fieldset>
-      <ul aria-label="How this accent says them" aria-live="polite" className="mt-4 grid gap-x-8 border-t border-line min-[520px]:grid-cols-2 md:grid-cols-3">
+      <ul
+        aria-label="How this accent says them"
+        aria-live="polite"
+        className="mt-4 grid gap-x-8 border-t border-line min-[520px]:grid-cols-2 md:grid-cols-3"
+      >
         {words.map(({ word, marks }) => (
           <li key={word} className="flex min-h-16 items-center gap-3 border-b border-line py-1.5">
             <span className="w-16 font-word text-xl font-bold">{word}</span>
             <span className="min-w-0">
               <BounceLine marks={marks} count={marks.length} size="list" />
-              <span className="font-word text-muted" aria-hidden="true">{marks.map((m) => m.label).join(' · ')}</span>
+              <span className="font-word text-muted" aria-hidden="true">
+                {marks.map((m) => m.label).join(' · ')}
+              </span>
             </span>
           </li>
         ))}
       </ul>
-      <p className="mb-9 mt-2 text-muted">
+      <p className="mt-2 mb-9 text-muted">
         {rhymes.map(({ pair: [a, b], rhyme }, i) => (
-          <span key={a}>{i > 0 && ' · '}<span className="font-word text-ink">{a}</span> and <span className="font-word text-ink">{b}</span> {rhyme ? 'rhyme' : 'do not rhyme'}</span>
+          <span key={a}>
+            {i > 0 && ' · '}
+            <span className="font-word text-ink">{a}</span> and <span className="font-word text-ink">{b}</span>{' '}
+            {rhyme ? 'rhyme' : 'do not rhyme'}
+          </span>
         ))}
       </p>
 
       <div className="mb-3 flex flex-wrap items-center gap-2.5">
         <h2 className="mr-3 text-2xl">Counting</h2>
         {PRESET_NAMES.map(([id, name]) => (
-          <button key={id} type="button" className="plain" onClick={() => setConventions(PRESETS[id])}>{name}</button>
+          <button key={id} type="button" className="plain" onClick={() => setConventions(PRESETS[id])}>
+            {name}
+          </button>
         ))}
       </div>
       <div className="divide-y divide-line border-y border-line">
@@ -73,10 +96,25 @@ export function SettingsForm({ settings, accents, examples }: SettingsFormProps)
           return (
             <fieldset key={id} className="flex flex-wrap items-center gap-x-4 gap-y-2 py-2.5">
               <legend className="float-left min-w-64 flex-1 text-lg">{question}</legend>
-              <Choice name={id} value="one" checked={conventions[id]} onPick={() => setConventions({ ...conventions, [id]: true })}>{fused}</Choice>
-              <Choice name={id} value="two" checked={!conventions[id]} onPick={() => setConventions({ ...conventions, [id]: false })}>{apart}</Choice>
+              <Choice
+                name={id}
+                value="one"
+                checked={conventions[id]}
+                onPick={() => setConventions({ ...conventions, [id]: true })}
+              >
+                {fused}
+              </Choice>
+              <Choice
+                name={id}
+                value="two"
+                checked={!conventions[id]}
+                onPick={() => setConventions({ ...conventions, [id]: false })}
+              >
+                {apart}
+              </Choice>
               <p className="w-36 text-right text-muted">
-                <span className="font-word text-lg text-ink">{example.word}</span> has {conventions[id] ? example.one : example.two}
+                <span className="font-word text-lg text-ink">{example.word}</span> has{' '}
+                {conventions[id] ? example.one : example.two}
                 {same && <span className="block text-sm">either way here</span>}
               </p>
             </fieldset>
@@ -87,17 +125,29 @@ export function SettingsForm({ settings, accents, examples }: SettingsFormProps)
         {state.said && <p className="text-green">{state.said}</p>}
         {state.error && <ErrorMessage>{state.error}</ErrorMessage>}
       </div>
-      <button type="submit" className="action" disabled={running}>{settings.confirmed ? 'Keep this' : 'This is how we count'}</button>
-      {!settings.confirmed && <p className="mt-3 text-muted">Until you say so, words whose count is argued about stay out of the games.</p>}
+      <button type="submit" className="action" disabled={running}>
+        {settings.confirmed ? 'Keep this' : 'This is how we count'}
+      </button>
+      {!settings.confirmed && (
+        <p className="mt-3 text-muted">Until you say so, words whose count is argued about stay out of the games.</p>
+      )}
     </form>
   );
 }
 
-interface ChoiceProps { name: string; value: string; checked: boolean; onPick: () => void; children: string }
+interface ChoiceProps {
+  name: string;
+  value: string;
+  checked: boolean;
+  onPick: () => void;
+  children: string;
+}
 
 function Choice({ name, value, checked, onPick, children }: ChoiceProps) {
   return (
-    <label className={`flex min-h-12 cursor-pointer items-center gap-2 rounded-full border px-4 has-focus-visible:outline-3 has-focus-visible:outline-slate ${checked ? 'border-ink bg-ink text-card' : 'border-line-strong bg-card hover:border-ink'}`}>
+    <label
+      className={`flex min-h-12 cursor-pointer items-center gap-2 rounded-full border px-4 has-focus-visible:outline-3 has-focus-visible:outline-slate ${checked ? 'border-ink bg-ink text-card' : 'border-line-strong bg-card hover:border-ink'}`}
+    >
       <input type="radio" className="sr-only" name={name} value={value} checked={checked} onChange={onPick} />
       {children}
     </label>

@@ -4,8 +4,18 @@ import { useState, useTransition } from 'react';
 import { keepTaught } from '@/app/word-actions';
 import { ErrorMessage } from '../kit/message';
 
-export interface TaughtSound { readonly ipa: string; readonly label: string; readonly as?: string; readonly keys: readonly string[] }
-interface TaughtGridProps { readonly groupId: string; readonly groupName: string; readonly taught: readonly string[]; readonly rows: readonly { readonly name: string; readonly sounds: readonly TaughtSound[] }[] }
+export interface TaughtSound {
+  readonly ipa: string;
+  readonly label: string;
+  readonly as?: string;
+  readonly keys: readonly string[];
+}
+interface TaughtGridProps {
+  readonly groupId: string;
+  readonly groupName: string;
+  readonly taught: readonly string[];
+  readonly rows: readonly { readonly name: string; readonly sounds: readonly TaughtSound[] }[];
+}
 
 /** A quick grid: tick the sounds this group has been taught; each tick is kept at once. */
 export function TaughtGrid({ groupId, groupName, taught, rows }: TaughtGridProps) {
@@ -25,13 +35,20 @@ export function TaughtGrid({ groupId, groupName, taught, rows }: TaughtGridProps
   };
   const toggle = (sound: TaughtSound): void => {
     const next = new Set(kept);
-    for (const key of sound.keys) if (on(sound)) next.delete(key); else next.add(key);
+    for (const key of sound.keys)
+      if (on(sound)) next.delete(key);
+      else next.add(key);
     set(next);
   };
   return (
     <section id="taught" aria-labelledby="taught-h" className="mt-14 max-w-4xl scroll-mt-4">
-      <h2 id="taught-h" className="text-3xl">Sounds we have taught</h2>
-      <p className="mb-3 mt-1 text-lg text-muted">For {groupName}: {all.filter(on).length} of {all.length}. Words with only these sounds can be asked for under Words.</p>
+      <h2 id="taught-h" className="text-3xl">
+        Sounds we have taught
+      </h2>
+      <p className="mt-1 mb-3 text-lg text-muted">
+        For {groupName}: {all.filter(on).length} of {all.length}. Words with only these sounds can be asked for under
+        Words.
+      </p>
       {error && <ErrorMessage>{error}</ErrorMessage>}
       {rows.map((row) => (
         <div key={row.name} className="mb-3" role="group" aria-label={row.name}>
@@ -39,16 +56,27 @@ export function TaughtGrid({ groupId, groupName, taught, rows }: TaughtGridProps
           <div className="flex flex-wrap gap-1.5">
             {row.sounds.map((sound) => (
               <button
-                key={sound.ipa} type="button" aria-pressed={on(sound)} onClick={() => toggle(sound)}
+                key={sound.ipa}
+                type="button"
+                aria-pressed={on(sound)}
+                onClick={() => toggle(sound)}
                 className={`flex min-h-13 min-w-14 flex-col items-center justify-center rounded-xl border px-2 leading-tight ${on(sound) ? 'border-green bg-green text-card' : 'border-line-strong bg-card hover:border-ink'}`}
               >
-                <span className="font-word text-xl">{sound.label}</span>{sound.as && <span className="text-xs">{sound.as}</span>}
+                <span className="font-word text-xl">{sound.label}</span>
+                {sound.as && <span className="text-xs">{sound.as}</span>}
               </button>
             ))}
           </div>
         </div>
       ))}
-      <p className="flex gap-2"><button type="button" className="plain" onClick={() => set(new Set(all.flatMap((s) => s.keys)))}>All of them</button><button type="button" className="plain" disabled={!kept.size} onClick={() => set(new Set())}>None</button></p>
+      <p className="flex gap-2">
+        <button type="button" className="plain" onClick={() => set(new Set(all.flatMap((s) => s.keys)))}>
+          All of them
+        </button>
+        <button type="button" className="plain" disabled={!kept.size} onClick={() => set(new Set())}>
+          None
+        </button>
+      </p>
     </section>
   );
 }

@@ -5,45 +5,90 @@ import { MarkShape } from '../kit/bounce-line';
 import { MANNER_WORDS } from '../kit/manners';
 
 const PLACE_WORDS: Readonly<Record<string, string>> = {
-  bilabial: 'both lips', labiodental: 'lip and teeth', dental: 'tongue and teeth', alveolar: 'behind the teeth', postalveolar: 'further back',
-  palatal: 'middle of the roof', velar: 'back of the roof', 'labial-velar': 'lips and back', glottal: 'throat',
+  bilabial: 'both lips',
+  labiodental: 'lip and teeth',
+  dental: 'tongue and teeth',
+  alveolar: 'behind the teeth',
+  postalveolar: 'further back',
+  palatal: 'middle of the roof',
+  velar: 'back of the roof',
+  'labial-velar': 'lips and back',
+  glottal: 'throat',
 };
 /** Every sound of the accent by where and how it is made; each leads to its page. */
 export function ChartScreen({ chart }: { chart: SoundChart }) {
-  const places = chart.consonants[0]!.cells.map((c) => c.place).filter((place) => chart.consonants.some((row) => row.cells.some((c) => c.place === place && c.sounds.length)));
+  const places = chart.consonants[0]!.cells.map((c) => c.place).filter((place) =>
+    chart.consonants.some((row) => row.cells.some((c) => c.place === place && c.sounds.length)),
+  );
   return (
     <>
       <h1 className="mb-1 text-4xl">Sounds</h1>
-      <p className="mb-5 max-w-3xl text-lg text-muted">How each sound is made in your accent. A hop is clipped, a long bar can be held, a short bar is light, a lens is a vowel.</p>
+      <p className="mb-5 max-w-3xl text-lg text-muted">
+        How each sound is made in your accent. A hop is clipped, a long bar can be held, a short bar is light, a lens is
+        a vowel.
+      </p>
       <div className="relative overflow-x-auto" tabIndex={0} role="region" aria-label="Chart of consonants">
         <table className="w-full min-w-[60rem] border-collapse">
           <caption className="pb-2 text-left font-word text-2xl font-bold">Consonants</caption>
-          <thead><tr><td className="w-32" />{places.map((place) => <th key={place} scope="col" className="px-1 pb-2 text-left align-bottom text-[0.95rem] font-normal leading-tight text-muted">{PLACE_WORDS[place]}</th>)}</tr></thead>
+          <thead>
+            <tr>
+              <td className="w-32" />
+              {places.map((place) => (
+                <th
+                  key={place}
+                  scope="col"
+                  className="px-1 pb-2 text-left align-bottom text-[0.95rem] leading-tight font-normal text-muted"
+                >
+                  {PLACE_WORDS[place]}
+                </th>
+              ))}
+            </tr>
+          </thead>
           <tbody>
             {chart.consonants.map((row) => (
               <tr key={row.manner} className="border-t border-line">
-                <th scope="row" className="py-2 pr-3 text-left text-[0.95rem] font-normal leading-tight text-muted">{MANNER_WORDS[row.manner]}</th>
-                {row.cells.filter((c) => places.includes(c.place)).map((cell) => (
-                  <td key={cell.place} className="px-1 py-1">
-                    <span className="flex gap-1">{cell.sounds.map((s) => <SoundLink key={s.ipa} ipa={s.ipa} label={s.label} as={s.as} />)}</span>
-                  </td>
-                ))}
+                <th scope="row" className="py-2 pr-3 text-left text-[0.95rem] leading-tight font-normal text-muted">
+                  {MANNER_WORDS[row.manner]}
+                </th>
+                {row.cells
+                  .filter((c) => places.includes(c.place))
+                  .map((cell) => (
+                    <td key={cell.place} className="px-1 py-1">
+                      <span className="flex gap-1">
+                        {cell.sounds.map((s) => (
+                          <SoundLink key={s.ipa} ipa={s.ipa} label={s.label} as={s.as} />
+                        ))}
+                      </span>
+                    </td>
+                  ))}
               </tr>
             ))}
           </tbody>
         </table>
       </div>
-      <p className="mt-2 text-[0.95rem] text-muted">Of two side by side, the second is said with voice: a hand on the throat feels it.</p>
-      <h2 className="mb-2 mt-8 text-2xl">Vowels</h2>
-      <div className="flex flex-wrap gap-2">{chart.vowels.map((v) => <SoundLink key={v.ipa} ipa={v.ipa} label={v.label} as={v.as ?? undefined} />)}</div>
+      <p className="mt-2 text-[0.95rem] text-muted">
+        Of two side by side, the second is said with voice: a hand on the throat feels it.
+      </p>
+      <h2 className="mt-8 mb-2 text-2xl">Vowels</h2>
+      <div className="flex flex-wrap gap-2">
+        {chart.vowels.map((v) => (
+          <SoundLink key={v.ipa} ipa={v.ipa} label={v.label} as={v.as ?? undefined} />
+        ))}
+      </div>
     </>
   );
 }
 
 const SoundLink = ({ ipa, label, as }: { ipa: string; label: string; as?: string | undefined }) => (
-  <Link href={`/sounds/${encodeURIComponent(ipa)}`} prefetch={false} className="flex min-h-14 min-w-[52px] flex-col items-center justify-center rounded-xl border border-line-strong bg-card px-1.5 py-1 leading-tight hover:border-ink">
+  <Link
+    href={`/sounds/${encodeURIComponent(ipa)}`}
+    prefetch={false}
+    className="flex min-h-14 min-w-[52px] flex-col items-center justify-center rounded-xl border border-line-strong bg-card px-1.5 py-1 leading-tight hover:border-ink"
+  >
     <span className="font-word text-2xl font-bold">{label}</span>
     <span className="text-xs text-muted">{as ?? `/${ipa}/`}</span>
-    <span className="mt-0.5"><MarkShape making={CONSONANTS[ipa]?.making ?? makingOf(ipa)} /></span>
+    <span className="mt-0.5">
+      <MarkShape making={CONSONANTS[ipa]?.making ?? makingOf(ipa)} />
+    </span>
   </Link>
 );

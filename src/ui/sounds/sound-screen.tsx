@@ -11,13 +11,30 @@ export function SoundScreen({ page }: { page: SoundPage }) {
   const { how, facts } = page;
   return (
     <>
-      <p className="mb-2"><Link className="quiet px-0" href="/sounds">All sounds</Link></p>
+      <p className="mb-2">
+        <Link className="quiet px-0" href="/sounds">
+          All sounds
+        </Link>
+      </p>
       <div className="mb-6 flex flex-wrap items-end gap-x-8 gap-y-3">
         <h1 className="text-7xl">/{page.label}/</h1>
-        {page.as && <p className="pb-2 text-2xl text-muted">as in <span className="font-word text-ink">{page.as}</span></p>}
-        <span className="pb-3"><MarkShape making={page.making} large /></span>
+        {page.as && (
+          <p className="pb-2 text-2xl text-muted">
+            as in <span className="font-word text-ink">{page.as}</span>
+          </p>
+        )}
+        <span className="pb-3">
+          <MarkShape making={page.making} large />
+        </span>
         <p className="pb-2 text-lg text-muted">
-          {MAKING_WORDS[page.making]}{facts && <> · {facts.voiced ? 'with voice' : 'no voice'} · {facts.place} {facts.manner}</>} · <span className="font-word">[{page.ipa}]</span>
+          {MAKING_WORDS[page.making]}
+          {facts && (
+            <>
+              {' '}
+              · {facts.voiced ? 'with voice' : 'no voice'} · {facts.place} {facts.manner}
+            </>
+          )}{' '}
+          · <span className="font-word">[{page.ipa}]</span>
         </p>
       </div>
       <dl className="mb-9 grid max-w-4xl gap-x-8 divide-y divide-line border-y border-line text-xl">
@@ -36,10 +53,23 @@ export function SoundScreen({ page }: { page: SoundPage }) {
 }
 
 const Fact = ({ name, children }: { name: string; children: string }) => (
-  <div className="grid gap-x-6 py-3 sm:grid-cols-[11rem_1fr]"><dt className="text-base leading-8 text-muted">{name}</dt><dd>{children}</dd></div>
+  <div className="grid gap-x-6 py-3 sm:grid-cols-[11rem_1fr]">
+    <dt className="text-base leading-8 text-muted">{name}</dt>
+    <dd>{children}</dd>
+  </div>
 );
 
-function Words({ title, words, ipa, place }: { title: string; words: readonly ShownWord[]; ipa: string; place: string }) {
+function Words({
+  title,
+  words,
+  ipa,
+  place,
+}: {
+  title: string;
+  words: readonly ShownWord[];
+  ipa: string;
+  place: string;
+}) {
   return (
     <section>
       <h2 className="mb-1 text-2xl">{title}</h2>
@@ -47,14 +77,30 @@ function Words({ title, words, ipa, place }: { title: string; words: readonly Sh
         <ul className="border-t border-line">
           {words.map((w) => (
             <li key={w.word} className="flex min-h-12 items-center gap-4 border-b border-line">
-              <Link prefetch={false} href={`/word/${w.word}`} className="w-28 font-word text-xl font-bold hover:underline hover:underline-offset-4">{w.word}</Link>
-              <span className="min-w-0 flex-1"><BounceLine marks={w.marks} count={w.count} size="list" /></span>
+              <Link
+                prefetch={false}
+                href={`/word/${w.word}`}
+                className="w-28 font-word text-xl font-bold hover:underline hover:underline-offset-4"
+              >
+                {w.word}
+              </Link>
+              <span className="min-w-0 flex-1">
+                <BounceLine marks={w.marks} count={w.count} size="list" />
+              </span>
               {w.picture && <Picture code={w.picture} size={30} />}
             </li>
           ))}
         </ul>
-      ) : <p className="text-muted">No English word of the bank has it there.</p>}
-      {words.length > 0 && <p><Link className="quiet px-0" href={`/words?sounds=any&place=${place}&sound=${encodeURIComponent(ipa)}`}>All of them</Link></p>}
+      ) : (
+        <p className="text-muted">No English word of the bank has it there.</p>
+      )}
+      {words.length > 0 && (
+        <p>
+          <Link className="quiet px-0" href={`/words?sounds=any&place=${place}&sound=${encodeURIComponent(ipa)}`}>
+            All of them
+          </Link>
+        </p>
+      )}
     </section>
   );
 }

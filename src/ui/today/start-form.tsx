@@ -8,8 +8,10 @@ interface StartFormProps {
   readonly groupId: string;
   readonly label: string;
   readonly set: {
-    readonly task: string; readonly words: readonly string[];
-    readonly model: string | null; readonly spares: readonly string[];
+    readonly task: string;
+    readonly words: readonly string[];
+    readonly model: string | null;
+    readonly spares: readonly string[];
   };
 }
 
@@ -23,8 +25,14 @@ export function StartForm({ groupId, label, set }: StartFormProps) {
       <input type="hidden" name="words" value={set.words.join(',')} />
       <input type="hidden" name="model" value={set.model ?? ''} />
       <input type="hidden" name="spares" value={set.spares.join(',')} />
-      <button type="submit" className="action min-h-16 w-full px-8 text-xl" disabled={running || !set.words.length}>{label}</button>
-      {state.error && <div className="mt-3"><ErrorMessage>{state.error}</ErrorMessage></div>}
+      <button type="submit" className="action min-h-16 w-full px-8 text-xl" disabled={running || !set.words.length}>
+        {label}
+      </button>
+      {state.error && (
+        <div className="mt-3">
+          <ErrorMessage>{state.error}</ErrorMessage>
+        </div>
+      )}
     </form>
   );
 }

@@ -27,41 +27,70 @@ export function TodayScreen({ group, sessions, ready, tomorrow }: TodayProps) {
         <p className="mb-3 text-lg text-muted">{format(new Date(), 'EEEE d MMMM')}</p>
         <ul className="divide-y divide-line border-y border-line">
           {ready.map((session, i) => (
-            <li key={session.title + session.why} className="grid items-center gap-x-8 gap-y-3 py-5 md:grid-cols-[minmax(0,1fr)_14rem]">
+            <li
+              key={session.title + session.why}
+              className="grid items-center gap-x-8 gap-y-3 py-5 md:grid-cols-[minmax(0,1fr)_14rem]"
+            >
               <div className="min-w-0">
                 <h2 className={`${i ? 'text-2xl' : 'text-3xl'} wrap-anywhere`}>{session.title}</h2>
                 <p className="text-muted">{session.why}</p>
-                <p className={`mt-1.5 flex flex-wrap gap-x-5 font-word ${i ? 'text-xl' : 'text-2xl'}`}>{session.words.slice(0, 6).map((word) => <span key={word}>{word}</span>)}</p>
+                <p className={`mt-1.5 flex flex-wrap gap-x-5 font-word ${i ? 'text-xl' : 'text-2xl'}`}>
+                  {session.words.slice(0, 6).map((word) => (
+                    <span key={word}>{word}</span>
+                  ))}
+                </p>
               </div>
-              <ReadyForms groupId={group.id} wish={session.wish} minutes={session.minutes} title={session.title} main={i === 0} />
+              <ReadyForms
+                groupId={group.id}
+                wish={session.wish}
+                minutes={session.minutes}
+                title={session.title}
+                main={i === 0}
+              />
             </li>
           ))}
         </ul>
         {open && (
           <p className="mt-5 border-l-4 border-marigold py-1 pl-4">
             “{open.title}” is not finished.{' '}
-            <Link className="quiet px-1 text-ink" href={`/play/${open.id}`}>Go on with it</Link>
+            <Link className="quiet px-1 text-ink" href={`/play/${open.id}`}>
+              Go on with it
+            </Link>
           </p>
         )}
         {tomorrow.grouping.groups.length > 0 && <TomorrowGroups groupId={group.id} tomorrow={tomorrow} />}
-        <h2 className="mb-1 mt-12 text-2xl">Lately</h2>
-        {sessions.length ? <SessionLines sessions={sessions} /> : (
+        <h2 className="mt-12 mb-1 text-2xl">Lately</h2>
+        {sessions.length ? (
+          <SessionLines sessions={sessions} />
+        ) : (
           <p className="text-muted">Sessions of {group.name} will stand here once you have played one.</p>
         )}
       </div>
       <section aria-labelledby="here">
-        <h2 id="here" className="mb-1 text-2xl">Here today</h2>
+        <h2 id="here" className="mb-1 text-2xl">
+          Here today
+        </h2>
         {group.children.length ? (
           <>
-            <p className="mb-2 text-muted">{here.length} of {group.children.length} in {group.name}. Tap to say who is away.</p>
+            <p className="mb-2 text-muted">
+              {here.length} of {group.children.length} in {group.name}. Tap to say who is away.
+            </p>
             <ul className="divide-y divide-line border-y border-line">
-              {group.children.map((child) => <li key={child.id}><AwayButton child={child} /></li>)}
+              {group.children.map((child) => (
+                <li key={child.id}>
+                  <AwayButton child={child} />
+                </li>
+              ))}
             </ul>
           </>
         ) : (
           <p className="mb-3 text-muted">No names yet. You can play with everyone together, or add names first.</p>
         )}
-        <p className="mt-3"><Link className="plain" href="/children">{group.children.length ? 'Change the list' : 'Add names'}</Link></p>
+        <p className="mt-3">
+          <Link className="plain" href="/children">
+            {group.children.length ? 'Change the list' : 'Add names'}
+          </Link>
+        </p>
         <DueList groupId={group.id} tomorrow={tomorrow} />
       </section>
     </div>

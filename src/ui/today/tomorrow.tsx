@@ -13,19 +13,38 @@ export function TomorrowGroups({ groupId, tomorrow }: { groupId: string; tomorro
   const nameOf = (id: string): string => tomorrow.names[id] ?? 'A child';
   return (
     <section aria-labelledby="groups" className="mt-10">
-      <h2 id="groups" className="mb-0.5 text-2xl">Who could work together</h2>
-      <p className="mb-2 text-muted">By what is next for each, three to six in a group, {staff === 1 ? 'one adult' : `${staff} adults`}{grouping.afterEachOther ? ': more groups than adults, so they play one after the other' : ''}. Change the number of adults in Settings.</p>
+      <h2 id="groups" className="mb-0.5 text-2xl">
+        Who could work together
+      </h2>
+      <p className="mb-2 text-muted">
+        By what is next for each, three to six in a group, {staff === 1 ? 'one adult' : `${staff} adults`}
+        {grouping.afterEachOther ? ': more groups than adults, so they play one after the other' : ''}. Change the
+        number of adults in Settings.
+      </p>
       <ul className="divide-y divide-line border-y border-line">
         {grouping.groups.map((g) => (
-          <li key={g.children.join()} className="grid items-center gap-x-8 gap-y-2 py-3.5 md:grid-cols-[minmax(0,1fr)_11rem]">
+          <li
+            key={g.children.join()}
+            className="grid items-center gap-x-8 gap-y-2 py-3.5 md:grid-cols-[minmax(0,1fr)_11rem]"
+          >
             <div className="min-w-0">
               <h3 className="text-xl">{capital(g.step.rungOf.does)}</h3>
               <p className="font-word text-lg wrap-anywhere">{listed(g.children.map(nameOf))}</p>
               {[...groupBy(g.gave, (gave) => gave.own?.rungOf.does ?? '')].map(([does, of]) => (
-                <p key={does} className="text-[0.95rem] text-muted">{does ? `${listed(of.map((o) => nameOf(o.id)))} would otherwise ${does}.` : `${listed(of.map((o) => nameOf(o.id)))} ${of.length === 1 ? 'has' : 'have'} not been seen yet: a good place to begin.`}</p>
+                <p key={does} className="text-[0.95rem] text-muted">
+                  {does
+                    ? `${listed(of.map((o) => nameOf(o.id)))} would otherwise ${does}.`
+                    : `${listed(of.map((o) => nameOf(o.id)))} ${of.length === 1 ? 'has' : 'have'} not been seen yet: a good place to begin.`}
+                </p>
               ))}
             </div>
-            <PlayStep groupId={groupId} ladder={g.step.ladder} rung={g.step.rung} does={g.step.rungOf.does} childIds={g.children} />
+            <PlayStep
+              groupId={groupId}
+              ladder={g.step.ladder}
+              rung={g.step.rung}
+              does={g.step.rungOf.does}
+              childIds={g.children}
+            />
           </li>
         ))}
       </ul>
@@ -33,7 +52,13 @@ export function TomorrowGroups({ groupId, tomorrow }: { groupId: string; tomorro
   );
 }
 
-interface PlayStepProps { readonly groupId: string; readonly ladder: string; readonly rung: string; readonly does: string; readonly childIds: readonly string[] }
+interface PlayStepProps {
+  readonly groupId: string;
+  readonly ladder: string;
+  readonly rung: string;
+  readonly does: string;
+  readonly childIds: readonly string[];
+}
 
 /** One tap into a ready session of a step with these children. */
 function PlayStep({ groupId, ladder, rung, does, childIds }: PlayStepProps) {
@@ -41,28 +66,53 @@ function PlayStep({ groupId, ladder, rung, does, childIds }: PlayStepProps) {
   const [running, begin] = useTransition();
   return (
     <div>
-      <button type="button" className="plain min-h-14 w-full" disabled={running} onClick={() => begin(async () => setError((await playStep(groupId, ladder, rung, [...childIds]).catch(() => ({ error: 'The server cannot be reached.' })))?.error ?? null))}>
-        Play with {childIds.length}<span className="sr-only">: {does}</span>
+      <button
+        type="button"
+        className="plain min-h-14 w-full"
+        disabled={running}
+        onClick={() =>
+          begin(async () =>
+            setError(
+              (
+                await playStep(groupId, ladder, rung, [...childIds]).catch(() => ({
+                  error: 'The server cannot be reached.',
+                }))
+              )?.error ?? null,
+            ),
+          )
+        }
+      >
+        Play with {childIds.length}
+        <span className="sr-only">: {does}</span>
       </button>
-      {error && <div className="mt-2"><ErrorMessage>{error}</ErrorMessage></div>}
+      {error && (
+        <div className="mt-2">
+          <ErrorMessage>{error}</ErrorMessage>
+        </div>
+      )}
     </div>
   );
 }
 
-const ago = (days: number): string => (days < 14 ? `${days} ${days === 1 ? 'day' : 'days'}` : `${Math.round(days / 7)} weeks`);
+const ago = (days: number): string =>
+  days < 14 ? `${days} ${days === 1 ? 'day' : 'days'}` : `${Math.round(days / 7)} weeks`;
 
 /** What held and has not been heard for long; one tap plays it with those whose time has come. */
 export function DueList({ groupId, tomorrow: { due, names } }: { groupId: string; tomorrow: Tomorrow }) {
   if (!due.length) return null;
   return (
     <section aria-labelledby="due" className="mt-8">
-      <h2 id="due" className="mb-1 text-2xl">Due again</h2>
+      <h2 id="due" className="mb-1 text-2xl">
+        Due again
+      </h2>
       <p className="mb-1 text-muted">It held; a short round keeps it.</p>
       <ul className="divide-y divide-line border-y border-line">
         {due.slice(0, 6).map((d) => (
           <li key={`${d.ladder} ${d.rung}`} className="py-2.5">
             <p className="font-word text-lg leading-tight">{capital(d.does)}</p>
-            <p className="mb-2 text-[0.95rem] text-muted">{listed(d.children.map((id) => names[id] ?? 'A child'))}; last played {ago(d.days)} ago</p>
+            <p className="mb-2 text-[0.95rem] text-muted">
+              {listed(d.children.map((id) => names[id] ?? 'A child'))}; last played {ago(d.days)} ago
+            </p>
             <PlayStep groupId={groupId} ladder={d.ladder} rung={d.rung} does={d.does} childIds={d.children} />
           </li>
         ))}

@@ -8,7 +8,11 @@ import { ErrorMessage } from '../kit/message';
 
 const STATE_WORDS = { known: 'in the bank', new: 'new: becomes a word of ours', refused: 'left out' } as const;
 
-interface Read { readonly text: string; readonly name: string; readonly report: ImportReport }
+interface Read {
+  readonly text: string;
+  readonly name: string;
+  readonly report: ImportReport;
+}
 
 /** A file is read and reported on row by row; nothing is kept until a person says so. */
 export function ImportSet() {
@@ -28,21 +32,37 @@ export function ImportSet() {
       setRead(answer.ok ? { text, name: file.name, report: answer.value } : null);
     });
   };
-  const keep = (): void => begin(async () => {
-    const answer = await importFile(read!.text, read!.name);
-    if (!answer.ok) return setError(answer.error);
-    setSaid(`${read!.report.name} is in the list.`);
-    setRead(null);
-    router.refresh();
-  });
+  const keep = (): void =>
+    begin(async () => {
+      const answer = await importFile(read!.text, read!.name);
+      if (!answer.ok) return setError(answer.error);
+      setSaid(`${read!.report.name} is in the list.`);
+      setRead(null);
+      router.refresh();
+    });
   const report = read?.report;
   const refused = report?.rows.filter((r) => r.state === 'refused').length ?? 0;
   return (
     <section aria-labelledby={`${id}h`} className="h-max rounded-2xl bg-card p-6">
-      <h2 id={`${id}h`} className="mb-1 text-2xl">Bring in a set</h2>
-      <p className="mb-3 text-muted">A CSV file with a column “word”, or a set saved as JSON. You see every row before anything is kept.</p>
-      <label htmlFor={id} className="plain w-full cursor-pointer has-focus-visible:outline-3">{busy ? 'Reading…' : 'Choose a file'}
-        <input id={id} type="file" accept=".csv,.json,text/csv,application/json" className="sr-only" disabled={busy} onChange={(e) => { choose(e.target.files?.[0]); e.target.value = ''; }} />
+      <h2 id={`${id}h`} className="mb-1 text-2xl">
+        Bring in a set
+      </h2>
+      <p className="mb-3 text-muted">
+        A CSV file with a column “word”, or a set saved as JSON. You see every row before anything is kept.
+      </p>
+      <label htmlFor={id} className="plain w-full cursor-pointer has-focus-visible:outline-3">
+        {busy ? 'Reading…' : 'Choose a file'}
+        <input
+          id={id}
+          type="file"
+          accept=".csv,.json,text/csv,application/json"
+          className="sr-only"
+          disabled={busy}
+          onChange={(e) => {
+            choose(e.target.files?.[0]);
+            e.target.value = '';
+          }}
+        />
       </label>
       <div aria-live="polite" className="mt-3">
         {error && <ErrorMessage>{error}</ErrorMessage>}
@@ -50,19 +70,36 @@ export function ImportSet() {
         {report?.fault && <ErrorMessage>{report.fault} Nothing was imported.</ErrorMessage>}
         {report && !report.fault && (
           <>
-            <h3 className="mb-1 mt-2 text-xl wrap-anywhere">{report.name}</h3>
-            <p className="mb-2">{report.words.length} of {report.rows.length} rows can be used{refused ? `, ${refused} left out` : ''}. Nothing has been kept yet.</p>
-            <ol tabIndex={0} aria-label="Rows of the file" className="relative mb-3 max-h-80 divide-y divide-line overflow-y-auto border-y border-line">
+            <h3 className="mt-2 mb-1 text-xl wrap-anywhere">{report.name}</h3>
+            <p className="mb-2">
+              {report.words.length} of {report.rows.length} rows can be used{refused ? `, ${refused} left out` : ''}.
+              Nothing has been kept yet.
+            </p>
+            <ol
+              tabIndex={0}
+              aria-label="Rows of the file"
+              className="relative mb-3 max-h-80 divide-y divide-line overflow-y-auto border-y border-line"
+            >
               {report.rows.map((row) => (
                 <li key={row.row} className="grid grid-cols-[3rem_1fr] gap-x-2 py-1.5">
                   <span className="text-muted">{row.row}</span>
-                  <span><span className="font-word text-lg wrap-anywhere">{row.text || '(empty)'}</span> <span className={row.state === 'refused' ? 'text-red' : 'text-muted'}>{STATE_WORDS[row.state]}</span>{row.why && <span className="block text-[0.95rem] text-muted">{row.why}</span>}</span>
+                  <span>
+                    <span className="font-word text-lg wrap-anywhere">{row.text || '(empty)'}</span>{' '}
+                    <span className={row.state === 'refused' ? 'text-red' : 'text-muted'}>
+                      {STATE_WORDS[row.state]}
+                    </span>
+                    {row.why && <span className="block text-[0.95rem] text-muted">{row.why}</span>}
+                  </span>
                 </li>
               ))}
             </ol>
             <div className="flex gap-2">
-              <button type="button" className="action flex-1" disabled={busy || !report.words.length} onClick={keep}>Keep {report.words.length} {report.words.length === 1 ? 'word' : 'words'}</button>
-              <button type="button" className="plain" onClick={() => setRead(null)}>Leave it</button>
+              <button type="button" className="action flex-1" disabled={busy || !report.words.length} onClick={keep}>
+                Keep {report.words.length} {report.words.length === 1 ? 'word' : 'words'}
+              </button>
+              <button type="button" className="plain" onClick={() => setRead(null)}>
+                Leave it
+              </button>
             </div>
           </>
         )}

@@ -13,7 +13,9 @@ export function OwnTick({ word, owned, label = 'We own one' }: { word: string; o
     <>
       <label className="flex min-h-12 cursor-pointer items-center gap-3">
         <input
-          type="checkbox" className="size-6 shrink-0 accent-green" checked={shown}
+          type="checkbox"
+          className="size-6 shrink-0 accent-green"
+          checked={shown}
           onChange={(e) => {
             const next = e.target.checked;
             begin(async () => {

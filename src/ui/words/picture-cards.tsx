@@ -3,14 +3,28 @@ import { BounceLine } from '../kit/bounce-line';
 import { Picture } from '../kit/picture';
 
 /** Cards to cut out: a picture where there is one, the line and the word. */
-export function PictureCards({ words }: { words: readonly Pick<Shown, 'word' | 'marks' | 'count' | 'meaning' | 'picture'>[] }) {
+export function PictureCards({
+  words,
+}: {
+  words: readonly Pick<Shown, 'word' | 'marks' | 'count' | 'meaning' | 'picture'>[];
+}) {
   return (
     <>
       <ul className="grid grid-cols-2 gap-4 sm:grid-cols-3 print:grid-cols-3">
         {words.map((w) => (
-          <li key={w.word} className="flex aspect-[3/4] break-inside-avoid flex-col items-center justify-between gap-2 rounded-xl border-2 border-dashed border-line-strong bg-card p-4 text-center">
+          <li
+            key={w.word}
+            className="flex aspect-[3/4] break-inside-avoid flex-col items-center justify-between gap-2 rounded-xl border-2 border-dashed border-line-strong bg-card p-4 text-center"
+          >
             <span className="grid flex-1 place-items-center">
-              {w.picture ? <Picture code={w.picture} size={150} /> : <span className="text-balance text-lg text-muted">{w.meaning}<span className="mt-2 block text-sm">(draw it)</span></span>}
+              {w.picture ? (
+                <Picture code={w.picture} size={150} />
+              ) : (
+                <span className="text-lg text-balance text-muted">
+                  {w.meaning}
+                  <span className="mt-2 block text-sm">(draw it)</span>
+                </span>
+              )}
             </span>
             <BounceLine marks={w.marks} count={w.count} size="list" />
             <span className="font-word text-3xl font-bold wrap-anywhere">{w.word}</span>

@@ -4,5 +4,7 @@ import { Printer } from 'lucide-react';
 
 /** Opens the browser's print dialog. */
 export const PrintButton = () => (
-  <button type="button" className="action ml-auto" onClick={() => window.print()}><Printer aria-hidden="true" size={20} /> Print</button>
+  <button type="button" className="action ml-auto" onClick={() => window.print()}>
+    <Printer aria-hidden="true" size={20} /> Print
+  </button>
 );

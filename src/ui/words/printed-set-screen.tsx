@@ -10,9 +10,18 @@ export function PrintedSetScreen({ set, as }: { set: PrintedSet; as: 'list' | 'c
   return (
     <main className="mx-auto max-w-[52rem] px-4 py-6 print:max-w-none print:p-0">
       <nav aria-label="Printing" className="mb-6 flex flex-wrap items-center gap-3 print:hidden">
-        <Link className="quiet px-1" href="/words/sets">Our sets</Link>
+        <Link className="quiet px-1" href="/words/sets">
+          Our sets
+        </Link>
         {(['list', 'cards'] as const).map((kind) => (
-          <Link key={kind} href={`/print/sets/${set.id}?as=${kind}`} aria-current={as === kind ? 'page' : undefined} className={`flex min-h-12 items-center rounded-full border px-4 ${as === kind ? 'border-ink bg-ink text-card' : 'border-line-strong bg-card'}`}>{kind === 'list' ? 'A list' : 'Picture cards'}</Link>
+          <Link
+            key={kind}
+            href={`/print/sets/${set.id}?as=${kind}`}
+            aria-current={as === kind ? 'page' : undefined}
+            className={`flex min-h-12 items-center rounded-full border px-4 ${as === kind ? 'border-ink bg-ink text-card' : 'border-line-strong bg-card'}`}
+          >
+            {kind === 'list' ? 'A list' : 'Picture cards'}
+          </Link>
         ))}
         <PrintButton />
       </nav>
@@ -20,10 +29,19 @@ export function PrintedSetScreen({ set, as }: { set: PrintedSet; as: 'list' | 'c
       {as === 'list' ? (
         <ol className="divide-y divide-line border-y border-line">
           {set.words.map((w) => (
-            <li key={w.word} className="grid break-inside-avoid items-center gap-x-4 gap-y-1 py-3 sm:grid-cols-[8rem_12rem_1fr] print:grid-cols-[8rem_12rem_1fr]">
+            <li
+              key={w.word}
+              className="grid break-inside-avoid items-center gap-x-4 gap-y-1 py-3 sm:grid-cols-[8rem_12rem_1fr] print:grid-cols-[8rem_12rem_1fr]"
+            >
               <span className="font-word text-2xl font-bold wrap-anywhere">{w.word}</span>
-              <span className="flex items-center gap-3"><BounceLine marks={w.marks} count={w.count} size="list" /> {w.count}</span>
-              <span>{w.meaning}{w.contested && <em> · {w.contested}</em>} <CautionMark cautions={w.cautions} /><span className="block text-muted">{w.sentence}</span></span>
+              <span className="flex items-center gap-3">
+                <BounceLine marks={w.marks} count={w.count} size="list" /> {w.count}
+              </span>
+              <span>
+                {w.meaning}
+                {w.contested && <em> · {w.contested}</em>} <CautionMark cautions={w.cautions} />
+                <span className="block text-muted">{w.sentence}</span>
+              </span>
             </li>
           ))}
         </ol>
@@ -31,7 +49,9 @@ export function PrintedSetScreen({ set, as }: { set: PrintedSet; as: 'list' | 'c
         <PictureCards words={set.words} />
       )}
       {as === 'list' && !set.words.length && <p className="text-muted">No word of this set is in the bank any more.</p>}
-      <p className="mt-6 text-sm text-muted">Sounds as in the accent and the counting of this setting. Pictures: OpenMoji, CC BY-SA 4.0.</p>
+      <p className="mt-6 text-sm text-muted">
+        Sounds as in the accent and the counting of this setting. Pictures: OpenMoji, CC BY-SA 4.0.
+      </p>
     </main>
   );
 }

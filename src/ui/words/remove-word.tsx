@@ -14,16 +14,31 @@ export function RemoveWord({ word }: { word: string }) {
   const [busy, begin] = useTransition();
   return (
     <>
-      <button type="button" className="plain" onClick={() => setOpen(true)}>Remove it</button>
-      <Dialog open={open} onOpenChange={setOpen} title={`Remove ${word}?`} description="It leaves the words, the sets and the prop shelf. Sessions that were played with it keep it.">
-        {error && <div className="mb-3"><ErrorMessage>{error}</ErrorMessage></div>}
+      <button type="button" className="plain" onClick={() => setOpen(true)}>
+        Remove it
+      </button>
+      <Dialog
+        open={open}
+        onOpenChange={setOpen}
+        title={`Remove ${word}?`}
+        description="It leaves the words, the sets and the prop shelf. Sessions that were played with it keep it."
+      >
+        {error && (
+          <div className="mb-3">
+            <ErrorMessage>{error}</ErrorMessage>
+          </div>
+        )}
         <button
-          type="button" className="action w-full" disabled={busy}
-          onClick={() => begin(async () => {
-            const answer = await removeTheWord(word);
-            if (answer.ok) router.push('/words');
-            else setError(answer.error);
-          })}
+          type="button"
+          className="action w-full"
+          disabled={busy}
+          onClick={() =>
+            begin(async () => {
+              const answer = await removeTheWord(word);
+              if (answer.ok) router.push('/words');
+              else setError(answer.error);
+            })
+          }
         >
           Remove {word}
         </button>

@@ -1,7 +1,21 @@
 'use client';
 
-import { closestCenter, DndContext, KeyboardSensor, PointerSensor, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core';
-import { arrayMove, SortableContext, sortableKeyboardCoordinates, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
+import {
+  closestCenter,
+  DndContext,
+  KeyboardSensor,
+  PointerSensor,
+  useSensor,
+  useSensors,
+  type DragEndEvent,
+} from '@dnd-kit/core';
+import {
+  arrayMove,
+  SortableContext,
+  sortableKeyboardCoordinates,
+  useSortable,
+  verticalListSortingStrategy,
+} from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { GripVertical, RefreshCw, X } from 'lucide-react';
 import Link from 'next/link';
@@ -13,7 +27,10 @@ import { ErrorMessage } from '../kit/message';
 import { StartForm } from '../today/start-form';
 import { address } from './address';
 
-interface SetWord { readonly word: string; readonly count: number }
+interface SetWord {
+  readonly word: string;
+  readonly count: number;
+}
 interface SetPanelProps {
   readonly choice: Choice;
   readonly groupId: string;
@@ -30,7 +47,20 @@ interface SetPanelProps {
 }
 
 /** The set beside the words: put in order by hand or by keys, swapped, saved, played. It lives in the address. */
-export function SetPanel({ choice, groupId, groupName, words: given, proposed, missing, model, spares, saved, tasks, sizes, size }: SetPanelProps) {
+export function SetPanel({
+  choice,
+  groupId,
+  groupName,
+  words: given,
+  proposed,
+  missing,
+  model,
+  spares,
+  saved,
+  tasks,
+  sizes,
+  size,
+}: SetPanelProps) {
   const router = useRouter();
   const [words, setWords] = useState(given);
   const [name, setName] = useState(saved?.name ?? '');
@@ -51,84 +81,205 @@ export function SetPanel({ choice, groupId, groupName, words: given, proposed, m
     setWords(next);
     router.replace(address(choice, { words: next.map((w) => w.word), ...change }), { scroll: false });
   };
-  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 4 } }), useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }));
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
   const moved = ({ active, over }: DragEndEvent): void => {
-    if (over && over.id !== active.id) show(arrayMove([...words], names.indexOf(String(active.id)), names.indexOf(String(over.id))));
+    if (over && over.id !== active.id)
+      show(arrayMove([...words], names.indexOf(String(active.id)), names.indexOf(String(over.id))));
   };
   const swap = (word: string): void => {
     const next = spares[0];
-    if (next) router.replace(address(choice, { words: names.map((n) => (n === word ? next : n)), no: [...(choice.no ?? []), word] }), { scroll: false });
+    if (next)
+      router.replace(
+        address(choice, { words: names.map((n) => (n === word ? next : n)), no: [...(choice.no ?? []), word] }),
+        { scroll: false },
+      );
   };
-  const save = (asNew: boolean): void => begin(async () => {
-    const answer = await keepSet(name, names, asNew ? undefined : saved?.id);
-    setError(answer.ok ? '' : answer.error);
-    setSaid(answer.ok ? `Saved as ${name.trim()}.` : '');
-    // Whoever has gone to another screen meanwhile stays there.
-    if (answer.ok && here.current) router.replace(address(choice, { words: names, set: answer.value }), { scroll: false });
-  });
+  const save = (asNew: boolean): void =>
+    begin(async () => {
+      const answer = await keepSet(name, names, asNew ? undefined : saved?.id);
+      setError(answer.ok ? '' : answer.error);
+      setSaid(answer.ok ? `Saved as ${name.trim()}.` : '');
+      // Whoever has gone to another screen meanwhile stays there.
+      if (answer.ok && here.current)
+        router.replace(address(choice, { words: names, set: answer.value }), { scroll: false });
+    });
 
   return (
     <>
-      <h2 id="set" tabIndex={-1} className="text-2xl wrap-anywhere">{saved ? saved.name : 'Word set'} · {words.length} {words.length === 1 ? 'word' : 'words'}</h2>
+      <h2 id="set" tabIndex={-1} className="text-2xl wrap-anywhere">
+        {saved ? saved.name : 'Word set'} · {words.length} {words.length === 1 ? 'word' : 'words'}
+      </h2>
       <p className="mb-1 text-muted">{proposed ? 'proposed: easy first, one stretch at the end' : 'your own order'}</p>
-      {missing.length > 0 && <p className="mb-2 text-[0.95rem] text-red">Not in the bank any more: {missing.join(', ')}.</p>}
+      {missing.length > 0 && (
+        <p className="mb-2 text-[0.95rem] text-red">Not in the bank any more: {missing.join(', ')}.</p>
+      )}
       <DndContext id="set" sensors={sensors} collisionDetection={closestCenter} onDragEnd={moved}>
         <SortableContext items={names} strategy={verticalListSortingStrategy}>
-          <ol aria-labelledby="set" className="mb-3 max-h-[19rem] divide-y divide-line overflow-y-auto border-y border-line">
+          <ol
+            aria-labelledby="set"
+            className="mb-3 max-h-[19rem] divide-y divide-line overflow-y-auto border-y border-line"
+          >
             {words.map((w, i) => (
               <SetLine
-                key={w.word} word={w.word} note={proposed && i === words.length - 1 && i > 0 ? 'stretch' : ''}
-                onSwap={spares.length ? () => swap(w.word) : null} onRemove={() => show(words.filter((other) => other.word !== w.word))}
+                key={w.word}
+                word={w.word}
+                note={proposed && i === words.length - 1 && i > 0 ? 'stretch' : ''}
+                onSwap={spares.length ? () => swap(w.word) : null}
+                onRemove={() => show(words.filter((other) => other.word !== w.word))}
               />
             ))}
           </ol>
         </SortableContext>
       </DndContext>
-      {!words.length && <p className="mb-4 text-muted">Put words in with the plus beside them, or <Link className="underline underline-offset-4" href={address(choice, { words: undefined, set: undefined })}>have a set proposed</Link>.</p>}
+      {!words.length && (
+        <p className="mb-4 text-muted">
+          Put words in with the plus beside them, or{' '}
+          <Link className="underline underline-offset-4" href={address(choice, { words: undefined, set: undefined })}>
+            have a set proposed
+          </Link>
+          .
+        </p>
+      )}
       <fieldset className="mb-3 flex flex-wrap gap-2">
         <legend className="sr-only">Game</legend>
         {tasks.map((task) => (
-          <Link key={task.id} href={address(choice, { task: task.id })} scroll={false} aria-current={choice.task === task.id ? 'true' : undefined} className={`flex min-h-12 flex-1 items-center justify-center rounded-full border px-3 ${choice.task === task.id ? 'border-ink bg-ink text-card' : 'border-line-strong hover:border-ink'}`}>{task.name}</Link>
+          <Link
+            key={task.id}
+            href={address(choice, { task: task.id })}
+            scroll={false}
+            aria-current={choice.task === task.id ? 'true' : undefined}
+            className={`flex min-h-12 flex-1 items-center justify-center rounded-full border px-3 ${choice.task === task.id ? 'border-ink bg-ink text-card' : 'border-line-strong hover:border-ink'}`}
+          >
+            {task.name}
+          </Link>
         ))}
       </fieldset>
-      <StartForm groupId={groupId} set={{ task: choice.task, words: names, model, spares }} label={`Play with ${groupName}`} />
+      <StartForm
+        groupId={groupId}
+        set={{ task: choice.task, words: names, model, spares }}
+        label={`Play with ${groupName}`}
+      />
       <div className="mt-2 flex flex-wrap items-center justify-between gap-x-2 text-[0.95rem]">
-        <Link className="quiet px-1" href={address(choice, { words: undefined, no: undefined, set: undefined, seed: choice.seed + 1 })} scroll={false}><RefreshCw aria-hidden="true" size={17} /> {proposed ? 'Propose others' : 'Propose a set'}</Link>
-        <label className="flex items-center gap-2 text-muted">of
-          <select value={size} onChange={(e) => router.replace(address(choice, { size: e.target.value, words: undefined, set: undefined }), { scroll: false })} className="min-h-12 rounded-lg bg-transparent px-1 text-ink">
-            {sizes.map((n) => <option key={n} value={n}>{n} words</option>)}
+        <Link
+          className="quiet px-1"
+          href={address(choice, { words: undefined, no: undefined, set: undefined, seed: choice.seed + 1 })}
+          scroll={false}
+        >
+          <RefreshCw aria-hidden="true" size={17} /> {proposed ? 'Propose others' : 'Propose a set'}
+        </Link>
+        <label className="flex items-center gap-2 text-muted">
+          of
+          <select
+            value={size}
+            onChange={(e) =>
+              router.replace(address(choice, { size: e.target.value, words: undefined, set: undefined }), {
+                scroll: false,
+              })
+            }
+            className="min-h-12 rounded-lg bg-transparent px-1 text-ink"
+          >
+            {sizes.map((n) => (
+              <option key={n} value={n}>
+                {n} words
+              </option>
+            ))}
           </select>
         </label>
       </div>
       <div className="mt-3 border-t border-line pt-3">
-        <label className="mb-1 block text-muted" htmlFor="set-name">Name of the set</label>
+        <label className="mb-1 block text-muted" htmlFor="set-name">
+          Name of the set
+        </label>
         <div className="flex gap-2">
-          <input id="set-name" className="field" value={name} onChange={(e) => setName(e.target.value)} placeholder="Greenhouse words" autoComplete="off" />
-          <button type="button" className="plain shrink-0" disabled={busy || !words.length || !name.trim() || (saved !== null && !changed)} onClick={() => save(saved === null)}>{saved ? 'Save changes' : 'Save'}</button>
+          <input
+            id="set-name"
+            className="field"
+            value={name}
+            onChange={(e) => setName(e.target.value)}
+            placeholder="Greenhouse words"
+            autoComplete="off"
+          />
+          <button
+            type="button"
+            className="plain shrink-0"
+            disabled={busy || !words.length || !name.trim() || (saved !== null && !changed)}
+            onClick={() => save(saved === null)}
+          >
+            {saved ? 'Save changes' : 'Save'}
+          </button>
         </div>
         <div aria-live="polite" className="mt-2 text-[0.95rem]">
           {error && <ErrorMessage>{error}</ErrorMessage>}
           {said && !error && <p className="text-green">{said}</p>}
         </div>
-        {saved && <p className="text-[0.95rem]"><Link className="quiet px-1" href={address(choice, { set: undefined, words: names })}>Keep as another set</Link> <Link className="quiet px-1" href="/words/sets">All our sets</Link></p>}
+        {saved && (
+          <p className="text-[0.95rem]">
+            <Link className="quiet px-1" href={address(choice, { set: undefined, words: names })}>
+              Keep as another set
+            </Link>{' '}
+            <Link className="quiet px-1" href="/words/sets">
+              All our sets
+            </Link>
+          </p>
+        )}
       </div>
     </>
   );
 }
 
-interface SetLineProps { readonly word: string; readonly note: string; readonly onSwap: (() => void) | null; readonly onRemove: () => void }
+interface SetLineProps {
+  readonly word: string;
+  readonly note: string;
+  readonly onSwap: (() => void) | null;
+  readonly onRemove: () => void;
+}
 
 function SetLine({ word, note, onSwap, onRemove }: SetLineProps) {
   const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id: word });
   return (
-    <li ref={setNodeRef} style={{ transform: CSS.Translate.toString(transform), transition }} className={`flex items-center bg-card ${isDragging ? 'relative z-10 shadow-lg' : ''}`}>
-      <button type="button" className="grid size-12 shrink-0 cursor-grab place-items-center text-muted" {...attributes} {...listeners} aria-label={`Move ${word}`}>
+    <li
+      ref={setNodeRef}
+      style={{ transform: CSS.Translate.toString(transform), transition }}
+      className={`flex items-center bg-card ${isDragging ? 'relative z-10 shadow-lg' : ''}`}
+    >
+      <button
+        type="button"
+        className="grid size-12 shrink-0 cursor-grab place-items-center text-muted"
+        {...attributes}
+        {...listeners}
+        aria-label={`Move ${word}`}
+      >
         <GripVertical aria-hidden="true" size={20} />
       </button>
-      <Link href={`/word/${word}`} prefetch={false} className="min-w-0 flex-1 wrap-anywhere font-word text-xl hover:underline hover:underline-offset-4">{word}</Link>
+      <Link
+        href={`/word/${word}`}
+        prefetch={false}
+        className="min-w-0 flex-1 font-word text-xl wrap-anywhere hover:underline hover:underline-offset-4"
+      >
+        {word}
+      </Link>
       {note && <span className="text-[0.95rem] text-muted">{note}</span>}
-      {onSwap && <button type="button" className="grid size-12 shrink-0 place-items-center rounded-lg text-green hover:bg-paper" onClick={onSwap} aria-label={`Swap ${word} for another word`}><RefreshCw aria-hidden="true" size={18} /></button>}
-      <button type="button" className="grid size-12 shrink-0 place-items-center rounded-lg text-muted hover:bg-paper hover:text-ink" onClick={onRemove} aria-label={`Take ${word} out`}><X aria-hidden="true" size={18} /></button>
+      {onSwap && (
+        <button
+          type="button"
+          className="grid size-12 shrink-0 place-items-center rounded-lg text-green hover:bg-paper"
+          onClick={onSwap}
+          aria-label={`Swap ${word} for another word`}
+        >
+          <RefreshCw aria-hidden="true" size={18} />
+        </button>
+      )}
+      <button
+        type="button"
+        className="grid size-12 shrink-0 place-items-center rounded-lg text-muted hover:bg-paper hover:text-ink"
+        onClick={onRemove}
+        aria-label={`Take ${word} out`}
+      >
+        <X aria-hidden="true" size={18} />
+      </button>
     </li>
   );
 }

@@ -23,23 +23,85 @@ export function SetsScreen({ sets }: { sets: readonly SavedSet[] }) {
       <div className="min-w-0">
         <div className="mb-4 flex flex-wrap items-end justify-between gap-4">
           <h1 className="text-4xl">Our word sets</h1>
-          {sets.length > 4 && <label className="w-64"><span className="sr-only">Search the sets</span><input className="field" type="search" value={search} onChange={(e) => setSearch(e.target.value)} placeholder="name or word" /></label>}
+          {sets.length > 4 && (
+            <label className="w-64">
+              <span className="sr-only">Search the sets</span>
+              <input
+                className="field"
+                type="search"
+                value={search}
+                onChange={(e) => setSearch(e.target.value)}
+                placeholder="name or word"
+              />
+            </label>
+          )}
         </div>
-        {error && <div className="mb-3"><ErrorMessage>{error}</ErrorMessage></div>}
-        {!sets.length && <Empty title="Sets you save will be here">Choose words under <Link className="underline underline-offset-4" href="/words">Find words</Link>, give the set a name and save it; or bring one in from a file.</Empty>}
+        {error && (
+          <div className="mb-3">
+            <ErrorMessage>{error}</ErrorMessage>
+          </div>
+        )}
+        {!sets.length && (
+          <Empty title="Sets you save will be here">
+            Choose words under{' '}
+            <Link className="underline underline-offset-4" href="/words">
+              Find words
+            </Link>
+            , give the set a name and save it; or bring one in from a file.
+          </Empty>
+        )}
         <ul className="divide-y divide-line border-y border-line empty:border-0">
           {shown.map((set) => (
             <li key={set.id} className="flex flex-wrap items-center gap-x-3 gap-y-1 py-2.5">
               <div className="min-w-60 flex-1">
-                <Link href={`/words?set=${set.id}&sounds=any`} className="font-word text-2xl font-bold wrap-anywhere hover:underline hover:underline-offset-4">{set.name}</Link>
-                <p className="text-muted"><span className="font-word text-ink">{set.words.slice(0, 10).join(' · ')}{set.words.length > 10 && ' …'}</span> · {set.words.length} {set.words.length === 1 ? 'word' : 'words'}, {format(set.updatedAt, 'd MMMM')}</p>
+                <Link
+                  href={`/words?set=${set.id}&sounds=any`}
+                  className="font-word text-2xl font-bold wrap-anywhere hover:underline hover:underline-offset-4"
+                >
+                  {set.name}
+                </Link>
+                <p className="text-muted">
+                  <span className="font-word text-ink">
+                    {set.words.slice(0, 10).join(' · ')}
+                    {set.words.length > 10 && ' …'}
+                  </span>{' '}
+                  · {set.words.length} {set.words.length === 1 ? 'word' : 'words'}, {format(set.updatedAt, 'd MMMM')}
+                </p>
               </div>
               <div className="flex">
-                <Link className={ICON} href={`/print/sets/${set.id}`} title="Print"><Printer aria-hidden="true" size={20} /><span className="sr-only">Print {set.name}</span></Link>
-                <button type="button" className={ICON} title="Copy" disabled={busy} onClick={() => begin(async () => { const a = await copyTheSet(set.id); setError(a.ok ? '' : a.error); })}><Copy aria-hidden="true" size={20} /><span className="sr-only">Copy {set.name}</span></button>
-                <a className={ICON} href={`/api/sets/${set.id}/export?format=csv`} download title="As CSV"><FileDown aria-hidden="true" size={20} /><span className="text-sm">CSV</span><span className="sr-only"> of {set.name}</span></a>
-                <a className={ICON} href={`/api/sets/${set.id}/export?format=json`} download title="As JSON"><FileDown aria-hidden="true" size={20} /><span className="text-sm">JSON</span><span className="sr-only"> of {set.name}</span></a>
-                <button type="button" className={ICON} title="Erase" onClick={() => setErasing(set)}><Trash2 aria-hidden="true" size={20} /><span className="sr-only">Erase {set.name}</span></button>
+                <Link className={ICON} href={`/print/sets/${set.id}`} title="Print">
+                  <Printer aria-hidden="true" size={20} />
+                  <span className="sr-only">Print {set.name}</span>
+                </Link>
+                <button
+                  type="button"
+                  className={ICON}
+                  title="Copy"
+                  disabled={busy}
+                  onClick={() =>
+                    begin(async () => {
+                      const a = await copyTheSet(set.id);
+                      setError(a.ok ? '' : a.error);
+                    })
+                  }
+                >
+                  <Copy aria-hidden="true" size={20} />
+                  <span className="sr-only">Copy {set.name}</span>
+                </button>
+                <a className={ICON} href={`/api/sets/${set.id}/export?format=csv`} download title="As CSV">
+                  <FileDown aria-hidden="true" size={20} />
+                  <span className="text-sm">CSV</span>
+                  <span className="sr-only"> of {set.name}</span>
+                </a>
+                <a className={ICON} href={`/api/sets/${set.id}/export?format=json`} download title="As JSON">
+                  <FileDown aria-hidden="true" size={20} />
+                  <span className="text-sm">JSON</span>
+                  <span className="sr-only"> of {set.name}</span>
+                </a>
+                <button type="button" className={ICON} title="Erase" onClick={() => setErasing(set)}>
+                  <Trash2 aria-hidden="true" size={20} />
+                  <span className="sr-only">Erase {set.name}</span>
+                </button>
               </div>
             </li>
           ))}
@@ -47,11 +109,30 @@ export function SetsScreen({ sets }: { sets: readonly SavedSet[] }) {
         {sets.length > 0 && !shown.length && <p className="py-4 text-muted">No set has “{search}” in it.</p>}
       </div>
       <ImportSet />
-      <Dialog open={erasing !== null} onOpenChange={(open) => !open && setErasing(null)} title={`Erase ${erasing?.name ?? ''}?`} description="The set goes; its words stay in the bank, and sessions played with them stay as they are.">
-        <button type="button" className="action w-full" disabled={busy} onClick={() => begin(async () => { const a = await eraseTheSet(erasing!.id); setError(a.ok ? '' : a.error); setErasing(null); })}>Erase the set</button>
+      <Dialog
+        open={erasing !== null}
+        onOpenChange={(open) => !open && setErasing(null)}
+        title={`Erase ${erasing?.name ?? ''}?`}
+        description="The set goes; its words stay in the bank, and sessions played with them stay as they are."
+      >
+        <button
+          type="button"
+          className="action w-full"
+          disabled={busy}
+          onClick={() =>
+            begin(async () => {
+              const a = await eraseTheSet(erasing!.id);
+              setError(a.ok ? '' : a.error);
+              setErasing(null);
+            })
+          }
+        >
+          Erase the set
+        </button>
       </Dialog>
     </div>
   );
 }
 
-const ICON = 'inline-flex min-h-12 min-w-12 items-center justify-center gap-1 rounded-lg px-2 text-muted hover:bg-card hover:text-ink';
+const ICON =
+  'inline-flex min-h-12 min-w-12 items-center justify-center gap-1 rounded-lg px-2 text-muted hover:bg-card hover:text-ink';

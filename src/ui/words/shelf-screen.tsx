@@ -14,40 +14,58 @@ export function ShelfScreen({ shelf }: { shelf: readonly ShelfSound[] }) {
     <>
       <h1 className="mb-1 text-4xl">Prop shelf</h1>
       <p className="mb-5 max-w-3xl text-lg text-muted">
-        Tick what you own. {owned ? `${owned} ${owned === 1 ? 'thing' : 'things'} on the shelf; ${covered.length} of ${shelf.length} first sounds have one.` : 'Nothing is ticked yet.'}
+        Tick what you own.{' '}
+        {owned
+          ? `${owned} ${owned === 1 ? 'thing' : 'things'} on the shelf; ${covered.length} of ${shelf.length} first sounds have one.`
+          : 'Nothing is ticked yet.'}
       </p>
       {lacking.length > 0 && (
         <section aria-labelledby="collect" className="mb-7 max-w-4xl">
-          <h2 id="collect" className="mb-2 text-2xl">To collect</h2>
+          <h2 id="collect" className="mb-2 text-2xl">
+            To collect
+          </h2>
           <ul className="grid gap-x-10 border-t border-line sm:grid-cols-2">
             {lacking.slice(0, 8).map((s) => {
               const safe = [...s.words].sort((a, b) => a.cautions.length - b.cautions.length).slice(0, 3);
               return (
                 <li key={s.ipa} className="flex items-baseline gap-3 border-b border-line py-2">
-                  <a href={`#s-${s.ipa}`} className="w-28 shrink-0 hover:underline"><span className="font-word text-xl font-bold">/{s.label}/</span>{s.as && <span className="text-muted"> {s.as}</span>}</a>
+                  <a href={`#s-${s.ipa}`} className="w-28 shrink-0 hover:underline">
+                    <span className="font-word text-xl font-bold">/{s.label}/</span>
+                    {s.as && <span className="text-muted"> {s.as}</span>}
+                  </a>
                   <span>{safe.map((w) => w.word).join(', ')}</span>
                 </li>
               );
             })}
           </ul>
-          {lacking.length > 8 && <p className="mt-2 text-muted">and nothing yet for {lacking.slice(8).map(name).join(', ')}.</p>}
+          {lacking.length > 8 && (
+            <p className="mt-2 text-muted">and nothing yet for {lacking.slice(8).map(name).join(', ')}.</p>
+          )}
         </section>
       )}
       <p className="mb-6 max-w-3xl border-l-4 border-marigold py-1 pl-4">
-        Small parts are a choking hazard under 3 years (31.7 mm cylinder test, 16 CFR 1501.4 and EN 71-1), and for older children who mouth things. Your setting’s own rules come first.
+        Small parts are a choking hazard under 3 years (31.7 mm cylinder test, 16 CFR 1501.4 and EN 71-1), and for older
+        children who mouth things. Your setting’s own rules come first.
       </p>
       <div className="grid gap-x-10 gap-y-7 sm:grid-cols-2 lg:grid-cols-3">
         {shelf.map((s) => (
           <section key={s.ipa} id={`s-${s.ipa}`} aria-label={`First sound ${name(s)}`}>
             <h2 className="flex items-baseline gap-2 border-b border-line-strong pb-1 text-2xl">
-              <span>/{s.label}/</span>{s.as && <span className="font-sans text-base font-normal text-muted">as in {s.as}</span>}
-              <span className="ml-auto font-sans text-base font-normal text-muted">{s.owned ? `${s.owned} owned` : 'nothing yet'}</span>
+              <span>/{s.label}/</span>
+              {s.as && <span className="font-sans text-base font-normal text-muted">as in {s.as}</span>}
+              <span className="ml-auto font-sans text-base font-normal text-muted">
+                {s.owned ? `${s.owned} owned` : 'nothing yet'}
+              </span>
             </h2>
             <ul>
               {s.words.map((w) => (
                 <li key={w.word} className="flex items-center gap-3 border-b border-line">
-                  <div className="min-w-0 flex-1"><OwnTick word={w.word} owned={w.owned} label={w.word} /></div>
-                  <span className="text-sm"><CautionMark cautions={w.cautions} /></span>
+                  <div className="min-w-0 flex-1">
+                    <OwnTick word={w.word} owned={w.owned} label={w.word} />
+                  </div>
+                  <span className="text-sm">
+                    <CautionMark cautions={w.cautions} />
+                  </span>
                   {w.picture && <Picture code={w.picture} size={30} />}
                 </li>
               ))}
@@ -55,7 +73,11 @@ export function ShelfScreen({ shelf }: { shelf: readonly ShelfSound[] }) {
           </section>
         ))}
       </div>
-      <p className="mt-8"><Link className="quiet px-1" href="/words?only=owned&sounds=any">Find words for the things we own</Link></p>
+      <p className="mt-8">
+        <Link className="quiet px-1" href="/words?only=owned&sounds=any">
+          Find words for the things we own
+        </Link>
+      </p>
     </>
   );
 }

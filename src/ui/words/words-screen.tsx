@@ -3,7 +3,17 @@ import Link from 'next/link';
 import type { ReactNode } from 'react';
 import type { Choice } from '@/core/formats/schemas';
 import { SET_TASKS, taskOf } from '@/core/games';
-import { COUNTS, FIRSTS, MOST, ONLY, SORTS, SYLLABLES, type Loosenable, type Only, type Sort } from '@/core/lexicon/find';
+import {
+  COUNTS,
+  FIRSTS,
+  MOST,
+  ONLY,
+  SORTS,
+  SYLLABLES,
+  type Loosenable,
+  type Only,
+  type Sort,
+} from '@/core/lexicon/find';
 import { PLACES, type SoundPlace } from '@/core/lexicon/word-index';
 import { labelOf, makingOf } from '@/core/phonology/sounds';
 import { SET_SIZE } from '@/core/sessions/turns';
@@ -18,19 +28,45 @@ import { SetPanel } from './set-panel';
 
 const FIRST_WORDS = { hold: 'you can hold', clip: 'to clip', light: 'light: h, w, y', vowel: 'a vowel' } as const;
 const ONLY_WORDS: Readonly<Record<Only, string>> = {
-  agreed: 'same count for everyone', taught: 'sounds we have taught', owned: 'props we own', prop: 'can be a prop', picture: 'has a picture',
-  everyday: 'everyday words', own: 'our own words',
+  agreed: 'same count for everyone',
+  taught: 'sounds we have taught',
+  owned: 'props we own',
+  prop: 'can be a prop',
+  picture: 'has a picture',
+  everyday: 'everyday words',
+  own: 'our own words',
 };
-const PLACE_WORDS: Readonly<Record<SoundPlace, string>> = { any: 'anywhere', first: 'first', middle: 'in the middle', last: 'last' };
-const SORT_WORDS: Readonly<Record<Sort, string>> = { easy: 'easy first', 'a-z': 'A to Z', 'first-sound': 'by first sound', known: 'best known first' };
+const PLACE_WORDS: Readonly<Record<SoundPlace, string>> = {
+  any: 'anywhere',
+  first: 'first',
+  middle: 'in the middle',
+  last: 'last',
+};
+const SORT_WORDS: Readonly<Record<Sort, string>> = {
+  easy: 'easy first',
+  'a-z': 'A to Z',
+  'first-sound': 'by first sound',
+  known: 'best known first',
+};
 const LOOSEN_WORDS: Readonly<Record<Loosenable, string>> = {
-  shape: 'any shape', first: 'any first sound', sound: 'any sounds', syllables: 'any number of syllables', only: 'no “only”', matches: 'no search',
-  contested: 'words whose count is argued about', doubtful: 'words spelt or said in two ways',
+  shape: 'any shape',
+  first: 'any first sound',
+  sound: 'any sounds',
+  syllables: 'any number of syllables',
+  only: 'no “only”',
+  matches: 'no search',
+  contested: 'words whose count is argued about',
+  doubtful: 'words spelt or said in two ways',
 };
 const SHAPES_SHOWN = 5;
 const ONLY_SHOWN = 3;
 
-interface WordsScreenProps { readonly choice: Choice; readonly group: Group; readonly found: WordsFound; readonly saved: SavedSet | null }
+interface WordsScreenProps {
+  readonly choice: Choice;
+  readonly group: Group;
+  readonly found: WordsFound;
+  readonly saved: SavedSet | null;
+}
 
 /** Number of sounds first; then shape, first sound, where a sound sits, and the rest; the set grows beside the words. */
 export function WordsScreen({ choice: asked, group, found, saved }: WordsScreenProps) {
@@ -44,13 +80,27 @@ export function WordsScreen({ choice: asked, group, found, saved }: WordsScreenP
   const only = choice.only ?? [];
   const shapes = facets.shapes.filter((s, i) => i < SHAPES_SHOWN || s.shape === choice.shape);
   const moreShapes = facets.shapes.filter((s) => !shapes.includes(s));
-  const sounds = Object.entries(facets.sounds).filter(([, n]) => n > 0).map(([ipa, n]) => ({ ipa, n, ...labelOf(ipa, accent) }))
-    .sort((a, b) => Number(makingOf(a.ipa) === 'vowel') - Number(makingOf(b.ipa) === 'vowel') || a.label.localeCompare(b.label));
-  const onlyShown = ONLY.filter((name, i) => only.includes(name) || (facets.only[name] > 0 && ONLY.slice(0, i).filter((other) => facets.only[other] > 0).length < ONLY_SHOWN));
+  const sounds = Object.entries(facets.sounds)
+    .filter(([, n]) => n > 0)
+    .map(([ipa, n]) => ({ ipa, n, ...labelOf(ipa, accent) }))
+    .sort(
+      (a, b) =>
+        Number(makingOf(a.ipa) === 'vowel') - Number(makingOf(b.ipa) === 'vowel') || a.label.localeCompare(b.label),
+    );
+  const onlyShown = ONLY.filter(
+    (name, i) =>
+      only.includes(name) ||
+      (facets.only[name] > 0 && ONLY.slice(0, i).filter((other) => facets.only[other] > 0).length < ONLY_SHOWN),
+  );
   const onlyPill = (name: Only): ReactNode => {
     const on = only.includes(name);
     return (
-      <Pill key={name} href={to({ only: on ? only.filter((o) => o !== name) : [...only, name] })} on={on} none={!facets.only[name]}>
+      <Pill
+        key={name}
+        href={to({ only: on ? only.filter((o) => o !== name) : [...only, name] })}
+        on={on}
+        none={!facets.only[name]}
+      >
         {ONLY_WORDS[name]} <PillCount on={on} n={facets.only[name]} />
       </Pill>
     );
@@ -60,7 +110,9 @@ export function WordsScreen({ choice: asked, group, found, saved }: WordsScreenP
       <div className="min-w-0">
         <div className="mb-4 flex flex-wrap items-end justify-between gap-x-6 gap-y-3">
           <h1 className="text-4xl">How many sounds?</h1>
-          <a href="#set" className="sr-only focus:not-sr-only focus:rounded-lg focus:bg-card focus:p-3">Skip to the word set</a>
+          <a href="#set" className="sr-only focus:not-sr-only focus:rounded-lg focus:bg-card focus:p-3">
+            Skip to the word set
+          </a>
           <Search choice={choice} />
         </div>
         <nav aria-label="Number of sounds" className="mb-4 grid grid-cols-3 gap-2.5 sm:grid-cols-5">
@@ -68,12 +120,18 @@ export function WordsScreen({ choice: asked, group, found, saved }: WordsScreenP
             const on = choice.sounds === count;
             return (
               <Link
-                key={count} href={to({ sounds: on ? 'any' : count, shape: undefined })} scroll={false} aria-current={on ? 'true' : undefined} prefetch={false}
+                key={count}
+                href={to({ sounds: on ? 'any' : count, shape: undefined })}
+                scroll={false}
+                aria-current={on ? 'true' : undefined}
+                prefetch={false}
                 className={`flex min-h-16 items-baseline justify-center gap-3 rounded-2xl border px-4 py-2 ${on ? 'border-ink bg-ink text-card' : 'border-line-strong bg-card hover:border-ink'}`}
               >
-                <span className="font-word text-4xl font-bold">{count}{count === MOST && '+'}</span>{' '}
-                <span className="sr-only">sounds</span>{' '}
-                <PillCount on={on} n={facets.counts[count]} />
+                <span className="font-word text-4xl font-bold">
+                  {count}
+                  {count === MOST && '+'}
+                </span>{' '}
+                <span className="sr-only">sounds</span> <PillCount on={on} n={facets.counts[count]} />
               </Link>
             );
           })}
@@ -81,41 +139,71 @@ export function WordsScreen({ choice: asked, group, found, saved }: WordsScreenP
         <div className="grid gap-x-3 gap-y-2 sm:grid-cols-[5.6rem_minmax(0,1fr)]">
           <Row label="Shape">
             {shapes.map(({ shape, words, example }) => (
-              <Pill key={shape} href={to({ shape: choice.shape === shape ? undefined : shape })} on={choice.shape === shape}>
-                <span className="font-word">{example}</span> <span className={choice.shape === shape ? '' : 'text-muted'}>{shape}</span> <PillCount on={choice.shape === shape} n={words} />
+              <Pill
+                key={shape}
+                href={to({ shape: choice.shape === shape ? undefined : shape })}
+                on={choice.shape === shape}
+              >
+                <span className="font-word">{example}</span>{' '}
+                <span className={choice.shape === shape ? '' : 'text-muted'}>{shape}</span>{' '}
+                <PillCount on={choice.shape === shape} n={words} />
               </Pill>
             ))}
             {moreShapes.length > 0 && (
               <More label={`${moreShapes.length} more shapes`}>
                 {moreShapes.map(({ shape, words, example }) => (
-                  <Pill key={shape} href={to({ shape })} on={false}><span className="font-word">{example}</span> <span className="text-muted">{shape}</span> <PillCount on={false} n={words} /></Pill>
+                  <Pill key={shape} href={to({ shape })} on={false}>
+                    <span className="font-word">{example}</span> <span className="text-muted">{shape}</span>{' '}
+                    <PillCount on={false} n={words} />
+                  </Pill>
                 ))}
               </More>
             )}
           </Row>
           <Row label="Starts with">
             {FIRSTS.map((first) => (
-              <Pill key={first} href={to({ first: choice.first === first ? undefined : first })} on={choice.first === first} none={!facets.firsts[first]}>
+              <Pill
+                key={first}
+                href={to({ first: choice.first === first ? undefined : first })}
+                on={choice.first === first}
+                none={!facets.firsts[first]}
+              >
                 {FIRST_WORDS[first]} <PillCount on={choice.first === first} n={facets.firsts[first]} />
               </Pill>
             ))}
           </Row>
           <Row label="Syllables">
             {SYLLABLES.map((n) => (
-              <Pill key={n} href={to({ syllables: choice.syllables === n ? undefined : n })} on={choice.syllables === n} none={!facets.syllables[n]}>
+              <Pill
+                key={n}
+                href={to({ syllables: choice.syllables === n ? undefined : n })}
+                on={choice.syllables === n}
+                none={!facets.syllables[n]}
+              >
                 {n === 3 ? '3+' : n} <PillCount on={choice.syllables === n} n={facets.syllables[n]} />
               </Pill>
             ))}
             {choice.sound && (
               <Pill href={to({ sound: undefined, place: undefined })} on>
-                with <span className="font-word">/{labelOf(choice.sound, accent).label}/</span> {PLACE_WORDS[place]} <PillCount on n={facets.sounds[choice.sound] ?? 0} />
+                with <span className="font-word">/{labelOf(choice.sound, accent).label}/</span> {PLACE_WORDS[place]}{' '}
+                <PillCount on n={facets.sounds[choice.sound] ?? 0} />
               </Pill>
             )}
-            <More label={choice.sound ? 'another sound or place' : 'with a sound …'} open={choice.place !== undefined && !choice.sound}>
-              <span className="flex flex-wrap basis-full gap-2">{PLACES.map((p) => <Pill key={p} href={to({ place: p === 'any' ? undefined : p })} on={place === p}>{PLACE_WORDS[p]}</Pill>)}</span>
+            <More
+              label={choice.sound ? 'another sound or place' : 'with a sound …'}
+              open={choice.place !== undefined && !choice.sound}
+            >
+              <span className="flex basis-full flex-wrap gap-2">
+                {PLACES.map((p) => (
+                  <Pill key={p} href={to({ place: p === 'any' ? undefined : p })} on={place === p}>
+                    {PLACE_WORDS[p]}
+                  </Pill>
+                ))}
+              </span>
               {sounds.map(({ ipa, n, label, as }) => (
                 <Pill key={ipa} href={to({ sound: ipa })} on={choice.sound === ipa}>
-                  <span className="font-word">/{label}/</span>{as && <span className="text-sm">as in {as}</span>} <PillCount on={choice.sound === ipa} n={n} />
+                  <span className="font-word">/{label}/</span>
+                  {as && <span className="text-sm">as in {as}</span>} <PillCount on={choice.sound === ipa} n={n} />
                 </Pill>
               ))}
             </More>
@@ -123,52 +211,109 @@ export function WordsScreen({ choice: asked, group, found, saved }: WordsScreenP
           <Row label="Only">
             {onlyShown.map(onlyPill)}
             <More label="more …">
-              {ONLY.filter((name) => !onlyShown.includes(name) && (name !== 'own' || facets.only.own > 0)).map(onlyPill)}
+              {ONLY.filter((name) => !onlyShown.includes(name) && (name !== 'own' || facets.only.own > 0)).map(
+                onlyPill,
+              )}
               {!choice.doubtful && facets.adds.doubtful > 0 && (
-                <Pill href={to({ doubtful: true })} on={false}>also words spelt or said in two ways <PillCount on={false} n={facets.adds.doubtful} /></Pill>
+                <Pill href={to({ doubtful: true })} on={false}>
+                  also words spelt or said in two ways <PillCount on={false} n={facets.adds.doubtful} />
+                </Pill>
               )}
             </More>
-            {choice.doubtful && <Pill href={to({ doubtful: undefined })} on>also words spelt or said in two ways</Pill>}
+            {choice.doubtful && (
+              <Pill href={to({ doubtful: undefined })} on>
+                also words spelt or said in two ways
+              </Pill>
+            )}
           </Row>
         </div>
         <Advice choice={choice} found={found} to={to} />
         <div className="mt-6 flex flex-wrap items-center justify-between gap-x-4">
-          <h2 className="text-xl">{facets.total} {facets.total === 1 ? 'word fits' : 'words fit'}</h2>
+          <h2 className="text-xl">
+            {facets.total} {facets.total === 1 ? 'word fits' : 'words fit'}
+          </h2>
           <p className="flex flex-wrap items-center gap-x-1 text-muted">
             {SORTS.map((sort) => {
               const on = (choice.sort ?? 'easy') === sort;
-              return <Link key={sort} href={to({ sort })} scroll={false} prefetch={false} aria-current={on ? 'true' : undefined} className={`flex min-h-12 items-center rounded-lg px-2 ${on ? 'text-ink underline decoration-marigold decoration-3 underline-offset-6' : 'hover:text-ink'}`}>{SORT_WORDS[sort]}</Link>;
+              return (
+                <Link
+                  key={sort}
+                  href={to({ sort })}
+                  scroll={false}
+                  prefetch={false}
+                  aria-current={on ? 'true' : undefined}
+                  className={`flex min-h-12 items-center rounded-lg px-2 ${on ? 'text-ink underline decoration-marigold decoration-3 underline-offset-6' : 'hover:text-ink'}`}
+                >
+                  {SORT_WORDS[sort]}
+                </Link>
+              );
             })}
           </p>
         </div>
         <ul className="grid grid-cols-[minmax(0,1fr)] border-t border-line min-[1200px]:grid-cols-[repeat(2,minmax(0,1fr))] min-[1200px]:gap-x-10">
           {found.results.map((word) => (
             <ResultLine
-              key={word.word} word={word} on={inSet.has(word.word)} varied={choice.sounds === 'any' || choice.sounds === MOST}
-              href={address(choice, { words: inSet.has(word.word) ? names.filter((n) => n !== word.word) : [...names, word.word] })}
+              key={word.word}
+              word={word}
+              on={inSet.has(word.word)}
+              varied={choice.sounds === 'any' || choice.sounds === MOST}
+              href={address(choice, {
+                words: inSet.has(word.word) ? names.filter((n) => n !== word.word) : [...names, word.word],
+              })}
             />
           ))}
         </ul>
         {found.further > 0 && (
-          <p className="mt-4"><Link className="plain" scroll={false} prefetch={false} href={address(choice, { more: (choice.more ?? 1) + 1 })}>Show more ({found.further} further)</Link></p>
+          <p className="mt-4">
+            <Link
+              className="plain"
+              scroll={false}
+              prefetch={false}
+              href={address(choice, { more: (choice.more ?? 1) + 1 })}
+            >
+              Show more ({found.further} further)
+            </Link>
+          </p>
         )}
       </div>
 
       <aside aria-labelledby="set" className="h-max rounded-2xl bg-card p-5 lg:sticky lg:top-4">
         <SetPanel
-          key={`${names.join()} ${saved?.id ?? ''}`} choice={choice} groupId={group.id} groupName={group.name} proposed={found.proposed} missing={found.missing}
-          words={found.set.map((w) => ({ word: w.word, count: w.count }))} model={found.model} spares={found.spares} saved={saved ? { id: saved.id, name: saved.name, words: saved.words } : null}
-          tasks={SET_TASKS.map((task) => ({ id: task, name: taskOf(task).name }))} sizes={Array.from({ length: SET_SIZE.most - SET_SIZE.least + 1 }, (_, i) => SET_SIZE.least + i)} size={found.size}
+          key={`${names.join()} ${saved?.id ?? ''}`}
+          choice={choice}
+          groupId={group.id}
+          groupName={group.name}
+          proposed={found.proposed}
+          missing={found.missing}
+          words={found.set.map((w) => ({ word: w.word, count: w.count }))}
+          model={found.model}
+          spares={found.spares}
+          saved={saved ? { id: saved.id, name: saved.name, words: saved.words } : null}
+          tasks={SET_TASKS.map((task) => ({ id: task, name: taskOf(task).name }))}
+          sizes={Array.from({ length: SET_SIZE.most - SET_SIZE.least + 1 }, (_, i) => SET_SIZE.least + i)}
+          size={found.size}
         />
         {!found.confirmed && (
           <p className="mt-3 border-t border-line pt-3 text-[0.95rem] text-muted">
             Words such as box and apple, which adults count in different ways, are left out until you{' '}
-            <Link className="underline underline-offset-4" href="/settings">say how you count</Link>.
+            <Link className="underline underline-offset-4" href="/settings">
+              say how you count
+            </Link>
+            .
           </p>
         )}
         {found.waiting.length > 0 && (
           <p className="mt-3 border-t border-line pt-3 text-[0.95rem] text-muted">
-            Waiting to be heard in this accent: {found.waiting.map((w, i) => <span key={w}>{i > 0 && ', '}<Link className="underline underline-offset-4" href={`/words/new?word=${w}`}>{w}</Link></span>)}.
+            Waiting to be heard in this accent:{' '}
+            {found.waiting.map((w, i) => (
+              <span key={w}>
+                {i > 0 && ', '}
+                <Link className="underline underline-offset-4" href={`/words/new?word=${w}`}>
+                  {w}
+                </Link>
+              </span>
+            ))}
+            .
           </p>
         )}
       </aside>
@@ -179,7 +324,9 @@ export function WordsScreen({ choice: asked, group, found, saved }: WordsScreenP
 function Row({ label, children }: { label: string; children: ReactNode }) {
   return (
     <>
-      <h2 className="flex min-h-8 items-center font-sans text-base font-normal text-muted sm:min-h-12 sm:self-start">{label}</h2>
+      <h2 className="flex min-h-8 items-center font-sans text-base font-normal text-muted sm:min-h-12 sm:self-start">
+        {label}
+      </h2>
       <div className="flex flex-wrap gap-2">{children}</div>
     </>
   );
@@ -187,7 +334,9 @@ function Row({ label, children }: { label: string; children: ReactNode }) {
 
 const More = ({ label, open, children }: { label: string; open?: boolean; children: ReactNode }) => (
   <details className="open:basis-full" open={open}>
-    <summary className="flex min-h-[48px] w-max list-none items-center rounded-full border border-dashed border-line-strong px-3.5 text-muted hover:text-ink">{label}</summary>
+    <summary className="flex min-h-[48px] w-max list-none items-center rounded-full border border-dashed border-line-strong px-3.5 text-muted hover:text-ink">
+      {label}
+    </summary>
     <div className="mt-2 flex flex-wrap gap-2">{children}</div>
   </details>
 );
@@ -196,30 +345,87 @@ function Search({ choice }: { choice: Choice }) {
   const kept = new URLSearchParams(address({ ...choice, q: undefined, more: undefined }, {}).split('?')[1]);
   return (
     <form action="/words" className="flex w-full max-w-sm items-center gap-2" role="search">
-      {[...kept].map(([name, value]) => <input key={name} type="hidden" name={name} value={value} />)}
+      {[...kept].map(([name, value]) => (
+        <input key={name} type="hidden" name={name} value={value} />
+      ))}
       <label className="min-w-0 flex-1">
         <span className="sr-only">Search by spelling, or by sounds with spaces between; _ is any one sound</span>
-        <input className="field" type="search" name="q" defaultValue={choice.q ?? ''} placeholder="frog, or by sounds: _ a t" autoComplete="off" />
+        <input
+          className="field"
+          type="search"
+          name="q"
+          defaultValue={choice.q ?? ''}
+          placeholder="frog, or by sounds: _ a t"
+          autoComplete="off"
+        />
       </label>
-      <button type="submit" className="plain">Search</button>
+      <button type="submit" className="plain">
+        Search
+      </button>
     </form>
   );
 }
 
-function Advice({ choice, found, to }: { choice: Choice; found: WordsFound; to: (change: Parameters<typeof address>[1]) => string }) {
-  if (found.unclear) return <p role="alert" className="mt-6 border-l-4 border-red py-1 pl-4">{found.unclear}</p>;
+function Advice({
+  choice,
+  found,
+  to,
+}: {
+  choice: Choice;
+  found: WordsFound;
+  to: (change: Parameters<typeof address>[1]) => string;
+}) {
+  if (found.unclear)
+    return (
+      <p role="alert" className="mt-6 border-l-4 border-red py-1 pl-4">
+        {found.unclear}
+      </p>
+    );
   const nothingTaught = choice.only?.includes('taught') && !found.taughtAny;
   if (nothingTaught) {
-    return <p className="mt-6 border-l-4 border-marigold py-1 pl-4">No sounds are ticked as taught yet. <Link className="underline underline-offset-4" href="/settings#taught">Tick them in Settings</Link>.</p>;
+    return (
+      <p className="mt-6 border-l-4 border-marigold py-1 pl-4">
+        No sounds are ticked as taught yet.{' '}
+        <Link className="underline underline-offset-4" href="/settings#taught">
+          Tick them in Settings
+        </Link>
+        .
+      </p>
+    );
   }
-  if (!found.loosen) return found.facets.total ? null : <p className="mt-6 border-l-4 border-marigold py-1 pl-4">No word of the bank fits all of this. <Link className="underline underline-offset-4" href="/words">Begin again</Link>.</p>;
+  if (!found.loosen)
+    return found.facets.total ? null : (
+      <p className="mt-6 border-l-4 border-marigold py-1 pl-4">
+        No word of the bank fits all of this.{' '}
+        <Link className="underline underline-offset-4" href="/words">
+          Begin again
+        </Link>
+        .
+      </p>
+    );
   const { filter, words } = found.loosen;
-  const change = filter === 'only' ? { only: undefined } : filter === 'matches' ? { q: undefined } : filter === 'doubtful' ? { doubtful: true } : { [filter]: undefined };
+  const change =
+    filter === 'only'
+      ? { only: undefined }
+      : filter === 'matches'
+        ? { q: undefined }
+        : filter === 'doubtful'
+          ? { doubtful: true }
+          : { [filter]: undefined };
   const count = found.facets.total;
   return (
     <p className="mt-6 border-l-4 border-marigold py-1 pl-4">
-      {count === 0 ? 'No word fits' : `Only ${count} ${count === 1 ? 'word fits' : 'words fit'}`} all of this. With {LOOSEN_WORDS[filter]} there would be {words}.{' '}
-      {filter === 'contested' ? <Link className="quiet px-1 text-ink" href="/settings">Say how you count</Link> : <Link className="quiet px-1 text-ink" scroll={false} href={to(change)}>Loosen it</Link>}
+      {count === 0 ? 'No word fits' : `Only ${count} ${count === 1 ? 'word fits' : 'words fit'}`} all of this. With{' '}
+      {LOOSEN_WORDS[filter]} there would be {words}.{' '}
+      {filter === 'contested' ? (
+        <Link className="quiet px-1 text-ink" href="/settings">
+          Say how you count
+        </Link>
+      ) : (
+        <Link className="quiet px-1 text-ink" scroll={false} href={to(change)}>
+          Loosen it
+        </Link>
+      )}
     </p>
   );
 }
@@ -232,21 +438,31 @@ const fitting = ({ length }: string): string => (length > 10 ? 'text-base' : len
 function ResultLine({ word, on, varied, href }: { word: ShownWord; on: boolean; varied: boolean; href: string }) {
   return (
     <li className="flex min-h-[4.4rem] items-center gap-3 border-b border-line py-1.5">
-      <Link href={`/word/${word.word}`} prefetch={false} className={`w-28 shrink-0 wrap-anywhere font-word font-bold hover:underline hover:underline-offset-4 ${fitting(word.word)}`}>{word.word}</Link>
+      <Link
+        href={`/word/${word.word}`}
+        prefetch={false}
+        className={`w-28 shrink-0 font-word font-bold wrap-anywhere hover:underline hover:underline-offset-4 ${fitting(word.word)}`}
+      >
+        {word.word}
+      </Link>
       <span className="flex min-w-0 flex-1 flex-col gap-0.5">
         <BounceLine marks={word.marks} count={word.count} size="list" />
         <span className="flex items-center gap-2 text-[0.95rem] leading-tight text-muted">
           {word.picture && <Picture code={word.picture} size={28} />}
           <span>
-          {varied && <span className="text-ink">{word.count} · </span>}{word.meaning}
-          {word.contested && <em> · {word.contested}</em>}
-          {word.doubt && <em> · {DOUBT_WORDS[word.doubt]}</em>}
-          {word.own && <strong className="font-semibold text-ink"> · ours</strong>}
+            {varied && <span className="text-ink">{word.count} · </span>}
+            {word.meaning}
+            {word.contested && <em> · {word.contested}</em>}
+            {word.doubt && <em> · {DOUBT_WORDS[word.doubt]}</em>}
+            {word.own && <strong className="font-semibold text-ink"> · ours</strong>}
           </span>
         </span>
       </span>
       <Link
-        href={href} scroll={false} prefetch={false} aria-label={on ? `Take ${word.word} out of the set` : `Put ${word.word} in the set`}
+        href={href}
+        scroll={false}
+        prefetch={false}
+        aria-label={on ? `Take ${word.word} out of the set` : `Put ${word.word} in the set`}
         className="grid size-12 shrink-0 place-items-center rounded-lg text-green hover:bg-card"
       >
         {on ? <Check aria-hidden="true" size={24} /> : <Plus aria-hidden="true" size={24} />}

@@ -14,8 +14,15 @@ export default guarded(async () => {
   return (
     <>
       <h1 className="mb-5 text-4xl">What {group.name} played</h1>
-      {sessions.length ? <SessionLines sessions={sessions} /> : (
-        <Empty title="No session yet">Every session stands here with who answered what. <Link className="underline underline-offset-4" href="/">Start one from Today.</Link></Empty>
+      {sessions.length ? (
+        <SessionLines sessions={sessions} />
+      ) : (
+        <Empty title="No session yet">
+          Every session stands here with who answered what.{' '}
+          <Link className="underline underline-offset-4" href="/">
+            Start one from Today.
+          </Link>
+        </Empty>
       )}
     </>
   );

@@ -10,5 +10,11 @@ export const metadata: Metadata = { title: 'Plan' };
 export default guarded(async () => {
   const group = await currentGroup();
   const [plans, games] = await Promise.all([listPlans(group.id), catalogue()]);
-  return <PlansScreen group={{ id: group.id, name: group.name, here: group.children.filter((c) => !c.away).length }} plans={plans} games={games} />;
+  return (
+    <PlansScreen
+      group={{ id: group.id, name: group.name, here: group.children.filter((c) => !c.away).length }}
+      plans={plans}
+      games={games}
+    />
+  );
 });

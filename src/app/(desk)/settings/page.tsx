@@ -28,16 +28,34 @@ export default guarded(async () => {
     <>
       <h1 className="mb-2 text-4xl">How we say and count</h1>
       <p className="mb-8 max-w-3xl text-lg text-muted">
-        One way for the whole team, so that children hear one count. Good practitioners differ here; two minutes settle it.
+        One way for the whole team, so that children hear one count. Good practitioners differ here; two minutes settle
+        it.
       </p>
-      <SettingsForm settings={settings} accents={MAIN_ACCENTS.map(({ id, name }) => ({ id: id as AccentId, name }))} examples={examplesOfCounting()} />
-      <TaughtGrid key={`${group.id} ${settings.accent}`} groupId={group.id} groupName={group.name} taught={[...(await taughtSounds(group.id))]} rows={rows} />
+      <SettingsForm
+        settings={settings}
+        accents={MAIN_ACCENTS.map(({ id, name }) => ({ id: id as AccentId, name }))}
+        examples={examplesOfCounting()}
+      />
+      <TaughtGrid
+        key={`${group.id} ${settings.accent}`}
+        groupId={group.id}
+        groupName={group.name}
+        taught={[...(await taughtSounds(group.id))]}
+        rows={rows}
+      />
       <ProgressForm settings={await getProgressSettings()} />
       <LookChoice />
       <section aria-labelledby="data" className="mt-12 max-w-3xl border-t border-line pt-6">
-        <h2 id="data" className="mb-2 text-2xl">Where the data lives</h2>
-        <p>All of it is in one file on this computer: <code className="break-all font-sans font-semibold">{databaseFile()}</code>.</p>
-        <p className="mt-2 text-muted">To back it up, stop Bouncy Echo and copy that file together with any files beside it that end in -wal or -shm.</p>
+        <h2 id="data" className="mb-2 text-2xl">
+          Where the data lives
+        </h2>
+        <p>
+          All of it is in one file on this computer:{' '}
+          <code className="font-sans font-semibold break-all">{databaseFile()}</code>.
+        </p>
+        <p className="mt-2 text-muted">
+          To back it up, stop Bouncy Echo and copy that file together with any files beside it that end in -wal or -shm.
+        </p>
       </section>
     </>
   );

@@ -9,17 +9,22 @@ import { WordsScreen } from '@/ui/words/words-screen';
 
 export const metadata: Metadata = { title: 'Words' };
 
-export default guarded(async ({ searchParams }: { searchParams: Promise<Record<string, string | string[] | undefined>> }) => {
-  const first = Object.fromEntries(Object.entries(await searchParams).map(([k, v]) => [k, Array.isArray(v) ? v[0] : v]));
-  const asked = wordsSchema.parse(first);
-  const group = await currentGroup();
-  const saved = asked.set ? await savedSet(asked.set).catch(() => null) : null;
-  // A saved set opened by its address alone shows its own words.
-  const choice = saved && !asked.words ? { ...asked, words: [...saved.words] } : saved ? asked : { ...asked, set: undefined };
-  return (
-    <>
-      <SubNav label="Words" places={WORD_PLACES} here="/words" />
-      <WordsScreen choice={choice} group={group} found={await findWords(choice, group)} saved={saved} />
-    </>
-  );
-});
+export default guarded(
+  async ({ searchParams }: { searchParams: Promise<Record<string, string | string[] | undefined>> }) => {
+    const first = Object.fromEntries(
+      Object.entries(await searchParams).map(([k, v]) => [k, Array.isArray(v) ? v[0] : v]),
+    );
+    const asked = wordsSchema.parse(first);
+    const group = await currentGroup();
+    const saved = asked.set ? await savedSet(asked.set).catch(() => null) : null;
+    // A saved set opened by its address alone shows its own words.
+    const choice =
+      saved && !asked.words ? { ...asked, words: [...saved.words] } : saved ? asked : { ...asked, set: undefined };
+    return (
+      <>
+        <SubNav label="Words" places={WORD_PLACES} here="/words" />
+        <WordsScreen choice={choice} group={group} found={await findWords(choice, group)} saved={saved} />
+      </>
+    );
+  },
+);

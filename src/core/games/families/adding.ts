@@ -10,12 +10,17 @@ import { ipaOf, script, slash, some } from './common';
 
 /** Words one sound longer, with the index of the new sound, at the step's place. */
 function grown(word: Word, step: Step, material: Material): { to: Word; at: number }[] {
-  return material.neighbours().of(word).filter((n) => n.change === 'add' && !n.word.entry.doubt && n.word.units.every((u) => u.sounds.length === 1)).map((n) => ({ to: n.word, at: placeIn(word, n.word) })).filter(({ to, at }) => {
-    const last = to.sounds.length - 1;
-    if (to.sounds[at]!.vowel) return false;
-    if (step.place === 'cluster') return placeOf(to, at) === 'cluster';
-    return !inCluster(to, at) && at === (step.place === 'first' ? 0 : last);
-  });
+  return material
+    .neighbours()
+    .of(word)
+    .filter((n) => n.change === 'add' && !n.word.entry.doubt && n.word.units.every((u) => u.sounds.length === 1))
+    .map((n) => ({ to: n.word, at: placeIn(word, n.word) }))
+    .filter(({ to, at }) => {
+      const last = to.sounds.length - 1;
+      if (to.sounds[at]!.vowel) return false;
+      if (step.place === 'cluster') return placeOf(to, at) === 'cluster';
+      return !inCluster(to, at) && at === (step.place === 'first' ? 0 : last);
+    });
 }
 
 /** Where the new sound stands: of two like sounds beside each other, the later. */
@@ -27,45 +32,108 @@ function placeIn(from: Word, to: Word): number {
 }
 
 /** Words that name things, with their plural: one frog, two frogs. */
-const plurals = (material: Material): ReadonlyMap<string, Word> => material.keep('plurals', () => new Map(material.forms().flatMap((form): [string, Word][] => {
-  const from = material.baseOf().get(form.word);
-  const base = material.byName.get(from?.base ?? '');
-  const thing = base && (base.entry.prop || base.entry.picture !== null) && !base.entry.doubt;
-  return thing && from?.ending === 's' && form.sounds.length === base.sounds.length + 1 ? [[base.word, form]] : [];
-})));
+const plurals = (material: Material): ReadonlyMap<string, Word> =>
+  material.keep(
+    'plurals',
+    () =>
+      new Map(
+        material.forms().flatMap((form): [string, Word][] => {
+          const from = material.baseOf().get(form.word);
+          const base = material.byName.get(from?.base ?? '');
+          const thing = base && (base.entry.prop || base.entry.picture !== null) && !base.entry.doubt;
+          return thing && from?.ending === 's' && form.sounds.length === base.sounds.length + 1
+            ? [[base.word, form]]
+            : [];
+        }),
+      ),
+  );
 
 const WHERE: Readonly<Record<string, string>> = { first: 'at the start', last: 'at the end', cluster: 'into it' };
 
 const ADD: Task = {
-  id: 'add', family: 'adding', name: 'Add a sound', asks: 'They put a sound to a word and say the new word.', act: 'add', unit: 'sound',
+  id: 'add',
+  family: 'adding',
+  name: 'Add a sound',
+  asks: 'They put a sound to a word and say the new word.',
+  act: 'add',
+  unit: 'sound',
   steps: [
-    { id: 'first', name: 'a first sound', place: 'first' }, { id: 'last', name: 'a last sound', place: 'last' },
-    { id: 'ending', name: 'an ending: one frog, two frogs', place: 'ends' }, { id: 'cluster', name: 'a sound into a cluster', place: 'cluster' },
+    { id: 'first', name: 'a first sound', place: 'first' },
+    { id: 'last', name: 'a last sound', place: 'last' },
+    { id: 'ending', name: 'an ending: one frog, two frogs', place: 'ends' },
+    { id: 'cluster', name: 'a sound into a cluster', place: 'cluster' },
   ],
-  secondsPerTurn: 12, gesture: 'bring a fist to the row of fingers', plain: '{word}. Put {sound} {where}. What is it now?', framed: '{word} grows a new shoot: {sound} {where}. What is it now?',
-  heads: (step, material) => (step.id === 'ending' ? [...plurals(material).keys()].map((w) => material.byName.get(w)!) : playable(material).filter((w) => w.sounds.length >= 2 && w.count <= 5 && grown(w, step, material).length > 0)),
+  secondsPerTurn: 12,
+  gesture: 'bring a fist to the row of fingers',
+  plain: '{word}. Put {sound} {where}. What is it now?',
+  framed: '{word} grows a new shoot: {sound} {where}. What is it now?',
+  heads: (step, material) =>
+    step.id === 'ending'
+      ? [...plurals(material).keys()].map((w) => material.byName.get(w)!)
+      : playable(material).filter((w) => w.sounds.length >= 2 && w.count <= 5 && grown(w, step, material).length > 0),
   build: ({ head, step, material, random, wishes }) => {
     if (step.id === 'ending') return { words: [head.word, plurals(material).get(head.word)!.word] };
-    const to = some(grown(head, step, material), random).sort((a, b) => a.to.entry.band - b.to.entry.band).find((g) => !wishes.avoid.has(g.to.word));
+    const to = some(grown(head, step, material), random)
+      .sort((a, b) => a.to.entry.band - b.to.entry.band)
+      .find((g) => !wishes.avoid.has(g.to.word));
     return to ? { words: [head.word, to.to.word] } : null;
   },
   make: ({ words }, step, material) => {
     const word = wordOf(material, words[0]);
     const ending = step.id === 'ending';
-    const to = need(ending ? plurals(material).get(word.word) : material.byName.get(words[1] ?? ''), 'The longer word.');
+    const to = need(
+      ending ? plurals(material).get(word.word) : material.byName.get(words[1] ?? ''),
+      'The longer word.',
+    );
     const at = placeIn(word, to);
     const come = need(to.sounds[at]?.ipa, 'The new sound.');
     const sound = slash(come, material);
     const where = ending ? 'at the end' : (WHERE[step.place!] ?? '');
     const inside = step.place === 'cluster' ? `after ${slash(to.sounds[at - 1]?.ipa ?? come, material)}` : where;
     return {
-      head: word, words: [shownOf(word), shownOf(to)], view: { kind: 'change', from: marksOf(word), to: marksOf(to), gone: [], come: [at] }, expected: to.word, judged: { by: 'sounds', sounds: ipaOf(to) },
-      slots: { word: word.word, sound, where: step.place === 'cluster' && at > 0 ? inside : step.place === 'cluster' ? 'at the start' : where, answer: to.word }, how: `They say it back first. ${advice([come], material.accent)}`,
-      script: script(ending ? `One ${word.word}, two …? Put ${sound} at the end.` : `${word.word}. Put ${sound} ${step.place === 'cluster' && at > 0 ? inside : where === 'into it' ? 'at the start' : where}.`, to.word),
-      likely: distinct([rightLikely(ipaOf(to), to.word, 'right'), { id: 'unchanged', slip: 'unchanged', outcome: 'not-yet', said: asWord(ipaOf(word)), show: word.word, note: 'unchanged', missed: [] }, slipLikely('other-sound', [come], sound, 'only the new sound', material.guard)]),
+      head: word,
+      words: [shownOf(word), shownOf(to)],
+      view: { kind: 'change', from: marksOf(word), to: marksOf(to), gone: [], come: [at] },
+      expected: to.word,
+      judged: { by: 'sounds', sounds: ipaOf(to) },
+      slots: {
+        word: word.word,
+        sound,
+        where: step.place === 'cluster' && at > 0 ? inside : step.place === 'cluster' ? 'at the start' : where,
+        answer: to.word,
+      },
+      how: `They say it back first. ${advice([come], material.accent)}`,
+      script: script(
+        ending
+          ? `One ${word.word}, two …? Put ${sound} at the end.`
+          : `${word.word}. Put ${sound} ${step.place === 'cluster' && at > 0 ? inside : where === 'into it' ? 'at the start' : where}.`,
+        to.word,
+      ),
+      likely: distinct([
+        rightLikely(ipaOf(to), to.word, 'right'),
+        {
+          id: 'unchanged',
+          slip: 'unchanged',
+          outcome: 'not-yet',
+          said: asWord(ipaOf(word)),
+          show: word.word,
+          note: 'unchanged',
+          missed: [],
+        },
+        slipLikely('other-sound', [come], sound, 'only the new sound', material.guard),
+      ]),
       facts: [
-        ['one sound was added and nothing else changed', to.sounds.length === word.sounds.length + 1 && ipaOf(to).filter((_, i) => i !== at).join(' ') === ipaOf(word).join(' ')],
-        ['it was added where the step says', ending ? at === to.sounds.length - 1 : grown(word, step, material).some((g) => g.to === to && g.at === at)],
+        [
+          'one sound was added and nothing else changed',
+          to.sounds.length === word.sounds.length + 1 &&
+            ipaOf(to)
+              .filter((_, i) => i !== at)
+              .join(' ') === ipaOf(word).join(' '),
+        ],
+        [
+          'it was added where the step says',
+          ending ? at === to.sounds.length - 1 : grown(word, step, material).some((g) => g.to === to && g.at === at),
+        ],
       ],
     };
   },

@@ -11,65 +11,152 @@ import { joinBeats } from './syllables';
 
 /** Words of so many sounds; the highest step takes all above it. */
 export const soundSteps: readonly Step[] = [
-  { id: '2', name: '2 sounds', count: 2 }, { id: '3', name: '3 sounds', count: 3 }, { id: '4', name: '4 sounds', count: 4 }, { id: '5', name: '5 sounds', count: 5 }, { id: '6', name: '6 sounds', count: 6, most: 9 },
+  { id: '2', name: '2 sounds', count: 2 },
+  { id: '3', name: '3 sounds', count: 3 },
+  { id: '4', name: '4 sounds', count: 4 },
+  { id: '5', name: '5 sounds', count: 5 },
+  { id: '6', name: '6 sounds', count: 6, most: 9 },
 ];
 
 export const ONSET_RIME: Step = { id: 'onset-rime', name: 'start and rest', unit: 'onset-rime' };
 
 /** Words with a start to part from the rest. */
 export const withOnset = (material: Material): readonly Word[] =>
-  material.keep('with onset', () => oneBeat(material).filter((w) => onsetAndRime(w).onset.length > 0 && w.sounds.length >= 3 && w.count <= 5 && !material.guard([onsetAndRime(w).vowel, ...onsetAndRime(w).coda])));
+  material.keep('with onset', () =>
+    oneBeat(material).filter(
+      (w) =>
+        onsetAndRime(w).onset.length > 0 &&
+        w.sounds.length >= 3 &&
+        w.count <= 5 &&
+        !material.guard([onsetAndRime(w).vowel, ...onsetAndRime(w).coda]),
+    ),
+  );
 
 /** Words a step about single sounds can take. */
-export const ofCount = (step: Step, material: Material): readonly Word[] => playable(material).filter((w) => fitsCount(w, step));
-export const fitsCount = (w: Word, step: Step): boolean => step.count === undefined || (w.count >= step.count && w.count <= (step.most ?? step.count));
+export const ofCount = (step: Step, material: Material): readonly Word[] =>
+  playable(material).filter((w) => fitsCount(w, step));
+export const fitsCount = (w: Word, step: Step): boolean =>
+  step.count === undefined || (w.count >= step.count && w.count <= (step.most ?? step.count));
 
 function joinOnset(word: Word, material: Material): Made {
   const [onset, rime] = onsetAndRimeLetters(word);
   const { onset: first, vowel, coda } = onsetAndRime(word);
   return {
-    head: word, words: [shownOf(word)], view: { kind: 'line', spot: null, parts: [onset, rime] }, expected: word.word, judged: { by: 'sounds', sounds: ipaOf(word) },
-    slots: { word: word.word, sounds: `${onset} … ${rime}` }, how: `Say the start as its sounds, then the rest in one. ${sayingAdvice(word)}`, script: script(`${onset} … ${rime}. What word is it?`, word.word),
-    likely: distinct([{ id: 'apart', slip: 'not-joined', outcome: 'not-yet', said: ipaOf(word).join(' '), show: `${onset} · ${rime}`, note: 'not joined', missed: [] }, slipLikely('part-only', [vowel, ...coda], rime, 'the rest only', material.guard), slipLikely('part-only', first, onset, 'the start only', material.guard)]),
-    facts: [['start and rest join to the word’s sounds', [...first, vowel, ...coda].join(' ') === ipaOf(word).join(' ')], ['the rest alone is not rude', !material.guard([vowel, ...coda])]],
+    head: word,
+    words: [shownOf(word)],
+    view: { kind: 'line', spot: null, parts: [onset, rime] },
+    expected: word.word,
+    judged: { by: 'sounds', sounds: ipaOf(word) },
+    slots: { word: word.word, sounds: `${onset} … ${rime}` },
+    how: `Say the start as its sounds, then the rest in one. ${sayingAdvice(word)}`,
+    script: script(`${onset} … ${rime}. What word is it?`, word.word),
+    likely: distinct([
+      {
+        id: 'apart',
+        slip: 'not-joined',
+        outcome: 'not-yet',
+        said: ipaOf(word).join(' '),
+        show: `${onset} · ${rime}`,
+        note: 'not joined',
+        missed: [],
+      },
+      slipLikely('part-only', [vowel, ...coda], rime, 'the rest only', material.guard),
+      slipLikely('part-only', first, onset, 'the start only', material.guard),
+    ]),
+    facts: [
+      ['start and rest join to the word’s sounds', [...first, vowel, ...coda].join(' ') === ipaOf(word).join(' ')],
+      ['the rest alone is not rude', !material.guard([vowel, ...coda])],
+    ],
   };
 }
 
 const joinSounds = (word: Word, step: Step, material: Material): Made => ({
-  head: word, words: [shownOf(word)], view: { kind: 'line', spot: null, parts: null }, expected: word.word, judged: { by: 'sounds', sounds: ipaOf(word) },
-  slots: { word: word.word, sounds: spokenApart(word) }, how: `Say each sound with a gap. ${sayingAdvice(word)}`, script: script(`${spokenApart(word)}. What word is it?`, word.word, `${spokenApart(word)} … ${word.word}!`),
-  likely: blendingLikely(word, material.context), facts: [['the number of sounds is that of the step', fitsCount(word, step)]],
+  head: word,
+  words: [shownOf(word)],
+  view: { kind: 'line', spot: null, parts: null },
+  expected: word.word,
+  judged: { by: 'sounds', sounds: ipaOf(word) },
+  slots: { word: word.word, sounds: spokenApart(word) },
+  how: `Say each sound with a gap. ${sayingAdvice(word)}`,
+  script: script(`${spokenApart(word)}. What word is it?`, word.word, `${spokenApart(word)} … ${word.word}!`),
+  likely: blendingLikely(word, material.context),
+  facts: [['the number of sounds is that of the step', fitsCount(word, step)]],
 });
 
 /** The adult says the parts; the child says the word. */
 export const BLENDING: Task = {
-  id: 'blending', family: 'blending', name: 'Blending', asks: 'They hear the sounds and say the word.', act: 'blend', unit: 'sound',
+  id: 'blending',
+  family: 'blending',
+  name: 'Blending',
+  asks: 'They hear the sounds and say the word.',
+  act: 'blend',
+  unit: 'sound',
   steps: [{ id: 'syllables', name: 'beats', unit: 'syllable', count: 2 }, { ...ONSET_RIME, count: 2 }, ...soundSteps],
-  secondsPerTurn: 15, gesture: 'sweep a hand along as you join the sounds', counts: true, plain: 'Listen … what word is it?', framed: 'The radio says … what word is it?',
-  heads: (step, material) => (step.unit === 'syllable' ? playable(material).filter((w) => traitsOf(w).syllables === 2 && !w.contest?.speaker.length) : step.unit === 'onset-rime' ? withOnset(material) : ofCount(step, material)),
+  secondsPerTurn: 15,
+  gesture: 'sweep a hand along as you join the sounds',
+  counts: true,
+  plain: 'Listen … what word is it?',
+  framed: 'The radio says … what word is it?',
+  heads: (step, material) =>
+    step.unit === 'syllable'
+      ? playable(material).filter((w) => traitsOf(w).syllables === 2 && !w.contest?.speaker.length)
+      : step.unit === 'onset-rime'
+        ? withOnset(material)
+        : ofCount(step, material),
   build: ({ head }) => ({ words: [head.word] }),
   make: ({ words }, step, material) => {
     const word = wordOf(material, words[0]);
-    return step.unit === 'syllable' ? joinBeats(word, step, material) : step.unit === 'onset-rime' ? joinOnset(word, material) : joinSounds(word, step, material);
+    return step.unit === 'syllable'
+      ? joinBeats(word, step, material)
+      : step.unit === 'onset-rime'
+        ? joinOnset(word, material)
+        : joinSounds(word, step, material);
   },
 };
 
-const pictured = (material: Material): readonly Word[] => material.keep('pictured', () => oneBeat(material).filter((w) => w.entry.picture !== null));
+const pictured = (material: Material): readonly Word[] =>
+  material.keep('pictured', () => oneBeat(material).filter((w) => w.entry.picture !== null));
 
 const PICTURES: Task = {
-  id: 'blend-pictures', family: 'blending', name: 'Blend and find the picture', asks: 'They hear the sounds and point to the picture.', act: 'blend', unit: 'sound', counts: true,
+  id: 'blend-pictures',
+  family: 'blending',
+  name: 'Blend and find the picture',
+  asks: 'They hear the sounds and point to the picture.',
+  act: 'blend',
+  unit: 'sound',
+  counts: true,
   steps: [
-    { id: '3-far', name: '3 sounds, 3 pictures', count: 3, choices: 3, foil: 'far', pictures: true }, { id: '3-same-start', name: '3 sounds, one picture begins alike', count: 3, choices: 3, foil: 'same-start', pictures: true },
+    { id: '3-far', name: '3 sounds, 3 pictures', count: 3, choices: 3, foil: 'far', pictures: true },
+    {
+      id: '3-same-start',
+      name: '3 sounds, one picture begins alike',
+      count: 3,
+      choices: 3,
+      foil: 'same-start',
+      pictures: true,
+    },
     { id: '4-far', name: '4 sounds, 3 pictures', count: 4, choices: 3, foil: 'far', pictures: true },
   ],
-  secondsPerTurn: 15, gesture: 'point to the picture', plain: 'Listen … which picture is it?', framed: 'The radio says … which picture is it?',
+  secondsPerTurn: 15,
+  gesture: 'point to the picture',
+  plain: 'Listen … which picture is it?',
+  framed: 'The radio says … which picture is it?',
   heads: (step, material) => pictured(material).filter((w) => fitsCount(w, step)),
   kinds: () => 3,
   build: ({ head, step, material, random, kind, wishes }) => {
     const others: Word[] = [];
     const kinds = step.foil === 'same-start' ? ['same-start', 'far'] : ['far', 'far'];
     for (const want of kinds) {
-      const foil = bestOf(pictured(material), random, (w) => foilKind(head, w, material) === want && Math.abs(w.count - head.count) <= 1 && others.every((o) => firstOf(o) !== firstOf(w) && foilKind(o, w, material) !== null) && !wishes.avoid.has(w.word), 80);
+      const foil = bestOf(
+        pictured(material),
+        random,
+        (w) =>
+          foilKind(head, w, material) === want &&
+          Math.abs(w.count - head.count) <= 1 &&
+          others.every((o) => firstOf(o) !== firstOf(w) && foilKind(o, w, material) !== null) &&
+          !wishes.avoid.has(w.word),
+        80,
+      );
       if (!foil) return null;
       others.push(foil);
     }
@@ -82,9 +169,25 @@ const PICTURES: Task = {
     const word = need(row[at ?? -1], 'Which picture it is.');
     const others = row.filter((w) => w !== word);
     return {
-      head: word, words: row.map(shownOf), view: { kind: 'row', answer: at!, first: false }, expected: word.word, kind: at!, judged: { by: 'choice', choices: words, right: at! },
-      slots: { word: word.word, sounds: spokenApart(word) }, how: `Name all three pictures first. Then: ${spokenApart(word)}. ${sayingAdvice(word)}`, script: script(`${spokenApart(word)}. Which picture is it?`, word.word), likely: choiceLikely(words, at!),
-      facts: [['every word has a picture', row.every((w) => w.entry.picture !== null)], ['no two are alike', others.every((w) => foilKind(word, w, material) !== null)], ['the number of sounds is that of the step', fitsCount(word, step)], ['a foil begins alike where the step says so', (step.foil === 'same-start') === others.some((w) => firstOf(w) === firstOf(word))]],
+      head: word,
+      words: row.map(shownOf),
+      view: { kind: 'row', answer: at!, first: false },
+      expected: word.word,
+      kind: at!,
+      judged: { by: 'choice', choices: words, right: at! },
+      slots: { word: word.word, sounds: spokenApart(word) },
+      how: `Name all three pictures first. Then: ${spokenApart(word)}. ${sayingAdvice(word)}`,
+      script: script(`${spokenApart(word)}. Which picture is it?`, word.word),
+      likely: choiceLikely(words, at!),
+      facts: [
+        ['every word has a picture', row.every((w) => w.entry.picture !== null)],
+        ['no two are alike', others.every((w) => foilKind(word, w, material) !== null)],
+        ['the number of sounds is that of the step', fitsCount(word, step)],
+        [
+          'a foil begins alike where the step says so',
+          (step.foil === 'same-start') === others.some((w) => firstOf(w) === firstOf(word)),
+        ],
+      ],
     };
   },
 };

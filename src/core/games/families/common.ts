@@ -21,10 +21,13 @@ export const slash = (ipa: string, { accent }: Pick<Material, 'accent'>): string
 
 /** The lines of an item, each with who says it. */
 export const script = (adult: string, children: string, together?: string): Line[] => [
-  { role: 'adult', text: adult }, { role: 'children', text: children }, ...(together ? [{ role: 'together' as const, text: together }] : []),
+  { role: 'adult', text: adult },
+  { role: 'children', text: children },
+  ...(together ? [{ role: 'together' as const, text: together }] : []),
 ];
 
-export const withCount = (words: readonly Word[], step: Step): Word[] => words.filter((w) => w.count >= (step.count ?? 1) && w.count <= (step.most ?? step.count ?? 99));
+export const withCount = (words: readonly Word[], step: Step): Word[] =>
+  words.filter((w) => w.count >= (step.count ?? 1) && w.count <= (step.most ?? step.count ?? 99));
 
 /** Some of a list in a random order: enough to try, without shuffling thousands. */
 export function some<T>(all: readonly T[], random: Random, most = 30): T[] {
@@ -35,8 +38,15 @@ export function some<T>(all: readonly T[], random: Random, most = 30): T[] {
 }
 
 /** Of a few picked at random, the one children know best that will do. */
-export function bestOf(all: readonly Word[], random: Random, fits: (word: Word) => boolean, tries = 30): Word | undefined {
-  return some(all, random, tries).filter(fits).sort((a, b) => a.entry.band - b.entry.band)[0];
+export function bestOf(
+  all: readonly Word[],
+  random: Random,
+  fits: (word: Word) => boolean,
+  tries = 30,
+): Word | undefined {
+  return some(all, random, tries)
+    .filter(fits)
+    .sort((a, b) => a.entry.band - b.entry.band)[0];
 }
 
 /** No sound of the one within reach of the other: nothing shared at the start, in the vowel, or at the end. */
@@ -61,13 +71,31 @@ export function foilKind(a: Word, b: Word, material: Material): FoilKind | null 
 }
 
 /** A foil for a rhyme: of the kind asked for, rhyming with none of the others, never one that a child says alike. */
-export function rhymeFoil(word: Word, kind: FoilKind, others: readonly Word[], { material, random, pairs = [], avoid }: { material: Material; random: Random; pairs?: readonly SoundPair[] | undefined; avoid?: ReadonlySet<string> }): Word | undefined {
+export function rhymeFoil(
+  word: Word,
+  kind: FoilKind,
+  others: readonly Word[],
+  {
+    material,
+    random,
+    pairs = [],
+    avoid,
+  }: { material: Material; random: Random; pairs?: readonly SoundPair[] | undefined; avoid?: ReadonlySet<string> },
+): Word | undefined {
   const shelf = shelves(material);
   const parts = shelf.of(word);
   const pool =
-    kind === 'same-ends' ? shelf.byEnds.get(`${parts.onset.join(' ')}|${parts.coda.join(' ')}`) : kind === 'same-vowel' ? shelf.byVowel.get(parts.vowel)
-      : kind === 'same-start' ? shelf.byFirst.get(firstOf(word)) : oneBeat(material);
-  const fits = (other: Word): boolean => foilKind(word, other, material) === kind && !saidAlike(word, other, material, pairs) && !avoid?.has(other.word) &&
+    kind === 'same-ends'
+      ? shelf.byEnds.get(`${parts.onset.join(' ')}|${parts.coda.join(' ')}`)
+      : kind === 'same-vowel'
+        ? shelf.byVowel.get(parts.vowel)
+        : kind === 'same-start'
+          ? shelf.byFirst.get(firstOf(word))
+          : oneBeat(material);
+  const fits = (other: Word): boolean =>
+    foilKind(word, other, material) === kind &&
+    !saidAlike(word, other, material, pairs) &&
+    !avoid?.has(other.word) &&
     others.every((o) => o !== other && !homophones(o, other) && traitsOf(o).rhyme !== traitsOf(other).rhyme);
   return bestOf(pool ?? [], random, fits, kind === 'same-ends' ? 60 : 40);
 }
@@ -76,15 +104,26 @@ export function rhymeFoil(word: Word, kind: FoilKind, others: readonly Word[], {
 function saidAlike(a: Word, b: Word, material: Material, pairs: readonly SoundPair[]): boolean {
   if (!pairs.length) return false;
   const [x, y] = [shelves(material).of(a), shelves(material).of(b)];
-  return x.vowel === y.vowel && x.coda.length === y.coda.length && x.coda.every((ipa, i) => ipa === y.coda[i] || isPair(pairs, ipa, y.coda[i]!));
+  return (
+    x.vowel === y.vowel &&
+    x.coda.length === y.coda.length &&
+    x.coda.every((ipa, i) => ipa === y.coda[i] || isPair(pairs, ipa, y.coda[i]!))
+  );
 }
 
 /** Words of one beat that rhyme with this one; a word that sounds the same or only repeats it does not. */
 export const rhymesOf = (word: Word, material: Material): readonly Word[] =>
-  (material.rhymes().get(traitsOf(word).rhyme) ?? []).filter((other) => !other.entry.doubt && traitsOf(other).syllables === 1 && rhymes(word, other));
+  (material.rhymes().get(traitsOf(word).rhyme) ?? []).filter(
+    (other) => !other.entry.doubt && traitsOf(other).syllables === 1 && rhymes(word, other),
+  );
 
 /** True where two sounds are as far apart as the step wants, and no pair a child says alike. */
-export function soundFoil(target: string, other: string, kind: FoilKind | undefined, pairs: readonly SoundPair[] = []): boolean {
+export function soundFoil(
+  target: string,
+  other: string,
+  kind: FoilKind | undefined,
+  pairs: readonly SoundPair[] = [],
+): boolean {
   if (target === other || isPair(pairs, target, other)) return false;
   const d = soundDistance(target, other);
   return kind === 'near' ? d <= NEAR : d >= FAR;

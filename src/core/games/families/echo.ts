@@ -7,76 +7,213 @@ import { oneBeat, playable, type Material } from '../material';
 import type { Made, Step, Task } from '../task';
 import { bestOf, firstOf, ipaOf, script, slash, some } from './common';
 
-const SOME_MISSED = { id: 'some', slip: 'some-missed' as const, outcome: 'not-yet' as const, said: '', show: null, note: 'some were missed', missed: [] };
+const SOME_MISSED = {
+  id: 'some',
+  slip: 'some-missed' as const,
+  outcome: 'not-yet' as const,
+  said: '',
+  show: null,
+  note: 'some were missed',
+  missed: [],
+};
 
 /** Words to say back that do not muddle each other: other starts, other ends. */
-function unlikeEach(head: Word, count: number, pool: readonly Word[], random: () => number, avoid: ReadonlySet<string>): Word[] | null {
+function unlikeEach(
+  head: Word,
+  count: number,
+  pool: readonly Word[],
+  random: () => number,
+  avoid: ReadonlySet<string>,
+): Word[] | null {
   const row = [head];
   while (row.length < count) {
-    const next = bestOf(pool, random, (w) => !avoid.has(w.word) && row.every((r) => firstOf(r) !== firstOf(w) && traitsOf(r).rhyme !== traitsOf(w).rhyme && traitsOf(r).said !== traitsOf(w).said), 60);
+    const next = bestOf(
+      pool,
+      random,
+      (w) =>
+        !avoid.has(w.word) &&
+        row.every(
+          (r) =>
+            firstOf(r) !== firstOf(w) &&
+            traitsOf(r).rhyme !== traitsOf(w).rhyme &&
+            traitsOf(r).said !== traitsOf(w).said,
+        ),
+      60,
+    );
     if (!next) return null;
     row.push(next);
   }
   return row;
 }
 
-const everyday = (_step: Step, material: Material): readonly Word[] => material.keep('everyday', () => playable(material).filter((w) => w.entry.band < 3 && (w.entry.picture !== null || w.entry.prop) && w.count <= 5 && traitsOf(w).syllables <= 2));
+const everyday = (_step: Step, material: Material): readonly Word[] =>
+  material.keep('everyday', () =>
+    playable(material).filter(
+      (w) =>
+        w.entry.band < 3 && (w.entry.picture !== null || w.entry.prop) && w.count <= 5 && traitsOf(w).syllables <= 2,
+    ),
+  );
 
-function echoed(entries: readonly string[], words: readonly Word[], backwards: boolean, step: Step, how: string, facts: Made['facts']): Made {
+function echoed(
+  entries: readonly string[],
+  words: readonly Word[],
+  backwards: boolean,
+  step: Step,
+  how: string,
+  facts: Made['facts'],
+): Made {
   const answer = backwards ? [...entries].reverse() : entries;
   return {
-    head: words[0] ?? null, words: words.map(shownOf), view: { kind: 'list', entries, backwards }, expected: answer.join(', '), judged: { by: 'list', entries: answer }, slots: { list: entries.join(' … '), count: String(entries.length) },
-    how, script: script(entries.join(' … '), answer.join(' … '), backwards ? undefined : entries.join(' … ')), likely: entries.length > 1 ? [SOME_MISSED] : [], facts: [...facts, ['the list is as long as the step says', entries.length >= (step.count ?? 1) && entries.length <= (step.most ?? step.count ?? 99)], ['nothing stands twice', new Set(entries).size === entries.length]],
+    head: words[0] ?? null,
+    words: words.map(shownOf),
+    view: { kind: 'list', entries, backwards },
+    expected: answer.join(', '),
+    judged: { by: 'list', entries: answer },
+    slots: { list: entries.join(' … '), count: String(entries.length) },
+    how,
+    script: script(entries.join(' … '), answer.join(' … '), backwards ? undefined : entries.join(' … ')),
+    likely: entries.length > 1 ? [SOME_MISSED] : [],
+    facts: [
+      ...facts,
+      [
+        'the list is as long as the step says',
+        entries.length >= (step.count ?? 1) && entries.length <= (step.most ?? step.count ?? 99),
+      ],
+      ['nothing stands twice', new Set(entries).size === entries.length],
+    ],
   };
 }
 
 const ECHO_WORDS: Task = {
-  id: 'echo-words', family: 'echo', name: 'Echo words', asks: 'They say words back: my turn, your turn.', act: 'echo', unit: 'word', together: true,
-  steps: [{ id: '1', name: '1 word', count: 1 }, { id: '2', name: '2 words', count: 2 }, { id: '3', name: '3 words', count: 3 }],
-  secondsPerTurn: 8, gesture: 'hands to the mouth, then to the ear', plain: 'My turn: {list}. Your turn.', framed: 'Calling across the field: {list}. Call it back.',
+  id: 'echo-words',
+  family: 'echo',
+  name: 'Echo words',
+  asks: 'They say words back: my turn, your turn.',
+  act: 'echo',
+  unit: 'word',
+  together: true,
+  steps: [
+    { id: '1', name: '1 word', count: 1 },
+    { id: '2', name: '2 words', count: 2 },
+    { id: '3', name: '3 words', count: 3 },
+  ],
+  secondsPerTurn: 8,
+  gesture: 'hands to the mouth, then to the ear',
+  plain: 'My turn: {list}. Your turn.',
+  framed: 'Calling across the field: {list}. Call it back.',
   heads: everyday,
   build: ({ head, step, material, random, wishes }) => {
     const row = unlikeEach(head, step.count!, everyday(step, material), random, wishes.avoid);
     return row ? { words: row.map((w) => w.word) } : null;
   },
-  make: ({ words }, step, material) => echoed(words, words.map((w) => wordOf(material, w)), false, step, 'Three times each: loud, soft, whispered.', []),
+  make: ({ words }, step, material) =>
+    echoed(
+      words,
+      words.map((w) => wordOf(material, w)),
+      false,
+      step,
+      'Three times each: loud, soft, whispered.',
+      [],
+    ),
 };
 
 const ECHO_SOUNDS: Task = {
-  id: 'echo-sounds', family: 'echo', name: 'Echo sounds', asks: 'They say sounds back, short and pure.', act: 'echo', unit: 'sound', together: true,
-  steps: [{ id: '1', name: '1 sound', count: 1 }, { id: '2', name: '2 sounds', count: 2 }, { id: '3', name: '3 sounds', count: 3 }],
-  secondsPerTurn: 6, gesture: 'a finger beside the mouth', plain: 'My turn: {list}. Your turn.', framed: 'Calling across the field: {list}. Call it back.',
+  id: 'echo-sounds',
+  family: 'echo',
+  name: 'Echo sounds',
+  asks: 'They say sounds back, short and pure.',
+  act: 'echo',
+  unit: 'sound',
+  together: true,
+  steps: [
+    { id: '1', name: '1 sound', count: 1 },
+    { id: '2', name: '2 sounds', count: 2 },
+    { id: '3', name: '3 sounds', count: 3 },
+  ],
+  secondsPerTurn: 6,
+  gesture: 'a finger beside the mouth',
+  plain: 'My turn: {list}. Your turn.',
+  framed: 'Calling across the field: {list}. Call it back.',
   heads: (_step, material) => oneBeat(material).filter((w) => CONSONANTS[firstOf(w)] !== undefined),
   build: ({ head, step, material, random, wishes }) => {
     const sounds = [firstOf(head)];
-    const others = some([...new Set(oneBeat(material).map(firstOf))].filter((s) => CONSONANTS[s]), random);
-    for (const s of others) if (sounds.length < step.count! && !sounds.includes(s) && !sounds.some((t) => isPair(wishes.pairs ?? [], s, t))) sounds.push(s);
+    const others = some(
+      [...new Set(oneBeat(material).map(firstOf))].filter((s) => CONSONANTS[s]),
+      random,
+    );
+    for (const s of others)
+      if (sounds.length < step.count! && !sounds.includes(s) && !sounds.some((t) => isPair(wishes.pairs ?? [], s, t)))
+        sounds.push(s);
     return { words: [], sounds };
   },
   make: ({ sounds }, step, material) => {
     const all = need(sounds, 'A sound.');
     if (!all.every((ipa) => CONSONANTS[ipa])) throw new Unproved('Only consonants are echoed alone.');
-    return echoed(all.map((s) => slash(s, material)), [], false, step, advice(all, material.accent), []);
+    return echoed(
+      all.map((s) => slash(s, material)),
+      [],
+      false,
+      step,
+      advice(all, material.accent),
+      [],
+    );
   },
 };
 
 /** A list that grows by one word each turn. */
 const recall = (id: string, name: string, backwards: boolean): Task => ({
-  id, family: 'echo', name, asks: backwards ? 'They say the growing list from the last word to the first.' : 'They say the growing list from the start.', act: 'echo', unit: 'word', inOrder: true,
-  steps: [{ id: '4', name: 'up to 4 words', count: 4, ...(backwards ? { place: 'last' as const } : {}) }, { id: '6', name: 'up to 6 words', count: 6, ...(backwards ? { place: 'last' as const } : {}) }, { id: '8', name: 'up to 8 words', count: 8, ...(backwards ? { place: 'last' as const } : {}) }],
-  secondsPerTurn: 12, gesture: 'a finger for each word', plain: 'In the basket: {list}. Say them all{backwards}.', framed: 'Into the basket go {list}. What is in it{backwards}?',
+  id,
+  family: 'echo',
+  name,
+  asks: backwards
+    ? 'They say the growing list from the last word to the first.'
+    : 'They say the growing list from the start.',
+  act: 'echo',
+  unit: 'word',
+  inOrder: true,
+  steps: [
+    { id: '4', name: 'up to 4 words', count: 4, ...(backwards ? { place: 'last' as const } : {}) },
+    { id: '6', name: 'up to 6 words', count: 6, ...(backwards ? { place: 'last' as const } : {}) },
+    { id: '8', name: 'up to 8 words', count: 8, ...(backwards ? { place: 'last' as const } : {}) },
+  ],
+  secondsPerTurn: 12,
+  gesture: 'a finger for each word',
+  plain: 'In the basket: {list}. Say them all{backwards}.',
+  framed: 'Into the basket go {list}. What is in it{backwards}?',
   heads: everyday,
   sequence: ({ step, material, random, wishes }) => {
-    const pool = everyday(step, material).filter((w) => (!wishes.sound || ipaOf(w).includes(wishes.sound)) && (!wishes.words || wishes.words.has(w.word)));
-    const start = bestOf(pool.length ? pool : everyday(step, material), random, (w) => !wishes.avoid.has(w.word)) ?? everyday(step, material)[0]!;
-    const words = unlikeEach(start, Math.min(step.count!, Math.max(2, wishes.size)), pool.length >= step.count! * 3 ? pool : everyday(step, material), random, wishes.avoid) ?? [start];
+    const pool = everyday(step, material).filter(
+      (w) => (!wishes.sound || ipaOf(w).includes(wishes.sound)) && (!wishes.words || wishes.words.has(w.word)),
+    );
+    const start =
+      bestOf(pool.length ? pool : everyday(step, material), random, (w) => !wishes.avoid.has(w.word)) ??
+      everyday(step, material)[0]!;
+    const words = unlikeEach(
+      start,
+      Math.min(step.count!, Math.max(2, wishes.size)),
+      pool.length >= step.count! * 3 ? pool : everyday(step, material),
+      random,
+      wishes.avoid,
+    ) ?? [start];
     return words.map((_, i) => ({ words: words.slice(0, i + 1).map((w) => w.word) }));
   },
   build: ({ head }) => ({ words: [head.word] }),
   make: ({ words }, step, material) => {
-    const made = echoed(words, words.map((w) => wordOf(material, w)), backwards, { ...step, count: 1, most: step.count! }, 'Each child says the list so far; then you put the next word in.', []);
+    const made = echoed(
+      words,
+      words.map((w) => wordOf(material, w)),
+      backwards,
+      { ...step, count: 1, most: step.count! },
+      'Each child says the list so far; then you put the next word in.',
+      [],
+    );
     return { ...made, slots: { ...made.slots, backwards: backwards ? ' from the last to the first' : '' } };
   },
 });
 
-export const ECHO_TASKS: readonly Task[] = [ECHO_SOUNDS, ECHO_WORDS, recall('recall', 'Say the list', false), recall('recall-back', 'Say the list backwards', true)];
+export const ECHO_TASKS: readonly Task[] = [
+  ECHO_SOUNDS,
+  ECHO_WORDS,
+  recall('recall', 'Say the list', false),
+  recall('recall-back', 'Say the list backwards', true),
+];

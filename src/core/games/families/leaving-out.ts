@@ -15,14 +15,17 @@ const without = (word: Word, at: number): string[] => ipaOf(word).filter((_, i) 
 /** What is left, as a word where it is one, else as labels for a made-up word. */
 const nameOf = (sounds: readonly string[], material: Material): { name: string; real: boolean } => {
   const known = material.knownAs(sounds);
-  return known ? { name: known, real: true } : { name: sounds.map((ipa) => labelOf(ipa, material.accent).label).join(''), real: false };
+  return known
+    ? { name: known, real: true }
+    : { name: sounds.map((ipa) => labelOf(ipa, material.accent).label).join(''), real: false };
 };
 
 /** The indices of a word that a step's place allows. */
 function placesOf(word: Word, step: Step): number[] {
   const last = word.sounds.length - 1;
   if (step.place === 'first') return !inCluster(word, 0) && !word.sounds[0]!.vowel ? [0] : [];
-  if (step.place === 'last') return !inCluster(word, last) && !word.sounds[last]!.vowel && word.units.at(-1)!.sounds.length === 1 ? [last] : [];
+  if (step.place === 'last')
+    return !inCluster(word, last) && !word.sounds[last]!.vowel && word.units.at(-1)!.sounds.length === 1 ? [last] : [];
   return word.sounds.map((_, at) => at).filter((at) => inCluster(word, at));
 }
 
@@ -49,31 +52,60 @@ const SHORT: ReadonlySet<string> = new Set(['KIT', 'DRESS', 'TRAP', 'LOT', 'STRU
 function wordElsewhere(word: Word, at: number, material: Material): string | null {
   const left = without(word, at);
   const segment = word.sounds[at]!.segment;
-  const near = material.words.filter((w) => w.sounds.length === left.length && w.sounds.filter((s, i) => s.ipa !== left[i]).length === 1);
+  const near = material.words.filter(
+    (w) => w.sounds.length === left.length && w.sounds.filter((s, i) => s.ipa !== left[i]).length === 1,
+  );
   for (const accent of ACCENT_IDS) {
     if (accent === material.accent || near.length === 0) continue;
-    const there = realise(word.entry, accent).filter((s) => s.segment !== segment).map((s) => s.ipa).join(' ');
-    const found = near.find((w) => realise(w.entry, accent).map((s) => s.ipa).join(' ') === there);
+    const there = realise(word.entry, accent)
+      .filter((s) => s.segment !== segment)
+      .map((s) => s.ipa)
+      .join(' ');
+    const found = near.find(
+      (w) =>
+        realise(w.entry, accent)
+          .map((s) => s.ipa)
+          .join(' ') === there,
+    );
     const differs = found?.sounds.findIndex((s, i) => s.ipa !== left[i]) ?? -1;
-    if (found) return `Not “${found.word}” here: that has ${slash(found.sounds[differs]!.ipa, material)} where this has ${slash(left[differs]!, material)}. `;
+    if (found)
+      return `Not “${found.word}” here: that has ${slash(found.sounds[differs]!.ipa, material)} where this has ${slash(left[differs]!, material)}. `;
   }
   return null;
 }
 
-const GONE: Readonly<Record<string, string>> = { first: 'its first sound', last: 'its last sound', cluster: 'one sound' };
+const GONE: Readonly<Record<string, string>> = {
+  first: 'its first sound',
+  last: 'its last sound',
+  cluster: 'one sound',
+};
 
 /** The marks of what is left: the word's own, without the one that went. */
 const marksWithout = (word: Word, at: number): Mark[] => marksOf(word).filter((_, i) => i !== at);
 
 const LEAVE_OUT: Task = {
-  id: 'leave-out', family: 'leaving-out', name: 'Leave a sound out', asks: 'They say a word without one of its sounds.', act: 'leave-out', unit: 'sound',
+  id: 'leave-out',
+  family: 'leaving-out',
+  name: 'Leave a sound out',
+  asks: 'They say a word without one of its sounds.',
+  act: 'leave-out',
+  unit: 'sound',
   steps: [
-    { id: 'first', name: 'without the first, a word is left', place: 'first', result: 'real' }, { id: 'first-made-up', name: 'without the first, a made-up word is left', place: 'first', result: 'nonsense' },
-    { id: 'last', name: 'without the last, a word is left', place: 'last', result: 'real' }, { id: 'last-made-up', name: 'without the last, a made-up word is left', place: 'last', result: 'nonsense' },
-    { id: 'cluster', name: 'one of a cluster, a word is left', place: 'cluster', result: 'real' }, { id: 'cluster-made-up', name: 'one of a cluster, a made-up word is left', place: 'cluster', result: 'nonsense' },
+    { id: 'first', name: 'without the first, a word is left', place: 'first', result: 'real' },
+    { id: 'first-made-up', name: 'without the first, a made-up word is left', place: 'first', result: 'nonsense' },
+    { id: 'last', name: 'without the last, a word is left', place: 'last', result: 'real' },
+    { id: 'last-made-up', name: 'without the last, a made-up word is left', place: 'last', result: 'nonsense' },
+    { id: 'cluster', name: 'one of a cluster, a word is left', place: 'cluster', result: 'real' },
+    { id: 'cluster-made-up', name: 'one of a cluster, a made-up word is left', place: 'cluster', result: 'nonsense' },
   ],
-  secondsPerTurn: 10, gesture: 'hold up the fingers, fold one away', plain: '{word}. Say it without {sound}.', framed: '{word}. Prune {sound} off. What is left?',
-  heads: (step, material) => (step.result === 'nonsense' ? oneBeat(material) : playable(material)).filter((w) => w.count <= 6 && w.entry.band < 3 && leavable(w, step, material).length > 0),
+  secondsPerTurn: 10,
+  gesture: 'hold up the fingers, fold one away',
+  plain: '{word}. Say it without {sound}.',
+  framed: '{word}. Prune {sound} off. What is left?',
+  heads: (step, material) =>
+    (step.result === 'nonsense' ? oneBeat(material) : playable(material)).filter(
+      (w) => w.count <= 6 && w.entry.band < 3 && leavable(w, step, material).length > 0,
+    ),
   build: ({ head, step, material, random }) => {
     const places = leavable(head, step, material);
     return { words: [head.word], at: places[Math.floor(random() * places.length)]! };
@@ -85,15 +117,35 @@ const LEAVE_OUT: Task = {
     const { name, real } = nameOf(left, material);
     const sound = slash(gone, material);
     return {
-      head: word, words: [shownOf(word)], view: { kind: 'change', from: marksOf(word), to: marksWithout(word, at!), gone: [at!], come: [] }, expected: `${name}${real ? '' : ' (made-up)'}`, judged: { by: 'sounds', sounds: left },
-      slots: { word: word.word, sound, left: name, place: GONE[step.place!]! }, how: `${real ? '' : (wordElsewhere(word, at!, material) ?? 'What is left is not a word we know. ')}${advice([gone], material.accent)}`,
-      script: script(`${word.word}. Now without ${sound}.`, name), likely: distinct([
-        rightLikely(left, name, real ? 'right' : 'right, made-up'), { id: 'unchanged', slip: 'unchanged', outcome: 'not-yet', said: asWord(ipaOf(word)), show: word.word, note: 'the whole word', missed: [] },
+      head: word,
+      words: [shownOf(word)],
+      view: { kind: 'change', from: marksOf(word), to: marksWithout(word, at!), gone: [at!], come: [] },
+      expected: `${name}${real ? '' : ' (made-up)'}`,
+      judged: { by: 'sounds', sounds: left },
+      slots: { word: word.word, sound, left: name, place: GONE[step.place!]! },
+      how: `${real ? '' : (wordElsewhere(word, at!, material) ?? 'What is left is not a word we know. ')}${advice([gone], material.accent)}`,
+      script: script(`${word.word}. Now without ${sound}.`, name),
+      likely: distinct([
+        rightLikely(left, name, real ? 'right' : 'right, made-up'),
+        {
+          id: 'unchanged',
+          slip: 'unchanged',
+          outcome: 'not-yet',
+          said: asWord(ipaOf(word)),
+          show: word.word,
+          note: 'the whole word',
+          missed: [],
+        },
         slipLikely('other-sound', [gone], sound, 'only that sound', material.guard),
       ]),
       facts: [
-        ['what is left is the word without that sound', left.length === word.sounds.length - 1 && [...left.slice(0, at), gone, ...left.slice(at)].join(' ') === ipaOf(word).join(' ')],
-        ['the place, and whether a word is left, are those of the step', leavable(word, step, material).includes(at!)], ['what is left is not rude', !material.guard(left)],
+        [
+          'what is left is the word without that sound',
+          left.length === word.sounds.length - 1 &&
+            [...left.slice(0, at), gone, ...left.slice(at)].join(' ') === ipaOf(word).join(' '),
+        ],
+        ['the place, and whether a word is left, are those of the step', leavable(word, step, material).includes(at!)],
+        ['what is left is not rude', !material.guard(left)],
       ],
     };
   },

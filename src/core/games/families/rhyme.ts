@@ -9,21 +9,41 @@ import type { Building, Step, Task } from '../task';
 import { bestOf, firstOf, foilKind, ipaOf, rhymeFoil, rhymesOf, script, some, YES_NO } from './common';
 
 /** Words of one beat with at least so many rhymes. */
-const rhyming = (least: number) => (_step: Step, material: Material): readonly Word[] =>
-  material.keep(`rhyming ${least}`, () => oneBeat(material).filter((w) => w.entry.band < 3 && rhymesOf(w, material).length >= least));
+const rhyming =
+  (least: number) =>
+  (_step: Step, material: Material): readonly Word[] =>
+    material.keep(`rhyming ${least}`, () =>
+      oneBeat(material).filter((w) => w.entry.band < 3 && rhymesOf(w, material).length >= least),
+    );
 
 const foilSteps: readonly Step[] = [
-  { id: 'far', name: 'the others share nothing', foil: 'far' }, { id: 'same-start', name: 'the others begin alike', foil: 'same-start' },
-  { id: 'same-vowel', name: 'the others share the vowel', foil: 'same-vowel' }, { id: 'same-ends', name: 'the others differ in the vowel only', foil: 'same-ends' },
+  { id: 'far', name: 'the others share nothing', foil: 'far' },
+  { id: 'same-start', name: 'the others begin alike', foil: 'same-start' },
+  { id: 'same-vowel', name: 'the others share the vowel', foil: 'same-vowel' },
+  { id: 'same-ends', name: 'the others differ in the vowel only', foil: 'same-ends' },
 ];
 
-const foilFor = (word: Word, { step, material, random, wishes }: Building, others: readonly Word[] = []): Word | undefined =>
+const foilFor = (
+  word: Word,
+  { step, material, random, wishes }: Building,
+  others: readonly Word[] = [],
+): Word | undefined =>
   rhymeFoil(word, step.foil!, others, { material, random, pairs: wishes.pairs, avoid: wishes.avoid });
-const partner = ({ head, material, random, wishes }: Building): Word | undefined => bestOf(rhymesOf(head, material), random, (w) => !wishes.avoid.has(w.word), 24);
+const partner = ({ head, material, random, wishes }: Building): Word | undefined =>
+  bestOf(rhymesOf(head, material), random, (w) => !wishes.avoid.has(w.word), 24);
 
 const PAIRS: Task = {
-  id: 'rhyme-pairs', family: 'rhyme', name: 'Do they rhyme?', asks: 'They say whether two words rhyme.', act: 'notice', unit: 'rhyme', steps: foilSteps,
-  secondsPerTurn: 12, gesture: 'thumbs up or thumbs down', plain: '{first} … {second}. Do they rhyme?', framed: 'Two peas: {first} … {second}. Do they rhyme?',
+  id: 'rhyme-pairs',
+  family: 'rhyme',
+  name: 'Do they rhyme?',
+  asks: 'They say whether two words rhyme.',
+  act: 'notice',
+  unit: 'rhyme',
+  steps: foilSteps,
+  secondsPerTurn: 12,
+  gesture: 'thumbs up or thumbs down',
+  plain: '{first} … {second}. Do they rhyme?',
+  framed: 'Two peas: {first} … {second}. Do they rhyme?',
   heads: rhyming(1),
   kinds: () => 2,
   build: (b) => {
@@ -35,30 +55,55 @@ const PAIRS: Task = {
     const yes = rhymes(a, b);
     const kind = yes ? 0 : 1;
     return {
-      head: a, words: [shownOf(a), shownOf(b)], view: { kind: 'pair' }, expected: YES_NO[kind], judged: { by: 'choice', choices: YES_NO, right: kind }, kind,
-      slots: { first: a.word, second: b.word }, how: 'Say both twice, evenly. Give them time before thumbs.', likely: choiceLikely(YES_NO, kind),
-      script: script(`${a.word} … ${b.word}. Do they rhyme?`, yes ? 'Yes!' : 'No!', yes ? undefined : `${a.word} … ${b.word}`),
-      facts: [['they rhyme, or the foil is of the kind the step names', yes || foilKind(a, b, material) === step.foil], ['they are two words', a !== b && ipaOf(a).join() !== ipaOf(b).join()]],
+      head: a,
+      words: [shownOf(a), shownOf(b)],
+      view: { kind: 'pair' },
+      expected: YES_NO[kind],
+      judged: { by: 'choice', choices: YES_NO, right: kind },
+      kind,
+      slots: { first: a.word, second: b.word },
+      how: 'Say both twice, evenly. Give them time before thumbs.',
+      likely: choiceLikely(YES_NO, kind),
+      script: script(
+        `${a.word} … ${b.word}. Do they rhyme?`,
+        yes ? 'Yes!' : 'No!',
+        yes ? undefined : `${a.word} … ${b.word}`,
+      ),
+      facts: [
+        ['they rhyme, or the foil is of the kind the step names', yes || foilKind(a, b, material) === step.foil],
+        ['they are two words', a !== b && ipaOf(a).join() !== ipaOf(b).join()],
+      ],
     };
   },
 };
 
 const rowSteps: readonly Step[] = [
-  { id: '3-far', name: '3 words, nothing shared', foil: 'far', choices: 3 }, { id: '4-far', name: '4 words, nothing shared', foil: 'far', choices: 4 },
+  { id: '3-far', name: '3 words, nothing shared', foil: 'far', choices: 3 },
+  { id: '4-far', name: '4 words, nothing shared', foil: 'far', choices: 4 },
   { id: '3-same-start', name: '3 words, the odd one begins alike', foil: 'same-start', choices: 3 },
   { id: '4-same-vowel', name: '4 words, the odd one shares the vowel', foil: 'same-vowel', choices: 4 },
 ];
 
 const ODD: Task = {
-  id: 'rhyme-odd', family: 'rhyme', name: 'Odd one out', asks: 'They find the word that does not rhyme.', act: 'match', unit: 'rhyme', steps: rowSteps,
-  secondsPerTurn: 20, gesture: 'point to the one', plain: '{words}. Which one does not rhyme?', framed: 'Weed out the odd one: {words}. Which one does not rhyme?',
+  id: 'rhyme-odd',
+  family: 'rhyme',
+  name: 'Odd one out',
+  asks: 'They find the word that does not rhyme.',
+  act: 'match',
+  unit: 'rhyme',
+  steps: rowSteps,
+  secondsPerTurn: 20,
+  gesture: 'point to the one',
+  plain: '{words}. Which one does not rhyme?',
+  framed: 'Weed out the odd one: {words}. Which one does not rhyme?',
   heads: (step, material) => rhyming(step.choices! - 2)(step, material),
   kinds: (step) => step.choices!,
   build: (b) => {
     const { head, step, material, random } = b;
     const row = [head];
     for (const other of some(rhymesOf(head, material), random, 12)) {
-      if (row.length < step.choices! - 1 && !b.wishes.avoid.has(other.word) && row.every((w) => rhymes(w, other))) row.push(other);
+      if (row.length < step.choices! - 1 && !b.wishes.avoid.has(other.word) && row.every((w) => rhymes(w, other)))
+        row.push(other);
     }
     const foil = row.length === step.choices! - 1 ? foilFor(head, b, row) : undefined;
     if (!foil) return null;
@@ -72,24 +117,47 @@ const ODD: Task = {
     const rest = row.filter((_, i) => i !== odd);
     const names = row.map((w) => w.word);
     return {
-      head: need(rest[0], 'A row of words.'), words: row.map(shownOf), view: { kind: 'row', answer: odd, first: false }, expected: need(names[odd], 'One that does not rhyme.'), kind: odd,
-      judged: { by: 'choice', choices: names, right: odd }, slots: { words: names.join(' … ') }, likely: choiceLikely(names, odd), how: 'Say the row twice, evenly. With pictures, name each first.',
-      script: script(`${names.join(' … ')}. Which one does not rhyme?`, names[odd]!, rest.map((w) => w.word).join(', ')),
+      head: need(rest[0], 'A row of words.'),
+      words: row.map(shownOf),
+      view: { kind: 'row', answer: odd, first: false },
+      expected: need(names[odd], 'One that does not rhyme.'),
+      kind: odd,
+      judged: { by: 'choice', choices: names, right: odd },
+      slots: { words: names.join(' … ') },
+      likely: choiceLikely(names, odd),
+      how: 'Say the row twice, evenly. With pictures, name each first.',
+      script: script(
+        `${names.join(' … ')}. Which one does not rhyme?`,
+        names[odd]!,
+        rest.map((w) => w.word).join(', '),
+      ),
       facts: [
-        ['there are as many words as the step says', row.length === step.choices], ['all the others rhyme', rest.every((w, i) => rest.every((o, j) => i === j || rhymes(w, o)))],
-        ['one alone does not', odd >= 0 && rest.every((w) => !rhymes(w, row[odd]!))], ['the odd one is of the kind the step names', rest.some((w) => foilKind(w, row[odd]!, material) === step.foil)],
+        ['there are as many words as the step says', row.length === step.choices],
+        ['all the others rhyme', rest.every((w, i) => rest.every((o, j) => i === j || rhymes(w, o)))],
+        ['one alone does not', odd >= 0 && rest.every((w) => !rhymes(w, row[odd]!))],
+        ['the odd one is of the kind the step names', rest.some((w) => foilKind(w, row[odd]!, material) === step.foil)],
       ],
     };
   },
 };
 
 const MATCH: Task = {
-  id: 'rhyme-match', family: 'rhyme', name: 'Which one rhymes?', asks: 'They choose the word that rhymes with the first.', act: 'match', unit: 'rhyme',
+  id: 'rhyme-match',
+  family: 'rhyme',
+  name: 'Which one rhymes?',
+  asks: 'They choose the word that rhymes with the first.',
+  act: 'match',
+  unit: 'rhyme',
   steps: [
-    { id: '2-far', name: '2 to choose from', foil: 'far', choices: 2 }, { id: '3-far', name: '3 to choose from', foil: 'far', choices: 3 },
-    { id: '3-same-start', name: '3, the others begin alike', foil: 'same-start', choices: 3 }, { id: '3-same-vowel', name: '3, the others share the vowel', foil: 'same-vowel', choices: 3 },
+    { id: '2-far', name: '2 to choose from', foil: 'far', choices: 2 },
+    { id: '3-far', name: '3 to choose from', foil: 'far', choices: 3 },
+    { id: '3-same-start', name: '3, the others begin alike', foil: 'same-start', choices: 3 },
+    { id: '3-same-vowel', name: '3, the others share the vowel', foil: 'same-vowel', choices: 3 },
   ],
-  secondsPerTurn: 18, gesture: 'point to the one', plain: '{first}. Which one rhymes with it: {choices}?', framed: '{first}. Which pea is its partner: {choices}?',
+  secondsPerTurn: 18,
+  gesture: 'point to the one',
+  plain: '{first}. Which one rhymes with it: {choices}?',
+  framed: '{first}. Which pea is its partner: {choices}?',
   heads: rhyming(1),
   kinds: (step) => step.choices!,
   build: (b) => {
@@ -111,38 +179,90 @@ const MATCH: Task = {
     const right = choices.findIndex((w) => rhymes(head, w));
     const names = choices.map((w) => w.word);
     return {
-      head, words: [head, ...choices].map(shownOf), view: { kind: 'row', answer: right + 1, first: true }, expected: need(names[right], 'One that rhymes.'), kind: right,
-      judged: { by: 'choice', choices: names, right }, slots: { first: head.word, choices: names.join(' … ') }, likely: choiceLikely(names, right), how: 'Say the first word again before each choice.',
-      script: script(`${head.word}. ${names.join(' … ')}? Which one rhymes with ${head.word}?`, names[right]!, `${head.word}, ${names[right]}`),
+      head,
+      words: [head, ...choices].map(shownOf),
+      view: { kind: 'row', answer: right + 1, first: true },
+      expected: need(names[right], 'One that rhymes.'),
+      kind: right,
+      judged: { by: 'choice', choices: names, right },
+      slots: { first: head.word, choices: names.join(' … ') },
+      likely: choiceLikely(names, right),
+      how: 'Say the first word again before each choice.',
+      script: script(
+        `${head.word}. ${names.join(' … ')}? Which one rhymes with ${head.word}?`,
+        names[right]!,
+        `${head.word}, ${names[right]}`,
+      ),
       facts: [
-        ['there are as many choices as the step says', choices.length === step.choices], ['one alone rhymes', choices.filter((w) => rhymes(head, w)).length === 1],
-        ['the others are of the kind the step names', choices.every((w, i) => i === right || foilKind(head, w, material) === step.foil)],
+        ['there are as many choices as the step says', choices.length === step.choices],
+        ['one alone rhymes', choices.filter((w) => rhymes(head, w)).length === 1],
+        [
+          'the others are of the kind the step names',
+          choices.every((w, i) => i === right || foilKind(head, w, material) === step.foil),
+        ],
       ],
     };
   },
 };
 
 const SAY: Task = {
-  id: 'rhyme-say', family: 'rhyme', name: 'Say one that rhymes', asks: 'They say any word, real or made up, that rhymes.', act: 'produce', unit: 'rhyme',
-  steps: [{ id: 'many', name: 'many rhymes', told: 'told' }, { id: 'few', name: 'few rhymes', told: 'kept' }],
-  secondsPerTurn: 18, gesture: 'pass the pod on', plain: '{word}. Say one that rhymes with {word}.', framed: '{word} is one pea. Say another for its pod.',
-  heads: (step, material) => material.keep(`rhyme-say ${step.id}`, () => rhyming(2)(step, material).filter((w) => (step.told === 'told') === rhymesOf(w, material).length >= 6)),
+  id: 'rhyme-say',
+  family: 'rhyme',
+  name: 'Say one that rhymes',
+  asks: 'They say any word, real or made up, that rhymes.',
+  act: 'produce',
+  unit: 'rhyme',
+  steps: [
+    { id: 'many', name: 'many rhymes', told: 'told' },
+    { id: 'few', name: 'few rhymes', told: 'kept' },
+  ],
+  secondsPerTurn: 18,
+  gesture: 'pass the pod on',
+  plain: '{word}. Say one that rhymes with {word}.',
+  framed: '{word} is one pea. Say another for its pod.',
+  heads: (step, material) =>
+    material.keep(`rhyme-say ${step.id}`, () =>
+      rhyming(2)(step, material).filter((w) => (step.told === 'told') === rhymesOf(w, material).length >= 6),
+    ),
   build: ({ head }) => ({ words: [head.word] }),
   make: ({ words }, step, material) => {
     const word = wordOf(material, words[0]);
     const all = rhymesOf(word, material);
     const top = [...all].sort((a, b) => a.entry.band - b.entry.band);
     const { onset, vowel, coda } = shelves(material).of(word);
-    const start = (shelves(material).byFirst.get(firstOf(word)) ?? []).find((w) => w !== word && foilKind(word, w, material) === 'same-start');
+    const start = (shelves(material).byFirst.get(firstOf(word)) ?? []).find(
+      (w) => w !== word && foilKind(word, w, material) === 'same-start',
+    );
     return {
-      head: word, words: [shownOf(word)], view: { kind: 'line', spot: null, parts: null }, expected: top.slice(0, 4).map((w) => w.word).join(', '),
-      judged: { by: 'rhyme', rime: [vowel, ...coda], onset }, slots: { word: word.word }, how: 'A made-up word that rhymes is right: cheer for it.',
+      head: word,
+      words: [shownOf(word)],
+      view: { kind: 'line', spot: null, parts: null },
+      expected: top
+        .slice(0, 4)
+        .map((w) => w.word)
+        .join(', '),
+      judged: { by: 'rhyme', rime: [vowel, ...coda], onset },
+      slots: { word: word.word },
+      how: 'A made-up word that rhymes is right: cheer for it.',
       script: script(`${word.word}. Say one that rhymes.`, top[0]?.word ?? ''),
       likely: distinct([
-        ...top.slice(0, 2).map((w) => rightLikely(ipaOf(w), w.word, 'rhymes')), ...(start ? [slipLikely('same-start', ipaOf(start), start.word, 'same first sound', material.guard)] : []),
-        { id: 'unchanged', slip: 'unchanged', outcome: 'not-yet', said: asWord(ipaOf(word)), show: word.word, note: 'the word again', missed: [] },
+        ...top.slice(0, 2).map((w) => rightLikely(ipaOf(w), w.word, 'rhymes')),
+        ...(start ? [slipLikely('same-start', ipaOf(start), start.word, 'same first sound', material.guard)] : []),
+        {
+          id: 'unchanged',
+          slip: 'unchanged',
+          outcome: 'not-yet',
+          said: asWord(ipaOf(word)),
+          show: word.word,
+          note: 'the word again',
+          missed: [],
+        },
       ]),
-      facts: [['there are rhymes to find', all.length >= 2], ['every one given rhymes', top.slice(0, 4).every((w) => rhymes(word, w))], ['as many as the step says', (step.told === 'told') === all.length >= 6]],
+      facts: [
+        ['there are rhymes to find', all.length >= 2],
+        ['every one given rhymes', top.slice(0, 4).every((w) => rhymes(word, w))],
+        ['as many as the step says', (step.told === 'told') === all.length >= 6],
+      ],
     };
   },
 };

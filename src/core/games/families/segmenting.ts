@@ -8,29 +8,67 @@ import type { Made, Step, Task } from '../task';
 import { fitsCount, ofCount, ONSET_RIME, soundSteps, withOnset } from './blending';
 import { ipaOf, script, slash } from './common';
 
-const wholeWord = (word: Word) => ({ id: 'whole', slip: 'whole-word' as const, outcome: 'not-yet' as const, said: asWord(ipaOf(word)), show: word.word, note: 'said the word', missed: [] });
+const wholeWord = (word: Word) => ({
+  id: 'whole',
+  slip: 'whole-word' as const,
+  outcome: 'not-yet' as const,
+  said: asWord(ipaOf(word)),
+  show: word.word,
+  note: 'said the word',
+  missed: [],
+});
 
 function takeStart(word: Word, material: Material): Made {
   const [onset, rime] = onsetAndRimeLetters(word);
   const { onset: first, vowel, coda } = onsetAndRime(word);
   return {
-    head: word, words: [shownOf(word)], view: { kind: 'line', spot: null, parts: null }, expected: `${onset} · ${rime}`, judged: { by: 'parts', count: 2 }, slots: { word: word.word },
-    how: `The start, then the rest in one. ${sayingAdvice(word)}`, script: script(`${word.word}. Its start … and the rest?`, `${onset} · ${rime}`, word.word),
+    head: word,
+    words: [shownOf(word)],
+    view: { kind: 'line', spot: null, parts: null },
+    expected: `${onset} · ${rime}`,
+    judged: { by: 'parts', count: 2 },
+    slots: { word: word.word },
+    how: `The start, then the rest in one. ${sayingAdvice(word)}`,
+    script: script(`${word.word}. Its start … and the rest?`, `${onset} · ${rime}`, word.word),
     likely: distinct([slipLikely('part-only', first, onset, 'the start only', material.guard), wholeWord(word)]),
-    facts: [['start and rest join to the word’s sounds', [...first, vowel, ...coda].join(' ') === ipaOf(word).join(' ')]],
+    facts: [
+      ['start and rest join to the word’s sounds', [...first, vowel, ...coda].join(' ') === ipaOf(word).join(' ')],
+    ],
   };
 }
 
 const takeSounds = (word: Word, step: Step, material: Material): Made => ({
-  head: word, words: [shownOf(word)], view: { kind: 'line', spot: null, parts: null }, expected: spokenApart(word).replaceAll(' … ', ' · '), judged: { by: 'sounds', sounds: ipaOf(word), apart: true }, slots: { word: word.word },
-  how: `Do not say how many. ${sayingAdvice(word)}`, script: script(`${word.word}. Say each sound.`, spokenApart(word).replaceAll(' … ', ' · '), `${spokenApart(word)} … ${word.word}!`),
-  likely: segmentingLikely(word, material.context), facts: [['the number of sounds is that of the step', fitsCount(word, step)]],
+  head: word,
+  words: [shownOf(word)],
+  view: { kind: 'line', spot: null, parts: null },
+  expected: spokenApart(word).replaceAll(' … ', ' · '),
+  judged: { by: 'sounds', sounds: ipaOf(word), apart: true },
+  slots: { word: word.word },
+  how: `Do not say how many. ${sayingAdvice(word)}`,
+  script: script(
+    `${word.word}. Say each sound.`,
+    spokenApart(word).replaceAll(' … ', ' · '),
+    `${spokenApart(word)} … ${word.word}!`,
+  ),
+  likely: segmentingLikely(word, material.context),
+  facts: [['the number of sounds is that of the step', fitsCount(word, step)]],
 });
 
 /** The adult says the word; the child says its sounds, one by one, then joins it again. */
 export const SEGMENTING: Task = {
-  id: 'segmenting', family: 'segmenting', name: 'Segmenting', asks: 'They say each sound of a word, then join it again.', act: 'segment', unit: 'sound', scoresSounds: true, counts: true, steps: [{ ...ONSET_RIME, count: 2 }, ...soundSteps],
-  secondsPerTurn: 40, gesture: 'one finger, or one pot, for each sound', plain: 'Listen: {word}. Now say its sounds.', framed: 'Listen: {word}. Now plant its sounds.',
+  id: 'segmenting',
+  family: 'segmenting',
+  name: 'Segmenting',
+  asks: 'They say each sound of a word, then join it again.',
+  act: 'segment',
+  unit: 'sound',
+  scoresSounds: true,
+  counts: true,
+  steps: [{ ...ONSET_RIME, count: 2 }, ...soundSteps],
+  secondsPerTurn: 40,
+  gesture: 'one finger, or one pot, for each sound',
+  plain: 'Listen: {word}. Now say its sounds.',
+  framed: 'Listen: {word}. Now plant its sounds.',
   heads: (step, material) => (step.unit === 'onset-rime' ? withOnset(material) : ofCount(step, material)),
   build: ({ head }) => ({ words: [head.word] }),
   make: ({ words }, step, material) => {
@@ -43,9 +81,22 @@ const ORDINALS = ['first', 'second', 'third', 'fourth', 'fifth', 'sixth'] as con
 
 /** What is first, what is next, what is last: one child each, or one child all. */
 const ASK: Task = {
-  id: 'ask-sound', family: 'segmenting', name: 'First, next, last', asks: 'They say the one sound of a word that is asked for.', act: 'segment', unit: 'sound', counts: true,
-  steps: [{ id: '3', name: '3 sounds', count: 3 }, { id: '4', name: '4 sounds', count: 4 }, { id: '5', name: '5 sounds', count: 5 }],
-  secondsPerTurn: 15, gesture: 'point along the row of pots', plain: '{word}. What is its {place} sound?', framed: 'The pots of {word}: what goes in the {place} one?',
+  id: 'ask-sound',
+  family: 'segmenting',
+  name: 'First, next, last',
+  asks: 'They say the one sound of a word that is asked for.',
+  act: 'segment',
+  unit: 'sound',
+  counts: true,
+  steps: [
+    { id: '3', name: '3 sounds', count: 3 },
+    { id: '4', name: '4 sounds', count: 4 },
+    { id: '5', name: '5 sounds', count: 5 },
+  ],
+  secondsPerTurn: 15,
+  gesture: 'point along the row of pots',
+  plain: '{word}. What is its {place} sound?',
+  framed: 'The pots of {word}: what goes in the {place} one?',
   heads: (step, material) => ofCount(step, material).filter((w) => w.sounds.length === w.count),
   kinds: (step) => step.count!,
   build: ({ head, kind }) => ({ words: [head.word], at: kind }),
@@ -56,25 +107,65 @@ const ASK: Task = {
     const place = at === ipa.length - 1 ? 'last' : ORDINALS[at!]!;
     const next = ipa[at! + 1] ?? ipa[at! - 1]!;
     return {
-      head: word, words: [shownOf(word)], view: { kind: 'line', spot: at!, parts: null }, expected: slash(sound, material), kind: at!, judged: { by: 'sounds', sounds: [sound] }, slots: { word: word.word, place },
-      how: `${advice([sound], material.accent)}`, script: script(`${word.word}. What is its ${place} sound?`, slash(sound, material)),
-      likely: distinct([rightLikely([sound], slash(sound, material), 'right'), ...(next === sound ? [] : [slipLikely('other-sound', [next], slash(next, material), 'the one beside it', material.guard)]), wholeWord(word)]),
-      facts: [['the number of sounds is that of the step', fitsCount(word, step)], ['each sound counts as one', ipa.length === word.count]],
+      head: word,
+      words: [shownOf(word)],
+      view: { kind: 'line', spot: at!, parts: null },
+      expected: slash(sound, material),
+      kind: at!,
+      judged: { by: 'sounds', sounds: [sound] },
+      slots: { word: word.word, place },
+      how: `${advice([sound], material.accent)}`,
+      script: script(`${word.word}. What is its ${place} sound?`, slash(sound, material)),
+      likely: distinct([
+        rightLikely([sound], slash(sound, material), 'right'),
+        ...(next === sound
+          ? []
+          : [slipLikely('other-sound', [next], slash(next, material), 'the one beside it', material.guard)]),
+        wholeWord(word),
+      ]),
+      facts: [
+        ['the number of sounds is that of the step', fitsCount(word, step)],
+        ['each sound counts as one', ipa.length === word.count],
+      ],
     };
   },
 };
 
 const HOW_MANY: Task = {
-  id: 'how-many', family: 'segmenting', name: 'How many sounds?', asks: 'They say how many sounds a word has.', act: 'segment', unit: 'sound', counts: true,
-  steps: [{ id: '2-3', name: '2 or 3 sounds', count: 2, most: 3 }, { id: '3-4', name: '3 or 4 sounds', count: 3, most: 4 }, { id: '4-5', name: '4 or 5 sounds', count: 4, most: 5 }],
-  secondsPerTurn: 15, gesture: 'a finger for each sound', plain: '{word}. How many sounds?', framed: 'How many pots does {word} need?',
-  heads: ofCount, kinds: () => 2, fits: (head, kind, _theme, step) => head.count === step.count! + kind,
+  id: 'how-many',
+  family: 'segmenting',
+  name: 'How many sounds?',
+  asks: 'They say how many sounds a word has.',
+  act: 'segment',
+  unit: 'sound',
+  counts: true,
+  steps: [
+    { id: '2-3', name: '2 or 3 sounds', count: 2, most: 3 },
+    { id: '3-4', name: '3 or 4 sounds', count: 3, most: 4 },
+    { id: '4-5', name: '4 or 5 sounds', count: 4, most: 5 },
+  ],
+  secondsPerTurn: 15,
+  gesture: 'a finger for each sound',
+  plain: '{word}. How many sounds?',
+  framed: 'How many pots does {word} need?',
+  heads: ofCount,
+  kinds: () => 2,
+  fits: (head, kind, _theme, step) => head.count === step.count! + kind,
   build: ({ head }) => ({ words: [head.word] }),
   make: ({ words }, step, material) => {
     const word = wordOf(material, words[0]);
     return {
-      head: word, words: [shownOf(word)], view: { kind: 'line', spot: null, parts: null }, expected: String(word.count), kind: word.count - step.count!, judged: { by: 'number', right: word.count }, slots: { word: word.word },
-      how: `Sounds, not letters. ${sayingAdvice(word)}`, script: script(`${word.word}. How many sounds?`, String(word.count), spokenApart(word)), likely: numberLikely(word.count), facts: [['the number of sounds is that of the step', fitsCount(word, step)]],
+      head: word,
+      words: [shownOf(word)],
+      view: { kind: 'line', spot: null, parts: null },
+      expected: String(word.count),
+      kind: word.count - step.count!,
+      judged: { by: 'number', right: word.count },
+      slots: { word: word.word },
+      how: `Sounds, not letters. ${sayingAdvice(word)}`,
+      script: script(`${word.word}. How many sounds?`, String(word.count), spokenApart(word)),
+      likely: numberLikely(word.count),
+      facts: [['the number of sounds is that of the step', fitsCount(word, step)]],
     };
   },
 };

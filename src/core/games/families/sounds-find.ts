@@ -11,11 +11,13 @@ import { bestOf, firstOf, foilKind, ipaOf, script, slash, some, soundFoil, YES_N
 import { allKnown, speakable, wordsOf } from './words';
 
 const FOILS: readonly Step[] = [
-  { id: 'far', name: 'sounds far apart', foil: 'far' }, { id: 'near', name: 'sounds nearly alike', foil: 'near' },
+  { id: 'far', name: 'sounds far apart', foil: 'far' },
+  { id: 'near', name: 'sounds nearly alike', foil: 'near' },
 ];
 
 /** The start of *train* and *drink* is heard as /ch/ and /j/ too: not a word to ask about a sound’s place. */
-const heardTwoWays = (w: Word): boolean => w.sounds.some((s, i) => (s.ipa === 't' || s.ipa === 'd') && w.sounds[i + 1]?.ipa === 'r');
+const heardTwoWays = (w: Word): boolean =>
+  w.sounds.some((s, i) => (s.ipa === 't' || s.ipa === 'd') && w.sounds[i + 1]?.ipa === 'r');
 
 /** Words of one beat to put beside each other: not the same vowel, no rhyme, so that only the first sound decides. */
 const apartInEnd = (a: Word, b: Word, material: Material): boolean => {
@@ -24,23 +26,52 @@ const apartInEnd = (a: Word, b: Word, material: Material): boolean => {
 };
 
 const plainStart = (_step: Step, material: Material): readonly Word[] =>
-  material.keep('plain start', () => oneBeat(material).filter((w) => w.count <= 4 && w.entry.band < 3 && firstMaking(w) !== 'vowel' && !inCluster(w, 0)));
+  material.keep('plain start', () =>
+    oneBeat(material).filter((w) => w.count <= 4 && w.entry.band < 3 && firstMaking(w) !== 'vowel' && !inCluster(w, 0)),
+  );
 
 const otherFirst = ({ step, material, random, wishes }: Building, heads: readonly Word[]): Word | undefined => {
   const targets = heads.map(firstOf);
-  return bestOf(plainStart(step, material), random, (w) => targets.every((t) => soundFoil(t, firstOf(w), step.foil, wishes.pairs)) && heads.every((h) => apartInEnd(h, w, material)) && !wishes.avoid.has(w.word), 60);
+  return bestOf(
+    plainStart(step, material),
+    random,
+    (w) =>
+      targets.every((t) => soundFoil(t, firstOf(w), step.foil, wishes.pairs)) &&
+      heads.every((h) => apartInEnd(h, w, material)) &&
+      !wishes.avoid.has(w.word),
+    60,
+  );
 };
 
 const sameFirst = ({ material, random, wishes }: Building, row: readonly Word[]): Word | undefined =>
-  bestOf(shelves(material).byFirst.get(firstOf(row[0]!)) ?? [], random, (w) => w.count <= 4 && !inCluster(w, 0) && row.every((r) => r !== w && apartInEnd(r, w, material)) && !wishes.avoid.has(w.word), 40);
+  bestOf(
+    shelves(material).byFirst.get(firstOf(row[0]!)) ?? [],
+    random,
+    (w) =>
+      w.count <= 4 &&
+      !inCluster(w, 0) &&
+      row.every((r) => r !== w && apartInEnd(r, w, material)) &&
+      !wishes.avoid.has(w.word),
+    40,
+  );
 
 /** The foil a step names holds between the first sounds; the pairs a child says alike were left out when it was chosen. */
 const isFoil = (a: string, b: string, step: Step): boolean => soundFoil(a, b, step.foil);
 
 const SAME: Task = {
-  id: 'same-first', family: 'first-sounds', name: 'Same start?', asks: 'They say whether two words begin with the same sound.', act: 'notice', unit: 'sound', steps: FOILS,
-  secondsPerTurn: 12, gesture: 'thumbs up or thumbs down', plain: '{first} … {second}. Do they begin with the same sound?', framed: '{first} … {second}. Do they grow in the same row?',
-  heads: plainStart, kinds: () => 2,
+  id: 'same-first',
+  family: 'first-sounds',
+  name: 'Same start?',
+  asks: 'They say whether two words begin with the same sound.',
+  act: 'notice',
+  unit: 'sound',
+  steps: FOILS,
+  secondsPerTurn: 12,
+  gesture: 'thumbs up or thumbs down',
+  plain: '{first} … {second}. Do they begin with the same sound?',
+  framed: '{first} … {second}. Do they grow in the same row?',
+  heads: plainStart,
+  kinds: () => 2,
   build: (b) => {
     const other = b.kind === 0 ? sameFirst(b, [b.head]) : otherFirst(b, [b.head]);
     return other ? { words: [b.head.word, other.word] } : null;
@@ -49,21 +80,44 @@ const SAME: Task = {
     const [a, b] = [wordOf(material, words[0]), wordOf(material, words[1])];
     const kind = firstOf(a) === firstOf(b) ? 0 : 1;
     return {
-      head: a, words: [shownOf(a), shownOf(b)], view: { kind: 'pair' }, expected: kind ? `no: ${slash(firstOf(a), material)} and ${slash(firstOf(b), material)}` : `yes: ${slash(firstOf(a), material)}`,
-      judged: { by: 'choice', choices: YES_NO, right: kind }, kind, slots: { first: a.word, second: b.word }, likely: choiceLikely(YES_NO, kind), how: advice([...new Set([firstOf(a), firstOf(b)])], material.accent),
+      head: a,
+      words: [shownOf(a), shownOf(b)],
+      view: { kind: 'pair' },
+      expected: kind
+        ? `no: ${slash(firstOf(a), material)} and ${slash(firstOf(b), material)}`
+        : `yes: ${slash(firstOf(a), material)}`,
+      judged: { by: 'choice', choices: YES_NO, right: kind },
+      kind,
+      slots: { first: a.word, second: b.word },
+      likely: choiceLikely(YES_NO, kind),
+      how: advice([...new Set([firstOf(a), firstOf(b)])], material.accent),
       script: script(`${a.word} … ${b.word}. Do they begin with the same sound?`, kind ? 'No!' : 'Yes!'),
-      facts: [['they begin alike, or as far apart as the step says', kind === 0 || isFoil(firstOf(a), firstOf(b), step)], ['the ends do not give it away', traitsOf(a).rhyme !== traitsOf(b).rhyme]],
+      facts: [
+        ['they begin alike, or as far apart as the step says', kind === 0 || isFoil(firstOf(a), firstOf(b), step)],
+        ['the ends do not give it away', traitsOf(a).rhyme !== traitsOf(b).rhyme],
+      ],
     };
   },
 };
 
 const ODD: Task = {
-  id: 'sound-odd', family: 'first-sounds', name: 'Odd one out', asks: 'They find the word that begins otherwise.', act: 'match', unit: 'sound',
+  id: 'sound-odd',
+  family: 'first-sounds',
+  name: 'Odd one out',
+  asks: 'They find the word that begins otherwise.',
+  act: 'match',
+  unit: 'sound',
   steps: [
-    { id: '3-far', name: '3 words, the odd sound far away', foil: 'far', choices: 3 }, { id: '4-far', name: '4 words, the odd sound far away', foil: 'far', choices: 4 }, { id: '4-near', name: '4 words, the odd sound near', foil: 'near', choices: 4 },
+    { id: '3-far', name: '3 words, the odd sound far away', foil: 'far', choices: 3 },
+    { id: '4-far', name: '4 words, the odd sound far away', foil: 'far', choices: 4 },
+    { id: '4-near', name: '4 words, the odd sound near', foil: 'near', choices: 4 },
   ],
-  secondsPerTurn: 20, gesture: 'point to the one', plain: '{words}. Which one begins with another sound?', framed: 'Weed out the odd one: {words}. Which begins with another sound?',
-  heads: plainStart, kinds: (step) => step.choices!,
+  secondsPerTurn: 20,
+  gesture: 'point to the one',
+  plain: '{words}. Which one begins with another sound?',
+  framed: 'Weed out the odd one: {words}. Which begins with another sound?',
+  heads: plainStart,
+  kinds: (step) => step.choices!,
   build: (b) => {
     const row = [b.head];
     while (row.length < b.step.choices! - 1) {
@@ -83,12 +137,28 @@ const ODD: Task = {
     const rest = row.filter((_, i) => i !== odd);
     const head = need(rest[0], 'A row of words.');
     return {
-      head, words: row.map(shownOf), view: { kind: 'row', answer: odd, first: false }, expected: need(words[odd], 'One that begins otherwise.'), kind: odd, judged: { by: 'choice', choices: words, right: odd },
-      slots: { words: words.join(' … ') }, likely: choiceLikely(words, odd), how: `The others begin with ${slash(firstOf(head), material)}. ${advice([firstOf(head)], material.accent)}`,
-      script: script(`${words.join(' … ')}. Which one begins with another sound?`, words[odd]!, rest.map((w) => w.word).join(', ')),
+      head,
+      words: row.map(shownOf),
+      view: { kind: 'row', answer: odd, first: false },
+      expected: need(words[odd], 'One that begins otherwise.'),
+      kind: odd,
+      judged: { by: 'choice', choices: words, right: odd },
+      slots: { words: words.join(' … ') },
+      likely: choiceLikely(words, odd),
+      how: `The others begin with ${slash(firstOf(head), material)}. ${advice([firstOf(head)], material.accent)}`,
+      script: script(
+        `${words.join(' … ')}. Which one begins with another sound?`,
+        words[odd]!,
+        rest.map((w) => w.word).join(', '),
+      ),
       facts: [
-        ['there are as many words as the step says', row.length === step.choices], ['all the others begin alike', rest.every((w) => firstOf(w) === firstOf(head))],
-        ['the odd one is as far as the step says', odd >= 0 && isFoil(firstOf(head), firstOf(row[odd]!), step)], ['no end gives it away', row.every((w, i) => row.every((o, j) => i === j || traitsOf(w).rhyme !== traitsOf(o).rhyme))],
+        ['there are as many words as the step says', row.length === step.choices],
+        ['all the others begin alike', rest.every((w) => firstOf(w) === firstOf(head))],
+        ['the odd one is as far as the step says', odd >= 0 && isFoil(firstOf(head), firstOf(row[odd]!), step)],
+        [
+          'no end gives it away',
+          row.every((w, i) => row.every((o, j) => i === j || traitsOf(w).rhyme !== traitsOf(o).rhyme)),
+        ],
       ],
     };
   },
@@ -96,29 +166,59 @@ const ODD: Task = {
 
 /** Sounds a set can be about: enough words begin with them. */
 function pickTheme(step: Step, material: Material, random: Random, wishes: Wishes, held: boolean): string | null {
-  const counts = material.keep('themes', () => [...shelves(material).byFirst].filter(([ipa, words]) => CONSONANTS[ipa] && words.filter((w) => w.entry.band < 3 && w.count <= 4).length >= 10).map(([ipa]) => ipa));
+  const counts = material.keep('themes', () =>
+    [...shelves(material).byFirst]
+      .filter(([ipa, words]) => CONSONANTS[ipa] && words.filter((w) => w.entry.band < 3 && w.count <= 4).length >= 10)
+      .map(([ipa]) => ipa),
+  );
   if (wishes.sound) return wishes.sound;
   // A near foil needs a neighbour that many words begin with.
-  const fit = counts.filter((ipa) => (step.foil !== 'near' || counts.filter((o) => soundFoil(ipa, o, 'near', wishes.pairs)).length >= 1) && (!held || CONSONANTS[ipa]!.making === 'hold'));
+  const fit = counts.filter(
+    (ipa) =>
+      (step.foil !== 'near' || counts.filter((o) => soundFoil(ipa, o, 'near', wishes.pairs)).length >= 1) &&
+      (!held || CONSONANTS[ipa]!.making === 'hold'),
+  );
   return fit[Math.floor(random() * fit.length)] ?? counts[0] ?? null;
 }
 
 const SORT: Task = {
-  id: 'sort', family: 'first-sounds', name: 'Sort into two rows', asks: 'They say whether a word begins with the sound, and put it in its row.', act: 'notice', unit: 'sound', steps: FOILS.map((s) => ({ ...s, place: 'last' as const })),
-  secondsPerTurn: 25, gesture: 'point to a row', plain: '{word}. Does it begin with {sound}?', framed: '{word}. Does it grow in the {sound} row?',
+  id: 'sort',
+  family: 'first-sounds',
+  name: 'Sort into two rows',
+  asks: 'They say whether a word begins with the sound, and put it in its row.',
+  act: 'notice',
+  unit: 'sound',
+  steps: FOILS.map((s) => ({ ...s, place: 'last' as const })),
+  secondsPerTurn: 25,
+  gesture: 'point to a row',
+  plain: '{word}. Does it begin with {sound}?',
+  framed: '{word}. Does it grow in the {sound} row?',
   heads: (_step, material) => oneBeat(material).filter((w) => w.count <= 5 && !heardTwoWays(w)),
   theme: (step, material, random, wishes) => pickTheme(step, material, random, wishes, false),
   kinds: () => 2,
-  fits: (head, kind, theme, step) => (kind === 0 ? firstOf(head) === theme : theme !== null && soundFoil(theme, firstOf(head), step.foil)),
-  build: ({ head, theme, wishes }) => (theme && (firstOf(head) === theme || soundFoil(theme, firstOf(head), undefined, wishes.pairs) || !wishes.pairs?.length) ? { words: [head.word], sounds: [theme] } : null),
+  fits: (head, kind, theme, step) =>
+    kind === 0 ? firstOf(head) === theme : theme !== null && soundFoil(theme, firstOf(head), step.foil),
+  build: ({ head, theme, wishes }) =>
+    theme &&
+    (firstOf(head) === theme || soundFoil(theme, firstOf(head), undefined, wishes.pairs) || !wishes.pairs?.length)
+      ? { words: [head.word], sounds: [theme] }
+      : null,
   make: ({ words, sounds }, step, material) => {
     const word = wordOf(material, words[0]);
     const target = need(sounds?.[0], 'A sound to sort by.');
     const kind = firstOf(word) === target ? 0 : 1;
     return {
-      head: word, words: [shownOf(word)], view: { kind: 'line', spot: 0, parts: null }, expected: kind ? `no: ${slash(firstOf(word), material)}` : 'yes', kind, judged: { by: 'choice', choices: YES_NO, right: kind },
-      slots: { word: word.word, sound: slash(target, material) }, likely: choiceLikely(YES_NO, kind), how: `${advice([target], material.accent)} Name the thing or picture first.`,
-      script: script(`${word.word}. Does it begin with ${slash(target, material)}?`, kind ? 'No!' : 'Yes!'), facts: [['it begins so, or as far apart as the step says', kind === 0 || isFoil(target, firstOf(word), step)]],
+      head: word,
+      words: [shownOf(word)],
+      view: { kind: 'line', spot: 0, parts: null },
+      expected: kind ? `no: ${slash(firstOf(word), material)}` : 'yes',
+      kind,
+      judged: { by: 'choice', choices: YES_NO, right: kind },
+      slots: { word: word.word, sound: slash(target, material) },
+      likely: choiceLikely(YES_NO, kind),
+      how: `${advice([target], material.accent)} Name the thing or picture first.`,
+      script: script(`${word.word}. Does it begin with ${slash(target, material)}?`, kind ? 'No!' : 'Yes!'),
+      facts: [['it begins so, or as far apart as the step says', kind === 0 || isFoil(target, firstOf(word), step)]],
     };
   },
 };
@@ -126,9 +226,19 @@ const SORT: Task = {
 const times = (word: Word, ipa: string): number => word.sounds.filter((s) => s.ipa === ipa).length;
 
 const ANYWHERE: Task = {
-  id: 'anywhere', family: 'first-sounds', name: 'Is it in there?', asks: 'They say whether a sound is anywhere in a word.', act: 'match', unit: 'sound', steps: FOILS.map((s) => ({ ...s, place: 'any' as const })),
-  secondsPerTurn: 15, gesture: 'thumbs up or thumbs down', plain: '{word}. Is {sound} anywhere in it?', framed: 'Dig through {word}. Is {sound} anywhere in it?',
-  heads: (_step, material) => playable(material).filter((w) => w.count >= 3 && w.count <= 6 && w.entry.band < 3 && !heardTwoWays(w)),
+  id: 'anywhere',
+  family: 'first-sounds',
+  name: 'Is it in there?',
+  asks: 'They say whether a sound is anywhere in a word.',
+  act: 'match',
+  unit: 'sound',
+  steps: FOILS.map((s) => ({ ...s, place: 'any' as const })),
+  secondsPerTurn: 15,
+  gesture: 'thumbs up or thumbs down',
+  plain: '{word}. Is {sound} anywhere in it?',
+  framed: 'Dig through {word}. Is {sound} anywhere in it?',
+  heads: (_step, material) =>
+    playable(material).filter((w) => w.count >= 3 && w.count <= 6 && w.entry.band < 3 && !heardTwoWays(w)),
   theme: (step, material, random, wishes) => pickTheme(step, material, random, wishes, true),
   kinds: () => 2,
   fits: (head, kind, theme, step) => {
@@ -137,7 +247,12 @@ const ANYWHERE: Task = {
     const near = head.sounds.some((s) => soundFoil(theme, s.ipa, 'near'));
     return times(head, theme) === 0 && near === (step.foil === 'near');
   },
-  build: ({ head, theme, wishes }) => (theme && (times(head, theme) > 0 || !head.sounds.some((s) => s.ipa !== theme && wishes.pairs?.some((p) => p.includes(theme) && p.includes(s.ipa)))) ? { words: [head.word], sounds: [theme] } : null),
+  build: ({ head, theme, wishes }) =>
+    theme &&
+    (times(head, theme) > 0 ||
+      !head.sounds.some((s) => s.ipa !== theme && wishes.pairs?.some((p) => p.includes(theme) && p.includes(s.ipa))))
+      ? { words: [head.word], sounds: [theme] }
+      : null,
   make: ({ words, sounds }, step, material) => {
     const word = wordOf(material, words[0]);
     const target = need(sounds?.[0], 'A sound to look for.');
@@ -145,9 +260,22 @@ const ANYWHERE: Task = {
     const at = ipaOf(word).indexOf(target);
     const near = word.sounds.some((s) => soundFoil(target, s.ipa, 'near'));
     return {
-      head: word, words: [shownOf(word)], view: { kind: 'line', spot: at < 0 ? null : at, parts: null }, expected: kind ? 'no' : `yes: ${whereIs(word, at)}`, kind, judged: { by: 'choice', choices: YES_NO, right: kind },
-      slots: { word: word.word, sound: slash(target, material) }, likely: choiceLikely(YES_NO, kind), how: advice([target], material.accent), script: script(`${word.word}. Is ${slash(target, material)} anywhere in it?`, kind ? 'No!' : 'Yes!'),
-      facts: [['the sound is in it, or nothing like it where the step says so', kind === 0 || near === (step.foil === 'near')]],
+      head: word,
+      words: [shownOf(word)],
+      view: { kind: 'line', spot: at < 0 ? null : at, parts: null },
+      expected: kind ? 'no' : `yes: ${whereIs(word, at)}`,
+      kind,
+      judged: { by: 'choice', choices: YES_NO, right: kind },
+      slots: { word: word.word, sound: slash(target, material) },
+      likely: choiceLikely(YES_NO, kind),
+      how: advice([target], material.accent),
+      script: script(`${word.word}. Is ${slash(target, material)} anywhere in it?`, kind ? 'No!' : 'Yes!'),
+      facts: [
+        [
+          'the sound is in it, or nothing like it where the step says so',
+          kind === 0 || near === (step.foil === 'near'),
+        ],
+      ],
     };
   },
 };
@@ -158,16 +286,45 @@ const placeAt = (word: Word, at: number): number => (at === 0 ? 0 : at === word.
 const whereIs = (word: Word, at: number): string => PLACE_CHOICES[placeAt(word, at)]!;
 
 const WHERE: Task = {
-  id: 'where', family: 'first-sounds', name: 'Where is it?', asks: 'They say whether a sound is at the start, in the middle or at the end.', act: 'produce', unit: 'sound',
-  steps: [{ id: 'ends', name: 'start or end', place: 'ends', choices: 2 }, { id: 'all', name: 'start, middle or end', place: 'middle', choices: 3 }],
-  secondsPerTurn: 18, gesture: 'head, tummy or toes', plain: '{word}. Where is {sound}: {choices}?', framed: 'Where in the row of {word} does {sound} grow: {choices}?',
-  heads: (step, material) => playable(material).filter((w) => w.count >= 3 && w.count <= 6 && w.entry.band < 3 && !heardTwoWays(w) && !w.sounds[0]!.vowel && !w.sounds.at(-1)!.vowel && w.units.at(-1)!.sounds.length === 1 && (step.choices === 2 || times(w, ipaOf(w)[1]!) === 1)),
+  id: 'where',
+  family: 'first-sounds',
+  name: 'Where is it?',
+  asks: 'They say whether a sound is at the start, in the middle or at the end.',
+  act: 'produce',
+  unit: 'sound',
+  steps: [
+    { id: 'ends', name: 'start or end', place: 'ends', choices: 2 },
+    { id: 'all', name: 'start, middle or end', place: 'middle', choices: 3 },
+  ],
+  secondsPerTurn: 18,
+  gesture: 'head, tummy or toes',
+  plain: '{word}. Where is {sound}: {choices}?',
+  framed: 'Where in the row of {word} does {sound} grow: {choices}?',
+  heads: (step, material) =>
+    playable(material).filter(
+      (w) =>
+        w.count >= 3 &&
+        w.count <= 6 &&
+        w.entry.band < 3 &&
+        !heardTwoWays(w) &&
+        !w.sounds[0]!.vowel &&
+        !w.sounds.at(-1)!.vowel &&
+        w.units.at(-1)!.sounds.length === 1 &&
+        (step.choices === 2 || times(w, ipaOf(w)[1]!) === 1),
+    ),
   kinds: (step) => step.choices!,
   build: ({ head, kind, step, random, wishes }) => {
-    const at = kind === 0 ? 0 : step.choices === 2 || kind === 2 ? head.sounds.length - 1 : 1 + Math.floor(random() * (head.sounds.length - 2));
+    const at =
+      kind === 0
+        ? 0
+        : step.choices === 2 || kind === 2
+          ? head.sounds.length - 1
+          : 1 + Math.floor(random() * (head.sounds.length - 2));
     const ipa = ipaOf(head)[at]!;
     const told = (other: string): boolean => wishes.pairs?.some((p) => p.includes(ipa) && p.includes(other)) ?? false;
-    return times(head, ipa) === 1 && !head.sounds.some((s) => told(s.ipa)) ? { words: [head.word], sounds: [ipa] } : null;
+    return times(head, ipa) === 1 && !head.sounds.some((s) => told(s.ipa))
+      ? { words: [head.word], sounds: [ipa] }
+      : null;
   },
   make: ({ words, sounds }, step, material) => {
     const word = wordOf(material, words[0]);
@@ -177,20 +334,48 @@ const WHERE: Task = {
     const choices = step.choices === 2 ? [PLACE_CHOICES[0], PLACE_CHOICES[2]] : [...PLACE_CHOICES];
     const right = choices.indexOf(PLACE_CHOICES[placeAt(word, at)]!);
     return {
-      head: word, words: [shownOf(word)], view: { kind: 'line', spot: at, parts: null }, expected: choices[right] ?? '', kind: right, judged: { by: 'choice', choices, right },
-      slots: { word: word.word, sound: slash(target, material), choices: choices.length === 2 ? 'start or end' : 'start, middle or end' }, likely: choiceLikely(choices, right), how: advice([target], material.accent),
-      script: script(`${word.word}. Where is ${slash(target, material)}?`, choices[right] ?? ''), facts: [['the sound is there once', times(word, target) === 1], ['its place is one of the choices', right >= 0]],
+      head: word,
+      words: [shownOf(word)],
+      view: { kind: 'line', spot: at, parts: null },
+      expected: choices[right] ?? '',
+      kind: right,
+      judged: { by: 'choice', choices, right },
+      slots: {
+        word: word.word,
+        sound: slash(target, material),
+        choices: choices.length === 2 ? 'start or end' : 'start, middle or end',
+      },
+      likely: choiceLikely(choices, right),
+      how: advice([target], material.accent),
+      script: script(`${word.word}. Where is ${slash(target, material)}?`, choices[right] ?? ''),
+      facts: [
+        ['the sound is there once', times(word, target) === 1],
+        ['its place is one of the choices', right >= 0],
+      ],
     };
   },
 };
 
 /** Sentences whose every word is known and that a sound runs through. */
-const hitsIn = (sentence: string, target: string, material: Material): number => wordsOf(sentence).filter((w) => material.soundsOf(w)?.[0] === target).length;
+const hitsIn = (sentence: string, target: string, material: Material): number =>
+  wordsOf(sentence).filter((w) => material.soundsOf(w)?.[0] === target).length;
 
 const CATCH: Task = {
-  id: 'catch', family: 'first-sounds', name: 'Catch the sound', asks: 'They listen to a short story and catch every word that begins with the sound.', act: 'match', unit: 'sound',
-  steps: [{ id: '3', name: '3 sentences', count: 3 }, { id: '4', name: '4 sentences', count: 4 }],
-  secondsPerTurn: 45, gesture: 'hands up at each one', together: true, plain: 'Listen to the story. Catch every word that begins with {sound}.', framed: 'The wind blows {sound} words over the field. Catch every one.',
+  id: 'catch',
+  family: 'first-sounds',
+  name: 'Catch the sound',
+  asks: 'They listen to a short story and catch every word that begins with the sound.',
+  act: 'match',
+  unit: 'sound',
+  steps: [
+    { id: '3', name: '3 sentences', count: 3 },
+    { id: '4', name: '4 sentences', count: 4 },
+  ],
+  secondsPerTurn: 45,
+  gesture: 'hands up at each one',
+  together: true,
+  plain: 'Listen to the story. Catch every word that begins with {sound}.',
+  framed: 'The wind blows {sound} words over the field. Catch every one.',
   heads: (_step, material) => speakable(material).filter((w) => w.entry.band < 3),
   theme: (step, material, random, wishes) => pickTheme(step, material, random, wishes, false),
   fits: (head, _kind, theme, step) => theme !== null && firstOf(head) === theme && step.count! > 0,
@@ -204,7 +389,9 @@ const CATCH: Task = {
       chosen.push(next);
       sentences.add(next.entry.sentence);
     };
-    const hits = material.keep(`sentences with ${theme}`, () => bank.filter((w) => hitsIn(w.entry.sentence, theme!, material) > 0));
+    const hits = material.keep(`sentences with ${theme}`, () =>
+      bank.filter((w) => hitsIn(w.entry.sentence, theme!, material) > 0),
+    );
     while (chosen.length < step.count! - 1) {
       const before = chosen.length;
       take(() => true, hits);
@@ -218,13 +405,33 @@ const CATCH: Task = {
     const target = need(sounds?.[0], 'A sound to catch.');
     const story = words.map((w) => wordOf(material, w).entry.sentence);
     const name = slash(target, material);
-    const sentences = story.map((s) => s.split(/\s+/).map((text) => ({ text, hit: material.soundsOf(wordsOf(text)[0] ?? '')?.[0] === target })));
-    const hits = sentences.flat().filter((w) => w.hit).map((w) => wordsOf(w.text)[0]!);
+    const sentences = story.map((s) =>
+      s.split(/\s+/).map((text) => ({ text, hit: material.soundsOf(wordsOf(text)[0] ?? '')?.[0] === target })),
+    );
+    const hits = sentences
+      .flat()
+      .filter((w) => w.hit)
+      .map((w) => wordsOf(w.text)[0]!);
     return {
-      head: null, words: [], view: { kind: 'story', sentences }, expected: hits.join(', '), judged: { by: 'list', entries: hits }, slots: { sound: name, story: story.join(' ') },
-      how: `${advice([target], material.accent)} Read slowly; wait a breath after each sentence.`, script: script(story.join(' '), hits.join(', ')),
-      likely: [{ id: 'some', slip: 'some-missed', outcome: 'not-yet', said: '', show: null, note: 'caught some', missed: [] }],
-      facts: [['there are as many sentences as the step says', story.length === step.count && new Set(story).size === story.length], ['every word is known', story.every((s) => allKnown(s, material))], ['there is something to catch', hits.length >= step.count! - 1]],
+      head: null,
+      words: [],
+      view: { kind: 'story', sentences },
+      expected: hits.join(', '),
+      judged: { by: 'list', entries: hits },
+      slots: { sound: name, story: story.join(' ') },
+      how: `${advice([target], material.accent)} Read slowly; wait a breath after each sentence.`,
+      script: script(story.join(' '), hits.join(', ')),
+      likely: [
+        { id: 'some', slip: 'some-missed', outcome: 'not-yet', said: '', show: null, note: 'caught some', missed: [] },
+      ],
+      facts: [
+        [
+          'there are as many sentences as the step says',
+          story.length === step.count && new Set(story).size === story.length,
+        ],
+        ['every word is known', story.every((s) => allKnown(s, material))],
+        ['there is something to catch', hits.length >= step.count! - 1],
+      ],
     };
   },
 };

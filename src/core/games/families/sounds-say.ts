@@ -9,27 +9,87 @@ import type { Made, Step, Task } from '../task';
 import { firstOf, foilKind, ipaOf, lastOf, script, slash, some } from './common';
 
 /** Words that start with one consonant made in this way, or with a cluster. */
-const startsLike = (step: Step) => (w: Word): boolean => {
-  const cluster = inCluster(w, 0);
-  return step.starts === 'cluster' ? cluster : !cluster && (step.starts === 'hold' ? firstMaking(w) === 'hold' : firstMaking(w) !== 'hold');
-};
+const startsLike =
+  (step: Step) =>
+  (w: Word): boolean => {
+    const cluster = inCluster(w, 0);
+    return step.starts === 'cluster'
+      ? cluster
+      : !cluster && (step.starts === 'hold' ? firstMaking(w) === 'hold' : firstMaking(w) !== 'hold');
+  };
 
 const STARTS: readonly Step[] = [
-  { id: 'hold', name: 'sounds that can be held', starts: 'hold' }, { id: 'clip', name: 'sounds to clip, light ones and vowels', starts: 'clip' }, { id: 'cluster', name: 'words that begin with a cluster', starts: 'cluster' },
+  { id: 'hold', name: 'sounds that can be held', starts: 'hold' },
+  { id: 'clip', name: 'sounds to clip, light ones and vowels', starts: 'clip' },
+  { id: 'cluster', name: 'words that begin with a cluster', starts: 'cluster' },
 ];
 
 const soundLikely = (word: Word, at: number, material: Material): LikelyAnswer[] => {
   const ipa = ipaOf(word);
   const other = at === 0 ? ipa.length - 1 : 0;
-  const run = at === 0 && inCluster(word, 0) ? ipa.slice(0, word.sounds.findIndex((s) => s.vowel)) : null;
+  const run =
+    at === 0 && inCluster(word, 0)
+      ? ipa.slice(
+          0,
+          word.sounds.findIndex((s) => s.vowel),
+        )
+      : null;
   return distinct([
     rightLikely([ipa[at]!], slash(ipa[at]!, material), 'right'),
     ...(at === 0 ? heardClosely(word, true) : []),
-    ...(run ? [slipLikely('cluster-kept', run, run.map((s) => slash(s, material).slice(1, -1)).join(''), 'start kept together', material.guard)] : []),
-    ...(ipa[other] === ipa[at] ? [] : [slipLikely('other-sound', [ipa[other]!], slash(ipa[other]!, material), other ? 'the last sound' : 'the first sound', material.guard)]),
-    { id: 'whole', slip: 'whole-word', outcome: 'not-yet', said: asWord(ipa), show: word.word, note: 'said the word', missed: [] },
-    { id: 'letter', slip: 'letter-name', outcome: 'not-yet', said: '', show: null, note: 'the letter’s name', missed: [] },
-    ...(at === 0 ? [{ id: 'starts-so', slip: 'other-word' as const, outcome: 'not-yet' as const, said: '', show: null, note: 'a word that starts so', missed: [] }] : []),
+    ...(run
+      ? [
+          slipLikely(
+            'cluster-kept',
+            run,
+            run.map((s) => slash(s, material).slice(1, -1)).join(''),
+            'start kept together',
+            material.guard,
+          ),
+        ]
+      : []),
+    ...(ipa[other] === ipa[at]
+      ? []
+      : [
+          slipLikely(
+            'other-sound',
+            [ipa[other]!],
+            slash(ipa[other]!, material),
+            other ? 'the last sound' : 'the first sound',
+            material.guard,
+          ),
+        ]),
+    {
+      id: 'whole',
+      slip: 'whole-word',
+      outcome: 'not-yet',
+      said: asWord(ipa),
+      show: word.word,
+      note: 'said the word',
+      missed: [],
+    },
+    {
+      id: 'letter',
+      slip: 'letter-name',
+      outcome: 'not-yet',
+      said: '',
+      show: null,
+      note: 'the letter’s name',
+      missed: [],
+    },
+    ...(at === 0
+      ? [
+          {
+            id: 'starts-so',
+            slip: 'other-word' as const,
+            outcome: 'not-yet' as const,
+            said: '',
+            show: null,
+            note: 'a word that starts so',
+            missed: [],
+          },
+        ]
+      : []),
   ]);
 };
 
@@ -37,16 +97,38 @@ function sayPlace(word: Word, at: number, name: string, material: Material, fact
   const ipa = ipaOf(word);
   const sound = need(ipa[at], 'That sound of the word.');
   return {
-    head: word, words: [shownOf(word)], view: { kind: 'line', spot: at, parts: null }, expected: slash(sound, material), judged: { by: 'sounds', sounds: [sound] },
-    slots: { word: word.word, sound: slash(sound, material) }, how: `${advice([sound], material.accent)} Ask for its sound, not for a letter’s name.`,
-    script: script(`${word.word}. What is the ${name} sound?`, slash(sound, material)), likely: soundLikely(word, at, material), facts,
+    head: word,
+    words: [shownOf(word)],
+    view: { kind: 'line', spot: at, parts: null },
+    expected: slash(sound, material),
+    judged: { by: 'sounds', sounds: [sound] },
+    slots: { word: word.word, sound: slash(sound, material) },
+    how: `${advice([sound], material.accent)} Ask for its sound, not for a letter’s name.`,
+    script: script(`${word.word}. What is the ${name} sound?`, slash(sound, material)),
+    likely: soundLikely(word, at, material),
+    facts,
   };
 }
 
-const say = (id: string, name: string, act: Task['act'], steps: readonly Step[], at: (word: Word) => number, fits: (word: Word, step: Step) => boolean): Task => ({
-  id: `${id}-sound`, family: 'first-sounds', name: `Say the ${id} sound`, asks: `They say the ${name} of a word.`, act, unit: 'sound', steps,
-  secondsPerTurn: 12, gesture: id === 'first' ? 'tap a shoulder' : id === 'last' ? 'tap the other hand’s end' : 'tap the elbow',
-  plain: `{word}. What is the ${id} sound?`, framed: `Which row does it grow in? {word}: what is its ${id} sound?`,
+const say = (
+  id: string,
+  name: string,
+  act: Task['act'],
+  steps: readonly Step[],
+  at: (word: Word) => number,
+  fits: (word: Word, step: Step) => boolean,
+): Task => ({
+  id: `${id}-sound`,
+  family: 'first-sounds',
+  name: `Say the ${id} sound`,
+  asks: `They say the ${name} of a word.`,
+  act,
+  unit: 'sound',
+  steps,
+  secondsPerTurn: 12,
+  gesture: id === 'first' ? 'tap a shoulder' : id === 'last' ? 'tap the other hand’s end' : 'tap the elbow',
+  plain: `{word}. What is the ${id} sound?`,
+  framed: `Which row does it grow in? {word}: what is its ${id} sound?`,
   heads: (step, material) => playable(material).filter((w) => fits(w, step)),
   build: ({ head }) => ({ words: [head.word] }),
   make: ({ words }, step, material) => {
@@ -55,39 +137,90 @@ const say = (id: string, name: string, act: Task['act'], steps: readonly Step[],
   },
 });
 
-const FIRST = say('first', 'first sound', 'produce', STARTS.map((s) => ({ ...s, place: 'first' as const })), () => 0, (w, step) => w.count <= 5 && startsLike(step)(w));
+const FIRST = say(
+  'first',
+  'first sound',
+  'produce',
+  STARTS.map((s) => ({ ...s, place: 'first' as const })),
+  () => 0,
+  (w, step) => w.count <= 5 && startsLike(step)(w),
+);
 
-const LAST = say('last', 'last sound', 'produce', [
-  { id: 'hold', name: 'ends on a sound that can be held', place: 'last', starts: 'hold' }, { id: 'clip', name: 'ends on a sound to clip', place: 'last', starts: 'clip' },
-  { id: 'cluster', name: 'ends on a cluster', place: 'last', starts: 'cluster' },
-], (w) => w.sounds.length - 1, (w, step) => {
-  const at = w.sounds.length - 1;
-  if (w.sounds[at]!.vowel || w.units.at(-1)!.sounds.length > 1 || w.count > 5) return false;
-  const cluster = inCluster(w, at);
-  return step.starts === 'cluster' ? cluster : !cluster && (makingOf(lastOf(w)) === 'hold') === (step.starts === 'hold');
-});
+const LAST = say(
+  'last',
+  'last sound',
+  'produce',
+  [
+    { id: 'hold', name: 'ends on a sound that can be held', place: 'last', starts: 'hold' },
+    { id: 'clip', name: 'ends on a sound to clip', place: 'last', starts: 'clip' },
+    { id: 'cluster', name: 'ends on a cluster', place: 'last', starts: 'cluster' },
+  ],
+  (w) => w.sounds.length - 1,
+  (w, step) => {
+    const at = w.sounds.length - 1;
+    if (w.sounds[at]!.vowel || w.units.at(-1)!.sounds.length > 1 || w.count > 5) return false;
+    const cluster = inCluster(w, at);
+    return step.starts === 'cluster'
+      ? cluster
+      : !cluster && (makingOf(lastOf(w)) === 'hold') === (step.starts === 'hold');
+  },
+);
 
-const MIDDLE = say('middle', 'middle sound', 'produce', [
-  { id: 'hold', name: 'held all through, like “moon”', place: 'middle', starts: 'hold' }, { id: 'clip', name: 'with a clipped sound beside it', place: 'middle', starts: 'clip' },
-], () => 1, (w, step) => {
-  const ipa = ipaOf(w);
-  const held = makingOf(ipa[0]!) === 'hold' && makingOf(ipa.at(-1)!) === 'hold';
-  return ipa.length === 3 && w.count === 3 && w.shape === 'CVC' && !w.sounds[0]!.vowel && w.sounds[1]!.vowel && held === (step.starts === 'hold');
-});
+const MIDDLE = say(
+  'middle',
+  'middle sound',
+  'produce',
+  [
+    { id: 'hold', name: 'held all through, like “moon”', place: 'middle', starts: 'hold' },
+    { id: 'clip', name: 'with a clipped sound beside it', place: 'middle', starts: 'clip' },
+  ],
+  () => 1,
+  (w, step) => {
+    const ipa = ipaOf(w);
+    const held = makingOf(ipa[0]!) === 'hold' && makingOf(ipa.at(-1)!) === 'hold';
+    return (
+      ipa.length === 3 &&
+      w.count === 3 &&
+      w.shape === 'CVC' &&
+      !w.sounds[0]!.vowel &&
+      w.sounds[1]!.vowel &&
+      held === (step.starts === 'hold')
+    );
+  },
+);
 
 /** Three words of one first sound, of three vowels, none rhyming. */
 const SHARED: Task = {
-  id: 'shared-sound', family: 'first-sounds', name: 'The sound they share', asks: 'They hear three words and say the sound all begin with.', act: 'match', unit: 'sound',
+  id: 'shared-sound',
+  family: 'first-sounds',
+  name: 'The sound they share',
+  asks: 'They hear three words and say the sound all begin with.',
+  act: 'match',
+  unit: 'sound',
   steps: [
-    { id: 'told', name: 'told what to listen for', told: 'told', starts: 'hold' }, { id: 'kept', name: 'kept for them to find, held sounds', told: 'kept', starts: 'hold' },
+    { id: 'told', name: 'told what to listen for', told: 'told', starts: 'hold' },
+    { id: 'kept', name: 'kept for them to find, held sounds', told: 'kept', starts: 'hold' },
     { id: 'any', name: 'kept for them to find, any sound', told: 'kept', starts: 'clip' },
   ],
-  secondsPerTurn: 20, gesture: 'one finger for each word', plain: '{told}{words}. What sound do they all begin with?', framed: '{told}{words} grow in one row. What sound do they all begin with?',
+  secondsPerTurn: 20,
+  gesture: 'one finger for each word',
+  plain: '{told}{words}. What sound do they all begin with?',
+  framed: '{told}{words} grow in one row. What sound do they all begin with?',
   heads: (step, material) => oneBeat(material).filter((w) => w.count <= 4 && startsLike(step)(w)),
   build: ({ head, material, random }) => {
     const row = [head];
     for (const other of some(shelves(material).byFirst.get(firstOf(head)) ?? [], random, 30)) {
-      if (row.length < 3 && !inCluster(other, 0) && row.every((w) => w !== other && shelves(material).of(w).vowel !== shelves(material).of(other).vowel && foilKind(w, other, material) === 'same-start')) row.push(other);
+      if (
+        row.length < 3 &&
+        !inCluster(other, 0) &&
+        row.every(
+          (w) =>
+            w !== other &&
+            shelves(material).of(w).vowel !== shelves(material).of(other).vowel &&
+            foilKind(w, other, material) === 'same-start',
+        )
+      )
+        row.push(other);
     }
     return row.length === 3 ? { words: row.map((w) => w.word) } : null;
   },
@@ -97,22 +230,60 @@ const SHARED: Task = {
     const sound = firstOf(head);
     const name = slash(sound, material);
     return {
-      head, words: row.map(shownOf), view: { kind: 'row', answer: null, first: false }, expected: name, judged: { by: 'sounds', sounds: [sound] },
-      slots: { words: words.join(' … '), told: step.told === 'told' ? `Listen for ${name}: ` : '', sound: name }, how: advice([sound], material.accent),
+      head,
+      words: row.map(shownOf),
+      view: { kind: 'row', answer: null, first: false },
+      expected: name,
+      judged: { by: 'sounds', sounds: [sound] },
+      slots: { words: words.join(' … '), told: step.told === 'told' ? `Listen for ${name}: ` : '', sound: name },
+      how: advice([sound], material.accent),
       script: script(`${words.join(', ')}. What sound do they all begin with?`, name, words.join(', ')),
-      likely: distinct([rightLikely([sound], name, 'right'), slipLikely('other-sound', [lastOf(head)], slash(lastOf(head), material), 'the last sound', material.guard), { id: 'whole', slip: 'whole-word', outcome: 'not-yet', said: asWord(ipaOf(head)), show: head.word, note: 'said one of the words', missed: [] }]).filter((a, i) => i === 0 || a.said !== sound),
-      facts: [['three words begin with the sound', row.length === 3 && row.every((w) => firstOf(w) === sound)], ['no two rhyme', row.every((w, i) => row.every((o, j) => i === j || foilKind(w, o, material) === 'same-start'))], ['the sound is made as the step says', row.every(startsLike(step))]],
+      likely: distinct([
+        rightLikely([sound], name, 'right'),
+        slipLikely('other-sound', [lastOf(head)], slash(lastOf(head), material), 'the last sound', material.guard),
+        {
+          id: 'whole',
+          slip: 'whole-word',
+          outcome: 'not-yet',
+          said: asWord(ipaOf(head)),
+          show: head.word,
+          note: 'said one of the words',
+          missed: [],
+        },
+      ]).filter((a, i) => i === 0 || a.said !== sound),
+      facts: [
+        ['three words begin with the sound', row.length === 3 && row.every((w) => firstOf(w) === sound)],
+        [
+          'no two rhyme',
+          row.every((w, i) => row.every((o, j) => i === j || foilKind(w, o, material) === 'same-start')),
+        ],
+        ['the sound is made as the step says', row.every(startsLike(step))],
+      ],
     };
   },
 };
 
 /** Words whose meaning says what they are without saying the word. */
-const riddles = (material: Material): readonly Word[] => material.keep('riddles', () => playable(material).filter((w) =>
-  w.entry.band < 3 && w.entry.meaning.split(' ').length >= 3 && !w.entry.meaning.toLowerCase().includes(w.word)));
+const riddles = (material: Material): readonly Word[] =>
+  material.keep('riddles', () =>
+    playable(material).filter(
+      (w) =>
+        w.entry.band < 3 && w.entry.meaning.split(' ').length >= 3 && !w.entry.meaning.toLowerCase().includes(w.word),
+    ),
+  );
 
 const CLUE: Task = {
-  id: 'clue', family: 'first-sounds', name: 'Sound and clue', asks: 'They guess a word from its first sound and a clue; any answer that fits both is right.', act: 'produce', unit: 'sound',
-  steps: STARTS, secondsPerTurn: 18, gesture: 'hand behind the ear', plain: 'It begins with {sound}: {clue}. What could it be?', framed: 'Something grows in the {sound} row: {clue}. What could it be?',
+  id: 'clue',
+  family: 'first-sounds',
+  name: 'Sound and clue',
+  asks: 'They guess a word from its first sound and a clue; any answer that fits both is right.',
+  act: 'produce',
+  unit: 'sound',
+  steps: STARTS,
+  secondsPerTurn: 18,
+  gesture: 'hand behind the ear',
+  plain: 'It begins with {sound}: {clue}. What could it be?',
+  framed: 'Something grows in the {sound} row: {clue}. What could it be?',
   heads: (step, material) => riddles(material).filter(startsLike(step)),
   build: ({ head }) => ({ words: [head.word] }),
   make: ({ words }, step, material) => {
@@ -120,17 +291,47 @@ const CLUE: Task = {
     const sound = firstOf(word);
     const name = slash(sound, material);
     return {
-      head: word, words: [shownOf(word)], view: { kind: 'line', spot: 0, parts: null }, expected: word.word, judged: { by: 'begins', sound }, slots: { sound: name, clue: word.entry.meaning, word: word.word },
-      how: `${advice([sound], material.accent)} Another word that begins so and fits is right too.`, script: script(`It begins with ${name}: ${word.entry.meaning}.`, word.word),
-      likely: distinct([rightLikely(ipaOf(word), word.word, 'right'), { id: 'fits', slip: null, outcome: 'on-own', said: sound, show: null, note: 'another that fits', missed: [] }, { id: 'other', slip: 'other-sound', outcome: 'not-yet', said: '', show: null, note: 'fits the clue, other sound', missed: [] }]),
-      facts: [['the clue does not say the word', !word.entry.meaning.toLowerCase().includes(word.word)], ['the word fits the step', startsLike(step)(word)]],
+      head: word,
+      words: [shownOf(word)],
+      view: { kind: 'line', spot: 0, parts: null },
+      expected: word.word,
+      judged: { by: 'begins', sound },
+      slots: { sound: name, clue: word.entry.meaning, word: word.word },
+      how: `${advice([sound], material.accent)} Another word that begins so and fits is right too.`,
+      script: script(`It begins with ${name}: ${word.entry.meaning}.`, word.word),
+      likely: distinct([
+        rightLikely(ipaOf(word), word.word, 'right'),
+        { id: 'fits', slip: null, outcome: 'on-own', said: sound, show: null, note: 'another that fits', missed: [] },
+        {
+          id: 'other',
+          slip: 'other-sound',
+          outcome: 'not-yet',
+          said: '',
+          show: null,
+          note: 'fits the clue, other sound',
+          missed: [],
+        },
+      ]),
+      facts: [
+        ['the clue does not say the word', !word.entry.meaning.toLowerCase().includes(word.word)],
+        ['the word fits the step', startsLike(step)(word)],
+      ],
     };
   },
 };
 
 const THRICE: Task = {
-  id: 'thrice', family: 'first-sounds', name: 'Sound, sound, sound, word', asks: 'They say the first sound three times, then the word.', act: 'produce', unit: 'sound', steps: STARTS.slice(0, 2),
-  secondsPerTurn: 12, gesture: 'three taps, then open hands', plain: '{word}. Its first sound three times, then the word.', framed: 'Knock three times at the shed: {word}. Its first sound three times, then the word.',
+  id: 'thrice',
+  family: 'first-sounds',
+  name: 'Sound, sound, sound, word',
+  asks: 'They say the first sound three times, then the word.',
+  act: 'produce',
+  unit: 'sound',
+  steps: STARTS.slice(0, 2),
+  secondsPerTurn: 12,
+  gesture: 'three taps, then open hands',
+  plain: '{word}. Its first sound three times, then the word.',
+  framed: 'Knock three times at the shed: {word}. Its first sound three times, then the word.',
   heads: (step, material) => playable(material).filter((w) => w.count <= 5 && startsLike(step)(w)),
   build: ({ head }) => ({ words: [head.word] }),
   make: ({ words }, step, material) => {
@@ -139,9 +340,26 @@ const THRICE: Task = {
     const label = slash(sound, material).slice(1, -1);
     const expected = `${label} · ${label} · ${label} · ${word.word}`;
     return {
-      head: word, words: [shownOf(word)], view: { kind: 'line', spot: 0, parts: null }, expected, judged: { by: 'sounds', sounds: [sound, sound, sound, ...ipaOf(word)] }, slots: { word: word.word, sound: slash(sound, material) },
-      how: advice([sound], material.accent), script: script(`${word.word}.`, expected, expected),
-      likely: [{ id: 'whole', slip: 'whole-word', outcome: 'not-yet', said: asWord(ipaOf(word)), show: word.word, note: 'said the word', missed: [] }], facts: [['the word fits the step', startsLike(step)(word)]],
+      head: word,
+      words: [shownOf(word)],
+      view: { kind: 'line', spot: 0, parts: null },
+      expected,
+      judged: { by: 'sounds', sounds: [sound, sound, sound, ...ipaOf(word)] },
+      slots: { word: word.word, sound: slash(sound, material) },
+      how: advice([sound], material.accent),
+      script: script(`${word.word}.`, expected, expected),
+      likely: [
+        {
+          id: 'whole',
+          slip: 'whole-word',
+          outcome: 'not-yet',
+          said: asWord(ipaOf(word)),
+          show: word.word,
+          note: 'said the word',
+          missed: [],
+        },
+      ],
+      facts: [['the word fits the step', startsLike(step)(word)]],
     };
   },
 };

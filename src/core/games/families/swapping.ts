@@ -1,6 +1,14 @@
 import { distinct, choiceLikely, rightLikely, slipLikely } from '../../answers/likely';
 import { asWord } from '../../answers/said';
-import { CHANGE_PLACES, findChain, linkOf, linksFrom, placeOf, type ChangePlace, type Link } from '../../lexicon/chains';
+import {
+  CHANGE_PLACES,
+  findChain,
+  linkOf,
+  linksFrom,
+  placeOf,
+  type ChangePlace,
+  type Link,
+} from '../../lexicon/chains';
 import type { Word } from '../../lexicon/entry';
 import { onsetAndRime } from '../../lexicon/syllables';
 import { traitsOf } from '../../lexicon/traits';
@@ -12,32 +20,60 @@ import type { Building, Made, Step, Task } from '../task';
 import { apart, bestOf, ipaOf, script, slash, some } from './common';
 
 /** Words a change may start from and come to: each sound one unit, so that nothing is argued about. */
-const changeable = (material: Material): readonly Word[] => material.keep('changeable', () => playable(material).filter((w) => w.sounds.length >= 2 && w.sounds.length <= 6 && traitsOf(w).syllables <= 2));
+const changeable = (material: Material): readonly Word[] =>
+  material.keep('changeable', () =>
+    playable(material).filter((w) => w.sounds.length >= 2 && w.sounds.length <= 6 && traitsOf(w).syllables <= 2),
+  );
 const isChangeable = (material: Material): ((word: Word) => boolean) => {
   const all = material.keep('changeable names', () => new Set(changeable(material).map((w) => w.word)));
   return (word) => all.has(word.word);
 };
 
-const placesOf = (step: Step): readonly ChangePlace[] => (step.place === 'any' ? CHANGE_PLACES : step.place === 'ends' ? ['first', 'last'] : [step.place as ChangePlace]);
+const placesOf = (step: Step): readonly ChangePlace[] =>
+  step.place === 'any' ? CHANGE_PLACES : step.place === 'ends' ? ['first', 'last'] : [step.place as ChangePlace];
 
 const links = (word: Word, step: Step, material: Material): Link[] =>
-  linksFrom(word, { neighbours: material.neighbours(), places: placesOf(step), grow: step.grow === true, allowed: isChangeable(material) });
+  linksFrom(word, {
+    neighbours: material.neighbours(),
+    places: placesOf(step),
+    grow: step.grow === true,
+    allowed: isChangeable(material),
+  });
 
 /** The one change from a word to another, or undefined where there is none. */
 const between = (from: Word, to: Word, material: Material): Link | undefined =>
-  material.neighbours().of(from).filter((n) => traitsOf(n.word).said === traitsOf(to).said).map((n) => ({ ...linkOf(from, n), to }))[0];
+  material
+    .neighbours()
+    .of(from)
+    .filter((n) => traitsOf(n.word).said === traitsOf(to).said)
+    .map((n) => ({ ...linkOf(from, n), to }))[0];
 
 const CHANGE_WORDS: Readonly<Record<Link['change'], (link: Link, material: Material) => string>> = {
-  swap: (l, m) => `change ${slash(l.old!, m)} to ${slash(l.new!, m)}`, 'leave-out': (l, m) => `leave ${slash(l.old!, m)} out`,
-  add: (l, m) => `put ${slash(l.new!, m)} ${l.at === 0 ? 'at the start' : l.at === l.to.sounds.length - 1 ? 'at the end' : `after ${slash(l.to.sounds[l.at - 1]!.ipa, m)}`}`,
+  swap: (l, m) => `change ${slash(l.old!, m)} to ${slash(l.new!, m)}`,
+  'leave-out': (l, m) => `leave ${slash(l.old!, m)} out`,
+  add: (l, m) =>
+    `put ${slash(l.new!, m)} ${l.at === 0 ? 'at the start' : l.at === l.to.sounds.length - 1 ? 'at the end' : `after ${slash(l.to.sounds[l.at - 1]!.ipa, m)}`}`,
 };
 
-const unchanged = (word: Word) => ({ id: 'unchanged', slip: 'unchanged' as const, outcome: 'not-yet' as const, said: asWord(ipaOf(word)), show: word.word, note: 'unchanged', missed: [] });
+const unchanged = (word: Word) => ({
+  id: 'unchanged',
+  slip: 'unchanged' as const,
+  outcome: 'not-yet' as const,
+  said: asWord(ipaOf(word)),
+  show: word.word,
+  note: 'unchanged',
+  missed: [],
+});
 
 /** A swap elsewhere that makes a word: changing the wrong place. */
 function elsewhere(link: Link, material: Material) {
-  const other = material.neighbours().of(link.from).find((n) => n.change === 'swap' && n.at !== link.at && !n.word.entry.doubt);
-  return other ? [slipLikely('wrong-place', ipaOf(other.word), other.word.word, 'changed another place', material.guard)] : [];
+  const other = material
+    .neighbours()
+    .of(link.from)
+    .find((n) => n.change === 'swap' && n.at !== link.at && !n.word.entry.doubt);
+  return other
+    ? [slipLikely('wrong-place', ipaOf(other.word), other.word.word, 'changed another place', material.guard)]
+    : [];
 }
 
 /** An item of one change: what leaves, what comes, and the word it makes. */
@@ -46,11 +82,35 @@ function changed(link: Link, material: Material, facts: Made['facts']): Made {
   const change = CHANGE_WORDS[link.change](link, material);
   const sounds = [link.old, link.new].filter((s): s is string => s !== null);
   return {
-    head: from, words: [shownOf(from), shownOf(to)], expected: to.word, judged: { by: 'sounds', sounds: ipaOf(to) }, facts,
-    view: { kind: 'change', from: marksOf(from), to: marksOf(to), gone: link.old === null ? [] : [link.at], come: link.new === null ? [] : [link.at] },
-    slots: { word: from.word, change, answer: to.word, old: link.old ? slash(link.old, material) : '', new: link.new ? slash(link.new, material) : '' },
-    how: `${advice(sounds, material.accent)}`, script: script(`${from.word}. Now ${change}. What is it now?`, to.word),
-    likely: distinct([rightLikely(ipaOf(to), to.word, 'right'), unchanged(from), ...elsewhere(link, material), ...(link.new ? [slipLikely('other-sound', [link.new], slash(link.new, material), 'only the new sound', material.guard)] : [])]),
+    head: from,
+    words: [shownOf(from), shownOf(to)],
+    expected: to.word,
+    judged: { by: 'sounds', sounds: ipaOf(to) },
+    facts,
+    view: {
+      kind: 'change',
+      from: marksOf(from),
+      to: marksOf(to),
+      gone: link.old === null ? [] : [link.at],
+      come: link.new === null ? [] : [link.at],
+    },
+    slots: {
+      word: from.word,
+      change,
+      answer: to.word,
+      old: link.old ? slash(link.old, material) : '',
+      new: link.new ? slash(link.new, material) : '',
+    },
+    how: `${advice(sounds, material.accent)}`,
+    script: script(`${from.word}. Now ${change}. What is it now?`, to.word),
+    likely: distinct([
+      rightLikely(ipaOf(to), to.word, 'right'),
+      unchanged(from),
+      ...elsewhere(link, material),
+      ...(link.new
+        ? [slipLikely('other-sound', [link.new], slash(link.new, material), 'only the new sound', material.guard)]
+        : []),
+    ]),
   };
 }
 
@@ -61,33 +121,66 @@ const oneChange = (from: Word, to: Word, link: Link): readonly [string, boolean]
 };
 
 const SWAP: Task = {
-  id: 'swap', family: 'swapping', name: 'Swap a sound', asks: 'They change one sound of a word and say the new word.', act: 'swap', unit: 'sound',
+  id: 'swap',
+  family: 'swapping',
+  name: 'Swap a sound',
+  asks: 'They change one sound of a word and say the new word.',
+  act: 'swap',
+  unit: 'sound',
   steps: [
-    { id: 'first', name: 'the first sound', place: 'first' }, { id: 'last', name: 'the last sound', place: 'last' }, { id: 'middle', name: 'the middle sound', place: 'middle' },
-    { id: 'cluster', name: 'one in a cluster', place: 'cluster' }, { id: 'onset', name: 'a whole start for another', place: 'onset' },
+    { id: 'first', name: 'the first sound', place: 'first' },
+    { id: 'last', name: 'the last sound', place: 'last' },
+    { id: 'middle', name: 'the middle sound', place: 'middle' },
+    { id: 'cluster', name: 'one in a cluster', place: 'cluster' },
+    { id: 'onset', name: 'a whole start for another', place: 'onset' },
   ],
-  secondsPerTurn: 15, gesture: 'pull one pot out, set another in', plain: '{word}. Now {change}. What is it now?', framed: '{word}. Dig one out and replant: {change}. What grows now?',
-  heads: (step, material) => (step.place === 'onset' ? oneBeat(material).filter((w) => w.entry.band < 3 && onsetAndRime(w).onset.length > 0 && onsetPartners(w, material).length > 0) : changeable(material).filter((w) => w.entry.band < 3 && links(w, step, material).length > 0)),
+  secondsPerTurn: 15,
+  gesture: 'pull one pot out, set another in',
+  plain: '{word}. Now {change}. What is it now?',
+  framed: '{word}. Dig one out and replant: {change}. What grows now?',
+  heads: (step, material) =>
+    step.place === 'onset'
+      ? oneBeat(material).filter(
+          (w) => w.entry.band < 3 && onsetAndRime(w).onset.length > 0 && onsetPartners(w, material).length > 0,
+        )
+      : changeable(material).filter((w) => w.entry.band < 3 && links(w, step, material).length > 0),
   build: ({ head, step, material, random, wishes }) => {
     if (step.place === 'onset') {
       const to = bestOf(onsetPartners(head, material), random, (w) => !wishes.avoid.has(w.word));
       return to ? { words: [head.word, to.word] } : null;
     }
-    const to = some(links(head, step, material), random).filter((l) => !wishes.avoid.has(l.to.word) && !isPair(wishes.pairs ?? [], l.old ?? '', l.new ?? '')).sort((a, b) => a.to.entry.band - b.to.entry.band)[0];
+    const to = some(links(head, step, material), random)
+      .filter((l) => !wishes.avoid.has(l.to.word) && !isPair(wishes.pairs ?? [], l.old ?? '', l.new ?? ''))
+      .sort((a, b) => a.to.entry.band - b.to.entry.band)[0];
     return to ? { words: [head.word, to.to.word] } : null;
   },
   make: ({ words }, step, material) => {
     const [from, to] = [wordOf(material, words[0]), wordOf(material, words[1])];
     if (step.place === 'onset') return onsetSwap(from, to, material);
     const link = need(between(from, to, material), `“${from.word}” and “${to.word}” are not one sound apart.`);
-    return changed(link, material, [oneChange(from, to, link), ['it changed where the step says', links(from, step, material).some((l) => traitsOf(l.to).said === traitsOf(to).said)]]);
+    return changed(link, material, [
+      oneChange(from, to, link),
+      [
+        'it changed where the step says',
+        links(from, step, material).some((l) => traitsOf(l.to).said === traitsOf(to).said),
+      ],
+    ]);
   },
 };
 
 /** Words that rhyme, where the starts have different numbers of sounds: not one sound, a whole start (*call*, *small*). */
 const onsetPartners = (word: Word, material: Material): readonly Word[] => {
   const onset = onsetAndRime(word).onset.length;
-  return (material.rhymes().get(traitsOf(word).rhyme) ?? []).filter((w) => !w.entry.doubt && traitsOf(w).syllables === 1 && onsetAndRime(w).onset.length > 0 && onsetAndRime(w).onset.length !== onset && onsetAndRime(w).coda.join() === onsetAndRime(word).coda.join() && !w.word.startsWith(word.word) && !between(word, w, material));
+  return (material.rhymes().get(traitsOf(word).rhyme) ?? []).filter(
+    (w) =>
+      !w.entry.doubt &&
+      traitsOf(w).syllables === 1 &&
+      onsetAndRime(w).onset.length > 0 &&
+      onsetAndRime(w).onset.length !== onset &&
+      onsetAndRime(w).coda.join() === onsetAndRime(word).coda.join() &&
+      !w.word.startsWith(word.word) &&
+      !between(word, w, material),
+  );
 };
 
 function onsetSwap(from: Word, to: Word, material: Material): Made {
@@ -95,12 +188,27 @@ function onsetSwap(from: Word, to: Word, material: Material): Made {
   const name = (onset: readonly string[]): string => `“${apart(onset, material, '')}”`;
   const change = `change the start ${name(a.onset)} to ${name(b.onset)}`;
   return {
-    head: from, words: [shownOf(from), shownOf(to)], expected: to.word, judged: { by: 'sounds', sounds: ipaOf(to) },
-    view: { kind: 'change', from: marksOf(from), to: marksOf(to), gone: a.onset.map((_, i) => i), come: b.onset.map((_, i) => i) },
-    slots: { word: from.word, change, answer: to.word, old: name(a.onset), new: name(b.onset) }, how: 'The whole start goes, all its sounds together.', script: script(`${from.word}. Now ${change}. What is it now?`, to.word),
+    head: from,
+    words: [shownOf(from), shownOf(to)],
+    expected: to.word,
+    judged: { by: 'sounds', sounds: ipaOf(to) },
+    view: {
+      kind: 'change',
+      from: marksOf(from),
+      to: marksOf(to),
+      gone: a.onset.map((_, i) => i),
+      come: b.onset.map((_, i) => i),
+    },
+    slots: { word: from.word, change, answer: to.word, old: name(a.onset), new: name(b.onset) },
+    how: 'The whole start goes, all its sounds together.',
+    script: script(`${from.word}. Now ${change}. What is it now?`, to.word),
     likely: distinct([rightLikely(ipaOf(to), to.word, 'right'), unchanged(from)]),
     facts: [
-      ['both have the same rest', a.vowel === b.vowel && a.coda.join(' ') === b.coda.join(' ')], ['the starts differ by more than one sound swapped', a.onset.length !== b.onset.length && a.onset.length > 0 && b.onset.length > 0],
+      ['both have the same rest', a.vowel === b.vowel && a.coda.join(' ') === b.coda.join(' ')],
+      [
+        'the starts differ by more than one sound swapped',
+        a.onset.length !== b.onset.length && a.onset.length > 0 && b.onset.length > 0,
+      ],
       ['it is more than one sound', !between(from, to, material)],
     ],
   };
@@ -109,14 +217,34 @@ function onsetSwap(from: Word, to: Word, material: Material): Made {
 const PLACE_WORDS = ['first', 'middle', 'last'] as const;
 
 const WHICH: Task = {
-  id: 'which-changed', family: 'swapping', name: 'Which sound changed?', asks: 'They hear two words and say where the sound changed.', act: 'match', unit: 'sound',
-  steps: [{ id: 'ends', name: 'first or last', place: 'ends', choices: 2 }, { id: 'all', name: 'first, middle or last', place: 'middle', choices: 3 }],
-  secondsPerTurn: 15, gesture: 'point to the finger that changed', plain: '{first} … {second}. Which sound changed: {choices}?', framed: '{first} … {second}. Where was it replanted: {choices}?',
-  heads: (_step, material) => changeable(material).filter((w) => w.sounds.length === 3 && w.shape === 'CVC' && w.count === 3),
+  id: 'which-changed',
+  family: 'swapping',
+  name: 'Which sound changed?',
+  asks: 'They hear two words and say where the sound changed.',
+  act: 'match',
+  unit: 'sound',
+  steps: [
+    { id: 'ends', name: 'first or last', place: 'ends', choices: 2 },
+    { id: 'all', name: 'first, middle or last', place: 'middle', choices: 3 },
+  ],
+  secondsPerTurn: 15,
+  gesture: 'point to the finger that changed',
+  plain: '{first} … {second}. Which sound changed: {choices}?',
+  framed: '{first} … {second}. Where was it replanted: {choices}?',
+  heads: (_step, material) =>
+    changeable(material).filter((w) => w.sounds.length === 3 && w.shape === 'CVC' && w.count === 3),
   kinds: (step) => step.choices!,
   build: ({ head, kind, step, material, random, wishes }) => {
     const place = step.choices === 2 ? (['first', 'last'] as const)[kind]! : PLACE_WORDS[kind]!;
-    const found = some(links(head, { ...step, place }, material), random).filter((l) => l.change === 'swap' && l.to.shape === 'CVC' && l.to.sounds.length === 3 && !isPair(wishes.pairs ?? [], l.old!, l.new!)).sort((a, b) => a.to.entry.band - b.to.entry.band)[0];
+    const found = some(links(head, { ...step, place }, material), random)
+      .filter(
+        (l) =>
+          l.change === 'swap' &&
+          l.to.shape === 'CVC' &&
+          l.to.sounds.length === 3 &&
+          !isPair(wishes.pairs ?? [], l.old!, l.new!),
+      )
+      .sort((a, b) => a.to.entry.band - b.to.entry.band)[0];
     return found ? { words: [head.word, found.to.word] } : null;
   },
   make: ({ words }, step, material) => {
@@ -125,24 +253,50 @@ const WHICH: Task = {
     const choices = step.choices === 2 ? ['first', 'last'] : [...PLACE_WORDS];
     const right = choices.indexOf(placeOf(from, link.at));
     return {
-      head: from, words: [shownOf(from), shownOf(to)], view: { kind: 'change', from: marksOf(from), to: marksOf(to), gone: [link.at], come: [link.at] }, expected: `${need(choices[right], 'The place that changed.')}: ${slash(link.old ?? '', material)} to ${slash(link.new ?? '', material)}`,
-      kind: right, judged: { by: 'choice', choices, right }, slots: { first: from.word, second: to.word, choices: choices.length === 2 ? 'first or last' : 'first, middle or last' }, likely: choiceLikely(choices, right),
-      how: `Say both twice. ${advice([link.old!, link.new!], material.accent)}`, script: script(`${from.word} … ${to.word}. Which sound changed?`, choices[right]!), facts: [oneChange(from, to, link), ['it was swapped', link.change === 'swap']],
+      head: from,
+      words: [shownOf(from), shownOf(to)],
+      view: { kind: 'change', from: marksOf(from), to: marksOf(to), gone: [link.at], come: [link.at] },
+      expected: `${need(choices[right], 'The place that changed.')}: ${slash(link.old ?? '', material)} to ${slash(link.new ?? '', material)}`,
+      kind: right,
+      judged: { by: 'choice', choices, right },
+      slots: {
+        first: from.word,
+        second: to.word,
+        choices: choices.length === 2 ? 'first or last' : 'first, middle or last',
+      },
+      likely: choiceLikely(choices, right),
+      how: `Say both twice. ${advice([link.old!, link.new!], material.accent)}`,
+      script: script(`${from.word} … ${to.word}. Which sound changed?`, choices[right]!),
+      facts: [oneChange(from, to, link), ['it was swapped', link.change === 'swap']],
     };
   },
 };
 
 /** Words with the same sounds in another order. */
-const anagrams = (material: Material): ReadonlyMap<string, readonly Word[]> => material.keep('anagrams', () => groupBy(changeable(material), (w) => [...ipaOf(w)].sort().join(' ')));
+const anagrams = (material: Material): ReadonlyMap<string, readonly Word[]> =>
+  material.keep('anagrams', () => groupBy(changeable(material), (w) => [...ipaOf(w)].sort().join(' ')));
 const reordered = (word: Word, step: Step, material: Material): Word[] => {
   const backwards = [...ipaOf(word)].reverse().join(' ');
-  return (anagrams(material).get([...ipaOf(word)].sort().join(' ')) ?? []).filter((w) => traitsOf(w).said !== traitsOf(word).said && (step.place === 'ends') === (ipaOf(w).join(' ') === backwards));
+  return (anagrams(material).get([...ipaOf(word)].sort().join(' ')) ?? []).filter(
+    (w) => traitsOf(w).said !== traitsOf(word).said && (step.place === 'ends') === (ipaOf(w).join(' ') === backwards),
+  );
 };
 
 const ORDER: Task = {
-  id: 'reorder', family: 'swapping', name: 'Same sounds, new order', asks: 'They hear a word’s sounds in another order and say the word they make.', act: 'swap', unit: 'sound',
-  steps: [{ id: 'backwards', name: 'from the last to the first', place: 'ends' }, { id: 'any', name: 'in any order', place: 'any' }],
-  secondsPerTurn: 20, gesture: 'move the pots about', plain: '{word}. Same sounds, new order: {sounds}. What is it now?', framed: '{word}. Replant the row: {sounds}. What grows now?',
+  id: 'reorder',
+  family: 'swapping',
+  name: 'Same sounds, new order',
+  asks: 'They hear a word’s sounds in another order and say the word they make.',
+  act: 'swap',
+  unit: 'sound',
+  steps: [
+    { id: 'backwards', name: 'from the last to the first', place: 'ends' },
+    { id: 'any', name: 'in any order', place: 'any' },
+  ],
+  secondsPerTurn: 20,
+  gesture: 'move the pots about',
+  plain: '{word}. Same sounds, new order: {sounds}. What is it now?',
+  framed: '{word}. Replant the row: {sounds}. What grows now?',
   heads: (step, material) => changeable(material).filter((w) => reordered(w, step, material).length > 0),
   build: ({ head, step, material, random, wishes }) => {
     const to = bestOf(reordered(head, step, material), random, (w) => !wishes.avoid.has(w.word));
@@ -151,10 +305,40 @@ const ORDER: Task = {
   make: ({ words }, step, material) => {
     const [from, to] = [wordOf(material, words[0]), wordOf(material, words[1])];
     return {
-      head: from, words: [shownOf(from), shownOf(to)], view: { kind: 'change', from: marksOf(from), to: marksOf(to), gone: from.sounds.map((_, i) => i), come: to.sounds.map((_, i) => i) }, expected: to.word,
-      judged: { by: 'sounds', sounds: ipaOf(to) }, slots: { word: from.word, sounds: spokenApart(to), answer: to.word }, how: advice([...new Set(ipaOf(to))], material.accent), script: script(`${from.word}. New order: ${spokenApart(to)}. What is it now?`, to.word),
-      likely: distinct([rightLikely(ipaOf(to), to.word, 'right'), unchanged(from), { id: 'apart', slip: 'not-joined', outcome: 'not-yet', said: ipaOf(to).join(' '), show: spokenApart(to).replaceAll(' … ', ' · '), note: 'not joined', missed: [] }]),
-      facts: [['the same sounds, and another order', [...ipaOf(from)].sort().join() === [...ipaOf(to)].sort().join() && ipaOf(from).join() !== ipaOf(to).join()], ['the order is that of the step', reordered(from, step, material).includes(to)]],
+      head: from,
+      words: [shownOf(from), shownOf(to)],
+      view: {
+        kind: 'change',
+        from: marksOf(from),
+        to: marksOf(to),
+        gone: from.sounds.map((_, i) => i),
+        come: to.sounds.map((_, i) => i),
+      },
+      expected: to.word,
+      judged: { by: 'sounds', sounds: ipaOf(to) },
+      slots: { word: from.word, sounds: spokenApart(to), answer: to.word },
+      how: advice([...new Set(ipaOf(to))], material.accent),
+      script: script(`${from.word}. New order: ${spokenApart(to)}. What is it now?`, to.word),
+      likely: distinct([
+        rightLikely(ipaOf(to), to.word, 'right'),
+        unchanged(from),
+        {
+          id: 'apart',
+          slip: 'not-joined',
+          outcome: 'not-yet',
+          said: ipaOf(to).join(' '),
+          show: spokenApart(to).replaceAll(' … ', ' · '),
+          note: 'not joined',
+          missed: [],
+        },
+      ]),
+      facts: [
+        [
+          'the same sounds, and another order',
+          [...ipaOf(from)].sort().join() === [...ipaOf(to)].sort().join() && ipaOf(from).join() !== ipaOf(to).join(),
+        ],
+        ['the order is that of the step', reordered(from, step, material).includes(to)],
+      ],
     };
   },
 };
@@ -163,23 +347,51 @@ const ORDER: Task = {
 export const CHAIN_LENGTH = { least: 3, most: 10 } as const;
 
 const CHAIN: Task = {
-  id: 'chain', family: 'swapping', name: 'Chain', asks: 'Each word is one change from the last; they say where it leads.', act: 'swap', unit: 'sound', inOrder: true,
+  id: 'chain',
+  family: 'swapping',
+  name: 'Chain',
+  asks: 'Each word is one change from the last; they say where it leads.',
+  act: 'swap',
+  unit: 'sound',
+  inOrder: true,
   steps: [
-    { id: 'first', name: 'first sounds only', place: 'first', count: 1 }, { id: 'ends', name: 'first and last sounds', place: 'ends', count: 2 },
-    { id: 'any', name: 'any sound', place: 'any', count: 2 }, { id: 'grow', name: 'any sound, adding and leaving out too', place: 'any', count: 3, grow: true },
+    { id: 'first', name: 'first sounds only', place: 'first', count: 1 },
+    { id: 'ends', name: 'first and last sounds', place: 'ends', count: 2 },
+    { id: 'any', name: 'any sound', place: 'any', count: 2 },
+    { id: 'grow', name: 'any sound, adding and leaving out too', place: 'any', count: 3, grow: true },
   ],
-  secondsPerTurn: 15, gesture: 'pull one pot out, set another in', plain: '{word}. Now {change}. What is it now?', framed: '{word}. Dig one out and replant: {change}. What grows now?',
-  heads: (step, material) => material.keep(`chain ${step.id}`, () => changeable(material).filter((w) => w.entry.band < 3 && w.sounds.length <= 4 && links(w, step, material).length >= 2)),
+  secondsPerTurn: 15,
+  gesture: 'pull one pot out, set another in',
+  plain: '{word}. Now {change}. What is it now?',
+  framed: '{word}. Dig one out and replant: {change}. What grows now?',
+  heads: (step, material) =>
+    material.keep(`chain ${step.id}`, () =>
+      changeable(material).filter(
+        (w) => w.entry.band < 3 && w.sounds.length <= 4 && links(w, step, material).length >= 2,
+      ),
+    ),
   sequence: ({ step, material, random, wishes }: Omit<Building, 'head' | 'kind'>) => {
-    const heads = CHAIN.heads(step, material).filter((w) => (!wishes.sound || ipaOf(w).includes(wishes.sound)) && (!wishes.words || wishes.words.has(w.word)));
+    const heads = CHAIN.heads(step, material).filter(
+      (w) => (!wishes.sound || ipaOf(w).includes(wishes.sound)) && (!wishes.words || wishes.words.has(w.word)),
+    );
     const length = Math.min(Math.max(wishes.size + 1, CHAIN_LENGTH.least), CHAIN_LENGTH.most);
     const given = wishes.start ? material.byName.get(wishes.start) : undefined;
     const target = wishes.target ? material.byName.get(wishes.target) : undefined;
-    const starts = given ? [given] : some(heads.filter((w) => !wishes.avoid.has(w.word)), random, 6);
+    const starts = given
+      ? [given]
+      : some(
+          heads.filter((w) => !wishes.avoid.has(w.word)),
+          random,
+          6,
+        );
     const allowed = isChangeable(material);
     let best: Link[] = [];
     for (const start of starts) {
-      const { links: found } = findChain(material.neighbours(), { start, length, places: placesOf(step), grow: step.grow === true, target, allowed }, random);
+      const { links: found } = findChain(
+        material.neighbours(),
+        { start, length, places: placesOf(step), grow: step.grow === true, target, allowed },
+        random,
+      );
       if (found.length > best.length) best = [...found];
       if (best.length === length - 1) break;
     }
@@ -192,7 +404,13 @@ const CHAIN: Task = {
   make: ({ words }, step, material) => {
     const [from, to] = [wordOf(material, words[0]), wordOf(material, words[1])];
     const link = need(between(from, to, material), `“${from.word}” and “${to.word}” are not one sound apart.`);
-    return changed(link, material, [oneChange(from, to, link), ['the change is one the step allows', links(from, step, material).some((l) => traitsOf(l.to).said === traitsOf(to).said)]]);
+    return changed(link, material, [
+      oneChange(from, to, link),
+      [
+        'the change is one the step allows',
+        links(from, step, material).some((l) => traitsOf(l.to).said === traitsOf(to).said),
+      ],
+    ]);
   },
 };
 

@@ -13,16 +13,21 @@ import { ipaOf, script } from './common';
 const steadyBeats = (material: Material): readonly Word[] =>
   material.keep('steady beats', () => playable(material).filter((w) => !w.contest?.speaker.length));
 
-const ofBeats = (step: Step) => (w: Word): boolean => {
-  const n = traitsOf(w).syllables;
-  return n >= (step.count ?? 1) && n <= (step.most ?? step.count ?? 9);
-};
+const ofBeats =
+  (step: Step) =>
+  (w: Word): boolean => {
+    const n = traitsOf(w).syllables;
+    return n >= (step.count ?? 1) && n <= (step.most ?? step.count ?? 9);
+  };
 
 /** Words made of two words children know. */
-const compounds = (material: Material): readonly Word[] => material.keep('compounds', () => steadyBeats(material).filter((w) => {
-  const halves = traitsOf(w).syllables === 2 ? halvesOf(w) : null;
-  return halves !== null && halves.every((half) => material.knownAs(half) !== undefined && !material.guard(half));
-}));
+const compounds = (material: Material): readonly Word[] =>
+  material.keep('compounds', () =>
+    steadyBeats(material).filter((w) => {
+      const halves = traitsOf(w).syllables === 2 ? halvesOf(w) : null;
+      return halves !== null && halves.every((half) => material.knownAs(half) !== undefined && !material.guard(half));
+    }),
+  );
 
 const isCompoundStep = (step: Step): boolean => step.unit === 'word';
 const headsOf = (step: Step, material: Material): readonly Word[] =>
@@ -31,12 +36,21 @@ const headsOf = (step: Step, material: Material): readonly Word[] =>
 const lettersOf = (word: Word): string[] => beatsOf(word).map((b) => b.letters);
 
 const CLAP: Task = {
-  id: 'clap', family: 'syllables', name: 'Clap the beats', asks: 'They clap a word and say how many beats.', act: 'notice', unit: 'syllable',
+  id: 'clap',
+  family: 'syllables',
+  name: 'Clap the beats',
+  asks: 'They clap a word and say how many beats.',
+  act: 'notice',
+  unit: 'syllable',
   steps: [
-    { id: '2', name: '1 or 2 beats', count: 1, most: 2 }, { id: '3', name: '2 or 3 beats', count: 2, most: 3 }, { id: '4', name: '3 or 4 beats', count: 3, most: 4 },
+    { id: '2', name: '1 or 2 beats', count: 1, most: 2 },
+    { id: '3', name: '2 or 3 beats', count: 2, most: 3 },
+    { id: '4', name: '3 or 4 beats', count: 3, most: 4 },
   ],
-  secondsPerTurn: 15, gesture: 'a clap, a pat on the knees, or a pour, for each beat',
-  plain: 'Clap it: {word}. How many beats?', framed: 'One pour of the can for each beat: {word}. How many?',
+  secondsPerTurn: 15,
+  gesture: 'a clap, a pat on the knees, or a pour, for each beat',
+  plain: 'Clap it: {word}. How many beats?',
+  framed: 'One pour of the can for each beat: {word}. How many?',
   heads: headsOf,
   kinds: () => 2,
   fits: (head, kind, _theme, step) => traitsOf(head).syllables === step.count! + kind,
@@ -47,27 +61,52 @@ const CLAP: Task = {
     const parts = lettersOf(word);
     const n = traitsOf(word).syllables;
     return {
-      head: word, words: [shownOf(word)], view: { kind: 'beats', parts, ownName: false, out: null }, expected: String(n), judged: { by: 'number', right: n },
-      kind: n - step.count!, slots: { word: word.word }, likely: numberLikely(n), how: 'Say it whole first. Where the beats part is a matter of ear: the number counts.',
+      head: word,
+      words: [shownOf(word)],
+      view: { kind: 'beats', parts, ownName: false, out: null },
+      expected: String(n),
+      judged: { by: 'number', right: n },
+      kind: n - step.count!,
+      slots: { word: word.word },
+      likely: numberLikely(n),
+      how: 'Say it whole first. Where the beats part is a matter of ear: the number counts.',
       script: script(`${word.word}.`, String(n), parts.join(' · ')),
-      facts: [['each beat has one vowel', beatsOf(word).length === n && beatsOf(word).every((b) => b.ipa.length > 0)], ['the number of beats is that of the step', ofBeats(step)(word)]],
+      facts: [
+        ['each beat has one vowel', beatsOf(word).length === n && beatsOf(word).every((b) => b.ipa.length > 0)],
+        ['the number of beats is that of the step', ofBeats(step)(word)],
+      ],
     };
   },
 };
 
 /** Clapping one’s own name: nobody but the speaker says how many beats it has. */
 const ownName = (): Made => ({
-  head: null, words: [], view: { kind: 'beats', parts: [], ownName: true, out: null }, expected: 'as many claps as the name has beats', judged: { by: 'parts', count: 0 },
-  slots: { word: 'your own name' }, likely: [], how: 'Say the name as the family says it. Clap it together before the child does.',
-  script: script('Clap your own name.', 'their name, a clap for each beat'), facts: [],
+  head: null,
+  words: [],
+  view: { kind: 'beats', parts: [], ownName: true, out: null },
+  expected: 'as many claps as the name has beats',
+  judged: { by: 'parts', count: 0 },
+  slots: { word: 'your own name' },
+  likely: [],
+  how: 'Say the name as the family says it. Clap it together before the child does.',
+  script: script('Clap your own name.', 'their name, a clap for each beat'),
+  facts: [],
 });
 
 const apartSteps: readonly Step[] = [
-  { id: 'compounds', name: 'two words in one', unit: 'word', count: 2 }, { id: '2', name: '2 beats', count: 2 }, { id: '3', name: '3 beats', count: 3 }, { id: '4', name: '4 beats', count: 4 },
+  { id: 'compounds', name: 'two words in one', unit: 'word', count: 2 },
+  { id: '2', name: '2 beats', count: 2 },
+  { id: '3', name: '3 beats', count: 3 },
+  { id: '4', name: '4 beats', count: 4 },
 ];
 
 const partsFact = (word: Word, step: Step, material: Material): readonly (readonly [string, boolean])[] => [
-  ['the beats join to the word’s sounds', beatsOf(word).flatMap((b) => b.ipa).join(' ') === ipaOf(word).join(' ')],
+  [
+    'the beats join to the word’s sounds',
+    beatsOf(word)
+      .flatMap((b) => b.ipa)
+      .join(' ') === ipaOf(word).join(' '),
+  ],
   ['the number of beats is that of the step', ofBeats(step)(word)],
   ['a compound is made of two known words', !isCompoundStep(step) || compounds(material).includes(word)],
   ['no beat alone is rude', beatsOf(word).every((b) => !material.guard(b.ipa))],
@@ -82,77 +121,176 @@ const onlyPart = (word: Word, at: number, note: string, material: Material): Lik
 export function joinBeats(word: Word, step: Step, material: Material): Made {
   const parts = lettersOf(word);
   return {
-    head: word, words: [shownOf(word)], view: { kind: 'line', spot: null, parts }, expected: word.word, judged: { by: 'sounds', sounds: ipaOf(word) },
-    slots: { word: word.word, parts: parts.join(' … ') }, how: 'Leave a clear gap between the beats; say each as it is in the word.',
+    head: word,
+    words: [shownOf(word)],
+    view: { kind: 'line', spot: null, parts },
+    expected: word.word,
+    judged: { by: 'sounds', sounds: ipaOf(word) },
+    slots: { word: word.word, parts: parts.join(' … ') },
+    how: 'Leave a clear gap between the beats; say each as it is in the word.',
     script: script(`${parts.join(' … ')}. What word is it?`, word.word),
-    likely: distinct([{ id: 'apart', slip: 'not-joined', outcome: 'not-yet', said: ipaOf(word).join(' '), show: parts.join(' · '), note: 'not joined', missed: [] }, onlyPart(word, -1, 'last part only', material), onlyPart(word, 0, 'first part only', material)]),
+    likely: distinct([
+      {
+        id: 'apart',
+        slip: 'not-joined',
+        outcome: 'not-yet',
+        said: ipaOf(word).join(' '),
+        show: parts.join(' · '),
+        note: 'not joined',
+        missed: [],
+      },
+      onlyPart(word, -1, 'last part only', material),
+      onlyPart(word, 0, 'first part only', material),
+    ]),
     facts: partsFact(word, step, material),
   };
 }
 
 const JOIN: Task = {
-  id: 'join', family: 'syllables', name: 'Join the beats', asks: 'They hear the beats and say the word.', act: 'blend', unit: 'syllable', steps: apartSteps,
-  secondsPerTurn: 12, gesture: 'two fists that meet', plain: 'Listen: {parts}. What word is it?', framed: 'The can pours: {parts}. What word grows?',
-  heads: headsOf, build: ({ head }) => ({ words: [head.word] }), make: ({ words }, step, material) => joinBeats(wordOf(material, words[0]), step, material),
+  id: 'join',
+  family: 'syllables',
+  name: 'Join the beats',
+  asks: 'They hear the beats and say the word.',
+  act: 'blend',
+  unit: 'syllable',
+  steps: apartSteps,
+  secondsPerTurn: 12,
+  gesture: 'two fists that meet',
+  plain: 'Listen: {parts}. What word is it?',
+  framed: 'The can pours: {parts}. What word grows?',
+  heads: headsOf,
+  build: ({ head }) => ({ words: [head.word] }),
+  make: ({ words }, step, material) => joinBeats(wordOf(material, words[0]), step, material),
 };
 
 const SPLIT: Task = {
-  id: 'split', family: 'syllables', name: 'Take the beats apart', asks: 'They say a word beat by beat.', act: 'segment', unit: 'syllable', steps: apartSteps,
-  secondsPerTurn: 15, gesture: 'a pour, or a pat, for each beat', plain: '{word}. Say it beat by beat.', framed: 'Water it beat by beat: {word}.',
+  id: 'split',
+  family: 'syllables',
+  name: 'Take the beats apart',
+  asks: 'They say a word beat by beat.',
+  act: 'segment',
+  unit: 'syllable',
+  steps: apartSteps,
+  secondsPerTurn: 15,
+  gesture: 'a pour, or a pat, for each beat',
+  plain: '{word}. Say it beat by beat.',
+  framed: 'Water it beat by beat: {word}.',
   heads: headsOf,
   build: ({ head }) => ({ words: [head.word] }),
   make: ({ words }, step, material) => {
     const word = wordOf(material, words[0]);
     const parts = lettersOf(word);
     return {
-      head: word, words: [shownOf(word)], view: { kind: 'beats', parts, ownName: false, out: null }, expected: parts.join(' · '), judged: { by: 'parts', count: parts.length },
-      slots: { word: word.word }, how: 'Any cut into as many beats is right by ear.', script: script(`${word.word}. Say it beat by beat.`, parts.join(' · '), word.word),
-      likely: distinct([{ id: 'whole', slip: 'whole-word', outcome: 'not-yet', said: asWord(ipaOf(word)), show: word.word, note: 'said the word', missed: [] }, onlyPart(word, 0, 'first part only', material)]),
+      head: word,
+      words: [shownOf(word)],
+      view: { kind: 'beats', parts, ownName: false, out: null },
+      expected: parts.join(' · '),
+      judged: { by: 'parts', count: parts.length },
+      slots: { word: word.word },
+      how: 'Any cut into as many beats is right by ear.',
+      script: script(`${word.word}. Say it beat by beat.`, parts.join(' · '), word.word),
+      likely: distinct([
+        {
+          id: 'whole',
+          slip: 'whole-word',
+          outcome: 'not-yet',
+          said: asWord(ipaOf(word)),
+          show: word.word,
+          note: 'said the word',
+          missed: [],
+        },
+        onlyPart(word, 0, 'first part only', material),
+      ]),
       facts: partsFact(word, step, material),
     };
   },
 };
 
 /** What is left when one part goes, and the part. Parts of a compound are its words; of other words, their beats. */
-function cut(word: Word, at: number, step: Step, material: Material): { left: readonly string[]; gone: readonly string[]; names: readonly string[]; leftName: string; real: boolean } {
+function cut(
+  word: Word,
+  at: number,
+  step: Step,
+  material: Material,
+): { left: readonly string[]; gone: readonly string[]; names: readonly string[]; leftName: string; real: boolean } {
   const compound = isCompoundStep(step);
-  const halves = compound ? need(halvesOf(word), `“${word.word}” is not made of two words.`) : beatsOf(word).map((b) => b.ipa);
+  const halves = compound
+    ? need(halvesOf(word), `“${word.word}” is not made of two words.`)
+    : beatsOf(word).map((b) => b.ipa);
   if (at < 0 || at >= halves.length) throw new Unproved(`“${word.word}” has no part ${at}.`);
   const left = halves.filter((_, i) => i !== at).flat();
   const real = material.knownAs(left);
   const names = compound ? halves.map((half) => material.knownAs(half) ?? '') : lettersOf(word);
-  return { left, gone: halves[at]!, names, leftName: real ?? names.filter((_, i) => i !== at).join(''), real: real !== undefined };
+  return {
+    left,
+    gone: halves[at]!,
+    names,
+    leftName: real ?? names.filter((_, i) => i !== at).join(''),
+    real: real !== undefined,
+  };
 }
 
 const DROP: Task = {
-  id: 'drop-beat', family: 'syllables', name: 'Leave a beat out', asks: 'They say a word without one of its beats.', act: 'leave-out', unit: 'syllable',
+  id: 'drop-beat',
+  family: 'syllables',
+  name: 'Leave a beat out',
+  asks: 'They say a word without one of its beats.',
+  act: 'leave-out',
+  unit: 'syllable',
   steps: [
     { id: 'compound-last', name: 'two words in one, without the last', unit: 'word', count: 2, place: 'first' },
     { id: 'compound-first', name: 'two words in one, without the first', unit: 'word', count: 2, place: 'last' },
-    { id: 'last', name: '2 beats, without the last', count: 2, place: 'first', result: 'nonsense' }, { id: 'first', name: '2 beats, without the first', count: 2, place: 'last', result: 'nonsense' },
+    { id: 'last', name: '2 beats, without the last', count: 2, place: 'first', result: 'nonsense' },
+    { id: 'first', name: '2 beats, without the first', count: 2, place: 'last', result: 'nonsense' },
   ],
-  secondsPerTurn: 12, gesture: 'hold two fists, hide one', plain: '{word}. Say it again, but not “{part}”.', framed: '{word}. Prune “{part}” off: what is left?',
-  heads: (step, material) => headsOf(step, material).filter((w) => {
-    const { left, real } = cut(w, atOf(step), step, material);
-    return !material.guard(left) && (real || (step.result === 'nonsense' && !material.isOther(left)));
-  }),
+  secondsPerTurn: 12,
+  gesture: 'hold two fists, hide one',
+  plain: '{word}. Say it again, but not “{part}”.',
+  framed: '{word}. Prune “{part}” off: what is left?',
+  heads: (step, material) =>
+    headsOf(step, material).filter((w) => {
+      const { left, real } = cut(w, atOf(step), step, material);
+      return !material.guard(left) && (real || (step.result === 'nonsense' && !material.isOther(left)));
+    }),
   build: ({ head, step }) => ({ words: [head.word], at: atOf(step) }),
   make: ({ words, at }, step, material) => {
     const word = wordOf(material, words[0]);
     const { left, gone, names, leftName, real } = cut(word, need(at, 'Which beat goes.'), step, material);
     const part = names[at!]!;
     return {
-      head: word, words: [shownOf(word)], view: { kind: 'beats', parts: names, ownName: false, out: at! }, expected: `${leftName}${real ? '' : ' (made-up)'}`,
-      judged: { by: 'sounds', sounds: left }, slots: { word: word.word, part, left: leftName },
-      how: real ? 'They say the whole word back first.' : 'They say the whole word back first. What is left is not a word we know: say so, it is part of the fun.',
+      head: word,
+      words: [shownOf(word)],
+      view: { kind: 'beats', parts: names, ownName: false, out: at! },
+      expected: `${leftName}${real ? '' : ' (made-up)'}`,
+      judged: { by: 'sounds', sounds: left },
+      slots: { word: word.word, part, left: leftName },
+      how: real
+        ? 'They say the whole word back first.'
+        : 'They say the whole word back first. What is left is not a word we know: say so, it is part of the fun.',
       script: script(`${word.word}. Now without “${part}”.`, leftName),
       likely: distinct([
-        rightLikely(left, leftName, 'right'), { id: 'unchanged', slip: 'unchanged', outcome: 'not-yet', said: asWord(ipaOf(word)), show: word.word, note: 'the whole word', missed: [] },
-        ...(gone.join() === left.join() ? [] : [slipLikely('part-only', gone, part, 'the part to leave out', material.guard)]),
+        rightLikely(left, leftName, 'right'),
+        {
+          id: 'unchanged',
+          slip: 'unchanged',
+          outcome: 'not-yet',
+          said: asWord(ipaOf(word)),
+          show: word.word,
+          note: 'the whole word',
+          missed: [],
+        },
+        ...(gone.join() === left.join()
+          ? []
+          : [slipLikely('part-only', gone, part, 'the part to leave out', material.guard)]),
       ]),
       facts: [
-        ['what is left is the word without that part', left.length + gone.length === word.sounds.length], ['what is left is not rude', !material.guard(left)],
-        ['what is left is a word, where the step says so; a made-up word is none', real || (step.result === 'nonsense' && !material.isOther(left))], ['the part is the one the step asks for', at === atOf(step)],
+        ['what is left is the word without that part', left.length + gone.length === word.sounds.length],
+        ['what is left is not rude', !material.guard(left)],
+        [
+          'what is left is a word, where the step says so; a made-up word is none',
+          real || (step.result === 'nonsense' && !material.isOther(left)),
+        ],
+        ['the part is the one the step asks for', at === atOf(step)],
       ],
     };
   },
@@ -164,4 +302,3 @@ function atOf(step: Step): number {
 }
 
 export const SYLLABLE_TASKS: readonly Task[] = [CLAP, JOIN, SPLIT, DROP];
-

@@ -8,21 +8,36 @@ import type { Made, Step, Task } from '../task';
 import { apart, ipaOf, script } from './common';
 
 /** Everything a hunt may find: the bank, and its words with endings. */
-export const huntable = (material: Material): readonly Word[] => material.keep('huntable', () => [...playable(material), ...material.forms()]);
+export const huntable = (material: Material): readonly Word[] =>
+  material.keep('huntable', () => [...playable(material), ...material.forms()]);
 
 /** Words for the handful of a step: as many different sounds, and enough to find. */
-const sources = (step: Step, material: Material): readonly Word[] => playable(material).filter((w) => {
-  const n = new Set(ipaOf(w)).size;
-  return n === w.sounds.length && n >= Math.min(step.count!, 5) - 1 && n <= 6 && traitsOf(w).syllables <= 2;
-});
+const sources = (step: Step, material: Material): readonly Word[] =>
+  playable(material).filter((w) => {
+    const n = new Set(ipaOf(w)).size;
+    return n === w.sounds.length && n >= Math.min(step.count!, 5) - 1 && n <= 6 && traitsOf(w).syllables <= 2;
+  });
 
 const SECONDS = 120;
 const LEAST_WORDS = 3;
 
 const HUNT: Task = {
-  id: 'hunt', family: 'word-hunt', name: 'Word hunt', asks: 'Together they make as many words as they can from a handful of sounds.', act: 'swap', unit: 'sound', together: true,
-  steps: [{ id: '3-4', name: '3 or 4 sounds', count: 3, most: 4 }, { id: '5-6', name: '5 or 6 sounds', count: 5, most: 6 }, { id: '7-8', name: '7 or 8 sounds', count: 7, most: 8 }],
-  secondsPerTurn: SECONDS + 20, gesture: 'cup the handful; one finger for each word', plain: 'Here are {sounds}. What words can you make?', framed: 'Harvest: {sounds}. What words can you pick?',
+  id: 'hunt',
+  family: 'word-hunt',
+  name: 'Word hunt',
+  asks: 'Together they make as many words as they can from a handful of sounds.',
+  act: 'swap',
+  unit: 'sound',
+  together: true,
+  steps: [
+    { id: '3-4', name: '3 or 4 sounds', count: 3, most: 4 },
+    { id: '5-6', name: '5 or 6 sounds', count: 5, most: 6 },
+    { id: '7-8', name: '7 or 8 sounds', count: 7, most: 8 },
+  ],
+  secondsPerTurn: SECONDS + 20,
+  gesture: 'cup the handful; one finger for each word',
+  plain: 'Here are {sounds}. What words can you make?',
+  framed: 'Harvest: {sounds}. What words can you pick?',
   heads: (step, material) => material.keep(`hunt ${step.id}`, () => sources(step, material)),
   build: ({ head, step, material, random }) => {
     const wanted = step.count! + Math.floor(random() * (step.most! - step.count! + 1));
@@ -32,7 +47,12 @@ const HUNT: Task = {
       const other = material.words[Math.floor(random() * material.words.length)]!;
       const ipa = ipaOf(other)[Math.floor(random() * other.sounds.length)]!;
       const vowels = handful.filter((s) => isVowel(s)).length;
-      if (other.entry.band === 1 && !handful.includes(ipa) && (makingOf(ipa) !== 'vowel' || vowels < handful.length / 3)) handful.push(ipa);
+      if (
+        other.entry.band === 1 &&
+        !handful.includes(ipa) &&
+        (makingOf(ipa) !== 'vowel' || vowels < handful.length / 3)
+      )
+        handful.push(ipa);
     }
     if (handful.length !== wanted || !handful.some((s) => isVowel(s))) return null;
     return hunt(huntable(material), handful).length >= LEAST_WORDS ? { words: [], sounds: handful } : null;
@@ -44,10 +64,31 @@ function handfulItem(sounds: readonly string[], step: Step, material: Material):
   const found = hunt(huntable(material), sounds);
   const named = apart(sounds, material, ', ');
   return {
-    head: null, words: [], view: { kind: 'hunt', sounds: sounds.map((ipa) => soundMark(ipa, material.accent)), words: found.map((w) => ({ word: w.word, count: w.count })), seconds: SECONDS },
-    expected: `${found.length} words to find`, judged: { by: 'words' }, slots: { sounds: named }, how: `${advice([...new Set(sounds)], material.accent)} Each sound once in a word. Tap each word as it is said.`,
-    script: script(`Here are ${named}. What words can you make?`, found.slice(0, 5).map((w) => w.word).join(', ')), likely: [],
-    facts: [['there are as many sounds as the step says', sounds.length >= step.count! && sounds.length <= step.most!], ['there is enough to find', found.length >= LEAST_WORDS], ['no word on the list is rude', found.every((w) => !material.guard(ipaOf(w)))]],
+    head: null,
+    words: [],
+    view: {
+      kind: 'hunt',
+      sounds: sounds.map((ipa) => soundMark(ipa, material.accent)),
+      words: found.map((w) => ({ word: w.word, count: w.count })),
+      seconds: SECONDS,
+    },
+    expected: `${found.length} words to find`,
+    judged: { by: 'words' },
+    slots: { sounds: named },
+    how: `${advice([...new Set(sounds)], material.accent)} Each sound once in a word. Tap each word as it is said.`,
+    script: script(
+      `Here are ${named}. What words can you make?`,
+      found
+        .slice(0, 5)
+        .map((w) => w.word)
+        .join(', '),
+    ),
+    likely: [],
+    facts: [
+      ['there are as many sounds as the step says', sounds.length >= step.count! && sounds.length <= step.most!],
+      ['there is enough to find', found.length >= LEAST_WORDS],
+      ['no word on the list is rude', found.every((w) => !material.guard(ipaOf(w)))],
+    ],
   };
 }
 

@@ -6,7 +6,11 @@ import type { Step, Task } from '../task';
 import { script } from './common';
 
 /** The words of a sentence as they are said, in small letters without stops. Example: `Go to the gate.` → go, to, the, gate. */
-export const wordsOf = (sentence: string): string[] => sentence.split(/\s+/).map((w) => w.toLowerCase().replace(/^[^\p{L}]+|[^\p{L}]+$/gu, '')).filter(Boolean);
+export const wordsOf = (sentence: string): string[] =>
+  sentence
+    .split(/\s+/)
+    .map((w) => w.toLowerCase().replace(/^[^\p{L}]+|[^\p{L}]+$/gu, ''))
+    .filter(Boolean);
 
 /** A sentence whose every word is known, so that none is a surprise and each counts as one by ear. */
 export const allKnown = (sentence: string, material: Material): boolean =>
@@ -21,12 +25,22 @@ const fitting = (word: Word, step: Step): boolean => {
 };
 
 const countWords: Task = {
-  id: 'count-words', family: 'words', name: 'Count the words', asks: 'They count the words in a sentence.', act: 'notice', unit: 'word',
+  id: 'count-words',
+  family: 'words',
+  name: 'Count the words',
+  asks: 'They count the words in a sentence.',
+  act: 'notice',
+  unit: 'word',
   steps: [
-    { id: '3', name: '3 words', count: 3 }, { id: '4', name: '4 words', count: 4 }, { id: '5-6', name: '5 or 6 words', count: 5, most: 6 }, { id: '7-8', name: '7 or 8 words', count: 7, most: 8 },
+    { id: '3', name: '3 words', count: 3 },
+    { id: '4', name: '4 words', count: 4 },
+    { id: '5-6', name: '5 or 6 words', count: 5, most: 6 },
+    { id: '7-8', name: '7 or 8 words', count: 7, most: 8 },
   ],
-  secondsPerTurn: 20, gesture: 'a step, or a pebble, for each word',
-  plain: 'Listen: “{sentence}” How many words?', framed: 'Plant one pebble for each word: “{sentence}” How many?',
+  secondsPerTurn: 20,
+  gesture: 'a step, or a pebble, for each word',
+  plain: 'Listen: “{sentence}” How many words?',
+  framed: 'Plant one pebble for each word: “{sentence}” How many?',
   heads: (step, material) => speakable(material).filter((w) => fitting(w, step)),
   build: ({ head }) => ({ words: [head.word] }),
   make: ({ words }, step, material) => {
@@ -35,10 +49,19 @@ const countWords: Task = {
     const parts = need(wordsOf(sentence), 'A sentence.');
     const n = parts.length;
     return {
-      head: word, words: [shownOf(word)], view: { kind: 'beats', parts, ownName: false, out: null }, expected: String(n), judged: { by: 'number', right: n },
-      slots: { sentence, word: word.word }, likely: numberLikely(n), how: 'Say it at an easy pace, as you would speak. Then again, with a beat for each word. A long word is still one word.',
+      head: word,
+      words: [shownOf(word)],
+      view: { kind: 'beats', parts, ownName: false, out: null },
+      expected: String(n),
+      judged: { by: 'number', right: n },
+      slots: { sentence, word: word.word },
+      likely: numberLikely(n),
+      how: 'Say it at an easy pace, as you would speak. Then again, with a beat for each word. A long word is still one word.',
       script: script(sentence, `${n}`, parts.join(' · ')),
-      facts: [['every word of the sentence is known', allKnown(sentence, material)], ['the number of words is that of the step', fitting(word, step)]],
+      facts: [
+        ['every word of the sentence is known', allKnown(sentence, material)],
+        ['the number of words is that of the step', fitting(word, step)],
+      ],
     };
   },
 };

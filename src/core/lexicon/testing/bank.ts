@@ -20,9 +20,15 @@ function once<T>(key: string, make: () => T): T {
 }
 
 export const words = (accent: AccentId = 'southern-british', conventions: Conventions = PRESETS.default): Word[] =>
-  once(`words ${accent} ${JSON.stringify(conventions)}`, () => bank.map((entry) => prepare(entry, accent, conventions)));
+  once(`words ${accent} ${JSON.stringify(conventions)}`, () =>
+    bank.map((entry) => prepare(entry, accent, conventions)),
+  );
 
-export function word(name: string, accent: AccentId = 'southern-british', conventions: Conventions = PRESETS.default): Word {
+export function word(
+  name: string,
+  accent: AccentId = 'southern-british',
+  conventions: Conventions = PRESETS.default,
+): Word {
   const made = words(accent, conventions).find((w) => w.word === name);
   if (!made) throw new Error(`"${name}" is not in the bank`);
   return made;
@@ -31,13 +37,18 @@ export function word(name: string, accent: AccentId = 'southern-british', conven
 export const ipa = (made: Word): string => made.sounds.map((s) => s.ipa).join(' ');
 
 /** Everything games are made from, as the server has it: the words that pass the guard. */
-export const material = (accent: AccentId = 'southern-british', conventions: Conventions = PRESETS.default): Material => once(`material ${accent} ${JSON.stringify(conventions)}`, () => {
-  const guard = guardFor(guardText, accent);
-  return materialOf({
-    accent, conventions, guard, words: words(accent, conventions).filter((w) => !guard(w.sounds.map((s) => s.ipa))),
-    forms: parseForms(readFileSync('lexicon/forms.tsv', 'utf8')), littleWords: parseLittleWords(readFileSync('lexicon/little-words.tsv', 'utf8')),
-    otherWords: parseLittleWords(readFileSync('lexicon/other-words.tsv', 'utf8')),
+export const material = (accent: AccentId = 'southern-british', conventions: Conventions = PRESETS.default): Material =>
+  once(`material ${accent} ${JSON.stringify(conventions)}`, () => {
+    const guard = guardFor(guardText, accent);
+    return materialOf({
+      accent,
+      conventions,
+      guard,
+      words: words(accent, conventions).filter((w) => !guard(w.sounds.map((s) => s.ipa))),
+      forms: parseForms(readFileSync('lexicon/forms.tsv', 'utf8')),
+      littleWords: parseLittleWords(readFileSync('lexicon/little-words.tsv', 'utf8')),
+      otherWords: parseLittleWords(readFileSync('lexicon/other-words.tsv', 'utf8')),
+    });
   });
-});
 
 export const context = (accent: AccentId = 'southern-british'): LikelyContext => material(accent).context;

@@ -5,4 +5,12 @@ import { bank } from './bank';
 
 /** How a word with an ending is said, by the rule. */
 export const said = (base: string, ending: Ending, accent: AccentId): string =>
-  realise(formEntry({ form: `${base}${ending}`, base, ending }, bank.find((e) => e.word === base)!), accent).map((s) => s.ipa).join(' ');
+  realise(
+    formEntry(
+      { form: `${base}${ending}`, base, ending },
+      bank.find((e) => e.word === base)!,
+    ),
+    accent,
+  )
+    .map((s) => s.ipa)
+    .join(' ');

@@ -38,7 +38,12 @@ const cmuReadings = (word: string): string[][] => readingsOf(dictionary, word).f
  * vowel may be written vowel and r.
  */
 const foldAmerican = (sounds: readonly string[]): string =>
-  sounds.join(' ').replace(/ɚ/g, 'ɝ').replace(/(?<=^| )i r/g, 'ɪ r').replace(/(?<=^| )u r/g, 'ʊ r').replace(/aɪ r(?= [^aeiouɑæɔɛɪʊəʌɝ]|$)/g, 'aɪ ɝ')
+  sounds
+    .join(' ')
+    .replace(/ɚ/g, 'ɝ')
+    .replace(/(?<=^| )i r/g, 'ɪ r')
+    .replace(/(?<=^| )u r/g, 'ʊ r')
+    .replace(/aɪ r(?= [^aeiouɑæɔɛɪʊəʌɝ]|$)/g, 'aɪ ɝ')
     .replace(/(ɝ|ʌ r|ə r) (?:r )?(?=[aeiouɑæɔɛɪʊəʌ])/g, 'ɝ ');
 
 export const CMU: Reference = {
@@ -49,15 +54,50 @@ export const CMU: Reference = {
 };
 
 const SYMBOLS = [
-  'tʃ', 'dʒ', 'ai', 'aɪ', 'aʊ', 'æʊ', 'ʌʉ', 'ʌu', 'eɪ', 'oʊ', 'əʊ', 'ɔɪ', 'ɔi', 'ɪə', 'eə', 'ʊə', 'iə',
+  'tʃ',
+  'dʒ',
+  'ai',
+  'aɪ',
+  'aʊ',
+  'æʊ',
+  'ʌʉ',
+  'ʌu',
+  'eɪ',
+  'oʊ',
+  'əʊ',
+  'ɔɪ',
+  'ɔi',
+  'ɪə',
+  'eə',
+  'ʊə',
+  'iə',
   ...new Set(Object.values(CONSONANT_IPA).filter((s) => s.length === 1)),
-  'ɑ', 'æ', 'ɒ', 'ʌ', 'ʊ', 'ɔ', 'ɪ', 'i', 'e', 'ɛ', 'ə', 'u', 'ʉ', 'ɜ', 'ɝ', 'ɚ', 'a', 'o', 'ʍ', 'x',
+  'ɑ',
+  'æ',
+  'ɒ',
+  'ʌ',
+  'ʊ',
+  'ɔ',
+  'ɪ',
+  'i',
+  'e',
+  'ɛ',
+  'ə',
+  'u',
+  'ʉ',
+  'ɜ',
+  'ɝ',
+  'ɚ',
+  'a',
+  'o',
+  'ʍ',
+  'x',
 ].sort((a, b) => b.length - a.length);
 
 /** Cuts an IPA string into symbols; an unknown mark becomes a symbol of its own, so that it shows as a difference. */
 function cut(ipa: string): string[] {
   const out: string[] = [];
-  for (let rest = ipa; rest; ) {
+  for (let rest = ipa; rest;) {
     const symbol = SYMBOLS.find((s) => rest.startsWith(s)) ?? rest[0]!;
     if (symbol !== '|') out.push(symbol);
     rest = rest.slice(symbol.length);
@@ -67,8 +107,17 @@ function cut(ipa: string): string[] {
 
 /** Folding shared by every voice: length; ɐ is ə, ɾ and ʔ are t; a stress mark may split a pair of symbols. */
 const clean = (ipa: string): string =>
-  ipa.replace(/[ːˑ:]/g, '').replace(/[ˈˌ]/g, '|').replace(/ɐ/g, 'ə').replace(/[ɾʔ]/g, 't').replace(/ɹ/g, 'r')
-    .replace(/ᵻ/g, 'ɪ').replace(/([ln])̩/g, 'ə$1').replace(/\u0329/g, '').replace(/ʲ/g, '').replace(/əə/g, 'ə');
+  ipa
+    .replace(/[ːˑ:]/g, '')
+    .replace(/[ˈˌ]/g, '|')
+    .replace(/ɐ/g, 'ə')
+    .replace(/[ɾʔ]/g, 't')
+    .replace(/ɹ/g, 'r')
+    .replace(/ᵻ/g, 'ɪ')
+    .replace(/([ln])̩/g, 'ə$1')
+    .replace(/\u0329/g, '')
+    .replace(/ʲ/g, '')
+    .replace(/əə/g, 'ə');
 
 const cache = new Map<string, Promise<string[]>>();
 const spoken = (word: string, voice: string): Promise<string[]> => {
@@ -83,32 +132,62 @@ type Fold = (sounds: string) => string;
 const alternatives = (reading: string, rules: readonly (readonly [RegExp, string])[]): string[] =>
   rules.reduce((readings, [from, to]) => [...new Set(readings.flatMap((r) => [r, r.replace(from, to)]))], [reading]);
 
-const voice = (id: string, accent: AccentId, theirs: Fold, ours: Fold = theirs, unsure: readonly (readonly [RegExp, string])[] = []): Reference => ({
+const voice = (
+  id: string,
+  accent: AccentId,
+  theirs: Fold,
+  ours: Fold = theirs,
+  unsure: readonly (readonly [RegExp, string])[] = [],
+): Reference => ({
   id: `eSpeak NG ${id}`,
   accent,
-  read: async (word) => alternatives(theirs(cut(clean((await spoken(word, id)).join(' ').replaceAll(' ', ''))).join(' ')), unsure),
+  read: async (word) =>
+    alternatives(theirs(cut(clean((await spoken(word, id)).join(' ').replaceAll(' ', ''))).join(' ')), unsure),
   fold: (sounds) => ours(sounds.map((s) => s.replace('ː', '')).join(' ')),
 });
 
-
 /** The American voice writes ɜ for ɝ, keeps FORCE apart as `o r`, has `iə r` in *hero* and an r twice in *during*. */
 const foldEspeakAmerican: Fold = (sounds) =>
-  foldAmerican(sounds.replace(/ɜ/g, 'ɝ').replace(/iə r/g, 'ɪ r').split(' ')).replace(/o r/g, 'ɔ r').replace(/ə r(?= |$)/g, 'ɝ')
-    .replace(/ʊ r r/g, 'ʊ r').replace(/iə/g, 'i ə').replace(/ai/g, 'aɪ');
+  foldAmerican(sounds.replace(/ɜ/g, 'ɝ').replace(/iə r/g, 'ɪ r').split(' '))
+    .replace(/o r/g, 'ɔ r')
+    .replace(/ə r(?= |$)/g, 'ɝ')
+    .replace(/ʊ r r/g, 'ʊ r')
+    .replace(/iə/g, 'i ə')
+    .replace(/ai/g, 'aɪ');
 
 /** The Southern voice ends *happy* in ɪ; `iə` is ɪə. */
 const foldSouthern: Fold = (sounds) =>
-  sounds.replace(/iə|i ə(?= |$)/g, 'ɪə').replace(/ɪ( z)?$/, 'i$1').replace(/ʊə/g, 'ɔ').replace(/ɛ/g, 'e');
+  sounds
+    .replace(/iə|i ə(?= |$)/g, 'ɪə')
+    .replace(/ɪ( z)?$/, 'i$1')
+    .replace(/ʊə/g, 'ɔ')
+    .replace(/ɛ/g, 'e');
 
 /** The Northern voice also has æʊ, -ing as ɪn and ɪŋɡ before an ending. */
 const foldNorthern: Fold = (sounds) =>
-  sounds.replace(/iə|i ə(?= |$)/g, 'ɪə').replace(/ɪ( z)?$/, 'i$1').replace(/ɛ/g, 'e').replace(/æʊ/g, 'aʊ').replace(/ɪ n( z)?$/, 'ɪ ŋ$1')
+  sounds
+    .replace(/iə|i ə(?= |$)/g, 'ɪə')
+    .replace(/ɪ( z)?$/, 'i$1')
+    .replace(/ɛ/g, 'e')
+    .replace(/æʊ/g, 'aʊ')
+    .replace(/ɪ n( z)?$/, 'ɪ ŋ$1')
     .replace(/ŋ ɡ (?=ə$|ɪ ŋ$)/g, 'ŋ ');
 
 /** The Scottish voice: weak ɜ is ə r, FIR is ə r, `ɪ r` may be NEAR, final ʌ is commA, PRICE without its r, NURSE and CURE with two. */
 const foldScottishVoice: Fold = (sounds) =>
-  sounds.replace(/ɜ/g, 'ə r').replace(/ʌ$/, 'ə').replace(/ɒ/g, 'ɔ').replace(/aɪ ?ə$|aɪə/g, 'ai r').replace(/aɪ/g, 'ai').replace(/ɔɪ/g, 'ɔi')
-    .replace(/ʌʉ/g, 'ʌu').replace(/ u/g, ' ʉ').replace(/([ʌʉə]) r r/g, '$1 r').replace(/iə r/g, 'i r').replace(/iə/g, 'i ə').replace(/ə r r/g, 'ə r');
+  sounds
+    .replace(/ɜ/g, 'ə r')
+    .replace(/ʌ$/, 'ə')
+    .replace(/ɒ/g, 'ɔ')
+    .replace(/aɪ ?ə$|aɪə/g, 'ai r')
+    .replace(/aɪ/g, 'ai')
+    .replace(/ɔɪ/g, 'ɔi')
+    .replace(/ʌʉ/g, 'ʌu')
+    .replace(/ u/g, ' ʉ')
+    .replace(/([ʌʉə]) r r/g, '$1 r')
+    .replace(/iə r/g, 'i r')
+    .replace(/iə/g, 'i ə')
+    .replace(/ə r r/g, 'ə r');
 const SCOTTISH_UNSURE = [
   [/ɪ r/g, 'i r'], // NEAR and KIT before r are written alike
   [/(?<!i )ə r(?= [^ ]|$)/, 'ɪ r'], // FIR is written as a weak vowel

@@ -1,5 +1,12 @@
 // The little of jStat that the tests use as a reference.
 declare module 'jstat' {
-  interface Distribution { cdf(x: number, ...parameters: number[]): number; inv(p: number, ...parameters: number[]): number }
-  export const jStat: { readonly beta: Distribution; readonly binomial: Pick<Distribution, 'cdf'>; readonly normal: Distribution };
+  interface Distribution {
+    cdf(x: number, ...parameters: number[]): number;
+    inv(p: number, ...parameters: number[]): number;
+  }
+  export const jStat: {
+    readonly beta: Distribution;
+    readonly binomial: Pick<Distribution, 'cdf'>;
+    readonly normal: Distribution;
+  };
 }

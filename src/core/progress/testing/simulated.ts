@@ -38,7 +38,15 @@ export function answersOf(child: Simulated, answers: number, seed: number): Run[
     const guess = guessOf(task, step);
     const right = random() < guess + (1 - guess) * rate;
     const helped = random() < (child.helpable ?? 0);
-    out.push({ task, step, standing: 'fresh' satisfies Standing, at: day * DAY + i * 1000, day, marks: right ? '1' : helped ? 'h' : '0', helps: {} satisfies Partial<Record<Help, number>> });
+    out.push({
+      task,
+      step,
+      standing: 'fresh' satisfies Standing,
+      at: day * DAY + i * 1000,
+      day,
+      marks: right ? '1' : helped ? 'h' : '0',
+      helps: {} satisfies Partial<Record<Help, number>>,
+    });
   }
   return out;
 }

@@ -9,5 +9,11 @@ export const dynamic = 'force-dynamic';
 
 export default guarded(async ({ params }: { params: Promise<{ id: string }> }) => {
   const page = await childPage((await params).id);
-  return <ChildScreen key={page.id} page={page} patterns={page.map.patterns.map((p) => capital(patternWords(p, page.accent)))} />;
+  return (
+    <ChildScreen
+      key={page.id}
+      page={page}
+      patterns={page.map.patterns.map((p) => capital(patternWords(p, page.accent)))}
+    />
+  );
 });

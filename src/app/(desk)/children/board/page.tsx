@@ -17,7 +17,12 @@ export default guarded(async () => {
   return (
     <>
       <SubNav label="Children" places={CHILD_PLACES} here="/children/board" />
-      <BoardScreen groupName={group.name} ladders={LADDERS.map(({ id, name }) => ({ id, name }))} rows={rows} ruleNote={rule === 'plain' ? PLAIN_ERRS : null} />
+      <BoardScreen
+        groupName={group.name}
+        ladders={LADDERS.map(({ id, name }) => ({ id, name }))}
+        rows={rows}
+        ruleNote={rule === 'plain' ? PLAIN_ERRS : null}
+      />
     </>
   );
 });

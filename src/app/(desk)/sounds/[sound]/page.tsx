@@ -3,8 +3,14 @@ import { guarded } from '@/app/guarded';
 import { soundPage } from '@/server/sounds';
 import { SoundScreen } from '@/ui/sounds/sound-screen';
 
-interface Props { params: Promise<{ sound: string }> }
+interface Props {
+  params: Promise<{ sound: string }>;
+}
 
-export const generateMetadata = async ({ params }: Props): Promise<Metadata> => ({ title: `The sound /${decodeURIComponent((await params).sound)}/` });
+export const generateMetadata = async ({ params }: Props): Promise<Metadata> => ({
+  title: `The sound /${decodeURIComponent((await params).sound)}/`,
+});
 
-export default guarded(async ({ params }: Props) => <SoundScreen page={await soundPage(decodeURIComponent((await params).sound))} />);
+export default guarded(async ({ params }: Props) => (
+  <SoundScreen page={await soundPage(decodeURIComponent((await params).sound))} />
+));

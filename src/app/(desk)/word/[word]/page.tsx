@@ -5,12 +5,21 @@ import { wordPage } from '@/server/word-page';
 import { SubNav, WORD_PLACES } from '@/ui/kit/sub-nav';
 import { WordPageScreen } from '@/ui/words/word-page-screen';
 
-interface Props { params: Promise<{ word: string }> }
+interface Props {
+  params: Promise<{ word: string }>;
+}
 
-export const generateMetadata = async ({ params }: Props): Promise<Metadata> => ({ title: decodeURIComponent((await params).word) });
+export const generateMetadata = async ({ params }: Props): Promise<Metadata> => ({
+  title: decodeURIComponent((await params).word),
+});
 
 export default guarded(async ({ params }: Props) => {
   const group = await currentGroup();
   const page = await wordPage(decodeURIComponent((await params).word), group.id);
-  return <><SubNav label="Words" places={WORD_PLACES} here="" /><WordPageScreen page={page} groupName={group.name} /></>;
+  return (
+    <>
+      <SubNav label="Words" places={WORD_PLACES} here="" />
+      <WordPageScreen page={page} groupName={group.name} />
+    </>
+  );
 });

@@ -8,14 +8,21 @@ import { OwnWordForm } from '@/ui/words/own-word-form';
 
 export const metadata: Metadata = { title: 'Add a word' };
 
-export default guarded(async ({ searchParams }: { searchParams: Promise<Record<string, string | string[] | undefined>> }) => {
-  const { word } = await searchParams;
-  const { accent } = await getSettings();
-  const slim = ({ key, label, as }: ReturnType<typeof vowelPad>[number]) => ({ key, label, ...(as ? { as } : {}) });
-  return (
-    <>
-      <SubNav label="Words" places={WORD_PLACES} here="/words/new" />
-      <OwnWordForm start={typeof word === 'string' ? word : ''} before={typeof word === 'string' ? await ownWordInput(word) : null} consonants={consonantPad(accent).map(slim)} vowels={vowelPad(accent).map(slim)} />
-    </>
-  );
-});
+export default guarded(
+  async ({ searchParams }: { searchParams: Promise<Record<string, string | string[] | undefined>> }) => {
+    const { word } = await searchParams;
+    const { accent } = await getSettings();
+    const slim = ({ key, label, as }: ReturnType<typeof vowelPad>[number]) => ({ key, label, ...(as ? { as } : {}) });
+    return (
+      <>
+        <SubNav label="Words" places={WORD_PLACES} here="/words/new" />
+        <OwnWordForm
+          start={typeof word === 'string' ? word : ''}
+          before={typeof word === 'string' ? await ownWordInput(word) : null}
+          consonants={consonantPad(accent).map(slim)}
+          vowels={vowelPad(accent).map(slim)}
+        />
+      </>
+    );
+  },
+);

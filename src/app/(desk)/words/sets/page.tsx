@@ -6,4 +6,9 @@ import { SetsScreen } from '@/ui/words/sets-screen';
 
 export const metadata: Metadata = { title: 'Our word sets' };
 
-export default guarded(async () => <><SubNav label="Words" places={WORD_PLACES} here="/words/sets" /><SetsScreen sets={await listSets()} /></>);
+export default guarded(async () => (
+  <>
+    <SubNav label="Words" places={WORD_PLACES} here="/words/sets" />
+    <SetsScreen sets={await listSets()} />
+  </>
+));

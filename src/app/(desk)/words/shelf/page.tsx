@@ -6,4 +6,9 @@ import { ShelfScreen } from '@/ui/words/shelf-screen';
 
 export const metadata: Metadata = { title: 'Prop shelf' };
 
-export default guarded(async () => <><SubNav label="Words" places={WORD_PLACES} here="/words/shelf" /><ShelfScreen shelf={await shelf()} /></>);
+export default guarded(async () => (
+  <>
+    <SubNav label="Words" places={WORD_PLACES} here="/words/shelf" />
+    <ShelfScreen shelf={await shelf()} />
+  </>
+));

@@ -6,6 +6,12 @@ import { ChildPaperScreen } from '@/ui/children/child-paper-screen';
 export const metadata: Metadata = { title: 'A page on a child' };
 export const dynamic = 'force-dynamic';
 
-export default guarded(async ({ params, searchParams }: { params: Promise<{ id: string }>; searchParams: Promise<{ figures?: string }> }) => (
-  <ChildPaperScreen paper={await childPaper((await params).id)} figures={(await searchParams).figures === '1'} />
-));
+export default guarded(
+  async ({
+    params,
+    searchParams,
+  }: {
+    params: Promise<{ id: string }>;
+    searchParams: Promise<{ figures?: string }>;
+  }) => <ChildPaperScreen paper={await childPaper((await params).id)} figures={(await searchParams).figures === '1'} />,
+);

@@ -6,4 +6,6 @@ import { HomePaperScreen } from '@/ui/look-back/home-paper-screen';
 export const metadata: Metadata = { title: 'A page for families' };
 export const dynamic = 'force-dynamic';
 
-export default guarded(async ({ params }: { params: Promise<{ id: string }> }) => <HomePaperScreen paper={await homePaper((await params).id)} />);
+export default guarded(async ({ params }: { params: Promise<{ id: string }> }) => (
+  <HomePaperScreen paper={await homePaper((await params).id)} />
+));

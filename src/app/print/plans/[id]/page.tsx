@@ -6,9 +6,17 @@ import { PAPERS, PrintedPlanScreen } from '@/ui/plan/printed-plan-screen';
 export const metadata: Metadata = { title: 'Print a plan' };
 export const dynamic = 'force-dynamic';
 
-interface Props { params: Promise<{ id: string }>; searchParams: Promise<Record<string, string | string[] | undefined>> }
+interface Props {
+  params: Promise<{ id: string }>;
+  searchParams: Promise<Record<string, string | string[] | undefined>>;
+}
 
 export default guarded(async ({ params, searchParams }: Props) => {
   const asked = (await searchParams).as;
-  return <PrintedPlanScreen plan={await printedPlan((await params).id)} as={PAPERS.find((p) => p.id === asked)?.id ?? 'page'} />;
+  return (
+    <PrintedPlanScreen
+      plan={await printedPlan((await params).id)}
+      as={PAPERS.find((p) => p.id === asked)?.id ?? 'page'}
+    />
+  );
 });

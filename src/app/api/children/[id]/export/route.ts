@@ -5,5 +5,8 @@ import { childDownload, isChildForm } from '@/server/child-file';
 export async function GET(request: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> {
   const as = new URL(request.url).searchParams.get('as') ?? 'json';
   if (!isChildForm(as)) return Response.json({ error: 'Choose ?as=csv or ?as=json.' }, { status: 400 });
-  return download(async () => childDownload((await params).id, as), as === 'csv' ? 'text/csv; charset=utf-8' : 'application/json; charset=utf-8');
+  return download(
+    async () => childDownload((await params).id, as),
+    as === 'csv' ? 'text/csv; charset=utf-8' : 'application/json; charset=utf-8',
+  );
 }

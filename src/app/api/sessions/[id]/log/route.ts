@@ -11,7 +11,10 @@ export async function POST(request: Request, { params }: { params: Promise<{ id:
     });
     const read = logBodySchema.safeParse(body);
     if (!read.success) throw new Problem(`The body does not fit: ${explain(read.error)} Nothing was saved.`);
-    return Response.json({ ...(await appendLog((await params).id, read.data.entries, read.data.has)), now: Date.now() });
+    return Response.json({
+      ...(await appendLog((await params).id, read.data.entries, read.data.has)),
+      now: Date.now(),
+    });
   } catch (error) {
     return jsonError(error);
   }
