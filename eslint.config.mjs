@@ -1,18 +1,54 @@
-import { defineConfig, globalIgnores } from 'eslint/config';
+import prettier from 'eslint-config-prettier/flat';
 import next from 'eslint-config-next/core-web-vitals';
 import typescript from 'eslint-config-next/typescript';
+import { defineConfig, globalIgnores } from 'eslint/config';
+import house from './scripts/lint/index.mjs';
 
+const TESTS = ['**/*.test.ts', '**/testing/**', 'e2e/**', 'bench/**'];
+
+/** One room, and what it may not import. Each pattern holds for the alias and for relative paths. */
 const room = (files, banned, message) => ({
   files,
-  ignores: ['**/*.test.ts', '**/testing/**'],
+  ignores: TESTS,
   rules: { 'no-restricted-imports': ['error', { patterns: [{ group: banned, message }] }] },
 });
 
-// Arrows point one way: app → ui, server → core.
+const places = (...names) => names.flatMap((name) => [`@/${name}/*`, `@/${name}`, `**/${name}/**`]);
+
+/** Wings of the server from the ground up: each stands on those before it. */
+const WINGS = [
+  'storage',
+  'setting',
+  'words',
+  'record',
+  'answers',
+  'people',
+  'children',
+  'sessions',
+  'plans',
+  'demo',
+];
+
+const wing = (name, at) =>
+  room(
+    [`src/server/${name}/**/*.ts`],
+    [
+      'react',
+      'next',
+      'next/*',
+      ...places('app', 'ui', 'actions'),
+      ...WINGS.slice(at + 1).flatMap((above) => [`@/server/${above}/*`, `../${above}/*`, `../../${above}/*`]),
+    ],
+    'The server knows the core alone, and a wing stands only on those below it (docs/architecture.md).',
+  );
+
 export default defineConfig([
   globalIgnores(['.next/**', 'node_modules/**', 'next-env.d.ts', 'data/**', 'public/sw.js']),
   ...next,
   ...typescript,
+  prettier,
+
+  // Arrows: app → ui → actions → server → core.
   room(
     ['src/core/**/*.ts'],
     [
@@ -26,24 +62,31 @@ export default defineConfig([
       'node:*',
       'uuid',
       'idb',
-      '@/app/*',
-      '@/ui/*',
-      '@/server/*',
-      '@/workers/*',
-      '**/server/*',
-      '**/ui/*',
-      '**/app/*',
+      ...places('app', 'ui', 'actions', 'server', 'workers', 'guard'),
     ],
     'The core has no interface, database, clock or randomness of its own.',
   ),
-  room(
-    ['src/server/**/*.ts'],
-    ['react', 'next', 'next/*', '@/app/*', '@/ui/*', '**/ui/*', '**/app/*'],
-    'The server knows the core alone.',
-  ),
+  ...WINGS.map(wing),
+  room(['src/actions/**/*.ts'], ['react', ...places('app', 'ui')], 'Actions know the server and the core.'),
+  {
+    files: ['src/ui/**/*.{ts,tsx}'],
+    ignores: TESTS,
+    rules: {
+      '@typescript-eslint/no-restricted-imports': [
+        'error',
+        {
+          patterns: [
+            { group: places('app'), message: 'Screens are put on pages, not the other way round.' },
+            { group: ['@/server/*'], allowTypeImports: true, message: 'A screen knows the server only by its types.' },
+          ],
+        },
+      ],
+    },
+  },
+  room(['src/guard/**/*.ts'], ['react', 'next', 'next/*', '@/*', '../**'], 'The guard stands alone.'),
   {
     files: ['src/core/**/*.ts'],
-    ignores: ['**/*.test.ts', '**/testing/**'],
+    ignores: TESTS,
     rules: {
       'no-restricted-properties': [
         'error',
@@ -52,10 +95,21 @@ export default defineConfig([
       ],
     },
   },
+
+  // How it is written.
   {
+    plugins: { house },
+    linterOptions: { noInlineConfig: true, reportUnusedDisableDirectives: 'error' },
     rules: {
       '@typescript-eslint/no-explicit-any': 'error',
+      '@typescript-eslint/no-non-null-assertion': 'error',
       'no-console': ['error', { allow: ['error', 'warn', 'log'] }],
+      'house/max-lines-per-function': ['error', { max: 80 }],
+      'house/fields-apart': 'error',
+      complexity: ['error', 14],
+      'max-params': ['error', 4],
+      'max-len': ['error', { code: 120, ignorePattern: '^\\s*// reference:' }],
+      'no-nested-ternary': 'error',
     },
   },
 ]);

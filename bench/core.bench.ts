@@ -19,15 +19,15 @@ import { indexWords, PLACES, type WordIndex } from '../src/core/lexicon/word-ind
 import { prepare } from '../src/core/lexicon/entry';
 import { neighbourGraph, neighbourhood, rhymeClasses } from '../src/core/lexicon/neighbours';
 import { PRESETS } from '../src/core/phonology/conventions';
-import { bank, material, words } from '../src/core/lexicon/testing/bank';
-import { appendLog } from '../src/server/append-log';
-import { database } from '../src/server/database';
+import { bank, material, words } from '../src/core/testing/bank';
+import { appendLog } from '../src/server/record/append-log';
+import { database } from '../src/server/storage/database';
 import { judge } from '../src/core/answers/judge';
 import { NO_OWN_WAY, type OwnWay } from '../src/core/answers/own-way';
 import { rank } from '../src/core/answers/rank';
 import { chunksOf } from '../src/core/answers/said';
-import { addChildren, addGroup, listGroups } from '../src/server/groups';
-import { startWords } from '../src/server/start-session';
+import { addChildren, addGroup, listGroups } from '../src/server/people/groups';
+import { startWords } from '../src/server/sessions/start-session';
 import { print, rowOf, timed } from './table';
 
 const FRONTING: OwnWay = { ...NO_OWN_WAY, swaps: [{ asked: 'k', says: 't' }] };

@@ -1,6 +1,6 @@
 import { writeFileSync } from 'node:fs';
 import { test } from 'vitest';
-import { answersOf, statesOf, type Simulated } from '../src/core/progress/testing/simulated';
+import { answersOf, statesOf, type Simulated } from '../src/core/testing/simulated';
 import { atLeast } from '../src/core/progress/luck';
 import type { Run } from '../src/core/progress/evidence';
 

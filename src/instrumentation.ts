@@ -1,7 +1,7 @@
 /** At start: opens the database and brings it up to date, so that the first page does not wait for it. */
 export async function register(): Promise<void> {
   if (process.env.NEXT_RUNTIME !== 'nodejs' || process.env.NEXT_PHASE === 'phase-production-build') return;
-  const { database } = await import('./server/database');
+  const { database } = await import('./server/storage/database');
   try {
     await database();
     if (process.env.BOUNCY_ECHO_DEMO === '1') await (await import('./server/demo/seed')).seedDemo(Date.now());

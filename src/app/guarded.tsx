@@ -1,7 +1,7 @@
 import { notFound } from 'next/navigation';
 import type { ReactNode } from 'react';
-import { diskSentence, Problem } from '@/server/problems';
-import { databaseFile } from '@/server/database';
+import { diskSentence, Problem } from '@/server/storage/problems';
+import { databaseFile } from '@/server/storage/database';
 
 /** Says a fault a person can put right in words, with nothing of the machinery. */
 function ProblemScreen({ sentence }: { sentence: string }) {

@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
-import { currentGroup } from '@/app/current-group';
+import { currentGroup } from '@/actions/current-group';
 import { guarded } from '@/app/guarded';
-import { listGroups } from '@/server/groups';
+import { listGroups } from '@/server/people/groups';
 import { DeskTop } from '@/ui/kit/desk-top';
 import { SendWaiting } from '@/ui/play/send-waiting';
 

@@ -1,8 +1,8 @@
-import { currentGroup } from '@/app/current-group';
+import { currentGroup } from '@/actions/current-group';
 import { guarded } from '@/app/guarded';
-import { listSessions } from '@/server/look-back';
-import { tomorrowFor } from '@/server/progress';
-import { readySessions } from '@/server/today';
+import { listSessions } from '@/server/sessions/look-back';
+import { tomorrowFor } from '@/server/children/progress';
+import { readySessions } from '@/server/plans/today';
 import { TodayScreen } from '@/ui/today/today-screen';
 
 export default guarded(async () => {

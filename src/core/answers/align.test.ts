@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { material } from '../lexicon/testing/bank';
+import { material } from '../testing/bank';
 import { align, OMIT_OR_ADD, swapCost } from './align';
 
 const inventory = [...new Set(material().words.flatMap((w) => w.sounds.map((s) => s.ipa)))];

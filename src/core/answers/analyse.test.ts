@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { marksOf } from '../games/item';
-import { word } from '../lexicon/testing/bank';
+import { word } from '../testing/bank';
 import type { AccentId } from '../phonology/accents';
 import { analyse, type Analysis } from './analyse';
 import { NO_OWN_WAY, type OwnWay } from './own-way';

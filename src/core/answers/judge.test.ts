@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { material } from '../lexicon/testing/bank';
+import { material } from '../testing/bank';
 import { makeItem, type Item } from '../games/item';
 import { stepOf, taskOf } from '../games';
 import type { AccentId } from '../phonology/accents';

@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { ACCENT_IDS } from '../phonology/accents';
-import { context, ipa, word, words } from '../lexicon/testing/bank';
+import { context, ipa, word, words } from '../testing/bank';
 import { chunksOf, soundsSaid } from './said';
 import { blendingLikely, segmentingLikely, type LikelyAnswer } from './likely';
 

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { context, word } from '../lexicon/testing/bank';
+import { context, word } from '../testing/bank';
 import { choiceLikely, segmentingLikely } from './likely';
 import { addHabits, habitsOf, NO_HABITS, rank, SHOWN } from './rank';
 

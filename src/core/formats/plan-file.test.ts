@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { taskOf } from '../games';
-import { material } from '../lexicon/testing/bank';
+import { material } from '../testing/bank';
 import { makePlan } from '../sessions/shapes';
 import { calendarOf } from './calendar';
 import { planChangeSchema, planRequestSchema, planSchema, planToJson, readPlanFile } from './plan-file';

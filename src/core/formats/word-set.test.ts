@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import Papa from 'papaparse';
 import { describe, expect, test } from 'vitest';
-import { bank } from '../lexicon/testing/bank';
+import { bank } from '../testing/bank';
 import { ownWordSchema, spellingSchema, wordsSchema, type OwnWordInput } from './schemas';
 import { readSetFile, setToCsv, setToJson, type SetFile } from './word-set';
 import { listWords, wordsListSchema, writeList } from './words-list';

@@ -1,3 +1,3 @@
-import { judgeEveryGame } from './testing/every-game';
+import { judgeEveryGame } from '../testing/every-game';
 
 judgeEveryGame('general-american');

@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { judge } from '../answers/judge';
 import { rhymes } from '../lexicon/likeness';
-import { material, word } from '../lexicon/testing/bank';
+import { material, word } from '../testing/bank';
 import type { AccentId } from '../phonology/accents';
 import { stepOf, taskOf, TASKS } from './index';
 import { makeItem, type Item } from './item';

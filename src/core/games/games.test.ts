@@ -1,12 +1,12 @@
 import { describe, expect, test } from 'vitest';
 import { difficulty } from '../lexicon/difficulty';
-import { material, word } from '../lexicon/testing/bank';
+import { material, word } from '../testing/bank';
 import { MAIN_ACCENTS, type AccentId } from '../phonology/accents';
 import { TASKS } from './index';
 import { generate } from './generate';
 import { hardnessOf, stepPoints } from './hardness';
 import { makeItem, type Item } from './item';
-import { huntFault, JUDGES } from './testing/rejudge';
+import { huntFault, JUDGES } from '../testing/rejudge';
 import type { Step, Task } from './task';
 
 const ACCENTS = MAIN_ACCENTS.map((a) => a.id as AccentId);

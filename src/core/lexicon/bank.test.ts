@@ -12,7 +12,7 @@ import { firstMaking } from './difficulty';
 import { parseBank, parseLetters, parseRow, segmentsOf, spell } from './entry';
 import { guardFor } from './guard';
 import { neighbourhood } from './neighbours';
-import { bank, guardText, ipa, word, words } from './testing/bank';
+import { bank, guardText, ipa, word, words } from '../testing/bank';
 
 const frequency = new Map(
   (subtlex as { word: string; count: number }[]).map(({ word: w, count }) => [w.toLowerCase(), count]),

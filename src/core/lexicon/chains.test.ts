@@ -3,11 +3,11 @@ import { describe, expect, test } from 'vitest';
 import { readingsOf } from '../phonology/arpabet';
 import { seeded } from '../random';
 import { findChain, placeOf, unlike, type ChainRequest } from './chains';
-import { said } from './testing/forms';
+import { said } from '../testing/forms';
 import { lacking, hunt } from './hunt';
 import { soundsByAnalogy } from './by-analogy';
-import { CMU } from './testing/references';
-import { material, word } from './testing/bank';
+import { CMU } from '../testing/references';
+import { material, word } from '../testing/bank';
 import { homophones } from './likeness';
 
 const all = material();

@@ -5,7 +5,7 @@ import { ACCENT_IDS } from '../phonology/accents';
 import { readingsOf } from '../phonology/arpabet';
 import { oneSoundApart, rhymes } from './likeness';
 import { neighbourGraph, neighbourhood, rhymeClasses, stepsFrom } from './neighbours';
-import { bank, ipa, word, words } from './testing/bank';
+import { bank, ipa, word, words } from '../testing/bank';
 import { traitsOf } from './traits';
 
 /** Does the step lead where it says? Worked out from the two strings alone. */

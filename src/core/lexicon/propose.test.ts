@@ -8,7 +8,7 @@ import { parseTranscription } from '../phonology/transcription';
 import { cutLetters, writeLetters } from './cut-letters';
 import { parseLetters, segmentsOf, spell } from './entry';
 import { candidates, lettersFor, lineFromKeys, readings } from './propose';
-import { bank } from './testing/bank';
+import { bank } from '../testing/bank';
 
 const keysOf = (line: string): string =>
   parseTranscription(line)

@@ -8,7 +8,7 @@ import { COUNTS, find, FIRSTS, MOST, ONLY, SORTS, SYLLABLES, sortWords, type Fil
 import { homophones, oneSoundApart, rhymes, sameForEveryone, tooAlike } from './likeness';
 import { matcher, readQuery } from './search';
 import { select } from './select';
-import { bank, word, words } from './testing/bank';
+import { bank, word, words } from '../testing/bank';
 import { traitsOf } from './traits';
 import { inCircumstances, indexWords, PLACES } from './word-index';
 

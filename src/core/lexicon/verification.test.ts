@@ -2,8 +2,8 @@ import { readFileSync } from 'node:fs';
 import { expect, test } from 'vitest';
 import { ACCENT_IDS, type AccentId } from '../phonology/accents';
 import { realise, type Entry } from './entry';
-import { bank } from './testing/bank';
-import { REFERENCES, type Reference } from './testing/references';
+import { bank } from '../testing/bank';
+import { REFERENCES, type Reference } from '../testing/references';
 
 // Every entry against the CMU Pronouncing Dictionary (all readings) and the eSpeak NG voices of `phonemizer`.
 // Two independent references for General American, one for Southern British. The folding stands in testing/references.
@@ -82,7 +82,7 @@ test('every entry agrees with every reference, or its difference is reviewed wit
         `| ${c.reference} | ${c.accent} | ${c.covered} of ${bank.length} | ${((100 * c.agreed) / c.covered).toFixed(2)} % | ${c.differences.length} |`,
     ),
     '',
-    'The folding each comparison allows stands in src/core/lexicon/testing/references.ts. The three British voices are one program and share its slips.',
+    'The folding each comparison allows stands in src/core/testing/references.ts. The three British voices are one program and share its slips.',
     '',
   ].join('\n');
   console.log(

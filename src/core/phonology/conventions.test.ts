@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { prepare } from '../lexicon/entry';
-import { bank, word } from '../lexicon/testing/bank';
+import { bank, word } from '../testing/bank';
 import { ACCENT_IDS, type AccentId } from './accents';
 import { CONVENTION_IDS, PRESETS, type ConventionId, type Conventions } from './conventions';
 

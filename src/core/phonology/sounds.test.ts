@@ -4,7 +4,7 @@ import { CONSONANTS, labelOf, makingOf } from './sounds';
 import { parseTranscription, syllableCount } from './transcription';
 import { contestWords, marksOf, makeItem } from '../games/item';
 import { MIXED, taskOf, SET_TASKS } from '../games';
-import { material, word, words } from '../lexicon/testing/bank';
+import { material, word, words } from '../testing/bank';
 import { PRESETS } from './conventions';
 
 // The chart of the International Phonetic Association (2020): place, manner, voicing. /tʃ dʒ/ are affricates of two

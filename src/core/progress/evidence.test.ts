@@ -3,7 +3,7 @@ import { describe, expect, test } from 'vitest';
 import { generate } from '../games/generate';
 import { luckOf } from '../answers/judge';
 import { TASKS, taskOf } from '../games';
-import { material } from '../lexicon/testing/bank';
+import { material } from '../testing/bank';
 import { evidenceOf, ladderEvidence, type Run, type RungEvidence } from './evidence';
 import { guessOf } from './guessing';
 import { LADDERS, ladderOf, rungOf } from './ladders';

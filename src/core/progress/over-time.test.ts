@@ -7,7 +7,7 @@ import { historyOf } from './history';
 import { abilityOf, chanceOf, expectedInWords, groupChance, NEW_CHILD } from './just-right';
 import { nextSteps } from './next-step';
 import { reviewOf } from './review';
-import { answersOf, statesOf } from './testing/simulated';
+import { answersOf, statesOf } from '../testing/simulated';
 import { whySentence } from './why';
 
 const DAY = 86_400_000;

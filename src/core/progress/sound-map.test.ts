@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { words } from '../lexicon/testing/bank';
+import { words } from '../testing/bank';
 import { seeded, shuffle, type Random } from '../random';
 import { addCells, cellsOf, soundMap, type Cells } from './sound-map';
 

@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { marksOf } from '../games/item';
-import { words } from '../lexicon/testing/bank';
+import { words } from '../testing/bank';
 import { makingOf } from '../phonology/sounds';
 import { seeded, shuffle, type Random } from '../random';
 import { atLeast } from './luck';

@@ -4,7 +4,7 @@ import { makeItem } from '../games/item';
 import { readKey } from '../games/spec';
 import { find, COUNTS } from '../lexicon/find';
 import { indexWords } from '../lexicon/word-index';
-import { material } from '../lexicon/testing/bank';
+import { material } from '../testing/bank';
 import { MAIN_ACCENTS, type AccentId } from '../phonology/accents';
 import {
   fitOf,

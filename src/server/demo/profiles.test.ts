@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
 import { segmentingLikely } from '../../core/answers/likely';
-import { context, word } from '../../core/lexicon/testing/bank';
+import { context, word } from '../../core/testing/bank';
 import { seeded } from '../../core/random';
 import { answerAs, PROFILES, type ProfileId } from './profiles';
 

@@ -17,10 +17,11 @@ import type { AnswerEntry, Entry } from '../../core/sessions/log';
 import { replay } from '../../core/sessions/replay';
 import { makePlan, makeRound, SHAPES, titleOf } from '../../core/sessions/shapes';
 import { setSizeFor } from '../../core/sessions/turns';
-import { appendLog } from '../append-log';
-import { preparedBank } from '../bank';
-import { database } from '../database';
-import { replayPlan, storedRound, type StoredRound } from '../session-record';
+import { storedRound, type StoredRound } from '../../core/sessions/stored-round';
+import { appendLog } from '../record/append-log';
+import { preparedBank } from '../words/bank';
+import { database } from '../storage/database';
+import { replayPlan } from '../record/session-record';
 import { answerAs, PROFILES, type ProfileId } from './profiles';
 
 const scenarioSchema = z.object({

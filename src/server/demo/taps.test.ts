@@ -4,9 +4,9 @@ import { makeItem } from '../../core/games/item';
 import { stepOf, taskOf } from '../../core/games';
 import { roundOf } from '../../core/sessions/log';
 import { atShare, tapsPerAnswer } from '../../core/sessions/taps';
-import { preparedBank } from '../bank';
-import { database } from '../database';
-import { sessionLog, sessionRecord } from '../session-record';
+import { preparedBank } from '../words/bank';
+import { database } from '../storage/database';
+import { sessionLog, sessionRecord } from '../record/session-record';
 import { inFreshFiles } from '../testing/fresh-file';
 import { seedDemo } from './seed';
 

@@ -2,7 +2,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 import { afterEach, beforeEach } from 'vitest';
-import type { Database } from '../database';
+import type { Database } from '../storage/database';
 
 const place = globalThis as typeof globalThis & { bouncyEcho?: Promise<Database> };
 

@@ -1,7 +1,7 @@
 'use client';
 
 import { useActionState } from 'react';
-import { newChildren, newGroup } from '@/app/actions';
+import { newChildren, newGroup } from '@/actions/groups';
 import { ErrorMessage } from '../kit/message';
 
 /** Names, one a line. What could not be taken stays in the box with the reason. */

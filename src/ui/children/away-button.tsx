@@ -1,7 +1,7 @@
 'use client';
 
 import { useOptimistic, useTransition } from 'react';
-import { markAway } from '@/app/actions';
+import { markAway } from '@/actions/groups';
 
 /** Here or away today, in one tap. */
 export function AwayButton({

@@ -3,7 +3,7 @@
 import Link from 'next/link';
 import { useState } from 'react';
 import { STATES, STATE_WORDS, type State } from '@/core/progress/rule';
-import type { BoardLine } from '@/server/board';
+import type { BoardLine } from '@/server/children/board';
 import { Choose } from '../kit/choose';
 import { PrintButton } from '../words/print-button';
 import { StateSign } from './state-sign';

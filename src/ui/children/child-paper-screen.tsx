@@ -1,5 +1,5 @@
 import Link from 'next/link';
-import type { ChildPaper } from '@/server/child-paper';
+import type { ChildPaper } from '@/server/children/child-paper';
 import { PrintButton } from '../words/print-button';
 
 /** One page on a child for a family or a meeting: words first; figures only where somebody asks for them. */

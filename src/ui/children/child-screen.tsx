@@ -2,7 +2,7 @@ import { Download, Printer } from 'lucide-react';
 import { format, formatDistanceToNowStrict } from 'date-fns';
 import Link from 'next/link';
 import { PLAIN_ERRS, RULE_WORDS } from '@/core/progress/rule';
-import type { ChildPage, RecentAnswer } from '@/server/child-page';
+import type { ChildPage, RecentAnswer } from '@/server/children/child-page';
 import { OutcomeMark } from '../kit/outcome-mark';
 import { HistoryChart } from './history-chart';
 import { LadderPaths } from './ladder-paths';

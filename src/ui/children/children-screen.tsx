@@ -1,5 +1,5 @@
 import Link from 'next/link';
-import type { Group } from '@/server/groups';
+import type { Group } from '@/server/people/groups';
 import { AddChildren, AddGroup } from './add-forms';
 import { AwayButton } from './away-button';
 import { ChildMenu, GroupMenu } from './menus';

@@ -2,7 +2,7 @@ import { format } from 'date-fns';
 import Link from 'next/link';
 import { OUTCOME_WORDS } from '@/core/answers/outcome';
 import { kappaWord } from '@/core/progress/agreement';
-import type { Ears } from '@/server/ears';
+import type { Ears } from '@/server/sessions/ears';
 import { OutcomeMark } from '../kit/outcome-mark';
 
 const number = (n: number): string => n.toFixed(2).replace('-', '−');

@@ -2,7 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
-import { erase } from '@/app/actions';
+import { eraseChild } from '@/actions/groups';
 import { Dialog } from '../kit/dialog';
 import { ErrorMessage } from '../kit/message';
 
@@ -33,7 +33,7 @@ export function EraseChild({ child }: { child: { readonly id: string; readonly n
             disabled={running}
             onClick={() =>
               begin(async () => {
-                const state = await erase(child.id).catch(() => ({
+                const state = await eraseChild(child.id).catch(() => ({
                   error: 'The server cannot be reached. Nothing was erased.',
                 }));
                 if (state.error) setError(state.error);

@@ -3,7 +3,7 @@
 import { useState } from 'react';
 import { capital } from '@/core/in-words';
 import { STATE_WORDS } from '@/core/progress/rule';
-import type { ShownLadder, ShownRung } from '@/server/child-page';
+import type { ShownLadder, ShownRung } from '@/server/children/child-page';
 import { Hop, StateSign } from './state-sign';
 
 /** Every ladder that was begun, as a path of hops; a tap on one says how it is known. */

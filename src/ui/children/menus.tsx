@@ -1,6 +1,6 @@
 'use client';
 
-import { erase, eraseTheGroup, rename, renameTheGroup } from '@/app/actions';
+import { eraseChild, eraseGroup, renameChild, renameGroup } from '@/actions/groups';
 import { NameMenu } from '../kit/name-menu';
 
 interface Named {
@@ -14,8 +14,8 @@ export const ChildMenu = ({ child }: { child: Named }) => (
     name={child.name}
     eraseLabel={`Erase ${child.name} and their answers`}
     warning={`This erases ${child.name} and every answer of theirs from this file, in every session. It cannot be undone; a backup you made earlier still holds them.`}
-    onRename={(name) => rename(child.id, name)}
-    onErase={() => erase(child.id)}
+    onRename={(name) => renameChild(child.id, name)}
+    onErase={() => eraseChild(child.id)}
   />
 );
 
@@ -25,7 +25,7 @@ export const GroupMenu = ({ group, childCount }: { group: Named; childCount: num
     name={group.name}
     eraseLabel={`Erase ${group.name} and everything in it`}
     warning={`This erases ${group.name}, its ${childCount} ${childCount === 1 ? 'child' : 'children'}, and all its sessions and answers from this file. It cannot be undone; a backup you made earlier still holds them.`}
-    onRename={(name) => renameTheGroup(group.id, name)}
-    onErase={() => eraseTheGroup(group.id)}
+    onRename={(name) => renameGroup(group.id, name)}
+    onErase={() => eraseGroup(group.id)}
   />
 );

@@ -1,11 +1,12 @@
 'use client';
 
 import { useState, useTransition } from 'react';
-import { chooseNext, playStep } from '@/app/progress-actions';
+import { chooseNext } from '@/actions/next-steps';
+import { playStep } from '@/actions/sessions';
 import { capital } from '@/core/in-words';
 import { LADDERS } from '@/core/progress/ladders';
 import type { NextStep } from '@/core/progress/next-step';
-import type { Chosen } from '@/server/progress';
+import type { Chosen } from '@/server/children/progress';
 import { ErrorMessage } from '../kit/message';
 
 interface NextCardProps {

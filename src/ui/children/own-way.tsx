@@ -1,7 +1,7 @@
 'use client';
 
 import { useState, useTransition } from 'react';
-import { keepOwnWay } from '@/app/actions';
+import { keepOwnWay } from '@/actions/groups';
 import { COMMON_WAYS, isPlain, type OwnWay } from '@/core/answers/own-way';
 import { ACCENT_IDS, accentOf, type AccentId } from '@/core/phonology/accents';
 import { CONSONANTS } from '@/core/phonology/sounds';

@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import { SPOTS, SPOT_WORDS, type MapCell, type SoundMap, type Spot } from '@/core/progress/sound-map';
-import type { ChildPage } from '@/server/child-page';
+import type { ChildPage } from '@/server/children/child-page';
 import { MANNER_WORDS } from '../kit/manners';
 
 const LOOK = {

@@ -3,7 +3,7 @@
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import { useRef } from 'react';
-import { chooseGroup } from '@/app/actions';
+import { chooseGroup } from '@/actions/groups';
 
 const PLACES = [
   ['/', 'Today'],

@@ -2,7 +2,7 @@
 
 import { Pencil } from 'lucide-react';
 import { useState, useTransition } from 'react';
-import type { FormState } from '@/app/answer';
+import type { FormState } from '@/actions/answer';
 import { Dialog } from './dialog';
 import { ErrorMessage } from './message';
 

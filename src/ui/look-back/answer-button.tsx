@@ -2,13 +2,13 @@
 
 import { useState, useTransition } from 'react';
 import { v7 } from 'uuid';
-import { correct } from '@/app/actions';
+import { correct } from '@/actions/sessions';
 import { saidLabel } from '@/core/answers/said-label';
 import { HELP_WORDS, OUTCOME_WORDS, OUTCOMES, SLIP_WORDS, STANDING_WORDS, type Outcome } from '@/core/answers/outcome';
 import type { AccentId } from '@/core/phonology/accents';
 import { labelOf } from '@/core/phonology/sounds';
 import { WHY_WORDS, type Why } from '@/core/sessions/log';
-import type { LookBackAnswer } from '@/server/look-back';
+import type { LookBackAnswer } from '@/server/sessions/look-back';
 import { Dialog } from '../kit/dialog';
 import { ErrorMessage } from '../kit/message';
 import { OutcomeMark } from '../kit/outcome-mark';

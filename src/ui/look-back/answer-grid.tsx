@@ -5,7 +5,7 @@ import { OUTCOME_WORDS, OUTCOMES, type Outcome } from '@/core/answers/outcome';
 import { groupBy } from '@/core/group-by';
 import type { AccentId } from '@/core/phonology/accents';
 import { roundOf } from '@/core/sessions/log';
-import type { LookBackAnswer } from '@/server/look-back';
+import type { LookBackAnswer } from '@/server/sessions/look-back';
 import { Choose } from '../kit/choose';
 import { AnswerButton } from './answer-button';
 

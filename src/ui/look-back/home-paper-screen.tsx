@@ -2,7 +2,7 @@
 
 import Link from 'next/link';
 import { useState } from 'react';
-import type { HomePaper } from '@/server/home-page';
+import type { HomePaper } from '@/server/sessions/home-page';
 import { PrintButton } from '../words/print-button';
 
 /** The page for families: to print, to copy, or as a file. */

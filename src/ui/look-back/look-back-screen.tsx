@@ -5,7 +5,7 @@ import { OUTCOME_WORDS, OUTCOMES } from '@/core/answers/outcome';
 import { labelOf } from '@/core/phonology/sounds';
 import { slippedSounds, tally } from '@/core/sessions/summary';
 import { thinkTimes } from '@/core/sessions/think-times';
-import type { LookBack } from '@/server/look-back';
+import type { LookBack } from '@/server/sessions/look-back';
 import { OutcomeMark } from '../kit/outcome-mark';
 import { talliedWords } from '../kit/tally';
 import { AnswerGrid } from './answer-grid';

@@ -1,6 +1,6 @@
 import { format } from 'date-fns';
 import Link from 'next/link';
-import type { SessionLine } from '@/server/look-back';
+import type { SessionLine } from '@/server/sessions/look-back';
 import { talliedWords } from '../kit/tally';
 
 /** Sessions on hairlines, newest first. */

@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import type { Catalogue } from '@/server/catalogue';
+import type { Catalogue } from '@/server/plans/catalogue';
 
 interface GamePickerProps {
   readonly games: Catalogue;

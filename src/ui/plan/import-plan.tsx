@@ -2,8 +2,8 @@
 
 import { useRouter } from 'next/navigation';
 import { useId, useState, useTransition } from 'react';
-import { importPlanFile, lookAtPlanFile } from '@/app/plan-actions';
-import type { PlanReport } from '@/server/plans';
+import { importPlanFile, lookAtPlanFile } from '@/actions/plans';
+import type { PlanReport } from '@/server/plans/plans';
 import { ErrorMessage } from '../kit/message';
 
 /** A plan from a file: reported on round by round; nothing is kept until a person says so. */

@@ -2,7 +2,7 @@
 
 import { ArrowLeft, ArrowRight, Lock, LockOpen, RefreshCw, Trash2 } from 'lucide-react';
 import { useState } from 'react';
-import type { ShownItem } from '@/server/plan-shown';
+import type { ShownItem } from '@/server/plans/plan-shown';
 import { BounceLine } from '../kit/bounce-line';
 import { Dialog } from '../kit/dialog';
 

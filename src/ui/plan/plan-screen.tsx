@@ -18,8 +18,8 @@ import {
 import { Plus, Undo2 } from 'lucide-react';
 import { useState } from 'react';
 import type { Plan, PlannedRound } from '@/core/sessions/running-order';
-import type { Catalogue } from '@/server/catalogue';
-import type { OpenPlan } from '@/server/plans';
+import type { Catalogue } from '@/server/plans/catalogue';
+import type { OpenPlan } from '@/server/plans/plans';
 import { Dialog } from '../kit/dialog';
 import { ErrorMessage } from '../kit/message';
 import { GamePicker } from './game-picker';

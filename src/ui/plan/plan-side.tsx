@@ -4,11 +4,11 @@ import { CalendarPlus, FileDown, Printer } from 'lucide-react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
-import { keepThePlan, playPlan } from '@/app/plan-actions';
+import { keepPlan, playPlan } from '@/actions/plans';
 import { CONFUSABLE_PAIRS, isPair } from '@/core/phonology/articulation';
 import { fitOf, roundSeconds, takeAdvice, type Advice, type RoundRole } from '@/core/sessions/running-order';
-import type { Catalogue } from '@/server/catalogue';
-import type { OpenPlan } from '@/server/plans';
+import type { Catalogue } from '@/server/plans/catalogue';
+import type { OpenPlan } from '@/server/plans/plans';
 import { CAUTION_WORDS, CautionMark } from '../kit/cautions';
 import { ErrorMessage } from '../kit/message';
 import type { PlanWork } from './use-plan';
@@ -52,7 +52,7 @@ export function PlanSide({ open, work, games }: { open: OpenPlan; work: PlanWork
     });
   const keep = (change: { kept?: boolean; plannedFor?: string | null }): void =>
     begin(async () => {
-      const answer = await keepThePlan(open.id, change);
+      const answer = await keepPlan(open.id, change);
       setError(answer.ok ? '' : answer.error);
       if (answer.ok) setKept(true);
     });

@@ -4,9 +4,9 @@ import { format, parseISO } from 'date-fns';
 import { CalendarPlus, Copy, FileDown, Printer, Trash2 } from 'lucide-react';
 import Link from 'next/link';
 import { useActionState, useState, useTransition } from 'react';
-import { copyThePlan, eraseThePlan, planIt } from '@/app/plan-actions';
-import type { Catalogue } from '@/server/catalogue';
-import type { PlanLine } from '@/server/plans';
+import { copyPlan, erasePlan, planIt } from '@/actions/plans';
+import type { Catalogue } from '@/server/plans/catalogue';
+import type { PlanLine } from '@/server/plans/plans';
 import { Dialog } from '../kit/dialog';
 import { Empty, ErrorMessage } from '../kit/message';
 import { ImportPlan } from './import-plan';
@@ -226,7 +226,7 @@ function PlanList({ plans, groupName }: { plans: readonly PlanLine[]; groupName:
               disabled={busy}
               onClick={() =>
                 begin(async () => {
-                  const a = await copyThePlan(plan.id);
+                  const a = await copyPlan(plan.id);
                   setError(a.ok ? '' : a.error);
                 })
               }
@@ -298,7 +298,7 @@ function PlanList({ plans, groupName }: { plans: readonly PlanLine[]; groupName:
           disabled={busy}
           onClick={() =>
             begin(async () => {
-              const a = await eraseThePlan(erasing!.id);
+              const a = await erasePlan(erasing!.id);
               setError(a.ok ? '' : a.error);
               setErasing(null);
             })

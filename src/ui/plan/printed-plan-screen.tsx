@@ -1,7 +1,7 @@
 import { format, parseISO } from 'date-fns';
 import Link from 'next/link';
 import { WAY_WORDS } from '@/core/sessions/running-order';
-import type { PrintedPlan } from '@/server/printed-plan';
+import type { PrintedPlan } from '@/server/plans/printed-plan';
 import { CAUTION_WORDS } from '../kit/cautions';
 import { PictureCards } from '../words/picture-cards';
 import { PrintButton } from '../words/print-button';

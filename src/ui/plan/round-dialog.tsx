@@ -12,8 +12,8 @@ import {
   WAYS,
   type PlannedRound,
 } from '@/core/sessions/running-order';
-import type { Catalogue, CatalogueTask } from '@/server/catalogue';
-import type { ShownRound } from '@/server/plan-shown';
+import type { Catalogue, CatalogueTask } from '@/server/plans/catalogue';
+import type { ShownRound } from '@/server/plans/plan-shown';
 import { Dialog } from '../kit/dialog';
 import { GamePicker } from './game-picker';
 

@@ -13,8 +13,8 @@ import {
   type Plan,
   type PlannedRound,
 } from '@/core/sessions/running-order';
-import type { Catalogue } from '@/server/catalogue';
-import type { ShownRound } from '@/server/plan-shown';
+import type { Catalogue } from '@/server/plans/catalogue';
+import type { ShownRound } from '@/server/plans/plan-shown';
 import { ItemDialog } from './item-dialog';
 import { RoundDialog } from './round-dialog';
 

@@ -1,10 +1,10 @@
 'use client';
 
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { changePlan } from '@/app/plan-actions';
+import { changePlan } from '@/actions/plans';
 import type { PlanChange } from '@/core/formats/plan-file';
 import type { Plan } from '@/core/sessions/running-order';
-import type { OpenPlan } from '@/server/plans';
+import type { OpenPlan } from '@/server/plans/plans';
 
 export interface PlanWork {
   readonly plan: Plan;

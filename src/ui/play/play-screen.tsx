@@ -13,7 +13,7 @@ import type { RoutineStep } from '@/core/games/routine-steps';
 import { OWN_NAME } from '@/core/games/spec';
 import { OUTCOME_WORDS, OUTCOMES, type Outcome } from '@/core/answers/outcome';
 import { saidIn } from '@/core/sessions/pace';
-import type { PlaySession } from '@/server/play-session';
+import type { PlaySession } from '@/server/sessions/play-session';
 import { Dialog } from '../kit/dialog';
 import { AfterMark } from './after-mark';
 import { ChildrenList } from './children-list';

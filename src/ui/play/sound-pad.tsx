@@ -2,7 +2,7 @@
 
 import { Delete } from 'lucide-react';
 import { useMemo, useState, useTransition } from 'react';
-import { judgeTyped } from '@/app/plan-actions';
+import { judgeTyped } from '@/actions/sessions';
 import { judge, type Judgement, type Question } from '@/core/answers/judge';
 import { OUTCOME_WORDS } from '@/core/answers/outcome';
 import type { AccentId } from '@/core/phonology/accents';

@@ -11,7 +11,7 @@ import type { Item } from '@/core/games/item';
 import { initialsOf } from '@/core/sessions/initials';
 import type { AnswerEntry, SaidAs } from '@/core/sessions/log';
 import { replay, type SessionState } from '@/core/sessions/replay';
-import type { PlayRound, PlaySession } from '@/server/play-session';
+import type { PlayRound, PlaySession } from '@/server/sessions/play-session';
 import { asSecond } from '@/core/sessions/second-ears';
 import type { Device } from './use-device';
 import type { Draft } from './use-draft';

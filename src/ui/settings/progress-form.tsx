@@ -1,10 +1,10 @@
 'use client';
 
 import { useActionState, useState } from 'react';
-import { keepProgressSettings } from '@/app/progress-actions';
+import { keepProgressSettings } from '@/actions/settings';
 import { UNIT_ORDERS, UNIT_ORDER_WORDS } from '@/core/progress/ladders';
 import { PLAIN_ERRS, RULES, RULE_WORDS } from '@/core/progress/rule';
-import type { ProgressSettings } from '@/server/settings';
+import type { ProgressSettings } from '@/server/setting/settings';
 import { ErrorMessage } from '../kit/message';
 
 /** How answers are weighed, which units come first, how many adults lead. */

@@ -1,11 +1,11 @@
 'use client';
 
 import { useActionState, useState } from 'react';
-import { keepSettings } from '@/app/actions';
+import { keepSettings } from '@/actions/settings';
 import type { AccentId } from '@/core/phonology/accents';
 import { CONVENTION_IDS, CONVENTION_WORDS, PRESETS, type Conventions } from '@/core/phonology/conventions';
-import type { AccentExamples } from '@/server/counting-examples';
-import type { Settings } from '@/server/settings';
+import type { AccentExamples } from '@/server/words/counting-examples';
+import type { Settings } from '@/server/setting/settings';
 import { BounceLine } from '../kit/bounce-line';
 import { ErrorMessage } from '../kit/message';
 

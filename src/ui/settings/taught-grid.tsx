@@ -1,7 +1,7 @@
 'use client';
 
 import { useState, useTransition } from 'react';
-import { keepTaught } from '@/app/word-actions';
+import { keepTaught } from '@/actions/words';
 import { ErrorMessage } from '../kit/message';
 
 export interface TaughtSound {

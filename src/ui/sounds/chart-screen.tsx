@@ -1,6 +1,6 @@
 import Link from 'next/link';
 import { CONSONANTS, makingOf } from '@/core/phonology/sounds';
-import type { SoundChart } from '@/server/sounds';
+import type { SoundChart } from '@/server/words/sounds';
 import { MarkShape } from '../kit/bounce-line';
 import { MANNER_WORDS } from '../kit/manners';
 

@@ -1,6 +1,6 @@
 import Link from 'next/link';
-import type { SoundPage } from '@/server/sounds';
-import type { ShownWord } from '@/server/words';
+import type { SoundPage } from '@/server/words/sounds';
+import type { ShownWord } from '@/server/words/words';
 import { BounceLine, MarkShape } from '../kit/bounce-line';
 import { Picture } from '../kit/picture';
 

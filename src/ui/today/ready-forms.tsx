@@ -1,7 +1,7 @@
 'use client';
 
 import { useActionState } from 'react';
-import { planIt, playReady } from '@/app/plan-actions';
+import { planIt, playReady } from '@/actions/plans';
 import type { PlanWish } from '@/core/formats/plan-file';
 import { ErrorMessage } from '../kit/message';
 

@@ -1,7 +1,7 @@
 'use client';
 
 import { useActionState } from 'react';
-import { start } from '@/app/actions';
+import { start } from '@/actions/sessions';
 import { ErrorMessage } from '../kit/message';
 
 interface StartFormProps {

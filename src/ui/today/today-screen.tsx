@@ -1,11 +1,11 @@
 import { format } from 'date-fns';
 import Link from 'next/link';
-import type { Group } from '@/server/groups';
-import type { SessionLine } from '@/server/look-back';
-import type { ReadySession } from '@/server/today';
+import type { Group } from '@/server/people/groups';
+import type { SessionLine } from '@/server/sessions/look-back';
+import type { ReadySession } from '@/server/plans/today';
 import { AwayButton } from '../children/away-button';
 import { SessionLines } from '../look-back/session-lines';
-import type { Tomorrow } from '@/server/progress';
+import type { Tomorrow } from '@/server/children/progress';
 import { ReadyForms } from './ready-forms';
 import { DueList, TomorrowGroups } from './tomorrow';
 

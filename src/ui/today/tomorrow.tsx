@@ -1,10 +1,10 @@
 'use client';
 
 import { useState, useTransition } from 'react';
-import { playStep } from '@/app/progress-actions';
+import { playStep } from '@/actions/sessions';
 import { capital, listed } from '@/core/in-words';
 import { groupBy } from '@/core/group-by';
-import type { Tomorrow } from '@/server/progress';
+import type { Tomorrow } from '@/server/children/progress';
 import { ErrorMessage } from '../kit/message';
 
 /** Who could work together, what each group would play, and what had to give; one tap plays it. */

@@ -2,8 +2,8 @@
 
 import { useRouter } from 'next/navigation';
 import { useId, useState, useTransition } from 'react';
-import { importFile, lookAtFile } from '@/app/word-actions';
-import type { ImportReport } from '@/server/word-sets';
+import { importFile, lookAtFile } from '@/actions/words';
+import type { ImportReport } from '@/server/words/word-sets';
 import { ErrorMessage } from '../kit/message';
 
 const STATE_WORDS = { known: 'in the bank', new: 'new: becomes a word of ours', refused: 'left out' } as const;

@@ -1,7 +1,7 @@
 'use client';
 
 import { useOptimistic, useState, useTransition } from 'react';
-import { own } from '@/app/word-actions';
+import { keepProp } from '@/actions/words';
 import { ErrorMessage } from '../kit/message';
 
 /** Says whether the setting owns a thing; shown at once, put back where it could not be kept. */
@@ -20,7 +20,7 @@ export function OwnTick({ word, owned, label = 'We own one' }: { word: string; o
             const next = e.target.checked;
             begin(async () => {
               show(next);
-              const answer = await own(word, next);
+              const answer = await keepProp(word, next);
               setError(answer.ok ? '' : answer.error);
             });
           }}

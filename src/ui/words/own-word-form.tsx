@@ -2,10 +2,10 @@
 
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
-import { keepOwnWord, lookUpWord, tappedSounds } from '@/app/word-actions';
+import { keepOwnWord, lookUpWord, tappedSounds } from '@/actions/words';
 import type { OwnWordInput } from '@/core/formats/schemas';
 import { CAUTIONS, type Caution } from '@/core/lexicon/entry';
-import type { ProposedSounds, WordProposal } from '@/server/own-words';
+import type { ProposedSounds, WordProposal } from '@/server/words/own-words';
 import { BounceLine } from '../kit/bounce-line';
 import { CAUTION_WORDS } from '../kit/cautions';
 import { ErrorMessage } from '../kit/message';

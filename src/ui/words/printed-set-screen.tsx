@@ -1,5 +1,5 @@
 import Link from 'next/link';
-import type { PrintedSet } from '@/server/printed-set';
+import type { PrintedSet } from '@/server/words/printed-set';
 import { BounceLine } from '../kit/bounce-line';
 import { CautionMark } from '../kit/cautions';
 import { PictureCards } from './picture-cards';

@@ -2,7 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
-import { removeTheWord } from '@/app/word-actions';
+import { removeOwnWord } from '@/actions/words';
 import { Dialog } from '../kit/dialog';
 import { ErrorMessage } from '../kit/message';
 
@@ -34,7 +34,7 @@ export function RemoveWord({ word }: { word: string }) {
           disabled={busy}
           onClick={() =>
             begin(async () => {
-              const answer = await removeTheWord(word);
+              const answer = await removeOwnWord(word);
               if (answer.ok) router.push('/words');
               else setError(answer.error);
             })

@@ -21,7 +21,7 @@ import { GripVertical, RefreshCw, X } from 'lucide-react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState, useTransition } from 'react';
-import { keepSet } from '@/app/word-actions';
+import { keepSet } from '@/actions/words';
 import type { Choice } from '@/core/formats/schemas';
 import { ErrorMessage } from '../kit/message';
 import { StartForm } from '../today/start-form';

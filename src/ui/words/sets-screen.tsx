@@ -4,8 +4,8 @@ import { format } from 'date-fns';
 import { Copy, FileDown, Printer, Trash2 } from 'lucide-react';
 import Link from 'next/link';
 import { useState, useTransition } from 'react';
-import { copyTheSet, eraseTheSet } from '@/app/word-actions';
-import type { SavedSet } from '@/server/word-sets';
+import { copySet, eraseSet } from '@/actions/words';
+import type { SavedSet } from '@/server/words/word-sets';
 import { Dialog } from '../kit/dialog';
 import { Empty, ErrorMessage } from '../kit/message';
 import { ImportSet } from './import-set';
@@ -80,7 +80,7 @@ export function SetsScreen({ sets }: { sets: readonly SavedSet[] }) {
                   disabled={busy}
                   onClick={() =>
                     begin(async () => {
-                      const a = await copyTheSet(set.id);
+                      const a = await copySet(set.id);
                       setError(a.ok ? '' : a.error);
                     })
                   }
@@ -121,7 +121,7 @@ export function SetsScreen({ sets }: { sets: readonly SavedSet[] }) {
           disabled={busy}
           onClick={() =>
             begin(async () => {
-              const a = await eraseTheSet(erasing!.id);
+              const a = await eraseSet(erasing!.id);
               setError(a.ok ? '' : a.error);
               setErasing(null);
             })

@@ -1,5 +1,5 @@
 import Link from 'next/link';
-import type { ShelfSound } from '@/server/props';
+import type { ShelfSound } from '@/server/words/props';
 import { CautionMark } from '../kit/cautions';
 import { Picture } from '../kit/picture';
 import { OwnTick } from './own-tick';

@@ -1,7 +1,7 @@
 import { format } from 'date-fns';
 import Link from 'next/link';
 import type { Change } from '@/core/lexicon/neighbours';
-import type { WordPage } from '@/server/word-page';
+import type { WordPage } from '@/server/words/word-page';
 import { BounceLine } from '../kit/bounce-line';
 import { CautionMark, CAUTION_WORDS } from '../kit/cautions';
 import { Picture } from '../kit/picture';

@@ -17,9 +17,9 @@ import {
 import { PLACES, type SoundPlace } from '@/core/lexicon/word-index';
 import { labelOf, makingOf } from '@/core/phonology/sounds';
 import { SET_SIZE } from '@/core/sessions/turns';
-import type { Group } from '@/server/groups';
-import type { SavedSet } from '@/server/word-sets';
-import type { ShownWord, WordsFound } from '@/server/words';
+import type { Group } from '@/server/people/groups';
+import type { SavedSet } from '@/server/words/word-sets';
+import type { ShownWord, WordsFound } from '@/server/words/words';
 import { BounceLine } from '../kit/bounce-line';
 import { Picture } from '../kit/picture';
 import { Pill, PillCount } from '../kit/pill';

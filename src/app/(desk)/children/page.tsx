@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import { currentGroup } from '@/app/current-group';
+import { currentGroup } from '@/actions/current-group';
 import { guarded } from '@/app/guarded';
 import { CHILD_PLACES, SubNav } from '@/ui/kit/sub-nav';
 import { ChildrenScreen } from '@/ui/children/children-screen';

@@ -1,8 +1,8 @@
 import type { Metadata } from 'next';
 import Link from 'next/link';
-import { currentGroup } from '@/app/current-group';
+import { currentGroup } from '@/actions/current-group';
 import { guarded } from '@/app/guarded';
-import { listSessions } from '@/server/look-back';
+import { listSessions } from '@/server/sessions/look-back';
 import { Empty } from '@/ui/kit/message';
 import { SessionLines } from '@/ui/look-back/session-lines';
 

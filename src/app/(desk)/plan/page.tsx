@@ -1,8 +1,8 @@
 import type { Metadata } from 'next';
-import { currentGroup } from '@/app/current-group';
+import { currentGroup } from '@/actions/current-group';
 import { guarded } from '@/app/guarded';
-import { catalogue } from '@/server/catalogue';
-import { listPlans } from '@/server/plans';
+import { catalogue } from '@/server/plans/catalogue';
+import { listPlans } from '@/server/plans/plans';
 import { PlansScreen } from '@/ui/plan/plans-screen';
 
 export const metadata: Metadata = { title: 'Plan' };

@@ -1,13 +1,13 @@
 import type { Metadata } from 'next';
-import { currentGroup } from '@/app/current-group';
+import { currentGroup } from '@/actions/current-group';
 import { guarded } from '@/app/guarded';
 import { MAIN_ACCENTS, type AccentId } from '@/core/phonology/accents';
 import { consonantPad, vowelPad } from '@/core/phonology/pad';
 import { makingOf } from '@/core/phonology/sounds';
-import { examplesOfCounting } from '@/server/counting-examples';
-import { databaseFile } from '@/server/database';
-import { getProgressSettings, getSettings } from '@/server/settings';
-import { taughtSounds } from '@/server/taught';
+import { examplesOfCounting } from '@/server/words/counting-examples';
+import { databaseFile } from '@/server/storage/database';
+import { getProgressSettings, getSettings } from '@/server/setting/settings';
+import { taughtSounds } from '@/server/words/taught';
 import { LookChoice } from '@/ui/settings/look-choice';
 import { ProgressForm } from '@/ui/settings/progress-form';
 import { SettingsForm } from '@/ui/settings/settings-form';

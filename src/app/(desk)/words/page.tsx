@@ -1,9 +1,9 @@
 import type { Metadata } from 'next';
-import { currentGroup } from '@/app/current-group';
+import { currentGroup } from '@/actions/current-group';
 import { guarded } from '@/app/guarded';
 import { wordsSchema } from '@/core/formats/schemas';
-import { savedSet } from '@/server/word-sets';
-import { findWords } from '@/server/words';
+import { savedSet } from '@/server/words/word-sets';
+import { findWords } from '@/server/words/words';
 import { SubNav, WORD_PLACES } from '@/ui/kit/sub-nav';
 import { WordsScreen } from '@/ui/words/words-screen';
 

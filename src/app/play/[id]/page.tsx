@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import { guarded } from '@/app/guarded';
-import { playSession } from '@/server/play-session';
+import { playSession } from '@/server/sessions/play-session';
 import { PlayScreen } from '@/ui/play/play-screen';
 
 export const metadata: Metadata = { title: 'Play' };

@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { guarded } from '@/app/guarded';
 import { capital } from '@/core/in-words';
-import { childPage, patternWords } from '@/server/child-page';
+import { childPage, patternWords } from '@/server/children/child-page';
 import { ChildScreen } from '@/ui/children/child-screen';
 
 export const metadata: Metadata = { title: 'A child' };

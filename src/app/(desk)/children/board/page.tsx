@@ -1,10 +1,10 @@
 import type { Metadata } from 'next';
-import { currentGroup } from '@/app/current-group';
+import { currentGroup } from '@/actions/current-group';
 import { guarded } from '@/app/guarded';
 import { LADDERS } from '@/core/progress/ladders';
-import { boardRows } from '@/server/board';
+import { boardRows } from '@/server/children/board';
 import { PLAIN_ERRS } from '@/core/progress/rule';
-import { getProgressSettings } from '@/server/settings';
+import { getProgressSettings } from '@/server/setting/settings';
 import { BoardScreen } from '@/ui/children/board-screen';
 import { CHILD_PLACES, SubNav } from '@/ui/kit/sub-nav';
 

@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
-import { currentGroup } from '@/app/current-group';
+import { currentGroup } from '@/actions/current-group';
 import { guarded } from '@/app/guarded';
-import { earsOf } from '@/server/ears';
+import { earsOf } from '@/server/sessions/ears';
 import { EarsScreen } from '@/ui/children/ears-screen';
 import { CHILD_PLACES, SubNav } from '@/ui/kit/sub-nav';
 

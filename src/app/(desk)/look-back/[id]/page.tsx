@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import { guarded } from '@/app/guarded';
-import { lookBack } from '@/server/look-back';
+import { lookBack } from '@/server/sessions/look-back';
 import { LookBackScreen } from '@/ui/look-back/look-back-screen';
 
 export const metadata: Metadata = { title: 'Look back' };

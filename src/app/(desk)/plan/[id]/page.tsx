@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { guarded } from '@/app/guarded';
-import { catalogue } from '@/server/catalogue';
-import { openPlan } from '@/server/plans';
+import { catalogue } from '@/server/plans/catalogue';
+import { openPlan } from '@/server/plans/plans';
 import { PlanScreen } from '@/ui/plan/plan-screen';
 
 export const metadata: Metadata = { title: 'Plan' };

@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import { guarded } from '@/app/guarded';
-import { soundPage } from '@/server/sounds';
+import { soundPage } from '@/server/words/sounds';
 import { SoundScreen } from '@/ui/sounds/sound-screen';
 
 interface Props {

@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
-import { currentGroup } from '@/app/current-group';
+import { currentGroup } from '@/actions/current-group';
 import { guarded } from '@/app/guarded';
-import { wordPage } from '@/server/word-page';
+import { wordPage } from '@/server/words/word-page';
 import { SubNav, WORD_PLACES } from '@/ui/kit/sub-nav';
 import { WordPageScreen } from '@/ui/words/word-page-screen';
 

@@ -1,8 +1,8 @@
 import type { Metadata } from 'next';
 import { guarded } from '@/app/guarded';
 import { consonantPad, vowelPad } from '@/core/phonology/pad';
-import { ownWordInput } from '@/server/own-words';
-import { getSettings } from '@/server/settings';
+import { ownWordInput } from '@/server/words/own-words';
+import { getSettings } from '@/server/setting/settings';
 import { SubNav, WORD_PLACES } from '@/ui/kit/sub-nav';
 import { OwnWordForm } from '@/ui/words/own-word-form';
 

@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import { guarded } from '@/app/guarded';
-import { listSets } from '@/server/word-sets';
+import { listSets } from '@/server/words/word-sets';
 import { SubNav, WORD_PLACES } from '@/ui/kit/sub-nav';
 import { SetsScreen } from '@/ui/words/sets-screen';
 

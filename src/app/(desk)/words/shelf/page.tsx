@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import { guarded } from '@/app/guarded';
-import { shelf } from '@/server/props';
+import { shelf } from '@/server/words/props';
 import { SubNav, WORD_PLACES } from '@/ui/kit/sub-nav';
 import { ShelfScreen } from '@/ui/words/shelf-screen';
 

@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import { guarded } from '@/app/guarded';
-import { childPaper } from '@/server/child-paper';
+import { childPaper } from '@/server/children/child-paper';
 import { ChildPaperScreen } from '@/ui/children/child-paper-screen';
 
 export const metadata: Metadata = { title: 'A page on a child' };

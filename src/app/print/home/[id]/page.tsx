@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import { guarded } from '@/app/guarded';
-import { homePaper } from '@/server/home-page';
+import { homePaper } from '@/server/sessions/home-page';
 import { HomePaperScreen } from '@/ui/look-back/home-paper-screen';
 
 export const metadata: Metadata = { title: 'A page for families' };

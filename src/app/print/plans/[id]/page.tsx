@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import { guarded } from '@/app/guarded';
-import { printedPlan } from '@/server/printed-plan';
+import { printedPlan } from '@/server/plans/printed-plan';
 import { PAPERS, PrintedPlanScreen } from '@/ui/plan/printed-plan-screen';
 
 export const metadata: Metadata = { title: 'Print a plan' };

@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import { guarded } from '@/app/guarded';
-import { printedSet } from '@/server/printed-set';
+import { printedSet } from '@/server/words/printed-set';
 import { PrintedSetScreen } from '@/ui/words/printed-set-screen';
 
 export const metadata: Metadata = { title: 'Print a word set' };

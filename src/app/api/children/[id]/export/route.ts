@@ -1,5 +1,5 @@
 import { download } from '@/app/download';
-import { childDownload, isChildForm } from '@/server/child-file';
+import { childDownload, isChildForm } from '@/server/children/child-file';
 
 /** Everything about a child as a file: `?as=csv` or `?as=json`. */
 export async function GET(request: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> {

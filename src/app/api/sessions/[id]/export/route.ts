@@ -1,7 +1,7 @@
 import { format } from 'date-fns';
-import { jsonError } from '@/app/answer';
+import { jsonError } from '@/actions/answer';
 import { toCsv } from '@/core/formats/session-export';
-import { exportOf, lookBack } from '@/server/look-back';
+import { exportOf, lookBack } from '@/server/sessions/look-back';
 
 const FORMS = {
   csv: { type: 'text/csv; charset=utf-8', write: toCsv },

@@ -1,5 +1,5 @@
 import { download } from '@/app/download';
-import { homePaper } from '@/server/home-page';
+import { homePaper } from '@/server/sessions/home-page';
 
 /** The page for families as plain text. */
 export const GET = async (_: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> =>

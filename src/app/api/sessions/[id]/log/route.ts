@@ -1,7 +1,7 @@
-import { jsonError } from '@/app/answer';
+import { jsonError } from '@/actions/answer';
 import { explain, logBodySchema } from '@/core/formats/schemas';
-import { appendLog } from '@/server/append-log';
-import { Problem } from '@/server/problems';
+import { appendLog } from '@/server/record/append-log';
+import { Problem } from '@/server/storage/problems';
 
 /** Takes what a device has in its outbox and answers with the whole log. Sending twice changes nothing. */
 export async function POST(request: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> {

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { download } from '@/app/download';
-import { exportSet } from '@/server/word-sets';
+import { exportSet } from '@/server/words/word-sets';
 
 const TYPES = { csv: 'text/csv; charset=utf-8', json: 'application/json; charset=utf-8' } as const;
 

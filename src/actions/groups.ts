@@ -1,0 +1,79 @@
+'use server';
+
+import { revalidatePath } from 'next/cache';
+import { cookies } from 'next/headers';
+import type { NamesRead } from '@/core/formats/names';
+import { idSchema } from '@/core/formats/schemas';
+import * as people from '@/server/people/groups';
+import { formAnswer, type FormState } from './answer';
+import { GROUP_COOKIE } from './current-group';
+import { textOf } from './form';
+
+const COOKIE = { httpOnly: true, sameSite: 'lax', maxAge: 31_536_000, path: '/' } as const;
+
+async function remember(groupId: string): Promise<void> {
+  (await cookies()).set(GROUP_COOKIE, groupId, COOKIE);
+}
+
+export async function chooseGroup(form: FormData): Promise<void> {
+  const id = idSchema.safeParse(form.get('groupId'));
+  if (id.success) await remember(id.data);
+  revalidatePath('/', 'layout');
+}
+
+export async function newGroup(_: FormState, form: FormData): Promise<FormState> {
+  const name = textOf(form, 'name');
+  return formAnswer(async () => {
+    const group = await people.addGroup(name);
+    await remember(group.id);
+    return { said: `${group.name} is ready.` };
+  }, name);
+}
+
+/** What is said after names were added; empty where none was. */
+function added({ names, doubles }: Pick<NamesRead, 'names' | 'doubles'>): string {
+  if (!names.length) return '';
+  const who = names.length === 1 ? names[0] : `${names.length} children`;
+  const double = `${doubles.join(', ')}: that name is here twice. A letter of the surname would tell them apart.`;
+  return `Added ${who}.${doubles.length ? ` ${double}` : ''}`;
+}
+
+export async function newChildren(_: FormState, form: FormData): Promise<FormState> {
+  const text = textOf(form, 'names');
+  return formAnswer(async () => {
+    const read = await people.addChildren(textOf(form, 'groupId'), text);
+    const said = added(read);
+    if (read.problems.length) {
+      return {
+        ...(said ? { said } : {}),
+        error: read.problems.map((p) => `Line ${p.line}: ${p.why}`).join(' '),
+        kept: read.problems.map((p) => p.text).join('\n'),
+      };
+    }
+    return said ? { said } : { error: 'Type at least one name.' };
+  }, text);
+}
+
+export async function renameChild(childId: string, name: string): Promise<FormState> {
+  return formAnswer(() => people.renameChild(childId, name), name);
+}
+
+export async function renameGroup(groupId: string, name: string): Promise<FormState> {
+  return formAnswer(() => people.renameGroup(groupId, name), name);
+}
+
+export async function eraseGroup(groupId: string): Promise<FormState> {
+  return formAnswer(() => people.eraseGroup(groupId));
+}
+
+export async function markAway(childId: string, away: boolean): Promise<FormState> {
+  return formAnswer(() => people.setAway(childId, away));
+}
+
+export async function keepOwnWay(childId: string, way: unknown): Promise<FormState> {
+  return formAnswer(() => people.setOwnWay(childId, way));
+}
+
+export async function eraseChild(childId: string): Promise<FormState> {
+  return formAnswer(() => people.eraseChild(childId));
+}

@@ -1,0 +1,60 @@
+'use server';
+
+import { z } from 'zod';
+import { correctionSchema, idSchema, startSchema } from '@/core/formats/schemas';
+import { startStep } from '@/server/plans/start-step';
+import { appendLog } from '@/server/record/append-log';
+import { judgeSaid } from '@/server/sessions/judge-said';
+import { correctionOf, lookBack } from '@/server/sessions/look-back';
+import { startWords } from '@/server/sessions/start-session';
+import { answer, formAnswer, goTo, type Answer, type FormState } from './answer';
+import { filledIn } from './form';
+
+/** Starts a session of a word set. */
+export async function start(_: FormState, form: FormData): Promise<FormState> {
+  return goTo(async () => `/play/${await startWords(startSchema.parse(filledIn(form)))}`);
+}
+
+/** Starts a session of one step with these children. */
+export async function playStep(
+  groupId: unknown,
+  ladder: unknown,
+  rung: unknown,
+  children: unknown,
+): Promise<FormState> {
+  return goTo(async () => {
+    const step = { ladder: z.string().parse(ladder), rung: z.string().parse(rung) };
+    const playing = z.array(idSchema).min(1).max(60).parse(children);
+    return `/play/${await startStep(idSchema.parse(groupId), step, playing)}`;
+  });
+}
+
+/** Puts a mark right in Look back. */
+export async function correct(sessionId: string, change: unknown): Promise<FormState> {
+  return formAnswer(async () => {
+    const correction = correctionSchema.parse(change);
+    const { answers } = await lookBack(sessionId);
+    // The same correction sent twice finds its answer corrected already.
+    if (answers.some((a) => a.id === correction.newId)) return { said: 'Corrected.' };
+    const entry = correctionOf(answers, correction);
+    if (!entry) return { error: 'That answer has been changed meanwhile. Look again before you correct it.' };
+    await appendLog(sessionId, [entry]);
+    return { said: 'Corrected.' };
+  });
+}
+
+const text = z.string().max(300_000).catch('');
+const round = z.int().min(0).max(9).catch(0);
+
+/** What the core says of an answer that was typed. */
+export async function judgeTyped(
+  sessionId: unknown,
+  roundNumber: unknown,
+  key: unknown,
+  typed: unknown,
+): Promise<Answer<Awaited<ReturnType<typeof judgeSaid>>>> {
+  return answer(
+    () => judgeSaid(text.parse(sessionId), round.parse(roundNumber), text.parse(key), text.parse(typed)),
+    false,
+  );
+}

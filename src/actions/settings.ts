@@ -1,0 +1,23 @@
+'use server';
+
+import { progressSettingsSchema, settingsSchema } from '@/core/formats/schemas';
+import { CONVENTION_IDS } from '@/core/phonology/conventions';
+import { saveProgressSettings, saveSettings } from '@/server/setting/settings';
+import { formAnswer, type FormState } from './answer';
+
+const KEPT = 'Kept. Words are counted this way from now on; sessions already played keep their own counts.';
+
+export async function keepSettings(_: FormState, form: FormData): Promise<FormState> {
+  return formAnswer(async () => {
+    const conventions = Object.fromEntries(CONVENTION_IDS.map((id) => [id, form.get(id) === 'one']));
+    await saveSettings(settingsSchema.parse({ accent: form.get('accent'), conventions }));
+    return { said: KEPT };
+  });
+}
+
+export async function keepProgressSettings(_: FormState, form: FormData): Promise<FormState> {
+  return formAnswer(async () => {
+    await saveProgressSettings(progressSettingsSchema.parse(Object.fromEntries(form)));
+    return { said: 'Kept.' };
+  });
+}

@@ -1,0 +1,64 @@
+'use server';
+
+import { z } from 'zod';
+import * as ownWords from '@/server/words/own-words';
+import { setOwned } from '@/server/words/props';
+import { saveTaught } from '@/server/words/taught';
+import * as sets from '@/server/words/word-sets';
+import { answer, type Answer } from './answer';
+
+const text = z.string().max(300_000).catch('');
+const words = z.array(z.string().max(40)).max(200).catch([]);
+const taps = z.array(z.string().max(10)).max(40).catch([]);
+const beat = z.int().min(0).max(12).catch(0);
+
+export async function keepSet(name: unknown, list: unknown, id?: unknown): Promise<Answer<string>> {
+  const set = { name: text.parse(name), words: words.parse(list) };
+  return answer(() => sets.saveSet(set, id === undefined ? undefined : text.parse(id)));
+}
+
+export async function copySet(id: unknown): Promise<Answer<string>> {
+  return answer(() => sets.copySet(text.parse(id)));
+}
+
+export async function eraseSet(id: unknown): Promise<Answer<void>> {
+  return answer(() => sets.eraseSet(text.parse(id)));
+}
+
+export async function lookAtFile(content: unknown, name: unknown): Promise<Answer<sets.ImportReport>> {
+  return answer(() => sets.reportOnFile(text.parse(content), text.parse(name)), false);
+}
+
+export async function importFile(content: unknown, name: unknown): Promise<Answer<string>> {
+  return answer(() => sets.importSet(text.parse(content), text.parse(name)));
+}
+
+export async function lookUpWord(typed: unknown): Promise<Answer<ownWords.WordProposal>> {
+  return answer(() => ownWords.proposeWord(text.parse(typed)), false);
+}
+
+/** The word that was typed with the sounds that were tapped; `strong` is the beat said strongest, from 0. */
+export async function tappedSounds(
+  typed: unknown,
+  keys: unknown,
+  strong: unknown,
+): Promise<Answer<Awaited<ReturnType<typeof ownWords.soundsFromTaps>>>> {
+  return answer(() => ownWords.soundsFromTaps(text.parse(typed), taps.parse(keys), beat.parse(strong)), false);
+}
+
+export async function keepOwnWord(own: unknown): Promise<Answer<string>> {
+  return answer(() => ownWords.saveOwnWord(own));
+}
+
+export async function removeOwnWord(word: unknown): Promise<Answer<void>> {
+  return answer(() => ownWords.removeOwnWord(text.parse(word)));
+}
+
+/** Notes whether the setting owns the thing a word names. */
+export async function keepProp(word: unknown, owned: unknown): Promise<Answer<void>> {
+  return answer(() => setOwned(text.parse(word), owned === true));
+}
+
+export async function keepTaught(groupId: unknown, sounds: unknown): Promise<Answer<void>> {
+  return answer(() => saveTaught(text.parse(groupId), sounds));
+}

@@ -1,0 +1,87 @@
+import { canJudge, judge, luckOf } from '../answers/judge';
+import { chunksOf, soundsSaid } from '../answers/said';
+import { material } from './bank';
+import type { AccentId } from '../phonology/accents';
+import { describe, expect, test } from 'vitest';
+import { generate } from '../games/generate';
+import { TASKS } from '../games';
+import type { Item } from '../games/item';
+import { readKey } from '../games/spec';
+import type { Step, Task } from '../games/task';
+import { JUDGES } from './rejudge';
+
+const SEEDS = 200;
+const SIZE = 4;
+/** Sets of these hang together: a word stands in more than one item. */
+const CHAINED: ReadonlySet<string> = new Set(['chain', 'recall', 'recall-back']);
+
+const judgedOnce = new Set<string>();
+
+/** What is wrong with a set, or null. */
+function fault(items: readonly Item[], task: Task, step: Step, accent: AccentId): string | null {
+  const rude = material(accent).guard;
+  for (const item of items) {
+    const wrong = JUDGES[task.id]!(item, step, accent);
+    if (wrong) return `“${item.key}”: ${wrong}`;
+    const said = [
+      item.words.map((w) => w.marks.map((m) => m.ipa)),
+      item.judged.by === 'sounds' ? [item.judged.sounds] : [],
+      item.judged.by === 'choice' ? [] : item.likely.filter((l) => l.show !== null).map((l) => soundsSaid(l.said)),
+    ].flat();
+    if (said.some((ipa) => rude(ipa))) return `“${item.key}” sounds rude`;
+    // The judge makes the same of every likely answer as its chip says.
+    // Once for each item: sets share many.
+    const once = `${accent} ${item.task} ${item.step} ${item.key}`;
+    const unlike =
+      canJudge(item.judged) && !judgedOnce.has(once)
+        ? item.likely.find(
+            (l) => l.said && judge({ judged: item.judged, marks: item.marks }, chunksOf(l.said)).outcome !== l.outcome,
+          )
+        : undefined;
+    judgedOnce.add(once);
+    if (unlike) return `“${item.key}”: the judge does not agree with “${unlike.note}” (${unlike.said})`;
+    if (
+      item.judged.by === 'choice' &&
+      item.likely.some((l, i) => (l.outcome === 'on-own') !== (item.judged.by === 'choice' && i === item.judged.right))
+    )
+      return `“${item.key}”: a choice is marked the wrong way`;
+    if (/\{\w+\}/.test(item.say)) return `“${item.key}” leaves a slot open: ${item.say}`;
+  }
+  if (items.some((item, i) => i > 0 && !task.inOrder && item.difficulty < items[i - 1]!.difficulty))
+    return 'not from easy to hard';
+  const names = items.flatMap((item) => readKey(item.key).words);
+  if (!CHAINED.has(task.id) && new Set(names).size !== names.length) return `a word twice: ${names.join(' ')}`;
+  if (new Set(items.map((i) => i.key)).size !== items.length) return 'an item twice';
+  if (
+    items.some(
+      (item, i) => luckOf(item.judged) > 0 && i >= 3 && items.slice(i - 3, i).every((o) => o.kind === item.kind),
+    )
+  )
+    return 'more than three like answers in a row';
+  return null;
+}
+
+// Two hundred seeded sets of every task and step in every accent, each item judged again from the transcription lines alone
+// (testing/rejudge); a failure says which seed makes it again.
+export const judgeEveryGame = (accent: AccentId): unknown =>
+  describe(`every game, judged a second time (${accent})`, () => {
+    test.each(TASKS.map((task) => [task.id, task] as const))(
+      '%s',
+      (_, task) => {
+        const made = material(accent);
+        for (const step of task.steps) {
+          let items = 0;
+          for (let seed = 1; seed <= SEEDS; seed += 1) {
+            const set = generate(task, step, made, { size: SIZE, seed, contested: seed % 2 === 0 });
+            items += set.items.length;
+            const wrong = fault(set.items, task, step, accent);
+            if (wrong) expect.fail(`${task.id}, step ${step.id}, ${accent}, seed ${seed}: ${wrong}`);
+          }
+          expect(items / SEEDS, `${task.id} ${step.id} makes enough`).toBeGreaterThan(
+            SIZE * 0.9 - (step.count === 3 && CHAINED.has(task.id) ? 1 : 0),
+          );
+        }
+      },
+      240_000,
+    );
+  });

@@ -1,0 +1,16 @@
+import type { AccentId } from '../phonology/accents';
+import { formEntry, type Ending } from '../lexicon/endings';
+import { realise } from '../lexicon/entry';
+import { bank } from './bank';
+
+/** How a word with an ending is said, by the rule. */
+export const said = (base: string, ending: Ending, accent: AccentId): string =>
+  realise(
+    formEntry(
+      { form: `${base}${ending}`, base, ending },
+      bank.find((e) => e.word === base)!,
+    ),
+    accent,
+  )
+    .map((s) => s.ipa)
+    .join(' ');

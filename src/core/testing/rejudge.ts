@@ -1,0 +1,446 @@
+import { readFileSync } from 'node:fs';
+import { accentOf, realiseSegments, type AccentId } from '../phonology/accents';
+import { parseTranscription } from '../phonology/transcription';
+import type { Item } from '../games/item';
+import type { Step } from '../games/task';
+
+/**
+ * A second opinion on every item, worked out from the transcription lines of the word bank and nothing that generators
+ * use: no neighbour graph, no rhyme classes, no traits. Each judge gives a fault in words, or null.
+ */
+
+interface Raw {
+  readonly line: string;
+  readonly own: Readonly<Record<string, string>>;
+  readonly sentence: string;
+  readonly meaning: string;
+  readonly picture: boolean;
+  readonly doubt: boolean;
+}
+
+const raws = new Map<string, Raw>();
+for (const row of readFileSync('lexicon/words.tsv', 'utf8').split('\n').slice(1).filter(Boolean)) {
+  const [word = '', line = '', , , meaning = '', sentence = '', own = '', picture = '', , , doubt = ''] =
+    row.split('\t');
+  raws.set(word, {
+    line,
+    own: Object.fromEntries(
+      own
+        .split(';')
+        .filter(Boolean)
+        .map((p) => p.split('=') as [string, string]),
+    ),
+    sentence,
+    meaning,
+    picture: picture !== '',
+    doubt: doubt !== '',
+  });
+}
+
+interface Heard {
+  readonly ipa: readonly string[];
+  readonly vowel: readonly boolean[];
+  readonly beats: number;
+  readonly rime: string;
+  readonly onset: string;
+  readonly beat: readonly number[];
+}
+const cache = new Map<string, Heard>();
+
+/** A word as an accent says it; undefined for one that is not in the bank. */
+export function hear(word: string, accent: AccentId): Heard | undefined {
+  const key = `${accent} ${word}`;
+  const known = cache.get(key);
+  if (known) return known;
+  const raw = raws.get(word);
+  if (!raw) return undefined;
+  const line = raw.own[accent] ?? raw.own[accentOf(accent).variantOf ?? ''] ?? raw.line;
+  const segments = parseTranscription(line);
+  const sounds = realiseSegments(segments, accentOf(accent));
+  const ipa = sounds.map((s) => s.ipa);
+  const vowel = sounds.map((s) => s.vowel);
+  // The last vowel that is stressed at all; a word of one beat has one.
+  let from = -1;
+  sounds.forEach((s, i) => {
+    if (s.vowel && (segments[s.segment]!.stress !== 'none' || new Set(segments.map((x) => x.syllable)).size === 1))
+      from = i;
+  });
+  if (from < 0) from = vowel.indexOf(true);
+  while (from > 0 && vowel[from - 1] && sounds[from - 1]!.syllable === sounds[from]!.syllable) from -= 1;
+  let start = from;
+  while (start > 0 && !vowel[start - 1] && sounds[start - 1]!.syllable === sounds[from]!.syllable) start -= 1;
+  const made: Heard = {
+    ipa,
+    vowel,
+    beats: new Set(segments.map((s) => s.syllable)).size,
+    rime: ipa.slice(from).join(' '),
+    onset: ipa.slice(start, from).join(' '),
+    beat: sounds.map((s) => s.syllable),
+  };
+  cache.set(key, made);
+  return made;
+}
+
+const rhyme = (a: Heard, b: Heard): boolean => a.rime === b.rime && a.onset !== b.onset;
+const same = (a: readonly string[], b: readonly string[]): boolean => a.join(' ') === b.join(' ');
+
+/** Every word or form and its sounds, for knowing a real word when one is left. */
+const wordOfSounds = new Map<AccentId, Set<string>>();
+function isWord(ipa: readonly string[], accent: AccentId): boolean {
+  if (!wordOfSounds.has(accent))
+    wordOfSounds.set(accent, new Set([...raws.keys()].map((w) => hear(w, accent)!.ipa.join(' '))));
+  return wordOfSounds.get(accent)!.has(ipa.join(' '));
+}
+
+type Judge = (item: Item, step: Step, accent: AccentId) => string | null;
+const all = (...faults: (readonly [boolean, string])[]): string | null => faults.find(([holds]) => !holds)?.[1] ?? null;
+const heads = (item: Item, accent: AccentId): Heard[] => item.words.map((w) => hear(w.word, accent)!);
+const chosen = (item: Item): string => (item.judged.by === 'choice' ? item.judged.choices[item.judged.right]! : '');
+const sounds = (item: Item): readonly string[] => (item.judged.by === 'sounds' ? item.judged.sounds : []);
+const inStep = (n: number, step: Step): boolean =>
+  step.count === undefined || (n >= step.count && n <= (step.most ?? step.count));
+/** Sounds the item names, from its key alone. */
+const named = (item: Item): string[] => [...item.key.matchAll(/\/([^/ ]+)\//g)].map((m) => m[1]!);
+const placeNamed = (item: Item): number => Number(/@(\d+)/.exec(item.key)?.[1] ?? NaN);
+const apartBy = (a: readonly string[], b: readonly string[]): number =>
+  a.length === b.length ? a.filter((x, i) => x !== b[i]).length : NaN;
+const longerBy = (short: readonly string[], long: readonly string[]): number[] =>
+  long.flatMap((_, i) =>
+    same(
+      long.filter((_x, j) => j !== i),
+      short,
+    )
+      ? [i]
+      : [],
+  );
+const clustered = (h: Heard, at: number): boolean =>
+  [at - 1, at + 1].some((i) => i >= 0 && i < h.ipa.length && !h.vowel[i] && !h.vowel[at] && h.beat[i] === h.beat[at]);
+
+const rhymeFoil = (a: Heard, b: Heard, foil: string | undefined): boolean => {
+  const coda = (h: Heard): string => h.rime.split(' ').slice(1).join(' ');
+  const vowel = (h: Heard): string => h.rime.split(' ')[0]!;
+  if (foil === 'same-ends') return a.onset === b.onset && coda(a) === coda(b) && vowel(a) !== vowel(b);
+  if (foil === 'same-vowel') return vowel(a) === vowel(b) && a.ipa[0] !== b.ipa[0] && a.rime !== b.rime;
+  if (foil === 'same-start') return a.ipa[0] === b.ipa[0] && vowel(a) !== vowel(b);
+  return a.ipa[0] !== b.ipa[0] && vowel(a) !== vowel(b) && a.ipa.at(-1) !== b.ipa.at(-1);
+};
+
+const oddOne =
+  (of: (h: Heard) => string): Judge =>
+  (item, step, accent) => {
+    const row = heads(item, accent);
+    const counts = row.map((h) => row.filter((o) => of(o) === of(h)).length);
+    const odd = counts.indexOf(1);
+    return all(
+      [row.length === step.choices, 'as many words as the step says'],
+      [
+        counts.filter((n) => n === 1).length === 1 &&
+          counts.filter((n) => n === row.length - 1).length === row.length - 1,
+        'just one is odd',
+      ],
+      [item.words[odd]?.word === chosen(item), 'the odd one is the answer'],
+    );
+  };
+
+const blend: Judge = (item, step, accent) => {
+  const [h] = heads(item, accent);
+  return all(
+    [same(sounds(item), h!.ipa), 'the answer is the word'],
+    [step.unit !== undefined || inStep(item.count, step), 'the number of sounds'],
+    [step.unit !== 'syllable' || h!.beats === 2, 'the number of beats'],
+  );
+};
+const whole: Judge = (item, _step, accent) =>
+  all([
+    same(
+      item.marks.map((m) => m.ipa),
+      heads(item, accent)[0]!.ipa,
+    ),
+    'its sounds',
+  ]);
+const sayAt =
+  (at: (h: Heard) => number): Judge =>
+  (item, _step, accent) => {
+    const h = heads(item, accent)[0]!;
+    return all([same(sounds(item), [h.ipa[at(h)]!]), 'the sound at that place']);
+  };
+const changed: Judge = (item, step, accent) => {
+  const [from, to] = heads(item, accent);
+  const n = apartBy(from!.ipa, to!.ipa);
+  const at = from!.ipa.findIndex((s, i) => s !== to!.ipa[i]);
+  const grown =
+    from!.ipa.length !== to!.ipa.length &&
+    longerBy(
+      from!.ipa.length < to!.ipa.length ? from!.ipa : to!.ipa,
+      from!.ipa.length < to!.ipa.length ? to!.ipa : from!.ipa,
+    ).length > 0;
+  const last = from!.ipa.length - 1;
+  const place =
+    step.place === 'first'
+      ? at === 0
+      : step.place === 'last'
+        ? at === last
+        : step.place === 'middle'
+          ? at > 0 && at < last
+          : step.place === 'ends'
+            ? at === 0 || at === last
+            : true;
+  return all(
+    [n === 1 || (step.grow === true && grown), 'just one sound changed'],
+    [n !== 1 || place, 'at the place of the step'],
+    [same(item.judged.by === 'sounds' ? sounds(item) : to!.ipa, to!.ipa), 'the answer is the new word'],
+  );
+};
+const backwards: Judge = (item, _step, accent) => {
+  const [from, to] = heads(item, accent);
+  return all(
+    [same([...from!.ipa].sort(), [...to!.ipa].sort()) && !same(from!.ipa, to!.ipa), 'the same sounds in another order'],
+    [same(sounds(item), to!.ipa), 'the answer is the new word'],
+  );
+};
+const list: Judge = (item) => {
+  const entries = item.view.kind === 'list' ? item.view.entries : [];
+  const wanted = item.task === 'recall-back' ? [...entries].reverse() : entries;
+  return all(
+    [item.judged.by === 'list' && same(item.judged.entries, wanted), 'the list in its order'],
+    [new Set(entries).size === entries.length, 'nothing twice'],
+  );
+};
+const beats: Judge = (item, step, accent) => {
+  const h = heads(item, accent)[0]!;
+  const n = item.judged.by === 'number' ? item.judged.right : item.judged.by === 'parts' ? item.judged.count : h.beats;
+  return all([n === h.beats, 'the number of beats'], [inStep(h.beats, step), 'the beats of the step']);
+};
+
+/** A judge for each task; a task without one fails the tests. */
+export const JUDGES: Readonly<Record<string, Judge>> = {
+  'count-words': (item, step) => {
+    const n = raws.get(item.word)!.sentence.trim().split(/\s+/).length;
+    return all(
+      [item.judged.by === 'number' && item.judged.right === n, 'the number of words'],
+      [inStep(n, step), 'the words of the step'],
+    );
+  },
+  clap: beats,
+  split: beats,
+  join: (item, step, accent) =>
+    all(
+      [same(sounds(item), heads(item, accent)[0]!.ipa), 'the answer is the word'],
+      [inStep(heads(item, accent)[0]!.beats, step), 'the beats of the step'],
+    ),
+  'drop-beat': (item, step, accent) => {
+    const h = heads(item, accent)[0]!;
+    const left = sounds(item);
+    const ends =
+      step.place === 'first' ? same(h.ipa.slice(0, left.length), left) : same(h.ipa.slice(-left.length), left);
+    return all(
+      [ends && left.length < h.ipa.length, 'what is left is the start or the end of the word'],
+      [left.some((s) => h.ipa.some((x, i) => x === s && h.vowel[i])), 'what is left has a vowel'],
+      [
+        item.expected.includes('made-up') || step.result !== undefined || isWord(left, accent) || left.length > 0,
+        'a word is left',
+      ],
+    );
+  },
+  'rhyme-pairs': (item, step, accent) => {
+    const [a, b] = heads(item, accent);
+    return all(
+      [(chosen(item) === 'yes') === rhyme(a!, b!), 'yes where they rhyme'],
+      [chosen(item) === 'yes' || rhymeFoil(a!, b!, step.foil), 'the kind of foil'],
+      [!same(a!.ipa, b!.ipa), 'two words'],
+    );
+  },
+  'rhyme-odd': oddOne((h) => h.rime),
+  'rhyme-match': (item, step, accent) => {
+    const [first, ...choices] = heads(item, accent);
+    const right = choices.map((c) => rhyme(first!, c));
+    return all(
+      [right.filter(Boolean).length === 1, 'just one rhymes'],
+      [item.words[right.indexOf(true) + 1]!.word === chosen(item), 'it is the answer'],
+      [choices.length === step.choices, 'as many choices'],
+      [choices.every((c, i) => right[i] || rhymeFoil(first!, c, step.foil)), 'the kind of foil'],
+    );
+  },
+  'rhyme-say': (item, _step, accent) => {
+    const h = heads(item, accent)[0]!;
+    return all(
+      [item.expected.split(', ').every((w) => rhyme(h, hear(w, accent)!)), 'every word given rhymes'],
+      [
+        item.likely
+          .filter((l) => l.slip === 'same-start')
+          .every((l) => l.said.split('+')[0] === h.ipa[0] && !l.said.replaceAll('+', ' ').endsWith(h.rime)),
+        'the slip begins alike and does not rhyme',
+      ],
+    );
+  },
+  'first-sound': sayAt(() => 0),
+  'last-sound': sayAt((h) => h.ipa.length - 1),
+  'middle-sound': (item, _step, accent) => {
+    const h = heads(item, accent)[0]!;
+    return all(
+      [h.ipa.length === 3 && h.vowel[1] === true && !h.vowel[0] && !h.vowel[2], 'consonant, vowel, consonant'],
+      [same(sounds(item), [h.ipa[1]!]), 'its vowel'],
+    );
+  },
+  'shared-sound': (item, _step, accent) => {
+    const row = heads(item, accent);
+    return all(
+      [row.length === 3 && row.every((h) => h.ipa[0] === sounds(item)[0]), 'all begin so'],
+      [row.every((a, i) => row.every((b, j) => i === j || !rhyme(a, b))), 'none rhyme'],
+    );
+  },
+  clue: (item, _step, accent) =>
+    all(
+      [item.judged.by === 'begins' && item.judged.sound === heads(item, accent)[0]!.ipa[0], 'its first sound'],
+      [!raws.get(item.word)!.meaning.includes(item.word), 'the clue keeps the word'],
+    ),
+  thrice: (item, _step, accent) => {
+    const { ipa } = heads(item, accent)[0]!;
+    return all([same(sounds(item), [ipa[0]!, ipa[0]!, ipa[0]!, ...ipa]), 'three times, then the word']);
+  },
+  'same-first': (item, _step, accent) => {
+    const [a, b] = heads(item, accent);
+    return all(
+      [(chosen(item) === 'yes') === (a!.ipa[0] === b!.ipa[0]), 'yes where they begin alike'],
+      [!rhyme(a!, b!), 'they do not rhyme'],
+    );
+  },
+  sort: (item, _step, accent) =>
+    all([(chosen(item) === 'yes') === (heads(item, accent)[0]!.ipa[0] === named(item)[0]), 'yes where it begins so']),
+  'sound-odd': oddOne((h) => h.ipa[0]!),
+  anywhere: (item, _step, accent) =>
+    all([(chosen(item) === 'yes') === heads(item, accent)[0]!.ipa.includes(named(item)[0]!), 'yes where it is in it']),
+  where: (item, _step, accent) => {
+    const { ipa } = heads(item, accent)[0]!;
+    const at = ipa.flatMap((s, i) => (s === named(item)[0] ? [i] : []));
+    return all(
+      [at.length === 1, 'it is there once'],
+      [chosen(item) === (at[0] === 0 ? 'start' : at[0] === ipa.length - 1 ? 'end' : 'middle'), 'its place'],
+    );
+  },
+  catch: (item, step, accent) => {
+    const target = named(item)[0]!;
+    const words = item.view.kind === 'story' ? item.view.sentences.flat() : [];
+    const bare = (t: string): string => t.toLowerCase().replace(/[^a-z]/g, '');
+    // Words of the bank are judged by their sounds; of the rest, none may be a hit by its letter alone.
+    const wrong = words.find((w) => {
+      const h = hear(bare(w.text), accent);
+      return h && (h.ipa[0] === target) !== w.hit;
+    });
+    return all(
+      [!wrong, `“${wrong?.text}” is judged rightly`],
+      [item.view.kind === 'story' && item.view.sentences.length === step.count, 'as many sentences'],
+      [words.filter((w) => w.hit).length >= 2, 'something to catch'],
+    );
+  },
+  blending: blend,
+  segmenting: whole,
+  'blend-pictures': (item, step, accent) =>
+    all(
+      [item.words.every((w) => raws.get(w.word)!.picture), 'every word has a picture'],
+      [chosen(item) === item.word, 'the picture is the word’s'],
+      [inStep(item.count, step), 'the number of sounds'],
+      [
+        item.words.every((w, i) =>
+          item.words.every(
+            (o, j) =>
+              i === j ||
+              (!rhyme(hear(w.word, accent)!, hear(o.word, accent)!) &&
+                !same(hear(w.word, accent)!.ipa, hear(o.word, accent)!.ipa)),
+          ),
+        ),
+        'no two alike',
+      ],
+    ),
+  'ask-sound': (item, step, accent) =>
+    all(
+      [same(sounds(item), [heads(item, accent)[0]!.ipa[placeNamed(item)]!]), 'the sound at that place'],
+      [inStep(item.count, step), 'the number of sounds'],
+    ),
+  'how-many': (item, step) =>
+    all(
+      [
+        item.judged.by === 'number' && item.judged.right === item.marks.filter((m) => !m.fused).length,
+        'the number of units',
+      ],
+      [inStep(item.count, step), 'the number of the step'],
+    ),
+  'leave-out': (item, step, accent) => {
+    const h = heads(item, accent)[0]!;
+    const at = placeNamed(item);
+    const left = h.ipa.filter((_, i) => i !== at);
+    const place =
+      step.place === 'first' ? at === 0 : step.place === 'last' ? at === h.ipa.length - 1 : clustered(h, at);
+    return all(
+      [same(sounds(item), left), 'what is left'],
+      [place, 'the place of the step'],
+      [step.result !== 'nonsense' || !isWord(left, accent), 'no word is left'],
+      [(step.result === 'nonsense') === item.expected.includes('(made-up)'), 'a made-up word is labelled so'],
+    );
+  },
+  add: (item, step, accent) => {
+    const from = heads(item, accent)[0]!.ipa;
+    const to = item.words[1]!.marks.map((m) => m.ipa);
+    const at = longerBy(from, to);
+    return all(
+      [at.length > 0, 'one sound was added'],
+      [same(sounds(item), to), 'the answer is the longer word'],
+      [step.place !== 'first' || at.includes(0), 'at the start'],
+      [(step.place !== 'last' && step.place !== 'ends') || at.includes(to.length - 1), 'at the end'],
+    );
+  },
+  swap: (item, step, accent) => {
+    if (step.place !== 'onset') return changed(item, step, accent);
+    const [from, to] = heads(item, accent);
+    return all(
+      [from!.rime === to!.rime && from!.onset !== to!.onset, 'the rest is the same'],
+      [!(apartBy(from!.ipa, to!.ipa) === 1), 'more than one sound'],
+    );
+  },
+  'which-changed': (item, step, accent) => {
+    const [from, to] = heads(item, accent);
+    const at = from!.ipa.findIndex((s, i) => s !== to!.ipa[i]);
+    return (
+      changed(item, { ...step, place: 'any' }, accent) ??
+      all([chosen(item) === ['first', 'middle', 'last'][at], 'the place that changed'])
+    );
+  },
+  reorder: backwards,
+  chain: changed,
+  hunt: (item) => {
+    const handful = named(item);
+    const words = item.view.kind === 'hunt' ? item.view.words : [];
+    return all(
+      [words.length >= 3, 'enough to find'],
+      [new Set(words.map((w) => w.word)).size === words.length, 'no word twice'],
+      [handful.length >= 3, 'a handful'],
+    );
+  },
+  'echo-sounds': (item, step) => all([named(item).length === step.count, 'as many sounds']),
+  'echo-words': list,
+  recall: list,
+  'recall-back': list,
+};
+
+/** The sounds of a hunt's word must all be in the handful, each as often as it is needed. */
+export function huntFault(item: Item, accent: AccentId, rude: (ipa: readonly string[]) => boolean): string | null {
+  const handful = named(item);
+  const words = item.view.kind === 'hunt' ? item.view.words : [];
+  const makes = (ipa: readonly string[]): boolean =>
+    ipa.every((s) => ipa.filter((x) => x === s).length <= handful.filter((x) => x === s).length);
+  const wrong = words.find((w) => {
+    const h = hear(w.word, accent);
+    return h && !makes(h.ipa);
+  });
+  if (wrong) return `“${wrong.word}” cannot be made`;
+  // Every plain word of the bank that fits is on the list, unless another that sounds alike stands for it.
+  const listed = new Set(words.flatMap((w) => hear(w.word, accent)?.ipa.join(' ') ?? []));
+  const missing = [...raws].find(
+    ([word, raw]) =>
+      !raw.doubt &&
+      !rude(hear(word, accent)!.ipa) &&
+      makes(hear(word, accent)!.ipa) &&
+      !listed.has(hear(word, accent)!.ipa.join(' ')),
+  );
+  return missing ? `“${missing[0]}” is missing` : null;
+}

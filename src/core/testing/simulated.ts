@@ -1,0 +1,58 @@
+import type { Help, Standing } from '../answers/outcome';
+import { seeded, type Random } from '../random';
+import { ladderEvidence, type Run } from '../progress/evidence';
+import { guessOf } from '../progress/guessing';
+import { ladderOf } from '../progress/ladders';
+import type { RuleId, State } from '../progress/rule';
+
+/** A made-up child whose true rate is known, on one rung, day by day. */
+export interface Simulated {
+  /** Chance of knowing an item without any help, at the first answer. */
+  readonly rate: number;
+  /** What is added to the rate with every week: learning. */
+  readonly aWeek?: number;
+  /** Chance that a miss is turned into an answer with help. */
+  readonly helpable?: number;
+  readonly ladder: string;
+  /** Games the answers come from, in turn. */
+  readonly mix: readonly (readonly [task: string, step: string])[];
+  /** Answers on a harder rung, one for so many; and the rate there. */
+  readonly harder?: { readonly every: number; readonly game: readonly [string, string]; readonly rate: number };
+}
+
+const DAY = 86_400_000;
+/** Answers a day, and days between sessions: a small group that plays twice or three times a week. */
+const A_DAY = 2;
+const GAP_DAYS = [2, 2, 3] as const;
+
+/** The answers of one child, one after the other, as runs of one letter. */
+export function answersOf(child: Simulated, answers: number, seed: number): Run[] {
+  const random: Random = seeded(seed);
+  const out: Run[] = [];
+  let day = 20_000;
+  for (let i = 0; i < answers; i += 1) {
+    if (i && i % A_DAY === 0) day += GAP_DAYS[(i / A_DAY) % GAP_DAYS.length]!;
+    const hard = child.harder && i % child.harder.every === child.harder.every - 1;
+    const [task, step] = hard ? child.harder!.game : child.mix[i % child.mix.length]!;
+    const rate = Math.min(0.99, (hard ? child.harder!.rate : child.rate) + ((child.aWeek ?? 0) * (day - 20_000)) / 7);
+    const guess = guessOf(task, step);
+    const right = random() < guess + (1 - guess) * rate;
+    const helped = random() < (child.helpable ?? 0);
+    out.push({
+      task,
+      step,
+      standing: 'fresh' satisfies Standing,
+      at: day * DAY + i * 1000,
+      day,
+      marks: right ? '1' : helped ? 'h' : '0',
+      helps: {} satisfies Partial<Record<Help, number>>,
+    });
+  }
+  return out;
+}
+
+/** States of the first game's rung after every answer, as someone who looks each time would see them. */
+export function statesOf(child: Simulated, runs: readonly Run[], rule: RuleId, rung: number): State[] {
+  const ladder = ladderOf(child.ladder);
+  return runs.map((run, i) => ladderEvidence(ladder, runs.slice(0, i + 1), run.at, rule, false)[rung]!.state);
+}

@@ -1,0 +1,46 @@
+import { frontier, highest } from '../../core/progress/next-step';
+import { STATE_WORDS, type State } from '../../core/progress/rule';
+import type { Group } from '../people/groups';
+import { boardOf } from './progress';
+
+export interface BoardLine {
+  readonly id: string;
+  readonly name: string;
+  readonly away: boolean;
+  readonly next: string;
+  readonly cells: readonly {
+    readonly ladder: string;
+    readonly rung: string;
+    readonly state: State;
+    readonly words: string;
+    /** Rungs that hold. */ readonly height: number;
+    readonly begun: boolean;
+  }[];
+}
+
+/** A group as the board shows it: for each ladder the rung a child stands before, or the last where all hold. */
+export async function boardRows(group: Group, now = Date.now()): Promise<BoardLine[]> {
+  return (await boardOf(group, now)).map(({ id, name, away, ladders, next, chosen }) => ({
+    id,
+    name,
+    away,
+    next: chosen ? `${chosen.step.rungOf.does} (chosen)` : (next[0]?.rungOf.does ?? ''),
+    cells: ladders.map(({ ladder, rungs }) => {
+      const at = frontier(rungs);
+      const height = highest(rungs) + 1;
+      // A rung nobody has tried yet says less than the one below it that holds.
+      const shown =
+        rungs[
+          at < 0 ? rungs.length - 1 : rungs[at]!.state === 'not-enough' && highest(rungs) >= 0 ? highest(rungs) : at
+        ]!;
+      return {
+        ladder: ladder.id,
+        rung: shown.rung.name,
+        state: shown.state,
+        words: STATE_WORDS[shown.state],
+        height,
+        begun: rungs.some((r) => r.lastAt !== null),
+      };
+    }),
+  }));
+}

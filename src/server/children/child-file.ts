@@ -1,0 +1,98 @@
+import { format } from 'date-fns';
+import { childCsv, childFileSchema, type ChildFile } from '../../core/formats/child-file';
+import { evidenceOf } from '../../core/progress/evidence';
+import { whySentence } from '../../core/progress/why';
+import { choicesOf } from './chosen-steps';
+import { standingRows } from './child-page';
+import { database } from '../storage/database';
+import { runsOf } from '../answers/evidence';
+import type { AnswerRow, StepRow } from '../storage/models';
+import { Problem } from '../storage/problems';
+import { checkId, readOwnWay } from '../record/session-record';
+import { getProgressSettings } from '../setting/settings';
+
+const iso = (at: number): string => new Date(at).toISOString();
+
+/** Everything about a child, checked against the file's schema. Throws a Problem (404) where there is no such child. */
+export async function childFile(childId: string, now = Date.now()): Promise<ChildFile> {
+  const { models } = await database();
+  const child = (await models.children.findByPk(checkId(childId)))?.get();
+  if (!child) throw new Problem('That child is not in the list any more.', 404);
+  const of = { where: { child_id: childId }, order: [['id', 'ASC']] as [string, string][], raw: true } as const;
+  const [group, answers, steps, asked, standing, runs, choices, { rule }] = await Promise.all([
+    models.groups.findByPk(child.group_id),
+    models.answers.findAll(of) as unknown as Promise<AnswerRow[]>,
+    models.steps.findAll(of) as unknown as Promise<StepRow[]>,
+    models.answers.findAll({
+      where: { partner_id: childId },
+      attributes: ['id', 'session_id', 'at'],
+      raw: true,
+    }) as unknown as Promise<AnswerRow[]>,
+    standingRows(childId, 1_000_000),
+    runsOf([childId]),
+    choicesOf(childId),
+    getProgressSettings(),
+  ]);
+  const stands = new Set(standing.map((r) => r.id));
+  return childFileSchema.parse({
+    format: 'bouncy-echo-child',
+    version: 1,
+    exportedAt: iso(now),
+    child: {
+      id: child.id,
+      name: child.name,
+      group: group?.get().name ?? '',
+      addedAt: iso(child.created_at),
+      awayOn: child.away_on,
+      ownWay: readOwnWay(child.own_way),
+    },
+    states: evidenceOf(runs.get(childId)!, now, rule).flatMap(({ ladder, rungs }) =>
+      rungs
+        .filter((r) => r.lastAt !== null)
+        .map((r) => ({ ladder: ladder.id, step: r.rung.id, state: r.state, why: whySentence(r) })),
+    ),
+    chosenSteps: choices.map((c) => ({
+      ladder: c.ladder,
+      step: c.rung,
+      at: iso(c.at),
+      by: c.chosen_by,
+      endedAt: c.ended_at === null ? null : iso(c.ended_at),
+    })),
+    answers: answers.map((a) => ({
+      id: a.id,
+      session: a.session_id,
+      task: a.task,
+      step: a.step,
+      word: a.word,
+      sounds: a.sounds ? a.sounds.split(' ') : [],
+      outcome: a.outcome,
+      standing: a.standing,
+      slip: a.slip,
+      said: a.said,
+      missed: JSON.parse(a.missed) as number[],
+      helps: JSON.parse(a.helps) as string[],
+      note: a.note,
+      secondsToMark: a.think_ms === null ? null : a.think_ms / 1000,
+      selfCorrected: a.self_corrected === 1,
+      shown: a.shown === 1,
+      markedBy: a.marked_by,
+      at: iso(a.at),
+      stands: a.second === 1 ? 'second' : stands.has(a.id) ? 'stands' : 'replaced',
+    })),
+    asked: asked.map((a) => ({ session: a.session_id, answer: a.id, at: iso(a.at) })),
+    steps: steps.map((s) => ({ session: s.session_id, kind: s.kind, at: iso(s.at) })),
+  });
+}
+
+const FORMS = { json: (file: ChildFile) => `${JSON.stringify(file, null, 2)}\n`, csv: childCsv } as const;
+export type ChildForm = keyof typeof FORMS;
+export const isChildForm = (as: string): as is ChildForm => Object.hasOwn(FORMS, as);
+
+/** The file with its name. */
+export async function childDownload(childId: string, as: ChildForm): Promise<{ text: string; name: string }> {
+  const file = await childFile(childId);
+  return {
+    text: FORMS[as](file),
+    name: `bouncy-echo-${file.child.name.replace(/[\\/:*?"<>|]+/g, ' ')}-${format(new Date(file.exportedAt), 'yyyy-MM-dd')}.${as}`,
+  };
+}

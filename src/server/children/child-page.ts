@@ -1,0 +1,277 @@
+import { capital, listed } from '../../core/in-words';
+import { saidLabel } from '../../core/answers/said-label';
+import {
+  HELP_WORDS,
+  SLIP_WORDS,
+  STANDING_WORDS,
+  type Help,
+  type Outcome,
+  type Slip,
+  type Standing,
+} from '../../core/answers/outcome';
+import { isPlain, type OwnWay } from '../../core/answers/own-way';
+import { keyLabel } from '../../core/games/key-label';
+import { taskOf } from '../../core/games';
+import type { AccentId } from '../../core/phonology/accents';
+import { chart, vowelPad } from '../../core/phonology/pad';
+import { labelOf } from '../../core/phonology/sounds';
+import { historyOf, type Week } from '../../core/progress/history';
+import { evidenceOf, type LadderEvidence } from '../../core/progress/evidence';
+import { rungOf } from '../../core/progress/ladders';
+import { frontier, highest, nextSteps, type NextStep } from '../../core/progress/next-step';
+import { reviewOf, type Review } from '../../core/progress/review';
+import type { RuleId } from '../../core/progress/rule';
+import { soundMap, type SoundMap } from '../../core/progress/sound-map';
+import { moreSentence, rungInWords, whySentence } from '../../core/progress/why';
+import { wouldBeRight } from './own-way-effect';
+import { chosenSteps, choicesOf } from './chosen-steps';
+import { database } from '../storage/database';
+import { cellsOfChild, runsOf } from '../answers/evidence';
+import { chosenOf, type Chosen } from './progress';
+import { Problem } from '../storage/problems';
+import { rows } from '../storage/rows';
+import { checkId, readOwnWay } from '../record/session-record';
+import { getProgressSettings, getSettings } from '../setting/settings';
+import { stands } from '../answers/standing-sql';
+
+export interface RecentAnswer {
+  readonly id: string;
+  readonly sessionId: string;
+  readonly label: string;
+  readonly game: string;
+  readonly outcome: Outcome;
+  /** What was said or slipped, or how it stands, in a few words. */
+  readonly gist: string;
+  readonly note: string | null;
+  readonly at: number;
+}
+
+export interface ShownRung {
+  readonly id: string;
+  readonly name: string;
+  readonly does: string;
+  readonly state: LadderEvidence['rungs'][number]['state'];
+  readonly now: boolean;
+  readonly why: string;
+  readonly spoken: string;
+}
+export interface ShownLadder {
+  readonly id: string;
+  readonly name: string;
+  readonly rungs: readonly ShownRung[];
+  readonly more: string | null;
+  readonly due: Review | null;
+  readonly stale: boolean;
+  /** The rung the child stands before. */ readonly at: string | null;
+  readonly played: boolean;
+}
+
+export interface ChildPage {
+  readonly id: string;
+  readonly name: string;
+  readonly groupId: string;
+  readonly groupName: string;
+  readonly accent: AccentId;
+  readonly rule: RuleId;
+  readonly ownWay: OwnWay;
+  /** With this way of speaking, so many answers marked as slips would count as right. */
+  readonly ownWayEffect: readonly string[];
+  readonly sessions: number;
+  readonly since: number | null;
+  readonly summary: string;
+  readonly ladders: readonly ShownLadder[];
+  readonly next: readonly NextStep[];
+  readonly chosen: Chosen | null;
+  /** Earlier choices of adults, the newest first. */
+  readonly choices: readonly { readonly does: string; readonly at: number; readonly by: string | null }[];
+  readonly map: SoundMap;
+  readonly chart: {
+    readonly consonants: readonly {
+      readonly name: string;
+      readonly sounds: readonly { readonly ipa: string; readonly label: string }[];
+    }[];
+    readonly vowels: readonly { readonly ipa: string; readonly label: string }[];
+  };
+  readonly recent: readonly RecentAnswer[];
+  readonly notes: readonly RecentAnswer[];
+  readonly weeks: readonly Week[];
+}
+
+interface Row {
+  readonly id: string;
+  readonly session_id: string;
+  readonly turn: number;
+  readonly word: string;
+  readonly task: string;
+  readonly step: string;
+  readonly outcome: string;
+  readonly standing: string;
+  readonly slip: string | null;
+  readonly said: string | null;
+  readonly helps: string;
+  readonly note: string | null;
+  readonly at: number;
+  readonly accent: string;
+  readonly sounds: string;
+}
+
+/** The answers of a child that stand, the newest first. */
+export async function standingRows(childId: string, limit: number, only = ''): Promise<Row[]> {
+  return rows<Row>(
+    `SELECT a.id, a.session_id, a.turn, a.word, a.task, a.step, a.outcome, a.standing, a.slip,
+       a.said, a.helps, a.note, a.at, a.sounds, s.accent
+     FROM answers a JOIN sessions s ON s.id = a.session_id
+     WHERE a.child_id = :child ${only} AND ${stands('a')}
+     ORDER BY a.at DESC LIMIT :limit`,
+    { child: childId, limit },
+  );
+}
+
+function recentOf(row: Row): RecentAnswer {
+  const accent = row.accent as AccentId;
+  const slip = row.slip as Slip | null;
+  const helps = JSON.parse(row.helps) as Help[];
+  const gist =
+    row.said && row.outcome !== 'on-own'
+      ? `said ${saidLabel(row.said, accent)}`
+      : slip
+        ? SLIP_WORDS[slip]
+        : row.outcome === 'with-help' && helps.length
+          ? HELP_WORDS[helps.at(-1)!]
+          : row.standing === 'fresh'
+            ? ''
+            : STANDING_WORDS[row.standing as Standing];
+  return {
+    id: row.id,
+    sessionId: row.session_id,
+    label: keyLabel(row.word, row.task, accent),
+    game: taskOf(row.task).name,
+    outcome: row.outcome as Outcome,
+    gist,
+    note: row.note,
+    at: row.at,
+  };
+}
+
+const FOUR_WEEKS_MS = 28 * 86_400_000;
+
+/** What a child can do, in two sentences at most: no figures. */
+export function summaryOf(ladders: readonly LadderEvidence[], map: SoundMap, accent: AccentId): string {
+  const holds = ladders.flatMap(({ rungs }) => {
+    const top = highest(rungs);
+    return top >= 0 ? [rungs[top]!.rung.does] : [];
+  });
+  const coming = ladders.flatMap(({ rungs }) =>
+    rungs
+      .filter((r) => r.state === 'getting-there')
+      .slice(0, 1)
+      .map((r) => (r.fresh.helped > r.fresh.own ? `${r.rung.does} with help` : r.rung.does)),
+  );
+  const all = ladders.flatMap(({ rungs }) => rungs.map((r) => r.fresh));
+  const silent = all.reduce((n, c) => n + c.noReply, 0);
+  const spoken = all.reduce((n, c) => n + c.own + c.helped + c.notYet, 0);
+  const parts = [
+    holds.length ? `Can ${listed(holds.slice(-3))} alone.` : '',
+    coming.length ? `${holds.length ? 'On' : 'Is on'} the way to ${listed(coming.slice(-2))}.` : '',
+    silent > spoken ? 'Often gives no reply, which says nothing of what is known: try pairs, pictures or showing.' : '',
+    map.patterns[0] ? `${capital(patternWords(map.patterns[0], accent))}.` : '',
+  ].filter(Boolean);
+  return parts.join(' ') || 'Not enough has been seen yet to say where this child is.';
+}
+
+/** A pattern of the sound map in words. Example: `/r/ after another consonant slips: 9 of 12`. */
+export const patternWords = (p: SoundMap['patterns'][number], accent: AccentId): string =>
+  `${p.name || `/${labelOf(p.id.split(' ')[0]!, accent).label}/ ${spotOf(p.id.split(' ')[1]!)}`} ${/^(consonants|clipped|held|sounds|vowels)/.test(p.name) ? 'slip' : 'slips'} (${p.missed} of ${p.asked})`;
+const spotOf = (side: string): string =>
+  ({
+    first: 'at the start',
+    middle: 'in the middle',
+    last: 'at the end',
+    opening: 'in a cluster at the start',
+    closing: 'in a cluster at the end',
+  })[side] ?? '';
+
+/** All that the page of a child shows. Throws a Problem (404) where there is no such child. */
+export async function childPage(childId: string, now = Date.now()): Promise<ChildPage> {
+  const { models } = await database();
+  const child = (await models.children.findByPk(checkId(childId)))?.get();
+  if (!child) throw new Problem('That child is not in the list any more.', 404);
+  const [group, { accent }, { rule, unitOrder }, runs, cells, chosen, choices, rows, noted] = await Promise.all([
+    models.groups.findByPk(child.group_id),
+    getSettings(),
+    getProgressSettings(),
+    runsOf([childId]).then((all) => all.get(childId)!),
+    cellsOfChild(childId),
+    chosenSteps([childId]),
+    choicesOf(childId),
+    standingRows(childId, 60),
+    standingRows(childId, 12, 'AND a.note IS NOT NULL'),
+  ]);
+  const ladders = evidenceOf(runs, now, rule);
+  const next = nextSteps(ladders, runs, unitOrder);
+  const pick = chosenOf(chosen.get(childId));
+  const map = soundMap(cells);
+  const ownWay = readOwnWay(child.own_way);
+  const lately = runs.filter((r) => now - r.at < FOUR_WEEKS_MS && r.standing === 'fresh');
+  const target = pick?.step ?? next[0];
+  return {
+    id: childId,
+    name: child.name,
+    groupId: child.group_id,
+    groupName: group?.get().name ?? '',
+    accent,
+    rule,
+    ownWay,
+    ownWayEffect: isPlain(ownWay) ? [] : wouldBeRight(rows, ownWay),
+    sessions: new Set(runs.map((r) => r.day)).size,
+    since: runs.length ? Math.min(...runs.map((r) => r.at)) : null,
+    summary: summaryOf(ladders, map, accent),
+    ladders: ladders.map(({ ladder, rungs }) => {
+      const at = frontier(rungs);
+      const here = rungs[at < 0 ? rungs.length - 1 : at]!;
+      const aWeek =
+        lately
+          .filter((r) => rungOf(r.task, r.step)?.ladder.id === ladder.id)
+          .reduce((sum, r) => sum + r.marks.length, 0) / 4;
+      const top = highest(rungs);
+      const due = top >= 0 ? reviewOf(runs, ladder.id, top) : null;
+      return {
+        id: ladder.id,
+        name: ladder.name,
+        at: at < 0 ? null : rungs[at]!.rung.id,
+        played: rungs.some((r) => r.lastAt !== null),
+        due,
+        stale: due !== null && due.dueAt <= now,
+        more: here.lastAt === null ? null : moreSentence(here, aWeek),
+        rungs: rungs.map((r) => ({
+          id: r.rung.id,
+          name: r.rung.name,
+          does: r.rung.does,
+          state: r.state,
+          now: target?.ladder === ladder.id && target.rung === r.rung.id,
+          why: whySentence(r),
+          spoken: rungInWords(r),
+        })),
+      };
+    }),
+    next,
+    chosen: pick,
+    choices: choices.flatMap((c) => {
+      const of = chosenOf({ ladder: c.ladder, rung: c.rung, at: c.at, by: c.chosen_by });
+      return of ? [{ does: of.step.rungOf.does, at: c.at, by: c.chosen_by }] : [];
+    }),
+    map,
+    chart: {
+      consonants: chart(accent).map((row) => ({
+        name: row.manner,
+        sounds: row.cells.flatMap((c) => c.sounds.map(({ ipa, label }) => ({ ipa, label }))),
+      })),
+      vowels: vowelPad(accent)
+        .filter((v) => !v.ipa.includes(' '))
+        .map(({ ipa, label }) => ({ ipa, label })),
+    },
+    recent: rows.slice(0, 8).map(recentOf),
+    notes: noted.map(recentOf),
+    weeks: historyOf(runs, now),
+  };
+}

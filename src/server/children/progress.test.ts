@@ -1,0 +1,300 @@
+import { describe, expect, test } from 'vitest';
+import { v7 } from 'uuid';
+import { childFileSchema } from '../../core/formats/child-file';
+import { seeded } from '../../core/random';
+import { ROUND_STRIDE, type AnswerEntry, type Entry } from '../../core/sessions/log';
+import { appendLog } from '../record/append-log';
+import { boardRows } from './board';
+import { childCsv } from '../../core/formats/child-file';
+import { childFile } from './child-file';
+import { childPage, standingRows } from './child-page';
+import { chooseStep, choicesOf } from './chosen-steps';
+import { database } from '../storage/database';
+import { earsOf } from '../sessions/ears';
+import { cellsOfChild, runsOf } from '../answers/evidence';
+import { addChildren, addGroup, eraseChild, listGroups, setOwnWay } from '../people/groups';
+import { lookBack } from '../sessions/look-back';
+import { Problem } from '../storage/problems';
+import { tomorrowFor } from './progress';
+import { getProgressSettings, getSettings, saveProgressSettings, saveSettings } from '../setting/settings';
+import { startStep } from '../plans/start-step';
+import { startWords } from '../sessions/start-session';
+import { inFreshFiles } from '../testing/fresh-file';
+import { PRESETS } from '../../core/phonology/conventions';
+
+inFreshFiles();
+
+const answer = (turn: number, childId: string | null, word: string, more: Partial<AnswerEntry> = {}): AnswerEntry => ({
+  kind: 'answer',
+  id: v7(),
+  at: Date.now(),
+  turn,
+  childId,
+  word,
+  outcome: 'on-own',
+  slip: null,
+  said: null,
+  missed: [],
+  helps: [],
+  note: null,
+  thinkMs: 1_000,
+  supersedes: null,
+  ...more,
+});
+async function begun(
+  task: 'blending' | 'segmenting' = 'blending',
+): Promise<{ id: string; groupId: string; wren: string; kofi: string }> {
+  const group = await addGroup('Radishes');
+  await addChildren(group.id, 'Wren\nKofi');
+  const [wren, kofi] = (await listGroups())[0]!.children.map((c) => c.id) as [string, string];
+  return {
+    groupId: group.id,
+    wren,
+    kofi,
+    id: await startWords({ groupId: group.id, task, words: ['sun', 'map', 'leg'], model: 'net' }),
+  };
+}
+const marksOf = async (child: string): Promise<string[]> =>
+  (await runsOf([child]))
+    .get(child)!
+    .map((r) => `${r.task} ${r.step} ${r.standing} ${r.marks}`)
+    .sort();
+
+// The rule in SQL against the rule in core/sessions/standing, on logs with everything in them.
+test('the answers that stand are the same for a query over many sessions as for one session’s own log', async () => {
+  const { id, wren, kofi } = await begun();
+  const random = seeded(7);
+  const pick = <T>(of: readonly T[]): T => of[Math.floor(random() * of.length)]!;
+  const log: Entry[] = [];
+  for (let i = 0; i < 160; i += 1) {
+    const given = log.filter((e): e is AnswerEntry => e.kind === 'answer');
+    const old = given.length && random() < 0.35 ? pick(given) : null;
+    const at = { id: v7({ msecs: 1_760_000_000_000 + i * 1_000 }), at: 1_760_000_000_000 + i * 1_000 };
+    if (old && random() < 0.4) log.push({ kind: 'undo', answerId: old.id, ...at });
+    else if (old)
+      log.push({
+        ...old,
+        outcome: 'with-help',
+        childId: random() < 0.3 ? pick([wren, kofi]) : old.childId,
+        supersedes: old.id,
+        why: 'other',
+        ...at,
+      });
+    else
+      log.push(
+        answer(Math.floor(random() * 40), pick([wren, kofi]), pick(['sun', 'map', 'leg']), {
+          ...(random() < 0.15 ? { differs: true } : {}),
+          ...(random() < 0.15 ? { second: true, by: 'KM' } : {}),
+          ...at,
+        }),
+      );
+  }
+  expect((await appendLog(id, log)).refused).toEqual([]);
+  const { answers } = await lookBack(id);
+  expect(answers.length).toBeGreaterThan(25);
+  for (const child of [wren, kofi]) {
+    expect((await standingRows(child, 1_000)).map((r) => r.id).sort()).toEqual(
+      answers
+        .filter((a) => a.childId === child)
+        .map((a) => a.id)
+        .sort(),
+    );
+  }
+});
+
+test('a turn two devices gave to two children is the later one’s, on the page of each', async () => {
+  const { id, wren, kofi } = await begun();
+  await appendLog(id, [
+    answer(0, wren, 'sun', { id: v7({ msecs: 1_760_000_000_000 }), at: 1 }),
+    answer(0, kofi, 'sun', { id: v7({ msecs: 1_760_000_001_000 }), at: 2 }),
+  ]);
+  expect(await standingRows(wren, 5)).toEqual([]);
+  expect((await childFile(wren)).answers.map((a) => a.stands)).toEqual(['replaced']);
+  expect((await standingRows(kofi, 5)).map((r) => r.turn)).toEqual([0]);
+});
+
+test('what held and was not heard for long is due, with the children it is due for, and can be played with them', async () => {
+  const { groupId, wren } = await begun();
+  const step = { ladder: 'blending', rung: '3' };
+  const start = 1_760_000_000_000;
+  const DAY = 86_400_000;
+  for (const day of [0, 1]) {
+    const id = await startStep(groupId, step, [wren]);
+    const { rounds } = (await lookBack(id)).session;
+    const at = rounds.findIndex((r) => r.task === 'blending' && r.step === '3');
+    const words = rounds[at]!.items.filter((key) => key !== rounds[at]!.model);
+    const { refused } = await appendLog(
+      id,
+      Array.from({ length: 15 }, (_, i) => {
+        const when = start + day * DAY + i * 1_000;
+        return answer(at * ROUND_STRIDE + i, wren, words[i % words.length]!, {
+          id: v7({ msecs: when }),
+          at: when,
+          outcome: i ? 'on-own' : 'with-help',
+        });
+      }),
+    );
+    expect(refused).toEqual([]);
+  }
+  const [group] = await listGroups();
+  expect((await tomorrowFor(group!, start + 2 * DAY)).due).toEqual([]);
+  const { due, names } = await tomorrowFor(group!, start + 30 * DAY);
+  expect(due).toMatchObject([{ ...step, children: [wren], days: 28 }]);
+  expect(names[wren]).toBe('Wren');
+  expect(await startStep(groupId, due[0]!, due[0]!.children)).toMatch(/^[0-9a-f-]{36}$/);
+});
+
+describe('evidence', () => {
+  test('is what stands: corrected, undone, doubled, of another child, or of a second pair of ears', async () => {
+    const { id, wren, kofi } = await begun();
+    const [a, b, c, d] = [
+      answer(0, wren, 'sun', { outcome: 'not-yet' }),
+      answer(1, wren, 'map'),
+      answer(2, wren, 'leg'),
+      answer(3, kofi, 'sun', { outcome: 'with-help', helps: ['slower'] }),
+    ];
+    await appendLog(id, [a, b, c, d]);
+    expect(await marksOf(wren)).toEqual(['blending 3 fresh 011']);
+    await appendLog(id, [answer(0, wren, 'sun', { supersedes: a.id, why: 'mis-tap' })]);
+    await appendLog(id, [{ kind: 'undo', id: v7(), at: Date.now(), answerId: c.id } satisfies Entry]);
+    await appendLog(id, [answer(1, wren, 'map', { outcome: 'no-reply' })]);
+    await appendLog(id, [answer(3, kofi, 'sun', { outcome: 'not-yet', second: true, by: 'KM' })]);
+    expect((await runsOf([wren, kofi])).get(kofi)).toMatchObject([{ marks: 'h', helps: { slower: 1 } }]);
+    expect((await marksOf(wren)).join()).toMatch(/^blending 3 fresh (1-|-1)$/);
+    await appendLog(id, [answer(3, wren, 'sun', { supersedes: d.id, why: 'other-child' })]);
+    expect(await marksOf(kofi)).toEqual([]);
+  });
+  test('is only worked out anew where the log has grown, and the same from nothing', async () => {
+    const { id, wren } = await begun();
+    await appendLog(id, [
+      answer(0, wren, 'sun'),
+      answer(1, wren, 'map', { outcome: 'not-yet', slip: 'lost-sound', missed: [2] }),
+    ]);
+    const before = [await runsOf([wren]), await cellsOfChild(wren)];
+    const { models } = await database();
+    expect(await models.sessions.count({ where: { stale: 1 } })).toBe(0);
+    await appendLog(id, [{ kind: 'modelled', id: v7(), at: Date.now() }]);
+    expect(await models.sessions.count({ where: { stale: 1 } })).toBe(0);
+    await models.evidence.destroy({ where: {} });
+    await models.heardSounds.destroy({ where: {} });
+    await models.sessions.update({ stale: 1 }, { where: {} });
+    expect([await runsOf([wren]), await cellsOfChild(wren)]).toEqual(before);
+    expect(before[1]).toMatchObject({ 'p last': [1, 0], 'm first': [1, 1] });
+  });
+  test('what does not count is nowhere; answers of everyone are nobody’s', async () => {
+    const { id, wren } = await begun();
+    await appendLog(id, [answer(0, wren, 'sun', { outcome: 'does-not-count' }), answer(1, null, 'map')]);
+    expect(await marksOf(wren)).toEqual([]);
+  });
+});
+
+describe('a child', () => {
+  test('the page says what was said, what it means, and what is next; a child that is not there is a 404', async () => {
+    const { id, wren } = await begun();
+    await appendLog(id, [
+      answer(0, wren, 'sun', { outcome: 'not-yet', slip: 'swapped-sound', said: 'θ+ʌ+n', missed: [0] }),
+      answer(1, wren, 'map', { note: 'very sure' }),
+    ]);
+    const page = await childPage(wren);
+    expect(page.recent.map((r) => [r.label, r.outcome, r.gist])).toEqual([
+      ['map', 'on-own', ''],
+      ['sun', 'not-yet', 'said thun'],
+    ]);
+    expect(page.notes.map((n) => n.note)).toEqual(['very sure']);
+    expect(page.next[0]!.reason).toMatch(/^Begun \(1 of 2 on their own\)/);
+    expect(page.summary).toBe('Not enough has been seen yet to say where this child is.');
+    await expect(childPage(v7())).rejects.toThrow(Problem);
+    await expect(childPage('x')).rejects.toThrow(Problem);
+  });
+  test('an own way of speaking: which earlier answers it explains is shown, and nothing is changed', async () => {
+    const { id, wren } = await begun();
+    await appendLog(id, [
+      answer(0, wren, 'sun', { outcome: 'not-yet', slip: 'swapped-sound', said: 'θ+ʌ+n', missed: [0] }),
+    ]);
+    await setOwnWay(wren, { swaps: [{ asked: 's', says: 'θ' }], drops: [], accent: null });
+    expect((await childPage(wren)).ownWayEffect).toEqual(['thun for sun']);
+    expect((await standingRows(wren, 5))[0]!.outcome).toBe('not-yet');
+  });
+  test('a chosen step stands before ours, goes back, and stays among the choices', async () => {
+    const { groupId, wren } = await begun();
+    await chooseStep(wren, { step: { ladder: 'rhyme', rung: 'say' }, by: 'HB' });
+    const group = (await listGroups()).find((g) => g.id === groupId)!;
+    expect((await boardRows(group)).find((r) => r.id === wren)!.next).toBe('say a word that rhymes (chosen)');
+    // Kofi is not near it, so the two play what fits both, and it is said what gave.
+    expect((await tomorrowFor(group)).grouping.groups[0]!.gave).toMatchObject([
+      { id: wren, own: { ladder: 'rhyme', rung: 'say' }, why: 'second' },
+    ]);
+    await chooseStep(wren, null);
+    expect((await childPage(wren)).chosen).toBeNull();
+    expect((await choicesOf(wren)).map((c) => [c.ladder, c.rung, c.chosen_by])).toEqual([['rhyme', 'say', 'HB']]);
+    await expect(chooseStep(wren, { step: { ladder: 'rhyme', rung: 'nowhere' } })).rejects.toThrow(
+      'There is no such step.',
+    );
+    await expect(chooseStep(v7(), { step: { ladder: 'rhyme', rung: 'say' } })).rejects.toThrow('not in the list');
+  });
+  test('the file has everything, replaced answers too, and fits its schema; gone with the child', async () => {
+    const { id, wren, kofi } = await begun();
+    const first = answer(0, wren, 'sun', { outcome: 'not-yet', note: '=1+1' });
+    await appendLog(id, [
+      first,
+      answer(0, wren, 'sun', { supersedes: first.id, why: 'mis-tap' }),
+      answer(1, kofi, 'map', { partnerId: wren }),
+      { kind: 'pass', id: v7(), at: Date.now(), turn: 2, childId: wren },
+    ]);
+    await chooseStep(wren, { step: { ladder: 'rhyme', rung: 'say' } });
+    const file = childFileSchema.parse(JSON.parse(JSON.stringify(await childFile(wren))));
+    expect(file.answers.map((a) => a.stands)).toEqual(['replaced', 'stands']);
+    expect([file.asked.length, file.steps.length, file.chosenSteps.length]).toEqual([1, 1, 1]);
+    expect(childCsv(file)).toContain("'=1+1");
+    await eraseChild(wren);
+    const { models } = await database();
+    for (const table of [models.evidence, models.heardSounds, models.chosenSteps] as const)
+      expect(await (table as typeof models.evidence).count({ where: { child_id: wren } })).toBe(0);
+    await expect(childFile(wren)).rejects.toThrow(Problem);
+  });
+});
+
+test('two adults: pairs of the same answer, without those undone or left out', async () => {
+  const { id, groupId, wren, kofi } = await begun();
+  const slip = answer(2, wren, 'leg', { by: 'KM', second: true, outcome: 'not-yet' });
+  await appendLog(id, [
+    answer(0, wren, 'sun', { by: 'HB' }),
+    answer(0, wren, 'sun', { by: 'KM', second: true }),
+    answer(1, kofi, 'map', { by: 'HB' }),
+    answer(1, kofi, 'map', { by: 'KM', second: true, outcome: 'with-help' }),
+    answer(2, wren, 'leg', { by: 'HB' }),
+    slip,
+    { kind: 'undo', id: v7(), at: Date.now(), answerId: slip.id },
+  ]);
+  const [ears] = await earsOf(groupId);
+  expect(ears).toMatchObject({
+    first: 'HB',
+    second: 'KM',
+    agreement: { answers: 2, alike: 0.5 },
+    differing: [{ child: 'Kofi', item: 'map', marks: ['on-own', 'with-help'] }],
+  });
+  expect((await lookBack(id)).answers.map((a) => a.outcome)).toEqual(['on-own', 'on-own', 'on-own']);
+});
+
+test('a ready session of a step has just these children; a step, group or child that is not there says so', async () => {
+  const { groupId, wren } = await begun();
+  const id = await startStep(groupId, { ladder: 'blending', rung: '3' }, [wren]);
+  const { session } = await lookBack(id);
+  expect(session.children.map((c) => c.name)).toEqual(['Wren']);
+  expect(session.rounds.some((r) => r.task === 'blending' && r.step === '3')).toBe(true);
+  await expect(startStep(groupId, { ladder: 'blending', rung: '99' }, [wren])).rejects.toThrow(
+    'There is no such step.',
+  );
+  await expect(startStep(groupId, { ladder: 'up', rung: '3' }, [wren])).rejects.toThrow('There is no such step.');
+  await expect(startStep(v7(), { ladder: 'blending', rung: '3' }, [wren])).rejects.toThrow('not here any more');
+  await expect(startStep(groupId, { ladder: 'blending', rung: '3' }, [v7()])).rejects.toThrow('None of these children');
+});
+
+test('how answers are weighed and how we count are kept side by side', async () => {
+  expect(await getProgressSettings()).toEqual({ rule: 'weighed', unitOrder: 'large-first', staff: 2 });
+  await saveProgressSettings({ rule: 'plain', unitOrder: 'sounds-first', staff: 3 });
+  expect((await getSettings()).confirmed).toBe(false);
+  await saveSettings({ accent: 'scottish', conventions: PRESETS.strict });
+  expect(await getProgressSettings()).toEqual({ rule: 'plain', unitOrder: 'sounds-first', staff: 3 });
+  expect(await getSettings()).toMatchObject({ accent: 'scottish', confirmed: true });
+});

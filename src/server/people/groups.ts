@@ -1,0 +1,167 @@
+import { format } from 'date-fns';
+import { v7 } from 'uuid';
+import { PLAIN_TEXT, type OwnWay } from '../../core/answers/own-way';
+import { ownWaySchema } from '../../core/answers/own-way-schema';
+import { readNames, type NamesRead } from '../../core/formats/names';
+import { explain, idSchema, nameSchema } from '../../core/formats/schemas';
+import { database } from '../storage/database';
+import { Problem } from '../storage/problems';
+import { readOwnWay } from '../record/session-record';
+
+export interface Child {
+  readonly id: string;
+  readonly name: string;
+  readonly away: boolean;
+  readonly ownWay: OwnWay;
+}
+export interface Group {
+  readonly id: string;
+  readonly name: string;
+  readonly children: readonly Child[];
+}
+
+const today = (): string => format(new Date(), 'yyyy-MM-dd');
+
+/** Every group with its children, in their order. */
+export async function listGroups(): Promise<Group[]> {
+  const { models } = await database();
+  const [groups, children] = await Promise.all([
+    models.groups.findAll({ order: [['position', 'ASC']] }),
+    models.children.findAll({ order: [['position', 'ASC']] }),
+  ]);
+  const day = today();
+  return groups.map((g) => ({
+    id: g.get().id,
+    name: g.get().name,
+    children: children
+      .map((c) => c.get())
+      .filter((c) => c.group_id === g.get().id)
+      .map((c) => ({ id: c.id, name: c.name, away: c.away_on === day, ownWay: readOwnWay(c.own_way) })),
+  }));
+}
+
+/** The group asked for, else the first; makes one where there is none, so that nothing blocks playing. */
+export async function groupOrFirst(id: string | undefined): Promise<Group> {
+  const groups = await listGroups();
+  return groups.find((g) => g.id === id) ?? groups[0] ?? firstGroup();
+}
+
+/** Made inside the write queue, so that two pages asking at once get the same group. */
+async function firstGroup(): Promise<Group> {
+  const { models, write } = await database();
+  const row = await write(
+    async (transaction) =>
+      (await models.groups.findOne({ order: [['position', 'ASC']], transaction })) ??
+      models.groups.create({ id: v7(), name: 'Our group', position: 0, created_at: Date.now() }, { transaction }),
+  );
+  return { id: row.get().id, name: row.get().name, children: [] };
+}
+
+/** Adds an empty group. Throws a Problem for a name that cannot be used. */
+export async function addGroup(name: string): Promise<Group> {
+  const read = readName(name);
+  const { models, write } = await database();
+  const id = v7();
+  await write(async (transaction) => {
+    const position = await models.groups.count({ transaction });
+    await models.groups.create({ id, name: read, position, created_at: Date.now() }, { transaction });
+  });
+  return { id, name: read, children: [] };
+}
+
+function readName(name: string): string {
+  const read = nameSchema.safeParse(name);
+  if (!read.success) throw new Problem(explain(read.error));
+  return read.data;
+}
+
+/** Adds the names typed on lines; says what was not taken and why. */
+export async function addChildren(groupId: string, text: string): Promise<NamesRead> {
+  const { models, write } = await database();
+  return write(async (transaction) => {
+    const group = await models.groups.findByPk(idOf(groupId), { transaction });
+    if (!group) throw new Problem('That group is not here any more. The names have not been added.', 404);
+    const here = await models.children.findAll({ where: { group_id: groupId }, transaction });
+    const read = readNames(
+      text,
+      here.map((c) => c.get().name),
+    );
+    await models.children.bulkCreate(
+      read.names.map((name, i) => ({
+        id: v7(),
+        group_id: groupId,
+        name,
+        position: here.length + i,
+        away_on: null,
+        created_at: Date.now(),
+        own_way: PLAIN_TEXT,
+      })),
+      { transaction },
+    );
+    return read;
+  });
+}
+
+const idOf = (id: string): string => {
+  const read = idSchema.safeParse(id);
+  if (!read.success) throw new Problem(explain(read.error), 404);
+  return read.data;
+};
+
+async function change(
+  childId: string,
+  values: { name?: string; away_on?: string | null; own_way?: string },
+): Promise<void> {
+  const { models, write } = await database();
+  const [rows] = await write((transaction) =>
+    models.children.update(values, { where: { id: idOf(childId) }, transaction }),
+  );
+  if (!rows) throw new Problem('That child is not in the list any more.', 404);
+}
+
+export const renameChild = async (childId: string, name: string): Promise<void> =>
+  change(childId, { name: readName(name) });
+
+/** Away lasts for today; tomorrow the child is here again. */
+export const setAway = (childId: string, away: boolean): Promise<void> =>
+  change(childId, { away_on: away ? today() : null });
+
+/** Sets how a child speaks. Throws a Problem for what is no such thing; nothing is changed then. */
+export async function setOwnWay(childId: string, way: unknown): Promise<void> {
+  const read = ownWaySchema.safeParse(way);
+  if (!read.success) throw new Problem(explain(read.error));
+  await change(childId, { own_way: JSON.stringify(read.data) });
+}
+
+/** Erases a child and every answer of theirs from the file (deleted pages are overwritten, the log is folded in). */
+export async function eraseChild(childId: string): Promise<void> {
+  const { models, write } = await database();
+  await write((transaction) => models.children.destroy({ where: { id: idOf(childId) }, transaction }));
+  await foldIn();
+}
+
+export async function renameGroup(groupId: string, name: string): Promise<void> {
+  const read = readName(name);
+  const { models, write } = await database();
+  const [rows] = await write((transaction) =>
+    models.groups.update({ name: read }, { where: { id: idOf(groupId) }, transaction }),
+  );
+  if (!rows) throw new Problem('That group is not here any more.', 404);
+}
+
+/** Erases a group with its children, sessions and answers. */
+export async function eraseGroup(groupId: string): Promise<void> {
+  const { models, write } = await database();
+  const of = { where: { group_id: idOf(groupId) } };
+  await write(async (transaction) => {
+    await models.sessions.destroy({ ...of, transaction });
+    await models.children.destroy({ ...of, transaction });
+    await models.groups.destroy({ where: { id: groupId }, transaction });
+  });
+  await foldIn();
+}
+
+/** Folds the write-ahead log into the file, so that what was erased does not stay beside it. */
+async function foldIn(): Promise<void> {
+  await (await database()).sequelize.query('PRAGMA wal_checkpoint(TRUNCATE)');
+}

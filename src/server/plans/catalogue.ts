@@ -1,0 +1,44 @@
+import { TASKS } from '../../core/games';
+import { FAMILIES, FAMILY_NAMES } from '../../core/games/task';
+import { labelOf, isVowel } from '../../core/phonology/sounds';
+import { preparedBank } from '../words/bank';
+import { getSettings } from '../setting/settings';
+
+export interface CatalogueTask {
+  readonly id: string;
+  readonly name: string;
+  readonly asks: string;
+  readonly syllables: boolean;
+  readonly steps: readonly { readonly id: string; readonly name: string }[];
+}
+
+export interface Catalogue {
+  readonly families: readonly { readonly name: string; readonly tasks: readonly CatalogueTask[] }[];
+  /** The sounds of the accent, consonants first. */
+  readonly sounds: readonly { readonly ipa: string; readonly label: string }[];
+}
+
+/** Every game and step to choose from, and the sounds of the accent in force. */
+export async function catalogue(): Promise<Catalogue> {
+  const { accent, conventions } = await getSettings();
+  const bank = await preparedBank(accent, conventions);
+  const sounds = bank.index.sounds.map((ipa) => {
+    const { label, as } = labelOf(ipa, accent);
+    return { ipa, label: `/${label}/${as ? ` as in ${as}` : ''}`, vowel: isVowel(ipa) };
+  });
+  return {
+    families: FAMILIES.map((family) => ({
+      name: FAMILY_NAMES[family],
+      tasks: TASKS.filter((t) => t.family === family).map(({ id, name, asks, steps }) => ({
+        id,
+        name,
+        asks,
+        syllables: id === 'clap',
+        steps: steps.map(({ id: step, name: stepName }) => ({ id: step, name: stepName })),
+      })),
+    })),
+    sounds: sounds
+      .sort((a, b) => Number(a.vowel) - Number(b.vowel) || a.label.localeCompare(b.label))
+      .map(({ ipa, label }) => ({ ipa, label })),
+  };
+}

@@ -1,0 +1,194 @@
+import { stepOf, taskOf } from '../../core/games';
+import { GESTURES, gestureLine, MIRROR } from '../../core/games/frames';
+import { fill } from '../../core/games/fill';
+import { makeItem, Unproved, type Item, type Line, type Mark } from '../../core/games/item';
+import { OWN_NAME, readKey } from '../../core/games/spec';
+import { FAMILY_NAMES } from '../../core/games/task';
+import { JUDGED_WORDS, luckOf } from '../../core/answers/judge';
+import type { Caution } from '../../core/lexicon/entry';
+import { fitOf, roundSeconds, turnsOf, wholeMinutes, type Fit, type Plan } from '../../core/sessions/running-order';
+import type { Group } from '../people/groups';
+import type { Workshop } from './plan-making';
+import { linesOf } from '../sessions/play-session';
+import { turnOrder, turnsLately } from '../sessions/turn-order';
+
+/** An item as the plan shows it. */
+export interface ShownItem {
+  readonly key: string;
+  readonly label: string;
+  readonly say: string;
+  readonly expected: string;
+  readonly script: readonly Line[];
+  readonly marks: readonly Mark[];
+  readonly count: number;
+  readonly reasons: readonly string[];
+  readonly contested: string | null;
+  readonly picture: string | null;
+  /** Why it cannot be played in this accent any more. */
+  readonly problem: string | null;
+}
+
+export interface ShownRound {
+  readonly id: string;
+  readonly family: string;
+  readonly name: string;
+  readonly step: string;
+  readonly asks: string;
+  readonly opening: string;
+  readonly ask: string;
+  /** The first item's line as it will be said. */
+  readonly sample: string;
+  readonly model: string | null;
+  readonly gesture: string;
+  readonly judged: string;
+  readonly seconds: number;
+  readonly minutes: number;
+  readonly turns: number;
+  readonly inOrder: boolean;
+  readonly alwaysTogether: boolean;
+  readonly items: readonly ShownItem[];
+}
+
+export interface ShownPlan {
+  readonly rounds: readonly ShownRound[];
+  readonly fit: Fit;
+  /** Things to bring, with what to watch for. */
+  readonly bring: readonly { readonly word: string; readonly owned: boolean; readonly cautions: readonly Caution[] }[];
+  /** Seconds a turn of each task in the plan takes in this group. */
+  readonly paces: Readonly<Record<string, number>>;
+  readonly children: number;
+  readonly turnLine: string;
+  readonly away: readonly string[];
+  readonly mirror: string;
+}
+
+const labelOf = (item: Item): string => {
+  const { words, sounds = [] } = readKey(item.key);
+  if (item.view.kind === 'change') return `${item.word} → ${item.expected.replace(/ \(made-up\)$/, '')}`;
+  if (item.view.kind === 'story') return `a story of ${item.view.sentences.length} sentences`;
+  if (item.view.kind === 'beats' && item.task === 'count-words') return item.sentence;
+  if (words[0] === OWN_NAME) return 'their own name';
+  if (!words.length)
+    return (
+      Object.values(item.slots).find((v) => v.includes(',')) ??
+      (item.view.kind === 'list' ? item.view.entries.join(' ') : sounds.join(' '))
+    );
+  return item.view.kind === 'pair' || item.view.kind === 'row' || item.view.kind === 'list'
+    ? words.join(' · ')
+    : item.word;
+};
+
+function shownItem(
+  key: string,
+  taskId: string,
+  stepId: string,
+  ask: string,
+  shop: Workshop,
+): { shown: ShownItem; item: Item | null } {
+  const task = taskOf(taskId);
+  try {
+    const item = makeItem(task, stepOf(task, stepId), key, shop.bank);
+    return {
+      item,
+      shown: {
+        key,
+        label: labelOf(item),
+        say: fill(ask, item.slots),
+        expected: item.expected,
+        script: item.script,
+        marks: item.marks,
+        count: item.count,
+        reasons: item.reasons,
+        contested: item.contested,
+        picture: item.words[0]?.picture ?? null,
+        problem: null,
+      },
+    };
+  } catch (error) {
+    if (!(error instanceof Unproved)) throw error;
+    return {
+      item: null,
+      shown: {
+        key,
+        label: readKey(key).words.join(' · ') || key,
+        say: '',
+        expected: '',
+        script: [],
+        marks: [],
+        count: 0,
+        reasons: [],
+        contested: null,
+        picture: null,
+        problem: error.message,
+      },
+    };
+  }
+}
+
+/** A plan with every line as it will be said, its minutes, what to bring and whose turn is first. */
+export async function showPlan(plan: Plan, group: Group, shop: Workshop): Promise<ShownPlan> {
+  const { children, paceOf, owned } = shop;
+  const things = new Map<string, readonly Caution[]>();
+  const rounds = plan.rounds.map((round): ShownRound => {
+    const task = taskOf(round.task);
+    const { opening, ask } = linesOf(round);
+    const items = round.items.map(({ key }) => shownItem(key, round.task, round.step, ask, shop));
+    for (const { item } of items)
+      for (const w of item?.words ?? []) if (w.prop || owned.has(w.word)) things.set(w.word, w.cautions);
+    const model = round.model ? shownItem(round.model, round.task, round.step, ask, shop) : null;
+    const gesture = GESTURES.find((g) => g.id === round.gesture) ?? GESTURES[0]!;
+    const seconds = roundSeconds(round, children, paceOf(round.task));
+    const first = items.find((i) => i.item)?.item;
+    const luck = first ? luckOf(first.judged) : 0;
+    return {
+      id: round.id,
+      family: FAMILY_NAMES[task.family],
+      name: task.name,
+      step: stepOf(task, round.step).name,
+      asks: task.asks,
+      opening,
+      ask,
+      sample: items.find((i) => i.item)?.shown.say ?? '',
+      model: model?.item ? model.shown.label : null,
+      gesture: gestureLine(gesture, task.gesture, Math.max(0, ...items.map((i) => i.shown.marks.length))),
+      judged: first
+        ? `${JUDGED_WORDS[first.judged.by]}${luck ? `; by luck alone one in ${Math.round(1 / luck)}` : ''}`
+        : '',
+      seconds,
+      minutes: wholeMinutes(seconds),
+      turns: turnsOf(round, children),
+      inOrder: task.inOrder === true,
+      alwaysTogether: task.together === true,
+      items: items.map((i) => i.shown),
+    };
+  });
+  const here = group.children.filter((c) => !c.away);
+  const [order, lately] = await Promise.all([
+    turnOrder(
+      group.id,
+      here.map((c) => c.id),
+    ),
+    turnsLately(group.id),
+  ]);
+  const first = here.find((c) => c.id === order[0]);
+  const turns = rounds.filter((_, i) => plan.rounds[i]!.way === 'individual').reduce((sum, r) => sum + r.turns, 0);
+  const each = here.length ? turns / here.length : 0;
+  const fewest = first && new Set(order.map((id) => lately.get(id) ?? 0)).size > 1;
+  return {
+    rounds,
+    fit: fitOf(plan, children, paceOf),
+    children,
+    bring: [...things].map(([word, cautions]) => ({ word, owned: owned.has(word), cautions })),
+    paces: Object.fromEntries(plan.rounds.map((r) => [r.task, paceOf(r.task)])),
+    turnLine: !here.length
+      ? 'No names yet: everyone together.'
+      : !turns
+        ? 'Everyone together throughout.'
+        : `${numberWord(each)} each${first ? `, ${first.name} first${fewest ? ' (fewest lately)' : ''}` : ''}.`,
+    away: group.children.filter((c) => c.away).map((c) => c.name),
+    mirror: MIRROR,
+  };
+}
+
+const NUMBERS = ['None', 'One', 'Two', 'Three', 'Four', 'Five', 'Six', 'Seven', 'Eight', 'Nine'];
+const numberWord = (n: number): string => (Number.isInteger(n) ? (NUMBERS[n] ?? String(n)) : `About ${Math.round(n)}`);

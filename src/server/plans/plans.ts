@@ -1,0 +1,294 @@
+import { v7 } from 'uuid';
+import { idSchema, reason } from '../../core/formats/schemas';
+import {
+  planChangeSchema,
+  plannedForSchema,
+  planSchema,
+  planToJson,
+  readPlanFile,
+  type PlanWish,
+} from '../../core/formats/plan-file';
+import { calendarOf } from '../../core/formats/calendar';
+import { abilityOf } from '../../core/progress/just-right';
+import { fitOf, type Plan } from '../../core/sessions/running-order';
+import { database } from '../storage/database';
+import { runsOf } from '../answers/evidence';
+import { listGroups, type Group } from '../people/groups';
+import type { PlanRow } from '../storage/models';
+import { changed, planFrom, workshopOf } from './plan-making';
+import { showPlan, type ShownPlan } from './plan-shown';
+import { Problem } from '../storage/problems';
+import { getSettings } from '../setting/settings';
+
+export interface PlanLine {
+  readonly id: string;
+  readonly title: string;
+  readonly kept: boolean;
+  /** Local day and time it is planned for, as in an input. */
+  readonly plannedFor: string | null;
+  readonly minutes: number;
+  readonly rounds: readonly string[];
+  readonly updatedAt: number;
+}
+
+const GONE = 'That plan is not here any more.';
+/** Plans that were only tried out, kept for looking back at. */
+const TRIED = 4;
+
+async function rowOf(id: string): Promise<PlanRow> {
+  const { models } = await database();
+  const row = idSchema.safeParse(id).success ? await models.plans.findByPk(id) : null;
+  if (!row) throw new Problem(GONE, 404);
+  return row.get();
+}
+
+/** The plan in a row; one that an older version wrote and this one cannot read says so. */
+function planIn(row: PlanRow): Plan {
+  const read = planSchema.safeParse(JSON.parse(row.body));
+  if (!read.success)
+    throw new Problem(`The plan “${row.title}” cannot be read: ${reason(read.error)} It has not been changed.`);
+  return { ...read.data, title: row.title };
+}
+
+async function groupOf(id: string): Promise<Group> {
+  const group = (await listGroups()).find((g) => g.id === id);
+  if (!group) throw new Problem('That group is not here any more.', 404);
+  return group;
+}
+
+/** A group's plans: those kept, then the last few that were only begun. */
+export async function listPlans(groupId: string): Promise<PlanLine[]> {
+  const { models } = await database();
+  const rows = (
+    await models.plans.findAll({
+      where: { group_id: groupId },
+      order: [
+        ['updated_at', 'DESC'],
+        ['id', 'DESC'],
+      ],
+    })
+  ).map((r) => r.get());
+  let tried = 0;
+  const shop = await workshopOf(await groupOf(groupId));
+  return rows
+    .filter((r) => r.kept === 1 || (tried += 1) <= TRIED)
+    .map((row) => {
+      const plan = planSchema.safeParse(JSON.parse(row.body));
+      const rounds = plan.success ? plan.data.rounds : [];
+      return {
+        id: row.id,
+        title: row.title,
+        kept: row.kept === 1,
+        plannedFor: row.planned_for,
+        updatedAt: row.updated_at,
+        rounds: rounds.map((r) => r.task),
+        minutes: fitOf({ minutes: 60, rounds }, shop.children, shop.paceOf).minutes,
+      };
+    });
+}
+
+/** Keeps a new plan and gives its id. */
+async function create(groupId: string, plan: Plan, kept: boolean): Promise<string> {
+  const { models, write } = await database();
+  const id = v7();
+  const now = Date.now();
+  await write((transaction) =>
+    models.plans.create(
+      {
+        id,
+        group_id: groupId,
+        title: plan.title,
+        body: JSON.stringify(plan),
+        kept: kept ? 1 : 0,
+        planned_for: null,
+        created_at: now,
+        updated_at: now,
+      },
+      { transaction },
+    ),
+  );
+  return id;
+}
+
+/** Makes a complete running order for a wish and gives its id. Throws a Problem where the bank has nothing for it. */
+export async function newPlan(groupId: string, wish: PlanWish): Promise<string> {
+  const group = await groupOf(groupId);
+  return create(groupId, planFrom(wish, await workshopOf(group)), false);
+}
+
+export interface OpenPlan {
+  readonly id: string;
+  readonly groupId: string;
+  readonly groupName: string;
+  readonly kept: boolean;
+  readonly plannedFor: string | null;
+  readonly plan: Plan;
+  readonly shown: ShownPlan;
+}
+
+/** A plan with every line of its script. Throws a Problem (404) where there is none. */
+export async function openPlan(id: string): Promise<OpenPlan> {
+  const row = await rowOf(id);
+  const group = await groupOf(row.group_id);
+  const plan = planIn(row);
+  return {
+    id,
+    groupId: group.id,
+    groupName: group.name,
+    kept: row.kept === 1,
+    plannedFor: row.planned_for,
+    plan,
+    shown: await showPlan(plan, group, await workshopOf(group)),
+  };
+}
+
+/** Keeps the plan as it is now on the screen, with one change made that needs the bank. Throws a Problem that leaves it as it was. */
+export async function workOnPlan(
+  id: string,
+  body: unknown,
+  change: unknown,
+): Promise<{ plan: Plan; shown: ShownPlan; said?: string }> {
+  const row = await rowOf(id);
+  const group = await groupOf(row.group_id);
+  const [read, asked] = [planSchema.safeParse(body), planChangeSchema.safeParse(change)];
+  if (!read.success) throw new Problem(reason(read.error));
+  if (!asked.success) throw new Problem(reason(asked.error));
+  const shop = await workshopOf(group);
+  const answered =
+    asked.data.kind === 'aim'
+      ? [...(await runsOf(group.children.filter((c) => !c.away).map((c) => c.id))).values()]
+      : [];
+  const { plan, said } = changed(
+    read.data,
+    asked.data,
+    shop,
+    answered.some((runs) => runs.length) ? answered.map(abilityOf) : [],
+  );
+  const { models, write } = await database();
+  await write((transaction) =>
+    models.plans.update(
+      { title: plan.title, body: JSON.stringify(plan), updated_at: Date.now() },
+      { where: { id }, transaction },
+    ),
+  );
+  return { plan, shown: await showPlan(plan, group, shop), ...(said ? { said } : {}) };
+}
+
+/** Puts the plan among those kept, or says when it is for. */
+export async function keepPlan(id: string, change: { kept?: boolean; plannedFor?: unknown }): Promise<void> {
+  await rowOf(id);
+  const values: Partial<PlanRow> = { updated_at: Date.now() };
+  if (change.kept !== undefined) values.kept = change.kept ? 1 : 0;
+  if (change.plannedFor !== undefined) {
+    const day = plannedForSchema.safeParse(change.plannedFor);
+    if (!day.success) throw new Problem(reason(day.error));
+    Object.assign(values, { planned_for: day.data, kept: 1 });
+  }
+  const { models, write } = await database();
+  await write((transaction) => models.plans.update(values, { where: { id }, transaction }));
+}
+
+/** Copies a plan for the same group and gives the new id. */
+export async function copyPlan(id: string): Promise<string> {
+  const row = await rowOf(id);
+  const taken = new Set((await listPlans(row.group_id)).map((p) => p.title));
+  let n = 2;
+  while (taken.has(`${row.title} ${n}`)) n += 1;
+  return create(row.group_id, { ...planIn(row), title: `${row.title} ${n}` }, true);
+}
+
+export async function erasePlan(id: string): Promise<void> {
+  await rowOf(id);
+  const { models, write } = await database();
+  await write((transaction) => models.plans.destroy({ where: { id }, transaction }));
+}
+
+const fileName = (title: string, ending: string): string =>
+  `${
+    title
+      .replace(/[^\p{L}\p{N} _-]/gu, '')
+      .replace(/\s+/g, ' ')
+      .trim() || 'plan'
+  }.${ending}`;
+
+/** The plan as a file to share. */
+export async function planFile(id: string): Promise<{ text: string; name: string }> {
+  const row = await rowOf(id);
+  const { accent } = await getSettings();
+  return { text: planToJson(planIn(row), accent), name: fileName(row.title, 'json') };
+}
+
+/** The plan as a calendar file. Throws a Problem where no day is chosen. */
+export async function planCalendar(id: string): Promise<{ text: string; name: string }> {
+  const open = await openPlan(id);
+  if (!open.plannedFor) throw new Problem('Choose a day and a time first; then there is something for a calendar.');
+  return {
+    name: fileName(open.plan.title, 'ics'),
+    text: calendarOf({
+      id,
+      title: open.plan.title,
+      group: open.groupName,
+      at: open.plannedFor,
+      minutes: Math.max(open.shown.fit.minutes, 1),
+      stamp: new Date(),
+      lines: open.shown.rounds.map((r) => `${r.minutes} min ${r.family}: ${r.items.map((i) => i.label).join(', ')}`),
+      bring: open.shown.bring.map((b) => b.word),
+    }),
+  };
+}
+
+export interface PlanReport {
+  readonly title: string;
+  readonly fault: string | null;
+  readonly rounds: readonly { readonly name: string; readonly why: string | null; readonly lost: number }[];
+  readonly usable: boolean;
+}
+
+/** What a plan file holds, round by round, with what this bank and accent cannot make; nothing is kept. */
+async function check(groupId: string, text: string): Promise<{ report: PlanReport; plan: Plan | null }> {
+  const read = readPlanFile(text);
+  if (!read.plan)
+    return {
+      report: {
+        title: '',
+        fault: read.fault,
+        rounds: read.rounds.map(({ name, why }) => ({ name, why, lost: 0 })),
+        usable: false,
+      },
+      plan: null,
+    };
+  const group = await groupOf(groupId);
+  const shown = await showPlan(read.plan, group, await workshopOf(group));
+  const ids = read.plan.rounds.map((r) => r.id);
+  const lostIn = (id: string | undefined): number =>
+    shown.rounds[ids.indexOf(id ?? '')]?.items.filter((i) => i.problem !== null).length ?? 0;
+  const plan: Plan = {
+    ...read.plan,
+    rounds: read.plan.rounds
+      .map((round, i) => ({
+        ...round,
+        items: round.items.filter((_, n) => shown.rounds[i]!.items[n]?.problem === null),
+      }))
+      .filter((r) => r.items.length > 0),
+  };
+  const rounds = read.rounds.map(({ name, why, round }) => ({ name, why, lost: round ? lostIn(round.id) : 0 }));
+  return {
+    plan: plan.rounds.length ? plan : null,
+    report: {
+      title: plan.title,
+      fault: plan.rounds.length ? null : 'No word of this plan can be used with this word bank and accent.',
+      rounds,
+      usable: plan.rounds.length > 0,
+    },
+  };
+}
+
+export const reportOnPlan = async (groupId: string, text: string): Promise<PlanReport> =>
+  (await check(groupId, text)).report;
+
+/** Keeps the rounds of a file that can be used; gives the new plan's id. */
+export async function importPlan(groupId: string, text: string): Promise<string> {
+  const { report, plan } = await check(groupId, text);
+  if (!plan) throw new Problem(`${report.fault ?? 'This plan cannot be used.'} Nothing was imported.`);
+  return create(groupId, plan, true);
+}

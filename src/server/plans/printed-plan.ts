@@ -1,0 +1,31 @@
+import { stepOf, taskOf } from '../../core/games';
+import { makeItem, Unproved, type Shown } from '../../core/games/item';
+import { listGroups } from '../people/groups';
+import { openPlan, type OpenPlan } from './plans';
+import { workshopOf } from './plan-making';
+
+export interface PrintedPlan extends OpenPlan {
+  readonly children: readonly string[];
+  /** The words to show as cards, each once. */
+  readonly cards: readonly Shown[];
+}
+
+/** A plan with all that goes on paper. */
+export async function printedPlan(id: string): Promise<PrintedPlan> {
+  const open = await openPlan(id);
+  const group = (await listGroups()).find((g) => g.id === open.groupId)!;
+  const { bank } = await workshopOf(group);
+  const cards = new Map<string, Shown>();
+  for (const round of open.plan.rounds) {
+    const task = taskOf(round.task);
+    for (const { key } of round.items) {
+      try {
+        for (const shown of makeItem(task, stepOf(task, round.step), key, bank).words) cards.set(shown.word, shown);
+      } catch (error) {
+        // What cannot be played any more is not printed; the plan says why.
+        if (!(error instanceof Unproved)) throw error;
+      }
+    }
+  }
+  return { ...open, children: group.children.filter((c) => !c.away).map((c) => c.name), cards: [...cards.values()] };
+}

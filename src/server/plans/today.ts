@@ -1,0 +1,204 @@
+import { Op } from 'sequelize';
+import { planRequestSchema, type PlanWish } from '../../core/formats/plan-file';
+import { stepOf, taskOf, TASKS } from '../../core/games';
+import { makeItem } from '../../core/games/item';
+import { FAMILY_NAMES } from '../../core/games/task';
+import { groupBy } from '../../core/group-by';
+import { slashed } from '../../core/games/item';
+import { wholeMinutes, roundSeconds } from '../../core/sessions/running-order';
+import { tally } from '../../core/sessions/summary';
+import type { Outcome } from '../../core/answers/outcome';
+import { database } from '../storage/database';
+import type { Group } from '../people/groups';
+import { planFrom, workshopOf, type Workshop } from './plan-making';
+import { Problem } from '../storage/problems';
+
+/** A session to start with one tap. */
+export interface ReadySession {
+  readonly wish: PlanWish;
+  readonly title: string;
+  readonly minutes: number;
+  readonly why: string;
+  /** The words of its focus, as a plan shows them. */
+  readonly words: readonly string[];
+}
+
+interface Played {
+  readonly task: string;
+  readonly step: string;
+  readonly at: number;
+  readonly alone: number;
+  readonly counted: number;
+}
+
+/** What the group played, task by task and step by step, the latest first. */
+async function playedBy(groupId: string): Promise<Played[]> {
+  const { models } = await database();
+  const sessions = await models.sessions.findAll({
+    where: { group_id: groupId },
+    order: [['started_at', 'DESC']],
+    limit: 40,
+    attributes: ['id'],
+  });
+  const answers = (await models.answers.findAll({
+    // A check-in is kept apart from play.
+    where: { session_id: sessions.map((s) => s.get().id), standing: { [Op.ne]: 'check-in' }, second: 0 },
+    attributes: ['session_id', 'task', 'step', 'outcome', 'at'],
+    raw: true,
+  })) as unknown as { session_id: string; task: string; step: string; outcome: Outcome; at: number }[];
+  return [...groupBy(answers, (a) => `${a.session_id} ${a.task} ${a.step}`).values()]
+    .map((of) => {
+      const t = tally(of);
+      const counted = t['on-own'] + t['with-help'] + t['not-yet'];
+      return {
+        task: of[0]!.task,
+        step: of[0]!.step,
+        at: Math.max(...of.map((a) => a.at)),
+        alone: counted ? t['on-own'] / counted : 0,
+        counted,
+      };
+    })
+    .filter((p) => TASKS.some((task) => task.id === p.task) && p.counted > 0)
+    .sort((a, b) => b.at - a.at);
+}
+
+/** Common practice, no source: a step up when most answers came alone, back when few did. */
+const MOSTLY = 0.8;
+const FEW = 0.35;
+const WEEK_MS = 7 * 86_400_000;
+
+/** Where a group that is new to everything begins, family by family, larger units first. */
+const BEGINNINGS: readonly (readonly [string, string])[] = [
+  ['clap', '2'],
+  ['rhyme-pairs', 'far'],
+  ['first-sound', 'hold'],
+  ['blending', '3'],
+  ['count-words', '3'],
+  ['segmenting', '3'],
+  ['sort', 'far'],
+  ['leave-out', 'first'],
+  ['swap', 'first'],
+  ['hunt', '3-4'],
+];
+
+interface Proposal {
+  readonly wish: Partial<PlanWish>;
+  readonly why: string;
+}
+
+/** One up, one back, or the same again: from how the last time went. */
+function goOn({ task, step, alone, counted }: Played): Proposal {
+  const { steps } = taskOf(task);
+  const at = Math.max(
+    0,
+    steps.findIndex((s) => s.id === stepOf(taskOf(task), step).id),
+  );
+  const move = counted < 3 ? 0 : alone >= MOSTLY ? 1 : alone < FEW ? -1 : 0;
+  const next = steps[at + move] ?? steps[at]!;
+  const name = stepOf(taskOf(task), step).name;
+  const why =
+    next === steps[at]
+      ? `The same step as last time (${name}), with other words.`
+      : move > 0
+        ? `Last time most answers came without help (${name}), so one step on.`
+        : `Last time few answers came without help (${name}), so one step back.`;
+  return { wish: { task, step: next.id }, why };
+}
+
+const lasting = (at: number, now: number): string => {
+  const days = Math.round((now - at) / 86_400_000);
+  return days >= 14 ? `${Math.round(days / 7)} weeks` : `${days} days`;
+};
+
+/** The sound that slipped most often lately, where one did more than once. */
+async function slipping(groupId: string): Promise<string | null> {
+  const { models } = await database();
+  const sessions = await models.sessions.findAll({
+    where: { group_id: groupId },
+    order: [['started_at', 'DESC']],
+    limit: 6,
+    attributes: ['id'],
+  });
+  const rows = (await models.answers.findAll({
+    where: { session_id: sessions.map((s) => s.get().id), second: 0 },
+    attributes: ['sounds', 'missed'],
+    raw: true,
+  })) as unknown as { sounds: string; missed: string }[];
+  const times = new Map<string, number>();
+  for (const { sounds, missed } of rows)
+    for (const at of JSON.parse(missed) as number[]) {
+      const ipa = sounds.split(' ')[at];
+      if (ipa) times.set(ipa, (times.get(ipa) ?? 0) + 1);
+    }
+  const [top] = [...times].sort((a, b) => b[1] - a[1] || (a[0] < b[0] ? -1 : 1));
+  return top && top[1] > 1 ? top[0] : null;
+}
+
+/** Three sessions that make sense from what was played: go on, take up again, and something beside. */
+async function proposals(group: Group, shop: Workshop, now: number): Promise<Proposal[]> {
+  const played = await playedBy(group.id);
+  const latestOf = [...groupBy(played, (p) => p.task).values()].map((of) => of[0]!);
+  const families = new Set(latestOf.map((p) => taskOf(p.task).family));
+  const fresh = BEGINNINGS.filter(([task]) => !families.has(taskOf(task).family)).map(([task, step]): Proposal => ({
+    wish: { task, step },
+    why: played.length
+      ? `${FAMILY_NAMES[taskOf(task).family]} has not been played yet: an easy first step.`
+      : 'A good place to begin: everyday words, an easy first step.',
+  }));
+  const [latest, ...others] = latestOf;
+  // Not the same game twice running, where another was played too.
+  const next = others.length && latest ? others.reduce((a, b) => (b.at > a.at ? b : a)) : latest;
+  const oldest = latestOf.filter((p) => p !== next && now - p.at >= WEEK_MS).at(-1);
+  const sound = await slipping(group.id);
+  const out: Proposal[] = [];
+  if (next) out.push(goOn(next));
+  if (oldest)
+    out.push({
+      wish: { task: oldest.task, step: stepOf(taskOf(oldest.task), oldest.step).id },
+      why: `Not played for ${lasting(oldest.at, now)}.`,
+    });
+  if (sound)
+    out.push({
+      wish: { shape: 'one-sound', sound, minutes: 12 },
+      why: `${slashed(sound, shop.bank.accent)} slipped most often lately: hear it in many games.`,
+    });
+  // A group that has played everything goes on with what it played longest ago.
+  const longAgo = latestOf.filter((p) => p !== next && p !== oldest).reverse();
+  return [...out, ...fresh, ...longAgo.map(goOn)];
+}
+
+/** Three ready sessions for the group. The same evening and the same words give the same three. */
+export async function readySessions(group: Group, now = Date.now()): Promise<ReadySession[]> {
+  const shop = await workshopOf(group);
+  const out: ReadySession[] = [];
+  for (const [i, { wish: part, why }] of (await proposals(group, shop, now)).entries()) {
+    if (out.length === 3) break;
+    const wish = planRequestSchema.parse({ shape: 'focus', task: 'blending', minutes: 8, seed: 11 + i, ...part });
+    try {
+      const plan = planFrom(wish, shop);
+      const focus = plan.rounds.find((r) => r.role === 'focus') ?? plan.rounds[0]!;
+      const task = taskOf(focus.task);
+      out.push({
+        wish,
+        title: plan.title,
+        why,
+        minutes: wholeMinutes(
+          plan.rounds.reduce((sum, r) => sum + roundSeconds(r, shop.children, shop.paceOf(r.task)), 0),
+        ),
+        words: focus.items
+          .map(({ key }) => makeItem(task, stepOf(task, focus.step), key, shop.bank))
+          .map((item) =>
+            item.view.kind === 'pair' || item.view.kind === 'row'
+              ? item.words.map((w) => w.word).join(' · ')
+              : item.view.kind === 'hunt'
+                ? item.slots.sounds!
+                : item.word,
+          ),
+      });
+    } catch (error) {
+      // A sound the bank cannot serve through a game is no proposal.
+      if (!(error instanceof Problem)) throw error;
+    }
+  }
+  return out;
+}

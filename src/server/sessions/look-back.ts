@@ -1,0 +1,258 @@
+import { Op } from 'sequelize';
+import type { SessionExport, ExportRow } from '../../core/formats/session-export';
+import { stepOf, taskOf } from '../../core/games';
+import { ACCEPTED, type Outcome, type Standing } from '../../core/answers/outcome';
+import type { z } from 'zod';
+import type { correctionSchema } from '../../core/formats/schemas';
+import { keyLabel } from '../../core/games/key-label';
+import { roundOf, type AnswerEntry, type Entry } from '../../core/sessions/log';
+import { replay } from '../../core/sessions/replay';
+import { standingAnswers } from '../../core/sessions/standing';
+import { groupBy } from '../../core/group-by';
+import type { AccentId } from '../../core/phonology/accents';
+import { tally, type Tally } from '../../core/sessions/summary';
+import type { StoredRound } from '../../core/sessions/stored-round';
+import { database } from '../storage/database';
+import { givenOf, replayPlan, sessionLog, sessionRecord, type SessionRecord } from '../record/session-record';
+
+export interface LookBackAnswer extends ExportRow {
+  readonly childId: string | null;
+  /** The item in words. */
+  readonly label: string;
+}
+
+export interface LookBack {
+  readonly session: SessionRecord;
+  /** The rounds by name, in order. */
+  readonly rounds: readonly { readonly name: string; readonly step: string }[];
+  /** Marked but undone; they stay in the log. */
+  readonly undone: number;
+  /** Turns marked on two devices at once; the later mark stands, the other stays in the log. */
+  readonly clashes: number;
+  /** The answers that stand, in the order of their turns; those of children who differed from the others after them. */
+  readonly answers: readonly LookBackAnswer[];
+}
+
+/** The answer and what it replaced, oldest first. */
+function history(answer: AnswerEntry, byId: ReadonlyMap<string, AnswerEntry>): AnswerEntry[] {
+  const older = answer.supersedes ? byId.get(answer.supersedes) : undefined;
+  return older ? [...history(older, byId), answer] : [answer];
+}
+
+const roundName = ({ task, step }: Pick<StoredRound, 'task' | 'step'>): { name: string; step: string } => ({
+  name: taskOf(task).name,
+  step: stepOf(taskOf(task), step).name,
+});
+
+const answersOf = (log: readonly Entry[]): AnswerEntry[] => log.filter((e): e is AnswerEntry => e.kind === 'answer');
+
+/** A session as it was played: the answers that stand, with what was marked before. */
+export async function lookBack(id: string): Promise<LookBack> {
+  const session = await sessionRecord(id);
+  const { models } = await database();
+  const log = await sessionLog(id);
+  const rows = await models.answers.findAll({ where: { session_id: id }, attributes: ['id', 'sounds', 'standing'] });
+  const kept = new Map(rows.map((r) => [r.get().id, r.get()]));
+  const names = new Map(session.children.map((c) => [c.id, c.name]));
+  const byId = new Map(answersOf(log).map((a) => [a.id, a]));
+  const { answers, differing, clashes } = replay(replayPlan(session), log);
+  const nameOf = (childId: string | null | undefined): string | null => (childId ? (names.get(childId) ?? '') : null);
+  return {
+    session,
+    rounds: session.rounds.map(roundName),
+    clashes,
+    undone: log.filter((e) => e.kind === 'undo').length,
+    answers: [...answers, ...differing].map((a) => ({
+      id: a.id,
+      turn: a.turn,
+      task: session.rounds[roundOf(a.turn)]?.task ?? '',
+      step: session.rounds[roundOf(a.turn)]?.step ?? '',
+      childId: a.childId,
+      child: nameOf(a.childId),
+      word: a.word,
+      label: keyLabel(a.word, session.rounds[roundOf(a.turn)]?.task ?? '', session.accent),
+      sounds: (kept.get(a.id)?.sounds ?? '').split(' '),
+      standing: (kept.get(a.id)?.standing ?? 'fresh') as Standing,
+      outcome: a.outcome,
+      slip: a.slip,
+      said: a.said,
+      missed: a.missed,
+      helps: a.helps,
+      note: a.note,
+      thinkMs: a.thinkMs,
+      selfCorrected: a.selfCorrected === true,
+      shown: a.shown === true,
+      markedBy: a.by ?? null,
+      partner: nameOf(a.partnerId),
+      differs: a.differs === true,
+      at: new Date(a.at).toISOString(),
+      before: withReasons(history(a, byId)),
+    })),
+  };
+}
+
+/** What an answer was before, each with why the next took its place. */
+const withReasons = (all: readonly AnswerEntry[]): LookBackAnswer['before'] =>
+  all
+    .slice(0, -1)
+    .map((b, i) => ({ id: b.id, outcome: b.outcome, at: new Date(b.at).toISOString(), why: all[i + 1]!.why ?? null }));
+
+/** The session in its open file form. */
+export function exportOf({ session, answers }: LookBack): SessionExport {
+  return {
+    format: 'bouncy-echo-session',
+    version: 3,
+    session: {
+      id: session.id,
+      group: session.groupName,
+      title: session.title,
+      rounds: session.rounds.map(({ task, step, items }) => ({ task, step, items })),
+      accent: session.accent,
+      startedAt: new Date(session.startedAt).toISOString(),
+      finishedAt: session.finishedAt === null ? null : new Date(session.finishedAt).toISOString(),
+    },
+    answers: answers.map(
+      ({
+        id,
+        turn,
+        task,
+        step,
+        child,
+        word,
+        sounds,
+        outcome,
+        slip,
+        said,
+        missed,
+        helps,
+        note,
+        thinkMs,
+        standing,
+        selfCorrected,
+        shown,
+        markedBy,
+        partner,
+        differs,
+        at,
+        before,
+      }) => ({
+        id,
+        turn,
+        task,
+        step,
+        child,
+        word,
+        sounds,
+        outcome,
+        slip,
+        said,
+        missed,
+        helps,
+        note,
+        thinkMs,
+        standing,
+        selfCorrected,
+        shown,
+        markedBy,
+        partner,
+        differs,
+        at,
+        before,
+      }),
+    ),
+  };
+}
+
+type Correction = z.infer<typeof correctionSchema>;
+
+/** Corrects an answer: a new row that supersedes it, under an id made on the device, with the reason. The old one stays. */
+export function correctionOf(
+  answers: readonly LookBackAnswer[],
+  change: Correction,
+  now = Date.now(),
+): AnswerEntry | undefined {
+  const old = answers.find((a) => a.id === change.answerId);
+  if (!old) return undefined;
+  return {
+    kind: 'answer',
+    id: change.newId,
+    at: now,
+    turn: old.turn,
+    childId: change.childId === undefined ? old.childId : change.childId,
+    word: old.word,
+    outcome: change.outcome,
+    // What was heard stands unless the new outcome says that nothing slipped.
+    slip: change.outcome === 'on-own' && !(old.slip && ACCEPTED.has(old.slip)) ? null : old.slip,
+    said: old.said,
+    missed: change.outcome === 'on-own' ? [] : old.missed,
+    helps: old.helps,
+    note: change.note?.trim() || old.note,
+    thinkMs: old.thinkMs,
+    supersedes: old.id,
+    why: change.why ?? 'other',
+    by: change.by?.trim() || old.markedBy,
+    ...(old.selfCorrected ? { selfCorrected: true } : {}),
+    ...(old.shown ? { shown: true } : {}),
+    ...(old.differs ? { differs: true } : {}),
+  };
+}
+
+export interface SessionLine {
+  readonly id: string;
+  readonly title: string;
+  readonly rounds: readonly StoredRound[];
+  readonly startedAt: number;
+  readonly finished: boolean;
+  readonly words: readonly string[];
+  readonly tally: Tally;
+}
+
+/** A session begun this recently is listed though nothing was marked in it yet. */
+const JUST_BEGUN_MS = 6 * 3_600_000;
+
+/**
+ * A group's sessions, newest first, each with how it went. One query for the sessions, one for all their answers.
+ * A session that was begun and left without an answer is passed over once it is a few hours old.
+ */
+export async function listSessions(groupId: string, limit = 50, now = Date.now()): Promise<SessionLine[]> {
+  const { models } = await database();
+  const sessions = (
+    await models.sessions.findAll({ where: { group_id: groupId }, order: [['started_at', 'DESC']], limit })
+  ).map((s) => s.get());
+  const ids = sessions.map((s) => s.id);
+  const [answers, undos] = await Promise.all([
+    models.answers.findAll({
+      where: { session_id: ids },
+      attributes: ['id', 'session_id', 'outcome', 'turn', 'supersedes', 'child_id', 'differs', 'second'],
+      order: [['id', 'ASC']],
+    }),
+    models.steps.findAll({ where: { session_id: ids, kind: { [Op.eq]: 'undo' } }, attributes: ['detail'] }),
+  ]);
+  const undone = new Set(undos.map((u) => (JSON.parse(u.get().detail) as { answerId: string }).answerId));
+  const bySession = groupBy(
+    answers.map((a) => a.get()),
+    (a) => a.session_id,
+  );
+  const tallyOf = (session: string): Tally =>
+    tally(
+      [...standingAnswers((bySession.get(session) ?? []).map(givenOf), undone).byTurn.values()].map((a) => ({
+        outcome: a.outcome as Outcome,
+      })),
+    );
+  return sessions
+    .map((s) => {
+      const rounds = JSON.parse(s.rounds) as StoredRound[];
+      return {
+        id: s.id,
+        title: s.title,
+        rounds,
+        startedAt: s.started_at,
+        finished: s.finished_at !== null,
+        tally: tallyOf(s.id),
+        words: rounds.flatMap((r) => r.items.map((key) => keyLabel(key, r.task, s.accent as AccentId))),
+      };
+    })
+    .filter(
+      (line) => Object.values(line.tally).some(Boolean) || (!line.finished && now - line.startedAt < JUST_BEGUN_MS),
+    );
+}

@@ -1,0 +1,217 @@
+import type { OwnWay } from '../../core/answers/own-way';
+import type { Habits } from '../../core/answers/rank';
+import { stepOf, taskOf } from '../../core/games';
+import { FRAMES, GESTURES, gestureLine } from '../../core/games/frames';
+import { makeItem, Unproved, type Item } from '../../core/games/item';
+import type { Material } from '../../core/games/material';
+import { routineOf } from '../../core/games/routine';
+import type { RoutineStep } from '../../core/games/routine-steps';
+import { FAMILY_NAMES } from '../../core/games/task';
+import type { AccentId } from '../../core/phonology/accents';
+import { roundSeconds, ROLE_WORDS, type Way } from '../../core/sessions/running-order';
+import type { Entry } from '../../core/sessions/log';
+import type { SessionPlan } from '../../core/sessions/replay';
+import type { StoredRound } from '../../core/sessions/stored-round';
+import { preparedBank } from '../words/bank';
+import { listGroups } from '../people/groups';
+import { habitsOfChildren } from './habits';
+import { pacesOf } from './paces';
+import { replayPlan, sessionLog, sessionRecord } from '../record/session-record';
+
+/** A round as Play runs it. */
+export interface PlayRound {
+  readonly role: string;
+  readonly task: string;
+  readonly family: string;
+  readonly name: string;
+  readonly step: string;
+  readonly gesture: string;
+  readonly reminder: string;
+  readonly scoresSounds: boolean;
+  /** Who speaks, in order. */
+  readonly routine: readonly RoutineStep[];
+  readonly inOrder: boolean;
+  readonly way: Way;
+  /** The answers as another accent says them that a child of this session speaks: by accent, then by key. */
+  readonly inAccents: Readonly<Record<string, Readonly<Record<string, readonly string[]>>>>;
+  readonly spares: readonly string[];
+  readonly model: string;
+  readonly opening: string;
+  /** What the adult says, with slots that each item fills. */
+  readonly ask: string;
+  readonly gap: number;
+  readonly names: boolean;
+  readonly items: Readonly<Record<string, Item>>;
+}
+
+export interface PlaySession {
+  readonly id: string;
+  readonly title: string;
+  readonly letters: boolean;
+  readonly groupName: string;
+  readonly accent: AccentId;
+  readonly children: readonly { readonly id: string; readonly name: string; readonly ownWay: OwnWay }[];
+  /** Children of the group who may still come. */
+  readonly others: readonly { readonly id: string; readonly name: string; readonly ownWay: OwnWay }[];
+  /** What each child has said before. */
+  readonly habits: Readonly<Record<string, Habits>>;
+  readonly plan: SessionPlan;
+  readonly rounds: readonly PlayRound[];
+  readonly minutes: number;
+  readonly startedAt: number;
+  readonly log: readonly Entry[];
+}
+
+/** An item, or undefined where it does not hold (any more) in this accent. */
+function itemOf(round: Pick<StoredRound, 'task' | 'step'>, key: string, material: Material): Item | undefined {
+  try {
+    const task = taskOf(round.task);
+    return makeItem(task, stepOf(task, round.step), key, material);
+  } catch (error) {
+    if (error instanceof Unproved) return undefined;
+    throw error;
+  }
+}
+
+/** The answers of a round as other accents say them, where they are judged by their sounds. */
+function inAccents(round: StoredRound, keys: readonly string[], accents: readonly Material[]): PlayRound['inAccents'] {
+  return Object.fromEntries(
+    accents.map((material) => [
+      material.accent,
+      Object.fromEntries(
+        keys.flatMap((key) => {
+          const judged = itemOf(round, key, material)?.judged;
+          return judged?.by === 'sounds' ? [[key, judged.sounds]] : [];
+        }),
+      ),
+    ]),
+  );
+}
+
+/** The lines a round is opened and asked with: the adult's own, the frame's, or the plain ones. */
+export function linesOf({ task: id, frame }: Pick<StoredRound, 'task' | 'frame'>): { opening: string; ask: string } {
+  const task = taskOf(id);
+  const family = FRAMES[task.family];
+  return {
+    opening: frame.opening ?? (frame.on ? family.opening : family.plain),
+    ask: frame.ask ?? (frame.on ? task.framed : task.plain),
+  };
+}
+
+function playRound(
+  round: StoredRound,
+  material: Material,
+  accents: readonly Material[],
+): { stored: StoredRound; shown: PlayRound } | null {
+  const task = taskOf(round.task);
+  const keys = [...new Set([...round.items, ...round.spares, ...(round.model ? [round.model] : [])])];
+  const items = Object.fromEntries(
+    keys.flatMap((key) => {
+      const item = itemOf(round, key, material);
+      return item ? [[key, item]] : [];
+    }),
+  );
+  const there = round.items.filter((key) => items[key]);
+  if (!there.length) return null;
+  const gesture = GESTURES.find((g) => g.id === round.gesture) ?? GESTURES[0]!;
+  return {
+    stored: { ...round, items: there },
+    shown: {
+      role: ROLE_WORDS[round.role],
+      task: task.id,
+      family: FAMILY_NAMES[task.family],
+      name: task.name,
+      step: stepOf(task, round.step).name,
+      gesture: gestureLine(gesture, task.gesture, Math.max(0, ...Object.values(items).map((i) => i.marks.length))),
+      reminder: round.reminder,
+      scoresSounds: task.scoresSounds === true,
+      routine: routineOf(task.id, round.way === 'check'),
+      inOrder: task.inOrder === true,
+      way: round.way,
+      inAccents: inAccents(
+        round,
+        keys.filter((key) => items[key]),
+        accents,
+      ),
+      spares: round.spares.filter((k) => items[k]),
+      model: round.model && items[round.model] ? round.model : there[0]!,
+      ...linesOf(round),
+      gap: round.gap,
+      names: round.names,
+      items,
+    },
+  };
+}
+
+/** All that Play needs, with every item made and proved, so that the browser computes nothing of the craft. */
+export async function playSession(id: string): Promise<PlaySession> {
+  const session = await sessionRecord(id);
+  const material = await preparedBank(session.accent, session.conventions);
+  const spoken = [...new Set(session.children.flatMap((c) => c.ownWay.accent ?? []))].filter(
+    (accent) => accent !== session.accent,
+  );
+  const [paceOf, accents, group, habits] = await Promise.all([
+    pacesOf(session.groupId),
+    Promise.all(spoken.map((accent) => preparedBank(accent, session.conventions))),
+    listGroups().then((all) => all.find((g) => g.id === session.groupId)),
+    habitsOfChildren(session.childIds),
+  ]);
+  // A round's place in the list is in its answers' turns, so a round that cannot be made keeps its place with nothing in it.
+  const made = session.rounds.map((round) => playRound(round, material, accents));
+  const stored = session.rounds.map((round, i) => made[i]?.stored ?? round);
+  const playable = made.flatMap((m, i) => (m ? [{ ...m, i }] : []));
+  const children = session.children.length;
+  return {
+    id,
+    title: session.title,
+    letters: session.letters,
+    groupName: session.groupName,
+    accent: session.accent,
+    children: session.children,
+    habits,
+    others: (group?.children ?? [])
+      .filter((c) => !session.childIds.includes(c.id))
+      .map(({ id, name, ownWay }) => ({ id, name, ownWay })),
+    plan: replayPlan({ rounds: stored, childIds: session.childIds }),
+    rounds: session.rounds.map((round, i) => made[i]?.shown ?? emptyRound(round)),
+    minutes: Math.max(
+      1,
+      Math.round(
+        playable.reduce(
+          (sum, { stored: r }) =>
+            sum +
+            roundSeconds(
+              { items: r.items.map((key) => ({ key, locked: false })), way: r.way },
+              children,
+              paceOf(r.task),
+            ),
+          0,
+        ) / 60,
+      ),
+    ),
+    startedAt: session.startedAt,
+    log: await sessionLog(id),
+  };
+}
+
+const emptyRound = (round: StoredRound): PlayRound => ({
+  role: ROLE_WORDS[round.role],
+  task: round.task,
+  family: FAMILY_NAMES[taskOf(round.task).family],
+  name: taskOf(round.task).name,
+  step: '',
+  gesture: '',
+  reminder: '',
+  scoresSounds: false,
+  routine: ['your-turn'],
+  inOrder: false,
+  way: round.way,
+  inAccents: {},
+  spares: [],
+  model: '',
+  opening: 'The words of this round are not in the bank any more.',
+  ask: '',
+  gap: 1,
+  names: false,
+  items: {},
+});

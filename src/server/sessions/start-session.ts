@@ -1,0 +1,103 @@
+import { v7 } from 'uuid';
+import type { StartRequest } from '../../core/formats/schemas';
+import { stepForCounts, taskOf } from '../../core/games';
+import { REMINDERS, titleOf } from '../../core/sessions/shapes';
+import type { Plan } from '../../core/sessions/running-order';
+import { minutesFor } from '../../core/sessions/turns';
+import { storedRound } from '../../core/sessions/stored-round';
+import { preparedBank } from '../words/bank';
+import { database } from '../storage/database';
+import { listGroups, type Group } from '../people/groups';
+import { Problem } from '../storage/problems';
+import { getSettings } from '../setting/settings';
+
+import { turnOrder } from './turn-order';
+
+/** A group's row, or a Problem that says what to do. */
+async function groupOf(groupId: string): Promise<Group> {
+  const group = (await listGroups()).find((g) => g.id === groupId);
+  if (!group) throw new Problem('That group is not here any more. Choose a group and start again.', 404);
+  return group;
+}
+
+/** A plan of one round from words chosen by hand. Throws a Problem for words that are not in the bank. */
+export async function planOfWords(request: StartRequest): Promise<Plan> {
+  const { accent, conventions } = await getSettings();
+  const bank = await preparedBank(accent, conventions);
+  const known = (words: readonly string[]): string[] => [...new Set(words)].filter((w) => bank.byName.has(w));
+  const unknown = request.words.filter((w) => !bank.byName.has(w));
+  if (unknown.length)
+    throw new Problem(`Not in the word bank: ${unknown.join(', ')}. Choose other words and start again.`);
+  const words = known(request.words);
+  const task = taskOf(request.task);
+  const step = stepForCounts(
+    task,
+    words.map((w) => bank.byName.get(w)!.count),
+  );
+  return {
+    title: titleOf({ shape: 'focus', task: task.id, step: step.id, count: 3, sound: undefined }, bank),
+    minutes: Math.max(1, minutesFor(words.length, task.secondsPerTurn)),
+    letters: false,
+    sound: null,
+    pairs: [],
+    rounds: [
+      {
+        id: 'r1',
+        role: 'focus',
+        task: task.id,
+        step: step.id,
+        items: words.map((key) => ({ key, locked: false })),
+        model: request.model && bank.byName.has(request.model) ? request.model : (words[0] ?? null),
+        spares: known(request.spares ?? []).filter((w) => !words.includes(w)),
+        way: 'individual',
+        gap: 1,
+        gesture: 'task',
+        frame: { on: true, opening: null, ask: null },
+        reminder: REMINDERS[task.family],
+        names: false,
+        seed: 1,
+      },
+    ],
+  };
+}
+
+/** Begins a session of words chosen by hand. */
+export const startWords = async (request: StartRequest): Promise<string> =>
+  startSession(request.groupId, await planOfWords(request));
+
+/** Begins a session with the children who are here, or with some of the group alone, and gives its id. Throws a Problem for a plan with nothing in it. */
+export async function startSession(groupId: string, plan: Plan, only?: readonly string[]): Promise<string> {
+  const group = await groupOf(groupId);
+  const { accent, conventions } = await getSettings();
+  const here = only ? group.children.filter((c) => only.includes(c.id)) : group.children.filter((c) => !c.away);
+  const order = await turnOrder(
+    groupId,
+    here.map((c) => c.id),
+  );
+  const rounds = plan.rounds.filter((r) => r.items.length > 0).map((round) => storedRound(round, here.length));
+  if (!rounds.length) throw new Problem('This plan has no round with a word in it. Put one in and start again.');
+  const id = v7();
+  const { models, write } = await database();
+  await write(async (transaction) => {
+    await models.sessions.create(
+      {
+        id,
+        group_id: group.id,
+        title: plan.title,
+        letters: plan.letters ? 1 : 0,
+        rounds: JSON.stringify(rounds),
+        accent,
+        conventions: JSON.stringify(conventions),
+        started_at: Date.now(),
+        finished_at: null,
+        stale: 1,
+      },
+      { transaction },
+    );
+    await models.sessionChildren.bulkCreate(
+      order.map((child, position) => ({ session_id: id, child_id: child, position })),
+      { transaction },
+    );
+  });
+  return id;
+}

@@ -1,0 +1,66 @@
+import type { z } from 'zod';
+import { progressSettingsSchema, settingsSchema } from '../../core/formats/schemas';
+import { DEFAULT_ACCENT, type AccentId } from '../../core/phonology/accents';
+import { PRESETS, type Conventions } from '../../core/phonology/conventions';
+import type { Transaction } from 'sequelize';
+import { database } from '../storage/database';
+import type { SettingsRow } from '../storage/models';
+
+export interface Settings {
+  readonly accent: AccentId;
+  readonly conventions: Conventions;
+  /** Until a setting has confirmed its conventions, contested words stay out of counting games. */
+  readonly confirmed: boolean;
+}
+
+/** The setting's accent and conventions, or the defaults where none are kept. */
+export async function getSettings(): Promise<Settings> {
+  const { models } = await database();
+  const row = (await models.settings.findByPk(1))?.get();
+  if (!row) return { accent: DEFAULT_ACCENT, conventions: PRESETS.default, confirmed: false };
+  const read = settingsSchema.parse({ accent: row.accent, conventions: JSON.parse(row.conventions) });
+  return { ...read, confirmed: row.confirmed_at !== null };
+}
+
+/** Keeps and confirms accent and conventions. Sessions already played keep their own. */
+export async function saveSettings({ accent, conventions }: Omit<Settings, 'confirmed'>): Promise<void> {
+  const { models, write } = await database();
+  await write(async (transaction) =>
+    models.settings.upsert(
+      { ...(await rowOr(transaction)), accent, conventions: JSON.stringify(conventions), confirmed_at: Date.now() },
+      { transaction },
+    ),
+  );
+}
+
+export type ProgressSettings = z.infer<typeof progressSettingsSchema>;
+
+/** The row as it is, or with everything as usual. */
+async function rowOr(transaction?: Transaction): Promise<SettingsRow> {
+  const { models } = await database();
+  const row = (await models.settings.findByPk(1, transaction ? { transaction } : {}))?.get();
+  return (
+    row ?? {
+      id: 1,
+      accent: DEFAULT_ACCENT,
+      conventions: JSON.stringify(PRESETS.default),
+      confirmed_at: null,
+      rule: 'weighed',
+      unit_order: 'large-first',
+      staff: 2,
+    }
+  );
+}
+
+/** How answers are weighed, and what comes first. */
+export async function getProgressSettings(): Promise<ProgressSettings> {
+  const { rule, unit_order, staff } = await rowOr();
+  return progressSettingsSchema.parse({ rule, unitOrder: unit_order, staff });
+}
+
+export async function saveProgressSettings({ rule, unitOrder, staff }: ProgressSettings): Promise<void> {
+  const { models, write } = await database();
+  await write(async (transaction) =>
+    models.settings.upsert({ ...(await rowOr(transaction)), rule, unit_order: unitOrder, staff }, { transaction }),
+  );
+}

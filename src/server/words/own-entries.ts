@@ -1,0 +1,49 @@
+import { parseLetters, type Entry } from '../../core/lexicon/entry';
+import { ACCENT_IDS, DEFAULT_ACCENT, type AccentId } from '../../core/phonology/accents';
+import { database } from '../storage/database';
+import type { OwnWordRow } from '../storage/models';
+
+/** A word the setting added, and the accent its sounds were confirmed in. */
+export interface OwnEntry {
+  readonly id: string;
+  readonly entry: Entry;
+  readonly accent: AccentId;
+  /** Removed words are kept out of every list, but sessions that used them can still be read and added to. */
+  readonly removed: boolean;
+}
+
+let kept: { file: string; entries: readonly OwnEntry[] } | undefined;
+
+const entryOf = (row: OwnWordRow): OwnEntry => ({
+  id: row.id,
+  removed: row.removed_at !== null,
+  accent: ACCENT_IDS.find((id) => id === row.accent) ?? DEFAULT_ACCENT,
+  entry: {
+    word: row.word,
+    line: row.line,
+    ownLines: {},
+    letters: parseLetters(row.letters),
+    band: 2,
+    meaning: row.meaning,
+    sentence: row.sentence,
+    picture: null,
+    prop: row.prop === 1,
+    cautions: JSON.parse(row.cautions) as Entry['cautions'],
+    doubt: null,
+    own: true,
+  },
+});
+
+/** The setting's own words by name; the same list until one changes. */
+export async function ownEntries(): Promise<readonly OwnEntry[]> {
+  const { models, file } = await database();
+  if (kept?.file === file) return kept.entries;
+  const rows = await models.ownWords.findAll({ order: [['word', 'ASC']] });
+  kept = { file, entries: rows.map((r) => entryOf(r.get())) };
+  return kept.entries;
+}
+
+/** Says that own words have changed. */
+export const ownEntriesChanged = (): void => {
+  kept = undefined;
+};

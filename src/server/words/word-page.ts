@@ -1,0 +1,143 @@
+import { CONVENTION_WORDS, PRESETS, CONVENTION_IDS } from '../../core/phonology/conventions';
+import { prepare, type Word } from '../../core/lexicon/entry';
+import { marksOf, type Mark } from '../../core/games/item';
+import { rhymes } from '../../core/lexicon/likeness';
+import { traitsOf } from '../../core/lexicon/traits';
+import type { Change } from '../../core/lexicon/neighbours';
+import { MAIN_ACCENTS, type AccentId } from '../../core/phonology/accents';
+import { labelOf } from '../../core/phonology/sounds';
+import { bankEntry, preparedBank } from './bank';
+import { database } from '../storage/database';
+import { Problem } from '../storage/problems';
+import { ownedProps } from './props';
+import { getSettings } from '../setting/settings';
+import { shown, type ShownWord } from './words';
+
+export interface AccentLine {
+  readonly id: AccentId;
+  readonly name: string;
+  readonly here: boolean;
+  readonly ipa: string;
+  readonly marks: readonly Mark[];
+  readonly count: number;
+}
+export interface LetterBox {
+  readonly letters: string;
+  readonly labels: readonly string[];
+}
+export interface NeighbourRow {
+  readonly change: Change;
+  readonly at: number;
+  readonly label: string;
+  readonly words: readonly string[];
+}
+
+export interface WordPage {
+  readonly word: ShownWord;
+  readonly sentence: string;
+  readonly band: 1 | 2 | 3;
+  readonly accents: readonly AccentLine[];
+  readonly counts: readonly { readonly name: string; readonly count: number }[];
+  readonly letters: readonly LetterBox[];
+  readonly neighbours: readonly NeighbourRow[];
+  readonly rhymes: readonly string[];
+  readonly used: readonly {
+    readonly sessionId: string;
+    readonly game: string;
+    readonly at: number;
+    readonly answers: number;
+  }[];
+  readonly owned: boolean;
+  readonly own: { readonly line: string; readonly accent: AccentId } | null;
+}
+
+/** Pieces of spelling with the sounds each stands for, in this accent. */
+function boxes(word: Word): LetterBox[] {
+  let from = 0;
+  return word.entry.letters.map((piece) => {
+    const [first, last] = [from, from + piece.keys];
+    from = last;
+    return {
+      letters: piece.letters + (piece.tail ? `…${piece.tail}` : ''),
+      labels: word.sounds
+        .filter((s) => s.segment >= first && s.segment < last)
+        .map((s) => labelOf(s.ipa, word.accent).label),
+    };
+  });
+}
+
+const NEIGHBOURS_SHOWN = 14;
+
+function neighbourRows(word: Word, bank: Awaited<ReturnType<typeof preparedBank>>): NeighbourRow[] {
+  const rows = new Map<string, { change: Change; at: number; words: string[] }>();
+  for (const { change, at, word: other } of bank.neighbours().of(word)) {
+    const key = `${change} ${at}`;
+    const row = rows.get(key) ?? { change, at, words: [] };
+    row.words.push(other.word);
+    rows.set(key, row);
+  }
+  const order: Record<Change, number> = { swap: 0, 'leave-out': 1, add: 2 };
+  return [...rows.values()]
+    .sort((a, b) => order[a.change] - order[b.change] || a.at - b.at)
+    .map((row) => ({
+      ...row,
+      words: row.words.slice(0, NEIGHBOURS_SHOWN),
+      label: row.change === 'add' ? '' : labelOf(word.sounds[row.at]!.ipa, word.accent).label,
+    }));
+}
+
+/** All that is known of a word. Throws a Problem (404) for a word that is not there. */
+export async function wordPage(name: string, groupId: string): Promise<WordPage> {
+  const entry = await bankEntry(name);
+  if (!entry) throw new Problem(`“${name}” is not in the word bank.`, 404);
+  const { accent, conventions } = await getSettings();
+  const bank = await preparedBank(accent, conventions);
+  const word = bank.byName.get(name) ?? prepare(entry, accent, conventions);
+  const accents = (entry.own ? [] : MAIN_ACCENTS).map(({ id, name: accentName }) => {
+    const there = prepare(entry, id as AccentId, conventions);
+    return {
+      id: id as AccentId,
+      name: accentName,
+      here: id === accent,
+      ipa: there.sounds.map((s) => s.ipa).join(''),
+      marks: marksOf(there),
+      count: there.count,
+    };
+  });
+  const counts = [
+    { name: 'Sound by sound', count: prepare(entry, accent, PRESETS.strict).count },
+    { name: 'As the letters go', count: prepare(entry, accent, PRESETS.letters).count },
+    ...CONVENTION_IDS.flatMap((id) => {
+      const count = prepare(entry, accent, { ...PRESETS.strict, [id]: true }).count;
+      return count === word.sounds.length ? [] : [{ name: `With ${CONVENTION_WORDS[id].thing} as one`, count }];
+    }),
+  ];
+  const { models } = await database();
+  const answers = await models.answers.findAll({ where: { word: name }, attributes: ['session_id'] });
+  const times = new Map<string, number>();
+  for (const { session_id: id } of answers.map((a) => a.get())) times.set(id, (times.get(id) ?? 0) + 1);
+  const sessions = await models.sessions.findAll({
+    where: { group_id: groupId, id: [...times.keys()] },
+    order: [['started_at', 'DESC']],
+    limit: 6,
+  });
+  const rhyming = (bank.rhymes().get(traitsOf(word).rhyme) ?? [])
+    .filter((w) => rhymes(w, word))
+    .sort((a, b) => a.entry.band - b.entry.band)
+    .map((w) => w.word);
+  return {
+    word: shown(word),
+    sentence: entry.sentence,
+    band: entry.band,
+    accents,
+    counts,
+    letters: boxes(word),
+    neighbours: bank.byName.has(name) ? neighbourRows(word, bank) : [],
+    rhymes: rhyming,
+    used: sessions
+      .map((s) => s.get())
+      .map((s) => ({ sessionId: s.id, game: s.title, at: s.started_at, answers: times.get(s.id)! })),
+    owned: (await ownedProps()).has(name),
+    own: entry.own ? { line: entry.line, accent } : null,
+  };
+}

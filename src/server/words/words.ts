@@ -1,0 +1,161 @@
+import type { Choice } from '../../core/formats/schemas';
+import { contestWords, marksOf, type Mark } from '../../core/games/item';
+import { readKey } from '../../core/games/spec';
+import type { Caution, Doubt, Word } from '../../core/lexicon/entry';
+import { find, sortWords, type Facets, type Filters } from '../../core/lexicon/find';
+import { matcher, readQuery } from '../../core/lexicon/search';
+import { select, type WordSet } from '../../core/lexicon/select';
+import { inCircumstances, type WordIndex } from '../../core/lexicon/word-index';
+import type { AccentId } from '../../core/phonology/accents';
+import { setSizeFor } from '../../core/sessions/turns';
+import type { StoredRound } from '../../core/sessions/stored-round';
+import { preparedBank } from './bank';
+import { database } from '../storage/database';
+import { ownEntries } from './own-entries';
+import { ownedProps } from './props';
+
+import { getSettings } from '../setting/settings';
+import { taughtSounds } from './taught';
+
+export interface ShownWord {
+  readonly word: string;
+  readonly meaning: string;
+  readonly count: number;
+  readonly marks: readonly Mark[];
+  readonly contested: string | null;
+  readonly doubt: Doubt | null;
+  readonly picture: string | null;
+  readonly prop: boolean;
+  readonly cautions: readonly Caution[];
+  readonly own: boolean;
+}
+
+export const shown = (word: Word): ShownWord => ({
+  word: word.word,
+  meaning: word.entry.meaning,
+  count: word.count,
+  marks: marksOf(word),
+  contested: contestWords(word),
+  doubt: word.entry.doubt,
+  picture: word.entry.picture,
+  prop: word.entry.prop,
+  cautions: word.entry.cautions,
+  own: word.entry.own === true,
+});
+
+export interface WordsFound {
+  readonly accent: AccentId;
+  readonly facets: Facets;
+  /** Fitting words in the order asked for, the first pages of them. */
+  readonly results: readonly ShownWord[];
+  /** Fitting words that are not shown yet. */
+  readonly further: number;
+  /** The set: words by name in their order, or a proposal. */
+  readonly set: readonly ShownWord[];
+  readonly proposed: boolean;
+  /** Names given that no word has here. */
+  readonly missing: readonly string[];
+  readonly model: string | null;
+  readonly spares: readonly string[];
+  readonly loosen: WordSet['loosen'];
+  readonly size: number;
+  readonly confirmed: boolean;
+  /** Why the search was not understood. */
+  readonly unclear: string | null;
+  readonly taughtAny: boolean;
+  /** Own words whose sounds were confirmed in another accent. */
+  readonly waiting: readonly string[];
+}
+
+/** Sessions whose words are left alone while others remain. */
+const RECENT_SESSIONS = 3;
+const PAGE = 24;
+
+/** Words of the group's last sessions. */
+export async function recentWords(groupId: string): Promise<string[]> {
+  const { models } = await database();
+  const rows = await models.sessions.findAll({
+    where: { group_id: groupId },
+    order: [['started_at', 'DESC']],
+    limit: RECENT_SESSIONS,
+  });
+  return rows.flatMap((row) =>
+    (JSON.parse(row.get().rounds) as StoredRound[]).flatMap((r) => r.items.flatMap((key) => readKey(key).words)),
+  );
+}
+
+/** What the address asks, as filters of the core. */
+function filtersOf(
+  choice: Choice,
+  index: WordIndex,
+  accent: AccentId,
+  confirmed: boolean,
+): { filters: Filters; unclear: string | null } {
+  const query = choice.q ? readQuery(choice.q, index.sounds, accent) : null;
+  return {
+    unclear: query?.kind === 'unclear' ? query.why : null,
+    filters: {
+      count: choice.sounds === 'any' ? undefined : choice.sounds,
+      shape: choice.shape,
+      first: choice.first,
+      sound: choice.sound !== undefined && index.sounds.includes(choice.sound) ? choice.sound : undefined,
+      place: choice.place,
+      syllables: choice.syllables,
+      only: choice.only,
+      contested: confirmed,
+      doubtful: choice.doubtful,
+      matches: query ? matcher(index, query) : undefined,
+    },
+  };
+}
+
+/**
+ * The words that fit what was chosen, live counts on every choice, and a word set: the words named, in their order, or a
+ * proposal with one stretch at the end.
+ */
+export async function findWords(
+  choice: Choice,
+  group: { id: string; children: readonly { away: boolean }[] },
+): Promise<WordsFound> {
+  const { accent, conventions, confirmed } = await getSettings();
+  const bank = await preparedBank(accent, conventions);
+  const [owned, taught, own, recent] = await Promise.all([
+    ownedProps(),
+    taughtSounds(group.id),
+    ownEntries(),
+    recentWords(group.id),
+  ]);
+  const index = inCircumstances(bank.index, { owned, taught });
+  const { filters, unclear } = filtersOf(choice, index, accent, confirmed);
+  const found = find(index, filters);
+  const { fitting, facets } = found;
+  const size = choice.size ?? setSizeFor(group.children.filter((c) => !c.away).length);
+  const proposal = select(
+    index,
+    { ...filters, size, seed: choice.seed, avoid: [...(choice.no ?? []), ...recent, ...(choice.words ?? [])] },
+    found,
+  );
+  const named = (choice.words ?? []).flatMap((name) => bank.byName.get(name) ?? []);
+  const inSet = new Set(named.map((w) => w.word));
+  const order = sortWords(index, fitting, choice.sort ?? 'easy');
+  const end = PAGE * (choice.more ?? 1);
+  return {
+    accent,
+    facets,
+    size,
+    confirmed,
+    unclear,
+    results: order.slice(0, end).map((w) => shown(index.words[w]!)),
+    further: Math.max(0, order.length - end),
+    set: (choice.words ? named : proposal.words).map(shown),
+    proposed: choice.words === undefined,
+    missing: (choice.words ?? []).filter((name) => !bank.byName.has(name)),
+    model: proposal.model?.word ?? named[0]?.word ?? null,
+    spares: [...proposal.spares, ...(choice.words ? proposal.words : [])]
+      .map((w) => w.word)
+      .filter((w) => !inSet.has(w)),
+    loosen: fitting.length >= size ? null : proposal.loosen,
+    taughtAny: taught.size > 0,
+    waiting: own.filter((o) => !o.removed && o.accent !== accent).map((o) => o.entry.word),
+  };
+}
