@@ -29,8 +29,8 @@ test('the run in a browser, 30 children, processor slowed four times', async () 
       const times = await page.evaluate(
         () =>
           new Promise<{ kept: number; painted: number; served: number }>((resolve) => {
-            const root = document.querySelector('[data-pending]')!;
-            const bar = document.querySelector('[aria-label$="turns done"]')!;
+            const root = document.querySelector('[data-pending]') as HTMLElement;
+            const bar = document.querySelector('[aria-label$="turns done"]') as HTMLElement;
             const start = performance.now();
             let answered = 0;
             const { fetch } = window;
@@ -84,7 +84,7 @@ test('the run in a browser, 30 children, processor slowed four times', async () 
           (text) =>
             new Promise<number>((resolve) => {
               const start = performance.now();
-              document.querySelector('main :is(h1, h2, p)')!.textContent = text;
+              (document.querySelector('main :is(h1, h2, p)') as HTMLElement).textContent = text;
               requestAnimationFrame(() => setTimeout(() => resolve(performance.now() - start)));
             }),
           `word ${i}`,

@@ -28,6 +28,7 @@ import { rank } from '../src/core/answers/rank';
 import { chunksOf } from '../src/core/answers/said';
 import { addChildren, addGroup, listGroups } from '../src/server/people/groups';
 import { startWords } from '../src/server/sessions/start-session';
+import { sure } from '../src/core/sure';
 import { print, rowOf, timed } from './table';
 
 const FRONTING: OwnWay = { ...NO_OWN_WAY, swaps: [{ asked: 'k', says: 't' }] };
@@ -41,12 +42,12 @@ test('the core', async () => {
     (of: WordIndex) =>
     (i: number): void => {
       const filters = {
-        count: COUNTS[i % 5]!,
-        first: i % 3 ? undefined : FIRSTS[i % 2]!,
+        count: sure(COUNTS[i % 5]),
+        first: i % 3 ? undefined : sure(FIRSTS[i % 2]),
         contested: i % 2 === 0,
         only: i % 4 ? [] : ['picture' as const],
         sound: i % 5 ? undefined : 's',
-        place: PLACES[i % 4]!,
+        place: sure(PLACES[i % 4]),
       };
       select(of, { ...filters, size: 6 + (i % 5), seed: i }, find(of, filters));
     };
@@ -76,18 +77,20 @@ test('the core', async () => {
     ),
     rowOf(
       'item with likely answers and proof, blending',
-      await timed(600, (i) => makeItem(taskOf('blending'), MIXED, all4.words[i % all4.words.length]!.word, all4)),
+      await timed(600, (i) => makeItem(taskOf('blending'), MIXED, sure(all4.words[i % all4.words.length]).word, all4)),
       2,
     ),
     rowOf(
       'item with likely answers and proof, segmenting',
-      await timed(600, (i) => makeItem(taskOf('segmenting'), MIXED, all4.words[i % all4.words.length]!.word, all4)),
+      await timed(600, (i) =>
+        makeItem(taskOf('segmenting'), MIXED, sure(all4.words[i % all4.words.length]).word, all4),
+      ),
       2,
     ),
     rowOf(
       'likely answers ranked for a child, each judged again',
       await timed(2_000, (i) => {
-        const item = items[i % items.length]!;
+        const item = sure(items[i % items.length]);
         for (const { said } of rank(
           item.likely,
           item.marks.map((m) => m.ipa),
@@ -116,13 +119,17 @@ test('games and plans', async () => {
     rowOf(
       'a set of 8 of any task and step, with spares',
       await timed(600, (i) =>
-        generate(steps[i % steps.length]!.task, steps[i % steps.length]!.step, made, { size: 8, seed: i, spares: 5 }),
+        generate(sure(steps[i % steps.length]).task, sure(steps[i % steps.length]).step, made, {
+          size: 8,
+          seed: i,
+          spares: 5,
+        }),
       ),
     ),
     rowOf(
       'a plan of 4 rounds, any skill and step',
       await timed(400, (i) => {
-        const { task, step } = steps[(i * 7) % steps.length]!;
+        const { task, step } = sure(steps[(i * 7) % steps.length]);
         makePlan(made, {
           shape: 'focus',
           task: task.id,
@@ -140,7 +147,7 @@ test('games and plans', async () => {
       'a plan of any shape, with a sound',
       await timed(200, (i) =>
         makePlan(made, {
-          shape: SHAPES[i % SHAPES.length]!,
+          shape: sure(SHAPES[i % SHAPES.length]),
           task: 'blending',
           step: '3',
           count: 2 + (i % 5),
@@ -159,7 +166,7 @@ test('games and plans', async () => {
         findChain(
           neighbours,
           {
-            start: starts[i]!,
+            start: sure(starts[i]),
             length: 6,
             places: ['first', 'middle', 'last', 'cluster'],
             grow: false,
@@ -176,8 +183,8 @@ test('games and plans', async () => {
         findChain(
           neighbours,
           {
-            start: starts[(i * 37) % starts.length]!,
-            target: starts[(i * 91) % starts.length]!,
+            start: sure(starts[(i * 37) % starts.length]),
+            target: sure(starts[(i * 91) % starts.length]),
             length: 6,
             places: ['first', 'middle', 'last', 'cluster'],
             grow: true,
@@ -202,10 +209,12 @@ function pronouncingDictionary(): string[] {
   const letter = (phone: string): string => {
     const bare = phone.replace(/\d/, '');
     if (!letters.has(bare)) letters.set(bare, String.fromCharCode(65 + letters.size));
-    return letters.get(bare)!;
+    return sure(letters.get(bare));
   };
   return [
-    ...new Set(Object.values(dictionary).map((line) => line.split('#')[0]!.trim().split(' ').map(letter).join(''))),
+    ...new Set(
+      Object.values(dictionary).map((line) => sure(line.split('#')[0]).trim().split(' ').map(letter).join('')),
+    ),
   ];
 }
 
@@ -231,7 +240,7 @@ test('neighbour graph over the pronouncing dictionary', async () => {
     const runs = await timed(3, () => neighbourGraph(part));
     rows.push({ words: part.length, ms: Math.min(...runs), edges: neighbourGraph(part).targets.length });
   }
-  const whole = rows.at(-1)!;
+  const whole = sure(rows.at(-1));
   const worst = rowOf(
     `graph of ${whole.words} sound strings (${entries} readings)`,
     await timed(5, () => neighbourGraph(said)),
@@ -264,7 +273,7 @@ test('tap to disk on the server', async () => {
   process.env.BOUNCY_ECHO_DB = path.join(folder, 'bench.sqlite');
   const group = await addGroup('Bench');
   await addChildren(group.id, Array.from({ length: 30 }, (_, i) => `Child ${i}`).join('\n'));
-  const children = (await listGroups())[0]!.children;
+  const children = sure((await listGroups())[0]).children;
   const { sequelize, write } = await database();
   const bare = await timed(200, () =>
     write((transaction) => sequelize.query(`INSERT INTO groups VALUES ('${v7()}', 'x', 0, 0)`, { transaction })),
@@ -280,7 +289,7 @@ test('tap to disk on the server', async () => {
         id: v7(),
         at: Date.now(),
         turn: i,
-        childId: children[i % 30]!.id,
+        childId: sure(children[i % 30]).id,
         word: 'sun',
         outcome: 'on-own',
         slip: null,

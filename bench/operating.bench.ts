@@ -3,6 +3,7 @@ import { test } from 'vitest';
 import { answersOf, statesOf, type Simulated } from '../src/core/testing/simulated';
 import { atLeast } from '../src/core/progress/luck';
 import type { Run } from '../src/core/progress/evidence';
+import { sure } from '../src/core/sure';
 
 const CHILDREN = Number(process.env.CHILDREN ?? 1_000);
 const OPEN: Omit<Simulated, 'rate'> = { ladder: 'blending', mix: [['blending', '3']] };
@@ -25,7 +26,7 @@ const CASES: readonly Case[] = [
     { ...OPEN, harder: { every: 3, game: ['blending', '4'], rate: 0 } },
     [0.6, 0.8, 0.85, 0.95],
     20,
-  ).map((c) => ({ ...c, child: { ...c.child, harder: { ...c.child.harder!, rate: c.child.rate - 0.2 } } })),
+  ).map((c) => ({ ...c, child: { ...c.child, harder: { ...sure(c.child.harder), rate: c.child.rate - 0.2 } } })),
   ...at(
     'segmenting with “how many?” every other time',
     {
@@ -78,7 +79,7 @@ test('how often each rule is right, looked at after every answer', () => {
     const when: number[] = [];
     for (let i = 0; i < CHILDREN; i += 1) {
       const runs = answersOf(child, answers, 1 + i + c * 10_007);
-      const rung = RUNG[child.ladder]!;
+      const rung = sure(RUNG[child.ladder]);
       const ours = statesOf(child, runs, 'weighed', rung);
       const plain = statesOf(child, runs, 'plain', rung);
       const first = ours.indexOf('secure');
@@ -103,8 +104,8 @@ test('how often each rule is right, looked at after every answer', () => {
       share(ever.plainNotYet),
     ];
   });
-  // The best that any rule could do with 20 yes/no answers, at most 5 in 100 falsely secure at 0.6: the most powerful test there is
-  // (Neyman & Pearson 1933, from memory) calls secure from so many right on, and sometimes at one fewer.
+  // The best that any rule could do with 20 yes/no answers, at most 5 in 100 falsely secure at 0.6: the most powerful
+  // test there is (Neyman & Pearson 1933, from memory) calls secure from so many right on, and sometimes at one fewer.
   const bestAt = (rate: number, n: number): number => {
     const [low, high] = [0.5 + 0.5 * 0.6, 0.5 + 0.5 * rate];
     let k = n;

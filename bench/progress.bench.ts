@@ -14,6 +14,7 @@ import { database } from '../src/server/storage/database';
 import { refreshEvidence } from '../src/server/answers/evidence';
 import { listGroups } from '../src/server/people/groups';
 import { tomorrowFor } from '../src/server/children/progress';
+import { sure } from '../src/core/sure';
 import { print, rowOf, timed } from './table';
 
 const CHILDREN = 300;
@@ -28,7 +29,7 @@ async function fill(): Promise<number> {
   const { sequelize, write } = await database();
   const random = seeded(1);
   const now = Date.now();
-  const games = LADDERS.flatMap((l) => l.rungs.slice(0, 4).map((r) => r.steps[0]!));
+  const games = LADDERS.flatMap((l) => l.rungs.slice(0, 4).map((r) => sure(r.steps[0])));
   const id = (at: number): string => v7({ msecs: at, seq: Math.floor(random() * 0x7fffffff) });
   const each = Math.ceil(ANSWERS / (CHILDREN * DAYS));
   let made = 0;
@@ -58,7 +59,7 @@ async function fill(): Promise<number> {
     for (let d = 0; d < DAYS && made < (ANSWERS * (g + 1)) / groups.length; d += 1) {
       const at = now - (DAYS - d) * DAY * 1.4;
       const session = id(at);
-      const [task, step] = games[(d + g) % games.length]!;
+      const [task, step] = sure(games[(d + g) % games.length]);
       const rows: (string | number | null)[][] = [];
       const row = (
         turn: number,
@@ -97,8 +98,8 @@ async function fill(): Promise<number> {
         ];
       };
       for (let turn = 0; turn < GROUP * each && made < ANSWERS; turn += 1) {
-        const child = group.children[turn % GROUP]!;
-        const first = row(turn, child, OUTCOMES[Math.floor(random() * OUTCOMES.length)]!, null);
+        const child = sure(group.children[turn % GROUP]);
+        const first = row(turn, child, sure(OUTCOMES[Math.floor(random() * OUTCOMES.length)]), null);
         rows.push(first);
         made += 1;
         if (made % 50 === 0) {
@@ -158,29 +159,29 @@ test('children: pages, board and groups', async () => {
   const [[session]] = (await sequelize.query(
     'SELECT id FROM sessions ORDER BY started_at DESC LIMIT 1',
   )) as unknown as [[{ id: string }]];
-  const last = groups.find((g) => g.children.length)!;
+  const last = sure(groups.find((g) => g.children.length));
   let turn = 500;
   const rows = [
-    rowOf('the page of a child', await timed(120, (i) => childPage(children[(i * 7) % children.length]!.id)), 50),
-    rowOf('the board of 30 children', await timed(40, (i) => boardRows(groups[i % groups.length]!)), 150),
+    rowOf('the page of a child', await timed(120, (i) => childPage(sure(children[(i * 7) % children.length]).id)), 50),
+    rowOf('the board of 30 children', await timed(40, (i) => boardRows(sure(groups[i % groups.length]))), 150),
     rowOf(
       'groups for tomorrow and what is due, 30 children, from the file',
-      await timed(40, (i) => tomorrowFor(groups[i % groups.length]!)),
+      await timed(40, (i) => tomorrowFor(sure(groups[i % groups.length]))),
     ),
     rowOf(
       'the board right after an answer was put right',
       await timed(20, async () => {
         const {
           children: [child],
-        } = groups.at(-1)!;
+        } = sure(groups.at(-1));
         turn += 1;
-        await appendLog(session!.id, [
+        await appendLog(sure(session).id, [
           {
             kind: 'answer',
             id: v7(),
             at: Date.now(),
             turn,
-            childId: child!.id,
+            childId: sure(child).id,
             word: 'frog',
             outcome: 'on-own',
             slip: null,
@@ -207,10 +208,10 @@ test('children: pages, board and groups', async () => {
         groupsFor(
           Array.from({ length: 30 }, (_, c) => ({
             id: `c${c}`,
-            next: [all[(c * 7 + i) % all.length]!, all[(c * 11 + i) % all.length]!],
+            next: [sure(all[(c * 7 + i) % all.length]), sure(all[(c * 11 + i) % all.length])],
           })),
           1 + (i % 5),
-          { ladder: first.id, rung: 'clap', rungOf: first.rungs[0]!, move: 'begin', reason: '' },
+          { ladder: first.id, rung: 'clap', rungOf: sure(first.rungs[0]), move: 'begin', reason: '' },
         ),
       ),
       50,

@@ -1,3 +1,4 @@
+import { sure } from '../src/core/sure';
 /** A row of the bench: what was measured, how often, and the bar it is held against. */
 export interface Row {
   readonly what: string;
@@ -37,7 +38,7 @@ export async function timed(runs: number, work: (run: number) => unknown): Promi
 
 export function print(title: string, rows: readonly Row[]): void {
   const line = (cells: readonly string[]): string =>
-    `${cells[0]!.padEnd(66)}${cells
+    `${sure(cells[0]).padEnd(66)}${cells
       .slice(1)
       .map((c) => c.padStart(11))
       .join('')}`;

@@ -14,6 +14,7 @@ import {
   type App,
 } from './support/app';
 import { onStage } from './support/stage';
+import { sure } from '../src/core/sure';
 
 let app: App;
 let browser: Browser;
@@ -54,7 +55,7 @@ async function markUpTo(page: Page, from: number, to: number): Promise<string[]>
     const more = page.getByRole('button', { name: 'One more turn each' });
     if (await more.count()) await more.click();
     await tap(page, String(1 + (turns % 5)), turns);
-    given.push(OUTCOMES[turns % 5]!);
+    given.push(sure(OUTCOMES[turns % 5]));
   }
   return given;
 }
@@ -91,7 +92,7 @@ test('no network from the middle to the end, reloaded meanwhile: the file holds 
   expect(answers.map((a) => a.turn)).toEqual([0, 1, 2, 3, 4, 5, 6, 7]);
   // The fourth did not count, so that child comes again before the others.
   expect(answers.map((a) => a.child)).toEqual(['Ada', 'Bo', 'Cy', 'Di', 'Ada', 'Di', 'Bo', 'Cy']);
-  expect(answers[5]!.said).toBe('s');
+  expect(sure(answers[5]).said).toBe('s');
   const log = (await logOf(app, session)).filter((e) => e.kind === 'answer');
   expect(log.map((e) => e.at)).toEqual([...log.map((e) => e.at)].sort((a, b) => a - b));
   expect(log).toHaveLength(8);

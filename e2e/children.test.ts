@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import type { Browser, Page } from 'playwright-core';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { childFileSchema } from '../src/core/formats/child-file';
+import { sure } from '../src/core/sure';
 import {
   addNames,
   answersOf,
@@ -34,7 +35,7 @@ async function open(page: Page, url: string, name: string): Promise<string> {
   await page.getByRole('main').getByRole('link', { name, exact: true }).click();
   await page.waitForURL(/\/children\/[0-9a-f-]{36}/);
   await page.getByRole('heading', { level: 1, name }).waitFor();
-  return page.url().split('/').at(-1)!;
+  return sure(page.url().split('/').at(-1));
 }
 
 const PROFILES: readonly (readonly [string, RegExp, string])[] = [
@@ -57,7 +58,7 @@ describe('three weeks of the demo', () => {
       page.getByRole('button', { name: 'Play this' }),
       page.getByRole('heading', { name: /^Sounds (at|in)/ }),
     ])
-      expect((await part.boundingBox())!.y).toBeLessThan(800);
+      expect(sure(await part.boundingBox()).y).toBeLessThan(800);
     expect(await violations(page)).toEqual([]);
     expect(trouble).toEqual([]);
     await page.context().close();
@@ -94,7 +95,7 @@ describe('three weeks of the demo', () => {
     await page.getByRole('cell', { name: 'say a word that rhymes (chosen)' }).waitFor();
     await open(page, app.url, 'Saoirse');
     await page.getByRole('button', { name: 'Back to ours' }).click();
-    await page.getByRole('heading', { name: ours! }).waitFor();
+    await page.getByRole('heading', { name: sure(ours) }).waitFor();
     await page.getByRole('heading', { name: 'Chosen by adults' }).waitFor();
     await page.context().close();
   });
@@ -108,11 +109,11 @@ describe('three weeks of the demo', () => {
     expect(await page.locator('nav[aria-label="Children"] li', { hasText: 'Kofi' }).count()).toBe(0);
     await page.goto(app.url);
     const group = page.getByRole('region', { name: 'Who could work together' }).getByRole('listitem').first();
-    const said = (await group.getByRole('button').textContent())!;
+    const said = sure(await group.getByRole('button').textContent());
     await group.getByRole('button').click();
     await page.waitForURL(/\/play\//);
     const rows = await page.locator('nav[aria-label="Children"] li').count();
-    expect(rows).toBeGreaterThanOrEqual(Number(/\d/.exec(said)![0]));
+    expect(rows).toBeGreaterThanOrEqual(Number(sure(/\d/.exec(said))[0]));
     await page.context().close();
   });
 
@@ -167,7 +168,7 @@ test('a child’s file holds everything, checked against its schema; erased, no 
   await page.goto(`${own.url}/words?sounds=3&task=segmenting`);
   await page.getByRole('button', { name: /^Play with/ }).click();
   await page.waitForURL(/\/play\//);
-  const session = page.url().split('/').at(-1)!;
+  const session = sure(page.url().split('/').at(-1));
   await page.getByRole('button', { name: 'Modelled: Quillamina first' }).click();
   await page.getByRole('button', { name: /^On own/ }).waitFor();
   await page.keyboard.press('n');
@@ -190,7 +191,7 @@ test('a child’s file holds everything, checked against its schema; erased, no 
   expect(json.answers).toHaveLength(2);
   expect(json.answers[0]).toMatchObject({ note: 'zzwhisperedzz', session, stands: 'stands' });
   expect((await file('CSV')).split('\r\n').filter(Boolean)).toHaveLength(3);
-  const answerId = json.answers[0]!.id;
+  const answerId = sure(json.answers[0]).id;
   const bytes = (): string =>
     [own.file, `${own.file}-wal`]
       .map((f) => {
@@ -208,7 +209,7 @@ test('a child’s file holds everything, checked against its schema; erased, no 
   await page.waitForURL(/\/children$/);
   for (const trace of ['Quillamina', 'zzwhisperedzz', id, answerId]) expect(bytes(), trace).not.toContain(trace);
   expect((await answersOf(own, session)).map((a) => a.child)).toEqual(['Bo']);
-  expect((await page.goto(`${own.url}/children/${id}`))!.status()).toBe(404);
+  expect(sure(await page.goto(`${own.url}/children/${id}`)).status()).toBe(404);
   expect(trouble.filter((t) => !t.includes('404'))).toEqual([]);
   await page.context().close();
 });
@@ -219,7 +220,7 @@ test('a second pair of ears marks beside: the first adult’s marks stand, and b
   await first.goto(`${own.url}/words?sounds=3`);
   await first.getByRole('button', { name: /^Play with/ }).click();
   await first.waitForURL(/\/play\//);
-  const session = first.url().split('/').at(-1)!;
+  const session = sure(first.url().split('/').at(-1));
   const { page: second } = await openPage(browser);
   for (const [page, by] of [
     [first, 'Ida'],
@@ -262,7 +263,7 @@ test('the board holds thirty children, sorts, filters, leads on, and prints on o
   await page.goto(`${own.url}/children/board`);
   const names = page.locator('tbody th');
   expect(await names.count()).toBe(30);
-  expect((await names.first().textContent())!).toBe('Child 01');
+  expect(sure(await names.first().textContent())).toBe('Child 01');
   expect(await violations(page)).toEqual([]);
   const pdf = (await page.pdf({ format: 'A4', landscape: true })).toString('latin1');
   expect(pdf.match(/\/Type\s*\/Page[^s]/g)).toHaveLength(1);

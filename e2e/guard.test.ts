@@ -3,6 +3,7 @@ import type { AddressInfo } from 'node:net';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { addNames, beginPlay, logOf, openApp, openBrowser, openPage, type App } from './support/app';
 import type { Browser, Page } from 'playwright-core';
+import { sure } from '../src/core/sure';
 
 // Two names that lead to this computer: one of another site, one made to point at our own server.
 const FOREIGN = 'elsewhere.test';
@@ -31,7 +32,7 @@ beforeAll(async () => {
   await addNames(page, app.url, [NAME]);
   await page.getByRole('main').getByRole('link', { name: NAME, exact: true }).click();
   await page.waitForURL(/children\/./);
-  child = page.url().split('/').at(-1)!;
+  child = sure(page.url().split('/').at(-1));
   session = await beginPlay(page, app.url, 'sounds=3&task=blending');
   await page.context().close();
 });
@@ -55,7 +56,7 @@ const ask = ({ method = 'GET', path, headers = {}, body }: Sent): Promise<{ stat
     const request = http.request(app.url + path, { method, headers }, (response) => {
       let text = '';
       response.setEncoding('utf8').on('data', (part: string) => (text += part));
-      response.on('end', () => resolve({ status: response.statusCode!, text }));
+      response.on('end', () => resolve({ status: sure(response.statusCode), text }));
     });
     request.on('error', reject).end(body);
   });
@@ -178,7 +179,7 @@ describe('from a page in a real browser', () => {
       const status = await heard(page, path, () =>
         page.evaluate(
           ([url, m]) =>
-            fetch(url!, { mode: m as RequestMode, credentials: 'include' }).then(
+            fetch(url as string, { mode: m as RequestMode, credentials: 'include' }).then(
               (r) => r.text(),
               () => '',
             ),
@@ -267,12 +268,12 @@ describe('headers of answers', () => {
     const nonces = new Set<string>();
     for (const path of ['/', '/words', `/play/${session}`, '/nowhere']) {
       const response = await fetch(app.url + path);
-      const policy = response.headers.get('content-security-policy')!;
-      const nonce = /'nonce-([^']+)'/.exec(policy)![1]!;
+      const policy = sure(response.headers.get('content-security-policy'));
+      const nonce = sure(sure(/'nonce-([^']+)'/.exec(policy))[1]);
       expect(policy).not.toContain('unsafe-eval');
-      expect(/script-src [^;]*/.exec(policy)![0]).not.toContain('unsafe-inline');
+      expect(sure(/script-src [^;]*/.exec(policy))[0]).not.toContain('unsafe-inline');
       nonces.add(nonce);
-      const tags = (await response.text()).match(/<script[^>]*>/g)!;
+      const tags = sure((await response.text()).match(/<script[^>]*>/g));
       expect(tags.length, path).toBeGreaterThan(2);
       for (const tag of tags) expect(tag.includes(`nonce="${nonce}"`) || / src="\/_next\//.test(tag), tag).toBe(true);
     }

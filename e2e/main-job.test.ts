@@ -4,6 +4,7 @@ import type { Browser } from 'playwright-core';
 import { describe, expect, test } from 'vitest';
 import { addNames, beginPlay, nextFinger, openApp, openPage, shown, type App } from './support/app';
 import { onStage } from './support/stage';
+import { sure } from '../src/core/sure';
 
 let app: App;
 let browser: Browser;
@@ -42,7 +43,7 @@ describe.each([
     await page.waitForURL(/first=hold/);
     await page.getByRole('heading', { name: 'Word set · 8 words' }).waitFor();
     const swap = page.getByRole('button', { name: /^Swap / }).first();
-    const turnedDown = /^Swap (\w+)/.exec((await swap.getAttribute('aria-label'))!)![1]!;
+    const turnedDown = sure(sure(/^Swap (\w+)/.exec(sure(await swap.getAttribute('aria-label'))))[1]);
     await swap.click();
     await page.waitForURL(new RegExp(`no=${turnedDown}`));
     expect(await page.getByRole('button', { name: `Swap ${turnedDown} for` }).count()).toBe(0);
@@ -127,10 +128,10 @@ describe.each([
       'On own',
       'Doesn’t count',
     ]);
-    expect(data[1]!['marked before as']).toBe('With help (thought about it again)');
-    expect(data[3]!['sounds that slipped']!.split(' ')).toHaveLength(1);
-    expect(data[5]!.help).toBe('said again');
-    expect(data[6]!.note).toBe('said it 12345 times');
+    expect(sure(data[1])['marked before as']).toBe('With help (thought about it again)');
+    expect(sure(sure(data[3])['sounds that slipped']).split(' ')).toHaveLength(1);
+    expect(sure(data[5]).help).toBe('said again');
+    expect(sure(data[6]).note).toBe('said it 12345 times');
     const json = JSON.parse(await rows(page, 'JSON')) as { answers: { id: string; turn: number }[] };
     expect(json.answers.map((a) => a.id)).toEqual(data.map((r) => r['answer id']));
     expect(trouble).toEqual([]);

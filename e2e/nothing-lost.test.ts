@@ -13,6 +13,7 @@ import {
   type App,
 } from './support/app';
 import { onStage } from './support/stage';
+import { sure } from '../src/core/sure';
 
 let app: App;
 let browser: Browser;
@@ -62,7 +63,7 @@ test('the server is killed at many moments of a session: what was shown as marke
   const given: string[] = [];
   for (const [i, delay] of [0, 3, 8, 15, 30, 60].entries()) {
     await tap(page, String(1 + (i % 5)), i + 1);
-    given.push(outcomes[i % 5]!);
+    given.push(sure(outcomes[i % 5]));
     await page.waitForTimeout(delay);
     await app.kill();
     await app.start();

@@ -6,6 +6,7 @@ import { describe, expect, test } from 'vitest';
 import { nextFinger, openPage, shown, type App } from './support/app';
 import { violations } from './support/axe';
 import { onStage } from './support/stage';
+import { sure } from '../src/core/sure';
 
 let app: App;
 let browser: Browser;
@@ -55,7 +56,7 @@ async function play(page: Page, task: string, step?: string): Promise<string> {
   await page.getByRole('button', { name: 'Play now' }).click();
   await page.waitForURL(/\/play\//);
   await page.getByRole('button', { name: /^Modelled/ }).click();
-  return page.url().split('/').at(-1)!;
+  return sure(page.url().split('/').at(-1));
 }
 
 /** For each family: what a person sees, taps, and what the file then holds. */
@@ -97,7 +98,7 @@ const FAMILIES: readonly {
     sees: async (p) => {
       await p.getByRole('img', { name: /asked for/ }).waitFor();
     },
-    said: (r) => expect(r.said!.split(' ')).toHaveLength(1),
+    said: (r) => expect(sure(r.said).split(' ')).toHaveLength(1),
   },
   {
     task: 'where',
@@ -170,7 +171,7 @@ describe('every family, one item to its record in the file', () => {
     await page.keyboard.press((await page.locator('footer kbd', { hasText: 'Z' }).count()) ? 'z' : '1');
     const [row] = await recorded(session, 1);
     expect(row).toMatchObject({ task });
-    said(row!);
+    said(sure(row));
     expect(trouble).toEqual([]);
     await page.context().close();
   });
@@ -227,7 +228,7 @@ describe('every family, one item to its record in the file', () => {
       await page.getByRole('button', { name: 'Take round 1 out' }).click();
     await page.getByRole('button', { name: 'Play now' }).click();
     await page.waitForURL(/\/play\//);
-    const session = page.url().split('/').at(-1)!;
+    const session = sure(page.url().split('/').at(-1));
     await page.getByRole('button', { name: /^Modelled/ }).click();
     await page.getByRole('button', { name: /^On own/ }).waitFor();
     const turn = page.locator('nav[aria-label="Children"] [aria-current="true"]');
@@ -245,14 +246,14 @@ describe('every family, one item to its record in the file', () => {
     await shown(page, 3);
     const rows = await recorded(session, 4);
     expect(rows[3]).toMatchObject({
-      word: third!.word,
-      turn: third!.turn,
-      child_id: third!.child_id,
+      word: sure(third).word,
+      turn: sure(third).turn,
+      child_id: sure(third).child_id,
       outcome: 'not-yet',
     });
     expect(again).toBeTruthy();
     // Each step begins with the word the one before ended on.
-    rows.slice(1, 3).forEach((row, i) => expect(row.word.split(' ')[0]).toBe(rows[i]!.word.split(' ')[1]));
+    rows.slice(1, 3).forEach((row, i) => expect(row.word.split(' ')[0]).toBe(sure(rows[i]).word.split(' ')[1]));
     await page.context().close();
   });
 });
@@ -266,7 +267,7 @@ describe('a plan', () => {
     await page.getByLabel('Sound', { exact: true }).selectOption('s');
     await page.getByRole('button', { name: 'Plan it' }).click();
     await page.waitForURL(/\/plan\/./);
-    const id = page.url().split('/').at(-1)!;
+    const id = sure(page.url().split('/').at(-1));
     const rounds = page.locator('main ol > li:has(h2)');
     expect(await rounds.count()).toBe(4);
     // Name it, swap one word, keep another, make the rest anew.
@@ -284,7 +285,7 @@ describe('a plan', () => {
     await page.keyboard.press('Escape');
     await page.getByRole('button', { name: 'Other words in round 2' }).click();
     await expect.poll(() => rounds.nth(1).locator('ul').getByLabel('kept').count()).toBe(1);
-    await expect.poll(() => rounds.nth(1).locator('ul').textContent()).toContain(second!);
+    await expect.poll(() => rounds.nth(1).locator('ul').textContent()).toContain(sure(second));
     // By keyboard: the second round goes before the first.
     const grip = page.getByRole('button', { name: 'Move round 2' });
     await grip.focus();
@@ -329,11 +330,11 @@ describe('a plan', () => {
     await page.goto(`${app.url}/plan/${id}`);
     await page.getByRole('button', { name: 'Play now' }).click();
     await page.waitForURL(/\/play\//);
-    const session = page.url().split('/').at(-1)!;
+    const session = sure(page.url().split('/').at(-1));
     await page.getByRole('button', { name: /^Modelled/ }).click();
     await page.getByRole('button', { name: /^On own/ }).waitFor();
     const total = Number(
-      /of (\d+)/.exec((await page.getByRole('img', { name: /turns done$/ }).getAttribute('aria-label'))!)![1],
+      sure(/of (\d+)/.exec(sure(await page.getByRole('img', { name: /turns done$/ }).getAttribute('aria-label'))))[1],
     );
     for (let n = 1; n <= total; n += 1) {
       await page.keyboard.press('1');
@@ -377,7 +378,7 @@ describe('a plan', () => {
     }
     const half = JSON.parse(text) as { plan: { title: string; rounds: { task: string }[] } };
     half.plan.title = 'Half a plan';
-    half.plan.rounds[0]!.task = 'juggling';
+    sure(half.plan.rounds[0]).task = 'juggling';
     await bring(JSON.stringify(half));
     await page.getByText('left out: There is no game “juggling”.').waitFor();
     await page.getByRole('button', { name: 'Keep this plan' }).click();

@@ -2,6 +2,7 @@ import type { Browser, Page } from 'playwright-core';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { openApp, openBrowser, openPage, tap, type App } from './support/app';
 import { violations } from './support/axe';
+import { sure } from '../src/core/sure';
 
 let app: App;
 let empty: App;
@@ -13,16 +14,22 @@ beforeAll(async () => {
   [app, empty, browser] = await Promise.all([openApp({ demo: true }), openApp(), openBrowser()]);
   const { page } = await openPage(browser);
   await page.goto(`${app.url}/look-back`);
-  session = (await page.locator('main li a').first().getAttribute('href'))!.split('/').at(-1)!;
+  session = sure(
+    sure(await page.locator('main li a').first().getAttribute('href'))
+      .split('/')
+      .at(-1),
+  );
   await page.goto(`${app.url}/words?words=frog,frost,strawberry`);
   await page.getByLabel('Name of the set').fill('Pond '.repeat(11));
   await page.getByRole('button', { name: 'Save', exact: true }).click();
   await page.waitForURL(/set=/);
-  set = new URL(page.url()).searchParams.get('set')!;
+  set = sure(new URL(page.url()).searchParams.get('set'));
   await page.goto(`${app.url}/plan`);
-  plan = (await page.getByRole('link', { name: 'Tuesday: /s/ at the start', exact: true }).getAttribute('href'))!
-    .split('/')
-    .at(-1)!;
+  plan = sure(
+    sure(await page.getByRole('link', { name: 'Tuesday: /s/ at the start', exact: true }).getAttribute('href'))
+      .split('/')
+      .at(-1),
+  );
   await page.context().close();
 });
 afterAll(async () => {
@@ -164,8 +171,8 @@ describe.each([...SIZES, [1024, 768] as const])('at %i × %i', (width, height) =
         .first()
         .locator('p')
         .evaluateAll((all) => Math.max(...all.map((e) => e.getBoundingClientRect().bottom)));
-      expect(question!.bottom, 'what to say has the room it needs').toBeGreaterThanOrEqual(Math.floor(written));
-      expect(line!.top, 'the line stands below what to say').toBeGreaterThanOrEqual(Math.floor(written));
+      expect(sure(question).bottom, 'what to say has the room it needs').toBeGreaterThanOrEqual(Math.floor(written));
+      expect(sure(line).top, 'the line stands below what to say').toBeGreaterThanOrEqual(Math.floor(written));
       if (width >= 1024) {
         const fold = await page
           .getByRole('button', { name: /^Doesn’t count/ })

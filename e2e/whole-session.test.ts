@@ -2,6 +2,7 @@ import type { Browser, Page } from 'playwright-core';
 import { expect, test } from 'vitest';
 import { addNames, answersOf, awake, nextFinger, openPage, saved, shown, watch, type App } from './support/app';
 import { onStage } from './support/stage';
+import { sure } from '../src/core/sure';
 
 let app: App;
 let browser: Browser;
@@ -34,11 +35,12 @@ test('a whole session by keyboard alone, from Today to Look back', async () => {
   await tabTo(/^Play now/);
   await page.keyboard.press('Enter');
   await page.waitForURL(/\/play\//);
-  const session = page.url().split('/').at(-1)!;
+  const session = sure(page.url().split('/').at(-1));
   await awake(page);
   await page.keyboard.press('Enter');
   await page.getByRole('button', { name: /^On own/ }).waitFor();
-  // A likely answer, help and which, no reply, something else from the pad, a note, an undo, another word, another child.
+  // A likely answer, help and which, no reply, something else from the pad, a note, an undo, another word, another
+  // child.
   const press = async (key: string, turns: number): Promise<void> => {
     await nextFinger(page);
     await page.keyboard.press(key);
@@ -87,7 +89,7 @@ test('a whole session by keyboard alone, from Today to Look back', async () => {
   const answers = await answersOf(app, session);
   expect(answers.length).toBeGreaterThanOrEqual(6);
   expect(answers.slice(0, 3).map((a) => a.outcome)).toEqual(['on-own', 'with-help', 'not-yet']);
-  expect(answers[1]!.helps).toEqual(['slower']);
+  expect(sure(answers[1]).helps).toEqual(['slower']);
   expect(answers.filter((a) => a.note === 'very sure')).toHaveLength(1);
   expect(trouble).toEqual([]);
   await page.context().close();
@@ -101,7 +103,7 @@ test('a whole session by touch on a tablet held upright', async () => {
   await touch.goto(`${app.url}/words?sounds=4&task=segmenting`);
   await touch.getByRole('button', { name: /^Play with/ }).tap();
   await touch.waitForURL(/\/play\//);
-  const session = touch.url().split('/').at(-1)!;
+  const session = sure(touch.url().split('/').at(-1));
   await touch.getByRole('button', { name: /^Modelled/ }).tap();
   await touch.getByRole('button', { name: /^On own/ }).waitFor();
   const taps: readonly [RegExp, string][] = [
@@ -127,8 +129,8 @@ test('a whole session by touch on a tablet held upright', async () => {
   await touch.waitForURL(/\/look-back\//);
   const answers = await answersOf(app, session);
   expect(answers.slice(0, 6).map((a) => a.outcome)).toEqual(taps.map(([, outcome]) => outcome));
-  expect(answers[1]!.helps).toEqual(['gesture']);
-  expect(answers[6]!.slip).not.toBeNull();
+  expect(sure(answers[1]).helps).toEqual(['gesture']);
+  expect(sure(answers[6]).slip).not.toBeNull();
   expect(trouble).toEqual([]);
   await context.close();
 });
@@ -140,7 +142,7 @@ test('thirty children: each has a turn, a late one joins in, everyone together i
   await page.goto(`${app.url}/words?sounds=3&task=blending`);
   await page.getByRole('button', { name: /^Play with/ }).click();
   await page.waitForURL(/\/play\//);
-  const session = page.url().split('/').at(-1)!;
+  const session = sure(page.url().split('/').at(-1));
   await page.getByRole('button', { name: /^Modelled/ }).click();
   await page.getByRole('button', { name: /^On own/ }).waitFor();
   for (let turns = 1; turns <= 30; turns += 1) {

@@ -5,6 +5,7 @@ import { describe, expect, test } from 'vitest';
 import { openPage, type App } from './support/app';
 import { violations } from './support/axe';
 import { onStage } from './support/stage';
+import { sure } from '../src/core/sure';
 
 let app: App;
 let browser: Browser;
@@ -43,7 +44,7 @@ test('six 3-sound words whose first sound can be held, in under ten seconds of c
       .getByRole('img', { name: /^3 sounds:/ })
       .first()
       .getAttribute('aria-label');
-    const first = /^3 sounds: (\S+)/.exec(line!)![1]!;
+    const first = sure(sure(/^3 sounds: (\S+)/.exec(sure(line)))[1]);
     expect(line, word).toContain(`hold ${first}`);
   }
   expect(trouble).toEqual([]);
@@ -54,7 +55,7 @@ test('too few words: the advice names one filter and how many words, and one cli
   const { page } = await openPage(browser);
   await page.goto(`${app.url}/words?sounds=3&shape=CCV&sound=%CA%83&place=last`);
   const advice = await page.getByText(/^No word fits all of this/).textContent();
-  const promised = Number(/there would be (\d+)/.exec(advice!)![1]);
+  const promised = Number(sure(/there would be (\d+)/.exec(sure(advice)))[1]);
   expect(promised).toBeGreaterThan(5);
   await page.getByRole('link', { name: 'Loosen it' }).click();
   await page.getByRole('heading', { name: `${promised} words fit` }).waitFor();
@@ -70,7 +71,7 @@ test('every count on a choice is what picking it gives', async () => {
   ] as const) {
     await page.goto(`${app.url}/words?${query}`);
     const choice = page.getByRole('link', { name }).first();
-    const promised = Number(/(\d+) words?$/.exec((await choice.textContent())!.replace(/\s+/g, ' '))![1]);
+    const promised = Number(sure(/(\d+) words?$/.exec(sure(await choice.textContent()).replace(/\s+/g, ' ')))[1]);
     await choice.click();
     await page.getByRole('heading', { name: `${promised} words fit` }).waitFor();
   }
@@ -78,14 +79,15 @@ test('every count on a choice is what picking it gives', async () => {
 });
 
 describe('the accent in force changes what is on the screen', () => {
-  // Southern British, then General American sound by sound, then Scottish: Wells (1982) for saw/door, card, new and bath.
+  // Southern British, then General American sound by sound, then Scottish: Wells (1982) for saw/door, card, new and
+  // bath.
   test('sounds, strict counts and rhymes', async () => {
     const { page } = await openPage(browser);
     const say = async (word: string): Promise<{ count: string; line: string; rhymes: string[] }> => {
       await page.goto(`${app.url}/word/${word}`);
       return {
-        count: (await page.locator('main strong').first().textContent())!,
-        line: (await page.locator('main [role=img]').first().getAttribute('aria-label'))!,
+        count: sure(await page.locator('main strong').first().textContent()),
+        line: sure(await page.locator('main [role=img]').first().getAttribute('aria-label')),
         rhymes: await page.locator('h2:has-text("Rhymes") + ul a').allTextContents(),
       };
     };
@@ -198,10 +200,10 @@ describe('word sets', () => {
       await page.getByRole('button', { name: 'Move nest' }).boundingBox(),
       await page.getByRole('button', { name: 'Move frog' }).boundingBox(),
     ];
-    await page.mouse.move(from!.x + 20, from!.y + 20);
+    await page.mouse.move(sure(from).x + 20, sure(from).y + 20);
     await page.mouse.down();
-    await page.mouse.move(to!.x + 20, to!.y + 30, { steps: 8 });
-    await page.mouse.move(to!.x + 20, to!.y + 8, { steps: 4 });
+    await page.mouse.move(sure(to).x + 20, sure(to).y + 30, { steps: 8 });
+    await page.mouse.move(sure(to).x + 20, sure(to).y + 8, { steps: 4 });
     await page.mouse.up();
     await page.waitForURL(/words=nest%2Cfrog%2Cmilk%2Csun/);
 
@@ -258,15 +260,15 @@ describe('word sets', () => {
     await page.getByLabel('Name of the set').fill('Cards');
     await page.getByRole('button', { name: 'Save', exact: true }).click();
     await page.waitForURL(/set=/);
-    const id = new URL(page.url()).searchParams.get('set')!;
+    const id = sure(new URL(page.url()).searchParams.get('set'));
     await page.goto(`${app.url}/print/sets/${id}?as=cards`);
     await page.waitForLoadState('networkidle');
     const cards = await page.locator('main li').evaluateAll((all) =>
       all.map((card) => {
         const img = card.querySelector('img');
         return [
-          card.querySelector('span.font-bold')!.textContent,
-          img ? decodeURIComponent(img.src.split('/').at(-1)!) : null,
+          card.querySelector('span.font-bold')?.textContent,
+          img ? decodeURIComponent(img.src.split('/').at(-1) ?? '') : null,
           img ? img.complete && img.naturalWidth > 0 : null,
         ];
       }),

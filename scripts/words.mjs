@@ -1,4 +1,5 @@
-// Prints the whole word bank for reviewers: npm run --silent words -- --accent scottish --convention strict --format csv
+// Prints the whole word bank for reviewers: npm run --silent words -- --accent scottish --convention strict --format
+// csv
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import { parseArgs } from 'node:util';

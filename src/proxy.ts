@@ -2,7 +2,9 @@ import { NextResponse, type NextRequest } from 'next/server';
 import { isForwarded, ownHosts, refusalOf } from './guard/guard';
 import { contentPolicy, sealed } from './guard/headers';
 
-/** Stands before every page, route, action and file: refuses what does not come from our own pages, seals the answer. */
+/**
+ * Stands before every page, route, action and file: refuses what does not come from our own pages, seals the answer.
+ */
 export function proxy(request: NextRequest): Response {
   const { headers, method } = request;
   const { pathname } = request.nextUrl;

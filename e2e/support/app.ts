@@ -6,6 +6,7 @@ import os from 'node:os';
 import path from 'node:path';
 import { chromium, type Browser, type Page } from 'playwright-core';
 import { expect } from 'vitest';
+import { sure } from '../../src/core/sure';
 
 export interface App {
   readonly url: string;
@@ -137,7 +138,7 @@ export async function beginPlay(page: Page, url: string, query: string): Promise
   await awake(page);
   await page.getByRole('button', { name: /^Modelled/ }).click();
   await page.getByRole('button', { name: /^On own/ }).waitFor();
-  return page.url().split('/').at(-1)!;
+  return sure(page.url().split('/').at(-1));
 }
 
 /** How many turns the run says are done. */

@@ -52,10 +52,7 @@ export async function changePlan(
   return answer(() => plans.workOnPlan(text.parse(id), body, change), false);
 }
 
-export async function keepPlan(
-  id: unknown,
-  change: { kept?: boolean; plannedFor?: unknown },
-): Promise<Answer<void>> {
+export async function keepPlan(id: unknown, change: { kept?: boolean; plannedFor?: unknown }): Promise<Answer<void>> {
   return answer(() => plans.keepPlan(text.parse(id), change));
 }
 

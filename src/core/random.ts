@@ -1,3 +1,4 @@
+import { sure } from './sure';
 /** A source of numbers in [0, 1) that always runs the same from the same seed. */
 export type Random = () => number;
 
@@ -21,7 +22,7 @@ export function shuffle<T>(items: readonly T[], random: Random): T[] {
   const out = [...items];
   for (let i = out.length - 1; i > 0; i -= 1) {
     const j = Math.floor(random() * (i + 1));
-    [out[i], out[j]] = [out[j]!, out[i]!];
+    [out[i], out[j]] = [sure(out[j]), sure(out[i])];
   }
   return out;
 }

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { material } from '../testing/bank';
+import { sure } from '../sure';
 import { align, OMIT_OR_ADD, swapCost } from './align';
 
 const inventory = [...new Set(material().words.flatMap((w) => w.sounds.map((s) => s.ipa)))];
@@ -44,7 +45,7 @@ test('the steps lead from the one to the other, and cost what they say', () =>
 const plainly = (a: readonly string[], b: readonly string[]): number => {
   if (!a.length || !b.length) return (a.length + b.length) * OMIT_OR_ADD;
   return Math.min(
-    plainly(a.slice(1), b.slice(1)) + swapCost(a[0]!, b[0]!),
+    plainly(a.slice(1), b.slice(1)) + swapCost(sure(a[0]), sure(b[0])),
     plainly(a.slice(1), b) + OMIT_OR_ADD,
     plainly(a, b.slice(1)) + OMIT_OR_ADD,
   );

@@ -1,9 +1,10 @@
 import { soundDistance } from '../phonology/articulation';
 
 /**
- * What was said laid beside what was asked, by dynamic programming (Needleman & Wunsch 1970; as an edit distance Wagner &
- * Fischer 1974, from memory). A sound left out or put in costs 1; one for another costs by how differently it is made, so
- * /f/ for /θ/ is cheap and /m/ for /k/ is dear. With costs that are a metric on sounds, the whole is a metric on words.
+ * What was said laid beside what was asked, by dynamic programming (Needleman & Wunsch 1970; as an edit distance
+ * Wagner & Fischer 1974, from memory). A sound left out or put in costs 1; one for another costs by how differently it
+ * is made, so /f/ for /θ/ is cheap and /m/ for /k/ is dear. With costs that are a metric on sounds, the whole is a
+ * metric on words.
  */
 export type Step =
   | { readonly op: 'same' | 'swap'; readonly at: number; readonly heard: number; readonly cost: number }
@@ -29,8 +30,8 @@ const SCALE = 0.5;
 export const swapCost = (asked: string, heard: string): number => SCALE * soundDistance(asked, heard);
 
 /**
- * The cheapest way from the sounds asked for to the sounds said. Where two are as cheap, sounds are kept as early as they
- * can be, and lost or added after.
+ * The cheapest way from the sounds asked for to the sounds said. Where two are as cheap, sounds are kept as early as
+ * they can be, and lost or added after.
  *
  * @param cost of one sound for another; 0 where a child's own way of saying it makes them the same
  * @example align(['f', 'r', 'ɒ', 'ɡ'], ['f', 'ɒ', 'ɡ']).steps.map((s) => s.op) // ['same', 'omit', 'same', 'same']

@@ -7,9 +7,9 @@ import { NO_OWN_WAY, type OwnWay } from './own-way';
 import { chunksOf } from './said';
 
 /**
- * Answers made by hand, one a line: the word, what was said (parts apart by spaces, sounds of one part joined by +), the slip
- * that is named, the sounds missed by number from 1. The words' sounds are those of the verified bank. What children say
- * when they lose, keep together, add or move sounds: common practice, no source, but where one is named.
+ * Answers made by hand, one a line: the word, what was said (parts apart by spaces, sounds of one part joined by +),
+ * the slip that is named, the sounds missed by number from 1. The words' sounds are those of the verified bank. What
+ * children say when they lose, keep together, add or move sounds: common practice, no source, but where one is named.
  */
 const APART = `
 frog     | f r ɒ ɡ        | right        |

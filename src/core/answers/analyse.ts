@@ -1,4 +1,5 @@
 import { isVowel } from '../phonology/sounds';
+import { sure } from '../sure';
 import { align, swapCost, type Step } from './align';
 import type { Slip } from './outcome';
 import { NO_OWN_WAY, saysFor, type OwnWay } from './own-way';
@@ -55,7 +56,10 @@ export interface Hearing {
   readonly tapsT?: boolean;
 }
 
-/** Plain sounds as asked for; consonants side by side at the start or end count as a cluster. Example: `askedFor(['s', 'p', 'uː', 'n'])[1].close // true`. */
+/**
+ * Plain sounds as asked for; consonants side by side at the start or end count as a cluster. Example: `askedFor(['s',
+ * 'p', 'uː', 'n'])[1].close // true`.
+ */
 export function askedFor(sounds: readonly string[]): Asked[] {
   const vowels = sounds.map(isVowel);
   const [first, last] = [vowels.indexOf(true), vowels.lastIndexOf(true)];
@@ -68,7 +72,10 @@ export function askedFor(sounds: readonly string[]): Asked[] {
 
 /** The vowel that creeps in after a consonant said alone. */
 const UH: ReadonlySet<string> = new Set(['ə', 'ʌ', 'ɜː']);
-/** tr and dr begin like /tʃ/ and /dʒ/: who says so has listened well (Read 1971, Pre-school children's knowledge of English phonology; from memory). */
+/**
+ * tr and dr begin like /tʃ/ and /dʒ/: who says so has listened well (Read 1971, Pre-school children's knowledge of
+ * English phonology; from memory).
+ */
 const HEARD_AS: Readonly<Record<string, string>> = { t: 'tʃ', d: 'dʒ' };
 
 export function whereOf(asked: readonly Asked[], at: number): Where {
@@ -99,11 +106,11 @@ function unbreathed(chunks: Chunks, target: readonly string[]): Unbreathed {
     const [before, last] = said.slice(-2);
     const breath =
       said.length > 1 &&
-      UH.has(last!) &&
+      UH.has(sure(last)) &&
       !said.slice(0, -1).some(isVowel) &&
       (chunks[c + 1]?.[0] === last || !target.some((t, i) => t === last && target[i - 1] === before));
     if (!breath) return said;
-    uhs.push({ after: before!, heard: last! });
+    uhs.push({ after: sure(before), heard: sure(last) });
     return said.slice(0, -1);
   });
   return { sounds: breathless.flat(), chunk: breathless.flatMap((said, c) => said.map(() => c)), uhs };
@@ -111,15 +118,16 @@ function unbreathed(chunks: Chunks, target: readonly string[]): Unbreathed {
 
 /** Whether saying `heard` for the sound at `at` is faithful hearing, not a slip. */
 export function faithful(asked: readonly Asked[], at: number, heard: string, tapsT = false): boolean {
-  const { ipa } = asked[at]!;
+  const { ipa } = sure(asked[at]);
   if (HEARD_AS[ipa] === heard && asked[at + 1]?.ipa === 'r') return true;
-  const between = at > 0 && at < asked.length - 1 && isVowel(asked[at - 1]!.ipa) && isVowel(asked[at + 1]!.ipa);
+  const between =
+    at > 0 && at < asked.length - 1 && isVowel(sure(asked[at - 1]).ipa) && isVowel(sure(asked[at + 1]).ipa);
   return tapsT && ipa === 't' && heard === 'd' && between;
 }
 
 /**
- * The steps that only move a sound: one lost here and put in there, or two that stand for each other. Keys are the steps
- * that name the sound asked for, values the steps that go with them.
+ * The steps that only move a sound: one lost here and put in there, or two that stand for each other. Keys are the
+ * steps that name the sound asked for, values the steps that go with them.
  */
 function movedSounds(
   steps: readonly Step[],
@@ -167,7 +175,7 @@ export function analyse(
     if (step.op === 'same') {
       heardAs[step.at] = step.heard;
       if (sounds[step.heard] !== target[step.at]) {
-        if (saysFor(ownWay, target[step.at]!, sounds[step.heard]!)) mine = true;
+        if (saysFor(ownWay, sure(target[step.at]), sure(sounds[step.heard]))) mine = true;
         else closely = true;
       }
     } else if (moved.has(i)) {
@@ -175,16 +183,17 @@ export function analyse(
     } else if ([...moved.values()].includes(i)) {
       return; // the other end of a move that is told already
     } else if (step.op === 'omit') {
-      if (ownWay.drops.includes(target[step.at]!) && where.cluster) mine = true;
+      if (ownWay.drops.includes(sure(target[step.at])) && where.cluster) mine = true;
       else faults.push({ kind: 'omitted', at: step.at, ...where });
     } else if (step.op === 'swap') {
       heardAs[step.at] = step.heard;
-      faults.push({ kind: 'swapped', at: step.at, heard: sounds[step.heard]!, ...where });
+      faults.push({ kind: 'swapped', at: step.at, heard: sure(sounds[step.heard]), ...where });
     } else {
       faults.push({
-        kind: UH.has(sounds[step.heard]!) && step.at > 0 && !isVowel(target[step.at - 1]!) ? 'added-uh' : 'added',
+        kind:
+          UH.has(sure(sounds[step.heard])) && step.at > 0 && !isVowel(sure(target[step.at - 1])) ? 'added-uh' : 'added',
         at: step.at,
-        heard: sounds[step.heard]!,
+        heard: sure(sounds[step.heard]),
         ...where,
       });
     }
@@ -225,11 +234,14 @@ export function analyse(
 
 const span = (from: number, to: number): number[] => Array.from({ length: to - from + 1 }, (_, i) => from + i);
 
-/** Runs of sounds that were said in one go though they were to be parted; what the convention counts as one may stay together. */
+/**
+ * Runs of sounds that were said in one go though they were to be parted; what the convention counts as one may stay
+ * together.
+ */
 function mergedRuns(asked: readonly Asked[], heardAs: readonly (number | null)[], chunk: readonly number[]): Fault[] {
   const out: Fault[] = [];
   const chunkOf = (i: number): number | null =>
-    heardAs[i] === null || heardAs[i] === undefined ? null : chunk[heardAs[i]!]!;
+    heardAs[i] === null || heardAs[i] === undefined ? null : sure(chunk[sure(heardAs[i])]);
   for (let i = 0; i < asked.length; i += 1) {
     const here = chunkOf(i);
     if (here === null) continue;
@@ -285,7 +297,7 @@ const NAMES: readonly (readonly [Slip, (s: Slipped) => boolean])[] = [
   ['swapped-sound', ({ faults }) => faults.some((f) => f.kind === 'swapped')],
   ['added-sound', ({ faults }) => faults.some((f) => f.kind === 'added')],
   ['added-uh', ({ faults }) => faults.some((f) => f.kind === 'added-uh')],
-  ['rime-kept', ({ target, faults }) => faults.some((f) => f.kind === 'merged' && isVowel(target[f.at]!))],
+  ['rime-kept', ({ target, faults }) => faults.some((f) => f.kind === 'merged' && isVowel(sure(target[f.at])))],
   ['cluster-kept', ({ faults }) => faults.some((f) => f.kind === 'merged')],
 ];
 

@@ -3,6 +3,7 @@ import type { Outcome, Slip } from './outcome';
 import { NO_OWN_WAY, saysFor, type OwnWay } from './own-way';
 import type { Chunks } from './said';
 import { isVowel } from '../phonology/sounds';
+import { sure } from '../sure';
 
 /** How an item's answer is judged; plain data, so that the screen can say it and the core can do it. */
 export type Judged =
@@ -109,25 +110,25 @@ function judgeSounds(
     ...(tapsT ? { tapsT } : {}),
   };
   const read = bestOf([asked, ...(otherAccent ? [askedFor(otherAccent)] : [])], said, hearing);
-  if (read.right) return right(read.slip ? RIGHT_WORDS[read.slip]! : 'Just that.', read.slip, read);
+  if (read.right) return right(read.slip ? sure(RIGHT_WORDS[read.slip]) : 'Just that.', read.slip, read);
   if (!whole) {
     const [only] = said.flat();
     if (
       said.flat().length === 1 &&
       judged.sounds.length === 1 &&
       marks[0]?.ipa === judged.sounds[0] &&
-      faithful(marks, 0, only!)
+      faithful(marks, 0, sure(only))
     )
-      return right(RIGHT_WORDS['heard-closely']!, 'heard-closely', read);
+      return right(sure(RIGHT_WORDS['heard-closely']), 'heard-closely', read);
     const before = analyse(marks, said, { apart: false, ...(ownWay ? { ownWay } : {}) });
     if (before.right) return slip('unchanged', 'The word as it was.', [], read);
     // One sound asked for: what was said may be its cluster, another sound of the word, or the word.
-    if (judged.sounds.length === 1) return oneSound(judged.sounds[0]!, said, marks, read);
+    if (judged.sounds.length === 1) return oneSound(sure(judged.sounds[0]), said, marks, read);
     const sounds = said.flat();
     const at = marks.findIndex((m, i) => m.ipa !== judged.sounds[i]);
-    if (sounds.length === 1 && judged.sounds.includes(sounds[0]!) && !marks.some((m) => m.ipa === sounds[0]))
+    if (sounds.length === 1 && judged.sounds.includes(sure(sounds[0])) && !marks.some((m) => m.ipa === sounds[0]))
       return slip('other-sound', 'Only the new sound.', [], read);
-    if (sounds.length === 1 && marks.some((m) => m.ipa === sounds[0]) && !judged.sounds.includes(sounds[0]!))
+    if (sounds.length === 1 && marks.some((m) => m.ipa === sounds[0]) && !judged.sounds.includes(sure(sounds[0])))
       return slip('other-sound', 'Only the sound that goes.', [], read);
     if (
       sounds.length === marks.length &&
@@ -136,13 +137,13 @@ function judgeSounds(
     )
       return slip('wrong-place', 'Another place of the word was changed.', [], read);
   }
-  return slip(read.slip!, WHY[read.slip!] ?? 'Not that.', whole ? read.missed : [], read);
+  return slip(sure(read.slip), WHY[sure(read.slip)] ?? 'Not that.', whole ? read.missed : [], read);
 }
 
 function oneSound(sound: string, said: Chunks, marks: readonly Asked[], read: Analysis): Judgement {
   const sounds = said.flat();
   const ipa = marks.map((m) => m.ipa);
-  const at = ipa.indexOf(sounds[0]!);
+  const at = ipa.indexOf(sure(sounds[0]));
   if (sounds.length > 1 && sounds.includes(sound) && at >= 0 && same(ipa.slice(at, at + sounds.length), sounds))
     return slip(
       sounds.some(isVowel) ? 'part-only' : 'cluster-kept',
@@ -174,7 +175,7 @@ function judgeRhyme(
   const asked = marks.map((m) => m.ipa);
   if (same(said, asked)) return slip('unchanged', 'The same word again.');
   const alike = (wanted: readonly string[], heard: readonly string[]): boolean =>
-    wanted.length === heard.length && wanted.every((w, i) => w === heard[i] || saysFor(ownWay, w, heard[i]!));
+    wanted.length === heard.length && wanted.every((w, i) => w === heard[i] || saysFor(ownWay, w, sure(heard[i])));
   // The rhyme may stand at the end of a longer word: cat, acrobat.
   const tail = said.slice(-rime.length);
   const before = said.slice(0, -rime.length);
@@ -198,7 +199,7 @@ function judgeParts(
     apart: false,
     ...(ownWay ? { ownWay } : {}),
   });
-  if (!read.right) return slip(read.slip!, WHY[read.slip!] ?? 'Not that.', read.missed, read);
+  if (!read.right) return slip(sure(read.slip), WHY[sure(read.slip)] ?? 'Not that.', read.missed, read);
   if (said.length === count) return right('So many parts, wherever they are cut.', read.slip);
   return said.length === 1
     ? slip('whole-word', 'The whole word, in one.')
@@ -207,7 +208,8 @@ function judgeParts(
 
 /**
  * Judges what was said, as sounds of the accent in force, in the parts it was said in.
- * @example judge({ judged: { by: 'sounds', sounds: ['m', 'æ', 'p'] }, marks: askedFor(['m', 'ɒ', 'p']) }, [['m', 'æ', 'p']]).outcome // 'on-own'
+ * @example judge({ judged: { by: 'sounds', sounds: ['m', 'æ', 'p'] }, marks: askedFor(['m', 'ɒ', 'p']) }, [['m', 'æ',
+ * 'p']]).outcome // 'on-own'
  */
 export function judge(question: Question, said: Chunks): Judgement {
   const { judged, ownWay = NO_OWN_WAY } = question;
@@ -221,7 +223,7 @@ export function judge(question: Question, said: Chunks): Judgement {
     case 'parts':
       return judgeParts(judged, said, question);
     case 'begins':
-      return sounds[0] === judged.sound || saysFor(ownWay, judged.sound, sounds[0]!)
+      return sounds[0] === judged.sound || saysFor(ownWay, judged.sound, sure(sounds[0]))
         ? right('It begins so. Does it fit the clue?', sounds[0] === judged.sound ? null : 'own-way')
         : slip('other-sound', 'It begins with another sound.');
     default:

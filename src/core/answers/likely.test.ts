@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { ACCENT_IDS } from '../phonology/accents';
 import { context, ipa, word, words } from '../testing/bank';
+import { sure } from '../sure';
 import { chunksOf, soundsSaid } from './said';
 import { blendingLikely, segmentingLikely, type LikelyAnswer } from './likely';
 
@@ -25,7 +26,7 @@ describe('blending', () => {
   ])('%s: likeliest is "%s", one sound lost', (name, said) => {
     const [first] = blendingLikely(word(name), context());
     expect(first).toMatchObject({ slip: 'lost-sound', outcome: 'not-yet', show: said });
-    expect(first!.missed).toHaveLength(1);
+    expect(sure(first).missed).toHaveLength(1);
   });
   test('a word of the bank is spelt as it is: losing /n/ from snail is sail, losing /l/ from clap is cap', () => {
     expect(blendingLikely(word('clap'), context()).map((a) => a.show)).toContain('cap');
@@ -48,8 +49,8 @@ describe('segmenting', () => {
   ])('%s begun with /%s/ is faithful hearing: right, and noted', (name, as, label) => {
     const close = segmentingLikely(word(name), context()).find((a) => a.slip === 'heard-closely');
     expect(close).toMatchObject({ outcome: 'on-own', missed: [] });
-    expect(close!.said.startsWith(as)).toBe(true);
-    expect(close!.note).toContain(`/${label}/`);
+    expect(sure(close).said.startsWith(as)).toBe(true);
+    expect(sure(close).note).toContain(`/${label}/`);
   });
   test('an added "uh" is accepted and noted', () => {
     expect(segmentingLikely(word('sun'), context()).find((a) => a.slip === 'added-uh')).toMatchObject({

@@ -4,6 +4,7 @@ import type { Guard } from '../lexicon/guard';
 import { NEAR, soundDistance } from '../phonology/articulation';
 import { accentOf, type AccentId } from '../phonology/accents';
 import { CONSONANTS, labelOf } from '../phonology/sounds';
+import { sure } from '../sure';
 import type { Outcome, Slip } from './outcome';
 import { asWord, saidOf } from './said';
 
@@ -38,7 +39,7 @@ const apart = (word: Said, sounds: readonly string[]): string => sounds.map((ipa
 
 /** The letters that are left when one sound goes, or undefined where that letter spells more than the sound. */
 function lettersWithout(word: Word, at: number): string | undefined {
-  const { segment } = word.sounds[at]!;
+  const { segment } = sure(word.sounds[at]);
   if (word.sounds.filter((s) => s.segment === segment).length > 1) return undefined;
   let from = 0;
   const index = word.entry.letters.findIndex((piece) => {
@@ -61,23 +62,26 @@ function lost(word: Word, at: number, { guard, spellingOf }: LikelyContext): Lik
     outcome: 'not-yet',
     said: asWord(left),
     show,
-    note: `lost ${slashes(word, word.sounds[at]!.ipa)}`,
+    note: `lost ${slashes(word, sure(word.sounds[at]).ipa)}`,
     missed: [at],
   };
 }
 
-/** Sounds children most often lose, likeliest first: the second of an opening cluster, the first of a closing one. Common practice, no source. */
+/**
+ * Sounds children most often lose, likeliest first: the second of an opening cluster, the first of a closing one.
+ * Common practice, no source.
+ */
 function oftenLost(word: Word): number[] {
   const vowel = word.sounds.findIndex((s) => s.vowel);
   const clustered = word.sounds.map((_, at) => at).filter((at) => inCluster(word, at));
   const opening = clustered.filter((at) => at < vowel).reverse();
   const closing = clustered.filter((at) => at > vowel);
-  const ends = [word.sounds.length - 1, 0].filter((at) => !word.sounds[at]!.vowel && !clustered.includes(at));
+  const ends = [word.sounds.length - 1, 0].filter((at) => !sure(word.sounds[at]).vowel && !clustered.includes(at));
   return [...opening.slice(0, 2), ...closing.slice(0, 1), ...ends];
 }
 
 function lastOnly(word: Word): LikelyAnswer {
-  const last = word.sounds.at(-1)!.ipa;
+  const last = sure(word.sounds.at(-1)).ipa;
   return {
     id: 'last',
     slip: 'last-only',
@@ -104,11 +108,14 @@ function nearTo(ipa: string, accent: AccentId): readonly string[] {
   return near;
 }
 
-/** Another word of the bank, one near sound away: what a child may have heard. The first found will do, from the ends inwards. */
+/**
+ * Another word of the bank, one near sound away: what a child may have heard. The first found will do, from the ends
+ * inwards.
+ */
 function nearWord(word: Word, { spellingOf }: LikelyContext): LikelyAnswer[] {
   const ipa = ipaOf(word);
   for (const at of [ipa.length - 1, 0, ...ipa.slice(1, -1).map((_, i) => i + 1)]) {
-    for (const other of nearTo(ipa[at]!, word.accent)) {
+    for (const other of nearTo(sure(ipa[at]), word.accent)) {
       const said = ipa.with(at, other);
       const spelt = spellingOf(said);
       if (spelt && spelt !== word.word)
@@ -119,7 +126,7 @@ function nearWord(word: Word, { spellingOf }: LikelyContext): LikelyAnswer[] {
             outcome: 'not-yet',
             said: asWord(said),
             show: spelt,
-            note: `${slashes(word, other)} for ${slashes(word, ipa[at]!)}`,
+            note: `${slashes(word, other)} for ${slashes(word, sure(ipa[at]))}`,
             missed: [at],
           },
         ];
@@ -130,7 +137,8 @@ function nearWord(word: Word, { spellingOf }: LikelyContext): LikelyAnswer[] {
 
 /**
  * Likely answers when the adult says the sounds and the child says the word, likeliest first.
- * @example blendingLikely(slug, context).slice(0, 4).map((a) => a.note) // ['lost /l/', 'lost /s/', 'not joined', 'last sound only']
+ * @example blendingLikely(slug, context).slice(0, 4).map((a) => a.note) // ['lost /l/', 'lost /s/', 'not joined',
+ * 'last sound only']
  */
 export function blendingLikely(word: Word, context: LikelyContext): LikelyAnswer[] {
   const notJoined: LikelyAnswer = {
@@ -239,7 +247,10 @@ const withUh = (word: Word): LikelyAnswer => ({
   missed: [],
 });
 
-/** The choices of an item as chips, the right one among them. Example: `choiceLikely(['yes', 'no'], 0)[1].outcome // 'not-yet'`. */
+/**
+ * The choices of an item as chips, the right one among them. Example: `choiceLikely(['yes', 'no'], 0)[1].outcome //
+ * 'not-yet'`.
+ */
 export const choiceLikely = (choices: readonly string[], right: number): LikelyAnswer[] =>
   choices.map((choice, i) => ({
     id: `choice-${i}`,

@@ -80,7 +80,10 @@ export const HELP_WORDS: Readonly<Record<Help, string>> = {
   modelled: 'modelled',
 };
 
-/** The heaviest help given, or null. Hearing it again before a right answer of one’s own is routine, not help. Example: `helpOf({ outcome: 'on-own', helps: ['said-again'] }) // null`. */
+/**
+ * The heaviest help given, or null. Hearing it again before a right answer of one’s own is routine, not help. Example:
+ * `helpOf({ outcome: 'on-own', helps: ['said-again'] }) // null`.
+ */
 export const helpOf = ({
   outcome,
   helps,

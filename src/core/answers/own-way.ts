@@ -1,8 +1,9 @@
 import type { AccentId } from '../phonology/accents';
 
 /**
- * A child's own way of saying sounds, set once on the child: says /t/ for /k/, /f/ for /θ/, or speaks another accent. It is
- * treated as equal before anything is called a slip: how a child pronounces is never marked as an error of sound awareness.
+ * A child's own way of saying sounds, set once on the child: says /t/ for /k/, /f/ for /θ/, or speaks another accent.
+ * It is treated as equal before anything is called a slip: how a child pronounces is never marked as an error of sound
+ * awareness.
  */
 export interface OwnWay {
   readonly swaps: readonly { readonly asked: string; readonly says: string }[];
@@ -20,7 +21,10 @@ export const PLAIN_TEXT = JSON.stringify(NO_OWN_WAY);
 /** True where nothing is set. */
 export const isPlain = (way: OwnWay): boolean => !way.swaps.length && !way.drops.length && way.accent === null;
 
-/** True where the child says the one for the other. Example: `saysFor({ swaps: [{ asked: 'k', says: 't' }], … }, 'k', 't') // true`. */
+/**
+ * True where the child says the one for the other. Example: `saysFor({ swaps: [{ asked: 'k', says: 't' }], … }, 'k',
+ * 't') // true`.
+ */
 export const saysFor = (way: OwnWay, asked: string, heard: string): boolean =>
   way.swaps.some((s) => s.asked === asked && s.says === heard);
 

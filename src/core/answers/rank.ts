@@ -1,5 +1,6 @@
 import type { LikelyAnswer } from './likely';
 import type { Slip } from './outcome';
+import { sure } from '../sure';
 
 /** Chips shown at once. */
 export const SHOWN = 4;
@@ -18,10 +19,13 @@ interface Said {
 /** Names under which a slip is counted: the slip, and the slip of that sound. */
 const keysOf = (slip: Slip, sounds: readonly string[], missed: readonly number[]): string[] => [
   slip,
-  ...(missed.length === 1 && sounds[missed[0]!] ? [`${slip} ${sounds[missed[0]!]}`] : []),
+  ...(missed.length === 1 && sounds[sure(missed[0])] ? [`${slip} ${sounds[sure(missed[0])]}`] : []),
 ];
 
-/** Counts what was said. Example: `habitsOf([{ slip: 'lost-sound', sounds: ['f', 'r', 'ɒ', 'ɡ'], missed: [1] }])['lost-sound r'] // 1`. */
+/**
+ * Counts what was said. Example: `habitsOf([{ slip: 'lost-sound', sounds: ['f', 'r', 'ɒ', 'ɡ'], missed: [1]
+ * }])['lost-sound r'] // 1`.
+ */
 export function habitsOf(answers: readonly Said[]): Habits {
   const times: Record<string, number> = {};
   for (const { slip, sounds, missed } of answers) {
@@ -43,8 +47,8 @@ const fixed = (candidates: readonly LikelyAnswer[]): boolean =>
   candidates.every((c) => c.slip === null || c.slip === 'wrong-choice' || c.slip === 'other-count');
 
 /**
- * The few answers this child is likeliest to give: what children usually say, drawn towards what this one has said before.
- * Right answers stay in front. Same habits in, same order out.
+ * The few answers this child is likeliest to give: what children usually say, drawn towards what this one has said
+ * before. Right answers stay in front. Same habits in, same order out.
  *
  * @param sounds the sounds of the item's word
  * @example rank(item.likely, sounds, NO_HABITS).map((a) => a.note)

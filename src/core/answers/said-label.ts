@@ -3,8 +3,8 @@ import { labelOf } from '../phonology/sounds';
 import { chunksOf } from './said';
 
 /**
- * What was said as a person reads it: the sounds' labels, parts apart by a dot. What is no row of sounds (a choice, a number,
- * words that were found) stays as it is.
+ * What was said as a person reads it: the sounds' labels, parts apart by a dot. What is no row of sounds (a choice, a
+ * number, words that were found) stays as it is.
  * @example saidLabel('f+r ɒ ɡ', 'southern-british') // 'fr · o · g'
  */
 export function saidLabel(said: string, accent: AccentId): string {

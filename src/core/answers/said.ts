@@ -1,6 +1,7 @@
 /**
- * What was said, as it is kept: sounds in IPA; sounds said in one go are joined by `+`, and a space stands where the child
- * stopped between. *frog* said as a word is `f+r+ɒ+ɡ`, taken apart `f r ɒ ɡ`, with its start kept together `f+r ɒ ɡ`.
+ * What was said, as it is kept: sounds in IPA; sounds said in one go are joined by `+`, and a space stands where the
+ * child stopped between. *frog* said as a word is `f+r+ɒ+ɡ`, taken apart `f r ɒ ɡ`, with its start kept together `f+r
+ * ɒ ɡ`.
  */
 export type Chunks = readonly (readonly string[])[];
 

@@ -15,7 +15,8 @@ export interface CalendarPlan {
 
 /**
  * A planned session as an iCalendar file (RFC 5545). No child’s name is in it.
- * @example calendarOf({ id, title: 'Peas', group: 'Radishes', at: '2026-11-24T09:30', minutes: 8, stamp, lines: [], bring: [] })
+ * @example calendarOf({ id, title: 'Peas', group: 'Radishes', at: '2026-11-24T09:30', minutes: 8, stamp, lines: [],
+ * bring: [] })
  */
 export function calendarOf({ id, title, group, at, minutes, stamp, lines, bring }: CalendarPlan): string {
   const start = new Date(at);

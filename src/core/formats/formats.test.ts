@@ -3,6 +3,7 @@ import { describe, expect, test } from 'vitest';
 import { readNames } from './names';
 import { wordsSchema, logBodySchema, nameSchema, startSchema } from './schemas';
 import { CSV_COLUMNS, toCsv, type ExportRow, type SessionExport } from './session-export';
+import { sure } from '../sure';
 
 const row = (more: Partial<ExportRow>): ExportRow => ({
   id: '01900000-0000-7000-8000-000000000001',
@@ -51,7 +52,7 @@ describe('CSV (RFC 4180; formula guard after OWASP, CSV Injection)', () => {
       skipEmptyLines: true,
     });
     expect(data).toHaveLength(2);
-    expect(Object.keys(data[0]!)).toEqual([...CSV_COLUMNS]);
+    expect(Object.keys(sure(data[0]))).toEqual([...CSV_COLUMNS]);
     expect(data[0]).toMatchObject({
       round: '1',
       turn: '1',
@@ -64,7 +65,7 @@ describe('CSV (RFC 4180; formula guard after OWASP, CSV Injection)', () => {
       help: 'slower',
       'seconds to mark': '4.2',
     });
-    expect(data[1]!.child).toBe('Everyone together');
+    expect(sure(data[1]).child).toBe('Everyone together');
   });
   test('what stands beside an answer has columns of its own, and a correction says why', () => {
     const before = [{ id: 'a', outcome: 'not-yet' as const, at: '2026-11-02T09:39:00.000Z', why: 'mis-tap' as const }];
@@ -86,14 +87,14 @@ describe('CSV (RFC 4180; formula guard after OWASP, CSV Injection)', () => {
   test.each(['=1+1', '+44', '-2', '@sum', '\tx', '=HYPERLINK("x")'])(
     'a cell that begins a formula does not stay one: %j',
     (name) => {
-      const parsed = Papa.parse<string[]>(toCsv(file(row({ child: name, note: name }))).slice(1)).data[1]!;
+      const parsed = sure(Papa.parse<string[]>(toCsv(file(row({ child: name, note: name }))).slice(1)).data[1]);
       expect(parsed[4]).toBe(`'${name}`);
       expect(parsed[12]).toBe(`'${name}`);
     },
   );
   test('quotes, commas, new lines and other scripts survive', () => {
     const name = 'Ånna, "Nü"\n小明 🌱';
-    expect(Papa.parse<string[]>(toCsv(file(row({ child: name }))).slice(1)).data[1]![4]).toBe(name);
+    expect(sure(Papa.parse<string[]>(toCsv(file(row({ child: name }))).slice(1)).data[1])[4]).toBe(name);
   });
 });
 
@@ -113,7 +114,7 @@ describe('names', () => {
   test.each(['', '   ', '\u202E', 'x'.repeat(200)])('%j is refused in words', (typed) => {
     const read = nameSchema.safeParse(typed);
     expect(read.success).toBe(false);
-    expect(read.error!.issues[0]!.message).toMatch(/^(A name needs|“x+…” is too long)/);
+    expect(sure(sure(read.error).issues[0]).message).toMatch(/^(A name needs|“x+…” is too long)/);
   });
   test('lines: blank ones pass, doubles are pointed out, what cannot be taken stays with its line', () => {
     const read = readNames(`Wren\n\n${'y'.repeat(200)}\nwren\nKofi`, ['kofi']);
@@ -150,6 +151,6 @@ describe('doors', () => {
       sounds: '3',
       words: ' , ',
     });
-    expect(read.error!.issues[0]!.message).toBe('Choose at least one word.');
+    expect(sure(sure(read.error).issues[0]).message).toBe('Choose at least one word.');
   });
 });

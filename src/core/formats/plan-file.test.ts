@@ -3,6 +3,7 @@ import { describe, expect, test } from 'vitest';
 import { taskOf } from '../games';
 import { material } from '../testing/bank';
 import { makePlan } from '../sessions/shapes';
+import { sure } from '../sure';
 import { calendarOf } from './calendar';
 import { planChangeSchema, planRequestSchema, planSchema, planToJson, readPlanFile } from './plan-file';
 
@@ -42,11 +43,11 @@ describe('a plan as a file', () => {
   test('a round that is broken is left out and named; the others stay', () => {
     const read = readPlanFile(
       changed((rounds) => {
-        rounds[0]!.task = 'juggling';
+        sure(rounds[0]).task = 'juggling';
       }),
     );
     expect(read.rounds[0]).toMatchObject({ round: null, why: 'There is no game “juggling”.' });
-    expect(read.plan!.rounds).toHaveLength(plan.rounds.length - 1);
+    expect(sure(read.plan).rounds).toHaveLength(plan.rounds.length - 1);
   });
   test('with no round left there is no plan', () => {
     const read = readPlanFile(
@@ -55,7 +56,7 @@ describe('a plan as a file', () => {
       }),
     );
     expect(read.fault).toContain('No round');
-    expect(read.rounds[0]!.why).toContain('two seconds at most');
+    expect(sure(read.rounds[0]).why).toContain('two seconds at most');
   });
   test('no text breaks the reader, and what it takes is a plan', () => {
     fc.assert(
@@ -81,7 +82,7 @@ describe('wishes and changes at the door', () => {
     expect(
       planRequestSchema.parse({ shape: 'focus', task: 'sort', step: 'far', minutes: '8', sound: '' }),
     ).toMatchObject({ minutes: 8, sound: undefined, seed: 1 });
-    expect(planRequestSchema.safeParse({ task: 'sort', minutes: '0' }).error!.issues[0]!.message).toBe(
+    expect(sure(sure(planRequestSchema.safeParse({ task: 'sort', minutes: '0' }).error).issues[0]).message).toBe(
       'A plan needs a minute at least.',
     );
     expect(planRequestSchema.safeParse({ task: 'sort', minutes: '900' }).success).toBe(false);
@@ -90,7 +91,8 @@ describe('wishes and changes at the door', () => {
   });
 });
 
-// RFC 5545: 3.1 content lines (75 octets, folded), 3.6.1 VEVENT (UID, DTSTAMP, DTSTART), 3.3.11 TEXT escaping, 3.3.5 form 1.
+// RFC 5545: 3.1 content lines (75 octets, folded), 3.6.1 VEVENT (UID, DTSTAMP, DTSTART), 3.3.11 TEXT escaping, 3.3.5
+// form 1.
 describe('a plan in a calendar (RFC 5545)', () => {
   const text = calendarOf({
     id: '0190',

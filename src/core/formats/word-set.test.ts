@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import Papa from 'papaparse';
 import { describe, expect, test } from 'vitest';
 import { bank } from '../testing/bank';
+import { sure } from '../sure';
 import { ownWordSchema, spellingSchema, wordsSchema, type OwnWordInput } from './schemas';
 import { readSetFile, setToCsv, setToJson, type SetFile } from './word-set';
 import { listWords, wordsListSchema, writeList } from './words-list';
@@ -39,13 +40,13 @@ describe('a set as a file', () => {
     });
     expect(errors).toEqual([]);
     expect(data.map((r) => r.word)).toEqual(['sun', 'zorble']);
-    expect(data[1]!.meaning).toBe(OWN.meaning);
+    expect(sure(data[1]).meaning).toBe(OWN.meaning);
   });
   // OWASP, CSV Injection: a cell must not begin a formula.
   test('a meaning that begins a formula is guarded on the way out and whole on the way in', () => {
     const risky: SetFile = { name: 'x', words: [{ word: 'zorble', own: { ...OWN, meaning: '=1+1' } }] };
     expect(setToCsv(risky)).toContain("'=1+1");
-    expect(readSetFile(setToCsv(risky), 'x.csv').rows[0]!.word!.own!.meaning).toBe('=1+1');
+    expect(sure(sure(sure(readSetFile(setToCsv(risky), 'x.csv').rows[0]).word).own).meaning).toBe('=1+1');
   });
   test.each([
     ['', 'empty'],
@@ -142,7 +143,7 @@ describe('an own word at the door', () => {
   ])('%s is refused with a reason', (_, change, why) => {
     const read = ownWordSchema.safeParse({ ...OWN, ...change });
     expect(read.success).toBe(false);
-    expect(read.error!.issues[0]!.message).toContain(why);
+    expect(sure(sure(read.error).issues[0]).message).toContain(why);
   });
   test('a spelling is taken as typed, tidied', () => {
     expect(spellingSchema.parse('  Fée ')).toBe('fée');
@@ -184,7 +185,7 @@ describe('the list for reviewers', () => {
     word: string,
     accent: 'southern-british' | 'general-american' | 'scottish',
     convention: 'strict' | 'default' | 'letters',
-  ) => listWords(bank, wordsListSchema.parse({ accent, convention })).find((r) => r.word === word)!;
+  ) => sure(listWords(bank, wordsListSchema.parse({ accent, convention })).find((r) => r.word === word));
   test('every entry once, in the columns promised', () => {
     const rows = listWords(bank, wordsListSchema.parse({}));
     expect(rows.length).toBe(bank.length);
@@ -228,7 +229,7 @@ describe('the list for reviewers', () => {
   test('CSV and JSON say the same', () => {
     const rows = listWords(bank.slice(0, 50), wordsListSchema.parse({}));
     const csv = Papa.parse<Record<string, string>>(writeList(rows, 'csv'), { header: true, skipEmptyLines: true }).data;
-    expect(csv.map((r) => [r.word, r.sounds!.split(' '), Number(r.units)])).toEqual(
+    expect(csv.map((r) => [r.word, sure(r.sounds).split(' '), Number(r.units)])).toEqual(
       rows.map((r) => [r.word, r.sounds, r.units]),
     );
     expect(JSON.parse(writeList(rows, 'json'))).toEqual(rows);
@@ -238,6 +239,6 @@ describe('the list for reviewers', () => {
     [{ convention: 'x' }, 'strict'],
     [{ format: 'xml' }, 'csv'],
   ])('%j is refused with what there is', (asked, names) => {
-    expect(wordsListSchema.safeParse(asked).error!.issues[0]!.message).toContain(names);
+    expect(sure(sure(wordsListSchema.safeParse(asked).error).issues[0]).message).toContain(names);
   });
 });

@@ -1,6 +1,7 @@
 import Papa from 'papaparse';
 import { z } from 'zod';
 import { nameSchema, ownWordSchema, reason, SET_LIMIT, spellingSchema, type OwnWordInput } from './schemas';
+import { sure } from '../sure';
 
 /** One word of a set as a file carries it: its name, and all that makes it where it is the setting's own. */
 export interface FileWord {
@@ -82,7 +83,7 @@ function readCsv(text: string, name: string): ReadSet {
     skipEmptyLines: 'greedy',
     transformHeader: (h) => h.trim().toLowerCase(),
   });
-  if (!data.length || !('word' in data[0]!))
+  if (!data.length || !('word' in sure(data[0])))
     return { name, rows: [], fault: 'The first row of a CSV file names its columns; one of them must be “word”.' };
   return {
     name,
@@ -118,18 +119,16 @@ function readJson(text: string, fallback: string): ReadSet {
       fault: `This JSON is not a word set: it should have format “${WORD_SET_FORMAT}”, version 1, a name and words.`,
     };
   const name = nameSchema.safeParse(file.data.name);
-  const rows = file.data.words
-    .slice(0, ROW_LIMIT)
-    .map((word, i) =>
-      typeof word === 'object' && word !== null
-        ? readWord(i + 1, word as Record<string, unknown>)
-        : {
-            row: i + 1,
-            text: String(word).slice(0, 60),
-            word: null,
-            why: 'Each word is an object with a “word” in it.',
-          },
-    );
+  const rows = file.data.words.slice(0, ROW_LIMIT).map((word, i) =>
+    typeof word === 'object' && word !== null
+      ? readWord(i + 1, word as Record<string, unknown>)
+      : {
+          row: i + 1,
+          text: String(word).slice(0, 60),
+          word: null,
+          why: 'Each word is an object with a “word” in it.',
+        },
+  );
   return { name: name.success ? name.data : fallback, rows, fault: null };
 }
 

@@ -34,7 +34,10 @@ export interface WordsListRow {
   readonly doubt: string;
 }
 
-/** Every entry as one accent says and one convention counts it. Example: `listWords(bank, request)[0].sounds // ['ɡ', 'əʊ']`. */
+/**
+ * Every entry as one accent says and one convention counts it. Example: `listWords(bank, request)[0].sounds // ['ɡ',
+ * 'əʊ']`.
+ */
 export const listWords = (entries: readonly Entry[], { accent, convention }: WordsListRequest): WordsListRow[] =>
   entries.map((entry) => {
     const made = prepare(entry, accent, PRESETS[convention]);

@@ -3,6 +3,7 @@ import { judge } from '../answers/judge';
 import { rhymes } from '../lexicon/likeness';
 import { material, word } from '../testing/bank';
 import type { AccentId } from '../phonology/accents';
+import { sure } from '../sure';
 import { stepOf, taskOf, TASKS } from './index';
 import { makeItem, type Item } from './item';
 import { OWN_NAME, keyOf, readKey } from './spec';
@@ -166,7 +167,7 @@ describe('keys', () => {
     ]) {
       for (const task of TASKS) {
         try {
-          const made = makeItem(task, task.steps[0]!, key, material());
+          const made = makeItem(task, sure(task.steps[0]), key, material());
           expect(made.proof.length).toBeGreaterThan(0);
         } catch (error) {
           expect((error as Error).message.length).toBeGreaterThan(5);

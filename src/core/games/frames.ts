@@ -1,8 +1,9 @@
 import type { FamilyId } from './task';
+import { sure } from '../sure';
 
 /**
- * Story frames: why children play this, in the words of our own allotment. Text with slots; a plan may change every line.
- * Without a frame the plain opening is said.
+ * Story frames: why children play this, in the words of our own allotment. Text with slots; a plan may change every
+ * line. Without a frame the plain opening is said.
  */
 export interface Frame {
   readonly name: string;
@@ -68,7 +69,10 @@ export const FRAMES: Readonly<Record<FamilyId, Frame>> = {
   },
 };
 
-/** What hands may do. Every gesture can be done seated; the adult who faces children is a mirror: first sound on their left. */
+/**
+ * What hands may do. Every gesture can be done seated; the adult who faces children is a mirror: first sound on their
+ * left.
+ */
 export interface Gesture {
   readonly id: string;
   readonly name: string;
@@ -120,7 +124,7 @@ export function gestureLine(gesture: Gesture, own: string, sounds: number): stri
   const line = gesture.id === 'task' ? own : gesture.words;
   const limit =
     sounds > gesture.shows
-      ? ` ${gesture.name[0]!.toUpperCase()}${gesture.name.slice(1)} show ${gesture.shows} at most; this round has words of ${sounds}.`
+      ? ` ${sure(gesture.name[0]).toUpperCase()}${gesture.name.slice(1)} show ${gesture.shows} at most; this round has words of ${sounds}.`
       : '';
   return `${line}.${limit}${gesture.id === 'steps' ? ` ${gesture.seated}` : ''}`;
 }

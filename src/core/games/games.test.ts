@@ -7,20 +7,21 @@ import { generate } from './generate';
 import { hardnessOf, stepPoints } from './hardness';
 import { makeItem, type Item } from './item';
 import { huntFault, JUDGES } from '../testing/rejudge';
+import { sure } from '../sure';
 import type { Step, Task } from './task';
 
 const ACCENTS = MAIN_ACCENTS.map((a) => a.id as AccentId);
 test('the second judge catches what is wrong: answers turned round, foils that rhyme, sounds that are not there', () => {
   const made = material();
   const of = (task: string, step: string, key: string): [Item, Step] => {
-    const t = TASKS.find((x) => x.id === task)!;
-    const s = t.steps.find((x) => x.id === step)!;
+    const t = sure(TASKS.find((x) => x.id === task));
+    const s = sure(t.steps.find((x) => x.id === step));
     return [makeItem(t, s, key, made), s];
   };
   const [pair, far] = of('rhyme-pairs', 'far', 'hat cat');
-  expect(JUDGES['rhyme-pairs']!(pair, far, 'southern-british')).toBeNull();
+  expect(sure(JUDGES['rhyme-pairs'])(pair, far, 'southern-british')).toBeNull();
   expect(
-    JUDGES['rhyme-pairs']!(
+    sure(JUDGES['rhyme-pairs'])(
       { ...pair, judged: { by: 'choice', choices: ['yes', 'no'], right: 1 } },
       far,
       'southern-british',
@@ -28,7 +29,7 @@ test('the second judge catches what is wrong: answers turned round, foils that r
   ).not.toBeNull();
   const [swap, first] = of('swap', 'first', 'top mop');
   expect(
-    JUDGES.swap!({ ...swap, judged: { by: 'sounds', sounds: ['m', 'æ', 'p'] } }, first, 'southern-british'),
+    sure(JUDGES.swap)({ ...swap, judged: { by: 'sounds', sounds: ['m', 'æ', 'p'] } }, first, 'southern-british'),
   ).not.toBeNull();
   const [hunted] = of('hunt', '3-4', '/s/ /p/ /ɒ/ /t/');
   expect(huntFault(hunted, 'southern-british', made.guard)).toBeNull();
@@ -53,7 +54,7 @@ test.each(ACCENTS)(
   'hunts list every word of the bank that the handful makes, and none that it does not (%s)',
   (accent) => {
     const made = material(accent);
-    const hunt = TASKS.find((t) => t.id === 'hunt')!;
+    const hunt = sure(TASKS.find((t) => t.id === 'hunt'));
     for (const step of hunt.steps)
       for (let seed = 1; seed <= 6; seed += 1) {
         for (const item of generate(hunt, step, made, { size: 2, seed }).items)
@@ -65,11 +66,11 @@ test.each(ACCENTS)(
 
 describe('sets', () => {
   const made = material();
-  const task = (id: string): Task => TASKS.find((t) => t.id === id)!;
+  const task = (id: string): Task => sure(TASKS.find((t) => t.id === id));
   test('the same request gives the same set, another seed another', () => {
     for (const t of TASKS) {
       const set = (seed: number): string =>
-        generate(t, t.steps[0]!, made, { size: 5, seed, spares: 3 })
+        generate(t, sure(t.steps[0]), made, { size: 5, seed, spares: 3 })
           .items.map((i) => i.key)
           .join();
       expect(set(3), t.id).toBe(set(3));
@@ -78,8 +79,10 @@ describe('sets', () => {
   });
   test('words used lately stay away while others are left', () => {
     for (const id of ['blending', 'first-sound', 'rhyme-pairs', 'leave-out']) {
-      const first = generate(task(id), task(id).steps.at(-2)!, made, { size: 6, seed: 1 }).items.map((i) => i.word);
-      const again = generate(task(id), task(id).steps.at(-2)!, made, { size: 6, seed: 1, avoid: first }).items.map(
+      const first = generate(task(id), sure(task(id).steps.at(-2)), made, { size: 6, seed: 1 }).items.map(
+        (i) => i.word,
+      );
+      const again = generate(task(id), sure(task(id).steps.at(-2)), made, { size: 6, seed: 1, avoid: first }).items.map(
         (i) => i.word,
       );
       expect(
@@ -99,7 +102,7 @@ describe('sets', () => {
     let near = 0;
     for (let seed = 1; seed <= 60; seed += 1) {
       for (const free of [false, true]) {
-        const set = generate(task('same-first'), task('same-first').steps[1]!, made, {
+        const set = generate(task('same-first'), sure(task('same-first').steps[1]), made, {
           size: 6,
           seed,
           ...(free ? {} : { pairs }),
@@ -107,18 +110,18 @@ describe('sets', () => {
         for (const {
           words: [a, b],
         } of set.items)
-          if (met(a!.marks[0]!.ipa, b!.marks[0]!.ipa)) near += free ? 1 : 1_000;
+          if (met(sure(sure(a).marks[0]).ipa, sure(sure(b).marks[0]).ipa)) near += free ? 1 : 1_000;
       }
-      for (const item of generate(task('sort'), task('sort').steps[1]!, made, { size: 6, seed, sound: 's', pairs })
+      for (const item of generate(task('sort'), sure(task('sort').steps[1]), made, { size: 6, seed, sound: 's', pairs })
         .items)
-        expect(met(item.marks[0]!.ipa, 's'), `${item.key}, seed ${seed}`).toBe(false);
+        expect(met(sure(item.marks[0]).ipa, 's'), `${item.key}, seed ${seed}`).toBe(false);
     }
     // Without the pair they do meet, so the check can fail; with it never.
     expect(near).toBeGreaterThan(0);
     expect(near).toBeLessThan(1_000);
   });
   test('kept items stay, and the set is made around them', () => {
-    const set = generate(task('blending'), task('blending').steps[3]!, made, {
+    const set = generate(task('blending'), sure(task('blending').steps[3]), made, {
       size: 6,
       seed: 9,
       keep: ['fish', 'map'],
@@ -135,7 +138,11 @@ describe('sets', () => {
     }
   });
   test('what cannot be had is said', () => {
-    const set = generate(task('rhyme-odd'), task('rhyme-odd').steps[0]!, made, { size: 6, seed: 1, words: ['orange'] });
+    const set = generate(task('rhyme-odd'), sure(task('rhyme-odd').steps[0]), made, {
+      size: 6,
+      seed: 1,
+      words: ['orange'],
+    });
     expect(set.items).toEqual([]);
     expect(set.short).toBe('None could be made from these words.');
   });
@@ -148,11 +155,14 @@ describe('how hard an item is', () => {
       points.forEach(
         (p, i) =>
           i > 0 &&
-          expect(p, `${task.id}: ${task.steps[i]!.id} after ${task.steps[i - 1]!.id}`).toBeGreaterThan(points[i - 1]!),
+          expect(p, `${task.id}: ${sure(task.steps[i]).id} after ${sure(task.steps[i - 1]).id}`).toBeGreaterThan(
+            sure(points[i - 1]),
+          ),
       );
     }
   });
-  // Order of tasks and units: Adams, Beginning to Read (1990), and Anthony & Lonigan (2004), Journal of Educational Psychology 96; both from memory.
+  // Order of tasks and units: Adams, Beginning to Read (1990), and Anthony & Lonigan (2004), Journal of Educational
+  // Psychology 96; both from memory.
   test('tasks on sounds: notice, match, first sound, last, middle, blend, segment, leave out, add, swap', () => {
     const order = [
       'same-first',
@@ -167,11 +177,13 @@ describe('how hard an item is', () => {
       'swap',
     ];
     const points = order.map((id) => {
-      const task = TASKS.find((t) => t.id === id)!;
-      const step = task.steps.find((s) => s.count === 3) ?? task.steps[0]!;
+      const task = sure(TASKS.find((t) => t.id === id));
+      const step = task.steps.find((s) => s.count === 3) ?? sure(task.steps[0]);
       return stepPoints(task, { ...step, count: 0 });
     });
-    points.forEach((p, i) => i > 0 && expect(p, `${order[i]} after ${order[i - 1]}`).toBeGreaterThan(points[i - 1]!));
+    points.forEach(
+      (p, i) => i > 0 && expect(p, `${order[i]} after ${order[i - 1]}`).toBeGreaterThan(sure(points[i - 1])),
+    );
   });
   test('units: words, syllables, rhyme, onset and rime, sounds', () => {
     const points = (['word', 'syllable', 'rhyme', 'onset-rime', 'sound'] as const).map((unit) =>
@@ -185,13 +197,13 @@ describe('how hard an item is', () => {
       names.forEach(
         (n, i) =>
           i > 0 &&
-          expect(difficulty(word(n)), `${names[i - 1]} < ${n}`).toBeGreaterThan(difficulty(word(names[i - 1]!))),
+          expect(difficulty(word(n)), `${names[i - 1]} < ${n}`).toBeGreaterThan(difficulty(word(sure(names[i - 1])))),
       );
     rises('bee', 'sun', 'milk', 'splash');
     rises('sun', 'top');
     rises('sock', 'carrot');
     const { reasons } = hardnessOf(
-      TASKS.find((t) => t.id === 'blending')!,
+      sure(TASKS.find((t) => t.id === 'blending')),
       { id: '4', name: '4 sounds', count: 4 },
       word('frog'),
     );
@@ -208,7 +220,7 @@ describe('how hard an item is', () => {
         return items.reduce((sum, i) => sum + i.difficulty, 0) / items.length;
       });
       // Words of one step may be easier than those of the step before; the whole ladder still goes up.
-      expect(means.at(-1), task.id).toBeGreaterThanOrEqual(means[0]! - 2);
+      expect(means.at(-1), task.id).toBeGreaterThanOrEqual(sure(means[0]) - 2);
     }
   });
 });

@@ -4,6 +4,7 @@ import type { Word } from '../lexicon/entry';
 import { traitsOf } from '../lexicon/traits';
 import type { SoundPair } from '../phonology/articulation';
 import { seeded, shuffle, type Random } from '../random';
+import { sure } from '../sure';
 import { stepPoints } from './hardness';
 import { makeItem, Unproved, type Item } from './item';
 import type { Material } from './material';
@@ -138,11 +139,11 @@ class Making {
     const { task, step, material, random, wishes, theme } = this;
     const specs = this.request.keep?.length
       ? this.request.keep.map(readKey)
-      : task.sequence!({ step, material, random, theme, wishes });
+      : sure(task.sequence)({ step, material, random, theme, wishes });
     const items = specs.flatMap((spec) => this.tryMake(spec) ?? []);
     const words = new Set(items.flatMap((i) => readKey(i.key).words));
     const heads = this.eligible.filter((w) => !words.has(w.word));
-    const model = heads.length ? this.build(heads[Math.floor(random() * Math.min(heads.length, 20))]!, 0) : null;
+    const model = heads.length ? this.build(sure(heads[Math.floor(random() * Math.min(heads.length, 20))]), 0) : null;
     return { items, model: model ?? items[0] ?? null, spares: [], short: this.short(items.length) };
   }
 
@@ -217,7 +218,7 @@ class Making {
     for (const { word: name } of this.items) {
       const other = this.material.byName.get(name);
       if (!other) continue;
-      if (other.sounds[0]!.ipa === word.sounds[0]!.ipa) cost += COST.sameFirst;
+      if (sure(other.sounds[0]).ipa === sure(word.sounds[0]).ipa) cost += COST.sameFirst;
       if (traitsOf(other).vowels === traitsOf(word).vowels) cost += COST.sameVowel;
     }
     return cost;
@@ -231,7 +232,7 @@ class Making {
     const stride = span % 7 ? 7 : 1;
     const out: Word[] = [];
     for (let i = 0; i < span && out.length < SAMPLE; i += 1) {
-      const word = this.eligible[from + ((start + i * stride) % span)]!;
+      const word = sure(this.eligible[from + ((start + i * stride) % span)]);
       if (!this.used.has(word.word) && (this.task.fits?.(word, kind, this.theme, this.step) ?? true)) out.push(word);
     }
     return out;
@@ -253,7 +254,7 @@ class Making {
     const n = this.eligible.length;
     if (!n) return;
     const kinds = balanced(size, this.kinds, this.random);
-    for (const i of this.items.keys()) kinds.splice(kinds.indexOf(this.items[i]!.kind), 1);
+    for (const i of this.items.keys()) kinds.splice(kinds.indexOf(sure(this.items[i]).kind), 1);
     const bound = (share: number): number => Math.min(n - 1, Math.floor(n * share));
     for (const [i, kind] of kinds.entries()) {
       const last = i === kinds.length - 1 && kinds.length > 2;
@@ -281,15 +282,15 @@ class Making {
     const out = [...sorted];
     for (let guard = 0; guard < 40; guard += 1) {
       const at = out.findIndex(
-        (_, i) => i >= LONGEST_RUN && out.slice(i - LONGEST_RUN, i).every((o) => o.kind === out[i]!.kind),
+        (_, i) => i >= LONGEST_RUN && out.slice(i - LONGEST_RUN, i).every((o) => o.kind === sure(out[i]).kind),
       );
       if (at < 0) return out;
       // Another item as hard, with another answer, breaks the run; else the run is cut short.
-      const [low, high] = [out[at - 1]!.difficulty, out[at]!.difficulty];
+      const [low, high] = [sure(out[at - 1]).difficulty, sure(out[at]).difficulty];
       const from = this.eligible.findIndex((w) => difficulty(w) + this.base >= low);
       const to = this.eligible.findLastIndex((w) => difficulty(w) + this.base <= high) + 1;
       const made: Item[] = [];
-      const others = Array.from({ length: this.kinds }, (_, k) => k).filter((k) => k !== out[at]!.kind);
+      const others = Array.from({ length: this.kinds }, (_, k) => k).filter((k) => k !== sure(out[at]).kind);
       const found =
         from >= 0 && to > from && shuffle(others, this.random).some((kind) => this.pick(from, to, kind, true, made));
       if (found) {
@@ -327,7 +328,7 @@ function rarest(items: readonly Item[], kinds: number, turn: number): number {
   const counts = Array.from({ length: kinds }, (_, k) => items.filter((i) => i.kind === k).length);
   const least = Math.min(...counts);
   const those = counts.flatMap((c, k) => (c === least ? [k] : []));
-  return those[turn % those.length]!;
+  return sure(those[turn % those.length]);
 }
 
 /**

@@ -4,11 +4,11 @@ import { traitsOf } from '../lexicon/traits';
 import type { Step, TaskCore } from './task';
 
 /**
- * How hard an item is, as one sum of points: the task, the unit it works on, the step's own turns of the screw (place of
- * the sound, kind of foil, number of choices, kind of result), and the word (number of sounds, clusters, beats, how the
- * first sound is made, familiarity: lexicon/difficulty). The order of every row is common practice, no source, save the
- * order of tasks, which follows Adams (Beginning to Read, 1990) and Anthony & Lonigan (2004), both from memory. The size
- * of a point is our own choice.
+ * How hard an item is, as one sum of points: the task, the unit it works on, the step's own turns of the screw (place
+ * of the sound, kind of foil, number of choices, kind of result), and the word (number of sounds, clusters, beats, how
+ * the first sound is made, familiarity: lexicon/difficulty). The order of every row is common practice, no source,
+ * save the order of tasks, which follows Adams (Beginning to Read, 1990) and Anthony & Lonigan (2004), both from
+ * memory. The size of a point is our own choice.
  */
 export const POINTS = {
   /** Notice, match, say one, put together, take apart, leave out, add, swap. */

@@ -11,6 +11,7 @@ import { SYLLABLE_TASKS } from './families/syllables';
 import { HUNT_TASKS } from './families/word-hunt';
 import { WORD_TASKS } from './families/words';
 import type { Step, Task } from './task';
+import { sure } from '../sure';
 
 /** Every task that ships, in the order of the catalogue. Adding a family touches its own file and this list. */
 export const TASKS: readonly Task[] = [
@@ -44,7 +45,7 @@ export const MIXED: Step = { id: 'mixed', name: 'words of your own' };
 
 /** The step of an id, or the task's first. Example: `stepOf(taskOf('blending'), '4').count // 4`. */
 export const stepOf = (task: Task, id: string): Step =>
-  id === MIXED.id ? MIXED : (task.steps.find((s) => s.id === id) ?? task.steps[0]!);
+  id === MIXED.id ? MIXED : (task.steps.find((s) => s.id === id) ?? sure(task.steps[0]));
 
 /** Tasks that any set of words can be played with. */
 export const SET_TASKS = ['blending', 'segmenting'] as const;
@@ -52,5 +53,6 @@ export const SET_TASKS = ['blending', 'segmenting'] as const;
 /** The step of words chosen by hand: that of their number of sounds where they agree. */
 export const stepForCounts = (task: Task, counts: readonly number[]): Step =>
   task.steps.find(
-    (s) => !s.unit && s.count !== undefined && counts.every((n) => n >= s.count! && n <= (s.most ?? s.count!)),
+    (s) =>
+      !s.unit && s.count !== undefined && counts.every((n) => n >= sure(s.count) && n <= (s.most ?? sure(s.count))),
   ) ?? MIXED;

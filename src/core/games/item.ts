@@ -5,6 +5,7 @@ import type { Caution, Word } from '../lexicon/entry';
 import { CONVENTION_WORDS } from '../phonology/conventions';
 import { labelOf, makingOf, MAKING_ADVICE, type Making } from '../phonology/sounds';
 import type { AccentId } from '../phonology/accents';
+import { sure } from '../sure';
 import { fill } from './fill';
 import { hardnessOf } from './hardness';
 import type { Material } from './material';
@@ -51,7 +52,10 @@ export type View =
   | { readonly kind: 'line'; readonly spot: number | null; readonly parts: readonly string[] | null }
   /** Two words, yes or no. */
   | { readonly kind: 'pair' }
-  /** Words in a row: `answer` is the one that is right (the odd one, the one that rhymes); `first` is the word asked about. */
+  /**
+   * Words in a row: `answer` is the one that is right (the odd one, the one that rhymes); `first` is the word asked
+   * about.
+   */
   | { readonly kind: 'row'; readonly answer: number | null; readonly first: boolean }
   /** A sound leaves, drops in, or both. */
   | {
@@ -122,7 +126,7 @@ export function marksOf(word: Word): Mark[] {
   return word.sounds.map((sound, at) => ({
     ipa: sound.ipa,
     ...labelOf(sound.ipa, word.accent),
-    ...(letters[sound.segment] ? { letters: letters[sound.segment]! } : {}),
+    ...(letters[sound.segment] ? { letters: sure(letters[sound.segment]) } : {}),
     making: makingOf(sound.ipa),
     close: followsInCluster(word, at),
     fused: seconds.has(sound),

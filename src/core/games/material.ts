@@ -10,6 +10,7 @@ import { spellingsOf } from '../lexicon/likeness';
 import { neighbourhood, rhymeClasses, type Neighbourhood } from '../lexicon/neighbours';
 import { onsetAndRime } from '../lexicon/syllables';
 import { traitsOf } from '../lexicon/traits';
+import { sure } from '../sure';
 
 /** Everything games are made from, in one accent and counting convention. */
 export interface Material {
@@ -150,10 +151,10 @@ export function shelves(material: Material) {
   return material.keep('shelves', () => {
     const words = oneBeat(material);
     const parts = new Map(words.map((w) => [w.word, onsetAndRime(w)]));
-    const of = (w: Word) => parts.get(w.word)!;
+    const of = (w: Word) => sure(parts.get(w.word));
     return {
       of,
-      byFirst: groupBy(words, (w) => ipaOf(w)[0]!),
+      byFirst: groupBy(words, (w) => sure(ipaOf(w)[0])),
       byVowel: groupBy(words, (w) => of(w).vowel),
       byEnds: groupBy(words, (w) => `${of(w).onset.join(' ')}|${of(w).coda.join(' ')}`),
     };

@@ -2,7 +2,10 @@ import { taskOf } from './index';
 import { ROUTINE_STEPS, type RoutineStep } from './routine-steps';
 import type { FamilyId } from './task';
 
-/** Families where children say the word back before they take it apart or change it: did they hear it right? Common practice, no source. */
+/**
+ * Families where children say the word back before they take it apart or change it: did they hear it right? Common
+ * practice, no source.
+ */
 const SAID_BACK: ReadonlySet<FamilyId> = new Set<FamilyId>(['segmenting', 'leaving-out', 'adding', 'swapping']);
 /** Tasks after which the word is joined again. */
 const JOINED: ReadonlySet<string> = new Set(['segmenting', 'split', 'ask-sound']);

@@ -1,6 +1,6 @@
 /**
- * What an item is made from, small enough to write down: its words, the sounds it is about, and a place. Its key is kept
- * with every answer, and the item can be made and proved anew from it, in any accent.
+ * What an item is made from, small enough to write down: its words, the sounds it is about, and a place. Its key is
+ * kept with every answer, and the item can be made and proved anew from it, in any accent.
  */
 export interface Spec {
   readonly words: readonly string[];

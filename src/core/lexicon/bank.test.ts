@@ -13,6 +13,7 @@ import { parseBank, parseLetters, parseRow, segmentsOf, spell } from './entry';
 import { guardFor } from './guard';
 import { neighbourhood } from './neighbours';
 import { bank, guardText, ipa, word, words } from '../testing/bank';
+import { sure } from '../sure';
 
 const frequency = new Map(
   (subtlex as { word: string; count: number }[]).map(({ word: w, count }) => [w.toLowerCase(), count]),
@@ -85,8 +86,9 @@ describe('what the bank holds', () => {
       const few = (place: 0 | -1): string[] =>
         consonantPad(accent)
           .map((s) => s.ipa)
-          .filter((ipa) => words(accent).filter((w) => w.sounds.at(place)!.ipa === ipa).length < 5);
-      // English has fewer than five everyday words with these there: no word begins with ŋ; ʒ begins none but loans; ð ends breathe, smooth, bathe, with, soothe.
+          .filter((ipa) => words(accent).filter((w) => sure(w.sounds.at(place)).ipa === ipa).length < 5);
+      // English has fewer than five everyday words with these there: no word begins with ŋ; ʒ begins none but loans; ð
+      // ends breathe, smooth, bathe, with, soothe.
       expect(few(0)).toEqual(accent === 'scottish' ? ['ʒ', 'ŋ', 'x'] : ['ʒ', 'ŋ']);
       expect(few(-1).filter((ipa) => !['h', 'r', 'w', 'j', 'ʍ', 'x', 'ʒ', 'ð'].includes(ipa))).toEqual([]);
     },
@@ -99,14 +101,14 @@ describe('what the bank holds', () => {
         .filter((e) => e.band === band)
         .map((e) => frequency.get(e.word) ?? 0)
         .sort((a, b) => a - b);
-      return counts[counts.length >> 1]!;
+      return sure(counts[counts.length >> 1]);
     };
     console.log(
       `Spoken frequency (median): everyday ${median(1)}, known by most ${median(2)}, told in one line ${median(3)}`,
     );
     expect(median(1)).toBeGreaterThan(2 * median(2));
     expect(median(2)).toBeGreaterThan(2 * median(3));
-    const familiar = new Map(file('familiar').map(([w, reason]) => [w!, reason!]));
+    const familiar = new Map(file('familiar').map(([w, reason]) => [sure(w), sure(reason)]));
     const rare = bank.filter((e) => e.band === 1 && (frequency.get(e.word) ?? 0) < 100).map((e) => e.word);
     expect(rare.filter((w) => (familiar.get(w)?.length ?? 0) < 15)).toEqual([]);
     expect([...familiar.keys()].filter((w) => !rare.includes(w))).toEqual([]);
@@ -149,8 +151,8 @@ test.each(ACCENT_IDS)(
   (accent) => {
     const made = words(accent);
     const consonants = [...new Set(Object.values(CONSONANT_IPA))];
-    const first = new Set(made.map((w) => w.sounds[0]!.ipa));
-    const last = new Set(made.map((w) => w.sounds.at(-1)!.ipa));
+    const first = new Set(made.map((w) => sure(w.sounds[0]).ipa));
+    const last = new Set(made.map((w) => sure(w.sounds.at(-1)).ipa));
     const neverLast = accentOf(accent).rhotic ? NEVER_LAST : [...NEVER_LAST, 'r'];
     expect(
       consonants.filter((c) => !NEVER_FIRST.includes(c) && !first.has(c)),
@@ -255,11 +257,11 @@ test('a word is contested where a convention changes its count in the accent in 
 
 // National Reading Panel (2000), ch. 2: examples of task types; from memory.
 describe('worked examples of the National Reading Panel report (2000), from memory', () => {
-  test('the first sound of paste is /p/', () => expect(word('paste').sounds[0]!.ipa).toBe('p'));
+  test('the first sound of paste is /p/', () => expect(sure(word('paste').sounds[0]).ipa).toBe('p'));
   test('bike, boy and bell share /b/', () =>
-    expect(new Set(['bike', 'boy', 'bell'].map((w) => word(w).sounds[0]!.ipa))).toEqual(new Set(['b'])));
+    expect(new Set(['bike', 'boy', 'bell'].map((w) => sure(word(w).sounds[0]).ipa))).toEqual(new Set(['b'])));
   test('rug is the odd one of bus, bun, rug', () =>
-    expect(['bus', 'bun', 'rug'].map((w) => word(w).sounds[0]!.ipa)).toEqual(['b', 'b', 'r']));
+    expect(['bus', 'bun', 'rug'].map((w) => sure(word(w).sounds[0]).ipa)).toEqual(['b', 'b', 'r']));
   test('/s k uː l/ is school', () => expect(ipa(word('school'))).toBe('s k uː l'));
   test('ship has three', () => expect(word('ship').count).toBe(3));
   test('smile without /s/ begins and ends as mile', () => expect(ipa(word('smile')).slice(2)).toBe('m aɪ l'));
@@ -323,8 +325,8 @@ describe('accents', () => {
       ["'CLOTH . r KIT n j", 'ɔ r ɪ n dʒ', 'ɔ r ɪ n dʒ'],
       ['f NORTH k', 'f ɔ r k', 'f ɔ r k'],
     ]) {
-      expect(say(line!, 'general-american')).toBe(apart);
-      expect(say(line!, 'general-american-merged')).toBe(merged);
+      expect(say(sure(line), 'general-american')).toBe(apart);
+      expect(say(sure(line), 'general-american-merged')).toBe(merged);
     }
   });
 });
@@ -337,7 +339,7 @@ describe('reading the bank', () => {
       ['t|u_e:2|n', 'tune'],
       ['s|m|i_e|l', 'smile'],
     ]) {
-      expect(spell(parseLetters(column!))).toBe(spelt);
+      expect(spell(parseLetters(sure(column)))).toBe(spelt);
     }
   });
   test.each([
@@ -416,7 +418,7 @@ describe('the guard works on sounds', () => {
     (accent) => {
       const guard = guardFor(guardText, accent);
       for (const n of neighbourhood(words(accent)).wordsAt)
-        expect(guard(n[0]!.sounds.map((s) => s.ipa)), n[0]!.word).toBe(false);
+        expect(guard(sure(n[0]).sounds.map((s) => s.ipa)), sure(n[0]).word).toBe(false);
     },
   );
   test('ordinary words pass', () => {

@@ -32,8 +32,9 @@ function startOf(letters: string): ConsonantKey[] | null {
 }
 
 /**
- * The sounds of a made-up word of one beat, read as a known word that ends in the same letters: *zat* as *cat*. Undefined
- * where no word ends so. Reading by analogy: Goswami & Bryant, Phonological Skills and Learning to Read (1990), from memory.
+ * The sounds of a made-up word of one beat, read as a known word that ends in the same letters: *zat* as *cat*.
+ * Undefined where no word ends so. Reading by analogy: Goswami & Bryant, Phonological Skills and Learning to Read
+ * (1990), from memory.
  * @example soundsByAnalogy('zat', words) // ['z', 'æ', 't']
  */
 export function soundsByAnalogy(typed: string, words: readonly Word[]): string[] | undefined {

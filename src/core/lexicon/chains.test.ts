@@ -8,6 +8,7 @@ import { lacking, hunt } from './hunt';
 import { soundsByAnalogy } from './by-analogy';
 import { CMU } from '../testing/references';
 import { material, word } from '../testing/bank';
+import { sure } from '../sure';
 import { homophones } from './likeness';
 
 const all = material();
@@ -40,7 +41,7 @@ describe('chains', () => {
         if (new Set(links.map((l) => l.place)).size > 1) varied += 1;
       }
       for (const [at, ways] of others.entries())
-        for (const way of ways) expect(apart(words[at]!.word, way.word)).toBe(1);
+        for (const way of ways) expect(apart(sure(words[at]).word, way.word)).toBe(1);
       steps += links.length;
       open += others.filter((ways) => ways.length > 0).length;
     }
@@ -56,7 +57,7 @@ describe('chains', () => {
       seeded(1),
     );
     expect(whole).toBe(true);
-    expect([words[0]!.word, words.at(-1)!.word, words.length]).toEqual(['cat', 'dog', 5]);
+    expect([sure(words[0]).word, sure(words.at(-1)).word, words.length]).toEqual(['cat', 'dog', 5]);
   });
   test('what cannot be had is answered with the nearest that can', () => {
     const shorter = findChain(
@@ -64,10 +65,10 @@ describe('chains', () => {
       request('cat', { target: word('hat'), length: 9, places: ['first'] }),
       seeded(1),
     );
-    expect(shorter.words.at(-1)!.word).toBe('hat');
+    expect(sure(shorter.words.at(-1)).word).toBe('hat');
     const never = findChain(neighbours, request('cat', { target: word('elephant'), length: 5 }), seeded(1));
     expect(never.whole).toBe(false);
-    expect(apart(never.words.at(-1)!.word, 'elephant')).toBeLessThanOrEqual(apart('cat', 'elephant'));
+    expect(apart(sure(never.words.at(-1)).word, 'elephant')).toBeLessThanOrEqual(apart('cat', 'elephant'));
     const lonely = findChain(neighbours, request('elephant'), seeded(1));
     expect([lonely.whole, lonely.words.map((w) => w.word)]).toEqual([false, ['elephant']]);
   });
@@ -167,7 +168,7 @@ describe('little words', () => {
       const ours = american.soundsOf(little);
       expect(ours, little).toBeDefined();
       expect(readingsOf(dictionary, little).length, little).toBeGreaterThan(0);
-      expect(await CMU.read(little), `${little}: ${ours!.join(' ')}`).toContain(CMU.fold(ours!));
+      expect(await CMU.read(little), `${little}: ${sure(ours).join(' ')}`).toContain(CMU.fold(sure(ours)));
     }
   });
 });

@@ -1,5 +1,6 @@
 import type { Random } from '../random';
 import { shuffle } from '../random';
+import { sure } from '../sure';
 import { inCluster } from './difficulty';
 import type { Word } from './entry';
 import type { Neighbour, Neighbourhood } from './neighbours';
@@ -51,8 +52,8 @@ export interface Chain {
 
 /** What changed between two neighbours. */
 export function linkOf(from: Word, { word: to, change, at }: Neighbour): Link {
-  const old = change === 'add' ? null : from.sounds[at]!.ipa;
-  const made = change === 'leave-out' ? null : to.sounds[at]!.ipa;
+  const old = change === 'add' ? null : sure(from.sounds[at]).ipa;
+  const made = change === 'leave-out' ? null : sure(to.sounds[at]).ipa;
   return { from, to, change, at, place: placeOf(change === 'add' ? to : from, at), old, new: made };
 }
 
@@ -62,7 +63,7 @@ const linkPlace = (link: Link): ChangePlace =>
 
 /** A class of sound is kept in a swap: a vowel is swapped for a vowel. */
 const sameKind = (link: Link): boolean =>
-  link.change !== 'swap' || link.from.sounds[link.at]!.vowel === link.to.sounds[link.at]!.vowel;
+  link.change !== 'swap' || sure(link.from.sounds[link.at]).vowel === sure(link.to.sounds[link.at]).vowel;
 
 /** The steps a request allows from a word. */
 export function linksFrom(
@@ -106,10 +107,11 @@ function distances(target: Word, most: number, next: (word: Word) => readonly Li
 }
 
 /**
- * A chain of words, each one change from the next, no word twice, the place of the change varied, everyday words first.
- * Where the whole request cannot be met, the nearest possible chain is given and `whole` is false: the longest from that
- * start, or one that ends as near the target as can be.
- * @example findChain(neighbours, { start: top, length: 4, places: ['first', 'middle', 'last'], grow: false, allowed: () => true }, seeded(1))
+ * A chain of words, each one change from the next, no word twice, the place of the change varied, everyday words
+ * first. Where the whole request cannot be met, the nearest possible chain is given and `whole` is false: the longest
+ * from that start, or one that ends as near the target as can be.
+ * @example findChain(neighbours, { start: top, length: 4, places: ['first', 'middle', 'last'], grow: false, allowed:
+ * () => true }, seeded(1))
  */
 export function findChain(neighbours: Neighbourhood, request: ChainRequest, random: Random): Chain {
   const { start, target } = request;
@@ -133,7 +135,9 @@ export function findChain(neighbours: Neighbourhood, request: ChainRequest, rand
     const end = path.at(-1)?.to ?? start;
     return target ? -unlike(end, target) * 100 + path.length : path.length;
   };
-  /** Everyday words and a place that was not just used come first; with a target, only steps that can still reach it. */
+  /**
+   * Everyday words and a place that was not just used come first; with a target, only steps that can still reach it.
+   */
   const ordered = (word: Word): Link[] => {
     const [before, earlier] = [path.at(-1), path.at(-2)];
     const cost = (link: Link): number =>
@@ -234,8 +238,8 @@ export function unlike(a: Word, b: Word): number {
   for (let i = 1; i <= x.length; i += 1) {
     const here = [i];
     for (let j = 1; j <= y.length; j += 1)
-      here[j] = Math.min(row[j]! + 1, here[j - 1]! + 1, row[j - 1]! + (x[i - 1] === y[j - 1] ? 0 : 1));
+      here[j] = Math.min(sure(row[j]) + 1, sure(here[j - 1]) + 1, sure(row[j - 1]) + (x[i - 1] === y[j - 1] ? 0 : 1));
     row = here;
   }
-  return row[y.length]!;
+  return sure(row[y.length]);
 }

@@ -1,5 +1,6 @@
 import { makingOf, type Making } from '../phonology/sounds';
 import { syllableCount } from '../phonology/transcription';
+import { sure } from '../sure';
 import type { Word } from './entry';
 
 /** Points a word earns; a higher sum is harder. Order of the rungs: common practice, no source. */
@@ -12,7 +13,7 @@ const POINTS = {
 };
 
 /** How the first sound is made. Example: `firstMaking(sun) // 'hold'`. */
-export const firstMaking = (word: Word): Making => makingOf(word.sounds[0]!.ipa);
+export const firstMaking = (word: Word): Making => makingOf(sure(word.sounds[0]).ipa);
 
 /** True where the sound and the one before it are consonants of one syllable. Example: the r of *frog*. */
 export function followsInCluster({ sounds }: Pick<Word, 'sounds'>, at: number): boolean {

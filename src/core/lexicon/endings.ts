@@ -1,8 +1,12 @@
 import { SYLLABIC_ENDINGS, isVowelKey } from '../phonology/keys';
 import { parseTranscription } from '../phonology/transcription';
+import { sure } from '../sure';
 import { parseLetters, type Entry } from './entry';
 
-/** Regular endings. How each is said follows the last sound of the word (Quirk et al., A Comprehensive Grammar of English, 1985, 3.5 and 5.80; from memory). */
+/**
+ * Regular endings. How each is said follows the last sound of the word (Quirk et al., A Comprehensive Grammar of
+ * English, 1985, 3.5 and 5.80; from memory).
+ */
 export const ENDINGS = ['s', 'ing', 'ed'] as const;
 export type Ending = (typeof ENDINGS)[number];
 
@@ -24,7 +28,7 @@ export function tailOf(ending: Ending, last: string): string {
 
 /** Spellings a regular ending may take. Example: `spellingsWith('run', 'ing') // ['runing', 'running']`. */
 export function spellingsWith(base: string, ending: Ending): string[] {
-  const last = base.at(-1)!;
+  const last = sure(base.at(-1));
   const silent = last === 'e' ? [base.slice(0, -1)] : [];
   const y = /[^aeiou]y$/.test(base) ? base.slice(0, -1) : null;
   if (ending === 's') return [y ? `${y}ies` : '', `${base}s`, `${base}es`].filter(Boolean);
@@ -35,7 +39,7 @@ export function spellingsWith(base: string, ending: Ending): string[] {
 /** A line with its ending; a bare main word of one syllable keeps its stress. */
 function withTail(line: string, ending: Ending): string {
   const segments = parseTranscription(line);
-  const last = segments.at(-1)!.key;
+  const last = sure(segments.at(-1)).key;
   const tail = tailOf(ending, last);
   const stressed = /['’,]/.test(line) || !tail.startsWith('.') ? line : `'${line}`;
   // A weak ending of its own is not said before another vowel: wobble, wobbling.

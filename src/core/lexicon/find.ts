@@ -91,7 +91,8 @@ const ADDS: readonly (readonly [Loosenable, number])[] = [
 ];
 
 /**
- * The words that fit and, on every choice of every filter, how many words picking it would leave: one pass over the index.
+ * The words that fit and, on every choice of every filter, how many words picking it would leave: one pass over the
+ * index.
  * @example find(index, { count: 3, contested: false }).facets.counts[3]
  */
 export function find(index: WordIndex, filters: Filters): Found {

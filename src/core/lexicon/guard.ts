@@ -4,7 +4,10 @@ import { parseTranscription } from '../phonology/transcription';
 /** Says whether a string of sounds would be heard as a rude or hurtful word in the accent in force. */
 export type Guard = (sounds: readonly string[]) => boolean;
 
-/** The ends of *happy* and *bee* are heard alike, and so are weak and strong American ɝ. Other length tells words apart (*hail*, Northern). */
+/**
+ * The ends of *happy* and *bee* are heard alike, and so are weak and strong American ɝ. Other length tells words apart
+ * (*hail*, Northern).
+ */
 const heard = (sounds: readonly string[]): string =>
   sounds.join(' ').replace(/iː/g, 'i').replace(/uː/g, 'u').replace(/ɚ/g, 'ɝ');
 

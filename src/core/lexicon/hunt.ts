@@ -1,8 +1,8 @@
 import type { Word } from './entry';
 
 /**
- * Words that can be made from a handful of sounds, each sound used once per word. Sounds are counted, so a word that needs
- * two /t/ needs two in the handful.
+ * Words that can be made from a handful of sounds, each sound used once per word. Sounds are counted, so a word that
+ * needs two /t/ needs two in the handful.
  */
 const counted = (sounds: readonly string[]): Map<string, number> => {
   const out = new Map<string, number>();
@@ -10,7 +10,10 @@ const counted = (sounds: readonly string[]): Map<string, number> => {
   return out;
 };
 
-/** The sounds a word needs that the handful does not have, each with how many it needs. Example: two `t` for *tot* from one. */
+/**
+ * The sounds a word needs that the handful does not have, each with how many it needs. Example: two `t` for *tot* from
+ * one.
+ */
 export function lacking(
   needed: readonly string[],
   handful: readonly string[],
@@ -22,7 +25,8 @@ export function lacking(
 }
 
 /**
- * Every word of the list that the handful can make, longest first; words that sound alike stand once, the first of them.
+ * Every word of the list that the handful can make, longest first; words that sound alike stand once, the first of
+ * them.
  * @example hunt(words, ['s', 'p', 'ɒ', 't']).map((w) => w.word) // spot, stop, pot, top, …
  */
 export function hunt(words: readonly Word[], handful: readonly string[]): Word[] {

@@ -1,5 +1,6 @@
 import { ACCENT_IDS } from '../phonology/accents';
 import { PRESETS } from '../phonology/conventions';
+import { sure } from '../sure';
 import { prepare, type Entry, type Word } from './entry';
 import { traitsOf } from './traits';
 
@@ -8,7 +9,9 @@ export const homophones = (a: Word, b: Word): boolean => traitsOf(a).said === tr
 
 const sameEnd = (a: Word, b: Word): boolean => traitsOf(a).rhyme === traitsOf(b).rhyme;
 
-/** True where two words rhyme: alike from the last stressed vowel on, unlike before it; *frog* and *leapfrog* do not. */
+/**
+ * True where two words rhyme: alike from the last stressed vowel on, unlike before it; *frog* and *leapfrog* do not.
+ */
 export const rhymes = (a: Word, b: Word): boolean => sameEnd(a, b) && traitsOf(a).onset !== traitsOf(b).onset;
 
 /** True where one sound swapped, left out or added makes one word into the other. Example: *cup* and *cap*. */
@@ -44,7 +47,7 @@ export function sameForEveryone(entries: readonly Entry[]): Set<string> {
   const agreed = entries.filter((entry) => {
     if (entry.doubt) return false;
     const said = ACCENT_IDS.map((accent) => prepare(entry, accent, PRESETS.strict));
-    return said.every((w) => !w.contest && w.count === said[0]!.count);
+    return said.every((w) => !w.contest && w.count === sure(said[0]).count);
   });
   return new Set(agreed.map((e) => e.word));
 }

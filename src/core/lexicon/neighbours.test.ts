@@ -6,6 +6,7 @@ import { readingsOf } from '../phonology/arpabet';
 import { oneSoundApart, rhymes } from './likeness';
 import { neighbourGraph, neighbourhood, rhymeClasses, stepsFrom } from './neighbours';
 import { bank, ipa, word, words } from '../testing/bank';
+import { sure } from '../sure';
 import { traitsOf } from './traits';
 
 /** Does the step lead where it says? Worked out from the two strings alone. */
@@ -28,7 +29,9 @@ describe('the neighbour graph', () => {
         said.forEach((from, i) => {
           const steps = stepsFrom(graph, i);
           for (const step of steps)
-            expect(leads(from, step.change, step.at, said[step.to]!), `${from} ${JSON.stringify(step)}`).toBe(true);
+            expect(leads(from, step.change, step.at, sure(said[step.to])), `${from} ${JSON.stringify(step)}`).toBe(
+              true,
+            );
           const reached = new Set(steps.map((s) => s.to));
           said.forEach((to, j) => {
             if (i !== j) expect(reached.has(j), `${from} ${to}`).toBe(distance(from, to) === 1);
@@ -75,14 +78,15 @@ function distance(a: string, b: string): number {
   for (let i = 1; i <= a.length; i += 1) {
     const next = [i];
     for (let j = 1; j <= b.length; j += 1)
-      next[j] = Math.min(row[j]! + 1, next[j - 1]! + 1, row[j - 1]! + (a[i - 1] === b[j - 1] ? 0 : 1));
+      next[j] = Math.min(sure(row[j]) + 1, sure(next[j - 1]) + 1, sure(row[j - 1]) + (a[i - 1] === b[j - 1] ? 0 : 1));
     row = next;
   }
-  return row[b.length]!;
+  return sure(row[b.length]);
 }
 
 describe('rhyme', () => {
-  // J. C. Wells, Accents of English (1982): THOUGHT and FORCE fall together where r is not pronounced; STRUT and FOOT in the north.
+  // J. C. Wells, Accents of English (1982): THOUGHT and FORCE fall together where r is not pronounced; STRUT and FOOT
+  // in the north.
   test.each([
     ['saw', 'door', ['southern-british', 'northern-english']],
     ['put', 'cut', ['northern-english']],
@@ -107,7 +111,7 @@ describe('rhyme', () => {
         for (const w of members) {
           expect(seen.has(w.word)).toBe(false);
           seen.add(w.word);
-          expect(traitsOf(w).rhyme).toBe(traitsOf(members[0]!).rhyme);
+          expect(traitsOf(w).rhyme).toBe(traitsOf(sure(members[0])).rhyme);
         }
       }
       expect(seen.size).toBeGreaterThan(1_800);
@@ -136,7 +140,8 @@ describe('rhyme', () => {
       const usual = keys.toSorted((a, b) => keys.filter((k) => k === b).length - keys.filter((k) => k === a).length)[0];
       return names.length > 1 ? names.filter((_, i) => keys[i] !== usual) : [];
     });
-    // The dictionary's vowel stands against our reviewed one: raw (merged vowel), twang (slip), real (one syllable there), those of lexicon/reviewed.tsv.
+    // The dictionary's vowel stands against our reviewed one: raw (merged vowel), twang (slip), real (one syllable
+    // there), those of lexicon/reviewed.tsv.
     console.log(
       `Rhyming parts: ${byPart.size} compared; words that differ: ${different.map((n) => `${n} /${ipa(word(n, 'general-american'))}/`).join(', ')}`,
     );

@@ -15,8 +15,8 @@ export interface Step {
 }
 
 /**
- * The neighbour graph of distinct sound strings (one character a sound). Two are joined where one sound is swapped, left
- * out or added. Edges lie in flat arrays: those of node n from `offsets[n]` up to `offsets[n + 1]`.
+ * The neighbour graph of distinct sound strings (one character a sound). Two are joined where one sound is swapped,
+ * left out or added. Edges lie in flat arrays: those of node n from `offsets[n]` up to `offsets[n + 1]`.
  */
 export interface NeighbourGraph {
   readonly said: readonly string[];
@@ -27,8 +27,8 @@ export interface NeighbourGraph {
 }
 
 /**
- * Builds the graph in time that grows with words, not with pairs: each string is filed once for every place under what is
- * left when that place is blanked, so neighbours meet in the same drawer.
+ * Builds the graph in time that grows with words, not with pairs: each string is filed once for every place under what
+ * is left when that place is blanked, so neighbours meet in the same drawer.
  *
  * @param said distinct sound strings, one character a sound, at most 60 sounds each
  * @example neighbourGraph(['kat', 'kap', 'at']).targets.length // 4: kat–kap and kat–at, both ways

@@ -9,6 +9,7 @@ import { cutLetters, writeLetters } from './cut-letters';
 import { parseLetters, segmentsOf, spell } from './entry';
 import { candidates, lettersFor, lineFromKeys, readings } from './propose';
 import { bank } from '../testing/bank';
+import { sure } from '../sure';
 
 const keysOf = (line: string): string =>
   parseTranscription(line)
@@ -45,15 +46,16 @@ test('for words of the pronouncing dictionary, the line the bank has is among th
 describe('what only a person can answer', () => {
   const ask = (word: string, accent: (typeof ACCENT_IDS)[number]) =>
     readings(word, readingsOf(dictionary, word), accent);
-  // Members of sets after Wells (1982): BATH and TRAP part in Southern British alone; NORTH and FORCE in Scottish alone.
+  // Members of sets after Wells (1982): BATH and TRAP part in Southern British alone; NORTH and FORCE in Scottish
+  // alone.
   test('is it the vowel of TRAP or of BATH? asked where they part', () => {
-    expect(ask('graph', 'southern-british')[0]!.questions.map((q) => q.choices)).toEqual([['TRAP', 'BATH']]);
-    expect(ask('graph', 'northern-english')[0]!.questions).toEqual([]);
-    expect(ask('graph', 'general-american')[0]!.questions).toEqual([]);
+    expect(sure(ask('graph', 'southern-british')[0]).questions.map((q) => q.choices)).toEqual([['TRAP', 'BATH']]);
+    expect(sure(ask('graph', 'northern-english')[0]).questions).toEqual([]);
+    expect(sure(ask('graph', 'general-american')[0]).questions).toEqual([]);
   });
   test('NORTH or FORCE? asked in Scottish only', () => {
-    expect(ask('cork', 'scottish')[0]!.questions.map((q) => q.choices)).toEqual([['NORTH', 'FORCE']]);
-    expect(ask('cork', 'southern-british')[0]!.questions).toEqual([]);
+    expect(sure(ask('cork', 'scottish')[0]).questions.map((q) => q.choices)).toEqual([['NORTH', 'FORCE']]);
+    expect(sure(ask('cork', 'southern-british')[0]).questions).toEqual([]);
   });
   test('the spelling settles what it can: fern, fir and fur; w and wh', () => {
     for (const [word, key] of [
@@ -64,8 +66,8 @@ describe('what only a person can answer', () => {
       ['weed', 'w'],
     ] as const) {
       const [reading] = ask(word, 'scottish');
-      expect(reading!.questions, word).toEqual([]);
-      expect(keysOf(reading!.candidates[0]!.line), word).toContain(key);
+      expect(sure(reading).questions, word).toEqual([]);
+      expect(keysOf(sure(sure(reading).candidates[0]).line), word).toContain(key);
     }
   });
   test('a word the dictionary lacks has no readings', () =>

@@ -3,6 +3,7 @@ import { placesOf, type Place } from '../phonology/from-phones';
 import { accentOf, realiseSegments, type AccentId } from '../phonology/accents';
 import { isVowelKey, type Key } from '../phonology/keys';
 import { parseTranscription } from '../phonology/transcription';
+import { sure } from '../sure';
 import { cutLetters, writeLetters } from './cut-letters';
 
 /** A transcription a reading may stand for, with the cut of the spelling that goes with it. */
@@ -18,8 +19,8 @@ export interface Candidate {
 const MOST = 4096;
 
 /**
- * Every transcription that a General American reading of a spelling may stand for, likeliest first. Choices the spelling
- * cannot write are left out; what remains may need a person ("TRAP or BATH?").
+ * Every transcription that a General American reading of a spelling may stand for, likeliest first. Choices the
+ * spelling cannot write are left out; what remains may need a person ("TRAP or BATH?").
  *
  * @param spelling lower case; `+` marks a seam between two words or before an ending
  * @param phones ARPAbet with stress digits
@@ -34,7 +35,7 @@ export function candidates(spelling: string, phones: readonly string[]): Candida
     const keys = choices.flatMap((c) => c.split(' ')).filter((k) => k !== '.');
     const pieces = cutLetters(plain, keys);
     if (!pieces) continue;
-    const cost = pieces.length + choices.reduce((sum, c, i) => sum + places[i]!.choices.indexOf(c) * 0.6, 0);
+    const cost = pieces.length + choices.reduce((sum, c, i) => sum + sure(places[i]).choices.indexOf(c) * 0.6, 0);
     found.push({
       choices,
       cost,
@@ -52,7 +53,7 @@ function* combinations(places: readonly Place[]): Generator<string[]> {
     yield places.map((p) => {
       const at = left % p.choices.length;
       left = Math.floor(left / p.choices.length);
-      return p.choices[at]!;
+      return sure(p.choices[at]);
     });
   }
 }
@@ -97,14 +98,14 @@ function writeLine(choices: readonly string[], places: readonly Place[], seams: 
     for (const key of choice.split(' ')) {
       if (key === '.') dot = true;
       else {
-        keys.push({ key, stress: isVowelKey(key) ? places[i]!.stress : '', dot });
+        keys.push({ key, stress: isVowelKey(key) ? sure(places[i]).stress : '', dot });
         dot = false;
       }
     }
   });
   const nuclei = keys.flatMap((k, i) => (isVowelKey(k.key) && !joins(keys, i) ? [i] : []));
   const starts = new Map<number, '.' | '+'>();
-  nuclei.slice(1).forEach((nucleus, n) => starts.set(syllableStart(keys, nuclei[n]!, nucleus, seams), '.'));
+  nuclei.slice(1).forEach((nucleus, n) => starts.set(syllableStart(keys, sure(nuclei[n]), nucleus, seams), '.'));
   for (const seam of seams) if (seam > 0 && seam < keys.length) starts.set(seam, '+');
   const heads = [0, ...starts.keys()].sort((a, b) => a - b);
   const stressOf = (head: number): string => {
@@ -125,16 +126,18 @@ function writeLine(choices: readonly string[], places: readonly Place[], seams: 
 
 /** A weak vowel that follows PRICE or MOUTH with no dot is of the same syllable (*fire*). */
 const joins = (keys: readonly { key: string; dot: boolean }[], at: number): boolean =>
-  keys[at]!.key === 'lettER' && !keys[at]!.dot && (keys[at - 1]?.key === 'PRICE' || keys[at - 1]?.key === 'MOUTH');
+  sure(keys[at]).key === 'lettER' &&
+  !sure(keys[at]).dot &&
+  (keys[at - 1]?.key === 'PRICE' || keys[at - 1]?.key === 'MOUTH');
 
 function syllableStart(keys: readonly { key: string }[], from: number, to: number, seams: ReadonlySet<number>): number {
   let first = from + 1;
-  while (first < to && isVowelKey(keys[first]!.key)) first += 1;
+  while (first < to && isVowelKey(sure(keys[first]).key)) first += 1;
   for (let at = to; at > first; at -= 1) if (seams.has(at)) return at;
   if (seams.has(first)) return first;
-  const short = ['KIT', 'DRESS', 'TRAP', 'LOT', 'STRUT', 'FOOT'].includes(keys[from]!.key);
+  const short = ['KIT', 'DRESS', 'TRAP', 'LOT', 'STRUT', 'FOOT'].includes(sure(keys[from]).key);
   for (let at = first; at < to; at += 1) {
-    if (short && at === first && to - first > 1 && keys[at]!.key !== 's') continue; // a short vowel keeps one of two consonants
+    if (short && at === first && to - first > 1 && sure(keys[at]).key !== 's') continue; // a short vowel keeps one of two consonants
     if (mayBegin(keys.slice(at, to).map((k) => k.key))) return at;
   }
   return to;
@@ -159,13 +162,14 @@ const LEEWAY = 2.6;
  * What the dictionary's readings of a word leave open in an accent. Places whose choices sound alike there are settled
  * without asking; the rest become questions.
  *
- * @example readings('bath', [['B', 'AE1', 'TH']], 'southern-british')[0].questions // [{ place: 1, choices: ['TRAP', 'BATH'] }]
+ * @example readings('bath', [['B', 'AE1', 'TH']], 'southern-british')[0].questions // [{ place: 1, choices: ['TRAP',
+ * 'BATH'] }]
  */
 export function readings(spelling: string, phones: readonly (readonly string[])[], accent: AccentId): Reading[] {
   const seen = new Set<string>();
   return phones.flatMap((reading) => {
     const all = candidates(spelling, reading);
-    const likely = all.filter((c) => c.cost <= all[0]!.cost + LEEWAY);
+    const likely = all.filter((c) => c.cost <= sure(all[0]).cost + LEEWAY);
     // Of candidates that sound alike here the likeliest stands for all.
     const bySound = new Map<string, Candidate>();
     for (const c of likely) {
@@ -176,8 +180,8 @@ export function readings(spelling: string, phones: readonly (readonly string[])[
     const name = [...bySound.keys()].sort().join('|');
     if (!kept.length || seen.has(name)) return [];
     seen.add(name);
-    const questions = kept[0]!.choices
-      .map((_, place) => ({ place, choices: [...new Set(kept.map((c) => c.choices[place]!))] }))
+    const questions = sure(kept[0])
+      .choices.map((_, place) => ({ place, choices: [...new Set(kept.map((c) => sure(c.choices[place])))] }))
       .filter((q) => q.choices.length > 1);
     return [{ candidates: kept, questions }];
   });

@@ -1,5 +1,6 @@
 import type { AccentId } from '../phonology/accents';
 import { labelOf } from '../phonology/sounds';
+import { sure } from '../sure';
 import type { WordIndex } from './word-index';
 
 /** What was typed: part of a spelling, or a pattern of sounds. */
@@ -12,8 +13,8 @@ export type Query =
 const TYPED: Readonly<Record<string, string>> = { c: 'k', ck: 'k', ph: 'f', g: 'ɡ', tch: 'tʃ', dge: 'dʒ' };
 
 /**
- * Reads a search. With a space or `_` in it, it is a pattern of sounds, one place each: `_` is any one sound, the rest are
- * labels of the accent (`sh`, `ee`) or IPA. Otherwise it is part of a spelling.
+ * Reads a search. With a space or `_` in it, it is a pattern of sounds, one place each: `_` is any one sound, the rest
+ * are labels of the accent (`sh`, `ee`) or IPA. Otherwise it is part of a spelling.
  *
  * @param sounds the IPA of every sound of the accent
  * @example readQuery('_ a t', sounds, 'southern-british') // words of three sounds ending in /a/ /t/
@@ -42,14 +43,14 @@ export function readQuery(typed: string, sounds: readonly string[], accent: Acce
 
 /** The test a query puts to the words of an index. Example: `matcher(index, query)(0)`. */
 export function matcher({ words }: WordIndex, query: Query): (word: number) => boolean {
-  if (query.kind === 'spelling') return (w) => words[w]!.word.includes(query.text);
+  if (query.kind === 'spelling') return (w) => sure(words[w]).word.includes(query.text);
   if (query.kind === 'unclear') return () => false;
   const { pattern } = query;
   return (w) => {
-    const { sounds } = words[w]!;
+    const { sounds } = sure(words[w]);
     return (
       sounds.length === pattern.length &&
-      pattern.every((allowed, at) => allowed === null || allowed.has(sounds[at]!.ipa))
+      pattern.every((allowed, at) => allowed === null || allowed.has(sure(sounds[at]).ipa))
     );
   };
 }

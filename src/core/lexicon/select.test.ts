@@ -9,6 +9,7 @@ import { homophones, oneSoundApart, rhymes, sameForEveryone, tooAlike } from './
 import { matcher, readQuery } from './search';
 import { select } from './select';
 import { bank, word, words } from '../testing/bank';
+import { sure } from '../sure';
 import { traitsOf } from './traits';
 import { inCircumstances, indexWords, PLACES } from './word-index';
 
@@ -63,7 +64,7 @@ describe('finding', () => {
     fc.assert(
       fc.property(filters, (f) => {
         const { fitting, facets } = find(index, f);
-        expect(fitting.map((w) => index.words[w]!.word)).toEqual(plain(f).map((w) => w.word));
+        expect(fitting.map((w) => sure(index.words[w]).word)).toEqual(plain(f).map((w) => w.word));
         for (const count of COUNTS) expect(facets.counts[count], `count ${count}`).toBe(plain({ ...f, count }).length);
         for (const first of FIRSTS) expect(facets.firsts[first], first).toBe(plain({ ...f, first }).length);
         for (const syllables of SYLLABLES) expect(facets.syllables[syllables]).toBe(plain({ ...f, syllables }).length);
@@ -80,14 +81,14 @@ describe('finding', () => {
   test('sorted in four ways', () => {
     const { fitting } = find(index, { count: 3, contested: false });
     for (const sort of SORTS) expect(new Set(sortWords(index, fitting, sort)).size).toBe(fitting.length);
-    const names = sortWords(index, fitting, 'a-z').map((w) => index.words[w]!.word);
+    const names = sortWords(index, fitting, 'a-z').map((w) => sure(index.words[w]).word);
     expect(names).toEqual([...names].sort());
   });
 });
 
 describe('searching', () => {
   const found = (typed: string): string[] => {
-    const query = readQuery(typed, index.sounds, 'southern-british')!;
+    const query = sure(readQuery(typed, index.sounds, 'southern-british'));
     const fits = matcher(index, query);
     return index.words.filter((_, w) => fits(w)).map((w) => w.word);
   };
@@ -161,7 +162,7 @@ test('the stretch is among the hardest fifth of what fits', () => {
     const fitting = plain({ count: 4, contested: false })
       .map(difficulty)
       .sort((a, b) => a - b);
-    expect(difficulty(set.at(-1)!)).toBeGreaterThanOrEqual(fitting[Math.floor(fitting.length * 0.8)]!);
+    expect(difficulty(sure(set.at(-1)))).toBeGreaterThanOrEqual(sure(fitting[Math.floor(fitting.length * 0.8)]));
   }
 });
 
@@ -176,7 +177,7 @@ test('too few words: says which single filter to loosen and how many words that 
   const set = select(index, { ...asked, size: 8, seed: 1 });
   expect(set.words.length).toBe(0);
   expect(set.loosen).toEqual({ filter: 'sound', words: plain({ ...asked, sound: undefined }).length });
-  expect(set.loosen!.words).toBeGreaterThan(plain({ ...asked, shape: undefined }).length);
+  expect(sure(set.loosen).words).toBeGreaterThan(plain({ ...asked, shape: undefined }).length);
 });
 
 test('same count for everyone: the count is one in every accent and under every convention', () => {

@@ -1,5 +1,6 @@
 import { spell, type Word } from './entry';
 import { syllableCount } from '../phonology/transcription';
+import { sure } from '../sure';
 
 /** A beat of a word: its sounds, and its letters where the spelling can be cut there. */
 export interface Beat {
@@ -8,7 +9,8 @@ export interface Beat {
 }
 
 /**
- * The beats of a word. Where a cut falls is a matter of ear (*ra-bbit*, *rab-bit*): any cut into as many beats is right.
+ * The beats of a word. Where a cut falls is a matter of ear (*ra-bbit*, *rab-bit*): any cut into as many beats is
+ * right.
  * @example beatsOf(rainbow).map((b) => b.letters) // ['rain', 'bow']
  */
 export function beatsOf(word: Word): Beat[] {
@@ -16,7 +18,7 @@ export function beatsOf(word: Word): Beat[] {
   // Which syllable each piece of spelling begins in; a piece of two keys stays in one.
   let key = 0;
   const syllableOf = word.entry.letters.map((piece) => {
-    const { syllable } = word.segments[key]!;
+    const { syllable } = sure(word.segments[key]);
     key += piece.keys;
     return syllable;
   });
@@ -26,7 +28,10 @@ export function beatsOf(word: Word): Beat[] {
   }));
 }
 
-/** The two halves of a compound, as sounds, where a word begins inside it; null for any other word. Example: *rain*, *bow*. */
+/**
+ * The two halves of a compound, as sounds, where a word begins inside it; null for any other word. Example: *rain*,
+ * *bow*.
+ */
 export function halvesOf(word: Word): readonly [readonly string[], readonly string[]] | null {
   const at = word.segments.findIndex((s, i) => i > 0 && s.seam);
   if (at < 1) return null;
@@ -45,12 +50,12 @@ export function onsetAndRime(word: Word): {
 } {
   const at = word.sounds.findIndex((s) => s.vowel);
   const ipa = word.sounds.map((s) => s.ipa);
-  return { onset: ipa.slice(0, at), vowel: ipa[at]!, coda: ipa.slice(at + 1) };
+  return { onset: ipa.slice(0, at), vowel: sure(ipa[at]), coda: ipa.slice(at + 1) };
 }
 
 /** The letters of a word's onset and of its rime. Example: `st`, `op`. */
 export function onsetAndRimeLetters(word: Word): readonly [string, string] {
-  const vowel = word.sounds.find((s) => s.vowel)!.segment;
+  const vowel = sure(word.sounds.find((s) => s.vowel)).segment;
   let key = 0;
   let cut = 0;
   for (const [i, piece] of word.entry.letters.entries()) {

@@ -1,5 +1,6 @@
 import type { Making } from '../phonology/sounds';
 import { syllableCount } from '../phonology/transcription';
+import { sure } from '../sure';
 import { difficulty, firstMaking } from './difficulty';
 import type { Word } from './entry';
 
@@ -36,7 +37,7 @@ export function traitsOf(word: Word): Traits {
   if (before) return before;
   const { sounds, segments } = word;
   const said = sounds.map((s) => letterOf(s.ipa)).join('');
-  const strong = sounds.findLast((s) => s.vowel && segments[s.segment]!.stress !== 'none')?.syllable;
+  const strong = sounds.findLast((s) => s.vowel && sure(segments[s.segment]).stress !== 'none')?.syllable;
   // Two vowels may stand in one beat (fire): the rhyme begins with the first.
   const from = sounds.findIndex((s) => s.vowel && s.syllable === strong);
   const made: Traits = {
@@ -44,7 +45,7 @@ export function traitsOf(word: Word): Traits {
     rhyme: said.slice(Math.max(from, 0)),
     onset: sounds
       .slice(0, Math.max(from, 0))
-      .filter((s) => !s.vowel && s.syllable === sounds[from]!.syllable)
+      .filter((s) => !s.vowel && s.syllable === sure(sounds[from]).syllable)
       .map((s) => letterOf(s.ipa))
       .join(''),
     vowels: sounds

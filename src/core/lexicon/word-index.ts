@@ -1,4 +1,5 @@
 import type { Making } from '../phonology/sounds';
+import { sure } from '../sure';
 import type { Word } from './entry';
 import { traitsOf } from './traits';
 
@@ -15,8 +16,8 @@ export interface Circumstances {
 }
 
 /**
- * The words of one accent and convention with all that choosing asks of them as numbers in flat arrays, so that a choice
- * over the whole bank takes well under a millisecond.
+ * The words of one accent and convention with all that choosing asks of them as numbers in flat arrays, so that a
+ * choice over the whole bank takes well under a millisecond.
  */
 export interface WordIndex {
   readonly words: readonly Word[];
@@ -100,8 +101,8 @@ export function indexWords(words: readonly Word[], agreed: ReadonlySet<string> =
     flags: Uint16Array.from(words, flagsOf),
     bands: Uint8Array.from(words, (w) => w.entry.band),
     sounds: sounds.all,
-    firsts: Uint8Array.from(ids, (of) => of[0]!),
-    lasts: Uint8Array.from(ids, (of) => of.at(-1)!),
+    firsts: Uint8Array.from(ids, (of) => sure(of[0])),
+    lasts: Uint8Array.from(ids, (of) => sure(of.at(-1))),
     middles: ids.map((of) => Uint8Array.from(new Set(of.slice(1, -1)))),
     difficulties: Float64Array.from(words, (w) => traitsOf(w).difficulty),
     rhymes: Uint16Array.from(words, (w) => rhymes.of(traitsOf(w).rhyme)),
@@ -113,7 +114,7 @@ export function indexWords(words: readonly Word[], agreed: ReadonlySet<string> =
 /** The same index, told what the setting owns and the group has been taught. */
 export function inCircumstances(index: WordIndex, { owned, taught }: Circumstances): WordIndex {
   const flags = index.flags.map((flag, w) => {
-    const { word, segments } = index.words[w]!;
+    const { word, segments } = sure(index.words[w]);
     return (
       flag |
       (owned.has(word) ? FLAGS.owned : 0) |
@@ -127,6 +128,6 @@ export function inCircumstances(index: WordIndex, { owned, taught }: Circumstanc
 export function hasSound(index: WordIndex, word: number, sound: number, place: SoundPlace): boolean {
   if (place === 'first') return index.firsts[word] === sound;
   if (place === 'last') return index.lasts[word] === sound;
-  const middle = index.middles[word]!.includes(sound);
+  const middle = sure(index.middles[word]).includes(sound);
   return place === 'middle' ? middle : middle || index.firsts[word] === sound || index.lasts[word] === sound;
 }

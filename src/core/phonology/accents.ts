@@ -9,6 +9,7 @@ import {
   type VowelKey,
 } from './keys';
 import type { Segment } from './transcription';
+import { sure } from '../sure';
 
 /** One sound as it is said in an accent, with where in the line it came from. */
 export interface Sound {
@@ -38,7 +39,9 @@ export interface Accent {
   readonly dropsYod: boolean;
   /** PRICE or MOUTH and lettER in one syllable (*fire*): the weak vowel is not said, only its r. */
   readonly fireIsShort: boolean;
-  /** What a set is before a written r, where that differs (*orange* keeps its vowel where cot and caught are merged). */
+  /**
+   * What a set is before a written r, where that differs (*orange* keeps its vowel where cot and caught are merged).
+   */
   readonly beforeR: Partial<Record<VowelKey, string>>;
   /** The accent whose own lines and name this one shares; it differs from it by one choice of the setting. */
   readonly variantOf?: string;
@@ -243,7 +246,7 @@ const YOD_DROPPERS: ReadonlySet<Key> = new Set<Key>(['t', 'd', 'n', 's', 'z', 'l
 export function realiseSegments(segments: readonly Segment[], accent: Accent): Sound[] {
   const sounds: Sound[] = [];
   for (let i = 0; i < segments.length; i += 1) {
-    const here = segments[i]!;
+    const here = sure(segments[i]);
     const before = segments[i - 1];
     const after = segments[i + 1];
     const say = (ipa: string, skip = 0): void => {

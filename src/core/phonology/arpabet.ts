@@ -1,3 +1,4 @@
+import { sure } from '../sure';
 // ARPAbet as described in the notes of the CMU Pronouncing Dictionary, in this project's symbols.
 const IPA: Readonly<Record<string, string>> = {
   AA: 'ɑ',
@@ -57,6 +58,6 @@ export function readingsOf(dictionary: PronouncingDictionary, word: string): str
   for (let n = 1; ; n += 1) {
     const key = n === 1 ? word : `${word}(${n})`;
     if (!Object.hasOwn(dictionary, key)) return out;
-    out.push(dictionary[key]!.split('#')[0]!.trim().split(' '));
+    out.push(sure(sure(dictionary[key]).split('#')[0]).trim().split(' '));
   }
 }

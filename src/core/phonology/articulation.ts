@@ -46,7 +46,10 @@ const place = (height: number, back: number, round = false, rhotic = false): Vow
   rhotic,
 });
 
-/** Where each vowel letter stands on the vowel chart of the IPA (2020): close, near-close, close-mid, mid, open-mid, near-open, open. */
+/**
+ * Where each vowel letter stands on the vowel chart of the IPA (2020): close, near-close, close-mid, mid, open-mid,
+ * near-open, open.
+ */
 const VOWEL_PLACES: Readonly<Record<string, VowelPlace>> = {
   i: place(0, 0),
   ʉ: place(0, 1, true),
@@ -92,8 +95,8 @@ function vowelsApart(a: string, b: string): number {
 const measured = new Map<string, number>();
 
 /**
- * Distance of two sounds, 0 for the same sound and for no other; a vowel and a consonant are far apart. A metric: the same
- * both ways, and never longer than by way of a third sound. Throws for a symbol outside the inventory.
+ * Distance of two sounds, 0 for the same sound and for no other; a vowel and a consonant are far apart. A metric: the
+ * same both ways, and never longer than by way of a third sound. Throws for a symbol outside the inventory.
  * @example soundDistance('s', 'ʃ') < soundDistance('s', 'm') // true
  */
 export function soundDistance(a: string, b: string): number {

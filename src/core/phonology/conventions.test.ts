@@ -32,7 +32,8 @@ describe('one switch at a time', () => {
     expect(count(name, only(id), accent)).toBe(fused);
   });
   test.each<[ConventionId, string, AccentId]>([
-    // Southern British has no r to fuse; the r of hero begins the next beat; socks, you, finger and panda are spelt or end otherwise.
+    // Southern British has no r to fuse; the r of hero begins the next beat; socks, you, finger and panda are spelt or
+    // end otherwise.
     ['vowelR', 'card', 'southern-british'],
     ['vowelR', 'hero', 'general-american'],
     ['vowelR', 'bird', 'general-american'],

@@ -1,6 +1,7 @@
 import type { Sound } from './accents';
 import { R_SETS, SYLLABIC_ENDINGS, type Key } from './keys';
 import type { Segment } from './transcription';
+import { sure } from '../sure';
 
 /**
  * Counting conventions: where good practitioners disagree, each switch says whether two sounds count as one
@@ -19,7 +20,16 @@ export const PRESETS = {
 
 /** What each switch asks, in the words of the settings screen. */
 export const CONVENTION_WORDS: Readonly<
-  Record<ConventionId, { thing: string; question: string; fused: string; apart: string; example: string }>
+  Record<
+    ConventionId,
+    {
+      thing: string;
+      question: string;
+      fused: string;
+      apart: string;
+      example: string;
+    }
+  >
 > = {
   vowelR: {
     thing: 'vowel and r',
@@ -86,7 +96,8 @@ const RULES: Readonly<Record<ConventionId, Rule>> = {
   qu: (at, context, letters) => pair(context, at, 'k', 'w') && spelt(letters, context.sounds[at]).startsWith('qu'),
   yoo: (at, context, letters) => pair(context, at, 'y', 'GOOSE') && !spelt(letters, context.sounds[at]).startsWith('y'),
   syllabicEnd: (at, context) =>
-    SYLLABIC_ENDINGS.has(context.sounds[at]!.key) && context.sounds[at + 1]?.segment === context.sounds[at]!.segment,
+    SYLLABIC_ENDINGS.has(sure(context.sounds[at]).key) &&
+    context.sounds[at + 1]?.segment === sure(context.sounds[at]).segment,
   ing: (at, context, letters) =>
     pair(context, at, 'KIT', 'ng') &&
     at + 2 === context.sounds.length &&
@@ -110,10 +121,10 @@ export function units(word: Fused['word'], sounds: readonly Sound[], conventions
       (id) => conventions[id] && at + 1 < sounds.length && RULES[id](at, context, letters),
     );
     if (by) {
-      out.push({ sounds: [sounds[at]!, sounds[at + 1]!], by });
+      out.push({ sounds: [sure(sounds[at]), sure(sounds[at + 1])], by });
       at += 1;
     } else {
-      out.push({ sounds: [sounds[at]!] });
+      out.push({ sounds: [sure(sounds[at])] });
     }
   }
   return out;
@@ -146,6 +157,6 @@ export function contest(word: Fused['word'], sounds: readonly Sound[]): Contest 
   if (has('PRICE', 'lettER') || has('MOUTH', 'lettER')) speaker.push('fire');
   if (has('FLEECE', 'commA')) speaker.push('idea');
   const yod = sounds.findIndex((s) => s.key === 'y');
-  if (yod > 0 && ['t', 'd'].includes(sounds[yod - 1]!.key) && sounds[yod + 1]?.vowel) speaker.push('tune');
+  if (yod > 0 && ['t', 'd'].includes(sure(sounds[yod - 1]).key) && sounds[yod + 1]?.vowel) speaker.push('tune');
   return by.length || speaker.length ? { strict, by, speaker } : null;
 }

@@ -1,3 +1,4 @@
+import { sure } from '../sure';
 /**
  * What a General American reading can stand for in lexical sets. One American vowel may be two sets elsewhere (TRAP and
  * BATH), so each place holds every choice; the spelling rules some of them out, a person the rest.
@@ -71,8 +72,8 @@ export function placesOf(phones: readonly string[]): Place[] {
   const bare = phones.map((p) => p.replace(/\d/, ''));
   const vowelAt = (at: number): boolean => /\d/.test(phones[at] ?? '');
   for (let i = 0; i < phones.length; i += 1) {
-    const phone = bare[i]!;
-    const stress = (/\d/.exec(phones[i]!)?.[0] ?? '') as Place['stress'];
+    const phone = sure(bare[i]);
+    const stress = (/\d/.exec(sure(phones[i]))?.[0] ?? '') as Place['stress'];
     const put = (choices: readonly string[], swallowed = 0): void => {
       places.push({ choices, stress });
       i += swallowed;
@@ -91,7 +92,7 @@ export function placesOf(phones: readonly string[]): Place[] {
       const weak = beforeVowel && !r ? ['lettER', '. lettER'] : [`lettER${r}`, ...(r ? ['commA r'] : [])];
       put(stress === '0' ? weak : [...NURSE.map((key) => key + r), ...(r ? ['STRUT r'] : [])]);
     } else if ((phone === 'AY' || phone === 'AW') && bare[i + 1] === 'R' && !vowelAt(i + 2)) {
-      put([`${VOWELS[phone]!.alone[0]} lettER`, `${VOWELS[phone]!.alone[0]} . lettER`], 1);
+      put([`${sure(VOWELS[phone]).alone[0]} lettER`, `${sure(VOWELS[phone]).alone[0]} . lettER`], 1);
     } else if (bare[i + 1] === 'R' && phone === 'AH' && stress === '0' && vowelAt(i + 2))
       put(['lettER r', 'commA r'], 1);
     else if (bare[i + 1] === 'R' && !vowelAt(i + 2) && VOWELS[phone]?.r) put(withY(VOWELS[phone].r, phone, before), 1);
@@ -99,9 +100,9 @@ export function placesOf(phones: readonly string[]): Place[] {
       put(withY(VOWELS[phone].rVowel, phone, before), 1);
     else if (stress === '0' && phone === 'AH') {
       const ending = { L: 'EL', M: 'EM', N: 'EN' }[bare[i + 1] ?? ''];
-      const ends = i + 2 >= phones.length || (i + 3 === phones.length && ['Z', 'D'].includes(bare[i + 2]!));
+      const ends = i + 2 >= phones.length || (i + 3 === phones.length && ['Z', 'D'].includes(sure(bare[i + 2])));
       if (ending && ends && consonantBefore && !(ending === 'EN' && AFTER_NO_EN.has(before))) {
-        put([ending, `commA ${PLAIN[bare[i + 1]!]}`, `KIT ${PLAIN[bare[i + 1]!]}`], 1);
+        put([ending, `commA ${PLAIN[sure(bare[i + 1])]}`, `KIT ${PLAIN[sure(bare[i + 1])]}`], 1);
       } else put(['commA', 'KIT', 'STRUT', 'DRESS', 'LOT', 'TRAP', 'FACE', 'happY']);
     } else if (stress === '0' && phone === 'IH') put(['KIT', 'commA', 'DRESS', 'FACE', 'happY']);
     else if (stress === '0' && phone === 'IY')

@@ -1,7 +1,7 @@
 /**
- * The spellings each key (or run of two keys) may have, usual ones first. `a_e` is split: its tail stands after the next
- * piece. Members from Carney, A Survey of English Spelling (1994), from memory; the cuts made by hand in the word bank
- * are compared with what this table gives.
+ * The spellings each key (or run of two keys) may have, usual ones first. `a_e` is split: its tail stands after the
+ * next piece. Members from Carney, A Survey of English Spelling (1994), from memory; the cuts made by hand in the word
+ * bank are compared with what this table gives.
  */
 export const GRAPHEMES: Readonly<Record<string, readonly string[]>> = {
   p: ['p', 'pp', 'pe'],

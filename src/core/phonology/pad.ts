@@ -1,4 +1,5 @@
 import { groupBy } from '../group-by';
+import { sure } from '../sure';
 import { accentOf, type AccentId } from './accents';
 import { CONSONANT_IPA, VOWEL_KEYS, type Key } from './keys';
 import { CONSONANTS, labelOf, type Manner, type Place } from './sounds';
@@ -35,11 +36,11 @@ const labelOfRun = (ipa: string, accent: AccentId): { label: string; as?: string
 export function vowelPad(accent: AccentId): PadSound[] {
   const { vowels } = accentOf(accent);
   return [...groupBy(VOWEL_KEYS, (key) => vowels[key as keyof typeof vowels])].map(([ipa, keys]) => ({
-    key: keys[0]!,
+    key: sure(keys[0]),
     keys,
     ipa,
     ...labelOfRun(ipa, accent),
-    ...(SHOWN[keys[0]!] ? { as: SHOWN[keys[0]!] } : {}),
+    ...(SHOWN[sure(keys[0])] ? { as: SHOWN[sure(keys[0])] } : {}),
   }));
 }
 
@@ -49,7 +50,7 @@ export function consonantPad(accent: AccentId): PadSound[] {
   const ipaOf = (key: Key): string =>
     consonants[key as keyof typeof consonants] ?? CONSONANT_IPA[key as keyof typeof CONSONANT_IPA];
   return [...groupBy(Object.keys(CONSONANT_IPA) as Key[], ipaOf)].map(([ipa, keys]) => ({
-    key: keys[0]!,
+    key: sure(keys[0]),
     keys,
     ipa,
     ...labelOf(ipa, accent),
@@ -84,8 +85,8 @@ export const chart = (accent: AccentId): { manner: Manner; cells: { place: Place
     cells: PLACE_ORDER.map((place) => ({
       place,
       sounds: pad
-        .filter((s) => CONSONANTS[s.ipa]!.manner === manner && CONSONANTS[s.ipa]!.place === place)
-        .sort((a, b) => Number(CONSONANTS[a.ipa]!.voiced) - Number(CONSONANTS[b.ipa]!.voiced)),
+        .filter((s) => sure(CONSONANTS[s.ipa]).manner === manner && sure(CONSONANTS[s.ipa]).place === place)
+        .sort((a, b) => Number(sure(CONSONANTS[a.ipa]).voiced) - Number(sure(CONSONANTS[b.ipa]).voiced)),
     })),
   })).filter((row) => row.cells.some((cell) => cell.sounds.length));
 };

@@ -1,5 +1,6 @@
 import { ACCENT_IDS, accentOf, type AccentId } from './accents';
 import type { VowelKey } from './keys';
+import { sure } from '../sure';
 
 /**
  * How each sound is made. Places, manners and voicing follow the chart of the International
@@ -68,8 +69,9 @@ export const CONSONANTS: Readonly<Record<string, ConsonantFacts>> = {
 };
 
 /**
- * Plain labels for vowels, as a practitioner would write the sound, in order of claim: where an accent says two sets alike
- * (*book* and *cup* in Northern English) the sound has the label of the first. `as` tells two sounds with one label apart.
+ * Plain labels for vowels, as a practitioner would write the sound, in order of claim: where an accent says two sets
+ * alike (*book* and *cup* in Northern English) the sound has the label of the first. `as` tells two sounds with one
+ * label apart.
  */
 const SET_LABELS: readonly (readonly [VowelKey, string, string?])[] = [
   ['KIT', 'i'],
@@ -121,7 +123,7 @@ const vowelLabels = new Map<AccentId, ReadonlyMap<string, Label>>(
   }),
 );
 
-const amongVowels = (ipa: string): boolean => ACCENT_IDS.some((id) => vowelLabels.get(id)!.has(ipa));
+const amongVowels = (ipa: string): boolean => ACCENT_IDS.some((id) => sure(vowelLabels.get(id)).has(ipa));
 
 /** How the sound is modelled. Throws for a symbol outside the inventory. Example: `makingOf('t') // 'clip'`. */
 export function makingOf(ipa: string): Making {
@@ -143,7 +145,7 @@ const CONSONANT_AS: Readonly<Record<string, string>> = { θ: 'thin', ð: 'this',
 export function labelOf(ipa: string, accent: AccentId): Label {
   const facts = CONSONANTS[ipa];
   if (facts) return CONSONANT_AS[ipa] ? { label: facts.label, as: CONSONANT_AS[ipa] } : { label: facts.label };
-  const vowel = vowelLabels.get(accent)!.get(ipa);
+  const vowel = sure(vowelLabels.get(accent)).get(ipa);
   if (!vowel) throw new Error(`/${ipa}/ is not in the inventory of sounds of ${accent}.`);
   return vowel;
 }

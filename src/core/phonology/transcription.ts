@@ -1,4 +1,5 @@
 import { isConsonantKey, isVowelKey, type Key } from './keys';
+import { sure } from '../sure';
 
 export type Stress = 'main' | 'second' | 'none';
 
@@ -29,7 +30,7 @@ export function parseTranscription(line: string): Segment[] {
       seam = token === '+';
       continue;
     }
-    const mark = STRESS[token[0]!];
+    const mark = STRESS[sure(token[0])];
     const key = mark ? token.slice(1) : token;
     if (mark) stresses[stresses.length - 1] = mark;
     if (!isConsonantKey(key) && !isVowelKey(key)) {
@@ -41,7 +42,7 @@ export function parseTranscription(line: string): Segment[] {
   const folded = joinBareEndings(segments);
   const count = new Set(folded.map((s) => s.syllable)).size;
   const onlyOne = count === 1;
-  return folded.map((s) => ({ ...s, stress: onlyOne ? 'main' : stresses[s.syllable]! }));
+  return folded.map((s) => ({ ...s, stress: onlyOne ? 'main' : sure(stresses[s.syllable]) }));
 }
 
 /** An ending with no vowel (*hand + s*) is part of the syllable before it. */
@@ -53,7 +54,7 @@ function joinBareEndings<T extends { key: Key; syllable: number }>(segments: T[]
     return at;
   };
   const renumber = new Map([...new Set(segments.map((s) => host(s.syllable)))].map((old, i) => [old, i]));
-  return segments.map((s) => ({ ...s, syllable: renumber.get(host(s.syllable))! }));
+  return segments.map((s) => ({ ...s, syllable: sure(renumber.get(host(s.syllable))) }));
 }
 
 /** Number of syllables. Example: `syllableCount(parseTranscription("'r FACE n + ,b GOAT")) // 2`. */

@@ -1,6 +1,7 @@
 /**
- * How far two adults mark alike beyond what chance alone would give: Cohen's kappa (Cohen 1960, A coefficient of agreement for
- * nominal scales) with its large-sample standard error (Fleiss, Cohen & Everitt 1969, the short form); both from memory.
+ * How far two adults mark alike beyond what chance alone would give: Cohen's kappa (Cohen 1960, A coefficient of
+ * agreement for nominal scales) with its large-sample standard error (Fleiss, Cohen & Everitt 1969, the short form);
+ * both from memory.
  */
 export interface Agreement {
   readonly answers: number;

@@ -4,6 +4,7 @@ import { generate } from '../games/generate';
 import { luckOf } from '../answers/judge';
 import { TASKS, taskOf } from '../games';
 import { material } from '../testing/bank';
+import { sure } from '../sure';
 import { evidenceOf, ladderEvidence, type Run, type RungEvidence } from './evidence';
 import { guessOf } from './guessing';
 import { LADDERS, ladderOf, rungOf } from './ladders';
@@ -26,7 +27,7 @@ const run = (task: string, step: string, marks: string, daysAgo = 1, more: Parti
 const rungs = (ladder: string, runs: readonly Run[], rule: RuleId = 'weighed', now = NOW): RungEvidence[] =>
   ladderEvidence(ladderOf(ladder), runs, now, rule);
 const blend = (n: string, runs: readonly Run[], rule: RuleId = 'weighed'): RungEvidence =>
-  rungs('blending', runs, rule).find((r) => r.rung.id === n)!;
+  sure(rungs('blending', runs, rule).find((r) => r.rung.id === n));
 
 describe('ladders', () => {
   test('every step of a ladder is a step of a game, on one rung alone', () => {
@@ -45,7 +46,7 @@ describe('ladders', () => {
   test('one thing changes from rung to rung: a harder step of the same game, or another game at its first step', () => {
     for (const { id, rungs: all } of LADDERS)
       all.slice(1).forEach((rung, i) => {
-        const [[before, from], [task, to]] = [all[i]!.steps[0]!, rung.steps[0]!];
+        const [[before, from], [task, to]] = [sure(sure(all[i]).steps[0]), sure(rung.steps[0])];
         const order = taskOf(task).steps.map((s) => s.id);
         expect(
           task === before ? order.indexOf(to) > order.indexOf(from) : order.indexOf(to) === 0,
@@ -138,15 +139,15 @@ describe('states of a rung', () => {
     expect(blend('3', missed).state).toBe('getting-there');
   });
   test('luck is taken out: ten of ten yes/no answers on two days are not enough, where ten open ones are', () => {
-    expect(rungs('rhyme', [run('rhyme-pairs', 'far', '11111', 3), run('rhyme-pairs', 'far', '11111')])[0]!.state).toBe(
-      'getting-there',
-    );
+    expect(
+      sure(rungs('rhyme', [run('rhyme-pairs', 'far', '11111', 3), run('rhyme-pairs', 'far', '11111')])[0]).state,
+    ).toBe('getting-there');
     expect(blend('3', [run('blending', '3', '11111', 3), run('blending', '3', '11111')]).state).toBe('secure');
   });
   test('old answers fade: what was secure half a year ago is not so today without new ones', () => {
     const old = [run('blending', '3', '1111', 183), run('blending', '3', '1111', 181)];
-    expect(rungs('blending', old, 'weighed', NOW - 180 * DAY)[2]!.state).toBe('secure');
-    expect(rungs('blending', old)[2]!.state).toBe('getting-there');
+    expect(sure(rungs('blending', old, 'weighed', NOW - 180 * DAY)[2]).state).toBe('secure');
+    expect(sure(rungs('blending', old)[2]).state).toBe('getting-there');
   });
   test('the plain rule: four of the last five, on two days', () => {
     expect(blend('3', [run('blending', '3', '011', 3), run('blending', '3', '11')], 'plain').state).toBe('secure');
@@ -207,9 +208,9 @@ describe('sentences', () => {
       'No reply three times, which says nothing of what is known.',
     ));
   test('luck is told where it explains the answers, and not where it does not', () => {
-    const five = rungs('rhyme', [run('rhyme-pairs', 'far', '111', 3), run('rhyme-pairs', 'far', '110')])[0]!;
+    const five = sure(rungs('rhyme', [run('rhyme-pairs', 'far', '111', 3), run('rhyme-pairs', 'far', '110')])[0]);
     expect(luckSentence(five)).toBe('Five of six on a yes/no game happens by luck about one time in nine.');
-    expect(luckSentence(rungs('rhyme', [run('rhyme-pairs', 'far', '1'.repeat(12))])[0]!)).toBeNull();
+    expect(luckSentence(sure(rungs('rhyme', [run('rhyme-pairs', 'far', '1'.repeat(12))])[0]))).toBeNull();
     expect(luckSentence(blend('3', [run('blending', '3', '111')]))).toBeNull();
   });
   test('how many more turns, and how many weeks of them', () => {
@@ -225,7 +226,7 @@ describe('sentences', () => {
   test('what the forecast says comes true when answers go on so', () => {
     const runs = [run('blending', '3', '111', 3), run('blending', '3', '11')];
     const { more } = blend('3', runs);
-    expect(blend('3', [...runs, run('blending', '3', '1'.repeat(more!), 0)]).state).toBe('secure');
-    expect(blend('3', [...runs, run('blending', '3', '1'.repeat(more! - 1), 0)]).state).toBe('getting-there');
+    expect(blend('3', [...runs, run('blending', '3', '1'.repeat(sure(more)), 0)]).state).toBe('secure');
+    expect(blend('3', [...runs, run('blending', '3', '1'.repeat(sure(more) - 1), 0)]).state).toBe('getting-there');
   });
 });

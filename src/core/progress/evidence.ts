@@ -1,11 +1,15 @@
 import { HELPS, type Help, type Standing } from '../answers/outcome';
+import { sure } from '../sure';
 import { guessOf } from './guessing';
 import { atLeastMixed } from './luck';
 import { LADDERS, rungOf, type Ladder, type Rung } from './ladders';
 import { posteriorOf, type Tries } from './posterior';
 import { PLAIN, RULE, type RuleId, type State } from './rule';
 
-/** How an answer counts as evidence, one letter each: on own, with help, not yet, no reply. One that does not count is none. */
+/**
+ * How an answer counts as evidence, one letter each: on own, with help, not yet, no reply. One that does not count is
+ * none.
+ */
 export const MARKS = { 'on-own': '1', 'with-help': 'h', 'not-yet': '0', 'no-reply': '-' } as const;
 
 /** The standing answers of one child to one step in one session, in order. */
@@ -46,7 +50,10 @@ export interface RungEvidence {
   readonly helps: readonly Help[];
   /** Right answers on harder rungs that were counted too; 0 where none were needed. */
   readonly harder: { readonly right: number; readonly of: number } | null;
-  /** The rate of answers on their own, guessing taken out: middle and nine tenths of the doubt. `null` where nothing was seen or no detail was asked for. */
+  /**
+   * The rate of answers on their own, guessing taken out: middle and nine tenths of the doubt. `null` where nothing
+   * was seen or no detail was asked for.
+   */
   readonly rate: { readonly mean: number; readonly low: number; readonly high: number } | null;
   /** How likely so many right would be by luck alone; null where luck has no part in it. */
   readonly luck: {
@@ -56,7 +63,10 @@ export interface RungEvidence {
     readonly yesNo: boolean;
   } | null;
   readonly lastAt: number | null;
-  /** Turns it would take to know, going on like this: null where forty are not enough or it was not worked out, 0 where it is known. */
+  /**
+   * Turns it would take to know, going on like this: null where forty are not enough or it was not worked out, 0 where
+   * it is known.
+   */
   readonly more: number | null;
 }
 
@@ -105,7 +115,10 @@ function seenOn(runs: readonly Run[], now: number): Seen {
 }
 
 const tried = ({ own, helped, notYet }: Counts): number => own + helped + notYet;
-/** Right answers beyond what a child with just this rate would give: below none, nobody can be sure of a higher one, and above none of a lower. */
+/**
+ * Right answers beyond what a child with just this rate would give: below none, nobody can be sure of a higher one,
+ * and above none of a lower.
+ */
 const beyond = (tries: readonly Tries[], rate: number): number =>
   tries.reduce((sum, { right, wrong, guess }) => sum + right - (right + wrong) * (guess + (1 - guess) * rate), 0);
 const isSecure = (tries: readonly Tries[], answers: number, days: number): boolean =>
@@ -119,15 +132,16 @@ const isNotYet = (managed: readonly Tries[], answers: number): boolean =>
   1 - posteriorOf(managed).above(RULE.notYet.rate) >= RULE.notYet.sure;
 
 /**
- * The pool that speaks most clearly for a rung: its own answers, or those of harder rungs with them. What is managed on a harder
- * rung would be managed here, and what is missed there counts as missed too, so a pool can only be too careful.
+ * The pool that speaks most clearly for a rung: its own answers, or those of harder rungs with them. What is managed
+ * on a harder rung would be managed here, and what is missed there counts as missed too, so a pool can only be too
+ * careful.
  */
 function bestPool(seen: readonly Seen[], at: number): { readonly secure: boolean; readonly to: number } {
   const tries: Tries[] = [];
   let answers = 0;
   const days = new Set<number>();
   for (let to = at; to < seen.length; to += 1) {
-    const here = seen[to]!;
+    const here = sure(seen[to]);
     if (!here.fresh.length) continue;
     tries.push(...here.alone);
     answers += here.counts.own + here.counts.notYet;
@@ -198,7 +212,8 @@ const helpsIn = (runs: readonly Run[]): Help[] => {
  * Where a child is on one ladder, from the runs of that child. Pure: the same runs in any order give the same states.
  *
  * @param now milliseconds since 1970: older answers weigh less
- * @param detail whether to work out more than the state: the rate, the luck in it, and how many turns are still needed on the first
+ * @param detail whether to work out more than the state: the rate, the luck in it, and how many turns are still needed
+ * on the first
  *   rung that was tried and does not hold
  * @example ladderEvidence(ladderOf('blending'), runs, now, 'weighed')[2].state // 'secure'
  */
@@ -218,7 +233,7 @@ function placed(runs: readonly Run[], now: number): Map<string, Run[][]> {
     if (!place) continue;
     let rungs = out.get(place.ladder.id);
     if (!rungs) out.set(place.ladder.id, (rungs = place.ladder.rungs.map(() => [])));
-    rungs[place.at]!.push(run);
+    sure(rungs[place.at]).push(run);
   }
   for (const rungs of out.values())
     for (const of of rungs) of.sort((a, b) => a.at - b.at || (a.task + a.step < b.task + b.step ? -1 : 1));
@@ -234,25 +249,25 @@ function rungsOf(
 ): RungEvidence[] {
   const seen = byRung.map((of) => seenOn(of, now));
   const pools = seen.map((_, at) =>
-    rule === 'weighed' ? bestPool(seen, at) : { secure: plainState(seen[at]!) === 'secure', to: at },
+    rule === 'weighed' ? bestPool(seen, at) : { secure: plainState(sure(seen[at])) === 'secure', to: at },
   );
   const own = seen.map((s, at): State => {
-    if (pools[at]!.secure) return 'secure';
+    if (sure(pools[at]).secure) return 'secure';
     if (rule === 'plain') return plainState(s);
     if (isNotYet(s.managed, tried(s.counts))) return 'not-yet';
     return tried(s.counts) >= RULE.fewest ? 'getting-there' : 'not-enough';
   });
-  const open = own.findIndex((state, at) => state !== 'secure' && tried(seen[at]!.counts) > 0);
+  const open = own.findIndex((state, at) => state !== 'secure' && tried(sure(seen[at]).counts) > 0);
   return ladder.rungs.map((rung, at) => {
     // A harder rung that holds carries the easier ones, unless what was seen here says no.
     const carrier = own.findIndex((s, j) => j > at && s === 'secure');
     const carried = own[at] !== 'secure' && own[at] !== 'not-yet' && carrier >= 0;
-    const state: State = carried ? 'secure' : own[at]!;
-    const to = carried ? Math.max(carrier, pools[carrier]!.to) : pools[at]!.to;
+    const state: State = carried ? 'secure' : sure(own[at]);
+    const to = carried ? Math.max(carrier, sure(pools[carrier]).to) : sure(pools[at]).to;
     const harder = to > at ? tallyMarks(seen.slice(at + 1, to + 1).flatMap((s) => s.fresh)) : null;
-    const s = seen[at]!;
+    const s = sure(seen[at]);
     const posterior = detail && tried(s.counts) ? posteriorOf(s.alone) : null;
-    const checks = byRung[at]!.filter((r) => r.standing === 'check-in');
+    const checks = sure(byRung[at]).filter((r) => r.standing === 'check-in');
     const checked = tallyMarks(checks);
     return {
       rung,
@@ -263,19 +278,19 @@ function rungsOf(
       helps: helpsIn(s.fresh),
       harder: harder ? { right: harder.own, of: tried(harder) } : null,
       practised: tallyMarksTotal(
-        byRung[at]!.filter((r) => r.standing === 'after-a-model' || r.standing === 'in-chorus'),
+        sure(byRung[at]).filter((r) => r.standing === 'after-a-model' || r.standing === 'in-chorus'),
       ),
       checked: checks.length
         ? { right: checked.own, of: tried(checked), lastAt: Math.max(...checks.map((r) => r.at)) }
         : null,
       rate: posterior ? { mean: posterior.mean, low: posterior.quantile(0.05), high: posterior.quantile(0.95) } : null,
       luck: detail ? luckIn(s) : null,
-      lastAt: byRung[at]!.length ? Math.max(...byRung[at]!.map((r) => r.at)) : null,
+      lastAt: sure(byRung[at]).length ? Math.max(...sure(byRung[at]).map((r) => r.at)) : null,
       more:
         state === 'secure' || state === 'not-yet'
           ? 0
           : detail && at === open && rule === 'weighed'
-            ? turnsToKnow(s, guessOf(rung.steps[0]![0], rung.steps[0]![1]))
+            ? turnsToKnow(s, guessOf(sure(rung.steps[0])[0], sure(rung.steps[0])[1]))
             : null,
     };
   });

@@ -1,9 +1,12 @@
 import { capital } from '../in-words';
 import { AT_HOME } from '../sessions/home-page';
+import { sure } from '../sure';
 import type { LadderEvidence } from './evidence';
 import { frontier, highest, type NextStep } from './next-step';
 
-/** A page on one child for a family or a meeting: words first, no percentages; figures only where they are asked for. */
+/**
+ * A page on one child for a family or a meeting: words first, no percentages; figures only where they are asked for.
+ */
 export interface FamilyPage {
   readonly can: readonly string[];
   readonly coming: readonly string[];
@@ -21,12 +24,12 @@ export function familyPage(
 ): FamilyPage {
   const begun = ladders.filter(({ rungs }) => rungs.some((r) => r.lastAt !== null));
   const here = begun.flatMap((l) =>
-    frontier(l.rungs) < 0 ? [] : [{ ladder: l.ladder, rung: l.rungs[frontier(l.rungs)]! }],
+    frontier(l.rungs) < 0 ? [] : [{ ladder: l.ladder, rung: sure(l.rungs[frontier(l.rungs)]) }],
   );
   return {
     can: begun
       .filter((l) => highest(l.rungs) >= 0)
-      .map((l) => `${capital(l.rungs[highest(l.rungs)]!.rung.does)}, alone.`),
+      .map((l) => `${capital(sure(l.rungs[highest(l.rungs)]).rung.does)}, alone.`),
     coming: here
       .filter(({ rung }) => rung.state === 'getting-there')
       .map(

@@ -3,10 +3,11 @@ import { describe, expect, test } from 'vitest';
 import { GROUP_SIZE, groupsFor, type Candidate } from './grouping';
 import { ladderOf, LADDERS } from './ladders';
 import type { NextStep } from './next-step';
+import { sure } from '../sure';
 
 const step = (ladder: string, rung: string): NextStep => {
   const of = ladderOf(ladder);
-  return { ladder: of.id, rung, rungOf: of.rungs.find((r) => r.id === rung)!, move: 'stay', reason: '' };
+  return { ladder: of.id, rung, rungOf: sure(of.rungs.find((r) => r.id === rung)), move: 'stay', reason: '' };
 };
 const BEGIN = step('syllables', 'clap');
 const child = (id: string, ...next: [string, string][]): Candidate => ({ id, next: next.map(([l, r]) => step(l, r)) });
@@ -47,8 +48,8 @@ describe('groups for tomorrow', () => {
       BEGIN,
     );
     expect(groups).toHaveLength(1);
-    expect(groups[0]!.step).toMatchObject({ ladder: 'blending', rung: '3' });
-    expect(groups[0]!.gave.map((g) => [g.id, g.why])).toEqual([
+    expect(sure(groups[0]).step).toMatchObject({ ladder: 'blending', rung: '3' });
+    expect(sure(groups[0]).gave.map((g) => [g.id, g.why])).toEqual([
       ['d', 'second'],
       ['c', 'neighbour'],
     ]);
@@ -86,7 +87,7 @@ describe('groups for tomorrow', () => {
           expect(g.children.length).toBeLessThanOrEqual(GROUP_SIZE.most);
           if (all.length >= GROUP_SIZE.least) expect(g.children.length).toBeGreaterThanOrEqual(GROUP_SIZE.least);
           for (const id of g.children) {
-            const [first] = all.find((c) => c.id === id)!.next;
+            const [first] = sure(all.find((c) => c.id === id)).next;
             const own = first?.ladder === g.step.ladder && first.rung === g.step.rung;
             expect(g.gave.some((x) => x.id === id)).toBe(!own);
           }

@@ -1,5 +1,6 @@
 import type { NextStep } from './next-step';
 import { ladderOf, LADDERS } from './ladders';
+import { sure } from '../sure';
 
 /** A child and what would be next for them, likeliest first. */
 export interface Candidate {
@@ -60,8 +61,9 @@ function bestFor(of: readonly Candidate[]): Part | null {
 }
 
 /**
- * Groups of 3 to 6 who need the same or a neighbouring step. Children are laid in the order of their next steps, and the best cut
- * into groups is found exactly (dynamic programming). The same children give the same groups, in whatever order they come.
+ * Groups of 3 to 6 who need the same or a neighbouring step. Children are laid in the order of their next steps, and
+ * the best cut into groups is found exactly (dynamic programming). The same children give the same groups, in whatever
+ * order they come.
  *
  * @param staff adults who can lead a group
  * @param beginning what a child of whom nothing is known plays where nobody says otherwise
@@ -88,11 +90,11 @@ export function groupsFor(candidates: readonly Candidate[], staff: number, begin
   // cost[g][i]: the first i children in g groups.
   const cost = Array.from({ length: most + 1 }, () => new Array<number>(n + 1).fill(Infinity));
   const cut = Array.from({ length: most + 1 }, () => new Array<number>(n + 1).fill(-1));
-  cost[0]![0] = 0;
+  sure(cost[0])[0] = 0;
   for (let g = 1; g <= most; g += 1) {
     for (let i = 1; i <= n; i += 1) {
       for (let size = 1; size <= Math.min(GROUP_SIZE.most, i); size += 1) {
-        const before = cost[g - 1]![i - size]!;
+        const before = sure(sure(cost[g - 1])[i - size]);
         if (before === Infinity) continue;
         const c =
           before +
@@ -100,18 +102,18 @@ export function groupsFor(candidates: readonly Candidate[], staff: number, begin
           A_GROUP +
           (size < GROUP_SIZE.least ? TOO_FEW * (GROUP_SIZE.least - size) : 0) +
           (g > adults ? A_GROUP_MORE : 0);
-        if (c < cost[g]![i]! - 1e-9) {
-          cost[g]![i] = c;
-          cut[g]![i] = i - size;
+        if (c < sure(sure(cost[g])[i]) - 1e-9) {
+          sure(cost[g])[i] = c;
+          sure(cut[g])[i] = i - size;
         }
       }
     }
   }
   let g = 1;
-  for (let k = 2; k <= most; k += 1) if (cost[k]![n]! < cost[g]![n]! - 1e-9) g = k;
+  for (let k = 2; k <= most; k += 1) if (sure(sure(cost[k])[n]) < sure(sure(cost[g])[n]) - 1e-9) g = k;
   const groups: Grouped[] = [];
   for (let i = n; i > 0 && g > 0; g -= 1) {
-    const from = cut[g]![i]!;
+    const from = sure(sure(cut[g])[i]);
     const of = row.slice(from, i);
     const { step } = partOf(from, i);
     groups.unshift({

@@ -1,6 +1,6 @@
 /**
- * The chance of being right by luck alone, by task and step. Where an item offers choices it is one in their number (tested
- * against every item made); where a number is asked for, one in the numbers that a child may sensibly say.
+ * The chance of being right by luck alone, by task and step. Where an item offers choices it is one in their number
+ * (tested against every item made); where a number is asked for, one in the numbers that a child may sensibly say.
  */
 const ONE_OF: Readonly<Record<string, Readonly<Record<string, number>> | number>> = {
   clap: 2,

@@ -5,9 +5,10 @@ import type { Run } from './evidence';
 import { guessOf } from './guessing';
 
 /**
- * How likely a child is to manage an item: a one-parameter logistic (Rasch 1960) whose ability is updated answer by answer, as
- * ratings are in chess (Elo 1978; for learning: Pelánek 2016, Applications of the Elo rating system in adaptive educational
- * systems; all from memory). Guessing is taken out. The points of games/hardness are the item's difficulty.
+ * How likely a child is to manage an item: a one-parameter logistic (Rasch 1960) whose ability is updated answer by
+ * answer, as ratings are in chess (Elo 1978; for learning: Pelánek 2016, Applications of the Elo rating system in
+ * adaptive educational systems; all from memory). Guessing is taken out. The points of games/hardness are the item's
+ * difficulty.
  */
 export interface Ability {
   /** Of all games, in logits. */
@@ -70,7 +71,8 @@ export const groupChance = (abilities: readonly Ability[], of: FamilyId, points:
 /**
  * What is expected of a round, in words; never child by name.
  * @param chances of each child here, the mean of the round's items; none where nobody has answers
- * @example expectedInWords([0.62, 0.94]) // 'About 8 in 10 should come off alone; from child to child 6 to 9 in 10. A guess from their answers so far.'
+ * @example expectedInWords([0.62, 0.94]) // 'About 8 in 10 should come off alone; from child to child 6 to 9 in 10. A
+ * guess from their answers so far.'
  */
 export function expectedInWords(chances: readonly number[]): string {
   if (!chances.length) return 'Nobody here has answers yet, so it is aimed at a child who is new.';

@@ -1,9 +1,9 @@
 import type { FamilyId } from '../games/task';
 
 /**
- * What is easier and what is harder, as data. A ladder is a family of games, a rung the steps of its tasks that ask the same
- * of a child. The order of units and tasks: Adams (Beginning to Read, 1990) and Anthony & Lonigan (2004), both from memory;
- * the order within a family is common practice, no source.
+ * What is easier and what is harder, as data. A ladder is a family of games, a rung the steps of its tasks that ask
+ * the same of a child. The order of units and tasks: Adams (Beginning to Read, 1990) and Anthony & Lonigan (2004),
+ * both from memory; the order within a family is common practice, no source.
  */
 export interface Rung {
   readonly id: string;
@@ -352,7 +352,9 @@ export const LADDERS: readonly Ladder[] = [
   },
 ];
 
-/** Both orders of units that good practitioners use: which ladder must have reached which rung before another is begun. */
+/**
+ * Both orders of units that good practitioners use: which ladder must have reached which rung before another is begun.
+ */
 export const UNIT_ORDERS = ['large-first', 'sounds-first'] as const;
 export type UnitOrder = (typeof UNIT_ORDERS)[number];
 export const UNIT_ORDER_WORDS: Readonly<Record<UnitOrder, { readonly name: string; readonly what: string }>> = {

@@ -1,3 +1,4 @@
+import { sure } from '../sure';
 /**
  * Chance, exactly.
  * The binomial distribution; worked values in any handbook table (0.5 to the sixth is 1/64).
@@ -25,7 +26,8 @@ export function atLeast(times: number, n: number, share: number): number {
 }
 
 /**
- * The same where the chances differ from try to try (the Poisson binomial distribution, by adding one try after the other).
+ * The same where the chances differ from try to try (the Poisson binomial distribution, by adding one try after the
+ * other).
  * @param shares chance of each try
  * @example atLeastMixed(1, [0.5, 0.5]) // 0.75
  */
@@ -34,7 +36,7 @@ export function atLeastMixed(times: number, shares: readonly number[]): number {
   const ways = new Float64Array(shares.length + 1);
   ways[0] = 1;
   shares.forEach((share, n) => {
-    for (let k = n + 1; k >= 0; k -= 1) ways[k] = ways[k]! * (1 - share) + (k ? ways[k - 1]! * share : 0);
+    for (let k = n + 1; k >= 0; k -= 1) ways[k] = sure(ways[k]) * (1 - share) + (k ? sure(ways[k - 1]) * share : 0);
   });
   return Math.min(
     1,

@@ -3,6 +3,7 @@ import { describe, expect, test } from 'vitest';
 import { evidenceOf, type Run } from './evidence';
 import { BEGIN_NEEDS, LADDERS, type UnitOrder } from './ladders';
 import { frontier, nextSteps, type NextStep } from './next-step';
+import { sure } from '../sure';
 
 const DAY = 86_400_000;
 const NOW = 20_000 * DAY;
@@ -113,7 +114,7 @@ describe('written cases', () => {
   });
   test('swapping is not begun before leaving out holds', () => {
     const many = LADDERS.filter((l) => !['leaving-out', 'adding', 'swapping'].includes(l.id))
-      .map((l) => l.rungs.at(-1)!.steps[0]!)
+      .map((l) => sure(sure(l.rungs.at(-1)).steps[0]))
       .map(([task, step]) => `${task} ${step} ${'1'.repeat(20)} 6, ${task} ${step} ${'1'.repeat(20)} 3`)
       .join(',');
     expect(advise(read(many)).map(named)).toEqual(['begin leaving-out/first']);
@@ -155,7 +156,7 @@ describe('always', () => {
       fc.property(any, fc.constantFrom<UnitOrder>('large-first', 'sounds-first'), (runs, order) => {
         const all = evidenceOf(runs, NOW, 'weighed', false);
         for (const s of nextSteps(all, runs, order)) {
-          const { rungs } = all.find((l) => l.ladder.id === s.ladder)!;
+          const { rungs } = sure(all.find((l) => l.ladder.id === s.ladder));
           const at = rungs.findIndex((r) => r.rung.id === s.rung);
           const tried = rungs.filter((r) => r.fresh.own + r.fresh.helped + r.fresh.notYet > 0);
           // Whatever was tried below it holds, or the advice is to go back.
@@ -170,11 +171,12 @@ describe('always', () => {
               .map((r) => r.at),
           );
           expect(at).toBeLessThanOrEqual(known + 1);
-          if (s.move === 'up') expect(rungs[at - 1]!.state).toBe('secure');
+          if (s.move === 'up') expect(sure(rungs[at - 1]).state).toBe('secure');
           if (s.move === 'begin' && !rungs.some((r) => r.lastAt !== null))
             for (const need of BEGIN_NEEDS[order][s.ladder] ?? [])
               expect(
-                all.find((l) => l.ladder.id === need.ladder)!.rungs.find((r) => r.rung.id === need.rung)!.state,
+                sure(sure(all.find((l) => l.ladder.id === need.ladder)).rungs.find((r) => r.rung.id === need.rung))
+                  .state,
               ).toBe('secure');
         }
       }),
@@ -192,13 +194,13 @@ describe('always', () => {
   test('up and back: a step that turns out too hard leads back to the one it came from', () => {
     for (const { id, rungs } of LADDERS) {
       for (let at = 0; at + 1 < rungs.length; at += 1) {
-        const [task, step] = rungs[at]!.steps[0]!;
+        const [task, step] = sure(sure(rungs[at]).steps[0]);
         const held = read(`${task} ${step} ${'1'.repeat(24)} 9, ${task} ${step} ${'1'.repeat(24)} 6`);
         const up = advise(held).find((s) => s.ladder === id);
-        expect(up, `${id}/${rungs[at]!.id}`).toMatchObject({ move: 'up', rung: rungs[at + 1]!.id });
-        const [harder, harderStep] = rungs[at + 1]!.steps[0]!;
+        expect(up, `${id}/${sure(rungs[at]).id}`).toMatchObject({ move: 'up', rung: sure(rungs[at + 1]).id });
+        const [harder, harderStep] = sure(sure(rungs[at + 1]).steps[0]);
         const back = advise([...held, ...read(`${harder} ${harderStep} 000000 1`)]).find((s) => s.ladder === id);
-        expect(back).toMatchObject({ move: 'back', rung: rungs[at]!.id });
+        expect(back).toMatchObject({ move: 'back', rung: sure(rungs[at]).id });
       }
     }
   });
@@ -206,7 +208,7 @@ describe('always', () => {
     fc.assert(
       fc.property(any, (runs) => {
         for (const { rungs } of evidenceOf(runs, NOW, 'weighed', false))
-          if (frontier(rungs) >= 0) expect(rungs[frontier(rungs)]!.state).not.toBe('secure');
+          if (frontier(rungs) >= 0) expect(sure(rungs[frontier(rungs)]).state).not.toBe('secure');
       }),
       { numRuns: 100 },
     );

@@ -1,9 +1,13 @@
 import { capital } from '../in-words';
 import type { FamilyId } from '../games/task';
+import { sure } from '../sure';
 import type { LadderEvidence, RungEvidence, Run } from './evidence';
 import { BEGIN_NEEDS, BEGIN_ORDER, rungOf, type Rung, type RungRef, type UnitOrder } from './ladders';
 
-/** What changes against what a child can do: nothing, one rung up, one back, the same again after a rest, or a first step. */
+/**
+ * What changes against what a child can do: nothing, one rung up, one back, the same again after a rest, or a first
+ * step.
+ */
 export type Move = 'stay' | 'up' | 'back' | 'again' | 'begin';
 
 export interface NextStep extends RungRef {
@@ -19,8 +23,8 @@ const AGAIN_AFTER = 4;
 const triedOn = (r: RungEvidence): number => r.fresh.own + r.fresh.helped + r.fresh.notYet;
 
 /**
- * The rung a child stands before: the first that was tried and does not hold; where all that was tried holds, the next one.
- * Rungs nobody has asked about, below one that is being played, are passed over. -1 where every rung holds.
+ * The rung a child stands before: the first that was tried and does not hold; where all that was tried holds, the next
+ * one. Rungs nobody has asked about, below one that is being played, are passed over. -1 where every rung holds.
  */
 export function frontier(rungs: readonly RungEvidence[]): number {
   const tried = rungs.findIndex((r) => r.state !== 'secure' && triedOn(r) + r.fresh.noReply > 0);
@@ -51,7 +55,7 @@ export const highest = (rungs: readonly RungEvidence[]): number => rungs.findLas
 function onLadder({ ladder, rungs }: LadderEvidence, runs: readonly Run[]): NextStep | null {
   const at = frontier(rungs);
   if (at < 0) return null;
-  const here = rungs[at]!;
+  const here = sure(rungs[at]);
   const below = rungs[at - 1];
   const step = (r: RungEvidence, move: Move, reason: string): NextStep => ({
     ladder: ladder.id,
@@ -105,8 +109,8 @@ function mayBegin(ladder: FamilyId, all: readonly LadderEvidence[], order: UnitO
 }
 
 /**
- * Two things to do next, with a reason each: where the child was last, and what else would carry. Never more than one rung above
- * one that holds; one changed thing at a time; the same answers give the same advice.
+ * Two things to do next, with a reason each: where the child was last, and what else would carry. Never more than one
+ * rung above one that holds; one changed thing at a time; the same answers give the same advice.
  *
  * @example nextSteps(evidenceOf(runs, now, 'weighed'), runs, 'large-first')[0].rungOf.does // 'segment 3 sounds'
  */
@@ -122,7 +126,8 @@ export function nextSteps(all: readonly LadderEvidence[], runs: readonly Run[], 
     .flatMap((l) => onLadder(l, runs) ?? []);
   const [first] = going.length ? going : beginning;
   if (!first) return [];
-  // Beside it, the next in the order that is not the same ladder: begun ones by their place in the order, then a new one.
+  // Beside it, the next in the order that is not the same ladder: begun ones by their place in the order, then a new
+  // one.
   const place = (s: NextStep): number => BEGIN_ORDER[order].indexOf(s.ladder);
   const [second] = [...[...going].sort((a, b) => place(a) - place(b)), ...beginning].filter(
     (s) => s.ladder !== first.ladder,

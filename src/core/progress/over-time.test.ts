@@ -8,6 +8,7 @@ import { abilityOf, chanceOf, expectedInWords, groupChance, NEW_CHILD } from './
 import { nextSteps } from './next-step';
 import { reviewOf } from './review';
 import { answersOf, statesOf } from '../testing/simulated';
+import { sure } from '../sure';
 import { whySentence } from './why';
 
 const DAY = 86_400_000;
@@ -41,13 +42,13 @@ describe('going stale', () => {
   });
   test('gaps grow while it goes well, shrink when it does not, and harder rungs keep it alive', () => {
     const gap = (...runs: Run[]): number => {
-      const r = reviewOf(runs, 'blending', 2)!;
+      const r = sure(reviewOf(runs, 'blending', 2));
       return r.dueAt - r.lastAt;
     };
     const well = [run('blending', '3', '1111', 40), run('blending', '3', '1111', 30)];
-    expect(gap(...well)).toBeGreaterThan(gap(well[0]!));
+    expect(gap(...well)).toBeGreaterThan(gap(sure(well[0])));
     expect(gap(...well, run('blending', '3', '0010', 20))).toBeLessThan(gap(...well));
-    expect(reviewOf([...well, run('blending', '4', '1100', 3)], 'blending', 2)!.lastAt).toBe(NOW - 3 * DAY);
+    expect(sure(reviewOf([...well, run('blending', '4', '1100', 3)], 'blending', 2)).lastAt).toBe(NOW - 3 * DAY);
   });
   test('practice and silence do not count; nothing seen has no date', () => {
     expect(reviewOf([run('blending', '3', '1111', 5, 'after-a-model')], 'blending', 2)).toBeNull();

@@ -1,7 +1,8 @@
 /**
- * What is known of a child's own rate after so many answers: Bayes' rule with an even prior on the rate and guessing taken
- * out, so that a right answer comes with chance g + (1 − g) · rate. With g = 0 this is the Beta(1 + right, 1 + wrong)
- * distribution (any handbook of statistics; tested against one). Worked out on a grid, since with guessing no closed form is at hand.
+ * What is known of a child's own rate after so many answers: Bayes' rule with an even prior on the rate and guessing
+ * taken out, so that a right answer comes with chance g + (1 − g) · rate. With g = 0 this is the Beta(1 + right, 1 +
+ * wrong) distribution (any handbook of statistics; tested against one). Worked out on a grid, since with guessing no
+ * closed form is at hand.
  */
 export interface Tries {
   /** Answers, each with its weight: 1 for today's, less for older ones. */

@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { words } from '../testing/bank';
 import { seeded, shuffle, type Random } from '../random';
+import { sure } from '../sure';
 import { addCells, cellsOf, soundMap, type Cells } from './sound-map';
 
 const pool = words()
@@ -27,20 +28,22 @@ function sitting(
     .map((sounds) => {
       const missed = sounds.flatMap((_, at) => (slips(sounds, at) && random() < habit ? [at] : []));
       if (random() < accident) missed.push(Math.floor(random() * sounds.length));
-      return cellsOf({
-        task: 'segmenting',
-        outcome: missed.length ? 'not-yet' : 'on-own',
-        slip: missed.length ? 'lost-sound' : null,
-        missed: [...new Set(missed)].sort((a, b) => a - b),
-        sounds,
-      })!;
+      return sure(
+        cellsOf({
+          task: 'segmenting',
+          outcome: missed.length ? 'not-yet' : 'on-own',
+          slip: missed.length ? 'lost-sound' : null,
+          missed: [...new Set(missed)].sort((a, b) => a - b),
+          sounds,
+        }),
+      );
     });
 }
 const keysOf = (sounds: readonly string[]): string[] =>
-  Object.keys(cellsOf({ task: 'segmenting', outcome: 'on-own', slip: null, missed: [], sounds })!);
+  Object.keys(sure(cellsOf({ task: 'segmenting', outcome: 'on-own', slip: null, missed: [], sounds })));
 const keyAt = (sounds: readonly string[], at: number): string | undefined =>
-  Object.keys(cellsOf({ task: 'segmenting', outcome: 'not-yet', slip: 'lost-sound', missed: [at], sounds })!).find(
-    (k) => k.startsWith(`${sounds[at]!} `),
+  Object.keys(sure(cellsOf({ task: 'segmenting', outcome: 'not-yet', slip: 'lost-sound', missed: [at], sounds }))).find(
+    (k) => k.startsWith(`${sure(sounds[at])} `),
   );
 const STOPS = new Set(['p', 'b', 't', 'd', 'k', 'ɡ']);
 
@@ -92,8 +95,9 @@ describe('patterns', () => {
   ])[] = [
     [
       'clipped sounds at the end',
-      (s, at) => at === s.length - 1 && STOPS.has(s[at]!) && keyAt(s, at)?.includes(' last') === true,
-      (s) => STOPS.has(s.at(-1)!) && keysOf(s).some((k) => STOPS.has(k.split(' ')[0]!) && k.includes(' last')),
+      (s, at) => at === s.length - 1 && STOPS.has(sure(s[at])) && keyAt(s, at)?.includes(' last') === true,
+      (s) =>
+        STOPS.has(sure(s.at(-1))) && keysOf(s).some((k) => STOPS.has(sure(k.split(' ')[0])) && k.includes(' last')),
       'last-stops',
       0.5,
     ],

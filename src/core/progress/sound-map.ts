@@ -1,12 +1,14 @@
 import { askedFor, whereOf, type Asked } from '../answers/analyse';
 import { ACCEPTED, type Outcome, type Slip } from '../answers/outcome';
 import { CONSONANTS } from '../phonology/sounds';
+import { sure } from '../sure';
 import { atLeast } from './luck';
 import { posteriorOf } from './posterior';
 
 /**
- * Which sounds hold and which slip, and where in the word. Many cells are looked at together, so a slip is only called one
- * where accident is ruled out for all of them at once (Holm 1979, A simple sequentially rejective multiple test procedure; from memory).
+ * Which sounds hold and which slip, and where in the word. Many cells are looked at together, so a slip is only called
+ * one where accident is ruled out for all of them at once (Holm 1979, A simple sequentially rejective multiple test
+ * procedure; from memory).
  */
 export const SPOTS = ['first', 'middle', 'last', 'cluster'] as const;
 export type Spot = (typeof SPOTS)[number];
@@ -17,7 +19,10 @@ export const SPOT_WORDS: Readonly<Record<Spot, string>> = {
   cluster: 'in a cluster',
 };
 
-/** How often each sound was asked for in each spot, and how often it was there: `k last` → [asked, held]. Clusters are kept apart by side. */
+/**
+ * How often each sound was asked for in each spot, and how often it was there: `k last` → [asked, held]. Clusters are
+ * kept apart by side.
+ */
 export type Cells = Readonly<Record<string, readonly [asked: number, held: number]>>;
 
 /** Games whose answers say what became of every sound of the word. */
@@ -31,15 +36,20 @@ interface Heard {
   readonly sounds: readonly string[];
 }
 
-/** Consonants side by side at the start or end of a word make a cluster; its key says which side, and after which kind of sound. */
+/**
+ * Consonants side by side at the start or end of a word make a cluster; its key says which side, and after which kind
+ * of sound.
+ */
 function keyAt(sounds: readonly Asked[], at: number): string {
   const { place, cluster } = whereOf(sounds, at);
-  return `${sounds[at]!.ipa} ${cluster ?? place}${cluster && sounds[at]!.close ? ' after' : ''}`;
+  return `${sure(sounds[at]).ipa} ${cluster ?? place}${cluster && sure(sounds[at]).close ? ' after' : ''}`;
 }
 
 /**
- * What one answer says of its sounds, or null where it says nothing: no reply, help that left nothing to tell, a slip of the whole task.
- * @example cellsOf({ task: 'blending', outcome: 'not-yet', slip: 'lost-sound', missed: [1], sounds: ['f', 'r', 'ɒ', 'ɡ'] })['r opening after'] // [1, 0]
+ * What one answer says of its sounds, or null where it says nothing: no reply, help that left nothing to tell, a slip
+ * of the whole task.
+ * @example cellsOf({ task: 'blending', outcome: 'not-yet', slip: 'lost-sound', missed: [1], sounds: ['f', 'r', 'ɒ',
+ * 'ɡ'] })['r opening after'] // [1, 0]
  */
 export function cellsOf({ task, outcome, slip, missed, sounds }: Heard): Cells | null {
   if (!WHOLE_WORD.has(task) || sounds.length < 2) return null;
@@ -197,7 +207,8 @@ const explainedBy = (told: readonly Claim[], { cells, missed }: Claim): boolean 
 };
 
 /**
- * The map of a child. A pattern shared by sounds of one kind is named as that kind; a single sound only where no kind explains it.
+ * The map of a child. A pattern shared by sounds of one kind is named as that kind; a single sound only where no kind
+ * explains it.
  * @example soundMap(addCells(all)).patterns[0]?.name // '/r/ after another consonant'
  */
 export function soundMap(table: Cells): SoundMap {
@@ -219,7 +230,8 @@ export function soundMap(table: Cells): SoundMap {
     found.push(claim);
   }
   const slipping = new Set(found.flatMap((f) => (f.kind ? [] : f.cells)));
-  // A kind is named where two of its sounds or more have a part in it, or where it is about one sound alone; the most surely seen first.
+  // A kind is named where two of its sounds or more have a part in it, or where it is about one sound alone; the most
+  // surely seen first.
   const told: Claim[] = [];
   for (const claim of found.filter((f) => f.kind)) {
     const share = claim.cells.filter((c) => c.asked > c.held);
@@ -236,8 +248,8 @@ export function soundMap(table: Cells): SoundMap {
       const known = posteriorOf([{ right: asked - missed, wrong: missed, guess: 0 }]);
       const slips = of.some((c) => slipping.has(c) || (explained.has(c) && (c.asked - c.held) * 2 >= c.asked));
       return {
-        ipa: of[0]!.ipa,
-        spot: of[0]!.spot,
+        ipa: sure(of[0]).ipa,
+        spot: sure(of[0]).spot,
         asked,
         held: asked - missed,
         low: known.quantile(0.05),

@@ -3,6 +3,7 @@ import { marksOf } from '../games/item';
 import { words } from '../testing/bank';
 import { makingOf } from '../phonology/sounds';
 import { seeded, shuffle, type Random } from '../random';
+import { sure } from '../sure';
 import { atLeast } from './luck';
 import { habitsIn, heardOf, soundRows, type Habit, type Heard } from './sound-record';
 
@@ -28,7 +29,9 @@ describe('luck', () => {
   });
 });
 
-/** What a made-up child does to a word it takes apart, sound by sound: chunks of IPA. Each habit comes with a chance. */
+/**
+ * What a made-up child does to a word it takes apart, sound by sound: chunks of IPA. Each habit comes with a chance.
+ */
 interface Child {
   readonly swap?: readonly [string, string];
   readonly opening?: true;
@@ -53,9 +56,9 @@ function sitting(child: Child, seed: number, answers = 40): Heard[] {
   const random: Random = seeded(seed);
   const does = (): boolean => random() < child.habit;
   const about = child.swap
-    ? pool.filter((w) => w.sounds.some((s) => s.ipa === child.swap![0]))
+    ? pool.filter((w) => w.sounds.some((s) => s.ipa === sure(child.swap)[0]))
     : child.opening
-      ? pool.filter((w) => marksOf(w)[1]!.close)
+      ? pool.filter((w) => sure(marksOf(w)[1]).close)
       : [];
   // An adult who plays for a sound, or for clusters, takes words that have it, one in three.
   const set = [...shuffle(about, random).slice(0, 14), ...shuffle(pool, random)].slice(0, answers);
@@ -65,10 +68,10 @@ function sitting(child: Child, seed: number, answers = 40): Heard[] {
     const drop = (at: number): void => {
       chunks = chunks.filter((_, i) => i !== at);
     };
-    if (child.swap) chunks = chunks.map((c) => (c[0] === child.swap![0] && does() ? [child.swap![1]] : c));
-    if (child.uh && does()) chunks = chunks.map((c) => (makingOf(c[0]!) === 'vowel' ? c : [...c, 'ə']));
+    if (child.swap) chunks = chunks.map((c) => (c[0] === sure(child.swap)[0] && does() ? [sure(child.swap)[1]] : c));
+    if (child.uh && does()) chunks = chunks.map((c) => (makingOf(sure(c[0])) === 'vowel' ? c : [...c, 'ə']));
     if (child.rime && does()) chunks = [...chunks.slice(0, -2), chunks.slice(-2).flat()];
-    if (child.last && makingOf(asked.at(-1)!.ipa) !== 'vowel' && !asked.at(-1)!.close && does())
+    if (child.last && makingOf(sure(asked.at(-1)).ipa) !== 'vowel' && !sure(asked.at(-1)).close && does())
       drop(chunks.length - 1);
     const opening = asked.findIndex((a, i) => a.close && i === 1);
     if (child.opening && opening > 0 && does()) drop(opening);
@@ -120,9 +123,9 @@ describe('habits of a made-up child, after 40 answers', () => {
 test('which sounds hold, by place: the r of frog and drum, lost both times', () => {
   const byWord = new Map(words().map((w) => [w.word, marksOf(w)]));
   const rows = soundRows([
-    heardOf(byWord.get('frog')!, [['f'], ['ɒ'], ['ɡ']], { apart: true }),
-    heardOf(byWord.get('drum')!, [['d'], ['ʌ'], ['m']], { apart: true }),
-    heardOf(byWord.get('red')!, [['r'], ['e'], ['d']], { apart: true }),
+    heardOf(sure(byWord.get('frog')), [['f'], ['ɒ'], ['ɡ']], { apart: true }),
+    heardOf(sure(byWord.get('drum')), [['d'], ['ʌ'], ['m']], { apart: true }),
+    heardOf(sure(byWord.get('red')), [['r'], ['e'], ['d']], { apart: true }),
   ]);
   expect(rows.filter((r) => r.ipa === 'r')).toEqual([
     { ipa: 'r', place: 'middle', cluster: 'opening', asked: 2, held: 0 },

@@ -1,10 +1,11 @@
 import { analyse, whereOf, type Analysis, type Asked, type Cluster, type Fault, type Place } from '../answers/analyse';
 import { groupBy } from '../group-by';
+import { sure } from '../sure';
 import { atLeast } from './luck';
 
 /**
- * What became of single sounds over many answers: which hold, which slip, where in the word, and which slips come so often
- * that they are a habit and no accident.
+ * What became of single sounds over many answers: which hold, which slip, where in the word, and which slips come so
+ * often that they are a habit and no accident.
  */
 
 /** An answer that was judged sound by sound. */
@@ -25,7 +26,16 @@ export interface SoundRow {
 
 /** How often each sound was asked for in each place, and how often it was there. */
 export function soundRows(answers: readonly Heard[]): SoundRow[] {
-  const rows = new Map<string, { ipa: string; place: Place; cluster: Cluster; asked: number; held: number }>();
+  const rows = new Map<
+    string,
+    {
+      ipa: string;
+      place: Place;
+      cluster: Cluster;
+      asked: number;
+      held: number;
+    }
+  >();
   for (const { asked, analysis } of answers) {
     asked.forEach(({ ipa }, at) => {
       const where = whereOf(asked, at);
@@ -82,7 +92,7 @@ function chancesOf({ asked, apart }: Heard): Event[] {
   asked.forEach(({ ipa }, at) => {
     const { cluster, place } = whereOf(asked, at);
     out.push(event('swaps', ipa), event('loses', ipa));
-    if (cluster === 'opening' && asked[at]!.close) out.push(event('loses-from-opening'));
+    if (cluster === 'opening' && sure(asked[at]).close) out.push(event('loses-from-opening'));
     if (cluster === 'closing' && asked[at + 1]?.close) out.push(event('loses-from-closing'));
     if (place === 'last' && !cluster) out.push(event('loses-last'));
     if (place === 'first' && !cluster) out.push(event('loses-first'));
@@ -97,7 +107,7 @@ function chancesOf({ asked, apart }: Heard): Event[] {
 
 /** What did happen, under every name that it can have. */
 function happenings({ asked, analysis, apart }: Heard): Event[] {
-  const at = (fault: Fault): string => asked[Math.min(fault.at, asked.length - 1)]!.ipa;
+  const at = (fault: Fault): string => sure(asked[Math.min(fault.at, asked.length - 1)]).ipa;
   const out = analysis.faults.flatMap((fault): Event[] => {
     switch (fault.kind) {
       case 'swapped':
@@ -105,7 +115,7 @@ function happenings({ asked, analysis, apart }: Heard): Event[] {
       case 'omitted':
         return [
           event('loses', at(fault)),
-          ...(fault.cluster === 'opening' && asked[fault.at]!.close ? [event('loses-from-opening')] : []),
+          ...(fault.cluster === 'opening' && sure(asked[fault.at]).close ? [event('loses-from-opening')] : []),
           ...(fault.cluster === 'closing' && asked[fault.at + 1]?.close ? [event('loses-from-closing')] : []),
           ...(fault.place === 'last' && !fault.cluster ? [event('loses-last')] : []),
           ...(fault.place === 'first' && !fault.cluster ? [event('loses-first')] : []),
@@ -138,14 +148,14 @@ const FEWEST = 4;
 const SURE = 0.01;
 
 /**
- * The slips that come more often than accident explains (exact binomial, the doubt shared between all that were looked for).
- * A habit of one sound that a wider habit explains is not told twice.
+ * The slips that come more often than accident explains (exact binomial, the doubt shared between all that were looked
+ * for). A habit of one sound that a wider habit explains is not told twice.
  */
 export function habitsIn(answers: readonly Heard[]): Habit[] {
   const chances = groupBy(answers.flatMap(chancesOf), nameOf);
   const happened = [...groupBy(answers.flatMap(happenings), nameOf)];
   const found = happened.flatMap(([, events]): Habit[] => {
-    const { kind, sound, says } = events[0]!;
+    const { kind, sound, says } = sure(events[0]);
     const n = chances.get(nameOf({ kind, sound, says: null }))?.length ?? 0;
     const times = Math.min(events.length, n);
     const looked = Math.max(1, [...chances.values()].filter((c) => c.length >= FEWEST).length);

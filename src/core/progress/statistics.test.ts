@@ -5,8 +5,10 @@ import { agreement, kappaWord } from './agreement';
 import { atLeast, atLeastMixed } from './luck';
 import { posteriorOf } from './posterior';
 import { oneIn } from './why';
+import { sure } from '../sure';
 
-// jStat 1.9, a general-purpose statistics library of the npm registry, is the reference for tails, quantiles and normal values.
+// jStat 1.9, a general-purpose statistics library of the npm registry, is the reference for tails, quantiles and
+// normal values.
 const CASES = [
   [0, 0],
   [1, 0],
@@ -44,7 +46,7 @@ describe('posterior of a rate', () => {
     const density = xs.map((r) => (g + (1 - g) * r) ** right * ((1 - g) * (1 - r)) ** wrong);
     const all = density.reduce((a, b) => a + b, 0);
     expect(posteriorOf([{ right, wrong, guess: g }]).above(0.65)).toBeCloseTo(
-      density.reduce((sum, d, i) => sum + (xs[i]! >= 0.65 ? d : 0), 0) / all,
+      density.reduce((sum, d, i) => sum + (sure(xs[i]) >= 0.65 ? d : 0), 0) / all,
       3,
     );
   });
@@ -108,7 +110,8 @@ const pairs = (table: readonly (readonly number[])[]): [string, string][] =>
   );
 
 describe('two adults', () => {
-  // The worked example of many textbooks and of the article on Cohen’s kappa in Wikipedia (50 proposals, two readers), from memory.
+  // The worked example of many textbooks and of the article on Cohen’s kappa in Wikipedia (50 proposals, two readers),
+  // from memory.
   test('20 and 15 alike, 5 and 10 apart: kappa 0.4', () => {
     const a = agreement(
       pairs([
@@ -119,7 +122,7 @@ describe('two adults', () => {
     expect(a).toMatchObject({ answers: 50, alike: 0.7 });
     expect(a.kappa).toBeCloseTo(0.4, 10);
     // Standard error by hand: √(0.7·0.3 / (50·0.25)); 1.96 from the normal table.
-    expect(a.interval![0]).toBeCloseTo(0.4 - jStat.normal.inv(0.975, 0, 1) * Math.sqrt(0.21 / 12.5), 2);
+    expect(sure(a.interval)[0]).toBeCloseTo(0.4 - jStat.normal.inv(0.975, 0, 1) * Math.sqrt(0.21 / 12.5), 2);
     expect(kappaWord(0.4)).toBe('moderate');
   });
   // From the same article: equal agreement, other margins, other kappa.

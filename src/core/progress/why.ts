@@ -18,7 +18,10 @@ export function oneIn(chance: number): string {
 /** Luck worth telling: it explains the answers well enough to matter. */
 export const LUCKY = 0.05;
 
-/** The sentence on luck, or null where luck explains little. Example: five of six on a yes/no game happens by luck about one time in nine. */
+/**
+ * The sentence on luck, or null where luck explains little. Example: five of six on a yes/no game happens by luck
+ * about one time in nine.
+ */
 export function luckSentence({ luck }: Pick<RungEvidence, 'luck'>): string | null {
   if (!luck || luck.of < 3 || luck.right * 2 < luck.of || luck.chance < LUCKY) return null;
   const words = `${inWords(luck.right)} of ${inWords(luck.of)}`;

@@ -7,8 +7,8 @@ interface RoundRan {
 }
 
 /**
- * How an answer stands as evidence. How the round ran decides, not the adult: what was modelled, or said by everyone, for
- * this item in this round before the answer makes it one after a model.
+ * How an answer stands as evidence. How the round ran decides, not the adult: what was modelled, or said by everyone,
+ * for this item in this round before the answer makes it one after a model.
  *
  * @param before entries of the session; those after the answer are passed over
  * @example standingOf({ ...answer, childId: null }, { model: null, way: 'individual' }, []) // 'in-chorus'

@@ -21,7 +21,10 @@ export interface HomePage {
   readonly close: string;
 }
 
-/** What each family is, in words for families, and what to do with it on the way home. Ours; no child is named and nothing is scored. */
+/**
+ * What each family is, in words for families, and what to do with it on the way home. Ours; no child is named and
+ * nothing is scored.
+ */
 export const AT_HOME: Readonly<Record<FamilyId, { readonly played: string; readonly tries: string }>> = {
   words: {
     played: 'We counted the words of a sentence, one pebble for each.',
@@ -77,7 +80,8 @@ const CLOSE =
 
 /**
  * The page for families: what we played, a few words to try, how to say their sounds short. No names and no scores.
- * @example homePage({ families: ['blending'], words: [{ word: 'sun', sounds: ['s', 'ʌ', 'n'] }], accent }).words[0].apart // 's · u · n'
+ * @example homePage({ families: ['blending'], words: [{ word: 'sun', sounds: ['s', 'ʌ', 'n'] }], accent
+ * }).words[0].apart // 's · u · n'
  */
 export function homePage({
   families,

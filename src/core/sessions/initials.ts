@@ -1,6 +1,6 @@
 /**
- * Names as they stand on a screen that others can see: as few first letters as tell the children apart, and a number where
- * none do.
+ * Names as they stand on a screen that others can see: as few first letters as tell the children apart, and a number
+ * where none do.
  * @example initialsOf(['Wren', 'Kofi', 'Kai']) // ['W', 'Ko', 'Ka']
  */
 export function initialsOf(names: readonly string[]): string[] {

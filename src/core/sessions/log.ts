@@ -67,17 +67,37 @@ export type Entry =
   /** On to another round, or back to one. */
   | (Stamp & { readonly kind: 'round'; readonly round: number })
   /** A word of a hunt, or a part of a story, ticked or taken back. */
-  | (Stamp & { readonly kind: 'tick'; readonly turn: number; readonly word: string; readonly on: boolean })
-  | (Stamp & { readonly kind: 'swap'; readonly turn: number; readonly from: string; readonly to: string })
+  | (Stamp & {
+      readonly kind: 'tick';
+      readonly turn: number;
+      readonly word: string;
+      readonly on: boolean;
+    })
+  | (Stamp & {
+      readonly kind: 'swap';
+      readonly turn: number;
+      readonly from: string;
+      readonly to: string;
+    })
   | (Stamp & { readonly kind: 'pass'; readonly turn: number; readonly childId: string })
   | (Stamp & { readonly kind: 'choose'; readonly turn: number; readonly childId: string | null })
   | (Stamp & { readonly kind: 'away'; readonly childId: string; readonly away: boolean })
   /** A child who came late. */
   | (Stamp & { readonly kind: 'arrive'; readonly childId: string })
   /** The adult, or everyone, said the answer of this item. */
-  | (Stamp & { readonly kind: 'said'; readonly turn: number; readonly word: string; readonly as: SaidAs })
+  | (Stamp & {
+      readonly kind: 'said';
+      readonly turn: number;
+      readonly word: string;
+      readonly as: SaidAs;
+    })
   /** An easier item for this child, now. */
-  | (Stamp & { readonly kind: 'ease'; readonly turn: number; readonly childId: string; readonly word: string })
+  | (Stamp & {
+      readonly kind: 'ease';
+      readonly turn: number;
+      readonly childId: string;
+      readonly word: string;
+    })
   /** Enough for this child in this round. */
   | (Stamp & { readonly kind: 'rest'; readonly round: number; readonly childId: string })
   | (Stamp & { readonly kind: 'more'; readonly turns: number; readonly round?: number })

@@ -1,4 +1,7 @@
-/** How long it takes to say a thing, so that the time to mark begins when the adult has done. Common practice, no source. */
+/**
+ * How long it takes to say a thing, so that the time to mark begins when the adult has done. Common practice, no
+ * source.
+ */
 const SYLLABLE_MS = 260;
 const PAUSE_MS = 250;
 

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { OUTCOMES } from '../answers/outcome';
+import { sure } from '../sure';
 import { mergeLogs, ROUND_STRIDE, type AnswerEntry, type Entry } from './log';
 import { replay, wordOfTurn, type SessionPlan } from './replay';
 import { slippedSounds, tally } from './summary';
@@ -66,7 +67,7 @@ describe('replay', () => {
     ];
     expect(replay(plan, log)).toMatchObject({ childId: 'b', word: 'net' });
     const marked = [...log, answer(0, 'b', 'net')];
-    expect(replay(plan, [...marked, entry({ kind: 'undo', answerId: marked.at(-1)!.id })])).toMatchObject({
+    expect(replay(plan, [...marked, entry({ kind: 'undo', answerId: sure(marked.at(-1)).id })])).toMatchObject({
       turn: 0,
       childId: 'b',
       word: 'net',
@@ -149,7 +150,7 @@ describe('rounds', () => {
       answer(1000, 'a', 'a b'),
       answer(1001, 'b', 'b c'),
     ];
-    const last = replay(two, log).last!;
+    const last = sure(replay(two, log).last);
     expect(replay(two, [...log, entry({ kind: 'undo', answerId: last.id })])).toMatchObject({
       round: 1,
       turn: 1001,
@@ -158,7 +159,7 @@ describe('rounds', () => {
       done: 1,
     });
     const early = [...through([entry({ kind: 'modelled', round: 0 })]), entry({ kind: 'round', round: 1 })];
-    expect(replay(two, [...early, entry({ kind: 'undo', answerId: replay(two, early).last!.id })])).toMatchObject({
+    expect(replay(two, [...early, entry({ kind: 'undo', answerId: sure(replay(two, early).last).id })])).toMatchObject({
       round: 0,
       phase: 'turn',
       word: 'map',
@@ -185,7 +186,7 @@ describe('turns are fair', () => {
         const present = Array.from({ length: children }, (_, i) => `c${i}`);
         const given: { childId: string; outcome: 'on-own' }[] = [];
         for (let i = 0; i < turns; i += 1)
-          given.push({ childId: nextChild(present, given, new Set())!, outcome: 'on-own' });
+          given.push({ childId: sure(nextChild(present, given, new Set())), outcome: 'on-own' });
         const counts = present.map((c) => given.filter((g) => g.childId === c).length);
         expect(Math.max(...counts) - Math.min(...counts)).toBeLessThanOrEqual(1);
         given.forEach((g, i) => expect(g.childId).not.toBe(given[i - 1]?.childId));

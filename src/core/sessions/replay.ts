@@ -1,5 +1,6 @@
 import { ROUND_STRIDE, roundOf, type AnswerEntry, type Entry } from './log';
 import { KIND_STOP, notManaged } from '../answers/outcome';
+import { sure } from '../sure';
 import type { Way } from './running-order';
 import { standingAnswers } from './standing';
 import { nextChild } from './turns';
@@ -63,7 +64,7 @@ export function wordOfTurn(
   turn: number,
   swaps: ReadonlyMap<string, string>,
 ): string {
-  const plain = words[(turn + (inOrder ? 0 : Math.floor(turn / words.length))) % words.length]!;
+  const plain = sure(words[(turn + (inOrder ? 0 : Math.floor(turn / words.length))) % words.length]);
   return swaps.get(plain) ?? plain;
 }
 
@@ -179,7 +180,7 @@ export function replay(plan: SessionPlan, log: readonly Entry[]): SessionState {
   }
 
   const round = Math.min(at, plan.rounds.length - 1);
-  const here = plan.rounds[round]!;
+  const here = sure(plan.rounds[round]);
   const answers = [...standing.values()].sort((a, b) => a.turn - b.turn);
   let done = 0;
   while (standing.has(round * ROUND_STRIDE + done)) done += 1;
@@ -266,8 +267,8 @@ interface CheckTurn {
 }
 
 /**
- * A check-in: every child gets the same items in the same order, one child after the other, and stops kindly after three in a
- * row that were not managed. A slip of the adult does not use an item up.
+ * A check-in: every child gets the same items in the same order, one child after the other, and stops kindly after
+ * three in a row that were not managed. A slip of the adult does not use an item up.
  */
 function checkTurn(
   { words }: RoundPlan,
@@ -292,6 +293,6 @@ function checkTurn(
     childId,
     left,
     over: childId === null,
-    word: words[childId === null ? 0 : words.length - leftOf(childId)] ?? words[0]!,
+    word: words[childId === null ? 0 : words.length - leftOf(childId)] ?? sure(words[0]),
   };
 }

@@ -6,6 +6,7 @@ import { find, COUNTS } from '../lexicon/find';
 import { indexWords } from '../lexicon/word-index';
 import { material } from '../testing/bank';
 import { MAIN_ACCENTS, type AccentId } from '../phonology/accents';
+import { sure } from '../sure';
 import {
   fitOf,
   learnedPace,
@@ -173,8 +174,7 @@ describe.each(MAIN_ACCENTS.map((a) => a.id as AccentId))('one sound, one set (%s
       for (const sound of [undefined, ...served(count)]) {
         const plan = makePlan(of, wish({ shape: 'blend-segment', count, sound, minutes: 10 }));
         const words = (task: string): string[] =>
-          plan.rounds
-            .find((r) => r.task === task)!
+          sure(plan.rounds.find((r) => r.task === task))
             .items.map((i) => i.key)
             .sort();
         expect(words('segmenting'), `${count} /${sound ?? ''}/ ${accent}`).toEqual(words('blending'));

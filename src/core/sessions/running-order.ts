@@ -1,4 +1,5 @@
 import type { SoundPair } from '../phonology/articulation';
+import { sure } from '../sure';
 import { turnsFor } from './turns';
 
 /** What a round is for. */
@@ -11,7 +12,10 @@ export const ROLE_WORDS: Readonly<Record<RoundRole, string>> = {
   close: 'Close',
 };
 
-/** Who answers: one child after the other, everyone at once, who wants to, a child asked by a partner; or a check-in, the same items for each. */
+/**
+ * Who answers: one child after the other, everyone at once, who wants to, a child asked by a partner; or a check-in,
+ * the same items for each.
+ */
 export const WAYS = ['individual', 'together', 'volunteers', 'pairs', 'check'] as const;
 export type Way = (typeof WAYS)[number];
 export const WAY_WORDS: Readonly<Record<Way, string>> = {
@@ -85,7 +89,12 @@ export const roundSeconds = (round: Pick<PlannedRound, 'items' | 'way'>, childre
   round.items.length ? MODEL_SECONDS + turnsOf(round, children) * pace : 0;
 
 export type Advice =
-  | { readonly kind: 'drop-items'; readonly round: string; readonly keys: readonly string[]; readonly saves: number }
+  | {
+      readonly kind: 'drop-items';
+      readonly round: string;
+      readonly keys: readonly string[];
+      readonly saves: number;
+    }
   | { readonly kind: 'together'; readonly round: string; readonly saves: number }
   | { readonly kind: 'drop-round'; readonly round: string; readonly saves: number };
 
@@ -141,7 +150,7 @@ export function fitOf(plan: Pick<Plan, 'minutes' | 'rounds'>, children: number, 
       out.push({ kind: 'together', round: round.id, saves: (turns - 3) * pace });
     }
     if (plan.rounds.length > 1 && round.role !== 'focus')
-      out.push({ kind: 'drop-round', round: round.id, saves: each[i]! });
+      out.push({ kind: 'drop-round', round: round.id, saves: sure(each[i]) });
     return out;
   });
   return {
@@ -194,5 +203,5 @@ const PACE_TURNS = 8;
  */
 export function learnedPace(gaps: readonly number[], starting: number): number {
   const usual = gaps.filter((s) => s > 0 && s <= 120).sort((a, b) => a - b);
-  return usual.length < PACE_TURNS ? starting : Math.round(usual[Math.floor(usual.length / 2)]!);
+  return usual.length < PACE_TURNS ? starting : Math.round(sure(usual[Math.floor(usual.length / 2)]));
 }

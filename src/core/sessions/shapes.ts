@@ -6,6 +6,7 @@ import { stepOf, taskOf } from '../games';
 import type { Material } from '../games/material';
 import { readKey } from '../games/spec';
 import { FAMILY_NAMES, type FamilyId } from '../games/task';
+import { sure } from '../sure';
 import { fitOf, TOGETHER_ITEMS, type Plan, type PlannedRound, type RoundRole, type Way } from './running-order';
 import { setSizeFor } from './turns';
 
@@ -203,12 +204,13 @@ const enough = (task: string, step: string, sound: string | undefined, material:
   headsOf(taskOf(task), stepOf(taskOf(task), step), material).filter((w) => holds(w, sound)).length >= 4;
 const canSort = (sound: string | undefined, material: Material): boolean =>
   sound === undefined ||
-  headsOf(taskOf('sort'), stepOf(taskOf('sort'), 'far'), material).filter((w) => w.sounds[0]!.ipa === sound).length >=
-    3;
+  headsOf(taskOf('sort'), stepOf(taskOf('sort'), 'far'), material).filter((w) => sure(w.sounds[0]).ipa === sound)
+    .length >= 3;
 
 /**
  * A complete running order at once: rounds with items, spares and models, cut to the minutes there are.
- * @example makePlan(material, { shape: 'focus', task: 'first-sound', step: 'hold', count: 3, minutes: 8, children: 6, seed: 1, paceOf }).rounds.length // 4
+ * @example makePlan(material, { shape: 'focus', task: 'first-sound', step: 'hold', count: 3, minutes: 8, children: 6,
+ * seed: 1, paceOf }).rounds.length // 4
  */
 export function makePlan(material: Material, request: PlanRequest): Plan {
   const rounds: PlannedRound[] = [];

@@ -1,7 +1,8 @@
 /**
- * Ids and times of a device whose clock may be wrong, or be put right in mid-session. The server's answers tell how far off it
- * is; no entry ever sorts before one made here earlier, or before one this device has seen (a hybrid logical clock: Kulkarni
- * and others 2014, from memory). Ids are UUID v7 (RFC 9562): the first 48 bits are the milliseconds.
+ * Ids and times of a device whose clock may be wrong, or be put right in mid-session. The server's answers tell how
+ * far off it is; no entry ever sorts before one made here earlier, or before one this device has seen (a hybrid
+ * logical clock: Kulkarni and others 2014, from memory). Ids are UUID v7 (RFC 9562): the first 48 bits are the
+ * milliseconds.
  */
 export interface Stamps {
   /** A new id and the time it stands for, from the device's clock now. */

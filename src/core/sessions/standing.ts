@@ -17,8 +17,8 @@ export interface Standing<A> {
 }
 
 /**
- * Which answers of a session stand: not undone, not superseded, and the latest of each turn (of each child, where a child
- * differed from the others).
+ * Which answers of a session stand: not undone, not superseded, and the latest of each turn (of each child, where a
+ * child differed from the others).
  *
  * @param answers in the order of their ids
  * @param undone ids of answers taken back

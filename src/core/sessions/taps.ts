@@ -1,8 +1,9 @@
 import type { Entry } from './log';
 
 /**
- * Taps each answer took: the mark itself, and every tap that belongs to it (help noted before or after, the child chosen, another
- * word, sounds tapped on the pad). What the adult taps to model, to beat out or to go on is no part of an answer.
+ * Taps each answer took: the mark itself, and every tap that belongs to it (help noted before or after, the child
+ * chosen, another word, sounds tapped on the pad). What the adult taps to model, to beat out or to go on is no part of
+ * an answer.
  *
  * @param log of one session, in order
  * @param likely whether what was said stood among the chips of its item; else it was put together on the pad

@@ -1,3 +1,4 @@
+import { sure } from '../sure';
 /** Time to mark of one child, in milliseconds. */
 export interface ThinkTimes {
   readonly childId: string;
@@ -23,8 +24,9 @@ export function thinkTimes(
     .map(([childId, times]) => {
       const sorted = [...times].sort((a, b) => a - b);
       const half = sorted.length / 2;
-      const middle = sorted.length % 2 ? sorted[Math.floor(half)]! : (sorted[half - 1]! + sorted[half]!) / 2;
-      return { childId, answers: sorted.length, middle, longest: sorted.at(-1)! };
+      const middle =
+        sorted.length % 2 ? sure(sorted[Math.floor(half)]) : (sure(sorted[half - 1]) + sure(sorted[half])) / 2;
+      return { childId, answers: sorted.length, middle, longest: sure(sorted.at(-1)) };
     })
     .sort((a, b) => a.middle - b.middle);
 }

@@ -1,10 +1,12 @@
 import type { AnswerEntry } from './log';
+import { sure } from '../sure';
 
 /**
  * Whose turn is next: fewest turns first, then list order; never the same child twice running while another is
  * here; a child who passed waits for the others. `null` where nobody is here: everyone answers together.
  * An answer that does not count does not use up a turn.
- * @param ahead turns to count beside those given: who comes late joins in where the others are, and is not asked five times running
+ * @param ahead turns to count beside those given: who comes late joins in where the others are, and is not asked five
+ * times running
  *
  * @example nextChild(['a', 'b'], [], new Set()) // 'a'
  */
@@ -16,10 +18,10 @@ export function nextChild(
 ): string | null {
   const turns = new Map(present.map((id) => [id, ahead.get(id) ?? 0]));
   for (const { childId, outcome } of answers) {
-    if (childId && turns.has(childId) && outcome !== 'does-not-count') turns.set(childId, turns.get(childId)! + 1);
+    if (childId && turns.has(childId) && outcome !== 'does-not-count') turns.set(childId, sure(turns.get(childId)) + 1);
   }
   const justHad = answers.at(-1)?.childId;
-  const ranked = [...present].sort((a, b) => turns.get(a)! - turns.get(b)!);
+  const ranked = [...present].sort((a, b) => sure(turns.get(a)) - sure(turns.get(b)));
   return (
     ranked.find((id) => id !== justHad && !passed.has(id)) ??
     ranked.find((id) => !passed.has(id)) ??

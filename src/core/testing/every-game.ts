@@ -8,6 +8,7 @@ import { TASKS } from '../games';
 import type { Item } from '../games/item';
 import { readKey } from '../games/spec';
 import type { Step, Task } from '../games/task';
+import { sure } from '../sure';
 import { JUDGES } from './rejudge';
 
 const SEEDS = 200;
@@ -21,7 +22,7 @@ const judgedOnce = new Set<string>();
 function fault(items: readonly Item[], task: Task, step: Step, accent: AccentId): string | null {
   const rude = material(accent).guard;
   for (const item of items) {
-    const wrong = JUDGES[task.id]!(item, step, accent);
+    const wrong = sure(JUDGES[task.id])(item, step, accent);
     if (wrong) return `“${item.key}”: ${wrong}`;
     const said = [
       item.words.map((w) => w.marks.map((m) => m.ipa)),
@@ -47,7 +48,7 @@ function fault(items: readonly Item[], task: Task, step: Step, accent: AccentId)
       return `“${item.key}”: a choice is marked the wrong way`;
     if (/\{\w+\}/.test(item.say)) return `“${item.key}” leaves a slot open: ${item.say}`;
   }
-  if (items.some((item, i) => i > 0 && !task.inOrder && item.difficulty < items[i - 1]!.difficulty))
+  if (items.some((item, i) => i > 0 && !task.inOrder && item.difficulty < sure(items[i - 1]).difficulty))
     return 'not from easy to hard';
   const names = items.flatMap((item) => readKey(item.key).words);
   if (!CHAINED.has(task.id) && new Set(names).size !== names.length) return `a word twice: ${names.join(' ')}`;
@@ -61,8 +62,8 @@ function fault(items: readonly Item[], task: Task, step: Step, accent: AccentId)
   return null;
 }
 
-// Two hundred seeded sets of every task and step in every accent, each item judged again from the transcription lines alone
-// (testing/rejudge); a failure says which seed makes it again.
+// Two hundred seeded sets of every task and step in every accent, each item judged again from the transcription lines
+// alone (testing/rejudge); a failure says which seed makes it again.
 export const judgeEveryGame = (accent: AccentId): unknown =>
   describe(`every game, judged a second time (${accent})`, () => {
     test.each(TASKS.map((task) => [task.id, task] as const))(

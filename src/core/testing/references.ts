@@ -3,6 +3,7 @@ import { phonemize } from 'phonemizer';
 import type { AccentId } from '../phonology/accents';
 import { ipaOfPhone, readingsOf } from '../phonology/arpabet';
 import { CONSONANT_IPA } from '../phonology/keys';
+import { sure } from '../sure';
 
 /**
  * The two outside references every entry is compared with, used by tests alone:
@@ -98,7 +99,7 @@ const SYMBOLS = [
 function cut(ipa: string): string[] {
   const out: string[] = [];
   for (let rest = ipa; rest;) {
-    const symbol = SYMBOLS.find((s) => rest.startsWith(s)) ?? rest[0]!;
+    const symbol = SYMBOLS.find((s) => rest.startsWith(s)) ?? sure(rest[0]);
     if (symbol !== '|') out.push(symbol);
     rest = rest.slice(symbol.length);
   }
@@ -123,7 +124,7 @@ const cache = new Map<string, Promise<string[]>>();
 const spoken = (word: string, voice: string): Promise<string[]> => {
   const key = `${voice}/${word}`;
   if (!cache.has(key)) cache.set(key, phonemize(word, voice) as Promise<string[]>);
-  return cache.get(key)!;
+  return sure(cache.get(key));
 };
 
 type Fold = (sounds: string) => string;
@@ -173,7 +174,10 @@ const foldNorthern: Fold = (sounds) =>
     .replace(/ɪ n( z)?$/, 'ɪ ŋ$1')
     .replace(/ŋ ɡ (?=ə$|ɪ ŋ$)/g, 'ŋ ');
 
-/** The Scottish voice: weak ɜ is ə r, FIR is ə r, `ɪ r` may be NEAR, final ʌ is commA, PRICE without its r, NURSE and CURE with two. */
+/**
+ * The Scottish voice: weak ɜ is ə r, FIR is ə r, `ɪ r` may be NEAR, final ʌ is commA, PRICE without its r, NURSE and
+ * CURE with two.
+ */
 const foldScottishVoice: Fold = (sounds) =>
   sounds
     .replace(/ɜ/g, 'ə r')

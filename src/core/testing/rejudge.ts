@@ -3,6 +3,7 @@ import { accentOf, realiseSegments, type AccentId } from '../phonology/accents';
 import { parseTranscription } from '../phonology/transcription';
 import type { Item } from '../games/item';
 import type { Step } from '../games/task';
+import { sure } from '../sure';
 
 /**
  * A second opinion on every item, worked out from the transcription lines of the word bank and nothing that generators
@@ -62,13 +63,13 @@ export function hear(word: string, accent: AccentId): Heard | undefined {
   // The last vowel that is stressed at all; a word of one beat has one.
   let from = -1;
   sounds.forEach((s, i) => {
-    if (s.vowel && (segments[s.segment]!.stress !== 'none' || new Set(segments.map((x) => x.syllable)).size === 1))
+    if (s.vowel && (sure(segments[s.segment]).stress !== 'none' || new Set(segments.map((x) => x.syllable)).size === 1))
       from = i;
   });
   if (from < 0) from = vowel.indexOf(true);
-  while (from > 0 && vowel[from - 1] && sounds[from - 1]!.syllable === sounds[from]!.syllable) from -= 1;
+  while (from > 0 && vowel[from - 1] && sure(sounds[from - 1]).syllable === sure(sounds[from]).syllable) from -= 1;
   let start = from;
-  while (start > 0 && !vowel[start - 1] && sounds[start - 1]!.syllable === sounds[from]!.syllable) start -= 1;
+  while (start > 0 && !vowel[start - 1] && sure(sounds[start - 1]).syllable === sure(sounds[from]).syllable) start -= 1;
   const made: Heard = {
     ipa,
     vowel,
@@ -88,19 +89,20 @@ const same = (a: readonly string[], b: readonly string[]): boolean => a.join(' '
 const wordOfSounds = new Map<AccentId, Set<string>>();
 function isWord(ipa: readonly string[], accent: AccentId): boolean {
   if (!wordOfSounds.has(accent))
-    wordOfSounds.set(accent, new Set([...raws.keys()].map((w) => hear(w, accent)!.ipa.join(' '))));
-  return wordOfSounds.get(accent)!.has(ipa.join(' '));
+    wordOfSounds.set(accent, new Set([...raws.keys()].map((w) => sure(hear(w, accent)).ipa.join(' '))));
+  return sure(wordOfSounds.get(accent)).has(ipa.join(' '));
 }
 
 type Judge = (item: Item, step: Step, accent: AccentId) => string | null;
 const all = (...faults: (readonly [boolean, string])[]): string | null => faults.find(([holds]) => !holds)?.[1] ?? null;
-const heads = (item: Item, accent: AccentId): Heard[] => item.words.map((w) => hear(w.word, accent)!);
-const chosen = (item: Item): string => (item.judged.by === 'choice' ? item.judged.choices[item.judged.right]! : '');
+const heads = (item: Item, accent: AccentId): Heard[] => item.words.map((w) => sure(hear(w.word, accent)));
+const chosen = (item: Item): string =>
+  item.judged.by === 'choice' ? sure(item.judged.choices[item.judged.right]) : '';
 const sounds = (item: Item): readonly string[] => (item.judged.by === 'sounds' ? item.judged.sounds : []);
 const inStep = (n: number, step: Step): boolean =>
   step.count === undefined || (n >= step.count && n <= (step.most ?? step.count));
 /** Sounds the item names, from its key alone. */
-const named = (item: Item): string[] => [...item.key.matchAll(/\/([^/ ]+)\//g)].map((m) => m[1]!);
+const named = (item: Item): string[] => [...item.key.matchAll(/\/([^/ ]+)\//g)].map((m) => sure(m[1]));
 const placeNamed = (item: Item): number => Number(/@(\d+)/.exec(item.key)?.[1] ?? NaN);
 const apartBy = (a: readonly string[], b: readonly string[]): number =>
   a.length === b.length ? a.filter((x, i) => x !== b[i]).length : NaN;
@@ -118,7 +120,7 @@ const clustered = (h: Heard, at: number): boolean =>
 
 const rhymeFoil = (a: Heard, b: Heard, foil: string | undefined): boolean => {
   const coda = (h: Heard): string => h.rime.split(' ').slice(1).join(' ');
-  const vowel = (h: Heard): string => h.rime.split(' ')[0]!;
+  const vowel = (h: Heard): string => sure(h.rime.split(' ')[0]);
   if (foil === 'same-ends') return a.onset === b.onset && coda(a) === coda(b) && vowel(a) !== vowel(b);
   if (foil === 'same-vowel') return vowel(a) === vowel(b) && a.ipa[0] !== b.ipa[0] && a.rime !== b.rime;
   if (foil === 'same-start') return a.ipa[0] === b.ipa[0] && vowel(a) !== vowel(b);
@@ -145,36 +147,36 @@ const oddOne =
 const blend: Judge = (item, step, accent) => {
   const [h] = heads(item, accent);
   return all(
-    [same(sounds(item), h!.ipa), 'the answer is the word'],
+    [same(sounds(item), sure(h).ipa), 'the answer is the word'],
     [step.unit !== undefined || inStep(item.count, step), 'the number of sounds'],
-    [step.unit !== 'syllable' || h!.beats === 2, 'the number of beats'],
+    [step.unit !== 'syllable' || sure(h).beats === 2, 'the number of beats'],
   );
 };
 const whole: Judge = (item, _step, accent) =>
   all([
     same(
       item.marks.map((m) => m.ipa),
-      heads(item, accent)[0]!.ipa,
+      sure(heads(item, accent)[0]).ipa,
     ),
     'its sounds',
   ]);
 const sayAt =
   (at: (h: Heard) => number): Judge =>
   (item, _step, accent) => {
-    const h = heads(item, accent)[0]!;
-    return all([same(sounds(item), [h.ipa[at(h)]!]), 'the sound at that place']);
+    const h = sure(heads(item, accent)[0]);
+    return all([same(sounds(item), [sure(h.ipa[at(h)])]), 'the sound at that place']);
   };
 const changed: Judge = (item, step, accent) => {
   const [from, to] = heads(item, accent);
-  const n = apartBy(from!.ipa, to!.ipa);
-  const at = from!.ipa.findIndex((s, i) => s !== to!.ipa[i]);
+  const n = apartBy(sure(from).ipa, sure(to).ipa);
+  const at = sure(from).ipa.findIndex((s, i) => s !== sure(to).ipa[i]);
   const grown =
-    from!.ipa.length !== to!.ipa.length &&
+    sure(from).ipa.length !== sure(to).ipa.length &&
     longerBy(
-      from!.ipa.length < to!.ipa.length ? from!.ipa : to!.ipa,
-      from!.ipa.length < to!.ipa.length ? to!.ipa : from!.ipa,
+      sure(from).ipa.length < sure(to).ipa.length ? sure(from).ipa : sure(to).ipa,
+      sure(from).ipa.length < sure(to).ipa.length ? sure(to).ipa : sure(from).ipa,
     ).length > 0;
-  const last = from!.ipa.length - 1;
+  const last = sure(from).ipa.length - 1;
   const place =
     step.place === 'first'
       ? at === 0
@@ -188,14 +190,17 @@ const changed: Judge = (item, step, accent) => {
   return all(
     [n === 1 || (step.grow === true && grown), 'just one sound changed'],
     [n !== 1 || place, 'at the place of the step'],
-    [same(item.judged.by === 'sounds' ? sounds(item) : to!.ipa, to!.ipa), 'the answer is the new word'],
+    [same(item.judged.by === 'sounds' ? sounds(item) : sure(to).ipa, sure(to).ipa), 'the answer is the new word'],
   );
 };
 const backwards: Judge = (item, _step, accent) => {
   const [from, to] = heads(item, accent);
   return all(
-    [same([...from!.ipa].sort(), [...to!.ipa].sort()) && !same(from!.ipa, to!.ipa), 'the same sounds in another order'],
-    [same(sounds(item), to!.ipa), 'the answer is the new word'],
+    [
+      same([...sure(from).ipa].sort(), [...sure(to).ipa].sort()) && !same(sure(from).ipa, sure(to).ipa),
+      'the same sounds in another order',
+    ],
+    [same(sounds(item), sure(to).ipa), 'the answer is the new word'],
   );
 };
 const list: Judge = (item) => {
@@ -207,7 +212,7 @@ const list: Judge = (item) => {
   );
 };
 const beats: Judge = (item, step, accent) => {
-  const h = heads(item, accent)[0]!;
+  const h = sure(heads(item, accent)[0]);
   const n = item.judged.by === 'number' ? item.judged.right : item.judged.by === 'parts' ? item.judged.count : h.beats;
   return all([n === h.beats, 'the number of beats'], [inStep(h.beats, step), 'the beats of the step']);
 };
@@ -215,7 +220,7 @@ const beats: Judge = (item, step, accent) => {
 /** A judge for each task; a task without one fails the tests. */
 export const JUDGES: Readonly<Record<string, Judge>> = {
   'count-words': (item, step) => {
-    const n = raws.get(item.word)!.sentence.trim().split(/\s+/).length;
+    const n = sure(raws.get(item.word)).sentence.trim().split(/\s+/).length;
     return all(
       [item.judged.by === 'number' && item.judged.right === n, 'the number of words'],
       [inStep(n, step), 'the words of the step'],
@@ -225,11 +230,11 @@ export const JUDGES: Readonly<Record<string, Judge>> = {
   split: beats,
   join: (item, step, accent) =>
     all(
-      [same(sounds(item), heads(item, accent)[0]!.ipa), 'the answer is the word'],
-      [inStep(heads(item, accent)[0]!.beats, step), 'the beats of the step'],
+      [same(sounds(item), sure(heads(item, accent)[0]).ipa), 'the answer is the word'],
+      [inStep(sure(heads(item, accent)[0]).beats, step), 'the beats of the step'],
     ),
   'drop-beat': (item, step, accent) => {
-    const h = heads(item, accent)[0]!;
+    const h = sure(heads(item, accent)[0]);
     const left = sounds(item);
     const ends =
       step.place === 'first' ? same(h.ipa.slice(0, left.length), left) : same(h.ipa.slice(-left.length), left);
@@ -245,26 +250,26 @@ export const JUDGES: Readonly<Record<string, Judge>> = {
   'rhyme-pairs': (item, step, accent) => {
     const [a, b] = heads(item, accent);
     return all(
-      [(chosen(item) === 'yes') === rhyme(a!, b!), 'yes where they rhyme'],
-      [chosen(item) === 'yes' || rhymeFoil(a!, b!, step.foil), 'the kind of foil'],
-      [!same(a!.ipa, b!.ipa), 'two words'],
+      [(chosen(item) === 'yes') === rhyme(sure(a), sure(b)), 'yes where they rhyme'],
+      [chosen(item) === 'yes' || rhymeFoil(sure(a), sure(b), step.foil), 'the kind of foil'],
+      [!same(sure(a).ipa, sure(b).ipa), 'two words'],
     );
   },
   'rhyme-odd': oddOne((h) => h.rime),
   'rhyme-match': (item, step, accent) => {
     const [first, ...choices] = heads(item, accent);
-    const right = choices.map((c) => rhyme(first!, c));
+    const right = choices.map((c) => rhyme(sure(first), c));
     return all(
       [right.filter(Boolean).length === 1, 'just one rhymes'],
-      [item.words[right.indexOf(true) + 1]!.word === chosen(item), 'it is the answer'],
+      [sure(item.words[right.indexOf(true) + 1]).word === chosen(item), 'it is the answer'],
       [choices.length === step.choices, 'as many choices'],
-      [choices.every((c, i) => right[i] || rhymeFoil(first!, c, step.foil)), 'the kind of foil'],
+      [choices.every((c, i) => right[i] || rhymeFoil(sure(first), c, step.foil)), 'the kind of foil'],
     );
   },
   'rhyme-say': (item, _step, accent) => {
-    const h = heads(item, accent)[0]!;
+    const h = sure(heads(item, accent)[0]);
     return all(
-      [item.expected.split(', ').every((w) => rhyme(h, hear(w, accent)!)), 'every word given rhymes'],
+      [item.expected.split(', ').every((w) => rhyme(h, sure(hear(w, accent)))), 'every word given rhymes'],
       [
         item.likely
           .filter((l) => l.slip === 'same-start')
@@ -276,10 +281,10 @@ export const JUDGES: Readonly<Record<string, Judge>> = {
   'first-sound': sayAt(() => 0),
   'last-sound': sayAt((h) => h.ipa.length - 1),
   'middle-sound': (item, _step, accent) => {
-    const h = heads(item, accent)[0]!;
+    const h = sure(heads(item, accent)[0]);
     return all(
       [h.ipa.length === 3 && h.vowel[1] === true && !h.vowel[0] && !h.vowel[2], 'consonant, vowel, consonant'],
-      [same(sounds(item), [h.ipa[1]!]), 'its vowel'],
+      [same(sounds(item), [sure(h.ipa[1])]), 'its vowel'],
     );
   },
   'shared-sound': (item, _step, accent) => {
@@ -291,27 +296,33 @@ export const JUDGES: Readonly<Record<string, Judge>> = {
   },
   clue: (item, _step, accent) =>
     all(
-      [item.judged.by === 'begins' && item.judged.sound === heads(item, accent)[0]!.ipa[0], 'its first sound'],
-      [!raws.get(item.word)!.meaning.includes(item.word), 'the clue keeps the word'],
+      [item.judged.by === 'begins' && item.judged.sound === sure(heads(item, accent)[0]).ipa[0], 'its first sound'],
+      [!sure(raws.get(item.word)).meaning.includes(item.word), 'the clue keeps the word'],
     ),
   thrice: (item, _step, accent) => {
-    const { ipa } = heads(item, accent)[0]!;
-    return all([same(sounds(item), [ipa[0]!, ipa[0]!, ipa[0]!, ...ipa]), 'three times, then the word']);
+    const { ipa } = sure(heads(item, accent)[0]);
+    return all([same(sounds(item), [sure(ipa[0]), sure(ipa[0]), sure(ipa[0]), ...ipa]), 'three times, then the word']);
   },
   'same-first': (item, _step, accent) => {
     const [a, b] = heads(item, accent);
     return all(
-      [(chosen(item) === 'yes') === (a!.ipa[0] === b!.ipa[0]), 'yes where they begin alike'],
-      [!rhyme(a!, b!), 'they do not rhyme'],
+      [(chosen(item) === 'yes') === (sure(a).ipa[0] === sure(b).ipa[0]), 'yes where they begin alike'],
+      [!rhyme(sure(a), sure(b)), 'they do not rhyme'],
     );
   },
   sort: (item, _step, accent) =>
-    all([(chosen(item) === 'yes') === (heads(item, accent)[0]!.ipa[0] === named(item)[0]), 'yes where it begins so']),
-  'sound-odd': oddOne((h) => h.ipa[0]!),
+    all([
+      (chosen(item) === 'yes') === (sure(heads(item, accent)[0]).ipa[0] === named(item)[0]),
+      'yes where it begins so',
+    ]),
+  'sound-odd': oddOne((h) => sure(h.ipa[0])),
   anywhere: (item, _step, accent) =>
-    all([(chosen(item) === 'yes') === heads(item, accent)[0]!.ipa.includes(named(item)[0]!), 'yes where it is in it']),
+    all([
+      (chosen(item) === 'yes') === sure(heads(item, accent)[0]).ipa.includes(sure(named(item)[0])),
+      'yes where it is in it',
+    ]),
   where: (item, _step, accent) => {
-    const { ipa } = heads(item, accent)[0]!;
+    const { ipa } = sure(heads(item, accent)[0]);
     const at = ipa.flatMap((s, i) => (s === named(item)[0] ? [i] : []));
     return all(
       [at.length === 1, 'it is there once'],
@@ -319,7 +330,7 @@ export const JUDGES: Readonly<Record<string, Judge>> = {
     );
   },
   catch: (item, step, accent) => {
-    const target = named(item)[0]!;
+    const target = sure(named(item)[0]);
     const words = item.view.kind === 'story' ? item.view.sentences.flat() : [];
     const bare = (t: string): string => t.toLowerCase().replace(/[^a-z]/g, '');
     // Words of the bank are judged by their sounds; of the rest, none may be a hit by its letter alone.
@@ -337,7 +348,7 @@ export const JUDGES: Readonly<Record<string, Judge>> = {
   segmenting: whole,
   'blend-pictures': (item, step, accent) =>
     all(
-      [item.words.every((w) => raws.get(w.word)!.picture), 'every word has a picture'],
+      [item.words.every((w) => sure(raws.get(w.word)).picture), 'every word has a picture'],
       [chosen(item) === item.word, 'the picture is the word’s'],
       [inStep(item.count, step), 'the number of sounds'],
       [
@@ -345,8 +356,8 @@ export const JUDGES: Readonly<Record<string, Judge>> = {
           item.words.every(
             (o, j) =>
               i === j ||
-              (!rhyme(hear(w.word, accent)!, hear(o.word, accent)!) &&
-                !same(hear(w.word, accent)!.ipa, hear(o.word, accent)!.ipa)),
+              (!rhyme(sure(hear(w.word, accent)), sure(hear(o.word, accent))) &&
+                !same(sure(hear(w.word, accent)).ipa, sure(hear(o.word, accent)).ipa)),
           ),
         ),
         'no two alike',
@@ -354,7 +365,7 @@ export const JUDGES: Readonly<Record<string, Judge>> = {
     ),
   'ask-sound': (item, step, accent) =>
     all(
-      [same(sounds(item), [heads(item, accent)[0]!.ipa[placeNamed(item)]!]), 'the sound at that place'],
+      [same(sounds(item), [sure(sure(heads(item, accent)[0]).ipa[placeNamed(item)])]), 'the sound at that place'],
       [inStep(item.count, step), 'the number of sounds'],
     ),
   'how-many': (item, step) =>
@@ -366,7 +377,7 @@ export const JUDGES: Readonly<Record<string, Judge>> = {
       [inStep(item.count, step), 'the number of the step'],
     ),
   'leave-out': (item, step, accent) => {
-    const h = heads(item, accent)[0]!;
+    const h = sure(heads(item, accent)[0]);
     const at = placeNamed(item);
     const left = h.ipa.filter((_, i) => i !== at);
     const place =
@@ -379,8 +390,8 @@ export const JUDGES: Readonly<Record<string, Judge>> = {
     );
   },
   add: (item, step, accent) => {
-    const from = heads(item, accent)[0]!.ipa;
-    const to = item.words[1]!.marks.map((m) => m.ipa);
+    const from = sure(heads(item, accent)[0]).ipa;
+    const to = sure(item.words[1]).marks.map((m) => m.ipa);
     const at = longerBy(from, to);
     return all(
       [at.length > 0, 'one sound was added'],
@@ -393,13 +404,13 @@ export const JUDGES: Readonly<Record<string, Judge>> = {
     if (step.place !== 'onset') return changed(item, step, accent);
     const [from, to] = heads(item, accent);
     return all(
-      [from!.rime === to!.rime && from!.onset !== to!.onset, 'the rest is the same'],
-      [!(apartBy(from!.ipa, to!.ipa) === 1), 'more than one sound'],
+      [sure(from).rime === sure(to).rime && sure(from).onset !== sure(to).onset, 'the rest is the same'],
+      [!(apartBy(sure(from).ipa, sure(to).ipa) === 1), 'more than one sound'],
     );
   },
   'which-changed': (item, step, accent) => {
     const [from, to] = heads(item, accent);
-    const at = from!.ipa.findIndex((s, i) => s !== to!.ipa[i]);
+    const at = sure(from).ipa.findIndex((s, i) => s !== sure(to).ipa[i]);
     return (
       changed(item, { ...step, place: 'any' }, accent) ??
       all([chosen(item) === ['first', 'middle', 'last'][at], 'the place that changed'])
@@ -438,9 +449,9 @@ export function huntFault(item: Item, accent: AccentId, rude: (ipa: readonly str
   const missing = [...raws].find(
     ([word, raw]) =>
       !raw.doubt &&
-      !rude(hear(word, accent)!.ipa) &&
-      makes(hear(word, accent)!.ipa) &&
-      !listed.has(hear(word, accent)!.ipa.join(' ')),
+      !rude(sure(hear(word, accent)).ipa) &&
+      makes(sure(hear(word, accent)).ipa) &&
+      !listed.has(sure(hear(word, accent)).ipa.join(' ')),
   );
   return missing ? `“${missing[0]}” is missing` : null;
 }

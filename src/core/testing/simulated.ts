@@ -4,6 +4,7 @@ import { ladderEvidence, type Run } from '../progress/evidence';
 import { guessOf } from '../progress/guessing';
 import { ladderOf } from '../progress/ladders';
 import type { RuleId, State } from '../progress/rule';
+import { sure } from '../sure';
 
 /** A made-up child whose true rate is known, on one rung, day by day. */
 export interface Simulated {
@@ -31,10 +32,13 @@ export function answersOf(child: Simulated, answers: number, seed: number): Run[
   const out: Run[] = [];
   let day = 20_000;
   for (let i = 0; i < answers; i += 1) {
-    if (i && i % A_DAY === 0) day += GAP_DAYS[(i / A_DAY) % GAP_DAYS.length]!;
+    if (i && i % A_DAY === 0) day += sure(GAP_DAYS[(i / A_DAY) % GAP_DAYS.length]);
     const hard = child.harder && i % child.harder.every === child.harder.every - 1;
-    const [task, step] = hard ? child.harder!.game : child.mix[i % child.mix.length]!;
-    const rate = Math.min(0.99, (hard ? child.harder!.rate : child.rate) + ((child.aWeek ?? 0) * (day - 20_000)) / 7);
+    const [task, step] = hard ? sure(child.harder).game : sure(child.mix[i % child.mix.length]);
+    const rate = Math.min(
+      0.99,
+      (hard ? sure(child.harder).rate : child.rate) + ((child.aWeek ?? 0) * (day - 20_000)) / 7,
+    );
     const guess = guessOf(task, step);
     const right = random() < guess + (1 - guess) * rate;
     const helped = random() < (child.helpable ?? 0);
@@ -54,5 +58,5 @@ export function answersOf(child: Simulated, answers: number, seed: number): Run[
 /** States of the first game's rung after every answer, as someone who looks each time would see them. */
 export function statesOf(child: Simulated, runs: readonly Run[], rule: RuleId, rung: number): State[] {
   const ladder = ladderOf(child.ladder);
-  return runs.map((run, i) => ladderEvidence(ladder, runs.slice(0, i + 1), run.at, rule, false)[rung]!.state);
+  return runs.map((run, i) => sure(ladderEvidence(ladder, runs.slice(0, i + 1), run.at, rule, false)[rung]).state);
 }

@@ -8,12 +8,15 @@ import { database } from '../storage/database';
 import type { AnswerRow, EvidenceRow, StepRow } from '../storage/models';
 import { rows } from '../storage/rows';
 import { givenOf } from '../record/session-record';
+import { sure } from '../../core/sure';
 
 const DAY_MS = 86_400_000;
 /** Days since 1970 by the clock on the wall. Example: two answers of one evening share a day. */
 export const dayOf = (at: number): number => Math.floor((at - new Date(at).getTimezoneOffset() * 60_000) / DAY_MS);
 
-/** What the answers of one session say, child by child: a pure function of its log, so corrections and undos are in it. */
+/**
+ * What the answers of one session say, child by child: a pure function of its log, so corrections and undos are in it.
+ */
 function evidenceIn(
   sessionId: string,
   answers: readonly AnswerRow[],
@@ -25,13 +28,13 @@ function evidenceIn(
     .sort((a, b) => (a.id < b.id ? -1 : 1));
   const runs = [...groupBy(standing, (a) => `${a.childId} ${a.task} ${a.step} ${a.standing}`).values()].map(
     (of): EvidenceRow => {
-      const last = of.at(-1)!;
+      const last = sure(of.at(-1));
       const helps: Partial<Record<Help, number>> = {};
       for (const a of of)
         if (a.outcome === 'with-help')
           for (const help of JSON.parse(a.helps) as Help[]) helps[help] = (helps[help] ?? 0) + 1;
       return {
-        child_id: last.childId!,
+        child_id: sure(last.childId),
         session_id: sessionId,
         task: last.task,
         step: last.step,
@@ -43,7 +46,7 @@ function evidenceIn(
       };
     },
   );
-  const heard = [...groupBy(standing, (a) => a.childId!)].flatMap(([child, of]) => {
+  const heard = [...groupBy(standing, (a) => sure(a.childId))].flatMap(([child, of]) => {
     const cells = of.flatMap((a) => {
       const one = cellsOf({
         task: a.task,
@@ -86,7 +89,9 @@ async function rebuild(sessionId: string, transaction: Transaction): Promise<voi
   await models.sessions.update({ stale: 0 }, { where: { id: sessionId }, transaction });
 }
 
-/** Brings the evidence up to date: every session whose log has grown since is worked out anew, a few in a transaction. */
+/**
+ * Brings the evidence up to date: every session whose log has grown since is worked out anew, a few in a transaction.
+ */
 export async function refreshEvidence(): Promise<void> {
   const { models, write } = await database();
   const stale = (await models.sessions.findAll({ where: { stale: 1 }, attributes: ['id'], raw: true })) as unknown as {

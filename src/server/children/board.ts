@@ -1,6 +1,7 @@
 import { frontier, highest } from '../../core/progress/next-step';
 import { STATE_WORDS, type State } from '../../core/progress/rule';
 import type { Group } from '../people/groups';
+import { sure } from '../../core/sure';
 import { boardOf } from './progress';
 
 export interface BoardLine {
@@ -29,10 +30,15 @@ export async function boardRows(group: Group, now = Date.now()): Promise<BoardLi
       const at = frontier(rungs);
       const height = highest(rungs) + 1;
       // A rung nobody has tried yet says less than the one below it that holds.
-      const shown =
+      const shown = sure(
         rungs[
-          at < 0 ? rungs.length - 1 : rungs[at]!.state === 'not-enough' && highest(rungs) >= 0 ? highest(rungs) : at
-        ]!;
+          at < 0
+            ? rungs.length - 1
+            : sure(rungs[at]).state === 'not-enough' && highest(rungs) >= 0
+              ? highest(rungs)
+              : at
+        ],
+      );
       return {
         ladder: ladder.id,
         rung: shown.rung.name,

@@ -10,6 +10,7 @@ import type { AnswerRow, StepRow } from '../storage/models';
 import { Problem } from '../storage/problems';
 import { checkId, readOwnWay } from '../record/session-record';
 import { getProgressSettings } from '../setting/settings';
+import { sure } from '../../core/sure';
 
 const iso = (at: number): string => new Date(at).toISOString();
 
@@ -46,7 +47,7 @@ export async function childFile(childId: string, now = Date.now()): Promise<Chil
       awayOn: child.away_on,
       ownWay: readOwnWay(child.own_way),
     },
-    states: evidenceOf(runs.get(childId)!, now, rule).flatMap(({ ladder, rungs }) =>
+    states: evidenceOf(sure(runs.get(childId)), now, rule).flatMap(({ ladder, rungs }) =>
       rungs
         .filter((r) => r.lastAt !== null)
         .map((r) => ({ ladder: ladder.id, step: r.rung.id, state: r.state, why: whySentence(r) })),

@@ -33,6 +33,7 @@ import { rows } from '../storage/rows';
 import { checkId, readOwnWay } from '../record/session-record';
 import { getProgressSettings, getSettings } from '../setting/settings';
 import { stands } from '../answers/standing-sql';
+import { sure } from '../../core/sure';
 
 export interface RecentAnswer {
   readonly id: string;
@@ -137,7 +138,7 @@ function recentOf(row: Row): RecentAnswer {
       : slip
         ? SLIP_WORDS[slip]
         : row.outcome === 'with-help' && helps.length
-          ? HELP_WORDS[helps.at(-1)!]
+          ? HELP_WORDS[sure(helps.at(-1))]
           : row.standing === 'fresh'
             ? ''
             : STANDING_WORDS[row.standing as Standing];
@@ -159,7 +160,7 @@ const FOUR_WEEKS_MS = 28 * 86_400_000;
 export function summaryOf(ladders: readonly LadderEvidence[], map: SoundMap, accent: AccentId): string {
   const holds = ladders.flatMap(({ rungs }) => {
     const top = highest(rungs);
-    return top >= 0 ? [rungs[top]!.rung.does] : [];
+    return top >= 0 ? [sure(rungs[top]).rung.does] : [];
   });
   const coming = ladders.flatMap(({ rungs }) =>
     rungs
@@ -181,7 +182,7 @@ export function summaryOf(ladders: readonly LadderEvidence[], map: SoundMap, acc
 
 /** A pattern of the sound map in words. Example: `/r/ after another consonant slips: 9 of 12`. */
 export const patternWords = (p: SoundMap['patterns'][number], accent: AccentId): string =>
-  `${p.name || `/${labelOf(p.id.split(' ')[0]!, accent).label}/ ${spotOf(p.id.split(' ')[1]!)}`} ${/^(consonants|clipped|held|sounds|vowels)/.test(p.name) ? 'slip' : 'slips'} (${p.missed} of ${p.asked})`;
+  `${p.name || `/${labelOf(sure(p.id.split(' ')[0]), accent).label}/ ${spotOf(sure(p.id.split(' ')[1]))}`} ${/^(consonants|clipped|held|sounds|vowels)/.test(p.name) ? 'slip' : 'slips'} (${p.missed} of ${p.asked})`;
 const spotOf = (side: string): string =>
   ({
     first: 'at the start',
@@ -200,7 +201,7 @@ export async function childPage(childId: string, now = Date.now()): Promise<Chil
     models.groups.findByPk(child.group_id),
     getSettings(),
     getProgressSettings(),
-    runsOf([childId]).then((all) => all.get(childId)!),
+    runsOf([childId]).then((all) => sure(all.get(childId))),
     cellsOfChild(childId),
     chosenSteps([childId]),
     choicesOf(childId),
@@ -228,7 +229,7 @@ export async function childPage(childId: string, now = Date.now()): Promise<Chil
     summary: summaryOf(ladders, map, accent),
     ladders: ladders.map(({ ladder, rungs }) => {
       const at = frontier(rungs);
-      const here = rungs[at < 0 ? rungs.length - 1 : at]!;
+      const here = sure(rungs[at < 0 ? rungs.length - 1 : at]);
       const aWeek =
         lately
           .filter((r) => rungOf(r.task, r.step)?.ladder.id === ladder.id)
@@ -238,7 +239,7 @@ export async function childPage(childId: string, now = Date.now()): Promise<Chil
       return {
         id: ladder.id,
         name: ladder.name,
-        at: at < 0 ? null : rungs[at]!.rung.id,
+        at: at < 0 ? null : sure(rungs[at]).rung.id,
         played: rungs.some((r) => r.lastAt !== null),
         due,
         stale: due !== null && due.dueAt <= now,

@@ -10,6 +10,7 @@ import { chosenOf } from './progress';
 import { Problem } from '../storage/problems';
 import { checkId } from '../record/session-record';
 import { getProgressSettings } from '../setting/settings';
+import { sure } from '../../core/sure';
 
 export interface ChildPaper extends FamilyPage {
   readonly id: string;
@@ -26,7 +27,7 @@ export async function childPaper(childId: string, now = Date.now()): Promise<Chi
   const [group, { rule, unitOrder }, runs, chosen] = await Promise.all([
     models.groups.findByPk(child.group_id),
     getProgressSettings(),
-    runsOf([childId]).then((all) => all.get(childId)!),
+    runsOf([childId]).then((all) => sure(all.get(childId))),
     chosenSteps([childId]),
   ]);
   const ladders = evidenceOf(runs, now, rule);

@@ -4,6 +4,7 @@ import { groupBy } from '../../core/group-by';
 import { database } from '../storage/database';
 import type { ChosenStepRow } from '../storage/models';
 import { Problem } from '../storage/problems';
+import { sure } from '../../core/sure';
 
 /** A step an adult chose in place of the suggestion; kept, with those that were chosen before. */
 export interface ChosenStep {
@@ -23,7 +24,7 @@ export async function chosenSteps(childIds: readonly string[]): Promise<Map<stri
   })) as unknown as ChosenStepRow[];
   return new Map(
     [...groupBy(rows, (r) => r.child_id)].map(([child, of]) => {
-      const { ladder, rung, at, chosen_by } = of.at(-1)!;
+      const { ladder, rung, at, chosen_by } = sure(of.at(-1));
       return [child, { ladder, rung, at, by: chosen_by }];
     }),
   );

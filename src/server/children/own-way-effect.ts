@@ -13,7 +13,10 @@ interface Said {
   readonly accent: string;
 }
 
-/** Answers marked as not yet that this way of speaking explains, as “tat for cat”. They stay as they were marked until an adult puts them right. */
+/**
+ * Answers marked as not yet that this way of speaking explains, as “tat for cat”. They stay as they were marked until
+ * an adult puts them right.
+ */
 export function wouldBeRight(rows: readonly Said[], ownWay: OwnWay): string[] {
   return rows.flatMap((row) => {
     if (row.outcome !== 'not-yet' || !row.said || (row.task !== 'blending' && row.task !== 'segmenting')) return [];

@@ -21,6 +21,7 @@ import { startStep } from '../plans/start-step';
 import { startWords } from '../sessions/start-session';
 import { inFreshFiles } from '../testing/fresh-file';
 import { PRESETS } from '../../core/phonology/conventions';
+import { sure } from '../../core/sure';
 
 inFreshFiles();
 
@@ -41,12 +42,15 @@ const answer = (turn: number, childId: string | null, word: string, more: Partia
   supersedes: null,
   ...more,
 });
-async function begun(
-  task: 'blending' | 'segmenting' = 'blending',
-): Promise<{ id: string; groupId: string; wren: string; kofi: string }> {
+async function begun(task: 'blending' | 'segmenting' = 'blending'): Promise<{
+  id: string;
+  groupId: string;
+  wren: string;
+  kofi: string;
+}> {
   const group = await addGroup('Radishes');
   await addChildren(group.id, 'Wren\nKofi');
-  const [wren, kofi] = (await listGroups())[0]!.children.map((c) => c.id) as [string, string];
+  const [wren, kofi] = sure((await listGroups())[0]).children.map((c) => c.id) as [string, string];
   return {
     groupId: group.id,
     wren,
@@ -55,8 +59,7 @@ async function begun(
   };
 }
 const marksOf = async (child: string): Promise<string[]> =>
-  (await runsOf([child]))
-    .get(child)!
+  sure((await runsOf([child])).get(child))
     .map((r) => `${r.task} ${r.step} ${r.standing} ${r.marks}`)
     .sort();
 
@@ -64,7 +67,7 @@ const marksOf = async (child: string): Promise<string[]> =>
 test('the answers that stand are the same for a query over many sessions as for one session’s own log', async () => {
   const { id, wren, kofi } = await begun();
   const random = seeded(7);
-  const pick = <T>(of: readonly T[]): T => of[Math.floor(random() * of.length)]!;
+  const pick = <T>(of: readonly T[]): T => sure(of[Math.floor(random() * of.length)]);
   const log: Entry[] = [];
   for (let i = 0; i < 160; i += 1) {
     const given = log.filter((e): e is AnswerEntry => e.kind === 'answer');
@@ -122,12 +125,12 @@ test('what held and was not heard for long is due, with the children it is due f
     const id = await startStep(groupId, step, [wren]);
     const { rounds } = (await lookBack(id)).session;
     const at = rounds.findIndex((r) => r.task === 'blending' && r.step === '3');
-    const words = rounds[at]!.items.filter((key) => key !== rounds[at]!.model);
+    const words = sure(rounds[at]).items.filter((key) => key !== sure(rounds[at]).model);
     const { refused } = await appendLog(
       id,
       Array.from({ length: 15 }, (_, i) => {
         const when = start + day * DAY + i * 1_000;
-        return answer(at * ROUND_STRIDE + i, wren, words[i % words.length]!, {
+        return answer(at * ROUND_STRIDE + i, wren, sure(words[i % words.length]), {
           id: v7({ msecs: when }),
           at: when,
           outcome: i ? 'on-own' : 'with-help',
@@ -137,11 +140,11 @@ test('what held and was not heard for long is due, with the children it is due f
     expect(refused).toEqual([]);
   }
   const [group] = await listGroups();
-  expect((await tomorrowFor(group!, start + 2 * DAY)).due).toEqual([]);
-  const { due, names } = await tomorrowFor(group!, start + 30 * DAY);
+  expect((await tomorrowFor(sure(group), start + 2 * DAY)).due).toEqual([]);
+  const { due, names } = await tomorrowFor(sure(group), start + 30 * DAY);
   expect(due).toMatchObject([{ ...step, children: [wren], days: 28 }]);
   expect(names[wren]).toBe('Wren');
-  expect(await startStep(groupId, due[0]!, due[0]!.children)).toMatch(/^[0-9a-f-]{36}$/);
+  expect(await startStep(groupId, sure(due[0]), sure(due[0]).children)).toMatch(/^[0-9a-f-]{36}$/);
 });
 
 describe('evidence', () => {
@@ -201,7 +204,7 @@ describe('a child', () => {
       ['sun', 'not-yet', 'said thun'],
     ]);
     expect(page.notes.map((n) => n.note)).toEqual(['very sure']);
-    expect(page.next[0]!.reason).toMatch(/^Begun \(1 of 2 on their own\)/);
+    expect(sure(page.next[0]).reason).toMatch(/^Begun \(1 of 2 on their own\)/);
     expect(page.summary).toBe('Not enough has been seen yet to say where this child is.');
     await expect(childPage(v7())).rejects.toThrow(Problem);
     await expect(childPage('x')).rejects.toThrow(Problem);
@@ -213,15 +216,15 @@ describe('a child', () => {
     ]);
     await setOwnWay(wren, { swaps: [{ asked: 's', says: 'θ' }], drops: [], accent: null });
     expect((await childPage(wren)).ownWayEffect).toEqual(['thun for sun']);
-    expect((await standingRows(wren, 5))[0]!.outcome).toBe('not-yet');
+    expect(sure((await standingRows(wren, 5))[0]).outcome).toBe('not-yet');
   });
   test('a chosen step stands before ours, goes back, and stays among the choices', async () => {
     const { groupId, wren } = await begun();
     await chooseStep(wren, { step: { ladder: 'rhyme', rung: 'say' }, by: 'HB' });
-    const group = (await listGroups()).find((g) => g.id === groupId)!;
-    expect((await boardRows(group)).find((r) => r.id === wren)!.next).toBe('say a word that rhymes (chosen)');
+    const group = sure((await listGroups()).find((g) => g.id === groupId));
+    expect(sure((await boardRows(group)).find((r) => r.id === wren)).next).toBe('say a word that rhymes (chosen)');
     // Kofi is not near it, so the two play what fits both, and it is said what gave.
-    expect((await tomorrowFor(group)).grouping.groups[0]!.gave).toMatchObject([
+    expect(sure((await tomorrowFor(group)).grouping.groups[0]).gave).toMatchObject([
       { id: wren, own: { ladder: 'rhyme', rung: 'say' }, why: 'second' },
     ]);
     await chooseStep(wren, null);

@@ -7,6 +7,7 @@ import { chosenSteps, type ChosenStep } from './chosen-steps';
 import { runsOf } from '../answers/evidence';
 import type { Group } from '../people/groups';
 import { getProgressSettings, type ProgressSettings } from '../setting/settings';
+import { sure } from '../../core/sure';
 
 export interface Chosen extends ChosenStep {
   readonly step: NextStep;
@@ -53,7 +54,7 @@ async function read(group: Group, now: number): Promise<Read> {
     settings,
     runs,
     children: group.children.map(({ id, name, away }) => {
-      const own = runs.get(id)!;
+      const own = sure(runs.get(id));
       const ladders = evidenceOf(own, now, rule, false);
       return { id, name, away, ladders, next: nextSteps(ladders, own, unitOrder), chosen: chosenOf(chosen.get(id)) };
     }),
@@ -90,11 +91,11 @@ export async function tomorrowFor(group: Group, now = Date.now()): Promise<Tomor
     runs,
     settings: { unitOrder, staff },
   } = await read(group, now);
-  const first = ladderOf(BEGIN_ORDER[unitOrder][0]!);
+  const first = ladderOf(sure(BEGIN_ORDER[unitOrder][0]));
   const beginning: NextStep = {
     ladder: first.id,
-    rung: first.rungs[0]!.id,
-    rungOf: first.rungs[0]!,
+    rung: sure(first.rungs[0]).id,
+    rungOf: sure(first.rungs[0]),
     move: 'begin',
     reason: 'An easy first step.',
   };
@@ -112,15 +113,26 @@ export async function tomorrowFor(group: Group, now = Date.now()): Promise<Tomor
   };
 }
 
-/** The highest rung that holds on each ladder of each child, where its time has come; by rung, the longest wait first. */
+/**
+ * The highest rung that holds on each ladder of each child, where its time has come; by rung, the longest wait first.
+ */
 function dueIn(children: readonly ChildProgress[], runs: Read['runs'], now: number): DueRung[] {
-  const due = new Map<string, { ladder: string; rung: string; does: string; children: string[]; days: number }>();
+  const due = new Map<
+    string,
+    {
+      ladder: string;
+      rung: string;
+      does: string;
+      children: string[];
+      days: number;
+    }
+  >();
   for (const child of children) {
     for (const { ladder, rungs } of child.ladders) {
       const top = highest(rungs);
-      const review = top >= 0 ? reviewOf(runs.get(child.id)!, ladder.id, top) : null;
+      const review = top >= 0 ? reviewOf(sure(runs.get(child.id)), ladder.id, top) : null;
       if (!review || review.dueAt > now) continue;
-      const rung = rungs[top]!.rung;
+      const rung = sure(rungs[top]).rung;
       const row = due.get(`${ladder.id} ${rung.id}`) ?? {
         ladder: ladder.id,
         rung: rung.id,

@@ -1,6 +1,7 @@
 import type { LikelyAnswer } from '../../core/answers/likely';
 import type { Help, Outcome } from '../../core/answers/outcome';
 import type { Random } from '../../core/random';
+import { sure } from '../../core/sure';
 
 /** How a made-up child tends to answer. Shares are invented, for the demo only. */
 interface Profile {
@@ -50,7 +51,7 @@ function pick(shares: Shares, random: Random): Outcome {
     left -= share;
     if (left < 0) return outcome;
   }
-  return rows[0]![0];
+  return sure(rows[0])[0];
 }
 
 export interface DemoAnswer {

@@ -22,6 +22,7 @@ import { appendLog } from '../record/append-log';
 import { preparedBank } from '../words/bank';
 import { database } from '../storage/database';
 import { replayPlan } from '../record/session-record';
+import { sure } from '../../core/sure';
 import { answerAs, PROFILES, type ProfileId } from './profiles';
 
 const scenarioSchema = z.object({
@@ -176,7 +177,7 @@ async function seedPlans({ plans }: z.infer<typeof scenarioSchema>, at: number, 
         });
         return {
           id: newId(at + i),
-          group_id: groups.get(group)!,
+          group_id: sure(groups.get(group)),
           title,
           body: JSON.stringify({ ...made, title }),
           kept: 1,
@@ -221,7 +222,7 @@ async function playDemo({ groupId, children, rounds: wished, at, number, random,
     return made ? [storedRound(made, here.length)] : [];
   });
   const id = newId(at);
-  const { task, step } = wished[0]!;
+  const { task, step } = sure(wished[0]);
   const childIds = here.map((c) => c.id);
   await write(async (transaction) => {
     await models.sessions.create(

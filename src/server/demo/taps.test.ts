@@ -8,6 +8,7 @@ import { preparedBank } from '../words/bank';
 import { database } from '../storage/database';
 import { sessionLog, sessionRecord } from '../record/session-record';
 import { inFreshFiles } from '../testing/fresh-file';
+import { sure } from '../../core/sure';
 import { seedDemo } from './seed';
 
 inFreshFiles();
@@ -32,7 +33,7 @@ test('an answer of the demo’s sessions takes one tap in the middle, and two or
     const shown = new Set<string>();
     for (const entry of log) {
       if (entry.kind !== 'answer' || entry.supersedes) continue;
-      const item = items.get(entry.word)!;
+      const item = sure(items.get(entry.word));
       const sounds = item.marks.map((m) => m.ipa);
       const habits = said[entry.childId ?? ''] ?? NO_HABITS;
       for (const { said: words } of rank(item.likely, sounds, habits)) shown.add(`${entry.word} ${words}`);

@@ -20,6 +20,7 @@ import { Problem } from '../storage/problems';
 import { ownedProps } from '../words/props';
 import { getSettings } from '../setting/settings';
 import { recentWords } from '../words/words';
+import { sure } from '../../core/sure';
 
 /** All that making a plan for a group asks of the setting. */
 export interface Workshop {
@@ -126,7 +127,8 @@ function aimed(
   const size = round.items.length || setSizeFor(shop.children);
   const made = task.steps.flatMap((step) => {
     const { items, model } = generate(task, step, shop.bank, { ...requestOf(plan, shop, round.seed), size: AIM_FROM });
-    // A child's ability is known by steps, so an item counts as its step does, and by how it differs from the usual item of it.
+    // A child's ability is known by steps, so an item counts as its step does, and by how it differs from the usual
+    // item of it.
     const usual = [...items].sort((a, b) => a.difficulty - b.difficulty)[Math.floor(items.length / 2)]?.difficulty ?? 0;
     const pointsOf = (item: Item): number => stepPoints(task, step) + item.difficulty - usual;
     const off = (item: Item): number => far(pointsOf(item), step);
@@ -154,7 +156,8 @@ function aimed(
     ...round,
     step: best.step.id,
     items: [...best.near].sort((a, b) => a.difficulty - b.difficulty).map(({ key }) => ({ key, locked: false })),
-    model: (best.model && !best.near.some((i) => i.key === best.model!.key) ? best.model.key : round.model) ?? null,
+    model:
+      (best.model && !best.near.some((i) => i.key === sure(best.model).key) ? best.model.key : round.model) ?? null,
     spares: best.spares.map((s) => s.key),
   };
   return { next, chances };
@@ -239,7 +242,7 @@ function swapped(plan: Plan, round: PlannedRound, key: string, shop: Workshop): 
       avoid: [to ?? '', ...wordsOf(before.map((i) => i.key))],
     });
     const links = onward.items.filter((item) => readKey(item.key).words[1] !== to || onward.items.length === 1);
-    if (!links.length || links[0]!.key === key) throw new Problem(`There is no other way to go from “${from}”.`);
+    if (!links.length || sure(links[0]).key === key) throw new Problem(`There is no other way to go from “${from}”.`);
     return {
       ...round,
       seed: round.seed + 1,
@@ -288,7 +291,7 @@ function inOrder(
   return {
     ...round,
     spares,
-    items: task.inOrder ? items : [...items].sort((a, b) => points.get(a.key)! - points.get(b.key)!),
+    items: task.inOrder ? items : [...items].sort((a, b) => sure(points.get(a.key)) - sure(points.get(b.key))),
   };
 }
 
@@ -345,7 +348,7 @@ function withWord(plan: Plan, round: PlannedRound, typed: string, shop: Workshop
   if (!head || heads.some((w) => !w))
     throw new Problem(`“${typed.trim()}” is not in the word bank. Add it on the Words screen first.`);
   if (task.id === 'hunt') {
-    const sounds = [...new Set(heads.flatMap((w) => w!.sounds.map((s) => s.ipa)))];
+    const sounds = [...new Set(heads.flatMap((w) => sure(w).sounds.map((s) => s.ipa)))];
     const key = sounds.map((s) => `/${s}/`).join(' ');
     if (!itemOrNull(task, round, key, shop.bank))
       throw new Problem(
@@ -390,7 +393,7 @@ function chained(round: PlannedRound, start: string, target: string, shop: Works
   });
   const last = made.items.at(-1);
   if (!last) throw new Problem(`No chain begins with “${start}” at this step. ${beginnings(from.word, step, shop)}`);
-  const end = readKey(last.key).words[1]!;
+  const end = sure(readKey(last.key).words[1]);
   const reached = !to || end === to.word;
   return {
     ...round,
@@ -405,7 +408,7 @@ function chained(round: PlannedRound, start: string, target: string, shop: Works
 function beginnings(word: string, step: ReturnType<typeof stepOf>, { bank }: Workshop): string {
   const near = bank
     .neighbours()
-    .of(bank.byName.get(word)!)
+    .of(sure(bank.byName.get(word)))
     .map((n) => n.word)
     .filter(
       (w) =>

@@ -11,6 +11,7 @@ import type { Group } from '../people/groups';
 import type { Workshop } from './plan-making';
 import { linesOf } from '../sessions/play-session';
 import { turnOrder, turnsLately } from '../sessions/turn-order';
+import { sure } from '../../core/sure';
 
 /** An item as the plan shows it. */
 export interface ShownItem {
@@ -136,7 +137,7 @@ export async function showPlan(plan: Plan, group: Group, shop: Workshop): Promis
     for (const { item } of items)
       for (const w of item?.words ?? []) if (w.prop || owned.has(w.word)) things.set(w.word, w.cautions);
     const model = round.model ? shownItem(round.model, round.task, round.step, ask, shop) : null;
-    const gesture = GESTURES.find((g) => g.id === round.gesture) ?? GESTURES[0]!;
+    const gesture = GESTURES.find((g) => g.id === round.gesture) ?? sure(GESTURES[0]);
     const seconds = roundSeconds(round, children, paceOf(round.task));
     const first = items.find((i) => i.item)?.item;
     const luck = first ? luckOf(first.judged) : 0;
@@ -171,7 +172,7 @@ export async function showPlan(plan: Plan, group: Group, shop: Workshop): Promis
     turnsLately(group.id),
   ]);
   const first = here.find((c) => c.id === order[0]);
-  const turns = rounds.filter((_, i) => plan.rounds[i]!.way === 'individual').reduce((sum, r) => sum + r.turns, 0);
+  const turns = rounds.filter((_, i) => sure(plan.rounds[i]).way === 'individual').reduce((sum, r) => sum + r.turns, 0);
   const each = here.length ? turns / here.length : 0;
   const fewest = first && new Set(order.map((id) => lately.get(id) ?? 0)).size > 1;
   return {

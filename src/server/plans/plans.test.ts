@@ -38,6 +38,7 @@ import { readySessions } from './today';
 import { pacesOf } from '../sessions/paces';
 import { turnOrder } from '../sessions/turn-order';
 import { inFreshFiles } from '../testing/fresh-file';
+import { sure } from '../../core/sure';
 
 // Real SQLite files throughout.
 const folder = inFreshFiles();
@@ -72,28 +73,28 @@ test('a round aimed at eight in ten: harder for children who manage than for tho
     const id = await newPlan(groupId, wish({ task: 'blending', step: '3', sound: undefined }));
     const { plan } = await openPlan(id);
     const session = await startSession(groupId, plan);
-    const child = (await listGroups()).find((g) => g.id === groupId)!.children;
+    const child = sure((await listGroups()).find((g) => g.id === groupId)).children;
     const at = plan.rounds.findIndex((r) => r.task === 'blending');
     await appendLog(
       session,
       Array.from({ length: 24 }, (_, i) => ({
         ...answer(
           at * ROUND_STRIDE + i,
-          child[i % child.length]!.id,
-          plan.rounds[at]!.items[i % plan.rounds[at]!.items.length]!.key,
+          sure(child[i % child.length]).id,
+          sure(sure(plan.rounds[at]).items[i % sure(plan.rounds[at]).items.length]).key,
         ),
         outcome,
       })),
     );
-    const { plan: after, said } = await workOnPlan(id, plan, { kind: 'aim', round: plan.rounds[at]!.id });
+    const { plan: after, said } = await workOnPlan(id, plan, { kind: 'aim', round: sure(plan.rounds[at]).id });
     expect(said).toMatch(
       /^Blending, .+\. About \d+ in 10 should come off alone(; from child to child \d+ to \d+ in 10)?\. A guess/,
     );
     const chain = await workOnPlan(id, after, { kind: 'add-round', task: 'chain', step: 'first' });
-    await expect(workOnPlan(id, chain.plan, { kind: 'aim', round: chain.plan.rounds.at(-1)!.id })).rejects.toThrow(
+    await expect(workOnPlan(id, chain.plan, { kind: 'aim', round: sure(chain.plan.rounds.at(-1)).id })).rejects.toThrow(
       'no one chance to aim at',
     );
-    return { step: after.rounds[at]!.step, items: after.rounds[at]!.items.length };
+    return { step: sure(after.rounds[at]).step, items: sure(after.rounds[at]).items.length };
   };
   const steps = taskOf('blending').steps.map((s) => s.id);
   const [well, ill] = [await aimedFor('on-own'), await aimedFor('not-yet')];
@@ -112,12 +113,12 @@ describe('plans', () => {
       ),
     ).toBe(true);
     let { plan } = open;
-    const focus = plan.rounds[1]!;
+    const focus = sure(plan.rounds[1]);
     const change = async (asked: unknown) => {
       ({ plan } = await workOnPlan(id, plan, asked));
-      return plan.rounds.find((r) => r.id === focus.id)!;
+      return sure(plan.rounds.find((r) => r.id === focus.id));
     };
-    const first = focus.items[0]!.key;
+    const first = sure(focus.items[0]).key;
     const swapped = await change({ kind: 'swap', round: focus.id, key: first });
     expect(swapped.items.map((i) => i.key)).not.toContain(first);
     expect(swapped.items).toHaveLength(focus.items.length);
@@ -127,7 +128,7 @@ describe('plans', () => {
         r.id === focus.id ? { ...r, items: r.items.map((i, n) => ({ ...i, locked: n === 1 })) } : r,
       ),
     };
-    const kept = swapped.items[1]!.key;
+    const kept = sure(swapped.items[1]).key;
     const remade = await change({ kind: 'remake', round: focus.id });
     expect(remade.items.find((i) => i.key === kept)).toEqual({ key: kept, locked: true });
     expect(remade.items.filter((i) => swapped.items.some((o) => o.key === i.key))).toHaveLength(1);
@@ -170,20 +171,20 @@ describe('plans', () => {
       wish({ shape: 'quick-five', task: 'chain', step: 'any', sound: undefined }),
     );
     let { plan } = await openPlan(id);
-    const round = plan.rounds[0]!.id;
+    const round = sure(plan.rounds[0]).id;
     ({ plan } = await workOnPlan(id, plan, { kind: 'chain', round, start: 'cat', target: 'dog' }));
-    const keys = plan.rounds[0]!.items.map((i) => readKey(i.key).words);
-    expect([keys[0]![0], keys.at(-1)![1]]).toEqual(['cat', 'dog']);
-    keys.forEach((k, i) => i > 0 && expect(k[0]).toBe(keys[i - 1]![1]));
-    const middle = plan.rounds[0]!.items[1]!.key;
-    const other = (await workOnPlan(id, plan, { kind: 'swap', round, key: middle })).plan.rounds[0]!.items.map(
+    const keys = sure(plan.rounds[0]).items.map((i) => readKey(i.key).words);
+    expect([sure(keys[0])[0], sure(keys.at(-1))[1]]).toEqual(['cat', 'dog']);
+    keys.forEach((k, i) => i > 0 && expect(k[0]).toBe(sure(keys[i - 1])[1]));
+    const middle = sure(sure(plan.rounds[0]).items[1]).key;
+    const other = sure((await workOnPlan(id, plan, { kind: 'swap', round, key: middle })).plan.rounds[0]).items.map(
       (i) => i.key,
     );
-    expect(other[0]).toBe(plan.rounds[0]!.items[0]!.key);
+    expect(other[0]).toBe(sure(sure(plan.rounds[0]).items[0]).key);
     expect(other[1]).not.toBe(middle);
-    expect(readKey(other[1]!).words[0]).toBe(readKey(middle).words[0]);
+    expect(readKey(sure(other[1])).words[0]).toBe(readKey(middle).words[0]);
     const near = await workOnPlan(id, plan, { kind: 'chain', round, start: 'cat', target: 'elephant' });
-    expect(near.plan.rounds[0]!.reminder).toContain('cannot be reached');
+    expect(sure(near.plan.rounds[0]).reminder).toContain('cannot be reached');
     await expect(workOnPlan(id, plan, { kind: 'chain', round, start: 'elephant', target: '' })).rejects.toThrow(
       'No chain begins',
     );
@@ -200,7 +201,7 @@ describe('plans', () => {
         ...plan,
         rounds: [
           {
-            ...plan.rounds[0]!,
+            ...sure(plan.rounds[0]),
             items: [
               { key: pot, locked: false },
               { key: pit, locked: false },
@@ -219,11 +220,11 @@ describe('plans', () => {
     });
     await saveSettings({ accent: 'scottish', conventions: PRESETS.default });
     expect(await reportOnPlan(groupId, text)).toMatchObject({ rounds: [{ lost: 1 }] });
-    expect((await openPlan(id)).shown.rounds[0]!.items.find((i) => i.key === pot)!.problem).toContain(
+    expect(sure(sure((await openPlan(id)).shown.rounds[0]).items.find((i) => i.key === pot)).problem).toContain(
       'not in the accent',
     );
     const back = await importPlan(groupId, text);
-    expect((await openPlan(back)).plan.rounds[0]!.items.map((i) => i.key)).toEqual([pit]);
+    expect(sure((await openPlan(back)).plan.rounds[0]).items.map((i) => i.key)).toEqual([pit]);
     await expect(importPlan(groupId, '{')).rejects.toThrow('Nothing was imported');
   });
   test('planned for a day it goes into a calendar, with no child’s name', async () => {
@@ -249,51 +250,51 @@ describe('playing a plan', () => {
     for (const task of TASKS) {
       const id = await newPlan(
         groupId,
-        wish({ shape: 'quick-five', task: task.id, step: task.steps[0]!.id, sound: undefined }),
+        wish({ shape: 'quick-five', task: task.id, step: sure(task.steps[0]).id, sound: undefined }),
       );
       const session = await startSession(groupId, (await openPlan(id)).plan);
       const played = await playSession(session);
-      const { words: keys } = played.plan.rounds[0]!;
+      const { words: keys } = sure(played.plan.rounds[0]);
       expect(
-        keys.every((k) => played.rounds[0]!.items[k]),
+        keys.every((k) => sure(played.rounds[0]).items[k]),
         task.id,
       ).toBe(true);
       const { refused } = await appendLog(session, [
         { kind: 'modelled', id: v7(), at: 1, round: 0 },
-        answer(0, null, keys[0]!),
+        answer(0, null, sure(keys[0])),
       ]);
       expect(refused, task.id).toEqual([]);
       const back = await lookBack(session);
-      expect(back.answers).toMatchObject([{ task: task.id, step: task.steps[0]!.id, word: keys[0] }]);
-      expect(exportOf(back).session.rounds[0]!.task).toBe(task.id);
+      expect(back.answers).toMatchObject([{ task: task.id, step: sure(task.steps[0]).id, word: keys[0] }]);
+      expect(sure(exportOf(back).session.rounds[0]).task).toBe(task.id);
     }
   }, 120_000);
   test('turns of a round that is not there are refused in words', async () => {
     const groupId = await group();
     const session = await startSession(groupId, (await openPlan(await newPlan(groupId, wish()))).plan);
     const { refused } = await appendLog(session, [answer(9 * ROUND_STRIDE, null, 'sun')]);
-    expect(refused[0]!.why).toBe('There is no such round in this session.');
+    expect(sure(refused[0]).why).toBe('There is no such round in this session.');
   });
   test('who had fewest turns lately comes first; who is away has none', async () => {
     const groupId = await group();
-    const [wren, kofi, idris] = (await listGroups())[0]!.children.map((c) => c.id);
+    const [wren, kofi, idris] = sure((await listGroups())[0]).children.map((c) => c.id);
     const plan = (await openPlan(await newPlan(groupId, wish()))).plan;
     const session = await startSession(groupId, plan);
-    const key = (await playSession(session)).plan.rounds[1]!.words[0]!;
+    const key = sure(sure((await playSession(session)).plan.rounds[1]).words[0]);
     await appendLog(session, [
-      answer(ROUND_STRIDE, wren!, key),
-      answer(ROUND_STRIDE + 1, kofi!, key),
-      answer(ROUND_STRIDE + 2, wren!, key),
+      answer(ROUND_STRIDE, sure(wren), key),
+      answer(ROUND_STRIDE + 1, sure(kofi), key),
+      answer(ROUND_STRIDE + 2, sure(wren), key),
     ]);
-    expect(await turnOrder(groupId, [wren!, kofi!, idris!])).toEqual([idris, kofi, wren]);
+    expect(await turnOrder(groupId, [sure(wren), sure(kofi), sure(idris)])).toEqual([idris, kofi, wren]);
     expect((await openPlan(await newPlan(groupId, wish()))).shown.turnLine).toContain('Idris first (fewest lately)');
-    await setAway(idris!, true);
+    await setAway(sure(idris), true);
     expect((await openPlan(await newPlan(groupId, wish()))).shown).toMatchObject({ children: 2, away: ['Idris'] });
   });
   test('the group’s own pace is learned from its log', async () => {
     const groupId = await group();
     const session = await startSession(groupId, (await openPlan(await newPlan(groupId, wish()))).plan);
-    const key = (await playSession(session)).plan.rounds[1]!.words[0]!;
+    const key = sure(sure((await playSession(session)).plan.rounds[1]).words[0]);
     expect((await pacesOf(groupId))('sort')).toBe(taskOf('sort').secondsPerTurn);
     await appendLog(
       session,
@@ -307,7 +308,7 @@ describe('playing a plan', () => {
       const { plan } = await openPlan(
         await newPlan(groupId, wish({ shape: 'quick-five', task, step, sound: undefined })),
       );
-      return startSession(groupId, { ...plan, rounds: [{ ...plan.rounds[0]!, items: [{ key, locked: false }] }] });
+      return startSession(groupId, { ...plan, rounds: [{ ...sure(plan.rounds[0]), items: [{ key, locked: false }] }] });
     };
     const rhyme = await made('rhyme-say', 'many', 'hat');
     expect(await judgeSaid(rhyme, 0, 'hat', 'cat')).toMatchObject({ outcome: 'on-own' });
@@ -325,7 +326,7 @@ describe('playing a plan', () => {
   });
   test('today: three that make sense, from nothing and from what was played', async () => {
     const groupId = await group();
-    const of = async () => readySessions((await listGroups()).find((g) => g.id === groupId)!);
+    const of = async () => readySessions(sure((await listGroups()).find((g) => g.id === groupId)));
     const fresh = await of();
     expect(fresh).toHaveLength(3);
     expect(new Set(fresh.map((r) => r.wish.task)).size).toBe(3);
@@ -360,7 +361,7 @@ test('sessions of the version before come over with their round, their steps and
     rounds: [{ task: 'segmenting', step: '4', items: ['frog', 'milk'], model: 'leaf', spares: ['hand'], turns: 2 }],
   });
   expect(back.answers).toMatchObject([{ word: 'frog', step: '4', missed: [1] }]);
-  expect((await playSession(s)).rounds[0]!.items.frog!.expected).toBe('f · r · o · g');
+  expect(sure(sure((await playSession(s)).rounds[0]).items.frog).expected).toBe('f · r · o · g');
   const rows = await (
     await openDatabase(file)
   ).sequelize.query<{ name: string }>(`SELECT name FROM pragma_table_info('answers')`, { type: QueryTypes.SELECT });

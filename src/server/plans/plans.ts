@@ -19,6 +19,7 @@ import { changed, planFrom, workshopOf } from './plan-making';
 import { showPlan, type ShownPlan } from './plan-shown';
 import { Problem } from '../storage/problems';
 import { getSettings } from '../setting/settings';
+import { sure } from '../../core/sure';
 
 export interface PlanLine {
   readonly id: string;
@@ -142,7 +143,10 @@ export async function openPlan(id: string): Promise<OpenPlan> {
   };
 }
 
-/** Keeps the plan as it is now on the screen, with one change made that needs the bank. Throws a Problem that leaves it as it was. */
+/**
+ * Keeps the plan as it is now on the screen, with one change made that needs the bank. Throws a Problem that leaves it
+ * as it was.
+ */
 export async function workOnPlan(
   id: string,
   body: unknown,
@@ -267,7 +271,7 @@ async function check(groupId: string, text: string): Promise<{ report: PlanRepor
     rounds: read.plan.rounds
       .map((round, i) => ({
         ...round,
-        items: round.items.filter((_, n) => shown.rounds[i]!.items[n]?.problem === null),
+        items: round.items.filter((_, n) => sure(shown.rounds[i]).items[n]?.problem === null),
       }))
       .filter((r) => r.items.length > 0),
   };

@@ -1,6 +1,7 @@
 import { stepOf, taskOf } from '../../core/games';
 import { makeItem, Unproved, type Shown } from '../../core/games/item';
 import { listGroups } from '../people/groups';
+import { sure } from '../../core/sure';
 import { openPlan, type OpenPlan } from './plans';
 import { workshopOf } from './plan-making';
 
@@ -13,7 +14,7 @@ export interface PrintedPlan extends OpenPlan {
 /** A plan with all that goes on paper. */
 export async function printedPlan(id: string): Promise<PrintedPlan> {
   const open = await openPlan(id);
-  const group = (await listGroups()).find((g) => g.id === open.groupId)!;
+  const group = sure((await listGroups()).find((g) => g.id === open.groupId));
   const { bank } = await workshopOf(group);
   const cards = new Map<string, Shown>();
   for (const round of open.plan.rounds) {

@@ -5,7 +5,10 @@ import { planFrom, workshopOf } from './plan-making';
 import { Problem } from '../storage/problems';
 import { startSession } from '../sessions/start-session';
 
-/** Begins a ready session of one step of a ladder with some children of a group. Throws a Problem for a step or group that is not there. */
+/**
+ * Begins a ready session of one step of a ladder with some children of a group. Throws a Problem for a step or group
+ * that is not there.
+ */
 export async function startStep(
   groupId: string,
   { ladder, rung }: { ladder: string; rung: string } | RungRef,

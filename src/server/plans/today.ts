@@ -12,6 +12,7 @@ import { database } from '../storage/database';
 import type { Group } from '../people/groups';
 import { planFrom, workshopOf, type Workshop } from './plan-making';
 import { Problem } from '../storage/problems';
+import { sure } from '../../core/sure';
 
 /** A session to start with one tap. */
 export interface ReadySession {
@@ -45,14 +46,20 @@ async function playedBy(groupId: string): Promise<Played[]> {
     where: { session_id: sessions.map((s) => s.get().id), standing: { [Op.ne]: 'check-in' }, second: 0 },
     attributes: ['session_id', 'task', 'step', 'outcome', 'at'],
     raw: true,
-  })) as unknown as { session_id: string; task: string; step: string; outcome: Outcome; at: number }[];
+  })) as unknown as {
+    session_id: string;
+    task: string;
+    step: string;
+    outcome: Outcome;
+    at: number;
+  }[];
   return [...groupBy(answers, (a) => `${a.session_id} ${a.task} ${a.step}`).values()]
     .map((of) => {
       const t = tally(of);
       const counted = t['on-own'] + t['with-help'] + t['not-yet'];
       return {
-        task: of[0]!.task,
-        step: of[0]!.step,
+        task: sure(of[0]).task,
+        step: sure(of[0]).step,
         at: Math.max(...of.map((a) => a.at)),
         alone: counted ? t['on-own'] / counted : 0,
         counted,
@@ -94,7 +101,7 @@ function goOn({ task, step, alone, counted }: Played): Proposal {
     steps.findIndex((s) => s.id === stepOf(taskOf(task), step).id),
   );
   const move = counted < 3 ? 0 : alone >= MOSTLY ? 1 : alone < FEW ? -1 : 0;
-  const next = steps[at + move] ?? steps[at]!;
+  const next = steps[at + move] ?? sure(steps[at]);
   const name = stepOf(taskOf(task), step).name;
   const why =
     next === steps[at]
@@ -137,7 +144,7 @@ async function slipping(groupId: string): Promise<string | null> {
 /** Three sessions that make sense from what was played: go on, take up again, and something beside. */
 async function proposals(group: Group, shop: Workshop, now: number): Promise<Proposal[]> {
   const played = await playedBy(group.id);
-  const latestOf = [...groupBy(played, (p) => p.task).values()].map((of) => of[0]!);
+  const latestOf = [...groupBy(played, (p) => p.task).values()].map((of) => sure(of[0]));
   const families = new Set(latestOf.map((p) => taskOf(p.task).family));
   const fresh = BEGINNINGS.filter(([task]) => !families.has(taskOf(task).family)).map(([task, step]): Proposal => ({
     wish: { task, step },
@@ -176,7 +183,7 @@ export async function readySessions(group: Group, now = Date.now()): Promise<Rea
     const wish = planRequestSchema.parse({ shape: 'focus', task: 'blending', minutes: 8, seed: 11 + i, ...part });
     try {
       const plan = planFrom(wish, shop);
-      const focus = plan.rounds.find((r) => r.role === 'focus') ?? plan.rounds[0]!;
+      const focus = plan.rounds.find((r) => r.role === 'focus') ?? sure(plan.rounds[0]);
       const task = taskOf(focus.task);
       out.push({
         wish,
@@ -191,7 +198,7 @@ export async function readySessions(group: Group, now = Date.now()): Promise<Rea
             item.view.kind === 'pair' || item.view.kind === 'row'
               ? item.words.map((w) => w.word).join(' · ')
               : item.view.kind === 'hunt'
-                ? item.slots.sounds!
+                ? sure(item.slots.sounds)
                 : item.word,
           ),
       });

@@ -6,6 +6,7 @@ import { shippedEntry } from '../words/bank';
 import { database } from '../storage/database';
 import type { AnswerRow, StepRow } from '../storage/models';
 import { ownEntries } from '../words/own-entries';
+import { sure } from '../../core/sure';
 import { logged, sessionLog, sessionPlan, type PlannedSession } from './session-record';
 
 export interface Appended {
@@ -31,10 +32,12 @@ function soundsOf(key: string, session: PlannedSession, lookup: Lookup): string 
     : sounds.join(' ');
 }
 
-/** True where an item can be read back: its first word is known, or it is made of sounds alone, or stands for a name. */
+/**
+ * True where an item can be read back: its first word is known, or it is made of sounds alone, or stands for a name.
+ */
 const readable = (key: string, lookup: Lookup): boolean => {
   const { words, sounds } = readKey(key);
-  return words.length ? words[0] === OWN_NAME || lookup(words[0]!) !== undefined : sounds !== undefined;
+  return words.length ? words[0] === OWN_NAME || lookup(sure(words[0])) !== undefined : sounds !== undefined;
 };
 
 /** Children of the session, late ones with them, and of its group. */
@@ -138,8 +141,8 @@ const answerRow = (
   child_id: entry.childId,
   turn: entry.turn,
   word: entry.word,
-  task: session.rounds[roundOf(entry.turn)]!.task,
-  step: session.rounds[roundOf(entry.turn)]!.step,
+  task: sure(session.rounds[roundOf(entry.turn)]).task,
+  step: sure(session.rounds[roundOf(entry.turn)]).step,
   sounds,
   outcome: entry.outcome,
   standing: standingOf(entry, session.rounds[roundOf(entry.turn)], before),

@@ -34,7 +34,10 @@ interface Row {
   readonly accent: string;
 }
 
-/** Answers of a group that two adults marked: the same turn, child and item. By pair of adults, with how far they agree. */
+/**
+ * Answers of a group that two adults marked: the same turn, child and item. By pair of adults, with how far they
+ * agree.
+ */
 export async function earsOf(groupId: string): Promise<Ears[]> {
   const marks = await rows<Row>(
     `SELECT a.id, a.session_id, a.turn, a.word, a.task, a.outcome, a.marked_by AS by, a.second, a.at, a.child_id,

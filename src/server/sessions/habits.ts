@@ -16,7 +16,12 @@ export async function habitsOfChildren(children: readonly string[]): Promise<Rea
     order: [['at', 'DESC']],
     limit: LATELY,
     raw: true,
-  })) as unknown as { child_id: string; slip: Slip; sounds: string; missed: string }[];
+  })) as unknown as {
+    child_id: string;
+    slip: Slip;
+    sounds: string;
+    missed: string;
+  }[];
   return Object.fromEntries(
     [...groupBy(rows, (r) => r.child_id)].map(([child, of]) => [
       child,

@@ -28,7 +28,10 @@ async function soundsOf(typed: string, bank: Awaited<ReturnType<typeof preparedB
   return heard;
 }
 
-/** Judges an answer typed in words, by the sounds it has in the accent of the session. Throws a Problem where it has none. */
+/**
+ * Judges an answer typed in words, by the sounds it has in the accent of the session. Throws a Problem where it has
+ * none.
+ */
 export async function judgeSaid(sessionId: string, roundNumber: number, key: string, typed: string): Promise<Judged> {
   const session = await sessionPlan(sessionId);
   const round = session.rounds[roundNumber];

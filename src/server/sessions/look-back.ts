@@ -14,6 +14,7 @@ import { tally, type Tally } from '../../core/sessions/summary';
 import type { StoredRound } from '../../core/sessions/stored-round';
 import { database } from '../storage/database';
 import { givenOf, replayPlan, sessionLog, sessionRecord, type SessionRecord } from '../record/session-record';
+import { sure } from '../../core/sure';
 
 export interface LookBackAnswer extends ExportRow {
   readonly childId: string | null;
@@ -93,9 +94,12 @@ export async function lookBack(id: string): Promise<LookBack> {
 
 /** What an answer was before, each with why the next took its place. */
 const withReasons = (all: readonly AnswerEntry[]): LookBackAnswer['before'] =>
-  all
-    .slice(0, -1)
-    .map((b, i) => ({ id: b.id, outcome: b.outcome, at: new Date(b.at).toISOString(), why: all[i + 1]!.why ?? null }));
+  all.slice(0, -1).map((b, i) => ({
+    id: b.id,
+    outcome: b.outcome,
+    at: new Date(b.at).toISOString(),
+    why: sure(all[i + 1]).why ?? null,
+  }));
 
 /** The session in its open file form. */
 export function exportOf({ session, answers }: LookBack): SessionExport {
@@ -165,7 +169,10 @@ export function exportOf({ session, answers }: LookBack): SessionExport {
 
 type Correction = z.infer<typeof correctionSchema>;
 
-/** Corrects an answer: a new row that supersedes it, under an id made on the device, with the reason. The old one stays. */
+/**
+ * Corrects an answer: a new row that supersedes it, under an id made on the device, with the reason. The old one
+ * stays.
+ */
 export function correctionOf(
   answers: readonly LookBackAnswer[],
   change: Correction,

@@ -22,7 +22,12 @@ export async function pacesOf(groupId: string): Promise<(task: string) => number
     attributes: ['session_id', 'task', 'turn', 'at'],
     order: [['at', 'ASC']],
     raw: true,
-  })) as unknown as { session_id: string; task: string; turn: number; at: number }[];
+  })) as unknown as {
+    session_id: string;
+    task: string;
+    turn: number;
+    at: number;
+  }[];
   const gaps = new Map<string, number[]>();
   for (const round of groupBy(rows, (r) => `${r.session_id} ${roundOf(r.turn)}`).values()) {
     round.forEach((answer, i) => {

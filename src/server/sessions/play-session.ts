@@ -17,6 +17,7 @@ import { listGroups } from '../people/groups';
 import { habitsOfChildren } from './habits';
 import { pacesOf } from './paces';
 import { replayPlan, sessionLog, sessionRecord } from '../record/session-record';
+import { sure } from '../../core/sure';
 
 /** A round as Play runs it. */
 export interface PlayRound {
@@ -113,7 +114,7 @@ function playRound(
   );
   const there = round.items.filter((key) => items[key]);
   if (!there.length) return null;
-  const gesture = GESTURES.find((g) => g.id === round.gesture) ?? GESTURES[0]!;
+  const gesture = GESTURES.find((g) => g.id === round.gesture) ?? sure(GESTURES[0]);
   return {
     stored: { ...round, items: there },
     shown: {
@@ -134,7 +135,7 @@ function playRound(
         accents,
       ),
       spares: round.spares.filter((k) => items[k]),
-      model: round.model && items[round.model] ? round.model : there[0]!,
+      model: round.model && items[round.model] ? round.model : sure(there[0]),
       ...linesOf(round),
       gap: round.gap,
       names: round.names,
@@ -156,7 +157,8 @@ export async function playSession(id: string): Promise<PlaySession> {
     listGroups().then((all) => all.find((g) => g.id === session.groupId)),
     habitsOfChildren(session.childIds),
   ]);
-  // A round's place in the list is in its answers' turns, so a round that cannot be made keeps its place with nothing in it.
+  // A round's place in the list is in its answers' turns, so a round that cannot be made keeps its place with nothing
+  // in it.
   const made = session.rounds.map((round) => playRound(round, material, accents));
   const stored = session.rounds.map((round, i) => made[i]?.stored ?? round);
   const playable = made.flatMap((m, i) => (m ? [{ ...m, i }] : []));

@@ -30,6 +30,7 @@ import { startWords } from './start-session';
 import { readySessions } from '../plans/today';
 import { PRESETS } from '../../core/phonology/conventions';
 import { inFreshFiles } from '../testing/fresh-file';
+import { sure } from '../../core/sure';
 
 // Real SQLite files throughout.
 const folder = inFreshFiles();
@@ -58,7 +59,7 @@ async function begun(
 ): Promise<{ id: string; groupId: string; children: string[] }> {
   const group = await addGroup('Radishes');
   await addChildren(group.id, names);
-  const { children } = (await listGroups())[0]!;
+  const { children } = sure((await listGroups())[0]);
   const id = await startWords({ groupId: group.id, task: 'blending', words, model: 'leg', spares: ['net'] });
   return { id, groupId: group.id, children: children.map((c) => c.id) };
 }
@@ -105,19 +106,19 @@ describe('database', () => {
     chmodSync(folder(), 0o755);
     const closed = path.join(folder(), 'closed');
     mkdirSync(closed, { mode: 0o555 });
-    process.seteuid!(65534);
+    sure(process.seteuid)(65534);
     try {
       await expect(openDatabase(path.join(closed, 'x.sqlite'))).rejects.toThrow(
         /cannot write to .*Nothing has been saved/,
       );
     } finally {
-      process.seteuid!(0);
+      sure(process.seteuid)(0);
     }
   });
   test('a failed opening is tried again', async () => {
-    writeFileSync(process.env.BOUNCY_ECHO_DB!, 'x'.repeat(5_000));
+    writeFileSync(sure(process.env.BOUNCY_ECHO_DB), 'x'.repeat(5_000));
     await expect(listGroups()).rejects.toBeInstanceOf(Problem);
-    rmSync(process.env.BOUNCY_ECHO_DB!);
+    rmSync(sure(process.env.BOUNCY_ECHO_DB));
     expect(await listGroups()).toEqual([]);
   });
 });
@@ -126,7 +127,7 @@ describe('groups and children', () => {
   test('the first visit finds a group, so that nothing blocks playing', async () => {
     const found = await Promise.all(Array.from({ length: 5 }, () => groupOrFirst(undefined)));
     expect(new Set(found.map((g) => g.id)).size).toBe(1);
-    expect(found[0]!.name).toBe('Our group');
+    expect(sure(found[0]).name).toBe('Our group');
     expect(await listGroups()).toHaveLength(1);
   });
   test('names on lines; odd ones are kept, impossible ones are named', async () => {
@@ -134,7 +135,7 @@ describe('groups and children', () => {
     const read = await addChildren(group.id, `<script>x</script>\n=1+1\n小明\n${'z'.repeat(200)}\nWren\nWren`);
     expect(read.problems.map((p) => p.line)).toEqual([4]);
     expect(read.doubles).toEqual(['Wren']);
-    expect((await listGroups())[0]!.children.map((c) => c.name)).toEqual([
+    expect(sure((await listGroups())[0]).children.map((c) => c.name)).toEqual([
       '<script>x</script>',
       '=1+1',
       '小明',
@@ -151,22 +152,25 @@ describe('groups and children', () => {
   });
   test('away is for today', async () => {
     const { children } = await begun();
-    await setAway(children[0]!, true);
-    expect((await listGroups())[0]!.children.map((c) => c.away)).toEqual([true, false]);
+    await setAway(sure(children[0]), true);
+    expect(sure((await listGroups())[0]).children.map((c) => c.away)).toEqual([true, false]);
     const { models } = await database();
     await models.children.update({ away_on: '2020-01-01' }, { where: {} });
-    expect((await listGroups())[0]!.children.some((c) => c.away)).toBe(false);
+    expect(sure((await listGroups())[0]).children.some((c) => c.away)).toBe(false);
   });
   test('erasing a child leaves no trace in the file', async () => {
     const { id, children } = await begun('Zebedee-Unmistakable\nKofi');
-    await appendLog(id, [answer(0, children[0]!, 'sun', { note: 'a-telltale-note' }), answer(1, children[1]!, 'map')]);
+    await appendLog(id, [
+      answer(0, sure(children[0]), 'sun', { note: 'a-telltale-note' }),
+      answer(1, sure(children[1]), 'map'),
+    ]);
     const all = (): string =>
       readdirSync(folder())
         .map((f) => readFileSync(path.join(folder(), f)).toString('latin1'))
         .join('');
     expect(all()).toContain('Zebedee-Unmistakable');
-    await eraseChild(children[0]!);
-    for (const trace of ['Zebedee-Unmistakable', 'a-telltale-note', children[0]!])
+    await eraseChild(sure(children[0]));
+    for (const trace of ['Zebedee-Unmistakable', 'a-telltale-note', sure(children[0])])
       expect(all(), trace).not.toContain(trace);
     expect((await lookBack(id)).answers.map((a) => a.child)).toEqual(['Kofi']);
   });
@@ -174,9 +178,9 @@ describe('groups and children', () => {
 
 test('a group is renamed, and erased with everything in it', async () => {
   const { id, groupId, children } = await begun('Zebedee-Unmistakable');
-  await appendLog(id, [answer(0, children[0]!, 'sun', { note: 'a-telltale-note' })]);
+  await appendLog(id, [answer(0, sure(children[0]), 'sun', { note: 'a-telltale-note' })]);
   await renameGroup(groupId, 'Turnips');
-  expect((await listGroups())[0]!.name).toBe('Turnips');
+  expect(sure((await listGroups())[0]).name).toBe('Turnips');
   await expect(renameGroup(groupId, ' ')).rejects.toThrow('at least one letter');
   await eraseGroup(groupId);
   expect(await listGroups()).toEqual([]);
@@ -190,7 +194,7 @@ test('a group is renamed, and erased with everything in it', async () => {
 describe('sessions', () => {
   test('a device that has the rest gets only what is new; one that has not gets it all', async () => {
     const { id, children } = await begun();
-    const [first, second] = [answer(0, children[0]!, 'sun'), answer(1, children[1]!, 'map')];
+    const [first, second] = [answer(0, sure(children[0]), 'sun'), answer(1, sure(children[1]), 'map')];
     expect(await appendLog(id, [first])).toMatchObject({ total: 1, log: [{ id: first.id }] });
     expect((await appendLog(id, [second], 1)).log.map((e) => e.id)).toEqual([second.id]);
     expect((await appendLog(id, [], 1)).log.map((e) => e.id)).toEqual([first.id, second.id]);
@@ -203,7 +207,7 @@ describe('sessions', () => {
   });
   test('saving twice changes nothing', async () => {
     const { id, children } = await begun();
-    const given = [answer(0, children[0]!, 'sun'), answer(1, children[1]!, 'map', { outcome: 'no-reply' })];
+    const given = [answer(0, sure(children[0]), 'sun'), answer(1, sure(children[1]), 'map', { outcome: 'no-reply' })];
     const first = await appendLog(id, given);
     const second = await appendLog(id, [...given, ...given]);
     expect(second).toEqual(first);
@@ -211,8 +215,12 @@ describe('sessions', () => {
   });
   test('what cannot be kept is refused with a reason, and the rest is kept', async () => {
     const { id, children } = await begun();
-    const good = answer(0, children[0]!, 'sun');
-    const bad = [answer(1, v7(), 'map'), answer(2, children[0]!, 'zzz'), answer(3, null, 'map', { supersedes: v7() })];
+    const good = answer(0, sure(children[0]), 'sun');
+    const bad = [
+      answer(1, v7(), 'map'),
+      answer(2, sure(children[0]), 'zzz'),
+      answer(3, null, 'map', { supersedes: v7() }),
+    ];
     const { log, refused } = await appendLog(id, [good, ...bad]);
     expect(log.map((e) => e.id)).toEqual([good.id]);
     expect(refused.map((r) => r.id)).toEqual(bad.map((b) => b.id));
@@ -226,21 +234,27 @@ describe('sessions', () => {
   });
   test('fresh, after a model and in chorus are told apart by how the round ran', async () => {
     const { id, children } = await begun();
-    await appendLog(id, [answer(0, children[0]!, 'sun'), answer(1, children[1]!, 'leg'), answer(2, null, 'map')]);
+    await appendLog(id, [
+      answer(0, sure(children[0]), 'sun'),
+      answer(1, sure(children[1]), 'leg'),
+      answer(2, null, 'map'),
+    ]);
     expect((await lookBack(id)).answers.map((a) => a.standing)).toEqual(['fresh', 'after-a-model', 'in-chorus']);
   });
   test('a correction supersedes and the old mark stays', async () => {
     const { id, children } = await begun();
-    const given = answer(0, children[0]!, 'frog', { outcome: 'not-yet', slip: 'lost-sound', missed: [1] });
+    const given = answer(0, sure(children[0]), 'frog', { outcome: 'not-yet', slip: 'lost-sound', missed: [1] });
     await appendLog(id, [given]);
     const before = await lookBack(id);
     await appendLog(id, [
-      correctionOf(before.answers, {
-        answerId: given.id,
-        newId: v7(),
-        outcome: 'on-own',
-        note: 'heard it on the way out',
-      })!,
+      sure(
+        correctionOf(before.answers, {
+          answerId: given.id,
+          newId: v7(),
+          outcome: 'on-own',
+          note: 'heard it on the way out',
+        }),
+      ),
     ]);
     const after = await lookBack(id);
     expect(after.answers).toMatchObject([
@@ -251,7 +265,7 @@ describe('sessions', () => {
         before: [{ id: given.id, outcome: 'not-yet' }],
       },
     ]);
-    expect((await listSessions((await groupOrFirst(undefined)).id))[0]!.tally['on-own']).toBe(1);
+    expect(sure((await listSessions((await groupOrFirst(undefined)).id))[0]).tally['on-own']).toBe(1);
     const { models } = await database();
     expect(await models.answers.count()).toBe(2);
     expect(toCsv(exportOf(after))).toContain('Not yet');
@@ -261,9 +275,9 @@ describe('sessions', () => {
     await saveSettings({ accent: 'general-american', conventions: PRESETS.letters });
     const session = await playSession(id);
     const [round] = session.rounds;
-    expect(Object.keys(round!.items).sort()).toEqual(['frog', 'leg', 'map', 'net', 'sun']);
-    expect(round!.items.frog!.marks.map((m) => m.ipa)).toEqual(['f', 'r', 'ɒ', 'ɡ']);
-    expect(session.plan.rounds[0]!.turns).toBe(2);
+    expect(Object.keys(sure(round).items).sort()).toEqual(['frog', 'leg', 'map', 'net', 'sun']);
+    expect(sure(sure(round).items.frog).marks.map((m) => m.ipa)).toEqual(['f', 'r', 'ɒ', 'ɡ']);
+    expect(sure(session.plan.rounds[0]).turns).toBe(2);
   });
 });
 
@@ -280,8 +294,11 @@ describe('choosing', () => {
     const group = { ...(await addGroup('G')), children: [] };
     const first = await findWords(wordsSchema.parse({ sounds: '3' }), group);
     const names = first.set.map((w) => w.word);
-    const swapped = names.map((w, i) => (i === 2 ? first.spares[0]! : w));
-    const second = await findWords(wordsSchema.parse({ sounds: '3', words: swapped.join(','), no: names[2]! }), group);
+    const swapped = names.map((w, i) => (i === 2 ? sure(first.spares[0]) : w));
+    const second = await findWords(
+      wordsSchema.parse({ sounds: '3', words: swapped.join(','), no: sure(names[2]) }),
+      group,
+    );
     expect(second.set.map((w) => w.word)).toEqual(swapped);
     expect(second.spares).not.toContain(names[2]);
   });
@@ -289,14 +306,14 @@ describe('choosing', () => {
     const { id, groupId, children } = await begun('Wren\nKofi', ['sun', 'map', 'leg', 'fish']);
     await appendLog(
       id,
-      [0, 1, 2, 3].map((t) => answer(t, children[t % 2]!, ['sun', 'map', 'leg', 'fish'][t]!)),
+      [0, 1, 2, 3].map((t) => answer(t, sure(children[t % 2]), sure(['sun', 'map', 'leg', 'fish'][t]))),
     );
     await new Promise((resolve) => setTimeout(resolve, 5));
     await startWords({ groupId, task: 'segmenting', words: ['sun'] });
-    const ready = await readySessions((await listGroups())[0]!);
+    const ready = await readySessions(sure((await listGroups())[0]));
     expect(ready).toHaveLength(3);
     expect(ready[0]).toMatchObject({ wish: { task: 'blending', step: '4' } });
-    expect(ready[0]!.why).toContain('one step on');
+    expect(sure(ready[0]).why).toContain('one step on');
   });
 });
 
@@ -312,7 +329,7 @@ test('the demo: two groups, three weeks, profiles that show, the same from the s
   for (const group of groups) {
     const sessions = await listSessions(group.id);
     expect(sessions.length).toBeGreaterThanOrEqual(9);
-    expect((sessions[0]!.startedAt - sessions.at(-1)!.startedAt) / 86_400_000).toBeGreaterThan(14);
+    expect((sure(sessions[0]).startedAt - sure(sessions.at(-1)).startedAt) / 86_400_000).toBeGreaterThan(14);
     for (const s of sessions) expect([0, 6]).not.toContain(new Date(s.startedAt).getDay());
     const answers = (await Promise.all(sessions.map((s) => lookBack(s.id)))).flatMap((s) => s.answers);
     ids.push(...answers.map((a) => a.id));
@@ -320,9 +337,11 @@ test('the demo: two groups, three weeks, profiles that show, the same from the s
     const slips = slippedSounds(answers.filter((a) => a.child === 'Wren'));
     if (slips.length) wren = { slips: slips.reduce((n, s) => n + s.times, 0), sounds: slips.map((s) => s.ipa) };
   }
-  expect(shares.Ottilie!['on-own']).toBeGreaterThan(shares.Ottilie!['not-yet'] + shares.Ottilie!['with-help']);
-  expect(shares.Idris!['no-reply']).toBeGreaterThan(shares.Idris!['on-own']);
-  expect(shares.Tomasz!['on-own']).toBe(0);
+  expect(sure(shares.Ottilie)['on-own']).toBeGreaterThan(
+    sure(shares.Ottilie)['not-yet'] + sure(shares.Ottilie)['with-help'],
+  );
+  expect(sure(shares.Idris)['no-reply']).toBeGreaterThan(sure(shares.Idris)['on-own']);
+  expect(sure(shares.Tomasz)['on-own']).toBe(0);
   expect(wren.slips).toBeGreaterThan(0);
 
   await (await database()).close();

@@ -10,6 +10,7 @@ import { database } from '../storage/database';
 import { listGroups, type Group } from '../people/groups';
 import { Problem } from '../storage/problems';
 import { getSettings } from '../setting/settings';
+import { sure } from '../../core/sure';
 
 import { turnOrder } from './turn-order';
 
@@ -32,7 +33,7 @@ export async function planOfWords(request: StartRequest): Promise<Plan> {
   const task = taskOf(request.task);
   const step = stepForCounts(
     task,
-    words.map((w) => bank.byName.get(w)!.count),
+    words.map((w) => sure(bank.byName.get(w)).count),
   );
   return {
     title: titleOf({ shape: 'focus', task: task.id, step: step.id, count: 3, sound: undefined }, bank),
@@ -65,7 +66,10 @@ export async function planOfWords(request: StartRequest): Promise<Plan> {
 export const startWords = async (request: StartRequest): Promise<string> =>
   startSession(request.groupId, await planOfWords(request));
 
-/** Begins a session with the children who are here, or with some of the group alone, and gives its id. Throws a Problem for a plan with nothing in it. */
+/**
+ * Begins a session with the children who are here, or with some of the group alone, and gives its id. Throws a Problem
+ * for a plan with nothing in it.
+ */
 export async function startSession(groupId: string, plan: Plan, only?: readonly string[]): Promise<string> {
   const group = await groupOf(groupId);
   const { accent, conventions } = await getSettings();

@@ -6,7 +6,10 @@ import type { Database } from '../storage/database';
 
 const place = globalThis as typeof globalThis & { bouncyEcho?: Promise<Database> };
 
-/** Gives every test of a file a real SQLite file of its own, and takes it away afterwards. Returns where the folder of the running test is asked for. */
+/**
+ * Gives every test of a file a real SQLite file of its own, and takes it away afterwards. Returns where the folder of
+ * the running test is asked for.
+ */
 export function inFreshFiles(): () => string {
   let folder = '';
   beforeEach(() => {

@@ -47,8 +47,8 @@ export interface PreparedBank extends Material {
 const prepared = new Map<string, { own: readonly unknown[]; bank: PreparedBank }>();
 
 /**
- * The bank as one accent and counting convention has it, with the setting's own words that were confirmed in this accent;
- * made once for each pair, and again when an own word changes.
+ * The bank as one accent and counting convention has it, with the setting's own words that were confirmed in this
+ * accent; made once for each pair, and again when an own word changes.
  */
 export async function preparedBank(accent: AccentId, conventions: Conventions): Promise<PreparedBank> {
   const own = await ownEntries();

@@ -15,6 +15,7 @@ import { database } from '../storage/database';
 import { ownEntries, ownEntriesChanged } from './own-entries';
 import { Problem } from '../storage/problems';
 import { getSettings } from '../setting/settings';
+import { sure } from '../../core/sure';
 
 /** One way the word may be said, with the line that would be kept. */
 export interface ProposedSounds {
@@ -87,7 +88,7 @@ export async function proposeWord(typed: string): Promise<WordProposal> {
     })),
     sounds: await Promise.all(
       candidates.map(async (c) => ({
-        answers: questions.map((q) => c.choices[q.place]!),
+        answers: questions.map((q) => sure(c.choices[q.place])),
         ...(await show(word, c.line, c.letters)),
       })),
     ),

@@ -5,6 +5,7 @@ import { bankEntry, preparedBank } from './bank';
 import { database } from '../storage/database';
 import { Problem } from '../storage/problems';
 import { getSettings } from '../setting/settings';
+import { sure } from '../../core/sure';
 
 /** The words this setting owns as things. */
 export async function ownedProps(): Promise<Set<string>> {
@@ -46,7 +47,7 @@ export async function shelf(): Promise<ShelfSound[]> {
   const bySound = new Map<string, ShelfWord[]>();
   for (const word of [...words].sort((a, b) => a.entry.band - b.entry.band || a.word.localeCompare(b.word))) {
     if (!word.entry.prop && !owned.has(word.word)) continue;
-    const { ipa } = word.sounds[0]!;
+    const { ipa } = sure(word.sounds[0]);
     const row: ShelfWord = {
       word: word.word,
       owned: owned.has(word.word),

@@ -5,6 +5,7 @@ import { CONSONANTS, labelOf, makingOf, MAKING_ADVICE, type Making } from '../..
 import { preparedBank } from './bank';
 import { Problem } from '../storage/problems';
 import { getSettings } from '../setting/settings';
+import { sure } from '../../core/sure';
 import { shown, type ShownWord } from './words';
 
 export interface SoundChart {
@@ -55,8 +56,8 @@ export async function soundPage(ipa: string): Promise<SoundPage> {
     advice: MAKING_ADVICE[makingOf(ipa)],
     how: howMade(ipa, label),
     facts: facts ? { place: facts.place, manner: facts.manner, voiced: facts.voiced } : null,
-    first: pick((w) => w.sounds[0]!.ipa === ipa),
+    first: pick((w) => sure(w.sounds[0]).ipa === ipa),
     middle: pick((w) => w.sounds.slice(1, -1).some((s) => s.ipa === ipa) && w.count <= 6),
-    last: pick((w) => w.sounds.at(-1)!.ipa === ipa && w.sounds.length > 1),
+    last: pick((w) => sure(w.sounds.at(-1)).ipa === ipa && w.sounds.length > 1),
   };
 }

@@ -11,6 +11,7 @@ import { database } from '../storage/database';
 import { Problem } from '../storage/problems';
 import { ownedProps } from './props';
 import { getSettings } from '../setting/settings';
+import { sure } from '../../core/sure';
 import { shown, type ShownWord } from './words';
 
 export interface AccentLine {
@@ -82,7 +83,7 @@ function neighbourRows(word: Word, bank: Awaited<ReturnType<typeof preparedBank>
     .map((row) => ({
       ...row,
       words: row.words.slice(0, NEIGHBOURS_SHOWN),
-      label: row.change === 'add' ? '' : labelOf(word.sounds[row.at]!.ipa, word.accent).label,
+      label: row.change === 'add' ? '' : labelOf(sure(word.sounds[row.at]).ipa, word.accent).label,
     }));
 }
 
@@ -136,7 +137,7 @@ export async function wordPage(name: string, groupId: string): Promise<WordPage>
     rhymes: rhyming,
     used: sessions
       .map((s) => s.get())
-      .map((s) => ({ sessionId: s.id, game: s.title, at: s.started_at, answers: times.get(s.id)! })),
+      .map((s) => ({ sessionId: s.id, game: s.title, at: s.started_at, answers: sure(times.get(s.id)) })),
     owned: (await ownedProps()).has(name),
     own: entry.own ? { line: entry.line, accent } : null,
   };

@@ -18,6 +18,7 @@ import { ownedProps, setOwned, shelf } from './props';
 import { saveSettings } from '../setting/settings';
 import { soundChart, soundPage } from './sounds';
 import { startWords } from '../sessions/start-session';
+import { sure } from '../../core/sure';
 import { saveTaught, taughtSounds } from './taught';
 import { wordPage } from './word-page';
 import { copySet, eraseSet, exportSet, importSet, listSets, reportOnFile, saveSet, savedSet } from './word-sets';
@@ -150,8 +151,11 @@ describe('word sets', () => {
 describe('words of our own', () => {
   test('the dictionary proposes, a person answers, the word is found, counted and played', async () => {
     const { readings } = await proposeWord('Graph');
-    expect(readings[0]!.questions[0]!.choices.map((c) => c.words)).toEqual(['the vowel of trap', 'the vowel of bath']);
-    const said = readings[0]!.sounds.find((s) => s.answers[0] === 'BATH')!;
+    expect(sure(sure(readings[0]).questions[0]).choices.map((c) => c.words)).toEqual([
+      'the vowel of trap',
+      'the vowel of bath',
+    ]);
+    const said = sure(sure(readings[0]).sounds.find((s) => s.answers[0] === 'BATH'));
     expect(said.marks.map((m) => m.ipa)).toEqual(['ɡ', 'r', 'ɑː', 'f']);
     await saveOwnWord({
       word: 'graph',
@@ -166,7 +170,7 @@ describe('words of our own', () => {
     expect(found.results).toMatchObject([{ word: 'graph', count: 4, own: true }]);
     const group = await addGroup('G');
     const session = await startWords({ groupId: group.id, task: 'blending', words: ['graph', 'frog'] });
-    expect((await playSession(session)).rounds[0]!.items.graph!.expected).toContain('graph');
+    expect(sure(sure((await playSession(session)).rounds[0]).items.graph).expected).toContain('graph');
   });
   test('tapped sounds, for a word the dictionary lacks', async () => {
     expect((await proposeWord('zorble')).readings).toEqual([]);
@@ -232,7 +236,7 @@ describe('the prop shelf', () => {
     expect(await ownedProps()).toEqual(new Set(['sock', 'button']));
     const all = await shelf();
     expect(all.find((s) => s.ipa === 's')).toMatchObject({ owned: 1 });
-    expect(all.find((s) => s.ipa === 'b')!.words.find((w) => w.word === 'button')).toMatchObject({
+    expect(sure(all.find((s) => s.ipa === 'b')).words.find((w) => w.word === 'button')).toMatchObject({
       owned: true,
       cautions: ['small'],
     });
@@ -281,7 +285,7 @@ describe('a word’s page', () => {
     const page = await wordPage('card', group.id);
     expect(page.accents.map((a) => a.ipa)).toEqual(['kɑːd', 'kɑːd', 'kard', 'kɑrd']);
     expect(page.letters.map((b) => b.letters)).toEqual(['c', 'ar', 'd']);
-    expect(page.neighbours.find((n) => n.change === 'swap' && n.at === 0)!.words).toEqual(
+    expect(sure(page.neighbours.find((n) => n.change === 'swap' && n.at === 0)).words).toEqual(
       expect.arrayContaining(['hard', 'yard']),
     );
     expect(page.rhymes).toContain('guard');
@@ -293,8 +297,8 @@ describe('a word’s page', () => {
   test('a sound on its own: how it is made and words for it; a sound of another accent is not there', async () => {
     const s = await soundPage('s');
     expect(s.how.made).toMatch(/hiss/);
-    for (const w of s.first) expect(w.marks[0]!.ipa).toBe('s');
-    for (const w of s.last) expect(w.marks.at(-1)!.ipa).toBe('s');
+    for (const w of s.first) expect(sure(w.marks[0]).ipa).toBe('s');
+    for (const w of s.last) expect(sure(w.marks.at(-1)).ipa).toBe('s');
     await expect(soundPage('ʍ')).rejects.toMatchObject({ status: 404 });
   });
   test.each([
@@ -315,8 +319,7 @@ describe('a word’s page', () => {
 test('the examples of the settings part where the accents do', () => {
   const all = examplesOfCounting();
   const said = (id: AccentId, word: string): string =>
-    all[id].words
-      .find((w) => w.word === word)!
+    sure(all[id].words.find((w) => w.word === word))
       .marks.map((m) => m.ipa)
       .join(' ');
   expect([said('southern-british', 'bath'), said('northern-english', 'bath')]).toEqual(['b ɑː θ', 'b a θ']);

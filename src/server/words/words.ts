@@ -15,6 +15,7 @@ import { ownEntries } from './own-entries';
 import { ownedProps } from './props';
 
 import { getSettings } from '../setting/settings';
+import { sure } from '../../core/sure';
 import { taughtSounds } from './taught';
 
 export interface ShownWord {
@@ -110,8 +111,8 @@ function filtersOf(
 }
 
 /**
- * The words that fit what was chosen, live counts on every choice, and a word set: the words named, in their order, or a
- * proposal with one stretch at the end.
+ * The words that fit what was chosen, live counts on every choice, and a word set: the words named, in their order, or
+ * a proposal with one stretch at the end.
  */
 export async function findWords(
   choice: Choice,
@@ -145,7 +146,7 @@ export async function findWords(
     size,
     confirmed,
     unclear,
-    results: order.slice(0, end).map((w) => shown(index.words[w]!)),
+    results: order.slice(0, end).map((w) => shown(sure(index.words[w]))),
     further: Math.max(0, order.length - end),
     set: (choice.words ? named : proposal.words).map(shown),
     proposed: choice.words === undefined,

@@ -1,5 +1,6 @@
 'use client';
 
+import { clsx } from 'clsx';
 import { useOptimistic, useTransition } from 'react';
 import { markAway } from '@/actions/groups';
 
@@ -16,7 +17,10 @@ export function AwayButton({
   return (
     <button
       type="button"
-      className={`flex min-h-14 items-center justify-between gap-3 rounded-lg text-left hover:bg-card ${named ? 'w-full px-1' : 'px-3'}`}
+      className={clsx(
+        'flex min-h-14 items-center justify-between gap-3 rounded-lg text-left hover:bg-card',
+        named ? 'w-full px-1' : 'px-3',
+      )}
       onClick={() =>
         begin(async () => {
           setAway(!away);

@@ -1,11 +1,13 @@
 'use client';
 
+import { clsx } from 'clsx';
 import Link from 'next/link';
 import { useState } from 'react';
 import { STATES, STATE_WORDS, type State } from '@/core/progress/rule';
 import type { BoardLine } from '@/server/children/board';
 import { Choose } from '../kit/choose';
 import { PrintButton } from '../words/print-button';
+import { sure } from '@/core/sure';
 import { StateSign } from './state-sign';
 
 /** Those at a state, as a choice says it. */
@@ -23,7 +25,10 @@ interface BoardProps {
   readonly ruleNote: string | null;
 }
 
-/** Children down, skills across: the step each stands before, its state by shape and word. Never in order of merit unless asked for by skill. */
+/**
+ * Children down, skills across: the step each stands before, its state by shape and word. Never in order of merit
+ * unless asked for by skill.
+ */
 export function BoardScreen({ groupName, ladders, rows, ruleNote }: BoardProps) {
   const [sort, setSort] = useState('name');
   const [only, setOnly] = useState<State | ''>('');
@@ -37,8 +42,8 @@ export function BoardScreen({ groupName, ladders, rows, ruleNote }: BoardProps) 
     .sort((a, b) =>
       at < 0
         ? a.name.localeCompare(b.name, 'en-GB')
-        : a.cells[at]!.height - b.cells[at]!.height ||
-          STATES.indexOf(b.cells[at]!.state) - STATES.indexOf(a.cells[at]!.state) ||
+        : sure(a.cells[at]).height - sure(b.cells[at]).height ||
+          STATES.indexOf(sure(b.cells[at]).state) - STATES.indexOf(sure(a.cells[at]).state) ||
           a.name.localeCompare(b.name, 'en-GB'),
     );
   return (
@@ -85,7 +90,12 @@ export function BoardScreen({ groupName, ladders, rows, ruleNote }: BoardProps) 
           role="region"
           aria-label="Children and skills"
         >
-          <table className="w-full min-w-[64rem] border-collapse text-[0.95rem] print:min-w-0 print:text-[7.5pt] print:leading-[1.1]">
+          <table
+            className={clsx(
+              'w-full min-w-[64rem] border-collapse text-[0.95rem] print:min-w-0 print:text-[7.5pt]',
+              'print:leading-[1.1]',
+            )}
+          >
             <thead>
               <tr className="border-b border-line-strong text-left align-bottom">
                 <th scope="col" className="sticky left-0 z-10 bg-paper py-1.5 pr-3 font-normal text-muted">
@@ -95,7 +105,10 @@ export function BoardScreen({ groupName, ladders, rows, ruleNote }: BoardProps) 
                   <th
                     key={l.id}
                     scope="col"
-                    className={`px-2 py-1.5 font-word leading-tight ${l.id === sort ? 'underline decoration-marigold decoration-2 underline-offset-4' : ''}`}
+                    className={clsx(
+                      'px-2 py-1.5 font-word leading-tight',
+                      l.id === sort ? 'underline decoration-marigold decoration-2 underline-offset-4' : '',
+                    )}
                   >
                     {l.name}
                   </th>
@@ -110,12 +123,18 @@ export function BoardScreen({ groupName, ladders, rows, ruleNote }: BoardProps) 
                 <tr key={r.id} className="border-b border-line">
                   <th
                     scope="row"
-                    className="sticky left-0 z-10 max-w-44 bg-paper pr-3 text-left font-word text-lg leading-tight font-normal print:text-[8pt]"
+                    className={clsx(
+                      'sticky left-0 z-10 max-w-44 bg-paper pr-3 text-left font-word text-lg leading-tight',
+                      'font-normal print:text-[8pt]',
+                    )}
                   >
                     <Link
                       href={`/children/${r.id}`}
                       prefetch={false}
-                      className={`block min-h-8 truncate py-1 hover:underline print:min-h-0 print:py-px ${r.away ? 'text-muted' : ''}`}
+                      className={clsx(
+                        'block min-h-8 truncate py-1 hover:underline print:min-h-0 print:py-px',
+                        r.away ? 'text-muted' : '',
+                      )}
                       title={r.name}
                     >
                       {r.name}
@@ -124,12 +143,19 @@ export function BoardScreen({ groupName, ladders, rows, ruleNote }: BoardProps) 
                   {r.cells.map((c) => (
                     <td
                       key={c.ladder}
-                      className={`px-2 py-1 leading-tight print:py-0 ${c.begun && c.state === 'secure' ? 'bg-line/70' : ''}`}
+                      className={clsx(
+                        'px-2 py-1 leading-tight print:py-0',
+                        c.begun && c.state === 'secure' ? 'bg-line/70' : '',
+                      )}
                     >
                       {c.begun ? (
                         <>
                           <StateSign state={c.state} /> <span className="whitespace-nowrap">{c.rung}</span>
-                          <span className="block text-[0.8rem] whitespace-nowrap text-muted print:inline print:text-[7pt]">
+                          <span
+                            className={clsx(
+                              'block text-[0.8rem] whitespace-nowrap text-muted print:inline print:text-[7pt]',
+                            )}
+                          >
                             {' '}
                             {c.words}
                           </span>

@@ -4,6 +4,7 @@ import Link from 'next/link';
 import { PLAIN_ERRS, RULE_WORDS } from '@/core/progress/rule';
 import type { ChildPage, RecentAnswer } from '@/server/children/child-page';
 import { OutcomeMark } from '../kit/outcome-mark';
+import { sure } from '@/core/sure';
 import { HistoryChart } from './history-chart';
 import { LadderPaths } from './ladder-paths';
 import { EraseChild } from './erase-child';
@@ -139,7 +140,7 @@ export function ChildScreen({ page, patterns }: { page: ChildPage; patterns: rea
               <ul>
                 {stale.map((l) => (
                   <li key={l.id}>
-                    {l.name}: last seen {formatDistanceToNowStrict(l.due!.lastAt)} ago
+                    {l.name}: last seen {formatDistanceToNowStrict(sure(l.due).lastAt)} ago
                   </li>
                 ))}
               </ul>

@@ -4,6 +4,7 @@ import { OUTCOME_WORDS } from '@/core/answers/outcome';
 import { kappaWord } from '@/core/progress/agreement';
 import type { Ears } from '@/server/sessions/ears';
 import { OutcomeMark } from '../kit/outcome-mark';
+import { sure } from '@/core/sure';
 
 const number = (n: number): string => n.toFixed(2).replace('-', '−');
 
@@ -35,7 +36,7 @@ export function EarsScreen({ ears }: { ears: readonly Ears[] }) {
             ) : (
               <>
                 Beyond chance: kappa {number(kappa)}, {kappaWord(kappa)}; it may lie anywhere from{' '}
-                {number(interval![0])} to {number(interval![1])}.
+                {number(sure(interval)[0])} to {number(sure(interval)[1])}.
               </>
             )}
           </p>

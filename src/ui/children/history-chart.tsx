@@ -2,6 +2,7 @@ import { scaleBand, scaleLinear } from 'd3-scale';
 import { stack } from 'd3-shape';
 import { format } from 'date-fns';
 import type { Week } from '@/core/progress/history';
+import { sure } from '@/core/sure';
 
 const SIZE = { width: 620, height: 150, left: 28, bottom: 24, top: 8 } as const;
 const PARTS = ['own', 'practised', 'notYet', 'noReply'] as const;
@@ -18,7 +19,10 @@ const FILL: Readonly<Record<(typeof PARTS)[number], string>> = {
   noReply: 'var(--color-line)',
 };
 
-/** Weeks from left to right: filled what came alone, striped what came with help or as practice, open what did not come yet. */
+/**
+ * Weeks from left to right: filled what came alone, striped what came with help or as practice, open what did not come
+ * yet.
+ */
 export function HistoryChart({ weeks }: { weeks: readonly Week[] }) {
   if (!weeks.length) return <p className="text-muted">The weeks will stand here once something was played.</p>;
   const most = Math.max(...weeks.map((w) => PARTS.reduce((sum, p) => sum + w[p], 0)), 4);
@@ -77,7 +81,7 @@ export function HistoryChart({ weeks }: { weeks: readonly Week[] }) {
             part[1] > part[0] ? (
               <rect
                 key={`${layer.key} ${part.data.monday}`}
-                x={x(part.data.monday)! + (x.bandwidth() - band) / 2}
+                x={sure(x(part.data.monday)) + (x.bandwidth() - band) / 2}
                 width={band}
                 y={y(part[1])}
                 height={y(part[0]) - y(part[1])}
@@ -92,7 +96,7 @@ export function HistoryChart({ weeks }: { weeks: readonly Week[] }) {
           i % every === 0 ? (
             <text
               key={w.monday}
-              x={x(w.monday)! + x.bandwidth() / 2}
+              x={sure(x(w.monday)) + x.bandwidth() / 2}
               y={SIZE.height - 6}
               textAnchor="middle"
               fontSize="13"

@@ -1,5 +1,6 @@
 'use client';
 
+import { clsx } from 'clsx';
 import { useState } from 'react';
 import { capital } from '@/core/in-words';
 import { STATE_WORDS } from '@/core/progress/rule';
@@ -37,11 +38,17 @@ export function LadderPaths({ ladders, ruleNote }: { ladders: readonly ShownLadd
                       type="button"
                       aria-pressed={on}
                       onClick={() => setAt([l.id, r.id])}
-                      className={`block h-full w-full max-w-[6.2rem] rounded-lg px-0.5 ${on ? 'bg-card shadow-[0_0_0_1px_var(--color-line-strong)]' : 'hover:bg-card'}`}
+                      className={clsx(
+                        'block h-full w-full max-w-[6.2rem] rounded-lg px-0.5',
+                        on ? 'bg-card shadow-[0_0_0_1px_var(--color-line-strong)]' : 'hover:bg-card',
+                      )}
                     >
                       <Hop state={r.state} now={r.now} />
                       <span
-                        className={`block pb-0.5 text-center text-[0.85rem] leading-tight ${r.state === 'not-enough' && !r.now ? 'text-muted' : ''}`}
+                        className={clsx(
+                          'block pb-0.5 text-center text-[0.85rem] leading-tight',
+                          r.state === 'not-enough' && !r.now ? 'text-muted' : '',
+                        )}
                         aria-hidden="true"
                       >
                         {r.name}

@@ -1,5 +1,6 @@
 'use client';
 
+import { clsx } from 'clsx';
 import { useState, useTransition } from 'react';
 import { keepOwnWay } from '@/actions/groups';
 import { COMMON_WAYS, isPlain, type OwnWay } from '@/core/answers/own-way';
@@ -60,7 +61,10 @@ export function OwnWayButton({
     <>
       <button
         type="button"
-        className="min-h-12 max-w-56 truncate px-3 text-muted underline decoration-line-strong underline-offset-4 hover:text-ink"
+        className={clsx(
+          'min-h-12 max-w-56 truncate px-3 text-muted underline decoration-line-strong',
+          'underline-offset-4 hover:text-ink',
+        )}
         onClick={() => {
           setWay(child.ownWay);
           setOpen(true);

@@ -1,5 +1,6 @@
 'use client';
 
+import { clsx } from 'clsx';
 import { useState } from 'react';
 import { SPOTS, SPOT_WORDS, type MapCell, type SoundMap, type Spot } from '@/core/progress/sound-map';
 import type { ChildPage } from '@/server/children/child-page';
@@ -59,7 +60,10 @@ export function SoundMapView({
             type="button"
             aria-pressed={s === spot}
             onClick={() => setSpot(s)}
-            className={`min-h-12 rounded-full px-3 ${s === spot ? 'bg-slate-soft font-bold' : 'text-muted hover:bg-card'}`}
+            className={clsx(
+              'min-h-12 rounded-full px-3',
+              s === spot ? 'bg-slate-soft font-bold' : 'text-muted hover:bg-card',
+            )}
           >
             {s === 'cluster' ? 'cluster' : SPOT_WORDS[s].split(' ').at(-1)}
           </button>

@@ -1,6 +1,9 @@
 import type { State } from '@/core/progress/rule';
 
-/** One hop of a path: solid where it holds, dashed where it comes, thin and open where it does not yet, dotted where too little was seen. */
+/**
+ * One hop of a path: solid where it holds, dashed where it comes, thin and open where it does not yet, dotted where
+ * too little was seen.
+ */
 export function Hop({
   state,
   now,

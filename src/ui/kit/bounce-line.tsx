@@ -1,6 +1,7 @@
 import type { CSSProperties, ReactNode } from 'react';
 import type { Mark } from '@/core/games/item';
 import type { Making } from '@/core/phonology/sounds';
+import { sure } from '@/core/sure';
 
 /** The longest a line may be in a list; a long word's marks are smaller. */
 const LIST_WIDTH = 178;
@@ -119,7 +120,10 @@ interface BounceLineProps {
   readonly spot?: number | null;
   /** Show each sound’s own letters under its label. */
   readonly letters?: boolean;
-  /** How wide the line may be, as a CSS length. Where it is not known the line asks its surroundings, which costs the browser a second look. */
+  /**
+   * How wide the line may be, as a CSS length. Where it is not known the line asks its surroundings, which costs the
+   * browser a second look.
+   */
   readonly room?: string;
   /** Where given, each mark is a button. */
   readonly onTap?: ((index: number) => void) | undefined;
@@ -206,7 +210,7 @@ export function BounceLine({
                 height: 'max(2px, calc(5 * var(--u)))',
                 bottom: size === 'full' ? 'calc(-6 * var(--u))' : '-3px',
                 right: 0,
-                width: `calc(${WIDTHS[mark.making] + gapBefore(mark, i) + WIDTHS[marks[i - 1]!.making]} * var(--u))`,
+                width: `calc(${WIDTHS[mark.making] + gapBefore(mark, i) + WIDTHS[sure(marks[i - 1]).making]} * var(--u))`,
               }}
             />
           );

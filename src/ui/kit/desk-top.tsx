@@ -1,5 +1,6 @@
 'use client';
 
+import { clsx } from 'clsx';
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import { useRef } from 'react';
@@ -31,7 +32,10 @@ export function DeskTop({ groups, groupId }: { groups: readonly { id: string; na
               key={href}
               href={href}
               aria-current={here ? 'page' : undefined}
-              className={`flex min-h-12 items-center border-b-4 font-word text-lg ${here ? 'border-marigold font-bold' : 'border-transparent text-muted hover:text-ink'}`}
+              className={clsx(
+                'flex min-h-12 items-center border-b-4 font-word text-lg',
+                here ? 'border-marigold font-bold' : 'border-transparent text-muted hover:text-ink',
+              )}
             >
               {name}
             </Link>

@@ -1,5 +1,6 @@
 'use client';
 
+import { clsx } from 'clsx';
 import * as Radix from '@radix-ui/react-dialog';
 import { X } from 'lucide-react';
 import type { ReactNode } from 'react';
@@ -21,7 +22,11 @@ export function Dialog({ open, onOpenChange, title, description, wide = false, c
       <Radix.Portal>
         <Radix.Overlay className="fixed inset-0 z-40 bg-ink/40" />
         <Radix.Content
-          className={`fixed top-1/2 left-1/2 z-50 max-h-[94dvh] ${wide ? 'w-[min(62rem,calc(100vw-1rem))]' : 'w-[min(34rem,calc(100vw-2rem))]'} -translate-x-1/2 -translate-y-1/2 overflow-y-auto rounded-2xl bg-card p-6 shadow-xl`}
+          className={clsx(
+            'fixed top-1/2 left-1/2 z-50 max-h-[94dvh]',
+            wide ? 'w-[min(62rem,calc(100vw-1rem))]' : 'w-[min(34rem,calc(100vw-2rem))]',
+            '-translate-x-1/2 -translate-y-1/2 overflow-y-auto rounded-2xl bg-card p-6 shadow-xl',
+          )}
           {...(description ? {} : { 'aria-describedby': undefined })}
         >
           <div className="mb-3 flex items-start justify-between gap-4">

@@ -1,3 +1,4 @@
+import { clsx } from 'clsx';
 import Link from 'next/link';
 import type { ReactNode } from 'react';
 
@@ -18,7 +19,10 @@ export function Pill({ href, on, none = false, children }: PillProps) {
       scroll={false}
       aria-current={on ? 'true' : undefined}
       prefetch={false}
-      className={`flex min-h-[48px] items-center gap-2 rounded-full border px-3.5 ${on ? 'border-ink bg-ink text-card' : 'border-line-strong bg-card hover:border-ink'}`}
+      className={clsx(
+        'flex min-h-[48px] items-center gap-2 rounded-full border px-3.5',
+        on ? 'border-ink bg-ink text-card' : 'border-line-strong bg-card hover:border-ink',
+      )}
     >
       {children}
     </Link>

@@ -1,3 +1,4 @@
+import { clsx } from 'clsx';
 import Link from 'next/link';
 
 interface SubNavProps {
@@ -14,7 +15,10 @@ export const SubNav = ({ label, places, here }: SubNavProps) => (
         key={href}
         href={href}
         aria-current={href === here ? 'page' : undefined}
-        className={`-mb-px flex min-h-12 items-center border-b-2 ${href === here ? 'border-ink' : 'border-transparent text-muted hover:text-ink'}`}
+        className={clsx(
+          '-mb-px flex min-h-12 items-center border-b-2',
+          href === here ? 'border-ink' : 'border-transparent text-muted hover:text-ink',
+        )}
       >
         {name}
       </Link>

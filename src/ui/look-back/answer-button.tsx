@@ -1,5 +1,6 @@
 'use client';
 
+import { clsx } from 'clsx';
 import { useState, useTransition } from 'react';
 import { v7 } from 'uuid';
 import { correct } from '@/actions/sessions';
@@ -87,7 +88,10 @@ export function AnswerButton({ sessionId, answer, accent, people }: AnswerProps)
       <button
         type="button"
         onClick={() => setOpen(true)}
-        className="flex min-h-12 w-full flex-col items-start justify-center gap-1 rounded-lg px-2 py-1 text-left hover:bg-card"
+        className={clsx(
+          'flex min-h-12 w-full flex-col items-start justify-center gap-1 rounded-lg px-2 py-1',
+          'text-left hover:bg-card',
+        )}
       >
         <span className="sr-only">{who}, </span>
         <OutcomeMark outcome={answer.outcome} />
@@ -125,7 +129,11 @@ export function AnswerButton({ sessionId, answer, accent, people }: AnswerProps)
             {REASONS.filter((r) => r !== 'other-child' || people.length > 1).map((reason) => (
               <label
                 key={reason}
-                className={`flex min-h-12 cursor-pointer items-center rounded-full border px-4 has-focus-visible:outline-3 has-focus-visible:outline-slate ${why === reason ? 'border-ink bg-ink text-card' : 'border-line-strong'}`}
+                className={clsx(
+                  'flex min-h-12 cursor-pointer items-center rounded-full border px-4',
+                  'has-focus-visible:outline-3 has-focus-visible:outline-slate',
+                  why === reason ? 'border-ink bg-ink text-card' : 'border-line-strong',
+                )}
               >
                 <input
                   type="radio"

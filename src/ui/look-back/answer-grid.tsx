@@ -1,5 +1,6 @@
 'use client';
 
+import { clsx } from 'clsx';
 import { useState } from 'react';
 import { OUTCOME_WORDS, OUTCOMES, type Outcome } from '@/core/answers/outcome';
 import { groupBy } from '@/core/group-by';
@@ -7,6 +8,7 @@ import type { AccentId } from '@/core/phonology/accents';
 import { roundOf } from '@/core/sessions/log';
 import type { LookBackAnswer } from '@/server/sessions/look-back';
 import { Choose } from '../kit/choose';
+import { sure } from '@/core/sure';
 import { AnswerButton } from './answer-button';
 
 interface GridProps {
@@ -27,7 +29,9 @@ const SIEVES = {
 } as const;
 type Sieve = keyof typeof SIEVES;
 
-/** Children down, items across, what was said in each square; a square opens what was heard and lets it be put right. */
+/**
+ * Children down, items across, what was said in each square; a square opens what was heard and lets it be put right.
+ */
 export function AnswerGrid({ sessionId, accent, people, rounds, answers }: GridProps) {
   const [sieve, setSieve] = useState<Sieve>('all');
   const [outcome, setOutcome] = useState<Outcome | ''>('');
@@ -67,8 +71,8 @@ export function AnswerGrid({ sessionId, accent, people, rounds, answers }: GridP
         </p>
       </div>
       {byRound.map(([number, inRound]) => {
-        const items = [...groupBy(inRound, (a) => a.word)].map(([word, of]) => ({ word, label: of[0]!.label }));
-        const caption = `${rounds[number]?.name ?? ''}${rounds[number]?.step ? `, ${rounds[number]!.step}` : ''}`;
+        const items = [...groupBy(inRound, (a) => a.word)].map(([word, of]) => ({ word, label: sure(of[0]).label }));
+        const caption = `${rounds[number]?.name ?? ''}${rounds[number]?.step ? `, ${sure(rounds[number]).step}` : ''}`;
         return (
           <div key={number} tabIndex={0} role="region" aria-label={caption} className="relative mb-8 overflow-x-auto">
             <table className="border-collapse">
@@ -94,7 +98,10 @@ export function AnswerGrid({ sessionId, accent, people, rounds, answers }: GridP
                     <tr key={row.id} className="border-b border-line">
                       <th
                         scope="row"
-                        className="sticky left-0 z-10 max-w-48 bg-paper py-1 pr-4 text-left font-word text-lg font-normal wrap-anywhere"
+                        className={clsx(
+                          'sticky left-0 z-10 max-w-48 bg-paper py-1 pr-4 text-left font-word text-lg',
+                          'font-normal wrap-anywhere',
+                        )}
                       >
                         {row.name}
                       </th>

@@ -2,6 +2,7 @@
 
 import { useState } from 'react';
 import type { Catalogue } from '@/server/plans/catalogue';
+import { sure } from '@/core/sure';
 
 interface GamePickerProps {
   readonly games: Catalogue;
@@ -16,8 +17,8 @@ export function GamePicker({ games, task: first, step: firstStep, label, onPick 
   const [task, setTask] = useState(first);
   const [step, setStep] = useState(firstStep);
   const [busy, setBusy] = useState(false);
-  const chosen = games.families.flatMap((f) => f.tasks).find((t) => t.id === task)!;
-  const steps = chosen.steps.some((s) => s.id === step) ? step : chosen.steps[0]!.id;
+  const chosen = sure(games.families.flatMap((f) => f.tasks).find((t) => t.id === task));
+  const steps = chosen.steps.some((s) => s.id === step) ? step : sure(chosen.steps[0]).id;
   return (
     <form
       className="space-y-4"

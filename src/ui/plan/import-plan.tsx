@@ -5,6 +5,7 @@ import { useId, useState, useTransition } from 'react';
 import { importPlanFile, lookAtPlanFile } from '@/actions/plans';
 import type { PlanReport } from '@/server/plans/plans';
 import { ErrorMessage } from '../kit/message';
+import { sure } from '@/core/sure';
 
 /** A plan from a file: reported on round by round; nothing is kept until a person says so. */
 export function ImportPlan({ groupId }: { groupId: string }) {
@@ -24,7 +25,7 @@ export function ImportPlan({ groupId }: { groupId: string }) {
   };
   const keep = (): void =>
     begin(async () => {
-      const answer = await importPlanFile(groupId, read!.text);
+      const answer = await importPlanFile(groupId, sure(read).text);
       if (answer.ok) router.push(`/plan/${answer.value}`);
       else setError(answer.error);
     });

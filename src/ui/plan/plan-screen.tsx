@@ -1,5 +1,6 @@
 'use client';
 
+import { clsx } from 'clsx';
 import {
   closestCenter,
   DndContext,
@@ -52,7 +53,10 @@ export function PlanScreen({ open, games }: { open: OpenPlan; games: Catalogue }
         <label className="block">
           <span className="sr-only">Name of the plan</span>
           <input
-            className="-ml-2 w-full rounded-lg bg-transparent px-2 py-1.5 font-word text-4xl leading-normal font-bold hover:bg-card focus:bg-card"
+            className={clsx(
+              '-ml-2 w-full rounded-lg bg-transparent px-2 py-1.5 font-word text-4xl leading-normal',
+              'font-bold hover:bg-card focus:bg-card',
+            )}
             value={plan.title}
             maxLength={60}
             autoComplete="off"

@@ -1,5 +1,6 @@
 'use client';
 
+import { clsx } from 'clsx';
 import { CalendarPlus, FileDown, Printer } from 'lucide-react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
@@ -11,6 +12,7 @@ import type { Catalogue } from '@/server/plans/catalogue';
 import type { OpenPlan } from '@/server/plans/plans';
 import { CAUTION_WORDS, CautionMark } from '../kit/cautions';
 import { ErrorMessage } from '../kit/message';
+import { sure } from '@/core/sure';
 import type { PlanWork } from './use-plan';
 
 const COLOUR: Readonly<Record<RoundRole, string>> = {
@@ -79,14 +81,16 @@ export function PlanSide({ open, work, games }: { open: OpenPlan; work: PlanWork
         </div>
         <div
           role="img"
-          aria-label={plan.rounds.map((r, i) => `${nameOf(r.id)} ${Math.round(seconds[i]! / 60) || 1} min`).join(', ')}
+          aria-label={plan.rounds
+            .map((r, i) => `${nameOf(r.id)} ${Math.round(sure(seconds[i]) / 60) || 1} min`)
+            .join(', ')}
           className="mt-2 flex h-3.5 overflow-hidden rounded-full bg-line"
         >
           {plan.rounds.map((r, i) => (
             <span
               key={r.id}
               className={`${COLOUR[r.role]} border-r-2 border-paper last:border-0`}
-              style={{ width: `${(seconds[i]! / span) * 100}%` }}
+              style={{ width: `${(sure(seconds[i]) / span) * 100}%` }}
             />
           ))}
         </div>
@@ -208,7 +212,10 @@ export function PlanSide({ open, work, games }: { open: OpenPlan; work: PlanWork
                     key={a + b}
                     type="button"
                     aria-pressed={on}
-                    className={`min-h-12 rounded-full border px-3 font-word ${on ? 'border-ink bg-ink text-card' : 'border-line-strong hover:border-ink'}`}
+                    className={clsx(
+                      'min-h-12 rounded-full border px-3 font-word',
+                      on ? 'border-ink bg-ink text-card' : 'border-line-strong hover:border-ink',
+                    )}
                     onClick={() =>
                       edit((now) => ({
                         ...now,

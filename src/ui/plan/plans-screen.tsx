@@ -1,5 +1,6 @@
 'use client';
 
+import { clsx } from 'clsx';
 import { format, parseISO } from 'date-fns';
 import { CalendarPlus, Copy, FileDown, Printer, Trash2 } from 'lucide-react';
 import Link from 'next/link';
@@ -9,6 +10,7 @@ import type { Catalogue } from '@/server/plans/catalogue';
 import type { PlanLine } from '@/server/plans/plans';
 import { Dialog } from '../kit/dialog';
 import { Empty, ErrorMessage } from '../kit/message';
+import { sure } from '@/core/sure';
 import { ImportPlan } from './import-plan';
 
 interface PlansProps {
@@ -48,7 +50,7 @@ function NewPlan({ group, games }: Omit<PlansProps, 'plans'>) {
   const [minutes, setMinutes] = useState('8');
   const [sound, setSound] = useState('');
   const [count, setCount] = useState('3');
-  const chosen = games.families.flatMap((f) => f.tasks).find((t) => t.id === task)!;
+  const chosen = sure(games.families.flatMap((f) => f.tasks).find((t) => t.id === task));
   const skilled = shape === 'focus' || shape === 'quick-five';
   const counted = shape === 'one-sound' || shape === 'blend-segment';
   const people = group.here === 0 ? 'everyone together' : group.here === 1 ? 'one child' : `${group.here} children`;
@@ -62,7 +64,12 @@ function NewPlan({ group, games }: Omit<PlansProps, 'plans'>) {
         <ul className="divide-y divide-line border-y border-line">
           {SHAPES.map(([id, name, what]) => (
             <li key={id}>
-              <label className="flex min-h-12 cursor-pointer items-center gap-4 px-1 has-checked:bg-card has-focus-visible:outline-3">
+              <label
+                className={clsx(
+                  'flex min-h-12 cursor-pointer items-center gap-4 px-1 has-checked:bg-card',
+                  'has-focus-visible:outline-3',
+                )}
+              >
                 <input
                   type="radio"
                   name="shape"
@@ -298,7 +305,7 @@ function PlanList({ plans, groupName }: { plans: readonly PlanLine[]; groupName:
           disabled={busy}
           onClick={() =>
             begin(async () => {
-              const a = await erasePlan(erasing!.id);
+              const a = await erasePlan(sure(erasing).id);
               setError(a.ok ? '' : a.error);
               setErasing(null);
             })

@@ -1,3 +1,4 @@
+import { clsx } from 'clsx';
 import { format, parseISO } from 'date-fns';
 import Link from 'next/link';
 import { WAY_WORDS } from '@/core/sessions/running-order';
@@ -5,6 +6,7 @@ import type { PrintedPlan } from '@/server/plans/printed-plan';
 import { CAUTION_WORDS } from '../kit/cautions';
 import { PictureCards } from '../words/picture-cards';
 import { PrintButton } from '../words/print-button';
+import { sure } from '@/core/sure';
 
 export const PAPERS = [
   { id: 'page', name: 'One page for the wall' },
@@ -26,7 +28,10 @@ export function PrintedPlanScreen({ plan, as }: { plan: PrintedPlan; as: Paper }
             key={id}
             href={`/print/plans/${plan.id}?as=${id}`}
             aria-current={as === id ? 'page' : undefined}
-            className={`flex min-h-12 items-center rounded-full border px-4 ${as === id ? 'border-ink bg-ink text-card' : 'border-line-strong bg-card'}`}
+            className={clsx(
+              'flex min-h-12 items-center rounded-full border px-4',
+              as === id ? 'border-ink bg-ink text-card' : 'border-line-strong bg-card',
+            )}
           >
             {name}
           </Link>
@@ -60,7 +65,10 @@ function Page({ plan }: { plan: PrintedPlan }) {
         {shown.rounds.map((round, i) => (
           <li
             key={round.id}
-            className="grid break-inside-avoid grid-cols-[3rem_minmax(0,1fr)] border-b border-line-strong py-3 print:py-1.5"
+            className={clsx(
+              'grid break-inside-avoid grid-cols-[3rem_minmax(0,1fr)] border-b border-line-strong',
+              'py-3 print:py-1.5',
+            )}
           >
             <p className="font-word leading-tight">
               <span className="block text-2xl font-bold">{round.minutes}</span>
@@ -70,7 +78,7 @@ function Page({ plan }: { plan: PrintedPlan }) {
               <h2 className="text-xl">
                 {round.name}{' '}
                 <span className="font-sans text-base font-normal text-muted">
-                  {round.step} · {WAY_WORDS[plan.plan.rounds[i]!.way]} · {round.gesture}
+                  {round.step} · {WAY_WORDS[sure(plan.plan.rounds[i]).way]} · {round.gesture}
                 </span>
               </h2>
               <p className="font-word text-lg">“{round.opening}”</p>
@@ -85,7 +93,7 @@ function Page({ plan }: { plan: PrintedPlan }) {
                   </span>
                 ))}
               </p>
-              {plan.plan.rounds[i]!.reminder && <p className="italic">{plan.plan.rounds[i]!.reminder}</p>}
+              {sure(plan.plan.rounds[i]).reminder && <p className="italic">{sure(plan.plan.rounds[i]).reminder}</p>}
             </div>
           </li>
         ))}
@@ -127,7 +135,10 @@ function Grid({ plan }: { plan: PrintedPlan }) {
                   {round.items.map((item) => (
                     <th
                       key={item.key}
-                      className="border border-line-strong px-1.5 py-1 align-bottom font-word text-base font-bold wrap-anywhere"
+                      className={clsx(
+                        'border border-line-strong px-1.5 py-1 align-bottom font-word text-base font-bold',
+                        'wrap-anywhere',
+                      )}
                     >
                       {item.label}
                     </th>

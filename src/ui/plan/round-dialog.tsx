@@ -1,5 +1,6 @@
 'use client';
 
+import { clsx } from 'clsx';
 import { useState } from 'react';
 import type { PlanChange } from '@/core/formats/plan-file';
 import { GESTURES } from '@/core/games/frames';
@@ -242,7 +243,10 @@ function Choice<T extends string>({
             type="button"
             aria-pressed={value === id}
             onClick={() => onPick(id)}
-            className={`min-h-12 rounded-full border px-4 ${value === id ? 'border-ink bg-ink text-card' : 'border-line-strong hover:border-ink'}`}
+            className={clsx(
+              'min-h-12 rounded-full border px-4',
+              value === id ? 'border-ink bg-ink text-card' : 'border-line-strong hover:border-ink',
+            )}
           >
             {name}
           </button>

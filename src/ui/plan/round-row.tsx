@@ -1,5 +1,6 @@
 'use client';
 
+import { clsx } from 'clsx';
 import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { GripVertical, Lock, Plus, RefreshCw, SlidersHorizontal, Trash2 } from 'lucide-react';
@@ -15,6 +16,7 @@ import {
 } from '@/core/sessions/running-order';
 import type { Catalogue } from '@/server/plans/catalogue';
 import type { ShownRound } from '@/server/plans/plan-shown';
+import { sure } from '@/core/sure';
 import { ItemDialog } from './item-dialog';
 import { RoundDialog } from './round-dialog';
 
@@ -51,7 +53,10 @@ export function RoundRow({ round, number, shown, plan, games, people, pace, put,
     <li
       ref={setNodeRef}
       style={{ transform: CSS.Translate.toString(transform), transition }}
-      className={`grid grid-cols-[3rem_minmax(0,1fr)] border-b border-line py-3 ${isDragging ? 'relative z-10 bg-card shadow-lg' : ''}`}
+      className={clsx(
+        'grid grid-cols-[3rem_minmax(0,1fr)] border-b border-line py-3',
+        isDragging ? 'relative z-10 bg-card shadow-lg' : '',
+      )}
     >
       <p className="font-word leading-none">
         <span className="block text-3xl font-bold">{minutes}</span>
@@ -100,7 +105,11 @@ export function RoundRow({ round, number, shown, plan, games, people, pace, put,
               <button
                 type="button"
                 onClick={() => setDialog({ item: key })}
-                className={`flex min-h-12 max-w-full items-center gap-2 rounded-full border bg-card px-4 text-left font-word text-xl hover:border-ink ${as?.problem ? 'border-red text-red' : stretch(i) ? 'border-ink' : 'border-line-strong'}`}
+                className={clsx(
+                  'flex min-h-12 max-w-full items-center gap-2 rounded-full border bg-card px-4',
+                  'text-left font-word text-xl hover:border-ink',
+                  as?.problem ? 'border-red text-red' : stretch(i) ? 'border-ink' : 'border-line-strong',
+                )}
               >
                 {locked && <Lock aria-label="kept" size={15} className="shrink-0" />}
                 <span className="min-w-0 wrap-anywhere">{as?.label ?? key}</span>
@@ -111,7 +120,10 @@ export function RoundRow({ round, number, shown, plan, games, people, pace, put,
           <li>
             <button
               type="button"
-              className="grid size-12 place-items-center rounded-full border border-dashed border-line-strong text-muted hover:border-ink hover:text-ink"
+              className={clsx(
+                'grid size-12 place-items-center rounded-full border border-dashed border-line-strong',
+                'text-muted hover:border-ink hover:text-ink',
+              )}
               title="One more"
               onClick={() => void ask({ kind: 'more', round: round.id })}
             >
@@ -186,7 +198,7 @@ const ICON = 'grid size-12 shrink-0 place-items-center rounded-lg text-muted hov
 const moved = <T,>(items: readonly T[], at: number, by: number): T[] => {
   const out = [...items];
   const [item] = out.splice(at, 1);
-  out.splice(Math.max(0, Math.min(items.length - 1, at + by)), 0, item!);
+  out.splice(Math.max(0, Math.min(items.length - 1, at + by)), 0, sure(item));
   return out;
 };
 
@@ -221,7 +233,10 @@ function Script({ shown, reminder }: { shown: ShownRound; reminder: string }) {
                 {item.script.slice(1).map((line) => (
                   <p key={line.role + line.text} className="font-word text-lg text-muted">
                     <span
-                      className={`mr-2 rounded-full px-2.5 font-sans text-sm text-ink ${line.role === 'children' ? 'bg-slate-soft' : 'bg-paper'}`}
+                      className={clsx(
+                        'mr-2 rounded-full px-2.5 font-sans text-sm text-ink',
+                        line.role === 'children' ? 'bg-slate-soft' : 'bg-paper',
+                      )}
                     >
                       {WHO[line.role]}
                     </span>

@@ -5,6 +5,7 @@ import { changePlan } from '@/actions/plans';
 import type { PlanChange } from '@/core/formats/plan-file';
 import type { Plan } from '@/core/sessions/running-order';
 import type { OpenPlan } from '@/server/plans/plans';
+import { sure } from '@/core/sure';
 
 export interface PlanWork {
   readonly plan: Plan;
@@ -87,7 +88,7 @@ export function usePlan(open: OpenPlan): PlanWork {
   };
   const undo = before.length
     ? (): void => {
-        put(before.at(-1)!);
+        put(sure(before.at(-1)));
         setBefore(before.slice(0, -1));
       }
     : null;

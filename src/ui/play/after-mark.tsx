@@ -1,8 +1,10 @@
 'use client';
 
+import { clsx } from 'clsx';
 import type { ReactNode } from 'react';
 import { HELP_WORDS, OUTCOME_WORDS, type Help } from '@/core/answers/outcome';
 import type { AnswerEntry } from '@/core/sessions/log';
+import { sure } from '@/core/sure';
 
 /** What its own button has not noted already comes first. */
 const LADDER: readonly Help[] = ['gesture', 'choice', 'together', 'modelled', 'said-again', 'slower'];
@@ -32,13 +34,19 @@ const Chip = ({ on, onTap, children }: { on: boolean; onTap: () => void; childre
     type="button"
     aria-pressed={on}
     onClick={onTap}
-    className={`min-h-16 shrink-0 rounded-full border px-4 ${on ? 'border-ink bg-ink text-card' : 'border-line-strong bg-card hover:border-ink'}`}
+    className={clsx(
+      'min-h-16 shrink-0 rounded-full border px-4',
+      on ? 'border-ink bg-ink text-card' : 'border-line-strong bg-card hover:border-ink',
+    )}
   >
     {children}
   </button>
 );
 
-/** What is always at hand; and what can still be said of the mark just made, one tap each: undo, which help it took, put right by the child, shown, who differed. */
+/**
+ * What is always at hand; and what can still be said of the mark just made, one tap each: undo, which help it took,
+ * put right by the child, shown, who differed.
+ */
 export function AfterMark({
   canSwap,
   onSwap,
@@ -55,7 +63,9 @@ export function AfterMark({
   onDiffer,
 }: AfterProps) {
   const toggle = (help: Help): void =>
-    onMore({ helps: last!.helps.includes(help) ? last!.helps.filter((h) => h !== help) : [...last!.helps, help] });
+    onMore({
+      helps: sure(last).helps.includes(help) ? sure(last).helps.filter((h) => h !== help) : [...sure(last).helps, help],
+    });
   return (
     <div className="flex min-w-0 items-center gap-2 max-lg:flex-wrap">
       {canSwap !== null && (

@@ -1,5 +1,6 @@
 'use client';
 
+import { clsx } from 'clsx';
 import { memo, useEffect, useRef } from 'react';
 import type { Outcome } from '@/core/answers/outcome';
 import type { SessionState } from '@/core/sessions/replay';
@@ -32,14 +33,23 @@ const Row = memo(function Row({ id, name, away, resting, turn, canChoose, marks,
   const outcomes = marks ? (marks.split(' ') as Outcome[]) : [];
   return (
     <li
-      className={`flex max-w-72 items-stretch border-l-[6px] md:[contain-intrinsic-size:auto_4rem] md:[content-visibility:auto] ${turn ? 'border-slate bg-slate-soft' : 'border-transparent'}`}
+      className={clsx(
+        'flex max-w-72 items-stretch border-l-[6px] md:[contain-intrinsic-size:auto_4rem]',
+        'md:[content-visibility:auto]',
+        turn ? 'border-slate bg-slate-soft' : 'border-transparent',
+      )}
     >
       <button
         type="button"
         disabled={!canChoose || away}
         onClick={() => onChoose(id)}
         aria-current={turn ? 'true' : undefined}
-        className={`flex min-h-16 min-w-0 flex-1 items-center justify-between gap-2 pr-1 pl-3 text-left font-word ${turn ? 'font-bold' : ''} ${away || resting ? 'text-muted' : ''}`}
+        className={clsx(
+          'flex min-h-16 min-w-0 flex-1 items-center justify-between gap-2 pr-1 pl-3 text-left',
+          'font-word',
+          turn ? 'font-bold' : '',
+          away || resting ? 'text-muted' : '',
+        )}
       >
         <span className="truncate" title={name}>
           {name}
@@ -65,7 +75,10 @@ const Row = memo(function Row({ id, name, away, resting, turn, canChoose, marks,
   );
 });
 
-/** Where to scroll so that what is asked about has a neighbour of its size on either side: where it was if it has, else to the middle. */
+/**
+ * Where to scroll so that what is asked about has a neighbour of its size on either side: where it was if it has, else
+ * to the middle.
+ */
 const inSight = (start: number, size: number, from: number, room: number): number =>
   start >= from + size && start + 2 * size <= from + room ? from : start - (room - size) / 2;
 
@@ -76,7 +89,8 @@ const SHOWN = 4;
 export function ChildrenList({ people, nameOf, state, onChoose, onAway, onLate }: ChildrenListProps) {
   const playing = state.phase === 'turn';
   const list = useRef<HTMLElement>(null);
-  // Whoever has the turn is in sight, with a neighbour on either side. Asked in the frame, which lays the page out anyway.
+  // Whoever has the turn is in sight, with a neighbour on either side. Asked in the frame, which lays the page out
+  // anyway.
   useEffect(() => {
     const frame = requestAnimationFrame(() => {
       const box = list.current;
@@ -110,7 +124,10 @@ export function ChildrenList({ people, nameOf, state, onChoose, onAway, onLate }
     <nav
       ref={list}
       aria-label="Children"
-      className="relative min-w-0 border-line py-1 max-md:overflow-x-auto max-md:border-b md:overflow-y-auto md:border-r md:py-3 md:[contain:strict]"
+      className={clsx(
+        'relative min-w-0 border-line py-1 max-md:overflow-x-auto max-md:border-b',
+        'md:overflow-y-auto md:border-r md:py-3 md:[contain:strict]',
+      )}
     >
       <ul className="max-md:flex max-md:w-max">
         {people.map(({ id }) => row(id, nameOf(id)))}

@@ -1,5 +1,6 @@
 'use client';
 
+import { clsx } from 'clsx';
 import { THINK_SECONDS } from '@/core/sessions/pace';
 import { Dialog } from '../kit/dialog';
 import { useLook } from '../kit/use-look';
@@ -26,7 +27,10 @@ const Switch = ({ on, onTap, children }: { on: boolean; onTap: () => void; child
     {children}
     <span
       aria-hidden="true"
-      className={`flex h-8 w-14 shrink-0 items-center rounded-full border-2 border-ink p-1 ${on ? 'justify-end bg-ink' : 'bg-card'}`}
+      className={clsx(
+        'flex h-8 w-14 shrink-0 items-center rounded-full border-2 border-ink p-1',
+        on ? 'justify-end bg-ink' : 'bg-card',
+      )}
     >
       <span className={`size-5 rounded-full ${on ? 'bg-card' : 'bg-ink'}`} />
     </span>
@@ -49,7 +53,12 @@ export function DeviceDialog({ team, onKeys, onClose }: DeviceDialogProps) {
                 type="button"
                 aria-pressed={device.think === seconds}
                 onClick={() => change({ think: seconds })}
-                className={`min-h-16 min-w-16 rounded-full border px-4 ${device.think === seconds ? 'border-ink bg-ink text-card' : 'border-line-strong bg-paper hover:border-ink'}`}
+                className={clsx(
+                  'min-h-16 min-w-16 rounded-full border px-4',
+                  device.think === seconds
+                    ? 'border-ink bg-ink text-card'
+                    : 'border-line-strong bg-paper hover:border-ink',
+                )}
               >
                 {seconds ? `${seconds} s` : 'none'}
               </button>

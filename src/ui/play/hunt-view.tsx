@@ -1,5 +1,6 @@
 'use client';
 
+import { clsx } from 'clsx';
 import { useEffect, useState } from 'react';
 import type { Item } from '@/core/games/item';
 import { BounceLine } from '../kit/bounce-line';
@@ -75,7 +76,10 @@ export function HuntView({ item, covered, ticked, onTick, onTyped }: HuntProps) 
                 type="button"
                 aria-pressed={ticked.has(word)}
                 onClick={() => onTick(word, !ticked.has(word))}
-                className={`min-h-16 rounded-full border px-5 font-word text-2xl ${ticked.has(word) ? 'border-ink bg-ink text-card' : 'border-line-strong bg-card hover:border-ink'}`}
+                className={clsx(
+                  'min-h-16 rounded-full border px-5 font-word text-2xl',
+                  ticked.has(word) ? 'border-ink bg-ink text-card' : 'border-line-strong bg-card hover:border-ink',
+                )}
               >
                 {ticked.has(word) && <span aria-hidden="true">✓ </span>}
                 {word}

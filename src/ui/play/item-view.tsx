@@ -1,5 +1,6 @@
 'use client';
 
+import { clsx } from 'clsx';
 import type { CSSProperties } from 'react';
 import type { Item, Mark, View } from '@/core/games/item';
 import { BounceLine, lineLength, type MarkState } from '../kit/bounce-line';
@@ -73,7 +74,10 @@ export function ItemView(props: ItemViewProps) {
           {view.entries.map((entry, i) => (
             <li
               key={entry}
-              className={`flex items-baseline gap-3 ${lit > i ? 'border-b-8 border-marigold' : 'border-b-8 border-transparent'}`}
+              className={clsx(
+                'flex items-baseline gap-3',
+                lit > i ? 'border-b-8 border-marigold' : 'border-b-8 border-transparent',
+              )}
             >
               <span className="font-sans text-xl font-normal text-muted">{i + 1}</span>
               {covered ? '…' : entry}
@@ -152,7 +156,11 @@ function Row({ item, view, covered }: { item: Item; view: Of<'row'>; covered: bo
               </span>
             )}
             <span
-              className={`block border-b-8 pb-1 font-word leading-tight font-bold wrap-anywhere ${asked ? 'text-6xl' : 'text-5xl'} ${right ? 'border-green' : 'border-transparent'}`}
+              className={clsx(
+                'block border-b-8 pb-1 font-word leading-tight font-bold wrap-anywhere',
+                asked ? 'text-6xl' : 'text-5xl',
+                right ? 'border-green' : 'border-transparent',
+              )}
             >
               {covered ? '…' : w.word}
             </span>
@@ -208,7 +216,14 @@ function Beats({ view, lit, covered, ownName }: ItemViewProps & { view: Of<'beat
           </span>
           <span
             aria-hidden="true"
-            className={`size-7 rounded-full border-4 ${lit > i ? 'border-marigold bg-marigold' : view.out === i ? 'border-dashed border-line-strong' : 'border-ink bg-ink'}`}
+            className={clsx(
+              'size-7 rounded-full border-4',
+              lit > i
+                ? 'border-marigold bg-marigold'
+                : view.out === i
+                  ? 'border-dashed border-line-strong'
+                  : 'border-ink bg-ink',
+            )}
           />
         </li>
       ))}

@@ -3,9 +3,9 @@ import type { Entry } from '@/core/sessions/log';
 import { timeOf } from '@/core/sessions/stamps';
 
 /**
- * The log on the device. An entry is written here, and known to be on disk, before the screen shows it as marked. It leaves the
- * outbox when the server has said that it keeps it; a copy of the whole log stays until the session is over, so that a page
- * loaded without a network is where it was.
+ * The log on the device. An entry is written here, and known to be on disk, before the screen shows it as marked. It
+ * leaves the outbox when the server has said that it keeps it; a copy of the whole log stays until the session is
+ * over, so that a page loaded without a network is where it was.
  */
 interface Row {
   readonly id: string;

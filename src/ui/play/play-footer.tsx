@@ -1,8 +1,10 @@
 'use client';
 
+import { clsx } from 'clsx';
 import { memo } from 'react';
 import type { LikelyAnswer } from '@/core/answers/likely';
 import { OUTCOME_WORDS, OUTCOMES, type Outcome } from '@/core/answers/outcome';
+import { sure } from '@/core/sure';
 import { LIKELY_KEYS } from './play-keys';
 
 const LOOK: Readonly<Record<Outcome, string>> = {
@@ -36,11 +38,14 @@ export const Marks = memo(function Marks({ who, likely, covered, noHelp, onMark,
               key={i}
               type="button"
               onClick={() => onMark(answer.outcome, answer)}
-              className="flex min-h-16 shrink-0 items-center gap-2.5 rounded-full border border-line-strong bg-paper px-4 hover:border-ink"
+              className={clsx(
+                'flex min-h-16 shrink-0 items-center gap-2.5 rounded-full border border-line-strong',
+                'bg-paper px-4 hover:border-ink',
+              )}
             >
               {!covered && answer.show && <span className="font-word text-2xl">{answer.show}</span>}
               <span className="text-muted">{answer.note}</span>
-              <kbd className="hidden font-sans text-muted 2xl:inline">{LIKELY_KEYS[i]!.toUpperCase()}</kbd>
+              <kbd className="hidden font-sans text-muted 2xl:inline">{sure(LIKELY_KEYS[i]).toUpperCase()}</kbd>
             </button>
           ))}
         </div>
@@ -58,7 +63,10 @@ export const Marks = memo(function Marks({ who, likely, covered, noHelp, onMark,
         )}
       </div>
       <div
-        className={`grid grid-cols-6 gap-3 ${noHelp ? 'sm:grid-cols-[2fr_2fr_1fr_1fr]' : 'sm:grid-cols-[2fr_2fr_1fr_1fr_1fr]'}`}
+        className={clsx(
+          'grid grid-cols-6 gap-3',
+          noHelp ? 'sm:grid-cols-[2fr_2fr_1fr_1fr]' : 'sm:grid-cols-[2fr_2fr_1fr_1fr_1fr]',
+        )}
       >
         {OUTCOMES.map((outcome, i) =>
           noHelp && outcome === 'with-help' ? null : (
@@ -66,7 +74,11 @@ export const Marks = memo(function Marks({ who, likely, covered, noHelp, onMark,
               key={outcome}
               type="button"
               onClick={() => onMark(outcome)}
-              className={`flex min-h-20 items-center justify-center gap-3 rounded-2xl border-ink px-2 font-word leading-tight ${LOOK[outcome]}`}
+              className={clsx(
+                'flex min-h-20 items-center justify-center gap-3 rounded-2xl border-ink px-2',
+                'font-word leading-tight',
+                LOOK[outcome],
+              )}
             >
               {OUTCOME_WORDS[outcome]}
               <kbd className={`font-sans text-base ${i === 0 ? '' : 'text-muted'} max-md:hidden`}>{i + 1}</kbd>
@@ -95,7 +107,10 @@ export function Calling({ people, nameOf, onChoose }: CallingProps) {
             <button
               type="button"
               onClick={() => onChoose(id)}
-              className="flex min-h-16 items-center gap-2 rounded-full border border-line-strong bg-card px-5 font-word text-2xl hover:border-ink"
+              className={clsx(
+                'flex min-h-16 items-center gap-2 rounded-full border border-line-strong bg-card px-5',
+                'font-word text-2xl hover:border-ink',
+              )}
             >
               {nameOf(id)} <span className="font-sans text-base text-muted">{turns}</span>
             </button>

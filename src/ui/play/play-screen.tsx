@@ -1,5 +1,6 @@
 'use client';
 
+import { clsx } from 'clsx';
 import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
@@ -15,6 +16,7 @@ import { OUTCOME_WORDS, OUTCOMES, type Outcome } from '@/core/answers/outcome';
 import { saidIn } from '@/core/sessions/pace';
 import type { PlaySession } from '@/server/sessions/play-session';
 import { Dialog } from '../kit/dialog';
+import { sure } from '@/core/sure';
 import { AfterMark } from './after-mark';
 import { ChildrenList } from './children-list';
 import { HuntView } from './hunt-view';
@@ -57,7 +59,7 @@ export function PlayScreen({ session }: { session: PlaySession }) {
   const [kindly, setKindly] = useState<string | null>(null);
   const gaps = useMemo(() => GAPS.map((g) => g * round.gap), [round.gap]);
   const asked = item ? fill(round.ask, item.slots) : '';
-  const sayMs = spoken ? 0 : saidIn(asked, gaps[mine.gap]!);
+  const sayMs = spoken ? 0 : saidIn(asked, sure(gaps[mine.gap]));
   const clock = useTurnClock(turnKey, sayMs, dialog !== null);
   const pacing = usePacing(item ? beatsOf(item) : 0, device.tick, () => {
     clock.said();
@@ -93,12 +95,12 @@ export function PlayScreen({ session }: { session: PlaySession }) {
 
   const sayAgain = (): void => {
     change({ helps: withHelp(mine.helps, 'said-again') });
-    play(gaps[mine.gap]!);
+    play(sure(gaps[mine.gap]));
   };
   const slower = (): void => {
     const gap = Math.min(mine.gap + 1, gaps.length - 1);
     change({ gap, helps: withHelp(mine.helps, 'slower') });
-    play(gaps[gap]!);
+    play(sure(gaps[gap]));
   };
   const onStep = (to: RoutineStep): void => {
     setStep(to);
@@ -127,11 +129,11 @@ export function PlayScreen({ session }: { session: PlaySession }) {
   usePlayKeys({
     blocked: dialog !== null,
     keys: {
-      ' ': () => (pacing.lit < 0 ? play(gaps[mine.gap]!) : stop()),
+      ' ': () => (pacing.lit < 0 ? play(sure(gaps[mine.gap])) : stop()),
       ...(hunting
         ? { '1': finishHunt, '5': () => onMark('does-not-count') }
         : Object.fromEntries(OUTCOMES.map((outcome, i) => [String(i + 1), () => onMark(outcome)]))),
-      ...Object.fromEntries(likely.map((answer, i) => [LIKELY_KEYS[i]!, () => onMark(answer.outcome, answer)])),
+      ...Object.fromEntries(likely.map((answer, i) => [sure(LIKELY_KEYS[i]), () => onMark(answer.outcome, answer)])),
       ...(judgeable ? { t: onElse } : {}),
       u: acts.undo,
       a: sayAgain,
@@ -199,7 +201,12 @@ export function PlayScreen({ session }: { session: PlaySession }) {
       />
       <div role="status" className="fixed inset-x-0 top-0 z-20">
         {news && (
-          <p className="flex items-center justify-between gap-4 border-b border-line bg-marigold-soft px-4 py-1 sm:px-7">
+          <p
+            className={clsx(
+              'flex items-center justify-between gap-4 border-b border-line bg-marigold-soft px-4',
+              'py-1 sm:px-7',
+            )}
+          >
             {news}
             <button type="button" className="quiet min-h-16 text-ink" onClick={dismiss}>
               Understood
@@ -207,12 +214,17 @@ export function PlayScreen({ session }: { session: PlaySession }) {
           </p>
         )}
         {hard && (
-          <p className="flex flex-wrap items-center gap-x-4 gap-y-2 border-b border-line bg-slate-soft px-4 py-1.5 sm:px-7">
+          <p
+            className={clsx(
+              'flex flex-wrap items-center gap-x-4 gap-y-2 border-b border-line bg-slate-soft px-4',
+              'py-1.5 sm:px-7',
+            )}
+          >
             <span className="min-w-0 flex-1">
               Three in a row were hard for {nameOf(hard)}. An easier one to end on?
             </span>
             {acts.easier && (
-              <button type="button" className="action min-h-16" onClick={() => acts.ease(hard, acts.easier!.key)}>
+              <button type="button" className="action min-h-16" onClick={() => acts.ease(hard, sure(acts.easier).key)}>
                 Now: {covered ? 'an easier one' : acts.easier.word}
               </button>
             )}
@@ -235,7 +247,14 @@ export function PlayScreen({ session }: { session: PlaySession }) {
           onAway={acts.away}
           onLate={late.length ? () => setDialog('late') : undefined}
         />
-        <main className="flex min-w-0 flex-col gap-2 px-4 py-3 [--room:calc(100vw-48px)] *:shrink-0 max-xl:gap-1 max-xl:py-1.5 sm:px-7 sm:[--room:calc(100vw-72px)] md:overflow-y-auto md:[--room:min(46rem,calc(100vw-288px))] lg:px-9 lg:[--room:min(46rem,calc(100vw-344px))]">
+        <main
+          className={clsx(
+            'flex min-w-0 flex-col gap-2 px-4 py-3 [--room:calc(100vw-48px)] *:shrink-0',
+            'max-xl:gap-1 max-xl:py-1.5 sm:px-7 sm:[--room:calc(100vw-72px)] md:overflow-y-auto',
+            'md:[--room:min(46rem,calc(100vw-288px))] lg:px-9',
+            'lg:[--room:min(46rem,calc(100vw-344px))]',
+          )}
+        >
           {item && (playing || modelling) ? (
             <>
               <h1 className="sr-only">
@@ -246,11 +265,23 @@ export function PlayScreen({ session }: { session: PlaySession }) {
                   ? ''
                   : `${nameOf(state.childId)}’s turn, ${state.done + 1} of ${state.planned}`}
               </p>
-              <div className="flex min-h-[5.2rem] items-baseline gap-4 max-xl:min-h-[4.8rem] max-sm:flex-col max-sm:gap-1">
+              <div
+                className={clsx(
+                  'flex min-h-[5.2rem] items-baseline gap-4 max-xl:min-h-[4.8rem] max-sm:flex-col',
+                  'max-sm:gap-1',
+                )}
+              >
                 <Tag tone="say">Say</Tag>
                 <div className="min-w-0 flex-1">
                   <p
-                    className={`font-word leading-tight ${modelling ? 'text-[1.4rem]' : item.view.kind === 'line' || item.view.kind === 'pair' ? 'text-[1.6rem] xl:text-[2rem]' : 'text-2xl xl:text-[1.7rem]'}`}
+                    className={clsx(
+                      'font-word leading-tight',
+                      modelling
+                        ? 'text-[1.4rem]'
+                        : item.view.kind === 'line' || item.view.kind === 'pair'
+                          ? 'text-[1.6rem] xl:text-[2rem]'
+                          : 'text-2xl xl:text-[1.7rem]',
+                    )}
                   >
                     {modelling ? round.opening : sayOf(step, item, covered ? coveredText(round.ask) : asked, covered)}
                   </p>
@@ -292,7 +323,10 @@ export function PlayScreen({ session }: { session: PlaySession }) {
                   <p className="flex min-w-0 flex-wrap items-baseline gap-x-4">
                     <span
                       data-answer
-                      className={`font-word leading-none font-bold ${modelling ? 'text-3xl' : 'text-[2.5rem] max-xl:text-[2rem]'}`}
+                      className={clsx(
+                        'font-word leading-none font-bold',
+                        modelling ? 'text-3xl' : 'text-[2.5rem] max-xl:text-[2rem]',
+                      )}
                     >
                       {modelling ? modelLine(item) : item.expected}
                     </span>
@@ -311,7 +345,7 @@ export function PlayScreen({ session }: { session: PlaySession }) {
                     step={step}
                     onStep={onStep}
                     beats={beatsOf(item) > 1}
-                    onBeat={() => play(gaps[mine.gap]!)}
+                    onBeat={() => play(sure(gaps[mine.gap]))}
                     saidAgain={mine.helps.includes('said-again')}
                     onSaidAgain={sayAgain}
                     slowed={mine.gap > 0 ? `: ${gaps[mine.gap]} s` : ''}
@@ -320,7 +354,7 @@ export function PlayScreen({ session }: { session: PlaySession }) {
                 )}
                 {modelling && beatsOf(item) > 1 && (
                   <div>
-                    <button type="button" className="plain min-h-16" onClick={() => play(gaps[mine.gap]!)}>
+                    <button type="button" className="plain min-h-16" onClick={() => play(sure(gaps[mine.gap]))}>
                       Beat it out
                     </button>
                   </div>
@@ -520,7 +554,10 @@ function sayOf(step: RoutineStep, item: Item, ask: string, covered: boolean): st
 /** The word joined again, as everyone says it. */
 const joinLine = ({ script, word }: Item): string => script.find((line) => line.role === 'together')?.text ?? word;
 
-/** What the adult does alone: the whole of it said together, where the game has such a line; else the question and its answer. */
+/**
+ * What the adult does alone: the whole of it said together, where the game has such a line; else the question and its
+ * answer.
+ */
 function modelLine({ script }: Item): string {
   const whole = script.find((line) => line.role === 'together' && line.text.endsWith('!'));
   return (

@@ -1,5 +1,6 @@
 'use client';
 
+import { clsx } from 'clsx';
 import { Settings2 } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { useLate } from './use-late';
@@ -53,7 +54,12 @@ export function PlayTop({
   const late = useLate(pending > 0);
   const used = now && startedAt ? Math.max(0, Math.floor((now - startedAt) / 60_000)) : 0;
   return (
-    <header className="relative flex flex-wrap items-center gap-x-5 gap-y-1 border-b border-line px-4 py-1 sm:px-7 lg:flex-nowrap">
+    <header
+      className={clsx(
+        'relative flex flex-wrap items-center gap-x-5 gap-y-1 border-b border-line px-4 py-1',
+        'sm:px-7 lg:flex-nowrap',
+      )}
+    >
       <p className="min-w-0 font-word text-xl leading-tight font-bold lg:truncate">
         {title} <span className="font-sans text-base font-normal text-muted">{detail}</span>
       </p>
@@ -107,7 +113,10 @@ export function PlayTop({
       </div>
       <p
         role="status"
-        className={`absolute top-full right-4 z-10 rounded-b-lg bg-marigold-soft px-4 py-1 sm:right-7 ${late ? '' : 'sr-only'}`}
+        className={clsx(
+          'absolute top-full right-4 z-10 rounded-b-lg bg-marigold-soft px-4 py-1 sm:right-7',
+          late ? '' : 'sr-only',
+        )}
       >
         {late ? `${pending} on this device, not yet on the server` : ''}
       </p>

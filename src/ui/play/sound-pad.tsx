@@ -1,5 +1,6 @@
 'use client';
 
+import { clsx } from 'clsx';
 import { Delete } from 'lucide-react';
 import { useMemo, useState, useTransition } from 'react';
 import { judgeTyped } from '@/actions/sessions';
@@ -11,6 +12,7 @@ import { labelOf } from '@/core/phonology/sounds';
 import { Dialog } from '../kit/dialog';
 import { ErrorMessage } from '../kit/message';
 import { MANNER_WORDS } from '../kit/manners';
+import { sure } from '@/core/sure';
 
 /** What was said and what to make of it. */
 export interface Heard {
@@ -37,7 +39,10 @@ interface PadKey {
   readonly as?: string | undefined;
 }
 
-/** Anything else they said: tap its sounds, by how they are made, or type it as a word. Judged at once, with or without the server. */
+/**
+ * Anything else they said: tap its sounds, by how they are made, or type it as a word. Judged at once, with or without
+ * the server.
+ */
 export function SoundPad({ sessionId, round, itemKey, accent, who, question, onMark, onClose }: PadProps) {
   const apart = (question?.judged.by === 'sounds' && question.judged.apart === true) || question?.judged.by === 'parts';
   const [chunks, setChunks] = useState<readonly (readonly string[])[]>([]);
@@ -47,7 +52,8 @@ export function SoundPad({ sessionId, round, itemKey, accent, who, question, onM
   const [served, setServed] = useState<Heard | null>(null);
   const [busy, begin] = useTransition();
   const rows = useMemo(
-    () => chart(accent).map((row) => ({ name: MANNER_WORDS[row.manner]!, keys: row.cells.flatMap((c) => c.sounds) })),
+    () =>
+      chart(accent).map((row) => ({ name: sure(MANNER_WORDS[row.manner]), keys: row.cells.flatMap((c) => c.sounds) })),
     [accent],
   );
   // A vowel with its r, or with a weak l, is two taps.
@@ -64,12 +70,14 @@ export function SoundPad({ sessionId, round, itemKey, accent, who, question, onM
     setServed(null);
     setFind('');
     setChunks((was) =>
-      parted || !was.length ? [...was, [key.ipa]] : [...was.slice(0, -1), [...was.at(-1)!, key.ipa]],
+      parted || !was.length ? [...was, [key.ipa]] : [...was.slice(0, -1), [...sure(was.at(-1)), key.ipa]],
     );
   };
   const back = (): void =>
     setChunks((was) =>
-      was.at(-1) && was.at(-1)!.length > 1 ? [...was.slice(0, -1), was.at(-1)!.slice(0, -1)] : was.slice(0, -1),
+      was.at(-1) && sure(was.at(-1)).length > 1
+        ? [...was.slice(0, -1), sure(was.at(-1)).slice(0, -1)]
+        : was.slice(0, -1),
     );
   const labels = chunks.map((chunk) => chunk.map((ipa) => labelOf(ipa, accent).label).join('')).join(' · ');
   const own = question && chunks.length ? judge(question, chunks) : null;
@@ -106,7 +114,11 @@ export function SoundPad({ sessionId, round, itemKey, accent, who, question, onM
         type="button"
         onClick={() => put(key)}
         disabled={!fits(key)}
-        className="flex min-h-14 min-w-14 flex-col items-center justify-center rounded-lg border border-line-strong bg-paper px-2 font-word text-2xl leading-none hover:border-ink disabled:opacity-25"
+        className={clsx(
+          'flex min-h-14 min-w-14 flex-col items-center justify-center rounded-lg border',
+          'border-line-strong bg-paper px-2 font-word text-2xl leading-none hover:border-ink',
+          'disabled:opacity-25',
+        )}
       >
         {key.label}
         {key.as && <span className="font-sans text-base font-normal text-muted">{key.as}</span>}

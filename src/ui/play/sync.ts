@@ -14,7 +14,10 @@ interface Kept {
 /** The server answered, but could not take it: its sentence is for people. */
 class Told extends Error {}
 
-/** Sends entries to a session's log, with how many of the server's this device has. Throws Told where the server says why not, anything else where it is away. */
+/**
+ * Sends entries to a session's log, with how many of the server's this device has. Throws Told where the server says
+ * why not, anything else where it is away.
+ */
 export async function send(
   sessionId: string,
   entries: readonly Entry[],
@@ -43,12 +46,17 @@ export interface SyncEvents {
 }
 
 export interface Sync {
-  /** Sends what waits, and what has just been kept on the device without asking it again; `true` when the server has it all. */
+  /**
+   * Sends what waits, and what has just been kept on the device without asking it again; `true` when the server has it
+   * all.
+   */
   flush(justKept?: Entry): Promise<boolean>;
   stop(): void;
 }
 
-/** Empties the outbox of a session into the server, in order, one request at a time, and keeps trying while it is away. */
+/**
+ * Empties the outbox of a session into the server, in order, one request at a time, and keeps trying while it is away.
+ */
 export function startSync(sessionId: string, events: SyncEvents): Sync {
   let running: Promise<boolean> | null = null;
   let again = false;

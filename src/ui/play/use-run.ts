@@ -13,6 +13,7 @@ import type { AnswerEntry, SaidAs } from '@/core/sessions/log';
 import { replay, type SessionState } from '@/core/sessions/replay';
 import type { PlayRound, PlaySession } from '@/server/sessions/play-session';
 import { asSecond } from '@/core/sessions/second-ears';
+import { sure } from '@/core/sure';
 import type { Device } from './use-device';
 import type { Draft } from './use-draft';
 import type { NewEntry, SessionLog } from './use-session-log';
@@ -24,13 +25,13 @@ export function useRun(session: PlaySession, log: SessionLog['log'], { initials,
     () => replay(session.plan, second && who ? asSecond(log, who) : log),
     [session, log, second, who],
   );
-  const round = session.rounds[state.round]!;
+  const round = sure(session.rounds[state.round]);
   const everyone = useMemo(() => [...session.children, ...session.others], [session]);
   const people = useMemo(() => everyone.filter((c) => state.children.includes(c.id)), [everyone, state.children]);
   const late = useMemo(() => session.others.filter((c) => !state.children.includes(c.id)), [session, state.children]);
   const names = useMemo(() => {
     const short = initials ? initialsOf(everyone.map((c) => c.name)) : everyone.map((c) => c.name);
-    return new Map(everyone.map((c, i) => [c.id, short[i]!]));
+    return new Map(everyone.map((c, i) => [c.id, sure(short[i])]));
   }, [everyone, initials]);
   const nameOf = useCallback(
     (id: string | null): string => (id === null ? 'Everyone' : (names.get(id) ?? 'A child')),
@@ -108,7 +109,7 @@ export function useActs({ run, session, log: { add: keep, log }, draft, by, seco
   useEffect(() => {
     turnNow.current = turn;
   }, [turn]);
-  const words = session.plan.rounds[state.round]!.words;
+  const words = sure(session.plan.rounds[state.round]).words;
   // A word with the same answer keeps yes and no in balance.
   const free = round.inOrder
     ? []
@@ -132,7 +133,7 @@ export function useActs({ run, session, log: { add: keep, log }, draft, by, seco
       kind: 'answer',
       turn,
       childId,
-      word: item!.key,
+      word: sure(item).key,
       outcome,
       slip: likely?.slip ?? (draft.missed.length && outcome !== 'on-own' ? 'lost-sound' : null),
       said: likely?.said || null,

@@ -1,5 +1,6 @@
 'use client';
 
+import { clsx } from 'clsx';
 import { useLook } from '../kit/use-look';
 
 const LOOKS = [
@@ -20,7 +21,10 @@ export function LookChoice() {
             type="button"
             aria-pressed={look === id}
             onClick={() => change(id)}
-            className={`min-h-12 rounded-full border px-5 ${look === id ? 'border-ink bg-ink text-card' : 'border-line-strong bg-card hover:border-ink'}`}
+            className={clsx(
+              'min-h-12 rounded-full border px-5',
+              look === id ? 'border-ink bg-ink text-card' : 'border-line-strong bg-card hover:border-ink',
+            )}
           >
             {name}
           </button>

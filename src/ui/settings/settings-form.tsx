@@ -1,5 +1,6 @@
 'use client';
 
+import { clsx } from 'clsx';
 import { useActionState, useState } from 'react';
 import { keepSettings } from '@/actions/settings';
 import type { AccentId } from '@/core/phonology/accents';
@@ -146,7 +147,11 @@ interface ChoiceProps {
 function Choice({ name, value, checked, onPick, children }: ChoiceProps) {
   return (
     <label
-      className={`flex min-h-12 cursor-pointer items-center gap-2 rounded-full border px-4 has-focus-visible:outline-3 has-focus-visible:outline-slate ${checked ? 'border-ink bg-ink text-card' : 'border-line-strong bg-card hover:border-ink'}`}
+      className={clsx(
+        'flex min-h-12 cursor-pointer items-center gap-2 rounded-full border px-4',
+        'has-focus-visible:outline-3 has-focus-visible:outline-slate',
+        checked ? 'border-ink bg-ink text-card' : 'border-line-strong bg-card hover:border-ink',
+      )}
     >
       <input type="radio" className="sr-only" name={name} value={value} checked={checked} onChange={onPick} />
       {children}

@@ -1,5 +1,6 @@
 'use client';
 
+import { clsx } from 'clsx';
 import { useState, useTransition } from 'react';
 import { keepTaught } from '@/actions/words';
 import { ErrorMessage } from '../kit/message';
@@ -60,7 +61,11 @@ export function TaughtGrid({ groupId, groupName, taught, rows }: TaughtGridProps
                 type="button"
                 aria-pressed={on(sound)}
                 onClick={() => toggle(sound)}
-                className={`flex min-h-13 min-w-14 flex-col items-center justify-center rounded-xl border px-2 leading-tight ${on(sound) ? 'border-green bg-green text-card' : 'border-line-strong bg-card hover:border-ink'}`}
+                className={clsx(
+                  'flex min-h-13 min-w-14 flex-col items-center justify-center rounded-xl border px-2',
+                  'leading-tight',
+                  on(sound) ? 'border-green bg-green text-card' : 'border-line-strong bg-card hover:border-ink',
+                )}
               >
                 <span className="font-word text-xl">{sound.label}</span>
                 {sound.as && <span className="text-xs">{sound.as}</span>}

@@ -1,8 +1,10 @@
+import { clsx } from 'clsx';
 import Link from 'next/link';
 import { CONSONANTS, makingOf } from '@/core/phonology/sounds';
 import type { SoundChart } from '@/server/words/sounds';
 import { MarkShape } from '../kit/bounce-line';
 import { MANNER_WORDS } from '../kit/manners';
+import { sure } from '@/core/sure';
 
 const PLACE_WORDS: Readonly<Record<string, string>> = {
   bilabial: 'both lips',
@@ -17,9 +19,9 @@ const PLACE_WORDS: Readonly<Record<string, string>> = {
 };
 /** Every sound of the accent by where and how it is made; each leads to its page. */
 export function ChartScreen({ chart }: { chart: SoundChart }) {
-  const places = chart.consonants[0]!.cells.map((c) => c.place).filter((place) =>
-    chart.consonants.some((row) => row.cells.some((c) => c.place === place && c.sounds.length)),
-  );
+  const places = sure(chart.consonants[0])
+    .cells.map((c) => c.place)
+    .filter((place) => chart.consonants.some((row) => row.cells.some((c) => c.place === place && c.sounds.length)));
   return (
     <>
       <h1 className="mb-1 text-4xl">Sounds</h1>
@@ -83,7 +85,10 @@ const SoundLink = ({ ipa, label, as }: { ipa: string; label: string; as?: string
   <Link
     href={`/sounds/${encodeURIComponent(ipa)}`}
     prefetch={false}
-    className="flex min-h-14 min-w-[52px] flex-col items-center justify-center rounded-xl border border-line-strong bg-card px-1.5 py-1 leading-tight hover:border-ink"
+    className={clsx(
+      'flex min-h-14 min-w-[52px] flex-col items-center justify-center rounded-xl border',
+      'border-line-strong bg-card px-1.5 py-1 leading-tight hover:border-ink',
+    )}
   >
     <span className="font-word text-2xl font-bold">{label}</span>
     <span className="text-xs text-muted">{as ?? `/${ipa}/`}</span>

@@ -5,6 +5,7 @@ import { useId, useState, useTransition } from 'react';
 import { importFile, lookAtFile } from '@/actions/words';
 import type { ImportReport } from '@/server/words/word-sets';
 import { ErrorMessage } from '../kit/message';
+import { sure } from '@/core/sure';
 
 const STATE_WORDS = { known: 'in the bank', new: 'new: becomes a word of ours', refused: 'left out' } as const;
 
@@ -34,9 +35,9 @@ export function ImportSet() {
   };
   const keep = (): void =>
     begin(async () => {
-      const answer = await importFile(read!.text, read!.name);
+      const answer = await importFile(sure(read).text, sure(read).name);
       if (!answer.ok) return setError(answer.error);
-      setSaid(`${read!.report.name} is in the list.`);
+      setSaid(`${sure(read).report.name} is in the list.`);
       setRead(null);
       router.refresh();
     });

@@ -1,5 +1,6 @@
 'use client';
 
+import { clsx } from 'clsx';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import { keepOwnWord, lookUpWord, tappedSounds } from '@/actions/words';
@@ -9,6 +10,7 @@ import type { ProposedSounds, WordProposal } from '@/server/words/own-words';
 import { BounceLine } from '../kit/bounce-line';
 import { CAUTION_WORDS } from '../kit/cautions';
 import { ErrorMessage } from '../kit/message';
+import { sure } from '@/core/sure';
 import { TapPad, type PadKey } from './tap-pad';
 
 interface OwnWordFormProps {
@@ -66,9 +68,9 @@ export function OwnWordForm({ start, before, consonants, vowels }: OwnWordFormPr
   const keep = (): void =>
     begin(async () => {
       const kept = await keepOwnWord({
-        word: proposal!.word,
-        line: sounds!.line,
-        letters: sounds!.letters,
+        word: sure(proposal).word,
+        line: sure(sounds).line,
+        letters: sure(sounds).letters,
         meaning,
         sentence,
         prop,
@@ -127,7 +129,9 @@ export function OwnWordForm({ start, before, consonants, vowels }: OwnWordFormPr
           onPick={(at) => startReading(proposal, Number(at))}
           options={proposal.readings.map((r, i) => ({
             id: String(i),
-            text: r.sounds[0]!.marks.map((m) => m.label).join(' '),
+            text: sure(r.sounds[0])
+              .marks.map((m) => m.label)
+              .join(' '),
           }))}
         />
       )}
@@ -160,8 +164,8 @@ export function OwnWordForm({ start, before, consonants, vowels }: OwnWordFormPr
       {sounds && (
         <section aria-label="Its sounds" className="mt-5 mb-6 border-y border-line py-5">
           <p className="mb-3 text-lg">
-            <span className="font-word text-2xl font-bold">{proposal?.word}</span> has <strong>{sounds.count}</strong>{' '}
-            sounds. Say them one by one: are they right?
+            <span className={clsx('font-word text-2xl font-bold')}>{proposal?.word}</span> has{' '}
+            <strong>{sounds.count}</strong> sounds. Say them one by one: are they right?
           </p>
           <BounceLine marks={sounds.marks} count={sounds.count} size="full" />
         </section>
@@ -253,7 +257,11 @@ function Options({ legend, options, picked, onPick }: OptionsProps) {
         {options.map(({ id, text }) => (
           <label
             key={id}
-            className={`flex min-h-12 cursor-pointer items-center rounded-full border px-4 has-focus-visible:outline-3 has-focus-visible:outline-slate ${picked === id ? 'border-ink bg-ink text-card' : 'border-line-strong bg-card hover:border-ink'}`}
+            className={clsx(
+              'flex min-h-12 cursor-pointer items-center rounded-full border px-4',
+              'has-focus-visible:outline-3 has-focus-visible:outline-slate',
+              picked === id ? 'border-ink bg-ink text-card' : 'border-line-strong bg-card hover:border-ink',
+            )}
           >
             <input type="radio" className="sr-only" name={legend} checked={picked === id} onChange={() => onPick(id)} />
             {text}

@@ -1,3 +1,4 @@
+import { clsx } from 'clsx';
 import type { Shown } from '@/core/games/item';
 import { BounceLine } from '../kit/bounce-line';
 import { Picture } from '../kit/picture';
@@ -14,7 +15,10 @@ export function PictureCards({
         {words.map((w) => (
           <li
             key={w.word}
-            className="flex aspect-[3/4] break-inside-avoid flex-col items-center justify-between gap-2 rounded-xl border-2 border-dashed border-line-strong bg-card p-4 text-center"
+            className={clsx(
+              'flex aspect-[3/4] break-inside-avoid flex-col items-center justify-between gap-2',
+              'rounded-xl border-2 border-dashed border-line-strong bg-card p-4 text-center',
+            )}
           >
             <span className="grid flex-1 place-items-center">
               {w.picture ? (

@@ -1,3 +1,4 @@
+import { clsx } from 'clsx';
 import Link from 'next/link';
 import type { PrintedSet } from '@/server/words/printed-set';
 import { BounceLine } from '../kit/bounce-line';
@@ -18,7 +19,10 @@ export function PrintedSetScreen({ set, as }: { set: PrintedSet; as: 'list' | 'c
             key={kind}
             href={`/print/sets/${set.id}?as=${kind}`}
             aria-current={as === kind ? 'page' : undefined}
-            className={`flex min-h-12 items-center rounded-full border px-4 ${as === kind ? 'border-ink bg-ink text-card' : 'border-line-strong bg-card'}`}
+            className={clsx(
+              'flex min-h-12 items-center rounded-full border px-4',
+              as === kind ? 'border-ink bg-ink text-card' : 'border-line-strong bg-card',
+            )}
           >
             {kind === 'list' ? 'A list' : 'Picture cards'}
           </Link>
@@ -31,7 +35,10 @@ export function PrintedSetScreen({ set, as }: { set: PrintedSet; as: 'list' | 'c
           {set.words.map((w) => (
             <li
               key={w.word}
-              className="grid break-inside-avoid items-center gap-x-4 gap-y-1 py-3 sm:grid-cols-[8rem_12rem_1fr] print:grid-cols-[8rem_12rem_1fr]"
+              className={clsx(
+                'grid break-inside-avoid items-center gap-x-4 gap-y-1 py-3',
+                'sm:grid-cols-[8rem_12rem_1fr] print:grid-cols-[8rem_12rem_1fr]',
+              )}
             >
               <span className="font-word text-2xl font-bold wrap-anywhere">{w.word}</span>
               <span className="flex items-center gap-3">

@@ -1,5 +1,6 @@
 'use client';
 
+import { clsx } from 'clsx';
 import {
   closestCenter,
   DndContext,
@@ -151,7 +152,10 @@ export function SetPanel({
             href={address(choice, { task: task.id })}
             scroll={false}
             aria-current={choice.task === task.id ? 'true' : undefined}
-            className={`flex min-h-12 flex-1 items-center justify-center rounded-full border px-3 ${choice.task === task.id ? 'border-ink bg-ink text-card' : 'border-line-strong hover:border-ink'}`}
+            className={clsx(
+              'flex min-h-12 flex-1 items-center justify-center rounded-full border px-3',
+              choice.task === task.id ? 'border-ink bg-ink text-card' : 'border-line-strong hover:border-ink',
+            )}
           >
             {task.name}
           </Link>

@@ -8,6 +8,7 @@ import { copySet, eraseSet } from '@/actions/words';
 import type { SavedSet } from '@/server/words/word-sets';
 import { Dialog } from '../kit/dialog';
 import { Empty, ErrorMessage } from '../kit/message';
+import { sure } from '@/core/sure';
 import { ImportSet } from './import-set';
 
 /** Saved word sets: open, copy, print, take out as a file, erase; and bring one in. */
@@ -121,7 +122,7 @@ export function SetsScreen({ sets }: { sets: readonly SavedSet[] }) {
           disabled={busy}
           onClick={() =>
             begin(async () => {
-              const a = await eraseSet(erasing!.id);
+              const a = await eraseSet(sure(erasing).id);
               setError(a.ok ? '' : a.error);
               setErasing(null);
             })

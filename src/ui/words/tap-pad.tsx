@@ -1,5 +1,6 @@
 'use client';
 
+import { clsx } from 'clsx';
 import { Delete } from 'lucide-react';
 import { useState } from 'react';
 import { isVowelKey } from '@/core/phonology/keys';
@@ -54,7 +55,10 @@ export function TapPad({
             <button
               key={s.key}
               type="button"
-              className="flex min-h-13 min-w-13 flex-col items-center justify-center rounded-xl border border-line-strong bg-card px-2 leading-tight hover:border-ink"
+              className={clsx(
+                'flex min-h-13 min-w-13 flex-col items-center justify-center rounded-xl border',
+                'border-line-strong bg-card px-2 leading-tight hover:border-ink',
+              )}
               onClick={() => tap(s)}
             >
               <span className="font-word text-xl">{s.label}</span>

@@ -1,3 +1,4 @@
+import { clsx } from 'clsx';
 import { format } from 'date-fns';
 import Link from 'next/link';
 import type { Change } from '@/core/lexicon/neighbours';
@@ -147,7 +148,10 @@ export function WordPageScreen({ page, groupName }: { page: WordPage; groupName:
                 <li key={u.sessionId}>
                   <Link
                     href={`/look-back/${u.sessionId}`}
-                    className="flex min-h-12 items-center justify-between gap-3 hover:underline hover:underline-offset-4"
+                    className={clsx(
+                      'flex min-h-12 items-center justify-between gap-3 hover:underline',
+                      'hover:underline-offset-4',
+                    )}
                   >
                     <span>
                       {u.game}, {format(u.at, 'd MMMM')}
@@ -200,7 +204,10 @@ const WordList = ({ words }: { words: readonly string[] }) => (
         <Link
           prefetch={false}
           href={`/word/${w}`}
-          className="flex min-h-10 items-center rounded-lg px-2 font-word text-xl hover:bg-card hover:underline hover:underline-offset-4"
+          className={clsx(
+            'flex min-h-10 items-center rounded-lg px-2 font-word text-xl hover:bg-card',
+            'hover:underline hover:underline-offset-4',
+          )}
         >
           {w}
         </Link>

@@ -1,3 +1,4 @@
+import { clsx } from 'clsx';
 import { Check, Plus } from 'lucide-react';
 import Link from 'next/link';
 import type { ReactNode } from 'react';
@@ -68,7 +69,9 @@ interface WordsScreenProps {
   readonly saved: SavedSet | null;
 }
 
-/** Number of sounds first; then shape, first sound, where a sound sits, and the rest; the set grows beside the words. */
+/**
+ * Number of sounds first; then shape, first sound, where a sound sits, and the rest; the set grows beside the words.
+ */
 export function WordsScreen({ choice: asked, group, found, saved }: WordsScreenProps) {
   const { facets, accent } = found;
   // A sound of another accent, left in an old address, is let go of.
@@ -125,7 +128,10 @@ export function WordsScreen({ choice: asked, group, found, saved }: WordsScreenP
                 scroll={false}
                 aria-current={on ? 'true' : undefined}
                 prefetch={false}
-                className={`flex min-h-16 items-baseline justify-center gap-3 rounded-2xl border px-4 py-2 ${on ? 'border-ink bg-ink text-card' : 'border-line-strong bg-card hover:border-ink'}`}
+                className={clsx(
+                  'flex min-h-16 items-baseline justify-center gap-3 rounded-2xl border px-4 py-2',
+                  on ? 'border-ink bg-ink text-card' : 'border-line-strong bg-card hover:border-ink',
+                )}
               >
                 <span className="font-word text-4xl font-bold">
                   {count}
@@ -185,8 +191,8 @@ export function WordsScreen({ choice: asked, group, found, saved }: WordsScreenP
             ))}
             {choice.sound && (
               <Pill href={to({ sound: undefined, place: undefined })} on>
-                with <span className="font-word">/{labelOf(choice.sound, accent).label}/</span> {PLACE_WORDS[place]}{' '}
-                <PillCount on n={facets.sounds[choice.sound] ?? 0} />
+                with <span className={clsx('font-word')}>/{labelOf(choice.sound, accent).label}/</span>{' '}
+                {PLACE_WORDS[place]} <PillCount on n={facets.sounds[choice.sound] ?? 0} />
               </Pill>
             )}
             <More
@@ -242,7 +248,10 @@ export function WordsScreen({ choice: asked, group, found, saved }: WordsScreenP
                   scroll={false}
                   prefetch={false}
                   aria-current={on ? 'true' : undefined}
-                  className={`flex min-h-12 items-center rounded-lg px-2 ${on ? 'text-ink underline decoration-marigold decoration-3 underline-offset-6' : 'hover:text-ink'}`}
+                  className={clsx(
+                    'flex min-h-12 items-center rounded-lg px-2',
+                    on ? 'text-ink underline decoration-marigold decoration-3 underline-offset-6' : 'hover:text-ink',
+                  )}
                 >
                   {SORT_WORDS[sort]}
                 </Link>
@@ -250,7 +259,12 @@ export function WordsScreen({ choice: asked, group, found, saved }: WordsScreenP
             })}
           </p>
         </div>
-        <ul className="grid grid-cols-[minmax(0,1fr)] border-t border-line min-[1200px]:grid-cols-[repeat(2,minmax(0,1fr))] min-[1200px]:gap-x-10">
+        <ul
+          className={clsx(
+            'grid grid-cols-[minmax(0,1fr)] border-t border-line',
+            'min-[1200px]:grid-cols-[repeat(2,minmax(0,1fr))] min-[1200px]:gap-x-10',
+          )}
+        >
           {found.results.map((word) => (
             <ResultLine
               key={word.word}
@@ -334,7 +348,12 @@ function Row({ label, children }: { label: string; children: ReactNode }) {
 
 const More = ({ label, open, children }: { label: string; open?: boolean; children: ReactNode }) => (
   <details className="open:basis-full" open={open}>
-    <summary className="flex min-h-[48px] w-max list-none items-center rounded-full border border-dashed border-line-strong px-3.5 text-muted hover:text-ink">
+    <summary
+      className={clsx(
+        'flex min-h-[48px] w-max list-none items-center rounded-full border border-dashed',
+        'border-line-strong px-3.5 text-muted hover:text-ink',
+      )}
+    >
       {label}
     </summary>
     <div className="mt-2 flex flex-wrap gap-2">{children}</div>
@@ -441,7 +460,11 @@ function ResultLine({ word, on, varied, href }: { word: ShownWord; on: boolean; 
       <Link
         href={`/word/${word.word}`}
         prefetch={false}
-        className={`w-28 shrink-0 font-word font-bold wrap-anywhere hover:underline hover:underline-offset-4 ${fitting(word.word)}`}
+        className={clsx(
+          'w-28 shrink-0 font-word font-bold wrap-anywhere hover:underline',
+          'hover:underline-offset-4',
+          fitting(word.word),
+        )}
       >
         {word.word}
       </Link>

@@ -6,6 +6,7 @@ import { placeOf } from '../../lexicon/chains';
 import { advice, marksOf, need, shownOf, wordOf } from '../item';
 import { playable, type Material } from '../material';
 import type { Step, Task } from '../task';
+import { sure } from '../../sure';
 import { ipaOf, script, slash, some } from './common';
 
 /** Words one sound longer, with the index of the new sound, at the step's place. */
@@ -17,7 +18,7 @@ function grown(word: Word, step: Step, material: Material): { to: Word; at: numb
     .map((n) => ({ to: n.word, at: placeIn(word, n.word) }))
     .filter(({ to, at }) => {
       const last = to.sounds.length - 1;
-      if (to.sounds[at]!.vowel) return false;
+      if (sure(to.sounds[at]).vowel) return false;
       if (step.place === 'cluster') return placeOf(to, at) === 'cluster';
       return !inCluster(to, at) && at === (step.place === 'first' ? 0 : last);
     });
@@ -69,10 +70,10 @@ const ADD: Task = {
   framed: '{word} grows a new shoot: {sound} {where}. What is it now?',
   heads: (step, material) =>
     step.id === 'ending'
-      ? [...plurals(material).keys()].map((w) => material.byName.get(w)!)
+      ? [...plurals(material).keys()].map((w) => sure(material.byName.get(w)))
       : playable(material).filter((w) => w.sounds.length >= 2 && w.count <= 5 && grown(w, step, material).length > 0),
   build: ({ head, step, material, random, wishes }) => {
-    if (step.id === 'ending') return { words: [head.word, plurals(material).get(head.word)!.word] };
+    if (step.id === 'ending') return { words: [head.word, sure(plurals(material).get(head.word)).word] };
     const to = some(grown(head, step, material), random)
       .sort((a, b) => a.to.entry.band - b.to.entry.band)
       .find((g) => !wishes.avoid.has(g.to.word));
@@ -88,7 +89,7 @@ const ADD: Task = {
     const at = placeIn(word, to);
     const come = need(to.sounds[at]?.ipa, 'The new sound.');
     const sound = slash(come, material);
-    const where = ending ? 'at the end' : (WHERE[step.place!] ?? '');
+    const where = ending ? 'at the end' : (WHERE[sure(step.place)] ?? '');
     const inside = step.place === 'cluster' ? `after ${slash(to.sounds[at - 1]?.ipa ?? come, material)}` : where;
     return {
       head: word,

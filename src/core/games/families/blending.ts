@@ -6,6 +6,7 @@ import { shuffle } from '../../random';
 import { need, sayingAdvice, shownOf, spokenApart, wordOf } from '../item';
 import { oneBeat, playable, type Material } from '../material';
 import type { Made, Step, Task } from '../task';
+import { sure } from '../../sure';
 import { bestOf, firstOf, foilKind, ipaOf, script } from './common';
 import { joinBeats } from './syllables';
 
@@ -171,14 +172,14 @@ const PICTURES: Task = {
     return {
       head: word,
       words: row.map(shownOf),
-      view: { kind: 'row', answer: at!, first: false },
+      view: { kind: 'row', answer: sure(at), first: false },
       expected: word.word,
-      kind: at!,
-      judged: { by: 'choice', choices: words, right: at! },
+      kind: sure(at),
+      judged: { by: 'choice', choices: words, right: sure(at) },
       slots: { word: word.word, sounds: spokenApart(word) },
       how: `Name all three pictures first. Then: ${spokenApart(word)}. ${sayingAdvice(word)}`,
       script: script(`${spokenApart(word)}. Which picture is it?`, word.word),
-      likely: choiceLikely(words, at!),
+      likely: choiceLikely(words, sure(at)),
       facts: [
         ['every word has a picture', row.every((w) => w.entry.picture !== null)],
         ['no two are alike', others.every((w) => foilKind(word, w, material) !== null)],

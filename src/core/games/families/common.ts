@@ -8,10 +8,11 @@ import type { FoilKind } from '../hardness';
 import { slashed, type Line } from '../item';
 import { oneBeat, shelves, type Material } from '../material';
 import type { Step } from '../task';
+import { sure } from '../../sure';
 
 export const ipaOf = (word: Word): string[] => word.sounds.map((s) => s.ipa);
-export const firstOf = (word: Word): string => word.sounds[0]!.ipa;
-export const lastOf = (word: Word): string => word.sounds.at(-1)!.ipa;
+export const firstOf = (word: Word): string => sure(word.sounds[0]).ipa;
+export const lastOf = (word: Word): string => sure(word.sounds.at(-1)).ipa;
 
 /** Sounds as labels, apart. Example: `s … u … n`. */
 export const apart = (sounds: readonly string[], { accent }: Pick<Material, 'accent'>, between = ' … '): string =>
@@ -33,7 +34,7 @@ export const withCount = (words: readonly Word[], step: Step): Word[] =>
 export function some<T>(all: readonly T[], random: Random, most = 30): T[] {
   if (all.length <= most) return shuffle(all, random);
   const out = new Set<T>();
-  for (let i = 0; i < most * 3 && out.size < most; i += 1) out.add(all[Math.floor(random() * all.length)]!);
+  for (let i = 0; i < most * 3 && out.size < most; i += 1) out.add(sure(all[Math.floor(random() * all.length)]));
   return [...out];
 }
 
@@ -80,7 +81,12 @@ export function rhymeFoil(
     random,
     pairs = [],
     avoid,
-  }: { material: Material; random: Random; pairs?: readonly SoundPair[] | undefined; avoid?: ReadonlySet<string> },
+  }: {
+    material: Material;
+    random: Random;
+    pairs?: readonly SoundPair[] | undefined;
+    avoid?: ReadonlySet<string>;
+  },
 ): Word | undefined {
   const shelf = shelves(material);
   const parts = shelf.of(word);
@@ -100,14 +106,17 @@ export function rhymeFoil(
   return bestOf(pool ?? [], random, fits, kind === 'same-ends' ? 60 : 40);
 }
 
-/** True where a child who says a pair of sounds alike would hear the two words rhyme: *thief* and *leaf* do; *bath* and *calf* might. */
+/**
+ * True where a child who says a pair of sounds alike would hear the two words rhyme: *thief* and *leaf* do; *bath* and
+ * *calf* might.
+ */
 function saidAlike(a: Word, b: Word, material: Material, pairs: readonly SoundPair[]): boolean {
   if (!pairs.length) return false;
   const [x, y] = [shelves(material).of(a), shelves(material).of(b)];
   return (
     x.vowel === y.vowel &&
     x.coda.length === y.coda.length &&
-    x.coda.every((ipa, i) => ipa === y.coda[i] || isPair(pairs, ipa, y.coda[i]!))
+    x.coda.every((ipa, i) => ipa === y.coda[i] || isPair(pairs, ipa, sure(y.coda[i])))
   );
 }
 

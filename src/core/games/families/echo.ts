@@ -5,6 +5,7 @@ import { CONSONANTS } from '../../phonology/sounds';
 import { advice, need, shownOf, Unproved, wordOf } from '../item';
 import { oneBeat, playable, type Material } from '../material';
 import type { Made, Step, Task } from '../task';
+import { sure } from '../../sure';
 import { bestOf, firstOf, ipaOf, script, slash, some } from './common';
 
 const SOME_MISSED = {
@@ -103,7 +104,7 @@ const ECHO_WORDS: Task = {
   framed: 'Calling across the field: {list}. Call it back.',
   heads: everyday,
   build: ({ head, step, material, random, wishes }) => {
-    const row = unlikeEach(head, step.count!, everyday(step, material), random, wishes.avoid);
+    const row = unlikeEach(head, sure(step.count), everyday(step, material), random, wishes.avoid);
     return row ? { words: row.map((w) => w.word) } : null;
   },
   make: ({ words }, step, material) =>
@@ -142,7 +143,11 @@ const ECHO_SOUNDS: Task = {
       random,
     );
     for (const s of others)
-      if (sounds.length < step.count! && !sounds.includes(s) && !sounds.some((t) => isPair(wishes.pairs ?? [], s, t)))
+      if (
+        sounds.length < sure(step.count) &&
+        !sounds.includes(s) &&
+        !sounds.some((t) => isPair(wishes.pairs ?? [], s, t))
+      )
         sounds.push(s);
     return { words: [], sounds };
   },
@@ -187,11 +192,11 @@ const recall = (id: string, name: string, backwards: boolean): Task => ({
     );
     const start =
       bestOf(pool.length ? pool : everyday(step, material), random, (w) => !wishes.avoid.has(w.word)) ??
-      everyday(step, material)[0]!;
+      sure(everyday(step, material)[0]);
     const words = unlikeEach(
       start,
-      Math.min(step.count!, Math.max(2, wishes.size)),
-      pool.length >= step.count! * 3 ? pool : everyday(step, material),
+      Math.min(sure(step.count), Math.max(2, wishes.size)),
+      pool.length >= sure(step.count) * 3 ? pool : everyday(step, material),
       random,
       wishes.avoid,
     ) ?? [start];
@@ -203,7 +208,7 @@ const recall = (id: string, name: string, backwards: boolean): Task => ({
       words,
       words.map((w) => wordOf(material, w)),
       backwards,
-      { ...step, count: 1, most: step.count! },
+      { ...step, count: 1, most: sure(step.count) },
       'Each child says the list so far; then you put the next word in.',
       [],
     );

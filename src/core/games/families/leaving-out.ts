@@ -7,6 +7,7 @@ import { labelOf, isVowel } from '../../phonology/sounds';
 import { advice, marksOf, need, shownOf, wordOf, type Mark } from '../item';
 import { oneBeat, playable, type Material } from '../material';
 import type { Step, Task } from '../task';
+import { sure } from '../../sure';
 import { ipaOf, script, slash } from './common';
 
 /** The sounds left when one goes. Example: *bite* without its first: `aɪ t`. */
@@ -23,9 +24,11 @@ const nameOf = (sounds: readonly string[], material: Material): { name: string; 
 /** The indices of a word that a step's place allows. */
 function placesOf(word: Word, step: Step): number[] {
   const last = word.sounds.length - 1;
-  if (step.place === 'first') return !inCluster(word, 0) && !word.sounds[0]!.vowel ? [0] : [];
+  if (step.place === 'first') return !inCluster(word, 0) && !sure(word.sounds[0]).vowel ? [0] : [];
   if (step.place === 'last')
-    return !inCluster(word, last) && !word.sounds[last]!.vowel && word.units.at(-1)!.sounds.length === 1 ? [last] : [];
+    return !inCluster(word, last) && !sure(word.sounds[last]).vowel && sure(word.units.at(-1)).sounds.length === 1
+      ? [last]
+      : [];
   return word.sounds.map((_, at) => at).filter((at) => inCluster(word, at));
 }
 
@@ -38,7 +41,7 @@ function leavable(word: Word, step: Step, material: Material): number[] {
     const real = material.knownAs(left) !== undefined;
     if (!real && material.isOther(left)) return false;
     // A clipped vowel does not end a word: “ma” for mat is hard to hear and to say.
-    if (!real && step.place === 'last' && SHORT.has(word.sounds[at - 1]!.key)) return false;
+    if (!real && step.place === 'last' && SHORT.has(sure(word.sounds[at - 1]).key)) return false;
     return real === (step.result === 'real');
   });
 }
@@ -46,12 +49,12 @@ function leavable(word: Word, step: Step, material: Material): number[] {
 const SHORT: ReadonlySet<string> = new Set(['KIT', 'DRESS', 'TRAP', 'LOT', 'STRUT', 'FOOT']);
 
 /**
- * What is left may be a word elsewhere: *fault* without /t/ is *fall* in Scottish and not in Southern British. Says which
- * sound differs here; null where no accent makes it a word.
+ * What is left may be a word elsewhere: *fault* without /t/ is *fall* in Scottish and not in Southern British. Says
+ * which sound differs here; null where no accent makes it a word.
  */
 function wordElsewhere(word: Word, at: number, material: Material): string | null {
   const left = without(word, at);
-  const segment = word.sounds[at]!.segment;
+  const segment = sure(word.sounds[at]).segment;
   const near = material.words.filter(
     (w) => w.sounds.length === left.length && w.sounds.filter((s, i) => s.ipa !== left[i]).length === 1,
   );
@@ -69,7 +72,7 @@ function wordElsewhere(word: Word, at: number, material: Material): string | nul
     );
     const differs = found?.sounds.findIndex((s, i) => s.ipa !== left[i]) ?? -1;
     if (found)
-      return `Not “${found.word}” here: that has ${slash(found.sounds[differs]!.ipa, material)} where this has ${slash(left[differs]!, material)}. `;
+      return `Not “${found.word}” here: that has ${slash(sure(found.sounds[differs]).ipa, material)} where this has ${slash(sure(left[differs]), material)}. `;
   }
   return null;
 }
@@ -108,22 +111,22 @@ const LEAVE_OUT: Task = {
     ),
   build: ({ head, step, material, random }) => {
     const places = leavable(head, step, material);
-    return { words: [head.word], at: places[Math.floor(random() * places.length)]! };
+    return { words: [head.word], at: sure(places[Math.floor(random() * places.length)]) };
   },
   make: ({ words, at }, step, material) => {
     const word = wordOf(material, words[0]);
     const gone = need(word.sounds[at ?? -1]?.ipa, 'Which sound goes.');
-    const left = without(word, at!);
+    const left = without(word, sure(at));
     const { name, real } = nameOf(left, material);
     const sound = slash(gone, material);
     return {
       head: word,
       words: [shownOf(word)],
-      view: { kind: 'change', from: marksOf(word), to: marksWithout(word, at!), gone: [at!], come: [] },
+      view: { kind: 'change', from: marksOf(word), to: marksWithout(word, sure(at)), gone: [sure(at)], come: [] },
       expected: `${name}${real ? '' : ' (made-up)'}`,
       judged: { by: 'sounds', sounds: left },
-      slots: { word: word.word, sound, left: name, place: GONE[step.place!]! },
-      how: `${real ? '' : (wordElsewhere(word, at!, material) ?? 'What is left is not a word we know. ')}${advice([gone], material.accent)}`,
+      slots: { word: word.word, sound, left: name, place: sure(GONE[sure(step.place)]) },
+      how: `${real ? '' : (wordElsewhere(word, sure(at), material) ?? 'What is left is not a word we know. ')}${advice([gone], material.accent)}`,
       script: script(`${word.word}. Now without ${sound}.`, name),
       likely: distinct([
         rightLikely(left, name, real ? 'right' : 'right, made-up'),
@@ -144,7 +147,10 @@ const LEAVE_OUT: Task = {
           left.length === word.sounds.length - 1 &&
             [...left.slice(0, at), gone, ...left.slice(at)].join(' ') === ipaOf(word).join(' '),
         ],
-        ['the place, and whether a word is left, are those of the step', leavable(word, step, material).includes(at!)],
+        [
+          'the place, and whether a word is left, are those of the step',
+          leavable(word, step, material).includes(sure(at)),
+        ],
         ['what is left is not rude', !material.guard(left)],
       ],
     };

@@ -6,6 +6,7 @@ import { shuffle } from '../../random';
 import { need, shownOf, wordOf } from '../item';
 import { oneBeat, shelves, type Material } from '../material';
 import type { Building, Step, Task } from '../task';
+import { sure } from '../../sure';
 import { bestOf, firstOf, foilKind, ipaOf, rhymeFoil, rhymesOf, script, some, YES_NO } from './common';
 
 /** Words of one beat with at least so many rhymes. */
@@ -28,7 +29,7 @@ const foilFor = (
   { step, material, random, wishes }: Building,
   others: readonly Word[] = [],
 ): Word | undefined =>
-  rhymeFoil(word, step.foil!, others, { material, random, pairs: wishes.pairs, avoid: wishes.avoid });
+  rhymeFoil(word, sure(step.foil), others, { material, random, pairs: wishes.pairs, avoid: wishes.avoid });
 const partner = ({ head, material, random, wishes }: Building): Word | undefined =>
   bestOf(rhymesOf(head, material), random, (w) => !wishes.avoid.has(w.word), 24);
 
@@ -96,16 +97,16 @@ const ODD: Task = {
   gesture: 'point to the one',
   plain: '{words}. Which one does not rhyme?',
   framed: 'Weed out the odd one: {words}. Which one does not rhyme?',
-  heads: (step, material) => rhyming(step.choices! - 2)(step, material),
-  kinds: (step) => step.choices!,
+  heads: (step, material) => rhyming(sure(step.choices) - 2)(step, material),
+  kinds: (step) => sure(step.choices),
   build: (b) => {
     const { head, step, material, random } = b;
     const row = [head];
     for (const other of some(rhymesOf(head, material), random, 12)) {
-      if (row.length < step.choices! - 1 && !b.wishes.avoid.has(other.word) && row.every((w) => rhymes(w, other)))
+      if (row.length < sure(step.choices) - 1 && !b.wishes.avoid.has(other.word) && row.every((w) => rhymes(w, other)))
         row.push(other);
     }
-    const foil = row.length === step.choices! - 1 ? foilFor(head, b, row) : undefined;
+    const foil = row.length === sure(step.choices) - 1 ? foilFor(head, b, row) : undefined;
     if (!foil) return null;
     const words = row.map((w) => w.word);
     words.splice(b.kind, 0, foil.word);
@@ -128,14 +129,17 @@ const ODD: Task = {
       how: 'Say the row twice, evenly. With pictures, name each first.',
       script: script(
         `${names.join(' … ')}. Which one does not rhyme?`,
-        names[odd]!,
+        sure(names[odd]),
         rest.map((w) => w.word).join(', '),
       ),
       facts: [
         ['there are as many words as the step says', row.length === step.choices],
         ['all the others rhyme', rest.every((w, i) => rest.every((o, j) => i === j || rhymes(w, o)))],
-        ['one alone does not', odd >= 0 && rest.every((w) => !rhymes(w, row[odd]!))],
-        ['the odd one is of the kind the step names', rest.some((w) => foilKind(w, row[odd]!, material) === step.foil)],
+        ['one alone does not', odd >= 0 && rest.every((w) => !rhymes(w, sure(row[odd])))],
+        [
+          'the odd one is of the kind the step names',
+          rest.some((w) => foilKind(w, sure(row[odd]), material) === step.foil),
+        ],
       ],
     };
   },
@@ -159,12 +163,12 @@ const MATCH: Task = {
   plain: '{first}. Which one rhymes with it: {choices}?',
   framed: '{first}. Which pea is its partner: {choices}?',
   heads: rhyming(1),
-  kinds: (step) => step.choices!,
+  kinds: (step) => sure(step.choices),
   build: (b) => {
     const right = partner(b);
     if (!right) return null;
     const others: Word[] = [];
-    while (others.length < b.step.choices! - 1) {
+    while (others.length < sure(b.step.choices) - 1) {
       const foil = foilFor(b.head, b, [b.head, right, ...others]);
       if (!foil) return null;
       others.push(foil);
@@ -190,7 +194,7 @@ const MATCH: Task = {
       how: 'Say the first word again before each choice.',
       script: script(
         `${head.word}. ${names.join(' … ')}? Which one rhymes with ${head.word}?`,
-        names[right]!,
+        sure(names[right]),
         `${head.word}, ${names[right]}`,
       ),
       facts: [

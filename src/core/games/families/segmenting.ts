@@ -5,6 +5,7 @@ import type { Word } from '../../lexicon/entry';
 import { advice, need, sayingAdvice, shownOf, spokenApart, wordOf } from '../item';
 import type { Material } from '../material';
 import type { Made, Step, Task } from '../task';
+import { sure } from '../../sure';
 import { fitsCount, ofCount, ONSET_RIME, soundSteps, withOnset } from './blending';
 import { ipaOf, script, slash } from './common';
 
@@ -98,20 +99,20 @@ const ASK: Task = {
   plain: '{word}. What is its {place} sound?',
   framed: 'The pots of {word}: what goes in the {place} one?',
   heads: (step, material) => ofCount(step, material).filter((w) => w.sounds.length === w.count),
-  kinds: (step) => step.count!,
+  kinds: (step) => sure(step.count),
   build: ({ head, kind }) => ({ words: [head.word], at: kind }),
   make: ({ words, at }, step, material) => {
     const word = wordOf(material, words[0]);
     const ipa = ipaOf(word);
     const sound = need(ipa[at ?? -1], 'Which sound is asked for.');
-    const place = at === ipa.length - 1 ? 'last' : ORDINALS[at!]!;
-    const next = ipa[at! + 1] ?? ipa[at! - 1]!;
+    const place = at === ipa.length - 1 ? 'last' : sure(ORDINALS[sure(at)]);
+    const next = ipa[sure(at) + 1] ?? sure(ipa[sure(at) - 1]);
     return {
       head: word,
       words: [shownOf(word)],
-      view: { kind: 'line', spot: at!, parts: null },
+      view: { kind: 'line', spot: sure(at), parts: null },
       expected: slash(sound, material),
-      kind: at!,
+      kind: sure(at),
       judged: { by: 'sounds', sounds: [sound] },
       slots: { word: word.word, place },
       how: `${advice([sound], material.accent)}`,
@@ -150,7 +151,7 @@ const HOW_MANY: Task = {
   framed: 'How many pots does {word} need?',
   heads: ofCount,
   kinds: () => 2,
-  fits: (head, kind, _theme, step) => head.count === step.count! + kind,
+  fits: (head, kind, _theme, step) => head.count === sure(step.count) + kind,
   build: ({ head }) => ({ words: [head.word] }),
   make: ({ words }, step, material) => {
     const word = wordOf(material, words[0]);
@@ -159,7 +160,7 @@ const HOW_MANY: Task = {
       words: [shownOf(word)],
       view: { kind: 'line', spot: null, parts: null },
       expected: String(word.count),
-      kind: word.count - step.count!,
+      kind: word.count - sure(step.count),
       judged: { by: 'number', right: word.count },
       slots: { word: word.word },
       how: `Sounds, not letters. ${sayingAdvice(word)}`,

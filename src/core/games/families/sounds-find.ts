@@ -7,6 +7,7 @@ import type { Random } from '../../random';
 import { advice, need, shownOf, Unproved, wordOf } from '../item';
 import { oneBeat, playable, shelves, type Material } from '../material';
 import type { Building, Step, Task, Wishes } from '../task';
+import { sure } from '../../sure';
 import { bestOf, firstOf, foilKind, ipaOf, script, slash, some, soundFoil, YES_NO } from './common';
 import { allKnown, speakable, wordsOf } from './words';
 
@@ -45,7 +46,7 @@ const otherFirst = ({ step, material, random, wishes }: Building, heads: readonl
 
 const sameFirst = ({ material, random, wishes }: Building, row: readonly Word[]): Word | undefined =>
   bestOf(
-    shelves(material).byFirst.get(firstOf(row[0]!)) ?? [],
+    shelves(material).byFirst.get(firstOf(sure(row[0]))) ?? [],
     random,
     (w) =>
       w.count <= 4 &&
@@ -55,7 +56,9 @@ const sameFirst = ({ material, random, wishes }: Building, row: readonly Word[])
     40,
   );
 
-/** The foil a step names holds between the first sounds; the pairs a child says alike were left out when it was chosen. */
+/**
+ * The foil a step names holds between the first sounds; the pairs a child says alike were left out when it was chosen.
+ */
 const isFoil = (a: string, b: string, step: Step): boolean => soundFoil(a, b, step.foil);
 
 const SAME: Task = {
@@ -117,10 +120,10 @@ const ODD: Task = {
   plain: '{words}. Which one begins with another sound?',
   framed: 'Weed out the odd one: {words}. Which begins with another sound?',
   heads: plainStart,
-  kinds: (step) => step.choices!,
+  kinds: (step) => sure(step.choices),
   build: (b) => {
     const row = [b.head];
-    while (row.length < b.step.choices! - 1) {
+    while (row.length < sure(b.step.choices) - 1) {
       const other = sameFirst(b, row);
       if (!other) return null;
       row.push(other);
@@ -148,13 +151,13 @@ const ODD: Task = {
       how: `The others begin with ${slash(firstOf(head), material)}. ${advice([firstOf(head)], material.accent)}`,
       script: script(
         `${words.join(' … ')}. Which one begins with another sound?`,
-        words[odd]!,
+        sure(words[odd]),
         rest.map((w) => w.word).join(', '),
       ),
       facts: [
         ['there are as many words as the step says', row.length === step.choices],
         ['all the others begin alike', rest.every((w) => firstOf(w) === firstOf(head))],
-        ['the odd one is as far as the step says', odd >= 0 && isFoil(firstOf(head), firstOf(row[odd]!), step)],
+        ['the odd one is as far as the step says', odd >= 0 && isFoil(firstOf(head), firstOf(sure(row[odd])), step)],
         [
           'no end gives it away',
           row.every((w, i) => row.every((o, j) => i === j || traitsOf(w).rhyme !== traitsOf(o).rhyme)),
@@ -176,7 +179,7 @@ function pickTheme(step: Step, material: Material, random: Random, wishes: Wishe
   const fit = counts.filter(
     (ipa) =>
       (step.foil !== 'near' || counts.filter((o) => soundFoil(ipa, o, 'near', wishes.pairs)).length >= 1) &&
-      (!held || CONSONANTS[ipa]!.making === 'hold'),
+      (!held || sure(CONSONANTS[ipa]).making === 'hold'),
   );
   return fit[Math.floor(random() * fit.length)] ?? counts[0] ?? null;
 }
@@ -283,7 +286,7 @@ const ANYWHERE: Task = {
 /** Where in a word an index stands, as children say it. */
 const PLACE_CHOICES = ['start', 'middle', 'end'] as const;
 const placeAt = (word: Word, at: number): number => (at === 0 ? 0 : at === word.sounds.length - 1 ? 2 : 1);
-const whereIs = (word: Word, at: number): string => PLACE_CHOICES[placeAt(word, at)]!;
+const whereIs = (word: Word, at: number): string => sure(PLACE_CHOICES[placeAt(word, at)]);
 
 const WHERE: Task = {
   id: 'where',
@@ -307,12 +310,12 @@ const WHERE: Task = {
         w.count <= 6 &&
         w.entry.band < 3 &&
         !heardTwoWays(w) &&
-        !w.sounds[0]!.vowel &&
-        !w.sounds.at(-1)!.vowel &&
-        w.units.at(-1)!.sounds.length === 1 &&
-        (step.choices === 2 || times(w, ipaOf(w)[1]!) === 1),
+        !sure(w.sounds[0]).vowel &&
+        !sure(w.sounds.at(-1)).vowel &&
+        sure(w.units.at(-1)).sounds.length === 1 &&
+        (step.choices === 2 || times(w, sure(ipaOf(w)[1])) === 1),
     ),
-  kinds: (step) => step.choices!,
+  kinds: (step) => sure(step.choices),
   build: ({ head, kind, step, random, wishes }) => {
     const at =
       kind === 0
@@ -320,7 +323,7 @@ const WHERE: Task = {
         : step.choices === 2 || kind === 2
           ? head.sounds.length - 1
           : 1 + Math.floor(random() * (head.sounds.length - 2));
-    const ipa = ipaOf(head)[at]!;
+    const ipa = sure(ipaOf(head)[at]);
     const told = (other: string): boolean => wishes.pairs?.some((p) => p.includes(ipa) && p.includes(other)) ?? false;
     return times(head, ipa) === 1 && !head.sounds.some((s) => told(s.ipa))
       ? { words: [head.word], sounds: [ipa] }
@@ -332,7 +335,7 @@ const WHERE: Task = {
     const at = ipaOf(word).indexOf(target);
     if (at < 0) throw new Unproved(`There is no ${target} in “${word.word}”.`);
     const choices = step.choices === 2 ? [PLACE_CHOICES[0], PLACE_CHOICES[2]] : [...PLACE_CHOICES];
-    const right = choices.indexOf(PLACE_CHOICES[placeAt(word, at)]!);
+    const right = choices.indexOf(sure(PLACE_CHOICES[placeAt(word, at)]));
     return {
       head: word,
       words: [shownOf(word)],
@@ -378,7 +381,7 @@ const CATCH: Task = {
   framed: 'The wind blows {sound} words over the field. Catch every one.',
   heads: (_step, material) => speakable(material).filter((w) => w.entry.band < 3),
   theme: (step, material, random, wishes) => pickTheme(step, material, random, wishes, false),
-  fits: (head, _kind, theme, step) => theme !== null && firstOf(head) === theme && step.count! > 0,
+  fits: (head, _kind, theme, step) => theme !== null && firstOf(head) === theme && sure(step.count) > 0,
   build: ({ head, theme, step, material, random }) => {
     const bank = speakable(material);
     const chosen = [head];
@@ -390,16 +393,16 @@ const CATCH: Task = {
       sentences.add(next.entry.sentence);
     };
     const hits = material.keep(`sentences with ${theme}`, () =>
-      bank.filter((w) => hitsIn(w.entry.sentence, theme!, material) > 0),
+      bank.filter((w) => hitsIn(w.entry.sentence, sure(theme), material) > 0),
     );
-    while (chosen.length < step.count! - 1) {
+    while (chosen.length < sure(step.count) - 1) {
       const before = chosen.length;
       take(() => true, hits);
       if (chosen.length === before) return null;
     }
-    take((w) => hitsIn(w.entry.sentence, theme!, material) === 0, bank);
+    take((w) => hitsIn(w.entry.sentence, sure(theme), material) === 0, bank);
     const story = some(chosen, random);
-    return chosen.length === step.count ? { words: story.map((w) => w.word), sounds: [theme!] } : null;
+    return chosen.length === step.count ? { words: story.map((w) => w.word), sounds: [sure(theme)] } : null;
   },
   make: ({ words, sounds }, step, material) => {
     const target = need(sounds?.[0], 'A sound to catch.');
@@ -411,7 +414,7 @@ const CATCH: Task = {
     const hits = sentences
       .flat()
       .filter((w) => w.hit)
-      .map((w) => wordsOf(w.text)[0]!);
+      .map((w) => sure(wordsOf(w.text)[0]));
     return {
       head: null,
       words: [],
@@ -430,7 +433,7 @@ const CATCH: Task = {
           story.length === step.count && new Set(story).size === story.length,
         ],
         ['every word is known', story.every((s) => allKnown(s, material))],
-        ['there is something to catch', hits.length >= step.count! - 1],
+        ['there is something to catch', hits.length >= sure(step.count) - 1],
       ],
     };
   },

@@ -6,6 +6,7 @@ import { makingOf } from '../../phonology/sounds';
 import { advice, need, shownOf, wordOf } from '../item';
 import { oneBeat, playable, shelves, type Material } from '../material';
 import type { Made, Step, Task } from '../task';
+import { sure } from '../../sure';
 import { firstOf, foilKind, ipaOf, lastOf, script, slash, some } from './common';
 
 /** Words that start with one consonant made in this way, or with a cluster. */
@@ -35,7 +36,7 @@ const soundLikely = (word: Word, at: number, material: Material): LikelyAnswer[]
         )
       : null;
   return distinct([
-    rightLikely([ipa[at]!], slash(ipa[at]!, material), 'right'),
+    rightLikely([sure(ipa[at])], slash(sure(ipa[at]), material), 'right'),
     ...(at === 0 ? heardClosely(word, true) : []),
     ...(run
       ? [
@@ -53,8 +54,8 @@ const soundLikely = (word: Word, at: number, material: Material): LikelyAnswer[]
       : [
           slipLikely(
             'other-sound',
-            [ipa[other]!],
-            slash(ipa[other]!, material),
+            [sure(ipa[other])],
+            slash(sure(ipa[other]), material),
             other ? 'the last sound' : 'the first sound',
             material.guard,
           ),
@@ -158,7 +159,7 @@ const LAST = say(
   (w) => w.sounds.length - 1,
   (w, step) => {
     const at = w.sounds.length - 1;
-    if (w.sounds[at]!.vowel || w.units.at(-1)!.sounds.length > 1 || w.count > 5) return false;
+    if (sure(w.sounds[at]).vowel || sure(w.units.at(-1)).sounds.length > 1 || w.count > 5) return false;
     const cluster = inCluster(w, at);
     return step.starts === 'cluster'
       ? cluster
@@ -177,13 +178,13 @@ const MIDDLE = say(
   () => 1,
   (w, step) => {
     const ipa = ipaOf(w);
-    const held = makingOf(ipa[0]!) === 'hold' && makingOf(ipa.at(-1)!) === 'hold';
+    const held = makingOf(sure(ipa[0])) === 'hold' && makingOf(sure(ipa.at(-1))) === 'hold';
     return (
       ipa.length === 3 &&
       w.count === 3 &&
       w.shape === 'CVC' &&
-      !w.sounds[0]!.vowel &&
-      w.sounds[1]!.vowel &&
+      !sure(w.sounds[0]).vowel &&
+      sure(w.sounds[1]).vowel &&
       held === (step.starts === 'hold')
     );
   },

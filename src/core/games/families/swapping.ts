@@ -17,6 +17,7 @@ import { isPair } from '../../phonology/articulation';
 import { advice, marksOf, need, shownOf, spokenApart, wordOf } from '../item';
 import { oneBeat, playable, type Material } from '../material';
 import type { Building, Made, Step, Task } from '../task';
+import { sure } from '../../sure';
 import { apart, bestOf, ipaOf, script, slash, some } from './common';
 
 /** Words a change may start from and come to: each sound one unit, so that nothing is argued about. */
@@ -49,10 +50,10 @@ const between = (from: Word, to: Word, material: Material): Link | undefined =>
     .map((n) => ({ ...linkOf(from, n), to }))[0];
 
 const CHANGE_WORDS: Readonly<Record<Link['change'], (link: Link, material: Material) => string>> = {
-  swap: (l, m) => `change ${slash(l.old!, m)} to ${slash(l.new!, m)}`,
-  'leave-out': (l, m) => `leave ${slash(l.old!, m)} out`,
+  swap: (l, m) => `change ${slash(sure(l.old), m)} to ${slash(sure(l.new), m)}`,
+  'leave-out': (l, m) => `leave ${slash(sure(l.old), m)} out`,
   add: (l, m) =>
-    `put ${slash(l.new!, m)} ${l.at === 0 ? 'at the start' : l.at === l.to.sounds.length - 1 ? 'at the end' : `after ${slash(l.to.sounds[l.at - 1]!.ipa, m)}`}`,
+    `put ${slash(sure(l.new), m)} ${l.at === 0 ? 'at the start' : l.at === l.to.sounds.length - 1 ? 'at the end' : `after ${slash(sure(l.to.sounds[l.at - 1]).ipa, m)}`}`,
 };
 
 const unchanged = (word: Word) => ({
@@ -168,7 +169,9 @@ const SWAP: Task = {
   },
 };
 
-/** Words that rhyme, where the starts have different numbers of sounds: not one sound, a whole start (*call*, *small*). */
+/**
+ * Words that rhyme, where the starts have different numbers of sounds: not one sound, a whole start (*call*, *small*).
+ */
 const onsetPartners = (word: Word, material: Material): readonly Word[] => {
   const onset = onsetAndRime(word).onset.length;
   return (material.rhymes().get(traitsOf(word).rhyme) ?? []).filter(
@@ -233,16 +236,16 @@ const WHICH: Task = {
   framed: '{first} … {second}. Where was it replanted: {choices}?',
   heads: (_step, material) =>
     changeable(material).filter((w) => w.sounds.length === 3 && w.shape === 'CVC' && w.count === 3),
-  kinds: (step) => step.choices!,
+  kinds: (step) => sure(step.choices),
   build: ({ head, kind, step, material, random, wishes }) => {
-    const place = step.choices === 2 ? (['first', 'last'] as const)[kind]! : PLACE_WORDS[kind]!;
+    const place = step.choices === 2 ? sure((['first', 'last'] as const)[kind]) : sure(PLACE_WORDS[kind]);
     const found = some(links(head, { ...step, place }, material), random)
       .filter(
         (l) =>
           l.change === 'swap' &&
           l.to.shape === 'CVC' &&
           l.to.sounds.length === 3 &&
-          !isPair(wishes.pairs ?? [], l.old!, l.new!),
+          !isPair(wishes.pairs ?? [], sure(l.old), sure(l.new)),
       )
       .sort((a, b) => a.to.entry.band - b.to.entry.band)[0];
     return found ? { words: [head.word, found.to.word] } : null;
@@ -265,8 +268,8 @@ const WHICH: Task = {
         choices: choices.length === 2 ? 'first or last' : 'first, middle or last',
       },
       likely: choiceLikely(choices, right),
-      how: `Say both twice. ${advice([link.old!, link.new!], material.accent)}`,
-      script: script(`${from.word} … ${to.word}. Which sound changed?`, choices[right]!),
+      how: `Say both twice. ${advice([sure(link.old), sure(link.new)], material.accent)}`,
+      script: script(`${from.word} … ${to.word}. Which sound changed?`, sure(choices[right])),
       facts: [oneChange(from, to, link), ['it was swapped', link.change === 'swap']],
     };
   },

@@ -7,6 +7,7 @@ import { need, shownOf, Unproved, wordOf } from '../item';
 import { playable, type Material } from '../material';
 import { OWN_NAME } from '../spec';
 import type { Made, Step, Task } from '../task';
+import { sure } from '../../sure';
 import { ipaOf, script } from './common';
 
 /** Words whose beats do not vary from speaker to speaker (*fire* is one beat or two). */
@@ -53,7 +54,7 @@ const CLAP: Task = {
   framed: 'One pour of the can for each beat: {word}. How many?',
   heads: headsOf,
   kinds: () => 2,
-  fits: (head, kind, _theme, step) => traitsOf(head).syllables === step.count! + kind,
+  fits: (head, kind, _theme, step) => traitsOf(head).syllables === sure(step.count) + kind,
   build: ({ head }) => ({ words: [head.word] }),
   make: ({ words }, step, material) => {
     if (words[0] === OWN_NAME) return ownName();
@@ -66,7 +67,7 @@ const CLAP: Task = {
       view: { kind: 'beats', parts, ownName: false, out: null },
       expected: String(n),
       judged: { by: 'number', right: n },
-      kind: n - step.count!,
+      kind: n - sure(step.count),
       slots: { word: word.word },
       likely: numberLikely(n),
       how: 'Say it whole first. Where the beats part is a matter of ear: the number counts.',
@@ -113,7 +114,7 @@ const partsFact = (word: Word, step: Step, material: Material): readonly (readon
 ];
 
 const onlyPart = (word: Word, at: number, note: string, material: Material): LikelyAnswer => {
-  const beat = beatsOf(word).at(at)!;
+  const beat = sure(beatsOf(word).at(at));
   return slipLikely('part-only', beat.ipa, beat.letters, note, material.guard);
 };
 
@@ -212,7 +213,13 @@ function cut(
   at: number,
   step: Step,
   material: Material,
-): { left: readonly string[]; gone: readonly string[]; names: readonly string[]; leftName: string; real: boolean } {
+): {
+  left: readonly string[];
+  gone: readonly string[];
+  names: readonly string[];
+  leftName: string;
+  real: boolean;
+} {
   const compound = isCompoundStep(step);
   const halves = compound
     ? need(halvesOf(word), `“${word.word}” is not made of two words.`)
@@ -223,7 +230,7 @@ function cut(
   const names = compound ? halves.map((half) => material.knownAs(half) ?? '') : lettersOf(word);
   return {
     left,
-    gone: halves[at]!,
+    gone: sure(halves[at]),
     names,
     leftName: real ?? names.filter((_, i) => i !== at).join(''),
     real: real !== undefined,
@@ -256,11 +263,11 @@ const DROP: Task = {
   make: ({ words, at }, step, material) => {
     const word = wordOf(material, words[0]);
     const { left, gone, names, leftName, real } = cut(word, need(at, 'Which beat goes.'), step, material);
-    const part = names[at!]!;
+    const part = sure(names[sure(at)]);
     return {
       head: word,
       words: [shownOf(word)],
-      view: { kind: 'beats', parts: names, ownName: false, out: at! },
+      view: { kind: 'beats', parts: names, ownName: false, out: sure(at) },
       expected: `${leftName}${real ? '' : ' (made-up)'}`,
       judged: { by: 'sounds', sounds: left },
       slots: { word: word.word, part, left: leftName },

@@ -5,6 +5,7 @@ import { traitsOf } from '../../lexicon/traits';
 import { advice, need, soundMark } from '../item';
 import { playable, type Material } from '../material';
 import type { Made, Step, Task } from '../task';
+import { sure } from '../../sure';
 import { apart, ipaOf, script } from './common';
 
 /** Everything a hunt may find: the bank, and its words with endings. */
@@ -15,7 +16,7 @@ export const huntable = (material: Material): readonly Word[] =>
 const sources = (step: Step, material: Material): readonly Word[] =>
   playable(material).filter((w) => {
     const n = new Set(ipaOf(w)).size;
-    return n === w.sounds.length && n >= Math.min(step.count!, 5) - 1 && n <= 6 && traitsOf(w).syllables <= 2;
+    return n === w.sounds.length && n >= Math.min(sure(step.count), 5) - 1 && n <= 6 && traitsOf(w).syllables <= 2;
   });
 
 const SECONDS = 120;
@@ -40,12 +41,12 @@ const HUNT: Task = {
   framed: 'Harvest: {sounds}. What words can you pick?',
   heads: (step, material) => material.keep(`hunt ${step.id}`, () => sources(step, material)),
   build: ({ head, step, material, random }) => {
-    const wanted = step.count! + Math.floor(random() * (step.most! - step.count! + 1));
+    const wanted = sure(step.count) + Math.floor(random() * (sure(step.most) - sure(step.count) + 1));
     const handful = [...new Set(ipaOf(head))].slice(0, wanted);
     // Sounds of other words fill the handful, vowels sparingly, so that there is much to find.
     for (let tries = 0; handful.length < wanted && tries < 60; tries += 1) {
-      const other = material.words[Math.floor(random() * material.words.length)]!;
-      const ipa = ipaOf(other)[Math.floor(random() * other.sounds.length)]!;
+      const other = sure(material.words[Math.floor(random() * material.words.length)]);
+      const ipa = sure(ipaOf(other)[Math.floor(random() * other.sounds.length)]);
       const vowels = handful.filter((s) => isVowel(s)).length;
       if (
         other.entry.band === 1 &&
@@ -85,7 +86,10 @@ function handfulItem(sounds: readonly string[], step: Step, material: Material):
     ),
     likely: [],
     facts: [
-      ['there are as many sounds as the step says', sounds.length >= step.count! && sounds.length <= step.most!],
+      [
+        'there are as many sounds as the step says',
+        sounds.length >= sure(step.count) && sounds.length <= sure(step.most),
+      ],
       ['there is enough to find', found.length >= LEAST_WORDS],
       ['no word on the list is rude', found.every((w) => !material.guard(ipaOf(w)))],
     ],

@@ -3,9 +3,13 @@ import type { Word } from '../../lexicon/entry';
 import { need, shownOf, wordOf } from '../item';
 import { playable, type Material } from '../material';
 import type { Step, Task } from '../task';
+import { sure } from '../../sure';
 import { script } from './common';
 
-/** The words of a sentence as they are said, in small letters without stops. Example: `Go to the gate.` → go, to, the, gate. */
+/**
+ * The words of a sentence as they are said, in small letters without stops. Example: `Go to the gate.` → go, to, the,
+ * gate.
+ */
 export const wordsOf = (sentence: string): string[] =>
   sentence
     .split(/\s+/)
@@ -21,7 +25,7 @@ export const speakable = (material: Material): readonly Word[] =>
 
 const fitting = (word: Word, step: Step): boolean => {
   const n = wordsOf(word.entry.sentence).length;
-  return n >= step.count! && n <= (step.most ?? step.count!);
+  return n >= sure(step.count) && n <= (step.most ?? sure(step.count));
 };
 
 const countWords: Task = {

@@ -1,6 +1,7 @@
 import { statements } from './statements';
 
-// Word sets, words of the setting's own (one that is removed stays, for the sessions that used it), what it owns as props, and the sounds each group has been taught.
+// Word sets, words of the setting's own (one that is removed stays, for the sessions that used it), what it owns as
+// props, and the sounds each group has been taught.
 export const { up, down } = statements(
   [
     `CREATE TABLE word_sets (

@@ -1,7 +1,8 @@
 import type { QueryInterface } from 'sequelize';
 import { statements } from './statements';
 
-// What an answer may carry beside its outcome, and how a child speaks. A partner who is erased leaves the answer of the other.
+// What an answer may carry beside its outcome, and how a child speaks. A partner who is erased leaves the answer of
+// the other.
 const UP = [
   `ALTER TABLE answers ADD COLUMN self_corrected INTEGER NOT NULL DEFAULT 0`,
   `ALTER TABLE answers ADD COLUMN shown INTEGER NOT NULL DEFAULT 0`,
