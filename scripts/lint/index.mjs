@@ -51,4 +51,6 @@ const fieldsApart = {
   },
 };
 
-export default { rules: { 'max-lines-per-function': maxLinesPerFunction, 'fields-apart': fieldsApart } };
+const plugin = { rules: { 'max-lines-per-function': maxLinesPerFunction, 'fields-apart': fieldsApart } };
+
+export default plugin;

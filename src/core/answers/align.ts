@@ -7,11 +7,18 @@ import { soundDistance } from '../phonology/articulation';
  * metric on words.
  */
 export type Step =
-  | { readonly op: 'same' | 'swap'; readonly at: number; readonly heard: number; readonly cost: number }
+  | {
+      readonly op: 'same' | 'swap';
+      /** Index of the sound asked for, and of the one said. */
+      readonly at: number;
+      readonly heard: number;
+      readonly cost: number;
+    }
   | { readonly op: 'omit'; readonly at: number; readonly cost: number }
   | {
       readonly op: 'add';
-      /** Index of the sound asked for that it comes before. */ readonly at: number;
+      /** Index of the sound asked for that it comes before. */
+      readonly at: number;
       readonly heard: number;
       readonly cost: number;
     };
@@ -36,28 +43,39 @@ export const swapCost = (asked: string, heard: string): number => SCALE * soundD
  * @param cost of one sound for another; 0 where a child's own way of saying it makes them the same
  * @example align(['f', 'r', 'ɒ', 'ɡ'], ['f', 'ɒ', 'ɡ']).steps.map((s) => s.op) // ['same', 'omit', 'same', 'same']
  */
-export function align(
-  asked: readonly string[],
-  said: readonly string[],
-  cost: (asked: string, heard: string, at: number) => number = swapCost,
-): Alignment {
+export function align(asked: readonly string[], said: readonly string[], cost: Cost = swapCost): Alignment {
+  const best = cheapest(asked, said, cost);
+  return { cost: best[0]![0]!, steps: walk(best, asked, said, cost) };
+}
+
+type Cost = (asked: string, heard: string, at: number) => number;
+
+/** best[i][j]: the cheapest way from asked[i…] to said[j…]; walking it forward keeps sounds early. */
+function cheapest(asked: readonly string[], said: readonly string[], cost: Cost): Float64Array[] {
   const [rows, columns] = [asked.length, said.length];
-  // best[i][j]: the cheapest way from asked[i…] to said[j…]; walking it forward keeps sounds early.
   const best = Array.from({ length: rows + 1 }, () => new Float64Array(columns + 1));
   for (let i = rows; i >= 0; i -= 1) {
     for (let j = columns; j >= 0; j -= 1) {
       if (i === rows) best[i]![j] = (columns - j) * OMIT_OR_ADD;
       else if (j === columns) best[i]![j] = (rows - i) * OMIT_OR_ADD;
-      else
+      else {
         best[i]![j] = Math.min(
           best[i + 1]![j + 1]! + cost(asked[i]!, said[j]!, i),
           best[i + 1]![j]! + OMIT_OR_ADD,
           best[i]![j + 1]! + OMIT_OR_ADD,
         );
+      }
     }
   }
+  return best;
+}
+
+const near = (a: number, b: number): boolean => Math.abs(a - b) < 1e-9;
+
+/** The steps of the cheapest way, from the start. */
+function walk(best: readonly Float64Array[], asked: readonly string[], said: readonly string[], cost: Cost): Step[] {
+  const [rows, columns] = [asked.length, said.length];
   const steps: Step[] = [];
-  const near = (a: number, b: number): boolean => Math.abs(a - b) < 1e-9;
   let [i, j] = [0, 0];
   while (i < rows || j < columns) {
     const here = best[i]![j]!;
@@ -74,5 +92,5 @@ export function align(
       steps.push({ op: 'swap', at: i++, heard: j++, cost: swap });
     }
   }
-  return { cost: best[0]![0]!, steps };
+  return steps;
 }

@@ -81,14 +81,14 @@ const HEARD_AS: Readonly<Record<string, string>> = { t: 'tʃ', d: 'dʒ' };
 export function whereOf(asked: readonly Asked[], at: number): Where {
   const clustered = asked[at]?.close === true || asked[at + 1]?.close === true;
   const vowelBefore = asked.slice(0, at).some((a) => isVowel(a.ipa));
-  return {
-    place: at <= 0 ? 'first' : at >= asked.length - 1 ? 'last' : 'middle',
-    cluster: clustered
-      ? vowelBefore && (asked.slice(at).every((a) => !isVowel(a.ipa)) || asked[at + 1]?.close !== true)
-        ? 'closing'
-        : 'opening'
-      : null,
-  };
+  const closes = vowelBefore && (asked.slice(at).every((a) => !isVowel(a.ipa)) || asked[at + 1]?.close !== true);
+  const cluster = closes ? 'closing' : 'opening';
+  return { place: placeOf(at, asked.length), cluster: clustered ? cluster : null };
+}
+
+function placeOf(at: number, length: number): Place {
+  if (at <= 0) return 'first';
+  return at >= length - 1 ? 'last' : 'middle';
 }
 
 interface Unbreathed {
@@ -161,43 +161,11 @@ export function analyse(
   const { sounds, chunk, uhs } = apart
     ? unbreathed(chunks, target)
     : { sounds: chunks.flat(), chunk: chunks.flatMap((c, i) => c.map(() => i)), uhs: [] };
-  let closely = false;
   const cost = (want: string, heard: string, at: number): number =>
     want === heard || saysFor(ownWay, want, heard) || faithful(asked, at, heard, tapsT) ? 0 : swapCost(want, heard);
   const aligned = align(target, sounds, cost);
-  const moved = movedSounds(aligned.steps, target, sounds);
-  const faults: Fault[] = [];
-  /** Index of the sound said for each sound asked for. */
-  const heardAs: (number | null)[] = target.map(() => null);
-  let mine = false;
-  aligned.steps.forEach((step, i) => {
-    const where = whereOf(asked, Math.min(step.at, asked.length - 1));
-    if (step.op === 'same') {
-      heardAs[step.at] = step.heard;
-      if (sounds[step.heard] !== target[step.at]) {
-        if (saysFor(ownWay, sure(target[step.at]), sure(sounds[step.heard]))) mine = true;
-        else closely = true;
-      }
-    } else if (moved.has(i)) {
-      faults.push({ kind: 'reordered', at: step.at, ...where });
-    } else if ([...moved.values()].includes(i)) {
-      return; // the other end of a move that is told already
-    } else if (step.op === 'omit') {
-      if (ownWay.drops.includes(sure(target[step.at])) && where.cluster) mine = true;
-      else faults.push({ kind: 'omitted', at: step.at, ...where });
-    } else if (step.op === 'swap') {
-      heardAs[step.at] = step.heard;
-      faults.push({ kind: 'swapped', at: step.at, heard: sure(sounds[step.heard]), ...where });
-    } else {
-      faults.push({
-        kind:
-          UH.has(sure(sounds[step.heard])) && step.at > 0 && !isVowel(sure(target[step.at - 1])) ? 'added-uh' : 'added',
-        at: step.at,
-        heard: sure(sounds[step.heard]),
-        ...where,
-      });
-    }
-  });
+  const reading = faultsIn({ asked, target, sounds, steps: aligned.steps, ownWay });
+  const { faults, heardAs, mine, closely } = reading;
   for (const { after, heard } of uhs) {
     const at = aligned.steps.find((s) => s.op !== 'add' && s.op !== 'omit' && sounds[s.heard] === after)?.at ?? 0;
     faults.push({ kind: 'added-uh', at: at + 1, heard, ...whereOf(asked, at) });
@@ -205,13 +173,7 @@ export function analyse(
   if (apart) faults.push(...mergedRuns(asked, heardAs, chunk));
   const real = faults.filter((f) => !(apart && f.kind === 'added-uh'));
   const parted = !apart && chunks.length > 1;
-  const missed = [
-    ...new Set(
-      real.flatMap((f) =>
-        f.kind === 'added' || f.kind === 'added-uh' ? [] : f.kind === 'merged' ? span(f.at, f.to) : [f.at],
-      ),
-    ),
-  ].sort((a, b) => a - b);
+  const missed = [...new Set(real.flatMap(missedBy))].sort((a, b) => a - b);
   const right = real.length === 0 && !parted && sounds.length > 0;
   return {
     right,
@@ -221,15 +183,73 @@ export function analyse(
     ownWay: mine,
     credit: target.map((_, i) => (missed.includes(i) ? 0 : 1)),
     slip: right
-      ? closely
-        ? 'heard-closely'
-        : mine
-          ? 'own-way'
-          : faults.length
-            ? 'added-uh'
-            : null
+      ? rightWith(closely, mine, faults.length > 0)
       : slipOf({ target, sounds, chunks, faults: real, apart, cost: aligned.cost }),
   };
+}
+
+/** What a right answer was right with. */
+function rightWith(closely: boolean, mine: boolean, breath: boolean): Slip | null {
+  if (closely) return 'heard-closely';
+  if (mine) return 'own-way';
+  return breath ? 'added-uh' : null;
+}
+
+/** Indices of the sounds a fault is about. */
+function missedBy(fault: Fault): number[] {
+  if (fault.kind === 'added' || fault.kind === 'added-uh') return [];
+  return fault.kind === 'merged' ? span(fault.at, fault.to) : [fault.at];
+}
+
+interface Aligned {
+  readonly asked: readonly Asked[];
+  readonly target: readonly string[];
+  readonly sounds: readonly string[];
+  readonly steps: readonly Step[];
+  readonly ownWay: OwnWay;
+}
+
+interface Faults {
+  readonly faults: Fault[];
+  /** Index of the sound said for each sound asked for; null where it was lost. */
+  readonly heardAs: (number | null)[];
+  /** The child's own way of speaking made the difference. */
+  readonly mine: boolean;
+  /** They heard closely: /tʃ/ for the start of *tree*. */
+  readonly closely: boolean;
+}
+
+/** What each step of an alignment says of the answer. */
+function faultsIn({ asked, target, sounds, steps, ownWay }: Aligned): Faults {
+  const moved = movedSounds(steps, target, sounds);
+  const otherEnds = new Set(moved.values());
+  const faults: Fault[] = [];
+  const heardAs: (number | null)[] = target.map(() => null);
+  let [mine, closely] = [false, false];
+  steps.forEach((step, i) => {
+    const where = whereOf(asked, Math.min(step.at, asked.length - 1));
+    if (step.op === 'same') {
+      heardAs[step.at] = step.heard;
+      if (sounds[step.heard] === target[step.at]) return;
+      if (saysFor(ownWay, sure(target[step.at]), sure(sounds[step.heard]))) mine = true;
+      else closely = true;
+    } else if (moved.has(i)) {
+      faults.push({ kind: 'reordered', at: step.at, ...where });
+    } else if (otherEnds.has(i)) {
+      return; // the other end of a move that is told already
+    } else if (step.op === 'omit') {
+      if (ownWay.drops.includes(sure(target[step.at])) && where.cluster) mine = true;
+      else faults.push({ kind: 'omitted', at: step.at, ...where });
+    } else if (step.op === 'swap') {
+      heardAs[step.at] = step.heard;
+      faults.push({ kind: 'swapped', at: step.at, heard: sure(sounds[step.heard]), ...where });
+    } else {
+      const heard = sure(sounds[step.heard]);
+      const breath = UH.has(heard) && step.at > 0 && !isVowel(sure(target[step.at - 1]));
+      faults.push({ kind: breath ? 'added-uh' : 'added', at: step.at, heard, ...where });
+    }
+  });
+  return { faults, heardAs, mine, closely };
 }
 
 const span = (from: number, to: number): number[] => Array.from({ length: to - from + 1 }, (_, i) => from + i);

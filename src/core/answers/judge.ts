@@ -94,11 +94,8 @@ const WHY: Partial<Record<Slip, string>> = {
 };
 
 /** Judges sounds against sounds, with what the item's word was before in mind. */
-function judgeSounds(
-  judged: Extract<Judged, { by: 'sounds' }>,
-  said: Chunks,
-  { marks, otherAccent, ownWay, tapsT }: Question,
-): Judgement {
+function judgeSounds(judged: BySounds, said: Chunks, question: Question): Judgement {
+  const { marks, otherAccent, ownWay, tapsT } = question;
   const whole = same(
     judged.sounds,
     marks.map((m) => m.ipa),
@@ -111,33 +108,53 @@ function judgeSounds(
   };
   const read = bestOf([asked, ...(otherAccent ? [askedFor(otherAccent)] : [])], said, hearing);
   if (read.right) return right(read.slip ? sure(RIGHT_WORDS[read.slip]) : 'Just that.', read.slip, read);
-  if (!whole) {
-    const [only] = said.flat();
-    if (
-      said.flat().length === 1 &&
-      judged.sounds.length === 1 &&
-      marks[0]?.ipa === judged.sounds[0] &&
-      faithful(marks, 0, sure(only))
-    )
-      return right(sure(RIGHT_WORDS['heard-closely']), 'heard-closely', read);
-    const before = analyse(marks, said, { apart: false, ...(ownWay ? { ownWay } : {}) });
-    if (before.right) return slip('unchanged', 'The word as it was.', [], read);
-    // One sound asked for: what was said may be its cluster, another sound of the word, or the word.
-    if (judged.sounds.length === 1) return oneSound(sure(judged.sounds[0]), said, marks, read);
-    const sounds = said.flat();
-    const at = marks.findIndex((m, i) => m.ipa !== judged.sounds[i]);
-    if (sounds.length === 1 && judged.sounds.includes(sure(sounds[0])) && !marks.some((m) => m.ipa === sounds[0]))
-      return slip('other-sound', 'Only the new sound.', [], read);
-    if (sounds.length === 1 && marks.some((m) => m.ipa === sounds[0]) && !judged.sounds.includes(sure(sounds[0])))
-      return slip('other-sound', 'Only the sound that goes.', [], read);
-    if (
-      sounds.length === marks.length &&
-      marks.filter((m, i) => m.ipa !== sounds[i]).length === 1 &&
-      sounds[at] === marks[at]?.ipa
-    )
-      return slip('wrong-place', 'Another place of the word was changed.', [], read);
+  const changed = whole ? null : judgeChanged(judged, said, question, read);
+  return changed ?? slip(sure(read.slip), WHY[sure(read.slip)] ?? 'Not that.', whole ? read.missed : [], read);
+}
+
+type BySounds = Extract<Judged, { by: 'sounds' }>;
+
+/** What was asked for is not the word itself but what it becomes, or one sound of it; null where nothing more is known. */
+function judgeChanged(judged: BySounds, said: Chunks, question: Question, read: Analysis): Judgement | null {
+  const { marks, ownWay } = question;
+  const sounds = said.flat();
+  const [wanted] = judged.sounds;
+  const one = judged.sounds.length === 1;
+  if (one && sounds.length === 1 && marks[0]?.ipa === wanted && faithful(marks, 0, sure(sounds[0]))) {
+    return right(sure(RIGHT_WORDS['heard-closely']), 'heard-closely', read);
   }
-  return slip(sure(read.slip), WHY[sure(read.slip)] ?? 'Not that.', whole ? read.missed : [], read);
+  const before = analyse(marks, said, { apart: false, ...(ownWay ? { ownWay } : {}) });
+  if (before.right) return slip('unchanged', 'The word as it was.', [], read);
+  // One sound asked for: what was said may be its cluster, another sound of the word, or the word.
+  if (one) return oneSound(sure(wanted), said, marks, read);
+  return onlyOneOf(judged.sounds, sounds, marks, read) ?? otherPlace(judged.sounds, sounds, marks, read);
+}
+
+/** A single sound was said: the one that comes, or the one that goes. */
+function onlyOneOf(
+  wanted: readonly string[],
+  [said, ...more]: readonly string[],
+  marks: readonly Asked[],
+  read: Analysis,
+): Judgement | null {
+  if (said === undefined || more.length) return null;
+  const [comes, was] = [wanted.includes(said), marks.some((m) => m.ipa === said)];
+  if (comes && !was) return slip('other-sound', 'Only the new sound.', [], read);
+  if (was && !comes) return slip('other-sound', 'Only the sound that goes.', [], read);
+  return null;
+}
+
+/** A sound was changed, but not the one that was meant. */
+function otherPlace(
+  wanted: readonly string[],
+  said: readonly string[],
+  marks: readonly Asked[],
+  read: Analysis,
+): Judgement | null {
+  const at = marks.findIndex((m, i) => m.ipa !== wanted[i]);
+  const differ = marks.filter((m, i) => m.ipa !== said[i]).length;
+  if (said.length !== marks.length || differ !== 1 || said[at] !== marks[at]?.ipa) return null;
+  return slip('wrong-place', 'Another place of the word was changed.', [], read);
 }
 
 function oneSound(sound: string, said: Chunks, marks: readonly Asked[], read: Analysis): Judgement {

@@ -279,9 +279,7 @@ export const numberLikely = (right: number): LikelyAnswer[] =>
 /** A likely answer that slips, in a few words; the chip shows nothing where it could print a rude word. */
 export function slipLikely(
   slip: Slip,
-  said: readonly string[],
-  show: string,
-  note: string,
+  { said, show, note }: { readonly said: readonly string[]; readonly show: string; readonly note: string },
   guard: Guard,
 ): LikelyAnswer {
   return {

@@ -1,5 +1,5 @@
+import { csv } from './csv';
 import { z } from 'zod';
-import Papa from 'papaparse';
 import {
   HELPS,
   HELP_WORDS,
@@ -67,6 +67,8 @@ export const childFileSchema = z.strictObject({
 });
 export type ChildFile = z.infer<typeof childFileSchema>;
 
+const STANDS_WORDS = { stands: 'yes', second: 'second pair of ears', replaced: 'no' } as const;
+
 export const CHILD_COLUMNS = [
   'child',
   'group',
@@ -112,9 +114,9 @@ export function childCsv({ child, answers }: ChildFile): string {
     a.selfCorrected ? 'yes' : '',
     a.shown ? 'shown' : 'spoken',
     a.markedBy ?? '',
-    a.stands === 'stands' ? 'yes' : a.stands === 'second' ? 'second pair of ears' : 'no',
+    STANDS_WORDS[a.stands],
     a.session,
     a.id,
   ]);
-  return `\uFEFF${Papa.unparse({ fields: [...CHILD_COLUMNS], data: rows }, { escapeFormulae: true, newline: '\r\n' })}\r\n`;
+  return csv(CHILD_COLUMNS, rows);
 }

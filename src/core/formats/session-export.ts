@@ -1,4 +1,4 @@
-import Papa from 'papaparse';
+import { csv } from './csv';
 import { roundOf, turnInRound, WHY_WORDS, type Why } from '../sessions/log';
 import {
   HELP_WORDS,
@@ -115,5 +115,5 @@ export function toCsv({ answers }: SessionExport): string {
     a.before.map((b) => `${OUTCOME_WORDS[b.outcome]}${b.why ? ` (${WHY_WORDS[b.why]})` : ''}`).join(', '),
     a.id,
   ]);
-  return `\uFEFF${Papa.unparse({ fields: [...CSV_COLUMNS], data: rows }, { escapeFormulae: true, newline: '\r\n' })}\r\n`;
+  return csv(CSV_COLUMNS, rows);
 }

@@ -75,6 +75,9 @@ export function headsOf(task: Task, step: Step, material: Material): readonly Wo
   );
 }
 
+/** Part of the list of eligible words, from an index to before another. */
+type Stretch = readonly [from: number, to: number];
+
 class Making {
   private readonly random: Random;
   private readonly wishes: Wishes;
@@ -129,8 +132,8 @@ class Making {
 
   private short(made: number): string | null {
     if (made >= this.request.size) return null;
-    const why =
-      this.wishes.sound !== undefined ? 'with that sound' : this.wishes.words ? 'from these words' : 'in this accent';
+    const from = this.wishes.words ? 'from these words' : 'in this accent';
+    const why = this.wishes.sound === undefined ? from : 'with that sound';
     return made ? `Only ${made} could be made ${why}.` : `None could be made ${why}.`;
   }
 
@@ -239,7 +242,7 @@ class Making {
   }
 
   /** Takes the first of the cheapest words of a stretch of the list that can be built and does not muddle the set. */
-  private pick(from: number, to: number, kind: number, relaxed: boolean, into: Item[] = this.items): boolean {
+  private pick([from, to]: Stretch, kind: number, relaxed: boolean, into: Item[] = this.items): boolean {
     const pool = this.sample(from, to, kind);
     const tried = pool
       .map((word) => ({ word, cost: this.cost(word) }))
@@ -262,12 +265,12 @@ class Making {
       const from = last ? bound(STRETCH) : bound((i / steps) * STRETCH);
       const to = last ? n : Math.max(from + 1, bound(((i + 1) / steps) * STRETCH));
       // Its own stretch of the list first; then anywhere; then with words that are alike.
-      const found = this.pick(from, to, kind, false) || this.pick(0, n, kind, false);
-      if (!found) this.pick(0, n, kind, true);
+      const found = this.pick([from, to], kind, false) || this.pick([0, n], kind, false);
+      if (!found) this.pick([0, n], kind, true);
     }
     for (let tries = 0; this.items.length < size && tries < size * 2; tries += 1) {
       const kind = rarest(this.items, this.kinds, tries);
-      this.pick(0, n, kind, tries >= this.kinds);
+      this.pick([0, n], kind, tries >= this.kinds);
     }
   }
 
@@ -292,7 +295,7 @@ class Making {
       const made: Item[] = [];
       const others = Array.from({ length: this.kinds }, (_, k) => k).filter((k) => k !== sure(out[at]).kind);
       const found =
-        from >= 0 && to > from && shuffle(others, this.random).some((kind) => this.pick(from, to, kind, true, made));
+        from >= 0 && to > from && shuffle(others, this.random).some((kind) => this.pick([from, to], kind, true, made));
       if (found) {
         out.splice(at, 1, ...made);
         out.sort((a, b) => a.difficulty - b.difficulty || (a.key < b.key ? -1 : 1));
@@ -312,13 +315,9 @@ class Making {
     const wanted = (this.request.spares ?? 0) + 1;
     for (let tries = 0; n && this.spares.length < wanted && tries < wanted * 2; tries += 1) {
       // The first stands as the model: an easy one.
-      this.pick(
-        0,
-        this.spares.length ? n : Math.max(1, Math.floor(n / 3)),
-        tries % this.kinds,
-        tries > wanted,
-        this.spares,
-      );
+      // The first, which may become the model, is an easy one.
+      const to = this.spares.length ? n : Math.max(1, Math.floor(n / 3));
+      this.pick([0, to], tries % this.kinds, tries > wanted, this.spares);
     }
   }
 }

@@ -10,7 +10,7 @@ import { fill } from './fill';
 import { hardnessOf } from './hardness';
 import type { Material } from './material';
 import { keyOf, readKey, type Spec } from './spec';
-import type { Step, Task } from './task';
+import type { Made, Step, Task } from './task';
 
 /** One sound as the bounce line shows it. */
 export interface Mark {
@@ -135,11 +135,11 @@ export function marksOf(word: Word): Mark[] {
 
 /** The letters of each segment; none where one piece spells several keys. */
 function lettersBySegment({ entry }: Word): (string | undefined)[] {
-  return entry.letters.flatMap((piece) =>
-    Array.from({ length: piece.keys }, () =>
-      piece.keys > 1 ? undefined : piece.tail ? `${piece.letters}‑${piece.tail}` : piece.letters,
-    ),
-  );
+  const lettersOf = ({ keys, letters, tail }: (typeof entry.letters)[number]): string | undefined => {
+    if (keys > 1) return undefined;
+    return tail ? `${letters}‑${tail}` : letters;
+  };
+  return entry.letters.flatMap((piece) => Array.from({ length: piece.keys }, () => lettersOf(piece)));
 }
 
 /** A mark for a sound that stands alone. */
@@ -210,25 +210,14 @@ export function makeItem(task: Task, step: Step, from: Spec | string, material: 
   );
   if (spec.sounds?.some((ipa) => !inAccent.has(ipa))) throw new Unproved(`A sound of “${key}” is not in the accent.`);
   const made = task.make(spec, step, material);
-  const { head } = made;
-  const facts: (readonly [string, boolean])[] = [
-    ...made.facts,
-    ['the words pass the guard', made.words.every((w) => !material.guard(w.marks.map((m) => m.ipa)))],
-    ['likely answers differ from each other', new Set(made.likely.map((a) => a.id)).size === made.likely.length],
-  ];
-  const broken = facts.find(([, holds]) => !holds);
-  if (broken) throw new Unproved(`No item for “${key}” in ${task.name}: ${broken[0]} does not hold.`);
-  const { points, reasons } = hardnessOf(task, step, head);
+  const proof = proofOf(made, `“${key}” in ${task.name}`, material);
+  const { points, reasons } = hardnessOf(task, step, made.head);
   return {
     key,
     task: task.id,
     step: step.id,
-    word: head?.word ?? made.words[0]?.word ?? key,
+    ...aboutHead(made.head, made.words[0]?.word ?? key),
     words: made.words,
-    meaning: head?.entry.meaning ?? '',
-    sentence: head?.entry.sentence ?? '',
-    count: head?.count ?? 0,
-    marks: head ? marksOf(head) : [],
     view: made.view,
     say: fill(task.plain, made.slots),
     slots: made.slots,
@@ -241,9 +230,33 @@ export function makeItem(task: Task, step: Step, from: Spec | string, material: 
     foil: step.foil ?? null,
     difficulty: points,
     reasons,
-    contested: head ? contestWords(head) : null,
-    proof: facts.map(([what]) => what),
+    proof,
   };
+}
+
+/** What an item says of the word it is about; `name` where it is about none. */
+const aboutHead = (
+  head: Word | null,
+  name: string,
+): Pick<Item, 'word' | 'meaning' | 'sentence' | 'count' | 'marks' | 'contested'> => ({
+  word: head?.word ?? name,
+  meaning: head?.entry.meaning ?? '',
+  sentence: head?.entry.sentence ?? '',
+  count: head?.count ?? 0,
+  marks: head ? marksOf(head) : [],
+  contested: head ? contestWords(head) : null,
+});
+
+/** The facts that make an item what it says it is. Throws Unproved with the first that does not hold. */
+function proofOf(made: Made, where: string, material: Material): string[] {
+  const facts: (readonly [string, boolean])[] = [
+    ...made.facts,
+    ['the words pass the guard', made.words.every((w) => !material.guard(w.marks.map((m) => m.ipa)))],
+    ['likely answers differ from each other', new Set(made.likely.map((a) => a.id)).size === made.likely.length],
+  ];
+  const broken = facts.find(([, holds]) => !holds);
+  if (broken) throw new Unproved(`No item for ${where}: ${broken[0]} does not hold.`);
+  return facts.map(([what]) => what);
 }
 
 const list = (labels: readonly string[]): string =>

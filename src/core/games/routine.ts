@@ -16,11 +16,13 @@ const JOINED: ReadonlySet<string> = new Set(['segmenting', 'split', 'ask-sound']
  */
 export function routineOf(task: string, check: boolean): RoutineStep[] {
   const { family, id } = taskOf(task);
-  return ROUTINE_STEPS.filter((step) =>
-    step === 'say-back'
-      ? SAID_BACK.has(family)
-      : step === 'join'
-        ? JOINED.has(id)
-        : step === 'your-turn' || (!check && family !== 'word-hunt'),
-  );
+  const modelled = !check && family !== 'word-hunt';
+  const has: Readonly<Record<RoutineStep, boolean>> = {
+    'say-back': SAID_BACK.has(family),
+    'my-turn': modelled,
+    together: modelled,
+    'your-turn': true,
+    join: JOINED.has(id),
+  };
+  return ROUTINE_STEPS.filter((step) => has[step]);
 }

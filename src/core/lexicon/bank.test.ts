@@ -294,7 +294,7 @@ describe('accents', () => {
     ['g FOOT d', 'ɡ ʊ d', 'ɡ ʊ d', 'ɡ ʉ d', 'ɡ ʊ d'],
     ['k STRUT p', 'k ʌ p', 'k ʊ p', 'k ʌ p', 'k ʌ p'],
     ["'b STRUT . t EN", 'b ʌ t ə n', 'b ʊ t ə n', 'b ʌ t ə n', 'b ʌ t ə n'],
-  ])('%s is /%s/, /%s/, /%s/ and /%s/', (line, southern, northern, scottish, american) => {
+  ])('%s is /%s/, /%s/, /%s/ and /%s/', (...[line, southern, northern, scottish, american]) => {
     expect(say(line, 'southern-british')).toBe(southern);
     expect(say(line, 'northern-english')).toBe(northern);
     expect(say(line, 'scottish')).toBe(scottish);

@@ -13,7 +13,8 @@ export type ChangePlace = (typeof CHANGE_PLACES)[number];
 /** Where the sound at an index of a word stands. Example: the /l/ of *slip*: `cluster`. */
 export function placeOf(word: Pick<Word, 'sounds'>, at: number): ChangePlace {
   if (inCluster(word, at)) return 'cluster';
-  return at === 0 ? 'first' : at === word.sounds.length - 1 ? 'last' : 'middle';
+  if (at === 0) return 'first';
+  return at === word.sounds.length - 1 ? 'last' : 'middle';
 }
 
 /** One step of a chain: the word reached, and what changed to get there. */
@@ -180,21 +181,20 @@ export function findChain(neighbours: Neighbourhood, request: ChainRequest, rand
     links,
     whole,
     words: [start, ...links.map((l) => l.to)],
-    others: links.map((link, i) => {
-      const taken = new Set([start, ...links.map((l) => l.to)].map((w) => traitsOf(w).said));
-      const onwards = links[i + 1]?.to;
-      return next(link.from)
-        .filter(
-          (l) =>
-            !taken.has(traitsOf(l.to).said) &&
-            (!onwards || next(l.to).some((n) => traitsOf(n.to).said === traitsOf(onwards).said)),
-        )
-        .concat(next(link.from).filter((l) => !taken.has(traitsOf(l.to).said)))
-        .map((l) => l.to)
-        .filter((w, at, all) => all.indexOf(w) === at)
-        .slice(0, 6);
-    }),
+    others: otherWays(start, links, next),
   };
+}
+
+/** Other words each step could go to, those first from which the chain could go on as it does. */
+function otherWays(start: Word, links: readonly Link[], next: (word: Word) => readonly Link[]): Word[][] {
+  const taken = new Set([start, ...links.map((l) => l.to)].map((w) => traitsOf(w).said));
+  return links.map((link, i) => {
+    const onwards = links[i + 1]?.to;
+    const free = next(link.from).filter((l) => !taken.has(traitsOf(l.to).said));
+    const goesOn = (l: Link): boolean =>
+      !onwards || next(l.to).some((n) => traitsOf(n.to).said === traitsOf(onwards).said);
+    return [...new Set([...free.filter(goesOn), ...free].map((l) => l.to))].slice(0, 6);
+  });
 }
 
 /** A target nearer than asked is reached in fewer words. */

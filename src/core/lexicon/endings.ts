@@ -22,8 +22,13 @@ const HISSING: ReadonlySet<string> = new Set(['s', 'z', 'sh', 'zh', 'ch', 'j']);
 /** The tail an ending adds to a line, after its last key. Example: `tailOf('ed', 't') // '+ KIT d'`. */
 export function tailOf(ending: Ending, last: string): string {
   if (ending === 'ing') return '. KIT ng';
-  if (ending === 's') return HISSING.has(last) ? '. KIT z' : VOICELESS.has(last) ? '+ s' : '+ z';
-  return last === 't' || last === 'd' ? '. KIT d' : VOICELESS.has(last) ? '+ t' : '+ d';
+  const voiceless = VOICELESS.has(last);
+  if (ending === 's') {
+    if (HISSING.has(last)) return '. KIT z';
+    return voiceless ? '+ s' : '+ z';
+  }
+  if (last === 't' || last === 'd') return '. KIT d';
+  return voiceless ? '+ t' : '+ d';
 }
 
 /** Spellings a regular ending may take. Example: `spellingsWith('run', 'ing') // ['runing', 'running']`. */

@@ -59,47 +59,69 @@ export function spell(pieces: readonly LetterPiece[]): string {
   return out + waiting;
 }
 
+const COLUMNS = [
+  'word',
+  'line',
+  'letters',
+  'band',
+  'meaning',
+  'sentence',
+  'own',
+  'picture',
+  'prop',
+  'cautions',
+  'doubt',
+] as const;
+type Columns = Readonly<Record<(typeof COLUMNS)[number], string>>;
+type Fail = (what: string) => never;
+
+const columnsOf = (row: string): Columns => {
+  const cells = row.split('\t');
+  return Object.fromEntries(COLUMNS.map((name, i) => [name, cells[i] ?? ''])) as Columns;
+};
+
+/** The lines an entry has for accents of its own: `id=line;id=line`. */
+function ownLinesOf(own: string, fail: Fail): Partial<Record<AccentId, string>> {
+  const lines: Partial<Record<AccentId, string>> = {};
+  for (const part of own.split(';').filter(Boolean)) {
+    const [id = '', line = ''] = part.split('=');
+    const accent = ACCENT_IDS.find((known) => known === id) ?? fail(`no accent "${id}"`);
+    lines[accent] = line;
+  }
+  return lines;
+}
+
+/** The names in a column, each one of those it may have. */
+const among = <T extends string>(column: string, all: readonly T[], fail: Fail): T[] =>
+  column
+    .split(',')
+    .filter(Boolean)
+    .map((part) => all.find((known) => known === part) ?? fail(`"${part}" is not one of ${all.join(', ')}`));
+
+/** Every line of an entry must have a key for each sound that its letters spell. */
+function checkLines(lines: readonly string[], spelt: number, fail: Fail): void {
+  for (const line of lines) {
+    const segments = parseTranscription(line);
+    if (segments.length !== spelt) fail(`${segments.length} keys but letters for ${spelt}`);
+  }
+}
+
 /**
  * Reads one row of the word bank. Throws an Error that names the word and what is wrong.
  * Columns: word, sounds, letters, band, meaning, sentence, accents (`id=line;id=line`), picture, prop, cautions, doubt.
  */
 export function parseRow(row: string): Entry {
-  const [
-    word = '',
-    line = '',
-    letterColumn = '',
-    band = '',
-    meaning = '',
-    sentence = '',
-    own = '',
-    picture = '',
-    prop = '',
-    cautions = '',
-    doubt = '',
-  ] = row.split('\t');
-  const fail = (what: string): never => {
+  const { word, line, band, meaning, sentence, picture, ...columns } = columnsOf(row);
+  const fail: Fail = (what) => {
     throw new Error(`Word bank, "${word}": ${what}`);
   };
   if (!word || !meaning || !sentence) fail('a column is empty');
   if (!['1', '2', '3'].includes(band)) fail(`band "${band}" is not 1, 2 or 3`);
-  const letters = parseLetters(letterColumn);
+  const letters = parseLetters(columns.letters);
   if (spell(letters) !== word) fail(`the letters spell "${spell(letters)}"`);
+  const ownLines = ownLinesOf(columns.own, fail);
   const spelt = letters.reduce((sum, piece) => sum + piece.keys, 0);
-  const ownLines: Partial<Record<AccentId, string>> = {};
-  for (const part of own.split(';').filter(Boolean)) {
-    const [id = '', ownLine = ''] = part.split('=');
-    const accent = ACCENT_IDS.find((known) => known === id) ?? fail(`no accent "${id}"`);
-    ownLines[accent] = ownLine;
-  }
-  for (const each of [line, ...Object.values(ownLines)]) {
-    const segments = parseTranscription(each);
-    if (segments.length !== spelt) fail(`${segments.length} keys but letters for ${spelt}`);
-  }
-  const among = <T extends string>(column: string, all: readonly T[]): T[] =>
-    column
-      .split(',')
-      .filter(Boolean)
-      .map((part) => all.find((known) => known === part) ?? fail(`"${part}" is not one of ${all.join(', ')}`));
+  checkLines([line, ...Object.values(ownLines)], spelt, fail);
   return {
     word,
     line,
@@ -109,9 +131,9 @@ export function parseRow(row: string): Entry {
     meaning,
     sentence,
     picture: picture || null,
-    prop: among(prop, ['prop']).length > 0,
-    cautions: among(cautions, CAUTIONS),
-    doubt: among(doubt, DOUBTS)[0] ?? null,
+    prop: among(columns.prop, ['prop'], fail).length > 0,
+    cautions: among(columns.cautions, CAUTIONS, fail),
+    doubt: among(columns.doubt, DOUBTS, fail)[0] ?? null,
   };
 }
 

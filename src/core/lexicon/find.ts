@@ -90,26 +90,56 @@ const ADDS: readonly (readonly [Loosenable, number])[] = [
   ['matches', FAILS.matches],
 ];
 
-/**
- * The words that fit and, on every choice of every filter, how many words picking it would leave: one pass over the
- * index.
- * @example find(index, { count: 3, contested: false }).facets.counts[3]
- */
-export function find(index: WordIndex, filters: Filters): Found {
-  const { words, counts, shapes, makings, syllables, flags } = index;
-  const only = filters.only ?? [];
-  const shape = filters.shape === undefined ? -1 : index.shapeNames.indexOf(filters.shape);
-  const first = filters.first === undefined ? -1 : MAKINGS.indexOf(filters.first);
-  const sound = filters.sound === undefined ? -1 : index.sounds.indexOf(filters.sound);
-  const place = filters.place ?? 'any';
-  const countOf = [0, 0, 0, 0, 0, 0, 0];
-  const firstOf = [0, 0, 0, 0];
-  const syllableOf = [0, 0, 0, 0];
-  const onlyOf = ONLY.map(() => 0);
-  const soundOf = new Int32Array(index.sounds.length);
-  const shapeOf = new Int32Array(index.shapeNames.length);
-  const exampleOf = new Int32Array(index.shapeNames.length).fill(-1);
-  const adds: Record<Loosenable, number> = {
+/** What is asked for, as the index numbers it; -1 stands for "anything", or for what no word has. */
+interface Asked {
+  readonly filters: Filters;
+  readonly shape: number;
+  readonly first: number;
+  readonly sound: number;
+  readonly place: SoundPlace;
+  /** Bits of FLAGS a word must have, with the bit that fails where it has not. */
+  readonly only: readonly (readonly [flag: number, bit: number])[];
+}
+
+function asAsked(index: WordIndex, filters: Filters): Asked {
+  const at = <T>(all: readonly T[], one: T | undefined): number => (one === undefined ? -1 : all.indexOf(one));
+  return {
+    filters,
+    shape: at(index.shapeNames, filters.shape),
+    first: at(MAKINGS, filters.first),
+    sound: at(index.sounds, filters.sound),
+    place: filters.place ?? 'any',
+    only: (filters.only ?? []).map((name) => [FLAGS[name], ONLY_BIT(ONLY.indexOf(name))] as const),
+  };
+}
+
+/** Words of three beats and more are one choice, as are those of `MOST` sounds and more. */
+const countAt = ({ counts }: WordIndex, w: number): number => Math.min(counts[w]!, MOST);
+const beatsAt = ({ syllables }: WordIndex, w: number): number => Math.min(syllables[w]!, 3);
+
+/** Which of the things asked of its sounds keep a word out, one bit each. */
+function failsBySound(index: WordIndex, { filters, shape, first, sound, place }: Asked, w: number): number {
+  let fails = 0;
+  if (filters.count !== undefined && countAt(index, w) !== filters.count) fails |= FAILS.count;
+  if (filters.shape !== undefined && index.shapes[w] !== shape) fails |= FAILS.shape;
+  if (first >= 0 && index.makings[w] !== first) fails |= FAILS.first;
+  if (filters.sound !== undefined && !(sound >= 0 && hasSound(index, w, sound, place))) fails |= FAILS.sound;
+  if (filters.syllables !== undefined && beatsAt(index, w) !== filters.syllables) fails |= FAILS.syllables;
+  return fails;
+}
+
+/** Which of the other things asked keep it out. */
+function failsByFlag(flag: number, { filters, only }: Asked): number {
+  let fails = 0;
+  if (flag & FLAGS.contested && !filters.contested) fails |= FAILS.contested;
+  if (flag & FLAGS.doubtful && !filters.doubtful) fails |= FAILS.doubtful;
+  for (const [wanted, bit] of only) if (!(flag & wanted)) fails |= bit;
+  return fails;
+}
+
+/** How many words each choice would leave, counted up word by word. */
+class Tally {
+  readonly adds: Record<Loosenable, number> = {
     shape: 0,
     first: 0,
     sound: 0,
@@ -119,58 +149,85 @@ export function find(index: WordIndex, filters: Filters): Found {
     doubtful: 0,
     matches: 0,
   };
-  const fitting: number[] = [];
+  private readonly countOf = [0, 0, 0, 0, 0, 0, 0];
+  private readonly firstOf = [0, 0, 0, 0];
+  private readonly syllableOf = [0, 0, 0, 0];
+  private readonly onlyOf = ONLY.map(() => 0);
+  private readonly soundOf: Int32Array;
+  private readonly shapeOf: Int32Array;
+  /** The easiest word of each shape. */
+  private readonly exampleOf: Int32Array;
 
-  for (let w = 0; w < words.length; w += 1) {
-    const count = Math.min(counts[w]!, MOST);
-    const beats = Math.min(syllables[w]!, 3);
-    const flag = flags[w]!;
-    let fails = 0;
-    if (filters.count !== undefined && count !== filters.count) fails |= FAILS.count;
-    if (filters.shape !== undefined && shapes[w] !== shape) fails |= FAILS.shape;
-    if (first >= 0 && makings[w] !== first) fails |= FAILS.first;
-    if (filters.sound !== undefined && !(sound >= 0 && hasSound(index, w, sound, place))) fails |= FAILS.sound;
-    if (filters.syllables !== undefined && beats !== filters.syllables) fails |= FAILS.syllables;
-    if (!filters.contested && flag & FLAGS.contested) fails |= FAILS.contested;
-    if (!filters.doubtful && flag & FLAGS.doubtful) fails |= FAILS.doubtful;
-    for (const name of only) if (!(flag & FLAGS[name])) fails |= ONLY_BIT(ONLY.indexOf(name));
-    // A search is asked last: only of words that it could still count for.
-    if (filters.matches && (fails & (fails - 1)) === 0 && !filters.matches(w)) fails |= FAILS.matches;
+  constructor(
+    private readonly index: WordIndex,
+    private readonly place: SoundPlace,
+  ) {
+    this.soundOf = new Int32Array(index.sounds.length);
+    this.shapeOf = new Int32Array(index.shapeNames.length);
+    this.exampleOf = new Int32Array(index.shapeNames.length).fill(-1);
+  }
 
-    if (fails === 0) fitting.push(w);
-    else if ((fails & ~ANY_ONLY) === 0) adds.only += 1;
-    if (fails & (fails - 1)) continue; // more than one filter stands in the way
-    if (fails === 0 || fails === FAILS.count) countOf[count]! += 1;
-    if (fails === 0 || fails === FAILS.shape) {
-      const s = shapes[w]!;
-      shapeOf[s]! += 1;
-      if (exampleOf[s]! < 0 || easier(index, w, exampleOf[s]!)) exampleOf[s] = w;
-    }
-    if (fails === 0 || fails === FAILS.first) firstOf[makings[w]!]! += 1;
-    if (fails === 0 || fails === FAILS.syllables) syllableOf[beats]! += 1;
-    if (fails === 0 || fails === FAILS.sound) countSounds(index, w, place, soundOf);
-    for (const [filter, bit] of ADDS) if (fails === bit) adds[filter] += 1;
+  /** Counts a word that at most one filter keeps out. */
+  add(w: number, fails: number): void {
+    const { index } = this;
+    if ((fails & ~FAILS.count) === 0) this.countOf[countAt(index, w)]! += 1;
+    if ((fails & ~FAILS.shape) === 0) this.addShape(w);
+    if ((fails & ~FAILS.first) === 0) this.firstOf[index.makings[w]!]! += 1;
+    if ((fails & ~FAILS.syllables) === 0) this.syllableOf[beatsAt(index, w)]! += 1;
+    if ((fails & ~FAILS.sound) === 0) countSounds(index, w, this.place, this.soundOf);
+    if (fails !== 0) for (const [filter, bit] of ADDS) if (fails === bit) this.adds[filter] += 1;
+    const flag = index.flags[w]!;
     for (let o = 0; o < ONLY.length; o += 1) {
-      if ((fails === 0 || fails === ONLY_BIT(o)) && flag & FLAGS[ONLY[o]!]) onlyOf[o]! += 1;
+      if ((fails & ~ONLY_BIT(o)) === 0 && flag & FLAGS[ONLY[o]!]) this.onlyOf[o]! += 1;
     }
   }
-  return {
-    fitting,
-    facets: {
-      total: fitting.length,
-      adds,
+
+  private addShape(w: number): void {
+    const shape = this.index.shapes[w]!;
+    const example = this.exampleOf[shape]!;
+    this.shapeOf[shape]! += 1;
+    if (example < 0 || easier(this.index, w, example)) this.exampleOf[shape] = w;
+  }
+
+  facets(total: number): Facets {
+    const { countOf, firstOf, syllableOf, index } = this;
+    return {
+      total,
+      adds: this.adds,
       counts: { 2: countOf[2]!, 3: countOf[3]!, 4: countOf[4]!, 5: countOf[5]!, 6: countOf[6]! },
       firsts: { hold: firstOf[0]!, clip: firstOf[1]!, light: firstOf[2]!, vowel: firstOf[3]! },
       syllables: { 1: syllableOf[1]!, 2: syllableOf[2]!, 3: syllableOf[3]! },
-      sounds: Object.fromEntries(index.sounds.map((ipa, i) => [ipa, soundOf[i]!])),
-      only: Object.fromEntries(ONLY.map((name, o) => [name, onlyOf[o]!])) as Record<Only, number>,
+      sounds: Object.fromEntries(index.sounds.map((ipa, i) => [ipa, this.soundOf[i]!])),
+      only: Object.fromEntries(ONLY.map((name, o) => [name, this.onlyOf[o]!])) as Record<Only, number>,
       shapes: index.shapeNames
-        .flatMap((name, s) =>
-          shapeOf[s] ? [{ shape: name, words: shapeOf[s], example: words[exampleOf[s]!]!.word }] : [],
-        )
+        .flatMap((shape, s) => {
+          const words = this.shapeOf[s]!;
+          return words ? [{ shape, words, example: index.words[this.exampleOf[s]!]!.word }] : [];
+        })
         .sort((a, b) => b.words - a.words || a.shape.localeCompare(b.shape)),
-    },
-  };
+    };
+  }
+}
+
+/**
+ * The words that fit and, on every choice of every filter, how many words picking it would leave: one pass over the
+ * index.
+ * @example find(index, { count: 3, contested: false }).facets.counts[3]
+ */
+export function find(index: WordIndex, filters: Filters): Found {
+  const asked = asAsked(index, filters);
+  const tally = new Tally(index, asked.place);
+  const fitting: number[] = [];
+  for (let w = 0; w < index.words.length; w += 1) {
+    let fails = failsBySound(index, asked, w) | failsByFlag(index.flags[w]!, asked);
+    // A search is asked last: only of words that it could still count for.
+    if (filters.matches && (fails & (fails - 1)) === 0 && !filters.matches(w)) fails |= FAILS.matches;
+    if (fails === 0) fitting.push(w);
+    else if ((fails & ~ANY_ONLY) === 0) tally.adds.only += 1;
+    // Where more than one filter stands in the way, no single choice would let the word in.
+    if ((fails & (fails - 1)) === 0) tally.add(w, fails);
+  }
+  return { fitting, facets: tally.facets(fitting.length) };
 }
 
 const easier = ({ difficulties, words }: WordIndex, a: number, b: number): boolean =>

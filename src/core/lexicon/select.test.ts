@@ -25,6 +25,13 @@ const taught = new Set(['s', 'KIT', 'n', 't', 'p', 'TRAP']);
 function plainly(w: Word, f: Filters): boolean {
   const sounds = w.sounds.map((s) => s.ipa);
   const places = { any: sounds, first: sounds.slice(0, 1), last: sounds.slice(-1), middle: sounds.slice(1, -1) };
+  const among: (readonly [asked: unknown, holds: boolean])[] = [
+    [f.count, Math.min(w.count, MOST) === f.count],
+    [f.shape, w.shape === f.shape],
+    [f.first, firstMaking(w) === f.first],
+    [f.sound, places[f.place ?? 'any'].includes(f.sound ?? '')],
+    [f.syllables, Math.min(traitsOf(w).syllables, 3) === f.syllables],
+  ];
   const only = {
     agreed: agreed.has(w.word),
     taught: w.segments.every((s) => taught.has(s.key)),
@@ -35,11 +42,7 @@ function plainly(w: Word, f: Filters): boolean {
     own: false,
   };
   return (
-    (f.count === undefined || Math.min(w.count, MOST) === f.count) &&
-    (!f.shape || w.shape === f.shape) &&
-    (!f.first || firstMaking(w) === f.first) &&
-    (!f.sound || places[f.place ?? 'any'].includes(f.sound)) &&
-    (!f.syllables || Math.min(traitsOf(w).syllables, 3) === f.syllables) &&
+    among.every(([asked, holds]) => asked === undefined || holds) &&
     (f.only ?? []).every((name) => only[name]) &&
     (f.contested || !w.contest) &&
     (f.doubtful === true || !w.entry.doubt)

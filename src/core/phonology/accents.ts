@@ -237,6 +237,53 @@ export function accentOf(id: AccentId): Accent {
 
 const YOD_DROPPERS: ReadonlySet<Key> = new Set<Key>(['t', 'd', 'n', 's', 'z', 'l', 'th']);
 
+/** A segment with its neighbours. */
+interface Spot {
+  readonly here: Segment;
+  readonly before: Segment | undefined;
+  readonly after: Segment | undefined;
+  /** True where the segment after the next is a vowel. */
+  readonly vowelThen: boolean;
+}
+
+/** How a segment is said, and whether the next one is in that too; null where it is not said. */
+type Saying = { readonly ipa: string; readonly swallows?: 1 } | null;
+
+const inOneSyllable = (a: Segment, b: Segment | undefined): boolean => b?.syllable === a.syllable;
+
+/** True where a vowel of the same beat stands before. */
+const followsVowel = (here: Segment, before: Segment | undefined): boolean =>
+  before !== undefined && isVowelKey(before.key) && inOneSyllable(here, before);
+
+/** Vowels that run together, or do not, by the accent's own rules; undefined where none speaks. */
+function runTogether({ here, before, after, vowelThen }: Spot, accent: Accent): Saying | undefined {
+  const then = after?.key;
+  if (accent.ideaIsOne && here.key === 'FLEECE' && then === 'commA') return { ipa: accent.ideaIsOne, swallows: 1 };
+  if (accent.fireIsShort && here.key === 'lettER' && followsVowel(here, before)) return { ipa: 'r' };
+  if (accent.hurry && here.key === 'STRUT' && after?.key === 'r' && vowelThen)
+    return { ipa: accent.hurry, swallows: 1 };
+  return undefined;
+}
+
+/** True for a consonant that this accent does not say here. */
+function isSilent({ here, before, after }: Spot, accent: Accent): boolean {
+  if (!before) return false;
+  // The r of the set before has been said already.
+  if (here.key === 'r') return accent.rhotic && R_SETS.has(before.key);
+  if (here.key !== 'y' || !accent.dropsYod) return false;
+  const beforeGoose = after?.key === 'GOOSE' || after?.key === 'CURE';
+  return beforeGoose && YOD_DROPPERS.has(before.key) && inOneSyllable(here, before);
+}
+
+function sayingOf(spot: Spot, accent: Accent): Saying {
+  const { here, after } = spot;
+  const together = runTogether(spot, accent);
+  if (together !== undefined) return together;
+  if (isSilent(spot, accent)) return null;
+  if (isConsonantKey(here.key)) return { ipa: accent.consonants[here.key] ?? CONSONANT_IPA[here.key] };
+  return { ipa: (after?.key === 'r' ? accent.beforeR[here.key] : undefined) ?? accent.vowels[here.key] };
+}
+
 /**
  * The sounds of a transcription in an accent, in order.
  *
@@ -247,44 +294,15 @@ export function realiseSegments(segments: readonly Segment[], accent: Accent): S
   const sounds: Sound[] = [];
   for (let i = 0; i < segments.length; i += 1) {
     const here = sure(segments[i]);
-    const before = segments[i - 1];
-    const after = segments[i + 1];
-    const say = (ipa: string, skip = 0): void => {
-      for (const one of ipa.split(' ')) {
-        const vowel = isVowelKey(here.key) && !CONSONANTS.has(one);
-        sounds.push({ ipa: one, key: here.key, segment: i, syllable: here.syllable, vowel });
-      }
-      i += skip;
-    };
-
-    if (accent.ideaIsOne && here.key === 'FLEECE' && after?.key === 'commA') {
-      say(accent.ideaIsOne, 1);
-    } else if (
-      accent.fireIsShort &&
-      here.key === 'lettER' &&
-      before &&
-      before.syllable === here.syllable &&
-      isVowelKey(before.key)
-    ) {
-      say('r');
-    } else if (accent.hurry && here.key === 'STRUT' && after?.key === 'r' && isVowelAt(segments, i + 2)) {
-      say(accent.hurry, 1);
-    } else if (here.key === 'r' && accent.rhotic && before && R_SETS.has(before.key)) {
-      continue; // the r of the set before has been said already
-    } else if (
-      accent.dropsYod &&
-      here.key === 'y' &&
-      before &&
-      YOD_DROPPERS.has(before.key) &&
-      before.syllable === here.syllable &&
-      (after?.key === 'GOOSE' || after?.key === 'CURE')
-    ) {
-      continue;
-    } else if (isConsonantKey(here.key)) {
-      say(accent.consonants[here.key] ?? CONSONANT_IPA[here.key]);
-    } else {
-      say((after?.key === 'r' ? accent.beforeR[here.key] : undefined) ?? accent.vowels[here.key]);
+    const segment = i;
+    const spot = { here, before: segments[i - 1], after: segments[i + 1], vowelThen: isVowelAt(segments, i + 2) };
+    const saying = sayingOf(spot, accent);
+    if (!saying) continue;
+    for (const ipa of saying.ipa.split(' ')) {
+      const vowel = isVowelKey(here.key) && !CONSONANTS.has(ipa);
+      sounds.push({ ipa, key: here.key, segment, syllable: here.syllable, vowel });
     }
+    i += saying.swallows ?? 0;
   }
   return sounds;
 }

@@ -1,4 +1,4 @@
-import { CONSONANTS, type Manner, type Place } from './sounds';
+import { CONSONANTS, type ConsonantFacts, type Manner, type Place } from './sounds';
 
 /**
  * How far apart two sounds are made. Places stand in the order of the IPA chart (2020), from the lips to the throat;
@@ -92,6 +92,15 @@ function vowelsApart(a: string, b: string): number {
   return (placesApart(x.from, y.from) + placesApart(x.to, y.to)) / 2 + (x.long === y.long ? 0 : VOWEL_WEIGHT.long);
 }
 
+const consonantsApart = (x: ConsonantFacts, y: ConsonantFacts): number =>
+  WEIGHT.place * Math.abs(PLACE_ORDER[x.place] - PLACE_ORDER[y.place]) +
+  WEIGHT.manner * Math.abs(MANNER_ORDER[x.manner] - MANNER_ORDER[y.manner]) +
+  (x.voiced === y.voiced ? 0 : WEIGHT.voice);
+
+/** Two vowels, or a vowel and a consonant. */
+const vowelAnd = (a: string, b: string, consonant: ConsonantFacts | undefined): number =>
+  consonant ? WEIGHT.kind : vowelsApart(a, b);
+
 const measured = new Map<string, number>();
 
 /**
@@ -105,14 +114,7 @@ export function soundDistance(a: string, b: string): number {
   const known = measured.get(key);
   if (known !== undefined) return known;
   const [x, y] = [CONSONANTS[a], CONSONANTS[b]];
-  const far =
-    !x && !y
-      ? vowelsApart(a, b)
-      : !x || !y
-        ? WEIGHT.kind
-        : WEIGHT.place * Math.abs(PLACE_ORDER[x.place] - PLACE_ORDER[y.place]) +
-          WEIGHT.manner * Math.abs(MANNER_ORDER[x.manner] - MANNER_ORDER[y.manner]) +
-          (x.voiced === y.voiced ? 0 : WEIGHT.voice);
+  const far = x && y ? consonantsApart(x, y) : vowelAnd(a, b, x ?? y);
   measured.set(key, far);
   return far;
 }

@@ -27,7 +27,7 @@ describe('one switch at a time', () => {
     ['ing', 'ring', 'southern-british', 3, 2],
     ['nk', 'pink', 'southern-british', 4, 3],
     ['nk', 'drink', 'southern-british', 5, 4],
-  ])('%s: %s (%s) goes from %i to %i', (id, name, accent, apart, fused) => {
+  ])('%s: %s (%s) goes from %i to %i', (...[id, name, accent, apart, fused]) => {
     expect(count(name, PRESETS.strict, accent)).toBe(apart);
     expect(count(name, only(id), accent)).toBe(fused);
   });

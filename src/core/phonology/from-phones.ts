@@ -1,4 +1,5 @@
 import { sure } from '../sure';
+
 /**
  * What a General American reading can stand for in lexical sets. One American vowel may be two sets elsewhere (TRAP and
  * BATH), so each place holds every choice; the spelling rules some of them out, a person the rest.
@@ -62,6 +63,116 @@ const MAY_BE_BATH = /^(F|S|TH|DH|V|Z|N (T|CH|S|D)|M P|F T)( |$)/;
 const DROPS_Y: ReadonlySet<string> = new Set(['T', 'D', 'N', 'S', 'Z', 'L', 'TH']);
 const AFTER_NO_EN: ReadonlySet<string> = new Set(['M', 'N', 'NG', 'L', 'R', 'W', 'Y', 'HH']);
 
+/** One phone with what stands around it. */
+interface Here {
+  /** The phone without its digit. */
+  readonly phone: string;
+  readonly stress: Place['stress'];
+  readonly before: string;
+  readonly beforeVowel: boolean;
+  readonly next: string;
+  readonly afterNext: string;
+  readonly nextVowel: boolean;
+  readonly afterNextVowel: boolean;
+  /** The phones that follow, bare and apart by spaces. */
+  readonly rest: string;
+  /** How many phones follow. */
+  readonly left: number;
+}
+
+/** What a phone may stand for, and how many phones after it are in that too; undefined where a rule does not speak. */
+type Stands = readonly [choices: readonly string[], swallowed?: 1] | undefined;
+
+/** American er: weak at the end of a word, else one of the NURSE sets; before a vowel its r is said. */
+function er({ phone, stress, beforeVowel, nextVowel }: Here): Stands {
+  if (phone !== 'ER') return undefined;
+  const r = nextVowel ? ' r' : '';
+  if (stress !== '0') return [[...NURSE.map((key) => key + r), ...(r ? ['STRUT r'] : [])]];
+  if (beforeVowel && !r) return [['lettER', '. lettER']];
+  return [[`lettER${r}`, ...(r ? ['commA r'] : [])]];
+}
+
+/** A vowel before r. */
+function beforeR({ phone, stress, before, next, afterNextVowel }: Here): Stands {
+  if (next !== 'R') return undefined;
+  const vowel = VOWELS[phone];
+  if ((phone === 'AY' || phone === 'AW') && !afterNextVowel) {
+    const [alone] = sure(vowel).alone;
+    return [[`${alone} lettER`, `${alone} . lettER`], 1];
+  }
+  if (phone === 'AH' && stress === '0' && afterNextVowel) return [['lettER r', 'commA r'], 1];
+  const choices = afterNextVowel ? vowel?.rVowel : vowel?.r;
+  return choices && [withY(choices, phone, before), 1];
+}
+
+const ENDINGS: Readonly<Record<string, string>> = { L: 'EL', M: 'EM', N: 'EN' };
+
+/** Weak uh: with l, m or n after a consonant at the end of a word it may be that consonant alone (bottle, kitten). */
+function weakUh({ before, beforeVowel, next, afterNext, left }: Here): Stands {
+  const ending = ENDINGS[next];
+  const ends = left <= 1 || (left === 2 && (afterNext === 'Z' || afterNext === 'D'));
+  const alone = ending && ends && before !== '' && !beforeVowel && !(ending === 'EN' && AFTER_NO_EN.has(before));
+  if (alone) return [[ending, `commA ${PLAIN[next]}`, `KIT ${PLAIN[next]}`], 1];
+  return [['commA', 'KIT', 'STRUT', 'DRESS', 'LOT', 'TRAP', 'FACE', 'happY']];
+}
+
+/** Weak vowels, by phone. */
+const WEAK: Readonly<Record<string, (here: Here) => Stands>> = {
+  AH: weakUh,
+  IH: () => [['KIT', 'commA', 'DRESS', 'FACE', 'happY']],
+  IY: ({ left, nextVowel, rest }) => {
+    const happy = left === 0 || nextVowel || /^(Z|D)$/.test(rest);
+    return [happy ? ['happY', 'FLEECE'] : ['KIT', 'FLEECE', 'happY', 'commA']];
+  },
+  EH: () => [['DRESS', 'KIT', 'commA']],
+  OW: () => [['GOAT', 'commA']],
+};
+
+/** Vowels that may be another set, by phone. */
+const STRONG: Readonly<Record<string, (here: Here) => Stands>> = {
+  AE: ({ rest }) => [MAY_BE_BATH.test(rest) ? ['TRAP', 'BATH'] : ['TRAP']],
+  AA: ({ rest }) => {
+    const last = /^(DH|M|V|Z|F|S)?( |$)/.test(rest) ? 'BATH' : 'CLOTH';
+    return [last === 'BATH' ? ['LOT', 'PALM', 'BATH', 'THOUGHT'] : ['LOT', 'PALM', 'THOUGHT', 'CLOTH']];
+  },
+  UW: ({ phone, before }) => [withY(['GOOSE'], phone, before)],
+};
+
+function consonant({ phone, stress, next }: Here): Stands {
+  if (phone === 'W') return [['w', 'hw']];
+  if (phone === 'HH' && next === 'W') return [['hw'], 1];
+  return stress ? undefined : [[PLAIN[phone] ?? phone]];
+}
+
+/** The first rule that speaks holds. */
+const RULES: readonly ((here: Here) => Stands)[] = [
+  consonant,
+  er,
+  beforeR,
+  (here) => (here.stress === '0' ? WEAK[here.phone]?.(here) : undefined),
+  (here) => STRONG[here.phone]?.(here),
+  ({ phone }) => [VOWELS[phone]?.alone ?? [phone]],
+];
+
+const isVowelPhone = (phone: string | undefined): boolean => /\d/.test(phone ?? '');
+const bareOf = (phone: string | undefined): string => (phone ?? '').replace(/\d/, '');
+
+const hereOf = (phones: readonly string[], at: number): Here => ({
+  phone: bareOf(phones[at]),
+  stress: (/\d/.exec(sure(phones[at]))?.[0] ?? '') as Place['stress'],
+  before: bareOf(phones[at - 1]),
+  beforeVowel: isVowelPhone(phones[at - 1]),
+  next: bareOf(phones[at + 1]),
+  afterNext: bareOf(phones[at + 2]),
+  nextVowel: isVowelPhone(phones[at + 1]),
+  afterNextVowel: isVowelPhone(phones[at + 2]),
+  rest: phones
+    .slice(at + 1)
+    .map(bareOf)
+    .join(' '),
+  left: phones.length - at - 1,
+});
+
 /**
  * The places of one ARPAbet reading, in order.
  * @param phones e.g. ['B', 'AE1', 'TH']
@@ -69,53 +180,13 @@ const AFTER_NO_EN: ReadonlySet<string> = new Set(['M', 'N', 'NG', 'L', 'R', 'W',
  */
 export function placesOf(phones: readonly string[]): Place[] {
   const places: Place[] = [];
-  const bare = phones.map((p) => p.replace(/\d/, ''));
-  const vowelAt = (at: number): boolean => /\d/.test(phones[at] ?? '');
-  for (let i = 0; i < phones.length; i += 1) {
-    const phone = sure(bare[i]);
-    const stress = (/\d/.exec(sure(phones[i]))?.[0] ?? '') as Place['stress'];
-    const put = (choices: readonly string[], swallowed = 0): void => {
-      places.push({ choices, stress });
-      i += swallowed;
-    };
-    const final = i === phones.length - 1;
-    const before = bare[i - 1] ?? '';
-    const beforeVowel = vowelAt(i - 1);
-    const rest = bare.slice(i + 1).join(' ');
-    const consonantBefore = before !== '' && !beforeVowel;
-
-    if (phone === 'W') put(['w', 'hw']);
-    else if (phone === 'HH' && bare[i + 1] === 'W') put(['hw'], 1);
-    else if (!stress) put([PLAIN[phone] ?? phone]);
-    else if (phone === 'ER') {
-      const r = vowelAt(i + 1) ? ' r' : '';
-      const weak = beforeVowel && !r ? ['lettER', '. lettER'] : [`lettER${r}`, ...(r ? ['commA r'] : [])];
-      put(stress === '0' ? weak : [...NURSE.map((key) => key + r), ...(r ? ['STRUT r'] : [])]);
-    } else if ((phone === 'AY' || phone === 'AW') && bare[i + 1] === 'R' && !vowelAt(i + 2)) {
-      put([`${sure(VOWELS[phone]).alone[0]} lettER`, `${sure(VOWELS[phone]).alone[0]} . lettER`], 1);
-    } else if (bare[i + 1] === 'R' && phone === 'AH' && stress === '0' && vowelAt(i + 2))
-      put(['lettER r', 'commA r'], 1);
-    else if (bare[i + 1] === 'R' && !vowelAt(i + 2) && VOWELS[phone]?.r) put(withY(VOWELS[phone].r, phone, before), 1);
-    else if (bare[i + 1] === 'R' && vowelAt(i + 2) && VOWELS[phone]?.rVowel)
-      put(withY(VOWELS[phone].rVowel, phone, before), 1);
-    else if (stress === '0' && phone === 'AH') {
-      const ending = { L: 'EL', M: 'EM', N: 'EN' }[bare[i + 1] ?? ''];
-      const ends = i + 2 >= phones.length || (i + 3 === phones.length && ['Z', 'D'].includes(sure(bare[i + 2])));
-      if (ending && ends && consonantBefore && !(ending === 'EN' && AFTER_NO_EN.has(before))) {
-        put([ending, `commA ${PLAIN[sure(bare[i + 1])]}`, `KIT ${PLAIN[sure(bare[i + 1])]}`], 1);
-      } else put(['commA', 'KIT', 'STRUT', 'DRESS', 'LOT', 'TRAP', 'FACE', 'happY']);
-    } else if (stress === '0' && phone === 'IH') put(['KIT', 'commA', 'DRESS', 'FACE', 'happY']);
-    else if (stress === '0' && phone === 'IY')
-      put(final || vowelAt(i + 1) || /^(Z|D)$/.test(rest) ? ['happY', 'FLEECE'] : ['KIT', 'FLEECE', 'happY', 'commA']);
-    else if (stress === '0' && phone === 'EH') put(['DRESS', 'KIT', 'commA']);
-    else if (stress === '0' && phone === 'OW') put(['GOAT', 'commA']);
-    else if (phone === 'AE') put(MAY_BE_BATH.test(rest) ? ['TRAP', 'BATH'] : ['TRAP']);
-    else if (phone === 'AA')
-      put(
-        /^(DH|M|V|Z|F|S)?( |$)/.test(rest) ? ['LOT', 'PALM', 'BATH', 'THOUGHT'] : ['LOT', 'PALM', 'THOUGHT', 'CLOTH'],
-      );
-    else if (phone === 'UW') put(withY(['GOOSE'], phone, before));
-    else put(VOWELS[phone]?.alone ?? [phone]);
+  for (let at = 0; at < phones.length; at += 1) {
+    const here = hereOf(phones, at);
+    let stands: Stands;
+    for (const rule of RULES) if ((stands = rule(here))) break;
+    const [choices, swallowed = 0] = sure(stands, `a sound for ${here.phone}`);
+    places.push({ choices, stress: here.stress });
+    at += swallowed;
   }
   return places;
 }

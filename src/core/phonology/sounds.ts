@@ -31,13 +31,21 @@ export interface ConsonantFacts {
   readonly label: string;
 }
 
-const consonant = (
+type ConsonantRow = readonly [
   place: Place,
   manner: Manner,
   voiced: boolean,
   making: ConsonantFacts['making'],
   label: string,
-): ConsonantFacts => ({ kind: 'consonant', place, manner, voiced, making, label });
+];
+const consonant = (...[place, manner, voiced, making, label]: ConsonantRow): ConsonantFacts => ({
+  kind: 'consonant',
+  place,
+  manner,
+  voiced,
+  making,
+  label,
+});
 
 export const CONSONANTS: Readonly<Record<string, ConsonantFacts>> = {
   p: consonant('bilabial', 'stop', false, 'clip', 'p'),

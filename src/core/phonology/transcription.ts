@@ -30,7 +30,7 @@ export function parseTranscription(line: string): Segment[] {
       seam = token === '+';
       continue;
     }
-    const mark = STRESS[sure(token[0])];
+    const mark = STRESS[token[0] ?? ''];
     const key = mark ? token.slice(1) : token;
     if (mark) stresses[stresses.length - 1] = mark;
     if (!isConsonantKey(key) && !isVowelKey(key)) {

@@ -35,5 +35,11 @@ export function agreement(pairs: readonly (readonly [string, string])[]): Agreem
 }
 
 /** Kappa in a word; the bands of Landis & Koch (1977), from memory. */
-export const kappaWord = (kappa: number): string =>
-  kappa < 0.2 ? 'slight' : kappa < 0.4 ? 'fair' : kappa < 0.6 ? 'moderate' : kappa < 0.8 ? 'good' : 'very good';
+export const kappaWord = (kappa: number): string => KAPPA_BANDS.find(([below]) => kappa < below)?.[1] ?? 'very good';
+
+const KAPPA_BANDS: readonly (readonly [below: number, word: string])[] = [
+  [0.2, 'slight'],
+  [0.4, 'fair'],
+  [0.6, 'moderate'],
+  [0.8, 'good'],
+];

@@ -14,7 +14,8 @@ import { luckSentence, moreSentence, whySentence } from './why';
 const DAY = 86_400_000;
 const NOW = 20_000 * DAY;
 /** A run so many days ago. */
-const run = (task: string, step: string, marks: string, daysAgo = 1, more: Partial<Run> = {}): Run => ({
+type RunRow = [task: string, step: string, marks: string, daysAgo?: number, more?: Partial<Run>];
+const run = (...[task, step, marks, daysAgo = 1, more = {}]: RunRow): Run => ({
   task,
   step,
   marks,
@@ -25,7 +26,7 @@ const run = (task: string, step: string, marks: string, daysAgo = 1, more: Parti
   ...more,
 });
 const rungs = (ladder: string, runs: readonly Run[], rule: RuleId = 'weighed', now = NOW): RungEvidence[] =>
-  ladderEvidence(ladderOf(ladder), runs, now, rule);
+  ladderEvidence(ladderOf(ladder), runs, { now, rule, detail: true });
 const blend = (n: string, runs: readonly Run[], rule: RuleId = 'weighed'): RungEvidence =>
   sure(rungs('blending', runs, rule).find((r) => r.rung.id === n));
 

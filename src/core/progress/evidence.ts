@@ -211,19 +211,22 @@ const helpsIn = (runs: readonly Run[]): Help[] => {
 /**
  * Where a child is on one ladder, from the runs of that child. Pure: the same runs in any order give the same states.
  *
- * @param now milliseconds since 1970: older answers weigh less
- * @param detail whether to work out more than the state: the rate, the luck in it, and how many turns are still needed
- * on the first
- *   rung that was tried and does not hold
- * @example ladderEvidence(ladderOf('blending'), runs, now, 'weighed')[2].state // 'secure'
+ * @example ladderEvidence(ladderOf('blending'), runs, { now, rule: 'weighed', detail: false })[2].state // 'secure'
  */
-export const ladderEvidence = (
-  ladder: Ladder,
-  runs: readonly Run[],
-  now: number,
-  rule: RuleId,
-  detail = true,
-): RungEvidence[] => rungsOf(ladder, placed(runs, now).get(ladder.id) ?? ladder.rungs.map(() => []), now, rule, detail);
+export const ladderEvidence = (ladder: Ladder, runs: readonly Run[], how: Weighing): RungEvidence[] =>
+  rungsOf(ladder, placed(runs, how.now).get(ladder.id) ?? ladder.rungs.map(() => []), how);
+
+/** How answers are weighed. */
+export interface Weighing {
+  /** Milliseconds since 1970: older answers weigh less. */
+  readonly now: number;
+  readonly rule: RuleId;
+  /**
+   * Whether to work out more than the state: the rate, the luck in it, and how many turns are still needed on the first
+   * rung that was tried and does not hold.
+   */
+  readonly detail: boolean;
+}
 
 /** Runs by ladder and rung, each in the order of time; too old ones are left out. */
 function placed(runs: readonly Run[], now: number): Map<string, Run[][]> {
@@ -240,35 +243,56 @@ function placed(runs: readonly Run[], now: number): Map<string, Run[][]> {
   return out;
 }
 
-function rungsOf(
-  ladder: Ladder,
-  byRung: readonly (readonly Run[])[],
-  now: number,
-  rule: RuleId,
-  detail: boolean,
-): RungEvidence[] {
-  const seen = byRung.map((of) => seenOn(of, now));
-  const pools = seen.map((_, at) =>
-    rule === 'weighed' ? bestPool(seen, at) : { secure: plainState(sure(seen[at])) === 'secure', to: at },
-  );
-  const own = seen.map((s, at): State => {
+/** The state of each rung by itself, before a harder one carries it. */
+function ownStates(seen: readonly Seen[], pools: readonly { readonly secure: boolean }[], rule: RuleId): State[] {
+  return seen.map((s, at): State => {
     if (sure(pools[at]).secure) return 'secure';
     if (rule === 'plain') return plainState(s);
     if (isNotYet(s.managed, tried(s.counts))) return 'not-yet';
     return tried(s.counts) >= RULE.fewest ? 'getting-there' : 'not-enough';
   });
+}
+
+const latest = (runs: readonly Run[]): number => Math.max(...runs.map((r) => r.at));
+
+/** Answers of a check-in, which are told apart; null where there was none. */
+function checkedIn(runs: readonly Run[]): RungEvidence['checked'] {
+  const checks = runs.filter((r) => r.standing === 'check-in');
+  if (!checks.length) return null;
+  const counts = tallyMarks(checks);
+  return { right: counts.own, of: tried(counts), lastAt: latest(checks) };
+}
+
+function rateOf(seen: Seen): RungEvidence['rate'] {
+  if (!tried(seen.counts)) return null;
+  const posterior = posteriorOf(seen.alone);
+  return { mean: posterior.mean, low: posterior.quantile(0.05), high: posterior.quantile(0.95) };
+}
+
+const PRACTISED: ReadonlySet<Run['standing']> = new Set(['after-a-model', 'in-chorus']);
+
+function rungsOf(ladder: Ladder, byRung: readonly (readonly Run[])[], { now, rule, detail }: Weighing): RungEvidence[] {
+  const seen = byRung.map((of) => seenOn(of, now));
+  const pools = seen.map((s, at) =>
+    rule === 'weighed' ? bestPool(seen, at) : { secure: plainState(s) === 'secure', to: at },
+  );
+  const own = ownStates(seen, pools, rule);
   const open = own.findIndex((state, at) => state !== 'secure' && tried(sure(seen[at]).counts) > 0);
+  /** Turns it would take to know. */
+  const moreTurns = (rung: Ladder['rungs'][number], at: number, state: State): number | null => {
+    if (state === 'secure' || state === 'not-yet') return 0;
+    if (!detail || at !== open || rule !== 'weighed') return null;
+    const [task, step] = sure(rung.steps[0]);
+    return turnsToKnow(sure(seen[at]), guessOf(task, step));
+  };
   return ladder.rungs.map((rung, at) => {
+    const [runs, s] = [sure(byRung[at]), sure(seen[at])];
     // A harder rung that holds carries the easier ones, unless what was seen here says no.
-    const carrier = own.findIndex((s, j) => j > at && s === 'secure');
+    const carrier = own.findIndex((state, j) => j > at && state === 'secure');
     const carried = own[at] !== 'secure' && own[at] !== 'not-yet' && carrier >= 0;
     const state: State = carried ? 'secure' : sure(own[at]);
     const to = carried ? Math.max(carrier, sure(pools[carrier]).to) : sure(pools[at]).to;
-    const harder = to > at ? tallyMarks(seen.slice(at + 1, to + 1).flatMap((s) => s.fresh)) : null;
-    const s = sure(seen[at]);
-    const posterior = detail && tried(s.counts) ? posteriorOf(s.alone) : null;
-    const checks = sure(byRung[at]).filter((r) => r.standing === 'check-in');
-    const checked = tallyMarks(checks);
+    const harder = to > at ? tallyMarks(seen.slice(at + 1, to + 1).flatMap((above) => above.fresh)) : null;
     return {
       rung,
       at,
@@ -277,21 +301,12 @@ function rungsOf(
       days: s.days.size,
       helps: helpsIn(s.fresh),
       harder: harder ? { right: harder.own, of: tried(harder) } : null,
-      practised: tallyMarksTotal(
-        sure(byRung[at]).filter((r) => r.standing === 'after-a-model' || r.standing === 'in-chorus'),
-      ),
-      checked: checks.length
-        ? { right: checked.own, of: tried(checked), lastAt: Math.max(...checks.map((r) => r.at)) }
-        : null,
-      rate: posterior ? { mean: posterior.mean, low: posterior.quantile(0.05), high: posterior.quantile(0.95) } : null,
+      practised: tallyMarksTotal(runs.filter((r) => PRACTISED.has(r.standing))),
+      checked: checkedIn(runs),
+      rate: detail ? rateOf(s) : null,
       luck: detail ? luckIn(s) : null,
-      lastAt: sure(byRung[at]).length ? Math.max(...sure(byRung[at]).map((r) => r.at)) : null,
-      more:
-        state === 'secure' || state === 'not-yet'
-          ? 0
-          : detail && at === open && rule === 'weighed'
-            ? turnsToKnow(s, guessOf(sure(rung.steps[0])[0], sure(rung.steps[0])[1]))
-            : null,
+      lastAt: runs.length ? latest(runs) : null,
+      more: moreTurns(rung, at, state),
     };
   });
 }
@@ -308,6 +323,6 @@ export function evidenceOf(runs: readonly Run[], now: number, rule: RuleId, deta
   const by = placed(runs, now);
   return LADDERS.map((ladder) => ({
     ladder,
-    rungs: rungsOf(ladder, by.get(ladder.id) ?? ladder.rungs.map(() => []), now, rule, detail),
+    rungs: rungsOf(ladder, by.get(ladder.id) ?? ladder.rungs.map(() => []), { now, rule, detail }),
   }));
 }

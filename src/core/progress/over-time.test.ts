@@ -13,7 +13,8 @@ import { whySentence } from './why';
 
 const DAY = 86_400_000;
 const NOW = 20_000 * DAY;
-const run = (task: string, step: string, marks: string, daysAgo: number, standing: Run['standing'] = 'fresh'): Run => ({
+type RunRow = [task: string, step: string, marks: string, daysAgo: number, standing?: Run['standing']];
+const run = (...[task, step, marks, daysAgo, standing = 'fresh']: RunRow): Run => ({
   task,
   step,
   marks,
@@ -102,12 +103,14 @@ describe('just right', () => {
 // A short form of the table in docs/operating.md, so that a change of the rule that spoils it is caught.
 describe('how often the rule is right, looked at after every answer', () => {
   const ever = (
-    rate: number,
-    answers: number,
-    mix: readonly (readonly [string, string])[],
-    state: 'secure' | 'not-yet',
-    rung: number,
-    ladder: string,
+    ...[rate, answers, mix, state, rung, ladder]: [
+      rate: number,
+      answers: number,
+      mix: readonly (readonly [string, string])[],
+      state: 'secure' | 'not-yet',
+      rung: number,
+      ladder: string,
+    ]
   ): number => {
     const child = { ladder, mix, rate };
     return (

@@ -18,13 +18,9 @@ function ratingOf(marks: string): Grade | null {
   const tries = marks.replaceAll('-', '');
   if (!tries) return null;
   const alone = (tries.split('1').length - 1) / tries.length;
-  return alone >= 0.99 && tries.length >= 3
-    ? Rating.Easy
-    : alone >= 0.75
-      ? Rating.Good
-      : alone >= 0.4
-        ? Rating.Hard
-        : Rating.Again;
+  if (alone >= 0.99 && tries.length >= 3) return Rating.Easy;
+  if (alone >= 0.75) return Rating.Good;
+  return alone >= 0.4 ? Rating.Hard : Rating.Again;
 }
 
 /**

@@ -118,7 +118,7 @@ describe('patterns', () => {
   ];
   test.each(PLANTED)(
     '%s: found within 80 answers that have it, in 90 of 100 children, and named as that kind',
-    (_, slips, about, id, habit) => {
+    (...[, slips, about, id, habit]) => {
       const found = Array.from({ length: 100 }, (_, i) => i + 1).filter((seed) =>
         soundMap(addCells(sitting({ slips, habit, accident: 0.04 }, seed, 80, about))).patterns.some(
           (p) => p.id === id,

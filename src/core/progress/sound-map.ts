@@ -246,6 +246,7 @@ export function soundMap(table: Cells): SoundMap {
     cells: [...bySpot.values()].map((of) => {
       const { asked, missed } = sum(of);
       const known = posteriorOf([{ right: asked - missed, wrong: missed, guess: 0 }]);
+      const otherwise = asked >= FEWEST && known.above(HOLDS) >= 0.9 ? 'holds' : 'little-seen';
       const slips = of.some((c) => slipping.has(c) || (explained.has(c) && (c.asked - c.held) * 2 >= c.asked));
       return {
         ipa: sure(of[0]).ipa,
@@ -254,7 +255,7 @@ export function soundMap(table: Cells): SoundMap {
         held: asked - missed,
         low: known.quantile(0.05),
         high: known.quantile(0.95),
-        state: slips ? 'slips' : asked >= FEWEST && known.above(HOLDS) >= 0.9 ? 'holds' : 'little-seen',
+        state: slips ? 'slips' : otherwise,
       };
     }),
     patterns: told.map(({ key, kind, cells: of, asked, missed }) => ({

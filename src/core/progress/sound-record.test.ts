@@ -55,11 +55,9 @@ const pool = words().filter(
 function sitting(child: Child, seed: number, answers = 40): Heard[] {
   const random: Random = seeded(seed);
   const does = (): boolean => random() < child.habit;
-  const about = child.swap
-    ? pool.filter((w) => w.sounds.some((s) => s.ipa === sure(child.swap)[0]))
-    : child.opening
-      ? pool.filter((w) => sure(marksOf(w)[1]).close)
-      : [];
+  const { swap, opening } = child;
+  const opens = opening ? pool.filter((w) => sure(marksOf(w)[1]).close) : [];
+  const about = swap ? pool.filter((w) => w.sounds.some((s) => s.ipa === swap[0])) : opens;
   // An adult who plays for a sound, or for clusters, takes words that have it, one in three.
   const set = [...shuffle(about, random).slice(0, 14), ...shuffle(pool, random)].slice(0, answers);
   return set.map((word) => {

@@ -86,56 +86,56 @@ const event = (kind: HabitKind, sound: string | null = null, says: string | null
 });
 const nameOf = ({ kind, sound, says }: Event): string => `${kind} ${sound ?? ''} ${says ?? ''}`;
 
-/** Every slip that could have happened to a sound, by where it stands; swaps by sound alone. */
+/** The names a lost sound may have, from where it stands; the same whether it was lost or could have been. */
+function lossesAt(
+  asked: Heard['asked'],
+  at: number,
+  { cluster, place }: { readonly cluster: Cluster; readonly place: Place },
+): Event[] {
+  const names: [boolean, HabitKind][] = [
+    [cluster === 'opening' && sure(asked[at]).close, 'loses-from-opening'],
+    [cluster === 'closing' && asked[at + 1]?.close === true, 'loses-from-closing'],
+    [place === 'last' && !cluster, 'loses-last'],
+    [place === 'first' && !cluster, 'loses-first'],
+  ];
+  return names.flatMap(([holds, name]) => (holds ? [event(name)] : []));
+}
+
+/** What could have happened in an answer, under every name that it can have. */
 function chancesOf({ asked, apart }: Heard): Event[] {
-  const out: Event[] = [];
-  asked.forEach(({ ipa }, at) => {
-    const { cluster, place } = whereOf(asked, at);
-    out.push(event('swaps', ipa), event('loses', ipa));
-    if (cluster === 'opening' && sure(asked[at]).close) out.push(event('loses-from-opening'));
-    if (cluster === 'closing' && asked[at + 1]?.close) out.push(event('loses-from-closing'));
-    if (place === 'last' && !cluster) out.push(event('loses-last'));
-    if (place === 'first' && !cluster) out.push(event('loses-first'));
-  });
-  if (apart) {
-    if (asked.length > 2) out.push(event('keeps-rime'));
-    if (asked.some((a) => a.close)) out.push(event('keeps-cluster'));
-    out.push(event('adds-uh'));
+  const out: Event[] = asked.flatMap(({ ipa }, at) => [
+    event('swaps', ipa),
+    event('loses', ipa),
+    ...lossesAt(asked, at, whereOf(asked, at)),
+  ]);
+  if (!apart) return out;
+  if (asked.length > 2) out.push(event('keeps-rime'));
+  if (asked.some((a) => a.close)) out.push(event('keeps-cluster'));
+  return [...out, event('adds-uh')];
+}
+
+/** What one fault is called; a fault may have several names. */
+function namesOf(fault: Fault, { asked, apart }: Heard): Event[] {
+  const { ipa } = sure(asked[Math.min(fault.at, asked.length - 1)]);
+  switch (fault.kind) {
+    case 'swapped':
+      return [event('swaps', ipa, fault.heard)];
+    case 'omitted':
+      return [event('loses', ipa), ...lossesAt(asked, fault.at, fault)];
+    case 'merged': {
+      const toTheEnd = fault.to === asked.length - 1 && asked.slice(fault.at, fault.to + 1).some((a) => !a.close);
+      return apart ? [event(toTheEnd ? 'keeps-rime' : 'keeps-cluster')] : [];
+    }
+    case 'added-uh':
+      return apart ? [event('adds-uh')] : [];
+    default:
+      return [];
   }
-  return out;
 }
 
 /** What did happen, under every name that it can have. */
-function happenings({ asked, analysis, apart }: Heard): Event[] {
-  const at = (fault: Fault): string => sure(asked[Math.min(fault.at, asked.length - 1)]).ipa;
-  const out = analysis.faults.flatMap((fault): Event[] => {
-    switch (fault.kind) {
-      case 'swapped':
-        return [event('swaps', at(fault), fault.heard)];
-      case 'omitted':
-        return [
-          event('loses', at(fault)),
-          ...(fault.cluster === 'opening' && sure(asked[fault.at]).close ? [event('loses-from-opening')] : []),
-          ...(fault.cluster === 'closing' && asked[fault.at + 1]?.close ? [event('loses-from-closing')] : []),
-          ...(fault.place === 'last' && !fault.cluster ? [event('loses-last')] : []),
-          ...(fault.place === 'first' && !fault.cluster ? [event('loses-first')] : []),
-        ];
-      case 'merged':
-        return apart
-          ? [
-              event(
-                fault.to === asked.length - 1 && asked.slice(fault.at, fault.to + 1).some((a) => !a.close)
-                  ? 'keeps-rime'
-                  : 'keeps-cluster',
-              ),
-            ]
-          : [];
-      case 'added-uh':
-        return apart ? [event('adds-uh')] : [];
-      default:
-        return [];
-    }
-  });
+function happenings(heard: Heard): Event[] {
+  const out = heard.analysis.faults.flatMap((fault) => namesOf(fault, heard));
   // What is about no one sound counts once an answer: three little “uh” in a word are one.
   return out.filter((e, i) => e.sound !== null || out.findIndex((o) => nameOf(o) === nameOf(e)) === i);
 }

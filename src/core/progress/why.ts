@@ -28,7 +28,7 @@ export function luckSentence({ luck }: Pick<RungEvidence, 'luck'>): string | nul
   return `${capital(words)} on a ${luck.yesNo ? 'yes/no' : 'choosing'} game happens by luck ${oneIn(luck.chance)}.`;
 }
 
-const times = (n: number): string => (n === 1 ? 'once' : n === 2 ? 'twice' : `${inWords(n)} times`);
+const times = (n: number): string => ['', 'once', 'twice'][n] || `${inWords(n)} times`;
 
 /** The sentence that says why a rung has its state, with the numbers it used. */
 export function whySentence(r: RungEvidence): string {

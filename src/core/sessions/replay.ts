@@ -68,6 +68,172 @@ export function wordOfTurn(
   return swaps.get(plain) ?? plain;
 }
 
+/** What has been read from a log so far; filled entry by entry. */
+interface Reading {
+  readonly log: readonly Entry[];
+  /** The answers that stand, by turn. */
+  readonly standing: ReadonlyMap<number, AnswerEntry>;
+  readonly children: string[];
+  readonly away: Set<string>;
+  /** The item that stands for one of the plan. */
+  readonly swaps: Map<string, string>;
+  readonly swapped: string[];
+  /** Words ticked, by turn. */
+  readonly ticks: Map<number, Set<string>>;
+  /** Rounds whose model has been seen. */
+  readonly modelled: Set<number>;
+  /** Turns added, by round. */
+  readonly more: Map<number, number>;
+  /** Turns a child counts as having had, because they came later. */
+  readonly ahead: Map<string, number>;
+  /** Children who have had enough, by round. */
+  readonly rested: Map<number, Set<string>>;
+  /** What an adult chose for one turn. */
+  override: { readonly turn: number; readonly childId: string | null; readonly word?: string } | null;
+  passed: { readonly turn: number; readonly children: Set<string> };
+  round: number;
+  finished: boolean;
+}
+
+/** Who joins in, or comes back, goes on where those are who had the fewest turns. */
+function joinIn(r: Reading, childId: string, entryId: string): void {
+  const turnsOf = (of: string): number => {
+    const had = [...r.standing.values()].filter(
+      (a) => a.id < entryId && a.childId === of && a.outcome !== 'does-not-count',
+    );
+    return had.length + (r.ahead.get(of) ?? 0);
+  };
+  const others = r.children.filter((c) => c !== childId && !r.away.has(c)).map(turnsOf);
+  if (!others.length) return;
+  const behind = Math.max(0, Math.min(...others) - turnsOf(childId));
+  r.ahead.set(childId, (r.ahead.get(childId) ?? 0) + behind);
+}
+
+type Readers = { readonly [K in Entry['kind']]?: (r: Reading, entry: Extract<Entry, { kind: K }>) => void };
+
+/** What each kind of entry changes. Answers, and what was said before them, are read elsewhere. */
+const READERS: Readers = {
+  undo: (r, { answerId }) => {
+    const answer = r.log.find((e): e is AnswerEntry => e.kind === 'answer' && e.id === answerId);
+    if (!answer || answer.differs || answer.second) return;
+    r.override = { turn: answer.turn, childId: answer.childId, word: answer.word };
+    // An answer of a round already left is taken back in its round.
+    r.round = roundOf(answer.turn);
+  },
+  modelled: (r, { round = 0 }) => {
+    r.modelled.add(round);
+  },
+  round: (r, { round }) => {
+    r.round = round;
+  },
+  tick: (r, { turn, word, on }) => {
+    const words = r.ticks.get(turn) ?? new Set();
+    if (on) words.add(word);
+    else words.delete(word);
+    r.ticks.set(turn, words);
+  },
+  swap: (r, { turn, from, to }) => {
+    const plain = [...r.swaps].find(([, swappedIn]) => swappedIn === from)?.[0] ?? from;
+    r.swaps.set(plain, to);
+    r.swapped.push(to);
+    if (r.override?.turn === turn) r.override = { turn, childId: r.override.childId };
+  },
+  pass: (r, { turn, childId }) => {
+    if (r.passed.turn !== turn) r.passed = { turn, children: new Set() };
+    r.passed.children.add(childId);
+    if (r.override?.turn === turn) r.override = null;
+  },
+  choose: (r, { turn, childId }) => {
+    const word = r.override?.turn === turn ? r.override.word : undefined;
+    r.override = { turn, childId, ...(word ? { word } : {}) };
+  },
+  away: (r, { childId, away, id }) => {
+    if (away) {
+      r.away.add(childId);
+      if (r.override?.childId === childId) r.override = null;
+    } else if (r.away.delete(childId)) joinIn(r, childId, id);
+  },
+  arrive: (r, { childId, id }) => {
+    // A page loaded after they came has them in its plan already.
+    if (!r.children.includes(childId)) r.children.push(childId);
+    joinIn(r, childId, id);
+  },
+  ease: (r, { turn, childId, word }) => {
+    r.override = { turn, childId, word };
+    r.swapped.push(word);
+  },
+  rest: (r, { round, childId }) => {
+    r.rested.set(round, (r.rested.get(round) ?? new Set()).add(childId));
+    if (r.override?.childId === childId) r.override = null;
+  },
+  more: (r, { turns, round = 0 }) => {
+    r.more.set(round, (r.more.get(round) ?? 0) + turns);
+  },
+  finish: (r) => {
+    r.finished = true;
+  },
+};
+
+/** The one whose turn it is, of the round being played; each way of playing has its own rule. */
+interface Turn {
+  readonly childId: string | null;
+  readonly calling: boolean;
+  readonly partnerId: string | null;
+  readonly rescue: string | null;
+  readonly word: string;
+  readonly planned: number;
+  readonly over: boolean;
+}
+
+/** A round as it stands, from which whose turn it is follows. */
+interface RoundNow {
+  readonly plan: RoundPlan;
+  readonly present: readonly string[];
+  /** Answers before this turn, and those of this round. */
+  readonly before: readonly AnswerEntry[];
+  readonly inRound: readonly AnswerEntry[];
+  readonly chosen: Reading['override'];
+  readonly waiting: ReadonlySet<string>;
+  readonly resting: ReadonlySet<string>;
+  readonly done: number;
+  readonly planned: number;
+}
+
+/** In a check-in everyone gets the same items, and nothing is offered in between. */
+function turnOfCheck({ plan, present, inRound, chosen, done }: RoundNow): Turn {
+  const { childId, word, left, over } = checkTurn(plan, present, inRound, chosen?.childId ?? null);
+  const none = { calling: false, partnerId: null, rescue: null };
+  return { childId, word: chosen?.word ?? word, over, planned: done + left, ...none };
+}
+
+function turnOf(r: Reading, now: RoundNow): Turn {
+  const { plan, present, before, inRound, chosen, waiting, resting, done, planned } = now;
+  const way = plan.way ?? 'individual';
+  const volunteers = way === 'volunteers';
+  const inTurn = volunteers || way === 'together' ? null : nextChild(present, before, waiting, r.ahead);
+  const childId = chosen ? chosen.childId : inTurn;
+  const others = present.filter((id) => id !== childId);
+  const asks = (child: string): string | null =>
+    nextChild(others, [...before, { childId: child, outcome: 'on-own' }], waiting, r.ahead);
+  return {
+    childId,
+    calling: volunteers && !chosen,
+    partnerId: way === 'pairs' && childId ? asks(childId) : null,
+    rescue: tooHard(inRound, resting),
+    word: chosen?.word ?? wordOfTurn(plan, done, r.swaps),
+    planned,
+    over: done >= planned,
+  };
+}
+
+function phaseOf(r: Reading, round: number, over: boolean): SessionState['phase'] {
+  if (r.finished) return 'finished';
+  if (!r.modelled.has(round)) return 'model';
+  return over ? 'round-done' : 'turn';
+}
+
+const NOBODY: ReadonlySet<string> = new Set();
+
 /**
  * The state of a session from its plan and its log. Pure: the same log gives the same state on every device.
  *
@@ -75,179 +241,61 @@ export function wordOfTurn(
  */
 export function replay(plan: SessionPlan, log: readonly Entry[]): SessionState {
   const undone = new Set(log.flatMap((e) => (e.kind === 'undo' ? [e.answerId] : [])));
-  const {
-    byTurn: standing,
-    differing,
-    clashes,
-  } = standingAnswers(
-    log.filter((e) => e.kind === 'answer'),
-    undone,
-  );
-  const away = new Set<string>();
-  const swaps = new Map<string, string>();
-  const swapped: string[] = [];
-  const ticks = new Map<number, Set<string>>();
-  const modelled = new Set([...standing.keys()].map(roundOf));
-  const more = new Map<number, number>();
-  let override = null as { turn: number; childId: string | null; word?: string } | null;
-  let passed: { turn: number; children: Set<string> } = { turn: -1, children: new Set() };
-  let at = 0;
-  let finished = false;
-  const children = [...plan.children];
-  const ahead = new Map<string, number>();
-  const rested = new Map<number, Set<string>>();
-  /** Who joins in, or comes back, goes on where those are who had the fewest turns. */
-  const joinsIn = (childId: string, id: string): void => {
-    const turnsOf = (of: string): number =>
-      [...standing.values()].filter((a) => a.id < id && a.childId === of && a.outcome !== 'does-not-count').length +
-      (ahead.get(of) ?? 0);
-    const others = children.filter((c) => c !== childId && !away.has(c)).map(turnsOf);
-    if (others.length)
-      ahead.set(childId, (ahead.get(childId) ?? 0) + Math.max(0, Math.min(...others) - turnsOf(childId)));
+  const given = log.filter((e) => e.kind === 'answer');
+  const { byTurn: standing, differing, clashes } = standingAnswers(given, undone);
+  const r: Reading = {
+    log,
+    standing,
+    children: [...plan.children],
+    away: new Set(),
+    swaps: new Map(),
+    swapped: [],
+    ticks: new Map(),
+    modelled: new Set([...standing.keys()].map(roundOf)),
+    more: new Map(),
+    ahead: new Map(),
+    rested: new Map(),
+    override: null,
+    passed: { turn: -1, children: new Set() },
+    round: 0,
+    finished: false,
   };
+  for (const entry of log) (READERS[entry.kind] as ((r: Reading, e: Entry) => void) | undefined)?.(r, entry);
 
-  for (const entry of log) {
-    switch (entry.kind) {
-      case 'answer':
-        break;
-      case 'undo': {
-        const answer = log.find((e): e is AnswerEntry => e.kind === 'answer' && e.id === entry.answerId);
-        if (!answer || answer.differs || answer.second) break;
-        override = { turn: answer.turn, childId: answer.childId, word: answer.word };
-        // An answer of a round already left is taken back in its round.
-        at = roundOf(answer.turn);
-        break;
-      }
-      case 'modelled':
-        modelled.add(entry.round ?? 0);
-        break;
-      case 'round':
-        at = entry.round;
-        break;
-      case 'tick': {
-        const words = ticks.get(entry.turn) ?? new Set();
-        if (entry.on) words.add(entry.word);
-        else words.delete(entry.word);
-        ticks.set(entry.turn, words);
-        break;
-      }
-      case 'swap': {
-        const plain = [...swaps].find(([, to]) => to === entry.from)?.[0] ?? entry.from;
-        swaps.set(plain, entry.to);
-        swapped.push(entry.to);
-        if (override?.turn === entry.turn) delete override.word;
-        break;
-      }
-      case 'pass':
-        if (passed.turn !== entry.turn) passed = { turn: entry.turn, children: new Set() };
-        passed.children.add(entry.childId);
-        if (override?.turn === entry.turn) override = null;
-        break;
-      case 'choose':
-        override = {
-          turn: entry.turn,
-          childId: entry.childId,
-          ...(override?.turn === entry.turn && override.word ? { word: override.word } : {}),
-        };
-        break;
-      case 'away':
-        if (entry.away) away.add(entry.childId);
-        else if (away.delete(entry.childId)) joinsIn(entry.childId, entry.id);
-        if (entry.away && override?.childId === entry.childId) override = null;
-        break;
-      case 'arrive':
-        // A page loaded after they came has them in its plan already.
-        if (!children.includes(entry.childId)) children.push(entry.childId);
-        joinsIn(entry.childId, entry.id);
-        break;
-      case 'said':
-        break;
-      case 'ease':
-        override = { turn: entry.turn, childId: entry.childId, word: entry.word };
-        swapped.push(entry.word);
-        break;
-      case 'rest':
-        rested.set(entry.round, (rested.get(entry.round) ?? new Set()).add(entry.childId));
-        if (override?.childId === entry.childId) override = null;
-        break;
-      case 'more':
-        more.set(entry.round ?? 0, (more.get(entry.round ?? 0) ?? 0) + entry.turns);
-        break;
-      case 'finish':
-        finished = true;
-        break;
-    }
-  }
-
-  const round = Math.min(at, plan.rounds.length - 1);
+  const round = Math.min(r.round, plan.rounds.length - 1);
   const here = sure(plan.rounds[round]);
   const answers = [...standing.values()].sort((a, b) => a.turn - b.turn);
   let done = 0;
   while (standing.has(round * ROUND_STRIDE + done)) done += 1;
   const turn = round * ROUND_STRIDE + done;
-  const planned = here.turns + (more.get(round) ?? 0);
-  const chosen = override?.turn === turn ? override : null;
-  const waiting = passed.turn === turn ? passed.children : new Set<string>();
-  const resting = rested.get(round) ?? new Set<string>();
-  const present = children.filter((id) => !away.has(id) && !resting.has(id));
-  const before = answers.filter((a) => a.turn < turn);
-  const way = here.way ?? 'individual';
-  const check =
-    way === 'check'
-      ? checkTurn(
-          here,
-          present,
-          answers.filter((a) => roundOf(a.turn) === round),
-          chosen?.childId ?? null,
-        )
-      : null;
-  const next =
-    way === 'together' || way === 'volunteers'
-      ? null
-      : check
-        ? check.childId
-        : nextChild(present, before, waiting, ahead);
-  const childId = check ? check.childId : chosen ? chosen.childId : next;
+  const resting = r.rested.get(round) ?? NOBODY;
+  const now: RoundNow = {
+    plan: here,
+    present: r.children.filter((id) => !r.away.has(id) && !resting.has(id)),
+    before: answers.filter((a) => a.turn < turn),
+    inRound: answers.filter((a) => roundOf(a.turn) === round),
+    chosen: r.override?.turn === turn ? r.override : null,
+    waiting: r.passed.turn === turn ? r.passed.children : NOBODY,
+    resting,
+    done,
+    planned: here.turns + (r.more.get(round) ?? 0),
+  };
+  const { over, ...theirs } = here.way === 'check' ? turnOfCheck(now) : turnOf(r, now);
   return {
-    phase: finished
-      ? 'finished'
-      : !modelled.has(round)
-        ? 'model'
-        : (check ? check.over : done >= planned)
-          ? 'round-done'
-          : 'turn',
+    ...theirs,
+    phase: phaseOf(r, round, over),
     round,
     turn,
     done,
-    planned: check ? done + check.left : planned,
-    children,
-    childId,
-    calling: way === 'volunteers' && !chosen,
-    partnerId:
-      way === 'pairs' && childId
-        ? nextChild(
-            present.filter((id) => id !== childId),
-            [...before, { childId, outcome: 'on-own' }],
-            waiting,
-            ahead,
-          )
-        : null,
-    rescue:
-      way === 'check'
-        ? null
-        : tooHard(
-            answers.filter((a) => roundOf(a.turn) === round),
-            resting,
-          ),
+    children: r.children,
     resting,
     differing,
-    word: chosen?.word ?? (check ? check.word : wordOfTurn(here, done, swaps)),
     answers,
     last: answers.findLast((a) => roundOf(a.turn) === round) ?? answers.at(-1) ?? null,
-    away,
+    away: r.away,
     clashes,
-    swapped,
-    ticked: ticks.get(turn) ?? new Set(),
+    swapped: r.swapped,
+    ticked: r.ticks.get(turn) ?? NOBODY,
   };
 }
 

@@ -73,12 +73,10 @@ export const ROUND_LIMIT = 8;
 export const GAP_CHOICES = [0.5, 1, 1.5, 2] as const;
 
 /** Turns a round has: whole rounds of the children, or one for each item. */
-export const turnsOf = (round: Pick<PlannedRound, 'items' | 'way'>, children: number): number =>
-  round.way === 'together'
-    ? round.items.length
-    : round.way === 'check'
-      ? round.items.length * Math.max(1, children)
-      : turnsFor(round.items.length, children);
+export function turnsOf({ items, way }: Pick<PlannedRound, 'items' | 'way'>, children: number): number {
+  if (way === 'together') return items.length;
+  return way === 'check' ? items.length * Math.max(1, children) : turnsFor(items.length, children);
+}
 
 /**
  * Seconds a round takes.
@@ -110,6 +108,30 @@ export interface Fit {
 /** Minutes as a person would say them: at least one where there is anything. Example: `wholeMinutes(95) // 2`. */
 export const wholeMinutes = (seconds: number): number => (seconds > 0 ? Math.max(1, Math.round(seconds / 60)) : 0);
 
+/** Items dropped from the hard end, by as many as take one turn off each child; null where none can be spared. */
+function fewerItems({ id, items, way }: PlannedRound, children: number, pace: number): Advice | null {
+  if (way === 'check') return null;
+  const free = items.filter((item) => !item.locked).map((item) => item.key);
+  if (way === 'together') {
+    const excess = Math.min(2, items.length - 2);
+    if (excess <= 0 || excess > free.length) return null;
+    return { kind: 'drop-items', round: id, keys: free.slice(-excess), saves: excess * pace };
+  }
+  const eachHas = Math.floor(items.length / Math.max(1, children));
+  const excess = items.length - children * (eachHas - 1);
+  if (children === 0 || eachHas < 2 || excess > free.length) return null;
+  return { kind: 'drop-items', round: id, keys: free.slice(-excess), saves: children * pace };
+}
+
+/** Everyone asked at once instead of one after the other; null where that would save nothing. */
+function askedTogether(round: PlannedRound, children: number, pace: number): Advice | null {
+  if (round.way === 'together' || round.way === 'check') return null;
+  const turns = turnsOf(round, children);
+  const items = Math.min(turns, round.items.length);
+  const left = turns > items ? items : TOGETHER_ITEMS;
+  return turns > left ? { kind: 'together', round: round.id, saves: (turns - left) * pace } : null;
+}
+
 /** Half a minute over is nobody's trouble. */
 const GRACE = 30;
 
@@ -120,38 +142,13 @@ export function fitOf(plan: Pick<Plan, 'minutes' | 'rounds'>, children: number, 
   const over = seconds - plan.minutes * 60 > GRACE ? seconds - plan.minutes * 60 : 0;
   if (!over) return { seconds, minutes: wholeMinutes(seconds), over, advice: [] };
   const advice: Advice[] = plan.rounds.flatMap((round, i): Advice[] => {
-    const pace = paceOf(round.task);
-    const out: Advice[] = [];
-    const turns = turnsOf(round, children);
-    // Items are dropped from the hard end, by as many as take one turn off each child.
-    const free = round.items.filter((item) => !item.locked).map((item) => item.key);
-    const excess =
-      round.way === 'together'
-        ? Math.min(2, round.items.length - 2)
-        : round.items.length - children * (Math.floor(round.items.length / Math.max(1, children)) - 1);
-    if (
-      round.way !== 'check' &&
-      excess > 0 &&
-      excess <= free.length &&
-      (round.way === 'together' ? turns > 2 : children > 0 && round.items.length >= children * 2)
-    ) {
-      out.push({
-        kind: 'drop-items',
-        round: round.id,
-        keys: free.slice(-excess),
-        saves: (round.way === 'together' ? excess : children) * pace,
-      });
-    }
-    const few = Math.min(turns, round.items.length);
-    if (round.way !== 'together' && round.way !== 'check' && turns > few)
-      out.push({ kind: 'together', round: round.id, saves: (turns - few) * pace });
-    else if (round.way !== 'together' && round.way !== 'check' && turns > 3) {
-      // With everyone together three items are enough for a round.
-      out.push({ kind: 'together', round: round.id, saves: (turns - 3) * pace });
-    }
-    if (plan.rounds.length > 1 && round.role !== 'focus')
-      out.push({ kind: 'drop-round', round: round.id, saves: sure(each[i]) });
-    return out;
+    const shorter = [
+      fewerItems(round, children, paceOf(round.task)),
+      askedTogether(round, children, paceOf(round.task)),
+    ];
+    const goes = plan.rounds.length > 1 && round.role !== 'focus';
+    const without: Advice[] = goes ? [{ kind: 'drop-round', round: round.id, saves: sure(each[i]) }] : [];
+    return [...shorter.filter((a) => a !== null), ...without];
   });
   return {
     seconds,

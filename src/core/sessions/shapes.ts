@@ -132,7 +132,9 @@ const WISHES: Readonly<Record<Shape, (request: PlanRequest, material: Material) 
       steps.findIndex((s) => s.id === step),
     );
     const harder = steps[at + 1];
-    const size = together ? 3 : inOrder ? Math.min(Math.max(setSizeFor(children), 3), 9) : setSizeFor(children);
+    const each = setSizeFor(children);
+    const inARow = inOrder ? Math.min(Math.max(each, 3), 9) : each;
+    const size = together ? 3 : inARow;
     return [
       { role: 'warm-up', task: 'echo-words', step: '1', size: TOGETHER_ITEMS, sound },
       { role: 'focus', task, step, size, sound },

@@ -18,35 +18,42 @@ const CHAINED: ReadonlySet<string> = new Set(['chain', 'recall', 'recall-back'])
 
 const judgedOnce = new Set<string>();
 
+/** What is wrong with an item: by the second judge, by ear, or by the judge of answers. */
+function faultOf(item: Item, task: Task, step: Step, accent: AccentId): string | null {
+  const rude = material(accent).guard;
+  const wrong = sure(JUDGES[task.id])(item, step, accent);
+  if (wrong) return `“${item.key}”: ${wrong}`;
+  const said = [
+    item.words.map((w) => w.marks.map((m) => m.ipa)),
+    item.judged.by === 'sounds' ? [item.judged.sounds] : [],
+    item.judged.by === 'choice' ? [] : item.likely.filter((l) => l.show !== null).map((l) => soundsSaid(l.said)),
+  ].flat();
+  if (said.some((ipa) => rude(ipa))) return `“${item.key}” sounds rude`;
+  const unlike = judgedUnlike(item, accent);
+  if (unlike) return `“${item.key}”: the judge does not agree with “${unlike.note}” (${unlike.said})`;
+  if (item.judged.by === 'choice') {
+    const { right } = item.judged;
+    const wrongWay = item.likely.some((l, i) => (l.outcome === 'on-own') !== (i === right));
+    if (wrongWay) return `“${item.key}”: a choice is marked the wrong way`;
+  }
+  return /\{\w+\}/.test(item.say) ? `“${item.key}” leaves a slot open: ${item.say}` : null;
+}
+
+/** A likely answer that the judge marks otherwise than its chip. Once for each item: sets share many. */
+function judgedUnlike(item: Item, accent: AccentId): Item['likely'][number] | undefined {
+  const once = `${accent} ${item.task} ${item.step} ${item.key}`;
+  if (!canJudge(item.judged) || judgedOnce.has(once)) return undefined;
+  judgedOnce.add(once);
+  return item.likely.find(
+    (l) => l.said && judge({ judged: item.judged, marks: item.marks }, chunksOf(l.said)).outcome !== l.outcome,
+  );
+}
+
 /** What is wrong with a set, or null. */
 function fault(items: readonly Item[], task: Task, step: Step, accent: AccentId): string | null {
-  const rude = material(accent).guard;
   for (const item of items) {
-    const wrong = sure(JUDGES[task.id])(item, step, accent);
-    if (wrong) return `“${item.key}”: ${wrong}`;
-    const said = [
-      item.words.map((w) => w.marks.map((m) => m.ipa)),
-      item.judged.by === 'sounds' ? [item.judged.sounds] : [],
-      item.judged.by === 'choice' ? [] : item.likely.filter((l) => l.show !== null).map((l) => soundsSaid(l.said)),
-    ].flat();
-    if (said.some((ipa) => rude(ipa))) return `“${item.key}” sounds rude`;
-    // The judge makes the same of every likely answer as its chip says.
-    // Once for each item: sets share many.
-    const once = `${accent} ${item.task} ${item.step} ${item.key}`;
-    const unlike =
-      canJudge(item.judged) && !judgedOnce.has(once)
-        ? item.likely.find(
-            (l) => l.said && judge({ judged: item.judged, marks: item.marks }, chunksOf(l.said)).outcome !== l.outcome,
-          )
-        : undefined;
-    judgedOnce.add(once);
-    if (unlike) return `“${item.key}”: the judge does not agree with “${unlike.note}” (${unlike.said})`;
-    if (
-      item.judged.by === 'choice' &&
-      item.likely.some((l, i) => (l.outcome === 'on-own') !== (item.judged.by === 'choice' && i === item.judged.right))
-    )
-      return `“${item.key}”: a choice is marked the wrong way`;
-    if (/\{\w+\}/.test(item.say)) return `“${item.key}” leaves a slot open: ${item.say}`;
+    const wrong = faultOf(item, task, step, accent);
+    if (wrong) return wrong;
   }
   if (items.some((item, i) => i > 0 && !task.inOrder && item.difficulty < sure(items[i - 1]).difficulty))
     return 'not from easy to hard';

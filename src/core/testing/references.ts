@@ -26,7 +26,8 @@ function weak(phones: readonly string[]): string[][] {
   let readings: string[][] = [[]];
   for (const [i, phone] of phones.entries()) {
     const marry = phone.startsWith('EH') && phones[i + 1] === 'R' && /\d/.test(phones[i + 2] ?? '');
-    const choices = phone === 'AH0' ? ['ə', 'ɪ', 'ʌ'] : marry ? ['ɛ', 'æ'] : [ipaOfPhone(phone)];
+    const plain = marry ? ['ɛ', 'æ'] : [ipaOfPhone(phone)];
+    const choices = phone === 'AH0' ? ['ə', 'ɪ', 'ʌ'] : plain;
     readings = readings.flatMap((r) => choices.map((c) => [...r, c]));
   }
   return readings;
@@ -133,13 +134,14 @@ type Fold = (sounds: string) => string;
 const alternatives = (reading: string, rules: readonly (readonly [RegExp, string])[]): string[] =>
   rules.reduce((readings, [from, to]) => [...new Set(readings.flatMap((r) => [r, r.replace(from, to)]))], [reading]);
 
-const voice = (
-  id: string,
-  accent: AccentId,
-  theirs: Fold,
-  ours: Fold = theirs,
-  unsure: readonly (readonly [RegExp, string])[] = [],
-): Reference => ({
+/** How the sounds of a voice and of ours are written alike, and what the voice leaves open. */
+interface Folding {
+  readonly theirs: Fold;
+  readonly ours?: Fold;
+  readonly unsure?: readonly (readonly [RegExp, string])[];
+}
+
+const voice = (id: string, accent: AccentId, { theirs, ours = theirs, unsure = [] }: Folding): Reference => ({
   id: `eSpeak NG ${id}`,
   accent,
   read: async (word) =>
@@ -210,14 +212,14 @@ const merged = (reference: Reference): Reference => ({
   fold: (sounds) => merge(reference.fold(sounds)),
 });
 
-const EN_US = voice('en-us', 'general-american', foldEspeakAmerican);
+const EN_US = voice('en-us', 'general-american', { theirs: foldEspeakAmerican });
 
 export const REFERENCES: readonly Reference[] = [
   CMU,
   EN_US,
   merged(CMU),
   merged(EN_US),
-  voice('en-gb-x-rp', 'southern-british', foldSouthern),
-  voice('en-gb-x-gbclan', 'northern-english', foldNorthern),
-  voice('en-gb-scotland', 'scottish', foldScottishVoice, (s) => s, SCOTTISH_UNSURE),
+  voice('en-gb-x-rp', 'southern-british', { theirs: foldSouthern }),
+  voice('en-gb-x-gbclan', 'northern-english', { theirs: foldNorthern }),
+  voice('en-gb-scotland', 'scottish', { theirs: foldScottishVoice, ours: (s) => s, unsure: SCOTTISH_UNSURE }),
 ];

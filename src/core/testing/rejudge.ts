@@ -166,31 +166,28 @@ const sayAt =
     const h = sure(heads(item, accent)[0]);
     return all([same(sounds(item), [sure(h.ipa[at(h)])]), 'the sound at that place']);
   };
+/** True where a change at this index is at the place a step asks for. */
+function atPlace({ place }: Step, at: number, last: number): boolean {
+  const places: Readonly<Record<string, boolean>> = {
+    first: at === 0,
+    last: at === last,
+    middle: at > 0 && at < last,
+    ends: at === 0 || at === last,
+  };
+  return places[place ?? ''] ?? true;
+}
+
 const changed: Judge = (item, step, accent) => {
-  const [from, to] = heads(item, accent);
-  const n = apartBy(sure(from).ipa, sure(to).ipa);
-  const at = sure(from).ipa.findIndex((s, i) => s !== sure(to).ipa[i]);
-  const grown =
-    sure(from).ipa.length !== sure(to).ipa.length &&
-    longerBy(
-      sure(from).ipa.length < sure(to).ipa.length ? sure(from).ipa : sure(to).ipa,
-      sure(from).ipa.length < sure(to).ipa.length ? sure(to).ipa : sure(from).ipa,
-    ).length > 0;
-  const last = sure(from).ipa.length - 1;
-  const place =
-    step.place === 'first'
-      ? at === 0
-      : step.place === 'last'
-        ? at === last
-        : step.place === 'middle'
-          ? at > 0 && at < last
-          : step.place === 'ends'
-            ? at === 0 || at === last
-            : true;
+  const [from, to] = heads(item, accent).map((h) => h.ipa);
+  const [a, b] = [sure(from), sure(to)];
+  const [shorter, longer] = a.length < b.length ? [a, b] : [b, a];
+  const grown = a.length !== b.length && longerBy(shorter, longer).length > 0;
+  const one = apartBy(a, b) === 1;
+  const at = a.findIndex((s, i) => s !== b[i]);
   return all(
-    [n === 1 || (step.grow === true && grown), 'just one sound changed'],
-    [n !== 1 || place, 'at the place of the step'],
-    [same(item.judged.by === 'sounds' ? sounds(item) : sure(to).ipa, sure(to).ipa), 'the answer is the new word'],
+    [one || (step.grow === true && grown), 'just one sound changed'],
+    [!one || atPlace(step, at, a.length - 1), 'at the place of the step'],
+    [same(item.judged.by === 'sounds' ? sounds(item) : b, b), 'the answer is the new word'],
   );
 };
 const backwards: Judge = (item, _step, accent) => {
@@ -211,11 +208,21 @@ const list: Judge = (item) => {
     [new Set(entries).size === entries.length, 'nothing twice'],
   );
 };
+/** The number of beats an item says its word has; undefined where it names none. */
+function beatsAsked({ judged }: Item): number | undefined {
+  if (judged.by === 'number') return judged.right;
+  return judged.by === 'parts' ? judged.count : undefined;
+}
 const beats: Judge = (item, step, accent) => {
   const h = sure(heads(item, accent)[0]);
-  const n = item.judged.by === 'number' ? item.judged.right : item.judged.by === 'parts' ? item.judged.count : h.beats;
+  const n = beatsAsked(item) ?? h.beats;
   return all([n === h.beats, 'the number of beats'], [inStep(h.beats, step), 'the beats of the step']);
 };
+
+function placeName(at: number, length: number): string {
+  if (at === 0) return 'start';
+  return at === length - 1 ? 'end' : 'middle';
+}
 
 /** A judge for each task; a task without one fails the tests. */
 export const JUDGES: Readonly<Record<string, Judge>> = {
@@ -326,7 +333,7 @@ export const JUDGES: Readonly<Record<string, Judge>> = {
     const at = ipa.flatMap((s, i) => (s === named(item)[0] ? [i] : []));
     return all(
       [at.length === 1, 'it is there once'],
-      [chosen(item) === (at[0] === 0 ? 'start' : at[0] === ipa.length - 1 ? 'end' : 'middle'), 'its place'],
+      [chosen(item) === placeName(sure(at[0]), ipa.length), 'its place'],
     );
   },
   catch: (item, step, accent) => {
@@ -380,8 +387,7 @@ export const JUDGES: Readonly<Record<string, Judge>> = {
     const h = sure(heads(item, accent)[0]);
     const at = placeNamed(item);
     const left = h.ipa.filter((_, i) => i !== at);
-    const place =
-      step.place === 'first' ? at === 0 : step.place === 'last' ? at === h.ipa.length - 1 : clustered(h, at);
+    const place = step.place === 'cluster' ? clustered(h, at) : atPlace(step, at, h.ipa.length - 1);
     return all(
       [same(sounds(item), left), 'what is left'],
       [place, 'the place of the step'],
@@ -390,7 +396,8 @@ export const JUDGES: Readonly<Record<string, Judge>> = {
     );
   },
   add: (item, step, accent) => {
-    const from = sure(heads(item, accent)[0]).ipa;
+    // The plural of a thing is no entry of its own.
+    const from = sure(hear(sure(item.words[0]).word, accent)).ipa;
     const to = sure(item.words[1]).marks.map((m) => m.ipa);
     const at = longerBy(from, to);
     return all(

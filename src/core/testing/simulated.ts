@@ -42,13 +42,14 @@ export function answersOf(child: Simulated, answers: number, seed: number): Run[
     const guess = guessOf(task, step);
     const right = random() < guess + (1 - guess) * rate;
     const helped = random() < (child.helpable ?? 0);
+    const missed = helped ? 'h' : '0';
     out.push({
       task,
       step,
       standing: 'fresh' satisfies Standing,
       at: day * DAY + i * 1000,
       day,
-      marks: right ? '1' : helped ? 'h' : '0',
+      marks: right ? '1' : missed,
       helps: {} satisfies Partial<Record<Help, number>>,
     });
   }
@@ -58,5 +59,7 @@ export function answersOf(child: Simulated, answers: number, seed: number): Run[
 /** States of the first game's rung after every answer, as someone who looks each time would see them. */
 export function statesOf(child: Simulated, runs: readonly Run[], rule: RuleId, rung: number): State[] {
   const ladder = ladderOf(child.ladder);
-  return runs.map((run, i) => sure(ladderEvidence(ladder, runs.slice(0, i + 1), run.at, rule, false)[rung]).state);
+  return runs.map(
+    (run, i) => sure(ladderEvidence(ladder, runs.slice(0, i + 1), { now: run.at, rule, detail: false })[rung]).state,
+  );
 }

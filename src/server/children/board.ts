@@ -30,15 +30,9 @@ export async function boardRows(group: Group, now = Date.now()): Promise<BoardLi
       const at = frontier(rungs);
       const height = highest(rungs) + 1;
       // A rung nobody has tried yet says less than the one below it that holds.
-      const shown = sure(
-        rungs[
-          at < 0
-            ? rungs.length - 1
-            : sure(rungs[at]).state === 'not-enough' && highest(rungs) >= 0
-              ? highest(rungs)
-              : at
-        ],
-      );
+      const tooLittle = at >= 0 && sure(rungs[at]).state === 'not-enough' && highest(rungs) >= 0;
+      const tried = tooLittle ? highest(rungs) : at;
+      const shown = sure(rungs[at < 0 ? rungs.length - 1 : tried]);
       return {
         ladder: ladder.id,
         rung: shown.rung.name,

@@ -78,11 +78,16 @@ export async function childFile(childId: string, now = Date.now()): Promise<Chil
       shown: a.shown === 1,
       markedBy: a.marked_by,
       at: iso(a.at),
-      stands: a.second === 1 ? 'second' : stands.has(a.id) ? 'stands' : 'replaced',
+      stands: standsAs(a, stands),
     })),
     asked: asked.map((a) => ({ session: a.session_id, answer: a.id, at: iso(a.at) })),
     steps: steps.map((s) => ({ session: s.session_id, kind: s.kind, at: iso(s.at) })),
   });
+}
+
+function standsAs({ id, second }: AnswerRow, standing: ReadonlySet<string>): ChildFile['answers'][number]['stands'] {
+  if (second === 1) return 'second';
+  return standing.has(id) ? 'stands' : 'replaced';
 }
 
 const FORMS = { json: (file: ChildFile) => `${JSON.stringify(file, null, 2)}\n`, csv: childCsv } as const;
@@ -92,8 +97,10 @@ export const isChildForm = (as: string): as is ChildForm => Object.hasOwn(FORMS,
 /** The file with its name. */
 export async function childDownload(childId: string, as: ChildForm): Promise<{ text: string; name: string }> {
   const file = await childFile(childId);
+  // Signs that some file systems do not take.
+  const who = file.child.name.replace(/[\\/:*?"<>|]+/g, ' ');
   return {
     text: FORMS[as](file),
-    name: `bouncy-echo-${file.child.name.replace(/[\\/:*?"<>|]+/g, ' ')}-${format(new Date(file.exportedAt), 'yyyy-MM-dd')}.${as}`,
+    name: `bouncy-echo-${who}-${format(new Date(file.exportedAt), 'yyyy-MM-dd')}.${as}`,
   };
 }

@@ -16,7 +16,7 @@ import type { AccentId } from '../../core/phonology/accents';
 import { chart, vowelPad } from '../../core/phonology/pad';
 import { labelOf } from '../../core/phonology/sounds';
 import { historyOf, type Week } from '../../core/progress/history';
-import { evidenceOf, type LadderEvidence } from '../../core/progress/evidence';
+import { evidenceOf, type LadderEvidence, type Run } from '../../core/progress/evidence';
 import { rungOf } from '../../core/progress/ladders';
 import { frontier, highest, nextSteps, type NextStep } from '../../core/progress/next-step';
 import { reviewOf, type Review } from '../../core/progress/review';
@@ -128,27 +128,24 @@ export async function standingRows(childId: string, limit: number, only = ''): P
   );
 }
 
+/** What happened, in a few words: what was said, else the slip, the help, or what came before it. */
+function gistOf(row: Row): string {
+  const helps = JSON.parse(row.helps) as Help[];
+  if (row.said && row.outcome !== 'on-own') return `said ${saidLabel(row.said, row.accent as AccentId)}`;
+  if (row.slip) return SLIP_WORDS[row.slip as Slip];
+  if (row.outcome === 'with-help' && helps.length) return HELP_WORDS[sure(helps.at(-1))];
+  return row.standing === 'fresh' ? '' : STANDING_WORDS[row.standing as Standing];
+}
+
 function recentOf(row: Row): RecentAnswer {
   const accent = row.accent as AccentId;
-  const slip = row.slip as Slip | null;
-  const helps = JSON.parse(row.helps) as Help[];
-  const gist =
-    row.said && row.outcome !== 'on-own'
-      ? `said ${saidLabel(row.said, accent)}`
-      : slip
-        ? SLIP_WORDS[slip]
-        : row.outcome === 'with-help' && helps.length
-          ? HELP_WORDS[sure(helps.at(-1))]
-          : row.standing === 'fresh'
-            ? ''
-            : STANDING_WORDS[row.standing as Standing];
   return {
     id: row.id,
     sessionId: row.session_id,
     label: keyLabel(row.word, row.task, accent),
     game: taskOf(row.task).name,
     outcome: row.outcome as Outcome,
-    gist,
+    gist: gistOf(row),
     note: row.note,
     at: row.at,
   };
@@ -181,8 +178,13 @@ export function summaryOf(ladders: readonly LadderEvidence[], map: SoundMap, acc
 }
 
 /** A pattern of the sound map in words. Example: `/r/ after another consonant slips: 9 of 12`. */
-export const patternWords = (p: SoundMap['patterns'][number], accent: AccentId): string =>
-  `${p.name || `/${labelOf(sure(p.id.split(' ')[0]), accent).label}/ ${spotOf(sure(p.id.split(' ')[1]))}`} ${/^(consonants|clipped|held|sounds|vowels)/.test(p.name) ? 'slip' : 'slips'} (${p.missed} of ${p.asked})`;
+export function patternWords({ id, name, missed, asked }: SoundMap['patterns'][number], accent: AccentId): string {
+  const [ipa, side] = id.split(' ');
+  const subject = name || `/${labelOf(sure(ipa), accent).label}/ ${spotOf(sure(side))}`;
+  const many = /^(consonants|clipped|held|sounds|vowels)/.test(name);
+  return `${subject} ${many ? 'slip' : 'slips'} (${missed} of ${asked})`;
+}
+
 const spotOf = (side: string): string =>
   ({
     first: 'at the start',
@@ -191,6 +193,55 @@ const spotOf = (side: string): string =>
     opening: 'in a cluster at the start',
     closing: 'in a cluster at the end',
   })[side] ?? '';
+
+/** Fresh answers a week on one ladder, over the last four weeks. */
+function paceOn(ladder: string, runs: readonly Run[], now: number): number {
+  const lately = runs.filter(
+    (r) => now - r.at < FOUR_WEEKS_MS && r.standing === 'fresh' && rungOf(r.task, r.step)?.ladder.id === ladder,
+  );
+  return lately.reduce((sum, r) => sum + r.marks.length, 0) / 4;
+}
+
+function shownLadder(
+  { ladder, rungs }: LadderEvidence,
+  runs: readonly Run[],
+  target: { readonly ladder: string; readonly rung: string } | undefined,
+  now: number,
+): ShownLadder {
+  const at = frontier(rungs);
+  const here = sure(rungs[at < 0 ? rungs.length - 1 : at]);
+  const top = highest(rungs);
+  const due = top >= 0 ? reviewOf(runs, ladder.id, top) : null;
+  return {
+    id: ladder.id,
+    name: ladder.name,
+    at: at < 0 ? null : sure(rungs[at]).rung.id,
+    played: rungs.some((r) => r.lastAt !== null),
+    due,
+    stale: due !== null && due.dueAt <= now,
+    more: here.lastAt === null ? null : moreSentence(here, paceOn(ladder.id, runs, now)),
+    rungs: rungs.map((r) => ({
+      id: r.rung.id,
+      name: r.rung.name,
+      does: r.rung.does,
+      state: r.state,
+      now: target?.ladder === ladder.id && target.rung === r.rung.id,
+      why: whySentence(r),
+      spoken: rungInWords(r),
+    })),
+  };
+}
+
+/** Every sound of the accent, for the map. */
+const chartOf = (accent: AccentId): ChildPage['chart'] => ({
+  consonants: chart(accent).map((row) => ({
+    name: row.manner,
+    sounds: row.cells.flatMap((c) => c.sounds.map(({ ipa, label }) => ({ ipa, label }))),
+  })),
+  vowels: vowelPad(accent)
+    .filter((v) => !v.ipa.includes(' '))
+    .map(({ ipa, label }) => ({ ipa, label })),
+});
 
 /** All that the page of a child shows. Throws a Problem (404) where there is no such child. */
 export async function childPage(childId: string, now = Date.now()): Promise<ChildPage> {
@@ -213,7 +264,6 @@ export async function childPage(childId: string, now = Date.now()): Promise<Chil
   const pick = chosenOf(chosen.get(childId));
   const map = soundMap(cells);
   const ownWay = readOwnWay(child.own_way);
-  const lately = runs.filter((r) => now - r.at < FOUR_WEEKS_MS && r.standing === 'fresh');
   const target = pick?.step ?? next[0];
   return {
     id: childId,
@@ -227,34 +277,7 @@ export async function childPage(childId: string, now = Date.now()): Promise<Chil
     sessions: new Set(runs.map((r) => r.day)).size,
     since: runs.length ? Math.min(...runs.map((r) => r.at)) : null,
     summary: summaryOf(ladders, map, accent),
-    ladders: ladders.map(({ ladder, rungs }) => {
-      const at = frontier(rungs);
-      const here = sure(rungs[at < 0 ? rungs.length - 1 : at]);
-      const aWeek =
-        lately
-          .filter((r) => rungOf(r.task, r.step)?.ladder.id === ladder.id)
-          .reduce((sum, r) => sum + r.marks.length, 0) / 4;
-      const top = highest(rungs);
-      const due = top >= 0 ? reviewOf(runs, ladder.id, top) : null;
-      return {
-        id: ladder.id,
-        name: ladder.name,
-        at: at < 0 ? null : sure(rungs[at]).rung.id,
-        played: rungs.some((r) => r.lastAt !== null),
-        due,
-        stale: due !== null && due.dueAt <= now,
-        more: here.lastAt === null ? null : moreSentence(here, aWeek),
-        rungs: rungs.map((r) => ({
-          id: r.rung.id,
-          name: r.rung.name,
-          does: r.rung.does,
-          state: r.state,
-          now: target?.ladder === ladder.id && target.rung === r.rung.id,
-          why: whySentence(r),
-          spoken: rungInWords(r),
-        })),
-      };
-    }),
+    ladders: ladders.map((of) => shownLadder(of, runs, target, now)),
     next,
     chosen: pick,
     choices: choices.flatMap((c) => {
@@ -262,15 +285,7 @@ export async function childPage(childId: string, now = Date.now()): Promise<Chil
       return of ? [{ does: of.step.rungOf.does, at: c.at, by: c.chosen_by }] : [];
     }),
     map,
-    chart: {
-      consonants: chart(accent).map((row) => ({
-        name: row.manner,
-        sounds: row.cells.flatMap((c) => c.sounds.map(({ ipa, label }) => ({ ipa, label }))),
-      })),
-      vowels: vowelPad(accent)
-        .filter((v) => !v.ipa.includes(' '))
-        .map(({ ipa, label }) => ({ ipa, label })),
-    },
+    chart: chartOf(accent),
     recent: rows.slice(0, 8).map(recentOf),
     notes: noted.map(recentOf),
     weeks: historyOf(runs, now),

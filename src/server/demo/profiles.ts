@@ -63,6 +63,14 @@ export interface DemoAnswer {
   readonly after: { readonly helps: readonly Help[] } | { readonly selfCorrected: true } | null;
 }
 
+/** What the adult adds to a mark, now and then. */
+function afterwards(outcome: Outcome, helps: readonly Help[], random: Random): DemoAnswer['after'] {
+  if (outcome === 'with-help' && !helps.length && random() < 0.4) {
+    return { helps: [random() < 0.6 ? 'gesture' : 'choice'] };
+  }
+  return outcome === 'on-own' && random() < 0.05 ? { selfCorrected: true } : null;
+}
+
 /** What a child of this profile does with a word: outcome, slip, help and time. Same numbers in, same answer out. */
 export function answerAs(
   profile: ProfileId,
@@ -87,11 +95,6 @@ export function answerAs(
     helps,
     likely: outcome === 'not-yet' ? slips[at] : undefined,
     thinkMs: Math.round((seconds[0] + random() * (seconds[1] - seconds[0])) * 1000),
-    after:
-      outcome === 'with-help' && !helps.length && random() < 0.4
-        ? { helps: [random() < 0.6 ? 'gesture' : 'choice'] }
-        : outcome === 'on-own' && random() < 0.05
-          ? { selfCorrected: true }
-          : null,
+    after: afterwards(outcome, helps, random),
   };
 }

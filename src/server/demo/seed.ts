@@ -6,6 +6,7 @@ import { z } from 'zod';
 import { taughtSchema, wordSetSchema } from '../../core/formats/schemas';
 import { isTask, stepOf, taskOf } from '../../core/games';
 import { makeItem } from '../../core/games/item';
+import type { Material } from '../../core/games/material';
 import { inCluster } from '../../core/lexicon/difficulty';
 import type { Outcome } from '../../core/answers/outcome';
 import { NO_OWN_WAY } from '../../core/answers/own-way';
@@ -14,7 +15,7 @@ import { DEFAULT_ACCENT } from '../../core/phonology/accents';
 import { PRESETS } from '../../core/phonology/conventions';
 import { seeded, type Random } from '../../core/random';
 import type { AnswerEntry, Entry } from '../../core/sessions/log';
-import { replay } from '../../core/sessions/replay';
+import { replay, type SessionState } from '../../core/sessions/replay';
 import { makePlan, makeRound, SHAPES, titleOf } from '../../core/sessions/shapes';
 import { setSizeFor } from '../../core/sessions/turns';
 import { storedRound, type StoredRound } from '../../core/sessions/stored-round';
@@ -23,7 +24,7 @@ import { preparedBank } from '../words/bank';
 import { database } from '../storage/database';
 import { replayPlan } from '../record/session-record';
 import { sure } from '../../core/sure';
-import { answerAs, PROFILES, type ProfileId } from './profiles';
+import { answerAs, type DemoAnswer, PROFILES, type ProfileId } from './profiles';
 
 const scenarioSchema = z.object({
   groups: z.array(
@@ -211,19 +212,16 @@ interface DemoSession {
   readonly newId: Ids;
 }
 
-async function playDemo({ groupId, children, rounds: wished, at, number, random, newId }: DemoSession): Promise<void> {
+/** Writes the session itself, without an answer yet. */
+async function openSession(
+  { groupId, rounds: wished, at }: DemoSession,
+  id: string,
+  rounds: readonly StoredRound[],
+  childIds: readonly string[],
+): Promise<void> {
   const { models, write } = await database();
   const material = await preparedBank(DEFAULT_ACCENT, PRESETS.default);
-  // Now and then somebody is away.
-  const here = children.filter(() => random() > 0.08);
-  const size = setSizeFor(here.length);
-  const rounds = wished.flatMap(({ task, step }, i): StoredRound[] => {
-    const made = makeRound(material, { role: 'focus', task, step, size }, { seed: number * 31 + i }, 'r');
-    return made ? [storedRound(made, here.length)] : [];
-  });
-  const id = newId(at);
   const { task, step } = sure(wished[0]);
-  const childIds = here.map((c) => c.id);
   await write(async (transaction) => {
     await models.sessions.create(
       {
@@ -245,11 +243,78 @@ async function playDemo({ groupId, children, rounds: wished, at, number, random,
       { transaction },
     );
   });
+}
+
+type Stamp = (seconds: number) => { id: string; at: number };
+
+/** The entries of one turn: the mark, what is added to it, and what a second pair of ears heard. */
+function turnOf(
+  { number, random }: DemoSession,
+  marked: Omit<AnswerEntry, 'id' | 'at'>,
+  after: DemoAnswer['after'],
+  stamp: Stamp,
+): Entry[] {
+  const first: AnswerEntry = { ...marked, ...stamp(sure(marked.thinkMs) / 1000 + 6) };
+  const out: Entry[] = [first];
+  if (after) out.push({ ...first, ...after, supersedes: first.id, why: 'detail', ...stamp(1) });
+  // In one session of each group a colleague listens along, and hears it otherwise now and then.
+  if (number === SECOND_EARS) {
+    const outcome = random() < 0.85 ? first.outcome : OTHERWISE[first.outcome];
+    const nothing = { slip: null, missed: [], helps: [], said: null };
+    out.push({ ...first, ...nothing, outcome, second: true, by: 'KM', ...stamp(1) });
+  }
+  return out;
+}
+
+type Child = DemoSession['children'][number];
+
+/** What a child does with the item of a turn, as the adult marks it. */
+function marksAs(
+  child: Child | undefined,
+  round: Pick<StoredRound, 'task' | 'step'>,
+  { word: key, turn }: Pick<SessionState, 'word' | 'turn'>,
+  { material, random }: { readonly material: Material; readonly random: Random },
+): { marked: Omit<AnswerEntry, 'id' | 'at'>; after: DemoAnswer['after'] } {
+  const task = taskOf(round.task);
+  const item = makeItem(task, stepOf(task, round.step), key, material);
+  const word = material.byName.get(item.word);
+  const cluster = word?.sounds.some((_, spot) => inCluster(word, spot)) ?? false;
+  const { likely, after, ...answer } = answerAs(child?.profile ?? 'steady', cluster, item.likely, random);
+  const marked = {
+    kind: 'answer' as const,
+    turn,
+    childId: child?.id ?? null,
+    word: item.key,
+    ...answer,
+    slip: likely?.slip ?? null,
+    said: likely?.said || null,
+    missed: likely?.missed ?? [],
+    note: null,
+    supersedes: null,
+    by: 'HB',
+  };
+  return { marked, after };
+}
+
+/** Plays a session from its first word to its last, each child as their profile does. */
+async function playDemo(session: DemoSession): Promise<void> {
+  const { children, rounds: wished, at, number, random, newId } = session;
+  const material = await preparedBank(DEFAULT_ACCENT, PRESETS.default);
+  // Now and then somebody is away.
+  const here = children.filter(() => random() > 0.08);
+  const size = setSizeFor(here.length);
+  const rounds = wished.flatMap(({ task, step }, i): StoredRound[] => {
+    const made = makeRound(material, { role: 'focus', task, step, size }, { seed: number * 31 + i }, 'r');
+    return made ? [storedRound(made, here.length)] : [];
+  });
+  const id = newId(at);
+  const childIds = here.map((c) => c.id);
+  await openSession(session, id, rounds, childIds);
 
   const plan = replayPlan({ rounds, childIds });
   const log: Entry[] = [];
   let clock = at;
-  const stamp = (seconds: number): { id: string; at: number } => {
+  const stamp: Stamp = (seconds) => {
     clock += seconds * 1000;
     return { id: newId(clock), at: clock };
   };
@@ -260,47 +325,9 @@ async function playDemo({ groupId, children, rounds: wished, at, number, random,
     const settled = Math.max(0, 4 * here.length - round.turns);
     if (settled) log.push({ kind: 'more', round: i, turns: settled, ...stamp(1) });
     for (let state = replay(plan, log); state.phase === 'turn'; state = replay(plan, log)) {
-      const item = makeItem(taskOf(round.task), stepOf(taskOf(round.task), round.step), state.word, material);
       const child = here.find((c) => c.id === state.childId);
-      const word = material.byName.get(item.word);
-      const cluster = word?.sounds.some((_, at) => inCluster(word, at)) ?? false;
-      const { outcome, likely, helps, thinkMs, after } = answerAs(
-        child?.profile ?? 'steady',
-        cluster,
-        item.likely,
-        random,
-      );
-      const marked: AnswerEntry = {
-        kind: 'answer',
-        turn: state.turn,
-        childId: child?.id ?? null,
-        word: item.key,
-        outcome,
-        slip: likely?.slip ?? null,
-        said: likely?.said || null,
-        missed: likely?.missed ?? [],
-        helps,
-        note: null,
-        thinkMs,
-        supersedes: null,
-        by: 'HB',
-        ...stamp(thinkMs / 1000 + 6),
-      };
-      log.push(marked);
-      if (after) log.push({ ...marked, ...after, supersedes: marked.id, why: 'detail', ...stamp(1) });
-      // In one session of each group a colleague listens along, and hears it otherwise now and then.
-      if (number === SECOND_EARS)
-        log.push({
-          ...marked,
-          outcome: random() < 0.85 ? outcome : OTHERWISE[outcome],
-          slip: null,
-          missed: [],
-          helps: [],
-          said: null,
-          second: true,
-          by: 'KM',
-          ...stamp(1),
-        });
+      const { marked, after } = marksAs(child, round, state, { material, random });
+      log.push(...turnOf(session, marked, after, stamp));
     }
   }
   log.push({ kind: 'finish', ...stamp(5) });

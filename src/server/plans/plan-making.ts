@@ -7,10 +7,17 @@ import type { Material } from '../../core/games/material';
 import { keyOf, OWN_NAME, readKey } from '../../core/games/spec';
 import type { Step, Task } from '../../core/games/task';
 import { guessOf } from '../../core/progress/guessing';
+import type { Word } from '../../core/lexicon/entry';
 import { chanceOf, expectedInWords, groupChance, JUST_RIGHT, type Ability } from '../../core/progress/just-right';
 import { findChain } from '../../core/lexicon/chains';
 import { seeded } from '../../core/random';
-import { ITEM_LIMIT, ROUND_LIMIT, type Plan, type PlannedRound } from '../../core/sessions/running-order';
+import {
+  ITEM_LIMIT,
+  ROUND_LIMIT,
+  TOGETHER_ITEMS,
+  type Plan,
+  type PlannedRound,
+} from '../../core/sessions/running-order';
 import { makePlan, makeRound, SPARES } from '../../core/sessions/shapes';
 import { setSizeFor } from '../../core/sessions/turns';
 import { preparedBank, type PreparedBank } from '../words/bank';
@@ -97,7 +104,7 @@ export function changed(plan: Plan, change: PlanChange, shop: Workshop, abilitie
       };
     }
     case 'set':
-      return put(reset(plan, round, change.task, change.step, shop));
+      return put(reset(plan, round, change, shop));
     case 'swap':
       return put(swapped(plan, round, change.key, shop));
     case 'more':
@@ -186,15 +193,17 @@ function remade(plan: Plan, round: PlannedRound, shop: Workshop): PlannedRound {
 }
 
 /** Another game or step in the same place of the plan. */
-function reset(plan: Plan, round: PlannedRound, taskId: string, stepId: string, shop: Workshop): PlannedRound {
-  const task = taskOf(taskId);
-  const step = stepOf(task, stepId);
+function reset(
+  plan: Plan,
+  round: PlannedRound,
+  to: { readonly task: string; readonly step: string },
+  shop: Workshop,
+): PlannedRound {
+  const task = taskOf(to.task);
+  const step = stepOf(task, to.step);
   const same = task.id === round.task;
-  const size = task.together
-    ? Math.min(round.items.length || 3, 3)
-    : same && round.items.length
-      ? round.items.length
-      : setSizeFor(shop.children);
+  const asMany = (same && round.items.length) || setSizeFor(shop.children);
+  const size = task.together ? Math.min(round.items.length || TOGETHER_ITEMS, TOGETHER_ITEMS) : asMany;
   const made = makeRound(
     shop.bank,
     {
@@ -210,7 +219,8 @@ function reset(plan: Plan, round: PlannedRound, taskId: string, stepId: string, 
   );
   if (!made)
     throw new Problem(
-      `The word bank has nothing for “${task.name}, ${step.name}”${plan.sound ? ' with this sound' : ''}. The round was left as it was.`,
+      `The word bank has nothing for “${task.name}, ${step.name}”${plan.sound ? ' with this sound' : ''}. ` +
+        'The round was left as it was.',
     );
   return same
     ? {
@@ -347,17 +357,34 @@ function withWord(plan: Plan, round: PlannedRound, typed: string, shop: Workshop
   const head = heads[0];
   if (!head || heads.some((w) => !w))
     throw new Problem(`“${typed.trim()}” is not in the word bank. Add it on the Words screen first.`);
-  if (task.id === 'hunt') {
-    const sounds = [...new Set(heads.flatMap((w) => sure(w).sounds.map((s) => s.ipa)))];
-    const key = sounds.map((s) => `/${s}/`).join(' ');
-    if (!itemOrNull(task, round, key, shop.bank))
-      throw new Problem(
-        `“${typed.trim()}” gives ${sounds.length} sounds; this step has ${step.name}, and needs a few words to find.`,
-      );
-    return put(key);
-  }
+  if (task.id === 'hunt') return put(huntKey(typed, heads, round, shop));
+  const key = keyAround(head, plan, round, shop);
+  if (key !== null) return put(key);
+  throw new Problem(
+    `“${head.word}” does not fit “${task.name}, ${step.name}”: ` +
+      `it has ${head.count} sounds (${head.sounds.map((s) => s.ipa).join(' ')}).`,
+  );
+}
+
+/** The handful of sounds that some words have, as a key. */
+function huntKey(typed: string, heads: readonly (Word | undefined)[], round: PlannedRound, shop: Workshop): string {
+  const task = taskOf(round.task);
+  const sounds = [...new Set(heads.flatMap((w) => sure(w).sounds.map((s) => s.ipa)))];
+  const key = sounds.map((s) => `/${s}/`).join(' ');
+  if (itemOrNull(task, round, key, shop.bank)) return key;
+  throw new Problem(
+    `“${typed.trim()}” gives ${sounds.length} sounds; this step has ${stepOf(task, round.step).name}, ` +
+      'and needs a few words to find.',
+  );
+}
+
+/** The key of an item around a word, or null where none can be made. */
+function keyAround(head: Word, plan: Plan, round: PlannedRound, shop: Workshop): string | null {
+  const task = taskOf(round.task);
+  const step = stepOf(task, round.step);
+  const avoid = new Set(wordsOf(round.items.map((i) => i.key)));
   const theme = readKey(round.items[0]?.key ?? '').sounds?.[0] ?? plan.sound;
-  const random = seeded(round.seed + name.length);
+  const random = seeded(round.seed + head.word.length);
   for (let tries = 0; tries < TRIES; tries += 1) {
     const spec = task.build({
       head,
@@ -366,14 +393,12 @@ function withWord(plan: Plan, round: PlannedRound, typed: string, shop: Workshop
       random,
       kind: tries % (task.kinds?.(step) ?? 1),
       theme,
-      wishes: { size: 1, avoid: new Set(wordsOf(round.items.map((i) => i.key))), contested: true, pairs: plan.pairs },
+      wishes: { size: 1, avoid, contested: true, pairs: plan.pairs },
     });
     const item = spec && itemOrNull(task, round, keyOf(spec), shop.bank);
-    if (item) return put(item.key);
+    if (item) return item.key;
   }
-  throw new Problem(
-    `“${head.word}” does not fit “${task.name}, ${step.name}”: it has ${head.count} sounds (${head.sounds.map((s) => s.ipa).join(' ')}).`,
-  );
+  return null;
 }
 
 /** A chain from a word, or between two; where that cannot be, the nearest that can, said so. */

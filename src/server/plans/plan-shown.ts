@@ -6,7 +6,15 @@ import { OWN_NAME, readKey } from '../../core/games/spec';
 import { FAMILY_NAMES } from '../../core/games/task';
 import { JUDGED_WORDS, luckOf } from '../../core/answers/judge';
 import type { Caution } from '../../core/lexicon/entry';
-import { fitOf, roundSeconds, turnsOf, wholeMinutes, type Fit, type Plan } from '../../core/sessions/running-order';
+import {
+  fitOf,
+  roundSeconds,
+  turnsOf,
+  wholeMinutes,
+  type Fit,
+  type Plan,
+  type PlannedRound,
+} from '../../core/sessions/running-order';
 import type { Group } from '../people/groups';
 import type { Workshop } from './plan-making';
 import { linesOf } from '../sessions/play-session';
@@ -79,16 +87,16 @@ const labelOf = (item: Item): string => {
     : item.word;
 };
 
-function shownItem(
-  key: string,
-  taskId: string,
-  stepId: string,
-  ask: string,
-  shop: Workshop,
-): { shown: ShownItem; item: Item | null } {
-  const task = taskOf(taskId);
+interface Made {
+  readonly shown: ShownItem;
+  /** Null where it cannot be made (any more). */
+  readonly item: Item | null;
+}
+
+function shownItem(key: string, round: PlannedRound, ask: string, shop: Workshop): Made {
+  const task = taskOf(round.task);
   try {
-    const item = makeItem(task, stepOf(task, stepId), key, shop.bank);
+    const item = makeItem(task, stepOf(task, round.step), key, shop.bank);
     return {
       item,
       shown: {
@@ -126,66 +134,76 @@ function shownItem(
   }
 }
 
+/** How a round is judged, and what luck alone would do; empty where nothing is judged. */
+function judgedInWords(item: Item | null | undefined): string {
+  if (!item) return '';
+  const luck = luckOf(item.judged);
+  return `${JUDGED_WORDS[item.judged.by]}${luck ? `; by luck alone one in ${Math.round(1 / luck)}` : ''}`;
+}
+
+function shownRound(round: PlannedRound, items: readonly Made[], shop: Workshop): ShownRound {
+  const { children, paceOf } = shop;
+  const task = taskOf(round.task);
+  const { opening, ask } = linesOf(round);
+  const model = round.model ? shownItem(round.model, round, ask, shop) : null;
+  const gesture = GESTURES.find((g) => g.id === round.gesture) ?? sure(GESTURES[0]);
+  const seconds = roundSeconds(round, children, paceOf(round.task));
+  const first = items.find((i) => i.item);
+  const most = Math.max(0, ...items.map((i) => i.shown.marks.length));
+  return {
+    id: round.id,
+    family: FAMILY_NAMES[task.family],
+    name: task.name,
+    step: stepOf(task, round.step).name,
+    asks: task.asks,
+    opening,
+    ask,
+    sample: first?.shown.say ?? '',
+    model: model?.item ? model.shown.label : null,
+    gesture: gestureLine(gesture, task.gesture, most),
+    judged: judgedInWords(first?.item),
+    seconds,
+    minutes: wholeMinutes(seconds),
+    turns: turnsOf(round, children),
+    inOrder: task.inOrder === true,
+    alwaysTogether: task.together === true,
+    items: items.map((i) => i.shown),
+  };
+}
+
+/** How many turns each child has, and whose is first. */
+async function turnLineOf(plan: Plan, rounds: readonly ShownRound[], group: Group): Promise<string> {
+  const here = group.children.filter((c) => !c.away);
+  if (!here.length) return 'No names yet: everyone together.';
+  const turns = rounds.filter((_, i) => sure(plan.rounds[i]).way === 'individual').reduce((sum, r) => sum + r.turns, 0);
+  if (!turns) return 'Everyone together throughout.';
+  const ids = here.map((c) => c.id);
+  const [order, lately] = await Promise.all([turnOrder(group.id, ids), turnsLately(group.id)]);
+  const first = here.find((c) => c.id === order[0]);
+  const fewest = new Set(order.map((id) => lately.get(id) ?? 0)).size > 1;
+  const who = first ? `, ${first.name} first${fewest ? ' (fewest lately)' : ''}` : '';
+  return `${numberWord(turns / here.length)} each${who}.`;
+}
+
 /** A plan with every line as it will be said, its minutes, what to bring and whose turn is first. */
 export async function showPlan(plan: Plan, group: Group, shop: Workshop): Promise<ShownPlan> {
   const { children, paceOf, owned } = shop;
   const things = new Map<string, readonly Caution[]>();
-  const rounds = plan.rounds.map((round): ShownRound => {
-    const task = taskOf(round.task);
-    const { opening, ask } = linesOf(round);
-    const items = round.items.map(({ key }) => shownItem(key, round.task, round.step, ask, shop));
-    for (const { item } of items)
-      for (const w of item?.words ?? []) if (w.prop || owned.has(w.word)) things.set(w.word, w.cautions);
-    const model = round.model ? shownItem(round.model, round.task, round.step, ask, shop) : null;
-    const gesture = GESTURES.find((g) => g.id === round.gesture) ?? sure(GESTURES[0]);
-    const seconds = roundSeconds(round, children, paceOf(round.task));
-    const first = items.find((i) => i.item)?.item;
-    const luck = first ? luckOf(first.judged) : 0;
-    return {
-      id: round.id,
-      family: FAMILY_NAMES[task.family],
-      name: task.name,
-      step: stepOf(task, round.step).name,
-      asks: task.asks,
-      opening,
-      ask,
-      sample: items.find((i) => i.item)?.shown.say ?? '',
-      model: model?.item ? model.shown.label : null,
-      gesture: gestureLine(gesture, task.gesture, Math.max(0, ...items.map((i) => i.shown.marks.length))),
-      judged: first
-        ? `${JUDGED_WORDS[first.judged.by]}${luck ? `; by luck alone one in ${Math.round(1 / luck)}` : ''}`
-        : '',
-      seconds,
-      minutes: wholeMinutes(seconds),
-      turns: turnsOf(round, children),
-      inOrder: task.inOrder === true,
-      alwaysTogether: task.together === true,
-      items: items.map((i) => i.shown),
-    };
+  const rounds = plan.rounds.map((round) => {
+    const { ask } = linesOf(round);
+    const items = round.items.map(({ key }) => shownItem(key, round, ask, shop));
+    for (const w of items.flatMap(({ item }) => item?.words ?? [])) {
+      if (w.prop || owned.has(w.word)) things.set(w.word, w.cautions);
+    }
+    return shownRound(round, items, shop);
   });
-  const here = group.children.filter((c) => !c.away);
-  const [order, lately] = await Promise.all([
-    turnOrder(
-      group.id,
-      here.map((c) => c.id),
-    ),
-    turnsLately(group.id),
-  ]);
-  const first = here.find((c) => c.id === order[0]);
-  const turns = rounds.filter((_, i) => sure(plan.rounds[i]).way === 'individual').reduce((sum, r) => sum + r.turns, 0);
-  const each = here.length ? turns / here.length : 0;
-  const fewest = first && new Set(order.map((id) => lately.get(id) ?? 0)).size > 1;
   return {
     rounds,
     fit: fitOf(plan, children, paceOf),
     children,
     bring: [...things].map(([word, cautions]) => ({ word, owned: owned.has(word), cautions })),
     paces: Object.fromEntries(plan.rounds.map((r) => [r.task, paceOf(r.task)])),
-    turnLine: !here.length
-      ? 'No names yet: everyone together.'
-      : !turns
-        ? 'Everyone together throughout.'
-        : `${numberWord(each)} each${first ? `, ${first.name} first${fewest ? ' (fewest lately)' : ''}` : ''}.`,
+    turnLine: await turnLineOf(plan, rounds, group),
     away: group.children.filter((c) => c.away).map((c) => c.name),
     mirror: MIRROR,
   };

@@ -1,7 +1,7 @@
 import { Op } from 'sequelize';
 import { planRequestSchema, type PlanWish } from '../../core/formats/plan-file';
 import { stepOf, taskOf, TASKS } from '../../core/games';
-import { makeItem } from '../../core/games/item';
+import { type Item, makeItem } from '../../core/games/item';
 import { FAMILY_NAMES } from '../../core/games/task';
 import { groupBy } from '../../core/group-by';
 import { slashed } from '../../core/games/item';
@@ -88,10 +88,29 @@ const BEGINNINGS: readonly (readonly [string, string])[] = [
   ['hunt', '3-4'],
 ];
 
+/** The words of an item in a few letters. */
+function wordsInShort(item: Item): string {
+  if (item.view.kind === 'pair' || item.view.kind === 'row') return item.words.map((w) => w.word).join(' · ');
+  return item.view.kind === 'hunt' ? sure(item.slots.sounds) : item.word;
+}
+
 interface Proposal {
   readonly wish: Partial<PlanWish>;
   readonly why: string;
 }
+
+/** One step on, one back, or none. `alone` is the share of answers that came without help, of so many counted. */
+function moveAfter(alone: number, counted: number): -1 | 0 | 1 {
+  if (counted < 3) return 0;
+  if (alone >= MOSTLY) return 1;
+  return alone < FEW ? -1 : 0;
+}
+
+const MOVE_WORDS = {
+  stay: (name: string) => `The same step as last time (${name}), with other words.`,
+  on: (name: string) => `Last time most answers came without help (${name}), so one step on.`,
+  back: (name: string) => `Last time few answers came without help (${name}), so one step back.`,
+} as const;
 
 /** One up, one back, or the same again: from how the last time went. */
 function goOn({ task, step, alone, counted }: Played): Proposal {
@@ -100,16 +119,12 @@ function goOn({ task, step, alone, counted }: Played): Proposal {
     0,
     steps.findIndex((s) => s.id === stepOf(taskOf(task), step).id),
   );
-  const move = counted < 3 ? 0 : alone >= MOSTLY ? 1 : alone < FEW ? -1 : 0;
+  const move = moveAfter(alone, counted);
   const next = steps[at + move] ?? sure(steps[at]);
   const name = stepOf(taskOf(task), step).name;
-  const why =
-    next === steps[at]
-      ? `The same step as last time (${name}), with other words.`
-      : move > 0
-        ? `Last time most answers came without help (${name}), so one step on.`
-        : `Last time few answers came without help (${name}), so one step back.`;
-  return { wish: { task, step: next.id }, why };
+  const moved = move > 0 ? 'on' : 'back';
+  const kind = next === steps[at] ? 'stay' : moved;
+  return { wish: { task, step: next.id }, why: MOVE_WORDS[kind](name) };
 }
 
 const lasting = (at: number, now: number): string => {
@@ -192,15 +207,7 @@ export async function readySessions(group: Group, now = Date.now()): Promise<Rea
         minutes: wholeMinutes(
           plan.rounds.reduce((sum, r) => sum + roundSeconds(r, shop.children, shop.paceOf(r.task)), 0),
         ),
-        words: focus.items
-          .map(({ key }) => makeItem(task, stepOf(task, focus.step), key, shop.bank))
-          .map((item) =>
-            item.view.kind === 'pair' || item.view.kind === 'row'
-              ? item.words.map((w) => w.word).join(' · ')
-              : item.view.kind === 'hunt'
-                ? sure(item.slots.sounds)
-                : item.word,
-          ),
+        words: focus.items.map(({ key }) => makeItem(task, stepOf(task, focus.step), key, shop.bank)).map(wordsInShort),
       });
     } catch (error) {
       // A sound the bank cannot serve through a game is no proposal.

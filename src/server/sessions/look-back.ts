@@ -188,19 +188,29 @@ export function correctionOf(
     childId: change.childId === undefined ? old.childId : change.childId,
     word: old.word,
     outcome: change.outcome,
-    // What was heard stands unless the new outcome says that nothing slipped.
-    slip: change.outcome === 'on-own' && !(old.slip && ACCEPTED.has(old.slip)) ? null : old.slip,
-    said: old.said,
-    missed: change.outcome === 'on-own' ? [] : old.missed,
-    helps: old.helps,
+    ...heardIn(old, change.outcome),
     note: change.note?.trim() || old.note,
     thinkMs: old.thinkMs,
     supersedes: old.id,
     why: change.why ?? 'other',
     by: change.by?.trim() || old.markedBy,
+    ...(old.differs ? { differs: true } : {}),
+  };
+}
+
+/** What was heard stands, unless the new outcome says that nothing slipped. */
+function heardIn(
+  old: LookBackAnswer,
+  outcome: AnswerEntry['outcome'],
+): Pick<AnswerEntry, 'slip' | 'said' | 'missed' | 'helps' | 'selfCorrected' | 'shown'> {
+  const nothingSlipped = outcome === 'on-own';
+  return {
+    slip: nothingSlipped && !(old.slip && ACCEPTED.has(old.slip)) ? null : old.slip,
+    said: old.said,
+    missed: nothingSlipped ? [] : old.missed,
+    helps: old.helps,
     ...(old.selfCorrected ? { selfCorrected: true } : {}),
     ...(old.shown ? { shown: true } : {}),
-    ...(old.differs ? { differs: true } : {}),
   };
 }
 

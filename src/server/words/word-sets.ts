@@ -104,6 +104,12 @@ interface Checked {
   readonly own: readonly OwnWordInput[];
 }
 
+/** Why a word the bank does not have cannot be taken in, or null where it can. */
+const newFault = (own: OwnWordInput | null | undefined): string | null =>
+  own
+    ? ownWordFault(own)
+    : 'Not in the word bank, and the file does not say its sounds. Add it on the Words screen first.';
+
 async function check(text: string, fileName: string): Promise<Checked> {
   const read = readSetFile(text, fileName);
   const own: OwnWordInput[] = [];
@@ -115,11 +121,7 @@ async function check(text: string, fileName: string): Promise<Checked> {
       continue;
     }
     const known = await bankEntry(word.word);
-    const fault = known
-      ? null
-      : word.own
-        ? ownWordFault(word.own)
-        : 'Not in the word bank, and the file does not say its sounds. Add it on the Words screen first.';
+    const fault = known ? null : newFault(word.own);
     if (fault) rows.push({ row, text: word.word, state: 'refused', why: fault });
     else {
       rows.push({

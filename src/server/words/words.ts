@@ -9,7 +9,7 @@ import { inCircumstances, type WordIndex } from '../../core/lexicon/word-index';
 import type { AccentId } from '../../core/phonology/accents';
 import { setSizeFor } from '../../core/sessions/turns';
 import type { StoredRound } from '../../core/sessions/stored-round';
-import { preparedBank } from './bank';
+import { preparedBank, type PreparedBank } from './bank';
 import { database } from '../storage/database';
 import { ownEntries } from './own-entries';
 import { ownedProps } from './props';
@@ -110,6 +110,24 @@ function filtersOf(
   };
 }
 
+/** The set as it is shown: the words named, in their order, else the proposal. */
+function setShown(
+  names: readonly string[] | undefined,
+  proposal: WordSet,
+  { byName }: PreparedBank,
+): Pick<WordsFound, 'set' | 'proposed' | 'missing' | 'model' | 'spares'> {
+  const named = (names ?? []).flatMap((name) => byName.get(name) ?? []);
+  const inSet = new Set(named.map((w) => w.word));
+  const spares = [...proposal.spares, ...(names ? proposal.words : [])].map((w) => w.word);
+  return {
+    set: (names ? named : proposal.words).map(shown),
+    proposed: names === undefined,
+    missing: (names ?? []).filter((name) => !byName.has(name)),
+    model: proposal.model?.word ?? named[0]?.word ?? null,
+    spares: spares.filter((w) => !inSet.has(w)),
+  };
+}
+
 /**
  * The words that fit what was chosen, live counts on every choice, and a word set: the words named, in their order, or
  * a proposal with one stretch at the end.
@@ -136,8 +154,6 @@ export async function findWords(
     { ...filters, size, seed: choice.seed, avoid: [...(choice.no ?? []), ...recent, ...(choice.words ?? [])] },
     found,
   );
-  const named = (choice.words ?? []).flatMap((name) => bank.byName.get(name) ?? []);
-  const inSet = new Set(named.map((w) => w.word));
   const order = sortWords(index, fitting, choice.sort ?? 'easy');
   const end = PAGE * (choice.more ?? 1);
   return {
@@ -148,13 +164,7 @@ export async function findWords(
     unclear,
     results: order.slice(0, end).map((w) => shown(sure(index.words[w]))),
     further: Math.max(0, order.length - end),
-    set: (choice.words ? named : proposal.words).map(shown),
-    proposed: choice.words === undefined,
-    missing: (choice.words ?? []).filter((name) => !bank.byName.has(name)),
-    model: proposal.model?.word ?? named[0]?.word ?? null,
-    spares: [...proposal.spares, ...(choice.words ? proposal.words : [])]
-      .map((w) => w.word)
-      .filter((w) => !inSet.has(w)),
+    ...setShown(choice.words, proposal, bank),
     loosen: fitting.length >= size ? null : proposal.loosen,
     taughtAny: taught.size > 0,
     waiting: own.filter((o) => !o.removed && o.accent !== accent).map((o) => o.entry.word),

@@ -18,8 +18,8 @@ export default guarded(
     const group = await currentGroup();
     const saved = asked.set ? await savedSet(asked.set).catch(() => null) : null;
     // A saved set opened by its address alone shows its own words.
-    const choice =
-      saved && !asked.words ? { ...asked, words: [...saved.words] } : saved ? asked : { ...asked, set: undefined };
+    const ofSet = saved ? { ...asked, words: asked.words ?? [...saved.words] } : null;
+    const choice = ofSet ?? { ...asked, set: undefined };
     return (
       <>
         <SubNav label="Words" places={WORD_PLACES} here="/words" />

@@ -49,7 +49,15 @@ const plurals = (material: Material): ReadonlyMap<string, Word> =>
       ),
   );
 
-const WHERE: Readonly<Record<string, string>> = { first: 'at the start', last: 'at the end', cluster: 'into it' };
+const WHERE: Readonly<Record<string, string>> = { first: 'at the start', last: 'at the end' };
+
+/** Where a step puts the new sound, in words. */
+function whereTo(word: Word, to: Word, step: Step, material: Material): string {
+  if (step.id === 'ending') return 'at the end';
+  const before = to.sounds[placeIn(word, to) - 1];
+  if (step.place === 'cluster') return before ? `after ${slash(before.ipa, material)}` : 'at the start';
+  return WHERE[sure(step.place)] ?? '';
+}
 
 const ADD: Task = {
   id: 'add',
@@ -89,8 +97,7 @@ const ADD: Task = {
     const at = placeIn(word, to);
     const come = need(to.sounds[at]?.ipa, 'The new sound.');
     const sound = slash(come, material);
-    const where = ending ? 'at the end' : (WHERE[sure(step.place)] ?? '');
-    const inside = step.place === 'cluster' ? `after ${slash(to.sounds[at - 1]?.ipa ?? come, material)}` : where;
+    const where = whereTo(word, to, step, material);
     return {
       head: word,
       words: [shownOf(word), shownOf(to)],
@@ -100,14 +107,12 @@ const ADD: Task = {
       slots: {
         word: word.word,
         sound,
-        where: step.place === 'cluster' && at > 0 ? inside : step.place === 'cluster' ? 'at the start' : where,
+        where,
         answer: to.word,
       },
       how: `They say it back first. ${advice([come], material.accent)}`,
       script: script(
-        ending
-          ? `One ${word.word}, two …? Put ${sound} at the end.`
-          : `${word.word}. Put ${sound} ${step.place === 'cluster' && at > 0 ? inside : where === 'into it' ? 'at the start' : where}.`,
+        ending ? `One ${word.word}, two …? Put ${sound} at the end.` : `${word.word}. Put ${sound} ${where}.`,
         to.word,
       ),
       likely: distinct([
@@ -121,7 +126,7 @@ const ADD: Task = {
           note: 'unchanged',
           missed: [],
         },
-        slipLikely('other-sound', [come], sound, 'only the new sound', material.guard),
+        slipLikely('other-sound', { said: [come], show: sound, note: 'only the new sound' }, material.guard),
       ]),
       facts: [
         [

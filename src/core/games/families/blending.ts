@@ -61,8 +61,8 @@ function joinOnset(word: Word, material: Material): Made {
         note: 'not joined',
         missed: [],
       },
-      slipLikely('part-only', [vowel, ...coda], rime, 'the rest only', material.guard),
-      slipLikely('part-only', first, onset, 'the start only', material.guard),
+      slipLikely('part-only', { said: [vowel, ...coda], show: rime, note: 'the rest only' }, material.guard),
+      slipLikely('part-only', { said: first, show: onset, note: 'the start only' }, material.guard),
     ]),
     facts: [
       ['start and rest join to the word’s sounds', [...first, vowel, ...coda].join(' ') === ipaOf(word).join(' ')],
@@ -98,20 +98,16 @@ export const BLENDING: Task = {
   counts: true,
   plain: 'Listen … what word is it?',
   framed: 'The radio says … what word is it?',
-  heads: (step, material) =>
-    step.unit === 'syllable'
-      ? playable(material).filter((w) => traitsOf(w).syllables === 2 && !w.contest?.speaker.length)
-      : step.unit === 'onset-rime'
-        ? withOnset(material)
-        : ofCount(step, material),
+  heads: (step, material) => {
+    if (step.unit === 'onset-rime') return withOnset(material);
+    if (step.unit !== 'syllable') return ofCount(step, material);
+    return playable(material).filter((w) => traitsOf(w).syllables === 2 && !w.contest?.speaker.length);
+  },
   build: ({ head }) => ({ words: [head.word] }),
   make: ({ words }, step, material) => {
     const word = wordOf(material, words[0]);
-    return step.unit === 'syllable'
-      ? joinBeats(word, step, material)
-      : step.unit === 'onset-rime'
-        ? joinOnset(word, material)
-        : joinSounds(word, step, material);
+    if (step.unit === 'syllable') return joinBeats(word, step, material);
+    return step.unit === 'onset-rime' ? joinOnset(word, material) : joinSounds(word, step, material);
   },
 };
 

@@ -63,11 +63,11 @@ function nothingShared(a: Word, b: Word, material: Material): boolean {
 export function foilKind(a: Word, b: Word, material: Material): FoilKind | null {
   if (traitsOf(a).rhyme === traitsOf(b).rhyme || homophones(a, b)) return null;
   const [x, y] = [shelves(material).of(a), shelves(material).of(b)];
-  if (!x || !y) return null;
   const [onset, coda] = [x.onset.join(' ') === y.onset.join(' '), x.coda.join(' ') === y.coda.join(' ')];
-  if (onset && coda && x.coda.length && x.vowel !== y.vowel) return 'same-ends';
-  if (x.vowel === y.vowel && firstOf(a) !== firstOf(b)) return 'same-vowel';
-  if (firstOf(a) === firstOf(b) && x.vowel !== y.vowel && !coda) return 'same-start';
+  const [vowel, start] = [x.vowel === y.vowel, firstOf(a) === firstOf(b)];
+  if (vowel && !start) return 'same-vowel';
+  if (!vowel && onset && coda && x.coda.length) return 'same-ends';
+  if (!vowel && start && !coda) return 'same-start';
   return nothingShared(a, b, material) ? 'far' : null;
 }
 
@@ -90,20 +90,19 @@ export function rhymeFoil(
 ): Word | undefined {
   const shelf = shelves(material);
   const parts = shelf.of(word);
-  const pool =
-    kind === 'same-ends'
-      ? shelf.byEnds.get(`${parts.onset.join(' ')}|${parts.coda.join(' ')}`)
-      : kind === 'same-vowel'
-        ? shelf.byVowel.get(parts.vowel)
-        : kind === 'same-start'
-          ? shelf.byFirst.get(firstOf(word))
-          : oneBeat(material);
+  const pools: Readonly<Record<FoilKind, () => readonly Word[] | undefined>> = {
+    'same-ends': () => shelf.byEnds.get(`${parts.onset.join(' ')}|${parts.coda.join(' ')}`),
+    'same-vowel': () => shelf.byVowel.get(parts.vowel),
+    'same-start': () => shelf.byFirst.get(firstOf(word)),
+    far: () => oneBeat(material),
+    near: () => oneBeat(material),
+  };
   const fits = (other: Word): boolean =>
     foilKind(word, other, material) === kind &&
     !saidAlike(word, other, material, pairs) &&
     !avoid?.has(other.word) &&
     others.every((o) => o !== other && !homophones(o, other) && traitsOf(o).rhyme !== traitsOf(other).rhyme);
-  return bestOf(pool ?? [], random, fits, kind === 'same-ends' ? 60 : 40);
+  return bestOf(pools[kind]() ?? [], random, fits, kind === 'same-ends' ? 60 : 40);
 }
 
 /**

@@ -23,8 +23,7 @@ function unlikeEach(
   head: Word,
   count: number,
   pool: readonly Word[],
-  random: () => number,
-  avoid: ReadonlySet<string>,
+  { random, avoid }: { readonly random: () => number; readonly avoid: ReadonlySet<string> },
 ): Word[] | null {
   const row = [head];
   while (row.length < count) {
@@ -55,14 +54,15 @@ const everyday = (_step: Step, material: Material): readonly Word[] =>
     ),
   );
 
-function echoed(
-  entries: readonly string[],
-  words: readonly Word[],
-  backwards: boolean,
-  step: Step,
-  how: string,
-  facts: Made['facts'],
-): Made {
+/** What a list to say back is made with. */
+interface Echo {
+  readonly backwards: boolean;
+  readonly step: Step;
+  readonly how: string;
+  readonly facts: Made['facts'];
+}
+
+function echoed(entries: readonly string[], words: readonly Word[], { backwards, step, how, facts }: Echo): Made {
   const answer = backwards ? [...entries].reverse() : entries;
   return {
     head: words[0] ?? null,
@@ -104,17 +104,14 @@ const ECHO_WORDS: Task = {
   framed: 'Calling across the field: {list}. Call it back.',
   heads: everyday,
   build: ({ head, step, material, random, wishes }) => {
-    const row = unlikeEach(head, sure(step.count), everyday(step, material), random, wishes.avoid);
+    const row = unlikeEach(head, sure(step.count), everyday(step, material), { random, avoid: wishes.avoid });
     return row ? { words: row.map((w) => w.word) } : null;
   },
   make: ({ words }, step, material) =>
     echoed(
       words,
       words.map((w) => wordOf(material, w)),
-      false,
-      step,
-      'Three times each: loud, soft, whispered.',
-      [],
+      { backwards: false, step, how: 'Three times each: loud, soft, whispered.', facts: [] },
     ),
 };
 
@@ -157,10 +154,7 @@ const ECHO_SOUNDS: Task = {
     return echoed(
       all.map((s) => slash(s, material)),
       [],
-      false,
-      step,
-      advice(all, material.accent),
-      [],
+      { backwards: false, step, how: advice(all, material.accent), facts: [] },
     );
   },
 };
@@ -193,13 +187,9 @@ const recall = (id: string, name: string, backwards: boolean): Task => ({
     const start =
       bestOf(pool.length ? pool : everyday(step, material), random, (w) => !wishes.avoid.has(w.word)) ??
       sure(everyday(step, material)[0]);
-    const words = unlikeEach(
-      start,
-      Math.min(sure(step.count), Math.max(2, wishes.size)),
-      pool.length >= sure(step.count) * 3 ? pool : everyday(step, material),
-      random,
-      wishes.avoid,
-    ) ?? [start];
+    const count = Math.min(sure(step.count), Math.max(2, wishes.size));
+    const from = pool.length >= sure(step.count) * 3 ? pool : everyday(step, material);
+    const words = unlikeEach(start, count, from, { random, avoid: wishes.avoid }) ?? [start];
     return words.map((_, i) => ({ words: words.slice(0, i + 1).map((w) => w.word) }));
   },
   build: ({ head }) => ({ words: [head.word] }),
@@ -207,10 +197,12 @@ const recall = (id: string, name: string, backwards: boolean): Task => ({
     const made = echoed(
       words,
       words.map((w) => wordOf(material, w)),
-      backwards,
-      { ...step, count: 1, most: sure(step.count) },
-      'Each child says the list so far; then you put the next word in.',
-      [],
+      {
+        backwards,
+        step: { ...step, count: 1, most: sure(step.count) },
+        how: 'Each child says the list so far; then you put the next word in.',
+        facts: [],
+      },
     );
     return { ...made, slots: { ...made.slots, backwards: backwards ? ' from the last to the first' : '' } };
   },

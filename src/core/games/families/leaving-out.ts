@@ -139,7 +139,7 @@ const LEAVE_OUT: Task = {
           note: 'the whole word',
           missed: [],
         },
-        slipLikely('other-sound', [gone], sound, 'only that sound', material.guard),
+        slipLikely('other-sound', { said: [gone], show: sound, note: 'only that sound' }, material.guard),
       ]),
       facts: [
         [

@@ -251,7 +251,15 @@ const SAY: Task = {
       script: script(`${word.word}. Say one that rhymes.`, top[0]?.word ?? ''),
       likely: distinct([
         ...top.slice(0, 2).map((w) => rightLikely(ipaOf(w), w.word, 'rhymes')),
-        ...(start ? [slipLikely('same-start', ipaOf(start), start.word, 'same first sound', material.guard)] : []),
+        ...(start
+          ? [
+              slipLikely(
+                'same-start',
+                { said: ipaOf(start), show: start.word, note: 'same first sound' },
+                material.guard,
+              ),
+            ]
+          : []),
         {
           id: 'unchanged',
           slip: 'unchanged',

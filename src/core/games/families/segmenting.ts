@@ -31,7 +31,10 @@ function takeStart(word: Word, material: Material): Made {
     slots: { word: word.word },
     how: `The start, then the rest in one. ${sayingAdvice(word)}`,
     script: script(`${word.word}. Its start … and the rest?`, `${onset} · ${rime}`, word.word),
-    likely: distinct([slipLikely('part-only', first, onset, 'the start only', material.guard), wholeWord(word)]),
+    likely: distinct([
+      slipLikely('part-only', { said: first, show: onset, note: 'the start only' }, material.guard),
+      wholeWord(word),
+    ]),
     facts: [
       ['start and rest join to the word’s sounds', [...first, vowel, ...coda].join(' ') === ipaOf(word).join(' ')],
     ],
@@ -121,7 +124,13 @@ const ASK: Task = {
         rightLikely([sound], slash(sound, material), 'right'),
         ...(next === sound
           ? []
-          : [slipLikely('other-sound', [next], slash(next, material), 'the one beside it', material.guard)]),
+          : [
+              slipLikely(
+                'other-sound',
+                { said: [next], show: slash(next, material), note: 'the one beside it' },
+                material.guard,
+              ),
+            ]),
         wholeWord(word),
       ]),
       facts: [

@@ -168,7 +168,15 @@ const ODD: Task = {
 };
 
 /** Sounds a set can be about: enough words begin with them. */
-function pickTheme(step: Step, material: Material, random: Random, wishes: Wishes, held: boolean): string | null {
+/** How a theme is chosen. */
+interface Choosing {
+  readonly random: Random;
+  readonly wishes: Wishes;
+  /** Only a sound that can be held. */
+  readonly held: boolean;
+}
+
+function pickTheme(step: Step, material: Material, { random, wishes, held }: Choosing): string | null {
   const counts = material.keep('themes', () =>
     [...shelves(material).byFirst]
       .filter(([ipa, words]) => CONSONANTS[ipa] && words.filter((w) => w.entry.band < 3 && w.count <= 4).length >= 10)
@@ -197,7 +205,7 @@ const SORT: Task = {
   plain: '{word}. Does it begin with {sound}?',
   framed: '{word}. Does it grow in the {sound} row?',
   heads: (_step, material) => oneBeat(material).filter((w) => w.count <= 5 && !heardTwoWays(w)),
-  theme: (step, material, random, wishes) => pickTheme(step, material, random, wishes, false),
+  theme: (step, material, random, wishes) => pickTheme(step, material, { random, wishes, held: false }),
   kinds: () => 2,
   fits: (head, kind, theme, step) =>
     kind === 0 ? firstOf(head) === theme : theme !== null && soundFoil(theme, firstOf(head), step.foil),
@@ -242,7 +250,7 @@ const ANYWHERE: Task = {
   framed: 'Dig through {word}. Is {sound} anywhere in it?',
   heads: (_step, material) =>
     playable(material).filter((w) => w.count >= 3 && w.count <= 6 && w.entry.band < 3 && !heardTwoWays(w)),
-  theme: (step, material, random, wishes) => pickTheme(step, material, random, wishes, true),
+  theme: (step, material, random, wishes) => pickTheme(step, material, { random, wishes, held: true }),
   kinds: () => 2,
   fits: (head, kind, theme, step) => {
     if (!theme) return false;
@@ -285,7 +293,10 @@ const ANYWHERE: Task = {
 
 /** Where in a word an index stands, as children say it. */
 const PLACE_CHOICES = ['start', 'middle', 'end'] as const;
-const placeAt = (word: Word, at: number): number => (at === 0 ? 0 : at === word.sounds.length - 1 ? 2 : 1);
+const placeAt = (word: Word, at: number): number => {
+  if (at === 0) return 0;
+  return at === word.sounds.length - 1 ? 2 : 1;
+};
 const whereIs = (word: Word, at: number): string => sure(PLACE_CHOICES[placeAt(word, at)]);
 
 const WHERE: Task = {
@@ -317,12 +328,9 @@ const WHERE: Task = {
     ),
   kinds: (step) => sure(step.choices),
   build: ({ head, kind, step, random, wishes }) => {
-    const at =
-      kind === 0
-        ? 0
-        : step.choices === 2 || kind === 2
-          ? head.sounds.length - 1
-          : 1 + Math.floor(random() * (head.sounds.length - 2));
+    const inside = (): number => 1 + Math.floor(random() * (head.sounds.length - 2));
+    const later = (): number => (step.choices === 2 || kind === 2 ? head.sounds.length - 1 : inside());
+    const at = kind === 0 ? 0 : later();
     const ipa = sure(ipaOf(head)[at]);
     const told = (other: string): boolean => wishes.pairs?.some((p) => p.includes(ipa) && p.includes(other)) ?? false;
     return times(head, ipa) === 1 && !head.sounds.some((s) => told(s.ipa))
@@ -380,7 +388,7 @@ const CATCH: Task = {
   plain: 'Listen to the story. Catch every word that begins with {sound}.',
   framed: 'The wind blows {sound} words over the field. Catch every one.',
   heads: (_step, material) => speakable(material).filter((w) => w.entry.band < 3),
-  theme: (step, material, random, wishes) => pickTheme(step, material, random, wishes, false),
+  theme: (step, material, random, wishes) => pickTheme(step, material, { random, wishes, held: false }),
   fits: (head, _kind, theme, step) => theme !== null && firstOf(head) === theme && sure(step.count) > 0,
   build: ({ head, theme, step, material, random }) => {
     const bank = speakable(material);

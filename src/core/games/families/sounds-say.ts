@@ -42,9 +42,11 @@ const soundLikely = (word: Word, at: number, material: Material): LikelyAnswer[]
       ? [
           slipLikely(
             'cluster-kept',
-            run,
-            run.map((s) => slash(s, material).slice(1, -1)).join(''),
-            'start kept together',
+            {
+              said: run,
+              show: run.map((s) => slash(s, material).slice(1, -1)).join(''),
+              note: 'start kept together',
+            },
             material.guard,
           ),
         ]
@@ -54,9 +56,11 @@ const soundLikely = (word: Word, at: number, material: Material): LikelyAnswer[]
       : [
           slipLikely(
             'other-sound',
-            [sure(ipa[other])],
-            slash(sure(ipa[other]), material),
-            other ? 'the last sound' : 'the first sound',
+            {
+              said: [sure(ipa[other])],
+              show: slash(sure(ipa[other]), material),
+              note: other ? 'the last sound' : 'the first sound',
+            },
             material.guard,
           ),
         ]),
@@ -94,7 +98,16 @@ const soundLikely = (word: Word, at: number, material: Material): LikelyAnswer[]
   ]);
 };
 
-function sayPlace(word: Word, at: number, name: string, material: Material, facts: Made['facts']): Made {
+/** A sound of a word that is asked for by its place. */
+interface Spot {
+  readonly word: Word;
+  readonly at: number;
+  /** As it is asked for: first, last, middle, second … */
+  readonly name: string;
+  readonly facts: Made['facts'];
+}
+
+function sayPlace({ word, at, name, facts }: Spot, material: Material): Made {
   const ipa = ipaOf(word);
   const sound = need(ipa[at], 'That sound of the word.');
   return {
@@ -111,14 +124,18 @@ function sayPlace(word: Word, at: number, name: string, material: Material, fact
   };
 }
 
-const say = (
-  id: string,
-  name: string,
-  act: Task['act'],
-  steps: readonly Step[],
-  at: (word: Word) => number,
-  fits: (word: Word, step: Step) => boolean,
-): Task => ({
+interface Say {
+  readonly id: 'first' | 'last' | 'middle';
+  readonly name: string;
+  readonly act: Task['act'];
+  readonly gesture: string;
+  readonly steps: readonly Step[];
+  /** Index of the sound asked for. */
+  readonly at: (word: Word) => number;
+  readonly fits: (word: Word, step: Step) => boolean;
+}
+
+const say = ({ id, name, act, gesture, steps, at, fits }: Say): Task => ({
   id: `${id}-sound`,
   family: 'first-sounds',
   name: `Say the ${id} sound`,
@@ -127,56 +144,58 @@ const say = (
   unit: 'sound',
   steps,
   secondsPerTurn: 12,
-  gesture: id === 'first' ? 'tap a shoulder' : id === 'last' ? 'tap the other hand’s end' : 'tap the elbow',
+  gesture,
   plain: `{word}. What is the ${id} sound?`,
   framed: `Which row does it grow in? {word}: what is its ${id} sound?`,
   heads: (step, material) => playable(material).filter((w) => fits(w, step)),
   build: ({ head }) => ({ words: [head.word] }),
   make: ({ words }, step, material) => {
     const word = wordOf(material, words[0]);
-    return sayPlace(word, at(word), id, material, [['the word fits the step', fits(word, step)]]);
+    return sayPlace({ word, at: at(word), name: id, facts: [['the word fits the step', fits(word, step)]] }, material);
   },
 });
 
-const FIRST = say(
-  'first',
-  'first sound',
-  'produce',
-  STARTS.map((s) => ({ ...s, place: 'first' as const })),
-  () => 0,
-  (w, step) => w.count <= 5 && startsLike(step)(w),
-);
+const FIRST = say({
+  id: 'first',
+  gesture: 'tap a shoulder',
+  name: 'first sound',
+  act: 'produce',
+  steps: STARTS.map((s) => ({ ...s, place: 'first' as const })),
+  at: () => 0,
+  fits: (w, step) => w.count <= 5 && startsLike(step)(w),
+});
 
-const LAST = say(
-  'last',
-  'last sound',
-  'produce',
-  [
+const LAST = say({
+  id: 'last',
+  gesture: 'tap the other hand’s end',
+  name: 'last sound',
+  act: 'produce',
+  steps: [
     { id: 'hold', name: 'ends on a sound that can be held', place: 'last', starts: 'hold' },
     { id: 'clip', name: 'ends on a sound to clip', place: 'last', starts: 'clip' },
     { id: 'cluster', name: 'ends on a cluster', place: 'last', starts: 'cluster' },
   ],
-  (w) => w.sounds.length - 1,
-  (w, step) => {
+  at: (w) => w.sounds.length - 1,
+  fits: (w, step) => {
     const at = w.sounds.length - 1;
     if (sure(w.sounds[at]).vowel || sure(w.units.at(-1)).sounds.length > 1 || w.count > 5) return false;
     const cluster = inCluster(w, at);
-    return step.starts === 'cluster'
-      ? cluster
-      : !cluster && (makingOf(lastOf(w)) === 'hold') === (step.starts === 'hold');
+    if (step.starts === 'cluster') return cluster;
+    return !cluster && (makingOf(lastOf(w)) === 'hold') === (step.starts === 'hold');
   },
-);
+});
 
-const MIDDLE = say(
-  'middle',
-  'middle sound',
-  'produce',
-  [
+const MIDDLE = say({
+  id: 'middle',
+  gesture: 'tap the elbow',
+  name: 'middle sound',
+  act: 'produce',
+  steps: [
     { id: 'hold', name: 'held all through, like “moon”', place: 'middle', starts: 'hold' },
     { id: 'clip', name: 'with a clipped sound beside it', place: 'middle', starts: 'clip' },
   ],
-  () => 1,
-  (w, step) => {
+  at: () => 1,
+  fits: (w, step) => {
     const ipa = ipaOf(w);
     const held = makingOf(sure(ipa[0])) === 'hold' && makingOf(sure(ipa.at(-1))) === 'hold';
     return (
@@ -188,7 +207,7 @@ const MIDDLE = say(
       held === (step.starts === 'hold')
     );
   },
-);
+});
 
 /** Three words of one first sound, of three vowels, none rhyming. */
 const SHARED: Task = {
@@ -241,7 +260,11 @@ const SHARED: Task = {
       script: script(`${words.join(', ')}. What sound do they all begin with?`, name, words.join(', ')),
       likely: distinct([
         rightLikely([sound], name, 'right'),
-        slipLikely('other-sound', [lastOf(head)], slash(lastOf(head), material), 'the last sound', material.guard),
+        slipLikely(
+          'other-sound',
+          { said: [lastOf(head)], show: slash(lastOf(head), material), note: 'the last sound' },
+          material.guard,
+        ),
         {
           id: 'whole',
           slip: 'whole-word',

@@ -30,8 +30,10 @@ const isChangeable = (material: Material): ((word: Word) => boolean) => {
   return (word) => all.has(word.word);
 };
 
-const placesOf = (step: Step): readonly ChangePlace[] =>
-  step.place === 'any' ? CHANGE_PLACES : step.place === 'ends' ? ['first', 'last'] : [step.place as ChangePlace];
+const placesOf = ({ place }: Step): readonly ChangePlace[] => {
+  if (place === 'any') return CHANGE_PLACES;
+  return place === 'ends' ? ['first', 'last'] : [place as ChangePlace];
+};
 
 const links = (word: Word, step: Step, material: Material): Link[] =>
   linksFrom(word, {
@@ -49,11 +51,16 @@ const between = (from: Word, to: Word, material: Material): Link | undefined =>
     .filter((n) => traitsOf(n.word).said === traitsOf(to).said)
     .map((n) => ({ ...linkOf(from, n), to }))[0];
 
+/** Where a sound comes in, in words. */
+function whereTo({ at, to }: Link, material: Material): string {
+  if (at === 0) return 'at the start';
+  return at === to.sounds.length - 1 ? 'at the end' : `after ${slash(sure(to.sounds[at - 1]).ipa, material)}`;
+}
+
 const CHANGE_WORDS: Readonly<Record<Link['change'], (link: Link, material: Material) => string>> = {
   swap: (l, m) => `change ${slash(sure(l.old), m)} to ${slash(sure(l.new), m)}`,
   'leave-out': (l, m) => `leave ${slash(sure(l.old), m)} out`,
-  add: (l, m) =>
-    `put ${slash(sure(l.new), m)} ${l.at === 0 ? 'at the start' : l.at === l.to.sounds.length - 1 ? 'at the end' : `after ${slash(sure(l.to.sounds[l.at - 1]).ipa, m)}`}`,
+  add: (l, m) => `put ${slash(sure(l.new), m)} ${whereTo(l, m)}`,
 };
 
 const unchanged = (word: Word) => ({
@@ -73,7 +80,13 @@ function elsewhere(link: Link, material: Material) {
     .of(link.from)
     .find((n) => n.change === 'swap' && n.at !== link.at && !n.word.entry.doubt);
   return other
-    ? [slipLikely('wrong-place', ipaOf(other.word), other.word.word, 'changed another place', material.guard)]
+    ? [
+        slipLikely(
+          'wrong-place',
+          { said: ipaOf(other.word), show: other.word.word, note: 'changed another place' },
+          material.guard,
+        ),
+      ]
     : [];
 }
 
@@ -109,7 +122,13 @@ function changed(link: Link, material: Material, facts: Made['facts']): Made {
       unchanged(from),
       ...elsewhere(link, material),
       ...(link.new
-        ? [slipLikely('other-sound', [link.new], slash(link.new, material), 'only the new sound', material.guard)]
+        ? [
+            slipLikely(
+              'other-sound',
+              { said: [link.new], show: slash(link.new, material), note: 'only the new sound' },
+              material.guard,
+            ),
+          ]
         : []),
     ]),
   };

@@ -115,7 +115,7 @@ const partsFact = (word: Word, step: Step, material: Material): readonly (readon
 
 const onlyPart = (word: Word, at: number, note: string, material: Material): LikelyAnswer => {
   const beat = sure(beatsOf(word).at(at));
-  return slipLikely('part-only', beat.ipa, beat.letters, note, material.guard);
+  return slipLikely('part-only', { said: beat.ipa, show: beat.letters, note }, material.guard);
 };
 
 /** The adult says the beats; the child says the word. Used by the syllable games and as a first step of blending. */
@@ -288,7 +288,7 @@ const DROP: Task = {
         },
         ...(gone.join() === left.join()
           ? []
-          : [slipLikely('part-only', gone, part, 'the part to leave out', material.guard)]),
+          : [slipLikely('part-only', { said: gone, show: part, note: 'the part to leave out' }, material.guard)]),
       ]),
       facts: [
         ['what is left is the word without that part', left.length + gone.length === word.sounds.length],

@@ -176,137 +176,169 @@ const COLUMNS = {
 } as const;
 const { key, only, text, maybe, whole, maybeWhole } = COLUMNS;
 
+type ColumnsOf<Row> = Record<keyof Row & string, Column>;
+
+const SETTINGS: ColumnsOf<SettingsRow> = {
+  id: only,
+  accent: text,
+  conventions: text,
+  confirmed_at: maybeWhole,
+  rule: text,
+  unit_order: text,
+  staff: whole,
+};
+
+const GROUPS: ColumnsOf<GroupRow> = { id: key, name: text, position: whole, created_at: whole };
+
+const CHILDREN: ColumnsOf<ChildRow> = {
+  id: key,
+  group_id: text,
+  name: text,
+  position: whole,
+  away_on: maybe,
+  created_at: whole,
+  own_way: text,
+};
+
+const SESSIONS: ColumnsOf<SessionRow> = {
+  id: key,
+  group_id: text,
+  title: text,
+  letters: whole,
+  rounds: text,
+  accent: text,
+  conventions: text,
+  started_at: whole,
+  finished_at: maybeWhole,
+  stale: whole,
+};
+
+const SESSION_CHILDREN: ColumnsOf<SessionChildRow> = { session_id: key, child_id: key, position: whole };
+
+const ANSWERS: ColumnsOf<AnswerRow> = {
+  id: key,
+  session_id: text,
+  child_id: maybe,
+  turn: whole,
+  word: text,
+  task: text,
+  step: text,
+  sounds: text,
+  outcome: text,
+  standing: text,
+  slip: maybe,
+  said: maybe,
+  missed: text,
+  helps: text,
+  note: maybe,
+  think_ms: maybeWhole,
+  supersedes: maybe,
+  at: whole,
+  received_at: whole,
+  self_corrected: whole,
+  shown: whole,
+  marked_by: maybe,
+  why: maybe,
+  partner_id: maybe,
+  differs: whole,
+  second: whole,
+};
+
+const STEPS: ColumnsOf<StepRow> = {
+  id: key,
+  session_id: text,
+  kind: text,
+  child_id: maybe,
+  detail: text,
+  at: whole,
+  received_at: whole,
+};
+
+const WORD_SETS: ColumnsOf<WordSetRow> = {
+  id: key,
+  name: text,
+  words: text,
+  created_at: whole,
+  updated_at: whole,
+};
+
+const OWN_WORDS: ColumnsOf<OwnWordRow> = {
+  id: key,
+  word: text,
+  line: text,
+  letters: text,
+  accent: text,
+  meaning: text,
+  sentence: text,
+  prop: whole,
+  cautions: text,
+  created_at: whole,
+  removed_at: maybeWhole,
+};
+
+const PROPS: ColumnsOf<PropRow> = { word: key, owned_at: whole };
+
+const TAUGHT_SOUNDS: ColumnsOf<TaughtSoundRow> = { group_id: key, sound: key };
+
+const PLANS: ColumnsOf<PlanRow> = {
+  id: key,
+  group_id: text,
+  title: text,
+  body: text,
+  kept: whole,
+  planned_for: maybe,
+  created_at: whole,
+  updated_at: whole,
+};
+
+const EVIDENCE: ColumnsOf<EvidenceRow> = {
+  child_id: key,
+  session_id: key,
+  task: key,
+  step: key,
+  standing: key,
+  at: whole,
+  day: whole,
+  marks: text,
+  helps: text,
+};
+
+const HEARD_SOUNDS: ColumnsOf<HeardSoundsRow> = { child_id: key, session_id: key, cells: text };
+
+const CHOSEN_STEPS: ColumnsOf<ChosenStepRow> = {
+  id: key,
+  child_id: text,
+  ladder: text,
+  rung: text,
+  at: whole,
+  chosen_by: maybe,
+  ended_at: maybeWhole,
+};
+
 /** The tables as Sequelize sees them; their making stands in migrations/. */
 export function defineModels(sequelize: Sequelize): Models {
-  const table = <Row extends object>(name: string, columns: Record<keyof Row & string, Column>): Table<Row> =>
+  const table = <Row extends object>(name: string, columns: ColumnsOf<Row>): Table<Row> =>
     // Sequelize writes into a column's description, so each gets its own.
     sequelize.define(name, ownColumns(columns) as never, {
       tableName: name,
       timestamps: false,
     }) as unknown as Table<Row>;
   return {
-    settings: table<SettingsRow>('settings', {
-      id: only,
-      accent: text,
-      conventions: text,
-      confirmed_at: maybeWhole,
-      rule: text,
-      unit_order: text,
-      staff: whole,
-    }),
-    groups: table<GroupRow>('groups', { id: key, name: text, position: whole, created_at: whole }),
-    children: table<ChildRow>('children', {
-      id: key,
-      group_id: text,
-      name: text,
-      position: whole,
-      away_on: maybe,
-      created_at: whole,
-      own_way: text,
-    }),
-    sessions: table<SessionRow>('sessions', {
-      id: key,
-      group_id: text,
-      title: text,
-      letters: whole,
-      rounds: text,
-      accent: text,
-      conventions: text,
-      started_at: whole,
-      finished_at: maybeWhole,
-      stale: whole,
-    }),
-    sessionChildren: table<SessionChildRow>('session_children', { session_id: key, child_id: key, position: whole }),
-    answers: table<AnswerRow>('answers', {
-      id: key,
-      session_id: text,
-      child_id: maybe,
-      turn: whole,
-      word: text,
-      task: text,
-      step: text,
-      sounds: text,
-      outcome: text,
-      standing: text,
-      slip: maybe,
-      said: maybe,
-      missed: text,
-      helps: text,
-      note: maybe,
-      think_ms: maybeWhole,
-      supersedes: maybe,
-      at: whole,
-      received_at: whole,
-      self_corrected: whole,
-      shown: whole,
-      marked_by: maybe,
-      why: maybe,
-      partner_id: maybe,
-      differs: whole,
-      second: whole,
-    }),
-    steps: table<StepRow>('steps', {
-      id: key,
-      session_id: text,
-      kind: text,
-      child_id: maybe,
-      detail: text,
-      at: whole,
-      received_at: whole,
-    }),
-    wordSets: table<WordSetRow>('word_sets', {
-      id: key,
-      name: text,
-      words: text,
-      created_at: whole,
-      updated_at: whole,
-    }),
-    ownWords: table<OwnWordRow>('own_words', {
-      id: key,
-      word: text,
-      line: text,
-      letters: text,
-      accent: text,
-      meaning: text,
-      sentence: text,
-      prop: whole,
-      cautions: text,
-      created_at: whole,
-      removed_at: maybeWhole,
-    }),
-    props: table<PropRow>('props', { word: key, owned_at: whole }),
-    taughtSounds: table<TaughtSoundRow>('taught_sounds', { group_id: key, sound: key }),
-    plans: table<PlanRow>('plans', {
-      id: key,
-      group_id: text,
-      title: text,
-      body: text,
-      kept: whole,
-      planned_for: maybe,
-      created_at: whole,
-      updated_at: whole,
-    }),
-    evidence: table<EvidenceRow>('evidence', {
-      child_id: key,
-      session_id: key,
-      task: key,
-      step: key,
-      standing: key,
-      at: whole,
-      day: whole,
-      marks: text,
-      helps: text,
-    }),
-    heardSounds: table<HeardSoundsRow>('heard_sounds', { child_id: key, session_id: key, cells: text }),
-    chosenSteps: table<ChosenStepRow>('chosen_steps', {
-      id: key,
-      child_id: text,
-      ladder: text,
-      rung: text,
-      at: whole,
-      chosen_by: maybe,
-      ended_at: maybeWhole,
-    }),
+    settings: table('settings', SETTINGS),
+    groups: table('groups', GROUPS),
+    children: table('children', CHILDREN),
+    sessions: table('sessions', SESSIONS),
+    sessionChildren: table('session_children', SESSION_CHILDREN),
+    answers: table('answers', ANSWERS),
+    steps: table('steps', STEPS),
+    wordSets: table('word_sets', WORD_SETS),
+    ownWords: table('own_words', OWN_WORDS),
+    props: table('props', PROPS),
+    taughtSounds: table('taught_sounds', TAUGHT_SOUNDS),
+    plans: table('plans', PLANS),
+    evidence: table('evidence', EVIDENCE),
+    heardSounds: table('heard_sounds', HEARD_SOUNDS),
+    chosenSteps: table('chosen_steps', CHOSEN_STEPS),
   };
 }
 
