@@ -51,30 +51,15 @@ export function BoardScreen({ groupName, ladders, rows, ruleNote }: BoardProps) 
       <style>{'@media print { @page { size: A4 landscape; margin: 8mm } }'}</style>
       <div className="mb-3 flex flex-wrap items-center gap-x-6 gap-y-2">
         <h1 className="mr-auto text-4xl wrap-anywhere print:text-2xl">{groupName}: where everyone is</h1>
-        <div className="flex flex-wrap items-center gap-x-5 gap-y-2 print:hidden">
-          <Choose
-            label="Sort by"
-            value={sort}
-            onChange={setSort}
-            options={[['name', 'name'], ...ladders.map((l) => [l.id, l.name.toLowerCase()] as const)]}
-          />
-          <Choose
-            label="Show"
-            value={only}
-            onChange={(v) => setOnly(v as State | '')}
-            options={[['', 'everyone'], ...STATES.map((s) => [s, WHO[s]] as const)]}
-          />
-          <label className="flex min-h-12 items-center gap-2 text-muted">
-            <input
-              type="checkbox"
-              className="size-5 accent-green"
-              checked={here}
-              onChange={(e) => setHere(e.target.checked)}
-            />{' '}
-            here today
-          </label>
-          <PrintButton />
-        </div>
+        <Choices
+          sort={sort}
+          setSort={setSort}
+          ladders={ladders}
+          only={only}
+          setOnly={setOnly}
+          here={here}
+          setHere={setHere}
+        />
       </div>
       {rows.length === 0 ? (
         <p className="text-muted">
@@ -97,80 +82,11 @@ export function BoardScreen({ groupName, ladders, rows, ruleNote }: BoardProps) 
             )}
           >
             <thead>
-              <tr className="border-b border-line-strong text-left align-bottom">
-                <th scope="col" className="sticky left-0 z-10 bg-paper py-1.5 pr-3 font-normal text-muted">
-                  Child
-                </th>
-                {ladders.map((l) => (
-                  <th
-                    key={l.id}
-                    scope="col"
-                    className={clsx(
-                      'px-2 py-1.5 font-word leading-tight',
-                      l.id === sort ? 'underline decoration-marigold decoration-2 underline-offset-4' : '',
-                    )}
-                  >
-                    {l.name}
-                  </th>
-                ))}
-                <th scope="col" className="px-2 py-1.5 font-normal text-muted">
-                  Next
-                </th>
-              </tr>
+              <Heads ladders={ladders} sort={sort} />
             </thead>
             <tbody>
               {shown.map((r) => (
-                <tr key={r.id} className="border-b border-line">
-                  <th
-                    scope="row"
-                    className={clsx(
-                      'sticky left-0 z-10 max-w-44 bg-paper pr-3 text-left font-word text-lg leading-tight',
-                      'font-normal print:text-[8pt]',
-                    )}
-                  >
-                    <Link
-                      href={`/children/${r.id}`}
-                      prefetch={false}
-                      className={clsx(
-                        'block min-h-8 truncate py-1 hover:underline print:min-h-0 print:py-px',
-                        r.away ? 'text-muted' : '',
-                      )}
-                      title={r.name}
-                    >
-                      {r.name}
-                    </Link>
-                  </th>
-                  {r.cells.map((c) => (
-                    <td
-                      key={c.ladder}
-                      className={clsx(
-                        'px-2 py-1 leading-tight print:py-0',
-                        c.begun && c.state === 'secure' ? 'bg-line/70' : '',
-                      )}
-                    >
-                      {c.begun ? (
-                        <>
-                          <StateSign state={c.state} /> <span className="whitespace-nowrap">{c.rung}</span>
-                          <span
-                            className={clsx(
-                              'block text-[0.8rem] whitespace-nowrap text-muted print:inline print:text-[7pt]',
-                            )}
-                          >
-                            {' '}
-                            {c.words}
-                          </span>
-                        </>
-                      ) : (
-                        <span className="text-muted">
-                          –<span className="sr-only"> not begun</span>
-                        </span>
-                      )}
-                    </td>
-                  ))}
-                  <td className="min-w-36 px-2 py-1 leading-tight text-muted print:max-w-44 print:truncate print:py-0">
-                    {r.next}
-                  </td>
-                </tr>
+                <Line key={r.id} r={r} />
               ))}
             </tbody>
           </table>
@@ -191,5 +107,140 @@ export function BoardScreen({ groupName, ladders, rows, ruleNote }: BoardProps) 
         not a diagnosis.
       </p>
     </>
+  );
+}
+
+interface ChoicesProps {
+  readonly sort: string;
+  readonly setSort: (next: string) => void;
+  readonly ladders: readonly { readonly id: string; readonly name: string }[];
+  readonly only: '' | 'secure' | 'getting-there' | 'not-yet' | 'not-enough';
+  readonly setOnly: (next: '' | 'secure' | 'getting-there' | 'not-yet' | 'not-enough') => void;
+  readonly here: boolean;
+  readonly setHere: (next: boolean) => void;
+}
+
+/** In what order, and whom. */
+function Choices({ sort, setSort, ladders, only, setOnly, here, setHere }: ChoicesProps) {
+  return (
+    <div className="flex flex-wrap items-center gap-x-5 gap-y-2 print:hidden">
+      <Choose
+        label="Sort by"
+        value={sort}
+        onChange={setSort}
+        options={[['name', 'name'], ...ladders.map((l) => [l.id, l.name.toLowerCase()] as const)]}
+      />
+      <Choose
+        label="Show"
+        value={only}
+        onChange={(v) => setOnly(v as State | '')}
+        options={[['', 'everyone'], ...STATES.map((s) => [s, WHO[s]] as const)]}
+      />
+      <label className="flex min-h-12 items-center gap-2 text-muted">
+        <input
+          type="checkbox"
+          className="size-5 accent-green"
+          checked={here}
+          onChange={(e) => setHere(e.target.checked)}
+        />{' '}
+        here today
+      </label>
+      <PrintButton />
+    </div>
+  );
+}
+
+/** The ladders, across. */
+function Heads({
+  ladders,
+  sort,
+}: {
+  readonly ladders: readonly { readonly id: string; readonly name: string }[];
+  readonly sort: string;
+}) {
+  return (
+    <tr className="border-b border-line-strong text-left align-bottom">
+      <th scope="col" className="sticky left-0 z-10 bg-paper py-1.5 pr-3 font-normal text-muted">
+        Child
+      </th>
+      {ladders.map((l) => (
+        <th
+          key={l.id}
+          scope="col"
+          className={clsx(
+            'px-2 py-1.5 font-word leading-tight',
+            l.id === sort ? 'underline decoration-marigold decoration-2 underline-offset-4' : '',
+          )}
+        >
+          {l.name}
+        </th>
+      ))}
+      <th scope="col" className="px-2 py-1.5 font-normal text-muted">
+        Next
+      </th>
+    </tr>
+  );
+}
+
+/** One child: the step they stand before on every ladder, and what is next. */
+function Line({ r }: { readonly r: BoardLine }) {
+  return (
+    <tr className="border-b border-line">
+      <th
+        scope="row"
+        className={clsx(
+          'sticky left-0 z-10 max-w-44 bg-paper pr-3 text-left font-word text-lg leading-tight',
+          'font-normal print:text-[8pt]',
+        )}
+      >
+        <Link
+          href={`/children/${r.id}`}
+          prefetch={false}
+          className={clsx(
+            'block min-h-8 truncate py-1 hover:underline print:min-h-0 print:py-px',
+            r.away ? 'text-muted' : '',
+          )}
+          title={r.name}
+        >
+          {r.name}
+        </Link>
+      </th>
+      {r.cells.map((c) => (
+        <Square key={c.ladder} c={c} />
+      ))}
+      <td className="min-w-36 px-2 py-1 leading-tight text-muted print:max-w-44 print:truncate print:py-0">{r.next}</td>
+    </tr>
+  );
+}
+
+/** One child on one ladder. */
+function Square({
+  c,
+}: {
+  readonly c: {
+    readonly ladder: string;
+    readonly rung: string;
+    readonly state: State;
+    readonly words: string;
+    readonly height: number;
+    readonly begun: boolean;
+  };
+}) {
+  return (
+    <td className={clsx('px-2 py-1 leading-tight print:py-0', c.begun && c.state === 'secure' ? 'bg-line/70' : '')}>
+      {c.begun ? (
+        <>
+          <StateSign state={c.state} /> <span className="whitespace-nowrap">{c.rung}</span>
+          <span className={clsx('block text-[0.8rem] whitespace-nowrap text-muted print:inline print:text-[7pt]')}>
+            {' '}
+            {c.words}
+          </span>
+        </>
+      ) : (
+        <span className="text-muted">
+          –<span className="sr-only"> not begun</span>
+        </span>
+      )}
+    </td>
   );
 }

@@ -36,16 +36,7 @@ export function HistoryChart({ weeks }: { weeks: readonly Week[] }) {
     .nice()
     .range([SIZE.height - SIZE.bottom, SIZE.top]);
   const layers = stack<Week, (typeof PARTS)[number]>().keys([...PARTS])([...weeks]);
-  const words = weeks
-    .map(
-      (w) =>
-        `Week of ${format(w.monday * 86_400_000, 'd MMMM')}: ${
-          PARTS.filter((p) => w[p])
-            .map((p) => `${w[p]} ${NAMES[p]}`)
-            .join(', ') || 'nothing played'
-        }`,
-    )
-    .join('. ');
+  const words = inWords(weeks);
   const every = Math.ceil(weeks.length / 8);
   return (
     <figure>
@@ -55,26 +46,9 @@ export function HistoryChart({ weeks }: { weeks: readonly Week[] }) {
         role="img"
         aria-label={words}
       >
-        <defs>
-          <pattern id="helped" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
-            <rect width="6" height="6" fill="var(--color-card)" />
-            <rect width="2.6" height="6" fill="var(--color-slate)" />
-          </pattern>
-        </defs>
+        <Stripes />
         {y.ticks(3).map((t) => (
-          <g key={t}>
-            <line x1={SIZE.left} x2={SIZE.width} y1={y(t)} y2={y(t)} stroke="var(--color-line)" />
-            <text
-              x={SIZE.left - 6}
-              y={y(t)}
-              textAnchor="end"
-              dominantBaseline="middle"
-              fontSize="13"
-              fill="var(--color-muted)"
-            >
-              {t}
-            </text>
-          </g>
+          <Tick key={t} t={t} y={y} />
         ))}
         {layers.map((layer) =>
           layer.map((part) =>
@@ -107,16 +81,68 @@ export function HistoryChart({ weeks }: { weeks: readonly Week[] }) {
           ) : null,
         )}
       </svg>
-      <figcaption className="flex flex-wrap gap-x-5 text-[0.95rem] text-muted">
-        {PARTS.map((p) => (
-          <span key={p} className="flex items-center gap-2">
-            <svg width="16" height="16" aria-hidden="true">
-              <rect x="1" y="1" width="14" height="14" fill={FILL[p]} stroke="var(--color-ink)" />
-            </svg>
-            {NAMES[p]}
-          </span>
-        ))}
-      </figcaption>
+      <Key />
     </figure>
   );
+}
+
+/** The filling for what came with help. */
+function Stripes() {
+  return (
+    <defs>
+      <pattern id="helped" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+        <rect width="6" height="6" fill="var(--color-card)" />
+        <rect width="2.6" height="6" fill="var(--color-slate)" />
+      </pattern>
+    </defs>
+  );
+}
+
+/** A line across, with how many answers it stands for. */
+function Tick({ t, y }: { readonly t: number; readonly y: (value: number) => number }) {
+  return (
+    <g>
+      <line x1={SIZE.left} x2={SIZE.width} y1={y(t)} y2={y(t)} stroke="var(--color-line)" />
+      <text
+        x={SIZE.left - 6}
+        y={y(t)}
+        textAnchor="end"
+        dominantBaseline="middle"
+        fontSize="13"
+        fill="var(--color-muted)"
+      >
+        {t}
+      </text>
+    </g>
+  );
+}
+
+/** What each filling stands for. */
+function Key() {
+  return (
+    <figcaption className="flex flex-wrap gap-x-5 text-[0.95rem] text-muted">
+      {PARTS.map((p) => (
+        <span key={p} className="flex items-center gap-2">
+          <svg width="16" height="16" aria-hidden="true">
+            <rect x="1" y="1" width="14" height="14" fill={FILL[p]} stroke="var(--color-ink)" />
+          </svg>
+          {NAMES[p]}
+        </span>
+      ))}
+    </figcaption>
+  );
+}
+
+/** The chart, week by week, for someone who cannot see it. */
+function inWords(weeks: readonly Week[]): string {
+  return weeks
+    .map(
+      (w) =>
+        `Week of ${format(w.monday * 86_400_000, 'd MMMM')}: ${
+          PARTS.filter((p) => w[p])
+            .map((p) => `${w[p]} ${NAMES[p]}`)
+            .join(', ') || 'nothing played'
+        }`,
+    )
+    .join('. ');
 }

@@ -81,38 +81,51 @@ export function NextCard({ childId, name, groupId, next, chosen, chosenOn }: Nex
           {name} has climbed every ladder. Play what is due again.
         </h2>
       )}
-      {choosing && (
-        <label className="mt-3 block">
-          <span className="mb-1 block">Your choice is kept, and shown as yours.</span>
-          <select
-            className="field"
-            defaultValue=""
-            disabled={running}
-            onChange={(e) => {
-              const [ladder, rung] = e.target.value.split('|');
-              if (ladder && rung) run(() => chooseNext(childId, { ladder, rung }));
-            }}
-          >
-            <option value="" disabled>
-              Choose a step…
-            </option>
-            {LADDERS.map((l) => (
-              <optgroup key={l.id} label={l.name}>
-                {l.rungs.map((r) => (
-                  <option key={r.id} value={`${l.id}|${r.id}`}>
-                    {capital(r.does)}
-                  </option>
-                ))}
-              </optgroup>
-            ))}
-          </select>
-        </label>
-      )}
+      {choosing && <AnotherStep running={running} run={run} childId={childId} />}
       {error && (
         <div className="mt-3">
           <ErrorMessage>{error}</ErrorMessage>
         </div>
       )}
     </section>
+  );
+}
+
+/** Every step of every ladder, to choose from. */
+function AnotherStep({
+  running,
+  run,
+  childId,
+}: {
+  readonly running: boolean;
+  readonly run: (work: () => Promise<{ error?: string } | void>) => void;
+  readonly childId: string;
+}) {
+  return (
+    <label className="mt-3 block">
+      <span className="mb-1 block">Your choice is kept, and shown as yours.</span>
+      <select
+        className="field"
+        defaultValue=""
+        disabled={running}
+        onChange={(e) => {
+          const [ladder, rung] = e.target.value.split('|');
+          if (ladder && rung) run(() => chooseNext(childId, { ladder, rung }));
+        }}
+      >
+        <option value="" disabled>
+          Choose a step…
+        </option>
+        {LADDERS.map((l) => (
+          <optgroup key={l.id} label={l.name}>
+            {l.rungs.map((r) => (
+              <option key={r.id} value={`${l.id}|${r.id}`}>
+                {capital(r.does)}
+              </option>
+            ))}
+          </optgroup>
+        ))}
+      </select>
+    </label>
   );
 }

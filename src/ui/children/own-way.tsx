@@ -9,9 +9,13 @@ import { CONSONANTS } from '@/core/phonology/sounds';
 import { Dialog } from '../kit/dialog';
 import { ErrorMessage } from '../kit/message';
 
-const label = (ipa: string): string =>
-  `/${CONSONANTS[ipa]?.label ?? ipa}/${ipa === 'θ' ? ' (thin)' : ipa === 'ð' ? ' (this)' : ''}`;
+/** Two sounds have one label: a word tells them apart. */
+const AS_IN: Readonly<Record<string, string>> = { θ: ' (thin)', ð: ' (this)' };
+const label = (ipa: string): string => `/${CONSONANTS[ipa]?.label ?? ipa}/${AS_IN[ipa] ?? ''}`;
 const ALL = Object.keys(CONSONANTS).filter((ipa) => ipa !== 'ʍ' && ipa !== 'x');
+const NO_SLIP =
+  'What a child says in their own way is never marked as a slip. It is no diagnosis: if speech or hearing worries ' +
+  'you, speak with the family and your special-needs lead.';
 /** Sounds children leave out of clusters when they talk. */
 const DROPPED = ['s', 'l', 'r', 'w', 'j', 'n'];
 
@@ -51,12 +55,6 @@ export function OwnWayButton({
       setError(state.error ?? null);
       if (!state.error) setOpen(false);
     });
-  const tick = (on: boolean, change: () => void, text: string) => (
-    <label key={text} className="flex min-h-12 cursor-pointer items-center gap-3">
-      <input type="checkbox" className="size-6 shrink-0 accent-green" checked={on} onChange={change} />
-      {text}
-    </label>
-  );
   return (
     <>
       <button
@@ -73,91 +71,28 @@ export function OwnWayButton({
         <span className="sr-only">{child.name}: </span>
         {isPlain(child.ownWay) ? 'own way of speaking' : `says ${ownWayWords(child.ownWay)}`}
       </button>
-      <Dialog
-        open={open}
-        onOpenChange={setOpen}
-        title={`How ${child.name} says sounds`}
-        description="What a child says in their own way is never marked as a slip. It is no diagnosis: if speech or hearing worries you, speak with the family and your special-needs lead."
-      >
-        <fieldset>
-          <legend className="font-word text-lg font-bold">Says one sound for another</legend>
-          <div className="grid sm:grid-cols-2">
-            {COMMON_WAYS.map(({ asked, says, example }) =>
-              tick(
-                has(asked, says),
-                () => toggle(asked, says),
-                `${label(says)} for ${label(asked)}: “${example[1]}” for ${example[0]}`,
-              ),
-            )}
-            {own.map(({ asked, says }) => tick(true, () => toggle(asked, says), `${label(says)} for ${label(asked)}`))}
-          </div>
-          <div className="mt-2 flex flex-wrap items-center gap-2">
-            <select
-              className="field w-28"
-              aria-label="Says this sound"
-              value={pair.says}
-              onChange={(e) => setPair({ ...pair, says: e.target.value })}
-            >
-              {ALL.map((ipa) => (
-                <option key={ipa} value={ipa}>
-                  {label(ipa)}
-                </option>
-              ))}
-            </select>
-            for
-            <select
-              className="field w-28"
-              aria-label="For this sound"
-              value={pair.asked}
-              onChange={(e) => setPair({ ...pair, asked: e.target.value })}
-            >
-              {ALL.map((ipa) => (
-                <option key={ipa} value={ipa}>
-                  {label(ipa)}
-                </option>
-              ))}
-            </select>
-            <button
-              type="button"
-              className="plain"
-              disabled={pair.asked === pair.says || has(pair.asked, pair.says)}
-              onClick={() => toggle(pair.asked, pair.says)}
-            >
-              Add
-            </button>
-          </div>
-        </fieldset>
+      <Dialog open={open} onOpenChange={setOpen} title={`How ${child.name} says sounds`} description={NO_SLIP}>
+        <Swaps has={has} toggle={toggle} own={own} pair={pair} setPair={setPair} />
         <fieldset className="mt-4">
           <legend className="font-word text-lg font-bold">Leaves out of clusters when talking</legend>
           <div className="flex flex-wrap gap-x-6">
-            {DROPPED.map((ipa) =>
-              tick(
-                way.drops.includes(ipa),
-                () =>
+            {DROPPED.map((ipa) => (
+              <Tick
+                key={ipa}
+                on={way.drops.includes(ipa)}
+                onTap={() =>
                   setWay({
                     ...way,
                     drops: way.drops.includes(ipa) ? way.drops.filter((d) => d !== ipa) : [...way.drops, ipa],
-                  }),
-                label(ipa),
-              ),
-            )}
+                  })
+                }
+              >
+                {label(ipa)}
+              </Tick>
+            ))}
           </div>
         </fieldset>
-        <label className="mt-4 block">
-          <span className="mb-1 block font-word text-lg font-bold">Speaks another accent</span>
-          <select
-            className="field"
-            value={way.accent ?? ''}
-            onChange={(e) => setWay({ ...way, accent: (e.target.value || null) as AccentId | null })}
-          >
-            <option value="">the setting’s own</option>
-            {ACCENT_IDS.map((id) => (
-              <option key={id} value={id}>
-                {accentOf(id).name}
-              </option>
-            ))}
-          </select>
-        </label>
+        <AccentField way={way} setWay={setWay} />
         {error && (
           <div className="mt-3">
             <ErrorMessage>{error}</ErrorMessage>
@@ -168,5 +103,111 @@ export function OwnWayButton({
         </button>
       </Dialog>
     </>
+  );
+}
+
+const Tick = ({ on, onTap, children }: { on: boolean; onTap: () => void; children: string }) => (
+  <label className="flex min-h-12 cursor-pointer items-center gap-3">
+    <input type="checkbox" className="size-6 shrink-0 accent-green" checked={on} onChange={onTap} />
+    {children}
+  </label>
+);
+
+interface SwapsProps {
+  readonly has: (asked: string, says: string) => boolean;
+  readonly toggle: (asked: string, says: string) => void;
+  readonly own: { readonly asked: string; readonly says: string }[];
+  readonly pair: { asked: string; says: string };
+  readonly setPair: (next: { asked: string; says: string }) => void;
+}
+
+/** Sounds said for others. */
+function Swaps({ has, toggle, own, pair, setPair }: SwapsProps) {
+  return (
+    <fieldset>
+      <legend className="font-word text-lg font-bold">Says one sound for another</legend>
+      <div className="grid sm:grid-cols-2">
+        {COMMON_WAYS.map(({ asked, says, example }) => (
+          <Tick key={asked + says} on={has(asked, says)} onTap={() => toggle(asked, says)}>
+            {`${label(says)} for ${label(asked)}: “${example[1]}” for ${example[0]}`}
+          </Tick>
+        ))}
+        {own.map(({ asked, says }) => (
+          <Tick key={asked + says} on onTap={() => toggle(asked, says)}>
+            {`${label(says)} for ${label(asked)}`}
+          </Tick>
+        ))}
+      </div>
+      <AnyPair pair={pair} setPair={setPair} has={has} toggle={toggle} />
+    </fieldset>
+  );
+}
+
+/** An accent of their own. */
+function AccentField({ way, setWay }: { readonly way: OwnWay; readonly setWay: (next: OwnWay) => void }) {
+  return (
+    <label className="mt-4 block">
+      <span className="mb-1 block font-word text-lg font-bold">Speaks another accent</span>
+      <select
+        className="field"
+        value={way.accent ?? ''}
+        onChange={(e) => setWay({ ...way, accent: (e.target.value || null) as AccentId | null })}
+      >
+        <option value="">the setting’s own</option>
+        {ACCENT_IDS.map((id) => (
+          <option key={id} value={id}>
+            {accentOf(id).name}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+}
+
+interface AnyPairProps {
+  readonly pair: { asked: string; says: string };
+  readonly setPair: (next: { asked: string; says: string }) => void;
+  readonly has: (asked: string, says: string) => boolean;
+  readonly toggle: (asked: string, says: string) => void;
+}
+
+/** Any sound for any other. */
+function AnyPair({ pair, setPair, has, toggle }: AnyPairProps) {
+  return (
+    <div className="mt-2 flex flex-wrap items-center gap-2">
+      <select
+        className="field w-28"
+        aria-label="Says this sound"
+        value={pair.says}
+        onChange={(e) => setPair({ ...pair, says: e.target.value })}
+      >
+        {ALL.map((ipa) => (
+          <option key={ipa} value={ipa}>
+            {label(ipa)}
+          </option>
+        ))}
+      </select>
+      for
+      <select
+        className="field w-28"
+        aria-label="For this sound"
+        value={pair.asked}
+        onChange={(e) => setPair({ ...pair, asked: e.target.value })}
+      >
+        {ALL.map((ipa) => (
+          <option key={ipa} value={ipa}>
+            {label(ipa)}
+          </option>
+        ))}
+      </select>
+      <button
+        type="button"
+        className="plain"
+        disabled={pair.asked === pair.says || has(pair.asked, pair.says)}
+        onClick={() => toggle(pair.asked, pair.says)}
+      >
+        Add
+      </button>
+    </div>
   );
 }

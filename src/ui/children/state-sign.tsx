@@ -15,11 +15,8 @@ export function Hop({
   width?: number;
   height?: number;
 }) {
-  const colour = now
-    ? 'var(--color-marigold)'
-    : state === 'not-enough'
-      ? 'var(--color-line-strong)'
-      : 'var(--color-ink)';
+  const plain = state === 'not-enough' ? 'var(--color-line-strong)' : 'var(--color-ink)';
+  const colour = now ? 'var(--color-marigold)' : plain;
   const dash = { secure: undefined, 'getting-there': '9 6', 'not-yet': undefined, 'not-enough': '1.5 6' }[state];
   const [x, y, r] = [width - 14, height - 10, 7];
   return (
@@ -43,7 +40,16 @@ export function Hop({
   );
 }
 
-function Dot({ state, now, cx, cy, r }: { state: State; now: boolean; cx: number; cy: number; r: number }) {
+interface DotProps {
+  readonly state: State;
+  readonly now: boolean;
+  /** Where its middle is, and half its width, in the units of the drawing. */
+  readonly cx: number;
+  readonly cy: number;
+  readonly r: number;
+}
+
+function Dot({ state, now, cx, cy, r }: DotProps) {
   const colour = now ? 'var(--color-marigold)' : 'var(--color-ink)';
   if (state === 'secure') return <circle cx={cx} cy={cy} r={r} fill={colour} />;
   if (state === 'not-enough')

@@ -26,7 +26,8 @@ export function lineInWords(marks: readonly Mark[], count: number): string {
     .filter((m) => ADVICE[m.making])
     .map((m) => `${ADVICE[m.making]} ${m.label}`)
     .join(', ');
-  return `${count} ${count === 1 ? 'sound' : 'sounds'}: ${marks.map((m) => m.label).join(' ')}${advice ? `; ${advice}` : ''}`;
+  const labels = marks.map((m) => m.label).join(' ');
+  return `${count} ${count === 1 ? 'sound' : 'sounds'}: ${labels}${advice ? `; ${advice}` : ''}`;
 }
 
 /** What moves on the line, or is asked for, in words. */
@@ -38,7 +39,8 @@ function changeInWords(
   const moved = Object.entries(lifts ?? {}).map(
     ([i, way]) => `${marks[Number(i)]?.label ?? ''} ${way === 'up' ? 'leaves' : 'drops in'}`,
   );
-  return `${moved.length ? `; ${moved.join(', ')}` : ''}${spot === null || !marks[spot] ? '' : `; asked for: ${marks[spot].label}`}`;
+  const asked = spot === null ? undefined : marks[spot];
+  return `${moved.length ? `; ${moved.join(', ')}` : ''}${asked ? `; asked for: ${asked.label}` : ''}`;
 }
 
 /** One mark: the shape says how the sound is made; fill is kept for time and result. */
@@ -101,7 +103,10 @@ export const MarkShape = ({ making, large = false }: { making: Making; large?: b
   </span>
 );
 
-const gapBefore = (mark: Mark, index: number): number => (index === 0 ? 0 : mark.close ? SIZE.close : SIZE.gap);
+const gapBefore = ({ close }: Mark, index: number): number => {
+  if (index === 0) return 0;
+  return close ? SIZE.close : SIZE.gap;
+};
 
 /** How long a line is, in its own units. */
 export const lineLength = (marks: readonly Mark[]): number =>
@@ -156,86 +161,125 @@ export function BounceLine({
           tappable ? 'Tap a sound that was missed' : `${lineInWords(marks, count)}${changeInWords(marks, lifts, spot)}`
         }
       >
-        {marks.map((mark, i) => {
-          const state = states?.[i] ?? 'plain';
-          const inner = (
-            <>
-              {size === 'full' && (lifts || spot === i) && (
-                <span
-                  aria-hidden="true"
-                  className="font-word leading-none font-bold text-green"
-                  style={{ fontSize: 'max(20px, calc(44 * var(--u)))', height: 'max(22px, calc(48 * var(--u)))' }}
-                >
-                  {spot === i ? '▾' : lifts?.[i] ? (lifts[i] === 'up' ? '↑' : '↓') : ''}
-                </span>
-              )}
-              <Shape making={mark.making} state={state} />
-              {size === 'full' && (
-                <span
-                  className="flex flex-col items-center font-word leading-none"
-                  style={{
-                    fontSize: 'max(22px, calc(58 * var(--u)))',
-                    minHeight: 'calc(92 * var(--u))',
-                    visibility: labels ? 'visible' : 'hidden',
-                  }}
-                >
-                  {mark.label}
-                  {letters && mark.letters && (
-                    <span
-                      className="mt-1 border-t-2 border-line-strong pt-1 text-green"
-                      style={{ fontSize: 'max(20px, 0.8em)' }}
-                    >
-                      {mark.letters}
-                    </span>
-                  )}
-                  {mark.as && (
-                    <span className="text-center font-sans text-base leading-tight text-muted">as in {mark.as}</span>
-                  )}
-                </span>
-              )}
-            </>
-          );
-          const lift = lifts?.[i];
-          const style: CSSProperties = {
-            ...(lift ? { transform: `translateY(calc(${lift === 'up' ? -16 : 0} * var(--u)))` } : {}),
-            marginLeft: `calc(${gapBefore(mark, i)} * var(--u))`,
-            width: `calc(${WIDTHS[mark.making]} * var(--u))`,
-          };
-          // Units fused by the convention share one underline, drawn back over the gap to the mark before.
-          const underline = mark.fused && (
-            <span
-              aria-hidden="true"
-              className="absolute bg-ink"
-              style={{
-                height: 'max(2px, calc(5 * var(--u)))',
-                bottom: size === 'full' ? 'calc(-6 * var(--u))' : '-3px',
-                right: 0,
-                width: `calc(${WIDTHS[mark.making] + gapBefore(mark, i) + WIDTHS[sure(marks[i - 1]).making]} * var(--u))`,
-              }}
-            />
-          );
-          return onTap ? (
-            <button
-              key={i}
-              type="button"
-              className="mark relative flex min-h-16 flex-col items-center rounded-lg"
-              style={style}
-              aria-pressed={state === 'missed'}
-              onClick={() => onTap(i)}
-            >
-              {inner}
-              {underline}
-              {!labels && <span className="sr-only">{mark.label}</span>}
-              <span className="sr-only">: missed</span>
-            </button>
-          ) : (
-            <span key={i} className="mark relative flex flex-col items-center" style={style}>
-              {inner}
-              {underline}
-            </span>
-          );
-        })}
+        {marks.map((mark, i) => (
+          <OneMark
+            key={i}
+            at={i}
+            mark={mark}
+            before={marks[i - 1]}
+            full={size === 'full'}
+            state={states?.[i] ?? 'plain'}
+            sign={lifts || spot === i ? signOf(spot === i, lifts?.[i]) : null}
+            lift={lifts?.[i]}
+            labels={labels}
+            letters={letters}
+            onTap={onTap}
+          />
+        ))}
       </div>
     </div>
   );
 }
+
+/** What stands over a mark: an arrow where it is asked for, lifts out or drops in. */
+function signOf(asked: boolean, lift: 'up' | 'down' | undefined): string {
+  if (asked) return '▾';
+  if (!lift) return '';
+  return lift === 'up' ? '↑' : '↓';
+}
+
+interface OneMarkProps {
+  readonly at: number;
+  readonly mark: Mark;
+  readonly before: Mark | undefined;
+  /** At full size, with its label. */
+  readonly full: boolean;
+  readonly state: MarkState;
+  /** What stands over it; null where nothing stands over any. */
+  readonly sign: string | null;
+  readonly lift: 'up' | 'down' | undefined;
+  readonly labels: boolean;
+  readonly letters: boolean;
+  readonly onTap: ((index: number) => void) | undefined;
+}
+
+function OneMark(props: OneMarkProps) {
+  const { at, mark, before, full, state, sign, lift, labels, onTap } = props;
+  const style: CSSProperties = {
+    ...(lift ? { transform: `translateY(calc(${lift === 'up' ? -16 : 0} * var(--u)))` } : {}),
+    marginLeft: `calc(${gapBefore(mark, at)} * var(--u))`,
+    width: `calc(${WIDTHS[mark.making]} * var(--u))`,
+  };
+  const inner = (
+    <>
+      {full && sign !== null && (
+        <span
+          aria-hidden="true"
+          className="font-word leading-none font-bold text-green"
+          style={{ fontSize: 'max(20px, calc(44 * var(--u)))', height: 'max(22px, calc(48 * var(--u)))' }}
+        >
+          {sign}
+        </span>
+      )}
+      <Shape making={mark.making} state={state} />
+      {full && <Label {...props} />}
+      {mark.fused && <Underline width={WIDTHS[mark.making] + gapBefore(mark, at)} before={before} full={full} />}
+    </>
+  );
+  if (!onTap) {
+    return (
+      <span className="mark relative flex flex-col items-center" style={style}>
+        {inner}
+      </span>
+    );
+  }
+  return (
+    <button
+      type="button"
+      className="mark relative flex min-h-16 flex-col items-center rounded-lg"
+      style={style}
+      aria-pressed={state === 'missed'}
+      onClick={() => onTap(at)}
+    >
+      {inner}
+      {!labels && <span className="sr-only">{mark.label}</span>}
+      <span className="sr-only">: missed</span>
+    </button>
+  );
+}
+
+/** The sound's label, its own letters where they are shown, and a word that has it. */
+function Label({ mark, labels, letters }: Pick<OneMarkProps, 'mark' | 'labels' | 'letters'>) {
+  return (
+    <span
+      className="flex flex-col items-center font-word leading-none"
+      style={{
+        fontSize: 'max(22px, calc(58 * var(--u)))',
+        minHeight: 'calc(92 * var(--u))',
+        visibility: labels ? 'visible' : 'hidden',
+      }}
+    >
+      {mark.label}
+      {letters && mark.letters && (
+        <span className="mt-1 border-t-2 border-line-strong pt-1 text-green" style={{ fontSize: 'max(20px, 0.8em)' }}>
+          {mark.letters}
+        </span>
+      )}
+      {mark.as && <span className="text-center font-sans text-base leading-tight text-muted">as in {mark.as}</span>}
+    </span>
+  );
+}
+
+/** Units fused by the convention share one underline, drawn back over the gap to the mark before. */
+const Underline = ({ width, before, full }: { width: number; before: Mark | undefined; full: boolean }) => (
+  <span
+    aria-hidden="true"
+    className="absolute bg-ink"
+    style={{
+      height: 'max(2px, calc(5 * var(--u)))',
+      bottom: full ? 'calc(-6 * var(--u))' : '-3px',
+      right: 0,
+      width: `calc(${width + WIDTHS[sure(before).making]} * var(--u))`,
+    }}
+  />
+);

@@ -64,34 +64,16 @@ export function NameMenu({ name: current, warning, eraseLabel, onRename, onErase
             </div>
           </>
         ) : (
-          <form
-            onSubmit={(event) => {
-              event.preventDefault();
-              begin(async () => {
-                const state = await onRename(name);
-                if (state.error) setError(state.error);
-                else setOpen(false);
-              });
-            }}
-          >
-            <label className="block">
-              <span className="mb-2 block text-muted">Name</span>
-              <input
-                className="field font-word text-xl"
-                value={name}
-                onChange={(e) => setName(e.target.value)}
-                autoComplete="off"
-              />
-            </label>
-            <div className="mt-5 flex flex-wrap gap-3">
-              <button type="submit" className="action" disabled={running}>
-                Keep the name
-              </button>
-              <button type="button" className="plain" onClick={() => setAsking(true)}>
-                Take out…
-              </button>
-            </div>
-          </form>
+          <RenameForm
+            begin={begin}
+            onRename={onRename}
+            name={name}
+            setError={setError}
+            setOpen={setOpen}
+            setName={setName}
+            running={running}
+            setAsking={setAsking}
+          />
         )}
         {error && (
           <div className="mt-4">
@@ -100,5 +82,50 @@ export function NameMenu({ name: current, warning, eraseLabel, onRename, onErase
         )}
       </Dialog>
     </>
+  );
+}
+
+interface RenameFormProps {
+  readonly begin: (work: () => Promise<void>) => void;
+  readonly onRename: (name: string) => Promise<FormState>;
+  readonly name: string;
+  readonly setError: (next: string | null) => void;
+  readonly setOpen: (next: boolean) => void;
+  readonly setName: (next: string) => void;
+  readonly running: boolean;
+  readonly setAsking: (next: boolean) => void;
+}
+
+/** Another name for it. */
+function RenameForm({ begin, onRename, name, setError, setOpen, setName, running, setAsking }: RenameFormProps) {
+  return (
+    <form
+      onSubmit={(event) => {
+        event.preventDefault();
+        begin(async () => {
+          const state = await onRename(name);
+          if (state.error) setError(state.error);
+          else setOpen(false);
+        });
+      }}
+    >
+      <label className="block">
+        <span className="mb-2 block text-muted">Name</span>
+        <input
+          className="field font-word text-xl"
+          value={name}
+          onChange={(e) => setName(e.target.value)}
+          autoComplete="off"
+        />
+      </label>
+      <div className="mt-5 flex flex-wrap gap-3">
+        <button type="submit" className="action" disabled={running}>
+          Keep the name
+        </button>
+        <button type="button" className="plain" onClick={() => setAsking(true)}>
+          Take out…
+        </button>
+      </div>
+    </form>
   );
 }

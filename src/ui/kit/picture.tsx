@@ -1,5 +1,4 @@
-/** A picture that shows the word; the word itself stands beside it, so that it needs no text of its own. */
+/** A picture that shows the word; the word itself stands beside it, so that it needs no text of its own. Small local drawings: nothing to optimise. */
 export const Picture = ({ code, size }: { code: string; size: number }) => (
-  // eslint-disable-next-line @next/next/no-img-element -- small local drawings, nothing to optimise
   <img src={`/pictures/${code}.svg`} alt="" width={size} height={size} loading="lazy" />
 );

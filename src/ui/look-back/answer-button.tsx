@@ -24,40 +24,23 @@ interface AnswerProps {
 }
 
 /** What a cell shows in one glance: what was said where it is known, else what slipped, else the mark alone. */
-const gist = ({ said, slip, outcome, selfCorrected }: LookBackAnswer, accent: AccentId): string =>
-  said && outcome !== 'on-own' ? saidLabel(said, accent) : slip ? SLIP_WORDS[slip] : selfCorrected ? 'put right' : '';
+function gist({ said, slip, outcome, selfCorrected }: LookBackAnswer, accent: AccentId): string {
+  if (said && outcome !== 'on-own') return saidLabel(said, accent);
+  if (slip) return SLIP_WORDS[slip];
+  return selfCorrected ? 'put right' : '';
+}
 
 /** Sounds said apart stay on one line up to this many characters. */
 const ON_A_LINE = 20;
 
-/** One answer; a tap opens what was heard and lets the mark be put right, with the reason. */
-export function AnswerButton({ sessionId, answer, accent, people }: AnswerProps) {
-  const [open, setOpen] = useState(false);
-  const [note, setNote] = useState(answer.note ?? '');
-  const [why, setWhy] = useState<Why>('mis-tap');
-  const [childId, setChildId] = useState(answer.childId);
-  const [error, setError] = useState<string | null>(null);
-  const [running, begin] = useTransition();
-  const who = answer.child ?? 'Everyone together';
-  const put = (outcome: Outcome): void =>
-    begin(async () => {
-      const state = await correct(sessionId, {
-        answerId: answer.id,
-        newId: v7(),
-        outcome,
-        note,
-        why,
-        ...(why === 'other-child' ? { childId } : {}),
-      });
-      setError(state.error ?? null);
-      if (!state.error) setOpen(false);
-    });
+/** All that was noted of an answer, by name; empty where there is nothing to say. */
+function factsOf(answer: LookBackAnswer, accent: AccentId): readonly (readonly [string, string])[] {
   const slipped = answer.missed
     .map((i) => answer.sounds[i])
     .filter((ipa) => ipa !== undefined)
     .map((ipa) => `/${labelOf(ipa, accent).label}/`)
     .join(' ');
-  const facts: readonly (readonly [string, string])[] = [
+  return [
     ['Marked', `${OUTCOME_WORDS[answer.outcome]}${answer.slip ? `, ${SLIP_WORDS[answer.slip]}` : ''}`],
     ['Said', answer.said ? saidLabel(answer.said, accent) : ''],
     ['Slipped', slipped],
@@ -81,86 +64,43 @@ export function AnswerButton({ sessionId, answer, accent, people }: AnswerProps)
       answer.before.map((b) => `${OUTCOME_WORDS[b.outcome]}${b.why ? ` (${WHY_WORDS[b.why]})` : ''}`).join(', then '),
     ],
   ];
+}
+
+/** One answer; a tap opens what was heard and lets the mark be put right, with the reason. */
+export function AnswerButton({ sessionId, answer, accent, people }: AnswerProps) {
+  const [open, setOpen] = useState(false);
+  const [note, setNote] = useState(answer.note ?? '');
+  const [why, setWhy] = useState<Why>('mis-tap');
+  const [childId, setChildId] = useState(answer.childId);
+  const [error, setError] = useState<string | null>(null);
+  const [running, begin] = useTransition();
+  const who = answer.child ?? 'Everyone together';
+  const put = (outcome: Outcome): void =>
+    begin(async () => {
+      const state = await correct(sessionId, {
+        answerId: answer.id,
+        newId: v7(),
+        outcome,
+        note,
+        why,
+        ...(why === 'other-child' ? { childId } : {}),
+      });
+      setError(state.error ?? null);
+      if (!state.error) setOpen(false);
+    });
+  const facts = factsOf(answer, accent);
   const text = gist(answer, accent);
   const corrected = answer.before.some((b) => b.why !== 'detail');
   return (
     <>
-      <button
-        type="button"
-        onClick={() => setOpen(true)}
-        className={clsx(
-          'flex min-h-12 w-full flex-col items-start justify-center gap-1 rounded-lg px-2 py-1',
-          'text-left hover:bg-card',
-        )}
-      >
-        <span className="sr-only">{who}, </span>
-        <OutcomeMark outcome={answer.outcome} />
-        <span className="sr-only">{answer.label} </span>
-        <span className="leading-tight">
-          <span className={`font-word ${text.includes('·') && text.length <= ON_A_LINE ? 'whitespace-nowrap' : ''}`}>
-            {text}
-          </span>
-          {(corrected || answer.note) && (
-            <span className="block text-[0.9rem] text-muted">
-              {[corrected ? 'corrected' : '', answer.note ? 'note' : ''].filter(Boolean).join(' · ')}
-            </span>
-          )}
-        </span>
-        <span className="sr-only">: put right</span>
-      </button>
+      <Glance setOpen={setOpen} who={who} answer={answer} text={text} corrected={corrected} />
       <Dialog open={open} onOpenChange={setOpen} title={`${who}: ${answer.label}`}>
-        <dl className="mb-5 grid grid-cols-[9rem_1fr] gap-y-1 text-muted">
-          {facts
-            .filter(([, text]) => text)
-            .map(([name, text]) => (
-              <div key={name} className="contents">
-                <dt>{name}</dt>
-                <dd className={`text-ink ${name === 'Said' || name === 'Slipped' ? 'font-word' : ''}`}>{text}</dd>
-              </div>
-            ))}
-        </dl>
+        <Facts facts={facts} />
         <label className="mb-5 block">
           <span className="mb-1 block text-muted">Note</span>
           <textarea className="field" rows={2} maxLength={500} value={note} onChange={(e) => setNote(e.target.value)} />
         </label>
-        <fieldset className="mb-5">
-          <legend className="mb-1 text-muted">Why it is put right</legend>
-          <div className="flex flex-wrap gap-2">
-            {REASONS.filter((r) => r !== 'other-child' || people.length > 1).map((reason) => (
-              <label
-                key={reason}
-                className={clsx(
-                  'flex min-h-12 cursor-pointer items-center rounded-full border px-4',
-                  'has-focus-visible:outline-3 has-focus-visible:outline-slate',
-                  why === reason ? 'border-ink bg-ink text-card' : 'border-line-strong',
-                )}
-              >
-                <input
-                  type="radio"
-                  name={`why-${answer.id}`}
-                  className="sr-only"
-                  checked={why === reason}
-                  onChange={() => setWhy(reason)}
-                />
-                {WHY_WORDS[reason]}
-              </label>
-            ))}
-          </div>
-          {why === 'other-child' && (
-            <select
-              className="field mt-2"
-              aria-label="Which child it was"
-              value={childId ?? ''}
-              onChange={(e) => setChildId(e.target.value || null)}
-            >
-              {people.map((c) => (
-                <option key={c.id} value={c.id}>
-                  {c.name}
-                </option>
-              ))}
-            </select>
-          )}
-        </fieldset>
+        <Reason people={people} why={why} answer={answer} setWhy={setWhy} childId={childId} setChildId={setChildId} />
         <h3 className="mb-2 text-lg">It should be</h3>
         <div className="grid grid-cols-2 gap-2.5 sm:grid-cols-3">
           {OUTCOMES.map((outcome) => (
@@ -182,5 +122,111 @@ export function AnswerButton({ sessionId, answer, accent, people }: AnswerProps)
         )}
       </Dialog>
     </>
+  );
+}
+
+interface GlanceProps {
+  readonly setOpen: (next: boolean) => void;
+  readonly who: string;
+  readonly answer: LookBackAnswer;
+  readonly text: string;
+  readonly corrected: boolean;
+}
+
+/** An answer in one glance. */
+function Glance({ setOpen, who, answer, text, corrected }: GlanceProps) {
+  return (
+    <button
+      type="button"
+      onClick={() => setOpen(true)}
+      className={clsx(
+        'flex min-h-12 w-full flex-col items-start justify-center gap-1 rounded-lg px-2 py-1',
+        'text-left hover:bg-card',
+      )}
+    >
+      <span className="sr-only">{who}, </span>
+      <OutcomeMark outcome={answer.outcome} />
+      <span className="sr-only">{answer.label} </span>
+      <span className="leading-tight">
+        <span className={`font-word ${text.includes('·') && text.length <= ON_A_LINE ? 'whitespace-nowrap' : ''}`}>
+          {text}
+        </span>
+        {(corrected || answer.note) && (
+          <span className="block text-[0.9rem] text-muted">
+            {[corrected ? 'corrected' : '', answer.note ? 'note' : ''].filter(Boolean).join(' · ')}
+          </span>
+        )}
+      </span>
+      <span className="sr-only">: put right</span>
+    </button>
+  );
+}
+
+/** All that was noted of an answer. */
+function Facts({ facts }: { readonly facts: readonly (readonly [string, string])[] }) {
+  return (
+    <dl className="mb-5 grid grid-cols-[9rem_1fr] gap-y-1 text-muted">
+      {facts
+        .filter(([, text]) => text)
+        .map(([name, text]) => (
+          <div key={name} className="contents">
+            <dt>{name}</dt>
+            <dd className={`text-ink ${name === 'Said' || name === 'Slipped' ? 'font-word' : ''}`}>{text}</dd>
+          </div>
+        ))}
+    </dl>
+  );
+}
+
+interface ReasonProps {
+  readonly people: readonly { readonly id: string; readonly name: string }[];
+  readonly why: 'detail' | 'mis-tap' | 'heard-again' | 'other-child' | 'other';
+  readonly answer: LookBackAnswer;
+  readonly setWhy: (next: 'detail' | 'mis-tap' | 'heard-again' | 'other-child' | 'other') => void;
+  readonly childId: string | null;
+  readonly setChildId: (next: string | null) => void;
+}
+
+/** Why a mark is put right, and whose answer it was. */
+function Reason({ people, why, answer, setWhy, childId, setChildId }: ReasonProps) {
+  return (
+    <fieldset className="mb-5">
+      <legend className="mb-1 text-muted">Why it is put right</legend>
+      <div className="flex flex-wrap gap-2">
+        {REASONS.filter((r) => r !== 'other-child' || people.length > 1).map((reason) => (
+          <label
+            key={reason}
+            className={clsx(
+              'flex min-h-12 cursor-pointer items-center rounded-full border px-4',
+              'has-focus-visible:outline-3 has-focus-visible:outline-slate',
+              why === reason ? 'border-ink bg-ink text-card' : 'border-line-strong',
+            )}
+          >
+            <input
+              type="radio"
+              name={`why-${answer.id}`}
+              className="sr-only"
+              checked={why === reason}
+              onChange={() => setWhy(reason)}
+            />
+            {WHY_WORDS[reason]}
+          </label>
+        ))}
+      </div>
+      {why === 'other-child' && (
+        <select
+          className="field mt-2"
+          aria-label="Which child it was"
+          value={childId ?? ''}
+          onChange={(e) => setChildId(e.target.value || null)}
+        >
+          {people.map((c) => (
+            <option key={c.id} value={c.id}>
+              {c.name}
+            </option>
+          ))}
+        </select>
+      )}
+    </fieldset>
   );
 }

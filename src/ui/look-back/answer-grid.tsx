@@ -47,29 +47,17 @@ export function AnswerGrid({ sessionId, accent, people, rounds, answers }: GridP
   const byRound = [...groupBy(answers, (a) => roundOf(a.turn))].sort(([a], [b]) => a - b);
   return (
     <>
-      <div className="mb-3 flex flex-wrap gap-x-5 gap-y-2">
-        <Choose
-          label="Show"
-          value={sieve}
-          onChange={(v) => setSieve(v as Sieve)}
-          options={Object.entries(SIEVES).map(([key, { name }]) => [key, name])}
-        />
-        <Choose
-          label="marked"
-          value={outcome}
-          onChange={(v) => setOutcome(v as Outcome | '')}
-          options={[['', 'any way'], ...OUTCOMES.map((o) => [o, OUTCOME_WORDS[o].toLowerCase()] as const)]}
-        />
-        <Choose
-          label="of"
-          value={child}
-          onChange={setChild}
-          options={[['', 'everyone'], ...people.map((c) => [c.id, c.name] as const)]}
-        />
-        <p role="status" className="content-center text-muted">
-          {seen.length === answers.length ? '' : `${seen.length} of ${answers.length}`}
-        </p>
-      </div>
+      <Sieves
+        sieve={sieve}
+        setSieve={setSieve}
+        outcome={outcome}
+        setOutcome={setOutcome}
+        child={child}
+        setChild={setChild}
+        people={people}
+        seen={seen}
+        answers={answers}
+      />
       {byRound.map(([number, inRound]) => {
         const items = [...groupBy(inRound, (a) => a.word)].map(([word, of]) => ({ word, label: sure(of[0]).label }));
         const caption = `${rounds[number]?.name ?? ''}${rounds[number]?.step ? `, ${sure(rounds[number]).step}` : ''}`;
@@ -95,35 +83,16 @@ export function AnswerGrid({ sessionId, accent, people, rounds, answers }: GridP
                 {rows
                   .filter((row) => inRound.some((a) => (a.childId ?? 'everyone') === row.id))
                   .map((row) => (
-                    <tr key={row.id} className="border-b border-line">
-                      <th
-                        scope="row"
-                        className={clsx(
-                          'sticky left-0 z-10 max-w-48 bg-paper py-1 pr-4 text-left font-word text-lg',
-                          'font-normal wrap-anywhere',
-                        )}
-                      >
-                        {row.name}
-                      </th>
-                      {items.map(({ word }) => (
-                        <td key={word} className="min-w-18 align-top">
-                          {seen
-                            .filter(
-                              (a) =>
-                                a.word === word && roundOf(a.turn) === number && (a.childId ?? 'everyone') === row.id,
-                            )
-                            .map((a) => (
-                              <AnswerButton
-                                key={a.id}
-                                sessionId={sessionId}
-                                answer={a}
-                                accent={accent}
-                                people={people}
-                              />
-                            ))}
-                        </td>
-                      ))}
-                    </tr>
+                    <Line
+                      key={row.id}
+                      row={row}
+                      items={items}
+                      seen={seen}
+                      number={number}
+                      sessionId={sessionId}
+                      accent={accent}
+                      people={people}
+                    />
                   ))}
               </tbody>
             </table>
@@ -131,5 +100,83 @@ export function AnswerGrid({ sessionId, accent, people, rounds, answers }: GridP
         );
       })}
     </>
+  );
+}
+
+interface SievesProps {
+  readonly sieve: 'slips' | 'notes' | 'all' | 'corrected' | 'fresh';
+  readonly setSieve: (next: 'slips' | 'notes' | 'all' | 'corrected' | 'fresh') => void;
+  readonly outcome: '' | 'on-own' | 'with-help' | 'not-yet' | 'no-reply' | 'does-not-count';
+  readonly setOutcome: (next: '' | 'on-own' | 'with-help' | 'not-yet' | 'no-reply' | 'does-not-count') => void;
+  readonly child: string;
+  readonly setChild: (next: string) => void;
+  readonly people: readonly { readonly id: string; readonly name: string }[];
+  readonly seen: LookBackAnswer[];
+  readonly answers: readonly LookBackAnswer[];
+}
+
+/** What is looked at. */
+function Sieves({ sieve, setSieve, outcome, setOutcome, child, setChild, people, seen, answers }: SievesProps) {
+  return (
+    <div className="mb-3 flex flex-wrap gap-x-5 gap-y-2">
+      <Choose
+        label="Show"
+        value={sieve}
+        onChange={(v) => setSieve(v as Sieve)}
+        options={Object.entries(SIEVES).map(([key, { name }]) => [key, name])}
+      />
+      <Choose
+        label="marked"
+        value={outcome}
+        onChange={(v) => setOutcome(v as Outcome | '')}
+        options={[['', 'any way'], ...OUTCOMES.map((o) => [o, OUTCOME_WORDS[o].toLowerCase()] as const)]}
+      />
+      <Choose
+        label="of"
+        value={child}
+        onChange={setChild}
+        options={[['', 'everyone'], ...people.map((c) => [c.id, c.name] as const)]}
+      />
+      <p role="status" className="content-center text-muted">
+        {seen.length === answers.length ? '' : `${seen.length} of ${answers.length}`}
+      </p>
+    </div>
+  );
+}
+
+interface LineProps {
+  readonly row: { readonly id: string; readonly name: string };
+  readonly items: { word: string; label: string }[];
+  readonly seen: LookBackAnswer[];
+  readonly number: number;
+  readonly sessionId: string;
+  readonly accent:
+    'southern-british' | 'northern-english' | 'scottish' | 'general-american' | 'general-american-merged';
+  readonly people: readonly { readonly id: string; readonly name: string }[];
+}
+
+/** The answers of one child in a round. */
+function Line({ row, items, seen, number, sessionId, accent, people }: LineProps) {
+  return (
+    <tr className="border-b border-line">
+      <th
+        scope="row"
+        className={clsx(
+          'sticky left-0 z-10 max-w-48 bg-paper py-1 pr-4 text-left font-word text-lg',
+          'font-normal wrap-anywhere',
+        )}
+      >
+        {row.name}
+      </th>
+      {items.map(({ word }) => (
+        <td key={word} className="min-w-18 align-top">
+          {seen
+            .filter((a) => a.word === word && roundOf(a.turn) === number && (a.childId ?? 'everyone') === row.id)
+            .map((a) => (
+              <AnswerButton key={a.id} sessionId={sessionId} answer={a} accent={accent} people={people} />
+            ))}
+        </td>
+      ))}
+    </tr>
   );
 }

@@ -5,6 +5,12 @@ import { useState } from 'react';
 import type { HomePaper } from '@/server/sessions/home-page';
 import { PrintButton } from '../words/print-button';
 
+const COPIED_WORDS = {
+  '': '',
+  yes: 'Copied.',
+  no: 'This browser does not let us copy. The text file holds the same.',
+} as const;
+
 /** The page for families: to print, to copy, or as a file. */
 export function HomePaperScreen({ paper }: { paper: HomePaper }) {
   const [copied, setCopied] = useState<'' | 'yes' | 'no'>('');
@@ -38,11 +44,7 @@ export function HomePaperScreen({ paper }: { paper: HomePaper }) {
         </a>
         <PrintButton />
         <p role="status" className="w-full text-muted empty:hidden">
-          {copied === 'yes'
-            ? 'Copied.'
-            : copied === 'no'
-              ? 'This browser does not let us copy. The text file holds the same.'
-              : ''}
+          {COPIED_WORDS[copied]}
         </p>
       </nav>
       <h1 className="text-5xl">{paper.title}</h1>

@@ -9,6 +9,10 @@ import type { LookBack } from '@/server/sessions/look-back';
 import { OutcomeMark } from '../kit/outcome-mark';
 import { talliedWords } from '../kit/tally';
 import { AnswerGrid } from './answer-grid';
+import type { SessionRecord } from '@/server/record/session-record';
+import type { Slipped } from '@/core/sessions/summary';
+import type { LookBackAnswer } from '@/server/sessions/look-back';
+import type { ThinkTimes } from '@/core/sessions/think-times';
 
 /** The session just played: who said what, word by word, which sounds slipped; any mark can be put right. */
 export function LookBackScreen({ session: { session, rounds, answers, undone, clashes } }: { session: LookBack }) {
@@ -47,121 +51,160 @@ export function LookBackScreen({ session: { session, rounds, answers, undone, cl
           {quiet.length > 0 && <p className="mt-2 text-muted">No turn: {quiet.map((c) => c.name).join(', ')}.</p>}
         </section>
 
-        {noted.length > 0 && (
-          <section aria-labelledby="notes" className="mt-10">
-            <h2 id="notes" className="mb-1 text-2xl">
-              Notes
-            </h2>
-            <ul className="divide-y divide-line border-y border-line">
-              {noted.map((a) => (
-                <li key={a.id} className="py-2.5">
-                  <span className="font-word text-lg font-bold">
-                    {a.child ?? 'Everyone'}, {a.label}
-                  </span>{' '}
-                  <span className="wrap-anywhere">{a.note}</span>
-                </li>
-              ))}
-            </ul>
-          </section>
-        )}
+        {noted.length > 0 && <Notes noted={noted} />}
 
-        {times.length > 0 && (
-          <section aria-labelledby="times" className="mt-10">
-            <h2 id="times" className="mb-1 text-2xl">
-              Time to mark
-            </h2>
-            <p className="mb-2 text-muted">
-              From the end of what you say to your tap, pauses left out. It times you too: a hint, no measure.
-            </p>
-            <ul className="divide-y divide-line border-y border-line">
-              {times.map((t) => (
-                <li key={t.childId} className="grid grid-cols-[10rem_1fr] items-baseline gap-x-4 py-2">
-                  <span className="font-word text-lg wrap-anywhere">{names.get(t.childId) ?? ''}</span>
-                  <span className="text-muted">
-                    {t.answers === 1
-                      ? `${seconds(t.middle)}, once`
-                      : `about ${seconds(t.middle)}, at most ${seconds(t.longest)}, ${t.answers} answers`}
-                  </span>
-                </li>
-              ))}
-            </ul>
-          </section>
-        )}
+        {times.length > 0 && <Times times={times} names={names} />}
       </div>
 
-      <aside className="flex flex-col gap-8">
-        {session.finishedAt === null && (
-          <Link className="action min-h-16" href={`/play/${session.id}`}>
-            Go on playing
-          </Link>
-        )}
-        <section aria-labelledby="slips">
-          <h2 id="slips" className="mb-2 text-2xl">
-            Sounds that slipped
-          </h2>
-          {slips.length ? (
-            <ul className="divide-y divide-line border-y border-line">
-              {slips.map((slip) => (
-                <li key={slip.ipa} className="py-2.5">
-                  <span className="font-word text-2xl">/{labelOf(slip.ipa, session.accent).label}/</span>{' '}
-                  {labelOf(slip.ipa, session.accent).as && (
-                    <span className="text-muted">as in {labelOf(slip.ipa, session.accent).as} </span>
-                  )}
-                  <span className="ml-2">
-                    {slip.times} of {slip.heard}
-                  </span>
-                  <span className="block text-muted">in {slip.words.join(', ')}</span>
-                </li>
-              ))}
-            </ul>
-          ) : (
-            <p className="text-muted">None was marked.</p>
-          )}
-        </section>
-        <section aria-labelledby="signs">
-          <h2 id="signs" className="mb-2 text-lg">
-            Signs
-          </h2>
-          <ul className="space-y-1 text-muted">
-            {OUTCOMES.map((o) => (
-              <li key={o} className="flex items-center gap-3">
-                <OutcomeMark outcome={o} label={false} /> {OUTCOME_WORDS[o]}
+      <Aside session={session} slips={slips} undone={undone} clashes={clashes} />
+    </div>
+  );
+}
+
+/** How long each child took until the mark. */
+function Times({ times, names }: { readonly times: ThinkTimes[]; readonly names: Map<string, string> }) {
+  return (
+    <section aria-labelledby="times" className="mt-10">
+      <h2 id="times" className="mb-1 text-2xl">
+        Time to mark
+      </h2>
+      <p className="mb-2 text-muted">
+        From the end of what you say to your tap, pauses left out. It times you too: a hint, no measure.
+      </p>
+      <ul className="divide-y divide-line border-y border-line">
+        {times.map((t) => (
+          <li key={t.childId} className="grid grid-cols-[10rem_1fr] items-baseline gap-x-4 py-2">
+            <span className="font-word text-lg wrap-anywhere">{names.get(t.childId) ?? ''}</span>
+            <span className="text-muted">
+              {t.answers === 1
+                ? `${seconds(t.middle)}, once`
+                : `about ${seconds(t.middle)}, at most ${seconds(t.longest)}, ${t.answers} answers`}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+/** Notes made while playing. */
+function Notes({ noted }: { readonly noted: LookBackAnswer[] }) {
+  return (
+    <section aria-labelledby="notes" className="mt-10">
+      <h2 id="notes" className="mb-1 text-2xl">
+        Notes
+      </h2>
+      <ul className="divide-y divide-line border-y border-line">
+        {noted.map((a) => (
+          <li key={a.id} className="py-2.5">
+            <span className="font-word text-lg font-bold">
+              {a.child ?? 'Everyone'}, {a.label}
+            </span>{' '}
+            <span className="wrap-anywhere">{a.note}</span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+interface AsideProps {
+  readonly session: SessionRecord;
+  readonly slips: Slipped[];
+  readonly undone: number;
+  readonly clashes: number;
+}
+
+/** Sounds that slipped, what the signs mean, and files to take along. */
+function Aside({ session, slips, undone, clashes }: AsideProps) {
+  return (
+    <aside className="flex flex-col gap-8">
+      {session.finishedAt === null && (
+        <Link className="action min-h-16" href={`/play/${session.id}`}>
+          Go on playing
+        </Link>
+      )}
+      <section aria-labelledby="slips">
+        <h2 id="slips" className="mb-2 text-2xl">
+          Sounds that slipped
+        </h2>
+        {slips.length ? (
+          <ul className="divide-y divide-line border-y border-line">
+            {slips.map((slip) => (
+              <li key={slip.ipa} className="py-2.5">
+                <span className="font-word text-2xl">/{labelOf(slip.ipa, session.accent).label}/</span>{' '}
+                {labelOf(slip.ipa, session.accent).as && (
+                  <span className="text-muted">as in {labelOf(slip.ipa, session.accent).as} </span>
+                )}
+                <span className="ml-2">
+                  {slip.times} of {slip.heard}
+                </span>
+                <span className="block text-muted">in {slip.words.join(', ')}</span>
               </li>
             ))}
           </ul>
-        </section>
-        <section aria-labelledby="files" className="flex flex-col gap-3">
-          <h2 id="files" className="text-lg">
-            Take it with you
-          </h2>
-          <Link className="plain" href={`/print/home/${session.id}`}>
-            <House aria-hidden="true" size={18} /> A page for families
-          </Link>
-          <a className="plain" href={`/api/sessions/${session.id}/export?as=csv`} download>
-            <Download aria-hidden="true" size={18} /> CSV for a spreadsheet
-          </a>
-          <a className="plain" href={`/api/sessions/${session.id}/export?as=json`} download>
-            <Download aria-hidden="true" size={18} /> JSON
-          </a>
-          {undone > 0 && (
-            <p className="text-muted">
-              {undone} {undone === 1 ? 'mark was' : 'marks were'} undone while playing.
-            </p>
-          )}
-          {clashes > 0 && (
-            <p className="text-muted">
-              {clashes === 1 ? 'One turn was' : `${clashes} turns were`} marked on two devices; the later mark stands
-              and the other stays in the log.
-            </p>
-          )}
-        </section>
-        <p className="text-[0.95rem] text-muted">
-          This is a teaching record, not a diagnosis, and no reply is not evidence of not knowing. If hearing, speech or
-          language worries you, speak with the family and your special-needs lead; a speech and language therapist or an
-          audiologist assesses.
+        ) : (
+          <p className="text-muted">None was marked.</p>
+        )}
+      </section>
+      <section aria-labelledby="signs">
+        <h2 id="signs" className="mb-2 text-lg">
+          Signs
+        </h2>
+        <ul className="space-y-1 text-muted">
+          {OUTCOMES.map((o) => (
+            <li key={o} className="flex items-center gap-3">
+              <OutcomeMark outcome={o} label={false} /> {OUTCOME_WORDS[o]}
+            </li>
+          ))}
+        </ul>
+      </section>
+      <Files session={session} undone={undone} clashes={clashes} />
+      <p className="text-[0.95rem] text-muted">
+        This is a teaching record, not a diagnosis, and no reply is not evidence of not knowing. If hearing, speech or
+        language worries you, speak with the family and your special-needs lead; a speech and language therapist or an
+        audiologist assesses.
+      </p>
+    </aside>
+  );
+}
+
+/** The session as files, and what was undone in it. */
+function Files({
+  session,
+  undone,
+  clashes,
+}: {
+  readonly session: SessionRecord;
+  readonly undone: number;
+  readonly clashes: number;
+}) {
+  return (
+    <section aria-labelledby="files" className="flex flex-col gap-3">
+      <h2 id="files" className="text-lg">
+        Take it with you
+      </h2>
+      <Link className="plain" href={`/print/home/${session.id}`}>
+        <House aria-hidden="true" size={18} /> A page for families
+      </Link>
+      <a className="plain" href={`/api/sessions/${session.id}/export?as=csv`} download>
+        <Download aria-hidden="true" size={18} /> CSV for a spreadsheet
+      </a>
+      <a className="plain" href={`/api/sessions/${session.id}/export?as=json`} download>
+        <Download aria-hidden="true" size={18} /> JSON
+      </a>
+      {undone > 0 && (
+        <p className="text-muted">
+          {undone} {undone === 1 ? 'mark was' : 'marks were'} undone while playing.
         </p>
-      </aside>
-    </div>
+      )}
+      {clashes > 0 && (
+        <p className="text-muted">
+          {clashes === 1 ? 'One turn was' : `${clashes} turns were`} marked on two devices; the later mark stands and
+          the other stays in the log.
+        </p>
+      )}
+    </section>
   );
 }
 

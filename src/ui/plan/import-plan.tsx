@@ -59,16 +59,7 @@ export function ImportPlan({ groupId }: { groupId: string }) {
             <ul className="mb-3 divide-y divide-line border-y border-line empty:border-0">
               {report.rounds.map((round) => (
                 <li key={round.name} className="py-1.5">
-                  {round.name}{' '}
-                  {round.why ? (
-                    <span className="text-red">left out: {round.why}</span>
-                  ) : round.lost ? (
-                    <span className="text-muted">
-                      {round.lost} {round.lost === 1 ? 'item does' : 'items do'} not hold in our accent, left out
-                    </span>
-                  ) : (
-                    <span className="text-muted">can be used</span>
-                  )}
+                  {round.name} <span className={round.why ? 'text-red' : 'text-muted'}>{stateOf(round)}</span>
                 </li>
               ))}
             </ul>
@@ -87,4 +78,11 @@ export function ImportPlan({ groupId }: { groupId: string }) {
       </div>
     </section>
   );
+}
+
+/** Whether a round of the file can be used, and what of it. */
+function stateOf({ why, lost }: PlanReport['rounds'][number]): string {
+  if (why) return `left out: ${why}`;
+  if (!lost) return 'can be used';
+  return `${lost} ${lost === 1 ? 'item does' : 'items do'} not hold in our accent, left out`;
 }

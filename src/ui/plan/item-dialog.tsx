@@ -57,40 +57,73 @@ export function ItemDialog({
           </>
         )
       )}
-      <div className="grid grid-cols-2 gap-2.5">
-        {(!inOrder || chain) && (
-          <button
-            type="button"
-            className="plain"
-            disabled={busy}
-            onClick={() => {
-              setBusy(true);
-              void onSwap().finally(() => setBusy(false));
-            }}
-          >
-            <RefreshCw aria-hidden="true" size={18} /> {chain ? 'Go another way' : 'Swap it'}
-          </button>
-        )}
-        {!inOrder && (
-          <button type="button" className="plain" aria-pressed={locked} onClick={onLock}>
-            {locked ? <LockOpen aria-hidden="true" size={18} /> : <Lock aria-hidden="true" size={18} />}{' '}
-            {locked ? 'Let it go' : 'Keep it'}
-          </button>
-        )}
-        {!inOrder && (
-          <button type="button" className="plain" disabled={at === 0} onClick={() => onMove(-1)}>
-            <ArrowLeft aria-hidden="true" size={18} /> Earlier
-          </button>
-        )}
-        {!inOrder && (
-          <button type="button" className="plain" disabled={at === total - 1} onClick={() => onMove(1)}>
-            Later <ArrowRight aria-hidden="true" size={18} />
-          </button>
-        )}
-        <button type="button" className="plain" disabled={inOrder && at !== total - 1} onClick={onRemove}>
-          <Trash2 aria-hidden="true" size={18} /> Take it out
-        </button>
-      </div>
+      <Changes
+        inOrder={inOrder}
+        chain={chain}
+        busy={busy}
+        setBusy={setBusy}
+        onSwap={onSwap}
+        locked={locked}
+        onLock={onLock}
+        at={at}
+        onMove={onMove}
+        total={total}
+        onRemove={onRemove}
+      />
     </Dialog>
+  );
+}
+
+interface ChangesProps {
+  readonly inOrder: boolean;
+  readonly chain: boolean;
+  readonly busy: boolean;
+  readonly setBusy: (next: boolean) => void;
+  readonly onSwap: () => Promise<void>;
+  readonly locked: boolean;
+  readonly onLock: () => void;
+  readonly at: number;
+  readonly onMove: (by: number) => void;
+  readonly total: number;
+  readonly onRemove: () => void;
+}
+
+/** What can be done with an item. */
+function Changes({ inOrder, chain, busy, setBusy, onSwap, locked, onLock, at, onMove, total, onRemove }: ChangesProps) {
+  return (
+    <div className="grid grid-cols-2 gap-2.5">
+      {(!inOrder || chain) && (
+        <button
+          type="button"
+          className="plain"
+          disabled={busy}
+          onClick={() => {
+            setBusy(true);
+            void onSwap().finally(() => setBusy(false));
+          }}
+        >
+          <RefreshCw aria-hidden="true" size={18} /> {chain ? 'Go another way' : 'Swap it'}
+        </button>
+      )}
+      {!inOrder && (
+        <button type="button" className="plain" aria-pressed={locked} onClick={onLock}>
+          {locked ? <LockOpen aria-hidden="true" size={18} /> : <Lock aria-hidden="true" size={18} />}{' '}
+          {locked ? 'Let it go' : 'Keep it'}
+        </button>
+      )}
+      {!inOrder && (
+        <button type="button" className="plain" disabled={at === 0} onClick={() => onMove(-1)}>
+          <ArrowLeft aria-hidden="true" size={18} /> Earlier
+        </button>
+      )}
+      {!inOrder && (
+        <button type="button" className="plain" disabled={at === total - 1} onClick={() => onMove(1)}>
+          Later <ArrowRight aria-hidden="true" size={18} />
+        </button>
+      )}
+      <button type="button" className="plain" disabled={inOrder && at !== total - 1} onClick={onRemove}>
+        <Trash2 aria-hidden="true" size={18} /> Take it out
+      </button>
+    </div>
   );
 }

@@ -20,6 +20,7 @@ import { Plus, Undo2 } from 'lucide-react';
 import { useState } from 'react';
 import type { Plan, PlannedRound } from '@/core/sessions/running-order';
 import type { Catalogue } from '@/server/plans/catalogue';
+import type { PlanChange } from '@/core/formats/plan-file';
 import type { OpenPlan } from '@/server/plans/plans';
 import { Dialog } from '../kit/dialog';
 import { ErrorMessage } from '../kit/message';
@@ -27,6 +28,8 @@ import { GamePicker } from './game-picker';
 import { PlanSide } from './plan-side';
 import { RoundRow } from './round-row';
 import { usePlan } from './use-plan';
+import type { ShownPlan } from '@/server/plans/plan-shown';
+import type { PlanWork } from '@/ui/plan/use-plan';
 
 /** The running order, changed where it stands: rounds, games, words, lines, turns and minutes. */
 export function PlanScreen({ open, games }: { open: OpenPlan; games: Catalogue }) {
@@ -64,20 +67,7 @@ export function PlanScreen({ open, games }: { open: OpenPlan; games: Catalogue }
           />
         </label>
         <h1 className="sr-only">Plan: {plan.title}</h1>
-        <div className="mb-3 flex flex-wrap items-center gap-x-4 text-muted">
-          <p>
-            {shown.children
-              ? `${shown.children} ${shown.children === 1 ? 'child' : 'children'} of ${open.groupName}`
-              : open.groupName}{' '}
-            · {plan.letters ? 'letters after the answer' : 'ears only'}
-          </p>
-          <button type="button" className="quiet" disabled={!work.undo} onClick={() => work.undo?.()}>
-            <Undo2 aria-hidden="true" size={17} /> Undo
-          </button>
-          <p role="status" className="min-w-20">
-            {work.state === 'saving' ? 'Keeping…' : work.state === 'saved' ? 'Kept' : work.error ? 'Not kept' : ''}
-          </p>
-        </div>
+        <Standing shown={shown} open={open} plan={plan} work={work} />
         {work.error && (
           <div className="mb-3">
             <ErrorMessage>{work.error}</ErrorMessage>
@@ -109,31 +99,77 @@ export function PlanScreen({ open, games }: { open: OpenPlan; games: Catalogue }
         <button type="button" className="quiet mt-2 ml-12 text-lg" onClick={() => setAdding(true)}>
           <Plus aria-hidden="true" size={19} /> Add a round
         </button>
-        {adding && (
-          <Dialog
-            open
-            onOpenChange={() => setAdding(false)}
-            title="Add a round"
-            description="It comes last, with words made for it; move it where you want it."
-          >
-            <GamePicker
-              games={games}
-              task="blending"
-              step="3"
-              label="Add it"
-              onPick={async (task, step) => {
-                if (await ask({ kind: 'add-round', task, step })) setAdding(false);
-              }}
-            />
-            {work.error && (
-              <div className="mt-4">
-                <ErrorMessage>{work.error}</ErrorMessage>
-              </div>
-            )}
-          </Dialog>
-        )}
+        {adding && <AddRound setAdding={setAdding} games={games} ask={ask} work={work} />}
       </div>
       <PlanSide open={open} work={work} games={games} />
     </div>
   );
+}
+
+interface AddRoundProps {
+  readonly setAdding: (next: boolean) => void;
+  readonly games: Catalogue;
+  readonly ask: (change: PlanChange) => Promise<boolean>;
+  readonly work: PlanWork;
+}
+
+/** Another round, with words made for it. */
+function AddRound({ setAdding, games, ask, work }: AddRoundProps) {
+  return (
+    <Dialog
+      open
+      onOpenChange={() => setAdding(false)}
+      title="Add a round"
+      description="It comes last, with words made for it; move it where you want it."
+    >
+      <GamePicker
+        games={games}
+        task="blending"
+        step="3"
+        label="Add it"
+        onPick={async (task, step) => {
+          if (await ask({ kind: 'add-round', task, step })) setAdding(false);
+        }}
+      />
+      {work.error && (
+        <div className="mt-4">
+          <ErrorMessage>{work.error}</ErrorMessage>
+        </div>
+      )}
+    </Dialog>
+  );
+}
+
+interface StandingProps {
+  readonly shown: ShownPlan;
+  readonly open: OpenPlan;
+  readonly plan: Plan;
+  readonly work: PlanWork;
+}
+
+/** Who it is for, and whether it is kept. */
+function Standing({ shown, open, plan, work }: StandingProps) {
+  return (
+    <div className="mb-3 flex flex-wrap items-center gap-x-4 text-muted">
+      <p>
+        {shown.children
+          ? `${shown.children} ${shown.children === 1 ? 'child' : 'children'} of ${open.groupName}`
+          : open.groupName}{' '}
+        · {plan.letters ? 'letters after the answer' : 'ears only'}
+      </p>
+      <button type="button" className="quiet" disabled={!work.undo} onClick={() => work.undo?.()}>
+        <Undo2 aria-hidden="true" size={17} /> Undo
+      </button>
+      <p role="status" className="min-w-20">
+        {keptInWords(work)}
+      </p>
+    </div>
+  );
+}
+
+/** Whether the plan as it stands here is kept. */
+function keptInWords({ state, error }: Pick<PlanWork, 'state' | 'error'>): string {
+  if (state === 'saving') return 'Keeping…';
+  if (state === 'saved') return 'Kept';
+  return error ? 'Not kept' : '';
 }

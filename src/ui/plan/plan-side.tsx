@@ -14,6 +14,9 @@ import { CAUTION_WORDS, CautionMark } from '../kit/cautions';
 import { ErrorMessage } from '../kit/message';
 import { sure } from '@/core/sure';
 import type { PlanWork } from './use-plan';
+import type { Fit } from '@/core/sessions/running-order';
+import type { Plan } from '@/core/sessions/running-order';
+import type { ShownPlan } from '@/server/plans/plan-shown';
 
 const COLOUR: Readonly<Record<RoundRole, string>> = {
   'warm-up': 'bg-ink',
@@ -40,11 +43,11 @@ export function PlanSide({ open, work, games }: { open: OpenPlan; work: PlanWork
       ? advice.keys.map((k) => shown.rounds.flatMap((r) => r.items).find((i) => i.key === k)?.label ?? k).join(', ')
       : '';
   const words = (advice: Advice): string =>
-    advice.kind === 'drop-items'
-      ? `Drop ${labels(advice)}`
-      : advice.kind === 'together'
-        ? `${nameOf(advice.round)}: everyone together`
-        : `Leave out ${nameOf(advice.round)}`;
+    ({
+      'drop-items': `Drop ${labels(advice)}`,
+      together: `${nameOf(advice.round)}: everyone together`,
+      'drop-round': `Leave out ${nameOf(advice.round)}`,
+    })[advice.kind];
   const cautions = [...new Set(shown.bring.flatMap((b) => b.cautions))];
   const play = (): void =>
     begin(async () => {
@@ -60,95 +63,9 @@ export function PlanSide({ open, work, games }: { open: OpenPlan; work: PlanWork
     });
   return (
     <aside className="min-w-0 space-y-7">
-      <section aria-label="Time">
-        <p className="font-word leading-none">
-          <span className="text-6xl font-bold">{fit.minutes} min</span>
-        </p>
-        <div className="mt-2 flex items-center gap-2 text-muted">
-          {fit.over ? <strong className="text-red">{Math.ceil(fit.over / 60)} min over</strong> : 'fits'} your
-          <input
-            type="number"
-            min={1}
-            max={60}
-            aria-label="Minutes there are"
-            className="min-h-12 w-20 rounded-lg border border-line-strong bg-card px-3 text-ink"
-            value={plan.minutes}
-            onChange={(e) => {
-              const n = Math.round(Number(e.target.value));
-              if (n >= 1 && n <= 60) edit((now) => ({ ...now, minutes: n }));
-            }}
-          />
-        </div>
-        <div
-          role="img"
-          aria-label={plan.rounds
-            .map((r, i) => `${nameOf(r.id)} ${Math.round(sure(seconds[i]) / 60) || 1} min`)
-            .join(', ')}
-          className="mt-2 flex h-3.5 overflow-hidden rounded-full bg-line"
-        >
-          {plan.rounds.map((r, i) => (
-            <span
-              key={r.id}
-              className={`${COLOUR[r.role]} border-r-2 border-paper last:border-0`}
-              style={{ width: `${(sure(seconds[i]) / span) * 100}%` }}
-            />
-          ))}
-        </div>
-        {fit.advice.length > 0 && (
-          <div className="mt-3">
-            <p className="mb-1">It does not fit. Any of these helps:</p>
-            <ul className="space-y-1.5">
-              {fit.advice.map((a) => (
-                <li key={a.kind + a.round}>
-                  <button
-                    type="button"
-                    className="plain w-full justify-between text-left"
-                    onClick={() => edit((now) => takeAdvice(now, a))}
-                  >
-                    <span>{words(a)}</span>{' '}
-                    <span className="shrink-0 text-muted">−{Math.round(a.saves / 6) / 10} min</span>
-                  </button>
-                </li>
-              ))}
-            </ul>
-          </div>
-        )}
-      </section>
-      <section aria-labelledby="turns">
-        <h2 id="turns" className="text-xl">
-          Turns
-        </h2>
-        <p>{shown.turnLine}</p>
-        {shown.away.length > 0 && (
-          <p className="text-muted">
-            {shown.away.join(', ')} {shown.away.length === 1 ? 'is' : 'are'} away.
-          </p>
-        )}
-      </section>
-      <section aria-labelledby="bring">
-        <h2 id="bring" className="text-xl">
-          Bring
-        </h2>
-        {shown.bring.length ? (
-          <ul className="flex flex-wrap gap-x-3">
-            {shown.bring.map((b) => (
-              <li key={b.word} className="font-word text-lg">
-                {b.word}
-                {b.owned && <span className="font-sans text-sm text-muted"> ours</span>}{' '}
-                <CautionMark cautions={b.cautions} />
-              </li>
-            ))}
-          </ul>
-        ) : (
-          <p className="text-muted">Nothing but your voice.</p>
-        )}
-        {cautions.map((c) => (
-          <p key={c} className="mt-1 text-[0.95rem] text-muted">
-            {CAUTION_WORDS[c].long}
-          </p>
-        ))}
-        <p className="mt-2 text-[0.95rem] text-muted">{shown.mirror}</p>
-      </section>
+      <Time fit={fit} plan={plan} edit={edit} nameOf={nameOf} seconds={seconds} span={span} words={words} />
+      <Turns shown={shown} />
+      <Bring shown={shown} cautions={cautions} />
       <div className="space-y-2.5">
         <button
           type="button"
@@ -168,70 +85,224 @@ export function PlanSide({ open, work, games }: { open: OpenPlan; work: PlanWork
         </div>
         {error && <ErrorMessage>{error}</ErrorMessage>}
       </div>
-      <details className="border-t border-line pt-2">
-        <summary className="flex min-h-12 items-center font-word text-lg">More for this plan</summary>
-        <div className="space-y-5 pb-2">
-          <label className="flex min-h-12 items-center gap-3">
-            <input
-              type="checkbox"
-              className="size-5 accent-green"
-              checked={plan.letters}
-              onChange={(e) => edit((now) => ({ ...now, letters: e.target.checked }))}
-            />{' '}
-            Show letters under the sounds
-          </label>
-          <label className="block">
-            <span className="mb-1 block text-muted">When</span>
-            <input
-              type="datetime-local"
-              className="field"
-              value={day.slice(0, 16)}
-              onChange={(e) => {
-                setDay(e.target.value);
-                if (e.target.value) keep({ plannedFor: e.target.value });
-              }}
-            />
-          </label>
-          {day && (
-            <a className="plain w-full" href={`/api/plans/${open.id}/calendar`} download>
-              <CalendarPlus aria-hidden="true" size={18} /> For a calendar
-            </a>
-          )}
-          <a className="plain w-full" href={`/api/plans/${open.id}/export`} download>
-            <FileDown aria-hidden="true" size={18} /> As a file to share
-          </a>
-          <fieldset>
-            <legend className="mb-1 text-muted">Never set against each other, where a child says them alike</legend>
-            <div className="flex flex-wrap gap-2">
-              {CONFUSABLE_PAIRS.map(([a, b]) => {
-                const on = isPair(plan.pairs, a, b);
-                const label = (ipa: string): string =>
-                  games.sounds.find((s) => s.ipa === ipa)?.label.split(' ')[0] ?? ipa;
-                return (
-                  <button
-                    key={a + b}
-                    type="button"
-                    aria-pressed={on}
-                    className={clsx(
-                      'min-h-12 rounded-full border px-3 font-word',
-                      on ? 'border-ink bg-ink text-card' : 'border-line-strong hover:border-ink',
-                    )}
-                    onClick={() =>
-                      edit((now) => ({
-                        ...now,
-                        pairs: on ? now.pairs.filter(([x, y]) => !isPair([[a, b]], x, y)) : [...now.pairs, [a, b]],
-                      }))
-                    }
-                  >
-                    {label(a)} {label(b)}
-                  </button>
-                );
-              })}
-            </div>
-            <p className="mt-1 text-[0.95rem] text-muted">Counts from the next words on.</p>
-          </fieldset>
-        </div>
-      </details>
+      <More plan={plan} edit={edit} day={day} setDay={setDay} keep={keep} open={open} games={games} />
     </aside>
+  );
+}
+
+interface MoreProps {
+  readonly plan: Plan;
+  readonly edit: (change: (plan: Plan) => Plan) => void;
+  readonly day: string;
+  readonly setDay: (next: string) => void;
+  readonly keep: (change: { kept?: boolean; plannedFor?: string | null }) => void;
+  readonly open: OpenPlan;
+  readonly games: Catalogue;
+}
+
+/** Letters, the day, files, and sounds never set against each other. */
+function More({ plan, edit, day, setDay, keep, open, games }: MoreProps) {
+  return (
+    <details className="border-t border-line pt-2">
+      <summary className="flex min-h-12 items-center font-word text-lg">More for this plan</summary>
+      <div className="space-y-5 pb-2">
+        <label className="flex min-h-12 items-center gap-3">
+          <input
+            type="checkbox"
+            className="size-5 accent-green"
+            checked={plan.letters}
+            onChange={(e) => edit((now) => ({ ...now, letters: e.target.checked }))}
+          />{' '}
+          Show letters under the sounds
+        </label>
+        <label className="block">
+          <span className="mb-1 block text-muted">When</span>
+          <input
+            type="datetime-local"
+            className="field"
+            value={day.slice(0, 16)}
+            onChange={(e) => {
+              setDay(e.target.value);
+              if (e.target.value) keep({ plannedFor: e.target.value });
+            }}
+          />
+        </label>
+        {day && (
+          <a className="plain w-full" href={`/api/plans/${open.id}/calendar`} download>
+            <CalendarPlus aria-hidden="true" size={18} /> For a calendar
+          </a>
+        )}
+        <a className="plain w-full" href={`/api/plans/${open.id}/export`} download>
+          <FileDown aria-hidden="true" size={18} /> As a file to share
+        </a>
+        <Pairs plan={plan} games={games} edit={edit} />
+      </div>
+    </details>
+  );
+}
+
+/** Sounds that a child says alike. */
+function Pairs({
+  plan,
+  games,
+  edit,
+}: {
+  readonly plan: Plan;
+  readonly games: Catalogue;
+  readonly edit: (change: (plan: Plan) => Plan) => void;
+}) {
+  return (
+    <fieldset>
+      <legend className="mb-1 text-muted">Never set against each other, where a child says them alike</legend>
+      <div className="flex flex-wrap gap-2">
+        {CONFUSABLE_PAIRS.map(([a, b]) => {
+          const on = isPair(plan.pairs, a, b);
+          const label = (ipa: string): string => games.sounds.find((s) => s.ipa === ipa)?.label.split(' ')[0] ?? ipa;
+          return (
+            <button
+              key={a + b}
+              type="button"
+              aria-pressed={on}
+              className={clsx(
+                'min-h-12 rounded-full border px-3 font-word',
+                on ? 'border-ink bg-ink text-card' : 'border-line-strong hover:border-ink',
+              )}
+              onClick={() =>
+                edit((now) => ({
+                  ...now,
+                  pairs: on ? now.pairs.filter(([x, y]) => !isPair([[a, b]], x, y)) : [...now.pairs, [a, b]],
+                }))
+              }
+            >
+              {label(a)} {label(b)}
+            </button>
+          );
+        })}
+      </div>
+      <p className="mt-1 text-[0.95rem] text-muted">Counts from the next words on.</p>
+    </fieldset>
+  );
+}
+
+/** Things to bring, with what to watch for. */
+function Bring({
+  shown,
+  cautions,
+}: {
+  readonly shown: ShownPlan;
+  readonly cautions: ('small' | 'allergen' | 'sharp' | 'hot' | 'battery' | 'cord')[];
+}) {
+  return (
+    <section aria-labelledby="bring">
+      <h2 id="bring" className="text-xl">
+        Bring
+      </h2>
+      {shown.bring.length ? (
+        <ul className="flex flex-wrap gap-x-3">
+          {shown.bring.map((b) => (
+            <li key={b.word} className="font-word text-lg">
+              {b.word}
+              {b.owned && <span className="font-sans text-sm text-muted"> ours</span>}{' '}
+              <CautionMark cautions={b.cautions} />
+            </li>
+          ))}
+        </ul>
+      ) : (
+        <p className="text-muted">Nothing but your voice.</p>
+      )}
+      {cautions.map((c) => (
+        <p key={c} className="mt-1 text-[0.95rem] text-muted">
+          {CAUTION_WORDS[c].long}
+        </p>
+      ))}
+      <p className="mt-2 text-[0.95rem] text-muted">{shown.mirror}</p>
+    </section>
+  );
+}
+
+/** How many turns each child has, and who is away. */
+function Turns({ shown }: { readonly shown: ShownPlan }) {
+  return (
+    <section aria-labelledby="turns">
+      <h2 id="turns" className="text-xl">
+        Turns
+      </h2>
+      <p>{shown.turnLine}</p>
+      {shown.away.length > 0 && (
+        <p className="text-muted">
+          {shown.away.join(', ')} {shown.away.length === 1 ? 'is' : 'are'} away.
+        </p>
+      )}
+    </section>
+  );
+}
+
+interface TimeProps {
+  readonly fit: Fit;
+  readonly plan: Plan;
+  readonly edit: (change: (plan: Plan) => Plan) => void;
+  readonly nameOf: (id: string) => string;
+  readonly seconds: readonly number[];
+  readonly span: number;
+  readonly words: (advice: Advice) => string;
+}
+
+/** Minutes, against those there are, and what would make it fit. */
+function Time({ fit, plan, edit, nameOf, seconds, span, words }: TimeProps) {
+  return (
+    <section aria-label="Time">
+      <p className="font-word leading-none">
+        <span className="text-6xl font-bold">{fit.minutes} min</span>
+      </p>
+      <div className="mt-2 flex items-center gap-2 text-muted">
+        {fit.over ? <strong className="text-red">{Math.ceil(fit.over / 60)} min over</strong> : 'fits'} your
+        <input
+          type="number"
+          min={1}
+          max={60}
+          aria-label="Minutes there are"
+          className="min-h-12 w-20 rounded-lg border border-line-strong bg-card px-3 text-ink"
+          value={plan.minutes}
+          onChange={(e) => {
+            const n = Math.round(Number(e.target.value));
+            if (n >= 1 && n <= 60) edit((now) => ({ ...now, minutes: n }));
+          }}
+        />
+      </div>
+      <div
+        role="img"
+        aria-label={plan.rounds
+          .map((r, i) => `${nameOf(r.id)} ${Math.round(sure(seconds[i]) / 60) || 1} min`)
+          .join(', ')}
+        className="mt-2 flex h-3.5 overflow-hidden rounded-full bg-line"
+      >
+        {plan.rounds.map((r, i) => (
+          <span
+            key={r.id}
+            className={`${COLOUR[r.role]} border-r-2 border-paper last:border-0`}
+            style={{ width: `${(sure(seconds[i]) / span) * 100}%` }}
+          />
+        ))}
+      </div>
+      {fit.advice.length > 0 && (
+        <div className="mt-3">
+          <p className="mb-1">It does not fit. Any of these helps:</p>
+          <ul className="space-y-1.5">
+            {fit.advice.map((a) => (
+              <li key={a.kind + a.round}>
+                <button
+                  type="button"
+                  className="plain w-full justify-between text-left"
+                  onClick={() => edit((now) => takeAdvice(now, a))}
+                >
+                  <span>{words(a)}</span>{' '}
+                  <span className="shrink-0 text-muted">−{Math.round(a.saves / 6) / 10} min</span>
+                </button>
+              </li>
+            ))}
+          </ul>
+        </div>
+      )}
+    </section>
   );
 }

@@ -53,40 +53,13 @@ function NewPlan({ group, games }: Omit<PlansProps, 'plans'>) {
   const chosen = sure(games.families.flatMap((f) => f.tasks).find((t) => t.id === task));
   const skilled = shape === 'focus' || shape === 'quick-five';
   const counted = shape === 'one-sound' || shape === 'blend-segment';
-  const people = group.here === 0 ? 'everyone together' : group.here === 1 ? 'one child' : `${group.here} children`;
+  const people = ['everyone together', 'one child'][group.here] ?? `${group.here} children`;
   return (
     <form action={action} className="min-w-0">
       <h1 className="mb-1 text-4xl">Plan for {group.name}</h1>
       <p className="mb-5 text-lg text-muted">A whole running order at once; then change anything in it.</p>
       <input type="hidden" name="groupId" value={group.id} />
-      <fieldset className="mb-4">
-        <legend className="sr-only">Shape</legend>
-        <ul className="divide-y divide-line border-y border-line">
-          {SHAPES.map(([id, name, what]) => (
-            <li key={id}>
-              <label
-                className={clsx(
-                  'flex min-h-12 cursor-pointer items-center gap-4 px-1 has-checked:bg-card',
-                  'has-focus-visible:outline-3',
-                )}
-              >
-                <input
-                  type="radio"
-                  name="shape"
-                  value={id}
-                  checked={shape === id}
-                  onChange={() => setShape(id)}
-                  className="size-5 accent-green"
-                />
-                <span>
-                  <span className="font-word text-xl font-bold">{name}</span>{' '}
-                  <span className="ml-2 text-muted">{what}</span>
-                </span>
-              </label>
-            </li>
-          ))}
-        </ul>
-      </fieldset>
+      <Shapes shape={shape} setShape={setShape} />
       <div className="flex flex-wrap items-end gap-x-3 gap-y-3 font-word text-2xl">
         <label className="flex items-center gap-3">
           Give me{' '}
@@ -104,29 +77,7 @@ function NewPlan({ group, games }: Omit<PlansProps, 'plans'>) {
         </label>
         {skilled && (
           <>
-            <label className="flex max-w-full min-w-0 items-center gap-3">
-              on
-              <select
-                name="task"
-                value={task}
-                onChange={(e) => {
-                  setTask(e.target.value);
-                  setStep('');
-                }}
-                className="field w-auto min-w-0 flex-1 text-xl"
-                aria-label="Game"
-              >
-                {games.families.map((f) => (
-                  <optgroup key={f.name} label={f.name}>
-                    {f.tasks.map((t) => (
-                      <option key={t.id} value={t.id}>
-                        {t.name === f.name ? t.name : `${f.name}: ${t.name}`}
-                      </option>
-                    ))}
-                  </optgroup>
-                ))}
-              </select>
-            </label>
+            <GameField task={task} setTask={setTask} setStep={setStep} games={games} />
             <label className="max-w-full min-w-0">
               <span className="sr-only">Step</span>
               <select
@@ -145,43 +96,8 @@ function NewPlan({ group, games }: Omit<PlansProps, 'plans'>) {
             </label>
           </>
         )}
-        {counted && (
-          <label className="flex items-center gap-3">
-            of
-            <select
-              name="count"
-              value={count}
-              onChange={(e) => setCount(e.target.value)}
-              className="field text-xl"
-              aria-label="Number of sounds"
-            >
-              {[2, 3, 4, 5, 6].map((n) => (
-                <option key={n} value={n}>
-                  {n} sounds
-                </option>
-              ))}
-            </select>
-          </label>
-        )}
-        {shape !== 'check-in' && (
-          <label className="flex max-w-full min-w-0 items-center gap-3">
-            with
-            <select
-              name="sound"
-              value={sound}
-              onChange={(e) => setSound(e.target.value)}
-              className="field w-auto min-w-0 flex-1 text-xl"
-              aria-label="Sound"
-            >
-              <option value="">any sound</option>
-              {games.sounds.map((s) => (
-                <option key={s.ipa} value={s.ipa}>
-                  {s.label}
-                </option>
-              ))}
-            </select>
-          </label>
-        )}
+        {counted && <CountField count={count} setCount={setCount} />}
+        {shape !== 'check-in' && <SoundField sound={sound} setSound={setSound} games={games} />}
         <span className="py-2.5">for {people}.</span>
       </div>
       {skilled && <p className="mt-2 text-muted">{chosen.asks}</p>}
@@ -194,6 +110,135 @@ function NewPlan({ group, games }: Omit<PlansProps, 'plans'>) {
         </div>
       )}
     </form>
+  );
+}
+
+/** How many sounds its words have. */
+function CountField({ count, setCount }: { readonly count: string; readonly setCount: (next: string) => void }) {
+  return (
+    <label className="flex items-center gap-3">
+      of
+      <select
+        name="count"
+        value={count}
+        onChange={(e) => setCount(e.target.value)}
+        className="field text-xl"
+        aria-label="Number of sounds"
+      >
+        {[2, 3, 4, 5, 6].map((n) => (
+          <option key={n} value={n}>
+            {n} sounds
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+}
+
+/** The sound it is about. */
+function SoundField({
+  sound,
+  setSound,
+  games,
+}: {
+  readonly sound: string;
+  readonly setSound: (next: string) => void;
+  readonly games: Catalogue;
+}) {
+  return (
+    <label className="flex max-w-full min-w-0 items-center gap-3">
+      with
+      <select
+        name="sound"
+        value={sound}
+        onChange={(e) => setSound(e.target.value)}
+        className="field w-auto min-w-0 flex-1 text-xl"
+        aria-label="Sound"
+      >
+        <option value="">any sound</option>
+        {games.sounds.map((s) => (
+          <option key={s.ipa} value={s.ipa}>
+            {s.label}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+}
+
+interface GameFieldProps {
+  readonly task: string;
+  readonly setTask: (next: string) => void;
+  readonly setStep: (next: string) => void;
+  readonly games: Catalogue;
+}
+
+/** Which game, by family. */
+function GameField({ task, setTask, setStep, games }: GameFieldProps) {
+  return (
+    <label className="flex max-w-full min-w-0 items-center gap-3">
+      on
+      <select
+        name="task"
+        value={task}
+        onChange={(e) => {
+          setTask(e.target.value);
+          setStep('');
+        }}
+        className="field w-auto min-w-0 flex-1 text-xl"
+        aria-label="Game"
+      >
+        {games.families.map((f) => (
+          <optgroup key={f.name} label={f.name}>
+            {f.tasks.map((t) => (
+              <option key={t.id} value={t.id}>
+                {t.name === f.name ? t.name : `${f.name}: ${t.name}`}
+              </option>
+            ))}
+          </optgroup>
+        ))}
+      </select>
+    </label>
+  );
+}
+
+/** What kind of session it is to be. */
+function Shapes({
+  shape,
+  setShape,
+}: {
+  readonly shape: 'focus' | 'one-sound' | 'blend-segment' | 'quick-five' | 'check-in';
+  readonly setShape: (next: 'focus' | 'one-sound' | 'blend-segment' | 'quick-five' | 'check-in') => void;
+}) {
+  return (
+    <fieldset className="mb-4">
+      <legend className="sr-only">Shape</legend>
+      <ul className="divide-y divide-line border-y border-line">
+        {SHAPES.map(([id, name, what]) => (
+          <li key={id}>
+            <label
+              className={clsx(
+                'flex min-h-12 cursor-pointer items-center gap-4 px-1 has-checked:bg-card',
+                'has-focus-visible:outline-3',
+              )}
+            >
+              <input
+                type="radio"
+                name="shape"
+                value={id}
+                checked={shape === id}
+                onChange={() => setShape(id)}
+                className="size-5 accent-green"
+              />
+              <span>
+                <span className="font-word text-xl font-bold">{name}</span>{' '}
+                <span className="ml-2 text-muted">{what}</span>
+              </span>
+            </label>
+          </li>
+        ))}
+      </ul>
+    </fieldset>
   );
 }
 
@@ -210,53 +255,7 @@ function PlanList({ plans, groupName }: { plans: readonly PlanLine[]; groupName:
   const rows = (of: readonly PlanLine[]) => (
     <ul className="divide-y divide-line border-y border-line">
       {of.map((plan) => (
-        <li key={plan.id} className="py-2">
-          <Link
-            href={`/plan/${plan.id}`}
-            className="font-word text-xl font-bold wrap-anywhere hover:underline hover:underline-offset-4"
-          >
-            {plan.title}
-          </Link>
-          <p className="text-muted">
-            {plan.minutes} min · {plan.rounds.length} {plan.rounds.length === 1 ? 'round' : 'rounds'}
-            {plan.plannedFor && ` · ${format(parseISO(plan.plannedFor), 'EEE d MMM, HH:mm')}`}
-          </p>
-          <div className="-ml-2 flex">
-            <Link className={ICON} href={`/print/plans/${plan.id}`} title="Print">
-              <Printer aria-hidden="true" size={19} />
-              <span className="sr-only">Print {plan.title}</span>
-            </Link>
-            <button
-              type="button"
-              className={ICON}
-              title="Copy"
-              disabled={busy}
-              onClick={() =>
-                begin(async () => {
-                  const a = await copyPlan(plan.id);
-                  setError(a.ok ? '' : a.error);
-                })
-              }
-            >
-              <Copy aria-hidden="true" size={19} />
-              <span className="sr-only">Copy {plan.title}</span>
-            </button>
-            <a className={ICON} href={`/api/plans/${plan.id}/export`} download title="As a file">
-              <FileDown aria-hidden="true" size={19} />
-              <span className="sr-only">{plan.title} as a file</span>
-            </a>
-            {plan.plannedFor && (
-              <a className={ICON} href={`/api/plans/${plan.id}/calendar`} download title="For a calendar">
-                <CalendarPlus aria-hidden="true" size={19} />
-                <span className="sr-only">{plan.title} for a calendar</span>
-              </a>
-            )}
-            <button type="button" className={ICON} title="Erase" onClick={() => setErasing(plan)}>
-              <Trash2 aria-hidden="true" size={19} />
-              <span className="sr-only">Erase {plan.title}</span>
-            </button>
-          </div>
-        </li>
+        <PlanRow key={plan.id} plan={plan} busy={busy} begin={begin} setError={setError} setErasing={setErasing} />
       ))}
     </ul>
   );
@@ -293,27 +292,103 @@ function PlanList({ plans, groupName }: { plans: readonly PlanLine[]; groupName:
         </>
       )}
       {plans.length > 0 && !shown.length && <p className="py-3 text-muted">No plan is called so.</p>}
-      <Dialog
-        open={erasing !== null}
-        onOpenChange={(open) => !open && setErasing(null)}
-        title={`Erase ${erasing?.title ?? ''}?`}
-        description="The plan goes; sessions played from it stay as they are."
+      <ErasePlan erasing={erasing} setErasing={setErasing} busy={busy} begin={begin} setError={setError} />
+    </section>
+  );
+}
+
+interface ErasePlanProps {
+  readonly erasing: PlanLine | null;
+  readonly setErasing: (next: PlanLine | null) => void;
+  readonly busy: boolean;
+  readonly begin: (work: () => Promise<void>) => void;
+  readonly setError: (next: string) => void;
+}
+
+/** Asks once before a plan goes. */
+function ErasePlan({ erasing, setErasing, busy, begin, setError }: ErasePlanProps) {
+  return (
+    <Dialog
+      open={erasing !== null}
+      onOpenChange={(open) => !open && setErasing(null)}
+      title={`Erase ${erasing?.title ?? ''}?`}
+      description="The plan goes; sessions played from it stay as they are."
+    >
+      <button
+        type="button"
+        className="action w-full"
+        disabled={busy}
+        onClick={() =>
+          begin(async () => {
+            const a = await erasePlan(sure(erasing).id);
+            setError(a.ok ? '' : a.error);
+            setErasing(null);
+          })
+        }
       >
+        Erase the plan
+      </button>
+    </Dialog>
+  );
+}
+
+interface PlanRowProps {
+  readonly plan: PlanLine;
+  readonly busy: boolean;
+  readonly begin: (work: () => Promise<void>) => void;
+  readonly setError: (next: string) => void;
+  readonly setErasing: (next: PlanLine | null) => void;
+}
+
+/** One plan, and what can be done with it. */
+function PlanRow({ plan, busy, begin, setError, setErasing }: PlanRowProps) {
+  return (
+    <li className="py-2">
+      <Link
+        href={`/plan/${plan.id}`}
+        className="font-word text-xl font-bold wrap-anywhere hover:underline hover:underline-offset-4"
+      >
+        {plan.title}
+      </Link>
+      <p className="text-muted">
+        {plan.minutes} min · {plan.rounds.length} {plan.rounds.length === 1 ? 'round' : 'rounds'}
+        {plan.plannedFor && ` · ${format(parseISO(plan.plannedFor), 'EEE d MMM, HH:mm')}`}
+      </p>
+      <div className="-ml-2 flex">
+        <Link className={ICON} href={`/print/plans/${plan.id}`} title="Print">
+          <Printer aria-hidden="true" size={19} />
+          <span className="sr-only">Print {plan.title}</span>
+        </Link>
         <button
           type="button"
-          className="action w-full"
+          className={ICON}
+          title="Copy"
           disabled={busy}
           onClick={() =>
             begin(async () => {
-              const a = await erasePlan(sure(erasing).id);
+              const a = await copyPlan(plan.id);
               setError(a.ok ? '' : a.error);
-              setErasing(null);
             })
           }
         >
-          Erase the plan
+          <Copy aria-hidden="true" size={19} />
+          <span className="sr-only">Copy {plan.title}</span>
         </button>
-      </Dialog>
-    </section>
+        <a className={ICON} href={`/api/plans/${plan.id}/export`} download title="As a file">
+          <FileDown aria-hidden="true" size={19} />
+          <span className="sr-only">{plan.title} as a file</span>
+        </a>
+        {plan.plannedFor && (
+          <a className={ICON} href={`/api/plans/${plan.id}/calendar`} download title="For a calendar">
+            <CalendarPlus aria-hidden="true" size={19} />
+            <span className="sr-only">{plan.title} for a calendar</span>
+          </a>
+        )}
+        <button type="button" className={ICON} title="Erase" onClick={() => setErasing(plan)}>
+          <Trash2 aria-hidden="true" size={19} />
+          <span className="sr-only">Erase {plan.title}</span>
+        </button>
+      </div>
+    </li>
   );
 }

@@ -45,13 +45,9 @@ export function PrintedPlanScreen({ plan, as }: { plan: PrintedPlan; as: Paper }
           {plan.plannedFor && ` · ${format(parseISO(plan.plannedFor), 'EEEE d MMMM, HH:mm')}`}
         </p>
       </header>
-      {as === 'page' ? (
-        <Page plan={plan} />
-      ) : as === 'grid' ? (
-        <Grid plan={plan} />
-      ) : (
-        <PictureCards words={plan.cards} />
-      )}
+      {as === 'page' && <Page plan={plan} />}
+      {as === 'grid' && <Grid plan={plan} />}
+      {as === 'cards' && <PictureCards words={plan.cards} />}
     </main>
   );
 }

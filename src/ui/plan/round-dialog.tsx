@@ -18,6 +18,8 @@ import type { ShownRound } from '@/server/plans/plan-shown';
 import { Dialog } from '../kit/dialog';
 import { GamePicker } from './game-picker';
 
+const HANDS = ['no hands', 'one hand', 'two hands'] as const;
+
 interface RoundDialogProps {
   readonly round: PlannedRound;
   readonly shown: ShownRound;
@@ -75,82 +77,11 @@ export function RoundDialog({ round, shown, task, games, put, ask, said, onClose
           options={WAYS.map((w) => [w, WAY_WORDS[w]])}
           onPick={(way) => put((r) => ({ ...r, way }))}
         />
-        <Choice
-          legend="Part of the session"
-          value={round.role}
-          options={ROUND_ROLES.map((r) => [r, ROLE_WORDS[r]])}
-          onPick={(role) => put((r) => ({ ...r, role }))}
-        />
-        <Choice
-          legend="Pause between sounds"
-          value={String(round.gap)}
-          options={GAP_CHOICES.map((g) => [String(g), `${g} s`])}
-          onPick={(gap) => put((r) => ({ ...r, gap: Number(gap) }))}
-        />
-        <label className="block">
-          <span className="mb-1 block text-muted">Gesture</span>
-          <select
-            className="field"
-            value={round.gesture}
-            onChange={(e) => put((r) => ({ ...r, gesture: e.target.value }))}
-          >
-            {GESTURES.map((g) => (
-              <option key={g.id} value={g.id}>
-                {g.name}
-                {g.id === 'task'
-                  ? ''
-                  : `: ${g.hands === 2 ? 'two hands' : g.hands ? 'one hand' : 'no hands'}, up to ${g.shows}`}
-              </option>
-            ))}
-          </select>
-          <span className="mt-1 block text-[0.95rem] text-muted">{shown.gesture}</span>
-        </label>
-        <fieldset className="space-y-3">
-          <legend className="mb-1 text-muted">Story frame</legend>
-          <label className="flex min-h-12 items-center gap-3">
-            <input
-              type="checkbox"
-              className="size-5 accent-green"
-              checked={round.frame.on}
-              onChange={(e) => frame({ on: e.target.checked, opening: null, ask: null })}
-            />{' '}
-            Tell it as a story from the allotment
-          </label>
-          <label className="block">
-            <span className="mb-1 block text-[0.95rem] text-muted">Opening line</span>
-            <textarea
-              className="field"
-              rows={2}
-              maxLength={240}
-              value={round.frame.opening ?? shown.opening}
-              onChange={(e) => frame({ opening: e.target.value })}
-            />
-          </label>
-          <label className="block">
-            <span className="mb-1 block text-[0.95rem] text-muted">What you ask; words in braces are filled in</span>
-            <textarea
-              className="field"
-              rows={2}
-              maxLength={160}
-              value={round.frame.ask ?? shown.ask}
-              onChange={(e) => frame({ ask: e.target.value })}
-            />
-          </label>
-          {(round.frame.opening !== null || round.frame.ask !== null) && (
-            <button type="button" className="quiet -ml-3" onClick={() => frame({ opening: null, ask: null })}>
-              Back to the lines that ship
-            </button>
-          )}
-        </fieldset>
-        <label className="block">
-          <span className="mb-1 block text-muted">To remember</span>
-          <input
-            className="field"
-            maxLength={200}
-            value={round.reminder}
-            onChange={(e) => put((r) => ({ ...r, reminder: e.target.value }))}
-          />
-        </label>
+        <Part round={round} put={put} />
+        <Pause round={round} put={put} />
+        <Gesture round={round} put={put} shown={shown} />
+        <Frame round={round} frame={frame} shown={shown} />
+        <Reminder round={round} put={put} />
         {task.syllables && (
           <button
             type="button"
@@ -162,63 +93,232 @@ export function RoundDialog({ round, shown, task, games, put, ask, said, onClose
           </button>
         )}
         {round.task === 'chain' ? (
-          <form
-            className="grid grid-cols-2 gap-2.5"
-            onSubmit={(e) => {
-              e.preventDefault();
-              void tell({ kind: 'chain', round: round.id, start, target });
-            }}
-          >
-            <label className="block">
-              <span className="mb-1 block text-muted">From</span>
-              <input
-                className="field font-word text-xl"
-                value={start}
-                onChange={(e) => setStart(e.target.value)}
-                autoComplete="off"
-              />
-            </label>
-            <label className="block">
-              <span className="mb-1 block text-muted">To, if you like</span>
-              <input
-                className="field font-word text-xl"
-                value={target}
-                onChange={(e) => setTarget(e.target.value)}
-                autoComplete="off"
-              />
-            </label>
-            <button type="submit" className="plain col-span-2">
-              Find the chain
-            </button>
-          </form>
+          <ChainForm
+            tell={tell}
+            round={round}
+            start={start}
+            target={target}
+            setStart={setStart}
+            setTarget={setTarget}
+          />
         ) : (
-          !shown.inOrder && (
-            <form
-              className="flex items-end gap-2"
-              onSubmit={(e) => {
-                e.preventDefault();
-                void tell({ kind: 'put', round: round.id, word }).then((done) => {
-                  if (done) setWord('');
-                });
-              }}
-            >
-              <label className="min-w-0 flex-1">
-                <span className="mb-1 block text-muted">Put a word in</span>
-                <input
-                  className="field font-word text-xl"
-                  value={word}
-                  onChange={(e) => setWord(e.target.value)}
-                  autoComplete="off"
-                />
-              </label>
-              <button type="submit" className="plain shrink-0" disabled={!word.trim()}>
-                Put it in
-              </button>
-            </form>
-          )
+          !shown.inOrder && <WordForm tell={tell} round={round} word={word} setWord={setWord} />
         )}
       </div>
     </Dialog>
+  );
+}
+
+/** Which part of the session it is. */
+function Part({
+  round,
+  put,
+}: {
+  readonly round: PlannedRound;
+  readonly put: (change: (round: PlannedRound) => PlannedRound) => void;
+}) {
+  return (
+    <Choice
+      legend="Part of the session"
+      value={round.role}
+      options={ROUND_ROLES.map((r) => [r, ROLE_WORDS[r]])}
+      onPick={(role) => put((r) => ({ ...r, role }))}
+    />
+  );
+}
+
+/** How long to wait between sounds. */
+function Pause({
+  round,
+  put,
+}: {
+  readonly round: PlannedRound;
+  readonly put: (change: (round: PlannedRound) => PlannedRound) => void;
+}) {
+  return (
+    <Choice
+      legend="Pause between sounds"
+      value={String(round.gap)}
+      options={GAP_CHOICES.map((g) => [String(g), `${g} s`])}
+      onPick={(gap) => put((r) => ({ ...r, gap: Number(gap) }))}
+    />
+  );
+}
+
+/** A line for the adult. */
+function Reminder({
+  round,
+  put,
+}: {
+  readonly round: PlannedRound;
+  readonly put: (change: (round: PlannedRound) => PlannedRound) => void;
+}) {
+  return (
+    <label className="block">
+      <span className="mb-1 block text-muted">To remember</span>
+      <input
+        className="field"
+        maxLength={200}
+        value={round.reminder}
+        onChange={(e) => put((r) => ({ ...r, reminder: e.target.value }))}
+      />
+    </label>
+  );
+}
+
+interface WordFormProps {
+  readonly tell: (change: PlanChange) => Promise<boolean>;
+  readonly round: PlannedRound;
+  readonly word: string;
+  readonly setWord: (next: string) => void;
+}
+
+/** A word put in by name. */
+function WordForm({ tell, round, word, setWord }: WordFormProps) {
+  return (
+    <form
+      className="flex items-end gap-2"
+      onSubmit={(e) => {
+        e.preventDefault();
+        void tell({ kind: 'put', round: round.id, word }).then((done) => {
+          if (done) setWord('');
+        });
+      }}
+    >
+      <label className="min-w-0 flex-1">
+        <span className="mb-1 block text-muted">Put a word in</span>
+        <input
+          className="field font-word text-xl"
+          value={word}
+          onChange={(e) => setWord(e.target.value)}
+          autoComplete="off"
+        />
+      </label>
+      <button type="submit" className="plain shrink-0" disabled={!word.trim()}>
+        Put it in
+      </button>
+    </form>
+  );
+}
+
+interface ChainFormProps {
+  readonly tell: (change: PlanChange) => Promise<boolean>;
+  readonly round: PlannedRound;
+  readonly start: string;
+  readonly target: string;
+  readonly setStart: (next: string) => void;
+  readonly setTarget: (next: string) => void;
+}
+
+/** A chain from a word, or between two. */
+function ChainForm({ tell, round, start, target, setStart, setTarget }: ChainFormProps) {
+  return (
+    <form
+      className="grid grid-cols-2 gap-2.5"
+      onSubmit={(e) => {
+        e.preventDefault();
+        void tell({ kind: 'chain', round: round.id, start, target });
+      }}
+    >
+      <label className="block">
+        <span className="mb-1 block text-muted">From</span>
+        <input
+          className="field font-word text-xl"
+          value={start}
+          onChange={(e) => setStart(e.target.value)}
+          autoComplete="off"
+        />
+      </label>
+      <label className="block">
+        <span className="mb-1 block text-muted">To, if you like</span>
+        <input
+          className="field font-word text-xl"
+          value={target}
+          onChange={(e) => setTarget(e.target.value)}
+          autoComplete="off"
+        />
+      </label>
+      <button type="submit" className="plain col-span-2">
+        Find the chain
+      </button>
+    </form>
+  );
+}
+
+/** The story it is told in, and its lines. */
+function Frame({
+  round,
+  frame,
+  shown,
+}: {
+  readonly round: PlannedRound;
+  readonly frame: (change: Partial<PlannedRound['frame']>) => void;
+  readonly shown: ShownRound;
+}) {
+  return (
+    <fieldset className="space-y-3">
+      <legend className="mb-1 text-muted">Story frame</legend>
+      <label className="flex min-h-12 items-center gap-3">
+        <input
+          type="checkbox"
+          className="size-5 accent-green"
+          checked={round.frame.on}
+          onChange={(e) => frame({ on: e.target.checked, opening: null, ask: null })}
+        />{' '}
+        Tell it as a story from the allotment
+      </label>
+      <label className="block">
+        <span className="mb-1 block text-[0.95rem] text-muted">Opening line</span>
+        <textarea
+          className="field"
+          rows={2}
+          maxLength={240}
+          value={round.frame.opening ?? shown.opening}
+          onChange={(e) => frame({ opening: e.target.value })}
+        />
+      </label>
+      <label className="block">
+        <span className="mb-1 block text-[0.95rem] text-muted">What you ask; words in braces are filled in</span>
+        <textarea
+          className="field"
+          rows={2}
+          maxLength={160}
+          value={round.frame.ask ?? shown.ask}
+          onChange={(e) => frame({ ask: e.target.value })}
+        />
+      </label>
+      {(round.frame.opening !== null || round.frame.ask !== null) && (
+        <button type="button" className="quiet -ml-3" onClick={() => frame({ opening: null, ask: null })}>
+          Back to the lines that ship
+        </button>
+      )}
+    </fieldset>
+  );
+}
+
+/** What hands do. */
+function Gesture({
+  round,
+  put,
+  shown,
+}: {
+  readonly round: PlannedRound;
+  readonly put: (change: (round: PlannedRound) => PlannedRound) => void;
+  readonly shown: ShownRound;
+}) {
+  return (
+    <label className="block">
+      <span className="mb-1 block text-muted">Gesture</span>
+      <select className="field" value={round.gesture} onChange={(e) => put((r) => ({ ...r, gesture: e.target.value }))}>
+        {GESTURES.map((g) => (
+          <option key={g.id} value={g.id}>
+            {g.name}
+            {g.id === 'task' ? '' : `: ${HANDS[g.hands]}, up to ${g.shows}`}
+          </option>
+        ))}
+      </select>
+      <span className="mt-1 block text-[0.95rem] text-muted">{shown.gesture}</span>
+    </label>
   );
 }
 

@@ -4,7 +4,7 @@ import { clsx } from 'clsx';
 import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { GripVertical, Lock, Plus, RefreshCw, SlidersHorizontal, Trash2 } from 'lucide-react';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import type { PlanChange } from '@/core/formats/plan-file';
 import {
   ROLE_WORDS,
@@ -19,6 +19,8 @@ import type { ShownRound } from '@/server/plans/plan-shown';
 import { sure } from '@/core/sure';
 import { ItemDialog } from './item-dialog';
 import { RoundDialog } from './round-dialog';
+import type { CatalogueTask } from '@/server/plans/catalogue';
+import type { ShownItem } from '@/server/plans/plan-shown';
 
 interface RoundRowProps {
   readonly round: PlannedRound;
@@ -45,7 +47,6 @@ export function RoundRow({ round, number, shown, plan, games, people, pace, put,
   const step = task?.steps.find((s) => s.id === round.step)?.name ?? 'words of your own';
   const items = round.items.map((item) => ({ ...item, shown: shown?.items.find((i) => i.key === item.key) ?? null }));
   const minutes = wholeMinutes(roundSeconds(round, people, pace ?? 15));
-  const item = typeof dialog === 'object' && dialog ? items.find((i) => i.key === dialog.item) : undefined;
   const family = games.families.find((f) => f.tasks.some((t) => t.id === round.task))?.name ?? '';
   const stretch = (i: number): boolean =>
     round.role === 'focus' && i === items.length - 1 && items.length > 2 && !shown?.inOrder;
@@ -63,75 +64,28 @@ export function RoundRow({ round, number, shown, plan, games, people, pace, put,
         <span className="text-sm text-muted">min</span>
       </p>
       <div className="min-w-0">
-        <div className="flex items-start gap-2">
-          <h2 className="min-w-0 flex-1 py-1 text-xl">
-            <span className="sr-only">Round {number}: </span>
-            {family}{' '}
-            <span className="font-sans text-base font-normal text-muted">
-              {task && task.name !== family && `${task.name.charAt(0).toLowerCase()}${task.name.slice(1)} · `}
-              {step} · {ROLE_WORDS[round.role].toLowerCase()}
-            </span>
-          </h2>
-          <button
-            type="button"
-            className={ICON}
-            onClick={() => void ask({ kind: 'remake', round: round.id })}
-            title="Other words"
-          >
-            <RefreshCw aria-hidden="true" size={19} />
-            <span className="sr-only">Other words in round {number}</span>
-          </button>
-          <button type="button" className={ICON} onClick={() => setDialog('round')} title="Change">
-            <SlidersHorizontal aria-hidden="true" size={19} />
-            <span className="sr-only">Change round {number}</span>
-          </button>
-          <button type="button" className={ICON} onClick={onRemove} title="Take out">
-            <Trash2 aria-hidden="true" size={19} />
-            <span className="sr-only">Take round {number} out</span>
-          </button>
-          <button
-            type="button"
-            className={`${ICON} cursor-grab`}
-            {...attributes}
-            {...listeners}
-            aria-label={`Move round ${number}`}
-          >
-            <GripVertical aria-hidden="true" size={20} />
-          </button>
-        </div>
-        <ul className="flex flex-wrap gap-2">
-          {items.map(({ key, locked, shown: as }, i) => (
-            <li key={key} className="max-w-full">
-              <button
-                type="button"
-                onClick={() => setDialog({ item: key })}
-                className={clsx(
-                  'flex min-h-12 max-w-full items-center gap-2 rounded-full border bg-card px-4',
-                  'text-left font-word text-xl hover:border-ink',
-                  as?.problem ? 'border-red text-red' : stretch(i) ? 'border-ink' : 'border-line-strong',
-                )}
-              >
-                {locked && <Lock aria-label="kept" size={15} className="shrink-0" />}
-                <span className="min-w-0 wrap-anywhere">{as?.label ?? key}</span>
-                {stretch(i) && <span className="text-base text-muted">stretch</span>}
-              </button>
-            </li>
-          ))}
-          <li>
+        <Head
+          number={number}
+          family={family}
+          task={task}
+          step={step}
+          round={round}
+          ask={ask}
+          setDialog={setDialog}
+          onRemove={onRemove}
+          handle={
             <button
               type="button"
-              className={clsx(
-                'grid size-12 place-items-center rounded-full border border-dashed border-line-strong',
-                'text-muted hover:border-ink hover:text-ink',
-              )}
-              title="One more"
-              onClick={() => void ask({ kind: 'more', round: round.id })}
+              className={`${ICON} cursor-grab`}
+              {...attributes}
+              {...listeners}
+              aria-label={`Move round ${number}`}
             >
-              <Plus aria-hidden="true" size={19} />
-              <span className="sr-only">One more in round {number}</span>
+              <GripVertical aria-hidden="true" size={20} />
             </button>
-          </li>
-        </ul>
+          }
+        />
+        <Items items={items} setDialog={setDialog} stretch={stretch} ask={ask} round={round} number={number} />
         {shown && (
           <div className="mt-1 flex flex-wrap items-center gap-x-4 text-[0.95rem] text-muted">
             <p className="min-w-0 py-1">
@@ -146,6 +100,26 @@ export function RoundRow({ round, number, shown, plan, games, people, pace, put,
         )}
         {reading && shown && <Script shown={shown} reminder={round.reminder} />}
       </div>
+      <Dialogs {...{ round, shown, plan, games, put, ask, said, task, items, dialog, setDialog }} />
+    </li>
+  );
+}
+
+type Open = 'round' | { readonly item: string } | null;
+
+interface DialogsProps extends Pick<RoundRowProps, 'round' | 'shown' | 'plan' | 'games' | 'put' | 'ask' | 'said'> {
+  readonly task: CatalogueTask | undefined;
+  readonly items: readonly RowItem[];
+  readonly dialog: Open;
+  readonly setDialog: (next: Open) => void;
+}
+
+/** What is open over a round: one of its items, or how it runs. */
+function Dialogs(props: DialogsProps) {
+  const { round, shown, plan, games, put, ask, said, task, items, dialog, setDialog } = props;
+  const item = typeof dialog === 'object' && dialog ? items.find((i) => i.key === dialog.item) : undefined;
+  return (
+    <>
       {item && (
         <ItemDialog
           item={item}
@@ -189,7 +163,113 @@ export function RoundRow({ round, number, shown, plan, games, people, pace, put,
           onClose={() => setDialog(null)}
         />
       )}
-    </li>
+    </>
+  );
+}
+
+interface RowItem {
+  readonly key: string;
+  readonly locked: boolean;
+  readonly shown: ShownItem | null;
+}
+
+function edgeOf(shown: ShownItem | null, stretch: boolean): string {
+  if (shown?.problem) return 'border-red text-red';
+  return stretch ? 'border-ink' : 'border-line-strong';
+}
+
+interface ItemsProps {
+  readonly items: readonly RowItem[];
+  readonly setDialog: (next: 'round' | { item: string } | null) => void;
+  readonly stretch: (i: number) => boolean;
+  readonly ask: (change: PlanChange) => Promise<boolean>;
+  readonly round: PlannedRound;
+  readonly number: number;
+}
+
+/** The items of a round; one more is made by the plus. */
+function Items({ items, setDialog, stretch, ask, round, number }: ItemsProps) {
+  return (
+    <ul className="flex flex-wrap gap-2">
+      {items.map(({ key, locked, shown: as }, i) => (
+        <li key={key} className="max-w-full">
+          <button
+            type="button"
+            onClick={() => setDialog({ item: key })}
+            className={clsx(
+              'flex min-h-12 max-w-full items-center gap-2 rounded-full border bg-card px-4',
+              'text-left font-word text-xl hover:border-ink',
+              edgeOf(as, stretch(i)),
+            )}
+          >
+            {locked && <Lock aria-label="kept" size={15} className="shrink-0" />}
+            <span className="min-w-0 wrap-anywhere">{as?.label ?? key}</span>
+            {stretch(i) && <span className="text-base text-muted">stretch</span>}
+          </button>
+        </li>
+      ))}
+      <li>
+        <button
+          type="button"
+          className={clsx(
+            'grid size-12 place-items-center rounded-full border border-dashed border-line-strong',
+            'text-muted hover:border-ink hover:text-ink',
+          )}
+          title="One more"
+          onClick={() => void ask({ kind: 'more', round: round.id })}
+        >
+          <Plus aria-hidden="true" size={19} />
+          <span className="sr-only">One more in round {number}</span>
+        </button>
+      </li>
+    </ul>
+  );
+}
+
+interface HeadProps {
+  readonly number: number;
+  readonly family: string;
+  readonly task: CatalogueTask | undefined;
+  readonly step: string;
+  readonly round: PlannedRound;
+  readonly ask: (change: PlanChange) => Promise<boolean>;
+  readonly setDialog: (next: 'round' | { item: string } | null) => void;
+  readonly onRemove: () => void;
+  /** The button it is dragged by. */
+  readonly handle: ReactNode;
+}
+
+/** The game of a round, and what can be done with it. */
+function Head({ number, family, task, step, round, ask, setDialog, onRemove, handle }: HeadProps) {
+  return (
+    <div className="flex items-start gap-2">
+      <h2 className="min-w-0 flex-1 py-1 text-xl">
+        <span className="sr-only">Round {number}: </span>
+        {family}{' '}
+        <span className="font-sans text-base font-normal text-muted">
+          {task && task.name !== family && `${task.name.charAt(0).toLowerCase()}${task.name.slice(1)} · `}
+          {step} · {ROLE_WORDS[round.role].toLowerCase()}
+        </span>
+      </h2>
+      <button
+        type="button"
+        className={ICON}
+        onClick={() => void ask({ kind: 'remake', round: round.id })}
+        title="Other words"
+      >
+        <RefreshCw aria-hidden="true" size={19} />
+        <span className="sr-only">Other words in round {number}</span>
+      </button>
+      <button type="button" className={ICON} onClick={() => setDialog('round')} title="Change">
+        <SlidersHorizontal aria-hidden="true" size={19} />
+        <span className="sr-only">Change round {number}</span>
+      </button>
+      <button type="button" className={ICON} onClick={onRemove} title="Take out">
+        <Trash2 aria-hidden="true" size={19} />
+        <span className="sr-only">Take round {number} out</span>
+      </button>
+      {handle}
+    </div>
   );
 }
 

@@ -48,7 +48,8 @@ export function usePlan(open: OpenPlan): PlanWork {
       const answer = await changePlan(open.id, body, change).catch(() => null);
       // A later change has its own answer on the way.
       if (mine !== asked.current) return answer?.ok === true;
-      setError(answer === null ? AWAY : answer.ok ? null : answer.error);
+      const refused = answer?.ok === false ? answer.error : null;
+      setError(answer === null ? AWAY : refused);
       setState(answer?.ok ? 'saved' : 'unsaved');
       if (!answer?.ok) return false;
       latest.current = answer.value.plan;

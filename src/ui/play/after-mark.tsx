@@ -91,54 +91,85 @@ export function AfterMark({
       <button type="button" className="plain min-h-16 w-40 max-w-full shrink-0" disabled={!last} onClick={onUndo}>
         <span className="truncate">Undo{last ? `: ${nameOf(last.childId)}` : ''}</span>
       </button>
-      <div
-        role="group"
-        aria-label={last ? `More about ${nameOf(last.childId)}: ${OUTCOME_WORDS[last.outcome]}` : 'Nothing marked yet'}
-        className="relative flex min-h-16 min-w-0 flex-1 items-center gap-2 overflow-x-auto p-1 max-lg:basis-full"
-      >
-        {last && join && (
-          <p className="shrink-0 font-word text-2xl">
-            <span className="font-sans text-base text-muted">All join it: </span>
-            {join}
-          </p>
-        )}
-        {last?.outcome === 'with-help' &&
-          last.childId !== null &&
-          LADDER.map((help) => (
-            <Chip key={help} on={last.helps.includes(help)} onTap={() => toggle(help)}>
-              {HELP_WORDS[help]}
+      <MoreAbout
+        last={last}
+        nameOf={nameOf}
+        join={join}
+        toggle={toggle}
+        onMore={onMore}
+        people={people}
+        differing={differing}
+        onDiffer={onDiffer}
+      />
+    </div>
+  );
+}
+
+interface MoreAboutProps {
+  readonly last: AnswerEntry | null;
+  readonly nameOf: (id: string | null) => string;
+  readonly join: string | null;
+  readonly toggle: (help: Help) => void;
+  readonly onMore: (more: Partial<Pick<AnswerEntry, 'helps' | 'selfCorrected' | 'shown'>>) => void;
+  readonly people: readonly { readonly id: string }[];
+  readonly differing: readonly AnswerEntry[];
+  readonly onDiffer: (childId: string) => void;
+}
+
+/** One child gave an answer that counts. */
+const spoke = ({ childId, outcome }: AnswerEntry): boolean =>
+  childId !== null && outcome !== 'no-reply' && outcome !== 'does-not-count';
+
+/** Everyone answered together. */
+const together = ({ childId, outcome }: AnswerEntry): boolean => childId === null && outcome !== 'does-not-count';
+
+/** What can still be said of the mark just made. */
+function MoreAbout({ last, nameOf, join, toggle, onMore, people, differing, onDiffer }: MoreAboutProps) {
+  return (
+    <div
+      role="group"
+      aria-label={last ? `More about ${nameOf(last.childId)}: ${OUTCOME_WORDS[last.outcome]}` : 'Nothing marked yet'}
+      className="relative flex min-h-16 min-w-0 flex-1 items-center gap-2 overflow-x-auto p-1 max-lg:basis-full"
+    >
+      {last && join && (
+        <p className="shrink-0 font-word text-2xl">
+          <span className="font-sans text-base text-muted">All join it: </span>
+          {join}
+        </p>
+      )}
+      {last?.outcome === 'with-help' &&
+        last.childId !== null &&
+        LADDER.map((help) => (
+          <Chip key={help} on={last.helps.includes(help)} onTap={() => toggle(help)}>
+            {HELP_WORDS[help]}
+          </Chip>
+        ))}
+      {last && spoke(last) && (
+        <>
+          {last.outcome === 'on-own' && (
+            <Chip on={last.selfCorrected === true} onTap={() => onMore({ selfCorrected: last.selfCorrected !== true })}>
+              put right<span className="sr-only"> by self</span>
+            </Chip>
+          )}
+          <Chip on={last.shown === true} onTap={() => onMore({ shown: last.shown !== true })}>
+            shown<span className="sr-only">, not said</span>
+          </Chip>
+        </>
+      )}
+      {last && together(last) && people.length > 0 && (
+        <>
+          <span className="shrink-0 text-muted">Who differed?</span>
+          {people.map(({ id }) => (
+            <Chip
+              key={id}
+              on={differing.some((d) => d.turn === last.turn && d.childId === id)}
+              onTap={() => onDiffer(id)}
+            >
+              {nameOf(id)}
             </Chip>
           ))}
-        {last && last.childId !== null && last.outcome !== 'no-reply' && last.outcome !== 'does-not-count' && (
-          <>
-            {last.outcome === 'on-own' && (
-              <Chip
-                on={last.selfCorrected === true}
-                onTap={() => onMore({ selfCorrected: last.selfCorrected !== true })}
-              >
-                put right<span className="sr-only"> by self</span>
-              </Chip>
-            )}
-            <Chip on={last.shown === true} onTap={() => onMore({ shown: last.shown !== true })}>
-              shown<span className="sr-only">, not said</span>
-            </Chip>
-          </>
-        )}
-        {last?.childId === null && last.outcome !== 'does-not-count' && people.length > 0 && (
-          <>
-            <span className="shrink-0 text-muted">Who differed?</span>
-            {people.map(({ id }) => (
-              <Chip
-                key={id}
-                on={differing.some((d) => d.turn === last.turn && d.childId === id)}
-                onTap={() => onDiffer(id)}
-              >
-                {nameOf(id)}
-              </Chip>
-            ))}
-          </>
-        )}
-      </div>
+        </>
+      )}
     </div>
   );
 }

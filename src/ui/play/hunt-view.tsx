@@ -15,26 +15,38 @@ interface HuntProps {
 
 const clock = (seconds: number): string => `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;
 
+/** What the adult calls out when the clock has so many seconds left. */
+function callAt(left: number, total: number): string {
+  if (left === 0) return 'Time!';
+  if (left <= 30) return 'Thirty seconds';
+  return left <= total / 2 ? 'Half-way' : '';
+}
+
 /** A handful of sounds, a clock with its calls, and every word to tick as it is said. */
 export function HuntView({ item, covered, ticked, onTick, onTyped }: HuntProps) {
   const view = item.view.kind === 'hunt' ? item.view : null;
   const total = view?.seconds ?? 0;
   const [left, setLeft] = useState(total);
-  const [running, setRunning] = useState(false);
+  // When the time is up, in milliseconds since 1970; null while the clock stands.
+  const [end, setEnd] = useState<number | null>(null);
+  const running = end !== null;
   useEffect(() => {
-    if (!running) return;
-    const end = Date.now() + left * 1_000;
+    if (end === null) return;
     const timer = setInterval(() => {
       const now = Math.max(0, Math.ceil((end - Date.now()) / 1_000));
       setLeft(now);
-      if (!now) setRunning(false);
+      if (!now) setEnd(null);
     }, 250);
     return () => clearInterval(timer);
-    // The clock goes on from where it stood when it was started.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [running]);
+  }, [end]);
+  // The clock goes on from where it stood.
+  const press = (): void => {
+    if (!left) setLeft(total);
+    else setEnd(running ? null : Date.now() + left * 1_000);
+  };
+  const atRest = left ? 'Start the clock' : 'Clock back';
   if (!view) return null;
-  const call = left === 0 ? 'Time!' : left <= 30 ? 'Thirty seconds' : left <= total / 2 ? 'Half-way' : '';
+  const call = callAt(left, total);
   const extra = [...ticked].filter((word) => !view.words.some((w) => w.word === word));
   return (
     <div>
@@ -45,12 +57,8 @@ export function HuntView({ item, covered, ticked, onTick, onTyped }: HuntProps) 
         <p className="font-word text-5xl font-bold tabular-nums" aria-hidden="true">
           {clock(left)}
         </p>
-        <button
-          type="button"
-          className="plain min-h-16 px-6 text-lg"
-          onClick={() => (left ? setRunning(!running) : setLeft(total))}
-        >
-          {running ? 'Stop the clock' : left ? 'Start the clock' : 'Clock back'}
+        <button type="button" className="plain min-h-16 px-6 text-lg" onClick={press}>
+          {running ? 'Stop the clock' : atRest}
         </button>
         <p className="font-word text-3xl">
           <strong>{ticked.size}</strong> <span className="text-muted">of {view.words.length + extra.length}</span>

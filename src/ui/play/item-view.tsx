@@ -112,9 +112,10 @@ type Of<K extends View['kind']> = Extract<View, { kind: K }>;
 
 /** One word on its bounce line. Where the adult says larger parts, they stand above it. */
 function OneLine({ item, view, covered, letters, lit, missed, onTap }: ItemViewProps & { view: Of<'line'> }) {
-  const states: MarkState[] = item.marks.map((_, i) =>
-    view.parts === null && lit > i ? 'lit' : missed.includes(i) ? 'missed' : 'plain',
-  );
+  const states = item.marks.map((_, i): MarkState => {
+    if (view.parts === null && lit > i) return 'lit';
+    return missed.includes(i) ? 'missed' : 'plain';
+  });
   return (
     <div className="max-w-[46rem] pb-2">
       {view.parts && (
@@ -143,6 +144,7 @@ function OneLine({ item, view, covered, letters, lit, missed, onTap }: ItemViewP
 
 /** Words in a row; the one that is right is underlined for the adult. */
 function Row({ item, view, covered }: { item: Item; view: Of<'row'>; covered: boolean }) {
+  const rightWords = item.task.endsWith('odd') ? 'the odd one' : 'this one';
   return (
     <ul className="flex flex-wrap items-end gap-x-10 gap-y-5 py-4">
       {item.words.map((w, i) => {
@@ -164,9 +166,7 @@ function Row({ item, view, covered }: { item: Item; view: Of<'row'>; covered: bo
             >
               {covered ? '…' : w.word}
             </span>
-            <span className="block min-h-7 text-lg text-muted">
-              {asked ? 'rhymes with' : right ? (item.task.endsWith('odd') ? 'the odd one' : 'this one') : ''}
-            </span>
+            <span className="block min-h-7 text-lg text-muted">{asked ? 'rhymes with' : right && rightWords}</span>
           </li>
         );
       })}
@@ -202,6 +202,11 @@ function Change({ view, covered, lit }: { view: Of<'change'>; covered: boolean; 
   );
 }
 
+function beatLook(lit: boolean, out: boolean): string {
+  if (lit) return 'border-marigold bg-marigold';
+  return out ? 'border-dashed border-line-strong' : 'border-ink bg-ink';
+}
+
 /** One beat for each word of a sentence, or each syllable. */
 function Beats({ view, lit, covered, ownName }: ItemViewProps & { view: Of<'beats'> }) {
   if (view.ownName) return <p className="py-4 font-word text-7xl font-bold wrap-anywhere">{ownName}</p>;
@@ -216,14 +221,7 @@ function Beats({ view, lit, covered, ownName }: ItemViewProps & { view: Of<'beat
           </span>
           <span
             aria-hidden="true"
-            className={clsx(
-              'size-7 rounded-full border-4',
-              lit > i
-                ? 'border-marigold bg-marigold'
-                : view.out === i
-                  ? 'border-dashed border-line-strong'
-                  : 'border-ink bg-ink',
-            )}
+            className={clsx('size-7 rounded-full border-4', beatLook(lit > i, view.out === i))}
           />
         </li>
       ))}

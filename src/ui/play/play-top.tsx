@@ -63,32 +63,7 @@ export function PlayTop({
       <p className="min-w-0 font-word text-xl leading-tight font-bold lg:truncate">
         {title} <span className="font-sans text-base font-normal text-muted">{detail}</span>
       </p>
-      <p
-        className="flex shrink-0 items-center gap-1"
-        role="img"
-        aria-label={`${Math.min(done, planned)} of ${planned} turns done`}
-      >
-        {planned > MOST_DOTS ? (
-          <>
-            <span className="block h-2 w-24 overflow-hidden rounded-full bg-line">
-              <span
-                className="block h-full bg-ink"
-                style={{ width: `${(100 * Math.min(done, planned)) / planned}%` }}
-              />
-            </span>
-            <span className="ml-1 whitespace-nowrap text-muted">
-              {Math.min(done, planned)} of {planned}
-            </span>
-          </>
-        ) : (
-          Array.from({ length: planned }, (_, i) => (
-            <span
-              key={i}
-              className={`h-2 w-4 rounded-full ${i < done ? 'bg-ink' : i === done ? 'bg-marigold' : 'bg-line'}`}
-            />
-          ))
-        )}
-      </p>
+      <Progress done={done} planned={planned} />
       <div className="ml-auto flex flex-wrap items-center gap-2 lg:shrink-0 lg:flex-nowrap">
         <p className="min-w-24 pr-2 text-right text-muted">
           {used > LONGEST_MINUTES ? `about ${minutes} min` : `${used} of ${minutes} min`}
@@ -121,5 +96,36 @@ export function PlayTop({
         {late ? `${pending} on this device, not yet on the server` : ''}
       </p>
     </header>
+  );
+}
+
+function dotLook(turn: number, done: number): string {
+  if (turn < done) return 'bg-ink';
+  return turn === done ? 'bg-marigold' : 'bg-line';
+}
+
+/** Turns done and planned: dots, or a bar where there are many. */
+function Progress({ done, planned }: { readonly done: number; readonly planned: number }) {
+  return (
+    <p
+      className="flex shrink-0 items-center gap-1"
+      role="img"
+      aria-label={`${Math.min(done, planned)} of ${planned} turns done`}
+    >
+      {planned > MOST_DOTS ? (
+        <>
+          <span className="block h-2 w-24 overflow-hidden rounded-full bg-line">
+            <span className="block h-full bg-ink" style={{ width: `${(100 * Math.min(done, planned)) / planned}%` }} />
+          </span>
+          <span className="ml-1 whitespace-nowrap text-muted">
+            {Math.min(done, planned)} of {planned}
+          </span>
+        </>
+      ) : (
+        Array.from({ length: planned }, (_, i) => (
+          <span key={i} className={`h-2 w-4 rounded-full ${dotLook(i, done)}`} />
+        ))
+      )}
+    </p>
   );
 }

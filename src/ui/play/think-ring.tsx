@@ -27,6 +27,9 @@ export function ThinkRing({ seconds, after, showMe }: RingProps) {
   const left = Math.ceil(seconds - Math.max(0, passed));
   const over = passed >= seconds;
   const share = Math.max(0, passed) / seconds;
+  const thinking = showMe && left <= 3 ? `Show me in ${left}` : 'They think';
+  const done = showMe ? 'Show me!' : 'Now.';
+  const words = over ? done : thinking;
   return (
     <div className="flex h-16 shrink-0 items-center gap-3 self-start" role="timer" aria-label="Time to think">
       <svg width="60" height="60" viewBox="0 0 60 60" aria-hidden="true">
@@ -47,17 +50,7 @@ export function ThinkRing({ seconds, after, showMe }: RingProps) {
           </text>
         )}
       </svg>
-      <span className="w-28 font-word leading-tight font-bold">
-        {passed < 0
-          ? ''
-          : over
-            ? showMe
-              ? 'Show me!'
-              : 'Now.'
-            : showMe && left <= 3
-              ? `Show me in ${left}`
-              : 'They think'}
-      </span>
+      <span className="w-28 font-word leading-tight font-bold">{passed < 0 ? '' : words}</span>
     </div>
   );
 }

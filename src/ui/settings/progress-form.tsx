@@ -12,39 +12,28 @@ export function ProgressForm({ settings }: { settings: ProgressSettings }) {
   const [state, action, running] = useActionState(keepProgressSettings, {});
   const [rule, setRule] = useState(settings.rule);
   const [order, setOrder] = useState(settings.unitOrder);
-  const choice = <T extends string>(
-    name: string,
-    value: T,
-    now: T,
-    set: (v: T) => void,
-    words: { readonly name: string; readonly what: string },
-  ) => (
-    <label key={value} className="flex cursor-pointer items-start gap-3 py-2">
-      <input
-        type="radio"
-        name={name}
-        value={value}
-        checked={now === value}
-        onChange={() => set(value)}
-        className="mt-1 size-5 accent-green"
-      />
-      <span>
-        <b className="font-word">{words.name}</b>
-        <span className="block text-muted">{words.what}</span>
-      </span>
-    </label>
-  );
   return (
     <form action={action} className="mt-12 max-w-3xl border-t border-line pt-6">
       <h2 className="mb-2 text-2xl">What answers mean</h2>
       <fieldset className="mb-4">
         <legend className="mb-1 font-bold">When is a step secure?</legend>
-        {RULES.map((r) => choice('rule', r, rule, setRule, RULE_WORDS[r]))}
+        {RULES.map((r) => (
+          <Choice key={r} name="rule" value={r} on={rule === r} onPick={() => setRule(r)} words={RULE_WORDS[r]} />
+        ))}
         {rule === 'plain' && <p className="border-l-4 border-marigold py-1 pl-4">{PLAIN_ERRS}</p>}
       </fieldset>
       <fieldset className="mb-4">
         <legend className="mb-1 font-bold">Which units come first?</legend>
-        {UNIT_ORDERS.map((o) => choice('unitOrder', o, order, setOrder, UNIT_ORDER_WORDS[o]))}
+        {UNIT_ORDERS.map((o) => (
+          <Choice
+            key={o}
+            name="unitOrder"
+            value={o}
+            on={order === o}
+            onPick={() => setOrder(o)}
+            words={UNIT_ORDER_WORDS[o]}
+          />
+        ))}
       </fieldset>
       <label className="mb-4 flex items-center gap-3">
         <span className="font-bold">Adults who can lead a group</span>
@@ -60,3 +49,21 @@ export function ProgressForm({ settings }: { settings: ProgressSettings }) {
     </form>
   );
 }
+
+interface ChoiceProps {
+  readonly name: string;
+  readonly value: string;
+  readonly on: boolean;
+  readonly onPick: () => void;
+  readonly words: { readonly name: string; readonly what: string };
+}
+
+const Choice = ({ name, value, on, onPick, words }: ChoiceProps) => (
+  <label className="flex cursor-pointer items-start gap-3 py-2">
+    <input type="radio" name={name} value={value} checked={on} onChange={onPick} className="mt-1 size-5 accent-green" />
+    <span>
+      <b className="font-word">{words.name}</b>
+      <span className="block text-muted">{words.what}</span>
+    </span>
+  </label>
+);

@@ -3,12 +3,14 @@
 import { clsx } from 'clsx';
 import { useActionState, useState } from 'react';
 import { keepSettings } from '@/actions/settings';
+import type { Mark } from '@/core/games/item';
 import type { AccentId } from '@/core/phonology/accents';
 import { CONVENTION_IDS, CONVENTION_WORDS, PRESETS, type Conventions } from '@/core/phonology/conventions';
 import type { AccentExamples } from '@/server/words/counting-examples';
 import type { Settings } from '@/server/setting/settings';
 import { BounceLine } from '../kit/bounce-line';
 import { ErrorMessage } from '../kit/message';
+import type { CountingExample } from '@/server/words/counting-examples';
 
 interface SettingsFormProps {
   readonly settings: Settings;
@@ -54,23 +56,7 @@ export function SettingsForm({ settings, accents, examples }: SettingsFormProps)
           </label>
         )}
       </fieldset>
-      <ul
-        aria-label="How this accent says them"
-        aria-live="polite"
-        className="mt-4 grid gap-x-8 border-t border-line min-[520px]:grid-cols-2 md:grid-cols-3"
-      >
-        {words.map(({ word, marks }) => (
-          <li key={word} className="flex min-h-16 items-center gap-3 border-b border-line py-1.5">
-            <span className="w-16 font-word text-xl font-bold">{word}</span>
-            <span className="min-w-0">
-              <BounceLine marks={marks} count={marks.length} size="list" />
-              <span className="font-word text-muted" aria-hidden="true">
-                {marks.map((m) => m.label).join(' · ')}
-              </span>
-            </span>
-          </li>
-        ))}
-      </ul>
+      <Examples words={words} />
       <p className="mt-2 mb-9 text-muted">
         {rhymes.map(({ pair: [a, b], rhyme }, i) => (
           <span key={a}>
@@ -89,39 +75,7 @@ export function SettingsForm({ settings, accents, examples }: SettingsFormProps)
           </button>
         ))}
       </div>
-      <div className="divide-y divide-line border-y border-line">
-        {CONVENTION_IDS.map((id) => {
-          const { question, fused, apart } = CONVENTION_WORDS[id];
-          const example = counting[id];
-          const same = example.one === example.two;
-          return (
-            <fieldset key={id} className="flex flex-wrap items-center gap-x-4 gap-y-2 py-2.5">
-              <legend className="float-left min-w-64 flex-1 text-lg">{question}</legend>
-              <Choice
-                name={id}
-                value="one"
-                checked={conventions[id]}
-                onPick={() => setConventions({ ...conventions, [id]: true })}
-              >
-                {fused}
-              </Choice>
-              <Choice
-                name={id}
-                value="two"
-                checked={!conventions[id]}
-                onPick={() => setConventions({ ...conventions, [id]: false })}
-              >
-                {apart}
-              </Choice>
-              <p className="w-36 text-right text-muted">
-                <span className="font-word text-lg text-ink">{example.word}</span> has{' '}
-                {conventions[id] ? example.one : example.two}
-                {same && <span className="block text-sm">either way here</span>}
-              </p>
-            </fieldset>
-          );
-        })}
-      </div>
+      <Counting counting={counting} conventions={conventions} setConventions={setConventions} />
       <div aria-live="polite" className="my-4">
         {state.said && <p className="text-green">{state.said}</p>}
         {state.error && <ErrorMessage>{state.error}</ErrorMessage>}
@@ -133,6 +87,82 @@ export function SettingsForm({ settings, accents, examples }: SettingsFormProps)
         <p className="mt-3 text-muted">Until you say so, words whose count is argued about stay out of the games.</p>
       )}
     </form>
+  );
+}
+
+/** Every question of counting, with a word that shows it. */
+function Counting({
+  counting,
+  conventions,
+  setConventions,
+}: {
+  readonly counting: Record<'vowelR' | 'x' | 'qu' | 'yoo' | 'syllabicEnd' | 'ing' | 'nk', CountingExample>;
+  readonly conventions: Readonly<Record<'vowelR' | 'x' | 'qu' | 'yoo' | 'syllabicEnd' | 'ing' | 'nk', boolean>>;
+  readonly setConventions: (
+    next: Readonly<Record<'vowelR' | 'x' | 'qu' | 'yoo' | 'syllabicEnd' | 'ing' | 'nk', boolean>>,
+  ) => void;
+}) {
+  return (
+    <div className="divide-y divide-line border-y border-line">
+      {CONVENTION_IDS.map((id) => {
+        const { question, fused, apart } = CONVENTION_WORDS[id];
+        const example = counting[id];
+        const same = example.one === example.two;
+        return (
+          <fieldset key={id} className="flex flex-wrap items-center gap-x-4 gap-y-2 py-2.5">
+            <legend className="float-left min-w-64 flex-1 text-lg">{question}</legend>
+            <Choice
+              name={id}
+              value="one"
+              checked={conventions[id]}
+              onPick={() => setConventions({ ...conventions, [id]: true })}
+            >
+              {fused}
+            </Choice>
+            <Choice
+              name={id}
+              value="two"
+              checked={!conventions[id]}
+              onPick={() => setConventions({ ...conventions, [id]: false })}
+            >
+              {apart}
+            </Choice>
+            <p className="w-36 text-right text-muted">
+              <span className="font-word text-lg text-ink">{example.word}</span> has{' '}
+              {conventions[id] ? example.one : example.two}
+              {same && <span className="block text-sm">either way here</span>}
+            </p>
+          </fieldset>
+        );
+      })}
+    </div>
+  );
+}
+
+/** Words as the accent says them. */
+function Examples({
+  words,
+}: {
+  readonly words: readonly { readonly word: string; readonly marks: readonly Mark[] }[];
+}) {
+  return (
+    <ul
+      aria-label="How this accent says them"
+      aria-live="polite"
+      className="mt-4 grid gap-x-8 border-t border-line min-[520px]:grid-cols-2 md:grid-cols-3"
+    >
+      {words.map(({ word, marks }) => (
+        <li key={word} className="flex min-h-16 items-center gap-3 border-b border-line py-1.5">
+          <span className="w-16 font-word text-xl font-bold">{word}</span>
+          <span className="min-w-0">
+            <BounceLine marks={marks} count={marks.length} size="list" />
+            <span className="font-word text-muted" aria-hidden="true">
+              {marks.map((m) => m.label).join(' · ')}
+            </span>
+          </span>
+        </li>
+      ))}
+    </ul>
   );
 }
 

@@ -76,24 +76,7 @@ export function ImportSet() {
               {report.words.length} of {report.rows.length} rows can be used{refused ? `, ${refused} left out` : ''}.
               Nothing has been kept yet.
             </p>
-            <ol
-              tabIndex={0}
-              aria-label="Rows of the file"
-              className="relative mb-3 max-h-80 divide-y divide-line overflow-y-auto border-y border-line"
-            >
-              {report.rows.map((row) => (
-                <li key={row.row} className="grid grid-cols-[3rem_1fr] gap-x-2 py-1.5">
-                  <span className="text-muted">{row.row}</span>
-                  <span>
-                    <span className="font-word text-lg wrap-anywhere">{row.text || '(empty)'}</span>{' '}
-                    <span className={row.state === 'refused' ? 'text-red' : 'text-muted'}>
-                      {STATE_WORDS[row.state]}
-                    </span>
-                    {row.why && <span className="block text-[0.95rem] text-muted">{row.why}</span>}
-                  </span>
-                </li>
-              ))}
-            </ol>
+            <Rows report={report} />
             <div className="flex gap-2">
               <button type="button" className="action flex-1" disabled={busy || !report.words.length} onClick={keep}>
                 Keep {report.words.length} {report.words.length === 1 ? 'word' : 'words'}
@@ -106,5 +89,27 @@ export function ImportSet() {
         )}
       </div>
     </section>
+  );
+}
+
+/** Every row of the file, and what becomes of it. */
+function Rows({ report }: { readonly report: ImportReport }) {
+  return (
+    <ol
+      tabIndex={0}
+      aria-label="Rows of the file"
+      className="relative mb-3 max-h-80 divide-y divide-line overflow-y-auto border-y border-line"
+    >
+      {report.rows.map((row) => (
+        <li key={row.row} className="grid grid-cols-[3rem_1fr] gap-x-2 py-1.5">
+          <span className="text-muted">{row.row}</span>
+          <span>
+            <span className="font-word text-lg wrap-anywhere">{row.text || '(empty)'}</span>{' '}
+            <span className={row.state === 'refused' ? 'text-red' : 'text-muted'}>{STATE_WORDS[row.state]}</span>
+            {row.why && <span className="block text-[0.95rem] text-muted">{row.why}</span>}
+          </span>
+        </li>
+      ))}
+    </ol>
   );
 }

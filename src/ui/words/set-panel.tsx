@@ -47,6 +47,18 @@ interface SetPanelProps {
   readonly size: number;
 }
 
+/** True as long as this screen is shown. */
+function useHere() {
+  const here = useRef(true);
+  useEffect(() => {
+    here.current = true;
+    return () => {
+      here.current = false;
+    };
+  }, []);
+  return here;
+}
+
 /** The set beside the words: put in order by hand or by keys, swapped, saved, played. It lives in the address. */
 export function SetPanel({
   choice,
@@ -68,13 +80,7 @@ export function SetPanel({
   const [said, setSaid] = useState('');
   const [error, setError] = useState('');
   const [busy, begin] = useTransition();
-  const here = useRef(true);
-  useEffect(() => {
-    here.current = true;
-    return () => {
-      here.current = false;
-    };
-  }, []);
+  const here = useHere();
   const names = words.map((w) => w.word);
   const changed = saved !== null && (name.trim() !== saved.name || names.join() !== saved.words.join());
 
@@ -82,10 +88,6 @@ export function SetPanel({
     setWords(next);
     router.replace(address(choice, { words: next.map((w) => w.word), ...change }), { scroll: false });
   };
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
-  );
   const moved = ({ active, over }: DragEndEvent): void => {
     if (over && over.id !== active.id)
       show(arrayMove([...words], names.indexOf(String(active.id)), names.indexOf(String(over.id))));
@@ -98,6 +100,8 @@ export function SetPanel({
         { scroll: false },
       );
   };
+  const resize = (next: string): void =>
+    router.replace(address(choice, { size: next, words: undefined, set: undefined }), { scroll: false });
   const save = (asNew: boolean): void =>
     begin(async () => {
       const answer = await keepSet(name, names, asNew ? undefined : saved?.id);
@@ -110,127 +114,226 @@ export function SetPanel({
 
   return (
     <>
-      <h2 id="set" tabIndex={-1} className="text-2xl wrap-anywhere">
-        {saved ? saved.name : 'Word set'} · {words.length} {words.length === 1 ? 'word' : 'words'}
-      </h2>
-      <p className="mb-1 text-muted">{proposed ? 'proposed: easy first, one stretch at the end' : 'your own order'}</p>
-      {missing.length > 0 && (
-        <p className="mb-2 text-[0.95rem] text-red">Not in the bank any more: {missing.join(', ')}.</p>
-      )}
-      <DndContext id="set" sensors={sensors} collisionDetection={closestCenter} onDragEnd={moved}>
-        <SortableContext items={names} strategy={verticalListSortingStrategy}>
-          <ol
-            aria-labelledby="set"
-            className="mb-3 max-h-[19rem] divide-y divide-line overflow-y-auto border-y border-line"
-          >
-            {words.map((w, i) => (
-              <SetLine
-                key={w.word}
-                word={w.word}
-                note={proposed && i === words.length - 1 && i > 0 ? 'stretch' : ''}
-                onSwap={spares.length ? () => swap(w.word) : null}
-                onRemove={() => show(words.filter((other) => other.word !== w.word))}
-              />
-            ))}
-          </ol>
-        </SortableContext>
-      </DndContext>
-      {!words.length && (
-        <p className="mb-4 text-muted">
-          Put words in with the plus beside them, or{' '}
-          <Link className="underline underline-offset-4" href={address(choice, { words: undefined, set: undefined })}>
-            have a set proposed
-          </Link>
-          .
-        </p>
-      )}
-      <fieldset className="mb-3 flex flex-wrap gap-2">
-        <legend className="sr-only">Game</legend>
-        {tasks.map((task) => (
-          <Link
-            key={task.id}
-            href={address(choice, { task: task.id })}
-            scroll={false}
-            aria-current={choice.task === task.id ? 'true' : undefined}
-            className={clsx(
-              'flex min-h-12 flex-1 items-center justify-center rounded-full border px-3',
-              choice.task === task.id ? 'border-ink bg-ink text-card' : 'border-line-strong hover:border-ink',
-            )}
-          >
-            {task.name}
-          </Link>
-        ))}
-      </fieldset>
+      <Title words={words} saved={saved} proposed={proposed} missing={missing} />
+      <Order moved={moved} names={names} words={words} proposed={proposed} spares={spares} swap={swap} show={show} />
+      {!words.length && <NoWords choice={choice} />}
+      <Games tasks={tasks} choice={choice} />
       <StartForm
         groupId={groupId}
         set={{ task: choice.task, words: names, model, spares }}
         label={`Play with ${groupName}`}
       />
-      <div className="mt-2 flex flex-wrap items-center justify-between gap-x-2 text-[0.95rem]">
-        <Link
-          className="quiet px-1"
-          href={address(choice, { words: undefined, no: undefined, set: undefined, seed: choice.seed + 1 })}
-          scroll={false}
-        >
-          <RefreshCw aria-hidden="true" size={17} /> {proposed ? 'Propose others' : 'Propose a set'}
-        </Link>
-        <label className="flex items-center gap-2 text-muted">
-          of
-          <select
-            value={size}
-            onChange={(e) =>
-              router.replace(address(choice, { size: e.target.value, words: undefined, set: undefined }), {
-                scroll: false,
-              })
-            }
-            className="min-h-12 rounded-lg bg-transparent px-1 text-ink"
-          >
-            {sizes.map((n) => (
-              <option key={n} value={n}>
-                {n} words
-              </option>
-            ))}
-          </select>
-        </label>
-      </div>
-      <div className="mt-3 border-t border-line pt-3">
-        <label className="mb-1 block text-muted" htmlFor="set-name">
-          Name of the set
-        </label>
-        <div className="flex gap-2">
-          <input
-            id="set-name"
-            className="field"
-            value={name}
-            onChange={(e) => setName(e.target.value)}
-            placeholder="Greenhouse words"
-            autoComplete="off"
-          />
-          <button
-            type="button"
-            className="plain shrink-0"
-            disabled={busy || !words.length || !name.trim() || (saved !== null && !changed)}
-            onClick={() => save(saved === null)}
-          >
-            {saved ? 'Save changes' : 'Save'}
-          </button>
-        </div>
-        <div aria-live="polite" className="mt-2 text-[0.95rem]">
-          {error && <ErrorMessage>{error}</ErrorMessage>}
-          {said && !error && <p className="text-green">{said}</p>}
-        </div>
-        {saved && (
-          <p className="text-[0.95rem]">
-            <Link className="quiet px-1" href={address(choice, { set: undefined, words: names })}>
-              Keep as another set
-            </Link>{' '}
-            <Link className="quiet px-1" href="/words/sets">
-              All our sets
-            </Link>
-          </p>
-        )}
-      </div>
+      <Others choice={choice} proposed={proposed} size={size} resize={resize} sizes={sizes} />
+      <Keep
+        name={name}
+        setName={setName}
+        busy={busy}
+        words={words}
+        saved={saved}
+        changed={changed}
+        save={save}
+        error={error}
+        said={said}
+        choice={choice}
+        names={names}
+      />
     </>
+  );
+}
+
+/** What to do where the set is empty. */
+function NoWords({
+  choice,
+}: {
+  readonly choice: {
+    task: 'blending' | 'segmenting';
+    sounds: 2 | 'any' | 4 | 6 | 3 | 5;
+    seed: number;
+    shape?: string | undefined;
+    first?: 'clip' | 'hold' | 'light' | 'vowel' | undefined;
+    sound?: string | undefined;
+    place?: 'any' | 'first' | 'middle' | 'last' | undefined;
+    syllables?: 2 | 1 | 3 | undefined;
+    only?: ('agreed' | 'picture' | 'prop' | 'owned' | 'taught' | 'everyday' | 'own')[] | undefined;
+    doubtful?: boolean | undefined;
+    q?: string | undefined;
+    sort?: 'easy' | 'a-z' | 'first-sound' | 'known' | undefined;
+    more?: number | undefined;
+    size?: number | undefined;
+    words?: string[] | undefined;
+    no?: string[] | undefined;
+    set?: string | undefined;
+  };
+}) {
+  return (
+    <p className="mb-4 text-muted">
+      Put words in with the plus beside them, or{' '}
+      <Link className="underline underline-offset-4" href={address(choice, { words: undefined, set: undefined })}>
+        have a set proposed
+      </Link>
+      .
+    </p>
+  );
+}
+
+interface KeepProps {
+  readonly name: string;
+  readonly setName: (next: string) => void;
+  readonly busy: boolean;
+  readonly words: readonly SetWord[];
+  readonly saved: { readonly id: string; readonly name: string; readonly words: readonly string[] } | null;
+  readonly changed: boolean;
+  readonly save: (asNew: boolean) => void;
+  readonly error: string;
+  readonly said: string;
+  readonly choice: Choice;
+  readonly names: readonly string[];
+}
+
+/** Keeps the set under a name. */
+function Keep({ name, setName, busy, words, saved, changed, save, error, said, choice, names }: KeepProps) {
+  return (
+    <div className="mt-3 border-t border-line pt-3">
+      <label className="mb-1 block text-muted" htmlFor="set-name">
+        Name of the set
+      </label>
+      <div className="flex gap-2">
+        <input
+          id="set-name"
+          className="field"
+          value={name}
+          onChange={(e) => setName(e.target.value)}
+          placeholder="Greenhouse words"
+          autoComplete="off"
+        />
+        <button
+          type="button"
+          className="plain shrink-0"
+          disabled={busy || !words.length || !name.trim() || (saved !== null && !changed)}
+          onClick={() => save(saved === null)}
+        >
+          {saved ? 'Save changes' : 'Save'}
+        </button>
+      </div>
+      <div aria-live="polite" className="mt-2 text-[0.95rem]">
+        {error && <ErrorMessage>{error}</ErrorMessage>}
+        {said && !error && <p className="text-green">{said}</p>}
+      </div>
+      {saved && (
+        <p className="text-[0.95rem]">
+          <Link className="quiet px-1" href={address(choice, { set: undefined, words: names })}>
+            Keep as another set
+          </Link>{' '}
+          <Link className="quiet px-1" href="/words/sets">
+            All our sets
+          </Link>
+        </p>
+      )}
+    </div>
+  );
+}
+
+interface OthersProps {
+  readonly choice: Choice;
+  readonly proposed: boolean;
+  readonly size: number;
+  readonly resize: (size: string) => void;
+  readonly sizes: readonly number[];
+}
+
+/** Another proposal, of another size. */
+function Others({ choice, proposed, size, resize, sizes }: OthersProps) {
+  return (
+    <div className="mt-2 flex flex-wrap items-center justify-between gap-x-2 text-[0.95rem]">
+      <Link
+        className="quiet px-1"
+        href={address(choice, { words: undefined, no: undefined, set: undefined, seed: choice.seed + 1 })}
+        scroll={false}
+      >
+        <RefreshCw aria-hidden="true" size={17} /> {proposed ? 'Propose others' : 'Propose a set'}
+      </Link>
+      <label className="flex items-center gap-2 text-muted">
+        of
+        <select
+          value={size}
+          onChange={(e) => resize(e.target.value)}
+          className="min-h-12 rounded-lg bg-transparent px-1 text-ink"
+        >
+          {sizes.map((n) => (
+            <option key={n} value={n}>
+              {n} words
+            </option>
+          ))}
+        </select>
+      </label>
+    </div>
+  );
+}
+
+/** Which game the set is for. */
+function Games({
+  tasks,
+  choice,
+}: {
+  readonly tasks: readonly { readonly id: string; readonly name: string }[];
+  readonly choice: Choice;
+}) {
+  return (
+    <fieldset className="mb-3 flex flex-wrap gap-2">
+      <legend className="sr-only">Game</legend>
+      {tasks.map((task) => (
+        <Link
+          key={task.id}
+          href={address(choice, { task: task.id })}
+          scroll={false}
+          aria-current={choice.task === task.id ? 'true' : undefined}
+          className={clsx(
+            'flex min-h-12 flex-1 items-center justify-center rounded-full border px-3',
+            choice.task === task.id ? 'border-ink bg-ink text-card' : 'border-line-strong hover:border-ink',
+          )}
+        >
+          {task.name}
+        </Link>
+      ))}
+    </fieldset>
+  );
+}
+
+interface OrderProps {
+  readonly moved: ({ active, over }: DragEndEvent) => void;
+  readonly names: readonly string[];
+  readonly words: readonly SetWord[];
+  readonly proposed: boolean;
+  readonly spares: readonly string[];
+  readonly swap: (word: string) => void;
+  readonly show: (next: readonly SetWord[], change?: Parameters<typeof address>[1]) => void;
+}
+
+/** The words in their order, moved by hand or by keys. */
+function Order({ moved, names, words, proposed, spares, swap, show }: OrderProps) {
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
+  return (
+    <DndContext id="set" sensors={sensors} collisionDetection={closestCenter} onDragEnd={moved}>
+      <SortableContext items={[...names]} strategy={verticalListSortingStrategy}>
+        <ol
+          aria-labelledby="set"
+          className="mb-3 max-h-[19rem] divide-y divide-line overflow-y-auto border-y border-line"
+        >
+          {words.map((w, i) => (
+            <SetLine
+              key={w.word}
+              word={w.word}
+              note={proposed && i === words.length - 1 && i > 0 ? 'stretch' : ''}
+              onSwap={spares.length ? () => swap(w.word) : null}
+              onRemove={() => show(words.filter((other) => other.word !== w.word))}
+            />
+          ))}
+        </ol>
+      </SortableContext>
+    </DndContext>
   );
 }
 
@@ -285,5 +388,20 @@ function SetLine({ word, note, onSwap, onRemove }: SetLineProps) {
         <X aria-hidden="true" size={18} />
       </button>
     </li>
+  );
+}
+
+/** What set it is, and what is missing from it. */
+function Title({ words, saved, proposed, missing }: Pick<SetPanelProps, 'words' | 'saved' | 'proposed' | 'missing'>) {
+  return (
+    <>
+      <h2 id="set" tabIndex={-1} className="text-2xl wrap-anywhere">
+        {saved ? saved.name : 'Word set'} · {words.length} {words.length === 1 ? 'word' : 'words'}
+      </h2>
+      <p className="mb-1 text-muted">{proposed ? 'proposed: easy first, one stretch at the end' : 'your own order'}</p>
+      {missing.length > 0 && (
+        <p className="mb-2 text-[0.95rem] text-red">Not in the bank any more: {missing.join(', ')}.</p>
+      )}
+    </>
   );
 }

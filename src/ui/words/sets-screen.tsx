@@ -53,85 +53,115 @@ export function SetsScreen({ sets }: { sets: readonly SavedSet[] }) {
         )}
         <ul className="divide-y divide-line border-y border-line empty:border-0">
           {shown.map((set) => (
-            <li key={set.id} className="flex flex-wrap items-center gap-x-3 gap-y-1 py-2.5">
-              <div className="min-w-60 flex-1">
-                <Link
-                  href={`/words?set=${set.id}&sounds=any`}
-                  className="font-word text-2xl font-bold wrap-anywhere hover:underline hover:underline-offset-4"
-                >
-                  {set.name}
-                </Link>
-                <p className="text-muted">
-                  <span className="font-word text-ink">
-                    {set.words.slice(0, 10).join(' · ')}
-                    {set.words.length > 10 && ' …'}
-                  </span>{' '}
-                  · {set.words.length} {set.words.length === 1 ? 'word' : 'words'}, {format(set.updatedAt, 'd MMMM')}
-                </p>
-              </div>
-              <div className="flex">
-                <Link className={ICON} href={`/print/sets/${set.id}`} title="Print">
-                  <Printer aria-hidden="true" size={20} />
-                  <span className="sr-only">Print {set.name}</span>
-                </Link>
-                <button
-                  type="button"
-                  className={ICON}
-                  title="Copy"
-                  disabled={busy}
-                  onClick={() =>
-                    begin(async () => {
-                      const a = await copySet(set.id);
-                      setError(a.ok ? '' : a.error);
-                    })
-                  }
-                >
-                  <Copy aria-hidden="true" size={20} />
-                  <span className="sr-only">Copy {set.name}</span>
-                </button>
-                <a className={ICON} href={`/api/sets/${set.id}/export?format=csv`} download title="As CSV">
-                  <FileDown aria-hidden="true" size={20} />
-                  <span className="text-sm">CSV</span>
-                  <span className="sr-only"> of {set.name}</span>
-                </a>
-                <a className={ICON} href={`/api/sets/${set.id}/export?format=json`} download title="As JSON">
-                  <FileDown aria-hidden="true" size={20} />
-                  <span className="text-sm">JSON</span>
-                  <span className="sr-only"> of {set.name}</span>
-                </a>
-                <button type="button" className={ICON} title="Erase" onClick={() => setErasing(set)}>
-                  <Trash2 aria-hidden="true" size={20} />
-                  <span className="sr-only">Erase {set.name}</span>
-                </button>
-              </div>
-            </li>
+            <SetRow key={set.id} set={set} busy={busy} begin={begin} setError={setError} setErasing={setErasing} />
           ))}
         </ul>
         {sets.length > 0 && !shown.length && <p className="py-4 text-muted">No set has “{search}” in it.</p>}
       </div>
       <ImportSet />
-      <Dialog
-        open={erasing !== null}
-        onOpenChange={(open) => !open && setErasing(null)}
-        title={`Erase ${erasing?.name ?? ''}?`}
-        description="The set goes; its words stay in the bank, and sessions played with them stay as they are."
+      <EraseSet erasing={erasing} setErasing={setErasing} busy={busy} begin={begin} setError={setError} />
+    </div>
+  );
+}
+
+interface EraseSetProps {
+  readonly erasing: SavedSet | null;
+  readonly setErasing: (next: SavedSet | null) => void;
+  readonly busy: boolean;
+  readonly begin: (work: () => Promise<void>) => void;
+  readonly setError: (next: string) => void;
+}
+
+/** Asks once before a set goes. */
+function EraseSet({ erasing, setErasing, busy, begin, setError }: EraseSetProps) {
+  return (
+    <Dialog
+      open={erasing !== null}
+      onOpenChange={(open) => !open && setErasing(null)}
+      title={`Erase ${erasing?.name ?? ''}?`}
+      description="The set goes; its words stay in the bank, and sessions played with them stay as they are."
+    >
+      <button
+        type="button"
+        className="action w-full"
+        disabled={busy}
+        onClick={() =>
+          begin(async () => {
+            const a = await eraseSet(sure(erasing).id);
+            setError(a.ok ? '' : a.error);
+            setErasing(null);
+          })
+        }
       >
+        Erase the set
+      </button>
+    </Dialog>
+  );
+}
+
+interface SetRowProps {
+  readonly set: SavedSet;
+  readonly busy: boolean;
+  readonly begin: (work: () => Promise<void>) => void;
+  readonly setError: (next: string) => void;
+  readonly setErasing: (next: SavedSet | null) => void;
+}
+
+/** One set, and what can be done with it. */
+function SetRow({ set, busy, begin, setError, setErasing }: SetRowProps) {
+  return (
+    <li className="flex flex-wrap items-center gap-x-3 gap-y-1 py-2.5">
+      <div className="min-w-60 flex-1">
+        <Link
+          href={`/words?set=${set.id}&sounds=any`}
+          className="font-word text-2xl font-bold wrap-anywhere hover:underline hover:underline-offset-4"
+        >
+          {set.name}
+        </Link>
+        <p className="text-muted">
+          <span className="font-word text-ink">
+            {set.words.slice(0, 10).join(' · ')}
+            {set.words.length > 10 && ' …'}
+          </span>{' '}
+          · {set.words.length} {set.words.length === 1 ? 'word' : 'words'}, {format(set.updatedAt, 'd MMMM')}
+        </p>
+      </div>
+      <div className="flex">
+        <Link className={ICON} href={`/print/sets/${set.id}`} title="Print">
+          <Printer aria-hidden="true" size={20} />
+          <span className="sr-only">Print {set.name}</span>
+        </Link>
         <button
           type="button"
-          className="action w-full"
+          className={ICON}
+          title="Copy"
           disabled={busy}
           onClick={() =>
             begin(async () => {
-              const a = await eraseSet(sure(erasing).id);
+              const a = await copySet(set.id);
               setError(a.ok ? '' : a.error);
-              setErasing(null);
             })
           }
         >
-          Erase the set
+          <Copy aria-hidden="true" size={20} />
+          <span className="sr-only">Copy {set.name}</span>
         </button>
-      </Dialog>
-    </div>
+        <a className={ICON} href={`/api/sets/${set.id}/export?format=csv`} download title="As CSV">
+          <FileDown aria-hidden="true" size={20} />
+          <span className="text-sm">CSV</span>
+          <span className="sr-only"> of {set.name}</span>
+        </a>
+        <a className={ICON} href={`/api/sets/${set.id}/export?format=json`} download title="As JSON">
+          <FileDown aria-hidden="true" size={20} />
+          <span className="text-sm">JSON</span>
+          <span className="sr-only"> of {set.name}</span>
+        </a>
+        <button type="button" className={ICON} title="Erase" onClick={() => setErasing(set)}>
+          <Trash2 aria-hidden="true" size={20} />
+          <span className="sr-only">Erase {set.name}</span>
+        </button>
+      </div>
+    </li>
   );
 }
 

@@ -50,22 +50,7 @@ export function TapPad({
         </button>
       </div>
       {[['Consonants', consonants] as const, ['Vowels', vowels] as const].map(([name, sounds]) => (
-        <div key={name} role="group" aria-label={name} className="mb-3 flex flex-wrap gap-1.5">
-          {sounds.map((s) => (
-            <button
-              key={s.key}
-              type="button"
-              className={clsx(
-                'flex min-h-13 min-w-13 flex-col items-center justify-center rounded-xl border',
-                'border-line-strong bg-card px-2 leading-tight hover:border-ink',
-              )}
-              onClick={() => tap(s)}
-            >
-              <span className="font-word text-xl">{s.label}</span>
-              {s.as && <span className="text-xs text-muted">{s.as}</span>}
-            </button>
-          ))}
-        </div>
+        <Keys key={name} name={name} sounds={sounds} tap={tap} />
       ))}
       {beats.length > 1 && (
         <label className="mb-3 flex items-center gap-3">
@@ -93,5 +78,35 @@ export function TapPad({
         Show these sounds
       </button>
     </section>
+  );
+}
+
+/** The sounds of one kind. */
+function Keys({
+  name,
+  sounds,
+  tap,
+}: {
+  readonly name: 'Consonants' | 'Vowels';
+  readonly sounds: readonly PadKey[];
+  readonly tap: (sound: PadKey) => void;
+}) {
+  return (
+    <div role="group" aria-label={name} className="mb-3 flex flex-wrap gap-1.5">
+      {sounds.map((s) => (
+        <button
+          key={s.key}
+          type="button"
+          className={clsx(
+            'flex min-h-13 min-w-13 flex-col items-center justify-center rounded-xl border',
+            'border-line-strong bg-card px-2 leading-tight hover:border-ink',
+          )}
+          onClick={() => tap(s)}
+        >
+          <span className="font-word text-xl">{s.label}</span>
+          {s.as && <span className="text-xs text-muted">{s.as}</span>}
+        </button>
+      ))}
+    </div>
   );
 }

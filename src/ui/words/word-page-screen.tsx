@@ -8,6 +8,7 @@ import { CautionMark, CAUTION_WORDS } from '../kit/cautions';
 import { Picture } from '../kit/picture';
 import { OwnTick } from './own-tick';
 import { RemoveWord } from './remove-word';
+import type { ShownWord } from '@/server/words/words';
 
 const ORDINALS = ['first', 'second', 'third', 'fourth', 'fifth', 'sixth', 'seventh', 'eighth', 'ninth', 'tenth'];
 const BAND_WORDS = {
@@ -20,109 +21,22 @@ const DOUBT_WORDS = {
   'two-ways': 'People here say it in two ways, so it is kept out unless you ask for it.',
 } as const;
 
-const change = (kind: Change, at: number, label: string): string =>
-  kind === 'swap'
-    ? `swap the ${ORDINALS[at]} sound, /${label}/`
-    : kind === 'leave-out'
-      ? `leave out the ${ORDINALS[at]} sound, /${label}/`
-      : `add a sound, ${ORDINALS[at]}`;
+const CHANGES: Readonly<Record<Change, (nth: string, label: string) => string>> = {
+  swap: (nth, label) => `swap the ${nth} sound, /${label}/`,
+  'leave-out': (nth, label) => `leave out the ${nth} sound, /${label}/`,
+  add: (nth) => `add a sound, ${nth}`,
+};
+const change = (kind: Change, at: number, label: string): string => CHANGES[kind](String(ORDINALS[at]), label);
 
 /** Everything about one word: how it is said, counted, spelt, what is near it, where it was played. */
 export function WordPageScreen({ page, groupName }: { page: WordPage; groupName: string }) {
   const { word } = page;
   return (
     <div className="grid grid-cols-1 gap-x-14 gap-y-8 lg:grid-cols-[minmax(0,1fr)_23rem]">
-      <div className="min-w-0">
-        <div className="flex flex-wrap items-end gap-x-6 gap-y-2">
-          <h1 className="text-6xl wrap-anywhere">{word.word}</h1>
-          <p className="pb-1 text-xl">
-            <strong>{word.count}</strong> sounds
-          </p>
-          {word.picture && (
-            <span className="ml-auto">
-              <Picture code={word.picture} size={84} />
-            </span>
-          )}
-        </div>
-        <p className="mt-1 mb-6 text-lg text-muted">
-          {word.meaning}
-          {page.sentence && (
-            <>
-              . <span className="text-ink">{page.sentence}</span>
-            </>
-          )}
-        </p>
-        <BounceLine marks={word.marks} count={word.count} size="full" />
-        {word.contested && (
-          <p className="mt-2 border-l-4 border-marigold py-1 pl-4">
-            {word.contested[0]?.toUpperCase()}
-            {word.contested.slice(1)}.
-          </p>
-        )}
-        {word.doubt && <p className="mt-2 border-l-4 border-marigold py-1 pl-4">{DOUBT_WORDS[word.doubt]}</p>}
-
-        <h2 className="mt-8 mb-2 text-2xl">Letters under the sounds</h2>
-        <ul className="flex flex-wrap gap-2">
-          {page.letters.map((box, i) => (
-            <li
-              key={i}
-              className="flex min-w-16 flex-col items-center rounded-xl border border-line-strong bg-card px-3 py-1.5"
-            >
-              <span className="font-word text-2xl font-bold">{box.letters}</span>
-              <span className="text-muted">
-                {box.labels.length ? box.labels.map((l) => `/${l}/`).join(' ') : 'silent here'}
-              </span>
-            </li>
-          ))}
-        </ul>
-
-        <h2 className="mt-8 mb-2 text-2xl">One sound away</h2>
-        {page.neighbours.length ? (
-          <ul className="divide-y divide-line border-y border-line">
-            {page.neighbours.map((row) => (
-              <li key={`${row.change} ${row.at}`} className="grid gap-x-5 py-2 sm:grid-cols-[15rem_minmax(0,1fr)]">
-                <span className="text-muted">{change(row.change, row.at, row.label)}</span>
-                <WordList words={row.words} />
-              </li>
-            ))}
-          </ul>
-        ) : (
-          <p className="text-muted">No word of the bank is one sound away.</p>
-        )}
-
-        <h2 className="mt-8 mb-2 text-2xl">Rhymes</h2>
-        {page.rhymes.length ? (
-          <WordList words={page.rhymes} />
-        ) : (
-          <p className="text-muted">No word of the bank rhymes with it here.</p>
-        )}
-      </div>
+      <AboutSounds word={word} page={page} />
 
       <aside className="flex flex-col gap-7">
-        {page.accents.length > 0 && (
-          <section aria-labelledby="accents">
-            <h2 id="accents" className="mb-2 text-2xl">
-              How each accent says it
-            </h2>
-            <ul className="divide-y divide-line border-y border-line">
-              {page.accents.map((a) => (
-                <li key={a.id} className={`py-2 ${a.here ? 'font-bold' : ''}`}>
-                  <span className="flex justify-between gap-3">
-                    <span>
-                      {a.name}
-                      {a.here && ' · ours'}
-                    </span>
-                    <span className="font-word">/{a.ipa}/</span>
-                  </span>
-                  <span className="mt-1 flex items-center justify-between gap-3">
-                    <BounceLine marks={a.marks} count={a.count} size="list" />
-                    <span>{a.count}</span>
-                  </span>
-                </li>
-              ))}
-            </ul>
-          </section>
-        )}
+        {page.accents.length > 0 && <Accents page={page} />}
         <section aria-labelledby="counts">
           <h2 id="counts" className="mb-2 text-2xl">
             Counted
@@ -138,61 +52,174 @@ export function WordPageScreen({ page, groupName }: { page: WordPage; groupName:
             ))}
           </ul>
         </section>
-        <section aria-labelledby="used">
-          <h2 id="used" className="mb-2 text-2xl">
-            With {groupName}
-          </h2>
-          {page.used.length ? (
-            <ul className="divide-y divide-line border-y border-line">
-              {page.used.map((u) => (
-                <li key={u.sessionId}>
-                  <Link
-                    href={`/look-back/${u.sessionId}`}
-                    className={clsx(
-                      'flex min-h-12 items-center justify-between gap-3 hover:underline',
-                      'hover:underline-offset-4',
-                    )}
-                  >
-                    <span>
-                      {u.game}, {format(u.at, 'd MMMM')}
-                    </span>
-                    <span className="text-muted">
-                      {u.answers} {u.answers === 1 ? 'answer' : 'answers'}
-                    </span>
-                  </Link>
-                </li>
-              ))}
-            </ul>
-          ) : (
-            <p className="text-muted">Not played with this group yet.</p>
-          )}
-        </section>
-        <section aria-labelledby="facts">
-          <h2 id="facts" className="mb-2 text-2xl">
-            To know
-          </h2>
-          <p>{word.own ? 'A word of ours' : `It is ${BAND_WORDS[page.band]}`}.</p>
-          {(word.prop || page.owned) && <OwnTick word={word.word} owned={page.owned} />}
-          {word.cautions.length > 0 && (
-            <div className="mt-2">
-              <CautionMark cautions={word.cautions} />
-              <ul className="mt-1 text-[0.95rem] text-muted">
-                {word.cautions.map((c) => (
-                  <li key={c}>{CAUTION_WORDS[c].long}</li>
-                ))}
-              </ul>
-            </div>
-          )}
-          {word.own && (
-            <div className="mt-3 flex flex-wrap gap-2">
-              <Link className="plain" href={`/words/new?word=${encodeURIComponent(word.word)}`}>
-                Change this word
-              </Link>
-              <RemoveWord word={word.word} />
-            </div>
-          )}
-        </section>
+        <Used groupName={groupName} page={page} />
+        <Facts word={word} page={page} />
       </aside>
+    </div>
+  );
+}
+
+/** How well known it is, what to watch for, and whether it is ours. */
+function Facts({ word, page }: { readonly word: ShownWord; readonly page: WordPage }) {
+  return (
+    <section aria-labelledby="facts">
+      <h2 id="facts" className="mb-2 text-2xl">
+        To know
+      </h2>
+      <p>{word.own ? 'A word of ours' : `It is ${BAND_WORDS[page.band]}`}.</p>
+      {(word.prop || page.owned) && <OwnTick word={word.word} owned={page.owned} />}
+      {word.cautions.length > 0 && (
+        <div className="mt-2">
+          <CautionMark cautions={word.cautions} />
+          <ul className="mt-1 text-[0.95rem] text-muted">
+            {word.cautions.map((c) => (
+              <li key={c}>{CAUTION_WORDS[c].long}</li>
+            ))}
+          </ul>
+        </div>
+      )}
+      {word.own && (
+        <div className="mt-3 flex flex-wrap gap-2">
+          <Link className="plain" href={`/words/new?word=${encodeURIComponent(word.word)}`}>
+            Change this word
+          </Link>
+          <RemoveWord word={word.word} />
+        </div>
+      )}
+    </section>
+  );
+}
+
+/** Where this group played it. */
+function Used({ groupName, page }: { readonly groupName: string; readonly page: WordPage }) {
+  return (
+    <section aria-labelledby="used">
+      <h2 id="used" className="mb-2 text-2xl">
+        With {groupName}
+      </h2>
+      {page.used.length ? (
+        <ul className="divide-y divide-line border-y border-line">
+          {page.used.map((u) => (
+            <li key={u.sessionId}>
+              <Link
+                href={`/look-back/${u.sessionId}`}
+                className={clsx(
+                  'flex min-h-12 items-center justify-between gap-3 hover:underline',
+                  'hover:underline-offset-4',
+                )}
+              >
+                <span>
+                  {u.game}, {format(u.at, 'd MMMM')}
+                </span>
+                <span className="text-muted">
+                  {u.answers} {u.answers === 1 ? 'answer' : 'answers'}
+                </span>
+              </Link>
+            </li>
+          ))}
+        </ul>
+      ) : (
+        <p className="text-muted">Not played with this group yet.</p>
+      )}
+    </section>
+  );
+}
+
+/** The word in every accent. */
+function Accents({ page }: { readonly page: WordPage }) {
+  return (
+    <section aria-labelledby="accents">
+      <h2 id="accents" className="mb-2 text-2xl">
+        How each accent says it
+      </h2>
+      <ul className="divide-y divide-line border-y border-line">
+        {page.accents.map((a) => (
+          <li key={a.id} className={`py-2 ${a.here ? 'font-bold' : ''}`}>
+            <span className="flex justify-between gap-3">
+              <span>
+                {a.name}
+                {a.here && ' · ours'}
+              </span>
+              <span className="font-word">/{a.ipa}/</span>
+            </span>
+            <span className="mt-1 flex items-center justify-between gap-3">
+              <BounceLine marks={a.marks} count={a.count} size="list" />
+              <span>{a.count}</span>
+            </span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+/** How the word is said and spelt, and what is near it. */
+function AboutSounds({ word, page }: { readonly word: ShownWord; readonly page: WordPage }) {
+  return (
+    <div className="min-w-0">
+      <div className="flex flex-wrap items-end gap-x-6 gap-y-2">
+        <h1 className="text-6xl wrap-anywhere">{word.word}</h1>
+        <p className="pb-1 text-xl">
+          <strong>{word.count}</strong> sounds
+        </p>
+        {word.picture && (
+          <span className="ml-auto">
+            <Picture code={word.picture} size={84} />
+          </span>
+        )}
+      </div>
+      <p className="mt-1 mb-6 text-lg text-muted">
+        {word.meaning}
+        {page.sentence && (
+          <>
+            . <span className="text-ink">{page.sentence}</span>
+          </>
+        )}
+      </p>
+      <BounceLine marks={word.marks} count={word.count} size="full" />
+      {word.contested && (
+        <p className="mt-2 border-l-4 border-marigold py-1 pl-4">
+          {word.contested[0]?.toUpperCase()}
+          {word.contested.slice(1)}.
+        </p>
+      )}
+      {word.doubt && <p className="mt-2 border-l-4 border-marigold py-1 pl-4">{DOUBT_WORDS[word.doubt]}</p>}
+
+      <h2 className="mt-8 mb-2 text-2xl">Letters under the sounds</h2>
+      <ul className="flex flex-wrap gap-2">
+        {page.letters.map((box, i) => (
+          <li
+            key={i}
+            className="flex min-w-16 flex-col items-center rounded-xl border border-line-strong bg-card px-3 py-1.5"
+          >
+            <span className="font-word text-2xl font-bold">{box.letters}</span>
+            <span className="text-muted">
+              {box.labels.length ? box.labels.map((l) => `/${l}/`).join(' ') : 'silent here'}
+            </span>
+          </li>
+        ))}
+      </ul>
+
+      <h2 className="mt-8 mb-2 text-2xl">One sound away</h2>
+      {page.neighbours.length ? (
+        <ul className="divide-y divide-line border-y border-line">
+          {page.neighbours.map((row) => (
+            <li key={`${row.change} ${row.at}`} className="grid gap-x-5 py-2 sm:grid-cols-[15rem_minmax(0,1fr)]">
+              <span className="text-muted">{change(row.change, row.at, row.label)}</span>
+              <WordList words={row.words} />
+            </li>
+          ))}
+        </ul>
+      ) : (
+        <p className="text-muted">No word of the bank is one sound away.</p>
+      )}
+
+      <h2 className="mt-8 mb-2 text-2xl">Rhymes</h2>
+      {page.rhymes.length ? (
+        <WordList words={page.rhymes} />
+      ) : (
+        <p className="text-muted">No word of the bank rhymes with it here.</p>
+      )}
     </div>
   );
 }

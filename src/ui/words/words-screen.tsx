@@ -26,6 +26,8 @@ import { Picture } from '../kit/picture';
 import { Pill, PillCount } from '../kit/pill';
 import { address, FIRST_PAGE } from './address';
 import { SetPanel } from './set-panel';
+import type { Facets } from '@/core/lexicon/find';
+import type { ShapeFacet } from '@/core/lexicon/find';
 
 const FIRST_WORDS = { hold: 'you can hold', clip: 'to clip', light: 'light: h, w, y', vowel: 'a vowel' } as const;
 const ONLY_WORDS: Readonly<Record<Only, string>> = {
@@ -58,6 +60,11 @@ const LOOSEN_WORDS: Readonly<Record<Loosenable, string>> = {
   matches: 'no search',
   contested: 'words whose count is argued about',
   doubtful: 'words spelt or said in two ways',
+};
+/** What letting go of a filter changes in the address, where that is not the filter itself. */
+const LETS_GO: Readonly<Partial<Record<Loosenable, Parameters<typeof address>[1]>>> = {
+  matches: { q: undefined },
+  doubtful: { doubtful: true },
 };
 const SHAPES_SHOWN = 5;
 const ONLY_SHOWN = 3;
@@ -118,165 +125,21 @@ export function WordsScreen({ choice: asked, group, found, saved }: WordsScreenP
           </a>
           <Search choice={choice} />
         </div>
-        <nav aria-label="Number of sounds" className="mb-4 grid grid-cols-3 gap-2.5 sm:grid-cols-5">
-          {COUNTS.map((count) => {
-            const on = choice.sounds === count;
-            return (
-              <Link
-                key={count}
-                href={to({ sounds: on ? 'any' : count, shape: undefined })}
-                scroll={false}
-                aria-current={on ? 'true' : undefined}
-                prefetch={false}
-                className={clsx(
-                  'flex min-h-16 items-baseline justify-center gap-3 rounded-2xl border px-4 py-2',
-                  on ? 'border-ink bg-ink text-card' : 'border-line-strong bg-card hover:border-ink',
-                )}
-              >
-                <span className="font-word text-4xl font-bold">
-                  {count}
-                  {count === MOST && '+'}
-                </span>{' '}
-                <span className="sr-only">sounds</span> <PillCount on={on} n={facets.counts[count]} />
-              </Link>
-            );
-          })}
-        </nav>
+        <Counts choice={choice} to={to} facets={facets} />
         <div className="grid gap-x-3 gap-y-2 sm:grid-cols-[5.6rem_minmax(0,1fr)]">
-          <Row label="Shape">
-            {shapes.map(({ shape, words, example }) => (
-              <Pill
-                key={shape}
-                href={to({ shape: choice.shape === shape ? undefined : shape })}
-                on={choice.shape === shape}
-              >
-                <span className="font-word">{example}</span>{' '}
-                <span className={choice.shape === shape ? '' : 'text-muted'}>{shape}</span>{' '}
-                <PillCount on={choice.shape === shape} n={words} />
-              </Pill>
-            ))}
-            {moreShapes.length > 0 && (
-              <More label={`${moreShapes.length} more shapes`}>
-                {moreShapes.map(({ shape, words, example }) => (
-                  <Pill key={shape} href={to({ shape })} on={false}>
-                    <span className="font-word">{example}</span> <span className="text-muted">{shape}</span>{' '}
-                    <PillCount on={false} n={words} />
-                  </Pill>
-                ))}
-              </More>
-            )}
-          </Row>
-          <Row label="Starts with">
-            {FIRSTS.map((first) => (
-              <Pill
-                key={first}
-                href={to({ first: choice.first === first ? undefined : first })}
-                on={choice.first === first}
-                none={!facets.firsts[first]}
-              >
-                {FIRST_WORDS[first]} <PillCount on={choice.first === first} n={facets.firsts[first]} />
-              </Pill>
-            ))}
-          </Row>
-          <Row label="Syllables">
-            {SYLLABLES.map((n) => (
-              <Pill
-                key={n}
-                href={to({ syllables: choice.syllables === n ? undefined : n })}
-                on={choice.syllables === n}
-                none={!facets.syllables[n]}
-              >
-                {n === 3 ? '3+' : n} <PillCount on={choice.syllables === n} n={facets.syllables[n]} />
-              </Pill>
-            ))}
-            {choice.sound && (
-              <Pill href={to({ sound: undefined, place: undefined })} on>
-                with <span className={clsx('font-word')}>/{labelOf(choice.sound, accent).label}/</span>{' '}
-                {PLACE_WORDS[place]} <PillCount on n={facets.sounds[choice.sound] ?? 0} />
-              </Pill>
-            )}
-            <More
-              label={choice.sound ? 'another sound or place' : 'with a sound …'}
-              open={choice.place !== undefined && !choice.sound}
-            >
-              <span className="flex basis-full flex-wrap gap-2">
-                {PLACES.map((p) => (
-                  <Pill key={p} href={to({ place: p === 'any' ? undefined : p })} on={place === p}>
-                    {PLACE_WORDS[p]}
-                  </Pill>
-                ))}
-              </span>
-              {sounds.map(({ ipa, n, label, as }) => (
-                <Pill key={ipa} href={to({ sound: ipa })} on={choice.sound === ipa}>
-                  <span className="font-word">/{label}/</span>
-                  {as && <span className="text-sm">as in {as}</span>} <PillCount on={choice.sound === ipa} n={n} />
-                </Pill>
-              ))}
-            </More>
-          </Row>
-          <Row label="Only">
-            {onlyShown.map(onlyPill)}
-            <More label="more …">
-              {ONLY.filter((name) => !onlyShown.includes(name) && (name !== 'own' || facets.only.own > 0)).map(
-                onlyPill,
-              )}
-              {!choice.doubtful && facets.adds.doubtful > 0 && (
-                <Pill href={to({ doubtful: true })} on={false}>
-                  also words spelt or said in two ways <PillCount on={false} n={facets.adds.doubtful} />
-                </Pill>
-              )}
-            </More>
-            {choice.doubtful && (
-              <Pill href={to({ doubtful: undefined })} on>
-                also words spelt or said in two ways
-              </Pill>
-            )}
-          </Row>
+          <ShapeRow shapes={shapes} to={to} choice={choice} moreShapes={moreShapes} />
+          <FirstRow to={to} choice={choice} facets={facets} />
+          <SoundRow to={to} choice={choice} facets={facets} accent={accent} place={place} sounds={sounds} />
+          <OnlyRow onlyShown={onlyShown} onlyPill={onlyPill} facets={facets} choice={choice} to={to} />
         </div>
         <Advice choice={choice} found={found} to={to} />
         <div className="mt-6 flex flex-wrap items-center justify-between gap-x-4">
           <h2 className="text-xl">
             {facets.total} {facets.total === 1 ? 'word fits' : 'words fit'}
           </h2>
-          <p className="flex flex-wrap items-center gap-x-1 text-muted">
-            {SORTS.map((sort) => {
-              const on = (choice.sort ?? 'easy') === sort;
-              return (
-                <Link
-                  key={sort}
-                  href={to({ sort })}
-                  scroll={false}
-                  prefetch={false}
-                  aria-current={on ? 'true' : undefined}
-                  className={clsx(
-                    'flex min-h-12 items-center rounded-lg px-2',
-                    on ? 'text-ink underline decoration-marigold decoration-3 underline-offset-6' : 'hover:text-ink',
-                  )}
-                >
-                  {SORT_WORDS[sort]}
-                </Link>
-              );
-            })}
-          </p>
+          <Sorts choice={choice} to={to} />
         </div>
-        <ul
-          className={clsx(
-            'grid grid-cols-[minmax(0,1fr)] border-t border-line',
-            'min-[1200px]:grid-cols-[repeat(2,minmax(0,1fr))] min-[1200px]:gap-x-10',
-          )}
-        >
-          {found.results.map((word) => (
-            <ResultLine
-              key={word.word}
-              word={word}
-              on={inSet.has(word.word)}
-              varied={choice.sounds === 'any' || choice.sounds === MOST}
-              href={address(choice, {
-                words: inSet.has(word.word) ? names.filter((n) => n !== word.word) : [...names, word.word],
-              })}
-            />
-          ))}
-        </ul>
+        <Results found={found} inSet={inSet} choice={choice} names={names} />
         {found.further > 0 && (
           <p className="mt-4">
             <Link
@@ -291,47 +154,326 @@ export function WordsScreen({ choice: asked, group, found, saved }: WordsScreenP
         )}
       </div>
 
-      <aside aria-labelledby="set" className="h-max rounded-2xl bg-card p-5 lg:sticky lg:top-4">
-        <SetPanel
-          key={`${names.join()} ${saved?.id ?? ''}`}
-          choice={choice}
-          groupId={group.id}
-          groupName={group.name}
-          proposed={found.proposed}
-          missing={found.missing}
-          words={found.set.map((w) => ({ word: w.word, count: w.count }))}
-          model={found.model}
-          spares={found.spares}
-          saved={saved ? { id: saved.id, name: saved.name, words: saved.words } : null}
-          tasks={SET_TASKS.map((task) => ({ id: task, name: taskOf(task).name }))}
-          sizes={Array.from({ length: SET_SIZE.most - SET_SIZE.least + 1 }, (_, i) => SET_SIZE.least + i)}
-          size={found.size}
-        />
-        {!found.confirmed && (
-          <p className="mt-3 border-t border-line pt-3 text-[0.95rem] text-muted">
-            Words such as box and apple, which adults count in different ways, are left out until you{' '}
-            <Link className="underline underline-offset-4" href="/settings">
-              say how you count
-            </Link>
-            .
-          </p>
-        )}
-        {found.waiting.length > 0 && (
-          <p className="mt-3 border-t border-line pt-3 text-[0.95rem] text-muted">
-            Waiting to be heard in this accent:{' '}
-            {found.waiting.map((w, i) => (
-              <span key={w}>
-                {i > 0 && ', '}
-                <Link className="underline underline-offset-4" href={`/words/new?word=${w}`}>
-                  {w}
-                </Link>
-              </span>
-            ))}
-            .
-          </p>
-        )}
-      </aside>
+      <SetBeside names={names} saved={saved} choice={choice} group={group} found={found} />
     </div>
+  );
+}
+
+interface ResultsProps {
+  readonly found: WordsFound;
+  readonly inSet: Set<string>;
+  readonly choice: {
+    task: 'blending' | 'segmenting';
+    sounds: 2 | 'any' | 4 | 6 | 3 | 5;
+    seed: number;
+    shape?: string | undefined;
+    first?: 'clip' | 'hold' | 'light' | 'vowel' | undefined;
+    sound?: string | undefined;
+    place?: 'any' | 'first' | 'middle' | 'last' | undefined;
+    syllables?: 1 | 2 | 3 | undefined;
+    only?: ('agreed' | 'picture' | 'prop' | 'owned' | 'taught' | 'everyday' | 'own')[] | undefined;
+    doubtful?: boolean | undefined;
+    q?: string | undefined;
+    sort?: 'easy' | 'a-z' | 'first-sound' | 'known' | undefined;
+    more?: number | undefined;
+    size?: number | undefined;
+    words?: string[] | undefined;
+    no?: string[] | undefined;
+    set?: string | undefined;
+  };
+  readonly names: readonly string[];
+}
+
+/** Every word that fits; a plus puts it into the set. */
+function Results({ found, inSet, choice, names }: ResultsProps) {
+  return (
+    <ul
+      className={clsx(
+        'grid grid-cols-[minmax(0,1fr)] border-t border-line',
+        'min-[1200px]:grid-cols-[repeat(2,minmax(0,1fr))] min-[1200px]:gap-x-10',
+      )}
+    >
+      {found.results.map((word) => (
+        <ResultLine
+          key={word.word}
+          word={word}
+          on={inSet.has(word.word)}
+          varied={choice.sounds === 'any' || choice.sounds === MOST}
+          href={address(choice, {
+            words: inSet.has(word.word) ? names.filter((n) => n !== word.word) : [...names, word.word],
+          })}
+        />
+      ))}
+    </ul>
+  );
+}
+
+interface SetBesideProps {
+  readonly names: readonly string[];
+  readonly saved: SavedSet | null;
+  readonly choice: Choice;
+  readonly group: Group;
+  readonly found: WordsFound;
+}
+
+/** The set beside the words, and what to know about it. */
+function SetBeside({ names, saved, choice, group, found }: SetBesideProps) {
+  return (
+    <aside aria-labelledby="set" className="h-max rounded-2xl bg-card p-5 lg:sticky lg:top-4">
+      <SetPanel
+        key={`${names.join()} ${saved?.id ?? ''}`}
+        choice={choice}
+        groupId={group.id}
+        groupName={group.name}
+        proposed={found.proposed}
+        missing={found.missing}
+        words={found.set.map((w) => ({ word: w.word, count: w.count }))}
+        model={found.model}
+        spares={found.spares}
+        saved={saved ? { id: saved.id, name: saved.name, words: saved.words } : null}
+        tasks={SET_TASKS.map((task) => ({ id: task, name: taskOf(task).name }))}
+        sizes={Array.from({ length: SET_SIZE.most - SET_SIZE.least + 1 }, (_, i) => SET_SIZE.least + i)}
+        size={found.size}
+      />
+      {!found.confirmed && (
+        <p className="mt-3 border-t border-line pt-3 text-[0.95rem] text-muted">
+          Words such as box and apple, which adults count in different ways, are left out until you{' '}
+          <Link className="underline underline-offset-4" href="/settings">
+            say how you count
+          </Link>
+          .
+        </p>
+      )}
+      {found.waiting.length > 0 && (
+        <p className="mt-3 border-t border-line pt-3 text-[0.95rem] text-muted">
+          Waiting to be heard in this accent:{' '}
+          {found.waiting.map((w, i) => (
+            <span key={w}>
+              {i > 0 && ', '}
+              <Link className="underline underline-offset-4" href={`/words/new?word=${w}`}>
+                {w}
+              </Link>
+            </span>
+          ))}
+          .
+        </p>
+      )}
+    </aside>
+  );
+}
+
+/** The order of the list. */
+function Sorts({
+  choice,
+  to,
+}: {
+  readonly choice: Choice;
+  readonly to: (change: Parameters<typeof address>[1]) => string;
+}) {
+  return (
+    <p className="flex flex-wrap items-center gap-x-1 text-muted">
+      {SORTS.map((sort) => {
+        const on = (choice.sort ?? 'easy') === sort;
+        return (
+          <Link
+            key={sort}
+            href={to({ sort })}
+            scroll={false}
+            prefetch={false}
+            aria-current={on ? 'true' : undefined}
+            className={clsx(
+              'flex min-h-12 items-center rounded-lg px-2',
+              on ? 'text-ink underline decoration-marigold decoration-3 underline-offset-6' : 'hover:text-ink',
+            )}
+          >
+            {SORT_WORDS[sort]}
+          </Link>
+        );
+      })}
+    </p>
+  );
+}
+
+interface OnlyRowProps {
+  readonly onlyShown: readonly Only[];
+  readonly onlyPill: (name: Only) => ReactNode;
+  readonly facets: Facets;
+  readonly choice: Choice;
+  readonly to: (change: Parameters<typeof address>[1]) => string;
+}
+
+/** Words that something more is true of. */
+function OnlyRow({ onlyShown, onlyPill, facets, choice, to }: OnlyRowProps) {
+  return (
+    <Row label="Only">
+      {onlyShown.map(onlyPill)}
+      <More label="more …">
+        {ONLY.filter((name) => !onlyShown.includes(name) && (name !== 'own' || facets.only.own > 0)).map(onlyPill)}
+        {!choice.doubtful && facets.adds.doubtful > 0 && (
+          <Pill href={to({ doubtful: true })} on={false}>
+            also words spelt or said in two ways <PillCount on={false} n={facets.adds.doubtful} />
+          </Pill>
+        )}
+      </More>
+      {choice.doubtful && (
+        <Pill href={to({ doubtful: undefined })} on>
+          also words spelt or said in two ways
+        </Pill>
+      )}
+    </Row>
+  );
+}
+
+interface SoundRowProps {
+  readonly to: (change: Parameters<typeof address>[1]) => string;
+  readonly choice: Choice;
+  readonly facets: Facets;
+  readonly accent:
+    'southern-british' | 'northern-english' | 'scottish' | 'general-american' | 'general-american-merged';
+  readonly place: 'any' | 'first' | 'middle' | 'last';
+  readonly sounds: {
+    label: string;
+    as?: string;
+    ipa: string;
+    n: number;
+  }[];
+}
+
+/** How many beats, and a sound with its place. */
+function SoundRow({ to, choice, facets, accent, place, sounds }: SoundRowProps) {
+  return (
+    <Row label="Syllables">
+      {SYLLABLES.map((n) => (
+        <Pill
+          key={n}
+          href={to({ syllables: choice.syllables === n ? undefined : n })}
+          on={choice.syllables === n}
+          none={!facets.syllables[n]}
+        >
+          {n === 3 ? '3+' : n} <PillCount on={choice.syllables === n} n={facets.syllables[n]} />
+        </Pill>
+      ))}
+      {choice.sound && (
+        <Pill href={to({ sound: undefined, place: undefined })} on>
+          with <span className={clsx('font-word')}>/{labelOf(choice.sound, accent).label}/</span> {PLACE_WORDS[place]}{' '}
+          <PillCount on n={facets.sounds[choice.sound] ?? 0} />
+        </Pill>
+      )}
+      <More
+        label={choice.sound ? 'another sound or place' : 'with a sound …'}
+        open={choice.place !== undefined && !choice.sound}
+      >
+        <span className="flex basis-full flex-wrap gap-2">
+          {PLACES.map((p) => (
+            <Pill key={p} href={to({ place: p === 'any' ? undefined : p })} on={place === p}>
+              {PLACE_WORDS[p]}
+            </Pill>
+          ))}
+        </span>
+        {sounds.map(({ ipa, n, label, as }) => (
+          <Pill key={ipa} href={to({ sound: ipa })} on={choice.sound === ipa}>
+            <span className="font-word">/{label}/</span>
+            {as && <span className="text-sm">as in {as}</span>} <PillCount on={choice.sound === ipa} n={n} />
+          </Pill>
+        ))}
+      </More>
+    </Row>
+  );
+}
+
+/** How the first sound is made. */
+function FirstRow({
+  to,
+  choice,
+  facets,
+}: {
+  readonly to: (change: Parameters<typeof address>[1]) => string;
+  readonly choice: Choice;
+  readonly facets: Facets;
+}) {
+  return (
+    <Row label="Starts with">
+      {FIRSTS.map((first) => (
+        <Pill
+          key={first}
+          href={to({ first: choice.first === first ? undefined : first })}
+          on={choice.first === first}
+          none={!facets.firsts[first]}
+        >
+          {FIRST_WORDS[first]} <PillCount on={choice.first === first} n={facets.firsts[first]} />
+        </Pill>
+      ))}
+    </Row>
+  );
+}
+
+interface ShapeRowProps {
+  readonly shapes: readonly ShapeFacet[];
+  readonly to: (change: Parameters<typeof address>[1]) => string;
+  readonly choice: Choice;
+  readonly moreShapes: readonly ShapeFacet[];
+}
+
+/** Vowels and consonants by ear, the commonest first. */
+function ShapeRow({ shapes, to, choice, moreShapes }: ShapeRowProps) {
+  return (
+    <Row label="Shape">
+      {shapes.map(({ shape, words, example }) => (
+        <Pill key={shape} href={to({ shape: choice.shape === shape ? undefined : shape })} on={choice.shape === shape}>
+          <span className="font-word">{example}</span>{' '}
+          <span className={choice.shape === shape ? '' : 'text-muted'}>{shape}</span>{' '}
+          <PillCount on={choice.shape === shape} n={words} />
+        </Pill>
+      ))}
+      {moreShapes.length > 0 && (
+        <More label={`${moreShapes.length} more shapes`}>
+          {moreShapes.map(({ shape, words, example }) => (
+            <Pill key={shape} href={to({ shape })} on={false}>
+              <span className="font-word">{example}</span> <span className="text-muted">{shape}</span>{' '}
+              <PillCount on={false} n={words} />
+            </Pill>
+          ))}
+        </More>
+      )}
+    </Row>
+  );
+}
+
+/** How many sounds: the first and largest choice. */
+function Counts({
+  choice,
+  to,
+  facets,
+}: {
+  readonly choice: Choice;
+  readonly to: (change: Parameters<typeof address>[1]) => string;
+  readonly facets: Facets;
+}) {
+  return (
+    <nav aria-label="Number of sounds" className="mb-4 grid grid-cols-3 gap-2.5 sm:grid-cols-5">
+      {COUNTS.map((count) => {
+        const on = choice.sounds === count;
+        return (
+          <Link
+            key={count}
+            href={to({ sounds: on ? 'any' : count, shape: undefined })}
+            scroll={false}
+            aria-current={on ? 'true' : undefined}
+            prefetch={false}
+            className={clsx(
+              'flex min-h-16 items-baseline justify-center gap-3 rounded-2xl border px-4 py-2',
+              on ? 'border-ink bg-ink text-card' : 'border-line-strong bg-card hover:border-ink',
+            )}
+          >
+            <span className="font-word text-4xl font-bold">
+              {count}
+              {count === MOST && '+'}
+            </span>{' '}
+            <span className="sr-only">sounds</span> <PillCount on={on} n={facets.counts[count]} />
+          </Link>
+        );
+      })}
+    </nav>
   );
 }
 
@@ -423,14 +565,6 @@ function Advice({
       </p>
     );
   const { filter, words } = found.loosen;
-  const change =
-    filter === 'only'
-      ? { only: undefined }
-      : filter === 'matches'
-        ? { q: undefined }
-        : filter === 'doubtful'
-          ? { doubtful: true }
-          : { [filter]: undefined };
   const count = found.facets.total;
   return (
     <p className="mt-6 border-l-4 border-marigold py-1 pl-4">
@@ -441,7 +575,7 @@ function Advice({
           Say how you count
         </Link>
       ) : (
-        <Link className="quiet px-1 text-ink" scroll={false} href={to(change)}>
+        <Link className="quiet px-1 text-ink" scroll={false} href={to(LETS_GO[filter] ?? { [filter]: undefined })}>
           Loosen it
         </Link>
       )}
@@ -452,9 +586,21 @@ function Advice({
 const DOUBT_WORDS = { homograph: 'another word is spelt the same', 'two-ways': 'said in two ways' } as const;
 
 /** A long word in smaller letters, so that it stays in one piece. */
-const fitting = ({ length }: string): string => (length > 10 ? 'text-base' : length > 7 ? 'text-xl' : 'text-2xl');
+const fitting = ({ length }: string): string => {
+  if (length > 10) return 'text-base';
+  return length > 7 ? 'text-xl' : 'text-2xl';
+};
 
-function ResultLine({ word, on, varied, href }: { word: ShownWord; on: boolean; varied: boolean; href: string }) {
+interface ResultProps {
+  readonly word: ShownWord;
+  /** It is in the set. */
+  readonly on: boolean;
+  /** Words of different counts stand in the list, so each says its own. */
+  readonly varied: boolean;
+  readonly href: string;
+}
+
+function ResultLine({ word, on, varied, href }: ResultProps) {
   return (
     <li className="flex min-h-[4.4rem] items-center gap-3 border-b border-line py-1.5">
       <Link
