@@ -179,7 +179,9 @@ test('100 taps in 20 seconds from two devices', async () => {
   await Promise.all([saved(left), saved(right)]);
   const kept = (await logOf(app, session)).filter((e) => e.kind === 'answer').map((e) => e.id);
   console.log(
-    `two devices, 100 taps in ${seconds.toFixed(1)} s: ${made.size} answers made, ${kept.length} in the server’s file, lost ${[...made].filter((id) => !kept.includes(id)).length}, doubled ${kept.length - new Set(kept).size}`,
+    `two devices, 100 taps in ${seconds.toFixed(1)} s: ${made.size} answers made, ${kept.length} in the ` +
+      `server’s file, lost ${[...made].filter((id) => !kept.includes(id)).length}, doubled ` +
+      `${kept.length - new Set(kept).size}`,
   );
   await browser.close();
   await app.stop();

@@ -252,7 +252,10 @@ test('neighbour graph over the pronouncing dictionary', async () => {
       'words      ms     µs a word    edges',
       ...rows.map(
         (r) =>
-          `${String(r.words).padEnd(8)}${r.ms.toFixed(0).padStart(5)}${((1000 * r.ms) / r.words).toFixed(2).padStart(12)}${String(r.edges).padStart(11)}`,
+          String(r.words).padEnd(8) +
+          r.ms.toFixed(0).padStart(5) +
+          ((1000 * r.ms) / r.words).toFixed(2).padStart(12) +
+          String(r.edges).padStart(11),
       ),
     ].join('\n'),
   );
@@ -264,7 +267,9 @@ test('neighbour graph over the pronouncing dictionary', async () => {
   const took = performance.now() - start;
   const pairs = ((took / sample.length) * said.length) / 2;
   console.log(
-    `all pairs: ${sample.length} strings against all ${said.length} took ${took.toFixed(0)} ms (${met} neighbours); each pair once, by proportion: ${(pairs / 1000).toFixed(0)} s; the graph is ${(pairs / whole.ms).toFixed(0)} times faster (bar 50)`,
+    `all pairs: ${sample.length} strings against all ${said.length} took ${took.toFixed(0)} ms (${met} ` +
+      `neighbours); each pair once, by proportion: ${(pairs / 1000).toFixed(0)} s; the graph is ` +
+      `${(pairs / whole.ms).toFixed(0)} times faster (bar 50)`,
   );
 }, 300_000);
 

@@ -58,15 +58,16 @@ const CASES: readonly Case[] = [
 
 const INTRO = `# How often the rules are right
 
-Simulated children whose true rate is known (core/progress/testing/simulated.ts): two answers a day, every second or third day, guessing
-and help as they come, and each rule looked at after *every* answer, as in real use. \`npm run bench\` prints this table;
-\`BOUNCY_ECHO_DOCS=1 CHILDREN=1500 npm run bench\` writes this page. *4 of last 5* is the plain rule of the setting; *80 % right* is percent right
-from five answers on.
+Simulated children whose true rate is known (core/testing/simulated.ts): two answers a day, every second or third day,
+guessing and help as they come, and each rule looked at after *every* answer, as in real use. \`npm run bench\` prints
+this table; \`BOUNCY_ECHO_DOCS=1 CHILDREN=1500 npm run bench\` writes this page. *4 of last 5* is the plain rule of
+the setting; *80 % right* is percent right from five answers on.
 
-Held against our bars: falsely secure at 0.6 at most 5, found within 20 answers at least 55 at 0.85 and 95 at 0.95, falsely *not yet* at 0.8 at
-most 5. Open answers meet them all. Yes/no answers alone cannot within 20 (last line); they meet them within 50. Where every third answer is
-on a harder step, or every second one a guess, only 13 or 10 of the 20 answers speak plainly for the step, and more are needed.
-A child who learns is called secure when they have become so, or a little before: the last row grows from 0.5 to 0.95.
+Held against our bars: falsely secure at 0.6 at most 5, found within 20 answers at least 55 at 0.85 and 95 at 0.95,
+falsely *not yet* at 0.8 at most 5. Open answers meet them all. Yes/no answers alone cannot within 20 (last line);
+they meet them within 50. Where every third answer is on a harder step, or every second one a guess, only 13 or 10 of
+the 20 answers speak plainly for the step, and more are needed. A child who learns is called secure when they have
+become so, or a little before: the last row grows from 0.5 to 0.95.
 `;
 
 const percentRight = (runs: readonly Run[]): boolean =>
@@ -114,7 +115,9 @@ test('how often each rule is right, looked at after every answer', () => {
     const part = (0.05 - inside) / (edge - inside);
     return atLeast(k + 1, n, high) + part * (atLeast(k, n, high) - atLeast(k + 1, n, high));
   };
-  const bound = `With 20 yes/no answers no rule whatever that is falsely sure of at most 5 in 100 at 0.6 finds more than ${(100 * bestAt(0.85, 20)).toFixed(0)} in 100 at 0.85, or ${(100 * bestAt(0.95, 20)).toFixed(0)} at 0.95.`;
+  const bound =
+    'With 20 yes/no answers no rule whatever that is falsely sure of at most 5 in 100 at 0.6 finds more than ' +
+    `${(100 * bestAt(0.85, 20)).toFixed(0)} in 100 at 0.85, or ${(100 * bestAt(0.95, 20)).toFixed(0)} at 0.95.`;
   const head = [
     'child (true rate)',
     'answers',

@@ -133,7 +133,9 @@ async function fill(): Promise<number> {
           transaction,
         );
         await insert(
-          'answers (id, session_id, child_id, turn, word, task, step, sounds, outcome, standing, slip, said, missed, helps, note, think_ms, supersedes, at, received_at, self_corrected, shown, marked_by, why, partner_id, differs, second)',
+          'answers (id, session_id, child_id, turn, word, task, step, sounds, outcome, standing, slip, said, ' +
+            'missed, helps, note, think_ms, supersedes, at, received_at, self_corrected, shown, marked_by, ' +
+            'why, partner_id, differs, second)',
           rows,
           transaction,
         );
@@ -218,7 +220,9 @@ test('children: pages, board and groups', async () => {
     ),
   );
   print(
-    `Children (${made.toLocaleString('en')} answers of ${children.length} children, ${(statSync(process.env.BOUNCY_ECHO_DB).size / 2 ** 20).toFixed(0)} MB; all evidence worked out anew in ${(rebuilt / 1000).toFixed(0)} s)`,
+    `Children (${made.toLocaleString('en')} answers of ${children.length} children, ` +
+      `${(statSync(process.env.BOUNCY_ECHO_DB).size / 2 ** 20).toFixed(0)} MB; all evidence worked out anew in ` +
+      `${(rebuilt / 1000).toFixed(0)} s)`,
     rows,
   );
   await (await database()).close();

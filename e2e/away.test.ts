@@ -60,7 +60,7 @@ async function markUpTo(page: Page, from: number, to: number): Promise<string[]>
   return given;
 }
 
-test('no network from the middle to the end, reloaded meanwhile: the file holds exactly the taps, in order', async () => {
+test('no network from the middle to the end, reloaded meanwhile: the file holds just the taps, in order', async () => {
   const { page } = await openPage(browser);
   const session = await beginPlay(page, app.url, 'sounds=3&task=segmenting');
   await keptForAway(page);
@@ -134,7 +134,7 @@ test('the server is killed and started again ten times during 100 taps: all ther
   await page.context().close();
 }, 240_000);
 
-test('two adults on two devices see each other’s marks; the last tap of an answer wins and both stay in the log', async () => {
+test('two adults on two devices see each other’s marks; the last tap wins and both stay in the log', async () => {
   const { page: left } = await openPage(browser);
   const session = await beginPlay(left, app.url, 'sounds=3&task=segmenting');
   const { page: right } = await openPage(browser);

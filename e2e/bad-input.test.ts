@@ -67,7 +67,8 @@ describe('addresses and bodies', () => {
   );
   test('the words address takes anything', async () => {
     const response = await fetch(
-      `${app.url}/words?sounds=abc&shape=%3Cscript%3E&seed=-1&size=99&sound=%00&only=x&set=..&words=zzz,,;&task=zz&task=y`,
+      `${app.url}/words?sounds=abc&shape=%3Cscript%3E&seed=-1&size=99&sound=%00&only=x&set=..` +
+        '&words=zzz,,;&task=zz&task=y',
     );
     expect(response.status).toBe(200);
     expect(await response.text()).toContain('How many sounds?');

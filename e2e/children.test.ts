@@ -162,7 +162,7 @@ describe('three weeks of the demo', () => {
   });
 });
 
-test('a child’s file holds everything, checked against its schema; erased, no trace is left in the database file', async () => {
+test('a child’s file holds everything, checked against its schema; erased, no trace is left', async () => {
   const { page, trouble } = await openPage(browser);
   await addNames(page, own.url, ['Quillamina', 'Bo']);
   await page.goto(`${own.url}/words?sounds=3&task=segmenting`);

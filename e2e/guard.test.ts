@@ -139,7 +139,7 @@ describe('writing from elsewhere', () => {
     expect(read.status).toBe(421);
   });
 
-  test('X-Forwarded-Host is taken off before the framework sees it: an action of our own page still works', async () => {
+  test('X-Forwarded-Host is taken off before the framework sees it: our own page’s action works', async () => {
     const { page, trouble } = await openPage(browser);
     await page.setExtraHTTPHeaders({ 'X-Forwarded-Host': FOREIGN });
     await addNames(page, app.url, ['Sorrel']);

@@ -158,7 +158,7 @@ test('a session can be played with no names at all, and from Today in one tap', 
   await fresh.stop();
 });
 
-test('away, come back later and another child change whose turn it is; shortcuts rest while someone types', async () => {
+test('away, back later and another child change whose turn it is; shortcuts rest while someone types', async () => {
   const { page } = await openPage(browser);
   const current = page.locator('nav[aria-label="Children"] [aria-current="true"]');
   await page.goto(`${app.url}/children`);

@@ -26,7 +26,7 @@ onStage(
 
 const rows = (session: string): Promise<AnswerRow[]> => answersOf(app, session);
 
-test('the server is killed between taps and right after one: no answer lost, none doubled, and play goes on', async () => {
+test('the server is killed between taps and right after one: none lost, none doubled, play goes on', async () => {
   const { page } = await openPage(browser);
   const session = await beginPlay(page, app.url, 'sounds=3&task=blending');
   await tap(page, '1', 1);

@@ -135,53 +135,58 @@ test('a whole session by touch on a tablet held upright', async () => {
   await context.close();
 });
 
-test('thirty children: each has a turn, a late one joins in, everyone together is one tap and those who differed one each', async () => {
-  const { page, trouble } = await openPage(browser);
-  const children = Array.from({ length: 30 }, (_, i) => `Child ${String(i + 1).padStart(2, '0')}`);
-  await group(page, 'Thirty', children);
-  await page.goto(`${app.url}/words?sounds=3&task=blending`);
-  await page.getByRole('button', { name: /^Play with/ }).click();
-  await page.waitForURL(/\/play\//);
-  const session = sure(page.url().split('/').at(-1));
-  await page.getByRole('button', { name: /^Modelled/ }).click();
-  await page.getByRole('button', { name: /^On own/ }).waitFor();
-  for (let turns = 1; turns <= 30; turns += 1) {
-    const done = page.getByRole('button', { name: 'One more turn each' });
-    if (await done.count()) await done.click();
+test(
+  'thirty children: each has a turn, a late one joins in, everyone together is one tap and those who differed ' +
+    'one each',
+  async () => {
+    const { page, trouble } = await openPage(browser);
+    const children = Array.from({ length: 30 }, (_, i) => `Child ${String(i + 1).padStart(2, '0')}`);
+    await group(page, 'Thirty', children);
+    await page.goto(`${app.url}/words?sounds=3&task=blending`);
+    await page.getByRole('button', { name: /^Play with/ }).click();
+    await page.waitForURL(/\/play\//);
+    const session = sure(page.url().split('/').at(-1));
+    await page.getByRole('button', { name: /^Modelled/ }).click();
+    await page.getByRole('button', { name: /^On own/ }).waitFor();
+    for (let turns = 1; turns <= 30; turns += 1) {
+      const done = page.getByRole('button', { name: 'One more turn each' });
+      if (await done.count()) await done.click();
+      await nextFinger(page);
+      await page.keyboard.press('1');
+      await shown(page, turns);
+      // Whoever has the turn is in sight in the list.
+      if (turns === 25)
+        expect(
+          await page.locator('nav[aria-label="Children"] [aria-current="true"]').evaluate((e) => {
+            const { top, bottom } = e.getBoundingClientRect();
+            return top >= 0 && bottom <= window.innerHeight;
+          }),
+        ).toBe(true);
+    }
+    await saved(page);
+    expect([...new Set((await answersOf(app, session)).map((a) => a.child))].sort()).toEqual(children);
+    await addNames(page, app.url, ['Lou']);
+    await page.goto(`${app.url}/play/${session}`);
+    await awake(page);
+    const more = page.getByRole('button', { name: 'One more turn each' });
+    if (await more.count()) await more.click();
+    await page.getByRole('button', { name: 'Someone came late' }).click();
+    await page.getByRole('dialog').getByRole('button', { name: 'Lou' }).click();
+    await page.locator('nav[aria-label="Children"] li', { hasText: 'Lou' }).waitFor();
     await nextFinger(page);
+    await page.getByRole('button', { name: 'Everyone together', exact: true }).click();
     await page.keyboard.press('1');
-    await shown(page, turns);
-    // Whoever has the turn is in sight in the list.
-    if (turns === 25)
-      expect(
-        await page.locator('nav[aria-label="Children"] [aria-current="true"]').evaluate((e) => {
-          const { top, bottom } = e.getBoundingClientRect();
-          return top >= 0 && bottom <= window.innerHeight;
-        }),
-      ).toBe(true);
-  }
-  await saved(page);
-  expect([...new Set((await answersOf(app, session)).map((a) => a.child))].sort()).toEqual(children);
-  await addNames(page, app.url, ['Lou']);
-  await page.goto(`${app.url}/play/${session}`);
-  await awake(page);
-  const more = page.getByRole('button', { name: 'One more turn each' });
-  if (await more.count()) await more.click();
-  await page.getByRole('button', { name: 'Someone came late' }).click();
-  await page.getByRole('dialog').getByRole('button', { name: 'Lou' }).click();
-  await page.locator('nav[aria-label="Children"] li', { hasText: 'Lou' }).waitFor();
-  await nextFinger(page);
-  await page.getByRole('button', { name: 'Everyone together', exact: true }).click();
-  await page.keyboard.press('1');
-  await shown(page, 31);
-  await page
-    .getByRole('group', { name: /^More about Everyone/ })
-    .getByRole('button', { name: 'Child 07' })
-    .click();
-  await saved(page);
-  await expect
-    .poll(async () => names((await answersOf(app, session)).slice(-2)).sort())
-    .toEqual(['Child 07 not-yet', 'null on-own']);
-  expect(trouble).toEqual([]);
-  await page.context().close();
-}, 180_000);
+    await shown(page, 31);
+    await page
+      .getByRole('group', { name: /^More about Everyone/ })
+      .getByRole('button', { name: 'Child 07' })
+      .click();
+    await saved(page);
+    await expect
+      .poll(async () => names((await answersOf(app, session)).slice(-2)).sort())
+      .toEqual(['Child 07 not-yet', 'null on-own']);
+    expect(trouble).toEqual([]);
+    await page.context().close();
+  },
+  180_000,
+);

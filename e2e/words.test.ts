@@ -126,7 +126,7 @@ describe('the accent in force changes what is on the screen', () => {
   });
 });
 
-test('a word of our own: asked for its vowel, confirmed, found among the words; then tapped; then removed', async () => {
+test('a word of our own: asked for its vowel, confirmed, found among the words; tapped; removed', async () => {
   const { page, trouble } = await openPage(browser);
   await page.goto(`${app.url}/words/new`);
   await page.getByLabel('The word').fill('graph');
@@ -234,7 +234,7 @@ describe('word sets', () => {
     await page.context().close();
   });
 
-  test('a broken file: every row is reported, nothing is kept until it is confirmed; a file that is no set says so', async () => {
+  test('a broken file: rows are reported, nothing kept until confirmed; a file that is no set says so', async () => {
     const { page, trouble } = await openPage(browser);
     await page.goto(`${app.url}/words/sets`);
     const choose = (name: string, text: string): Promise<void> =>
@@ -318,17 +318,21 @@ test('the prop shelf and the sounds taught: a tick is kept and becomes a filter'
   await page.context().close();
 });
 
-test('the words command prints the whole bank to standard output and nothing else; what it cannot do it says beside it', () => {
-  const run = (...args: string[]) =>
-    spawnSync(process.execPath, ['scripts/words.mjs', ...args], { encoding: 'utf8', maxBuffer: 2e7 });
-  const json = run('--accent', 'general-american', '--convention', 'strict', '--format', 'json');
-  const rows = JSON.parse(json.stdout) as { word: string; sounds: string[]; units: number }[];
-  expect(rows.length).toBeGreaterThanOrEqual(3_000);
-  expect(rows.find((r) => r.word === 'card')).toMatchObject({ sounds: ['k', 'ɑ', 'r', 'd'], units: 4 });
-  expect(run('--accent', 'scottish', '--format', 'csv').stdout.split('\r\n')[0]).toBe(
-    'word,sounds,units,unit_sounds,shape,syllables,contested,contested_why,doubt',
-  );
-  const wrong = run('--accent', 'mars');
-  expect([wrong.status, wrong.stdout]).toEqual([1, '']);
-  expect(wrong.stderr).toContain('southern-british');
-});
+test(
+  'the words command prints the whole bank to standard output and nothing else; what it cannot do it says ' +
+    'beside it',
+  () => {
+    const run = (...args: string[]) =>
+      spawnSync(process.execPath, ['scripts/words.mjs', ...args], { encoding: 'utf8', maxBuffer: 2e7 });
+    const json = run('--accent', 'general-american', '--convention', 'strict', '--format', 'json');
+    const rows = JSON.parse(json.stdout) as { word: string; sounds: string[]; units: number }[];
+    expect(rows.length).toBeGreaterThanOrEqual(3_000);
+    expect(rows.find((r) => r.word === 'card')).toMatchObject({ sounds: ['k', 'ɑ', 'r', 'd'], units: 4 });
+    expect(run('--accent', 'scottish', '--format', 'csv').stdout.split('\r\n')[0]).toBe(
+      'word,sounds,units,unit_sounds,shape,syllables,contested,contested_why,doubt',
+    );
+    const wrong = run('--accent', 'mars');
+    expect([wrong.status, wrong.stdout]).toEqual([1, '']);
+    expect(wrong.stderr).toContain('southern-british');
+  },
+);

@@ -17,7 +17,8 @@ function ensureBrowser() {
     }).status === 0;
   if (!(apt('update') && apt('install', '-y', '--no-install-recommends', 'chromium')) || !existsSync(CHROMIUM)) {
     throw new Stop(
-      'The browser tests need Chromium. Install it (apt-get install chromium), or name one: CHROMIUM=/path/to/chromium npm test',
+      'The browser tests need Chromium. Install it (apt-get install chromium), or name one: ' +
+        'CHROMIUM=/path/to/chromium npm test',
     );
   }
 }

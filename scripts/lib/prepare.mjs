@@ -95,7 +95,9 @@ export function ensurePackages() {
     const missing = ['python3', 'make', 'g++'].filter((tool) => !has(tool));
     if (missing.length) {
       throw new Stop(
-        `The database driver is compiled on this machine, and ${missing.join(', ')} ${missing.length > 1 ? 'are' : 'is'} missing.\nOn Debian or Ubuntu: apt-get install python3 make g++\nThen start again.`,
+        `The database driver is compiled on this machine, and ${missing.join(', ')} ` +
+          `${missing.length > 1 ? 'are' : 'is'} missing.\nOn Debian or Ubuntu: apt-get install python3 make ` +
+          'g++\nThen start again.',
       );
     }
     say('Installing packages (the database driver is compiled: about two minutes) …');
@@ -135,13 +137,15 @@ export function checkDataFile(file) {
     rmSync(probe);
   } catch {
     throw new Stop(
-      `Bouncy Echo cannot write in the data folder ${folder}.\nGive this user the right to write there, or name another folder: BOUNCY_ECHO_DATA=/some/folder npm start`,
+      `Bouncy Echo cannot write in the data folder ${folder}.\nGive this user the right to write there, or ` +
+        'name another folder: BOUNCY_ECHO_DATA=/some/folder npm start',
     );
   }
   if (!existsSync(file) || statSync(file).size === 0) return;
   if (!statSync(file).isFile() || readFileSync(file).subarray(0, 15).toString() !== 'SQLite format 3') {
     throw new Stop(
-      `The file ${file} is not a database. It has not been touched.\nMove it away, or name another data folder: BOUNCY_ECHO_DATA=/some/folder npm start`,
+      `The file ${file} is not a database. It has not been touched.\nMove it away, or name another data ` +
+        'folder: BOUNCY_ECHO_DATA=/some/folder npm start',
     );
   }
   try {

@@ -38,7 +38,8 @@ export async function serve({ file, demo }) {
   checkDataFile(full);
   if (!(await portFree(port))) {
     throw new Stop(
-      `Port ${port} is taken by another program. Close it, or choose another port: PORT=${port + 1} npm ${demo ? 'run demo' : 'start'}`,
+      `Port ${port} is taken by another program. Close it, or choose another port: PORT=${port + 1} npm ` +
+        `${demo ? 'run demo' : 'start'}`,
     );
   }
   say(demo ? `Demo data in ${full}` : `Data in ${full}`);

@@ -53,9 +53,20 @@ async function away() {
     .map(({ url }) => `<li><a href="${new URL(url).pathname}">Go on with the running session</a></li>`)
     .join('');
   return new Response(
-    `<!doctype html><html lang="en-GB"><meta charset="utf-8"><meta name="viewport" content="width=device-width"><title>No server · Bouncy Echo</title>
-<body style="font:20px/1.5 sans-serif;margin:10vh auto;max-width:36rem;padding:0 1rem;background:#f7f1e3;color:#1c2733"><h1>The server cannot be reached</h1>
-<p>What was marked on this device is kept on it and goes to the server as soon as it answers.</p><ul>${links}</ul><p><a href="">Try again</a></p></body></html>`,
+    `<!doctype html>
+<html lang="en-GB">
+<meta charset="utf-8">
+<meta name="viewport" content="width=device-width">
+<title>No server · Bouncy Echo</title>
+<style>
+  body { font: 20px/1.5 sans-serif; margin: 10vh auto; max-width: 36rem; padding: 0 1rem }
+  body { background: #f7f1e3; color: #1c2733 }
+</style>
+<h1>The server cannot be reached</h1>
+<p>What was marked on this device is kept on it and goes to the server as soon as it answers.</p>
+<ul>${links}</ul>
+<p><a href="">Try again</a></p>
+</html>`,
     { status: 503, headers: { 'content-type': 'text/html; charset=utf-8' } },
   );
 }

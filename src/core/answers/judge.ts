@@ -114,7 +114,7 @@ function judgeSounds(judged: BySounds, said: Chunks, question: Question): Judgem
 
 type BySounds = Extract<Judged, { by: 'sounds' }>;
 
-/** What was asked for is not the word itself but what it becomes, or one sound of it; null where nothing more is known. */
+/** What was asked for is what the word becomes, or one sound of it; null where nothing more is known. */
 function judgeChanged(judged: BySounds, said: Chunks, question: Question, read: Analysis): Judgement | null {
   const { marks, ownWay } = question;
   const sounds = said.flat();

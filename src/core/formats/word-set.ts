@@ -15,6 +15,7 @@ export interface SetFile {
 }
 
 export const WORD_SET_FORMAT = 'bouncy-echo-word-set';
+const HEAD = { format: WORD_SET_FORMAT, version: 1 } as const;
 
 const fileSchema = z.object({
   format: z.literal(WORD_SET_FORMAT),
@@ -25,7 +26,7 @@ const fileSchema = z.object({
 
 /** A set as JSON. Example: `JSON.parse(setToJson(set)).format // 'bouncy-echo-word-set'`. */
 export const setToJson = ({ name, words }: SetFile): string =>
-  `${JSON.stringify({ format: WORD_SET_FORMAT, version: 1, name, words: words.map(({ word, own }) => own ?? { word }) }, null, 2)}\n`;
+  `${JSON.stringify({ ...HEAD, name, words: words.map(({ word, own }) => own ?? { word }) }, null, 2)}\n`;
 
 const COLUMNS = ['word', 'sounds', 'letters', 'meaning', 'sentence', 'prop', 'cautions'] as const;
 

@@ -66,16 +66,20 @@ describe('trade facts', () => {
     expect(material().isOther(['eɪ', 'l'])).toBe(true);
     expect(material().isOther(['ʌ', 'n'])).toBe(false);
   });
-  test('fault without /t/ is fall in General American and Scottish; in Southern British the app says which sound differs', () => {
-    expect([
-      item('leave-out', 'cluster', 'fault @3', 'general-american').expected,
-      item('leave-out', 'cluster', 'fault @3', 'scottish').expected,
-    ]).toEqual(['fall', 'fall']);
-    expect(() => item('leave-out', 'cluster', 'fault @3')).toThrow();
-    expect(item('leave-out', 'cluster-made-up', 'fault @3').how).toContain(
-      'Not “fall” here: that has /or/ where this has /o/.',
-    );
-  });
+  test(
+    'fault without /t/ is fall in General American and Scottish; in Southern British the app says which sound ' +
+      'differs',
+    () => {
+      expect([
+        item('leave-out', 'cluster', 'fault @3', 'general-american').expected,
+        item('leave-out', 'cluster', 'fault @3', 'scottish').expected,
+      ]).toEqual(['fall', 'fall']);
+      expect(() => item('leave-out', 'cluster', 'fault @3')).toThrow();
+      expect(item('leave-out', 'cluster-made-up', 'fault @3').how).toContain(
+        'Not “fall” here: that has /or/ where this has /o/.',
+      );
+    },
+  );
   test('swaps: tall, ball, call change the first sound; call to small changes the whole start', () => {
     expect([item('swap', 'first', 'tall ball').expected, item('swap', 'first', 'ball call').expected]).toEqual([
       'ball',
@@ -118,14 +122,18 @@ describe('trade facts', () => {
 describe('judging what was said', () => {
   const hat = item('rhyme-say', 'many', 'hat');
   const said = (...ipa: string[]) => judge(hat, [ipa]);
-  test('any word or made-up word that rhymes is right; the word again, the same start and a shared vowel are told apart', () => {
-    expect(said('k', 'æ', 't').outcome).toBe('on-own');
-    expect(said('z', 'æ', 't').outcome).toBe('on-own');
-    expect(said('h', 'æ', 't')).toMatchObject({ outcome: 'not-yet', slip: 'unchanged' });
-    expect(said('h', 'ɒ', 'p')).toMatchObject({ outcome: 'not-yet', slip: 'same-start' });
-    expect(said('k', 'æ', 'p').why).toContain('vowel only');
-    expect(said('æ', 'k', 'r', 'ə', 'b', 'æ', 't').outcome).toBe('on-own');
-  });
+  test(
+    'any word or made-up word that rhymes is right; the word again, the same start and a shared vowel are told ' +
+      'apart',
+    () => {
+      expect(said('k', 'æ', 't').outcome).toBe('on-own');
+      expect(said('z', 'æ', 't').outcome).toBe('on-own');
+      expect(said('h', 'æ', 't')).toMatchObject({ outcome: 'not-yet', slip: 'unchanged' });
+      expect(said('h', 'ɒ', 'p')).toMatchObject({ outcome: 'not-yet', slip: 'same-start' });
+      expect(said('k', 'æ', 'p').why).toContain('vowel only');
+      expect(said('æ', 'k', 'r', 'ə', 'b', 'æ', 't').outcome).toBe('on-own');
+    },
+  );
   test('sounds are right in order and number; the word unchanged is told apart', () => {
     const swap = item('swap', 'middle', 'mop map');
     const of = (...ipa: string[]) => judge(swap, [ipa]);

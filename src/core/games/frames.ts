@@ -124,7 +124,8 @@ export function gestureLine(gesture: Gesture, own: string, sounds: number): stri
   const line = gesture.id === 'task' ? own : gesture.words;
   const limit =
     sounds > gesture.shows
-      ? ` ${sure(gesture.name[0]).toUpperCase()}${gesture.name.slice(1)} show ${gesture.shows} at most; this round has words of ${sounds}.`
+      ? ` ${sure(gesture.name[0]).toUpperCase()}${gesture.name.slice(1)} show ${gesture.shows} at most; this ` +
+        `round has words of ${sounds}.`
       : '';
   return `${line}.${limit}${gesture.id === 'steps' ? ` ${gesture.seated}` : ''}`;
 }

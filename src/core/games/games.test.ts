@@ -11,7 +11,7 @@ import { sure } from '../sure';
 import type { Step, Task } from './task';
 
 const ACCENTS = MAIN_ACCENTS.map((a) => a.id as AccentId);
-test('the second judge catches what is wrong: answers turned round, foils that rhyme, sounds that are not there', () => {
+test('the second judge catches what is wrong: answers turned round, foils that rhyme, absent sounds', () => {
   const made = material();
   const of = (task: string, step: string, key: string): [Item, Step] => {
     const t = sure(TASKS.find((x) => x.id === task));

@@ -50,18 +50,22 @@ describe('the neighbour graph', () => {
       expect(found, one.word).toEqual(all);
     }
   });
-  test('worked examples (National Reading Panel 2000, from memory: smile without /s/ is mile; others common practice)', () => {
-    const near = neighbourhood(words());
-    const reach = (from: string, change: string, at: number): string[] =>
-      near
-        .of(word(from))
-        .filter((n) => n.change === change && n.at === at)
-        .map((n) => n.word.word);
-    expect(reach('smile', 'leave-out', 0)).toEqual(['mile']);
-    expect(reach('cat', 'swap', 0)).toEqual(expect.arrayContaining(['hat', 'bat', 'mat']));
-    expect(reach('top', 'add', 0)).toContain('stop');
-    expect(reach('frog', 'leave-out', 1)).toEqual(['fog']);
-  });
+  test(
+    'worked examples (National Reading Panel 2000, from memory: smile without /s/ is mile; others common ' +
+      'practice)',
+    () => {
+      const near = neighbourhood(words());
+      const reach = (from: string, change: string, at: number): string[] =>
+        near
+          .of(word(from))
+          .filter((n) => n.change === change && n.at === at)
+          .map((n) => n.word.word);
+      expect(reach('smile', 'leave-out', 0)).toEqual(['mile']);
+      expect(reach('cat', 'swap', 0)).toEqual(expect.arrayContaining(['hat', 'bat', 'mat']));
+      expect(reach('top', 'add', 0)).toContain('stop');
+      expect(reach('frog', 'leave-out', 1)).toEqual(['fog']);
+    },
+  );
   test('bud and bird are neighbours by sound in Southern British, and not in Scottish', () => {
     const joined = (accent: 'southern-british' | 'scottish'): boolean =>
       neighbourhood(words(accent))
@@ -143,7 +147,8 @@ describe('rhyme', () => {
     // The dictionary's vowel stands against our reviewed one: raw (merged vowel), twang (slip), real (one syllable
     // there), those of lexicon/reviewed.tsv.
     console.log(
-      `Rhyming parts: ${byPart.size} compared; words that differ: ${different.map((n) => `${n} /${ipa(word(n, 'general-american'))}/`).join(', ')}`,
+      `Rhyming parts: ${byPart.size} compared; words that differ: ` +
+        `${different.map((n) => `${n} /${ipa(word(n, 'general-american'))}/`).join(', ')}`,
     );
     expect(different.length).toBeLessThanOrEqual(12);
   });

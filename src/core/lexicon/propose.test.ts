@@ -74,22 +74,26 @@ describe('what only a person can answer', () => {
     expect(readings('zorble', readingsOf(dictionary, 'zorble'), 'scottish')).toEqual([]));
 });
 
-test('any word of the pronouncing dictionary: whatever is proposed can be read, spells the word and says a reading’s sounds', () => {
-  const all = Object.keys(dictionary).filter((w) => /^[a-z]{2,12}$/.test(w));
-  fc.assert(
-    fc.property(fc.constantFrom(...all), fc.constantFrom(...ACCENT_IDS), (word, accent) => {
-      for (const reading of readings(word, readingsOf(dictionary, word), accent)) {
-        for (const c of reading.candidates) {
-          const segments = parseTranscription(c.line);
-          expect(realiseSegments(segments, accentOf(accent)).length).toBeGreaterThan(0);
-          expect(spell(parseLetters(c.letters))).toBe(word);
-          expect(parseLetters(c.letters).reduce((n, p) => n + p.keys, 0)).toBe(segments.length);
+test(
+  'any word of the pronouncing dictionary: whatever is proposed can be read, spells the word and says a ' +
+    'reading’s sounds',
+  () => {
+    const all = Object.keys(dictionary).filter((w) => /^[a-z]{2,12}$/.test(w));
+    fc.assert(
+      fc.property(fc.constantFrom(...all), fc.constantFrom(...ACCENT_IDS), (word, accent) => {
+        for (const reading of readings(word, readingsOf(dictionary, word), accent)) {
+          for (const c of reading.candidates) {
+            const segments = parseTranscription(c.line);
+            expect(realiseSegments(segments, accentOf(accent)).length).toBeGreaterThan(0);
+            expect(spell(parseLetters(c.letters))).toBe(word);
+            expect(parseLetters(c.letters).reduce((n, p) => n + p.keys, 0)).toBe(segments.length);
+          }
         }
-      }
-    }),
-    { numRuns: 300 },
-  );
-});
+      }),
+      { numRuns: 300 },
+    );
+  },
+);
 
 test('any taps: the line holds just those keys, one syllable a vowel, the strong one marked', () => {
   const keys = fc.array(

@@ -137,7 +137,8 @@ function syllableStart(keys: readonly { key: string }[], from: number, to: numbe
   if (seams.has(first)) return first;
   const short = ['KIT', 'DRESS', 'TRAP', 'LOT', 'STRUT', 'FOOT'].includes(sure(keys[from]).key);
   for (let at = first; at < to; at += 1) {
-    if (short && at === first && to - first > 1 && sure(keys[at]).key !== 's') continue; // a short vowel keeps one of two consonants
+    // A short vowel keeps one of two consonants.
+    if (short && at === first && to - first > 1 && sure(keys[at]).key !== 's') continue;
     if (mayBegin(keys.slice(at, to).map((k) => k.key))) return at;
   }
   return to;

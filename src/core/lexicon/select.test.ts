@@ -63,24 +63,31 @@ const filters = fc.record({
 });
 
 describe('finding', () => {
-  test('any filters: the words found are those a word-by-word reading of the rules finds, and every facet is what picking it would leave', () => {
-    fc.assert(
-      fc.property(filters, (f) => {
-        const { fitting, facets } = find(index, f);
-        expect(fitting.map((w) => sure(index.words[w]).word)).toEqual(plain(f).map((w) => w.word));
-        for (const count of COUNTS) expect(facets.counts[count], `count ${count}`).toBe(plain({ ...f, count }).length);
-        for (const first of FIRSTS) expect(facets.firsts[first], first).toBe(plain({ ...f, first }).length);
-        for (const syllables of SYLLABLES) expect(facets.syllables[syllables]).toBe(plain({ ...f, syllables }).length);
-        for (const shape of ['CVC', 'CCVC'])
-          expect(facets.shapes.find((s) => s.shape === shape)?.words ?? 0, shape).toBe(plain({ ...f, shape }).length);
-        for (const sound of ['s', 'iː', 'ʒ']) expect(facets.sounds[sound], sound).toBe(plain({ ...f, sound }).length);
-        for (const name of ONLY)
-          expect(facets.only[name], name).toBe(plain({ ...f, only: [...new Set([...f.only, name])] }).length);
-        if (!f.contested) expect(facets.adds.contested).toBe(plain({ ...f, contested: true }).length - fitting.length);
-      }),
-      { numRuns: 60 },
-    );
-  });
+  test(
+    'any filters: the words found are those a word-by-word reading of the rules finds, and every facet is what ' +
+      'picking it would leave',
+    () => {
+      fc.assert(
+        fc.property(filters, (f) => {
+          const { fitting, facets } = find(index, f);
+          expect(fitting.map((w) => sure(index.words[w]).word)).toEqual(plain(f).map((w) => w.word));
+          for (const count of COUNTS)
+            expect(facets.counts[count], `count ${count}`).toBe(plain({ ...f, count }).length);
+          for (const first of FIRSTS) expect(facets.firsts[first], first).toBe(plain({ ...f, first }).length);
+          for (const syllables of SYLLABLES)
+            expect(facets.syllables[syllables]).toBe(plain({ ...f, syllables }).length);
+          for (const shape of ['CVC', 'CCVC'])
+            expect(facets.shapes.find((s) => s.shape === shape)?.words ?? 0, shape).toBe(plain({ ...f, shape }).length);
+          for (const sound of ['s', 'iː', 'ʒ']) expect(facets.sounds[sound], sound).toBe(plain({ ...f, sound }).length);
+          for (const name of ONLY)
+            expect(facets.only[name], name).toBe(plain({ ...f, only: [...new Set([...f.only, name])] }).length);
+          if (!f.contested)
+            expect(facets.adds.contested).toBe(plain({ ...f, contested: true }).length - fitting.length);
+        }),
+        { numRuns: 60 },
+      );
+    },
+  );
   test('sorted in four ways', () => {
     const { fitting } = find(index, { count: 3, contested: false });
     for (const sort of SORTS) expect(new Set(sortWords(index, fitting, sort)).size).toBe(fitting.length);

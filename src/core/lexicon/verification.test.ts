@@ -73,17 +73,21 @@ test('every entry agrees with every reference, or its difference is reviewed wit
   const table = [
     '# Verification of the word bank',
     '',
-    `${bank.length} entries in ${ACCENT_IDS.length} accents: ${comparisons.reduce((n, c) => n + c.covered, 0)} comparisons of a whole word, sound by sound, ` +
-      `${all.length} of which differ; each of those stands in lexicon/reviewed.tsv with its reason (${reviewed.length} lines; a line holds for an accent and its variant).`,
+    `${bank.length} entries in ${ACCENT_IDS.length} accents: ` +
+      `${comparisons.reduce((n, c) => n + c.covered, 0)} comparisons of a whole word, sound by sound, ` +
+      `${all.length} of which differ; each of those stands in lexicon/reviewed.tsv with its reason ` +
+      `(${reviewed.length} lines; a line holds for an accent and its variant).`,
     '',
     '| reference | accent | covered | agree | differ, all reviewed |',
     '|---|---|---|---|---|',
     ...comparisons.map(
       (c) =>
-        `| ${c.reference} | ${c.accent} | ${c.covered} of ${bank.length} | ${((100 * c.agreed) / c.covered).toFixed(2)} % | ${c.differences.length} |`,
+        `| ${c.reference} | ${c.accent} | ${c.covered} of ${bank.length} | ` +
+        `${((100 * c.agreed) / c.covered).toFixed(2)} % | ${c.differences.length} |`,
     ),
     '',
-    'The folding each comparison allows stands in src/core/testing/references.ts. The three British voices are one program and share its slips.',
+    'The folding each comparison allows stands in src/core/testing/references.ts. The three British voices ' +
+      'are one program and share its slips.',
     '',
   ].join('\n');
   console.log(

@@ -32,10 +32,7 @@ export function familyPage(
       .map((l) => `${capital(sure(l.rungs[highest(l.rungs)]).rung.does)}, alone.`),
     coming: here
       .filter(({ rung }) => rung.state === 'getting-there')
-      .map(
-        ({ rung }) =>
-          `${capital(rung.rung.does)}${rung.fresh.helped > rung.fresh.own ? ', with a little help so far' : ', some of the time so far'}.`,
-      ),
+      .map(({ rung }) => `${capital(rung.rung.does)}, ${inPart(rung)} so far.`),
     next: next ? `${capital(next.rungOf.does)}.` : null,
     home: [...new Set([...(next ? [next.ladder] : []), ...here.map(({ ladder }) => ladder.id)])]
       .slice(0, 3)
@@ -45,3 +42,7 @@ export function familyPage(
     ),
   };
 }
+
+/** How far a rung comes off: mostly with help, or now and then alone. */
+const inPart = ({ fresh }: LadderEvidence['rungs'][number]): string =>
+  fresh.helped > fresh.own ? 'with a little help' : 'some of the time';

@@ -78,23 +78,27 @@ describe('groups for tomorrow', () => {
     ).groups;
     expect(fresh.map((g) => [g.step.ladder, g.gave.map((x) => x.why)])).toEqual([['syllables', ['new', 'new', 'new']]]);
   });
-  test('everybody is in one group, sizes hold, and the same children give the same groups in whatever order they come', () => {
-    fc.assert(
-      fc.property(any, fc.integer({ min: 1, max: 5 }), (all, staff) => {
-        const { groups } = groupsFor(all, staff, BEGIN);
-        expect(groups.flatMap((g) => g.children).sort()).toEqual(all.map((c) => c.id).sort());
-        for (const g of groups) {
-          expect(g.children.length).toBeLessThanOrEqual(GROUP_SIZE.most);
-          if (all.length >= GROUP_SIZE.least) expect(g.children.length).toBeGreaterThanOrEqual(GROUP_SIZE.least);
-          for (const id of g.children) {
-            const [first] = sure(all.find((c) => c.id === id)).next;
-            const own = first?.ladder === g.step.ladder && first.rung === g.step.rung;
-            expect(g.gave.some((x) => x.id === id)).toBe(!own);
+  test(
+    'everybody is in one group, sizes hold, and the same children give the same groups in whatever order they ' +
+      'come',
+    () => {
+      fc.assert(
+        fc.property(any, fc.integer({ min: 1, max: 5 }), (all, staff) => {
+          const { groups } = groupsFor(all, staff, BEGIN);
+          expect(groups.flatMap((g) => g.children).sort()).toEqual(all.map((c) => c.id).sort());
+          for (const g of groups) {
+            expect(g.children.length).toBeLessThanOrEqual(GROUP_SIZE.most);
+            if (all.length >= GROUP_SIZE.least) expect(g.children.length).toBeGreaterThanOrEqual(GROUP_SIZE.least);
+            for (const id of g.children) {
+              const [first] = sure(all.find((c) => c.id === id)).next;
+              const own = first?.ladder === g.step.ladder && first.rung === g.step.rung;
+              expect(g.gave.some((x) => x.id === id)).toBe(!own);
+            }
           }
-        }
-        expect(groupsFor([...all].reverse(), staff, BEGIN)).toEqual(groupsFor(all, staff, BEGIN));
-      }),
-      { numRuns: 150 },
-    );
-  });
+          expect(groupsFor([...all].reverse(), staff, BEGIN)).toEqual(groupsFor(all, staff, BEGIN));
+        }),
+        { numRuns: 150 },
+      );
+    },
+  );
 });

@@ -80,5 +80,9 @@ export function expectedInWords(chances: readonly number[]): string {
   const tenths = (p: number): number => Math.min(9, Math.max(1, Math.round(p * 10)));
   const [least, most] = [tenths(Math.min(...chances)), tenths(Math.max(...chances))];
   const middle = tenths(chances.reduce((sum, p) => sum + p, 0) / chances.length);
-  return `About ${middle} in 10 should come off alone${least === most ? '' : `; from child to child ${least} to ${most} in 10`}. A guess from their answers so far.`;
+  return (
+    `About ${middle} in 10 should come off ` +
+    `alone${least === most ? '' : `; from child to child ${least} to ${most} in 10`}. A guess from their ` +
+    'answers so far.'
+  );
 }

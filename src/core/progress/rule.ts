@@ -29,7 +29,8 @@ export const RULE_WORDS: Readonly<Record<RuleId, { readonly name: string; readon
 
 /** How often the plain rule errs, from the simulation: said wherever it is chosen. */
 export const PLAIN_ERRS =
-  'This rule errs often: of 100 children who manage 6 in 10, it calls about 93 secure at some point within 20 answers; the weighed rule about 3.';
+  'This rule errs often: of 100 children who manage 6 in 10, it calls about 93 secure at some point within ' +
+  '20 answers; the weighed rule about 3.';
 
 export const STATES = ['secure', 'getting-there', 'not-yet', 'not-enough'] as const;
 export type State = (typeof STATES)[number];

@@ -67,7 +67,10 @@ export function moreSentence(r: Pick<RungEvidence, 'more' | 'state'>, turnsAWeek
   if (r.state === 'secure' || r.state === 'not-yet') return null;
   if (r.more === null) return 'More than forty turns like these would be needed to be sure either way.';
   const weeks = turnsAWeek > 0 ? Math.ceil(r.more / turnsAWeek) : null;
-  return `About ${r.more} more ${r.more === 1 ? 'turn' : 'turns'} would tell${weeks ? `: ${weeks === 1 ? 'a week' : `${inWords(weeks)} weeks`} at this pace` : ''}.`;
+  return (
+    `About ${r.more} more ${r.more === 1 ? 'turn' : 'turns'} would ` +
+    `tell${weeks ? `: ${weeks === 1 ? 'a week' : `${inWords(weeks)} weeks`} at this pace` : ''}.`
+  );
 }
 
 /** State and sentence for someone who hears the screen. */

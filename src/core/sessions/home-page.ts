@@ -76,7 +76,8 @@ const SHORTLY: Partial<Record<Making, string>> = {
 };
 export const HOME_WORDS = 6;
 const CLOSE =
-  'A minute here and there is plenty. It is a game to hear and say: no letters, no right or wrong, and stop while it is fun.';
+  'A minute here and there is plenty. It is a game to hear and say: no letters, no right or wrong, and stop ' +
+  'while it is fun.';
 
 /**
  * The page for families: what we played, a few words to try, how to say their sounds short. No names and no scores.

@@ -42,7 +42,8 @@ export const REMINDERS: Readonly<Record<FamilyId, string>> = {
 
 /** What a check-in is, in one line. Common practice, no source. */
 export const CHECK_REMINDER =
-  'The same items for each child, alone with you. No help and no praise, only “thank you”. Three in a row too hard: enough.';
+  'The same items for each child, alone with you. No help and no praise, only “thank you”. Three in a row ' +
+  'too hard: enough.';
 
 export interface PlanRequest {
   readonly shape: Shape;

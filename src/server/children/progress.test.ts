@@ -116,7 +116,7 @@ test('a turn two devices gave to two children is the later one’s, on the page 
   expect((await standingRows(kofi, 5)).map((r) => r.turn)).toEqual([0]);
 });
 
-test('what held and was not heard for long is due, with the children it is due for, and can be played with them', async () => {
+test('what held and was not heard for long is due, with its children, and can be played with them', async () => {
   const { groupId, wren } = await begun();
   const step = { ladder: 'blending', rung: '3' };
   const start = 1_760_000_000_000;
@@ -279,7 +279,7 @@ test('two adults: pairs of the same answer, without those undone or left out', a
   expect((await lookBack(id)).answers.map((a) => a.outcome)).toEqual(['on-own', 'on-own', 'on-own']);
 });
 
-test('a ready session of a step has just these children; a step, group or child that is not there says so', async () => {
+test('a ready session of a step has just these children; what is not there says so', async () => {
   const { groupId, wren } = await begun();
   const id = await startStep(groupId, { ladder: 'blending', rung: '3' }, [wren]);
   const { session } = await lookBack(id);

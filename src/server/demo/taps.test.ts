@@ -44,7 +44,8 @@ test('an answer of the demo’s sessions takes one tap in the middle, and two or
   }
   const mean = taps.reduce((sum, n) => sum + n, 0) / taps.length;
   console.log(
-    `taps an answer, ${taps.length} answers of the demo: median ${atShare(taps, 0.5)}, mean ${mean.toFixed(2)}, 95 % at most ${atShare(taps, 0.95)}, most ${Math.max(...taps)}`,
+    `taps an answer, ${taps.length} answers of the demo: median ${atShare(taps, 0.5)}, mean ` +
+      `${mean.toFixed(2)}, 95 % at most ${atShare(taps, 0.95)}, most ${Math.max(...taps)}`,
   );
   expect(taps.length).toBeGreaterThan(200);
   expect(atShare(taps, 0.5)).toBeLessThanOrEqual(1.3);

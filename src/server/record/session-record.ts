@@ -143,7 +143,8 @@ export const replayPlan = ({
 
 interface Logged {
   readonly ids: Set<string>;
-  /** What may have shown a child the answer: items said by the adult or by everyone, and answers in chorus. */ readonly models: readonly Entry[];
+  /** What may have shown a child the answer: items said by the adult or by everyone, and answers in chorus. */
+  readonly models: readonly Entry[];
 }
 
 /** The ids of everything in a session's log, and what modelled an item in it. */

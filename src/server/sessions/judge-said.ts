@@ -18,6 +18,12 @@ export interface Judged extends Judgement {
   readonly word: string;
 }
 
+/** How many of a sound a word needs, in words; nothing for one. */
+const timesWords = (times: number): string => {
+  if (times === 1) return '';
+  return `${times === 2 ? 'two' : times} `;
+};
+
 /** The sounds of a typed word: from the bank and its forms, the dictionary, or like a word that is spelt alike. */
 async function soundsOf(typed: string, bank: Awaited<ReturnType<typeof preparedBank>>): Promise<readonly string[]> {
   const known = bank.soundsOf(typed);
@@ -52,7 +58,7 @@ export async function judgeSaid(sessionId: string, roundNumber: number, key: str
       );
       const needs = missing.map(
         ({ ipa, needs, has }) =>
-          `${needs > 1 ? `${needs === 2 ? 'two' : needs} ` : ''}/${labelOf(ipa, bank.accent).label}/${has ? '' : ', which is not in the handful'}`,
+          `${timesWords(needs)}/${labelOf(ipa, bank.accent).label}/${has ? '' : ', which is not in the handful'}`,
       );
       const unheard = { missed: [], analysis: null };
       const listed = huntable(bank).some((w) => w.word === word);

@@ -14,17 +14,21 @@ const ask = async <T>(sql: string, transaction?: Transaction): Promise<T> =>
 const groups = async (): Promise<number> => (await ask<{ n: number }>('SELECT count(*) AS n FROM groups')).n;
 
 // What each setting means: the SQLite documentation, "PRAGMA Statements".
-test('every transaction, the first and those on its connection, is synced in full, checks foreign keys and wipes what it deletes', async () => {
-  const { write } = await database();
-  for (let i = 0; i < 3; i += 1) {
-    await write(async (transaction) => {
-      expect(await ask('PRAGMA synchronous', transaction)).toEqual({ synchronous: 2 });
-      expect(await ask('PRAGMA foreign_keys', transaction)).toEqual({ foreign_keys: 1 });
-      expect(await ask('PRAGMA secure_delete', transaction)).toEqual({ secure_delete: 1 });
-      expect(await ask('PRAGMA journal_mode', transaction)).toEqual({ journal_mode: 'wal' });
-    });
-  }
-});
+test(
+  'every transaction, the first and those on its connection, is synced in full, checks foreign keys and wipes ' +
+    'what it deletes',
+  async () => {
+    const { write } = await database();
+    for (let i = 0; i < 3; i += 1) {
+      await write(async (transaction) => {
+        expect(await ask('PRAGMA synchronous', transaction)).toEqual({ synchronous: 2 });
+        expect(await ask('PRAGMA foreign_keys', transaction)).toEqual({ foreign_keys: 1 });
+        expect(await ask('PRAGMA secure_delete', transaction)).toEqual({ secure_delete: 1 });
+        expect(await ask('PRAGMA journal_mode', transaction)).toEqual({ journal_mode: 'wal' });
+      });
+    }
+  },
+);
 
 test('a write that fails leaves nothing, and the next one is whole', async () => {
   const { write, sequelize } = await database();

@@ -16,7 +16,8 @@ export function diskSentence(error: unknown, file: string): string | undefined {
   const table: [RegExp, string][] = [
     [
       /SQLITE_NOTADB|not a database/,
-      `The file ${file} is not a Bouncy Echo database. It has not been touched. Move it away, or start with another data folder.`,
+      `The file ${file} is not a Bouncy Echo database. It has not been touched. Move it away, or start with ` +
+        'another data folder.',
     ],
     [
       /SQLITE_CORRUPT|malformed/,
@@ -24,7 +25,8 @@ export function diskSentence(error: unknown, file: string): string | undefined {
     ],
     [
       /SQLITE_READONLY|readonly|EACCES|EROFS|SQLITE_CANTOPEN|unable to open/,
-      `Bouncy Echo cannot write to ${file}. Nothing has been saved. Give this user the right to write in the data folder.`,
+      `Bouncy Echo cannot write to ${file}. Nothing has been saved. Give this user the right to write in the ` +
+        'data folder.',
     ],
     [
       /SQLITE_FULL|ENOSPC|disk is full/,

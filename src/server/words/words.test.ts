@@ -130,7 +130,7 @@ describe('word sets', () => {
       await saveSet({ name: 'Ours', words: ['sun', 'zorble'] }, id);
     }
   });
-  test('a bad file is reported row by row and imports nothing until it is confirmed; then only its good rows', async () => {
+  test('a bad file is reported row by row and imports nothing until confirmed; then only its good rows', async () => {
     const text = 'word,sounds,letters\nsun,,\nblorp,,\nglass2,,\nzorble,z zz,z\nfrog,,\n';
     const report = await reportOnFile(text, 'Mixed.csv');
     expect(report.rows.map((r) => r.state)).toEqual(['known', 'refused', 'refused', 'refused', 'known']);

@@ -138,10 +138,9 @@ function Way({ page }: { readonly page: ChildPage }) {
       <OwnWayButton child={{ id: page.id, name: page.name, ownWay: page.ownWay }} />
       {page.ownWayEffect.length > 0 && (
         <p className="mt-1">
-          With this,{' '}
-          {page.ownWayEffect.length === 1 ? 'one earlier “not yet”' : `${page.ownWayEffect.length} earlier “not yet”`}{' '}
-          would count as right: {page.ownWayEffect.slice(0, 4).join(', ')}. They stay as they were marked until you put
-          them right in Look back.
+          With this, {page.ownWayEffect.length === 1 ? 'one' : page.ownWayEffect.length} earlier “not yet” would count
+          as right: {page.ownWayEffect.slice(0, 4).join(', ')}. They stay as they were marked until you put them right
+          in Look back.
         </p>
       )}
     </section>

@@ -16,8 +16,10 @@ export function ChildrenScreen({ group }: { group: Group }) {
         </div>
         <p className="mb-5 text-lg text-muted">
           {group.children.length
-            ? `${group.children.length} ${group.children.length === 1 ? 'child' : 'children'}. A name leads to that child’s page. “Here” says who is away today; tomorrow everyone is here again.`
-            : 'The children’s names will stand here. You can also play with no names at all: everyone answers together.'}
+            ? `${group.children.length} ${group.children.length === 1 ? 'child' : 'children'}. A name leads to ` +
+              'that child’s page. “Here” says who is away today; tomorrow everyone is here again.'
+            : 'The children’s names will stand here. You can also play with no names at all: everyone answers ' +
+              'together.'}
         </p>
         {group.children.length > 0 && (
           <ul className="divide-y divide-line border-y border-line">

@@ -21,7 +21,10 @@ export function EraseChild({ child }: { child: { readonly id: string; readonly n
         open={open}
         onOpenChange={setOpen}
         title={`Erase ${child.name}?`}
-        description={`The name, every answer and note in every session, the steps chosen and the way of speaking go from this file for good. A backup you made earlier still holds them.`}
+        description={
+          'The name, every answer and note in every session, the steps chosen and the way of speaking go from ' +
+          'this file for good. A backup you made earlier still holds them.'
+        }
       >
         <div className="flex flex-wrap gap-3">
           <button type="button" className="plain" onClick={() => setOpen(false)}>

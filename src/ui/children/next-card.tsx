@@ -40,9 +40,15 @@ export function NextCard({ childId, name, groupId, next, chosen, chosenOn }: Nex
             Next: {main.rungOf.does}
           </h2>
           <p className="mt-1.5 leading-snug">
-            {chosen
-              ? `Chosen by ${chosen.by ?? 'an adult'}${chosenOn ? ` on ${chosenOn}` : ''}.${first && first.rungOf !== main.rungOf ? ` Ours would be to ${first.rungOf.does}.` : ''}`
-              : main.reason}
+            {chosen ? (
+              <>
+                Chosen by {chosen.by ?? 'an adult'}
+                {chosenOn && ` on ${chosenOn}`}.
+                {first && first.rungOf !== main.rungOf && ` Ours would be to ${first.rungOf.does}.`}
+              </>
+            ) : (
+              main.reason
+            )}
           </p>
           <div className="mt-3 flex flex-wrap gap-2">
             <button type="button" className="action" disabled={running} onClick={() => play(main)}>

@@ -33,7 +33,8 @@ export function SoundMapView({
     const cell: MapCell | undefined = cells.get(ipa);
     const state = cell?.state ?? 'little-seen';
     const words = cell
-      ? `/${label}/ ${SPOT_WORDS[spot]}: ${STATE[state]}, there ${cell.held} of ${cell.asked} times${cell.asked >= 4 ? `, between ${per(cell.low)} and ${per(cell.high)}` : ''}`
+      ? `/${label}/ ${SPOT_WORDS[spot]}: ${STATE[state]}, there ${cell.held} of ${cell.asked} ` +
+        `times${cell.asked >= 4 ? `, between ${per(cell.low)} and ${per(cell.high)}` : ''}`
       : `/${label}/ ${SPOT_WORDS[spot]}: not asked for yet`;
     return (
       <li key={ipa}>

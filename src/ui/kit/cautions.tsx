@@ -5,7 +5,9 @@ import type { Caution } from '@/core/lexicon/entry';
 export const CAUTION_WORDS: Readonly<Record<Caution, { short: string; long: string }>> = {
   small: {
     short: 'small part',
-    long: 'A choking hazard under 3 years: it may fit in a cylinder 31.7 mm across. Keep it from children who mouth things.',
+    long:
+      'A choking hazard under 3 years: it may fit in a cylinder 31.7 mm across. ' +
+      'Keep it from children who mouth things.',
   },
   allergen: { short: 'food allergen', long: 'Check every child’s plan before this food comes out.' },
   sharp: { short: 'sharp', long: 'An adult holds it, or show a picture.' },

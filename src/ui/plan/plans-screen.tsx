@@ -243,7 +243,8 @@ function Shapes({
 }
 
 const ICON =
-  'inline-flex min-h-12 min-w-12 items-center justify-center gap-1 rounded-lg px-2 text-muted hover:bg-card hover:text-ink';
+  'inline-flex min-h-12 min-w-12 items-center justify-center gap-1 rounded-lg px-2 text-muted hover:bg-card ' +
+  'hover:text-ink';
 
 function PlanList({ plans, groupName }: { plans: readonly PlanLine[]; groupName: string }) {
   const [search, setSearch] = useState('');

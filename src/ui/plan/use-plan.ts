@@ -24,7 +24,8 @@ export interface PlanWork {
 /** Typing is kept when it rests this long. */
 const REST_MS = 500;
 const AWAY =
-  'The server cannot be reached. Your changes are still here on the screen; they are kept when you change something once it is back.';
+  'The server cannot be reached. Your changes are still here on the screen; they are kept when you change ' +
+  'something once it is back.';
 
 /** A plan being worked on: every change is kept on the server, and the last ones can be taken back. */
 export function usePlan(open: OpenPlan): PlanWork {

@@ -77,6 +77,7 @@ export function PlayScreen({ session }: { session: PlaySession }) {
   const playing = state.phase === 'turn';
   const hunting = item?.view.kind === 'hunt';
   const check = round.way === 'check';
+  const pairLine = state.partnerId ? `${nameOf(state.partnerId)} asks ${nameOf(state.childId)}. ` : '';
   const mark = async (outcome: Outcome, of?: Pick<LikelyAnswer, 'slip' | 'said' | 'missed'>): Promise<void> => {
     if (!playing || state.calling || !item || clock.sameFinger() || (check && outcome === 'with-help')) return;
     await clock.marking(() => acts.add(acts.entryOf(outcome, of)));
@@ -288,7 +289,7 @@ export function PlayScreen({ session }: { session: PlaySession }) {
                   <p className="mt-1 text-muted">
                     {modelling
                       ? `Together now. Then it is their turn. With hands: ${round.gesture} ${round.reminder}`
-                      : `${state.partnerId ? `${nameOf(state.partnerId)} asks ${nameOf(state.childId)}. ` : ''}${check ? round.reminder : item.how}`}
+                      : `${pairLine}${check ? round.reminder : item.how}`}
                   </p>
                 </div>
                 {device.think > 0 && playing && !hunting && step === 'your-turn' && (

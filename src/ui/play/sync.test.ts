@@ -66,7 +66,7 @@ const tap = (n: number): Promise<boolean> => {
   return sync.flush(entry(n));
 };
 
-test('what waited from before a reload goes first, in order, and leaves the device once the server has it', async () => {
+test('what waited from before a reload goes first, in order, and leaves once the server has it', async () => {
   for (const n of [2, 1, 3]) box.set(entry(n).id, entry(n));
   expect(await sync.flush()).toBe(true);
   expect(requests).toEqual([['0001', '0002', '0003']]);

@@ -34,7 +34,8 @@ export function TomorrowGroups({ groupId, tomorrow }: { groupId: string; tomorro
                 <p key={does} className="text-[0.95rem] text-muted">
                   {does
                     ? `${listed(of.map((o) => nameOf(o.id)))} would otherwise ${does}.`
-                    : `${listed(of.map((o) => nameOf(o.id)))} ${of.length === 1 ? 'has' : 'have'} not been seen yet: a good place to begin.`}
+                    : `${listed(of.map((o) => nameOf(o.id)))} ${of.length === 1 ? 'has' : 'have'} not been ` +
+                      'seen yet: a good place to begin.'}
                 </p>
               ))}
             </div>

@@ -166,4 +166,5 @@ function SetRow({ set, busy, begin, setError, setErasing }: SetRowProps) {
 }
 
 const ICON =
-  'inline-flex min-h-12 min-w-12 items-center justify-center gap-1 rounded-lg px-2 text-muted hover:bg-card hover:text-ink';
+  'inline-flex min-h-12 min-w-12 items-center justify-center gap-1 rounded-lg px-2 text-muted hover:bg-card ' +
+  'hover:text-ink';

@@ -16,7 +16,8 @@ export function ShelfScreen({ shelf }: { shelf: readonly ShelfSound[] }) {
       <p className="mb-5 max-w-3xl text-lg text-muted">
         Tick what you own.{' '}
         {owned
-          ? `${owned} ${owned === 1 ? 'thing' : 'things'} on the shelf; ${covered.length} of ${shelf.length} first sounds have one.`
+          ? `${owned} ${owned === 1 ? 'thing' : 'things'} on the shelf; ${covered.length} of ${shelf.length} ` +
+            'first sounds have one.'
           : 'Nothing is ticked yet.'}
       </p>
       {lacking.length > 0 && (

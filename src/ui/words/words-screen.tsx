@@ -355,7 +355,7 @@ function SoundRow({ to, choice, facets, accent, place, sounds }: SoundRowProps) 
       ))}
       {choice.sound && (
         <Pill href={to({ sound: undefined, place: undefined })} on>
-          with <span className={clsx('font-word')}>/{labelOf(choice.sound, accent).label}/</span> {PLACE_WORDS[place]}{' '}
+          with <span className="font-word">/{labelOf(choice.sound, accent).label}/</span> {PLACE_WORDS[place]}{' '}
           <PillCount on n={facets.sounds[choice.sound] ?? 0} />
         </Pill>
       )}

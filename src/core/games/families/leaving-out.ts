@@ -72,7 +72,10 @@ function wordElsewhere(word: Word, at: number, material: Material): string | nul
     );
     const differs = found?.sounds.findIndex((s, i) => s.ipa !== left[i]) ?? -1;
     if (found)
-      return `Not “${found.word}” here: that has ${slash(sure(found.sounds[differs]).ipa, material)} where this has ${slash(sure(left[differs]), material)}. `;
+      return (
+        `Not “${found.word}” here: that has ${slash(sure(found.sounds[differs]).ipa, material)} where this has ` +
+        `${slash(sure(left[differs]), material)}. `
+      );
   }
   return null;
 }
@@ -119,6 +122,7 @@ const LEAVE_OUT: Task = {
     const left = without(word, sure(at));
     const { name, real } = nameOf(left, material);
     const sound = slash(gone, material);
+    const noWord = real ? '' : (wordElsewhere(word, sure(at), material) ?? 'What is left is not a word we know. ');
     return {
       head: word,
       words: [shownOf(word)],
@@ -126,7 +130,7 @@ const LEAVE_OUT: Task = {
       expected: `${name}${real ? '' : ' (made-up)'}`,
       judged: { by: 'sounds', sounds: left },
       slots: { word: word.word, sound, left: name, place: sure(GONE[sure(step.place)]) },
-      how: `${real ? '' : (wordElsewhere(word, sure(at), material) ?? 'What is left is not a word we know. ')}${advice([gone], material.accent)}`,
+      how: `${noWord}${advice([gone], material.accent)}`,
       script: script(`${word.word}. Now without ${sound}.`, name),
       likely: distinct([
         rightLikely(left, name, real ? 'right' : 'right, made-up'),

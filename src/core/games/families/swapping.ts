@@ -274,11 +274,12 @@ const WHICH: Task = {
     const link = need(between(from, to, material), 'Words one sound apart.');
     const choices = step.choices === 2 ? ['first', 'last'] : [...PLACE_WORDS];
     const right = choices.indexOf(placeOf(from, link.at));
+    const place = need(choices[right], 'The place that changed.');
     return {
       head: from,
       words: [shownOf(from), shownOf(to)],
       view: { kind: 'change', from: marksOf(from), to: marksOf(to), gone: [link.at], come: [link.at] },
-      expected: `${need(choices[right], 'The place that changed.')}: ${slash(link.old ?? '', material)} to ${slash(link.new ?? '', material)}`,
+      expected: `${place}: ${slash(link.old ?? '', material)} to ${slash(link.new ?? '', material)}`,
       kind: right,
       judged: { by: 'choice', choices, right },
       slots: {

@@ -60,7 +60,9 @@ const countWords: Task = {
       judged: { by: 'number', right: n },
       slots: { sentence, word: word.word },
       likely: numberLikely(n),
-      how: 'Say it at an easy pace, as you would speak. Then again, with a beat for each word. A long word is still one word.',
+      how:
+        'Say it at an easy pace, as you would speak. Then again, with a beat for each word. ' +
+        'A long word is still one word.',
       script: script(sentence, `${n}`, parts.join(' · ')),
       facts: [
         ['every word of the sentence is known', allKnown(sentence, material)],

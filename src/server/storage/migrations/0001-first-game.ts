@@ -4,7 +4,8 @@ import { statements } from './statements';
 const UP = [
   `CREATE TABLE settings (
      id INTEGER PRIMARY KEY CHECK (id = 1), accent TEXT NOT NULL, conventions TEXT NOT NULL, confirmed_at INTEGER)`,
-  `CREATE TABLE groups (id TEXT PRIMARY KEY, name TEXT NOT NULL, position INTEGER NOT NULL, created_at INTEGER NOT NULL)`,
+  'CREATE TABLE groups (id TEXT PRIMARY KEY, name TEXT NOT NULL, position INTEGER NOT NULL, created_at ' +
+    'INTEGER NOT NULL)',
   `CREATE TABLE children (
      id TEXT PRIMARY KEY, group_id TEXT NOT NULL REFERENCES groups(id), name TEXT NOT NULL,
      position INTEGER NOT NULL, away_on TEXT, created_at INTEGER NOT NULL)`,

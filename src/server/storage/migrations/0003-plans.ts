@@ -10,8 +10,10 @@ const UP = [
   `UPDATE sessions SET
      title = upper(substr(task, 1, 1)) || substr(task, 2) || ', ' || sounds || ' sounds',
      rounds = json_array(json_object(
-       'role', 'focus', 'task', task, 'step', CAST(sounds AS TEXT), 'items', json(words), 'model', model, 'spares', json(spares), 'turns', turns,
-       'way', 'individual', 'gap', 1, 'gesture', 'task', 'frame', json('{"on":true,"opening":null,"ask":null}'), 'reminder', '', 'names', json('false')))`,
+       'role', 'focus', 'task', task, 'step', CAST(sounds AS TEXT), 'items', json(words), 'model', model, 'spares',
+       json(spares), 'turns', turns,
+       'way', 'individual', 'gap', 1, 'gesture', 'task', 'frame', json('{"on":true,"opening":null,"ask":null}'),
+       'reminder', '', 'names', json('false')))`,
   `DROP INDEX answers_by_child`,
   `ALTER TABLE answers ADD COLUMN step TEXT NOT NULL DEFAULT ''`,
   `UPDATE answers SET step = CAST(rung AS TEXT)`,
@@ -21,7 +23,8 @@ const UP = [
     (column) => `ALTER TABLE sessions DROP COLUMN ${column}`,
   ),
   `CREATE TABLE plans (
-     id TEXT PRIMARY KEY, group_id TEXT NOT NULL REFERENCES groups(id) ON DELETE CASCADE, title TEXT NOT NULL, body TEXT NOT NULL,
+     id TEXT PRIMARY KEY, group_id TEXT NOT NULL REFERENCES groups(id) ON DELETE CASCADE, title TEXT NOT NULL,
+     body TEXT NOT NULL,
      kept INTEGER NOT NULL, planned_for TEXT, created_at INTEGER NOT NULL, updated_at INTEGER NOT NULL)`,
   `CREATE INDEX plans_by_group ON plans (group_id, updated_at)`,
 ];
@@ -35,7 +38,8 @@ const DOWN = [
   `ALTER TABLE sessions ADD COLUMN model TEXT`,
   `ALTER TABLE sessions ADD COLUMN spares TEXT NOT NULL DEFAULT '[]'`,
   `ALTER TABLE sessions ADD COLUMN turns INTEGER NOT NULL DEFAULT 1`,
-  `UPDATE sessions SET task = rounds ->> '$[0].task', sounds = CAST(rounds ->> '$[0].step' AS INTEGER), words = rounds -> '$[0].items',
+  `UPDATE sessions SET task = rounds ->> '$[0].task', sounds = CAST(rounds ->> '$[0].step' AS INTEGER),
+    words = rounds -> '$[0].items',
      model = rounds ->> '$[0].model', spares = rounds -> '$[0].spares', turns = rounds ->> '$[0].turns'`,
   ...['title', 'letters', 'rounds'].map((column) => `ALTER TABLE sessions DROP COLUMN ${column}`),
   `DROP INDEX answers_by_child`,
