@@ -1,121 +1,104 @@
 import { gzipSync } from 'node:zlib';
+import type { Browser, Page } from 'playwright-core';
 import { test } from 'vitest';
 import { addNames, beginPlay, logOf, openApp, openBrowser, openPage, saved, shown } from '../e2e/support/app';
 import { print, rowOf, type Row } from './table';
 
 const TURNS = 60;
 
-test('the run in a browser, 30 children, processor slowed four times', async () => {
-  const [app, browser] = await Promise.all([openApp(), openBrowser()]);
-  const { page } = await openPage(browser);
-  await addNames(
-    page,
-    app.url,
-    Array.from({ length: 30 }, (_, i) => `Child ${i + 1}`),
-  );
-  await beginPlay(page, app.url, 'sounds=4&task=segmenting');
-  const cdp = await page.context().newCDPSession(page);
-
-  const measure = async (): Promise<{ painted: number[]; kept: number[]; served: number[] }> => {
-    const out = { painted: [] as number[], kept: [] as number[], served: [] as number[] };
-    for (let i = 0; i < TURNS; i += 1) {
-      await page.waitForTimeout(300);
-      const done = page.getByRole('button', { name: 'One more turn each' });
-      if (await done.count()) {
-        await done.click();
-        await page.getByRole('button', { name: /^On own/ }).waitFor();
-        await page.waitForTimeout(300);
-      }
-      const times = await page.evaluate(
-        () =>
-          new Promise<{ kept: number; painted: number; served: number }>((resolve) => {
-            const root = document.querySelector('[data-pending]') as HTMLElement;
-            const bar = document.querySelector('[aria-label$="turns done"]') as HTMLElement;
-            const start = performance.now();
-            let answered = 0;
-            const { fetch } = window;
-            window.fetch = async (...request) => {
-              const response = await fetch(...request);
-              answered = performance.now();
-              window.fetch = fetch;
-              return response;
-            };
-            let kept = 0;
-            let painted = 0;
-            const watch = new MutationObserver(() => {
-              // The turn changes only once the entry is on the device's disk.
-              if (!kept && bar.getAttribute('aria-label') !== before) {
-                kept = performance.now() - start;
-                requestAnimationFrame(() =>
-                  setTimeout(() => {
-                    painted = performance.now() - start;
-                    finish();
-                  }),
-                );
-              }
-              finish();
-            });
-            const before = bar.getAttribute('aria-label');
-            const finish = (): void => {
-              if (kept && painted && root.getAttribute('data-pending') === '0') {
-                watch.disconnect();
-                resolve({ kept, painted, served: Math.max(0, answered - start - kept) });
-              }
-            };
-            // Watching the whole page would slow what is measured.
-            watch.observe(bar, { attributeFilter: ['aria-label'] });
-            watch.observe(root, { attributeFilter: ['data-pending'] });
-            window.dispatchEvent(new KeyboardEvent('keydown', { key: '1' }));
+/**
+ * Taps "on own" in the page and times it, in milliseconds: until it is kept on the device, until the next turn is
+ * painted, and from then until the server has it. Runs in the page.
+ */
+const tapped = () =>
+  new Promise<{ kept: number; painted: number; served: number }>((resolve) => {
+    const root = document.querySelector('[data-pending]') as HTMLElement;
+    const bar = document.querySelector('[aria-label$="turns done"]') as HTMLElement;
+    const start = performance.now();
+    let answered = 0;
+    const { fetch } = window;
+    window.fetch = async (...request) => {
+      const response = await fetch(...request);
+      answered = performance.now();
+      window.fetch = fetch;
+      return response;
+    };
+    let kept = 0;
+    let painted = 0;
+    const watch = new MutationObserver(() => {
+      // The turn changes only once the entry is on the device's disk.
+      if (!kept && bar.getAttribute('aria-label') !== before) {
+        kept = performance.now() - start;
+        requestAnimationFrame(() =>
+          setTimeout(() => {
+            painted = performance.now() - start;
+            finish();
           }),
-      );
-      out.painted.push(times.painted);
-      out.kept.push(times.kept);
-      out.served.push(times.served);
-    }
-    return out;
-  };
-  /** The floor on this machine: from a change of one word to its frame. */
-  const oneWord = async (): Promise<number[]> => {
-    const out: number[] = [];
-    for (let i = 0; i < TURNS; i += 1) {
-      await page.waitForTimeout(50);
-      out.push(
-        await page.evaluate(
-          (text) =>
-            new Promise<number>((resolve) => {
-              const start = performance.now();
-              (document.querySelector('main :is(h1, h2, p)') as HTMLElement).textContent = text;
-              requestAnimationFrame(() => setTimeout(() => resolve(performance.now() - start)));
-            }),
-          `word ${i}`,
-        ),
-      );
-    }
-    return out;
-  };
-  const full = await measure();
-  await cdp.send('Emulation.setCPUThrottlingRate', { rate: 4 });
-  const slow = await measure();
-  const floor = rowOf('one word changed and painted, slowed four times', await oneWord());
-  const next = rowOf('tap → next turn painted, slowed four times', slow.painted, 64);
-  print('Tap to disk, browser', [
-    rowOf('tap → kept on the device and shown', full.kept, 30),
-    rowOf('→ in the server’s file, more', full.served, 25),
-    rowOf('tap → next turn painted, 30 children', full.painted),
-    next,
-    rowOf('of that, until kept on the device and drawn', slow.kept),
-    floor,
-  ]);
-  console.log(`ratio of a turn to one word (p50): ${(next.p50 / floor.p50).toFixed(1)}`);
+        );
+      }
+      finish();
+    });
+    const before = bar.getAttribute('aria-label');
+    const finish = (): void => {
+      if (kept && painted && root.getAttribute('data-pending') === '0') {
+        watch.disconnect();
+        resolve({ kept, painted, served: Math.max(0, answered - start - kept) });
+      }
+    };
+    // Watching the whole page would slow what is measured.
+    watch.observe(bar, { attributeFilter: ['aria-label'] });
+    watch.observe(root, { attributeFilter: ['data-pending'] });
+    window.dispatchEvent(new KeyboardEvent('keydown', { key: '1' }));
+  });
 
-  const session = page.url();
+/** So many turns, one tap each. */
+async function measure(page: Page): Promise<{ painted: number[]; kept: number[]; served: number[] }> {
+  const out = { painted: [] as number[], kept: [] as number[], served: [] as number[] };
+  for (let i = 0; i < TURNS; i += 1) {
+    await page.waitForTimeout(300);
+    const done = page.getByRole('button', { name: 'One more turn each' });
+    if (await done.count()) {
+      await done.click();
+      await page.getByRole('button', { name: /^On own/ }).waitFor();
+      await page.waitForTimeout(300);
+    }
+    const times = await page.evaluate(tapped);
+    out.painted.push(times.painted);
+    out.kept.push(times.kept);
+    out.served.push(times.served);
+  }
+  return out;
+}
+
+/** The floor on this machine: from a change of one word to its frame. */
+async function oneWord(page: Page): Promise<number[]> {
+  const out: number[] = [];
+  for (let i = 0; i < TURNS; i += 1) {
+    await page.waitForTimeout(50);
+    out.push(
+      await page.evaluate(
+        (text) =>
+          new Promise<number>((resolve) => {
+            const start = performance.now();
+            (document.querySelector('main :is(h1, h2, p)') as HTMLElement).textContent = text;
+            requestAnimationFrame(() => setTimeout(() => resolve(performance.now() - start)));
+          }),
+        `word ${i}`,
+      ),
+    );
+  }
+  return out;
+}
+
+/** The scripts a screen asks for when nothing is kept, gzipped. */
+async function sent(browser: Browser, url: string, session: string): Promise<Row[]> {
   const rows: Row[] = [];
-  for (const [name, url, bar] of [
+  for (const [name, address, bar] of [
     ['Play', session, 190],
-    ['Today', app.url, 260],
-    ['Words', `${app.url}/words`, 260],
-    ['Children', `${app.url}/children`, 260],
-    ['Settings', `${app.url}/settings`, 260],
+    ['Today', url, 260],
+    ['Words', `${url}/words`, 260],
+    ['Children', `${url}/children`, 260],
+    ['Settings', `${url}/settings`, 260],
   ] as const) {
     const fresh = await openPage(browser);
     let bytes = 0;
@@ -128,13 +111,42 @@ test('the run in a browser, 30 children, processor slowed four times', async () 
           }),
         );
     });
-    await fresh.page.goto(url);
+    await fresh.page.goto(address);
     await fresh.page.waitForLoadState('networkidle');
     await Promise.all(bodies);
     rows.push(rowOf(`JavaScript on first load, gzip: ${name}`, [bytes / 1024], bar, 'kB'));
     await fresh.page.context().close();
   }
-  print('Sent to the browser', rows);
+  return rows;
+}
+
+test('the run in a browser, 30 children, processor slowed four times', async () => {
+  const [app, browser] = await Promise.all([openApp(), openBrowser()]);
+  const { page } = await openPage(browser);
+  await addNames(
+    page,
+    app.url,
+    Array.from({ length: 30 }, (_, i) => `Child ${i + 1}`),
+  );
+  await beginPlay(page, app.url, 'sounds=4&task=segmenting');
+  const cdp = await page.context().newCDPSession(page);
+
+  const full = await measure(page);
+  await cdp.send('Emulation.setCPUThrottlingRate', { rate: 4 });
+  const slow = await measure(page);
+  const floor = rowOf('one word changed and painted, slowed four times', await oneWord(page));
+  const next = rowOf('tap → next turn painted, slowed four times', slow.painted, 64);
+  print('Tap to disk, browser', [
+    rowOf('tap → kept on the device and shown', full.kept, 30),
+    rowOf('→ in the server’s file, more', full.served, 25),
+    rowOf('tap → next turn painted, 30 children', full.painted),
+    next,
+    rowOf('of that, until kept on the device and drawn', slow.kept),
+    floor,
+  ]);
+  console.log(`ratio of a turn to one word (p50): ${(next.p50 / floor.p50).toFixed(1)}`);
+
+  print('Sent to the browser', await sent(browser, app.url, page.url()));
   await shown(page, 2 * TURNS).catch(() => undefined);
   await browser.close();
   await app.stop();

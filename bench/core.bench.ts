@@ -6,7 +6,7 @@ import { test } from 'vitest';
 import { v7 } from 'uuid';
 import { MIXED, taskOf, TASKS } from '../src/core/games';
 import { generate } from '../src/core/games/generate';
-import { findChain } from '../src/core/lexicon/chains';
+import { CHANGE_PLACES, findChain } from '../src/core/lexicon/chains';
 import { hunt } from '../src/core/lexicon/hunt';
 import { huntable } from '../src/core/games/families/word-hunt';
 import { seeded, shuffle } from '../src/core/random';
@@ -16,7 +16,7 @@ import { COUNTS, find, FIRSTS } from '../src/core/lexicon/find';
 import { select } from '../src/core/lexicon/select';
 import { sameForEveryone } from '../src/core/lexicon/likeness';
 import { indexWords, PLACES, type WordIndex } from '../src/core/lexicon/word-index';
-import { prepare } from '../src/core/lexicon/entry';
+import { prepare, type Word } from '../src/core/lexicon/entry';
 import { neighbourGraph, neighbourhood, rhymeClasses } from '../src/core/lexicon/neighbours';
 import { PRESETS } from '../src/core/phonology/conventions';
 import { bank, material, words } from '../src/core/testing/bank';
@@ -29,7 +29,7 @@ import { chunksOf } from '../src/core/answers/said';
 import { addChildren, addGroup, listGroups } from '../src/server/people/groups';
 import { startWords } from '../src/server/sessions/start-session';
 import { sure } from '../src/core/sure';
-import { print, rowOf, timed } from './table';
+import { print, rowOf, timed, type Row } from './table';
 
 const FRONTING: OwnWay = { ...NO_OWN_WAY, swaps: [{ asked: 'k', says: 't' }] };
 
@@ -103,11 +103,51 @@ test('the core', async () => {
   ]);
 });
 
+/** Chains from every word, and between two. */
+async function chainRows(made: ReturnType<typeof material>): Promise<Row[]> {
+  const neighbours = made.neighbours();
+  const starts = made.words.filter((w) => !w.entry.doubt);
+  const free = { places: CHANGE_PLACES, allowed: (w: Word) => !w.entry.doubt };
+  return [
+    rowOf(
+      `a chain of 6 from each of ${starts.length} starts`,
+      await timed(starts.length, (i) =>
+        findChain(
+          neighbours,
+          {
+            start: sure(starts[i]),
+            length: 6,
+            ...free,
+            grow: false,
+          },
+          seeded(i),
+        ),
+      ),
+      20,
+    ),
+    rowOf(
+      'a chain of 6 between two words',
+      await timed(300, (i) =>
+        findChain(
+          neighbours,
+          {
+            start: sure(starts[(i * 37) % starts.length]),
+            target: sure(starts[(i * 91) % starts.length]),
+            length: 6,
+            ...free,
+            grow: true,
+          },
+          seeded(i),
+        ),
+      ),
+      20,
+    ),
+  ];
+}
+
 test('games and plans', async () => {
   const made = material();
   const paceOf = (task: string): number => taskOf(task).secondsPerTurn;
-  const neighbours = made.neighbours();
-  const starts = made.words.filter((w) => !w.entry.doubt);
   const sounds = [...new Set(made.words.flatMap((w) => w.sounds.map((s) => s.ipa)))];
   const all = huntable(made);
   // Everything once before the clock runs: heads are worked out at the first asking, and stay.
@@ -160,41 +200,7 @@ test('games and plans', async () => {
       ),
       50,
     ),
-    rowOf(
-      `a chain of 6 from each of ${starts.length} starts`,
-      await timed(starts.length, (i) =>
-        findChain(
-          neighbours,
-          {
-            start: sure(starts[i]),
-            length: 6,
-            places: ['first', 'middle', 'last', 'cluster'],
-            grow: false,
-            allowed: (w) => !w.entry.doubt,
-          },
-          seeded(i),
-        ),
-      ),
-      20,
-    ),
-    rowOf(
-      'a chain of 6 between two words',
-      await timed(300, (i) =>
-        findChain(
-          neighbours,
-          {
-            start: sure(starts[(i * 37) % starts.length]),
-            target: sure(starts[(i * 91) % starts.length]),
-            length: 6,
-            places: ['first', 'middle', 'last', 'cluster'],
-            grow: true,
-            allowed: (w) => !w.entry.doubt,
-          },
-          seeded(i),
-        ),
-      ),
-      20,
-    ),
+    ...(await chainRows(made)),
     rowOf(
       'every word of 8 sounds (hunt)',
       await timed(400, (i) => hunt(all, shuffle(sounds, seeded(i)).slice(0, 8))),

@@ -15,6 +15,7 @@ import { refreshEvidence } from '../src/server/answers/evidence';
 import { listGroups } from '../src/server/people/groups';
 import { tomorrowFor } from '../src/server/children/progress';
 import { sure } from '../src/core/sure';
+import type { AnswerEntry } from '../src/core/sessions/log';
 import { print, rowOf, timed } from './table';
 
 const CHILDREN = 300;
@@ -24,9 +25,79 @@ const ANSWERS = Number(process.env.ANSWERS ?? 1_000_000);
 const DAY = 86_400_000;
 const OUTCOMES = ['on-own', 'on-own', 'on-own', 'with-help', 'not-yet', 'no-reply'] as const;
 
+type Cell = string | number | null;
+type Row = Cell[];
+
+const literal = (cell: Cell): string => {
+  if (cell === null) return 'NULL';
+  return typeof cell === 'number' ? String(cell) : `'${cell}'`;
+};
+
+async function insert(table: string, rows: Row[], transaction: object): Promise<void> {
+  const { sequelize } = await database();
+  for (let i = 0; i < rows.length; i += 400)
+    await sequelize.query(
+      `INSERT INTO ${table} VALUES ${rows
+        .slice(i, i + 400)
+        .map((r) => `(${r.map((v) => literal(v)).join(',')})`)
+        .join(',')}`,
+      { transaction } as never,
+    );
+}
+
+interface Made {
+  readonly id: string;
+  readonly session: string;
+  readonly child: string;
+  readonly turn: number;
+  readonly task: string;
+  readonly step: string;
+  readonly outcome: string;
+  readonly supersedes: string | null;
+  /** Milliseconds since 1970. */
+  readonly when: number;
+}
+
+/** An answer in the order of `ANSWER_COLUMNS`. */
+function answerRow({ id, session, child, turn, task, step, outcome, supersedes, when }: Made): Row {
+  const slipped = outcome === 'not-yet';
+  const said = [outcome, 'fresh', slipped ? 'lost-sound' : null, null, slipped ? '[1]' : '[]', '[]', null];
+  const marked = [4000, supersedes, when, when, 0, 0, 'HB', null, null, 0, 0];
+  return [id, session, child, turn, 'frog', task, step, 'f r ɒ ɡ', ...said, ...marked];
+}
+
+const ANSWER_COLUMNS =
+  'id, session_id, child_id, turn, word, task, step, sounds, outcome, standing, slip, said, missed, helps, note, ' +
+  'think_ms, supersedes, at, received_at, self_corrected, shown, marked_by, why, partner_id, differs, second';
+
+interface Played {
+  readonly id: string;
+  readonly group: { readonly id: string; readonly children: readonly string[] };
+  readonly task: string;
+  readonly step: string;
+  readonly at: number;
+  readonly rows: Row[];
+}
+
+async function keepSession({ id, group, task, step, at, rows }: Played): Promise<void> {
+  const { write } = await database();
+  const round = { task, step, items: ['frog'], turns: rows.length, model: null, spares: [], way: 'individual' };
+  const when = Math.floor(at);
+  await write(async (transaction) => {
+    await insert(
+      'sessions (id, group_id, title, letters, rounds, accent, conventions, started_at, finished_at)',
+      [[id, group.id, 'x', 0, JSON.stringify([round]), 'southern-british', '{}', when, when]],
+      transaction,
+    );
+    const here = group.children.map((c, i): Row => [id, c, i]);
+    await insert('session_children (session_id, child_id, position)', here, transaction);
+    await insert(`answers (${ANSWER_COLUMNS})`, rows, transaction);
+  });
+}
+
 /** A school year of play in a real file: corrected answers among them. */
 async function fill(): Promise<number> {
-  const { sequelize, write } = await database();
+  const { write } = await database();
   const random = seeded(1);
   const now = Date.now();
   const games = LADDERS.flatMap((l) => l.rungs.slice(0, 4).map((r) => sure(r.steps[0])));
@@ -37,16 +108,6 @@ async function fill(): Promise<number> {
     id: id(now - 300 * DAY + g),
     children: Array.from({ length: GROUP }, (_, c) => id(now - 300 * DAY + c)),
   }));
-  const insert = async (table: string, rows: (string | number | null)[][], transaction: object): Promise<void> => {
-    for (let i = 0; i < rows.length; i += 400)
-      await sequelize.query(
-        `INSERT INTO ${table} VALUES ${rows
-          .slice(i, i + 400)
-          .map((r) => `(${r.map((v) => (v === null ? 'NULL' : typeof v === 'number' ? v : `'${v}'`)).join(',')})`)
-          .join(',')}`,
-        { transaction } as never,
-      );
-  };
   for (const [g, group] of groups.entries()) {
     await write(async (transaction) => {
       await insert('groups (id, name, position, created_at)', [[group.id, `Group ${g}`, g, 0]], transaction);
@@ -60,42 +121,10 @@ async function fill(): Promise<number> {
       const at = now - (DAYS - d) * DAY * 1.4;
       const session = id(at);
       const [task, step] = sure(games[(d + g) % games.length]);
-      const rows: (string | number | null)[][] = [];
-      const row = (
-        turn: number,
-        child: string,
-        outcome: string,
-        supersedes: string | null,
-      ): (string | number | null)[] => {
+      const rows: Row[] = [];
+      const row = (turn: number, child: string, outcome: string, supersedes: string | null): Row => {
         const when = Math.floor(at + turn * 9_000);
-        return [
-          id(when),
-          session,
-          child,
-          turn,
-          'frog',
-          task,
-          step,
-          'f r ɒ ɡ',
-          outcome,
-          'fresh',
-          outcome === 'not-yet' ? 'lost-sound' : null,
-          null,
-          outcome === 'not-yet' ? '[1]' : '[]',
-          '[]',
-          null,
-          4000,
-          supersedes,
-          when,
-          when,
-          0,
-          0,
-          'HB',
-          null,
-          null,
-          0,
-          0,
-        ];
+        return answerRow({ id: id(when), session, child, turn, task, step, outcome, supersedes, when });
       };
       for (let turn = 0; turn < GROUP * each && made < ANSWERS; turn += 1) {
         const child = sure(group.children[turn % GROUP]);
@@ -107,43 +136,28 @@ async function fill(): Promise<number> {
           made += 1;
         }
       }
-      await write(async (transaction) => {
-        await insert(
-          'sessions (id, group_id, title, letters, rounds, accent, conventions, started_at, finished_at)',
-          [
-            [
-              session,
-              group.id,
-              'x',
-              0,
-              JSON.stringify([
-                { task, step, items: ['frog'], turns: rows.length, model: null, spares: [], way: 'individual' },
-              ]),
-              'southern-british',
-              '{}',
-              Math.floor(at),
-              Math.floor(at),
-            ],
-          ],
-          transaction,
-        );
-        await insert(
-          'session_children (session_id, child_id, position)',
-          group.children.map((c, i) => [session, c, i]),
-          transaction,
-        );
-        await insert(
-          'answers (id, session_id, child_id, turn, word, task, step, sounds, outcome, standing, slip, said, ' +
-            'missed, helps, note, think_ms, supersedes, at, received_at, self_corrected, shown, marked_by, ' +
-            'why, partner_id, differs, second)',
-          rows,
-          transaction,
-        );
-      });
+      await keepSession({ id: session, group, task, step, at, rows });
     }
   }
   return made;
 }
+
+const answerOf = (childId: string, turn: number): AnswerEntry => ({
+  kind: 'answer',
+  id: v7(),
+  at: Date.now(),
+  turn,
+  childId,
+  word: 'frog',
+  outcome: 'on-own',
+  slip: null,
+  said: null,
+  missed: [],
+  helps: [],
+  note: null,
+  thinkMs: 1,
+  supersedes: null,
+});
 
 test('children: pages, board and groups', async () => {
   const folder = mkdtempSync(path.join(os.tmpdir(), 'bouncy-echo-bench-'));
@@ -177,24 +191,7 @@ test('children: pages, board and groups', async () => {
           children: [child],
         } = sure(groups.at(-1));
         turn += 1;
-        await appendLog(sure(session).id, [
-          {
-            kind: 'answer',
-            id: v7(),
-            at: Date.now(),
-            turn,
-            childId: sure(child).id,
-            word: 'frog',
-            outcome: 'on-own',
-            slip: null,
-            said: null,
-            missed: [],
-            helps: [],
-            note: null,
-            thinkMs: 1,
-            supersedes: null,
-          },
-        ]);
+        await appendLog(sure(session).id, [answerOf(sure(child).id, turn)]);
         return boardRows(last);
       }),
     ),

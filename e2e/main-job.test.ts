@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import Papa from 'papaparse';
-import type { Browser } from 'playwright-core';
+import type { Browser, Page } from 'playwright-core';
 import { describe, expect, test } from 'vitest';
 import { addNames, beginPlay, nextFinger, openApp, openPage, shown, type App } from './support/app';
 import { onStage } from './support/stage';
@@ -12,12 +12,105 @@ onStage((one, other) => {
   [app, browser] = [one, other];
 });
 
-async function rows(page: import('playwright-core').Page, kind: 'CSV' | 'JSON'): Promise<string> {
+async function rows(page: Page, kind: 'CSV' | 'JSON'): Promise<string> {
   const [download] = await Promise.all([
     page.waitForEvent('download'),
     page.getByRole('link', { name: new RegExp(`^${kind}`) }).click(),
   ]);
   return readFileSync(await download.path(), 'utf8');
+}
+
+/** Chooses words with real clicks: number of sounds first, then the game and the first sound; swaps one. */
+async function choose(page: Page): Promise<void> {
+  await page.getByRole('link', { name: 'Words', exact: true }).click();
+  await page.getByRole('link', { name: /^4 sounds/ }).click();
+  await page.waitForURL(/sounds=4/);
+  await page.getByRole('link', { name: 'Segmenting' }).click();
+  await page.waitForURL(/task=segmenting/);
+  await page.getByRole('link', { name: /^you can hold/ }).click();
+  await page.waitForURL(/first=hold/);
+  await page.getByRole('heading', { name: 'Word set · 8 words' }).waitFor();
+  const swap = page.getByRole('button', { name: /^Swap / }).first();
+  const turnedDown = sure(sure(/^Swap (\w+)/.exec(sure(await swap.getAttribute('aria-label'))))[1]);
+  await swap.click();
+  await page.waitForURL(new RegExp(`no=${turnedDown}`));
+  expect(await page.getByRole('button', { name: `Swap ${turnedDown} for` }).count()).toBe(0);
+}
+
+/** Eight turns, each marked in another way, with an undo in between. */
+async function markEight(page: Page): Promise<void> {
+  await page.getByRole('button', { name: /^On own/ }).click();
+  await shown(page, 1);
+  await nextFinger(page);
+  await page.keyboard.press('2');
+  await shown(page, 2);
+  await nextFinger(page);
+  // A likely answer by its letter; the third and fourth mark tapped as missed; an undo in between.
+  await page.keyboard.press('z');
+  await shown(page, 3);
+  await nextFinger(page);
+  await page
+    .getByRole('button', { name: /: missed$/ })
+    .nth(1)
+    .click();
+  await page.keyboard.press('3');
+  await shown(page, 4);
+  await nextFinger(page);
+  await page.keyboard.press('4');
+  await shown(page, 5);
+  await page.getByRole('button', { name: 'Undo: Wren' }).click();
+  await shown(page, 4);
+  await nextFinger(page);
+  await page.keyboard.press('4');
+  await shown(page, 5);
+  await nextFinger(page);
+  await page.keyboard.press('a');
+  await page.keyboard.press('2');
+  await shown(page, 6);
+  await nextFinger(page);
+  await page.keyboard.press('n');
+  await page.getByRole('textbox', { name: 'Note' }).fill('said it 12345 times');
+  await page.getByRole('button', { name: 'Keep the note' }).click();
+  await page.keyboard.press('1');
+  await shown(page, 7);
+  await nextFinger(page);
+  await page.keyboard.press('5');
+  await shown(page, 8);
+}
+
+/** The CSV and the JSON have a row for every answer, in order, names made safe for a spreadsheet. */
+async function filesHold(page: Page): Promise<void> {
+  const { data } = Papa.parse<Record<string, string>>((await rows(page, 'CSV')).slice(1), {
+    header: true,
+    skipEmptyLines: true,
+  });
+  expect(data).toHaveLength(8);
+  expect(data.map((r) => r.child)).toEqual([
+    'Wren',
+    'Kofi',
+    "'=1+1",
+    '<script>alert(1)</script>',
+    'Wren',
+    'Kofi',
+    "'=1+1",
+    '<script>alert(1)</script>',
+  ]);
+  expect(data.map((r) => r.outcome)).toEqual([
+    'On own',
+    'On own',
+    'Not yet',
+    'Not yet',
+    'No reply',
+    'With help',
+    'On own',
+    'Doesn’t count',
+  ]);
+  expect(sure(data[1])['marked before as']).toBe('With help (thought about it again)');
+  expect(sure(sure(data[3])['sounds that slipped']).split(' ')).toHaveLength(1);
+  expect(sure(data[5]).help).toBe('said again');
+  expect(sure(data[6]).note).toBe('said it 12345 times');
+  const json = JSON.parse(await rows(page, 'JSON')) as { answers: { id: string; turn: number }[] };
+  expect(json.answers.map((a) => a.id)).toEqual(data.map((r) => r['answer id']));
 }
 
 describe.each([
@@ -33,63 +126,13 @@ describe.each([
     await page.getByRole('heading', { name: group, exact: true }).waitFor();
     await addNames(page, app.url, ['Wren', 'Kofi', '=1+1', '<script>alert(1)</script>']);
 
-    // Choose with real clicks: number of sounds first, then the game and the first sound.
-    await page.getByRole('link', { name: 'Words', exact: true }).click();
-    await page.getByRole('link', { name: /^4 sounds/ }).click();
-    await page.waitForURL(/sounds=4/);
-    await page.getByRole('link', { name: 'Segmenting' }).click();
-    await page.waitForURL(/task=segmenting/);
-    await page.getByRole('link', { name: /^you can hold/ }).click();
-    await page.waitForURL(/first=hold/);
-    await page.getByRole('heading', { name: 'Word set · 8 words' }).waitFor();
-    const swap = page.getByRole('button', { name: /^Swap / }).first();
-    const turnedDown = sure(sure(/^Swap (\w+)/.exec(sure(await swap.getAttribute('aria-label'))))[1]);
-    await swap.click();
-    await page.waitForURL(new RegExp(`no=${turnedDown}`));
-    expect(await page.getByRole('button', { name: `Swap ${turnedDown} for` }).count()).toBe(0);
-
+    await choose(page);
     await page.getByRole('button', { name: `Play with ${group}` }).click();
     await page.waitForURL(/\/play\//);
     await page.getByRole('button', { name: 'Modelled: Wren first' }).click();
     await shown(page, 0);
 
-    await page.getByRole('button', { name: /^On own/ }).click();
-    await shown(page, 1);
-    await nextFinger(page);
-    await page.keyboard.press('2');
-    await shown(page, 2);
-    await nextFinger(page);
-    // A likely answer by its letter; the third and fourth mark tapped as missed; an undo in between.
-    await page.keyboard.press('z');
-    await shown(page, 3);
-    await nextFinger(page);
-    await page
-      .getByRole('button', { name: /: missed$/ })
-      .nth(1)
-      .click();
-    await page.keyboard.press('3');
-    await shown(page, 4);
-    await nextFinger(page);
-    await page.keyboard.press('4');
-    await shown(page, 5);
-    await page.getByRole('button', { name: 'Undo: Wren' }).click();
-    await shown(page, 4);
-    await nextFinger(page);
-    await page.keyboard.press('4');
-    await shown(page, 5);
-    await nextFinger(page);
-    await page.keyboard.press('a');
-    await page.keyboard.press('2');
-    await shown(page, 6);
-    await nextFinger(page);
-    await page.keyboard.press('n');
-    await page.getByRole('textbox', { name: 'Note' }).fill('said it 12345 times');
-    await page.getByRole('button', { name: 'Keep the note' }).click();
-    await page.keyboard.press('1');
-    await shown(page, 7);
-    await nextFinger(page);
-    await page.keyboard.press('5');
-    await shown(page, 8);
+    await markEight(page);
     await page.getByRole('button', { name: 'Finish and look back' }).click();
     await page.waitForURL(/\/look-back\//);
 
@@ -103,37 +146,7 @@ describe.each([
     await page.getByText('8 answers: 3 on own, 1 with help, 2 not yet, 1 no reply, 1 doesn’t count.').waitFor();
     await page.getByText('corrected', { exact: true }).waitFor();
 
-    const { data } = Papa.parse<Record<string, string>>((await rows(page, 'CSV')).slice(1), {
-      header: true,
-      skipEmptyLines: true,
-    });
-    expect(data).toHaveLength(8);
-    expect(data.map((r) => r.child)).toEqual([
-      'Wren',
-      'Kofi',
-      "'=1+1",
-      '<script>alert(1)</script>',
-      'Wren',
-      'Kofi',
-      "'=1+1",
-      '<script>alert(1)</script>',
-    ]);
-    expect(data.map((r) => r.outcome)).toEqual([
-      'On own',
-      'On own',
-      'Not yet',
-      'Not yet',
-      'No reply',
-      'With help',
-      'On own',
-      'Doesn’t count',
-    ]);
-    expect(sure(data[1])['marked before as']).toBe('With help (thought about it again)');
-    expect(sure(sure(data[3])['sounds that slipped']).split(' ')).toHaveLength(1);
-    expect(sure(data[5]).help).toBe('said again');
-    expect(sure(data[6]).note).toBe('said it 12345 times');
-    const json = JSON.parse(await rows(page, 'JSON')) as { answers: { id: string; turn: number }[] };
-    expect(json.answers.map((a) => a.id)).toEqual(data.map((r) => r['answer id']));
+    await filesHold(page);
     expect(trouble).toEqual([]);
     await page.context().close();
   });

@@ -258,6 +258,34 @@ describe('every family, one item to its record in the file', () => {
   });
 });
 
+/** One page for the wall, and the grid with every name. */
+async function onPaper(page: Page): Promise<void> {
+  await page.getByRole('link', { name: 'Print', exact: true }).click();
+  await page.waitForURL(/print/);
+  const pdf = (await page.pdf({ format: 'A4' })).toString('latin1');
+  expect(pdf.startsWith('%PDF')).toBe(true);
+  expect([...pdf.matchAll(/\/Type\s*\/Page\b/g)].length, 'one page for the wall').toBe(1);
+  await page.getByRole('link', { name: 'Tick grid' }).click();
+  await page.waitForURL(/as=grid/);
+  for (const name of ['Ottilie', 'Idris']) expect(await page.getByRole('rowheader', { name }).count()).toBe(4);
+}
+
+/** Plays the first round to its end and one item of the next; the file has them all. */
+async function playTwoRounds(page: Page, session: string, total: number): Promise<void> {
+  for (let n = 1; n <= total; n += 1) {
+    await page.keyboard.press('1');
+    if (n < total) await shown(page, n);
+    await nextFinger(page);
+  }
+  await page.getByRole('button', { name: /^Next: Echo words/ }).click();
+  await page.getByRole('button', { name: /^Modelled/ }).click();
+  await page.getByRole('button', { name: /^On own/ }).waitFor();
+  await page.keyboard.press('1');
+  const rows = await recorded(session, total + 1);
+  expect(rows.at(-1)).toMatchObject({ task: 'echo-words', turn: 1000, child_id: null });
+  expect(new Set(rows.slice(0, total).map((r) => r.child_id)).size).toBe(5);
+}
+
 describe('a plan', () => {
   test('made from a wish, changed in place, printed, played through two rounds', async () => {
     const { page, trouble } = await openPage(browser);
@@ -317,16 +345,7 @@ describe('a plan', () => {
     expect(await page.getByLabel('Name of the plan').inputValue()).toBe('Wednesday, /s/');
     await page.getByRole('heading', { name: /Round 1: First sounds/ }).waitFor();
 
-    // On paper: one page for the wall, the grid with every name, cards.
-    await page.getByRole('link', { name: 'Print', exact: true }).click();
-    await page.waitForURL(/print/);
-    const pdf = (await page.pdf({ format: 'A4' })).toString('latin1');
-    expect(pdf.startsWith('%PDF')).toBe(true);
-    expect([...pdf.matchAll(/\/Type\s*\/Page\b/g)].length, 'one page for the wall').toBe(1);
-    await page.getByRole('link', { name: 'Tick grid' }).click();
-    await page.waitForURL(/as=grid/);
-    for (const name of ['Ottilie', 'Idris']) expect(await page.getByRole('rowheader', { name }).count()).toBe(4);
-
+    await onPaper(page);
     await page.goto(`${app.url}/plan/${id}`);
     await page.getByRole('button', { name: 'Play now' }).click();
     await page.waitForURL(/\/play\//);
@@ -336,18 +355,7 @@ describe('a plan', () => {
     const total = Number(
       sure(/of (\d+)/.exec(sure(await page.getByRole('img', { name: /turns done$/ }).getAttribute('aria-label'))))[1],
     );
-    for (let n = 1; n <= total; n += 1) {
-      await page.keyboard.press('1');
-      if (n < total) await shown(page, n);
-      await nextFinger(page);
-    }
-    await page.getByRole('button', { name: /^Next: Echo words/ }).click();
-    await page.getByRole('button', { name: /^Modelled/ }).click();
-    await page.getByRole('button', { name: /^On own/ }).waitFor();
-    await page.keyboard.press('1');
-    const rows = await recorded(session, total + 1);
-    expect(rows.at(-1)).toMatchObject({ task: 'echo-words', turn: 1000, child_id: null });
-    expect(new Set(rows.slice(0, total).map((r) => r.child_id)).size).toBe(5);
+    await playTwoRounds(page, session, total);
     await page.getByRole('button', { name: 'Finish', exact: true }).click();
     await page.getByRole('heading', { name: 'Wednesday, /s/' }).waitFor();
     expect(trouble).toEqual([]);

@@ -108,6 +108,26 @@ test('zero axe violations and nothing over the side on every screen, at three si
   await page.context().close();
 }, 300_000);
 
+/** Text of Play that is seen and cannot be read from a metre: smaller than 20 px. */
+async function smallType(page: Page): Promise<string[]> {
+  return page.locator('.playing *').evaluateAll((all) =>
+    all
+      .filter((e) => {
+        const own = [...e.childNodes].some((n) => n.nodeType === Node.TEXT_NODE && n.textContent?.trim());
+        const box = e.getBoundingClientRect();
+        return (
+          own &&
+          box.width > 2 &&
+          box.height > 2 &&
+          getComputedStyle(e).visibility === 'visible' &&
+          parseFloat(getComputedStyle(e).fontSize) < 20 &&
+          e.tagName !== 'NOSCRIPT'
+        );
+      })
+      .map((e) => `${e.textContent} ${getComputedStyle(e).fontSize}`),
+  );
+}
+
 describe.each([...SIZES, [1024, 768] as const])('at %i × %i', (width, height) => {
   test('the run, its dialogs and the correction dialog', async () => {
     const { page, trouble } = await openPage(browser, width, height);
@@ -135,23 +155,7 @@ describe.each([...SIZES, [1024, 768] as const])('at %i × %i', (width, height) =
         await page.keyboard.press('Escape');
         await page.getByRole('dialog').waitFor({ state: 'detached' });
       }
-      // Read from a metre: every text that is seen is 20 px or more.
-      const small = await page.locator('.playing *').evaluateAll((all) =>
-        all
-          .filter((e) => {
-            const own = [...e.childNodes].some((n) => n.nodeType === Node.TEXT_NODE && n.textContent?.trim());
-            const box = e.getBoundingClientRect();
-            return (
-              own &&
-              box.width > 2 &&
-              box.height > 2 &&
-              getComputedStyle(e).visibility === 'visible' &&
-              parseFloat(getComputedStyle(e).fontSize) < 20 &&
-              e.tagName !== 'NOSCRIPT'
-            );
-          })
-          .map((e) => `${e.textContent} ${getComputedStyle(e).fontSize}`),
-      );
+      const small = await smallType(page);
       expect(small, 'type in Play is 20 px or more').toEqual([]);
       const outcomes = await page
         .getByRole('button', { name: /^(On own|With help|Not yet|No reply|Doesn’t count)/ })

@@ -8,6 +8,115 @@ import { ensureBuild, ensurePackages, main, ROOT, say } from './lib/prepare.mjs'
 const PORT = Number(process.env.PORT ?? 3199);
 const url = `http://127.0.0.1:${PORT}`;
 
+const pause = (page) => page.waitForTimeout(400);
+
+async function take(page, name) {
+  await page.waitForLoadState('networkidle');
+  await page.mouse.move(0, 0);
+  await page.screenshot({ path: path.join(ROOT, 'docs/screenshots', `${name}.png`) });
+  say(name);
+}
+
+async function press(page, ...keys) {
+  for (const key of keys) {
+    await page.keyboard.press(key);
+    await pause(page);
+  }
+}
+
+/** The screens around a session. */
+async function desk(page) {
+  await page.goto(url);
+  await take(page, 'today');
+  await page.goto(`${url}/words?sounds=3&first=hold`);
+  await take(page, 'words');
+  await page.goto(`${url}/word/squirrel`);
+  await take(page, 'word');
+  await page.goto(`${url}/words/sets`);
+  await take(page, 'sets');
+  await page.goto(`${url}/words/shelf`);
+  await take(page, 'shelf');
+  await page.goto(`${url}/sounds`);
+  await take(page, 'sounds');
+  await page.goto(`${url}/words/sets`);
+  await page.getByRole('link', { name: 'Print Greenhouse words' }).click();
+  await page.getByRole('link', { name: 'Picture cards' }).click();
+  await page.waitForURL(/as=cards/);
+  await take(page, 'picture-cards');
+  await page.goto(`${url}/plan`);
+  await page.getByRole('link', { name: 'Tuesday: /s/ at the start', exact: true }).click();
+  await page.waitForURL(/plan\/./);
+  await take(page, 'plan');
+  await page.goto(`${url}/children`);
+  await take(page, 'children');
+  await page.goto(`${url}/settings`);
+  await take(page, 'settings');
+  await page.getByRole('link', { name: 'Children', exact: true }).click();
+  await page.getByRole('main').getByRole('link', { name: 'Wren', exact: true }).click();
+  await page.waitForURL(/children\/./);
+  await take(page, 'child');
+  await page.goto(`${url}/children/board`);
+  await take(page, 'board');
+  await page.goto(`${url}/children/ears`);
+  await take(page, 'ears');
+  await page.goto(`${url}/look-back`);
+  await page.locator('main li a').first().click();
+  await page.waitForURL(/look-back\/./);
+  await take(page, 'look-back');
+}
+
+/** Plays a set of four-sound words. */
+async function begin(page, task) {
+  await page.goto(`${url}/words?sounds=4&task=${task}&words=slug,milk,frog,pond,swan,hand,crab,plum,nest,crumb`);
+  await page.getByRole('button', { name: /^Play with/ }).click();
+  await page.waitForURL(/play/);
+}
+
+/** The adult has shown how it goes. */
+async function modelled(page) {
+  await page.getByRole('button', { name: /^Modelled/ }).click();
+  await pause(page);
+}
+
+async function play(page) {
+  await begin(page, 'blending');
+  await take(page, 'play-model');
+  await modelled(page);
+  await press(page, '1', '2');
+  await page.evaluate(() => document.activeElement?.blur());
+  await page.keyboard.press(' ');
+  await page.waitForTimeout(1_300);
+  await take(page, 'play-blending');
+
+  await begin(page, 'segmenting');
+  await modelled(page);
+  await press(page, '1', 'z');
+  await page.locator('.bounce-line button').nth(1).click();
+  await take(page, 'play-segmenting');
+
+  await quick(page, 'swap', 'middle');
+  await take(page, 'play-swap');
+  await quick(page, 'hunt', '5-6');
+  const words = page.getByRole('list', { name: 'Words to tick' }).getByRole('button');
+  for (const n of [0, 1, 3]) await words.nth(n).click();
+  await page.getByRole('button', { name: 'Start the clock' }).click();
+  await page.waitForTimeout(2_500);
+  await take(page, 'play-hunt');
+}
+
+/** Plays a quick five of one game and step. */
+async function quick(page, task, step) {
+  await page.goto(`${url}/plan`);
+  await page.getByLabel('A quick five').check();
+  await page.getByLabel('Game').selectOption(task);
+  await page.getByLabel('Step').selectOption(step);
+  await page.getByRole('button', { name: 'Plan it' }).click();
+  await page.waitForURL(/plan\/./);
+  await page.getByRole('button', { name: 'Play now' }).click();
+  await page.waitForURL(/play/);
+  await modelled(page);
+}
+
 async function pictures() {
   const { chromium } = await import('playwright-core');
   const browser = await chromium.launch({
@@ -15,96 +124,8 @@ async function pictures() {
     args: ['--no-sandbox', '--disable-background-networking'],
   });
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-  const take = async (name) => {
-    await page.waitForLoadState('networkidle');
-    await page.mouse.move(0, 0);
-    await page.screenshot({ path: path.join(ROOT, 'docs/screenshots', `${name}.png`) });
-    say(name);
-  };
-  const press = async (...keys) => {
-    for (const key of keys) {
-      await page.keyboard.press(key);
-      await page.waitForTimeout(400);
-    }
-  };
-  await page.goto(url);
-  await take('today');
-  await page.goto(`${url}/words?sounds=3&first=hold`);
-  await take('words');
-  await page.goto(`${url}/word/squirrel`);
-  await take('word');
-  await page.goto(`${url}/words/sets`);
-  await take('sets');
-  await page.goto(`${url}/words/shelf`);
-  await take('shelf');
-  await page.goto(`${url}/sounds`);
-  await take('sounds');
-  await page.goto(`${url}/words/sets`);
-  await page.getByRole('link', { name: 'Print Greenhouse words' }).click();
-  await page.getByRole('link', { name: 'Picture cards' }).click();
-  await page.waitForURL(/as=cards/);
-  await take('picture-cards');
-  await page.goto(`${url}/plan`);
-  await page.getByRole('link', { name: 'Tuesday: /s/ at the start', exact: true }).click();
-  await page.waitForURL(/plan\/./);
-  await take('plan');
-  await page.goto(`${url}/children`);
-  await take('children');
-  await page.goto(`${url}/settings`);
-  await take('settings');
-  await page.getByRole('link', { name: 'Children', exact: true }).click();
-  await page.getByRole('main').getByRole('link', { name: 'Wren', exact: true }).click();
-  await page.waitForURL(/children\/./);
-  await take('child');
-  await page.goto(`${url}/children/board`);
-  await take('board');
-  await page.goto(`${url}/children/ears`);
-  await take('ears');
-  await page.goto(`${url}/look-back`);
-  await page.locator('main li a').first().click();
-  await page.waitForURL(/look-back\/./);
-  await take('look-back');
-
-  await page.goto(`${url}/words?sounds=4&task=blending&words=slug,milk,frog,pond,swan,hand,crab,plum,nest,crumb`);
-  await page.getByRole('button', { name: /^Play with/ }).click();
-  await page.waitForURL(/play/);
-  await take('play-model');
-  await page.getByRole('button', { name: /^Modelled/ }).click();
-  await page.waitForTimeout(400);
-  await press('1', '2');
-  await page.evaluate(() => document.activeElement?.blur());
-  await page.keyboard.press(' ');
-  await page.waitForTimeout(1_300);
-  await take('play-blending');
-
-  await page.goto(`${url}/words?sounds=4&task=segmenting&words=slug,milk,frog,pond,swan,hand,crab,plum,nest,crumb`);
-  await page.getByRole('button', { name: /^Play with/ }).click();
-  await page.waitForURL(/play/);
-  await page.getByRole('button', { name: /^Modelled/ }).click();
-  await page.waitForTimeout(400);
-  await press('1', 'z');
-  await page.locator('.bounce-line button').nth(1).click();
-  await take('play-segmenting');
-
-  const quick = async (task, step) => {
-    await page.goto(`${url}/plan`);
-    await page.getByLabel('A quick five').check();
-    await page.getByLabel('Game').selectOption(task);
-    await page.getByLabel('Step').selectOption(step);
-    await page.getByRole('button', { name: 'Plan it' }).click();
-    await page.waitForURL(/plan\/./);
-    await page.getByRole('button', { name: 'Play now' }).click();
-    await page.waitForURL(/play/);
-    await page.getByRole('button', { name: /^Modelled/ }).click();
-    await page.waitForTimeout(400);
-  };
-  await quick('swap', 'middle');
-  await take('play-swap');
-  await quick('hunt', '5-6');
-  for (const n of [0, 1, 3]) await page.getByRole('list', { name: 'Words to tick' }).getByRole('button').nth(n).click();
-  await page.getByRole('button', { name: 'Start the clock' }).click();
-  await page.waitForTimeout(2_500);
-  await take('play-hunt');
+  await desk(page);
+  await play(page);
   await browser.close();
 }
 
