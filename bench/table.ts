@@ -10,7 +10,7 @@ export interface Row {
 }
 
 /** Percentile by nearest rank. Example: `percentile([1, 2, 3], 0.5) // 2`. */
-export function percentile(values: readonly number[], share: number): number {
+function percentile(values: readonly number[], share: number): number {
   const sorted = [...values].sort((a, b) => a - b);
   return sorted[Math.max(0, Math.ceil(share * sorted.length) - 1)] ?? NaN;
 }

@@ -142,7 +142,7 @@ export async function beginPlay(page: Page, url: string, query: string): Promise
 }
 
 /** How many turns the run says are done. */
-export async function turnsDone(page: Page): Promise<number> {
+async function turnsDone(page: Page): Promise<number> {
   const label = await page.getByRole('img', { name: /turns done$/ }).getAttribute('aria-label');
   return Number(/^(\d+)/.exec(label ?? '')?.[1]);
 }

@@ -71,9 +71,9 @@ const run = (command, args, env = {}) => {
   return status === 0;
 };
 
-export const has = (command) => spawnSync('sh', ['-c', `command -v ${command}`]).status === 0;
+const has = (command) => spawnSync('sh', ['-c', `command -v ${command}`]).status === 0;
 
-export function checkNode() {
+function checkNode() {
   const [major, minor] = process.versions.node.split('.').map(Number);
   if (major < 20 || (major === 20 && minor < 19))
     throw new Stop(`Bouncy Echo needs Node.js 20.19 or newer; this is ${process.versions.node}.`);

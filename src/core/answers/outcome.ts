@@ -80,18 +80,6 @@ export const HELP_WORDS: Readonly<Record<Help, string>> = {
   modelled: 'modelled',
 };
 
-/**
- * The heaviest help given, or null. Hearing it again before a right answer of one’s own is routine, not help. Example:
- * `helpOf({ outcome: 'on-own', helps: ['said-again'] }) // null`.
- */
-export const helpOf = ({
-  outcome,
-  helps,
-}: {
-  readonly outcome: Outcome;
-  readonly helps: readonly Help[];
-}): Help | null => (outcome === 'on-own' ? null : ([...HELPS].reverse().find((h) => helps.includes(h)) ?? null));
-
 /** How an answer stands as evidence: only fresh ones, alone and unaided, count towards secure. */
 export const STANDINGS = ['fresh', 'after-a-model', 'in-chorus', 'check-in'] as const;
 export type Standing = (typeof STANDINGS)[number];

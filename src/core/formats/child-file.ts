@@ -69,7 +69,7 @@ export type ChildFile = z.infer<typeof childFileSchema>;
 
 const STANDS_WORDS = { stands: 'yes', second: 'second pair of ears', replaced: 'no' } as const;
 
-export const CHILD_COLUMNS = [
+const CHILD_COLUMNS = [
   'child',
   'group',
   'marked at (UTC)',

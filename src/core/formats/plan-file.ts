@@ -57,13 +57,13 @@ export const planSchema = z
     path: ['rounds'],
   }) satisfies z.ZodType<Plan>;
 
-export const PLAN_FORMAT = 'bouncy-echo-plan';
+const PLAN_FORMAT = 'bouncy-echo-plan';
 
 /** A plan as a file. Example: `JSON.parse(planToJson(plan)).format // 'bouncy-echo-plan'`. */
 export const planToJson = (plan: Plan, accent: string): string =>
   `${JSON.stringify({ format: PLAN_FORMAT, version: 1, accent, plan }, null, 2)}\n`;
 
-export interface ReadRound {
+interface ReadRound {
   readonly name: string;
   readonly why: string | null;
   readonly round: PlannedRound | null;

@@ -24,10 +24,10 @@ const round = z.int().min(0).max(9);
 const turn = z.int().min(0).max(9_999);
 const stamp = { id: idSchema, at: z.int().min(0) };
 
-export const NAME_LIMIT = 60;
-export const NOTE_LIMIT = 500;
+const NAME_LIMIT = 60;
+const NOTE_LIMIT = 500;
 /** Letters of a name or initials of who marks. */
-export const BY_LIMIT = 24;
+const BY_LIMIT = 24;
 
 const answer = z.strictObject({
   ...stamp,
@@ -52,7 +52,7 @@ const answer = z.strictObject({
   second: z.boolean().optional(),
 });
 
-export const entrySchema = z.discriminatedUnion('kind', [
+const entrySchema = z.discriminatedUnion('kind', [
   answer,
   z.strictObject({ ...stamp, kind: z.literal('undo'), answerId: idSchema }),
   z.strictObject({ ...stamp, kind: z.literal('modelled'), round: round.optional() }),
@@ -241,7 +241,7 @@ export const correctionSchema = z.object({
   by: z.string().max(BY_LIMIT).optional(),
 });
 
-export const conventionsSchema = z.object(
+const conventionsSchema = z.object(
   Object.fromEntries(CONVENTION_IDS.map((id) => [id, z.boolean()])) as Record<
     (typeof CONVENTION_IDS)[number],
     z.ZodBoolean
@@ -250,7 +250,7 @@ export const conventionsSchema = z.object(
 export const settingsSchema = z.object({ accent: z.enum(ACCENT_IDS), conventions: conventionsSchema });
 
 /** How answers are weighed, which units come first, and how many adults can lead a group. */
-export const MOST_STAFF = 8;
+const MOST_STAFF = 8;
 export const progressSettingsSchema = z.object({
   rule: z.enum(RULES),
   unitOrder: z.enum(UNIT_ORDERS),

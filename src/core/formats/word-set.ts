@@ -4,7 +4,7 @@ import { nameSchema, ownWordSchema, reason, SET_LIMIT, spellingSchema, type OwnW
 import { sure } from '../sure';
 
 /** One word of a set as a file carries it: its name, and all that makes it where it is the setting's own. */
-export interface FileWord {
+interface FileWord {
   readonly word: string;
   readonly own: OwnWordInput | null;
 }
@@ -14,7 +14,7 @@ export interface SetFile {
   readonly words: readonly FileWord[];
 }
 
-export const WORD_SET_FORMAT = 'bouncy-echo-word-set';
+const WORD_SET_FORMAT = 'bouncy-echo-word-set';
 const HEAD = { format: WORD_SET_FORMAT, version: 1 } as const;
 
 const fileSchema = z.object({
@@ -45,7 +45,7 @@ export const setToCsv = ({ words }: SetFile): string => {
 };
 
 /** A row of a file that is being read: a word, or why it is none. */
-export interface ReadRow {
+interface ReadRow {
   /** Counted from 1 as a person would: the first word of a CSV file stands in row 2. */
   readonly row: number;
   readonly text: string;

@@ -334,7 +334,7 @@ function rarest(items: readonly Item[], kinds: number, turn: number): number {
  * Kinds of answer for a set, as even as the size allows, in a random order with no more than three alike in a row.
  * @example balanced(6, 2, seeded(1)).filter((k) => k === 0).length // 3
  */
-export function balanced(size: number, kinds: number, random: Random): number[] {
+function balanced(size: number, kinds: number, random: Random): number[] {
   const even = Array.from({ length: size }, (_, i) => i % kinds);
   if (kinds < 2) return even;
   for (let tries = 0; tries < 60; tries += 1) {

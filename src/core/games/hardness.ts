@@ -10,7 +10,7 @@ import type { Step, TaskCore } from './task';
  * save the order of tasks, which follows Adams (Beginning to Read, 1990) and Anthony & Lonigan (2004), both from
  * memory. The size of a point is our own choice.
  */
-export const POINTS = {
+const POINTS = {
   /** Notice, match, say one, put together, take apart, leave out, add, swap. */
   act: { echo: 0, notice: 4, match: 8, produce: 14, blend: 26, segment: 34, 'leave-out': 46, add: 50, swap: 56 },
   unit: { word: 0, syllable: 6, rhyme: 12, 'onset-rime': 14, sound: 20 },
@@ -51,7 +51,7 @@ export function stepPoints(task: Pick<TaskCore, 'act' | 'unit'>, step: Step): nu
 }
 
 /** Points of the word itself; in an item the step's count is in the step's points already. */
-export const wordPoints = (word: Word | null): number => (word ? difficulty(word) : 0);
+const wordPoints = (word: Word | null): number => (word ? difficulty(word) : 0);
 
 export interface Hardness {
   readonly points: number;

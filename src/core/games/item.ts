@@ -28,8 +28,7 @@ export interface Mark {
 }
 
 /** Who says a line of the script. */
-export const ROLES = ['adult', 'together', 'children'] as const;
-export type Role = (typeof ROLES)[number];
+type Role = 'adult' | 'together' | 'children';
 export interface Line {
   readonly role: Role;
   readonly text: string;

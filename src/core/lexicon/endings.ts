@@ -7,7 +7,7 @@ import { parseLetters, type Entry } from './entry';
  * Regular endings. How each is said follows the last sound of the word (Quirk et al., A Comprehensive Grammar of
  * English, 1985, 3.5 and 5.80; from memory).
  */
-export const ENDINGS = ['s', 'ing', 'ed'] as const;
+const ENDINGS = ['s', 'ing', 'ed'] as const;
 export type Ending = (typeof ENDINGS)[number];
 
 export interface Form {
@@ -20,7 +20,7 @@ const VOICELESS: ReadonlySet<string> = new Set(['p', 't', 'k', 'f', 'th', 's', '
 const HISSING: ReadonlySet<string> = new Set(['s', 'z', 'sh', 'zh', 'ch', 'j']);
 
 /** The tail an ending adds to a line, after its last key. Example: `tailOf('ed', 't') // '+ KIT d'`. */
-export function tailOf(ending: Ending, last: string): string {
+function tailOf(ending: Ending, last: string): string {
   if (ending === 'ing') return '. KIT ng';
   const voiceless = VOICELESS.has(last);
   if (ending === 's') {
@@ -29,16 +29,6 @@ export function tailOf(ending: Ending, last: string): string {
   }
   if (last === 't' || last === 'd') return '. KIT d';
   return voiceless ? '+ t' : '+ d';
-}
-
-/** Spellings a regular ending may take. Example: `spellingsWith('run', 'ing') // ['runing', 'running']`. */
-export function spellingsWith(base: string, ending: Ending): string[] {
-  const last = sure(base.at(-1));
-  const silent = last === 'e' ? [base.slice(0, -1)] : [];
-  const y = /[^aeiou]y$/.test(base) ? base.slice(0, -1) : null;
-  if (ending === 's') return [y ? `${y}ies` : '', `${base}s`, `${base}es`].filter(Boolean);
-  if (ending === 'ing') return [...silent.map((s) => `${s}ing`), `${base}ing`, `${base}${last}ing`];
-  return [y ? `${y}ied` : '', last === 'e' ? `${base}d` : '', `${base}ed`, `${base}${last}ed`].filter(Boolean);
 }
 
 /** A line with its ending; a bare main word of one syllable keeps its stress. */

@@ -3,7 +3,7 @@ import { contest, units, type Contest, type Conventions, type LetterPiece, type 
 import { parseTranscription, type Segment } from '../phonology/transcription';
 
 /** How well children know a word: 1 everyday, 2 known by most, 3 told in one line. */
-export type Band = 1 | 2 | 3;
+type Band = 1 | 2 | 3;
 
 /** What to watch for when the thing itself is handed round. */
 export const CAUTIONS = ['small', 'allergen', 'sharp', 'hot', 'battery', 'cord'] as const;
@@ -13,7 +13,7 @@ export type Caution = (typeof CAUTIONS)[number];
  * Why a word is kept out by default: another word is spelt alike and said otherwise (*tear*), or one accent says it in
  * two common ways (*scone*).
  */
-export const DOUBTS = ['homograph', 'two-ways'] as const;
+const DOUBTS = ['homograph', 'two-ways'] as const;
 export type Doubt = (typeof DOUBTS)[number];
 
 export interface Entry {
@@ -152,7 +152,7 @@ export function parseBank(text: string): Entry[] {
 export const segmentsOf = (entry: Entry, accent: AccentId): Segment[] => parseTranscription(lineOf(entry, accent));
 
 /** The line that holds in an accent: its own, that of the accent it is a variant of, or the shared one. */
-export const lineOf = (entry: Pick<Entry, 'line' | 'ownLines'>, accent: AccentId): string =>
+const lineOf = (entry: Pick<Entry, 'line' | 'ownLines'>, accent: AccentId): string =>
   entry.ownLines[accent] ?? entry.ownLines[accentOf(accent).variantOf as AccentId] ?? entry.line;
 
 /** The sounds of an entry in an accent. Example: `realise(shark, 'general-american').map((s) => s.ipa) // ʃ ɑ r k`. */

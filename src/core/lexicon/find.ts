@@ -3,11 +3,11 @@ import { FLAGS, hasSound, MAKINGS, type Flag, type SoundPlace, type WordIndex } 
 
 /** Numbers of sounds on offer; the last stands for itself and all above it. */
 export const COUNTS = [2, 3, 4, 5, 6] as const;
-export type Count = (typeof COUNTS)[number];
+type Count = (typeof COUNTS)[number];
 export const MOST = COUNTS.at(-1)!;
 export const FIRSTS = MAKINGS;
 export const SYLLABLES = [1, 2, 3] as const;
-export type Syllables = (typeof SYLLABLES)[number];
+type Syllables = (typeof SYLLABLES)[number];
 
 /** Only words that …; each may be asked for beside the others. */
 export const ONLY = [
@@ -39,7 +39,7 @@ export interface Filters {
 }
 
 /** A filter that can be loosened by itself. */
-export const LOOSENABLE = ['shape', 'first', 'sound', 'syllables', 'only', 'contested', 'doubtful', 'matches'] as const;
+const LOOSENABLE = ['shape', 'first', 'sound', 'syllables', 'only', 'contested', 'doubtful', 'matches'] as const;
 export type Loosenable = (typeof LOOSENABLE)[number];
 
 export interface ShapeFacet {

@@ -3,7 +3,7 @@ import type { Word } from './entry';
 import { traitsOf } from './traits';
 
 /** What turns one word into its neighbour: a sound swapped, left out or added at a place (index of the sound). */
-export const CHANGES = ['swap', 'leave-out', 'add'] as const;
+const CHANGES = ['swap', 'leave-out', 'add'] as const;
 export type Change = (typeof CHANGES)[number];
 
 export interface Step {

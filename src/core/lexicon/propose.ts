@@ -145,7 +145,7 @@ function syllableStart(keys: readonly { key: string }[], from: number, to: numbe
 }
 
 /** A question only a person can answer: which of these does the place hold? */
-export interface Question {
+interface Question {
   readonly place: number;
   readonly choices: readonly string[];
 }

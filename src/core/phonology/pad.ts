@@ -57,7 +57,7 @@ export function consonantPad(accent: AccentId): PadSound[] {
   }));
 }
 
-export const PLACE_ORDER: readonly Place[] = [
+const PLACE_ORDER: readonly Place[] = [
   'bilabial',
   'labiodental',
   'dental',
@@ -68,7 +68,7 @@ export const PLACE_ORDER: readonly Place[] = [
   'labial-velar',
   'glottal',
 ];
-export const MANNER_ORDER: readonly Manner[] = [
+const MANNER_ORDER: readonly Manner[] = [
   'stop',
   'affricate',
   'fricative',

@@ -1,7 +1,7 @@
 import { isConsonantKey, isVowelKey, type Key } from './keys';
 import { sure } from '../sure';
 
-export type Stress = 'main' | 'second' | 'none';
+type Stress = 'main' | 'second' | 'none';
 
 /** One key in its place. `seam` says that a word or an ending begins here (`+` in the line). */
 export interface Segment {

@@ -27,7 +27,7 @@ export interface Run {
   readonly helps: Partial<Record<Help, number>>;
 }
 
-export interface Counts {
+interface Counts {
   readonly own: number;
   readonly helped: number;
   readonly notYet: number;

@@ -8,7 +8,7 @@ export interface Candidate {
   readonly next: readonly NextStep[];
 }
 
-export interface Grouped {
+interface Grouped {
   readonly step: NextStep;
   readonly children: readonly string[];
   /** Who plays something beside their own next step, and what that would have been. */

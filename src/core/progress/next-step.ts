@@ -8,7 +8,7 @@ import { BEGIN_NEEDS, BEGIN_ORDER, rungOf, type Rung, type RungRef, type UnitOrd
  * What changes against what a child can do: nothing, one rung up, one back, the same again after a rest, or a first
  * step.
  */
-export type Move = 'stay' | 'up' | 'back' | 'again' | 'begin';
+type Move = 'stay' | 'up' | 'back' | 'again' | 'begin';
 
 export interface NextStep extends RungRef {
   readonly move: Move;

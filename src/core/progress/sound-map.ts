@@ -163,7 +163,7 @@ const SURE = 0.05;
 /** A cell holds when its rate is at least this, nine times in ten. */
 const HOLDS = 0.7;
 
-export type CellState = 'holds' | 'slips' | 'little-seen';
+type CellState = 'holds' | 'slips' | 'little-seen';
 export interface MapCell {
   readonly ipa: string;
   readonly spot: Spot;
@@ -173,7 +173,7 @@ export interface MapCell {
   readonly low: number;
   readonly high: number;
 }
-export interface Pattern {
+interface Pattern {
   readonly id: string;
   readonly name: string;
   readonly missed: number;

@@ -49,19 +49,17 @@ export function soundRows(answers: readonly Heard[]): SoundRow[] {
   return [...rows.values()];
 }
 
-/** What a habit is about: a row for each kind, so that adding one touches this table alone. */
-export const HABIT_KINDS = [
-  'swaps',
-  'loses',
-  'loses-from-opening',
-  'loses-from-closing',
-  'loses-last',
-  'loses-first',
-  'keeps-rime',
-  'keeps-cluster',
-  'adds-uh',
-] as const;
-export type HabitKind = (typeof HABIT_KINDS)[number];
+/** What a habit is about. */
+type HabitKind =
+  | 'swaps'
+  | 'loses'
+  | 'loses-from-opening'
+  | 'loses-from-closing'
+  | 'loses-last'
+  | 'loses-first'
+  | 'keeps-rime'
+  | 'keeps-cluster'
+  | 'adds-uh';
 
 export interface Habit {
   readonly kind: HabitKind;

@@ -4,7 +4,7 @@ import type { RungEvidence } from './evidence';
 import { STATE_WORDS } from './rule';
 
 /** Small numbers in words. Example: `inWords(5) // 'five'`. */
-export const inWords = (n: number): string =>
+const inWords = (n: number): string =>
   ['none', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve'][n] ??
   String(n);
 
@@ -16,7 +16,7 @@ export function oneIn(chance: number): string {
 }
 
 /** Luck worth telling: it explains the answers well enough to matter. */
-export const LUCKY = 0.05;
+const LUCKY = 0.05;
 
 /**
  * The sentence on luck, or null where luck explains little. Example: five of six on a yes/no game happens by luck

@@ -26,7 +26,7 @@ export const WAY_WORDS: Readonly<Record<Way, string>> = {
   check: 'check-in: the same items for each',
 };
 
-export interface PlannedItem {
+interface PlannedItem {
   readonly key: string;
   /** Stays when the others are made anew. */ readonly locked: boolean;
 }

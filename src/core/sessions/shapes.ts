@@ -12,18 +12,7 @@ import { setSizeFor } from './turns';
 
 /** Shapes to start a running order from. */
 export const SHAPES = ['focus', 'one-sound', 'blend-segment', 'quick-five', 'check-in'] as const;
-export type Shape = (typeof SHAPES)[number];
-
-export const SHAPE_WORDS: Readonly<Record<Shape, { readonly name: string; readonly what: string }>> = {
-  focus: { name: 'One skill', what: 'a warm-up, the skill, a stretch and a close' },
-  'one-sound': {
-    name: 'One sound through many tasks',
-    what: 'rhyme, first sound, blend, segment and swap, all with words that hold it',
-  },
-  'blend-segment': { name: 'One set, blended then segmented', what: 'the same words joined first, taken apart after' },
-  'quick-five': { name: 'A quick five', what: 'five words of one skill, everyone together' },
-  'check-in': { name: 'Check-in', what: 'three items of four skills, the same for each child, no help' },
-};
+type Shape = (typeof SHAPES)[number];
 
 /** What to remember, by family. Common practice, no source. */
 export const REMINDERS: Readonly<Record<FamilyId, string>> = {
@@ -41,7 +30,7 @@ export const REMINDERS: Readonly<Record<FamilyId, string>> = {
 };
 
 /** What a check-in is, in one line. Common practice, no source. */
-export const CHECK_REMINDER =
+const CHECK_REMINDER =
   'The same items for each child, alone with you. No help and no praise, only “thank you”. Three in a row ' +
   'too hard: enough.';
 

@@ -9,9 +9,11 @@ import type { Item } from '../games/item';
 import { readKey } from '../games/spec';
 import type { Step, Task } from '../games/task';
 import { sure } from '../sure';
+import { times } from './deep';
 import { JUDGES } from './rejudge';
 
-const SEEDS = 200;
+/** Sets of every task and step in every accent. */
+const SEEDS = times(200, 10);
 const SIZE = 4;
 /** Sets of these hang together: a word stands in more than one item. */
 const CHAINED: ReadonlySet<string> = new Set(['chain', 'recall', 'recall-back']);
@@ -50,7 +52,7 @@ function judgedUnlike(item: Item, accent: AccentId): Item['likely'][number] | un
 }
 
 /** What is wrong with a set, or null. */
-function fault(items: readonly Item[], task: Task, step: Step, accent: AccentId): string | null {
+export function fault(items: readonly Item[], task: Task, step: Step, accent: AccentId): string | null {
   for (const item of items) {
     const wrong = faultOf(item, task, step, accent);
     if (wrong) return wrong;
@@ -69,8 +71,8 @@ function fault(items: readonly Item[], task: Task, step: Step, accent: AccentId)
   return null;
 }
 
-// Two hundred seeded sets of every task and step in every accent, each item judged again from the transcription lines
-// alone (testing/rejudge); a failure says which seed makes it again.
+// Seeded sets of every task and step in every accent, each item judged again from the transcription lines alone
+// (testing/rejudge); a failure says which seed makes it again.
 export const judgeEveryGame = (accent: AccentId): unknown =>
   describe(`every game, judged a second time (${accent})`, () => {
     test.each(TASKS.map((task) => [task.id, task] as const))(

@@ -49,7 +49,7 @@ interface Heard {
 const cache = new Map<string, Heard>();
 
 /** A word as an accent says it; undefined for one that is not in the bank. */
-export function hear(word: string, accent: AccentId): Heard | undefined {
+function hear(word: string, accent: AccentId): Heard | undefined {
   const key = `${accent} ${word}`;
   const known = cache.get(key);
   if (known) return known;

@@ -12,7 +12,7 @@ import { sure } from '../../core/sure';
 
 const DAY_MS = 86_400_000;
 /** Days since 1970 by the clock on the wall. Example: two answers of one evening share a day. */
-export const dayOf = (at: number): number => Math.floor((at - new Date(at).getTimezoneOffset() * 60_000) / DAY_MS);
+const dayOf = (at: number): number => Math.floor((at - new Date(at).getTimezoneOffset() * 60_000) / DAY_MS);
 
 /**
  * What the answers of one session say, child by child: a pure function of its log, so corrections and undos are in it.

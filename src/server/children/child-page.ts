@@ -154,7 +154,7 @@ function recentOf(row: Row): RecentAnswer {
 const FOUR_WEEKS_MS = 28 * 86_400_000;
 
 /** What a child can do, in two sentences at most: no figures. */
-export function summaryOf(ladders: readonly LadderEvidence[], map: SoundMap, accent: AccentId): string {
+function summaryOf(ladders: readonly LadderEvidence[], map: SoundMap, accent: AccentId): string {
   const holds = ladders.flatMap(({ rungs }) => {
     const top = highest(rungs);
     return top >= 0 ? [sure(rungs[top]).rung.does] : [];

@@ -65,7 +65,7 @@ async function read(group: Group, now: number): Promise<Read> {
 export const boardOf = async (group: Group, now = Date.now()): Promise<readonly ChildProgress[]> =>
   (await read(group, now)).children;
 
-export interface DueRung {
+interface DueRung {
   readonly ladder: string;
   readonly rung: string;
   readonly does: string;

@@ -8,7 +8,7 @@ import { database } from '../storage/database';
 import { Problem } from '../storage/problems';
 import { readOwnWay } from '../record/session-record';
 
-export interface Child {
+interface Child {
   readonly id: string;
   readonly name: string;
   readonly away: boolean;

@@ -5,7 +5,7 @@ import { agreement, type Agreement } from '../../core/progress/agreement';
 import { rows } from '../storage/rows';
 import { left } from '../answers/standing-sql';
 
-export interface HeardTwice {
+interface HeardTwice {
   readonly sessionId: string;
   readonly child: string;
   readonly item: string;

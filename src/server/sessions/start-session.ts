@@ -22,7 +22,7 @@ async function groupOf(groupId: string): Promise<Group> {
 }
 
 /** A plan of one round from words chosen by hand. Throws a Problem for words that are not in the bank. */
-export async function planOfWords(request: StartRequest): Promise<Plan> {
+async function planOfWords(request: StartRequest): Promise<Plan> {
   const { accent, conventions } = await getSettings();
   const bank = await preparedBank(accent, conventions);
   const known = (words: readonly string[]): string[] => [...new Set(words)].filter((w) => bank.byName.has(w));

@@ -16,7 +16,7 @@ export interface Database {
 }
 
 /** What every connection is told before it is used. `secure_delete` wipes what is erased. */
-export const PRAGMAS = [
+const PRAGMAS = [
   'PRAGMA busy_timeout=5000',
   'PRAGMA journal_mode=WAL',
   'PRAGMA synchronous=FULL',

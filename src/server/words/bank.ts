@@ -17,7 +17,7 @@ const once = <T>(make: () => T): (() => T) => {
 };
 
 /** Every entry of the shipped word bank, read once. */
-export const bank = once((): Entry[] => parseBank(file('words.tsv')));
+const bank = once((): Entry[] => parseBank(file('words.tsv')));
 const guardText = once(() => file('guard.tsv'));
 const forms = once(() => parseForms(file('forms.tsv')));
 const littleWords = once(() => parseLittleWords(file('little-words.tsv')));

@@ -27,7 +27,7 @@ export interface ProposedSounds {
   readonly count: number;
 }
 
-export interface ProposedQuestion {
+interface ProposedQuestion {
   readonly choices: readonly { readonly choice: string; readonly words: string }[];
 }
 

@@ -23,7 +23,7 @@ export async function setOwned(word: string, owned: boolean): Promise<void> {
   });
 }
 
-export interface ShelfWord {
+interface ShelfWord {
   readonly word: string;
   readonly owned: boolean;
   readonly picture: string | null;

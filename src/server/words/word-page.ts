@@ -14,7 +14,7 @@ import { getSettings } from '../setting/settings';
 import { sure } from '../../core/sure';
 import { shown, type ShownWord } from './words';
 
-export interface AccentLine {
+interface AccentLine {
   readonly id: AccentId;
   readonly name: string;
   readonly here: boolean;
@@ -22,11 +22,11 @@ export interface AccentLine {
   readonly marks: readonly Mark[];
   readonly count: number;
 }
-export interface LetterBox {
+interface LetterBox {
   readonly letters: string;
   readonly labels: readonly string[];
 }
-export interface NeighbourRow {
+interface NeighbourRow {
   readonly change: Change;
   readonly at: number;
   readonly label: string;

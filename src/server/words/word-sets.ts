@@ -84,7 +84,7 @@ export async function exportSet(id: string, format: 'csv' | 'json'): Promise<{ t
   };
 }
 
-export interface ImportRow {
+interface ImportRow {
   readonly row: number;
   readonly text: string;
   readonly state: 'known' | 'new' | 'refused';

@@ -20,7 +20,7 @@ const NO_SLIP =
 const DROPPED = ['s', 'l', 'r', 'w', 'j', 'n'];
 
 /** A child’s way of speaking in a few words. Example: `/t/ for /k/`. */
-export const ownWayWords = ({ swaps, drops, accent }: OwnWay): string =>
+const ownWayWords = ({ swaps, drops, accent }: OwnWay): string =>
   [
     ...swaps.map((s) => `${label(s.says)} for ${label(s.asked)}`),
     ...(drops.length ? [`no ${drops.map(label).join(' ')} in clusters`] : []),

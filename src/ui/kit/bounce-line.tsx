@@ -21,7 +21,7 @@ export type MarkState = 'plain' | 'lit' | 'missed';
 const ADVICE: Readonly<Record<Making, string>> = { clip: 'clip', hold: 'hold', light: 'say lightly', vowel: '' };
 
 /** What the line says to someone who cannot see it. Example: "4 sounds: s l u g; hold s, hold l, clip g". */
-export function lineInWords(marks: readonly Mark[], count: number): string {
+function lineInWords(marks: readonly Mark[], count: number): string {
   const advice = marks
     .filter((m) => ADVICE[m.making])
     .map((m) => `${ADVICE[m.making]} ${m.label}`)

@@ -85,7 +85,7 @@ const joinSounds = (word: Word, step: Step, material: Material): Made => ({
 });
 
 /** The adult says the parts; the child says the word. */
-export const BLENDING: Task = {
+const BLENDING: Task = {
   id: 'blending',
   family: 'blending',
   name: 'Blending',

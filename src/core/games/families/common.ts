@@ -7,7 +7,6 @@ import { shuffle, type Random } from '../../random';
 import type { FoilKind } from '../hardness';
 import { slashed, type Line } from '../item';
 import { oneBeat, shelves, type Material } from '../material';
-import type { Step } from '../task';
 import { sure } from '../../sure';
 
 export const ipaOf = (word: Word): string[] => word.sounds.map((s) => s.ipa);
@@ -26,9 +25,6 @@ export const script = (adult: string, children: string, together?: string): Line
   { role: 'children', text: children },
   ...(together ? [{ role: 'together' as const, text: together }] : []),
 ];
-
-export const withCount = (words: readonly Word[], step: Step): Word[] =>
-  words.filter((w) => w.count >= (step.count ?? 1) && w.count <= (step.most ?? step.count ?? 99));
 
 /** Some of a list in a random order: enough to try, without shuffling thousands. */
 export function some<T>(all: readonly T[], random: Random, most = 30): T[] {

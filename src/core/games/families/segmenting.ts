@@ -59,7 +59,7 @@ const takeSounds = (word: Word, step: Step, material: Material): Made => ({
 });
 
 /** The adult says the word; the child says its sounds, one by one, then joins it again. */
-export const SEGMENTING: Task = {
+const SEGMENTING: Task = {
   id: 'segmenting',
   family: 'segmenting',
   name: 'Segmenting',

@@ -367,7 +367,7 @@ const ORDER: Task = {
 };
 
 /** Fewest and most words in a chain. */
-export const CHAIN_LENGTH = { least: 3, most: 10 } as const;
+const CHAIN_LENGTH = { least: 3, most: 10 } as const;
 
 const CHAIN: Task = {
   id: 'chain',

@@ -6,7 +6,7 @@ import * as plans from './0003-plans';
 import * as answersInFull from './0004-answers-in-full';
 import * as progress from './0005-progress';
 
-export interface Migration {
+interface Migration {
   up(parameters: { context: QueryInterface }): Promise<void>;
   down(parameters: { context: QueryInterface }): Promise<void>;
 }

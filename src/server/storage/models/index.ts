@@ -9,13 +9,13 @@ export interface SettingsRow {
   unit_order: string;
   staff: number;
 }
-export interface GroupRow {
+interface GroupRow {
   id: string;
   name: string;
   position: number;
   created_at: number;
 }
-export interface ChildRow {
+interface ChildRow {
   id: string;
   group_id: string;
   name: string;
@@ -47,7 +47,7 @@ export interface PlanRow {
   created_at: number;
   updated_at: number;
 }
-export interface SessionChildRow {
+interface SessionChildRow {
   session_id: string;
   child_id: string;
   position: number;
@@ -101,7 +101,7 @@ export interface EvidenceRow {
   marks: string;
   helps: string;
 }
-export interface HeardSoundsRow {
+interface HeardSoundsRow {
   child_id: string;
   session_id: string;
   cells: string;
@@ -116,7 +116,7 @@ export interface ChosenStepRow {
   ended_at: number | null;
 }
 
-export interface WordSetRow {
+interface WordSetRow {
   id: string;
   name: string;
   words: string;
@@ -136,11 +136,11 @@ export interface OwnWordRow {
   created_at: number;
   removed_at: number | null;
 }
-export interface PropRow {
+interface PropRow {
   word: string;
   owned_at: number;
 }
-export interface TaughtSoundRow {
+interface TaughtSoundRow {
   group_id: string;
   sound: string;
 }

@@ -1,0 +1,83 @@
+// Runs the projects of the test runner and counts what came of them.
+import { spawnSync } from 'node:child_process';
+import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import os from 'node:os';
+import path from 'node:path';
+import { ROOT, say, Stop } from './prepare.mjs';
+
+const CHROMIUM = process.env.CHROMIUM ?? '/usr/bin/chromium';
+
+export function ensureBrowser() {
+  if (existsSync(CHROMIUM)) return;
+  say('Installing Chromium from Debian’s packages …');
+  const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
+  const apt = (...args) => spawnSync('apt-get', args, { stdio: ['ignore', 'ignore', 'inherit'], env }).status === 0;
+  const installed = apt('update') && apt('install', '-y', '--no-install-recommends', 'chromium');
+  if (!installed || !existsSync(CHROMIUM)) {
+    throw new Stop(
+      'The browser tests need Chromium. Install it (apt-get install chromium), or name one:\n' +
+        'CHROMIUM=/path/to/chromium npm test',
+    );
+  }
+}
+
+/** Runs a script with Node.js; true where it went well. */
+export const node = (script, args = [], env = {}) =>
+  spawnSync(process.execPath, [script, ...args], { cwd: ROOT, stdio: 'inherit', env: { ...process.env, ...env } })
+    .status === 0;
+
+/** What came of some checks: how many passed, failed and were skipped, and each test with its milliseconds. */
+export const nothing = () => ({ passed: 0, failed: 0, skipped: 0, tests: [] });
+
+/** Counts a check that is no test of the runner: style, types. */
+export function count(sum, ok) {
+  if (ok) sum.passed += 1;
+  else sum.failed += 1;
+}
+
+/**
+ * Runs one project (`unit`, `browser`), all of it or the files whose path has one of `filters` in it; adds to `sum`.
+ * A file that could not be loaded, and an error outside a test, count as a failure.
+ */
+export function runProject(sum, project, filters = [], env = {}) {
+  const folder = mkdtempSync(path.join(os.tmpdir(), 'bouncy-echo-report-'));
+  const report = path.join(folder, 'report.json');
+  const ok = node(
+    'node_modules/vitest/vitest.mjs',
+    ['run', '--project', project, '--reporter=default', '--reporter=json', `--outputFile.json=${report}`, ...filters],
+    env,
+  );
+  const result = existsSync(report) ? JSON.parse(readFileSync(report, 'utf8')) : { testResults: [] };
+  rmSync(folder, { recursive: true, force: true });
+  const tests = result.testResults.flatMap((file) =>
+    file.assertionResults.map((test) => ({
+      file: path.relative(ROOT, file.name),
+      name: test.fullName,
+      status: test.status,
+      ms: test.duration ?? 0,
+    })),
+  );
+  const of = (...statuses) => tests.filter((test) => statuses.includes(test.status)).length;
+  sum.passed += of('passed');
+  sum.failed += of('failed');
+  sum.skipped += of('skipped', 'pending', 'todo', 'disabled');
+  sum.tests.push(...tests);
+  if (!ok && of('failed') === 0) sum.failed += 1;
+}
+
+/** Prints the ten slowest tests, what was skipped, and the closing line; the exit code to end with. */
+export function close(sum) {
+  const slowest = [...sum.tests].sort((a, b) => b.ms - a.ms).slice(0, 10);
+  if (slowest.length) console.log('\nThe slowest tests:');
+  for (const { ms, file, name } of slowest) {
+    console.log(`${(ms / 1000).toFixed(1).padStart(7)} s  ${file}: ${name}`.slice(0, 140));
+  }
+  if (sum.skipped && process.env.ALLOW_SKIP !== '1') {
+    console.log(`\n${sum.skipped} skipped: nothing may be left out in silence (ALLOW_SKIP=1 lets it pass).`);
+    for (const test of sum.tests)
+      if (test.status !== 'passed' && test.status !== 'failed') console.log(`  ${test.name}`);
+    sum.failed += 1;
+  }
+  console.log(`\n${sum.passed} passed, ${sum.failed} failed`);
+  return sum.failed ? 1 : 0;
+}
