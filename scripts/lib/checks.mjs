@@ -5,7 +5,7 @@ export const checks = () => [
   {
     name: 'Style',
     script: 'node_modules/prettier/bin/prettier.cjs',
-    args: ['--check', '.', '--log-level', 'warn', '--cache', '--cache-location', 'node_modules/.cache/prettier'],
+    args: ['--check', '.', '--log-level', 'warn', '--cache'],
   },
   {
     name: 'Rules, limits and the arrows between rooms',

@@ -141,16 +141,29 @@ export interface Contest {
   readonly speaker: readonly SpeakerContest[];
 }
 
+/** How often one rule fuses two sounds of a word, from its start on; a sound is in one unit alone. */
+function fusions(rule: Rule, context: Fused, letters: readonly LetterPiece[]): number {
+  let fused = 0;
+  for (let at = 0; at + 1 < context.sounds.length; at += 1) {
+    if (!rule(at, context, letters)) continue;
+    fused += 1;
+    at += 1;
+  }
+  return fused;
+}
+
 /**
  * Why the count of a word may be argued about within one accent; `null` where it may not.
  * @example contest(box, sounds)?.by // [{ convention: 'x', count: 3 }]
  */
 export function contest(word: Fused['word'], sounds: readonly Sound[]): Contest | null {
   const strict = sounds.length;
-  const by = CONVENTION_IDS.map((convention) => ({
-    convention,
-    count: units(word, sounds, { ...PRESETS.strict, [convention]: true }).length,
-  })).filter((row) => row.count !== strict);
+  const context: Fused = { word, sounds };
+  const letters = lettersBySegment(word.letters);
+  const by = CONVENTION_IDS.flatMap((convention) => {
+    const fused = fusions(RULES[convention], context, letters);
+    return fused ? [{ convention, count: strict - fused }] : [];
+  });
   const keys = word.segments.map((s) => s.key);
   const has = (...run: Key[]): boolean => keys.some((_, i) => run.every((key, j) => keys[i + j] === key));
   const speaker: SpeakerContest[] = [];

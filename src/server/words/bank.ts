@@ -1,6 +1,7 @@
+import { createHash } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
-import { parseBank, prepare, type Entry } from '../../core/lexicon/entry';
+import { parseBank, prepare, type Entry, type Word } from '../../core/lexicon/entry';
 import { guardFor, type Guard } from '../../core/lexicon/guard';
 import { parseForms } from '../../core/lexicon/endings';
 import { sameForEveryone } from '../../core/lexicon/likeness';
@@ -22,7 +23,21 @@ const guardText = once(() => file('guard.tsv'));
 const forms = once(() => parseForms(file('forms.tsv')));
 const littleWords = once(() => parseLittleWords(file('little-words.tsv')));
 const otherWords = once(() => parseLittleWords(file('other-words.tsv')));
-const agreedWords = once(() => sameForEveryone(bank()));
+
+/** Where the build keeps what it worked out of the bank (scripts/lib/pools.mjs). */
+const POOLS = path.join(process.cwd(), '.next', 'pools.json');
+
+/** Words whose count nobody would argue about: as the build worked them out, else worked out here. */
+const agreedWords = once((): ReadonlySet<string> => {
+  try {
+    const { agreed, bank: of } = JSON.parse(readFileSync(POOLS, 'utf8')) as { agreed: string[]; bank: string };
+    if (of === createHash('sha256').update(file('words.tsv')).digest('hex')) return new Set(agreed);
+  } catch {
+    // No build stands here, as in tests.
+  }
+  return sameForEveryone(bank());
+});
+
 
 /** The guard of an accent. */
 export const guardOf = (accent: AccentId): Guard => guardFor(guardText(), accent);
@@ -41,10 +56,22 @@ export const bankEntry = async (word: string): Promise<Entry | undefined> =>
 export const shippedEntry = (word: string): Entry | undefined => shipped().get(word);
 
 export interface PreparedBank extends Material {
+  /** Worked out when it is first asked for. */
   readonly index: WordIndex;
 }
 
-const prepared = new Map<string, { own: readonly unknown[]; bank: PreparedBank }>();
+interface Kept {
+  /** The setting's own words it was made with. */
+  readonly own: readonly unknown[];
+  readonly bank: Promise<PreparedBank>;
+}
+
+/**
+ * The banks of this process. The framework builds the server's start and its pages apart, each with modules of its own:
+ * what is costly is kept in one place for both.
+ */
+const place = globalThis as typeof globalThis & { bouncyEchoBanks?: Map<string, Kept> };
+const prepared = (place.bouncyEchoBanks ??= new Map<string, Kept>());
 
 /**
  * The bank as one accent and counting convention has it, with the setting's own words that were confirmed in this
@@ -55,23 +82,45 @@ export async function preparedBank(accent: AccentId, conventions: Conventions): 
   const key = `${accent} ${JSON.stringify(conventions)}`;
   const known = prepared.get(key);
   if (known?.own === own) return known.bank;
-  const guard = guardOf(accent);
-  const entries = [...bank(), ...own.filter((o) => o.accent === accent && !o.removed).map((o) => o.entry)];
-  const words = entries
-    .map((entry) => prepare(entry, accent, conventions))
-    .filter((w) => !guard(w.sounds.map((s) => s.ipa)));
-  const made: PreparedBank = {
-    ...materialOf({
-      accent,
-      conventions,
-      words,
-      guard,
-      forms: forms(),
-      littleWords: littleWords(),
-      otherWords: otherWords(),
-    }),
-    index: indexWords(words, agreedWords()),
-  };
+  const ours = own.filter((o) => o.accent === accent && !o.removed).map((o) => o.entry);
+  const made = prepareBank(accent, conventions, ours);
   prepared.set(key, { own, bank: made });
+  // What could not be made is tried again at the next asking.
+  made.catch(() => prepared.delete(key));
   return made;
 }
+
+/** Words made ready in one go before others get their turn: a few milliseconds. */
+const SLICE = 150;
+
+async function prepareBank(accent: AccentId, conventions: Conventions, ours: readonly Entry[]): Promise<PreparedBank> {
+  const guard = guardOf(accent);
+  const entries = [...bank(), ...ours];
+  const words: Word[] = [];
+  for (let from = 0; from < entries.length; from += SLICE) {
+    for (const entry of entries.slice(from, from + SLICE)) {
+      const word = prepare(entry, accent, conventions);
+      if (!guard(word.sounds.map((s) => s.ipa))) words.push(word);
+    }
+    await otherTurns();
+  }
+  const material = materialOf({
+    accent,
+    conventions,
+    words,
+    guard,
+    forms: forms(),
+    littleWords: littleWords(),
+    otherWords: otherWords(),
+  });
+  const index = once(() => indexWords(words, agreedWords()));
+  return {
+    ...material,
+    get index() {
+      return index();
+    },
+  };
+}
+
+/** Lets whatever else waits have its turn. */
+const otherTurns = (): Promise<void> => new Promise((resolve) => setImmediate(resolve));

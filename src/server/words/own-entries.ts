@@ -12,7 +12,10 @@ export interface OwnEntry {
   readonly removed: boolean;
 }
 
-let kept: { file: string; entries: readonly OwnEntry[] } | undefined;
+/** In one place for all bundles of this process, as the banks made with it are (bank.ts). */
+const place = globalThis as typeof globalThis & {
+  bouncyEchoOwnWords?: { readonly file: string; readonly entries: readonly OwnEntry[] } | undefined;
+};
 
 const entryOf = (row: OwnWordRow): OwnEntry => ({
   id: row.id,
@@ -37,13 +40,14 @@ const entryOf = (row: OwnWordRow): OwnEntry => ({
 /** The setting's own words by name; the same list until one changes. */
 export async function ownEntries(): Promise<readonly OwnEntry[]> {
   const { models, file } = await database();
-  if (kept?.file === file) return kept.entries;
+  if (place.bouncyEchoOwnWords?.file === file) return place.bouncyEchoOwnWords.entries;
   const rows = await models.ownWords.findAll({ order: [['word', 'ASC']] });
-  kept = { file, entries: rows.map((r) => entryOf(r.get())) };
-  return kept.entries;
+  const entries = rows.map((r) => entryOf(r.get()));
+  place.bouncyEchoOwnWords = { file, entries };
+  return entries;
 }
 
 /** Says that own words have changed. */
 export const ownEntriesChanged = (): void => {
-  kept = undefined;
+  place.bouncyEchoOwnWords = undefined;
 };
