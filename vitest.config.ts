@@ -10,7 +10,7 @@ export default defineConfig({
         test: {
           name: 'unit',
           include: ['src/**/*.test.ts', 'scripts/**/*.test.ts'],
-          testTimeout: 180_000,
+          testTimeout: 400_000,
           maxWorkers: 2,
         },
       },
@@ -19,10 +19,10 @@ export default defineConfig({
         test: {
           name: 'browser',
           include: ['e2e/**/*.test.ts'],
-          testTimeout: 120_000,
-          hookTimeout: 120_000,
+          testTimeout: 400_000,
+          hookTimeout: 300_000,
           // Another device is asked for its marks every few seconds; a busy machine takes longer.
-          expect: { poll: { timeout: 15_000 } },
+          expect: { poll: { timeout: 60_000 } },
           // Each file has a server and a browser of its own, and most of the time waits for a finger.
           maxWorkers: 2,
         },

@@ -44,7 +44,7 @@ const keptForAway = (page: Page): Promise<void> =>
             (await (await caches.open(pages)).match(location.pathname)) !== undefined
           );
         }),
-      { timeout: 20_000 },
+      { timeout: 90_000 },
     )
     .toBe(true);
 
@@ -86,7 +86,7 @@ test('no network from the middle to the end, reloaded meanwhile: the file holds 
   await page.getByText('The last answers are kept on this device').waitFor();
   await page.context().setOffline(false);
   await expect
-    .poll(async () => (await answersOf(app, session)).map((a) => a.outcome), { timeout: 20_000 })
+    .poll(async () => (await answersOf(app, session)).map((a) => a.outcome), { timeout: 90_000 })
     .toEqual(given);
   const answers = await answersOf(app, session);
   expect(answers.map((a) => a.turn)).toEqual([0, 1, 2, 3, 4, 5, 6, 7]);

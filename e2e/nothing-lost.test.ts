@@ -169,7 +169,7 @@ test('finishing while the server is away: said, kept, and sent from any screen o
   await app.start();
   await page.goto(app.url);
   await expect
-    .poll(async () => (await rows(session)).map((r) => r.outcome), { timeout: 15_000 })
+    .poll(async () => (await rows(session)).map((r) => r.outcome), { timeout: 90_000 })
     .toEqual(['on-own', 'not-yet']);
   await page.goto(`${app.url}/look-back/${session}`);
   await page.getByText('2 answers: 1 on own, 1 not yet.').waitFor();

@@ -3,7 +3,7 @@ import { QueryTypes, Sequelize } from 'sequelize';
 import sqlite3 from 'sqlite3';
 import type { Browser, Page } from 'playwright-core';
 import { describe, expect, test } from 'vitest';
-import { nextFinger, openPage, shown, type App } from './support/app';
+import { moveByKeys, nextFinger, openPage, shown, type App } from './support/app';
 import { violations } from './support/axe';
 import { onStage } from './support/stage';
 import { sure } from '../src/core/sure';
@@ -41,7 +41,7 @@ async function inTheFile(session: string): Promise<Row[]> {
 }
 const recorded = (session: string, n: number): Promise<Row[]> =>
   expect
-    .poll(() => inTheFile(session).then((r) => r.length), { timeout: 15_000 })
+    .poll(() => inTheFile(session).then((r) => r.length), { timeout: 90_000 })
     .toBe(n)
     .then(() => inTheFile(session));
 
@@ -315,13 +315,7 @@ describe('a plan', () => {
     await expect.poll(() => rounds.nth(1).locator('ul').getByLabel('kept').count()).toBe(1);
     await expect.poll(() => rounds.nth(1).locator('ul').textContent()).toContain(sure(second));
     // By keyboard: the second round goes before the first.
-    const grip = page.getByRole('button', { name: 'Move round 2' });
-    await grip.focus();
-    await page.keyboard.press('Space');
-    await page.waitForTimeout(300);
-    await page.keyboard.press('ArrowUp');
-    await page.waitForTimeout(300);
-    await page.keyboard.press('Space');
+    await moveByKeys(page, page.getByRole('button', { name: 'Move round 2' }), ['ArrowUp']);
     await page.getByRole('heading', { name: /Round 1: First sounds/ }).waitFor();
     await page.getByRole('button', { name: 'Read the script' }).first().click();
     await page.getByText('With hands:').waitFor();
@@ -360,7 +354,7 @@ describe('a plan', () => {
     await page.getByRole('heading', { name: 'Wednesday, /s/' }).waitFor();
     expect(trouble).toEqual([]);
     await page.context().close();
-  }, 240_000);
+  }, 600_000);
 
   test('saved as a file, brought back; a broken file is told and changes nothing', async () => {
     const { page } = await openPage(browser);

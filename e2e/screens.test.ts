@@ -106,7 +106,7 @@ test('zero axe violations and nothing over the side on every screen, at three si
   }
   expect(trouble).toEqual([]);
   await page.context().close();
-}, 300_000);
+}, 600_000);
 
 /** Text of Play that is seen and cannot be read from a metre: smaller than 20 px. */
 async function smallType(page: Page): Promise<string[]> {

@@ -2,7 +2,7 @@ import { spawnSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import type { Browser, Page } from 'playwright-core';
 import { describe, expect, test } from 'vitest';
-import { openPage, type App } from './support/app';
+import { moveByKeys, openPage, type App } from './support/app';
 import { violations } from './support/axe';
 import { onStage } from './support/stage';
 import { sure } from '../src/core/sure';
@@ -186,14 +186,7 @@ describe('word sets', () => {
     const { page, trouble } = await openPage(browser);
     await page.goto(`${app.url}/words?sounds=any&words=sun,frog,milk,nest`);
     // By keys: lift, two down, drop (the way dnd-kit documents for its keyboard sensor).
-    await page.getByRole('button', { name: 'Move sun' }).focus();
-    await page.keyboard.press('Space');
-    await page.waitForTimeout(150);
-    await page.keyboard.press('ArrowDown');
-    await page.waitForTimeout(150);
-    await page.keyboard.press('ArrowDown');
-    await page.waitForTimeout(150);
-    await page.keyboard.press('Space');
+    await moveByKeys(page, page.getByRole('button', { name: 'Move sun' }), ['ArrowDown', 'ArrowDown']);
     await page.waitForURL(/words=frog%2Cmilk%2Csun%2Cnest/);
     // By hand.
     const [from, to] = [
@@ -309,7 +302,7 @@ test('the prop shelf and the sounds taught: a tick is kept and becomes a filter'
   for (const label of ['i', 'a'])
     await grid.getByRole('group', { name: 'Vowels' }).getByRole('button', { name: label, exact: true }).click();
   await grid.getByText('6 of').waitFor();
-  await page.waitForTimeout(300);
+  await page.waitForLoadState('networkidle');
   await page.goto(`${app.url}/words?sounds=3&only=taught`);
   const names = await page.locator('main li a.font-word').allTextContents();
   expect(names).toEqual(expect.arrayContaining(['sit', 'tap', 'pin']));

@@ -4,7 +4,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import net from 'node:net';
 import os from 'node:os';
 import path from 'node:path';
-import { chromium, type Browser, type Page } from 'playwright-core';
+import { chromium, type Browser, type Locator, type Page } from 'playwright-core';
 import { expect } from 'vitest';
 import { sure } from '../../src/core/sure';
 
@@ -61,7 +61,7 @@ export async function openApp({ demo = false, file }: { demo?: boolean; file?: s
         },
       },
     );
-    for (let i = 0; i < 300; i += 1) {
+    for (let i = 0; i < 1_200; i += 1) {
       const answer = await fetch(`${url}/api/health`).then(
         (r) => r.json() as Promise<{ run: string }>,
         () => null,
@@ -109,7 +109,8 @@ export interface Watched {
 export async function openPage(browser: Browser, width = 1280, height = 800): Promise<Watched> {
   const context = await browser.newContext({ viewport: { width, height }, acceptDownloads: true });
   const page = await context.newPage();
-  page.setDefaultTimeout(20_000);
+  // Long enough for a machine that is busy with something else: what is waited for comes, or it does not.
+  page.setDefaultTimeout(90_000);
   return { page, trouble: watch(page) };
 }
 
@@ -219,7 +220,7 @@ export const waiting = async (page: Page): Promise<number> =>
   Number(await page.locator('[data-pending]').getAttribute('data-pending'));
 
 /** Waits until the server has everything. */
-export const saved = (page: Page): Promise<void> => expect.poll(() => waiting(page), { timeout: 20_000 }).toBe(0);
+export const saved = (page: Page): Promise<void> => expect.poll(() => waiting(page), { timeout: 90_000 }).toBe(0);
 
 /** Marks by a key, and waits until the run shows it. */
 export async function tap(page: Page, key: string, turns: number): Promise<void> {
@@ -227,4 +228,30 @@ export async function tap(page: Page, key: string, turns: number): Promise<void>
   await nextFinger(page);
   await page.keyboard.press(key);
   await shown(page, turns);
+}
+
+/**
+ * Moves something with the keyboard, as dnd-kit has it: lift with Space, go with arrows, drop with Space. Each key waits
+ * until the one before it has been told to screen readers.
+ */
+export async function moveByKeys(page: Page, grip: Locator, arrows: readonly string[]): Promise<void> {
+  const told = page.locator('[id^=DndLiveRegion]');
+  const says = (what: RegExp): Promise<void> => expect.poll(() => told.textContent()).toMatch(what);
+  await grip.focus();
+  await page.keyboard.press('Space');
+  await says(/droppable area|Picked up/);
+  let over = '';
+  for (const arrow of arrows) {
+    await page.keyboard.press(arrow);
+    await expect
+      .poll(async () => {
+        const [, active, now] =
+          /item (\S+) was moved over droppable area (\S+)\./.exec((await told.textContent()) ?? '') ?? [];
+        return now !== undefined && now !== active && now !== over;
+      })
+      .toBe(true);
+    over = /area (\S+)\./.exec((await told.textContent()) ?? '')?.[1] ?? '';
+  }
+  await page.keyboard.press('Space');
+  await says(/was dropped/);
 }

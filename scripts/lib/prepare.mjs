@@ -119,14 +119,20 @@ export function ensureBuild() {
     'tsconfig.json',
     'scripts/lib/pools.mjs',
   ].flatMap(filesUnder);
-  stamped(path.join(ROOT, '.next/.stamp'), hashOf(sources), ['.next/BUILD_ID', '.next/pools.json', 'public/sw.js'], () => {
-    say('Building (about half a minute) …');
-    if (!run(process.execPath, ['node_modules/next/dist/bin/next', 'build'], { NEXT_TELEMETRY_DISABLED: '1' })) {
-      throw new Stop('The build did not go through; the reason stands above.');
-    }
-    writeOffline(ROOT);
-    if (!run(process.execPath, ['scripts/lib/pools.mjs'])) throw new Stop('What follows from the word bank could not be worked out.');
-  });
+  stamped(
+    path.join(ROOT, '.next/.stamp'),
+    hashOf(sources),
+    ['.next/BUILD_ID', '.next/pools.json', 'public/sw.js'],
+    () => {
+      say('Building (about half a minute) …');
+      if (!run(process.execPath, ['node_modules/next/dist/bin/next', 'build'], { NEXT_TELEMETRY_DISABLED: '1' })) {
+        throw new Stop('The build did not go through; the reason stands above.');
+      }
+      writeOffline(ROOT);
+      if (!run(process.execPath, ['scripts/lib/pools.mjs']))
+        throw new Stop('What follows from the word bank could not be worked out.');
+    },
+  );
 }
 
 /** The folder must let us write, and the file must be ours, before anything else is tried. */

@@ -22,6 +22,8 @@ import { storedRound, type StoredRound } from '../../core/sessions/stored-round'
 import { appendLog } from '../record/append-log';
 import { preparedBank } from '../words/bank';
 import { database } from '../storage/database';
+import type { PlanRow } from '../storage/models';
+import { otherTurns } from '../storage/other-turns';
 import { replayPlan } from '../record/session-record';
 import { sure } from '../../core/sure';
 import { answerAs, type DemoAnswer, PROFILES, type ProfileId } from './profiles';
@@ -167,29 +169,27 @@ async function seedPlans({ plans }: z.infer<typeof scenarioSchema>, at: number, 
   const { models, write } = await database();
   const material = await preparedBank(DEFAULT_ACCENT, PRESETS.default);
   const groups = new Map((await models.groups.findAll()).map((g) => [g.get().name, g.get().id]));
-  await write((transaction) =>
-    models.plans.bulkCreate(
-      plans.map(({ group, title, ...wish }, i) => {
-        const made = makePlan(material, {
-          ...wish,
-          children: 5,
-          seed: i + 1,
-          paceOf: (task) => taskOf(task).secondsPerTurn,
-        });
-        return {
-          id: newId(at + i),
-          group_id: sure(groups.get(group)),
-          title,
-          body: JSON.stringify({ ...made, title }),
-          kept: 1,
-          planned_for: null,
-          created_at: at + i,
-          updated_at: at + i,
-        };
-      }),
-      { transaction },
-    ),
-  );
+  const rows: PlanRow[] = [];
+  for (const [i, { group, title, ...wish }] of plans.entries()) {
+    await otherTurns();
+    const made = makePlan(material, {
+      ...wish,
+      children: 5,
+      seed: i + 1,
+      paceOf: (task) => taskOf(task).secondsPerTurn,
+    });
+    rows.push({
+      id: newId(at + i),
+      group_id: sure(groups.get(group)),
+      title,
+      body: JSON.stringify({ ...made, title }),
+      kept: 1,
+      planned_for: null,
+      created_at: at + i,
+      updated_at: at + i,
+    });
+  }
+  await write((transaction) => models.plans.bulkCreate(rows, { transaction }));
 }
 
 /** The session with two adults, by its place in the plan. */
@@ -303,10 +303,12 @@ async function playDemo(session: DemoSession): Promise<void> {
   // Now and then somebody is away.
   const here = children.filter(() => random() > 0.08);
   const size = setSizeFor(here.length);
-  const rounds = wished.flatMap(({ task, step }, i): StoredRound[] => {
+  const rounds: StoredRound[] = [];
+  for (const [i, { task, step }] of wished.entries()) {
+    await otherTurns();
     const made = makeRound(material, { role: 'focus', task, step, size }, { seed: number * 31 + i }, 'r');
-    return made ? [storedRound(made, here.length)] : [];
-  });
+    if (made) rounds.push(storedRound(made, here.length));
+  }
   const id = newId(at);
   const childIds = here.map((c) => c.id);
   await openSession(session, id, rounds, childIds);
@@ -325,6 +327,7 @@ async function playDemo(session: DemoSession): Promise<void> {
     const settled = Math.max(0, 4 * here.length - round.turns);
     if (settled) log.push({ kind: 'more', round: i, turns: settled, ...stamp(1) });
     for (let state = replay(plan, log); state.phase === 'turn'; state = replay(plan, log)) {
+      await otherTurns();
       const child = here.find((c) => c.id === state.childId);
       const { marked, after } = marksAs(child, round, state, { material, random });
       log.push(...turnOf(session, marked, after, stamp));

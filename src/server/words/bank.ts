@@ -9,6 +9,7 @@ import { materialOf, parseLittleWords, type Material } from '../../core/games/ma
 import { indexWords, type WordIndex } from '../../core/lexicon/word-index';
 import { ACCENT_IDS, type AccentId } from '../../core/phonology/accents';
 import type { Conventions } from '../../core/phonology/conventions';
+import { otherTurns } from '../storage/other-turns';
 import { ownEntries } from './own-entries';
 
 const file = (name: string): string => readFileSync(path.join(process.cwd(), 'lexicon', name), 'utf8');
@@ -37,7 +38,6 @@ const agreedWords = once((): ReadonlySet<string> => {
   }
   return sameForEveryone(bank());
 });
-
 
 /** The guard of an accent. */
 export const guardOf = (accent: AccentId): Guard => guardFor(guardText(), accent);
@@ -121,6 +121,3 @@ async function prepareBank(accent: AccentId, conventions: Conventions, ours: rea
     },
   };
 }
-
-/** Lets whatever else waits have its turn. */
-const otherTurns = (): Promise<void> => new Promise((resolve) => setImmediate(resolve));
