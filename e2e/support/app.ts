@@ -230,6 +230,9 @@ export async function tap(page: Page, key: string, turns: number): Promise<void>
   await shown(page, turns);
 }
 
+/** What dnd-kit tells screen readers: what is moved, and over what. */
+const MOVED_OVER = /item (\S+) was moved over droppable area (\S+)\./;
+
 /**
  * Moves something with the keyboard, as dnd-kit has it: lift with Space, go with arrows, drop with Space. Each key waits
  * until the one before it has been told to screen readers.
@@ -245,12 +248,11 @@ export async function moveByKeys(page: Page, grip: Locator, arrows: readonly str
     await page.keyboard.press(arrow);
     await expect
       .poll(async () => {
-        const [, active, now] =
-          /item (\S+) was moved over droppable area (\S+)\./.exec((await told.textContent()) ?? '') ?? [];
+        const [, active, now] = MOVED_OVER.exec((await told.textContent()) ?? '') ?? [];
         return now !== undefined && now !== active && now !== over;
       })
       .toBe(true);
-    over = /area (\S+)\./.exec((await told.textContent()) ?? '')?.[1] ?? '';
+    over = MOVED_OVER.exec((await told.textContent()) ?? '')?.[2] ?? '';
   }
   await page.keyboard.press('Space');
   await says(/was dropped/);
