@@ -234,8 +234,8 @@ export async function tap(page: Page, key: string, turns: number): Promise<void>
 const MOVED_OVER = /item (\S+) was moved over droppable area (\S+)\./;
 
 /**
- * Moves something with the keyboard, as dnd-kit has it: lift with Space, go with arrows, drop with Space. Each key waits
- * until the one before it has been told to screen readers.
+ * Moves something with the keyboard: lifts it with Space, goes with arrows, drops it with Space. Each key waits until
+ * the one before it has been told to screen readers.
  */
 export async function moveByKeys(page: Page, grip: Locator, arrows: readonly string[]): Promise<void> {
   const told = page.locator('[id^=DndLiveRegion]');
