@@ -11,7 +11,7 @@ import { boardRows } from '../src/server/children/board';
 import { childPage } from '../src/server/children/child-page';
 import { appendLog } from '../src/server/record/append-log';
 import { database } from '../src/server/storage/database';
-import { refreshEvidence } from '../src/server/answers/evidence';
+import { refreshEvidence } from '../src/server/answers/kept-evidence';
 import { listGroups } from '../src/server/people/groups';
 import { tomorrowFor } from '../src/server/children/progress';
 import { sure } from '../src/core/sure';

@@ -31,13 +31,13 @@ describe('the cost is a metric on words', () => {
     ));
 });
 
-test('the steps lead from the one to the other, and cost what they say', () =>
+test('the edits lead from the one to the other, and cost what they say', () =>
   fc.assert(
     fc.property(sounds, sounds, (a, b) => {
-      const { steps, cost } = align(a, b);
-      expect(steps.reduce((sum, s) => sum + s.cost, 0)).toBeCloseTo(cost, 9);
-      expect(steps.flatMap((s) => (s.op === 'omit' ? [] : [b[s.heard]]))).toEqual(b);
-      expect(steps.flatMap((s) => (s.op === 'add' ? [] : [a[s.at]]))).toEqual(a);
+      const { edits, cost } = align(a, b);
+      expect(edits.reduce((sum, s) => sum + s.cost, 0)).toBeCloseTo(cost, 9);
+      expect(edits.flatMap((s) => (s.op === 'omit' ? [] : [b[s.heard]]))).toEqual(b);
+      expect(edits.flatMap((s) => (s.op === 'add' ? [] : [a[s.at]]))).toEqual(a);
     }),
   ));
 
@@ -62,10 +62,10 @@ test('no way is cheaper than the one found', () => {
 describe('near and far', () => {
   test('/f/ for /θ/ is nearer than /m/ for /k/', () => expect(swapCost('θ', 'f')).toBeLessThan(swapCost('k', 'm')));
   test('a vowel never stands for a consonant: the one is lost, the other put in', () => {
-    expect(align(['s', 'ʌ', 'n'], ['s', 't', 'n']).steps.map((s) => s.op)).toEqual(['same', 'omit', 'add', 'same']);
+    expect(align(['s', 'ʌ', 'n'], ['s', 't', 'n']).edits.map((s) => s.op)).toEqual(['same', 'omit', 'add', 'same']);
   });
   test('fog for frog: the r is lost, whatever else is as cheap', () =>
-    expect(align(['f', 'r', 'ɒ', 'ɡ'], ['f', 'ɒ', 'ɡ']).steps.map((s) => s.op)).toEqual([
+    expect(align(['f', 'r', 'ɒ', 'ɡ'], ['f', 'ɒ', 'ɡ']).edits.map((s) => s.op)).toEqual([
       'same',
       'omit',
       'same',

@@ -6,7 +6,7 @@ import { soundDistance } from '../phonology/articulation';
  * is made, so /f/ for /θ/ is cheap and /m/ for /k/ is dear. With costs that are a metric on sounds, the whole is a
  * metric on words.
  */
-export type Step =
+export type Edit =
   | {
       readonly op: 'same' | 'swap';
       /** Index of the sound asked for, and of the one said. */
@@ -26,7 +26,7 @@ export type Step =
 export interface Alignment {
   readonly cost: number;
   /** In order. */
-  readonly steps: readonly Step[];
+  readonly edits: readonly Edit[];
 }
 
 export const OMIT_OR_ADD = 1;
@@ -41,11 +41,11 @@ export const swapCost = (asked: string, heard: string): number => SCALE * soundD
  * they can be, and lost or added after.
  *
  * @param cost of one sound for another; 0 where a child's own way of saying it makes them the same
- * @example align(['f', 'r', 'ɒ', 'ɡ'], ['f', 'ɒ', 'ɡ']).steps.map((s) => s.op) // ['same', 'omit', 'same', 'same']
+ * @example align(['f', 'r', 'ɒ', 'ɡ'], ['f', 'ɒ', 'ɡ']).edits.map((s) => s.op) // ['same', 'omit', 'same', 'same']
  */
 export function align(asked: readonly string[], said: readonly string[], cost: Cost = swapCost): Alignment {
   const best = cheapest(asked, said, cost);
-  return { cost: best[0]![0]!, steps: walk(best, asked, said, cost) };
+  return { cost: best[0]![0]!, edits: walk(best, asked, said, cost) };
 }
 
 type Cost = (asked: string, heard: string, at: number) => number;
@@ -72,10 +72,10 @@ function cheapest(asked: readonly string[], said: readonly string[], cost: Cost)
 
 const near = (a: number, b: number): boolean => Math.abs(a - b) < 1e-9;
 
-/** The steps of the cheapest way, from the start. */
-function walk(best: readonly Float64Array[], asked: readonly string[], said: readonly string[], cost: Cost): Step[] {
+/** The edits of the cheapest way, from the start. */
+function walk(best: readonly Float64Array[], asked: readonly string[], said: readonly string[], cost: Cost): Edit[] {
   const [rows, columns] = [asked.length, said.length];
-  const steps: Step[] = [];
+  const edits: Edit[] = [];
   let [i, j] = [0, 0];
   while (i < rows || j < columns) {
     const here = best[i]![j]!;
@@ -83,14 +83,14 @@ function walk(best: readonly Float64Array[], asked: readonly string[], said: rea
     const omits = i < rows && near(here, best[i + 1]![j]! + OMIT_OR_ADD);
     const adds = j < columns && near(here, best[i]![j + 1]! + OMIT_OR_ADD);
     if (swap === 0 && near(here, best[i + 1]![j + 1]!)) {
-      steps.push({ op: 'same', at: i++, heard: j++, cost: 0 });
+      edits.push({ op: 'same', at: i++, heard: j++, cost: 0 });
     } else if (omits) {
-      steps.push({ op: 'omit', at: i++, cost: OMIT_OR_ADD });
+      edits.push({ op: 'omit', at: i++, cost: OMIT_OR_ADD });
     } else if (adds) {
-      steps.push({ op: 'add', at: i, heard: j++, cost: OMIT_OR_ADD });
+      edits.push({ op: 'add', at: i, heard: j++, cost: OMIT_OR_ADD });
     } else {
-      steps.push({ op: 'swap', at: i++, heard: j++, cost: swap });
+      edits.push({ op: 'swap', at: i++, heard: j++, cost: swap });
     }
   }
-  return steps;
+  return edits;
 }

@@ -1,6 +1,6 @@
 import { isVowel } from '../phonology/sounds';
 import { sure } from '../sure';
-import { align, swapCost, type Step } from './align';
+import { align, swapCost, type Edit } from './align';
 import type { Slip } from './outcome';
 import { NO_OWN_WAY, saysFor, type OwnWay } from './own-way';
 import type { Chunks } from './said';
@@ -126,20 +126,20 @@ export function faithful(asked: readonly Asked[], at: number, heard: string, tap
 }
 
 /**
- * The steps that only move a sound: one lost here and put in there, or two that stand for each other. Keys are the
- * steps that name the sound asked for, values the steps that go with them.
+ * The edits that only move a sound: one lost here and put in there, or two that stand for each other. Keys are the
+ * edits that name the sound asked for, values the edits that go with them.
  */
 function movedSounds(
-  steps: readonly Step[],
+  edits: readonly Edit[],
   target: readonly string[],
   sounds: readonly string[],
 ): ReadonlyMap<number, number> {
   const moved = new Map<number, number>();
-  const pairs = (a: Step, b: Step): boolean =>
+  const pairs = (a: Edit, b: Edit): boolean =>
     (a.op === 'omit' && b.op === 'add' && sounds[b.heard] === target[a.at]) ||
     (a.op === 'swap' && b.op === 'swap' && sounds[b.heard] === target[a.at] && sounds[a.heard] === target[b.at]);
-  steps.forEach((step, i) => {
-    const there = steps.findIndex((other, j) => j !== i && ![...moved.values()].includes(j) && pairs(step, other));
+  edits.forEach((edit, i) => {
+    const there = edits.findIndex((other, j) => j !== i && ![...moved.values()].includes(j) && pairs(edit, other));
     if (there >= 0) moved.set(i, there);
   });
   return moved;
@@ -164,10 +164,10 @@ export function analyse(
   const cost = (want: string, heard: string, at: number): number =>
     want === heard || saysFor(ownWay, want, heard) || faithful(asked, at, heard, tapsT) ? 0 : swapCost(want, heard);
   const aligned = align(target, sounds, cost);
-  const reading = faultsIn({ asked, target, sounds, steps: aligned.steps, ownWay });
+  const reading = faultsIn({ asked, target, sounds, edits: aligned.edits, ownWay });
   const { faults, heardAs, mine, closely } = reading;
   for (const { after, heard } of uhs) {
-    const at = aligned.steps.find((s) => s.op !== 'add' && s.op !== 'omit' && sounds[s.heard] === after)?.at ?? 0;
+    const at = aligned.edits.find((s) => s.op !== 'add' && s.op !== 'omit' && sounds[s.heard] === after)?.at ?? 0;
     faults.push({ kind: 'added-uh', at: at + 1, heard, ...whereOf(asked, at) });
   }
   if (apart) faults.push(...mergedRuns(asked, heardAs, chunk));
@@ -205,7 +205,7 @@ interface Aligned {
   readonly asked: readonly Asked[];
   readonly target: readonly string[];
   readonly sounds: readonly string[];
-  readonly steps: readonly Step[];
+  readonly edits: readonly Edit[];
   readonly ownWay: OwnWay;
 }
 
@@ -219,34 +219,34 @@ interface Faults {
   readonly closely: boolean;
 }
 
-/** What each step of an alignment says of the answer. */
-function faultsIn({ asked, target, sounds, steps, ownWay }: Aligned): Faults {
-  const moved = movedSounds(steps, target, sounds);
+/** What each edit of an alignment says of the answer. */
+function faultsIn({ asked, target, sounds, edits, ownWay }: Aligned): Faults {
+  const moved = movedSounds(edits, target, sounds);
   const otherEnds = new Set(moved.values());
   const faults: Fault[] = [];
   const heardAs: (number | null)[] = target.map(() => null);
   let [mine, closely] = [false, false];
-  steps.forEach((step, i) => {
-    const where = whereOf(asked, Math.min(step.at, asked.length - 1));
-    if (step.op === 'same') {
-      heardAs[step.at] = step.heard;
-      if (sounds[step.heard] === target[step.at]) return;
-      if (saysFor(ownWay, sure(target[step.at]), sure(sounds[step.heard]))) mine = true;
+  edits.forEach((edit, i) => {
+    const where = whereOf(asked, Math.min(edit.at, asked.length - 1));
+    if (edit.op === 'same') {
+      heardAs[edit.at] = edit.heard;
+      if (sounds[edit.heard] === target[edit.at]) return;
+      if (saysFor(ownWay, sure(target[edit.at]), sure(sounds[edit.heard]))) mine = true;
       else closely = true;
     } else if (moved.has(i)) {
-      faults.push({ kind: 'reordered', at: step.at, ...where });
+      faults.push({ kind: 'reordered', at: edit.at, ...where });
     } else if (otherEnds.has(i)) {
       return; // the other end of a move that is told already
-    } else if (step.op === 'omit') {
-      if (ownWay.drops.includes(sure(target[step.at])) && where.cluster) mine = true;
-      else faults.push({ kind: 'omitted', at: step.at, ...where });
-    } else if (step.op === 'swap') {
-      heardAs[step.at] = step.heard;
-      faults.push({ kind: 'swapped', at: step.at, heard: sure(sounds[step.heard]), ...where });
+    } else if (edit.op === 'omit') {
+      if (ownWay.drops.includes(sure(target[edit.at])) && where.cluster) mine = true;
+      else faults.push({ kind: 'omitted', at: edit.at, ...where });
+    } else if (edit.op === 'swap') {
+      heardAs[edit.at] = edit.heard;
+      faults.push({ kind: 'swapped', at: edit.at, heard: sure(sounds[edit.heard]), ...where });
     } else {
-      const heard = sure(sounds[step.heard]);
-      const breath = UH.has(heard) && step.at > 0 && !isVowel(sure(target[step.at - 1]));
-      faults.push({ kind: breath ? 'added-uh' : 'added', at: step.at, heard, ...where });
+      const heard = sure(sounds[edit.heard]);
+      const breath = UH.has(heard) && edit.at > 0 && !isVowel(sure(target[edit.at - 1]));
+      faults.push({ kind: breath ? 'added-uh' : 'added', at: edit.at, heard, ...where });
     }
   });
   return { faults, heardAs, mine, closely };

@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import type { Outcome } from '../answers/outcome';
-import { standingOf } from './evidence';
+import { standingOf } from './standing';
 import type { AnswerEntry, Entry } from './log';
 import { replay, type RoundPlan, type SessionPlan } from './replay';
 

@@ -5,8 +5,8 @@ import { whySentence } from '../../core/progress/why';
 import { choicesOf } from './chosen-steps';
 import { standingRows } from './child-page';
 import { database } from '../storage/database';
-import { runsOf } from '../answers/evidence';
-import type { AnswerRow, StepRow } from '../storage/models';
+import { runsOf } from '../answers/kept-evidence';
+import type { AnswerRow, LogRow } from '../storage/models';
 import { Problem } from '../storage/problems';
 import { checkId, readOwnWay } from '../record/session-record';
 import { getProgressSettings } from '../setting/settings';
@@ -23,7 +23,7 @@ export async function childFile(childId: string, now = Date.now()): Promise<Chil
   const [group, answers, steps, asked, standing, runs, choices, { rule }] = await Promise.all([
     models.groups.findByPk(child.group_id),
     models.answers.findAll(of) as unknown as Promise<AnswerRow[]>,
-    models.steps.findAll(of) as unknown as Promise<StepRow[]>,
+    models.logRows.findAll(of) as unknown as Promise<LogRow[]>,
     models.answers.findAll({
       where: { partner_id: childId },
       attributes: ['id', 'session_id', 'at'],

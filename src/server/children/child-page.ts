@@ -26,7 +26,7 @@ import { moreSentence, rungInWords, whySentence } from '../../core/progress/why'
 import { wouldBeRight } from './own-way-effect';
 import { chosenSteps, choicesOf } from './chosen-steps';
 import { database } from '../storage/database';
-import { cellsOfChild, runsOf } from '../answers/evidence';
+import { cellsOfChild, runsOf } from '../answers/kept-evidence';
 import { chosenOf, type Chosen } from './progress';
 import { Problem } from '../storage/problems';
 import { rows } from '../storage/rows';
@@ -77,7 +77,8 @@ export interface ChildPage {
   readonly ownWay: OwnWay;
   /** With this way of speaking, so many answers marked as slips would count as right. */
   readonly ownWayEffect: readonly string[];
-  readonly sessions: number;
+  /** Days on which they played. */
+  readonly days: number;
   readonly since: number | null;
   readonly summary: string;
   readonly ladders: readonly ShownLadder[];
@@ -274,7 +275,7 @@ export async function childPage(childId: string, now = Date.now()): Promise<Chil
     rule,
     ownWay,
     ownWayEffect: isPlain(ownWay) ? [] : wouldBeRight(rows, ownWay),
-    sessions: new Set(runs.map((r) => r.day)).size,
+    days: new Set(runs.map((r) => r.day)).size,
     since: runs.length ? Math.min(...runs.map((r) => r.at)) : null,
     summary: summaryOf(ladders, map, accent),
     ladders: ladders.map((of) => shownLadder(of, runs, target, now)),

@@ -5,7 +5,7 @@ import { nextSteps } from '../../core/progress/next-step';
 import { whySentence } from '../../core/progress/why';
 import { chosenSteps } from './chosen-steps';
 import { database } from '../storage/database';
-import { runsOf } from '../answers/evidence';
+import { runsOf } from '../answers/kept-evidence';
 import { chosenOf } from './progress';
 import { Problem } from '../storage/problems';
 import { checkId } from '../record/session-record';

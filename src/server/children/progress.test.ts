@@ -11,7 +11,7 @@ import { childPage, standingRows } from './child-page';
 import { chooseStep, choicesOf } from './chosen-steps';
 import { database } from '../storage/database';
 import { earsOf } from '../sessions/ears';
-import { cellsOfChild, runsOf } from '../answers/evidence';
+import { cellsOfChild, runsOf } from '../answers/kept-evidence';
 import { addChildren, addGroup, eraseChild, listGroups, setOwnWay } from '../people/groups';
 import { lookBack } from '../sessions/look-back';
 import { Problem } from '../storage/problems';

@@ -4,7 +4,7 @@ import { BEGIN_ORDER, ladderOf } from '../../core/progress/ladders';
 import { highest, nextSteps, type NextStep } from '../../core/progress/next-step';
 import { reviewOf } from '../../core/progress/review';
 import { chosenSteps, type ChosenStep } from './chosen-steps';
-import { runsOf } from '../answers/evidence';
+import { runsOf } from '../answers/kept-evidence';
 import type { Group } from '../people/groups';
 import { getProgressSettings, type ProgressSettings } from '../setting/settings';
 import { sure } from '../../core/sure';

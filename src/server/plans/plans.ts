@@ -12,7 +12,7 @@ import { calendarOf } from '../../core/formats/calendar';
 import { abilityOf } from '../../core/progress/just-right';
 import { fitOf, type Plan } from '../../core/sessions/running-order';
 import { database } from '../storage/database';
-import { runsOf } from '../answers/evidence';
+import { runsOf } from '../answers/kept-evidence';
 import { listGroups, type Group } from '../people/groups';
 import type { PlanRow } from '../storage/models';
 import { changed, planFrom, workshopOf } from './plan-making';

@@ -1,10 +1,10 @@
 import { realise, type Entry as BankEntry } from '../../core/lexicon/entry';
 import { OWN_NAME, readKey } from '../../core/games/spec';
-import { standingOf } from '../../core/sessions/evidence';
+import { standingOf } from '../../core/sessions/standing';
 import { roundOf, type AnswerEntry, type Entry } from '../../core/sessions/log';
 import { shippedEntry } from '../words/bank';
 import { database } from '../storage/database';
-import type { AnswerRow, StepRow } from '../storage/models';
+import type { AnswerRow, LogRow } from '../storage/models';
 import { ownEntries } from '../words/own-entries';
 import { sure } from '../../core/sure';
 import { logged, sessionLog, sessionPlan, type PlannedSession } from './session-record';
@@ -106,9 +106,9 @@ export async function appendLog(sessionId: string, entries: readonly Entry[], ha
     const answers = added.flatMap((entry) =>
       entry.kind === 'answer' ? [answerRow(entry, session, soundsOf(entry.word, session, lookup), before)] : [],
     );
-    const steps = added.flatMap((entry) => (entry.kind === 'answer' ? [] : [stepRow(entry, sessionId)]));
+    const steps = added.flatMap((entry) => (entry.kind === 'answer' ? [] : [logRow(entry, sessionId)]));
     if (answers.length) await models.answers.bulkCreate(answers, { transaction });
-    if (steps.length) await models.steps.bulkCreate(steps, { transaction });
+    if (steps.length) await models.logRows.bulkCreate(steps, { transaction });
     if (!session.stale && added.some((e) => e.kind === 'answer' || e.kind === 'undo'))
       await models.sessions.update({ stale: 1 }, { where: { id: sessionId }, transaction });
     const late = added.flatMap((e) =>
@@ -164,7 +164,7 @@ const answerRow = (
   second: entry.second ? 1 : 0,
 });
 
-function stepRow(entry: Exclude<Entry, { kind: 'answer' }>, sessionId: string): StepRow {
+function logRow(entry: Exclude<Entry, { kind: 'answer' }>, sessionId: string): LogRow {
   const { id, kind, at, ...detail } = entry;
   return {
     id,

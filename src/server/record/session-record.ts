@@ -9,7 +9,7 @@ import type { StoredRound } from '../../core/sessions/stored-round';
 import { mergeLogs, type AnswerEntry, type Entry, type Why } from '../../core/sessions/log';
 import type { SessionPlan } from '../../core/sessions/replay';
 import { database } from '../storage/database';
-import type { AnswerRow, SessionRow, StepRow } from '../storage/models';
+import type { AnswerRow, SessionRow, LogRow } from '../storage/models';
 import { Problem } from '../storage/problems';
 import { rows } from '../storage/rows';
 
@@ -82,7 +82,7 @@ export const givenOf = <R extends Pick<AnswerRow, 'child_id' | 'differs' | 'seco
   readonly second: boolean;
 } => ({ ...row, childId: row.child_id, differs: row.differs === 1, second: row.second === 1 });
 
-const stepOf = (row: StepRow): Entry =>
+const entryOf = (row: LogRow): Entry =>
   ({ ...(JSON.parse(row.detail) as object), kind: row.kind, id: row.id, at: row.at }) as Entry;
 
 /** A session's plan with the ids of its children. Throws a Problem (404) where there is none. */
@@ -158,13 +158,15 @@ export async function logged(id: string, transaction: Transaction): Promise<Logg
   );
   const shown = kept.filter((row) => row.model).map((row) => row.id);
   const of = { where: { id: shown }, raw: true, transaction } as const;
-  const [chorus, steps] = shown.length ? [await models.answers.findAll(of), await models.steps.findAll(of)] : [[], []];
+  const [chorus, steps] = shown.length
+    ? [await models.answers.findAll(of), await models.logRows.findAll(of)]
+    : [[], []];
   return {
     ids: new Set(kept.map((row) => row.id)),
     models: mergeLogs(
       [],
       (chorus as unknown as AnswerRow[]).map(answerOf),
-      (steps as unknown as StepRow[]).map(stepOf),
+      (steps as unknown as LogRow[]).map(entryOf),
     ),
   };
 }
@@ -173,6 +175,6 @@ export async function logged(id: string, transaction: Transaction): Promise<Logg
 export async function sessionLog(id: string, transaction?: Transaction): Promise<readonly Entry[]> {
   const { models } = await database();
   const of = { where: { session_id: id }, raw: true, ...(transaction ? { transaction } : {}) } as const;
-  const [answers, steps] = await Promise.all([models.answers.findAll(of), models.steps.findAll(of)]);
-  return mergeLogs([], (answers as unknown as AnswerRow[]).map(answerOf), (steps as unknown as StepRow[]).map(stepOf));
+  const [answers, steps] = await Promise.all([models.answers.findAll(of), models.logRows.findAll(of)]);
+  return mergeLogs([], (answers as unknown as AnswerRow[]).map(answerOf), (steps as unknown as LogRow[]).map(entryOf));
 }

@@ -243,7 +243,7 @@ export async function listSessions(groupId: string, limit = 50, now = Date.now()
       attributes: ['id', 'session_id', 'outcome', 'turn', 'supersedes', 'child_id', 'differs', 'second'],
       order: [['id', 'ASC']],
     }),
-    models.steps.findAll({ where: { session_id: ids, kind: { [Op.eq]: 'undo' } }, attributes: ['detail'] }),
+    models.logRows.findAll({ where: { session_id: ids, kind: { [Op.eq]: 'undo' } }, attributes: ['detail'] }),
   ]);
   const undone = new Set(undos.map((u) => (JSON.parse(u.get().detail) as { answerId: string }).answerId));
   const bySession = groupBy(

@@ -208,7 +208,7 @@ function Head({ page }: { readonly page: ChildPage }) {
           {page.groupName}
         </Link>
         {page.since &&
-          ` · played on ${page.sessions} ${page.sessions === 1 ? 'day' : 'days'} since ${format(page.since, 'd MMMM')}`}
+          ` · played on ${page.days} ${page.days === 1 ? 'day' : 'days'} since ${format(page.since, 'd MMMM')}`}
       </p>
       <Link className="plain" href={`/print/children/${page.id}`}>
         <Printer size={18} aria-hidden="true" /> Print a page

@@ -67,7 +67,7 @@ export function PlanScreen({ open, games }: { open: OpenPlan; games: Catalogue }
           />
         </label>
         <h1 className="sr-only">Plan: {plan.title}</h1>
-        <Standing shown={shown} open={open} plan={plan} work={work} />
+        <ForWhom shown={shown} open={open} plan={plan} work={work} />
         {work.error && (
           <div className="mb-3">
             <ErrorMessage>{work.error}</ErrorMessage>
@@ -140,7 +140,7 @@ function AddRound({ setAdding, games, ask, work }: AddRoundProps) {
   );
 }
 
-interface StandingProps {
+interface ForWhomProps {
   readonly shown: ShownPlan;
   readonly open: OpenPlan;
   readonly plan: Plan;
@@ -148,7 +148,7 @@ interface StandingProps {
 }
 
 /** Who it is for, and whether it is kept. */
-function Standing({ shown, open, plan, work }: StandingProps) {
+function ForWhom({ shown, open, plan, work }: ForWhomProps) {
   return (
     <div className="mb-3 flex flex-wrap items-center gap-x-4 text-muted">
       <p>

@@ -80,7 +80,7 @@ export interface AnswerRow {
   differs: 0 | 1;
   second: 0 | 1;
 }
-export interface StepRow {
+export interface LogRow {
   id: string;
   session_id: string;
   kind: string;
@@ -154,7 +154,8 @@ export interface Models {
   readonly sessions: Table<SessionRow>;
   readonly sessionChildren: Table<SessionChildRow>;
   readonly answers: Table<AnswerRow>;
-  readonly steps: Table<StepRow>;
+  /** Everything in a session's log but its answers; the table is called steps. */
+  readonly logRows: Table<LogRow>;
   readonly wordSets: Table<WordSetRow>;
   readonly ownWords: Table<OwnWordRow>;
   readonly props: Table<PropRow>;
@@ -244,7 +245,7 @@ const ANSWERS: ColumnsOf<AnswerRow> = {
   second: whole,
 };
 
-const STEPS: ColumnsOf<StepRow> = {
+const LOG_ROWS: ColumnsOf<LogRow> = {
   id: key,
   session_id: text,
   kind: text,
@@ -330,7 +331,7 @@ export function defineModels(sequelize: Sequelize): Models {
     sessions: table('sessions', SESSIONS),
     sessionChildren: table('session_children', SESSION_CHILDREN),
     answers: table('answers', ANSWERS),
-    steps: table('steps', STEPS),
+    logRows: table('steps', LOG_ROWS),
     wordSets: table('word_sets', WORD_SETS),
     ownWords: table('own_words', OWN_WORDS),
     props: table('props', PROPS),

@@ -5,7 +5,7 @@ import { MARKS, type Run } from '../../core/progress/evidence';
 import { addCells, cellsOf, type Cells } from '../../core/progress/sound-map';
 import { standingAnswers } from '../../core/sessions/standing';
 import { database } from '../storage/database';
-import type { AnswerRow, EvidenceRow, StepRow } from '../storage/models';
+import type { AnswerRow, EvidenceRow, LogRow } from '../storage/models';
 import { rows } from '../storage/rows';
 import { givenOf } from '../record/session-record';
 import { sure } from '../../core/sure';
@@ -71,12 +71,12 @@ async function rebuild(sessionId: string, transaction: Transaction): Promise<voi
     order: [['id', 'ASC']],
     raw: true,
   })) as unknown as AnswerRow[];
-  const undos = (await models.steps.findAll({
+  const undos = (await models.logRows.findAll({
     where: { session_id: sessionId, kind: 'undo' },
     attributes: ['detail'],
     raw: true,
     transaction,
-  })) as unknown as Pick<StepRow, 'detail'>[];
+  })) as unknown as Pick<LogRow, 'detail'>[];
   const { runs, heard } = evidenceIn(
     sessionId,
     answers,
