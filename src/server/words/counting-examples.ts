@@ -5,7 +5,7 @@ import { ACCENT_IDS, type AccentId } from '../../core/phonology/accents';
 import { CONVENTION_IDS, CONVENTION_WORDS, PRESETS, type ConventionId } from '../../core/phonology/conventions';
 import { shippedEntry } from './bank';
 
-export interface CountingExample {
+interface CountingExample {
   readonly word: string;
   readonly one: number;
   readonly two: number;

@@ -114,8 +114,8 @@ interface ChoicesProps {
   readonly sort: string;
   readonly setSort: (next: string) => void;
   readonly ladders: readonly { readonly id: string; readonly name: string }[];
-  readonly only: '' | 'secure' | 'getting-there' | 'not-yet' | 'not-enough';
-  readonly setOnly: (next: '' | 'secure' | 'getting-there' | 'not-yet' | 'not-enough') => void;
+  readonly only: State | '';
+  readonly setOnly: (next: State | '') => void;
   readonly here: boolean;
   readonly setHere: (next: boolean) => void;
 }

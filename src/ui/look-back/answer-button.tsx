@@ -180,9 +180,9 @@ function Facts({ facts }: { readonly facts: readonly (readonly [string, string])
 
 interface ReasonProps {
   readonly people: readonly { readonly id: string; readonly name: string }[];
-  readonly why: 'detail' | 'mis-tap' | 'heard-again' | 'other-child' | 'other';
+  readonly why: Why;
   readonly answer: LookBackAnswer;
-  readonly setWhy: (next: 'detail' | 'mis-tap' | 'heard-again' | 'other-child' | 'other') => void;
+  readonly setWhy: (next: Why) => void;
   readonly childId: string | null;
   readonly setChildId: (next: string | null) => void;
 }

@@ -104,10 +104,10 @@ export function AnswerGrid({ sessionId, accent, people, rounds, answers }: GridP
 }
 
 interface SievesProps {
-  readonly sieve: 'slips' | 'notes' | 'all' | 'corrected' | 'fresh';
-  readonly setSieve: (next: 'slips' | 'notes' | 'all' | 'corrected' | 'fresh') => void;
-  readonly outcome: '' | 'on-own' | 'with-help' | 'not-yet' | 'no-reply' | 'does-not-count';
-  readonly setOutcome: (next: '' | 'on-own' | 'with-help' | 'not-yet' | 'no-reply' | 'does-not-count') => void;
+  readonly sieve: Sieve;
+  readonly setSieve: (next: Sieve) => void;
+  readonly outcome: Outcome | '';
+  readonly setOutcome: (next: Outcome | '') => void;
   readonly child: string;
   readonly setChild: (next: string) => void;
   readonly people: readonly { readonly id: string; readonly name: string }[];
@@ -150,8 +150,7 @@ interface LineProps {
   readonly seen: LookBackAnswer[];
   readonly number: number;
   readonly sessionId: string;
-  readonly accent:
-    'southern-british' | 'northern-english' | 'scottish' | 'general-american' | 'general-american-merged';
+  readonly accent: AccentId;
   readonly people: readonly { readonly id: string; readonly name: string }[];
 }
 

@@ -17,6 +17,7 @@ import type { PlanWork } from './use-plan';
 import type { Fit } from '@/core/sessions/running-order';
 import type { Plan } from '@/core/sessions/running-order';
 import type { ShownPlan } from '@/server/plans/plan-shown';
+import type { Caution } from '@/core/lexicon/entry';
 
 const COLOUR: Readonly<Record<RoundRole, string>> = {
   'warm-up': 'bg-ink',
@@ -185,13 +186,7 @@ function Pairs({
 }
 
 /** Things to bring, with what to watch for. */
-function Bring({
-  shown,
-  cautions,
-}: {
-  readonly shown: ShownPlan;
-  readonly cautions: ('small' | 'allergen' | 'sharp' | 'hot' | 'battery' | 'cord')[];
-}) {
+function Bring({ shown, cautions }: { readonly shown: ShownPlan; readonly cautions: readonly Caution[] }) {
   return (
     <section aria-labelledby="bring">
       <h2 id="bring" className="text-xl">

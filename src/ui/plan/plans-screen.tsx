@@ -203,13 +203,7 @@ function GameField({ task, setTask, setStep, games }: GameFieldProps) {
 }
 
 /** What kind of session it is to be. */
-function Shapes({
-  shape,
-  setShape,
-}: {
-  readonly shape: 'focus' | 'one-sound' | 'blend-segment' | 'quick-five' | 'check-in';
-  readonly setShape: (next: 'focus' | 'one-sound' | 'blend-segment' | 'quick-five' | 'check-in') => void;
-}) {
+function Shapes({ shape, setShape }: { readonly shape: Shape; readonly setShape: (next: Shape) => void }) {
   return (
     <fieldset className="mb-4">
       <legend className="sr-only">Shape</legend>

@@ -10,7 +10,6 @@ import type { AccentExamples } from '@/server/words/counting-examples';
 import type { Settings } from '@/server/setting/settings';
 import { BounceLine } from '../kit/bounce-line';
 import { ErrorMessage } from '../kit/message';
-import type { CountingExample } from '@/server/words/counting-examples';
 
 interface SettingsFormProps {
   readonly settings: Settings;
@@ -96,11 +95,9 @@ function Counting({
   conventions,
   setConventions,
 }: {
-  readonly counting: Record<'vowelR' | 'x' | 'qu' | 'yoo' | 'syllabicEnd' | 'ing' | 'nk', CountingExample>;
-  readonly conventions: Readonly<Record<'vowelR' | 'x' | 'qu' | 'yoo' | 'syllabicEnd' | 'ing' | 'nk', boolean>>;
-  readonly setConventions: (
-    next: Readonly<Record<'vowelR' | 'x' | 'qu' | 'yoo' | 'syllabicEnd' | 'ing' | 'nk', boolean>>,
-  ) => void;
+  readonly counting: AccentExamples['counting'];
+  readonly conventions: Conventions;
+  readonly setConventions: (next: Conventions) => void;
 }) {
   return (
     <div className="divide-y divide-line border-y border-line">

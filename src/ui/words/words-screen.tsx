@@ -28,6 +28,7 @@ import { address, FIRST_PAGE } from './address';
 import { SetPanel } from './set-panel';
 import type { Facets } from '@/core/lexicon/find';
 import type { ShapeFacet } from '@/core/lexicon/find';
+import type { AccentId } from '@/core/phonology/accents';
 
 const FIRST_WORDS = { hold: 'you can hold', clip: 'to clip', light: 'light: h, w, y', vowel: 'a vowel' } as const;
 const ONLY_WORDS: Readonly<Record<Only, string>> = {
@@ -169,7 +170,7 @@ interface ResultsProps {
     shape?: string | undefined;
     first?: 'clip' | 'hold' | 'light' | 'vowel' | undefined;
     sound?: string | undefined;
-    place?: 'any' | 'first' | 'middle' | 'last' | undefined;
+    place?: SoundPlace | undefined;
     syllables?: 1 | 2 | 3 | undefined;
     only?: ('agreed' | 'picture' | 'prop' | 'owned' | 'taught' | 'everyday' | 'own')[] | undefined;
     doubtful?: boolean | undefined;
@@ -328,9 +329,8 @@ interface SoundRowProps {
   readonly to: (change: Parameters<typeof address>[1]) => string;
   readonly choice: Choice;
   readonly facets: Facets;
-  readonly accent:
-    'southern-british' | 'northern-english' | 'scottish' | 'general-american' | 'general-american-merged';
-  readonly place: 'any' | 'first' | 'middle' | 'last';
+  readonly accent: AccentId;
+  readonly place: SoundPlace;
   readonly sounds: {
     label: string;
     as?: string;
