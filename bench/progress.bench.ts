@@ -17,6 +17,7 @@ import { tomorrowFor } from '../src/server/children/progress';
 import { sure } from '../src/core/sure';
 import type { AnswerEntry } from '../src/core/sessions/log';
 import { print, rowOf, timed } from './table';
+import { answered } from '../src/core/testing/answers';
 
 const CHILDREN = 300;
 const GROUP = 30;
@@ -143,20 +144,9 @@ async function fill(): Promise<number> {
 }
 
 const answerOf = (childId: string, turn: number): AnswerEntry => ({
-  kind: 'answer',
+  ...answered(turn, childId, 'frog'),
   id: v7(),
   at: Date.now(),
-  turn,
-  childId,
-  word: 'frog',
-  outcome: 'on-own',
-  slip: null,
-  said: null,
-  missed: [],
-  helps: [],
-  note: null,
-  thinkMs: 1,
-  supersedes: null,
 });
 
 test('children: pages, board and groups', async () => {

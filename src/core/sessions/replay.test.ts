@@ -6,6 +6,7 @@ import { mergeLogs, ROUND_STRIDE, type AnswerEntry, type Entry } from './log';
 import { replay, wordOfTurn, type SessionPlan } from './replay';
 import { slippedSounds, tally } from './summary';
 import { minutesFor, nextChild, setSizeFor, turnsFor } from './turns';
+import { answered } from '../testing/answers';
 
 const plan: SessionPlan = { rounds: [{ words: ['sun', 'map', 'fish', 'leg'], turns: 4 }], children: ['a', 'b'] };
 let next = 0;
@@ -13,21 +14,7 @@ const id = (): string => String((next += 1)).padStart(6, '0');
 type Bare = Entry extends infer E ? (E extends Entry ? Omit<E, 'id' | 'at'> : never) : never;
 const entry = (e: Bare): Entry => ({ ...e, id: id(), at: next }) as Entry;
 const answer = (turn: number, childId: string | null, word: string, more: Partial<AnswerEntry> = {}): Entry =>
-  entry({
-    kind: 'answer',
-    turn,
-    childId,
-    word,
-    outcome: 'on-own',
-    slip: null,
-    said: null,
-    missed: [],
-    helps: [],
-    note: null,
-    thinkMs: 1,
-    supersedes: null,
-    ...more,
-  });
+  entry({ ...answered(turn, childId, word), ...more });
 const played = (turns: number): Entry[] => {
   const log: Entry[] = [entry({ kind: 'modelled' })];
   for (let i = 0; i < turns; i += 1) {

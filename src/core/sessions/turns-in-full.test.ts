@@ -3,6 +3,7 @@ import type { Outcome } from '../answers/outcome';
 import { standingOf } from './standing';
 import type { AnswerEntry, Entry } from './log';
 import { replay, type RoundPlan, type SessionPlan } from './replay';
+import { answered } from '../testing/answers';
 
 let made = 0;
 const stamp = (): { id: string; at: number } => ({ id: `e${String((made += 1)).padStart(6, '0')}`, at: made * 1_000 });
@@ -13,22 +14,7 @@ const answer = (
   childId: string | null,
   outcome: Outcome = 'on-own',
   more: Partial<AnswerEntry> = {},
-): AnswerEntry => ({
-  kind: 'answer',
-  turn,
-  childId,
-  word: 'sun',
-  outcome,
-  slip: null,
-  said: null,
-  missed: [],
-  helps: [],
-  note: null,
-  thinkMs: null,
-  supersedes: null,
-  ...more,
-  ...stamp(),
-});
+): AnswerEntry => ({ ...answered(turn, childId, 'sun'), outcome, thinkMs: null, ...more, ...stamp() });
 const plan = (round: Partial<RoundPlan> = {}, children: readonly string[] = ['a', 'b', 'c']): SessionPlan => ({
   rounds: [{ words: ['sun', 'map', 'dog', 'pin'], turns: 9, ...round }],
   children,

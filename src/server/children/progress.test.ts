@@ -22,24 +22,14 @@ import { startWords } from '../sessions/start-session';
 import { inFreshFiles } from '../testing/fresh-file';
 import { PRESETS } from '../../core/phonology/conventions';
 import { sure } from '../../core/sure';
+import { answered } from '../../core/testing/answers';
 
 inFreshFiles();
 
 const answer = (turn: number, childId: string | null, word: string, more: Partial<AnswerEntry> = {}): AnswerEntry => ({
-  kind: 'answer',
+  ...answered(turn, childId, word),
   id: v7(),
   at: Date.now(),
-  turn,
-  childId,
-  word,
-  outcome: 'on-own',
-  slip: null,
-  said: null,
-  missed: [],
-  helps: [],
-  note: null,
-  thinkMs: 1_000,
-  supersedes: null,
   ...more,
 });
 async function begun(task: 'blending' | 'segmenting' = 'blending'): Promise<{

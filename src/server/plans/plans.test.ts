@@ -39,6 +39,7 @@ import { pacesOf } from '../sessions/paces';
 import { turnOrder } from '../sessions/turn-order';
 import { inFreshFiles } from '../testing/fresh-file';
 import { sure } from '../../core/sure';
+import { answered } from '../../core/testing/answers';
 
 // Real SQLite files throughout.
 const folder = inFreshFiles();
@@ -51,20 +52,9 @@ async function group(names = 'Wren\nKofi\nIdris'): Promise<string> {
   return made.id;
 }
 const answer = (turn: number, childId: string | null, word: string, at = Date.now()): AnswerEntry => ({
-  kind: 'answer',
+  ...answered(turn, childId, word),
   id: v7(),
   at,
-  turn,
-  childId,
-  word,
-  outcome: 'on-own',
-  slip: null,
-  said: null,
-  missed: [],
-  helps: [],
-  note: null,
-  thinkMs: 1,
-  supersedes: null,
 });
 
 test(

@@ -15,6 +15,7 @@ import type { StoredRound } from '../../core/sessions/stored-round';
 import { database } from '../storage/database';
 import { givenOf, replayPlan, sessionLog, sessionRecord, type SessionRecord } from '../record/session-record';
 import { sure } from '../../core/sure';
+import { pick } from '../../core/pick';
 
 export interface LookBackAnswer extends ExportRow {
   readonly childId: string | null;
@@ -101,6 +102,32 @@ const withReasons = (all: readonly AnswerEntry[]): LookBackAnswer['before'] =>
     why: sure(all[i + 1]).why ?? null,
   }));
 
+/** What a file says of an answer, in this order. */
+const EXPORTED = [
+  'id',
+  'turn',
+  'task',
+  'step',
+  'child',
+  'word',
+  'sounds',
+  'outcome',
+  'slip',
+  'said',
+  'missed',
+  'helps',
+  'note',
+  'thinkMs',
+  'standing',
+  'selfCorrected',
+  'shown',
+  'markedBy',
+  'partner',
+  'differs',
+  'at',
+  'before',
+] as const satisfies readonly (keyof ExportRow)[];
+
 /** The session in its open file form. */
 export function exportOf({ session, answers }: LookBack): SessionExport {
   return {
@@ -115,55 +142,7 @@ export function exportOf({ session, answers }: LookBack): SessionExport {
       startedAt: new Date(session.startedAt).toISOString(),
       finishedAt: session.finishedAt === null ? null : new Date(session.finishedAt).toISOString(),
     },
-    answers: answers.map(
-      ({
-        id,
-        turn,
-        task,
-        step,
-        child,
-        word,
-        sounds,
-        outcome,
-        slip,
-        said,
-        missed,
-        helps,
-        note,
-        thinkMs,
-        standing,
-        selfCorrected,
-        shown,
-        markedBy,
-        partner,
-        differs,
-        at,
-        before,
-      }) => ({
-        id,
-        turn,
-        task,
-        step,
-        child,
-        word,
-        sounds,
-        outcome,
-        slip,
-        said,
-        missed,
-        helps,
-        note,
-        thinkMs,
-        standing,
-        selfCorrected,
-        shown,
-        markedBy,
-        partner,
-        differs,
-        at,
-        before,
-      }),
-    ),
+    answers: answers.map((answer) => pick(answer, EXPORTED)),
   };
 }
 

@@ -31,25 +31,15 @@ import { readySessions } from '../plans/today';
 import { PRESETS } from '../../core/phonology/conventions';
 import { inFreshFiles } from '../testing/fresh-file';
 import { sure } from '../../core/sure';
+import { answered } from '../../core/testing/answers';
 
 // Real SQLite files throughout.
 const folder = inFreshFiles();
 
 const answer = (turn: number, childId: string | null, word: string, more: Partial<AnswerEntry> = {}): AnswerEntry => ({
-  kind: 'answer',
+  ...answered(turn, childId, word),
   id: v7(),
   at: Date.now(),
-  turn,
-  childId,
-  word,
-  outcome: 'on-own',
-  slip: null,
-  said: null,
-  missed: [],
-  helps: [],
-  note: null,
-  thinkMs: 1_000,
-  supersedes: null,
   ...more,
 });
 

@@ -1,0 +1,17 @@
+import type { AnswerEntry } from '../sessions/log';
+
+/** An answer on own of one turn, with nothing else to say of it; the rest of the entry is what a test is about. */
+export const answered = (turn: number, childId: string | null, word: string): Omit<AnswerEntry, 'id' | 'at'> => ({
+  kind: 'answer',
+  turn,
+  childId,
+  word,
+  outcome: 'on-own',
+  slip: null,
+  said: null,
+  missed: [],
+  helps: [],
+  note: null,
+  thinkMs: 1_000,
+  supersedes: null,
+});
