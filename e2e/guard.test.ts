@@ -209,6 +209,16 @@ describe('from a page in a real browser', () => {
     await page.context().close();
   });
 
+  test('a form of our own page sent before its scripts have come is taken', async () => {
+    const context = await browser.newContext({ javaScriptEnabled: false });
+    const page = await context.newPage();
+    await page.goto(`${app.url}/plan`);
+    await page.getByRole('button', { name: 'Plan it' }).click();
+    await page.waitForURL(/\/plan\/./);
+    expect(await page.getByRole('heading', { level: 1 }).textContent()).toContain('Plan:');
+    await context.close();
+  });
+
   test('a name that was made to point here after its page had come gets nothing', async () => {
     const page = await open(`http://${REBOUND}:${port()}/`);
     expect(await page.textContent('body')).toContain('does not answer at this address');

@@ -111,7 +111,21 @@ export async function openPage(browser: Browser, width = 1280, height = 800): Pr
   const page = await context.newPage();
   // Long enough for a machine that is busy with something else: what is waited for comes, or it does not.
   page.setDefaultTimeout(90_000);
+  wakeFirst(page);
   return { page, trouble: watch(page) };
+}
+
+/** Every page that is gone to is waited for until it listens: what is typed into one that is only drawn may be lost. */
+function wakeFirst(page: Page): void {
+  const goto = page.goto.bind(page);
+  page.goto = async (...to) => {
+    const response = await goto(...to);
+    await page.waitForFunction(() => {
+      const all = [...document.querySelectorAll('main, main *, .playing')];
+      return !all.length || all.some((e) => Object.keys(e).some((key) => key.startsWith('__reactFiber')));
+    });
+    return response;
+  };
 }
 
 export function watch(page: Page): string[] {

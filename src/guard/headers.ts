@@ -31,6 +31,8 @@ export const sealed = (pathname: string): Readonly<Record<string, string>> => ({
   'Cross-Origin-Opener-Policy': 'same-origin',
   'X-Content-Type-Options': 'nosniff',
   'X-Frame-Options': 'DENY',
-  'Referrer-Policy': 'no-referrer',
+  // With no referrer at all a browser sends `Origin: null` with our own forms (Fetch standard, "append a request Origin
+  // header"), and the guard could not tell them from a stranger's.
+  'Referrer-Policy': 'same-origin',
   ...(KEPT.test(pathname) ? {} : { 'Cache-Control': 'no-store' }),
 });
