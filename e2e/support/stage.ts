@@ -4,7 +4,8 @@ import { addNames, openApp, openBrowser, openPage, type App } from './app';
 
 interface Stage {
   readonly demo?: boolean;
-  /** Names to have there before the first test. */ readonly names?: readonly string[];
+  /** Names to have there before the first test. */
+  readonly names?: readonly string[];
 }
 
 /** A server and a browser for the tests of one file; both are gone after them. */

@@ -30,7 +30,8 @@ export type Fault =
   | ({ readonly kind: 'merged'; readonly at: number; readonly to: number } & Where)
   | ({
       readonly kind: 'added' | 'added-uh';
-      /** It comes before this sound. */ readonly at: number;
+      /** It comes before this sound. */
+      readonly at: number;
       readonly heard: string;
     } & Where);
 
@@ -57,8 +58,8 @@ export interface Hearing {
 }
 
 /**
- * Plain sounds as asked for; consonants side by side at the start or end count as a cluster. Example: `askedFor(['s',
- * 'p', 'uː', 'n'])[1].close // true`.
+ * Plain sounds as asked for; consonants side by side at the start or end count as a cluster.
+ * @example askedFor(['s', 'p', 'uː', 'n'])[1].close // true
  */
 export function askedFor(sounds: readonly string[]): Asked[] {
   const vowels = sounds.map(isVowel);

@@ -11,7 +11,8 @@ export type Judged =
   | {
       readonly by: 'sounds';
       readonly sounds: readonly string[];
-      /** Said one by one, not as a word. */ readonly apart?: true;
+      /** Said one by one, not as a word. */
+      readonly apart?: true;
     }
   /** Anything that ends alike from the vowel on and begins otherwise, word or not. */
   | { readonly by: 'rhyme'; readonly rime: readonly string[]; readonly onset: readonly string[] }

@@ -248,8 +248,8 @@ const withUh = (word: Word): LikelyAnswer => ({
 });
 
 /**
- * The choices of an item as chips, the right one among them. Example: `choiceLikely(['yes', 'no'], 0)[1].outcome //
- * 'not-yet'`.
+ * The choices of an item as chips, the right one among them.
+ * @example choiceLikely(['yes', 'no'], 0)[1].outcome // 'not-yet'
  */
 export const choiceLikely = (choices: readonly string[], right: number): LikelyAnswer[] =>
   choices.map((choice, i) => ({

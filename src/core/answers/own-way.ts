@@ -22,8 +22,8 @@ export const PLAIN_TEXT = JSON.stringify(NO_OWN_WAY);
 export const isPlain = (way: OwnWay): boolean => !way.swaps.length && !way.drops.length && way.accent === null;
 
 /**
- * True where the child says the one for the other. Example: `saysFor({ swaps: [{ asked: 'k', says: 't' }], … }, 'k',
- * 't') // true`.
+ * True where the child says the one for the other.
+ * @example saysFor({ swaps: [{ asked: 'k', says: 't' }], … }, 'k', 't') // true
  */
 export const saysFor = (way: OwnWay, asked: string, heard: string): boolean =>
   way.swaps.some((s) => s.asked === asked && s.says === heard);

@@ -12,7 +12,8 @@ export const NO_HABITS: Habits = {};
 
 interface Said {
   readonly slip: Slip | null;
-  /** The sounds of the item’s word. */ readonly sounds: readonly string[];
+  /** The sounds of the item’s word. */
+  readonly sounds: readonly string[];
   readonly missed: readonly number[];
 }
 
@@ -23,8 +24,8 @@ const keysOf = (slip: Slip, sounds: readonly string[], missed: readonly number[]
 ];
 
 /**
- * Counts what was said. Example: `habitsOf([{ slip: 'lost-sound', sounds: ['f', 'r', 'ɒ', 'ɡ'], missed: [1]
- * }])['lost-sound r'] // 1`.
+ * Counts what was said.
+ * @example habitsOf([{ slip: 'lost-sound', sounds: ['f', 'r', 'ɒ', 'ɡ'], missed: [1] }])['lost-sound r'] // 1
  */
 export function habitsOf(answers: readonly Said[]): Habits {
   const times: Record<string, number> = {};

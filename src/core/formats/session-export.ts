@@ -42,7 +42,8 @@ export interface ExportRow {
     readonly id: string;
     readonly outcome: Outcome;
     readonly at: string;
-    /** Why the next one took its place. */ readonly why: Why | null;
+    /** Why the next one took its place. */
+    readonly why: Why | null;
   }[];
 }
 

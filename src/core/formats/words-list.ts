@@ -35,8 +35,8 @@ export interface WordsListRow {
 }
 
 /**
- * Every entry as one accent says and one convention counts it. Example: `listWords(bank, request)[0].sounds // ['ɡ',
- * 'əʊ']`.
+ * Every entry as one accent says and one convention counts it.
+ * @example listWords(bank, request)[0].sounds // ['ɡ', 'əʊ']
  */
 export const listWords = (entries: readonly Entry[], { accent, convention }: WordsListRequest): WordsListRow[] =>
   entries.map((entry) => {

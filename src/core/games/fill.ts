@@ -8,7 +8,7 @@ export const fill = (text: string, slots: Readonly<Record<string, string>>): str
 };
 
 /**
- * The text with every slot left open, for when children can see the screen. Example: `covered('Listen: {word}.') //
- * 'Listen: ….'`.
+ * The text with every slot left open, for when children can see the screen.
+ * @example covered('Listen: {word}.') // 'Listen: ….'
  */
 export const covered = (text: string): string => text.replace(/\{\w+\}/g, '…');

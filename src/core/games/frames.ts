@@ -77,7 +77,8 @@ export interface Gesture {
   readonly id: string;
   readonly name: string;
   readonly words: string;
-  /** Sounds it can show at once. */ readonly shows: number;
+  /** Sounds it can show at once. */
+  readonly shows: number;
   readonly hands: 0 | 1 | 2;
   readonly seated: string;
 }

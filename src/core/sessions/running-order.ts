@@ -28,7 +28,8 @@ export const WAY_WORDS: Readonly<Record<Way, string>> = {
 
 interface PlannedItem {
   readonly key: string;
-  /** Stays when the others are made anew. */ readonly locked: boolean;
+  /** Stays when the others are made anew. */
+  readonly locked: boolean;
 }
 
 export interface PlannedRound {

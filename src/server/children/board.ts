@@ -14,7 +14,8 @@ export interface BoardLine {
     readonly rung: string;
     readonly state: State;
     readonly words: string;
-    /** Rungs that hold. */ readonly height: number;
+    /** Rungs that hold. */
+    readonly height: number;
     readonly begun: boolean;
   }[];
 }

@@ -63,7 +63,8 @@ export interface ShownLadder {
   readonly more: string | null;
   readonly due: Review | null;
   readonly stale: boolean;
-  /** The rung the child stands before. */ readonly at: string | null;
+  /** The rung the child stands before. */
+  readonly at: string | null;
   readonly played: boolean;
 }
 

@@ -81,7 +81,8 @@ const wordsOf = (keys: readonly string[]): string[] => keys.flatMap((key) => rea
 
 interface Changed {
   readonly plan: Plan;
-  /** What there is to say about the change. */ readonly said?: string;
+  /** What there is to say about the change. */
+  readonly said?: string;
 }
 
 /** The plan with a change made that needs the word bank. Throws a Problem that says why it cannot be made. */

@@ -16,7 +16,8 @@ export interface Ears {
   readonly first: string;
   readonly second: string;
   readonly agreement: Agreement;
-  /** Marked otherwise, the newest first. */ readonly differing: readonly HeardTwice[];
+  /** Marked otherwise, the newest first. */
+  readonly differing: readonly HeardTwice[];
 }
 
 interface Row {

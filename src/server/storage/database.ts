@@ -27,7 +27,8 @@ const PRAGMAS = [
 type Opened = (error: Error | null) => void;
 interface Connections {
   readonly Database: new (file: string, mode: number, ready?: Opened) => sqlite3.Database;
-  /** From now on, closing closes. */ end(): void;
+  /** From now on, closing closes. */
+  end(): void;
 }
 
 /**

@@ -7,7 +7,8 @@ const RETRY_MS = [500, 1_000, 2_000, 5_000] as const;
 interface Kept {
   readonly log: Entry[];
   readonly total: number;
-  /** The server's clock, in milliseconds since 1970. */ readonly now: number;
+  /** The server's clock, in milliseconds since 1970. */
+  readonly now: number;
   readonly refused: readonly { readonly id: string; readonly why: string }[];
 }
 
