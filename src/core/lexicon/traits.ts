@@ -1,3 +1,5 @@
+import { ACCENTS } from '../phonology/accents';
+import { CONSONANT_IPA } from '../phonology/keys';
 import type { Making } from '../phonology/sounds';
 import { syllableCount } from '../phonology/transcription';
 import { sure } from '../sure';
@@ -18,16 +20,30 @@ export interface Traits {
   readonly difficulty: number;
 }
 
-const letters = new Map<string, string>();
+/** Every sound of every accent, in an order that is the same wherever this is loaded. */
+const INVENTORY = [
+  ...new Set(
+    ACCENTS.flatMap(({ vowels, beforeR, consonants, ideaIsOne, hurry }) => [
+      ...Object.values(vowels),
+      ...Object.values(beforeR),
+      ...Object.values(consonants),
+      ideaIsOne ?? '',
+      hurry ?? '',
+    ])
+      .concat(Object.values(CONSONANT_IPA), 'r')
+      .flatMap((ipa) => ipa.split(' '))
+      .filter(Boolean),
+  ),
+].sort();
 
-/** One private character for each sound. */
-function letterOf(ipa: string): string {
-  const known = letters.get(ipa);
-  if (known) return known;
-  const made = String.fromCharCode(0xe000 + letters.size);
-  letters.set(ipa, made);
-  return made;
-}
+const FIRST_LETTER = 0xe000;
+const letters = new Map(INVENTORY.map((ipa, i) => [ipa, String.fromCharCode(FIRST_LETTER + i)]));
+
+/**
+ * One private character for each sound. It does not hang on which word was looked at first: what is worked out in one
+ * part of the server is read in another.
+ */
+const letterOf = (ipa: string): string => sure(letters.get(ipa), `a letter for /${ipa}/`);
 
 const known = new WeakMap<Word, Traits>();
 
