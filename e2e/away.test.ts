@@ -15,6 +15,7 @@ import {
 } from './support/app';
 import { onStage } from './support/stage';
 import { sure } from '../src/core/sure';
+import { times } from '../src/core/testing/deep';
 
 let app: App;
 let browser: Browser;
@@ -115,11 +116,14 @@ test('another screen opened without the server says where the running session is
   await page.context().close();
 });
 
-test('the server is killed and started again ten times during 100 taps: all there, once, in order', async () => {
+/** How often the server is killed: ten taps each time. */
+const KILLS = times(10, 3);
+
+test(`the server is killed ${KILLS} times during ${KILLS * 10} taps: all there, once, in order`, async () => {
   const { page } = await openPage(browser);
   const session = await beginPlay(page, app.url, 'sounds=3');
   const given: string[] = [];
-  for (let kill = 0; kill < 10; kill += 1) {
+  for (let kill = 0; kill < KILLS; kill += 1) {
     given.push(...(await markUpTo(page, kill * 10, kill * 10 + 5)));
     await app.kill();
     given.push(...(await markUpTo(page, kill * 10 + 5, kill * 10 + 8)));
@@ -128,9 +132,9 @@ test('the server is killed and started again ten times during 100 taps: all ther
   }
   await saved(page);
   const answers = await answersOf(app, session);
-  expect(answers.map((a) => a.turn)).toEqual(Array.from({ length: 100 }, (_, i) => i));
+  expect(answers.map((a) => a.turn)).toEqual(Array.from({ length: KILLS * 10 }, (_, i) => i));
   expect(answers.map((a) => a.outcome)).toEqual(given);
-  expect((await logOf(app, session)).filter((e) => e.kind === 'answer')).toHaveLength(100);
+  expect((await logOf(app, session)).filter((e) => e.kind === 'answer')).toHaveLength(KILLS * 10);
   await page.context().close();
 }, 240_000);
 

@@ -356,6 +356,35 @@ describe('a plan', () => {
     await page.context().close();
   }, 600_000);
 
+  test('what is changed while another change is on its way is kept, and so is the other', async () => {
+    const { page } = await openPage(browser);
+    await page.goto(`${app.url}/plan`);
+    await page.getByLabel('Game').selectOption('sort');
+    await page.getByRole('button', { name: 'Plan it' }).click();
+    await page.waitForURL(/\/plan\/./);
+    const words = page.locator('main ol > li:has(h2)').nth(1).locator('ul');
+    const before = sure(await words.textContent());
+    // The server takes its time over the other words.
+    let answer = (): void => undefined;
+    const held = new Promise<void>((resolve) => (answer = resolve));
+    await page.route('**/plan/**', async (route) => {
+      if (route.request().method() === 'POST') await held;
+      await route.continue();
+    });
+    const asked = page.waitForRequest((request) => request.method() === 'POST');
+    await page.getByRole('button', { name: 'Other words in round 2' }).click();
+    await asked;
+    await page.getByLabel('Name of the plan').fill('Friday in the shed');
+    answer();
+    await expect.poll(() => words.textContent()).not.toBe(before);
+    await page.getByText('Kept', { exact: true }).waitFor();
+    const after = await words.textContent();
+    await page.reload();
+    expect(await page.getByLabel('Name of the plan').inputValue()).toBe('Friday in the shed');
+    expect(await words.textContent()).toBe(after);
+    await page.context().close();
+  });
+
   test('saved as a file, brought back; a broken file is told and changes nothing', async () => {
     const { page } = await openPage(browser);
     await page.goto(`${app.url}/plan`);

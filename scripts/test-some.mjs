@@ -4,26 +4,25 @@ import { close, ensureBrowser, nothing, runProject } from './lib/tests.mjs';
 
 const [what, ...filters] = process.argv.slice(2);
 
-/** What each asks for before it runs, and with what surroundings. */
+const nothingMore = () => undefined;
+const browserAndBuild = () => {
+  ensureBrowser();
+  ensureBuild();
+};
+
+/** What each runs, asks for before it runs, and with what surroundings. */
 const KINDS = {
-  unit: { project: 'unit', ready: () => undefined, env: {} },
-  deep: { project: 'unit', ready: () => undefined, env: { DEEP: '1' } },
-  browser: {
-    project: 'browser',
-    ready: () => {
-      ensureBrowser();
-      ensureBuild();
-    },
-    env: {},
-  },
+  unit: { projects: ['unit'], ready: nothingMore, env: {} },
+  browser: { projects: ['browser'], ready: browserAndBuild, env: {} },
+  deep: { projects: ['unit', 'browser'], ready: browserAndBuild, env: { DEEP: '1' } },
 };
 
 await main(async () => {
   if (!Object.hasOwn(KINDS, what)) throw new Stop(`There are no "${what}" tests: choose unit, deep or browser.`);
   ensurePackages();
-  const { project, ready, env } = KINDS[what];
+  const { projects, ready, env } = KINDS[what];
   ready();
   const sum = nothing();
-  runProject(sum, project, filters, env);
+  for (const project of projects) runProject(sum, project, filters, env);
   process.exit(close(sum));
 });

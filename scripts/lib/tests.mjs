@@ -44,7 +44,16 @@ export function runProject(sum, project, filters = [], env = {}) {
   const report = path.join(folder, 'report.json');
   const ok = node(
     'node_modules/vitest/vitest.mjs',
-    ['run', '--project', project, '--reporter=default', '--reporter=json', `--outputFile.json=${report}`, ...filters],
+    [
+      'run',
+      '--project',
+      project,
+      '--reporter=default',
+      '--reporter=json',
+      '--passWithNoTests',
+      `--outputFile.json=${report}`,
+      ...filters,
+    ],
     env,
   );
   const result = existsSync(report) ? JSON.parse(readFileSync(report, 'utf8')) : { testResults: [] };
@@ -62,6 +71,8 @@ export function runProject(sum, project, filters = [], env = {}) {
   sum.failed += of('failed');
   sum.skipped += of('skipped', 'pending', 'todo', 'disabled');
   sum.tests.push(...tests);
+  // A whole project without a test is a fault of its own.
+  if (!filters.length && !tests.length) sum.failed += 1;
   if (!ok && of('failed') === 0) sum.failed += 1;
 }
 
@@ -76,6 +87,10 @@ export function close(sum) {
     console.log(`\n${sum.skipped} skipped: nothing may be left out in silence (ALLOW_SKIP=1 lets it pass).`);
     for (const test of sum.tests)
       if (test.status !== 'passed' && test.status !== 'failed') console.log(`  ${test.name}`);
+    sum.failed += 1;
+  }
+  if (!sum.tests.length) {
+    console.log('\nNo test matches.');
     sum.failed += 1;
   }
   console.log(`\n${sum.passed} passed, ${sum.failed} failed`);

@@ -30,7 +30,7 @@ export async function playReady(_: FormState, form: FormData): Promise<FormState
     const wish = planRequestSchema.parse(filledIn(form));
     const group = (await listGroups()).find((g) => g.id === groupId);
     if (!group) throw new Problem('That group is not here any more. Choose a group and start again.', 404);
-    return `/play/${await startSession(groupId, planFrom(wish, await workshopOf(group)))}`;
+    return `/play/${await startSession(groupId, await planFrom(wish, await workshopOf(group)))}`;
   });
 }
 

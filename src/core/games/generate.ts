@@ -1,5 +1,4 @@
 import { homophones, oneSoundApart } from '../lexicon/likeness';
-import { difficulty } from '../lexicon/difficulty';
 import type { Word } from '../lexicon/entry';
 import { traitsOf } from '../lexicon/traits';
 import type { SoundPair } from '../phonology/articulation';
@@ -71,7 +70,9 @@ export function generate(task: Task, step: Step, material: Material, request: Ga
 /** Words that can head an item at a step, easiest first; worked out once. */
 export function headsOf(task: Task, step: Step, material: Material): readonly Word[] {
   return material.keep(`heads ${task.id} ${step.id}`, () =>
-    [...task.heads(step, material)].sort((a, b) => difficulty(a) - difficulty(b) || (a.word < b.word ? -1 : 1)),
+    [...task.heads(step, material)].sort(
+      (a, b) => traitsOf(a).difficulty - traitsOf(b).difficulty || (a.word < b.word ? -1 : 1),
+    ),
   );
 }
 
@@ -290,8 +291,8 @@ class Making {
       if (at < 0) return out;
       // Another item as hard, with another answer, breaks the run; else the run is cut short.
       const [low, high] = [sure(out[at - 1]).difficulty, sure(out[at]).difficulty];
-      const from = this.eligible.findIndex((w) => difficulty(w) + this.base >= low);
-      const to = this.eligible.findLastIndex((w) => difficulty(w) + this.base <= high) + 1;
+      const from = this.eligible.findIndex((w) => traitsOf(w).difficulty + this.base >= low);
+      const to = this.eligible.findLastIndex((w) => traitsOf(w).difficulty + this.base <= high) + 1;
       const made: Item[] = [];
       const others = Array.from({ length: this.kinds }, (_, k) => k).filter((k) => k !== sure(out[at]).kind);
       const found =

@@ -5,6 +5,7 @@ import { readKey } from '../games/spec';
 import { find, COUNTS } from '../lexicon/find';
 import { indexWords } from '../lexicon/word-index';
 import { material } from '../testing/bank';
+import { times } from '../testing/deep';
 import { MAIN_ACCENTS, type AccentId } from '../phonology/accents';
 import { sure } from '../sure';
 import {
@@ -142,7 +143,10 @@ describe.each(MAIN_ACCENTS.map((a) => a.id as AccentId))('one sound, one set (%s
   const of = material(accent);
   const index = indexWords(of.words);
   const served = (count: (typeof COUNTS)[number]): string[] =>
-    index.sounds.filter((sound) => find(index, { count, sound, contested: false }).fitting.length >= 8);
+    index.sounds
+      .filter((sound) => find(index, { count, sound, contested: false }).fitting.length >= 8)
+      // Every day each number of sounds takes its share of the sounds; before a change is called done, all of them.
+      .filter((_, i) => (i + COUNTS.indexOf(count)) % times(1, 3) === 0);
   test('one sound through many tasks comes out for every sound and count the bank can serve', () => {
     let plans = 0;
     for (const count of COUNTS)
@@ -167,7 +171,7 @@ describe.each(MAIN_ACCENTS.map((a) => a.id as AccentId))('one sound, one set (%s
         for (const round of plan.rounds.filter((r) => r.task === 'blending' || r.task === 'segmenting'))
           expect(round.items.length, where).toBeGreaterThanOrEqual(3);
       }
-    expect(plans).toBeGreaterThan(80);
+    expect(plans).toBeGreaterThan(times(80, 26));
   }, 120_000);
   test('one set, blended then segmented: the same words, for every count and sound', () => {
     for (const count of COUNTS)

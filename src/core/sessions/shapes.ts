@@ -113,8 +113,31 @@ export function makeRound(
 const wordsIn = (rounds: readonly PlannedRound[]): string[] =>
   rounds.flatMap((r) => r.items.flatMap((i) => readKey(i.key).words));
 
+/**
+ * One sound through many tasks, each at the first step that has enough words with the sound; a task that has none is
+ * left out. One round after the other, because finding the words of a step takes a while.
+ */
+function* oneSound({ sound, count, children }: PlanRequest, material: Material): Generator<RoundWish> {
+  const size = Math.max(3, Math.min(setSizeFor(children), 8));
+  const short = Math.min(size, 4);
+  const first = (task: string): string | undefined =>
+    taskOf(task).steps.find(({ id }) => enough(task, id, sound, material))?.id;
+  const pairs = first('rhyme-pairs');
+  if (pairs) yield { role: 'warm-up', task: 'rhyme-pairs', step: pairs, size: short, way: 'together', sound };
+  if (canSort(sound, material)) yield { role: 'focus', task: 'sort', step: 'far', size: short, sound };
+  else {
+    const where = first('where');
+    const [task, step] = where ? ['where', where] : ['anywhere', 'far'];
+    yield { role: 'focus', task, step, size: short, sound };
+  }
+  yield { role: 'focus', task: 'blending', step: String(count), size, sound };
+  yield { role: 'focus', task: 'segmenting', step: String(count), size, sound };
+  const swap = first('swap');
+  if (swap) yield { role: 'stretch', task: 'swap', step: swap, size: short, way: 'together', sound };
+}
+
 /** Each shape as rounds to make, in order; a function of what was asked, so that a shape is a row. */
-const WISHES: Readonly<Record<Shape, (request: PlanRequest, material: Material) => RoundWish[]>> = {
+const WISHES: Readonly<Record<Shape, (request: PlanRequest, material: Material) => Iterable<RoundWish>>> = {
   focus: ({ task, step, sound, children }) => {
     const { steps, together, inOrder } = taskOf(task);
     const at = Math.max(
@@ -134,46 +157,7 @@ const WISHES: Readonly<Record<Shape, (request: PlanRequest, material: Material) 
       { role: 'close', task: 'recall', step: '4', size: CLOSE_SIZE, way: 'together' },
     ];
   },
-  'one-sound': ({ sound, count, children }, material) => {
-    const size = Math.max(3, Math.min(setSizeFor(children), 8));
-    // Each task at the first step whose words hold the sound; a task that has none is left out.
-    const first = (task: string, ids?: readonly string[]): string | undefined =>
-      taskOf(task)
-        .steps.filter((s) => !ids || ids.includes(s.id))
-        .find((s) => enough(task, s.id, sound, material))?.id;
-    const rows: [RoundRole, string, string | undefined][] = [
-      ['warm-up', 'rhyme-pairs', first('rhyme-pairs')],
-      ['focus', 'sort', canSort(sound, material) ? 'far' : undefined],
-      ...(canSort(sound, material)
-        ? []
-        : [
-            (first('where') ? ['focus', 'where', first('where')] : ['focus', 'anywhere', 'far']) as [
-              RoundRole,
-              string,
-              string,
-            ],
-          ]),
-      ['focus', 'blending', String(count)],
-      ['focus', 'segmenting', String(count)],
-      ['stretch', 'swap', first('swap')],
-    ];
-    return rows
-      .flatMap(([role, task, step]) =>
-        step
-          ? [
-              {
-                role,
-                task,
-                step,
-                size: task === 'blending' || task === 'segmenting' ? size : Math.min(size, 4),
-                way: task === 'rhyme-pairs' || task === 'swap' ? ('together' as const) : undefined,
-                sound,
-              },
-            ]
-          : [],
-      )
-      .map(({ way, ...wish }) => (way ? { ...wish, way } : wish));
-  },
+  'one-sound': oneSound,
   'blend-segment': ({ count, sound, children }) => {
     const size = setSizeFor(children);
     return [
@@ -205,8 +189,17 @@ const canSort = (sound: string | undefined, material: Material): boolean =>
  * seed: 1, paceOf }).rounds.length // 4
  */
 export function makePlan(material: Material, request: PlanRequest): Plan {
+  const parts = planInParts(material, request);
+  for (let part = parts.next(); ; part = parts.next()) if (part.done) return part.value;
+}
+
+/** As `makePlan`, with a pause after each round, for whoever has others to serve meanwhile. */
+export function* planInParts(material: Material, request: PlanRequest): Generator<undefined, Plan> {
   const rounds: PlannedRound[] = [];
-  for (const [i, wish] of WISHES[request.shape](request, material).entries()) {
+  let number = 0;
+  for (const wish of WISHES[request.shape](request, material)) {
+    yield;
+    number += 1;
     // An empty list stands for the words of the round that was blended.
     const set =
       wish.words?.length === 0
@@ -227,13 +220,13 @@ export function makePlan(material: Material, request: PlanRequest): Plan {
         ...(set ? { words: set } : {}),
       },
       {
-        seed: request.seed * 16 + i,
+        seed: request.seed * 16 + number - 1,
         avoid,
         pairs: request.pairs,
         contested: request.contested,
         owned: request.owned,
       },
-      `r${i + 1}`,
+      `r${number}`,
     );
     if (round) rounds.push(round);
   }

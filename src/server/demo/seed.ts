@@ -16,14 +16,14 @@ import { PRESETS } from '../../core/phonology/conventions';
 import { seeded, type Random } from '../../core/random';
 import type { AnswerEntry, Entry } from '../../core/sessions/log';
 import { replay, type SessionState } from '../../core/sessions/replay';
-import { makePlan, makeRound, SHAPES, titleOf } from '../../core/sessions/shapes';
+import { makeRound, planInParts, SHAPES, titleOf } from '../../core/sessions/shapes';
 import { setSizeFor } from '../../core/sessions/turns';
 import { storedRound, type StoredRound } from '../../core/sessions/stored-round';
 import { appendLog } from '../record/append-log';
 import { preparedBank } from '../words/bank';
 import { database } from '../storage/database';
 import type { PlanRow } from '../storage/models';
-import { otherTurns } from '../storage/other-turns';
+import { inTurns, otherTurns } from '../storage/other-turns';
 import { replayPlan } from '../record/session-record';
 import { sure } from '../../core/sure';
 import { answerAs, type DemoAnswer, PROFILES, type ProfileId } from './profiles';
@@ -171,13 +171,8 @@ async function seedPlans({ plans }: z.infer<typeof scenarioSchema>, at: number, 
   const groups = new Map((await models.groups.findAll()).map((g) => [g.get().name, g.get().id]));
   const rows: PlanRow[] = [];
   for (const [i, { group, title, ...wish }] of plans.entries()) {
-    await otherTurns();
-    const made = makePlan(material, {
-      ...wish,
-      children: 5,
-      seed: i + 1,
-      paceOf: (task) => taskOf(task).secondsPerTurn,
-    });
+    const paceOf = (task: string): number => taskOf(task).secondsPerTurn;
+    const made = await inTurns(planInParts(material, { ...wish, children: 5, seed: i + 1, paceOf }));
     rows.push({
       id: newId(at + i),
       group_id: sure(groups.get(group)),

@@ -18,11 +18,12 @@ import {
   type Plan,
   type PlannedRound,
 } from '../../core/sessions/running-order';
-import { makePlan, makeRound, SPARES } from '../../core/sessions/shapes';
+import { makeRound, planInParts, SPARES } from '../../core/sessions/shapes';
 import { setSizeFor } from '../../core/sessions/turns';
 import { preparedBank, type PreparedBank } from '../words/bank';
 import type { Group } from '../people/groups';
 import { pacesOf } from '../sessions/paces';
+import { inTurns } from '../storage/other-turns';
 import { Problem } from '../storage/problems';
 import { ownedProps } from '../words/props';
 import { getSettings } from '../setting/settings';
@@ -51,10 +52,12 @@ export async function workshopOf(group: Group): Promise<Workshop> {
 }
 
 /** A complete running order for what was asked. Throws a Problem where the bank has nothing for it. */
-export function planFrom(wish: PlanWish, { bank, owned, recent, confirmed, children, paceOf }: Workshop): Plan {
+export async function planFrom(wish: PlanWish, shop: Workshop): Promise<Plan> {
+  const { bank, owned, recent, confirmed, children, paceOf } = shop;
   const read = planRequestSchema.parse(wish);
   const step = stepOf(taskOf(read.task), read.step).id;
-  const plan = makePlan(bank, { ...read, step, children, avoid: recent, contested: confirmed, owned, paceOf });
+  const request = { ...read, step, children, avoid: recent, contested: confirmed, owned, paceOf };
+  const plan = await inTurns(planInParts(bank, request));
   if (!plan.rounds.length)
     throw new Problem('The word bank has no words for that. Choose another sound, or leave the sound open.');
   return plan;

@@ -114,7 +114,7 @@ async function create(groupId: string, plan: Plan, kept: boolean): Promise<strin
 /** Makes a complete running order for a wish and gives its id. Throws a Problem where the bank has nothing for it. */
 export async function newPlan(groupId: string, wish: PlanWish): Promise<string> {
   const group = await groupOf(groupId);
-  return create(groupId, planFrom(wish, await workshopOf(group)), false);
+  return create(groupId, await planFrom(wish, await workshopOf(group)), false);
 }
 
 export interface OpenPlan {

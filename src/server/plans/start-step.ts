@@ -25,7 +25,7 @@ export async function startStep(
   const shop = { ...(await workshopOf(group)), children: here.length };
   return startSession(
     groupId,
-    planFrom(wish, shop),
+    await planFrom(wish, shop),
     here.map((c) => c.id),
   );
 }

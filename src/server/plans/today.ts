@@ -11,7 +11,6 @@ import type { Outcome } from '../../core/answers/outcome';
 import { database } from '../storage/database';
 import type { Group } from '../people/groups';
 import { planFrom, workshopOf, type Workshop } from './plan-making';
-import { otherTurns } from '../storage/other-turns';
 import { Problem } from '../storage/problems';
 import { sure } from '../../core/sure';
 
@@ -198,8 +197,7 @@ export async function readySessions(group: Group, now = Date.now()): Promise<Rea
     if (out.length === 3) break;
     const wish = planRequestSchema.parse({ shape: 'focus', task: 'blending', minutes: 8, seed: 11 + i, ...part });
     try {
-      await otherTurns();
-      const plan = planFrom(wish, shop);
+      const plan = await planFrom(wish, shop);
       const focus = plan.rounds.find((r) => r.role === 'focus') ?? sure(plan.rounds[0]);
       const task = taskOf(focus.task);
       out.push({

@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
+import { traitsOf } from '../../core/lexicon/traits';
 import { parseBank, prepare, type Entry, type Word } from '../../core/lexicon/entry';
 import { guardFor, type Guard } from '../../core/lexicon/guard';
 import { parseForms } from '../../core/lexicon/endings';
@@ -113,6 +114,7 @@ async function prepareBank(accent: AccentId, conventions: Conventions, ours: rea
     littleWords: littleWords(),
     otherWords: otherWords(),
   });
+  await wake(material);
   const index = once(() => indexWords(words, agreedWords()));
   return {
     ...material,
@@ -120,4 +122,23 @@ async function prepareBank(accent: AccentId, conventions: Conventions, ours: rea
       return index();
     },
   };
+}
+
+/** Works out the dearer parts of a material one by one, so that the first game that asks does not hold everyone up. */
+async function wake(material: Material): Promise<void> {
+  for (let from = 0; from < material.words.length; from += SLICE * 4) {
+    for (const word of material.words.slice(from, from + SLICE * 4)) traitsOf(word);
+    await otherTurns();
+  }
+  const dear = [
+    () => material.forms(),
+    () => material.soundsOf(''),
+    () => material.knownAs([]),
+    () => material.rhymes(),
+    () => material.neighbours(),
+  ];
+  for (const part of dear) {
+    part();
+    await otherTurns();
+  }
 }

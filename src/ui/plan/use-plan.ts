@@ -36,25 +36,24 @@ export function usePlan(open: OpenPlan): PlanWork {
   const [said, setSaid] = useState<string | null>(null);
   const [before, setBefore] = useState<readonly Plan[]>([]);
   const latest = useRef(open.plan);
-  const asked = useRef(0);
+  const underway = useRef<Promise<unknown>>(Promise.resolve());
+  /** Edits made while an answer is on its way: they are made again on what it brings. */
+  const meanwhile = useRef<((plan: Plan) => Plan)[]>([]);
   const timer = useRef<ReturnType<typeof setTimeout> | undefined>(undefined);
 
-  const send = useCallback(
-    async (body: Plan, change: PlanChange): Promise<boolean> => {
+  const sendNow = useCallback(
+    async (change: PlanChange): Promise<boolean> => {
       clearTimeout(timer.current);
       timer.current = undefined;
-      asked.current += 1;
-      const mine = asked.current;
+      meanwhile.current = [];
       setState('saving');
-      const answer = await changePlan(open.id, body, change).catch(() => null);
-      // A later change has its own answer on the way.
-      if (mine !== asked.current) return answer?.ok === true;
+      const answer = await changePlan(open.id, latest.current, change).catch(() => null);
       const refused = answer?.ok === false ? answer.error : null;
       setError(answer === null ? AWAY : refused);
-      setState(answer?.ok ? 'saved' : 'unsaved');
+      setState(answer?.ok && !meanwhile.current.length ? 'saved' : 'unsaved');
       if (!answer?.ok) return false;
-      latest.current = answer.value.plan;
-      setPlan(answer.value.plan);
+      latest.current = meanwhile.current.reduce((plan, edit) => edit(plan), answer.value.plan);
+      setPlan(latest.current);
       setShown(answer.value.shown);
       setSaid(answer.value.said ?? null);
       return true;
@@ -62,14 +61,25 @@ export function usePlan(open: OpenPlan): PlanWork {
     [open.id],
   );
 
+  /** One after the other: a change is asked of the plan that the one before it left. */
+  const send = useCallback(
+    (change: PlanChange): Promise<boolean> => {
+      const mine = underway.current.then(() => sendNow(change));
+      underway.current = mine;
+      return mine;
+    },
+    [sendNow],
+  );
+
   const put = useCallback(
-    (next: Plan): void => {
-      latest.current = next;
-      setPlan(next);
+    (change: (plan: Plan) => Plan): void => {
+      latest.current = change(latest.current);
+      meanwhile.current.push(change);
+      setPlan(latest.current);
       setSaid(null);
       setState('unsaved');
       clearTimeout(timer.current);
-      timer.current = setTimeout(() => void send(latest.current, { kind: 'show' }), REST_MS);
+      timer.current = setTimeout(() => void send({ kind: 'show' }), REST_MS);
     },
     [send],
   );
@@ -80,17 +90,18 @@ export function usePlan(open: OpenPlan): PlanWork {
   };
   const edit = (change: (now: Plan) => Plan): void => {
     remember();
-    put(change(latest.current));
+    put(change);
   };
   const ask = async (change: PlanChange): Promise<boolean> => {
     remember();
-    const done = await send(latest.current, change);
+    const done = await send(change);
     if (!done) setBefore((was) => was.slice(0, -1));
     return done;
   };
   const undo = before.length
     ? (): void => {
-        put(sure(before.at(-1)));
+        const last = sure(before.at(-1));
+        put(() => last);
         setBefore(before.slice(0, -1));
       }
     : null;
