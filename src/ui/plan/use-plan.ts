@@ -27,14 +27,13 @@ const AWAY =
   'The server cannot be reached. Your changes are still here on the screen; they are kept when you change ' +
   'something once it is back.';
 
-/** A plan being worked on: every change is kept on the server, and the last ones can be taken back. */
-export function usePlan(open: OpenPlan): PlanWork {
+/** The plan on the screen and the one the server has, brought together change by change. */
+function useKeptPlan(open: OpenPlan) {
   const [plan, setPlan] = useState(open.plan);
   const [shown, setShown] = useState(open.shown);
   const [state, setState] = useState<PlanWork['state']>('saved');
   const [error, setError] = useState<string | null>(null);
   const [said, setSaid] = useState<string | null>(null);
-  const [before, setBefore] = useState<readonly Plan[]>([]);
   const latest = useRef(open.plan);
   const underway = useRef<Promise<unknown>>(Promise.resolve());
   /** Edits made while an answer is on its way: they are made again on what it brings. */
@@ -84,6 +83,23 @@ export function usePlan(open: OpenPlan): PlanWork {
     [send],
   );
 
+  // What was typed a moment ago is not lost when the screen is left.
+  useEffect(
+    () => () => {
+      if (!timer.current) return;
+      clearTimeout(timer.current);
+      void changePlan(open.id, latest.current, { kind: 'show' }).catch(() => undefined);
+    },
+    [open.id],
+  );
+
+  return { latest, send, put, seen: { plan, shown, state, error, said } };
+}
+
+/** A plan being worked on: every change is kept on the server, and the last ones can be taken back. */
+export function usePlan(open: OpenPlan): PlanWork {
+  const { latest, send, put, seen } = useKeptPlan(open);
+  const [before, setBefore] = useState<readonly Plan[]>([]);
   const remember = (): void => {
     const now = latest.current;
     setBefore((was) => [...was.slice(-19), now]);
@@ -105,16 +121,5 @@ export function usePlan(open: OpenPlan): PlanWork {
         setBefore(before.slice(0, -1));
       }
     : null;
-
-  // What was typed a moment ago is not lost when the screen is left.
-  useEffect(
-    () => () => {
-      if (!timer.current) return;
-      clearTimeout(timer.current);
-      void changePlan(open.id, latest.current, { kind: 'show' }).catch(() => undefined);
-    },
-    [open.id],
-  );
-
-  return { plan, shown, state, error, said, edit, ask, undo };
+  return { ...seen, edit, ask, undo };
 }
