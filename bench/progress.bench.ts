@@ -11,7 +11,7 @@ import { boardRows } from '../src/server/children/board';
 import { childPage } from '../src/server/children/child-page';
 import { appendLog } from '../src/server/record/append-log';
 import { database } from '../src/server/storage/database';
-import { refreshEvidence } from '../src/server/answers/kept-evidence';
+import { caughtUp } from '../src/server/record/rebuild-queue';
 import { listGroups } from '../src/server/people/groups';
 import { tomorrowFor } from '../src/server/children/progress';
 import { sure } from '../src/core/sure';
@@ -154,7 +154,7 @@ test('children: pages, board and groups', async () => {
   process.env.BOUNCY_ECHO_DB = path.join(folder, 'bench.sqlite');
   const made = await fill();
   const start = performance.now();
-  await refreshEvidence();
+  await caughtUp();
   const rebuilt = performance.now() - start;
   // A year's answers came in over a year: the server has been started since, and its journal is empty.
   await (await database()).close();

@@ -5,6 +5,8 @@ export async function register(): Promise<void> {
   try {
     await database();
     if (process.env.BOUNCY_ECHO_DEMO === '1') await (await import('./server/demo/seed')).seedDemo(Date.now());
+    // Sessions of an earlier version, or cut off by a sudden end, are read while the first page is on its way.
+    void (await import('./server/record/rebuild-queue')).caughtUp();
   } catch (error) {
     // A fault is shown in words on every page.
     console.error(error instanceof Error ? error.message : error);

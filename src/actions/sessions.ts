@@ -6,6 +6,7 @@ import { startStep } from '@/server/plans/start-step';
 import { appendLog } from '@/server/record/append-log';
 import { judgeSaid } from '@/server/sessions/judge-said';
 import { correctionOf, lookBack } from '@/server/sessions/look-back';
+import { reopenSession } from '@/server/sessions/reopen';
 import { startWords } from '@/server/sessions/start-session';
 import { answer, formAnswer, goTo, type Answer, type FormState } from './answer';
 import { filledIn } from './form';
@@ -26,6 +27,15 @@ export async function playStep(
     const step = { ladder: z.string().parse(ladder), rung: z.string().parse(rung) };
     const playing = z.array(idSchema).min(1).max(60).parse(children);
     return `/play/${await startStep(idSchema.parse(groupId), step, playing)}`;
+  });
+}
+
+/** Takes the end of a session back and goes on with it. */
+export async function reopen(_: FormState, form: FormData): Promise<FormState> {
+  return goTo(async () => {
+    const id = idSchema.parse(form.get('session'));
+    await reopenSession(id);
+    return `/play/${id}`;
   });
 }
 

@@ -2,7 +2,9 @@ import type { ReactNode } from 'react';
 import { currentGroup } from '@/actions/current-group';
 import { guarded } from '@/app/guarded';
 import { listGroups } from '@/server/people/groups';
+import { behind } from '@/server/record/rebuild-queue';
 import { DeskTop } from '@/ui/kit/desk-top';
+import { StillReading } from '@/ui/kit/still-reading';
 import { SendWaiting } from '@/ui/play/send-waiting';
 
 export const dynamic = 'force-dynamic';
@@ -17,6 +19,7 @@ export default guarded(async ({ children }: { children: ReactNode }) => {
       </a>
       <DeskTop groups={groups} groupId={group.id} />
       <SendWaiting />
+      <StillReading sessions={await behind()} />
       <main id="main" className="mx-auto max-w-[82rem] px-4 pt-6 pb-16 sm:px-10">
         {children}
       </main>

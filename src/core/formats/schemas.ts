@@ -68,6 +68,7 @@ const entrySchema = z.discriminatedUnion('kind', [
   z.strictObject({ ...stamp, kind: z.literal('rest'), round, childId: idSchema }),
   z.strictObject({ ...stamp, kind: z.literal('more'), turns: z.int().min(1).max(100), round: round.optional() }),
   z.strictObject({ ...stamp, kind: z.literal('finish') }),
+  z.strictObject({ ...stamp, kind: z.literal('reopen') }),
 ]) satisfies z.ZodType<Entry>;
 
 /** What the Play screen sends: its outbox, in order, and how many entries of the server it has. */

@@ -101,7 +101,9 @@ export type Entry =
   /** Enough for this child in this round. */
   | (Stamp & { readonly kind: 'rest'; readonly round: number; readonly childId: string })
   | (Stamp & { readonly kind: 'more'; readonly turns: number; readonly round?: number })
-  | (Stamp & { readonly kind: 'finish' });
+  | (Stamp & { readonly kind: 'finish' })
+  /** Finished too early: it goes on. */
+  | (Stamp & { readonly kind: 'reopen' });
 
 /** Turns of one round at most; turn 2003 is the fourth turn of the third round. */
 export const ROUND_STRIDE = 1_000;

@@ -2,7 +2,7 @@ import { ROUND_STRIDE, roundOf, type AnswerEntry, type Entry } from './log';
 import { KIND_STOP, notManaged } from '../answers/outcome';
 import { sure } from '../sure';
 import type { Way } from './running-order';
-import { standingAnswers } from './standing';
+import { standingAnswers, undoneIn } from './standing';
 import { nextChild } from './turns';
 
 export interface RoundPlan {
@@ -172,6 +172,9 @@ const READERS: Readers = {
   finish: (r) => {
     r.finished = true;
   },
+  reopen: (r) => {
+    r.finished = false;
+  },
 };
 
 /** The one whose turn it is, of the round being played; each way of playing has its own rule. */
@@ -240,9 +243,8 @@ const NOBODY: ReadonlySet<string> = new Set();
  * @example replay({ rounds: [{ words: ['sun'], turns: 1 }], children: ['a'] }, []).phase // 'model'
  */
 export function replay(plan: SessionPlan, log: readonly Entry[]): SessionState {
-  const undone = new Set(log.flatMap((e) => (e.kind === 'undo' ? [e.answerId] : [])));
   const given = log.filter((e) => e.kind === 'answer');
-  const { byTurn: standing, differing, clashes } = standingAnswers(given, undone);
+  const { byTurn: standing, differing, clashes } = standingAnswers(given, undoneIn(log));
   const r: Reading = {
     log,
     standing,
@@ -269,16 +271,18 @@ export function replay(plan: SessionPlan, log: readonly Entry[]): SessionState {
   while (standing.has(round * ROUND_STRIDE + done)) done += 1;
   const turn = round * ROUND_STRIDE + done;
   const resting = r.rested.get(round) ?? NOBODY;
+  const inRound = answers.filter((a) => roundOf(a.turn) === round);
   const now: RoundNow = {
     plan: here,
     present: r.children.filter((id) => !r.away.has(id) && !resting.has(id)),
     before: answers.filter((a) => a.turn < turn),
-    inRound: answers.filter((a) => roundOf(a.turn) === round),
+    inRound,
     chosen: r.override?.turn === turn ? r.override : null,
     waiting: r.passed.turn === turn ? r.passed.children : NOBODY,
     resting,
     done,
-    planned: here.turns + (r.more.get(round) ?? 0),
+    // A slip of the adult costs nobody a turn.
+    planned: here.turns + (r.more.get(round) ?? 0) + inRound.filter((a) => a.outcome === 'does-not-count').length,
   };
   const { over, ...theirs } = here.way === 'check' ? turnOfCheck(now) : turnOf(r, now);
   return {

@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import type { Outcome } from '../answers/outcome';
-import { standingOf } from './standing';
+import { readAnswers, type RoundRan } from './standing';
 import type { AnswerEntry, Entry } from './log';
 import { replay, type RoundPlan, type SessionPlan } from './replay';
 import { answered } from '../testing/answers';
@@ -32,6 +32,25 @@ function play(of: SessionPlan, log: Entry[], outcomes: readonly Outcome[]): Entr
 const whoPlayed = (log: readonly Entry[]): (string | null)[] =>
   log.flatMap((e) => (e.kind === 'answer' ? [e.childId] : []));
 const own = (n: number): Outcome[] => Array.from({ length: n }, () => 'on-own' as const);
+
+test('what does not count costs nobody a turn: that child goes again, and each still has as many as planned', () => {
+  const of = plan({ turns: 6 });
+  const log = play(of, [started], ['on-own', 'does-not-count', 'on-own', 'on-own', 'on-own', 'on-own']);
+  expect(replay(of, log)).toMatchObject({ phase: 'turn', done: 6, planned: 7 });
+  play(of, log, own(1));
+  expect(replay(of, log).phase).toBe('round-done');
+  const counted = log.flatMap((e) => (e.kind === 'answer' && e.outcome !== 'does-not-count' ? [e.childId] : []));
+  expect(['a', 'b', 'c'].map((child) => counted.filter((c) => c === child).length)).toEqual([2, 2, 2]);
+});
+
+test('finished too early and opened again, a session is where it was', () => {
+  const log = play(plan(), [started], own(3));
+  const before = replay(plan(), log);
+  log.push(entry({ kind: 'finish' }));
+  expect(replay(plan(), log).phase).toBe('finished');
+  log.push(entry({ kind: 'reopen' }));
+  expect(replay(plan(), log)).toEqual(before);
+});
 
 describe('children who come late, or back', () => {
   test('who comes late joins in where the others are, and is not asked five times running', () => {
@@ -163,6 +182,10 @@ describe('a check-in', () => {
 
 describe('how an answer stands as evidence', () => {
   const round = { model: 'cat', way: 'individual' };
+  const standingOf = (of: AnswerEntry, ran: RoundRan, others: readonly Entry[]): string | undefined => {
+    const log = [...others, of].sort((x, y) => (x.id < y.id ? -1 : 1));
+    return readAnswers(log, [ran, ran]).find((a) => a.answer === of)?.standing;
+  };
   const said = (turn: number, word: string): Entry => entry({ kind: 'said', turn, word, as: 'my-turn' });
   test('fresh where nobody said the answer before', () =>
     expect(standingOf(answer(2, 'a'), round, [said(1, 'map')])).toBe('fresh'));
@@ -179,6 +202,21 @@ describe('how an answer stands as evidence', () => {
     expect(standingOf(answer(0, 'a', 'on-own', { word: 'cat' }), round, [])).toBe('after-a-model');
     const chorus = answer(0, null);
     expect(standingOf(answer(3, 'a'), round, [chorus])).toBe('after-a-model');
+  });
+  test('put right later, even after a model of the same word, it is as it was when the child was asked', () => {
+    const first = answer(2, 'a', 'not-yet');
+    const model = said(3, 'sun');
+    const right = answer(2, 'a', 'on-own', { supersedes: first.id, why: 'mis-tap' });
+    const read = readAnswers([first, model, right], [round]);
+    expect(read.map((a) => [a.fate, a.standing, a.askedAt])).toEqual([
+      ['replaced', 'fresh', first.at],
+      ['stands', 'fresh', first.at],
+    ]);
+  });
+  test('what everyone said and was taken back is no model', () => {
+    const chorus = answer(0, null);
+    const back = entry({ kind: 'undo', answerId: chorus.id });
+    expect(standingOf(answer(3, 'a'), round, [chorus, back])).toBe('fresh');
   });
   test('in chorus for everyone, and for a child who differed; a check-in stands apart', () => {
     expect(standingOf(answer(0, null), round, [])).toBe('in-chorus');

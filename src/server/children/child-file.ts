@@ -1,10 +1,11 @@
 import { format } from 'date-fns';
 import { childCsv, childFileSchema, type ChildFile } from '../../core/formats/child-file';
+import { FATES, type Fate } from '../../core/sessions/standing';
 import { evidenceOf } from '../../core/progress/evidence';
 import { whySentence } from '../../core/progress/why';
 import { choicesOf } from './chosen-steps';
-import { standingRows } from './child-page';
 import { database } from '../storage/database';
+import { answersThat } from '../answers/answers';
 import { runsOf } from '../answers/kept-evidence';
 import type { AnswerRow, LogRow } from '../storage/models';
 import { Problem } from '../storage/problems';
@@ -20,7 +21,7 @@ export async function childFile(childId: string, now = Date.now()): Promise<Chil
   const child = (await models.children.findByPk(checkId(childId)))?.get();
   if (!child) throw new Problem('That child is not in the list any more.', 404);
   const of = { where: { child_id: childId }, order: [['id', 'ASC']] as [string, string][], raw: true } as const;
-  const [group, answers, steps, asked, standing, runs, choices, { rule }] = await Promise.all([
+  const [group, answers, steps, asked, runs, choices, { rule }] = await Promise.all([
     models.groups.findByPk(child.group_id),
     models.answers.findAll(of) as unknown as Promise<AnswerRow[]>,
     models.logRows.findAll(of) as unknown as Promise<LogRow[]>,
@@ -29,12 +30,12 @@ export async function childFile(childId: string, now = Date.now()): Promise<Chil
       attributes: ['id', 'session_id', 'at'],
       raw: true,
     }) as unknown as Promise<AnswerRow[]>,
-    standingRows(childId, 1_000_000),
     runsOf([childId]),
     choicesOf(childId),
     getProgressSettings(),
   ]);
-  const stands = new Set(standing.map((r) => r.id));
+  // Read after the answers are, so that each of them is in it.
+  const readings = new Map((await answersThat({ children: [childId], fates: FATES })).map((r) => [r.id, r]));
   return childFileSchema.parse({
     format: 'bouncy-echo-child',
     version: 1,
@@ -67,7 +68,7 @@ export async function childFile(childId: string, now = Date.now()): Promise<Chil
       word: a.word,
       sounds: a.sounds ? a.sounds.split(' ') : [],
       outcome: a.outcome,
-      standing: a.standing,
+      standing: sure(readings.get(a.id)).standing,
       slip: a.slip,
       said: a.said,
       missed: JSON.parse(a.missed) as number[],
@@ -78,17 +79,20 @@ export async function childFile(childId: string, now = Date.now()): Promise<Chil
       shown: a.shown === 1,
       markedBy: a.marked_by,
       at: iso(a.at),
-      stands: standsAs(a, stands),
+      stands: STANDS_AS[sure(readings.get(a.id)).fate],
     })),
     asked: asked.map((a) => ({ session: a.session_id, answer: a.id, at: iso(a.at) })),
     steps: steps.map((s) => ({ session: s.session_id, kind: s.kind, at: iso(s.at) })),
   });
 }
 
-function standsAs({ id, second }: AnswerRow, standing: ReadonlySet<string>): ChildFile['answers'][number]['stands'] {
-  if (second === 1) return 'second';
-  return standing.has(id) ? 'stands' : 'replaced';
-}
+/** The file’s words for what became of an answer. */
+const STANDS_AS: Readonly<Record<Fate, ChildFile['answers'][number]['stands']>> = {
+  stands: 'stands',
+  beside: 'second',
+  replaced: 'replaced',
+  undone: 'replaced',
+};
 
 const FORMS = { json: (file: ChildFile) => `${JSON.stringify(file, null, 2)}\n`, csv: childCsv } as const;
 export type ChildForm = keyof typeof FORMS;

@@ -1,14 +1,6 @@
 import { capital, listed } from '../../core/in-words';
 import { saidLabel } from '../../core/answers/said-label';
-import {
-  HELP_WORDS,
-  SLIP_WORDS,
-  STANDING_WORDS,
-  type Help,
-  type Outcome,
-  type Slip,
-  type Standing,
-} from '../../core/answers/outcome';
+import { HELP_WORDS, SLIP_WORDS, STANDING_WORDS, type Outcome } from '../../core/answers/outcome';
 import { isPlain, type OwnWay } from '../../core/answers/own-way';
 import { keyLabel } from '../../core/games/key-label';
 import { taskOf } from '../../core/games';
@@ -26,13 +18,12 @@ import { moreSentence, rungInWords, whySentence } from '../../core/progress/why'
 import { wouldBeRight } from './own-way-effect';
 import { chosenSteps, choicesOf } from './chosen-steps';
 import { database } from '../storage/database';
+import { answersThat, type KeptAnswer } from '../answers/answers';
 import { cellsOfChild, runsOf } from '../answers/kept-evidence';
 import { chosenOf, type Chosen } from './progress';
 import { Problem } from '../storage/problems';
-import { rows } from '../storage/rows';
 import { checkId, readOwnWay } from '../record/session-record';
 import { getProgressSettings, getSettings } from '../setting/settings';
-import { stands } from '../answers/standing-sql';
 import { sure } from '../../core/sure';
 
 export interface RecentAnswer {
@@ -100,58 +91,24 @@ export interface ChildPage {
   readonly weeks: readonly Week[];
 }
 
-interface Row {
-  readonly id: string;
-  readonly session_id: string;
-  readonly turn: number;
-  readonly word: string;
-  readonly task: string;
-  readonly step: string;
-  readonly outcome: string;
-  readonly standing: string;
-  readonly slip: string | null;
-  readonly said: string | null;
-  readonly helps: string;
-  readonly note: string | null;
-  readonly at: number;
-  readonly accent: string;
-  readonly sounds: string;
-}
-
-/** The answers of a child that stand, the newest first. */
-export async function standingRows(childId: string, limit: number, only = ''): Promise<Row[]> {
-  return rows<Row>(
-    `SELECT a.id, a.session_id, a.turn, a.word, a.task, a.step, a.outcome, a.standing, a.slip,
-       a.said, a.helps, a.note, a.at, a.sounds, s.accent
-     FROM answers a JOIN sessions s ON s.id = a.session_id
-     WHERE a.child_id = :child ${only} AND ${stands('a')}
-     ORDER BY a.at DESC LIMIT :limit`,
-    { child: childId, limit },
-  );
-}
-
 /** What happened, in a few words: what was said, else the slip, the help, or what came before it. */
-function gistOf(row: Row): string {
-  const helps = JSON.parse(row.helps) as Help[];
-  if (row.said && row.outcome !== 'on-own') return `said ${saidLabel(row.said, row.accent as AccentId)}`;
-  if (row.slip) return SLIP_WORDS[row.slip as Slip];
-  if (row.outcome === 'with-help' && helps.length) return HELP_WORDS[sure(helps.at(-1))];
-  return row.standing === 'fresh' ? '' : STANDING_WORDS[row.standing as Standing];
+function gistOf({ said, outcome, accent, slip, helps, standing }: KeptAnswer): string {
+  if (said && outcome !== 'on-own') return `said ${saidLabel(said, accent)}`;
+  if (slip) return SLIP_WORDS[slip];
+  if (outcome === 'with-help' && helps.length) return HELP_WORDS[sure(helps.at(-1))];
+  return standing === 'fresh' ? '' : STANDING_WORDS[standing];
 }
 
-function recentOf(row: Row): RecentAnswer {
-  const accent = row.accent as AccentId;
-  return {
-    id: row.id,
-    sessionId: row.session_id,
-    label: keyLabel(row.word, row.task, accent),
-    game: taskOf(row.task).name,
-    outcome: row.outcome as Outcome,
-    gist: gistOf(row),
-    note: row.note,
-    at: row.at,
-  };
-}
+const recentOf = (answer: KeptAnswer): RecentAnswer => ({
+  id: answer.id,
+  sessionId: answer.sessionId,
+  label: keyLabel(answer.key, answer.task, answer.accent),
+  game: taskOf(answer.task).name,
+  outcome: answer.outcome,
+  gist: gistOf(answer),
+  note: answer.note,
+  at: answer.askedAt,
+});
 
 const FOUR_WEEKS_MS = 28 * 86_400_000;
 
@@ -258,8 +215,8 @@ export async function childPage(childId: string, now = Date.now()): Promise<Chil
     cellsOfChild(childId),
     chosenSteps([childId]),
     choicesOf(childId),
-    standingRows(childId, 60),
-    standingRows(childId, 12, 'AND a.note IS NOT NULL'),
+    answersThat({ children: [childId], limit: 60 }),
+    answersThat({ children: [childId], noted: true, limit: 12 }),
   ]);
   const ladders = evidenceOf(runs, now, rule);
   const next = nextSteps(ladders, runs, unitOrder);

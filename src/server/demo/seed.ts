@@ -229,7 +229,7 @@ async function openSession(
         conventions: JSON.stringify(PRESETS.default),
         started_at: at,
         finished_at: null,
-        stale: 1,
+        stale: 0,
       },
       { transaction },
     );

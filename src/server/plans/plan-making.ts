@@ -115,8 +115,11 @@ export function changed(plan: Plan, change: PlanChange, shop: Workshop, abilitie
       return put(longer(plan, round, shop));
     case 'put':
       return put(withWord(plan, round, change.word, shop));
-    case 'chain':
-      return put(chained(round, change.start.trim().toLowerCase(), change.target.trim().toLowerCase(), shop));
+    case 'chain': {
+      const [start, target] = [change.start, change.target].map((word) => word.trim().toLowerCase());
+      const { next, said } = chained(round, sure(start), sure(target), shop);
+      return { ...put(next), ...(said ? { said } : {}) };
+    }
   }
 }
 
@@ -406,7 +409,12 @@ function keyAround(head: Word, plan: Plan, round: PlannedRound, shop: Workshop):
 }
 
 /** A chain from a word, or between two; where that cannot be, the nearest that can, said so. */
-function chained(round: PlannedRound, start: string, target: string, shop: Workshop): PlannedRound {
+function chained(
+  round: PlannedRound,
+  start: string,
+  target: string,
+  shop: Workshop,
+): { readonly next: PlannedRound; readonly said?: string } {
   const task = taskOf(round.task);
   const step = stepOf(task, round.step);
   const from = shop.bank.byName.get(start);
@@ -424,13 +432,13 @@ function chained(round: PlannedRound, start: string, target: string, shop: Works
   if (!last) throw new Problem(`No chain begins with “${start}” at this step. ${beginnings(from.word, step, shop)}`);
   const end = sure(readKey(last.key).words[1]);
   const reached = !to || end === to.word;
-  return {
-    ...round,
-    items: made.items.map(({ key }) => ({ key, locked: false })),
-    reminder: reached
-      ? round.reminder
-      : `“${target}” cannot be reached from “${start}” so: this goes as near as it can, to “${end}”.`,
-  };
+  const next = { ...round, items: made.items.map(({ key }) => ({ key, locked: false })) };
+  return reached
+    ? { next }
+    : {
+        next,
+        said: `“${start}” does not lead to “${target}” at this step. This chain gets as close as it can: “${end}”.`,
+      };
 }
 
 /** Words like the one asked for that a chain can begin with. */

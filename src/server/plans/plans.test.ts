@@ -178,7 +178,11 @@ describe('plans', () => {
     expect(other[1]).not.toBe(middle);
     expect(readKey(sure(other[1])).words[0]).toBe(readKey(middle).words[0]);
     const near = await workOnPlan(id, plan, { kind: 'chain', round, start: 'cat', target: 'elephant' });
-    expect(sure(near.plan.rounds[0]).reminder).toContain('cannot be reached');
+    expect(near.said).toContain('does not lead to “elephant”');
+    expect(sure(near.plan.rounds[0]).reminder).toBe(sure(plan.rounds[0]).reminder);
+    const well = await workOnPlan(id, near.plan, { kind: 'chain', round, start: 'cat', target: 'dog' });
+    expect(well.said).toBeUndefined();
+    expect(sure(well.plan.rounds[0]).reminder).toBe(sure(plan.rounds[0]).reminder);
     await expect(workOnPlan(id, plan, { kind: 'chain', round, start: 'elephant', target: '' })).rejects.toThrow(
       'No chain begins',
     );

@@ -1,4 +1,3 @@
-import { Op } from 'sequelize';
 import { planRequestSchema, type PlanWish } from '../../core/formats/plan-file';
 import { stepOf, taskOf, TASKS } from '../../core/games';
 import { type Item, makeItem } from '../../core/games/item';
@@ -7,8 +6,7 @@ import { groupBy } from '../../core/group-by';
 import { slashed } from '../../core/games/item';
 import { wholeMinutes, roundSeconds } from '../../core/sessions/running-order';
 import { tally } from '../../core/sessions/summary';
-import type { Outcome } from '../../core/answers/outcome';
-import { database } from '../storage/database';
+import { answersThat, latestSessions } from '../answers/answers';
 import type { Group } from '../people/groups';
 import { planFrom, workshopOf, type Workshop } from './plan-making';
 import { Problem } from '../storage/problems';
@@ -34,33 +32,16 @@ interface Played {
 
 /** What the group played, task by task and step by step, the latest first. */
 async function playedBy(groupId: string): Promise<Played[]> {
-  const { models } = await database();
-  const sessions = await models.sessions.findAll({
-    where: { group_id: groupId },
-    order: [['started_at', 'DESC']],
-    limit: 40,
-    attributes: ['id'],
-  });
-  const answers = (await models.answers.findAll({
-    // A check-in is kept apart from play.
-    where: { session_id: sessions.map((s) => s.get().id), standing: { [Op.ne]: 'check-in' }, second: 0 },
-    attributes: ['session_id', 'task', 'step', 'outcome', 'at'],
-    raw: true,
-  })) as unknown as {
-    session_id: string;
-    task: string;
-    step: string;
-    outcome: Outcome;
-    at: number;
-  }[];
-  return [...groupBy(answers, (a) => `${a.session_id} ${a.task} ${a.step}`).values()]
+  // A check-in is kept apart from play.
+  const answers = await answersThat({ sessions: await latestSessions(groupId, 40), play: true });
+  return [...groupBy(answers, (a) => `${a.sessionId} ${a.task} ${a.step}`).values()]
     .map((of) => {
       const t = tally(of);
       const counted = t['on-own'] + t['with-help'] + t['not-yet'];
       return {
         task: sure(of[0]).task,
         step: sure(of[0]).step,
-        at: Math.max(...of.map((a) => a.at)),
+        at: Math.max(...of.map((a) => a.askedAt)),
         alone: counted ? t['on-own'] / counted : 0,
         counted,
       };
@@ -134,22 +115,10 @@ const lasting = (at: number, now: number): string => {
 
 /** The sound that slipped most often lately, where one did more than once. */
 async function slipping(groupId: string): Promise<string | null> {
-  const { models } = await database();
-  const sessions = await models.sessions.findAll({
-    where: { group_id: groupId },
-    order: [['started_at', 'DESC']],
-    limit: 6,
-    attributes: ['id'],
-  });
-  const rows = (await models.answers.findAll({
-    where: { session_id: sessions.map((s) => s.get().id), second: 0 },
-    attributes: ['sounds', 'missed'],
-    raw: true,
-  })) as unknown as { sounds: string; missed: string }[];
   const times = new Map<string, number>();
-  for (const { sounds, missed } of rows)
-    for (const at of JSON.parse(missed) as number[]) {
-      const ipa = sounds.split(' ')[at];
+  for (const { sounds, missed } of await answersThat({ sessions: await latestSessions(groupId, 6), slipped: true }))
+    for (const at of missed) {
+      const ipa = sounds[at];
       if (ipa) times.set(ipa, (times.get(ipa) ?? 0) + 1);
     }
   const [top] = [...times].sort((a, b) => b[1] - a[1] || (a[0] < b[0] ? -1 : 1));

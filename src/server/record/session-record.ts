@@ -12,6 +12,7 @@ import { database } from '../storage/database';
 import type { AnswerRow, SessionRow, LogRow } from '../storage/models';
 import { Problem } from '../storage/problems';
 import { rows } from '../storage/rows';
+import { sure } from '../../core/sure';
 
 interface Plan {
   readonly id: string;
@@ -23,7 +24,6 @@ interface Plan {
   readonly conventions: Conventions;
   readonly startedAt: number;
   readonly finishedAt: number | null;
-  readonly stale: boolean;
 }
 
 export interface PlannedSession extends Plan {
@@ -73,24 +73,16 @@ const answerOf = (row: AnswerRow): AnswerEntry => ({
   ...(row.partner_id ? { partnerId: row.partner_id } : {}),
 });
 
-/** An answer's row as the rule of what stands reads it. */
-export const givenOf = <R extends Pick<AnswerRow, 'child_id' | 'differs' | 'second'>>(
-  row: R,
-): Omit<R, 'differs' | 'second'> & {
-  readonly childId: string | null;
-  readonly differs: boolean;
-  readonly second: boolean;
-} => ({ ...row, childId: row.child_id, differs: row.differs === 1, second: row.second === 1 });
-
 const entryOf = (row: LogRow): Entry =>
   ({ ...(JSON.parse(row.detail) as object), kind: row.kind, id: row.id, at: row.at }) as Entry;
 
 /** A session's plan with the ids of its children. Throws a Problem (404) where there is none. */
-export async function sessionPlan(id: string): Promise<PlannedSession> {
+export async function sessionPlan(id: string, transaction?: Transaction): Promise<PlannedSession> {
   const { models } = await database();
+  const within = transaction ? { transaction } : {};
   const [row, links] = await Promise.all([
-    models.sessions.findByPk(checkId(id)),
-    models.sessionChildren.findAll({ where: { session_id: id }, order: [['position', 'ASC']] }),
+    models.sessions.findByPk(checkId(id), within),
+    models.sessionChildren.findAll({ where: { session_id: id }, order: [['position', 'ASC']], ...within }),
   ]);
   if (!row) throw new Problem('There is no session at this address. It may have been started on another device.', 404);
   return { ...plan(row.get()), childIds: links.map((link) => link.get().child_id) };
@@ -121,7 +113,6 @@ const plan = (row: SessionRow): Plan => ({
   conventions: JSON.parse(row.conventions) as Conventions,
   startedAt: row.started_at,
   finishedAt: row.finished_at,
-  stale: row.stale === 1,
 });
 
 /** The session as the replay of its log needs it. */
@@ -141,40 +132,61 @@ export const replayPlan = ({
   children: childIds,
 });
 
-interface Logged {
-  readonly ids: Set<string>;
-  /** What may have shown a child the answer: items said by the adult or by everyone, and answers in chorus. */
-  readonly models: readonly Entry[];
-}
-
-/** The ids of everything in a session's log, and what modelled an item in it. */
-export async function logged(id: string, transaction: Transaction): Promise<Logged> {
-  const { models } = await database();
-  const kept = await rows<{ id: string; model: 0 | 1 }>(
-    `SELECT id, child_id IS NULL AS model FROM answers WHERE session_id = :id
-     UNION ALL SELECT id, kind = 'said' FROM steps WHERE session_id = :id`,
+/** The ids of everything in a session's log. */
+export async function loggedIds(id: string, transaction: Transaction): Promise<Set<string>> {
+  const kept = await rows<{ id: string }>(
+    'SELECT id FROM answers WHERE session_id = :id UNION ALL SELECT id FROM steps WHERE session_id = :id',
     { id },
     transaction,
   );
-  const shown = kept.filter((row) => row.model).map((row) => row.id);
-  const of = { where: { id: shown }, raw: true, transaction } as const;
-  const [chorus, steps] = shown.length
-    ? [await models.answers.findAll(of), await models.logRows.findAll(of)]
-    : [[], []];
-  return {
-    ids: new Set(kept.map((row) => row.id)),
-    models: mergeLogs(
-      [],
-      (chorus as unknown as AnswerRow[]).map(answerOf),
-      (steps as unknown as LogRow[]).map(entryOf),
-    ),
-  };
+  return new Set(kept.map((row) => row.id));
 }
+
+/** The columns of an answer and of any other entry, as they are asked for below. */
+const ANSWER_COLUMNS = [
+  'id',
+  'at',
+  'turn',
+  'child_id',
+  'word',
+  'outcome',
+  'slip',
+  'said',
+  'missed',
+  'helps',
+  'note',
+  'think_ms',
+  'supersedes',
+  'self_corrected',
+  'shown',
+  'differs',
+  'second',
+  'marked_by',
+  'why',
+  'partner_id',
+] as const satisfies readonly (keyof AnswerRow)[];
+const LOG_COLUMNS = ['id', 'at', 'kind', 'detail'] as const satisfies readonly (keyof LogRow)[];
+
+/** All rows of a table for a session in one value: small rows cost more to hand over than to read. */
+const gathered = (table: string, columns: readonly string[]): string =>
+  `(SELECT json_group_array(json_array(${columns.join(', ')})) FROM ${table} WHERE session_id = :id)`;
+
+const readBack = <Row>(text: string, columns: readonly (keyof Row)[]): Row[] =>
+  (JSON.parse(text) as unknown[][]).map(
+    (values) => Object.fromEntries(columns.map((column, i) => [column, values[i]])) as Row,
+  );
 
 /** The whole log of a session, in the order of its ids. */
 export async function sessionLog(id: string, transaction?: Transaction): Promise<readonly Entry[]> {
-  const { models } = await database();
-  const of = { where: { session_id: id }, raw: true, ...(transaction ? { transaction } : {}) } as const;
-  const [answers, steps] = await Promise.all([models.answers.findAll(of), models.logRows.findAll(of)]);
-  return mergeLogs([], (answers as unknown as AnswerRow[]).map(answerOf), (steps as unknown as LogRow[]).map(entryOf));
+  const [kept] = await rows<{ answers: string; steps: string }>(
+    `SELECT ${gathered('answers', ANSWER_COLUMNS)} AS answers, ${gathered('steps', LOG_COLUMNS)} AS steps`,
+    { id },
+    transaction,
+  );
+  const { answers, steps } = sure(kept);
+  return mergeLogs(
+    [],
+    readBack<AnswerRow>(answers, ANSWER_COLUMNS).map(answerOf),
+    readBack<LogRow>(steps, LOG_COLUMNS).map(entryOf),
+  );
 }

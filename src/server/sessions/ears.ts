@@ -1,9 +1,9 @@
 import { keyLabel } from '../../core/games/key-label';
 import type { Outcome } from '../../core/answers/outcome';
-import type { AccentId } from '../../core/phonology/accents';
 import { agreement, type Agreement } from '../../core/progress/agreement';
 import { rows } from '../storage/rows';
-import { left } from '../answers/standing-sql';
+import { answersThat, sessionsHeardTwice, type KeptAnswer } from '../answers/answers';
+import { sure } from '../../core/sure';
 
 interface HeardTwice {
   readonly sessionId: string;
@@ -20,56 +20,35 @@ export interface Ears {
   readonly differing: readonly HeardTwice[];
 }
 
-interface Row {
-  readonly id: string;
-  readonly session_id: string;
-  readonly turn: number;
-  readonly word: string;
-  readonly task: string;
-  readonly outcome: string;
-  readonly by: string;
-  readonly second: 0 | 1;
-  readonly at: number;
-  readonly child_id: string;
-  readonly child: string;
-  readonly accent: string;
-}
-
 /**
  * Answers of a group that two adults marked: the same turn, child and item. By pair of adults, with how far they
  * agree.
  */
 export async function earsOf(groupId: string): Promise<Ears[]> {
-  const marks = await rows<Row>(
-    `SELECT a.id, a.session_id, a.turn, a.word, a.task, a.outcome, a.marked_by AS by, a.second, a.at, a.child_id,
-       c.name AS child, s.accent
-     FROM answers a
-     JOIN sessions s ON s.id = a.session_id JOIN children c ON c.id = a.child_id
-     WHERE s.group_id = :group AND a.marked_by IS NOT NULL
-       AND a.session_id IN (SELECT session_id FROM answers WHERE second = 1) AND ${left('a')}
-     ORDER BY a.id`,
-    { group: groupId },
+  const names = new Map(
+    (await rows<{ id: string; name: string }>('SELECT id, name FROM children', {})).map((c) => [c.id, c.name]),
   );
-  const byAnswer = new Map<string, Map<string, Row>>();
-  for (const row of marks) {
-    if (row.outcome === 'does-not-count') continue;
-    const key = `${row.session_id} ${row.turn} ${row.child_id} ${row.word}`;
-    byAnswer.set(key, (byAnswer.get(key) ?? new Map()).set(row.by, row));
+  const marks = await answersThat({ sessions: await sessionsHeardTwice(groupId), fates: ['stands', 'beside'] });
+  const byAnswer = new Map<string, Map<string, KeptAnswer>>();
+  for (const mark of marks.reverse()) {
+    if (mark.outcome === 'does-not-count' || mark.childId === null || mark.markedBy === null) continue;
+    const key = `${mark.sessionId} ${mark.turn} ${mark.childId} ${mark.key}`;
+    byAnswer.set(key, (byAnswer.get(key) ?? new Map()).set(mark.markedBy, mark));
   }
   const pairs = new Map<string, HeardTwice[]>();
   for (const marks of byAnswer.values()) {
-    const own = [...marks.values()].find((r) => r.second === 0);
+    const own = [...marks.values()].find((r) => r.fate === 'stands');
     for (const other of marks.values()) {
-      if (!own || other.second === 0) continue;
-      const key = JSON.stringify([own.by, other.by]);
+      if (!own || other.fate === 'stands') continue;
+      const key = JSON.stringify([own.markedBy, other.markedBy]);
       pairs.set(key, [
         ...(pairs.get(key) ?? []),
         {
-          sessionId: own.session_id,
-          child: own.child,
-          item: keyLabel(own.word, own.task, own.accent as AccentId),
-          at: own.at,
-          marks: [own.outcome as Outcome, other.outcome as Outcome],
+          sessionId: own.sessionId,
+          child: names.get(sure(own.childId)) ?? '',
+          item: keyLabel(own.key, own.task, own.accent),
+          at: own.askedAt,
+          marks: [own.outcome, other.outcome],
         },
       ]);
     }

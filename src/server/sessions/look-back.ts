@@ -1,24 +1,26 @@
-import { Op } from 'sequelize';
 import type { SessionExport, ExportRow } from '../../core/formats/session-export';
 import { stepOf, taskOf } from '../../core/games';
-import { ACCEPTED, type Outcome, type Standing } from '../../core/answers/outcome';
+import { ACCEPTED } from '../../core/answers/outcome';
 import type { z } from 'zod';
 import type { correctionSchema } from '../../core/formats/schemas';
 import { keyLabel } from '../../core/games/key-label';
 import { roundOf, type AnswerEntry, type Entry } from '../../core/sessions/log';
 import { replay } from '../../core/sessions/replay';
-import { standingAnswers } from '../../core/sessions/standing';
+import { readAnswers } from '../../core/sessions/standing';
 import { groupBy } from '../../core/group-by';
 import type { AccentId } from '../../core/phonology/accents';
 import { tally, type Tally } from '../../core/sessions/summary';
 import type { StoredRound } from '../../core/sessions/stored-round';
+import { answersThat } from '../answers/answers';
 import { database } from '../storage/database';
-import { givenOf, replayPlan, sessionLog, sessionRecord, type SessionRecord } from '../record/session-record';
+import { canReopen } from './reopen';
+import { replayPlan, sessionLog, sessionRecord, type SessionRecord } from '../record/session-record';
 import { sure } from '../../core/sure';
 import { pick } from '../../core/pick';
 
 export interface LookBackAnswer extends ExportRow {
   readonly childId: string | null;
+  readonly partnerId: string | null;
   /** The item in words. */
   readonly label: string;
 }
@@ -31,6 +33,8 @@ export interface LookBack {
   readonly undone: number;
   /** Turns marked on two devices at once; the later mark stands, the other stays in the log. */
   readonly clashes: number;
+  /** It ended a moment ago, and can be gone on with. */
+  readonly reopens: boolean;
   /** The answers that stand, in the order of their turns; those of children who differed from the others after them. */
   readonly answers: readonly LookBackAnswer[];
 }
@@ -53,8 +57,9 @@ export async function lookBack(id: string): Promise<LookBack> {
   const session = await sessionRecord(id);
   const { models } = await database();
   const log = await sessionLog(id);
-  const rows = await models.answers.findAll({ where: { session_id: id }, attributes: ['id', 'sounds', 'standing'] });
-  const kept = new Map(rows.map((r) => [r.get().id, r.get()]));
+  const rows = await models.answers.findAll({ where: { session_id: id }, attributes: ['id', 'sounds'] });
+  const soundsOf = new Map(rows.map((r) => [r.get().id, r.get().sounds]));
+  const standing = new Map(readAnswers(log, session.rounds).map((a) => [a.answer.id, a.standing]));
   const names = new Map(session.children.map((c) => [c.id, c.name]));
   const byId = new Map(answersOf(log).map((a) => [a.id, a]));
   const { answers, differing, clashes } = replay(replayPlan(session), log);
@@ -63,6 +68,7 @@ export async function lookBack(id: string): Promise<LookBack> {
     session,
     rounds: session.rounds.map(roundName),
     clashes,
+    reopens: canReopen(session.finishedAt),
     undone: log.filter((e) => e.kind === 'undo').length,
     answers: [...answers, ...differing].map((a) => ({
       id: a.id,
@@ -73,8 +79,8 @@ export async function lookBack(id: string): Promise<LookBack> {
       child: nameOf(a.childId),
       word: a.word,
       label: keyLabel(a.word, session.rounds[roundOf(a.turn)]?.task ?? '', session.accent),
-      sounds: (kept.get(a.id)?.sounds ?? '').split(' '),
-      standing: (kept.get(a.id)?.standing ?? 'fresh') as Standing,
+      sounds: (soundsOf.get(a.id) ?? '').split(' '),
+      standing: sure(standing.get(a.id)),
       outcome: a.outcome,
       slip: a.slip,
       said: a.said,
@@ -85,6 +91,7 @@ export async function lookBack(id: string): Promise<LookBack> {
       selfCorrected: a.selfCorrected === true,
       shown: a.shown === true,
       markedBy: a.by ?? null,
+      partnerId: a.partnerId ?? null,
       partner: nameOf(a.partnerId),
       differs: a.differs === true,
       at: new Date(a.at).toISOString(),
@@ -174,6 +181,7 @@ export function correctionOf(
     why: change.why ?? 'other',
     by: change.by?.trim() || old.markedBy,
     ...(old.differs ? { differs: true } : {}),
+    ...(old.partnerId && old.partnerId !== change.childId ? { partnerId: old.partnerId } : {}),
   };
 }
 
@@ -215,26 +223,11 @@ export async function listSessions(groupId: string, limit = 50, now = Date.now()
   const sessions = (
     await models.sessions.findAll({ where: { group_id: groupId }, order: [['started_at', 'DESC']], limit })
   ).map((s) => s.get());
-  const ids = sessions.map((s) => s.id);
-  const [answers, undos] = await Promise.all([
-    models.answers.findAll({
-      where: { session_id: ids },
-      attributes: ['id', 'session_id', 'outcome', 'turn', 'supersedes', 'child_id', 'differs', 'second'],
-      order: [['id', 'ASC']],
-    }),
-    models.logRows.findAll({ where: { session_id: ids, kind: { [Op.eq]: 'undo' } }, attributes: ['detail'] }),
-  ]);
-  const undone = new Set(undos.map((u) => (JSON.parse(u.get().detail) as { answerId: string }).answerId));
+  const answers = await answersThat({ sessions: sessions.map((s) => s.id) });
   const bySession = groupBy(
-    answers.map((a) => a.get()),
-    (a) => a.session_id,
+    answers.filter((a) => !a.differs),
+    (a) => a.sessionId,
   );
-  const tallyOf = (session: string): Tally =>
-    tally(
-      [...standingAnswers((bySession.get(session) ?? []).map(givenOf), undone).byTurn.values()].map((a) => ({
-        outcome: a.outcome as Outcome,
-      })),
-    );
   return sessions
     .map((s) => {
       const rounds = JSON.parse(s.rounds) as StoredRound[];
@@ -244,7 +237,7 @@ export async function listSessions(groupId: string, limit = 50, now = Date.now()
         rounds,
         startedAt: s.started_at,
         finished: s.finished_at !== null,
-        tally: tallyOf(s.id),
+        tally: tally(bySession.get(s.id) ?? []),
         words: rounds.flatMap((r) => r.items.map((key) => keyLabel(key, r.task, s.accent as AccentId))),
       };
     })

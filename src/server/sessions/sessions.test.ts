@@ -24,6 +24,8 @@ import {
 } from '../people/groups';
 import { correctionOf, exportOf, listSessions, lookBack } from './look-back';
 import { playSession } from './play-session';
+import { REOPEN_MS, reopenSession } from './reopen';
+import { replay } from '../../core/sessions/replay';
 import { Problem } from '../storage/problems';
 import { getSettings, saveSettings } from '../setting/settings';
 import { startWords } from './start-session';
@@ -259,6 +261,42 @@ describe('sessions', () => {
     const { models } = await database();
     expect(await models.answers.count()).toBe(2);
     expect(toCsv(exportOf(after))).toContain('Not yet');
+  });
+  test('a correction keeps who asked, unless that child is said to have answered', async () => {
+    const { id, children } = await begun('Wren\nKofi\nIdris');
+    const [wren, kofi, idris] = children as [string, string, string];
+    const given = answer(0, wren, 'sun', { partnerId: kofi, outcome: 'not-yet' });
+    await appendLog(id, [given]);
+    const correct = async (answerId: string, childId?: string): Promise<string> => {
+      const { answers } = await lookBack(id);
+      const newId = v7();
+      const more = childId ? { childId } : {};
+      await appendLog(id, [sure(correctionOf(answers, { answerId, newId, outcome: 'on-own', ...more }))]);
+      return newId;
+    };
+    const first = await correct(given.id);
+    expect((await lookBack(id)).answers).toMatchObject([{ child: 'Wren', partner: 'Kofi' }]);
+    const second = await correct(first, idris);
+    expect((await lookBack(id)).answers).toMatchObject([{ child: 'Idris', partner: 'Kofi' }]);
+    await correct(second, kofi);
+    expect((await lookBack(id)).answers).toMatchObject([{ child: 'Kofi', partner: null }]);
+  });
+  test('ended too early, a session goes on within the hour, with all that was marked; later it stays', async () => {
+    const { id, children } = await begun();
+    const end = Date.now();
+    await appendLog(id, [
+      answer(0, sure(children[0]), 'sun'),
+      { kind: 'finish', id: v7({ msecs: end + 5_000 }), at: end },
+    ]);
+    expect((await lookBack(id)).reopens).toBe(true);
+    await expect(reopenSession(id, end + REOPEN_MS)).rejects.toThrow('more than an hour ago');
+    await reopenSession(id, end + 60_000);
+    await reopenSession(id, end + 61_000);
+    const { session, answers, reopens } = await lookBack(id);
+    expect([session.finishedAt, answers.length, reopens]).toEqual([null, 1, false]);
+    const { plan, log } = await playSession(id);
+    expect(replay(plan, log).phase).toBe('turn');
+    expect(log.filter((e) => e.kind === 'reopen')).toHaveLength(1);
   });
   test('play carries every item ready, in the accent and counting of the session', async () => {
     const { id } = await begun();

@@ -94,7 +94,7 @@ export async function startSession(groupId: string, plan: Plan, only?: readonly 
         conventions: JSON.stringify(conventions),
         started_at: Date.now(),
         finished_at: null,
-        stale: 1,
+        stale: 0,
       },
       { transaction },
     );

@@ -1,26 +1,13 @@
-import { database } from '../storage/database';
+import { answersThat, latestSessions } from '../answers/answers';
 
 /** Sessions that count for whose turn comes first. */
 const LATELY = 3;
 
-/** Answers each child gave in the group's last sessions; a child who was away has none. */
+/** Turns each child had in the group's last sessions; a child who was away has none. */
 export async function turnsLately(groupId: string): Promise<ReadonlyMap<string, number>> {
-  const { models } = await database();
-  const sessions = await models.sessions.findAll({
-    where: { group_id: groupId },
-    order: [['started_at', 'DESC']],
-    limit: LATELY,
-    attributes: ['id'],
-  });
-  const answers = await models.answers.findAll({
-    where: { session_id: sessions.map((s) => s.get().id), second: 0 },
-    attributes: ['child_id'],
-  });
   const turns = new Map<string, number>();
-  for (const answer of answers) {
-    const child = answer.get().child_id;
-    if (child) turns.set(child, (turns.get(child) ?? 0) + 1);
-  }
+  for (const { childId, differs } of await answersThat({ sessions: await latestSessions(groupId, LATELY) }))
+    if (childId && !differs) turns.set(childId, (turns.get(childId) ?? 0) + 1);
   return turns;
 }
 

@@ -12,6 +12,8 @@ export interface Database {
   readonly file: string;
   /** Runs one write at a time, in a transaction: SQLite has one writer, and a queue never meets "busy". */
   write<T>(work: (transaction: Transaction) => Promise<T>): Promise<T>;
+  /** False from the moment it is told to close. */
+  readonly open: boolean;
   close(): Promise<void>;
 }
 
@@ -96,6 +98,9 @@ export async function openDatabase(file: string): Promise<Database> {
         const turn = queue.then(() => sequelize.transaction({ type: 'IMMEDIATE' as Transaction.TYPES }, work));
         queue = turn.catch(() => undefined);
         return turn;
+      },
+      get open() {
+        return closed === undefined;
       },
       close: () =>
         (closed ??= queue.then(() => {

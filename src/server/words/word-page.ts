@@ -7,7 +7,6 @@ import type { Change } from '../../core/lexicon/neighbours';
 import { MAIN_ACCENTS, type AccentId } from '../../core/phonology/accents';
 import { labelOf } from '../../core/phonology/sounds';
 import { bankEntry, preparedBank } from './bank';
-import { database } from '../storage/database';
 import { Problem } from '../storage/problems';
 import { ownedProps } from './props';
 import { getSettings } from '../setting/settings';
@@ -42,12 +41,6 @@ export interface WordPage {
   readonly letters: readonly LetterBox[];
   readonly neighbours: readonly NeighbourRow[];
   readonly rhymes: readonly string[];
-  readonly used: readonly {
-    readonly sessionId: string;
-    readonly game: string;
-    readonly at: number;
-    readonly answers: number;
-  }[];
   readonly owned: boolean;
   readonly own: { readonly line: string; readonly accent: AccentId } | null;
 }
@@ -88,7 +81,7 @@ function neighbourRows(word: Word, bank: Awaited<ReturnType<typeof preparedBank>
 }
 
 /** All that is known of a word. Throws a Problem (404) for a word that is not there. */
-export async function wordPage(name: string, groupId: string): Promise<WordPage> {
+export async function wordPage(name: string): Promise<WordPage> {
   const entry = await bankEntry(name);
   if (!entry) throw new Problem(`“${name}” is not in the word bank.`, 404);
   const { accent, conventions } = await getSettings();
@@ -113,15 +106,6 @@ export async function wordPage(name: string, groupId: string): Promise<WordPage>
       return count === word.sounds.length ? [] : [{ name: `With ${CONVENTION_WORDS[id].thing} as one`, count }];
     }),
   ];
-  const { models } = await database();
-  const answers = await models.answers.findAll({ where: { word: name }, attributes: ['session_id'] });
-  const times = new Map<string, number>();
-  for (const { session_id: id } of answers.map((a) => a.get())) times.set(id, (times.get(id) ?? 0) + 1);
-  const sessions = await models.sessions.findAll({
-    where: { group_id: groupId, id: [...times.keys()] },
-    order: [['started_at', 'DESC']],
-    limit: 6,
-  });
   const rhyming = (bank.rhymes().get(traitsOf(word).rhyme) ?? [])
     .filter((w) => rhymes(w, word))
     .sort((a, b) => a.entry.band - b.entry.band)
@@ -135,9 +119,6 @@ export async function wordPage(name: string, groupId: string): Promise<WordPage>
     letters: boxes(word),
     neighbours: bank.byName.has(name) ? neighbourRows(word, bank) : [],
     rhymes: rhyming,
-    used: sessions
-      .map((s) => s.get())
-      .map((s) => ({ sessionId: s.id, game: s.title, at: s.started_at, answers: sure(times.get(s.id)) })),
     owned: (await ownedProps()).has(name),
     own: entry.own ? { line: entry.line, accent } : null,
   };

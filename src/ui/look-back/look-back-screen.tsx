@@ -9,13 +9,18 @@ import type { LookBack } from '@/server/sessions/look-back';
 import { OutcomeMark } from '../kit/outcome-mark';
 import { talliedWords } from '../kit/tally';
 import { AnswerGrid } from './answer-grid';
+import { GoOn } from './go-on';
 import type { SessionRecord } from '@/server/record/session-record';
 import type { Slipped } from '@/core/sessions/summary';
 import type { LookBackAnswer } from '@/server/sessions/look-back';
 import type { ThinkTimes } from '@/core/sessions/think-times';
 
 /** The session just played: who said what, word by word, which sounds slipped; any mark can be put right. */
-export function LookBackScreen({ session: { session, rounds, answers, undone, clashes } }: { session: LookBack }) {
+export function LookBackScreen({
+  session: { session, rounds, answers, undone, clashes, reopens },
+}: {
+  session: LookBack;
+}) {
   const quiet = session.children.filter((c) => !answers.some((a) => a.childId === c.id));
   const names = new Map(session.children.map((c) => [c.id, c.name]));
   const times = thinkTimes(answers);
@@ -29,6 +34,11 @@ export function LookBackScreen({ session: { session, rounds, answers, undone, cl
           {session.groupName} · {format(session.startedAt, 'EEEE d MMMM yyyy, HH:mm')}
         </p>
         <p className="mt-3 mb-6 font-word text-2xl">{talliedWords(tally(answers))}.</p>
+        {(session.finishedAt === null || reopens) && (
+          <div className="-mt-2 mb-6">
+            <GoOn sessionId={session.id} finished={session.finishedAt !== null} />
+          </div>
+        )}
 
         <section aria-labelledby="children">
           <h2 id="children" className="mb-1 text-2xl">

@@ -55,15 +55,17 @@ export function PlanScreen({ open, games }: { open: OpenPlan; games: Catalogue }
       <div className="min-w-0">
         <label className="block">
           <span className="sr-only">Name of the plan</span>
-          <input
+          {/* A long title takes a second line; a browser that cannot size a field by its text has two ready. */}
+          <textarea
             className={clsx(
-              '-ml-2 w-full rounded-lg bg-transparent px-2 py-1.5 font-word text-4xl leading-normal',
-              'font-bold hover:bg-card focus:bg-card',
+              '-ml-2 block [field-sizing:content] w-full resize-none rounded-lg bg-transparent px-2 py-1.5',
+              'font-word text-4xl leading-tight font-bold hover:bg-card focus:bg-card',
             )}
             value={plan.title}
+            rows={plan.title.length > 30 ? 2 : 1}
             maxLength={60}
             autoComplete="off"
-            onChange={(e) => edit((now) => ({ ...now, title: e.target.value }))}
+            onChange={(e) => edit((now) => ({ ...now, title: e.target.value.replaceAll('\n', ' ') }))}
           />
         </label>
         <h1 className="sr-only">Plan: {plan.title}</h1>

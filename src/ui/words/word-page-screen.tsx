@@ -2,6 +2,7 @@ import { clsx } from 'clsx';
 import { format } from 'date-fns';
 import Link from 'next/link';
 import type { Change } from '@/core/lexicon/neighbours';
+import type { WordUse } from '@/server/sessions/word-used';
 import type { WordPage } from '@/server/words/word-page';
 import { BounceLine } from '../kit/bounce-line';
 import { CautionMark, CAUTION_WORDS } from '../kit/cautions';
@@ -29,7 +30,13 @@ const CHANGES: Readonly<Record<Change, (nth: string, label: string) => string>> 
 const change = (kind: Change, at: number, label: string): string => CHANGES[kind](String(ORDINALS[at]), label);
 
 /** Everything about one word: how it is said, counted, spelt, what is near it, where it was played. */
-export function WordPageScreen({ page, groupName }: { page: WordPage; groupName: string }) {
+interface WordPageScreenProps {
+  readonly page: WordPage;
+  readonly used: readonly WordUse[];
+  readonly groupName: string;
+}
+
+export function WordPageScreen({ page, used, groupName }: WordPageScreenProps) {
   const { word } = page;
   return (
     <div className="grid grid-cols-1 gap-x-14 gap-y-8 lg:grid-cols-[minmax(0,1fr)_23rem]">
@@ -52,7 +59,7 @@ export function WordPageScreen({ page, groupName }: { page: WordPage; groupName:
             ))}
           </ul>
         </section>
-        <Used groupName={groupName} page={page} />
+        <Used groupName={groupName} used={used} />
         <Facts word={word} page={page} />
       </aside>
     </div>
@@ -91,15 +98,15 @@ function Facts({ word, page }: { readonly word: ShownWord; readonly page: WordPa
 }
 
 /** Where this group played it. */
-function Used({ groupName, page }: { readonly groupName: string; readonly page: WordPage }) {
+function Used({ groupName, used }: { readonly groupName: string; readonly used: readonly WordUse[] }) {
   return (
     <section aria-labelledby="used">
       <h2 id="used" className="mb-2 text-2xl">
         With {groupName}
       </h2>
-      {page.used.length ? (
+      {used.length ? (
         <ul className="divide-y divide-line border-y border-line">
-          {page.used.map((u) => (
+          {used.map((u) => (
             <li key={u.sessionId}>
               <Link
                 href={`/look-back/${u.sessionId}`}
@@ -109,7 +116,7 @@ function Used({ groupName, page }: { readonly groupName: string; readonly page: 
                 )}
               >
                 <span>
-                  {u.game}, {format(u.at, 'd MMMM')}
+                  {u.title}, {format(u.at, 'd MMMM')}
                 </span>
                 <span className="text-muted">
                   {u.answers} {u.answers === 1 ? 'answer' : 'answers'}

@@ -1,5 +1,4 @@
-import type { QueryInterface } from 'sequelize';
-import { statements } from './statements';
+import { run } from './statements';
 
 // What a session's answers say, worked out once: made anew for a session whenever its log has grown.
 const UP = [
@@ -43,7 +42,5 @@ const DOWN = [
   ...['rule', 'unit_order', 'staff'].map((column) => `ALTER TABLE settings DROP COLUMN ${column}`),
 ];
 
-export const { up } = statements(UP, []);
-export const down = async ({ context }: { context: QueryInterface }): Promise<void> => {
-  for (const statement of DOWN) await context.sequelize.query(statement);
-};
+export const up = run(UP);
+export const down = run(DOWN);

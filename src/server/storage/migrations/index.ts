@@ -5,6 +5,7 @@ import * as words from './0002-words';
 import * as plans from './0003-plans';
 import * as answersInFull from './0004-answers-in-full';
 import * as progress from './0005-progress';
+import * as readings from './0006-readings';
 
 interface Migration {
   up(parameters: { context: QueryInterface }): Promise<void>;
@@ -17,6 +18,7 @@ const MIGRATIONS: readonly { name: string; migration: Migration }[] = [
   { name: '0003-plans', migration: plans },
   { name: '0004-answers-in-full', migration: answersInFull },
   { name: '0005-progress', migration: progress },
+  { name: '0006-readings', migration: readings },
 ];
 
 /** Brings a database file up to date; does nothing where it is. */

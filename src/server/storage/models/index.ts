@@ -34,7 +34,7 @@ export interface SessionRow {
   conventions: string;
   started_at: number;
   finished_at: number | null;
-  /** The evidence of its answers has to be worked out anew. */
+  /** Its log has grown since its answers were read last. */
   stale: 0 | 1;
 }
 export interface PlanRow {
@@ -62,7 +62,6 @@ export interface AnswerRow {
   step: string;
   sounds: string;
   outcome: string;
-  standing: string;
   slip: string | null;
   said: string | null;
   missed: string;
@@ -90,6 +89,18 @@ export interface LogRow {
   received_at: number;
 }
 
+/** What became of an answer, from the whole log of its session. */
+export interface ReadingRow {
+  answer_id: string;
+  session_id: string;
+  child_id: string | null;
+  fate: string;
+  standing: string;
+  /** When the child was asked, milliseconds since 1970. */
+  asked_at: number;
+  slipped: 0 | 1;
+  noted: 0 | 1;
+}
 export interface EvidenceRow {
   child_id: string;
   session_id: string;
@@ -161,6 +172,7 @@ export interface Models {
   readonly props: Table<PropRow>;
   readonly taughtSounds: Table<TaughtSoundRow>;
   readonly plans: Table<PlanRow>;
+  readonly readings: Table<ReadingRow>;
   readonly evidence: Table<EvidenceRow>;
   readonly heardSounds: Table<HeardSoundsRow>;
   readonly chosenSteps: Table<ChosenStepRow>;
@@ -226,7 +238,6 @@ const ANSWERS: ColumnsOf<AnswerRow> = {
   step: text,
   sounds: text,
   outcome: text,
-  standing: text,
   slip: maybe,
   said: maybe,
   missed: text,
@@ -292,6 +303,17 @@ const PLANS: ColumnsOf<PlanRow> = {
   updated_at: whole,
 };
 
+const READINGS: ColumnsOf<ReadingRow> = {
+  answer_id: key,
+  session_id: text,
+  child_id: maybe,
+  fate: text,
+  standing: text,
+  asked_at: whole,
+  slipped: whole,
+  noted: whole,
+};
+
 const EVIDENCE: ColumnsOf<EvidenceRow> = {
   child_id: key,
   session_id: key,
@@ -337,6 +359,7 @@ export function defineModels(sequelize: Sequelize): Models {
     props: table('props', PROPS),
     taughtSounds: table('taught_sounds', TAUGHT_SOUNDS),
     plans: table('plans', PLANS),
+    readings: table('readings', READINGS),
     evidence: table('evidence', EVIDENCE),
     heardSounds: table('heard_sounds', HEARD_SOUNDS),
     chosenSteps: table('chosen_steps', CHOSEN_STEPS),

@@ -1,6 +1,7 @@
 import type { Metadata } from 'next';
 import { currentGroup } from '@/actions/current-group';
 import { guarded } from '@/app/guarded';
+import { usesOf } from '@/server/sessions/word-used';
 import { wordPage } from '@/server/words/word-page';
 import { SubNav, WORD_PLACES } from '@/ui/kit/sub-nav';
 import { WordPageScreen } from '@/ui/words/word-page-screen';
@@ -15,11 +16,12 @@ export const generateMetadata = async ({ params }: Props): Promise<Metadata> => 
 
 export default guarded(async ({ params }: Props) => {
   const group = await currentGroup();
-  const page = await wordPage(decodeURIComponent((await params).word), group.id);
+  const word = decodeURIComponent((await params).word);
+  const [page, used] = await Promise.all([wordPage(word), usesOf(word, group.id)]);
   return (
     <>
       <SubNav label="Words" places={WORD_PLACES} here="" />
-      <WordPageScreen page={page} groupName={group.name} />
+      <WordPageScreen page={page} used={used} groupName={group.name} />
     </>
   );
 });

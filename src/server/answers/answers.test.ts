@@ -1,0 +1,268 @@
+import { expect, test } from 'vitest';
+import { v7 } from 'uuid';
+import { OUTCOMES } from '../../core/answers/outcome';
+import { seeded } from '../../core/random';
+import { ROUND_STRIDE, roundOf, type AnswerEntry, type Entry } from '../../core/sessions/log';
+import { sure } from '../../core/sure';
+import { answered } from '../../core/testing/answers';
+import { times } from '../../core/testing/deep';
+import { childFile } from '../children/child-file';
+import { childPage } from '../children/child-page';
+import { addChildren, addGroup, listGroups } from '../people/groups';
+import { appendLog } from '../record/append-log';
+import { earsOf } from '../sessions/ears';
+import { habitsOfChildren } from '../sessions/habits';
+import { listSessions, lookBack } from '../sessions/look-back';
+import { startSession } from '../sessions/start-session';
+import { turnsLately } from '../sessions/turn-order';
+import { database } from '../storage/database';
+import { inFreshFiles } from '../testing/fresh-file';
+import { answersThat } from './answers';
+import { runsOf } from './kept-evidence';
+
+inFreshFiles();
+
+const WORDS = ['sun', 'map', 'leg', 'net', 'pin'];
+const HISTORIES = times(300, 60);
+
+/** A session of two rounds, one after the other, with its group and children. */
+async function begun(name: string) {
+  const group = await addGroup(name);
+  await addChildren(group.id, 'Wren\nKofi\nOttilie');
+  const { children } = sure((await listGroups()).find((g) => g.id === group.id));
+  const items = WORDS.map((key) => ({ key, locked: false }));
+  const round = {
+    role: 'focus',
+    task: 'blending',
+    step: '3',
+    items,
+    model: 'net',
+    spares: [],
+    way: 'individual',
+    gap: 1,
+    gesture: 'task',
+    frame: { on: true, opening: null, ask: null },
+    reminder: '',
+    names: false,
+    seed: 1,
+  } as const;
+  const plan = {
+    title: name,
+    minutes: 8,
+    letters: false,
+    sound: null,
+    pairs: [],
+    rounds: [
+      { id: 'r1', ...round },
+      { id: 'r2', ...round, way: 'check' as const },
+    ],
+  };
+  const id = await startSession(group.id, plan);
+  return { id, groupId: group.id, children: children.map((c) => c.id) };
+}
+
+/** Something happens: a mark, a mark beside, one in chorus, a correction, an undo, or the word said before. */
+function happening(random: () => number, log: readonly Entry[], children: readonly string[], n: number): Entry {
+  const pick = <T>(of: readonly T[]): T => sure(of[Math.floor(random() * of.length)]);
+  const at = 1_760_000_000_000 + n * 60_000;
+  const stamp = { id: v7({ msecs: at }), at };
+  const given = log.filter((e): e is AnswerEntry => e.kind === 'answer');
+  const turn = (random() < 0.3 ? ROUND_STRIDE : 0) + Math.floor(random() * 8);
+  const chance = random();
+  if (given.length && chance < 0.15) return { kind: 'undo', answerId: pick(given).id, ...stamp };
+  if (given.length && chance < 0.4) {
+    const old = pick(given);
+    const childId = old.childId && random() < 0.3 ? pick(children) : old.childId;
+    return { ...old, outcome: pick(OUTCOMES), childId, supersedes: old.id, why: 'heard-again', ...stamp };
+  }
+  if (chance < 0.5) return { kind: 'said', turn, word: pick(WORDS), as: 'my-turn', ...stamp };
+  return { ...marked(random, pick, turn, children), ...stamp };
+}
+
+type Pick = <T>(of: readonly T[]) => T;
+
+/** A mark of one child or of everyone, by the first adult or by one who listens along. */
+function marked(
+  random: () => number,
+  pick: Pick,
+  turn: number,
+  children: readonly string[],
+): Omit<AnswerEntry, 'id' | 'at'> {
+  const slip = random() < 0.4 ? ({ slip: 'lost-sound', missed: [Math.floor(random() * 3)] } as const) : {};
+  const base = { ...answered(turn, random() < 0.1 ? null : pick(children), pick(WORDS)), ...slip };
+  const beside = random() < 0.2;
+  return {
+    ...base,
+    outcome: pick(OUTCOMES),
+    by: beside ? pick(['KM', 'LP']) : 'HB',
+    ...(beside ? { second: true } : {}),
+    ...(base.childId && !beside && random() < 0.1 ? { differs: true } : {}),
+  };
+}
+
+/** Sends a history as two devices would: in pieces, some much later than others, some twice. */
+async function send(id: string, log: readonly Entry[], random: () => number): Promise<void> {
+  const [mine, theirs] = [log.filter((_, i) => i % 3), log.filter((_, i) => i % 3 === 0)];
+  const middle = Math.floor(random() * mine.length);
+  const late: Entry[] = [];
+  for (const part of [mine.slice(0, middle), theirs, mine.slice(middle), theirs]) {
+    const { refused } = await appendLog(id, part);
+    late.push(...part.filter((e) => refused.some((r) => r.id === e.id)));
+  }
+  // What speaks of something that had not come yet is sent again.
+  for (let i = 0; i < 4; i += 1) await appendLog(id, late);
+}
+
+// The rule said once more, plainly: an answer stands that nobody took back, replaced, or marked again later.
+function plainly(log: readonly Entry[]) {
+  const answers = log.filter((e): e is AnswerEntry => e.kind === 'answer');
+  const left = answers.filter(
+    (a) =>
+      !log.some((e) => e.kind === 'undo' && e.answerId === a.id) && !answers.some((later) => later.supersedes === a.id),
+  );
+  const own = left.filter((a) => !a.second);
+  const same = (a: AnswerEntry, b: AnswerEntry): boolean =>
+    a.turn === b.turn && Boolean(a.differs) === Boolean(b.differs) && (!a.differs || a.childId === b.childId);
+  const stands = own.filter((a) => !own.some((b) => b.id > a.id && same(a, b)));
+  const first = (a: AnswerEntry): AnswerEntry => {
+    const old = answers.find((b) => b.id === a.supersedes);
+    return old ? first(old) : a;
+  };
+  const standing = (a: AnswerEntry): string => {
+    if (a.childId === null || a.differs) return 'in-chorus';
+    if (roundOf(a.turn) === 1) return 'check-in';
+    if (a.word === 'net') return 'after-a-model';
+    const asked = first(a).id;
+    const said = log.some(
+      (e) => e.kind === 'said' && e.word === a.word && roundOf(e.turn) === roundOf(a.turn) && e.id < asked,
+    );
+    const chorus = stands.some(
+      (b) => b.childId === null && b.word === a.word && roundOf(b.turn) === roundOf(a.turn) && first(b).id < asked,
+    );
+    return said || chorus ? 'after-a-model' : 'fresh';
+  };
+  return {
+    stands: stands
+      .map((a) => ({ ...a, standing: standing(a), askedAt: first(a).at }))
+      .sort((a, b) => a.askedAt - b.askedAt || (a.id < b.id ? -1 : 1)),
+    undone: log.filter((e) => e.kind === 'undo').length,
+    beside: left.filter((a) => a.second && !left.some((b) => b.second && b.id > a.id && sameEar(a, b))),
+  };
+}
+const sameEar = (a: AnswerEntry, b: AnswerEntry): boolean =>
+  a.turn === b.turn && a.childId === b.childId && a.by === b.by;
+
+const LETTERS: Readonly<Record<string, string>> = { 'on-own': '1', 'with-help': 'h', 'not-yet': '0', 'no-reply': '-' };
+const sorted = (ids: readonly string[]): string[] => [...ids].sort();
+
+test(`${HISTORIES} histories with corrections, undos, models, second ears, late entries and two devices: every reader of
+ answers says what the plain rule says`, async () => {
+  for (let seed = 0; seed < HISTORIES; seed += 1) {
+    const random = seeded(seed + 1);
+    const { id, groupId, children } = await begun(`Bed ${seed}`);
+    const log: Entry[] = [];
+    const many = 5 + Math.floor(random() * 35);
+    while (log.length < many) log.push(happening(random, log, children, log.length));
+    await send(id, log, random);
+    const kept = new Set((await lookBack(id)).answers.map((a) => a.id));
+    const truth = plainly(log);
+    const where = `history ${seed}`;
+    const ids = (of: readonly { readonly id: string }[]): string[] => sorted(of.map((a) => a.id));
+
+    expect(sorted([...kept]), where).toEqual(ids(truth.stands));
+    const read = await answersThat({ sessions: [id] });
+    expect(
+      read.reverse().map(({ id: of, standing, askedAt }) => [of, standing, askedAt]),
+      where,
+    ).toEqual(truth.stands.map((a) => [a.id, a.standing, a.askedAt]));
+    expect(ids(await answersThat({ sessions: [id], fates: ['beside'] })), where).toEqual(ids(truth.beside));
+    const shown = (await lookBack(id)).answers;
+    expect(new Map(shown.map((a) => [a.id, a.standing])), where).toEqual(
+      new Map(truth.stands.map((a) => [a.id, a.standing])),
+    );
+
+    const alone = truth.stands.filter((a) => !a.differs);
+    const [line] = await listSessions(groupId, 50, 1_760_000_000_000);
+    for (const outcome of OUTCOMES)
+      expect(line?.tally[outcome] ?? 0, `${where} ${outcome}`).toBe(alone.filter((a) => a.outcome === outcome).length);
+    const turns = await turnsLately(groupId);
+    const habits = await habitsOfChildren(children);
+    for (const child of children) {
+      const theirs = truth.stands.filter((a) => a.childId === child);
+      expect(turns.get(child) ?? 0, where).toBe(alone.filter((a) => a.childId === child).length);
+      expect(Boolean(habits[child]), where).toBe(theirs.some((a) => a.slip !== null));
+      const counted = theirs.filter((a) => a.outcome !== 'does-not-count');
+      const marks = new Map<string, string>();
+      for (const a of counted) marks.set(a.standing, (marks.get(a.standing) ?? '') + LETTERS[a.outcome]);
+      const runs = sure((await runsOf([child])).get(child));
+      expect(new Map(runs.map((r) => [r.standing, r.marks])), where).toEqual(marks);
+      for (const run of runs)
+        expect(run.at, where).toBe(
+          Math.max(...counted.filter((a) => a.standing === run.standing).map((a) => a.askedAt)),
+        );
+      const page = await childPage(child);
+      expect(
+        page.recent.map((a) => a.id),
+        where,
+      ).toEqual(
+        theirs
+          .map((a) => a.id)
+          .reverse()
+          .slice(0, 8),
+      );
+      const file = (await childFile(child)).answers;
+      expect(ids(file.filter((a) => a.stands === 'stands')), where).toEqual(ids(theirs));
+    }
+    const pairs = truth.beside.filter((b) => {
+      const own = truth.stands.find((a) => a.turn === b.turn && a.childId === b.childId && a.word === b.word);
+      return own && b.childId && [own, b].every((a) => a.outcome !== 'does-not-count');
+    });
+    expect(
+      (await earsOf(groupId)).reduce((sum, e) => sum + e.agreement.answers, 0),
+      where,
+    ).toBe(pairs.length);
+  }
+}, 900_000);
+
+test('a correction on a later day leaves the answer on the day the child was asked', async () => {
+  const { id, children } = await begun('Radishes');
+  const monday = Date.parse('2026-03-02T10:00:00Z');
+  const wren = sure(children[0]);
+  const given = (turn: number, at: number, more: Partial<AnswerEntry> = {}): AnswerEntry => ({
+    ...answered(turn, wren, 'sun'),
+    id: v7({ msecs: at }),
+    at,
+    ...more,
+  });
+  const first = given(0, monday, { outcome: 'not-yet' });
+  await appendLog(id, [first, given(1, monday + 60_000)]);
+  const before = sure((await runsOf([wren])).get(wren));
+  await appendLog(id, [given(0, monday + 3 * 86_400_000, { supersedes: first.id, why: 'mis-tap' })]);
+  const after = sure((await runsOf([wren])).get(wren));
+  expect(after).toMatchObject([{ at: before[0]?.at, day: before[0]?.day, marks: '11' }]);
+  expect((await childPage(wren)).days).toBe(1);
+});
+
+test('what another device says late, that the word was modelled before, is heard', async () => {
+  const { id, children } = await begun('Beans');
+  const wren = sure(children[0]);
+  const at = Date.parse('2026-03-02T10:00:00Z');
+  await appendLog(id, [{ ...answered(0, wren, 'sun'), id: v7({ msecs: at }), at }]);
+  expect(await answersThat({ sessions: [id] })).toMatchObject([{ standing: 'fresh' }]);
+  const earlier = at - 5_000;
+  await appendLog(id, [{ kind: 'said', turn: 0, word: 'sun', as: 'my-turn', id: v7({ msecs: earlier }), at: earlier }]);
+  expect(await answersThat({ sessions: [id] })).toMatchObject([{ standing: 'after-a-model' }]);
+});
+
+test('an answer that comes while the session is being read is in the next reading', async () => {
+  const { id, children } = await begun('Peas');
+  const wren = sure(children[0]);
+  const { models } = await database();
+  for (let turn = 0; turn < 12; turn += 1) {
+    const reading = answersThat({ sessions: [id] });
+    const adding = appendLog(id, [{ ...answered(turn, wren, 'sun'), id: v7(), at: Date.now() }]);
+    await Promise.all([reading, adding]);
+    expect(await answersThat({ sessions: [id] }), `turn ${turn}`).toHaveLength(turn + 1);
+  }
+  expect(await models.sessions.count({ where: { stale: 1 } })).toBe(0);
+});

@@ -1,0 +1,83 @@
+import type { Transaction } from 'sequelize';
+import { realise, type Entry as BankEntry } from '../../core/lexicon/entry';
+import { OWN_NAME, readKey } from '../../core/games/spec';
+import { roundOf, type Entry } from '../../core/sessions/log';
+import { sure } from '../../core/sure';
+import { shippedEntry } from '../words/bank';
+import { ownEntries } from '../words/own-entries';
+import { database } from '../storage/database';
+import type { PlannedSession } from './session-record';
+
+/** The entry of a word: shipped, or the setting's own, removed or not: an answer is never lost for want of its word. */
+export type Lookup = (word: string) => BankEntry | undefined;
+
+export async function lookup(): Promise<Lookup> {
+  const own = new Map((await ownEntries()).map((o) => [o.entry.word, o.entry]));
+  return (word) => shippedEntry(word) ?? own.get(word);
+}
+
+/** The sounds of the word an item is about; of a handful or an echo, the sounds themselves; of a name, none. */
+export function soundsOf(key: string, session: PlannedSession, find: Lookup): string {
+  const { words, sounds = [] } = readKey(key);
+  const entry = find(words[0] ?? '');
+  return entry
+    ? realise(entry, session.accent)
+        .map((s) => s.ipa)
+        .join(' ')
+    : sounds.join(' ');
+}
+
+/**
+ * True where an item can be read back: its first word is known, or it is made of sounds alone, or stands for a name.
+ */
+const readable = (key: string, find: Lookup): boolean => {
+  const { words, sounds } = readKey(key);
+  return words.length ? words[0] === OWN_NAME || find(sure(words[0])) !== undefined : sounds !== undefined;
+};
+
+/** What an entry is held against: the session, what its log has, the words, and who is there. */
+export interface Surroundings {
+  readonly session: PlannedSession;
+  /** Ids of the log; what is taken in is added. */
+  readonly known: Set<string>;
+  readonly find: Lookup;
+  /** Children of the session; who arrives is added. */
+  readonly here: Set<string>;
+  /** Children of its group, where somebody arrives. */
+  readonly inGroup: ReadonlySet<string>;
+}
+
+/** The children of the group, where one of the entries brings somebody late. */
+export async function whoMayCome(
+  session: PlannedSession,
+  entries: readonly Entry[],
+  transaction: Transaction,
+): Promise<ReadonlySet<string>> {
+  if (!entries.some((e) => e.kind === 'arrive')) return new Set();
+  const { models } = await database();
+  const children = await models.children.findAll({
+    where: { group_id: session.groupId },
+    attributes: ['id'],
+    transaction,
+  });
+  return new Set(children.map((c) => c.get().id));
+}
+
+/** The children an entry speaks of. */
+function namedIn(entry: Entry): string[] {
+  const child = 'childId' in entry ? entry.childId : null;
+  const partner = 'partnerId' in entry ? entry.partnerId : null;
+  return [child, partner].filter((id): id is string => Boolean(id));
+}
+
+/** Why an entry cannot be kept, or undefined where it can. */
+export function fault(entry: Entry, { session, known, find, here, inGroup }: Surroundings): string | undefined {
+  const there = entry.kind === 'arrive' ? inGroup : here;
+  if (namedIn(entry).some((id) => !there.has(id))) return 'That child is not in this session any more.';
+  if ('turn' in entry && !session.rounds[roundOf(entry.turn)]) return 'There is no such round in this session.';
+  if (entry.kind === 'undo' && !known.has(entry.answerId)) return 'The answer to undo is not in this session.';
+  if (entry.kind !== 'answer') return undefined;
+  if (!readable(entry.word, find)) return `“${entry.word}” is not in the word bank.`;
+  if (entry.supersedes && !known.has(entry.supersedes)) return 'The answer it corrects is not in this session.';
+  return undefined;
+}
