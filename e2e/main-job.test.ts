@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import Papa from 'papaparse';
 import type { Browser, Page } from 'playwright-core';
 import { describe, expect, test } from 'vitest';
-import { addNames, beginPlay, nextFinger, openApp, openPage, shown, type App } from './support/app';
+import { addNames, beginPlay, nextFinger, openApp, openPage, shown, type App, finishNow } from './support/app';
 import { onStage } from './support/stage';
 import { sure } from '../src/core/sure';
 
@@ -37,8 +37,8 @@ async function choose(page: Page): Promise<void> {
   expect(await page.getByRole('button', { name: `Swap ${turnedDown} for` }).count()).toBe(0);
 }
 
-/** Eight turns, each marked in another way, with an undo in between. */
-async function markEight(page: Page): Promise<void> {
+/** Eight turns, each marked in another way, with an undo in between, and one that did not count. */
+async function markNine(page: Page): Promise<void> {
   await page.getByRole('button', { name: /^On own/ }).click();
   await shown(page, 1);
   await nextFinger(page);
@@ -76,6 +76,10 @@ async function markEight(page: Page): Promise<void> {
   await nextFinger(page);
   await page.keyboard.press('5');
   await shown(page, 8);
+  // A slip of the adult: the same child goes again, and nobody has a turn less.
+  await nextFinger(page);
+  await page.keyboard.press('1');
+  await shown(page, 9);
 }
 
 /** The CSV and the JSON have a row for every answer, in order, names made safe for a spreadsheet. */
@@ -84,7 +88,7 @@ async function filesHold(page: Page): Promise<void> {
     header: true,
     skipEmptyLines: true,
   });
-  expect(data).toHaveLength(8);
+  expect(data).toHaveLength(9);
   expect(data.map((r) => r.child)).toEqual([
     'Wren',
     'Kofi',
@@ -93,6 +97,7 @@ async function filesHold(page: Page): Promise<void> {
     'Wren',
     'Kofi',
     "'=1+1",
+    '<script>alert(1)</script>',
     '<script>alert(1)</script>',
   ]);
   expect(data.map((r) => r.outcome)).toEqual([
@@ -104,6 +109,7 @@ async function filesHold(page: Page): Promise<void> {
     'With help',
     'On own',
     'Doesn’t count',
+    'On own',
   ]);
   expect(sure(data[1])['marked before as']).toBe('With help (thought about it again)');
   expect(sure(sure(data[3])['sounds that slipped']).split(' ')).toHaveLength(1);
@@ -132,18 +138,18 @@ describe.each([
     await page.getByRole('button', { name: 'Modelled: Wren first' }).click();
     await shown(page, 0);
 
-    await markEight(page);
+    await markNine(page);
     await page.getByRole('button', { name: 'Finish and look back' }).click();
     await page.waitForURL(/\/look-back\//);
 
-    await page.getByText('8 answers: 2 on own, 2 with help, 2 not yet, 1 no reply, 1 doesn’t count.').waitFor();
+    await page.getByText('9 answers: 3 on own, 2 with help, 2 not yet, 1 no reply, 1 doesn’t count.').waitFor();
     await page
       .getByRole('button', { name: /^Kofi, .*with help/i })
       .first()
       .click();
     await page.getByRole('dialog').getByText('thought about it again').click();
     await page.getByRole('dialog').getByRole('button', { name: 'On own' }).click();
-    await page.getByText('8 answers: 3 on own, 1 with help, 2 not yet, 1 no reply, 1 doesn’t count.').waitFor();
+    await page.getByText('9 answers: 4 on own, 1 with help, 2 not yet, 1 no reply, 1 doesn’t count.').waitFor();
     await page.getByText('corrected', { exact: true }).waitFor();
 
     await filesHold(page);
@@ -163,7 +169,7 @@ test('a session can be played with no names at all, and from Today in one tap', 
   await page.getByRole('button', { name: 'Modelled: Everyone first' }).click();
   await page.getByRole('button', { name: /^On own/ }).click();
   await shown(page, 1);
-  await page.getByRole('button', { name: 'Finish' }).click();
+  await finishNow(page);
   await page.getByText('1 answer: 1 on own.').waitFor();
   await page.getByRole('rowheader', { name: 'Everyone together' }).waitFor();
   expect(trouble).toEqual([]);

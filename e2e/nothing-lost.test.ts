@@ -11,6 +11,7 @@ import {
   watch,
   type AnswerRow,
   type App,
+  finishNow,
 } from './support/app';
 import { onStage } from './support/stage';
 import { sure } from '../src/core/sure';
@@ -162,7 +163,7 @@ test('finishing while the server is away: said, kept, and sent from any screen o
   await saved(page);
   await app.kill();
   await tap(page, '3', 2);
-  await page.getByRole('button', { name: 'Finish', exact: true }).click();
+  await finishNow(page);
   await page.getByText('The last answers are kept on this device').waitFor();
   // The tab goes on to another screen before the server has heard of it.
   await page.goto('about:blank');

@@ -3,7 +3,7 @@ import { QueryTypes, Sequelize } from 'sequelize';
 import sqlite3 from 'sqlite3';
 import type { Browser, Page } from 'playwright-core';
 import { describe, expect, test } from 'vitest';
-import { moveByKeys, nextFinger, openPage, shown, type App } from './support/app';
+import { moveByKeys, nextFinger, openPage, shown, type App, finishNow } from './support/app';
 import { violations } from './support/axe';
 import { onStage } from './support/stage';
 import { sure } from '../src/core/sure';
@@ -350,7 +350,7 @@ describe('a plan', () => {
       sure(/of (\d+)/.exec(sure(await page.getByRole('img', { name: /turns done$/ }).getAttribute('aria-label'))))[1],
     );
     await playTwoRounds(page, session, total);
-    await page.getByRole('button', { name: 'Finish', exact: true }).click();
+    await finishNow(page);
     await page.getByRole('heading', { name: 'Wednesday, /s/' }).waitFor();
     expect(trouble).toEqual([]);
     await page.context().close();

@@ -1,6 +1,17 @@
 import type { Browser, Page } from 'playwright-core';
 import { expect, test } from 'vitest';
-import { addNames, answersOf, awake, nextFinger, openPage, saved, shown, watch, type App } from './support/app';
+import {
+  addNames,
+  answersOf,
+  awake,
+  nextFinger,
+  openPage,
+  saved,
+  shown,
+  watch,
+  type App,
+  finishNow,
+} from './support/app';
 import { onStage } from './support/stage';
 import { sure } from '../src/core/sure';
 
@@ -125,7 +136,7 @@ test('a whole session by touch on a tablet held upright', async () => {
   await touch.locator('footer .rounded-full').first().tap();
   await shown(touch, 7);
   await saved(touch);
-  await touch.getByRole('button', { name: 'Finish', exact: true }).tap();
+  await finishNow(touch);
   await touch.waitForURL(/\/look-back\//);
   const answers = await answersOf(app, session);
   expect(answers.slice(0, 6).map((a) => a.outcome)).toEqual(taps.map(([, outcome]) => outcome));

@@ -236,6 +236,12 @@ export const waiting = async (page: Page): Promise<number> =>
 /** Waits until the server has everything. */
 export const saved = (page: Page): Promise<void> => expect.poll(() => waiting(page), { timeout: 90_000 }).toBe(0);
 
+/** Ends the session while turns are left: it is asked for first. */
+export async function finishNow(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Finish', exact: true }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Finish the session' }).click();
+}
+
 /** Marks by a key, and waits until the run shows it. */
 export async function tap(page: Page, key: string, turns: number): Promise<void> {
   await awake(page);

@@ -4,6 +4,9 @@ const FILES = ['__FILES__'];
 const STATIC = `static-${BUILD}`;
 const PAGES = `pages-${BUILD}`;
 const PATIENCE_MS = 3000;
+// A kept page holds names: after a week it is let go.
+const KEPT_MS = 7 * 86_400_000;
+const KEPT_AT = 'x-kept-at';
 
 self.addEventListener('install', (event) => {
   event.waitUntil(
@@ -23,11 +26,29 @@ self.addEventListener('activate', (event) => {
   );
 });
 
+// Keeps a page with the time it was kept.
+const put = async (path, response) => {
+  const headers = new Headers(response.headers);
+  headers.set(KEPT_AT, String(Date.now()));
+  const { status } = response;
+  await (await caches.open(PAGES)).put(path, new Response(await response.blob(), { status, headers }));
+};
+
+// Pages kept for too long go.
+const tidy = async () => {
+  const cache = await caches.open(PAGES);
+  for (const request of await cache.keys()) {
+    const kept = await cache.match(request);
+    if (!(Date.now() - Number(kept?.headers.get(KEPT_AT)) < KEPT_MS)) await cache.delete(request);
+  }
+};
+
 const keepPage = async (path) => {
+  await tidy();
   const response = await fetch(path, { credentials: 'same-origin', headers: { accept: 'text/html' } }).catch(
     () => null,
   );
-  if (response?.ok) await (await caches.open(PAGES)).put(path, response);
+  if (response?.ok) await put(path, response);
 };
 
 self.addEventListener('message', (event) => {
@@ -73,10 +94,11 @@ async function away() {
 
 async function page(request) {
   const { pathname } = new URL(request.url);
+  await tidy();
   const cache = await caches.open(PAGES);
   const played = pathname.startsWith('/play/');
   const network = fetch(request).then(async (response) => {
-    if (played && response.ok) await cache.put(pathname, response.clone());
+    if (played && response.ok) await put(pathname, response.clone());
     return response;
   });
   if (!played) return network.catch(away);

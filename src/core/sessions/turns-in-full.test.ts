@@ -43,6 +43,13 @@ test('what does not count costs nobody a turn: that child goes again, and each s
   expect(['a', 'b', 'c'].map((child) => counted.filter((c) => c === child).length)).toEqual([2, 2, 2]);
 });
 
+test('when the last turn of a round does not count, that child goes again at once, not one who had theirs', () => {
+  const of = plan({ turns: 3 });
+  const log = play(of, [started], ['on-own', 'on-own', 'does-not-count']);
+  expect(replay(of, log)).toMatchObject({ phase: 'turn', childId: 'c' });
+  expect(replay(of, play(of, log, own(1))).phase).toBe('round-done');
+});
+
 test('finished too early and opened again, a session is where it was', () => {
   const log = play(plan(), [started], own(3));
   const before = replay(plan(), log);

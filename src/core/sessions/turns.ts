@@ -4,7 +4,7 @@ import { sure } from '../sure';
 /**
  * Whose turn is next: fewest turns first, then list order; never the same child twice running while another is
  * here; a child who passed waits for the others. `null` where nobody is here: everyone answers together.
- * An answer that does not count does not use up a turn.
+ * An answer that does not count does not use up a turn: that child goes again at once.
  * @param ahead turns to count beside those given: who comes late joins in where the others are, and is not asked five
  * times running
  *
@@ -20,7 +20,8 @@ export function nextChild(
   for (const { childId, outcome } of answers) {
     if (childId && turns.has(childId) && outcome !== 'does-not-count') turns.set(childId, sure(turns.get(childId)) + 1);
   }
-  const justHad = answers.at(-1)?.childId;
+  const last = answers.at(-1);
+  const justHad = last?.outcome === 'does-not-count' ? undefined : last?.childId;
   const ranked = [...present].sort((a, b) => sure(turns.get(a)) - sure(turns.get(b)));
   return (
     ranked.find((id) => id !== justHad && !passed.has(id)) ??

@@ -5,6 +5,7 @@ import { ownWaySchema } from '../../core/answers/own-way-schema';
 import { readNames, type NamesRead } from '../../core/formats/names';
 import { explain, idSchema, nameSchema } from '../../core/formats/schemas';
 import { database } from '../storage/database';
+import { rememberErased } from './erased';
 import { Problem } from '../storage/problems';
 import { readOwnWay } from '../record/session-record';
 
@@ -136,7 +137,12 @@ export async function setOwnWay(childId: string, way: unknown): Promise<void> {
 /** Erases a child and every answer of theirs from the file (deleted pages are overwritten, the log is folded in). */
 export async function eraseChild(childId: string): Promise<void> {
   const { models, write } = await database();
-  await write((transaction) => models.children.destroy({ where: { id: idOf(childId) }, transaction }));
+  const id = idOf(childId);
+  await write(async (transaction) => {
+    const child = await models.children.findByPk(id, { attributes: ['group_id'], transaction });
+    if (child) await rememberErased(child.get().group_id, transaction);
+    await models.children.destroy({ where: { id }, transaction });
+  });
   await foldIn();
 }
 
@@ -154,6 +160,7 @@ export async function eraseGroup(groupId: string): Promise<void> {
   const { models, write } = await database();
   const of = { where: { group_id: idOf(groupId) } };
   await write(async (transaction) => {
+    await rememberErased(groupId, transaction);
     await models.sessions.destroy({ ...of, transaction });
     await models.children.destroy({ ...of, transaction });
     await models.groups.destroy({ where: { id: groupId }, transaction });

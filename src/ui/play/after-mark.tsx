@@ -4,30 +4,12 @@ import { clsx } from 'clsx';
 import type { ReactNode } from 'react';
 import { HELP_WORDS, OUTCOME_WORDS, type Help } from '@/core/answers/outcome';
 import type { AnswerEntry } from '@/core/sessions/log';
-import { sure } from '@/core/sure';
+import { differ, skip, swap, toggleHelp, toggleSelfCorrected, toggleShown, undo } from './run/acts';
+import type { Run } from './run/run';
+import { useNames, useRun, useStore } from './use-run';
 
 /** What its own button has not noted already comes first. */
 const LADDER: readonly Help[] = ['gesture', 'choice', 'together', 'modelled', 'said-again', 'slower'];
-
-interface AfterProps {
-  /** Another word for this turn; null where there is none to be had. */
-  readonly canSwap: boolean | null;
-  readonly onSwap: () => void;
-  readonly onSkip: (() => void) | undefined;
-  readonly noted: boolean;
-  readonly onNote: (() => void) | undefined;
-  /** The newest answer, and whose it was. */
-  readonly last: AnswerEntry | null;
-  readonly nameOf: (id: string | null) => string;
-  /** Children who may have answered otherwise than everyone did. */
-  readonly people: readonly { readonly id: string }[];
-  readonly differing: readonly AnswerEntry[];
-  /** What they do now that it is marked: join it again. */
-  readonly join: string | null;
-  readonly onUndo: () => void;
-  readonly onMore: (more: Partial<Pick<AnswerEntry, 'helps' | 'selfCorrected' | 'shown'>>) => void;
-  readonly onDiffer: (childId: string) => void;
-}
 
 const Chip = ({ on, onTap, children }: { on: boolean; onTap: () => void; children: ReactNode }) => (
   <button
@@ -47,73 +29,80 @@ const Chip = ({ on, onTap, children }: { on: boolean; onTap: () => void; childre
  * What is always at hand; and what can still be said of the mark just made, one tap each: undo, which help it took,
  * put right by the child, shown, who differed.
  */
-export function AfterMark({
-  canSwap,
-  onSwap,
-  onSkip,
-  noted,
-  onNote,
-  last,
-  nameOf,
-  people,
-  differing,
-  join,
-  onUndo,
-  onMore,
-  onDiffer,
-}: AfterProps) {
-  const toggle = (help: Help): void =>
-    onMore({
-      helps: sure(last).helps.includes(help) ? sure(last).helps.filter((h) => h !== help) : [...sure(last).helps, help],
-    });
+export function AfterMark() {
   return (
     <div className="flex min-w-0 items-center gap-2 max-lg:flex-wrap">
-      {canSwap !== null && (
-        <button type="button" className="plain min-h-16 shrink-0" disabled={!canSwap} onClick={onSwap}>
-          Other word
-        </button>
-      )}
-      {onSkip && (
-        <button
-          type="button"
-          className="plain min-h-16 shrink-0"
-          aria-label="Skip: come back to this child later"
-          onClick={onSkip}
-        >
-          Skip
-        </button>
-      )}
-      {onNote && (
-        <button type="button" className="plain min-h-16 shrink-0" onClick={onNote}>
-          Note{noted && ' ✓'}
-        </button>
-      )}
-      <button type="button" className="plain min-h-16 w-40 max-w-full shrink-0" disabled={!last} onClick={onUndo}>
-        <span className="truncate">Undo{last ? `: ${nameOf(last.childId)}` : ''}</span>
-      </button>
-      <MoreAbout
-        last={last}
-        nameOf={nameOf}
-        join={join}
-        toggle={toggle}
-        onMore={onMore}
-        people={people}
-        differing={differing}
-        onDiffer={onDiffer}
-      />
+      <OtherWord />
+      <Skip />
+      <NoteButton />
+      <Undo />
+      <MoreAbout />
     </div>
   );
 }
 
-interface MoreAboutProps {
-  readonly last: AnswerEntry | null;
-  readonly nameOf: (id: string | null) => string;
-  readonly join: string | null;
-  readonly toggle: (help: Help) => void;
-  readonly onMore: (more: Partial<Pick<AnswerEntry, 'helps' | 'selfCorrected' | 'shown'>>) => void;
-  readonly people: readonly { readonly id: string }[];
-  readonly differing: readonly AnswerEntry[];
-  readonly onDiffer: (childId: string) => void;
+/** Another word for this turn, where the game has others. */
+function OtherWord() {
+  const store = useStore();
+  const offered = useRun((run) => !(run.modelling || run.hunting || run.round.inOrder || run.check));
+  const there = useRun((run) => run.spare !== undefined);
+  const turn = useRun((run) => run.state.turn);
+  if (!offered) return null;
+  return (
+    <button
+      type="button"
+      className="plain min-h-16 shrink-0"
+      disabled={!there}
+      onClick={() => void store.dispatch(swap(turn))}
+    >
+      Other word
+    </button>
+  );
+}
+
+function Skip() {
+  const store = useStore();
+  const offered = useRun((run) => run.playing && run.state.childId !== null && !run.check);
+  const turn = useRun((run) => run.state.turn);
+  if (!offered) return null;
+  return (
+    <button
+      type="button"
+      className="plain min-h-16 shrink-0"
+      aria-label="Skip: come back to this child later"
+      onClick={() => void store.dispatch(skip(turn))}
+    >
+      Skip
+    </button>
+  );
+}
+
+function NoteButton() {
+  const store = useStore();
+  const offered = useRun((run) => run.playing && !run.hunting);
+  const noted = useRun((run) => run.draft.note !== '');
+  if (!offered) return null;
+  return (
+    <button type="button" className="plain min-h-16 shrink-0" onClick={() => store.show({ dialog: 'note' })}>
+      Note{noted && ' ✓'}
+    </button>
+  );
+}
+
+function Undo() {
+  const store = useStore();
+  const nameOf = useNames();
+  const last = useRun((run) => run.state.last);
+  return (
+    <button
+      type="button"
+      className="plain min-h-16 w-40 max-w-full shrink-0"
+      disabled={!last}
+      onClick={() => void store.dispatch(undo)}
+    >
+      <span className="truncate">Undo{last ? `: ${nameOf(last.childId)}` : ''}</span>
+    </button>
+  );
 }
 
 /** One child gave an answer that counts. */
@@ -123,8 +112,19 @@ const spoke = ({ childId, outcome }: AnswerEntry): boolean =>
 /** Everyone answered together. */
 const together = ({ childId, outcome }: AnswerEntry): boolean => childId === null && outcome !== 'does-not-count';
 
+/** What everyone says now that it is marked: the word joined again. */
+function joinOf({ round, state, view }: Run): string | null {
+  const { last, turn } = state;
+  const item = last ? round.items[last.word] : undefined;
+  const joins = round.routine.includes('join') && last?.turn === turn - 1 && item && !view.covered;
+  return joins ? `${item.word}!` : null;
+}
+
 /** What can still be said of the mark just made. */
-function MoreAbout({ last, nameOf, join, toggle, onMore, people, differing, onDiffer }: MoreAboutProps) {
+function MoreAbout() {
+  const nameOf = useNames();
+  const last = useRun((run) => run.state.last);
+  const join = useRun(joinOf);
   return (
     <div
       role="group"
@@ -137,39 +137,65 @@ function MoreAbout({ last, nameOf, join, toggle, onMore, people, differing, onDi
           {join}
         </p>
       )}
-      {last?.outcome === 'with-help' &&
-        last.childId !== null &&
-        LADDER.map((help) => (
-          <Chip key={help} on={last.helps.includes(help)} onTap={() => toggle(help)}>
-            {HELP_WORDS[help]}
-          </Chip>
-        ))}
-      {last && spoke(last) && (
-        <>
-          {last.outcome === 'on-own' && (
-            <Chip on={last.selfCorrected === true} onTap={() => onMore({ selfCorrected: last.selfCorrected !== true })}>
-              put right<span className="sr-only"> by self</span>
-            </Chip>
-          )}
-          <Chip on={last.shown === true} onTap={() => onMore({ shown: last.shown !== true })}>
-            shown<span className="sr-only">, not said</span>
-          </Chip>
-        </>
-      )}
-      {last && together(last) && people.length > 0 && (
-        <>
-          <span className="shrink-0 text-muted">Who differed?</span>
-          {people.map(({ id }) => (
-            <Chip
-              key={id}
-              on={differing.some((d) => d.turn === last.turn && d.childId === id)}
-              onTap={() => onDiffer(id)}
-            >
-              {nameOf(id)}
-            </Chip>
-          ))}
-        </>
-      )}
+      {last?.outcome === 'with-help' && last.childId !== null && <Helps last={last} />}
+      {last && spoke(last) && <How last={last} />}
+      {last && together(last) && <WhoDiffered last={last} />}
     </div>
+  );
+}
+
+interface LastProps {
+  /** The newest answer. */
+  readonly last: AnswerEntry;
+}
+
+/** Which help it took. */
+function Helps({ last }: LastProps) {
+  const store = useStore();
+  return LADDER.map((help) => (
+    <Chip key={help} on={last.helps.includes(help)} onTap={() => void store.dispatch(toggleHelp(help))}>
+      {HELP_WORDS[help]}
+    </Chip>
+  ));
+}
+
+/** Put right by the child; shown and not said. */
+function How({ last }: LastProps) {
+  const store = useStore();
+  return (
+    <>
+      {last.outcome === 'on-own' && (
+        <Chip on={last.selfCorrected === true} onTap={() => void store.dispatch(toggleSelfCorrected)}>
+          put right<span className="sr-only"> by self</span>
+        </Chip>
+      )}
+      <Chip on={last.shown === true} onTap={() => void store.dispatch(toggleShown)}>
+        shown<span className="sr-only">, not said</span>
+      </Chip>
+    </>
+  );
+}
+
+/** Who answered otherwise than everyone did. */
+function WhoDiffered({ last }: LastProps) {
+  const store = useStore();
+  const nameOf = useNames();
+  const people = useRun((run) => run.people);
+  const { away, differing } = useRun((run) => run.state);
+  const here = people.filter((c) => !away.has(c.id));
+  if (!here.length) return null;
+  return (
+    <>
+      <span className="shrink-0 text-muted">Who differed?</span>
+      {here.map(({ id }) => (
+        <Chip
+          key={id}
+          on={differing.some((d) => d.turn === last.turn && d.childId === id)}
+          onTap={() => void store.dispatch(differ(id))}
+        >
+          {nameOf(id)}
+        </Chip>
+      ))}
+    </>
   );
 }

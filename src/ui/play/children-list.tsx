@@ -1,20 +1,11 @@
 'use client';
 
 import { clsx } from 'clsx';
-import { memo, useEffect, useRef } from 'react';
+import { memo, useCallback, useEffect, useRef } from 'react';
 import type { Outcome } from '@/core/answers/outcome';
-import type { SessionState } from '@/core/sessions/replay';
 import { OutcomeMark } from '../kit/outcome-mark';
-
-interface ChildrenListProps {
-  readonly people: readonly { readonly id: string }[];
-  readonly state: SessionState;
-  readonly onChoose: (childId: string | null) => void;
-  readonly onAway: (childId: string, away: boolean) => void;
-  readonly nameOf: (id: string | null) => string;
-  /** Somebody of the group may still come. */
-  readonly onLate: (() => void) | undefined;
-}
+import { away, choose } from './run/acts';
+import { useNames, useRun, useStore } from './use-run';
 
 interface RowProps {
   readonly id: string | null;
@@ -86,7 +77,14 @@ const inSight = (start: number, size: number, from: number, room: number): numbe
 const SHOWN = 4;
 
 /** Whose turn it is, what each had so far; a tap gives someone the turn, or says they are away. */
-export function ChildrenList({ people, nameOf, state, onChoose, onAway, onLate }: ChildrenListProps) {
+export function ChildrenList() {
+  const store = useStore();
+  const nameOf = useNames();
+  const people = useRun((run) => run.people);
+  const state = useRun((run) => run.state);
+  const someLate = useRun((run) => run.late.length > 0);
+  const onChoose = useCallback((id: string | null) => void store.dispatch(choose(id)), [store]);
+  const onAway = useCallback((id: string, gone: boolean) => void store.dispatch(away(id, gone)), [store]);
   const playing = state.phase === 'turn';
   const list = useRef<HTMLElement>(null);
   // Whoever has the turn is in sight, with a neighbour on either side. Asked in the frame, which lays the page out
@@ -132,9 +130,13 @@ export function ChildrenList({ people, nameOf, state, onChoose, onAway, onLate }
       <ul className="max-md:flex max-md:w-max">
         {people.map(({ id }) => row(id, nameOf(id)))}
         {row(null, 'Everyone together')}
-        {onLate && (
+        {someLate && (
           <li>
-            <button type="button" className="min-h-16 px-4 text-left text-muted hover:text-ink" onClick={onLate}>
+            <button
+              type="button"
+              className="min-h-16 px-4 text-left text-muted hover:text-ink"
+              onClick={() => store.show({ dialog: 'late' })}
+            >
               Someone came late
             </button>
           </li>

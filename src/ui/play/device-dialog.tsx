@@ -4,8 +4,9 @@ import { clsx } from 'clsx';
 import { THINK_SECONDS } from '@/core/sessions/pace';
 import { Dialog } from '../kit/dialog';
 import { useLook } from '../kit/use-look';
-import { PLAY_KEYS } from './play-keys';
-import { useDevice } from './use-device';
+import { changeDevice as change } from './run/device';
+import { PLAY_KEYS } from './run/keys';
+import { useRun } from './use-run';
 
 /** Letters of a name or initials of who marks; as at the server’s door. */
 const BY_LIMIT = 24;
@@ -39,7 +40,7 @@ const Switch = ({ on, onTap, children }: { on: boolean; onTap: () => void; child
 
 /** How Play runs on this device: thinking time, the countdown, a tick, initials, who marks. */
 export function DeviceDialog({ team, onKeys, onClose }: DeviceDialogProps) {
-  const [device, change] = useDevice();
+  const device = useRun((run) => run.device);
   const [look, dress] = useLook();
   return (
     <Dialog open onOpenChange={onClose} title="On this device">

@@ -2,16 +2,9 @@
 
 import { clsx } from 'clsx';
 import { useEffect, useState } from 'react';
-import type { Item } from '@/core/games/item';
 import { BounceLine } from '../kit/bounce-line';
-
-interface HuntProps {
-  readonly item: Item;
-  readonly covered: boolean;
-  readonly ticked: ReadonlySet<string>;
-  readonly onTick: (word: string, on: boolean) => void;
-  readonly onTyped: () => void;
-}
+import { tick } from './run/acts';
+import { useRun, useStore } from './use-run';
 
 const clock = (seconds: number): string => `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;
 
@@ -23,8 +16,11 @@ function callAt(left: number, total: number): string {
 }
 
 /** A handful of sounds, a clock with its calls, and every word to tick as it is said. */
-export function HuntView({ item, covered, ticked, onTick, onTyped }: HuntProps) {
-  const view = item.view.kind === 'hunt' ? item.view : null;
+export function HuntView() {
+  const store = useStore();
+  const view = useRun(({ item }) => (item?.view.kind === 'hunt' ? item.view : null));
+  const covered = useRun((run) => run.view.covered);
+  const ticked = useRun((run) => run.state.ticked);
   const total = view?.seconds ?? 0;
   const [left, setLeft] = useState(total);
   // When the time is up, in milliseconds since 1970; null while the clock stands.
@@ -66,7 +62,7 @@ export function HuntView({ item, covered, ticked, onTick, onTyped }: HuntProps) 
         <p role="status" className="font-word text-2xl font-bold text-green">
           {call}
         </p>
-        <button type="button" className="plain ml-auto min-h-16" onClick={onTyped}>
+        <button type="button" className="plain ml-auto min-h-16" onClick={() => store.show({ dialog: 'said' })}>
           A word not here
         </button>
       </div>
@@ -83,7 +79,7 @@ export function HuntView({ item, covered, ticked, onTick, onTyped }: HuntProps) 
               <button
                 type="button"
                 aria-pressed={ticked.has(word)}
-                onClick={() => onTick(word, !ticked.has(word))}
+                onClick={() => void store.dispatch(tick(word, !ticked.has(word)))}
                 className={clsx(
                   'min-h-16 rounded-full border px-5 font-word text-2xl',
                   ticked.has(word) ? 'border-ink bg-ink text-card' : 'border-line-strong bg-card hover:border-ink',

@@ -5,6 +5,7 @@ import type { CSSProperties } from 'react';
 import type { Item, Mark, View } from '@/core/games/item';
 import { BounceLine, lineLength, type MarkState } from '../kit/bounce-line';
 import { Picture } from '../kit/picture';
+import { useNames, useRun, useStore } from './use-run';
 
 interface ItemViewProps {
   readonly item: Item;
@@ -19,27 +20,38 @@ interface ItemViewProps {
   readonly ownName: string;
 }
 
-/** How many beats the bounce line or the row of beats of an item has. */
-export function beatsOf({ view, marks }: Pick<Item, 'view' | 'marks'>): number {
-  switch (view.kind) {
-    case 'line':
-      return view.parts?.length ?? marks.length;
-    case 'beats':
-      return view.parts.length;
-    case 'list':
-      return view.entries.length;
-    case 'change':
-      return view.from.length;
-    default:
-      return 0;
-  }
-}
-
 const lifted = (indices: readonly number[], way: 'up' | 'down'): Record<number, 'up' | 'down'> =>
   Object.fromEntries(indices.map((i) => [i, way]));
 
+const NONE: readonly number[] = [];
+
+/** The item of the turn. */
+export function ItemView() {
+  const store = useStore();
+  const nameOf = useNames();
+  const item = useRun((run) => run.item);
+  const covered = useRun((run) => run.view.covered);
+  const letters = useRun((run) => run.session.letters);
+  const lit = useRun((run) => run.view.lit);
+  const missed = useRun((run) => (run.modelling ? NONE : run.draft.missed));
+  const scores = useRun((run) => run.round.scoresSounds && run.playing);
+  const child = useRun((run) => run.state.childId);
+  if (!item) return null;
+  return (
+    <ItemDrawn
+      item={item}
+      covered={covered}
+      letters={letters}
+      lit={lit}
+      missed={missed}
+      onTap={scores ? store.tapMissed : undefined}
+      ownName={child ? nameOf(child) : 'your own name'}
+    />
+  );
+}
+
 /** Each task drawn properly: a line, a pair, a row, a change, beats, a list, a story. */
-export function ItemView(props: ItemViewProps) {
+function ItemDrawn(props: ItemViewProps) {
   const { item, covered, lit } = props;
   const { view } = item;
   switch (view.kind) {

@@ -5,7 +5,7 @@ import { memo } from 'react';
 import type { LikelyAnswer } from '@/core/answers/likely';
 import { OUTCOME_WORDS, OUTCOMES, type Outcome } from '@/core/answers/outcome';
 import { sure } from '@/core/sure';
-import { LIKELY_KEYS } from './play-keys';
+import { LIKELY_KEYS } from './run/keys';
 
 const LOOK: Readonly<Record<Outcome, string>> = {
   'on-own': 'border-0 bg-green text-2xl font-bold text-card hover:bg-green-dark max-sm:col-span-3',
@@ -21,7 +21,7 @@ interface MarksProps {
   readonly covered: boolean;
   /** No help in a check-in. */
   readonly noHelp: boolean;
-  readonly onMark: (outcome: Outcome, likely?: LikelyAnswer) => void;
+  readonly onMark: (outcome: Outcome, likely?: LikelyAnswer) => unknown;
   /** Anything else they said; absent where it is judged by ear. */
   readonly onElse: (() => void) | undefined;
 }

@@ -3,22 +3,10 @@
 import { clsx } from 'clsx';
 import { Settings2 } from 'lucide-react';
 import { useEffect, useState } from 'react';
+import type { Run } from './run/run';
+import { useEnding } from './use-ending';
 import { useLate } from './use-late';
-
-interface PlayTopProps {
-  readonly title: string;
-  readonly detail: string;
-  readonly done: number;
-  readonly planned: number;
-  readonly minutes: number;
-  readonly startedAt: number | null;
-  readonly covered: boolean;
-  readonly pending: number;
-  readonly onCover: () => void;
-  readonly onFinish: () => void;
-  readonly onPause: () => void;
-  readonly onDevice: () => void;
-}
+import { useRun, useStore } from './use-run';
 
 /** A session taken up again after a long break has no sensible clock. */
 const LONGEST_MINUTES = 90;
@@ -26,33 +14,29 @@ const LONGEST_MINUTES = 90;
 /** More turns than this are a bar and a number. */
 const MOST_DOTS = 10;
 
+/** The round, its step, and where in the session it stands; or who listens along. */
+function detailOf({ device, round, session, state }: Run): string {
+  const by = device.by.trim();
+  const many = session.rounds.length;
+  return [
+    device.second && by ? `${by} listens along` : '',
+    round.step,
+    many > 1 ? `round ${state.round + 1} of ${many}` : session.groupName,
+  ]
+    .filter(Boolean)
+    .join(' · ');
+}
+
 /** Round, item, minutes, and quietly what still waits for the server. */
-export function PlayTop({
-  title,
-  detail,
-  done,
-  planned,
-  minutes,
-  startedAt,
-  covered,
-  pending,
-  onCover,
-  onFinish,
-  onPause,
-  onDevice,
-}: PlayTopProps) {
-  const [now, setNow] = useState<number | null>(null);
-  useEffect(() => {
-    const tick = (): void => setNow(Date.now());
-    const first = setTimeout(tick, 0);
-    const timer = setInterval(tick, 10_000);
-    return () => {
-      clearTimeout(first);
-      clearInterval(timer);
-    };
-  }, []);
-  const late = useLate(pending > 0);
-  const used = now && startedAt ? Math.max(0, Math.floor((now - startedAt) / 60_000)) : 0;
+export function PlayTop() {
+  const store = useStore();
+  const end = useEnding();
+  const title = useRun((run) => run.round.name);
+  const detail = useRun(detailOf);
+  const done = useRun((run) => run.state.done);
+  const planned = useRun((run) => run.state.planned);
+  const covered = useRun((run) => run.view.covered);
+  const turnsLeft = useRun((run) => run.playing || run.modelling);
   return (
     <header
       className={clsx(
@@ -65,37 +49,75 @@ export function PlayTop({
       </p>
       <Progress done={done} planned={planned} />
       <div className="ml-auto flex flex-wrap items-center gap-2 lg:shrink-0 lg:flex-nowrap">
-        <p className="min-w-24 pr-2 text-right text-muted">
-          {used > LONGEST_MINUTES ? `about ${minutes} min` : `${used} of ${minutes} min`}
-        </p>
-        <button type="button" className="plain min-h-16" aria-pressed={covered} onClick={onCover}>
+        <Minutes />
+        <button
+          type="button"
+          className="plain min-h-16"
+          aria-pressed={covered}
+          onClick={() => store.show({ covered: !covered })}
+        >
           Children can see{covered && ' ✓'}
         </button>
-        <button type="button" className="plain min-h-16" onClick={onPause}>
+        <button type="button" className="plain min-h-16" onClick={() => store.show({ dialog: 'pause' })}>
           Pause
         </button>
         <button
           type="button"
           className="plain min-h-16 min-w-16"
           aria-label="On this device: thinking time, initials, who marks"
-          onClick={onDevice}
+          onClick={() => store.show({ dialog: 'device' })}
         >
           <Settings2 aria-hidden="true" />
         </button>
-        <button type="button" className="plain min-h-16" onClick={onFinish}>
+        <button
+          type="button"
+          className="plain min-h-16"
+          onClick={() => (turnsLeft ? store.show({ dialog: 'finish' }) : void end())}
+        >
           Finish
         </button>
       </div>
-      <p
-        role="status"
-        className={clsx(
-          'absolute top-full right-4 z-10 rounded-b-lg bg-marigold-soft px-4 py-1 sm:right-7',
-          late ? '' : 'sr-only',
-        )}
-      >
-        {late ? `${pending} on this device, not yet on the server` : ''}
-      </p>
+      <StillHere />
     </header>
+  );
+}
+
+/** Minutes gone, of those the session takes. */
+function Minutes() {
+  const minutes = useRun((run) => run.session.minutes);
+  const startedAt = useRun((run) => run.log[0]?.at ?? null);
+  const [now, setNow] = useState<number | null>(null);
+  useEffect(() => {
+    const tick = (): void => setNow(Date.now());
+    const first = setTimeout(tick, 0);
+    const timer = setInterval(tick, 10_000);
+    return () => {
+      clearTimeout(first);
+      clearInterval(timer);
+    };
+  }, []);
+  const used = now && startedAt ? Math.max(0, Math.floor((now - startedAt) / 60_000)) : 0;
+  return (
+    <p className="min-w-24 pr-2 text-right text-muted">
+      {used > LONGEST_MINUTES ? `about ${minutes} min` : `${used} of ${minutes} min`}
+    </p>
+  );
+}
+
+/** How much still waits for the server, once it has waited a while. */
+function StillHere() {
+  const pending = useRun((run) => run.pending);
+  const late = useLate(pending > 0);
+  return (
+    <p
+      role="status"
+      className={clsx(
+        'absolute top-full right-4 z-10 rounded-b-lg bg-marigold-soft px-4 py-1 sm:right-7',
+        late ? '' : 'sr-only',
+      )}
+    >
+      {late ? `${pending} on this device, not yet on the server` : ''}
+    </p>
   );
 }
 

@@ -2,26 +2,52 @@
 
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
-import { waitingSessions } from './outbox';
-import { startSync, type Sync } from './sync';
+import { forgetErasedHere } from './erased';
+import * as outbox from './run/outbox';
+import { sendVia } from './run/send';
+import { startSync, type Sync } from './run/sync';
+
+/** What was set aside, as a file to keep: open text, with the reason beside each entry. */
+function fileOf(aside: readonly outbox.Aside[]): string {
+  const entries = aside.map(({ sessionId, why, entry }) => ({ session: sessionId, why, entry }));
+  return `${JSON.stringify({ format: 'bouncy-echo-set-aside', version: 1, entries }, null, 2)}\n`;
+}
+
+/** Gives the browser a file to save. */
+function save(name: string, text: string): void {
+  const url = URL.createObjectURL(new Blob([text], { type: 'application/json' }));
+  const link = Object.assign(document.createElement('a'), { href: url, download: name });
+  link.click();
+  setTimeout(() => URL.revokeObjectURL(url), 10_000);
+}
 
 /**
- * At the table: sends what a run left waiting on this device while the server was away, session by session, and says so
- * where the server does not take it.
+ * At the table: sends what a run left waiting on this device while the server was away, session by session, says so
+ * where the server does not take it, and keeps what it will never take until somebody has saved it.
  */
 export function SendWaiting() {
   const router = useRouter();
   const [news, setNews] = useState<string | null>(null);
+  const [aside, setAside] = useState<readonly outbox.Aside[]>([]);
   useEffect(() => {
     const running: Sync[] = [];
     let alive = true;
     const sendAll = async (): Promise<void> => {
-      for (const session of await waitingSessions()) {
+      await forgetErasedHere();
+      for (const sessionId of await outbox.waitingSessions()) {
         if (!alive) return;
-        const sync = startSync(session, { kept: () => undefined, pending: () => undefined, news: setNews });
+        const sync = startSync({
+          sessionId,
+          box: outbox.box,
+          send: sendVia(),
+          delivered: () => undefined,
+          news: setNews,
+        });
         running.push(sync);
         if (await sync.flush()) router.refresh();
       }
+      const kept = await outbox.asideAll();
+      if (alive) setAside(kept);
     };
     sendAll().catch(() => undefined); // a browser without a store has nothing waiting
     return () => {
@@ -29,9 +55,42 @@ export function SendWaiting() {
       for (const sync of running) sync.stop();
     };
   }, [router]);
+  const drop = async (): Promise<void> => {
+    await outbox.dropAside(aside.map((a) => a.id));
+    setAside([]);
+  };
   return (
-    <p role="status" className={news ? 'bg-marigold-soft px-4 py-2 sm:px-10' : 'sr-only'}>
-      {news}
-    </p>
+    <>
+      <p role="status" className={news ? 'bg-marigold-soft px-4 py-2 sm:px-10' : 'sr-only'}>
+        {news}
+      </p>
+      {aside.length > 0 && <SetAside aside={aside} onDrop={() => void drop()} />}
+    </>
+  );
+}
+
+interface SetAsideProps {
+  readonly aside: readonly outbox.Aside[];
+  readonly onDrop: () => void;
+}
+
+/** Taps the server would not keep: why, and a way to save them. */
+function SetAside({ aside, onDrop }: SetAsideProps) {
+  const many = aside.length === 1 ? 'One tap' : `${aside.length} taps`;
+  return (
+    <section
+      aria-label="Taps that could not be kept"
+      className="flex flex-wrap items-center gap-x-4 gap-y-2 bg-marigold-soft px-4 py-2 sm:px-10"
+    >
+      <p className="min-w-0 flex-1">
+        {many} on this device could not be added to the session: {[...new Set(aside.map((a) => a.why))].join(' ')}
+      </p>
+      <button type="button" className="plain" onClick={() => save('bouncy-echo-set-aside.json', fileOf(aside))}>
+        Save as a file
+      </button>
+      <button type="button" className="plain" onClick={onDrop}>
+        Remove from this device
+      </button>
+    </section>
   );
 }

@@ -1,31 +1,18 @@
 'use client';
 
-import { ROUTINE_WORDS, type RoutineStep } from '@/core/games/routine-steps';
-
-interface ToolsProps {
-  readonly steps: readonly RoutineStep[];
-  readonly step: RoutineStep;
-  readonly onStep: (step: RoutineStep) => void;
-  readonly beats: boolean;
-  readonly saidAgain: boolean;
-  readonly slowed: string;
-  readonly onBeat: () => void;
-  readonly onSaidAgain: () => void;
-  readonly onSlower: (() => void) | undefined;
-}
+import { ROUTINE_WORDS } from '@/core/games/routine-steps';
+import { beatCount } from './run/beats';
+import { useRun, useStore } from './use-run';
 
 /** Who speaks now, and saying it again. */
-export function TurnTools({
-  steps,
-  step,
-  onStep,
-  beats,
-  saidAgain,
-  slowed,
-  onBeat,
-  onSaidAgain,
-  onSlower,
-}: ToolsProps) {
+export function TurnTools() {
+  const store = useStore();
+  const steps = useRun((run) => run.round.routine);
+  const step = useRun((run) => run.step);
+  const beats = useRun((run) => run.item !== undefined && beatCount(run.item) > 1);
+  const saidAgain = useRun((run) => run.draft.helps.includes('said-again'));
+  const slowed = useRun(({ draft, gaps }) => (draft.gap > 0 ? `: ${gaps[draft.gap]} s` : ''));
+  const check = useRun((run) => run.check);
   return (
     <div className="flex flex-wrap items-center gap-2">
       {steps.length > 1 && (
@@ -39,7 +26,7 @@ export function TurnTools({
               key={name}
               type="button"
               aria-pressed={step === name}
-              onClick={() => onStep(name)}
+              onClick={() => store.setStep(name)}
               className={`min-h-16 shrink-0 px-3 ${step === name ? 'bg-slate-soft font-bold' : 'hover:bg-paper'}`}
             >
               {ROUTINE_WORDS[name]}
@@ -48,15 +35,15 @@ export function TurnTools({
         </div>
       )}
       {beats && (
-        <button type="button" className="plain min-h-16" onClick={onBeat}>
+        <button type="button" className="plain min-h-16" onClick={store.beat}>
           Beat it out
         </button>
       )}
-      <button type="button" className="plain min-h-16" aria-pressed={saidAgain} onClick={onSaidAgain}>
+      <button type="button" className="plain min-h-16" aria-pressed={saidAgain} onClick={store.sayAgain}>
         Said again{saidAgain && ' ✓'}
       </button>
-      {onSlower && (
-        <button type="button" className="plain min-h-16" onClick={onSlower}>
+      {!check && (
+        <button type="button" className="plain min-h-16" onClick={store.slower}>
           Slower{slowed}
         </button>
       )}

@@ -6,6 +6,7 @@ import * as plans from './0003-plans';
 import * as answersInFull from './0004-answers-in-full';
 import * as progress from './0005-progress';
 import * as readings from './0006-readings';
+import * as erased from './0007-erased';
 
 interface Migration {
   up(parameters: { context: QueryInterface }): Promise<void>;
@@ -19,6 +20,7 @@ const MIGRATIONS: readonly { name: string; migration: Migration }[] = [
   { name: '0004-answers-in-full', migration: answersInFull },
   { name: '0005-progress', migration: progress },
   { name: '0006-readings', migration: readings },
+  { name: '0007-erased', migration: erased },
 ];
 
 /** Brings a database file up to date; does nothing where it is. */

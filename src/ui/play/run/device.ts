@@ -1,7 +1,3 @@
-'use client';
-
-import { useCallback, useSyncExternalStore } from 'react';
-
 /** How this device runs Play; kept on it alone. */
 export interface Device {
   /** Names stand as initials: others can see the screen. */
@@ -19,37 +15,34 @@ export interface Device {
 }
 
 const PLACE = 'bouncy-echo-device';
-const USUAL: Device = { initials: false, think: 0, showMe: false, tick: false, by: '', second: false };
+export const USUAL: Device = { initials: false, think: 0, showMe: false, tick: false, by: '', second: false };
 
 let now: Device | null = null;
 const listeners = new Set<() => void>();
 
-function read(): Device {
+/** The settings of this device; the usual ones where it keeps nothing, or what it keeps cannot be read. */
+export function deviceNow(): Device {
   if (now) return now;
   try {
     now = { ...USUAL, ...(JSON.parse(localStorage.getItem(PLACE) ?? '{}') as Partial<Device>) };
   } catch {
-    now = USUAL; // a browser that keeps nothing, or a setting that cannot be read: the usual way
+    now = USUAL;
   }
   return now;
 }
 
-const subscribe = (changed: () => void): (() => void) => {
+export function changeDevice(more: Partial<Device>): void {
+  now = { ...deviceNow(), ...more };
+  try {
+    localStorage.setItem(PLACE, JSON.stringify(now));
+  } catch {
+    // Kept for this page alone.
+  }
+  for (const changed of listeners) changed();
+}
+
+/** Calls back whenever the settings change; gives a way to stop it. */
+export function onDevice(changed: () => void): () => void {
   listeners.add(changed);
   return () => listeners.delete(changed);
-};
-
-/** The settings of this device, and a way to change them. */
-export function useDevice(): [Device, (more: Partial<Device>) => void] {
-  const device = useSyncExternalStore(subscribe, read, () => USUAL);
-  const change = useCallback((more: Partial<Device>): void => {
-    now = { ...read(), ...more };
-    try {
-      localStorage.setItem(PLACE, JSON.stringify(now));
-    } catch {
-      // Kept for this page alone.
-    }
-    for (const changed of listeners) changed();
-  }, []);
-  return [device, change];
 }

@@ -1,0 +1,17 @@
+import { z } from 'zod';
+import { jsonError } from '@/actions/answer';
+import { erasedSince } from '@/server/people/erased';
+
+export const dynamic = 'force-dynamic';
+
+const sinceSchema = z.coerce.number().int().min(0);
+
+/** Which sessions a device has to let go of, since it asked last (milliseconds since 1970, 0 for ever). */
+export async function GET(request: Request): Promise<Response> {
+  try {
+    const since = sinceSchema.parse(new URL(request.url).searchParams.get('since') ?? 0);
+    return Response.json(await erasedSince(since));
+  } catch (error) {
+    return jsonError(error);
+  }
+}

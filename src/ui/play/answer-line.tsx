@@ -1,0 +1,43 @@
+'use client';
+
+import { clsx } from 'clsx';
+import type { Item } from '@/core/games/item';
+import { modelLine } from './model-line';
+import { ROLE, Tag } from './tag';
+import { useRun } from './use-run';
+
+/** What is right, for the adult; the whole of it while it is modelled. */
+export function AnswerLine() {
+  const item = useRun((run) => run.item);
+  const modelling = useRun((run) => run.modelling);
+  const hunting = useRun((run) => run.hunting);
+  const covered = useRun((run) => run.view.covered);
+  if (!item) return null;
+  return (
+    <div className={`flex min-h-[3.6rem] items-baseline gap-4 ${hunting && !modelling ? 'hidden' : ''}`}>
+      <Tag tone={ROLE.listen}>{modelling ? 'Model' : 'Listen'}</Tag>
+      {covered ? (
+        <p className="text-muted">Hidden while children can see.</p>
+      ) : (
+        <p className="flex min-w-0 flex-wrap items-baseline gap-x-4">
+          <span
+            data-answer
+            className={clsx(
+              'font-word leading-none font-bold',
+              modelling ? 'text-3xl' : 'text-[2.5rem] max-xl:text-[2rem]',
+            )}
+          >
+            {modelling ? modelLine(item) : item.expected}
+          </span>
+          <span className="text-muted">
+            {moreOf(item)}
+            {item.contested && <span className="ml-2">({item.contested})</span>}
+          </span>
+        </p>
+      )}
+    </div>
+  );
+}
+
+const moreOf = ({ view, count, meaning }: Item): string =>
+  view.kind === 'line' ? [count ? `${count} sounds` : '', meaning].filter(Boolean).join(' · ') : '';

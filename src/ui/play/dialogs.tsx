@@ -1,0 +1,184 @@
+'use client';
+
+import dynamic from 'next/dynamic';
+import { saidOf } from '@/core/answers/said';
+import { Dialog } from '../kit/dialog';
+import { DeviceDialog, KeysDialog } from './device-dialog';
+import { arrive, tick } from './run/acts';
+import { questionOf } from './run/run';
+import type { Heard } from './sound-pad';
+import { useEnding } from './use-ending';
+import { useNames, useRun, useStore } from './use-run';
+
+const SoundPad = dynamic(() => import('./sound-pad').then((m) => m.SoundPad));
+
+function useClose(): () => void {
+  const store = useStore();
+  return () => store.show({ dialog: null });
+}
+
+function Note() {
+  const store = useStore();
+  const close = useClose();
+  const nameOf = useNames();
+  const child = useRun((run) => run.state.childId);
+  const note = useRun((run) => run.draft.note);
+  return (
+    <Dialog
+      open
+      onOpenChange={close}
+      title={`Note on ${nameOf(child)}`}
+      description="Kept with this answer. Write what you heard, not what you think of the child."
+    >
+      <label className="block">
+        <span className="sr-only">Note</span>
+        <textarea
+          className="field min-h-32"
+          maxLength={500}
+          autoFocus
+          value={note}
+          onChange={(e) => store.note({ note: e.target.value })}
+        />
+      </label>
+      <button type="button" className="action mt-4 min-h-16" onClick={close}>
+        Keep the note
+      </button>
+    </Dialog>
+  );
+}
+
+function Said() {
+  const store = useStore();
+  const close = useClose();
+  const nameOf = useNames();
+  const run = useRun((all) => all);
+  const { item, hunting, session, state } = run;
+  if (!item) return null;
+  const take = ({ chunks, word, judgement }: Heard): void => {
+    close();
+    if (!hunting)
+      void store.mark(judgement.outcome, {
+        slip: judgement.slip,
+        said: saidOf(chunks).slice(0, 200),
+        missed: judgement.missed,
+      });
+    else if (judgement.outcome === 'on-own') void store.dispatch(tick(word, true));
+  };
+  return (
+    <SoundPad
+      sessionId={session.id}
+      round={state.round}
+      itemKey={item.key}
+      accent={session.accent}
+      who={nameOf(state.childId)}
+      question={hunting ? null : questionOf(run, item)}
+      onClose={close}
+      onMark={take}
+    />
+  );
+}
+
+function Pause() {
+  const close = useClose();
+  return (
+    <Dialog open onOpenChange={close} title="Paused" description="No time is counted. Every answer so far is kept.">
+      <button type="button" className="action min-h-24 w-full text-2xl" autoFocus onClick={close}>
+        Go on
+      </button>
+    </Dialog>
+  );
+}
+
+/** Who has come while the others play. */
+function Late() {
+  const store = useStore();
+  const close = useClose();
+  const nameOf = useNames();
+  const late = useRun((run) => run.late);
+  return (
+    <Dialog open onOpenChange={close} title="Who has come?" description="They join in where the others are.">
+      <ul className="divide-y divide-line">
+        {late.map(({ id }) => (
+          <li key={id}>
+            <button
+              type="button"
+              className="min-h-16 w-full text-left font-word text-2xl hover:bg-paper"
+              onClick={() => {
+                void store.dispatch(arrive(id));
+                close();
+              }}
+            >
+              {nameOf(id)}
+            </button>
+          </li>
+        ))}
+      </ul>
+    </Dialog>
+  );
+}
+
+/** Finishing with turns left is asked for first. */
+function Finish() {
+  const close = useClose();
+  const end = useEnding();
+  const left = useRun((run) => Math.max(0, run.state.planned - run.state.done));
+  const turns = left === 1 ? 'One turn of this round is' : `${left} turns of this round are`;
+  return (
+    <Dialog
+      open
+      onOpenChange={close}
+      title="Finish now?"
+      description={`${turns} left. All you have marked is kept, and for an hour you can go on from Look back.`}
+    >
+      <div className="flex flex-wrap gap-3">
+        <button
+          type="button"
+          className="action min-h-16"
+          autoFocus
+          onClick={() => {
+            close();
+            void end();
+          }}
+        >
+          Finish the session
+        </button>
+        <button type="button" className="plain min-h-16" onClick={close}>
+          Keep playing
+        </button>
+      </div>
+    </Dialog>
+  );
+}
+
+function Device() {
+  const store = useStore();
+  const close = useClose();
+  const answers = useRun((run) => run.state.answers);
+  const team = [...new Set(answers.flatMap((a) => a.by ?? []))];
+  return <DeviceDialog team={team} onKeys={() => store.show({ dialog: 'keys' })} onClose={close} />;
+}
+
+const Keys = () => <KeysDialog onClose={useClose()} />;
+
+/** The dialog that is open. */
+export function Dialogs() {
+  const name = useRun((run) => run.view.dialog);
+  switch (name) {
+    case 'note':
+      return <Note />;
+    case 'said':
+      return <Said />;
+    case 'pause':
+      return <Pause />;
+    case 'late':
+      return <Late />;
+    case 'finish':
+      return <Finish />;
+    case 'device':
+      return <Device />;
+    case 'keys':
+      return <Keys />;
+    case null:
+      return null;
+  }
+}

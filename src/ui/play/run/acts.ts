@@ -1,0 +1,190 @@
+import type { LikelyAnswer } from '@/core/answers/likely';
+import type { Help, Outcome } from '@/core/answers/outcome';
+import type { AnswerEntry, Entry, SaidAs } from '@/core/sessions/log';
+import { sure } from '@/core/sure';
+import type { Run } from './run';
+
+/** An entry before it has its id and time. */
+export type NewEntry = Entry extends infer E ? (E extends Entry ? Omit<E, 'id' | 'at'> : never) : never;
+
+/** What one tap adds to the log, from the run as it is then: nothing where it makes no sense any more. */
+export interface Act {
+  (run: Run): readonly NewEntry[];
+}
+
+/** What was heard, with a mark. */
+export type Heard = Pick<LikelyAnswer, 'slip' | 'said' | 'missed'>;
+
+const NONE: readonly NewEntry[] = [];
+
+/** An act of one turn: a tap that comes when the turn is another is let go. */
+const inTurn =
+  (turn: number, act: Act): Act =>
+  (run) =>
+    run.playing && run.state.turn === turn ? act(run) : NONE;
+
+const markedBy = ({ device }: Run): { by?: string } => (device.by.trim() ? { by: device.by.trim() } : {});
+
+/** Which slip a mark notes: the one that was tapped; a lost sound where sounds were tapped as missed. */
+function slipOf({ draft }: Run, outcome: Outcome, heard: Heard | undefined): AnswerEntry['slip'] {
+  if (heard?.slip) return heard.slip;
+  return draft.missed.length && outcome !== 'on-own' ? 'lost-sound' : null;
+}
+
+/** True where an outcome can be marked now. */
+export const canMark = ({ playing, state, item, check }: Run, outcome: Outcome): boolean =>
+  playing && !state.calling && item !== undefined && !(check && outcome === 'with-help');
+
+/** Marks the turn. `thinkMs` runs from the end of what the adult said to the tap. */
+export const mark =
+  (outcome: Outcome, heard: Heard | undefined, thinkMs: number): Act =>
+  (run) => {
+    if (!canMark(run, outcome)) return NONE;
+    const { state, draft, item } = run;
+    return [
+      {
+        kind: 'answer',
+        turn: state.turn,
+        childId: state.childId,
+        word: sure(item).key,
+        outcome,
+        slip: slipOf(run, outcome, heard),
+        said: heard?.said || null,
+        missed: heard ? heard.missed : draft.missed,
+        helps: draft.helps,
+        note: draft.note.trim() || null,
+        thinkMs,
+        supersedes: null,
+        ...markedBy(run),
+        ...(state.partnerId ? { partnerId: state.partnerId } : {}),
+      },
+    ];
+  };
+
+/** Takes the newest answer back. */
+export const undo: Act = ({ state: { last } }) => (last ? [{ kind: 'undo', answerId: last.id }] : NONE);
+
+/** More about the newest answer: it takes its place. */
+const amend =
+  (more: Partial<Pick<AnswerEntry, 'helps' | 'selfCorrected' | 'shown'>>): Act =>
+  ({ state: { last } }) => {
+    if (!last) return NONE;
+    const { id, at, ...rest } = last;
+    void at;
+    return [{ ...rest, ...more, supersedes: id, why: 'detail' }];
+  };
+
+/** Notes a help with the newest answer, or takes it out again. */
+export const toggleHelp =
+  (help: Help): Act =>
+  (run) => {
+    const helps = run.state.last?.helps ?? [];
+    return amend({ helps: helps.includes(help) ? helps.filter((h) => h !== help) : [...helps, help] })(run);
+  };
+
+/** The newest answer was put right by the child before anyone said so; or was not, after all. */
+export const toggleSelfCorrected: Act = (run) =>
+  run.state.last?.outcome === 'on-own' ? amend({ selfCorrected: run.state.last.selfCorrected !== true })(run) : NONE;
+
+export const toggleShown: Act = (run) => amend({ shown: run.state.last?.shown !== true })(run);
+
+/** A child answered otherwise than everyone did together; or did not, after all. */
+export const differ =
+  (child: string): Act =>
+  (run) => {
+    const { last, differing } = run.state;
+    if (last?.childId !== null) return NONE;
+    const already = differing.find((d) => d.turn === last.turn && d.childId === child);
+    if (already) return [{ kind: 'undo', answerId: already.id }];
+    return [
+      {
+        kind: 'answer',
+        turn: last.turn,
+        childId: child,
+        word: last.word,
+        outcome: 'not-yet',
+        slip: null,
+        said: null,
+        missed: [],
+        helps: [],
+        note: null,
+        thinkMs: null,
+        supersedes: null,
+        differs: true,
+        ...markedBy(run),
+      },
+    ];
+  };
+
+/** Another word for this turn. */
+export const swap = (turn: number): Act =>
+  inTurn(turn, ({ spare, state, check, hunting }) =>
+    spare && !check && !hunting ? [{ kind: 'swap', turn, from: state.word, to: spare }] : NONE,
+  );
+
+/** Comes back to this child later. */
+export const skip = (turn: number): Act =>
+  inTurn(turn, ({ state: { childId }, check }) => (childId && !check ? [{ kind: 'pass', turn, childId }] : NONE));
+
+/** Gives somebody the turn; `null` for everyone together. */
+export const choose =
+  (child: string | null): Act =>
+  ({ state, playing }) =>
+    playing ? [{ kind: 'choose', turn: state.turn, childId: child }] : NONE;
+
+/** Gives the next child of the list the turn, or the one before. */
+export const chooseBy =
+  (by: 1 | -1): Act =>
+  (run) => {
+    const here = run.people.filter((c) => !run.state.away.has(c.id));
+    const at = here.findIndex((c) => c.id === run.state.childId);
+    const next = here[(at + by + here.length) % here.length];
+    return next && run.playing ? choose(next.id)(run) : NONE;
+  };
+
+export const away =
+  (child: string, gone: boolean): Act =>
+  () => [{ kind: 'away', childId: child, away: gone }];
+export const arrive =
+  (child: string): Act =>
+  ({ state }) =>
+    state.children.includes(child) ? NONE : [{ kind: 'arrive', childId: child }];
+
+/** An easier item for a child, now. */
+export const ease =
+  (child: string): Act =>
+  ({ state, easier }) =>
+    easier ? [{ kind: 'ease', turn: state.turn, childId: child, word: easier.key }] : NONE;
+
+/** Enough for a child in this round. */
+export const rest =
+  (child: string): Act =>
+  ({ state }) => [{ kind: 'rest', round: state.round, childId: child }];
+
+/** The adult, or everyone, said the item of this turn: once is enough. */
+export const saidAs = (turn: number, as: SaidAs): Act =>
+  inTurn(turn, ({ item, log }) =>
+    item && !log.some((e) => e.kind === 'said' && e.turn === turn && e.as === as && e.word === item.key)
+      ? [{ kind: 'said', turn, word: item.key, as }]
+      : NONE,
+  );
+
+export const modelled: Act = ({ state, modelling }) => (modelling ? [{ kind: 'modelled', round: state.round }] : NONE);
+export const goTo =
+  (round: number): Act =>
+  ({ state }) =>
+    state.round === round ? NONE : [{ kind: 'round', round }];
+
+/** One more turn each; once more where everyone answers together, or who likes to. */
+export const goOn: Act = ({ state, round, words, people }) => {
+  const each = people.length - state.away.size;
+  const turns = round.way === 'together' || round.way === 'volunteers' ? words.length : each;
+  return [{ kind: 'more', round: state.round, turns: Math.max(1, turns) }];
+};
+
+/** Ticks a word of a hunt, or takes the tick back. */
+export const tick =
+  (text: string, on: boolean): Act =>
+  ({ state }) => [{ kind: 'tick', turn: state.turn, word: text, on }];
+
+export const finish: Act = ({ state }) => (state.phase === 'finished' ? NONE : [{ kind: 'finish' }]);

@@ -1,0 +1,246 @@
+import { canJudge, judge, type Question } from '@/core/answers/judge';
+import type { LikelyAnswer } from '@/core/answers/likely';
+import { isPlain, NO_OWN_WAY, type OwnWay } from '@/core/answers/own-way';
+import { addHabits, habitsOf, NO_HABITS, rank } from '@/core/answers/rank';
+import { chunksOf } from '@/core/answers/said';
+import { fill } from '@/core/games/fill';
+import type { Item } from '@/core/games/item';
+import type { RoutineStep } from '@/core/games/routine-steps';
+import { initialsOf } from '@/core/sessions/initials';
+import type { Entry } from '@/core/sessions/log';
+import { saidIn } from '@/core/sessions/pace';
+import { replay, type SessionState } from '@/core/sessions/replay';
+import { asSecond } from '@/core/sessions/second-ears';
+import { sure } from '@/core/sure';
+import type { PlayRound, PlaySession } from '@/server/sessions/play-session';
+import type { Device } from './device';
+import { EMPTY, GAPS, type Draft } from './draft';
+
+export type DialogName = 'note' | 'keys' | 'said' | 'device' | 'late' | 'pause' | 'finish';
+type Person = PlaySession['children'][number];
+
+/** What is only on the screen: gone with the page, and no part of the log. */
+export interface View {
+  /** Children can see the screen. */
+  readonly covered: boolean;
+  readonly dialog: DialogName | null;
+  /** Who speaks, and the turn it was set in. */
+  readonly step: { readonly turnKey: string; readonly name: RoutineStep };
+  /** How often the beats of a turn were said to their end. */
+  readonly spoken: { readonly turnKey: string; readonly times: number };
+  /** The answer after which the adult chose to go on. */
+  readonly kindly: string | null;
+  /** Beats said so far; -1 where nothing is running. */
+  readonly lit: number;
+  readonly news: string | null;
+}
+
+export const FIRST_VIEW: View = {
+  covered: false,
+  dialog: null,
+  step: { turnKey: '', name: 'your-turn' },
+  spoken: { turnKey: '', times: 0 },
+  kindly: null,
+  lit: -1,
+  news: null,
+};
+
+/** All a run is made of; everything else follows from it. */
+export interface Parts {
+  readonly session: PlaySession;
+  readonly log: readonly Entry[];
+  /** Ids of the entries the server is known to have. */
+  readonly there: ReadonlySet<string>;
+  readonly device: Device;
+  readonly draft: Draft;
+  readonly view: View;
+}
+
+/** A run at one moment, as every view reads it. Nothing in it is ever changed; what is alike stays the same object. */
+export interface Run extends Parts {
+  readonly state: SessionState;
+  readonly round: PlayRound;
+  readonly item: Item | undefined;
+  /** Keys of the items of this round. */
+  readonly words: readonly string[];
+  /** Children of the session, and those of the group who may still come. */
+  readonly people: readonly Person[];
+  readonly late: readonly Person[];
+  readonly names: ReadonlyMap<string, string>;
+  readonly ownWay: OwnWay;
+  readonly likely: readonly LikelyAnswer[];
+  /** The key of another word for this turn. */
+  readonly spare: string | undefined;
+  readonly easier: Item | undefined;
+  readonly modelling: boolean;
+  readonly playing: boolean;
+  readonly hunting: boolean;
+  /** A check-in: no help, and nothing in between. */
+  readonly check: boolean;
+  /** Changes with the turn, the child or the item. */
+  readonly turnKey: string;
+  readonly step: RoutineStep;
+  readonly spoken: number;
+  /** Seconds between sounds, quick to slow. */
+  readonly gaps: readonly number[];
+  /** What the adult asks, in full. */
+  readonly asked: string;
+  /** Milliseconds the adult speaks before the child can answer. */
+  readonly sayMs: number;
+  /** Entries the server does not have yet. */
+  readonly pending: number;
+}
+
+/** How an answer of this child to this item is judged. */
+export function questionOf(
+  { session, round, ownWay }: Pick<Run, 'session' | 'round' | 'ownWay'>,
+  { judged, marks, key }: Item,
+): Question {
+  return {
+    judged,
+    marks,
+    ownWay,
+    otherAccent: ownWay.accent ? round.inAccents[ownWay.accent]?.[key] : undefined,
+    tapsT: session.accent.startsWith('general-american'),
+  };
+}
+
+/** The likely answers of this child, the likeliest first; one that is right in their own way of speaking is no slip. */
+function likelyOf(run: Pick<Run, 'session' | 'round' | 'ownWay' | 'state'>, item: Item): readonly LikelyAnswer[] {
+  const { session, ownWay, state } = run;
+  const { answers, childId } = state;
+  const here = answers
+    .filter((a) => a.childId === childId)
+    .map((a) => ({
+      slip: a.slip,
+      missed: a.missed,
+      sounds: session.rounds.flatMap((r) => r.items[a.word]?.marks ?? []).map((m) => m.ipa),
+    }));
+  const habits = addHabits(childId ? (session.habits[childId] ?? NO_HABITS) : NO_HABITS, habitsOf(here));
+  const question = questionOf(run, item);
+  const slips = ({ outcome, said }: LikelyAnswer): boolean =>
+    outcome !== 'not-yet' || !said || judge(question, chunksOf(said)).outcome === 'not-yet';
+  const fitting = isPlain(ownWay) || !canJudge(item.judged) ? item.likely : item.likely.filter(slips);
+  return rank(
+    fitting,
+    item.marks.map((m) => m.ipa),
+    habits,
+  );
+}
+
+type FromLog = Pick<
+  Run,
+  | 'state'
+  | 'round'
+  | 'item'
+  | 'words'
+  | 'people'
+  | 'late'
+  | 'ownWay'
+  | 'likely'
+  | 'spare'
+  | 'easier'
+  | 'modelling'
+  | 'playing'
+  | 'hunting'
+  | 'check'
+  | 'turnKey'
+  | 'gaps'
+  | 'asked'
+>;
+
+/** Other words of the round, for this turn and for a child who has a hard time. */
+function otherItems(round: PlayRound, words: readonly string[], state: SessionState, item: Item | undefined) {
+  if (round.inOrder) return { spare: undefined, easier: undefined };
+  const free = round.spares.filter((k) => k !== item?.key && !state.swapped.includes(k) && !words.includes(k));
+  return {
+    // A word with the same answer keeps yes and no in balance.
+    spare: free.find((k) => round.items[k]?.kind === item?.kind) ?? free[0],
+    easier: Object.values(round.items)
+      .filter((i) => i.key !== state.word && i.key !== round.model && !state.swapped.includes(i.key))
+      .sort((a, b) => a.difficulty - b.difficulty)[0],
+  };
+}
+
+/** What follows from the log. */
+function fromLog({ session, log, device }: Parts): FromLog {
+  const who = device.by.trim();
+  const state = replay(session.plan, device.second && who ? asSecond(log, who) : log);
+  const round = sure(session.rounds[state.round]);
+  const words = sure(session.plan.rounds[state.round]).words;
+  const everyone = [...session.children, ...session.others];
+  const modelling = state.phase === 'model';
+  const item = round.items[modelling ? round.model : state.word] ?? Object.values(round.items)[0];
+  const ownWay = everyone.find((c) => c.id === state.childId)?.ownWay ?? NO_OWN_WAY;
+  return {
+    state,
+    round,
+    item,
+    words,
+    people: everyone.filter((c) => state.children.includes(c.id)),
+    late: session.others.filter((c) => !state.children.includes(c.id)),
+    ownWay,
+    likely: item ? likelyOf({ session, round, ownWay, state }, item) : [],
+    ...otherItems(round, words, state, item),
+    modelling,
+    playing: state.phase === 'turn',
+    hunting: item?.view.kind === 'hunt',
+    check: round.way === 'check',
+    turnKey: `${session.id}/${state.turn}/${state.childId ?? ''}/${item?.key ?? ''}`,
+    gaps: GAPS.map((g) => g * round.gap),
+    asked: item ? fill(round.ask, item.slots) : '',
+  };
+}
+
+function namesOf({ session, device }: Parts): ReadonlyMap<string, string> {
+  const everyone = [...session.children, ...session.others];
+  const full = everyone.map((c) => c.name);
+  const shown = device.initials ? initialsOf(full) : full;
+  return new Map(everyone.map((c, i) => [c.id, sure(shown[i])]));
+}
+
+/** Remembers the last result while what it was made from stays the same. */
+function once<T>(make: (parts: Parts) => T, from: (parts: Parts) => readonly unknown[]): (parts: Parts) => T {
+  let last: { readonly of: readonly unknown[]; readonly made: T } | undefined;
+  return (parts) => {
+    const of = from(parts);
+    if (!last || of.some((value, i) => value !== last?.of[i])) last = { of, made: make(parts) };
+    return last.made;
+  };
+}
+
+/**
+ * Reads runs from their parts, again and again: what did not change is not worked out twice.
+ * @example const read = reader(); read(parts).state.phase // 'model'
+ */
+export function reader(): (parts: Parts) => Run {
+  const logged = once(fromLog, ({ session, log, device }) => [session, log, device.second, device.by]);
+  const named = once(namesOf, ({ session, device }) => [session, device.initials]);
+  const waiting = once(
+    ({ log, there }) => log.filter((e) => !there.has(e.id)).length,
+    ({ log, there }) => [log, there],
+  );
+  return (parts) => {
+    const read = logged(parts);
+    const { turnKey, gaps, asked } = read;
+    const draft = parts.draft.turnKey === turnKey ? parts.draft : EMPTY;
+    const { step, spoken } = parts.view;
+    const times = spoken.turnKey === turnKey ? spoken.times : 0;
+    return {
+      ...parts,
+      ...read,
+      draft,
+      names: named(parts),
+      step: step.turnKey === turnKey ? step.name : 'your-turn',
+      spoken: times,
+      sayMs: times ? 0 : saidIn(asked, sure(gaps[draft.gap])),
+      pending: waiting(parts),
+    };
+  };
+}
+
+/** What a child is called on this screen; `null` is everyone together. */
+export const nameIn =
+  (names: ReadonlyMap<string, string>) =>
+  (id: string | null): string =>
+    id === null ? 'Everyone' : (names.get(id) ?? 'A child');
