@@ -5,6 +5,7 @@ import { listGroups } from '@/server/people/groups';
 import { behind } from '@/server/record/rebuild-queue';
 import { DeskTop } from '@/ui/kit/desk-top';
 import { StillReading } from '@/ui/kit/still-reading';
+import { ToTop } from '@/ui/kit/to-top';
 import { SendWaiting } from '@/ui/play/send-waiting';
 
 export const dynamic = 'force-dynamic';
@@ -17,6 +18,7 @@ export default guarded(async ({ children }: { children: ReactNode }) => {
       <a href="#main" className="sr-only focus:not-sr-only focus:absolute focus:z-30 focus:bg-card focus:p-3">
         Skip to the page
       </a>
+      <ToTop />
       <DeskTop groups={groups} groupId={group.id} />
       <SendWaiting />
       <StillReading sessions={await behind()} />
