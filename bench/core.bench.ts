@@ -1,9 +1,5 @@
-import { mkdtempSync, rmSync } from 'node:fs';
-import os from 'node:os';
-import path from 'node:path';
 import { dictionary } from 'cmu-pronouncing-dictionary';
 import { test } from 'vitest';
-import { v7 } from 'uuid';
 import { MIXED, taskOf, TASKS } from '../src/core/games';
 import { generate } from '../src/core/games/generate';
 import { CHANGE_PLACES, findChain } from '../src/core/lexicon/chains';
@@ -20,14 +16,10 @@ import { prepare, type Word } from '../src/core/lexicon/entry';
 import { neighbourGraph, neighbourhood, rhymeClasses } from '../src/core/lexicon/neighbours';
 import { PRESETS } from '../src/core/phonology/conventions';
 import { bank, material, words } from '../src/core/testing/bank';
-import { appendLog } from '../src/server/record/append-log';
-import { database } from '../src/server/storage/database';
 import { judge } from '../src/core/answers/judge';
 import { NO_OWN_WAY, type OwnWay } from '../src/core/answers/own-way';
 import { rank } from '../src/core/answers/rank';
 import { chunksOf } from '../src/core/answers/said';
-import { addChildren, addGroup, listGroups } from '../src/server/people/groups';
-import { startWords } from '../src/server/sessions/start-session';
 import { sure } from '../src/core/sure';
 import { print, rowOf, timed, type Row } from './table';
 
@@ -278,47 +270,3 @@ test('neighbour graph over the pronouncing dictionary', async () => {
       `${(pairs / whole.ms).toFixed(0)} times faster (bar 50)`,
   );
 }, 300_000);
-
-test('tap to disk on the server', async () => {
-  const folder = mkdtempSync(path.join(os.tmpdir(), 'bouncy-echo-bench-'));
-  process.env.BOUNCY_ECHO_DB = path.join(folder, 'bench.sqlite');
-  const group = await addGroup('Bench');
-  await addChildren(group.id, Array.from({ length: 30 }, (_, i) => `Child ${i}`).join('\n'));
-  const children = sure((await listGroups())[0]).children;
-  const { sequelize, write } = await database();
-  const bare = await timed(200, () =>
-    write((transaction) => sequelize.query(`INSERT INTO groups VALUES ('${v7()}', 'x', 0, 0)`, { transaction })),
-  );
-  const begin = (): Promise<string> =>
-    startWords({ groupId: group.id, task: 'blending', words: ['sun', 'map', 'leg'] });
-  let session = await begin();
-  const answers = await timed(200, async (i) => {
-    if (i % 60 === 0) session = await begin();
-    await appendLog(session, [
-      {
-        kind: 'answer',
-        id: v7(),
-        at: Date.now(),
-        turn: i,
-        childId: sure(children[i % 30]).id,
-        word: 'sun',
-        outcome: 'on-own',
-        slip: null,
-        said: null,
-        missed: [],
-        helps: [],
-        note: null,
-        thinkMs: 1,
-        supersedes: null,
-      },
-    ]);
-  });
-  const [floor, kept] = [
-    rowOf('a bare insert, synced to disk', bare),
-    rowOf('an answer checked, synced to disk, and the whole log read back', answers, 25),
-  ];
-  print('Tap to disk, server', [floor, kept]);
-  console.log(`ratio to a bare insert (p50): ${(kept.p50 / floor.p50).toFixed(1)}`);
-  await (await database()).close();
-  rmSync(folder, { recursive: true, force: true });
-});

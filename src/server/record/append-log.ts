@@ -3,9 +3,10 @@ import { roundOf, type AnswerEntry, type Entry } from '../../core/sessions/log';
 import { sure } from '../../core/sure';
 import { database } from '../storage/database';
 import type { AnswerRow, LogRow } from '../storage/models';
+import { insertRows } from '../storage/rows';
 import { fault, lookup, soundsOf, whoMayCome, type Lookup } from './fault';
 import { rebuildSoon } from './rebuild-queue';
-import { loggedIds, sessionLog, sessionPlan, type PlannedSession } from './session-record';
+import { openSession, sessionLog, type OpenSession, type PlannedSession } from './session-record';
 
 export interface Appended {
   /** The whole log after saving, what other devices added with it; or what is new, for a device that had the rest. */
@@ -28,8 +29,8 @@ export async function appendLog(sessionId: string, entries: readonly Entry[], ha
   const { write } = await database();
   const find = await lookup();
   const { grown, ...appended } = await write(async (transaction) => {
-    const session = await sessionPlan(sessionId, transaction);
-    const known = await loggedIds(sessionId, transaction);
+    const session = await openSession(sessionId, transaction);
+    const known = session.ids;
     const upToDate = has === known.size;
     const inGroup = await whoMayCome(session, entries, transaction);
     const around = { session, known, find, here: new Set(session.childIds), inGroup };
@@ -60,7 +61,7 @@ export async function appendLog(sessionId: string, entries: readonly Entry[], ha
 
 /** Writes what was added, and what follows for the session itself. */
 async function store(
-  session: PlannedSession,
+  session: OpenSession,
   added: readonly Entry[],
   find: Lookup,
   transaction: Transaction,
@@ -70,12 +71,12 @@ async function store(
     e.kind === 'answer' ? [answerRow(e, session, soundsOf(e.word, session, find))] : [],
   );
   const steps = added.flatMap((e) => (e.kind === 'answer' ? [] : [logRow(e, session.id)]));
-  if (answers.length) await models.answers.bulkCreate(answers, { transaction });
-  if (steps.length) await models.logRows.bulkCreate(steps, { transaction });
+  await insertRows('answers', answers, transaction);
+  await insertRows('steps', steps, transaction);
   await seatLate(session, added, transaction);
   const end = added.findLast((e) => e.kind === 'finish' || e.kind === 'reopen');
   const change = {
-    ...(added.some((e) => TELLING.has(e.kind)) ? { stale: 1 as const } : {}),
+    ...(!session.stale && added.some((e) => TELLING.has(e.kind)) ? { stale: 1 as const } : {}),
     ...(end ? { finished_at: end.kind === 'finish' ? end.at : null } : {}),
   };
   if (Object.keys(change).length) await models.sessions.update(change, { where: { id: session.id }, transaction });

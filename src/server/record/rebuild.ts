@@ -9,7 +9,7 @@ import type { StoredRound } from '../../core/sessions/stored-round';
 import { sure } from '../../core/sure';
 import { database } from '../storage/database';
 import type { EvidenceRow, ReadingRow } from '../storage/models';
-import { rows } from '../storage/rows';
+import { insertRows, rows } from '../storage/rows';
 import { sessionLog } from './session-record';
 
 const DAY_MS = 86_400_000;
@@ -104,12 +104,12 @@ export async function rebuild(sessionId: string, transaction: Transaction): Prom
   await models.readings.destroy(of);
   await models.evidence.destroy(of);
   await models.heardSounds.destroy(of);
-  if (read.length)
-    await models.readings.bulkCreate(
-      read.map((a) => readingRow(a, sessionId)),
-      { transaction },
-    );
-  if (runs.length) await models.evidence.bulkCreate(runs, { transaction });
-  if (heard.length) await models.heardSounds.bulkCreate(heard, { transaction });
+  await insertRows(
+    'readings',
+    read.map((a) => readingRow(a, sessionId)),
+    transaction,
+  );
+  await insertRows('evidence', runs, transaction);
+  await insertRows('heard_sounds', heard, transaction);
   await models.sessions.update({ stale: 0 }, { where: { id: sessionId }, transaction });
 }

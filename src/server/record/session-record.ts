@@ -76,16 +76,50 @@ const answerOf = (row: AnswerRow): AnswerEntry => ({
 const entryOf = (row: LogRow): Entry =>
   ({ ...(JSON.parse(row.detail) as object), kind: row.kind, id: row.id, at: row.at }) as Entry;
 
+/** A list of one column, in one value: small rows cost more to hand over than to read. */
+const column = (name: string, from: string): string => `(SELECT json_group_array(${name}) FROM (${from}))`;
+const CHILDREN_OF = column(
+  'child_id',
+  'SELECT child_id FROM session_children WHERE session_id = :id ORDER BY position',
+);
+const IDS_OF = column(
+  'id',
+  'SELECT id FROM answers WHERE session_id = :id UNION ALL SELECT id FROM steps WHERE session_id = :id',
+);
+const NOT_HERE = 'There is no session at this address. It may have been started on another device.';
+
 /** A session's plan with the ids of its children. Throws a Problem (404) where there is none. */
-export async function sessionPlan(id: string, transaction?: Transaction): Promise<PlannedSession> {
-  const { models } = await database();
-  const within = transaction ? { transaction } : {};
-  const [row, links] = await Promise.all([
-    models.sessions.findByPk(checkId(id), within),
-    models.sessionChildren.findAll({ where: { session_id: id }, order: [['position', 'ASC']], ...within }),
-  ]);
-  if (!row) throw new Problem('There is no session at this address. It may have been started on another device.', 404);
-  return { ...plan(row.get()), childIds: links.map((link) => link.get().child_id) };
+export async function sessionPlan(id: string): Promise<PlannedSession> {
+  const [row] = await rows<SessionRow & { children: string }>(
+    `SELECT s.*, ${CHILDREN_OF} AS children FROM sessions s WHERE s.id = :id`,
+    { id: checkId(id) },
+  );
+  if (!row) throw new Problem(NOT_HERE, 404);
+  return { ...plan(row), childIds: JSON.parse(row.children) as string[] };
+}
+
+/** A session that is about to be added to. */
+export interface OpenSession extends PlannedSession {
+  /** The ids of everything in its log. */
+  readonly ids: Set<string>;
+  /** Its log has grown since its answers were read last. */
+  readonly stale: boolean;
+}
+
+/** A session as it stands within a transaction, in one query. Throws a Problem (404) where there is none. */
+export async function openSession(id: string, transaction: Transaction): Promise<OpenSession> {
+  const [row] = await rows<SessionRow & { children: string; ids: string }>(
+    `SELECT s.*, ${CHILDREN_OF} AS children, ${IDS_OF} AS ids FROM sessions s WHERE s.id = :id`,
+    { id: checkId(id) },
+    transaction,
+  );
+  if (!row) throw new Problem(NOT_HERE, 404);
+  return {
+    ...plan(row),
+    childIds: JSON.parse(row.children) as string[],
+    ids: new Set(JSON.parse(row.ids) as string[]),
+    stale: row.stale === 1,
+  };
 }
 
 /** A session with its group's and children's names. Throws a Problem (404) where there is none. */
@@ -131,16 +165,6 @@ export const replayPlan = ({
   })),
   children: childIds,
 });
-
-/** The ids of everything in a session's log. */
-export async function loggedIds(id: string, transaction: Transaction): Promise<Set<string>> {
-  const kept = await rows<{ id: string }>(
-    'SELECT id FROM answers WHERE session_id = :id UNION ALL SELECT id FROM steps WHERE session_id = :id',
-    { id },
-    transaction,
-  );
-  return new Set(kept.map((row) => row.id));
-}
 
 /** The columns of an answer and of any other entry, as they are asked for below. */
 const ANSWER_COLUMNS = [
