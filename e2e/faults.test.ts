@@ -189,7 +189,7 @@ test('finishing with turns left is asked for, and an ended session can be gone o
   await page.getByRole('button', { name: 'Finish', exact: true }).click();
   await page
     .getByRole('dialog')
-    .getByText(/turns of this round are left/)
+    .getByText(/turns left in this round/)
     .waitFor();
   expect(await violations(page)).toEqual([]);
   await page.getByRole('button', { name: 'Keep playing' }).click();

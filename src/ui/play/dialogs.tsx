@@ -122,13 +122,13 @@ function Finish() {
   const close = useClose();
   const end = useEnding();
   const left = useRun((run) => Math.max(0, run.state.planned - run.state.done));
-  const turns = left === 1 ? 'One turn of this round is' : `${left} turns of this round are`;
+  const turns = left === 1 ? 'There is one turn' : `There are ${left} turns`;
   return (
     <Dialog
       open
       onOpenChange={close}
       title="Finish now?"
-      description={`${turns} left. All you have marked is kept, and for an hour you can go on from Look back.`}
+      description={`${turns} left in this round. Everything so far is kept. You can go on within the hour, from Look back.`}
     >
       <div className="flex flex-wrap gap-3">
         <button

@@ -10,7 +10,7 @@ import { useNames, useRun, useStore } from './use-run';
 /** What the tap is for now: the model, who answers, or what the child did. */
 export function Footer() {
   return (
-    <footer className="sticky bottom-0 z-10 border-t border-line bg-card px-4 pt-2 pb-3 sm:px-7">
+    <footer className="sticky bottom-0 z-10 border-t border-line bg-card px-4 pt-2 pb-3 [contain:layout_style] sm:px-7">
       <Taps />
     </footer>
   );
