@@ -117,6 +117,8 @@ function Late() {
   );
 }
 
+const KEPT = 'Everything so far is kept. You can go on within the hour, from Look back.';
+
 /** Finishing with turns left is asked for first. */
 function Finish() {
   const close = useClose();
@@ -124,12 +126,7 @@ function Finish() {
   const left = useRun((run) => Math.max(0, run.state.planned - run.state.done));
   const turns = left === 1 ? 'There is one turn' : `There are ${left} turns`;
   return (
-    <Dialog
-      open
-      onOpenChange={close}
-      title="Finish now?"
-      description={`${turns} left in this round. Everything so far is kept. You can go on within the hour, from Look back.`}
-    >
+    <Dialog open onOpenChange={close} title="Finish now?" description={`${turns} left in this round. ${KEPT}`}>
       <div className="flex flex-wrap gap-3">
         <button
           type="button"
