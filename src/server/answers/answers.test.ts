@@ -1,4 +1,4 @@
-import { expect, test } from 'vitest';
+import { expect, test, vi } from 'vitest';
 import { v7 } from 'uuid';
 import { OUTCOMES } from '../../core/answers/outcome';
 import { seeded } from '../../core/random';
@@ -189,7 +189,8 @@ test(`${HISTORIES} histories with corrections, undos, models, second ears, late 
     const habits = await habitsOfChildren(children);
     for (const child of children) {
       const theirs = truth.stands.filter((a) => a.childId === child);
-      expect(turns.get(child) ?? 0, where).toBe(alone.filter((a) => a.childId === child).length);
+      const counting = alone.filter((a) => a.childId === child && a.outcome !== 'does-not-count');
+      expect(turns.get(child) ?? 0, where).toBe(counting.length);
       expect(Boolean(habits[child]), where).toBe(theirs.some((a) => a.slip !== null));
       const counted = theirs.filter((a) => a.outcome !== 'does-not-count');
       const marks = new Map<string, string>();
@@ -252,6 +253,19 @@ test('what another device says late, that the word was modelled before, is heard
   const earlier = at - 5_000;
   await appendLog(id, [{ kind: 'said', turn: 0, word: 'sun', as: 'my-turn', id: v7({ msecs: earlier }), at: earlier }]);
   expect(await answersThat({ sessions: [id] })).toMatchObject([{ standing: 'after-a-model' }]);
+});
+
+test('a session that cannot be read holds no other up', async () => {
+  const [one, two] = [await begun('Leeks'), await begun('Kale')];
+  const { models } = await database();
+  const said = vi.spyOn(console, 'error').mockImplementation(() => undefined);
+  for (const { id, children } of [one, two])
+    await appendLog(id, [{ ...answered(0, sure(children[0]), 'sun'), id: v7(), at: Date.now() }]);
+  await models.sessions.update({ rounds: '[]' }, { where: { id: one.id } });
+  expect(await answersThat({ sessions: [one.id, two.id] })).toMatchObject([{ sessionId: two.id }]);
+  expect(said).toHaveBeenCalledOnce();
+  expect(await models.sessions.count({ where: { stale: 1 } })).toBe(1);
+  said.mockRestore();
 });
 
 test('an answer that comes while the session is being read is in the next reading', async () => {

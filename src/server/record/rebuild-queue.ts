@@ -43,13 +43,26 @@ async function queueOf(): Promise<{ db: Database; queue: Queue }> {
   return { db, queue };
 }
 
-/** Reads so many of the sessions of a set; those that cannot be read now stay marked in the file. */
+/** Reads some sessions, all or none of them. */
+const readAll = (db: Database, ids: readonly string[]): Promise<void> =>
+  db.write(async (transaction) => {
+    for (const id of ids) await rebuild(id, transaction);
+  });
+
+/**
+ * Reads the sessions of a set, a few in a transaction. One that cannot be read holds no other up: it stays marked in
+ * the file, and is tried again when its log grows or at the next start.
+ */
 async function workThrough(db: Database, sessions: Set<string>): Promise<void> {
   while (sessions.size && db.open) {
     const some = [...sessions].slice(0, AT_ONCE);
     for (const id of some) sessions.delete(id);
-    await db.write(async (transaction) => {
-      for (const id of some) await rebuild(id, transaction);
+    await readAll(db, some).catch(async () => {
+      for (const id of some)
+        await readAll(db, [id]).catch((error: unknown) => {
+          if (db.open)
+            console.error(`Session ${id} could not be read:`, error instanceof Error ? error.message : error);
+        });
     });
     await otherTurns();
   }
@@ -59,7 +72,7 @@ async function workThrough(db: Database, sessions: Set<string>): Promise<void> {
 function work(db: Database, queue: Queue): Promise<void> {
   clearTimeout(queue.timer);
   queue.timer = undefined;
-  queue.working = queue.working.catch(() => undefined).then(() => workThrough(db, queue.fresh));
+  queue.working = queue.working.then(() => workThrough(db, queue.fresh));
   return queue.working;
 }
 
@@ -68,7 +81,7 @@ export async function rebuildSoon(sessionId: string): Promise<void> {
   const { db, queue } = await queueOf();
   queue.fresh.add(sessionId);
   clearTimeout(queue.timer);
-  queue.timer = setTimeout(() => void work(db, queue).catch(() => undefined), REST_MS);
+  queue.timer = setTimeout(() => void work(db, queue), REST_MS);
   queue.timer.unref();
 }
 
@@ -77,9 +90,7 @@ async function begin(db: Database, queue: Queue): Promise<void> {
   const stale = await rows<{ id: string }>('SELECT id FROM sessions WHERE stale = 1 ORDER BY started_at DESC', {});
   for (const { id } of stale) if (!queue.fresh.has(id)) queue.old.add(id);
   const all = workThrough(db, queue.old);
-  // What fails is tried again at the next start; the pages show what is known.
-  all.catch((error: unknown) => console.error(error instanceof Error ? error.message : error));
-  if (stale.length <= A_FEW) await all.catch(() => undefined);
+  if (stale.length <= A_FEW) await all;
 }
 
 /**
@@ -89,7 +100,7 @@ export async function caughtUp(): Promise<void> {
   const { db, queue } = await queueOf();
   await (queue.known ??= begin(db, queue));
   if (queue.fresh.size || queue.timer) await work(db, queue);
-  else await queue.working.catch(() => undefined);
+  else await queue.working;
 }
 
 /** How many sessions from before are still to be read. */

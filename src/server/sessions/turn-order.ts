@@ -6,8 +6,8 @@ const LATELY = 3;
 /** Turns each child had in the group's last sessions; a child who was away has none. */
 export async function turnsLately(groupId: string): Promise<ReadonlyMap<string, number>> {
   const turns = new Map<string, number>();
-  for (const { childId, differs } of await answersThat({ sessions: await latestSessions(groupId, LATELY) }))
-    if (childId && !differs) turns.set(childId, (turns.get(childId) ?? 0) + 1);
+  for (const { childId, differs, outcome } of await answersThat({ sessions: await latestSessions(groupId, LATELY) }))
+    if (childId && !differs && outcome !== 'does-not-count') turns.set(childId, (turns.get(childId) ?? 0) + 1);
   return turns;
 }
 
