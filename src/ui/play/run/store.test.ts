@@ -248,6 +248,23 @@ describe('a run', () => {
     expect(await of.store.mark('on-own')).toBe(true);
     expect(of.store.snapshot().state.done).toBe(1);
   });
+  test('a tap that goes wrong is said and holds no later one up', async () => {
+    let broken = false;
+    const of = playing({}, () => {
+      if (broken) throw new Error('a fault');
+      return 'server';
+    });
+    await of.store.dispatch(acts.modelled);
+    next(of);
+    broken = true;
+    const logged = vi.spyOn(console, 'error').mockImplementation(() => undefined);
+    expect(await of.store.mark('on-own')).toBe(false);
+    logged.mockRestore();
+    expect(of.store.snapshot()).toMatchObject({ state: { done: 0 }, view: { news: expect.stringContaining('again') } });
+    broken = false;
+    expect(await of.store.mark('on-own')).toBe(true);
+    expect(of.store.snapshot().state.done).toBe(1);
+  });
   test('nothing is shown before it is kept', async () => {
     const of = playing();
     await of.store.dispatch(acts.modelled);

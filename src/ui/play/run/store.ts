@@ -13,6 +13,7 @@ import { FIRST_VIEW, reader, type Parts, type Run, type View } from './run';
 
 /** A second tap this soon after a mark was shown is the same finger, not the next child. */
 const SAME_FINGER_MS = 250;
+const NOT_KEPT = 'That tap could not be kept. Please tap again, or note it on paper.';
 
 /** What a run asks of the machine it runs on. */
 export interface Machine {
@@ -128,11 +129,18 @@ class Store implements RunStore {
     this.put({ log, there: fresh.length ? new Set([...this.parts.there, ...fresh]) : this.parts.there });
   }
 
-  readonly dispatch = (act: Act): Promise<boolean> => {
-    const work = this.last.then(() => this.keepAll(act(this.run)));
-    this.last = work;
-    return work;
-  };
+  /** Does one thing after the other; what goes wrong is said, and holds no later tap up. */
+  private inTurn(work: () => Promise<boolean>): Promise<boolean> {
+    const mine = this.last.then(work).catch((error: unknown) => {
+      console.error(error);
+      this.view({ news: NOT_KEPT });
+      return false;
+    });
+    this.last = mine;
+    return mine;
+  }
+
+  readonly dispatch = (act: Act): Promise<boolean> => this.inTurn(() => this.keepAll(act(this.run)));
 
   /** A second pair of ears marks beside, whatever it marks. */
   private asMarked(entry: NewEntry): NewEntry {
@@ -153,14 +161,12 @@ class Store implements RunStore {
   readonly mark = (outcome: Outcome, heard?: Heard): Promise<boolean> => {
     const now = this.machine.now();
     const thinkMs = this.watch.read(now);
-    const work = this.last.then(async () => {
+    return this.inTurn(async () => {
       if (now - this.shownAt < SAME_FINGER_MS || !canMark(this.run, outcome)) return false;
       const kept = await this.keepAll(mark(outcome, heard, thinkMs)(this.run));
       if (kept) this.shownAt = this.machine.now();
       return kept;
     });
-    this.last = work;
-    return work;
   };
 
   readonly note = (more: Partial<Omit<Draft, 'turnKey'>>): void => {
