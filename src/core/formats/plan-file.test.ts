@@ -58,6 +58,11 @@ describe('a plan as a file', () => {
     expect(read.fault).toContain('No round');
     expect(sure(read.rounds[0]).why).toContain('two seconds at most');
   });
+  test('a part that is missing is named in a sentence', () => {
+    const body = JSON.parse(file) as { plan: Record<string, unknown> };
+    delete body.plan.title;
+    expect(readPlanFile(JSON.stringify(body)).fault).toBe('“title” is missing, or is not what it should be.');
+  });
   test('no text breaks the reader, and what it takes is a plan', () => {
     fc.assert(
       fc.property(

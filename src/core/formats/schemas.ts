@@ -271,8 +271,17 @@ export const chosenStepSchema = z
   })
   .nullable();
 
+/** A sentence of a schema's own ends with a stop; the library's words are for programmers. */
+const isSentence = (message: string): boolean => /[.?!]$/.test(message);
+
 /** The first thing wrong, as it stands, for a form whose fields a person can see. */
-export const reason = (error: z.ZodError): string => error.issues[0]?.message ?? 'That does not fit.';
+export const reason = (error: z.ZodError): string => {
+  const issue = error.issues[0];
+  if (issue && isSentence(issue.message)) return issue.message;
+  return issue?.path.length
+    ? `“${issue.path.join('.')}” is missing, or is not what it should be.`
+    : 'That does not fit.';
+};
 
 /** The first thing wrong and where, in words. Example: `explain(error) // 'A name needs at least one letter.'`. */
 export const explain = (error: z.ZodError): string => {
