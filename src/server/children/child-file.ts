@@ -36,6 +36,8 @@ export async function childFile(childId: string, now = Date.now()): Promise<Chil
   ]);
   // Read after the answers are, so that each of them is in it.
   const readings = new Map((await answersThat({ children: [childId], fates: FATES })).map((r) => [r.id, r]));
+  if (answers.some((a) => !readings.has(a.id)))
+    throw new Problem('Some earlier sessions are still being added up. Please try again in a minute.', 503);
   return childFileSchema.parse({
     format: 'bouncy-echo-child',
     version: 1,
