@@ -77,6 +77,56 @@ test('a store of the device that fails once, or is taken away, is opened again',
   await page.context().close();
 });
 
+test('nothing is painted as marked before the device has it on disk', async () => {
+  const { page } = await openPage(browser);
+  // A write to the store stays open, and so uncommitted, until it is let go: requests follow each other in it.
+  await page.addInitScript(() => {
+    const state = { held: false, writing: 0 };
+    Object.assign(window, { store: state });
+    const { put } = IDBObjectStore.prototype;
+    IDBObjectStore.prototype.put = function (...args) {
+      const request = put.apply(this, args);
+      state.writing += 1;
+      const stay = (): void => {
+        if (state.held) this.count().addEventListener('success', stay);
+      };
+      stay();
+      return request;
+    };
+  });
+  await beginPlay(page, app.url, 'sounds=3');
+  await tap(page, '1', 1);
+  await nextFinger(page);
+  const seen = (): Promise<string> => page.locator('.playing').innerText();
+  const before = await seen();
+  await page.evaluate(() => {
+    const { store } = window as unknown as { store: { held: boolean; writing: number } };
+    Object.assign(store, { held: true, writing: 0 });
+  });
+  await page.keyboard.press('3');
+  await page.waitForFunction(() => (window as unknown as { store: { writing: number } }).store.writing >= 2);
+  // The mark is on its way to the disk, and has every chance to be drawn.
+  await page.evaluate(
+    () =>
+      new Promise<void>((resolve) => {
+        let frames = 0;
+        const next = (): void => {
+          frames += 1;
+          if (frames < 60) requestAnimationFrame(next);
+          else resolve();
+        };
+        next();
+      }),
+  );
+  expect(await seen()).toBe(before);
+  await shown(page, 1);
+  await page.evaluate(() => Object.assign((window as unknown as { store: object }).store, { held: false }));
+  await shown(page, 2);
+  expect(await seen()).not.toBe(before);
+  await saved(page);
+  await page.context().close();
+});
+
 /** Erases a child as the Children screen does. */
 async function erase(page: Page, name: string): Promise<void> {
   await page.goto(`${app.url}/children`);

@@ -2,6 +2,7 @@ import type { Browser, Page } from 'playwright-core';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { openApp, openBrowser, openPage, tap, type App } from './support/app';
 import { violations } from './support/axe';
+import { times } from '../src/core/testing/deep';
 import { sure } from '../src/core/sure';
 
 let app: App;
@@ -132,7 +133,10 @@ async function smallType(page: Page): Promise<string[]> {
   );
 }
 
-describe.each([...SIZES, [1024, 768] as const])('at %i × %i', (width, height) => {
+/** The widest and the narrowest every day, all of them before a change is called done. */
+const RUN_AT = times([...SIZES, [1024, 768]] as const, [SIZES[0], SIZES[2]] as const);
+
+describe.each(RUN_AT)('at %i × %i', (width, height) => {
   test('the run, its dialogs and the correction dialog', async () => {
     const { page, trouble } = await openPage(browser, width, height);
     for (const task of ['blending', 'segmenting']) {

@@ -3,6 +3,7 @@ import { spawn } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
+import { chromiumPath } from './lib/browser.mjs';
 import { ensureBuild, ensurePackages, main, ROOT, say } from './lib/prepare.mjs';
 
 const PORT = Number(process.env.PORT ?? 3199);
@@ -120,7 +121,7 @@ async function quick(page, task, step) {
 async function pictures() {
   const { chromium } = await import('playwright-core');
   const browser = await chromium.launch({
-    executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+    executablePath: chromiumPath(),
     args: ['--no-sandbox', '--disable-background-networking'],
   });
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });

@@ -6,6 +6,7 @@ import os from 'node:os';
 import path from 'node:path';
 import { chromium, type Browser, type Locator, type Page } from 'playwright-core';
 import { expect } from 'vitest';
+import { chromiumPath } from '../../scripts/lib/browser.mjs';
 import { sure } from '../../src/core/sure';
 
 export interface App {
@@ -87,7 +88,7 @@ export async function openApp({ demo = false, file }: { demo?: boolean; file?: s
 /** Debian's Chromium, kept from calling out. */
 export const openBrowser = (...more: string[]): Promise<Browser> =>
   chromium.launch({
-    executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+    executablePath: chromiumPath(),
     args: [
       '--no-sandbox',
       '--disable-gpu',

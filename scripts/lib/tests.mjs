@@ -3,22 +3,15 @@ import { spawnSync } from 'node:child_process';
 import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
+import { getChromium } from './browser.mjs';
 import { ROOT, say, Stop } from './prepare.mjs';
 
-const CHROMIUM = process.env.CHROMIUM ?? '/usr/bin/chromium';
-
 export function ensureBrowser() {
-  if (existsSync(CHROMIUM)) return;
-  say('Installing Chromium from Debian’s packages …');
-  const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
-  const apt = (...args) => spawnSync('apt-get', args, { stdio: ['ignore', 'ignore', 'inherit'], env }).status === 0;
-  const installed = apt('update') && apt('install', '-y', '--no-install-recommends', 'chromium');
-  if (!installed || !existsSync(CHROMIUM)) {
+  if (!getChromium(say))
     throw new Stop(
-      'The browser tests need Chromium. Install it (apt-get install chromium), or name one:\n' +
+      'The browser tests need Chromium. Install it (apt-get install chromium-headless-shell), or name one:\n' +
         'CHROMIUM=/path/to/chromium npm test',
     );
-  }
 }
 
 /** Runs a script with Node.js; true where it went well. */

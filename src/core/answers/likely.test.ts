@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { ACCENT_IDS } from '../phonology/accents';
 import { context, ipa, word, words } from '../testing/bank';
+import { times } from '../testing/deep';
 import { sure } from '../sure';
 import { chunksOf, soundsSaid } from './said';
 import { blendingLikely, segmentingLikely, type LikelyAnswer } from './likely';
@@ -66,11 +67,13 @@ test('glass and flag never print what they must not, and still say what was lost
   expect(bad).toMatchObject({ show: null, slip: 'lost-sound' });
 });
 
+/** Every word before a change is called done, every third each day. */
+const SOME = times(1, 3);
 test.each(ACCENT_IDS)(
-  'over the whole bank: a handful, all different, none shown passes for right, none is rude (%s)',
+  'over the bank: a handful, all different, none shown passes for right, none is rude (%s)',
   (accent) => {
     const ctx = context(accent);
-    for (const made of words(accent)) {
+    for (const made of words(accent).filter((_, i) => i % SOME === 0)) {
       for (const answers of [blendingLikely(made, ctx), segmentingLikely(made, ctx)]) {
         expect(answers.length, made.word).toBeGreaterThan(0);
         expect(answers.length, made.word).toBeLessThanOrEqual(8);

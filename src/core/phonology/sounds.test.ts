@@ -5,6 +5,7 @@ import { parseTranscription, syllableCount } from './transcription';
 import { contestWords, marksOf, makeItem } from '../games/item';
 import { MIXED, taskOf, SET_TASKS } from '../games';
 import { material, word, words } from '../testing/bank';
+import { times } from '../testing/deep';
 import { PRESETS } from './conventions';
 
 // The chart of the International Phonetic Association (2020): place, manner, voicing. /tʃ dʒ/ are affricates of two
@@ -112,12 +113,14 @@ test('the other count is said, never the one in force', () => {
   expect(contestWords(word('sun'))).toBeNull();
 });
 
+/** Every word before a change is called done, every fourth each day. */
+const SOME = times(1, 4);
 test.each(ACCENT_IDS.flatMap((accent) => SET_TASKS.map((task) => [task, accent] as const)))(
-  '%s proves an item for every word (%s)',
+  '%s proves an item for its words (%s)',
   (task, accent) => {
     for (const preset of Object.values(PRESETS)) {
       const all = material(accent, preset);
-      for (const made of all.words) {
+      for (const made of all.words.filter((_, i) => i % SOME === 0)) {
         const item = makeItem(taskOf(task), MIXED, made.word, all);
         expect(item.marks.filter((m) => !m.fused)).toHaveLength(made.count);
         expect(item.proof.length).toBeGreaterThan(2);

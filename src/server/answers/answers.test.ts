@@ -1,4 +1,6 @@
 import { expect, test, vi } from 'vitest';
+import { QueryTypes, Sequelize } from 'sequelize';
+import sqlite3 from 'sqlite3';
 import { v7 } from 'uuid';
 import { OUTCOMES } from '../../core/answers/outcome';
 import { seeded } from '../../core/random';
@@ -6,6 +8,7 @@ import { ROUND_STRIDE, roundOf, type AnswerEntry, type Entry } from '../../core/
 import { sure } from '../../core/sure';
 import { answered } from '../../core/testing/answers';
 import { times } from '../../core/testing/deep';
+import { boardOf } from '../children/progress';
 import { childFile } from '../children/child-file';
 import { childPage } from '../children/child-page';
 import { addChildren, addGroup, listGroups } from '../people/groups';
@@ -15,7 +18,10 @@ import { habitsOfChildren } from '../sessions/habits';
 import { listSessions, lookBack } from '../sessions/look-back';
 import { startSession } from '../sessions/start-session';
 import { turnsLately } from '../sessions/turn-order';
+import { readySessions } from '../plans/today';
+import { behind } from '../record/rebuild-queue';
 import { database } from '../storage/database';
+import { rows } from '../storage/rows';
 import { inFreshFiles } from '../testing/fresh-file';
 import { answersThat } from './answers';
 import { runsOf } from './kept-evidence';
@@ -25,11 +31,8 @@ inFreshFiles();
 const WORDS = ['sun', 'map', 'leg', 'net', 'pin'];
 const HISTORIES = times(300, 60);
 
-/** A session of two rounds, one after the other, with its group and children. */
-async function begun(name: string) {
-  const group = await addGroup(name);
-  await addChildren(group.id, 'Wren\nKofi\nOttilie');
-  const { children } = sure((await listGroups()).find((g) => g.id === group.id));
+/** A running order of two rounds, one after the other. */
+function twoRounds(title: string) {
   const items = WORDS.map((key) => ({ key, locked: false }));
   const round = {
     role: 'focus',
@@ -46,8 +49,8 @@ async function begun(name: string) {
     names: false,
     seed: 1,
   } as const;
-  const plan = {
-    title: name,
+  return {
+    title,
     minutes: 8,
     letters: false,
     sound: null,
@@ -57,7 +60,14 @@ async function begun(name: string) {
       { id: 'r2', ...round, way: 'check' as const },
     ],
   };
-  const id = await startSession(group.id, plan);
+}
+
+/** A session of two rounds, with its group and children. */
+async function begun(name: string) {
+  const group = await addGroup(name);
+  await addChildren(group.id, 'Wren\nKofi\nOttilie');
+  const { children } = sure((await listGroups()).find((g) => g.id === group.id));
+  const id = await startSession(group.id, twoRounds(name));
   return { id, groupId: group.id, children: children.map((c) => c.id) };
 }
 
@@ -279,4 +289,57 @@ test('an answer that comes while the session is being read is in the next readin
     expect(await answersThat({ sessions: [id] }), `turn ${turn}`).toHaveLength(turn + 1);
   }
   expect(await models.sessions.count({ where: { stale: 1 } })).toBe(0);
+});
+
+/** Opens the file anew, as a start of the server does. */
+async function startAnew(): Promise<void> {
+  await (await database()).close();
+  delete (globalThis as { bouncyEcho?: unknown }).bouncyEcho;
+}
+
+test('pages asked for at once read each session once; a page that only reads writes nothing', async () => {
+  const { id, groupId, children } = await begun('Chard');
+  const wren = sure(children[0]);
+  await appendLog(id, [{ ...answered(0, wren, 'sun'), id: v7(), at: Date.now() }]);
+  await childPage(wren);
+  // The file counts for itself how often a session is put down as read, whoever does it.
+  const { sequelize, models, file } = await database();
+  await sequelize.query('CREATE TABLE times_read (id TEXT)');
+  await sequelize.query(
+    'CREATE TRIGGER count_reads AFTER UPDATE OF stale ON sessions WHEN new.stale = 0 ' +
+      'BEGIN INSERT INTO times_read VALUES (new.id); END',
+  );
+  await models.sessions.update({ stale: 1 }, { where: {} });
+  await startAnew();
+  const group = sure((await listGroups()).find((g) => g.id === groupId));
+  await Promise.all([childPage(wren), childPage(wren), boardOf(group), readySessions(group)]);
+  const timesRead = await rows<{ id: string }>('SELECT id FROM times_read', {});
+  expect(timesRead).toEqual([{ id }]);
+
+  // Another connection sees whether anything was written meanwhile (PRAGMA data_version, sqlite.org/pragma.html).
+  const other = new Sequelize({ dialect: 'sqlite', storage: file, logging: false, dialectModule: sqlite3 });
+  const version = () => other.query('PRAGMA data_version', { type: QueryTypes.SELECT });
+  const before = await version();
+  await Promise.all([childPage(wren), childFile(wren), boardOf(group), readySessions(group), lookBack(id)]);
+  expect(await version()).toEqual(before);
+  await appendLog(id, [{ ...answered(1, wren, 'map'), id: v7(), at: Date.now() }]);
+  expect(await version()).not.toEqual(before);
+  await other.close();
+});
+
+test('the file of a child whose earlier sessions are still being read is not given out in part', async () => {
+  const { groupId, children } = await begun('Sorrel');
+  const wren = sure(children[0]);
+  for (let n = 0; n < 40; n += 1) {
+    const id = await startSession(groupId, twoRounds('Sorrel'));
+    await appendLog(id, [{ ...answered(0, wren, 'sun'), id: v7(), at: Date.now() }]);
+  }
+  await answersThat({ children: [wren] });
+  const { models } = await database();
+  await models.readings.destroy({ where: {} });
+  await models.sessions.update({ stale: 1 }, { where: {} });
+  await startAnew();
+  await expect(childFile(wren)).rejects.toMatchObject({ status: 503, message: expect.stringContaining('try again') });
+  await expect.poll(async () => behind(), { timeout: 60_000 }).toBe(0);
+  await expect.poll(async () => (await childFile(wren)).answers.length, { timeout: 60_000 }).toBe(40);
 });
