@@ -114,6 +114,7 @@ export default defineConfig([
       'src/core/answers/align.ts',
       'src/core/lexicon/find.ts',
       'src/core/lexicon/neighbours.ts',
+      'src/core/lexicon/number-heap.ts',
       'src/core/lexicon/select.ts',
       'src/core/progress/posterior.ts',
     ],

@@ -10,6 +10,7 @@ export default defineConfig({
         test: {
           name: 'unit',
           include: ['src/**/*.test.ts', 'scripts/**/*.test.ts'],
+          exclude: ['src/core/**'],
           testTimeout: 400_000,
           maxWorkers: 2,
         },
@@ -17,8 +18,20 @@ export default defineConfig({
       {
         extends: true,
         test: {
+          name: 'unit core',
+          include: ['src/core/**/*.test.ts'],
+          testTimeout: 400_000,
+          maxWorkers: 2,
+          // The core keeps nothing but what it works out of its data: files can share the prepared banks.
+          isolate: false,
+        },
+      },
+      {
+        extends: true,
+        test: {
           name: 'browser',
-          include: ['e2e/**/*.test.ts'],
+          // What needs a build of its own is run with the deep tests alone.
+          include: ['e2e/*.test.ts', ...(process.env.DEEP === '1' ? ['e2e/deep/*.test.ts'] : [])],
           testTimeout: 400_000,
           hookTimeout: 300_000,
           // Another device is asked for its marks every few seconds; a busy machine takes longer.

@@ -1,6 +1,7 @@
 import { dictionary } from 'cmu-pronouncing-dictionary';
 import { test } from 'vitest';
-import { MIXED, taskOf, TASKS } from '../src/core/games';
+import { taskOf, TASKS } from '../src/core/games';
+import { MIXED } from '../src/core/games/step';
 import { generate } from '../src/core/games/generate';
 import { CHANGE_PLACES, findChain } from '../src/core/lexicon/chains';
 import { hunt } from '../src/core/lexicon/hunt';

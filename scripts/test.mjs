@@ -1,17 +1,15 @@
 // Everything a change must pass, from a checkout with nothing installed. Ends with "N passed, N failed".
-import { checks } from './lib/checks.mjs';
+import { runChecks } from './lib/checks.mjs';
 import { ensureBuild, ensurePackages, main, say } from './lib/prepare.mjs';
-import { close, count, ensureBrowser, node, nothing, runProject } from './lib/tests.mjs';
+import { close, count, ensureBrowser, nothing, runProject } from './lib/tests.mjs';
 
 await main(async () => {
   ensurePackages();
   ensureBrowser();
   const sum = nothing();
   ensureBuild();
-  for (const { name, script, args } of checks()) {
-    say(`${name} …`);
-    count(sum, node(script, args));
-  }
+  say('Style, rules, types and dead code …');
+  for (const ok of await runChecks()) count(sum, ok);
   say('Unit tests …');
   runProject(sum, 'unit');
   say('Browser tests …');

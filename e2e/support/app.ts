@@ -32,8 +32,15 @@ const gone = (child: ChildProcess): Promise<void> =>
     ? Promise.resolve()
     : new Promise((resolve) => child.once('exit', () => resolve()));
 
+interface Served {
+  readonly demo?: boolean;
+  readonly file?: string;
+  /** The checkout whose build is served, where it is not this one. */
+  readonly cwd?: string;
+}
+
 /** The production build, served on a free port with a real SQLite file of its own. */
-export async function openApp({ demo = false, file }: { demo?: boolean; file?: string } = {}): Promise<App> {
+export async function openApp({ demo = false, file, cwd = process.cwd() }: Served = {}): Promise<App> {
   const folder = mkdtempSync(path.join(os.tmpdir(), 'bouncy-echo-e2e-'));
   const database = file ?? path.join(folder, 'e2e.sqlite');
   const port = await freePort();
@@ -51,6 +58,7 @@ export async function openApp({ demo = false, file }: { demo?: boolean; file?: s
       process.execPath,
       ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(port)],
       {
+        cwd,
         stdio: ['ignore', 'ignore', 'inherit'],
         env: {
           ...process.env,

@@ -1,7 +1,10 @@
 // What is checked without running anything: how it is written, its types, and what nobody uses.
 
+import { spawn } from 'node:child_process';
+import { ROOT, say } from './prepare.mjs';
+
 /** Each check: its name, the script of its package, and its arguments. What it learned is kept under node_modules. */
-export const checks = () => [
+const CHECKS = [
   {
     name: 'Style',
     script: 'node_modules/prettier/bin/prettier.cjs',
@@ -24,3 +27,19 @@ export const checks = () => [
     args: ['--no-progress', '--cache', '--cache-location', 'node_modules/.cache/knip'],
   },
 ];
+
+/** Runs a check beside the others; what it says is shown only where it fails. */
+const run = ({ name, script, args }) =>
+  new Promise((resolve) => {
+    const child = spawn(process.execPath, [script, ...args], { cwd: ROOT });
+    let said = '';
+    for (const stream of [child.stdout, child.stderr]) stream.on('data', (part) => (said += part));
+    child.on('exit', (code) => {
+      say(`${name}: ${code === 0 ? 'fine' : 'not yet'}`);
+      if (code !== 0) console.log(said);
+      resolve(code === 0);
+    });
+  });
+
+/** Runs every check, all at once; true for each that went well. */
+export const runChecks = () => Promise.all(CHECKS.map(run));

@@ -4,7 +4,7 @@ import { z } from 'zod';
 import { planRequestSchema, planSchema } from '@/core/formats/plan-file';
 import { explain, idSchema, reason } from '@/core/formats/schemas';
 import { listGroups } from '@/server/people/groups';
-import { planFrom, workshopOf } from '@/server/plans/plan-making';
+import { planFrom, workshopOf } from '@/server/plans/workshop';
 import * as plans from '@/server/plans/plans';
 import { startSession } from '@/server/sessions/start-session';
 import { Problem } from '@/server/storage/problems';

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { marksOf } from '../games/item';
+import { marksOf } from '../games/marks';
 import { word } from '../testing/bank';
 import type { AccentId } from '../phonology/accents';
 import { analyse, type Analysis } from './analyse';

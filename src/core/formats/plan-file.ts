@@ -1,7 +1,6 @@
 import { z } from 'zod';
-import { isTask, stepOf, taskOf } from '../games';
-import { GESTURES } from '../games/frames';
-import { FAMILY_NAMES } from '../games/task';
+import { familyOf, isTask, stepOf, taskOf } from '../games';
+import { GESTURES } from '../games/gestures';
 import type { SoundPair } from '../phonology/articulation';
 import { ITEM_LIMIT, ROUND_LIMIT, ROUND_ROLES, WAYS, type Plan, type PlannedRound } from '../sessions/running-order';
 import { SHAPES } from '../sessions/shapes';
@@ -105,7 +104,7 @@ export function readPlanFile(content: string): ReadPlan {
     const name = `Round ${i + 1}`;
     if (!read.success) return { name, why: reason(read.error), round: null };
     return {
-      name: `${name}: ${FAMILY_NAMES[taskOf(read.data.task).family]}`,
+      name: `${name}: ${familyOf(taskOf(read.data.task).family).name}`,
       why: null,
       round: { ...read.data, id: `r${i + 1}` },
     };

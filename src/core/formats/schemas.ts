@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { HELPS, OUTCOMES, SLIPS } from '../answers/outcome';
 import { SET_TASKS } from '../games';
+import { sure } from '../sure';
 import { KEY_LIMIT } from '../games/spec';
 import { CAUTIONS, parseLetters, spell } from '../lexicon/entry';
 import { COUNTS, FIRSTS, ONLY, SORTS, SYLLABLES } from '../lexicon/find';
@@ -23,6 +24,10 @@ export const itemKey = z.string().min(1).max(KEY_LIMIT);
 const round = z.int().min(0).max(9);
 const turn = z.int().min(0).max(9_999);
 const stamp = { id: idSchema, at: z.int().min(0) };
+
+/** A game that any set of words can be played with. */
+const setTask = z.enum(SET_TASKS);
+const USUAL_SET_TASK = sure(SET_TASKS[0]);
 
 const NAME_LIMIT = 60;
 const NOTE_LIMIT = 500;
@@ -115,7 +120,7 @@ const flag = z
 
 /** The address of the Words screen: every choice is in it, so it can be kept, shared and gone back to. */
 export const wordsSchema = z.object({
-  task: z.enum(SET_TASKS).catch('blending').default('blending'),
+  task: setTask.catch(USUAL_SET_TASK).default(USUAL_SET_TASK),
   sounds: z
     .union([z.literal('any'), oneOf(COUNTS)])
     .catch(3)
@@ -223,7 +228,7 @@ export const taughtSchema = z
 
 export const startSchema = z.object({
   groupId: idSchema,
-  task: z.enum(SET_TASKS),
+  task: setTask,
   words: list.pipe(
     z.array(word).min(1, 'Choose at least one word.').max(SET_LIMIT, `A session can have ${SET_LIMIT} words.`),
   ),

@@ -1,8 +1,8 @@
 import Papa from 'papaparse';
 import { z } from 'zod';
-import { contestWords } from '../games/item';
+import { contestWords } from '../games/contested';
 import { prepare, type Entry } from '../lexicon/entry';
-import { ACCENT_IDS } from '../phonology/accents';
+import { ACCENT_IDS, DEFAULT_ACCENT } from '../phonology/accents';
 import { PRESETS } from '../phonology/conventions';
 import { syllableCount } from '../phonology/transcription';
 
@@ -10,7 +10,7 @@ const PRESET_IDS = Object.keys(PRESETS) as (keyof typeof PRESETS)[];
 
 /** What the words command is asked for. */
 export const wordsListSchema = z.strictObject({
-  accent: z.enum(ACCENT_IDS, `--accent is one of ${ACCENT_IDS.join(', ')}`).default('southern-british'),
+  accent: z.enum(ACCENT_IDS, `--accent is one of ${ACCENT_IDS.join(', ')}`).default(DEFAULT_ACCENT),
   convention: z.enum(PRESET_IDS, `--convention is one of ${PRESET_IDS.join(', ')}`).default('default'),
   format: z.enum(['json', 'csv'], '--format is json or csv').default('json'),
 });

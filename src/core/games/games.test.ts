@@ -6,10 +6,12 @@ import { MAIN_ACCENTS, type AccentId } from '../phonology/accents';
 import { TASKS } from './index';
 import { generate } from './generate';
 import { hardnessOf, stepPoints } from './hardness';
-import { makeItem, type Item } from './item';
+import { makeItem, tryBuild, type Item } from './item';
+import { seeded } from '../random';
 import { huntFault, JUDGES } from '../testing/rejudge';
 import { sure } from '../sure';
-import type { Step, Task } from './task';
+import type { Step } from './step';
+import type { Task } from './task';
 
 const ACCENTS = MAIN_ACCENTS.map((a) => a.id as AccentId);
 test('the second judge catches what is wrong: answers turned round, foils that rhyme, absent sounds', () => {
@@ -224,4 +226,26 @@ describe('how hard an item is', () => {
       expect(mean(sure(task.steps.at(-1))), task.id).toBeGreaterThanOrEqual(mean(sure(task.steps[0])) - 2);
     }
   });
+});
+
+test('any word of the bank may be named for any game: there is an item around it, or a reason why not', () => {
+  const made = material();
+  const some = made.words.filter((_, i) => i % times(40, 240) === 0);
+  let whole = 0;
+  for (const task of TASKS)
+    for (const step of task.steps)
+      for (const head of some) {
+        const { item, why } = tryBuild(task, {
+          head,
+          step,
+          material: made,
+          random: seeded(head.word.length),
+          kind: 0,
+          theme: task.theme ? sure(head.sounds[0]).ipa : null,
+          wishes: { size: 1, avoid: new Set(), contested: true },
+        });
+        expect(item === null ? why : item.key, `${task.id} ${step.id} ${head.word}`).toBeTruthy();
+        if (item) whole += 1;
+      }
+  expect(whole).toBeGreaterThan(some.length);
 });

@@ -5,10 +5,11 @@ import type { SoundPair } from '../phonology/articulation';
 import { seeded, shuffle, type Random } from '../random';
 import { sure } from '../sure';
 import { stepPoints } from './hardness';
-import { makeItem, Unproved, type Item } from './item';
+import { tryBuild, tryMake, type Item } from './item';
 import type { Material } from './material';
 import { readKey, type Spec } from './spec';
-import type { Step, Task, Wishes } from './task';
+import type { Step } from './step';
+import type { Task, Wishes } from './task';
 
 export interface GameRequest {
   readonly size: number;
@@ -151,29 +152,14 @@ class Making {
     return { items, model: model ?? items[0] ?? null, spares: [], short: this.short(items.length) };
   }
 
-  private tryMake(spec: Spec | null): Item | null {
-    if (!spec) return null;
-    try {
-      return makeItem(this.task, this.step, spec, this.material);
-    } catch (error) {
-      if (error instanceof Unproved) return null;
-      throw error;
-    }
+  private tryMake(spec: Spec): Item | null {
+    return tryMake(this.task, this.step, spec, this.material).item;
   }
 
   private build(head: Word, kind: number): Item | null {
-    const { step, material, random, theme, wishes } = this;
-    return this.tryMake(
-      this.task.build({
-        head,
-        step,
-        material,
-        random,
-        kind,
-        theme,
-        wishes: { ...wishes, avoid: this.used.size ? new Set([...wishes.avoid, ...this.used]) : wishes.avoid },
-      }),
-    );
+    const { step, material, random, theme } = this;
+    const avoid = this.used.size ? new Set([...this.wishes.avoid, ...this.used]) : this.wishes.avoid;
+    return tryBuild(this.task, { head, step, material, random, kind, theme, wishes: { ...this.wishes, avoid } }).item;
   }
 
   private take(item: Item | null, into: Item[] = this.items): boolean {

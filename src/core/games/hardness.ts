@@ -1,7 +1,7 @@
 import { difficulty, firstMaking, inCluster } from '../lexicon/difficulty';
 import type { Word } from '../lexicon/entry';
 import { traitsOf } from '../lexicon/traits';
-import type { Step, TaskCore } from './task';
+import type { Act, FoilKind, Step, StepPlace, Unit } from './step';
 
 /**
  * How hard an item is, as one sum of points: the task, the unit it works on, the step's own turns of the screw (place
@@ -12,10 +12,24 @@ import type { Step, TaskCore } from './task';
  */
 const POINTS = {
   /** Notice, match, say one, put together, take apart, leave out, add, swap. */
-  act: { echo: 0, notice: 4, match: 8, produce: 14, blend: 26, segment: 34, 'leave-out': 46, add: 50, swap: 56 },
-  unit: { word: 0, syllable: 6, rhyme: 12, 'onset-rime': 14, sound: 20 },
-  place: { first: 0, last: 4, ends: 5, any: 8, middle: 10, cluster: 14, onset: 15 },
-  foil: { far: 0, 'same-start': 3, near: 4, 'same-vowel': 5, 'same-ends': 7 },
+  act: {
+    echo: 0,
+    notice: 4,
+    match: 8,
+    produce: 14,
+    blend: 26,
+    segment: 34,
+    'leave-out': 46,
+    add: 50,
+    swap: 56,
+  } satisfies Readonly<Record<Act, number>>,
+  unit: { word: 0, syllable: 6, rhyme: 12, 'onset-rime': 14, sound: 20 } satisfies Readonly<Record<Unit, number>>,
+  place: { first: 0, last: 4, ends: 5, any: 8, middle: 10, cluster: 14, onset: 15 } satisfies Readonly<
+    Record<StepPlace, number>
+  >,
+  foil: { far: 0, 'same-start': 3, near: 4, 'same-vowel': 5, 'same-ends': 7 } satisfies Readonly<
+    Record<FoilKind, number>
+  >,
   result: { real: 0, nonsense: 2 },
   told: { told: 0, kept: 3 },
   starts: { hold: 0, clip: 3, cluster: 6 },
@@ -26,16 +40,17 @@ const POINTS = {
   pictures: -6,
 } as const;
 
-export type Act = keyof typeof POINTS.act;
-export type Unit = keyof typeof POINTS.unit;
-export type StepPlace = keyof typeof POINTS.place;
-export type FoilKind = keyof typeof POINTS.foil;
+/** What a task does with a word, as far as its hardness goes. */
+interface Worked {
+  readonly act: Act;
+  readonly unit: Unit;
+}
 
 /**
  * Points of a step before any word is known; along the steps of a task they only rise.
  * @example stepPoints(blending, blending.steps[0]) < stepPoints(blending, blending.steps[1]) // true
  */
-export function stepPoints(task: Pick<TaskCore, 'act' | 'unit'>, step: Step): number {
+export function stepPoints(task: Worked, step: Step): number {
   return (
     POINTS.act[task.act] +
     POINTS.unit[step.unit ?? task.unit] +
@@ -67,7 +82,7 @@ const MAKING_REASON = {
 const BAND_REASON = { 1: 'an everyday word', 2: 'a word most children know', 3: 'a word to tell about first' } as const;
 
 /** How hard one item is, and why in words. */
-export function hardnessOf(task: Pick<TaskCore, 'act' | 'unit'>, step: Step, word: Word | null): Hardness {
+export function hardnessOf(task: Worked, step: Step, word: Word | null): Hardness {
   const reasons = [step.name];
   if (word) {
     const beats = traitsOf(word).syllables;

@@ -1,90 +1,16 @@
 import type { Judged } from '../answers/judge';
 import type { LikelyAnswer } from '../answers/likely';
-import { followsInCluster } from '../lexicon/difficulty';
-import type { Caution, Word } from '../lexicon/entry';
-import { CONVENTION_WORDS } from '../phonology/conventions';
-import { labelOf, makingOf, MAKING_ADVICE, type Making } from '../phonology/sounds';
-import type { AccentId } from '../phonology/accents';
-import { sure } from '../sure';
+import type { Word } from '../lexicon/entry';
+import { contestWords } from './contested';
 import { fill } from './fill';
 import { hardnessOf } from './hardness';
+import { marksOf } from './marks';
 import type { Material } from './material';
+import { Unproved } from './proof';
 import { keyOf, readKey, type Spec } from './spec';
-import type { Made, Step, Task } from './task';
-
-/** One sound as the bounce line shows it. */
-export interface Mark {
-  readonly ipa: string;
-  readonly label: string;
-  /** A word that tells two sounds with one label apart. */
-  readonly as?: string;
-  /** This word's own letters for the sound; absent where the spelling cannot be cut there. */
-  readonly letters?: string;
-  readonly making: Making;
-  /** Stands close to the mark before it: both belong to one cluster. */
-  readonly close: boolean;
-  /** Shares an underline with the mark before it: the convention counts them as one. */
-  readonly fused: boolean;
-}
-
-/** Who says a line of the script. */
-type Role = 'adult' | 'together' | 'children';
-export interface Line {
-  readonly role: Role;
-  readonly text: string;
-}
-
-/** A word as a screen shows it. */
-export interface Shown {
-  readonly word: string;
-  readonly marks: readonly Mark[];
-  readonly count: number;
-  readonly meaning: string;
-  readonly picture: string | null;
-  readonly prop: boolean;
-  readonly cautions: readonly Caution[];
-}
-
-/** How Play draws an item: each task properly, not one card for all. */
-export type View =
-  /** One word on its bounce line; `spot` is the sound asked for, `parts` what the adult says with gaps. */
-  | { readonly kind: 'line'; readonly spot: number | null; readonly parts: readonly string[] | null }
-  /** Two words, yes or no. */
-  | { readonly kind: 'pair' }
-  /**
-   * Words in a row: `answer` is the one that is right (the odd one, the one that rhymes); `first` is the word asked
-   * about.
-   */
-  | { readonly kind: 'row'; readonly answer: number | null; readonly first: boolean }
-  /** A sound leaves, drops in, or both. */
-  | {
-      readonly kind: 'change';
-      readonly from: readonly Mark[];
-      readonly to: readonly Mark[];
-      readonly gone: readonly number[];
-      readonly come: readonly number[];
-    }
-  /** One beat for each part: words of a sentence, or syllables. */
-  | {
-      readonly kind: 'beats';
-      readonly parts: readonly string[];
-      readonly ownName: boolean;
-      readonly out: number | null;
-    }
-  /** A handful of sounds, every word it makes, and a timer. */
-  | {
-      readonly kind: 'hunt';
-      readonly sounds: readonly Mark[];
-      readonly words: readonly { readonly word: string; readonly count: number }[];
-      readonly seconds: number;
-    }
-  /** A list to say back. */
-  | { readonly kind: 'list'; readonly entries: readonly string[]; readonly backwards: boolean }
-  /** A short story; words to catch are marked. */
-  | {
-      readonly kind: 'story';
-      readonly sentences: readonly (readonly { readonly text: string; readonly hit: boolean }[])[];
-    };
+import type { Step } from './step';
+import type { Building, Made, Task } from './task';
+import type { Line, Mark, Shown, View } from './view';
 
 /** Everything the Play screen needs to run one item. Plain data: it crosses to the browser as it is. */
 export interface Item {
@@ -110,6 +36,8 @@ export interface Item {
   readonly judged: Judged;
   readonly likely: readonly LikelyAnswer[];
   readonly kind: number;
+  /** How a plan lists it, where that is not its word. */
+  readonly listed?: string;
   readonly foil: string | null;
   readonly difficulty: number;
   readonly reasons: readonly string[];
@@ -117,84 +45,6 @@ export interface Item {
   readonly contested: string | null;
   readonly proof: readonly string[];
 }
-
-/** The marks of a word's bounce line. */
-export function marksOf(word: Word): Mark[] {
-  const seconds = new Set(word.units.flatMap((unit) => unit.sounds.slice(1)));
-  const letters = lettersBySegment(word);
-  return word.sounds.map((sound, at) => ({
-    ipa: sound.ipa,
-    ...labelOf(sound.ipa, word.accent),
-    ...(letters[sound.segment] ? { letters: sure(letters[sound.segment]) } : {}),
-    making: makingOf(sound.ipa),
-    close: followsInCluster(word, at),
-    fused: seconds.has(sound),
-  }));
-}
-
-/** The letters of each segment; none where one piece spells several keys. */
-function lettersBySegment({ entry }: Word): (string | undefined)[] {
-  const lettersOf = ({ keys, letters, tail }: (typeof entry.letters)[number]): string | undefined => {
-    if (keys > 1) return undefined;
-    return tail ? `${letters}‑${tail}` : letters;
-  };
-  return entry.letters.flatMap((piece) => Array.from({ length: piece.keys }, () => lettersOf(piece)));
-}
-
-/** A mark for a sound that stands alone. */
-export const soundMark = (ipa: string, accent: AccentId): Mark => ({
-  ipa,
-  ...labelOf(ipa, accent),
-  making: makingOf(ipa),
-  close: false,
-  fused: false,
-});
-
-export const shownOf = (word: Word): Shown => ({
-  word: word.word,
-  marks: marksOf(word),
-  count: word.count,
-  meaning: word.entry.meaning,
-  picture: word.entry.picture,
-  prop: word.entry.prop,
-  cautions: word.entry.cautions,
-});
-
-/** Sounds as labels with dots between, for reading aloud. Example: `s … l … u … g`. */
-export const spokenApart = (word: Word): string =>
-  word.sounds.map((s) => labelOf(s.ipa, word.accent).label).join(' … ');
-
-/** A sound between slashes. Example: `/sh/`. */
-export const slashed = (ipa: string, accent: AccentId): string => `/${labelOf(ipa, accent).label}/`;
-
-/**
- * The other count, for each convention that would change it: "3 if x counts as one" where box has 4,
- * "4 if its end counts as two" where apple has 3.
- */
-export function contestWords(word: Word): string | null {
-  if (!word.contest) return null;
-  const { by, strict } = word.contest;
-  const lines = by.map(({ convention, count }) => {
-    const fusedNow = word.units.some((unit) => unit.by === convention);
-    const other = fusedNow ? word.count + (strict - count) : word.count - (strict - count);
-    return `${other} if ${CONVENTION_WORDS[convention].thing} counts as ${fusedNow ? 'two' : 'one'}`;
-  });
-  if (word.contest.speaker.length) lines.push('the count changes from speaker to speaker');
-  return lines.join('; ');
-}
-
-/** An item that cannot be proved right is no item. */
-export class Unproved extends Error {}
-
-/** Throws Unproved where something an item needs is not there. */
-export function need<T>(thing: T | null | undefined, what: string): T {
-  if (thing === null || thing === undefined) throw new Unproved(what);
-  return thing;
-}
-
-/** The word of a name, which must be in the bank. */
-export const wordOf = (material: Material, name: string | undefined): Word =>
-  need(material.byName.get(name ?? ''), `“${name ?? ''}” is not in the bank.`);
 
 /**
  * Makes the item of a spec and proves it: every fact the task states about it, and that nothing in it is rude.
@@ -226,6 +76,7 @@ export function makeItem(task: Task, step: Step, from: Spec | string, material: 
     judged: made.judged,
     likely: made.likely,
     kind: made.kind ?? 0,
+    ...(made.listed === undefined ? {} : { listed: made.listed }),
     foil: step.foil ?? null,
     difficulty: points,
     reasons,
@@ -258,25 +109,27 @@ function proofOf(made: Made, where: string, material: Material): string[] {
   return facts.map(([what]) => what);
 }
 
-const list = (labels: readonly string[]): string =>
-  labels.length < 2 ? labels.join('') : `${labels.slice(0, -1).join(', ')} and ${labels.at(-1)}`;
+/** An item, or why there is none. */
+export type Tried = { readonly item: Item; readonly why: null } | { readonly item: null; readonly why: string };
 
-/** How to say the word's sounds alone: which to clip, which to hold. Example: "Hold /s/ and /l/. Clip /g/: no “uh”." */
-export function sayingAdvice(word: Word): string {
-  return advice([...new Set(word.sounds.map((s) => s.ipa))], word.accent);
+/** What does not hold is no error but an answer. */
+function tried(make: () => Item | null): Tried {
+  try {
+    const item = make();
+    return item ? { item, why: null } : { item: null, why: 'Nothing could be found to go with it.' };
+  } catch (error) {
+    if (error instanceof Unproved) return { item: null, why: error.message };
+    throw error;
+  }
 }
 
-/** How to say sounds alone. Example: `advice(['s'], 'scottish') // 'Hold /s/.'`. */
-export function advice(sounds: readonly string[], accent: AccentId): string {
-  const of = (making: Making): string[] =>
-    sounds.filter((ipa) => makingOf(ipa) === making).map((ipa) => slashed(ipa, accent));
-  const [hold, clip, light] = [of('hold'), of('clip'), of('light')];
-  return [
-    hold.length ? `Hold ${list(hold)}.` : '',
-    clip.length ? `Clip ${list(clip)}: no “uh”.` : '',
-    light.length ? `${list(light)} lightly.` : '',
-    !hold.length && !clip.length && !light.length ? MAKING_ADVICE.vowel : '',
-  ]
-    .filter(Boolean)
-    .join(' ');
-}
+/** The item of a spec, or why there is none. */
+export const tryMake = (task: Task, step: Step, from: Spec | string, material: Material): Tried =>
+  tried(() => makeItem(task, step, from, material));
+
+/** An item around a word, or why there is none. Any word of the bank may be tried. */
+export const tryBuild = (task: Task, building: Building): Tried =>
+  tried(() => {
+    const spec = task.build(building);
+    return spec && makeItem(task, building.step, spec, building.material);
+  });

@@ -1,9 +1,7 @@
 import type { AccentId } from '../phonology/accents';
 import { labelOf } from '../phonology/sounds';
+import { findTask } from './index';
 import { OWN_NAME, readKey } from './spec';
-
-/** Tasks whose items go from one word to another. */
-const CHANGING: ReadonlySet<string> = new Set(['swap', 'chain', 'add', 'reorder', 'which-changed']);
 
 /** An item's key as a person reads it. Example: `keyLabel('mop map', 'swap', accent) // 'mop → map'`. */
 export function keyLabel(key: string, task: string, accent: AccentId): string {
@@ -16,5 +14,5 @@ export function keyLabel(key: string, task: string, accent: AccentId): string {
       return `/${ipa}/`;
     }
   });
-  return [words.join(CHANGING.has(task) ? ' → ' : ' · '), slashes.join(' ')].filter(Boolean).join(' ');
+  return [words.join(findTask(task)?.becomes ? ' → ' : ' · '), slashes.join(' ')].filter(Boolean).join(' ');
 }

@@ -1,6 +1,7 @@
 import type { LikelyContext } from '../answers/likely';
 import { groupBy } from '../group-by';
-import { accentOf, realiseSegments, type AccentId } from '../phonology/accents';
+import { accentOf, ownOf, type AccentId } from '../phonology/accents';
+import { realiseSegments } from '../phonology/realise';
 import type { Conventions } from '../phonology/conventions';
 import { parseTranscription } from '../phonology/transcription';
 import { formEntry, type Form } from '../lexicon/endings';
@@ -11,6 +12,7 @@ import { neighbourhood, rhymeClasses, type Neighbourhood } from '../lexicon/neig
 import { onsetAndRime } from '../lexicon/syllables';
 import { traitsOf } from '../lexicon/traits';
 import { sure } from '../sure';
+import { need } from './proof';
 
 /** Everything games are made from, in one accent and counting convention. */
 export interface Material {
@@ -101,10 +103,7 @@ export function materialOf({
       }),
     );
   const heard = ({ line, ownLines }: LittleWord): string[] =>
-    realiseSegments(
-      parseTranscription(ownLines[accent] ?? ownLines[accentOf(accent).variantOf ?? ''] ?? line),
-      accentOf(accent),
-    ).map((s) => s.ipa);
+    realiseSegments(parseTranscription(ownOf(ownLines, accent) ?? line), accentOf(accent)).map((s) => s.ipa);
   const little = (): ReadonlyMap<string, readonly string[]> =>
     keep('little', () => new Map(littleWords.map((w) => [w.word, heard(w)])));
   const others = (): ReadonlySet<string> => keep('others', () => new Set(otherWords.map((w) => heard(w).join(' '))));
@@ -146,12 +145,15 @@ export const playable = (material: Material): readonly Word[] =>
 export const oneBeat = (material: Material): readonly Word[] =>
   material.keep('one beat', () => playable(material).filter((w) => traitsOf(w).syllables === 1));
 
-/** Words of one beat by what they share: the first sound, the vowel and end, the start and end. */
+/**
+ * Words of one beat by what they share: the first sound, the vowel and end, the start and end. Asked of another word,
+ * `of` throws Unproved.
+ */
 export function shelves(material: Material) {
   return material.keep('shelves', () => {
     const words = oneBeat(material);
     const parts = new Map(words.map((w) => [w.word, onsetAndRime(w)]));
-    const of = (w: Word) => sure(parts.get(w.word));
+    const of = (w: Word) => need(parts.get(w.word), `“${w.word}” has more than one beat.`);
     return {
       of,
       byFirst: groupBy(words, (w) => sure(ipaOf(w)[0])),

@@ -1,61 +1,12 @@
-import type { LikelyAnswer } from '../answers/likely';
 import type { Judged } from '../answers/judge';
+import type { LikelyAnswer } from '../answers/likely';
 import type { Word } from '../lexicon/entry';
 import type { SoundPair } from '../phonology/articulation';
 import type { Random } from '../random';
-import type { Act, FoilKind, StepPlace, Unit } from './hardness';
-import type { Line, Shown, View } from './item';
 import type { Material } from './material';
 import type { Spec } from './spec';
-
-/** The families, in the order of the catalogue. */
-export const FAMILIES = [
-  'words',
-  'syllables',
-  'rhyme',
-  'first-sounds',
-  'blending',
-  'segmenting',
-  'leaving-out',
-  'adding',
-  'swapping',
-  'word-hunt',
-  'echo',
-] as const;
-export type FamilyId = (typeof FAMILIES)[number];
-
-export const FAMILY_NAMES: Readonly<Record<FamilyId, string>> = {
-  words: 'Words in a sentence',
-  syllables: 'Syllables',
-  rhyme: 'Rhyme',
-  'first-sounds': 'First sounds',
-  blending: 'Blending',
-  segmenting: 'Segmenting',
-  'leaving-out': 'Leaving out',
-  adding: 'Adding',
-  swapping: 'Swapping',
-  'word-hunt': 'Word hunt',
-  echo: 'Echo',
-};
-
-/** One step of a task's ladder, as data. */
-export interface Step {
-  readonly id: string;
-  readonly name: string;
-  /** Sounds, beats, words or list entries it fixes; with `most`, from `count` up to it. */
-  readonly count?: number;
-  readonly most?: number;
-  readonly unit?: Unit;
-  readonly place?: StepPlace;
-  readonly foil?: FoilKind;
-  readonly choices?: number;
-  readonly result?: 'real' | 'nonsense';
-  readonly told?: 'told' | 'kept';
-  readonly starts?: 'hold' | 'clip' | 'cluster';
-  readonly pictures?: true;
-  /** Adding and leaving out are allowed beside swapping. */
-  readonly grow?: true;
-}
+import type { Act, Step, Unit } from './step';
+import type { Line, Shown, View } from './view';
 
 /** What a plan may ask of a set beyond its step. */
 export interface Wishes {
@@ -101,12 +52,15 @@ export interface Made {
   readonly likely: readonly LikelyAnswer[];
   /** Which of the balanced answers it has. */
   readonly kind?: number;
+  /** How a plan lists it, where that is not its word. */
+  readonly listed?: string;
   readonly facts: readonly (readonly [string, boolean])[];
 }
 
-export interface TaskCore {
+interface TaskCore {
   readonly id: string;
-  readonly family: FamilyId;
+  /** Id of the family whose file it stands in. */
+  readonly family: string;
   readonly name: string;
   /** What children do, in one line for the adult. */
   readonly asks: string;
@@ -126,6 +80,27 @@ export interface TaskCore {
   readonly inOrder?: true;
   /** Played by everyone, not turn by turn. */
   readonly together?: true;
+  /** The rung each step is on: of its own family, or `family/rung`. A step that is not here is on no ladder. */
+  readonly rungs?: Readonly<Record<string, string>>;
+  /** The word is joined again after the turn. */
+  readonly joinsAgain?: true;
+  /** An answer says what became of every sound of the word, said as a word or sound by sound. */
+  readonly wholeWord?: 'joined' | 'apart';
+  /** A child’s own name can be played: only the speaker knows its beats. */
+  readonly ownName?: true;
+  /** The words of an item turn into each other: *mop* to *map*. */
+  readonly becomes?: true;
+  /** Each item begins where the one before ended, so a first and a last word, or another way on, can be asked for. */
+  readonly leadsOn?: true;
+  /** Any set of words can be played with it, whatever their number of sounds. */
+  readonly anySet?: true;
+}
+
+/** An item around words that an adult named, and what to say where it does not hold. */
+interface Around {
+  readonly spec: Spec;
+  /** Goes on after the words that were typed. */
+  readonly otherwise: string;
 }
 
 /** One task: an object in its family's file. Adding one means adding it to its family's list. */
@@ -138,8 +113,13 @@ export interface Task extends TaskCore {
   fits?(head: Word, kind: number, theme: string | null, step: Step): boolean;
   /** The sound a set is about. */
   theme?(step: Step, material: Material, random: Random, wishes: Wishes): string | null;
+  /** A child who knows nothing is right once in so many: the choices, or the numbers that one may sensibly say. */
+  oneOf?(step: Step): number;
+  /** Where an item is made from the words an adult names all at once. */
+  around?(named: readonly Word[], step: Step): Around;
   /** A whole set that hangs together, in place of one item at a time. */
   sequence?(building: Omit<Building, 'head' | 'kind'>): Spec[];
+  /** Chooses what goes with the head. Gives null, or throws Unproved, for a head that does not do. */
   build(building: Building): Spec | null;
   make(spec: Spec, step: Step, material: Material): Made;
 }

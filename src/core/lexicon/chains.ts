@@ -28,6 +28,10 @@ export interface Link {
   readonly old: string | null;
   /** The sound that comes, where one does. */
   readonly new: string | null;
+  /** Where the change is heard: a swap inside a cluster is heard in both words (*slip* to *skip*). */
+  readonly heard: ChangePlace;
+  /** A class of sound is kept: a vowel is swapped for a vowel. */
+  readonly alike: boolean;
 }
 
 export interface ChainRequest {
@@ -55,19 +59,35 @@ export interface Chain {
 export function linkOf(from: Word, { word: to, change, at }: Neighbour): Link {
   const old = change === 'add' ? null : sure(from.sounds[at]).ipa;
   const made = change === 'leave-out' ? null : sure(to.sounds[at]).ipa;
-  return { from, to, change, at, place: placeOf(change === 'add' ? to : from, at), old, new: made };
+  const place = placeOf(change === 'add' ? to : from, at);
+  return {
+    from,
+    to,
+    change,
+    at,
+    place,
+    old,
+    new: made,
+    heard: change === 'swap' && placeOf(to, at) === 'cluster' ? 'cluster' : place,
+    alike: change !== 'swap' || sure(from.sounds[at]).vowel === sure(to.sounds[at]).vowel,
+  };
 }
 
-/** A swap inside a cluster is heard in both words: *slip* to *skip*. */
-const linkPlace = (link: Link): ChangePlace =>
-  link.change === 'swap' && placeOf(link.to, link.at) === 'cluster' ? 'cluster' : link.place;
+/** Every link of a neighbourhood, by the word it begins at: worked out when a word is first asked for. */
+const known = new WeakMap<Neighbourhood, Map<Word, readonly Link[]>>();
 
-/** A class of sound is kept in a swap: a vowel is swapped for a vowel. */
-const sameKind = (link: Link): boolean =>
-  link.change !== 'swap' || sure(link.from.sounds[link.at]).vowel === sure(link.to.sounds[link.at]).vowel;
+function allLinks(word: Word, neighbours: Neighbourhood): readonly Link[] {
+  const links = known.get(neighbours) ?? new Map<Word, readonly Link[]>();
+  known.set(neighbours, links);
+  const before = links.get(word);
+  if (before) return before;
+  const made = neighbours.of(word).map((n) => linkOf(word, n));
+  links.set(word, made);
+  return made;
+}
 
 /** The steps a request allows from a word. */
-export function linksFrom(
+export const linksFrom = (
   word: Word,
   {
     neighbours,
@@ -75,15 +95,10 @@ export function linksFrom(
     grow,
     allowed,
   }: Pick<ChainRequest, 'places' | 'grow' | 'allowed'> & { neighbours: Neighbourhood },
-): Link[] {
-  return neighbours
-    .of(word)
-    .map((n) => linkOf(word, n))
-    .filter(
-      (link) =>
-        (grow || link.change === 'swap') && places.includes(linkPlace(link)) && sameKind(link) && allowed(link.to),
-    );
-}
+): Link[] =>
+  allLinks(word, neighbours).filter(
+    (link) => (grow || link.change === 'swap') && places.includes(link.heard) && link.alike && allowed(link.to),
+  );
 
 /** Looks into this many words before it says that it found no more: keeps the answer immediate. */
 const BUDGET = 1_500;
@@ -143,8 +158,8 @@ export function findChain(neighbours: Neighbourhood, request: ChainRequest, rand
     const [before, earlier] = [path.at(-1), path.at(-2)];
     const cost = (link: Link): number =>
       (link.to.entry.band - 1) * 2 +
-      (before && linkPlace(before) === linkPlace(link) ? 3 : 0) +
-      (earlier && linkPlace(earlier) === linkPlace(link) ? 1 : 0) +
+      (before?.heard === link.heard ? 3 : 0) +
+      (earlier?.heard === link.heard ? 1 : 0) +
       (link.to.entry.picture ? 0 : 0.5);
     return next(word)
       .filter((link) => !used.has(traitsOf(link.to).said))

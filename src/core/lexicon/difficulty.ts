@@ -1,4 +1,5 @@
-import { makingOf, type Making } from '../phonology/sounds';
+import { makingOf } from '../phonology/sounds';
+import type { Making } from '../phonology/consonants';
 import { syllableCount } from '../phonology/transcription';
 import { sure } from '../sure';
 import type { Word } from './entry';

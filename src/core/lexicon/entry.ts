@@ -1,4 +1,5 @@
-import { ACCENT_IDS, accentOf, realiseSegments, type AccentId, type Sound } from '../phonology/accents';
+import { ACCENT_IDS, accentOf, ownOf, type AccentId } from '../phonology/accents';
+import { realiseSegments, type Sound } from '../phonology/realise';
 import { contest, units, type Contest, type Conventions, type LetterPiece, type Unit } from '../phonology/conventions';
 import { parseTranscription, type Segment } from '../phonology/transcription';
 
@@ -153,7 +154,7 @@ export const segmentsOf = (entry: Entry, accent: AccentId): Segment[] => parseTr
 
 /** The line that holds in an accent: its own, that of the accent it is a variant of, or the shared one. */
 const lineOf = (entry: Pick<Entry, 'line' | 'ownLines'>, accent: AccentId): string =>
-  entry.ownLines[accent] ?? entry.ownLines[accentOf(accent).variantOf as AccentId] ?? entry.line;
+  ownOf(entry.ownLines, accent) ?? entry.line;
 
 /** The sounds of an entry in an accent. Example: `realise(shark, 'general-american').map((s) => s.ipa) // ʃ ɑ r k`. */
 export const realise = (entry: Entry, accent: AccentId): Sound[] =>

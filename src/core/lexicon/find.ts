@@ -1,4 +1,4 @@
-import type { Making } from '../phonology/sounds';
+import type { Making } from '../phonology/consonants';
 import { FLAGS, hasSound, MAKINGS, type Flag, type SoundPlace, type WordIndex } from './word-index';
 
 /** Numbers of sounds on offer; the last stands for itself and all above it. */
@@ -202,9 +202,12 @@ class Tally {
       shapes: index.shapeNames
         .flatMap((shape, s) => {
           const words = this.shapeOf[s]!;
-          return words ? [{ shape, words, example: index.words[this.exampleOf[s]!]!.word }] : [];
+          return words
+            ? [{ shape, words, example: index.words[this.exampleOf[s]!]!.word, rank: index.shapeRanks[s]! }]
+            : [];
         })
-        .sort((a, b) => b.words - a.words || a.shape.localeCompare(b.shape)),
+        .sort((a, b) => b.words - a.words || a.rank - b.rank)
+        .map(({ shape, words, example }) => ({ shape, words, example })),
     };
   }
 }

@@ -1,4 +1,5 @@
-import { accentOf, realiseSegments, type AccentId } from '../phonology/accents';
+import { accentOf, type AccentId } from '../phonology/accents';
+import { realiseSegments } from '../phonology/realise';
 import { parseTranscription } from '../phonology/transcription';
 
 /** Says whether a string of sounds would be heard as a rude or hurtful word in the accent in force. */

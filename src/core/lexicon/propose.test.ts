@@ -1,7 +1,8 @@
 import { dictionary } from 'cmu-pronouncing-dictionary';
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { ACCENT_IDS, accentOf, realiseSegments } from '../phonology/accents';
+import { ACCENT_IDS, accentOf } from '../phonology/accents';
+import { realiseSegments } from '../phonology/realise';
 import { readingsOf } from '../phonology/arpabet';
 import { isConsonantKey, VOWEL_KEYS, type Key } from '../phonology/keys';
 import { parseTranscription } from '../phonology/transcription';

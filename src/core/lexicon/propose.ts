@@ -1,6 +1,7 @@
 import { mayBegin } from '../phonology/clusters';
 import { placesOf, type Place } from '../phonology/from-phones';
-import { accentOf, realiseSegments, type AccentId } from '../phonology/accents';
+import { accentOf, type AccentId } from '../phonology/accents';
+import { realiseSegments } from '../phonology/realise';
 import { isVowelKey, type Key } from '../phonology/keys';
 import { parseTranscription } from '../phonology/transcription';
 import { sure } from '../sure';

@@ -2,6 +2,7 @@ import { seeded, shuffle } from '../random';
 import type { Word } from './entry';
 import { find, loosen, type Filters, type Found, type Loosenable } from './find';
 import { oneSoundApart } from './likeness';
+import { NumberHeap } from './number-heap';
 import { FLAGS, type WordIndex } from './word-index';
 
 export interface SetRequest extends Filters {
@@ -28,22 +29,33 @@ export interface WordSet {
 /** What each likeness to a word already chosen costs, and a word that cannot be shown; a dearer word is taken later. */
 const COST = { sameFirst: 4, sameVowels: 3, band: 2, syllable: 6, unseen: 3, avoided: 100 } as const;
 
-/** A set being chosen: every word of the pool with what it costs now, brought up to date as words are taken. */
+/** Positions of a pool are less than this: a cost and a position make one number. */
+const POSITIONS = 65_536;
+
+/**
+ * A set being chosen. What a word costs now is worked out only when it comes up: taking a word makes those like it
+ * dearer, and never anything cheaper, so that a word whose cost is still what it was put down with is the cheapest.
+ */
 class Choosing {
   readonly chosen: number[] = [];
-  private readonly costs: Float64Array;
+  private readonly queue: NumberHeap;
+  /** Words that would muddle the set; they come back when nothing else is left. */
+  private aside: number[] = [];
   private readonly taken: Uint8Array;
-  /** Likeness is asked only of the word about to be taken; one that is barred stays barred, for the set only grows. */
+  /** One that muddles goes on muddling, for the set only grows. */
   private readonly barred: Uint8Array;
+  private readonly fixed: Uint16Array;
+  private readonly timesFirst: Uint8Array;
+  private readonly timesVowels: Uint8Array;
 
   constructor(
     private readonly index: WordIndex,
     private readonly pool: readonly number[],
     avoid: ReadonlySet<number>,
   ) {
-    const { bands, syllables, flags } = index;
+    const { bands, syllables, flags, sounds, words } = index;
     const seen = FLAGS.picture | FLAGS.prop;
-    this.costs = Float64Array.from(
+    this.fixed = Uint16Array.from(
       pool,
       (w) =>
         (bands[w]! - 1) * COST.band +
@@ -51,20 +63,18 @@ class Choosing {
         (flags[w]! & seen ? 0 : COST.unseen) +
         (avoid.has(w) ? COST.avoided : 0),
     );
-    this.taken = new Uint8Array(pool.length);
-    this.barred = new Uint8Array(pool.length);
+    this.taken = new Uint8Array(words.length);
+    this.barred = new Uint8Array(words.length);
+    this.timesFirst = new Uint8Array(sounds.length);
+    this.timesVowels = new Uint8Array(words.length);
+    this.queue = new NumberHeap(Float64Array.from(this.fixed, (cost, at) => cost * POSITIONS + at));
   }
 
   take(word: number): void {
-    const { firsts, vowels } = this.index;
-    const [first, vowel] = [firsts[word]!, vowels[word]!];
     this.chosen.push(word);
-    for (let i = 0; i < this.pool.length; i += 1) {
-      const other = this.pool[i]!;
-      if (other === word) this.taken[i] = 1;
-      if (firsts[other] === first) this.costs[i]! += COST.sameFirst;
-      if (vowels[other] === vowel) this.costs[i]! += COST.sameVowels;
-    }
+    this.taken[word] = 1;
+    this.timesFirst[this.index.firsts[word]!]! += 1;
+    this.timesVowels[this.index.vowels[word]!]! += 1;
   }
 
   /** Words that sound alike, rhyme or are one sound apart would muddle each other in one set. */
@@ -75,24 +85,37 @@ class Choosing {
     );
   }
 
+  /** Cost and position of a word of the pool as one number: of two that cost the same, the earlier is taken. */
+  private keyNow(at: number): number {
+    const word = this.pool[at]!;
+    const { firsts, vowels } = this.index;
+    const like = this.timesFirst[firsts[word]!]! * COST.sameFirst + this.timesVowels[vowels[word]!]! * COST.sameVowels;
+    return (this.fixed[at]! + like) * POSITIONS + at;
+  }
+
   /** The cheapest word not taken; one that rhymes or nearly matches only when `relaxed`. */
   cheapest(relaxed: boolean, least = -Infinity): number | undefined {
+    const { queue, pool } = this;
     const { difficulties } = this.index;
-    for (;;) {
-      let best = -1;
-      for (let i = 0; i < this.pool.length; i += 1) {
-        if (
-          this.taken[i] ||
-          (!relaxed && this.barred[i]) ||
-          (best >= 0 && this.costs[i]! >= this.costs[best]!) ||
-          difficulties[this.pool[i]!]! < least
-        )
-          continue;
-        best = i;
+    const easy: number[] = [];
+    if (relaxed) for (const at of this.aside.splice(0)) queue.push(this.keyNow(at));
+    let found: number | undefined;
+    while (found === undefined && queue.size) {
+      const key = queue.pop();
+      const at = key % POSITIONS;
+      const word = pool[at]!;
+      if (this.taken[word]) continue;
+      const now = this.keyNow(at);
+      if (now !== key) queue.push(now);
+      else if (difficulties[word]! < least) easy.push(key);
+      else if (!relaxed && (this.barred[word] ||= Number(this.muddles(word)))) this.aside.push(at);
+      else {
+        found = word;
+        queue.push(key);
       }
-      if (best < 0 || relaxed || !this.muddles(this.pool[best]!)) return this.pool[best];
-      this.barred[best] = 1;
     }
+    for (const key of easy) queue.push(key);
+    return found;
   }
 
   /** Takes words up to `size`; words that rhyme or nearly match meet only when nothing else is left. */
@@ -109,6 +132,19 @@ class Choosing {
 
 /** Share of the fitting words, from the hardest down, that can be a stretch. */
 const STRETCH_SHARE = 0.2;
+
+/** The difficulty of the word that stands at a place when the words are put from easy to hard; 0 where none does. */
+function difficultyAt(
+  { words, easyFirst, difficulties }: WordIndex,
+  matching: readonly number[],
+  place: number,
+): number {
+  const among = new Uint8Array(words.length);
+  for (const word of matching) among[word] = 1;
+  let left = place;
+  for (const word of easyFirst) if (among[word] && left-- === 0) return difficulties[word]!;
+  return 0;
+}
 
 /** Spare words kept for swapping, besides the one to model with. */
 const SPARES = 6;
@@ -136,8 +172,7 @@ export function select(index: WordIndex, request: SetRequest, found: Found = fin
   for (const word of keep) choosing.take(word);
 
   // The stretch comes first, so that the set is built around it.
-  const sorted = Float64Array.from(matching, (w) => difficulties[w]!).sort();
-  const hard = sorted[Math.floor(sorted.length * (1 - STRETCH_SHARE))] ?? 0;
+  const hard = difficultyAt(index, matching, Math.floor(matching.length * (1 - STRETCH_SHARE)));
   const stretch = keep.length ? undefined : choosing.cheapest(false, hard);
   if (stretch !== undefined) choosing.take(stretch);
   choosing.fill(request.size);

@@ -1,6 +1,6 @@
 import { ACCENTS } from '../phonology/accents';
 import { CONSONANT_IPA } from '../phonology/keys';
-import type { Making } from '../phonology/sounds';
+import type { Making } from '../phonology/consonants';
 import { syllableCount } from '../phonology/transcription';
 import { sure } from '../sure';
 import { difficulty, firstMaking } from './difficulty';

@@ -1,4 +1,4 @@
-import type { Making } from '../phonology/sounds';
+import type { Making } from '../phonology/consonants';
 import { sure } from '../sure';
 import type { Word } from './entry';
 import { traitsOf } from './traits';
@@ -25,6 +25,8 @@ export interface WordIndex {
   readonly counts: Uint8Array;
   readonly shapes: Uint16Array;
   readonly shapeNames: readonly string[];
+  /** Places of the shapes in the order of the alphabet. */
+  readonly shapeRanks: Uint16Array;
   readonly makings: Uint8Array;
   readonly syllables: Uint8Array;
   readonly flags: Uint16Array;
@@ -35,6 +37,8 @@ export interface WordIndex {
   readonly lasts: Uint8Array;
   readonly middles: readonly Uint8Array[];
   readonly difficulties: Float64Array;
+  /** Positions of the words, the easiest first. */
+  readonly easyFirst: Uint16Array;
   readonly rhymes: Uint16Array;
   readonly vowels: Uint16Array;
   /** Ids of sound strings: words that sound alike share one. */
@@ -89,13 +93,17 @@ export function indexWords(words: readonly Word[], agreed: ReadonlySet<string> =
     (entry.prop ? FLAGS.prop : 0) |
     (entry.band === 1 ? FLAGS.everyday : 0) |
     (entry.own ? FLAGS.own : 0);
+  const difficulties = Float64Array.from(words, (w) => traitsOf(w).difficulty);
   const ids = words.map((w) => w.sounds.map((s) => sounds.of(s.ipa)));
+  const shapeIds = Uint16Array.from(words, (w) => shapes.of(w.shape));
+  const inAlphabet = [...shapes.all].sort((a, b) => a.localeCompare(b));
   return {
     words,
     byName: new Map(words.map((w, i) => [w.word, i])),
     counts: Uint8Array.from(words, (w) => w.count),
-    shapes: Uint16Array.from(words, (w) => shapes.of(w.shape)),
+    shapes: shapeIds,
     shapeNames: shapes.all,
+    shapeRanks: Uint16Array.from(shapes.all, (shape) => inAlphabet.indexOf(shape)),
     makings: Uint8Array.from(words, (w) => MAKINGS.indexOf(traitsOf(w).making)),
     syllables: Uint8Array.from(words, (w) => traitsOf(w).syllables),
     flags: Uint16Array.from(words, flagsOf),
@@ -104,7 +112,8 @@ export function indexWords(words: readonly Word[], agreed: ReadonlySet<string> =
     firsts: Uint8Array.from(ids, (of) => sure(of[0])),
     lasts: Uint8Array.from(ids, (of) => sure(of.at(-1))),
     middles: ids.map((of) => Uint8Array.from(new Set(of.slice(1, -1)))),
-    difficulties: Float64Array.from(words, (w) => traitsOf(w).difficulty),
+    difficulties,
+    easyFirst: Uint16Array.from(words.keys()).sort((a, b) => sure(difficulties[a]) - sure(difficulties[b])),
     rhymes: Uint16Array.from(words, (w) => rhymes.of(traitsOf(w).rhyme)),
     vowels: Uint16Array.from(words, (w) => vowels.of(traitsOf(w).vowels)),
     strings: Uint16Array.from(words, (w) => strings.of(traitsOf(w).said)),

@@ -1,4 +1,5 @@
-import { CONSONANTS, type ConsonantFacts, type Manner, type Place } from './sounds';
+import type { ConsonantFacts, Manner, Place } from './consonants';
+import { CONSONANTS } from './sounds';
 
 /**
  * How far apart two sounds are made. Places stand in the order of the IPA chart (2020), from the lips to the throat;

@@ -1,4 +1,4 @@
-import type { Sound } from './accents';
+import type { Sound } from './realise';
 import { R_SETS, SYLLABIC_ENDINGS, type Key } from './keys';
 import type { Segment } from './transcription';
 import { sure } from '../sure';

@@ -1,4 +1,4 @@
-import { CONSONANTS, makingOf } from './sounds';
+import { CONSONANTS, makingOf, ownConsonant } from './sounds';
 
 /** How a sound is made and kept clean, in sentences for an adult. */
 export interface HowMade {
@@ -36,8 +36,6 @@ const CONSONANT_MADE: Readonly<Record<string, string>> = {
   r: 'Curl your tongue back a little without touching, lips a little round, voice on.',
   j: 'Raise the middle of your tongue as for ee and slip away from it at once.',
   w: 'Round your lips small as for oo and slip away from it at once.',
-  ʍ: 'Round your lips small and blow, as if to cool soup. No voice.',
-  x: 'Raise the back of your tongue and let the air scrape through. No voice.',
 };
 
 /** What the mouth does for each vowel label, accent by accent close enough for a model. */
@@ -90,7 +88,7 @@ const check = (ipa: string): string => {
  * @example howMade('p', 'p').made // 'Press your lips together …'
  */
 export function howMade(ipa: string, label: string): HowMade {
-  const made = CONSONANT_MADE[ipa] ?? VOWEL_MADE[label];
+  const made = CONSONANT_MADE[ipa] ?? ownConsonant(ipa)?.made ?? VOWEL_MADE[label];
   if (!made) throw new Error(`How /${ipa}/ is made is not written down.`);
   return { made, slip: SLIP[makingOf(ipa)], check: check(ipa) };
 }

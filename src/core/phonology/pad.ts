@@ -2,7 +2,8 @@ import { groupBy } from '../group-by';
 import { sure } from '../sure';
 import { accentOf, type AccentId } from './accents';
 import { CONSONANT_IPA, VOWEL_KEYS, type Key } from './keys';
-import { CONSONANTS, labelOf, type Manner, type Place } from './sounds';
+import type { Manner, Place } from './consonants';
+import { CONSONANTS, labelOf } from './sounds';
 
 /** One sound as a person may tap it: the keys of the transcription it stands for, and how it looks. */
 export interface PadSound {

@@ -1,5 +1,5 @@
 import { capital } from '../in-words';
-import { AT_HOME } from '../sessions/home-page';
+import { familyOf } from '../games';
 import { sure } from '../sure';
 import type { LadderEvidence } from './evidence';
 import { frontier, highest, type NextStep } from './next-step';
@@ -36,7 +36,7 @@ export function familyPage(
     next: next ? `${capital(next.rungOf.does)}.` : null,
     home: [...new Set([...(next ? [next.ladder] : []), ...here.map(({ ladder }) => ladder.id)])]
       .slice(0, 3)
-      .map((id) => AT_HOME[id].tries),
+      .map((id) => familyOf(id).atHome.tries),
     figures: begun.flatMap((l) =>
       l.rungs.filter((r) => r.lastAt !== null).map((r) => `${capital(r.rung.does)}: ${figureOf(r)}`),
     ),

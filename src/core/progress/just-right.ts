@@ -1,6 +1,5 @@
 import { stepOf, taskOf } from '../games';
 import { stepPoints } from '../games/hardness';
-import type { FamilyId } from '../games/task';
 import type { Run } from './evidence';
 import { guessOf } from './guessing';
 
@@ -14,7 +13,7 @@ export interface Ability {
   /** Of all games, in logits. */
   readonly general: number;
   /** What a family of games adds or takes. */
-  readonly family: Readonly<Partial<Record<FamilyId, number>>>;
+  readonly family: Readonly<Partial<Record<string, number>>>;
 }
 
 /** Points of hardness that make one logit. Our own choice: a sound more is a little less than one. */
@@ -31,13 +30,13 @@ const logits = (points: number): number => (points - ANCHOR) / POINTS_A_LOGIT;
 const sigmoid = (x: number): number => 1 / (1 + Math.exp(-x));
 
 /** The chance that a child manages an item on their own. Example: `chanceOf(NEW_CHILD, 'blending', 62, 0) // 0.5`. */
-export const chanceOf = ({ general, family }: Ability, of: FamilyId, points: number, guess: number): number =>
+export const chanceOf = ({ general, family }: Ability, of: string, points: number, guess: number): number =>
   guess + (1 - guess) * sigmoid(general + (family[of] ?? 0) - logits(points));
 
 /** Ability after a child's fresh answers, oldest first. */
 export function abilityOf(runs: readonly Run[]): Ability {
   let general = 0;
-  const family: Partial<Record<FamilyId, number>> = {};
+  const family: Partial<Record<string, number>> = {};
   let seen = 0;
   for (const run of [...runs].sort((a, b) => a.at - b.at || (a.task + a.step < b.task + b.step ? -1 : 1))) {
     if (run.standing !== 'fresh') continue;
@@ -63,7 +62,7 @@ export function abilityOf(runs: readonly Run[]): Ability {
 export const JUST_RIGHT = 0.8;
 
 /** The middle chance of a group at an item. */
-export const groupChance = (abilities: readonly Ability[], of: FamilyId, points: number, guess: number): number =>
+export const groupChance = (abilities: readonly Ability[], of: string, points: number, guess: number): number =>
   abilities.length
     ? abilities.reduce((sum, a) => sum + chanceOf(a, of, points, guess), 0) / abilities.length
     : chanceOf(NEW_CHILD, of, points, guess);

@@ -1,5 +1,4 @@
 import { capital } from '../in-words';
-import type { FamilyId } from '../games/task';
 import { sure } from '../sure';
 import type { LadderEvidence, RungEvidence, Run } from './evidence';
 import { BEGIN_NEEDS, BEGIN_ORDER, rungOf, type Rung, type RungRef, type UnitOrder } from './ladders';
@@ -37,7 +36,7 @@ const own = (r: RungEvidence): string =>
   `${r.fresh.own} of ${r.fresh.own + r.fresh.helped + r.fresh.notYet} on their own`;
 
 /** Fresh right answers on a rung after a time. */
-const rightSince = (runs: readonly Run[], ladder: FamilyId, rung: string, since: number): number =>
+const rightSince = (runs: readonly Run[], ladder: string, rung: string, since: number): number =>
   runs
     .filter(
       (r) =>
@@ -101,7 +100,7 @@ function onLadder({ ladder, rungs }: LadderEvidence, runs: readonly Run[]): Next
 const lastPlayed = ({ rungs }: LadderEvidence): number => Math.max(0, ...rungs.map((r) => r.lastAt ?? 0));
 
 /** Whether what a ladder needs before its first rung holds. */
-function mayBegin(ladder: FamilyId, all: readonly LadderEvidence[], order: UnitOrder): boolean {
+function mayBegin(ladder: string, all: readonly LadderEvidence[], order: UnitOrder): boolean {
   return (BEGIN_NEEDS[order][ladder] ?? []).every(
     (need) =>
       all.find((l) => l.ladder.id === need.ladder)?.rungs.find((r) => r.rung.id === need.rung)?.state === 'secure',

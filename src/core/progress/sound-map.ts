@@ -1,5 +1,6 @@
 import { askedFor, whereOf, type Asked } from '../answers/analyse';
 import { ACCEPTED, type Outcome, type Slip } from '../answers/outcome';
+import { findTask } from '../games';
 import { CONSONANTS } from '../phonology/sounds';
 import { sure } from '../sure';
 import { atLeast } from './luck';
@@ -25,9 +26,6 @@ export const SPOT_WORDS: Readonly<Record<Spot, string>> = {
  */
 export type Cells = Readonly<Record<string, readonly [asked: number, held: number]>>;
 
-/** Games whose answers say what became of every sound of the word. */
-const WHOLE_WORD: ReadonlySet<string> = new Set(['blending', 'segmenting']);
-
 interface Heard {
   readonly task: string;
   readonly outcome: Outcome;
@@ -52,7 +50,7 @@ function keyAt(sounds: readonly Asked[], at: number): string {
  * 'ɡ'] })['r opening after'] // [1, 0]
  */
 export function cellsOf({ task, outcome, slip, missed, sounds }: Heard): Cells | null {
-  if (!WHOLE_WORD.has(task) || sounds.length < 2) return null;
+  if (!findTask(task)?.wholeWord || sounds.length < 2) return null;
   const right = outcome === 'on-own' && (slip === null || ACCEPTED.has(slip));
   if (!right && (outcome === 'no-reply' || outcome === 'does-not-count' || !missed.length)) return null;
   const asked = askedFor(sounds);

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { marksOf } from '../games/item';
+import { marksOf } from '../games/marks';
 import { words } from '../testing/bank';
 import { makingOf } from '../phonology/sounds';
 import { seeded, shuffle, type Random } from '../random';

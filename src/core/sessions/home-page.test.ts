@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
 import { saidLabel } from '../answers/said-label';
-import { FAMILIES } from '../games/task';
+import { FAMILIES } from '../games/families';
 import { HOME_WORDS, homePage, homeText } from './home-page';
 
 const words = [
@@ -36,7 +36,7 @@ test('the text holds all of it, and neither a score nor a number of answers', ()
 });
 test('every family has its words, and a long set is cut to a few', () => {
   const all = homePage({
-    families: FAMILIES,
+    families: FAMILIES.map((f) => f.id),
     words: Array.from({ length: 20 }, (_, i) => ({ word: `w${i}`, sounds: ['s'] })),
     accent: 'scottish',
   });

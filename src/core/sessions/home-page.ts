@@ -1,7 +1,8 @@
 import { listed } from '../in-words';
-import { labelOf, makingOf, type Making } from '../phonology/sounds';
+import { labelOf, makingOf } from '../phonology/sounds';
+import type { Making } from '../phonology/consonants';
 import type { AccentId } from '../phonology/accents';
-import { FAMILIES, type FamilyId } from '../games/task';
+import { FAMILIES } from '../games/families';
 
 /** A word to try at home: as it is spelt, and its sounds apart. */
 export interface HomeWord {
@@ -20,54 +21,6 @@ export interface HomePage {
   readonly sounds: readonly string[];
   readonly close: string;
 }
-
-/**
- * What each family is, in words for families, and what to do with it on the way home. Ours; no child is named and
- * nothing is scored.
- */
-export const AT_HOME: Readonly<Record<FamilyId, { readonly played: string; readonly tries: string }>> = {
-  words: {
-    played: 'We counted the words of a sentence, one pebble for each.',
-    tries: 'Say a short sentence and lay down a button for each word.',
-  },
-  syllables: { played: 'We clapped the beats of words.', tries: 'Clap the names of everyone at the table.' },
-  rhyme: {
-    played: 'We listened for words that rhyme.',
-    tries: 'Say a word and find another that rhymes. Made-up words are welcome.',
-  },
-  'first-sounds': {
-    played: 'We listened for the sounds in words.',
-    tries: 'Find things in the kitchen that begin with the same sound.',
-  },
-  blending: {
-    played: 'One of us said the sounds of a word, one by one, and we said the word.',
-    tries: 'Say the sounds of a word with a little gap between, and let your child say the word.',
-  },
-  segmenting: {
-    played: 'We took words apart, sound by sound, and joined them again.',
-    tries: 'Say a short word and put down a bean for each sound you hear.',
-  },
-  'leaving-out': {
-    played: 'We said words without one of their sounds.',
-    tries: 'Say a word, then say it without its first sound. What is left?',
-  },
-  adding: {
-    played: 'We put a sound to a word and heard what it became.',
-    tries: 'Put one sound before a short word and listen to what it becomes.',
-  },
-  swapping: {
-    played: 'We changed one sound of a word and heard what it became.',
-    tries: 'Change the first sound of a word: what does it turn into?',
-  },
-  'word-hunt': {
-    played: 'We made as many words as we could from a handful of sounds.',
-    tries: 'Think of words that hold a sound your child likes.',
-  },
-  echo: {
-    played: 'We called words and sounds back like an echo.',
-    tries: 'Say three words and let your child say them back, loud, soft or whispered.',
-  },
-};
 
 const SHORTLY: Partial<Record<Making, string>> = {
   clip: 'short, with no “uh” after',
@@ -89,17 +42,17 @@ export function homePage({
   words,
   accent,
 }: {
-  readonly families: readonly FamilyId[];
+  readonly families: readonly string[];
   readonly words: readonly HomeWord[];
   readonly accent: AccentId;
 }): HomePage {
-  const order = FAMILIES.filter((f) => families.includes(f));
+  const homes = FAMILIES.filter((f) => families.includes(f.id)).map((f) => f.atHome);
   const few = words.filter((w, i) => words.findIndex((o) => o.word === w.word) === i).slice(0, HOME_WORDS);
   const sounds = [...new Set(few.flatMap((w) => w.sounds))];
   return {
     title: 'What we played',
-    played: order.map((f) => AT_HOME[f].played),
-    tries: order.map((f) => AT_HOME[f].tries),
+    played: homes.map((home) => home.played),
+    tries: homes.map((home) => home.tries),
     words: few.map(({ word, sounds: own }) => ({
       word,
       apart: own.map((ipa) => labelOf(ipa, accent).label).join(' · '),

@@ -1,11 +1,10 @@
 import type { Word } from '../lexicon/entry';
 import type { SoundPair } from '../phonology/articulation';
-import { slashed } from '../games/item';
+import { slashed } from '../games/saying';
 import { generate, headsOf, type GameRequest } from '../games/generate';
-import { stepOf, taskOf } from '../games';
+import { familyOf, stepOf, taskOf } from '../games';
 import type { Material } from '../games/material';
 import { readKey } from '../games/spec';
-import { FAMILY_NAMES, type FamilyId } from '../games/task';
 import { sure } from '../sure';
 import { fitOf, TOGETHER_ITEMS, type Plan, type PlannedRound, type RoundRole, type Way } from './running-order';
 import { setSizeFor } from './turns';
@@ -13,21 +12,6 @@ import { setSizeFor } from './turns';
 /** Shapes to start a running order from. */
 export const SHAPES = ['focus', 'one-sound', 'blend-segment', 'quick-five', 'check-in'] as const;
 type Shape = (typeof SHAPES)[number];
-
-/** What to remember, by family. Common practice, no source. */
-export const REMINDERS: Readonly<Record<FamilyId, string>> = {
-  words: 'One pebble a word, long or short.',
-  syllables: 'Say the word whole before you clap it.',
-  rhyme: 'Ears only: the spelling does not matter.',
-  'first-sounds': 'Say the sound short and pure, no “uh”.',
-  blending: 'Leave a real gap; wait before you help.',
-  segmenting: 'They say it back first. Do not say how many sounds. Join it again after.',
-  'leaving-out': 'Say the word back before the sound goes.',
-  adding: 'Say the word back before the sound comes.',
-  swapping: 'Say which sound goes before you say which comes.',
-  'word-hunt': 'Call half-way and thirty seconds.',
-  echo: 'My turn, your turn. Loud, soft, whispered.',
-};
 
 /** What a check-in is, in one line. Common practice, no source. */
 const CHECK_REMINDER =
@@ -73,6 +57,12 @@ interface RoundWish {
   readonly start?: string | undefined;
 }
 
+/** A round of a shape, which may be played with the words of the shape’s own focus. */
+interface ShapeWish extends RoundWish {
+  /** `some` of the words of the first focus round, or `all` of them, however many that round has. */
+  readonly sameWords?: 'some' | 'all';
+}
+
 /** A round with its items made; null where nothing could be made. */
 export function makeRound(
   material: Material,
@@ -103,7 +93,7 @@ export function makeRound(
     gap: 1,
     gesture: 'task',
     frame: { on: wish.way !== 'check', opening: null, ask: null },
-    reminder: wish.way === 'check' ? CHECK_REMINDER : REMINDERS[task.family],
+    reminder: wish.way === 'check' ? CHECK_REMINDER : familyOf(task.family).reminder,
     names: false,
     seed: request.seed,
   };
@@ -117,7 +107,7 @@ const wordsIn = (rounds: readonly PlannedRound[]): string[] =>
  * One sound through many tasks, each at the first step that has enough words with the sound; a task that has none is
  * left out. One round after the other, because finding the words of a step takes a while.
  */
-function* oneSound({ sound, count, children }: PlanRequest, material: Material): Generator<RoundWish> {
+function* oneSound({ sound, count, children }: PlanRequest, material: Material): Generator<ShapeWish> {
   const size = Math.max(3, Math.min(setSizeFor(children), 8));
   const short = Math.min(size, 4);
   const first = (task: string): string | undefined =>
@@ -137,7 +127,7 @@ function* oneSound({ sound, count, children }: PlanRequest, material: Material):
 }
 
 /** Each shape as rounds to make, in order; a function of what was asked, so that a shape is a row. */
-const WISHES: Readonly<Record<Shape, (request: PlanRequest, material: Material) => Iterable<RoundWish>>> = {
+const WISHES: Readonly<Record<Shape, (request: PlanRequest, material: Material) => Iterable<ShapeWish>>> = {
   focus: ({ task, step, sound, children }) => {
     const { steps, together, inOrder } = taskOf(task);
     const at = Math.max(
@@ -163,8 +153,8 @@ const WISHES: Readonly<Record<Shape, (request: PlanRequest, material: Material) 
     return [
       { role: 'warm-up', task: 'echo-sounds', step: '1', size: TOGETHER_ITEMS },
       { role: 'focus', task: 'blending', step: String(count), size, sound },
-      { role: 'focus', task: 'segmenting', step: String(count), size, sound, words: [] },
-      { role: 'close', task: 'recall', step: '4', size: CLOSE_SIZE, way: 'together', words: [] },
+      { role: 'focus', task: 'segmenting', step: String(count), size, sound, sameWords: 'all' },
+      { role: 'close', task: 'recall', step: '4', size: CLOSE_SIZE, way: 'together', sameWords: 'some' },
     ];
   },
   'quick-five': ({ task, step, sound }) => [
@@ -200,11 +190,8 @@ export function* planInParts(material: Material, request: PlanRequest): Generato
   for (const wish of WISHES[request.shape](request, material)) {
     yield;
     number += 1;
-    // An empty list stands for the words of the round that was blended.
-    const set =
-      wish.words?.length === 0
-        ? rounds.find((r) => r.task === 'blending')?.items.flatMap((item) => readKey(item.key).words)
-        : wish.words;
+    const focus = wish.sameWords && rounds.find((r) => r.role === 'focus');
+    const set = focus ? focus.items.flatMap((item) => readKey(item.key).words) : wish.words;
     const avoid = [...(request.avoid ?? []), ...(set ? [] : wordsIn(rounds))];
     const { role, task, step, size, way, sound, start } = wish;
     const round = makeRound(
@@ -213,7 +200,7 @@ export function* planInParts(material: Material, request: PlanRequest): Generato
         role,
         task,
         step,
-        size: set && task === 'segmenting' ? set.length : size,
+        size: set && wish.sameWords === 'all' ? set.length : size,
         sound,
         start,
         ...(way ? { way } : {}),
@@ -267,7 +254,7 @@ export function titleOf(
   if (shape === 'check-in') return 'Check-in';
   const played = taskOf(task);
   const name = played.name.replace(/\?$/, '');
-  const family = FAMILY_NAMES[played.family];
+  const family = familyOf(played.family).name;
   const rest = `, ${stepOf(played, step).name}${of}`;
   const full = family === name ? `${name}${rest}` : `${family}: ${name.charAt(0).toLowerCase()}${name.slice(1)}${rest}`;
   // A title is short enough to stand in one line of a list.

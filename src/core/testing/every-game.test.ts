@@ -41,8 +41,8 @@ describe('a spoilt generator is caught by the seeds of a daily run', () => {
     const sets = Array.from({ length: DAILY_SEEDS }, (_, i) =>
       generate(task, step, material(ACCENT), { size: 4, seed: i + 1 }),
     );
-    expect(sets.filter((set) => fault(set.items, task, step, ACCENT))).toEqual([]);
-    const caught = sets.filter((set) => fault(spoil([...set.items]), task, step, ACCENT));
+    expect(sets.filter((set) => fault(set.items, { task, step, accent: ACCENT }))).toEqual([]);
+    const caught = sets.filter((set) => fault(spoil([...set.items]), { task, step, accent: ACCENT }));
     expect(caught.length).toBeGreaterThan(0);
   });
 });

@@ -7,7 +7,8 @@ import { generate } from '../games/generate';
 import { TASKS } from '../games';
 import type { Item } from '../games/item';
 import { readKey } from '../games/spec';
-import type { Step, Task } from '../games/task';
+import type { Step } from '../games/step';
+import type { Task } from '../games/task';
 import { sure } from '../sure';
 import { times } from './deep';
 import { JUDGES } from './rejudge';
@@ -20,10 +21,19 @@ const CHAINED: ReadonlySet<string> = new Set(['chain', 'recall', 'recall-back'])
 
 const judgedOnce = new Set<string>();
 
+/** What a set was made of, and who judges it a second time. */
+interface Judging {
+  readonly task: Task;
+  readonly step: Step;
+  readonly accent: AccentId;
+  readonly judges?: Readonly<Record<string, (item: Item, step: Step, accent: AccentId) => string | null>>;
+}
+
 /** What is wrong with an item: by the second judge, by ear, or by the judge of answers. */
-function faultOf(item: Item, task: Task, step: Step, accent: AccentId): string | null {
+function faultOf(item: Item, judged: Judging): string | null {
+  const { task, step, accent, judges = JUDGES } = judged;
   const rude = material(accent).guard;
-  const wrong = sure(JUDGES[task.id])(item, step, accent);
+  const wrong = sure(judges[task.id])(item, step, accent);
   if (wrong) return `“${item.key}”: ${wrong}`;
   const said = [
     item.words.map((w) => w.marks.map((m) => m.ipa)),
@@ -52,9 +62,10 @@ function judgedUnlike(item: Item, accent: AccentId): Item['likely'][number] | un
 }
 
 /** What is wrong with a set, or null. */
-export function fault(items: readonly Item[], task: Task, step: Step, accent: AccentId): string | null {
+export function fault(items: readonly Item[], judging: Judging): string | null {
+  const { task } = judging;
   for (const item of items) {
-    const wrong = faultOf(item, task, step, accent);
+    const wrong = faultOf(item, judging);
     if (wrong) return wrong;
   }
   if (items.some((item, i) => i > 0 && !task.inOrder && item.difficulty < sure(items[i - 1]).difficulty))
@@ -84,7 +95,7 @@ export const judgeEveryGame = (accent: AccentId): unknown =>
           for (let seed = 1; seed <= SEEDS; seed += 1) {
             const set = generate(task, step, made, { size: SIZE, seed, contested: seed % 2 === 0 });
             items += set.items.length;
-            const wrong = fault(set.items, task, step, accent);
+            const wrong = fault(set.items, { task, step, accent });
             if (wrong) expect.fail(`${task.id}, step ${step.id}, ${accent}, seed ${seed}: ${wrong}`);
           }
           expect(items / SEEDS, `${task.id} ${step.id} makes enough`).toBeGreaterThan(

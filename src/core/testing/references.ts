@@ -1,6 +1,6 @@
 import { dictionary } from 'cmu-pronouncing-dictionary';
 import { phonemize } from 'phonemizer';
-import type { AccentId } from '../phonology/accents';
+import { ACCENTS, type AccentId } from '../phonology/accents';
 import { ipaOfPhone, readingsOf } from '../phonology/arpabet';
 import { CONSONANT_IPA } from '../phonology/keys';
 import { sure } from '../sure';
@@ -92,8 +92,7 @@ const SYMBOLS = [
   'ɚ',
   'a',
   'o',
-  'ʍ',
-  'x',
+  ...ACCENTS.flatMap((a) => Object.keys(a.ownConsonants)),
 ].sort((a, b) => b.length - a.length);
 
 /** Cuts an IPA string into symbols; an unknown mark becomes a symbol of its own, so that it shows as a difference. */

@@ -1,8 +1,9 @@
 import { readFileSync } from 'node:fs';
-import { accentOf, realiseSegments, type AccentId } from '../phonology/accents';
+import { accentOf, ownOf, type AccentId } from '../phonology/accents';
+import { realiseSegments } from '../phonology/realise';
 import { parseTranscription } from '../phonology/transcription';
 import type { Item } from '../games/item';
-import type { Step } from '../games/task';
+import type { Step } from '../games/step';
 import { sure } from '../sure';
 
 /**
@@ -55,7 +56,7 @@ function hear(word: string, accent: AccentId): Heard | undefined {
   if (known) return known;
   const raw = raws.get(word);
   if (!raw) return undefined;
-  const line = raw.own[accent] ?? raw.own[accentOf(accent).variantOf ?? ''] ?? raw.line;
+  const line = ownOf(raw.own, accent) ?? raw.line;
   const segments = parseTranscription(line);
   const sounds = realiseSegments(segments, accentOf(accent));
   const ipa = sounds.map((s) => s.ipa);

@@ -2,6 +2,7 @@ import { analyse, askedFor } from '../../core/answers/analyse';
 import type { OwnWay } from '../../core/answers/own-way';
 import { chunksOf } from '../../core/answers/said';
 import { saidLabel } from '../../core/answers/said-label';
+import { findTask } from '../../core/games';
 import type { KeptAnswer } from '../answers/answers';
 
 /**
@@ -10,10 +11,11 @@ import type { KeptAnswer } from '../answers/answers';
  */
 export function wouldBeRight(answers: readonly KeptAnswer[], ownWay: OwnWay): string[] {
   return answers.flatMap(({ outcome, said, task, sounds, accent, key }) => {
-    if (outcome !== 'not-yet' || !said || (task !== 'blending' && task !== 'segmenting')) return [];
+    const whole = findTask(task)?.wholeWord;
+    if (outcome !== 'not-yet' || !said || !whole) return [];
     try {
       const read = analyse(askedFor(sounds), chunksOf(said), {
-        apart: task === 'segmenting',
+        apart: whole === 'apart',
         ownWay,
       });
       return read.right ? [`${saidLabel(said, accent)} for ${key}`] : [];

@@ -1,5 +1,4 @@
-import { TASKS } from '../../core/games';
-import { FAMILIES, FAMILY_NAMES } from '../../core/games/task';
+import { FAMILIES } from '../../core/games/families';
 import { labelOf, isVowel } from '../../core/phonology/sounds';
 import { preparedBank } from '../words/bank';
 import { getSettings } from '../setting/settings';
@@ -8,7 +7,10 @@ export interface CatalogueTask {
   readonly id: string;
   readonly name: string;
   readonly asks: string;
-  readonly syllables: boolean;
+  /** Children’s own names can be played. */
+  readonly ownName: boolean;
+  /** A chain from one word to another can be asked for. */
+  readonly leadsOn: boolean;
   readonly steps: readonly { readonly id: string; readonly name: string }[];
 }
 
@@ -28,12 +30,13 @@ export async function catalogue(): Promise<Catalogue> {
   });
   return {
     families: FAMILIES.map((family) => ({
-      name: FAMILY_NAMES[family],
-      tasks: TASKS.filter((t) => t.family === family).map(({ id, name, asks, steps }) => ({
+      name: family.name,
+      tasks: family.tasks.map(({ id, name, asks, steps, ownName, leadsOn }) => ({
         id,
         name,
         asks,
-        syllables: id === 'clap',
+        ownName: ownName === true,
+        leadsOn: leadsOn === true,
         steps: steps.map(({ id: step, name: stepName }) => ({ id: step, name: stepName })),
       })),
     })),

@@ -1,9 +1,10 @@
-import { stepOf, taskOf } from '../../core/games';
-import { GESTURES, gestureLine, MIRROR } from '../../core/games/frames';
+import { familyOf, stepOf, taskOf } from '../../core/games';
+import { GESTURES, gestureLine, MIRROR } from '../../core/games/gestures';
 import { fill } from '../../core/games/fill';
-import { makeItem, Unproved, type Item, type Line, type Mark } from '../../core/games/item';
+import type { Item } from '../../core/games/item';
+import { tryItem } from '../../core/games/try-item';
+import type { Line, Mark } from '../../core/games/view';
 import { OWN_NAME, readKey } from '../../core/games/spec';
-import { FAMILY_NAMES } from '../../core/games/task';
 import { JUDGED_WORDS, luckOf } from '../../core/answers/judge';
 import type { Caution } from '../../core/lexicon/entry';
 import {
@@ -16,7 +17,7 @@ import {
   type PlannedRound,
 } from '../../core/sessions/running-order';
 import type { Group } from '../people/groups';
-import type { Workshop } from './plan-making';
+import type { Workshop } from './workshop';
 import { linesOf } from '../sessions/play-session';
 import { turnOrder, turnsLately } from '../sessions/turn-order';
 import { sure } from '../../core/sure';
@@ -75,7 +76,7 @@ const labelOf = (item: Item): string => {
   const { words, sounds = [] } = readKey(item.key);
   if (item.view.kind === 'change') return `${item.word} → ${item.expected.replace(/ \(made-up\)$/, '')}`;
   if (item.view.kind === 'story') return `a story of ${item.view.sentences.length} sentences`;
-  if (item.view.kind === 'beats' && item.task === 'count-words') return item.sentence;
+  if (item.listed !== undefined) return item.listed;
   if (words[0] === OWN_NAME) return 'their own name';
   if (!words.length)
     return (
@@ -94,45 +95,39 @@ interface Made {
 }
 
 function shownItem(key: string, round: PlannedRound, ask: string, shop: Workshop): Made {
-  const task = taskOf(round.task);
-  try {
-    const item = makeItem(task, stepOf(task, round.step), key, shop.bank);
-    return {
-      item,
-      shown: {
-        key,
-        label: labelOf(item),
-        say: fill(ask, item.slots),
-        expected: item.expected,
-        script: item.script,
-        marks: item.marks,
-        count: item.count,
-        reasons: item.reasons,
-        contested: item.contested,
-        picture: item.words[0]?.picture ?? null,
-        problem: null,
-      },
-    };
-  } catch (error) {
-    if (!(error instanceof Unproved)) throw error;
-    return {
-      item: null,
-      shown: {
-        key,
-        label: readKey(key).words.join(' · ') || key,
-        say: '',
-        expected: '',
-        script: [],
-        marks: [],
-        count: 0,
-        reasons: [],
-        contested: null,
-        picture: null,
-        problem: error.message,
-      },
-    };
-  }
+  const { item, why } = tryItem(round, key, shop.bank);
+  if (!item)
+    return { item, shown: { ...NOTHING_SHOWN, key, label: readKey(key).words.join(' · ') || key, problem: why } };
+  const { expected, script, marks, count, reasons, contested } = item;
+  return {
+    item,
+    shown: {
+      key,
+      label: labelOf(item),
+      say: fill(ask, item.slots),
+      expected,
+      script,
+      marks,
+      count,
+      reasons,
+      contested,
+      picture: item.words[0]?.picture ?? null,
+      problem: null,
+    },
+  };
 }
+
+/** What is shown of an item that cannot be made. */
+const NOTHING_SHOWN = {
+  say: '',
+  expected: '',
+  script: [],
+  marks: [],
+  count: 0,
+  reasons: [],
+  contested: null,
+  picture: null,
+} as const;
 
 /** How a round is judged, and what luck alone would do; empty where nothing is judged. */
 function judgedInWords(item: Item | null | undefined): string {
@@ -152,7 +147,7 @@ function shownRound(round: PlannedRound, items: readonly Made[], shop: Workshop)
   const most = Math.max(0, ...items.map((i) => i.shown.marks.length));
   return {
     id: round.id,
-    family: FAMILY_NAMES[task.family],
+    family: familyOf(task.family).name,
     name: task.name,
     step: stepOf(task, round.step).name,
     asks: task.asks,

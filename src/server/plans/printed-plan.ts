@@ -1,9 +1,9 @@
-import { stepOf, taskOf } from '../../core/games';
-import { makeItem, Unproved, type Shown } from '../../core/games/item';
+import { tryItem } from '../../core/games/try-item';
+import type { Shown } from '../../core/games/view';
 import { listGroups } from '../people/groups';
 import { sure } from '../../core/sure';
 import { openPlan, type OpenPlan } from './plans';
-import { workshopOf } from './plan-making';
+import { workshopOf } from './workshop';
 
 export interface PrintedPlan extends OpenPlan {
   readonly children: readonly string[];
@@ -18,15 +18,9 @@ export async function printedPlan(id: string): Promise<PrintedPlan> {
   const { bank } = await workshopOf(group);
   const cards = new Map<string, Shown>();
   for (const round of open.plan.rounds) {
-    const task = taskOf(round.task);
-    for (const { key } of round.items) {
-      try {
-        for (const shown of makeItem(task, stepOf(task, round.step), key, bank).words) cards.set(shown.word, shown);
-      } catch (error) {
-        // What cannot be played any more is not printed; the plan says why.
-        if (!(error instanceof Unproved)) throw error;
-      }
-    }
+    // What cannot be played any more is not printed; the plan says why.
+    for (const { key } of round.items)
+      for (const shown of tryItem(round, key, bank).item?.words ?? []) cards.set(shown.word, shown);
   }
   return { ...open, children: group.children.filter((c) => !c.away).map((c) => c.name), cards: [...cards.values()] };
 }

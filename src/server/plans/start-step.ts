@@ -1,7 +1,7 @@
 import { ladderOf, type RungRef } from '../../core/progress/ladders';
 import { planRequestSchema } from '../../core/formats/plan-file';
 import { listGroups } from '../people/groups';
-import { planFrom, workshopOf } from './plan-making';
+import { planFrom, workshopOf } from './workshop';
 import { Problem } from '../storage/problems';
 import { startSession } from '../sessions/start-session';
 

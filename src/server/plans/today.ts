@@ -1,14 +1,13 @@
 import { planRequestSchema, type PlanWish } from '../../core/formats/plan-file';
-import { stepOf, taskOf, TASKS } from '../../core/games';
+import { familyOf, stepOf, taskOf, TASKS } from '../../core/games';
 import { type Item, makeItem } from '../../core/games/item';
-import { FAMILY_NAMES } from '../../core/games/task';
 import { groupBy } from '../../core/group-by';
-import { slashed } from '../../core/games/item';
+import { slashed } from '../../core/games/saying';
 import { wholeMinutes, roundSeconds } from '../../core/sessions/running-order';
 import { tally } from '../../core/sessions/summary';
 import { answersThat, latestSessions } from '../answers/answers';
 import type { Group } from '../people/groups';
-import { planFrom, workshopOf, type Workshop } from './plan-making';
+import { planFrom, workshopOf, type Workshop } from './workshop';
 import { Problem } from '../storage/problems';
 import { sure } from '../../core/sure';
 
@@ -133,7 +132,7 @@ async function proposals(group: Group, shop: Workshop, now: number): Promise<Pro
   const fresh = BEGINNINGS.filter(([task]) => !families.has(taskOf(task).family)).map(([task, step]): Proposal => ({
     wish: { task, step },
     why: played.length
-      ? `${FAMILY_NAMES[taskOf(task).family]} has not been played yet: an easy first step.`
+      ? `${familyOf(taskOf(task).family).name} has not been played yet: an easy first step.`
       : 'A good place to begin: everyday words, an easy first step.',
   }));
   const [latest, ...others] = latestOf;

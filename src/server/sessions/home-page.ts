@@ -1,6 +1,6 @@
 import { format } from 'date-fns';
-import { stepOf, taskOf } from '../../core/games';
-import { makeItem, Unproved } from '../../core/games/item';
+import { taskOf } from '../../core/games';
+import { tryItem } from '../../core/games/try-item';
 import { roundOf } from '../../core/sessions/log';
 import { homePage, homeText, type HomePage, type HomeWord } from '../../core/sessions/home-page';
 import { preparedBank } from '../words/bank';
@@ -19,20 +19,14 @@ export async function homePaper(sessionId: string): Promise<HomePaper> {
   const played = new Set(answers.map((a) => roundOf(a.turn)));
   const rounds = session.rounds.filter((_, i) => !played.size || played.has(i));
   const bank = await preparedBank(session.accent, session.conventions);
-  const words = rounds.flatMap(({ task: id, step, items }) =>
-    items.flatMap((key): HomeWord[] => {
-      const task = taskOf(id);
-      try {
-        return makeItem(task, stepOf(task, step), key, bank).words.map((w) => ({
-          word: w.word,
-          sounds: w.marks.map((m) => m.ipa),
-        }));
-      } catch (error) {
-        // A word that is not in the bank any more is not sent home.
-        if (error instanceof Unproved) return [];
-        throw error;
-      }
-    }),
+  // A word that is not in the bank any more is not sent home.
+  const words = rounds.flatMap(({ task, step, items }) =>
+    items.flatMap((key): HomeWord[] =>
+      (tryItem({ task, step }, key, bank).item?.words ?? []).map((w) => ({
+        word: w.word,
+        sounds: w.marks.map((m) => m.ipa),
+      })),
+    ),
   );
   const page = homePage({ families: rounds.map((r) => taskOf(r.task).family), words, accent: session.accent });
   const day = format(session.startedAt, 'd MMMM yyyy');

@@ -1,11 +1,11 @@
 import { judge, type Judgement } from '../../core/answers/judge';
-import { stepOf, taskOf } from '../../core/games';
-import { makeItem, Unproved } from '../../core/games/item';
+import { tryItem } from '../../core/games/try-item';
 import { huntable } from '../../core/games/families/word-hunt';
+import type { View } from '../../core/games/view';
 import { soundsByAnalogy } from '../../core/lexicon/by-analogy';
 import { lacking } from '../../core/lexicon/hunt';
 import { labelOf } from '../../core/phonology/sounds';
-import { preparedBank } from '../words/bank';
+import { preparedBank, type PreparedBank } from '../words/bank';
 import { proposeWord } from '../words/own-words';
 import { Problem } from '../storage/problems';
 import { sessionPlan } from '../record/session-record';
@@ -18,6 +18,8 @@ export interface Judged extends Judgement {
   readonly word: string;
 }
 
+type Hunt = Extract<View, { kind: 'hunt' }>;
+
 /** How many of a sound a word needs, in words; nothing for one. */
 const timesWords = (times: number): string => {
   if (times === 1) return '';
@@ -25,7 +27,7 @@ const timesWords = (times: number): string => {
 };
 
 /** The sounds of a typed word: from the bank and its forms, the dictionary, or like a word that is spelt alike. */
-async function soundsOf(typed: string, bank: Awaited<ReturnType<typeof preparedBank>>): Promise<readonly string[]> {
+async function soundsOf(typed: string, bank: PreparedBank): Promise<readonly string[]> {
   const known = bank.soundsOf(typed);
   if (known) return known;
   const [reading] = (await proposeWord(typed)).readings;
@@ -48,43 +50,27 @@ export async function judgeSaid(sessionId: string, roundNumber: number, key: str
   const said = await soundsOf(word, bank);
   if (bank.guard(said)) throw new Problem('That one is passed over in silence.');
   const labels = said.map((ipa) => labelOf(ipa, bank.accent).label).join(' · ');
-  const task = taskOf(round.task);
-  try {
-    const item = makeItem(task, stepOf(task, round.step), key, bank);
-    if (item.view.kind === 'hunt') {
-      const missing = lacking(
-        said,
-        item.view.sounds.map((m) => m.ipa),
-      );
-      const needs = missing.map(
-        ({ ipa, needs, has }) =>
-          `${timesWords(needs)}/${labelOf(ipa, bank.accent).label}/${has ? '' : ', which is not in the handful'}`,
-      );
-      const unheard = { missed: [], analysis: null };
-      const listed = huntable(bank).some((w) => w.word === word);
-      return missing.length
-        ? {
-            said,
-            labels,
-            word,
-            ...unheard,
-            outcome: 'not-yet',
-            slip: 'other-word',
-            why: `It needs ${needs.join(' and ')}.`,
-          }
-        : {
-            said,
-            labels,
-            word,
-            ...unheard,
-            outcome: 'on-own',
-            slip: null,
-            why: listed ? 'It is on the list.' : 'Not on our list, but the sounds make it.',
-          };
-    }
-    return { said, labels, word, ...judge(item, [said]) };
-  } catch (error) {
-    if (error instanceof Unproved) throw new Problem('This item is not in the bank any more.');
-    throw error;
+  const { item } = tryItem(round, key, bank);
+  if (!item) throw new Problem('This item is not in the bank any more.');
+  const verdict = item.view.kind === 'hunt' ? judgeHunted(word, said, item.view, bank) : judge(item, [said]);
+  return { said, labels, word, ...verdict };
+}
+
+/** A word of a hunt is right where the handful makes it, on the list or not. */
+function judgeHunted(word: string, said: readonly string[], { sounds }: Hunt, bank: PreparedBank): Judgement {
+  const missing = lacking(
+    said,
+    sounds.map((m) => m.ipa),
+  );
+  const heard = { missed: [], analysis: null };
+  if (!missing.length) {
+    const listed = huntable(bank).some((w) => w.word === word);
+    const why = listed ? 'It is on the list.' : 'Not on our list, but the sounds make it.';
+    return { ...heard, outcome: 'on-own', slip: null, why };
   }
+  const needs = missing.map(
+    ({ ipa, needs: times, has }) =>
+      `${timesWords(times)}/${labelOf(ipa, bank.accent).label}/${has ? '' : ', which is not in the handful'}`,
+  );
+  return { ...heard, outcome: 'not-yet', slip: 'other-word', why: `It needs ${needs.join(' and ')}.` };
 }

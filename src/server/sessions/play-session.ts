@@ -1,12 +1,12 @@
 import type { OwnWay } from '../../core/answers/own-way';
 import type { Habits } from '../../core/answers/rank';
-import { stepOf, taskOf } from '../../core/games';
-import { FRAMES, GESTURES, gestureLine } from '../../core/games/frames';
-import { makeItem, Unproved, type Item } from '../../core/games/item';
+import { familyOf, stepOf, taskOf } from '../../core/games';
+import { GESTURES, gestureLine } from '../../core/games/gestures';
+import type { Item } from '../../core/games/item';
+import { tryItem } from '../../core/games/try-item';
 import type { Material } from '../../core/games/material';
 import { routineOf } from '../../core/games/routine';
 import type { RoutineStep } from '../../core/games/routine-steps';
-import { FAMILY_NAMES } from '../../core/games/task';
 import type { AccentId } from '../../core/phonology/accents';
 import { roundSeconds, ROLE_WORDS, type Way } from '../../core/sessions/running-order';
 import type { Entry } from '../../core/sessions/log';
@@ -63,17 +63,6 @@ export interface PlaySession {
   readonly log: readonly Entry[];
 }
 
-/** An item, or undefined where it does not hold (any more) in this accent. */
-function itemOf(round: Pick<StoredRound, 'task' | 'step'>, key: string, material: Material): Item | undefined {
-  try {
-    const task = taskOf(round.task);
-    return makeItem(task, stepOf(task, round.step), key, material);
-  } catch (error) {
-    if (error instanceof Unproved) return undefined;
-    throw error;
-  }
-}
-
 /** The answers of a round as other accents say them, where they are judged by their sounds. */
 function inAccents(round: StoredRound, keys: readonly string[], accents: readonly Material[]): PlayRound['inAccents'] {
   return Object.fromEntries(
@@ -81,7 +70,7 @@ function inAccents(round: StoredRound, keys: readonly string[], accents: readonl
       material.accent,
       Object.fromEntries(
         keys.flatMap((key) => {
-          const judged = itemOf(round, key, material)?.judged;
+          const judged = tryItem(round, key, material).item?.judged;
           return judged?.by === 'sounds' ? [[key, judged.sounds]] : [];
         }),
       ),
@@ -92,9 +81,9 @@ function inAccents(round: StoredRound, keys: readonly string[], accents: readonl
 /** The lines a round is opened and asked with: the adult's own, the frame's, or the plain ones. */
 export function linesOf({ task: id, frame }: Pick<StoredRound, 'task' | 'frame'>): { opening: string; ask: string } {
   const task = taskOf(id);
-  const family = FRAMES[task.family];
+  const { frame: story } = familyOf(task.family);
   return {
-    opening: frame.opening ?? (frame.on ? family.opening : family.plain),
+    opening: frame.opening ?? (frame.on ? story.opening : story.plain),
     ask: frame.ask ?? (frame.on ? task.framed : task.plain),
   };
 }
@@ -108,7 +97,7 @@ function playRound(
   const keys = [...new Set([...round.items, ...round.spares, ...(round.model ? [round.model] : [])])];
   const items = Object.fromEntries(
     keys.flatMap((key) => {
-      const item = itemOf(round, key, material);
+      const { item } = tryItem(round, key, material);
       return item ? [[key, item]] : [];
     }),
   );
@@ -120,7 +109,7 @@ function playRound(
     shown: {
       role: ROLE_WORDS[round.role],
       task: task.id,
-      family: FAMILY_NAMES[task.family],
+      family: familyOf(task.family).name,
       name: task.name,
       step: stepOf(task, round.step).name,
       gesture: gestureLine(gesture, task.gesture, Math.max(0, ...Object.values(items).map((i) => i.marks.length))),
@@ -199,7 +188,7 @@ export async function playSession(id: string): Promise<PlaySession> {
 const emptyRound = (round: StoredRound): PlayRound => ({
   role: ROLE_WORDS[round.role],
   task: round.task,
-  family: FAMILY_NAMES[taskOf(round.task).family],
+  family: familyOf(taskOf(round.task).family).name,
   name: taskOf(round.task).name,
   step: '',
   gesture: '',

@@ -1,7 +1,7 @@
 import { v7 } from 'uuid';
 import type { StartRequest } from '../../core/formats/schemas';
-import { stepForCounts, taskOf } from '../../core/games';
-import { REMINDERS, titleOf } from '../../core/sessions/shapes';
+import { familyOf, stepForCounts, taskOf } from '../../core/games';
+import { titleOf } from '../../core/sessions/shapes';
 import type { Plan } from '../../core/sessions/running-order';
 import { minutesFor } from '../../core/sessions/turns';
 import { storedRound } from '../../core/sessions/stored-round';
@@ -54,7 +54,7 @@ async function planOfWords(request: StartRequest): Promise<Plan> {
         gap: 1,
         gesture: 'task',
         frame: { on: true, opening: null, ask: null },
-        reminder: REMINDERS[task.family],
+        reminder: familyOf(task.family).reminder,
         names: false,
         seed: 1,
       },

@@ -3,20 +3,22 @@ import { canJudge, judge } from '../../core/answers/judge';
 import { chunksOf, saidOf } from '../../core/answers/said';
 import type { PlanChange } from '../../core/formats/plan-file';
 import { planRequestSchema } from '../../core/formats/plan-file';
-import { TASKS } from '../../core/games';
+import { TASKS, taskOf } from '../../core/games';
 import { generate } from '../../core/games/generate';
 import type { Item } from '../../core/games/item';
 import { keyLabel } from '../../core/games/key-label';
 import { routineOf } from '../../core/games/routine';
-import type { Step, Task } from '../../core/games/task';
-import { ACCENTS, type AccentId } from '../../core/phonology/accents';
+import type { Step } from '../../core/games/step';
+import type { Task } from '../../core/games/task';
+import { accentOf, ACCENTS, type AccentId } from '../../core/phonology/accents';
 import { cellsOf } from '../../core/progress/sound-map';
 import { guessOf } from '../../core/progress/guessing';
 import { rungOf } from '../../core/progress/ladders';
 import type { Plan } from '../../core/sessions/running-order';
 import { makePlan, SHAPES } from '../../core/sessions/shapes';
 import { material } from '../../core/testing/bank';
-import { changed, type Workshop } from '../plans/plan-making';
+import { changed } from '../plans/changes';
+import type { Workshop } from '../plans/workshop';
 
 /**
  * What everything seeded comes to, as hashes: items of every task and step in every accent with their proofs and
@@ -70,7 +72,7 @@ const evidenceOf = (item: Item): unknown =>
 
 function itemsRow(task: Task, step: Step, accent: AccentId): GoldenRow {
   let count = 0;
-  const tapsT = accent.startsWith('general-american');
+  const { tapsT } = accentOf(accent);
   const sets = SEEDS.map((seed) => {
     const made = generate(task, step, material(accent), {
       size: SIZE,
@@ -118,7 +120,7 @@ function changesOf(plan: Plan, shop: Workshop): unknown[] {
     make({ kind: 'aim', round: id });
     const steps = TASKS.find((t) => t.id === task)?.steps ?? [];
     make({ kind: 'set', round: id, task, step: steps.at(-1)?.id ?? '' });
-    if (task !== 'chain') continue;
+    if (!taskOf(task).leadsOn) continue;
     make({ kind: 'chain', round: id, start: 'pan', target: '' });
     make({ kind: 'chain', round: id, start: 'cat', target: 'dog' });
   }

@@ -1,4 +1,5 @@
-import { marksOf, type Mark } from '../../core/games/item';
+import { marksOf } from '../../core/games/marks';
+import type { Mark } from '../../core/games/view';
 import { prepare } from '../../core/lexicon/entry';
 import { rhymes } from '../../core/lexicon/likeness';
 import { ACCENT_IDS, type AccentId } from '../../core/phonology/accents';

@@ -1,7 +1,8 @@
 import { dictionary } from 'cmu-pronouncing-dictionary';
 import { v7 } from 'uuid';
 import { ownWordSchema, reason, spellingSchema, type OwnWordInput } from '../../core/formats/schemas';
-import { marksOf, type Mark } from '../../core/games/item';
+import { marksOf } from '../../core/games/marks';
+import type { Mark } from '../../core/games/view';
 import { parseLetters, prepare, type Entry } from '../../core/lexicon/entry';
 import { writeLetters } from '../../core/lexicon/cut-letters';
 import { lettersFor, lineFromKeys, readings } from '../../core/lexicon/propose';

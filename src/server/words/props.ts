@@ -1,4 +1,5 @@
-import { marksOf, type Mark } from '../../core/games/item';
+import { marksOf } from '../../core/games/marks';
+import type { Mark } from '../../core/games/view';
 import type { Caution } from '../../core/lexicon/entry';
 import { labelOf, isVowel } from '../../core/phonology/sounds';
 import { bankEntry, preparedBank } from './bank';

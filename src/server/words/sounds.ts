@@ -1,7 +1,8 @@
 import type { Word } from '../../core/lexicon/entry';
 import { howMade, type HowMade } from '../../core/phonology/how-made';
 import { chart, vowelPad, type PadSound } from '../../core/phonology/pad';
-import { CONSONANTS, labelOf, makingOf, MAKING_ADVICE, type Making } from '../../core/phonology/sounds';
+import { CONSONANTS, labelOf, makingOf, MAKING_ADVICE } from '../../core/phonology/sounds';
+import type { Making } from '../../core/phonology/consonants';
 import { preparedBank } from './bank';
 import { Problem } from '../storage/problems';
 import { getSettings } from '../setting/settings';

@@ -1,6 +1,7 @@
 import { CONVENTION_WORDS, PRESETS, CONVENTION_IDS } from '../../core/phonology/conventions';
 import { prepare, type Word } from '../../core/lexicon/entry';
-import { marksOf, type Mark } from '../../core/games/item';
+import { marksOf } from '../../core/games/marks';
+import type { Mark } from '../../core/games/view';
 import { rhymes } from '../../core/lexicon/likeness';
 import { traitsOf } from '../../core/lexicon/traits';
 import type { Change } from '../../core/lexicon/neighbours';

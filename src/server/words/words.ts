@@ -1,5 +1,7 @@
 import type { Choice } from '../../core/formats/schemas';
-import { contestWords, marksOf, type Mark } from '../../core/games/item';
+import { contestWords } from '../../core/games/contested';
+import { marksOf } from '../../core/games/marks';
+import type { Mark } from '../../core/games/view';
 import { readKey } from '../../core/games/spec';
 import type { Caution, Doubt, Word } from '../../core/lexicon/entry';
 import { find, sortWords, type Facets, type Filters } from '../../core/lexicon/find';

@@ -52,6 +52,7 @@ export function ChildScreen({ page, patterns }: { page: ChildPage; patterns: rea
             next={page.next}
             chosen={page.chosen}
             chosenOn={page.chosen ? format(page.chosen.at, 'd MMMM') : null}
+            ladders={page.ladders}
           />
           <SoundMapView map={page.map} chart={page.chart} patterns={patterns} />
         </div>

@@ -4,8 +4,8 @@ import { useState, useTransition } from 'react';
 import { chooseNext } from '@/actions/next-steps';
 import { playStep } from '@/actions/sessions';
 import { capital } from '@/core/in-words';
-import { LADDERS } from '@/core/progress/ladders';
 import type { NextStep } from '@/core/progress/next-step';
+import type { ShownLadder } from '@/server/children/child-page';
 import type { Chosen } from '@/server/children/progress';
 import { ErrorMessage } from '../kit/message';
 
@@ -16,10 +16,12 @@ interface NextCardProps {
   readonly next: readonly NextStep[];
   readonly chosen: Chosen | null;
   readonly chosenOn: string | null;
+  /** Every step there is to choose from. */
+  readonly ladders: readonly ShownLadder[];
 }
 
 /** What to play next and why, played in one tap; another step can be chosen, and the choice is kept as such. */
-export function NextCard({ childId, name, groupId, next, chosen, chosenOn }: NextCardProps) {
+export function NextCard({ childId, name, groupId, next, chosen, chosenOn, ladders }: NextCardProps) {
   const [choosing, setChoosing] = useState(false);
   const [error, setError] = useState<string | null>(null);
   const [running, begin] = useTransition();
@@ -87,7 +89,7 @@ export function NextCard({ childId, name, groupId, next, chosen, chosenOn }: Nex
           {name} has climbed every ladder. Play what is due again.
         </h2>
       )}
-      {choosing && <AnotherStep running={running} run={run} childId={childId} />}
+      {choosing && <AnotherStep running={running} run={run} childId={childId} ladders={ladders} />}
       {error && (
         <div className="mt-3">
           <ErrorMessage>{error}</ErrorMessage>
@@ -102,10 +104,10 @@ function AnotherStep({
   running,
   run,
   childId,
-}: {
+  ladders,
+}: Pick<NextCardProps, 'childId' | 'ladders'> & {
   readonly running: boolean;
   readonly run: (work: () => Promise<{ error?: string } | void>) => void;
-  readonly childId: string;
 }) {
   return (
     <label className="mt-3 block">
@@ -122,7 +124,7 @@ function AnotherStep({
         <option value="" disabled>
           Choose a step…
         </option>
-        {LADDERS.map((l) => (
+        {ladders.map((l) => (
           <optgroup key={l.id} label={l.name}>
             {l.rungs.map((r) => (
               <option key={r.id} value={`${l.id}|${r.id}`}>

@@ -5,14 +5,14 @@ import { useState, useTransition } from 'react';
 import { keepOwnWay } from '@/actions/groups';
 import { COMMON_WAYS, isPlain, type OwnWay } from '@/core/answers/own-way';
 import { ACCENT_IDS, accentOf, type AccentId } from '@/core/phonology/accents';
-import { CONSONANTS } from '@/core/phonology/sounds';
+import { SHARED_CONSONANTS } from '@/core/phonology/consonants';
 import { Dialog } from '../kit/dialog';
 import { ErrorMessage } from '../kit/message';
 
 /** Two sounds have one label: a word tells them apart. */
 const AS_IN: Readonly<Record<string, string>> = { θ: ' (thin)', ð: ' (this)' };
-const label = (ipa: string): string => `/${CONSONANTS[ipa]?.label ?? ipa}/${AS_IN[ipa] ?? ''}`;
-const ALL = Object.keys(CONSONANTS).filter((ipa) => ipa !== 'ʍ' && ipa !== 'x');
+const label = (ipa: string): string => `/${SHARED_CONSONANTS[ipa]?.label ?? ipa}/${AS_IN[ipa] ?? ''}`;
+const ALL = Object.keys(SHARED_CONSONANTS);
 const NO_SLIP =
   'What a child says in their own way is never marked as a slip. It is no diagnosis: if speech or hearing worries ' +
   'you, speak with the family and your special-needs lead.';

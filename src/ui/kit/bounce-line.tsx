@@ -1,6 +1,6 @@
 import type { CSSProperties, ReactNode } from 'react';
-import type { Mark } from '@/core/games/item';
-import type { Making } from '@/core/phonology/sounds';
+import type { Mark } from '@/core/games/view';
+import type { Making } from '@/core/phonology/consonants';
 import { sure } from '@/core/sure';
 
 /** The longest a line may be in a list; a long word's marks are smaller. */

@@ -3,7 +3,7 @@
 import { clsx } from 'clsx';
 import { useState } from 'react';
 import type { PlanChange } from '@/core/formats/plan-file';
-import { GESTURES } from '@/core/games/frames';
+import { GESTURES } from '@/core/games/gestures';
 import { OWN_NAME } from '@/core/games/spec';
 import {
   GAP_CHOICES,
@@ -82,7 +82,7 @@ export function RoundDialog({ round, shown, task, games, put, ask, said, onClose
         <Gesture round={round} put={put} shown={shown} />
         <Frame round={round} frame={frame} shown={shown} />
         <Reminder round={round} put={put} />
-        {task.syllables && (
+        {task.ownName && (
           <button
             type="button"
             className="plain w-full"
@@ -92,7 +92,7 @@ export function RoundDialog({ round, shown, task, games, put, ask, said, onClose
             Clap their own names too
           </button>
         )}
-        {round.task === 'chain' ? (
+        {task.leadsOn ? (
           <ChainForm
             tell={tell}
             round={round}

@@ -126,7 +126,7 @@ function Dialogs(props: DialogsProps) {
           at={round.items.findIndex((i) => i.key === item.key)}
           total={round.items.length}
           inOrder={shown?.inOrder ?? false}
-          chain={round.task === 'chain'}
+          chain={task?.leadsOn ?? false}
           onClose={() => setDialog(null)}
           onSwap={async () => {
             if (await ask({ kind: 'swap', round: round.id, key: item.key })) setDialog(null);

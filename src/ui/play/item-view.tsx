@@ -2,7 +2,8 @@
 
 import { clsx } from 'clsx';
 import type { CSSProperties } from 'react';
-import type { Item, Mark, View } from '@/core/games/item';
+import type { Item } from '@/core/games/item';
+import type { Mark, View } from '@/core/games/view';
 import { BounceLine, lineLength, type MarkState } from '../kit/bounce-line';
 import { Picture } from '../kit/picture';
 import { useNames, useRun, useStore } from './use-run';
@@ -156,7 +157,6 @@ function OneLine({ item, view, covered, letters, lit, missed, onTap }: ItemViewP
 
 /** Words in a row; the one that is right is underlined for the adult. */
 function Row({ item, view, covered }: { item: Item; view: Of<'row'>; covered: boolean }) {
-  const rightWords = item.task.endsWith('odd') ? 'the odd one' : 'this one';
   return (
     <ul className="flex flex-wrap items-end gap-x-10 gap-y-5 py-4">
       {item.words.map((w, i) => {
@@ -164,7 +164,7 @@ function Row({ item, view, covered }: { item: Item; view: Of<'row'>; covered: bo
         const asked = view.first && i === 0;
         return (
           <li key={w.word} className={`min-w-0 ${asked ? 'pr-6 max-md:basis-full' : ''}`}>
-            {item.task === 'blend-pictures' && w.picture && (
+            {view.pictures && w.picture && (
               <span className="mb-2 block">
                 <Picture code={w.picture} size={120} />
               </span>
@@ -178,7 +178,9 @@ function Row({ item, view, covered }: { item: Item; view: Of<'row'>; covered: bo
             >
               {covered ? '…' : w.word}
             </span>
-            <span className="block min-h-7 text-lg text-muted">{asked ? 'rhymes with' : right && rightWords}</span>
+            <span className="block min-h-7 text-lg text-muted">
+              {asked ? view.tags.first : right && view.tags.answer}
+            </span>
           </li>
         );
       })}

@@ -3,8 +3,8 @@
 import { clsx } from 'clsx';
 import { useActionState, useState } from 'react';
 import { keepSettings } from '@/actions/settings';
-import type { Mark } from '@/core/games/item';
-import type { AccentId } from '@/core/phonology/accents';
+import type { Mark } from '@/core/games/view';
+import { accentOf, ACCENTS, type AccentId } from '@/core/phonology/accents';
 import { CONVENTION_IDS, CONVENTION_WORDS, PRESETS, type Conventions } from '@/core/phonology/conventions';
 import type { AccentExamples } from '@/server/words/counting-examples';
 import type { Settings } from '@/server/setting/settings';
@@ -22,14 +22,13 @@ const PRESET_NAMES: readonly (readonly [keyof typeof PRESETS, string])[] = [
   ['strict', 'Sound by sound'],
   ['letters', 'As the letters go'],
 ];
-const MERGED: AccentId = 'general-american-merged';
 
 /** Accent and counting with examples that change as you choose. */
 export function SettingsForm({ settings, accents, examples }: SettingsFormProps) {
   const [accent, setAccent] = useState<AccentId>(settings.accent);
   const [conventions, setConventions] = useState<Conventions>(settings.conventions);
   const [state, action, running] = useActionState(keepSettings, {});
-  const main: AccentId = accent === MERGED ? 'general-american' : accent;
+  const main = (accentOf(accent).variant?.of ?? accent) as AccentId;
   const { counting, words, rhymes } = examples[accent];
   return (
     <form action={action} className="max-w-4xl">
@@ -43,17 +42,18 @@ export function SettingsForm({ settings, accents, examples }: SettingsFormProps)
             </Choice>
           ))}
         </div>
-        {main === 'general-american' && (
-          <label className="mt-2 flex min-h-12 w-max items-center gap-3">
+        {ACCENTS.filter(({ variant }) => variant?.of === main).map(({ id, variant }) => (
+          <label key={id} className="mt-2 flex min-h-12 w-max items-center gap-3">
             <input
               type="checkbox"
               className="size-6 accent-green"
-              checked={accent === MERGED}
-              onChange={(e) => setAccent(e.target.checked ? MERGED : 'general-american')}
+              checked={accent === id}
+              onChange={(e) => setAccent(e.target.checked ? (id as AccentId) : main)}
             />
-            We say <span className="font-word">cot</span> and <span className="font-word">caught</span> alike
+            We say <span className="font-word">{variant?.alike[0]}</span> and{' '}
+            <span className="font-word">{variant?.alike[1]}</span> alike
           </label>
-        )}
+        ))}
       </fieldset>
       <Examples words={words} />
       <p className="mt-2 mb-9 text-muted">

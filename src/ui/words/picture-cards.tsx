@@ -1,5 +1,5 @@
 import { clsx } from 'clsx';
-import type { Shown } from '@/core/games/item';
+import type { Shown } from '@/core/games/view';
 import { BounceLine } from '../kit/bounce-line';
 import { Picture } from '../kit/picture';
 

@@ -146,7 +146,7 @@ function NoWords({
   choice,
 }: {
   readonly choice: {
-    task: 'blending' | 'segmenting';
+    task: string;
     sounds: 2 | 'any' | 4 | 6 | 3 | 5;
     seed: number;
     shape?: string | undefined;

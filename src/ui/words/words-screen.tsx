@@ -164,7 +164,7 @@ interface ResultsProps {
   readonly found: WordsFound;
   readonly inSet: Set<string>;
   readonly choice: {
-    task: 'blending' | 'segmenting';
+    task: string;
     sounds: 2 | 'any' | 4 | 6 | 3 | 5;
     seed: number;
     shape?: string | undefined;

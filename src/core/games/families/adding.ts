@@ -3,9 +3,13 @@ import { asWord } from '../../answers/said';
 import { inCluster } from '../../lexicon/difficulty';
 import type { Word } from '../../lexicon/entry';
 import { placeOf } from '../../lexicon/chains';
-import { advice, marksOf, need, shownOf, wordOf } from '../item';
+import type { Family } from '../family';
+import { advice } from '../saying';
+import { marksOf, shownOf } from '../marks';
+import { need, wordOf } from '../proof';
 import { playable, type Material } from '../material';
-import type { Step, Task } from '../task';
+import type { Step } from '../step';
+import type { Task } from '../task';
 import { sure } from '../../sure';
 import { ipaOf, script, slash, some } from './common';
 
@@ -72,6 +76,8 @@ const ADD: Task = {
     { id: 'ending', name: 'an ending: one frog, two frogs', place: 'ends' },
     { id: 'cluster', name: 'a sound into a cluster', place: 'cluster' },
   ],
+  rungs: { first: 'first', last: 'last', ending: 'last', cluster: 'cluster' },
+  becomes: true,
   secondsPerTurn: 12,
   gesture: 'bring a fist to the row of fingers',
   plain: '{word}. Put {sound} {where}. What is it now?',
@@ -81,7 +87,7 @@ const ADD: Task = {
       ? [...plurals(material).keys()].map((w) => sure(material.byName.get(w)))
       : playable(material).filter((w) => w.sounds.length >= 2 && w.count <= 5 && grown(w, step, material).length > 0),
   build: ({ head, step, material, random, wishes }) => {
-    if (step.id === 'ending') return { words: [head.word, sure(plurals(material).get(head.word)).word] };
+    if (step.id === 'ending') return { words: [head.word, need(plurals(material).get(head.word), 'Its plural.').word] };
     const to = some(grown(head, step, material), random)
       .sort((a, b) => a.to.entry.band - b.to.entry.band)
       .find((g) => !wishes.avoid.has(g.to.word));
@@ -145,4 +151,27 @@ const ADD: Task = {
   },
 };
 
-export const ADDING_TASKS: readonly Task[] = [ADD];
+export const ADDING: Family = {
+  id: 'adding',
+  name: 'Adding',
+  frame: {
+    name: 'a new shoot',
+    opening: 'Words grow new shoots. Watch, I’ll let the first one grow.',
+    plain: 'We are putting a sound to a word. Watch, I’ll do the first one.',
+  },
+  reminder: 'Say the word back before the sound comes.',
+  atHome: {
+    played: 'We put a sound to a word and heard what it became.',
+    tries: 'Put one sound before a short word and listen to what it becomes.',
+  },
+  saidBack: true,
+  ladder: {
+    rungs: [
+      { id: 'first', name: 'first', does: 'add a first sound' },
+      { id: 'last', name: 'last', does: 'add a last sound' },
+      { id: 'cluster', name: 'in a cluster', does: 'add a sound into a cluster' },
+    ],
+    needs: ['leaving-out/first'],
+  },
+  tasks: [ADD],
+};

@@ -3,9 +3,13 @@ import type { Word } from '../../lexicon/entry';
 import { onsetAndRime, onsetAndRimeLetters } from '../../lexicon/syllables';
 import { traitsOf } from '../../lexicon/traits';
 import { shuffle } from '../../random';
-import { need, sayingAdvice, shownOf, spokenApart, wordOf } from '../item';
+import type { Family } from '../family';
+import { need, wordOf } from '../proof';
+import { sayingAdvice, spokenApart } from '../saying';
+import { shownOf } from '../marks';
 import { oneBeat, playable, type Material } from '../material';
-import type { Made, Step, Task } from '../task';
+import type { Made, Task } from '../task';
+import type { Step } from '../step';
 import { sure } from '../../sure';
 import { bestOf, firstOf, foilKind, ipaOf, script } from './common';
 import { joinBeats } from './syllables';
@@ -93,6 +97,9 @@ const BLENDING: Task = {
   act: 'blend',
   unit: 'sound',
   steps: [{ id: 'syllables', name: 'beats', unit: 'syllable', count: 2 }, { ...ONSET_RIME, count: 2 }, ...soundSteps],
+  rungs: { syllables: 'syllables/join', 'onset-rime': 'onset-rime', 2: '2', 3: '3', 4: '4', 5: '5', 6: '6' },
+  wholeWord: 'joined',
+  anySet: true,
   secondsPerTurn: 15,
   gesture: 'sweep a hand along as you join the sounds',
   counts: true,
@@ -134,6 +141,7 @@ const PICTURES: Task = {
     },
     { id: '4-far', name: '4 sounds, 3 pictures', count: 4, choices: 3, foil: 'far', pictures: true },
   ],
+  oneOf: (step) => sure(step.choices),
   secondsPerTurn: 15,
   gesture: 'point to the picture',
   plain: 'Listen … which picture is it?',
@@ -168,7 +176,7 @@ const PICTURES: Task = {
     return {
       head: word,
       words: row.map(shownOf),
-      view: { kind: 'row', answer: sure(at), first: false },
+      view: { kind: 'row', answer: sure(at), first: false, tags: { answer: 'this one' }, pictures: true },
       expected: word.word,
       kind: sure(at),
       judged: { by: 'choice', choices: words, right: sure(at) },
@@ -189,4 +197,29 @@ const PICTURES: Task = {
   },
 };
 
-export const BLENDING_TASKS: readonly Task[] = [BLENDING, PICTURES];
+export const BLENDING_FAMILY: Family = {
+  id: 'blending',
+  name: 'Blending',
+  frame: {
+    name: 'the old shed radio',
+    opening: 'The shed radio crackles and breaks its words. Listen, I’ll mend the first one.',
+    plain: 'I’ll say a word in bits. Listen, I’ll put the first one together.',
+  },
+  reminder: 'Leave a real gap; wait before you help.',
+  atHome: {
+    played: 'One of us said the sounds of a word, one by one, and we said the word.',
+    tries: 'Say the sounds of a word with a little gap between, and let your child say the word.',
+  },
+  ladder: {
+    rungs: [
+      { id: 'onset-rime', name: 'start + rest', does: 'blend a start and the rest' },
+      { id: '2', name: '2', does: 'blend 2 sounds' },
+      { id: '3', name: '3', does: 'blend 3 sounds' },
+      { id: '4', name: '4', does: 'blend 4 sounds' },
+      { id: '5', name: '5', does: 'blend 5 sounds' },
+      { id: '6', name: '6', does: 'blend 6 sounds' },
+    ],
+    needsLarger: ['first-sounds/same'],
+  },
+  tasks: [BLENDING, PICTURES],
+};

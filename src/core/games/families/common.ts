@@ -4,8 +4,9 @@ import { traitsOf } from '../../lexicon/traits';
 import { isPair, soundDistance, FAR, NEAR, type SoundPair } from '../../phonology/articulation';
 import { labelOf } from '../../phonology/sounds';
 import { shuffle, type Random } from '../../random';
-import type { FoilKind } from '../hardness';
-import { slashed, type Line } from '../item';
+import type { FoilKind } from '../step';
+import { slashed } from '../saying';
+import type { Line } from '../view';
 import { oneBeat, shelves, type Material } from '../material';
 import { sure } from '../../sure';
 

@@ -2,9 +2,13 @@ import type { Word } from '../../lexicon/entry';
 import { traitsOf } from '../../lexicon/traits';
 import { isPair } from '../../phonology/articulation';
 import { CONSONANTS } from '../../phonology/sounds';
-import { advice, need, shownOf, Unproved, wordOf } from '../item';
+import type { Family } from '../family';
+import { advice } from '../saying';
+import { need, Unproved, wordOf } from '../proof';
+import { shownOf } from '../marks';
 import { oneBeat, playable, type Material } from '../material';
-import type { Made, Step, Task } from '../task';
+import type { Made, Task } from '../task';
+import type { Step } from '../step';
 import { sure } from '../../sure';
 import { bestOf, firstOf, ipaOf, script, slash, some } from './common';
 
@@ -208,9 +212,23 @@ const recall = (id: string, name: string, backwards: boolean): Task => ({
   },
 });
 
-export const ECHO_TASKS: readonly Task[] = [
-  ECHO_SOUNDS,
-  ECHO_WORDS,
-  recall('recall', 'Say the list', false),
-  recall('recall-back', 'Say the list backwards', true),
-];
+export const ECHO: Family = {
+  id: 'echo',
+  name: 'Echo',
+  frame: {
+    name: 'calling across the field',
+    opening: 'We are calling across the field, and the hedge calls back. Listen first.',
+    plain: 'My turn, your turn. Listen first.',
+  },
+  reminder: 'My turn, your turn. Loud, soft, whispered.',
+  atHome: {
+    played: 'We called words and sounds back like an echo.',
+    tries: 'Say three words and let your child say them back, loud, soft or whispered.',
+  },
+  tasks: [
+    ECHO_SOUNDS,
+    ECHO_WORDS,
+    recall('recall', 'Say the list', false),
+    recall('recall-back', 'Say the list backwards', true),
+  ],
+};

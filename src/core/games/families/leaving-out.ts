@@ -4,9 +4,14 @@ import { inCluster } from '../../lexicon/difficulty';
 import { realise, type Word } from '../../lexicon/entry';
 import { ACCENT_IDS } from '../../phonology/accents';
 import { labelOf, isVowel } from '../../phonology/sounds';
-import { advice, marksOf, need, shownOf, wordOf, type Mark } from '../item';
+import type { Family } from '../family';
+import { advice } from '../saying';
+import { marksOf, shownOf } from '../marks';
+import { need, wordOf } from '../proof';
+import type { Mark } from '../view';
 import { oneBeat, playable, type Material } from '../material';
-import type { Step, Task } from '../task';
+import type { Step } from '../step';
+import type { Task } from '../task';
 import { sure } from '../../sure';
 import { ipaOf, script, slash } from './common';
 
@@ -104,6 +109,14 @@ const LEAVE_OUT: Task = {
     { id: 'cluster', name: 'one of a cluster, a word is left', place: 'cluster', result: 'real' },
     { id: 'cluster-made-up', name: 'one of a cluster, a made-up word is left', place: 'cluster', result: 'nonsense' },
   ],
+  rungs: {
+    first: 'first',
+    'first-made-up': 'first',
+    last: 'last',
+    'last-made-up': 'last',
+    cluster: 'cluster',
+    'cluster-made-up': 'cluster',
+  },
   secondsPerTurn: 10,
   gesture: 'hold up the fingers, fold one away',
   plain: '{word}. Say it without {sound}.',
@@ -114,7 +127,7 @@ const LEAVE_OUT: Task = {
     ),
   build: ({ head, step, material, random }) => {
     const places = leavable(head, step, material);
-    return { words: [head.word], at: sure(places[Math.floor(random() * places.length)]) };
+    return { words: [head.word], at: need(places[Math.floor(random() * places.length)], 'A sound that can go.') };
   },
   make: ({ words, at }, step, material) => {
     const word = wordOf(material, words[0]);
@@ -161,4 +174,27 @@ const LEAVE_OUT: Task = {
   },
 };
 
-export const LEAVING_OUT_TASKS: readonly Task[] = [LEAVE_OUT];
+export const LEAVING_OUT: Family = {
+  id: 'leaving-out',
+  name: 'Leaving out',
+  frame: {
+    name: 'prune one sound off',
+    opening: 'Some words have grown too long. Watch, I’ll prune the first one.',
+    plain: 'We are leaving a sound out. Watch, I’ll do the first one.',
+  },
+  reminder: 'Say the word back before the sound goes.',
+  atHome: {
+    played: 'We said words without one of their sounds.',
+    tries: 'Say a word, then say it without its first sound. What is left?',
+  },
+  saidBack: true,
+  ladder: {
+    rungs: [
+      { id: 'first', name: 'first', does: 'leave the first sound out' },
+      { id: 'last', name: 'last', does: 'leave the last sound out' },
+      { id: 'cluster', name: 'in a cluster', does: 'leave one of a cluster out' },
+    ],
+    needs: ['segmenting/3'],
+  },
+  tasks: [LEAVE_OUT],
+};

@@ -3,9 +3,12 @@ import { asWord } from '../../answers/said';
 import type { Word } from '../../lexicon/entry';
 import { rhymes } from '../../lexicon/likeness';
 import { shuffle } from '../../random';
-import { need, shownOf, wordOf } from '../item';
+import type { Family } from '../family';
+import { need, wordOf } from '../proof';
+import { shownOf } from '../marks';
 import { oneBeat, shelves, type Material } from '../material';
-import type { Building, Step, Task } from '../task';
+import type { Building, Task } from '../task';
+import type { Step } from '../step';
 import { sure } from '../../sure';
 import { bestOf, firstOf, foilKind, ipaOf, rhymeFoil, rhymesOf, script, some, YES_NO } from './common';
 
@@ -41,6 +44,8 @@ const PAIRS: Task = {
   act: 'notice',
   unit: 'rhyme',
   steps: foilSteps,
+  rungs: { far: 'same', 'same-start': 'same', 'same-vowel': 'close', 'same-ends': 'close' },
+  oneOf: () => 2,
   secondsPerTurn: 12,
   gesture: 'thumbs up or thumbs down',
   plain: '{first} … {second}. Do they rhyme?',
@@ -93,6 +98,8 @@ const ODD: Task = {
   act: 'match',
   unit: 'rhyme',
   steps: rowSteps,
+  rungs: { '3-far': 'odd', '4-far': 'odd', '3-same-start': 'odd', '4-same-vowel': 'odd' },
+  oneOf: (step) => sure(step.choices),
   secondsPerTurn: 20,
   gesture: 'point to the one',
   plain: '{words}. Which one does not rhyme?',
@@ -120,7 +127,7 @@ const ODD: Task = {
     return {
       head: need(rest[0], 'A row of words.'),
       words: row.map(shownOf),
-      view: { kind: 'row', answer: odd, first: false },
+      view: { kind: 'row', answer: odd, first: false, tags: { answer: 'the odd one' } },
       expected: need(names[odd], 'One that does not rhyme.'),
       kind: odd,
       judged: { by: 'choice', choices: names, right: odd },
@@ -158,6 +165,8 @@ const MATCH: Task = {
     { id: '3-same-start', name: '3, the others begin alike', foil: 'same-start', choices: 3 },
     { id: '3-same-vowel', name: '3, the others share the vowel', foil: 'same-vowel', choices: 3 },
   ],
+  rungs: { '2-far': 'which', '3-far': 'which', '3-same-start': 'which', '3-same-vowel': 'which' },
+  oneOf: (step) => sure(step.choices),
   secondsPerTurn: 18,
   gesture: 'point to the one',
   plain: '{first}. Which one rhymes with it: {choices}?',
@@ -185,7 +194,7 @@ const MATCH: Task = {
     return {
       head,
       words: [head, ...choices].map(shownOf),
-      view: { kind: 'row', answer: right + 1, first: true },
+      view: { kind: 'row', answer: right + 1, first: true, tags: { first: 'rhymes with', answer: 'this one' } },
       expected: need(names[right], 'One that rhymes.'),
       kind: right,
       judged: { by: 'choice', choices: names, right },
@@ -220,6 +229,7 @@ const SAY: Task = {
     { id: 'many', name: 'many rhymes', told: 'told' },
     { id: 'few', name: 'few rhymes', told: 'kept' },
   ],
+  rungs: { many: 'say', few: 'say' },
   secondsPerTurn: 18,
   gesture: 'pass the pod on',
   plain: '{word}. Say one that rhymes with {word}.',
@@ -279,4 +289,28 @@ const SAY: Task = {
   },
 };
 
-export const RHYME_TASKS: readonly Task[] = [PAIRS, ODD, MATCH, SAY];
+export const RHYME: Family = {
+  id: 'rhyme',
+  name: 'Rhyme',
+  frame: {
+    name: 'two peas that rhyme',
+    opening: 'Peas in one pod end alike: they rhyme. Listen, I’ll open the first pod.',
+    plain: 'Words that end alike rhyme. Listen, I’ll do the first one.',
+  },
+  reminder: 'Ears only: the spelling does not matter.',
+  atHome: {
+    played: 'We listened for words that rhyme.',
+    tries: 'Say a word and find another that rhymes. Made-up words are welcome.',
+  },
+  ladder: {
+    rungs: [
+      { id: 'same', name: 'same?', does: 'hear whether two words rhyme' },
+      { id: 'close', name: 'close ones', does: 'tell rhymes from words that sound close' },
+      { id: 'odd', name: 'odd one', does: 'find the word that does not rhyme' },
+      { id: 'which', name: 'which', does: 'find the word that rhymes' },
+      { id: 'say', name: 'say one', does: 'say a word that rhymes' },
+    ],
+    needsLarger: ['syllables/clap'],
+  },
+  tasks: [PAIRS, ODD, MATCH, SAY],
+};

@@ -2,9 +2,13 @@ import { distinct, numberLikely, rightLikely, segmentingLikely, slipLikely } fro
 import { asWord } from '../../answers/said';
 import { onsetAndRime, onsetAndRimeLetters } from '../../lexicon/syllables';
 import type { Word } from '../../lexicon/entry';
-import { advice, need, sayingAdvice, shownOf, spokenApart, wordOf } from '../item';
+import type { Family } from '../family';
+import { advice, sayingAdvice, spokenApart } from '../saying';
+import { need, wordOf } from '../proof';
+import { shownOf } from '../marks';
 import type { Material } from '../material';
-import type { Made, Step, Task } from '../task';
+import type { Made, Task } from '../task';
+import type { Step } from '../step';
 import { sure } from '../../sure';
 import { fitsCount, ofCount, ONSET_RIME, soundSteps, withOnset } from './blending';
 import { ipaOf, script, slash } from './common';
@@ -69,6 +73,10 @@ const SEGMENTING: Task = {
   scoresSounds: true,
   counts: true,
   steps: [{ ...ONSET_RIME, count: 2 }, ...soundSteps],
+  rungs: { 'onset-rime': 'onset-rime', 2: '2', 3: '3', 4: '4', 5: '5', 6: '6' },
+  joinsAgain: true,
+  wholeWord: 'apart',
+  anySet: true,
   secondsPerTurn: 40,
   gesture: 'one finger, or one pot, for each sound',
   plain: 'Listen: {word}. Now say its sounds.',
@@ -97,6 +105,7 @@ const ASK: Task = {
     { id: '4', name: '4 sounds', count: 4 },
     { id: '5', name: '5 sounds', count: 5 },
   ],
+  joinsAgain: true,
   secondsPerTurn: 15,
   gesture: 'point along the row of pots',
   plain: '{word}. What is its {place} sound?',
@@ -154,6 +163,8 @@ const HOW_MANY: Task = {
     { id: '3-4', name: '3 or 4 sounds', count: 3, most: 4 },
     { id: '4-5', name: '4 or 5 sounds', count: 4, most: 5 },
   ],
+  rungs: { '2-3': '3', '3-4': '4', '4-5': '5' },
+  oneOf: () => 2,
   secondsPerTurn: 15,
   gesture: 'a finger for each sound',
   plain: '{word}. How many sounds?',
@@ -180,4 +191,30 @@ const HOW_MANY: Task = {
   },
 };
 
-export const SEGMENTING_TASKS: readonly Task[] = [SEGMENTING, ASK, HOW_MANY];
+export const SEGMENTING_FAMILY: Family = {
+  id: 'segmenting',
+  name: 'Segmenting',
+  frame: {
+    name: 'one pot for each sound',
+    opening: 'One pot for each sound. Watch, I’ll plant the first word.',
+    plain: 'We are taking words apart. Watch, I’ll do the first one.',
+  },
+  reminder: 'They say it back first. Do not say how many sounds. Join it again after.',
+  atHome: {
+    played: 'We took words apart, sound by sound, and joined them again.',
+    tries: 'Say a short word and put down a bean for each sound you hear.',
+  },
+  saidBack: true,
+  ladder: {
+    rungs: [
+      { id: 'onset-rime', name: 'start + rest', does: 'take the start from the rest' },
+      { id: '2', name: '2', does: 'segment 2 sounds' },
+      { id: '3', name: '3', does: 'segment 3 sounds' },
+      { id: '4', name: '4', does: 'segment 4 sounds' },
+      { id: '5', name: '5', does: 'segment 5 sounds' },
+      { id: '6', name: '6', does: 'segment 6 sounds' },
+    ],
+    needs: ['blending/onset-rime'],
+  },
+  tasks: [SEGMENTING, ASK, HOW_MANY],
+};

@@ -4,9 +4,12 @@ import type { Word } from '../../lexicon/entry';
 import { traitsOf } from '../../lexicon/traits';
 import { CONSONANTS } from '../../phonology/sounds';
 import type { Random } from '../../random';
-import { advice, need, shownOf, Unproved, wordOf } from '../item';
+import { advice } from '../saying';
+import { need, Unproved, wordOf } from '../proof';
+import { shownOf } from '../marks';
 import { oneBeat, playable, shelves, type Material } from '../material';
-import type { Building, Step, Task, Wishes } from '../task';
+import type { Building, Task, Wishes } from '../task';
+import type { Step } from '../step';
 import { sure } from '../../sure';
 import { bestOf, firstOf, foilKind, ipaOf, script, slash, some, soundFoil, YES_NO } from './common';
 import { allKnown, speakable, wordsOf } from './words';
@@ -69,6 +72,8 @@ const SAME: Task = {
   act: 'notice',
   unit: 'sound',
   steps: FOILS,
+  rungs: { far: 'same', near: 'same' },
+  oneOf: () => 2,
   secondsPerTurn: 12,
   gesture: 'thumbs up or thumbs down',
   plain: '{first} … {second}. Do they begin with the same sound?',
@@ -115,6 +120,8 @@ const ODD: Task = {
     { id: '4-far', name: '4 words, the odd sound far away', foil: 'far', choices: 4 },
     { id: '4-near', name: '4 words, the odd sound near', foil: 'near', choices: 4 },
   ],
+  rungs: { '3-far': 'sort', '4-far': 'sort', '4-near': 'sort' },
+  oneOf: (step) => sure(step.choices),
   secondsPerTurn: 20,
   gesture: 'point to the one',
   plain: '{words}. Which one begins with another sound?',
@@ -142,7 +149,7 @@ const ODD: Task = {
     return {
       head,
       words: row.map(shownOf),
-      view: { kind: 'row', answer: odd, first: false },
+      view: { kind: 'row', answer: odd, first: false, tags: { answer: 'the odd one' } },
       expected: need(words[odd], 'One that begins otherwise.'),
       kind: odd,
       judged: { by: 'choice', choices: words, right: odd },
@@ -200,6 +207,8 @@ const SORT: Task = {
   act: 'notice',
   unit: 'sound',
   steps: FOILS.map((s) => ({ ...s, place: 'last' as const })),
+  rungs: { far: 'sort', near: 'sort' },
+  oneOf: () => 2,
   secondsPerTurn: 25,
   gesture: 'point to a row',
   plain: '{word}. Does it begin with {sound}?',
@@ -244,6 +253,8 @@ const ANYWHERE: Task = {
   act: 'match',
   unit: 'sound',
   steps: FOILS.map((s) => ({ ...s, place: 'any' as const })),
+  rungs: { far: 'where', near: 'where' },
+  oneOf: () => 2,
   secondsPerTurn: 15,
   gesture: 'thumbs up or thumbs down',
   plain: '{word}. Is {sound} anywhere in it?',
@@ -310,6 +321,8 @@ const WHERE: Task = {
     { id: 'ends', name: 'start or end', place: 'ends', choices: 2 },
     { id: 'all', name: 'start, middle or end', place: 'middle', choices: 3 },
   ],
+  rungs: { ends: 'where', all: 'where' },
+  oneOf: (step) => sure(step.choices),
   secondsPerTurn: 18,
   gesture: 'head, tummy or toes',
   plain: '{word}. Where is {sound}: {choices}?',

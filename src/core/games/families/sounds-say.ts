@@ -3,9 +3,12 @@ import { asWord } from '../../answers/said';
 import { firstMaking, inCluster } from '../../lexicon/difficulty';
 import type { Word } from '../../lexicon/entry';
 import { makingOf } from '../../phonology/sounds';
-import { advice, need, shownOf, wordOf } from '../item';
+import { advice } from '../saying';
+import { need, wordOf } from '../proof';
+import { shownOf } from '../marks';
 import { oneBeat, playable, shelves, type Material } from '../material';
-import type { Made, Step, Task } from '../task';
+import type { Made, Task } from '../task';
+import type { Step } from '../step';
 import { sure } from '../../sure';
 import { firstOf, foilKind, ipaOf, lastOf, script, slash, some } from './common';
 
@@ -130,12 +133,14 @@ interface Say {
   readonly act: Task['act'];
   readonly gesture: string;
   readonly steps: readonly Step[];
+  /** The rung its steps are on. */
+  readonly rung: string;
   /** Index of the sound asked for. */
   readonly at: (word: Word) => number;
   readonly fits: (word: Word, step: Step) => boolean;
 }
 
-const say = ({ id, name, act, gesture, steps, at, fits }: Say): Task => ({
+const say = ({ id, name, act, gesture, steps, rung, at, fits }: Say): Task => ({
   id: `${id}-sound`,
   family: 'first-sounds',
   name: `Say the ${id} sound`,
@@ -143,6 +148,7 @@ const say = ({ id, name, act, gesture, steps, at, fits }: Say): Task => ({
   act,
   unit: 'sound',
   steps,
+  rungs: Object.fromEntries(steps.map((step) => [step.id, rung])),
   secondsPerTurn: 12,
   gesture,
   plain: `{word}. What is the ${id} sound?`,
@@ -157,6 +163,7 @@ const say = ({ id, name, act, gesture, steps, at, fits }: Say): Task => ({
 
 const FIRST = say({
   id: 'first',
+  rung: 'say',
   gesture: 'tap a shoulder',
   name: 'first sound',
   act: 'produce',
@@ -167,6 +174,7 @@ const FIRST = say({
 
 const LAST = say({
   id: 'last',
+  rung: 'last',
   gesture: 'tap the other hand’s end',
   name: 'last sound',
   act: 'produce',
@@ -187,6 +195,7 @@ const LAST = say({
 
 const MIDDLE = say({
   id: 'middle',
+  rung: 'middle',
   gesture: 'tap the elbow',
   name: 'middle sound',
   act: 'produce',
@@ -222,6 +231,7 @@ const SHARED: Task = {
     { id: 'kept', name: 'kept for them to find, held sounds', told: 'kept', starts: 'hold' },
     { id: 'any', name: 'kept for them to find, any sound', told: 'kept', starts: 'clip' },
   ],
+  rungs: { told: 'say', kept: 'say', any: 'say' },
   secondsPerTurn: 20,
   gesture: 'one finger for each word',
   plain: '{told}{words}. What sound do they all begin with?',
@@ -252,7 +262,7 @@ const SHARED: Task = {
     return {
       head,
       words: row.map(shownOf),
-      view: { kind: 'row', answer: null, first: false },
+      view: { kind: 'row', answer: null, first: false, tags: {} },
       expected: name,
       judged: { by: 'sounds', sounds: [sound] },
       slots: { words: words.join(' … '), told: step.told === 'told' ? `Listen for ${name}: ` : '', sound: name },

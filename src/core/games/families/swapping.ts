@@ -14,9 +14,13 @@ import { onsetAndRime } from '../../lexicon/syllables';
 import { traitsOf } from '../../lexicon/traits';
 import { groupBy } from '../../group-by';
 import { isPair } from '../../phonology/articulation';
-import { advice, marksOf, need, shownOf, spokenApart, wordOf } from '../item';
+import type { Family } from '../family';
+import { advice, spokenApart } from '../saying';
+import { marksOf, shownOf } from '../marks';
+import { need, wordOf } from '../proof';
 import { oneBeat, playable, type Material } from '../material';
-import type { Building, Made, Step, Task } from '../task';
+import type { Building, Made, Task } from '../task';
+import type { Step } from '../step';
 import { sure } from '../../sure';
 import { apart, bestOf, ipaOf, script, slash, some } from './common';
 
@@ -154,6 +158,8 @@ const SWAP: Task = {
     { id: 'cluster', name: 'one in a cluster', place: 'cluster' },
     { id: 'onset', name: 'a whole start for another', place: 'onset' },
   ],
+  rungs: { first: 'first', last: 'last', middle: 'middle', cluster: 'cluster', onset: 'cluster' },
+  becomes: true,
   secondsPerTurn: 15,
   gesture: 'pull one pot out, set another in',
   plain: '{word}. Now {change}. What is it now?',
@@ -249,6 +255,9 @@ const WHICH: Task = {
     { id: 'ends', name: 'first or last', place: 'ends', choices: 2 },
     { id: 'all', name: 'first, middle or last', place: 'middle', choices: 3 },
   ],
+  rungs: { ends: 'last', all: 'middle' },
+  becomes: true,
+  oneOf: (step) => sure(step.choices),
   secondsPerTurn: 15,
   gesture: 'point to the finger that changed',
   plain: '{first} … {second}. Which sound changed: {choices}?',
@@ -316,6 +325,7 @@ const ORDER: Task = {
     { id: 'backwards', name: 'from the last to the first', place: 'ends' },
     { id: 'any', name: 'in any order', place: 'any' },
   ],
+  becomes: true,
   secondsPerTurn: 20,
   gesture: 'move the pots about',
   plain: '{word}. Same sounds, new order: {sounds}. What is it now?',
@@ -383,6 +393,9 @@ const CHAIN: Task = {
     { id: 'any', name: 'any sound', place: 'any', count: 2 },
     { id: 'grow', name: 'any sound, adding and leaving out too', place: 'any', count: 3, grow: true },
   ],
+  rungs: { first: 'first', ends: 'last', any: 'middle', grow: 'cluster' },
+  becomes: true,
+  leadsOn: true,
   secondsPerTurn: 15,
   gesture: 'pull one pot out, set another in',
   plain: '{word}. Now {change}. What is it now?',
@@ -437,4 +450,28 @@ const CHAIN: Task = {
   },
 };
 
-export const SWAPPING_TASKS: readonly Task[] = [SWAP, WHICH, ORDER, CHAIN];
+export const SWAPPING: Family = {
+  id: 'swapping',
+  name: 'Swapping',
+  frame: {
+    name: 'dig one out and replant',
+    opening: 'We dig one sound out and plant another in its place. Watch, I’ll replant the first one.',
+    plain: 'We are changing one sound. Watch, I’ll do the first one.',
+  },
+  reminder: 'Say which sound goes before you say which comes.',
+  atHome: {
+    played: 'We changed one sound of a word and heard what it became.',
+    tries: 'Change the first sound of a word: what does it turn into?',
+  },
+  saidBack: true,
+  ladder: {
+    rungs: [
+      { id: 'first', name: 'first', does: 'swap the first sound' },
+      { id: 'last', name: 'last', does: 'swap the last sound' },
+      { id: 'middle', name: 'middle', does: 'swap the middle sound' },
+      { id: 'cluster', name: 'in a cluster', does: 'swap a sound in a cluster' },
+    ],
+    needs: ['leaving-out/first'],
+  },
+  tasks: [SWAP, WHICH, ORDER, CHAIN],
+};

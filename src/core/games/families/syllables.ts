@@ -3,10 +3,13 @@ import { asWord } from '../../answers/said';
 import type { Word } from '../../lexicon/entry';
 import { beatsOf, halvesOf } from '../../lexicon/syllables';
 import { traitsOf } from '../../lexicon/traits';
-import { need, shownOf, Unproved, wordOf } from '../item';
+import type { Family } from '../family';
+import { need, Unproved, wordOf } from '../proof';
+import { shownOf } from '../marks';
 import { playable, type Material } from '../material';
 import { OWN_NAME } from '../spec';
-import type { Made, Step, Task } from '../task';
+import type { Made, Task } from '../task';
+import type { Step } from '../step';
 import { sure } from '../../sure';
 import { ipaOf, script } from './common';
 
@@ -48,6 +51,9 @@ const CLAP: Task = {
     { id: '3', name: '2 or 3 beats', count: 2, most: 3 },
     { id: '4', name: '3 or 4 beats', count: 3, most: 4 },
   ],
+  rungs: { 2: 'clap', 3: 'clap-long', 4: 'clap-long' },
+  ownName: true,
+  oneOf: () => 2,
   secondsPerTurn: 15,
   gesture: 'a clap, a pat on the knees, or a pour, for each beat',
   plain: 'Clap it: {word}. How many beats?',
@@ -155,6 +161,7 @@ const JOIN: Task = {
   act: 'blend',
   unit: 'syllable',
   steps: apartSteps,
+  rungs: { compounds: 'join', 2: 'join', 3: 'join', 4: 'join' },
   secondsPerTurn: 12,
   gesture: 'two fists that meet',
   plain: 'Listen: {parts}. What word is it?',
@@ -172,6 +179,8 @@ const SPLIT: Task = {
   act: 'segment',
   unit: 'syllable',
   steps: apartSteps,
+  rungs: { compounds: 'split', 2: 'split', 3: 'split', 4: 'split' },
+  joinsAgain: true,
   secondsPerTurn: 15,
   gesture: 'a pour, or a pat, for each beat',
   plain: '{word}. Say it beat by beat.',
@@ -250,6 +259,7 @@ const DROP: Task = {
     { id: 'last', name: '2 beats, without the last', count: 2, place: 'first', result: 'nonsense' },
     { id: 'first', name: '2 beats, without the first', count: 2, place: 'last', result: 'nonsense' },
   ],
+  rungs: { 'compound-last': 'drop', 'compound-first': 'drop', last: 'drop', first: 'drop' },
   secondsPerTurn: 12,
   gesture: 'hold two fists, hide one',
   plain: '{word}. Say it again, but not “{part}”.',
@@ -308,4 +318,24 @@ function atOf(step: Step): number {
   return step.place === 'last' ? 0 : 1;
 }
 
-export const SYLLABLE_TASKS: readonly Task[] = [CLAP, JOIN, SPLIT, DROP];
+export const SYLLABLES: Family = {
+  id: 'syllables',
+  name: 'Syllables',
+  frame: {
+    name: 'one pour for each beat',
+    opening: 'The watering can pours once for each beat of a word. Watch, I’ll water the first one.',
+    plain: 'Words have beats. Watch, I’ll do the first one.',
+  },
+  reminder: 'Say the word whole before you clap it.',
+  atHome: { played: 'We clapped the beats of words.', tries: 'Clap the names of everyone at the table.' },
+  ladder: {
+    rungs: [
+      { id: 'clap', name: 'clap 1, 2', does: 'clap words of 1 or 2 beats' },
+      { id: 'clap-long', name: 'clap 3, 4', does: 'clap longer words' },
+      { id: 'join', name: 'join', does: 'join the beats of a word' },
+      { id: 'split', name: 'take apart', does: 'take a word apart into beats' },
+      { id: 'drop', name: 'leave out', does: 'leave a beat out' },
+    ],
+  },
+  tasks: [CLAP, JOIN, SPLIT, DROP],
+};

@@ -2,9 +2,13 @@ import { hunt } from '../../lexicon/hunt';
 import type { Word } from '../../lexicon/entry';
 import { isVowel, makingOf } from '../../phonology/sounds';
 import { traitsOf } from '../../lexicon/traits';
-import { advice, need, soundMark } from '../item';
+import type { Family } from '../family';
+import { advice } from '../saying';
+import { need } from '../proof';
+import { soundMark } from '../marks';
 import { playable, type Material } from '../material';
-import type { Made, Step, Task } from '../task';
+import type { Made, Task } from '../task';
+import type { Step } from '../step';
 import { sure } from '../../sure';
 import { apart, ipaOf, script } from './common';
 
@@ -58,6 +62,13 @@ const HUNT: Task = {
     if (handful.length !== wanted || !handful.some((s) => isVowel(s))) return null;
     return hunt(huntable(material), handful).length >= LEAST_WORDS ? { words: [], sounds: handful } : null;
   },
+  around: (named, step) => {
+    const sounds = [...new Set(named.flatMap(ipaOf))];
+    return {
+      spec: { words: [], sounds },
+      otherwise: `gives ${sounds.length} sounds; this step has ${step.name}, and needs a few words to find.`,
+    };
+  },
   make: ({ sounds }, step, material) => handfulItem(need(sounds, 'A handful of sounds.'), step, material),
 };
 
@@ -96,4 +107,19 @@ function handfulItem(sounds: readonly string[], step: Step, material: Material):
   };
 }
 
-export const HUNT_TASKS: readonly Task[] = [HUNT];
+export const WORD_HUNT: Family = {
+  id: 'word-hunt',
+  name: 'Word hunt',
+  frame: {
+    name: 'harvest',
+    opening: 'It is harvest time: these sounds make many words. Listen, I’ll pick the first one.',
+    plain: 'These sounds make many words. Listen, I’ll find the first one.',
+  },
+  reminder: 'Call half-way and thirty seconds.',
+  atHome: {
+    played: 'We made as many words as we could from a handful of sounds.',
+    tries: 'Think of words that hold a sound your child likes.',
+  },
+  unmodelled: true,
+  tasks: [HUNT],
+};

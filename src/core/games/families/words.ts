@@ -1,8 +1,11 @@
 import { numberLikely } from '../../answers/likely';
 import type { Word } from '../../lexicon/entry';
-import { need, shownOf, wordOf } from '../item';
+import type { Family } from '../family';
+import { need, wordOf } from '../proof';
+import { shownOf } from '../marks';
 import { playable, type Material } from '../material';
-import type { Step, Task } from '../task';
+import type { Step } from '../step';
+import type { Task } from '../task';
 import { sure } from '../../sure';
 import { script } from './common';
 
@@ -41,6 +44,8 @@ const countWords: Task = {
     { id: '5-6', name: '5 or 6 words', count: 5, most: 6 },
     { id: '7-8', name: '7 or 8 words', count: 7, most: 8 },
   ],
+  rungs: { 3: '3', 4: '4', '5-6': '5-6', '7-8': '7-8' },
+  oneOf: () => 3,
   secondsPerTurn: 20,
   gesture: 'a step, or a pebble, for each word',
   plain: 'Listen: “{sentence}” How many words?',
@@ -58,6 +63,7 @@ const countWords: Task = {
       view: { kind: 'beats', parts, ownName: false, out: null },
       expected: String(n),
       judged: { by: 'number', right: n },
+      listed: sentence,
       slots: { sentence, word: word.word },
       likely: numberLikely(n),
       how:
@@ -72,4 +78,26 @@ const countWords: Task = {
   },
 };
 
-export const WORD_TASKS: readonly Task[] = [countWords];
+export const WORDS: Family = {
+  id: 'words',
+  name: 'Words in a sentence',
+  frame: {
+    name: 'pebbles in a row',
+    opening: 'We are laying a path of pebbles. Every word we say is one pebble. Listen, I’ll lay the first path.',
+    plain: 'We are counting words. Listen, I’ll do the first one.',
+  },
+  reminder: 'One pebble a word, long or short.',
+  atHome: {
+    played: 'We counted the words of a sentence, one pebble for each.',
+    tries: 'Say a short sentence and lay down a button for each word.',
+  },
+  ladder: {
+    rungs: [
+      { id: '3', name: '3', does: 'count 3 words' },
+      { id: '4', name: '4', does: 'count 4 words' },
+      { id: '5-6', name: '5 or 6', does: 'count 5 or 6 words' },
+      { id: '7-8', name: '7 or 8', does: 'count 7 or 8 words' },
+    ],
+  },
+  tasks: [countWords],
+};

@@ -11,6 +11,7 @@ import type { Entry } from '@/core/sessions/log';
 import { saidIn } from '@/core/sessions/pace';
 import { replay, type SessionState } from '@/core/sessions/replay';
 import { asSecond } from '@/core/sessions/second-ears';
+import { accentOf } from '@/core/phonology/accents';
 import { sure } from '@/core/sure';
 import type { PlayRound, PlaySession } from '@/server/sessions/play-session';
 import type { Device } from './device';
@@ -101,7 +102,7 @@ export function questionOf(
     marks,
     ownWay,
     otherAccent: ownWay.accent ? round.inAccents[ownWay.accent]?.[key] : undefined,
-    tapsT: session.accent.startsWith('general-american'),
+    tapsT: accentOf(session.accent).tapsT,
   };
 }
 

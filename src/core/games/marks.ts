@@ -1,0 +1,48 @@
+import { followsInCluster } from '../lexicon/difficulty';
+import type { Word } from '../lexicon/entry';
+import type { AccentId } from '../phonology/accents';
+import { labelOf, makingOf } from '../phonology/sounds';
+import { sure } from '../sure';
+import type { Mark, Shown } from './view';
+
+/** The marks of a word's bounce line. */
+export function marksOf(word: Word): Mark[] {
+  const seconds = new Set(word.units.flatMap((unit) => unit.sounds.slice(1)));
+  const letters = lettersBySegment(word);
+  return word.sounds.map((sound, at) => ({
+    ipa: sound.ipa,
+    ...labelOf(sound.ipa, word.accent),
+    ...(letters[sound.segment] ? { letters: sure(letters[sound.segment]) } : {}),
+    making: makingOf(sound.ipa),
+    close: followsInCluster(word, at),
+    fused: seconds.has(sound),
+  }));
+}
+
+/** The letters of each segment; none where one piece spells several keys. */
+function lettersBySegment({ entry }: Word): (string | undefined)[] {
+  const lettersOf = ({ keys, letters, tail }: (typeof entry.letters)[number]): string | undefined => {
+    if (keys > 1) return undefined;
+    return tail ? `${letters}‑${tail}` : letters;
+  };
+  return entry.letters.flatMap((piece) => Array.from({ length: piece.keys }, () => lettersOf(piece)));
+}
+
+/** A mark for a sound that stands alone. */
+export const soundMark = (ipa: string, accent: AccentId): Mark => ({
+  ipa,
+  ...labelOf(ipa, accent),
+  making: makingOf(ipa),
+  close: false,
+  fused: false,
+});
+
+export const shownOf = (word: Word): Shown => ({
+  word: word.word,
+  marks: marksOf(word),
+  count: word.count,
+  meaning: word.entry.meaning,
+  picture: word.entry.picture,
+  prop: word.entry.prop,
+  cautions: word.entry.cautions,
+});

@@ -1,0 +1,34 @@
+import type { Word } from '../lexicon/entry';
+import type { AccentId } from '../phonology/accents';
+import type { Making } from '../phonology/consonants';
+import { labelOf, makingOf, MAKING_ADVICE } from '../phonology/sounds';
+
+/** Sounds as labels with dots between, for reading aloud. Example: `s … l … u … g`. */
+export const spokenApart = (word: Word): string =>
+  word.sounds.map((s) => labelOf(s.ipa, word.accent).label).join(' … ');
+
+/** A sound between slashes. Example: `/sh/`. */
+export const slashed = (ipa: string, accent: AccentId): string => `/${labelOf(ipa, accent).label}/`;
+
+const list = (labels: readonly string[]): string =>
+  labels.length < 2 ? labels.join('') : `${labels.slice(0, -1).join(', ')} and ${labels.at(-1)}`;
+
+/** How to say the word's sounds alone: which to clip, which to hold. Example: "Hold /s/ and /l/. Clip /g/: no “uh”." */
+export function sayingAdvice(word: Word): string {
+  return advice([...new Set(word.sounds.map((s) => s.ipa))], word.accent);
+}
+
+/** How to say sounds alone. Example: `advice(['s'], 'scottish') // 'Hold /s/.'`. */
+export function advice(sounds: readonly string[], accent: AccentId): string {
+  const of = (making: Making): string[] =>
+    sounds.filter((ipa) => makingOf(ipa) === making).map((ipa) => slashed(ipa, accent));
+  const [hold, clip, light] = [of('hold'), of('clip'), of('light')];
+  return [
+    hold.length ? `Hold ${list(hold)}.` : '',
+    clip.length ? `Clip ${list(clip)}: no “uh”.` : '',
+    light.length ? `${list(light)} lightly.` : '',
+    !hold.length && !clip.length && !light.length ? MAKING_ADVICE.vowel : '',
+  ]
+    .filter(Boolean)
+    .join(' ');
+}

@@ -1,0 +1,45 @@
+import { planRequestSchema, type PlanWish } from '../../core/formats/plan-file';
+import { stepOf, taskOf } from '../../core/games';
+import type { Plan } from '../../core/sessions/running-order';
+import { planInParts } from '../../core/sessions/shapes';
+import type { Group } from '../people/groups';
+import { pacesOf } from '../sessions/paces';
+import { getSettings } from '../setting/settings';
+import { inTurns } from '../storage/other-turns';
+import { Problem } from '../storage/problems';
+import { preparedBank, type PreparedBank } from '../words/bank';
+import { ownedProps } from '../words/props';
+import { recentWords } from '../words/words';
+
+/** All that making a plan for a group asks of the setting. */
+export interface Workshop {
+  readonly bank: PreparedBank;
+  readonly owned: ReadonlySet<string>;
+  readonly recent: readonly string[];
+  readonly confirmed: boolean;
+  readonly children: number;
+  readonly paceOf: (task: string) => number;
+}
+
+export async function workshopOf(group: Group): Promise<Workshop> {
+  const { accent, conventions, confirmed } = await getSettings();
+  const [bank, owned, recent, paceOf] = await Promise.all([
+    preparedBank(accent, conventions),
+    ownedProps(),
+    recentWords(group.id),
+    pacesOf(group.id),
+  ]);
+  return { bank, owned, recent, confirmed, children: group.children.filter((c) => !c.away).length, paceOf };
+}
+
+/** A complete running order for what was asked. Throws a Problem where the bank has nothing for it. */
+export async function planFrom(wish: PlanWish, shop: Workshop): Promise<Plan> {
+  const { bank, owned, recent, confirmed, children, paceOf } = shop;
+  const read = planRequestSchema.parse(wish);
+  const step = stepOf(taskOf(read.task), read.step).id;
+  const request = { ...read, step, children, avoid: recent, contested: confirmed, owned, paceOf };
+  const plan = await inTurns(planInParts(bank, request));
+  if (!plan.rounds.length)
+    throw new Problem('The word bank has no words for that. Choose another sound, or leave the sound open.');
+  return plan;
+}
