@@ -9,6 +9,8 @@ const KEPT_MS = 7 * 86_400_000;
 const KEPT_AT = 'x-kept-at';
 
 self.addEventListener('install', (event) => {
+  // What is sent or asked for by code goes past the worker, where the browser can be told so: a tap need not wake it.
+  event.addRoutes?.({ condition: { urlPattern: '/api/*' }, source: 'network' });
   event.waitUntil(
     caches
       .open(STATIC)
