@@ -112,6 +112,7 @@ export default defineConfig([
     // Loops over every word, every pair of sounds or every point of a curve: the line above proves each index.
     files: [
       'src/core/answers/align.ts',
+      'src/core/lexicon/bits.ts',
       'src/core/lexicon/find.ts',
       'src/core/lexicon/neighbours.ts',
       'src/core/lexicon/number-heap.ts',

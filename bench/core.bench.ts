@@ -94,7 +94,36 @@ test('the core', async () => {
       2,
     ),
   ]);
+  compare('a word set with all facets', pick(index), {
+    with: 'a blending item with its proof',
+    bar: 2.5,
+    floor: (i) => makeItem(taskOf('blending'), MIXED, sure(all4.words[i % all4.words.length]).word, all4),
+  });
 });
+
+/** The two in turn, so that the machine is as busy for one as for the other; the ratio of their p95. */
+function compare(
+  name: string,
+  work: (i: number) => unknown,
+  { with: other, floor, bar }: { with: string; floor: (i: number) => unknown; bar: number },
+): void {
+  const [own, floors]: [number[], number[]] = [[], []];
+  for (let i = 0; i < 800; i += 1) {
+    const start = performance.now();
+    work(i);
+    const between = performance.now();
+    floor(i);
+    // What is worked out at the first asking is no part of it.
+    if (i < 200) continue;
+    own.push(between - start);
+    floors.push(performance.now() - between);
+  }
+  const [row, beside] = [rowOf(name, own), rowOf(other, floors)];
+  console.log(
+    `${name}: p95 ${row.p95.toFixed(2)} ms, ${(row.p95 / beside.p95).toFixed(2)} × ${other} ` +
+      `(${beside.p95.toFixed(2)} ms; bar ${bar})`,
+  );
+}
 
 /** Chains from every word, and between two. */
 async function chainRows(made: ReturnType<typeof material>): Promise<Row[]> {

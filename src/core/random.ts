@@ -1,4 +1,3 @@
-import { sure } from './sure';
 /** A source of numbers in [0, 1) that always runs the same from the same seed. */
 export type Random = () => number;
 
@@ -22,7 +21,9 @@ export function shuffle<T>(items: readonly T[], random: Random): T[] {
   const out = [...items];
   for (let i = out.length - 1; i > 0; i -= 1) {
     const j = Math.floor(random() * (i + 1));
-    [out[i], out[j]] = [sure(out[j]), sure(out[i])];
+    const here = out[i] as T;
+    out[i] = out[j] as T;
+    out[j] = here;
   }
   return out;
 }

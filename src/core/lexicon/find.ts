@@ -1,10 +1,22 @@
 import type { Making } from '../phonology/consonants';
-import { FLAGS, hasSound, MAKINGS, type Flag, type SoundPlace, type WordIndex } from './word-index';
+import {
+  addAll,
+  bitsWhere,
+  countCommon,
+  countOnlyIn,
+  hasBit,
+  keepCommon,
+  noBits,
+  putBit,
+  wordsIn,
+  type Bits,
+} from './bits';
+import { FLAGS, MAKINGS, MOST_SOUNDS, type Flag, type SoundPlace, type WordIndex } from './word-index';
 
 /** Numbers of sounds on offer; the last stands for itself and all above it. */
 export const COUNTS = [2, 3, 4, 5, 6] as const;
 type Count = (typeof COUNTS)[number];
-export const MOST = COUNTS.at(-1)!;
+export const MOST = MOST_SOUNDS;
 export const FIRSTS = MAKINGS;
 export const SYLLABLES = [1, 2, 3] as const;
 type Syllables = (typeof SYLLABLES)[number];
@@ -67,182 +79,134 @@ export interface Found {
   readonly facets: Facets;
 }
 
-/** The dimensions of a choice, one bit each: a word that fails just one counts towards that one's other choices. */
-const FAILS = {
-  count: 1,
-  shape: 2,
-  first: 4,
-  sound: 8,
-  syllables: 16,
-  contested: 32,
-  doubtful: 64,
-  matches: 128,
-} as const;
-const ONLY_BIT = (at: number): number => 256 << at;
-const ANY_ONLY = ONLY.reduce((mask, _, at) => mask | ONLY_BIT(at), 0);
-const ADDS: readonly (readonly [Loosenable, number])[] = [
-  ['shape', FAILS.shape],
-  ['first', FAILS.first],
-  ['sound', FAILS.sound],
-  ['syllables', FAILS.syllables],
-  ['contested', FAILS.contested],
-  ['doubtful', FAILS.doubtful],
-  ['matches', FAILS.matches],
-];
-
-/** What is asked for, as the index numbers it; -1 stands for "anything", or for what no word has. */
-interface Asked {
-  readonly filters: Filters;
-  readonly shape: number;
-  readonly first: number;
-  readonly sound: number;
-  readonly place: SoundPlace;
-  /** Bits of FLAGS a word must have, with the bit that fails where it has not. */
-  readonly only: readonly (readonly [flag: number, bit: number])[];
+/** One thing that is asked, and the words that have it. */
+interface Condition {
+  readonly filter: Loosenable | 'count';
+  /** Which of the `only` filters it is. */
+  readonly only?: Only;
+  readonly passes: Bits;
 }
 
-function asAsked(index: WordIndex, filters: Filters): Asked {
-  const at = <T>(all: readonly T[], one: T | undefined): number => (one === undefined ? -1 : all.indexOf(one));
+/** The words of each flag, kept for as long as the flags are. */
+const flagBits = new WeakMap<Uint16Array, Readonly<Record<Flag, Bits>>>();
+
+function bitsOfFlags({ flags }: WordIndex): Readonly<Record<Flag, Bits>> {
+  const before = flagBits.get(flags);
+  if (before) return before;
+  const of = (flag: number): Bits => bitsWhere(flags.length, (w) => (flags[w]! & flag) !== 0);
+  const made = Object.fromEntries(Object.entries(FLAGS).map(([name, flag]) => [name, of(flag)])) as Record<Flag, Bits>;
+  flagBits.set(flags, made);
+  return made;
+}
+
+const without = (bits: Bits): Bits => bits.map((part) => ~part);
+
+/** All that is asked of a word but the search, each with the words that have it. */
+function conditionsOf(index: WordIndex, filters: Filters): Condition[] {
+  const { bits, words } = index;
+  const flags = bitsOfFlags(index);
+  const nothing = noBits(words.length);
+  const out: Condition[] = [];
+  const ask = (filter: Condition['filter'], passes: Bits | undefined, only?: Only): void => {
+    out.push({ filter, passes: passes ?? nothing, ...(only ? { only } : {}) });
+  };
+  const { count, shape, first, sound, syllables, place = 'any' } = filters;
+  if (count !== undefined) ask('count', bits.counts[count]);
+  if (shape !== undefined) ask('shape', bits.shapes[index.shapeNames.indexOf(shape)]);
+  if (first !== undefined) ask('first', bits.makings[MAKINGS.indexOf(first)]);
+  if (sound !== undefined) ask('sound', bits.sounds[place][index.sounds.indexOf(sound)]);
+  if (syllables !== undefined) ask('syllables', bits.syllables[syllables]);
+  for (const name of new Set(filters.only)) ask('only', flags[name], name);
+  if (!filters.contested) ask('contested', without(flags.contested));
+  if (!filters.doubtful) ask('doubtful', without(flags.doubtful));
+  return out;
+}
+
+/** What fits, and what would fit if one condition, or none, were let go of. */
+interface Sieve {
+  readonly all: Bits;
+  readonly but: (of: (condition: Condition) => boolean) => Bits;
+}
+
+function sieveOf(size: number, conditions: readonly Condition[]): Sieve {
+  const every = new Uint32Array(noBits(size).length).fill(0xffffffff);
+  // The bits beyond the last word are no words.
+  if (size & 31) every[every.length - 1] = (1 << (size & 31)) - 1;
+  const passing = (asked: readonly Condition[]): Bits => {
+    const bits = every.slice();
+    for (const { passes } of asked) keepCommon(bits, passes);
+    return bits;
+  };
+  const all = passing(conditions);
   return {
-    filters,
-    shape: at(index.shapeNames, filters.shape),
-    first: at(MAKINGS, filters.first),
-    sound: at(index.sounds, filters.sound),
-    place: filters.place ?? 'any',
-    only: (filters.only ?? []).map((name) => [FLAGS[name], ONLY_BIT(ONLY.indexOf(name))] as const),
+    all,
+    but: (of) => (conditions.some(of) ? passing(conditions.filter((c) => !of(c))) : all),
   };
 }
 
-/** Words of three beats and more are one choice, as are those of `MOST` sounds and more. */
-const countAt = ({ counts }: WordIndex, w: number): number => Math.min(counts[w]!, MOST);
-const beatsAt = ({ syllables }: WordIndex, w: number): number => Math.min(syllables[w]!, 3);
-
-/** Which of the things asked of its sounds keep a word out, one bit each. */
-function failsBySound(index: WordIndex, { filters, shape, first, sound, place }: Asked, w: number): number {
-  let fails = 0;
-  if (filters.count !== undefined && countAt(index, w) !== filters.count) fails |= FAILS.count;
-  if (filters.shape !== undefined && index.shapes[w] !== shape) fails |= FAILS.shape;
-  if (first >= 0 && index.makings[w] !== first) fails |= FAILS.first;
-  if (filters.sound !== undefined && !(sound >= 0 && hasSound(index, w, sound, place))) fails |= FAILS.sound;
-  if (filters.syllables !== undefined && beatsAt(index, w) !== filters.syllables) fails |= FAILS.syllables;
-  return fails;
+/** The search, asked last: only of words that fit but for one other thing. */
+function searched(index: WordIndex, conditions: readonly Condition[], matches: (word: number) => boolean): Condition {
+  const { all, but } = sieveOf(index.words.length, conditions);
+  const asked = all.slice();
+  // A filter of several parts (`only`) may be let go of as a whole.
+  for (const { filter } of conditions)
+    addAll(
+      asked,
+      but((c) => c.filter === filter),
+    );
+  const passes = noBits(index.words.length);
+  for (const word of wordsIn(asked)) if (matches(word)) putBit(passes, word);
+  return { filter: 'matches', passes };
 }
 
-/** Which of the other things asked keep it out. */
-function failsByFlag(flag: number, { filters, only }: Asked): number {
-  let fails = 0;
-  if (flag & FLAGS.contested && !filters.contested) fails |= FAILS.contested;
-  if (flag & FLAGS.doubtful && !filters.doubtful) fails |= FAILS.doubtful;
-  for (const [wanted, bit] of only) if (!(flag & wanted)) fails |= bit;
-  return fails;
-}
+const counted = <K extends string | number>(choices: readonly K[], of: (choice: K, at: number) => number) =>
+  Object.fromEntries(choices.map((choice, at) => [choice, of(choice, at)])) as Record<K, number>;
 
-/** How many words each choice would leave, counted up word by word. */
-class Tally {
-  readonly adds: Record<Loosenable, number> = {
-    shape: 0,
-    first: 0,
-    sound: 0,
-    syllables: 0,
-    only: 0,
-    contested: 0,
-    doubtful: 0,
-    matches: 0,
-  };
-  private readonly countOf = [0, 0, 0, 0, 0, 0, 0];
-  private readonly firstOf = [0, 0, 0, 0];
-  private readonly syllableOf = [0, 0, 0, 0];
-  private readonly onlyOf = ONLY.map(() => 0);
-  private readonly soundOf: Int32Array;
-  private readonly shapeOf: Int32Array;
-  /** The easiest word of each shape. */
-  private readonly exampleOf: Int32Array;
-
-  constructor(
-    private readonly index: WordIndex,
-    private readonly place: SoundPlace,
-  ) {
-    this.soundOf = new Int32Array(index.sounds.length);
-    this.shapeOf = new Int32Array(index.shapeNames.length);
-    this.exampleOf = new Int32Array(index.shapeNames.length).fill(-1);
-  }
-
-  /** Counts a word that at most one filter keeps out. */
-  add(w: number, fails: number): void {
-    const { index } = this;
-    if ((fails & ~FAILS.count) === 0) this.countOf[countAt(index, w)]! += 1;
-    if ((fails & ~FAILS.shape) === 0) this.addShape(w);
-    if ((fails & ~FAILS.first) === 0) this.firstOf[index.makings[w]!]! += 1;
-    if ((fails & ~FAILS.syllables) === 0) this.syllableOf[beatsAt(index, w)]! += 1;
-    if ((fails & ~FAILS.sound) === 0) countSounds(index, w, this.place, this.soundOf);
-    if (fails !== 0) for (const [filter, bit] of ADDS) if (fails === bit) this.adds[filter] += 1;
-    const flag = index.flags[w]!;
-    for (let o = 0; o < ONLY.length; o += 1) {
-      if ((fails & ~ONLY_BIT(o)) === 0 && flag & FLAGS[ONLY[o]!]) this.onlyOf[o]! += 1;
-    }
-  }
-
-  private addShape(w: number): void {
-    const shape = this.index.shapes[w]!;
-    const example = this.exampleOf[shape]!;
-    this.shapeOf[shape]! += 1;
-    if (example < 0 || easier(this.index, w, example)) this.exampleOf[shape] = w;
-  }
-
-  facets(total: number): Facets {
-    const { countOf, firstOf, syllableOf, index } = this;
-    return {
-      total,
-      adds: this.adds,
-      counts: { 2: countOf[2]!, 3: countOf[3]!, 4: countOf[4]!, 5: countOf[5]!, 6: countOf[6]! },
-      firsts: { hold: firstOf[0]!, clip: firstOf[1]!, light: firstOf[2]!, vowel: firstOf[3]! },
-      syllables: { 1: syllableOf[1]!, 2: syllableOf[2]!, 3: syllableOf[3]! },
-      sounds: Object.fromEntries(index.sounds.map((ipa, i) => [ipa, this.soundOf[i]!])),
-      only: Object.fromEntries(ONLY.map((name, o) => [name, this.onlyOf[o]!])) as Record<Only, number>,
-      shapes: index.shapeNames
-        .flatMap((shape, s) => {
-          const words = this.shapeOf[s]!;
-          return words
-            ? [{ shape, words, example: index.words[this.exampleOf[s]!]!.word, rank: index.shapeRanks[s]! }]
-            : [];
-        })
-        .sort((a, b) => b.words - a.words || a.rank - b.rank)
-        .map(({ shape, words, example }) => ({ shape, words, example })),
-    };
-  }
+/** Shapes that have words, the most first, each with its easiest word. */
+function shapeFacets({ bits, shapeNames, shapeRanks, easiest, words }: WordIndex, among: Bits): ShapeFacet[] {
+  return shapeNames
+    .flatMap((shape, s) => {
+      const many = countCommon(among, bits.shapes[s]!);
+      if (!many) return [];
+      const example = easiest[s]!.find((word) => hasBit(among, word))!;
+      return [{ rank: shapeRanks[s]!, facet: { shape, words: many, example: words[example]!.word } }];
+    })
+    .sort((a, b) => b.facet.words - a.facet.words || a.rank - b.rank)
+    .map(({ facet }) => facet);
 }
 
 /**
- * The words that fit and, on every choice of every filter, how many words picking it would leave: one pass over the
- * index.
+ * The words that fit and, on every choice of every filter, how many words picking it would leave: sets as bits.
  * @example find(index, { count: 3, contested: false }).facets.counts[3]
  */
 export function find(index: WordIndex, filters: Filters): Found {
-  const asked = asAsked(index, filters);
-  const tally = new Tally(index, asked.place);
-  const fitting: number[] = [];
-  for (let w = 0; w < index.words.length; w += 1) {
-    let fails = failsBySound(index, asked, w) | failsByFlag(index.flags[w]!, asked);
-    // A search is asked last: only of words that it could still count for.
-    if (filters.matches && (fails & (fails - 1)) === 0 && !filters.matches(w)) fails |= FAILS.matches;
-    if (fails === 0) fitting.push(w);
-    else if ((fails & ~ANY_ONLY) === 0) tally.adds.only += 1;
-    // Where more than one filter stands in the way, no single choice would let the word in.
-    if ((fails & (fails - 1)) === 0) tally.add(w, fails);
-  }
-  return { fitting, facets: tally.facets(fitting.length) };
-}
-
-const easier = ({ difficulties, words }: WordIndex, a: number, b: number): boolean =>
-  difficulties[a]! < difficulties[b]! || (difficulties[a] === difficulties[b] && words[a]!.word < words[b]!.word);
-
-function countSounds({ firsts, lasts, middles }: WordIndex, w: number, place: SoundPlace, into: Int32Array): void {
-  const [first, last] = [firsts[w]!, lasts[w]!];
-  if (place === 'first' || place === 'any') into[first]! += 1;
-  if (place === 'last' || (place === 'any' && last !== first)) into[last]! += 1;
-  if (place === 'middle' || place === 'any') {
-    for (const sound of middles[w]!) if (place === 'middle' || (sound !== first && sound !== last)) into[sound]! += 1;
-  }
+  const asked = conditionsOf(index, filters);
+  const conditions = filters.matches ? [...asked, searched(index, asked, filters.matches)] : asked;
+  const { all, but } = sieveOf(index.words.length, conditions);
+  const butFor = (filter: Condition['filter']): Bits => but((c) => c.filter === filter);
+  const adds = counted(LOOSENABLE, (filter) => countOnlyIn(butFor(filter), all));
+  const { bits } = index;
+  const flags = bitsOfFlags(index);
+  const [count, first, syllables, sound] = [butFor('count'), butFor('first'), butFor('syllables'), butFor('sound')];
+  const fitting = wordsIn(all);
+  return {
+    fitting,
+    facets: {
+      total: fitting.length,
+      adds,
+      counts: counted(COUNTS, (n) => countCommon(count, bits.counts[n]!)),
+      firsts: counted(FIRSTS, (_, at) => countCommon(first, bits.makings[at]!)),
+      syllables: counted(SYLLABLES, (n) => countCommon(syllables, bits.syllables[n]!)),
+      sounds: counted(index.sounds, (_, at) => countCommon(sound, bits.sounds[filters.place ?? 'any'][at]!)),
+      only: counted(ONLY, (name) =>
+        countCommon(
+          but((c) => c.only === name),
+          flags[name],
+        ),
+      ),
+      shapes: shapeFacets(index, butFor('shape')),
+    },
+  };
 }
 
 /**

@@ -3,10 +3,10 @@
  * @example new NumberHeap(Float64Array.of(3, 1, 2)).pop() // 1
  */
 export class NumberHeap {
-  private readonly items: number[];
+  private readonly items: number[] = [];
 
-  constructor(from: Iterable<number>) {
-    this.items = [...from];
+  constructor(from: ArrayLike<number>) {
+    for (let at = 0; at < from.length; at += 1) this.items.push(from[at]!);
     for (let at = (this.items.length >> 1) - 1; at >= 0; at -= 1) this.sink(at);
   }
 

@@ -29,6 +29,20 @@ export interface WordSet {
 /** What each likeness to a word already chosen costs, and a word that cannot be shown; a dearer word is taken later. */
 const COST = { sameFirst: 4, sameVowels: 3, band: 2, syllable: 6, unseen: 3, avoided: 100 } as const;
 
+const known = new WeakMap<Uint8Array, Uint8Array>();
+
+/** What each word costs of itself, kept with its index. */
+function pricesOf({ bands, syllables, flags }: WordIndex): Uint8Array {
+  const before = known.get(bands);
+  if (before) return before;
+  const seen = FLAGS.picture | FLAGS.prop;
+  const made = bands.map(
+    (band, w) => (band - 1) * COST.band + (syllables[w]! - 1) * COST.syllable + (flags[w]! & seen ? 0 : COST.unseen),
+  );
+  known.set(bands, made);
+  return made;
+}
+
 /** Positions of a pool are less than this: a cost and a position make one number. */
 const POSITIONS = 65_536;
 
@@ -53,21 +67,21 @@ class Choosing {
     private readonly pool: readonly number[],
     avoid: ReadonlySet<number>,
   ) {
-    const { bands, syllables, flags, sounds, words } = index;
-    const seen = FLAGS.picture | FLAGS.prop;
-    this.fixed = Uint16Array.from(
-      pool,
-      (w) =>
-        (bands[w]! - 1) * COST.band +
-        (syllables[w]! - 1) * COST.syllable +
-        (flags[w]! & seen ? 0 : COST.unseen) +
-        (avoid.has(w) ? COST.avoided : 0),
-    );
+    const { sounds, words } = index;
+    const prices = pricesOf(index);
+    this.fixed = new Uint16Array(pool.length);
+    const keys = new Float64Array(pool.length);
+    for (let at = 0; at < pool.length; at += 1) {
+      const word = pool[at]!;
+      const cost = prices[word]! + (avoid.has(word) ? COST.avoided : 0);
+      this.fixed[at] = cost;
+      keys[at] = cost * POSITIONS + at;
+    }
     this.taken = new Uint8Array(words.length);
     this.barred = new Uint8Array(words.length);
     this.timesFirst = new Uint8Array(sounds.length);
     this.timesVowels = new Uint8Array(words.length);
-    this.queue = new NumberHeap(Float64Array.from(this.fixed, (cost, at) => cost * POSITIONS + at));
+    this.queue = new NumberHeap(keys);
   }
 
   take(word: number): void {
@@ -160,11 +174,7 @@ export function select(index: WordIndex, request: SetRequest, found: Found = fin
   const matching = found.fitting;
   const { words, difficulties, byName } = index;
   const numbers = (names: readonly string[]): number[] => names.flatMap((name) => byName.get(name) ?? []);
-  const choosing = new Choosing(
-    index,
-    shuffle([...matching], seeded(request.seed)),
-    new Set(numbers(request.avoid ?? [])),
-  );
+  const choosing = new Choosing(index, shuffle(matching, seeded(request.seed)), new Set(numbers(request.avoid ?? [])));
   const fits = new Set(request.keep?.length ? matching : []);
   const keep = numbers(request.keep ?? [])
     .filter((w) => fits.has(w))

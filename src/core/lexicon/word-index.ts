@@ -1,5 +1,6 @@
 import type { Making } from '../phonology/consonants';
 import { sure } from '../sure';
+import { bitsByKind, noBits, putBit, type Bits } from './bits';
 import type { Word } from './entry';
 import { traitsOf } from './traits';
 
@@ -36,14 +37,34 @@ export interface WordIndex {
   readonly firsts: Uint8Array;
   readonly lasts: Uint8Array;
   readonly middles: readonly Uint8Array[];
+  /** The words of each choice as a set. */
+  readonly bits: ChoiceBits;
   readonly difficulties: Float64Array;
   /** Positions of the words, the easiest first. */
   readonly easyFirst: Uint16Array;
+  /** The same for the words of each shape. */
+  readonly easiest: readonly (readonly number[])[];
   readonly rhymes: Uint16Array;
   readonly vowels: Uint16Array;
   /** Ids of sound strings: words that sound alike share one. */
   readonly strings: Uint16Array;
 }
+
+/** Sets of words, by what can be chosen. */
+interface ChoiceBits {
+  /** By number of sounds; the last for itself and above. */
+  readonly counts: readonly Bits[];
+  readonly shapes: readonly Bits[];
+  readonly makings: readonly Bits[];
+  /** By beats; the last for itself and above. */
+  readonly syllables: readonly Bits[];
+  /** By place, then by sound. */
+  readonly sounds: Readonly<Record<SoundPlace, readonly Bits[]>>;
+}
+
+/** Numbers of sounds and of beats from which on words are one choice. */
+export const MOST_SOUNDS = 6;
+const MOST_BEATS = 3;
 
 export const FLAGS = {
   contested: 1,
@@ -96,16 +117,35 @@ export function indexWords(words: readonly Word[], agreed: ReadonlySet<string> =
   const difficulties = Float64Array.from(words, (w) => traitsOf(w).difficulty);
   const ids = words.map((w) => w.sounds.map((s) => sounds.of(s.ipa)));
   const shapeIds = Uint16Array.from(words, (w) => shapes.of(w.shape));
+  const easyFirst = Uint16Array.from(words.keys()).sort(
+    (a, b) => sure(difficulties[a]) - sure(difficulties[b]) || (sure(words[a]).word < sure(words[b]).word ? -1 : 1),
+  );
   const inAlphabet = [...shapes.all].sort((a, b) => a.localeCompare(b));
+  const counts = Uint8Array.from(words, (w) => w.count);
+  const makings = Uint8Array.from(words, (w) => MAKINGS.indexOf(traitsOf(w).making));
+  const syllables = Uint8Array.from(words, (w) => traitsOf(w).syllables);
   return {
     words,
     byName: new Map(words.map((w, i) => [w.word, i])),
-    counts: Uint8Array.from(words, (w) => w.count),
+    counts,
+    bits: {
+      counts: bitsByKind(
+        counts.map((n) => Math.min(n, MOST_SOUNDS)),
+        MOST_SOUNDS + 1,
+      ),
+      shapes: bitsByKind(shapeIds, shapes.all.length),
+      makings: bitsByKind(makings, MAKINGS.length),
+      syllables: bitsByKind(
+        syllables.map((n) => Math.min(n, MOST_BEATS)),
+        MOST_BEATS + 1,
+      ),
+      sounds: soundBits(ids, sounds.all.length),
+    },
     shapes: shapeIds,
     shapeNames: shapes.all,
     shapeRanks: Uint16Array.from(shapes.all, (shape) => inAlphabet.indexOf(shape)),
-    makings: Uint8Array.from(words, (w) => MAKINGS.indexOf(traitsOf(w).making)),
-    syllables: Uint8Array.from(words, (w) => traitsOf(w).syllables),
+    makings,
+    syllables,
     flags: Uint16Array.from(words, flagsOf),
     bands: Uint8Array.from(words, (w) => w.entry.band),
     sounds: sounds.all,
@@ -113,11 +153,27 @@ export function indexWords(words: readonly Word[], agreed: ReadonlySet<string> =
     lasts: Uint8Array.from(ids, (of) => sure(of.at(-1))),
     middles: ids.map((of) => Uint8Array.from(new Set(of.slice(1, -1)))),
     difficulties,
-    easyFirst: Uint16Array.from(words.keys()).sort((a, b) => sure(difficulties[a]) - sure(difficulties[b])),
+    easyFirst,
+    easiest: shapes.all.map((_, shape) => [...easyFirst].filter((w) => shapeIds[w] === shape)),
     rhymes: Uint16Array.from(words, (w) => rhymes.of(traitsOf(w).rhyme)),
     vowels: Uint16Array.from(words, (w) => vowels.of(traitsOf(w).vowels)),
     strings: Uint16Array.from(words, (w) => strings.of(traitsOf(w).said)),
   };
+}
+
+/** The words that have each sound, by where they have it. */
+function soundBits(ids: readonly (readonly number[])[], sounds: number): ChoiceBits['sounds'] {
+  const sets = (): Bits[] => Array.from({ length: sounds }, () => noBits(ids.length));
+  const bits = { any: sets(), first: sets(), middle: sets(), last: sets() };
+  ids.forEach((of, word) =>
+    of.forEach((sound, at) => {
+      putBit(sure(bits.any[sound]), word);
+      if (at === 0) putBit(sure(bits.first[sound]), word);
+      if (at === of.length - 1) putBit(sure(bits.last[sound]), word);
+      if (at > 0 && at < of.length - 1) putBit(sure(bits.middle[sound]), word);
+    }),
+  );
+  return bits;
 }
 
 /** The same index, told what the setting owns and the group has been taught. */
@@ -131,12 +187,4 @@ export function inCircumstances(index: WordIndex, { owned, taught }: Circumstanc
     );
   });
   return { ...index, flags };
-}
-
-/** True where the word has the sound (by id) at the place. */
-export function hasSound(index: WordIndex, word: number, sound: number, place: SoundPlace): boolean {
-  if (place === 'first') return index.firsts[word] === sound;
-  if (place === 'last') return index.lasts[word] === sound;
-  const middle = sure(index.middles[word]).includes(sound);
-  return place === 'middle' ? middle : middle || index.firsts[word] === sound || index.lasts[word] === sound;
 }
