@@ -13,6 +13,7 @@ import { appendLog } from '../src/server/record/append-log';
 import { database } from '../src/server/storage/database';
 import { caughtUp } from '../src/server/record/rebuild-queue';
 import { listGroups } from '../src/server/people/groups';
+import { readySessions } from '../src/server/plans/today';
 import { tomorrowFor } from '../src/server/children/progress';
 import { sure } from '../src/core/sure';
 import type { AnswerEntry } from '../src/core/sessions/log';
@@ -177,6 +178,7 @@ test('children: pages, board and groups', async () => {
   const rows = [
     rowOf('the page of a child', await timed(120, (i) => childPage(sure(children[(i * 7) % children.length]).id)), 50),
     rowOf('the board of 30 children', await timed(40, (i) => boardRows(sure(groups[i % groups.length]))), 150),
+    rowOf('Today of a group of 30', await timed(40, (i) => readySessions(sure(groups[i % groups.length]))), 150),
     rowOf(
       'groups for tomorrow and what is due, 30 children, from the file',
       await timed(40, (i) => tomorrowFor(sure(groups[i % groups.length]))),

@@ -14,10 +14,16 @@ export type Tally = Readonly<Record<Outcome, number>>;
 
 const EMPTY: Tally = { 'on-own': 0, 'with-help': 0, 'not-yet': 0, 'no-reply': 0, 'does-not-count': 0 };
 
-/** How often each outcome was marked. Example: `tally([]).['on-own'] // 0`. */
-export function tally(answers: readonly Pick<Marked, 'outcome'>[]): Tally {
+/** An outcome, and how often; once where nothing is said. */
+interface Counted {
+  readonly outcome: Outcome;
+  readonly times?: number;
+}
+
+/** How often each outcome was marked. Example: `tally([{ outcome: 'on-own' }])['on-own'] // 1`. */
+export function tally(answers: readonly Counted[]): Tally {
   const out = { ...EMPTY };
-  for (const { outcome } of answers) out[outcome] += 1;
+  for (const { outcome, times = 1 } of answers) out[outcome] += times;
   return out;
 }
 

@@ -46,6 +46,8 @@ export interface Which {
   readonly slipped?: true;
   /** Check-ins are kept apart from play. */
   readonly play?: true;
+  /** Without those who differed from everyone: they had no turn of their own. */
+  readonly turns?: true;
   /** At most so many, the latest asked first. */
   readonly limit?: number;
 }
@@ -98,8 +100,10 @@ const keptOf = (row: Row): KeptAnswer => ({
   askedAt: row.asked_at,
 });
 
+const FROM = 'FROM readings r JOIN answers a ON a.id = r.answer_id';
+
 /** What each wish asks of a reading `r`. */
-function conditions({ sessions, children, fates, key, noted, slipped, play }: Which): string[] {
+function conditions({ sessions, children, fates, key, noted, slipped, play, turns }: Which): string[] {
   return [
     fates ? 'r.fate IN (:fates)' : `r.fate = 'stands'`,
     sessions ? 'r.session_id IN (:sessions)' : '',
@@ -108,6 +112,7 @@ function conditions({ sessions, children, fates, key, noted, slipped, play }: Wh
     noted ? 'r.noted = 1' : '',
     slipped ? 'r.slipped = 1' : '',
     play ? `r.standing <> 'check-in'` : '',
+    turns ? 'a.differs = 0' : '',
   ].filter(Boolean);
 }
 
@@ -123,12 +128,53 @@ export async function answersThat(which: Which): Promise<KeptAnswer[]> {
   const kept = await rows<Row>(
     `SELECT a.id, a.session_id, s.accent, a.turn, a.child_id, a.task, a.step, a.word, a.sounds, a.outcome, r.fate,
        r.standing, a.slip, a.said, a.missed, a.helps, a.note, a.marked_by, a.differs, r.asked_at
-     FROM readings r JOIN answers a ON a.id = r.answer_id JOIN sessions s ON s.id = r.session_id
+     ${FROM} JOIN sessions s ON s.id = r.session_id
      WHERE ${conditions(which).join(' AND ')}
      ORDER BY r.asked_at DESC, a.id DESC ${which.limit === undefined ? '' : 'LIMIT :limit'}`,
     { ...which },
   );
   return kept.map(keptOf);
+}
+
+/** How often something came of a step in one session. */
+export interface Outcomes {
+  readonly sessionId: string;
+  readonly task: string;
+  readonly step: string;
+  readonly outcome: Outcome;
+  readonly times: number;
+  /** When it was last asked, milliseconds since 1970. */
+  readonly lastAt: number;
+}
+
+/** The answers asked for, counted by session, step and outcome: for who needs to know how it went, not what was said. */
+export async function outcomesThat(which: Which): Promise<Outcomes[]> {
+  if (which.sessions?.length === 0 || which.children?.length === 0) return [];
+  await caughtUp();
+  return rows<Outcomes>(
+    `SELECT a.session_id AS sessionId, a.task, a.step, a.outcome, COUNT(*) AS times, MAX(r.asked_at) AS lastAt
+     ${FROM} WHERE ${conditions(which).join(' AND ')} GROUP BY a.session_id, a.task, a.step, a.outcome`,
+    { ...which },
+  );
+}
+
+/** When each turn was asked for. */
+export interface Asked {
+  readonly sessionId: string;
+  readonly turn: number;
+  readonly task: string;
+  readonly askedAt: number;
+}
+
+/** When the answers asked for were asked, the first first. */
+export async function askedThat(which: Which): Promise<Asked[]> {
+  if (which.sessions?.length === 0 || which.children?.length === 0) return [];
+  await caughtUp();
+  return rows<Asked>(
+    `SELECT a.session_id AS sessionId, a.turn, a.task, r.asked_at AS askedAt
+     ${FROM} WHERE ${conditions(which).join(' AND ')} ORDER BY r.asked_at, a.id`,
+    { ...which },
+  );
 }
 
 /** The latest sessions of a group, by id, the latest first. */

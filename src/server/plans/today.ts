@@ -4,11 +4,11 @@ import { type Item, makeItem } from '../../core/games/item';
 import { groupBy } from '../../core/group-by';
 import { slashed } from '../../core/games/saying';
 import { wholeMinutes, roundSeconds } from '../../core/sessions/running-order';
-import { tally } from '../../core/sessions/summary';
-import { answersThat, latestSessions } from '../answers/answers';
+import { answersThat, latestSessions, outcomesThat } from '../answers/answers';
 import type { Group } from '../people/groups';
 import { planFrom, workshopOf, type Workshop } from './workshop';
 import { Problem } from '../storage/problems';
+import { tally } from '../../core/sessions/summary';
 import { sure } from '../../core/sure';
 
 /** A session to start with one tap. */
@@ -32,15 +32,15 @@ interface Played {
 /** What the group played, task by task and step by step, the latest first. */
 async function playedBy(groupId: string): Promise<Played[]> {
   // A check-in is kept apart from play.
-  const answers = await answersThat({ sessions: await latestSessions(groupId, 40), play: true });
-  return [...groupBy(answers, (a) => `${a.sessionId} ${a.task} ${a.step}`).values()]
+  const outcomes = await outcomesThat({ sessions: await latestSessions(groupId, 40), play: true });
+  return [...groupBy(outcomes, (o) => `${o.sessionId} ${o.task} ${o.step}`).values()]
     .map((of) => {
       const t = tally(of);
       const counted = t['on-own'] + t['with-help'] + t['not-yet'];
       return {
         task: sure(of[0]).task,
         step: sure(of[0]).step,
-        at: Math.max(...of.map((a) => a.askedAt)),
+        at: Math.max(...of.map((o) => o.lastAt)),
         alone: counted ? t['on-own'] / counted : 0,
         counted,
       };

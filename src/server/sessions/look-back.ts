@@ -11,7 +11,7 @@ import { groupBy } from '../../core/group-by';
 import type { AccentId } from '../../core/phonology/accents';
 import { tally, type Tally } from '../../core/sessions/summary';
 import type { StoredRound } from '../../core/sessions/stored-round';
-import { answersThat } from '../answers/answers';
+import { outcomesThat } from '../answers/answers';
 import { database } from '../storage/database';
 import { canReopen } from './reopen';
 import { replayPlan, sessionLog, sessionRecord, type SessionRecord } from '../record/session-record';
@@ -223,11 +223,8 @@ export async function listSessions(groupId: string, limit = 50, now = Date.now()
   const sessions = (
     await models.sessions.findAll({ where: { group_id: groupId }, order: [['started_at', 'DESC']], limit })
   ).map((s) => s.get());
-  const answers = await answersThat({ sessions: sessions.map((s) => s.id) });
-  const bySession = groupBy(
-    answers.filter((a) => !a.differs),
-    (a) => a.sessionId,
-  );
+  const outcomes = await outcomesThat({ sessions: sessions.map((s) => s.id), turns: true });
+  const bySession = groupBy(outcomes, (o) => o.sessionId);
   return sessions
     .map((s) => {
       const rounds = JSON.parse(s.rounds) as StoredRound[];
