@@ -147,7 +147,7 @@ export interface Outcomes {
   readonly lastAt: number;
 }
 
-/** The answers asked for, counted by session, step and outcome: for who needs to know how it went, not what was said. */
+/** The answers asked for, counted by session, step and outcome: how it went, for who need not know what was said. */
 export async function outcomesThat(which: Which): Promise<Outcomes[]> {
   if (which.sessions?.length === 0 || which.children?.length === 0) return [];
   await caughtUp();
