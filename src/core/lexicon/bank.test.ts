@@ -10,10 +10,11 @@ import { CONSONANT_IPA, isVowelKey, VOWEL_KEYS } from '../phonology/keys';
 import { consonantPad } from '../phonology/pad';
 import { parseTranscription, syllableCount } from '../phonology/transcription';
 import { firstMaking } from './difficulty';
-import { parseBank, parseLetters, parseRow, segmentsOf, spell } from './entry';
+import { parseBank, parseLetters, parseRow, segmentsOf, spell, type Entry } from './entry';
 import { guardFor } from './guard';
 import { neighbourhood } from './neighbours';
 import { bank, guardText, ipa, word, words } from '../testing/bank';
+import { groupBy } from '../group-by';
 import { sure } from '../sure';
 
 const frequency = new Map(
@@ -188,6 +189,40 @@ test('each entry has a sentence that uses the word and a meaning that does not g
     expect(sentence, name).toMatch(/^[A-Z].*[.!?]$/);
     expect(meaning.length, name).toBeLessThanOrEqual(60);
   }
+});
+
+const byWord = new Map(bank.map((e) => [e.word, e]));
+
+test('a meaning singles its word out, and no two words share a sentence', () => {
+  const shared = (of: (entry: Entry) => string): string[] =>
+    [...groupBy(bank, of).values()].filter((all) => all.length > 1).map((all) => all.map((e) => e.word).join(', '));
+  expect(shared((e) => e.meaning)).toEqual([]);
+  expect(shared((e) => e.sentence)).toEqual([]);
+});
+
+test('a sentence is long enough to say; the counting game keeps a few short ones', () => {
+  const lengths = bank.map(({ sentence }) => sentence.split(/\s+/).length);
+  expect(Math.max(...lengths)).toBeLessThanOrEqual(9);
+  expect(lengths.filter((n) => n < 4).length).toBeLessThanOrEqual(68);
+});
+
+test('nothing unsafe is said, and no feeling is told off', () => {
+  // Common practice, no source: ice, water, heights, sharp tools, fire and secrets are nothing to be told to try.
+  const unsafe =
+    /^do not (cry|sob|weep|frown|pout|sulk|moan|worry|giggle)|^(climb|chop|light|test|run down|lick) |keep a secret/i;
+  expect(bank.filter(({ sentence }) => unsafe.test(sentence)).map((e) => e.word)).toEqual([]);
+});
+
+test('what is sharp is no prop, and food that holds an allergen says so', () => {
+  expect(bank.filter((e) => e.prop && e.cautions.includes('sharp')).map((e) => e.word)).toEqual([]);
+  // The fourteen of the Food Information Regulations 2014 (UK), schedule 1 to Regulation (EU) 1169/2011, annex II, as
+  // far as the bank has foods of them: gluten, crustaceans, eggs, fish, milk, nuts, celery, mustard, molluscs.
+  const foods =
+    'bread loaf toast flour wheat rye barley oat oatmeal oatcake porridge dough pie pastry cake bun biscuit pancake ' +
+    'waffle scone pizza sandwich spaghetti noodle crab lobster prawn shrimp egg cod trout milk cheese butter cream ' +
+    'yoghurt custard hazel nut peanut celery mustard clam oyster';
+  const silent = foods.split(' ').filter((name) => !sure(byWord.get(name), name).cautions.includes('allergen'));
+  expect(silent).toEqual([]);
 });
 
 test('the key rules of the transcription hold', () => {
