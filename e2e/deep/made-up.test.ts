@@ -69,13 +69,19 @@ test('a made-up game and accent are chosen, planned, played, looked back on and 
   await page.getByLabel('Step').selectOption('one');
   await page.getByRole('button', { name: 'Plan it' }).click();
   await page.waitForURL(/plan\/./);
-  await page.getByRole('heading', { name: /Long and short/ }).first().waitFor();
+  await page
+    .getByRole('heading', { name: /Long and short/ })
+    .first()
+    .waitFor();
   expect(await violations(page)).toEqual([]);
   await page.getByRole('button', { name: 'Play now' }).click();
   await page.waitForURL(/play/);
   await awake(page);
   await page.getByRole('button', { name: /^Modelled/ }).click();
-  await page.getByText('Which word has more sounds?').first().waitFor();
+  await page
+    .getByText(/Which one grew longer/)
+    .first()
+    .waitFor();
   await page.getByText('the longer one').waitFor();
   await tap(page, '1', 1);
   await tap(page, '3', 2);
