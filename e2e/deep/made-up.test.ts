@@ -58,10 +58,7 @@ test('a made-up game and accent are chosen, planned, played, looked back on and 
   await page.goto(`${url}/settings`);
   await page.getByText('Bean Row', { exact: true }).click();
   await page.getByRole('button', { name: /This is how we count|Keep this/ }).click();
-  await page
-    .getByText(/Kept|kept|count/)
-    .first()
-    .waitFor();
+  await page.getByText('Kept. Words are counted').waitFor();
 
   await page.goto(`${url}/plan`);
   await page.getByLabel('A quick five').check();
@@ -90,6 +87,8 @@ test('a made-up game and accent are chosen, planned, played, looked back on and 
   await page.waitForURL(/\/look-back\//);
   expect(await page.locator('main').innerText()).toContain('Which word is longer?');
 
+  await page.goto(`${url}/settings`);
+  expect(await page.getByRole('radio', { name: 'Bean Row' }).isChecked()).toBe(true);
   await page.goto(`${url}/words/whale`);
   expect(await page.locator('main').innerText()).toContain('Bean Row');
   await page.goto(`${url}/children`);

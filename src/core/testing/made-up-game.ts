@@ -86,7 +86,8 @@ const BACKWARDS: Task = {
   gesture: 'walk back along the row',
   plain: '{word}. Say its sounds, the last one first.',
   framed: '{word}. Walk back down the row: what are its sounds?',
-  heads: (_step, material) => oneBeat(material).filter((w) => w.count === 3 && w.sounds.length === 3),
+  heads: (_step, material) =>
+    oneBeat(material).filter((w) => w.count === 3 && w.sounds.length === 3 && !material.guard([...ipaOf(w)].reverse())),
   build: ({ head }) => ({ words: [head.word] }),
   make: ({ words }, step, material) => {
     const word = need(wordOf(material, words[0]), 'A word.');
@@ -111,7 +112,10 @@ const BACKWARDS: Task = {
           missed: [],
         },
       ],
-      facts: [['the number of sounds is that of the step', word.count === step.count]],
+      facts: [
+        ['the number of sounds is that of the step', word.count === step.count],
+        ['from the end it is not rude', !material.guard(back)],
+      ],
     };
   },
 };
