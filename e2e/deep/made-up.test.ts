@@ -89,7 +89,7 @@ test('a made-up game and accent are chosen, planned, played, looked back on and 
 
   await page.goto(`${url}/settings`);
   expect(await page.getByRole('radio', { name: 'Bean Row' }).isChecked()).toBe(true);
-  await page.goto(`${url}/words/whale`);
+  await page.goto(`${url}/word/whale`);
   expect(await page.locator('main').innerText()).toContain('Bean Row');
   await page.goto(`${url}/children`);
   await page.getByRole('link', { name: 'Wren', exact: true }).first().click();
