@@ -120,7 +120,7 @@ test('another screen opened without the server says where the running session is
 });
 
 /** How often the server is killed: ten taps each time. */
-const KILLS = times(10, 3);
+const KILLS = times(10, 2);
 
 test(`the server is killed ${KILLS} times during ${KILLS * 10} taps: all there, once, in order`, async () => {
   const { page } = await openPage(browser);

@@ -19,7 +19,7 @@ test('every seeded item, judged answer, plan and change of a plan is as it was',
       .filter(Boolean)
       .map((row) => [row.split('\t')[0], row]),
   );
-  const rows = goldenRows(times(1, 30));
+  const rows = goldenRows(times(1, 60));
   const changed = rows.filter(({ name, count, hash }) => kept.get(name) !== `${name}\t${count}\t${hash}`);
   expect(changed.map((row) => row.name)).toEqual([]);
 });
