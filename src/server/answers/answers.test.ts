@@ -23,7 +23,7 @@ import { behind } from '../record/rebuild-queue';
 import { database } from '../storage/database';
 import { rows } from '../storage/rows';
 import { inFreshFiles } from '../testing/fresh-file';
-import { answersThat } from './answers';
+import { answersThat, askedThat, outcomesThat } from './answers';
 import { runsOf } from './kept-evidence';
 
 inFreshFiles();
@@ -165,6 +165,23 @@ const sameEar = (a: AnswerEntry, b: AnswerEntry): boolean =>
 const LETTERS: Readonly<Record<string, string>> = { 'on-own': '1', 'with-help': 'h', 'not-yet': '0', 'no-reply': '-' };
 const sorted = (ids: readonly string[]): string[] => [...ids].sort();
 
+/** What is only counted or timed is counted and timed over the same answers. */
+async function expectCounted(id: string, alone: ReturnType<typeof plainly>['stands'], where: string): Promise<void> {
+  const played = alone.filter((a) => a.standing !== 'check-in');
+  const asked = await askedThat({ sessions: [id], play: true, turns: true });
+  expect(
+    asked.map((a) => [a.turn, a.askedAt]),
+    where,
+  ).toEqual(played.map((a) => [a.turn, a.askedAt]));
+  const outcomes = await outcomesThat({ sessions: [id], play: true, turns: true });
+  for (const outcome of OUTCOMES) {
+    const those = played.filter((a) => a.outcome === outcome);
+    const [counted, ...more] = outcomes.filter((o) => o.outcome === outcome);
+    expect([counted?.times ?? 0, more], `${where} ${outcome}`).toEqual([those.length, []]);
+    if (counted) expect(counted.lastAt, where).toBe(Math.max(...those.map((a) => a.askedAt)));
+  }
+}
+
 test(`${HISTORIES} histories with corrections, undos, models, second ears, late entries and two devices: every reader of
  answers says what the plain rule says`, async () => {
   for (let seed = 0; seed < HISTORIES; seed += 1) {
@@ -192,6 +209,7 @@ test(`${HISTORIES} histories with corrections, undos, models, second ears, late 
     );
 
     const alone = truth.stands.filter((a) => !a.differs);
+    await expectCounted(id, alone, where);
     const [line] = await listSessions(groupId, 50, 1_760_000_000_000);
     for (const outcome of OUTCOMES)
       expect(line?.tally[outcome] ?? 0, `${where} ${outcome}`).toBe(alone.filter((a) => a.outcome === outcome).length);

@@ -116,6 +116,13 @@ function conditions({ sessions, children, fates, key, noted, slipped, play, turn
   ].filter(Boolean);
 }
 
+/** Asks the file, once all that was appended is read; of nobody and of no session there is nothing to ask. */
+async function ask<T extends object>(which: Which, sql: string): Promise<T[]> {
+  if (which.sessions?.length === 0 || which.children?.length === 0) return [];
+  await caughtUp();
+  return rows<T>(sql, { ...which });
+}
+
 /**
  * The answers asked for, the latest asked first. The one read of answers: Today, habits, paces, a child's page and
  * file, Look back and whose turn comes first all go through it, so that none counts what was undone, put right or
@@ -123,15 +130,13 @@ function conditions({ sessions, children, fates, key, noted, slipped, play, turn
  * @example await answersThat({ children: [id], noted: true, limit: 12 })
  */
 export async function answersThat(which: Which): Promise<KeptAnswer[]> {
-  if (which.sessions?.length === 0 || which.children?.length === 0) return [];
-  await caughtUp();
-  const kept = await rows<Row>(
+  const kept = await ask<Row>(
+    which,
     `SELECT a.id, a.session_id, s.accent, a.turn, a.child_id, a.task, a.step, a.word, a.sounds, a.outcome, r.fate,
        r.standing, a.slip, a.said, a.missed, a.helps, a.note, a.marked_by, a.differs, r.asked_at
      ${FROM} JOIN sessions s ON s.id = r.session_id
      WHERE ${conditions(which).join(' AND ')}
      ORDER BY r.asked_at DESC, a.id DESC ${which.limit === undefined ? '' : 'LIMIT :limit'}`,
-    { ...which },
   );
   return kept.map(keptOf);
 }
@@ -149,12 +154,10 @@ export interface Outcomes {
 
 /** The answers asked for, counted by session, step and outcome: how it went, for who need not know what was said. */
 export async function outcomesThat(which: Which): Promise<Outcomes[]> {
-  if (which.sessions?.length === 0 || which.children?.length === 0) return [];
-  await caughtUp();
-  return rows<Outcomes>(
+  return ask<Outcomes>(
+    which,
     `SELECT a.session_id AS sessionId, a.task, a.step, a.outcome, COUNT(*) AS times, MAX(r.asked_at) AS lastAt
      ${FROM} WHERE ${conditions(which).join(' AND ')} GROUP BY a.session_id, a.task, a.step, a.outcome`,
-    { ...which },
   );
 }
 
@@ -168,12 +171,10 @@ export interface Asked {
 
 /** When the answers asked for were asked, the first first. */
 export async function askedThat(which: Which): Promise<Asked[]> {
-  if (which.sessions?.length === 0 || which.children?.length === 0) return [];
-  await caughtUp();
-  return rows<Asked>(
+  return ask<Asked>(
+    which,
     `SELECT a.session_id AS sessionId, a.turn, a.task, r.asked_at AS askedAt
      ${FROM} WHERE ${conditions(which).join(' AND ')} ORDER BY r.asked_at, a.id`,
-    { ...which },
   );
 }
 

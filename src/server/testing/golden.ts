@@ -118,7 +118,7 @@ function changesOf(plan: Plan, shop: Workshop): unknown[] {
     for (const word of ['sock', 'frog', 'sun, moon', 'own-name', 'zzz']) make({ kind: 'put', round: id, word });
     make({ kind: 'remake', round: id });
     make({ kind: 'aim', round: id });
-    const steps = TASKS.find((t) => t.id === task)?.steps ?? [];
+    const steps = taskOf(task).steps;
     make({ kind: 'set', round: id, task, step: steps.at(-1)?.id ?? '' });
     if (!taskOf(task).leadsOn) continue;
     make({ kind: 'chain', round: id, start: 'pan', target: '' });
@@ -156,9 +156,7 @@ export function goldenRows(stride: number): GoldenRow[] {
     return [
       ...TASKS.flatMap((task) => task.steps.map((step) => () => itemsRow(task, step, accent))),
       ...TASKS.map((task) => () => planRow('focus', task, accent)),
-      ...SHAPES.filter((shape) => shape !== 'focus').map(
-        (shape) => () => planRow(shape, TASKS.find((t) => t.id === 'blending') as Task, accent),
-      ),
+      ...SHAPES.filter((shape) => shape !== 'focus').map((shape) => () => planRow(shape, taskOf('blending'), accent)),
     ];
   });
   return makers.filter((_, at) => at % stride === 0).map((make) => make());

@@ -117,7 +117,7 @@ function Late() {
   );
 }
 
-const KEPT = 'Everything so far is kept. You can go on within the hour, from Look back.';
+const KEPT = 'Everything you have marked is kept. You can carry on from Look back within the hour.';
 
 /** Finishing with turns left is asked for first. */
 function Finish() {

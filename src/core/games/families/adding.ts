@@ -157,12 +157,12 @@ export const ADDING: Family = {
   frame: {
     name: 'a new shoot',
     opening: 'Words grow new shoots. Watch, I’ll let the first one grow.',
-    plain: 'We are putting a sound to a word. Watch, I’ll do the first one.',
+    plain: 'We are adding a sound to a word. Watch, I’ll do the first one.',
   },
-  reminder: 'Say the word back before the sound comes.',
+  reminder: 'They say the word back before the sound comes.',
   atHome: {
-    played: 'We put a sound to a word and heard what it became.',
-    tries: 'Put one sound before a short word and listen to what it becomes.',
+    played: 'We added a sound to a word and heard what it turned into.',
+    tries: 'Add a sound to the start of a short word. What does it turn into?',
   },
   saidBack: true,
   ladder: {

@@ -3,7 +3,7 @@ import type { Word } from '../../lexicon/entry';
 import { onsetAndRime, onsetAndRimeLetters } from '../../lexicon/syllables';
 import { traitsOf } from '../../lexicon/traits';
 import { shuffle } from '../../random';
-import type { Family } from '../family';
+import type { Family, FamilyRung } from '../family';
 import { need, wordOf } from '../proof';
 import { sayingAdvice, spokenApart } from '../saying';
 import { shownOf } from '../marks';
@@ -24,6 +24,17 @@ export const soundSteps: readonly Step[] = [
 ];
 
 export const ONSET_RIME: Step = { id: 'onset-rime', name: 'start and rest', unit: 'onset-rime' };
+
+/** A rung for each of those steps, and the start and rest below them. */
+export const soundRungs = (onsetRime: string, does: string): FamilyRung[] => [
+  { id: ONSET_RIME.id, name: 'start + rest', does: onsetRime },
+  ...soundSteps.map(({ id }) => ({ id, name: id, does: `${does} ${id} sounds` })),
+];
+
+/** Each of those steps is on the rung of its name. */
+export const onSoundRungs: Readonly<Record<string, string>> = Object.fromEntries(
+  [ONSET_RIME, ...soundSteps].map(({ id }) => [id, id]),
+);
 
 /** Words with a start to part from the rest. */
 export const withOnset = (material: Material): readonly Word[] =>
@@ -97,7 +108,7 @@ const BLENDING: Task = {
   act: 'blend',
   unit: 'sound',
   steps: [{ id: 'syllables', name: 'beats', unit: 'syllable', count: 2 }, { ...ONSET_RIME, count: 2 }, ...soundSteps],
-  rungs: { syllables: 'syllables/join', 'onset-rime': 'onset-rime', 2: '2', 3: '3', 4: '4', 5: '5', 6: '6' },
+  rungs: { ...onSoundRungs, syllables: 'syllables/join' },
   wholeWord: 'joined',
   anySet: true,
   secondsPerTurn: 15,
@@ -202,23 +213,16 @@ export const BLENDING_FAMILY: Family = {
   name: 'Blending',
   frame: {
     name: 'the old shed radio',
-    opening: 'The shed radio crackles and breaks its words. Listen, I’ll mend the first one.',
+    opening: 'The old shed radio crackles and breaks words into bits. Listen, I’ll mend the first one.',
     plain: 'I’ll say a word in bits. Listen, I’ll put the first one together.',
   },
-  reminder: 'Leave a real gap; wait before you help.',
+  reminder: 'Leave a real gap, and wait before you help.',
   atHome: {
     played: 'One of us said the sounds of a word, one by one, and we said the word.',
     tries: 'Say the sounds of a word with a little gap between, and let your child say the word.',
   },
   ladder: {
-    rungs: [
-      { id: 'onset-rime', name: 'start + rest', does: 'blend a start and the rest' },
-      { id: '2', name: '2', does: 'blend 2 sounds' },
-      { id: '3', name: '3', does: 'blend 3 sounds' },
-      { id: '4', name: '4', does: 'blend 4 sounds' },
-      { id: '5', name: '5', does: 'blend 5 sounds' },
-      { id: '6', name: '6', does: 'blend 6 sounds' },
-    ],
+    rungs: soundRungs('blend a start and the rest', 'blend'),
     needsLarger: ['first-sounds/same'],
   },
   tasks: [BLENDING, PICTURES],

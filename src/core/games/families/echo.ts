@@ -220,7 +220,7 @@ export const ECHO: Family = {
     opening: 'We are calling across the field, and the hedge calls back. Listen first.',
     plain: 'My turn, your turn. Listen first.',
   },
-  reminder: 'My turn, your turn. Loud, soft, whispered.',
+  reminder: 'Take turns: loud, soft or whispered.',
   atHome: {
     played: 'We called words and sounds back like an echo.',
     tries: 'Say three words and let your child say them back, loud, soft or whispered.',

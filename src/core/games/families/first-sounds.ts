@@ -10,10 +10,10 @@ export const FIRST_SOUNDS: Family = {
     opening: 'Every row in our field has its own sound. Listen, I’ll put the first one where it grows.',
     plain: 'We are listening for one sound. Listen, I’ll do the first one.',
   },
-  reminder: 'Say the sound short and pure, no “uh”.',
+  reminder: 'Say the sound short and pure, with no “uh”.',
   atHome: {
     played: 'We listened for the sounds in words.',
-    tries: 'Find things in the kitchen that begin with the same sound.',
+    tries: 'Find things in the kitchen that start with the same sound.',
   },
   ladder: {
     rungs: [

@@ -182,9 +182,9 @@ export const LEAVING_OUT: Family = {
     opening: 'Some words have grown too long. Watch, I’ll prune the first one.',
     plain: 'We are leaving a sound out. Watch, I’ll do the first one.',
   },
-  reminder: 'Say the word back before the sound goes.',
+  reminder: 'They say the word back before the sound goes.',
   atHome: {
-    played: 'We said words without one of their sounds.',
+    played: 'We left one sound out of a word and said what was left.',
     tries: 'Say a word, then say it without its first sound. What is left?',
   },
   saidBack: true,

@@ -294,13 +294,13 @@ export const RHYME: Family = {
   name: 'Rhyme',
   frame: {
     name: 'two peas that rhyme',
-    opening: 'Peas in one pod end alike: they rhyme. Listen, I’ll open the first pod.',
-    plain: 'Words that end alike rhyme. Listen, I’ll do the first one.',
+    opening: 'Peas in a pod belong together, and so do words that rhyme. Listen, I’ll open the first pod.',
+    plain: 'Words that end the same way rhyme. Listen, I’ll do the first one.',
   },
-  reminder: 'Ears only: the spelling does not matter.',
+  reminder: 'Just listen to how the words end. The spelling does not matter.',
   atHome: {
     played: 'We listened for words that rhyme.',
-    tries: 'Say a word and find another that rhymes. Made-up words are welcome.',
+    tries: 'Say a word and think of another that rhymes with it. Made-up words are welcome.',
   },
   ladder: {
     rungs: [

@@ -10,7 +10,7 @@ import type { Material } from '../material';
 import type { Made, Task } from '../task';
 import type { Step } from '../step';
 import { sure } from '../../sure';
-import { fitsCount, ofCount, ONSET_RIME, soundSteps, withOnset } from './blending';
+import { fitsCount, ofCount, ONSET_RIME, onSoundRungs, soundRungs, soundSteps, withOnset } from './blending';
 import { ipaOf, script, slash } from './common';
 
 const wholeWord = (word: Word) => ({
@@ -73,7 +73,7 @@ const SEGMENTING: Task = {
   scoresSounds: true,
   counts: true,
   steps: [{ ...ONSET_RIME, count: 2 }, ...soundSteps],
-  rungs: { 'onset-rime': 'onset-rime', 2: '2', 3: '3', 4: '4', 5: '5', 6: '6' },
+  rungs: onSoundRungs,
   joinsAgain: true,
   wholeWord: 'apart',
   anySet: true,
@@ -196,24 +196,17 @@ export const SEGMENTING_FAMILY: Family = {
   name: 'Segmenting',
   frame: {
     name: 'one pot for each sound',
-    opening: 'One pot for each sound. Watch, I’ll plant the first word.',
+    opening: 'We are planting words, with one pot for each sound. Watch, I’ll plant the first one.',
     plain: 'We are taking words apart. Watch, I’ll do the first one.',
   },
-  reminder: 'They say it back first. Do not say how many sounds. Join it again after.',
+  reminder: 'They say the word back first. Do not tell them how many sounds it has. Join it again afterwards.',
   atHome: {
     played: 'We took words apart, sound by sound, and joined them again.',
-    tries: 'Say a short word and put down a bean for each sound you hear.',
+    tries: 'Say a short word and take one step for each sound you hear.',
   },
   saidBack: true,
   ladder: {
-    rungs: [
-      { id: 'onset-rime', name: 'start + rest', does: 'take the start from the rest' },
-      { id: '2', name: '2', does: 'segment 2 sounds' },
-      { id: '3', name: '3', does: 'segment 3 sounds' },
-      { id: '4', name: '4', does: 'segment 4 sounds' },
-      { id: '5', name: '5', does: 'segment 5 sounds' },
-      { id: '6', name: '6', does: 'segment 6 sounds' },
-    ],
+    rungs: soundRungs('take the start from the rest', 'segment'),
     needs: ['blending/onset-rime'],
   },
   tasks: [SEGMENTING, ASK, HOW_MANY],

@@ -460,8 +460,8 @@ export const SWAPPING: Family = {
   },
   reminder: 'Say which sound goes before you say which comes.',
   atHome: {
-    played: 'We changed one sound of a word and heard what it became.',
-    tries: 'Change the first sound of a word: what does it turn into?',
+    played: 'We changed one sound in a word and heard what it turned into.',
+    tries: 'Change the first sound of a word. What does it turn into?',
   },
   saidBack: true,
   ladder: {

@@ -326,7 +326,7 @@ export const SYLLABLES: Family = {
     opening: 'The watering can pours once for each beat of a word. Watch, I’ll water the first one.',
     plain: 'Words have beats. Watch, I’ll do the first one.',
   },
-  reminder: 'Say the word whole before you clap it.',
+  reminder: 'Say the whole word before you clap it.',
   atHome: { played: 'We clapped the beats of words.', tries: 'Clap the names of everyone at the table.' },
   ladder: {
     rungs: [

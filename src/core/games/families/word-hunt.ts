@@ -112,13 +112,13 @@ export const WORD_HUNT: Family = {
   name: 'Word hunt',
   frame: {
     name: 'harvest',
-    opening: 'It is harvest time: these sounds make many words. Listen, I’ll pick the first one.',
-    plain: 'These sounds make many words. Listen, I’ll find the first one.',
+    opening: 'It is harvest time, and these sounds make lots of words. Listen, I’ll pick the first one.',
+    plain: 'These sounds make lots of words. Listen, I’ll find the first one.',
   },
-  reminder: 'Call half-way and thirty seconds.',
+  reminder: 'Call out at half-way, and when thirty seconds are left.',
   atHome: {
     played: 'We made as many words as we could from a handful of sounds.',
-    tries: 'Think of words that hold a sound your child likes.',
+    tries: 'Choose a sound together, and think of words that have it.',
   },
   unmodelled: true,
   tasks: [HUNT],

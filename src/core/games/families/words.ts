@@ -86,10 +86,10 @@ export const WORDS: Family = {
     opening: 'We are laying a path of pebbles. Every word we say is one pebble. Listen, I’ll lay the first path.',
     plain: 'We are counting words. Listen, I’ll do the first one.',
   },
-  reminder: 'One pebble a word, long or short.',
+  reminder: 'Every word gets one pebble, long or short.',
   atHome: {
-    played: 'We counted the words of a sentence, one pebble for each.',
-    tries: 'Say a short sentence and lay down a button for each word.',
+    played: 'We counted the words in a sentence, with a pebble for each.',
+    tries: 'Say a short sentence and take one step for each word.',
   },
   ladder: {
     rungs: [

@@ -42,7 +42,7 @@ export function aimed({ plan, round, task, shop, abilities }: RoundWork): Rework
       : [];
   });
   const [best] = made.sort((a, b) => a.off - b.off);
-  if (!best) throw new Problem('There are not enough words to aim with.');
+  if (!best) throw new Problem('There are not enough words here to make a round that is just right.');
   const guess = guessOf(task.id, best.step.id);
   const chances = abilities.map(
     (a) => best.points.reduce((sum, p) => sum + chanceOf(a, task.family, p, guess), 0) / best.points.length,

@@ -10,11 +10,12 @@ import type { Reworked, RoundWork } from './round-work';
 
 /** A chain from a word, or between two; where that cannot be, the nearest that can, said so. */
 export function chained({ round, task, step, shop }: RoundWork, ends: { start: string; target: string }): Reworked {
-  if (!task.leadsOn) throw new Problem(`In “${task.name}” one word does not lead to the next.`);
+  if (!task.leadsOn) throw new Problem(`“${task.name}” has no chain from one word to the next.`);
   const [start, target] = [ends.start, ends.target].map((word) => word.trim().toLowerCase()) as [string, string];
   const from = shop.bank.byName.get(start);
   const to = target ? shop.bank.byName.get(target) : undefined;
-  if (!from) throw new Problem(start ? `“${start}” is not in the word bank.` : 'Say which word the chain begins with.');
+  if (!from)
+    throw new Problem(start ? `“${start}” is not in the word bank.` : 'Type the word that the chain starts with.');
   if (target && !to) throw new Problem(`“${target}” is not in the word bank.`);
   const made = generate(task, step, shop.bank, {
     seed: round.seed,

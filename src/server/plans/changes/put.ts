@@ -19,12 +19,10 @@ export function withWord(work: RoundWork, typed: string): Reworked {
     return { next: inOrder(round, [...round.items, { key, locked: true }], round.spares, shop.bank) };
   };
   if (task.ownName && name === OWN_NAME) return put(OWN_NAME);
-  const named = name
-    .split(/[\s,]+/)
-    .filter(Boolean)
-    .flatMap((n) => shop.bank.byName.get(n) ?? []);
+  const names = name.split(/[\s,]+/).filter(Boolean);
+  const named = names.flatMap((n) => shop.bank.byName.get(n) ?? []);
   const [head] = named;
-  if (!head || named.length < name.split(/[\s,]+/).filter(Boolean).length)
+  if (!head || named.length < names.length)
     throw new Problem(`“${typed.trim()}” is not in the word bank. Add it on the Words screen first.`);
   if (task.around) {
     const { spec, otherwise } = task.around(named, step);
