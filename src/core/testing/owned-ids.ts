@@ -25,8 +25,8 @@ interface Sought {
   readonly everyday: ReadonlySet<string>;
 }
 
-/** What a name says that holds an id. */
-const SPEAKS = /step|task|game|family|ladder|rung|accent|\bid\b/i;
+/** What the end of a name says that holds an id: `step.id`, `round.task`, `stepId`. */
+const SPEAKS = /(step|task|game|family|ladder|rung|accent|id)$/i;
 
 /**
  * Every place in some files where what runs hangs on one of the ids: it is compared, looked for in a list or as part of
@@ -95,8 +95,8 @@ export function branchesOn(program: ts.Program, files: readonly string[], { ids,
     if (!type || !checker.getIndexInfoOfType(type, ts.IndexKind.String)) return;
     for (const property of node.properties) {
       const { name } = property;
-      if (name && (ts.isIdentifier(name) || ts.isStringLiteral(name)) && ids.has(name.text))
-        if (!everyday.has(name.text) || SPEAKS.test(node.parent.getText().slice(0, 60))) note(name, name.text);
+      if (!name || !(ts.isIdentifier(name) || ts.isStringLiteral(name))) continue;
+      if (ids.has(name.text) && !everyday.has(name.text)) note(name, name.text);
     }
   };
   const visit = (node: ts.Node): void => {
