@@ -10,7 +10,9 @@ const KEPT = 'Kept. Words are counted this way from now on; sessions already pla
 export async function keepSettings(_: FormState, form: FormData): Promise<FormState> {
   return formAnswer(async () => {
     const conventions = Object.fromEntries(CONVENTION_IDS.map((id) => [id, form.get(id) === 'one']));
-    await saveSettings(settingsSchema.parse({ accent: form.get('accent'), conventions }));
+    await saveSettings(
+      settingsSchema.parse({ accent: form.get('accent'), conventions, letIn: form.get('letIn') === 'yes' }),
+    );
     return { said: KEPT };
   });
 }

@@ -3,6 +3,7 @@
 import { z } from 'zod';
 import * as ownWords from '@/server/words/own-words';
 import { setOwned } from '@/server/words/props';
+import { putAside } from '@/server/words/put-aside';
 import { saveTaught } from '@/server/words/taught';
 import * as sets from '@/server/words/word-sets';
 import { answer, type Answer } from './answer';
@@ -57,6 +58,11 @@ export async function removeOwnWord(word: unknown): Promise<Answer<void>> {
 /** Notes whether the setting owns the thing a word names. */
 export async function keepProp(word: unknown, owned: unknown): Promise<Answer<void>> {
   return answer(() => setOwned(text.parse(word), owned === true));
+}
+
+/** Puts a word aside for a group, or takes it back. */
+export async function keepAside(groupId: unknown, word: unknown, aside: unknown): Promise<Answer<void>> {
+  return answer(() => putAside(text.parse(groupId), text.parse(word), aside === true));
 }
 
 export async function keepTaught(groupId: unknown, sounds: unknown): Promise<Answer<void>> {

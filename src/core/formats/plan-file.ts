@@ -146,6 +146,7 @@ export const planChangeSchema = z.discriminatedUnion('kind', [
     step: z.string().max(40),
   }),
   z.object({ kind: z.literal('swap'), round: roundId, key: itemKey }),
+  z.object({ kind: z.literal('aside'), word: z.string().min(1).max(60) }),
   z.object({ kind: z.literal('put'), round: roundId, word: z.string().max(60) }),
   z.object({ kind: z.literal('more'), round: roundId }),
   z.object({ kind: z.literal('chain'), round: roundId, start: z.string().max(40), target: z.string().max(40) }),

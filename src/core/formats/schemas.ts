@@ -3,7 +3,8 @@ import { HELPS, OUTCOMES, SLIPS } from '../answers/outcome';
 import { SET_TASKS } from '../games';
 import { sure } from '../sure';
 import { KEY_LIMIT } from '../games/spec';
-import { CAUTIONS, parseLetters, spell } from '../lexicon/entry';
+import { CAUTIONS } from '../lexicon/cautions';
+import { parseLetters, spell } from '../lexicon/entry';
 import { COUNTS, FIRSTS, ONLY, SORTS, SYLLABLES } from '../lexicon/find';
 import { PLACES } from '../lexicon/word-index';
 import { isConsonantKey, isVowelKey } from '../phonology/keys';
@@ -64,6 +65,7 @@ const entrySchema = z.discriminatedUnion('kind', [
   z.strictObject({ ...stamp, kind: z.literal('round'), round }),
   z.strictObject({ ...stamp, kind: z.literal('tick'), turn, word, on: z.boolean() }),
   z.strictObject({ ...stamp, kind: z.literal('swap'), turn, from: itemKey, to: itemKey }),
+  z.strictObject({ ...stamp, kind: z.literal('aside'), turn, word }),
   z.strictObject({ ...stamp, kind: z.literal('pass'), turn, childId: idSchema }),
   z.strictObject({ ...stamp, kind: z.literal('choose'), turn, childId: idSchema.nullable() }),
   z.strictObject({ ...stamp, kind: z.literal('away'), childId: idSchema, away: z.boolean() }),
@@ -253,7 +255,12 @@ const conventionsSchema = z.object(
     z.ZodBoolean
   >,
 );
-export const settingsSchema = z.object({ accent: z.enum(ACCENT_IDS), conventions: conventionsSchema });
+export const settingsSchema = z.object({
+  accent: z.enum(ACCENT_IDS),
+  conventions: conventionsSchema,
+  /** Words of the other country and local ones too. */
+  letIn: z.boolean().optional(),
+});
 
 /** How answers are weighed, which units come first, and how many adults can lead a group. */
 const MOST_STAFF = 8;

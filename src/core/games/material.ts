@@ -8,6 +8,7 @@ import { formEntry, type Form } from '../lexicon/endings';
 import { prepare, type Word } from '../lexicon/entry';
 import type { Guard } from '../lexicon/guard';
 import { spellingsOf } from '../lexicon/likeness';
+import type { Withheld } from '../lexicon/country';
 import { neighbourhood, rhymeClasses, type Neighbourhood } from '../lexicon/neighbours';
 import { onsetAndRime } from '../lexicon/syllables';
 import { traitsOf } from '../lexicon/traits';
@@ -17,9 +18,12 @@ import { need } from './proof';
 /** Everything games are made from, in one accent and counting convention. */
 export interface Material {
   readonly accent: AccentId;
-  /** The bank; every word passed the guard. */
+  /** The words that may be put forward; every one passed the guard. */
   readonly words: readonly Word[];
+  /** Those and the words that are known and not put forward, so that what was made with one can still be read. */
   readonly byName: ReadonlyMap<string, Word>;
+  /** Why a word that is known is not put forward; undefined for a word that is. */
+  readonly whyWithheld: (word: string) => Withheld | undefined;
   readonly guard: Guard;
   readonly context: LikelyContext;
   /** Words with regular endings, for hunts and for adding. */
@@ -33,6 +37,8 @@ export interface Material {
   readonly isOther: (sounds: readonly string[]) => boolean;
   /** The sounds of any word of a sentence, little words and endings too; undefined for a word that is not known. */
   readonly soundsOf: (word: string) => readonly string[] | undefined;
+  /** Short sentences for counting words, by a word in them. */
+  readonly counting: ReadonlyMap<string, string>;
   /** Works something out once. */
   readonly keep: <T>(key: string, make: () => T) => T;
 }
@@ -41,12 +47,21 @@ export interface MaterialSource {
   readonly accent: AccentId;
   readonly conventions: Conventions;
   readonly words: readonly Word[];
+  /** Words that are known and not put forward, with the reason. */
+  readonly further?: readonly FurtherWord[];
   readonly guard: Guard;
   readonly forms: readonly Form[];
   /** Rows of the list of little words: word, line, lines of the accents that differ. */
   readonly littleWords: readonly LittleWord[];
+  /** Short sentences for counting words, by a word in them. */
+  readonly counting?: ReadonlyMap<string, string>;
   /** Words of one beat that the bank does not have: word, line. */
   readonly otherWords: readonly LittleWord[];
+}
+
+export interface FurtherWord {
+  readonly word: Word;
+  readonly why: Withheld;
 }
 
 export interface LittleWord {
@@ -75,6 +90,16 @@ export const parseLittleWords = (text: string): LittleWord[] =>
       };
     });
 
+/** Reads the short sentences for counting words: word, sentence (first row is the header). */
+export const parseCounting = (text: string): ReadonlyMap<string, string> =>
+  new Map(
+    text
+      .split('\n')
+      .slice(1)
+      .filter(Boolean)
+      .map((row) => row.split('\t') as [string, string]),
+  );
+
 const ipaOf = (word: Word): string[] => word.sounds.map((s) => s.ipa);
 
 /** Makes the material of an accent; the dearer parts only when a game first asks for them. */
@@ -82,26 +107,31 @@ export function materialOf({
   accent,
   conventions,
   words,
+  further = [],
   guard,
   forms,
   littleWords,
   otherWords,
+  counting = new Map(),
 }: MaterialSource): Material {
   const kept = new Map<string, unknown>();
   const keep = <T>(key: string, make: () => T): T => {
     if (!kept.has(key)) kept.set(key, make());
     return kept.get(key) as T;
   };
-  const byName = new Map(words.map((w) => [w.word, w]));
-  const formWords = (): readonly Word[] =>
-    keep('forms', () =>
-      forms.flatMap((form) => {
-        const base = byName.get(form.base);
-        if (!base || byName.has(form.form)) return [];
-        const made = prepare(formEntry(form, base.entry), accent, conventions);
-        return guard(ipaOf(made)) ? [] : [made];
-      }),
-    );
+  const offered = new Map(words.map((w) => [w.word, w]));
+  const known = further.filter(({ word }) => !offered.has(word.word));
+  const withheldWords = new Map(known.map(({ word }) => [word.word, word]));
+  const reasons = new Map(known.map(({ word, why }) => [word.word, why]));
+  const byName = new Map([...withheldWords, ...offered]);
+  const formsOf = (bases: ReadonlyMap<string, Word>): Word[] =>
+    forms.flatMap((form) => {
+      const base = bases.get(form.base);
+      if (!base || byName.has(form.form)) return [];
+      const made = prepare(formEntry(form, base.entry), accent, conventions);
+      return guard(ipaOf(made)) ? [] : [made];
+    });
+  const formWords = (): readonly Word[] => keep('forms', () => formsOf(offered));
   const heard = ({ line, ownLines }: LittleWord): string[] =>
     realiseSegments(parseTranscription(ownOf(ownLines, accent) ?? line), accentOf(accent)).map((s) => s.ipa);
   const little = (): ReadonlyMap<string, readonly string[]> =>
@@ -110,6 +140,8 @@ export function materialOf({
   const bySounds = (): ReadonlyMap<string, string> =>
     keep('by sounds', () => {
       const all = new Map([...little()].map(([word, sounds]) => [sounds.join(' '), word]));
+      for (const [said, word] of spellingsOf(formsOf(withheldWords))) all.set(said, word.word);
+      for (const [said, word] of spellingsOf([...withheldWords.values()])) all.set(said, word.word);
       for (const [said, word] of spellingsOf(formWords())) all.set(said, word.word);
       for (const [said, word] of spellingsOf(words)) all.set(said, word.word);
       return all;
@@ -121,8 +153,10 @@ export function materialOf({
     accent,
     words,
     byName,
+    whyWithheld: (word) => reasons.get(word),
     guard,
     keep,
+    counting,
     knownAs,
     isOther: (sounds) => others().has(sounds.join(' ')),
     context: { guard, spellingOf: (sounds) => (guard(sounds) ? undefined : knownAs(sounds)) },

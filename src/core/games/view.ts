@@ -1,4 +1,4 @@
-import type { Caution } from '../lexicon/entry';
+import type { Caution } from '../lexicon/cautions';
 import type { Making } from '../phonology/consonants';
 
 /** One sound as the bounce line shows it. */

@@ -1,4 +1,6 @@
+import { CAUTIONS, type Caution } from './cautions';
 import { ACCENT_IDS, accentOf, ownOf, type AccentId } from '../phonology/accents';
+import { SAID_IN, type Country } from './country';
 import { realiseSegments, type Sound } from '../phonology/realise';
 import { contest, units, type Contest, type Conventions, type LetterPiece, type Unit } from '../phonology/conventions';
 import { parseTranscription, type Segment } from '../phonology/transcription';
@@ -6,16 +8,16 @@ import { parseTranscription, type Segment } from '../phonology/transcription';
 /** How well children know a word: 1 everyday, 2 known by most, 3 told in one line. */
 type Band = 1 | 2 | 3;
 
-/** What to watch for when the thing itself is handed round. */
-export const CAUTIONS = ['small', 'allergen', 'sharp', 'hot', 'battery', 'cord'] as const;
-export type Caution = (typeof CAUTIONS)[number];
-
 /**
  * Why a word is kept out by default: another word is spelt alike and said otherwise (*tear*), or one accent says it in
  * two common ways (*scone*).
  */
 const DOUBTS = ['homograph', 'two-ways'] as const;
 export type Doubt = (typeof DOUBTS)[number];
+
+/** Consonants of the spelling that few people say in a word (*sandpit*) and a careful speaker may. */
+const CAREFUL = ['careful-d', 'careful-t'] as const;
+const MARKS = [...DOUBTS, ...CAREFUL] as const;
 
 export interface Entry {
   readonly word: string;
@@ -32,6 +34,14 @@ export interface Entry {
   readonly prop: boolean;
   readonly cautions: readonly Caution[];
   readonly doubt: Doubt | null;
+  /** The letter whose sound only a careful speaker says here, left out of the sounds. */
+  readonly careful: string | null;
+  /** The country that says it, where the other has another word. */
+  readonly where: Country | null;
+  /** Said in some places of that country only. */
+  readonly local: boolean;
+  /** How to show it with hands or face to a child who is new to English. */
+  readonly show: string | null;
   /** A word this setting added. */
   readonly own?: true;
 }
@@ -60,6 +70,9 @@ export function spell(pieces: readonly LetterPiece[]): string {
   return out + waiting;
 }
 
+/** What most entries have in the rarer columns. */
+export const PLAIN_MARKS = { careful: null, where: null, local: false, show: null } as const;
+
 const COLUMNS = [
   'word',
   'line',
@@ -71,7 +84,9 @@ const COLUMNS = [
   'picture',
   'prop',
   'cautions',
-  'doubt',
+  'marks',
+  'where',
+  'show',
 ] as const;
 type Columns = Readonly<Record<(typeof COLUMNS)[number], string>>;
 type Fail = (what: string) => never;
@@ -109,7 +124,8 @@ function checkLines(lines: readonly string[], spelt: number, fail: Fail): void {
 
 /**
  * Reads one row of the word bank. Throws an Error that names the word and what is wrong.
- * Columns: word, sounds, letters, band, meaning, sentence, accents (`id=line;id=line`), picture, prop, cautions, doubt.
+ * Columns: word, sounds, letters, band, meaning, sentence, accents (`id=line;id=line`), picture, prop, cautions, marks,
+ * where (gb, us, local or nothing), show.
  */
 export function parseRow(row: string): Entry {
   const { word, line, band, meaning, sentence, picture, ...columns } = columnsOf(row);
@@ -121,6 +137,8 @@ export function parseRow(row: string): Entry {
   const letters = parseLetters(columns.letters);
   if (spell(letters) !== word) fail(`the letters spell "${spell(letters)}"`);
   const ownLines = ownLinesOf(columns.own, fail);
+  const marks = among(columns.marks, MARKS, fail);
+  const [said] = among(columns.where, SAID_IN, fail);
   const spelt = letters.reduce((sum, piece) => sum + piece.keys, 0);
   checkLines([line, ...Object.values(ownLines)], spelt, fail);
   return {
@@ -134,7 +152,11 @@ export function parseRow(row: string): Entry {
     picture: picture || null,
     prop: among(columns.prop, ['prop'], fail).length > 0,
     cautions: among(columns.cautions, CAUTIONS, fail),
-    doubt: among(columns.doubt, DOUBTS, fail)[0] ?? null,
+    doubt: DOUBTS.find((doubt) => marks.includes(doubt)) ?? null,
+    careful: CAREFUL.find((mark) => marks.includes(mark))?.slice(-1) ?? null,
+    where: said === 'local' ? 'gb' : (said ?? null),
+    local: said === 'local',
+    show: columns.show || null,
   };
 }
 

@@ -20,6 +20,8 @@ interface Comparison {
   readonly reference: string;
   readonly accent: AccentId;
   readonly covered: number;
+  /** The share covered of the words that are said on both sides of the sea: an American dictionary has no *lorry*. */
+  readonly coveredShared: number;
   readonly agreed: number;
   readonly differences: readonly Difference[];
 }
@@ -33,10 +35,13 @@ async function compare(
 ): Promise<Comparison> {
   const differences: Difference[] = [];
   let covered = 0;
+  const shared = entries.filter(({ where }) => where !== 'gb');
+  let sharedCovered = 0;
   for (const entry of entries) {
     const theirs = await reference.read(entry.word);
     if (!theirs.length) continue;
     covered += 1;
+    if (entry.where !== 'gb') sharedCovered += 1;
     const ours = reference.fold(sounds(entry));
     if (!theirs.includes(ours))
       differences.push({
@@ -51,6 +56,7 @@ async function compare(
     reference: reference.id,
     accent: reference.accent,
     covered,
+    coveredShared: sharedCovered / shared.length,
     agreed: covered - differences.length,
     differences,
   };
@@ -98,7 +104,7 @@ test('every entry agrees with every reference, or its difference is reviewed wit
 
   for (const c of comparisons) {
     expect(c.agreed / c.covered, c.reference).toBeGreaterThanOrEqual(0.97);
-    expect(c.covered / bank.length, `${c.reference} covers`).toBeGreaterThanOrEqual(0.97);
+    expect(c.coveredShared, `${c.reference} covers`).toBeGreaterThanOrEqual(0.97);
   }
   expect(all.filter((d) => !isReviewed(d))).toEqual([]);
   // A reviewed line that no longer differs is stale.

@@ -18,6 +18,8 @@ export interface OwnConsonant extends ConsonantFacts {
 export interface Accent {
   readonly id: string;
   readonly name: string;
+  /** The country whose everyday words go with it. */
+  readonly country: 'gb' | 'us';
   /** What each lexical set is there; several sounds apart by a space. */
   readonly vowels: Readonly<Record<VowelKey, string>>;
   /** Consonant keys that differ from the usual sound. */

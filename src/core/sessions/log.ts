@@ -98,6 +98,8 @@ export type Entry =
       readonly childId: string;
       readonly word: string;
     })
+  /** A word that this group is not to hear again. */
+  | (Stamp & { readonly kind: 'aside'; readonly turn: number; readonly word: string })
   /** Enough for this child in this round. */
   | (Stamp & { readonly kind: 'rest'; readonly round: number; readonly childId: string })
   | (Stamp & { readonly kind: 'more'; readonly turns: number; readonly round?: number })

@@ -1,5 +1,6 @@
 import { ROUND_STRIDE, roundOf, type AnswerEntry, type Entry } from './log';
 import { KIND_STOP, notManaged } from '../answers/outcome';
+import { readKey } from '../games/spec';
 import { sure } from '../sure';
 import type { Way } from './running-order';
 import { standingAnswers, undoneIn } from './standing';
@@ -54,6 +55,8 @@ export interface SessionState {
   readonly clashes: number;
   /** Items swapped in, so that they are not offered again. */
   readonly swapped: readonly string[];
+  /** Words this group is not to hear any more. */
+  readonly aside: ReadonlySet<string>;
   /** What is ticked in the turn being played: words of a hunt. */
   readonly ticked: ReadonlySet<string>;
 }
@@ -68,6 +71,17 @@ export function wordOfTurn(
   return swaps.get(plain) ?? plain;
 }
 
+/** True where an item has a word in it that was put aside. Example: `hasAside('mop map', new Set(['map'])) // true`. */
+export const hasAside = (key: string, aside: ReadonlySet<string>): boolean =>
+  aside.size > 0 && readKey(key).words.some((word) => aside.has(word));
+
+/** A round without the items that were put aside; as it was where nothing else would be left. */
+function withoutAside(plan: RoundPlan, r: Reading): RoundPlan {
+  if (!r.aside.size) return plan;
+  const words = plan.words.filter((key) => !hasAside(r.swaps.get(key) ?? key, r.aside));
+  return words.length ? { ...plan, words } : plan;
+}
+
 /** What has been read from a log so far; filled entry by entry. */
 interface Reading {
   readonly log: readonly Entry[];
@@ -78,6 +92,7 @@ interface Reading {
   /** The item that stands for one of the plan. */
   readonly swaps: Map<string, string>;
   readonly swapped: string[];
+  readonly aside: Set<string>;
   /** Words ticked, by turn. */
   readonly ticks: Map<number, Set<string>>;
   /** Rounds whose model has been seen. */
@@ -137,6 +152,11 @@ const READERS: Readers = {
     r.swaps.set(plain, to);
     r.swapped.push(to);
     if (r.override?.turn === turn) r.override = { turn, childId: r.override.childId };
+  },
+  aside: (r, { turn, word }) => {
+    r.aside.add(word);
+    // The turn stays with its child, and its item goes.
+    if (r.override?.turn === turn && r.override.word) r.override = { turn, childId: r.override.childId };
   },
   pass: (r, { turn, childId }) => {
     if (r.passed.turn !== turn) r.passed = { turn, children: new Set() };
@@ -252,6 +272,7 @@ export function replay(plan: SessionPlan, log: readonly Entry[]): SessionState {
     away: new Set(),
     swaps: new Map(),
     swapped: [],
+    aside: new Set(),
     ticks: new Map(),
     modelled: new Set([...standing.keys()].map(roundOf)),
     more: new Map(),
@@ -265,7 +286,7 @@ export function replay(plan: SessionPlan, log: readonly Entry[]): SessionState {
   for (const entry of log) (READERS[entry.kind] as ((r: Reading, e: Entry) => void) | undefined)?.(r, entry);
 
   const round = Math.min(r.round, plan.rounds.length - 1);
-  const here = sure(plan.rounds[round]);
+  const here = withoutAside(sure(plan.rounds[round]), r);
   const answers = [...standing.values()].sort((a, b) => a.turn - b.turn);
   let done = 0;
   while (standing.has(round * ROUND_STRIDE + done)) done += 1;
@@ -299,6 +320,7 @@ export function replay(plan: SessionPlan, log: readonly Entry[]): SessionState {
     away: r.away,
     clashes,
     swapped: r.swapped,
+    aside: r.aside,
     ticked: r.ticks.get(turn) ?? NOBODY,
   };
 }

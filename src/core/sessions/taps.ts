@@ -33,6 +33,7 @@ export function tapsPerAnswer(
       }
       case 'choose':
       case 'swap':
+      case 'aside':
       case 'ease':
       case 'pass':
         add(entry.turn, 1);

@@ -5,10 +5,14 @@ import { PRESETS, type Conventions } from '../phonology/conventions';
 import { parseBank, prepare, type Entry, type Word } from '../lexicon/entry';
 import { guardFor } from '../lexicon/guard';
 import { parseForms } from '../lexicon/endings';
-import { materialOf, parseLittleWords, type Material } from '../games/material';
+import { accentOf } from '../phonology/accents';
+import { withheld } from '../lexicon/country';
+import { materialOf, parseCounting, parseLittleWords, type FurtherWord, type Material } from '../games/material';
 
 /** The shipped bank and guard, for tests. */
 export const bank: readonly Entry[] = parseBank(readFileSync('lexicon/words.tsv', 'utf8'));
+/** Entries that left the bank. */
+export const formerBank: readonly Entry[] = parseBank(readFileSync('lexicon/former-words.tsv', 'utf8'));
 export const guardText: string = readFileSync('lexicon/guard.tsv', 'utf8');
 
 const kept = new Map<string, unknown>();
@@ -40,12 +44,24 @@ export const ipa = (made: Word): string => made.sounds.map((s) => s.ipa).join(' 
 export const material = (accent: AccentId = 'southern-british', conventions: Conventions = PRESETS.default): Material =>
   once(`material ${accent} ${JSON.stringify(conventions)}`, () => {
     const guard = guardFor(guardText, accent);
+    const hearing = { country: accentOf(accent).country, letIn: false };
+    const polite = words(accent, conventions).filter((w) => !guard(w.sounds.map((s) => s.ipa)));
+    const former = formerBank
+      .map((entry) => prepare(entry, accent, conventions))
+      .filter((w) => !guard(w.sounds.map((s) => s.ipa)))
+      .map((word): FurtherWord => ({ word, why: 'former' }));
+    const elsewhere = polite.flatMap((word): FurtherWord[] => {
+      const why = withheld(word.entry, hearing);
+      return why ? [{ word, why }] : [];
+    });
     return materialOf({
       accent,
       conventions,
       guard,
-      words: words(accent, conventions).filter((w) => !guard(w.sounds.map((s) => s.ipa))),
+      words: polite.filter((w) => !withheld(w.entry, hearing)),
+      further: [...former, ...elsewhere],
       forms: parseForms(readFileSync('lexicon/forms.tsv', 'utf8')),
+      counting: parseCounting(readFileSync('lexicon/counting.tsv', 'utf8')),
       littleWords: parseLittleWords(readFileSync('lexicon/little-words.tsv', 'utf8')),
       otherWords: parseLittleWords(readFileSync('lexicon/other-words.tsv', 'utf8')),
     });

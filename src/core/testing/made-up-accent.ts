@@ -10,6 +10,7 @@ const BEAN_ROW = {
   ...SOUTHERN_BRITISH,
   id: 'bean-row' as const,
   name: 'Bean Row',
+  country: 'gb',
   rhotic: true,
   vowels: { ...SOUTHERN_BRITISH.vowels, GOAT: 'oː', START: 'ɑː r', NORTH: 'ɔː r', FORCE: 'ɔː r', lettER: 'ə r' },
   consonants: { hw: 'ɸ' },

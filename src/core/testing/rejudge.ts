@@ -21,7 +21,8 @@ interface Raw {
 }
 
 const raws = new Map<string, Raw>();
-for (const row of readFileSync('lexicon/words.tsv', 'utf8').split('\n').slice(1).filter(Boolean)) {
+const rowsOf = (file: string): string[] => readFileSync(file, 'utf8').split('\n').slice(1).filter(Boolean);
+for (const row of [...rowsOf('lexicon/former-words.tsv'), ...rowsOf('lexicon/words.tsv')]) {
   const [word = '', line = '', , , meaning = '', sentence = '', own = '', picture = '', , , doubt = ''] =
     row.split('\t');
   raws.set(word, {
@@ -228,7 +229,7 @@ function placeName(at: number, length: number): string {
 /** A judge for each task; a task without one fails the tests. */
 export const JUDGES: Readonly<Record<string, Judge>> = {
   'count-words': (item, step) => {
-    const n = sure(raws.get(item.word)).sentence.trim().split(/\s+/).length;
+    const n = sure(item.slots['sentence'], 'a sentence').trim().split(/\s+/).length;
     return all(
       [item.judged.by === 'number' && item.judged.right === n, 'the number of words'],
       [inStep(n, step), 'the words of the step'],

@@ -6,7 +6,8 @@ import { tryItem } from '../../core/games/try-item';
 import type { Line, Mark } from '../../core/games/view';
 import { OWN_NAME, readKey } from '../../core/games/spec';
 import { JUDGED_WORDS, luckOf } from '../../core/answers/judge';
-import type { Caution } from '../../core/lexicon/entry';
+import type { Caution } from '../../core/lexicon/cautions';
+import { WITHHELD_WORDS } from '../../core/lexicon/country';
 import {
   fitOf,
   roundSeconds,
@@ -34,6 +35,8 @@ export interface ShownItem {
   readonly reasons: readonly string[];
   readonly contested: string | null;
   readonly picture: string | null;
+  /** What there is to know of a word in it that no game offers here; null where there is nothing. */
+  readonly note: string | null;
   /** Why it cannot be played in this accent any more. */
   readonly problem: string | null;
 }
@@ -112,9 +115,17 @@ function shownItem(key: string, round: PlannedRound, ask: string, shop: Workshop
       reasons,
       contested,
       picture: item.words[0]?.picture ?? null,
+      note: withheldIn(key, shop),
       problem: null,
     },
   };
+}
+
+/** Which word of an item no game offers here, and why. */
+function withheldIn(key: string, { bank }: Workshop): string | null {
+  const word = readKey(key).words.find((w) => bank.whyWithheld(w));
+  const why = word === undefined ? undefined : bank.whyWithheld(word);
+  return why ? `“${word}” is ${WITHHELD_WORDS[why]}` : null;
 }
 
 /** What is shown of an item that cannot be made. */
@@ -127,6 +138,7 @@ const NOTHING_SHOWN = {
   reasons: [],
   contested: null,
   picture: null,
+  note: null,
 } as const;
 
 /** How a round is judged, and what luck alone would do; empty where nothing is judged. */

@@ -19,6 +19,7 @@ import { changed } from './changes';
 import { planFrom, workshopOf } from './workshop';
 import { showPlan, type ShownPlan } from './plan-shown';
 import { Problem } from '../storage/problems';
+import { putAside } from '../words/put-aside';
 import { getSettings } from '../setting/settings';
 import { sure } from '../../core/sure';
 
@@ -158,6 +159,7 @@ export async function workOnPlan(
   const [read, asked] = [planSchema.safeParse(body), planChangeSchema.safeParse(change)];
   if (!read.success) throw new Problem(reason(read.error));
   if (!asked.success) throw new Problem(reason(asked.error));
+  if (asked.data.kind === 'aside') await putAside(group.id, asked.data.word, true);
   const shop = await workshopOf(group);
   const answered =
     asked.data.kind === 'aim'

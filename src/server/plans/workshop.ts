@@ -7,7 +7,8 @@ import { pacesOf } from '../sessions/paces';
 import { getSettings } from '../setting/settings';
 import { inTurns } from '../storage/other-turns';
 import { Problem } from '../storage/problems';
-import { preparedBank, type PreparedBank } from '../words/bank';
+import type { PreparedBank } from '../words/bank';
+import { bankOfGroup } from '../words/put-aside';
 import { ownedProps } from '../words/props';
 import { recentWords } from '../words/words';
 
@@ -24,7 +25,7 @@ export interface Workshop {
 export async function workshopOf(group: Group): Promise<Workshop> {
   const { accent, conventions, confirmed } = await getSettings();
   const [bank, owned, recent, paceOf] = await Promise.all([
-    preparedBank(accent, conventions),
+    bankOfGroup(group.id, accent, conventions),
     ownedProps(),
     recentWords(group.id),
     pacesOf(group.id),

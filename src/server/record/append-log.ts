@@ -4,6 +4,7 @@ import { sure } from '../../core/sure';
 import { database } from '../storage/database';
 import type { AnswerRow, LogRow } from '../storage/models';
 import { insertRows } from '../storage/rows';
+import { setAside } from '../words/put-aside';
 import { fault, lookup, soundsOf, whoMayCome, type Lookup } from './fault';
 import { rebuildSoon } from './rebuild-queue';
 import { openSession, sessionLog, type OpenSession, type PlannedSession } from './session-record';
@@ -74,6 +75,8 @@ async function store(
   await insertRows('answers', answers, transaction);
   await insertRows('steps', steps, transaction);
   await seatLate(session, added, transaction);
+  const aside = added.flatMap((e) => (e.kind === 'aside' ? [e.word] : []));
+  await setAside(session.groupId, aside, transaction);
   const end = added.findLast((e) => e.kind === 'finish' || e.kind === 'reopen');
   const change = {
     ...(!session.stale && added.some((e) => TELLING.has(e.kind)) ? { stale: 1 as const } : {}),

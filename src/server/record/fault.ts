@@ -76,6 +76,7 @@ export function fault(entry: Entry, { session, known, find, here, inGroup }: Sur
   if (namedIn(entry).some((id) => !there.has(id))) return 'That child is not in this session any more.';
   if ('turn' in entry && !session.rounds[roundOf(entry.turn)]) return 'There is no such round in this session.';
   if (entry.kind === 'undo' && !known.has(entry.answerId)) return 'The answer to undo is not in this session.';
+  if (entry.kind === 'aside' && !find(entry.word)) return `“${entry.word}” is not in the word bank.`;
   if (entry.kind !== 'answer') return undefined;
   if (!readable(entry.word, find)) return `“${entry.word}” is not in the word bank.`;
   if (entry.supersedes && !known.has(entry.supersedes)) return 'The answer it corrects is not in this session.';

@@ -3,7 +3,9 @@ import { taskOf } from '../../core/games';
 import { tryItem } from '../../core/games/try-item';
 import { roundOf } from '../../core/sessions/log';
 import { homePage, homeText, type HomePage, type HomeWord } from '../../core/sessions/home-page';
+import { hasAside } from '../../core/sessions/replay';
 import { preparedBank } from '../words/bank';
+import { wordsAside } from '../words/put-aside';
 import { lookBack } from './look-back';
 
 export interface HomePaper extends HomePage {
@@ -18,15 +20,20 @@ export async function homePaper(sessionId: string): Promise<HomePaper> {
   const { session, answers } = await lookBack(sessionId);
   const played = new Set(answers.map((a) => roundOf(a.turn)));
   const rounds = session.rounds.filter((_, i) => !played.size || played.has(i));
-  const bank = await preparedBank(session.accent, session.conventions);
+  const [bank, aside] = await Promise.all([
+    preparedBank(session.accent, session.conventions),
+    wordsAside(session.groupId).then((words) => new Set(words)),
+  ]);
   // A word that is not in the bank any more is not sent home.
   const words = rounds.flatMap(({ task, step, items }) =>
-    items.flatMap((key): HomeWord[] =>
-      (tryItem({ task, step }, key, bank).item?.words ?? []).map((w) => ({
-        word: w.word,
-        sounds: w.marks.map((m) => m.ipa),
-      })),
-    ),
+    items
+      .filter((key) => !hasAside(key, aside))
+      .flatMap((key): HomeWord[] =>
+        (tryItem({ task, step }, key, bank).item?.words ?? []).map((w) => ({
+          word: w.word,
+          sounds: w.marks.map((m) => m.ipa),
+        })),
+      ),
   );
   const page = homePage({ families: rounds.map((r) => taskOf(r.task).family), words, accent: session.accent });
   const day = format(session.startedAt, 'd MMMM yyyy');

@@ -10,9 +10,10 @@ import type { RoutineStep } from '../../core/games/routine-steps';
 import type { AccentId } from '../../core/phonology/accents';
 import { roundSeconds, ROLE_WORDS, type Way } from '../../core/sessions/running-order';
 import type { Entry } from '../../core/sessions/log';
-import type { SessionPlan } from '../../core/sessions/replay';
+import { hasAside, type SessionPlan } from '../../core/sessions/replay';
 import type { StoredRound } from '../../core/sessions/stored-round';
 import { preparedBank } from '../words/bank';
+import { wordsAside } from '../words/put-aside';
 import { listGroups } from '../people/groups';
 import { habitsOfChildren } from './habits';
 import { pacesOf } from './paces';
@@ -88,10 +89,17 @@ export function linesOf({ task: id, frame }: Pick<StoredRound, 'task' | 'frame'>
   };
 }
 
+/** What the items of a round are made with. */
+interface Making {
+  readonly material: Material;
+  readonly accents: readonly Material[];
+  /** Words the group has put aside: their items are there to be read, and are not dealt. */
+  readonly aside: ReadonlySet<string>;
+}
+
 function playRound(
   round: StoredRound,
-  material: Material,
-  accents: readonly Material[],
+  { material, accents, aside }: Making,
 ): { stored: StoredRound; shown: PlayRound } | null {
   const task = taskOf(round.task);
   const keys = [...new Set([...round.items, ...round.spares, ...(round.model ? [round.model] : [])])];
@@ -101,8 +109,10 @@ function playRound(
       return item ? [[key, item]] : [];
     }),
   );
-  const there = round.items.filter((key) => items[key]);
-  if (!there.length) return null;
+  const made = round.items.filter((key) => items[key]);
+  if (!made.length) return null;
+  const dealt = made.filter((key) => !hasAside(key, aside));
+  const there = dealt.length ? dealt : made;
   const gesture = GESTURES.find((g) => g.id === round.gesture) ?? sure(GESTURES[0]);
   return {
     stored: { ...round, items: there },
@@ -123,7 +133,7 @@ function playRound(
         keys.filter((key) => items[key]),
         accents,
       ),
-      spares: round.spares.filter((k) => items[k]),
+      spares: round.spares.filter((k) => items[k] && !hasAside(k, aside)),
       model: round.model && items[round.model] ? round.model : sure(there[0]),
       ...linesOf(round),
       gap: round.gap,
@@ -148,7 +158,8 @@ export async function playSession(id: string): Promise<PlaySession> {
   ]);
   // A round's place in the list is in its answers' turns, so a round that cannot be made keeps its place with nothing
   // in it.
-  const made = session.rounds.map((round) => playRound(round, material, accents));
+  const aside = new Set(await wordsAside(session.groupId));
+  const made = session.rounds.map((round) => playRound(round, { material, accents, aside }));
   const stored = session.rounds.map((round, i) => made[i]?.stored ?? round);
   const playable = made.flatMap((m, i) => (m ? [{ ...m, i }] : []));
   const children = session.children.length;

@@ -5,7 +5,8 @@ import { titleOf } from '../../core/sessions/shapes';
 import type { Plan } from '../../core/sessions/running-order';
 import { minutesFor } from '../../core/sessions/turns';
 import { storedRound } from '../../core/sessions/stored-round';
-import { preparedBank } from '../words/bank';
+import { hasAside } from '../../core/sessions/replay';
+import { bankOfGroup, wordsAside } from '../words/put-aside';
 import { database } from '../storage/database';
 import { listGroups, type Group } from '../people/groups';
 import { Problem } from '../storage/problems';
@@ -24,12 +25,14 @@ async function groupOf(groupId: string): Promise<Group> {
 /** A plan of one round from words chosen by hand. Throws a Problem for words that are not in the bank. */
 async function planOfWords(request: StartRequest): Promise<Plan> {
   const { accent, conventions } = await getSettings();
-  const bank = await preparedBank(accent, conventions);
-  const known = (words: readonly string[]): string[] => [...new Set(words)].filter((w) => bank.byName.has(w));
+  const bank = await bankOfGroup(request.groupId, accent, conventions);
+  const known = (words: readonly string[]): string[] =>
+    [...new Set(words)].filter((w) => bank.byName.has(w) && bank.whyWithheld(w) !== 'put-aside');
   const unknown = request.words.filter((w) => !bank.byName.has(w));
   if (unknown.length)
     throw new Problem(`Not in the word bank: ${unknown.join(', ')}. Choose other words and start again.`);
   const words = known(request.words);
+  if (!words.length) throw new Problem('Every word of this set is put aside for this group. Choose other words.');
   const task = taskOf(request.task);
   const step = stepForCounts(
     task,
@@ -78,7 +81,11 @@ export async function startSession(groupId: string, plan: Plan, only?: readonly 
     groupId,
     here.map((c) => c.id),
   );
-  const rounds = plan.rounds.filter((r) => r.items.length > 0).map((round) => storedRound(round, here.length));
+  const aside = new Set(await wordsAside(groupId));
+  const rounds = plan.rounds
+    .map((r) => ({ ...r, items: r.items.filter(({ key }) => !hasAside(key, aside)) }))
+    .filter((r) => r.items.length > 0)
+    .map((round) => storedRound(round, here.length));
   if (!rounds.length) throw new Problem('This plan has no round with a word in it. Put one in and start again.');
   const id = v7();
   const { models, write } = await database();

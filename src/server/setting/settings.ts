@@ -11,23 +11,33 @@ export interface Settings {
   readonly conventions: Conventions;
   /** Until a setting has confirmed its conventions, contested words stay out of counting games. */
   readonly confirmed: boolean;
+  /** Words of the other country and local ones are put forward too. */
+  readonly letIn: boolean;
 }
 
 /** The setting's accent and conventions, or the defaults where none are kept. */
 export async function getSettings(): Promise<Settings> {
   const { models } = await database();
   const row = (await models.settings.findByPk(1))?.get();
-  if (!row) return { accent: DEFAULT_ACCENT, conventions: PRESETS.default, confirmed: false };
+  if (!row) return { accent: DEFAULT_ACCENT, conventions: PRESETS.default, confirmed: false, letIn: false };
   const read = settingsSchema.parse({ accent: row.accent, conventions: JSON.parse(row.conventions) });
-  return { ...read, confirmed: row.confirmed_at !== null };
+  return { ...read, confirmed: row.confirmed_at !== null, letIn: row.let_in === 1 };
 }
 
+type Kept = Omit<Settings, 'confirmed' | 'letIn'> & { readonly letIn?: boolean | undefined };
+
 /** Keeps and confirms accent and conventions. Sessions already played keep their own. */
-export async function saveSettings({ accent, conventions }: Omit<Settings, 'confirmed'>): Promise<void> {
+export async function saveSettings({ accent, conventions, letIn }: Kept): Promise<void> {
   const { models, write } = await database();
   await write(async (transaction) =>
     models.settings.upsert(
-      { ...(await rowOr(transaction)), accent, conventions: JSON.stringify(conventions), confirmed_at: Date.now() },
+      {
+        ...(await rowOr(transaction)),
+        accent,
+        conventions: JSON.stringify(conventions),
+        confirmed_at: Date.now(),
+        ...(letIn === undefined ? {} : { let_in: letIn ? (1 as const) : (0 as const) }),
+      },
       { transaction },
     ),
   );
@@ -48,6 +58,7 @@ async function rowOr(transaction?: Transaction): Promise<SettingsRow> {
       rule: 'weighed',
       unit_order: 'large-first',
       staff: 2,
+      let_in: 0,
     }
   );
 }

@@ -187,6 +187,6 @@ describe('an accent of one file', () => {
     await appendLog(session, [{ ...answered(at * ROUND_STRIDE, sure(ids[0]), key), id: v7(), at: Date.now() }]);
     expect((await childPage(sure(ids[0]))).accent).toBe(BEAN_ROW);
     expect(exportOf(await lookBack(session))).toMatchObject({ answers: [{ word: key }] });
-    expect(JSON.stringify(await wordPage('farm'))).toContain('Bean Row');
+    expect(JSON.stringify(await wordPage('farm', groupId))).toContain('Bean Row');
   }, 120_000);
 });

@@ -6,10 +6,19 @@ import { parseBank, prepare, type Entry, type Word } from '../../core/lexicon/en
 import { guardFor, type Guard } from '../../core/lexicon/guard';
 import { parseForms } from '../../core/lexicon/endings';
 import { sameForEveryone } from '../../core/lexicon/likeness';
-import { materialOf, parseLittleWords, type Material } from '../../core/games/material';
+import {
+  materialOf,
+  parseCounting,
+  parseLittleWords,
+  type FurtherWord,
+  type Material,
+  type MaterialSource,
+} from '../../core/games/material';
+import { withheld } from '../../core/lexicon/country';
 import { indexWords, type WordIndex } from '../../core/lexicon/word-index';
-import { ACCENT_IDS, type AccentId } from '../../core/phonology/accents';
+import { ACCENT_IDS, accentOf, type AccentId } from '../../core/phonology/accents';
 import type { Conventions } from '../../core/phonology/conventions';
+import { getSettings } from '../setting/settings';
 import { otherTurns } from '../storage/other-turns';
 import { ownEntries } from './own-entries';
 
@@ -21,8 +30,11 @@ const once = <T>(make: () => T): (() => T) => {
 
 /** Every entry of the shipped word bank, read once. */
 const bank = once((): Entry[] => parseBank(file('words.tsv')));
+/** Entries that left the bank: never put forward, and still read where something that was kept names them. */
+const former = once((): Entry[] => parseBank(file('former-words.tsv')));
 const guardText = once(() => file('guard.tsv'));
 const forms = once(() => parseForms(file('forms.tsv')));
+const counting = once(() => parseCounting(file('counting.tsv')));
 const littleWords = once(() => parseLittleWords(file('little-words.tsv')));
 const otherWords = once(() => parseLittleWords(file('other-words.tsv')));
 
@@ -47,18 +59,27 @@ export const guardOf = (accent: AccentId): Guard => guardFor(guardText(), accent
 export const rudeAnywhere = (entry: Entry, conventions: Conventions): boolean =>
   ACCENT_IDS.some((accent) => guardOf(accent)(prepare(entry, accent, conventions).sounds.map((s) => s.ipa)));
 
-const shipped = once(() => new Map(bank().map((entry) => [entry.word, entry])));
+const shipped = once(() => new Map([...former(), ...bank()].map((entry) => [entry.word, entry])));
+const formerEntries = once((): ReadonlySet<Entry> => new Set(former()));
 
 /** The entry of a word, shipped or the setting's own; undefined where there is none (any more). */
 export const bankEntry = async (word: string): Promise<Entry | undefined> =>
   shipped().get(word) ?? (await ownEntries()).find(({ entry, removed }) => entry.word === word && !removed)?.entry;
 
-/** The shipped entry of a word; undefined where the bank has none. */
+/** The shipped entry of a word, of the bank or one that left it; undefined where there was never one. */
 export const shippedEntry = (word: string): Entry | undefined => shipped().get(word);
+
+/** True where the bank has a word today. */
+export function inBank(word: string): boolean {
+  const entry = shipped().get(word);
+  return entry !== undefined && !formerEntries().has(entry);
+}
 
 export interface PreparedBank extends Material {
   /** Worked out when it is first asked for. */
   readonly index: WordIndex;
+  /** What it was made of. */
+  readonly source: MaterialSource;
 }
 
 interface Kept {
@@ -74,50 +95,103 @@ interface Kept {
 const place = globalThis as typeof globalThis & { bouncyEchoBanks?: Map<string, Kept> };
 const prepared = (place.bouncyEchoBanks ??= new Map<string, Kept>());
 
+/** Banks of groups that keep words out, besides those of everyone; the one asked for longest ago goes. */
+const MOST_NARROWED = 4;
+const isNarrowed = (key: string): boolean => key.includes(NARROWED);
+const NARROWED = ' without ';
+
+/** Made once for a key, and again when an own word changes. */
+function keptBank(key: string, own: readonly unknown[], make: () => Promise<PreparedBank>): Promise<PreparedBank> {
+  const known = prepared.get(key);
+  const bank = known?.own === own ? known.bank : make();
+  prepared.delete(key);
+  prepared.set(key, { own, bank });
+  // What could not be made is tried again at the next asking.
+  bank.catch(() => prepared.delete(key));
+  const narrowed = [...prepared.keys()].filter(isNarrowed);
+  for (const old of narrowed.slice(0, -MOST_NARROWED)) prepared.delete(old);
+  return bank;
+}
+
 /**
  * The bank as one accent and counting convention has it, with the setting's own words that were confirmed in this
- * accent; made once for each pair, and again when an own word changes.
+ * accent. Words of the other country and words put aside are known in it and never put forward.
+ *
+ * @param aside words that a group has put aside
  */
-export async function preparedBank(accent: AccentId, conventions: Conventions): Promise<PreparedBank> {
-  const own = await ownEntries();
-  const key = `${accent} ${JSON.stringify(conventions)}`;
-  const known = prepared.get(key);
-  if (known?.own === own) return known.bank;
-  const ours = own.filter((o) => o.accent === accent && !o.removed).map((o) => o.entry);
-  const made = prepareBank(accent, conventions, ours);
-  prepared.set(key, { own, bank: made });
-  // What could not be made is tried again at the next asking.
-  made.catch(() => prepared.delete(key));
-  return made;
+export async function preparedBank(
+  accent: AccentId,
+  conventions: Conventions,
+  aside: readonly string[] = [],
+): Promise<PreparedBank> {
+  const [own, { letIn }] = await Promise.all([ownEntries(), getSettings()]);
+  const key = `${accent} ${letIn ? 'all words' : 'words of here'} ${JSON.stringify(conventions)}`;
+  const whole = keptBank(key, own, () => {
+    const ours = own.filter((o) => o.accent === accent && !o.removed).map((o) => o.entry);
+    return prepareBank({ accent, conventions, ours, letIn });
+  });
+  if (!aside.length) return whole;
+  const names = [...new Set(aside)].sort();
+  return keptBank(`${key}${NARROWED}${names.join(' ')}`, own, async () => narrow(await whole, names));
 }
 
 /** Words made ready in one go before others get their turn: a few milliseconds. */
 const SLICE = 150;
 
-async function prepareBank(accent: AccentId, conventions: Conventions, ours: readonly Entry[]): Promise<PreparedBank> {
+interface Wanted {
+  readonly accent: AccentId;
+  readonly conventions: Conventions;
+  readonly ours: readonly Entry[];
+  readonly letIn: boolean;
+}
+
+async function prepareBank({ accent, conventions, ours, letIn }: Wanted): Promise<PreparedBank> {
   const guard = guardOf(accent);
-  const entries = [...bank(), ...ours];
+  const hearing = { country: accentOf(accent).country, letIn };
+  const entries = [...former(), ...bank(), ...ours];
   const words: Word[] = [];
+  const further: FurtherWord[] = [];
   for (let from = 0; from < entries.length; from += SLICE) {
     for (const entry of entries.slice(from, from + SLICE)) {
       const word = prepare(entry, accent, conventions);
-      if (!guard(word.sounds.map((s) => s.ipa))) words.push(word);
+      if (guard(word.sounds.map((s) => s.ipa))) continue;
+      const why = formerEntries().has(entry) ? 'former' : withheld(entry, hearing);
+      if (why) further.push({ word, why });
+      else words.push(word);
     }
     await otherTurns();
   }
-  const material = materialOf({
+  return madeReady({
     accent,
     conventions,
     words,
+    further,
     guard,
     forms: forms(),
+    counting: counting(),
     littleWords: littleWords(),
     otherWords: otherWords(),
   });
+}
+
+/** The same bank with some of its words withheld. */
+function narrow(whole: PreparedBank, aside: readonly string[]): Promise<PreparedBank> {
+  const out = new Set(aside);
+  const away = whole.words.filter((w) => out.has(w.word)).map((word) => ({ word, why: 'put-aside' as const }));
+  return madeReady({
+    ...whole.source,
+    words: whole.words.filter((w) => !out.has(w.word)),
+    further: [...(whole.source.further ?? []), ...away],
+  });
+}
+
+async function madeReady(source: MaterialSource): Promise<PreparedBank> {
+  const material = materialOf(source);
   await wake(material);
-  const index = once(() => indexWords(words, agreedWords()));
+  const index = once(() => indexWords(source.words, agreedWords()));
   return {
     ...material,
+    source,
     get index() {
       return index();
     },

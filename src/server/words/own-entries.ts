@@ -1,4 +1,4 @@
-import { parseLetters, type Entry } from '../../core/lexicon/entry';
+import { parseLetters, PLAIN_MARKS, type Entry } from '../../core/lexicon/entry';
 import { ACCENT_IDS, DEFAULT_ACCENT, type AccentId } from '../../core/phonology/accents';
 import { database } from '../storage/database';
 import type { OwnWordRow } from '../storage/models';
@@ -33,6 +33,7 @@ const entryOf = (row: OwnWordRow): OwnEntry => ({
     prop: row.prop === 1,
     cautions: JSON.parse(row.cautions) as Entry['cautions'],
     doubt: null,
+    ...PLAIN_MARKS,
     own: true,
   },
 });

@@ -3,7 +3,7 @@ import { v7 } from 'uuid';
 import { ownWordSchema, reason, spellingSchema, type OwnWordInput } from '../../core/formats/schemas';
 import { marksOf } from '../../core/games/marks';
 import type { Mark } from '../../core/games/view';
-import { parseLetters, prepare, type Entry } from '../../core/lexicon/entry';
+import { parseLetters, PLAIN_MARKS, prepare, type Entry } from '../../core/lexicon/entry';
 import { writeLetters } from '../../core/lexicon/cut-letters';
 import { lettersFor, lineFromKeys, readings } from '../../core/lexicon/propose';
 import type { AccentId } from '../../core/phonology/accents';
@@ -11,7 +11,7 @@ import { readingsOf } from '../../core/phonology/arpabet';
 import { PRESETS } from '../../core/phonology/conventions';
 import { isConsonantKey, isVowelKey, type Key } from '../../core/phonology/keys';
 import { keyword } from '../../core/phonology/pad';
-import { guardOf, rudeAnywhere, shippedEntry } from './bank';
+import { guardOf, inBank, rudeAnywhere } from './bank';
 import { database } from '../storage/database';
 import { ownEntries, ownEntriesChanged } from './own-entries';
 import { Problem } from '../storage/problems';
@@ -52,6 +52,7 @@ const bareEntry = (word: string, line: string, letters: string): Entry => ({
   prop: false,
   cautions: [],
   doubt: null,
+  ...PLAIN_MARKS,
   own: true,
 });
 
@@ -80,7 +81,7 @@ export async function proposeWord(typed: string): Promise<WordProposal> {
   const spelling = spellingSchema.safeParse(typed);
   if (!spelling.success) throw new Problem(reason(spelling.error));
   const word = spelling.data;
-  if (shippedEntry(word)) throw new Problem(`“${word}” is in the word bank already.`, 409);
+  if (inBank(word)) throw new Problem(`“${word}” is in the word bank already.`, 409);
   const { accent } = await getSettings();
   const guard = guardOf(accent);
   const found = readings(word, readingsOf(dictionary, word), accent).map(async ({ candidates, questions }) => ({
@@ -124,7 +125,7 @@ export async function saveOwnWord(input: unknown): Promise<string> {
   const read = ownWordSchema.safeParse(input);
   if (!read.success) throw new Problem(reason(read.error));
   const own = read.data;
-  if (shippedEntry(own.word)) throw new Problem(`“${own.word}” is in the word bank already.`, 409);
+  if (inBank(own.word)) throw new Problem(`“${own.word}” is in the word bank already.`, 409);
   const fault = ownWordFault(own);
   if (fault) throw new Problem(fault);
   const { accent } = await getSettings();

@@ -1,6 +1,6 @@
 import { marksOf } from '../../core/games/marks';
 import type { Mark } from '../../core/games/view';
-import type { Caution } from '../../core/lexicon/entry';
+import type { Caution } from '../../core/lexicon/cautions';
 import { labelOf, isVowel } from '../../core/phonology/sounds';
 import { bankEntry, preparedBank } from './bank';
 import { database } from '../storage/database';

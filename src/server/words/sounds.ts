@@ -47,7 +47,11 @@ export async function soundPage(ipa: string): Promise<SoundPage> {
   const order = [...words]
     .filter((w) => !w.entry.doubt && !w.contest)
     .sort((a, b) => a.entry.band - b.entry.band || a.count - b.count || a.word.localeCompare(b.word));
-  const pick = (test: (word: Word) => boolean): ShownWord[] => order.filter(test).slice(0, SHOWN).map(shown);
+  const pick = (test: (word: Word) => boolean): ShownWord[] =>
+    order
+      .filter(test)
+      .slice(0, SHOWN)
+      .map((w) => shown(w));
   const facts = CONSONANTS[ipa];
   return {
     ipa,

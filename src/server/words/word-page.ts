@@ -7,7 +7,9 @@ import { traitsOf } from '../../core/lexicon/traits';
 import type { Change } from '../../core/lexicon/neighbours';
 import { MAIN_ACCENTS, type AccentId } from '../../core/phonology/accents';
 import { labelOf } from '../../core/phonology/sounds';
-import { bankEntry, preparedBank } from './bank';
+import type { Country } from '../../core/lexicon/country';
+import { bankEntry, type PreparedBank } from './bank';
+import { bankOfGroup, wordsAside } from './put-aside';
 import { Problem } from '../storage/problems';
 import { ownedProps } from './props';
 import { getSettings } from '../setting/settings';
@@ -36,6 +38,13 @@ interface NeighbourRow {
 export interface WordPage {
   readonly word: ShownWord;
   readonly sentence: string;
+  /** The letter whose sound only a careful speaker says here. */
+  readonly careful: string | null;
+  readonly where: Country | null;
+  /** How to show it with hands or face. */
+  readonly show: string | null;
+  /** The group has put it aside. */
+  readonly aside: boolean;
   readonly band: 1 | 2 | 3;
   readonly accents: readonly AccentLine[];
   readonly counts: readonly { readonly name: string; readonly count: number }[];
@@ -63,7 +72,7 @@ function boxes(word: Word): LetterBox[] {
 
 const NEIGHBOURS_SHOWN = 14;
 
-function neighbourRows(word: Word, bank: Awaited<ReturnType<typeof preparedBank>>): NeighbourRow[] {
+function neighbourRows(word: Word, bank: PreparedBank): NeighbourRow[] {
   const rows = new Map<string, { change: Change; at: number; words: string[] }>();
   for (const { change, at, word: other } of bank.neighbours().of(word)) {
     const key = `${change} ${at}`;
@@ -82,11 +91,11 @@ function neighbourRows(word: Word, bank: Awaited<ReturnType<typeof preparedBank>
 }
 
 /** All that is known of a word. Throws a Problem (404) for a word that is not there. */
-export async function wordPage(name: string): Promise<WordPage> {
+export async function wordPage(name: string, groupId: string): Promise<WordPage> {
   const entry = await bankEntry(name);
   if (!entry) throw new Problem(`“${name}” is not in the word bank.`, 404);
   const { accent, conventions } = await getSettings();
-  const bank = await preparedBank(accent, conventions);
+  const bank = await bankOfGroup(groupId, accent, conventions);
   const word = bank.byName.get(name) ?? prepare(entry, accent, conventions);
   const accents = (entry.own ? [] : MAIN_ACCENTS).map(({ id, name: accentName }) => {
     const there = prepare(entry, id as AccentId, conventions);
@@ -112,7 +121,11 @@ export async function wordPage(name: string): Promise<WordPage> {
     .sort((a, b) => a.entry.band - b.entry.band)
     .map((w) => w.word);
   return {
-    word: shown(word),
+    word: shown(word, bank.whyWithheld(name)),
+    careful: entry.careful,
+    where: entry.where,
+    show: entry.show,
+    aside: (await wordsAside(groupId)).includes(name),
     sentence: entry.sentence,
     band: entry.band,
     accents,

@@ -1,7 +1,7 @@
 import { v7 } from 'uuid';
 import { explain, idSchema, wordSetSchema, type OwnWordInput } from '../../core/formats/schemas';
 import { readSetFile, setToCsv, setToJson, type SetFile } from '../../core/formats/word-set';
-import { bankEntry, shippedEntry } from './bank';
+import { bankEntry, inBank } from './bank';
 import { database } from '../storage/database';
 import { ownWordFault, ownWordInput, saveOwnWord } from './own-words';
 import { Problem } from '../storage/problems';
@@ -128,10 +128,7 @@ async function check(text: string, fileName: string): Promise<Checked> {
         row,
         text: word.word,
         state: known ? 'known' : 'new',
-        why:
-          known && word.own && shippedEntry(word.word)
-            ? 'The word bank has it already; its own sounds are used.'
-            : null,
+        why: known && word.own && inBank(word.word) ? 'The word bank has it already; its own sounds are used.' : null,
       });
       words.push(word.word);
       if (!known && word.own) own.push(word.own);

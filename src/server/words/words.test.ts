@@ -283,7 +283,7 @@ describe('a word’s page', () => {
         supersedes: null,
       },
     ]);
-    const page = await wordPage('card');
+    const page = await wordPage('card', group.id);
     expect(page.accents.map((a) => a.ipa)).toEqual(['kɑːd', 'kɑːd', 'kard', 'kɑrd']);
     expect(page.letters.map((b) => b.letters)).toEqual(['c', 'ar', 'd']);
     expect(sure(page.neighbours.find((n) => n.change === 'swap' && n.at === 0)).words).toEqual(
@@ -292,8 +292,8 @@ describe('a word’s page', () => {
     expect(page.rhymes).toContain('guard');
     expect(await usesOf('card', group.id)).toMatchObject([{ sessionId: session, answers: 1 }]);
     await accent('general-american', 'strict');
-    expect((await wordPage('card')).word.count).toBe(4);
-    await expect(wordPage('nonsuch')).rejects.toMatchObject({ status: 404 });
+    expect((await wordPage('card', group.id)).word.count).toBe(4);
+    await expect(wordPage('nonsuch', group.id)).rejects.toMatchObject({ status: 404 });
   });
   test('a sound on its own: how it is made and words for it; a sound of another accent is not there', async () => {
     const s = await soundPage('s');

@@ -3,7 +3,9 @@ import { contestWords } from '../../core/games/contested';
 import { marksOf } from '../../core/games/marks';
 import type { Mark } from '../../core/games/view';
 import { readKey } from '../../core/games/spec';
-import type { Caution, Doubt, Word } from '../../core/lexicon/entry';
+import type { Caution } from '../../core/lexicon/cautions';
+import type { Doubt, Word } from '../../core/lexicon/entry';
+import type { Withheld } from '../../core/lexicon/country';
 import { find, sortWords, type Facets, type Filters } from '../../core/lexicon/find';
 import { matcher, readQuery } from '../../core/lexicon/search';
 import { select, type WordSet } from '../../core/lexicon/select';
@@ -11,10 +13,11 @@ import { inCircumstances, type WordIndex } from '../../core/lexicon/word-index';
 import type { AccentId } from '../../core/phonology/accents';
 import { setSizeFor } from '../../core/sessions/turns';
 import type { StoredRound } from '../../core/sessions/stored-round';
-import { preparedBank, type PreparedBank } from './bank';
+import type { PreparedBank } from './bank';
 import { database } from '../storage/database';
 import { ownEntries } from './own-entries';
 import { ownedProps } from './props';
+import { bankOfGroup } from './put-aside';
 
 import { getSettings } from '../setting/settings';
 import { sure } from '../../core/sure';
@@ -31,9 +34,11 @@ export interface ShownWord {
   readonly prop: boolean;
   readonly cautions: readonly Caution[];
   readonly own: boolean;
+  /** Why it is not put forward here; null where it may be. */
+  readonly withheld: Withheld | null;
 }
 
-export const shown = (word: Word): ShownWord => ({
+export const shown = (word: Word, withheld?: Withheld): ShownWord => ({
   word: word.word,
   meaning: word.entry.meaning,
   count: word.count,
@@ -44,6 +49,7 @@ export const shown = (word: Word): ShownWord => ({
   prop: word.entry.prop,
   cautions: word.entry.cautions,
   own: word.entry.own === true,
+  withheld: withheld ?? null,
 });
 
 export interface WordsFound {
@@ -116,13 +122,13 @@ function filtersOf(
 function setShown(
   names: readonly string[] | undefined,
   proposal: WordSet,
-  { byName }: PreparedBank,
+  { byName, whyWithheld }: PreparedBank,
 ): Pick<WordsFound, 'set' | 'proposed' | 'missing' | 'model' | 'spares'> {
   const named = (names ?? []).flatMap((name) => byName.get(name) ?? []);
   const inSet = new Set(named.map((w) => w.word));
   const spares = [...proposal.spares, ...(names ? proposal.words : [])].map((w) => w.word);
   return {
-    set: (names ? named : proposal.words).map(shown),
+    set: (names ? named : proposal.words).map((w) => shown(w, whyWithheld(w.word))),
     proposed: names === undefined,
     missing: (names ?? []).filter((name) => !byName.has(name)),
     model: proposal.model?.word ?? named[0]?.word ?? null,
@@ -139,7 +145,7 @@ export async function findWords(
   group: { id: string; children: readonly { away: boolean }[] },
 ): Promise<WordsFound> {
   const { accent, conventions, confirmed } = await getSettings();
-  const bank = await preparedBank(accent, conventions);
+  const bank = await bankOfGroup(group.id, accent, conventions);
   const [owned, taught, own, recent] = await Promise.all([
     ownedProps(),
     taughtSounds(group.id),

@@ -1,8 +1,11 @@
 import { TriangleAlert } from 'lucide-react';
-import type { Caution } from '@/core/lexicon/entry';
+import { allergensOf, ALLERGENS, OWN_CAUTIONS, type Caution } from '@/core/lexicon/cautions';
+import { listed } from '@/core/in-words';
+
+type Own = (typeof OWN_CAUTIONS)[number];
 
 /** Short, in place. The size is that of the small parts cylinder of 16 CFR 1501.4 and EN 71-1. */
-export const CAUTION_WORDS: Readonly<Record<Caution, { short: string; long: string }>> = {
+export const CAUTION_WORDS: Readonly<Record<Own, { short: string; long: string }>> = {
   small: {
     short: 'small part',
     long:
@@ -13,13 +16,33 @@ export const CAUTION_WORDS: Readonly<Record<Caution, { short: string; long: stri
   sharp: { short: 'sharp', long: 'An adult holds it, or show a picture.' },
   hot: { short: 'hot', long: 'Only cold and empty, or show a picture.' },
   battery: { short: 'battery', long: 'Check that the battery cover is screwed down.' },
-  cord: { short: 'cord', long: 'Keep long cords away from necks; use it with an adult beside.' },
+  cord: { short: 'cord', long: 'Keep long cords away from necks, and stay beside the child who holds it.' },
+  'not-eaten': {
+    short: 'not to be eaten',
+    long: 'It can make a child ill if it is eaten. Look at it where it grows, and wash hands afterwards.',
+  },
 };
 
-export const CautionMark = ({ cautions }: { cautions: readonly Caution[] }) =>
-  cautions.length ? (
+const own = (cautions: readonly Caution[]): Own[] => OWN_CAUTIONS.filter((c) => cautions.includes(c));
+const names = (cautions: readonly Caution[]): string => listed(allergensOf(cautions).map((id) => ALLERGENS[id].label));
+
+/** What to watch for with one thing or several, a sentence each. */
+export function cautionLines(cautions: readonly Caution[]): string[] {
+  const allergens = names(cautions);
+  const contains = allergens
+    ? [`It contains ${allergens}, or often does. Check every child’s plan before it comes out.`]
+    : [];
+  return [...own(cautions).map((c) => CAUTION_WORDS[c].long), ...contains];
+}
+
+export function CautionMark({ cautions }: { readonly cautions: readonly Caution[] }) {
+  const allergens = names(cautions);
+  const marks = [...own(cautions).map((c) => CAUTION_WORDS[c].short), ...(allergens ? [`has ${allergens}`] : [])];
+  if (!marks.length) return null;
+  return (
     <span className="inline-flex items-center gap-1 text-red">
-      <TriangleAlert aria-hidden="true" size={15} />
-      {cautions.map((c) => CAUTION_WORDS[c].short).join(', ')}
+      <TriangleAlert aria-hidden="true" size={15} className="shrink-0" />
+      {marks.join(', ')}
     </span>
-  ) : null;
+  );
+}

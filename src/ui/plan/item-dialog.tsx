@@ -2,6 +2,7 @@
 
 import { ArrowLeft, ArrowRight, Lock, LockOpen, RefreshCw, Trash2 } from 'lucide-react';
 import { useState } from 'react';
+import { OWN_NAME, readKey } from '@/core/games/spec';
 import type { ShownItem } from '@/server/plans/plan-shown';
 import { BounceLine } from '../kit/bounce-line';
 import { Dialog } from '../kit/dialog';
@@ -17,6 +18,8 @@ interface ItemDialogProps {
   readonly onLock: () => void;
   readonly onMove: (by: number) => void;
   readonly onRemove: () => void;
+  /** Puts one of its words aside for the group. */
+  readonly onAside: (word: string) => Promise<void>;
 }
 
 /** One item: what is said, what is right, why it is here; swap it, keep it, move it, take it out. */
@@ -31,6 +34,7 @@ export function ItemDialog({
   onLock,
   onMove,
   onRemove,
+  onAside,
 }: ItemDialogProps) {
   const [busy, setBusy] = useState(false);
   const { shown, locked } = item;
@@ -70,6 +74,7 @@ export function ItemDialog({
         total={total}
         onRemove={onRemove}
       />
+      <NotWithUs words={readKey(item.key).words.filter((word) => word !== OWN_NAME)} onAside={onAside} />
     </Dialog>
   );
 }
@@ -124,6 +129,37 @@ function Changes({ inOrder, chain, busy, setBusy, onSwap, locked, onLock, at, on
       <button type="button" className="plain" disabled={inOrder && at !== total - 1} onClick={onRemove}>
         <Trash2 aria-hidden="true" size={18} /> Take it out
       </button>
+    </div>
+  );
+}
+
+/** The words of an item, each to be put aside for the group. */
+function NotWithUs({
+  words,
+  onAside,
+}: {
+  readonly words: readonly string[];
+  readonly onAside: (word: string) => Promise<void>;
+}) {
+  const [busy, setBusy] = useState(false);
+  if (!words.length) return null;
+  return (
+    <div className="mt-4 flex flex-wrap items-center gap-2 border-t border-line pt-3">
+      <span className="text-muted">Not with this group:</span>
+      {[...new Set(words)].map((word) => (
+        <button
+          key={word}
+          type="button"
+          className="plain font-word"
+          disabled={busy}
+          onClick={() => {
+            setBusy(true);
+            void onAside(word).finally(() => setBusy(false));
+          }}
+        >
+          {word}
+        </button>
+      ))}
     </div>
   );
 }

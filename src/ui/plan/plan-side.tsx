@@ -10,14 +10,14 @@ import { CONFUSABLE_PAIRS, isPair } from '@/core/phonology/articulation';
 import { fitOf, roundSeconds, takeAdvice, type Advice, type RoundRole } from '@/core/sessions/running-order';
 import type { Catalogue } from '@/server/plans/catalogue';
 import type { OpenPlan } from '@/server/plans/plans';
-import { CAUTION_WORDS, CautionMark } from '../kit/cautions';
+import { CautionMark, cautionLines } from '../kit/cautions';
 import { ErrorMessage } from '../kit/message';
 import { sure } from '@/core/sure';
 import type { PlanWork } from './use-plan';
 import type { Fit } from '@/core/sessions/running-order';
 import type { Plan } from '@/core/sessions/running-order';
 import type { ShownPlan } from '@/server/plans/plan-shown';
-import type { Caution } from '@/core/lexicon/entry';
+import type { Caution } from '@/core/lexicon/cautions';
 
 const COLOUR: Readonly<Record<RoundRole, string>> = {
   'warm-up': 'bg-ink',
@@ -205,9 +205,9 @@ function Bring({ shown, cautions }: { readonly shown: ShownPlan; readonly cautio
       ) : (
         <p className="text-muted">Nothing but your voice.</p>
       )}
-      {cautions.map((c) => (
-        <p key={c} className="mt-1 text-[0.95rem] text-muted">
-          {CAUTION_WORDS[c].long}
+      {cautionLines(cautions).map((line) => (
+        <p key={line} className="mt-1 text-[0.95rem] text-muted">
+          {line}
         </p>
       ))}
       <p className="mt-2 text-[0.95rem] text-muted">{shown.mirror}</p>

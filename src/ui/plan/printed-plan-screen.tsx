@@ -3,7 +3,7 @@ import { format, parseISO } from 'date-fns';
 import Link from 'next/link';
 import { WAY_WORDS } from '@/core/sessions/running-order';
 import type { PrintedPlan } from '@/server/plans/printed-plan';
-import { CAUTION_WORDS } from '../kit/cautions';
+import { cautionLines } from '../kit/cautions';
 import { PictureCards } from '../words/picture-cards';
 import { PrintButton } from '../words/print-button';
 import { sure } from '@/core/sure';
@@ -100,9 +100,9 @@ function Page({ plan }: { plan: PrintedPlan }) {
       <p>
         <strong>Bring.</strong> {shown.bring.map((b) => b.word).join(', ') || 'nothing but your voice'}.
       </p>
-      {cautions.map((c) => (
-        <p key={c} className="text-sm">
-          {CAUTION_WORDS[c].long}
+      {cautionLines(cautions).map((line) => (
+        <p key={line} className="text-sm">
+          {line}
         </p>
       ))}
       <p className="mt-2 text-sm text-muted">

@@ -131,6 +131,9 @@ function Dialogs(props: DialogsProps) {
           onSwap={async () => {
             if (await ask({ kind: 'swap', round: round.id, key: item.key })) setDialog(null);
           }}
+          onAside={async (word) => {
+            if (await ask({ kind: 'aside', word })) setDialog(null);
+          }}
           onLock={() =>
             put((r) => ({ ...r, items: r.items.map((i) => (i.key === item.key ? { ...i, locked: !i.locked } : i)) }))
           }
@@ -204,6 +207,7 @@ function Items({ items, setDialog, stretch, ask, round, number }: ItemsProps) {
           >
             {locked && <Lock aria-label="kept" size={15} className="shrink-0" />}
             <span className="min-w-0 wrap-anywhere">{as?.label ?? key}</span>
+            {as?.note && <span className="text-base text-muted">{as.note}</span>}
             {stretch(i) && <span className="text-base text-muted">stretch</span>}
           </button>
         </li>

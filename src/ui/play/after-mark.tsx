@@ -35,6 +35,7 @@ export function AfterMark() {
       <OtherWord />
       <Skip />
       <NoteButton />
+      <NotWithUs />
       <Undo />
       <MoreAbout />
     </div>
@@ -85,6 +86,18 @@ function NoteButton() {
   return (
     <button type="button" className="plain min-h-16 shrink-0" onClick={() => store.show({ dialog: 'note' })}>
       Note{noted && ' ✓'}
+    </button>
+  );
+}
+
+/** A word this group is better without: opens the choice of which. */
+function NotWithUs() {
+  const store = useStore();
+  const offered = useRun((run) => run.playing && (run.item?.words.length ?? 0) > 0 && !run.check);
+  if (!offered) return null;
+  return (
+    <button type="button" className="plain min-h-16 shrink-0" onClick={() => store.show({ dialog: 'aside' })}>
+      Not with us
     </button>
   );
 }

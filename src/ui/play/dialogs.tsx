@@ -4,7 +4,7 @@ import dynamic from 'next/dynamic';
 import { saidOf } from '@/core/answers/said';
 import { Dialog } from '../kit/dialog';
 import { DeviceDialog, KeysDialog } from './device-dialog';
-import { arrive, tick } from './run/acts';
+import { arrive, putAside, tick } from './run/acts';
 import { questionOf } from './run/run';
 import type { Heard } from './sound-pad';
 import { useEnding } from './use-ending';
@@ -43,6 +43,40 @@ function Note() {
       <button type="button" className="action mt-4 min-h-16" onClick={close}>
         Keep the note
       </button>
+    </Dialog>
+  );
+}
+
+/** Which word of this item the group is not to hear again. */
+function Aside() {
+  const store = useStore();
+  const close = useClose();
+  const turn = useRun((run) => run.state.turn);
+  const words = useRun((run) => run.item?.words);
+  const group = useRun((run) => run.session.groupName);
+  return (
+    <Dialog
+      open
+      onOpenChange={close}
+      title={`Which word is not for ${group}?`}
+      description="It won’t be offered to this group again. You can bring it back under Settings."
+    >
+      <ul className="flex flex-wrap gap-2.5">
+        {[...new Set((words ?? []).map((w) => w.word))].map((word) => (
+          <li key={word}>
+            <button
+              type="button"
+              className="plain min-h-16 font-word text-2xl"
+              onClick={() => {
+                void store.dispatch(putAside(turn, word));
+                close();
+              }}
+            >
+              {word}
+            </button>
+          </li>
+        ))}
+      </ul>
     </Dialog>
   );
 }
@@ -163,6 +197,8 @@ export function Dialogs() {
   switch (name) {
     case 'note':
       return <Note />;
+    case 'aside':
+      return <Aside />;
     case 'said':
       return <Said />;
     case 'pause':

@@ -55,6 +55,16 @@ export function SettingsForm({ settings, accents, examples }: SettingsFormProps)
           </label>
         ))}
       </fieldset>
+      <label className="mt-2 flex min-h-12 w-max max-w-full items-center gap-3">
+        <input
+          type="checkbox"
+          name="letIn"
+          value="yes"
+          className="size-6 shrink-0 accent-green"
+          defaultChecked={settings.letIn}
+        />
+        Also offer words that are said in other countries, or only in some places here
+      </label>
       <Examples words={words} />
       <p className="mt-2 mb-9 text-muted">
         {rhymes.map(({ pair: [a, b], rhyme }, i) => (

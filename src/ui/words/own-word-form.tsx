@@ -5,7 +5,7 @@ import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import { keepOwnWord, lookUpWord, tappedSounds } from '@/actions/words';
 import type { OwnWordInput } from '@/core/formats/schemas';
-import { CAUTIONS, type Caution } from '@/core/lexicon/entry';
+import { OWN_CAUTIONS, type Caution } from '@/core/lexicon/cautions';
 import type { ProposedSounds, WordProposal } from '@/server/words/own-words';
 import { BounceLine } from '../kit/bounce-line';
 import { CAUTION_WORDS } from '../kit/cautions';
@@ -269,7 +269,7 @@ function AboutWord({ about, onChange, busy, keep }: AboutWordProps) {
       {prop && (
         <fieldset className="flex flex-wrap gap-x-5">
           <legend className="text-muted">To watch for</legend>
-          {CAUTIONS.map((c) => (
+          {OWN_CAUTIONS.map((c) => (
             <label key={c} className="flex min-h-12 items-center gap-2">
               <input
                 type="checkbox"

@@ -18,19 +18,22 @@ import {
   verticalListSortingStrategy,
 } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
-import { GripVertical, RefreshCw, X } from 'lucide-react';
+import { EyeOff, GripVertical, RefreshCw, X } from 'lucide-react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState, useTransition } from 'react';
-import { keepSet } from '@/actions/words';
+import { keepAside, keepSet } from '@/actions/words';
 import type { Choice } from '@/core/formats/schemas';
 import { ErrorMessage } from '../kit/message';
 import { StartForm } from '../today/start-form';
 import { address } from './address';
+import { WITHHELD_WORDS, type Withheld } from '@/core/lexicon/country';
 
 interface SetWord {
   readonly word: string;
   readonly count: number;
+  /** Why it is not put forward here. */
+  readonly withheld: Withheld | null;
 }
 interface SetPanelProps {
   readonly choice: Choice;
@@ -100,6 +103,14 @@ export function SetPanel({
         { scroll: false },
       );
   };
+  const putAside = (word: string): void =>
+    begin(async () => {
+      const answer = await keepAside(groupId, word, true);
+      setError(answer.ok ? '' : answer.error);
+      if (!answer.ok || !here.current) return;
+      setSaid(`${word} is put aside for ${groupName}. Settings brings it back.`);
+      swap(word);
+    });
   const resize = (next: string): void =>
     router.replace(address(choice, { size: next, words: undefined, set: undefined }), { scroll: false });
   const save = (asNew: boolean): void =>
@@ -115,7 +126,17 @@ export function SetPanel({
   return (
     <>
       <Title words={words} saved={saved} proposed={proposed} missing={missing} />
-      <Order moved={moved} names={names} words={words} proposed={proposed} spares={spares} swap={swap} show={show} />
+      <Order
+        moved={moved}
+        names={names}
+        words={words}
+        proposed={proposed}
+        spares={spares}
+        swap={swap}
+        show={show}
+        groupName={groupName}
+        putAside={putAside}
+      />
       {!words.length && <NoWords choice={choice} />}
       <Games tasks={tasks} choice={choice} />
       <StartForm
@@ -307,10 +328,12 @@ interface OrderProps {
   readonly spares: readonly string[];
   readonly swap: (word: string) => void;
   readonly show: (next: readonly SetWord[], change?: Parameters<typeof address>[1]) => void;
+  readonly groupName: string;
+  readonly putAside: (word: string) => void;
 }
 
 /** The words in their order, moved by hand or by keys. */
-function Order({ moved, names, words, proposed, spares, swap, show }: OrderProps) {
+function Order({ moved, names, words, proposed, spares, swap, show, groupName, putAside }: OrderProps) {
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
@@ -326,7 +349,9 @@ function Order({ moved, names, words, proposed, spares, swap, show }: OrderProps
             <SetLine
               key={w.word}
               word={w.word}
-              note={proposed && i === words.length - 1 && i > 0 ? 'stretch' : ''}
+              note={noteOn(w, proposed && i === words.length - 1 && i > 0)}
+              asideLabel={`Not with ${groupName}: ${w.word}`}
+              onAside={() => putAside(w.word)}
               onSwap={spares.length ? () => swap(w.word) : null}
               onRemove={() => show(words.filter((other) => other.word !== w.word))}
             />
@@ -337,14 +362,21 @@ function Order({ moved, names, words, proposed, spares, swap, show }: OrderProps
   );
 }
 
+const noteOn = ({ withheld }: SetWord, stretch: boolean): string => {
+  if (withheld) return WITHHELD_WORDS[withheld];
+  return stretch ? 'stretch' : '';
+};
+
 interface SetLineProps {
   readonly word: string;
   readonly note: string;
+  readonly asideLabel: string;
+  readonly onAside: () => void;
   readonly onSwap: (() => void) | null;
   readonly onRemove: () => void;
 }
 
-function SetLine({ word, note, onSwap, onRemove }: SetLineProps) {
+function SetLine({ word, note, asideLabel, onAside, onSwap, onRemove }: SetLineProps) {
   const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id: word });
   return (
     <li
@@ -386,6 +418,15 @@ function SetLine({ word, note, onSwap, onRemove }: SetLineProps) {
         aria-label={`Take ${word} out`}
       >
         <X aria-hidden="true" size={18} />
+      </button>
+      <button
+        type="button"
+        className="grid size-12 shrink-0 place-items-center rounded-lg text-muted hover:bg-paper hover:text-ink"
+        onClick={onAside}
+        aria-label={asideLabel}
+        title="Not with this group"
+      >
+        <EyeOff aria-hidden="true" size={18} />
       </button>
     </li>
   );

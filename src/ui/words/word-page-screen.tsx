@@ -5,11 +5,14 @@ import type { Change } from '@/core/lexicon/neighbours';
 import type { WordUse } from '@/server/sessions/word-used';
 import type { WordPage } from '@/server/words/word-page';
 import { BounceLine } from '../kit/bounce-line';
-import { CautionMark, CAUTION_WORDS } from '../kit/cautions';
+import { CautionMark, cautionLines } from '../kit/cautions';
 import { Picture } from '../kit/picture';
 import { OwnTick } from './own-tick';
 import { RemoveWord } from './remove-word';
 import type { ShownWord } from '@/server/words/words';
+import { AsideButton } from './aside-button';
+import { withheldSentence } from './withheld';
+import type { ReactNode } from 'react';
 
 const ORDINALS = ['first', 'second', 'third', 'fourth', 'fifth', 'sixth', 'seventh', 'eighth', 'ninth', 'tenth'];
 const BAND_WORDS = {
@@ -33,14 +36,15 @@ const change = (kind: Change, at: number, label: string): string => CHANGES[kind
 interface WordPageScreenProps {
   readonly page: WordPage;
   readonly used: readonly WordUse[];
+  readonly groupId: string;
   readonly groupName: string;
 }
 
-export function WordPageScreen({ page, used, groupName }: WordPageScreenProps) {
+export function WordPageScreen({ page, used, groupId, groupName }: WordPageScreenProps) {
   const { word } = page;
   return (
     <div className="grid grid-cols-1 gap-x-14 gap-y-8 lg:grid-cols-[minmax(0,1fr)_23rem]">
-      <AboutSounds word={word} page={page} />
+      <AboutSounds word={word} page={page} groupName={groupName} />
 
       <aside className="flex flex-col gap-7">
         {page.accents.length > 0 && <Accents page={page} />}
@@ -59,7 +63,9 @@ export function WordPageScreen({ page, used, groupName }: WordPageScreenProps) {
             ))}
           </ul>
         </section>
-        <Used groupName={groupName} used={used} />
+        <Used groupName={groupName} used={used}>
+          <AsideButton groupId={groupId} groupName={groupName} word={word.word} aside={page.aside} />
+        </Used>
         <Facts word={word} page={page} />
       </aside>
     </div>
@@ -79,8 +85,8 @@ function Facts({ word, page }: { readonly word: ShownWord; readonly page: WordPa
         <div className="mt-2">
           <CautionMark cautions={word.cautions} />
           <ul className="mt-1 text-[0.95rem] text-muted">
-            {word.cautions.map((c) => (
-              <li key={c}>{CAUTION_WORDS[c].long}</li>
+            {cautionLines(word.cautions).map((line) => (
+              <li key={line}>{line}</li>
             ))}
           </ul>
         </div>
@@ -98,7 +104,15 @@ function Facts({ word, page }: { readonly word: ShownWord; readonly page: WordPa
 }
 
 /** Where this group played it. */
-function Used({ groupName, used }: { readonly groupName: string; readonly used: readonly WordUse[] }) {
+function Used({
+  groupName,
+  used,
+  children,
+}: {
+  readonly groupName: string;
+  readonly used: readonly WordUse[];
+  readonly children: ReactNode;
+}) {
   return (
     <section aria-labelledby="used">
       <h2 id="used" className="mb-2 text-2xl">
@@ -128,6 +142,7 @@ function Used({ groupName, used }: { readonly groupName: string; readonly used: 
       ) : (
         <p className="text-muted">Not played with this group yet.</p>
       )}
+      <div className="mt-3">{children}</div>
     </section>
   );
 }
@@ -160,8 +175,25 @@ function Accents({ page }: { readonly page: WordPage }) {
   );
 }
 
+/** What there is to say about using the word here. */
+function notesOn({ word, careful, where }: WordPage, groupName: string): string[] {
+  return [
+    ...(word.withheld ? [withheldSentence(word.withheld, where, groupName)] : []),
+    ...(word.doubt ? [DOUBT_WORDS[word.doubt]] : []),
+    ...(careful ? [`Most people leave out its /${careful}/. Somebody who speaks with care may say it.`] : []),
+  ];
+}
+
 /** How the word is said and spelt, and what is near it. */
-function AboutSounds({ word, page }: { readonly word: ShownWord; readonly page: WordPage }) {
+function AboutSounds({
+  word,
+  page,
+  groupName,
+}: {
+  readonly word: ShownWord;
+  readonly page: WordPage;
+  readonly groupName: string;
+}) {
   return (
     <div className="min-w-0">
       <div className="flex flex-wrap items-end gap-x-6 gap-y-2">
@@ -190,7 +222,16 @@ function AboutSounds({ word, page }: { readonly word: ShownWord; readonly page: 
           {word.contested.slice(1)}.
         </p>
       )}
-      {word.doubt && <p className="mt-2 border-l-4 border-marigold py-1 pl-4">{DOUBT_WORDS[word.doubt]}</p>}
+      {notesOn(page, groupName).map((note) => (
+        <p key={note} className="mt-2 border-l-4 border-marigold py-1 pl-4">
+          {note}
+        </p>
+      ))}
+      {page.show && (
+        <p className="mt-4 text-lg">
+          <strong>Show it:</strong> {page.show}
+        </p>
+      )}
 
       <h2 className="mt-8 mb-2 text-2xl">Letters under the sounds</h2>
       <ul className="flex flex-wrap gap-2">

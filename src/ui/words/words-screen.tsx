@@ -228,7 +228,7 @@ function SetBeside({ names, saved, choice, group, found }: SetBesideProps) {
         groupName={group.name}
         proposed={found.proposed}
         missing={found.missing}
-        words={found.set.map((w) => ({ word: w.word, count: w.count }))}
+        words={found.set.map(({ word, count, withheld }) => ({ word, count, withheld }))}
         model={found.model}
         spares={found.spares}
         saved={saved ? { id: saved.id, name: saved.name, words: saved.words } : null}

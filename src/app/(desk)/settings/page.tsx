@@ -8,6 +8,8 @@ import { examplesOfCounting } from '@/server/words/counting-examples';
 import { databaseFile } from '@/server/storage/database';
 import { getProgressSettings, getSettings } from '@/server/setting/settings';
 import { taughtSounds } from '@/server/words/taught';
+import { wordsAside } from '@/server/words/put-aside';
+import { AsideList } from '@/ui/settings/aside-list';
 import { LookChoice } from '@/ui/settings/look-choice';
 import { ProgressForm } from '@/ui/settings/progress-form';
 import { SettingsForm } from '@/ui/settings/settings-form';
@@ -43,6 +45,7 @@ export default guarded(async () => {
         taught={[...(await taughtSounds(group.id))]}
         rows={rows}
       />
+      <AsideList groupId={group.id} groupName={group.name} words={await wordsAside(group.id)} />
       <ProgressForm settings={await getProgressSettings()} />
       <LookChoice />
       <section aria-labelledby="data" className="mt-12 max-w-3xl border-t border-line pt-6">

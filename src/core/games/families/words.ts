@@ -26,10 +26,16 @@ export const allKnown = (sentence: string, material: Material): boolean =>
 export const speakable = (material: Material): readonly Word[] =>
   material.keep('sentences', () => playable(material).filter((w) => allKnown(w.entry.sentence, material)));
 
-const fitting = (word: Word, step: Step): boolean => {
-  const n = wordsOf(word.entry.sentence).length;
+const fits = (sentence: string, step: Step): boolean => {
+  const n = wordsOf(sentence).length;
   return n >= sure(step.count) && n <= (step.most ?? sure(step.count));
 };
+
+/** The sentence to count for a word: its short one or its own, whichever has the words of the step. */
+const sentenceFor = (word: Word, step: Step, material: Material): string | undefined =>
+  [material.counting.get(word.word), word.entry.sentence]
+    .filter((sentence) => sentence !== undefined)
+    .find((sentence) => fits(sentence, step) && allKnown(sentence, material));
 
 const countWords: Task = {
   id: 'count-words',
@@ -50,11 +56,11 @@ const countWords: Task = {
   gesture: 'a step, or a pebble, for each word',
   plain: 'Listen: “{sentence}” How many words?',
   framed: 'Plant one pebble for each word: “{sentence}” How many?',
-  heads: (step, material) => speakable(material).filter((w) => fitting(w, step)),
+  heads: (step, material) => playable(material).filter((w) => sentenceFor(w, step, material) !== undefined),
   build: ({ head }) => ({ words: [head.word] }),
   make: ({ words }, step, material) => {
     const word = wordOf(material, words[0]);
-    const { sentence } = word.entry;
+    const sentence = need(sentenceFor(word, step, material), 'A sentence with as many words.');
     const parts = need(wordsOf(sentence), 'A sentence.');
     const n = parts.length;
     return {
@@ -72,7 +78,7 @@ const countWords: Task = {
       script: script(sentence, `${n}`, parts.join(' · ')),
       facts: [
         ['every word of the sentence is known', allKnown(sentence, material)],
-        ['the number of words is that of the step', fitting(word, step)],
+        ['the number of words is that of the step', fits(sentence, step)],
       ],
     };
   },

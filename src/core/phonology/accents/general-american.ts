@@ -5,6 +5,7 @@ export const GENERAL_AMERICAN = {
   ...PLAIN,
   id: 'general-american' as const,
   name: 'General American',
+  country: 'us',
   vowels: {
     KIT: 'ɪ',
     DRESS: 'ɛ',

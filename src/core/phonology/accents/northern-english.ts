@@ -6,6 +6,7 @@ export const NORTHERN_ENGLISH = {
   ...SOUTHERN_BRITISH,
   id: 'northern-english' as const,
   name: 'Northern English',
+  country: 'gb',
   vowels: {
     ...SOUTHERN_BRITISH.vowels,
     TRAP: 'a',

@@ -6,6 +6,7 @@ export const SCOTTISH = {
   ...PLAIN,
   id: 'scottish' as const,
   name: 'Scottish',
+  country: 'gb',
   vowels: {
     KIT: 'ɪ',
     DRESS: 'ɛ',

@@ -5,6 +5,7 @@ export const SOUTHERN_BRITISH = {
   ...PLAIN,
   id: 'southern-british' as const,
   name: 'Southern British',
+  country: 'gb',
   vowels: {
     KIT: 'ɪ',
     DRESS: 'e',

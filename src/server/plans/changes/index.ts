@@ -5,6 +5,7 @@ import { Problem } from '../../storage/problems';
 import type { Workshop } from '../workshop';
 import { withRound } from './add-round';
 import { aimed } from './aim';
+import { withoutWord } from './aside';
 import { chained } from './chain';
 import { longer } from './more';
 import { withWord } from './put';
@@ -37,6 +38,7 @@ interface Changed {
 /** The plan with a change made that needs the word bank. Throws a Problem that says why it cannot be made. */
 export function changed(plan: Plan, change: PlanChange, shop: Workshop, abilities: readonly Ability[] = []): Changed {
   if (change.kind === 'show') return { plan };
+  if (change.kind === 'aside') return { plan: withoutWord(plan, change.word, shop) };
   if (change.kind === 'add-round') return { plan: withRound(plan, change, shop) };
   const round = plan.rounds.find((r) => r.id === change.round);
   if (!round) throw new Problem('That round is not in the plan any more.', 404);

@@ -7,6 +7,7 @@ import * as answersInFull from './0004-answers-in-full';
 import * as progress from './0005-progress';
 import * as readings from './0006-readings';
 import * as erased from './0007-erased';
+import * as putAside from './0008-put-aside';
 
 interface Migration {
   up(parameters: { context: QueryInterface }): Promise<void>;
@@ -21,6 +22,7 @@ const MIGRATIONS: readonly { name: string; migration: Migration }[] = [
   { name: '0005-progress', migration: progress },
   { name: '0006-readings', migration: readings },
   { name: '0007-erased', migration: erased },
+  { name: '0008-put-aside', migration: putAside },
 ];
 
 /** Brings a database file up to date; does nothing where it is. */

@@ -8,6 +8,7 @@ export interface SettingsRow {
   rule: string;
   unit_order: string;
   staff: number;
+  let_in: 0 | 1;
 }
 interface GroupRow {
   id: string;
@@ -151,6 +152,11 @@ interface PropRow {
   word: string;
   owned_at: number;
 }
+interface PutAsideRow {
+  group_id: string;
+  word: string;
+  put_at: number;
+}
 interface TaughtSoundRow {
   group_id: string;
   sound: string;
@@ -171,6 +177,8 @@ export interface Models {
   readonly ownWords: Table<OwnWordRow>;
   readonly props: Table<PropRow>;
   readonly taughtSounds: Table<TaughtSoundRow>;
+  /** Words a group does not want to hear; the table is called put_aside. */
+  readonly putAside: Table<PutAsideRow>;
   readonly plans: Table<PlanRow>;
   readonly readings: Table<ReadingRow>;
   readonly evidence: Table<EvidenceRow>;
@@ -199,6 +207,7 @@ const SETTINGS: ColumnsOf<SettingsRow> = {
   rule: text,
   unit_order: text,
   staff: whole,
+  let_in: whole,
 };
 
 const GROUPS: ColumnsOf<GroupRow> = { id: key, name: text, position: whole, created_at: whole };
@@ -290,6 +299,8 @@ const OWN_WORDS: ColumnsOf<OwnWordRow> = {
 
 const PROPS: ColumnsOf<PropRow> = { word: key, owned_at: whole };
 
+const PUT_ASIDE: ColumnsOf<PutAsideRow> = { group_id: key, word: key, put_at: whole };
+
 const TAUGHT_SOUNDS: ColumnsOf<TaughtSoundRow> = { group_id: key, sound: key };
 
 const PLANS: ColumnsOf<PlanRow> = {
@@ -357,6 +368,7 @@ export function defineModels(sequelize: Sequelize): Models {
     wordSets: table('word_sets', WORD_SETS),
     ownWords: table('own_words', OWN_WORDS),
     props: table('props', PROPS),
+    putAside: table('put_aside', PUT_ASIDE),
     taughtSounds: table('taught_sounds', TAUGHT_SOUNDS),
     plans: table('plans', PLANS),
     readings: table('readings', READINGS),

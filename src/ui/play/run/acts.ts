@@ -1,6 +1,7 @@
 import type { LikelyAnswer } from '@/core/answers/likely';
 import type { Help, Outcome } from '@/core/answers/outcome';
 import type { AnswerEntry, Entry, SaidAs } from '@/core/sessions/log';
+import { readKey } from '@/core/games/spec';
 import { sure } from '@/core/sure';
 import type { Run } from './run';
 
@@ -121,6 +122,17 @@ export const swap = (turn: number): Act =>
   inTurn(turn, ({ spare, state, check, hunting }) =>
     spare && !check && !hunting ? [{ kind: 'swap', turn, from: state.word, to: spare }] : NONE,
   );
+
+/** A word that this group is not to hear again: another comes at once, where there is one. */
+export const putAside = (turn: number, word: string): Act =>
+  inTurn(turn, ({ spare, state, check, hunting, round }) => {
+    const other = spare !== undefined && !check && !hunting && !readKey(spare).words.includes(word) ? spare : undefined;
+    const goes = readKey(state.word).words.includes(word) && !round.inOrder;
+    return [
+      { kind: 'aside', turn, word },
+      ...(goes && other ? [{ kind: 'swap' as const, turn, from: state.word, to: other }] : []),
+    ];
+  });
 
 /** Comes back to this child later. */
 export const skip = (turn: number): Act =>

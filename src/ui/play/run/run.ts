@@ -9,7 +9,7 @@ import type { RoutineStep } from '@/core/games/routine-steps';
 import { initialsOf } from '@/core/sessions/initials';
 import type { Entry } from '@/core/sessions/log';
 import { saidIn } from '@/core/sessions/pace';
-import { replay, type SessionState } from '@/core/sessions/replay';
+import { hasAside, replay, type SessionState } from '@/core/sessions/replay';
 import { asSecond } from '@/core/sessions/second-ears';
 import { accentOf } from '@/core/phonology/accents';
 import { sure } from '@/core/sure';
@@ -17,7 +17,7 @@ import type { PlayRound, PlaySession } from '@/server/sessions/play-session';
 import type { Device } from './device';
 import { EMPTY, GAPS, type Draft } from './draft';
 
-export type DialogName = 'note' | 'keys' | 'said' | 'device' | 'late' | 'pause' | 'finish';
+export type DialogName = 'note' | 'aside' | 'keys' | 'said' | 'device' | 'late' | 'pause' | 'finish';
 type Person = PlaySession['children'][number];
 
 /** What is only on the screen: gone with the page, and no part of the log. */
@@ -153,12 +153,15 @@ type FromLog = Pick<
 /** Other words of the round, for this turn and for a child who has a hard time. */
 function otherItems(round: PlayRound, words: readonly string[], state: SessionState, item: Item | undefined) {
   if (round.inOrder) return { spare: undefined, easier: undefined };
-  const free = round.spares.filter((k) => k !== item?.key && !state.swapped.includes(k) && !words.includes(k));
+  const free = round.spares.filter(
+    (k) => k !== item?.key && !state.swapped.includes(k) && !words.includes(k) && !hasAside(k, state.aside),
+  );
   return {
     // A word with the same answer keeps yes and no in balance.
     spare: free.find((k) => round.items[k]?.kind === item?.kind) ?? free[0],
     easier: Object.values(round.items)
       .filter((i) => i.key !== state.word && i.key !== round.model && !state.swapped.includes(i.key))
+      .filter((i) => !hasAside(i.key, state.aside))
       .sort((a, b) => a.difficulty - b.difficulty)[0],
   };
 }

@@ -17,11 +17,11 @@ export const generateMetadata = async ({ params }: Props): Promise<Metadata> => 
 export default guarded(async ({ params }: Props) => {
   const group = await currentGroup();
   const word = decodeURIComponent((await params).word);
-  const [page, used] = await Promise.all([wordPage(word), usesOf(word, group.id)]);
+  const [page, used] = await Promise.all([wordPage(word, group.id), usesOf(word, group.id)]);
   return (
     <>
       <SubNav label="Words" places={WORD_PLACES} here="" />
-      <WordPageScreen page={page} used={used} groupName={group.name} />
+      <WordPageScreen page={page} used={used} groupId={group.id} groupName={group.name} />
     </>
   );
 });

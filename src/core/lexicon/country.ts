@@ -1,0 +1,41 @@
+/** Countries whose everyday words differ: *lorry* and *truck*, *nappy* and *diaper*. */
+export type Country = 'gb' | 'us';
+
+/** What the bank says of where a word is said; `local` is a word of some places in Britain. */
+export const SAID_IN = ['gb', 'us', 'local'] as const;
+
+export const COUNTRY_WORDS: Readonly<Record<Country, { readonly country: string; readonly word: string }>> = {
+  gb: { country: 'Britain', word: 'British' },
+  us: { country: 'the United States', word: 'American' },
+};
+
+/** Why a word that is known is not put forward. */
+export type Withheld = 'former' | 'other-country' | 'local' | 'put-aside';
+
+/** Why a word is not put forward, in a few words beside it. */
+export const WITHHELD_WORDS: Readonly<Record<Withheld, string>> = {
+  former: 'not in the word bank any more',
+  'other-country': 'said in another country',
+  local: 'said in some places only',
+  'put-aside': 'put aside for this group',
+};
+
+/** Which words a setting hears. */
+export interface Hearing {
+  readonly country: Country;
+  /** The other country's words and local ones are let in. */
+  readonly letIn: boolean;
+}
+
+/**
+ * Why a word is not put forward to a setting, or undefined where it may be.
+ * @example withheld({ where: 'us', local: false }, { country: 'gb', letIn: false }) // 'other-country'
+ */
+export function withheld(
+  { where, local }: { readonly where: Country | null; readonly local: boolean },
+  { country, letIn }: Hearing,
+): Withheld | undefined {
+  if (letIn || where === null) return undefined;
+  if (where !== country) return 'other-country';
+  return local ? 'local' : undefined;
+}
