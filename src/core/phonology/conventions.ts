@@ -131,7 +131,7 @@ export function units(word: Fused['word'], sounds: readonly Sound[], conventions
 }
 
 /** Words whose count or first sound changes from speaker to speaker in one accent. */
-type SpeakerContest = 'fire' | 'idea' | 'tune';
+type SpeakerContest = 'fire' | 'idea' | 'tune' | 'beats' | 'careful';
 
 export interface Contest {
   /** Count with every fusion off. */

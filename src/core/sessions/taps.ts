@@ -1,4 +1,4 @@
-import type { Entry } from './log';
+import type { AnswerEntry, Entry } from './log';
 
 /**
  * Taps each answer took: the mark itself, and every tap that belongs to it (help noted before or after, the child
@@ -16,34 +16,23 @@ export function tapsPerAnswer(
   const taps = new Map<number, number>();
   const add = (turn: number, n: number): void => void taps.set(turn, (taps.get(turn) ?? 0) + n);
   for (const entry of log) {
-    switch (entry.kind) {
-      case 'answer': {
-        const pad =
-          entry.said !== null && entry.supersedes === null && !likely(entry.word, entry.said)
-            ? entry.said.split(/[ +]/).length + 1
-            : 0;
-        const before =
-          entry.supersedes === null
-            ? entry.helps.length +
-              (entry.slip === 'lost-sound' && entry.said === null ? entry.missed.length : 0) +
-              (entry.note ? 2 : 0)
-            : 0;
-        add(entry.turn, 1 + pad + before);
-        break;
-      }
-      case 'choose':
-      case 'swap':
-      case 'aside':
-      case 'ease':
-      case 'pass':
-        add(entry.turn, 1);
-        break;
-      default:
-        break;
-    }
+    if (entry.kind === 'answer') add(entry.turn, tapsOf(entry, likely));
+    else if (isTapOfTurn(entry)) add(entry.turn, 1);
   }
   const marked = new Set(log.flatMap((e) => (e.kind === 'answer' ? [e.turn] : [])));
   return new Map([...taps].filter(([turn]) => marked.has(turn)));
+}
+
+type TapOfTurn = Extract<Entry, { kind: 'choose' | 'swap' | 'aside' | 'ease' | 'pass' }>;
+const TAPS_OF_TURN: ReadonlySet<Entry['kind']> = new Set(['choose', 'swap', 'aside', 'ease', 'pass']);
+const isTapOfTurn = (entry: Entry): entry is TapOfTurn => TAPS_OF_TURN.has(entry.kind);
+
+/** The mark itself, what was put together on the pad, and what was noted before it. */
+function tapsOf(entry: AnswerEntry, likely: (word: string, said: string) => boolean): number {
+  if (entry.supersedes !== null) return 1;
+  const pad = entry.said !== null && !likely(entry.word, entry.said) ? entry.said.split(/[ +]/).length + 1 : 0;
+  const sounds = entry.slip === 'lost-sound' && entry.said === null ? entry.missed.length : 0;
+  return 1 + pad + entry.helps.length + sounds + (entry.note ? 2 : 0);
 }
 
 /** The value that so large a share of the numbers stays at or below. Example: `atShare([1, 1, 2, 9], 0.5) // 1`. */

@@ -62,21 +62,15 @@ function useHere() {
   return here;
 }
 
-/** The set beside the words: put in order by hand or by keys, swapped, saved, played. It lives in the address. */
-export function SetPanel({
+/** The set as it stands, and what can be done with it. */
+function useSet({
   choice,
   groupId,
   groupName,
   words: given,
-  proposed,
-  missing,
-  model,
-  spares,
   saved,
-  tasks,
-  sizes,
-  size,
-}: SetPanelProps) {
+  spares,
+}: Pick<SetPanelProps, 'choice' | 'groupId' | 'groupName' | 'words' | 'saved' | 'spares'>) {
   const router = useRouter();
   const [words, setWords] = useState(given);
   const [name, setName] = useState(saved?.name ?? '');
@@ -122,20 +116,40 @@ export function SetPanel({
       if (answer.ok && here.current)
         router.replace(address(choice, { words: names, set: answer.value }), { scroll: false });
     });
+  return { words, names, name, setName, changed, busy, said, error, show, moved, swap, putAside, resize, save };
+}
+
+/** The set beside the words: put in order by hand or by keys, swapped, saved, played. It lives in the address. */
+export function SetPanel({
+  choice,
+  groupId,
+  groupName,
+  words: given,
+  proposed,
+  missing,
+  model,
+  spares,
+  saved,
+  tasks,
+  sizes,
+  size,
+}: SetPanelProps) {
+  const panel = useSet({ choice, groupId, groupName, words: given, saved, spares });
+  const { words, names, name, setName, changed, busy, said, error } = panel;
 
   return (
     <>
       <Title words={words} saved={saved} proposed={proposed} missing={missing} />
       <Order
-        moved={moved}
+        moved={panel.moved}
         names={names}
         words={words}
         proposed={proposed}
         spares={spares}
-        swap={swap}
-        show={show}
+        swap={panel.swap}
+        show={panel.show}
         groupName={groupName}
-        putAside={putAside}
+        putAside={panel.putAside}
       />
       {!words.length && <NoWords choice={choice} />}
       <Games tasks={tasks} choice={choice} />
@@ -144,7 +158,7 @@ export function SetPanel({
         set={{ task: choice.task, words: names, model, spares }}
         label={`Play with ${groupName}`}
       />
-      <Others choice={choice} proposed={proposed} size={size} resize={resize} sizes={sizes} />
+      <Others choice={choice} proposed={proposed} size={size} resize={panel.resize} sizes={sizes} />
       <Keep
         name={name}
         setName={setName}
@@ -152,7 +166,7 @@ export function SetPanel({
         words={words}
         saved={saved}
         changed={changed}
-        save={save}
+        save={panel.save}
         error={error}
         said={said}
         choice={choice}

@@ -175,6 +175,28 @@ function Accents({ page }: { readonly page: WordPage }) {
   );
 }
 
+/** Its spelling, cut where the sounds are. */
+function Letters({ boxes }: { readonly boxes: WordPage['letters'] }) {
+  return (
+    <>
+      <h2 className="mt-8 mb-2 text-2xl">Letters under the sounds</h2>
+      <ul className="flex flex-wrap gap-2">
+        {boxes.map((box, i) => (
+          <li
+            key={i}
+            className="flex min-w-16 flex-col items-center rounded-xl border border-line-strong bg-card px-3 py-1.5"
+          >
+            <span className="font-word text-2xl font-bold">{box.letters}</span>
+            <span className="text-muted">
+              {box.labels.length ? box.labels.map((l) => `/${l}/`).join(' ') : 'silent here'}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </>
+  );
+}
+
 /** What there is to say about using the word here. */
 function notesOn({ word, careful, where }: WordPage, groupName: string): string[] {
   return [
@@ -233,20 +255,7 @@ function AboutSounds({
         </p>
       )}
 
-      <h2 className="mt-8 mb-2 text-2xl">Letters under the sounds</h2>
-      <ul className="flex flex-wrap gap-2">
-        {page.letters.map((box, i) => (
-          <li
-            key={i}
-            className="flex min-w-16 flex-col items-center rounded-xl border border-line-strong bg-card px-3 py-1.5"
-          >
-            <span className="font-word text-2xl font-bold">{box.letters}</span>
-            <span className="text-muted">
-              {box.labels.length ? box.labels.map((l) => `/${l}/`).join(' ') : 'silent here'}
-            </span>
-          </li>
-        ))}
-      </ul>
+      <Letters boxes={page.letters} />
 
       <h2 className="mt-8 mb-2 text-2xl">One sound away</h2>
       {page.neighbours.length ? (

@@ -12,7 +12,7 @@ import type { Made, Task } from '../task';
 import type { Step } from '../step';
 import { sure } from '../../sure';
 import { bestOf, firstOf, foilKind, ipaOf, script } from './common';
-import { joinBeats } from './syllables';
+import { beatsVary, joinBeats } from './syllables';
 
 /** Words of so many sounds; the highest step takes all above it. */
 export const soundSteps: readonly Step[] = [
@@ -119,7 +119,7 @@ const BLENDING: Task = {
   heads: (step, material) => {
     if (step.unit === 'onset-rime') return withOnset(material);
     if (step.unit !== 'syllable') return ofCount(step, material);
-    return playable(material).filter((w) => traitsOf(w).syllables === 2 && !w.contest?.speaker.length);
+    return playable(material).filter((w) => traitsOf(w).syllables === 2 && !beatsVary(w));
   },
   build: ({ head }) => ({ words: [head.word] }),
   make: ({ words }, step, material) => {

@@ -13,9 +13,12 @@ import type { Step } from '../step';
 import { sure } from '../../sure';
 import { ipaOf, script } from './common';
 
+/** A sound that few people say is no beat. */
+export const beatsVary = ({ contest }: Word): boolean => contest?.speaker.some((by) => by !== 'careful') ?? false;
+
 /** Words whose beats do not vary from speaker to speaker (*fire* is one beat or two). */
 const steadyBeats = (material: Material): readonly Word[] =>
-  material.keep('steady beats', () => playable(material).filter((w) => !w.contest?.speaker.length));
+  material.keep('steady beats', () => playable(material).filter((w) => !beatsVary(w)));
 
 const ofBeats =
   (step: Step) =>
