@@ -1,5 +1,5 @@
 // Prints the whole word bank for reviewers: npm run --silent words -- --accent scottish --convention strict --format
-// csv
+// csv; or entries drawn by lot, to be read as a stranger would: -- --sample 250 --seed 1f6a90c3 --format csv
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import { parseArgs } from 'node:util';
@@ -15,7 +15,9 @@ await main(async () => {
   let values;
   try {
     ({ values } = parseArgs({
-      options: { accent: { type: 'string' }, convention: { type: 'string' }, format: { type: 'string' } },
+      options: Object.fromEntries(
+        ['accent', 'convention', 'format', 'sample', 'seed'].map((name) => [name, { type: 'string' }]),
+      ),
     }));
   } catch (error) {
     throw new Stop(error.message);
@@ -24,12 +26,15 @@ await main(async () => {
   const { runnerImport } = await import('vite');
   const load = async (file) =>
     (await runnerImport(path.join(ROOT, file), { root: ROOT, configFile: false, logLevel: 'error' })).module;
-  const { wordsListSchema, listWords, writeList } = await load('src/core/formats/words-list.ts');
+  const { wordsListSchema, listWords, writeList, drawWords, writeDraw } = await load('src/core/formats/words-list.ts');
   const { parseBank } = await load('src/core/lexicon/entry.ts');
   const request = wordsListSchema.safeParse(values);
   if (!request.success) throw new Stop(request.error.issues.map((issue) => issue.message).join('\n'));
   const bank = parseBank(readFileSync(path.join(ROOT, 'lexicon/words.tsv'), 'utf8'));
-  await new Promise((resolve) =>
-    process.stdout.write(writeList(listWords(bank, request.data), request.data.format), resolve),
-  );
+  const { sample, format } = request.data;
+  const text =
+    sample === undefined
+      ? writeList(listWords(bank, request.data), format)
+      : writeDraw(drawWords(bank, request.data), format);
+  await new Promise((resolve) => process.stdout.write(text, resolve));
 });

@@ -5,7 +5,7 @@ import { bank } from '../testing/bank';
 import { sure } from '../sure';
 import { ownWordSchema, spellingSchema, wordsSchema, type OwnWordInput } from './schemas';
 import { readSetFile, setToCsv, setToJson, type SetFile } from './word-set';
-import { listWords, wordsListSchema, writeList } from './words-list';
+import { drawWords, listWords, wordsListSchema, writeDraw, writeList } from './words-list';
 
 const OWN: OwnWordInput = {
   word: 'zorble',
@@ -240,5 +240,14 @@ describe('the list for reviewers', () => {
     [{ format: 'xml' }, 'csv'],
   ])('%j is refused with what there is', (asked, names) => {
     expect(sure(sure(wordsListSchema.safeParse(asked).error).issues[0]).message).toContain(names);
+  });
+  test('a draw: the same seed draws the same, another others, and no entry twice', () => {
+    const draw = (seed: string): string[] =>
+      drawWords(bank, wordsListSchema.parse({ sample: '250', seed })).map((row) => row.word);
+    expect(draw('1f6a90c3')).toEqual(draw('1f6a90c3'));
+    expect(draw('1f6a90c3')).not.toEqual(draw('1f6a90c4'));
+    expect(new Set(draw('1f6a90c3')).size).toBe(250);
+    expect(writeDraw(drawWords(bank, wordsListSchema.parse({ sample: 2 })), 'csv')).toMatch(/^word,band,where,sounds/);
+    expect(wordsListSchema.safeParse({ seed: 'xyz' }).error?.issues[0]?.message).toContain('hexadecimal');
   });
 });

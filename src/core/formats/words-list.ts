@@ -4,6 +4,7 @@ import { contestWords } from '../games/contested';
 import { prepare, type Entry } from '../lexicon/entry';
 import { ACCENT_IDS, DEFAULT_ACCENT } from '../phonology/accents';
 import { PRESETS } from '../phonology/conventions';
+import { seeded, shuffle } from '../random';
 import { syllableCount } from '../phonology/transcription';
 
 const PRESET_IDS = Object.keys(PRESETS) as (keyof typeof PRESETS)[];
@@ -13,6 +14,19 @@ export const wordsListSchema = z.strictObject({
   accent: z.enum(ACCENT_IDS, `--accent is one of ${ACCENT_IDS.join(', ')}`).default(DEFAULT_ACCENT),
   convention: z.enum(PRESET_IDS, `--convention is one of ${PRESET_IDS.join(', ')}`).default('default'),
   format: z.enum(['json', 'csv'], '--format is json or csv').default('json'),
+  /** How many entries to draw, to be read as a stranger would. */
+  sample: z.coerce
+    .number('--sample is a number of entries')
+    .int('--sample is a whole number')
+    .min(1, '--sample is at least 1')
+    .max(10_000, '--sample is at most 10,000')
+    .optional(),
+  /** Which draw: hexadecimal digits, such as the first eight of a commit. */
+  seed: z
+    .string()
+    .regex(/^[0-9a-f]{1,8}$/i, '--seed is one to eight hexadecimal digits, such as 1f6a90c3')
+    .transform((digits) => parseInt(digits, 16))
+    .default(1),
 });
 export type WordsListRequest = z.infer<typeof wordsListSchema>;
 
@@ -62,3 +76,48 @@ export const writeList = (rows: readonly WordsListRow[], format: WordsListReques
         rows.map((row) => ({ ...row, sounds: row.sounds.join(' '), unit_sounds: row.unit_sounds.join(' ') })),
         { newline: '\r\n' },
       )}\r\n`;
+
+/** What a reader of the words looks at. */
+interface ReadingRow {
+  readonly word: string;
+  readonly band: number;
+  readonly where: string;
+  readonly sounds: string;
+  readonly meaning: string;
+  readonly sentence: string;
+  readonly cautions: string;
+  readonly prop: string;
+  readonly picture: string;
+  readonly show: string;
+}
+
+/**
+ * Entries drawn by lot, with all that stands around each word: the same seed draws the same.
+ * @example drawWords(bank, { ...request, sample: 250, seed: 0x1f6a90c3 }).length // 250
+ */
+export const drawWords = (
+  entries: readonly Entry[],
+  { accent, convention, sample = entries.length, seed }: WordsListRequest,
+): ReadingRow[] =>
+  shuffle(entries, seeded(seed))
+    .slice(0, sample)
+    .map((entry) => ({
+      word: entry.word,
+      band: entry.band,
+      where: entry.local ? 'local' : (entry.where ?? ''),
+      sounds: prepare(entry, accent, PRESETS[convention])
+        .sounds.map((s) => s.ipa)
+        .join(' '),
+      meaning: entry.meaning,
+      sentence: entry.sentence,
+      cautions: entry.cautions.join(' '),
+      prop: entry.prop ? 'prop' : '',
+      picture: entry.picture ?? '',
+      show: entry.show ?? '',
+    }));
+
+/** A draw as text: JSON, one entry a line, or CSV. */
+export const writeDraw = (rows: readonly ReadingRow[], format: WordsListRequest['format']): string =>
+  format === 'json'
+    ? `[\n${rows.map((row) => JSON.stringify(row)).join(',\n')}\n]\n`
+    : `${Papa.unparse([...rows], { newline: '\r\n' })}\r\n`;

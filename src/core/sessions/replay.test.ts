@@ -46,6 +46,19 @@ describe('replay', () => {
       word: last.word,
     });
   });
+  test('a word put aside never comes back, in its turn or later, and in no item that has it', () => {
+    const pairs: SessionPlan = { rounds: [{ words: ['sun', 'map', 'map mop'], turns: 9 }], children: ['a'] };
+    const log = [entry({ kind: 'modelled' }), entry({ kind: 'aside', turn: 0, word: 'map' })];
+    expect(replay(pairs, log)).toMatchObject({ turn: 0, word: 'sun' });
+    const swapped = [...log, entry({ kind: 'swap', turn: 0, from: 'sun', to: 'map' })];
+    // Another device had already swapped it in: where nothing else is left, the round stays as it was.
+    expect(replay(pairs, swapped).word).toBe('map');
+    for (let i = 0; i < 9; i += 1) {
+      const state = replay(pairs, log);
+      expect(state.word).toBe('sun');
+      log.push(answer(state.turn, 'a', state.word));
+    }
+  });
   test('undo of a swapped word or a chosen child brings back just that', () => {
     const log = [
       entry({ kind: 'modelled' }),

@@ -18,12 +18,19 @@ interface Raw {
   readonly meaning: string;
   readonly picture: boolean;
   readonly doubt: boolean;
+  /** gb, us, local or nothing. */
+  readonly where: string;
+  readonly former: boolean;
 }
 
 const raws = new Map<string, Raw>();
 const rowsOf = (file: string): string[] => readFileSync(file, 'utf8').split('\n').slice(1).filter(Boolean);
-for (const row of [...rowsOf('lexicon/former-words.tsv'), ...rowsOf('lexicon/words.tsv')]) {
-  const [word = '', line = '', , , meaning = '', sentence = '', own = '', picture = '', , , doubt = ''] =
+const both = [
+  ...rowsOf('lexicon/former-words.tsv').map((row) => ({ row, former: true })),
+  ...rowsOf('lexicon/words.tsv').map((row) => ({ row, former: false })),
+];
+for (const { row, former } of both) {
+  const [word = '', line = '', , , meaning = '', sentence = '', own = '', picture = '', , , marks = '', where = ''] =
     row.split('\t');
   raws.set(word, {
     line,
@@ -36,7 +43,9 @@ for (const row of [...rowsOf('lexicon/former-words.tsv'), ...rowsOf('lexicon/wor
     sentence,
     meaning,
     picture: picture !== '',
-    doubt: doubt !== '',
+    doubt: /homograph|two-ways/.test(marks),
+    where,
+    former,
   });
 }
 
@@ -458,6 +467,8 @@ export function huntFault(item: Item, accent: AccentId, rude: (ipa: readonly str
   const missing = [...raws].find(
     ([word, raw]) =>
       !raw.doubt &&
+      !raw.former &&
+      (raw.where === '' || raw.where === (accent.startsWith('general-american') ? 'us' : 'gb')) &&
       !rude(sure(hear(word, accent)).ipa) &&
       makes(sure(hear(word, accent)).ipa) &&
       !listed.has(sure(hear(word, accent)).ipa.join(' ')),
