@@ -41,7 +41,7 @@ describe('sentences', () => {
         `
       waters moo wags wag tidy coo bit snag flap peck swell nest wilt munch woke butter drool scoot has
       slant prowl fly lives twinkle cost play like hoot live drink water crunch rinse swirls jingles
-      smells swallows tickle talks scrub
+      smells swallows tickle talks scrub gobble
     `,
       ),
     );
