@@ -35,7 +35,6 @@ export function AfterMark() {
       <OtherWord />
       <Skip />
       <NoteButton />
-      <NotWithUs />
       <Undo />
       <MoreAbout />
     </div>
@@ -86,18 +85,6 @@ function NoteButton() {
   return (
     <button type="button" className="plain min-h-16 shrink-0" onClick={() => store.show({ dialog: 'note' })}>
       Note{noted && ' ✓'}
-    </button>
-  );
-}
-
-/** A word this group is better without: opens the choice of which. */
-function NotWithUs() {
-  const store = useStore();
-  const offered = useRun((run) => run.playing && (run.item?.words.length ?? 0) > 0 && !run.check);
-  if (!offered) return null;
-  return (
-    <button type="button" className="plain min-h-16 shrink-0" onClick={() => store.show({ dialog: 'aside' })}>
-      Not with us
     </button>
   );
 }

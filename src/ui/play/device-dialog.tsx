@@ -14,6 +14,8 @@ const BY_LIMIT = 24;
 interface DeviceDialogProps {
   readonly team: readonly string[];
   readonly onKeys: () => void;
+  /** Asks which word of this turn the group is not to hear; absent where there is none. */
+  readonly onAside: (() => void) | undefined;
   readonly onClose: () => void;
 }
 
@@ -38,8 +40,30 @@ const Switch = ({ on, onTap, children }: { on: boolean; onTap: () => void; child
   </button>
 );
 
+/** Who marks: kept with each answer, so that two pairs of ears can be told apart. */
+function WhoMarks({ team, by }: { readonly team: readonly string[]; readonly by: string }) {
+  return (
+    <label className="block py-3">
+      <span className="mb-1 block">Who marks (a name or initials, kept with each answer)</span>
+      <input
+        className="field"
+        list="team"
+        maxLength={BY_LIMIT}
+        autoComplete="off"
+        value={by}
+        onChange={(e) => change({ by: e.target.value })}
+      />
+      <datalist id="team">
+        {team.map((name) => (
+          <option key={name} value={name} />
+        ))}
+      </datalist>
+    </label>
+  );
+}
+
 /** How Play runs on this device: thinking time, the countdown, a tick, initials, who marks. */
-export function DeviceDialog({ team, onKeys, onClose }: DeviceDialogProps) {
+export function DeviceDialog({ team, onKeys, onAside, onClose }: DeviceDialogProps) {
   const device = useRun((run) => run.device);
   const [look, dress] = useLook();
   return (
@@ -81,22 +105,7 @@ export function DeviceDialog({ team, onKeys, onClose }: DeviceDialogProps) {
         <Switch on={look === 'dim'} onTap={() => dress(look === 'dim' ? 'light' : 'dim')}>
           Dim, for nap time
         </Switch>
-        <label className="block py-3">
-          <span className="mb-1 block">Who marks (a name or initials, kept with each answer)</span>
-          <input
-            className="field"
-            list="team"
-            maxLength={BY_LIMIT}
-            autoComplete="off"
-            value={device.by}
-            onChange={(e) => change({ by: e.target.value })}
-          />
-          <datalist id="team">
-            {team.map((name) => (
-              <option key={name} value={name} />
-            ))}
-          </datalist>
-        </label>
+        <WhoMarks team={team} by={device.by} />
         <Switch on={device.second} onTap={() => change({ second: !device.second })}>
           A second pair of ears: I listen along
         </Switch>
@@ -108,9 +117,16 @@ export function DeviceDialog({ team, onKeys, onClose }: DeviceDialogProps) {
           </p>
         )}
       </div>
-      <button type="button" className="plain mt-3 min-h-16 w-full" onClick={onKeys}>
-        Keys
-      </button>
+      <div className="mt-3 flex gap-2">
+        {onAside && (
+          <button type="button" className="plain min-h-16 flex-1" onClick={onAside}>
+            Not with this group …
+          </button>
+        )}
+        <button type="button" className="plain min-h-16 flex-1" onClick={onKeys}>
+          Keys
+        </button>
+      </div>
     </Dialog>
   );
 }

@@ -186,7 +186,15 @@ function Device() {
   const close = useClose();
   const answers = useRun((run) => run.state.answers);
   const team = [...new Set(answers.flatMap((a) => a.by ?? []))];
-  return <DeviceDialog team={team} onKeys={() => store.show({ dialog: 'keys' })} onClose={close} />;
+  const words = useRun((run) => run.playing && !run.check && (run.item?.words.length ?? 0) > 0);
+  return (
+    <DeviceDialog
+      team={team}
+      onKeys={() => store.show({ dialog: 'keys' })}
+      onAside={words ? () => store.show({ dialog: 'aside' }) : undefined}
+      onClose={close}
+    />
+  );
 }
 
 const Keys = () => <KeysDialog onClose={useClose()} />;

@@ -64,7 +64,7 @@ export function PlayTop() {
         <button
           type="button"
           className="plain min-h-16 min-w-16"
-          aria-label="On this device: thinking time, initials, who marks"
+          aria-label="On this device: thinking time, initials, who marks, words not for us"
           onClick={() => store.show({ dialog: 'device' })}
         >
           <Settings2 aria-hidden="true" />

@@ -229,7 +229,7 @@ function AboutSounds({
           </span>
         )}
       </div>
-      <p className="mt-1 mb-6 text-lg text-muted">
+      <p className="mt-3 mb-6 text-lg text-muted">
         {word.meaning}
         {page.sentence && (
           <>

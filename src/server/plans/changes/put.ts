@@ -24,6 +24,12 @@ export function withWord(work: RoundWork, typed: string): Reworked {
   const [head] = named;
   if (!head || named.length < names.length)
     throw new Problem(`“${typed.trim()}” is not in the word bank. Add it on the Words screen first.`);
+  for (const { word } of named) {
+    const why = shop.bank.whyWithheld(word);
+    if (why === 'former') throw new Problem(`“${word}” is not in the word bank any more. Choose another word.`);
+    if (why === 'put-aside')
+      throw new Problem(`“${word}” is put aside for this group. Bring it back under Settings, or choose another word.`);
+  }
   if (task.around) {
     const { spec, otherwise } = task.around(named, step);
     if (tryItem(round, spec, shop.bank).item) return put(keyOf(spec));
