@@ -38,7 +38,7 @@ const keep = async (page: Page, accent: string, letIn: boolean): Promise<void> =
   await page.getByText('Kept.').waitFor();
 };
 
-test('a British group is offered British words, an American one American ones, both where they are let in', async () => {
+test('a British group is offered British words, an American one its own, both where they are let in', async () => {
   const { page, trouble } = await openPage(browser);
   const [british, american] = [saidIn('gb'), saidIn('us')];
   for (const [accent, not, yes] of [
