@@ -3,6 +3,7 @@ import { asWord } from '../../answers/said';
 import type { Word } from '../../lexicon/entry';
 import { beatsOf, halvesOf } from '../../lexicon/syllables';
 import { traitsOf } from '../../lexicon/traits';
+import { voiceBeats } from '../../lexicon/voice-beats';
 import type { Family } from '../family';
 import { need, Unproved, wordOf } from '../proof';
 import { shownOf } from '../marks';
@@ -40,7 +41,8 @@ const isCompoundStep = (step: Step): boolean => step.unit === 'word';
 const headsOf = (step: Step, material: Material): readonly Word[] =>
   isCompoundStep(step) ? compounds(material) : steadyBeats(material).filter((w) => ofBeats(step)(w));
 
-const lettersOf = (word: Word): string[] => beatsOf(word).map((b) => b.letters);
+/** The beats as they are read aloud. */
+const lettersOf = (word: Word): readonly string[] => voiceBeats(word);
 
 const CLAP: Task = {
   id: 'clap',
@@ -123,8 +125,8 @@ const partsFact = (word: Word, step: Step, material: Material): readonly (readon
 ];
 
 const onlyPart = (word: Word, at: number, note: string, material: Material): LikelyAnswer => {
-  const beat = sure(beatsOf(word).at(at));
-  return slipLikely('part-only', { said: beat.ipa, show: beat.letters, note }, material.guard);
+  const show = sure(lettersOf(word).at(at));
+  return slipLikely('part-only', { said: sure(beatsOf(word).at(at)).ipa, show, note }, material.guard);
 };
 
 /** The adult says the beats; the child says the word. Used by the syllable games and as a first step of blending. */
