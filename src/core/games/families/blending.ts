@@ -1,6 +1,7 @@
 import { distinct, blendingLikely, choiceLikely, slipLikely } from '../../answers/likely';
 import type { Word } from '../../lexicon/entry';
 import { onsetAndRime, onsetAndRimeLetters } from '../../lexicon/syllables';
+import { rimeSpellings, voiceParts } from '../../lexicon/voice-parts';
 import { traitsOf } from '../../lexicon/traits';
 import { shuffle } from '../../random';
 import type { Family, FamilyRung } from '../family';
@@ -36,6 +37,17 @@ export const onSoundRungs: Readonly<Record<string, string>> = Object.fromEntries
   [ONSET_RIME, ...soundSteps].map(({ id }) => [id, id]),
 );
 
+/** The start and the rest of a word as they are read aloud; null where letters would mislead. */
+const clearParts = (word: Word, material: Material): readonly [start: string, rest: string] | null =>
+  voiceParts(
+    word,
+    material.keep('rime spellings', () => rimeSpellings([...material.byName.values()])),
+  );
+
+/** The same; of a word that was dealt before such parts were known, its letters. */
+export const partsOf = (word: Word, material: Material): readonly [start: string, rest: string] =>
+  clearParts(word, material) ?? onsetAndRimeLetters(word);
+
 /** Words with a start to part from the rest. */
 export const withOnset = (material: Material): readonly Word[] =>
   material.keep('with onset', () =>
@@ -44,6 +56,7 @@ export const withOnset = (material: Material): readonly Word[] =>
         onsetAndRime(w).onset.length > 0 &&
         w.sounds.length >= 3 &&
         w.count <= 5 &&
+        clearParts(w, material) !== null &&
         !material.guard([onsetAndRime(w).vowel, ...onsetAndRime(w).coda]),
     ),
   );
@@ -55,7 +68,7 @@ export const fitsCount = (w: Word, step: Step): boolean =>
   step.count === undefined || (w.count >= step.count && w.count <= (step.most ?? step.count));
 
 function joinOnset(word: Word, material: Material): Made {
-  const [onset, rime] = onsetAndRimeLetters(word);
+  const [onset, rime] = partsOf(word, material);
   const { onset: first, vowel, coda } = onsetAndRime(word);
   return {
     head: word,

@@ -1,6 +1,6 @@
 import { distinct, numberLikely, rightLikely, segmentingLikely, slipLikely } from '../../answers/likely';
 import { asWord } from '../../answers/said';
-import { onsetAndRime, onsetAndRimeLetters } from '../../lexicon/syllables';
+import { onsetAndRime } from '../../lexicon/syllables';
 import type { Word } from '../../lexicon/entry';
 import type { Family } from '../family';
 import { advice, sayingAdvice, spokenApart } from '../saying';
@@ -10,7 +10,7 @@ import type { Material } from '../material';
 import type { Made, Task } from '../task';
 import type { Step } from '../step';
 import { sure } from '../../sure';
-import { fitsCount, ofCount, ONSET_RIME, onSoundRungs, soundRungs, soundSteps, withOnset } from './blending';
+import { fitsCount, ofCount, ONSET_RIME, onSoundRungs, partsOf, soundRungs, soundSteps, withOnset } from './blending';
 import { ipaOf, script, slash } from './common';
 
 const wholeWord = (word: Word) => ({
@@ -24,7 +24,7 @@ const wholeWord = (word: Word) => ({
 });
 
 function takeStart(word: Word, material: Material): Made {
-  const [onset, rime] = onsetAndRimeLetters(word);
+  const [onset, rime] = partsOf(word, material);
   const { onset: first, vowel, coda } = onsetAndRime(word);
   return {
     head: word,
