@@ -346,6 +346,14 @@ describe('reading the bank', () => {
 describe('the guard works on sounds', () => {
   const southern = guardFor(guardText, 'southern-british');
   const american = guardFor(guardText, 'general-american');
+  test('what is left of an everyday word is caught with its ending too, and peoples are', () => {
+    const guard = guardFor(guardText, 'southern-british');
+    // grapes, spoon and juice without a sound; flags, crapped.
+    for (const sounds of ['r eɪ p s', 'p uː n', 'dʒ uː', 'f æ ɡ z', 'k r æ p t', 't ɜː k s', 'r eɪ p ɪ ŋ'])
+      expect(guard(sounds.split(' ')), sounds).toBe(true);
+    for (const sounds of ['r eɪ k s', 'm uː n', 'z uː', 'b æ ɡ z', 't r æ p t', 't ɜː n z'])
+      expect(guard(sounds.split(' ')), sounds).toBe(false);
+  });
   test('glass, grass, class and pass cut short are caught in Southern British', () => {
     for (const name of ['glass', 'grass', 'class']) {
       expect(

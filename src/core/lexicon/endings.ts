@@ -7,7 +7,7 @@ import { parseLetters, type Entry } from './entry';
  * Regular endings. How each is said follows the last sound of the word (Quirk et al., A Comprehensive Grammar of
  * English, 1985, 3.5 and 5.80; from memory).
  */
-const ENDINGS = ['s', 'ing', 'ed'] as const;
+export const ENDINGS = ['s', 'ing', 'ed'] as const;
 export type Ending = (typeof ENDINGS)[number];
 
 export interface Form {
@@ -31,8 +31,11 @@ function tailOf(ending: Ending, last: string): string {
   return voiceless ? '+ t' : '+ d';
 }
 
-/** A line with its ending; a bare main word of one syllable keeps its stress. */
-function withTail(line: string, ending: Ending): string {
+/**
+ * A line with its ending; a bare main word of one syllable keeps its stress.
+ * @example withTail('k TRAP t', 's') // 'k TRAP t + s'
+ */
+export function withTail(line: string, ending: Ending): string {
   const segments = parseTranscription(line);
   const last = sure(segments.at(-1)).key;
   const tail = tailOf(ending, last);
