@@ -99,7 +99,7 @@ async function play(page) {
   await take(page, 'play-swap');
   await quick(page, 'hunt', '5-6');
   const words = page.getByRole('list', { name: 'Words to tick' }).getByRole('button');
-  for (const n of [0, 1, 3]) await words.nth(n).click();
+  for (const n of [0, 1]) await words.nth(n).click();
   await page.getByRole('button', { name: 'Start the clock' }).click();
   await page.waitForTimeout(2_500);
   await take(page, 'play-hunt');
