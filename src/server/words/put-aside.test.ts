@@ -109,6 +109,18 @@ describe('a word put aside for a group', () => {
     expect((await playSession(session)).plan.rounds[0]?.words).toEqual(['pond']);
   });
 
+  test('is in no sentence whose words are counted', async () => {
+    const group = await addGroup('Beans');
+    await putAside(group.id, 'teddy', true);
+    const asked = planRequestSchema.parse({ shape: 'focus', task: 'count-words', step: '4', minutes: 8, seed: 2 });
+    for (const seed of [1, 2, 3, 4, 5, 6, 7, 8]) {
+      const { shown } = await openPlan(await newPlan(group.id, { ...asked, seed }));
+      const said = shown.rounds.flatMap((r) => r.items.map((i) => i.say)).join(' ');
+      expect(said).toContain('How many');
+      expect(said).not.toMatch(/teddy/i);
+    }
+  });
+
   test('goes with its group; a word or a group that is not there is refused in a sentence', async () => {
     const group = await addGroup('Beans');
     await putAside(group.id, 'sun', true);

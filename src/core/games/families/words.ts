@@ -19,9 +19,13 @@ export const wordsOf = (sentence: string): string[] =>
     .map((w) => w.toLowerCase().replace(/^[^\p{L}]+|[^\p{L}]+$/gu, ''))
     .filter(Boolean);
 
-/** A sentence whose every word is known, so that none is a surprise and each counts as one by ear. */
-export const allKnown = (sentence: string, material: Material): boolean =>
-  !/[-’'\d]/.test(sentence) && wordsOf(sentence).every((w) => material.soundsOf(w) !== undefined);
+/**
+ * A sentence whose every word is known, so that none is a surprise and each counts as one by ear; and none that the
+ * group has put aside.
+ */
+export const allKnown = (sentence: string, { soundsOf, whyWithheld }: Material): boolean =>
+  !/[-’'\d]/.test(sentence) &&
+  wordsOf(sentence).every((w) => soundsOf(w) !== undefined && whyWithheld(w) !== 'put-aside');
 
 export const speakable = (material: Material): readonly Word[] =>
   material.keep('sentences', () => playable(material).filter((w) => allKnown(w.entry.sentence, material)));
