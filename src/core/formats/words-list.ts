@@ -68,14 +68,20 @@ export const listWords = (entries: readonly Entry[], { accent, convention }: Wor
     };
   });
 
-/** The list as text: JSON, one entry a line, or CSV with lists apart by spaces. */
-export const writeList = (rows: readonly WordsListRow[], format: WordsListRequest['format']): string =>
+/** Rows as text: JSON, one a line, or CSV. */
+const writeRows = (rows: readonly object[], format: WordsListRequest['format']): string =>
   format === 'json'
     ? `[\n${rows.map((row) => JSON.stringify(row)).join(',\n')}\n]\n`
-    : `${Papa.unparse(
-        rows.map((row) => ({ ...row, sounds: row.sounds.join(' '), unit_sounds: row.unit_sounds.join(' ') })),
-        { newline: '\r\n' },
-      )}\r\n`;
+    : `${Papa.unparse([...rows], { newline: '\r\n' })}\r\n`;
+
+/** The list as text; in CSV lists are apart by spaces. */
+export const writeList = (rows: readonly WordsListRow[], format: WordsListRequest['format']): string =>
+  writeRows(
+    format === 'json'
+      ? rows
+      : rows.map((row) => ({ ...row, sounds: row.sounds.join(' '), unit_sounds: row.unit_sounds.join(' ') })),
+    format,
+  );
 
 /** What a reader of the words looks at. */
 interface ReadingRow {
@@ -116,8 +122,6 @@ export const drawWords = (
       show: entry.show ?? '',
     }));
 
-/** A draw as text: JSON, one entry a line, or CSV. */
+/** A draw as text. */
 export const writeDraw = (rows: readonly ReadingRow[], format: WordsListRequest['format']): string =>
-  format === 'json'
-    ? `[\n${rows.map((row) => JSON.stringify(row)).join(',\n')}\n]\n`
-    : `${Papa.unparse([...rows], { newline: '\r\n' })}\r\n`;
+  writeRows(rows, format);

@@ -5,7 +5,7 @@ import { realiseSegments } from '../phonology/realise';
 import type { Conventions } from '../phonology/conventions';
 import { parseTranscription } from '../phonology/transcription';
 import { formEntry, type Form } from '../lexicon/endings';
-import { prepare, type Word } from '../lexicon/entry';
+import { prepare, type Entry, type Word } from '../lexicon/entry';
 import type { Guard } from '../lexicon/guard';
 import { spellingsOf } from '../lexicon/likeness';
 import type { Withheld } from '../lexicon/country';
@@ -62,6 +62,23 @@ export interface MaterialSource {
 export interface FurtherWord {
   readonly word: Word;
   readonly why: Withheld;
+}
+
+/**
+ * Parts words that may be put forward from those that are known and withheld.
+ * @example partWords(words, () => undefined).further // []
+ */
+export function partWords(
+  words: readonly Word[],
+  why: (entry: Entry) => Withheld | undefined,
+): { readonly words: Word[]; readonly further: FurtherWord[] } {
+  const parted = { words: [] as Word[], further: [] as FurtherWord[] };
+  for (const word of words) {
+    const reason = why(word.entry);
+    if (reason) parted.further.push({ word, why: reason });
+    else parted.words.push(word);
+  }
+  return parted;
 }
 
 export interface LittleWord {

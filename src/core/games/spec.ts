@@ -28,5 +28,9 @@ export function readKey(key: string): Spec {
   };
 }
 
+/** True where an item has one of these words in it. Example: `hasWordOf('mop map', new Set(['map'])) // true`. */
+export const hasWordOf = (key: string, words: ReadonlySet<string>): boolean =>
+  words.size > 0 && readKey(key).words.some((word) => words.has(word));
+
 /** A clap of the child's own name stands for the name: no name is ever written into a key. */
 export const OWN_NAME = 'own-name';

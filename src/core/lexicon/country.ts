@@ -1,5 +1,7 @@
+import type { Accent } from '../phonology/accent';
+
 /** Countries whose everyday words differ: *lorry* and *truck*, *nappy* and *diaper*. */
-export type Country = 'gb' | 'us';
+export type Country = Accent['country'];
 
 /** What the bank says of where a word is said; `local` is a word of some places in Britain. */
 export const SAID_IN = ['gb', 'us', 'local'] as const;

@@ -1,6 +1,6 @@
 import { ROUND_STRIDE, roundOf, type AnswerEntry, type Entry } from './log';
 import { KIND_STOP, notManaged } from '../answers/outcome';
-import { readKey } from '../games/spec';
+import { hasWordOf } from '../games/spec';
 import { sure } from '../sure';
 import type { Way } from './running-order';
 import { standingAnswers, undoneIn } from './standing';
@@ -71,14 +71,10 @@ export function wordOfTurn(
   return swaps.get(plain) ?? plain;
 }
 
-/** True where an item has a word in it that was put aside. Example: `hasAside('mop map', new Set(['map'])) // true`. */
-export const hasAside = (key: string, aside: ReadonlySet<string>): boolean =>
-  aside.size > 0 && readKey(key).words.some((word) => aside.has(word));
-
 /** A round without the items that were put aside; as it was where nothing else would be left. */
 function withoutAside(plan: RoundPlan, r: Reading): RoundPlan {
   if (!r.aside.size) return plan;
-  const words = plan.words.filter((key) => !hasAside(r.swaps.get(key) ?? key, r.aside));
+  const words = plan.words.filter((key) => !hasWordOf(r.swaps.get(key) ?? key, r.aside));
   return words.length ? { ...plan, words } : plan;
 }
 

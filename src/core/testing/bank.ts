@@ -7,7 +7,7 @@ import { guardFor } from '../lexicon/guard';
 import { parseForms } from '../lexicon/endings';
 import { accentOf } from '../phonology/accents';
 import { withheld } from '../lexicon/country';
-import { materialOf, parseCounting, parseLittleWords, type FurtherWord, type Material } from '../games/material';
+import { materialOf, parseCounting, parseLittleWords, partWords, type Material } from '../games/material';
 
 /** The shipped bank and guard, for tests. */
 export const bank: readonly Entry[] = parseBank(readFileSync('lexicon/words.tsv', 'utf8'));
@@ -45,21 +45,16 @@ export const material = (accent: AccentId = 'southern-british', conventions: Con
   once(`material ${accent} ${JSON.stringify(conventions)}`, () => {
     const guard = guardFor(guardText, accent);
     const hearing = { country: accentOf(accent).country, letIn: false };
-    const polite = words(accent, conventions).filter((w) => !guard(w.sounds.map((s) => s.ipa)));
-    const former = formerBank
-      .map((entry) => prepare(entry, accent, conventions))
-      .filter((w) => !guard(w.sounds.map((s) => s.ipa)))
-      .map((word): FurtherWord => ({ word, why: 'former' }));
-    const elsewhere = polite.flatMap((word): FurtherWord[] => {
-      const why = withheld(word.entry, hearing);
-      return why ? [{ word, why }] : [];
-    });
+    const former = new Set(formerBank);
+    const known = [...words(accent, conventions), ...formerBank.map((e) => prepare(e, accent, conventions))];
     return materialOf({
       accent,
       conventions,
       guard,
-      words: polite.filter((w) => !withheld(w.entry, hearing)),
-      further: [...former, ...elsewhere],
+      ...partWords(
+        known.filter((w) => !guard(w.sounds.map((s) => s.ipa))),
+        (entry) => (former.has(entry) ? 'former' : withheld(entry, hearing)),
+      ),
       forms: parseForms(readFileSync('lexicon/forms.tsv', 'utf8')),
       counting: parseCounting(readFileSync('lexicon/counting.tsv', 'utf8')),
       littleWords: parseLittleWords(readFileSync('lexicon/little-words.tsv', 'utf8')),

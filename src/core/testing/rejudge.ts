@@ -468,7 +468,7 @@ export function huntFault(item: Item, accent: AccentId, rude: (ipa: readonly str
     ([word, raw]) =>
       !raw.doubt &&
       !raw.former &&
-      (raw.where === '' || raw.where === (accent.startsWith('general-american') ? 'us' : 'gb')) &&
+      (raw.where === '' || raw.where === accentOf(accent).country) &&
       !rude(sure(hear(word, accent)).ipa) &&
       makes(sure(hear(word, accent)).ipa) &&
       !listed.has(sure(hear(word, accent)).ipa.join(' ')),

@@ -3,7 +3,7 @@ import { taskOf } from '../../core/games';
 import { tryItem } from '../../core/games/try-item';
 import { roundOf } from '../../core/sessions/log';
 import { homePage, homeText, type HomePage, type HomeWord } from '../../core/sessions/home-page';
-import { hasAside } from '../../core/sessions/replay';
+import { hasWordOf } from '../../core/games/spec';
 import { preparedBank } from '../words/bank';
 import { wordsAside } from '../words/put-aside';
 import { lookBack } from './look-back';
@@ -27,7 +27,7 @@ export async function homePaper(sessionId: string): Promise<HomePaper> {
   // A word that is not in the bank any more is not sent home.
   const words = rounds.flatMap(({ task, step, items }) =>
     items
-      .filter((key) => !hasAside(key, aside))
+      .filter((key) => !hasWordOf(key, aside))
       .flatMap((key): HomeWord[] =>
         (tryItem({ task, step }, key, bank).item?.words ?? []).map((w) => ({
           word: w.word,

@@ -10,7 +10,8 @@ import type { RoutineStep } from '../../core/games/routine-steps';
 import type { AccentId } from '../../core/phonology/accents';
 import { roundSeconds, ROLE_WORDS, type Way } from '../../core/sessions/running-order';
 import type { Entry } from '../../core/sessions/log';
-import { hasAside, type SessionPlan } from '../../core/sessions/replay';
+import { hasWordOf } from '../../core/games/spec';
+import type { SessionPlan } from '../../core/sessions/replay';
 import type { StoredRound } from '../../core/sessions/stored-round';
 import { preparedBank } from '../words/bank';
 import { wordsAside } from '../words/put-aside';
@@ -111,7 +112,7 @@ function playRound(
   );
   const made = round.items.filter((key) => items[key]);
   if (!made.length) return null;
-  const dealt = made.filter((key) => !hasAside(key, aside));
+  const dealt = made.filter((key) => !hasWordOf(key, aside));
   const there = dealt.length ? dealt : made;
   const gesture = GESTURES.find((g) => g.id === round.gesture) ?? sure(GESTURES[0]);
   return {
@@ -133,7 +134,7 @@ function playRound(
         keys.filter((key) => items[key]),
         accents,
       ),
-      spares: round.spares.filter((k) => items[k] && !hasAside(k, aside)),
+      spares: round.spares.filter((k) => items[k] && !hasWordOf(k, aside)),
       model: round.model && items[round.model] ? round.model : sure(there[0]),
       ...linesOf(round),
       gap: round.gap,

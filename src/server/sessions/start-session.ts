@@ -5,7 +5,7 @@ import { titleOf } from '../../core/sessions/shapes';
 import type { Plan } from '../../core/sessions/running-order';
 import { minutesFor } from '../../core/sessions/turns';
 import { storedRound } from '../../core/sessions/stored-round';
-import { hasAside } from '../../core/sessions/replay';
+import { hasWordOf } from '../../core/games/spec';
 import { bankOfGroup, wordsAside } from '../words/put-aside';
 import { database } from '../storage/database';
 import { listGroups, type Group } from '../people/groups';
@@ -83,7 +83,7 @@ export async function startSession(groupId: string, plan: Plan, only?: readonly 
   );
   const aside = new Set(await wordsAside(groupId));
   const rounds = plan.rounds
-    .map((r) => ({ ...r, items: r.items.filter(({ key }) => !hasAside(key, aside)) }))
+    .map((r) => ({ ...r, items: r.items.filter(({ key }) => !hasWordOf(key, aside)) }))
     .filter((r) => r.items.length > 0)
     .map((round) => storedRound(round, here.length));
   if (!rounds.length) throw new Problem('This plan has no round with a word in it. Put one in and start again.');

@@ -8,9 +8,9 @@ import { parseForms } from '../../core/lexicon/endings';
 import { sameForEveryone } from '../../core/lexicon/likeness';
 import {
   materialOf,
+  partWords,
   parseCounting,
   parseLittleWords,
-  type FurtherWord,
   type Material,
   type MaterialSource,
 } from '../../core/games/material';
@@ -149,23 +149,18 @@ async function prepareBank({ accent, conventions, ours, letIn }: Wanted): Promis
   const guard = guardOf(accent);
   const hearing = { country: accentOf(accent).country, letIn };
   const entries = [...former(), ...bank(), ...ours];
-  const words: Word[] = [];
-  const further: FurtherWord[] = [];
+  const known: Word[] = [];
   for (let from = 0; from < entries.length; from += SLICE) {
     for (const entry of entries.slice(from, from + SLICE)) {
       const word = prepare(entry, accent, conventions);
-      if (guard(word.sounds.map((s) => s.ipa))) continue;
-      const why = formerEntries().has(entry) ? 'former' : withheld(entry, hearing);
-      if (why) further.push({ word, why });
-      else words.push(word);
+      if (!guard(word.sounds.map((s) => s.ipa))) known.push(word);
     }
     await otherTurns();
   }
   return madeReady({
     accent,
     conventions,
-    words,
-    further,
+    ...partWords(known, (entry) => (formerEntries().has(entry) ? 'former' : withheld(entry, hearing))),
     guard,
     forms: forms(),
     counting: counting(),
@@ -177,12 +172,8 @@ async function prepareBank({ accent, conventions, ours, letIn }: Wanted): Promis
 /** The same bank with some of its words withheld. */
 function narrow(whole: PreparedBank, aside: readonly string[]): Promise<PreparedBank> {
   const out = new Set(aside);
-  const away = whole.words.filter((w) => out.has(w.word)).map((word) => ({ word, why: 'put-aside' as const }));
-  return madeReady({
-    ...whole.source,
-    words: whole.words.filter((w) => !out.has(w.word)),
-    further: [...(whole.source.further ?? []), ...away],
-  });
+  const here = partWords(whole.words, ({ word }) => (out.has(word) ? 'put-aside' : undefined));
+  return madeReady({ ...whole.source, words: here.words, further: [...(whole.source.further ?? []), ...here.further] });
 }
 
 async function madeReady(source: MaterialSource): Promise<PreparedBank> {

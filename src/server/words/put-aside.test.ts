@@ -1,7 +1,4 @@
-import { mkdtempSync, rmSync } from 'node:fs';
-import os from 'node:os';
-import path from 'node:path';
-import { afterEach, beforeEach, describe, expect, test } from 'vitest';
+import { describe, expect, test } from 'vitest';
 import { v7 } from 'uuid';
 import { planRequestSchema } from '../../core/formats/plan-file';
 import { wordsSchema } from '../../core/formats/schemas';
@@ -17,28 +14,15 @@ import { homePaper } from '../sessions/home-page';
 import { playSession } from '../sessions/play-session';
 import { startSession, startWords } from '../sessions/start-session';
 import { saveSettings } from '../setting/settings';
-import { database, type Database } from '../storage/database';
+import { database } from '../storage/database';
+import { inFreshFiles } from '../testing/fresh-file';
 import { putAside, wordsAside } from './put-aside';
 import { saveOwnWord } from './own-words';
 import { savedSet, saveSet } from './word-sets';
 import { wordPage } from './word-page';
 import { findWords } from './words';
 
-// Real SQLite files throughout.
-let folder: string;
-const place = globalThis as typeof globalThis & { bouncyEcho?: Promise<Database> };
-beforeEach(() => {
-  folder = mkdtempSync(path.join(os.tmpdir(), 'bouncy-echo-'));
-  process.env.BOUNCY_ECHO_DB = path.join(folder, 'test.sqlite');
-});
-afterEach(async () => {
-  await place.bouncyEcho?.then(
-    (db) => db.close(),
-    () => undefined,
-  );
-  delete place.bouncyEcho;
-  rmSync(folder, { recursive: true, force: true });
-});
+inFreshFiles();
 
 const find = async (query: Record<string, string>, groupId: string) =>
   findWords(wordsSchema.parse(query), { id: groupId, children: [] });

@@ -8,8 +8,8 @@ import type { Change } from '../../core/lexicon/neighbours';
 import { MAIN_ACCENTS, type AccentId } from '../../core/phonology/accents';
 import { labelOf } from '../../core/phonology/sounds';
 import type { Country } from '../../core/lexicon/country';
-import { bankEntry, type PreparedBank } from './bank';
-import { bankOfGroup, wordsAside } from './put-aside';
+import { bankEntry, preparedBank, type PreparedBank } from './bank';
+import { wordsAside } from './put-aside';
 import { Problem } from '../storage/problems';
 import { ownedProps } from './props';
 import { getSettings } from '../setting/settings';
@@ -95,7 +95,8 @@ export async function wordPage(name: string, groupId: string): Promise<WordPage>
   const entry = await bankEntry(name);
   if (!entry) throw new Problem(`“${name}” is not in the word bank.`, 404);
   const { accent, conventions } = await getSettings();
-  const bank = await bankOfGroup(groupId, accent, conventions);
+  const aside = await wordsAside(groupId);
+  const bank = await preparedBank(accent, conventions, aside);
   const word = bank.byName.get(name) ?? prepare(entry, accent, conventions);
   const accents = (entry.own ? [] : MAIN_ACCENTS).map(({ id, name: accentName }) => {
     const there = prepare(entry, id as AccentId, conventions);
@@ -125,7 +126,7 @@ export async function wordPage(name: string, groupId: string): Promise<WordPage>
     careful: entry.careful,
     where: entry.where,
     show: entry.show,
-    aside: (await wordsAside(groupId)).includes(name),
+    aside: aside.includes(name),
     sentence: entry.sentence,
     band: entry.band,
     accents,

@@ -128,7 +128,10 @@ async function check(text: string, fileName: string): Promise<Checked> {
         row,
         text: word.word,
         state: known ? 'known' : 'new',
-        why: known && word.own && inBank(word.word) ? 'The word bank has it already; its own sounds are used.' : null,
+        why:
+          known && word.own && inBank(word.word)
+            ? 'The word bank has this word already, so its sounds come from there.'
+            : null,
       });
       words.push(word.word);
       if (!known && word.own) own.push(word.own);

@@ -16,7 +16,7 @@ export const CAUTION_WORDS: Readonly<Record<Own, { short: string; long: string }
   sharp: { short: 'sharp', long: 'An adult holds it, or show a picture.' },
   hot: { short: 'hot', long: 'Only cold and empty, or show a picture.' },
   battery: { short: 'battery', long: 'Check that the battery cover is screwed down.' },
-  cord: { short: 'cord', long: 'Keep long cords away from necks, and stay beside the child who holds it.' },
+  cord: { short: 'cord', long: 'Keep long cords away from necks, and stay beside the child.' },
   'not-eaten': {
     short: 'not to be eaten',
     long: 'It can make a child ill if it is eaten. Look at it where it grows, and wash hands afterwards.',
@@ -29,9 +29,7 @@ const names = (cautions: readonly Caution[]): string => listed(allergensOf(cauti
 /** What to watch for with one thing or several, a sentence each. */
 export function cautionLines(cautions: readonly Caution[]): string[] {
   const allergens = names(cautions);
-  const contains = allergens
-    ? [`It contains ${allergens}, or often does. Check every child’s plan before it comes out.`]
-    : [];
+  const contains = allergens ? [`There may be ${allergens} in it. Check every child’s plan before it comes out.`] : [];
   return [...own(cautions).map((c) => CAUTION_WORDS[c].long), ...contains];
 }
 

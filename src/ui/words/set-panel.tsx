@@ -102,7 +102,7 @@ function useSet({
       const answer = await keepAside(groupId, word, true);
       setError(answer.ok ? '' : answer.error);
       if (!answer.ok || !here.current) return;
-      setSaid(`${word} is put aside for ${groupName}. Settings brings it back.`);
+      setSaid(`${word} is put aside for ${groupName}. You can bring it back under Settings.`);
       swap(word);
     });
   const resize = (next: string): void =>

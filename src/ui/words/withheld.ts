@@ -5,8 +5,8 @@ export function withheldSentence(why: Withheld, where: Country | null, groupName
   const { country } = COUNTRY_WORDS[where ?? 'gb'];
   const sentences: Readonly<Record<Withheld, string>> = {
     former: 'This word has left the word bank. What you saved with it still works, and no game offers it.',
-    'other-country': `People say this in ${country}, so no game here offers it. Settings can let such words in.`,
-    local: `People say this in some parts of ${country}, so no game offers it. Settings can let such words in.`,
+    'other-country': `People say this in ${country}, so no game here offers it. Settings has a switch for such words.`,
+    local: `People say this in some parts of ${country}, so no game offers it. Settings has a switch for such words.`,
     'put-aside': `This word is put aside for ${groupName}: no game offers it.`,
   };
   return sentences[why];

@@ -1,4 +1,4 @@
-import { readKey } from '../../../core/games/spec';
+import { hasWordOf } from '../../../core/games/spec';
 import type { Plan, PlannedRound } from '../../../core/sessions/running-order';
 import { Problem } from '../../storage/problems';
 import type { Workshop } from '../workshop';
@@ -8,7 +8,8 @@ import { swapped } from './swap';
 
 /** A plan without a word that the group has put aside: another item stands wherever it stood. */
 export function withoutWord(plan: Plan, word: string, shop: Workshop): Plan {
-  const has = (key: string): boolean => readKey(key).words.includes(word);
+  const out = new Set([word]);
+  const has = (key: string): boolean => hasWordOf(key, out);
   const rounds = plan.rounds.map((round) => {
     const spares = round.spares.filter((key) => !has(key));
     const model = round.model !== null && has(round.model) ? null : round.model;

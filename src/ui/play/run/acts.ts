@@ -1,7 +1,7 @@
 import type { LikelyAnswer } from '@/core/answers/likely';
 import type { Help, Outcome } from '@/core/answers/outcome';
 import type { AnswerEntry, Entry, SaidAs } from '@/core/sessions/log';
-import { readKey } from '@/core/games/spec';
+import { hasWordOf } from '@/core/games/spec';
 import { sure } from '@/core/sure';
 import type { Run } from './run';
 
@@ -126,8 +126,9 @@ export const swap = (turn: number): Act =>
 /** A word that this group is not to hear again: another comes at once, where there is one. */
 export const putAside = (turn: number, word: string): Act =>
   inTurn(turn, ({ spare, state, check, hunting, round }) => {
-    const other = spare !== undefined && !check && !hunting && !readKey(spare).words.includes(word) ? spare : undefined;
-    const goes = readKey(state.word).words.includes(word) && !round.inOrder;
+    const out = new Set([word]);
+    const other = spare !== undefined && !check && !hunting && !hasWordOf(spare, out) ? spare : undefined;
+    const goes = hasWordOf(state.word, out) && !round.inOrder;
     return [
       { kind: 'aside', turn, word },
       ...(goes && other ? [{ kind: 'swap' as const, turn, from: state.word, to: other }] : []),

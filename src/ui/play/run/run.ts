@@ -5,11 +5,12 @@ import { addHabits, habitsOf, NO_HABITS, rank } from '@/core/answers/rank';
 import { chunksOf } from '@/core/answers/said';
 import { fill } from '@/core/games/fill';
 import type { Item } from '@/core/games/item';
+import { hasWordOf } from '@/core/games/spec';
 import type { RoutineStep } from '@/core/games/routine-steps';
 import { initialsOf } from '@/core/sessions/initials';
 import type { Entry } from '@/core/sessions/log';
 import { saidIn } from '@/core/sessions/pace';
-import { hasAside, replay, type SessionState } from '@/core/sessions/replay';
+import { replay, type SessionState } from '@/core/sessions/replay';
 import { asSecond } from '@/core/sessions/second-ears';
 import { accentOf } from '@/core/phonology/accents';
 import { sure } from '@/core/sure';
@@ -154,14 +155,14 @@ type FromLog = Pick<
 function otherItems(round: PlayRound, words: readonly string[], state: SessionState, item: Item | undefined) {
   if (round.inOrder) return { spare: undefined, easier: undefined };
   const free = round.spares.filter(
-    (k) => k !== item?.key && !state.swapped.includes(k) && !words.includes(k) && !hasAside(k, state.aside),
+    (k) => k !== item?.key && !state.swapped.includes(k) && !words.includes(k) && !hasWordOf(k, state.aside),
   );
   return {
     // A word with the same answer keeps yes and no in balance.
     spare: free.find((k) => round.items[k]?.kind === item?.kind) ?? free[0],
     easier: Object.values(round.items)
       .filter((i) => i.key !== state.word && i.key !== round.model && !state.swapped.includes(i.key))
-      .filter((i) => !hasAside(i.key, state.aside))
+      .filter((i) => !hasWordOf(i.key, state.aside))
       .sort((a, b) => a.difficulty - b.difficulty)[0],
   };
 }
