@@ -1,14 +1,12 @@
-import { mkdtempSync, rmSync } from 'node:fs';
-import os from 'node:os';
-import path from 'node:path';
-import { afterEach, beforeEach, describe, expect, test } from 'vitest';
+import { beforeEach, describe, expect, test } from 'vitest';
 import { v7 } from 'uuid';
 import { wordsSchema, type OwnWordInput } from '../../core/formats/schemas';
 import { PRESETS } from '../../core/phonology/conventions';
 import type { AccentId } from '../../core/phonology/accents';
 import { appendLog } from '../record/append-log';
 import { examplesOfCounting } from './counting-examples';
-import { database, type Database } from '../storage/database';
+import { database } from '../storage/database';
+import { inFreshFiles } from '../testing/fresh-file';
 import { addGroup, eraseGroup } from '../people/groups';
 import { ownEntriesChanged } from './own-entries';
 import { listOwnWords, ownWordInput, proposeWord, removeOwnWord, saveOwnWord, soundsFromTaps } from './own-words';
@@ -26,21 +24,8 @@ import { copySet, eraseSet, exportSet, importSet, listSets, reportOnFile, saveSe
 import { findWords } from './words';
 
 // Real SQLite files throughout.
-let folder: string;
-const place = globalThis as typeof globalThis & { bouncyEcho?: Promise<Database> };
-beforeEach(() => {
-  folder = mkdtempSync(path.join(os.tmpdir(), 'bouncy-echo-'));
-  process.env.BOUNCY_ECHO_DB = path.join(folder, 'test.sqlite');
-  ownEntriesChanged();
-});
-afterEach(async () => {
-  await place.bouncyEcho?.then(
-    (db) => db.close(),
-    () => undefined,
-  );
-  delete place.bouncyEcho;
-  rmSync(folder, { recursive: true, force: true });
-});
+inFreshFiles();
+beforeEach(() => ownEntriesChanged());
 
 const find = async (query: Record<string, string>, groupId = v7()) =>
   findWords(wordsSchema.parse(query), { id: groupId, children: [] });
