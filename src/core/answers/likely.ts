@@ -1,12 +1,14 @@
 import { inCluster } from '../lexicon/difficulty';
-import { spell, type Word } from '../lexicon/entry';
+import type { Word } from '../lexicon/entry';
 import type { Guard } from '../lexicon/guard';
 import { NEAR, soundDistance } from '../phonology/articulation';
 import { accentOf, type AccentId } from '../phonology/accents';
 import { CONSONANTS, labelOf } from '../phonology/sounds';
 import { sure } from '../sure';
 import type { Outcome, Slip } from './outcome';
-import { asWord, saidOf } from './said';
+import { heardLine, type Bit } from './heard-line';
+import { letterNames } from './letter-names';
+import { asWord, saidOf, type Chunks } from './said';
 
 /** One answer a child is likely to give: a tap records outcome, sounds said and slip together. */
 export interface LikelyAnswer {
@@ -16,8 +18,10 @@ export interface LikelyAnswer {
   readonly outcome: Outcome;
   /** The sounds said, as answers/said writes them; empty where no sounds can be named. */
   readonly said: string;
-  /** How it looks on the chip; `null` where showing it could print a rude word. */
+  /** How it is read at a glance: a word, a safe respelling, a choice, plain words; null where the line does it. */
   readonly show: string | null;
+  /** The sounds said, those that were lost struck through; absent where `show` alone says it. */
+  readonly line?: readonly Bit[];
   readonly note: string;
   /** Indices of the sounds that slipped. Empty where the whole task slipped and no one sound did. */
   readonly missed: readonly number[];
@@ -27,41 +31,30 @@ export interface LikelyContext {
   readonly guard: Guard;
   /** Spelling of a sound string where it is a word of the bank. Example: `fog` for f ɒ ɡ. */
   readonly spellingOf: (sounds: readonly string[]) => string | undefined;
+  /** A respelling of a made-up word that is read right by itself; null where there is none. */
+  readonly respell: (sounds: readonly string[]) => string | null;
 }
 
 /** Candidates an item carries at most; which of them are shown is for answers/rank. */
 const MOST = 8;
 const ipaOf = (word: Word): string[] => word.sounds.map((s) => s.ipa);
-type Said = Pick<Word, 'accent'>;
-const label = ({ accent }: Said, ipa: string): string => labelOf(ipa, accent).label;
-const slashes = (word: Said, ipa: string): string => `/${label(word, ipa)}/`;
-const apart = (word: Said, sounds: readonly string[]): string => sounds.map((ipa) => label(word, ipa)).join(' · ');
+const slashes = ({ accent }: Word, ipa: string): string => `/${labelOf(ipa, accent).label}/`;
 
-/** The letters that are left when one sound goes, or undefined where that letter spells more than the sound. */
-function lettersWithout(word: Word, at: number): string | undefined {
-  const { segment } = sure(word.sounds[at]);
-  if (word.sounds.filter((s) => s.segment === segment).length > 1) return undefined;
-  let from = 0;
-  const index = word.entry.letters.findIndex((piece) => {
-    const here = segment >= from && segment < from + piece.keys;
-    from += piece.keys;
-    return here;
-  });
-  const piece = word.entry.letters[index];
-  if (!piece || piece.keys > 1) return undefined;
-  return spell(word.entry.letters.filter((_, i) => i !== index));
-}
+/** Nothing is shown of what would be heard as a rude word. */
+const HIDDEN = { show: null } as const;
 
 /** The word with one sound lost, said as a word. */
-function lost(word: Word, at: number, { guard, spellingOf }: LikelyContext): LikelyAnswer {
+function lost(word: Word, at: number, { guard, spellingOf, respell }: LikelyContext): LikelyAnswer {
   const left = ipaOf(word).filter((_, i) => i !== at);
-  const show = guard(left) ? null : (spellingOf(left) ?? lettersWithout(word, at) ?? null);
+  const shown = guard(left)
+    ? HIDDEN
+    : { show: spellingOf(left) ?? respell(left), line: heardLine([left], ipaOf(word), word.accent) };
   return {
     id: `lost-${at}`,
     slip: 'lost-sound',
     outcome: 'not-yet',
     said: asWord(left),
-    show,
+    ...shown,
     note: `lost ${slashes(word, sure(word.sounds[at]).ipa)}`,
     missed: [at],
   };
@@ -87,7 +80,8 @@ function lastOnly(word: Word): LikelyAnswer {
     slip: 'last-only',
     outcome: 'not-yet',
     said: last,
-    show: slashes(word, last),
+    show: null,
+    line: heardLine([[last]], [], word.accent),
     note: 'last sound only',
     missed: [],
   };
@@ -141,27 +135,20 @@ function nearWord(word: Word, { spellingOf }: LikelyContext): LikelyAnswer[] {
  * 'last sound only']
  */
 export function blendingLikely(word: Word, context: LikelyContext): LikelyAnswer[] {
-  const notJoined: LikelyAnswer = {
-    id: 'apart',
-    slip: 'not-joined',
-    outcome: 'not-yet',
-    said: ipaOf(word).join(' '),
-    show: apart(word, ipaOf(word)),
-    note: 'not joined',
-    missed: [],
-  };
   const losses = oftenLost(word).map((at) => lost(word, at, context));
-  return distinct([...losses.slice(0, 2), notJoined, lastOnly(word), ...nearWord(word, context), ...losses.slice(2)]);
+  return distinct([
+    ...losses.slice(0, 2),
+    notJoined(word),
+    lastOnly(word),
+    ...nearWord(word, context),
+    ...losses.slice(2),
+  ]);
 }
 
 /** Runs of sounds a child keeps whole: from `from` up to and with `to`. */
-function chunked(word: Word, from: number, to: number): { said: string; show: string } {
+function chunked(word: Word, from: number, to: number): Chunks {
   const ipa = ipaOf(word);
-  const parts = [...ipa.slice(0, from).map((s) => [s]), ipa.slice(from, to + 1), ...ipa.slice(to + 1).map((s) => [s])];
-  return {
-    said: saidOf(parts),
-    show: parts.map((part) => part.map((ipa) => label(word, ipa)).join('')).join(' · '),
-  };
+  return [...ipa.slice(0, from).map((s) => [s]), ipa.slice(from, to + 1), ...ipa.slice(to + 1).map((s) => [s])];
 }
 
 const HEARD_AS: Readonly<Record<string, string>> = { t: 'tʃ', d: 'dʒ' };
@@ -178,7 +165,12 @@ export function heardClosely(word: Word, firstAlone = false): LikelyAnswer[] {
       slip: 'heard-closely',
       outcome: 'on-own',
       said: said.join(' '),
-      show: apart(word, said),
+      show: null,
+      line: heardLine(
+        said.map((ipa) => [ipa]),
+        [],
+        word.accent,
+      ),
       note: `heard ${slashes(word, as)}: right`,
       missed: [],
     },
@@ -196,42 +188,30 @@ export function segmentingLikely(word: Word, context: LikelyContext): LikelyAnsw
   const out: LikelyAnswer[] = [];
   const keep = (slip: 'cluster-kept' | 'rime-kept', from: number, to: number, note: string): void => {
     const run = sounds.slice(from, to + 1).map((s) => s.ipa);
-    const { said, show } = chunked(word, from, to);
+    const said = chunked(word, from, to);
     // What the convention counts as one sound may stay together.
     if (sounds.slice(from + 1, to + 1).every((s) => word.units.some((unit) => unit.sounds.indexOf(s) > 0))) return;
     const missed = sounds.map((_, at) => at).filter((at) => at >= from && at <= to);
-    out.push({ id: slip, slip, outcome: 'not-yet', said, show: context.guard(run) ? null : show, note, missed });
+    const line = context.guard(run) ? {} : { line: heardLine(said, [], word.accent) };
+    out.push({ id: slip, slip, outcome: 'not-yet', said: saidOf(said), show: null, ...line, note, missed });
   };
   if (vowel > 1) keep('cluster-kept', 0, vowel - 1, 'start kept together');
   if (vowel > 0 && vowel < end) keep('rime-kept', vowel, end, 'end kept whole');
   const losses = oftenLost(word).map((at): LikelyAnswer => {
     const without = lost(word, at, context);
     const left = without.said.split('+');
-    return { ...without, said: left.join(' '), show: context.guard(left) ? null : apart(word, left) };
+    const parts = left.map((ipa) => [ipa]);
+    const shown = context.guard(left) ? {} : { line: heardLine(parts, ipaOf(word), word.accent) };
+    const { id, slip, outcome, note, missed } = without;
+    return { id, slip, outcome, note, missed, said: left.join(' '), show: null, ...shown };
   });
   out.push(...losses.slice(0, 1), ...heardClosely(word));
   if (sounds.some((s) => !s.vowel)) out.push(withUh(word));
   out.push(
-    {
-      id: 'whole',
-      slip: 'whole-word',
-      outcome: 'not-yet',
-      said: asWord(ipaOf(word)),
-      show: word.word,
-      note: 'said the word',
-      missed: [],
-    },
-    { id: 'letters', slip: 'letter-name', outcome: 'not-yet', said: '', show: null, note: 'letter names', missed: [] },
+    wholeWord(word),
+    inWords('letters', 'letter-name', { show: letterNames(word.word), note: 'letter names' }),
     ...losses.slice(1),
-    {
-      id: 'heard',
-      slip: 'another-heard',
-      outcome: 'on-own',
-      said: '',
-      show: null,
-      note: 'another word, its sounds right',
-      missed: [],
-    },
+    inWords('heard', 'another-heard', { show: 'another word', note: 'its sounds right', outcome: 'on-own' }),
   );
   return distinct(out);
 }
@@ -242,8 +222,8 @@ const withUh = (word: Word): LikelyAnswer => ({
   slip: 'added-uh',
   outcome: 'on-own',
   said: saidOf(word.sounds.map((s) => (s.vowel ? [s.ipa] : [s.ipa, 'ə']))),
-  show: null,
-  note: 'with “uh”: right',
+  show: 'with “uh”',
+  note: 'right',
   missed: [],
 });
 
@@ -276,7 +256,7 @@ export const numberLikely = (right: number): LikelyAnswer[] =>
       missed: [],
     }));
 
-/** A likely answer that slips, in a few words; the chip shows nothing where it could print a rude word. */
+/** A likely answer that slips, in a few words; nothing is shown where it could print a rude word. */
 export function slipLikely(
   slip: Slip,
   { said, show, note }: { readonly said: readonly string[]; readonly show: string; readonly note: string },
@@ -304,6 +284,80 @@ export const rightLikely = (said: readonly string[], show: string, note: string)
   missed: [],
 });
 
-/** Each once, likeliest first. */
+/** The word itself, where something else was asked for. */
+const wordAgain = (slip: 'whole-word' | 'unchanged', word: Word, note: string): LikelyAnswer => ({
+  id: slip === 'unchanged' ? slip : 'whole',
+  slip,
+  outcome: 'not-yet',
+  said: asWord(ipaOf(word)),
+  show: word.word,
+  note,
+  missed: [],
+});
+
+/** The word, where its sounds or one of them were asked for. */
+export const wholeWord = (word: Word, note = 'said the word'): LikelyAnswer => wordAgain('whole-word', word, note);
+
+/** The word, where it was to be changed. */
+export const unchanged = (word: Word, note = 'unchanged'): LikelyAnswer => wordAgain('unchanged', word, note);
+
+/** The sounds one by one, where the word was asked for; or its parts, where it was said in parts. */
+export const notJoined = (word: Word, parts?: readonly string[]): LikelyAnswer => ({
+  id: 'apart',
+  slip: 'not-joined',
+  outcome: 'not-yet',
+  said: ipaOf(word).join(' '),
+  ...(parts
+    ? { show: parts.join(' · ') }
+    : {
+        show: null,
+        line: heardLine(
+          ipaOf(word).map((ipa) => [ipa]),
+          [],
+          word.accent,
+        ),
+      }),
+  note: 'not joined',
+  missed: [],
+});
+
+/** An answer of which only the kind is known, told in words. */
+export const inWords = (
+  id: string,
+  slip: Slip | null,
+  { show, note, outcome = 'not-yet' }: { readonly show: string; readonly note: string; readonly outcome?: Outcome },
+): LikelyAnswer => ({ id, slip, outcome, said: '', show, note, missed: [] });
+
+/** One sound said alone. */
+export const soundAlone = (
+  slip: Slip,
+  ipa: string,
+  { accent, note }: { readonly accent: AccentId; readonly note: string },
+): LikelyAnswer => ({
+  id: `${slip} ${ipa}`,
+  slip,
+  outcome: 'not-yet',
+  said: ipa,
+  show: null,
+  line: heardLine([[ipa]], [], accent),
+  note,
+  missed: [],
+});
+
+/** The one sound that was asked for. */
+export const soundRight = (ipa: string, accent: AccentId): LikelyAnswer => ({
+  id: `right ${ipa}`,
+  slip: null,
+  outcome: 'on-own',
+  said: ipa,
+  show: null,
+  line: heardLine([[ipa]], [], accent),
+  note: 'right',
+  missed: [],
+});
+
+/** Each once, likeliest first; one of which nothing may be shown is left out. */
 export const distinct = (answers: readonly LikelyAnswer[]): LikelyAnswer[] =>
-  answers.filter((a, i) => answers.findIndex((b) => b.id === a.id) === i).slice(0, MOST);
+  answers
+    .filter((a, i) => (a.show !== null || a.line !== undefined) && answers.findIndex((b) => b.id === a.id) === i)
+    .slice(0, MOST);

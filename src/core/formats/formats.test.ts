@@ -16,6 +16,7 @@ const row = (more: Partial<ExportRow>): ExportRow => ({
   outcome: 'not-yet',
   slip: 'lost-sound',
   said: 'f ɒ ɡ',
+  heard: 'f · [r] · o · g',
   missed: [1],
   helps: ['slower'],
   note: null,
@@ -89,7 +90,7 @@ describe('CSV (RFC 4180; formula guard after OWASP, CSV Injection)', () => {
     (name) => {
       const parsed = sure(Papa.parse<string[]>(toCsv(file(row({ child: name, note: name }))).slice(1)).data[1]);
       expect(parsed[4]).toBe(`'${name}`);
-      expect(parsed[12]).toBe(`'${name}`);
+      expect(parsed[13]).toBe(`'${name}`);
     },
   );
   test('quotes, commas, new lines and other scripts survive', () => {

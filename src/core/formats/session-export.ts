@@ -22,6 +22,8 @@ export interface ExportRow {
   readonly outcome: Outcome;
   readonly slip: Slip | null;
   readonly said: string | null;
+  /** The same for a reader: a word or respelling, and its sounds, a lost one in brackets: `fog (f-[r]-o-g)`. */
+  readonly heard: string | null;
   readonly missed: readonly number[];
   readonly helps: readonly Help[];
   readonly note: string | null;
@@ -73,6 +75,7 @@ export const CSV_COLUMNS = [
   'outcome',
   'slip',
   'said',
+  'said, to read',
   'sounds that slipped',
   'help',
   'note',
@@ -103,6 +106,7 @@ export function toCsv({ answers }: SessionExport): string {
     OUTCOME_WORDS[a.outcome],
     a.slip ? SLIP_WORDS[a.slip] : '',
     a.said ?? '',
+    a.heard ?? '',
     a.missed.map((i) => a.sounds[i] ?? '').join(' '),
     a.helps.map((h) => HELP_WORDS[h]).join(', '),
     a.note ?? '',

@@ -11,7 +11,7 @@ export function marksOf(word: Word): Mark[] {
   const letters = lettersBySegment(word);
   return word.sounds.map((sound, at) => ({
     ipa: sound.ipa,
-    ...labelOf(sound.ipa, word.accent),
+    ...labelOf(sound.ipa, word.accent, word.sounds[at + 1]?.ipa),
     ...(letters[sound.segment] ? { letters: sure(letters[sound.segment]) } : {}),
     making: makingOf(sound.ipa),
     close: followsInCluster(word, at),

@@ -7,11 +7,13 @@ import { parseTranscription } from '../phonology/transcription';
 import { formEntry, type Form } from '../lexicon/endings';
 import { prepare, type Entry, type Word } from '../lexicon/entry';
 import type { Guard } from '../lexicon/guard';
+import type { OneBeatList } from '../lexicon/one-beat-list';
 import { spellingsOf } from '../lexicon/likeness';
 import type { Withheld } from '../lexicon/country';
 import { neighbourhood, rhymeClasses, type Neighbourhood } from '../lexicon/neighbours';
 import { onsetAndRime } from '../lexicon/syllables';
 import { traitsOf } from '../lexicon/traits';
+import { rimeSpellings, voiceWord, type RimeSpellings } from '../lexicon/voice-parts';
 import { sure } from '../sure';
 import { need } from './proof';
 
@@ -31,10 +33,12 @@ export interface Material {
   readonly baseOf: () => ReadonlyMap<string, { readonly base: string; readonly ending: Form['ending'] }>;
   readonly neighbours: () => Neighbourhood;
   readonly rhymes: () => ReadonlyMap<string, readonly Word[]>;
+  /** How the ends of words are written and read. */
+  readonly spellings: () => RimeSpellings;
   /** The word for a string of sounds, of the bank, its forms and the little words; undefined where none is known. */
   readonly knownAs: (sounds: readonly string[]) => string | undefined;
-  /** True where the sounds are a word that the bank does not have: nothing to show, and nothing to call made-up. */
-  readonly isOther: (sounds: readonly string[]) => boolean;
+  /** Words and names of one beat that the bank need not have: nothing to show, and nothing to call made-up. */
+  readonly oneBeats: OneBeatList;
   /** The sounds of any word of a sentence, little words and endings too; undefined for a word that is not known. */
   readonly soundsOf: (word: string) => readonly string[] | undefined;
   /** Short sentences for counting words, by a word in them. */
@@ -55,8 +59,7 @@ export interface MaterialSource {
   readonly littleWords: readonly LittleWord[];
   /** Short sentences for counting words, by a word in them. */
   readonly counting?: ReadonlyMap<string, string>;
-  /** Words of one beat that the bank does not have: word, line. */
-  readonly otherWords: readonly LittleWord[];
+  readonly oneBeats: OneBeatList;
 }
 
 export interface FurtherWord {
@@ -117,7 +120,23 @@ export const parseCounting = (text: string): ReadonlyMap<string, string> =>
       .map((row) => row.split('\t') as [string, string]),
   );
 
+/** A word whose spelling is read in one way by itself: *bow* and *row* are not, nor is *i*. */
+const readsOneWay = (word: string, byName: ReadonlyMap<string, Word>): boolean =>
+  word.length > 1 && byName.get(word)?.entry.doubt !== 'homograph';
+
 const ipaOf = (word: Word): string[] => word.sounds.map((s) => s.ipa);
+
+/** Words by their sounds; of words said alike, one of the later list. */
+function namesBySounds(
+  little: ReadonlyMap<string, readonly string[]>,
+  banks: readonly (readonly Word[])[],
+  fits: (word: string) => boolean,
+): Map<string, string> {
+  const all = new Map([...little].filter(([word]) => fits(word)).map(([word, sounds]) => [sounds.join(' '), word]));
+  for (const bank of banks)
+    for (const [said, word] of spellingsOf(bank.filter((w) => fits(w.word)))) all.set(said, word.word);
+  return all;
+}
 
 /** Makes the material of an accent; the dearer parts only when a game first asks for them. */
 export function materialOf({
@@ -128,7 +147,7 @@ export function materialOf({
   guard,
   forms,
   littleWords,
-  otherWords,
+  oneBeats,
   counting = new Map(),
 }: MaterialSource): Material {
   const kept = new Map<string, unknown>();
@@ -153,19 +172,17 @@ export function materialOf({
     realiseSegments(parseTranscription(ownOf(ownLines, accent) ?? line), accentOf(accent)).map((s) => s.ipa);
   const little = (): ReadonlyMap<string, readonly string[]> =>
     keep('little', () => new Map(littleWords.map((w) => [w.word, heard(w)])));
-  const others = (): ReadonlySet<string> => keep('others', () => new Set(otherWords.map((w) => heard(w).join(' '))));
-  const bySounds = (): ReadonlyMap<string, string> =>
-    keep('by sounds', () => {
-      const all = new Map([...little()].map(([word, sounds]) => [sounds.join(' '), word]));
-      for (const [said, word] of spellingsOf(formsOf(withheldWords))) all.set(said, word.word);
-      for (const [said, word] of spellingsOf([...withheldWords.values()])) all.set(said, word.word);
-      for (const [said, word] of spellingsOf(formWords())) all.set(said, word.word);
-      for (const [said, word] of spellingsOf(words)) all.set(said, word.word);
-      return all;
+  const spelling = (key: string, fits: (word: string) => boolean): ReadonlyMap<string, string> =>
+    keep(key, () => {
+      const banks = [formsOf(withheldWords), [...withheldWords.values()], formWords(), words];
+      return namesBySounds(little(), banks, fits);
     });
+  const readsAlone = (word: string): boolean => readsOneWay(word, byName);
   const formByName = (): ReadonlyMap<string, Word> =>
     keep('forms by name', () => new Map(formWords().map((w) => [w.word, w])));
-  const knownAs = (sounds: readonly string[]): string | undefined => bySounds().get(sounds.join(' '));
+  const spellings = (): RimeSpellings => keep('rime spellings', () => rimeSpellings([...byName.values()]));
+  const knownAs = (sounds: readonly string[]): string | undefined =>
+    spelling('by sounds', () => true).get(sounds.join(' '));
   return {
     accent,
     words,
@@ -175,8 +192,22 @@ export function materialOf({
     keep,
     counting,
     knownAs,
-    isOther: (sounds) => others().has(sounds.join(' ')),
-    context: { guard, spellingOf: (sounds) => (guard(sounds) ? undefined : knownAs(sounds)) },
+    oneBeats,
+    context: {
+      guard,
+      spellingOf: (sounds) => (guard(sounds) ? undefined : spelling('printed', readsAlone).get(sounds.join(' '))),
+      respell: (sounds) =>
+        keep(`respelt ${sounds.join(' ')}`, () =>
+          guard(sounds)
+            ? null
+            : voiceWord(sounds, {
+                accent,
+                spellings: spellings(),
+                mayRead: (letters) => oneBeats.mayRead(letters, sounds, accent),
+              }),
+        ),
+    },
+    spellings,
     forms: formWords,
     baseOf: () => keep('bases', () => new Map(forms.map((f) => [f.form, { base: f.base, ending: f.ending }]))),
     neighbours: () => keep('neighbours', () => neighbourhood(words)),

@@ -1,14 +1,22 @@
 import type { Word } from '../lexicon/entry';
 import type { AccentId } from '../phonology/accents';
 import type { Making } from '../phonology/consonants';
-import { labelOf, makingOf, MAKING_ADVICE } from '../phonology/sounds';
+import { makingOf, MAKING_ADVICE } from '../phonology/sounds';
+import { voiceLabel, voiceRow } from '../phonology/voice-label';
 
 /** Sounds as labels with dots between, for reading aloud. Example: `s … l … u … g`. */
-export const spokenApart = (word: Word): string =>
-  word.sounds.map((s) => labelOf(s.ipa, word.accent).label).join(' … ');
+export const spokenApart = (word: Word, between = ' … '): string =>
+  voiceRow(
+    word.sounds.map((s) => s.ipa),
+    word.accent,
+    between,
+  );
 
-/** A sound between slashes. Example: `/sh/`. */
-export const slashed = (ipa: string, accent: AccentId): string => `/${labelOf(ipa, accent).label}/`;
+/** A sound between slashes, told from another with the same label. Example: `/sh/`, `/oo/ (as in book)`. */
+export function slashed(ipa: string, accent: AccentId): string {
+  const { label, as } = voiceLabel(ipa, accent);
+  return as ? `/${label}/ (as in ${as})` : `/${label}/`;
+}
 
 const list = (labels: readonly string[]): string =>
   labels.length < 2 ? labels.join('') : `${labels.slice(0, -1).join(', ')} and ${labels.at(-1)}`;

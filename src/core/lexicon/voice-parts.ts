@@ -1,6 +1,5 @@
 import type { AccentId } from '../phonology/accents';
-import { labelOf } from '../phonology/sounds';
-import { sure } from '../sure';
+import { isVowel, labelOf } from '../phonology/sounds';
 import type { Word } from './entry';
 import { onsetAndRime, onsetAndRimeLetters } from './syllables';
 import { traitsOf } from './traits';
@@ -43,8 +42,12 @@ export function rimeSpellings(words: readonly Word[]): RimeSpellings {
 
 /** Letters are read right where at least so many of the words that end in them are said so. */
 const MOSTLY = 0.75;
+/** The letters of other words are lent where so many words have them. */
+const OFTEN = 2;
 /** Read otherwise by most adults when nothing stands before them. */
-const MISREAD: ReadonlySet<string> = new Set(['ind', 'ough', 'ould', 'ive', 'ome', 'ove', 'ie', 'ye', 'ew']);
+const MISREAD: ReadonlySet<string> = new Set(
+  'ind ough ould ive ome ove ie ye ew ue ief iece iend uise uit is as os'.split(' '),
+);
 
 /** True where letters alone are read as these sounds. */
 function readsAs(letters: string, sounds: string, { readAs, wordOf }: RimeSpellings): boolean {
@@ -71,7 +74,11 @@ function startFor(onset: readonly string[], own: string, accent: AccentId): stri
 const OPEN: Readonly<Record<string, string>> = {
   oa: 'oh',
   aw: 'aw',
-
+  ar: 'ar',
+  or: 'or',
+  ur: 'ur',
+  air: 'air',
+  oo: 'oo',
   igh: 'igh',
   ee: 'ee',
   ay: 'ay',
@@ -79,19 +86,30 @@ const OPEN: Readonly<Record<string, string>> = {
 };
 const CLOSED: ReadonlySet<string> = new Set(['a', 'e', 'i', 'o', 'u', 'ee', 'ay']);
 
-/** The rest of a word as letters that are read as it sounds: its own, those of another word, else the sounds. */
-function restFor(word: Word, spellings: RimeSpellings): string | null {
-  const { vowel, coda } = onsetAndRime(word);
-  const sounds = said([vowel, ...coda]);
-  const own = onsetAndRimeLetters(word)[1];
-  const written = [own, ...(spellings.spelt.get(sounds) ?? [])].find((letters) => readsAs(letters, sounds, spellings));
-  if (written) return written;
-  const { label, as } = labelOf(vowel, word.accent);
-  if (as) return null;
-  if (!coda.length) return OPEN[label] ?? null;
-  if (!CLOSED.has(label) || coda.includes('ð')) return null;
-  const letters = `${label}${coda.map((ipa) => labelOf(ipa, word.accent).label).join('')}`;
-  return spellings.readAs.has(letters) || spellings.wordOf.has(letters) ? null : letters;
+/** The sounds themselves as letters, where those are read right: a vowel, and at most one sound after it. */
+function byLabels(rime: readonly string[], accent: AccentId, spellings: RimeSpellings): string[] {
+  const [vowel = '', ...coda] = rime;
+  const { label, as } = labelOf(vowel, accent);
+  // Only the long one of the two /oo/ ends a word.
+  if (!coda.length) return OPEN[label] ? [OPEN[label]] : [];
+  if (as || !CLOSED.has(label) || coda.length > 1 || coda.includes('ð')) return [];
+  const letters = `${label}${coda.map((ipa) => labelOf(ipa, accent).label).join('')}`;
+  return spellings.readAs.has(letters) || spellings.wordOf.has(letters) ? [] : [letters];
+}
+
+/** The letters a vowel and what closes it may be read from: its own, those of another word, else the sounds. */
+function restsFor(
+  rime: readonly string[],
+  { own, accent, spellings }: { own?: string; accent: AccentId; spellings: RimeSpellings },
+): string[] {
+  const sounds = said(rime);
+  const labels = byLabels(rime, accent, spellings);
+  const ofOthers = (spellings.spelt.get(sounds) ?? []).filter(
+    (letters) => (spellings.readAs.get(letters)?.get(sounds) ?? 0) >= OFTEN,
+  );
+  // An open vowel alone is written in one way everywhere.
+  const written = own === undefined && rime.length === 1 ? [] : [own ?? '', ...ofOthers];
+  return [...written.filter((letters) => readsAs(letters, sounds, spellings)), ...labels];
 }
 
 /**
@@ -101,7 +119,54 @@ function restFor(word: Word, spellings: RimeSpellings): string | null {
  * @example voiceParts(knot, spellings) // ['n', 'ot']
  */
 export function voiceParts(word: Word, spellings: RimeSpellings): readonly [start: string, rest: string] | null {
-  const start = startFor(onsetAndRime(word).onset, sure(onsetAndRimeLetters(word)[0]), word.accent);
-  const rest = restFor(word, spellings);
-  return start === null || rest === null ? null : [start, rest];
+  const [ownStart, ownRest] = onsetAndRimeLetters(word);
+  const { onset, vowel, coda } = onsetAndRime(word);
+  const start = startFor(onset, ownStart, word.accent);
+  const [rest] = restsFor([vowel, ...coda], { own: ownRest, accent: word.accent, spellings });
+  return start === null || rest === undefined ? null : [start, rest];
+}
+
+/** The start of a word alone: *skw* is written *squ*; null where letters would mislead. */
+export const voiceStart = (onset: readonly string[], accent: AccentId): string | null => startFor(onset, '', accent);
+
+/** What a respelling is held against. */
+export interface VoiceSource {
+  readonly accent: AccentId;
+  readonly spellings: RimeSpellings;
+  /** False where letters spell a known word that is read otherwise. */
+  readonly mayRead: (letters: string) => boolean;
+}
+
+/** Letters read otherwise beside each other than apart: *ge* as in *gem*, *wa* as in *swan*, *wor* as in *word*. */
+const MISLEADS = /^g[eiy]|(w|qu)(a(?![ivwy])|or|ar)|^c|[^lr]ue$/;
+
+/** True where letters that are read right apart are read otherwise in one word. */
+function misleads(written: string, sounds: readonly string[], at: number): boolean {
+  const [before, last] = sounds.slice(-2);
+  const closed = sounds.length - at > 1;
+  // *limbed* is read as *limb*; the s of *thangs* as in *things*.
+  const ending = closed && /[^aeiu]ed$/.test(written) && !/^[eɛ]$/.test(sounds[at] ?? '');
+  const voiced = closed && last === 's' && /[bdglmnrvw]s$/.test(written) && before !== undefined;
+  return MISLEADS.test(written) || ending || voiced;
+}
+
+/**
+ * A made-up word of one beat, written so that it is read right by itself. Null where letters might be read otherwise,
+ * or are the spelling of a word that sounds otherwise; then only the line with its labels will do.
+ * @example voiceWord(['v', 'ɒ', 'b'], source) // 'vob'
+ */
+export function voiceWord(sounds: readonly string[], { accent, spellings, mayRead }: VoiceSource): string | null {
+  const at = sounds.findIndex(isVowel);
+  if (at < 0 || sounds.slice(at + 1).some(isVowel)) return null;
+  const start = at ? voiceStart(sounds.slice(0, at), accent) : '';
+  if (start === null) return null;
+  const fits = (written: string): boolean =>
+    !misleads(written, sounds, at) &&
+    (spellings.wordOf.get(written) ?? said(sounds)) === said(sounds) &&
+    mayRead(written);
+  return (
+    restsFor(sounds.slice(at), { accent, spellings })
+      .map((rest) => start + rest)
+      .find(fits) ?? null
+  );
 }

@@ -42,6 +42,8 @@ export interface Accent {
   readonly tapsT: boolean;
   /** Plain labels of vowels by lexical set, in order of claim. */
   readonly labels: readonly SetLabel[];
+  /** Labels of vowels before an r that is said, where they differ (American *car*: ah, not o), by IPA. */
+  readonly labelsBeforeR: Readonly<Record<string, string>>;
   /** Labels of vowels that no set of this accent gives, by IPA. */
   readonly moreLabels: Readonly<Record<string, Label>>;
   /** The accent whose own lines and name this one shares, and the choice of the setting in which it differs. */
@@ -66,6 +68,7 @@ export const PLAIN = {
   beforeR: {},
   tapsT: false,
   labels: USUAL_LABELS,
+  labelsBeforeR: {},
   moreLabels: {},
 } as const satisfies Partial<Accent>;
 

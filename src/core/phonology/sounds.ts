@@ -1,6 +1,6 @@
 import { sure } from '../sure';
 import type { OwnConsonant } from './accent';
-import { ACCENTS, type AccentId } from './accents';
+import { accentOf, ACCENTS, type AccentId } from './accents';
 import { SHARED_CONSONANTS, type ConsonantFacts, type Making } from './consonants';
 import type { Label } from './labels';
 
@@ -43,9 +43,12 @@ const CONSONANT_AS: Readonly<Record<string, string>> = { θ: 'thin', ð: 'this' 
 
 /**
  * The plain label of a sound in an accent and, where two sounds share it, a word to tell them apart.
+ * @param next the sound that follows, where it is known: before an r that is said some vowels have another label
  * @example labelOf('ʊ', 'southern-british') // { label: 'oo', as: 'book' }
  */
-export function labelOf(ipa: string, accent: AccentId): Label {
+export function labelOf(ipa: string, accent: AccentId, next?: string): Label {
+  const beforeR = next === 'r' ? accentOf(accent).labelsBeforeR[ipa] : undefined;
+  if (beforeR) return { label: beforeR };
   const facts = CONSONANTS[ipa];
   if (facts) {
     const as = CONSONANT_AS[ipa] ?? OWN[ipa]?.as;

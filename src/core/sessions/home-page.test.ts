@@ -1,5 +1,4 @@
 import { expect, test } from 'vitest';
-import { saidLabel } from '../answers/said-label';
 import { FAMILIES } from '../games/families';
 import { HOME_WORDS, homePage, homeText } from './home-page';
 
@@ -46,9 +45,4 @@ test('every family has its words, and a long set is cut to a few', () => {
     HOME_WORDS,
   ]);
   expect(new Set(all.tries).size).toBe(FAMILIES.length);
-});
-test('what was said as a person reads it; what is no row of sounds stays as it is', () => {
-  expect(saidLabel('f+r ɒ ɡ', 'southern-british')).toBe('fr · o · g');
-  expect(saidLabel('tʃ', 'scottish')).toBe('ch');
-  expect(['yes', '3', 'sun, map'].map((s) => saidLabel(s, 'southern-british'))).toEqual(['yes', '3', 'sun, map']);
 });

@@ -1,5 +1,6 @@
 import { listed } from '../in-words';
-import { labelOf, makingOf } from '../phonology/sounds';
+import { makingOf } from '../phonology/sounds';
+import { voiceRow, voiceText } from '../phonology/voice-label';
 import type { Making } from '../phonology/consonants';
 import type { AccentId } from '../phonology/accents';
 import { FAMILIES } from '../games/families';
@@ -53,14 +54,9 @@ export function homePage({
     title: 'What we played',
     played: homes.map((home) => home.played),
     tries: homes.map((home) => home.tries),
-    words: few.map(({ word, sounds: own }) => ({
-      word,
-      apart: own.map((ipa) => labelOf(ipa, accent).label).join(' · '),
-    })),
+    words: few.map(({ word, sounds: own }) => ({ word, apart: voiceRow(own, accent, ' · ') })),
     sounds: (['clip', 'hold', 'light'] as const).flatMap((making) => {
-      const of = [
-        ...new Set(sounds.filter((ipa) => makingOf(ipa) === making).map((ipa) => labelOf(ipa, accent).label)),
-      ];
+      const of = [...new Set(sounds.filter((ipa) => makingOf(ipa) === making).map((ipa) => voiceText(ipa, accent)))];
       return of.length ? [`Say ${listed(of)} ${SHORTLY[making]}.`] : [];
     }),
     close: CLOSE,

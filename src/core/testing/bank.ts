@@ -5,6 +5,7 @@ import { PRESETS, type Conventions } from '../phonology/conventions';
 import { parseBank, prepare, type Entry, type Word } from '../lexicon/entry';
 import { guardFor } from '../lexicon/guard';
 import { parseForms } from '../lexicon/endings';
+import { oneBeatList } from '../lexicon/one-beat-list';
 import { accentOf } from '../phonology/accents';
 import { withheld } from '../lexicon/country';
 import { materialOf, parseCounting, parseLittleWords, partWords, type Material } from '../games/material';
@@ -13,6 +14,8 @@ import { materialOf, parseCounting, parseLittleWords, partWords, type Material }
 export const bank: readonly Entry[] = parseBank(readFileSync('lexicon/words.tsv', 'utf8'));
 /** Entries that left the bank. */
 export const formerBank: readonly Entry[] = parseBank(readFileSync('lexicon/former-words.tsv', 'utf8'));
+/** Words and names of one beat that a pronouncing dictionary has. */
+export const oneBeats = oneBeatList(readFileSync('lexicon/one-beat.tsv', 'utf8'));
 export const guardText: string = readFileSync('lexicon/guard.tsv', 'utf8');
 
 const kept = new Map<string, unknown>();
@@ -58,7 +61,7 @@ export const material = (accent: AccentId = 'southern-british', conventions: Con
       forms: parseForms(readFileSync('lexicon/forms.tsv', 'utf8')),
       counting: parseCounting(readFileSync('lexicon/counting.tsv', 'utf8')),
       littleWords: parseLittleWords(readFileSync('lexicon/little-words.tsv', 'utf8')),
-      otherWords: parseLittleWords(readFileSync('lexicon/other-words.tsv', 'utf8')),
+      oneBeats,
     });
   });
 

@@ -1,11 +1,13 @@
 import { format } from 'date-fns';
+import { heardText } from '../../core/answers/heard';
 import { childCsv, childFileSchema, type ChildFile } from '../../core/formats/child-file';
 import { FATES, type Fate } from '../../core/sessions/standing';
 import { evidenceOf } from '../../core/progress/evidence';
 import { whySentence } from '../../core/progress/why';
 import { choicesOf } from './chosen-steps';
 import { database } from '../storage/database';
-import { answersThat } from '../answers/answers';
+import { answersThat, type KeptAnswer } from '../answers/answers';
+import { hearingOfAny } from '../answers/hearing';
 import { runsOf } from '../answers/kept-evidence';
 import type { AnswerRow, LogRow } from '../storage/models';
 import { Problem } from '../storage/problems';
@@ -38,6 +40,11 @@ export async function childFile(childId: string, now = Date.now()): Promise<Chil
   const readings = new Map((await answersThat({ children: [childId], fates: FATES })).map((r) => [r.id, r]));
   if (answers.some((a) => !readings.has(a.id)))
     throw new Problem('Some earlier sessions are still being added up. Please try again in a minute.', 503);
+  const heardAs = await hearingOfAny();
+  const heardOf = (answer: KeptAnswer): string | null => {
+    const heard = heardAs(answer);
+    return heard && heardText(heard);
+  };
   return childFileSchema.parse({
     format: 'bouncy-echo-child',
     version: 1,
@@ -73,6 +80,7 @@ export async function childFile(childId: string, now = Date.now()): Promise<Chil
       standing: sure(readings.get(a.id)).standing,
       slip: a.slip,
       said: a.said,
+      heard: heardOf(sure(readings.get(a.id))),
       missed: JSON.parse(a.missed) as number[],
       helps: JSON.parse(a.helps) as string[],
       note: a.note,

@@ -1,5 +1,5 @@
 import { capital, listed } from '../../core/in-words';
-import { saidLabel } from '../../core/answers/said-label';
+import type { Heard } from '../../core/answers/heard';
 import { HELP_WORDS, SLIP_WORDS, STANDING_WORDS, type Outcome } from '../../core/answers/outcome';
 import { isPlain, type OwnWay } from '../../core/answers/own-way';
 import { keyLabel } from '../../core/games/key-label';
@@ -19,6 +19,7 @@ import { wouldBeRight } from './own-way-effect';
 import { chosenSteps, choicesOf } from './chosen-steps';
 import { database } from '../storage/database';
 import { answersThat, type KeptAnswer } from '../answers/answers';
+import { hearingOfAny } from '../answers/hearing';
 import { cellsOfChild, runsOf } from '../answers/kept-evidence';
 import { chosenOf, type Chosen } from './progress';
 import { Problem } from '../storage/problems';
@@ -32,7 +33,9 @@ export interface RecentAnswer {
   readonly label: string;
   readonly game: string;
   readonly outcome: Outcome;
-  /** What was said or slipped, or how it stands, in a few words. */
+  /** What was said; null where nothing is noted, or the answer was right. */
+  readonly heard: Heard | null;
+  /** What slipped, or how it stands, in a few words. */
   readonly gist: string;
   readonly note: string | null;
   readonly at: number;
@@ -91,20 +94,22 @@ export interface ChildPage {
   readonly weeks: readonly Week[];
 }
 
-/** What happened, in a few words: what was said, else the slip, the help, or what came before it. */
-function gistOf({ said, outcome, accent, slip, helps, standing }: KeptAnswer): string {
-  if (said && outcome !== 'on-own') return `said ${saidLabel(said, accent)}`;
+/** What happened, in a few words: the slip, the help, or what came before it. */
+function gistOf({ outcome, slip, helps, standing }: KeptAnswer): string {
   if (slip) return SLIP_WORDS[slip];
   if (outcome === 'with-help' && helps.length) return HELP_WORDS[sure(helps.at(-1))];
   return standing === 'fresh' ? '' : STANDING_WORDS[standing];
 }
 
-const recentOf = (answer: KeptAnswer): RecentAnswer => ({
+type HeardAs = (answer: KeptAnswer) => Heard | null;
+
+const recentOf = (answer: KeptAnswer, heardAs: HeardAs): RecentAnswer => ({
   id: answer.id,
   sessionId: answer.sessionId,
   label: keyLabel(answer.key, answer.task, answer.accent),
   game: taskOf(answer.task).name,
   outcome: answer.outcome,
+  heard: answer.outcome === 'on-own' ? null : heardAs(answer),
   gist: gistOf(answer),
   note: answer.note,
   at: answer.askedAt,
@@ -207,17 +212,19 @@ export async function childPage(childId: string, now = Date.now()): Promise<Chil
   const { models } = await database();
   const child = (await models.children.findByPk(checkId(childId)))?.get();
   if (!child) throw new Problem('That child is not in the list any more.', 404);
-  const [group, { accent }, { rule, unitOrder }, runs, cells, chosen, choices, rows, noted] = await Promise.all([
-    models.groups.findByPk(child.group_id),
-    getSettings(),
-    getProgressSettings(),
-    runsOf([childId]).then((all) => sure(all.get(childId))),
-    cellsOfChild(childId),
-    chosenSteps([childId]),
-    choicesOf(childId),
-    answersThat({ children: [childId], limit: 60 }),
-    answersThat({ children: [childId], noted: true, limit: 12 }),
-  ]);
+  const [group, { accent }, heardAs, { rule, unitOrder }, runs, cells, chosen, choices, rows, noted] =
+    await Promise.all([
+      models.groups.findByPk(child.group_id),
+      getSettings(),
+      hearingOfAny(),
+      getProgressSettings(),
+      runsOf([childId]).then((all) => sure(all.get(childId))),
+      cellsOfChild(childId),
+      chosenSteps([childId]),
+      choicesOf(childId),
+      answersThat({ children: [childId], limit: 60 }),
+      answersThat({ children: [childId], noted: true, limit: 12 }),
+    ]);
   const ladders = evidenceOf(runs, now, rule);
   const next = nextSteps(ladders, runs, unitOrder);
   const pick = chosenOf(chosen.get(childId));
@@ -245,8 +252,8 @@ export async function childPage(childId: string, now = Date.now()): Promise<Chil
     }),
     map,
     chart: chartOf(accent),
-    recent: rows.slice(0, 8).map(recentOf),
-    notes: noted.map(recentOf),
+    recent: rows.slice(0, 8).map((a) => recentOf(a, heardAs)),
+    notes: noted.map((a) => recentOf(a, heardAs)),
     weeks: historyOf(runs, now),
   };
 }

@@ -1,7 +1,7 @@
 import { analyse, askedFor } from '../../core/answers/analyse';
 import type { OwnWay } from '../../core/answers/own-way';
 import { chunksOf } from '../../core/answers/said';
-import { saidLabel } from '../../core/answers/said-label';
+import { heardLine, lineText } from '../../core/answers/heard-line';
 import { findTask } from '../../core/games';
 import type { KeptAnswer } from '../answers/answers';
 
@@ -18,7 +18,7 @@ export function wouldBeRight(answers: readonly KeptAnswer[], ownWay: OwnWay): st
         apart: whole === 'apart',
         ownWay,
       });
-      return read.right ? [`${saidLabel(said, accent)} for ${key}`] : [];
+      return read.right ? [`${lineText(heardLine(chunksOf(said), [], accent))} for ${key}`] : [];
     } catch {
       return []; // what was said is no row of sounds
     }

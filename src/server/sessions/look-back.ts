@@ -1,5 +1,6 @@
 import type { SessionExport, ExportRow } from '../../core/formats/session-export';
 import { stepOf, taskOf } from '../../core/games';
+import { heardText, type Heard } from '../../core/answers/heard';
 import { ACCEPTED } from '../../core/answers/outcome';
 import type { z } from 'zod';
 import type { correctionSchema } from '../../core/formats/schemas';
@@ -12,6 +13,7 @@ import type { AccentId } from '../../core/phonology/accents';
 import { tally, type Tally } from '../../core/sessions/summary';
 import type { StoredRound } from '../../core/sessions/stored-round';
 import { outcomesThat } from '../answers/answers';
+import { hearing } from '../answers/hearing';
 import { database } from '../storage/database';
 import { canReopen } from './reopen';
 import { replayPlan, sessionLog, sessionRecord, type SessionRecord } from '../record/session-record';
@@ -23,6 +25,8 @@ export interface LookBackAnswer extends ExportRow {
   readonly partnerId: string | null;
   /** The item in words. */
   readonly label: string;
+  /** What was said, as it is shown. */
+  readonly heardAs: Heard | null;
 }
 
 export interface LookBack {
@@ -60,6 +64,7 @@ export async function lookBack(id: string): Promise<LookBack> {
   const rows = await models.answers.findAll({ where: { session_id: id }, attributes: ['id', 'sounds'] });
   const soundsOf = new Map(rows.map((r) => [r.get().id, r.get().sounds]));
   const standing = new Map(readAnswers(log, session.rounds).map((a) => [a.answer.id, a.standing]));
+  const heardAs = await hearing(session.accent);
   const names = new Map(session.children.map((c) => [c.id, c.name]));
   const byId = new Map(answersOf(log).map((a) => [a.id, a]));
   const { answers, differing, clashes } = replay(replayPlan(session), log);
@@ -84,6 +89,7 @@ export async function lookBack(id: string): Promise<LookBack> {
       outcome: a.outcome,
       slip: a.slip,
       said: a.said,
+      ...heardBoth(heardAs({ ...a, sounds: (soundsOf.get(a.id) ?? '').split(' ') })),
       missed: a.missed,
       helps: a.helps,
       note: a.note,
@@ -99,6 +105,12 @@ export async function lookBack(id: string): Promise<LookBack> {
     })),
   };
 }
+
+/** What was said, for screens and for files. */
+const heardBoth = (heardAs: Heard | null): Pick<LookBackAnswer, 'heard' | 'heardAs'> => ({
+  heardAs,
+  heard: heardAs && heardText(heardAs),
+});
 
 /** What an answer was before, each with why the next took its place. */
 const withReasons = (all: readonly AnswerEntry[]): LookBackAnswer['before'] =>
@@ -121,6 +133,7 @@ const EXPORTED = [
   'outcome',
   'slip',
   'said',
+  'heard',
   'missed',
   'helps',
   'note',

@@ -15,6 +15,7 @@ import {
   type MaterialSource,
 } from '../../core/games/material';
 import { withheld } from '../../core/lexicon/country';
+import { oneBeatList } from '../../core/lexicon/one-beat-list';
 import { indexWords, type WordIndex } from '../../core/lexicon/word-index';
 import { ACCENT_IDS, accentOf, type AccentId } from '../../core/phonology/accents';
 import type { Conventions } from '../../core/phonology/conventions';
@@ -36,7 +37,7 @@ const guardText = once(() => file('guard.tsv'));
 const forms = once(() => parseForms(file('forms.tsv')));
 const counting = once(() => parseCounting(file('counting.tsv')));
 const littleWords = once(() => parseLittleWords(file('little-words.tsv')));
-const otherWords = once(() => parseLittleWords(file('other-words.tsv')));
+const oneBeats = once(() => oneBeatList(file('one-beat.tsv')));
 
 /** Where the build keeps what it worked out of the bank (scripts/lib/pools.mjs). */
 const POOLS = path.join(process.cwd(), '.next', 'pools.json');
@@ -165,7 +166,7 @@ async function prepareBank({ accent, conventions, ours, letIn }: Wanted): Promis
     forms: forms(),
     counting: counting(),
     littleWords: littleWords(),
-    otherWords: otherWords(),
+    oneBeats: oneBeats(),
   });
 }
 

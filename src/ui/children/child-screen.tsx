@@ -7,6 +7,7 @@ import { OutcomeMark } from '../kit/outcome-mark';
 import { sure } from '@/core/sure';
 import { HistoryChart } from './history-chart';
 import { LadderPaths } from './ladder-paths';
+import { HeardAnswer } from '../kit/heard-answer';
 import { EraseChild } from './erase-child';
 import { NextCard } from './next-card';
 import { OwnWayButton } from './own-way';
@@ -21,7 +22,14 @@ const Answer = ({ answer }: { answer: RecentAnswer }) => (
       <span className="block font-word text-lg">
         <b>{answer.label}</b> <OutcomeMark outcome={answer.outcome} />
       </span>
-      {answer.gist && <span className="block font-word text-lg leading-snug">{answer.gist}</span>}
+      {answer.heard ? (
+        <span className="block text-lg leading-snug">
+          <span className="text-muted">said </span>
+          <HeardAnswer {...answer.heard} />
+        </span>
+      ) : (
+        answer.gist && <span className="block font-word text-lg leading-snug">{answer.gist}</span>
+      )}
       <span className="block text-[0.9rem] text-muted">
         {answer.game}, {day(answer.at)}
       </span>

@@ -4,7 +4,6 @@ import { clsx } from 'clsx';
 import { useState, useTransition } from 'react';
 import { v7 } from 'uuid';
 import { correct } from '@/actions/sessions';
-import { saidLabel } from '@/core/answers/said-label';
 import { HELP_WORDS, OUTCOME_WORDS, OUTCOMES, SLIP_WORDS, STANDING_WORDS, type Outcome } from '@/core/answers/outcome';
 import type { AccentId } from '@/core/phonology/accents';
 import { labelOf } from '@/core/phonology/sounds';
@@ -12,6 +11,7 @@ import { WHY_WORDS, type Why } from '@/core/sessions/log';
 import type { LookBackAnswer } from '@/server/sessions/look-back';
 import { Dialog } from '../kit/dialog';
 import { ErrorMessage } from '../kit/message';
+import { HeardAnswer } from '../kit/heard-answer';
 import { OutcomeMark } from '../kit/outcome-mark';
 
 const REASONS: readonly Why[] = ['mis-tap', 'heard-again', 'other-child', 'other'];
@@ -23,15 +23,11 @@ interface AnswerProps {
   readonly people: readonly { readonly id: string; readonly name: string }[];
 }
 
-/** What a cell shows in one glance: what was said where it is known, else what slipped, else the mark alone. */
-function gist({ said, slip, outcome, selfCorrected }: LookBackAnswer, accent: AccentId): string {
-  if (said && outcome !== 'on-own') return saidLabel(said, accent);
+/** What a cell shows in one glance: what slipped, else the mark alone. */
+function gist({ slip, selfCorrected }: LookBackAnswer): string {
   if (slip) return SLIP_WORDS[slip];
   return selfCorrected ? 'put right' : '';
 }
-
-/** Sounds said apart stay on one line up to this many characters. */
-const ON_A_LINE = 20;
 
 /** All that was noted of an answer, by name; empty where there is nothing to say. */
 function factsOf(answer: LookBackAnswer, accent: AccentId): readonly (readonly [string, string])[] {
@@ -42,7 +38,7 @@ function factsOf(answer: LookBackAnswer, accent: AccentId): readonly (readonly [
     .join(' ');
   return [
     ['Marked', `${OUTCOME_WORDS[answer.outcome]}${answer.slip ? `, ${SLIP_WORDS[answer.slip]}` : ''}`],
-    ['Said', answer.said ? saidLabel(answer.said, accent) : ''],
+    ['Said', answer.heard ?? ''],
     ['Slipped', slipped],
     ['Help', answer.helps.map((h) => HELP_WORDS[h]).join(', ')],
     [
@@ -89,11 +85,10 @@ export function AnswerButton({ sessionId, answer, accent, people }: AnswerProps)
       if (!state.error) setOpen(false);
     });
   const facts = factsOf(answer, accent);
-  const text = gist(answer, accent);
   const corrected = answer.before.some((b) => b.why !== 'detail');
   return (
     <>
-      <Glance setOpen={setOpen} who={who} answer={answer} text={text} corrected={corrected} />
+      <Glance setOpen={setOpen} who={who} answer={answer} corrected={corrected} />
       <Dialog open={open} onOpenChange={setOpen} title={`${who}: ${answer.label}`}>
         <Facts facts={facts} />
         <label className="mb-5 block">
@@ -129,12 +124,11 @@ interface GlanceProps {
   readonly setOpen: (next: boolean) => void;
   readonly who: string;
   readonly answer: LookBackAnswer;
-  readonly text: string;
   readonly corrected: boolean;
 }
 
 /** An answer in one glance. */
-function Glance({ setOpen, who, answer, text, corrected }: GlanceProps) {
+function Glance({ setOpen, who, answer, corrected }: GlanceProps) {
   return (
     <button
       type="button"
@@ -148,9 +142,11 @@ function Glance({ setOpen, who, answer, text, corrected }: GlanceProps) {
       <OutcomeMark outcome={answer.outcome} />
       <span className="sr-only">{answer.label} </span>
       <span className="leading-tight">
-        <span className={`font-word ${text.includes('·') && text.length <= ON_A_LINE ? 'whitespace-nowrap' : ''}`}>
-          {text}
-        </span>
+        {answer.heardAs && answer.outcome !== 'on-own' ? (
+          <HeardAnswer {...answer.heardAs} />
+        ) : (
+          <span className="font-word">{gist(answer)}</span>
+        )}
         {(corrected || answer.note) && (
           <span className="block text-[0.9rem] text-muted">
             {[corrected ? 'corrected' : '', answer.note ? 'note' : ''].filter(Boolean).join(' · ')}

@@ -5,6 +5,7 @@ import { memo } from 'react';
 import type { LikelyAnswer } from '@/core/answers/likely';
 import { OUTCOME_WORDS, OUTCOMES, type Outcome } from '@/core/answers/outcome';
 import { sure } from '@/core/sure';
+import { HeardAnswer } from '../kit/heard-answer';
 import { LIKELY_KEYS } from './run/keys';
 
 const LOOK: Readonly<Record<Outcome, string>> = {
@@ -26,6 +27,9 @@ interface MarksProps {
   readonly onElse: (() => void) | undefined;
 }
 
+/** The line shows which sound was lost: the note need not say it again. */
+const isLoss = ({ slip, line }: LikelyAnswer): boolean => slip === 'lost-sound' && line !== undefined;
+
 /** The likely answers above the five outcomes: everything is one tap. */
 export const Marks = memo(function Marks({ who, likely, covered, noHelp, onMark, onElse }: MarksProps) {
   return (
@@ -43,8 +47,12 @@ export const Marks = memo(function Marks({ who, likely, covered, noHelp, onMark,
                 'bg-paper px-4 hover:border-ink',
               )}
             >
-              {!covered && answer.show && <span className="font-word text-2xl">{answer.show}</span>}
-              <span className="text-muted">{answer.note}</span>
+              {!covered && (
+                <span className="text-2xl">
+                  <HeardAnswer {...answer} />
+                </span>
+              )}
+              <span className={clsx('text-muted', !covered && isLoss(answer) && 'sr-only')}>{answer.note}</span>
               <kbd className="hidden font-sans text-muted 2xl:inline">{sure(LIKELY_KEYS[i]).toUpperCase()}</kbd>
             </button>
           ))}

@@ -4,12 +4,13 @@ import { clsx } from 'clsx';
 import { Delete } from 'lucide-react';
 import { useMemo, useState, useTransition, type ReactNode } from 'react';
 import { judgeTyped } from '@/actions/sessions';
+import { heardLine, type Bit } from '@/core/answers/heard-line';
 import { judge, type Judgement, type Question } from '@/core/answers/judge';
 import { OUTCOME_WORDS } from '@/core/answers/outcome';
 import type { AccentId } from '@/core/phonology/accents';
 import { chart, vowelPad } from '@/core/phonology/pad';
-import { labelOf } from '@/core/phonology/sounds';
 import { Dialog } from '../kit/dialog';
+import { HeardAnswer } from '../kit/heard-answer';
 import { ErrorMessage } from '../kit/message';
 import { MANNER_WORDS } from '../kit/manners';
 import { sure } from '@/core/sure';
@@ -100,7 +101,7 @@ export function SoundPad({ sessionId, round, itemKey, accent, who, question, onM
     setFind('');
     setChunks((was) => withSound(was, key.ipa, parted));
   };
-  const labels = chunks.map((chunk) => chunk.map((ipa) => labelOf(ipa, accent).label).join('')).join(' · ');
+  const line = heardLine(chunks, [], accent);
   const own = question && chunks.length ? judge(question, chunks) : null;
   const heard: Heard | null = served ?? (own ? { chunks, word: '', judgement: own } : null);
 
@@ -135,7 +136,7 @@ export function SoundPad({ sessionId, round, itemKey, accent, who, question, onM
       )}
       {question && <Pad rows={rows} button={button} vowels={vowels} />}
       <Verdict
-        labels={labels}
+        line={line}
         heard={heard}
         question={question}
         parted={parted}
@@ -153,7 +154,7 @@ export function SoundPad({ sessionId, round, itemKey, accent, who, question, onM
 }
 
 interface VerdictProps {
-  readonly labels: string;
+  readonly line: readonly Bit[];
   readonly heard: Heard | null;
   readonly question: Question | null;
   readonly parted: boolean;
@@ -165,13 +166,15 @@ interface VerdictProps {
 }
 
 /** What was tapped, what to make of it, and the mark it gives. */
-function Verdict({ labels, heard, question, parted, setParted, chunks, back, onMark, marks }: VerdictProps) {
+function Verdict({ line, heard, question, parted, setParted, chunks, back, onMark, marks }: VerdictProps) {
   return (
     <div className="sticky bottom-0 -mx-6 mt-4 -mb-6 grid gap-3 border-t border-line bg-card px-6 pt-3 pb-6">
       <div className="flex flex-wrap items-center gap-3">
         <p aria-live="polite" className="min-h-16 min-w-0 flex-1 content-center text-xl">
-          {labels ? (
-            <span className="mr-4 font-word text-3xl font-bold">{labels}</span>
+          {line.length ? (
+            <span className="mr-4 text-3xl font-bold">
+              <HeardAnswer show={null} line={line} />
+            </span>
           ) : (
             <span className="text-muted">Tap what you heard.</span>
           )}

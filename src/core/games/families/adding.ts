@@ -1,5 +1,4 @@
-import { distinct, rightLikely, slipLikely } from '../../answers/likely';
-import { asWord } from '../../answers/said';
+import { distinct, rightLikely, soundAlone, unchanged } from '../../answers/likely';
 import { inCluster } from '../../lexicon/difficulty';
 import type { Word } from '../../lexicon/entry';
 import { placeOf } from '../../lexicon/chains';
@@ -123,16 +122,8 @@ const ADD: Task = {
       ),
       likely: distinct([
         rightLikely(ipaOf(to), to.word, 'right'),
-        {
-          id: 'unchanged',
-          slip: 'unchanged',
-          outcome: 'not-yet',
-          said: asWord(ipaOf(word)),
-          show: word.word,
-          note: 'unchanged',
-          missed: [],
-        },
-        slipLikely('other-sound', { said: [come], show: sound, note: 'only the new sound' }, material.guard),
+        unchanged(word),
+        soundAlone('other-sound', come, { accent: material.accent, note: 'only the new sound' }),
       ]),
       facts: [
         [

@@ -1,7 +1,7 @@
-import { distinct, blendingLikely, choiceLikely, slipLikely } from '../../answers/likely';
+import { blendingLikely, choiceLikely, distinct, notJoined, slipLikely } from '../../answers/likely';
 import type { Word } from '../../lexicon/entry';
 import { onsetAndRime, onsetAndRimeLetters } from '../../lexicon/syllables';
-import { rimeSpellings, voiceParts } from '../../lexicon/voice-parts';
+import { voiceParts } from '../../lexicon/voice-parts';
 import { traitsOf } from '../../lexicon/traits';
 import { shuffle } from '../../random';
 import type { Family, FamilyRung } from '../family';
@@ -39,10 +39,7 @@ export const onSoundRungs: Readonly<Record<string, string>> = Object.fromEntries
 
 /** The start and the rest of a word as they are read aloud; null where letters would mislead. */
 const clearParts = (word: Word, material: Material): readonly [start: string, rest: string] | null =>
-  voiceParts(
-    word,
-    material.keep('rime spellings', () => rimeSpellings([...material.byName.values()])),
-  );
+  voiceParts(word, material.spellings());
 
 /** The same; of a word that was dealt before such parts were known, its letters. */
 export const partsOf = (word: Word, material: Material): readonly [start: string, rest: string] =>
@@ -80,15 +77,7 @@ function joinOnset(word: Word, material: Material): Made {
     how: `Say the start as its sounds, then the rest in one. ${sayingAdvice(word)}`,
     script: script(`${onset} … ${rime}. What word is it?`, word.word),
     likely: distinct([
-      {
-        id: 'apart',
-        slip: 'not-joined',
-        outcome: 'not-yet',
-        said: ipaOf(word).join(' '),
-        show: `${onset} · ${rime}`,
-        note: 'not joined',
-        missed: [],
-      },
+      notJoined(word, [onset, rime]),
       slipLikely('part-only', { said: [vowel, ...coda], show: rime, note: 'the rest only' }, material.guard),
       slipLikely('part-only', { said: first, show: onset, note: 'the start only' }, material.guard),
     ]),

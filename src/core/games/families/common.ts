@@ -2,7 +2,7 @@ import type { Word } from '../../lexicon/entry';
 import { homophones, rhymes } from '../../lexicon/likeness';
 import { traitsOf } from '../../lexicon/traits';
 import { isPair, soundDistance, FAR, NEAR, type SoundPair } from '../../phonology/articulation';
-import { labelOf } from '../../phonology/sounds';
+import { voiceRow } from '../../phonology/voice-label';
 import { shuffle, type Random } from '../../random';
 import type { FoilKind } from '../step';
 import { slashed } from '../saying';
@@ -16,7 +16,7 @@ export const lastOf = (word: Word): string => sure(word.sounds.at(-1)).ipa;
 
 /** Sounds as labels, apart. Example: `s … u … n`. */
 export const apart = (sounds: readonly string[], { accent }: Pick<Material, 'accent'>, between = ' … '): string =>
-  sounds.map((ipa) => labelOf(ipa, accent).label).join(between);
+  voiceRow(sounds, accent, between);
 
 export const slash = (ipa: string, { accent }: Pick<Material, 'accent'>): string => slashed(ipa, accent);
 

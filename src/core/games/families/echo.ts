@@ -1,3 +1,4 @@
+import { inWords } from '../../answers/likely';
 import type { Word } from '../../lexicon/entry';
 import { traitsOf } from '../../lexicon/traits';
 import { isPair } from '../../phonology/articulation';
@@ -12,15 +13,7 @@ import type { Step } from '../step';
 import { sure } from '../../sure';
 import { bestOf, firstOf, ipaOf, script, slash, some } from './common';
 
-const SOME_MISSED = {
-  id: 'some',
-  slip: 'some-missed' as const,
-  outcome: 'not-yet' as const,
-  said: '',
-  show: null,
-  note: 'some were missed',
-  missed: [],
-};
+const SOME_MISSED = inWords('some', 'some-missed', { show: 'some', note: 'and missed others' });
 
 /** Words to say back that do not muddle each other: other starts, other ends. */
 function unlikeEach(

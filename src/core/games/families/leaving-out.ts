@@ -1,15 +1,14 @@
-import { distinct, rightLikely, slipLikely } from '../../answers/likely';
-import { asWord } from '../../answers/said';
+import { distinct, soundAlone, unchanged } from '../../answers/likely';
 import { inCluster } from '../../lexicon/difficulty';
-import { realise, type Word } from '../../lexicon/entry';
-import { ACCENT_IDS } from '../../phonology/accents';
-import { labelOf, isVowel } from '../../phonology/sounds';
+import type { Word } from '../../lexicon/entry';
+import { isVowel } from '../../phonology/sounds';
 import type { Family } from '../family';
 import { advice } from '../saying';
 import { marksOf, shownOf } from '../marks';
 import { need, wordOf } from '../proof';
 import type { Mark } from '../view';
 import { oneBeat, playable, type Material } from '../material';
+import { restOf, senseOfRest, type Sense } from '../sense';
 import type { Step } from '../step';
 import type { Task } from '../task';
 import { sure } from '../../sure';
@@ -18,12 +17,10 @@ import { ipaOf, script, slash } from './common';
 /** The sounds left when one goes. Example: *bite* without its first: `aɪ t`. */
 const without = (word: Word, at: number): string[] => ipaOf(word).filter((_, i) => i !== at);
 
-/** What is left, as a word where it is one, else as labels for a made-up word. */
-const nameOf = (sounds: readonly string[], material: Material): { name: string; real: boolean } => {
-  const known = material.knownAs(sounds);
-  return known
-    ? { name: known, real: true }
-    : { name: sounds.map((ipa) => labelOf(ipa, material.accent).label).join(''), real: false };
+/** What the word is without one of its sounds. */
+const senseWithout = (word: Word, at: number, material: Material): Sense => {
+  const { segment } = sure(word.sounds[at]);
+  return senseOfRest(word, (s) => s !== segment, material);
 };
 
 /** The indices of a word that a step's place allows. */
@@ -44,46 +41,21 @@ function leavable(word: Word, step: Step, material: Material): number[] {
     if (left.length < 2 && !material.knownAs(left)) return false;
     if (!left.some((ipa) => isVowel(ipa)) || material.guard(left)) return false;
     const real = material.knownAs(left) !== undefined;
-    if (!real && material.isOther(left)) return false;
     // A clipped vowel does not end a word: “ma” for mat is hard to hear and to say.
     if (!real && step.place === 'last' && SHORT.has(sure(word.sounds[at - 1]).key)) return false;
     return real === (step.result === 'real');
   });
 }
 
-const SHORT: ReadonlySet<string> = new Set(['KIT', 'DRESS', 'TRAP', 'LOT', 'STRUT', 'FOOT']);
-
-/**
- * What is left may be a word elsewhere: *fault* without /t/ is *fall* in Scottish and not in Southern British. Says
- * which sound differs here; null where no accent makes it a word.
- */
-function wordElsewhere(word: Word, at: number, material: Material): string | null {
-  const left = without(word, at);
-  const segment = sure(word.sounds[at]).segment;
-  const near = material.words.filter(
-    (w) => w.sounds.length === left.length && w.sounds.filter((s, i) => s.ipa !== left[i]).length === 1,
+/** Those that are put forward: where no word is to be left, what is left is a silly word for certain. */
+const dealt = (word: Word, step: Step, material: Material): number[] =>
+  leavable(word, step, material).filter((at) =>
+    step.result === 'real'
+      ? material.context.spellingOf(without(word, at)) !== undefined
+      : senseWithout(word, at, material) === 'silly',
   );
-  for (const accent of ACCENT_IDS) {
-    if (accent === material.accent || near.length === 0) continue;
-    const there = realise(word.entry, accent)
-      .filter((s) => s.segment !== segment)
-      .map((s) => s.ipa)
-      .join(' ');
-    const found = near.find(
-      (w) =>
-        realise(w.entry, accent)
-          .map((s) => s.ipa)
-          .join(' ') === there,
-    );
-    const differs = found?.sounds.findIndex((s, i) => s.ipa !== left[i]) ?? -1;
-    if (found)
-      return (
-        `Not “${found.word}” here: that has ${slash(sure(found.sounds[differs]).ipa, material)} where this has ` +
-        `${slash(sure(left[differs]), material)}. `
-      );
-  }
-  return null;
-}
+
+const SHORT: ReadonlySet<string> = new Set(['KIT', 'DRESS', 'TRAP', 'LOT', 'STRUT', 'FOOT']);
 
 const GONE: Readonly<Record<string, string>> = {
   first: 'its first sound',
@@ -123,40 +95,31 @@ const LEAVE_OUT: Task = {
   framed: '{word}. Prune {sound} off. What is left?',
   heads: (step, material) =>
     (step.result === 'nonsense' ? oneBeat(material) : playable(material)).filter(
-      (w) => w.count <= 6 && w.entry.band < 3 && leavable(w, step, material).length > 0,
+      (w) => w.count <= 6 && w.entry.band < 3 && dealt(w, step, material).length > 0,
     ),
   build: ({ head, step, material, random }) => {
-    const places = leavable(head, step, material);
+    const places = dealt(head, step, material);
     return { words: [head.word], at: need(places[Math.floor(random() * places.length)], 'A sound that can go.') };
   },
   make: ({ words, at }, step, material) => {
     const word = wordOf(material, words[0]);
     const gone = need(word.sounds[at ?? -1]?.ipa, 'Which sound goes.');
     const left = without(word, sure(at));
-    const { name, real } = nameOf(left, material);
+    const rest = restOf(left, senseWithout(word, sure(at), material), material);
     const sound = slash(gone, material);
-    const noWord = real ? '' : (wordElsewhere(word, sure(at), material) ?? 'What is left is not a word we know. ');
     return {
       head: word,
       words: [shownOf(word)],
       view: { kind: 'change', from: marksOf(word), to: marksWithout(word, sure(at)), gone: [sure(at)], come: [] },
-      expected: `${name}${real ? '' : ' (made-up)'}`,
+      expected: rest.expected,
       judged: { by: 'sounds', sounds: left },
-      slots: { word: word.word, sound, left: name, place: sure(GONE[sure(step.place)]) },
-      how: `${noWord}${advice([gone], material.accent)}`,
-      script: script(`${word.word}. Now without ${sound}.`, name),
+      slots: { word: word.word, sound, left: rest.name, place: sure(GONE[sure(step.place)]) },
+      how: [rest.about, advice([gone], material.accent)].filter(Boolean).join(' '),
+      script: script(`${word.word}. Now without ${sound}.`, rest.name),
       likely: distinct([
-        rightLikely(left, name, real ? 'right' : 'right, made-up'),
-        {
-          id: 'unchanged',
-          slip: 'unchanged',
-          outcome: 'not-yet',
-          said: asWord(ipaOf(word)),
-          show: word.word,
-          note: 'the whole word',
-          missed: [],
-        },
-        slipLikely('other-sound', { said: [gone], show: sound, note: 'only that sound' }, material.guard),
+        rest.likely,
+        unchanged(word, 'the whole word'),
+        soundAlone('other-sound', gone, { accent: material.accent, note: 'only that sound' }),
       ]),
       facts: [
         [

@@ -1,5 +1,4 @@
-import { distinct, choiceLikely, rightLikely, slipLikely } from '../../answers/likely';
-import { asWord } from '../../answers/said';
+import { distinct, choiceLikely, rightLikely, slipLikely, unchanged } from '../../answers/likely';
 import type { Word } from '../../lexicon/entry';
 import { rhymes } from '../../lexicon/likeness';
 import { shuffle } from '../../random';
@@ -270,15 +269,7 @@ const SAY: Task = {
               ),
             ]
           : []),
-        {
-          id: 'unchanged',
-          slip: 'unchanged',
-          outcome: 'not-yet',
-          said: asWord(ipaOf(word)),
-          show: word.word,
-          note: 'the word again',
-          missed: [],
-        },
+        unchanged(word, 'the word again'),
       ]),
       facts: [
         ['there are rhymes to find', all.length >= 2],

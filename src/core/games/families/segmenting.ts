@@ -1,5 +1,12 @@
-import { distinct, numberLikely, rightLikely, segmentingLikely, slipLikely } from '../../answers/likely';
-import { asWord } from '../../answers/said';
+import {
+  distinct,
+  numberLikely,
+  segmentingLikely,
+  slipLikely,
+  soundAlone,
+  soundRight,
+  wholeWord,
+} from '../../answers/likely';
 import { onsetAndRime } from '../../lexicon/syllables';
 import type { Word } from '../../lexicon/entry';
 import type { Family } from '../family';
@@ -12,16 +19,6 @@ import type { Step } from '../step';
 import { sure } from '../../sure';
 import { fitsCount, ofCount, ONSET_RIME, onSoundRungs, partsOf, soundRungs, soundSteps, withOnset } from './blending';
 import { ipaOf, script, slash } from './common';
-
-const wholeWord = (word: Word) => ({
-  id: 'whole',
-  slip: 'whole-word' as const,
-  outcome: 'not-yet' as const,
-  said: asWord(ipaOf(word)),
-  show: word.word,
-  note: 'said the word',
-  missed: [],
-});
 
 function takeStart(word: Word, material: Material): Made {
   const [onset, rime] = partsOf(word, material);
@@ -49,15 +46,11 @@ const takeSounds = (word: Word, step: Step, material: Material): Made => ({
   head: word,
   words: [shownOf(word)],
   view: { kind: 'line', spot: null, parts: null },
-  expected: spokenApart(word).replaceAll(' … ', ' · '),
+  expected: spokenApart(word, ' · '),
   judged: { by: 'sounds', sounds: ipaOf(word), apart: true },
   slots: { word: word.word },
   how: `Do not say how many. ${sayingAdvice(word)}`,
-  script: script(
-    `${word.word}. Say each sound.`,
-    spokenApart(word).replaceAll(' … ', ' · '),
-    `${spokenApart(word)} … ${word.word}!`,
-  ),
+  script: script(`${word.word}. Say each sound.`, spokenApart(word, ' · '), `${spokenApart(word)} … ${word.word}!`),
   likely: segmentingLikely(word, material.context),
   facts: [['the number of sounds is that of the step', fitsCount(word, step)]],
 });
@@ -130,16 +123,10 @@ const ASK: Task = {
       how: `${advice([sound], material.accent)}`,
       script: script(`${word.word}. What is its ${place} sound?`, slash(sound, material)),
       likely: distinct([
-        rightLikely([sound], slash(sound, material), 'right'),
+        soundRight(sound, material.accent),
         ...(next === sound
           ? []
-          : [
-              slipLikely(
-                'other-sound',
-                { said: [next], show: slash(next, material), note: 'the one beside it' },
-                material.guard,
-              ),
-            ]),
+          : [soundAlone('other-sound', next, { accent: material.accent, note: 'the one beside it' })]),
         wholeWord(word),
       ]),
       facts: [

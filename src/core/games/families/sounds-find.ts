@@ -1,4 +1,4 @@
-import { choiceLikely } from '../../answers/likely';
+import { choiceLikely, inWords } from '../../answers/likely';
 import { firstMaking, inCluster } from '../../lexicon/difficulty';
 import type { Word } from '../../lexicon/entry';
 import { traitsOf } from '../../lexicon/traits';
@@ -445,9 +445,7 @@ const CATCH: Task = {
       slots: { sound: name, story: story.join(' ') },
       how: `${advice([target], material.accent)} Read slowly; wait a breath after each sentence.`,
       script: script(story.join(' '), hits.join(', ')),
-      likely: [
-        { id: 'some', slip: 'some-missed', outcome: 'not-yet', said: '', show: null, note: 'caught some', missed: [] },
-      ],
+      likely: [inWords('some', 'some-missed', { show: 'some', note: 'and missed others' })],
       facts: [
         [
           'there are as many sentences as the step says',

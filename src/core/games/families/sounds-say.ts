@@ -1,11 +1,24 @@
-import { distinct, heardClosely, rightLikely, slipLikely, type LikelyAnswer } from '../../answers/likely';
+import { heardLine } from '../../answers/heard-line';
+import { letterNames } from '../../answers/letter-names';
+import {
+  distinct,
+  heardClosely,
+  inWords,
+  rightLikely,
+  soundAlone,
+  soundRight,
+  wholeWord,
+  type LikelyAnswer,
+} from '../../answers/likely';
 import { asWord } from '../../answers/said';
 import { firstMaking, inCluster } from '../../lexicon/difficulty';
 import type { Word } from '../../lexicon/entry';
+import { voiceStart } from '../../lexicon/voice-parts';
 import { makingOf } from '../../phonology/sounds';
+import { voiceText } from '../../phonology/voice-label';
 import { advice } from '../saying';
 import { need, wordOf } from '../proof';
-import { shownOf } from '../marks';
+import { marksOf, shownOf } from '../marks';
 import { oneBeat, playable, shelves, type Material } from '../material';
 import type { Made, Task } from '../task';
 import type { Step } from '../step';
@@ -28,76 +41,41 @@ const STARTS: readonly Step[] = [
   { id: 'cluster', name: 'words that begin with a cluster', starts: 'cluster' },
 ];
 
+/** The consonants a word begins with, where they are more than one and may be said together. */
+function startKept(word: Word, { accent, guard }: Material): LikelyAnswer[] {
+  if (!inCluster(word, 0)) return [];
+  const run = ipaOf(word).slice(
+    0,
+    word.sounds.findIndex((s) => s.vowel),
+  );
+  if (guard(run)) return [];
+  return [
+    {
+      id: 'cluster-kept',
+      slip: 'cluster-kept',
+      outcome: 'on-own',
+      said: asWord(run),
+      show: voiceStart(run, accent),
+      line: heardLine([run], [], accent),
+      note: 'start kept together: right',
+      missed: [],
+    },
+  ];
+}
+
 const soundLikely = (word: Word, at: number, material: Material): LikelyAnswer[] => {
+  const { accent } = material;
   const ipa = ipaOf(word);
   const other = at === 0 ? ipa.length - 1 : 0;
-  const run =
-    at === 0 && inCluster(word, 0)
-      ? ipa.slice(
-          0,
-          word.sounds.findIndex((s) => s.vowel),
-        )
-      : null;
+  const { letters } = sure(marksOf(word)[at]);
+  const elsewhere = { accent, note: other ? 'the last sound' : 'the first sound' };
   return distinct([
-    rightLikely([sure(ipa[at])], slash(sure(ipa[at]), material), 'right'),
-    ...(at === 0 ? heardClosely(word, true) : []),
-    ...(run
-      ? [
-          slipLikely(
-            'cluster-kept',
-            {
-              said: run,
-              show: run.map((s) => slash(s, material).slice(1, -1)).join(''),
-              note: 'start kept together',
-            },
-            material.guard,
-          ),
-        ]
-      : []),
-    ...(ipa[other] === ipa[at]
-      ? []
-      : [
-          slipLikely(
-            'other-sound',
-            {
-              said: [sure(ipa[other])],
-              show: slash(sure(ipa[other]), material),
-              note: other ? 'the last sound' : 'the first sound',
-            },
-            material.guard,
-          ),
-        ]),
-    {
-      id: 'whole',
-      slip: 'whole-word',
-      outcome: 'not-yet',
-      said: asWord(ipa),
-      show: word.word,
-      note: 'said the word',
-      missed: [],
-    },
-    {
-      id: 'letter',
-      slip: 'letter-name',
-      outcome: 'not-yet',
-      said: '',
-      show: null,
-      note: 'the letter’s name',
-      missed: [],
-    },
-    ...(at === 0
-      ? [
-          {
-            id: 'starts-so',
-            slip: 'other-word' as const,
-            outcome: 'not-yet' as const,
-            said: '',
-            show: null,
-            note: 'a word that starts so',
-            missed: [],
-          },
-        ]
-      : []),
+    soundRight(sure(ipa[at]), accent),
+    ...(at === 0 ? [...heardClosely(word, true), ...startKept(word, material)] : []),
+    ...(ipa[other] === ipa[at] ? [] : [soundAlone('other-sound', sure(ipa[other]), elsewhere)]),
+    wholeWord(word),
+    ...(letters ? [inWords('letter', 'letter-name', { show: letterNames(letters), note: 'the letter’s name' })] : []),
+    ...(at === 0 ? [inWords('starts-so', 'other-word', { show: 'another word', note: 'that starts with it' })] : []),
   ]);
 };
 
@@ -269,21 +247,9 @@ const SHARED: Task = {
       how: advice([sound], material.accent),
       script: script(`${words.join(', ')}. What sound do they all begin with?`, name, words.join(', ')),
       likely: distinct([
-        rightLikely([sound], name, 'right'),
-        slipLikely(
-          'other-sound',
-          { said: [lastOf(head)], show: slash(lastOf(head), material), note: 'the last sound' },
-          material.guard,
-        ),
-        {
-          id: 'whole',
-          slip: 'whole-word',
-          outcome: 'not-yet',
-          said: asWord(ipaOf(head)),
-          show: head.word,
-          note: 'said one of the words',
-          missed: [],
-        },
+        soundRight(sound, material.accent),
+        soundAlone('other-sound', lastOf(head), { accent: material.accent, note: 'the last sound' }),
+        wholeWord(head, 'said one of the words'),
       ]).filter((a, i) => i === 0 || a.said !== sound),
       facts: [
         ['three words begin with the sound', row.length === 3 && row.every((w) => firstOf(w) === sound)],
@@ -335,16 +301,8 @@ const CLUE: Task = {
       script: script(`It begins with ${name}: ${word.entry.meaning}.`, word.word),
       likely: distinct([
         rightLikely(ipaOf(word), word.word, 'right'),
-        { id: 'fits', slip: null, outcome: 'on-own', said: sound, show: null, note: 'another that fits', missed: [] },
-        {
-          id: 'other',
-          slip: 'other-sound',
-          outcome: 'not-yet',
-          said: '',
-          show: null,
-          note: 'fits the clue, other sound',
-          missed: [],
-        },
+        { ...inWords('fits', null, { show: 'another word', note: 'that fits too', outcome: 'on-own' }), said: sound },
+        inWords('other', 'other-sound', { show: 'another word', note: 'fits the clue, other sound' }),
       ]),
       facts: [
         ['the clue does not say the word', !word.entry.meaning.toLowerCase().includes(word.word)],
@@ -371,7 +329,7 @@ const THRICE: Task = {
   make: ({ words }, step, material) => {
     const word = wordOf(material, words[0]);
     const sound = firstOf(word);
-    const label = slash(sound, material).slice(1, -1);
+    const label = voiceText(sound, material.accent);
     const expected = `${label} · ${label} · ${label} · ${word.word}`;
     return {
       head: word,
@@ -382,17 +340,7 @@ const THRICE: Task = {
       slots: { word: word.word, sound: slash(sound, material) },
       how: advice([sound], material.accent),
       script: script(`${word.word}.`, expected, expected),
-      likely: [
-        {
-          id: 'whole',
-          slip: 'whole-word',
-          outcome: 'not-yet',
-          said: asWord(ipaOf(word)),
-          show: word.word,
-          note: 'said the word',
-          missed: [],
-        },
-      ],
+      likely: [wholeWord(word)],
       facts: [['the word fits the step', startsLike(step)(word)]],
     };
   },

@@ -1,5 +1,12 @@
-import { distinct, choiceLikely, rightLikely, slipLikely } from '../../answers/likely';
-import { asWord } from '../../answers/said';
+import {
+  choiceLikely,
+  distinct,
+  notJoined,
+  rightLikely,
+  slipLikely,
+  soundAlone,
+  unchanged,
+} from '../../answers/likely';
 import {
   CHANGE_PLACES,
   findChain,
@@ -12,6 +19,7 @@ import {
 import type { Word } from '../../lexicon/entry';
 import { onsetAndRime } from '../../lexicon/syllables';
 import { traitsOf } from '../../lexicon/traits';
+import { voiceStart } from '../../lexicon/voice-parts';
 import { groupBy } from '../../group-by';
 import { isPair } from '../../phonology/articulation';
 import type { Family } from '../family';
@@ -67,16 +75,6 @@ const CHANGE_WORDS: Readonly<Record<Link['change'], (link: Link, material: Mater
   add: (l, m) => `put ${slash(sure(l.new), m)} ${whereTo(l, m)}`,
 };
 
-const unchanged = (word: Word) => ({
-  id: 'unchanged',
-  slip: 'unchanged' as const,
-  outcome: 'not-yet' as const,
-  said: asWord(ipaOf(word)),
-  show: word.word,
-  note: 'unchanged',
-  missed: [],
-});
-
 /** A swap elsewhere that makes a word: changing the wrong place. */
 function elsewhere(link: Link, material: Material) {
   const other = material
@@ -126,13 +124,7 @@ function changed(link: Link, material: Material, facts: Made['facts']): Made {
       unchanged(from),
       ...elsewhere(link, material),
       ...(link.new
-        ? [
-            slipLikely(
-              'other-sound',
-              { said: [link.new], show: slash(link.new, material), note: 'only the new sound' },
-              material.guard,
-            ),
-          ]
+        ? [soundAlone('other-sound', link.new, { accent: material.accent, note: 'only the new sound' })]
         : []),
     ]),
   };
@@ -194,6 +186,9 @@ const SWAP: Task = {
   },
 };
 
+/** The start of a word as it is read aloud; null where letters would mislead. */
+const startOf = (word: Word): string | null => voiceStart(onsetAndRime(word).onset, word.accent);
+
 /**
  * Words that rhyme, where the starts have different numbers of sounds: not one sound, a whole start (*call*, *small*).
  */
@@ -206,6 +201,8 @@ const onsetPartners = (word: Word, material: Material): readonly Word[] => {
       onsetAndRime(w).onset.length > 0 &&
       onsetAndRime(w).onset.length !== onset &&
       onsetAndRime(w).coda.join() === onsetAndRime(word).coda.join() &&
+      startOf(w) !== null &&
+      startOf(word) !== null &&
       !w.word.startsWith(word.word) &&
       !between(word, w, material),
   );
@@ -213,8 +210,8 @@ const onsetPartners = (word: Word, material: Material): readonly Word[] => {
 
 function onsetSwap(from: Word, to: Word, material: Material): Made {
   const [a, b] = [onsetAndRime(from), onsetAndRime(to)];
-  const name = (onset: readonly string[]): string => `“${apart(onset, material, '')}”`;
-  const change = `change the start ${name(a.onset)} to ${name(b.onset)}`;
+  const name = (word: Word): string => `“${startOf(word) ?? apart(onsetAndRime(word).onset, material)}”`;
+  const change = `change the start ${name(from)} to ${name(to)}`;
   return {
     head: from,
     words: [shownOf(from), shownOf(to)],
@@ -227,7 +224,7 @@ function onsetSwap(from: Word, to: Word, material: Material): Made {
       gone: a.onset.map((_, i) => i),
       come: b.onset.map((_, i) => i),
     },
-    slots: { word: from.word, change, answer: to.word, old: name(a.onset), new: name(b.onset) },
+    slots: { word: from.word, change, answer: to.word, old: name(from), new: name(to) },
     how: 'The whole start goes, all its sounds together.',
     script: script(`${from.word}. Now ${change}. What is it now?`, to.word),
     likely: distinct([rightLikely(ipaOf(to), to.word, 'right'), unchanged(from)]),
@@ -352,19 +349,7 @@ const ORDER: Task = {
       slots: { word: from.word, sounds: spokenApart(to), answer: to.word },
       how: advice([...new Set(ipaOf(to))], material.accent),
       script: script(`${from.word}. New order: ${spokenApart(to)}. What is it now?`, to.word),
-      likely: distinct([
-        rightLikely(ipaOf(to), to.word, 'right'),
-        unchanged(from),
-        {
-          id: 'apart',
-          slip: 'not-joined',
-          outcome: 'not-yet',
-          said: ipaOf(to).join(' '),
-          show: spokenApart(to).replaceAll(' … ', ' · '),
-          note: 'not joined',
-          missed: [],
-        },
-      ]),
+      likely: distinct([rightLikely(ipaOf(to), to.word, 'right'), unchanged(from), notJoined(to)]),
       facts: [
         [
           'the same sounds, and another order',

@@ -1,5 +1,12 @@
-import { distinct, numberLikely, rightLikely, slipLikely, type LikelyAnswer } from '../../answers/likely';
-import { asWord } from '../../answers/said';
+import {
+  distinct,
+  notJoined,
+  numberLikely,
+  slipLikely,
+  unchanged,
+  wholeWord,
+  type LikelyAnswer,
+} from '../../answers/likely';
 import type { Word } from '../../lexicon/entry';
 import { beatsOf, halvesOf } from '../../lexicon/syllables';
 import { traitsOf } from '../../lexicon/traits';
@@ -10,6 +17,7 @@ import { shownOf } from '../marks';
 import { playable, type Material } from '../material';
 import { OWN_NAME } from '../spec';
 import type { Made, Task } from '../task';
+import { restOf, senseOfRest, type Sense } from '../sense';
 import type { Step } from '../step';
 import { sure } from '../../sure';
 import { ipaOf, script } from './common';
@@ -142,15 +150,7 @@ export function joinBeats(word: Word, step: Step, material: Material): Made {
     how: 'Leave a clear gap between the beats; say each as it is in the word.',
     script: script(`${parts.join(' … ')}. What word is it?`, word.word),
     likely: distinct([
-      {
-        id: 'apart',
-        slip: 'not-joined',
-        outcome: 'not-yet',
-        said: ipaOf(word).join(' '),
-        show: parts.join(' · '),
-        note: 'not joined',
-        missed: [],
-      },
+      notJoined(word, parts),
       onlyPart(word, -1, 'last part only', material),
       onlyPart(word, 0, 'first part only', material),
     ]),
@@ -204,22 +204,15 @@ const SPLIT: Task = {
       slots: { word: word.word },
       how: 'Any cut into as many beats is right by ear.',
       script: script(`${word.word}. Say it beat by beat.`, parts.join(' · '), word.word),
-      likely: distinct([
-        {
-          id: 'whole',
-          slip: 'whole-word',
-          outcome: 'not-yet',
-          said: asWord(ipaOf(word)),
-          show: word.word,
-          note: 'said the word',
-          missed: [],
-        },
-        onlyPart(word, 0, 'first part only', material),
-      ]),
+      likely: distinct([wholeWord(word), onlyPart(word, 0, 'first part only', material)]),
       facts: partsFact(word, step, material),
     };
   },
 };
+
+/** A half of a compound is a word that is known. */
+const wordOrNeither = (left: readonly string[], material: Material): Sense =>
+  material.knownAs(left) === undefined ? 'neither' : 'word';
 
 /** What is left when one part goes, and the part. Parts of a compound are its words; of other words, their beats. */
 function cut(
@@ -231,8 +224,7 @@ function cut(
   left: readonly string[];
   gone: readonly string[];
   names: readonly string[];
-  leftName: string;
-  real: boolean;
+  sense: Sense;
 } {
   const compound = isCompoundStep(step);
   const halves = compound
@@ -240,16 +232,20 @@ function cut(
     : beatsOf(word).map((b) => b.ipa);
   if (at < 0 || at >= halves.length) throw new Unproved(`“${word.word}” has no part ${at}.`);
   const left = halves.filter((_, i) => i !== at).flat();
-  const real = material.knownAs(left);
   const names = compound ? halves.map((half) => material.knownAs(half) ?? '') : lettersOf(word);
   return {
     left,
     gone: sure(halves[at]),
     names,
-    leftName: real ?? names.filter((_, i) => i !== at).join(''),
-    real: real !== undefined,
+    sense: compound
+      ? wordOrNeither(left, material)
+      : senseOfRest(word, (segment) => sure(word.segments[segment]).syllable !== at, material),
   };
 }
+
+/** A word is left, or where the step takes made-up ones a silly word for certain. */
+const fitsSense = (sense: Sense, step: Step): boolean =>
+  sense === 'word' || (step.result === 'nonsense' && sense === 'silly');
 
 const DROP: Task = {
   id: 'drop-beat',
@@ -271,36 +267,27 @@ const DROP: Task = {
   framed: '{word}. Prune “{part}” off: what is left?',
   heads: (step, material) =>
     headsOf(step, material).filter((w) => {
-      const { left, real } = cut(w, atOf(step), step, material);
-      return !material.guard(left) && (real || (step.result === 'nonsense' && !material.isOther(left)));
+      const { left, sense } = cut(w, atOf(step), step, material);
+      return !material.guard(left) && fitsSense(sense, step);
     }),
   build: ({ head, step }) => ({ words: [head.word], at: atOf(step) }),
   make: ({ words, at }, step, material) => {
     const word = wordOf(material, words[0]);
-    const { left, gone, names, leftName, real } = cut(word, need(at, 'Which beat goes.'), step, material);
+    const { left, gone, names, sense } = cut(word, need(at, 'Which beat goes.'), step, material);
+    const rest = restOf(left, sense, material, isCompoundStep(step) ? names.find((_, i) => i !== at) : undefined);
     const part = sure(names[sure(at)]);
     return {
       head: word,
       words: [shownOf(word)],
       view: { kind: 'beats', parts: names, ownName: false, out: sure(at) },
-      expected: `${leftName}${real ? '' : ' (made-up)'}`,
+      expected: rest.expected,
       judged: { by: 'sounds', sounds: left },
-      slots: { word: word.word, part, left: leftName },
-      how: real
-        ? 'They say the whole word back first.'
-        : 'They say the whole word back first. What is left is not a word we know: say so, it is part of the fun.',
-      script: script(`${word.word}. Now without “${part}”.`, leftName),
+      slots: { word: word.word, part, left: rest.name },
+      how: ['They say the whole word back first.', rest.about].filter(Boolean).join(' '),
+      script: script(`${word.word}. Now without “${part}”.`, rest.name),
       likely: distinct([
-        rightLikely(left, leftName, 'right'),
-        {
-          id: 'unchanged',
-          slip: 'unchanged',
-          outcome: 'not-yet',
-          said: asWord(ipaOf(word)),
-          show: word.word,
-          note: 'the whole word',
-          missed: [],
-        },
+        rest.likely,
+        unchanged(word, 'the whole word'),
         ...(gone.join() === left.join()
           ? []
           : [slipLikely('part-only', { said: gone, show: part, note: 'the part to leave out' }, material.guard)]),
@@ -309,8 +296,8 @@ const DROP: Task = {
         ['what is left is the word without that part', left.length + gone.length === word.sounds.length],
         ['what is left is not rude', !material.guard(left)],
         [
-          'what is left is a word, where the step says so; a made-up word is none',
-          real || (step.result === 'nonsense' && !material.isOther(left)),
+          'what is left is a word, where the step says so',
+          step.result === 'nonsense' || material.knownAs(left) !== undefined,
         ],
         ['the part is the one the step asks for', at === atOf(step)],
       ],

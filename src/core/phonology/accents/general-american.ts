@@ -42,6 +42,7 @@ export const GENERAL_AMERICAN = {
   hurry: 'ɝ',
   dropsYod: true,
   tapsT: true,
+  labelsBeforeR: { ɑ: 'ah' },
   references: ['CMU Pronouncing Dictionary', 'eSpeak NG en-us'],
 } satisfies Accent;
 

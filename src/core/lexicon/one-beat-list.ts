@@ -1,0 +1,94 @@
+import { accentOf, type AccentId } from '../phonology/accents';
+import { groupBy } from '../group-by';
+import { CONSONANT_IPA, isConsonantKey } from '../phonology/keys';
+import { realiseSegments } from '../phonology/realise';
+import { isConsonant } from '../phonology/sounds';
+import { parseTranscription } from '../phonology/transcription';
+
+/** How well a string of sounds of one beat is known: a common word, or a rare word or a name. */
+export type Known = 'common' | 'rare';
+
+/** Words and names of one beat that a pronouncing dictionary has, by their sounds. */
+export interface OneBeatList {
+  /** What is known under these sounds; null where no list has them. */
+  readonly known: (sounds: readonly string[], accent: AccentId) => Known | null;
+  /** Whether letters may be read so: they spell no common word, or one that may be said so, however it is read. */
+  readonly mayRead: (spelling: string, sounds: readonly string[], accent: AccentId) => boolean;
+}
+
+interface Row {
+  readonly lines: readonly string[];
+  readonly words: readonly string[];
+}
+
+/** `b TRAP|BATH th` as each of its lines. */
+function linesOf(sounds: string): string[] {
+  let lines = [''];
+  for (const place of sounds.split(' '))
+    lines = lines.flatMap((line) => place.split('|').map((choice) => `${line} ${choice.replaceAll('+', ' ')}`.trim()));
+  return lines;
+}
+
+const rowsOf = (text: string): Row[] =>
+  text
+    .split('\n')
+    .slice(1)
+    .filter(Boolean)
+    .map((row) => {
+      const [sounds = '', words = ''] = row.split('\t');
+      return { lines: linesOf(sounds), words: words.split(' ').filter(Boolean) };
+    });
+
+/** Sounds that come and go from accent to accent, or from choice to choice, and those written otherwise in one. */
+const FRAME: Readonly<Record<string, string>> = { r: '', j: '', ʍ: 'w', x: 'k' };
+
+/** The consonants of a string of sounds that every accent has: where two frames differ, so do the sounds. */
+const frameOf = (sounds: readonly string[]): string =>
+  sounds
+    .filter(isConsonant)
+    .map((ipa) => FRAME[ipa] ?? ipa)
+    .join('');
+
+const frameOfRow = ({ lines: [line = ''] }: Row): string =>
+  frameOf(line.split(' ').flatMap((key) => (isConsonantKey(key) ? [CONSONANT_IPA[key]] : [])));
+
+/**
+ * Reads the list (first row is the header): sounds with every choice of a place, and the common spellings of a row.
+ * Where an American reading may be two vowels elsewhere, both are known: better to call nothing made-up than a word.
+ * Only rows that may fit are realised: the whole list in an accent takes half a second.
+ * @example oneBeatList(text).known(['ɑː', 'k'], 'southern-british') // 'common': ark
+ */
+export function oneBeatList(text: string): OneBeatList {
+  const kept = new Map<string, unknown>();
+  const once = <T>(key: string, make: () => T): T => {
+    if (!kept.has(key)) kept.set(key, make());
+    return kept.get(key) as T;
+  };
+  const rows = (): Row[] => once('rows', () => rowsOf(text));
+  const byFrame = (): ReadonlyMap<string, readonly Row[]> => once('frames', () => groupBy(rows(), frameOfRow));
+  const byWord = (): ReadonlyMap<string, readonly Row[]> =>
+    once('words', () => {
+      const all = new Map<string, Row[]>();
+      for (const row of rows()) for (const word of row.words) all.set(word, [...(all.get(word) ?? []), row]);
+      return all;
+    });
+  const said = (line: string, accent: AccentId): string =>
+    realiseSegments(parseTranscription(line), accentOf(accent))
+      .map((s) => s.ipa)
+      .join(' ');
+  return {
+    known: (sounds, accent) =>
+      once(`${accent} ${sounds.join(' ')}`, () => {
+        const wanted = sounds.join(' ');
+        const found = (byFrame().get(frameOf(sounds)) ?? []).filter(({ lines }) =>
+          lines.some((line) => said(line, accent) === wanted),
+        );
+        if (!found.length) return null;
+        return found.some(({ words }) => words.length) ? 'common' : 'rare';
+      }),
+    mayRead: (spelling, sounds, accent) => {
+      const wanted = sounds.join(' ');
+      return (byWord().get(spelling) ?? []).every(({ lines }) => lines.some((line) => said(line, accent) === wanted));
+    },
+  };
+}
