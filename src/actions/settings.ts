@@ -11,7 +11,12 @@ export async function keepSettings(_: FormState, form: FormData): Promise<FormSt
   return formAnswer(async () => {
     const conventions = Object.fromEntries(CONVENTION_IDS.map((id) => [id, form.get(id) === 'one']));
     await saveSettings(
-      settingsSchema.parse({ accent: form.get('accent'), conventions, letIn: form.get('letIn') === 'yes' }),
+      settingsSchema.parse({
+        accent: form.get('accent'),
+        conventions,
+        letIn: form.get('letIn') === 'yes',
+        mixed: form.get('mixed') === 'yes',
+      }),
     );
     return { said: KEPT };
   });

@@ -68,7 +68,7 @@ drink    | d r ɪ ŋ        | lost-sound   | 5
 drink    | d r ɪ ŋ+k      | cluster-kept | 4 5
 drink    | d+r ɪ ŋ+k      | cluster-kept | 1 2 4 5
 drink    | d r ɪ+ŋ+k      | rime-kept    | 3 4 5
-drink    | d r ɪ n k      | swapped-sound | 4
+drink    | d r ɪ m k      | swapped-sound | 4
 train    | tʃ r eɪ n      | heard-closely |
 train    | t r eɪ n       | right        |
 train    | t eɪ n         | lost-sound   | 2

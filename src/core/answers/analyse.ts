@@ -1,5 +1,7 @@
 import { isVowel } from '../phonology/sounds';
 import { sure } from '../sure';
+import { fairAddition, fairOmission, fairSwap, type Ear, type Fair } from './fair';
+import type { VowelKey } from '../phonology/keys';
 import { align, swapCost, type Edit } from './align';
 import type { Slip } from './outcome';
 import { NO_OWN_WAY, saysFor, type OwnWay } from './own-way';
@@ -12,6 +14,10 @@ export interface Asked {
   readonly close: boolean;
   /** The convention in force counts it as one with the sound before. */
   readonly fused: boolean;
+  /** A vowel of a beat without stress. */
+  readonly weak?: true;
+  /** The lexical set of a vowel. */
+  readonly set?: VowelKey;
 }
 
 export type Place = 'first' | 'middle' | 'last';
@@ -47,6 +53,8 @@ export interface Analysis {
   readonly cost: number;
   /** The child's own way of speaking made the difference. */
   readonly ownWay: boolean;
+  /** Why sounds that differ are right all the same, each reason once. */
+  readonly fair: readonly Fair[];
 }
 
 export interface Hearing {
@@ -55,6 +63,8 @@ export interface Hearing {
   readonly ownWay?: OwnWay;
   /** A /t/ between vowels may be tapped (American speech). */
   readonly tapsT?: boolean;
+  /** Here people speak in several accents. */
+  readonly mixed?: boolean;
 }
 
 /**
@@ -73,11 +83,6 @@ export function askedFor(sounds: readonly string[]): Asked[] {
 
 /** The vowel that creeps in after a consonant said alone. */
 const UH: ReadonlySet<string> = new Set(['ə', 'ʌ', 'ɜː']);
-/**
- * tr and dr begin like /tʃ/ and /dʒ/: who says so has listened well (Read 1971, Pre-school children's knowledge of
- * English phonology; from memory).
- */
-const HEARD_AS: Readonly<Record<string, string>> = { t: 'tʃ', d: 'dʒ' };
 
 export function whereOf(asked: readonly Asked[], at: number): Where {
   const clustered = asked[at]?.close === true || asked[at + 1]?.close === true;
@@ -117,15 +122,6 @@ function unbreathed(chunks: Chunks, target: readonly string[]): Unbreathed {
   return { sounds: breathless.flat(), chunk: breathless.flatMap((said, c) => said.map(() => c)), uhs };
 }
 
-/** Whether saying `heard` for the sound at `at` is faithful hearing, not a slip. */
-export function faithful(asked: readonly Asked[], at: number, heard: string, tapsT = false): boolean {
-  const { ipa } = sure(asked[at]);
-  if (HEARD_AS[ipa] === heard && asked[at + 1]?.ipa === 'r') return true;
-  const between =
-    at > 0 && at < asked.length - 1 && isVowel(sure(asked[at - 1]).ipa) && isVowel(sure(asked[at + 1]).ipa);
-  return tapsT && ipa === 't' && heard === 'd' && between;
-}
-
 /**
  * The edits that only move a sound: one lost here and put in there, or two that stand for each other. Keys are the
  * edits that name the sound asked for, values the edits that go with them.
@@ -156,17 +152,18 @@ function movedSounds(
 export function analyse(
   asked: readonly Asked[],
   chunks: Chunks,
-  { apart, ownWay = NO_OWN_WAY, tapsT = false }: Hearing,
+  { apart, ownWay = NO_OWN_WAY, tapsT = false, mixed = false }: Hearing,
 ): Analysis {
+  const ear: Ear = { asked, tapsT, mixed };
   const target = asked.map((a) => a.ipa);
   const { sounds, chunk, uhs } = apart
     ? unbreathed(chunks, target)
     : { sounds: chunks.flat(), chunk: chunks.flatMap((c, i) => c.map(() => i)), uhs: [] };
   const cost = (want: string, heard: string, at: number): number =>
-    want === heard || saysFor(ownWay, want, heard) || faithful(asked, at, heard, tapsT) ? 0 : swapCost(want, heard);
+    want === heard || saysFor(ownWay, want, heard) || fairSwap(ear, at, heard) ? 0 : swapCost(want, heard);
   const aligned = align(target, sounds, cost);
-  const reading = faultsIn({ asked, target, sounds, edits: aligned.edits, ownWay });
-  const { faults, heardAs, mine, closely } = reading;
+  const reading = faultsIn({ ear, target, sounds, edits: aligned.edits, ownWay });
+  const { faults, heardAs, mine, fair } = reading;
   for (const { after, heard } of uhs) {
     const at = aligned.edits.find((s) => s.op !== 'add' && s.op !== 'omit' && sounds[s.heard] === after)?.at ?? 0;
     faults.push({ kind: 'added-uh', at: at + 1, heard, ...whereOf(asked, at) });
@@ -182,9 +179,10 @@ export function analyse(
     cost: aligned.cost,
     missed,
     ownWay: mine,
+    fair: [...new Set(fair)],
     credit: target.map((_, i) => (missed.includes(i) ? 0 : 1)),
     slip: right
-      ? rightWith(closely, mine, faults.length > 0)
+      ? rightWith(fair.length > 0, mine, faults.length > 0)
       : slipOf({ target, sounds, chunks, faults: real, apart, cost: aligned.cost }),
   };
 }
@@ -203,7 +201,7 @@ function missedBy(fault: Fault): number[] {
 }
 
 interface Aligned {
-  readonly asked: readonly Asked[];
+  readonly ear: Ear;
   readonly target: readonly string[];
   readonly sounds: readonly string[];
   readonly edits: readonly Edit[];
@@ -215,42 +213,57 @@ interface Faults {
   /** Index of the sound said for each sound asked for; null where it was lost. */
   readonly heardAs: (number | null)[];
   /** The child's own way of speaking made the difference. */
-  readonly mine: boolean;
-  /** They heard closely: /tʃ/ for the start of *tree*. */
-  readonly closely: boolean;
+  mine: boolean;
+  /** Why sounds that differ are right: /tʃ/ for the start of *tree*. */
+  readonly fair: Fair[];
 }
 
+type Reading = Aligned & { readonly found: Faults; readonly where: Where };
+
+/** What an edit of one kind says of the answer. */
+const READ: { readonly [Op in Edit['op']]: (edit: Extract<Edit, { op: Op }>, reading: Reading) => void } = {
+  same: ({ at, heard }, { target, sounds, ownWay, ear, found }) => {
+    const [asked, said] = [sure(target[at]), sure(sounds[heard])];
+    found.heardAs[at] = heard;
+    if (said === asked) return;
+    if (saysFor(ownWay, asked, said)) found.mine = true;
+    else found.fair.push(sure(fairSwap(ear, at, said)));
+  },
+  omit: ({ at }, { target, sounds, ownWay, ear, found, where }) => {
+    const before = found.heardAs[at - 1];
+    const why = fairOmission(ear, at, typeof before === 'number' ? sounds[before] : undefined);
+    if (ownWay.drops.includes(sure(target[at])) && where.cluster) found.mine = true;
+    else if (why) found.fair.push(why);
+    else found.faults.push({ kind: 'omitted', at, ...where });
+  },
+  swap: ({ at, heard }, { sounds, found, where }) => {
+    found.heardAs[at] = heard;
+    found.faults.push({ kind: 'swapped', at, heard: sure(sounds[heard]), ...where });
+  },
+  add: ({ at, heard: said }, { target, sounds, ear, found, where }) => {
+    const heard = sure(sounds[said]);
+    const why = fairAddition(ear, at, heard);
+    const breath = UH.has(heard) && at > 0 && !isVowel(sure(target[at - 1]));
+    if (why) found.fair.push(why);
+    else found.faults.push({ kind: breath ? 'added-uh' : 'added', at, heard, ...where });
+  },
+};
+
 /** What each edit of an alignment says of the answer. */
-function faultsIn({ asked, target, sounds, edits, ownWay }: Aligned): Faults {
+function faultsIn(aligned: Aligned): Faults {
+  const { edits, target, sounds } = aligned;
+  const { asked } = aligned.ear;
   const moved = movedSounds(edits, target, sounds);
   const otherEnds = new Set(moved.values());
-  const faults: Fault[] = [];
-  const heardAs: (number | null)[] = target.map(() => null);
-  let [mine, closely] = [false, false];
+  const found: Faults = { faults: [], heardAs: target.map(() => null), mine: false, fair: [] };
   edits.forEach((edit, i) => {
     const where = whereOf(asked, Math.min(edit.at, asked.length - 1));
-    if (edit.op === 'same') {
-      heardAs[edit.at] = edit.heard;
-      if (sounds[edit.heard] === target[edit.at]) return;
-      if (saysFor(ownWay, sure(target[edit.at]), sure(sounds[edit.heard]))) mine = true;
-      else closely = true;
-    } else if (moved.has(i)) {
-      faults.push({ kind: 'reordered', at: edit.at, ...where });
-    } else if (otherEnds.has(i)) {
-      return; // the other end of a move that is told already
-    } else if (edit.op === 'omit') {
-      if (ownWay.drops.includes(sure(target[edit.at])) && where.cluster) mine = true;
-      else faults.push({ kind: 'omitted', at: edit.at, ...where });
-    } else if (edit.op === 'swap') {
-      heardAs[edit.at] = edit.heard;
-      faults.push({ kind: 'swapped', at: edit.at, heard: sure(sounds[edit.heard]), ...where });
-    } else {
-      const heard = sure(sounds[edit.heard]);
-      const breath = UH.has(heard) && edit.at > 0 && !isVowel(sure(target[edit.at - 1]));
-      faults.push({ kind: breath ? 'added-uh' : 'added', at: edit.at, heard, ...where });
-    }
+    if (moved.has(i)) found.faults.push({ kind: 'reordered', at: edit.at, ...where });
+    // The other end of a move is told already.
+    else if (!otherEnds.has(i))
+      (READ[edit.op] as (edit: Edit, reading: Reading) => void)(edit, { ...aligned, found, where });
   });
-  return { faults, heardAs, mine, closely };
+  return found;
 }
 
 const span = (from: number, to: number): number[] => Array.from({ length: to - from + 1 }, (_, i) => from + i);

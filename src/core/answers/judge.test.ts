@@ -36,7 +36,7 @@ describe('the first sound of stick', () => {
   test.each([
     ['s', 'on-own'],
     ['s+ə', 'on-own added-uh'],
-    ['s+t', 'not-yet cluster-kept'],
+    ['s+t', 'on-own in-cluster'],
     ['t', 'not-yet other-sound'],
     ['k', 'not-yet other-sound'],
     ['s+t+ɪ+k', 'not-yet unchanged'],

@@ -1,4 +1,5 @@
-import { analyse, askedFor, faithful, type Analysis, type Asked, type Hearing } from './analyse';
+import { analyse, askedFor, type Analysis, type Asked, type Hearing } from './analyse';
+import { FAIR_WORDS, fairSwap, type Ear, type Fair } from './fair';
 import type { Outcome, Slip } from './outcome';
 import { NO_OWN_WAY, saysFor, type OwnWay } from './own-way';
 import type { Chunks } from './said';
@@ -45,6 +46,10 @@ export interface Question {
   readonly judged: Judged;
   /** The sounds of the item's word, as its bounce line has them. */
   readonly marks: readonly Asked[];
+  /** The sounds of what the word becomes, where it is changed. */
+  readonly to?: readonly Asked[] | undefined;
+  /** Here people speak in several accents: any shipped accent’s vowel is right. */
+  readonly mixed?: boolean;
   /** The same answer as another accent says it, where the child speaks one. */
   readonly otherAccent?: readonly string[] | undefined;
   readonly ownWay?: OwnWay;
@@ -75,7 +80,6 @@ function bestOf(targets: readonly (readonly Asked[])[], said: Chunks, hearing: H
 
 const RIGHT_WORDS: Partial<Record<Slip, string>> = {
   'added-uh': 'Right, with a little “uh”.',
-  'heard-closely': 'Right: that is how its start sounds.',
   'own-way': 'Right, in their own way of saying it.',
 };
 
@@ -94,21 +98,37 @@ const WHY: Partial<Record<Slip, string>> = {
   'cluster-kept': 'Two sounds were kept together.',
 };
 
+const ipaOf = (asked: readonly Asked[]): string[] => asked.map((a) => a.ipa);
+
+const earOf = ({ marks, tapsT = false, mixed = false }: Question): Ear => ({ asked: marks, tapsT, mixed });
+
+/** A right answer with the note that goes with it. */
+function rightWith(read: Analysis): Judgement {
+  const [fair] = read.fair;
+  if (fair) return right(FAIR_WORDS[fair], 'heard-closely', read);
+  return right(read.slip ? sure(RIGHT_WORDS[read.slip]) : 'Just that.', read.slip, read);
+}
+
+/** The sounds asked for with all that is known of them: the word’s own, or those of what it becomes. */
+function askedOf(sounds: readonly string[], { marks, to }: Question): readonly Asked[] {
+  return [marks, to ?? []].find((known) => same(ipaOf(known), sounds)) ?? askedFor(sounds);
+}
+
 /** Judges sounds against sounds, with what the item's word was before in mind. */
 function judgeSounds(judged: BySounds, said: Chunks, question: Question): Judgement {
-  const { marks, otherAccent, ownWay, tapsT } = question;
-  const whole = same(
-    judged.sounds,
-    marks.map((m) => m.ipa),
-  );
-  const asked = whole ? marks : askedFor(judged.sounds);
+  const { marks, otherAccent, ownWay, tapsT, mixed } = question;
+  const whole = same(judged.sounds, ipaOf(marks));
+  const asked = askedOf(judged.sounds, question);
   const hearing: Hearing = {
     apart: judged.apart === true || judged.sounds.length === 1,
     ...(ownWay ? { ownWay } : {}),
     ...(tapsT ? { tapsT } : {}),
+    ...(mixed ? { mixed } : {}),
   };
   const read = bestOf([asked, ...(otherAccent ? [askedFor(otherAccent)] : [])], said, hearing);
-  if (read.right) return right(read.slip ? sure(RIGHT_WORDS[read.slip]) : 'Just that.', read.slip, read);
+  // Where a vowel is what changes, the word as it was is not right in another accent.
+  const still = !whole && read.fair.length > 0 && same(said.flat(), ipaOf(marks));
+  if (read.right && !still) return rightWith(read);
   const changed = whole ? null : judgeChanged(judged, said, question, read);
   return changed ?? slip(sure(read.slip), WHY[sure(read.slip)] ?? 'Not that.', whole ? read.missed : [], read);
 }
@@ -121,14 +141,24 @@ function judgeChanged(judged: BySounds, said: Chunks, question: Question, read: 
   const sounds = said.flat();
   const [wanted] = judged.sounds;
   const one = judged.sounds.length === 1;
-  if (one && sounds.length === 1 && marks[0]?.ipa === wanted && faithful(marks, 0, sure(sounds[0]))) {
-    return right(sure(RIGHT_WORDS['heard-closely']), 'heard-closely', read);
-  }
+  const fair = one && sounds.length === 1 ? fairSound(sure(wanted), sure(sounds[0]), question) : null;
+  if (fair) return right(FAIR_WORDS[fair], 'heard-closely', read);
   const before = analyse(marks, said, { apart: false, ...(ownWay ? { ownWay } : {}) });
   if (before.right) return slip('unchanged', 'The word as it was.', [], read);
   // One sound asked for: what was said may be its cluster, another sound of the word, or the word.
   if (one) return oneSound(sure(wanted), said, marks, read);
   return onlyOneOf(judged.sounds, sounds, marks, read) ?? otherPlace(judged.sounds, sounds, marks, read);
+}
+
+/** Why another sound alone is fair for one of the word; not where the word has that sound too. */
+function fairSound(wanted: string, said: string, question: Question): Fair | null {
+  const { marks } = question;
+  if (marks.some((m) => m.ipa === said)) return null;
+  for (const [at, { ipa }] of marks.entries()) {
+    const fair = ipa === wanted ? fairSwap(earOf(question), at, said) : null;
+    if (fair) return fair;
+  }
+  return null;
 }
 
 /** A single sound was said: the one that comes, or the one that goes. */
@@ -158,10 +188,20 @@ function otherPlace(
   return slip('wrong-place', 'Another place of the word was changed.', [], read);
 }
 
+/** Consonants together at the start or the end of the word, the one that was asked for outermost: *st* for *stick*. */
+function isItsCluster(sound: string, said: readonly string[], ipa: readonly string[]): boolean {
+  if (said.length < 2 || said.some(isVowel)) return false;
+  const starts = said[0] === sound && said.every((s, i) => s === ipa[i]);
+  const tail = ipa.slice(-said.length);
+  return starts || (said.at(-1) === sound && said.every((s, i) => s === tail[i]));
+}
+
 function oneSound(sound: string, said: Chunks, marks: readonly Asked[], read: Analysis): Judgement {
   const sounds = said.flat();
-  const ipa = marks.map((m) => m.ipa);
+  const ipa = ipaOf(marks);
   const at = ipa.indexOf(sure(sounds[0]));
+  if (isItsCluster(sound, sounds, ipa))
+    return right('Right: their sound is in it, with its neighbour.', 'in-cluster', read);
   if (sounds.length > 1 && sounds.includes(sound) && at >= 0 && same(ipa.slice(at, at + sounds.length), sounds))
     return slip(
       sounds.some(isVowel) ? 'part-only' : 'cluster-kept',
@@ -188,12 +228,19 @@ function oneSound(sound: string, said: Chunks, marks: readonly Asked[], read: An
 function judgeRhyme(
   { rime, onset }: Extract<Judged, { by: 'rhyme' }>,
   said: readonly string[],
-  { marks, ownWay = NO_OWN_WAY }: Question,
+  question: Question,
 ): Judgement {
-  const asked = marks.map((m) => m.ipa);
+  const { marks, ownWay = NO_OWN_WAY } = question;
+  const ear = earOf(question);
+  const asked = ipaOf(marks);
+  const from = asked.length - rime.length;
   if (same(said, asked)) return slip('unchanged', 'The same word again.');
   const alike = (wanted: readonly string[], heard: readonly string[]): boolean =>
-    wanted.length === heard.length && wanted.every((w, i) => w === heard[i] || saysFor(ownWay, w, sure(heard[i])));
+    wanted.length === heard.length &&
+    wanted.every(
+      (w, i) =>
+        w === heard[i] || saysFor(ownWay, w, sure(heard[i])) || fairSwap(ear, from + i, sure(heard[i])) !== null,
+    );
   // The rhyme may stand at the end of a longer word: cat, acrobat.
   const tail = said.slice(-rime.length);
   const before = said.slice(0, -rime.length);
@@ -201,21 +248,29 @@ function judgeRhyme(
   if (alike(rime, tail))
     return same(before.slice(cut), onset)
       ? slip('unchanged', 'The same from its start on: no rhyme.')
-      : right('It rhymes.', same(rime, tail) ? null : 'own-way');
+      : right('It rhymes.', rhymedWith(rime, tail, ownWay));
   if (said[0] === asked[0]) return slip('same-start', 'It has the same first sound, and does not rhyme.');
   return slip('other-word', said.find(isVowel) === rime[0] ? 'It shares the vowel only.' : 'It does not rhyme.');
+}
+
+/** What a rhyme was right with: nothing to note, their own way, or a fair hearing. */
+function rhymedWith(rime: readonly string[], tail: readonly string[], ownWay: OwnWay): Slip | null {
+  if (same(rime, tail)) return null;
+  return rime.every((w, i) => w === tail[i] || saysFor(ownWay, w, sure(tail[i]))) ? 'own-way' : 'heard-closely';
 }
 
 /** Any cut into so many parts is right, as long as the word's sounds are there. */
 function judgeParts(
   { count }: Extract<Judged, { by: 'parts' }>,
   said: Chunks,
-  { marks, ownWay, otherAccent }: Question,
+  { marks, ownWay, otherAccent, tapsT, mixed }: Question,
 ): Judgement {
   const joined = [said.flat()];
   const read = bestOf([marks, ...(otherAccent ? [askedFor(otherAccent)] : [])], joined, {
     apart: false,
     ...(ownWay ? { ownWay } : {}),
+    ...(tapsT ? { tapsT } : {}),
+    ...(mixed ? { mixed } : {}),
   });
   if (!read.right) return slip(sure(read.slip), WHY[sure(read.slip)] ?? 'Not that.', read.missed, read);
   if (said.length === count) return right('So many parts, wherever they are cut.', read.slip);
@@ -224,13 +279,22 @@ function judgeParts(
     : slip('other-count', `In ${said.length} parts.`);
 }
 
+function judgeBegins(sound: string, first: string, question: Question): Judgement {
+  const why = 'It starts with that sound. Does it fit the clue?';
+  if (first === sound) return right(why);
+  if (saysFor(question.ownWay ?? NO_OWN_WAY, sound, first)) return right(why, 'own-way');
+  return fairSound(sound, first, question)
+    ? right(why, 'heard-closely')
+    : slip('other-sound', 'It begins with another sound.');
+}
+
 /**
  * Judges what was said, as sounds of the accent in force, in the parts it was said in.
  * @example judge({ judged: { by: 'sounds', sounds: ['m', 'æ', 'p'] }, marks: askedFor(['m', 'ɒ', 'p']) }, [['m', 'æ',
  * 'p']]).outcome // 'on-own'
  */
 export function judge(question: Question, said: Chunks): Judgement {
-  const { judged, ownWay = NO_OWN_WAY } = question;
+  const { judged } = question;
   const sounds = said.flat();
   if (!sounds.length) return slip('other-word', 'Nothing to judge.');
   switch (judged.by) {
@@ -241,9 +305,7 @@ export function judge(question: Question, said: Chunks): Judgement {
     case 'parts':
       return judgeParts(judged, said, question);
     case 'begins':
-      return sounds[0] === judged.sound || saysFor(ownWay, judged.sound, sure(sounds[0]))
-        ? right('It begins so. Does it fit the clue?', sounds[0] === judged.sound ? null : 'own-way')
-        : slip('other-sound', 'It begins with another sound.');
+      return judgeBegins(judged.sound, sure(sounds[0]), question);
     default:
       return slip('other-word', 'This one is judged by ear.');
   }

@@ -256,18 +256,22 @@ export const numberLikely = (right: number): LikelyAnswer[] =>
       missed: [],
     }));
 
+interface Slipped {
+  readonly said: readonly string[];
+  readonly show: string;
+  readonly note: string;
+  /** Given where letters alone might be read otherwise: the line stands under them. */
+  readonly accent?: AccentId;
+}
+
 /** A likely answer that slips, in a few words; nothing is shown where it could print a rude word. */
-export function slipLikely(
-  slip: Slip,
-  { said, show, note }: { readonly said: readonly string[]; readonly show: string; readonly note: string },
-  guard: Guard,
-): LikelyAnswer {
+export function slipLikely(slip: Slip, { said, show, note, accent }: Slipped, guard: Guard): LikelyAnswer {
   return {
     id: `${slip} ${said.join(' ')}`,
     slip,
     outcome: 'not-yet',
     said: asWord(said),
-    show: guard(said) ? null : show,
+    ...(guard(said) ? HIDDEN : { show, ...(accent ? { line: heardLine([said], [], accent) } : {}) }),
     note,
     missed: [],
   };

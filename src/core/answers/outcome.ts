@@ -21,6 +21,7 @@ export const SLIPS = [
   'whole-word',
   'added-uh',
   'heard-closely',
+  'in-cluster',
   'wrong-choice',
   'other-count',
   'unchanged',
@@ -48,6 +49,7 @@ export const SLIP_WORDS: Readonly<Record<Slip, string>> = {
   'whole-word': 'said the word',
   'added-uh': 'added “uh”',
   'heard-closely': 'heard closely',
+  'in-cluster': 'kept with its neighbour',
   'wrong-choice': 'chose another',
   'other-count': 'another number',
   unchanged: 'said it unchanged',
@@ -66,7 +68,13 @@ export const SLIP_WORDS: Readonly<Record<Slip, string>> = {
 };
 
 /** Slips that go with a right answer: noted, never held against it. */
-export const ACCEPTED: ReadonlySet<Slip> = new Set<Slip>(['added-uh', 'heard-closely', 'own-way', 'another-heard']);
+export const ACCEPTED: ReadonlySet<Slip> = new Set<Slip>([
+  'added-uh',
+  'heard-closely',
+  'in-cluster',
+  'own-way',
+  'another-heard',
+]);
 
 /** The support ladder, lightest first. */
 export const HELPS = ['said-again', 'slower', 'gesture', 'choice', 'together', 'modelled'] as const;

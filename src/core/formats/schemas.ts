@@ -260,6 +260,8 @@ export const settingsSchema = z.object({
   conventions: conventionsSchema,
   /** Words of the other country and local ones too. */
   letIn: z.boolean().optional(),
+  /** People here speak in several accents. */
+  mixed: z.boolean().optional(),
 });
 
 /** How answers are weighed, which units come first, and how many adults can lead a group. */

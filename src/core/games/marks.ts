@@ -2,6 +2,8 @@ import { followsInCluster } from '../lexicon/difficulty';
 import type { Word } from '../lexicon/entry';
 import type { AccentId } from '../phonology/accents';
 import { labelOf, makingOf } from '../phonology/sounds';
+import { isVowelKey } from '../phonology/keys';
+import type { Sound } from '../phonology/realise';
 import { sure } from '../sure';
 import type { Mark, Shown } from './view';
 
@@ -16,7 +18,14 @@ export function marksOf(word: Word): Mark[] {
     making: makingOf(sound.ipa),
     close: followsInCluster(word, at),
     fused: seconds.has(sound),
+    ...vowelFacts(word, sound),
   }));
+}
+
+/** What is known of a vowel: its set, and whether its beat has no stress. */
+function vowelFacts({ segments }: Word, { key, segment, vowel }: Sound): Pick<Mark, 'set' | 'weak'> {
+  if (!vowel || !isVowelKey(key)) return {};
+  return { set: key, ...(segments[segment]?.stress === 'none' ? { weak: true } : {}) };
 }
 
 /** The letters of each segment; none where one piece spells several keys. */

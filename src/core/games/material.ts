@@ -180,7 +180,10 @@ export function materialOf({
   const readsAlone = (word: string): boolean => readsOneWay(word, byName);
   const formByName = (): ReadonlyMap<string, Word> =>
     keep('forms by name', () => new Map(formWords().map((w) => [w.word, w])));
-  const spellings = (): RimeSpellings => keep('rime spellings', () => rimeSpellings([...byName.values()]));
+  const spellings = (): RimeSpellings =>
+    keep('rime spellings', () =>
+      rimeSpellings([...byName.values()], (letters, sounds) => oneBeats.mayRead(letters, sounds, accent)),
+    );
   const knownAs = (sounds: readonly string[]): string | undefined =>
     spelling('by sounds', () => true).get(sounds.join(' '));
   return {
@@ -198,13 +201,7 @@ export function materialOf({
       spellingOf: (sounds) => (guard(sounds) ? undefined : spelling('printed', readsAlone).get(sounds.join(' '))),
       respell: (sounds) =>
         keep(`respelt ${sounds.join(' ')}`, () =>
-          guard(sounds)
-            ? null
-            : voiceWord(sounds, {
-                accent,
-                spellings: spellings(),
-                mayRead: (letters) => oneBeats.mayRead(letters, sounds, accent),
-              }),
+          guard(sounds) ? null : voiceWord(sounds, { accent, spellings: spellings() }),
         ),
     },
     spellings,

@@ -1,4 +1,5 @@
 import type { Caution } from '../lexicon/cautions';
+import type { VowelKey } from '../phonology/keys';
 import type { Making } from '../phonology/consonants';
 
 /** One sound as the bounce line shows it. */
@@ -14,6 +15,10 @@ export interface Mark {
   readonly close: boolean;
   /** Shares an underline with the mark before it: the convention counts them as one. */
   readonly fused: boolean;
+  /** A vowel of a beat without stress: a clear vowel for it is a fair answer. */
+  readonly weak?: true;
+  /** The lexical set of a vowel, for groups that speak in several accents. */
+  readonly set?: VowelKey;
 }
 
 /** Who says a line of the script. */

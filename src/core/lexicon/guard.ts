@@ -8,10 +8,10 @@ export type Guard = (sounds: readonly string[]) => boolean;
 
 /**
  * The ends of *happy* and *bee* are heard alike, and so are weak and strong American ɝ. Other length tells words apart
- * (*hail*, Northern).
+ * (*hail*, Northern). A short /oo/ that ends what is left of a word is heard as the long one, which alone ends words.
  */
 const heard = (sounds: readonly string[]): string =>
-  sounds.join(' ').replace(/iː/g, 'i').replace(/uː/g, 'u').replace(/ɚ/g, 'ɝ');
+  sounds.join(' ').replace(/iː/g, 'i').replace(/uː/g, 'u').replace(/ʊ$/, 'u').replace(/ɚ/g, 'ɝ');
 
 /**
  * Builds the guard of an accent from transcription lines (first row is the header), each with the endings it may have

@@ -58,11 +58,20 @@ const flouer = (atoms: readonly Atom[]): Atom[] =>
 
 const goesOn = ({ text, key }: Atom): boolean => (key === 'sh' || key === 'zh') && WITH_WHAT_FOLLOWS.has(text);
 
+/** Vowels before an r that is written apart: *fair-y*, *stor-y*, not *fai-ry*. */
+const WITH_R: ReadonlySet<Key> = new Set<Key>(['SQUARE', 'NORTH', 'FORCE']);
+
+/** *cloud-y*, not *clou-dy*; *fair-y*, not *fai-ry*: the vowel is read right only with what closes it. */
+const closes = (last: Atom, first: Atom): boolean =>
+  (last.key === 'MOUTH' && last.stressed && !isVowelKey(first.key)) ||
+  (first.text === 'r' && WITH_R.has(last.key) && /(ai|o)$/.test(last.text));
+
 /** How many letters of the consonant that begins a beat go to the beat before. */
 function lettersTaken(last: Atom, first: Atom): number {
   const { text } = first;
   const short = SHORT.has(last.key);
   if (text === 'll' && last.stressed && !short) return 2;
+  if (closes(last, first)) return text.length;
   if (DOUBLED.test(text) || ((text === 'st' || text === 'sc') && first.key === 's')) return 1;
   if (/^(mb|ck|tch|dg)/.test(text)) return text.length;
   return last.stressed && short && !goesOn(first) ? text.length : 0;
@@ -70,10 +79,18 @@ function lettersTaken(last: Atom, first: Atom): number {
 
 /** How many letters of the consonant that ends a beat go to the beat after: *run-ning*, *televi-sion*. */
 function lettersGiven(last: Atom, first: Atom): number {
+  if (first.seam && !isVowelKey(first.key)) return 0;
   if (goesOn(last) && isVowelKey(first.key)) return last.text.length;
   const parts = isVowelKey(first.key) || first.key === 'l' || first.key === 'r';
   return parts && DOUBLED.test(last.text) && last.text.length === 2 ? 1 : 0;
 }
+
+/** A consonant after a vowel, inside one word. */
+const joinsOn = (before: Atom, atom: Atom): boolean => !atom.seam && !isVowelKey(atom.key) && isVowelKey(before.key);
+
+/** The k of *tick-kle* is written twice: *le* alone is read as *lee*. */
+const saidTwice = ({ text }: Atom, after: Atom | undefined): string =>
+  text === 'ck' && after?.key === 'EL' ? 'k' : '';
 
 /**
  * The beats of a word as an adult reads them aloud at sight: no stressed beat ends in a short vowel, and none begins
@@ -92,10 +109,9 @@ export function voiceBeats(word: Word): readonly string[] {
   atoms.forEach((atom, i) => {
     const [before, after] = [atoms[i - 1], atoms[i + 1]];
     const begins = before !== undefined && before.beat !== atom.beat;
-    const taken =
-      begins && !atom.seam && !isVowelKey(atom.key) && isVowelKey(before.key) ? lettersTaken(before, atom) : 0;
+    const taken = begins && joinsOn(before, atom) ? lettersTaken(before, atom) : 0;
     if (begins) add(before.beat, atom.text.slice(0, taken));
-    const rest = carried + atom.text.slice(taken);
+    const rest = carried + (begins ? saidTwice(atom, after) : '') + atom.text.slice(taken);
     const ends = after !== undefined && after.beat !== atom.beat && !isVowelKey(atom.key);
     const given = ends ? lettersGiven(atom, after) : 0;
     add(atom.beat, rest.slice(0, rest.length - given));

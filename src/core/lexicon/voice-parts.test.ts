@@ -5,10 +5,9 @@ import { material, word } from '../testing/bank';
 import { soundsByAnalogy } from './by-analogy';
 import { onsetAndRime } from './syllables';
 import { traitsOf } from './traits';
-import { rimeSpellings, voiceParts } from './voice-parts';
+import { voiceParts } from './voice-parts';
 
-const spellings = (accent: (typeof ACCENT_IDS)[number] = 'southern-british') =>
-  rimeSpellings([...material(accent).byName.values()]);
+const spellings = (accent: (typeof ACCENT_IDS)[number] = 'southern-british') => material(accent).spellings();
 const parts = (name: string): string | undefined => voiceParts(word(name), spellings())?.join(' · ');
 
 // Read aloud by ear; the first three are what a silent or a soft first letter needs.
@@ -46,7 +45,7 @@ test.each(ACCENT_IDS)('read back by analogy, start and rest give the sounds of t
   // The rest alone is read like most words that end so: an outside start is put before it, so that no word is found.
   const wrong = made.filter(({ rest, sounds, cut }) => {
     const ways = table.readAs.get(rest);
-    if (!ways) return soundsByAnalogy(`z${rest}`, words) !== undefined;
+    if (!ways) return soundsByAnalogy(`z${rest}`, words)?.slice(1).join(' ') !== sounds.slice(cut).join(' ');
     const [most] = [...ways].sort((a, b) => b[1] - a[1]);
     const alone = table.wordOf.get(rest);
     return (alone ?? sure(most)[0]) !== sounds.slice(cut).join(' ');

@@ -11,6 +11,8 @@ export interface RimeSpellings {
   readonly wordOf: ReadonlyMap<string, string>;
   /** Spellings of a string of sounds, the commonest first. */
   readonly spelt: ReadonlyMap<string, readonly string[]>;
+  /** False where letters spell a common word that is said otherwise. */
+  readonly mayRead: (letters: string, sounds: readonly string[]) => boolean;
 }
 
 const said = (sounds: readonly string[]): string => sounds.join(' ');
@@ -22,8 +24,9 @@ const addTo = (map: Map<string, Map<string, number>>, key: string, value: string
 /**
  * Reads the ends of words of one beat.
  * @param words every known word of the accent, those that are not put forward too
+ * @param mayRead of the list of common words
  */
-export function rimeSpellings(words: readonly Word[]): RimeSpellings {
+export function rimeSpellings(words: readonly Word[], mayRead: RimeSpellings['mayRead']): RimeSpellings {
   const readAs = new Map<string, Map<string, number>>();
   const counts = new Map<string, Map<string, number>>();
   for (const word of words) {
@@ -37,7 +40,7 @@ export function rimeSpellings(words: readonly Word[]): RimeSpellings {
   const spelt = new Map(
     [...counts].map(([sounds, of]) => [sounds, [...of].sort((a, b) => b[1] - a[1]).map(([letters]) => letters)]),
   );
-  return { readAs, spelt, wordOf: new Map(words.map((w) => [w.word, said(w.sounds.map((s) => s.ipa))])) };
+  return { readAs, spelt, mayRead, wordOf: new Map(words.map((w) => [w.word, said(w.sounds.map((s) => s.ipa))])) };
 }
 
 /** Letters are read right where at least so many of the words that end in them are said so. */
@@ -46,11 +49,19 @@ const MOSTLY = 0.75;
 const OFTEN = 2;
 /** Read otherwise by most adults when nothing stands before them. */
 const MISREAD: ReadonlySet<string> = new Set(
-  'ind ough ould ive ome ove ie ye ew ue ief iece iend uise uit is as os'.split(' '),
+  'ind ough ould ive ome ove ie ye ew ue ief iece iend uise uit is as os uth'.split(' '),
 );
 
+/** True where most words that end in the letters have these sounds, or none ends in them. */
+function mostlyRead(letters: string, sounds: string, { readAs }: RimeSpellings): boolean {
+  const ways = readAs.get(letters);
+  const all = [...(ways?.values() ?? [])].reduce((sum, n) => sum + n, 0);
+  return (ways?.get(sounds) ?? 0) >= MOSTLY * all;
+}
+
 /** True where letters alone are read as these sounds. */
-function readsAs(letters: string, sounds: string, { readAs, wordOf }: RimeSpellings): boolean {
+function readsAs(letters: string, sounds: string, { readAs, wordOf, mayRead }: RimeSpellings): boolean {
+  if (!mayRead(letters, sounds.split(' '))) return false;
   const word = wordOf.get(letters);
   if (word !== undefined && letters.length > 1) return word === sounds;
   const ways = readAs.get(letters);
@@ -94,7 +105,8 @@ function byLabels(rime: readonly string[], accent: AccentId, spellings: RimeSpel
   if (!coda.length) return OPEN[label] ? [OPEN[label]] : [];
   if (as || !CLOSED.has(label) || coda.length > 1 || coda.includes('ð')) return [];
   const letters = `${label}${coda.map((ipa) => labelOf(ipa, accent).label).join('')}`;
-  return spellings.readAs.has(letters) || spellings.wordOf.has(letters) ? [] : [letters];
+  const other = spellings.readAs.has(letters) || spellings.wordOf.has(letters) || !spellings.mayRead(letters, rime);
+  return other ? [] : [letters];
 }
 
 /** The letters a vowel and what closes it may be read from: its own, those of another word, else the sounds. */
@@ -133,8 +145,6 @@ export const voiceStart = (onset: readonly string[], accent: AccentId): string |
 export interface VoiceSource {
   readonly accent: AccentId;
   readonly spellings: RimeSpellings;
-  /** False where letters spell a known word that is read otherwise. */
-  readonly mayRead: (letters: string) => boolean;
 }
 
 /** Letters read otherwise beside each other than apart: *ge* as in *gem*, *wa* as in *swan*, *wor* as in *word*. */
@@ -155,15 +165,17 @@ function misleads(written: string, sounds: readonly string[], at: number): boole
  * or are the spelling of a word that sounds otherwise; then only the line with its labels will do.
  * @example voiceWord(['v', 'ɒ', 'b'], source) // 'vob'
  */
-export function voiceWord(sounds: readonly string[], { accent, spellings, mayRead }: VoiceSource): string | null {
+export function voiceWord(sounds: readonly string[], { accent, spellings }: VoiceSource): string | null {
   const at = sounds.findIndex(isVowel);
   if (at < 0 || sounds.slice(at + 1).some(isVowel)) return null;
   const start = at ? voiceStart(sounds.slice(0, at), accent) : '';
   if (start === null) return null;
+  const sure = (rest: string): boolean => at === 0 || mostlyRead(rest, said(sounds.slice(at)), spellings);
   const fits = (written: string): boolean =>
     !misleads(written, sounds, at) &&
+    sure(written.slice(start.length)) &&
     (spellings.wordOf.get(written) ?? said(sounds)) === said(sounds) &&
-    mayRead(written);
+    spellings.mayRead(written, sounds);
   return (
     restsFor(sounds.slice(at), { accent, spellings })
       .map((rest) => start + rest)

@@ -1,6 +1,7 @@
 import { canJudge, judge, luckOf } from '../answers/judge';
 import { chunksOf, soundsSaid } from '../answers/said';
-import { material } from './bank';
+import { material, oneBeats } from './bank';
+import { forbiddenIn } from './forbidden';
 import type { AccentId } from '../phonology/accents';
 import { describe, expect, test } from 'vitest';
 import { generate } from '../games/generate';
@@ -9,6 +10,7 @@ import type { Item } from '../games/item';
 import { readKey } from '../games/spec';
 import type { Step } from '../games/step';
 import type { Task } from '../games/task';
+import { isVowel } from '../phonology/sounds';
 import { sure } from '../sure';
 import { times } from './deep';
 import { JUDGES } from './rejudge';
@@ -41,6 +43,10 @@ function faultOf(item: Item, judged: Judging): string | null {
     item.judged.by === 'choice' ? [] : item.likely.filter((l) => l.show !== null).map((l) => soundsSaid(l.said)),
   ].flat();
   if (said.some((ipa) => rude(ipa))) return `“${item.key}” sounds rude`;
+  const forbidden = forbiddenIn(item);
+  if (forbidden) return `“${item.key}” prints “${forbidden}”`;
+  const misread = misreadIn(item, accent);
+  if (misread) return `“${item.key}” prints “${misread}”, which is another word`;
   const unlike = judgedUnlike(item, accent);
   if (unlike) return `“${item.key}”: the judge does not agree with “${unlike.note}” (${unlike.said})`;
   if (item.judged.by === 'choice') {
@@ -49,6 +55,19 @@ function faultOf(item: Item, judged: Judging): string | null {
     if (wrongWay) return `“${item.key}”: a choice is marked the wrong way`;
   }
   return /\{\w+\}/.test(item.say) ? `“${item.key}” leaves a slot open: ${item.say}` : null;
+}
+
+/** Letters of a likely answer that spell another common word, with no line beside them. */
+function misreadIn(item: Item, accent: AccentId): string | undefined {
+  if (item.judged.by !== 'sounds' && item.judged.by !== 'rhyme') return undefined;
+  const { soundsOf } = material(accent);
+  const misread = item.likely.find(({ show, line, said }) => {
+    if (!show || line || !/^[a-z]+$/.test(show)) return false;
+    const sounds = soundsSaid(said);
+    const known = soundsOf(show)?.join(' ') === sounds.join(' ');
+    return sounds.some(isVowel) && !known && !oneBeats.mayRead(show, sounds, accent);
+  });
+  return misread?.show ?? undefined;
 }
 
 /** A likely answer that the judge marks otherwise than its chip. Once for each item: sets share many. */

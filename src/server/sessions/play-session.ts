@@ -13,6 +13,7 @@ import type { Entry } from '../../core/sessions/log';
 import { hasWordOf } from '../../core/games/spec';
 import type { SessionPlan } from '../../core/sessions/replay';
 import type { StoredRound } from '../../core/sessions/stored-round';
+import { getSettings } from '../setting/settings';
 import { preparedBank } from '../words/bank';
 import { wordsAside } from '../words/put-aside';
 import { listGroups } from '../people/groups';
@@ -53,6 +54,8 @@ export interface PlaySession {
   readonly letters: boolean;
   readonly groupName: string;
   readonly accent: AccentId;
+  /** People here speak in several accents: any shipped accent’s vowel is a fair answer. */
+  readonly mixed: boolean;
   readonly children: readonly { readonly id: string; readonly name: string; readonly ownWay: OwnWay }[];
   /** Children of the group who may still come. */
   readonly others: readonly { readonly id: string; readonly name: string; readonly ownWay: OwnWay }[];
@@ -151,11 +154,12 @@ export async function playSession(id: string): Promise<PlaySession> {
   const spoken = [...new Set(session.children.flatMap((c) => c.ownWay.accent ?? []))].filter(
     (accent) => accent !== session.accent,
   );
-  const [paceOf, accents, group, habits] = await Promise.all([
+  const [paceOf, accents, group, habits, settings] = await Promise.all([
     pacesOf(session.groupId),
     Promise.all(spoken.map((accent) => preparedBank(accent, session.conventions))),
     listGroups().then((all) => all.find((g) => g.id === session.groupId)),
     habitsOfChildren(session.childIds),
+    getSettings(),
   ]);
   // A round's place in the list is in its answers' turns, so a round that cannot be made keeps its place with nothing
   // in it.
@@ -170,6 +174,7 @@ export async function playSession(id: string): Promise<PlaySession> {
     letters: session.letters,
     groupName: session.groupName,
     accent: session.accent,
+    mixed: settings.mixed || spoken.length > 0,
     children: session.children,
     habits,
     others: (group?.children ?? [])

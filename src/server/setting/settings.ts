@@ -13,21 +13,29 @@ export interface Settings {
   readonly confirmed: boolean;
   /** Words of the other country and local ones are put forward too. */
   readonly letIn: boolean;
+  /** People here speak in several accents. */
+  readonly mixed: boolean;
 }
 
 /** The setting's accent and conventions, or the defaults where none are kept. */
 export async function getSettings(): Promise<Settings> {
   const { models } = await database();
   const row = (await models.settings.findByPk(1))?.get();
-  if (!row) return { accent: DEFAULT_ACCENT, conventions: PRESETS.default, confirmed: false, letIn: false };
+  if (!row)
+    return { accent: DEFAULT_ACCENT, conventions: PRESETS.default, confirmed: false, letIn: false, mixed: false };
   const read = settingsSchema.parse({ accent: row.accent, conventions: JSON.parse(row.conventions) });
-  return { ...read, confirmed: row.confirmed_at !== null, letIn: row.let_in === 1 };
+  return { ...read, confirmed: row.confirmed_at !== null, letIn: row.let_in === 1, mixed: row.mixed === 1 };
 }
 
-type Kept = Omit<Settings, 'confirmed' | 'letIn'> & { readonly letIn?: boolean | undefined };
+type Kept = Omit<Settings, 'confirmed' | 'letIn' | 'mixed'> & {
+  readonly letIn?: boolean | undefined;
+  readonly mixed?: boolean | undefined;
+};
+
+const bit = (on: boolean): 0 | 1 => (on ? 1 : 0);
 
 /** Keeps and confirms accent and conventions. Sessions already played keep their own. */
-export async function saveSettings({ accent, conventions, letIn }: Kept): Promise<void> {
+export async function saveSettings({ accent, conventions, letIn, mixed }: Kept): Promise<void> {
   const { models, write } = await database();
   await write(async (transaction) =>
     models.settings.upsert(
@@ -36,7 +44,8 @@ export async function saveSettings({ accent, conventions, letIn }: Kept): Promis
         accent,
         conventions: JSON.stringify(conventions),
         confirmed_at: Date.now(),
-        ...(letIn === undefined ? {} : { let_in: letIn ? (1 as const) : (0 as const) }),
+        ...(letIn === undefined ? {} : { let_in: bit(letIn) }),
+        ...(mixed === undefined ? {} : { mixed: bit(mixed) }),
       },
       { transaction },
     ),
@@ -59,6 +68,7 @@ async function rowOr(transaction?: Transaction): Promise<SettingsRow> {
       unit_order: 'large-first',
       staff: 2,
       let_in: 0,
+      mixed: 0,
     }
   );
 }

@@ -1,7 +1,7 @@
 'use client';
 
 import { clsx } from 'clsx';
-import { useActionState, useState } from 'react';
+import { useActionState, useState, type ReactNode } from 'react';
 import { keepSettings } from '@/actions/settings';
 import type { Mark } from '@/core/games/view';
 import { accentOf, ACCENTS, type AccentId } from '@/core/phonology/accents';
@@ -22,6 +22,20 @@ const PRESET_NAMES: readonly (readonly [keyof typeof PRESETS, string])[] = [
   ['strict', 'Sound by sound'],
   ['letters', 'As the letters go'],
 ];
+
+interface TickProps {
+  readonly name: string;
+  readonly on: boolean;
+  readonly children: ReactNode;
+}
+
+/** Something that is on or off. */
+const Tick = ({ name, on, children }: TickProps) => (
+  <label className="mt-2 flex min-h-12 w-max max-w-full items-center gap-3">
+    <input type="checkbox" name={name} value="yes" className="size-6 shrink-0 accent-green" defaultChecked={on} />
+    <span>{children}</span>
+  </label>
+);
 
 /** Accent and counting with examples that change as you choose. */
 export function SettingsForm({ settings, accents, examples }: SettingsFormProps) {
@@ -55,16 +69,12 @@ export function SettingsForm({ settings, accents, examples }: SettingsFormProps)
           </label>
         ))}
       </fieldset>
-      <label className="mt-2 flex min-h-12 w-max max-w-full items-center gap-3">
-        <input
-          type="checkbox"
-          name="letIn"
-          value="yes"
-          className="size-6 shrink-0 accent-green"
-          defaultChecked={settings.letIn}
-        />
+      <Tick name="mixed" on={settings.mixed}>
+        People here speak in different accents, so a vowel from another one counts as right
+      </Tick>
+      <Tick name="letIn" on={settings.letIn}>
         Also offer words that are said in other countries, or only in some places here
-      </label>
+      </Tick>
       <Examples words={words} />
       <p className="mt-2 mb-9 text-muted">
         {rhymes.map(({ pair: [a, b], rhyme }, i) => (

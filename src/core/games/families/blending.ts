@@ -78,7 +78,11 @@ function joinOnset(word: Word, material: Material): Made {
     script: script(`${onset} … ${rime}. What word is it?`, word.word),
     likely: distinct([
       notJoined(word, [onset, rime]),
-      slipLikely('part-only', { said: [vowel, ...coda], show: rime, note: 'the rest only' }, material.guard),
+      slipLikely(
+        'part-only',
+        { said: [vowel, ...coda], show: rime, note: 'the rest only', accent: material.accent },
+        material.guard,
+      ),
       slipLikely('part-only', { said: first, show: onset, note: 'the start only' }, material.guard),
     ]),
     facts: [

@@ -51,13 +51,13 @@ function startKept(word: Word, { accent, guard }: Material): LikelyAnswer[] {
   if (guard(run)) return [];
   return [
     {
-      id: 'cluster-kept',
-      slip: 'cluster-kept',
+      id: 'in-cluster',
+      slip: 'in-cluster',
       outcome: 'on-own',
       said: asWord(run),
       show: voiceStart(run, accent),
       line: heardLine([run], [], accent),
-      note: 'start kept together: right',
+      note: 'right, with its neighbour',
       missed: [],
     },
   ];

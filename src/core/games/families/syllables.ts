@@ -134,7 +134,11 @@ const partsFact = (word: Word, step: Step, material: Material): readonly (readon
 
 const onlyPart = (word: Word, at: number, note: string, material: Material): LikelyAnswer => {
   const show = sure(lettersOf(word).at(at));
-  return slipLikely('part-only', { said: sure(beatsOf(word).at(at)).ipa, show, note }, material.guard);
+  return slipLikely(
+    'part-only',
+    { said: sure(beatsOf(word).at(at)).ipa, show, note, accent: word.accent },
+    material.guard,
+  );
 };
 
 /** The adult says the beats; the child says the word. Used by the syllable games and as a first step of blending. */
@@ -290,7 +294,13 @@ const DROP: Task = {
         unchanged(word, 'the whole word'),
         ...(gone.join() === left.join()
           ? []
-          : [slipLikely('part-only', { said: gone, show: part, note: 'the part to leave out' }, material.guard)]),
+          : [
+              slipLikely(
+                'part-only',
+                { said: gone, show: part, note: 'the part to leave out', accent: word.accent },
+                material.guard,
+              ),
+            ]),
       ]),
       facts: [
         ['what is left is the word without that part', left.length + gone.length === word.sounds.length],

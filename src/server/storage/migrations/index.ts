@@ -8,6 +8,7 @@ import * as progress from './0005-progress';
 import * as readings from './0006-readings';
 import * as erased from './0007-erased';
 import * as putAside from './0008-put-aside';
+import * as mixed from './0009-mixed';
 
 interface Migration {
   up(parameters: { context: QueryInterface }): Promise<void>;
@@ -23,6 +24,7 @@ const MIGRATIONS: readonly { name: string; migration: Migration }[] = [
   { name: '0006-readings', migration: readings },
   { name: '0007-erased', migration: erased },
   { name: '0008-put-aside', migration: putAside },
+  { name: '0009-mixed', migration: mixed },
 ];
 
 /** Brings a database file up to date; does nothing where it is. */

@@ -9,6 +9,7 @@ export interface SettingsRow {
   unit_order: string;
   staff: number;
   let_in: 0 | 1;
+  mixed: 0 | 1;
 }
 interface GroupRow {
   id: string;
@@ -208,6 +209,7 @@ const SETTINGS: ColumnsOf<SettingsRow> = {
   unit_order: text,
   staff: whole,
   let_in: whole,
+  mixed: whole,
 };
 
 const GROUPS: ColumnsOf<GroupRow> = { id: key, name: text, position: whole, created_at: whole };

@@ -96,7 +96,7 @@ export interface Run extends Parts {
 /** How an answer of this child to this item is judged. */
 export function questionOf(
   { session, round, ownWay }: Pick<Run, 'session' | 'round' | 'ownWay'>,
-  { judged, marks, key }: Item,
+  { judged, marks, key, view }: Item,
 ): Question {
   return {
     judged,
@@ -104,6 +104,8 @@ export function questionOf(
     ownWay,
     otherAccent: ownWay.accent ? round.inAccents[ownWay.accent]?.[key] : undefined,
     tapsT: accentOf(session.accent).tapsT,
+    to: view.kind === 'change' ? view.to : undefined,
+    mixed: session.mixed,
   };
 }
 
