@@ -70,6 +70,9 @@ function cheapest(asked: readonly string[], said: readonly string[], cost: Cost)
   return best;
 }
 
+/** So little is as good as nothing: it only lets the very sound come first. */
+export const AS_GOOD = 0.001;
+
 const near = (a: number, b: number): boolean => Math.abs(a - b) < 1e-9;
 
 /** The edits of the cheapest way, from the start. */
@@ -82,7 +85,7 @@ function walk(best: readonly Float64Array[], asked: readonly string[], said: rea
     const swap = i < rows && j < columns ? cost(asked[i]!, said[j]!, i) : Infinity;
     const omits = i < rows && near(here, best[i + 1]![j]! + OMIT_OR_ADD);
     const adds = j < columns && near(here, best[i]![j + 1]! + OMIT_OR_ADD);
-    if (swap === 0 && near(here, best[i + 1]![j + 1]!)) {
+    if (swap <= AS_GOOD && near(here, best[i + 1]![j + 1]! + swap)) {
       edits.push({ op: 'same', at: i++, heard: j++, cost: 0 });
     } else if (omits) {
       edits.push({ op: 'omit', at: i++, cost: OMIT_OR_ADD });

@@ -2,7 +2,7 @@ import { isVowel } from '../phonology/sounds';
 import { sure } from '../sure';
 import { fairAddition, fairOmission, fairSwap, type Ear, type Fair } from './fair';
 import type { VowelKey } from '../phonology/keys';
-import { align, swapCost, type Edit } from './align';
+import { align, AS_GOOD, swapCost, type Edit } from './align';
 import type { Slip } from './outcome';
 import { NO_OWN_WAY, saysFor, type OwnWay } from './own-way';
 import type { Chunks } from './said';
@@ -159,8 +159,10 @@ export function analyse(
   const { sounds, chunk, uhs } = apart
     ? unbreathed(chunks, target)
     : { sounds: chunks.flat(), chunk: chunks.flatMap((c, i) => c.map(() => i)), uhs: [] };
-  const cost = (want: string, heard: string, at: number): number =>
-    want === heard || saysFor(ownWay, want, heard) || fairSwap(ear, at, heard) ? 0 : swapCost(want, heard);
+  const cost = (want: string, heard: string, at: number): number => {
+    if (want === heard || saysFor(ownWay, want, heard)) return 0;
+    return fairSwap(ear, at, heard) ? AS_GOOD : swapCost(want, heard);
+  };
   const aligned = align(target, sounds, cost);
   const reading = faultsIn({ ear, target, sounds, edits: aligned.edits, ownWay });
   const { faults, heardAs, mine, fair } = reading;

@@ -67,6 +67,9 @@ function otherAccent({ ear, here, after, heard }: Hearing): boolean {
   return PIN_PEN.has(set) && NASALS.has(after ?? '') && (anywhere('KIT').has(heard) || anywhere('DRESS').has(heard));
 }
 
+/** Vowels that stand for a clear one in a weak beat; the end of *window* is clear. */
+const REDUCED: ReadonlySet<string> = new Set(['ə', 'ɪ', 'i', 'ɚ', 'e', 'ʊ']);
+
 /** One rule a reason; the first that holds gives the note. */
 const SWAPS: readonly (readonly [Fair, (h: Hearing) => boolean])[] = [
   ['start', ({ here, after, heard }) => HEARD_AS[here.ipa] === heard && (after === 'r' || after === 'j')],
@@ -80,7 +83,7 @@ const SWAPS: readonly (readonly [Fair, (h: Hearing) => boolean])[] = [
     'dark-l',
     ({ here, before, after, heard }) => here.ipa === 'l' && vowel(before) && !vowel(after) && LIKE_L.has(heard),
   ],
-  ['weak', ({ here, heard }) => here.weak === true && isVowel(heard)],
+  ['weak', ({ here, heard }) => here.weak === true && REDUCED.has(here.ipa) && isVowel(heard)],
   ['accent', otherAccent],
 ];
 

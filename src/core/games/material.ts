@@ -126,18 +126,6 @@ const readsOneWay = (word: string, byName: ReadonlyMap<string, Word>): boolean =
 
 const ipaOf = (word: Word): string[] => word.sounds.map((s) => s.ipa);
 
-/** Words by their sounds; of words said alike, one of the later list. */
-function namesBySounds(
-  little: ReadonlyMap<string, readonly string[]>,
-  banks: readonly (readonly Word[])[],
-  fits: (word: string) => boolean,
-): Map<string, string> {
-  const all = new Map([...little].filter(([word]) => fits(word)).map(([word, sounds]) => [sounds.join(' '), word]));
-  for (const bank of banks)
-    for (const [said, word] of spellingsOf(bank.filter((w) => fits(w.word)))) all.set(said, word.word);
-  return all;
-}
-
 /** Makes the material of an accent; the dearer parts only when a game first asks for them. */
 export function materialOf({
   accent,
@@ -174,8 +162,12 @@ export function materialOf({
     keep('little', () => new Map(littleWords.map((w) => [w.word, heard(w)])));
   const spelling = (key: string, fits: (word: string) => boolean): ReadonlyMap<string, string> =>
     keep(key, () => {
-      const banks = [formsOf(withheldWords), [...withheldWords.values()], formWords(), words];
-      return namesBySounds(little(), banks, fits);
+      const named = (bank: readonly Word[]): [string, string][] =>
+        [...spellingsOf(bank.filter((w) => fits(w.word)))].map(([said, { word }]) => [said, word]);
+      const small = [...little()].filter(([word]) => fits(word)).map(([word, said]) => [said.join(' '), word] as const);
+      const known = [...named(formsOf(withheldWords)), ...named([...withheldWords.values()])];
+      // Of words said alike, one of the later.
+      return new Map([...known, ...small, ...named(formWords()), ...named(words)]);
     });
   const readsAlone = (word: string): boolean => readsOneWay(word, byName);
   const formByName = (): ReadonlyMap<string, Word> =>

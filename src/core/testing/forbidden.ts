@@ -20,7 +20,7 @@ pooned poontang poo poos prat prats prostitute pube pubes puff pussy pussies que
 rapist raping rectum retard retards scrote scrotum sex sexed sexes sexy seks shag shags shagged shagging shat shit shits
 shite shites shitty sht sluts slut slag slags slagged sod sods sodding spastic spaz spazz spic spics spik spiks spunk
 spunks suicide tart tarts tit tits titt titts titty titties tosser tossers tranny turd turds terd terds twat twats twot
-twots twit vagina wank wanks wanked wanker wankers wanking wog wogs wop wops wee wees willy willies wino wuss yid yids
+twots twit vagina wank wanks wanked wanker wankers wanking wog wogs wop wops willy willies wino wuss yid yids
 `;
 /** Words of those that are in the bank on purpose, in an everyday sense. */
 const FINE = `puff hoe hoes tart tarts`;

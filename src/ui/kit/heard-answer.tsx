@@ -13,13 +13,16 @@ function Line({ line, small }: { readonly line: readonly Bit[]; readonly small: 
       <span className="sr-only">{lineText(line)}</span>
       <span
         aria-hidden="true"
-        className={clsx('inline-flex items-baseline font-word leading-tight', small && 'text-[0.72em] text-muted')}
+        className={clsx(
+          'inline-flex items-baseline font-word leading-[1.15]',
+          small && 'text-[max(0.95rem,0.7em)] text-muted',
+        )}
       >
         {line.map(({ label, as, lost, tied }, i) => (
           <span key={i} className={clsx('inline-flex items-baseline', i > 0 && !parted && 'ml-[0.26em]')}>
             {i > 0 && !tied && <span className="px-[0.3em]">·</span>}
             <span className={lost && LOST}>{label}</span>
-            {as && <small className="ml-0.5 font-sans text-[0.6em] text-muted">{as}</small>}
+            {as && <small className="ml-0.5 font-sans text-[max(0.8rem,0.6em)] text-muted">{as}</small>}
           </span>
         ))}
       </span>
@@ -32,7 +35,7 @@ export function HeardAnswer({ show, line }: Heard) {
   if (!line) return <span className="font-word">{show}</span>;
   if (show === null) return <Line line={line} small={false} />;
   return (
-    <span className="inline-flex flex-col items-start leading-tight">
+    <span className="inline-flex flex-col items-start leading-none">
       <span className="font-word">{show}</span>
       <Line line={line} small />
     </span>

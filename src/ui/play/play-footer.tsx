@@ -43,12 +43,12 @@ export const Marks = memo(function Marks({ who, likely, covered, noHelp, onMark,
               type="button"
               onClick={() => onMark(answer.outcome, answer)}
               className={clsx(
-                'flex min-h-16 shrink-0 items-center gap-2.5 rounded-full border border-line-strong',
+                'flex min-h-16 shrink-0 items-center gap-2.5 rounded-3xl border border-line-strong',
                 'bg-paper px-4 hover:border-ink',
               )}
             >
               {!covered && (
-                <span className="text-2xl">
+                <span className="flex text-2xl leading-none">
                   <HeardAnswer {...answer} />
                 </span>
               )}

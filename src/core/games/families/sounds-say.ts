@@ -49,14 +49,14 @@ function startKept(word: Word, { accent, guard }: Material): LikelyAnswer[] {
     word.sounds.findIndex((s) => s.vowel),
   );
   if (guard(run)) return [];
+  const start = voiceStart(run, accent);
   return [
     {
       id: 'in-cluster',
       slip: 'in-cluster',
       outcome: 'on-own',
       said: asWord(run),
-      show: voiceStart(run, accent),
-      line: heardLine([run], [], accent),
+      ...(start === null ? { show: null, line: heardLine([run], [], accent) } : { show: start }),
       note: 'right, with its neighbour',
       missed: [],
     },

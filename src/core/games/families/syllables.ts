@@ -271,8 +271,8 @@ const DROP: Task = {
   framed: '{word}. Prune “{part}” off: what is left?',
   heads: (step, material) =>
     headsOf(step, material).filter((w) => {
-      const { left, sense } = cut(w, atOf(step), step, material);
-      return !material.guard(left) && fitsSense(sense, step);
+      const { left, gone, sense } = cut(w, atOf(step), step, material);
+      return !material.guard(left) && !material.guard(gone) && fitsSense(sense, step);
     }),
   build: ({ head, step }) => ({ words: [head.word], at: atOf(step) }),
   make: ({ words, at }, step, material) => {

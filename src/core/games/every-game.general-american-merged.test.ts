@@ -1,0 +1,3 @@
+import { judgeEveryGame } from '../testing/every-game';
+
+judgeEveryGame('general-american-merged');
