@@ -133,7 +133,11 @@ test('a whole session by touch on a tablet held upright', async () => {
     if (i === 1) await touch.getByRole('button', { name: 'gesture' }).tap();
   }
   await nextFinger(touch);
-  await touch.locator('footer .rounded-full').first().tap();
+  await touch
+    .getByRole('group', { name: / said$/ })
+    .getByRole('button')
+    .first()
+    .tap();
   await shown(touch, 7);
   await saved(touch);
   await finishNow(touch);

@@ -50,6 +50,9 @@ function inLetters(chunks: Chunks, context: LikelyContext | null): { show: strin
   return { show: word ?? context.respell(whole), known: word !== undefined };
 }
 
+/** In one word where there is one, else the line. Example: `heardShort({ show: 'fog', line }) // 'fog'`. */
+export const heardShort = ({ show, line }: Heard): string => show ?? lineText(line ?? []);
+
 /**
  * The same as text, for files and for print.
  * @example heardText({ show: 'fog', line }) // 'fog (f-[r]-o-g)'

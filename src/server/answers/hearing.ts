@@ -3,13 +3,14 @@ import type { AccentId } from '../../core/phonology/accents';
 import { getSettings } from '../setting/settings';
 import { preparedBank } from '../words/bank';
 
-type InAccent = KeptSaid & { readonly accent: AccentId };
+/** An answer of an accent, as it is shown; null where nothing is. */
+export type HeardAs = (answer: KeptSaid & { readonly accent: AccentId }) => Heard | null;
 
 /**
  * Shows kept answers. The bank of the setting’s own accent is at hand and gives words and respellings; of an answer in
  * another accent the line with its sounds does alone.
  */
-export async function hearingOfAny(): Promise<(answer: InAccent) => Heard | null> {
+export async function hearingOfAny(): Promise<HeardAs> {
   const { accent: own, conventions } = await getSettings();
   const { context } = await preparedBank(own, conventions);
   return (answer) => heardOf(answer, answer.accent, answer.accent === own ? context : null);

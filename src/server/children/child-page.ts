@@ -19,7 +19,7 @@ import { wouldBeRight } from './own-way-effect';
 import { chosenSteps, choicesOf } from './chosen-steps';
 import { database } from '../storage/database';
 import { answersThat, type KeptAnswer } from '../answers/answers';
-import { hearingOfAny } from '../answers/hearing';
+import { hearingOfAny, type HeardAs } from '../answers/hearing';
 import { cellsOfChild, runsOf } from '../answers/kept-evidence';
 import { chosenOf, type Chosen } from './progress';
 import { Problem } from '../storage/problems';
@@ -100,8 +100,6 @@ function gistOf({ outcome, slip, helps, standing }: KeptAnswer): string {
   if (outcome === 'with-help' && helps.length) return HELP_WORDS[sure(helps.at(-1))];
   return standing === 'fresh' ? '' : STANDING_WORDS[standing];
 }
-
-type HeardAs = (answer: KeptAnswer) => Heard | null;
 
 const recentOf = (answer: KeptAnswer, heardAs: HeardAs): RecentAnswer => ({
   id: answer.id,
@@ -239,7 +237,7 @@ export async function childPage(childId: string, now = Date.now()): Promise<Chil
     accent,
     rule,
     ownWay,
-    ownWayEffect: isPlain(ownWay) ? [] : wouldBeRight(rows, ownWay),
+    ownWayEffect: isPlain(ownWay) ? [] : wouldBeRight(rows, ownWay, heardAs),
     days: new Set(runs.map((r) => r.day)).size,
     since: runs.length ? Math.min(...runs.map((r) => r.at)) : null,
     summary: summaryOf(ladders, map, accent),

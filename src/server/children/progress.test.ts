@@ -1,3 +1,4 @@
+import { heardText } from '../../core/answers/heard';
 import { describe, expect, test } from 'vitest';
 import { v7 } from 'uuid';
 import { childFileSchema } from '../../core/formats/child-file';
@@ -164,9 +165,9 @@ describe('a child', () => {
       answer(1, wren, 'map', { note: 'very sure' }),
     ]);
     const page = await childPage(wren);
-    expect(page.recent.map((r) => [r.label, r.outcome, r.gist])).toEqual([
-      ['map', 'on-own', ''],
-      ['sun', 'not-yet', 'said thun'],
+    expect(page.recent.map((r) => [r.label, r.outcome, r.heard && heardText(r.heard)])).toEqual([
+      ['map', 'on-own', null],
+      ['sun', 'not-yet', 'thun (th (as in thin)-u-n)'],
     ]);
     expect(page.notes.map((n) => n.note)).toEqual(['very sure']);
     expect(sure(page.next[0]).reason).toMatch(/^Begun \(1 of 2 on their own\)/);

@@ -35,8 +35,11 @@ export const Marks = memo(function Marks({ who, likely, covered, noHelp, onMark,
   return (
     <>
       <div className="mb-1 flex items-center gap-2">
-        <div className="-mx-2 flex min-h-[74px] min-w-0 flex-1 items-center gap-2 overflow-x-auto p-1">
-          <span className="sr-only">{who} said</span>
+        <div
+          role="group"
+          aria-label={`${who} said`}
+          className="-mx-2 flex min-h-[74px] min-w-0 flex-1 items-center gap-2 overflow-x-auto p-1"
+        >
           {likely.map((answer, i) => (
             <button
               key={i}
