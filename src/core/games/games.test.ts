@@ -96,9 +96,9 @@ describe('sets', () => {
   });
   test('a pair of sounds a child says alike never tells right from wrong', () => {
     const pairs = [
-      ['f', 'θ'],
-      ['s', 'ʃ'],
-      ['t', 'k'],
+      ['p', 't'],
+      ['b', 'd'],
+      ['m', 'n'],
     ] as const;
     const met = (a: string | undefined, b: string | undefined): boolean =>
       pairs.some(([x, y]) => (a === x && b === y) || (a === y && b === x));
@@ -115,9 +115,9 @@ describe('sets', () => {
         } of set.items)
           if (met(sure(sure(a).marks[0]).ipa, sure(sure(b).marks[0]).ipa)) near += free ? 1 : 1_000;
       }
-      for (const item of generate(task('sort'), sure(task('sort').steps[1]), made, { size: 6, seed, sound: 's', pairs })
+      for (const item of generate(task('sort'), sure(task('sort').steps[1]), made, { size: 6, seed, sound: 'p', pairs })
         .items)
-        expect(met(sure(item.marks[0]).ipa, 's'), `${item.key}, seed ${seed}`).toBe(false);
+        expect(met(sure(item.marks[0]).ipa, 'p'), `${item.key}, seed ${seed}`).toBe(false);
     }
     // Without the pair they do meet, so the check can fail; with it never.
     expect(near).toBeGreaterThan(0);

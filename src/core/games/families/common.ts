@@ -1,7 +1,8 @@
 import type { Word } from '../../lexicon/entry';
 import { homophones, rhymes } from '../../lexicon/likeness';
 import { traitsOf } from '../../lexicon/traits';
-import { isPair, soundDistance, FAR, NEAR, type SoundPair } from '../../phonology/articulation';
+import { isPair, type SoundPair } from '../../phonology/articulation';
+import { byEar, MERGED, TWO_TH } from '../../phonology/by-ear';
 import { voiceRow } from '../../phonology/voice-label';
 import { shuffle, type Random } from '../../random';
 import type { FoilKind } from '../step';
@@ -122,16 +123,20 @@ export const rhymesOf = (word: Word, material: Material): readonly Word[] =>
     (other) => !other.entry.doubt && traitsOf(other).syllables === 1 && rhymes(word, other),
   );
 
-/** True where two sounds are as far apart as the step wants, and no pair a child says alike. */
+/**
+ * True where two sounds are as far apart by ear as the step wants, and no pair that this child, or many children, say
+ * alike. The two th are never foils for each other.
+ */
 export function soundFoil(
   target: string,
   other: string,
   kind: FoilKind | undefined,
   pairs: readonly SoundPair[] = [],
 ): boolean {
-  if (target === other || isPair(pairs, target, other)) return false;
-  const d = soundDistance(target, other);
-  return kind === 'near' ? d <= NEAR : d >= FAR;
+  if (target === other || isPair([TWO_TH, ...pairs], target, other)) return false;
+  return kind === 'near'
+    ? byEar(target, other) === 'near' && !isPair(MERGED, target, other)
+    : byEar(target, other) === 'far';
 }
 
 /** The choices of a two-choice game, right or not. */

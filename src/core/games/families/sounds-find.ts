@@ -2,6 +2,8 @@ import { choiceLikely, inWords } from '../../answers/likely';
 import { firstMaking, inCluster } from '../../lexicon/difficulty';
 import type { Word } from '../../lexicon/entry';
 import { traitsOf } from '../../lexicon/traits';
+import { isPair } from '../../phonology/articulation';
+import { EARS, TWO_TH } from '../../phonology/by-ear';
 import { CONSONANTS } from '../../phonology/sounds';
 import type { Random } from '../../random';
 import { advice } from '../saying';
@@ -9,7 +11,7 @@ import { need, Unproved, wordOf } from '../proof';
 import { shownOf } from '../marks';
 import { oneBeat, playable, shelves, type Material } from '../material';
 import type { Building, Task, Wishes } from '../task';
-import type { Step } from '../step';
+import type { FoilKind, Step } from '../step';
 import { sure } from '../../sure';
 import { bestOf, firstOf, foilKind, ipaOf, script, slash, some, soundFoil, YES_NO } from './common';
 import { allKnown, speakable, wordsOf } from './words';
@@ -33,6 +35,14 @@ const plainStart = (_step: Step, material: Material): readonly Word[] =>
   material.keep('plain start', () =>
     oneBeat(material).filter((w) => w.count <= 4 && w.entry.band < 3 && firstMaking(w) !== 'vowel' && !inCluster(w, 0)),
   );
+
+/** Of those, the words whose first sound has a foil of the step’s kind. */
+const foiledStart = (step: Step, material: Material): readonly Word[] =>
+  material.keep(`foiled start ${step.foil}`, () => {
+    const firsts = [...new Set(plainStart(step, material).map(firstOf))];
+    const fits = new Set(firsts.filter((a) => firsts.some((b) => soundFoil(a, b, step.foil))));
+    return plainStart(step, material).filter((w) => fits.has(firstOf(w)));
+  });
 
 const otherFirst = ({ step, material, random, wishes }: Building, heads: readonly Word[]): Word | undefined => {
   const targets = heads.map(firstOf);
@@ -60,9 +70,10 @@ const sameFirst = ({ material, random, wishes }: Building, row: readonly Word[])
   );
 
 /**
- * The foil a step names holds between the first sounds; the pairs a child says alike were left out when it was chosen.
+ * Two first sounds that part right from wrong. How far apart they are is chosen when the item is built; an item that
+ * was dealt under other distances stays what it was.
  */
-const isFoil = (a: string, b: string, step: Step): boolean => soundFoil(a, b, step.foil);
+const isFoil = (a: string, b: string): boolean => a !== b && !isPair([TWO_TH], a, b);
 
 const SAME: Task = {
   id: 'same-first',
@@ -78,13 +89,13 @@ const SAME: Task = {
   gesture: 'thumbs up or thumbs down',
   plain: '{first} … {second}. Do they begin with the same sound?',
   framed: '{first} … {second}. Do they grow in the same row?',
-  heads: plainStart,
+  heads: foiledStart,
   kinds: () => 2,
   build: (b) => {
     const other = b.kind === 0 ? sameFirst(b, [b.head]) : otherFirst(b, [b.head]);
     return other ? { words: [b.head.word, other.word] } : null;
   },
-  make: ({ words }, step, material) => {
+  make: ({ words }, _step, material) => {
     const [a, b] = [wordOf(material, words[0]), wordOf(material, words[1])];
     const kind = firstOf(a) === firstOf(b) ? 0 : 1;
     return {
@@ -101,7 +112,7 @@ const SAME: Task = {
       how: advice([...new Set([firstOf(a), firstOf(b)])], material.accent),
       script: script(`${a.word} … ${b.word}. Do they begin with the same sound?`, kind ? 'No!' : 'Yes!'),
       facts: [
-        ['they begin alike, or as far apart as the step says', kind === 0 || isFoil(firstOf(a), firstOf(b), step)],
+        ['they begin alike, or with sounds that anyone tells apart', kind === 0 || isFoil(firstOf(a), firstOf(b))],
         ['the ends do not give it away', traitsOf(a).rhyme !== traitsOf(b).rhyme],
       ],
     };
@@ -126,7 +137,7 @@ const ODD: Task = {
   gesture: 'point to the one',
   plain: '{words}. Which one begins with another sound?',
   framed: 'Weed out the odd one: {words}. Which begins with another sound?',
-  heads: plainStart,
+  heads: foiledStart,
   kinds: (step) => sure(step.choices),
   build: (b) => {
     const row = [b.head];
@@ -164,7 +175,10 @@ const ODD: Task = {
       facts: [
         ['there are as many words as the step says', row.length === step.choices],
         ['all the others begin alike', rest.every((w) => firstOf(w) === firstOf(head))],
-        ['the odd one is as far as the step says', odd >= 0 && isFoil(firstOf(head), firstOf(sure(row[odd])), step)],
+        [
+          'the odd one begins with a sound that anyone tells apart',
+          odd >= 0 && isFoil(firstOf(head), firstOf(sure(row[odd]))),
+        ],
         [
           'no end gives it away',
           row.every((w, i) => row.every((o, j) => i === j || traitsOf(w).rhyme !== traitsOf(o).rhyme)),
@@ -199,6 +213,10 @@ function pickTheme(step: Step, material: Material, { random, wishes, held }: Cho
   return fit[Math.floor(random() * fit.length)] ?? counts[0] ?? null;
 }
 
+/** The foil of a step; of a sound that has no near one, such as /s/, a far one. */
+const foilOf = (theme: string, { foil }: Step): FoilKind | undefined =>
+  foil === 'near' && !EARS.some((other) => soundFoil(theme, other, foil)) ? 'far' : foil;
+
 const SORT: Task = {
   id: 'sort',
   family: 'first-sounds',
@@ -217,13 +235,13 @@ const SORT: Task = {
   theme: (step, material, random, wishes) => pickTheme(step, material, { random, wishes, held: false }),
   kinds: () => 2,
   fits: (head, kind, theme, step) =>
-    kind === 0 ? firstOf(head) === theme : theme !== null && soundFoil(theme, firstOf(head), step.foil),
+    kind === 0 ? firstOf(head) === theme : theme !== null && soundFoil(theme, firstOf(head), foilOf(theme, step)),
   build: ({ head, theme, wishes }) =>
     theme &&
     (firstOf(head) === theme || soundFoil(theme, firstOf(head), undefined, wishes.pairs) || !wishes.pairs?.length)
       ? { words: [head.word], sounds: [theme] }
       : null,
-  make: ({ words, sounds }, step, material) => {
+  make: ({ words, sounds }, _step, material) => {
     const word = wordOf(material, words[0]);
     const target = need(sounds?.[0], 'A sound to sort by.');
     const kind = firstOf(word) === target ? 0 : 1;
@@ -238,7 +256,12 @@ const SORT: Task = {
       likely: choiceLikely(YES_NO, kind),
       how: `${advice([target], material.accent)} Name the thing or picture first.`,
       script: script(`${word.word}. Does it begin with ${slash(target, material)}?`, kind ? 'No!' : 'Yes!'),
-      facts: [['it begins so, or as far apart as the step says', kind === 0 || isFoil(target, firstOf(word), step)]],
+      facts: [
+        [
+          'it begins with the sound, or with one that anyone tells from it',
+          kind === 0 || isFoil(target, firstOf(word)),
+        ],
+      ],
     };
   },
 };
@@ -267,7 +290,8 @@ const ANYWHERE: Task = {
     if (!theme) return false;
     if (kind === 0) return times(head, theme) > 0;
     const near = head.sounds.some((s) => soundFoil(theme, s.ipa, 'near'));
-    return times(head, theme) === 0 && near === (step.foil === 'near');
+    const twin = head.sounds.some((s) => isPair([TWO_TH], theme, s.ipa));
+    return times(head, theme) === 0 && !twin && near === (step.foil === 'near');
   },
   build: ({ head, theme, wishes }) =>
     theme &&
@@ -275,12 +299,11 @@ const ANYWHERE: Task = {
       !head.sounds.some((s) => s.ipa !== theme && wishes.pairs?.some((p) => p.includes(theme) && p.includes(s.ipa))))
       ? { words: [head.word], sounds: [theme] }
       : null,
-  make: ({ words, sounds }, step, material) => {
+  make: ({ words, sounds }, _step, material) => {
     const word = wordOf(material, words[0]);
     const target = need(sounds?.[0], 'A sound to look for.');
     const kind = times(word, target) > 0 ? 0 : 1;
     const at = ipaOf(word).indexOf(target);
-    const near = word.sounds.some((s) => soundFoil(target, s.ipa, 'near'));
     return {
       head: word,
       words: [shownOf(word)],
@@ -294,8 +317,8 @@ const ANYWHERE: Task = {
       script: script(`${word.word}. Is ${slash(target, material)} anywhere in it?`, kind ? 'No!' : 'Yes!'),
       facts: [
         [
-          'the sound is in it, or nothing like it where the step says so',
-          kind === 0 || near === (step.foil === 'near'),
+          'the sound is in it, or neither it nor its twin',
+          kind === 0 || !word.sounds.some((s) => isPair([TWO_TH], target, s.ipa)),
         ],
       ],
     };
