@@ -24,7 +24,12 @@ export type Judged =
   /** A number of beats, sounds or words. */
   | { readonly by: 'number'; readonly right: number }
   /** Parts, wherever the cuts fall, as long as there are so many. */
-  | { readonly by: 'parts'; readonly count: number }
+  | {
+      readonly by: 'parts';
+      readonly count: number;
+      /** More parts than that are right too: every sound, where the start and the rest were asked for. */
+      readonly moreToo?: true;
+    }
   /** Each entry of a list, in order. */
   | { readonly by: 'list'; readonly entries: readonly string[] }
   /** Any word of the hunt's list. */
@@ -261,7 +266,7 @@ function rhymedWith(rime: readonly string[], tail: readonly string[], ownWay: Ow
 
 /** Any cut into so many parts is right, as long as the word's sounds are there. */
 function judgeParts(
-  { count }: Extract<Judged, { by: 'parts' }>,
+  { count, moreToo }: Extract<Judged, { by: 'parts' }>,
   said: Chunks,
   { marks, ownWay, otherAccent, tapsT, mixed }: Question,
 ): Judgement {
@@ -274,6 +279,7 @@ function judgeParts(
   });
   if (!read.right) return slip(sure(read.slip), WHY[sure(read.slip)] ?? 'Not that.', read.missed, read);
   if (said.length === count) return right('So many parts, wherever they are cut.', read.slip);
+  if (moreToo && said.length > count) return right('Right, and more than was asked: smaller parts.', read.slip);
   return said.length === 1
     ? slip('whole-word', 'The whole word, in one.')
     : slip('other-count', `In ${said.length} parts.`);

@@ -41,7 +41,7 @@ export interface Item {
   readonly foil: string | null;
   readonly difficulty: number;
   readonly reasons: readonly string[];
-  /** Why the count may be argued about, in words. */
+  /** Why the count may be argued about, in words, where sounds are counted. */
   readonly contested: string | null;
   readonly proof: readonly string[];
 }
@@ -65,7 +65,7 @@ export function makeItem(task: Task, step: Step, from: Spec | string, material: 
     key,
     task: task.id,
     step: step.id,
-    ...aboutHead(made.head, made.words[0]?.word ?? key),
+    ...aboutHead(made.head, made.words[0]?.word ?? key, task),
     words: made.words,
     view: made.view,
     say: fill(task.plain, made.slots),
@@ -88,13 +88,14 @@ export function makeItem(task: Task, step: Step, from: Spec | string, material: 
 const aboutHead = (
   head: Word | null,
   name: string,
+  { counts }: Pick<Task, 'counts'>,
 ): Pick<Item, 'word' | 'meaning' | 'sentence' | 'count' | 'marks' | 'contested'> => ({
   word: head?.word ?? name,
   meaning: head?.entry.meaning ?? '',
   sentence: head?.entry.sentence ?? '',
   count: head?.count ?? 0,
   marks: head ? marksOf(head) : [],
-  contested: head ? contestWords(head) : null,
+  contested: head && counts ? contestWords(head) : null,
 });
 
 /** The facts that make an item what it says it is. Throws Unproved with the first that does not hold. */

@@ -1,16 +1,29 @@
 import type { Word } from '../lexicon/entry';
-import type { AccentId } from '../phonology/accents';
+import { accentOf, type AccentId } from '../phonology/accents';
+import type { ConventionId, Unit } from '../phonology/conventions';
 import type { Making } from '../phonology/consonants';
 import { makingOf, MAKING_ADVICE } from '../phonology/sounds';
-import { voiceLabel, voiceRow } from '../phonology/voice-label';
+import { voiceLabel, voiceText } from '../phonology/voice-label';
 
-/** Sounds as labels with dots between, for reading aloud. Example: `s … l … u … g`. */
-export const spokenApart = (word: Word, between = ' … '): string =>
-  voiceRow(
-    word.sounds.map((s) => s.ipa),
-    word.accent,
-    between,
-  );
+/** Two sounds that a convention counts as one, as they are said in one. */
+const FUSED: Readonly<Partial<Record<ConventionId, string>>> = { qu: 'kw', yoo: 'yoo', ing: 'ing', nk: 'nk' };
+
+/** A unit as it is said: a sound, or what the convention in force counts as one. */
+function unitText({ sounds, by }: Unit, next: string | undefined, accent: AccentId): string {
+  const [first, second] = sounds;
+  if (!first) return '';
+  if (!by || !second) return voiceText(first.ipa, accent, next);
+  const set = accentOf(accent).labels.find(([key]) => key === first.key);
+  const uh = by === 'syllabicEnd' ? 'u' : voiceText(first.ipa, accent);
+  return FUSED[by] ?? (by === 'vowelR' && set ? set[1] : `${uh}${voiceText(second.ipa, accent)}`);
+}
+
+/**
+ * A word’s sounds one by one, for reading aloud: as many as the convention in force counts.
+ * @example spokenApart(apple) // 'a … p … ul', where the end of *apple* counts as one
+ */
+export const spokenApart = ({ units, accent }: Word, between = ' … '): string =>
+  units.map((unit, i) => unitText(unit, units[i + 1]?.sounds[0]?.ipa, accent)).join(between);
 
 /** A sound between slashes, told from another with the same label. Example: `/sh/`, `/oo/ (as in book)`. */
 export function slashed(ipa: string, accent: AccentId): string {

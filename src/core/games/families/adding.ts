@@ -12,6 +12,9 @@ import type { Task } from '../task';
 import { sure } from '../../sure';
 import { ipaOf, script, slash, some } from './common';
 
+/** A plural or a past tense has its own step: its sound is an ending, not a new one. */
+const isEnding = ({ segments, sounds }: Word, at: number): boolean => segments[sure(sounds[at]).segment]?.seam === true;
+
 /** Words one sound longer, with the index of the new sound, at the step's place. */
 function grown(word: Word, step: Step, material: Material): { to: Word; at: number }[] {
   return material
@@ -21,7 +24,7 @@ function grown(word: Word, step: Step, material: Material): { to: Word; at: numb
     .map((n) => ({ to: n.word, at: placeIn(word, n.word) }))
     .filter(({ to, at }) => {
       const last = to.sounds.length - 1;
-      if (sure(to.sounds[at]).vowel) return false;
+      if (sure(to.sounds[at]).vowel || isEnding(to, at)) return false;
       if (step.place === 'cluster') return placeOf(to, at) === 'cluster';
       return !inCluster(to, at) && at === (step.place === 'first' ? 0 : last);
     });

@@ -37,6 +37,8 @@ function placesOf(word: Word, step: Step): number[] {
 /** Where a sound may go: what is left has a vowel, can be said, is not rude, and is a word where the step wants one. */
 function leavable(word: Word, step: Step, material: Material): number[] {
   return placesOf(word, step).filter((at) => {
+    // The -s of a plural is an ending, not one of the word’s sounds to lose.
+    if (word.segments[sure(word.sounds[at]).segment]?.seam) return false;
     const left = without(word, at);
     if (left.length < 2 && !material.knownAs(left)) return false;
     if (!left.some((ipa) => isVowel(ipa)) || material.guard(left)) return false;

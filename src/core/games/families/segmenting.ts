@@ -1,12 +1,15 @@
 import {
   distinct,
+  notJoined,
   numberLikely,
   segmentingLikely,
   slipLikely,
   soundAlone,
   soundRight,
   wholeWord,
+  type LikelyAnswer,
 } from '../../answers/likely';
+import { saidOf } from '../../answers/said';
 import { onsetAndRime } from '../../lexicon/syllables';
 import type { Word } from '../../lexicon/entry';
 import type { Family } from '../family';
@@ -20,6 +23,15 @@ import { sure } from '../../sure';
 import { fitsCount, ofCount, ONSET_RIME, onSoundRungs, partsOf, soundRungs, soundSteps, withOnset } from './blending';
 import { ipaOf, script, slash } from './common';
 
+/** Every sound of the word: more than was asked for, and never a miss. */
+const allItsSounds = (word: Word): LikelyAnswer => ({
+  ...notJoined(word),
+  id: 'all-sounds',
+  slip: null,
+  outcome: 'on-own',
+  note: 'all its sounds: right',
+});
+
 function takeStart(word: Word, material: Material): Made {
   const [onset, rime] = partsOf(word, material);
   const { onset: first, vowel, coda } = onsetAndRime(word);
@@ -28,11 +40,21 @@ function takeStart(word: Word, material: Material): Made {
     words: [shownOf(word)],
     view: { kind: 'line', spot: null, parts: null },
     expected: `${onset} · ${rime}`,
-    judged: { by: 'parts', count: 2 },
-    slots: { word: word.word },
+    judged: { by: 'parts', count: 2, moreToo: true },
+    slots: { word: word.word, parts: 'its start, then the rest' },
     how: `The start, then the rest in one. ${sayingAdvice(word)}`,
     script: script(`${word.word}. Its start … and the rest?`, `${onset} · ${rime}`, word.word),
     likely: distinct([
+      {
+        id: 'right',
+        slip: null,
+        outcome: 'on-own',
+        said: saidOf([first, [vowel, ...coda]]),
+        show: `${onset} · ${rime}`,
+        note: 'right',
+        missed: [],
+      },
+      allItsSounds(word),
       slipLikely('part-only', { said: first, show: onset, note: 'the start only' }, material.guard),
       wholeWord(word),
     ]),
@@ -48,7 +70,7 @@ const takeSounds = (word: Word, step: Step, material: Material): Made => ({
   view: { kind: 'line', spot: null, parts: null },
   expected: spokenApart(word, ' · '),
   judged: { by: 'sounds', sounds: ipaOf(word), apart: true },
-  slots: { word: word.word },
+  slots: { word: word.word, parts: 'its sounds' },
   how: `Do not say how many. ${sayingAdvice(word)}`,
   script: script(`${word.word}. Say each sound.`, spokenApart(word, ' · '), `${spokenApart(word)} … ${word.word}!`),
   likely: segmentingLikely(word, material.context),
@@ -72,8 +94,8 @@ const SEGMENTING: Task = {
   anySet: true,
   secondsPerTurn: 40,
   gesture: 'one finger, or one pot, for each sound',
-  plain: 'Listen: {word}. Now say its sounds.',
-  framed: 'Listen: {word}. Now plant its sounds.',
+  plain: 'Listen: {word}. Now say {parts}.',
+  framed: 'Listen: {word}. Now plant {parts}.',
   heads: (step, material) => (step.unit === 'onset-rime' ? withOnset(material) : ofCount(step, material)),
   build: ({ head }) => ({ words: [head.word] }),
   make: ({ words }, step, material) => {
