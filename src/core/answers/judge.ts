@@ -14,6 +14,8 @@ export type Judged =
       readonly sounds: readonly string[];
       /** Said one by one, not as a word. */
       readonly apart?: true;
+      /** Right too: the weak *man* of *postman*. */
+      readonly or?: readonly string[];
     }
   /** Anything that ends alike from the vowel on and begins otherwise, word or not. */
   | { readonly by: 'rhyme'; readonly rime: readonly string[]; readonly onset: readonly string[] }
@@ -130,7 +132,8 @@ function judgeSounds(judged: BySounds, said: Chunks, question: Question): Judgem
     ...(tapsT ? { tapsT } : {}),
     ...(mixed ? { mixed } : {}),
   };
-  const read = bestOf([asked, ...(otherAccent ? [askedFor(otherAccent)] : [])], said, hearing);
+  const others = [judged.or, otherAccent].filter((sounds) => sounds !== undefined).map((sounds) => askedFor(sounds));
+  const read = bestOf([asked, ...others], said, hearing);
   // Where a vowel is what changes, the word as it was is not right in another accent.
   const still = !whole && read.fair.length > 0 && same(said.flat(), ipaOf(marks));
   if (read.right && !still) return rightWith(read);

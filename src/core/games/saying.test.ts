@@ -81,3 +81,24 @@ test.each(ACCENT_IDS)('a plural or a past tense is neither a sound to add nor on
     }
   }
 });
+
+describe('leaving a beat out, as a child would say what is left', () => {
+  const drop = (key: string, step: string, said: string): string => {
+    const made = item('drop-beat', step, key);
+    const { outcome } = judge({ judged: made.judged, marks: made.marks }, chunksOf(said));
+    return `${made.expected}: ${outcome}`;
+  };
+  test('postman without post is man, with its clear vowel or as it is in the word', () => {
+    expect(drop('postman @0', 'first', 'm+æ+n')).toBe('man: on-own');
+    expect(drop('postman @0', 'first', 'm+ə+n')).toBe('man: on-own');
+    expect(drop('postman @0', 'first', 'm+ɪ+n')).toBe('man: not-yet');
+  });
+  test('a weak beat, a clipped end, an ending and a single sound are not left', () => {
+    const task = taskOf('drop-beat');
+    const heads = (step: string): string[] => task.heads(stepOf(task, step), material()).map((w) => w.word);
+    for (const name of ['carpet', 'blanket', 'puppet']) expect(heads('first'), name).not.toContain(name);
+    for (const name of ['boxes', 'hippo', 'talking', 'orange', 'apple', 'shampoo'])
+      expect(heads('last')).not.toContain(name);
+    expect(heads('last')).toEqual(expect.arrayContaining(['hamster', 'pencil']));
+  });
+});

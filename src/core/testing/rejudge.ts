@@ -253,11 +253,14 @@ export const JUDGES: Readonly<Record<string, Judge>> = {
     ),
   'drop-beat': (item, step, accent) => {
     const h = sure(heads(item, accent)[0]);
-    const left = sounds(item);
+    const said = sounds(item);
+    // A weak beat that is a word of its own is asked for as that word: its end is in the sounds beside it.
+    const left = (item.judged.by === 'sounds' ? item.judged.or : undefined) ?? said;
     const ends =
       step.place === 'first' ? same(h.ipa.slice(0, left.length), left) : same(h.ipa.slice(-left.length), left);
     return all(
       [ends && left.length < h.ipa.length, 'what is left is the start or the end of the word'],
+      [left === said || isWord(said, accent), 'its clear form is a word'],
       [left.some((s) => h.ipa.some((x, i) => x === s && h.vowel[i])), 'what is left has a vowel'],
       [
         item.expected.includes('made-up') || step.result !== undefined || isWord(left, accent) || left.length > 0,

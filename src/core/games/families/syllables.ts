@@ -8,6 +8,8 @@ import {
   type LikelyAnswer,
 } from '../../answers/likely';
 import type { Word } from '../../lexicon/entry';
+import { isVowelKey, type Key } from '../../phonology/keys';
+import { isVowel } from '../../phonology/sounds';
 import { beatsOf, halvesOf } from '../../lexicon/syllables';
 import { traitsOf } from '../../lexicon/traits';
 import { voiceBeats } from '../../lexicon/voice-beats';
@@ -226,6 +228,8 @@ function cut(
   material: Material,
 ): {
   left: readonly string[];
+  /** What is left as a word by itself has it, where its vowel is weak in the whole: the *man* of *postman*. */
+  strong: readonly string[] | null;
   gone: readonly string[];
   names: readonly string[];
   sense: Sense;
@@ -236,20 +240,76 @@ function cut(
     : beatsOf(word).map((b) => b.ipa);
   if (at < 0 || at >= halves.length) throw new Unproved(`“${word.word}” has no part ${at}.`);
   const left = halves.filter((_, i) => i !== at).flat();
+  const strong = halves.length === 2 ? asOwnWord(word, 1 - at, material) : null;
   const names = compound ? halves.map((half) => material.knownAs(half) ?? '') : lettersOf(word);
   return {
     left,
+    strong,
     gone: sure(halves[at]),
     names,
-    sense: compound
-      ? wordOrNeither(left, material)
-      : senseOfRest(word, (segment) => sure(word.segments[segment]).syllable !== at, material),
+    sense:
+      compound || strong
+        ? wordOrNeither(strong ?? left, material)
+        : senseOfRest(word, (segment) => sure(word.segments[segment]).syllable !== at, material),
   };
 }
 
-/** A word is left, or where the step takes made-up ones a silly word for certain. */
-const fitsSense = (sense: Sense, step: Step): boolean =>
-  sense === 'word' || (step.result === 'nonsense' && sense === 'silly');
+/**
+ * A beat that is a word of its own, spelt and said as such but for its weak vowel: of *postman* without *post* a child
+ * says *man*. Null where the beat is no word with the same consonants.
+ */
+function asOwnWord(word: Word, beat: number, material: Material): readonly string[] | null {
+  const { ipa, letters } = sure(beatsOf(word)[beat]);
+  const own = material.soundsOf(letters);
+  const seam = word.segments.some((s) => s.seam && s.syllable === 1);
+  if (!own || !seam || own.length !== ipa.length) return null;
+  const differ = own.filter((s, i) => s !== ipa[i]);
+  return differ.length === 1 && own.every((s, i) => s === ipa[i] || (isVowel(s) && WEAK.has(sure(ipa[i]))))
+    ? own
+    : null;
+}
+
+/** Vowels of a beat without stress, and those that a beat cannot end in. */
+const WEAK: ReadonlySet<string> = new Set(['ə', 'ɪ', 'ɚ', 'i', 'ʊ']);
+const CLIPPED: ReadonlySet<Key> = new Set<Key>(['KIT', 'DRESS', 'TRAP', 'LOT', 'STRUT', 'FOOT']);
+
+/** A beat a child would say by itself as it is in the word: a clear vowel, and not a clipped one at its end. */
+function clearBeat(word: Word, beat: number): boolean {
+  const segments = word.segments.filter((s) => s.syllable === beat);
+  const vowel = segments.findIndex((s) => isVowelKey(s.key));
+  const { key, stress } = sure(segments[vowel]);
+  if (stress === 'none' && WEAK_SETS.has(key)) return false;
+  return !(CLIPPED.has(key) && vowel === segments.length - 1);
+}
+const WEAK_SETS: ReadonlySet<Key> = new Set<Key>(['commA', 'lettER', 'KIT', 'happY', 'EL', 'EM', 'EN', 'FOOT']);
+
+/** A word with an ending that the bank writes as one: *talking*, *teacher*. */
+function isForm(name: string, { soundsOf }: Material): boolean {
+  const stem = /^(.{3,})(ing|ed|es|er|est)$/.exec(name)?.[1];
+  return stem !== undefined && [stem, `${stem}e`, stem.slice(0, -1)].some((base) => soundsOf(base) !== undefined);
+}
+
+/** An ending is no beat to play with: *boxes* without *es* is one box, and *talking* is not *tal* and *king*. */
+function hasEnding({ segments, ...word }: Word, material: Material): boolean {
+  const begins = segments.findIndex((s) => s.syllable === 1);
+  const seam = segments.findIndex((s, i) => i > 0 && s.seam);
+  if (seam < 0) return isForm(word.word, material);
+  return seam !== begins || !material.soundsOf(sure(beatsOf({ segments, ...word })[1]).letters);
+}
+
+/** A word that can be printed is left, or where the step takes made-up ones a silly word for certain. */
+const fitsSense = (said: readonly string[], sense: Sense, step: Step, material: Material): boolean =>
+  said.length > 1 &&
+  (material.context.spellingOf(said) !== undefined || (step.result === 'nonsense' && sense === 'silly'));
+
+/** Whether a beat may be left out: what is left and what goes are kind, clear, and known for what they are. */
+function mayDrop(word: Word, step: Step, material: Material): boolean {
+  const { left, strong, gone, sense } = cut(word, atOf(step), step, material);
+  if ([left, strong ?? [], gone].some((sounds) => material.guard(sounds))) return false;
+  if (isCompoundStep(step)) return material.knownAs(left) !== undefined;
+  const clear = strong !== null || (clearBeat(word, 1 - atOf(step)) && !hasEnding(word, material));
+  return clear && fitsSense(strong ?? left, sense, step, material);
+}
 
 const DROP: Task = {
   id: 'drop-beat',
@@ -269,23 +329,20 @@ const DROP: Task = {
   gesture: 'hold two fists, hide one',
   plain: '{word}. Say it again, but not “{part}”.',
   framed: '{word}. Prune “{part}” off: what is left?',
-  heads: (step, material) =>
-    headsOf(step, material).filter((w) => {
-      const { left, gone, sense } = cut(w, atOf(step), step, material);
-      return !material.guard(left) && !material.guard(gone) && fitsSense(sense, step);
-    }),
+  heads: (step, material) => headsOf(step, material).filter((w) => mayDrop(w, step, material)),
   build: ({ head, step }) => ({ words: [head.word], at: atOf(step) }),
   make: ({ words, at }, step, material) => {
     const word = wordOf(material, words[0]);
-    const { left, gone, names, sense } = cut(word, need(at, 'Which beat goes.'), step, material);
-    const rest = restOf(left, sense, material, isCompoundStep(step) ? names.find((_, i) => i !== at) : undefined);
+    const { left, strong, gone, names, sense } = cut(word, need(at, 'Which beat goes.'), step, material);
+    const said = strong ?? left;
+    const rest = restOf(said, sense, material, isCompoundStep(step) ? names.find((_, i) => i !== at) : undefined);
     const part = sure(names[sure(at)]);
     return {
       head: word,
       words: [shownOf(word)],
       view: { kind: 'beats', parts: names, ownName: false, out: sure(at) },
       expected: rest.expected,
-      judged: { by: 'sounds', sounds: left },
+      judged: { by: 'sounds', sounds: said, ...(strong ? { or: left } : {}) },
       slots: { word: word.word, part, left: rest.name },
       how: ['They say the whole word back first.', rest.about].filter(Boolean).join(' '),
       script: script(`${word.word}. Now without “${part}”.`, rest.name),
@@ -307,7 +364,7 @@ const DROP: Task = {
         ['what is left is not rude', !material.guard(left)],
         [
           'what is left is a word, where the step says so',
-          step.result === 'nonsense' || material.knownAs(left) !== undefined,
+          step.result === 'nonsense' || material.knownAs(said) !== undefined,
         ],
         ['the part is the one the step asks for', at === atOf(step)],
       ],
