@@ -1,8 +1,9 @@
 import { inCluster } from '../lexicon/difficulty';
 import type { Word } from '../lexicon/entry';
 import type { Guard } from '../lexicon/guard';
-import { NEAR, soundDistance } from '../phonology/articulation';
-import { accentOf, type AccentId } from '../phonology/accents';
+import type { AccentId } from '../phonology/accents';
+import { isPair } from '../phonology/articulation';
+import { byEar, EARS, MERGED } from '../phonology/by-ear';
 import { CONSONANTS, labelOf } from '../phonology/sounds';
 import { sure } from '../sure';
 import type { Outcome, Slip } from './outcome';
@@ -89,27 +90,25 @@ function lastOnly(word: Word): LikelyAnswer {
 
 const nearSounds = new Map<string, readonly string[]>();
 
-/** The sounds of an accent made much like one. */
-function nearTo(ipa: string, accent: AccentId): readonly string[] {
-  const key = `${accent} ${ipa}`;
-  const known = nearSounds.get(key);
+/** Consonants that are easily taken for one: first those that many children merge, then those near by ear. */
+function takenFor(ipa: string): readonly string[] {
+  const known = nearSounds.get(ipa);
   if (known) return known;
-  const all = CONSONANTS[ipa]
-    ? Object.keys(CONSONANTS)
-    : [...new Set(Object.values(accentOf(accent).vowels))].filter((v) => !v.includes(' '));
-  const near = all.filter((other) => other !== ipa && soundDistance(other, ipa) <= NEAR);
-  nearSounds.set(key, near);
-  return near;
+  const others = EARS.filter((other) => other !== ipa && CONSONANTS[ipa]);
+  const merged = others.filter((other) => isPair(MERGED, ipa, other));
+  const near = others.filter((other) => !merged.includes(other) && byEar(ipa, other) === 'near');
+  nearSounds.set(ipa, [...merged, ...near]);
+  return [...merged, ...near];
 }
 
 /**
- * Another word of the bank, one near sound away: what a child may have heard. The first found will do, from the ends
- * inwards.
+ * Another word of the bank, one sound away that is easily taken for it: what a child may have heard. The first found
+ * will do, from the ends inwards.
  */
 function nearWord(word: Word, { spellingOf }: LikelyContext): LikelyAnswer[] {
   const ipa = ipaOf(word);
   for (const at of [ipa.length - 1, 0, ...ipa.slice(1, -1).map((_, i) => i + 1)]) {
-    for (const other of nearTo(sure(ipa[at]), word.accent)) {
+    for (const other of takenFor(sure(ipa[at]))) {
       const said = ipa.with(at, other);
       const spelt = spellingOf(said);
       if (spelt && spelt !== word.word)

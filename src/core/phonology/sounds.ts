@@ -64,5 +64,5 @@ export const MAKING_ADVICE: Readonly<Record<Making, string>> = {
   clip: 'Clip it short: no “uh” after it.',
   hold: 'You can hold it.',
   light: 'Say it lightly: no “uh” after it.',
-  vowel: 'The open middle: say it clearly.',
+  vowel: 'Say it clearly, with your mouth open.',
 };

@@ -268,7 +268,10 @@ const riddles = (material: Material): readonly Word[] =>
   material.keep('riddles', () =>
     playable(material).filter(
       (w) =>
-        w.entry.band < 3 && w.entry.meaning.split(' ').length >= 3 && !w.entry.meaning.toLowerCase().includes(w.word),
+        w.entry.band < 3 &&
+        !w.entry.meaning.startsWith('to ') &&
+        w.entry.meaning.split(' ').length >= 3 &&
+        !w.entry.meaning.toLowerCase().includes(w.word),
     ),
   );
 

@@ -22,6 +22,7 @@ import { traitsOf } from '../../lexicon/traits';
 import { voiceStart } from '../../lexicon/voice-parts';
 import { groupBy } from '../../group-by';
 import { isPair } from '../../phonology/articulation';
+import { isVowel } from '../../phonology/sounds';
 import type { Family } from '../family';
 import { advice, spokenApart } from '../saying';
 import { marksOf, shownOf } from '../marks';
@@ -75,21 +76,15 @@ const CHANGE_WORDS: Readonly<Record<Link['change'], (link: Link, material: Mater
   add: (l, m) => `put ${slash(sure(l.new), m)} ${whereTo(l, m)}`,
 };
 
-/** A swap elsewhere that makes a word: changing the wrong place. */
-function elsewhere(link: Link, material: Material) {
-  const other = material
-    .neighbours()
-    .of(link.from)
-    .find((n) => n.change === 'swap' && n.at !== link.at && !n.word.entry.doubt);
-  return other
-    ? [
-        slipLikely(
-          'wrong-place',
-          { said: ipaOf(other.word), show: other.word.word, note: 'changed another place' },
-          material.guard,
-        ),
-      ]
-    : [];
+/** The new sound in the wrong place: at the other end of the word. */
+function elsewhere({ from, at, change, new: come }: Link, material: Material) {
+  const place = at === 0 ? from.sounds.length - 1 : 0;
+  const there = sure(from.sounds[place]);
+  if (change !== 'swap' || !come || isVowel(come) || there.vowel || there.ipa === come) return [];
+  const said = ipaOf(from).with(place, come);
+  const { spellingOf, respell } = material.context;
+  const show = spellingOf(said) ?? respell(said) ?? apart(said, material, ' · ');
+  return [slipLikely('wrong-place', { said, show, note: 'in another place', accent: material.accent }, material.guard)];
 }
 
 /** An item of one change: what leaves, what comes, and the word it makes. */

@@ -10,7 +10,7 @@ import { playable, type Material } from '../material';
 import type { Made, Task } from '../task';
 import type { Step } from '../step';
 import { sure } from '../../sure';
-import { apart, ipaOf, script } from './common';
+import { ipaOf, script, slash } from './common';
 
 /** Everything a hunt may find: the bank, and its words with endings. */
 export const huntable = (material: Material): readonly Word[] =>
@@ -23,8 +23,12 @@ const sources = (step: Step, material: Material): readonly Word[] =>
     return n === w.sounds.length && n >= Math.min(sure(step.count), 5) - 1 && n <= 6 && traitsOf(w).syllables <= 2;
   });
 
+/** An “uh” alone is what nobody is to say. */
+const WEAK_ALONE: ReadonlySet<string> = new Set(['ə', 'ɚ']);
 const SECONDS = 120;
 const LEAST_WORDS = 3;
+/** A handful that is dealt has more to find. */
+const ENOUGH_WORDS = 6;
 
 const HUNT: Task = {
   id: 'hunt',
@@ -46,7 +50,7 @@ const HUNT: Task = {
   heads: (step, material) => material.keep(`hunt ${step.id}`, () => sources(step, material)),
   build: ({ head, step, material, random }) => {
     const wanted = sure(step.count) + Math.floor(random() * (sure(step.most) - sure(step.count) + 1));
-    const handful = [...new Set(ipaOf(head))].slice(0, wanted);
+    const handful = [...new Set(ipaOf(head))].filter((ipa) => !WEAK_ALONE.has(ipa)).slice(0, wanted);
     // Sounds of other words fill the handful, vowels sparingly, so that there is much to find.
     for (let tries = 0; handful.length < wanted && tries < 60; tries += 1) {
       const other = sure(material.words[Math.floor(random() * material.words.length)]);
@@ -55,12 +59,13 @@ const HUNT: Task = {
       if (
         other.entry.band === 1 &&
         !handful.includes(ipa) &&
+        !WEAK_ALONE.has(ipa) &&
         (makingOf(ipa) !== 'vowel' || vowels < handful.length / 3)
       )
         handful.push(ipa);
     }
     if (handful.length !== wanted || !handful.some((s) => isVowel(s))) return null;
-    return hunt(huntable(material), handful).length >= LEAST_WORDS ? { words: [], sounds: handful } : null;
+    return hunt(huntable(material), handful).length >= ENOUGH_WORDS ? { words: [], sounds: handful } : null;
   },
   around: (named, step) => {
     const sounds = [...new Set(named.flatMap(ipaOf))];
@@ -74,7 +79,7 @@ const HUNT: Task = {
 
 function handfulItem(sounds: readonly string[], step: Step, material: Material): Made {
   const found = hunt(huntable(material), sounds);
-  const named = apart(sounds, material, ', ');
+  const named = sounds.map((ipa) => slash(ipa, material)).join(', ');
   return {
     head: null,
     words: [],
