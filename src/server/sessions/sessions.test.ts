@@ -8,6 +8,8 @@ import { toCsv } from '../../core/formats/session-export';
 import type { AnswerEntry } from '../../core/sessions/log';
 import { slippedSounds, tally } from '../../core/sessions/summary';
 import { appendLog } from '../record/append-log';
+import { sessionRecord } from '../record/session-record';
+import { setOwnWay } from '../people/groups';
 import { findWords } from '../words/words';
 import { database, openDatabase } from '../storage/database';
 import { seedDemo } from '../demo/seed';
@@ -306,6 +308,20 @@ describe('sessions', () => {
     expect(Object.keys(sure(round).items).sort()).toEqual(['frog', 'leg', 'map', 'net', 'sun']);
     expect(sure(sure(round).items.frog).marks.map((m) => m.ipa)).toEqual(['f', 'r', 'ɒ', 'ɡ']);
     expect(sure(session.plan.rounds[0]).turns).toBe(2);
+  });
+  test('several accents in the setting, or a child with one of their own: any shipped vowel is fair', async () => {
+    const { id, children } = await begun();
+    const { accent, conventions } = await getSettings();
+    await saveSettings({ accent, conventions, mixed: true });
+    expect([(await playSession(id)).mixed, (await getSettings()).mixed]).toEqual([true, true]);
+    await saveSettings({ accent, conventions });
+    expect((await getSettings()).mixed).toBe(true);
+    await saveSettings({ accent, conventions, mixed: false });
+    expect((await playSession(id)).mixed).toBe(false);
+    const { accent: own } = await sessionRecord(id);
+    const other = own === 'scottish' ? 'general-american' : 'scottish';
+    await setOwnWay(sure(children[0]), { swaps: [], drops: [], accent: other });
+    expect((await playSession(id)).mixed).toBe(true);
   });
 });
 
