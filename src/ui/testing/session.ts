@@ -47,7 +47,7 @@ export function sessionOf(children = 3, ways: readonly Way[] = ['individual', 'i
     letters: false,
     groupName: 'Radishes',
     accent: 'southern-british',
-  mixed: false,
+    mixed: false,
     children: ids.map((id) => ({ id, name: id.toUpperCase(), ownWay: NO_OWN_WAY })),
     others: [{ id: 'z', name: 'Z', ownWay: NO_OWN_WAY }],
     habits: {},

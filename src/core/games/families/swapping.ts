@@ -82,9 +82,10 @@ function elsewhere({ from, at, change, new: come }: Link, material: Material) {
   const there = sure(from.sounds[place]);
   if (change !== 'swap' || !come || isVowel(come) || there.vowel || there.ipa === come) return [];
   const said = ipaOf(from).with(place, come);
-  const { spellingOf, respell } = material.context;
-  const show = spellingOf(said) ?? respell(said) ?? apart(said, material, ' · ');
-  return [slipLikely('wrong-place', { said, show, note: 'in another place', accent: material.accent }, material.guard)];
+  // Shown where it is a word: what else comes of it may not be seen, or not be said.
+  const show = material.context.spellingOf(said);
+  if (show === undefined) return [];
+  return [slipLikely('wrong-place', { said, show, note: 'in another place' }, material.guard)];
 }
 
 /** An item of one change: what leaves, what comes, and the word it makes. */

@@ -43,7 +43,13 @@ const compounds = (material: Material): readonly Word[] =>
   material.keep('compounds', () =>
     steadyBeats(material).filter((w) => {
       const halves = traitsOf(w).syllables === 2 ? halvesOf(w) : null;
-      return halves !== null && halves.every((half) => material.knownAs(half) !== undefined && !material.guard(half));
+      return (
+        halves !== null &&
+        halves.every(
+          (half, i) =>
+            material.soundsOf(sure(beatsOf(w)[i]).letters)?.join(' ') === half.join(' ') && !material.guard(half),
+        )
+      );
     }),
   );
 
@@ -241,7 +247,7 @@ function cut(
   if (at < 0 || at >= halves.length) throw new Unproved(`“${word.word}” has no part ${at}.`);
   const left = halves.filter((_, i) => i !== at).flat();
   const strong = halves.length === 2 ? asOwnWord(word, 1 - at, material) : null;
-  const names = compound ? halves.map((half) => material.knownAs(half) ?? '') : lettersOf(word);
+  const names = compound ? beatsOf(word).map((b) => b.letters) : lettersOf(word);
   return {
     left,
     strong,
