@@ -209,7 +209,7 @@ function oneSound(sound: string, said: Chunks, marks: readonly Asked[], read: An
   const ipa = ipaOf(marks);
   const at = ipa.indexOf(sure(sounds[0]));
   if (isItsCluster(sound, sounds, ipa))
-    return right('Right: their sound is in it, with its neighbour.', 'in-cluster', read);
+    return right('Right: the sound is in it, with its neighbour.', 'in-cluster', read);
   if (sounds.length > 1 && sounds.includes(sound) && at >= 0 && same(ipa.slice(at, at + sounds.length), sounds))
     return slip(
       sounds.some(isVowel) ? 'part-only' : 'cluster-kept',

@@ -98,10 +98,20 @@ const saidTwice = ({ text }: Atom, after: Atom | undefined): string =>
  * ends is a matter of ear, and only how many there are is counted.
  *
  * @example voiceBeats(teddy) // ['ted', 'dy']
+ * @example voiceBeats(lily) // ['lil', 'ly']
  */
-export function voiceBeats(word: Word): readonly string[] {
-  const own = OWN_CUTS.get(word.word);
-  if (own) return own;
+export const voiceBeats = (word: Word): readonly string[] =>
+  (OWN_CUTS.get(word.word) ?? cut(word)).map((beat, i, all) => (beat === 'y' ? saidWhole(all[i - 1] ?? '') : beat));
+
+/** The end of *lily* alone is no *y*: it takes the consonant before it again, *lil-ly*; after a vowel it is *ee*. */
+function saidWhole(before: string): string {
+  const consonant = /(ck|th|ch|sh|[bdfgklmnprstvz])$/.exec(before)?.[0] ?? '';
+  if (!consonant) return 'ee';
+  return consonant === 'ck' ? 'ky' : `${consonant}y`;
+}
+
+/** The same by rule. */
+function cut(word: Word): string[] {
   const beats: string[] = [];
   const add = (beat: number, text: string): void => void (beats[beat] = (beats[beat] ?? '') + text);
   const atoms = flouer(withoutSilent(atomsOf(word)));
