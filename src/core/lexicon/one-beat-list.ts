@@ -17,7 +17,8 @@ export interface OneBeatList {
 }
 
 interface Row {
-  readonly lines: readonly string[];
+  /** `b TRAP|BATH th` */
+  readonly sounds: string;
   readonly words: readonly string[];
 }
 
@@ -36,7 +37,7 @@ const rowsOf = (text: string): Row[] =>
     .filter(Boolean)
     .map((row) => {
       const [sounds = '', words = ''] = row.split('\t');
-      return { lines: linesOf(sounds), words: words.split(' ').filter(Boolean) };
+      return { sounds, words: words.split(' ').filter(Boolean) };
     });
 
 /** Sounds that come and go from accent to accent, or from choice to choice, and those written otherwise in one. */
@@ -49,8 +50,14 @@ const frameOf = (sounds: readonly string[]): string =>
     .map((ipa) => FRAME[ipa] ?? ipa)
     .join('');
 
-const frameOfRow = ({ lines: [line = ''] }: Row): string =>
-  frameOf(line.split(' ').flatMap((key) => (isConsonantKey(key) ? [CONSONANT_IPA[key]] : [])));
+/** By the first choice of each place: the choices differ in vowels, r and y alone. */
+const frameOfRow = ({ sounds }: Row): string =>
+  frameOf(
+    sounds.split(' ').flatMap((place) => {
+      const key = place.split('|')[0] ?? '';
+      return isConsonantKey(key) ? [CONSONANT_IPA[key]] : [];
+    }),
+  );
 
 /**
  * Reads the list (first row is the header): sounds with every choice of a place, and the common spellings of a row.
@@ -72,23 +79,35 @@ export function oneBeatList(text: string): OneBeatList {
       for (const row of rows()) for (const word of row.words) all.set(word, [...(all.get(word) ?? []), row]);
       return all;
     });
-  const said = (line: string, accent: AccentId): string =>
-    realiseSegments(parseTranscription(line), accentOf(accent))
-      .map((s) => s.ipa)
-      .join(' ');
+  const lines = new Map<string, string>();
+  const said = (line: string, accent: AccentId): string => {
+    const key = accent + line;
+    const before = lines.get(key);
+    if (before !== undefined) return before;
+    const sounds = realiseSegments(parseTranscription(line), accentOf(accent));
+    const made = sounds.map((s) => s.ipa).join(' ');
+    lines.set(key, made);
+    return made;
+  };
+  const expanded = new Map<Row, readonly string[]>();
+  const linesFor = (row: Row): readonly string[] => {
+    const made = expanded.get(row) ?? linesOf(row.sounds);
+    expanded.set(row, made);
+    return made;
+  };
+  const saysSo = (row: Row, wanted: string, accent: AccentId): boolean =>
+    linesFor(row).some((line) => said(line, accent) === wanted);
   return {
     known: (sounds, accent) =>
       once(`${accent} ${sounds.join(' ')}`, () => {
         const wanted = sounds.join(' ');
-        const found = (byFrame().get(frameOf(sounds)) ?? []).filter(({ lines }) =>
-          lines.some((line) => said(line, accent) === wanted),
-        );
+        const found = (byFrame().get(frameOf(sounds)) ?? []).filter((row) => saysSo(row, wanted, accent));
         if (!found.length) return null;
         return found.some(({ words }) => words.length) ? 'common' : 'rare';
       }),
     mayRead: (spelling, sounds, accent) => {
       const wanted = sounds.join(' ');
-      return (byWord().get(spelling) ?? []).every(({ lines }) => lines.some((line) => said(line, accent) === wanted));
+      return (byWord().get(spelling) ?? []).every((row) => saysSo(row, wanted, accent));
     },
   };
 }
