@@ -40,7 +40,7 @@ interface Hearing {
  * tr and dr begin like /tʃ/ and /dʒ/: who says so has listened well (Read 1971, Pre-school children's knowledge of
  * English phonology; from memory). So do the starts of *tube* and *dew*, where people say a y.
  */
-export const HEARD_AS: Readonly<Record<string, string>> = { t: 'tʃ', d: 'dʒ' };
+const HEARD_AS: Readonly<Record<string, string>> = { t: 'tʃ', d: 'dʒ' };
 const vowel = (ipa: string | undefined): boolean => ipa !== undefined && isVowel(ipa);
 
 /** What an l after a vowel is heard as (Wells, Accents of English, 1982, on l vocalisation; from memory). */

@@ -6,7 +6,7 @@ import { isConsonant } from '../phonology/sounds';
 import { parseTranscription } from '../phonology/transcription';
 
 /** How well a string of sounds of one beat is known: a common word, or a rare word or a name. */
-export type Known = 'common' | 'rare';
+type Known = 'common' | 'rare';
 
 /** Words and names of one beat that a pronouncing dictionary has, by their sounds. */
 export interface OneBeatList {

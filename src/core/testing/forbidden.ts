@@ -27,7 +27,7 @@ const FINE = `puff hoe hoes tart tarts`;
 
 const words = (text: string): string[] => text.trim().split(/\s+/);
 const fine = new Set(words(FINE));
-export const FORBIDDEN: ReadonlySet<string> = new Set(words(WRITTEN).filter((word) => !fine.has(word)));
+const FORBIDDEN: ReadonlySet<string> = new Set(words(WRITTEN).filter((word) => !fine.has(word)));
 
 /** A line as a hasty eye takes it: what was said in one go, without its hyphens and without what was lost. */
 const glued = (line: readonly Bit[]): string =>
