@@ -97,5 +97,8 @@ export const R_SETS: ReadonlySet<Key> = new Set<Key>([
   'lettER',
 ]);
 
+/** Short vowels that end no English word: a child cannot easily say one alone, or hear it at an end. */
+export const CLIPPED_SETS: ReadonlySet<Key> = new Set<Key>(['KIT', 'DRESS', 'TRAP', 'LOT', 'STRUT', 'FOOT']);
+
 /** Endings said with no full vowel: *apple*, *bottom*, *kitten*. */
 export const SYLLABIC_ENDINGS: ReadonlySet<Key> = new Set<Key>(['EL', 'EM', 'EN']);

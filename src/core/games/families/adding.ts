@@ -10,10 +10,7 @@ import { playable, type Material } from '../material';
 import type { Step } from '../step';
 import type { Task } from '../task';
 import { sure } from '../../sure';
-import { ipaOf, script, slash, some } from './common';
-
-/** A plural or a past tense has its own step: its sound is an ending, not a new one. */
-const isEnding = ({ segments, sounds }: Word, at: number): boolean => segments[sure(sounds[at]).segment]?.seam === true;
+import { ipaOf, isEnding, script, slash, some } from './common';
 
 /** Words one sound longer, with the index of the new sound, at the step's place. */
 function grown(word: Word, step: Step, material: Material): { to: Word; at: number }[] {

@@ -15,6 +15,10 @@ export const ipaOf = (word: Word): string[] => word.sounds.map((s) => s.ipa);
 export const firstOf = (word: Word): string => sure(word.sounds[0]).ipa;
 export const lastOf = (word: Word): string => sure(word.sounds.at(-1)).ipa;
 
+/** The sound of a plural or a past tense: it has a step of its own, and is not added or left out elsewhere. */
+export const isEnding = ({ segments, sounds }: Word, at: number): boolean =>
+  segments[sure(sounds[at]).segment]?.seam === true;
+
 /** Sounds as labels, apart. Example: `s … u … n`. */
 export const apart = (sounds: readonly string[], { accent }: Pick<Material, 'accent'>, between = ' … '): string =>
   voiceRow(sounds, accent, between);

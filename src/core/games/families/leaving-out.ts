@@ -1,6 +1,7 @@
 import { distinct, soundAlone, unchanged } from '../../answers/likely';
 import { inCluster } from '../../lexicon/difficulty';
 import type { Word } from '../../lexicon/entry';
+import { CLIPPED_SETS } from '../../phonology/keys';
 import { isVowel } from '../../phonology/sounds';
 import type { Family } from '../family';
 import { advice } from '../saying';
@@ -12,7 +13,7 @@ import { restOf, senseOfRest, type Sense } from '../sense';
 import type { Step } from '../step';
 import type { Task } from '../task';
 import { sure } from '../../sure';
-import { ipaOf, script, slash } from './common';
+import { ipaOf, isEnding, script, slash } from './common';
 
 /** The sounds left when one goes. Example: *bite* without its first: `aɪ t`. */
 const without = (word: Word, at: number): string[] => ipaOf(word).filter((_, i) => i !== at);
@@ -37,14 +38,13 @@ function placesOf(word: Word, step: Step): number[] {
 /** Where a sound may go: what is left has a vowel, can be said, is not rude, and is a word where the step wants one. */
 function leavable(word: Word, step: Step, material: Material): number[] {
   return placesOf(word, step).filter((at) => {
-    // The -s of a plural is an ending, not one of the word’s sounds to lose.
-    if (word.segments[sure(word.sounds[at]).segment]?.seam) return false;
+    if (isEnding(word, at)) return false;
     const left = without(word, at);
     if (left.length < 2 && !material.knownAs(left)) return false;
     if (!left.some((ipa) => isVowel(ipa)) || material.guard(left)) return false;
     const real = material.knownAs(left) !== undefined;
     // A clipped vowel does not end a word: “ma” for mat is hard to hear and to say.
-    if (!real && step.place === 'last' && SHORT.has(sure(word.sounds[at - 1]).key)) return false;
+    if (!real && step.place === 'last' && CLIPPED_SETS.has(sure(word.sounds[at - 1]).key)) return false;
     return real === (step.result === 'real');
   });
 }
@@ -56,8 +56,6 @@ const dealt = (word: Word, step: Step, material: Material): number[] =>
       ? material.context.spellingOf(without(word, at)) !== undefined
       : senseWithout(word, at, material) === 'silly',
   );
-
-const SHORT: ReadonlySet<string> = new Set(['KIT', 'DRESS', 'TRAP', 'LOT', 'STRUT', 'FOOT']);
 
 const GONE: Readonly<Record<string, string>> = {
   first: 'its first sound',

@@ -8,7 +8,7 @@ import {
   type LikelyAnswer,
 } from '../../answers/likely';
 import type { Word } from '../../lexicon/entry';
-import { isVowelKey, type Key } from '../../phonology/keys';
+import { CLIPPED_SETS, isVowelKey, type Key } from '../../phonology/keys';
 import { isVowel } from '../../phonology/sounds';
 import { beatsOf, halvesOf } from '../../lexicon/syllables';
 import { traitsOf } from '../../lexicon/traits';
@@ -275,9 +275,8 @@ function asOwnWord(word: Word, beat: number, material: Material): readonly strin
     : null;
 }
 
-/** Vowels of a beat without stress, and those that a beat cannot end in. */
+/** Vowels of a beat without stress. */
 const WEAK: ReadonlySet<string> = new Set(['ə', 'ɪ', 'ɚ', 'i', 'ʊ']);
-const CLIPPED: ReadonlySet<Key> = new Set<Key>(['KIT', 'DRESS', 'TRAP', 'LOT', 'STRUT', 'FOOT']);
 
 /** A beat a child would say by itself as it is in the word: a clear vowel, and not a clipped one at its end. */
 function clearBeat(word: Word, beat: number): boolean {
@@ -285,7 +284,7 @@ function clearBeat(word: Word, beat: number): boolean {
   const vowel = segments.findIndex((s) => isVowelKey(s.key));
   const { key, stress } = sure(segments[vowel]);
   if (stress === 'none' && WEAK_SETS.has(key)) return false;
-  return !(CLIPPED.has(key) && vowel === segments.length - 1);
+  return !(CLIPPED_SETS.has(key) && vowel === segments.length - 1);
 }
 const WEAK_SETS: ReadonlySet<Key> = new Set<Key>(['commA', 'lettER', 'KIT', 'happY', 'EL', 'EM', 'EN', 'FOOT']);
 
