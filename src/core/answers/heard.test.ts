@@ -56,5 +56,6 @@ describe('an answer that was kept', () => {
 });
 
 test('letter names as they are said', () => {
-  expect([letterNames('frog'), letterNames('at')]).toEqual(['eff · ar · oh …', 'ay · tee']);
+  expect([letterNames('frog', GB), letterNames('at', GB)]).toEqual(['eff · ar · oh …', 'ay · tee']);
+  expect([letterNames('z', GB), letterNames('z', 'general-american')]).toEqual(['zed', 'zee']);
 });

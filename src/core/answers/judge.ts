@@ -294,7 +294,7 @@ function judgeBegins(sound: string, first: string, question: Question): Judgemen
   if (saysFor(question.ownWay ?? NO_OWN_WAY, sound, first)) return right(why, 'own-way');
   return fairSound(sound, first, question)
     ? right(why, 'heard-closely')
-    : slip('other-sound', 'It begins with another sound.');
+    : slip('other-sound', 'It starts with a different sound.');
 }
 
 /**

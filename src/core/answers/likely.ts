@@ -208,7 +208,7 @@ export function segmentingLikely(word: Word, context: LikelyContext): LikelyAnsw
   if (sounds.some((s) => !s.vowel)) out.push(withUh(word));
   out.push(
     wholeWord(word),
-    inWords('letters', 'letter-name', { show: letterNames(word.word), note: 'letter names' }),
+    inWords('letters', 'letter-name', { show: letterNames(word.word, word.accent), note: 'letter names' }),
     ...losses.slice(1),
     inWords('heard', 'another-heard', { show: 'another word', note: 'its sounds right', outcome: 'on-own' }),
   );

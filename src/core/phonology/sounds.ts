@@ -64,5 +64,5 @@ export const MAKING_ADVICE: Readonly<Record<Making, string>> = {
   clip: 'Clip it short: no “uh” after it.',
   hold: 'You can hold it.',
   light: 'Say it lightly: no “uh” after it.',
-  vowel: 'Say it clearly, with your mouth open.',
+  vowel: 'Say it clearly.',
 };

@@ -74,7 +74,9 @@ const soundLikely = (word: Word, at: number, material: Material): LikelyAnswer[]
     ...(at === 0 ? [...heardClosely(word, true), ...startKept(word, material)] : []),
     ...(ipa[other] === ipa[at] ? [] : [soundAlone('other-sound', sure(ipa[other]), elsewhere)]),
     wholeWord(word),
-    ...(letters ? [inWords('letter', 'letter-name', { show: letterNames(letters), note: 'the letter’s name' })] : []),
+    ...(letters
+      ? [inWords('letter', 'letter-name', { show: letterNames(letters, accent), note: 'the letter’s name' })]
+      : []),
     ...(at === 0 ? [inWords('starts-so', 'other-word', { show: 'another word', note: 'that starts with it' })] : []),
   ]);
 };
