@@ -14,6 +14,8 @@ export type Judged =
       readonly sounds: readonly string[];
       /** Said one by one, not as a word. */
       readonly apart?: true;
+      /** Gaps may be anywhere: a sound three times, then the word. */
+      readonly gaps?: true;
       /** Right too: the weak *man* of *postman*. */
       readonly or?: readonly string[];
     }
@@ -121,8 +123,16 @@ function askedOf(sounds: readonly string[], { marks, to }: Question): readonly A
   return [marks, to ?? []].find((known) => same(ipaOf(known), sounds)) ?? askedFor(sounds);
 }
 
+/** Said in one go, and the “uh” of a consonant said alone let pass. */
+const withoutGaps = (said: Chunks): Chunks => [
+  said.flatMap(([sound = '', ...more]) =>
+    !isVowel(sound) && more.length === 1 && more[0] === 'ə' ? [sound] : [sound, ...more],
+  ),
+];
+
 /** Judges sounds against sounds, with what the item's word was before in mind. */
-function judgeSounds(judged: BySounds, said: Chunks, question: Question): Judgement {
+function judgeSounds(judged: BySounds, heard: Chunks, question: Question): Judgement {
+  const said = judged.gaps ? withoutGaps(heard) : heard;
   const { marks, otherAccent, ownWay, tapsT, mixed } = question;
   const whole = same(judged.sounds, ipaOf(marks));
   const asked = askedOf(judged.sounds, question);

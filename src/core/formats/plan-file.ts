@@ -1,10 +1,11 @@
 import { z } from 'zod';
-import { familyOf, isTask, stepOf, taskOf } from '../games';
+import { familyOf, findStep, findTask, isTask, taskOf } from '../games';
 import { GESTURES } from '../games/gestures';
 import type { SoundPair } from '../phonology/articulation';
 import { ITEM_LIMIT, ROUND_LIMIT, ROUND_ROLES, WAYS, type Plan, type PlannedRound } from '../sessions/running-order';
 import { SHAPES } from '../sessions/shapes';
 import { itemKey, nameSchema, reason } from './schemas';
+import { sure } from '../sure';
 
 /** Shapes of a plan, at the door and in a file. */
 const text = (most: number) =>
@@ -14,6 +15,19 @@ const text = (most: number) =>
     .pipe(z.string().max(most, `That text can have ${most} letters.`));
 
 const sound = z.string().min(1).max(4);
+
+/** A game and one of its steps: an unknown step is told, and never another one. */
+const isStepOf = ({ task, step }: { readonly task: string; readonly step: string }): boolean => {
+  const game = findTask(task);
+  return game === undefined || findStep(game, step) !== undefined;
+};
+const NO_STEP = {
+  error: (issue: { readonly input?: unknown }) => {
+    const { task, step } = issue.input as { readonly task: string; readonly step: string };
+    return `“${taskOf(task).name}” has no step “${step.slice(0, 40)}”.`;
+  },
+  path: ['step'],
+};
 
 const roundSchema = z
   .object({
@@ -34,7 +48,7 @@ const roundSchema = z
     names: z.boolean(),
     seed: z.int().min(0).max(0xffffffff),
   })
-  .transform((round) => ({ ...round, step: stepOf(taskOf(round.task), round.step).id }));
+  .refine(isStepOf, NO_STEP);
 
 export const planSchema = z
   .object({
@@ -117,20 +131,24 @@ export function readPlanFile(content: string): ReadPlan {
 }
 
 /** What a running order is made from: a shape, a skill and step, perhaps a sound, and the minutes there are. */
-export const planRequestSchema = z.object({
-  shape: z.enum(SHAPES).catch('focus'),
-  task: z.string().refine(isTask, 'Choose a game.').catch('blending'),
-  step: z.string().max(40).default(''),
-  count: z.coerce.number().int().min(2).max(6).catch(3).default(3),
-  sound: sound.optional().or(z.literal('').transform(() => undefined)),
-  minutes: z.coerce
-    .number()
-    .int()
-    .min(1, 'A plan needs a minute at least.')
-    .max(60, 'A plan can have 60 minutes.')
-    .default(8),
-  seed: z.coerce.number().int().min(0).max(0xfffffff).default(1),
-});
+export const planRequestSchema = z
+  .object({
+    shape: z.enum(SHAPES).catch('focus'),
+    task: z.string().refine(isTask, 'Choose a game.').catch('blending'),
+    step: z.string().max(40).default(''),
+    count: z.coerce.number().int().min(2).max(6).catch(3).default(3),
+    sound: sound.optional().or(z.literal('').transform(() => undefined)),
+    minutes: z.coerce
+      .number()
+      .int()
+      .min(1, 'A plan needs a minute at least.')
+      .max(60, 'A plan can have 60 minutes.')
+      .default(8),
+    seed: z.coerce.number().int().min(0).max(0xfffffff).default(1),
+  })
+  // Where no step is asked for, it is the first.
+  .transform((wish) => ({ ...wish, step: wish.step || sure(taskOf(wish.task).steps[0]).id }))
+  .refine(isStepOf, NO_STEP);
 export type PlanWish = z.infer<typeof planRequestSchema>;
 
 const roundId = z.string().max(12);
@@ -139,22 +157,26 @@ export const planChangeSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('show') }),
   z.object({ kind: z.literal('remake'), round: roundId }),
   z.object({ kind: z.literal('aim'), round: roundId }),
-  z.object({
-    kind: z.literal('set'),
-    round: roundId,
-    task: z.string().refine(isTask, 'Choose a game.'),
-    step: z.string().max(40),
-  }),
+  z
+    .object({
+      kind: z.literal('set'),
+      round: roundId,
+      task: z.string().refine(isTask, 'Choose a game.'),
+      step: z.string().max(40),
+    })
+    .refine(isStepOf, NO_STEP),
   z.object({ kind: z.literal('swap'), round: roundId, key: itemKey }),
   z.object({ kind: z.literal('aside'), word: z.string().min(1).max(60) }),
   z.object({ kind: z.literal('put'), round: roundId, word: z.string().max(60) }),
   z.object({ kind: z.literal('more'), round: roundId }),
   z.object({ kind: z.literal('chain'), round: roundId, start: z.string().max(40), target: z.string().max(40) }),
-  z.object({
-    kind: z.literal('add-round'),
-    task: z.string().refine(isTask, 'Choose a game.'),
-    step: z.string().max(40),
-  }),
+  z
+    .object({
+      kind: z.literal('add-round'),
+      task: z.string().refine(isTask, 'Choose a game.'),
+      step: z.string().max(40),
+    })
+    .refine(isStepOf, NO_STEP),
 ]);
 export type PlanChange = z.infer<typeof planChangeSchema>;
 

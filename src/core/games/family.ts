@@ -18,6 +18,10 @@ export interface FamilyRung {
   readonly does: string;
   /** The game to play first on it, where that is not the first of the catalogue. */
   readonly first?: string;
+  /** The easier rungs that hold where this one does; all of them where nothing is said. */
+  readonly carries?: readonly string[];
+  /** Rungs of before, by id, whose answers and choices are read as this one’s. */
+  readonly was?: readonly string[];
 }
 
 /** What is easier and what is harder in a family, and what must hold elsewhere before its first rung is begun. */

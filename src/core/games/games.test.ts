@@ -3,7 +3,7 @@ import { difficulty } from '../lexicon/difficulty';
 import { material, word } from '../testing/bank';
 import { times } from '../testing/deep';
 import { MAIN_ACCENTS, type AccentId } from '../phonology/accents';
-import { TASKS } from './index';
+import { stepOf, TASKS } from './index';
 import { generate } from './generate';
 import { hardnessOf, stepPoints } from './hardness';
 import { makeItem, tryBuild, type Item } from './item';
@@ -124,7 +124,7 @@ describe('sets', () => {
     expect(near).toBeLessThan(1_000);
   });
   test('kept items stay, and the set is made around them', () => {
-    const set = generate(task('blending'), sure(task('blending').steps[3]), made, {
+    const set = generate(task('blending'), stepOf(task('blending'), '3'), made, {
       size: 6,
       seed: 9,
       keep: ['fish', 'map'],
@@ -155,11 +155,13 @@ describe('how hard an item is', () => {
   test('each task’s ladder only rises', () => {
     for (const task of TASKS) {
       const points = task.steps.map((step) => stepPoints(task, step));
+      // A cluster at the one end is no harder than at the other, and a second beat is another thing again.
+      const beside = (i: number): boolean => ['4-start', 'two-beats'].includes(sure(task.steps[i]).shape ?? '');
       points.forEach(
         (p, i) =>
           i > 0 &&
           expect(p, `${task.id}: ${sure(task.steps[i]).id} after ${sure(task.steps[i - 1]).id}`).toBeGreaterThan(
-            sure(points[i - 1]),
+            sure(points[i - 1]) - Number(beside(i)),
           ),
       );
     }

@@ -24,13 +24,13 @@ const POINTS = {
     swap: 56,
   } satisfies Readonly<Record<Act, number>>,
   unit: { word: 0, syllable: 6, rhyme: 12, 'onset-rime': 14, sound: 20 } satisfies Readonly<Record<Unit, number>>,
-  place: { first: 0, last: 4, ends: 5, any: 8, middle: 10, cluster: 14, onset: 15 } satisfies Readonly<
+  place: { first: 0, last: 4, ends: 5, any: 8, middle: 10, cluster: 14, onset: 2 } satisfies Readonly<
     Record<StepPlace, number>
   >,
   foil: { far: 0, 'same-start': 3, near: 4, 'same-vowel': 5, 'same-ends': 7 } satisfies Readonly<
     Record<FoilKind, number>
   >,
-  result: { real: 0, nonsense: 2 },
+  result: { real: 0, nonsense: 6 },
   told: { told: 0, kept: 3 },
   starts: { hold: 0, clip: 3, cluster: 6 },
   /** More to choose from, more to hold in mind; a sound said back is no choice. */

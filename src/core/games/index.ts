@@ -4,10 +4,12 @@ import type { Family } from './family';
 import { MIXED, type Step } from './step';
 import type { Task } from './task';
 
-/** Every task, in the order of the catalogue. */
-export const TASKS: readonly Task[] = FAMILIES.flatMap((family) => family.tasks);
+const ALL: readonly Task[] = FAMILIES.flatMap((family) => family.tasks);
 
-const tasks = new Map(TASKS.map((task) => [task.id, task]));
+/** Every task that is offered, in the order of the catalogue. */
+export const TASKS: readonly Task[] = ALL.filter((task) => !task.former);
+
+const tasks = new Map(ALL.map((task) => [task.id, task]));
 const families = new Map(FAMILIES.map((family) => [family.id, family]));
 
 /** The task of an id, or undefined for an unknown one. */
@@ -29,16 +31,47 @@ export function familyOf(id: string): Family {
   return family;
 }
 
-/** The step of an id, or the task's first. Example: `stepOf(taskOf('blending'), '4').count // 4`. */
-export const stepOf = (task: Task, id: string): Step =>
-  id === MIXED.id ? MIXED : (task.steps.find((s) => s.id === id) ?? sure(task.steps[0]));
+/** Every step that can be played or read, those that are offered first. */
+export const stepsOf = ({ steps, unlisted = [] }: Task): readonly Step[] => [...steps, ...unlisted];
+
+/** The step of an id, or undefined for an unknown one. */
+export const findStep = (task: Task, id: string): Step | undefined =>
+  id === MIXED.id ? MIXED : stepsOf(task).find((s) => s.id === id);
+
+/** The step of an id. Throws for an unknown one. Example: `stepOf(taskOf('blending'), '2').count // 2`. */
+export function stepOf(task: Task, id: string): Step {
+  const step = findStep(task, id);
+  if (!step) throw new Error(`“${task.name}” has no step “${id}”.`);
+  return step;
+}
+
+/** The step that is offered today for one of before. Example: `offeredStep(taskOf('blending'), '3').id // '3-clip'`. */
+export const offeredStep = (task: Task, id: string): Step =>
+  task.steps.find((s) => s.id === (findStep(task, id)?.now ?? id)) ?? sure(task.steps[0]);
+
+/**
+ * The step an answer shows: its own, or where that is by number of sounds the one of its word’s shape.
+ * @param sounds of the word (IPA); none where the item is about no word
+ * @example shownStep('blending', '3', ['s', 't', 'ɑː']) // '4-start'
+ */
+export function shownStep(id: string, step: string, sounds: readonly string[]): string {
+  const task = tasks.get(id);
+  if (!task?.stepFor || !sounds.length) return step;
+  const shapeless = findStep(task, step)?.now !== undefined || step === MIXED.id;
+  return shapeless ? task.stepFor(sounds) : step;
+}
 
 /** Tasks that any set of words can be played with; the first is the usual one. */
 export const SET_TASKS: readonly string[] = TASKS.filter((task) => task.anySet).map((task) => task.id);
 
+/** A step that a number of sounds alone decides. */
+const isByNumber = ({ unit, shape }: Step): boolean => !unit && (shape === undefined || shape === '2');
+
 /** The step of words chosen by hand: that of their number of sounds where they agree. */
 export const stepForCounts = (task: Task, counts: readonly number[]): Step =>
-  task.steps.find(
+  [...(task.unlisted ?? []), ...task.steps].find(
     (s) =>
-      !s.unit && s.count !== undefined && counts.every((n) => n >= sure(s.count) && n <= (s.most ?? sure(s.count))),
+      isByNumber(s) &&
+      s.count !== undefined &&
+      counts.every((n) => n >= sure(s.count) && n <= (s.most ?? sure(s.count))),
   ) ?? MIXED;

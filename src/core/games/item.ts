@@ -58,7 +58,7 @@ export function makeItem(task: Task, step: Step, from: Spec | string, material: 
     () => new Set(material.words.flatMap((w) => w.sounds.map((s) => s.ipa))),
   );
   if (spec.sounds?.some((ipa) => !inAccent.has(ipa))) throw new Unproved(`A sound of “${key}” is not in the accent.`);
-  const made = task.make(spec, step, material);
+  const made = withoutGiveaways(task.make(spec, step, material));
   const proof = proofOf(made, `“${key}” in ${task.name}`, material);
   const { points, reasons } = hardnessOf(task, step, made.head);
   return {
@@ -82,6 +82,14 @@ export function makeItem(task: Task, step: Step, from: Spec | string, material: 
     reasons,
     proof,
   };
+}
+
+/** A sound’s example that is a word of the item would tell the answer: *th, as in thin*, where *thin* is to be found. */
+function withoutGiveaways(made: Made): Made {
+  const hints = made.words.map(({ word }) => ` (as in ${word})`);
+  const without = (text: string): string => hints.reduce((left, hint) => left.replaceAll(hint, ''), text);
+  const slots = Object.fromEntries(Object.entries(made.slots).map(([slot, text]) => [slot, without(text)]));
+  return { ...made, slots, script: made.script.map((line) => ({ ...line, text: without(line.text) })) };
 }
 
 /** What an item says of the word it is about; `name` where it is about none. */

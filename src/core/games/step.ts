@@ -1,3 +1,5 @@
+import type { WordShape } from './word-shape';
+
 /** What children do: from echoing a word to swapping one of its sounds. */
 export type Act = 'echo' | 'notice' | 'match' | 'produce' | 'blend' | 'segment' | 'leave-out' | 'add' | 'swap';
 /** What is worked on. */
@@ -24,7 +26,11 @@ export interface Step {
   readonly pictures?: true;
   /** Adding and leaving out are allowed beside swapping. */
   readonly grow?: true;
+  /** The kind of words it takes. */
+  readonly shape?: WordShape;
+  /** Of a step that is not offered in order: the one that is offered in its place. */
+  readonly now?: string;
 }
 
-/** Stands for a set that was put together by hand, of words with different numbers of sounds; on no ladder. */
+/** Stands for a set that was put together by hand, of words with different numbers of sounds. */
 export const MIXED: Step = { id: 'mixed', name: 'words of your own' };

@@ -66,13 +66,19 @@ interface TaskCore {
   readonly asks: string;
   readonly act: Act;
   readonly unit: Unit;
+  /** What is offered, easy to hard. */
   readonly steps: readonly Step[];
+  /** Steps that are played and read, and not offered in order: by number of sounds, or of plans made before. */
+  readonly unlisted?: readonly Step[];
+  /** No longer offered; what was played of it can be read. */
+  readonly former?: true;
+  /** The step an answer shows where its own says too little: by the sounds of the word it was given for. */
+  stepFor?(sounds: readonly string[]): string;
   /** Seconds a turn takes before a group's own pace is known. */
   readonly secondsPerTurn: number;
   readonly gesture: string;
-  /** What the adult says: with the story frame off, and on. Slots in braces. */
+  /** What the adult says, plainly: the story has its say at the opening. Slots in braces. */
   readonly plain: string;
-  readonly framed: string;
   readonly scoresSounds?: true;
   /** The words' counts matter: contested ones stay out until the setting has confirmed its conventions. */
   readonly counts?: true;

@@ -22,7 +22,7 @@ export interface Mark {
 }
 
 /** Who says a line of the script. */
-type Role = 'adult' | 'together' | 'children';
+type Role = 'together' | 'children';
 export interface Line {
   readonly role: Role;
   readonly text: string;

@@ -2,7 +2,7 @@ import { HELPS, type Help, type Standing } from '../answers/outcome';
 import { sure } from '../sure';
 import { guessOf } from './guessing';
 import { atLeastMixed } from './luck';
-import { LADDERS, rungOf, type Ladder, type Rung } from './ladders';
+import { carries, LADDERS, rungOf, type Ladder, type Rung } from './ladders';
 import { posteriorOf, type Tries } from './posterior';
 import { PLAIN, RULE, type RuleId, type State } from './rule';
 
@@ -136,13 +136,17 @@ const isNotYet = (managed: readonly Tries[], answers: number): boolean =>
  * on a harder rung would be managed here, and what is missed there counts as missed too, so a pool can only be too
  * careful.
  */
-function bestPool(seen: readonly Seen[], at: number): { readonly secure: boolean; readonly to: number } {
+function bestPool(
+  ladder: Ladder,
+  seen: readonly Seen[],
+  at: number,
+): { readonly secure: boolean; readonly to: number } {
   const tries: Tries[] = [];
   let answers = 0;
   const days = new Set<number>();
   for (let to = at; to < seen.length; to += 1) {
     const here = sure(seen[to]);
-    if (!here.fresh.length) continue;
+    if (!here.fresh.length || (to > at && !carries(ladder, to, at))) continue;
     tries.push(...here.alone);
     answers += here.counts.own + here.counts.notYet;
     for (const day of here.days) days.add(day);
@@ -274,7 +278,7 @@ const PRACTISED: ReadonlySet<Run['standing']> = new Set(['after-a-model', 'in-ch
 function rungsOf(ladder: Ladder, byRung: readonly (readonly Run[])[], { now, rule, detail }: Weighing): RungEvidence[] {
   const seen = byRung.map((of) => seenOn(of, now));
   const pools = seen.map((s, at) =>
-    rule === 'weighed' ? bestPool(seen, at) : { secure: plainState(s) === 'secure', to: at },
+    rule === 'weighed' ? bestPool(ladder, seen, at) : { secure: plainState(s) === 'secure', to: at },
   );
   const own = ownStates(seen, pools, rule);
   const open = own.findIndex((state, at) => state !== 'secure' && tried(sure(seen[at]).counts) > 0);
@@ -288,11 +292,12 @@ function rungsOf(ladder: Ladder, byRung: readonly (readonly Run[])[], { now, rul
   return ladder.rungs.map((rung, at) => {
     const [runs, s] = [sure(byRung[at]), sure(seen[at])];
     // A harder rung that holds carries the easier ones, unless what was seen here says no.
-    const carrier = own.findIndex((state, j) => j > at && state === 'secure');
+    const carrier = own.findIndex((state, j) => state === 'secure' && carries(ladder, j, at));
     const carried = own[at] !== 'secure' && own[at] !== 'not-yet' && carrier >= 0;
     const state: State = carried ? 'secure' : sure(own[at]);
     const to = carried ? Math.max(carrier, sure(pools[carrier]).to) : sure(pools[at]).to;
-    const harder = to > at ? tallyMarks(seen.slice(at + 1, to + 1).flatMap((above) => above.fresh)) : null;
+    const counted = seen.filter((_, j) => j <= to && carries(ladder, j, at));
+    const harder = to > at ? tallyMarks(counted.flatMap((above) => above.fresh)) : null;
     return {
       rung,
       at,

@@ -25,13 +25,13 @@ describe('groups for tomorrow', () => {
   test('those who need the same step play it, three to six together', () => {
     const { groups, afterEachOther } = groupsFor(
       [...'abcd']
-        .map((id) => child(id, ['blending', '3']))
+        .map((id) => child(id, ['blending', '3-clip']))
         .concat([...'efg'].map((id) => child(id, ['segmenting', '2']))),
       2,
       BEGIN,
     );
     expect(groups.map((g) => [g.step.ladder, g.step.rung, g.children.length, g.gave.length])).toEqual([
-      ['blending', '3', 4, 0],
+      ['blending', '3-clip', 4, 0],
       ['segmenting', '2', 3, 0],
     ]);
     expect(afterEachOther).toBe(false);
@@ -39,16 +39,16 @@ describe('groups for tomorrow', () => {
   test('a neighbouring step or a second choice is taken before anything else, and said', () => {
     const { groups } = groupsFor(
       [
-        child('a', ['blending', '3']),
-        child('b', ['blending', '3']),
-        child('c', ['blending', '4']),
-        child('d', ['rhyme', 'say'], ['blending', '3']),
+        child('a', ['blending', '3-clip']),
+        child('b', ['blending', '3-clip']),
+        child('c', ['blending', '4-end']),
+        child('d', ['rhyme', 'say'], ['blending', '3-clip']),
       ],
       1,
       BEGIN,
     );
     expect(groups).toHaveLength(1);
-    expect(sure(groups[0]).step).toMatchObject({ ladder: 'blending', rung: '3' });
+    expect(sure(groups[0]).step).toMatchObject({ ladder: 'blending', rung: '3-clip' });
     expect(sure(groups[0]).gave.map((g) => [g.id, g.why])).toEqual([
       ['d', 'second'],
       ['c', 'neighbour'],
@@ -56,7 +56,7 @@ describe('groups for tomorrow', () => {
   });
   test('more children than the adults can take at once: more groups, one after the other', () => {
     const { groups, afterEachOther } = groupsFor(
-      Array.from({ length: 14 }, (_, i) => child(`c${10 + i}`, ['blending', '3'])),
+      Array.from({ length: 14 }, (_, i) => child(`c${10 + i}`, ['blending', '3-clip'])),
       2,
       BEGIN,
     );
@@ -65,9 +65,9 @@ describe('groups for tomorrow', () => {
   });
   test('edges: nobody, one, two, and nobody of whom anything is known', () => {
     expect(groupsFor([], 2, BEGIN).groups).toEqual([]);
-    expect(groupsFor([child('a', ['blending', '3'])], 2, BEGIN).groups.map((g) => g.children)).toEqual([['a']]);
+    expect(groupsFor([child('a', ['blending', '3-clip'])], 2, BEGIN).groups.map((g) => g.children)).toEqual([['a']]);
     expect(
-      groupsFor([child('a', ['blending', '3']), child('b', ['rhyme', 'say'])], 2, BEGIN).groups.map(
+      groupsFor([child('a', ['blending', '3-clip']), child('b', ['rhyme', 'say'])], 2, BEGIN).groups.map(
         (g) => g.children.length,
       ),
     ).toEqual([2]);

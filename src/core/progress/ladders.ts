@@ -1,13 +1,14 @@
 import { FAMILIES } from '../games/families';
-import { TASKS } from '../games';
+import { stepsOf, TASKS } from '../games';
 import type { FamilyRung } from '../games/family';
+import { sure } from '../sure';
 
 /**
  * What is easier and what is harder, gathered from the families. A ladder is a family of games, a rung the steps of
  * its tasks that ask the same of a child. The order of units and tasks: Adams (Beginning to Read, 1990) and Anthony &
  * Lonigan (2004), both from memory; the order within a family is common practice, no source.
  */
-export interface Rung extends Pick<FamilyRung, 'id' | 'name' | 'does'> {
+export interface Rung extends Pick<FamilyRung, 'id' | 'name' | 'does' | 'carries' | 'was'> {
   /** Task and step of every game that shows it, the one to play first. */
   readonly steps: readonly (readonly [task: string, step: string])[];
 }
@@ -27,16 +28,17 @@ export interface RungRef {
 
 /** Every step that is on a rung, as `family/rung`, in the order of the catalogue. */
 const onRungs = TASKS.flatMap((task) =>
-  task.steps.flatMap((step) => {
+  stepsOf(task).flatMap((step) => {
     const rung = task.rungs?.[step.id];
     return rung ? [{ rung: rung.includes('/') ? rung : `${task.family}/${rung}`, task: task.id, step: step.id }] : [];
   }),
 );
 
-function rungIn(family: string, { id, name, does, first }: FamilyRung): Rung {
+function rungIn(family: string, { first, ...rung }: FamilyRung): Rung {
+  const { id } = rung;
   const steps = onRungs.filter((on) => on.rung === `${family}/${id}`);
   const order = [...steps].sort((a, b) => Number(b.task === first) - Number(a.task === first));
-  return { id, name, does, steps: order.map(({ task, step }) => [task, step] as const) };
+  return { ...rung, steps: order.map(({ task, step }) => [task, step] as const) };
 }
 
 export const LADDERS: readonly Ladder[] = FAMILIES.flatMap(({ id, name, ladder }) =>
@@ -81,22 +83,22 @@ export const BEGIN_NEEDS: Readonly<Record<UnitOrder, Needs>> = {
 const ORDERS: Readonly<Record<UnitOrder, readonly string[]>> = {
   'large-first': [
     'syllables',
-    'words',
     'rhyme',
+    'words',
     'first-sounds',
     'blending',
     'segmenting',
+    'swapping',
     'leaving-out',
     'adding',
-    'swapping',
   ],
   'sounds-first': [
     'first-sounds',
     'blending',
     'segmenting',
+    'swapping',
     'leaving-out',
     'adding',
-    'swapping',
     'syllables',
     'rhyme',
     'words',
@@ -120,6 +122,18 @@ export function ladderOf(id: string): Ladder {
   if (!ladder) throw new Error(`There is no ladder "${id}".`);
   return ladder;
 }
+
+/** True where an easier rung holds once this one does. Example: `carries(ladder, at, at - 1) // true for most`. */
+export function carries({ rungs }: Ladder, harder: number, easier: number): boolean {
+  const { carries: carried } = sure(rungs[harder]);
+  return harder > easier && (carried?.includes(sure(rungs[easier]).id) ?? true);
+}
+
+/** The rung of an id, or the one that stands in its place today. Example: `rungNow('rhyme', 'which')?.id // 'match-3'`. */
+export const rungNow = (ladder: string, rung: string): Rung | undefined => {
+  const rungs = LADDERS.find((l) => l.id === ladder)?.rungs ?? [];
+  return rungs.find((r) => r.id === rung) ?? rungs.find((r) => r.was?.includes(rung));
+};
 
 const places = new Map(
   LADDERS.flatMap((ladder) =>

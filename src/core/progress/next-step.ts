@@ -1,7 +1,16 @@
 import { capital } from '../in-words';
 import { sure } from '../sure';
 import type { LadderEvidence, RungEvidence, Run } from './evidence';
-import { BEGIN_NEEDS, BEGIN_ORDER, rungOf, type Rung, type RungRef, type UnitOrder } from './ladders';
+import {
+  BEGIN_NEEDS,
+  BEGIN_ORDER,
+  carries,
+  rungOf,
+  type Ladder,
+  type Rung,
+  type RungRef,
+  type UnitOrder,
+} from './ladders';
 
 /**
  * What changes against what a child can do: nothing, one rung up, one back, the same again after a rest, or a first
@@ -50,12 +59,16 @@ const rightSince = (runs: readonly Run[], ladder: string, rung: string, since: n
 /** The highest rung that holds; -1 where none does. */
 export const highest = (rungs: readonly RungEvidence[]): number => rungs.findLastIndex((r) => r.state === 'secure');
 
+/** The nearest rung that is easier than one: it holds where that one does. */
+const easierThan = (ladder: Ladder, rungs: readonly RungEvidence[], at: number): RungEvidence | undefined =>
+  rungs.findLast((_, easier) => carries(ladder, at, easier));
+
 /** What to do next on one ladder; null where every rung holds. */
 function onLadder({ ladder, rungs }: LadderEvidence, runs: readonly Run[]): NextStep | null {
   const at = frontier(rungs);
   if (at < 0) return null;
   const here = sure(rungs[at]);
-  const below = rungs[at - 1];
+  const below = easierThan(ladder, rungs, at);
   const step = (r: RungEvidence, move: Move, reason: string): NextStep => ({
     ladder: ladder.id,
     rung: r.rung.id,
@@ -88,11 +101,12 @@ function onLadder({ ladder, rungs }: LadderEvidence, runs: readonly Run[]): Next
   if (seen) return step(here, 'stay', `Begun (${own(here)}): a few more turns will tell.`);
   if (here.fresh.noReply)
     return step(here, 'stay', 'No reply so far, which says nothing: the same in pairs, with pictures, or by showing.');
-  if (below?.state === 'secure')
+  const before = rungs[at - 1];
+  if (before?.state === 'secure')
     return step(
       here,
       'up',
-      `“${below.rung.name}” holds${below.harder ? '' : ` (${own(below)}, ${below.days} days)`}, so one thing changes.`,
+      `“${before.rung.name}” holds${before.harder ? '' : ` (${own(before)}, ${before.days} days)`}, so one thing changes.`,
     );
   return step(here, 'begin', 'An easy first step.');
 }
@@ -119,9 +133,11 @@ export function nextSteps(all: readonly LadderEvidence[], runs: readonly Run[], 
   const going = [...begun]
     .sort((a, b) => lastPlayed(b) - lastPlayed(a) || rank(a) - rank(b))
     .flatMap((l) => onLadder(l, runs) ?? []);
+  // What leads to a ladder comes before it, and keeps nobody from it.
+  const early = (l: LadderEvidence): number => Number(!mayBegin(l.ladder.id, all, order));
   const beginning = all
-    .filter((l) => lastPlayed(l) === 0 && mayBegin(l.ladder.id, all, order))
-    .sort((a, b) => rank(a) - rank(b))
+    .filter((l) => lastPlayed(l) === 0)
+    .sort((a, b) => early(a) - early(b) || rank(a) - rank(b))
     .flatMap((l) => onLadder(l, runs) ?? []);
   const [first] = going.length ? going : beginning;
   if (!first) return [];

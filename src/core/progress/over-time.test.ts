@@ -4,6 +4,7 @@ import type { Run } from './evidence';
 import { evidenceOf } from './evidence';
 import { familyPage } from './family-page';
 import { historyOf } from './history';
+import { ladderOf } from './ladders';
 import { abilityOf, chanceOf, expectedInWords, groupChance, NEW_CHILD } from './just-right';
 import { nextSteps } from './next-step';
 import { reviewOf } from './review';
@@ -13,6 +14,8 @@ import { whySentence } from './why';
 
 const DAY = 86_400_000;
 const NOW = 20_000 * DAY;
+/** Where *words like pot* stand. */
+const CLIP = ladderOf('blending').rungs.findIndex((r) => r.id === '3-clip');
 type RunRow = [task: string, step: string, marks: string, daysAgo: number, standing?: Run['standing']];
 const run = (...[task, step, marks, daysAgo, standing = 'fresh']: RunRow): Run => ({
   task,
@@ -36,24 +39,26 @@ describe('going stale', () => {
     );
     const first = scheduler.next(createEmptyCard(new Date(NOW - 10 * DAY)), new Date(NOW - 10 * DAY), Rating.Good).card;
     const second = scheduler.next(first, new Date(NOW - 6 * DAY), Rating.Easy).card;
-    expect(reviewOf([run('blending', '3', '1101', 10), run('blending', '3', '1111', 6)], 'blending', 2)).toEqual({
+    expect(
+      reviewOf([run('blending', '3-clip', '1101', 10), run('blending', '3-clip', '1111', 6)], 'blending', CLIP),
+    ).toEqual({
       dueAt: second.due.getTime(),
       lastAt: NOW - 6 * DAY,
     });
   });
   test('gaps grow while it goes well, shrink when it does not, and harder rungs keep it alive', () => {
     const gap = (...runs: Run[]): number => {
-      const r = sure(reviewOf(runs, 'blending', 2));
+      const r = sure(reviewOf(runs, 'blending', CLIP));
       return r.dueAt - r.lastAt;
     };
-    const well = [run('blending', '3', '1111', 40), run('blending', '3', '1111', 30)];
+    const well = [run('blending', '3-clip', '1111', 40), run('blending', '3-clip', '1111', 30)];
     expect(gap(...well)).toBeGreaterThan(gap(sure(well[0])));
-    expect(gap(...well, run('blending', '3', '0010', 20))).toBeLessThan(gap(...well));
-    expect(sure(reviewOf([...well, run('blending', '4', '1100', 3)], 'blending', 2)).lastAt).toBe(NOW - 3 * DAY);
+    expect(gap(...well, run('blending', '3-clip', '0010', 20))).toBeLessThan(gap(...well));
+    expect(sure(reviewOf([...well, run('blending', '4-end', '1100', 3)], 'blending', CLIP)).lastAt).toBe(NOW - 3 * DAY);
   });
   test('practice and silence do not count; nothing seen has no date', () => {
-    expect(reviewOf([run('blending', '3', '1111', 5, 'after-a-model')], 'blending', 2)).toBeNull();
-    expect(reviewOf([run('blending', '3', '--', 5)], 'blending', 2)).toBeNull();
+    expect(reviewOf([run('blending', '3-clip', '1111', 5, 'after-a-model')], 'blending', CLIP)).toBeNull();
+    expect(reviewOf([run('blending', '3-clip', '--', 5)], 'blending', CLIP)).toBeNull();
   });
 });
 
@@ -64,8 +69,8 @@ describe('just right', () => {
     expect(chanceOf(NEW_CHILD, 'rhyme', 500, 0.5)).toBeCloseTo(0.5, 6);
   });
   test('right answers raise the chance, wrong ones lower it, most in their own family', () => {
-    const well = abilityOf([run('blending', '3', '11111111', 3)]);
-    const ill = abilityOf([run('blending', '3', '00000000', 3)]);
+    const well = abilityOf([run('blending', '3-clip', '11111111', 3)]);
+    const ill = abilityOf([run('blending', '3-clip', '00000000', 3)]);
     for (const family of ['blending', 'segmenting'] as const)
       expect(chanceOf(well, family, 70, 0)).toBeGreaterThan(chanceOf(ill, family, 70, 0));
     expect(chanceOf(well, 'blending', 70, 0)).toBeGreaterThan(chanceOf(well, 'segmenting', 70, 0));
@@ -89,7 +94,7 @@ describe('just right', () => {
         { length: 30 },
         (_, seed) =>
           chanceOf(
-            abilityOf(answersOf({ ladder: 'blending', mix: [['blending', '3']], rate }, 40, seed + 1)),
+            abilityOf(answersOf({ ladder: 'blending', mix: [['blending', '3-clip']], rate }, 40, seed + 1)),
             'blending',
             26 + 20 + 20,
             0,
@@ -119,12 +124,12 @@ describe('how often the rule is right, looked at after every answer', () => {
       ).length / 120
     );
   };
-  const open = [['blending', '3']] as const;
+  const open = [['blending', '3-clip']] as const;
   test('open answers', () => {
-    expect(ever(0.6, 20, open, 'secure', 2, 'blending')).toBeLessThanOrEqual(0.06);
-    expect(ever(0.85, 20, open, 'secure', 2, 'blending')).toBeGreaterThanOrEqual(0.5);
-    expect(ever(0.95, 20, open, 'secure', 2, 'blending')).toBeGreaterThanOrEqual(0.92);
-    expect(ever(0.8, 20, open, 'not-yet', 2, 'blending')).toBeLessThanOrEqual(0.05);
+    expect(ever(0.6, 20, open, 'secure', CLIP, 'blending')).toBeLessThanOrEqual(0.06);
+    expect(ever(0.85, 20, open, 'secure', CLIP, 'blending')).toBeGreaterThanOrEqual(0.5);
+    expect(ever(0.95, 20, open, 'secure', CLIP, 'blending')).toBeGreaterThanOrEqual(0.92);
+    expect(ever(0.8, 20, open, 'not-yet', CLIP, 'blending')).toBeLessThanOrEqual(0.05);
   });
   test('yes/no answers: no more often falsely sure', () =>
     expect(ever(0.6, 30, [['rhyme-pairs', 'far']], 'secure', 0, 'rhyme')).toBeLessThanOrEqual(0.06));
@@ -134,10 +139,10 @@ test('weeks: alone and practised apart, empty weeks stand, Monday begins', () =>
   // Day 20 000 is Thursday, 4 October 2024.
   const weeks = historyOf(
     [
-      run('blending', '3', '11h0', 15),
-      run('blending', '3', '1', 0),
-      run('blending', '3', '11', 0, 'after-a-model'),
-      run('blending', '3', '-', 0),
+      run('blending', '3-clip', '11h0', 15),
+      run('blending', '3-clip', '1', 0),
+      run('blending', '3-clip', '11', 0, 'after-a-model'),
+      run('blending', '3-clip', '-', 0),
     ],
     NOW,
   );
@@ -151,11 +156,15 @@ test('weeks: alone and practised apart, empty weeks stand, Monday begins', () =>
 });
 
 test('the page for a family: words first, no percentages, figures only in their own list', () => {
-  const runs = [run('blending', '3', '1111', 5), run('blending', '3', '1111', 2), run('segmenting', '3', 'hh1h', 2)];
+  const runs = [
+    run('blending', '3-clip', '1111', 5),
+    run('blending', '3-clip', '1111', 2),
+    run('segmenting', '3-clip', 'hh1h', 2),
+  ];
   const ladders = evidenceOf(runs, NOW, 'weighed', false);
   const page = familyPage(ladders, nextSteps(ladders, runs, 'large-first')[0], whySentence);
-  expect(page.can).toEqual(['Blend 3 sounds, alone.']);
-  expect(page.coming).toEqual(['Segment 3 sounds, with a little help so far.']);
+  expect(page.can).toEqual(['Blend words like pot, alone.']);
+  expect(page.coming).toEqual(['Segment words like pot, with a little help so far.']);
   expect([...page.can, ...page.coming, page.next, ...page.home].join(' ')).not.toMatch(/%|\d of \d/);
   expect(page.figures.join(' ')).toContain('On own 8 of 8');
 });

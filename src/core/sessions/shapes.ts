@@ -2,7 +2,7 @@ import type { Word } from '../lexicon/entry';
 import type { SoundPair } from '../phonology/articulation';
 import { slashed } from '../games/saying';
 import { generate, headsOf, type GameRequest } from '../games/generate';
-import { familyOf, stepOf, taskOf } from '../games';
+import { familyOf, offeredStep, stepOf, taskOf } from '../games';
 import type { Material } from '../games/material';
 import { readKey } from '../games/spec';
 import { sure } from '../sure';
@@ -40,8 +40,8 @@ const CLOSE_SIZE = 4;
 const CHECKED = [
   ['rhyme-match', '3-far'],
   ['first-sound', 'hold'],
-  ['blending', '3'],
-  ['segmenting', '3'],
+  ['blending', '3-held'],
+  ['segmenting', '3-held'],
 ] as const;
 const CHECK_SIZE = 3;
 export const SPARES = 5;
@@ -130,11 +130,7 @@ function* oneSound({ sound, count, children }: PlanRequest, material: Material):
 const WISHES: Readonly<Record<Shape, (request: PlanRequest, material: Material) => Iterable<ShapeWish>>> = {
   focus: ({ task, step, sound, children }) => {
     const { steps, together, inOrder } = taskOf(task);
-    const at = Math.max(
-      0,
-      steps.findIndex((s) => s.id === step),
-    );
-    const harder = steps[at + 1];
+    const harder = steps[steps.indexOf(offeredStep(taskOf(task), step)) + 1];
     const each = setSizeFor(children);
     const inARow = inOrder ? Math.min(Math.max(each, 3), 9) : each;
     const size = together ? 3 : inARow;

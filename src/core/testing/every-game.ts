@@ -14,12 +14,13 @@ import { isVowel } from '../phonology/sounds';
 import { sure } from '../sure';
 import { times } from './deep';
 import { JUDGES } from './rejudge';
+import { unsayable } from './sayable';
 
 /** Sets of every task and step in every accent. */
 const SEEDS = times(200, 10);
 const SIZE = 4;
 /** Sets of these hang together: a word stands in more than one item. */
-const CHAINED: ReadonlySet<string> = new Set(['chain', 'recall', 'recall-back']);
+const CHAINED: ReadonlySet<string> = new Set(['chain', 'recall']);
 
 const judgedOnce = new Set<string>();
 
@@ -47,6 +48,8 @@ function faultOf(item: Item, judged: Judging): string | null {
   if (forbidden) return `“${item.key}” prints “${forbidden}”`;
   const misread = misreadIn(item, accent);
   if (misread) return `“${item.key}” prints “${misread}”, which is another word`;
+  const stiff = unsayable(item, task);
+  if (stiff) return `“${item.key}”: ${stiff}`;
   const unlike = judgedUnlike(item, accent);
   if (unlike) return `“${item.key}”: the judge does not agree with “${unlike.note}” (${unlike.said})`;
   if (item.judged.by === 'choice') {

@@ -35,7 +35,6 @@ const LONGER: Task = {
   oneOf: (step) => sure(step.choices),
   gesture: 'hands far apart, or close together',
   plain: '{first}, {second}. Which word has more sounds?',
-  framed: 'Here are two beans: {first}, {second}. Which one grew longer?',
   heads: (_step, material) => oneBeat(material).filter((w) => w.count >= 4 && w.count <= 6),
   kinds: () => 2,
   build: ({ head, step, material, random, kind, wishes }) => {
@@ -61,7 +60,7 @@ const LONGER: Task = {
       judged: { by: 'choice', choices: [a.word, b.word], right },
       slots: { first: a.word, second: b.word },
       how: 'Say both words slowly, twice.',
-      script: script(`${a.word}, ${b.word}. Which word has more sounds?`, long.word),
+      script: script(long.word),
       likely: choiceLikely([a.word, b.word], right),
       facts: [
         ['one has as many sounds more as the step says', long.count - short.count === apartBy(step)],
@@ -85,7 +84,6 @@ const BACKWARDS: Task = {
   joinsAgain: true,
   gesture: 'walk back along the row',
   plain: '{word}. Say its sounds, the last one first.',
-  framed: '{word}. Walk back down the row: what are its sounds?',
   heads: (_step, material) =>
     oneBeat(material).filter((w) => w.count === 3 && w.sounds.length === 3 && !material.guard([...ipaOf(w)].reverse())),
   build: ({ head }) => ({ words: [head.word] }),
@@ -100,7 +98,7 @@ const BACKWARDS: Task = {
       judged: { by: 'sounds', sounds: back, apart: true },
       slots: { word: word.word },
       how: sayingAdvice(word),
-      script: script(`${word.word}. Say its sounds, the last one first.`, back.join(' ')),
+      script: script(back.join(' ')),
       likely: [
         {
           id: 'right',

@@ -155,22 +155,59 @@ const oddOne =
     );
   };
 
+const HELD = new Set('f v s z ʃ ʒ θ ð m n ŋ l r'.split(' '));
+
+/** What kind of word it is, from its consonants before and after the vowel. */
+function kindOf({ ipa, vowel, beats: n }: Heard): string {
+  if (n > 1 || vowel.filter(Boolean).length > 1) return 'two-beats';
+  const at = vowel.indexOf(true);
+  // An r that the vowel takes with it is no consonant of its own.
+  const after = ipa.slice(at + 1).filter((s, i) => !(i === 0 && s === 'r')).length;
+  const kinds = `${at > 1 ? 'CC' : 'C'.repeat(at)}V${after > 1 ? 'CC' : 'C'.repeat(after)}`;
+  const short = { V: '2', CV: '2', VC: '2', CVC: HELD.has(sure(ipa[0])) ? '3-held' : '3-clip' }[kinds];
+  if (short) return short;
+  if (at + after > 3) return 'longer';
+  return at > 1 ? '4-start' : '4-end';
+}
+
+const ofKind = (item: Item, { unit, shape }: Step, accent: AccentId): readonly [boolean, string] => [
+  unit !== undefined || shape === undefined || kindOf(sure(heads(item, accent)[0])) === shape,
+  'the kind of word of the step',
+];
+
 const blend: Judge = (item, step, accent) => {
   const [h] = heads(item, accent);
   return all(
     [same(sounds(item), sure(h).ipa), 'the answer is the word'],
-    [step.unit !== undefined || inStep(item.count, step), 'the number of sounds'],
+    [step.unit !== undefined || step.shape !== undefined || inStep(item.count, step), 'the number of sounds'],
     [step.unit !== 'syllable' || sure(h).beats === 2, 'the number of beats'],
+    ofKind(item, step, accent),
   );
 };
-const whole: Judge = (item, _step, accent) =>
-  all([
-    same(
-      item.marks.map((m) => m.ipa),
-      sure(heads(item, accent)[0]).ipa,
-    ),
-    'its sounds',
-  ]);
+const whole: Judge = (item, step, accent) =>
+  all(
+    [
+      same(
+        item.marks.map((m) => m.ipa),
+        sure(heads(item, accent)[0]).ipa,
+      ),
+      'its sounds',
+    ],
+    ofKind(item, step, accent),
+  );
+/** One of the row alone has the sound that is told, at that end. */
+const hears =
+  (at: number): Judge =>
+  (item, step, accent) => {
+    const row = heads(item, accent);
+    const target = sure(named(item)[0]);
+    return all(
+      [row.length === step.choices, 'as many choices'],
+      [row.filter((h) => h.ipa.includes(target)).length === 1, 'one alone has the sound'],
+      [row.findIndex((h) => h.ipa.at(at) === target) === item.kind, 'it is where it is asked for'],
+      [chosen(item) === item.words[item.kind]?.word, 'it is the answer'],
+    );
+  };
 const sayAt =
   (at: (h: Heard) => number): Judge =>
   (item, _step, accent) => {
@@ -365,6 +402,8 @@ export const JUDGES: Readonly<Record<string, Judge>> = {
       [words.filter((w) => w.hit).length >= 2, 'something to catch'],
     );
   },
+  'hear-first': hears(0),
+  'hear-last': hears(-1),
   blending: blend,
   segmenting: whole,
   'blend-pictures': (item, step, accent) =>

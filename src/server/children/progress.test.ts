@@ -69,13 +69,13 @@ test('a turn two devices gave to two children is the later one’s, on the page 
 
 test('what held and was not heard for long is due, with its children, and can be played with them', async () => {
   const { groupId, wren } = await begun();
-  const step = { ladder: 'blending', rung: '3' };
+  const step = { ladder: 'blending', rung: '3-clip' };
   const start = 1_760_000_000_000;
   const DAY = 86_400_000;
   for (const day of [0, 1]) {
     const id = await startStep(groupId, step, [wren]);
     const { rounds } = (await lookBack(id)).session;
-    const at = rounds.findIndex((r) => r.task === 'blending' && r.step === '3');
+    const at = rounds.findIndex((r) => r.task === 'blending' && r.step === '3-clip');
     const words = sure(rounds[at]).items.filter((key) => key !== sure(rounds[at]).model);
     const { refused } = await appendLog(
       id,
@@ -108,13 +108,13 @@ describe('evidence', () => {
       answer(3, kofi, 'sun', { outcome: 'with-help', helps: ['slower'] }),
     ];
     await appendLog(id, [a, b, c, d]);
-    expect(await marksOf(wren)).toEqual(['blending 3 fresh 011']);
+    expect(await marksOf(wren)).toEqual(['blending 3-held fresh 011']);
     await appendLog(id, [answer(0, wren, 'sun', { supersedes: a.id, why: 'mis-tap' })]);
     await appendLog(id, [{ kind: 'undo', id: v7(), at: Date.now(), answerId: c.id } satisfies Entry]);
     await appendLog(id, [answer(1, wren, 'map', { outcome: 'no-reply' })]);
     await appendLog(id, [answer(3, kofi, 'sun', { outcome: 'not-yet', second: true, by: 'KM' })]);
     expect((await runsOf([wren, kofi])).get(kofi)).toMatchObject([{ marks: 'h', helps: { slower: 1 } }]);
-    expect((await marksOf(wren)).join()).toMatch(/^blending 3 fresh (1-|-1)$/);
+    expect((await marksOf(wren)).join()).toMatch(/^blending 3-held fresh (1-|-1)$/);
     await appendLog(id, [answer(3, wren, 'sun', { supersedes: d.id, why: 'other-child' })]);
     expect(await marksOf(kofi)).toEqual([]);
   });
@@ -247,16 +247,16 @@ test('two adults: pairs of the same answer, without those undone or left out', a
 
 test('a ready session of a step has just these children; what is not there says so', async () => {
   const { groupId, wren } = await begun();
-  const id = await startStep(groupId, { ladder: 'blending', rung: '3' }, [wren]);
+  const id = await startStep(groupId, { ladder: 'blending', rung: '3-clip' }, [wren]);
   const { session } = await lookBack(id);
   expect(session.children.map((c) => c.name)).toEqual(['Wren']);
-  expect(session.rounds.some((r) => r.task === 'blending' && r.step === '3')).toBe(true);
+  expect(session.rounds.some((r) => r.task === 'blending' && r.step === '3-clip')).toBe(true);
   await expect(startStep(groupId, { ladder: 'blending', rung: '99' }, [wren])).rejects.toThrow(
     'There is no such step.',
   );
-  await expect(startStep(groupId, { ladder: 'up', rung: '3' }, [wren])).rejects.toThrow('There is no such step.');
-  await expect(startStep(v7(), { ladder: 'blending', rung: '3' }, [wren])).rejects.toThrow('not here any more');
-  await expect(startStep(groupId, { ladder: 'blending', rung: '3' }, [v7()])).rejects.toThrow('None of these children');
+  await expect(startStep(groupId, { ladder: 'up', rung: '3-clip' }, [wren])).rejects.toThrow('There is no such step.');
+  await expect(startStep(v7(), { ladder: 'blending', rung: '3-clip' }, [wren])).rejects.toThrow('not here any more');
+  await expect(startStep(groupId, { ladder: 'blending', rung: '3-clip' }, [v7()])).rejects.toThrow('None of these children');
 });
 
 test('how answers are weighed and how we count are kept side by side', async () => {

@@ -1,6 +1,6 @@
 import { evidenceOf, type LadderEvidence, type Run } from '../../core/progress/evidence';
 import { groupsFor, type Grouping } from '../../core/progress/grouping';
-import { BEGIN_ORDER, ladderOf } from '../../core/progress/ladders';
+import { BEGIN_ORDER, ladderOf, rungNow } from '../../core/progress/ladders';
 import { highest, nextSteps, type NextStep } from '../../core/progress/next-step';
 import { reviewOf } from '../../core/progress/review';
 import { chosenSteps, type ChosenStep } from './chosen-steps';
@@ -25,7 +25,7 @@ export interface ChildProgress {
 
 /** A chosen step with its words. */
 export function chosenOf(choice: ChosenStep | undefined): Chosen | null {
-  const rung = choice && ladderOf(choice.ladder).rungs.find((r) => r.id === choice.rung);
+  const rung = choice && rungNow(choice.ladder, choice.rung);
   return choice && rung
     ? {
         ...choice,

@@ -1,4 +1,4 @@
-import { ladderOf, type RungRef } from '../../core/progress/ladders';
+import { rungNow, type RungRef } from '../../core/progress/ladders';
 import { planRequestSchema } from '../../core/formats/plan-file';
 import { listGroups } from '../people/groups';
 import { planFrom, workshopOf } from './workshop';
@@ -18,7 +18,7 @@ export async function startStep(
   if (!group) throw new Problem('That group is not here any more. Choose a group and start again.', 404);
   const here = group.children.filter((c) => children.includes(c.id));
   if (!here.length) throw new Problem('None of these children is in the group any more.', 404);
-  const step = stepsOf(ladder, rung)[0];
+  const step = rungNow(ladder, rung)?.steps[0];
   if (!step) throw new Problem('There is no such step.', 404);
   // The same step on the same day gives other words once these were played: they are used lately then.
   const wish = planRequestSchema.parse({ shape: 'focus', task: step[0], step: step[1], minutes: 8, seed: 5 });
@@ -28,12 +28,4 @@ export async function startStep(
     await planFrom(wish, shop),
     here.map((c) => c.id),
   );
-}
-
-function stepsOf(ladder: string, rung: string): readonly (readonly [string, string])[] {
-  try {
-    return ladderOf(ladder).rungs.find((r) => r.id === rung)?.steps ?? [];
-  } catch {
-    return [];
-  }
 }

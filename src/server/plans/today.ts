@@ -1,5 +1,5 @@
 import { planRequestSchema, type PlanWish } from '../../core/formats/plan-file';
-import { familyOf, stepOf, taskOf, TASKS } from '../../core/games';
+import { familyOf, offeredStep, stepOf, taskOf, TASKS } from '../../core/games';
 import { type Item, makeItem } from '../../core/games/item';
 import { groupBy } from '../../core/group-by';
 import { slashed } from '../../core/games/saying';
@@ -56,15 +56,14 @@ const WEEK_MS = 7 * 86_400_000;
 
 /** Where a group that is new to everything begins, family by family, larger units first. */
 const BEGINNINGS: readonly (readonly [string, string])[] = [
-  ['clap', '2'],
+  ['join', 'compounds'],
   ['rhyme-pairs', 'far'],
-  ['first-sound', 'hold'],
-  ['blending', '3'],
+  ['hear-first', '2-far'],
+  ['blend-pictures', '3-far'],
   ['count-words', '3'],
-  ['segmenting', '3'],
-  ['sort', 'far'],
-  ['leave-out', 'first'],
+  ['segmenting', 'onset-rime'],
   ['swap', 'first'],
+  ['leave-out', 'first'],
   ['hunt', '3-4'],
 ];
 
@@ -95,10 +94,7 @@ const MOVE_WORDS = {
 /** One up, one back, or the same again: from how the last time went. */
 function goOn({ task, step, alone, counted }: Played): Proposal {
   const { steps } = taskOf(task);
-  const at = Math.max(
-    0,
-    steps.findIndex((s) => s.id === stepOf(taskOf(task), step).id),
-  );
+  const at = steps.indexOf(offeredStep(taskOf(task), step));
   const move = moveAfter(alone, counted);
   const next = steps[at + move] ?? sure(steps[at]);
   const name = stepOf(taskOf(task), step).name;
@@ -144,7 +140,7 @@ async function proposals(group: Group, shop: Workshop, now: number): Promise<Pro
   if (next) out.push(goOn(next));
   if (oldest)
     out.push({
-      wish: { task: oldest.task, step: stepOf(taskOf(oldest.task), oldest.step).id },
+      wish: { task: oldest.task, step: offeredStep(taskOf(oldest.task), oldest.step).id },
       why: `Not played for ${lasting(oldest.at, now)}.`,
     });
   if (sound)

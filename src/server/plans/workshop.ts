@@ -1,5 +1,4 @@
 import { planRequestSchema, type PlanWish } from '../../core/formats/plan-file';
-import { stepOf, taskOf } from '../../core/games';
 import type { Plan } from '../../core/sessions/running-order';
 import { planInParts } from '../../core/sessions/shapes';
 import type { Group } from '../people/groups';
@@ -37,8 +36,7 @@ export async function workshopOf(group: Group): Promise<Workshop> {
 export async function planFrom(wish: PlanWish, shop: Workshop): Promise<Plan> {
   const { bank, owned, recent, confirmed, children, paceOf } = shop;
   const read = planRequestSchema.parse(wish);
-  const step = stepOf(taskOf(read.task), read.step).id;
-  const request = { ...read, step, children, avoid: recent, contested: confirmed, owned, paceOf };
+  const request = { ...read, children, avoid: recent, contested: confirmed, owned, paceOf };
   const plan = await inTurns(planInParts(bank, request));
   if (!plan.rounds.length)
     throw new Problem('The word bank has no words for that. Choose another sound, or leave the sound open.');

@@ -1,5 +1,6 @@
 import type { Transaction } from 'sequelize';
 import type { Help } from '../../core/answers/outcome';
+import { shownStep } from '../../core/games';
 import { groupBy } from '../../core/group-by';
 import { MARKS } from '../../core/progress/evidence';
 import { addCells, cellsOf } from '../../core/progress/sound-map';
@@ -32,6 +33,9 @@ interface Session {
   readonly rounds: readonly StoredRound[];
 }
 
+/** The sounds of the word an answer was given for, by the answer’s id (IPA); none where it was about no word. */
+type SoundsOf = (answer: string) => readonly string[];
+
 /** An answer that counts, with the step it was given to. */
 interface Counted extends AnswerRead {
   readonly task: string;
@@ -51,8 +55,9 @@ function countedIn({ rounds }: Session, all: readonly AnswerRead[]): Counted[] {
     .sort((a, b) => a.askedAt - b.askedAt || (a.answer.id < b.answer.id ? -1 : 1));
 }
 
-/** What the answers of one session say of each child, step by step. */
-function runsIn({ id }: Session, counted: readonly Counted[]): EvidenceRow[] {
+/** What the answers of one session say of each child, step by step; what a step leaves open, the word says. */
+function runsIn({ id }: Session, all: readonly Counted[], soundsOf: SoundsOf): EvidenceRow[] {
+  const counted = all.map((a) => ({ ...a, step: shownStep(a.task, a.step, soundsOf(a.answer.id)) }));
   return [...groupBy(counted, (a) => `${a.childId} ${a.task} ${a.step} ${a.standing}`).values()].map((of) => {
     const last = sure(of.at(-1));
     const helps: Partial<Record<Help, number>> = {};
@@ -73,11 +78,10 @@ function runsIn({ id }: Session, counted: readonly Counted[]): EvidenceRow[] {
 }
 
 /** How each sound fared for each child of one session. */
-function heardIn({ id }: Session, counted: readonly Counted[], soundsOf: ReadonlyMap<string, string>) {
+function heardIn({ id }: Session, counted: readonly Counted[], soundsOf: SoundsOf) {
   return [...groupBy(counted, (a) => a.childId)].flatMap(([child, of]) => {
     const cells = of.flatMap(({ task, answer: { id: answer, outcome, slip, missed } }) => {
-      const sounds = soundsOf.get(answer);
-      const one = cellsOf({ task, outcome, slip, missed, sounds: sounds ? sounds.split(' ') : [] });
+      const one = cellsOf({ task, outcome, slip, missed, sounds: soundsOf(answer) });
       return one ? [one] : [];
     });
     return cells.length ? [{ child_id: child, session_id: id, cells: JSON.stringify(addCells(cells)) }] : [];
@@ -99,8 +103,10 @@ export async function rebuild(sessionId: string, transaction: Transaction): Prom
   );
   const read = readAnswers(log, session.rounds);
   const counted = countedIn(session, read);
-  const heard = heardIn(session, counted, new Map(sounds.map((s) => [s.id, s.sounds])));
-  const runs = runsIn(session, counted);
+  const kept = new Map(sounds.map((s) => [s.id, s.sounds]));
+  const soundsOf: SoundsOf = (answer) => (kept.get(answer) ?? '').split(' ').filter(Boolean);
+  const heard = heardIn(session, counted, soundsOf);
+  const runs = runsIn(session, counted, soundsOf);
   await models.readings.destroy(of);
   await models.evidence.destroy(of);
   await models.heardSounds.destroy(of);

@@ -89,7 +89,7 @@ export function linesOf({ task: id, frame }: Pick<StoredRound, 'task' | 'frame'>
   const { frame: story } = familyOf(task.family);
   return {
     opening: frame.opening ?? (frame.on ? story.opening : story.plain),
-    ask: frame.ask ?? (frame.on ? task.framed : task.plain),
+    ask: frame.ask ?? task.plain,
   };
 }
 

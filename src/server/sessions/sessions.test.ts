@@ -356,7 +356,7 @@ describe('choosing', () => {
     await startWords({ groupId, task: 'segmenting', words: ['sun'] });
     const ready = await readySessions(sure((await listGroups())[0]));
     expect(ready).toHaveLength(3);
-    expect(ready[0]).toMatchObject({ wish: { task: 'blending', step: '4' } });
+    expect(ready[0]).toMatchObject({ wish: { task: 'blending', step: '4-end' } });
     expect(sure(ready[0]).why).toContain('one step on');
   });
 });

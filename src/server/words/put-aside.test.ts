@@ -30,7 +30,7 @@ const accent = (id: AccentId, letIn?: boolean): Promise<void> =>
   saveSettings({ accent: id, conventions: PRESETS.default, letIn });
 const wordsIn = ({ rounds }: Plan): string[] =>
   rounds.flatMap((r) => [...r.items.map((i) => i.key), ...r.spares].flatMap((key) => readKey(key).words));
-const rhymes = planRequestSchema.parse({ shape: 'focus', task: 'rhyme-match', step: '2', minutes: 8, seed: 4 });
+const rhymes = planRequestSchema.parse({ shape: 'focus', task: 'rhyme-match', step: '2-far', minutes: 8, seed: 4 });
 
 describe('a word put aside for a group', () => {
   test('is in no list, no proposal, no plan and no session of that group, and in those of others', async () => {

@@ -314,7 +314,7 @@ function Script({ shown, reminder }: { shown: ShownRound; reminder: string }) {
                   <span className="mr-2 rounded-full bg-marigold-soft px-2.5 font-sans text-sm">You</span>
                   {item.say}
                 </p>
-                {item.script.slice(1).map((line) => (
+                {item.script.map((line) => (
                   <p key={line.role + line.text} className="font-word text-lg text-muted">
                     <span
                       className={clsx(

@@ -21,7 +21,7 @@ function grown(word: Word, step: Step, material: Material): { to: Word; at: numb
     .map((n) => ({ to: n.word, at: placeIn(word, n.word) }))
     .filter(({ to, at }) => {
       const last = to.sounds.length - 1;
-      if (sure(to.sounds[at]).vowel || isEnding(to, at)) return false;
+      if (sure(to.sounds[at]).vowel || isEnding(to, at, material.soundsOf)) return false;
       if (step.place === 'cluster') return placeOf(to, at) === 'cluster';
       return !inCluster(to, at) && at === (step.place === 'first' ? 0 : last);
     });
@@ -66,7 +66,7 @@ const ADD: Task = {
   id: 'add',
   family: 'adding',
   name: 'Add a sound',
-  asks: 'They put a sound to a word and say the new word.',
+  asks: 'They add a sound to a word and say the new word.',
   act: 'add',
   unit: 'sound',
   steps: [
@@ -79,8 +79,7 @@ const ADD: Task = {
   becomes: true,
   secondsPerTurn: 12,
   gesture: 'bring a fist to the row of fingers',
-  plain: '{word}. Put {sound} {where}. What is it now?',
-  framed: '{word} grows a new shoot: {sound} {where}. What is it now?',
+  plain: '{ask}',
   heads: (step, material) =>
     step.id === 'ending'
       ? [...plurals(material).keys()].map((w) => sure(material.byName.get(w)))
@@ -111,15 +110,13 @@ const ADD: Task = {
       judged: { by: 'sounds', sounds: ipaOf(to) },
       slots: {
         word: word.word,
+        ask: ending ? `One ${word.word}, two …?` : `${word.word}. Add ${sound} ${where}. What is it now?`,
         sound,
         where,
         answer: to.word,
       },
       how: `They say it back first. ${advice([come], material.accent)}`,
-      script: script(
-        ending ? `One ${word.word}, two …? Put ${sound} at the end.` : `${word.word}. Put ${sound} ${where}.`,
-        to.word,
-      ),
+      script: script(to.word),
       likely: distinct([
         rightLikely(ipaOf(to), to.word, 'right'),
         unchanged(word),

@@ -9,28 +9,62 @@ import { need, wordOf } from '../proof';
 import { sayingAdvice, spokenApart } from '../saying';
 import { shownOf } from '../marks';
 import { oneBeat, playable, type Material } from '../material';
+import { wordShape } from '../word-shape';
 import type { Made, Task } from '../task';
 import type { Step } from '../step';
 import { sure } from '../../sure';
-import { bestOf, firstOf, foilKind, ipaOf, script } from './common';
+import { makingOf } from '../../phonology/sounds';
+import { bestOf, firstOf, foilKind, ipaOf, lastOf, script } from './common';
 import { beatsVary, joinBeats } from './syllables';
 
-/** Words of so many sounds; the highest step takes all above it. */
+/** Words by their shape, easy to hard. */
 export const soundSteps: readonly Step[] = [
-  { id: '2', name: '2 sounds', count: 2 },
-  { id: '3', name: '3 sounds', count: 3 },
-  { id: '4', name: '4 sounds', count: 4 },
-  { id: '5', name: '5 sounds', count: 5 },
-  { id: '6', name: '6 sounds', count: 6, most: 9 },
+  { id: '2', name: '2 sounds', count: 2, shape: '2' },
+  { id: '3-held', name: '3 sounds, the first can be held (sun)', count: 3, shape: '3-held', starts: 'hold' },
+  { id: '3-clip', name: '3 sounds, the first is short (pot)', count: 3, shape: '3-clip', starts: 'clip' },
+  { id: '4-end', name: 'two sounds together at the end (lamp)', count: 4, shape: '4-end' },
+  { id: '4-start', name: 'two sounds together at the start (frog)', count: 4, shape: '4-start' },
+  { id: 'longer', name: '5 sounds or more, one beat (plant)', count: 5, shape: 'longer' },
+  { id: 'two-beats', name: 'words of two beats (rabbit)', count: 5, shape: 'two-beats' },
 ];
+
+/** Words by their number of sounds, whatever their shape: what a set or a plan may ask for. */
+export const countSteps: readonly Step[] = [
+  { id: '3', name: '3 sounds, of any kind', count: 3, now: '3-clip' },
+  { id: '4', name: '4 sounds, of any kind', count: 4, now: '4-end' },
+  { id: '5', name: '5 sounds, of any kind', count: 5, now: 'longer' },
+  { id: '6', name: '6 sounds or more, of any kind', count: 6, most: 9, now: 'two-beats' },
+];
+
+/** Before there are gaps: the sounds run into each other. */
+const STRETCHED: Step = {
+  id: 'stretched',
+  name: 'in one slow breath (sun)',
+  shape: '3-held',
+  starts: 'hold',
+};
 
 export const ONSET_RIME: Step = { id: 'onset-rime', name: 'start and rest', unit: 'onset-rime' };
 
+/** What holds below the clusters, on either ladder of single sounds. */
+const BELOW_CLUSTERS = [ONSET_RIME.id, '2', '3-held', '3-clip'];
+
 /** A rung for each of those steps, and the start and rest below them. */
-export const soundRungs = (onsetRime: string, does: string): FamilyRung[] => [
-  { id: ONSET_RIME.id, name: 'start + rest', does: onsetRime },
-  ...soundSteps.map(({ id }) => ({ id, name: id, does: `${does} ${id} sounds` })),
-];
+export const soundRungs = (onsetRime: string, does: string, below: readonly FamilyRung[] = []): FamilyRung[] => {
+  const easier = [...below.map(({ id }) => id), ...BELOW_CLUSTERS];
+  return [
+    ...below,
+    { id: ONSET_RIME.id, name: 'start + rest', does: onsetRime },
+    { id: '2', name: '2', does: `${does} 2 sounds` },
+    { id: '3-held', name: 'like sun', does: `${does} words like sun` },
+    { id: '3-clip', name: 'like pot', does: `${does} words like pot`, was: ['3'] },
+    { id: '4-end', name: 'like lamp', does: `${does} words like lamp`, was: ['4'] },
+    // A cluster at the one end says nothing of a cluster at the other.
+    { id: '4-start', name: 'like frog', does: `${does} words like frog`, carries: easier },
+    { id: 'longer', name: 'like plant', does: `${does} words like plant`, was: ['5'] },
+    { id: 'two-beats', name: 'like rabbit', does: `${does} words like rabbit`, carries: easier, was: ['6'] },
+  ];
+};
 
 /** Each of those steps is on the rung of its name. */
 export const onSoundRungs: Readonly<Record<string, string>> = Object.fromEntries(
@@ -60,9 +94,20 @@ export const withOnset = (material: Material): readonly Word[] =>
 
 /** Words a step about single sounds can take. */
 export const ofCount = (step: Step, material: Material): readonly Word[] =>
-  playable(material).filter((w) => fitsCount(w, step));
-export const fitsCount = (w: Word, step: Step): boolean =>
-  step.count === undefined || (w.count >= step.count && w.count <= (step.most ?? step.count));
+  playable(material).filter((w) => fitsStep(w, step) && isSpoken(w, step));
+const fitsCount = (w: Word, { count, most }: Step): boolean =>
+  count === undefined || (w.count >= count && w.count <= (most ?? count));
+
+/** True where a word has the shape, or else the number of sounds, that a step names. */
+export const fitsStep = (w: Word, step: Step): boolean =>
+  step.shape ? wordShape(ipaOf(w)) === step.shape : fitsCount(w, step);
+
+/** Longest words that a step by shape deals: more sounds than that are a test of memory. */
+const MOST_SOUNDS = 6;
+/** Words to deal of a shape: no longer than two beats, and counted by the setting as they are sorted here. */
+const isSpoken = (w: Word, { shape }: Step): boolean =>
+  shape === undefined ||
+  (w.count <= MOST_SOUNDS && traitsOf(w).syllables === (shape === 'two-beats' ? 2 : 1) && w.entry.band < 3);
 
 function joinOnset(word: Word, material: Material): Made {
   const [onset, rime] = partsOf(word, material);
@@ -75,7 +120,7 @@ function joinOnset(word: Word, material: Material): Made {
     judged: { by: 'sounds', sounds: ipaOf(word) },
     slots: { word: word.word, sounds: `${onset} … ${rime}` },
     how: `Say the start as its sounds, then the rest in one. ${sayingAdvice(word)}`,
-    script: script(`${onset} … ${rime}. What word is it?`, word.word),
+    script: script(word.word),
     likely: distinct([
       notJoined(word, [onset, rime]),
       slipLikely(
@@ -92,17 +137,27 @@ function joinOnset(word: Word, material: Material): Made {
   };
 }
 
+const isStretched = (step: Step): boolean => step.id === STRETCHED.id;
+
+/** How the sounds of a word are said: with gaps, or stretched into each other. */
+const soundsSaid = (word: Word, step: Step): string => spokenApart(word, isStretched(step) ? ' – ' : ' … ');
+
+/** Words whose every sound can be held, so that one runs into the next. */
+const isStretchable = (word: Word): boolean => makingOf(lastOf(word)) === 'hold';
+
 const joinSounds = (word: Word, step: Step, material: Material): Made => ({
   head: word,
   words: [shownOf(word)],
   view: { kind: 'line', spot: null, parts: null },
   expected: word.word,
   judged: { by: 'sounds', sounds: ipaOf(word) },
-  slots: { word: word.word, sounds: spokenApart(word) },
-  how: `Say each sound with a gap. ${sayingAdvice(word)}`,
-  script: script(`${spokenApart(word)}. What word is it?`, word.word, `${spokenApart(word)} … ${word.word}!`),
+  slots: { word: word.word, sounds: soundsSaid(word, step) },
+  how: isStretched(step)
+    ? 'Say it in one slow breath, with no gap: stretch each sound into the next.'
+    : `Say each sound with a gap. ${sayingAdvice(word)}`,
+  script: script(word.word, `${soundsSaid(word, step)} … ${word.word}!`),
   likely: blendingLikely(word, material.context),
-  facts: [['the number of sounds is that of the step', fitsCount(word, step)]],
+  facts: [['the word is of the kind the step names', fitsStep(word, step)]],
 });
 
 /** The adult says the parts; the child says the word. */
@@ -113,17 +168,24 @@ const BLENDING: Task = {
   asks: 'They hear the sounds and say the word.',
   act: 'blend',
   unit: 'sound',
-  steps: [{ id: 'syllables', name: 'beats', unit: 'syllable', count: 2 }, { ...ONSET_RIME, count: 2 }, ...soundSteps],
-  rungs: { ...onSoundRungs, syllables: 'syllables/join' },
+  steps: [
+    { id: 'syllables', name: 'beats', unit: 'syllable', count: 2 },
+    STRETCHED,
+    { ...ONSET_RIME, count: 2 },
+    ...soundSteps,
+  ],
+  unlisted: countSteps,
+  stepFor: wordShape,
+  rungs: { ...onSoundRungs, syllables: 'syllables/join', [STRETCHED.id]: STRETCHED.id },
   wholeWord: 'joined',
   anySet: true,
   secondsPerTurn: 15,
   gesture: 'sweep a hand along as you join the sounds',
   counts: true,
-  plain: 'Listen … what word is it?',
-  framed: 'The radio says … what word is it?',
+  plain: 'Listen: {sounds}. What word is it?',
   heads: (step, material) => {
     if (step.unit === 'onset-rime') return withOnset(material);
+    if (isStretched(step)) return ofCount(step, material).filter(isStretchable);
     if (step.unit !== 'syllable') return ofCount(step, material);
     return playable(material).filter((w) => traitsOf(w).syllables === 2 && !beatsVary(w));
   },
@@ -158,12 +220,12 @@ const PICTURES: Task = {
     },
     { id: '4-far', name: '4 sounds, 3 pictures', count: 4, choices: 3, foil: 'far', pictures: true },
   ],
+  rungs: { '3-far': 'pictures', '3-same-start': 'pictures', '4-far': 'pictures' },
   oneOf: (step) => sure(step.choices),
   secondsPerTurn: 15,
   gesture: 'point to the picture',
-  plain: 'Listen … which picture is it?',
-  framed: 'The radio says … which picture is it?',
-  heads: (step, material) => pictured(material).filter((w) => fitsCount(w, step)),
+  plain: 'Listen: {sounds}. Which picture is it?',
+  heads: (step, material) => pictured(material).filter((w) => fitsStep(w, step)),
   kinds: () => 3,
   build: ({ head, step, material, random, kind, wishes }) => {
     const others: Word[] = [];
@@ -199,12 +261,12 @@ const PICTURES: Task = {
       judged: { by: 'choice', choices: words, right: sure(at) },
       slots: { word: word.word, sounds: spokenApart(word) },
       how: `Name all three pictures first. Then: ${spokenApart(word)}. ${sayingAdvice(word)}`,
-      script: script(`${spokenApart(word)}. Which picture is it?`, word.word),
+      script: script(word.word),
       likely: choiceLikely(words, sure(at)),
       facts: [
         ['every word has a picture', row.every((w) => w.entry.picture !== null)],
         ['no two are alike', others.every((w) => foilKind(word, w, material) !== null)],
-        ['the number of sounds is that of the step', fitsCount(word, step)],
+        ['the number of sounds is that of the step', fitsStep(word, step)],
         [
           'a foil begins alike where the step says so',
           (step.foil === 'same-start') === others.some((w) => firstOf(w) === firstOf(word)),
@@ -228,7 +290,10 @@ export const BLENDING_FAMILY: Family = {
     tries: 'Say the sounds of a word with a little gap between, and let your child say the word.',
   },
   ladder: {
-    rungs: soundRungs('blend a start and the rest', 'blend'),
+    rungs: soundRungs('blend a start and the rest', 'blend', [
+      { id: 'pictures', name: 'pictures', does: 'hear the sounds and point to the picture' },
+      { id: STRETCHED.id, name: 'stretched', does: 'hear a stretched word and say it' },
+    ]),
     needsLarger: ['first-sounds/same'],
   },
   tasks: [BLENDING, PICTURES],

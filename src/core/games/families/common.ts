@@ -15,9 +15,23 @@ export const ipaOf = (word: Word): string[] => word.sounds.map((s) => s.ipa);
 export const firstOf = (word: Word): string => sure(word.sounds[0]).ipa;
 export const lastOf = (word: Word): string => sure(word.sounds.at(-1)).ipa;
 
-/** The sound of a plural or a past tense: it has a step of its own, and is not added or left out elsewhere. */
-export const isEnding = ({ segments, sounds }: Word, at: number): boolean =>
-  segments[sure(sounds[at]).segment]?.seam === true;
+/** The last letters of a plural or a past tense. */
+const ENDINGS = ['s', 'es', 'd', 'ed'] as const;
+
+/**
+ * The sound of a plural or a past tense: it has a step of its own, and is not added or left out elsewhere. `known` tells
+ * the sounds of a word.
+ * @example isEnding(keys, 2, soundsOf) // true
+ */
+export function isEnding(word: Word, at: number, known: (word: string) => readonly string[] | undefined): boolean {
+  const { segments, sounds } = word;
+  if (segments[sure(sounds[at]).segment]?.seam === true) return true;
+  if (at !== sounds.length - 1) return false;
+  const without = ipaOf(word).slice(0, -1).join(' ');
+  return ENDINGS.some(
+    (letters) => word.word.endsWith(letters) && known(word.word.slice(0, -letters.length))?.join(' ') === without,
+  );
+}
 
 /** Sounds as labels, apart. Example: `s … u … n`. */
 export const apart = (sounds: readonly string[], { accent }: Pick<Material, 'accent'>, between = ' … '): string =>
@@ -25,9 +39,8 @@ export const apart = (sounds: readonly string[], { accent }: Pick<Material, 'acc
 
 export const slash = (ipa: string, { accent }: Pick<Material, 'accent'>): string => slashed(ipa, accent);
 
-/** The lines of an item, each with who says it. */
-export const script = (adult: string, children: string, together?: string): Line[] => [
-  { role: 'adult', text: adult },
+/** What follows the adult’s line, each with who says it. */
+export const script = (children: string, together?: string): Line[] => [
   { role: 'children', text: children },
   ...(together ? [{ role: 'together' as const, text: together }] : []),
 ];

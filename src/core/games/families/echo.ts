@@ -8,7 +8,9 @@ import { advice } from '../saying';
 import { need, Unproved, wordOf } from '../proof';
 import { shownOf } from '../marks';
 import { oneBeat, playable, type Material } from '../material';
-import type { Made, Task } from '../task';
+import type { Random } from '../../random';
+import { homophones } from '../../lexicon/likeness';
+import type { Made, Task, Wishes } from '../task';
 import type { Step } from '../step';
 import { sure } from '../../sure';
 import { bestOf, firstOf, ipaOf, script, slash, some } from './common';
@@ -43,6 +45,26 @@ function unlikeEach(
   return row;
 }
 
+/** Words of one first sound, no two rhyming: of the sound asked for, or one that enough words start with. */
+function oneStart(pool: readonly Word[], count: number, random: Random, { sound, avoid }: Wishes): Word[] | null {
+  const sounds = some(
+    [...new Set(pool.map(firstOf))].filter((s) => CONSONANTS[s]),
+    random,
+  );
+  for (const first of [...(sound ? [sound] : []), ...sounds]) {
+    const row: Word[] = [];
+    for (const w of some(
+      pool.filter((word) => firstOf(word) === first && !avoid.has(word.word)),
+      random,
+      40,
+    ))
+      if (row.length < count && row.every((r) => traitsOf(r).rhyme !== traitsOf(w).rhyme && !homophones(r, w)))
+        row.push(w);
+    if (row.length === count) return row;
+  }
+  return null;
+}
+
 const everyday = (_step: Step, material: Material): readonly Word[] =>
   material.keep('everyday', () =>
     playable(material).filter(
@@ -69,7 +91,7 @@ function echoed(entries: readonly string[], words: readonly Word[], { backwards,
     judged: { by: 'list', entries: answer },
     slots: { list: entries.join(' … '), count: String(entries.length) },
     how,
-    script: script(entries.join(' … '), answer.join(' … '), backwards ? undefined : entries.join(' … ')),
+    script: script(answer.join(' … '), backwards ? undefined : entries.join(' … ')),
     likely: entries.length > 1 ? [SOME_MISSED] : [],
     facts: [
       ...facts,
@@ -98,7 +120,6 @@ const ECHO_WORDS: Task = {
   secondsPerTurn: 8,
   gesture: 'hands to the mouth, then to the ear',
   plain: 'My turn: {list}. Your turn.',
-  framed: 'Calling across the field: {list}. Call it back.',
   heads: everyday,
   build: ({ head, step, material, random, wishes }) => {
     const row = unlikeEach(head, sure(step.count), everyday(step, material), { random, avoid: wishes.avoid });
@@ -128,7 +149,6 @@ const ECHO_SOUNDS: Task = {
   secondsPerTurn: 6,
   gesture: 'a finger beside the mouth',
   plain: 'My turn: {list}. Your turn.',
-  framed: 'Calling across the field: {list}. Call it back.',
   heads: (_step, material) => oneBeat(material).filter((w) => CONSONANTS[firstOf(w)] !== undefined),
   build: ({ head, step, material, random, wishes }) => {
     const sounds = [firstOf(head)];
@@ -161,9 +181,10 @@ const recall = (id: string, name: string, backwards: boolean): Task => ({
   id,
   family: 'echo',
   name,
+  ...(backwards ? { former: true as const } : {}),
   asks: backwards
     ? 'They say the growing list from the last word to the first.'
-    : 'They say the growing list from the start.',
+    : 'They say a growing list of words that start with the same sound.',
   act: 'echo',
   unit: 'word',
   inOrder: true,
@@ -175,16 +196,20 @@ const recall = (id: string, name: string, backwards: boolean): Task => ({
   secondsPerTurn: 12,
   gesture: 'a finger for each word',
   plain: 'In the basket: {list}. Say them all{backwards}.',
-  framed: 'Into the basket go {list}. What is in it{backwards}?',
   heads: everyday,
   sequence: ({ step, material, random, wishes }) => {
     const pool = everyday(step, material).filter(
       (w) => (!wishes.sound || ipaOf(w).includes(wishes.sound)) && (!wishes.words || wishes.words.has(w.word)),
     );
+    const count = Math.min(sure(step.count), Math.max(2, wishes.size));
+    // A plan’s own words stay what they are; else the list is of one first sound.
+    if (!wishes.words) {
+      const list = oneStart(everyday(step, material), count, random, wishes);
+      if (list) return list.map((_, i) => ({ words: list.slice(0, i + 1).map((w) => w.word) }));
+    }
     const start =
       bestOf(pool.length ? pool : everyday(step, material), random, (w) => !wishes.avoid.has(w.word)) ??
       sure(everyday(step, material)[0]);
-    const count = Math.min(sure(step.count), Math.max(2, wishes.size));
     const from = pool.length >= sure(step.count) * 3 ? pool : everyday(step, material);
     const words = unlikeEach(start, count, from, { random, avoid: wishes.avoid }) ?? [start];
     return words.map((_, i) => ({ words: words.slice(0, i + 1).map((w) => w.word) }));

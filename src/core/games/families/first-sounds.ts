@@ -1,5 +1,6 @@
 import type { Family } from '../family';
 import { FIND_TASKS } from './sounds-find';
+import { HEAR_TASKS } from './sounds-hear';
 import { SAY_TASKS } from './sounds-say';
 
 export const FIRST_SOUNDS: Family = {
@@ -17,14 +18,39 @@ export const FIRST_SOUNDS: Family = {
   },
   ladder: {
     rungs: [
-      { id: 'same', name: 'same?', does: 'hear whether two words start alike' },
-      { id: 'sort', name: 'sort', does: 'sort words by their first sound' },
-      { id: 'say', name: 'say it', does: 'say the first sound' },
-      { id: 'last', name: 'last', does: 'say the last sound' },
-      { id: 'where', name: 'where', does: 'hear where a sound is', first: 'where' },
-      { id: 'middle', name: 'middle', does: 'say the middle sound' },
+      { id: 'same', name: 'same?', does: 'hear whether two words start the same' },
+      { id: 'sort', name: 'sort', does: 'sort words by their first sound', first: 'sort' },
+      { id: 'say', name: 'say it', does: 'say a first sound that can be held' },
+      { id: 'say-clip', name: 'short ones', does: 'say a first sound that is short' },
+      {
+        id: 'near',
+        name: 'close ones',
+        does: 'tell apart words whose first sounds are close',
+        carries: ['same', 'sort'],
+      },
+      {
+        id: 'hear-last',
+        name: 'hear the last',
+        does: 'find the word that ends with a sound',
+        carries: ['same', 'sort'],
+      },
+      {
+        id: 'last',
+        name: 'last',
+        does: 'say the last sound',
+        carries: ['same', 'sort', 'say', 'say-clip', 'hear-last'],
+      },
+      // Where a sound is may be guessed, and is seen in the sounds around it: it shows nothing else.
+      { id: 'where', name: 'where', does: 'hear where a sound is', first: 'where', carries: [] },
+      { id: 'middle', name: 'middle', does: 'say the middle sound', carries: ['same', 'sort', 'say', 'say-clip'] },
+      {
+        id: 'cluster',
+        name: 'like frog',
+        does: 'say the first or last of two sounds together',
+        carries: ['same', 'sort', 'say', 'say-clip'],
+      },
     ],
-    needsLarger: ['rhyme/same'],
+    needsLarger: ['rhyme/match-2'],
   },
-  tasks: [...SAY_TASKS, ...FIND_TASKS],
+  tasks: [...SAY_TASKS, ...FIND_TASKS, ...HEAR_TASKS],
 };

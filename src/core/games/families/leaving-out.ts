@@ -38,7 +38,7 @@ function placesOf(word: Word, step: Step): number[] {
 /** Where a sound may go: what is left has a vowel, can be said, is not rude, and is a word where the step wants one. */
 function leavable(word: Word, step: Step, material: Material): number[] {
   return placesOf(word, step).filter((at) => {
-    if (isEnding(word, at)) return false;
+    if (isEnding(word, at, material.soundsOf)) return false;
     const left = without(word, at);
     if (left.length < 2 && !material.knownAs(left)) return false;
     if (!left.some((ipa) => isVowel(ipa)) || material.guard(left)) return false;
@@ -75,24 +75,23 @@ const LEAVE_OUT: Task = {
   unit: 'sound',
   steps: [
     { id: 'first', name: 'without the first, a word is left', place: 'first', result: 'real' },
-    { id: 'first-made-up', name: 'without the first, a made-up word is left', place: 'first', result: 'nonsense' },
     { id: 'last', name: 'without the last, a word is left', place: 'last', result: 'real' },
+    { id: 'first-made-up', name: 'without the first, a made-up word is left', place: 'first', result: 'nonsense' },
     { id: 'last-made-up', name: 'without the last, a made-up word is left', place: 'last', result: 'nonsense' },
     { id: 'cluster', name: 'one of a cluster, a word is left', place: 'cluster', result: 'real' },
     { id: 'cluster-made-up', name: 'one of a cluster, a made-up word is left', place: 'cluster', result: 'nonsense' },
   ],
   rungs: {
     first: 'first',
-    'first-made-up': 'first',
     last: 'last',
-    'last-made-up': 'last',
+    'first-made-up': 'made-up',
+    'last-made-up': 'made-up',
     cluster: 'cluster',
-    'cluster-made-up': 'cluster',
+    'cluster-made-up': 'cluster-made-up',
   },
   secondsPerTurn: 10,
   gesture: 'hold up the fingers, fold one away',
   plain: '{word}. Say it without {sound}.',
-  framed: '{word}. Prune {sound} off. What is left?',
   heads: (step, material) =>
     (step.result === 'nonsense' ? oneBeat(material) : playable(material)).filter(
       (w) => w.count <= 6 && w.entry.band < 3 && dealt(w, step, material).length > 0,
@@ -115,7 +114,7 @@ const LEAVE_OUT: Task = {
       judged: { by: 'sounds', sounds: left },
       slots: { word: word.word, sound, left: rest.name, place: sure(GONE[sure(step.place)]) },
       how: [rest.about, advice([gone], material.accent)].filter(Boolean).join(' '),
-      script: script(`${word.word}. Now without ${sound}.`, rest.name),
+      script: script(rest.name),
       likely: distinct([
         rest.likely,
         unchanged(word, 'the whole word'),
@@ -155,9 +154,15 @@ export const LEAVING_OUT: Family = {
     rungs: [
       { id: 'first', name: 'first', does: 'leave the first sound out' },
       { id: 'last', name: 'last', does: 'leave the last sound out' },
+      { id: 'made-up', name: 'made-up', does: 'leave a sound out where a made-up word is left' },
       { id: 'cluster', name: 'in a cluster', does: 'leave one of a cluster out' },
+      {
+        id: 'cluster-made-up',
+        name: 'cluster, made-up',
+        does: 'leave one of a cluster out where a made-up word is left',
+      },
     ],
-    needs: ['segmenting/3'],
+    needs: ['segmenting/3-clip'],
   },
   tasks: [LEAVE_OUT],
 };

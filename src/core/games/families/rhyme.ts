@@ -48,7 +48,6 @@ const PAIRS: Task = {
   secondsPerTurn: 12,
   gesture: 'thumbs up or thumbs down',
   plain: '{first} … {second}. Do they rhyme?',
-  framed: 'Two peas: {first} … {second}. Do they rhyme?',
   heads: rhyming(1),
   kinds: () => 2,
   build: (b) => {
@@ -69,11 +68,7 @@ const PAIRS: Task = {
       slots: { first: a.word, second: b.word },
       how: 'Say both twice, evenly. Give them time before thumbs.',
       likely: choiceLikely(YES_NO, kind),
-      script: script(
-        `${a.word} … ${b.word}. Do they rhyme?`,
-        yes ? 'Yes!' : 'No!',
-        yes ? undefined : `${a.word} … ${b.word}`,
-      ),
+      script: script(yes ? 'Yes!' : 'No!', yes ? undefined : `${a.word} … ${b.word}`),
       facts: [
         ['they rhyme, or the foil is of the kind the step names', yes || foilKind(a, b, material) === step.foil],
         ['they are two words', a !== b && ipaOf(a).join() !== ipaOf(b).join()],
@@ -97,12 +92,11 @@ const ODD: Task = {
   act: 'match',
   unit: 'rhyme',
   steps: rowSteps,
-  rungs: { '3-far': 'odd', '4-far': 'odd', '3-same-start': 'odd', '4-same-vowel': 'odd' },
+  rungs: { '3-far': 'odd-3', '3-same-start': 'odd-3', '4-far': 'odd-4', '4-same-vowel': 'odd-4' },
   oneOf: (step) => sure(step.choices),
   secondsPerTurn: 20,
   gesture: 'point to the one',
   plain: '{words}. Which one does not rhyme?',
-  framed: 'Weed out the odd one: {words}. Which one does not rhyme?',
   heads: (step, material) => rhyming(sure(step.choices) - 2)(step, material),
   kinds: (step) => sure(step.choices),
   build: (b) => {
@@ -133,11 +127,7 @@ const ODD: Task = {
       slots: { words: names.join(' … ') },
       likely: choiceLikely(names, odd),
       how: 'Say the row twice, evenly. With pictures, name each first.',
-      script: script(
-        `${names.join(' … ')}. Which one does not rhyme?`,
-        sure(names[odd]),
-        rest.map((w) => w.word).join(', '),
-      ),
+      script: script(sure(names[odd]), rest.map((w) => w.word).join(', ')),
       facts: [
         ['there are as many words as the step says', row.length === step.choices],
         ['all the others rhyme', rest.every((w, i) => rest.every((o, j) => i === j || rhymes(w, o)))],
@@ -164,12 +154,11 @@ const MATCH: Task = {
     { id: '3-same-start', name: '3, the others begin alike', foil: 'same-start', choices: 3 },
     { id: '3-same-vowel', name: '3, the others share the vowel', foil: 'same-vowel', choices: 3 },
   ],
-  rungs: { '2-far': 'which', '3-far': 'which', '3-same-start': 'which', '3-same-vowel': 'which' },
+  rungs: { '2-far': 'match-2', '3-far': 'match-3', '3-same-start': 'match-3', '3-same-vowel': 'match-3' },
   oneOf: (step) => sure(step.choices),
   secondsPerTurn: 18,
   gesture: 'point to the one',
   plain: '{first}. Which one rhymes with it: {choices}?',
-  framed: '{first}. Which pea is its partner: {choices}?',
   heads: rhyming(1),
   kinds: (step) => sure(step.choices),
   build: (b) => {
@@ -200,11 +189,7 @@ const MATCH: Task = {
       slots: { first: head.word, choices: names.join(' … ') },
       likely: choiceLikely(names, right),
       how: 'Say the first word again before each choice.',
-      script: script(
-        `${head.word}. ${names.join(' … ')}? Which one rhymes with ${head.word}?`,
-        sure(names[right]),
-        `${head.word}, ${names[right]}`,
-      ),
+      script: script(sure(names[right]), `${head.word}, ${names[right]}`),
       facts: [
         ['there are as many choices as the step says', choices.length === step.choices],
         ['one alone rhymes', choices.filter((w) => rhymes(head, w)).length === 1],
@@ -232,7 +217,6 @@ const SAY: Task = {
   secondsPerTurn: 18,
   gesture: 'pass the pod on',
   plain: '{word}. Say one that rhymes with {word}.',
-  framed: '{word} is one pea. Say another for its pod.',
   heads: (step, material) =>
     material.keep(`rhyme-say ${step.id}`, () =>
       rhyming(2)(step, material).filter((w) => (step.told === 'told') === rhymesOf(w, material).length >= 6),
@@ -257,7 +241,7 @@ const SAY: Task = {
       judged: { by: 'rhyme', rime: [vowel, ...coda], onset },
       slots: { word: word.word },
       how: 'A made-up word that rhymes is right: cheer for it.',
-      script: script(`${word.word}. Say one that rhymes.`, top[0]?.word ?? ''),
+      script: script(top[0]?.word ?? ''),
       likely: distinct([
         ...top.slice(0, 2).map((w) => rightLikely(ipaOf(w), w.word, 'rhymes')),
         ...(start
@@ -296,12 +280,14 @@ export const RHYME: Family = {
   ladder: {
     rungs: [
       { id: 'same', name: 'same?', does: 'hear whether two words rhyme' },
+      { id: 'match-2', name: 'match, 2', does: 'choose the rhyme from two words' },
+      { id: 'match-3', name: 'match, 3', does: 'choose the rhyme from three words', was: ['which'] },
       { id: 'close', name: 'close ones', does: 'tell rhymes from words that sound close' },
-      { id: 'odd', name: 'odd one', does: 'find the word that does not rhyme' },
-      { id: 'which', name: 'which', does: 'find the word that rhymes' },
+      { id: 'odd-3', name: 'odd one, 3', does: 'find the one of three that does not rhyme', was: ['odd'] },
+      { id: 'odd-4', name: 'odd one, 4', does: 'find the one of four that does not rhyme' },
       { id: 'say', name: 'say one', does: 'say a word that rhymes' },
     ],
-    needsLarger: ['syllables/clap'],
+    needsLarger: ['syllables/compounds'],
   },
   tasks: [PAIRS, ODD, MATCH, SAY],
 };

@@ -11,6 +11,7 @@ import {
 } from '../../answers/likely';
 import { saidOf } from '../../answers/said';
 import { onsetAndRime } from '../../lexicon/syllables';
+import { traitsOf } from '../../lexicon/traits';
 import type { Word } from '../../lexicon/entry';
 import type { Family } from '../family';
 import { advice, sayingAdvice, spokenApart } from '../saying';
@@ -20,7 +21,18 @@ import type { Material } from '../material';
 import type { Made, Task } from '../task';
 import type { Step } from '../step';
 import { sure } from '../../sure';
-import { fitsCount, ofCount, ONSET_RIME, onSoundRungs, partsOf, soundRungs, soundSteps, withOnset } from './blending';
+import {
+  countSteps,
+  fitsStep,
+  ofCount,
+  ONSET_RIME,
+  onSoundRungs,
+  partsOf,
+  soundRungs,
+  soundSteps,
+  withOnset,
+} from './blending';
+import { wordShape } from '../word-shape';
 import { ipaOf, script, slash } from './common';
 
 /** Every sound of the word: more than was asked for, and never a miss. */
@@ -43,7 +55,7 @@ function takeStart(word: Word, material: Material): Made {
     judged: { by: 'parts', count: 2, moreToo: true },
     slots: { word: word.word, parts: 'its start, then the rest' },
     how: `The start, then the rest in one. ${sayingAdvice(word)}`,
-    script: script(`${word.word}. Its start … and the rest?`, `${onset} · ${rime}`, word.word),
+    script: script(`${onset} · ${rime}`, word.word),
     likely: distinct([
       {
         id: 'right',
@@ -72,9 +84,9 @@ const takeSounds = (word: Word, step: Step, material: Material): Made => ({
   judged: { by: 'sounds', sounds: ipaOf(word), apart: true },
   slots: { word: word.word, parts: 'its sounds' },
   how: `Do not say how many. ${sayingAdvice(word)}`,
-  script: script(`${word.word}. Say each sound.`, spokenApart(word, ' · '), `${spokenApart(word)} … ${word.word}!`),
+  script: script(spokenApart(word, ' · '), `${spokenApart(word)} … ${word.word}!`),
   likely: segmentingLikely(word, material.context),
-  facts: [['the number of sounds is that of the step', fitsCount(word, step)]],
+  facts: [['the word is of the kind the step names', fitsStep(word, step)]],
 });
 
 /** The adult says the word; the child says its sounds, one by one, then joins it again. */
@@ -88,6 +100,8 @@ const SEGMENTING: Task = {
   scoresSounds: true,
   counts: true,
   steps: [{ ...ONSET_RIME, count: 2 }, ...soundSteps],
+  unlisted: countSteps,
+  stepFor: wordShape,
   rungs: onSoundRungs,
   joinsAgain: true,
   wholeWord: 'apart',
@@ -95,7 +109,6 @@ const SEGMENTING: Task = {
   secondsPerTurn: 40,
   gesture: 'one finger, or one pot, for each sound',
   plain: 'Listen: {word}. Now say {parts}.',
-  framed: 'Listen: {word}. Now plant {parts}.',
   heads: (step, material) => (step.unit === 'onset-rime' ? withOnset(material) : ofCount(step, material)),
   build: ({ head }) => ({ words: [head.word] }),
   make: ({ words }, step, material) => {
@@ -104,7 +117,13 @@ const SEGMENTING: Task = {
   },
 };
 
-const ORDINALS = ['first', 'second', 'third', 'fourth', 'fifth', 'sixth'] as const;
+/** How a sound is asked for: the first, the last, or the one after those that were said. */
+function askFor(word: Word, at: number): string {
+  if (at === 0) return `${word.word}. What is the first sound?`;
+  if (at === word.sounds.length - 1) return `${word.word}. What is the last sound?`;
+  const before = spokenApart(word).split(' … ').slice(0, at).join(' … ');
+  return `${word.word}: ${before} … What comes next?`;
+}
 
 /** What is first, what is next, what is last: one child each, or one child all. */
 const ASK: Task = {
@@ -118,21 +137,19 @@ const ASK: Task = {
   steps: [
     { id: '3', name: '3 sounds', count: 3 },
     { id: '4', name: '4 sounds', count: 4 },
-    { id: '5', name: '5 sounds', count: 5 },
   ],
+  unlisted: [{ id: '5', name: '5 sounds', count: 5, now: '4' }],
   joinsAgain: true,
   secondsPerTurn: 15,
   gesture: 'point along the row of pots',
-  plain: '{word}. What is its {place} sound?',
-  framed: 'The pots of {word}: what goes in the {place} one?',
-  heads: (step, material) => ofCount(step, material).filter((w) => w.sounds.length === w.count),
+  plain: '{ask}',
+  heads: (step, material) => ofCount(step, material).filter((w) => w.sounds.length === w.count && w.entry.band < 3),
   kinds: (step) => sure(step.count),
   build: ({ head, kind }) => ({ words: [head.word], at: kind }),
   make: ({ words, at }, step, material) => {
     const word = wordOf(material, words[0]);
     const ipa = ipaOf(word);
     const sound = need(ipa[at ?? -1], 'Which sound is asked for.');
-    const place = at === ipa.length - 1 ? 'last' : sure(ORDINALS[sure(at)]);
     const next = ipa[sure(at) + 1] ?? sure(ipa[sure(at) - 1]);
     return {
       head: word,
@@ -141,9 +158,9 @@ const ASK: Task = {
       expected: slash(sound, material),
       kind: sure(at),
       judged: { by: 'sounds', sounds: [sound] },
-      slots: { word: word.word, place },
+      slots: { word: word.word, ask: askFor(word, sure(at)) },
       how: `${advice([sound], material.accent)}`,
-      script: script(`${word.word}. What is its ${place} sound?`, slash(sound, material)),
+      script: script(slash(sound, material)),
       likely: distinct([
         soundRight(sound, material.accent),
         ...(next === sound
@@ -152,7 +169,7 @@ const ASK: Task = {
         wholeWord(word),
       ]),
       facts: [
-        ['the number of sounds is that of the step', fitsCount(word, step)],
+        ['the number of sounds is that of the step', fitsStep(word, step)],
         ['each sound counts as one', ipa.length === word.count],
       ],
     };
@@ -172,13 +189,12 @@ const HOW_MANY: Task = {
     { id: '3-4', name: '3 or 4 sounds', count: 3, most: 4 },
     { id: '4-5', name: '4 or 5 sounds', count: 4, most: 5 },
   ],
-  rungs: { '2-3': '3', '3-4': '4', '4-5': '5' },
+  rungs: { '2-3': 'how-many', '3-4': 'how-many', '4-5': 'how-many' },
   oneOf: () => 2,
   secondsPerTurn: 15,
   gesture: 'a finger for each sound',
-  plain: '{word}. How many sounds?',
-  framed: 'How many pots does {word} need?',
-  heads: ofCount,
+  plain: '{word}. How many sounds can you hear?',
+  heads: (step, material) => ofCount(step, material).filter((w) => traitsOf(w).syllables === 1 && w.entry.band < 3),
   kinds: () => 2,
   fits: (head, kind, _theme, step) => head.count === sure(step.count) + kind,
   build: ({ head }) => ({ words: [head.word] }),
@@ -193,9 +209,9 @@ const HOW_MANY: Task = {
       judged: { by: 'number', right: word.count },
       slots: { word: word.word },
       how: `Sounds, not letters. ${sayingAdvice(word)}`,
-      script: script(`${word.word}. How many sounds?`, String(word.count), spokenApart(word)),
+      script: script(String(word.count), spokenApart(word)),
       likely: numberLikely(word.count),
-      facts: [['the number of sounds is that of the step', fitsCount(word, step)]],
+      facts: [['the number of sounds is that of the step', fitsStep(word, step)]],
     };
   },
 };
@@ -215,7 +231,11 @@ export const SEGMENTING_FAMILY: Family = {
   },
   saidBack: true,
   ladder: {
-    rungs: soundRungs('take the start from the rest', 'segment'),
+    rungs: [
+      ...soundRungs('take the start from the rest', 'segment'),
+      // A number may be guessed, and is less than the sounds themselves.
+      { id: 'how-many', name: 'how many', does: 'say how many sounds a word has', carries: [] },
+    ],
     needs: ['blending/onset-rime'],
   },
   tasks: [SEGMENTING, ASK, HOW_MANY],

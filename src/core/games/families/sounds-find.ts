@@ -1,4 +1,4 @@
-import { choiceLikely, inWords } from '../../answers/likely';
+import { choiceLikely } from '../../answers/likely';
 import { firstMaking, inCluster } from '../../lexicon/difficulty';
 import type { Word } from '../../lexicon/entry';
 import { traitsOf } from '../../lexicon/traits';
@@ -13,8 +13,7 @@ import { oneBeat, playable, shelves, type Material } from '../material';
 import type { Building, Task, Wishes } from '../task';
 import type { FoilKind, Step } from '../step';
 import { sure } from '../../sure';
-import { bestOf, firstOf, foilKind, ipaOf, script, slash, some, soundFoil, YES_NO } from './common';
-import { allKnown, speakable, wordsOf } from './words';
+import { bestOf, firstOf, foilKind, ipaOf, script, slash, soundFoil, YES_NO } from './common';
 
 const FOILS: readonly Step[] = [
   { id: 'far', name: 'sounds far apart', foil: 'far' },
@@ -79,16 +78,15 @@ const SAME: Task = {
   id: 'same-first',
   family: 'first-sounds',
   name: 'Same start?',
-  asks: 'They say whether two words begin with the same sound.',
+  asks: 'They say whether two words start with the same sound.',
   act: 'notice',
   unit: 'sound',
   steps: FOILS,
-  rungs: { far: 'same', near: 'same' },
+  rungs: { far: 'same', near: 'near' },
   oneOf: () => 2,
   secondsPerTurn: 12,
   gesture: 'thumbs up or thumbs down',
-  plain: '{first} … {second}. Do they begin with the same sound?',
-  framed: '{first} … {second}. Do they grow in the same row?',
+  plain: '{first} … {second}. Do they start with the same sound?',
   heads: foiledStart,
   kinds: () => 2,
   build: (b) => {
@@ -110,7 +108,7 @@ const SAME: Task = {
       slots: { first: a.word, second: b.word },
       likely: choiceLikely(YES_NO, kind),
       how: advice([...new Set([firstOf(a), firstOf(b)])], material.accent),
-      script: script(`${a.word} … ${b.word}. Do they begin with the same sound?`, kind ? 'No!' : 'Yes!'),
+      script: script(kind ? 'No!' : 'Yes!'),
       facts: [
         ['they begin alike, or with sounds that anyone tells apart', kind === 0 || isFoil(firstOf(a), firstOf(b))],
         ['the ends do not give it away', traitsOf(a).rhyme !== traitsOf(b).rhyme],
@@ -123,7 +121,7 @@ const ODD: Task = {
   id: 'sound-odd',
   family: 'first-sounds',
   name: 'Odd one out',
-  asks: 'They find the word that begins otherwise.',
+  asks: 'They find the word that starts with a different sound.',
   act: 'match',
   unit: 'sound',
   steps: [
@@ -131,12 +129,11 @@ const ODD: Task = {
     { id: '4-far', name: '4 words, the odd sound far away', foil: 'far', choices: 4 },
     { id: '4-near', name: '4 words, the odd sound near', foil: 'near', choices: 4 },
   ],
-  rungs: { '3-far': 'sort', '4-far': 'sort', '4-near': 'sort' },
+  rungs: { '3-far': 'sort', '4-far': 'near', '4-near': 'near' },
   oneOf: (step) => sure(step.choices),
   secondsPerTurn: 20,
   gesture: 'point to the one',
-  plain: '{words}. Which one begins with another sound?',
-  framed: 'Weed out the odd one: {words}. Which begins with another sound?',
+  plain: '{words}. Which one starts with a different sound?',
   heads: foiledStart,
   kinds: (step) => sure(step.choices),
   build: (b) => {
@@ -166,12 +163,8 @@ const ODD: Task = {
       judged: { by: 'choice', choices: words, right: odd },
       slots: { words: words.join(' … ') },
       likely: choiceLikely(words, odd),
-      how: `The others begin with ${slash(firstOf(head), material)}. ${advice([firstOf(head)], material.accent)}`,
-      script: script(
-        `${words.join(' … ')}. Which one begins with another sound?`,
-        sure(words[odd]),
-        rest.map((w) => w.word).join(', '),
-      ),
+      how: `The others start with ${slash(firstOf(head), material)}. ${advice([firstOf(head)], material.accent)}`,
+      script: script(sure(words[odd]), rest.map((w) => w.word).join(', ')),
       facts: [
         ['there are as many words as the step says', row.length === step.choices],
         ['all the others begin alike', rest.every((w) => firstOf(w) === firstOf(head))],
@@ -221,16 +214,15 @@ const SORT: Task = {
   id: 'sort',
   family: 'first-sounds',
   name: 'Sort into two rows',
-  asks: 'They say whether a word begins with the sound, and put it in its row.',
+  asks: 'They say whether a word starts with the sound, and put it in its row.',
   act: 'notice',
   unit: 'sound',
   steps: FOILS.map((s) => ({ ...s, place: 'last' as const })),
-  rungs: { far: 'sort', near: 'sort' },
+  rungs: { far: 'sort', near: 'near' },
   oneOf: () => 2,
   secondsPerTurn: 25,
   gesture: 'point to a row',
-  plain: '{word}. Does it begin with {sound}?',
-  framed: '{word}. Does it grow in the {sound} row?',
+  plain: '{word}. Does it start with {sound}?',
   heads: (_step, material) => oneBeat(material).filter((w) => w.count <= 5 && !heardTwoWays(w)),
   theme: (step, material, random, wishes) => pickTheme(step, material, { random, wishes, held: false }),
   kinds: () => 2,
@@ -255,7 +247,7 @@ const SORT: Task = {
       slots: { word: word.word, sound: slash(target, material) },
       likely: choiceLikely(YES_NO, kind),
       how: `${advice([target], material.accent)} Name the thing or picture first.`,
-      script: script(`${word.word}. Does it begin with ${slash(target, material)}?`, kind ? 'No!' : 'Yes!'),
+      script: script(kind ? 'No!' : 'Yes!'),
       facts: [
         [
           'it begins with the sound, or with one that anyone tells from it',
@@ -280,8 +272,7 @@ const ANYWHERE: Task = {
   oneOf: () => 2,
   secondsPerTurn: 15,
   gesture: 'thumbs up or thumbs down',
-  plain: '{word}. Is {sound} anywhere in it?',
-  framed: 'Dig through {word}. Is {sound} anywhere in it?',
+  plain: '{word}. Can you hear {sound} in it?',
   heads: (_step, material) =>
     playable(material).filter((w) => w.count >= 3 && w.count <= 6 && w.entry.band < 3 && !heardTwoWays(w)),
   theme: (step, material, random, wishes) => pickTheme(step, material, { random, wishes, held: true }),
@@ -314,7 +305,7 @@ const ANYWHERE: Task = {
       slots: { word: word.word, sound: slash(target, material) },
       likely: choiceLikely(YES_NO, kind),
       how: advice([target], material.accent),
-      script: script(`${word.word}. Is ${slash(target, material)} anywhere in it?`, kind ? 'No!' : 'Yes!'),
+      script: script(kind ? 'No!' : 'Yes!'),
       facts: [
         [
           'the sound is in it, or neither it nor its twin',
@@ -348,8 +339,7 @@ const WHERE: Task = {
   oneOf: (step) => sure(step.choices),
   secondsPerTurn: 18,
   gesture: 'head, tummy or toes',
-  plain: '{word}. Where is {sound}: {choices}?',
-  framed: 'Where in the row of {word} does {sound} grow: {choices}?',
+  plain: '{word}. Where do you hear {sound}: {choices}?',
   heads: (step, material) =>
     playable(material).filter(
       (w) =>
@@ -390,11 +380,11 @@ const WHERE: Task = {
       slots: {
         word: word.word,
         sound: slash(target, material),
-        choices: choices.length === 2 ? 'start or end' : 'start, middle or end',
+        choices: choices.length === 2 ? 'at the start or at the end' : 'at the start, in the middle or at the end',
       },
       likely: choiceLikely(choices, right),
       how: advice([target], material.accent),
-      script: script(`${word.word}. Where is ${slash(target, material)}?`, choices[right] ?? ''),
+      script: script(choices[right] ?? ''),
       facts: [
         ['the sound is there once', times(word, target) === 1],
         ['its place is one of the choices', right >= 0],
@@ -403,82 +393,4 @@ const WHERE: Task = {
   },
 };
 
-/** Sentences whose every word is known and that a sound runs through. */
-const hitsIn = (sentence: string, target: string, material: Material): number =>
-  wordsOf(sentence).filter((w) => material.soundsOf(w)?.[0] === target).length;
-
-const CATCH: Task = {
-  id: 'catch',
-  family: 'first-sounds',
-  name: 'Catch the sound',
-  asks: 'They listen to a short story and catch every word that begins with the sound.',
-  act: 'match',
-  unit: 'sound',
-  steps: [
-    { id: '3', name: '3 sentences', count: 3 },
-    { id: '4', name: '4 sentences', count: 4 },
-  ],
-  secondsPerTurn: 45,
-  gesture: 'hands up at each one',
-  together: true,
-  plain: 'Listen to the story. Catch every word that begins with {sound}.',
-  framed: 'The wind blows {sound} words over the field. Catch every one.',
-  heads: (_step, material) => speakable(material).filter((w) => w.entry.band < 3),
-  theme: (step, material, random, wishes) => pickTheme(step, material, { random, wishes, held: false }),
-  fits: (head, _kind, theme, step) => theme !== null && firstOf(head) === theme && sure(step.count) > 0,
-  build: ({ head, theme, step, material, random }) => {
-    const bank = speakable(material);
-    const chosen = [head];
-    const sentences = new Set([head.entry.sentence]);
-    const take = (fits: (w: Word) => boolean, pool: readonly Word[]): void => {
-      const next = bestOf(pool, random, (w) => !sentences.has(w.entry.sentence) && fits(w), 60);
-      if (!next) return;
-      chosen.push(next);
-      sentences.add(next.entry.sentence);
-    };
-    const hits = material.keep(`sentences with ${theme}`, () =>
-      bank.filter((w) => hitsIn(w.entry.sentence, sure(theme), material) > 0),
-    );
-    while (chosen.length < sure(step.count) - 1) {
-      const before = chosen.length;
-      take(() => true, hits);
-      if (chosen.length === before) return null;
-    }
-    take((w) => hitsIn(w.entry.sentence, sure(theme), material) === 0, bank);
-    const story = some(chosen, random);
-    return chosen.length === step.count ? { words: story.map((w) => w.word), sounds: [sure(theme)] } : null;
-  },
-  make: ({ words, sounds }, step, material) => {
-    const target = need(sounds?.[0], 'A sound to catch.');
-    const story = words.map((w) => wordOf(material, w).entry.sentence);
-    const name = slash(target, material);
-    const sentences = story.map((s) =>
-      s.split(/\s+/).map((text) => ({ text, hit: material.soundsOf(wordsOf(text)[0] ?? '')?.[0] === target })),
-    );
-    const hits = sentences
-      .flat()
-      .filter((w) => w.hit)
-      .map((w) => sure(wordsOf(w.text)[0]));
-    return {
-      head: null,
-      words: [],
-      view: { kind: 'story', sentences },
-      expected: hits.join(', '),
-      judged: { by: 'list', entries: hits },
-      slots: { sound: name, story: story.join(' ') },
-      how: `${advice([target], material.accent)} Read slowly; wait a breath after each sentence.`,
-      script: script(story.join(' '), hits.join(', ')),
-      likely: [inWords('some', 'some-missed', { show: 'some', note: 'and missed others' })],
-      facts: [
-        [
-          'there are as many sentences as the step says',
-          story.length === step.count && new Set(story).size === story.length,
-        ],
-        ['every word is known', story.every((s) => allKnown(s, material))],
-        ['there is something to catch', hits.length >= sure(step.count) - 1],
-      ],
-    };
-  },
-};
-
-export const FIND_TASKS: readonly Task[] = [SAME, SORT, ODD, ANYWHERE, WHERE, CATCH];
+export const FIND_TASKS: readonly Task[] = [SAME, SORT, ODD, ANYWHERE, WHERE];

@@ -85,12 +85,10 @@ const soundLikely = (word: Word, at: number, material: Material): LikelyAnswer[]
 interface Spot {
   readonly word: Word;
   readonly at: number;
-  /** As it is asked for: first, last, middle, second … */
-  readonly name: string;
   readonly facts: Made['facts'];
 }
 
-function sayPlace({ word, at, name, facts }: Spot, material: Material): Made {
+function sayPlace({ word, at, facts }: Spot, material: Material): Made {
   const ipa = ipaOf(word);
   const sound = need(ipa[at], 'That sound of the word.');
   return {
@@ -101,7 +99,7 @@ function sayPlace({ word, at, name, facts }: Spot, material: Material): Made {
     judged: { by: 'sounds', sounds: [sound] },
     slots: { word: word.word, sound: slash(sound, material) },
     how: `${advice([sound], material.accent)} Ask for its sound, not for a letter’s name.`,
-    script: script(`${word.word}. What is the ${name} sound?`, slash(sound, material)),
+    script: script(slash(sound, material)),
     likely: soundLikely(word, at, material),
     facts,
   };
@@ -113,14 +111,14 @@ interface Say {
   readonly act: Task['act'];
   readonly gesture: string;
   readonly steps: readonly Step[];
-  /** The rung its steps are on. */
-  readonly rung: string;
+  /** The rung each step is on. */
+  readonly rungs: Readonly<Record<string, string>>;
   /** Index of the sound asked for. */
   readonly at: (word: Word) => number;
   readonly fits: (word: Word, step: Step) => boolean;
 }
 
-const say = ({ id, name, act, gesture, steps, rung, at, fits }: Say): Task => ({
+const say = ({ id, name, act, gesture, steps, rungs, at, fits }: Say): Task => ({
   id: `${id}-sound`,
   family: 'first-sounds',
   name: `Say the ${id} sound`,
@@ -128,22 +126,21 @@ const say = ({ id, name, act, gesture, steps, rung, at, fits }: Say): Task => ({
   act,
   unit: 'sound',
   steps,
-  rungs: Object.fromEntries(steps.map((step) => [step.id, rung])),
+  rungs,
   secondsPerTurn: 12,
   gesture,
   plain: `{word}. What is the ${id} sound?`,
-  framed: `Which row does it grow in? {word}: what is its ${id} sound?`,
-  heads: (step, material) => playable(material).filter((w) => fits(w, step)),
+  heads: (step, material) => playable(material).filter((w) => w.entry.band < 3 && fits(w, step)),
   build: ({ head }) => ({ words: [head.word] }),
   make: ({ words }, step, material) => {
     const word = wordOf(material, words[0]);
-    return sayPlace({ word, at: at(word), name: id, facts: [['the word fits the step', fits(word, step)]] }, material);
+    return sayPlace({ word, at: at(word), facts: [['the word fits the step', fits(word, step)]] }, material);
   },
 });
 
 const FIRST = say({
   id: 'first',
-  rung: 'say',
+  rungs: { hold: 'say', clip: 'say-clip', cluster: 'cluster' },
   gesture: 'tap a shoulder',
   name: 'first sound',
   act: 'produce',
@@ -154,7 +151,7 @@ const FIRST = say({
 
 const LAST = say({
   id: 'last',
-  rung: 'last',
+  rungs: { hold: 'last', clip: 'last', cluster: 'cluster' },
   gesture: 'tap the other hand’s end',
   name: 'last sound',
   act: 'produce',
@@ -175,7 +172,7 @@ const LAST = say({
 
 const MIDDLE = say({
   id: 'middle',
-  rung: 'middle',
+  rungs: { hold: 'middle', clip: 'middle' },
   gesture: 'tap the elbow',
   name: 'middle sound',
   act: 'produce',
@@ -203,25 +200,26 @@ const SHARED: Task = {
   id: 'shared-sound',
   family: 'first-sounds',
   name: 'The sound they share',
-  asks: 'They hear three words and say the sound all begin with.',
+  asks: 'They hear three words and say the sound all of them start with.',
   act: 'match',
   unit: 'sound',
   steps: [
-    { id: 'told', name: 'told what to listen for', told: 'told', starts: 'hold' },
-    { id: 'kept', name: 'kept for them to find, held sounds', told: 'kept', starts: 'hold' },
-    { id: 'any', name: 'kept for them to find, any sound', told: 'kept', starts: 'clip' },
+    { id: 'kept', name: 'sounds that can be held', told: 'kept', starts: 'hold' },
+    { id: 'any', name: 'short sounds, light ones and vowels', told: 'kept', starts: 'clip' },
   ],
-  rungs: { told: 'say', kept: 'say', any: 'say' },
+  // The answer was in the question: finding a word with a sound that is told is a game of its own now.
+  unlisted: [{ id: 'told', name: 'told what to listen for', told: 'told', starts: 'hold', now: 'kept' }],
+  rungs: { kept: 'say', any: 'say-clip' },
   secondsPerTurn: 20,
   gesture: 'one finger for each word',
-  plain: '{told}{words}. What sound do they all begin with?',
-  framed: '{told}{words} grow in one row. What sound do they all begin with?',
-  heads: (step, material) => oneBeat(material).filter((w) => w.count <= 4 && startsLike(step)(w)),
+  plain: '{told}{words}. What sound do they all start with?',
+  heads: (step, material) => oneBeat(material).filter((w) => w.count <= 4 && w.entry.band < 3 && startsLike(step)(w)),
   build: ({ head, material, random }) => {
     const row = [head];
     for (const other of some(shelves(material).byFirst.get(firstOf(head)) ?? [], random, 30)) {
       if (
         row.length < 3 &&
+        other.entry.band < 3 &&
         !inCluster(other, 0) &&
         row.every(
           (w) =>
@@ -247,7 +245,7 @@ const SHARED: Task = {
       judged: { by: 'sounds', sounds: [sound] },
       slots: { words: words.join(' … '), told: step.told === 'told' ? `Listen for ${name}: ` : '', sound: name },
       how: advice([sound], material.accent),
-      script: script(`${words.join(', ')}. What sound do they all begin with?`, name, words.join(', ')),
+      script: script(name, words.join(', ')),
       likely: distinct([
         soundRight(sound, material.accent),
         soundAlone('other-sound', lastOf(head), { accent: material.accent, note: 'the last sound' }),
@@ -287,8 +285,7 @@ const CLUE: Task = {
   steps: STARTS,
   secondsPerTurn: 18,
   gesture: 'hand behind the ear',
-  plain: 'It begins with {sound}: {clue}. What could it be?',
-  framed: 'Something grows in the {sound} row: {clue}. What could it be?',
+  plain: 'It starts with {sound}. Here is a clue: {clue}. What could it be?',
   heads: (step, material) => riddles(material).filter(startsLike(step)),
   build: ({ head }) => ({ words: [head.word] }),
   make: ({ words }, step, material) => {
@@ -302,8 +299,8 @@ const CLUE: Task = {
       expected: word.word,
       judged: { by: 'begins', sound },
       slots: { sound: name, clue: word.entry.meaning, word: word.word },
-      how: `${advice([sound], material.accent)} Another word that begins so and fits is right too.`,
-      script: script(`It begins with ${name}: ${word.entry.meaning}.`, word.word),
+      how: `${advice([sound], material.accent)} Another word that starts with it and fits is right too.`,
+      script: script(word.word),
       likely: distinct([
         rightLikely(ipaOf(word), word.word, 'right'),
         { ...inWords('fits', null, { show: 'another word', note: 'that fits too', outcome: 'on-own' }), said: sound },
@@ -327,9 +324,11 @@ const THRICE: Task = {
   steps: STARTS.slice(0, 2),
   secondsPerTurn: 12,
   gesture: 'three taps, then open hands',
-  plain: '{word}. Its first sound three times, then the word.',
-  framed: 'Knock three times at the shed: {word}. Its first sound three times, then the word.',
-  heads: (step, material) => playable(material).filter((w) => w.count <= 5 && startsLike(step)(w)),
+  plain: '{word}. Say the first sound three times, then the word.',
+  heads: (step, material) =>
+    playable(material).filter(
+      (w) => w.count <= 5 && w.entry.band < 3 && firstMaking(w) !== 'vowel' && startsLike(step)(w),
+    ),
   build: ({ head }) => ({ words: [head.word] }),
   make: ({ words }, step, material) => {
     const word = wordOf(material, words[0]);
@@ -341,10 +340,10 @@ const THRICE: Task = {
       words: [shownOf(word)],
       view: { kind: 'line', spot: 0, parts: null },
       expected,
-      judged: { by: 'sounds', sounds: [sound, sound, sound, ...ipaOf(word)] },
+      judged: { by: 'sounds', sounds: [sound, sound, sound, ...ipaOf(word)], gaps: true },
       slots: { word: word.word, sound: slash(sound, material) },
       how: advice([sound], material.accent),
-      script: script(`${word.word}.`, expected, expected),
+      script: script(expected, expected),
       likely: [wholeWord(word)],
       facts: [['the word fits the step', startsLike(step)(word)]],
     };

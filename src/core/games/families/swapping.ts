@@ -73,7 +73,7 @@ function whereTo({ at, to }: Link, material: Material): string {
 const CHANGE_WORDS: Readonly<Record<Link['change'], (link: Link, material: Material) => string>> = {
   swap: (l, m) => `change ${slash(sure(l.old), m)} to ${slash(sure(l.new), m)}`,
   'leave-out': (l, m) => `leave ${slash(sure(l.old), m)} out`,
-  add: (l, m) => `put ${slash(sure(l.new), m)} ${whereTo(l, m)}`,
+  add: (l, m) => `add ${slash(sure(l.new), m)} ${whereTo(l, m)}`,
 };
 
 /** The new sound in the wrong place: at the other end of the word. */
@@ -114,7 +114,7 @@ function changed(link: Link, material: Material, facts: Made['facts']): Made {
       new: link.new ? slash(link.new, material) : '',
     },
     how: `${advice(sounds, material.accent)}`,
-    script: script(`${from.word}. Now ${change}. What is it now?`, to.word),
+    script: script(to.word),
     likely: distinct([
       rightLikely(ipaOf(to), to.word, 'right'),
       unchanged(from),
@@ -141,17 +141,16 @@ const SWAP: Task = {
   unit: 'sound',
   steps: [
     { id: 'first', name: 'the first sound', place: 'first' },
+    { id: 'onset', name: 'a whole start for another', place: 'onset' },
     { id: 'last', name: 'the last sound', place: 'last' },
     { id: 'middle', name: 'the middle sound', place: 'middle' },
     { id: 'cluster', name: 'one in a cluster', place: 'cluster' },
-    { id: 'onset', name: 'a whole start for another', place: 'onset' },
   ],
-  rungs: { first: 'first', last: 'last', middle: 'middle', cluster: 'cluster', onset: 'cluster' },
+  rungs: { first: 'first', onset: 'onset', last: 'last', middle: 'middle', cluster: 'cluster' },
   becomes: true,
   secondsPerTurn: 15,
   gesture: 'pull one pot out, set another in',
   plain: '{word}. Now {change}. What is it now?',
-  framed: '{word}. Dig one out and replant: {change}. What grows now?',
   heads: (step, material) =>
     step.place === 'onset'
       ? oneBeat(material).filter(
@@ -222,7 +221,7 @@ function onsetSwap(from: Word, to: Word, material: Material): Made {
     },
     slots: { word: from.word, change, answer: to.word, old: name(from), new: name(to) },
     how: 'The whole start goes, all its sounds together.',
-    script: script(`${from.word}. Now ${change}. What is it now?`, to.word),
+    script: script(to.word),
     likely: distinct([rightLikely(ipaOf(to), to.word, 'right'), unchanged(from)]),
     facts: [
       ['both have the same rest', a.vowel === b.vowel && a.coda.join(' ') === b.coda.join(' ')],
@@ -254,7 +253,6 @@ const WHICH: Task = {
   secondsPerTurn: 15,
   gesture: 'point to the finger that changed',
   plain: '{first} … {second}. Which sound changed: {choices}?',
-  framed: '{first} … {second}. Where was it replanted: {choices}?',
   heads: (_step, material) =>
     changeable(material).filter((w) => w.sounds.length === 3 && w.shape === 'CVC' && w.count === 3),
   kinds: (step) => sure(step.choices),
@@ -291,7 +289,7 @@ const WHICH: Task = {
       },
       likely: choiceLikely(choices, right),
       how: `Say both twice. ${advice([sure(link.old), sure(link.new)], material.accent)}`,
-      script: script(`${from.word} … ${to.word}. Which sound changed?`, sure(choices[right])),
+      script: script(sure(choices[right])),
       facts: [oneChange(from, to, link), ['it was swapped', link.change === 'swap']],
     };
   },
@@ -310,19 +308,17 @@ const reordered = (word: Word, step: Step, material: Material): Word[] => {
 const ORDER: Task = {
   id: 'reorder',
   family: 'swapping',
-  name: 'Same sounds, new order',
-  asks: 'They hear a word’s sounds in another order and say the word they make.',
+  name: 'Back to front',
+  asks: 'They say the sounds of a word from the last to the first, and the word they make.',
   act: 'swap',
   unit: 'sound',
-  steps: [
-    { id: 'backwards', name: 'from the last to the first', place: 'ends' },
-    { id: 'any', name: 'in any order', place: 'any' },
-  ],
+  steps: [{ id: 'backwards', name: 'from the last to the first', place: 'ends' }],
+  // The new order had to be told, which makes it blending.
+  unlisted: [{ id: 'any', name: 'in any order', place: 'any', now: 'backwards' }],
   becomes: true,
   secondsPerTurn: 20,
   gesture: 'move the pots about',
-  plain: '{word}. Same sounds, new order: {sounds}. What is it now?',
-  framed: '{word}. Replant the row: {sounds}. What grows now?',
+  plain: '{word}. {turn}',
   heads: (step, material) => changeable(material).filter((w) => reordered(w, step, material).length > 0),
   build: ({ head, step, material, random, wishes }) => {
     const to = bestOf(reordered(head, step, material), random, (w) => !wishes.avoid.has(w.word));
@@ -342,9 +338,17 @@ const ORDER: Task = {
       },
       expected: to.word,
       judged: { by: 'sounds', sounds: ipaOf(to) },
-      slots: { word: from.word, sounds: spokenApart(to), answer: to.word },
+      slots: {
+        word: from.word,
+        sounds: spokenApart(from),
+        turn:
+          step.place === 'ends'
+            ? `Its sounds are ${spokenApart(from)}. Say them from the end. What word do you get?`
+            : `The same sounds in a new order: ${spokenApart(to)}. What is it now?`,
+        answer: to.word,
+      },
       how: advice([...new Set(ipaOf(to))], material.accent),
-      script: script(`${from.word}. New order: ${spokenApart(to)}. What is it now?`, to.word),
+      script: script(to.word),
       likely: distinct([rightLikely(ipaOf(to), to.word, 'right'), unchanged(from), notJoined(to)]),
       facts: [
         [
@@ -359,6 +363,13 @@ const ORDER: Task = {
 
 /** Fewest and most words in a chain. */
 const CHAIN_LENGTH = { least: 3, most: 10 } as const;
+
+/** Links that add a sound or leave one out. */
+const growing = (links: readonly Link[]): number => links.filter((l) => l.change !== 'swap').length;
+/** Where words may grow, one link in three does. */
+const growsEnough = (links: readonly Link[], { grow }: Step): boolean => !grow || growing(links) * 3 >= links.length;
+const isBetter = (a: readonly Link[], b: readonly Link[], step: Step): boolean =>
+  a.length !== b.length ? a.length > b.length : step.grow === true && growing(a) > growing(b);
 
 const CHAIN: Task = {
   id: 'chain',
@@ -380,7 +391,6 @@ const CHAIN: Task = {
   secondsPerTurn: 15,
   gesture: 'pull one pot out, set another in',
   plain: '{word}. Now {change}. What is it now?',
-  framed: '{word}. Dig one out and replant: {change}. What grows now?',
   heads: (step, material) =>
     material.keep(`chain ${step.id}`, () =>
       changeable(material).filter(
@@ -399,7 +409,7 @@ const CHAIN: Task = {
       : some(
           heads.filter((w) => !wishes.avoid.has(w.word)),
           random,
-          6,
+          step.grow ? 24 : 6,
         );
     const allowed = isChangeable(material);
     let best: Link[] = [];
@@ -409,8 +419,8 @@ const CHAIN: Task = {
         { start, length, places: placesOf(step), grow: step.grow === true, target, allowed },
         random,
       );
-      if (found.length > best.length) best = [...found];
-      if (best.length === length - 1) break;
+      if (isBetter(found, best, step)) best = [...found];
+      if (best.length === length - 1 && growsEnough(best, step)) break;
     }
     return best.map((l) => ({ words: [l.from.word, l.to.word] }));
   },
@@ -448,11 +458,12 @@ export const SWAPPING: Family = {
   ladder: {
     rungs: [
       { id: 'first', name: 'first', does: 'swap the first sound' },
+      { id: 'onset', name: 'whole start', does: 'swap a whole start for another' },
       { id: 'last', name: 'last', does: 'swap the last sound' },
       { id: 'middle', name: 'middle', does: 'swap the middle sound' },
       { id: 'cluster', name: 'in a cluster', does: 'swap a sound in a cluster' },
     ],
-    needs: ['leaving-out/first'],
+    needs: ['first-sounds/say'],
   },
   tasks: [SWAP, WHICH, ORDER, CHAIN],
 };

@@ -41,12 +41,12 @@ const HUNT: Task = {
   steps: [
     { id: '3-4', name: '3 or 4 sounds', count: 3, most: 4 },
     { id: '5-6', name: '5 or 6 sounds', count: 5, most: 6 },
-    { id: '7-8', name: '7 or 8 sounds', count: 7, most: 8 },
   ],
+  // More sounds than that are held in mind only when they are written.
+  unlisted: [{ id: '7-8', name: '7 or 8 sounds', count: 7, most: 8, now: '5-6' }],
   secondsPerTurn: SECONDS + 20,
   gesture: 'cup the handful; one finger for each word',
   plain: 'Here are {sounds}. What words can you make?',
-  framed: 'Harvest: {sounds}. What words can you pick?',
   heads: (step, material) => material.keep(`hunt ${step.id}`, () => sources(step, material)),
   build: ({ head, step, material, random }) => {
     const wanted = sure(step.count) + Math.floor(random() * (sure(step.most) - sure(step.count) + 1));
@@ -94,7 +94,6 @@ function handfulItem(sounds: readonly string[], step: Step, material: Material):
     slots: { sounds: named },
     how: `${advice([...new Set(sounds)], material.accent)} Each sound once in a word. Tap each word as it is said.`,
     script: script(
-      `Here are ${named}. What words can you make?`,
       found
         .slice(0, 5)
         .map((w) => w.word)

@@ -59,7 +59,6 @@ const countWords: Task = {
   secondsPerTurn: 20,
   gesture: 'a step, or a pebble, for each word',
   plain: 'Listen: “{sentence}” How many words?',
-  framed: 'Plant one pebble for each word: “{sentence}” How many?',
   heads: (step, material) => playable(material).filter((w) => sentenceFor(w, step, material) !== undefined),
   build: ({ head }) => ({ words: [head.word] }),
   make: ({ words }, step, material) => {
@@ -79,7 +78,7 @@ const countWords: Task = {
       how:
         'Say it at an easy pace, as you would speak. Then again, with a beat for each word. ' +
         'A long word is still one word.',
-      script: script(sentence, `${n}`, parts.join(' · ')),
+      script: script(`${n}`, parts.join(' · ')),
       facts: [
         ['every word of the sentence is known', allKnown(sentence, material)],
         ['the number of words is that of the step', fits(sentence, step)],
@@ -103,10 +102,11 @@ export const WORDS: Family = {
   },
   ladder: {
     rungs: [
-      { id: '3', name: '3', does: 'count 3 words' },
-      { id: '4', name: '4', does: 'count 4 words' },
-      { id: '5-6', name: '5 or 6', does: 'count 5 or 6 words' },
-      { id: '7-8', name: '7 or 8', does: 'count 7 or 8 words' },
+      // A number may be guessed: counting shows nothing else.
+      { id: '3', name: '3', does: 'count 3 words', carries: [] },
+      { id: '4', name: '4', does: 'count 4 words', carries: [] },
+      { id: '5-6', name: '5 or 6', does: 'count 5 or 6 words', carries: [] },
+      { id: '7-8', name: '7 or 8', does: 'count 7 or 8 words', carries: [] },
     ],
   },
   tasks: [countWords],

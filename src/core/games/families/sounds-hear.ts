@@ -1,0 +1,271 @@
+import { choiceLikely, inWords } from '../../answers/likely';
+import { firstMaking, inCluster } from '../../lexicon/difficulty';
+import type { Word } from '../../lexicon/entry';
+import { traitsOf } from '../../lexicon/traits';
+import { shuffle, type Random } from '../../random';
+import { sure } from '../../sure';
+import { shownOf } from '../marks';
+import { oneBeat, type Material } from '../material';
+import { need, wordOf } from '../proof';
+import { advice } from '../saying';
+import type { Building, Made, Task } from '../task';
+import type { Step } from '../step';
+import type { Spec } from '../spec';
+import { bestOf, firstOf, ipaOf, lastOf, script, slash, some, soundFoil } from './common';
+import { allKnown, wordsOf } from './words';
+
+/** Everyday words of one beat with one consonant at the start and one at the end. */
+const plain = (material: Material): readonly Word[] =>
+  material.keep('plain at both ends', () =>
+    oneBeat(material).filter(
+      (w) =>
+        w.count === 3 &&
+        w.sounds.length === 3 &&
+        w.entry.band < 3 &&
+        firstMaking(w) !== 'vowel' &&
+        !sure(w.sounds[2]).vowel &&
+        !inCluster(w, 0) &&
+        !inCluster(w, 2),
+    ),
+  );
+
+/** Words of a row do not rhyme, and do not share what is not asked about. */
+const unlike = (a: Word, b: Word): boolean =>
+  a !== b && traitsOf(a).rhyme !== traitsOf(b).rhyme && ipaOf(a)[1] !== ipaOf(b)[1];
+
+interface Hear {
+  readonly place: 'first' | 'last';
+  readonly name: string;
+  readonly verb: string;
+  readonly steps: readonly Step[];
+  readonly rungs: Readonly<Record<string, string>>;
+  /** The sound asked about. */
+  readonly at: (word: Word) => string;
+}
+
+/** Choices as they are read out. Example: `orOf(['sun', 'boat']) // 'sun or boat'`. */
+const orOf = (choices: readonly string[]): string => `${choices.slice(0, -1).join(' … ')} … or ${sure(choices.at(-1))}`;
+
+/** Hearing before saying: the sound is told, and the word with it is to be found. A word, or its picture, is pointed to. */
+const hear = ({ place, name, verb, steps, rungs, at }: Hear): Task => ({
+  id: `hear-${place}`,
+  family: 'first-sounds',
+  name,
+  asks: `They hear a sound and find the word that ${verb} it.`,
+  act: 'match',
+  unit: 'sound',
+  steps,
+  rungs,
+  oneOf: (step) => sure(step.choices),
+  secondsPerTurn: 15,
+  gesture: 'point to the one',
+  plain: `Which one ${verb} {sound}: {choices}?`,
+  heads: (step, material) =>
+    material.keep(`hear ${place} ${step.foil}`, () => {
+      const all = plain(material);
+      const sounds = [...new Set(all.map(at))];
+      const foiled = new Set(sounds.filter((a) => sounds.some((b) => soundFoil(a, b, step.foil))));
+      return all.filter((w) => foiled.has(at(w)));
+    }),
+  kinds: (step) => sure(step.choices),
+  build: ({ head, step, material, random, kind, wishes }) => {
+    const others: Word[] = [];
+    while (others.length < sure(step.choices) - 1) {
+      const other = bestOf(
+        plain(material),
+        random,
+        (w) =>
+          soundFoil(at(head), at(w), step.foil, wishes.pairs) &&
+          !ipaOf(w).includes(at(head)) &&
+          [head, ...others].every((o) => unlike(o, w) && at(o) !== at(w)) &&
+          !wishes.avoid.has(w.word),
+        80,
+      );
+      if (!other) return null;
+      others.push(other);
+    }
+    const names = shuffle(others, random).map((w) => w.word);
+    names.splice(kind, 0, head.word);
+    return { words: names, sounds: [at(head)] };
+  },
+  make: ({ words, sounds }, step, material) => {
+    const row = words.map((w) => wordOf(material, w));
+    const target = need(sounds?.[0], 'A sound to listen for.');
+    const right = row.findIndex((w) => at(w) === target);
+    const others = row.filter((_, i) => i !== right);
+    const word = need(row[right], 'A word with the sound.');
+    return {
+      head: word,
+      words: row.map(shownOf),
+      view: { kind: 'row', answer: right, first: false, tags: { answer: 'this one' } },
+      expected: word.word,
+      kind: right,
+      judged: { by: 'choice', choices: words, right },
+      slots: { sound: slash(target, material), choices: orOf(words), word: word.word },
+      likely: choiceLikely(words, right),
+      how: `${advice([target], material.accent)} Name the pictures or things first.`,
+      script: script(word.word),
+      facts: [
+        ['there are as many words as the step says', row.length === step.choices],
+        ['no other word has the sound', others.every((w) => !ipaOf(w).includes(target))],
+        ['anyone tells the sounds apart', others.every((w) => soundFoil(target, at(w), step.foil))],
+      ],
+    };
+  },
+});
+
+const HEAR_FIRST = hear({
+  place: 'first',
+  name: 'Which one starts with it?',
+  verb: 'starts with',
+  at: firstOf,
+  steps: [
+    { id: '2-far', name: '2 words, sounds far apart', foil: 'far', choices: 2, place: 'first' },
+    { id: '3-far', name: '3 words, sounds far apart', foil: 'far', choices: 3, place: 'first' },
+    { id: '3-near', name: '3 words, sounds nearly alike', foil: 'near', choices: 3, place: 'first' },
+  ],
+  rungs: { '2-far': 'same', '3-far': 'sort', '3-near': 'near' },
+});
+
+const HEAR_LAST = hear({
+  place: 'last',
+  name: 'Which one ends with it?',
+  verb: 'ends with',
+  at: lastOf,
+  steps: [
+    { id: '2-far', name: '2 words, sounds far apart', foil: 'far', choices: 2, place: 'last' },
+    { id: '3-far', name: '3 words, sounds far apart', foil: 'far', choices: 3, place: 'last' },
+  ],
+  rungs: { '2-far': 'hear-last', '3-far': 'hear-last' },
+});
+
+/** Words to catch among others: each is said with a breath after it. */
+const callOut = (words: readonly Word[], target: string, step: Step, material: Material): Made => {
+  const hits = words.filter((w) => firstOf(w) === target);
+  const others = words.filter((w) => firstOf(w) !== target);
+  return {
+    head: null,
+    words: words.map(shownOf),
+    view: { kind: 'story', sentences: words.map((w) => [{ text: w.word, hit: firstOf(w) === target }]) },
+    expected: hits.map((w) => w.word).join(', '),
+    judged: { by: 'list', entries: hits.map((w) => w.word) },
+    listed: words.map((w) => w.word).join(' · '),
+    slots: { sound: slash(target, material), list: words.map((w) => w.word).join(' … ') },
+    how: `${advice([target], material.accent)} Wait a breath after each word.`,
+    script: script(hits.map((w) => w.word).join(', ')),
+    likely: [SOME_MISSED],
+    facts: [
+      ['there are as many words as the step says', words.length === step.count],
+      ['half of them are to be caught', hits.length * 2 === words.length],
+      ['anyone tells the others from them', others.every((w) => soundFoil(target, firstOf(w), 'far'))],
+    ],
+  };
+};
+
+const SOME_MISSED = inWords('some', 'some-missed', { show: 'some', note: 'and missed others' });
+
+/** No three alike in a row: hands would stay up. */
+const mixed = (words: readonly Word[], target: string): boolean =>
+  words.every(
+    (w, i) => i < 2 || [i - 1, i - 2].some((j) => (firstOf(sure(words[j])) === target) !== (firstOf(w) === target)),
+  );
+
+function wordsToCatch({ head, theme, step, material, random, wishes }: Building): Spec | null {
+  const pool = plain(material);
+  const half = sure(step.count) / 2;
+  const row = [head];
+  const take = (fits: (w: Word) => boolean): void => {
+    const next = bestOf(
+      pool,
+      random,
+      (w) => fits(w) && row.every((r) => unlike(r, w)) && !wishes.avoid.has(w.word),
+      80,
+    );
+    if (next) row.push(next);
+  };
+  for (let i = 1; i < half; i += 1) take((w) => firstOf(w) === theme);
+  for (let i = 0; i < half; i += 1) take((w) => soundFoil(sure(theme), firstOf(w), 'far', wishes.pairs));
+  if (row.length !== step.count) return null;
+  const order = inOrder(row, sure(theme), random);
+  return order && { words: order.map((w) => w.word), sounds: [sure(theme)] };
+}
+
+function inOrder(row: readonly Word[], theme: string, random: Random): readonly Word[] | null {
+  for (let tries = 0; tries < 20; tries += 1) {
+    const order = shuffle(row, random);
+    if (mixed(order, theme)) return order;
+  }
+  return null;
+}
+
+/** Sentences of plans made before: every word that starts with the sound was to be caught. */
+function sentencesToCatch(words: readonly string[], target: string, step: Step, material: Material): Made {
+  const story = words.map((w) => wordOf(material, w).entry.sentence);
+  const sentences = story.map((s) =>
+    s.split(/\s+/).map((text) => ({ text, hit: material.soundsOf(wordsOf(text)[0] ?? '')?.[0] === target })),
+  );
+  const hits = sentences
+    .flat()
+    .filter((w) => w.hit)
+    .map((w) => sure(wordsOf(w.text)[0]));
+  return {
+    head: null,
+    words: [],
+    view: { kind: 'story', sentences },
+    expected: hits.join(', '),
+    judged: { by: 'list', entries: hits },
+    slots: { sound: slash(target, material), list: story.join(' ') },
+    how: `${advice([target], material.accent)} Read slowly, and wait a breath after each sentence.`,
+    script: script(hits.join(', ')),
+    likely: [SOME_MISSED],
+    facts: [
+      ['there are as many sentences as the step says', story.length === step.count],
+      ['every word is known', story.every((s) => allKnown(s, material))],
+      ['there is something to catch', hits.length > 0],
+    ],
+  };
+}
+
+/** A step of before: whole sentences were read. */
+const isStory = (step: Step): boolean => step.now !== undefined;
+
+const CATCH: Task = {
+  id: 'catch',
+  family: 'first-sounds',
+  name: 'Catch the sound',
+  asks: 'They hear some words, one after the other, and catch every one that starts with the sound.',
+  act: 'match',
+  unit: 'sound',
+  steps: [
+    { id: '6', name: '6 words', count: 6 },
+    { id: '8', name: '8 words', count: 8 },
+  ],
+  unlisted: [
+    { id: '3', name: '3 sentences', count: 3, now: '6' },
+    { id: '4', name: '4 sentences', count: 4, now: '8' },
+  ],
+  secondsPerTurn: 30,
+  gesture: 'hands up at each one',
+  together: true,
+  plain: 'Put your hands up when a word starts with {sound}: {list}.',
+  heads: (_step, material) => plain(material),
+  theme: (step, material, random, { sound }) => {
+    if (sound) return sound;
+    const sounds = some([...new Set(plain(material).map(firstOf))], random);
+    return sounds.find((s) => plain(material).filter((w) => firstOf(w) === s).length >= sure(step.count) * 3) ?? null;
+  },
+  fits: (head, _kind, theme) => theme !== null && firstOf(head) === theme,
+  build: (building) => (building.theme === null ? null : wordsToCatch(building)),
+  make: ({ words, sounds }, step, material) => {
+    const target = need(sounds?.[0], 'A sound to catch.');
+    if (isStory(step)) return sentencesToCatch(words, target, step, material);
+    return callOut(
+      words.map((w) => wordOf(material, w)),
+      target,
+      step,
+      material,
+    );
+  },
+};
+
+export const HEAR_TASKS: readonly Task[] = [HEAR_FIRST, HEAR_LAST, CATCH];
