@@ -23,6 +23,8 @@ export interface GameRequest {
   /** Items to keep, by key; the rest is made around them. */
   readonly keep?: readonly string[] | undefined;
   readonly pairs?: readonly SoundPair[] | undefined;
+  readonly lowOnly?: boolean | undefined;
+  readonly mixUps?: boolean | undefined;
   readonly start?: string | undefined;
   readonly target?: string | undefined;
   readonly contested?: boolean | undefined;
@@ -101,6 +103,8 @@ class Making {
       sound: request.sound,
       words: request.words ? new Set(request.words) : undefined,
       pairs: request.pairs,
+      lowOnly: request.lowOnly,
+      mixUps: request.mixUps,
       start: request.start,
       target: request.target,
       size: request.size,

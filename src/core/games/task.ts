@@ -16,6 +16,10 @@ export interface Wishes {
   readonly words?: ReadonlySet<string> | undefined;
   /** Sounds a child says alike: never what tells right from wrong. */
   readonly pairs?: readonly SoundPair[] | undefined;
+  /** Somebody here hears better without high sounds: none of them tells right from wrong. */
+  readonly lowOnly?: boolean | undefined;
+  /** Sounds that many young children mix up may be told apart too. */
+  readonly mixUps?: boolean | undefined;
   readonly start?: string | undefined;
   readonly target?: string | undefined;
   /** Items of a set that hangs together (a chain, a list that grows). */

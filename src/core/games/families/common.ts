@@ -2,10 +2,12 @@ import type { Word } from '../../lexicon/entry';
 import { homophones, rhymes } from '../../lexicon/likeness';
 import { traitsOf } from '../../lexicon/traits';
 import { isPair, type SoundPair } from '../../phonology/articulation';
-import { byEar, MERGED, TWO_TH } from '../../phonology/by-ear';
+import { isVowelKey } from '../../phonology/keys';
+import { byEar, hangsOnHigh, MERGED, TWO_TH } from '../../phonology/by-ear';
 import { voiceRow } from '../../phonology/voice-label';
 import { shuffle, type Random } from '../../random';
 import type { FoilKind } from '../step';
+import type { Building } from '../task';
 import { slashed } from '../saying';
 import type { Line } from '../view';
 import { oneBeat, shelves, type Material } from '../material';
@@ -91,17 +93,7 @@ export function rhymeFoil(
   word: Word,
   kind: FoilKind,
   others: readonly Word[],
-  {
-    material,
-    random,
-    pairs = [],
-    avoid,
-  }: {
-    material: Material;
-    random: Random;
-    pairs?: readonly SoundPair[] | undefined;
-    avoid?: ReadonlySet<string>;
-  },
+  { material, random, wishes }: Pick<Building, 'material' | 'random' | 'wishes'>,
 ): Word | undefined {
   const shelf = shelves(material);
   const parts = shelf.of(word);
@@ -114,23 +106,28 @@ export function rhymeFoil(
   };
   const fits = (other: Word): boolean =>
     foilKind(word, other, material) === kind &&
-    !saidAlike(word, other, material, pairs) &&
-    !avoid?.has(other.word) &&
+    !heardAlike(word, other, kind, { material, wishes }) &&
+    !wishes.avoid.has(other.word) &&
     others.every((o) => o !== other && !homophones(o, other) && traitsOf(o).rhyme !== traitsOf(other).rhyme);
   return bestOf(pools[kind]() ?? [], random, fits, kind === 'same-ends' ? 60 : 40);
 }
 
 /**
- * True where a child who says a pair of sounds alike would hear the two words rhyme: *thief* and *leaf* do; *bath* and
- * *calf* might.
+ * True where two words that do not rhyme may be heard to: *thief* and *leaf* by a child who says f for th; *cap* and
+ * *cab* where voice at the end is not heard; *pen* and *pin*, whose vowels many adults do not tell apart in noise.
  */
-function saidAlike(a: Word, b: Word, material: Material, pairs: readonly SoundPair[]): boolean {
-  if (!pairs.length) return false;
+function heardAlike(
+  a: Word,
+  b: Word,
+  kind: FoilKind,
+  { material, wishes }: Pick<Building, 'material' | 'wishes'>,
+): boolean {
   const [x, y] = [shelves(material).of(a), shelves(material).of(b)];
+  if (kind === 'same-ends') return byEar(x.vowel, y.vowel) === 'near';
   return (
     x.vowel === y.vowel &&
     x.coda.length === y.coda.length &&
-    x.coda.every((ipa, i) => ipa === y.coda[i] || isPair(pairs, ipa, sure(y.coda[i])))
+    x.coda.every((ipa, i) => ipa === y.coda[i] || neverApart(ipa, sure(y.coda[i]), wishes))
   );
 }
 
@@ -140,21 +137,57 @@ export const rhymesOf = (word: Word, material: Material): readonly Word[] =>
     (other) => !other.entry.doubt && traitsOf(other).syllables === 1 && rhymes(word, other),
   );
 
+/** The end of a word from its vowel on, in lexical sets: the same in every accent, save where one has its own way. */
+const endInSets = ({ segments }: Word): string =>
+  segments
+    .slice(segments.findIndex((s) => isVowelKey(s.key)))
+    .map((s) => s.key)
+    .join(' ');
+
 /**
- * True where two sounds are as far apart by ear as the step wants, and no pair that this child, or many children, say
- * alike. The two th are never foils for each other.
+ * Those of them that rhyme in every shipped accent: *door* and *paw* do only where the r is not said. Where there are
+ * none, all of them.
+ */
+export function steadyRhymesOf(word: Word, material: Material): readonly Word[] {
+  const all = rhymesOf(word, material);
+  const own = (w: Word): boolean => Object.keys(w.entry.ownLines).length > 0;
+  const steady = own(word) ? [] : all.filter((w) => !own(w) && endInSets(w) === endInSets(word));
+  return steady.length ? steady : all;
+}
+
+/** What a set may not set against each other, and what is let in. */
+export interface Ears {
+  /** Sounds a child says alike. */
+  readonly pairs?: readonly SoundPair[] | undefined;
+  /** Somebody here hears better without high sounds. */
+  readonly lowOnly?: boolean | undefined;
+  /** Sounds that many young children mix up may be told apart too. */
+  readonly mixUps?: boolean | undefined;
+}
+
+/** True where two sounds never tell right from wrong here. The two th never do. */
+export const neverApart = (a: string, b: string, { pairs = [], lowOnly = false }: Ears): boolean =>
+  isPair([TWO_TH, ...pairs], a, b) || (lowOnly && hangsOnHigh(a, b));
+
+/**
+ * True where two sounds are as far apart by ear as the step wants, and no pair that a child here, or many children, say
+ * or hear alike.
  */
 export function soundFoil(
   target: string,
   other: string,
   kind: FoilKind | undefined,
-  pairs: readonly SoundPair[] = [],
+  ears: Ears & { readonly place?: 'first' | 'last' } = {},
 ): boolean {
-  if (target === other || isPair([TWO_TH, ...pairs], target, other)) return false;
+  if (target === other || neverApart(target, other, ears)) return false;
+  const heard = byEar(target, other, ears.place);
   return kind === 'near'
-    ? byEar(target, other) === 'near' && !isPair(MERGED, target, other)
-    : byEar(target, other) === 'far';
+    ? heard === 'near' && (ears.mixUps === true || !isPair(MERGED, target, other))
+    : heard === 'far';
 }
+
+/** True where any two sounds that part right from wrong are told apart by anyone: not the two th. */
+export const isFoil = (a: string, b: string): boolean => a !== b && !isPair([TWO_TH], a, b);
 
 /** The choices of a two-choice game, right or not. */
 export const YES_NO = ['yes', 'no'] as const;

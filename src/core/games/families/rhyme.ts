@@ -9,7 +9,7 @@ import { oneBeat, shelves, type Material } from '../material';
 import type { Building, Task } from '../task';
 import type { Step } from '../step';
 import { sure } from '../../sure';
-import { bestOf, firstOf, foilKind, ipaOf, rhymeFoil, rhymesOf, script, some, YES_NO } from './common';
+import { bestOf, firstOf, foilKind, ipaOf, rhymeFoil, rhymesOf, script, some, steadyRhymesOf, YES_NO } from './common';
 
 /** Words of one beat with at least so many rhymes. */
 const rhyming =
@@ -30,9 +30,9 @@ const foilFor = (
   word: Word,
   { step, material, random, wishes }: Building,
   others: readonly Word[] = [],
-): Word | undefined =>
-  rhymeFoil(word, sure(step.foil), others, { material, random, pairs: wishes.pairs, avoid: wishes.avoid });
+): Word | undefined => rhymeFoil(word, sure(step.foil), others, { material, random, wishes });
 const partner = ({ head, material, random, wishes }: Building): Word | undefined =>
+  bestOf(steadyRhymesOf(head, material), random, (w) => !wishes.avoid.has(w.word), 24) ??
   bestOf(rhymesOf(head, material), random, (w) => !wishes.avoid.has(w.word), 24);
 
 const PAIRS: Task = {
@@ -102,7 +102,9 @@ const ODD: Task = {
   build: (b) => {
     const { head, step, material, random } = b;
     const row = [head];
-    for (const other of some(rhymesOf(head, material), random, 12)) {
+    const steady = steadyRhymesOf(head, material);
+    const enough = steady.length >= sure(step.choices) - 2;
+    for (const other of some(enough ? steady : rhymesOf(head, material), random, 12)) {
       if (row.length < sure(step.choices) - 1 && !b.wishes.avoid.has(other.word) && row.every((w) => rhymes(w, other)))
         row.push(other);
     }

@@ -13,7 +13,7 @@ import { oneBeat, playable, shelves, type Material } from '../material';
 import type { Building, Task, Wishes } from '../task';
 import type { FoilKind, Step } from '../step';
 import { sure } from '../../sure';
-import { bestOf, firstOf, foilKind, ipaOf, script, slash, soundFoil, YES_NO } from './common';
+import { bestOf, firstOf, foilKind, ipaOf, isFoil, neverApart, script, slash, soundFoil, YES_NO } from './common';
 
 const FOILS: readonly Step[] = [
   { id: 'far', name: 'sounds far apart', foil: 'far' },
@@ -49,7 +49,7 @@ const otherFirst = ({ step, material, random, wishes }: Building, heads: readonl
     plainStart(step, material),
     random,
     (w) =>
-      targets.every((t) => soundFoil(t, firstOf(w), step.foil, wishes.pairs)) &&
+      targets.every((t) => soundFoil(t, firstOf(w), step.foil, wishes)) &&
       heads.every((h) => apartInEnd(h, w, material)) &&
       !wishes.avoid.has(w.word),
     60,
@@ -67,12 +67,6 @@ const sameFirst = ({ material, random, wishes }: Building, row: readonly Word[])
       !wishes.avoid.has(w.word),
     40,
   );
-
-/**
- * Two first sounds that part right from wrong. How far apart they are is chosen when the item is built; an item that
- * was dealt under other distances stays what it was.
- */
-const isFoil = (a: string, b: string): boolean => a !== b && !isPair([TWO_TH], a, b);
 
 const SAME: Task = {
   id: 'same-first',
@@ -200,7 +194,7 @@ function pickTheme(step: Step, material: Material, { random, wishes, held }: Cho
   // A near foil needs a neighbour that many words begin with.
   const fit = counts.filter(
     (ipa) =>
-      (step.foil !== 'near' || counts.filter((o) => soundFoil(ipa, o, 'near', wishes.pairs)).length >= 1) &&
+      (step.foil !== 'near' || counts.filter((o) => soundFoil(ipa, o, 'near', wishes)).length >= 1) &&
       (!held || sure(CONSONANTS[ipa]).making === 'hold'),
   );
   return fit[Math.floor(random() * fit.length)] ?? counts[0] ?? null;
@@ -230,7 +224,9 @@ const SORT: Task = {
     kind === 0 ? firstOf(head) === theme : theme !== null && soundFoil(theme, firstOf(head), foilOf(theme, step)),
   build: ({ head, theme, wishes }) =>
     theme &&
-    (firstOf(head) === theme || soundFoil(theme, firstOf(head), undefined, wishes.pairs) || !wishes.pairs?.length)
+    (firstOf(head) === theme ||
+      soundFoil(theme, firstOf(head), undefined, wishes) ||
+      (!wishes.pairs?.length && !wishes.lowOnly))
       ? { words: [head.word], sounds: [theme] }
       : null,
   make: ({ words, sounds }, _step, material) => {
@@ -285,9 +281,7 @@ const ANYWHERE: Task = {
     return times(head, theme) === 0 && !twin && near === (step.foil === 'near');
   },
   build: ({ head, theme, wishes }) =>
-    theme &&
-    (times(head, theme) > 0 ||
-      !head.sounds.some((s) => s.ipa !== theme && wishes.pairs?.some((p) => p.includes(theme) && p.includes(s.ipa))))
+    theme && (times(head, theme) > 0 || !head.sounds.some((s) => s.ipa !== theme && neverApart(theme, s.ipa, wishes)))
       ? { words: [head.word], sounds: [theme] }
       : null,
   make: ({ words, sounds }, _step, material) => {
@@ -358,7 +352,7 @@ const WHERE: Task = {
     const later = (): number => (step.choices === 2 || kind === 2 ? head.sounds.length - 1 : inside());
     const at = kind === 0 ? 0 : later();
     const ipa = sure(ipaOf(head)[at]);
-    const told = (other: string): boolean => wishes.pairs?.some((p) => p.includes(ipa) && p.includes(other)) ?? false;
+    const told = (other: string): boolean => other !== ipa && neverApart(ipa, other, wishes);
     return times(head, ipa) === 1 && !head.sounds.some((s) => told(s.ipa))
       ? { words: [head.word], sounds: [ipa] }
       : null;

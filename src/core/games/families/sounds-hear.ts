@@ -11,7 +11,7 @@ import { advice } from '../saying';
 import type { Building, Made, Task } from '../task';
 import type { Step } from '../step';
 import type { Spec } from '../spec';
-import { bestOf, firstOf, ipaOf, lastOf, script, slash, some, soundFoil } from './common';
+import { bestOf, firstOf, ipaOf, isFoil, lastOf, script, slash, some, soundFoil } from './common';
 import { allKnown, wordsOf } from './words';
 
 /** Everyday words of one beat with one consonant at the start and one at the end. */
@@ -64,7 +64,7 @@ const hear = ({ place, name, verb, steps, rungs, at }: Hear): Task => ({
     material.keep(`hear ${place} ${step.foil}`, () => {
       const all = plain(material);
       const sounds = [...new Set(all.map(at))];
-      const foiled = new Set(sounds.filter((a) => sounds.some((b) => soundFoil(a, b, step.foil))));
+      const foiled = new Set(sounds.filter((a) => sounds.some((b) => soundFoil(a, b, step.foil, { place }))));
       return all.filter((w) => foiled.has(at(w)));
     }),
   kinds: (step) => sure(step.choices),
@@ -75,7 +75,7 @@ const hear = ({ place, name, verb, steps, rungs, at }: Hear): Task => ({
         plain(material),
         random,
         (w) =>
-          soundFoil(at(head), at(w), step.foil, wishes.pairs) &&
+          soundFoil(at(head), at(w), step.foil, { ...wishes, place }) &&
           !ipaOf(w).includes(at(head)) &&
           [head, ...others].every((o) => unlike(o, w) && at(o) !== at(w)) &&
           !wishes.avoid.has(w.word),
@@ -108,7 +108,7 @@ const hear = ({ place, name, verb, steps, rungs, at }: Hear): Task => ({
       facts: [
         ['there are as many words as the step says', row.length === step.choices],
         ['no other word has the sound', others.every((w) => !ipaOf(w).includes(target))],
-        ['anyone tells the sounds apart', others.every((w) => soundFoil(target, at(w), step.foil))],
+        ['anyone tells the sounds apart', others.every((w) => isFoil(target, at(w)))],
       ],
     };
   },
@@ -157,7 +157,7 @@ const callOut = (words: readonly Word[], target: string, step: Step, material: M
     facts: [
       ['there are as many words as the step says', words.length === step.count],
       ['half of them are to be caught', hits.length * 2 === words.length],
-      ['anyone tells the others from them', others.every((w) => soundFoil(target, firstOf(w), 'far'))],
+      ['anyone tells the others from them', others.every((w) => isFoil(target, firstOf(w)))],
     ],
   };
 };
@@ -184,7 +184,7 @@ function wordsToCatch({ head, theme, step, material, random, wishes }: Building)
     if (next) row.push(next);
   };
   for (let i = 1; i < half; i += 1) take((w) => firstOf(w) === theme);
-  for (let i = 0; i < half; i += 1) take((w) => soundFoil(sure(theme), firstOf(w), 'far', wishes.pairs));
+  for (let i = 0; i < half; i += 1) take((w) => soundFoil(sure(theme), firstOf(w), 'far', wishes));
   if (row.length !== step.count) return null;
   const order = inOrder(row, sure(theme), random);
   return order && { words: order.map((w) => w.word), sounds: [sure(theme)] };

@@ -21,7 +21,6 @@ import { onsetAndRime } from '../../lexicon/syllables';
 import { traitsOf } from '../../lexicon/traits';
 import { voiceStart } from '../../lexicon/voice-parts';
 import { groupBy } from '../../group-by';
-import { isPair } from '../../phonology/articulation';
 import { isVowel } from '../../phonology/sounds';
 import type { Family } from '../family';
 import { advice, spokenApart } from '../saying';
@@ -31,7 +30,7 @@ import { oneBeat, playable, type Material } from '../material';
 import type { Building, Made, Task } from '../task';
 import type { Step } from '../step';
 import { sure } from '../../sure';
-import { apart, bestOf, ipaOf, script, slash, some } from './common';
+import { apart, bestOf, ipaOf, neverApart, script, slash, some } from './common';
 
 /** Words a change may start from and come to: each sound one unit, so that nothing is argued about. */
 const changeable = (material: Material): readonly Word[] =>
@@ -163,7 +162,7 @@ const SWAP: Task = {
       return to ? { words: [head.word, to.word] } : null;
     }
     const to = some(links(head, step, material), random)
-      .filter((l) => !wishes.avoid.has(l.to.word) && !isPair(wishes.pairs ?? [], l.old ?? '', l.new ?? ''))
+      .filter((l) => !wishes.avoid.has(l.to.word) && !neverApart(l.old ?? '', l.new ?? '', wishes))
       .sort((a, b) => a.to.entry.band - b.to.entry.band)[0];
     return to ? { words: [head.word, to.to.word] } : null;
   },
@@ -264,7 +263,7 @@ const WHICH: Task = {
           l.change === 'swap' &&
           l.to.shape === 'CVC' &&
           l.to.sounds.length === 3 &&
-          !isPair(wishes.pairs ?? [], sure(l.old), sure(l.new)),
+          !neverApart(sure(l.old), sure(l.new), wishes),
       )
       .sort((a, b) => a.to.entry.band - b.to.entry.band)[0];
     return found ? { words: [head.word, found.to.word] } : null;
