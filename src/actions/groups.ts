@@ -62,6 +62,10 @@ export async function renameGroup(groupId: string, name: string): Promise<FormSt
   return formAnswer(() => people.renameGroup(groupId, name), name);
 }
 
+export async function keepAgeBand(groupId: string, band: unknown): Promise<FormState> {
+  return formAnswer(() => people.setAgeBand(groupId, band));
+}
+
 export async function eraseGroup(groupId: string): Promise<FormState> {
   return formAnswer(() => people.eraseGroup(groupId));
 }

@@ -1,4 +1,5 @@
 import type { AccentId } from '../phonology/accents';
+import type { Access } from './access';
 
 /**
  * A child's own way of saying sounds, set once on the child: says /t/ for /k/, /f/ for /θ/, or speaks another accent.
@@ -11,14 +12,18 @@ export interface OwnWay {
   readonly drops: readonly string[];
   /** Speaks this accent, where it is not the setting's. */
   readonly accent: AccentId | null;
+  /** What is always so for this child, and never a help. */
+  readonly access: readonly Access[];
+  /** Hears better without high sounds: none of them tells right from wrong in a group with this child. */
+  readonly lowOnly: boolean;
 }
 
-export const NO_OWN_WAY: OwnWay = { swaps: [], drops: [], accent: null };
+export const NO_OWN_WAY: OwnWay = { swaps: [], drops: [], accent: null, access: [], lowOnly: false };
 
 /** How a child speaks where nothing is set, as it is kept. */
 export const PLAIN_TEXT = JSON.stringify(NO_OWN_WAY);
 
-/** True where nothing is set. */
+/** True where nothing is set about how the child says sounds. */
 export const isPlain = (way: OwnWay): boolean => !way.swaps.length && !way.drops.length && way.accent === null;
 
 /**

@@ -24,6 +24,32 @@ const changed = (change: (rounds: Record<string, unknown>[]) => void): string =>
   return JSON.stringify(body);
 };
 
+test('a step that a game does not have is told, and never another one played', () => {
+  expect(planRequestSchema.safeParse({ task: 'rhyme-match', step: '2' }).error?.issues[0]?.message).toBe(
+    '“Which one rhymes?” has no step “2”.',
+  );
+  expect(planRequestSchema.parse({ task: 'rhyme-match' }).step).toBe('2-far');
+  const round = { ...sure(plan.rounds[0]), task: 'blending', step: '17' };
+  const read = readPlanFile(planToJson({ ...plan, rounds: [round, ...plan.rounds] }, 'southern-british'));
+  expect(read.rounds[0]).toMatchObject({ round: null, why: '“Blending” has no step “17”.' });
+  expect(read.plan?.rounds).toHaveLength(plan.rounds.length);
+});
+
+test('a plan made before is read with its steps as they were: by number of sounds, and games that went', () => {
+  const old = [
+    ['blending', '3'],
+    ['segmenting', '5'],
+    ['shared-sound', 'told'],
+    ['reorder', 'any'],
+    ['catch', '3'],
+    ['hunt', '7-8'],
+    ['recall-back', '4'],
+  ] as const;
+  const rounds = old.map(([task, step], i) => ({ ...sure(plan.rounds[0]), id: `r${i + 1}`, task, step }));
+  const read = readPlanFile(planToJson({ ...plan, rounds }, 'southern-british'));
+  expect(read.plan?.rounds.map((r) => [r.task, r.step])).toEqual(old);
+});
+
 describe('a plan as a file', () => {
   test('comes back as it was', () => {
     expect(readPlanFile(file)).toMatchObject({ fault: null, plan });

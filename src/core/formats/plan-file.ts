@@ -63,6 +63,7 @@ export const planSchema = z
       .array(z.tuple([sound, sound]))
       .max(40)
       .transform((pairs): SoundPair[] => pairs),
+    mixUps: z.boolean().optional(),
     rounds: z.array(roundSchema).max(ROUND_LIMIT, `A plan can have ${ROUND_LIMIT} rounds.`),
   })
   .refine((plan) => new Set(plan.rounds.map((r) => r.id)).size === plan.rounds.length, {

@@ -11,6 +11,7 @@ import { isConsonantKey, isVowelKey } from '../phonology/keys';
 import { parseTranscription } from '../phonology/transcription';
 import { ACCENT_IDS } from '../phonology/accents';
 import { CONVENTION_IDS } from '../phonology/conventions';
+import { AGE_BANDS } from '../progress/age-band';
 import { LADDERS, UNIT_ORDERS } from '../progress/ladders';
 import { RULES } from '../progress/rule';
 import { SAID_AS, WHYS, type Entry } from '../sessions/log';
@@ -263,6 +264,9 @@ export const settingsSchema = z.object({
   /** People here speak in several accents. */
   mixed: z.boolean().optional(),
 });
+
+/** How old the children of a group are. */
+export const ageBandSchema = z.enum(AGE_BANDS);
 
 /** How answers are weighed, which units come first, and how many adults can lead a group. */
 const MOST_STAFF = 8;

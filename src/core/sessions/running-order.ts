@@ -64,6 +64,8 @@ export interface Plan {
   readonly sound: string | null;
   /** Sounds never set against each other. */
   readonly pairs: readonly SoundPair[];
+  /** Sounds that many young children mix up may be told apart too. */
+  readonly mixUps?: boolean | undefined;
   readonly rounds: readonly PlannedRound[];
 }
 

@@ -30,6 +30,7 @@ export interface PlanRequest {
   readonly seed: number;
   readonly avoid?: readonly string[];
   readonly pairs?: readonly SoundPair[];
+  readonly lowOnly?: boolean;
   readonly contested?: boolean;
   readonly owned?: ReadonlySet<string>;
   readonly paceOf: (task: string) => number;
@@ -206,6 +207,7 @@ export function* planInParts(material: Material, request: PlanRequest): Generato
         seed: request.seed * 16 + number - 1,
         avoid,
         pairs: request.pairs,
+        lowOnly: request.lowOnly,
         contested: request.contested,
         owned: request.owned,
       },

@@ -9,6 +9,8 @@ import { chart, vowelPad } from '../../core/phonology/pad';
 import { labelOf } from '../../core/phonology/sounds';
 import { historyOf, type Week } from '../../core/progress/history';
 import { evidenceOf, type LadderEvidence, type Run } from '../../core/progress/evidence';
+import { NOT_EXPECTED, notExpected, type AgeBand } from '../../core/progress/age-band';
+import { bandOf } from '../people/groups';
 import { rungOf } from '../../core/progress/ladders';
 import { frontier, highest, nextSteps, type NextStep } from '../../core/progress/next-step';
 import { reviewOf, type Review } from '../../core/progress/review';
@@ -164,11 +166,17 @@ function paceOn(ladder: string, runs: readonly Run[], now: number): number {
   return lately.reduce((sum, r) => sum + r.marks.length, 0) / 4;
 }
 
+/** What a ladder is shown for. */
+interface Shown {
+  readonly target: { readonly ladder: string; readonly rung: string } | undefined;
+  readonly band: AgeBand | null;
+  readonly now: number;
+}
+
 function shownLadder(
   { ladder, rungs }: LadderEvidence,
   runs: readonly Run[],
-  target: { readonly ladder: string; readonly rung: string } | undefined,
-  now: number,
+  { target, band, now }: Shown,
 ): ShownLadder {
   const at = frontier(rungs);
   const here = sure(rungs[at < 0 ? rungs.length - 1 : at]);
@@ -188,7 +196,7 @@ function shownLadder(
       does: r.rung.does,
       state: r.state,
       now: target?.ladder === ladder.id && target.rung === r.rung.id,
-      why: whySentence(r),
+      why: `${whySentence(r)}${notExpected(band, r.rung) ? ` ${NOT_EXPECTED}` : ''}`,
       spoken: rungInWords(r),
     })),
   };
@@ -241,7 +249,7 @@ export async function childPage(childId: string, now = Date.now()): Promise<Chil
     days: new Set(runs.map((r) => r.day)).size,
     since: runs.length ? Math.min(...runs.map((r) => r.at)) : null,
     summary: summaryOf(ladders, map, accent),
-    ladders: ladders.map((of) => shownLadder(of, runs, target, now)),
+    ladders: ladders.map((of) => shownLadder(of, runs, { target, band: bandOf(group?.get().age_band ?? null), now })),
     next,
     chosen: pick,
     choices: choices.flatMap((c) => {

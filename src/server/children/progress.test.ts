@@ -15,7 +15,7 @@ import { database } from '../storage/database';
 import { earsOf } from '../sessions/ears';
 import { answersThat } from '../answers/answers';
 import { cellsOfChild, runsOf } from '../answers/kept-evidence';
-import { addChildren, addGroup, eraseChild, listGroups, setOwnWay } from '../people/groups';
+import { addChildren, addGroup, eraseChild, listGroups, setAgeBand, setOwnWay } from '../people/groups';
 import { lookBack } from '../sessions/look-back';
 import { Problem } from '../storage/problems';
 import { tomorrowFor } from './progress';
@@ -157,6 +157,21 @@ describe('evidence', () => {
   });
 });
 
+test('how old the children are is kept, and says what nobody expects of them yet', async () => {
+  const { id, groupId, wren } = await begun();
+  await appendLog(id, [answer(0, wren, 'sun'), answer(1, wren, 'map')]);
+  const why = async (): Promise<string> =>
+    sure((await childPage(wren)).ladders.flatMap((l) => l.rungs).find((r) => r.does === 'blend words like sun')).why;
+  expect(await why()).not.toContain('Not expected yet');
+  await setAgeBand(groupId, 'nursery');
+  expect((await listGroups())[0]?.ageBand).toBe('nursery');
+  expect(await why()).toContain('Not expected yet at this age.');
+  await setAgeBand(groupId, null);
+  expect(await why()).not.toContain('Not expected yet');
+  await expect(setAgeBand(groupId, 'ninety')).rejects.toThrow('Choose one of the ages');
+  await expect(setAgeBand(v7(), 'nursery')).rejects.toThrow('not here any more');
+});
+
 describe('a child', () => {
   test('the page says what was said, what it means, and what is next; a child that is not there is a 404', async () => {
     const { id, wren } = await begun();
@@ -256,7 +271,9 @@ test('a ready session of a step has just these children; what is not there says 
   );
   await expect(startStep(groupId, { ladder: 'up', rung: '3-clip' }, [wren])).rejects.toThrow('There is no such step.');
   await expect(startStep(v7(), { ladder: 'blending', rung: '3-clip' }, [wren])).rejects.toThrow('not here any more');
-  await expect(startStep(groupId, { ladder: 'blending', rung: '3-clip' }, [v7()])).rejects.toThrow('None of these children');
+  await expect(startStep(groupId, { ladder: 'blending', rung: '3-clip' }, [v7()])).rejects.toThrow(
+    'None of these children',
+  );
 });
 
 test('how answers are weighed and how we count are kept side by side', async () => {

@@ -3,7 +3,7 @@ import path from 'node:path';
 import { format, isWeekend, set, subDays } from 'date-fns';
 import { v7 } from 'uuid';
 import { z } from 'zod';
-import { taughtSchema, wordSetSchema } from '../../core/formats/schemas';
+import { ageBandSchema, taughtSchema, wordSetSchema } from '../../core/formats/schemas';
 import { isTask, stepOf, taskOf } from '../../core/games';
 import { makeItem } from '../../core/games/item';
 import type { Material } from '../../core/games/material';
@@ -32,6 +32,7 @@ const scenarioSchema = z.object({
   groups: z.array(
     z.object({
       name: z.string(),
+      ageBand: ageBandSchema,
       children: z.array(
         z.object({
           name: z.string(),
@@ -108,7 +109,11 @@ export async function seedDemo(now: number, seed = 2026): Promise<boolean> {
     const groupId = newId(start);
     const children = group.children.map((child) => ({ ...child, id: newId(start) }));
     await write(async (transaction) => {
-      await models.groups.create({ id: groupId, name: group.name, position, created_at: start }, { transaction });
+      const { name, ageBand } = group;
+      await models.groups.create(
+        { id: groupId, name, position, created_at: start, age_band: ageBand },
+        { transaction },
+      );
       await models.children.bulkCreate(
         children.map((c, i) => ({
           id: c.id,

@@ -3,7 +3,8 @@ import { v7 } from 'uuid';
 import { PLAIN_TEXT, type OwnWay } from '../../core/answers/own-way';
 import { ownWaySchema } from '../../core/answers/own-way-schema';
 import { readNames, type NamesRead } from '../../core/formats/names';
-import { explain, idSchema, nameSchema } from '../../core/formats/schemas';
+import { AGE_BANDS, type AgeBand } from '../../core/progress/age-band';
+import { ageBandSchema, explain, idSchema, nameSchema } from '../../core/formats/schemas';
 import { database } from '../storage/database';
 import { rememberErased } from './erased';
 import { Problem } from '../storage/problems';
@@ -18,8 +19,12 @@ interface Child {
 export interface Group {
   readonly id: string;
   readonly name: string;
+  readonly ageBand: AgeBand | null;
   readonly children: readonly Child[];
 }
+
+/** A band that is kept; null where nothing, or nothing known, stands there. */
+export const bandOf = (kept: string | null): AgeBand | null => AGE_BANDS.find((band) => band === kept) ?? null;
 
 const today = (): string => format(new Date(), 'yyyy-MM-dd');
 
@@ -34,6 +39,7 @@ export async function listGroups(): Promise<Group[]> {
   return groups.map((g) => ({
     id: g.get().id,
     name: g.get().name,
+    ageBand: bandOf(g.get().age_band),
     children: children
       .map((c) => c.get())
       .filter((c) => c.group_id === g.get().id)
@@ -53,9 +59,13 @@ async function firstGroup(): Promise<Group> {
   const row = await write(
     async (transaction) =>
       (await models.groups.findOne({ order: [['position', 'ASC']], transaction })) ??
-      models.groups.create({ id: v7(), name: 'Our group', position: 0, created_at: Date.now() }, { transaction }),
+      models.groups.create(
+        { id: v7(), name: 'Our group', position: 0, created_at: Date.now(), age_band: null },
+        { transaction },
+      ),
   );
-  return { id: row.get().id, name: row.get().name, children: [] };
+  const { id, name, age_band: band } = row.get();
+  return { id, name, ageBand: bandOf(band), children: [] };
 }
 
 /** Adds an empty group. Throws a Problem for a name that cannot be used. */
@@ -65,9 +75,9 @@ export async function addGroup(name: string): Promise<Group> {
   const id = v7();
   await write(async (transaction) => {
     const position = await models.groups.count({ transaction });
-    await models.groups.create({ id, name: read, position, created_at: Date.now() }, { transaction });
+    await models.groups.create({ id, name: read, position, created_at: Date.now(), age_band: null }, { transaction });
   });
-  return { id, name: read, children: [] };
+  return { id, name: read, ageBand: null, children: [] };
 }
 
 function readName(name: string): string {
@@ -151,6 +161,17 @@ export async function renameGroup(groupId: string, name: string): Promise<void> 
   const { models, write } = await database();
   const [rows] = await write((transaction) =>
     models.groups.update({ name: read }, { where: { id: idOf(groupId) }, transaction }),
+  );
+  if (!rows) throw new Problem('That group is not here any more.', 404);
+}
+
+/** Sets how old the children of a group are, or that it is not said. Throws a Problem for an unknown band. */
+export async function setAgeBand(groupId: string, band: unknown): Promise<void> {
+  const read = ageBandSchema.nullable().safeParse(band);
+  if (!read.success) throw new Problem('Choose one of the ages in the list.');
+  const { models, write } = await database();
+  const [rows] = await write((transaction) =>
+    models.groups.update({ age_band: read.data }, { where: { id: idOf(groupId) }, transaction }),
   );
   if (!rows) throw new Problem('That group is not here any more.', 404);
 }

@@ -18,6 +18,8 @@ export interface Workshop {
   readonly recent: readonly string[];
   readonly confirmed: boolean;
   readonly children: number;
+  /** Somebody who is here hears better without high sounds. */
+  readonly lowOnly: boolean;
   readonly paceOf: (task: string) => number;
 }
 
@@ -29,14 +31,15 @@ export async function workshopOf(group: Group): Promise<Workshop> {
     recentWords(group.id),
     pacesOf(group.id),
   ]);
-  return { bank, owned, recent, confirmed, children: group.children.filter((c) => !c.away).length, paceOf };
+  const here = group.children.filter((c) => !c.away);
+  return { bank, owned, recent, confirmed, children: here.length, lowOnly: here.some((c) => c.ownWay.lowOnly), paceOf };
 }
 
 /** A complete running order for what was asked. Throws a Problem where the bank has nothing for it. */
 export async function planFrom(wish: PlanWish, shop: Workshop): Promise<Plan> {
-  const { bank, owned, recent, confirmed, children, paceOf } = shop;
+  const { bank, owned, recent, confirmed, children, lowOnly, paceOf } = shop;
   const read = planRequestSchema.parse(wish);
-  const request = { ...read, children, avoid: recent, contested: confirmed, owned, paceOf };
+  const request = { ...read, children, lowOnly, avoid: recent, contested: confirmed, owned, paceOf };
   const plan = await inTurns(planInParts(bank, request));
   if (!plan.rounds.length)
     throw new Problem('The word bank has no words for that. Choose another sound, or leave the sound open.');

@@ -134,6 +134,7 @@ function planRow(shape: (typeof SHAPES)[number], task: Task, accent: AccentId): 
     owned: new Set(['sock']),
     recent: ['sun', 'map'],
     confirmed: true,
+    lowOnly: false,
     children: 5,
     paceOf: () => 20,
   };

@@ -1,12 +1,13 @@
 import Link from 'next/link';
 import type { Group } from '@/server/people/groups';
+import { AgeBandField } from './age-band';
 import { AddChildren, AddGroup } from './add-forms';
 import { AwayButton } from './away-button';
 import { ChildMenu, GroupMenu } from './menus';
 import { OwnWayButton } from './own-way';
 
 /** The group's names: add on lines, away in one tap, rename, take out. */
-export function ChildrenScreen({ group }: { group: Group }) {
+export function ChildrenScreen({ group, country }: { group: Group; country: 'gb' | 'us' }) {
   return (
     <div className="grid gap-x-16 gap-y-10 lg:grid-cols-[1fr_24rem]">
       <section>
@@ -21,6 +22,9 @@ export function ChildrenScreen({ group }: { group: Group }) {
             : 'The children’s names will stand here. You can also play with no names at all: everyone answers ' +
               'together.'}
         </p>
+        <div className="mb-5">
+          <AgeBandField key={group.id} group={group} country={country} />
+        </div>
         {group.children.length > 0 && (
           <ul className="divide-y divide-line border-y border-line">
             {group.children.map((child) => (

@@ -3,6 +3,7 @@
 import { clsx } from 'clsx';
 import { useState, useTransition } from 'react';
 import { keepOwnWay } from '@/actions/groups';
+import { ACCESS, ACCESS_WORDS, type Access } from '@/core/answers/access';
 import { COMMON_WAYS, isPlain, type OwnWay } from '@/core/answers/own-way';
 import { ACCENT_IDS, accentOf, type AccentId } from '@/core/phonology/accents';
 import { SHARED_CONSONANTS } from '@/core/phonology/consonants';
@@ -93,6 +94,7 @@ export function OwnWayButton({
           </div>
         </fieldset>
         <AccentField way={way} setWay={setWay} />
+        <AccessFields way={way} setWay={setWay} />
         {error && (
           <div className="mt-3">
             <ErrorMessage>{error}</ErrorMessage>
@@ -161,6 +163,31 @@ function AccentField({ way, setWay }: { readonly way: OwnWay; readonly setWay: (
         ))}
       </select>
     </label>
+  );
+}
+
+/** What is always so for the child, and what they hear best. */
+function AccessFields({ way, setWay }: { readonly way: OwnWay; readonly setWay: (next: OwnWay) => void }) {
+  const toggle = (access: Access): void =>
+    setWay({
+      ...way,
+      access: way.access.includes(access) ? way.access.filter((a) => a !== access) : [...way.access, access],
+    });
+  return (
+    <fieldset className="mt-4">
+      <legend className="font-word text-lg font-bold">Always so, and never counted as help</legend>
+      {ACCESS.map((access) => (
+        <Tick key={access} on={way.access.includes(access)} onTap={() => toggle(access)}>
+          {ACCESS_WORDS[access].name}
+        </Tick>
+      ))}
+      <Tick on={way.lowOnly} onTap={() => setWay({ ...way, lowOnly: !way.lowOnly })}>
+        Hears better without high sounds: nothing is asked that only /s/, /f/, /th/ or /sh/ tells apart
+      </Tick>
+      <p className="text-muted">
+        Follow what the family and the child’s teacher of the deaf have agreed, where there is one.
+      </p>
+    </fieldset>
   );
 }
 

@@ -180,6 +180,18 @@ function Pairs({
           );
         })}
       </div>
+      <label className="mt-2 flex min-h-12 items-center gap-3">
+        <input
+          type="checkbox"
+          className="size-6 shrink-0 accent-green"
+          checked={plan.mixUps === true}
+          onChange={(e) => {
+            const mixUps = e.target.checked;
+            edit((now) => ({ ...now, mixUps }));
+          }}
+        />
+        Ask for sounds that many young children mix up, such as /k/ and /t/
+      </label>
       <p className="mt-1 text-[0.95rem] text-muted">Counts from the next words on.</p>
     </fieldset>
   );

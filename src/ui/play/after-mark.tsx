@@ -2,6 +2,7 @@
 
 import { clsx } from 'clsx';
 import type { ReactNode } from 'react';
+import { noHelp } from '@/core/answers/access';
 import { HELP_WORDS, OUTCOME_WORDS, type Help } from '@/core/answers/outcome';
 import type { AnswerEntry } from '@/core/sessions/log';
 import { differ, skip, swap, toggleHelp, toggleSelfCorrected, toggleShown, undo } from './run/acts';
@@ -152,7 +153,9 @@ interface LastProps {
 /** Which help it took. */
 function Helps({ last }: LastProps) {
   const store = useStore();
-  return LADDER.map((help) => (
+  const access = useRun((run) => run.people.find((p) => p.id === last.childId)?.ownWay.access);
+  const none = noHelp(access ?? []);
+  return LADDER.filter((help) => !none.includes(help)).map((help) => (
     <Chip key={help} on={last.helps.includes(help)} onTap={() => void store.dispatch(toggleHelp(help))}>
       {HELP_WORDS[help]}
     </Chip>

@@ -1,11 +1,34 @@
 'use client';
 
+import { ACCESS_WORDS } from '@/core/answers/access';
 import { ROUTINE_WORDS } from '@/core/games/routine-steps';
 import { beatCount } from './run/beats';
-import { useRun, useStore } from './use-run';
+import { useNames, useRun, useStore } from './use-run';
 
 /** Who speaks now, and saying it again. */
 export function TurnTools() {
+  return (
+    <div className="grid gap-1">
+      <AlwaysSo />
+      <Buttons />
+    </div>
+  );
+}
+
+/** What is always so for the child whose turn it is. */
+function AlwaysSo() {
+  const nameOf = useNames();
+  const access = useRun((run) => run.ownWay.access);
+  const child = useRun((run) => run.state.childId);
+  if (!access.length || child === null) return null;
+  return (
+    <p className="text-muted">
+      Always for {nameOf(child)}: {access.map((a) => ACCESS_WORDS[a].play).join(', ')}.
+    </p>
+  );
+}
+
+function Buttons() {
   const store = useStore();
   const steps = useRun((run) => run.round.routine);
   const step = useRun((run) => run.step);

@@ -39,13 +39,15 @@ export const roundWork = (
 /** What a round of the plan is made with, besides its own words. */
 export const requestOf = (
   plan: Plan,
-  { recent, confirmed, owned }: Workshop,
+  { recent, confirmed, owned, lowOnly }: Workshop,
   seed: number,
   avoid: readonly string[] = [],
 ) => ({
   seed,
   avoid: [...recent, ...avoid],
   pairs: plan.pairs,
+  mixUps: plan.mixUps,
+  lowOnly,
   contested: confirmed,
   owned,
   sound: plan.sound ?? undefined,

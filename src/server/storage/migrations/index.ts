@@ -9,6 +9,7 @@ import * as readings from './0006-readings';
 import * as erased from './0007-erased';
 import * as putAside from './0008-put-aside';
 import * as mixed from './0009-mixed';
+import * as shapes from './0010-shapes';
 
 interface Migration {
   up(parameters: { context: QueryInterface }): Promise<void>;
@@ -25,6 +26,7 @@ const MIGRATIONS: readonly { name: string; migration: Migration }[] = [
   { name: '0007-erased', migration: erased },
   { name: '0008-put-aside', migration: putAside },
   { name: '0009-mixed', migration: mixed },
+  { name: '0010-shapes', migration: shapes },
 ];
 
 /** Brings a database file up to date; does nothing where it is. */

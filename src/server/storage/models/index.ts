@@ -16,6 +16,7 @@ interface GroupRow {
   name: string;
   position: number;
   created_at: number;
+  age_band: string | null;
 }
 interface ChildRow {
   id: string;
@@ -212,7 +213,7 @@ const SETTINGS: ColumnsOf<SettingsRow> = {
   mixed: whole,
 };
 
-const GROUPS: ColumnsOf<GroupRow> = { id: key, name: text, position: whole, created_at: whole };
+const GROUPS: ColumnsOf<GroupRow> = { id: key, name: text, position: whole, created_at: whole, age_band: maybe };
 
 const CHILDREN: ColumnsOf<ChildRow> = {
   id: key,

@@ -3,6 +3,8 @@ import { OUTCOMES } from '@/core/answers/outcome';
 import { seeded } from '@/core/random';
 import { mergeLogs, type Entry } from '@/core/sessions/log';
 import { replay } from '@/core/sessions/replay';
+import { NO_OWN_WAY } from '@/core/answers/own-way';
+import type { PlaySession } from '@/server/sessions/play-session';
 import { sure } from '@/core/sure';
 import { times } from '@/core/testing/deep';
 import { sessionOf } from '@/ui/testing/session';
@@ -116,9 +118,13 @@ interface Playing {
   readonly machine: ReturnType<typeof machineOf>;
 }
 
-function playing(device: Partial<Device> = {}, fate: () => Fate = () => 'server'): Playing {
+function playing(
+  device: Partial<Device> = {},
+  fate: () => Fate = () => 'server',
+  session: PlaySession = sessionOf(),
+): Playing {
   const machine = machineOf();
-  const store = createRun({ session: sessionOf(), device: { ...USUAL, ...device }, machine });
+  const store = createRun({ session, device: { ...USUAL, ...device }, machine });
   const server = new Server();
   store.join(linkTo(server, new Disk(), fate).open);
   return { store, server, machine };
@@ -190,6 +196,20 @@ describe('a run', () => {
       by: 'HB',
     });
     expect(of.store.snapshot().draft).toEqual(EMPTY);
+  });
+  test('what is always so for a child is no help', async () => {
+    const session = sessionOf();
+    const always = { ...NO_OWN_WAY, access: ['said-twice', 'points'] as const };
+    const of = playing({}, undefined, {
+      ...session,
+      children: session.children.map((c) => ({ ...c, ownWay: always })),
+    });
+    await of.store.dispatch(acts.modelled);
+    next(of);
+    of.store.noteHelp('said-again');
+    of.store.noteHelp('slower');
+    await of.store.mark('with-help');
+    expect(of.server.log.at(-1)).toMatchObject({ helps: ['slower'] });
   });
   test('a draft kept before a reload is taken up in its turn alone', async () => {
     const of = playing();

@@ -1,3 +1,4 @@
+import { noHelp } from '@/core/answers/access';
 import type { Help, Outcome } from '@/core/answers/outcome';
 import type { RoutineStep } from '@/core/games/routine-steps';
 import { mergeLogs, type Entry } from '@/core/sessions/log';
@@ -175,7 +176,11 @@ class Store implements RunStore {
     this.put({ draft });
   };
 
-  readonly noteHelp = (help: Help): void => this.note({ helps: [...new Set([...this.run.draft.helps, help])] });
+  /** Notes a help; what is always so for this child is none. */
+  readonly noteHelp = (help: Help): void => {
+    if (noHelp(this.run.ownWay.access).includes(help)) return;
+    this.note({ helps: [...new Set([...this.run.draft.helps, help])] });
+  };
 
   readonly tapMissed = (index: number): void => {
     const { missed } = this.run.draft;

@@ -1,0 +1,37 @@
+import { findTask } from '../games';
+import type { Act } from '../games/step';
+import type { Rung } from './ladders';
+
+/** How old the children of a group are, as settings name it. */
+export const AGE_BANDS = ['nursery', 'reception', 'year-1'] as const;
+export type AgeBand = (typeof AGE_BANDS)[number];
+
+/** The names of a country’s own settings. Common practice, no source. */
+const NAMES: Readonly<Record<AgeBand, Readonly<Record<'gb' | 'us', string>>>> = {
+  nursery: { gb: 'Nursery, 3 to 4', us: 'Preschool, 3 to 4' },
+  reception: { gb: 'Reception, 4 to 5', us: 'Pre-K, 4 to 5' },
+  'year-1': { gb: 'Year 1, 5 to 6', us: 'Kindergarten, 5 to 6' },
+};
+
+/** Example: `bandName('reception', 'us') // 'Pre-K, 4 to 5'`. */
+export const bandName = (band: AgeBand, country: 'gb' | 'us'): string => NAMES[band][country];
+
+/** What is done with single sounds beyond hearing and naming them. */
+const WITH_SINGLE_SOUNDS: ReadonlySet<Act> = new Set<Act>(['segment', 'leave-out', 'add', 'swap']);
+
+/**
+ * True where a rung asks for single sounds and nobody expects them yet. It says no more than that: a child who likes it
+ * may play it. Three-year-olds blend and take apart beats, starts and rests before single sounds: Adams (Beginning to
+ * Read, 1990), from memory.
+ */
+export function notExpected(band: AgeBand | null, { steps }: Pick<Rung, 'steps'>): boolean {
+  if (band !== 'nursery') return false;
+  return steps.every(([id, stepId]) => {
+    const task = findTask(id);
+    const step = task?.steps.find((s) => s.id === stepId);
+    if (!task || !step || (step.unit ?? task.unit) !== 'sound') return false;
+    return WITH_SINGLE_SOUNDS.has(task.act) || (task.act === 'blend' && !step.pictures);
+  });
+}
+
+export const NOT_EXPECTED = 'Not expected yet at this age.';

@@ -1,0 +1,52 @@
+'use client';
+
+import { useState, useTransition } from 'react';
+import { keepAgeBand } from '@/actions/groups';
+import { AGE_BANDS, bandName, type AgeBand } from '@/core/progress/age-band';
+import { ErrorMessage } from '../kit/message';
+
+interface AgeBandFieldProps {
+  readonly group: { readonly id: string; readonly name: string; readonly ageBand: AgeBand | null };
+  readonly country: 'gb' | 'us';
+}
+
+/** How old the children of a group are: steps that nobody expects of them yet say so. */
+export function AgeBandField({ group, country }: AgeBandFieldProps) {
+  const [band, setBand] = useState(group.ageBand);
+  const [error, setError] = useState<string | null>(null);
+  const [, begin] = useTransition();
+  const keep = (next: AgeBand | null): void => {
+    setBand(next);
+    begin(async () => {
+      const state = await keepAgeBand(group.id, next).catch(() => ({
+        error: 'The server cannot be reached. Choose again when it can.',
+      }));
+      setError(state.error ?? null);
+      if (state.error) setBand(group.ageBand);
+    });
+  };
+  return (
+    <div>
+      <label className="block max-w-80">
+        <span className="mb-1 block text-muted">How old they are</span>
+        <select
+          className="field"
+          value={band ?? ''}
+          onChange={(e) => keep(AGE_BANDS.find((b) => b === e.target.value) ?? null)}
+        >
+          <option value="">not said</option>
+          {AGE_BANDS.map((b) => (
+            <option key={b} value={b}>
+              {bandName(b, country)}
+            </option>
+          ))}
+        </select>
+      </label>
+      {error && (
+        <div className="mt-2">
+          <ErrorMessage>{error}</ErrorMessage>
+        </div>
+      )}
+    </div>
+  );
+}
