@@ -34,7 +34,7 @@ export function slashed(ipa: string, accent: AccentId): string {
 const list = (labels: readonly string[]): string =>
   labels.length < 2 ? labels.join('') : `${labels.slice(0, -1).join(', ')} and ${labels.at(-1)}`;
 
-/** How to say the word's sounds alone: which to clip, which to hold. Example: "Hold /s/ and /l/. Clip /g/: no “uh”." */
+/** How to say the word's sounds alone: which to clip, which to hold. Example: "Hold /s/ and /l/. Keep /g/ short, with no “uh”." */
 export function sayingAdvice(word: Word): string {
   return advice([...new Set(word.sounds.map((s) => s.ipa))], word.accent);
 }
@@ -46,8 +46,8 @@ export function advice(sounds: readonly string[], accent: AccentId): string {
   const [hold, clip, light] = [of('hold'), of('clip'), of('light')];
   return [
     hold.length ? `Hold ${list(hold)}.` : '',
-    clip.length ? `Clip ${list(clip)}: no “uh”.` : '',
-    light.length ? `${list(light)} lightly.` : '',
+    clip.length ? `Keep ${list(clip)} short, with no “uh”.` : '',
+    light.length ? `Say ${list(light)} lightly.` : '',
     !hold.length && !clip.length && !light.length ? MAKING_ADVICE.vowel : '',
   ]
     .filter(Boolean)

@@ -44,6 +44,8 @@ export interface ChainRequest {
   readonly target?: Word | undefined;
   /** Words that may be used. */
   readonly allowed: (word: Word) => boolean;
+  /** Steps that may be taken; all of them where nothing is said. */
+  readonly fits?: (link: Link) => boolean;
 }
 
 export interface Chain {
@@ -135,7 +137,8 @@ export function findChain(neighbours: Neighbourhood, request: ChainRequest, rand
   const next = (word: Word): readonly Link[] => {
     const known = cache.get(word.word);
     if (known) return known;
-    const made = shuffle(linksFrom(word, { ...request, neighbours }), random);
+    const { fits = () => true } = request;
+    const made = shuffle(linksFrom(word, { ...request, neighbours }).filter(fits), random);
     cache.set(word.word, made);
     return made;
   };

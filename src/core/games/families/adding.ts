@@ -10,14 +10,20 @@ import { playable, type Material } from '../material';
 import type { Step } from '../step';
 import type { Task } from '../task';
 import { sure } from '../../sure';
-import { ipaOf, isEnding, script, slash, some } from './common';
+import { ipaOf, isEnding, script, slash, some, WORDS_OF_ASKING } from './common';
 
 /** Words one sound longer, with the index of the new sound, at the step's place. */
 function grown(word: Word, step: Step, material: Material): { to: Word; at: number }[] {
   return material
     .neighbours()
     .of(word)
-    .filter((n) => n.change === 'add' && !n.word.entry.doubt && n.word.units.every((u) => u.sounds.length === 1))
+    .filter(
+      (n) =>
+        n.change === 'add' &&
+        !WORDS_OF_ASKING.has(n.word.word) &&
+        !n.word.entry.doubt &&
+        n.word.units.every((u) => u.sounds.length === 1),
+    )
     .map((n) => ({ to: n.word, at: placeIn(word, n.word) }))
     .filter(({ to, at }) => {
       const last = to.sounds.length - 1;

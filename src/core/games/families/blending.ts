@@ -102,12 +102,18 @@ const fitsCount = (w: Word, { count, most }: Step): boolean =>
 export const fitsStep = (w: Word, step: Step): boolean =>
   step.shape ? wordShape(ipaOf(w)) === step.shape : fitsCount(w, step);
 
+/** An “uh” alone is what nobody is to say. */
+export const WEAK_ALONE: ReadonlySet<string> = new Set(['ə', 'ɚ']);
+
 /** Longest words that a step by shape deals: more sounds than that are a test of memory. */
 const MOST_SOUNDS = 6;
 /** Words to deal of a shape: no longer than two beats, and counted by the setting as they are sorted here. */
 const isSpoken = (w: Word, { shape }: Step): boolean =>
   shape === undefined ||
-  (w.count <= MOST_SOUNDS && traitsOf(w).syllables === (shape === 'two-beats' ? 2 : 1) && w.entry.band < 3);
+  (w.count <= MOST_SOUNDS &&
+    traitsOf(w).syllables === (shape === 'two-beats' ? 2 : 1) &&
+    w.entry.band < 3 &&
+    !w.sounds.some((s) => WEAK_ALONE.has(s.ipa)));
 
 function joinOnset(word: Word, material: Material): Made {
   const [onset, rime] = partsOf(word, material);
@@ -260,7 +266,7 @@ const PICTURES: Task = {
       kind: sure(at),
       judged: { by: 'choice', choices: words, right: sure(at) },
       slots: { word: word.word, sounds: spokenApart(word) },
-      how: `Name all three pictures first. Then: ${spokenApart(word)}. ${sayingAdvice(word)}`,
+      how: `Name all three pictures first. ${sayingAdvice(word)}`,
       script: script(word.word),
       likely: choiceLikely(words, sure(at)),
       facts: [

@@ -17,8 +17,15 @@ export const ipaOf = (word: Word): string[] => word.sounds.map((s) => s.ipa);
 export const firstOf = (word: Word): string => sure(word.sounds[0]).ipa;
 export const lastOf = (word: Word): string => sure(word.sounds.at(-1)).ipa;
 
-/** The last letters of a plural or a past tense. */
-const ENDINGS = ['s', 'es', 'd', 'ed'] as const;
+/** The last letters of a plural or a past tense, and what the word has without them: *wellies*, *welly*. */
+const ENDINGS: readonly (readonly [letters: string, instead?: string])[] = [
+  ['s'],
+  ['es'],
+  ['d'],
+  ['ed'],
+  ['ies', 'y'],
+  ['ied', 'y'],
+];
 
 /**
  * The sound of a plural or a past tense: it has a step of its own, and is not added or left out elsewhere. `known` tells
@@ -31,7 +38,8 @@ export function isEnding(word: Word, at: number, known: (word: string) => readon
   if (at !== sounds.length - 1) return false;
   const without = ipaOf(word).slice(0, -1).join(' ');
   return ENDINGS.some(
-    (letters) => word.word.endsWith(letters) && known(word.word.slice(0, -letters.length))?.join(' ') === without,
+    ([letters, instead = '']) =>
+      word.word.endsWith(letters) && known(`${word.word.slice(0, -letters.length)}${instead}`)?.join(' ') === without,
   );
 }
 
@@ -154,6 +162,17 @@ export function steadyRhymesOf(word: Word, material: Material): readonly Word[] 
   const steady = own(word) ? [] : all.filter((w) => !own(w) && endInSets(w) === endInSets(word));
   return steady.length ? steady : all;
 }
+
+/** How often a word has a sound: one that is asked for by its name must be there once. */
+export const times = (word: Word, ipa: string): number => word.sounds.filter((s) => s.ipa === ipa).length;
+
+/** Words of things that can be seen or held, so that a child can point to them. */
+export const isThing = ({ entry }: Word): boolean => entry.picture !== null || entry.prop;
+
+/** Words that stand in the questions themselves: none of them can be the answer. */
+export const WORDS_OF_ASKING: ReadonlySet<string> = new Set(
+  'start end change add leave out after put say now what'.split(' '),
+);
 
 /** What a set may not set against each other, and what is let in. */
 export interface Ears {

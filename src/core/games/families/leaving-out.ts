@@ -13,7 +13,7 @@ import { restOf, senseOfRest, type Sense } from '../sense';
 import type { Step } from '../step';
 import type { Task } from '../task';
 import { sure } from '../../sure';
-import { ipaOf, isEnding, script, slash } from './common';
+import { ipaOf, isEnding, script, slash, times } from './common';
 
 /** The sounds left when one goes. Example: *bite* without its first: `aɪ t`. */
 const without = (word: Word, at: number): string[] => ipaOf(word).filter((_, i) => i !== at);
@@ -49,13 +49,21 @@ function leavable(word: Word, step: Step, material: Material): number[] {
   });
 }
 
-/** Those that are put forward: where no word is to be left, what is left is a silly word for certain. */
+/** Of a sound that is there twice nobody knows which; the ng of *think* is heard as n; and a plural is itself a cluster. */
+const isPlain = (word: Word, at: number, { place }: Step, { soundsOf }: Material): boolean => {
+  const { ipa } = sure(word.sounds[at]);
+  const ending = place === 'cluster' && isEnding(word, word.sounds.length - 1, soundsOf);
+  return times(word, ipa) === 1 && ipa !== 'ŋ' && !ending;
+};
+
+/** Those that are put forward: where no word is to be left, what is left is a silly word for certain, and can be read. */
 const dealt = (word: Word, step: Step, material: Material): number[] =>
-  leavable(word, step, material).filter((at) =>
-    step.result === 'real'
-      ? material.context.spellingOf(without(word, at)) !== undefined
-      : senseWithout(word, at, material) === 'silly',
-  );
+  leavable(word, step, material).filter((at) => {
+    if (!isPlain(word, at, step, material)) return false;
+    const left = without(word, at);
+    if (step.result === 'real') return material.context.spellingOf(left) !== undefined;
+    return senseWithout(word, at, material) === 'silly' && material.context.respell(left) !== null;
+  });
 
 const GONE: Readonly<Record<string, string>> = {
   first: 'its first sound',

@@ -21,7 +21,7 @@ const rhyming =
 
 const foilSteps: readonly Step[] = [
   { id: 'far', name: 'the others share nothing', foil: 'far' },
-  { id: 'same-start', name: 'the others begin alike', foil: 'same-start' },
+  { id: 'same-start', name: 'the others start the same', foil: 'same-start' },
   { id: 'same-vowel', name: 'the others share the vowel', foil: 'same-vowel' },
   { id: 'same-ends', name: 'the others differ in the vowel only', foil: 'same-ends' },
 ];
@@ -80,7 +80,7 @@ const PAIRS: Task = {
 const rowSteps: readonly Step[] = [
   { id: '3-far', name: '3 words, nothing shared', foil: 'far', choices: 3 },
   { id: '4-far', name: '4 words, nothing shared', foil: 'far', choices: 4 },
-  { id: '3-same-start', name: '3 words, the odd one begins alike', foil: 'same-start', choices: 3 },
+  { id: '3-same-start', name: '3 words, the odd one starts the same', foil: 'same-start', choices: 3 },
   { id: '4-same-vowel', name: '4 words, the odd one shares the vowel', foil: 'same-vowel', choices: 4 },
 ];
 
@@ -153,7 +153,7 @@ const MATCH: Task = {
   steps: [
     { id: '2-far', name: '2 to choose from', foil: 'far', choices: 2 },
     { id: '3-far', name: '3 to choose from', foil: 'far', choices: 3 },
-    { id: '3-same-start', name: '3, the others begin alike', foil: 'same-start', choices: 3 },
+    { id: '3-same-start', name: '3, the others start the same', foil: 'same-start', choices: 3 },
     { id: '3-same-vowel', name: '3, the others share the vowel', foil: 'same-vowel', choices: 3 },
   ],
   rungs: { '2-far': 'match-2', '3-far': 'match-3', '3-same-start': 'match-3', '3-same-vowel': 'match-3' },

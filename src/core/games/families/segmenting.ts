@@ -83,7 +83,7 @@ const takeSounds = (word: Word, step: Step, material: Material): Made => ({
   expected: spokenApart(word, ' · '),
   judged: { by: 'sounds', sounds: ipaOf(word), apart: true },
   slots: { word: word.word, parts: 'its sounds' },
-  how: `Do not say how many. ${sayingAdvice(word)}`,
+  how: `Don’t say how many there are. ${sayingAdvice(word)}`,
   script: script(spokenApart(word, ' · '), `${spokenApart(word)} … ${word.word}!`),
   likely: segmentingLikely(word, material.context),
   facts: [['the word is of the kind the step names', fitsStep(word, step)]],

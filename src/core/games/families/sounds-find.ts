@@ -13,7 +13,19 @@ import { oneBeat, playable, shelves, type Material } from '../material';
 import type { Building, Task, Wishes } from '../task';
 import type { FoilKind, Step } from '../step';
 import { sure } from '../../sure';
-import { bestOf, firstOf, foilKind, ipaOf, isFoil, neverApart, script, slash, soundFoil, YES_NO } from './common';
+import {
+  bestOf,
+  firstOf,
+  foilKind,
+  ipaOf,
+  isFoil,
+  neverApart,
+  script,
+  slash,
+  soundFoil,
+  times,
+  YES_NO,
+} from './common';
 
 const FOILS: readonly Step[] = [
   { id: 'far', name: 'sounds far apart', foil: 'far' },
@@ -253,8 +265,6 @@ const SORT: Task = {
     };
   },
 };
-
-const times = (word: Word, ipa: string): number => word.sounds.filter((s) => s.ipa === ipa).length;
 
 const ANYWHERE: Task = {
   id: 'anywhere',

@@ -11,7 +11,7 @@ import { advice } from '../saying';
 import type { Building, Made, Task } from '../task';
 import type { Step } from '../step';
 import type { Spec } from '../spec';
-import { bestOf, firstOf, ipaOf, isFoil, lastOf, script, slash, some, soundFoil } from './common';
+import { bestOf, firstOf, ipaOf, isFoil, isThing, lastOf, script, slash, some, soundFoil } from './common';
 import { allKnown, wordsOf } from './words';
 
 /** Everyday words of one beat with one consonant at the start and one at the end. */
@@ -28,6 +28,10 @@ const plain = (material: Material): readonly Word[] =>
         !inCluster(w, 2),
     ),
   );
+
+/** Of those the things, which can be pointed to; where the sounds must be near, all of them, so that there are enough. */
+const choicesOf = ({ foil }: Step, material: Material): readonly Word[] =>
+  foil === 'near' ? plain(material) : material.keep('plain things', () => plain(material).filter(isThing));
 
 /** Words of a row do not rhyme, and do not share what is not asked about. */
 const unlike = (a: Word, b: Word): boolean =>
@@ -62,7 +66,7 @@ const hear = ({ place, name, verb, steps, rungs, at }: Hear): Task => ({
   plain: `Which one ${verb} {sound}: {choices}?`,
   heads: (step, material) =>
     material.keep(`hear ${place} ${step.foil}`, () => {
-      const all = plain(material);
+      const all = choicesOf(step, material);
       const sounds = [...new Set(all.map(at))];
       const foiled = new Set(sounds.filter((a) => sounds.some((b) => soundFoil(a, b, step.foil, { place }))));
       return all.filter((w) => foiled.has(at(w)));
@@ -72,7 +76,7 @@ const hear = ({ place, name, verb, steps, rungs, at }: Hear): Task => ({
     const others: Word[] = [];
     while (others.length < sure(step.choices) - 1) {
       const other = bestOf(
-        plain(material),
+        choicesOf(step, material),
         random,
         (w) =>
           soundFoil(at(head), at(w), step.foil, { ...wishes, place }) &&
@@ -175,12 +179,8 @@ function wordsToCatch({ head, theme, step, material, random, wishes }: Building)
   const half = sure(step.count) / 2;
   const row = [head];
   const take = (fits: (w: Word) => boolean): void => {
-    const next = bestOf(
-      pool,
-      random,
-      (w) => fits(w) && row.every((r) => unlike(r, w)) && !wishes.avoid.has(w.word),
-      80,
-    );
+    const fit = (w: Word): boolean => fits(w) && row.every((r) => unlike(r, w)) && !wishes.avoid.has(w.word);
+    const next = bestOf(pool, random, (w) => isThing(w) && fit(w), 80) ?? bestOf(pool, random, fit, 80);
     if (next) row.push(next);
   };
   for (let i = 1; i < half; i += 1) take((w) => firstOf(w) === theme);

@@ -15,7 +15,7 @@ import { firstMaking, inCluster } from '../../lexicon/difficulty';
 import type { Word } from '../../lexicon/entry';
 import { voiceStart } from '../../lexicon/voice-parts';
 import { makingOf } from '../../phonology/sounds';
-import { voiceText } from '../../phonology/voice-label';
+import { voiceLabel } from '../../phonology/voice-label';
 import { advice } from '../saying';
 import { need, wordOf } from '../proof';
 import { marksOf, shownOf } from '../marks';
@@ -23,7 +23,7 @@ import { oneBeat, playable, shelves, type Material } from '../material';
 import type { Made, Task } from '../task';
 import type { Step } from '../step';
 import { sure } from '../../sure';
-import { firstOf, foilKind, ipaOf, lastOf, script, slash, some } from './common';
+import { firstOf, foilKind, ipaOf, isThing, lastOf, script, slash, some } from './common';
 
 /** Words that start with one consonant made in this way, or with a cluster. */
 const startsLike =
@@ -38,7 +38,7 @@ const startsLike =
 const STARTS: readonly Step[] = [
   { id: 'hold', name: 'sounds that can be held', starts: 'hold' },
   { id: 'clip', name: 'sounds to clip, light ones and vowels', starts: 'clip' },
-  { id: 'cluster', name: 'words that begin with a cluster', starts: 'cluster' },
+  { id: 'cluster', name: 'words that start with a cluster', starts: 'cluster' },
 ];
 
 /** The consonants a word begins with, where they are more than one and may be said together. */
@@ -213,10 +213,12 @@ const SHARED: Task = {
   secondsPerTurn: 20,
   gesture: 'one finger for each word',
   plain: '{told}{words}. What sound do they all start with?',
-  heads: (step, material) => oneBeat(material).filter((w) => w.count <= 4 && w.entry.band < 3 && startsLike(step)(w)),
+  heads: (step, material) =>
+    oneBeat(material).filter((w) => w.count <= 4 && w.entry.band < 3 && isThing(w) && startsLike(step)(w)),
   build: ({ head, material, random }) => {
     const row = [head];
-    for (const other of some(shelves(material).byFirst.get(firstOf(head)) ?? [], random, 30)) {
+    const others = some(shelves(material).byFirst.get(firstOf(head)) ?? [], random, 30);
+    for (const other of [...others.filter(isThing), ...others]) {
       if (
         row.length < 3 &&
         other.entry.band < 3 &&
@@ -269,6 +271,7 @@ const riddles = (material: Material): readonly Word[] =>
     playable(material).filter(
       (w) =>
         w.entry.band < 3 &&
+        isThing(w) &&
         !w.entry.meaning.startsWith('to ') &&
         w.entry.meaning.split(' ').length >= 3 &&
         !w.entry.meaning.toLowerCase().includes(w.word),
@@ -333,7 +336,7 @@ const THRICE: Task = {
   make: ({ words }, step, material) => {
     const word = wordOf(material, words[0]);
     const sound = firstOf(word);
-    const label = voiceText(sound, material.accent);
+    const { label } = voiceLabel(sound, material.accent);
     const expected = `${label} · ${label} · ${label} · ${word.word}`;
     return {
       head: word,

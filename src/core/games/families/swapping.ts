@@ -30,7 +30,7 @@ import { oneBeat, playable, type Material } from '../material';
 import type { Building, Made, Task } from '../task';
 import type { Step } from '../step';
 import { sure } from '../../sure';
-import { apart, bestOf, ipaOf, neverApart, script, slash, some } from './common';
+import { apart, bestOf, ipaOf, isEnding, neverApart, script, slash, some, times, WORDS_OF_ASKING } from './common';
 
 /** Words a change may start from and come to: each sound one unit, so that nothing is argued about. */
 const changeable = (material: Material): readonly Word[] =>
@@ -47,13 +47,24 @@ const placesOf = ({ place }: Step): readonly ChangePlace[] => {
   return place === 'ends' ? ['first', 'last'] : [place as ChangePlace];
 };
 
-const links = (word: Word, step: Step, material: Material): Link[] =>
+/** A plural or a past tense is no change of a sound, and a sound that is there twice is not named by itself. */
+const isClear = ({ from, to, at, old, new: come }: Link, { soundsOf }: Material): boolean =>
+  !WORDS_OF_ASKING.has(to.word) &&
+  !(old !== null && (isEnding(from, at, soundsOf) || times(from, old) > 1)) &&
+  !(come !== null && isEnding(to, at, soundsOf));
+
+/** The changes that a step allows. */
+const possible = (word: Word, step: Step, material: Material): Link[] =>
   linksFrom(word, {
     neighbours: material.neighbours(),
     places: placesOf(step),
     grow: step.grow === true,
     allowed: isChangeable(material),
   });
+
+/** Those that are dealt. */
+const links = (word: Word, step: Step, material: Material): Link[] =>
+  possible(word, step, material).filter((link) => isClear(link, material));
 
 /** The one change from a word to another, or undefined where there is none. */
 const between = (from: Word, to: Word, material: Material): Link | undefined =>
@@ -174,7 +185,7 @@ const SWAP: Task = {
       oneChange(from, to, link),
       [
         'it changed where the step says',
-        links(from, step, material).some((l) => traitsOf(l.to).said === traitsOf(to).said),
+        possible(from, step, material).some((l) => traitsOf(l.to).said === traitsOf(to).said),
       ],
     ]);
   },
@@ -342,7 +353,7 @@ const ORDER: Task = {
         sounds: spokenApart(from),
         turn:
           step.place === 'ends'
-            ? `Its sounds are ${spokenApart(from)}. Say them from the end. What word do you get?`
+            ? `Its sounds are ${spokenApart(from)}. Say them backwards. What word do you get?`
             : `The same sounds in a new order: ${spokenApart(to)}. What is it now?`,
         answer: to.word,
       },
@@ -415,7 +426,15 @@ const CHAIN: Task = {
     for (const start of starts) {
       const { links: found } = findChain(
         material.neighbours(),
-        { start, length, places: placesOf(step), grow: step.grow === true, target, allowed },
+        {
+          start,
+          length,
+          places: placesOf(step),
+          grow: step.grow === true,
+          target,
+          allowed,
+          fits: (link) => isClear(link, material),
+        },
         random,
       );
       if (isBetter(found, best, step)) best = [...found];
@@ -434,7 +453,7 @@ const CHAIN: Task = {
       oneChange(from, to, link),
       [
         'the change is one the step allows',
-        links(from, step, material).some((l) => traitsOf(l.to).said === traitsOf(to).said),
+        possible(from, step, material).some((l) => traitsOf(l.to).said === traitsOf(to).said),
       ],
     ]);
   },

@@ -302,7 +302,8 @@ function hasEnding({ segments, ...word }: Word, material: Material): boolean {
 /** A word that can be printed is left, or where the step takes made-up ones a silly word for certain. */
 const fitsSense = (said: readonly string[], sense: Sense, step: Step, material: Material): boolean =>
   said.length > 1 &&
-  (material.context.spellingOf(said) !== undefined || (step.result === 'nonsense' && sense === 'silly'));
+  (material.context.spellingOf(said) !== undefined ||
+    (step.result === 'nonsense' && sense === 'silly' && material.context.respell(said) !== null));
 
 /** Whether a beat may be left out: what is left and what goes are kind, clear, and known for what they are. */
 function mayDrop(word: Word, step: Step, material: Material): boolean {

@@ -10,6 +10,7 @@ import { playable, type Material } from '../material';
 import type { Made, Task } from '../task';
 import type { Step } from '../step';
 import { sure } from '../../sure';
+import { WEAK_ALONE } from './blending';
 import { ipaOf, script, slash } from './common';
 
 /** Everything a hunt may find: the bank, and its words with endings. */
@@ -23,8 +24,6 @@ const sources = (step: Step, material: Material): readonly Word[] =>
     return n === w.sounds.length && n >= Math.min(sure(step.count), 5) - 1 && n <= 6 && traitsOf(w).syllables <= 2;
   });
 
-/** An “uh” alone is what nobody is to say. */
-const WEAK_ALONE: ReadonlySet<string> = new Set(['ə', 'ɚ']);
 const SECONDS = 120;
 const LEAST_WORDS = 3;
 /** A handful that is dealt has more to find. */
