@@ -88,6 +88,27 @@ function lastOnly(word: Word): LikelyAnswer {
   };
 }
 
+/** The start said for the whole: *f* or *fr* for *frog*. */
+function startOnly(word: Word, { guard }: LikelyContext): LikelyAnswer[] {
+  const start = ipaOf(word).slice(
+    0,
+    word.sounds.findIndex((s) => s.vowel),
+  );
+  if (!start.length || start.length === word.sounds.length - 1 || guard(start)) return [];
+  return [
+    {
+      id: 'start',
+      slip: 'part-only',
+      outcome: 'not-yet',
+      said: asWord(start),
+      show: null,
+      line: heardLine([start], [], word.accent),
+      note: 'the start only',
+      missed: [],
+    },
+  ];
+}
+
 const nearSounds = new Map<string, readonly string[]>();
 
 /** Consonants that are easily taken for one: first those that many children merge, then those near by ear. */
@@ -139,6 +160,7 @@ export function blendingLikely(word: Word, context: LikelyContext): LikelyAnswer
     ...losses.slice(0, 2),
     notJoined(word),
     lastOnly(word),
+    ...startOnly(word, context),
     ...nearWord(word, context),
     ...losses.slice(2),
   ]);

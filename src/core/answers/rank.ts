@@ -1,6 +1,7 @@
 import type { LikelyAnswer } from './likely';
 import type { Slip } from './outcome';
 import { sure } from '../sure';
+import { usual } from './usual';
 
 /** Chips shown at once. */
 export const SHOWN = 4;
@@ -56,16 +57,16 @@ const fixed = (candidates: readonly LikelyAnswer[]): boolean =>
  */
 export function rank(candidates: readonly LikelyAnswer[], sounds: readonly string[], habits: Habits): LikelyAnswer[] {
   if (fixed(candidates)) return candidates.slice(0, SHOWN);
-  const score = (candidate: LikelyAnswer, i: number): number => {
+  const score = (candidate: LikelyAnswer): number => {
     const { slip } = candidate;
     if (slip === null) return Infinity;
     return (
-      ((candidates.length - i) / candidates.length) * SLOW_TO_LEARN +
+      usual(candidate, sounds) * SLOW_TO_LEARN +
       keysOf(slip, sounds, candidate.missed).reduce((sum, key) => sum + (habits[key] ?? 0), 0)
     );
   };
   return candidates
-    .map((c, i) => ({ c, at: i, score: score(c, i) }))
+    .map((c, i) => ({ c, at: i, score: score(c) }))
     .sort((a, b) => (a.score === b.score ? a.at - b.at : b.score - a.score))
     .slice(0, SHOWN)
     .map(({ c }) => c);

@@ -1,5 +1,5 @@
 import { canJudge, judge, type Question } from '@/core/answers/judge';
-import type { LikelyAnswer } from '@/core/answers/likely';
+import { inWords, type LikelyAnswer } from '@/core/answers/likely';
 import { isPlain, NO_OWN_WAY, type OwnWay } from '@/core/answers/own-way';
 import { addHabits, habitsOf, NO_HABITS, rank } from '@/core/answers/rank';
 import { chunksOf } from '@/core/answers/said';
@@ -109,6 +109,14 @@ export function questionOf(
   };
 }
 
+/** What was right the turn before may be said again, where answers are open. */
+function sameAgain({ session, state }: Pick<Run, 'session' | 'state'>, item: Item): LikelyAnswer[] {
+  const last = state.answers.at(-1);
+  const before = last && session.rounds.map((r) => r.items[last.word]).find((i) => i?.task === item.task);
+  if (!before || !canJudge(item.judged) || before.expected === item.expected) return [];
+  return [inWords('before', 'other-word', { show: before.expected, note: 'the answer before, again' })];
+}
+
 /** The likely answers of this child, the likeliest first; one that is right in their own way of speaking is no slip. */
 function likelyOf(run: Pick<Run, 'session' | 'round' | 'ownWay' | 'state'>, item: Item): readonly LikelyAnswer[] {
   const { session, ownWay, state } = run;
@@ -126,7 +134,7 @@ function likelyOf(run: Pick<Run, 'session' | 'round' | 'ownWay' | 'state'>, item
     outcome !== 'not-yet' || !said || judge(question, chunksOf(said)).outcome === 'not-yet';
   const fitting = isPlain(ownWay) || !canJudge(item.judged) ? item.likely : item.likely.filter(slips);
   return rank(
-    fitting,
+    [...fitting, ...sameAgain(run, item)],
     item.marks.map((m) => m.ipa),
     habits,
   );
