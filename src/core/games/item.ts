@@ -84,7 +84,9 @@ export function makeItem(task: Task, step: Step, from: Spec | string, material: 
   };
 }
 
-/** A sound’s example that is a word of the item would tell the answer: *th, as in thin*, where *thin* is to be found. */
+/**
+ * A sound’s example that is a word of the item would tell the answer: *th, as in thin*, where *thin* is to be found.
+ */
 function withoutGiveaways(made: Made): Made {
   const hints = made.words.map(({ word }) => ` (as in ${word})`);
   const without = (text: string): string => hints.reduce((left, hint) => left.replaceAll(hint, ''), text);

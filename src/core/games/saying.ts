@@ -34,7 +34,10 @@ export function slashed(ipa: string, accent: AccentId): string {
 const list = (labels: readonly string[]): string =>
   labels.length < 2 ? labels.join('') : `${labels.slice(0, -1).join(', ')} and ${labels.at(-1)}`;
 
-/** How to say the word's sounds alone: which to clip, which to hold. Example: "Hold /s/ and /l/. Keep /g/ short, with no “uh”." */
+/**
+ * How to say the word's sounds alone: which to clip, which to hold. Example: "Hold /s/ and /l/. Keep /g/ short, with
+ * no “uh”."
+ */
 export function sayingAdvice(word: Word): string {
   return advice([...new Set(word.sounds.map((s) => s.ipa))], word.accent);
 }

@@ -59,7 +59,8 @@ function byFeatures(a: string, b: string): ByEar | null {
 }
 
 /**
- * Vowels that listeners take for each other, in the letters of each accent. Peterson & Barney 1952, Control methods used
+ * Vowels that listeners take for each other, in the letters of each accent. Peterson & Barney 1952, Control methods
+ * used
  * in a study of the vowels (ten American vowels, seventy listeners; from memory): most often those of *pit* and *pet*,
  * *pet* and *pat*, *cot* and *caught*, *cut* and *cot*, and short and long in one place. Those of the other accents are
  * by hand: neighbours on the chart that differ in length alone, or begin or end in one place.
@@ -90,7 +91,7 @@ function vowelsByEar(a: string, b: string): ByEar {
 }
 
 /** Voiced and voiceless: at the end of a word the vowel before it, and not the sound itself, tells them apart. */
-export const VOICING: readonly SoundPair[] = [
+const VOICING: readonly SoundPair[] = [
   ['p', 'b'],
   ['t', 'd'],
   ['k', 'ɡ'],
@@ -102,7 +103,8 @@ export const VOICING: readonly SoundPair[] = [
 ];
 
 /**
- * How two sounds are told apart by ear. A vowel and a consonant are far. At the end of a word voice says little, because
+ * How two sounds are told apart by ear. A vowel and a consonant are far. At the end of a word voice says little,
+ * because
  * stops there are often held and voiced ones half lose their voice: common practice in speech audiometry, no source.
  * @example byEar('m', 'n') // 'near'
  * @example byEar('s', 'm') // 'far'
@@ -135,7 +137,7 @@ export const MERGED: readonly SoundPair[] = [
 ];
 
 /** Soft high sounds, the first that are lost where high sounds are heard less well. */
-export const HIGH: readonly string[] = ['s', 'f', 'θ', 'ʃ'];
+const HIGH: readonly string[] = ['s', 'f', 'θ', 'ʃ'];
 
 /** True where what tells two sounds apart is high and soft, or is voice alone. */
 export const hangsOnHigh = (a: string, b: string): boolean =>

@@ -64,7 +64,7 @@ describe('ladders', () => {
   );
   test('every rung has a game', () =>
     expect(LADDERS.flatMap((l) => l.rungs.filter((r) => !r.steps.length).map((r) => `${l.id}/${r.id}`))).toEqual([]));
-  test('a cluster at the one end says nothing of the other; what may be guessed or sung along says nothing at all', () => {
+  test('a cluster at one end says nothing of the other; what may be guessed says nothing at all', () => {
     const holds = (ladder: string, task: string, step: string): string[] =>
       rungs(ladder, [run(task, step, '1'.repeat(20), 6), run(task, step, '1'.repeat(20), 3)])
         .filter((r) => r.state === 'secure')

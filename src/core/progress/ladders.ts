@@ -129,7 +129,10 @@ export function carries({ rungs }: Ladder, harder: number, easier: number): bool
   return harder > easier && (carried?.includes(sure(rungs[easier]).id) ?? true);
 }
 
-/** The rung of an id, or the one that stands in its place today. Example: `rungNow('rhyme', 'which')?.id // 'match-3'`. */
+/**
+ * The rung of an id, or the one that stands in its place today. Example: `rungNow('rhyme', 'which')?.id //
+ * 'match-3'`.
+ */
 export const rungNow = (ladder: string, rung: string): Rung | undefined => {
   const rungs = LADDERS.find((l) => l.id === ladder)?.rungs ?? [];
   return rungs.find((r) => r.id === rung) ?? rungs.find((r) => r.was?.includes(rung));

@@ -106,7 +106,8 @@ function onLadder({ ladder, rungs }: LadderEvidence, runs: readonly Run[]): Next
     return step(
       here,
       'up',
-      `“${before.rung.name}” holds${before.harder ? '' : ` (${own(before)}, ${before.days} days)`}, so one thing changes.`,
+      `“${before.rung.name}” is secure${before.harder ? '' : ` (${own(before)}, on ${before.days} days)`}. ` +
+        'Time for the next step.',
     );
   return step(here, 'begin', 'An easy first step.');
 }

@@ -114,7 +114,9 @@ test('a file of the version before is read anew when it is opened, and says the 
     `UPDATE sessions SET stale = 0`,
     `DELETE FROM evidence`,
     `INSERT INTO evidence (child_id, session_id, task, step, standing, at, day, marks, helps)
-     SELECT '${sure(children[0])}', id, 'blending', '3', 'fresh', ${START}, ${Math.floor(at)}, '${MARKS['on-own']}', '{}' FROM sessions LIMIT 1`,
+     SELECT '${sure(children[0])}', id, 'blending', '3', 'fresh', ${START}, ${Math.floor(at)},
+       '${MARKS['on-own']}', '{}'
+     FROM sessions LIMIT 1`,
   ])
     await first.sequelize.query(statement);
   await first.close();

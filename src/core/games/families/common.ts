@@ -28,7 +28,8 @@ const ENDINGS: readonly (readonly [letters: string, instead?: string])[] = [
 ];
 
 /**
- * The sound of a plural or a past tense: it has a step of its own, and is not added or left out elsewhere. `known` tells
+ * The sound of a plural or a past tense: it has a step of its own, and is not added or left out elsewhere. `known`
+ * tells
  * the sounds of a word.
  * @example isEnding(keys, 2, soundsOf) // true
  */

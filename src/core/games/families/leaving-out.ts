@@ -49,14 +49,19 @@ function leavable(word: Word, step: Step, material: Material): number[] {
   });
 }
 
-/** Of a sound that is there twice nobody knows which; the ng of *think* is heard as n; and a plural is itself a cluster. */
+/**
+ * Of a sound that is there twice nobody knows which; the ng of *think* is heard as n; and a plural is itself a
+ * cluster.
+ */
 const isPlain = (word: Word, at: number, { place }: Step, { soundsOf }: Material): boolean => {
   const { ipa } = sure(word.sounds[at]);
   const ending = place === 'cluster' && isEnding(word, word.sounds.length - 1, soundsOf);
   return times(word, ipa) === 1 && ipa !== 'ŋ' && !ending;
 };
 
-/** Those that are put forward: where no word is to be left, what is left is a silly word for certain, and can be read. */
+/**
+ * Those that are put forward: where no word is to be left, what is left is a silly word for certain, and can be read.
+ */
 const dealt = (word: Word, step: Step, material: Material): number[] =>
   leavable(word, step, material).filter((at) => {
     if (!isPlain(word, at, step, material)) return false;

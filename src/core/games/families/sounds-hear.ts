@@ -29,7 +29,9 @@ const plain = (material: Material): readonly Word[] =>
     ),
   );
 
-/** Of those the things, which can be pointed to; where the sounds must be near, all of them, so that there are enough. */
+/**
+ * Of those the things, which can be pointed to; where the sounds must be near, all of them, so that there are enough.
+ */
 const choicesOf = ({ foil }: Step, material: Material): readonly Word[] =>
   foil === 'near' ? plain(material) : material.keep('plain things', () => plain(material).filter(isThing));
 
@@ -50,7 +52,10 @@ interface Hear {
 /** Choices as they are read out. Example: `orOf(['sun', 'boat']) // 'sun or boat'`. */
 const orOf = (choices: readonly string[]): string => `${choices.slice(0, -1).join(' … ')} … or ${sure(choices.at(-1))}`;
 
-/** Hearing before saying: the sound is told, and the word with it is to be found. A word, or its picture, is pointed to. */
+/**
+ * Hearing before saying: the sound is told, and the word with it is to be found. A word, or its picture, is pointed
+ * to.
+ */
 const hear = ({ place, name, verb, steps, rungs, at }: Hear): Task => ({
   id: `hear-${place}`,
   family: 'first-sounds',

@@ -27,9 +27,6 @@ export const allKnown = (sentence: string, { soundsOf, whyWithheld }: Material):
   !/[-’'\d]/.test(sentence) &&
   wordsOf(sentence).every((w) => soundsOf(w) !== undefined && whyWithheld(w) !== 'put-aside');
 
-export const speakable = (material: Material): readonly Word[] =>
-  material.keep('sentences', () => playable(material).filter((w) => allKnown(w.entry.sentence, material)));
-
 const fits = (sentence: string, step: Step): boolean => {
   const n = wordsOf(sentence).length;
   return n >= sure(step.count) && n <= (step.most ?? sure(step.count));
