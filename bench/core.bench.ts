@@ -211,7 +211,7 @@ test('games and plans', async () => {
         makePlan(made, {
           shape: sure(SHAPES[i % SHAPES.length]),
           task: 'blending',
-          step: '3',
+          step: '3-clip',
           count: 2 + (i % 5),
           sound: sounds[i % sounds.length],
           minutes: 12,

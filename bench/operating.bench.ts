@@ -3,12 +3,15 @@ import { test } from 'vitest';
 import { answersOf, statesOf, type Simulated } from '../src/core/testing/simulated';
 import { atLeast } from '../src/core/progress/luck';
 import type { Run } from '../src/core/progress/evidence';
+import { ladderOf } from '../src/core/progress/ladders';
 import { sure } from '../src/core/sure';
 
 const CHILDREN = Number(process.env.CHILDREN ?? 1_000);
-const OPEN: Omit<Simulated, 'rate'> = { ladder: 'blending', mix: [['blending', '3']] };
+const OPEN: Omit<Simulated, 'rate'> = { ladder: 'blending', mix: [['blending', '3-clip']] };
 const PAIRS: Omit<Simulated, 'rate'> = { ladder: 'rhyme', mix: [['rhyme-pairs', 'far']] };
-const RUNG: Readonly<Record<string, number>> = { blending: 2, rhyme: 0, segmenting: 2 };
+/** The rung each ladder is watched at. */
+const WATCHED: Readonly<Record<string, string>> = { blending: '3-clip', rhyme: 'same', swapping: 'last' };
+const rungOn = (ladder: string): number => ladderOf(ladder).rungs.findIndex((r) => r.id === WATCHED[ladder]);
 
 interface Case {
   readonly name: string;
@@ -22,30 +25,30 @@ const CASES: readonly Case[] = [
   ...at('open answers', OPEN, RATES, 20),
   ...at('open answers, misses mostly helped', { ...OPEN, helpable: 0.8 }, [0.3, 0.6, 0.85], 20),
   ...at(
-    'open, every third answer one sound longer (rate 0.2 lower)',
-    { ...OPEN, harder: { every: 3, game: ['blending', '4'], rate: 0 } },
+    'open, every third answer a step harder (rate 0.2 lower)',
+    { ...OPEN, harder: { every: 3, game: ['blending', '4-end'], rate: 0 } },
     [0.6, 0.8, 0.85, 0.95],
     20,
   ).map((c) => ({ ...c, child: { ...c.child, harder: { ...sure(c.child.harder), rate: c.child.rate - 0.2 } } })),
   ...at(
-    'segmenting with “how many?” every other time',
+    'swapping with “which sound changed?” every other time',
     {
-      ladder: 'segmenting',
+      ladder: 'swapping',
       mix: [
-        ['segmenting', '3'],
-        ['how-many', '2-3'],
+        ['swap', 'last'],
+        ['which-changed', 'ends'],
       ],
     },
     [0.6, 0.8, 0.85, 0.95],
     20,
   ),
   ...at(
-    'segmenting with “how many?” every other time',
+    'swapping with “which sound changed?” every other time',
     {
-      ladder: 'segmenting',
+      ladder: 'swapping',
       mix: [
-        ['segmenting', '3'],
-        ['how-many', '2-3'],
+        ['swap', 'last'],
+        ['which-changed', 'ends'],
       ],
     },
     [0.6, 0.85, 0.95],
@@ -80,7 +83,7 @@ test('how often each rule is right, looked at after every answer', () => {
     const when: number[] = [];
     for (let i = 0; i < CHILDREN; i += 1) {
       const runs = answersOf(child, answers, 1 + i + c * 10_007);
-      const rung = sure(RUNG[child.ladder]);
+      const rung = rungOn(child.ladder);
       const ours = statesOf(child, runs, 'weighed', rung);
       const plain = statesOf(child, runs, 'plain', rung);
       const first = ours.indexOf('secure');

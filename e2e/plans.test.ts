@@ -110,15 +110,15 @@ const FAMILIES: readonly {
   },
   {
     task: 'blending',
-    step: '4',
+    step: '4-start',
     sees: async (p) => {
-      await p.getByRole('img', { name: /^4 sounds/ }).waitFor();
+      await p.getByRole('img', { name: /^[34] sounds/ }).waitFor();
     },
     said: (r) => expect(r.outcome).toBe('not-yet'),
   },
   {
     task: 'segmenting',
-    step: '3',
+    step: '3-clip',
     sees: async (p) => {
       await p.getByRole('group', { name: 'Tap a sound that was missed' }).waitFor();
     },
