@@ -39,7 +39,7 @@ async function open(page: Page, url: string, name: string): Promise<string> {
 }
 
 const PROFILES: readonly (readonly [string, RegExp, string])[] = [
-  ['Ottilie', /^Can .*blend words like (pot|lamp|frog|plant|rabbit).* alone\./, 'runs ahead'],
+  ['Ottilie', /^Can .*blend words like (sun|pot|lamp|frog|plant|rabbit).* alone\./, 'runs ahead'],
   ['Wren', /cluster at the (start|end) slips/, 'drops sounds from clusters'],
   ['Idris', /Often gives no reply, which says nothing of what is known/, 'quiet'],
   ['Tomasz', /with help/, 'manages with help'],

@@ -324,7 +324,7 @@ describe('a plan', () => {
     await page.getByLabel('Tell it as a story').uncheck();
     expect(await violations(page)).toEqual([]);
     await page.keyboard.press('Escape');
-    await page.getByText('Does it begin with /s/?').first().waitFor();
+    await page.getByText('Does it start with /s/?').first().waitFor();
     await page.getByLabel('Minutes there are').fill('2');
     await page.getByText('It does not fit').waitFor();
     await page

@@ -78,8 +78,8 @@ export interface ShownPlan {
 const labelOf = (item: Item): string => {
   const { words, sounds = [] } = readKey(item.key);
   if (item.view.kind === 'change') return `${item.word} → ${item.expected.replace(/ \(made-up\)$/, '')}`;
-  if (item.view.kind === 'story') return `a story of ${item.view.sentences.length} sentences`;
   if (item.listed !== undefined) return item.listed;
+  if (item.view.kind === 'story') return `a story of ${item.view.sentences.length} sentences`;
   if (words[0] === OWN_NAME) return 'their own name';
   if (!words.length)
     return (

@@ -28,10 +28,10 @@ export function ChildrenScreen({ group, country }: { group: Group; country: 'gb'
         {group.children.length > 0 && (
           <ul className="divide-y divide-line border-y border-line">
             {group.children.map((child) => (
-              <li key={child.id} className="flex items-center gap-2">
+              <li key={child.id} className="flex flex-wrap items-center gap-x-2">
                 <Link
                   href={`/children/${child.id}`}
-                  className="min-w-0 flex-1 py-3 font-word text-xl wrap-anywhere hover:underline"
+                  className="min-w-0 flex-1 py-3 font-word text-xl wrap-anywhere hover:underline max-sm:basis-full"
                 >
                   {child.name}
                 </Link>

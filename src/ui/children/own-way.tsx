@@ -28,6 +28,13 @@ const ownWayWords = ({ swaps, drops, accent }: OwnWay): string =>
     ...(accent ? [accentOf(accent).name] : []),
   ].join(', ');
 
+/** What is set, in a few words. */
+function inShort(way: OwnWay): string {
+  if (!isPlain(way)) return `says ${ownWayWords(way)}`;
+  if (way.access.length) return way.access.map((a) => ACCESS_WORDS[a].play).join(', ');
+  return way.lowOnly ? 'no high sounds' : 'their own way';
+}
+
 /** How a child says sounds, set once: so that it is never taken for a slip. */
 export function OwnWayButton({
   child,
@@ -70,9 +77,9 @@ export function OwnWayButton({
         }}
       >
         <span className="sr-only">{child.name}: </span>
-        {isPlain(child.ownWay) ? 'own way of speaking' : `says ${ownWayWords(child.ownWay)}`}
+        {inShort(child.ownWay)}
       </button>
-      <Dialog open={open} onOpenChange={setOpen} title={`How ${child.name} says sounds`} description={NO_SLIP}>
+      <Dialog open={open} onOpenChange={setOpen} title={`How ${child.name} speaks and hears`} description={NO_SLIP}>
         <Swaps has={has} toggle={toggle} own={own} pair={pair} setPair={setPair} />
         <fieldset className="mt-4">
           <legend className="font-word text-lg font-bold">Leaves out of clusters when talking</legend>

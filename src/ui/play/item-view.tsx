@@ -100,7 +100,13 @@ function ItemDrawn(props: ItemViewProps) {
       );
     case 'story':
       return (
-        <div className="max-w-[52rem] space-y-3 py-2 font-word text-3xl leading-snug">
+        <div
+          className={clsx(
+            'max-w-[52rem] py-2 font-word text-3xl leading-snug',
+            // Single words stand in a row; sentences each have a line.
+            view.sentences.every((s) => s.length === 1) ? 'flex flex-wrap gap-x-6 gap-y-3' : 'space-y-3',
+          )}
+        >
           {view.sentences.map((sentence, i) => (
             <p key={i}>
               {sentence.map((w, j) =>

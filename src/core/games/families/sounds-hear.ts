@@ -252,7 +252,7 @@ const CATCH: Task = {
   secondsPerTurn: 30,
   gesture: 'hands up at each one',
   together: true,
-  plain: 'Put your hands up when a word starts with {sound}: {list}.',
+  plain: 'Put your hands up when a word starts with {sound}.',
   heads: (_step, material) => plain(material),
   theme: (step, material, random, { sound }) => {
     if (sound) return sound;
