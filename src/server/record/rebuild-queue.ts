@@ -13,6 +13,8 @@ interface Queue {
   readonly fresh: Set<string>;
   /** From before: a file of an earlier version, or an end without warning. */
   readonly old: Set<string>;
+  /** Those of them that are being read. */
+  readonly inHand: Set<string>;
   timer: ReturnType<typeof setTimeout> | undefined;
   working: Promise<void>;
   /** Resolves when the sessions from before are known. */
@@ -35,6 +37,7 @@ async function queueOf(): Promise<{ db: Database; queue: Queue }> {
   const queue = queues.get(db) ?? {
     fresh: new Set<string>(),
     old: new Set<string>(),
+    inHand: new Set<string>(),
     timer: undefined,
     working: Promise.resolve(),
     known: undefined,
@@ -53,10 +56,13 @@ const readAll = (db: Database, ids: readonly string[]): Promise<void> =>
  * Reads the sessions of a set, a few in a transaction. One that cannot be read holds no other up: it stays marked in
  * the file, and is tried again when its log grows or at the next start.
  */
-async function workThrough(db: Database, sessions: Set<string>): Promise<void> {
+async function workThrough(db: Database, sessions: Set<string>, inHand = new Set<string>()): Promise<void> {
   while (sessions.size && db.open) {
     const some = [...sessions].slice(0, AT_ONCE);
-    for (const id of some) sessions.delete(id);
+    for (const id of some) {
+      sessions.delete(id);
+      inHand.add(id);
+    }
     await readAll(db, some).catch(async () => {
       for (const id of some)
         await readAll(db, [id]).catch((error: unknown) => {
@@ -64,6 +70,7 @@ async function workThrough(db: Database, sessions: Set<string>): Promise<void> {
             console.error(`Session ${id} could not be read:`, error instanceof Error ? error.message : error);
         });
     });
+    for (const id of some) inHand.delete(id);
     await otherTurns();
   }
 }
@@ -89,7 +96,7 @@ export async function rebuildSoon(sessionId: string): Promise<void> {
 async function begin(db: Database, queue: Queue): Promise<void> {
   const stale = await rows<{ id: string }>('SELECT id FROM sessions WHERE stale = 1 ORDER BY started_at DESC', {});
   for (const { id } of stale) if (!queue.fresh.has(id)) queue.old.add(id);
-  const all = workThrough(db, queue.old);
+  const all = workThrough(db, queue.old, queue.inHand);
   if (stale.length <= A_FEW) await all;
 }
 
@@ -105,5 +112,6 @@ export async function caughtUp(): Promise<void> {
 
 /** How many sessions from before are still to be read. */
 export async function behind(): Promise<number> {
-  return (await queueOf()).queue.old.size;
+  const { old, inHand } = (await queueOf()).queue;
+  return old.size + inHand.size;
 }

@@ -29,7 +29,7 @@ export function LadderPaths({ ladders, ruleNote }: { ladders: readonly ShownLadd
         {shown.map((l) => (
           <li key={l.id} className="grid items-center gap-x-2 py-1 sm:grid-cols-[7.8rem_minmax(0,1fr)]">
             <h2 className="font-word text-[1.05rem] leading-tight font-bold">{l.name}</h2>
-            <ol className="grid grid-cols-6">
+            <ol className="grid grid-cols-6 sm:grid-cols-8">
               {l.rungs.map((r) => {
                 const on = l.id === ladder.id && r.id === rung.id;
                 return (

@@ -27,7 +27,8 @@ function grown(word: Word, step: Step, material: Material): { to: Word; at: numb
     .map((n) => ({ to: n.word, at: placeIn(word, n.word) }))
     .filter(({ to, at }) => {
       const last = to.sounds.length - 1;
-      if (sure(to.sounds[at]).vowel || isEnding(to, at, material.soundsOf)) return false;
+      if (sure(to.sounds[at]).vowel || sure(to.sounds[at]).ipa === 'ŋ' || isEnding(to, at, material.soundsOf))
+        return false;
       if (step.place === 'cluster') return placeOf(to, at) === 'cluster';
       return !inCluster(to, at) && at === (step.place === 'first' ? 0 : last);
     });

@@ -8,7 +8,7 @@ import { advice } from '../saying';
 import { marksOf, shownOf } from '../marks';
 import { need, wordOf } from '../proof';
 import type { Mark } from '../view';
-import { oneBeat, playable, type Material } from '../material';
+import { oneBeat, type Material } from '../material';
 import { restOf, senseOfRest, type Sense } from '../sense';
 import type { Step } from '../step';
 import type { Task } from '../task';
@@ -106,9 +106,7 @@ const LEAVE_OUT: Task = {
   gesture: 'hold up the fingers, fold one away',
   plain: '{word}. Say it without {sound}.',
   heads: (step, material) =>
-    (step.result === 'nonsense' ? oneBeat(material) : playable(material)).filter(
-      (w) => w.count <= 6 && w.entry.band < 3 && dealt(w, step, material).length > 0,
-    ),
+    oneBeat(material).filter((w) => w.count <= 6 && w.entry.band < 3 && dealt(w, step, material).length > 0),
   build: ({ head, step, material, random }) => {
     const places = dealt(head, step, material);
     return { words: [head.word], at: need(places[Math.floor(random() * places.length)], 'A sound that can go.') };

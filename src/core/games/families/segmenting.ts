@@ -143,7 +143,10 @@ const ASK: Task = {
   secondsPerTurn: 15,
   gesture: 'point along the row of pots',
   plain: '{ask}',
-  heads: (step, material) => ofCount(step, material).filter((w) => w.sounds.length === w.count && w.entry.band < 3),
+  heads: (step, material) =>
+    ofCount(step, material).filter(
+      (w) => w.sounds.length === w.count && w.entry.band < 3 && traitsOf(w).syllables === 1,
+    ),
   kinds: (step) => sure(step.count),
   build: ({ head, kind }) => ({ words: [head.word], at: kind }),
   make: ({ words, at }, step, material) => {

@@ -257,7 +257,10 @@ const CATCH: Task = {
   theme: (step, material, random, { sound }) => {
     if (sound) return sound;
     const sounds = some([...new Set(plain(material).map(firstOf))], random);
-    return sounds.find((s) => plain(material).filter((w) => firstOf(w) === s).length >= sure(step.count) * 3) ?? null;
+    const many = (s: string, of: (w: Word) => boolean): number =>
+      plain(material).filter((w) => firstOf(w) === s && of(w)).length;
+    const enough = sounds.filter((s) => many(s, () => true) >= sure(step.count) * 3);
+    return enough.find((s) => many(s, isThing) >= sure(step.count)) ?? enough[0] ?? null;
   },
   fits: (head, _kind, theme) => theme !== null && firstOf(head) === theme,
   build: (building) => (building.theme === null ? null : wordsToCatch(building)),

@@ -30,6 +30,7 @@ import { oneBeat, playable, type Material } from '../material';
 import type { Building, Made, Task } from '../task';
 import type { Step } from '../step';
 import { sure } from '../../sure';
+import { WEAK_ALONE } from './blending';
 import { apart, bestOf, ipaOf, isEnding, neverApart, script, slash, some, times, WORDS_OF_ASKING } from './common';
 
 /** Words a change may start from and come to: each sound one unit, so that nothing is argued about. */
@@ -50,6 +51,7 @@ const placesOf = ({ place }: Step): readonly ChangePlace[] => {
 /** A plural or a past tense is no change of a sound, and a sound that is there twice is not named by itself. */
 const isClear = ({ from, to, at, old, new: come }: Link, { soundsOf }: Material): boolean =>
   !WORDS_OF_ASKING.has(to.word) &&
+  ![old, come].some((ipa) => ipa !== null && WEAK_ALONE.has(ipa)) &&
   !(old !== null && (isEnding(from, at, soundsOf) || times(from, old) > 1)) &&
   !(come !== null && isEnding(to, at, soundsOf));
 

@@ -400,13 +400,13 @@ export const SYLLABLES: Family = {
       { id: 'count', name: 'clap 3, 4', does: 'clap words of 3 or 4 beats', carries: ['clap'], was: ['clap-long'] },
       {
         id: 'split-long',
-        name: 'take long ones apart',
+        name: 'long ones',
         does: 'take words of 3 or 4 beats apart',
         carries: ['compounds', 'join', 'split'],
       },
       {
         id: 'drop-beat',
-        name: 'leave a beat out',
+        name: 'leave a beat',
         does: 'leave a beat out',
         carries: ['compounds', 'join', 'split', 'drop'],
       },
