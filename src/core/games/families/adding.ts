@@ -122,7 +122,7 @@ const ADD: Task = {
         where,
         answer: to.word,
       },
-      how: `They say it back first. ${advice([come], material.accent)}`,
+      how: ending ? 'Show one, then two.' : `They say it back first. ${advice([come], material.accent)}`,
       script: script(to.word),
       likely: distinct([
         rightLikely(ipaOf(to), to.word, 'right'),

@@ -106,13 +106,19 @@ const hear = ({ place, name, verb, steps, rungs, at }: Hear): Task => ({
     return {
       head: word,
       words: row.map(shownOf),
-      view: { kind: 'row', answer: right, first: false, tags: { answer: 'this one' } },
+      view: {
+        kind: 'row',
+        answer: right,
+        first: false,
+        tags: { answer: 'this one' },
+        ...(row.every((w) => w.entry.picture !== null) ? { pictures: true } : {}),
+      },
       expected: word.word,
       kind: right,
       judged: { by: 'choice', choices: words, right },
       slots: { sound: slash(target, material), choices: orOf(words), word: word.word },
       likely: choiceLikely(words, right),
-      how: `${advice([target], material.accent)} Name the pictures or things first.`,
+      how: `${advice([target], material.accent)} Name the pictures or things first. Pointing is an answer.`,
       script: script(word.word),
       facts: [
         ['there are as many words as the step says', row.length === step.choices],
