@@ -311,6 +311,16 @@ test('the prop shelf and the sounds taught: a tick is kept and becomes a filter'
   await page.context().close();
 });
 
+test('the read command prints items as they would be heard, and says what it cannot do', () => {
+  const run = (...args: string[]) => spawnSync(process.execPath, ['scripts/read.mjs', ...args], { encoding: 'utf8' });
+  const read = run('--task', 'clap', '--seed', '1f6a90c3', '--size', '2');
+  expect(read.stdout).toMatch(/^== Clap the beats \(clap\)\n/);
+  expect(read.stdout.match(/ → [1-4]\n/g)).toHaveLength(6);
+  const wrong = run('--task', 'chess');
+  expect([wrong.status, wrong.stdout]).toEqual([1, '']);
+  expect(wrong.stderr).toContain('--task is one of count-words');
+});
+
 test(
   'the words command prints the whole bank to standard output and nothing else; what it cannot do it says ' +
     'beside it',
