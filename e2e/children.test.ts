@@ -117,6 +117,41 @@ describe('three weeks of the demo', () => {
     await page.context().close();
   });
 
+  test('what is always so for a child is set once, told in Play, and never offered as a help', async () => {
+    const { page } = await openPage(browser);
+    await page.goto(`${app.url}/children`);
+    await page.getByRole('button', { name: /^Saoirse: / }).click();
+    await page.getByLabel('Hears everything twice').check();
+    expect(await violations(page)).toEqual([]);
+    await page.getByRole('button', { name: 'Keep it' }).click();
+    await page.getByRole('button', { name: 'Saoirse: hears it twice' }).waitFor();
+    await open(page, app.url, 'Saoirse');
+    await page.getByRole('button', { name: 'Play this' }).click();
+    await page.waitForURL(/\/play\//);
+    await page.getByRole('button', { name: /^Modelled/ }).click();
+    await page.getByText('Always for Saoirse: hears it twice.').waitFor();
+    await page.keyboard.press('2');
+    await page.getByRole('button', { name: 'gesture' }).waitFor();
+    expect(await page.getByRole('button', { name: 'said again', exact: true }).count()).toBe(0);
+    await page.context().close();
+  });
+
+  test('how old the children are is kept, and a step says what nobody expects of them yet', async () => {
+    const { page } = await openPage(browser);
+    await page.goto(`${app.url}/children`);
+    await page.getByLabel('How old they are').selectOption('Nursery, 3 to 4');
+    const kept = async (): Promise<string> => {
+      await open(page, app.url, 'Ottilie');
+      await page.getByRole('button', { name: /^blend words like sun: / }).click();
+      return (await page.locator('[aria-live=polite]').first().textContent()) ?? '';
+    };
+    await expect.poll(kept).toContain('Not expected yet at this age.');
+    await page.goto(`${app.url}/children`);
+    await page.getByLabel('How old they are').selectOption('Reception, 4 to 5');
+    await expect.poll(kept).not.toContain('Not expected yet');
+    await page.context().close();
+  });
+
   test('the page for a family prints on one sheet, in words, figures only when asked for', async () => {
     const { page } = await openPage(browser);
     const id = await open(page, app.url, 'Ottilie');

@@ -130,8 +130,8 @@ export function carries({ rungs }: Ladder, harder: number, easier: number): bool
 }
 
 /**
- * The rung of an id, or the one that stands in its place today. Example: `rungNow('rhyme', 'which')?.id //
- * 'match-3'`.
+ * The rung of an id, or the one that stands in its place today.
+ * @example rungNow('rhyme', 'which')?.id // 'match-3'
  */
 export const rungNow = (ladder: string, rung: string): Rung | undefined => {
   const rungs = LADDERS.find((l) => l.id === ladder)?.rungs ?? [];

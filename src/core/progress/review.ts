@@ -1,6 +1,6 @@
 import { createEmptyCard, fsrs, generatorParameters, Rating, type Card, type Grade } from 'ts-fsrs';
 import type { Run } from './evidence';
-import { rungOf } from './ladders';
+import { carries, rungOf } from './ladders';
 
 /** When a rung that holds should come again: growing gaps from a spaced-repetition library, rated by what was seen. */
 export interface Review {
@@ -24,14 +24,15 @@ function ratingOf(marks: string): Grade | null {
 }
 
 /**
- * When a rung is due again. Answers on harder rungs of the ladder keep it alive too, where they come off.
+ * When a rung is due again. Answers on harder rungs that carry it keep it alive too, where they come off.
  * @param runs of one child, any order
  */
 export function reviewOf(runs: readonly Run[], ladder: string, at: number): Review | null {
   const days = new Map<number, { marks: string; at: number }>();
   for (const run of [...runs].sort((a, b) => a.at - b.at)) {
     const place = rungOf(run.task, run.step);
-    if (run.standing !== 'fresh' || place?.ladder.id !== ladder || place.at < at) continue;
+    if (run.standing !== 'fresh' || place?.ladder.id !== ladder) continue;
+    if (place.at !== at && !carries(place.ladder, place.at, at)) continue;
     const marks = place.at === at ? run.marks : run.marks.replace(/[^1]/g, '');
     const day = days.get(run.day) ?? { marks: '', at: run.at };
     days.set(run.day, { marks: day.marks + marks, at: Math.max(day.at, run.at) });

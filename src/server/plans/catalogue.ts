@@ -3,6 +3,13 @@ import { labelOf, isVowel } from '../../core/phonology/sounds';
 import { preparedBank } from '../words/bank';
 import { getSettings } from '../setting/settings';
 
+interface CatalogueStep {
+  readonly id: string;
+  readonly name: string;
+}
+
+const named = (steps: readonly CatalogueStep[]): CatalogueStep[] => steps.map(({ id, name }) => ({ id, name }));
+
 export interface CatalogueTask {
   readonly id: string;
   readonly name: string;
@@ -11,7 +18,11 @@ export interface CatalogueTask {
   readonly ownName: boolean;
   /** A chain from one word to another can be asked for. */
   readonly leadsOn: boolean;
-  readonly steps: readonly { readonly id: string; readonly name: string }[];
+  readonly steps: readonly CatalogueStep[];
+  /** Steps that a plan may have and that are not offered in order. */
+  readonly unlisted: readonly CatalogueStep[];
+  /** Not offered any more; a plan made before may have it. */
+  readonly former: boolean;
 }
 
 export interface Catalogue {
@@ -31,13 +42,15 @@ export async function catalogue(): Promise<Catalogue> {
   return {
     families: FAMILIES.map((family) => ({
       name: family.name,
-      tasks: family.tasks.map(({ id, name, asks, steps, ownName, leadsOn }) => ({
+      tasks: family.tasks.map(({ id, name, asks, steps, unlisted = [], former, ownName, leadsOn }) => ({
         id,
         name,
         asks,
         ownName: ownName === true,
         leadsOn: leadsOn === true,
-        steps: steps.map(({ id: step, name: stepName }) => ({ id: step, name: stepName })),
+        steps: named(steps),
+        unlisted: named(unlisted),
+        former: former === true,
       })),
     })),
     sounds: sounds

@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import type { Catalogue } from '@/server/plans/catalogue';
+import type { Catalogue, CatalogueTask } from '@/server/plans/catalogue';
 import { sure } from '@/core/sure';
 
 interface GamePickerProps {
@@ -14,11 +14,15 @@ interface GamePickerProps {
 
 /** A game and a step of its ladder. */
 export function GamePicker({ games, task: first, step: firstStep, label, onPick }: GamePickerProps) {
+  const isOffered = ({ id, former }: CatalogueTask): boolean => !former || id === first;
   const [task, setTask] = useState(first);
   const [step, setStep] = useState(firstStep);
   const [busy, setBusy] = useState(false);
-  const chosen = sure(games.families.flatMap((f) => f.tasks).find((t) => t.id === task));
-  const steps = chosen.steps.some((s) => s.id === step) ? step : sure(chosen.steps[0]).id;
+  const all = games.families.flatMap((f) => f.tasks);
+  const chosen = sure(all.find((t) => t.id === task));
+  // What is not offered any more can still be what the round is.
+  const offered = [...chosen.steps, ...chosen.unlisted.filter((s) => s.id === firstStep)];
+  const steps = offered.some((s) => s.id === step) ? step : sure(chosen.steps[0]).id;
   return (
     <form
       className="space-y-4"
@@ -33,7 +37,7 @@ export function GamePicker({ games, task: first, step: firstStep, label, onPick 
         <select className="field font-word text-xl" value={task} onChange={(e) => setTask(e.target.value)}>
           {games.families.map((f) => (
             <optgroup key={f.name} label={f.name}>
-              {f.tasks.map((t) => (
+              {f.tasks.filter(isOffered).map((t) => (
                 <option key={t.id} value={t.id}>
                   {t.name === f.name ? t.name : `${f.name}: ${t.name}`}
                 </option>
@@ -46,7 +50,7 @@ export function GamePicker({ games, task: first, step: firstStep, label, onPick 
       <label className="block">
         <span className="mb-1 block text-muted">Step, easy to hard</span>
         <select className="field font-word text-xl" value={steps} onChange={(e) => setStep(e.target.value)}>
-          {chosen.steps.map((s) => (
+          {offered.map((s) => (
             <option key={s.id} value={s.id}>
               {s.name}
             </option>

@@ -190,11 +190,13 @@ function GameField({ task, setTask, setStep, games }: GameFieldProps) {
       >
         {games.families.map((f) => (
           <optgroup key={f.name} label={f.name}>
-            {f.tasks.map((t) => (
-              <option key={t.id} value={t.id}>
-                {t.name === f.name ? t.name : `${f.name}: ${t.name}`}
-              </option>
-            ))}
+            {f.tasks
+              .filter((t) => !t.former)
+              .map((t) => (
+                <option key={t.id} value={t.id}>
+                  {t.name === f.name ? t.name : `${f.name}: ${t.name}`}
+                </option>
+              ))}
           </optgroup>
         ))}
       </select>

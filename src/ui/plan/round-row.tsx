@@ -44,7 +44,8 @@ export function RoundRow({ round, number, shown, plan, games, people, pace, put,
   const [dialog, setDialog] = useState<'round' | { item: string } | null>(null);
   const [reading, setReading] = useState(false);
   const task = games.families.flatMap((f) => f.tasks).find((t) => t.id === round.task);
-  const step = task?.steps.find((s) => s.id === round.step)?.name ?? 'words of your own';
+  const steps = [...(task?.steps ?? []), ...(task?.unlisted ?? [])];
+  const step = steps.find((s) => s.id === round.step)?.name ?? 'words of your own';
   const items = round.items.map((item) => ({ ...item, shown: shown?.items.find((i) => i.key === item.key) ?? null }));
   const minutes = wholeMinutes(roundSeconds(round, people, pace ?? 15));
   const family = games.families.find((f) => f.tasks.some((t) => t.id === round.task))?.name ?? '';

@@ -107,7 +107,7 @@ export const WEAK_ALONE: ReadonlySet<string> = new Set(['ə', 'ɚ']);
 
 /** Longest words that a step by shape deals: more sounds than that are a test of memory. */
 const MOST_SOUNDS = 6;
-/** Words to deal of a shape: no longer than two beats, and counted by the setting as they are sorted here. */
+/** Words to deal of a shape: everyday ones of one beat, or of two, with no “uh” in them. */
 const isSpoken = (w: Word, { shape }: Step): boolean =>
   shape === undefined ||
   (w.count <= MOST_SOUNDS &&

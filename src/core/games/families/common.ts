@@ -28,9 +28,8 @@ const ENDINGS: readonly (readonly [letters: string, instead?: string])[] = [
 ];
 
 /**
- * The sound of a plural or a past tense: it has a step of its own, and is not added or left out elsewhere. `known`
- * tells
- * the sounds of a word.
+ * The sound of a plural or a past tense: it has a step of its own, and is not added or left out elsewhere.
+ * @param known tells the sounds of a word
  * @example isEnding(keys, 2, soundsOf) // true
  */
 export function isEnding(word: Word, at: number, known: (word: string) => readonly string[] | undefined): boolean {
@@ -153,15 +152,11 @@ const endInSets = ({ segments }: Word): string =>
     .map((s) => s.key)
     .join(' ');
 
-/**
- * Those of them that rhyme in every shipped accent: *door* and *paw* do only where the r is not said. Where there are
- * none, all of them.
- */
+/** Those of them that rhyme in every shipped accent: *door* and *paw* do only where the r is not said. */
 export function steadyRhymesOf(word: Word, material: Material): readonly Word[] {
-  const all = rhymesOf(word, material);
   const own = (w: Word): boolean => Object.keys(w.entry.ownLines).length > 0;
-  const steady = own(word) ? [] : all.filter((w) => !own(w) && endInSets(w) === endInSets(word));
-  return steady.length ? steady : all;
+  if (own(word)) return [];
+  return rhymesOf(word, material).filter((w) => !own(w) && endInSets(w) === endInSets(word));
 }
 
 /** How often a word has a sound: one that is asked for by its name must be there once. */

@@ -11,12 +11,12 @@ import type { Step } from '../step';
 import { sure } from '../../sure';
 import { bestOf, firstOf, foilKind, ipaOf, rhymeFoil, rhymesOf, script, some, steadyRhymesOf, YES_NO } from './common';
 
-/** Words of one beat with at least so many rhymes. */
+/** Words of one beat with at least so many rhymes that hold in every accent. */
 const rhyming =
   (least: number) =>
   (_step: Step, material: Material): readonly Word[] =>
     material.keep(`rhyming ${least}`, () =>
-      oneBeat(material).filter((w) => w.entry.band < 3 && rhymesOf(w, material).length >= least),
+      oneBeat(material).filter((w) => w.entry.band < 3 && steadyRhymesOf(w, material).length >= least),
     );
 
 const foilSteps: readonly Step[] = [
