@@ -20,12 +20,12 @@ import { beatsVary, joinBeats } from './syllables';
 /** Words by their shape, easy to hard. */
 export const soundSteps: readonly Step[] = [
   { id: '2', name: '2 sounds', count: 2, shape: '2' },
-  { id: '3-held', name: '3 sounds, the first can be held (sun)', count: 3, shape: '3-held', starts: 'hold' },
-  { id: '3-clip', name: '3 sounds, the first is short (pot)', count: 3, shape: '3-clip', starts: 'clip' },
-  { id: '4-end', name: 'two sounds together at the end (lamp)', count: 4, shape: '4-end' },
-  { id: '4-start', name: 'two sounds together at the start (frog)', count: 4, shape: '4-start' },
-  { id: 'longer', name: '5 sounds or more, one beat (plant)', count: 5, shape: 'longer' },
-  { id: 'two-beats', name: 'words of two beats (rabbit)', count: 5, shape: 'two-beats' },
+  { id: '3-held', name: '3 sounds, like sun: the first can be held', count: 3, shape: '3-held', starts: 'hold' },
+  { id: '3-clip', name: '3 sounds, like pot: the first is short', count: 3, shape: '3-clip', starts: 'clip' },
+  { id: '4-end', name: 'like lamp: two sounds together at the end', count: 4, shape: '4-end' },
+  { id: '4-start', name: 'like frog: two sounds together at the start', count: 4, shape: '4-start' },
+  { id: 'longer', name: 'like plant: one beat, 5 sounds or more', count: 5, shape: 'longer' },
+  { id: 'two-beats', name: 'like rabbit: two beats', count: 5, shape: 'two-beats' },
 ];
 
 /** Words by their number of sounds, whatever their shape: what a set or a plan may ask for. */
@@ -39,7 +39,7 @@ export const countSteps: readonly Step[] = [
 /** Before there are gaps: the sounds run into each other. */
 const STRETCHED: Step = {
   id: 'stretched',
-  name: 'in one slow breath (sun)',
+  name: 'like sun, in one slow breath',
   shape: '3-held',
   starts: 'hold',
 };
