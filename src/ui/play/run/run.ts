@@ -1,5 +1,5 @@
 import { canJudge, judge, type Question } from '@/core/answers/judge';
-import { inWords, type LikelyAnswer } from '@/core/answers/likely';
+import type { LikelyAnswer } from '@/core/answers/likely';
 import { isPlain, NO_OWN_WAY, type OwnWay } from '@/core/answers/own-way';
 import { addHabits, habitsOf, NO_HABITS, rank } from '@/core/answers/rank';
 import { chunksOf } from '@/core/answers/said';
@@ -114,7 +114,9 @@ function sameAgain({ session, state }: Pick<Run, 'session' | 'state'>, item: Ite
   const last = state.answers.at(-1);
   const before = last && session.rounds.map((r) => r.items[last.word]).find((i) => i?.task === item.task);
   if (!before || !canJudge(item.judged) || before.expected === item.expected) return [];
-  return [inWords('before', 'other-word', { show: before.expected, note: 'the answer before, again' })];
+  const { expected: show } = before;
+  const note = 'the answer before, again';
+  return [{ id: 'before', slip: 'other-word', outcome: 'not-yet', said: '', show, note, missed: [] }];
 }
 
 /** The likely answers of this child, the likeliest first; one that is right in their own way of speaking is no slip. */
