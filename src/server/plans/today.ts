@@ -86,9 +86,9 @@ function moveAfter(alone: number, counted: number): -1 | 0 | 1 {
 }
 
 const MOVE_WORDS = {
-  stay: (name: string) => `The same step as last time (${name}), with other words.`,
-  on: (name: string) => `Last time most answers came without help (${name}), so one step on.`,
-  back: (name: string) => `Last time few answers came without help (${name}), so one step back.`,
+  stay: 'The same step as last time, with other words.',
+  on: 'Last time most answers came without help, so this is one step on.',
+  back: 'Last time few answers came without help, so this is one step back.',
 } as const;
 
 /** One up, one back, or the same again: from how the last time went. */
@@ -97,10 +97,9 @@ function goOn({ task, step, alone, counted }: Played): Proposal {
   const at = steps.indexOf(offeredStep(taskOf(task), step));
   const move = moveAfter(alone, counted);
   const next = steps[at + move] ?? sure(steps[at]);
-  const name = stepOf(taskOf(task), step).name;
   const moved = move > 0 ? 'on' : 'back';
   const kind = next === steps[at] ? 'stay' : moved;
-  return { wish: { task, step: next.id }, why: MOVE_WORDS[kind](name) };
+  return { wish: { task, step: next.id }, why: MOVE_WORDS[kind] };
 }
 
 const lasting = (at: number, now: number): string => {

@@ -148,6 +148,12 @@ const ASK: Task = {
       (w) => w.sounds.length === w.count && w.entry.band < 3 && traitsOf(w).syllables === 1,
     ),
   kinds: (step) => sure(step.count),
+  // What was said already is not what comes next.
+  fits: (head, kind) =>
+    kind === head.sounds.length - 1 ||
+    !ipaOf(head)
+      .slice(0, kind)
+      .includes(sure(ipaOf(head)[kind])),
   build: ({ head, kind }) => ({ words: [head.word], at: kind }),
   make: ({ words, at }, step, material) => {
     const word = wordOf(material, words[0]);

@@ -204,6 +204,7 @@ const onsetPartners = (word: Word, material: Material): readonly Word[] => {
   return (material.rhymes().get(traitsOf(word).rhyme) ?? []).filter(
     (w) =>
       !w.entry.doubt &&
+      !WORDS_OF_ASKING.has(w.word) &&
       traitsOf(w).syllables === 1 &&
       onsetAndRime(w).onset.length > 0 &&
       onsetAndRime(w).onset.length !== onset &&
