@@ -38,14 +38,19 @@ interface RoundRowProps {
   readonly onRemove: () => void;
 }
 
+/** The name of a round’s step, whether it is offered in order or not. */
+function stepName(task: CatalogueTask | undefined, id: string): string {
+  const all = task ? [...task.steps, ...task.unlisted] : [];
+  return all.find((s) => s.id === id)?.name ?? 'words of your own';
+}
+
 /** One round on its hairline: minutes, game, words, and the line as it will be said. */
 export function RoundRow({ round, number, shown, plan, games, people, pace, put, ask, said, onRemove }: RoundRowProps) {
   const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id: round.id });
   const [dialog, setDialog] = useState<'round' | { item: string } | null>(null);
   const [reading, setReading] = useState(false);
   const task = games.families.flatMap((f) => f.tasks).find((t) => t.id === round.task);
-  const steps = [...(task?.steps ?? []), ...(task?.unlisted ?? [])];
-  const step = steps.find((s) => s.id === round.step)?.name ?? 'words of your own';
+  const step = stepName(task, round.step);
   const items = round.items.map((item) => ({ ...item, shown: shown?.items.find((i) => i.key === item.key) ?? null }));
   const minutes = wholeMinutes(roundSeconds(round, people, pace ?? 15));
   const family = games.families.find((f) => f.tasks.some((t) => t.id === round.task))?.name ?? '';
