@@ -29,6 +29,8 @@ export interface ShownItem {
   readonly label: string;
   readonly say: string;
   readonly expected: string;
+  /** What is said of the word in parts, where it is; null elsewhere. */
+  readonly parts: string | null;
   readonly script: readonly Line[];
   readonly marks: readonly Mark[];
   readonly count: number;
@@ -101,7 +103,7 @@ function shownItem(key: string, round: PlannedRound, ask: string, shop: Workshop
   const { item, why } = tryItem(round, key, shop.bank);
   if (!item)
     return { item, shown: { ...NOTHING_SHOWN, key, label: readKey(key).words.join(' · ') || key, problem: why } };
-  const { expected, script, marks, count, reasons, contested } = item;
+  const { expected, script, marks, count, reasons, contested, slots } = item;
   return {
     item,
     shown: {
@@ -109,6 +111,7 @@ function shownItem(key: string, round: PlannedRound, ask: string, shop: Workshop
       label: labelOf(item),
       say: fill(ask, item.slots),
       expected,
+      parts: expected === item.word ? (slots['sounds'] ?? null) : null,
       script,
       marks,
       count,
@@ -132,6 +135,7 @@ function withheldIn(key: string, { bank }: Workshop): string | null {
 const NOTHING_SHOWN = {
   say: '',
   expected: '',
+  parts: null,
   script: [],
   marks: [],
   count: 0,

@@ -289,6 +289,16 @@ describe('playing a plan', () => {
     await setAway(sure(idris), true);
     expect((await openPlan(await newPlan(groupId, wish()))).shown).toMatchObject({ children: 2, away: ['Idris'] });
   });
+  test('a word that is said in parts is shown with them, so that a print can be read out', async () => {
+    const groupId = await group();
+    const { shown } = await openPlan(
+      await newPlan(groupId, wish({ task: 'blending', step: '4-end', sound: undefined })),
+    );
+    const focus = sure(shown.rounds.find((r) => r.name === 'Blending'));
+    for (const { label, parts } of focus.items) expect(parts, label).toMatch(/^\S+.* … \S+/);
+    const echo = sure(shown.rounds.find((r) => r.name === 'Echo words'));
+    expect(echo.items.map((i) => i.parts)).toEqual(echo.items.map(() => null));
+  });
   test('the group’s own pace is learned from its log', async () => {
     const groupId = await group();
     const session = await startSession(groupId, (await openPlan(await newPlan(groupId, wish()))).plan);

@@ -83,6 +83,7 @@ function Page({ plan }: { plan: PrintedPlan }) {
                 {round.items.map((item) => (
                   <span key={item.key} className="wrap-anywhere">
                     <strong>{item.label}</strong>
+                    {item.parts && <span className="text-base text-muted"> ({item.parts})</span>}
                     {item.expected && item.expected !== item.label && !item.label.endsWith(item.expected) ? (
                       <span className="text-base text-muted"> ({item.expected})</span>
                     ) : null}
