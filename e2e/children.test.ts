@@ -129,6 +129,8 @@ describe('three weeks of the demo', () => {
     await page.getByRole('button', { name: 'Play this' }).click();
     await page.waitForURL(/\/play\//);
     await page.getByRole('button', { name: /^Modelled/ }).click();
+    // The warm-up is for everyone; a tap on her name gives her the turn.
+    await page.locator('nav[aria-label="Children"] li', { hasText: 'Saoirse' }).getByRole('button').first().click();
     await page.getByText('Always for Saoirse: hears it twice.').waitFor();
     await page.keyboard.press('2');
     await page.getByRole('button', { name: 'gesture' }).waitFor();
