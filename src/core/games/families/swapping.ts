@@ -49,11 +49,19 @@ const placesOf = ({ place }: Step): readonly ChangePlace[] => {
 };
 
 /** A plural or a past tense is no change of a sound, and a sound that is there twice is not named by itself. */
-const isClear = ({ from, to, at, old, new: come }: Link, { soundsOf }: Material): boolean =>
+const readsClear = ({ from, to, at, old, new: come }: Link, { soundsOf }: Material): boolean =>
   !WORDS_OF_ASKING.has(to.word) &&
   ![old, come].some((ipa) => ipa !== null && WEAK_ALONE.has(ipa)) &&
   !(old !== null && (isEnding(from, at, soundsOf) || times(from, old) > 1)) &&
   !(come !== null && isEnding(to, at, soundsOf));
+
+/** The same, worked out once for each link: a chain looks at thousands. */
+function isClear(link: Link, material: Material): boolean {
+  const known = material.keep('clear links', () => new WeakMap<Link, boolean>());
+  const clear = known.get(link) ?? readsClear(link, material);
+  known.set(link, clear);
+  return clear;
+}
 
 /** The changes that a step allows. */
 const possible = (word: Word, step: Step, material: Material): Link[] =>
