@@ -114,7 +114,7 @@ describe('wishes and changes at the door', () => {
       planRequestSchema.parse({ shape: 'focus', task: 'sort', step: 'far', minutes: '8', sound: '' }),
     ).toMatchObject({ minutes: 8, sound: undefined, seed: 1 });
     expect(sure(sure(planRequestSchema.safeParse({ task: 'sort', minutes: '0' }).error).issues[0]).message).toBe(
-      'A plan needs a minute at least.',
+      'A plan needs at least one minute.',
     );
     expect(planRequestSchema.safeParse({ task: 'sort', minutes: '900' }).success).toBe(false);
     expect(planChangeSchema.safeParse({ kind: 'set', round: 'r1', task: 'juggling', step: '' }).success).toBe(false);

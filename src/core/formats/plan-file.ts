@@ -55,8 +55,8 @@ export const planSchema = z
     title: nameSchema,
     minutes: z
       .int('Minutes are a whole number.')
-      .min(1, 'A plan needs a minute at least.')
-      .max(60, 'A plan can have 60 minutes.'),
+      .min(1, 'A plan needs at least one minute.')
+      .max(60, 'A plan can last up to 60 minutes.'),
     letters: z.boolean(),
     sound: sound.nullable(),
     pairs: z
@@ -142,8 +142,8 @@ export const planRequestSchema = z
     minutes: z.coerce
       .number()
       .int()
-      .min(1, 'A plan needs a minute at least.')
-      .max(60, 'A plan can have 60 minutes.')
+      .min(1, 'A plan needs at least one minute.')
+      .max(60, 'A plan can last up to 60 minutes.')
       .default(8),
     seed: z.coerce.number().int().min(0).max(0xfffffff).default(1),
   })

@@ -122,6 +122,14 @@ describe('where somebody hears better without high sounds', () => {
       }
     expect(items).toBeGreaterThan(SEEDS);
   });
+  test.each(games)('%s (%s) still has items, and both answers where there are two', (task, step) => {
+    for (let seed = 1; seed <= 12; seed += 1) {
+      const { items } = generate(taskOf(task), stepOf(taskOf(task), step), made, { size: 4, seed, lowOnly: true });
+      expect(items.length, `seed ${seed}`).toBeGreaterThan(1);
+      if (task === 'sort' || task === 'same-first')
+        expect(new Set(items.map((i) => i.kind)).size, `seed ${seed}`).toBe(2);
+    }
+  });
   test('elsewhere they do, so the check can fail', () => {
     for (const [task, step] of games)
       expect(

@@ -102,9 +102,7 @@ const ODD: Task = {
   build: (b) => {
     const { head, step, material, random } = b;
     const row = [head];
-    const steady = steadyRhymesOf(head, material);
-    const enough = steady.length >= sure(step.choices) - 2;
-    for (const other of some(enough ? steady : rhymesOf(head, material), random, 12)) {
+    for (const other of some(steadyRhymesOf(head, material), random, 12)) {
       if (row.length < sure(step.choices) - 1 && !b.wishes.avoid.has(other.word) && row.every((w) => rhymes(w, other)))
         row.push(other);
     }

@@ -203,11 +203,10 @@ function pickTheme(step: Step, material: Material, { random, wishes, held }: Cho
       .map(([ipa]) => ipa),
   );
   if (wishes.sound) return wishes.sound;
-  // A near foil needs a neighbour that many words begin with.
+  // A foil needs a neighbour, near or far, that many words begin with and that everyone here tells apart.
   const fit = counts.filter(
     (ipa) =>
-      (step.foil !== 'near' || counts.filter((o) => soundFoil(ipa, o, 'near', wishes)).length >= 1) &&
-      (!held || sure(CONSONANTS[ipa]).making === 'hold'),
+      counts.some((o) => soundFoil(ipa, o, step.foil, wishes)) && (!held || sure(CONSONANTS[ipa]).making === 'hold'),
   );
   return fit[Math.floor(random() * fit.length)] ?? counts[0] ?? null;
 }

@@ -260,9 +260,11 @@ const CATCH: Task = {
   together: true,
   plain: 'Put your hands up when a word starts with {sound}.',
   heads: (_step, material) => plain(material),
-  theme: (step, material, random, { sound }) => {
-    if (sound) return sound;
-    const sounds = some([...new Set(plain(material).map(firstOf))], random);
+  theme: (step, material, random, wishes) => {
+    if (wishes.sound) return wishes.sound;
+    const all = [...new Set(plain(material).map(firstOf))];
+    // Where nothing can be told from a sound, there is nothing to catch it among.
+    const sounds = some(all, random).filter((s) => all.some((o) => soundFoil(s, o, 'far', wishes)));
     const many = (s: string, of: (w: Word) => boolean): number =>
       plain(material).filter((w) => firstOf(w) === s && of(w)).length;
     const enough = sounds.filter((s) => many(s, () => true) >= sure(step.count) * 3);

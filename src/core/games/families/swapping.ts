@@ -330,7 +330,7 @@ const ORDER: Task = {
   id: 'reorder',
   family: 'swapping',
   name: 'Back to front',
-  asks: 'They say the sounds of a word from the last to the first, and the word they make.',
+  asks: 'They say the sounds of a word backwards, and say which word that makes.',
   act: 'swap',
   unit: 'sound',
   steps: [{ id: 'backwards', name: 'from the last to the first', place: 'ends' }],
