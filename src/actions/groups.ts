@@ -8,6 +8,7 @@ import * as people from '@/server/people/groups';
 import { formAnswer, type FormState } from './answer';
 import { GROUP_COOKIE } from './current-group';
 import { textOf } from './form';
+import { groups as say } from './text';
 
 const COOKIE = { httpOnly: true, sameSite: 'lax', maxAge: 31_536_000, path: '/' } as const;
 
@@ -26,16 +27,16 @@ export async function newGroup(_: FormState, form: FormData): Promise<FormState>
   return formAnswer(async () => {
     const group = await people.addGroup(name);
     await remember(group.id);
-    return { said: `${group.name} is ready.` };
+    return { said: say.isReady(group.name) };
   }, name);
 }
 
 /** What is said after names were added; empty where none was. */
 function added({ names, doubles }: Pick<NamesRead, 'names' | 'doubles'>): string {
   if (!names.length) return '';
-  const who = names.length === 1 ? names[0] : `${names.length} children`;
-  const double = `${doubles.join(', ')}: that name is here twice. A letter of the surname would tell them apart.`;
-  return `Added ${who}.${doubles.length ? ` ${double}` : ''}`;
+  const who = names.length === 1 ? names[0] : say.children(names.length);
+  const double = say.nameTwiceLetter(doubles.join(', '));
+  return say.added(who, doubles.length, double);
 }
 
 export async function newChildren(_: FormState, form: FormData): Promise<FormState> {
@@ -46,11 +47,11 @@ export async function newChildren(_: FormState, form: FormData): Promise<FormSta
     if (read.problems.length) {
       return {
         ...(said ? { said } : {}),
-        error: read.problems.map((p) => `Line ${p.line}: ${p.why}`).join(' '),
+        error: read.problems.map((p) => say.line(p.line, p.why)).join(' '),
         kept: read.problems.map((p) => p.text).join('\n'),
       };
     }
-    return said ? { said } : { error: 'Type at least one name.' };
+    return said ? { said } : { error: say.typeLeastName };
   }, text);
 }
 

@@ -10,6 +10,7 @@ import { startSession } from '@/server/sessions/start-session';
 import { Problem } from '@/server/storage/problems';
 import { answer, goTo, type Answer, type FormState } from './answer';
 import { filledIn } from './form';
+import { plans as say } from './text';
 
 const text = z.string().max(300_000).catch('');
 
@@ -17,7 +18,7 @@ const text = z.string().max(300_000).catch('');
 export async function planIt(_: FormState, form: FormData): Promise<FormState> {
   return goTo(async () => {
     const [group, wish] = [idSchema.safeParse(form.get('groupId')), planRequestSchema.safeParse(filledIn(form))];
-    if (!group.success) throw new Problem('Choose a group first.');
+    if (!group.success) throw new Problem(say.chooseGroupFirst);
     if (!wish.success) throw new Problem(explain(wish.error));
     return `/plan/${await plans.newPlan(group.data, wish.data)}`;
   });
@@ -29,7 +30,7 @@ export async function playReady(_: FormState, form: FormData): Promise<FormState
     const groupId = idSchema.parse(form.get('groupId'));
     const wish = planRequestSchema.parse(filledIn(form));
     const group = (await listGroups()).find((g) => g.id === groupId);
-    if (!group) throw new Problem('That group is not here any more. Choose a group and start again.', 404);
+    if (!group) throw new Problem(say.groupMoreChoose, 404);
     return `/play/${await startSession(groupId, await planFrom(wish, await workshopOf(group)))}`;
   });
 }

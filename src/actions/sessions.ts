@@ -10,6 +10,7 @@ import { reopenSession } from '@/server/sessions/reopen';
 import { startWords } from '@/server/sessions/start-session';
 import { answer, formAnswer, goTo, type Answer, type FormState } from './answer';
 import { filledIn } from './form';
+import { sessions as say } from './text';
 
 /** Starts a session of a word set. */
 export async function start(_: FormState, form: FormData): Promise<FormState> {
@@ -45,11 +46,11 @@ export async function correct(sessionId: string, change: unknown): Promise<FormS
     const correction = correctionSchema.parse(change);
     const { answers } = await lookBack(sessionId);
     // The same correction sent twice finds its answer corrected already.
-    if (answers.some((a) => a.id === correction.newId)) return { said: 'Corrected.' };
+    if (answers.some((a) => a.id === correction.newId)) return { said: say.corrected };
     const entry = correctionOf(answers, correction);
-    if (!entry) return { error: 'That answer has been changed meanwhile. Look again before you correct it.' };
+    if (!entry) return { error: say.answerBeenChanged };
     await appendLog(sessionId, [entry]);
-    return { said: 'Corrected.' };
+    return { said: say.corrected };
   });
 }
 

@@ -4,8 +4,9 @@ import { progressSettingsSchema, settingsSchema } from '@/core/formats/schemas';
 import { CONVENTION_IDS } from '@/core/phonology/conventions';
 import { saveProgressSettings, saveSettings } from '@/server/setting/settings';
 import { formAnswer, type FormState } from './answer';
+import { settings as say } from './text';
 
-const KEPT = 'Kept. Words are counted this way from now on; sessions already played keep their own counts.';
+const KEPT = say.keptWordsCounted;
 
 export async function keepSettings(_: FormState, form: FormData): Promise<FormState> {
   return formAnswer(async () => {
@@ -25,6 +26,6 @@ export async function keepSettings(_: FormState, form: FormData): Promise<FormSt
 export async function keepProgressSettings(_: FormState, form: FormData): Promise<FormState> {
   return formAnswer(async () => {
     await saveProgressSettings(progressSettingsSchema.parse(Object.fromEntries(form)));
-    return { said: 'Kept.' };
+    return { said: say.kept };
   });
 }

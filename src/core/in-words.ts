@@ -4,3 +4,8 @@ export const capital = (text: string): string => text.charAt(0).toUpperCase() + 
 /** A list as it is said. Example: `listed(['Ada', 'Bo', 'Cy']) // 'Ada, Bo and Cy'`. */
 export const listed = (parts: readonly string[]): string =>
   parts.length < 2 ? parts.join('') : `${parts.slice(0, -1).join(', ')} and ${parts.at(-1)}`;
+
+/** Small numbers in words. Example: `inWords(5) // 'five'`. */
+export const inWords = (n: number): string =>
+  ['none', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve'][n] ??
+  String(n);

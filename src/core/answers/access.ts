@@ -1,4 +1,5 @@
 import type { Help } from './outcome';
+import { access as say } from './text';
 
 /**
  * What a child always needs to hear, to see or to answer. It is set once on the child and is no help: an answer given
@@ -20,11 +21,11 @@ export const ACCESS_WORDS: Readonly<
     }
   >
 > = {
-  'said-twice': { name: 'Hears everything twice', play: 'hears it twice', covers: 'said-again' },
-  face: { name: 'Sees your face while you speak', play: 'sees your face' },
-  aid: { name: 'Wears a hearing aid or implant: check that it is on', play: 'hearing aid on' },
-  signs: { name: 'Has signs or gestures with the words', play: 'has signs with the words', covers: 'gesture' },
-  points: { name: 'Points instead of speaking', play: 'may point instead of speaking' },
+  'said-twice': { name: say.hearsEverythingTwice, play: say.hearsItTwice, covers: 'said-again' },
+  face: { name: say.seesFaceWhile, play: say.seesYourFace },
+  aid: { name: say.wearsHearingAid, play: say.hearingAidOn },
+  signs: { name: say.signsGesturesWords, play: say.signsWords, covers: 'gesture' },
+  points: { name: say.pointsInsteadSpeaking, play: say.mayPointInstead },
 };
 
 /**

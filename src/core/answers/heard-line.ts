@@ -2,6 +2,7 @@ import type { AccentId } from '../phonology/accents';
 import { voiceLabel } from '../phonology/voice-label';
 import { align } from './align';
 import type { Chunks } from './said';
+import { heardLine as say } from './text';
 
 /** One sound of an answer as the small line under it has it. */
 export interface Bit {
@@ -55,7 +56,7 @@ const untied = ([first, ...rest]: readonly Bit[]): Bit[] => {
 };
 
 const bitText = ({ label, as, lost }: Bit): string => {
-  const text = as ? `${label} (as in ${as})` : label;
+  const text = as ? say.asIn(label, as) : label;
   return lost ? `[${text}]` : text;
 };
 

@@ -5,6 +5,7 @@ import { NO_OWN_WAY, saysFor, type OwnWay } from './own-way';
 import type { Chunks } from './said';
 import { isVowel } from '../phonology/sounds';
 import { sure } from '../sure';
+import { judge as say } from './text';
 
 /** How an item's answer is judged; plain data, so that the screen can say it and the core can do it. */
 export type Judged =
@@ -88,23 +89,23 @@ function bestOf(targets: readonly (readonly Asked[])[], said: Chunks, hearing: H
 }
 
 const RIGHT_WORDS: Partial<Record<Slip, string>> = {
-  'added-uh': 'Right, with a little “uh”.',
-  'own-way': 'Right, in their own way of saying it.',
+  'added-uh': say.rightLittleUh,
+  'own-way': say.rightOwnWay,
 };
 
 const WHY: Partial<Record<Slip, string>> = {
-  'last-only': 'The last sound only.',
-  'part-only': 'One part of it only.',
-  'not-joined': 'The sounds are right, and not joined yet.',
-  'whole-word': 'The whole word, not its sounds.',
-  reordered: 'The sounds are there, in another order.',
-  'other-word': 'Another word.',
-  'lost-sound': 'A sound was lost.',
-  'swapped-sound': 'One sound stands for another.',
-  'added-sound': 'A sound came in.',
-  'added-uh': 'An “uh” came in.',
-  'rime-kept': 'The end was kept whole.',
-  'cluster-kept': 'Two sounds were kept together.',
+  'last-only': say.lastSoundOnly,
+  'part-only': say.partOnly,
+  'not-joined': say.soundsRightJoined,
+  'whole-word': say.wholeWordSounds,
+  reordered: say.soundsAnotherOrder,
+  'other-word': say.anotherWord,
+  'lost-sound': say.soundLost,
+  'swapped-sound': say.soundStandsAnother,
+  'added-sound': say.soundCame,
+  'added-uh': say.uhCame,
+  'rime-kept': say.endKeptWhole,
+  'cluster-kept': say.twoSoundsKept,
 };
 
 const ipaOf = (asked: readonly Asked[]): string[] => asked.map((a) => a.ipa);
@@ -115,7 +116,7 @@ const earOf = ({ marks, tapsT = false, mixed = false }: Question): Ear => ({ ask
 function rightWith(read: Analysis): Judgement {
   const [fair] = read.fair;
   if (fair) return right(FAIR_WORDS[fair], 'heard-closely', read);
-  return right(read.slip ? sure(RIGHT_WORDS[read.slip]) : 'Just that.', read.slip, read);
+  return right(read.slip ? sure(RIGHT_WORDS[read.slip]) : say.justThat, read.slip, read);
 }
 
 /** The sounds asked for with all that is known of them: the word’s own, or those of what it becomes. */
@@ -148,7 +149,7 @@ function judgeSounds(judged: BySounds, heard: Chunks, question: Question): Judge
   const still = !whole && read.fair.length > 0 && same(said.flat(), ipaOf(marks));
   if (read.right && !still) return rightWith(read);
   const changed = whole ? null : judgeChanged(judged, said, question, read);
-  return changed ?? slip(sure(read.slip), WHY[sure(read.slip)] ?? 'Not that.', whole ? read.missed : [], read);
+  return changed ?? slip(sure(read.slip), WHY[sure(read.slip)] ?? say.notThat, whole ? read.missed : [], read);
 }
 
 type BySounds = Extract<Judged, { by: 'sounds' }>;
@@ -162,7 +163,7 @@ function judgeChanged(judged: BySounds, said: Chunks, question: Question, read: 
   const fair = one && sounds.length === 1 ? fairSound(sure(wanted), sure(sounds[0]), question) : null;
   if (fair) return right(FAIR_WORDS[fair], 'heard-closely', read);
   const before = analyse(marks, said, { apart: false, ...(ownWay ? { ownWay } : {}) });
-  if (before.right) return slip('unchanged', 'The word as it was.', [], read);
+  if (before.right) return slip('unchanged', say.word, [], read);
   // One sound asked for: what was said may be its cluster, another sound of the word, or the word.
   if (one) return oneSound(sure(wanted), said, marks, read);
   return onlyOneOf(judged.sounds, sounds, marks, read) ?? otherPlace(judged.sounds, sounds, marks, read);
@@ -188,8 +189,8 @@ function onlyOneOf(
 ): Judgement | null {
   if (said === undefined || more.length) return null;
   const [comes, was] = [wanted.includes(said), marks.some((m) => m.ipa === said)];
-  if (comes && !was) return slip('other-sound', 'Only the new sound.', [], read);
-  if (was && !comes) return slip('other-sound', 'Only the sound that goes.', [], read);
+  if (comes && !was) return slip('other-sound', say.onlyNewSound, [], read);
+  if (was && !comes) return slip('other-sound', say.onlySoundGoes, [], read);
   return null;
 }
 
@@ -203,7 +204,7 @@ function otherPlace(
   const at = marks.findIndex((m, i) => m.ipa !== wanted[i]);
   const differ = marks.filter((m, i) => m.ipa !== said[i]).length;
   if (said.length !== marks.length || differ !== 1 || said[at] !== marks[at]?.ipa) return null;
-  return slip('wrong-place', 'Another place of the word was changed.', [], read);
+  return slip('wrong-place', say.anotherPlaceWord, [], read);
 }
 
 /** Consonants together at the start or the end of the word, the one that was asked for outermost: *st* for *stick*. */
@@ -218,28 +219,17 @@ function oneSound(sound: string, said: Chunks, marks: readonly Asked[], read: An
   const sounds = said.flat();
   const ipa = ipaOf(marks);
   const at = ipa.indexOf(sure(sounds[0]));
-  if (isItsCluster(sound, sounds, ipa))
-    return right('Right: the sound is in it, with its neighbour.', 'in-cluster', read);
+  if (isItsCluster(sound, sounds, ipa)) return right(say.rightSoundNeighbour, 'in-cluster', read);
   if (sounds.length > 1 && sounds.includes(sound) && at >= 0 && same(ipa.slice(at, at + sounds.length), sounds))
     return slip(
       sounds.some(isVowel) ? 'part-only' : 'cluster-kept',
-      sounds.some(isVowel) ? 'A piece of the word.' : 'Two sounds were kept together.',
+      sounds.some(isVowel) ? say.pieceWord : say.twoSoundsKept,
       [],
       read,
     );
   if (sounds.length > 2)
-    return slip(
-      'other-word',
-      sounds[0] === sound && ipa[0] === sound ? 'A word that starts so, not the sound.' : 'A word, not the sound.',
-      [],
-      read,
-    );
-  return slip(
-    'other-sound',
-    at >= 0 && sounds.length === 1 ? 'Another sound of the word.' : 'Another sound.',
-    [],
-    read,
-  );
+    return slip('other-word', sounds[0] === sound && ipa[0] === sound ? say.wordStartsSound : say.wordSound, [], read);
+  return slip('other-sound', at >= 0 && sounds.length === 1 ? say.anotherSoundWord : say.anotherSound, [], read);
 }
 
 /** Where the last strong vowel begins: what stands before it is the start. */
@@ -252,7 +242,7 @@ function judgeRhyme(
   const ear = earOf(question);
   const asked = ipaOf(marks);
   const from = asked.length - rime.length;
-  if (same(said, asked)) return slip('unchanged', 'The same word again.');
+  if (same(said, asked)) return slip('unchanged', say.sameWordAgain);
   const alike = (wanted: readonly string[], heard: readonly string[]): boolean =>
     wanted.length === heard.length &&
     wanted.every(
@@ -265,10 +255,10 @@ function judgeRhyme(
   const cut = before.findLastIndex(isVowel) + 1;
   if (alike(rime, tail))
     return same(before.slice(cut), onset)
-      ? slip('unchanged', 'The same from its start on: no rhyme.')
-      : right('It rhymes.', rhymedWith(rime, tail, ownWay));
-  if (said[0] === asked[0]) return slip('same-start', 'It has the same first sound, and does not rhyme.');
-  return slip('other-word', said.find(isVowel) === rime[0] ? 'It shares the vowel only.' : 'It does not rhyme.');
+      ? slip('unchanged', say.sameStartNo)
+      : right(say.itRhymes, rhymedWith(rime, tail, ownWay));
+  if (said[0] === asked[0]) return slip('same-start', say.sameFirstSound);
+  return slip('other-word', said.find(isVowel) === rime[0] ? say.sharesVowelOnly : say.rhyme);
 }
 
 /** What a rhyme was right with: nothing to note, their own way, or a fair hearing. */
@@ -290,21 +280,19 @@ function judgeParts(
     ...(tapsT ? { tapsT } : {}),
     ...(mixed ? { mixed } : {}),
   });
-  if (!read.right) return slip(sure(read.slip), WHY[sure(read.slip)] ?? 'Not that.', read.missed, read);
-  if (said.length === count) return right('So many parts, wherever they are cut.', read.slip);
-  if (moreToo && said.length > count) return right('Right, and more than was asked: smaller parts.', read.slip);
-  return said.length === 1
-    ? slip('whole-word', 'The whole word, in one.')
-    : slip('other-count', `In ${said.length} parts.`);
+  if (!read.right) return slip(sure(read.slip), WHY[sure(read.slip)] ?? say.notThat, read.missed, read);
+  if (said.length === count) return right(say.manyPartsWherever, read.slip);
+  if (moreToo && said.length > count) return right(say.rightMoreAsked, read.slip);
+  return said.length === 1 ? slip('whole-word', say.wholeWord) : slip('other-count', say.inParts(said.length));
 }
 
 function judgeBegins(sound: string, first: string, question: Question): Judgement {
-  const why = 'It starts with that sound. Does it fit the clue?';
+  const why = say.startsSoundFit;
   if (first === sound) return right(why);
   if (saysFor(question.ownWay ?? NO_OWN_WAY, sound, first)) return right(why, 'own-way');
   return fairSound(sound, first, question)
     ? right(why, 'heard-closely')
-    : slip('other-sound', 'It starts with a different sound.');
+    : slip('other-sound', say.startsDifferentSound);
 }
 
 /**
@@ -315,7 +303,7 @@ function judgeBegins(sound: string, first: string, question: Question): Judgemen
 export function judge(question: Question, said: Chunks): Judgement {
   const { judged } = question;
   const sounds = said.flat();
-  if (!sounds.length) return slip('other-word', 'Nothing to judge.');
+  if (!sounds.length) return slip('other-word', say.nothingToJudge);
   switch (judged.by) {
     case 'sounds':
       return judgeSounds(judged, said, question);
@@ -326,7 +314,7 @@ export function judge(question: Question, said: Chunks): Judgement {
     case 'begins':
       return judgeBegins(judged.sound, sure(sounds[0]), question);
     default:
-      return slip('other-word', 'This one is judged by ear.');
+      return slip('other-word', say.judgedEar);
   }
 }
 
@@ -335,14 +323,14 @@ export const canJudge = (judged: Judged): boolean => ['sounds', 'rhyme', 'begins
 
 /** How an item is judged, in words. */
 export const JUDGED_WORDS: Readonly<Record<Judged['by'], string>> = {
-  sounds: 'right where these are the sounds said',
-  rhyme: 'any word or made-up word that ends alike and begins otherwise is right',
-  begins: 'any answer that begins so and fits the clue is right',
-  choice: 'one of the choices is right',
-  number: 'the number is right',
-  parts: 'any cut into so many parts is right',
-  list: 'every entry, in order',
-  words: 'any word the sounds can make is right',
+  sounds: say.rightWhereThese,
+  rhyme: say.wordMadeUp,
+  begins: say.answerBeginsFits,
+  choice: say.choicesRight,
+  number: say.numberRight,
+  parts: say.cutIntoMany,
+  list: say.everyEntryOrder,
+  words: say.wordSoundsMake,
 };
 
 /** The chance of being right by luck alone, 0 where the answer is open. Example: one half for yes or no. */

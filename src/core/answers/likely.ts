@@ -10,6 +10,7 @@ import type { Outcome, Slip } from './outcome';
 import { heardLine, type Bit } from './heard-line';
 import { letterNames } from './letter-names';
 import { asWord, saidOf, type Chunks } from './said';
+import { likely as say } from './text';
 
 /** One answer a child is likely to give: a tap records outcome, sounds said and slip together. */
 export interface LikelyAnswer {
@@ -56,7 +57,7 @@ function lost(word: Word, at: number, { guard, spellingOf, respell }: LikelyCont
     outcome: 'not-yet',
     said: asWord(left),
     ...shown,
-    note: `lost ${slashes(word, sure(word.sounds[at]).ipa)}`,
+    note: say.lost(slashes(word, sure(word.sounds[at]).ipa)),
     missed: [at],
   };
 }
@@ -83,7 +84,7 @@ function lastOnly(word: Word): LikelyAnswer {
     said: last,
     show: null,
     line: heardLine([[last]], [], word.accent),
-    note: 'last sound only',
+    note: say.lastSoundOnly,
     missed: [],
   };
 }
@@ -103,7 +104,7 @@ function startOnly(word: Word, { guard }: LikelyContext): LikelyAnswer[] {
       said: asWord(start),
       show: null,
       line: heardLine([start], [], word.accent),
-      note: 'the start only',
+      note: say.theStartOnly,
       missed: [],
     },
   ];
@@ -140,7 +141,7 @@ function nearWord(word: Word, { spellingOf }: LikelyContext): LikelyAnswer[] {
             outcome: 'not-yet',
             said: asWord(said),
             show: spelt,
-            note: `${slashes(word, other)} for ${slashes(word, sure(ipa[at]))}`,
+            note: say.forLine(slashes(word, other), slashes(word, sure(ipa[at]))),
             missed: [at],
           },
         ];
@@ -192,7 +193,7 @@ export function heardClosely(word: Word, firstAlone = false): LikelyAnswer[] {
         [],
         word.accent,
       ),
-      note: `heard ${slashes(word, as)}: right`,
+      note: say.heardRight(slashes(word, as)),
       missed: [],
     },
   ];
@@ -216,8 +217,8 @@ export function segmentingLikely(word: Word, context: LikelyContext): LikelyAnsw
     const line = context.guard(run) ? {} : { line: heardLine(said, [], word.accent) };
     out.push({ id: slip, slip, outcome: 'not-yet', said: saidOf(said), show: null, ...line, note, missed });
   };
-  if (vowel > 1) keep('cluster-kept', 0, vowel - 1, 'start kept together');
-  if (vowel > 0 && vowel < end) keep('rime-kept', vowel, end, 'end kept whole');
+  if (vowel > 1) keep('cluster-kept', 0, vowel - 1, say.startKeptTogether);
+  if (vowel > 0 && vowel < end) keep('rime-kept', vowel, end, say.endKeptWhole);
   const losses = oftenLost(word).map((at): LikelyAnswer => {
     const without = lost(word, at, context);
     const left = without.said.split('+');
@@ -230,9 +231,9 @@ export function segmentingLikely(word: Word, context: LikelyContext): LikelyAnsw
   if (sounds.some((s) => !s.vowel)) out.push(withUh(word));
   out.push(
     wholeWord(word),
-    inWords('letters', 'letter-name', { show: letterNames(word.word, word.accent), note: 'letter names' }),
+    inWords('letters', 'letter-name', { show: letterNames(word.word, word.accent), note: say.letterNames }),
     ...losses.slice(1),
-    inWords('heard', 'another-heard', { show: 'another word', note: 'its sounds right', outcome: 'on-own' }),
+    inWords('heard', 'another-heard', { show: say.anotherWord, note: say.itsSoundsRight, outcome: 'on-own' }),
   );
   return distinct(out);
 }
@@ -321,7 +322,7 @@ const wordAgain = (slip: 'whole-word' | 'unchanged', word: Word, note: string): 
 });
 
 /** The word, where its sounds or one of them were asked for. */
-export const wholeWord = (word: Word, note = 'said the word'): LikelyAnswer => wordAgain('whole-word', word, note);
+export const wholeWord = (word: Word, note: string = say.saidTheWord): LikelyAnswer => wordAgain('whole-word', word, note);
 
 /** The word, where it was to be changed. */
 export const unchanged = (word: Word, note = 'unchanged'): LikelyAnswer => wordAgain('unchanged', word, note);
@@ -342,7 +343,7 @@ export const notJoined = (word: Word, parts?: readonly string[]): LikelyAnswer =
           word.accent,
         ),
       }),
-  note: 'not joined',
+  note: say.notJoined,
   missed: [],
 });
 

@@ -1,14 +1,16 @@
+import { outcome as say } from './text';
+
 /** The five outcomes of an answer, in the order of their keys 1 to 5. */
 export const OUTCOMES = ['on-own', 'with-help', 'not-yet', 'no-reply', 'does-not-count'] as const;
 export type Outcome = (typeof OUTCOMES)[number];
 
 /** The words for each outcome, used on every screen and in every file. */
 export const OUTCOME_WORDS: Readonly<Record<Outcome, string>> = {
-  'on-own': 'On own',
-  'with-help': 'With help',
-  'not-yet': 'Not yet',
-  'no-reply': 'No reply',
-  'does-not-count': 'Doesn’t count',
+  'on-own': say.onOwn,
+  'with-help': say.withHelp,
+  'not-yet': say.notYet,
+  'no-reply': say.noReply,
+  'does-not-count': say.doesntCount,
 };
 
 /** What happened to the sounds, as far as one tap can tell. */
@@ -41,30 +43,30 @@ export const SLIPS = [
 export type Slip = (typeof SLIPS)[number];
 
 export const SLIP_WORDS: Readonly<Record<Slip, string>> = {
-  'lost-sound': 'lost a sound',
-  'cluster-kept': 'kept sounds together',
-  'rime-kept': 'kept the end whole',
-  'not-joined': 'not joined',
-  'last-only': 'last sound only',
-  'whole-word': 'said the word',
+  'lost-sound': say.lostASound,
+  'cluster-kept': say.keptSoundsTogether,
+  'rime-kept': say.keptEndWhole,
+  'not-joined': say.notJoined,
+  'last-only': say.lastSoundOnly,
+  'whole-word': say.saidTheWord,
   'added-uh': 'added “uh”',
-  'heard-closely': 'heard closely',
-  'in-cluster': 'kept with its neighbour',
-  'wrong-choice': 'chose another',
-  'other-count': 'another number',
-  unchanged: 'said it unchanged',
-  'wrong-place': 'changed another place',
-  'same-start': 'same first sound',
-  'other-sound': 'another sound',
-  'other-word': 'another word',
-  'part-only': 'one part only',
-  'some-missed': 'some were missed',
-  'swapped-sound': 'one sound for another',
-  'added-sound': 'added a sound',
-  reordered: 'sounds changed places',
-  'own-way': 'their own way of saying it',
-  'letter-name': 'a letter’s name',
-  'another-heard': 'heard another word',
+  'heard-closely': say.heardClosely,
+  'in-cluster': say.keptNeighbour,
+  'wrong-choice': say.choseAnother,
+  'other-count': say.anotherNumber,
+  unchanged: say.saidItUnchanged,
+  'wrong-place': say.changedAnotherPlace,
+  'same-start': say.sameFirstSound,
+  'other-sound': say.anotherSound,
+  'other-word': say.anotherWord,
+  'part-only': say.onePartOnly,
+  'some-missed': say.someWereMissed,
+  'swapped-sound': say.soundAnother,
+  'added-sound': say.addedASound,
+  reordered: say.soundsChangedPlaces,
+  'own-way': say.ownWaySaying,
+  'letter-name': say.aLettersName,
+  'another-heard': say.heardAnotherWord,
 };
 
 /** Slips that go with a right answer: noted, never held against it. */
@@ -80,11 +82,11 @@ export const ACCEPTED: ReadonlySet<Slip> = new Set<Slip>([
 export const HELPS = ['said-again', 'slower', 'gesture', 'choice', 'together', 'modelled'] as const;
 export type Help = (typeof HELPS)[number];
 export const HELP_WORDS: Readonly<Record<Help, string>> = {
-  'said-again': 'said again',
+  'said-again': say.saidAgain,
   slower: 'slower',
   gesture: 'gesture',
-  choice: 'a choice',
-  together: 'said together',
+  choice: say.aChoice,
+  together: say.saidTogether,
   modelled: 'modelled',
 };
 
@@ -93,9 +95,9 @@ export const STANDINGS = ['fresh', 'after-a-model', 'in-chorus', 'check-in'] as 
 export type Standing = (typeof STANDINGS)[number];
 export const STANDING_WORDS: Readonly<Record<Standing, string>> = {
   fresh: 'fresh',
-  'after-a-model': 'after a model',
-  'in-chorus': 'in chorus',
-  'check-in': 'in a check-in',
+  'after-a-model': say.afterAModel,
+  'in-chorus': say.inChorus,
+  'check-in': say.check,
 };
 
 /** Three in a row not managed: time for an easier one to end on. Common practice, no source. */

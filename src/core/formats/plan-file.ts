@@ -6,13 +6,14 @@ import { ITEM_LIMIT, ROUND_LIMIT, ROUND_ROLES, WAYS, type Plan, type PlannedRoun
 import { SHAPES } from '../sessions/shapes';
 import { itemKey, nameSchema, reason } from './schemas';
 import { sure } from '../sure';
+import { planFile as say } from './text';
 
 /** Shapes of a plan, at the door and in a file. */
 const text = (most: number) =>
   z
     .string()
     .transform((t) => t.replace(/\s+/g, ' ').trim())
-    .pipe(z.string().max(most, `That text can have ${most} letters.`));
+    .pipe(z.string().max(most, say.textLetters(most)));
 
 const sound = z.string().min(1).max(4);
 
@@ -24,7 +25,7 @@ const isStepOf = ({ task, step }: { readonly task: string; readonly step: string
 const NO_STEP = {
   error: (issue: { readonly input?: unknown }) => {
     const { task, step } = issue.input as { readonly task: string; readonly step: string };
-    return `“${taskOf(task).name}” has no step “${step.slice(0, 40)}”.`;
+    return say.hasNoStep(taskOf(task).name, step.slice(0, 40));
   },
   path: ['step'],
 };
@@ -33,15 +34,13 @@ const roundSchema = z
   .object({
     id: z.string().regex(/^[a-z0-9]{1,12}$/),
     role: z.enum(ROUND_ROLES),
-    task: z.string().refine(isTask, { error: (issue) => `There is no game “${String(issue.input).slice(0, 40)}”.` }),
+    task: z.string().refine(isTask, { error: (issue) => say.noGame(String(issue.input).slice(0, 40)) }),
     step: z.string().max(40),
-    items: z
-      .array(z.object({ key: itemKey, locked: z.boolean() }))
-      .max(ITEM_LIMIT, `A round can have ${ITEM_LIMIT} items.`),
+    items: z.array(z.object({ key: itemKey, locked: z.boolean() })).max(ITEM_LIMIT, say.roundItems(ITEM_LIMIT)),
     model: itemKey.nullable(),
     spares: z.array(itemKey).max(ITEM_LIMIT),
     way: z.enum(WAYS),
-    gap: z.number().min(0.5, 'A gap is half a second at least.').max(2, 'A gap is two seconds at most.'),
+    gap: z.number().min(0.5, say.gapHalfSecond).max(2, say.gapTwoSeconds),
     gesture: z.enum(GESTURES.map((g) => g.id) as [string, ...string[]]),
     frame: z.object({ on: z.boolean(), opening: text(240).nullable(), ask: text(160).nullable() }),
     reminder: text(200),
@@ -53,10 +52,7 @@ const roundSchema = z
 export const planSchema = z
   .object({
     title: nameSchema,
-    minutes: z
-      .int('Minutes are a whole number.')
-      .min(1, 'A plan needs at least one minute.')
-      .max(60, 'A plan can last up to 60 minutes.'),
+    minutes: z.int(say.minutesWholeNumber).min(1, say.planNeedsLeast).max(60, say.planLastUp),
     letters: z.boolean(),
     sound: sound.nullable(),
     pairs: z
@@ -64,10 +60,10 @@ export const planSchema = z
       .max(40)
       .transform((pairs): SoundPair[] => pairs),
     mixUps: z.boolean().optional(),
-    rounds: z.array(roundSchema).max(ROUND_LIMIT, `A plan can have ${ROUND_LIMIT} rounds.`),
+    rounds: z.array(roundSchema).max(ROUND_LIMIT, say.planRounds(ROUND_LIMIT)),
   })
   .refine((plan) => new Set(plan.rounds.map((r) => r.id)).size === plan.rounds.length, {
-    error: 'Two rounds have one id.',
+    error: say.twoRoundsId,
     path: ['rounds'],
   }) satisfies z.ZodType<Plan>;
 
@@ -103,20 +99,19 @@ const fault = (why: string): ReadPlan => ({ plan: null, rounds: [], fault: why }
  * @example readPlanFile('{').fault // 'This is not readable JSON. …'
  */
 export function readPlanFile(content: string): ReadPlan {
-  if (content.length > FILE_LIMIT) return fault('This file is too large for a plan.');
-  if (!content.trim()) return fault('The file is empty.');
+  if (content.length > FILE_LIMIT) return fault(say.fileTooLarge);
+  if (!content.trim()) return fault(say.fileEmpty);
   let raw: unknown;
   try {
     raw = JSON.parse(content.replace(/^\uFEFF/, ''));
   } catch {
-    return fault('This is not readable JSON. Save the plan as a file again.');
+    return fault(say.readableJsonSave);
   }
   const file = fileSchema.safeParse(raw);
-  if (!file.success)
-    return fault(`This file is not a plan: it should have format “${PLAN_FORMAT}”, version 1 and a plan with rounds.`);
+  if (!file.success) return fault(say.filePlanShould(PLAN_FORMAT));
   const rounds = file.data.plan.rounds.slice(0, ROUND_LIMIT).map((r, i): ReadRound => {
     const read = roundSchema.safeParse(r);
-    const name = `Round ${i + 1}`;
+    const name = say.round(i + 1);
     if (!read.success) return { name, why: reason(read.error), round: null };
     return {
       name: `${name}: ${familyOf(taskOf(read.data.task).family).name}`,
@@ -127,7 +122,7 @@ export function readPlanFile(content: string): ReadPlan {
   const good = rounds.flatMap((r) => r.round ?? []);
   const whole = planSchema.safeParse({ letters: false, sound: null, pairs: [], ...file.data.plan, rounds: good });
   if (!whole.success) return { plan: null, rounds, fault: reason(whole.error) };
-  if (!good.length) return { plan: null, rounds, fault: 'No round of this file can be used.' };
+  if (!good.length) return { plan: null, rounds, fault: say.noRoundFile };
   return { plan: whole.data, rounds, fault: null };
 }
 
@@ -135,16 +130,11 @@ export function readPlanFile(content: string): ReadPlan {
 export const planRequestSchema = z
   .object({
     shape: z.enum(SHAPES).catch('focus'),
-    task: z.string().refine(isTask, 'Choose a game.').catch('blending'),
+    task: z.string().refine(isTask, say.chooseAGame).catch('blending'),
     step: z.string().max(40).default(''),
     count: z.coerce.number().int().min(2).max(6).catch(3).default(3),
     sound: sound.optional().or(z.literal('').transform(() => undefined)),
-    minutes: z.coerce
-      .number()
-      .int()
-      .min(1, 'A plan needs at least one minute.')
-      .max(60, 'A plan can last up to 60 minutes.')
-      .default(8),
+    minutes: z.coerce.number().int().min(1, say.planNeedsLeast).max(60, say.planLastUp).default(8),
     seed: z.coerce.number().int().min(0).max(0xfffffff).default(1),
   })
   // Where no step is asked for, it is the first.
@@ -162,7 +152,7 @@ export const planChangeSchema = z.discriminatedUnion('kind', [
     .object({
       kind: z.literal('set'),
       round: roundId,
-      task: z.string().refine(isTask, 'Choose a game.'),
+      task: z.string().refine(isTask, say.chooseAGame),
       step: z.string().max(40),
     })
     .refine(isStepOf, NO_STEP),
@@ -174,11 +164,11 @@ export const planChangeSchema = z.discriminatedUnion('kind', [
   z
     .object({
       kind: z.literal('add-round'),
-      task: z.string().refine(isTask, 'Choose a game.'),
+      task: z.string().refine(isTask, say.chooseAGame),
       step: z.string().max(40),
     })
     .refine(isStepOf, NO_STEP),
 ]);
 export type PlanChange = z.infer<typeof planChangeSchema>;
 
-export const plannedForSchema = z.iso.datetime({ local: true, error: 'Choose a day and a time.' }).nullable();
+export const plannedForSchema = z.iso.datetime({ local: true, error: say.chooseDayTime }).nullable();

@@ -16,10 +16,11 @@ import { LADDERS, UNIT_ORDERS } from '../progress/ladders';
 import { RULES } from '../progress/rule';
 import { SAID_AS, WHYS, type Entry } from '../sessions/log';
 import { SET_SIZE } from '../sessions/turns';
+import { schemas as say } from './text';
 
 /** Every shape that comes in through a door, in one place. */
 
-export const idSchema = z.uuid('That is not an id of Bouncy Echo.');
+export const idSchema = z.uuid(say.idBouncyEcho);
 const word = z.string().min(1).max(40);
 /** The key of an item. */
 export const itemKey = z.string().min(1).max(KEY_LIMIT);
@@ -95,10 +96,9 @@ export const nameSchema = z
   .pipe(
     z
       .string()
-      .min(1, 'A name needs at least one letter.')
+      .min(1, say.nameNeedsLeast)
       .refine((text) => [...text].length <= NAME_LIMIT, {
-        error: (issue) =>
-          `“${[...String(issue.input)].slice(0, 20).join('')}…” is too long: a name can have ${NAME_LIMIT} letters.`,
+        error: (issue) => say.tooLongName([...String(issue.input)].slice(0, 20).join(''), NAME_LIMIT),
       }),
   );
 
@@ -160,10 +160,7 @@ export type Choice = z.infer<typeof wordsSchema>;
 export const SET_LIMIT = 60;
 export const wordSetSchema = z.object({
   name: nameSchema,
-  words: z
-    .array(word)
-    .min(1, 'A word set needs at least one word.')
-    .max(SET_LIMIT, `A word set can have ${SET_LIMIT} words.`),
+  words: z.array(word).min(1, say.wordSetNeeds).max(SET_LIMIT, say.wordSetWords(SET_LIMIT)),
 });
 
 /** The keys of a line, or null where it cannot be read. */
@@ -182,15 +179,15 @@ export const spellingSchema = z
   .pipe(
     z
       .string()
-      .regex(/^\p{Script=Latin}+(['-]\p{Script=Latin}+)*$/u, 'Type one word, letters only.')
-      .max(24, 'A word can have 24 letters.'),
+      .regex(/^\p{Script=Latin}+(['-]\p{Script=Latin}+)*$/u, say.typeWordLetters)
+      .max(24, say.wordLetters),
   );
 
 const sentenceText = (what: string, most: number) =>
   z
     .string()
     .transform((text) => text.replace(/\s+/g, ' ').trim())
-    .pipe(z.string().max(most, `${what} can have ${most} letters.`));
+    .pipe(z.string().max(most, say.canHaveLetters(what, most)));
 
 /** A word of the setting's own: spelling, sounds as a transcription line, the letters cut to them. */
 export const ownWordSchema = z
@@ -198,8 +195,8 @@ export const ownWordSchema = z
     word: spellingSchema,
     line: z.string().max(200),
     letters: z.string().max(80),
-    meaning: sentenceText('The meaning', 80),
-    sentence: sentenceText('The sentence', 120),
+    meaning: sentenceText(say.theMeaning, 80),
+    sentence: sentenceText(say.theSentence, 120),
     prop: z.boolean(),
     cautions: z.array(z.enum(CAUTIONS)).max(CAUTIONS.length),
   })
@@ -208,33 +205,29 @@ export const ownWordSchema = z
     if (!read?.some((key) => isVowelKey(key))) {
       ctx.addIssue({
         code: 'custom',
-        message: 'These sounds cannot be read. Every word needs at least one vowel.',
+        message: say.theseSoundsCannot,
         path: ['line'],
       });
       return;
     }
     const keys = read.length;
-    if (keys < 2)
-      ctx.addIssue({ code: 'custom', message: 'A word for these games has at least two sounds.', path: ['line'] });
-    if (keys > 16)
-      ctx.addIssue({ code: 'custom', message: 'That is more sounds than these games can use.', path: ['line'] });
+    if (keys < 2) ctx.addIssue({ code: 'custom', message: say.wordTheseGames, path: ['line'] });
+    if (keys > 16) ctx.addIssue({ code: 'custom', message: say.moreSoundsThese, path: ['line'] });
     const pieces = parseLetters(own.letters);
     if (spell(pieces) !== own.word || pieces.reduce((sum, piece) => sum + piece.keys, 0) !== keys) {
-      ctx.addIssue({ code: 'custom', message: 'The letters do not fit the sounds.', path: ['letters'] });
+      ctx.addIssue({ code: 'custom', message: say.lettersFitSounds, path: ['letters'] });
     }
   });
 export type OwnWordInput = z.infer<typeof ownWordSchema>;
 
 export const taughtSchema = z
-  .array(z.string().refine((key) => isConsonantKey(key) || isVowelKey(key), 'That is not a sound.'))
+  .array(z.string().refine((key) => isConsonantKey(key) || isVowelKey(key), say.sound))
   .max(80);
 
 export const startSchema = z.object({
   groupId: idSchema,
   task: setTask,
-  words: list.pipe(
-    z.array(word).min(1, 'Choose at least one word.').max(SET_LIMIT, `A session can have ${SET_LIMIT} words.`),
-  ),
+  words: list.pipe(z.array(word).min(1, say.chooseLeastWord).max(SET_LIMIT, say.sessionWords(SET_LIMIT))),
   model: word.optional(),
   spares: list.optional(),
 });
@@ -243,8 +236,8 @@ export type StartRequest = z.infer<typeof startSchema>;
 export const correctionSchema = z.object({
   answerId: idSchema,
   newId: idSchema,
-  outcome: z.enum(OUTCOMES, 'Choose one of the five outcomes.'),
-  note: z.string().max(NOTE_LIMIT, `A note can have ${NOTE_LIMIT} letters.`).optional(),
+  outcome: z.enum(OUTCOMES, say.chooseFiveOutcomes),
+  note: z.string().max(NOTE_LIMIT, say.noteLetters(NOTE_LIMIT)).optional(),
   why: z.enum(WHYS).optional(),
   childId: idSchema.nullable().optional(),
   by: z.string().max(BY_LIMIT).optional(),
@@ -273,7 +266,7 @@ const MOST_STAFF = 8;
 export const progressSettingsSchema = z.object({
   rule: z.enum(RULES),
   unitOrder: z.enum(UNIT_ORDERS),
-  staff: z.coerce.number().int().min(1, 'At least one adult leads.').max(MOST_STAFF, `At most ${MOST_STAFF} adults.`),
+  staff: z.coerce.number().int().min(1, say.leastAdultLeads).max(MOST_STAFF, say.atMostAdults(MOST_STAFF)),
 });
 
 /** A step chosen by an adult; null goes back to the suggestion. */
@@ -283,7 +276,7 @@ export const chosenStepSchema = z
       .strictObject({ ladder: z.string(), rung: z.string() })
       .refine(
         ({ ladder, rung }) => LADDERS.some((l) => l.id === ladder && l.rungs.some((r) => r.id === rung)),
-        'There is no such step.',
+        say.noSuchStep,
       ),
     by: z.string().max(BY_LIMIT).nullable().optional(),
   })
@@ -296,14 +289,12 @@ const isSentence = (message: string): boolean => /[.?!]$/.test(message);
 export const reason = (error: z.ZodError): string => {
   const issue = error.issues[0];
   if (issue && isSentence(issue.message)) return issue.message;
-  return issue?.path.length
-    ? `“${issue.path.join('.')}” is missing, or is not what it should be.`
-    : 'That does not fit.';
+  return issue?.path.length ? say.missingShould(issue.path.join('.')) : say.fit;
 };
 
 /** The first thing wrong and where, in words. Example: `explain(error) // 'A name needs at least one letter.'`. */
 export const explain = (error: z.ZodError): string => {
   const issue = error.issues[0];
-  const where = issue?.path.length ? ` (at ${issue.path.join('.')})` : '';
-  return `${issue?.message ?? 'That does not fit.'}${where}`;
+  const where = issue?.path.length ? say.at(issue.path.join('.')) : '';
+  return `${issue?.message ?? say.fit}${where}`;
 };

@@ -1,6 +1,7 @@
 import { findTask } from '../games';
 import type { Act } from '../games/step';
 import type { Rung } from './ladders';
+import { ageBand as say } from './text';
 
 /** How old the children of a group are, as settings name it. */
 export const AGE_BANDS = ['nursery', 'reception', 'year-1'] as const;
@@ -8,9 +9,9 @@ export type AgeBand = (typeof AGE_BANDS)[number];
 
 /** The names of a country’s own settings. Common practice, no source. */
 const NAMES: Readonly<Record<AgeBand, Readonly<Record<'gb' | 'us', string>>>> = {
-  nursery: { gb: 'Nursery, 3 to 4', us: 'Preschool, 3 to 4' },
-  reception: { gb: 'Reception, 4 to 5', us: 'Pre-K, 4 to 5' },
-  'year-1': { gb: 'Year 1, 5 to 6', us: 'Kindergarten, 5 to 6' },
+  nursery: { gb: say.nurseryTo, us: say.preschoolTo },
+  reception: { gb: say.receptionTo, us: say.preKTo },
+  'year-1': { gb: say.yearTo, us: say.kindergartenTo },
 };
 
 /** Example: `bandName('reception', 'us') // 'Pre-K, 4 to 5'`. */
@@ -34,4 +35,4 @@ export function notExpected(band: AgeBand | null, { steps }: Pick<Rung, 'steps'>
   });
 }
 
-export const NOT_EXPECTED = 'Not expected yet at this age.';
+export const NOT_EXPECTED = say.expectedYetAge;

@@ -3,6 +3,7 @@ import { familyOf } from '../games';
 import { sure } from '../sure';
 import type { LadderEvidence } from './evidence';
 import { frontier, highest, type NextStep } from './next-step';
+import { familyPage as say } from './text';
 
 /**
  * A page on one child for a family or a meeting: words first, no percentages; figures only where they are asked for.
@@ -29,10 +30,10 @@ export function familyPage(
   return {
     can: begun
       .filter((l) => highest(l.rungs) >= 0)
-      .map((l) => `${capital(sure(l.rungs[highest(l.rungs)]).rung.does)}, alone.`),
+      .map((l) => say.alone(capital(sure(l.rungs[highest(l.rungs)]).rung.does))),
     coming: here
       .filter(({ rung }) => rung.state === 'getting-there')
-      .map(({ rung }) => `${capital(rung.rung.does)}, ${inPart(rung)} so far.`),
+      .map(({ rung }) => say.soFar(capital(rung.rung.does), inPart(rung))),
     next: next ? `${capital(next.rungOf.does)}.` : null,
     home: [...new Set([...(next ? [next.ladder] : []), ...here.map(({ ladder }) => ladder.id)])]
       .slice(0, 3)
@@ -45,4 +46,4 @@ export function familyPage(
 
 /** How far a rung comes off: mostly with help, or now and then alone. */
 const inPart = ({ fresh }: LadderEvidence['rungs'][number]): string =>
-  fresh.helped > fresh.own ? 'with a little help' : 'some of the time';
+  fresh.helped > fresh.own ? say.littleHelp : say.someTime;

@@ -2,6 +2,7 @@ import { stepOf, taskOf } from '../games';
 import { stepPoints } from '../games/hardness';
 import type { Run } from './evidence';
 import { guessOf } from './guessing';
+import { justRight as say } from './text';
 
 /**
  * How likely a child is to manage an item: a one-parameter logistic (Rasch 1960) whose ability is updated answer by
@@ -74,14 +75,10 @@ export const groupChance = (abilities: readonly Ability[], of: string, points: n
  * guess from their answers so far.'
  */
 export function expectedInWords(chances: readonly number[]): string {
-  if (!chances.length) return 'Nobody here has answers yet, so it is aimed at a child who is new.';
+  if (!chances.length) return say.nobodyAnswersYet;
   // Nothing is certain to come off, or not to.
   const tenths = (p: number): number => Math.min(9, Math.max(1, Math.round(p * 10)));
   const [least, most] = [tenths(Math.min(...chances)), tenths(Math.max(...chances))];
   const middle = tenths(chances.reduce((sum, p) => sum + p, 0) / chances.length);
-  return (
-    `About ${middle} in 10 should come off ` +
-    `alone${least === most ? '' : `; from child to child ${least} to ${most} in 10`}. A guess from their ` +
-    'answers so far.'
-  );
+  return say.aboutShouldCome(middle, least, most);
 }

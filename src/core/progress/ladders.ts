@@ -2,6 +2,7 @@ import { FAMILIES } from '../games/families';
 import { stepsOf, TASKS } from '../games';
 import type { FamilyRung } from '../games/family';
 import { sure } from '../sure';
+import { ladders as say } from './text';
 
 /**
  * What is easier and what is harder, gathered from the families. A ladder is a family of games, a rung the steps of
@@ -51,10 +52,10 @@ export const LADDERS: readonly Ladder[] = FAMILIES.flatMap(({ id, name, ladder }
 export const UNIT_ORDERS = ['large-first', 'sounds-first'] as const;
 export type UnitOrder = (typeof UNIT_ORDERS)[number];
 export const UNIT_ORDER_WORDS: Readonly<Record<UnitOrder, { readonly name: string; readonly what: string }>> = {
-  'large-first': { name: 'Large to small', what: 'syllables and rhyme before single sounds' },
+  'large-first': { name: say.largeToSmall, what: say.syllablesRhymeBefore },
   'sounds-first': {
-    name: 'Straight to single sounds',
-    what: 'first sounds and blending at once; syllables and rhyme beside them',
+    name: say.straightSingleSounds,
+    what: say.firstSoundsBlending,
   },
 };
 

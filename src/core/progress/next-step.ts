@@ -11,6 +11,7 @@ import {
   type RungRef,
   type UnitOrder,
 } from './ladders';
+import { nextStep as say } from './text';
 
 /**
  * What changes against what a child can do: nothing, one rung up, one back, the same again after a rest, or a first
@@ -41,8 +42,7 @@ export function frontier(rungs: readonly RungEvidence[]): number {
   return top + 1 < rungs.length ? top + 1 : -1;
 }
 
-const own = (r: RungEvidence): string =>
-  `${r.fresh.own} of ${r.fresh.own + r.fresh.helped + r.fresh.notYet} on their own`;
+const own = (r: RungEvidence): string => say.own(r.fresh.own, r.fresh.own + r.fresh.helped + r.fresh.notYet);
 
 /** Fresh right answers on a rung after a time. */
 const rightSince = (runs: readonly Run[], ladder: string, rung: string, since: number): number =>
@@ -77,39 +77,26 @@ function onLadder({ ladder, rungs }: LadderEvidence, runs: readonly Run[]): Next
     reason,
   });
   if (here.state === 'not-yet') {
-    if (!below) return step(here, 'stay', `${own(here)} so far: the first step, with help close by.`);
+    if (!below) return step(here, 'stay', say.farFirstStep(own(here)));
     const since = rightSince(runs, ladder.id, below.rung.id, here.lastAt ?? 0);
-    if (below.state !== 'secure')
-      return step(below, 'back', `“${here.rung.name}” is not yet (${own(here)}): an easier step first.`);
+    if (below.state !== 'secure') return step(below, 'back', say.yetEasierStep(here.rung.name, own(here)));
     return since >= AGAIN_AFTER
-      ? step(here, 'again', `${since} right since on “${below.rung.name}”: time to try this once more.`)
-      : step(
-          below,
-          'back',
-          `“${here.rung.name}” is not yet (${own(here)}), and this one holds: end on what goes well.`,
-        );
+      ? step(here, 'again', say.rightSinceTime(since, below.rung.name))
+      : step(below, 'back', say.yetHoldsEnd(here.rung.name, own(here)));
   }
   if (here.state === 'getting-there')
     return step(
       here,
       'stay',
-      here.fresh.helped > here.fresh.own
-        ? `It comes with help (${own(here)}): the same again, with a little less.`
-        : `${capital(own(here))}: the same step with other words.`,
+      here.fresh.helped > here.fresh.own ? say.comesHelpSame(own(here)) : say.sameStepOther(capital(own(here))),
     );
   const seen = triedOn(here);
-  if (seen) return step(here, 'stay', `Begun (${own(here)}): a few more turns will tell.`);
-  if (here.fresh.noReply)
-    return step(here, 'stay', 'No reply so far, which says nothing: the same in pairs, with pictures, or by showing.');
+  if (seen) return step(here, 'stay', say.begunFewMore(own(here)));
+  if (here.fresh.noReply) return step(here, 'stay', say.noReplyFar);
   const before = rungs[at - 1];
   if (before?.state === 'secure')
-    return step(
-      here,
-      'up',
-      `“${before.rung.name}” is secure${before.harder ? '' : ` (${own(before)}, on ${before.days} days)`}. ` +
-        'Time for the next step.',
-    );
-  return step(here, 'begin', 'An easy first step.');
+    return step(here, 'up', say.secureTimeNext(before.rung.name, before.harder, own(before), before.days));
+  return step(here, 'begin', say.easyFirstStep);
 }
 
 const lastPlayed = ({ rungs }: LadderEvidence): number => Math.max(0, ...rungs.map((r) => r.lastAt ?? 0));

@@ -1,3 +1,5 @@
+import { rule as say } from './text';
+
 /** Everything that decides a state, in one table. The numbers were set on the simulation in docs/operating.md. */
 export const RULE = {
   /** Answers lose half their weight in so many days. */
@@ -21,22 +23,20 @@ export const RULES = ['weighed', 'plain'] as const;
 export type RuleId = (typeof RULES)[number];
 export const RULE_WORDS: Readonly<Record<RuleId, { readonly name: string; readonly what: string }>> = {
   weighed: {
-    name: 'Weighed',
-    what: 'secure when the answers leave little doubt: luck, help and old answers count for what they are',
+    name: say.weighed,
+    what: say.secureWhenAnswers,
   },
-  plain: { name: '4 of the last 5', what: 'secure when four of the last five unaided answers were right, on two days' },
+  plain: { name: say.ofTheLast, what: say.secureWhenFour },
 };
 
 /** How often the plain rule errs, from the simulation: said wherever it is chosen. */
-export const PLAIN_ERRS =
-  'This rule errs often: of 100 children who manage 6 in 10, it calls about 93 secure at some point within ' +
-  '20 answers; the weighed rule about 3.';
+export const PLAIN_ERRS = say.ruleErrsOften;
 
 export const STATES = ['secure', 'getting-there', 'not-yet', 'not-enough'] as const;
 export type State = (typeof STATES)[number];
 export const STATE_WORDS: Readonly<Record<State, string>> = {
   secure: 'secure',
-  'getting-there': 'getting there',
-  'not-yet': 'not yet',
-  'not-enough': 'not enough seen',
+  'getting-there': say.gettingThere,
+  'not-yet': say.notYet,
+  'not-enough': say.notEnoughSeen,
 };

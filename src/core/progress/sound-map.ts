@@ -5,6 +5,7 @@ import { CONSONANTS } from '../phonology/sounds';
 import { sure } from '../sure';
 import { atLeast } from './luck';
 import { posteriorOf } from './posterior';
+import { soundMap as say } from './text';
 
 /**
  * Which sounds hold and which slip, and where in the word. Many cells are looked at together, so a slip is only called
@@ -14,10 +15,10 @@ import { posteriorOf } from './posterior';
 export const SPOTS = ['first', 'middle', 'last', 'cluster'] as const;
 export type Spot = (typeof SPOTS)[number];
 export const SPOT_WORDS: Readonly<Record<Spot, string>> = {
-  first: 'at the start',
-  middle: 'in the middle',
-  last: 'at the end',
-  cluster: 'in a cluster',
+  first: say.atTheStart,
+  middle: say.inTheMiddle,
+  last: say.atTheEnd,
+  cluster: say.inACluster,
 };
 
 /**
@@ -106,17 +107,17 @@ const manner =
 const KINDS: readonly { readonly id: string; readonly name: string; readonly holds: (c: Cell) => boolean }[] = [
   {
     id: 'last-stops',
-    name: 'clipped sounds at the end of words',
+    name: say.clippedSoundsEnd,
     holds: (c) => c.side === 'last' && manner('stop', 'affricate')(c),
   },
   {
     id: 'last-held',
-    name: 'held sounds at the end of words',
+    name: say.heldSoundsEnd,
     holds: (c) => c.side === 'last' && manner('fricative', 'nasal', 'lateral approximant')(c),
   },
   {
     id: 'last-consonants',
-    name: 'consonants at the end of words',
+    name: say.consonantsEndWords,
     holds: (c) => c.side === 'last' && CONSONANTS[c.ipa] !== undefined,
   },
   {
@@ -136,19 +137,19 @@ const KINDS: readonly { readonly id: string; readonly name: string; readonly hol
   },
   {
     id: 'opening-second',
-    name: 'the second sound of a cluster at the start',
+    name: say.secondSoundCluster,
     holds: (c) => c.side === 'opening' && c.after,
   },
   {
     id: 'closing-first',
-    name: 'the first sound of a cluster at the end',
+    name: say.firstSoundCluster,
     holds: (c) => c.side === 'closing' && !c.after,
   },
-  { id: 'closing-last', name: 'the last sound of a cluster at the end', holds: (c) => c.side === 'closing' && c.after },
-  { id: 'back', name: 'sounds made at the back', holds: (c) => CONSONANTS[c.ipa]?.place === 'velar' },
+  { id: 'closing-last', name: say.lastSoundCluster, holds: (c) => c.side === 'closing' && c.after },
+  { id: 'back', name: say.soundsMadeBack, holds: (c) => CONSONANTS[c.ipa]?.place === 'velar' },
   {
     id: 'middle-vowels',
-    name: 'vowels in the middle',
+    name: say.vowelsMiddle,
     holds: (c) => c.side === 'middle' && CONSONANTS[c.ipa] === undefined,
   },
 ];

@@ -4,6 +4,7 @@ import { voiceRow, voiceText } from '../phonology/voice-label';
 import type { Making } from '../phonology/consonants';
 import type { AccentId } from '../phonology/accents';
 import { FAMILIES } from '../games/families';
+import { homePage as say } from './text';
 
 /** A word to try at home: as it is spelt, and its sounds apart. */
 export interface HomeWord {
@@ -24,14 +25,12 @@ export interface HomePage {
 }
 
 const SHORTLY: Partial<Record<Making, string>> = {
-  clip: 'short, with no “uh” after',
-  hold: 'held for a moment',
-  light: 'lightly, with no “uh” after',
+  clip: say.shortNoUh,
+  hold: say.heldMoment,
+  light: say.lightlyNoUh,
 };
 export const HOME_WORDS = 6;
-const CLOSE =
-  'A minute here and there is plenty. It is a game to hear and say: no letters, no right or wrong, and stop ' +
-  'while it is fun.';
+const CLOSE = say.minutePlentyGame;
 
 /**
  * The page for families: what we played, a few words to try, how to say their sounds short. No names and no scores.
@@ -51,13 +50,13 @@ export function homePage({
   const few = words.filter((w, i) => words.findIndex((o) => o.word === w.word) === i).slice(0, HOME_WORDS);
   const sounds = [...new Set(few.flatMap((w) => w.sounds))];
   return {
-    title: 'What we played',
+    title: say.whatWePlayed,
     played: homes.map((home) => home.played),
     tries: homes.map((home) => home.tries),
     words: few.map(({ word, sounds: own }) => ({ word, apart: voiceRow(own, accent, ' · ') })),
     sounds: (['clip', 'hold', 'light'] as const).flatMap((making) => {
       const of = [...new Set(sounds.filter((ipa) => makingOf(ipa) === making).map((ipa) => voiceText(ipa, accent)))];
-      return of.length ? [`Say ${listed(of)} ${SHORTLY[making]}.`] : [];
+      return of.length ? [say.say(listed(of), SHORTLY[making])] : [];
     }),
     close: CLOSE,
   };
@@ -69,12 +68,12 @@ export function homeText({ title, played, tries, words, sounds, close }: HomePag
   return [
     `${title}: ${group}, ${day}`,
     ...block('', played).slice(1),
-    ...block('To try at home', tries),
+    ...block(say.tryHome, tries),
     ...block(
-      'A few words',
+      say.aFewWords,
       words.map((w) => `${w.word}: ${w.apart}`),
     ),
-    ...block('How to say the sounds', sounds),
+    ...block(say.howSaySounds, sounds),
     '',
     close,
     '',

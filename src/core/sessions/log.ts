@@ -1,4 +1,5 @@
 import type { Help, Outcome, Slip } from '../answers/outcome';
+import { log as say } from './text';
 
 /**
  * What happens in a session, as a log that is only ever added to. Ids are made on the device (UUID v7: they sort by
@@ -49,11 +50,11 @@ export interface AnswerEntry extends Stamp {
 export const WHYS = ['detail', 'mis-tap', 'heard-again', 'other-child', 'other'] as const;
 export type Why = (typeof WHYS)[number];
 export const WHY_WORDS: Readonly<Record<Why, string>> = {
-  detail: 'more was noted at once',
-  'mis-tap': 'wrong button',
-  'heard-again': 'thought about it again',
-  'other-child': 'it was another child',
-  other: 'another reason',
+  detail: say.moreNotedOnce,
+  'mis-tap': say.wrongButton,
+  'heard-again': say.thoughtAboutAgain,
+  'other-child': say.anotherChild,
+  other: say.anotherReason,
 };
 
 /** What was said of an item before the child’s own turn. */

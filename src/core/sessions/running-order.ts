@@ -1,15 +1,16 @@
 import type { SoundPair } from '../phonology/articulation';
 import { sure } from '../sure';
 import { turnsFor } from './turns';
+import { runningOrder as say } from './text';
 
 /** What a round is for. */
 export const ROUND_ROLES = ['warm-up', 'focus', 'stretch', 'close'] as const;
 export type RoundRole = (typeof ROUND_ROLES)[number];
 export const ROLE_WORDS: Readonly<Record<RoundRole, string>> = {
-  'warm-up': 'Warm-up',
-  focus: 'Focus',
-  stretch: 'Stretch',
-  close: 'Close',
+  'warm-up': say.warmUp,
+  focus: say.focus,
+  stretch: say.stretch,
+  close: say.close,
 };
 
 /**
@@ -19,11 +20,11 @@ export const ROLE_WORDS: Readonly<Record<RoundRole, string>> = {
 export const WAYS = ['individual', 'together', 'volunteers', 'pairs', 'check'] as const;
 export type Way = (typeof WAYS)[number];
 export const WAY_WORDS: Readonly<Record<Way, string>> = {
-  individual: 'one turn each',
-  together: 'everyone together',
-  volunteers: 'who wants to',
-  pairs: 'in pairs: one asks, one answers',
-  check: 'check-in: the same items for each',
+  individual: say.oneTurnEach,
+  together: say.everyoneTogether,
+  volunteers: say.whoWantsTo,
+  pairs: say.pairsAsksAnswers,
+  check: say.checkSameItems,
 };
 
 interface PlannedItem {

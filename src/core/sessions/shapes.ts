@@ -8,15 +8,14 @@ import { readKey } from '../games/spec';
 import { sure } from '../sure';
 import { fitOf, TOGETHER_ITEMS, type Plan, type PlannedRound, type RoundRole, type Way } from './running-order';
 import { setSizeFor } from './turns';
+import { shapes as say } from './text';
 
 /** Shapes to start a running order from. */
 export const SHAPES = ['focus', 'one-sound', 'blend-segment', 'quick-five', 'check-in'] as const;
 type Shape = (typeof SHAPES)[number];
 
 /** What a check-in is, in one line. Common practice, no source. */
-const CHECK_REMINDER =
-  'The same items for each child, alone with you. No help and no praise, only “thank you”. Three in a row ' +
-  'too hard: enough.';
+const CHECK_REMINDER = say.sameItemsEach;
 
 export interface PlanRequest {
   readonly shape: Shape;
@@ -246,10 +245,10 @@ export function titleOf(
   { shape, task, step, count, sound }: Pick<PlanRequest, 'shape' | 'task' | 'step' | 'count' | 'sound'>,
   { accent }: Pick<Material, 'accent'>,
 ): string {
-  const of = sound === undefined ? '' : ` with ${slashed(sound, accent)}`;
-  if (shape === 'one-sound') return `${sound === undefined ? 'Any sound' : slashed(sound, accent)} through many tasks`;
-  if (shape === 'blend-segment') return `${count} sounds, blended then segmented${of}`;
-  if (shape === 'check-in') return 'Check-in';
+  const of = sound === undefined ? '' : say.withLine(slashed(sound, accent));
+  if (shape === 'one-sound') return say.throughManyTasks(sound && slashed(sound, accent));
+  if (shape === 'blend-segment') return say.soundsBlendedSegmented(count, of);
+  if (shape === 'check-in') return say.checkIn;
   const played = taskOf(task);
   const name = played.name.replace(/\?$/, '');
   const family = familyOf(played.family).name;

@@ -14,6 +14,7 @@ import { Problem } from '../storage/problems';
 import { checkId, readOwnWay } from '../record/session-record';
 import { getProgressSettings } from '../setting/settings';
 import { sure } from '../../core/sure';
+import { childFile as say } from './text';
 
 const iso = (at: number): string => new Date(at).toISOString();
 
@@ -21,7 +22,7 @@ const iso = (at: number): string => new Date(at).toISOString();
 export async function childFile(childId: string, now = Date.now()): Promise<ChildFile> {
   const { models } = await database();
   const child = (await models.children.findByPk(checkId(childId)))?.get();
-  if (!child) throw new Problem('That child is not in the list any more.', 404);
+  if (!child) throw new Problem(say.childListMore, 404);
   const of = { where: { child_id: childId }, order: [['id', 'ASC']] as [string, string][], raw: true } as const;
   const [group, answers, steps, asked, runs, choices, { rule }] = await Promise.all([
     models.groups.findByPk(child.group_id),
@@ -38,8 +39,7 @@ export async function childFile(childId: string, now = Date.now()): Promise<Chil
   ]);
   // Read after the answers are, so that each of them is in it.
   const readings = new Map((await answersThat({ children: [childId], fates: FATES })).map((r) => [r.id, r]));
-  if (answers.some((a) => !readings.has(a.id)))
-    throw new Problem('Some earlier sessions are still being added up. Please try again in a minute.', 503);
+  if (answers.some((a) => !readings.has(a.id))) throw new Problem(say.someEarlierSessions, 503);
   const heardAs = await hearingOfAny();
   const heardOf = (answer: KeptAnswer): string | null => {
     const heard = heardAs(answer);

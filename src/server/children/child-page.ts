@@ -28,6 +28,7 @@ import { Problem } from '../storage/problems';
 import { checkId, readOwnWay } from '../record/session-record';
 import { getProgressSettings, getSettings } from '../setting/settings';
 import { sure } from '../../core/sure';
+import { childPage as say } from './text';
 
 export interface RecentAnswer {
   readonly id: string;
@@ -127,18 +128,18 @@ function summaryOf(ladders: readonly LadderEvidence[], map: SoundMap, accent: Ac
     rungs
       .filter((r) => r.state === 'getting-there')
       .slice(0, 1)
-      .map((r) => (r.fresh.helped > r.fresh.own ? `${r.rung.does} with help` : r.rung.does)),
+      .map((r) => (r.fresh.helped > r.fresh.own ? say.withHelp(r.rung.does) : r.rung.does)),
   );
   const all = ladders.flatMap(({ rungs }) => rungs.map((r) => r.fresh));
   const silent = all.reduce((n, c) => n + c.noReply, 0);
   const spoken = all.reduce((n, c) => n + c.own + c.helped + c.notYet, 0);
   const parts = [
-    holds.length ? `Can ${listed(holds.slice(-3))} alone.` : '',
-    coming.length ? `${holds.length ? 'On' : 'Is on'} the way to ${listed(coming.slice(-2))}.` : '',
-    silent > spoken ? 'Often gives no reply, which says nothing of what is known: try pairs, pictures or showing.' : '',
+    holds.length ? say.canAlone(listed(holds.slice(-3))) : '',
+    coming.length ? say.theWayTo(holds.length, listed(coming.slice(-2))) : '',
+    silent > spoken ? say.oftenGivesNo : '',
     map.patterns[0] ? `${capital(patternWords(map.patterns[0], accent))}.` : '',
   ].filter(Boolean);
-  return parts.join(' ') || 'Not enough has been seen yet to say where this child is.';
+  return parts.join(' ') || say.enoughBeenSeen;
 }
 
 /** A pattern of the sound map in words. Example: `/r/ after another consonant slips: 9 of 12`. */
@@ -146,16 +147,16 @@ export function patternWords({ id, name, missed, asked }: SoundMap['patterns'][n
   const [ipa, side] = id.split(' ');
   const subject = name || `/${labelOf(sure(ipa), accent).label}/ ${spotOf(sure(side))}`;
   const many = /^(consonants|clipped|held|sounds|vowels)/.test(name);
-  return `${subject} ${many ? 'slip' : 'slips'} (${missed} of ${asked})`;
+  return say.of(subject, many, missed, asked);
 }
 
 const spotOf = (side: string): string =>
   ({
-    first: 'at the start',
-    middle: 'in the middle',
-    last: 'at the end',
-    opening: 'in a cluster at the start',
-    closing: 'in a cluster at the end',
+    first: say.atTheStart,
+    middle: say.inTheMiddle,
+    last: say.atTheEnd,
+    opening: say.clusterStart,
+    closing: say.clusterEnd,
   })[side] ?? '';
 
 /** Fresh answers a week on one ladder, over the last four weeks. */
@@ -217,7 +218,7 @@ const chartOf = (accent: AccentId): ChildPage['chart'] => ({
 export async function childPage(childId: string, now = Date.now()): Promise<ChildPage> {
   const { models } = await database();
   const child = (await models.children.findByPk(checkId(childId)))?.get();
-  if (!child) throw new Problem('That child is not in the list any more.', 404);
+  if (!child) throw new Problem(say.childListMore, 404);
   const [group, { accent }, heardAs, { rule, unitOrder }, runs, cells, chosen, choices, rows, noted] =
     await Promise.all([
       models.groups.findByPk(child.group_id),

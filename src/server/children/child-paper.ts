@@ -11,6 +11,7 @@ import { Problem } from '../storage/problems';
 import { checkId } from '../record/session-record';
 import { getProgressSettings } from '../setting/settings';
 import { sure } from '../../core/sure';
+import { childPaper as say } from './text';
 
 export interface ChildPaper extends FamilyPage {
   readonly id: string;
@@ -23,7 +24,7 @@ export interface ChildPaper extends FamilyPage {
 export async function childPaper(childId: string, now = Date.now()): Promise<ChildPaper> {
   const { models } = await database();
   const child = (await models.children.findByPk(checkId(childId)))?.get();
-  if (!child) throw new Problem('That child is not in the list any more.', 404);
+  if (!child) throw new Problem(say.childListMore, 404);
   const [group, { rule, unitOrder }, runs, chosen] = await Promise.all([
     models.groups.findByPk(child.group_id),
     getProgressSettings(),

@@ -8,6 +8,7 @@ import { runsOf } from '../answers/kept-evidence';
 import type { Group } from '../people/groups';
 import { getProgressSettings, type ProgressSettings } from '../setting/settings';
 import { sure } from '../../core/sure';
+import { progress as say } from './text';
 
 export interface Chosen extends ChosenStep {
   readonly step: NextStep;
@@ -34,7 +35,7 @@ export function chosenOf(choice: ChosenStep | undefined): Chosen | null {
           rung: rung.id,
           rungOf: rung,
           move: 'stay',
-          reason: `Chosen by ${choice.by ?? 'an adult'}.`,
+          reason: say.chosenBy(choice.by),
         },
       }
     : null;
@@ -97,7 +98,7 @@ export async function tomorrowFor(group: Group, now = Date.now()): Promise<Tomor
     rung: sure(first.rungs[0]).id,
     rungOf: sure(first.rungs[0]),
     move: 'begin',
-    reason: 'An easy first step.',
+    reason: say.easyFirstStep,
   };
   const here = children.filter((c) => !c.away);
   const grouping = groupsFor(

@@ -9,6 +9,7 @@ import { database } from '../storage/database';
 import { rememberErased } from './erased';
 import { Problem } from '../storage/problems';
 import { readOwnWay } from '../record/session-record';
+import { groups as say } from './text';
 
 interface Child {
   readonly id: string;
@@ -60,7 +61,7 @@ async function firstGroup(): Promise<Group> {
     async (transaction) =>
       (await models.groups.findOne({ order: [['position', 'ASC']], transaction })) ??
       models.groups.create(
-        { id: v7(), name: 'Our group', position: 0, created_at: Date.now(), age_band: null },
+        { id: v7(), name: say.ourGroup, position: 0, created_at: Date.now(), age_band: null },
         { transaction },
       ),
   );
@@ -91,7 +92,7 @@ export async function addChildren(groupId: string, text: string): Promise<NamesR
   const { models, write } = await database();
   return write(async (transaction) => {
     const group = await models.groups.findByPk(idOf(groupId), { transaction });
-    if (!group) throw new Problem('That group is not here any more. The names have not been added.', 404);
+    if (!group) throw new Problem(say.groupMoreNames, 404);
     const here = await models.children.findAll({ where: { group_id: groupId }, transaction });
     const read = readNames(
       text,
@@ -127,7 +128,7 @@ async function change(
   const [rows] = await write((transaction) =>
     models.children.update(values, { where: { id: idOf(childId) }, transaction }),
   );
-  if (!rows) throw new Problem('That child is not in the list any more.', 404);
+  if (!rows) throw new Problem(say.childListMore, 404);
 }
 
 export const renameChild = async (childId: string, name: string): Promise<void> =>
@@ -162,18 +163,18 @@ export async function renameGroup(groupId: string, name: string): Promise<void> 
   const [rows] = await write((transaction) =>
     models.groups.update({ name: read }, { where: { id: idOf(groupId) }, transaction }),
   );
-  if (!rows) throw new Problem('That group is not here any more.', 404);
+  if (!rows) throw new Problem(say.groupMore, 404);
 }
 
 /** Sets how old the children of a group are, or that it is not said. Throws a Problem for an unknown band. */
 export async function setAgeBand(groupId: string, band: unknown): Promise<void> {
   const read = ageBandSchema.nullable().safeParse(band);
-  if (!read.success) throw new Problem('Choose one of the ages in the list.');
+  if (!read.success) throw new Problem(say.chooseAgesList);
   const { models, write } = await database();
   const [rows] = await write((transaction) =>
     models.groups.update({ age_band: read.data }, { where: { id: idOf(groupId) }, transaction }),
   );
-  if (!rows) throw new Problem('That group is not here any more.', 404);
+  if (!rows) throw new Problem(say.groupMore, 404);
 }
 
 /** Erases a group with its children, sessions and answers. */

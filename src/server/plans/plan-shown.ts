@@ -1,5 +1,6 @@
 import { familyOf, stepOf, taskOf } from '../../core/games';
 import { GESTURES, gestureLine, MIRROR } from '../../core/games/gestures';
+import { capital, inWords } from '../../core/in-words';
 import { fill } from '../../core/games/fill';
 import type { Item } from '../../core/games/item';
 import { tryItem } from '../../core/games/try-item';
@@ -22,6 +23,7 @@ import type { Workshop } from './workshop';
 import { linesOf } from '../sessions/play-session';
 import { turnOrder, turnsLately } from '../sessions/turn-order';
 import { sure } from '../../core/sure';
+import { planShown as SAY } from './text';
 
 /** An item as the plan shows it. */
 export interface ShownItem {
@@ -81,8 +83,8 @@ const labelOf = (item: Item): string => {
   const { words, sounds = [] } = readKey(item.key);
   if (item.view.kind === 'change') return `${item.word} → ${item.expected.replace(/ \(made-up\)$/, '')}`;
   if (item.listed !== undefined) return item.listed;
-  if (item.view.kind === 'story') return `a story of ${item.view.sentences.length} sentences`;
-  if (words[0] === OWN_NAME) return 'their own name';
+  if (item.view.kind === 'story') return SAY.storySentences(item.view.sentences.length);
+  if (words[0] === OWN_NAME) return SAY.theirOwnName;
   if (!words.length)
     return (
       Object.values(item.slots).find((v) => v.includes(',')) ??
@@ -128,7 +130,7 @@ function shownItem(key: string, round: PlannedRound, ask: string, shop: Workshop
 function withheldIn(key: string, { bank }: Workshop): string | null {
   const word = readKey(key).words.find((w) => bank.whyWithheld(w));
   const why = word === undefined ? undefined : bank.whyWithheld(word);
-  return why ? `“${word}” is ${WITHHELD_WORDS[why]}` : null;
+  return why ? SAY.is(word, WITHHELD_WORDS[why]) : null;
 }
 
 /** What is shown of an item that cannot be made. */
@@ -149,7 +151,7 @@ const NOTHING_SHOWN = {
 function judgedInWords(item: Item | null | undefined): string {
   if (!item) return '';
   const luck = luckOf(item.judged);
-  return `${JUDGED_WORDS[item.judged.by]}${luck ? `; by luck alone one in ${Math.round(1 / luck)}` : ''}`;
+  return `${JUDGED_WORDS[item.judged.by]}${luck ? SAY.luckAlone(Math.round(1 / luck)) : ''}`;
 }
 
 function shownRound(round: PlannedRound, items: readonly Made[], shop: Workshop): ShownRound {
@@ -185,15 +187,15 @@ function shownRound(round: PlannedRound, items: readonly Made[], shop: Workshop)
 /** How many turns each child has, and whose is first. */
 async function turnLineOf(plan: Plan, rounds: readonly ShownRound[], group: Group): Promise<string> {
   const here = group.children.filter((c) => !c.away);
-  if (!here.length) return 'No names yet: everyone together.';
+  if (!here.length) return SAY.noNamesYet;
   const turns = rounds.filter((_, i) => sure(plan.rounds[i]).way === 'individual').reduce((sum, r) => sum + r.turns, 0);
-  if (!turns) return 'Everyone together throughout.';
+  if (!turns) return SAY.everyoneTogetherThroughout;
   const ids = here.map((c) => c.id);
   const [order, lately] = await Promise.all([turnOrder(group.id, ids), turnsLately(group.id)]);
   const first = here.find((c) => c.id === order[0]);
   const fewest = new Set(order.map((id) => lately.get(id) ?? 0)).size > 1;
-  const who = first ? `, ${first.name} first${fewest ? ' (fewest lately)' : ''}` : '';
-  return `${numberWord(turns / here.length)} each${who}.`;
+  const who = first ? SAY.first(first.name, fewest) : '';
+  return SAY.each(numberWord(turns / here.length), who);
 }
 
 /** A plan with every line as it will be said, its minutes, what to bring and whose turn is first. */
@@ -220,5 +222,6 @@ export async function showPlan(plan: Plan, group: Group, shop: Workshop): Promis
   };
 }
 
-const NUMBERS = ['None', 'One', 'Two', 'Three', 'Four', 'Five', 'Six', 'Seven', 'Eight', 'Nine'];
-const numberWord = (n: number): string => (Number.isInteger(n) ? (NUMBERS[n] ?? String(n)) : `About ${Math.round(n)}`);
+/** A number as a sentence begins with it. */
+const numberWord = (n: number): string =>
+  Number.isInteger(n) ? capital(inWords(n)) : SAY.about(Math.round(n));

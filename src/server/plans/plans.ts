@@ -22,6 +22,7 @@ import { Problem } from '../storage/problems';
 import { putAside } from '../words/put-aside';
 import { getSettings } from '../setting/settings';
 import { sure } from '../../core/sure';
+import { plans as say } from './text';
 
 export interface PlanLine {
   readonly id: string;
@@ -34,7 +35,7 @@ export interface PlanLine {
   readonly updatedAt: number;
 }
 
-const GONE = 'That plan is not here any more.';
+const GONE = say.planMore;
 /** Plans that were only tried out, kept for looking back at. */
 const TRIED = 4;
 
@@ -48,14 +49,13 @@ async function rowOf(id: string): Promise<PlanRow> {
 /** The plan in a row; one that an older version wrote and this one cannot read says so. */
 function planIn(row: PlanRow): Plan {
   const read = planSchema.safeParse(JSON.parse(row.body));
-  if (!read.success)
-    throw new Problem(`The plan “${row.title}” cannot be read: ${reason(read.error)} It has not been changed.`);
+  if (!read.success) throw new Problem(say.planCannotRead(row.title, reason(read.error)));
   return { ...read.data, title: row.title };
 }
 
 async function groupOf(id: string): Promise<Group> {
   const group = (await listGroups()).find((g) => g.id === id);
-  if (!group) throw new Problem('That group is not here any more.', 404);
+  if (!group) throw new Problem(say.groupMore, 404);
   return group;
 }
 
@@ -228,7 +228,7 @@ export async function planFile(id: string): Promise<{ text: string; name: string
 /** The plan as a calendar file. Throws a Problem where no day is chosen. */
 export async function planCalendar(id: string): Promise<{ text: string; name: string }> {
   const open = await openPlan(id);
-  if (!open.plannedFor) throw new Problem('Choose a day and a time first; then there is something for a calendar.');
+  if (!open.plannedFor) throw new Problem(say.chooseDayTime);
   return {
     name: fileName(open.plan.title, 'ics'),
     text: calendarOf({
@@ -238,7 +238,7 @@ export async function planCalendar(id: string): Promise<{ text: string; name: st
       at: open.plannedFor,
       minutes: Math.max(open.shown.fit.minutes, 1),
       stamp: new Date(),
-      lines: open.shown.rounds.map((r) => `${r.minutes} min ${r.family}: ${r.items.map((i) => i.label).join(', ')}`),
+      lines: open.shown.rounds.map((r) => say.min(r.minutes, r.family, r.items.map((i) => i.label).join(', '))),
       bring: open.shown.bring.map((b) => b.word),
     }),
   };
@@ -283,7 +283,7 @@ async function check(groupId: string, text: string): Promise<{ report: PlanRepor
     plan: plan.rounds.length ? plan : null,
     report: {
       title: plan.title,
-      fault: plan.rounds.length ? null : 'No word of this plan can be used with this word bank and accent.',
+      fault: plan.rounds.length ? null : say.noWordPlan,
       rounds,
       usable: plan.rounds.length > 0,
     },
@@ -296,6 +296,6 @@ export const reportOnPlan = async (groupId: string, text: string): Promise<PlanR
 /** Keeps the rounds of a file that can be used; gives the new plan's id. */
 export async function importPlan(groupId: string, text: string): Promise<string> {
   const { report, plan } = await check(groupId, text);
-  if (!plan) throw new Problem(`${report.fault ?? 'This plan cannot be used.'} Nothing was imported.`);
+  if (!plan) throw new Problem(say.nothingWasImported(report.fault));
   return create(groupId, plan, true);
 }

@@ -10,6 +10,7 @@ import { planFrom, workshopOf, type Workshop } from './workshop';
 import { Problem } from '../storage/problems';
 import { tally } from '../../core/sessions/summary';
 import { sure } from '../../core/sure';
+import { today as say } from './text';
 
 /** A session to start with one tap. */
 export interface ReadySession {
@@ -86,9 +87,9 @@ function moveAfter(alone: number, counted: number): -1 | 0 | 1 {
 }
 
 const MOVE_WORDS = {
-  stay: 'The same step as last time, with other words.',
-  on: 'Last time most answers came without help, so this is one step on.',
-  back: 'Last time few answers came without help, so this is one step back.',
+  stay: say.sameStepLast,
+  on: say.lastTimeMost,
+  back: say.lastTimeFew,
 } as const;
 
 /** One up, one back, or the same again: from how the last time went. */
@@ -104,7 +105,7 @@ function goOn({ task, step, alone, counted }: Played): Proposal {
 
 const lasting = (at: number, now: number): string => {
   const days = Math.round((now - at) / 86_400_000);
-  return days >= 14 ? `${Math.round(days / 7)} weeks` : `${days} days`;
+  return days >= 14 ? say.weeks(Math.round(days / 7)) : say.days(days);
 };
 
 /** The sound that slipped most often lately, where one did more than once. */
@@ -126,9 +127,7 @@ async function proposals(group: Group, shop: Workshop, now: number): Promise<Pro
   const families = new Set(latestOf.map((p) => taskOf(p.task).family));
   const fresh = BEGINNINGS.filter(([task]) => !families.has(taskOf(task).family)).map(([task, step]): Proposal => ({
     wish: { task, step },
-    why: played.length
-      ? `${familyOf(taskOf(task).family).name} has not been played yet: an easy first step.`
-      : 'A good place to begin: everyday words, an easy first step.',
+    why: played.length ? say.beenPlayedYet(familyOf(taskOf(task).family).name) : say.goodPlaceBegin,
   }));
   const [latest, ...others] = latestOf;
   // Not the same game twice running, where another was played too.
@@ -140,12 +139,12 @@ async function proposals(group: Group, shop: Workshop, now: number): Promise<Pro
   if (oldest)
     out.push({
       wish: { task: oldest.task, step: offeredStep(taskOf(oldest.task), oldest.step).id },
-      why: `Not played for ${lasting(oldest.at, now)}.`,
+      why: say.notPlayedFor(lasting(oldest.at, now)),
     });
   if (sound)
     out.push({
       wish: { shape: 'one-sound', sound, minutes: 12 },
-      why: `${slashed(sound, shop.bank.accent)} slipped most often lately: hear it in many games.`,
+      why: say.slippedMostOften(slashed(sound, shop.bank.accent)),
     });
   // A group that has played everything goes on with what it played longest ago.
   const longAgo = latestOf.filter((p) => p !== next && p !== oldest).reverse();

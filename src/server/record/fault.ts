@@ -7,6 +7,7 @@ import { shippedEntry } from '../words/bank';
 import { ownEntries } from '../words/own-entries';
 import { database } from '../storage/database';
 import type { PlannedSession } from './session-record';
+import { fault as say } from './text';
 
 /** The entry of a word: shipped, or the setting's own, removed or not: an answer is never lost for want of its word. */
 export type Lookup = (word: string) => BankEntry | undefined;
@@ -73,12 +74,12 @@ function namedIn(entry: Entry): string[] {
 /** Why an entry cannot be kept, or undefined where it can. */
 export function fault(entry: Entry, { session, known, find, here, inGroup }: Surroundings): string | undefined {
   const there = entry.kind === 'arrive' ? inGroup : here;
-  if (namedIn(entry).some((id) => !there.has(id))) return 'That child is not in this session any more.';
-  if ('turn' in entry && !session.rounds[roundOf(entry.turn)]) return 'There is no such round in this session.';
-  if (entry.kind === 'undo' && !known.has(entry.answerId)) return 'The answer to undo is not in this session.';
-  if (entry.kind === 'aside' && !find(entry.word)) return `“${entry.word}” is not in the word bank.`;
+  if (namedIn(entry).some((id) => !there.has(id))) return say.childSessionMore;
+  if ('turn' in entry && !session.rounds[roundOf(entry.turn)]) return say.noSuchRound;
+  if (entry.kind === 'undo' && !known.has(entry.answerId)) return say.answerUndoSession;
+  if (entry.kind === 'aside' && !find(entry.word)) return say.wordBank(entry.word);
   if (entry.kind !== 'answer') return undefined;
-  if (!readable(entry.word, find)) return `“${entry.word}” is not in the word bank.`;
-  if (entry.supersedes && !known.has(entry.supersedes)) return 'The answer it corrects is not in this session.';
+  if (!readable(entry.word, find)) return say.wordBank(entry.word);
+  if (entry.supersedes && !known.has(entry.supersedes)) return say.answerCorrectsSession;
   return undefined;
 }

@@ -2,6 +2,7 @@ import { database, type Database } from '../storage/database';
 import { otherTurns } from '../storage/other-turns';
 import { rows } from '../storage/rows';
 import { rebuild } from './rebuild';
+import { rebuildQueue as say } from './text';
 
 /**
  * The sessions whose answers have to be read anew. An append names its session once it is kept; the work is done a
@@ -66,8 +67,7 @@ async function workThrough(db: Database, sessions: Set<string>, inHand = new Set
     await readAll(db, some).catch(async () => {
       for (const id of some)
         await readAll(db, [id]).catch((error: unknown) => {
-          if (db.open)
-            console.error(`Session ${id} could not be read:`, error instanceof Error ? error.message : error);
+          if (db.open) console.error(say.sessionCouldRead(id), error instanceof Error ? error.message : error);
         });
     });
     for (const id of some) inHand.delete(id);

@@ -13,6 +13,7 @@ import type { AnswerRow, SessionRow, LogRow } from '../storage/models';
 import { Problem } from '../storage/problems';
 import { rows } from '../storage/rows';
 import { sure } from '../../core/sure';
+import { sessionRecord as say } from './text';
 
 interface Plan {
   readonly id: string;
@@ -86,7 +87,7 @@ const IDS_OF = column(
   'id',
   'SELECT id FROM answers WHERE session_id = :id UNION ALL SELECT id FROM steps WHERE session_id = :id',
 );
-const NOT_HERE = 'There is no session at this address. It may have been started on another device.';
+const NOT_HERE = say.noSessionAddress;
 
 /** A session's plan with the ids of its children. Throws a Problem (404) where there is none. */
 export async function sessionPlan(id: string): Promise<PlannedSession> {

@@ -9,6 +9,7 @@ import { preparedBank, type PreparedBank } from '../words/bank';
 import { proposeWord } from '../words/own-words';
 import { Problem } from '../storage/problems';
 import { sessionPlan } from '../record/session-record';
+import { judgeSaid as say } from './text';
 
 export interface Judged extends Judgement {
   /** The sounds of what was typed, as heard in this accent. */
@@ -32,7 +33,7 @@ async function soundsOf(typed: string, bank: PreparedBank): Promise<readonly str
   if (known) return known;
   const [reading] = (await proposeWord(typed)).readings;
   const heard = reading?.sounds[0]?.marks.map((m) => m.ipa) ?? soundsByAnalogy(typed, bank.words);
-  if (!heard) throw new Problem(`We cannot tell how “${typed}” sounds. Spell it as it was said, or mark it by ear.`);
+  if (!heard) throw new Problem(say.weCannotTell(typed));
   return heard;
 }
 
@@ -43,15 +44,15 @@ async function soundsOf(typed: string, bank: PreparedBank): Promise<readonly str
 export async function judgeSaid(sessionId: string, roundNumber: number, key: string, typed: string): Promise<Judged> {
   const session = await sessionPlan(sessionId);
   const round = session.rounds[roundNumber];
-  if (!round) throw new Problem('There is no such round in this session.', 404);
+  if (!round) throw new Problem(say.noSuchRound, 404);
   const bank = await preparedBank(session.accent, session.conventions);
   const word = typed.trim().toLowerCase();
-  if (!word) throw new Problem('Type what was said.');
+  if (!word) throw new Problem(say.typeSaid);
   const said = await soundsOf(word, bank);
-  if (bank.guard(said)) throw new Problem('That one is passed over in silence.');
+  if (bank.guard(said)) throw new Problem(say.passedOverSilence);
   const labels = said.map((ipa) => labelOf(ipa, bank.accent).label).join(' · ');
   const { item } = tryItem(round, key, bank);
-  if (!item) throw new Problem('This item is not in the bank any more.');
+  if (!item) throw new Problem(say.itemBankMore);
   const verdict = item.view.kind === 'hunt' ? judgeHunted(word, said, item.view, bank) : judge(item, [said]);
   return { said, labels, word, ...verdict };
 }
@@ -65,12 +66,11 @@ function judgeHunted(word: string, said: readonly string[], { sounds }: Hunt, ba
   const heard = { missed: [], analysis: null };
   if (!missing.length) {
     const listed = huntable(bank).some((w) => w.word === word);
-    const why = listed ? 'It is on the list.' : 'Not on our list, but the sounds make it.';
+    const why = listed ? say.list : say.ourListBut;
     return { ...heard, outcome: 'on-own', slip: null, why };
   }
   const needs = missing.map(
-    ({ ipa, needs: times, has }) =>
-      `${timesWords(times)}/${labelOf(ipa, bank.accent).label}/${has ? '' : ', which is not in the handful'}`,
+    ({ ipa, needs: times, has }) => `${timesWords(times)}/${labelOf(ipa, bank.accent).label}/${has ? '' : say.handful}`,
   );
-  return { ...heard, outcome: 'not-yet', slip: 'other-word', why: `It needs ${needs.join(' and ')}.` };
+  return { ...heard, outcome: 'not-yet', slip: 'other-word', why: say.itNeeds(needs.join(' and ')) };
 }

@@ -21,6 +21,7 @@ import { habitsOfChildren } from './habits';
 import { pacesOf } from './paces';
 import { replayPlan, sessionLog, sessionRecord } from '../record/session-record';
 import { sure } from '../../core/sure';
+import { playSession as say } from './text';
 
 /** A round as Play runs it. */
 export interface PlayRound {
@@ -217,7 +218,7 @@ const emptyRound = (round: StoredRound): PlayRound => ({
   inAccents: {},
   spares: [],
   model: '',
-  opening: 'The words of this round are not in the bank any more.',
+  opening: say.wordsRoundBank,
   ask: '',
   gap: 1,
   names: false,

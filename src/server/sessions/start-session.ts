@@ -14,11 +14,12 @@ import { getSettings } from '../setting/settings';
 import { sure } from '../../core/sure';
 
 import { turnOrder } from './turn-order';
+import { startSession as say } from './text';
 
 /** A group's row, or a Problem that says what to do. */
 async function groupOf(groupId: string): Promise<Group> {
   const group = (await listGroups()).find((g) => g.id === groupId);
-  if (!group) throw new Problem('That group is not here any more. Choose a group and start again.', 404);
+  if (!group) throw new Problem(say.groupMoreChoose, 404);
   return group;
 }
 
@@ -29,10 +30,9 @@ async function planOfWords(request: StartRequest): Promise<Plan> {
   const known = (words: readonly string[]): string[] =>
     [...new Set(words)].filter((w) => bank.byName.has(w) && bank.whyWithheld(w) !== 'put-aside');
   const unknown = request.words.filter((w) => !bank.byName.has(w));
-  if (unknown.length)
-    throw new Problem(`Not in the word bank: ${unknown.join(', ')}. Choose other words and start again.`);
+  if (unknown.length) throw new Problem(say.wordBankChoose(unknown.join(', ')));
   const words = known(request.words);
-  if (!words.length) throw new Problem('Every word of this set is put aside for this group. Choose other words.');
+  if (!words.length) throw new Problem(say.everyWordSet);
   const task = taskOf(request.task);
   const step = stepForCounts(
     task,
@@ -86,7 +86,7 @@ export async function startSession(groupId: string, plan: Plan, only?: readonly 
     .map((r) => ({ ...r, items: r.items.filter(({ key }) => !hasWordOf(key, aside)) }))
     .filter((r) => r.items.length > 0)
     .map((round) => storedRound(round, here.length));
-  if (!rounds.length) throw new Problem('This plan has no round with a word in it. Put one in and start again.');
+  if (!rounds.length) throw new Problem(say.planNoRound);
   const id = v7();
   const { models, write } = await database();
   await write(async (transaction) => {

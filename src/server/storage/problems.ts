@@ -1,3 +1,5 @@
+import { problems as say } from './text';
+
 /** Something a person can put right. Its message is shown as it is; anything else is not. */
 export class Problem extends Error {
   constructor(
@@ -14,24 +16,10 @@ export function diskSentence(error: unknown, file: string): string | undefined {
   const text =
     error instanceof Error ? `${error.message} ${(error as { parent?: Error }).parent?.message ?? ''}` : String(error);
   const table: [RegExp, string][] = [
-    [
-      /SQLITE_NOTADB|not a database/,
-      `The file ${file} is not a Bouncy Echo database. It has not been touched. Move it away, or start with ` +
-        'another data folder.',
-    ],
-    [
-      /SQLITE_CORRUPT|malformed/,
-      `The database ${file} is damaged. It has not been touched. Put back your latest backup.`,
-    ],
-    [
-      /SQLITE_READONLY|readonly|EACCES|EROFS|SQLITE_CANTOPEN|unable to open/,
-      `Bouncy Echo cannot write to ${file}. Nothing has been saved. Give this user the right to write in the ` +
-        'data folder.',
-    ],
-    [
-      /SQLITE_FULL|ENOSPC|disk is full/,
-      'The disk is full. The answers are kept on this device; make room and they will be saved.',
-    ],
+    [/SQLITE_NOTADB|not a database/, say.fileBouncyEcho(file)],
+    [/SQLITE_CORRUPT|malformed/, say.databaseDamagedBeen(file)],
+    [/SQLITE_READONLY|readonly|EACCES|EROFS|SQLITE_CANTOPEN|unable to open/, say.bouncyEchoCannot(file)],
+    [/SQLITE_FULL|ENOSPC|disk is full/, say.diskFullAnswers],
   ];
   return table.find(([pattern]) => pattern.test(text))?.[1];
 }

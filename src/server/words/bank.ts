@@ -22,6 +22,7 @@ import type { Conventions } from '../../core/phonology/conventions';
 import { getSettings } from '../setting/settings';
 import { otherTurns } from '../storage/other-turns';
 import { ownEntries } from './own-entries';
+import { bank as say } from './text';
 
 const file = (name: string): string => readFileSync(path.join(process.cwd(), 'lexicon', name), 'utf8');
 const once = <T>(make: () => T): (() => T) => {
@@ -126,7 +127,7 @@ export async function preparedBank(
   aside: readonly string[] = [],
 ): Promise<PreparedBank> {
   const [own, { letIn }] = await Promise.all([ownEntries(), getSettings()]);
-  const key = `${accent} ${letIn ? 'all words' : 'words of here'} ${JSON.stringify(conventions)}`;
+  const key = `${accent} ${letIn ? say.allWords : say.wordsOfHere} ${JSON.stringify(conventions)}`;
   const whole = keptBank(key, own, () => {
     const ours = own.filter((o) => o.accent === accent && !o.removed).map((o) => o.entry);
     return prepareBank({ accent, conventions, ours, letIn });

@@ -1,6 +1,7 @@
 import { explain, idSchema, taughtSchema } from '../../core/formats/schemas';
 import { database } from '../storage/database';
 import { Problem } from '../storage/problems';
+import { taught as say } from './text';
 
 /** The keys of the sounds a group has been taught; empty where nothing has been said. */
 export async function taughtSounds(groupId: string): Promise<Set<string>> {
@@ -12,11 +13,10 @@ export async function taughtSounds(groupId: string): Promise<Set<string>> {
 export async function saveTaught(groupId: string, sounds: unknown): Promise<void> {
   const read = taughtSchema.safeParse(sounds);
   if (!read.success || !idSchema.safeParse(groupId).success)
-    throw new Problem(read.success ? 'That group is not here any more.' : explain(read.error));
+    throw new Problem(read.success ? say.groupMore : explain(read.error));
   const { models, write } = await database();
   await write(async (transaction) => {
-    if (!(await models.groups.findByPk(groupId, { transaction })))
-      throw new Problem('That group is not here any more. The sounds have not been kept.', 404);
+    if (!(await models.groups.findByPk(groupId, { transaction }))) throw new Problem(say.groupMoreSounds, 404);
     await models.taughtSounds.destroy({ where: { group_id: groupId }, transaction });
     await models.taughtSounds.bulkCreate(
       [...new Set(read.data)].map((sound) => ({ group_id: groupId, sound })),

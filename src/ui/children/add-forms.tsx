@@ -3,6 +3,7 @@
 import { useActionState } from 'react';
 import { newChildren, newGroup } from '@/actions/groups';
 import { ErrorMessage } from '../kit/message';
+import { addForms as say } from './text';
 
 /** Names, one a line. What could not be taken stays in the box with the reason. */
 export function AddChildren({ groupId, groupName }: { groupId: string; groupName: string }) {
@@ -11,8 +12,8 @@ export function AddChildren({ groupId, groupName }: { groupId: string; groupName
     <form action={action}>
       <input type="hidden" name="groupId" value={groupId} />
       <label className="block">
-        <span className="mb-2 block font-word text-2xl font-bold">Add names to {groupName}</span>
-        <span className="mb-2 block text-muted">One on each line.</span>
+        <span className="mb-2 block font-word text-2xl font-bold">{say.addNamesTo(groupName)}</span>
+        <span className="mb-2 block text-muted">{say.eachLine}</span>
         <textarea
           key={state.kept ?? state.said ?? ''}
           name="names"
@@ -29,7 +30,7 @@ export function AddChildren({ groupId, groupName }: { groupId: string; groupName
         {state.error && <ErrorMessage>{state.error}</ErrorMessage>}
       </div>
       <button type="submit" className="action" disabled={running}>
-        Add
+        {say.add}
       </button>
     </form>
   );
@@ -41,7 +42,7 @@ export function AddGroup() {
   return (
     <form action={action}>
       <label className="block">
-        <span className="mb-2 block font-word text-2xl font-bold">Another group</span>
+        <span className="mb-2 block font-word text-2xl font-bold">{say.anotherGroup}</span>
         <input
           key={state.said ?? ''}
           name="name"
@@ -56,7 +57,7 @@ export function AddGroup() {
         {state.error && <ErrorMessage>{state.error}</ErrorMessage>}
       </div>
       <button type="submit" className="plain" disabled={running}>
-        Make the group
+        {say.makeTheGroup}
       </button>
     </form>
   );

@@ -4,6 +4,7 @@ import { useState, useTransition } from 'react';
 import { keepAgeBand } from '@/actions/groups';
 import { AGE_BANDS, bandName, type AgeBand } from '@/core/progress/age-band';
 import { ErrorMessage } from '../kit/message';
+import { ageBand as say } from './text';
 
 interface AgeBandFieldProps {
   readonly group: { readonly id: string; readonly name: string; readonly ageBand: AgeBand | null };
@@ -19,7 +20,7 @@ export function AgeBandField({ group, country }: AgeBandFieldProps) {
     setBand(next);
     begin(async () => {
       const state = await keepAgeBand(group.id, next).catch(() => ({
-        error: 'The server cannot be reached. Choose again when it can.',
+        error: say.serverCannotReached,
       }));
       setError(state.error ?? null);
       if (state.error) setBand(group.ageBand);
@@ -28,13 +29,13 @@ export function AgeBandField({ group, country }: AgeBandFieldProps) {
   return (
     <div>
       <label className="block max-w-80">
-        <span className="mb-1 block text-muted">How old they are</span>
+        <span className="mb-1 block text-muted">{say.howOld}</span>
         <select
           className="field"
           value={band ?? ''}
           onChange={(e) => keep(AGE_BANDS.find((b) => b === e.target.value) ?? null)}
         >
-          <option value="">not said</option>
+          <option value="">{say.notSaid}</option>
           {AGE_BANDS.map((b) => (
             <option key={b} value={b}>
               {bandName(b, country)}

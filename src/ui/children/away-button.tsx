@@ -3,6 +3,7 @@
 import { clsx } from 'clsx';
 import { useOptimistic, useTransition } from 'react';
 import { markAway } from '@/actions/groups';
+import { awayButton as say } from './text';
 
 /** Here or away today, in one tap. */
 export function AwayButton({
@@ -32,7 +33,7 @@ export function AwayButton({
         {child.name}
         {!named && ': '}
       </span>
-      <span className="shrink-0 text-muted">{away ? 'away today' : 'here'}</span>
+      <span className="shrink-0 text-muted">{away ? say.awayToday : 'here'}</span>
     </button>
   );
 }

@@ -9,13 +9,14 @@ import { Choose } from '../kit/choose';
 import { PrintButton } from '../words/print-button';
 import { sure } from '@/core/sure';
 import { StateSign } from './state-sign';
+import { boardScreen as say } from './text';
 
 /** Those at a state, as a choice says it. */
 const WHO: Readonly<Record<State, string>> = {
-  secure: 'secure at something',
-  'getting-there': 'getting there',
-  'not-yet': 'not there yet',
-  'not-enough': 'too little seen',
+  secure: say.secureAtSomething,
+  'getting-there': say.gettingThere,
+  'not-yet': say.notThereYet,
+  'not-enough': say.tooLittleSeen,
 };
 
 interface BoardProps {
@@ -50,7 +51,7 @@ export function BoardScreen({ groupName, ladders, rows, ruleNote }: BoardProps) 
     <>
       <style>{'@media print { @page { size: A4 landscape; margin: 8mm } }'}</style>
       <div className="mb-3 flex flex-wrap items-center gap-x-6 gap-y-2">
-        <h1 className="mr-auto text-4xl wrap-anywhere print:text-2xl">{groupName}: where everyone is</h1>
+        <h1 className="mr-auto text-4xl wrap-anywhere print:text-2xl">{say.whereEveryoneIs(groupName)}</h1>
         <Choices
           sort={sort}
           setSort={setSort}
@@ -63,9 +64,9 @@ export function BoardScreen({ groupName, ladders, rows, ruleNote }: BoardProps) 
       </div>
       {rows.length === 0 ? (
         <p className="text-muted">
-          Once there are names and answers, every child stands here with every skill.{' '}
+          {say.onceNamesAnswers}{' '}
           <Link className="underline underline-offset-4" href="/children">
-            Add names
+            {say.addNames}
           </Link>
         </p>
       ) : (
@@ -73,7 +74,7 @@ export function BoardScreen({ groupName, ladders, rows, ruleNote }: BoardProps) 
           className="relative overflow-x-auto print:overflow-visible"
           tabIndex={0}
           role="region"
-          aria-label="Children and skills"
+          aria-label={say.childrenAndSkills}
         >
           <table
             className={clsx(
@@ -90,9 +91,7 @@ export function BoardScreen({ groupName, ladders, rows, ruleNote }: BoardProps) 
               ))}
             </tbody>
           </table>
-          {shown.length === 0 && (
-            <p className="py-4 text-muted">Nobody is at that. Choose “everyone” to see them all.</p>
-          )}
+          {shown.length === 0 && <p className="py-4 text-muted">{say.nobodyChooseEveryone}</p>}
         </div>
       )}
       <ul className="mt-3 flex flex-wrap gap-x-6 text-muted print:mt-1">
@@ -102,10 +101,7 @@ export function BoardScreen({ groupName, ladders, rows, ruleNote }: BoardProps) 
           </li>
         ))}
       </ul>
-      <p className="mt-2 text-[0.95rem] text-muted">
-        Each square names the step a child stands before, or the last one where all hold. {ruleNote} A teaching record,
-        not a diagnosis.
-      </p>
+      <p className="mt-2 text-[0.95rem] text-muted">{say.eachSquareNames(ruleNote)}</p>
     </>
   );
 }
@@ -125,13 +121,13 @@ function Choices({ sort, setSort, ladders, only, setOnly, here, setHere }: Choic
   return (
     <div className="flex flex-wrap items-center gap-x-5 gap-y-2 print:hidden">
       <Choose
-        label="Sort by"
+        label={say.sortBy}
         value={sort}
         onChange={setSort}
         options={[['name', 'name'], ...ladders.map((l) => [l.id, l.name.toLowerCase()] as const)]}
       />
       <Choose
-        label="Show"
+        label={say.show}
         value={only}
         onChange={(v) => setOnly(v as State | '')}
         options={[['', 'everyone'], ...STATES.map((s) => [s, WHO[s]] as const)]}
@@ -143,7 +139,7 @@ function Choices({ sort, setSort, ladders, only, setOnly, here, setHere }: Choic
           checked={here}
           onChange={(e) => setHere(e.target.checked)}
         />{' '}
-        here today
+        {say.hereToday}
       </label>
       <PrintButton />
     </div>
@@ -161,7 +157,7 @@ function Heads({
   return (
     <tr className="border-b border-line-strong text-left align-bottom">
       <th scope="col" className="sticky left-0 z-10 bg-paper py-1.5 pr-3 font-normal text-muted">
-        Child
+        {say.child}
       </th>
       {ladders.map((l) => (
         <th
@@ -176,7 +172,7 @@ function Heads({
         </th>
       ))}
       <th scope="col" className="px-2 py-1.5 font-normal text-muted">
-        Next
+        {say.next}
       </th>
     </tr>
   );
@@ -238,7 +234,7 @@ function Square({
         </>
       ) : (
         <span className="text-muted">
-          –<span className="sr-only"> not begun</span>
+          –<span className="sr-only"> {say.notBegun}</span>
         </span>
       )}
     </td>

@@ -13,6 +13,7 @@ import { NextCard } from './next-card';
 import { OwnWayButton } from './own-way';
 import { SoundMapView } from './sound-map-view';
 import type { ShownLadder } from '@/server/children/child-page';
+import { childScreen as say } from './text';
 
 const day = (at: number): string => format(at, 'd MMM');
 
@@ -24,7 +25,7 @@ const Answer = ({ answer }: { answer: RecentAnswer }) => (
       </span>
       {answer.heard ? (
         <span className="block text-lg leading-snug">
-          <span className="text-muted">said </span>
+          <span className="text-muted">{say.said} </span>
           <HeardAnswer {...answer.heard} />
         </span>
       ) : (
@@ -48,7 +49,7 @@ export function ChildScreen({ page, patterns }: { page: ChildPage; patterns: rea
           <p className="mt-1 mb-3 max-w-3xl text-xl leading-snug">{page.summary}</p>
           <LadderPaths
             ladders={page.ladders}
-            ruleNote={page.rule === 'plain' ? `Rule: ${RULE_WORDS.plain.name}. ${PLAIN_ERRS}` : null}
+            ruleNote={page.rule === 'plain' ? say.rule(RULE_WORDS.plain.name, PLAIN_ERRS) : null}
           />
           <Lately page={page} />
         </div>
@@ -69,7 +70,7 @@ export function ChildScreen({ page, patterns }: { page: ChildPage; patterns: rea
         <div className="min-w-0 space-y-10">
           <section aria-labelledby="weeks">
             <h2 id="weeks" className="mb-2 text-2xl">
-              Week by week
+              {say.weekByWeek}
             </h2>
             <HistoryChart weeks={page.weeks} />
           </section>
@@ -89,13 +90,11 @@ function Aside({ page, stale }: { readonly page: ChildPage; readonly stale: Show
       {stale.length > 0 && (
         <section aria-labelledby="due">
           <h2 id="due" className="mb-1 text-xl">
-            Due again
+            {say.dueAgain}
           </h2>
           <ul>
             {stale.map((l) => (
-              <li key={l.id}>
-                {l.name}: last seen {formatDistanceToNowStrict(sure(l.due).lastAt)} ago
-              </li>
+              <li key={l.id}>{say.lastSeenAgo(l.name, formatDistanceToNowStrict(sure(l.due).lastAt))}</li>
             ))}
           </ul>
         </section>
@@ -103,7 +102,7 @@ function Aside({ page, stale }: { readonly page: ChildPage; readonly stale: Show
       {page.choices.length > 0 && (
         <section aria-labelledby="choices">
           <h2 id="choices" className="mb-1 text-xl">
-            Chosen by adults
+            {say.chosenByAdults}
           </h2>
           <ul className="text-muted">
             {page.choices.slice(0, 5).map((c) => (
@@ -117,21 +116,17 @@ function Aside({ page, stale }: { readonly page: ChildPage; readonly stale: Show
       )}
       <section aria-labelledby="files" className="flex flex-col gap-2.5">
         <h2 id="files" className="text-xl">
-          All there is about {page.name}
+          {say.about(page.name)}
         </h2>
         <a className="plain" href={`/api/children/${page.id}/export?as=csv`} download>
-          <Download size={18} aria-hidden="true" /> CSV for a spreadsheet
+          <Download size={18} aria-hidden="true" /> {say.csvSpreadsheet}
         </a>
         <a className="plain" href={`/api/children/${page.id}/export?as=json`} download>
-          <Download size={18} aria-hidden="true" /> JSON
+          <Download size={18} aria-hidden="true" /> {say.json}
         </a>
         <EraseChild child={{ id: page.id, name: page.name }} />
       </section>
-      <p className="text-[0.95rem] text-muted">
-        This is a teaching record, not a diagnosis, and no reply is not evidence of not knowing. If hearing, speech or
-        language worries you, speak with the family and your special-needs lead; a speech and language therapist or an
-        audiologist assesses. Local policy and licensed practice come first.
-      </p>
+      <p className="text-[0.95rem] text-muted">{say.teachingRecordDiagnosis}</p>
     </div>
   );
 }
@@ -141,15 +136,13 @@ function Way({ page }: { readonly page: ChildPage }) {
   return (
     <section aria-labelledby="way">
       <h2 id="way" className="mb-1 text-xl">
-        Own way of speaking
+        {say.ownWaySpeaking}
       </h2>
-      <p className="mb-1 text-muted">What {page.name} says in their own way is never a slip of hearing sounds.</p>
+      <p className="mb-1 text-muted">{say.saysOwnWay(page.name)}</p>
       <OwnWayButton child={{ id: page.id, name: page.name, ownWay: page.ownWay }} />
       {page.ownWayEffect.length > 0 && (
         <p className="mt-1">
-          With this, {page.ownWayEffect.length === 1 ? 'one' : page.ownWayEffect.length} earlier “not yet” would count
-          as right: {page.ownWayEffect.slice(0, 4).join(', ')}. They stay as they were marked until you put them right
-          in Look back.
+          {say.earlierYetCount(page.ownWayEffect.length, page.ownWayEffect.slice(0, 4).join(', '))}
         </p>
       )}
     </section>
@@ -161,7 +154,7 @@ function Notes({ page }: { readonly page: ChildPage }) {
   return (
     <section aria-labelledby="notes">
       <h2 id="notes" className="mb-2 text-2xl">
-        Notes
+        {say.notes}
       </h2>
       {page.notes.length ? (
         <ul className="divide-y divide-line border-y border-line">
@@ -181,7 +174,7 @@ function Notes({ page }: { readonly page: ChildPage }) {
           ))}
         </ul>
       ) : (
-        <p className="text-muted">Notes made while playing stand here, the newest first.</p>
+        <p className="text-muted">{say.notesMadeWhile}</p>
       )}
     </section>
   );
@@ -192,7 +185,7 @@ function Lately({ page }: { readonly page: ChildPage }) {
   return (
     <section aria-labelledby="lately" className="mt-3">
       <h2 id="lately" className="mb-1 text-xl">
-        Lately
+        {say.lately}
       </h2>
       {page.recent.length ? (
         <ul className="grid grid-cols-2 gap-x-6 gap-y-2.5 sm:grid-cols-4">
@@ -201,7 +194,7 @@ function Lately({ page }: { readonly page: ChildPage }) {
           ))}
         </ul>
       ) : (
-        <p className="text-muted">What {page.name} says will stand here.</p>
+        <p className="text-muted">{say.saysStand(page.name)}</p>
       )}
     </section>
   );
@@ -216,11 +209,10 @@ function Head({ page }: { readonly page: ChildPage }) {
         <Link className="underline decoration-line-strong underline-offset-4" href="/children">
           {page.groupName}
         </Link>
-        {page.since &&
-          ` · played on ${page.days} ${page.days === 1 ? 'day' : 'days'} since ${format(page.since, 'd MMMM')}`}
+        {page.since && say.playedOnSince(page.days, format(page.since, 'd MMMM'))}
       </p>
       <Link className="plain" href={`/print/children/${page.id}`}>
-        <Printer size={18} aria-hidden="true" /> Print a page
+        <Printer size={18} aria-hidden="true" /> {say.printAPage}
       </Link>
     </div>
   );

@@ -5,6 +5,7 @@ import { AddChildren, AddGroup } from './add-forms';
 import { AwayButton } from './away-button';
 import { ChildMenu, GroupMenu } from './menus';
 import { OwnWayButton } from './own-way';
+import { childrenScreen as say } from './text';
 
 /** The group's names: add on lines, away in one tap, rename, take out. */
 export function ChildrenScreen({ group, country }: { group: Group; country: 'gb' | 'us' }) {
@@ -16,11 +17,7 @@ export function ChildrenScreen({ group, country }: { group: Group; country: 'gb'
           <GroupMenu key={group.id} group={group} childCount={group.children.length} />
         </div>
         <p className="mb-5 text-lg text-muted">
-          {group.children.length
-            ? `${group.children.length} ${group.children.length === 1 ? 'child' : 'children'}. A name leads to ` +
-              'that child’s page. “Here” says who is away today; tomorrow everyone is here again.'
-            : 'The children’s names will stand here. You can also play with no names at all: everyone answers ' +
-              'together.'}
+          {group.children.length ? say.nameLeadsChilds(group.children.length) : say.childrensNamesStand}
         </p>
         <div className="mb-5">
           <AgeBandField key={group.id} group={group} country={country} />
@@ -46,10 +43,7 @@ export function ChildrenScreen({ group, country }: { group: Group; country: 'gb'
       <div className="flex flex-col gap-10">
         <AddChildren key={group.id} groupId={group.id} groupName={group.name} />
         <AddGroup />
-        <p className="text-[0.95rem] text-muted">
-          Keep the least that does the job: a first name is enough. Your setting’s policy and local law decide consent,
-          how long records are kept and when they are deleted.
-        </p>
+        <p className="text-[0.95rem] text-muted">{say.keepLeastJob}</p>
       </div>
     </div>
   );

@@ -5,6 +5,7 @@ import { kappaWord } from '@/core/progress/agreement';
 import type { Ears } from '@/server/sessions/ears';
 import { OutcomeMark } from '../kit/outcome-mark';
 import { sure } from '@/core/sure';
+import { earsScreen as say } from './text';
 
 const number = (n: number): string => n.toFixed(2).replace('-', '−');
 
@@ -12,37 +13,30 @@ const number = (n: number): string => n.toFixed(2).replace('-', '−');
 export function EarsScreen({ ears }: { ears: readonly Ears[] }) {
   return (
     <>
-      <h1 className="mb-1 text-4xl">Two adults, same ears?</h1>
-      <p className="mb-6 max-w-3xl text-lg text-muted">
-        When a second adult listens along and marks on another device (in Play, under the device’s settings: “a second
-        pair of ears”), both marks are kept and compared here. Those of the first adult stand.
-      </p>
-      {ears.length === 0 && (
-        <p className="border-y border-line py-6 text-muted">
-          No answers have been marked by two adults yet. A few minutes of one session are enough to begin.
-        </p>
-      )}
+      <h1 className="mb-1 text-4xl">{say.twoAdultsSame}</h1>
+      <p className="mb-6 max-w-3xl text-lg text-muted">{say.whenSecondAdult}</p>
+      {ears.length === 0 && <p className="border-y border-line py-6 text-muted">{say.noAnswersBeen}</p>}
       {ears.map(({ first, second, agreement: { answers, alike, kappa, interval }, differing }) => (
         <section key={`${first} ${second}`} className="mb-10 border-t border-line pt-4">
-          <h2 className="text-2xl">
-            {first} and {second}
-          </h2>
-          <p className="mt-1 text-xl">
-            Alike on {Math.round(alike * answers)} of {answers} answers.
-          </p>
+          <h2 className="text-2xl">{say.and(first, second)}</h2>
+          <p className="mt-1 text-xl">{say.alikeAnswers(Math.round(alike * answers), answers)}</p>
           <p className="text-muted">
             {kappa === null ? (
-              'Both used one mark alone, so nothing can be said beyond that.'
+              say.bothUsedMark
             ) : (
               <>
-                Beyond chance: kappa {number(kappa)}, {kappaWord(kappa)}; it may lie anywhere from{' '}
-                {number(sure(interval)[0])} to {number(sure(interval)[1])}.
+                {say.beyondChanceKappa(
+                  number(kappa),
+                  kappaWord(kappa),
+                  number(sure(interval)[0]),
+                  number(sure(interval)[1]),
+                )}
               </>
             )}
           </p>
           {differing.length > 0 && (
             <>
-              <h3 className="mt-4 mb-1 text-lg">To talk about</h3>
+              <h3 className="mt-4 mb-1 text-lg">{say.toTalkAbout}</h3>
               <ul className="divide-y divide-line border-y border-line">
                 {differing.slice(0, 12).map((d) => (
                   <li key={`${d.sessionId} ${d.at}`} className="flex flex-wrap items-baseline gap-x-5 gap-y-1 py-2">

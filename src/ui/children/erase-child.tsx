@@ -5,6 +5,7 @@ import { useState, useTransition } from 'react';
 import { eraseChild } from '@/actions/groups';
 import { Dialog } from '../kit/dialog';
 import { ErrorMessage } from '../kit/message';
+import { eraseChild as say } from './text';
 
 /** Erases a child from the file, asked once, with all that goes named. */
 export function EraseChild({ child }: { child: { readonly id: string; readonly name: string } }) {
@@ -15,20 +16,12 @@ export function EraseChild({ child }: { child: { readonly id: string; readonly n
   return (
     <>
       <button type="button" className="plain" onClick={() => setOpen(true)}>
-        Erase {child.name}…
+        {say.erase(child.name)}
       </button>
-      <Dialog
-        open={open}
-        onOpenChange={setOpen}
-        title={`Erase ${child.name}?`}
-        description={
-          'The name, every answer and note in every session, the steps chosen and the way of speaking go from ' +
-          'this file for good. A backup you made earlier still holds them.'
-        }
-      >
+      <Dialog open={open} onOpenChange={setOpen} title={say.eraseLine(child.name)} description={say.nameEveryAnswer}>
         <div className="flex flex-wrap gap-3">
           <button type="button" className="plain" onClick={() => setOpen(false)}>
-            Keep {child.name}
+            {say.keep(child.name)}
           </button>
           <button
             type="button"
@@ -37,14 +30,14 @@ export function EraseChild({ child }: { child: { readonly id: string; readonly n
             onClick={() =>
               begin(async () => {
                 const state = await eraseChild(child.id).catch(() => ({
-                  error: 'The server cannot be reached. Nothing was erased.',
+                  error: say.serverCannotReached,
                 }));
                 if (state.error) setError(state.error);
                 else router.push('/children');
               })
             }
           >
-            Erase {child.name} and their answers
+            {say.eraseAnswers(child.name)}
           </button>
         </div>
         {error && (

@@ -3,14 +3,15 @@ import { stack } from 'd3-shape';
 import { format } from 'date-fns';
 import type { Week } from '@/core/progress/history';
 import { sure } from '@/core/sure';
+import { historyChart as say } from './text';
 
 const SIZE = { width: 620, height: 150, left: 28, bottom: 24, top: 8 } as const;
 const PARTS = ['own', 'practised', 'notYet', 'noReply'] as const;
 const NAMES: Readonly<Record<(typeof PARTS)[number], string>> = {
-  own: 'on own',
-  practised: 'with help or as practice',
-  notYet: 'not yet',
-  noReply: 'no reply',
+  own: say.onOwn,
+  practised: say.helpPractice,
+  notYet: say.notYet,
+  noReply: say.noReply,
 };
 const FILL: Readonly<Record<(typeof PARTS)[number], string>> = {
   own: 'var(--color-ink)',
@@ -24,7 +25,7 @@ const FILL: Readonly<Record<(typeof PARTS)[number], string>> = {
  * yet.
  */
 export function HistoryChart({ weeks }: { weeks: readonly Week[] }) {
-  if (!weeks.length) return <p className="text-muted">The weeks will stand here once something was played.</p>;
+  if (!weeks.length) return <p className="text-muted">{say.weeksStandOnce}</p>;
   const most = Math.max(...weeks.map((w) => PARTS.reduce((sum, p) => sum + w[p], 0)), 4);
   const x = scaleBand<number>()
     .domain(weeks.map((w) => w.monday))
@@ -136,13 +137,13 @@ function Key() {
 /** The chart, week by week, for someone who cannot see it. */
 function inWords(weeks: readonly Week[]): string {
   return weeks
-    .map(
-      (w) =>
-        `Week of ${format(w.monday * 86_400_000, 'd MMMM')}: ${
-          PARTS.filter((p) => w[p])
-            .map((p) => `${w[p]} ${NAMES[p]}`)
-            .join(', ') || 'nothing played'
-        }`,
+    .map((w) =>
+      say.weekOf(
+        format(w.monday * 86_400_000, 'd MMMM'),
+        PARTS.filter((p) => w[p])
+          .map((p) => `${w[p]} ${NAMES[p]}`)
+          .join(', '),
+      ),
     )
     .join('. ');
 }

@@ -2,6 +2,7 @@
 
 import { eraseChild, eraseGroup, renameChild, renameGroup } from '@/actions/groups';
 import { NameMenu } from '../kit/name-menu';
+import { menus as say } from './text';
 
 interface Named {
   readonly id: string;
@@ -12,11 +13,8 @@ interface Named {
 export const ChildMenu = ({ child }: { child: Named }) => (
   <NameMenu
     name={child.name}
-    eraseLabel={`Erase ${child.name} and their answers`}
-    warning={
-      `This erases ${child.name} and every answer of theirs from this file, in every session. It cannot be ` +
-      'undone; a backup you made earlier still holds them.'
-    }
+    eraseLabel={say.eraseAnswers(child.name)}
+    warning={say.erasesEveryAnswer(child.name)}
     onRename={(name) => renameChild(child.id, name)}
     onErase={() => eraseChild(child.id)}
   />
@@ -26,11 +24,8 @@ export const ChildMenu = ({ child }: { child: Named }) => (
 export const GroupMenu = ({ group, childCount }: { group: Named; childCount: number }) => (
   <NameMenu
     name={group.name}
-    eraseLabel={`Erase ${group.name} and everything in it`}
-    warning={
-      `This erases ${group.name}, its ${childCount} ${childCount === 1 ? 'child' : 'children'}, and all its ` +
-      'sessions and answers from this file. It cannot be undone; a backup you made earlier still holds them.'
-    }
+    eraseLabel={say.eraseEverything(group.name)}
+    warning={say.erasesSessionsAnswers(group.name, childCount)}
     onRename={(name) => renameGroup(group.id, name)}
     onErase={() => eraseGroup(group.id)}
   />

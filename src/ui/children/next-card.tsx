@@ -8,6 +8,7 @@ import type { NextStep } from '@/core/progress/next-step';
 import type { ShownLadder } from '@/server/children/child-page';
 import type { Chosen } from '@/server/children/progress';
 import { ErrorMessage } from '../kit/message';
+import { nextCard as say } from './text';
 
 interface NextCardProps {
   readonly childId: string;
@@ -27,7 +28,7 @@ export function NextCard({ childId, name, groupId, next, chosen, chosenOn, ladde
   const [running, begin] = useTransition();
   const run = (work: () => Promise<{ error?: string } | void>): void =>
     begin(async () => {
-      const state = await work().catch(() => ({ error: 'The server cannot be reached. Nothing was changed.' }));
+      const state = await work().catch(() => ({ error: say.serverCannotReached }));
       setError(state?.error ?? null);
       if (!state?.error) setChoosing(false);
     });
@@ -39,14 +40,13 @@ export function NextCard({ childId, name, groupId, next, chosen, chosenOn, ladde
       {main ? (
         <>
           <h2 id="next" className="text-2xl leading-tight">
-            Next: {main.rungOf.does}
+            {say.next(main.rungOf.does)}
           </h2>
           <p className="mt-1.5 leading-snug">
             {chosen ? (
               <>
-                Chosen by {chosen.by ?? 'an adult'}
-                {chosenOn && ` on ${chosenOn}`}.
-                {first && first.rungOf !== main.rungOf && ` Ours would be to ${first.rungOf.does}.`}
+                {say.chosenBy(chosen.by)}
+                {chosenOn && say.on(chosenOn)}.{first && first.rungOf !== main.rungOf && say.ours(first.rungOf.does)}
               </>
             ) : (
               main.reason
@@ -54,10 +54,10 @@ export function NextCard({ childId, name, groupId, next, chosen, chosenOn, ladde
           </p>
           <div className="mt-3 flex flex-wrap gap-2">
             <button type="button" className="action" disabled={running} onClick={() => play(main)}>
-              Play this
+              {say.playThis}
             </button>
             <button type="button" className="plain" aria-expanded={choosing} onClick={() => setChoosing(!choosing)}>
-              Another step
+              {say.anotherStep}
             </button>
             {chosen && (
               <button
@@ -66,27 +66,28 @@ export function NextCard({ childId, name, groupId, next, chosen, chosenOn, ladde
                 disabled={running}
                 onClick={() => run(() => chooseNext(childId, null))}
               >
-                Back to ours
+                {say.backToOurs}
               </button>
             )}
           </div>
           {second && !choosing && (
             <p className="mt-3 border-t border-line-strong/40 pt-2.5 leading-snug">
-              Or: <b className="font-word">{second.rungOf.does}.</b> {second.reason}{' '}
+              {say.or} <b className="font-word">{second.rungOf.does}.</b> {second.reason}{' '}
               <button
                 type="button"
                 className="quiet min-h-9 px-1 text-ink"
                 disabled={running}
                 onClick={() => play(second)}
               >
-                Play that<span className="sr-only">: {second.rungOf.does}</span>
+                {say.playThat}
+                <span className="sr-only">: {second.rungOf.does}</span>
               </button>
             </p>
           )}
         </>
       ) : (
         <h2 id="next" className="text-2xl leading-tight">
-          {name} has climbed every ladder. Play what is due again.
+          {say.climbedEveryLadder(name)}
         </h2>
       )}
       {choosing && <AnotherStep running={running} run={run} childId={childId} ladders={ladders} />}
@@ -111,7 +112,7 @@ function AnotherStep({
 }) {
   return (
     <label className="mt-3 block">
-      <span className="mb-1 block">Your choice is kept, and shown as yours.</span>
+      <span className="mb-1 block">{say.choiceKeptShown}</span>
       <select
         className="field"
         defaultValue=""
@@ -122,7 +123,7 @@ function AnotherStep({
         }}
       >
         <option value="" disabled>
-          Choose a step…
+          {say.chooseAStep}
         </option>
         {ladders.map((l) => (
           <optgroup key={l.id} label={l.name}>

@@ -9,30 +9,29 @@ import { ACCENT_IDS, accentOf, type AccentId } from '@/core/phonology/accents';
 import { SHARED_CONSONANTS } from '@/core/phonology/consonants';
 import { Dialog } from '../kit/dialog';
 import { ErrorMessage } from '../kit/message';
+import { ownWay as say } from './text';
 
 /** Two sounds have one label: a word tells them apart. */
 const AS_IN: Readonly<Record<string, string>> = { θ: ' (thin)', ð: ' (this)' };
 const label = (ipa: string): string => `/${SHARED_CONSONANTS[ipa]?.label ?? ipa}/${AS_IN[ipa] ?? ''}`;
 const ALL = Object.keys(SHARED_CONSONANTS);
-const NO_SLIP =
-  'What a child says in their own way is never marked as a slip. It is no diagnosis: if speech or hearing worries ' +
-  'you, speak with the family and your special-needs lead.';
+const NO_SLIP = say.childSaysOwn;
 /** Sounds children leave out of clusters when they talk. */
 const DROPPED = ['s', 'l', 'r', 'w', 'j', 'n'];
 
 /** A child’s way of speaking in a few words. Example: `/t/ for /k/`. */
 const ownWayWords = ({ swaps, drops, accent }: OwnWay): string =>
   [
-    ...swaps.map((s) => `${label(s.says)} for ${label(s.asked)}`),
-    ...(drops.length ? [`no ${drops.map(label).join(' ')} in clusters`] : []),
+    ...swaps.map((s) => say.forLine(label(s.says), label(s.asked))),
+    ...(drops.length ? [say.noInClusters(drops.map(label).join(' '))] : []),
     ...(accent ? [accentOf(accent).name] : []),
   ].join(', ');
 
 /** What is set, in a few words. */
 function inShort(way: OwnWay): string {
-  if (!isPlain(way)) return `says ${ownWayWords(way)}`;
+  if (!isPlain(way)) return say.says(ownWayWords(way));
   if (way.access.length) return way.access.map((a) => ACCESS_WORDS[a].play).join(', ');
-  return way.lowOnly ? 'no high sounds' : 'their own way';
+  return way.lowOnly ? say.noHighSounds : say.theirOwnWay;
 }
 
 /** How a child says sounds, set once: so that it is never taken for a slip. */
@@ -58,7 +57,7 @@ export function OwnWayButton({
   const keep = (): void =>
     begin(async () => {
       const state = await keepOwnWay(child.id, way).catch(() => ({
-        error: 'The server cannot be reached. What you chose is still here.',
+        error: say.serverCannotReached,
       }));
       setError(state.error ?? null);
       if (!state.error) setOpen(false);
@@ -79,10 +78,10 @@ export function OwnWayButton({
         <span className="sr-only">{child.name}: </span>
         {inShort(child.ownWay)}
       </button>
-      <Dialog open={open} onOpenChange={setOpen} title={`How ${child.name} speaks and hears`} description={NO_SLIP}>
+      <Dialog open={open} onOpenChange={setOpen} title={say.howSpeaksHears(child.name)} description={NO_SLIP}>
         <Swaps has={has} toggle={toggle} own={own} pair={pair} setPair={setPair} />
         <fieldset className="mt-4">
-          <legend className="font-word text-lg font-bold">Leaves out of clusters when talking</legend>
+          <legend className="font-word text-lg font-bold">{say.leavesOutClusters}</legend>
           <div className="flex flex-wrap gap-x-6">
             {DROPPED.map((ipa) => (
               <Tick
@@ -108,7 +107,7 @@ export function OwnWayButton({
           </div>
         )}
         <button type="button" className="action mt-5 w-full" disabled={running} onClick={keep}>
-          Keep it
+          {say.keepIt}
         </button>
       </Dialog>
     </>
@@ -134,16 +133,16 @@ interface SwapsProps {
 function Swaps({ has, toggle, own, pair, setPair }: SwapsProps) {
   return (
     <fieldset>
-      <legend className="font-word text-lg font-bold">Says one sound for another</legend>
+      <legend className="font-word text-lg font-bold">{say.saysSoundAnother}</legend>
       <div className="grid sm:grid-cols-2">
         {COMMON_WAYS.map(({ asked, says, example }) => (
           <Tick key={asked + says} on={has(asked, says)} onTap={() => toggle(asked, says)}>
-            {`${label(says)} for ${label(asked)}: “${example[1]}” for ${example[0]}`}
+            {say.forFor(label(says), label(asked), example[1], example[0])}
           </Tick>
         ))}
         {own.map(({ asked, says }) => (
           <Tick key={asked + says} on onTap={() => toggle(asked, says)}>
-            {`${label(says)} for ${label(asked)}`}
+            {say.forLine(label(says), label(asked))}
           </Tick>
         ))}
       </div>
@@ -156,13 +155,13 @@ function Swaps({ has, toggle, own, pair, setPair }: SwapsProps) {
 function AccentField({ way, setWay }: { readonly way: OwnWay; readonly setWay: (next: OwnWay) => void }) {
   return (
     <label className="mt-4 block">
-      <span className="mb-1 block font-word text-lg font-bold">Speaks another accent</span>
+      <span className="mb-1 block font-word text-lg font-bold">{say.speaksAnotherAccent}</span>
       <select
         className="field"
         value={way.accent ?? ''}
         onChange={(e) => setWay({ ...way, accent: (e.target.value || null) as AccentId | null })}
       >
-        <option value="">the setting’s own</option>
+        <option value="">{say.theSettingsOwn}</option>
         {ACCENT_IDS.map((id) => (
           <option key={id} value={id}>
             {accentOf(id).name}
@@ -182,18 +181,16 @@ function AccessFields({ way, setWay }: { readonly way: OwnWay; readonly setWay: 
     });
   return (
     <fieldset className="mt-4">
-      <legend className="font-word text-lg font-bold">Always so, and never counted as help</legend>
+      <legend className="font-word text-lg font-bold">{say.alwaysNeverCounted}</legend>
       {ACCESS.map((access) => (
         <Tick key={access} on={way.access.includes(access)} onTap={() => toggle(access)}>
           {ACCESS_WORDS[access].name}
         </Tick>
       ))}
       <Tick on={way.lowOnly} onTap={() => setWay({ ...way, lowOnly: !way.lowOnly })}>
-        Hears better without high sounds: nothing is asked that only /s/, /f/, /th/ or /sh/ tells apart
+        {say.hearsBetterWithout}
       </Tick>
-      <p className="text-muted">
-        Follow what the family and the child’s teacher of the deaf have agreed, where there is one.
-      </p>
+      <p className="text-muted">{say.followFamilyChilds}</p>
     </fieldset>
   );
 }
@@ -211,7 +208,7 @@ function AnyPair({ pair, setPair, has, toggle }: AnyPairProps) {
     <div className="mt-2 flex flex-wrap items-center gap-2">
       <select
         className="field w-28"
-        aria-label="Says this sound"
+        aria-label={say.saysThisSound}
         value={pair.says}
         onChange={(e) => setPair({ ...pair, says: e.target.value })}
       >
@@ -221,10 +218,10 @@ function AnyPair({ pair, setPair, has, toggle }: AnyPairProps) {
           </option>
         ))}
       </select>
-      for
+      {say.forText}
       <select
         className="field w-28"
-        aria-label="For this sound"
+        aria-label={say.forThisSound}
         value={pair.asked}
         onChange={(e) => setPair({ ...pair, asked: e.target.value })}
       >
@@ -240,7 +237,7 @@ function AnyPair({ pair, setPair, has, toggle }: AnyPairProps) {
         disabled={pair.asked === pair.says || has(pair.asked, pair.says)}
         onClick={() => toggle(pair.asked, pair.says)}
       >
-        Add
+        {say.add}
       </button>
     </div>
   );

@@ -5,14 +5,14 @@ import { useState } from 'react';
 import { SPOTS, SPOT_WORDS, type MapCell, type SoundMap, type Spot } from '@/core/progress/sound-map';
 import type { ChildPage } from '@/server/children/child-page';
 import { MANNER_WORDS } from '../kit/manners';
+import { soundMapView as say } from './text';
 
 const LOOK = {
   holds: 'bg-ink text-card',
   slips: 'bg-card font-bold shadow-[inset_0_0_0_3px_var(--color-marigold)]',
   'little-seen': 'text-muted',
 } as const;
-const STATE = { holds: 'holds', slips: 'slips', 'little-seen': 'too little seen' } as const;
-const per = (x: number): string => `${Math.round(x * 10)} in 10`;
+const STATE = { holds: 'holds', slips: 'slips', 'little-seen': say.tooLittleSeen } as const;
 
 /** The chart of sounds with what holds and what slips in one place of the word: dark, ringed, pale. */
 export function SoundMapView({
@@ -33,9 +33,8 @@ export function SoundMapView({
     const cell: MapCell | undefined = cells.get(ipa);
     const state = cell?.state ?? 'little-seen';
     const words = cell
-      ? `/${label}/ ${SPOT_WORDS[spot]}: ${STATE[state]}, there ${cell.held} of ${cell.asked} ` +
-        `times${cell.asked >= 4 ? `, between ${per(cell.low)} and ${per(cell.high)}` : ''}`
-      : `/${label}/ ${SPOT_WORDS[spot]}: not asked for yet`;
+      ? say.cell(`/${label}/ ${SPOT_WORDS[spot]}`, STATE[state], cell)
+      : say.notAsked(`/${label}/ ${SPOT_WORDS[spot]}`);
     return (
       <li key={ipa}>
         <span
@@ -52,9 +51,9 @@ export function SoundMapView({
   return (
     <section aria-labelledby="map">
       <h2 id="map" className="text-xl">
-        Sounds {SPOT_WORDS[spot]}
+        {say.sounds(SPOT_WORDS[spot])}
       </h2>
-      <div role="group" aria-label="Where in the word" className="my-1 flex flex-wrap gap-1">
+      <div role="group" aria-label={say.whereWord} className="my-1 flex flex-wrap gap-1">
         {SPOTS.map((s) => (
           <button
             key={s}
@@ -80,10 +79,7 @@ export function SoundMapView({
           {chart.vowels.map((s) => one(s.ipa, s.label))}
         </ul>
       )}
-      <p className="mt-2 text-[0.95rem] leading-snug text-muted">
-        Filled: holds. Ringed: slips. Pale: too little seen. A slip is named only where accident is ruled out over the
-        whole chart.
-      </p>
+      <p className="mt-2 text-[0.95rem] leading-snug text-muted">{say.filledHoldsRinged}</p>
       {patterns.map((p) => (
         <p key={p} className="mt-1 leading-snug font-bold">
           {p}

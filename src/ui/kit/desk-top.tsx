@@ -5,15 +5,16 @@ import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import { useRef } from 'react';
 import { chooseGroup } from '@/actions/groups';
+import { deskTop as say } from './text';
 
 const PLACES = [
-  ['/', 'Today'],
-  ['/words', 'Words'],
-  ['/plan', 'Plan'],
-  ['/look-back', 'Look back'],
-  ['/children', 'Children'],
-  ['/sounds', 'Sounds'],
-  ['/settings', 'Settings'],
+  ['/', say.today],
+  ['/words', say.words],
+  ['/plan', say.plan],
+  ['/look-back', say.lookBack],
+  ['/children', say.children],
+  ['/sounds', say.sounds],
+  ['/settings', say.settings],
 ] as const;
 
 /** The way between the screens at the table, and which group they are about. */
@@ -22,8 +23,8 @@ export function DeskTop({ groups, groupId }: { groups: readonly { id: string; na
   const form = useRef<HTMLFormElement>(null);
   return (
     <header className="mx-auto flex max-w-[82rem] flex-wrap items-center gap-x-8 px-4 pt-2 sm:px-10 print:hidden">
-      <p className="font-word text-xl font-bold">Bouncy Echo</p>
-      <nav aria-label="Screens" className="flex flex-wrap gap-x-6">
+      <p className="font-word text-xl font-bold">{say.bouncyEcho}</p>
+      <nav aria-label={say.screens} className="flex flex-wrap gap-x-6">
         {PLACES.map(([href, name]) => {
           const here =
             href === '/' ? path === '/' : path.startsWith(href) || (href === '/words' && path.startsWith('/word/'));
@@ -44,7 +45,7 @@ export function DeskTop({ groups, groupId }: { groups: readonly { id: string; na
       </nav>
       <form ref={form} action={chooseGroup} className="ml-auto">
         <label className="flex items-center gap-2">
-          <span className="text-muted">Group</span>
+          <span className="text-muted">{say.group}</span>
           <select
             key={groupId}
             name="groupId"

@@ -4,6 +4,7 @@ import { clsx } from 'clsx';
 import * as Radix from '@radix-ui/react-dialog';
 import { X } from 'lucide-react';
 import type { ReactNode } from 'react';
+import { dialog as say } from './text';
 
 interface DialogProps {
   readonly open: boolean;
@@ -33,7 +34,7 @@ export function Dialog({ open, onOpenChange, title, description, wide = false, c
             <Radix.Title className="text-2xl">{title}</Radix.Title>
             <Radix.Close
               className="grid size-16 shrink-0 place-items-center rounded-lg hover:bg-paper"
-              aria-label="Close"
+              aria-label={say.close}
             >
               <X aria-hidden="true" />
             </Radix.Close>

@@ -1,9 +1,11 @@
+import { manners as say } from './text';
+
 /** How the air goes, in plain words. */
 export const MANNER_WORDS: Readonly<Record<string, string>> = {
-  stop: 'stopped, then let go',
-  affricate: 'stopped, then hissed',
-  fricative: 'hissed or buzzed',
-  nasal: 'through the nose',
+  stop: say.stoppedLetGo,
+  affricate: say.stoppedThenHissed,
+  fricative: say.hissedOrBuzzed,
+  nasal: say.throughTheNose,
   approximant: 'gliding',
-  'lateral approximant': 'round the sides',
+  'lateral approximant': say.roundTheSides,
 };

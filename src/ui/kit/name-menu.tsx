@@ -5,6 +5,7 @@ import { useState, useTransition } from 'react';
 import type { FormState } from '@/actions/answer';
 import { Dialog } from './dialog';
 import { ErrorMessage } from './message';
+import { nameMenu as say } from './text';
 
 interface NameMenuProps {
   readonly name: string;
@@ -34,18 +35,18 @@ export function NameMenu({ name: current, warning, eraseLabel, onRename, onErase
       <button
         type="button"
         className="grid size-12 place-items-center rounded-lg text-muted hover:bg-card hover:text-ink"
-        aria-label={`Change ${current}`}
+        aria-label={say.change(current)}
         onClick={() => show(true)}
       >
         <Pencil aria-hidden="true" size={20} />
       </button>
-      <Dialog open={open} onOpenChange={show} title={asking ? `Take out ${current}?` : current}>
+      <Dialog open={open} onOpenChange={show} title={asking ? say.takeOut(current) : current}>
         {asking ? (
           <>
             <p className="mb-5">{warning}</p>
             <div className="flex flex-wrap gap-3">
               <button type="button" className="plain" onClick={() => setAsking(false)}>
-                Keep {current}
+                {say.keep(current)}
               </button>
               <button
                 type="button"
@@ -110,7 +111,7 @@ function RenameForm({ begin, onRename, name, setError, setOpen, setName, running
       }}
     >
       <label className="block">
-        <span className="mb-2 block text-muted">Name</span>
+        <span className="mb-2 block text-muted">{say.name}</span>
         <input
           className="field font-word text-xl"
           value={name}
@@ -120,10 +121,10 @@ function RenameForm({ begin, onRename, name, setError, setOpen, setName, running
       </label>
       <div className="mt-5 flex flex-wrap gap-3">
         <button type="submit" className="action" disabled={running}>
-          Keep the name
+          {say.keepTheName}
         </button>
         <button type="button" className="plain" onClick={() => setAsking(true)}>
-          Take out…
+          {say.takeOutLine}
         </button>
       </div>
     </form>

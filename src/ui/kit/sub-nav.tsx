@@ -1,5 +1,6 @@
 import { clsx } from 'clsx';
 import Link from 'next/link';
+import { subNav as say } from './text';
 
 interface SubNavProps {
   readonly label: string;
@@ -27,14 +28,14 @@ export const SubNav = ({ label, places, here }: SubNavProps) => (
 );
 
 export const WORD_PLACES = [
-  ['/words', 'Find words'],
-  ['/words/sets', 'Our sets'],
-  ['/words/shelf', 'Prop shelf'],
-  ['/words/new', 'Add a word'],
+  ['/words', say.findWords],
+  ['/words/sets', say.ourSets],
+  ['/words/shelf', say.propShelf],
+  ['/words/new', say.addAWord],
 ] as const;
 
 export const CHILD_PLACES = [
-  ['/children', 'Names'],
-  ['/children/board', 'Where everyone is'],
-  ['/children/ears', 'Two adults, same ears?'],
+  ['/children', say.names],
+  ['/children/board', say.whereEveryoneIs],
+  ['/children/ears', say.twoAdultsSame],
 ] as const;

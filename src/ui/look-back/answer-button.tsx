@@ -13,6 +13,7 @@ import { Dialog } from '../kit/dialog';
 import { ErrorMessage } from '../kit/message';
 import { HeardAnswer } from '../kit/heard-answer';
 import { OutcomeMark } from '../kit/outcome-mark';
+import { answerButton as say } from './text';
 
 const REASONS: readonly Why[] = ['mis-tap', 'heard-again', 'other-child', 'other'];
 
@@ -26,7 +27,7 @@ interface AnswerProps {
 /** What a cell shows in one glance: what slipped, else the mark alone. */
 function gist({ slip, selfCorrected }: LookBackAnswer): string {
   if (slip) return SLIP_WORDS[slip];
-  return selfCorrected ? 'put right' : '';
+  return selfCorrected ? say.putRight : '';
 }
 
 /** All that was noted of an answer, by name; empty where there is nothing to say. */
@@ -37,26 +38,26 @@ function factsOf(answer: LookBackAnswer, accent: AccentId): readonly (readonly [
     .map((ipa) => `/${labelOf(ipa, accent).label}/`)
     .join(' ');
   return [
-    ['Marked', `${OUTCOME_WORDS[answer.outcome]}${answer.slip ? `, ${SLIP_WORDS[answer.slip]}` : ''}`],
-    ['Said', answer.heard ?? ''],
-    ['Slipped', slipped],
-    ['Help', answer.helps.map((h) => HELP_WORDS[h]).join(', ')],
+    [say.marked, `${OUTCOME_WORDS[answer.outcome]}${answer.slip ? `, ${SLIP_WORDS[answer.slip]}` : ''}`],
+    [say.said, answer.heard ?? ''],
+    [say.slipped, slipped],
+    [say.help, answer.helps.map((h) => HELP_WORDS[h]).join(', ')],
     [
-      'Also',
+      say.also,
       [
-        answer.selfCorrected ? 'put right by the child' : '',
-        answer.shown ? 'shown, not said' : '',
-        answer.differs ? 'otherwise than everyone' : '',
+        answer.selfCorrected ? say.putRightChild : '',
+        answer.shown ? say.shownNotSaid : '',
+        answer.differs ? say.otherwiseThanEveryone : '',
         answer.standing === 'fresh' ? '' : STANDING_WORDS[answer.standing],
-        answer.partner ? `asked by ${answer.partner}` : '',
+        answer.partner ? say.askedBy(answer.partner) : '',
       ]
         .filter(Boolean)
         .join(', '),
     ],
-    ['Time to mark', answer.thinkMs === null ? '' : `${(answer.thinkMs / 1000).toFixed(0)} s (it times the adult too)`],
-    ['Marked by', answer.markedBy ?? ''],
+    [say.timeToMark, answer.thinkMs === null ? '' : say.sTimesAdult((answer.thinkMs / 1000).toFixed(0))],
+    [say.markedBy, answer.markedBy ?? ''],
     [
-      'Before',
+      say.before,
       answer.before.map((b) => `${OUTCOME_WORDS[b.outcome]}${b.why ? ` (${WHY_WORDS[b.why]})` : ''}`).join(', then '),
     ],
   ];
@@ -70,7 +71,7 @@ export function AnswerButton({ sessionId, answer, accent, people }: AnswerProps)
   const [childId, setChildId] = useState(answer.childId);
   const [error, setError] = useState<string | null>(null);
   const [running, begin] = useTransition();
-  const who = answer.child ?? 'Everyone together';
+  const who = answer.child ?? say.everyoneTogether;
   const put = (outcome: Outcome): void =>
     begin(async () => {
       const state = await correct(sessionId, {
@@ -92,11 +93,11 @@ export function AnswerButton({ sessionId, answer, accent, people }: AnswerProps)
       <Dialog open={open} onOpenChange={setOpen} title={`${who}: ${answer.label}`}>
         <Facts facts={facts} />
         <label className="mb-5 block">
-          <span className="mb-1 block text-muted">Note</span>
+          <span className="mb-1 block text-muted">{say.note}</span>
           <textarea className="field" rows={2} maxLength={500} value={note} onChange={(e) => setNote(e.target.value)} />
         </label>
         <Reason people={people} why={why} answer={answer} setWhy={setWhy} childId={childId} setChildId={setChildId} />
-        <h3 className="mb-2 text-lg">It should be</h3>
+        <h3 className="mb-2 text-lg">{say.itShouldBe}</h3>
         <div className="grid grid-cols-2 gap-2.5 sm:grid-cols-3">
           {OUTCOMES.map((outcome) => (
             <button
@@ -153,7 +154,7 @@ function Glance({ setOpen, who, answer, corrected }: GlanceProps) {
           </span>
         )}
       </span>
-      <span className="sr-only">: put right</span>
+      <span className="sr-only">{say.putRightLine}</span>
     </button>
   );
 }
@@ -187,7 +188,7 @@ interface ReasonProps {
 function Reason({ people, why, answer, setWhy, childId, setChildId }: ReasonProps) {
   return (
     <fieldset className="mb-5">
-      <legend className="mb-1 text-muted">Why it is put right</legend>
+      <legend className="mb-1 text-muted">{say.whyPutRight}</legend>
       <div className="flex flex-wrap gap-2">
         {REASONS.filter((r) => r !== 'other-child' || people.length > 1).map((reason) => (
           <label
@@ -212,7 +213,7 @@ function Reason({ people, why, answer, setWhy, childId, setChildId }: ReasonProp
       {why === 'other-child' && (
         <select
           className="field mt-2"
-          aria-label="Which child it was"
+          aria-label={say.child}
           value={childId ?? ''}
           onChange={(e) => setChildId(e.target.value || null)}
         >

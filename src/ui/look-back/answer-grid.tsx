@@ -10,6 +10,7 @@ import type { LookBackAnswer } from '@/server/sessions/look-back';
 import { Choose } from '../kit/choose';
 import { sure } from '@/core/sure';
 import { AnswerButton } from './answer-button';
+import { answerGrid as say } from './text';
 
 interface GridProps {
   readonly sessionId: string;
@@ -24,8 +25,8 @@ const SIEVES = {
   all: { name: 'everything', lets: () => true },
   slips: { name: 'slips', lets: (a: LookBackAnswer) => a.slip !== null || a.missed.length > 0 },
   notes: { name: 'notes', lets: (a: LookBackAnswer) => a.note !== null },
-  corrected: { name: 'what was put right', lets: (a: LookBackAnswer) => a.before.some((b) => b.why !== 'detail') },
-  fresh: { name: 'fresh and alone', lets: (a: LookBackAnswer) => a.standing === 'fresh' },
+  corrected: { name: say.putRight, lets: (a: LookBackAnswer) => a.before.some((b) => b.why !== 'detail') },
+  fresh: { name: say.freshAndAlone, lets: (a: LookBackAnswer) => a.standing === 'fresh' },
 } as const;
 type Sieve = keyof typeof SIEVES;
 
@@ -41,7 +42,7 @@ export function AnswerGrid({ sessionId, accent, people, rounds, answers }: GridP
       SIEVES[sieve].lets(a) && (!outcome || a.outcome === outcome) && (!child || (a.childId ?? 'everyone') === child),
   );
   const rows = [
-    ...(answers.some((a) => a.childId === null) ? [{ id: 'everyone', name: 'Everyone together' }] : []),
+    ...(answers.some((a) => a.childId === null) ? [{ id: 'everyone', name: say.everyoneTogether }] : []),
     ...people.filter((c) => answers.some((a) => a.childId === c.id)),
   ].filter((r) => !child || r.id === child);
   const byRound = [...groupBy(answers, (a) => roundOf(a.turn))].sort(([a], [b]) => a - b);
@@ -120,7 +121,7 @@ function Sieves({ sieve, setSieve, outcome, setOutcome, child, setChild, people,
   return (
     <div className="mb-3 flex flex-wrap gap-x-5 gap-y-2">
       <Choose
-        label="Show"
+        label={say.show}
         value={sieve}
         onChange={(v) => setSieve(v as Sieve)}
         options={Object.entries(SIEVES).map(([key, { name }]) => [key, name])}
@@ -129,7 +130,7 @@ function Sieves({ sieve, setSieve, outcome, setOutcome, child, setChild, people,
         label="marked"
         value={outcome}
         onChange={(v) => setOutcome(v as Outcome | '')}
-        options={[['', 'any way'], ...OUTCOMES.map((o) => [o, OUTCOME_WORDS[o].toLowerCase()] as const)]}
+        options={[['', say.anyWay], ...OUTCOMES.map((o) => [o, OUTCOME_WORDS[o].toLowerCase()] as const)]}
       />
       <Choose
         label="of"
@@ -138,7 +139,7 @@ function Sieves({ sieve, setSieve, outcome, setOutcome, child, setChild, people,
         options={[['', 'everyone'], ...people.map((c) => [c.id, c.name] as const)]}
       />
       <p role="status" className="content-center text-muted">
-        {seen.length === answers.length ? '' : `${seen.length} of ${answers.length}`}
+        {seen.length === answers.length ? '' : say.of(seen.length, answers.length)}
       </p>
     </div>
   );

@@ -4,6 +4,7 @@ import { Play } from 'lucide-react';
 import Link from 'next/link';
 import { useActionState } from 'react';
 import { reopen } from '@/actions/sessions';
+import { goOn as say } from './text';
 
 interface GoOnProps {
   readonly sessionId: string;
@@ -16,14 +17,14 @@ export function GoOn({ sessionId, finished }: GoOnProps) {
   if (!finished)
     return (
       <Link href={`/play/${sessionId}`} className="plain inline-flex items-center gap-2">
-        <Play aria-hidden="true" size={18} /> Go on with this session
+        <Play aria-hidden="true" size={18} /> {say.goSession}
       </Link>
     );
   return (
     <form action={act}>
       <input type="hidden" name="session" value={sessionId} />
       <button type="submit" className="plain inline-flex items-center gap-2" disabled={busy}>
-        <Play aria-hidden="true" size={18} /> Not finished yet? Go on
+        <Play aria-hidden="true" size={18} /> {say.finishedYetGo}
       </button>
       {error && (
         <p role="alert" className="mt-2 text-red">

@@ -4,11 +4,12 @@ import Link from 'next/link';
 import { useState } from 'react';
 import type { HomePaper } from '@/server/sessions/home-page';
 import { PrintButton } from '../words/print-button';
+import { homePaperScreen as say } from './text';
 
 const COPIED_WORDS = {
   '': '',
-  yes: 'Copied.',
-  no: 'This browser does not let us copy. The text file holds the same.',
+  yes: say.copied,
+  no: say.browserLetUs,
 } as const;
 
 /** The page for families: to print, to copy, or as a file. */
@@ -32,15 +33,15 @@ export function HomePaperScreen({ paper }: { paper: HomePaper }) {
     );
   return (
     <main className="mx-auto max-w-[46rem] px-4 py-6 print:max-w-none print:p-0">
-      <nav aria-label="Taking it home" className="mb-8 flex flex-wrap items-center gap-3 print:hidden">
+      <nav aria-label={say.takingItHome} className="mb-8 flex flex-wrap items-center gap-3 print:hidden">
         <Link className="quiet px-1" href={`/look-back/${paper.sessionId}`}>
-          Look back
+          {say.lookBack}
         </Link>
         <button type="button" className="plain" onClick={copy}>
-          Copy as text
+          {say.copyAsText}
         </button>
         <a className="plain" href={`/api/sessions/${paper.sessionId}/home`} download>
-          Text file
+          {say.textFile}
         </a>
         <PrintButton />
         <p role="status" className="w-full text-muted empty:hidden">
@@ -56,10 +57,10 @@ export function HomePaperScreen({ paper }: { paper: HomePaper }) {
           <li key={line}>{line}</li>
         ))}
       </ul>
-      {part('To try at home', paper.tries)}
+      {part(say.tryHome, paper.tries)}
       {paper.words.length > 0 && (
         <section className="mt-7 break-inside-avoid">
-          <h2 className="mb-2 text-2xl">A few words</h2>
+          <h2 className="mb-2 text-2xl">{say.aFewWords}</h2>
           <dl className="grid grid-cols-[max-content_1fr] items-baseline gap-x-8 border-y border-line py-2 font-word">
             {paper.words.map(({ word, apart }) => (
               <div key={word} className="contents">
@@ -70,7 +71,7 @@ export function HomePaperScreen({ paper }: { paper: HomePaper }) {
           </dl>
         </section>
       )}
-      {part('How to say the sounds', paper.sounds)}
+      {part(say.howSaySounds, paper.sounds)}
       <p className="mt-7 text-xl">{paper.close}</p>
     </main>
   );

@@ -14,6 +14,7 @@ import type { SessionRecord } from '@/server/record/session-record';
 import type { Slipped } from '@/core/sessions/summary';
 import type { LookBackAnswer } from '@/server/sessions/look-back';
 import type { ThinkTimes } from '@/core/sessions/think-times';
+import { lookBackScreen as say } from './text';
 
 /** The session just played: who said what, word by word, which sounds slipped; any mark can be put right. */
 export function LookBackScreen({
@@ -42,11 +43,9 @@ export function LookBackScreen({
 
         <section aria-labelledby="children">
           <h2 id="children" className="mb-1 text-2xl">
-            Who said what
+            {say.whoSaidWhat}
           </h2>
-          <p className="mb-3 text-muted">
-            Tap an answer to see it all or to put it right; what it was before stays in the log.
-          </p>
+          <p className="mb-3 text-muted">{say.tapAnswerSee}</p>
           {answers.length ? (
             <AnswerGrid
               sessionId={session.id}
@@ -56,9 +55,9 @@ export function LookBackScreen({
               answers={answers}
             />
           ) : (
-            <p className="text-muted">No answer was marked in this session.</p>
+            <p className="text-muted">{say.noAnswerMarked}</p>
           )}
-          {quiet.length > 0 && <p className="mt-2 text-muted">No turn: {quiet.map((c) => c.name).join(', ')}.</p>}
+          {quiet.length > 0 && <p className="mt-2 text-muted">{say.noTurn(quiet.map((c) => c.name).join(', '))}</p>}
         </section>
 
         {noted.length > 0 && <Notes noted={noted} />}
@@ -76,19 +75,17 @@ function Times({ times, names }: { readonly times: ThinkTimes[]; readonly names:
   return (
     <section aria-labelledby="times" className="mt-10">
       <h2 id="times" className="mb-1 text-2xl">
-        Time to mark
+        {say.timeToMark}
       </h2>
-      <p className="mb-2 text-muted">
-        From the end of what you say to your tap, pauses left out. It times you too: a hint, no measure.
-      </p>
+      <p className="mb-2 text-muted">{say.endSayTap}</p>
       <ul className="divide-y divide-line border-y border-line">
         {times.map((t) => (
           <li key={t.childId} className="grid grid-cols-[10rem_1fr] items-baseline gap-x-4 py-2">
             <span className="font-word text-lg wrap-anywhere">{names.get(t.childId) ?? ''}</span>
             <span className="text-muted">
               {t.answers === 1
-                ? `${seconds(t.middle)}, once`
-                : `about ${seconds(t.middle)}, at most ${seconds(t.longest)}, ${t.answers} answers`}
+                ? say.once(seconds(t.middle))
+                : say.aboutMostAnswers(seconds(t.middle), seconds(t.longest), t.answers)}
             </span>
           </li>
         ))}
@@ -102,13 +99,13 @@ function Notes({ noted }: { readonly noted: LookBackAnswer[] }) {
   return (
     <section aria-labelledby="notes" className="mt-10">
       <h2 id="notes" className="mb-1 text-2xl">
-        Notes
+        {say.notes}
       </h2>
       <ul className="divide-y divide-line border-y border-line">
         {noted.map((a) => (
           <li key={a.id} className="py-2.5">
             <span className="font-word text-lg font-bold">
-              {a.child ?? 'Everyone'}, {a.label}
+              {a.child ?? say.everyone}, {a.label}
             </span>{' '}
             <span className="wrap-anywhere">{a.note}</span>
           </li>
@@ -131,12 +128,12 @@ function Aside({ session, slips, undone, clashes }: AsideProps) {
     <aside className="flex flex-col gap-8">
       {session.finishedAt === null && (
         <Link className="action min-h-16" href={`/play/${session.id}`}>
-          Go on playing
+          {say.goOnPlaying}
         </Link>
       )}
       <section aria-labelledby="slips">
         <h2 id="slips" className="mb-2 text-2xl">
-          Sounds that slipped
+          {say.soundsThatSlipped}
         </h2>
         {slips.length ? (
           <ul className="divide-y divide-line border-y border-line">
@@ -144,22 +141,20 @@ function Aside({ session, slips, undone, clashes }: AsideProps) {
               <li key={slip.ipa} className="py-2.5">
                 <span className="font-word text-2xl">/{labelOf(slip.ipa, session.accent).label}/</span>{' '}
                 {labelOf(slip.ipa, session.accent).as && (
-                  <span className="text-muted">as in {labelOf(slip.ipa, session.accent).as} </span>
+                  <span className="text-muted">{say.asIn(labelOf(slip.ipa, session.accent).as)} </span>
                 )}
-                <span className="ml-2">
-                  {slip.times} of {slip.heard}
-                </span>
-                <span className="block text-muted">in {slip.words.join(', ')}</span>
+                <span className="ml-2">{say.of(slip.times, slip.heard)}</span>
+                <span className="block text-muted">{say.inLine(slip.words.join(', '))}</span>
               </li>
             ))}
           </ul>
         ) : (
-          <p className="text-muted">None was marked.</p>
+          <p className="text-muted">{say.noneWasMarked}</p>
         )}
       </section>
       <section aria-labelledby="signs">
         <h2 id="signs" className="mb-2 text-lg">
-          Signs
+          {say.signs}
         </h2>
         <ul className="space-y-1 text-muted">
           {OUTCOMES.map((o) => (
@@ -170,11 +165,7 @@ function Aside({ session, slips, undone, clashes }: AsideProps) {
         </ul>
       </section>
       <Files session={session} undone={undone} clashes={clashes} />
-      <p className="text-[0.95rem] text-muted">
-        This is a teaching record, not a diagnosis, and no reply is not evidence of not knowing. If hearing, speech or
-        language worries you, speak with the family and your special-needs lead; a speech and language therapist or an
-        audiologist assesses.
-      </p>
+      <p className="text-[0.95rem] text-muted">{say.teachingRecordDiagnosis}</p>
     </aside>
   );
 }
@@ -192,28 +183,19 @@ function Files({
   return (
     <section aria-labelledby="files" className="flex flex-col gap-3">
       <h2 id="files" className="text-lg">
-        Take it with you
+        {say.take}
       </h2>
       <Link className="plain" href={`/print/home/${session.id}`}>
-        <House aria-hidden="true" size={18} /> A page for families
+        <House aria-hidden="true" size={18} /> {say.pageFamilies}
       </Link>
       <a className="plain" href={`/api/sessions/${session.id}/export?as=csv`} download>
-        <Download aria-hidden="true" size={18} /> CSV for a spreadsheet
+        <Download aria-hidden="true" size={18} /> {say.csvSpreadsheet}
       </a>
       <a className="plain" href={`/api/sessions/${session.id}/export?as=json`} download>
-        <Download aria-hidden="true" size={18} /> JSON
+        <Download aria-hidden="true" size={18} /> {say.json}
       </a>
-      {undone > 0 && (
-        <p className="text-muted">
-          {undone} {undone === 1 ? 'mark was' : 'marks were'} undone while playing.
-        </p>
-      )}
-      {clashes > 0 && (
-        <p className="text-muted">
-          {clashes === 1 ? 'One turn was' : `${clashes} turns were`} marked on two devices; the later mark stands and
-          the other stays in the log.
-        </p>
-      )}
+      {undone > 0 && <p className="text-muted">{say.undoneWhilePlaying(undone)}</p>}
+      {clashes > 0 && <p className="text-muted">{say.markedTwoDevices(clashes)}</p>}
     </section>
   );
 }

@@ -2,6 +2,7 @@ import { format } from 'date-fns';
 import Link from 'next/link';
 import type { SessionLine } from '@/server/sessions/look-back';
 import { talliedWords } from '../kit/tally';
+import { sessionLines as say } from './text';
 
 /** Sessions on hairlines, newest first. */
 export function SessionLines({ sessions }: { sessions: readonly SessionLine[] }) {
@@ -15,7 +16,7 @@ export function SessionLines({ sessions }: { sessions: readonly SessionLine[] })
               <span className="font-word text-lg font-bold">{session.title}</span>
               <span className="ml-3 text-muted">
                 {talliedWords(session.tally)}
-                {session.finished ? '' : ' · not finished'}
+                {session.finished ? '' : say.notFinished}
               </span>
               <span className="block text-muted">{session.words.join(', ')}</span>
             </span>

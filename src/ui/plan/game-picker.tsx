@@ -3,6 +3,7 @@
 import { useState } from 'react';
 import type { Catalogue, CatalogueTask } from '@/server/plans/catalogue';
 import { sure } from '@/core/sure';
+import { gamePicker as say } from './text';
 
 interface GamePickerProps {
   readonly games: Catalogue;
@@ -33,7 +34,7 @@ export function GamePicker({ games, task: first, step: firstStep, label, onPick 
       }}
     >
       <label className="block">
-        <span className="mb-1 block text-muted">Game</span>
+        <span className="mb-1 block text-muted">{say.game}</span>
         <select className="field font-word text-xl" value={task} onChange={(e) => setTask(e.target.value)}>
           {games.families.map((f) => (
             <optgroup key={f.name} label={f.name}>
@@ -48,7 +49,7 @@ export function GamePicker({ games, task: first, step: firstStep, label, onPick 
       </label>
       <p className="text-muted">{chosen.asks}</p>
       <label className="block">
-        <span className="mb-1 block text-muted">Step, easy to hard</span>
+        <span className="mb-1 block text-muted">{say.stepEasyHard}</span>
         <select className="field font-word text-xl" value={steps} onChange={(e) => setStep(e.target.value)}>
           {offered.map((s) => (
             <option key={s.id} value={s.id}>

@@ -6,6 +6,7 @@ import { importPlanFile, lookAtPlanFile } from '@/actions/plans';
 import type { PlanReport } from '@/server/plans/plans';
 import { ErrorMessage } from '../kit/message';
 import { sure } from '@/core/sure';
+import { importPlan as say } from './text';
 
 /** A plan from a file: reported on round by round; nothing is kept until a person says so. */
 export function ImportPlan({ groupId }: { groupId: string }) {
@@ -33,11 +34,11 @@ export function ImportPlan({ groupId }: { groupId: string }) {
   return (
     <section aria-labelledby={`${id}h`}>
       <h2 id={`${id}h`} className="mb-1 text-2xl">
-        Bring in a plan
+        {say.bringPlan}
       </h2>
-      <p className="mb-2 text-muted">A plan that was saved as a file. You see every round before it is kept.</p>
+      <p className="mb-2 text-muted">{say.planSavedFile}</p>
       <label htmlFor={id} className="plain w-full cursor-pointer has-focus-visible:outline-3">
-        {busy ? 'Reading…' : 'Choose a file'}
+        {busy ? say.reading : say.chooseAFile}
         <input
           id={id}
           type="file"
@@ -52,7 +53,7 @@ export function ImportPlan({ groupId }: { groupId: string }) {
       </label>
       <div aria-live="polite" className="mt-3">
         {error && <ErrorMessage>{error}</ErrorMessage>}
-        {report?.fault && <ErrorMessage>{report.fault} Nothing was imported.</ErrorMessage>}
+        {report?.fault && <ErrorMessage>{say.nothingWasImported(report.fault)}</ErrorMessage>}
         {report && (
           <>
             {report.title && <h3 className="text-xl wrap-anywhere">{report.title}</h3>}
@@ -66,10 +67,10 @@ export function ImportPlan({ groupId }: { groupId: string }) {
             {report.usable && (
               <div className="flex gap-2">
                 <button type="button" className="action flex-1" disabled={busy} onClick={keep}>
-                  Keep this plan
+                  {say.keepThisPlan}
                 </button>
                 <button type="button" className="plain" onClick={() => setRead(null)}>
-                  Leave it
+                  {say.leaveIt}
                 </button>
               </div>
             )}
@@ -82,7 +83,7 @@ export function ImportPlan({ groupId }: { groupId: string }) {
 
 /** Whether a round of the file can be used, and what of it. */
 function stateOf({ why, lost }: PlanReport['rounds'][number]): string {
-  if (why) return `left out: ${why}`;
-  if (!lost) return 'can be used';
-  return `${lost} ${lost === 1 ? 'item does' : 'items do'} not hold in our accent, left out`;
+  if (why) return say.leftOut(why);
+  if (!lost) return say.canBeUsed;
+  return say.holdOurAccent(lost);
 }

@@ -6,6 +6,7 @@ import { OWN_NAME, readKey } from '@/core/games/spec';
 import type { ShownItem } from '@/server/plans/plan-shown';
 import { BounceLine } from '../kit/bounce-line';
 import { Dialog } from '../kit/dialog';
+import { itemDialog as SAY } from './text';
 
 interface ItemDialogProps {
   readonly item: { readonly key: string; readonly locked: boolean; readonly shown: ShownItem | null };
@@ -52,7 +53,7 @@ export function ItemDialog({
             )}
             <p className="font-word text-xl">“{shown.say}”</p>
             <p className="mt-1 mb-3">
-              Right: <strong className="font-word">{shown.expected}</strong>
+              {SAY.right} <strong className="font-word">{shown.expected}</strong>
             </p>
             <p className="mb-5 text-[0.95rem] text-muted">
               {shown.reasons.join(' · ')}
@@ -107,27 +108,27 @@ function Changes({ inOrder, chain, busy, setBusy, onSwap, locked, onLock, at, on
             void onSwap().finally(() => setBusy(false));
           }}
         >
-          <RefreshCw aria-hidden="true" size={18} /> {chain ? 'Go another way' : 'Swap it'}
+          <RefreshCw aria-hidden="true" size={18} /> {chain ? SAY.goAnotherWay : SAY.swapIt}
         </button>
       )}
       {!inOrder && (
         <button type="button" className="plain" aria-pressed={locked} onClick={onLock}>
           {locked ? <LockOpen aria-hidden="true" size={18} /> : <Lock aria-hidden="true" size={18} />}{' '}
-          {locked ? 'Let it go' : 'Keep it'}
+          {locked ? SAY.letItGo : SAY.keepIt}
         </button>
       )}
       {!inOrder && (
         <button type="button" className="plain" disabled={at === 0} onClick={() => onMove(-1)}>
-          <ArrowLeft aria-hidden="true" size={18} /> Earlier
+          <ArrowLeft aria-hidden="true" size={18} /> {SAY.earlier}
         </button>
       )}
       {!inOrder && (
         <button type="button" className="plain" disabled={at === total - 1} onClick={() => onMove(1)}>
-          Later <ArrowRight aria-hidden="true" size={18} />
+          {SAY.later} <ArrowRight aria-hidden="true" size={18} />
         </button>
       )}
       <button type="button" className="plain" disabled={inOrder && at !== total - 1} onClick={onRemove}>
-        <Trash2 aria-hidden="true" size={18} /> Take it out
+        <Trash2 aria-hidden="true" size={18} /> {SAY.takeItOut}
       </button>
     </div>
   );
@@ -145,7 +146,7 @@ function NotWithUs({
   if (!words.length) return null;
   return (
     <div className="mt-4 flex flex-wrap items-center gap-2 border-t border-line pt-3">
-      <span className="text-muted">Not with this group:</span>
+      <span className="text-muted">{SAY.group}</span>
       {[...new Set(words)].map((word) => (
         <button
           key={word}

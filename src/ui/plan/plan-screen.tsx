@@ -30,6 +30,7 @@ import { RoundRow } from './round-row';
 import { usePlan } from './use-plan';
 import type { ShownPlan } from '@/server/plans/plan-shown';
 import type { PlanWork } from '@/ui/plan/use-plan';
+import { planScreen as say } from './text';
 
 /** The running order, changed where it stands: rounds, games, words, lines, turns and minutes. */
 export function PlanScreen({ open, games }: { open: OpenPlan; games: Catalogue }) {
@@ -54,7 +55,7 @@ export function PlanScreen({ open, games }: { open: OpenPlan; games: Catalogue }
     <div className="grid grid-cols-1 gap-x-12 gap-y-8 lg:grid-cols-[minmax(0,1fr)_19rem]">
       <div className="min-w-0">
         <label className="block">
-          <span className="sr-only">Name of the plan</span>
+          <span className="sr-only">{say.namePlan}</span>
           {/* A long title takes a second line; a browser that cannot size a field by its text has two ready. */}
           <textarea
             className={clsx(
@@ -68,7 +69,7 @@ export function PlanScreen({ open, games }: { open: OpenPlan; games: Catalogue }
             onChange={(e) => edit((now) => ({ ...now, title: e.target.value.replaceAll('\n', ' ') }))}
           />
         </label>
-        <h1 className="sr-only">Plan: {plan.title}</h1>
+        <h1 className="sr-only">{say.plan(plan.title)}</h1>
         <ForWhom shown={shown} open={open} plan={plan} work={work} />
         {work.error && (
           <div className="mb-3">
@@ -97,9 +98,9 @@ export function PlanScreen({ open, games }: { open: OpenPlan; games: Catalogue }
             </ol>
           </SortableContext>
         </DndContext>
-        {!plan.rounds.length && <p className="py-6 text-lg text-muted">There is no round yet. Add one.</p>}
+        {!plan.rounds.length && <p className="py-6 text-lg text-muted">{say.noRoundYet}</p>}
         <button type="button" className="quiet mt-2 ml-12 text-lg" onClick={() => setAdding(true)}>
-          <Plus aria-hidden="true" size={19} /> Add a round
+          <Plus aria-hidden="true" size={19} /> {say.addARound}
         </button>
         {adding && <AddRound setAdding={setAdding} games={games} ask={ask} work={work} />}
       </div>
@@ -118,17 +119,12 @@ interface AddRoundProps {
 /** Another round, with words made for it. */
 function AddRound({ setAdding, games, ask, work }: AddRoundProps) {
   return (
-    <Dialog
-      open
-      onOpenChange={() => setAdding(false)}
-      title="Add a round"
-      description="It comes last, with words made for it; move it where you want it."
-    >
+    <Dialog open onOpenChange={() => setAdding(false)} title={say.addARound} description={say.comesLastWords}>
       <GamePicker
         games={games}
         task="blending"
         step="3"
-        label="Add it"
+        label={say.addIt}
         onPick={async (task, step) => {
           if (await ask({ kind: 'add-round', task, step })) setAdding(false);
         }}
@@ -154,13 +150,11 @@ function ForWhom({ shown, open, plan, work }: ForWhomProps) {
   return (
     <div className="mb-3 flex flex-wrap items-center gap-x-4 text-muted">
       <p>
-        {shown.children
-          ? `${shown.children} ${shown.children === 1 ? 'child' : 'children'} of ${open.groupName}`
-          : open.groupName}{' '}
-        · {plan.letters ? 'letters after the answer' : 'ears only'}
+        {shown.children ? say.of(shown.children, open.groupName) : open.groupName} ·{' '}
+        {plan.letters ? say.lettersAfterAnswer : say.earsOnly}
       </p>
       <button type="button" className="quiet" disabled={!work.undo} onClick={() => work.undo?.()}>
-        <Undo2 aria-hidden="true" size={17} /> Undo
+        <Undo2 aria-hidden="true" size={17} /> {say.undo}
       </button>
       <p role="status" className="min-w-20">
         {keptInWords(work)}
@@ -171,7 +165,7 @@ function ForWhom({ shown, open, plan, work }: ForWhomProps) {
 
 /** Whether the plan as it stands here is kept. */
 function keptInWords({ state, error }: Pick<PlanWork, 'state' | 'error'>): string {
-  if (state === 'saving') return 'Keeping…';
-  if (state === 'saved') return 'Kept';
-  return error ? 'Not kept' : '';
+  if (state === 'saving') return say.keeping;
+  if (state === 'saved') return say.kept;
+  return error ? say.notKept : '';
 }

@@ -18,6 +18,7 @@ import type { Fit } from '@/core/sessions/running-order';
 import type { Plan } from '@/core/sessions/running-order';
 import type { ShownPlan } from '@/server/plans/plan-shown';
 import type { Caution } from '@/core/lexicon/cautions';
+import { planSide as say } from './text';
 
 const COLOUR: Readonly<Record<RoundRole, string>> = {
   'warm-up': 'bg-ink',
@@ -38,16 +39,16 @@ export function PlanSide({ open, work, games }: { open: OpenPlan; work: PlanWork
   const fit = fitOf(plan, shown.children, paceOf);
   const seconds = plan.rounds.map((r) => roundSeconds(r, shown.children, paceOf(r.task)));
   const span = Math.max(plan.minutes * 60, fit.seconds, 1);
-  const nameOf = (id: string): string => shown.rounds.find((r) => r.id === id)?.family ?? 'the round';
+  const nameOf = (id: string): string => shown.rounds.find((r) => r.id === id)?.family ?? say.theRound;
   const labels = (advice: Advice): string =>
     advice.kind === 'drop-items'
       ? advice.keys.map((k) => shown.rounds.flatMap((r) => r.items).find((i) => i.key === k)?.label ?? k).join(', ')
       : '';
   const words = (advice: Advice): string =>
     ({
-      'drop-items': `Drop ${labels(advice)}`,
-      together: `${nameOf(advice.round)}: everyone together`,
-      'drop-round': `Leave out ${nameOf(advice.round)}`,
+      'drop-items': say.drop(labels(advice)),
+      together: say.everyoneTogether(nameOf(advice.round)),
+      'drop-round': say.leaveOut(nameOf(advice.round)),
     })[advice.kind];
   const cautions = [...new Set(shown.bring.flatMap((b) => b.cautions))];
   const play = (): void =>
@@ -74,14 +75,14 @@ export function PlanSide({ open, work, games }: { open: OpenPlan; work: PlanWork
           disabled={busy || !plan.rounds.some((r) => r.items.length)}
           onClick={play}
         >
-          Play now
+          {say.playNow}
         </button>
         <div className="flex gap-2.5">
           <Link className="plain flex-1" href={`/print/plans/${open.id}`}>
-            <Printer aria-hidden="true" size={18} /> Print
+            <Printer aria-hidden="true" size={18} /> {say.print}
           </Link>
           <button type="button" className="plain flex-1" disabled={busy || kept} onClick={() => keep({ kept: true })}>
-            {kept ? 'Saved' : 'Save'}
+            {kept ? say.saved : say.save}
           </button>
         </div>
         {error && <ErrorMessage>{error}</ErrorMessage>}
@@ -105,7 +106,7 @@ interface MoreProps {
 function More({ plan, edit, day, setDay, keep, open, games }: MoreProps) {
   return (
     <details className="border-t border-line pt-2">
-      <summary className="flex min-h-12 items-center font-word text-lg">More for this plan</summary>
+      <summary className="flex min-h-12 items-center font-word text-lg">{say.morePlan}</summary>
       <div className="space-y-5 pb-2">
         <label className="flex min-h-12 items-center gap-3">
           <input
@@ -114,10 +115,10 @@ function More({ plan, edit, day, setDay, keep, open, games }: MoreProps) {
             checked={plan.letters}
             onChange={(e) => edit((now) => ({ ...now, letters: e.target.checked }))}
           />{' '}
-          Show letters under the sounds
+          {say.showLettersUnder}
         </label>
         <label className="block">
-          <span className="mb-1 block text-muted">When</span>
+          <span className="mb-1 block text-muted">{say.when}</span>
           <input
             type="datetime-local"
             className="field"
@@ -130,11 +131,11 @@ function More({ plan, edit, day, setDay, keep, open, games }: MoreProps) {
         </label>
         {day && (
           <a className="plain w-full" href={`/api/plans/${open.id}/calendar`} download>
-            <CalendarPlus aria-hidden="true" size={18} /> For a calendar
+            <CalendarPlus aria-hidden="true" size={18} /> {say.forACalendar}
           </a>
         )}
         <a className="plain w-full" href={`/api/plans/${open.id}/export`} download>
-          <FileDown aria-hidden="true" size={18} /> As a file to share
+          <FileDown aria-hidden="true" size={18} /> {say.fileShare}
         </a>
         <Pairs plan={plan} games={games} edit={edit} />
       </div>
@@ -154,7 +155,7 @@ function Pairs({
 }) {
   return (
     <fieldset>
-      <legend className="mb-1 text-muted">Never set against each other, where a child says them alike</legend>
+      <legend className="mb-1 text-muted">{say.neverSetAgainst}</legend>
       <div className="flex flex-wrap gap-2">
         {CONFUSABLE_PAIRS.map(([a, b]) => {
           const on = isPair(plan.pairs, a, b);
@@ -190,9 +191,9 @@ function Pairs({
             edit((now) => ({ ...now, mixUps }));
           }}
         />
-        Ask for sounds that many young children mix up, such as /k/ and /t/
+        {say.askSoundsMany}
       </label>
-      <p className="mt-1 text-[0.95rem] text-muted">Counts from the next words on.</p>
+      <p className="mt-1 text-[0.95rem] text-muted">{say.countsNextWords}</p>
     </fieldset>
   );
 }
@@ -202,20 +203,20 @@ function Bring({ shown, cautions }: { readonly shown: ShownPlan; readonly cautio
   return (
     <section aria-labelledby="bring">
       <h2 id="bring" className="text-xl">
-        Bring
+        {say.bring}
       </h2>
       {shown.bring.length ? (
         <ul className="flex flex-wrap gap-x-3">
           {shown.bring.map((b) => (
             <li key={b.word} className="font-word text-lg">
               {b.word}
-              {b.owned && <span className="font-sans text-sm text-muted"> ours</span>}{' '}
+              {b.owned && <span className="font-sans text-sm text-muted"> {say.ours}</span>}{' '}
               <CautionMark cautions={b.cautions} />
             </li>
           ))}
         </ul>
       ) : (
-        <p className="text-muted">Nothing but your voice.</p>
+        <p className="text-muted">{say.nothingButVoice}</p>
       )}
       {cautionLines(cautions).map((line) => (
         <p key={line} className="mt-1 text-[0.95rem] text-muted">
@@ -232,14 +233,10 @@ function Turns({ shown }: { readonly shown: ShownPlan }) {
   return (
     <section aria-labelledby="turns">
       <h2 id="turns" className="text-xl">
-        Turns
+        {say.turns}
       </h2>
       <p>{shown.turnLine}</p>
-      {shown.away.length > 0 && (
-        <p className="text-muted">
-          {shown.away.join(', ')} {shown.away.length === 1 ? 'is' : 'are'} away.
-        </p>
-      )}
+      {shown.away.length > 0 && <p className="text-muted">{say.away(shown.away.join(', '), shown.away.length)}</p>}
     </section>
   );
 }
@@ -257,17 +254,17 @@ interface TimeProps {
 /** Minutes, against those there are, and what would make it fit. */
 function Time({ fit, plan, edit, nameOf, seconds, span, words }: TimeProps) {
   return (
-    <section aria-label="Time">
+    <section aria-label={say.time}>
       <p className="font-word leading-none">
-        <span className="text-6xl font-bold">{fit.minutes} min</span>
+        <span className="text-6xl font-bold">{say.min(fit.minutes)}</span>
       </p>
       <div className="mt-2 flex items-center gap-2 text-muted">
-        {fit.over ? <strong className="text-red">{Math.ceil(fit.over / 60)} min over</strong> : 'fits'} your
+        {fit.over ? <strong className="text-red">{say.minOver(Math.ceil(fit.over / 60))}</strong> : 'fits'} {say.your}
         <input
           type="number"
           min={1}
           max={60}
-          aria-label="Minutes there are"
+          aria-label={say.minutesThereAre}
           className="min-h-12 w-20 rounded-lg border border-line-strong bg-card px-3 text-ink"
           value={plan.minutes}
           onChange={(e) => {
@@ -279,7 +276,7 @@ function Time({ fit, plan, edit, nameOf, seconds, span, words }: TimeProps) {
       <div
         role="img"
         aria-label={plan.rounds
-          .map((r, i) => `${nameOf(r.id)} ${Math.round(sure(seconds[i]) / 60) || 1} min`)
+          .map((r, i) => say.minLine(nameOf(r.id), Math.round(sure(seconds[i]) / 60) || 1))
           .join(', ')}
         className="mt-2 flex h-3.5 overflow-hidden rounded-full bg-line"
       >
@@ -293,7 +290,7 @@ function Time({ fit, plan, edit, nameOf, seconds, span, words }: TimeProps) {
       </div>
       {fit.advice.length > 0 && (
         <div className="mt-3">
-          <p className="mb-1">It does not fit. Any of these helps:</p>
+          <p className="mb-1">{say.fitTheseHelps}</p>
           <ul className="space-y-1.5">
             {fit.advice.map((a) => (
               <li key={a.kind + a.round}>
@@ -303,7 +300,7 @@ function Time({ fit, plan, edit, nameOf, seconds, span, words }: TimeProps) {
                   onClick={() => edit((now) => takeAdvice(now, a))}
                 >
                   <span>{words(a)}</span>{' '}
-                  <span className="shrink-0 text-muted">−{Math.round(a.saves / 6) / 10} min</span>
+                  <span className="shrink-0 text-muted">{say.minText(Math.round(a.saves / 6) / 10)}</span>
                 </button>
               </li>
             ))}

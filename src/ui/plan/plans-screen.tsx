@@ -12,6 +12,7 @@ import { Dialog } from '../kit/dialog';
 import { Empty, ErrorMessage } from '../kit/message';
 import { sure } from '@/core/sure';
 import { ImportPlan } from './import-plan';
+import { plansScreen as say } from './text';
 
 interface PlansProps {
   readonly group: { readonly id: string; readonly name: string; readonly here: number };
@@ -20,11 +21,11 @@ interface PlansProps {
 }
 
 const SHAPES = [
-  ['focus', 'One skill', 'warm-up, the skill, a stretch, a close'],
-  ['one-sound', 'One sound, many tasks', 'rhyme, first sound, blend, segment, swap'],
-  ['blend-segment', 'One set, twice', 'the same words blended, then segmented'],
-  ['quick-five', 'A quick five', 'five items, everyone together'],
-  ['check-in', 'Check-in', 'a few plain items of four skills'],
+  ['focus', say.oneSkill, say.warmUpSkill],
+  ['one-sound', say.soundManyTasks, say.rhymeFirstSound],
+  ['blend-segment', say.oneSetTwice, say.sameWordsBlended],
+  ['quick-five', say.aQuickFive, say.fiveItemsEveryone],
+  ['check-in', say.checkIn, 'a few plain items of four skills'],
 ] as const;
 type Shape = (typeof SHAPES)[number][0];
 
@@ -53,16 +54,16 @@ function NewPlan({ group, games }: Omit<PlansProps, 'plans'>) {
   const chosen = sure(games.families.flatMap((f) => f.tasks).find((t) => t.id === task));
   const skilled = shape === 'focus' || shape === 'quick-five';
   const counted = shape === 'one-sound' || shape === 'blend-segment';
-  const people = ['everyone together', 'one child'][group.here] ?? `${group.here} children`;
+  const people = [say.everyoneTogether, say.oneChild][group.here] ?? say.children(group.here);
   return (
     <form action={action} className="min-w-0">
-      <h1 className="mb-1 text-4xl">Plan for {group.name}</h1>
-      <p className="mb-5 text-lg text-muted">A whole running order at once; then change anything in it.</p>
+      <h1 className="mb-1 text-4xl">{say.planFor(group.name)}</h1>
+      <p className="mb-5 text-lg text-muted">{say.wholeRunningOrder}</p>
       <input type="hidden" name="groupId" value={group.id} />
       <Shapes shape={shape} setShape={setShape} />
       <div className="flex flex-wrap items-end gap-x-3 gap-y-3 font-word text-2xl">
         <label className="flex items-center gap-3">
-          Give me{' '}
+          {say.giveMe}{' '}
           <input
             name="minutes"
             type="number"
@@ -71,15 +72,15 @@ function NewPlan({ group, games }: Omit<PlansProps, 'plans'>) {
             value={minutes}
             onChange={(e) => setMinutes(e.target.value)}
             className="field w-24 text-2xl"
-            aria-label="Minutes"
+            aria-label={say.minutes}
           />{' '}
-          minutes
+          {say.minutesLine}
         </label>
         {skilled && (
           <>
             <GameField task={task} setTask={setTask} setStep={setStep} games={games} />
             <label className="max-w-full min-w-0">
-              <span className="sr-only">Step</span>
+              <span className="sr-only">{say.step}</span>
               <select
                 key={task}
                 name="step"
@@ -98,11 +99,11 @@ function NewPlan({ group, games }: Omit<PlansProps, 'plans'>) {
         )}
         {counted && <CountField count={count} setCount={setCount} />}
         {shape !== 'check-in' && <SoundField sound={sound} setSound={setSound} games={games} />}
-        <span className="py-2.5">for {people}.</span>
+        <span className="py-2.5">{say.forLine(people)}</span>
       </div>
       {skilled && <p className="mt-2 text-muted">{chosen.asks}</p>}
       <button type="submit" className="action mt-4 min-h-16 px-10 text-xl" disabled={busy}>
-        {busy ? 'Planning…' : 'Plan it'}
+        {busy ? say.planning : say.planIt}
       </button>
       {state.error && (
         <div className="mt-4">
@@ -117,17 +118,17 @@ function NewPlan({ group, games }: Omit<PlansProps, 'plans'>) {
 function CountField({ count, setCount }: { readonly count: string; readonly setCount: (next: string) => void }) {
   return (
     <label className="flex items-center gap-3">
-      of
+      {say.of}
       <select
         name="count"
         value={count}
         onChange={(e) => setCount(e.target.value)}
         className="field text-xl"
-        aria-label="Number of sounds"
+        aria-label={say.numberOfSounds}
       >
         {[2, 3, 4, 5, 6].map((n) => (
           <option key={n} value={n}>
-            {n} sounds
+            {say.sounds(n)}
           </option>
         ))}
       </select>
@@ -147,15 +148,15 @@ function SoundField({
 }) {
   return (
     <label className="flex max-w-full min-w-0 items-center gap-3">
-      with
+      {say.withLine}
       <select
         name="sound"
         value={sound}
         onChange={(e) => setSound(e.target.value)}
         className="field w-auto min-w-0 flex-1 text-xl"
-        aria-label="Sound"
+        aria-label={say.sound}
       >
-        <option value="">any sound</option>
+        <option value="">{say.anySound}</option>
         {games.sounds.map((s) => (
           <option key={s.ipa} value={s.ipa}>
             {s.label}
@@ -177,7 +178,7 @@ interface GameFieldProps {
 function GameField({ task, setTask, setStep, games }: GameFieldProps) {
   return (
     <label className="flex max-w-full min-w-0 items-center gap-3">
-      on
+      {say.on}
       <select
         name="task"
         value={task}
@@ -186,7 +187,7 @@ function GameField({ task, setTask, setStep, games }: GameFieldProps) {
           setStep('');
         }}
         className="field w-auto min-w-0 flex-1 text-xl"
-        aria-label="Game"
+        aria-label={say.game}
       >
         {games.families.map((f) => (
           <optgroup key={f.name} label={f.name}>
@@ -208,7 +209,7 @@ function GameField({ task, setTask, setStep, games }: GameFieldProps) {
 function Shapes({ shape, setShape }: { readonly shape: Shape; readonly setShape: (next: Shape) => void }) {
   return (
     <fieldset className="mb-4">
-      <legend className="sr-only">Shape</legend>
+      <legend className="sr-only">{say.shape}</legend>
       <ul className="divide-y divide-line border-y border-line">
         {SHAPES.map(([id, name, what]) => (
           <li key={id}>
@@ -260,11 +261,11 @@ function PlanList({ plans, groupName }: { plans: readonly PlanLine[]; groupName:
     <section aria-labelledby="plans" className="mb-8">
       <div className="mb-2 flex items-end justify-between gap-4">
         <h2 id="plans" className="text-2xl">
-          Our plans
+          {say.ourPlans}
         </h2>
         {plans.length > 5 && (
           <label className="w-44">
-            <span className="sr-only">Search the plans</span>
+            <span className="sr-only">{say.searchThePlans}</span>
             <input
               className="field"
               type="search"
@@ -276,19 +277,15 @@ function PlanList({ plans, groupName }: { plans: readonly PlanLine[]; groupName:
         )}
       </div>
       {error && <ErrorMessage>{error}</ErrorMessage>}
-      {!plans.length && (
-        <Empty title="Plans you save will be here">
-          {groupName} has none yet. Make one beside this, or bring one in from a file.
-        </Empty>
-      )}
+      {!plans.length && <Empty title={say.plansSave}>{say.noneYetMake(groupName)}</Empty>}
       {list(true).length > 0 && rows(list(true))}
       {list(false).length > 0 && (
         <>
-          <h3 className="mt-5 mb-1 text-lg text-muted">Begun lately, not saved</h3>
+          <h3 className="mt-5 mb-1 text-lg text-muted">{say.begunLatelySaved}</h3>
           {rows(list(false))}
         </>
       )}
-      {plans.length > 0 && !shown.length && <p className="py-3 text-muted">No plan is called so.</p>}
+      {plans.length > 0 && !shown.length && <p className="py-3 text-muted">{say.noPlanCalled}</p>}
       <ErasePlan erasing={erasing} setErasing={setErasing} busy={busy} begin={begin} setError={setError} />
     </section>
   );
@@ -308,8 +305,8 @@ function ErasePlan({ erasing, setErasing, busy, begin, setError }: ErasePlanProp
     <Dialog
       open={erasing !== null}
       onOpenChange={(open) => !open && setErasing(null)}
-      title={`Erase ${erasing?.title ?? ''}?`}
-      description="The plan goes; sessions played from it stay as they are."
+      title={say.erase(erasing?.title ?? '')}
+      description={say.planGoesSessions}
     >
       <button
         type="button"
@@ -323,7 +320,7 @@ function ErasePlan({ erasing, setErasing, busy, begin, setError }: ErasePlanProp
           })
         }
       >
-        Erase the plan
+        {say.eraseThePlan}
       </button>
     </Dialog>
   );
@@ -348,18 +345,18 @@ function PlanRow({ plan, busy, begin, setError, setErasing }: PlanRowProps) {
         {plan.title}
       </Link>
       <p className="text-muted">
-        {plan.minutes} min · {plan.rounds.length} {plan.rounds.length === 1 ? 'round' : 'rounds'}
+        {say.min(plan.minutes, plan.rounds.length)}
         {plan.plannedFor && ` · ${format(parseISO(plan.plannedFor), 'EEE d MMM, HH:mm')}`}
       </p>
       <div className="-ml-2 flex">
-        <Link className={ICON} href={`/print/plans/${plan.id}`} title="Print">
+        <Link className={ICON} href={`/print/plans/${plan.id}`} title={say.printLine}>
           <Printer aria-hidden="true" size={19} />
-          <span className="sr-only">Print {plan.title}</span>
+          <span className="sr-only">{say.print(plan.title)}</span>
         </Link>
         <button
           type="button"
           className={ICON}
-          title="Copy"
+          title={say.copyLine}
           disabled={busy}
           onClick={() =>
             begin(async () => {
@@ -369,21 +366,21 @@ function PlanRow({ plan, busy, begin, setError, setErasing }: PlanRowProps) {
           }
         >
           <Copy aria-hidden="true" size={19} />
-          <span className="sr-only">Copy {plan.title}</span>
+          <span className="sr-only">{say.copy(plan.title)}</span>
         </button>
-        <a className={ICON} href={`/api/plans/${plan.id}/export`} download title="As a file">
+        <a className={ICON} href={`/api/plans/${plan.id}/export`} download title={say.asAFileLine}>
           <FileDown aria-hidden="true" size={19} />
-          <span className="sr-only">{plan.title} as a file</span>
+          <span className="sr-only">{say.asAFile(plan.title)}</span>
         </a>
         {plan.plannedFor && (
-          <a className={ICON} href={`/api/plans/${plan.id}/calendar`} download title="For a calendar">
+          <a className={ICON} href={`/api/plans/${plan.id}/calendar`} download title={say.forACalendarLine}>
             <CalendarPlus aria-hidden="true" size={19} />
-            <span className="sr-only">{plan.title} for a calendar</span>
+            <span className="sr-only">{say.forACalendar(plan.title)}</span>
           </a>
         )}
-        <button type="button" className={ICON} title="Erase" onClick={() => setErasing(plan)}>
+        <button type="button" className={ICON} title={say.eraseText} onClick={() => setErasing(plan)}>
           <Trash2 aria-hidden="true" size={19} />
-          <span className="sr-only">Erase {plan.title}</span>
+          <span className="sr-only">{say.eraseLine(plan.title)}</span>
         </button>
       </div>
     </li>

@@ -7,11 +7,12 @@ import { cautionLines } from '../kit/cautions';
 import { PictureCards } from '../words/picture-cards';
 import { PrintButton } from '../words/print-button';
 import { sure } from '@/core/sure';
+import { printedPlanScreen as say } from './text';
 
 export const PAPERS = [
-  { id: 'page', name: 'One page for the wall' },
-  { id: 'grid', name: 'Tick grid' },
-  { id: 'cards', name: 'Picture cards' },
+  { id: 'page', name: say.pageWall },
+  { id: 'grid', name: say.tickGrid },
+  { id: 'cards', name: say.pictureCards },
 ] as const;
 export type Paper = (typeof PAPERS)[number]['id'];
 
@@ -19,9 +20,9 @@ export type Paper = (typeof PAPERS)[number]['id'];
 export function PrintedPlanScreen({ plan, as }: { plan: PrintedPlan; as: Paper }) {
   return (
     <main className="mx-auto max-w-[60rem] px-4 py-6 print:max-w-none print:p-0 print:text-[0.8rem]">
-      <nav aria-label="Printing" className="mb-6 flex flex-wrap items-center gap-3 print:hidden">
+      <nav aria-label={say.printing} className="mb-6 flex flex-wrap items-center gap-3 print:hidden">
         <Link className="quiet px-1" href={`/plan/${plan.id}`}>
-          The plan
+          {say.thePlan}
         </Link>
         {PAPERS.map(({ id, name }) => (
           <Link
@@ -41,7 +42,7 @@ export function PrintedPlanScreen({ plan, as }: { plan: PrintedPlan; as: Paper }
       <header className={`mb-4 ${as === 'cards' ? 'print:hidden' : ''}`}>
         <h1 className="text-4xl wrap-anywhere print:text-2xl">{plan.plan.title}</h1>
         <p className="text-muted">
-          {plan.groupName} · {plan.shown.fit.minutes} min
+          {say.min(plan.groupName, plan.shown.fit.minutes)}
           {plan.plannedFor && ` · ${format(parseISO(plan.plannedFor), 'EEEE d MMMM, HH:mm')}`}
         </p>
       </header>
@@ -68,7 +69,7 @@ function Page({ plan }: { plan: PrintedPlan }) {
           >
             <p className="font-word leading-tight">
               <span className="block text-2xl font-bold">{round.minutes}</span>
-              <span className="text-sm">min</span>
+              <span className="text-sm">{say.minLine}</span>
             </p>
             <div className="min-w-0">
               <h2 className="text-xl">
@@ -96,20 +97,17 @@ function Page({ plan }: { plan: PrintedPlan }) {
         ))}
       </ol>
       <p className="mt-3">
-        <strong>Turns.</strong> {shown.turnLine}
+        <strong>{say.turns}</strong> {shown.turnLine}
       </p>
       <p>
-        <strong>Bring.</strong> {shown.bring.map((b) => b.word).join(', ') || 'nothing but your voice'}.
+        <strong>{say.bring}</strong> {shown.bring.map((b) => b.word).join(', ') || say.nothingButVoice}.
       </p>
       {cautionLines(cautions).map((line) => (
         <p key={line} className="text-sm">
           {line}
         </p>
       ))}
-      <p className="mt-2 text-sm text-muted">
-        {shown.mirror} Say sounds alone short and pure, without “uh”. Children’s pronunciation and accent are never
-        marked as errors.
-      </p>
+      <p className="mt-2 text-sm text-muted">{say.saySoundsAlone(shown.mirror)}</p>
     </>
   );
 }
@@ -124,11 +122,11 @@ function Grid({ plan }: { plan: PrintedPlan }) {
           <h2 className="mb-1 text-xl">
             {round.name} <span className="font-sans text-base font-normal text-muted">{round.step}</span>
           </h2>
-          <div className="overflow-x-auto" tabIndex={0} aria-label={`Grid for ${round.name}`}>
+          <div className="overflow-x-auto" tabIndex={0} aria-label={say.gridFor(round.name)}>
             <table className="w-full border-collapse text-left">
               <thead>
                 <tr>
-                  <th className="w-36 border border-line-strong px-2 py-1 font-word">Name</th>
+                  <th className="w-36 border border-line-strong px-2 py-1 font-word">{say.name}</th>
                   {round.items.map((item) => (
                     <th
                       key={item.key}
@@ -149,7 +147,7 @@ function Grid({ plan }: { plan: PrintedPlan }) {
                       scope="row"
                       className="h-10 border border-line-strong px-2 font-word font-normal wrap-anywhere print:h-7"
                     >
-                      {name || <span className="sr-only">a child</span>}
+                      {name || <span className="sr-only">{say.aChild}</span>}
                     </th>
                     {round.items.map((item) => (
                       <td key={item.key} className="border border-line-strong" />
@@ -161,9 +159,7 @@ function Grid({ plan }: { plan: PrintedPlan }) {
           </div>
         </section>
       ))}
-      <p className="text-sm">
-        Mark with: ✓ on own · H with help · – not yet · ○ no reply · × doesn’t count. No reply is not an error.
-      </p>
+      <p className="text-sm">{say.markOwnH}</p>
     </>
   );
 }

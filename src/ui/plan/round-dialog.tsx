@@ -17,8 +17,9 @@ import type { Catalogue, CatalogueTask } from '@/server/plans/catalogue';
 import type { ShownRound } from '@/server/plans/plan-shown';
 import { Dialog } from '../kit/dialog';
 import { GamePicker } from './game-picker';
+import { roundDialog as say } from './text';
 
-const HANDS = ['no hands', 'one hand', 'two hands'] as const;
+const HANDS = [say.noHands, say.oneHand, say.twoHands] as const;
 
 interface RoundDialogProps {
   readonly round: PlannedRound;
@@ -53,14 +54,14 @@ export function RoundDialog({ round, shown, task, games, put, ask, said, onClose
           games={games}
           task={round.task}
           step={round.step}
-          label="Make the round anew"
+          label={say.makeRoundAnew}
           onPick={async (id, step) => {
             await tell({ kind: 'set', round: round.id, task: id, step });
           }}
         />
         {!shown.inOrder && (
           <button type="button" className="plain w-full" onClick={() => void tell({ kind: 'aim', round: round.id })}>
-            Just right: aim at 8 in 10 for who is here
+            {say.justRightAim}
           </button>
         )}
         <p role="status" className={said ? 'border-l-4 border-slate pl-3' : 'sr-only'}>
@@ -68,11 +69,11 @@ export function RoundDialog({ round, shown, task, games, put, ask, said, onClose
         </p>
         {failed && (
           <p role="alert" className="border-l-4 border-red pl-3 text-red">
-            That could not be made; the reason stands above the plan.
+            {say.couldMadeReason}
           </p>
         )}
         <Choice
-          legend="Who answers"
+          legend={say.whoAnswers}
           value={round.way}
           options={WAYS.map((w) => [w, WAY_WORDS[w]])}
           onPick={(way) => put((r) => ({ ...r, way }))}
@@ -89,7 +90,7 @@ export function RoundDialog({ round, shown, task, games, put, ask, said, onClose
             disabled={round.items.some((i) => i.key === OWN_NAME)}
             onClick={() => void tell({ kind: 'put', round: round.id, word: OWN_NAME })}
           >
-            Clap their own names too
+            {say.clapOwnNames}
           </button>
         )}
         {task.leadsOn ? (
@@ -119,7 +120,7 @@ function Part({
 }) {
   return (
     <Choice
-      legend="Part of the session"
+      legend={say.partSession}
       value={round.role}
       options={ROUND_ROLES.map((r) => [r, ROLE_WORDS[r]])}
       onPick={(role) => put((r) => ({ ...r, role }))}
@@ -137,7 +138,7 @@ function Pause({
 }) {
   return (
     <Choice
-      legend="Pause between sounds"
+      legend={say.pauseBetweenSounds}
       value={String(round.gap)}
       options={GAP_CHOICES.map((g) => [String(g), `${g} s`])}
       onPick={(gap) => put((r) => ({ ...r, gap: Number(gap) }))}
@@ -155,7 +156,7 @@ function Reminder({
 }) {
   return (
     <label className="block">
-      <span className="mb-1 block text-muted">To remember</span>
+      <span className="mb-1 block text-muted">{say.toRemember}</span>
       <input
         className="field"
         maxLength={200}
@@ -186,7 +187,7 @@ function WordForm({ tell, round, word, setWord }: WordFormProps) {
       }}
     >
       <label className="min-w-0 flex-1">
-        <span className="mb-1 block text-muted">Put a word in</span>
+        <span className="mb-1 block text-muted">{say.putWord}</span>
         <input
           className="field font-word text-xl"
           value={word}
@@ -195,7 +196,7 @@ function WordForm({ tell, round, word, setWord }: WordFormProps) {
         />
       </label>
       <button type="submit" className="plain shrink-0" disabled={!word.trim()}>
-        Put it in
+        {say.putItIn}
       </button>
     </form>
   );
@@ -221,7 +222,7 @@ function ChainForm({ tell, round, start, target, setStart, setTarget }: ChainFor
       }}
     >
       <label className="block">
-        <span className="mb-1 block text-muted">From</span>
+        <span className="mb-1 block text-muted">{say.from}</span>
         <input
           className="field font-word text-xl"
           value={start}
@@ -230,7 +231,7 @@ function ChainForm({ tell, round, start, target, setStart, setTarget }: ChainFor
         />
       </label>
       <label className="block">
-        <span className="mb-1 block text-muted">To, if you like</span>
+        <span className="mb-1 block text-muted">{say.like}</span>
         <input
           className="field font-word text-xl"
           value={target}
@@ -239,7 +240,7 @@ function ChainForm({ tell, round, start, target, setStart, setTarget }: ChainFor
         />
       </label>
       <button type="submit" className="plain col-span-2">
-        Find the chain
+        {say.findTheChain}
       </button>
     </form>
   );
@@ -257,7 +258,7 @@ function Frame({
 }) {
   return (
     <fieldset className="space-y-3">
-      <legend className="mb-1 text-muted">Story frame</legend>
+      <legend className="mb-1 text-muted">{say.storyFrame}</legend>
       <label className="flex min-h-12 items-center gap-3">
         <input
           type="checkbox"
@@ -265,10 +266,10 @@ function Frame({
           checked={round.frame.on}
           onChange={(e) => frame({ on: e.target.checked, opening: null, ask: null })}
         />{' '}
-        Tell it as a story from the allotment
+        {say.tellStoryAllotment}
       </label>
       <label className="block">
-        <span className="mb-1 block text-[0.95rem] text-muted">Opening line</span>
+        <span className="mb-1 block text-[0.95rem] text-muted">{say.openingLine}</span>
         <textarea
           className="field"
           rows={2}
@@ -278,7 +279,7 @@ function Frame({
         />
       </label>
       <label className="block">
-        <span className="mb-1 block text-[0.95rem] text-muted">What you ask; words in braces are filled in</span>
+        <span className="mb-1 block text-[0.95rem] text-muted">{say.askWordsBraces}</span>
         <textarea
           className="field"
           rows={2}
@@ -289,7 +290,7 @@ function Frame({
       </label>
       {(round.frame.opening !== null || round.frame.ask !== null) && (
         <button type="button" className="quiet -ml-3" onClick={() => frame({ opening: null, ask: null })}>
-          Back to the lines that ship
+          {say.backLinesShip}
         </button>
       )}
     </fieldset>
@@ -308,12 +309,12 @@ function Gesture({
 }) {
   return (
     <label className="block">
-      <span className="mb-1 block text-muted">Gesture</span>
+      <span className="mb-1 block text-muted">{say.gesture}</span>
       <select className="field" value={round.gesture} onChange={(e) => put((r) => ({ ...r, gesture: e.target.value }))}>
         {GESTURES.map((g) => (
           <option key={g.id} value={g.id}>
             {g.name}
-            {g.id === 'task' ? '' : `: ${HANDS[g.hands]}, up to ${g.shows}`}
+            {g.id === 'task' ? '' : say.upTo(HANDS[g.hands], g.shows)}
           </option>
         ))}
       </select>

@@ -21,6 +21,7 @@ import { ItemDialog } from './item-dialog';
 import { RoundDialog } from './round-dialog';
 import type { CatalogueTask } from '@/server/plans/catalogue';
 import type { ShownItem } from '@/server/plans/plan-shown';
+import { roundRow as SAY } from './text';
 
 interface RoundRowProps {
   readonly round: PlannedRound;
@@ -41,7 +42,7 @@ interface RoundRowProps {
 /** The name of a round’s step, whether it is offered in order or not. */
 function stepName(task: CatalogueTask | undefined, id: string): string {
   const all = task ? [...task.steps, ...task.unlisted] : [];
-  return all.find((s) => s.id === id)?.name ?? 'words of your own';
+  return all.find((s) => s.id === id)?.name ?? SAY.wordsOwn;
 }
 
 /** One round on its hairline: minutes, game, words, and the line as it will be said. */
@@ -67,7 +68,7 @@ export function RoundRow({ round, number, shown, plan, games, people, pace, put,
     >
       <p className="font-word leading-none">
         <span className="block text-3xl font-bold">{minutes}</span>
-        <span className="text-sm text-muted">min</span>
+        <span className="text-sm text-muted">{SAY.min}</span>
       </p>
       <div className="min-w-0">
         <Head
@@ -85,7 +86,7 @@ export function RoundRow({ round, number, shown, plan, games, people, pace, put,
               className={`${ICON} cursor-grab`}
               {...attributes}
               {...listeners}
-              aria-label={`Move round ${number}`}
+              aria-label={SAY.moveRound(number)}
             >
               <GripVertical aria-hidden="true" size={20} />
             </button>
@@ -97,10 +98,10 @@ export function RoundRow({ round, number, shown, plan, games, people, pace, put,
             <p className="min-w-0 py-1">
               {shown.sample && <>“{shown.sample}” · </>}
               {WAY_WORDS[round.way]}
-              {round.gap !== 1 && ` · pause ${round.gap} s`}
+              {round.gap !== 1 && SAY.pauseS(round.gap)}
             </p>
             <button type="button" className="quiet -ml-3" aria-expanded={reading} onClick={() => setReading(!reading)}>
-              {reading ? 'Close the script' : 'Read the script'}
+              {reading ? SAY.closeTheScript : SAY.readTheScript}
             </button>
           </div>
         )}
@@ -214,7 +215,7 @@ function Items({ items, setDialog, stretch, ask, round, number }: ItemsProps) {
             {locked && <Lock aria-label="kept" size={15} className="shrink-0" />}
             <span className="min-w-0 wrap-anywhere">{as?.label ?? key}</span>
             {as?.note && <span className="text-base text-muted">{as.note}</span>}
-            {stretch(i) && <span className="text-base text-muted">stretch</span>}
+            {stretch(i) && <span className="text-base text-muted">{SAY.stretch}</span>}
           </button>
         </li>
       ))}
@@ -225,11 +226,11 @@ function Items({ items, setDialog, stretch, ask, round, number }: ItemsProps) {
             'grid size-12 place-items-center rounded-full border border-dashed border-line-strong',
             'text-muted hover:border-ink hover:text-ink',
           )}
-          title="One more"
+          title={SAY.oneMore}
           onClick={() => void ask({ kind: 'more', round: round.id })}
         >
           <Plus aria-hidden="true" size={19} />
-          <span className="sr-only">One more in round {number}</span>
+          <span className="sr-only">{SAY.moreRound(number)}</span>
         </button>
       </li>
     </ul>
@@ -254,7 +255,7 @@ function Head({ number, family, task, step, round, ask, setDialog, onRemove, han
   return (
     <div className="flex items-start gap-2">
       <h2 className="min-w-0 flex-1 py-1 text-xl">
-        <span className="sr-only">Round {number}: </span>
+        <span className="sr-only">{SAY.round(number)} </span>
         {family}{' '}
         <span className="font-sans text-base font-normal text-muted">
           {task && task.name !== family && `${task.name.charAt(0).toLowerCase()}${task.name.slice(1)} · `}
@@ -265,18 +266,18 @@ function Head({ number, family, task, step, round, ask, setDialog, onRemove, han
         type="button"
         className={ICON}
         onClick={() => void ask({ kind: 'remake', round: round.id })}
-        title="Other words"
+        title={SAY.otherWords}
       >
         <RefreshCw aria-hidden="true" size={19} />
-        <span className="sr-only">Other words in round {number}</span>
+        <span className="sr-only">{SAY.otherWordsRound(number)}</span>
       </button>
-      <button type="button" className={ICON} onClick={() => setDialog('round')} title="Change">
+      <button type="button" className={ICON} onClick={() => setDialog('round')} title={SAY.change}>
         <SlidersHorizontal aria-hidden="true" size={19} />
-        <span className="sr-only">Change round {number}</span>
+        <span className="sr-only">{SAY.changeRound(number)}</span>
       </button>
-      <button type="button" className={ICON} onClick={onRemove} title="Take out">
+      <button type="button" className={ICON} onClick={onRemove} title={SAY.takeOut}>
         <Trash2 aria-hidden="true" size={19} />
-        <span className="sr-only">Take round {number} out</span>
+        <span className="sr-only">{SAY.takeRoundOut(number)}</span>
       </button>
       {handle}
     </div>
@@ -292,7 +293,7 @@ const moved = <T,>(items: readonly T[], at: number, by: number): T[] => {
   return out;
 };
 
-const WHO = { adult: 'You', together: 'Together', children: 'They' } as const;
+const WHO = { adult: SAY.you, together: SAY.together, children: SAY.they } as const;
 
 /** Every line of a round as it will be said. */
 function Script({ shown, reminder }: { shown: ShownRound; reminder: string }) {
@@ -300,13 +301,13 @@ function Script({ shown, reminder }: { shown: ShownRound; reminder: string }) {
     <div className="mb-1 rounded-xl bg-card p-4">
       <p className="mb-2 font-word text-lg">
         {shown.opening}
-        {shown.model && <span className="text-muted"> You do “{shown.model}” first.</span>}
+        {shown.model && <span className="text-muted"> {SAY.youDoFirst(shown.model)}</span>}
       </p>
       <p className="text-muted">
-        With hands: {shown.gesture}
+        {SAY.withHands(shown.gesture)}
         {reminder && <em> {reminder}</em>}
       </p>
-      <p className="mb-3 text-muted">How it is judged: {shown.judged}.</p>
+      <p className="mb-3 text-muted">{SAY.howJudged(shown.judged)}</p>
       <ol className="divide-y divide-line border-t border-line">
         {shown.items.map((item) => (
           <li key={item.key} className="py-2">
@@ -317,7 +318,7 @@ function Script({ shown, reminder }: { shown: ShownRound; reminder: string }) {
             ) : (
               <>
                 <p className="font-word text-lg">
-                  <span className="mr-2 rounded-full bg-marigold-soft px-2.5 font-sans text-sm">You</span>
+                  <span className="mr-2 rounded-full bg-marigold-soft px-2.5 font-sans text-sm">{SAY.you}</span>
                   {item.say}
                 </p>
                 {item.script.map((line) => (

@@ -6,6 +6,7 @@ import type { PlanChange } from '@/core/formats/plan-file';
 import type { Plan } from '@/core/sessions/running-order';
 import type { OpenPlan } from '@/server/plans/plans';
 import { sure } from '@/core/sure';
+import { usePlan as say } from './text';
 
 export interface PlanWork {
   readonly plan: Plan;
@@ -23,9 +24,7 @@ export interface PlanWork {
 
 /** Typing is kept when it rests this long. */
 const REST_MS = 500;
-const AWAY =
-  'The server cannot be reached. Your changes are still here on the screen; they are kept when you change ' +
-  'something once it is back.';
+const AWAY = say.serverCannotReached;
 
 /** The plan on the screen and the one the server has, brought together change by change. */
 function useKeptPlan(open: OpenPlan) {

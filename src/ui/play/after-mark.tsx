@@ -8,6 +8,7 @@ import type { AnswerEntry } from '@/core/sessions/log';
 import { differ, skip, swap, toggleHelp, toggleSelfCorrected, toggleShown, undo } from './run/acts';
 import type { Run } from './run/run';
 import { useNames, useRun, useStore } from './use-run';
+import { afterMark as say } from './text';
 
 /** What its own button has not noted already comes first. */
 const LADDER: readonly Help[] = ['gesture', 'choice', 'together', 'modelled', 'said-again', 'slower'];
@@ -56,7 +57,7 @@ function OtherWord() {
       disabled={!there}
       onClick={() => void store.dispatch(swap(turn))}
     >
-      Other word
+      {say.otherWord}
     </button>
   );
 }
@@ -70,10 +71,10 @@ function Skip() {
     <button
       type="button"
       className="plain min-h-16 shrink-0"
-      aria-label="Skip: come back to this child later"
+      aria-label={say.skipComeBack}
       onClick={() => void store.dispatch(skip(turn))}
     >
-      Skip
+      {say.skip}
     </button>
   );
 }
@@ -85,7 +86,8 @@ function NoteButton() {
   if (!offered) return null;
   return (
     <button type="button" className="plain min-h-16 shrink-0" onClick={() => store.show({ dialog: 'note' })}>
-      Note{noted && ' ✓'}
+      {say.note}
+      {noted && ' ✓'}
     </button>
   );
 }
@@ -101,7 +103,7 @@ function Undo() {
       disabled={!last}
       onClick={() => void store.dispatch(undo)}
     >
-      <span className="truncate">Undo{last ? `: ${nameOf(last.childId)}` : ''}</span>
+      <span className="truncate">{say.undo(last && nameOf(last.childId))}</span>
     </button>
   );
 }
@@ -129,12 +131,12 @@ function MoreAbout() {
   return (
     <div
       role="group"
-      aria-label={last ? `More about ${nameOf(last.childId)}: ${OUTCOME_WORDS[last.outcome]}` : 'Nothing marked yet'}
+      aria-label={last ? say.moreAbout(nameOf(last.childId), OUTCOME_WORDS[last.outcome]) : say.nothingMarkedYet}
       className="relative flex min-h-16 min-w-0 flex-1 items-center gap-2 overflow-x-auto p-1 max-lg:basis-full"
     >
       {last && join && (
         <p className="shrink-0 font-word text-2xl">
-          <span className="font-sans text-base text-muted">All join it: </span>
+          <span className="font-sans text-base text-muted">{say.allJoinIt} </span>
           {join}
         </p>
       )}
@@ -169,11 +171,13 @@ function How({ last }: LastProps) {
     <>
       {last.outcome === 'on-own' && (
         <Chip on={last.selfCorrected === true} onTap={() => void store.dispatch(toggleSelfCorrected)}>
-          put right<span className="sr-only"> by self</span>
+          {say.putRight}
+          <span className="sr-only"> {say.bySelf}</span>
         </Chip>
       )}
       <Chip on={last.shown === true} onTap={() => void store.dispatch(toggleShown)}>
-        shown<span className="sr-only">, not said</span>
+        {say.shown}
+        <span className="sr-only">{say.notSaid}</span>
       </Chip>
     </>
   );
@@ -189,7 +193,7 @@ function WhoDiffered({ last }: LastProps) {
   if (!here.length) return null;
   return (
     <>
-      <span className="shrink-0 text-muted">Who differed?</span>
+      <span className="shrink-0 text-muted">{say.whoDiffered}</span>
       {here.map(({ id }) => (
         <Chip
           key={id}

@@ -5,6 +5,7 @@ import type { Item } from '@/core/games/item';
 import { modelLine } from './model-line';
 import { ROLE, Tag } from './tag';
 import { useRun } from './use-run';
+import { answerLine as say } from './text';
 
 /** What is right, for the adult; the whole of it while it is modelled. */
 export function AnswerLine() {
@@ -15,9 +16,9 @@ export function AnswerLine() {
   if (!item) return null;
   return (
     <div className={`flex min-h-[3.6rem] items-baseline gap-4 ${hunting && !modelling ? 'hidden' : ''}`}>
-      <Tag tone={ROLE.listen}>{modelling ? 'Model' : 'Listen'}</Tag>
+      <Tag tone={ROLE.listen}>{modelling ? say.model : say.listen}</Tag>
       {covered ? (
-        <p className="text-muted">Hidden while children can see.</p>
+        <p className="text-muted">{say.hiddenWhileChildren}</p>
       ) : (
         <p className="flex min-w-0 flex-wrap items-baseline gap-x-4">
           <span
@@ -40,4 +41,4 @@ export function AnswerLine() {
 }
 
 const moreOf = ({ view, count, meaning }: Item): string =>
-  view.kind === 'line' ? [count ? `${count} sounds` : '', meaning].filter(Boolean).join(' · ') : '';
+  view.kind === 'line' ? [count ? say.sounds(count) : '', meaning].filter(Boolean).join(' · ') : '';

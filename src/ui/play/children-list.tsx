@@ -6,6 +6,7 @@ import type { Outcome } from '@/core/answers/outcome';
 import { OutcomeMark } from '../kit/outcome-mark';
 import { away, choose } from './run/acts';
 import { useNames, useRun, useStore } from './use-run';
+import { childrenList as say } from './text';
 
 interface RowProps {
   readonly id: string | null;
@@ -121,7 +122,7 @@ export function ChildrenList() {
   return (
     <nav
       ref={list}
-      aria-label="Children"
+      aria-label={say.children}
       className={clsx(
         'relative min-w-0 border-line py-1 max-md:overflow-x-auto max-md:border-b',
         'md:overflow-y-auto md:border-r md:py-3 md:[contain:strict]',
@@ -129,7 +130,7 @@ export function ChildrenList() {
     >
       <ul className="max-md:flex max-md:w-max">
         {people.map(({ id }) => row(id, nameOf(id)))}
-        {row(null, 'Everyone together')}
+        {row(null, say.everyoneTogether)}
         {someLate && (
           <li>
             <button
@@ -137,7 +138,7 @@ export function ChildrenList() {
               className="min-h-16 px-4 text-left text-muted hover:text-ink"
               onClick={() => store.show({ dialog: 'late' })}
             >
-              Someone came late
+              {say.someoneCameLate}
             </button>
           </li>
         )}

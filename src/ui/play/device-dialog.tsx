@@ -7,6 +7,7 @@ import { useLook } from '../kit/use-look';
 import { changeDevice as change } from './run/device';
 import { PLAY_KEYS } from './run/keys';
 import { useRun } from './use-run';
+import { deviceDialog as say } from './text';
 
 /** Letters of a name or initials of who marks; as at the server’s door. */
 const BY_LIMIT = 24;
@@ -44,7 +45,7 @@ const Switch = ({ on, onTap, children }: { on: boolean; onTap: () => void; child
 function WhoMarks({ team, by }: { readonly team: readonly string[]; readonly by: string }) {
   return (
     <label className="block py-3">
-      <span className="mb-1 block">Who marks (a name or initials, kept with each answer)</span>
+      <span className="mb-1 block">{say.marksNameInitials}</span>
       <input
         className="field"
         list="team"
@@ -67,10 +68,10 @@ export function DeviceDialog({ team, onKeys, onAside, onClose }: DeviceDialogPro
   const device = useRun((run) => run.device);
   const [look, dress] = useLook();
   return (
-    <Dialog open onOpenChange={onClose} title="On this device">
+    <Dialog open onOpenChange={onClose} title={say.onThisDevice}>
       <div className="divide-y divide-line">
         <fieldset className="pb-3">
-          <legend className="mb-2">Time to think before anyone answers</legend>
+          <legend className="mb-2">{say.timeThinkBefore}</legend>
           <div className="flex flex-wrap gap-2">
             {THINK_SECONDS.map((seconds) => (
               <button
@@ -94,37 +95,33 @@ export function DeviceDialog({ team, onKeys, onAside, onClose }: DeviceDialogPro
           on={device.showMe}
           onTap={() => change({ showMe: !device.showMe, ...(device.think ? {} : { think: 5 }) })}
         >
-          Count down to “show me”
+          {say.countDownShow}
         </Switch>
         <Switch on={device.tick} onTap={() => change({ tick: !device.tick })}>
-          A soft tick with each beat
+          {say.softTickEach}
         </Switch>
         <Switch on={device.initials} onTap={() => change({ initials: !device.initials })}>
-          Initials in place of names
+          {say.initialsPlaceNames}
         </Switch>
         <Switch on={look === 'dim'} onTap={() => dress(look === 'dim' ? 'light' : 'dim')}>
-          Dim, for nap time
+          {say.dimNapTime}
         </Switch>
         <WhoMarks team={team} by={device.by} />
         <Switch on={device.second} onTap={() => change({ second: !device.second })}>
-          A second pair of ears: I listen along
+          {say.secondPairEars}
         </Switch>
         {device.second && (
-          <p className="py-2 text-muted">
-            {device.by.trim()
-              ? 'Your marks stand beside the others and change nothing. They are compared under Children.'
-              : 'Say above who marks, so that the two can be told apart.'}
-          </p>
+          <p className="py-2 text-muted">{device.by.trim() ? say.marksStandBeside : say.sayAboveMarks}</p>
         )}
       </div>
       <div className="mt-3 flex gap-2">
         {onAside && (
           <button type="button" className="plain min-h-16 flex-1" onClick={onAside}>
-            Not with this group …
+            {say.group}
           </button>
         )}
         <button type="button" className="plain min-h-16 flex-1" onClick={onKeys}>
-          Keys
+          {say.keys}
         </button>
       </div>
     </Dialog>
@@ -133,7 +130,7 @@ export function DeviceDialog({ team, onKeys, onAside, onClose }: DeviceDialogPro
 
 /** Every key of the run. */
 export const KeysDialog = ({ onClose }: { onClose: () => void }) => (
-  <Dialog open onOpenChange={onClose} title="Keys">
+  <Dialog open onOpenChange={onClose} title={say.keys}>
     <dl className="grid grid-cols-[7rem_1fr] gap-y-2">
       {PLAY_KEYS.map(([key, what]) => (
         <div key={key} className="contents">

@@ -9,6 +9,7 @@ import { questionOf } from './run/run';
 import type { Heard } from './sound-pad';
 import { useEnding } from './use-ending';
 import { useNames, useRun, useStore } from './use-run';
+import { dialogs as say } from './text';
 
 const SoundPad = dynamic(() => import('./sound-pad').then((m) => m.SoundPad));
 
@@ -24,14 +25,9 @@ function Note() {
   const child = useRun((run) => run.state.childId);
   const note = useRun((run) => run.draft.note);
   return (
-    <Dialog
-      open
-      onOpenChange={close}
-      title={`Note on ${nameOf(child)}`}
-      description="Kept with this answer. Write what you heard, not what you think of the child."
-    >
+    <Dialog open onOpenChange={close} title={say.noteOn(nameOf(child))} description={say.keptAnswerWrite}>
       <label className="block">
-        <span className="sr-only">Note</span>
+        <span className="sr-only">{say.note}</span>
         <textarea
           className="field min-h-32"
           maxLength={500}
@@ -41,7 +37,7 @@ function Note() {
         />
       </label>
       <button type="button" className="action mt-4 min-h-16" onClick={close}>
-        Keep the note
+        {say.keepTheNote}
       </button>
     </Dialog>
   );
@@ -55,12 +51,7 @@ function Aside() {
   const words = useRun((run) => run.item?.words);
   const group = useRun((run) => run.session.groupName);
   return (
-    <Dialog
-      open
-      onOpenChange={close}
-      title={`Which word is not for ${group}?`}
-      description="It won’t be offered to this group again. You can bring it back under Settings."
-    >
+    <Dialog open onOpenChange={close} title={say.word(group)} description={say.wontOfferedGroup}>
       <ul className="flex flex-wrap gap-2.5">
         {[...new Set((words ?? []).map((w) => w.word))].map((word) => (
           <li key={word}>
@@ -115,9 +106,9 @@ function Said() {
 function Pause() {
   const close = useClose();
   return (
-    <Dialog open onOpenChange={close} title="Paused" description="No time is counted. Every answer so far is kept.">
+    <Dialog open onOpenChange={close} title={say.paused} description={say.noTimeCounted}>
       <button type="button" className="action min-h-24 w-full text-2xl" autoFocus onClick={close}>
-        Go on
+        {say.goOn}
       </button>
     </Dialog>
   );
@@ -130,7 +121,7 @@ function Late() {
   const nameOf = useNames();
   const late = useRun((run) => run.late);
   return (
-    <Dialog open onOpenChange={close} title="Who has come?" description="They join in where the others are.">
+    <Dialog open onOpenChange={close} title={say.whoHasCome} description={say.joinWhereOthers}>
       <ul className="divide-y divide-line">
         {late.map(({ id }) => (
           <li key={id}>
@@ -151,16 +142,16 @@ function Late() {
   );
 }
 
-const KEPT = 'Everything you have marked is kept. You can carry on from Look back within the hour.';
+const KEPT = say.everythingMarkedKept;
 
 /** Finishing with turns left is asked for first. */
 function Finish() {
   const close = useClose();
   const end = useEnding();
   const left = useRun((run) => Math.max(0, run.state.planned - run.state.done));
-  const turns = left === 1 ? 'There is one turn' : `There are ${left} turns`;
+  const turns = left === 1 ? say.turn : say.thereAreTurns(left);
   return (
-    <Dialog open onOpenChange={close} title="Finish now?" description={`${turns} left in this round. ${KEPT}`}>
+    <Dialog open onOpenChange={close} title={say.finishNow} description={say.leftRound(turns, KEPT)}>
       <div className="flex flex-wrap gap-3">
         <button
           type="button"
@@ -171,10 +162,10 @@ function Finish() {
             void end();
           }}
         >
-          Finish the session
+          {say.finishTheSession}
         </button>
         <button type="button" className="plain min-h-16" onClick={close}>
-          Keep playing
+          {say.keepPlaying}
         </button>
       </div>
     </Dialog>

@@ -6,6 +6,7 @@ import { Calling, Marks } from './play-footer';
 import { choose, modelled } from './run/acts';
 import { canHear, harvestOf } from './run/keys';
 import { useNames, useRun, useStore } from './use-run';
+import { footer as say } from './text';
 
 /** What the tap is for now: the model, who answers, or what the child did. */
 export function Footer() {
@@ -40,7 +41,7 @@ function Modelled() {
       className="action min-h-24 w-full text-2xl wrap-anywhere"
       onClick={() => void store.dispatch(modelled)}
     >
-      Modelled: {calling ? 'who wants to?' : `${nameOf(child)} first`}
+      {say.modelled(calling, nameOf(child))}
     </button>
   );
 }
@@ -55,7 +56,7 @@ function Harvest() {
         className="action min-h-24 text-2xl"
         onClick={() => void store.mark('on-own', harvestOf(store.snapshot()))}
       >
-        That is the harvest: {size} {size === 1 ? 'word' : 'words'}
+        {say.harvest(size)}
       </button>
       <button type="button" className="plain min-h-24 px-6" onClick={() => void store.mark('does-not-count')}>
         {OUTCOME_WORDS['does-not-count']}
@@ -95,11 +96,5 @@ function Marking() {
 
 function Saved() {
   const pending = useRun((run) => run.pending > 0);
-  return (
-    <p className="text-muted">
-      {pending
-        ? 'The last answers are kept on this device and go to the server as soon as it can be reached.'
-        : 'Every answer is saved.'}
-    </p>
-  );
+  return <p className="text-muted">{pending ? say.lastAnswersKept : say.everyAnswerSaved}</p>;
 }

@@ -5,14 +5,15 @@ import { useEffect, useState } from 'react';
 import { BounceLine } from '../kit/bounce-line';
 import { tick } from './run/acts';
 import { useRun, useStore } from './use-run';
+import { huntView as say } from './text';
 
 const clock = (seconds: number): string => `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;
 
 /** What the adult calls out when the clock has so many seconds left. */
 function callAt(left: number, total: number): string {
-  if (left === 0) return 'Time!';
-  if (left <= 30) return 'Thirty seconds';
-  return left <= total / 2 ? 'Half-way' : '';
+  if (left === 0) return say.time;
+  if (left <= 30) return say.thirtySeconds;
+  return left <= total / 2 ? say.halfWay : '';
 }
 
 /** A handful of sounds, a clock with its calls, and every word to tick as it is said. */
@@ -40,7 +41,7 @@ export function HuntView() {
     if (!left) setLeft(total);
     else setEnd(running ? null : Date.now() + left * 1_000);
   };
-  const atRest = left ? 'Start the clock' : 'Clock back';
+  const atRest = left ? say.startTheClock : say.clockBack;
   if (!view) return null;
   const call = callAt(left, total);
   const extra = [...ticked].filter((word) => !view.words.some((w) => w.word === word));
@@ -54,23 +55,23 @@ export function HuntView() {
           {clock(left)}
         </p>
         <button type="button" className="plain min-h-16 px-6 text-lg" onClick={press}>
-          {running ? 'Stop the clock' : atRest}
+          {running ? say.stopTheClock : atRest}
         </button>
         <p className="font-word text-3xl">
-          <strong>{ticked.size}</strong> <span className="text-muted">of {view.words.length + extra.length}</span>
+          <strong>{ticked.size}</strong> <span className="text-muted">{say.of(view.words.length + extra.length)}</span>
         </p>
         <p role="status" className="font-word text-2xl font-bold text-green">
           {call}
         </p>
         <button type="button" className="plain ml-auto min-h-16" onClick={() => store.show({ dialog: 'said' })}>
-          A word not here
+          {say.word}
         </button>
       </div>
       {covered ? (
-        <p className="text-muted">The words are hidden while children can see.</p>
+        <p className="text-muted">{say.wordsHiddenWhile}</p>
       ) : (
         <ul
-          aria-label="Words to tick"
+          aria-label={say.wordsToTick}
           tabIndex={0}
           className="flex max-h-[19rem] flex-wrap gap-2.5 overflow-y-auto p-1"
         >

@@ -3,6 +3,7 @@
 import { clsx } from 'clsx';
 import { ease, rest } from './run/acts';
 import { useNames, useRun, useStore } from './use-run';
+import { notices as say } from './text';
 
 /** What a person should know now: news from outside, and a child for whom three in a row were hard. */
 export function Notices() {
@@ -27,7 +28,7 @@ function News() {
     >
       {news}
       <button type="button" className="quiet min-h-16 text-ink" onClick={() => store.show({ news: null })}>
-        Understood
+        {say.understood}
       </button>
     </p>
   );
@@ -51,17 +52,17 @@ function Rescue() {
         'py-1.5 sm:px-7',
       )}
     >
-      <span className="min-w-0 flex-1">Three in a row were hard for {nameOf(hard)}. An easier one to end on?</span>
+      <span className="min-w-0 flex-1">{say.threeRowHard(nameOf(hard))}</span>
       {easier && (
         <button type="button" className="action min-h-16" onClick={() => void store.dispatch(ease(hard))}>
-          Now: {covered ? 'an easier one' : easier.word}
+          {say.now(covered, easier.word)}
         </button>
       )}
       <button type="button" className="plain min-h-16" onClick={() => void store.dispatch(rest(hard))}>
-        Enough for this round
+        {say.enoughRound}
       </button>
       <button type="button" className="plain min-h-16" onClick={() => store.show({ kindly: last })}>
-        Go on
+        {say.goOn}
       </button>
     </p>
   );

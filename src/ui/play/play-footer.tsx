@@ -7,6 +7,7 @@ import { OUTCOME_WORDS, OUTCOMES, type Outcome } from '@/core/answers/outcome';
 import { sure } from '@/core/sure';
 import { HeardAnswer } from '../kit/heard-answer';
 import { LIKELY_KEYS } from './run/keys';
+import { playFooter as say } from './text';
 
 const LOOK: Readonly<Record<Outcome, string>> = {
   'on-own': 'border-0 bg-green text-2xl font-bold text-card hover:bg-green-dark max-sm:col-span-3',
@@ -37,7 +38,7 @@ export const Marks = memo(function Marks({ who, likely, covered, noHelp, onMark,
       <div className="mb-1 flex items-center gap-2">
         <div
           role="group"
-          aria-label={`${who} said`}
+          aria-label={say.said(who)}
           className="-mx-2 flex min-h-[74px] min-w-0 flex-1 items-center gap-2 overflow-x-auto p-1"
         >
           {likely.map((answer, i) => (
@@ -66,7 +67,7 @@ export const Marks = memo(function Marks({ who, likely, covered, noHelp, onMark,
             onClick={onElse}
             className="min-h-16 shrink-0 rounded-full border border-dashed border-line-strong px-4 hover:border-ink"
           >
-            <span className="max-sm:sr-only">Something else</span>
+            <span className="max-sm:sr-only">{say.somethingElse}</span>
             <span aria-hidden="true" className="sm:hidden">
               …
             </span>
@@ -111,8 +112,12 @@ interface CallingProps {
 export function Calling({ people, nameOf, onChoose }: CallingProps) {
   return (
     <div>
-      <p className="mb-2 font-word text-2xl font-bold">Who wants to? Tap who answers.</p>
-      <ul tabIndex={0} aria-label="Who answers" className="flex max-h-[9.5rem] flex-wrap gap-2.5 overflow-y-auto p-1">
+      <p className="mb-2 font-word text-2xl font-bold">{say.wantsTapAnswers}</p>
+      <ul
+        tabIndex={0}
+        aria-label={say.whoAnswers}
+        className="flex max-h-[9.5rem] flex-wrap gap-2.5 overflow-y-auto p-1"
+      >
         {people.map(({ id, turns }) => (
           <li key={id}>
             <button

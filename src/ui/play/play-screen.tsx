@@ -14,6 +14,7 @@ import { createRun } from './run/store';
 import { Turn } from './turn';
 import { RunProvider, useRun } from './use-run';
 import { browserMachine, useRunning } from './use-running';
+import { playScreen as say } from './text';
 
 // What is not on the first screen comes after it.
 const Dialogs = dynamic(() => import('./dialogs').then((m) => m.Dialogs));
@@ -49,7 +50,7 @@ function Frame() {
       {dialog && <Dialogs />}
       <noscript>
         <p className="p-6">
-          Play needs JavaScript. <Link href="/">Back to Today</Link>
+          {say.playNeedsJavascript} <Link href="/">{say.backToToday}</Link>
         </p>
       </noscript>
     </div>

@@ -7,6 +7,7 @@ import type { Run } from './run/run';
 import { useEnding } from './use-ending';
 import { useLate } from './use-late';
 import { useRun, useStore } from './use-run';
+import { playTop as say } from './text';
 
 /** A session taken up again after a long break has no sensible clock. */
 const LONGEST_MINUTES = 90;
@@ -19,9 +20,9 @@ function detailOf({ device, round, session, state }: Run): string {
   const by = device.by.trim();
   const many = session.rounds.length;
   return [
-    device.second && by ? `${by} listens along` : '',
+    device.second && by ? say.listensAlong(by) : '',
     round.step,
-    many > 1 ? `round ${state.round + 1} of ${many}` : session.groupName,
+    many > 1 ? say.roundOf(state.round + 1, many) : session.groupName,
   ]
     .filter(Boolean)
     .join(' · ');
@@ -56,15 +57,16 @@ export function PlayTop() {
           aria-pressed={covered}
           onClick={() => store.show({ covered: !covered })}
         >
-          Children can see{covered && ' ✓'}
+          {say.childrenCanSee}
+          {covered && ' ✓'}
         </button>
         <button type="button" className="plain min-h-16" onClick={() => store.show({ dialog: 'pause' })}>
-          Pause
+          {say.pause}
         </button>
         <button
           type="button"
           className="plain min-h-16 min-w-16"
-          aria-label="On this device: thinking time, initials, who marks, words not for us"
+          aria-label={say.deviceThinkingTime}
           onClick={() => store.show({ dialog: 'device' })}
         >
           <Settings2 aria-hidden="true" />
@@ -74,7 +76,7 @@ export function PlayTop() {
           className="plain min-h-16"
           onClick={() => (turnsLeft ? store.show({ dialog: 'finish' }) : void end())}
         >
-          Finish
+          {say.finish}
         </button>
       </div>
       <StillHere />
@@ -99,7 +101,7 @@ function Minutes() {
   const used = now && startedAt ? Math.max(0, Math.floor((now - startedAt) / 60_000)) : 0;
   return (
     <p className="min-w-24 pr-2 text-right text-muted">
-      {used > LONGEST_MINUTES ? `about ${minutes} min` : `${used} of ${minutes} min`}
+      {used > LONGEST_MINUTES ? say.aboutMin(minutes) : say.ofMin(used, minutes)}
     </p>
   );
 }
@@ -116,7 +118,7 @@ function StillHere() {
         late ? '' : 'sr-only',
       )}
     >
-      {late ? `${pending} on this device, not yet on the server` : ''}
+      {late ? say.deviceYetServer(pending) : ''}
     </p>
   );
 }
@@ -139,9 +141,7 @@ function Progress({ done, planned }: { readonly done: number; readonly planned: 
           <span className="block h-2 w-24 overflow-hidden rounded-full bg-line">
             <span className="block h-full bg-ink" style={{ width: `${(100 * Math.min(done, planned)) / planned}%` }} />
           </span>
-          <span className="ml-1 whitespace-nowrap text-muted">
-            {Math.min(done, planned)} of {planned}
-          </span>
+          <span className="ml-1 whitespace-nowrap text-muted">{say.of(Math.min(done, planned), planned)}</span>
         </>
       ) : (
         Array.from({ length: planned }, (_, i) => (

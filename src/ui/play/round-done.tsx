@@ -8,6 +8,7 @@ import { goOn, goTo, undo } from './run/acts';
 import { Stage } from './stage';
 import { useEnding } from './use-ending';
 import { useNames, useRun, useStore } from './use-run';
+import { roundDone as say } from './text';
 
 /** After the last turn of a round: stop here, or go round again. */
 export function RoundDone() {
@@ -22,14 +23,14 @@ export function RoundDone() {
   return (
     <Stage>
       <section className="my-auto max-w-2xl">
-        <h1 className="mb-3 text-5xl">{finished ? 'This session is finished' : 'That is the round'}</h1>
+        <h1 className="mb-3 text-5xl">{finished ? say.sessionFinished : say.round}</h1>
         <p className="mb-8 text-xl text-muted">
           {talliedWords(tally(finished ? state.answers : state.answers.filter((a) => roundOf(a.turn) === state.round)))}
         </p>
         <div className="flex flex-wrap gap-3">
           {finished ? (
             <Link className="action min-h-16" href={`/look-back/${session.id}`}>
-              Look back
+              {say.lookBack}
             </Link>
           ) : (
             <>
@@ -39,21 +40,21 @@ export function RoundDone() {
                   className="action min-h-16 text-xl"
                   onClick={() => void store.dispatch(goTo(state.round + 1))}
                 >
-                  Next: {next.name}
+                  {say.next(next.name)}
                   {next.step && `, ${next.step}`}
                 </button>
               )}
               <button type="button" className={`${next ? 'plain' : 'action'} min-h-16`} onClick={() => void end()}>
-                Finish and look back
+                {say.finishLookBack}
               </button>
               {!check && (
                 <button type="button" className="plain min-h-16" onClick={() => void store.dispatch(goOn)}>
-                  {state.childId === null ? 'Once more' : 'One more turn each'}
+                  {state.childId === null ? say.onceMore : say.moreTurnEach}
                 </button>
               )}
               {state.last && (
                 <button type="button" className="plain min-h-16" onClick={() => void store.dispatch(undo)}>
-                  Undo: {nameOf(state.last.childId)}
+                  {say.undo(nameOf(state.last.childId))}
                 </button>
               )}
             </>

@@ -8,6 +8,7 @@ import { ROLE, Tag } from './tag';
 import { modelLine } from './model-line';
 import { ThinkRing } from './think-ring';
 import { useNames, useRun } from './use-run';
+import { sayPanel as SAY } from './text';
 
 /** How large what is said stands: an item that has a picture of its own says it a little smaller. */
 function sizeOf(modelling: boolean, { view }: Item): string {
@@ -22,7 +23,7 @@ export function SayPanel() {
   if (!item) return null;
   return (
     <div className="flex min-h-[5.2rem] items-baseline gap-4 max-xl:min-h-[4.8rem] max-sm:flex-col max-sm:gap-1">
-      <Tag tone={ROLE.say}>Say</Tag>
+      <Tag tone={ROLE.say}>{SAY.say}</Tag>
       <div className="min-w-0 flex-1">
         <p className={clsx('font-word leading-tight', sizeOf(modelling, item))}>
           {modelling ? <Opening /> : <Ask item={item} />}
@@ -46,7 +47,7 @@ function Ask({ item }: { readonly item: Item }) {
 
 function ModelHow() {
   const { gesture, reminder } = useRun((run) => run.round);
-  return `Together now. Then it is their turn. With hands: ${gesture} ${reminder}`;
+  return SAY.togetherNowTurn(gesture, reminder);
 }
 
 /** How the child answers; who asks, where children play in pairs. */
@@ -56,7 +57,7 @@ function How({ item }: { readonly item: Item }) {
   const child = useRun((run) => run.state.childId);
   const check = useRun((run) => run.check);
   const reminder = useRun((run) => run.round.reminder);
-  return `${partner ? `${nameOf(partner)} asks ${nameOf(child)}. ` : ''}${check ? reminder : item.how}`;
+  return `${partner ? SAY.asks(nameOf(partner), nameOf(child)) : ''}${check ? reminder : item.how}`;
 }
 
 /** Time to think, where this device gives some. */
@@ -75,11 +76,11 @@ function sayOf(step: RoutineStep, item: Item, ask: string, covered: boolean): st
   if (step === 'your-turn' || covered) return ask;
   switch (step) {
     case 'say-back':
-      return `${fill('{word}', item.slots)}. Say it back.`;
+      return SAY.sayItBack(fill('{word}', item.slots));
     case 'join':
       return item.script.find((line) => line.role === 'together')?.text ?? item.word;
     case 'together':
-      return `All together: ${item.script.find((line) => line.role === 'children')?.text ?? item.expected}`;
+      return SAY.allTogether(item.script.find((line) => line.role === 'children')?.text ?? item.expected);
     case 'my-turn':
       return modelLine(item);
   }

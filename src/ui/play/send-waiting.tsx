@@ -6,6 +6,7 @@ import { forgetErasedHere } from './erased';
 import * as outbox from './run/outbox';
 import { sendVia } from './run/send';
 import { startSync, type Sync } from './run/sync';
+import { sendWaiting as say } from './text';
 
 /** What was set aside, as a file to keep: open text, with the reason beside each entry. */
 function fileOf(aside: readonly outbox.Aside[]): string {
@@ -76,20 +77,18 @@ interface SetAsideProps {
 
 /** Taps the server would not keep: why, and a way to save them. */
 function SetAside({ aside, onDrop }: SetAsideProps) {
-  const many = aside.length === 1 ? 'One tap' : `${aside.length} taps`;
+  const many = aside.length === 1 ? say.oneTap : say.taps(aside.length);
   return (
     <section
-      aria-label="Taps that could not be kept"
+      aria-label={say.tapsCouldKept}
       className="flex flex-wrap items-center gap-x-4 gap-y-2 bg-marigold-soft px-4 py-2 sm:px-10"
     >
-      <p className="min-w-0 flex-1">
-        {many} on this device could not be added to the session: {[...new Set(aside.map((a) => a.why))].join(' ')}
-      </p>
+      <p className="min-w-0 flex-1">{say.deviceCouldAdded(many, [...new Set(aside.map((a) => a.why))].join(' '))}</p>
       <button type="button" className="plain" onClick={() => save('bouncy-echo-set-aside.json', fileOf(aside))}>
-        Save as a file
+        {say.saveFile}
       </button>
       <button type="button" className="plain" onClick={onDrop}>
-        Remove from this device
+        {say.removeDevice}
       </button>
     </section>
   );

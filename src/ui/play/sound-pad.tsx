@@ -14,6 +14,7 @@ import { HeardAnswer } from '../kit/heard-answer';
 import { ErrorMessage } from '../kit/message';
 import { MANNER_WORDS } from '../kit/manners';
 import { sure } from '@/core/sure';
+import { soundPad as say } from './text';
 
 /** What was said and what to make of it. */
 export interface Heard {
@@ -71,13 +72,13 @@ const withoutLast = (was: Chunks): Chunks => {
   return last && last.length > 1 ? [...was.slice(0, -1), last.slice(0, -1)] : was.slice(0, -1);
 };
 
-const AWAY = 'The server cannot be reached, and only it can read a spelling. Tap the sounds instead.';
+const AWAY = say.serverCannotReached;
 
 /** What the button says that takes what was heard. */
 function markWords(heard: Heard | null, question: Question | null): string {
   if (!heard) return '';
-  if (question) return `Mark it: ${OUTCOME_WORDS[heard.judgement.outcome]}`;
-  return heard.judgement.outcome === 'on-own' ? 'Put it on the list' : 'Leave it';
+  if (question) return say.markIt(OUTCOME_WORDS[heard.judgement.outcome]);
+  return heard.judgement.outcome === 'on-own' ? say.putList : say.leaveIt;
 }
 
 /** True where the sounds are to be said one by one. */
@@ -118,7 +119,7 @@ export function SoundPad({ sessionId, round, itemKey, accent, who, question, onM
   const marks = markWords(heard, question);
   const button = (key: PadKey) => <Key key={key.ipa} sound={key} fits={fits(key)} onTap={() => put(key)} />;
   return (
-    <Dialog open wide onOpenChange={onClose} title={`${who} said`}>
+    <Dialog open wide onOpenChange={onClose} title={say.said(who)}>
       <TypeIt
         exact={exact}
         find={find}
@@ -176,19 +177,19 @@ function Verdict({ line, heard, question, parted, setParted, chunks, back, onMar
               <HeardAnswer show={null} line={line} />
             </span>
           ) : (
-            <span className="text-muted">Tap what you heard.</span>
+            <span className="text-muted">{say.tapHeard}</span>
           )}
           {heard?.judgement.why}
         </p>
         {question && (
           <button type="button" className="plain min-h-16" aria-pressed={parted} onClick={() => setParted(!parted)}>
-            {parted ? 'One by one' : 'In one go'}
+            {parted ? say.oneByOne : say.inOneGo}
           </button>
         )}
         <button
           type="button"
           className="plain min-h-16"
-          aria-label="Take the last sound back"
+          aria-label={say.takeLastSound}
           disabled={!chunks.length}
           onClick={back}
         >
@@ -223,7 +224,7 @@ function Pad({
         </div>
       ))}
       <div className="flex flex-wrap items-center gap-x-4 gap-y-1 lg:col-span-2">
-        <h3 className="w-36 font-sans text-base font-normal text-muted">vowels</h3>
+        <h3 className="w-36 font-sans text-base font-normal text-muted">{say.vowels}</h3>
         <ul className="flex flex-1 flex-wrap gap-1.5">{vowels.map(button)}</ul>
       </div>
     </div>
@@ -253,7 +254,7 @@ function TypeIt({ exact, find, put, asWord, question, setFind, setError, busy }:
       className="flex flex-wrap items-center gap-3"
     >
       <label className="min-w-0 flex-1">
-        <span className="sr-only">A sound, or a word as it was said</span>
+        <span className="sr-only">{say.soundWordSaid}</span>
         <input
           className="field min-w-40 font-word text-2xl"
           autoFocus
@@ -261,7 +262,7 @@ function TypeIt({ exact, find, put, asWord, question, setFind, setError, busy }:
           autoCapitalize="off"
           spellCheck={false}
           maxLength={24}
-          placeholder={question ? 'a sound, or a word as it was said' : 'the word they said'}
+          placeholder={question ? say.soundWordSaidLine : say.wordSaid}
           value={find}
           onChange={(e) => {
             setFind(e.target.value);
@@ -270,7 +271,7 @@ function TypeIt({ exact, find, put, asWord, question, setFind, setError, busy }:
         />
       </label>
       <button type="button" className="plain shrink-0" disabled={busy || find.trim().length < 2} onClick={asWord}>
-        It is a word
+        {say.word}
       </button>
     </form>
   );

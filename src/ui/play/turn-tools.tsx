@@ -4,6 +4,7 @@ import { ACCESS_WORDS } from '@/core/answers/access';
 import { ROUTINE_WORDS } from '@/core/games/routine-steps';
 import { beatCount } from './run/beats';
 import { useNames, useRun, useStore } from './use-run';
+import { turnTools as say } from './text';
 
 /** Who speaks now, and saying it again. */
 export function TurnTools() {
@@ -22,9 +23,7 @@ function AlwaysSo() {
   const child = useRun((run) => run.state.childId);
   if (!access.length || child === null) return null;
   return (
-    <p className="text-muted">
-      Always for {nameOf(child)}: {access.map((a) => ACCESS_WORDS[a].play).join(', ')}.
-    </p>
+    <p className="text-muted">{say.alwaysFor(nameOf(child), access.map((a) => ACCESS_WORDS[a].play).join(', '))}</p>
   );
 }
 
@@ -41,7 +40,7 @@ function Buttons() {
       {steps.length > 1 && (
         <div
           role="group"
-          aria-label="Who speaks"
+          aria-label={say.whoSpeaks}
           className="flex min-w-0 overflow-x-auto rounded-xl border border-line-strong bg-card"
         >
           {steps.map((name) => (
@@ -59,15 +58,16 @@ function Buttons() {
       )}
       {beats && (
         <button type="button" className="plain min-h-16" onClick={store.beat}>
-          Beat it out
+          {say.beatItOut}
         </button>
       )}
       <button type="button" className="plain min-h-16" aria-pressed={saidAgain} onClick={store.sayAgain}>
-        Said again{saidAgain && ' ✓'}
+        {say.saidAgain}
+        {saidAgain && ' ✓'}
       </button>
       {!check && (
         <button type="button" className="plain min-h-16" onClick={store.slower}>
-          Slower{slowed}
+          {say.slower(slowed)}
         </button>
       )}
     </div>

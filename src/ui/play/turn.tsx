@@ -9,6 +9,7 @@ import { SayPanel } from './say-panel';
 import { Stage } from './stage';
 import { TurnTools } from './turn-tools';
 import { useNames, useRun, useStore } from './use-run';
+import { turn as say } from './text';
 
 /** A turn, or the model before it: what to say, the item, what is right, and what is at hand. */
 export function Turn() {
@@ -37,11 +38,9 @@ function Heading() {
   const modelling = useRun((run) => run.modelling);
   return (
     <>
-      <h1 className="sr-only">
-        {round} with {group}
-      </h1>
+      <h1 className="sr-only">{say.withLine(round, group)}</h1>
       <p role="status" className="sr-only">
-        {modelling || state.calling ? '' : `${nameOf(state.childId)}’s turn, ${state.done + 1} of ${state.planned}`}
+        {modelling || state.calling ? '' : say.sTurnOf(nameOf(state.childId), state.done + 1, state.planned)}
       </p>
     </>
   );
@@ -57,7 +56,7 @@ function Tools() {
   return (
     <div>
       <button type="button" className="plain min-h-16" onClick={store.beat}>
-        Beat it out
+        {say.beatItOut}
       </button>
     </div>
   );

@@ -1,4 +1,5 @@
 import { AsideButton } from '../words/aside-button';
+import { asideList as say } from './text';
 
 interface AsideListProps {
   readonly groupId: string;
@@ -11,12 +12,10 @@ export function AsideList({ groupId, groupName, words }: AsideListProps) {
   return (
     <section id="aside" aria-labelledby="aside-h" className="mt-14 max-w-4xl scroll-mt-4">
       <h2 id="aside-h" className="text-3xl">
-        Words put aside
+        {say.wordsPutAside}
       </h2>
       <p className="mt-1 mb-3 text-lg text-muted">
-        {words.length
-          ? `No game offers these words to ${groupName}. Nobody is told why.`
-          : `${groupName} has none. You can put a word aside from its page, a word set, a plan or while you play.`}
+        {words.length ? say.noGameOffers(groupName) : say.nonePutWord(groupName)}
       </p>
       {words.length > 0 && (
         <ul className="flex flex-wrap gap-2">

@@ -2,10 +2,11 @@
 
 import { clsx } from 'clsx';
 import { useLook } from '../kit/use-look';
+import { lookChoice as say } from './text';
 
 const LOOKS = [
-  ['light', 'Light, for the day'],
-  ['dim', 'Dim, for nap time'],
+  ['light', say.lightDay],
+  ['dim', say.dimNapTime],
 ] as const;
 
 /** How bright the screen is, on this device. */
@@ -13,7 +14,7 @@ export function LookChoice() {
   const [look, change] = useLook();
   return (
     <fieldset className="mt-12 max-w-3xl border-t border-line pt-6">
-      <legend className="float-left mb-3 w-full font-word text-2xl font-bold">On this device</legend>
+      <legend className="float-left mb-3 w-full font-word text-2xl font-bold">{say.onThisDevice}</legend>
       <div className="clear-both flex flex-wrap gap-2.5">
         {LOOKS.map(([id, name]) => (
           <button
@@ -30,7 +31,7 @@ export function LookChoice() {
           </button>
         ))}
       </div>
-      <p className="mt-2 text-muted">Only here, and at once. What is printed stays dark on white.</p>
+      <p className="mt-2 text-muted">{say.onlyOncePrinted}</p>
     </fieldset>
   );
 }

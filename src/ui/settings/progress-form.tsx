@@ -6,6 +6,7 @@ import { UNIT_ORDERS, UNIT_ORDER_WORDS } from '@/core/progress/ladders';
 import { PLAIN_ERRS, RULES, RULE_WORDS } from '@/core/progress/rule';
 import type { ProgressSettings } from '@/server/setting/settings';
 import { ErrorMessage } from '../kit/message';
+import { progressForm as say } from './text';
 
 /** How answers are weighed, which units come first, how many adults lead. */
 export function ProgressForm({ settings }: { settings: ProgressSettings }) {
@@ -14,16 +15,16 @@ export function ProgressForm({ settings }: { settings: ProgressSettings }) {
   const [order, setOrder] = useState(settings.unitOrder);
   return (
     <form action={action} className="mt-12 max-w-3xl border-t border-line pt-6">
-      <h2 className="mb-2 text-2xl">What answers mean</h2>
+      <h2 className="mb-2 text-2xl">{say.whatAnswersMean}</h2>
       <fieldset className="mb-4">
-        <legend className="mb-1 font-bold">When is a step secure?</legend>
+        <legend className="mb-1 font-bold">{say.whenStepSecure}</legend>
         {RULES.map((r) => (
           <Choice key={r} name="rule" value={r} on={rule === r} onPick={() => setRule(r)} words={RULE_WORDS[r]} />
         ))}
         {rule === 'plain' && <p className="border-l-4 border-marigold py-1 pl-4">{PLAIN_ERRS}</p>}
       </fieldset>
       <fieldset className="mb-4">
-        <legend className="mb-1 font-bold">Which units come first?</legend>
+        <legend className="mb-1 font-bold">{say.unitsComeFirst}</legend>
         {UNIT_ORDERS.map((o) => (
           <Choice
             key={o}
@@ -36,11 +37,11 @@ export function ProgressForm({ settings }: { settings: ProgressSettings }) {
         ))}
       </fieldset>
       <label className="mb-4 flex items-center gap-3">
-        <span className="font-bold">Adults who can lead a group</span>
+        <span className="font-bold">{say.adultsLeadGroup}</span>
         <input type="number" name="staff" min={1} max={8} defaultValue={settings.staff} className="field w-24" />
       </label>
       <button type="submit" className="action" disabled={running}>
-        Keep
+        {say.keep}
       </button>
       <div aria-live="polite" className="mt-3">
         {state.said && <p className="text-green">{state.said}</p>}

@@ -10,6 +10,7 @@ import type { AccentExamples } from '@/server/words/counting-examples';
 import type { Settings } from '@/server/setting/settings';
 import { BounceLine } from '../kit/bounce-line';
 import { ErrorMessage } from '../kit/message';
+import { settingsForm as say } from './text';
 
 interface SettingsFormProps {
   readonly settings: Settings;
@@ -18,9 +19,9 @@ interface SettingsFormProps {
 }
 
 const PRESET_NAMES: readonly (readonly [keyof typeof PRESETS, string])[] = [
-  ['default', 'Usual'],
-  ['strict', 'Sound by sound'],
-  ['letters', 'As the letters go'],
+  ['default', say.usual],
+  ['strict', say.soundBySound],
+  ['letters', say.lettersGo],
 ];
 
 interface TickProps {
@@ -48,7 +49,7 @@ export function SettingsForm({ settings, accents, examples }: SettingsFormProps)
     <form action={action} className="max-w-4xl">
       <input type="hidden" name="accent" value={accent} />
       <fieldset>
-        <legend className="mb-2 font-word text-2xl font-bold">Accent of the group</legend>
+        <legend className="mb-2 font-word text-2xl font-bold">{say.accentGroup}</legend>
         <div className="flex flex-wrap gap-2.5">
           {accents.map(({ id, name }) => (
             <Choice key={id} name="main" value={id} checked={main === id} onPick={() => setAccent(id)}>
@@ -64,30 +65,30 @@ export function SettingsForm({ settings, accents, examples }: SettingsFormProps)
               checked={accent === id}
               onChange={(e) => setAccent(e.target.checked ? (id as AccentId) : main)}
             />
-            We say <span className="font-word">{variant?.alike[0]}</span> and{' '}
-            <span className="font-word">{variant?.alike[1]}</span> alike
+            {say.weSay} <span className="font-word">{variant?.alike[0]}</span> {say.and}{' '}
+            <span className="font-word">{variant?.alike[1]}</span> {say.alike}
           </label>
         ))}
       </fieldset>
       <Tick name="mixed" on={settings.mixed}>
-        People here speak in different accents, so a vowel from another one counts as right
+        {say.peopleSpeakDifferent}
       </Tick>
       <Tick name="letIn" on={settings.letIn}>
-        Also offer words that are said in other countries, or only in some places here
+        {say.alsoOfferWords}
       </Tick>
       <Examples words={words} />
       <p className="mt-2 mb-9 text-muted">
         {rhymes.map(({ pair: [a, b], rhyme }, i) => (
           <span key={a}>
             {i > 0 && ' · '}
-            <span className="font-word text-ink">{a}</span> and <span className="font-word text-ink">{b}</span>{' '}
-            {rhyme ? 'rhyme' : 'do not rhyme'}
+            <span className="font-word text-ink">{a}</span> {say.and} <span className="font-word text-ink">{b}</span>{' '}
+            {rhyme ? 'rhyme' : say.doNotRhyme}
           </span>
         ))}
       </p>
 
       <div className="mb-3 flex flex-wrap items-center gap-2.5">
-        <h2 className="mr-3 text-2xl">Counting</h2>
+        <h2 className="mr-3 text-2xl">{say.counting}</h2>
         {PRESET_NAMES.map(([id, name]) => (
           <button key={id} type="button" className="plain" onClick={() => setConventions(PRESETS[id])}>
             {name}
@@ -100,11 +101,9 @@ export function SettingsForm({ settings, accents, examples }: SettingsFormProps)
         {state.error && <ErrorMessage>{state.error}</ErrorMessage>}
       </div>
       <button type="submit" className="action" disabled={running}>
-        {settings.confirmed ? 'Keep this' : 'This is how we count'}
+        {settings.confirmed ? say.keepThis : say.howWeCount}
       </button>
-      {!settings.confirmed && (
-        <p className="mt-3 text-muted">Until you say so, words whose count is argued about stay out of the games.</p>
-      )}
+      {!settings.confirmed && <p className="mt-3 text-muted">{say.untilSayWords}</p>}
     </form>
   );
 }
@@ -145,9 +144,9 @@ function Counting({
               {apart}
             </Choice>
             <p className="w-36 text-right text-muted">
-              <span className="font-word text-lg text-ink">{example.word}</span> has{' '}
-              {conventions[id] ? example.one : example.two}
-              {same && <span className="block text-sm">either way here</span>}
+              <span className="font-word text-lg text-ink">{example.word}</span>{' '}
+              {say.has(conventions[id], example.one, example.two)}
+              {same && <span className="block text-sm">{say.eitherWayHere}</span>}
             </p>
           </fieldset>
         );
@@ -164,7 +163,7 @@ function Examples({
 }) {
   return (
     <ul
-      aria-label="How this accent says them"
+      aria-label={say.howAccentSays}
       aria-live="polite"
       className="mt-4 grid gap-x-8 border-t border-line min-[520px]:grid-cols-2 md:grid-cols-3"
     >

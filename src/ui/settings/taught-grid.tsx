@@ -4,6 +4,7 @@ import { clsx } from 'clsx';
 import { useState, useTransition } from 'react';
 import { keepTaught } from '@/actions/words';
 import { ErrorMessage } from '../kit/message';
+import { taughtGrid as say } from './text';
 
 export interface TaughtSound {
   readonly ipa: string;
@@ -30,7 +31,7 @@ export function TaughtGrid({ groupId, groupName, taught, rows }: TaughtGridProps
     setKept(next);
     begin(async () => {
       const answer = await keepTaught(groupId, [...next]);
-      setError(answer.ok ? '' : `${answer.error} The last tick was not kept.`);
+      setError(answer.ok ? '' : say.lastTickKept(answer.error));
       if (!answer.ok) setKept(before);
     });
   };
@@ -44,12 +45,9 @@ export function TaughtGrid({ groupId, groupName, taught, rows }: TaughtGridProps
   return (
     <section id="taught" aria-labelledby="taught-h" className="mt-14 max-w-4xl scroll-mt-4">
       <h2 id="taught-h" className="text-3xl">
-        Sounds we have taught
+        {say.soundsWeTaught}
       </h2>
-      <p className="mt-1 mb-3 text-lg text-muted">
-        For {groupName}: {all.filter(on).length} of {all.length}. Words with only these sounds can be asked for under
-        Words.
-      </p>
+      <p className="mt-1 mb-3 text-lg text-muted">{say.wordsOnlyThese(groupName, all.filter(on).length, all.length)}</p>
       {error && <ErrorMessage>{error}</ErrorMessage>}
       {rows.map((row) => (
         <div key={row.name} className="mb-3" role="group" aria-label={row.name}>
@@ -76,10 +74,10 @@ export function TaughtGrid({ groupId, groupName, taught, rows }: TaughtGridProps
       ))}
       <p className="flex gap-2">
         <button type="button" className="plain" onClick={() => set(new Set(all.flatMap((s) => s.keys)))}>
-          All of them
+          {say.allOfThem}
         </button>
         <button type="button" className="plain" disabled={!kept.size} onClick={() => set(new Set())}>
-          None
+          {say.none}
         </button>
       </p>
     </section>

@@ -5,16 +5,17 @@ import type { SoundChart } from '@/server/words/sounds';
 import { MarkShape } from '../kit/bounce-line';
 import { MANNER_WORDS } from '../kit/manners';
 import { sure } from '@/core/sure';
+import { chartScreen as say } from './text';
 
 const PLACE_WORDS: Readonly<Record<string, string>> = {
-  bilabial: 'both lips',
-  labiodental: 'lip and teeth',
-  dental: 'tongue and teeth',
-  alveolar: 'behind the teeth',
-  postalveolar: 'further back',
-  palatal: 'middle of the roof',
-  velar: 'back of the roof',
-  'labial-velar': 'lips and back',
+  bilabial: say.bothLips,
+  labiodental: say.lipAndTeeth,
+  dental: say.tongueAndTeeth,
+  alveolar: say.behindTheTeeth,
+  postalveolar: say.furtherBack,
+  palatal: say.middleRoof,
+  velar: say.backRoof,
+  'labial-velar': say.lipsAndBack,
   glottal: 'throat',
 };
 /** Every sound of the accent by where and how it is made; each leads to its page. */
@@ -24,14 +25,11 @@ export function ChartScreen({ chart }: { chart: SoundChart }) {
     .filter((place) => chart.consonants.some((row) => row.cells.some((c) => c.place === place && c.sounds.length)));
   return (
     <>
-      <h1 className="mb-1 text-4xl">Sounds</h1>
-      <p className="mb-5 max-w-3xl text-lg text-muted">
-        How each sound is made in your accent. A hop is clipped, a long bar can be held, a short bar is light, a lens is
-        a vowel.
-      </p>
-      <div className="relative overflow-x-auto" tabIndex={0} role="region" aria-label="Chart of consonants">
+      <h1 className="mb-1 text-4xl">{say.sounds}</h1>
+      <p className="mb-5 max-w-3xl text-lg text-muted">{say.howEachSound}</p>
+      <div className="relative overflow-x-auto" tabIndex={0} role="region" aria-label={say.chartOfConsonants}>
         <table className="w-full min-w-[60rem] border-collapse">
-          <caption className="pb-2 text-left font-word text-2xl font-bold">Consonants</caption>
+          <caption className="pb-2 text-left font-word text-2xl font-bold">{say.consonants}</caption>
           <thead>
             <tr>
               <td className="w-32" />
@@ -68,10 +66,8 @@ export function ChartScreen({ chart }: { chart: SoundChart }) {
           </tbody>
         </table>
       </div>
-      <p className="mt-2 text-[0.95rem] text-muted">
-        Of two side by side, the second is said with voice: a hand on the throat feels it.
-      </p>
-      <h2 className="mt-8 mb-2 text-2xl">Vowels</h2>
+      <p className="mt-2 text-[0.95rem] text-muted">{say.twoSideSide}</p>
+      <h2 className="mt-8 mb-2 text-2xl">{say.vowels}</h2>
       <div className="flex flex-wrap gap-2">
         {chart.vowels.map((v) => (
           <SoundLink key={v.ipa} ipa={v.ipa} label={v.label} as={v.as ?? undefined} />

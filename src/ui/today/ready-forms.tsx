@@ -4,6 +4,7 @@ import { useActionState } from 'react';
 import { planIt, playReady } from '@/actions/plans';
 import type { PlanWish } from '@/core/formats/plan-file';
 import { ErrorMessage } from '../kit/message';
+import { readyForms as say } from './text';
 
 interface ReadyFormsProps {
   readonly groupId: string;
@@ -31,13 +32,15 @@ export function ReadyForms({ groupId, wish, minutes, title, main }: ReadyFormsPr
       <form action={play}>
         {fields}
         <button type="submit" className={`${main ? 'action text-xl' : 'plain'} min-h-16 w-full`} disabled={playing}>
-          Play now · {minutes} min<span className="sr-only">: {title}</span>
+          {say.playNowMin(minutes)}
+          <span className="sr-only">: {title}</span>
         </button>
       </form>
       <form action={plan} className="text-center">
         {fields}
         <button type="submit" className="quiet" disabled={planning}>
-          Change it first<span className="sr-only">: {title}</span>
+          {say.changeItFirst}
+          <span className="sr-only">: {title}</span>
         </button>
       </form>
       {error && <ErrorMessage>{error}</ErrorMessage>}

@@ -8,6 +8,7 @@ import { SessionLines } from '../look-back/session-lines';
 import type { Tomorrow } from '@/server/children/progress';
 import { ReadyForms } from './ready-forms';
 import { DueList, TomorrowGroups } from './tomorrow';
+import { todayScreen as say } from './text';
 
 interface TodayProps {
   readonly group: Group;
@@ -23,7 +24,7 @@ export function TodayScreen({ group, sessions, ready, tomorrow }: TodayProps) {
   return (
     <div className="grid gap-x-14 gap-y-10 lg:grid-cols-[minmax(0,1fr)_20rem]">
       <div className="min-w-0">
-        <h1 className="text-4xl">Ready for {group.name}</h1>
+        <h1 className="text-4xl">{say.readyFor(group.name)}</h1>
         <p className="mb-3 text-lg text-muted">{format(new Date(), 'EEEE d MMMM')}</p>
         <ul className="divide-y divide-line border-y border-line">
           {ready.map((session, i) => (
@@ -52,28 +53,28 @@ export function TodayScreen({ group, sessions, ready, tomorrow }: TodayProps) {
         </ul>
         {open && (
           <p className="mt-5 border-l-4 border-marigold py-1 pl-4">
-            “{open.title}” is not finished.{' '}
+            {say.isNotFinished(open.title)}{' '}
             <Link className="quiet px-1 text-ink" href={`/play/${open.id}`}>
-              Go on with it
+              {say.go}
             </Link>
           </p>
         )}
         {tomorrow.grouping.groups.length > 0 && <TomorrowGroups groupId={group.id} tomorrow={tomorrow} />}
-        <h2 className="mt-12 mb-1 text-2xl">Lately</h2>
+        <h2 className="mt-12 mb-1 text-2xl">{say.lately}</h2>
         {sessions.length ? (
           <SessionLines sessions={sessions} />
         ) : (
-          <p className="text-muted">Sessions of {group.name} will stand here once you have played one.</p>
+          <p className="text-muted">{say.sessionsStandOnce(group.name)}</p>
         )}
       </div>
       <section aria-labelledby="here">
         <h2 id="here" className="mb-1 text-2xl">
-          Here today
+          {say.hereToday}
         </h2>
         {group.children.length ? (
           <>
             <p className="mb-2 text-muted">
-              {here.length} of {group.children.length} in {group.name}. Tap to say who is away.
+              {say.of(here.length)} {group.children.length} {say.tapSayAway(group.name)}
             </p>
             <ul className="divide-y divide-line border-y border-line">
               {group.children.map((child) => (
@@ -84,11 +85,11 @@ export function TodayScreen({ group, sessions, ready, tomorrow }: TodayProps) {
             </ul>
           </>
         ) : (
-          <p className="mb-3 text-muted">No names yet. You can play with everyone together, or add names first.</p>
+          <p className="mb-3 text-muted">{say.noNamesYet}</p>
         )}
         <p className="mt-3">
           <Link className="plain" href="/children">
-            {group.children.length ? 'Change the list' : 'Add names'}
+            {group.children.length ? say.changeTheList : say.addNames}
           </Link>
         </p>
         <DueList groupId={group.id} tomorrow={tomorrow} />

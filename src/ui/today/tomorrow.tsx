@@ -6,21 +6,18 @@ import { capital, listed } from '@/core/in-words';
 import { groupBy } from '@/core/group-by';
 import type { Tomorrow } from '@/server/children/progress';
 import { ErrorMessage } from '../kit/message';
+import { tomorrow as say } from './text';
 
 /** Who could work together, what each group would play, and what had to give; one tap plays it. */
 export function TomorrowGroups({ groupId, tomorrow }: { groupId: string; tomorrow: Tomorrow }) {
   const { grouping, staff } = tomorrow;
-  const nameOf = (id: string): string => tomorrow.names[id] ?? 'A child';
+  const nameOf = (id: string): string => tomorrow.names[id] ?? say.aChild;
   return (
     <section aria-labelledby="groups" className="mt-10">
       <h2 id="groups" className="mb-0.5 text-2xl">
-        Who could work together
+        {say.couldWorkTogether}
       </h2>
-      <p className="mb-2 text-muted">
-        By what is next for each, three to six in a group, {staff === 1 ? 'one adult' : `${staff} adults`}
-        {grouping.afterEachOther ? ': more groups than adults, so they play one after the other' : ''}. Change the
-        number of adults in Settings.
-      </p>
+      <p className="mb-2 text-muted">{say.nextEachThree(staff, grouping.afterEachOther)}</p>
       <ul className="divide-y divide-line border-y border-line">
         {grouping.groups.map((g) => (
           <li
@@ -33,9 +30,8 @@ export function TomorrowGroups({ groupId, tomorrow }: { groupId: string; tomorro
               {[...groupBy(g.gave, (gave) => gave.own?.rungOf.does ?? '')].map(([does, of]) => (
                 <p key={does} className="text-[0.95rem] text-muted">
                   {does
-                    ? `${listed(of.map((o) => nameOf(o.id)))} would otherwise ${does}.`
-                    : `${listed(of.map((o) => nameOf(o.id)))} ${of.length === 1 ? 'has' : 'have'} not been ` +
-                      'seen yet: a good place to begin.'}
+                    ? say.wouldOtherwise(listed(of.map((o) => nameOf(o.id))), does)
+                    : say.beenSeenYet(listed(of.map((o) => nameOf(o.id))), of.length)}
                 </p>
               ))}
             </div>
@@ -76,14 +72,14 @@ function PlayStep({ groupId, ladder, rung, does, childIds }: PlayStepProps) {
             setError(
               (
                 await playStep(groupId, ladder, rung, [...childIds]).catch(() => ({
-                  error: 'The server cannot be reached.',
+                  error: say.serverCannotReached,
                 }))
               )?.error ?? null,
             ),
           )
         }
       >
-        Play with {childIds.length}
+        {say.playWith(childIds.length)}
         <span className="sr-only">: {does}</span>
       </button>
       {error && (
@@ -96,7 +92,7 @@ function PlayStep({ groupId, ladder, rung, does, childIds }: PlayStepProps) {
 }
 
 const ago = (days: number): string =>
-  days < 14 ? `${days} ${days === 1 ? 'day' : 'days'}` : `${Math.round(days / 7)} weeks`;
+  days < 14 ? `${days} ${days === 1 ? 'day' : 'days'}` : say.weeks(Math.round(days / 7));
 
 /** What held and has not been heard for long; one tap plays it with those whose time has come. */
 export function DueList({ groupId, tomorrow: { due, names } }: { groupId: string; tomorrow: Tomorrow }) {
@@ -104,15 +100,16 @@ export function DueList({ groupId, tomorrow: { due, names } }: { groupId: string
   return (
     <section aria-labelledby="due" className="mt-8">
       <h2 id="due" className="mb-1 text-2xl">
-        Due again
+        {say.dueAgain}
       </h2>
-      <p className="mb-1 text-muted">It held; a short round keeps it.</p>
+      <p className="mb-1 text-muted">{say.heldShortRound}</p>
       <ul className="divide-y divide-line border-y border-line">
         {due.slice(0, 6).map((d) => (
           <li key={`${d.ladder} ${d.rung}`} className="py-2.5">
             <p className="font-word text-lg leading-tight">{capital(d.does)}</p>
             <p className="mb-2 text-[0.95rem] text-muted">
-              {listed(d.children.map((id) => names[id] ?? 'A child'))}; last played {ago(d.days)} ago
+              {listed(d.children.map((id) => names[id] ?? say.aChild))}
+              {say.lastPlayedAgo(ago(d.days))}
             </p>
             <PlayStep groupId={groupId} ladder={d.ladder} rung={d.rung} does={d.does} childIds={d.children} />
           </li>

@@ -3,6 +3,7 @@
 import { useState, useTransition } from 'react';
 import { keepAside } from '@/actions/words';
 import { ErrorMessage } from '../kit/message';
+import { asideButton as say } from './text';
 
 interface AsideButtonProps {
   readonly groupId: string;
@@ -29,7 +30,7 @@ export function AsideButton({ groupId, groupName, word, aside }: AsideButtonProp
           })
         }
       >
-        {aside ? `Bring ${word} back for ${groupName}` : `Not with ${groupName}`}
+        {aside ? say.bringBackFor(word, groupName) : say.notWith(groupName)}
       </button>
       {error && <ErrorMessage>{error}</ErrorMessage>}
     </>

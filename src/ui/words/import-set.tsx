@@ -6,8 +6,9 @@ import { importFile, lookAtFile } from '@/actions/words';
 import type { ImportReport } from '@/server/words/word-sets';
 import { ErrorMessage } from '../kit/message';
 import { sure } from '@/core/sure';
+import { importSet as say } from './text';
 
-const STATE_WORDS = { known: 'in the bank', new: 'new: becomes a word of ours', refused: 'left out' } as const;
+const STATE_WORDS = { known: say.inTheBank, new: say.newBecomesWord, refused: say.leftOut } as const;
 
 interface Read {
   readonly text: string;
@@ -37,7 +38,7 @@ export function ImportSet() {
     begin(async () => {
       const answer = await importFile(sure(read).text, sure(read).name);
       if (!answer.ok) return setError(answer.error);
-      setSaid(`${sure(read).report.name} is in the list.`);
+      setSaid(say.list(sure(read).report.name));
       setRead(null);
       router.refresh();
     });
@@ -46,13 +47,11 @@ export function ImportSet() {
   return (
     <section aria-labelledby={`${id}h`} className="h-max rounded-2xl bg-card p-6">
       <h2 id={`${id}h`} className="mb-1 text-2xl">
-        Bring in a set
+        {say.bringSet}
       </h2>
-      <p className="mb-3 text-muted">
-        A CSV file with a column “word”, or a set saved as JSON. You see every row before anything is kept.
-      </p>
+      <p className="mb-3 text-muted">{say.csvFileColumn}</p>
       <label htmlFor={id} className="plain w-full cursor-pointer has-focus-visible:outline-3">
-        {busy ? 'Reading…' : 'Choose a file'}
+        {busy ? say.reading : say.chooseAFile}
         <input
           id={id}
           type="file"
@@ -68,21 +67,18 @@ export function ImportSet() {
       <div aria-live="polite" className="mt-3">
         {error && <ErrorMessage>{error}</ErrorMessage>}
         {said && <p className="text-green">{said}</p>}
-        {report?.fault && <ErrorMessage>{report.fault} Nothing was imported.</ErrorMessage>}
+        {report?.fault && <ErrorMessage>{say.nothingWasImported(report.fault)}</ErrorMessage>}
         {report && !report.fault && (
           <>
             <h3 className="mt-2 mb-1 text-xl wrap-anywhere">{report.name}</h3>
-            <p className="mb-2">
-              {report.words.length} of {report.rows.length} rows can be used{refused ? `, ${refused} left out` : ''}.
-              Nothing has been kept yet.
-            </p>
+            <p className="mb-2">{say.rowsUsedNothing(report.words.length, report.rows.length, refused)}</p>
             <Rows report={report} />
             <div className="flex gap-2">
               <button type="button" className="action flex-1" disabled={busy || !report.words.length} onClick={keep}>
-                Keep {report.words.length} {report.words.length === 1 ? 'word' : 'words'}
+                {say.keep(report.words.length)}
               </button>
               <button type="button" className="plain" onClick={() => setRead(null)}>
-                Leave it
+                {say.leaveIt}
               </button>
             </div>
           </>
@@ -97,7 +93,7 @@ function Rows({ report }: { readonly report: ImportReport }) {
   return (
     <ol
       tabIndex={0}
-      aria-label="Rows of the file"
+      aria-label={say.rowsFile}
       className="relative mb-3 max-h-80 divide-y divide-line overflow-y-auto border-y border-line"
     >
       {report.rows.map((row) => (

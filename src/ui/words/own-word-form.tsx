@@ -12,6 +12,7 @@ import { CAUTION_WORDS } from '../kit/cautions';
 import { ErrorMessage } from '../kit/message';
 import { sure } from '@/core/sure';
 import { TapPad, type PadKey } from './tap-pad';
+import { ownWordForm as say } from './text';
 
 interface OwnWordFormProps {
   readonly start: string;
@@ -102,10 +103,8 @@ export function OwnWordForm({ start, before, consonants, vowels }: OwnWordFormPr
     });
   return (
     <div className="max-w-3xl">
-      <h1 className="mb-1 text-4xl">{before ? `Change ${before.word}` : 'Add a word'}</h1>
-      <p className="mb-5 text-lg text-muted">
-        A word your children use and the bank does not have. Say it aloud as you go: your ear decides.
-      </p>
+      <h1 className="mb-1 text-4xl">{before ? say.change(before.word) : say.addAWord}</h1>
+      <p className="mb-5 text-lg text-muted">{say.wordChildrenUse}</p>
       <Spelling work={work} />
       <Trouble error={error} />
       {proposal && !work.tapping && <Asking work={work} proposal={proposal} />}
@@ -146,7 +145,8 @@ function Tapping({ proposal, consonants, vowels, work, busy }: TappingProps) {
     <>
       {!proposal.readings.length && (
         <p className="mb-3">
-          The dictionary does not have <strong>{proposal.word}</strong>. Say it slowly and tap each sound you hear.
+          {say.dictionary} <strong>{proposal.word}</strong>
+          {say.saySlowlyTap}
         </p>
       )}
       <TapPad consonants={consonants} vowels={vowels} onShow={work.showTaps} busy={busy} />
@@ -161,7 +161,7 @@ function Asking({ work, proposal }: { readonly work: SoundsWork; readonly propos
     <>
       {proposal.readings.length > 1 && (
         <Options
-          legend="How do you say it?"
+          legend={say.howSay}
           picked={String(reading)}
           onPick={(at) => work.startReading(proposal, Number(at))}
           options={proposal.readings.map((r, i) => ({
@@ -175,7 +175,7 @@ function Asking({ work, proposal }: { readonly work: SoundsWork; readonly propos
       {now?.questions.map((question, i) => (
         <Options
           key={`${reading} ${i}`}
-          legend={`Is it ${question.choices.map((c) => c.words).join(', or ')}?`}
+          legend={say.isIt(question.choices.map((c) => c.words).join(', or '))}
           picked={answers[i] ?? ''}
           onPick={(choice) => work.answer(i, choice)}
           options={question.choices
@@ -183,9 +183,7 @@ function Asking({ work, proposal }: { readonly work: SoundsWork; readonly propos
             .map((c) => ({ id: c.choice, text: c.words }))}
         />
       ))}
-      {work.stuck && (
-        <p className="mb-4 text-muted">No reading of the word has both. Choose another, or tap the sounds.</p>
-      )}
+      {work.stuck && <p className="mb-4 text-muted">{say.noReadingWord}</p>}
     </>
   );
 }
@@ -197,7 +195,7 @@ function OtherWay({ work, proposal }: { readonly work: SoundsWork; readonly prop
   return (
     <p className="mb-4">
       <button type="button" className="quiet px-1" onClick={() => setTapping(!tapping)}>
-        {tapping ? 'Back to the dictionary’s sounds' : 'It sounds different: tap the sounds'}
+        {tapping ? say.backDictionarysSounds : say.soundsDifferentTap}
       </button>
     </p>
   );
@@ -206,10 +204,10 @@ function OtherWay({ work, proposal }: { readonly work: SoundsWork; readonly prop
 /** The sounds, to be said one by one. */
 function ItsSounds({ proposal, sounds }: { readonly proposal: WordProposal; readonly sounds: Sounds }) {
   return (
-    <section aria-label="Its sounds" className="mt-5 mb-6 border-y border-line py-5">
+    <section aria-label={say.itsSounds} className="mt-5 mb-6 border-y border-line py-5">
       <p className="mb-3 text-lg">
-        <span className="font-word text-2xl font-bold">{proposal.word}</span> has <strong>{sounds.count}</strong>{' '}
-        sounds. Say them one by one: are they right?
+        <span className="font-word text-2xl font-bold">{proposal.word}</span> {say.has} <strong>{sounds.count}</strong>{' '}
+        {say.soundsSayThem}
       </p>
       <BounceLine marks={sounds.marks} count={sounds.count} size="full" />
     </section>
@@ -239,17 +237,17 @@ function AboutWord({ about, onChange, busy, keep }: AboutWordProps) {
   return (
     <div className="grid gap-4">
       <label>
-        What it means, in one line
+        {say.meansLine}
         <input
           className="field mt-1"
           value={meaning}
           onChange={(e) => change({ meaning: e.target.value })}
           maxLength={80}
-          placeholder="the shed by the gate"
+          placeholder={say.shedGate}
         />
       </label>
       <label>
-        A sentence with it (optional)
+        {say.sentenceOptional}
         <input
           className="field mt-1"
           value={sentence}
@@ -264,11 +262,11 @@ function AboutWord({ about, onChange, busy, keep }: AboutWordProps) {
           checked={prop}
           onChange={(e) => change({ prop: e.target.checked })}
         />{' '}
-        It is a thing we can put in a basket
+        {say.thingWePut}
       </label>
       {prop && (
         <fieldset className="flex flex-wrap gap-x-5">
-          <legend className="text-muted">To watch for</legend>
+          <legend className="text-muted">{say.toWatchFor}</legend>
           {OWN_CAUTIONS.map((c) => (
             <label key={c} className="flex min-h-12 items-center gap-2">
               <input
@@ -286,7 +284,7 @@ function AboutWord({ about, onChange, busy, keep }: AboutWordProps) {
       )}
       <p>
         <button type="button" className="action" disabled={busy} onClick={keep}>
-          It sounds right: keep it
+          {say.soundsRightKeep}
         </button>
       </p>
     </div>
@@ -304,7 +302,7 @@ function Spelling({ work: { typed, type, lookUp, proposal, busy } }: { readonly 
       }}
     >
       <label className="flex-1">
-        <span className="mb-1 block">The word</span>
+        <span className="mb-1 block">{say.theWord}</span>
         <input
           className="field font-word text-xl"
           value={typed}
@@ -316,7 +314,7 @@ function Spelling({ work: { typed, type, lookUp, proposal, busy } }: { readonly 
         />
       </label>
       <button type="submit" className={proposal ? 'plain' : 'action'} disabled={busy || !typed.trim()}>
-        Find its sounds
+        {say.findItsSounds}
       </button>
     </form>
   );

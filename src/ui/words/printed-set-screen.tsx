@@ -5,14 +5,15 @@ import { BounceLine } from '../kit/bounce-line';
 import { CautionMark } from '../kit/cautions';
 import { PictureCards } from './picture-cards';
 import { PrintButton } from './print-button';
+import { printedSetScreen as say } from './text';
 
 /** A set on paper: a list for the adult, or picture cards to cut out. */
 export function PrintedSetScreen({ set, as }: { set: PrintedSet; as: 'list' | 'cards' }) {
   return (
     <main className="mx-auto max-w-[52rem] px-4 py-6 print:max-w-none print:p-0">
-      <nav aria-label="Printing" className="mb-6 flex flex-wrap items-center gap-3 print:hidden">
+      <nav aria-label={say.printing} className="mb-6 flex flex-wrap items-center gap-3 print:hidden">
         <Link className="quiet px-1" href="/words/sets">
-          Our sets
+          {say.ourSets}
         </Link>
         {(['list', 'cards'] as const).map((kind) => (
           <Link
@@ -24,7 +25,7 @@ export function PrintedSetScreen({ set, as }: { set: PrintedSet; as: 'list' | 'c
               as === kind ? 'border-ink bg-ink text-card' : 'border-line-strong bg-card',
             )}
           >
-            {kind === 'list' ? 'A list' : 'Picture cards'}
+            {kind === 'list' ? say.aList : say.pictureCards}
           </Link>
         ))}
         <PrintButton />
@@ -55,10 +56,8 @@ export function PrintedSetScreen({ set, as }: { set: PrintedSet; as: 'list' | 'c
       ) : (
         <PictureCards words={set.words} />
       )}
-      {as === 'list' && !set.words.length && <p className="text-muted">No word of this set is in the bank any more.</p>}
-      <p className="mt-6 text-sm text-muted">
-        Sounds as in the accent and the counting of this setting. Pictures: OpenMoji, CC BY-SA 4.0.
-      </p>
+      {as === 'list' && !set.words.length && <p className="text-muted">{say.noWordSet}</p>}
+      <p className="mt-6 text-sm text-muted">{say.soundsAccentCounting}</p>
     </main>
   );
 }

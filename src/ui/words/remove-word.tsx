@@ -5,6 +5,7 @@ import { useState, useTransition } from 'react';
 import { removeOwnWord } from '@/actions/words';
 import { Dialog } from '../kit/dialog';
 import { ErrorMessage } from '../kit/message';
+import { removeWord as say } from './text';
 
 /** Takes a word of ours out, asking once. */
 export function RemoveWord({ word }: { word: string }) {
@@ -15,14 +16,9 @@ export function RemoveWord({ word }: { word: string }) {
   return (
     <>
       <button type="button" className="plain" onClick={() => setOpen(true)}>
-        Remove it
+        {say.removeIt}
       </button>
-      <Dialog
-        open={open}
-        onOpenChange={setOpen}
-        title={`Remove ${word}?`}
-        description="It leaves the words, the sets and the prop shelf. Sessions that were played with it keep it."
-      >
+      <Dialog open={open} onOpenChange={setOpen} title={say.removeLine(word)} description={say.leavesWordsSets}>
         {error && (
           <div className="mb-3">
             <ErrorMessage>{error}</ErrorMessage>
@@ -40,7 +36,7 @@ export function RemoveWord({ word }: { word: string }) {
             })
           }
         >
-          Remove {word}
+          {say.remove(word)}
         </button>
       </Dialog>
     </>

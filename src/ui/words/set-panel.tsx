@@ -28,6 +28,7 @@ import { ErrorMessage } from '../kit/message';
 import { StartForm } from '../today/start-form';
 import { address } from './address';
 import { WITHHELD_WORDS, type Withheld } from '@/core/lexicon/country';
+import { setPanel as say } from './text';
 
 interface SetWord {
   readonly word: string;
@@ -102,7 +103,7 @@ function useSet({
       const answer = await keepAside(groupId, word, true);
       setError(answer.ok ? '' : answer.error);
       if (!answer.ok || !here.current) return;
-      setSaid(`${word} is put aside for ${groupName}. You can bring it back under Settings.`);
+      setSaid(say.putAsideBring(word, groupName));
       swap(word);
     });
   const resize = (next: string): void =>
@@ -111,7 +112,7 @@ function useSet({
     begin(async () => {
       const answer = await keepSet(name, names, asNew ? undefined : saved?.id);
       setError(answer.ok ? '' : answer.error);
-      setSaid(answer.ok ? `Saved as ${name.trim()}.` : '');
+      setSaid(answer.ok ? say.savedAs(name.trim()) : '');
       // Whoever has gone to another screen meanwhile stays there.
       if (answer.ok && here.current)
         router.replace(address(choice, { words: names, set: answer.value }), { scroll: false });
@@ -156,7 +157,7 @@ export function SetPanel({
       <StartForm
         groupId={groupId}
         set={{ task: choice.task, words: names, model, spares }}
-        label={`Play with ${groupName}`}
+        label={say.playWith(groupName)}
       />
       <Others choice={choice} proposed={proposed} size={size} resize={panel.resize} sizes={sizes} />
       <Keep
@@ -202,9 +203,9 @@ function NoWords({
 }) {
   return (
     <p className="mb-4 text-muted">
-      Put words in with the plus beside them, or{' '}
+      {say.putWordsPlus}{' '}
       <Link className="underline underline-offset-4" href={address(choice, { words: undefined, set: undefined })}>
-        have a set proposed
+        {say.setProposed}
       </Link>
       .
     </p>
@@ -230,7 +231,7 @@ function Keep({ name, setName, busy, words, saved, changed, save, error, said, c
   return (
     <div className="mt-3 border-t border-line pt-3">
       <label className="mb-1 block text-muted" htmlFor="set-name">
-        Name of the set
+        {say.nameSet}
       </label>
       <div className="flex gap-2">
         <input
@@ -238,7 +239,7 @@ function Keep({ name, setName, busy, words, saved, changed, save, error, said, c
           className="field"
           value={name}
           onChange={(e) => setName(e.target.value)}
-          placeholder="Greenhouse words"
+          placeholder={say.greenhouseWords}
           autoComplete="off"
         />
         <button
@@ -247,7 +248,7 @@ function Keep({ name, setName, busy, words, saved, changed, save, error, said, c
           disabled={busy || !words.length || !name.trim() || (saved !== null && !changed)}
           onClick={() => save(saved === null)}
         >
-          {saved ? 'Save changes' : 'Save'}
+          {saved ? say.saveChanges : say.save}
         </button>
       </div>
       <div aria-live="polite" className="mt-2 text-[0.95rem]">
@@ -257,10 +258,10 @@ function Keep({ name, setName, busy, words, saved, changed, save, error, said, c
       {saved && (
         <p className="text-[0.95rem]">
           <Link className="quiet px-1" href={address(choice, { set: undefined, words: names })}>
-            Keep as another set
+            {say.keepAnotherSet}
           </Link>{' '}
           <Link className="quiet px-1" href="/words/sets">
-            All our sets
+            {say.allOurSets}
           </Link>
         </p>
       )}
@@ -285,10 +286,10 @@ function Others({ choice, proposed, size, resize, sizes }: OthersProps) {
         href={address(choice, { words: undefined, no: undefined, set: undefined, seed: choice.seed + 1 })}
         scroll={false}
       >
-        <RefreshCw aria-hidden="true" size={17} /> {proposed ? 'Propose others' : 'Propose a set'}
+        <RefreshCw aria-hidden="true" size={17} /> {proposed ? say.proposeOthers : say.proposeASet}
       </Link>
       <label className="flex items-center gap-2 text-muted">
-        of
+        {say.of}
         <select
           value={size}
           onChange={(e) => resize(e.target.value)}
@@ -296,7 +297,7 @@ function Others({ choice, proposed, size, resize, sizes }: OthersProps) {
         >
           {sizes.map((n) => (
             <option key={n} value={n}>
-              {n} words
+              {say.words(n)}
             </option>
           ))}
         </select>
@@ -315,7 +316,7 @@ function Games({
 }) {
   return (
     <fieldset className="mb-3 flex flex-wrap gap-2">
-      <legend className="sr-only">Game</legend>
+      <legend className="sr-only">{say.game}</legend>
       {tasks.map((task) => (
         <Link
           key={task.id}
@@ -364,7 +365,7 @@ function Order({ moved, names, words, proposed, spares, swap, show, groupName, p
               key={w.word}
               word={w.word}
               note={noteOn(w, proposed && i === words.length - 1 && i > 0)}
-              asideLabel={`Not with ${groupName}: ${w.word}`}
+              asideLabel={say.notWith(groupName, w.word)}
               onAside={() => putAside(w.word)}
               onSwap={spares.length ? () => swap(w.word) : null}
               onRemove={() => show(words.filter((other) => other.word !== w.word))}
@@ -403,7 +404,7 @@ function SetLine({ word, note, asideLabel, onAside, onSwap, onRemove }: SetLineP
         className="grid size-12 shrink-0 cursor-grab place-items-center text-muted"
         {...attributes}
         {...listeners}
-        aria-label={`Move ${word}`}
+        aria-label={say.move(word)}
       >
         <GripVertical aria-hidden="true" size={20} />
       </button>
@@ -420,7 +421,7 @@ function SetLine({ word, note, asideLabel, onAside, onSwap, onRemove }: SetLineP
           type="button"
           className="grid size-12 shrink-0 place-items-center rounded-lg text-green hover:bg-paper"
           onClick={onSwap}
-          aria-label={`Swap ${word} for another word`}
+          aria-label={say.swapAnotherWord(word)}
         >
           <RefreshCw aria-hidden="true" size={18} />
         </button>
@@ -429,7 +430,7 @@ function SetLine({ word, note, asideLabel, onAside, onSwap, onRemove }: SetLineP
         type="button"
         className="grid size-12 shrink-0 place-items-center rounded-lg text-muted hover:bg-paper hover:text-ink"
         onClick={onRemove}
-        aria-label={`Take ${word} out`}
+        aria-label={say.takeOut(word)}
       >
         <X aria-hidden="true" size={18} />
       </button>
@@ -438,7 +439,7 @@ function SetLine({ word, note, asideLabel, onAside, onSwap, onRemove }: SetLineP
         className="grid size-12 shrink-0 place-items-center rounded-lg text-muted hover:bg-paper hover:text-ink"
         onClick={onAside}
         aria-label={asideLabel}
-        title="Not with this group"
+        title={say.group}
       >
         <EyeOff aria-hidden="true" size={18} />
       </button>
@@ -451,12 +452,10 @@ function Title({ words, saved, proposed, missing }: Pick<SetPanelProps, 'words' 
   return (
     <>
       <h2 id="set" tabIndex={-1} className="text-2xl wrap-anywhere">
-        {saved ? saved.name : 'Word set'} · {words.length} {words.length === 1 ? 'word' : 'words'}
+        {saved ? saved.name : say.wordSet} · {words.length} {words.length === 1 ? 'word' : 'words'}
       </h2>
-      <p className="mb-1 text-muted">{proposed ? 'proposed: easy first, one stretch at the end' : 'your own order'}</p>
-      {missing.length > 0 && (
-        <p className="mb-2 text-[0.95rem] text-red">Not in the bank any more: {missing.join(', ')}.</p>
-      )}
+      <p className="mb-1 text-muted">{proposed ? say.proposedEasyFirst : say.yourOwnOrder}</p>
+      {missing.length > 0 && <p className="mb-2 text-[0.95rem] text-red">{say.bankMore(missing.join(', '))}</p>}
     </>
   );
 }

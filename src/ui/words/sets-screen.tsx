@@ -10,6 +10,7 @@ import { Dialog } from '../kit/dialog';
 import { Empty, ErrorMessage } from '../kit/message';
 import { sure } from '@/core/sure';
 import { ImportSet } from './import-set';
+import { setsScreen as say } from './text';
 
 /** Saved word sets: open, copy, print, take out as a file, erase; and bring one in. */
 export function SetsScreen({ sets }: { sets: readonly SavedSet[] }) {
@@ -23,16 +24,16 @@ export function SetsScreen({ sets }: { sets: readonly SavedSet[] }) {
     <div className="grid grid-cols-1 gap-x-14 gap-y-8 lg:grid-cols-[minmax(0,1fr)_23rem]">
       <div className="min-w-0">
         <div className="mb-4 flex flex-wrap items-end justify-between gap-4">
-          <h1 className="text-4xl">Our word sets</h1>
+          <h1 className="text-4xl">{say.ourWordSets}</h1>
           {sets.length > 4 && (
             <label className="w-64">
-              <span className="sr-only">Search the sets</span>
+              <span className="sr-only">{say.searchTheSets}</span>
               <input
                 className="field"
                 type="search"
                 value={search}
                 onChange={(e) => setSearch(e.target.value)}
-                placeholder="name or word"
+                placeholder={say.nameOrWord}
               />
             </label>
           )}
@@ -43,12 +44,12 @@ export function SetsScreen({ sets }: { sets: readonly SavedSet[] }) {
           </div>
         )}
         {!sets.length && (
-          <Empty title="Sets you save will be here">
-            Choose words under{' '}
+          <Empty title={say.setsSave}>
+            {say.chooseWordsUnder}{' '}
             <Link className="underline underline-offset-4" href="/words">
-              Find words
+              {say.findWords}
             </Link>
-            , give the set a name and save it; or bring one in from a file.
+            {say.giveSetName}
           </Empty>
         )}
         <ul className="divide-y divide-line border-y border-line empty:border-0">
@@ -56,7 +57,7 @@ export function SetsScreen({ sets }: { sets: readonly SavedSet[] }) {
             <SetRow key={set.id} set={set} busy={busy} begin={begin} setError={setError} setErasing={setErasing} />
           ))}
         </ul>
-        {sets.length > 0 && !shown.length && <p className="py-4 text-muted">No set has “{search}” in it.</p>}
+        {sets.length > 0 && !shown.length && <p className="py-4 text-muted">{say.noSet(search)}</p>}
       </div>
       <ImportSet />
       <EraseSet erasing={erasing} setErasing={setErasing} busy={busy} begin={begin} setError={setError} />
@@ -78,8 +79,8 @@ function EraseSet({ erasing, setErasing, busy, begin, setError }: EraseSetProps)
     <Dialog
       open={erasing !== null}
       onOpenChange={(open) => !open && setErasing(null)}
-      title={`Erase ${erasing?.name ?? ''}?`}
-      description="The set goes; its words stay in the bank, and sessions played with them stay as they are."
+      title={say.erase(erasing?.name ?? '')}
+      description={say.setGoesWords}
     >
       <button
         type="button"
@@ -93,7 +94,7 @@ function EraseSet({ erasing, setErasing, busy, begin, setError }: EraseSetProps)
           })
         }
       >
-        Erase the set
+        {say.eraseTheSet}
       </button>
     </Dialog>
   );
@@ -127,14 +128,14 @@ function SetRow({ set, busy, begin, setError, setErasing }: SetRowProps) {
         </p>
       </div>
       <div className="flex">
-        <Link className={ICON} href={`/print/sets/${set.id}`} title="Print">
+        <Link className={ICON} href={`/print/sets/${set.id}`} title={say.printLine}>
           <Printer aria-hidden="true" size={20} />
-          <span className="sr-only">Print {set.name}</span>
+          <span className="sr-only">{say.print(set.name)}</span>
         </Link>
         <button
           type="button"
           className={ICON}
-          title="Copy"
+          title={say.copyLine}
           disabled={busy}
           onClick={() =>
             begin(async () => {
@@ -144,21 +145,21 @@ function SetRow({ set, busy, begin, setError, setErasing }: SetRowProps) {
           }
         >
           <Copy aria-hidden="true" size={20} />
-          <span className="sr-only">Copy {set.name}</span>
+          <span className="sr-only">{say.copy(set.name)}</span>
         </button>
-        <a className={ICON} href={`/api/sets/${set.id}/export?format=csv`} download title="As CSV">
+        <a className={ICON} href={`/api/sets/${set.id}/export?format=csv`} download title={say.asCsv}>
           <FileDown aria-hidden="true" size={20} />
-          <span className="text-sm">CSV</span>
-          <span className="sr-only"> of {set.name}</span>
+          <span className="text-sm">{say.csv}</span>
+          <span className="sr-only"> {say.of(set.name)}</span>
         </a>
-        <a className={ICON} href={`/api/sets/${set.id}/export?format=json`} download title="As JSON">
+        <a className={ICON} href={`/api/sets/${set.id}/export?format=json`} download title={say.asJson}>
           <FileDown aria-hidden="true" size={20} />
-          <span className="text-sm">JSON</span>
-          <span className="sr-only"> of {set.name}</span>
+          <span className="text-sm">{say.json}</span>
+          <span className="sr-only"> {say.of(set.name)}</span>
         </a>
-        <button type="button" className={ICON} title="Erase" onClick={() => setErasing(set)}>
+        <button type="button" className={ICON} title={say.eraseText} onClick={() => setErasing(set)}>
           <Trash2 aria-hidden="true" size={20} />
-          <span className="sr-only">Erase {set.name}</span>
+          <span className="sr-only">{say.eraseLine(set.name)}</span>
         </button>
       </div>
     </li>

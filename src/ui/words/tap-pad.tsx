@@ -4,6 +4,7 @@ import { clsx } from 'clsx';
 import { Delete } from 'lucide-react';
 import { useState } from 'react';
 import { isVowelKey } from '@/core/phonology/keys';
+import { tapPad as say } from './text';
 
 export interface PadKey {
   readonly key: string;
@@ -30,13 +31,13 @@ export function TapPad({
     if (taps.length < 16) setTaps([...taps, sound]);
   };
   return (
-    <section aria-label="Tap the sounds" className="mb-4">
+    <section aria-label={say.tapTheSounds} className="mb-4">
       <div className="mb-3 flex min-h-14 items-center gap-2 border-b-2 border-line-strong">
         <p aria-live="polite" className="flex-1 font-word text-2xl">
           {taps.length ? (
             taps.map((t) => t.label).join(' · ')
           ) : (
-            <span className="font-sans text-base text-muted">no sound yet</span>
+            <span className="font-sans text-base text-muted">{say.noSoundYet}</span>
           )}
         </p>
         <button
@@ -44,17 +45,17 @@ export function TapPad({
           className="grid size-12 place-items-center rounded-lg hover:bg-card"
           disabled={!taps.length}
           onClick={() => setTaps(taps.slice(0, -1))}
-          aria-label="Take the last sound back"
+          aria-label={say.takeLastSound}
         >
           <Delete aria-hidden="true" size={22} />
         </button>
       </div>
-      {[['Consonants', consonants] as const, ['Vowels', vowels] as const].map(([name, sounds]) => (
+      {[[say.consonants, consonants] as const, [say.vowels, vowels] as const].map(([name, sounds]) => (
         <Keys key={name} name={name} sounds={sounds} tap={tap} />
       ))}
       {beats.length > 1 && (
         <label className="mb-3 flex items-center gap-3">
-          The strongest part has
+          {say.strongestPart}
           <select className="field w-auto" value={strong} onChange={(e) => setStrong(Number(e.target.value))}>
             {beats.map((b, i) => (
               <option key={i} value={i}>
@@ -75,7 +76,7 @@ export function TapPad({
           )
         }
       >
-        Show these sounds
+        {say.showTheseSounds}
       </button>
     </section>
   );

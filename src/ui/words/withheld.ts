@@ -1,13 +1,14 @@
 import { COUNTRY_WORDS, type Country, type Withheld } from '@/core/lexicon/country';
+import { withheld as say } from './text';
 
 /** Why a word is not put forward, as a sentence for its page. */
 export function withheldSentence(why: Withheld, where: Country | null, groupName: string): string {
   const { country } = COUNTRY_WORDS[where ?? 'gb'];
   const sentences: Readonly<Record<Withheld, string>> = {
-    former: 'This word has left the word bank. What you saved with it still works, and no game offers it.',
-    'other-country': `People say this in ${country}, so no game here offers it. Settings has a switch for such words.`,
-    local: `People say this in some parts of ${country}, so no game offers it. Settings has a switch for such words.`,
-    'put-aside': `This word is put aside for ${groupName}: no game offers it.`,
+    former: say.wordLeftWord,
+    'other-country': say.peopleSayNo(country),
+    local: say.peopleSaySome(country),
+    'put-aside': say.wordPutAside(groupName),
   };
   return sentences[why];
 }

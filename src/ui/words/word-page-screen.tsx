@@ -13,22 +13,23 @@ import type { ShownWord } from '@/server/words/words';
 import { AsideButton } from './aside-button';
 import { withheldSentence } from './withheld';
 import type { ReactNode } from 'react';
+import { wordPageScreen as say } from './text';
 
 const ORDINALS = ['first', 'second', 'third', 'fourth', 'fifth', 'sixth', 'seventh', 'eighth', 'ninth', 'tenth'];
 const BAND_WORDS = {
-  1: 'an everyday word',
-  2: 'a word most children know',
-  3: 'a word to tell in one line first',
+  1: say.anEverydayWord,
+  2: say.wordMostChildren,
+  3: say.wordTellLine,
 } as const;
 const DOUBT_WORDS = {
-  homograph: 'Another word is spelt the same and said otherwise, so it is kept out unless you ask for it.',
-  'two-ways': 'People here say it in two ways, so it is kept out unless you ask for it.',
+  homograph: say.anotherWordSpelt,
+  'two-ways': say.peopleSayTwo,
 } as const;
 
 const CHANGES: Readonly<Record<Change, (nth: string, label: string) => string>> = {
-  swap: (nth, label) => `swap the ${nth} sound, /${label}/`,
-  'leave-out': (nth, label) => `leave out the ${nth} sound, /${label}/`,
-  add: (nth) => `add a sound, ${nth}`,
+  swap: (nth, label) => say.swapTheSound(nth, label),
+  'leave-out': (nth, label) => say.leaveOutSound(nth, label),
+  add: (nth) => say.addASound(nth),
 };
 const change = (kind: Change, at: number, label: string): string => CHANGES[kind](String(ORDINALS[at]), label);
 
@@ -50,11 +51,11 @@ export function WordPageScreen({ page, used, groupId, groupName }: WordPageScree
         {page.accents.length > 0 && <Accents page={page} />}
         <section aria-labelledby="counts">
           <h2 id="counts" className="mb-2 text-2xl">
-            Counted
+            {say.counted}
           </h2>
           <ul className="divide-y divide-line border-y border-line">
             <li className="flex justify-between gap-3 py-2 font-bold">
-              <span>As we count</span> {word.count}
+              <span>{say.asWeCount}</span> {word.count}
             </li>
             {page.counts.map((c) => (
               <li key={c.name} className="flex justify-between gap-3 py-2">
@@ -77,9 +78,9 @@ function Facts({ word, page }: { readonly word: ShownWord; readonly page: WordPa
   return (
     <section aria-labelledby="facts">
       <h2 id="facts" className="mb-2 text-2xl">
-        To know
+        {say.toKnow}
       </h2>
-      <p>{word.own ? 'A word of ours' : `It is ${BAND_WORDS[page.band]}`}.</p>
+      <p>{word.own ? say.wordOurs : say.itIs(BAND_WORDS[page.band])}.</p>
       {(word.prop || page.owned) && <OwnTick word={word.word} owned={page.owned} />}
       {word.cautions.length > 0 && (
         <div className="mt-2">
@@ -94,7 +95,7 @@ function Facts({ word, page }: { readonly word: ShownWord; readonly page: WordPa
       {word.own && (
         <div className="mt-3 flex flex-wrap gap-2">
           <Link className="plain" href={`/words/new?word=${encodeURIComponent(word.word)}`}>
-            Change this word
+            {say.changeThisWord}
           </Link>
           <RemoveWord word={word.word} />
         </div>
@@ -116,7 +117,7 @@ function Used({
   return (
     <section aria-labelledby="used">
       <h2 id="used" className="mb-2 text-2xl">
-        With {groupName}
+        {say.withLine(groupName)}
       </h2>
       {used.length ? (
         <ul className="divide-y divide-line border-y border-line">
@@ -140,7 +141,7 @@ function Used({
           ))}
         </ul>
       ) : (
-        <p className="text-muted">Not played with this group yet.</p>
+        <p className="text-muted">{say.playedGroupYet}</p>
       )}
       <div className="mt-3">{children}</div>
     </section>
@@ -152,7 +153,7 @@ function Accents({ page }: { readonly page: WordPage }) {
   return (
     <section aria-labelledby="accents">
       <h2 id="accents" className="mb-2 text-2xl">
-        How each accent says it
+        {say.howEachAccent}
       </h2>
       <ul className="divide-y divide-line border-y border-line">
         {page.accents.map((a) => (
@@ -179,7 +180,7 @@ function Accents({ page }: { readonly page: WordPage }) {
 function Letters({ boxes }: { readonly boxes: WordPage['letters'] }) {
   return (
     <>
-      <h2 className="mt-8 mb-2 text-2xl">Letters under the sounds</h2>
+      <h2 className="mt-8 mb-2 text-2xl">{say.lettersUnderSounds}</h2>
       <ul className="flex flex-wrap gap-2">
         {boxes.map((box, i) => (
           <li
@@ -188,7 +189,7 @@ function Letters({ boxes }: { readonly boxes: WordPage['letters'] }) {
           >
             <span className="font-word text-2xl font-bold">{box.letters}</span>
             <span className="text-muted">
-              {box.labels.length ? box.labels.map((l) => `/${l}/`).join(' ') : 'silent here'}
+              {box.labels.length ? box.labels.map((l) => `/${l}/`).join(' ') : say.silentHere}
             </span>
           </li>
         ))}
@@ -202,7 +203,7 @@ function notesOn({ word, careful, where }: WordPage, groupName: string): string[
   return [
     ...(word.withheld ? [withheldSentence(word.withheld, where, groupName)] : []),
     ...(word.doubt ? [DOUBT_WORDS[word.doubt]] : []),
-    ...(careful ? [`Most people leave out its /${careful}/. Somebody who speaks with care may say it.`] : []),
+    ...(careful ? [say.mostPeopleLeave(careful)] : []),
   ];
 }
 
@@ -221,7 +222,7 @@ function AboutSounds({
       <div className="flex flex-wrap items-end gap-x-6 gap-y-2">
         <h1 className="text-6xl wrap-anywhere">{word.word}</h1>
         <p className="pb-1 text-xl">
-          <strong>{word.count}</strong> sounds
+          <strong>{word.count}</strong> {say.sounds}
         </p>
         {word.picture && (
           <span className="ml-auto">
@@ -251,13 +252,13 @@ function AboutSounds({
       ))}
       {page.show && (
         <p className="mt-4 text-lg">
-          <strong>Show it:</strong> {page.show}
+          <strong>{say.showIt}</strong> {page.show}
         </p>
       )}
 
       <Letters boxes={page.letters} />
 
-      <h2 className="mt-8 mb-2 text-2xl">One sound away</h2>
+      <h2 className="mt-8 mb-2 text-2xl">{say.oneSoundAway}</h2>
       {page.neighbours.length ? (
         <ul className="divide-y divide-line border-y border-line">
           {page.neighbours.map((row) => (
@@ -268,15 +269,11 @@ function AboutSounds({
           ))}
         </ul>
       ) : (
-        <p className="text-muted">No word of the bank is one sound away.</p>
+        <p className="text-muted">{say.noWordBank}</p>
       )}
 
-      <h2 className="mt-8 mb-2 text-2xl">Rhymes</h2>
-      {page.rhymes.length ? (
-        <WordList words={page.rhymes} />
-      ) : (
-        <p className="text-muted">No word of the bank rhymes with it here.</p>
-      )}
+      <h2 className="mt-8 mb-2 text-2xl">{say.rhymes}</h2>
+      {page.rhymes.length ? <WordList words={page.rhymes} /> : <p className="text-muted">{say.noWordBankRhymes}</p>}
     </div>
   );
 }

@@ -29,38 +29,39 @@ import { SetPanel } from './set-panel';
 import type { Facets } from '@/core/lexicon/find';
 import type { ShapeFacet } from '@/core/lexicon/find';
 import type { AccentId } from '@/core/phonology/accents';
+import { wordsScreen as say } from './text';
 
-const FIRST_WORDS = { hold: 'you can hold', clip: 'to clip', light: 'light: h, w, y', vowel: 'a vowel' } as const;
+const FIRST_WORDS = { hold: say.youCanHold, clip: say.toClip, light: say.lightHW, vowel: say.aVowel } as const;
 const ONLY_WORDS: Readonly<Record<Only, string>> = {
-  agreed: 'same count for everyone',
-  taught: 'sounds we have taught',
-  owned: 'props we own',
-  prop: 'can be a prop',
-  picture: 'has a picture',
-  everyday: 'everyday words',
-  own: 'our own words',
+  agreed: say.sameCountEveryone,
+  taught: say.soundsWeTaught,
+  owned: say.propsWeOwn,
+  prop: say.prop,
+  picture: say.hasAPicture,
+  everyday: say.everydayWords,
+  own: say.ourOwnWords,
 };
 const PLACE_WORDS: Readonly<Record<SoundPlace, string>> = {
   any: 'anywhere',
   first: 'first',
-  middle: 'in the middle',
+  middle: say.inTheMiddle,
   last: 'last',
 };
 const SORT_WORDS: Readonly<Record<Sort, string>> = {
-  easy: 'easy first',
-  'a-z': 'A to Z',
-  'first-sound': 'by first sound',
-  known: 'best known first',
+  easy: say.easyFirst,
+  'a-z': say.aToZ,
+  'first-sound': say.byFirstSound,
+  known: say.bestKnownFirst,
 };
 const LOOSEN_WORDS: Readonly<Record<Loosenable, string>> = {
-  shape: 'any shape',
-  first: 'any first sound',
-  sound: 'any sounds',
-  syllables: 'any number of syllables',
+  shape: say.anyShape,
+  first: say.anyFirstSound,
+  sound: say.anySounds,
+  syllables: say.numberSyllables,
   only: 'no “only”',
-  matches: 'no search',
-  contested: 'words whose count is argued about',
-  doubtful: 'words spelt or said in two ways',
+  matches: say.noSearch,
+  contested: say.wordsWhoseCount,
+  doubtful: say.wordsSpeltSaid,
 };
 /** What letting go of a filter changes in the address, where that is not the filter itself. */
 const LETS_GO: Readonly<Partial<Record<Loosenable, Parameters<typeof address>[1]>>> = {
@@ -120,9 +121,9 @@ export function WordsScreen({ choice: asked, group, found, saved }: WordsScreenP
     <div className="grid grid-cols-1 gap-x-12 gap-y-8 lg:grid-cols-[minmax(0,1fr)_21rem]">
       <div className="min-w-0">
         <div className="mb-4 flex flex-wrap items-end justify-between gap-x-6 gap-y-3">
-          <h1 className="text-4xl">How many sounds?</h1>
+          <h1 className="text-4xl">{say.howManySounds}</h1>
           <a href="#set" className="sr-only focus:not-sr-only focus:rounded-lg focus:bg-card focus:p-3">
-            Skip to the word set
+            {say.skipWordSet}
           </a>
           <Search choice={choice} />
         </div>
@@ -136,7 +137,7 @@ export function WordsScreen({ choice: asked, group, found, saved }: WordsScreenP
         <Advice choice={choice} found={found} to={to} />
         <div className="mt-6 flex flex-wrap items-center justify-between gap-x-4">
           <h2 className="text-xl">
-            {facets.total} {facets.total === 1 ? 'word fits' : 'words fit'}
+            {facets.total} {facets.total === 1 ? say.wordFits : say.wordsFit}
           </h2>
           <Sorts choice={choice} to={to} />
         </div>
@@ -149,7 +150,7 @@ export function WordsScreen({ choice: asked, group, found, saved }: WordsScreenP
               prefetch={false}
               href={address(choice, { more: (choice.more ?? 1) + 1 })}
             >
-              Show more ({found.further} further)
+              {say.showMoreFurther(found.further)}
             </Link>
           </p>
         )}
@@ -238,16 +239,16 @@ function SetBeside({ names, saved, choice, group, found }: SetBesideProps) {
       />
       {!found.confirmed && (
         <p className="mt-3 border-t border-line pt-3 text-[0.95rem] text-muted">
-          Words such as box and apple, which adults count in different ways, are left out until you{' '}
+          {say.wordsSuchBox}{' '}
           <Link className="underline underline-offset-4" href="/settings">
-            say how you count
+            {say.sayHowCount}
           </Link>
           .
         </p>
       )}
       {found.waiting.length > 0 && (
         <p className="mt-3 border-t border-line pt-3 text-[0.95rem] text-muted">
-          Waiting to be heard in this accent:{' '}
+          {say.waitingHeardAccent}{' '}
           {found.waiting.map((w, i) => (
             <span key={w}>
               {i > 0 && ', '}
@@ -306,19 +307,19 @@ interface OnlyRowProps {
 /** Words that something more is true of. */
 function OnlyRow({ onlyShown, onlyPill, facets, choice, to }: OnlyRowProps) {
   return (
-    <Row label="Only">
+    <Row label={say.only}>
       {onlyShown.map(onlyPill)}
       <More label="more …">
         {ONLY.filter((name) => !onlyShown.includes(name) && (name !== 'own' || facets.only.own > 0)).map(onlyPill)}
         {!choice.doubtful && facets.adds.doubtful > 0 && (
           <Pill href={to({ doubtful: true })} on={false}>
-            also words spelt or said in two ways <PillCount on={false} n={facets.adds.doubtful} />
+            {say.alsoWordsSpelt} <PillCount on={false} n={facets.adds.doubtful} />
           </Pill>
         )}
       </More>
       {choice.doubtful && (
         <Pill href={to({ doubtful: undefined })} on>
-          also words spelt or said in two ways
+          {say.alsoWordsSpelt}
         </Pill>
       )}
     </Row>
@@ -342,7 +343,7 @@ interface SoundRowProps {
 /** How many beats, and a sound with its place. */
 function SoundRow({ to, choice, facets, accent, place, sounds }: SoundRowProps) {
   return (
-    <Row label="Syllables">
+    <Row label={say.syllables}>
       {SYLLABLES.map((n) => (
         <Pill
           key={n}
@@ -355,12 +356,12 @@ function SoundRow({ to, choice, facets, accent, place, sounds }: SoundRowProps) 
       ))}
       {choice.sound && (
         <Pill href={to({ sound: undefined, place: undefined })} on>
-          with <span className="font-word">/{labelOf(choice.sound, accent).label}/</span> {PLACE_WORDS[place]}{' '}
+          {say.withLine} <span className="font-word">/{labelOf(choice.sound, accent).label}/</span> {PLACE_WORDS[place]}{' '}
           <PillCount on n={facets.sounds[choice.sound] ?? 0} />
         </Pill>
       )}
       <More
-        label={choice.sound ? 'another sound or place' : 'with a sound …'}
+        label={choice.sound ? say.anotherSoundPlace : say.withASound}
         open={choice.place !== undefined && !choice.sound}
       >
         <span className="flex basis-full flex-wrap gap-2">
@@ -373,7 +374,7 @@ function SoundRow({ to, choice, facets, accent, place, sounds }: SoundRowProps) 
         {sounds.map(({ ipa, n, label, as }) => (
           <Pill key={ipa} href={to({ sound: ipa })} on={choice.sound === ipa}>
             <span className="font-word">/{label}/</span>
-            {as && <span className="text-sm">as in {as}</span>} <PillCount on={choice.sound === ipa} n={n} />
+            {as && <span className="text-sm">{say.asIn(as)}</span>} <PillCount on={choice.sound === ipa} n={n} />
           </Pill>
         ))}
       </More>
@@ -392,7 +393,7 @@ function FirstRow({
   readonly facets: Facets;
 }) {
   return (
-    <Row label="Starts with">
+    <Row label={say.startsWith}>
       {FIRSTS.map((first) => (
         <Pill
           key={first}
@@ -417,7 +418,7 @@ interface ShapeRowProps {
 /** Vowels and consonants by ear, the commonest first. */
 function ShapeRow({ shapes, to, choice, moreShapes }: ShapeRowProps) {
   return (
-    <Row label="Shape">
+    <Row label={say.shape}>
       {shapes.map(({ shape, words, example }) => (
         <Pill key={shape} href={to({ shape: choice.shape === shape ? undefined : shape })} on={choice.shape === shape}>
           <span className="font-word">{example}</span>{' '}
@@ -426,7 +427,7 @@ function ShapeRow({ shapes, to, choice, moreShapes }: ShapeRowProps) {
         </Pill>
       ))}
       {moreShapes.length > 0 && (
-        <More label={`${moreShapes.length} more shapes`}>
+        <More label={say.moreShapes(moreShapes.length)}>
           {moreShapes.map(({ shape, words, example }) => (
             <Pill key={shape} href={to({ shape })} on={false}>
               <span className="font-word">{example}</span> <span className="text-muted">{shape}</span>{' '}
@@ -450,7 +451,7 @@ function Counts({
   readonly facets: Facets;
 }) {
   return (
-    <nav aria-label="Number of sounds" className="mb-4 grid grid-cols-3 gap-2.5 sm:grid-cols-5">
+    <nav aria-label={say.numberOfSounds} className="mb-4 grid grid-cols-3 gap-2.5 sm:grid-cols-5">
       {COUNTS.map((count) => {
         const on = choice.sounds === count;
         return (
@@ -469,7 +470,7 @@ function Counts({
               {count}
               {count === MOST && '+'}
             </span>{' '}
-            <span className="sr-only">sounds</span> <PillCount on={on} n={facets.counts[count]} />
+            <span className="sr-only">{say.sounds}</span> <PillCount on={on} n={facets.counts[count]} />
           </Link>
         );
       })}
@@ -510,18 +511,18 @@ function Search({ choice }: { choice: Choice }) {
         <input key={name} type="hidden" name={name} value={value} />
       ))}
       <label className="min-w-0 flex-1">
-        <span className="sr-only">Search by spelling, or by sounds with spaces between; _ is any one sound</span>
+        <span className="sr-only">{say.searchSpellingSounds}</span>
         <input
           className="field"
           type="search"
           name="q"
           defaultValue={choice.q ?? ''}
-          placeholder="frog, or by sounds: _ a t"
+          placeholder={say.frogSoundsT}
           autoComplete="off"
         />
       </label>
       <button type="submit" className="plain">
-        Search
+        {say.search}
       </button>
     </form>
   );
@@ -546,9 +547,9 @@ function Advice({
   if (nothingTaught) {
     return (
       <p className="mt-6 border-l-4 border-marigold py-1 pl-4">
-        No sounds are ticked as taught yet.{' '}
+        {say.noSoundsTicked}{' '}
         <Link className="underline underline-offset-4" href="/settings#taught">
-          Tick them in Settings
+          {say.tickThemSettings}
         </Link>
         .
       </p>
@@ -557,9 +558,9 @@ function Advice({
   if (!found.loosen)
     return found.facets.total ? null : (
       <p className="mt-6 border-l-4 border-marigold py-1 pl-4">
-        No word of the bank fits all of this.{' '}
+        {say.noWordBank}{' '}
         <Link className="underline underline-offset-4" href="/words">
-          Begin again
+          {say.beginAgain}
         </Link>
         .
       </p>
@@ -568,22 +569,21 @@ function Advice({
   const count = found.facets.total;
   return (
     <p className="mt-6 border-l-4 border-marigold py-1 pl-4">
-      {count === 0 ? 'No word fits' : `Only ${count} ${count === 1 ? 'word fits' : 'words fit'}`} all of this. With{' '}
-      {LOOSEN_WORDS[filter]} there would be {words}.{' '}
+      {say.allOfThis(count, LOOSEN_WORDS[filter], words)}{' '}
       {filter === 'contested' ? (
         <Link className="quiet px-1 text-ink" href="/settings">
-          Say how you count
+          {say.sayHowCountLine}
         </Link>
       ) : (
         <Link className="quiet px-1 text-ink" scroll={false} href={to(LETS_GO[filter] ?? { [filter]: undefined })}>
-          Loosen it
+          {say.loosenIt}
         </Link>
       )}
     </p>
   );
 }
 
-const DOUBT_WORDS = { homograph: 'another word is spelt the same', 'two-ways': 'said in two ways' } as const;
+const DOUBT_WORDS = { homograph: say.anotherWordSpelt, 'two-ways': say.saidTwoWays } as const;
 
 /** A long word in smaller letters, so that it stays in one piece. */
 const fitting = ({ length }: string): string => {
@@ -623,7 +623,7 @@ function ResultLine({ word, on, varied, href }: ResultProps) {
             {word.meaning}
             {word.contested && <em> · {word.contested}</em>}
             {word.doubt && <em> · {DOUBT_WORDS[word.doubt]}</em>}
-            {word.own && <strong className="font-semibold text-ink"> · ours</strong>}
+            {word.own && <strong className="font-semibold text-ink"> {say.ours}</strong>}
           </span>
         </span>
       </span>
@@ -631,7 +631,7 @@ function ResultLine({ word, on, varied, href }: ResultProps) {
         href={href}
         scroll={false}
         prefetch={false}
-        aria-label={on ? `Take ${word.word} out of the set` : `Put ${word.word} in the set`}
+        aria-label={on ? say.takeOutSet(word.word) : say.putSet(word.word)}
         className="grid size-12 shrink-0 place-items-center rounded-lg text-green hover:bg-card"
       >
         {on ? <Check aria-hidden="true" size={24} /> : <Plus aria-hidden="true" size={24} />}

@@ -5,14 +5,15 @@ import { accentOf } from '@/core/phonology/accents';
 import { getSettings } from '@/server/setting/settings';
 import { CHILD_PLACES, SubNav } from '@/ui/kit/sub-nav';
 import { ChildrenScreen } from '@/ui/children/children-screen';
+import { deskChildren as say } from '../../text';
 
-export const metadata: Metadata = { title: 'Children' };
+export const metadata: Metadata = { title: say.children };
 
 export default guarded(async () => {
   const [group, { accent }] = await Promise.all([currentGroup(), getSettings()]);
   return (
     <>
-      <SubNav label="Children" places={CHILD_PLACES} here="/children" />
+      <SubNav label={say.children} places={CHILD_PLACES} here="/children" />
       <ChildrenScreen group={group} country={accentOf(accent).country} />
     </>
   );

@@ -5,22 +5,23 @@ import { guarded } from '@/app/guarded';
 import { listSessions } from '@/server/sessions/look-back';
 import { Empty } from '@/ui/kit/message';
 import { SessionLines } from '@/ui/look-back/session-lines';
+import { deskLookBack as say } from '../../text';
 
-export const metadata: Metadata = { title: 'Look back' };
+export const metadata: Metadata = { title: say.lookBack };
 
 export default guarded(async () => {
   const group = await currentGroup();
   const sessions = await listSessions(group.id);
   return (
     <>
-      <h1 className="mb-5 text-4xl">What {group.name} played</h1>
+      <h1 className="mb-5 text-4xl">{say.whatPlayed(group.name)}</h1>
       {sessions.length ? (
         <SessionLines sessions={sessions} />
       ) : (
-        <Empty title="No session yet">
-          Every session stands here with who answered what.{' '}
+        <Empty title={say.noSessionYet}>
+          {say.everySessionStands}{' '}
           <Link className="underline underline-offset-4" href="/">
-            Start one from Today.
+            {say.startToday}
           </Link>
         </Empty>
       )}

@@ -4,8 +4,9 @@ import { guarded } from '@/app/guarded';
 import { catalogue } from '@/server/plans/catalogue';
 import { listPlans } from '@/server/plans/plans';
 import { PlansScreen } from '@/ui/plan/plans-screen';
+import { deskPlan as say } from '../../text';
 
-export const metadata: Metadata = { title: 'Plan' };
+export const metadata: Metadata = { title: say.plan };
 
 export default guarded(async () => {
   const group = await currentGroup();

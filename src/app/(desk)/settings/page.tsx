@@ -14,25 +14,23 @@ import { LookChoice } from '@/ui/settings/look-choice';
 import { ProgressForm } from '@/ui/settings/progress-form';
 import { SettingsForm } from '@/ui/settings/settings-form';
 import { TaughtGrid } from '@/ui/settings/taught-grid';
+import { deskSettings as say } from '../../text';
 
-export const metadata: Metadata = { title: 'Settings' };
+export const metadata: Metadata = { title: say.settings };
 
 export default guarded(async () => {
   const [settings, group] = [await getSettings(), await currentGroup()];
   const consonants = consonantPad(settings.accent);
   const rows = [
-    { name: 'To hold', sounds: consonants.filter((s) => makingOf(s.ipa) === 'hold') },
-    { name: 'To clip', sounds: consonants.filter((s) => makingOf(s.ipa) === 'clip') },
-    { name: 'Light', sounds: consonants.filter((s) => makingOf(s.ipa) === 'light') },
-    { name: 'Vowels', sounds: vowelPad(settings.accent) },
+    { name: say.toHold, sounds: consonants.filter((s) => makingOf(s.ipa) === 'hold') },
+    { name: say.toClip, sounds: consonants.filter((s) => makingOf(s.ipa) === 'clip') },
+    { name: say.light, sounds: consonants.filter((s) => makingOf(s.ipa) === 'light') },
+    { name: say.vowels, sounds: vowelPad(settings.accent) },
   ];
   return (
     <>
-      <h1 className="mb-2 text-4xl">How we say and count</h1>
-      <p className="mb-8 max-w-3xl text-lg text-muted">
-        One way for the whole team, so that children hear one count. Good practitioners differ here; two minutes settle
-        it.
-      </p>
+      <h1 className="mb-2 text-4xl">{say.howWeSay}</h1>
+      <p className="mb-8 max-w-3xl text-lg text-muted">{say.wayWholeTeam}</p>
       <SettingsForm
         settings={settings}
         accents={MAIN_ACCENTS.map(({ id, name }) => ({ id: id as AccentId, name }))}
@@ -50,15 +48,12 @@ export default guarded(async () => {
       <LookChoice />
       <section aria-labelledby="data" className="mt-12 max-w-3xl border-t border-line pt-6">
         <h2 id="data" className="mb-2 text-2xl">
-          Where the data lives
+          {say.whereDataLives}
         </h2>
         <p>
-          All of it is in one file on this computer:{' '}
-          <code className="font-sans font-semibold break-all">{databaseFile()}</code>.
+          {say.fileComputer} <code className="font-sans font-semibold break-all">{databaseFile()}</code>.
         </p>
-        <p className="mt-2 text-muted">
-          To back it up, stop Bouncy Echo and copy that file together with any files beside it that end in -wal or -shm.
-        </p>
+        <p className="mt-2 text-muted">{say.backUpStop}</p>
       </section>
     </>
   );

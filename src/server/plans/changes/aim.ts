@@ -9,14 +9,14 @@ import { setSizeFor } from '../../../core/sessions/turns';
 import { sure } from '../../../core/sure';
 import { Problem } from '../../storage/problems';
 import { requestOf, type Reworked, type RoundWork } from './round-work';
+import { aim as say } from '../text';
 
 /** Candidates an aimed round is chosen from. */
 const AIM_FROM = 40;
 
 /** The step of the same game, and the words, of which about eight in ten should come off for these children. */
 export function aimed({ plan, round, task, shop, abilities }: RoundWork): Reworked {
-  if (task.inOrder || task.together)
-    throw new Problem('This game is played in a row or by everyone: there is no one chance to aim at.');
+  if (task.inOrder || task.together) throw new Problem(say.gamePlayedRow);
   const far = (points: number, step: Step): number =>
     Math.abs(groupChance(abilities, task.family, points, guessOf(task.id, step.id)) - JUST_RIGHT);
   const size = round.items.length || setSizeFor(shop.children);
@@ -42,7 +42,7 @@ export function aimed({ plan, round, task, shop, abilities }: RoundWork): Rework
       : [];
   });
   const [best] = made.sort((a, b) => a.off - b.off);
-  if (!best) throw new Problem('There are not enough words here to make a round that is just right.');
+  if (!best) throw new Problem(say.enoughWordsMake);
   const guess = guessOf(task.id, best.step.id);
   const chances = abilities.map(
     (a) => best.points.reduce((sum, p) => sum + chanceOf(a, task.family, p, guess), 0) / best.points.length,

@@ -4,6 +4,7 @@ import { readKey } from '../../../core/games/spec';
 import { ITEM_LIMIT } from '../../../core/sessions/running-order';
 import { Problem } from '../../storage/problems';
 import { inOrder, requestOf, wordsOf, type Reworked, type RoundWork } from './round-work';
+import { more as say } from '../text';
 
 /** New items to find one more among. */
 const SIZE_MORE = 4;
@@ -11,7 +12,7 @@ const SIZE_MORE = 4;
 /** One item more. */
 export function longer(work: RoundWork): Reworked {
   const { plan, round, task, step, shop } = work;
-  if (round.items.length >= ITEM_LIMIT) throw new Problem(`A round can have ${ITEM_LIMIT} items.`);
+  if (round.items.length >= ITEM_LIMIT) throw new Problem(say.roundItems(ITEM_LIMIT));
   if (task.inOrder) return onward(work);
   const put = (key: string, spares: readonly string[]): Reworked => ({
     next: inOrder(round, [...round.items, { key, locked: false }], spares, shop.bank),
@@ -28,7 +29,7 @@ export function longer(work: RoundWork): Reworked {
     spares: 0,
   });
   const item = made.items.find((i) => !round.items.some((o) => o.key === i.key));
-  if (!item) throw new Problem('There is no other word for this step.');
+  if (!item) throw new Problem(say.noOtherWord);
   return put(item.key, round.spares);
 }
 
@@ -39,6 +40,6 @@ function onward({ plan, round, task, step, shop }: RoundWork): Reworked {
     size: round.items.length + 1,
     start: readKey(round.items[0]?.key ?? '').words[0],
   });
-  if (made.items.length <= round.items.length) throw new Problem('This is as long as it goes from here.');
+  if (made.items.length <= round.items.length) throw new Problem(say.longGoes);
   return { next: { ...round, items: made.items.map(({ key }) => ({ key, locked: false })) } };
 }

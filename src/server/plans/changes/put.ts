@@ -6,6 +6,7 @@ import { seeded } from '../../../core/random';
 import { ITEM_LIMIT } from '../../../core/sessions/running-order';
 import { Problem } from '../../storage/problems';
 import { inOrder, wordsOf, type Reworked, type RoundWork } from './round-work';
+import { put as say } from '../text';
 
 const TRIES = 12;
 
@@ -13,22 +14,20 @@ const TRIES = 12;
 export function withWord(work: RoundWork, typed: string): Reworked {
   const { round, task, step, shop } = work;
   const name = typed.trim().toLowerCase();
-  if (round.items.length >= ITEM_LIMIT) throw new Problem(`A round can have ${ITEM_LIMIT} items.`);
+  if (round.items.length >= ITEM_LIMIT) throw new Problem(say.roundItems(ITEM_LIMIT));
   const put = (key: string): Reworked => {
-    if (round.items.some((i) => i.key === key)) throw new Problem(`“${typed.trim()}” is in this round already.`);
+    if (round.items.some((i) => i.key === key)) throw new Problem(say.roundAlready(typed.trim()));
     return { next: inOrder(round, [...round.items, { key, locked: true }], round.spares, shop.bank) };
   };
   if (task.ownName && name === OWN_NAME) return put(OWN_NAME);
   const names = name.split(/[\s,]+/).filter(Boolean);
   const named = names.flatMap((n) => shop.bank.byName.get(n) ?? []);
   const [head] = named;
-  if (!head || named.length < names.length)
-    throw new Problem(`“${typed.trim()}” is not in the word bank. Add it on the Words screen first.`);
+  if (!head || named.length < names.length) throw new Problem(say.wordBankAdd(typed.trim()));
   for (const { word } of named) {
     const why = shop.bank.whyWithheld(word);
-    if (why === 'former') throw new Problem(`“${word}” is not in the word bank any more. Choose another word.`);
-    if (why === 'put-aside')
-      throw new Problem(`“${word}” is put aside for this group. Bring it back under Settings, or choose another word.`);
+    if (why === 'former') throw new Problem(say.wordBankMore(word));
+    if (why === 'put-aside') throw new Problem(say.putAsideGroup(word));
   }
   if (task.around) {
     const { spec, otherwise } = task.around(named, step);
@@ -38,8 +37,7 @@ export function withWord(work: RoundWork, typed: string): Reworked {
   const key = keyAround(head, work);
   if (key !== null) return put(key);
   throw new Problem(
-    `“${head.word}” does not fit “${task.name}, ${step.name}”: ` +
-      `it has ${head.count} sounds (${head.sounds.map((s) => s.ipa).join(' ')}).`,
+    say.fitSounds(head.word, task.name, step.name, head.count, head.sounds.map((s) => s.ipa).join(' ')),
   );
 }
 

@@ -4,6 +4,7 @@ import { makeRound } from '../../../core/sessions/shapes';
 import { setSizeFor } from '../../../core/sessions/turns';
 import { Problem } from '../../storage/problems';
 import { requestOf, type Reworked, type RoundWork } from './round-work';
+import { reset as say } from '../text';
 
 /** Another game or step in the same place of the plan. */
 export function reset(
@@ -28,11 +29,7 @@ export function reset(
     requestOf(plan, shop, round.seed),
     round.id,
   );
-  if (!made)
-    throw new Problem(
-      `The word bank has nothing for “${task.name}, ${step.name}”${plan.sound ? ' with this sound' : ''}. ` +
-        'The round was left as it was.',
-    );
+  if (!made) throw new Problem(say.wordBankNothing(task.name, step.name, plan.sound));
   if (!same) return { next: made };
   const { gap, gesture, frame, reminder, names } = round;
   return { next: { ...made, gap, gesture, frame, reminder, names } };

@@ -3,33 +3,34 @@ import { OUTCOMES, type Outcome } from '@/core/answers/outcome';
 import { chooseBy, modelled, skip, swap, toggleSelfCorrected, undo } from './acts';
 import type { DialogName, Run } from './run';
 import type { RunStore } from './store';
+import { keys as say } from '../text';
 
 /** Keys of the likely answers, in order. */
 export const LIKELY_KEYS = ['z', 'x', 'c', 'v'] as const;
 
 /** What the help shows. */
 export const PLAY_KEYS: readonly (readonly [string, string])[] = [
-  ['1', 'On own'],
-  ['2', 'With help'],
-  ['3', 'Not yet'],
-  ['4', 'No reply'],
-  ['5', 'Doesn’t count'],
-  ['Z X C V', 'the likely answers'],
-  ['Space', 'beat the sounds out'],
-  ['↑ ↓', 'another child'],
-  ['← →', 'my turn, together, your turn'],
-  ['A', 'said again'],
+  ['1', say.onOwn],
+  ['2', say.withHelp],
+  ['3', say.notYet],
+  ['4', say.noReply],
+  ['5', say.doesntCount],
+  ['Z X C V', say.theLikelyAnswers],
+  [say.space, say.beatSoundsOut],
+  ['↑ ↓', say.anotherChild],
+  ['← →', say.myTurnTogether],
+  ['A', say.saidAgain],
   ['S', 'slower'],
-  ['W', 'other word'],
-  ['P', 'come back to this child later'],
+  ['W', say.otherWord],
+  ['P', say.comeBackChild],
   ['N', 'note'],
-  ['T', 'something else they said'],
-  ['O', 'put right by self'],
+  ['T', say.somethingElseSaid],
+  ['O', say.putRightSelf],
   ['B', 'pause'],
-  ['D', 'on this device'],
+  ['D', say.onThisDevice],
   ['U', 'undo'],
-  ['H', 'children can see'],
-  ['?', 'these keys'],
+  ['H', say.childrenCanSee],
+  ['?', say.theseKeys],
 ];
 
 /** A key pressed, as far as a run asks. */

@@ -5,6 +5,7 @@ import type { NewEntry } from './acts';
 import * as outbox from './outbox';
 import { Refused, sendVia, type Send } from './send';
 import { startSync } from './sync';
+import { link as say } from '../text';
 
 /** Where an entry was kept; or that it was not, which its news has said. */
 export type KeptAs = { readonly entry: Entry; readonly at: 'device' | 'server' } | null;
@@ -33,11 +34,10 @@ export interface Link {
 }
 
 const WORDS = {
-  otherTab: 'This session is open in another tab too. Marks from both are kept; the later mark of a turn stands.',
-  noStore: 'This browser keeps nothing on the device (a private window?). Answers go straight to the server.',
-  noRoom:
-    'This device has no room left, so answers go straight to the server. They are safe there as long as it answers.',
-  notKept: 'That tap was not kept: this device has no room and the server cannot be reached. Please note it on paper.',
+  otherTab: say.sessionOpenAnother,
+  noStore: say.browserKeepsNothing,
+  noRoom: say.deviceNoRoom,
+  notKept: say.tapKeptDevice,
 } as const;
 
 /** How often another device's marks are asked for, while the screen is seen. */

@@ -1,4 +1,5 @@
 import type { Entry } from '@/core/sessions/log';
+import { send as say } from '../text';
 
 /** What the server says of entries that were sent. */
 export interface Reply {
@@ -52,7 +53,7 @@ export const sendVia =
     });
     const body = (await response.json()) as Reply & { error?: string };
     if (!response.ok) {
-      const why = body.error ?? 'The server could not save the answer.';
+      const why = body.error ?? say.serverCouldSave;
       throw FINAL.has(response.status) ? new Refused(why, GONE.has(response.status)) : new Told(why);
     }
     time?.(body.now, sentAt, Date.now());

@@ -3,8 +3,9 @@ import { guarded } from '@/app/guarded';
 import { capital } from '@/core/in-words';
 import { childPage, patternWords } from '@/server/children/child-page';
 import { ChildScreen } from '@/ui/children/child-screen';
+import { deskChildrenId as say } from '../../../text';
 
-export const metadata: Metadata = { title: 'A child' };
+export const metadata: Metadata = { title: say.aChild };
 export const dynamic = 'force-dynamic';
 
 export default guarded(async ({ params }: { params: Promise<{ id: string }> }) => {

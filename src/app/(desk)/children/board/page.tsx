@@ -7,8 +7,9 @@ import { PLAIN_ERRS } from '@/core/progress/rule';
 import { getProgressSettings } from '@/server/setting/settings';
 import { BoardScreen } from '@/ui/children/board-screen';
 import { CHILD_PLACES, SubNav } from '@/ui/kit/sub-nav';
+import { deskChildrenBoard as say } from '../../../text';
 
-export const metadata: Metadata = { title: 'Where everyone is' };
+export const metadata: Metadata = { title: say.whereEveryoneIs };
 export const dynamic = 'force-dynamic';
 
 export default guarded(async () => {
@@ -16,7 +17,7 @@ export default guarded(async () => {
   const [rows, { rule }] = await Promise.all([boardRows(group), getProgressSettings()]);
   return (
     <>
-      <SubNav label="Children" places={CHILD_PLACES} here="/children/board" />
+      <SubNav label={say.children} places={CHILD_PLACES} here="/children/board" />
       <BoardScreen
         groupName={group.name}
         ladders={LADDERS.map(({ id, name }) => ({ id, name }))}

@@ -5,8 +5,9 @@ import { ownWordInput } from '@/server/words/own-words';
 import { getSettings } from '@/server/setting/settings';
 import { SubNav, WORD_PLACES } from '@/ui/kit/sub-nav';
 import { OwnWordForm } from '@/ui/words/own-word-form';
+import { deskWordsNew as say } from '../../../text';
 
-export const metadata: Metadata = { title: 'Add a word' };
+export const metadata: Metadata = { title: say.addAWord };
 
 export default guarded(
   async ({ searchParams }: { searchParams: Promise<Record<string, string | string[] | undefined>> }) => {
@@ -15,7 +16,7 @@ export default guarded(
     const slim = ({ key, label, as }: ReturnType<typeof vowelPad>[number]) => ({ key, label, ...(as ? { as } : {}) });
     return (
       <>
-        <SubNav label="Words" places={WORD_PLACES} here="/words/new" />
+        <SubNav label={say.words} places={WORD_PLACES} here="/words/new" />
         <OwnWordForm
           start={typeof word === 'string' ? word : ''}
           before={typeof word === 'string' ? await ownWordInput(word) : null}

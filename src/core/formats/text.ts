@@ -1,0 +1,72 @@
+/** Every sentence of this room, file by file: read it aloud before you change it. */
+
+export const calendar = {
+  bouncyEcho: 'Bouncy Echo',
+  plan: 'Plan',
+  bring: (list: string) => `Bring: ${list}`,
+} as const;
+
+export const planFile = {
+  textLetters: (most: number) => `That text can have ${most} letters.`,
+  hasNoStep: (name: string, slice: string) => `“${name}” has no step “${slice}”.`,
+  noGame: (slice: string) => `There is no game “${slice}”.`,
+  roundItems: (itemLimit: number) => `A round can have ${itemLimit} items.`,
+  gapHalfSecond: 'A gap is half a second at least.',
+  gapTwoSeconds: 'A gap is two seconds at most.',
+  minutesWholeNumber: 'Minutes are a whole number.',
+  planNeedsLeast: 'A plan needs at least one minute.',
+  planLastUp: 'A plan can last up to 60 minutes.',
+  planRounds: (roundLimit: number) => `A plan can have ${roundLimit} rounds.`,
+  twoRoundsId: 'Two rounds have one id.',
+  fileTooLarge: 'This file is too large for a plan.',
+  fileEmpty: 'The file is empty.',
+  readableJsonSave: 'This is not readable JSON. Save the plan as a file again.',
+  filePlanShould: (planFormat: string) =>
+    `This file is not a plan: it should have format “${planFormat}”, version 1 and a plan with rounds.`,
+  round: (x: number) => `Round ${x}`,
+  noRoundFile: 'No round of this file can be used.',
+  chooseAGame: 'Choose a game.',
+  chooseDayTime: 'Choose a day and a time.',
+} as const;
+
+export const schemas = {
+  idBouncyEcho: 'That is not an id of Bouncy Echo.',
+  nameNeedsLeast: 'A name needs at least one letter.',
+  tooLongName: (list: string, nameLimit: number) => `“${list}…” is too long: a name can have ${nameLimit} letters.`,
+  wordSetNeeds: 'A word set needs at least one word.',
+  wordSetWords: (setLimit: number) => `A word set can have ${setLimit} words.`,
+  typeWordLetters: 'Type one word, letters only.',
+  wordLetters: 'A word can have 24 letters.',
+  canHaveLetters: (what: string, most: number) => `${what} can have ${most} letters.`,
+  theMeaning: 'The meaning',
+  theSentence: 'The sentence',
+  theseSoundsCannot: 'These sounds cannot be read. Every word needs at least one vowel.',
+  wordTheseGames: 'A word for these games has at least two sounds.',
+  moreSoundsThese: 'That is more sounds than these games can use.',
+  lettersFitSounds: 'The letters do not fit the sounds.',
+  sound: 'That is not a sound.',
+  chooseLeastWord: 'Choose at least one word.',
+  sessionWords: (setLimit: number) => `A session can have ${setLimit} words.`,
+  chooseFiveOutcomes: 'Choose one of the five outcomes.',
+  noteLetters: (noteLimit: number) => `A note can have ${noteLimit} letters.`,
+  leastAdultLeads: 'At least one adult leads.',
+  atMostAdults: (mostStaff: number) => `At most ${mostStaff} adults.`,
+  noSuchStep: 'There is no such step.',
+  missingShould: (list: string) => `“${list}” is missing, or is not what it should be.`,
+  fit: 'That does not fit.',
+  at: (list: string) => ` (at ${list})`,
+} as const;
+
+export const wordSet = {
+  firstRowCsv: 'The first row of a CSV file names its columns; one of them must be “word”.',
+  readableJsonExport: 'This is not readable JSON. Export the set again, or use CSV.',
+  jsonWordSet: (wordSetFormat: string) =>
+    `This JSON is not a word set: it should have format “${wordSetFormat}”, version 1, a name and words.`,
+  eachWordObject: 'Each word is an object with a “word” in it.',
+  importedSet: 'Imported set',
+  fileTooLarge: 'This file is too large for a word set.',
+  fileEmpty: 'The file is empty.',
+  wordFileAlready: 'This word is in the file already.',
+  wordSetWords: (setLimit: number) => `A word set can have ${setLimit} words.`,
+  noWordFile: 'There is no word in the file.',
+} as const;
