@@ -43,12 +43,12 @@ test('a child can be renamed and, once asked, taken out', async () => {
   await addNames(page, app.url, ['Zinnia']);
   await page.getByRole('button', { name: 'Change Zinnia' }).click();
   await page.getByRole('textbox', { name: 'Name', exact: true }).fill('');
-  await page.getByRole('button', { name: 'Keep the name' }).click();
+  await page.getByRole('button', { name: 'Save the name' }).click();
   await page.getByText('A name needs at least one letter.').waitFor();
   await page.getByRole('textbox', { name: 'Name', exact: true }).fill('Zinnia B');
-  await page.getByRole('button', { name: 'Keep the name' }).click();
+  await page.getByRole('button', { name: 'Save the name' }).click();
   await page.getByRole('button', { name: 'Change Zinnia B' }).click();
-  await page.getByRole('button', { name: 'Take out…' }).click();
+  await page.getByRole('button', { name: 'Remove…' }).click();
   await page.getByRole('button', { name: 'Erase Zinnia B and their answers' }).click();
   await expect.poll(() => page.getByText('Zinnia B').count()).toBe(0);
   await page.context().close();
@@ -61,7 +61,7 @@ describe('addresses and bodies', () => {
       const response = await fetch(app.url + where);
       expect(response.status).toBe(404);
       const text = await response.text();
-      expect(text).toContain('There is nothing at this address');
+      expect(text).toContain('There’s nothing at this address');
       expect(text).not.toMatch(LEAKS);
     },
   );
@@ -103,7 +103,7 @@ test('a file that is not a database: every page says so, and the file is left al
   const bad = await openApp({ file });
   for (const where of ['/', '/children', '/play/00000000-0000-7000-8000-000000000000']) {
     const text = await (await fetch(bad.url + where)).text();
-    expect(text, where).toContain('is not a Bouncy Echo database. It has not been touched.');
+    expect(text, where).toContain('isn’t a Bouncy Echo database. It has not been touched.');
     expect(text, where).not.toMatch(/SQLITE_|node_modules/);
   }
   await bad.stop();
@@ -156,10 +156,10 @@ test('a group can be renamed and, once asked, erased with what is in it', async 
   await page.getByRole('button', { name: 'Make the group' }).click();
   await page.getByRole('button', { name: 'Change Turnips' }).click();
   await page.getByRole('textbox', { name: 'Name', exact: true }).fill('Marrows');
-  await page.getByRole('button', { name: 'Keep the name' }).click();
+  await page.getByRole('button', { name: 'Save the name' }).click();
   await page.getByRole('heading', { name: 'Marrows', exact: true }).waitFor();
   await page.getByRole('button', { name: 'Change Marrows' }).click();
-  await page.getByRole('button', { name: 'Take out…' }).click();
+  await page.getByRole('button', { name: 'Remove…' }).click();
   await page.getByText('its 0 children').waitFor();
   await page.getByRole('button', { name: 'Erase Marrows and everything in it' }).click();
   await expect.poll(() => page.getByText('Marrows').count()).toBe(0);

@@ -94,9 +94,9 @@ describe('three weeks of the demo', () => {
     await page.goto(`${app.url}/children/board`);
     await page.getByRole('cell', { name: 'say a word that rhymes (chosen)' }).waitFor();
     await open(page, app.url, 'Saoirse');
-    await page.getByRole('button', { name: 'Back to ours' }).click();
+    await page.getByRole('button', { name: 'Use the suggestion' }).click();
     await page.getByRole('heading', { name: sure(ours) }).waitFor();
-    await page.getByRole('heading', { name: 'Chosen by adults' }).waitFor();
+    await page.getByRole('heading', { name: 'Steps chosen by adults' }).waitFor();
     await page.context().close();
   });
 
@@ -121,9 +121,9 @@ describe('three weeks of the demo', () => {
     const { page } = await openPage(browser);
     await page.goto(`${app.url}/children`);
     await page.getByRole('button', { name: 'Saoirse: their own way' }).click();
-    await page.getByLabel('Hears everything twice').check();
+    await page.getByLabel('Needs to hear everything twice').check();
     expect(await violations(page)).toEqual([]);
-    await page.getByRole('button', { name: 'Keep it' }).click();
+    await page.getByRole('button', { name: 'Lock' }).click();
     await page.getByRole('button', { name: 'Saoirse: hears it twice' }).waitFor();
     await open(page, app.url, 'Saoirse');
     await page.getByRole('button', { name: 'Play this' }).click();
@@ -147,7 +147,7 @@ describe('three weeks of the demo', () => {
       await page.getByRole('button', { name: /^blend words like sun: / }).click();
       return (await page.locator('[aria-live=polite]').first().textContent()) ?? '';
     };
-    await expect.poll(kept).toContain('Not expected yet at this age.');
+    await expect.poll(kept).toContain('We wouldn’t expect this at their age yet.');
     await page.goto(`${app.url}/children`);
     await page.getByLabel('How old they are').selectOption('Reception, 4 to 5');
     await expect.poll(kept).not.toContain('Not expected yet');
@@ -164,7 +164,7 @@ describe('three weeks of the demo', () => {
     expect(pdf.match(/\/Type\s*\/Page[^s]/g)).toHaveLength(1);
     expect(await violations(page)).toEqual([]);
     await page.getByRole('link', { name: 'With figures' }).click();
-    await page.getByRole('heading', { name: 'The figures behind it' }).waitFor();
+    await page.getByRole('heading', { name: 'The figures behind this' }).waitFor();
     expect(page.url()).toContain(id);
     await page.context().close();
   });
@@ -175,7 +175,7 @@ describe('three weeks of the demo', () => {
     await page.getByRole('heading', { name: 'HB and KM' }).waitFor();
     await page.getByText(/^Alike on \d+ of \d+ answers\.$/).waitFor();
     await page.getByText(/kappa \d\.\d\d, (fair|moderate|good|very good)/).waitFor();
-    await page.getByRole('heading', { name: 'To talk about' }).waitFor();
+    await page.getByRole('heading', { name: 'Worth talking about' }).waitFor();
     expect(await violations(page)).toEqual([]);
     await page.context().close();
   });
@@ -210,7 +210,7 @@ test('a child’s file holds everything, checked against its schema; erased, no 
   await page.getByRole('button', { name: /^On own/ }).waitFor();
   await page.keyboard.press('n');
   await page.getByRole('textbox', { name: 'Note' }).fill('zzwhisperedzz');
-  await page.getByRole('button', { name: 'Keep the note' }).click();
+  await page.getByRole('button', { name: 'Save the note' }).click();
   await tap(page, 'z', 1);
   await tap(page, '1', 2);
   await tap(page, '3', 3);
@@ -267,7 +267,7 @@ test('a second pair of ears marks beside: the first adult’s marks stand, and b
     await awake(page);
     await page.keyboard.press('d');
     await page.getByLabel(/^Who marks/).fill(by);
-    if (page === second) await page.getByRole('switch', { name: 'A second pair of ears: I listen along' }).click();
+    if (page === second) await page.getByRole('switch', { name: 'I’m a second pair of ears, listening along' }).click();
     await page.keyboard.press('Escape');
   }
   await first.getByRole('button', { name: /^Modelled/ }).click();

@@ -248,7 +248,7 @@ test('finishing with turns left is asked for, and an ended session can be gone o
   await nextFinger(page);
   await finishNow(page);
   await page.waitForURL(/\/look-back\//);
-  await page.getByRole('button', { name: 'Not finished yet? Go on' }).click();
+  await page.getByRole('button', { name: 'Not finished yet? Carry on' }).click();
   await page.waitForURL(/\/play\//);
   await shown(page, 2);
   await tap(page, '3', 3);

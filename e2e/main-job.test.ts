@@ -71,7 +71,7 @@ async function markNine(page: Page): Promise<void> {
   await nextFinger(page);
   await page.keyboard.press('n');
   await page.getByRole('textbox', { name: 'Note' }).fill('said it 12345 times');
-  await page.getByRole('button', { name: 'Keep the note' }).click();
+  await page.getByRole('button', { name: 'Save the note' }).click();
   await page.keyboard.press('1');
   await shown(page, 7);
   await nextFinger(page);
@@ -154,7 +154,7 @@ describe.each(
       .getByRole('button', { name: /^Kofi, .*with help/i })
       .first()
       .click();
-    await page.getByRole('dialog').getByText('thought about it again').click();
+    await page.getByRole('dialog').getByText('changed my mind').click();
     await page.getByRole('dialog').getByRole('button', { name: 'On own' }).click();
     await page.getByText('9 answers: 4 on own, 1 with help, 2 not yet, 1 no reply, 1 doesn’t count.').waitFor();
     await page.getByText('corrected', { exact: true }).waitFor();
@@ -208,7 +208,7 @@ test('away, back later and another child change whose turn it is; shortcuts rest
   await page.keyboard.press('w');
   await expect.poll(() => page.locator('main [data-answer]').textContent()).not.toBe(word);
   await page.keyboard.press('h');
-  await page.getByText('Hidden while children can see.').waitFor();
+  await page.getByText('Hidden while children can see the screen.').waitFor();
   expect(await page.locator('main [data-answer]').count()).toBe(0);
   await page.context().close();
 });

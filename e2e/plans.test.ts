@@ -188,9 +188,9 @@ describe('every family, one item to its record in the file', () => {
     await words.nth(1).click();
     await page.getByText('2 of', { exact: false }).waitFor();
     await words.nth(1).click();
-    await page.getByRole('button', { name: 'A word not here' }).click();
-    await page.getByLabel('A sound, or a word as it was said').fill('elephant');
-    await page.getByRole('button', { name: 'It is a word' }).click();
+    await page.getByRole('button', { name: 'A word that isn’t listed' }).click();
+    await page.getByLabel('Type a sound, or the word as they said it').fill('elephant');
+    await page.getByRole('button', { name: 'It’s a real word' }).click();
     await page.getByText('It needs').waitFor();
     await page.keyboard.press('Escape');
     expect(await violations(page)).toEqual([]);
@@ -207,8 +207,8 @@ describe('every family, one item to its record in the file', () => {
     const { page } = await openPage(browser);
     const session = await play(page, 'rhyme-say');
     await page.getByRole('button', { name: 'Something else' }).click();
-    await page.getByLabel('A sound, or a word as it was said').fill('elephant');
-    await page.getByRole('button', { name: 'It is a word' }).click();
+    await page.getByLabel('Type a sound, or the word as they said it').fill('elephant');
+    await page.getByRole('button', { name: 'It’s a real word' }).click();
     await page.getByRole('button', { name: 'Mark it: Not yet' }).click();
     expect((await recorded(session, 1))[0]).toMatchObject({ outcome: 'not-yet' });
     await page.context().close();
@@ -305,11 +305,11 @@ describe('a plan', () => {
     await pills.nth(0).click();
     await page.getByRole('dialog').getByText('Right:').waitFor();
     expect(await violations(page)).toEqual([]);
-    await page.getByRole('button', { name: 'Swap it' }).click();
+    await page.getByRole('button', { name: 'Swap this word' }).click();
     await page.getByRole('dialog').waitFor({ state: 'detached' });
     expect(await pills.nth(0).textContent()).not.toBe(first);
     await pills.nth(1).click();
-    await page.getByRole('button', { name: 'Keep it' }).click();
+    await page.getByRole('button', { name: 'Lock' }).click();
     await page.keyboard.press('Escape');
     await page.getByRole('button', { name: 'Other words in round 2' }).click();
     await expect.poll(() => rounds.nth(1).locator('ul').getByLabel('kept').count()).toBe(1);
@@ -325,7 +325,7 @@ describe('a plan', () => {
     expect(await violations(page)).toEqual([]);
     await page.keyboard.press('Escape');
     await page.getByText('Does it start with /s/?').first().waitFor();
-    await page.getByLabel('Minutes there are').fill('2');
+    await page.getByLabel('Minutes available').fill('2');
     await page.getByText('It does not fit').waitFor();
     await page
       .getByRole('button', { name: /everyone together/ })
@@ -398,21 +398,21 @@ describe('a plan', () => {
         .locator('input[type=file]')
         .setInputFiles({ name: 'plan.json', mimeType: 'application/json', buffer: Buffer.from(content) });
     for (const [broken, why] of [
-      ['{"format":', 'not readable JSON'],
+      ['{"format":', 'can’t read this JSON'],
       ['{"format":"x"}', 'is not a plan'],
       ['', 'The file is empty'],
     ] as const) {
       await bring(broken);
       await page.getByRole('alert').filter({ hasText: why }).waitFor();
       await page.getByText('Nothing was imported').waitFor();
-      expect(await page.getByRole('button', { name: 'Keep this plan' }).count()).toBe(0);
+      expect(await page.getByRole('button', { name: 'Save this plan' }).count()).toBe(0);
     }
     const half = JSON.parse(text) as { plan: { title: string; rounds: { task: string }[] } };
     half.plan.title = 'Half a plan';
     sure(half.plan.rounds[0]).task = 'juggling';
     await bring(JSON.stringify(half));
     await page.getByText('left out: There is no game “juggling”.').waitFor();
-    await page.getByRole('button', { name: 'Keep this plan' }).click();
+    await page.getByRole('button', { name: 'Save this plan' }).click();
     await page.waitForURL(/\/plan\/./);
     expect(await page.getByLabel('Name of the plan').inputValue()).toBe('Half a plan');
     expect(await page.locator('main ol > li:has(h2)').count()).toBe(half.plan.rounds.length - 1);
@@ -425,8 +425,8 @@ describe('a plan', () => {
     await page.getByRole('link', { name: 'Three sounds, joined and planted', exact: true }).click();
     await page.waitForURL(/\/plan\/./);
     await page.getByRole('button', { name: 'Change round 2' }).click();
-    await page.getByLabel('Put a word in').fill('elephant');
-    await page.getByRole('button', { name: 'Put it in' }).click();
+    await page.getByLabel('Add a word').fill('elephant');
+    await page.getByRole('button', { name: 'Add it' }).click();
     await page.getByText('could not be made').waitFor();
     await page.keyboard.press('Escape');
     await page.getByRole('alert').filter({ hasText: '“elephant” does not fit' }).waitFor();

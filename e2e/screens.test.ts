@@ -249,7 +249,7 @@ test('settings: the example changes with the choice, and confirming lets contest
   await page.reload();
   await page.getByText('box has 3').waitFor();
   await page.goto(`${empty.url}/words?sounds=3`);
-  expect(await page.getByText('say how you count').count()).toBe(0);
+  expect(await page.getByText('choose how to count them').count()).toBe(0);
   await page.context().close();
 });
 

@@ -68,7 +68,7 @@ test('a whole session by keyboard alone, from Today to Look back', async () => {
   // The rounds that follow: another word and a note in the second, then to the end.
   let noted = false;
   for (let presses = 0; presses < 60; presses += 1) {
-    if (await page.getByRole('heading', { name: 'That is the round' }).count()) {
+    if (await page.getByRole('heading', { name: 'Round finished' }).count()) {
       if (!(await page.getByRole('button', { name: /^Next: / }).count())) break;
       await tabTo(/^Next: /);
       await page.keyboard.press('Enter');
@@ -185,7 +185,7 @@ test(
     await awake(page);
     const more = page.getByRole('button', { name: 'One more turn each' });
     if (await more.count()) await more.click();
-    await page.getByRole('button', { name: 'Someone came late' }).click();
+    await page.getByRole('button', { name: 'Someone has arrived' }).click();
     await page.getByRole('dialog').getByRole('button', { name: 'Lou' }).click();
     await page.locator('nav[aria-label="Children"] li', { hasText: 'Lou' }).waitFor();
     await nextFinger(page);

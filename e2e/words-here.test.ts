@@ -149,9 +149,9 @@ test('a plan keeps a word that left the bank and says so; a word of it put aside
     mimeType: 'application/json',
     buffer: Buffer.from(JSON.stringify(file)),
   });
-  await page.getByRole('button', { name: 'Keep this plan' }).click();
+  await page.getByRole('button', { name: 'Save this plan' }).click();
   await page.waitForURL(/plan\/./);
-  await page.getByText('“jail” is not in the word bank any more').waitFor();
+  await page.getByText('“jail” isn’t in the word bank any more').waitFor();
   // A step by number of sounds is not offered in order, and is still what the round is.
   await page.getByText('3 sounds, of any kind').first().waitFor();
   expect(await violations(page)).toEqual([]);

@@ -57,7 +57,7 @@ test('too few words: the advice names one filter and how many words, and one cli
   const advice = await page.getByText(/^No word fits all of this/).textContent();
   const promised = Number(sure(/there would be (\d+)/.exec(sure(advice)))[1]);
   expect(promised).toBeGreaterThan(5);
-  await page.getByRole('link', { name: 'Loosen it' }).click();
+  await page.getByRole('link', { name: 'Allow that' }).click();
   await page.getByRole('heading', { name: `${promised} words fit` }).waitFor();
   await page.context().close();
 });
@@ -139,7 +139,7 @@ test('a word of our own: asked for its vowel, confirmed, found among the words; 
   await page.getByRole('img', { name: /^4 sounds: g r ar f/ }).waitFor();
   expect(await violations(page)).toEqual([]);
   await page.getByLabel('What it means, in one line').fill('a picture of numbers');
-  await page.getByRole('button', { name: 'It sounds right: keep it' }).click();
+  await page.getByRole('button', { name: 'It sounds right: save it' }).click();
   await page.getByRole('heading', { name: 'graph', exact: true }).waitFor();
   await page.goto(`${app.url}/words?sounds=4&only=own`);
   await page.getByText('a picture of numbers').waitFor();
@@ -152,17 +152,17 @@ test('a word of our own: asked for its vowel, confirmed, found among the words; 
   const pad = page.getByRole('region', { name: 'Tap the sounds' });
   for (const label of ['z', 'or', 'b']) await pad.getByRole('button', { name: label, exact: true }).click();
   await pad.getByRole('button', { name: 'l', exact: true }).click();
-  await pad.getByRole('button', { name: 'Take the last sound back' }).click();
+  await pad.getByRole('button', { name: 'Delete the last sound' }).click();
   await pad.getByRole('button', { name: /^uhl/ }).click();
   // A weak ending is a beat of its own among those that may be strong.
-  expect(await pad.getByLabel('The strongest part has').locator('option').allTextContents()).toEqual([
+  expect(await pad.getByLabel('The strongest beat has').locator('option').allTextContents()).toEqual([
     'or (1)',
     'uhl (2)',
   ]);
   await pad.getByRole('button', { name: 'Show these sounds' }).click();
   await page.getByRole('img', { name: /sounds: z or b uh l/ }).waitFor();
   expect(await violations(page)).toEqual([]);
-  await page.getByRole('button', { name: 'It sounds right: keep it' }).click();
+  await page.getByRole('button', { name: 'It sounds right: save it' }).click();
   await page.getByRole('heading', { name: 'zorble', exact: true }).waitFor();
   expect(await violations(page)).toEqual([]);
   await page.getByRole('button', { name: 'Remove it' }).click();

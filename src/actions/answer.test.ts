@@ -6,9 +6,9 @@ import { jsonError, sentenceOf } from './answer';
 afterEach(() => vi.restoreAllMocks());
 
 test('a problem is told in its own words and with its own status', async () => {
-  const answer = jsonError(new Problem('That child is not in the list any more.', 404));
+  const answer = jsonError(new Problem('That child isn’t in the list any more.', 404));
   expect(answer.status).toBe(404);
-  expect(await answer.json()).toEqual({ error: 'That child is not in the list any more.' });
+  expect(await answer.json()).toEqual({ error: 'That child isn’t in the list any more.' });
 });
 
 test('what does not fit at a door says what, and counts as asked wrongly', () => {
@@ -29,7 +29,7 @@ test('the disk speaks for itself', () => {
 test('anything else gives nothing away, and is written down for whoever runs the server', () => {
   const log = vi.spyOn(console, 'error').mockImplementation(() => undefined);
   const sentence = sentenceOf(new Error('secret of the file'));
-  expect(sentence).toBe('That did not work, and nothing was changed. Please try again.');
+  expect(sentence).toBe('That didn’t work, and nothing was changed. Please try again.');
   expect(log).toHaveBeenCalledOnce();
   expect(jsonError(new Error('again')).status).toBe(500);
 });

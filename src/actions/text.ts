@@ -1,13 +1,14 @@
 /** Every sentence of this room, file by file: read it aloud before you change it. */
 
 export const answer = {
-  workNothingChanged: 'That did not work, and nothing was changed. Please try again.',
+  workNothingChanged: 'That didn’t work, and nothing was changed. Please try again.',
 } as const;
 
 export const groups = {
   isReady: (name: string) => `${name} is ready.`,
   children: (names: number) => `${names} children`,
-  nameTwiceLetter: (list: string) => `${list}: that name is here twice. A letter of the surname would tell them apart.`,
+  nameTwiceLetter: (list: string) =>
+    `There are two children called ${list}. Add a letter of the surname to tell them apart.`,
   added: (who: string | undefined, doubles: number, double: string) => `Added ${who}.${doubles ? ` ${double}` : ''}`,
   line: (line: number, why: string) => `Line ${line}: ${why}`,
   typeLeastName: 'Type at least one name.',
@@ -15,15 +16,15 @@ export const groups = {
 
 export const plans = {
   chooseGroupFirst: 'Choose a group first.',
-  groupMoreChoose: 'That group is not here any more. Choose a group and start again.',
+  groupMoreChoose: 'That group isn’t here any more. Choose a group and start again.',
 } as const;
 
 export const sessions = {
   corrected: 'Corrected.',
-  answerBeenChanged: 'That answer has been changed meanwhile. Look again before you correct it.',
+  answerBeenChanged: 'Someone else has changed that answer. Look again before you correct it.',
 } as const;
 
 export const settings = {
-  keptWordsCounted: 'Kept. Words are counted this way from now on; sessions already played keep their own counts.',
-  kept: 'Kept.',
+  keptWordsCounted: 'Saved. Words are counted this way from now on. Sessions you’ve played keep their own counts.',
+  kept: 'Saved.',
 } as const;

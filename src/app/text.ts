@@ -29,9 +29,9 @@ export const deskLookBackId = {
 export const deskLookBack = {
   lookBack: 'Look back',
   whatPlayed: (name: string) => `What ${name} played`,
-  everySessionStands: 'Every session stands here with who answered what.',
+  everySessionStands: 'Every session appears here, with who answered what.',
   startToday: 'Start one from Today.',
-  noSessionYet: 'No session yet',
+  noSessionYet: 'No sessions yet',
 } as const;
 
 export const deskPlanId = {
@@ -44,17 +44,16 @@ export const deskPlan = {
 
 export const deskSettings = {
   settings: 'Settings',
-  toHold: 'To hold',
-  toClip: 'To clip',
+  toHold: 'Hold',
+  toClip: 'Clip',
   light: 'Light',
   vowels: 'Vowels',
   howWeSay: 'How we say and count',
   wayWholeTeam:
-    'One way for the whole team, so that children hear one count. Good practitioners differ here; two minutes settle it.',
-  whereDataLives: 'Where the data lives',
-  fileComputer: 'All of it is in one file on this computer:',
-  backUpStop:
-    'To back it up, stop Bouncy Echo and copy that file together with any files beside it that end in -wal or -shm.',
+    'Choose one way for the whole team, so children always hear the same count. Good practitioners differ here; it takes two minutes to settle.',
+  whereDataLives: 'Where your data is',
+  fileComputer: 'It’s all in one file on this computer:',
+  backUpStop: 'To back it up, stop Bouncy Echo and copy that file, with any files beside it that end in -wal or -shm.',
 } as const;
 
 export const deskSoundsSound = {
@@ -70,7 +69,7 @@ export const deskWordWord = {
 } as const;
 
 export const deskWordsNew = {
-  addAWord: 'Add a word',
+  addAWord: 'Add words',
   words: 'Words',
 } as const;
 
@@ -110,13 +109,13 @@ export const apiSetsIdExportRoute = {
 } as const;
 
 export const error = {
-  screenCouldShown: 'This screen could not be shown',
-  answersShownMarked: 'Answers that were shown as marked are kept. Try again; if it goes on, restart Bouncy Echo.',
+  screenCouldShown: 'Something went wrong',
+  answersShownMarked: 'Every answer you marked is saved. Try again, and if it happens again, restart Bouncy Echo.',
   tryAgain: 'Try again',
 } as const;
 
 export const guarded = {
-  somethingWay: 'Something is in the way',
+  somethingWay: 'Something went wrong',
   tryAgain: 'Try again',
 } as const;
 
@@ -126,8 +125,8 @@ export const layout = {
 } as const;
 
 export const notFound = {
-  nothingAddress: 'There is nothing at this address',
-  maySlipBeen: 'It may have a slip in it, or what was here has been taken away. Nothing is lost by coming here.',
+  nothingAddress: 'There’s nothing at this address',
+  maySlipBeen: 'The address may be mistyped, or what was here has been removed. Nothing has been lost.',
   backToToday: 'Back to Today',
 } as const;
 
@@ -136,7 +135,7 @@ export const playId = {
 } as const;
 
 export const printChildrenId = {
-  pageChild: 'A page on a child',
+  pageChild: 'A page about a child',
 } as const;
 
 export const printHomeId = {

@@ -44,7 +44,7 @@ describe('the first sound of stick', () => {
     ['s+ʌ+n', 'not-yet other-word'],
     ['s+t+ɪ', 'not-yet part-only'],
   ])('“%s” is %s', (text, name) => expect(named(first, text)).toBe(name));
-  test('a word that starts so is said to be one', () => expect(said(first, 's+ʌ+n').why).toContain('starts so'));
+  test('a word that starts so is said to be one', () => expect(said(first, 's+ʌ+n').why).toContain('starts with it'));
   test('/dʒ/ for the start of drink is faithful hearing', () =>
     expect(named(item('first-sound', 'cluster', 'drink'), 'dʒ')).toBe('on-own heard-closely'));
 });
@@ -116,5 +116,5 @@ describe('cat for a child with and without a pattern', () => {
     });
   });
   test('nothing said is nothing to judge', () =>
-    expect(said(cat, '')).toMatchObject({ outcome: 'not-yet', why: 'Nothing to judge.' }));
+    expect(said(cat, '')).toMatchObject({ outcome: 'not-yet', why: 'There’s nothing to judge.' }));
 });

@@ -322,7 +322,8 @@ const wordAgain = (slip: 'whole-word' | 'unchanged', word: Word, note: string): 
 });
 
 /** The word, where its sounds or one of them were asked for. */
-export const wholeWord = (word: Word, note: string = say.saidTheWord): LikelyAnswer => wordAgain('whole-word', word, note);
+export const wholeWord = (word: Word, note: string = say.saidTheWord): LikelyAnswer =>
+  wordAgain('whole-word', word, note);
 
 /** The word, where it was to be changed. */
 export const unchanged = (word: Word, note = 'unchanged'): LikelyAnswer => wordAgain('unchanged', word, note);

@@ -12,15 +12,15 @@ const many = (n: number, slip: 'added-uh' | 'letter-name' | 'lost-sound', missed
 describe('which likely answers are shown', () => {
   test('as many as fit, in the usual order where nothing is known of the child', () => {
     expect(notes()).toHaveLength(SHOWN);
-    expect(notes()).toEqual(['lost /r/', 'start kept together', 'end kept whole', 'said the word']);
+    expect(notes()).toEqual(['left out /r/', 'kept the start together', 'kept the end together', 'said the word']);
   });
   test('what a child has said before comes forward: letter names after a few, not after one', () => {
     expect(notes(many(1, 'letter-name'))).not.toContain('letter names');
     expect(notes(many(8, 'letter-name'))[0]).toBe('letter names');
   });
   test('a sound a child loses comes before another it does not', () => {
-    expect(notes(many(6, 'lost-sound', [1]))[0]).toBe('lost /r/');
-    expect(notes(many(6, 'lost-sound', [3]))).toContain('lost /g/');
+    expect(notes(many(6, 'lost-sound', [1]))[0]).toBe('left out /r/');
+    expect(notes(many(6, 'lost-sound', [3]))).toContain('left out /g/');
   });
   test('right answers change nothing but how fast it learns; habits of two sittings add up', () => {
     const right = habitsOf(Array.from({ length: 20 }, () => ({ slip: null, sounds, missed: [] })));

@@ -82,7 +82,7 @@ describe('CSV (RFC 4180; formula guard after OWASP, CSV Injection)', () => {
       'spoken or shown': 'shown',
       'asked by': 'Kofi',
       'marked by': 'HB',
-      'marked before as': 'Not yet (wrong button)',
+      'marked before as': 'Not yet (tapped the wrong button)',
     });
   });
   test.each(['=1+1', '+44', '-2', '@sum', '\tx', '=HYPERLINK("x")'])(

@@ -14,7 +14,7 @@ test('every game is read where none is named', () => {
   const all = itemsToRead(material(), readSchema.parse({ size: '1' }));
   for (const task of TASKS) expect(all).toContain(`(${task.id})`);
 });
-test('what cannot be read is told', () => {
+test('what can’t read is told', () => {
   const why = (request: Record<string, string>): string =>
     readSchema.safeParse(request).error?.issues[0]?.message ?? '';
   expect(why({ task: 'chess' })).toMatch(/^--task is one of count-words/);

@@ -58,7 +58,7 @@ describe('a plan as a file', () => {
   });
   test.each([
     ['', 'empty'],
-    ['{', 'not readable JSON'],
+    ['{', 'can’t read this JSON'],
     ['[]', 'not a plan'],
     ['{"format":"bouncy-echo-word-set"}', 'not a plan'],
     ['x'.repeat(300_000), 'too large'],
@@ -81,7 +81,7 @@ describe('a plan as a file', () => {
         for (const r of rounds) r.gap = 90;
       }),
     );
-    expect(read.fault).toContain('No round');
+    expect(read.fault).toContain('None of the rounds');
     expect(sure(read.rounds[0]).why).toContain('two seconds at most');
   });
   test('a part that is missing is named in a sentence', () => {

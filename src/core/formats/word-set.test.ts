@@ -53,11 +53,11 @@ describe('a set as a file', () => {
     ['   \n', 'empty'],
     ['name,count\nsun,3', '“word”'],
     ['{"format":"other"}', 'not a word set'],
-    ['{"broken', 'not readable JSON'],
+    ['{"broken', 'can’t read this JSON'],
     ['[]', 'not a word set'],
     ['{"format":"bouncy-echo-word-set","version":2,"name":"x","words":[]}', 'not a word set'],
-    ['{"format":"bouncy-echo-word-set","version":1,"name":"x","words":[]}', 'no word in the file'],
-    ['word\n', 'one of them must be'],
+    ['{"format":"bouncy-echo-word-set","version":1,"name":"x","words":[]}', 'no words in the file'],
+    ['word\n', 'One of them must be'],
     ['x'.repeat(300_000), 'too large'],
   ])('a file that is no set says why: %j', (text, why) => {
     const read = readSetFile(text, 'file.csv');
@@ -79,7 +79,7 @@ describe('a set as a file', () => {
       [8, 'frog', true],
     ]);
     expect(rows.map((r) => r.why ?? '').join(' ')).toMatch(
-      /letters only.*in the file already.*letters only.*cannot be read.*at least one vowel/,
+      /letters only.*in the file already.*letters only.*can’t read.*at least one vowel/,
     );
   });
   test('any text as a file: rows with a word or a reason, never a fault', () => {
@@ -134,8 +134,8 @@ describe('a set as a file', () => {
 describe('an own word at the door', () => {
   test.each([
     ['no vowel', { line: 's t' }, 'vowel'],
-    ['keys that are none', { line: 'z zz' }, 'cannot be read'],
-    ['letters that spell something else', { letters: 'z|or|b|el' }, 'letters do not fit'],
+    ['keys that are none', { line: 'z zz' }, 'can’t read'],
+    ['letters that spell something else', { letters: 'z|or|b|el' }, 'letters don’t fit'],
     ['one sound', { word: 'oar', line: 'FORCE', letters: 'oar' }, 'two sounds'],
     ['two words', { word: 'big zorble' }, 'one word'],
     ['a number', { word: 'z0rble' }, 'letters only'],

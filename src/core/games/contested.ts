@@ -13,6 +13,6 @@ export function contestWords(word: Word): string | null {
     const other = fusedNow ? word.count + (strict - count) : word.count - (strict - count);
     return `${other} if ${CONVENTION_WORDS[convention].thing} counts as ${fusedNow ? 'two' : 'one'}`;
   });
-  if (word.contest.speaker.length) lines.push('the count changes from speaker to speaker');
+  if (word.contest.speaker.length) lines.push('people count this one differently');
   return lines.join('; ');
 }

@@ -16,6 +16,8 @@ export interface FamilyRung {
   readonly name: string;
   /** After “Next:” and inside a sentence. */
   readonly does: string;
+  /** The same for a family, where the words of the trade would be in the way. */
+  readonly plainly?: string;
   /** The game to play first on it, where that is not the first of the catalogue. */
   readonly first?: string;
   /** The easier rungs that hold where this one does; all of them where nothing is said. */

@@ -147,7 +147,7 @@ describe('sets', () => {
       words: ['orange'],
     });
     expect(set.items).toEqual([]);
-    expect(set.short).toBe('None could be made from these words.');
+    expect(set.short).toBe('We couldn’t make any from these words.');
   });
 });
 
@@ -212,7 +212,9 @@ describe('how hard an item is', () => {
       { id: '4', name: '4 sounds', count: 4 },
       word('frog'),
     );
-    expect(reasons).toEqual(expect.arrayContaining(['4 sounds', 'a cluster', 'begins with a sound that can be held']));
+    expect(reasons).toEqual(
+      expect.arrayContaining(['4 sounds', 'two sounds together', 'starts with a sound you can hold']),
+    );
   });
   test('generated sets rise with the ladder', () => {
     const made = material();

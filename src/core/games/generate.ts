@@ -140,7 +140,7 @@ class Making {
     if (made >= this.request.size) return null;
     const from = this.wishes.words ? 'from these words' : 'in this accent';
     const why = this.wishes.sound === undefined ? from : 'with that sound';
-    return made ? `Only ${made} could be made ${why}.` : `None could be made ${why}.`;
+    return made ? `We could only make ${made} ${why}.` : `We couldn’t make any ${why}.`;
   }
 
   /** A set that hangs together is made in one go, and keeps its order. */

@@ -1,4 +1,4 @@
-import { sure } from '../sure';
+import { capital } from '../in-words';
 
 /**
  * What hands may do. Every gesture can be done seated; the adult who faces children is a mirror: first sound on their
@@ -15,14 +15,21 @@ export interface Gesture {
 }
 
 export const GESTURES: readonly Gesture[] = [
-  { id: 'task', name: 'as the game has it', words: '', shows: 10, hands: 1, seated: 'It can be done seated.' },
+  {
+    id: 'task',
+    name: 'the usual one for this game',
+    words: '',
+    shows: 10,
+    hands: 1,
+    seated: 'You can do this sitting down.',
+  },
   {
     id: 'fingers',
     name: 'fingers',
     words: 'one finger for each sound',
     shows: 5,
     hands: 1,
-    seated: 'It is done seated.',
+    seated: 'You can do this sitting down.',
   },
   {
     id: 'counters',
@@ -30,24 +37,31 @@ export const GESTURES: readonly Gesture[] = [
     words: 'one counter into a pot for each sound',
     shows: 8,
     hands: 2,
-    seated: 'It is done seated.',
+    seated: 'You can do this sitting down.',
   },
   {
     id: 'steps',
     name: 'steps',
-    words: 'one step for each sound; clear the floor first',
+    words: 'one step for each sound (clear the floor first)',
     shows: 8,
     hands: 0,
-    seated: 'Seated: tap the feet.',
+    seated: 'Sitting down? Tap your feet.',
   },
-  { id: 'claps', name: 'claps', words: 'one clap for each sound', shows: 6, hands: 2, seated: 'It is done seated.' },
+  {
+    id: 'claps',
+    name: 'claps',
+    words: 'one clap for each sound',
+    shows: 6,
+    hands: 2,
+    seated: 'You can do this sitting down.',
+  },
   {
     id: 'pats',
     name: 'pats on the knees',
     words: 'one pat on the knees for each sound',
     shows: 6,
     hands: 2,
-    seated: 'It is done seated.',
+    seated: 'You can do this sitting down.',
   },
 ];
 
@@ -56,11 +70,10 @@ export function gestureLine(gesture: Gesture, own: string, sounds: number): stri
   const line = gesture.id === 'task' ? own : gesture.words;
   const limit =
     sounds > gesture.shows
-      ? ` ${sure(gesture.name[0]).toUpperCase()}${gesture.name.slice(1)} show ${gesture.shows} at most; this ` +
-        `round has words of ${sounds}.`
+      ? ` ${capital(gesture.name)} can show ${gesture.shows} sounds at most; some words here have ${sounds}.`
       : '';
   return `${line}.${limit}${gesture.id === 'steps' ? ` ${gesture.seated}` : ''}`;
 }
 
 /** For adults who face the children. */
-export const MIRROR = 'You face the children: their first sound is on their left, your right.';
+export const MIRROR = 'Facing the children? Start on your right, so it runs left to right for them.';

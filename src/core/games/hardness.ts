@@ -74,12 +74,12 @@ export interface Hardness {
 }
 
 const MAKING_REASON = {
-  hold: 'begins with a sound that can be held',
-  clip: 'begins with a sound that must be clipped',
-  light: 'begins with a light sound',
-  vowel: 'begins with a vowel',
+  hold: 'starts with a sound you can hold',
+  clip: 'starts with a short sound',
+  light: 'starts with a light sound',
+  vowel: 'starts with a vowel',
 } as const;
-const BAND_REASON = { 1: 'an everyday word', 2: 'a word most children know', 3: 'a word to tell about first' } as const;
+const BAND_REASON = { 1: 'an everyday word', 2: 'a word most children know', 3: 'a word to explain first' } as const;
 
 /** How hard one item is, and why in words. */
 export function hardnessOf(task: Worked, step: Step, word: Word | null): Hardness {
@@ -88,7 +88,7 @@ export function hardnessOf(task: Worked, step: Step, word: Word | null): Hardnes
     const beats = traitsOf(word).syllables;
     reasons.push(`${word.count} sounds`, MAKING_REASON[firstMaking(word)]);
     if (beats > 1) reasons.push(`${beats} beats`);
-    if (word.sounds.some((_, at) => inCluster(word, at))) reasons.push('a cluster');
+    if (word.sounds.some((_, at) => inCluster(word, at))) reasons.push('two sounds together');
     reasons.push(BAND_REASON[word.entry.band]);
   }
   return { points: stepPoints(task, step) + wordPoints(word), reasons };

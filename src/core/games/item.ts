@@ -116,7 +116,7 @@ function proofOf(made: Made, where: string, material: Material): string[] {
     ['likely answers differ from each other', new Set(made.likely.map((a) => a.id)).size === made.likely.length],
   ];
   const broken = facts.find(([, holds]) => !holds);
-  if (broken) throw new Unproved(`No item for ${where}: ${broken[0]} does not hold.`);
+  if (broken) throw new Unproved(`We can’t use ${where}, because it isn’t true that ${broken[0]}.`);
   return facts.map(([what]) => what);
 }
 
@@ -127,7 +127,7 @@ export type Tried = { readonly item: Item; readonly why: null } | { readonly ite
 function tried(make: () => Item | null): Tried {
   try {
     const item = make();
-    return item ? { item, why: null } : { item: null, why: 'Nothing could be found to go with it.' };
+    return item ? { item, why: null } : { item: null, why: 'We couldn’t find anything to go with it.' };
   } catch (error) {
     if (error instanceof Unproved) return { item: null, why: error.message };
     throw error;

@@ -11,4 +11,4 @@ export function need<T>(thing: T | null | undefined, what: string): T {
 
 /** The word of a name, which must be in the bank. */
 export const wordOf = ({ byName }: { byName: ReadonlyMap<string, Word> }, name: string | undefined): Word =>
-  need(byName.get(name ?? ''), `“${name ?? ''}” is not in the bank.`);
+  need(byName.get(name ?? ''), `“${name ?? ''}” isn’t in the word bank.`);

@@ -10,5 +10,5 @@ export const ROUTINE_WORDS: Readonly<Record<RoutineStep, string>> = {
   'my-turn': 'My turn',
   together: 'Together',
   'your-turn': 'Your turn',
-  join: 'Join it',
+  join: 'Put it back together',
 };

@@ -49,7 +49,7 @@ export function advice(sounds: readonly string[], accent: AccentId): string {
   const [hold, clip, light] = [of('hold'), of('clip'), of('light')];
   return [
     hold.length ? `Hold ${list(hold)}.` : '',
-    clip.length ? `Keep ${list(clip)} short, with no “uh”.` : '',
+    clip.length ? `Keep ${list(clip)} short, without an “uh”.` : '',
     light.length ? `Say ${list(light)} lightly.` : '',
     !hold.length && !clip.length && !light.length ? MAKING_ADVICE.vowel : '',
   ]

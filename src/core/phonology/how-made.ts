@@ -24,51 +24,51 @@ const CONSONANT_MADE: Readonly<Record<string, string>> = {
   v: 'Rest your top teeth on your bottom lip and hum through.',
   θ: 'Put the tip of your tongue between your teeth and blow softly. No voice.',
   ð: 'Put the tip of your tongue between your teeth and hum through.',
-  s: 'Teeth nearly shut, tongue behind them: let the air hiss. No voice.',
-  z: 'Teeth nearly shut, tongue behind them: let it buzz with your voice on.',
+  s: 'Bring your teeth nearly together with your tongue behind them and let the air hiss. No voice.',
+  z: 'Bring your teeth nearly together with your tongue behind them and buzz, with your voice on.',
   ʃ: 'Push your lips forward and let the air rush over your tongue. No voice.',
-  ʒ: 'Push your lips forward as for sh, with your voice on.',
+  ʒ: 'Push your lips forward as if to say sh, with your voice on.',
   h: 'Open your mouth and breathe out. No voice.',
   m: 'Close your lips and hum through your nose.',
-  n: 'Tongue behind your top teeth, mouth a little open: hum through your nose.',
-  ŋ: 'Back of your tongue up, mouth open: hum through your nose.',
-  l: 'Tip of your tongue up behind your top teeth, voice round the sides.',
-  r: 'Curl your tongue back a little without touching, lips a little round, voice on.',
-  j: 'Raise the middle of your tongue as for ee and slip away from it at once.',
-  w: 'Round your lips small as for oo and slip away from it at once.',
+  n: 'Put your tongue behind your top teeth, open your mouth a little and hum through your nose.',
+  ŋ: 'Lift the back of your tongue, open your mouth and hum through your nose.',
+  l: 'Put the tip of your tongue behind your top teeth and let your voice out round the sides.',
+  r: 'Curl your tongue back a little without touching anything, round your lips and switch your voice on.',
+  j: 'Lift the middle of your tongue as if to say ee, and let go straight away.',
+  w: 'Make a small oo with your lips and let go straight away.',
 };
 
 /** What the mouth does for each vowel label, accent by accent close enough for a model. */
 const VOWEL_MADE: Readonly<Record<string, string>> = {
-  i: 'A short sound: mouth a little open, lips a little wide.',
-  e: 'A short sound: mouth half open, lips a little wide.',
+  i: 'A short sound: open your mouth a little and spread your lips.',
+  e: 'A short sound: open your mouth halfway and spread your lips a little.',
   a: 'A short sound: open your mouth wide.',
   o: 'A short sound: open your mouth and round your lips.',
-  u: 'A short sound: jaw drops, lips loose.',
+  u: 'A short sound: drop your jaw and keep your lips loose.',
   oo: 'Round your lips: small and tight as in moon, loose and short as in book.',
-  ar: 'Open wide and let it run on, as when the doctor looks at your throat.',
-  or: 'Round your lips and drop your jaw; let it run on.',
-  ur: 'Lips loose, tongue flat in the middle; let it run on.',
-  er: 'Lips loose, tongue bunched in the middle; let it run on.',
-  ear: 'Begin with a smile for ee and let the mouth go slack.',
-  air: 'Begin as for e with the mouth half open and let it run on.',
-  ure: 'Begin with round lips as for oo and let the mouth go slack.',
-  aw: 'Round your lips and drop your jaw; let it run on.',
-  ah: 'Open wide and let it run on.',
-  ee: 'Smile with your teeth close; let it run on.',
-  ay: 'Begin as for e and close towards ee.',
-  oa: 'Begin with the mouth half open and round your lips as you go.',
-  igh: 'Begin with the mouth wide open and close towards ee.',
-  oy: 'Begin with round lips and spread them towards ee.',
-  ow: 'Begin with the mouth wide open and round your lips as you go.',
-  uh: 'The lazy sound in the weak part of a word: mouth slack, hardly there.',
+  ar: 'Open wide and keep it going, as if the doctor is looking at your throat.',
+  or: 'Round your lips and drop your jaw; keep it going.',
+  ur: 'Keep your lips loose and your tongue flat in the middle, and keep the sound going.',
+  er: 'Keep your lips loose, bunch your tongue in the middle, and keep the sound going.',
+  ear: 'Start with a smile for ee and let your mouth relax.',
+  air: 'Start with your mouth half open as if to say e, and keep it going.',
+  ure: 'Start with round lips for oo and let your mouth relax.',
+  aw: 'Round your lips and drop your jaw; keep it going.',
+  ah: 'Open wide and keep it going.',
+  ee: 'Smile with your teeth close; keep it going.',
+  ay: 'Start with e and glide to ee.',
+  oa: 'Start with your mouth half open and round your lips as you go.',
+  igh: 'Start with your mouth wide open and glide to ee.',
+  oy: 'Start with round lips and glide to ee.',
+  ow: 'Start with your mouth wide open and round your lips as you go.',
+  uh: 'The lazy little sound in the weak part of a word: relax your mouth, and it’s hardly there.',
 };
 
 const SLIP: Readonly<Record<ReturnType<typeof makingOf>, string>> = {
-  clip: 'The usual slip is an “uh” after it. Whisper the end of it, or stop as soon as it is out.',
-  hold: 'The usual slip is an “uh” at the end. Hold the sound and simply stop.',
-  light: 'The usual slip is an “uh” after it. Breathe it on to the next sound.',
-  vowel: 'The usual slip is to say the letter’s name. Say what you hear in the middle of the word.',
+  clip: 'It’s easy to add an “uh” after it. Whisper it, or stop as soon as it’s out.',
+  hold: 'It’s easy to add an “uh” at the end. Hold the sound and simply stop.',
+  light: 'It’s easy to add an “uh” after it. Slide straight into the next sound.',
+  vowel: 'It’s easy to say the letter’s name by mistake. Say what you hear in the middle of the word.',
 };
 
 /** Voiceless sounds one makes by blowing: air can be felt on a palm. */
@@ -76,10 +76,10 @@ const check = (ipa: string): string => {
   const facts = CONSONANTS[ipa];
   if (!facts || facts.voiced) {
     return facts?.manner === 'nasal'
-      ? 'Hand on your throat: it hums. Pinch your nose and it stops.'
-      : 'Hand on your throat: you feel it hum.';
+      ? 'Put a hand on your throat: you’ll feel it hum. Pinch your nose and it stops.'
+      : 'Put a hand on your throat: you’ll feel it hum.';
   }
-  return 'Hand on your throat: it is still. Palm before your lips: you feel the air.';
+  return 'Put a hand on your throat: no buzz. Hold your palm in front of your mouth: you’ll feel the air.';
 };
 
 /**

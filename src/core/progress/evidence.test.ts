@@ -271,16 +271,17 @@ describe('sentences', () => {
       run('blending', '3-clip', '110', 5, { standing: 'check-in' }),
     ]);
     expect(whySentence(seen)).toBe(
-      'On own 3 of 5 on 2 days, with help 1 (slower); 3 after a model or together, as practice; check-in 2 of 3.',
+      '3 of 5 right on their own, over 2 days, and 1 with help (slower); ' +
+        '3 more after a model or all together (practice, so not counted); 2 of 3 right in the check-in.',
     );
   });
   test('no reply is told as what it is', () =>
     expect(whySentence(blend('3-clip', [run('blending', '3-clip', '---')]))).toBe(
-      'No reply three times, which says nothing of what is known.',
+      'No reply three times, which doesn’t tell us what they know.',
     ));
   test('luck is told where it explains the answers, and not where it does not', () => {
     const five = sure(rungs('rhyme', [run('rhyme-pairs', 'far', '111', 3), run('rhyme-pairs', 'far', '110')])[0]);
-    expect(luckSentence(five)).toBe('Five of six on a yes/no game happens by luck about one time in nine.');
+    expect(luckSentence(five)).toBe('In a yes/no game, pure guessing gets five of six about one time in nine.');
     expect(luckSentence(sure(rungs('rhyme', [run('rhyme-pairs', 'far', '1'.repeat(12))])[0]))).toBeNull();
     expect(luckSentence(blend('3-clip', [run('blending', '3-clip', '111')]))).toBeNull();
   });
@@ -289,7 +290,7 @@ describe('sentences', () => {
     expect(seen.more).toBeGreaterThan(1);
     expect(seen.more).toBeLessThanOrEqual(10);
     expect(moreSentence({ state: 'getting-there', more: 6 }, 3)).toBe(
-      'About 6 more turns would tell: two weeks at this pace.',
+      'About 6 more turns should settle it: roughly two weeks at this rate.',
     );
     expect(moreSentence({ state: 'getting-there', more: null }, 3)).toContain('forty');
     expect(moreSentence({ state: 'secure', more: 0 }, 3)).toBeNull();

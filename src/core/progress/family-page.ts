@@ -2,6 +2,7 @@ import { capital } from '../in-words';
 import { familyOf } from '../games';
 import { sure } from '../sure';
 import type { LadderEvidence } from './evidence';
+import type { Rung } from './ladders';
 import { frontier, highest, type NextStep } from './next-step';
 import { familyPage as say } from './text';
 
@@ -30,19 +31,22 @@ export function familyPage(
   return {
     can: begun
       .filter((l) => highest(l.rungs) >= 0)
-      .map((l) => say.alone(capital(sure(l.rungs[highest(l.rungs)]).rung.does))),
+      .map((l) => say.alone(plainly(sure(l.rungs[highest(l.rungs)]).rung))),
     coming: here
       .filter(({ rung }) => rung.state === 'getting-there')
-      .map(({ rung }) => say.soFar(capital(rung.rung.does), inPart(rung))),
-    next: next ? `${capital(next.rungOf.does)}.` : null,
+      .map(({ rung }) => say.soFar(plainly(rung.rung), inPart(rung))),
+    next: next ? say.next(plainly(next.rungOf)) : null,
     home: [...new Set([...(next ? [next.ladder] : []), ...here.map(({ ladder }) => ladder.id)])]
       .slice(0, 3)
       .map((id) => familyOf(id).atHome.tries),
     figures: begun.flatMap((l) =>
-      l.rungs.filter((r) => r.lastAt !== null).map((r) => `${capital(r.rung.does)}: ${figureOf(r)}`),
+      l.rungs.filter((r) => r.lastAt !== null).map((r) => `${capital(plainly(r.rung))}: ${figureOf(r)}`),
     ),
   };
 }
+
+/** What a child does on a rung, as a family would say it. */
+const plainly = (rung: Pick<Rung, 'does' | 'plainly'>): string => rung.plainly ?? rung.does;
 
 /** How far a rung comes off: mostly with help, or now and then alone. */
 const inPart = ({ fresh }: LadderEvidence['rungs'][number]): string =>

@@ -9,7 +9,7 @@ import { ladders as say } from './text';
  * its tasks that ask the same of a child. The order of units and tasks: Adams (Beginning to Read, 1990) and Anthony &
  * Lonigan (2004), both from memory; the order within a family is common practice, no source.
  */
-export interface Rung extends Pick<FamilyRung, 'id' | 'name' | 'does' | 'carries' | 'was'> {
+export interface Rung extends Pick<FamilyRung, 'id' | 'name' | 'does' | 'plainly' | 'carries' | 'was'> {
   /** Task and step of every game that shows it, the one to play first. */
   readonly steps: readonly (readonly [task: string, step: string])[];
 }

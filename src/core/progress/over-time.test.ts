@@ -82,10 +82,10 @@ describe('just right', () => {
   });
   test('what is expected is said in tenths, as a guess, and of no child by name', () => {
     expect(expectedInWords([0.62, 0.94])).toBe(
-      'About 8 in 10 should come off alone; from child to child 6 to 9 in 10. A guess from their answers so far.',
+      'They should get about 8 in 10 on their own (6 to 9, depending on the child). It’s our best guess from their answers so far.',
     );
-    expect(expectedInWords([0.81])).toBe('About 8 in 10 should come off alone. A guess from their answers so far.');
-    expect(expectedInWords([0.01, 0.999])).toContain('1 to 9 in 10');
+    expect(expectedInWords([0.81])).toBe('They should get about 8 in 10 on their own. It’s our best guess from their answers so far.');
+    expect(expectedInWords([0.01, 0.999])).toContain('(1 to 9, depending on the child)');
     expect(expectedInWords([])).toContain('a child who is new');
   });
   test('after forty answers of a made-up child the chance is near the true rate', () => {
@@ -163,8 +163,8 @@ test('the page for a family: words first, no percentages, figures only in their 
   ];
   const ladders = evidenceOf(runs, NOW, 'weighed', false);
   const page = familyPage(ladders, nextSteps(ladders, runs, 'large-first')[0], whySentence);
-  expect(page.can).toEqual(['Blend words like pot, alone.']);
-  expect(page.coming).toEqual(['Segment words like pot, with a little help so far.']);
+  expect(page.can).toEqual(['Can put together the sounds in words like pot, without help.']);
+  expect(page.coming).toEqual(['Can say the sounds in words like pot with a little help.']);
   expect([...page.can, ...page.coming, page.next, ...page.home].join(' ')).not.toMatch(/%|\d of \d/);
-  expect(page.figures.join(' ')).toContain('On own 8 of 8');
+  expect(page.figures.join(' ')).toContain('8 of 8 right on their own');
 });

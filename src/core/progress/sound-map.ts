@@ -122,17 +122,17 @@ const KINDS: readonly { readonly id: string; readonly name: string; readonly hol
   },
   {
     id: 'opening-r',
-    name: '/r/ after another consonant',
+    name: say.secondR,
     holds: (c) => c.side === 'opening' && c.after && c.ipa === 'r',
   },
   {
     id: 'opening-l',
-    name: '/l/ after another consonant',
+    name: say.secondL,
     holds: (c) => c.side === 'opening' && c.after && c.ipa === 'l',
   },
   {
     id: 'opening-s',
-    name: '/s/ before another consonant',
+    name: say.firstS,
     holds: (c) => c.side === 'opening' && !c.after && c.ipa === 's',
   },
   {
@@ -208,7 +208,7 @@ const explainedBy = (told: readonly Claim[], { cells, missed }: Claim): boolean 
 /**
  * The map of a child. A pattern shared by sounds of one kind is named as that kind; a single sound only where no kind
  * explains it.
- * @example soundMap(addCells(all)).patterns[0]?.name // '/r/ after another consonant'
+ * @example soundMap(addCells(all)).patterns[0]?.name // say.secondR
  */
 export function soundMap(table: Cells): SoundMap {
   const cells = readCells(table);

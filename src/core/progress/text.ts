@@ -9,7 +9,7 @@ export const ageBand = {
   preKTo: 'Pre-K, 4 to 5',
   yearTo: 'Year 1, 5 to 6',
   kindergartenTo: 'Kindergarten, 5 to 6',
-  expectedYetAge: 'Not expected yet at this age.',
+  expectedYetAge: 'We wouldn’t expect this at their age yet.',
 } as const;
 
 export const agreement = {
@@ -17,51 +17,54 @@ export const agreement = {
 } as const;
 
 export const familyPage = {
-  alone: (capital: string) => `${capital}, alone.`,
-  soFar: (capital: string, inPart: string) => `${capital}, ${inPart} so far.`,
+  alone: (does: string) => `Can ${does}, without help.`,
+  soFar: (does: string, inPart: string) => `Can ${does} ${inPart}.`,
+  next: (does: string) => `We’ll play games where you ${does}.`,
   littleHelp: 'with a little help',
   someTime: 'some of the time',
 } as const;
 
 export const justRight = {
-  nobodyAnswersYet: 'Nobody here has answers yet, so it is aimed at a child who is new.',
+  nobodyAnswersYet: 'No one here has any answers yet, so this is aimed at a child who is new to it.',
   aboutShouldCome: (middle: number, least: number, most: number) =>
-    `About ${middle} in 10 should come off alone${least === most ? '' : `; from child to child ${least} to ${most} in 10`}. A guess from their answers so far.`,
+    `They should get about ${middle} in 10 on their own${least === most ? '' : ` (${least} to ${most}, depending on the child)`}. It’s our best guess from their answers so far.`,
 } as const;
 
 export const ladders = {
   largeToSmall: 'Large to small',
   syllablesRhymeBefore: 'syllables and rhyme before single sounds',
-  straightSingleSounds: 'Straight to single sounds',
-  firstSoundsBlending: 'first sounds and blending at once; syllables and rhyme beside them',
+  straightSingleSounds: 'Single sounds straight away',
+  firstSoundsBlending: 'first sounds and blending straight away, with syllables and rhyme alongside',
 } as const;
 
 export const nextStep = {
   own: (own: number, x: number) => `${own} of ${x} on their own`,
-  farFirstStep: (own: string) => `${own} so far: the first step, with help close by.`,
-  yetEasierStep: (name: string, own: string) => `“${name}” is not yet (${own}): an easier step first.`,
-  rightSinceTime: (since: number, name: string) => `${since} right since on “${name}”: time to try this once more.`,
+  farFirstStep: (own: string) => `${own} so far. Start with the first step and help them along.`,
+  yetEasierStep: (name: string, own: string) => `“${name}” isn’t there yet (${own}), so try an easier step first.`,
+  rightSinceTime: (since: number, name: string) =>
+    `${since} right on “${name}” since then, so it’s time to try this again.`,
   yetHoldsEnd: (name: string, own: string) =>
-    `“${name}” is not yet (${own}), and this one holds: end on what goes well.`,
-  comesHelpSame: (own: string) => `It comes with help (${own}): the same again, with a little less.`,
-  sameStepOther: (capital: string) => `${capital}: the same step with other words.`,
-  begunFewMore: (own: string) => `Begun (${own}): a few more turns will tell.`,
-  noReplyFar: 'No reply so far, which says nothing: the same in pairs, with pictures, or by showing.',
+    `“${name}” isn’t there yet (${own}), but this step is secure: finish on a success.`,
+  comesHelpSame: (own: string) => `They can do it with help (${own}), so play it again with a little less.`,
+  sameStepOther: (capital: string) => `${capital}. Play the same step with new words.`,
+  begunFewMore: (own: string) => `Just started (${own}): a few more turns will show.`,
+  noReplyFar:
+    'No reply so far, which doesn’t tell us what they know. Try it in pairs, with pictures, or let them point.',
   secureTimeNext: (name: string, harder: unknown, own: string, days: number) =>
-    `“${name}” is secure${harder ? '' : ` (${own}, on ${days} days)`}. Time for the next step.`,
+    `“${name}” is secure${harder ? '' : ` (${own}, over ${days} days)`}, so on to the next step.`,
   easyFirstStep: 'An easy first step.',
 } as const;
 
 export const rule = {
   weighed: 'Weighed',
-  secureWhenAnswers: 'secure when the answers leave little doubt: luck, help and old answers count for what they are',
+  secureWhenAnswers: 'secure when there is little doubt left, allowing for luck, help and how long ago it was',
   ofTheLast: '4 of the last 5',
   secureWhenFour: 'secure when four of the last five unaided answers were right, on two days',
   ruleErrsOften:
-    'This rule errs often: of 100 children who manage 6 in 10, it calls about 93 secure at some point within 20 answers; the weighed rule about 3.',
+    'This rule is often wrong: of 100 children who get 6 in 10 right, it calls about 93 secure at some point within 20 answers. The weighed rule does that for about 3.',
   gettingThere: 'getting there',
   notYet: 'not yet',
-  notEnoughSeen: 'not enough seen',
+  notEnoughSeen: 'not enough seen yet',
 } as const;
 
 export const soundMap = {
@@ -69,32 +72,37 @@ export const soundMap = {
   inTheMiddle: 'in the middle',
   atTheEnd: 'at the end',
   inACluster: 'in a cluster',
-  clippedSoundsEnd: 'clipped sounds at the end of words',
-  heldSoundsEnd: 'held sounds at the end of words',
+  clippedSoundsEnd: 'short sounds at the end of words',
+  heldSoundsEnd: 'long sounds at the end of words',
   consonantsEndWords: 'consonants at the end of words',
-  secondSoundCluster: 'the second sound of a cluster at the start',
-  firstSoundCluster: 'the first sound of a cluster at the end',
-  lastSoundCluster: 'the last sound of a cluster at the end',
-  soundsMadeBack: 'sounds made at the back',
+  secondSoundCluster: 'the second of two starting sounds (so “frog” becomes “fog”)',
+  firstSoundCluster: 'the first of two end sounds (so “hand” becomes “had”)',
+  lastSoundCluster: 'the last of two end sounds (so “hand” becomes “han”)',
+  soundsMadeBack: 'sounds made at the back of the mouth',
   vowelsMiddle: 'vowels in the middle',
+  secondR: '/r/ after another consonant',
+  secondL: '/l/ after another consonant',
+  firstS: '/s/ before another consonant',
 } as const;
 
 export const why = {
   nearlyAlways: 'nearly always',
-  aboutEverySecond: 'about every second time',
+  aboutEverySecond: 'about half the time',
   aboutTime: (inWords: string) => `about one time in ${inWords}`,
   of: (inWords: string, inWords2: string) => `${inWords} of ${inWords2}`,
-  gameHappensLuck: (capital: string, yesNo: boolean, oneIn: string) =>
-    `${capital} on a ${yesNo ? 'yes/no' : 'choosing'} game happens by luck ${oneIn}.`,
+  gameHappensLuck: (of: string, yesNo: boolean, oneIn: string) =>
+    `In a ${yesNo ? 'yes/no' : 'choosing'} game, pure guessing gets ${of} ${oneIn}.`,
   times: (inWords: string) => `${inWords} times`,
-  onOwnOf: (own: number, tried: number, days: number, helped: number, helps: number, list: string) =>
-    `On own ${own} of ${tried}${days > 1 ? ` on ${days} days` : ' on one day'}${helped ? `, with help ${helped}${helps ? ` (${list})` : ''}` : ''}`,
-  noReplySays: (times: string) => `No reply ${times}, which says nothing of what is known`,
-  playedOwnYet: 'Not played on their own yet',
-  harderStepsCount: (right: number, of: number) => `${right} of ${of} on harder steps count for it`,
-  afterModelTogether: (practised: number) => `${practised} after a model or together, as practice`,
-  checkInOf: (right: number, of: number) => `check-in ${right} of ${of}`,
-  moreFortyTurns: 'More than forty turns like these would be needed to be sure either way.',
+  onOwnOf: (own: number, tried: number, days: number) =>
+    `${own} of ${tried} right on their own, ${days > 1 ? `over ${days} days` : 'all on one day'}`,
+  withHelp: (helped: number, ways: string) => `, and ${helped} with help${ways ? ` (${ways})` : ''}`,
+  noReplySays: (times: string) => `No reply ${times}, which doesn’t tell us what they know`,
+  playedOwnYet: 'No turns on their own yet',
+  harderStepsCount: (right: number, of: number) => `${right} of ${of} right on harder steps, which count here too`,
+  afterModelTogether: (practised: number) =>
+    `${practised} more after a model or all together (practice, so not counted)`,
+  checkInOf: (right: number, of: number) => `${right} of ${of} right in the check-in`,
+  moreFortyTurns: 'At this rate it would take more than forty turns to be sure.',
   aboutMoreTell: (more: number, weeks: number | null) =>
-    `About ${more} more ${more === 1 ? 'turn' : 'turns'} would tell${weeks ? `: ${weeks === 1 ? 'a week' : `${inWords(weeks)} weeks`} at this pace` : ''}.`,
+    `About ${more} more ${more === 1 ? 'turn' : 'turns'} should settle it${weeks ? `: roughly ${weeks === 1 ? 'a week' : `${inWords(weeks)} weeks`} at this rate` : ''}.`,
 } as const;

@@ -1,4 +1,4 @@
-import { capital, inWords } from '../in-words';
+import { inWords } from '../in-words';
 import { HELP_WORDS } from '../answers/outcome';
 import type { RungEvidence } from './evidence';
 import { STATE_WORDS } from './rule';
@@ -21,7 +21,7 @@ const LUCKY = 0.05;
 export function luckSentence({ luck }: Pick<RungEvidence, 'luck'>): string | null {
   if (!luck || luck.of < 3 || luck.right * 2 < luck.of || luck.chance < LUCKY) return null;
   const words = say.of(inWords(luck.right), inWords(luck.of));
-  return say.gameHappensLuck(capital(words), luck.yesNo, oneIn(luck.chance));
+  return say.gameHappensLuck(words, luck.yesNo, oneIn(luck.chance));
 }
 
 const times = (n: number): string => ['', 'once', 'twice'][n] || say.times(inWords(n));
@@ -32,19 +32,8 @@ export function whySentence(r: RungEvidence): string {
   const tried = own + helped + notYet;
   const parts: string[] = [];
   if (tried) {
-    parts.push(
-      say.onOwnOf(
-        own,
-        tried,
-        r.days,
-        helped,
-        r.helps.length,
-        r.helps
-          .slice(0, 2)
-          .map((h) => HELP_WORDS[h])
-          .join(', '),
-      ),
-    );
+    const ways = r.helps.slice(0, 2).map((h) => HELP_WORDS[h]);
+    parts.push(say.onOwnOf(own, tried, r.days) + (helped ? say.withHelp(helped, ways.join(', ')) : ''));
   } else if (noReply) {
     parts.push(say.noReplySays(times(noReply)));
   } else {

@@ -1,6 +1,7 @@
 import { expect, test } from 'vitest';
 import { FAMILIES } from '../games/families';
-import { HOME_WORDS, homePage, homeText } from './home-page';
+import { readingAge } from '../testing/reading-age';
+import { HOME_WORDS, homePage, homeText, type HomePage } from './home-page';
 
 const words = [
   { word: 'sun', sounds: ['s', 'ʌ', 'n'] },
@@ -10,7 +11,7 @@ const words = [
 ];
 const page = homePage({ families: ['segmenting', 'rhyme', 'rhyme'], words, accent: 'southern-british' });
 
-test('each game once, larger units first; each word once with its sounds apart', () => {
+test('each game once, larger units first; each word once with its sounds apart; one game to try', () => {
   expect(page.played).toHaveLength(2);
   expect(page.played[0]).toContain('rhyme');
   expect(page.words).toEqual([
@@ -18,31 +19,56 @@ test('each game once, larger units first; each word once with its sounds apart',
     { word: 'peg', apart: 'p · e · g' },
     { word: 'hat', apart: 'h · a · t' },
   ]);
+  expect(page.game, 'the game that was played most').toContain('rhymes');
 });
 test('which to clip, which to hold, which to say lightly: as the sounds page says', () => {
   expect(page.sounds).toEqual([
-    'Say p, g and t short, with no “uh” after.',
-    'Say s and n held for a moment.',
-    'Say h lightly, with no “uh” after.',
+    'Keep p, g and t short, without an “uh” on the end.',
+    'Hold s and n for a moment.',
+    'Say h lightly, without an “uh” on the end.',
   ]);
 });
-test('the text holds all of it, and neither a score nor a number of answers', () => {
+test('the sound of the day is named where nearly all the words have it, and only they go home', () => {
+  const of = (list: readonly string[]) =>
+    homePage({
+      families: ['first-sounds'],
+      words: list.map((word) => ({ word, sounds: [...word] })),
+      accent: 'southern-british',
+    });
+  expect(of(['sat', 'sit', 'sip', 'bus', 'man']).played).toContain('Our sound was s, as in sat.');
+  expect(of(['sat', 'sit', 'sip', 'bus', 'man']).words.map(({ word }) => word)).toEqual(['sat', 'sit', 'sip', 'bus']);
+  expect(of(['sat', 'pit', 'sip', 'bed', 'man']).played).toHaveLength(1);
+});
+test('the text is sentences that can be read out: neither a score nor a mark', () => {
   const text = homeText(page, 'Radishes', '23 November');
-  for (const line of [...page.played, ...page.tries, ...page.sounds, 'sun: s · u · n', page.close])
-    expect(text).toContain(line);
+  for (const line of [...page.played, page.game, ...page.sounds, page.close]) expect(text).toContain(line);
   expect(text).toMatch(/^What we played: Radishes, 23 November\n/);
-  expect(text).not.toMatch(/\n\n\n|on own|not yet|score|%/i);
+  expect(text).toContain('Some of our words: sun, peg and hat.');
+  expect(text).not.toMatch(/\n\n\n|on own|not yet|score|[%·…/]/i);
 });
-test('every family has its words, and a long set is cut to a few', () => {
-  const all = homePage({
-    families: FAMILIES.map((f) => f.id),
-    words: Array.from({ length: 20 }, (_, i) => ({ word: `w${i}`, sounds: ['s'] })),
+const everything = FAMILIES.map((f) =>
+  homePage({
+    families: [f.id],
+    words: Array.from({ length: 20 }, (_, i) => ({ word: `w${i}`, sounds: ['s', 'p', 'h'] })),
     accent: 'scottish',
-  });
-  expect([all.played.length, all.tries.length, all.words.length]).toEqual([
-    FAMILIES.length,
-    FAMILIES.length,
-    HOME_WORDS,
-  ]);
-  expect(new Set(all.tries).size).toBe(FAMILIES.length);
+  }),
+);
+const prose = ({ played, game, sounds, close }: HomePage): string => [...played, game, ...sounds, close].join(' ');
+
+test('every family has its words, and a long set is cut to a few', () => {
+  for (const { played, game, words: few } of everything) {
+    expect([played.length, few.length]).toEqual([2, HOME_WORDS]);
+    expect(game).not.toBe('');
+  }
+  expect(new Set(everything.map(({ game }) => game)).size).toBe(FAMILIES.length);
+});
+test('a nine-year-old could read it (Flesch–Kincaid grade and five years), and no game needs a thing', () => {
+  for (const each of everything) expect(readingAge(prose(each)), prose(each)).toBeLessThanOrEqual(9);
+  // The formula is not blind: a sentence of the trade is beyond nine.
+  expect(readingAge('Practitioners consolidate phonological awareness systematically.')).toBeGreaterThan(12);
+  for (const { game } of everything) expect(game).not.toMatch(/\b(bean|pea|seed|button|bead|coin|grape|nut|sweet)s?\b/i);
+});
+test('no word of the trade goes home', () => {
+  for (const each of everything)
+    expect(prose(each)).not.toMatch(/\b(blend|segment|phonem|onset|rime|cluster|syllab|delet|CVC)/i);
 });

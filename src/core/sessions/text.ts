@@ -1,22 +1,21 @@
 /** Every sentence of this room, file by file: read it aloud before you change it. */
 
 export const homePage = {
-  shortNoUh: 'short, with no “uh” after',
-  heldMoment: 'held for a moment',
-  lightlyNoUh: 'lightly, with no “uh” after',
+  clip: (sounds: string) => `Keep ${sounds} short, without an “uh” on the end.`,
+  hold: (sounds: string) => `Hold ${sounds} for a moment.`,
+  light: (sounds: string) => `Say ${sounds} lightly, without an “uh” on the end.`,
   minutePlentyGame:
-    'A minute here and there is plenty. It is a game to hear and say: no letters, no right or wrong, and stop while it is fun.',
+    'A minute here and there is plenty. These are listening and talking games: no letters, no wrong answers. Stop while it’s still fun.',
   whatWePlayed: 'What we played',
-  say: (list: string, x: string | undefined) => `Say ${list} ${x}.`,
-  tryHome: 'To try at home',
-  aFewWords: 'A few words',
-  howSaySounds: 'How to say the sounds',
+  ourSound: (sound: string, word: string) => `Our sound was ${sound}, as in ${word}.`,
+  someWords: (words: string) => `Some of our words: ${words}.`,
+  tryHome: 'Try this at home',
 } as const;
 
 export const log = {
-  moreNotedOnce: 'more was noted at once',
-  wrongButton: 'wrong button',
-  thoughtAboutAgain: 'thought about it again',
+  moreNotedOnce: 'detail added straight away',
+  wrongButton: 'tapped the wrong button',
+  thoughtAboutAgain: 'changed my mind',
   anotherChild: 'it was another child',
   anotherReason: 'another reason',
 } as const;
@@ -28,17 +27,16 @@ export const runningOrder = {
   close: 'Close',
   oneTurnEach: 'one turn each',
   everyoneTogether: 'everyone together',
-  whoWantsTo: 'who wants to',
+  whoWantsTo: 'whoever wants to',
   pairsAsksAnswers: 'in pairs: one asks, one answers',
-  checkSameItems: 'check-in: the same items for each',
+  checkSameItems: 'check-in: the same for each child',
 } as const;
 
 export const shapes = {
   sameItemsEach:
-    'The same items for each child, alone with you. No help and no praise, only “thank you”. Three in a row too hard: enough.',
+    'Ask each child the same things, one child at a time. Don’t help or praise; just say “thank you”. If three in a row are too hard, stop there.',
   withLine: (slashed: string) => ` with ${slashed}`,
-  throughManyTasks: (sound: string | undefined) =>
-    `${sound ?? 'Any sound'} through many tasks`,
+  throughManyTasks: (sound: string | undefined) => `${sound ?? 'Any sound'} through many tasks`,
   soundsBlendedSegmented: (count: number, of: string) => `${count} sounds, blended then segmented${of}`,
   checkIn: 'Check-in',
 } as const;

@@ -146,8 +146,7 @@ function summaryOf(ladders: readonly LadderEvidence[], map: SoundMap, accent: Ac
 export function patternWords({ id, name, missed, asked }: SoundMap['patterns'][number], accent: AccentId): string {
   const [ipa, side] = id.split(' ');
   const subject = name || `/${labelOf(sure(ipa), accent).label}/ ${spotOf(sure(side))}`;
-  const many = /^(consonants|clipped|held|sounds|vowels)/.test(name);
-  return say.of(subject, many, missed, asked);
+  return say.of(subject, missed, asked);
 }
 
 const spotOf = (side: string): string =>

@@ -165,11 +165,11 @@ test('how old the children are is kept, and says what nobody expects of them yet
   expect(await why()).not.toContain('Not expected yet');
   await setAgeBand(groupId, 'nursery');
   expect((await listGroups())[0]?.ageBand).toBe('nursery');
-  expect(await why()).toContain('Not expected yet at this age.');
+  expect(await why()).toContain('We wouldn’t expect this at their age yet.');
   await setAgeBand(groupId, null);
   expect(await why()).not.toContain('Not expected yet');
   await expect(setAgeBand(groupId, 'ninety')).rejects.toThrow('Choose one of the ages');
-  await expect(setAgeBand(v7(), 'nursery')).rejects.toThrow('not here any more');
+  await expect(setAgeBand(v7(), 'nursery')).rejects.toThrow('isn’t here any more');
 });
 
 describe('a child', () => {
@@ -185,8 +185,8 @@ describe('a child', () => {
       ['sun', 'not-yet', 'thun (th (as in thin)-u-n)'],
     ]);
     expect(page.notes.map((n) => n.note)).toEqual(['very sure']);
-    expect(sure(page.next[0]).reason).toMatch(/^Begun \(1 of 2 on their own\)/);
-    expect(page.summary).toBe('Not enough has been seen yet to say where this child is.');
+    expect(sure(page.next[0]).reason).toMatch(/^Just started \(1 of 2 on their own\)/);
+    expect(page.summary).toBe('We haven’t seen enough yet to say where this child is.');
     await expect(childPage(v7())).rejects.toThrow(Problem);
     await expect(childPage('x')).rejects.toThrow(Problem);
   });
@@ -212,9 +212,9 @@ describe('a child', () => {
     expect((await childPage(wren)).chosen).toBeNull();
     expect((await choicesOf(wren)).map((c) => [c.ladder, c.rung, c.chosen_by])).toEqual([['rhyme', 'say', 'HB']]);
     await expect(chooseStep(wren, { step: { ladder: 'rhyme', rung: 'nowhere' } })).rejects.toThrow(
-      'There is no such step.',
+      'There’s no such step.',
     );
-    await expect(chooseStep(v7(), { step: { ladder: 'rhyme', rung: 'say' } })).rejects.toThrow('not in the list');
+    await expect(chooseStep(v7(), { step: { ladder: 'rhyme', rung: 'say' } })).rejects.toThrow('isn’t in the list');
   });
   test('the file has everything, replaced answers too, and fits its schema; gone with the child', async () => {
     const { id, wren, kofi } = await begun();
@@ -266,11 +266,9 @@ test('a ready session of a step has just these children; what is not there says 
   const { session } = await lookBack(id);
   expect(session.children.map((c) => c.name)).toEqual(['Wren']);
   expect(session.rounds.some((r) => r.task === 'blending' && r.step === '3-clip')).toBe(true);
-  await expect(startStep(groupId, { ladder: 'blending', rung: '99' }, [wren])).rejects.toThrow(
-    'There is no such step.',
-  );
-  await expect(startStep(groupId, { ladder: 'up', rung: '3-clip' }, [wren])).rejects.toThrow('There is no such step.');
-  await expect(startStep(v7(), { ladder: 'blending', rung: '3-clip' }, [wren])).rejects.toThrow('not here any more');
+  await expect(startStep(groupId, { ladder: 'blending', rung: '99' }, [wren])).rejects.toThrow('There’s no such step.');
+  await expect(startStep(groupId, { ladder: 'up', rung: '3-clip' }, [wren])).rejects.toThrow('There’s no such step.');
+  await expect(startStep(v7(), { ladder: 'blending', rung: '3-clip' }, [wren])).rejects.toThrow('isn’t here any more');
   await expect(startStep(groupId, { ladder: 'blending', rung: '3-clip' }, [v7()])).rejects.toThrow(
     'None of these children',
   );

@@ -2,8 +2,8 @@
 
 export const groups = {
   ourGroup: 'Our group',
-  groupMoreNames: 'That group is not here any more. The names have not been added.',
-  childListMore: 'That child is not in the list any more.',
-  groupMore: 'That group is not here any more.',
+  groupMoreNames: 'That group isn’t here any more. The names haven’t been added.',
+  childListMore: 'That child isn’t in the list any more.',
+  groupMore: 'That group isn’t here any more.',
   chooseAgesList: 'Choose one of the ages in the list.',
 } as const;

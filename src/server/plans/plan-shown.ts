@@ -223,5 +223,4 @@ export async function showPlan(plan: Plan, group: Group, shop: Workshop): Promis
 }
 
 /** A number as a sentence begins with it. */
-const numberWord = (n: number): string =>
-  Number.isInteger(n) ? capital(inWords(n)) : SAY.about(Math.round(n));
+const numberWord = (n: number): string => (Number.isInteger(n) ? capital(inWords(n)) : SAY.about(Math.round(n)));

@@ -81,12 +81,12 @@ test(
       );
       const { plan: after, said } = await workOnPlan(id, plan, { kind: 'aim', round: sure(plan.rounds[at]).id });
       expect(said).toMatch(
-        /^Blending, .+\. About \d+ in 10 should come off alone(; from child to child \d+ to \d+ in 10)?\. A guess/,
+        /^Blending, .+\. They should get about \d+ in 10 on their own( \(\d+ to \d+, depending on the child\))?\. It’s our/,
       );
       const chain = await workOnPlan(id, after, { kind: 'add-round', task: 'chain', step: 'first' });
       await expect(
         workOnPlan(id, chain.plan, { kind: 'aim', round: sure(chain.plan.rounds.at(-1)).id }),
-      ).rejects.toThrow('no one chance to aim at');
+      ).rejects.toThrow('no one child to aim it at');
       return { step: sure(after.rounds[at]).step, items: sure(after.rounds[at]).items.length };
     };
     const steps = taskOf('blending').steps.map((s) => s.id);
@@ -130,8 +130,8 @@ describe('plans', () => {
     expect((await change({ kind: 'put', round: focus.id, word: 'sausage' })).items.map((i) => i.key)).toContain(
       'sausage /s/',
     );
-    await expect(change({ kind: 'put', round: focus.id, word: 'zzz' })).rejects.toThrow('not in the word bank');
-    await expect(change({ kind: 'put', round: 'r99', word: 'sun' })).rejects.toThrow('not in the plan');
+    await expect(change({ kind: 'put', round: focus.id, word: 'zzz' })).rejects.toThrow('isn’t in the word bank');
+    await expect(change({ kind: 'put', round: 'r99', word: 'sun' })).rejects.toThrow('isn’t in the plan');
     expect(await change({ kind: 'set', round: focus.id, task: 'rhyme-odd', step: '4-far' })).toMatchObject({
       task: 'rhyme-odd',
       step: '4-far',
@@ -178,13 +178,13 @@ describe('plans', () => {
     expect(other[1]).not.toBe(middle);
     expect(readKey(sure(other[1])).words[0]).toBe(readKey(middle).words[0]);
     const near = await workOnPlan(id, plan, { kind: 'chain', round, start: 'cat', target: 'elephant' });
-    expect(near.said).toContain('does not lead to “elephant”');
+    expect(near.said).toContain('can’t get from “cat” to “elephant”');
     expect(sure(near.plan.rounds[0]).reminder).toBe(sure(plan.rounds[0]).reminder);
     const well = await workOnPlan(id, near.plan, { kind: 'chain', round, start: 'cat', target: 'dog' });
     expect(well.said).toBeUndefined();
     expect(sure(well.plan.rounds[0]).reminder).toBe(sure(plan.rounds[0]).reminder);
     await expect(workOnPlan(id, plan, { kind: 'chain', round, start: 'elephant', target: '' })).rejects.toThrow(
-      'No chain begins',
+      'No chain starts',
     );
   });
   test('as a file and back; items another accent does not make are left out and counted', async () => {
@@ -271,7 +271,7 @@ describe('playing a plan', () => {
     const groupId = await group();
     const session = await startSession(groupId, (await openPlan(await newPlan(groupId, wish()))).plan);
     const { refused } = await appendLog(session, [answer(9 * ROUND_STRIDE, null, 'sun')]);
-    expect(sure(refused[0]).why).toBe('There is no such round in this session.');
+    expect(sure(refused[0]).why).toBe('There’s no such round in this session.');
   });
   test('who had fewest turns lately comes first; who is away has none', async () => {
     const groupId = await group();
@@ -285,7 +285,7 @@ describe('playing a plan', () => {
       answer(ROUND_STRIDE + 2, sure(wren), key),
     ]);
     expect(await turnOrder(groupId, [sure(wren), sure(kofi), sure(idris)])).toEqual([idris, kofi, wren]);
-    expect((await openPlan(await newPlan(groupId, wish()))).shown.turnLine).toContain('Idris first (fewest lately)');
+    expect((await openPlan(await newPlan(groupId, wish()))).shown.turnLine).toContain('Idris first (fewest turns lately)');
     await setAway(sure(idris), true);
     expect((await openPlan(await newPlan(groupId, wish()))).shown).toMatchObject({ children: 2, away: ['Idris'] });
   });
@@ -322,15 +322,15 @@ describe('playing a plan', () => {
     expect(await judgeSaid(rhyme, 0, 'hat', 'cat')).toMatchObject({ outcome: 'on-own' });
     expect(await judgeSaid(rhyme, 0, 'hat', 'zat')).toMatchObject({ outcome: 'on-own', labels: 'z · a · t' });
     expect(await judgeSaid(rhyme, 0, 'hat', 'hop')).toMatchObject({ outcome: 'not-yet', slip: 'same-start' });
-    await expect(judgeSaid(rhyme, 0, 'hat', 'xxqz')).rejects.toThrow('cannot tell how');
-    await expect(judgeSaid(rhyme, 0, 'hat', '  ')).rejects.toThrow('Type what was said');
+    await expect(judgeSaid(rhyme, 0, 'hat', 'xxqz')).rejects.toThrow('can’t tell how');
+    await expect(judgeSaid(rhyme, 0, 'hat', '  ')).rejects.toThrow('Type what they said');
     const hunt = '/s/ /p/ /ɒ/ /t/';
     const hunted = await made('hunt', '3-4', hunt);
-    expect(await judgeSaid(hunted, 0, hunt, 'spot')).toMatchObject({ outcome: 'on-own', why: 'It is on the list.' });
+    expect(await judgeSaid(hunted, 0, hunt, 'spot')).toMatchObject({ outcome: 'on-own', why: 'It’s on the list.' });
     expect((await judgeSaid(hunted, 0, hunt, 'tot').catch((e: Error) => ({ why: e.message }))).why).toContain(
       'two /t/',
     );
-    expect((await judgeSaid(hunted, 0, hunt, 'cat')).why).toContain('/k/, which is not in the handful');
+    expect((await judgeSaid(hunted, 0, hunt, 'cat')).why).toContain('/k/, which isn’t one of your sounds');
   });
   test('today: three that make sense, from nothing and from what was played', async () => {
     const groupId = await group();

@@ -6,102 +6,103 @@ export const catalogue = {
 
 export const addRound = {
   planRounds: (roundLimit: number) => `A plan can have ${roundLimit} rounds.`,
-  wordBankNothing: (name: string) => `The word bank has nothing for “${name}”.`,
+  wordBankNothing: (name: string) => `The word bank has no words for “${name}”.`,
 } as const;
 
 export const aim = {
-  gamePlayedRow: 'This game is played in a row or by everyone: there is no one chance to aim at.',
-  enoughWordsMake: 'There are not enough words here to make a round that is just right.',
+  gamePlayedRow: 'Everyone plays this game together or in a chain, so there’s no one child to aim it at.',
+  enoughWordsMake: 'There aren’t enough words here to make a round that is just right.',
 } as const;
 
 export const chain = {
-  noChainWord: (name: string) => `“${name}” has no chain from one word to the next.`,
-  wordBank: (start: string) => `“${start}” is not in the word bank.`,
+  noChainWord: (name: string) => `“${name}” doesn’t go from one word to the next.`,
+  wordBank: (start: string) => `“${start}” isn’t in the word bank.`,
   typeWordChain: 'Type the word that the chain starts with.',
-  wordBankLine: (target: string) => `“${target}” is not in the word bank.`,
-  noChainBegins: (start: string, beginnings: string) => `No chain begins with “${start}” at this step. ${beginnings}`,
+  wordBankLine: (target: string) => `“${target}” isn’t in the word bank.`,
+  noChainBegins: (start: string, beginnings: string) => `No chain starts with “${start}” at this step. ${beginnings}`,
   leadStepChain: (start: string, target: string, end: string) =>
-    `“${start}” does not lead to “${target}” at this step. This chain gets as close as it can: “${end}”.`,
-  nearestThatCan: (list: string) => `Nearest that can: ${list}.`,
+    `We can’t get from “${start}” to “${target}” at this step. The closest we can get is “${end}”.`,
+  nearestThatCan: (list: string) => `These can: ${list}.`,
 } as const;
 
 export const changes = {
-  roundPlanMore: 'That round is not in the plan any more.',
+  roundPlanMore: 'That round isn’t in the plan any more.',
 } as const;
 
 export const more = {
   roundItems: (itemLimit: number) => `A round can have ${itemLimit} items.`,
-  noOtherWord: 'There is no other word for this step.',
-  longGoes: 'This is as long as it goes from here.',
+  noOtherWord: 'There are no more words for this step.',
+  longGoes: 'The chain can’t go any further from here.',
 } as const;
 
 export const put = {
   roundItems: (itemLimit: number) => `A round can have ${itemLimit} items.`,
   roundAlready: (typed: string) => `“${typed}” is in this round already.`,
-  wordBankAdd: (typed: string) => `“${typed}” is not in the word bank. Add it on the Words screen first.`,
-  wordBankMore: (word: string) => `“${word}” is not in the word bank any more. Choose another word.`,
+  wordBankAdd: (typed: string) => `“${typed}” isn’t in the word bank. Add it on the Words screen first.`,
+  wordBankMore: (word: string) => `“${word}” isn’t in the word bank any more. Choose another word.`,
   putAsideGroup: (word: string) =>
-    `“${word}” is put aside for this group. Bring it back under Settings, or choose another word.`,
-  fitSounds: (word: string, name: string, name2: string, count: number, list: string) =>
-    `“${word}” does not fit “${name}, ${name2}”: it has ${count} sounds (${list}).`,
+    `“${word}” is put aside for this group. Bring it back in Settings, or choose another word.`,
+  notFit: (word: string, game: string, sounds: readonly string[]) =>
+    `“${word}” doesn’t fit “${game}”: it has ${sounds.length} sounds (${sounds.join(' ')}).`,
 } as const;
 
 export const remake = {
-  noOtherWords: 'There are no other words for this round.',
+  noOtherWords: 'There are no more words for this round.',
 } as const;
 
 export const reset = {
   wordBankNothing: (name: string, name2: string, sound: string | null) =>
-    `The word bank has nothing for “${name}, ${name2}”${sound ? ' with this sound' : ''}. The round was left as it was.`,
+    `The word bank has no words for “${name}, ${name2}”${sound ? ' with this sound' : ''}. We left the round as it was.`,
 } as const;
 
 export const swap = {
-  itemRoundMore: 'That item is not in the round any more.',
-  noOtherWay: (from: string | undefined) => `There is no other way to go from “${from}”.`,
-  noOtherWord: 'There is no other word for this step.',
+  itemRoundMore: 'That item isn’t in the round any more.',
+  noOtherWay: (from: string | undefined) => `There’s no other way to go from “${from}”.`,
+  noOtherWord: 'There are no more words for this step.',
 } as const;
 
 export const planShown = {
   storySentences: (sentences: number) => `a story of ${sentences} sentences`,
   theirOwnName: 'their own name',
   is: (word: string | undefined, x: string) => `“${word}” is ${x}`,
-  luckAlone: (n: number) => `; by luck alone one in ${n}`,
-  noNamesYet: 'No names yet: everyone together.',
-  everyoneTogetherThroughout: 'Everyone together throughout.',
-  first: (name: string, fewest: boolean) => `, ${name} first${fewest ? ' (fewest lately)' : ''}`,
+  luckAlone: (n: number) => `; by guessing, one in ${n}`,
+  noNamesYet: 'No names yet, so everyone plays together.',
+  everyoneTogetherThroughout: 'Everyone plays together.',
+  first: (name: string, fewest: boolean) => `, ${name} first${fewest ? ' (fewest turns lately)' : ''}`,
   each: (numberWord: string, who: string) => `${numberWord} each${who}.`,
   about: (n: number) => `About ${n}`,
 } as const;
 
 export const plans = {
-  planMore: 'That plan is not here any more.',
+  planMore: 'That plan isn’t here any more.',
   planCannotRead: (title: string, reason: string) =>
-    `The plan “${title}” cannot be read: ${reason} It has not been changed.`,
-  groupMore: 'That group is not here any more.',
-  chooseDayTime: 'Choose a day and a time first; then there is something for a calendar.',
+    `The plan “${title}” can’t be read: ${reason} We haven’t changed it.`,
+  groupMore: 'That group isn’t here any more.',
+  chooseDayTime: 'Choose a day and a time first, then you can add it to a calendar.',
   min: (minutes: number, family: string, list: string) => `${minutes} min ${family}: ${list}`,
-  noWordPlan: 'No word of this plan can be used with this word bank and accent.',
-  nothingWasImported: (fault: string | null) => `${fault ?? 'This plan cannot be used.'} Nothing was imported.`,
+  noWordPlan: 'None of the words in this plan work with this word bank and accent.',
+  nothingWasImported: (fault: string | null) => `${fault ?? 'We can’t use this plan.'} Nothing was imported.`,
 } as const;
 
 export const startStep = {
-  groupMoreChoose: 'That group is not here any more. Choose a group and start again.',
-  noneTheseChildren: 'None of these children is in the group any more.',
-  noSuchStep: 'There is no such step.',
+  groupMoreChoose: 'That group isn’t here any more. Choose a group and start again.',
+  noneTheseChildren: 'None of these children are in the group any more.',
+  noSuchStep: 'There’s no such step.',
 } as const;
 
 export const today = {
-  sameStepLast: 'The same step as last time, with other words.',
-  lastTimeMost: 'Last time most answers came without help, so this is one step on.',
-  lastTimeFew: 'Last time few answers came without help, so this is one step back.',
+  sameStepLast: 'The same step as last time, with new words.',
+  lastTimeMost: 'Last time they got most of it without help, so this is the next step.',
+  lastTimeFew: 'Last time they needed a lot of help, so this is an easier step.',
   weeks: (n: number) => `${n} weeks`,
   days: (days: number) => `${days} days`,
-  beenPlayedYet: (name: string) => `${name} has not been played yet: an easy first step.`,
-  goodPlaceBegin: 'A good place to begin: everyday words, an easy first step.',
-  notPlayedFor: (lasting: string) => `Not played for ${lasting}.`,
-  slippedMostOften: (slashed: string) => `${slashed} slipped most often lately: hear it in many games.`,
+  beenPlayedYet: (name: string) => `You haven’t played ${name.toLowerCase()} yet, so this is an easy first step.`,
+  goodPlaceBegin: 'A good place to start: everyday words and an easy first step.',
+  notPlayedFor: (lasting: string) => `You haven’t played this for ${lasting}.`,
+  slippedMostOften: (slashed: string) =>
+    `They’ve missed ${slashed} most often lately, so let them hear it in lots of games.`,
 } as const;
 
 export const workshop = {
-  wordBankNo: 'The word bank has no words for that. Choose another sound, or leave the sound open.',
+  wordBankNo: 'The word bank has no words for that. Choose another sound, or any sound.',
 } as const;

@@ -35,7 +35,8 @@ export async function homePaper(sessionId: string): Promise<HomePaper> {
         })),
       ),
   );
-  const page = homePage({ families: rounds.map((r) => taskOf(r.task).family), words, accent: session.accent });
+  const families = (answers.length ? answers : rounds).map(({ task }) => taskOf(task).family);
+  const page = homePage({ families, words, accent: session.accent });
   const day = format(session.startedAt, 'd MMMM yyyy');
   return { ...page, sessionId, group: session.groupName, day, text: homeText(page, session.groupName, day) };
 }

@@ -93,7 +93,7 @@ describe('database', () => {
     const file = path.join(folder(), 'letter.sqlite');
     writeFileSync(file, 'Dear all, this is a letter and no database. '.repeat(200));
     const before = readFileSync(file);
-    await expect(openDatabase(file)).rejects.toThrow(/is not a Bouncy Echo database\. It has not been touched/);
+    await expect(openDatabase(file)).rejects.toThrow(/isn’t a Bouncy Echo database\. We haven’t touched it/);
     expect(readFileSync(file).equals(before)).toBe(true);
   });
   test.runIf(process.getuid?.() === 0)('a data folder without write access is said in words', async () => {
@@ -103,7 +103,7 @@ describe('database', () => {
     sure(process.seteuid)(65534);
     try {
       await expect(openDatabase(path.join(closed, 'x.sqlite'))).rejects.toThrow(
-        /cannot write to .*Nothing has been saved/,
+        /can’t write to .*Nothing has been saved/,
       );
     } finally {
       sure(process.seteuid)(0);
@@ -139,9 +139,9 @@ describe('groups and children', () => {
   });
   test('bad input is refused in words and changes nothing', async () => {
     await expect(addGroup('  ')).rejects.toThrow('A name needs at least one letter.');
-    await expect(addChildren(v7(), 'Wren')).rejects.toThrow('not here any more');
-    await expect(addChildren('not-an-id', 'Wren')).rejects.toThrow('not an id');
-    await expect(renameChild(v7(), 'Wren')).rejects.toThrow('not in the list');
+    await expect(addChildren(v7(), 'Wren')).rejects.toThrow('isn’t here any more');
+    await expect(addChildren('not-an-id', 'Wren')).rejects.toThrow('isn’t a Bouncy Echo id');
+    await expect(renameChild(v7(), 'Wren')).rejects.toThrow('isn’t in the list');
     expect(await listGroups()).toEqual([]);
   });
   test('away is for today', async () => {
@@ -357,7 +357,7 @@ describe('choosing', () => {
     const ready = await readySessions(sure((await listGroups())[0]));
     expect(ready).toHaveLength(3);
     expect(ready[0]).toMatchObject({ wish: { task: 'blending', step: '4-end' } });
-    expect(sure(ready[0]).why).toContain('one step on');
+    expect(sure(ready[0]).why).toContain('the next step');
   });
 });
 

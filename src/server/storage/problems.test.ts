@@ -3,11 +3,11 @@ import { diskSentence } from './problems';
 
 // Messages as SQLite's own result codes word them (sqlite.org/rescode.html) and as Node names system errors.
 test.each([
-  ['SQLITE_NOTADB: file is not a database', 'is not a Bouncy Echo database'],
+  ['SQLITE_NOTADB: file is not a database', 'isn’t a Bouncy Echo database'],
   ['SQLITE_CORRUPT: database disk image is malformed', 'is damaged'],
-  ['SQLITE_READONLY: attempt to write a readonly database', 'cannot write to'],
-  ['SQLITE_CANTOPEN: unable to open database file', 'cannot write to'],
-  ["EACCES: permission denied, mkdir '/x'", 'cannot write to'],
+  ['SQLITE_READONLY: attempt to write a readonly database', 'can’t write to'],
+  ['SQLITE_CANTOPEN: unable to open database file', 'can’t write to'],
+  ["EACCES: permission denied, mkdir '/x'", 'can’t write to'],
   ['SQLITE_FULL: database or disk is full', 'The disk is full'],
 ])('%s is said in words', (message, sentence) => {
   const said = diskSentence(new Error(message), '/data/x.sqlite');

@@ -2,10 +2,10 @@
 
 export const problems = {
   fileBouncyEcho: (file: string) =>
-    `The file ${file} is not a Bouncy Echo database. It has not been touched. Move it away, or start with another data folder.`,
+    `The file ${file} isn’t a Bouncy Echo database. We haven’t touched it. Move it away, or start with another data folder.`,
   databaseDamagedBeen: (file: string) =>
-    `The database ${file} is damaged. It has not been touched. Put back your latest backup.`,
+    `The database ${file} is damaged. We haven’t touched it. Put your latest backup in its place.`,
   bouncyEchoCannot: (file: string) =>
-    `Bouncy Echo cannot write to ${file}. Nothing has been saved. Give this user the right to write in the data folder.`,
-  diskFullAnswers: 'The disk is full. The answers are kept on this device; make room and they will be saved.',
+    `Bouncy Echo can’t write to ${file}. Nothing has been saved. Check that this user may write in the data folder.`,
+  diskFullAnswers: 'The disk is full. The answers are safe on this device. Make some room and they’ll be saved.',
 } as const;

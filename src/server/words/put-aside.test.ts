@@ -88,7 +88,7 @@ describe('a word put aside for a group', () => {
     const entry = { kind: 'aside' as const, id: v7(), at: 1, turn: 0, word: 'sun' };
     await appendLog(session, [entry]);
     const again = await appendLog(session, [entry, { ...entry, id: v7(), word: 'nonsuch' }]);
-    expect(again.refused.map((r) => r.why)).toEqual(['“nonsuch” is not in the word bank.']);
+    expect(again.refused.map((r) => r.why)).toEqual(['“nonsuch” isn’t in the word bank.']);
     expect(await wordsAside(group.id)).toEqual(['sun']);
     expect((await playSession(session)).plan.rounds[0]?.words).toEqual(['pond']);
   });
@@ -154,7 +154,7 @@ describe('a word that left the bank', () => {
     const { shown } = await workOnPlan(open.id, with_, { kind: 'show' });
     expect(sure(shown.rounds[0]).items[0]).toMatchObject({
       problem: null,
-      note: '“jail” is not in the word bank any more',
+      note: '“jail” isn’t in the word bank any more',
     });
     await saveOwnWord({
       word: 'jeep',

@@ -1,5 +1,12 @@
 /** Every sentence of this room, file by file: read it aloud before you change it. */
 
+interface Seen {
+  readonly held: number;
+  readonly asked: number;
+  readonly low: number;
+  readonly high: number;
+}
+
 const perTen = (share: number): string => `${Math.round(share * 10)} in 10`;
 
 export const addForms = {
@@ -11,9 +18,9 @@ export const addForms = {
 } as const;
 
 export const ageBand = {
-  serverCannotReached: 'The server cannot be reached. Choose again when it can.',
+  serverCannotReached: 'We can’t reach the server. Please choose again in a moment.',
   howOld: 'How old they are',
-  notSaid: 'not said',
+  notSaid: 'not set',
 } as const;
 
 export const awayButton = {
@@ -21,23 +28,23 @@ export const awayButton = {
 } as const;
 
 export const boardScreen = {
-  secureAtSomething: 'secure at something',
+  secureAtSomething: 'secure somewhere',
   gettingThere: 'getting there',
   notThereYet: 'not there yet',
-  tooLittleSeen: 'too little seen',
+  tooLittleSeen: 'not enough seen yet',
   whereEveryoneIs: (groupName: string) => `${groupName}: where everyone is`,
-  onceNamesAnswers: 'Once there are names and answers, every child stands here with every skill.',
+  onceNamesAnswers: 'Once there are names and answers, you’ll see every child and every skill here.',
   addNames: 'Add names',
-  nobodyChooseEveryone: 'Nobody is at that. Choose “everyone” to see them all.',
+  nobodyChooseEveryone: 'No one matches. Choose “everyone” to see them all.',
   childrenAndSkills: 'Children and skills',
   eachSquareNames: (ruleNote: string | null) =>
-    `Each square names the step a child stands before, or the last one where all hold. ${ruleNote} A teaching record, not a diagnosis.`,
+    `Each box shows the step a child is working on, or the last step once all are secure. ${ruleNote} A teaching record, not a diagnosis.`,
   sortBy: 'Sort by',
   show: 'Show',
   hereToday: 'here today',
   child: 'Child',
   next: 'Next',
-  notBegun: 'not begun',
+  notBegun: 'not started',
 } as const;
 
 export const childPaperScreen = {
@@ -45,14 +52,14 @@ export const childPaperScreen = {
   withFigures: 'With figures',
   thisPage: 'This page',
   soundGames: (group: string, day: string) => `${group} · sound games · ${day}`,
-  enoughBeenSeen: (name: string) => `Not enough has been seen yet to say where ${name} is.`,
-  goesWell: 'Goes well',
-  coming: 'Coming',
-  wePlayNext: 'What we play next',
+  enoughBeenSeen: (name: string) => `We haven’t seen enough yet to say where ${name} is.`,
+  goesWell: 'What’s going well',
+  coming: 'What’s on its way',
+  wePlayNext: 'What we’ll play next',
   tryHome: 'To try at home',
-  figuresBehind: 'The figures behind it',
+  figuresBehind: 'The figures behind this',
   saysSeenShort: (name: string) =>
-    `This says what was seen in short spoken games, not what ${name} can do everywhere. It is a teaching record, not a diagnosis. If you wonder about hearing, speech or language, please talk with us.`,
+    `This is what we’ve seen in short listening and talking games. It may not show everything ${name} can do. It’s a teaching record, not a diagnosis. If you wonder about hearing, speech or language, please talk to us.`,
 } as const;
 
 export const childScreen = {
@@ -61,126 +68,128 @@ export const childScreen = {
   weekByWeek: 'Week by week',
   dueAgain: 'Due again',
   lastSeenAgo: (name: string, formatDistanceToNowStrict: string) =>
-    `${name}: last seen ${formatDistanceToNowStrict} ago`,
-  chosenByAdults: 'Chosen by adults',
-  about: (name: string) => `All there is about ${name}`,
+    `${name}: last played ${formatDistanceToNowStrict} ago`,
+  chosenByAdults: 'Steps chosen by adults',
+  about: (name: string) => `Everything we hold about ${name}`,
   csvSpreadsheet: 'CSV for a spreadsheet',
   json: 'JSON',
   teachingRecordDiagnosis:
-    'This is a teaching record, not a diagnosis, and no reply is not evidence of not knowing. If hearing, speech or language worries you, speak with the family and your special-needs lead; a speech and language therapist or an audiologist assesses. Local policy and licensed practice come first.',
-  ownWaySpeaking: 'Own way of speaking',
-  saysOwnWay: (name: string) => `What ${name} says in their own way is never a slip of hearing sounds.`,
+    'This is a teaching record, not a diagnosis, and no reply doesn’t mean they don’t know. If you’re worried about a child’s hearing, speech or language, talk to the family and your special-needs lead. Assessment is for a speech and language therapist or an audiologist. Your local policy comes first.',
+  ownWaySpeaking: 'Speech differences',
+  saysOwnWay: (name: string) => `${name}’s own way of saying sounds never counts as a mistake.`,
   earlierYetCount: (ownWayEffect: number, list: string) =>
-    `With this, ${ownWayEffect === 1 ? 'one' : ownWayEffect} earlier “not yet” would count as right: ${list}. They stay as they were marked until you put them right in Look back.`,
+    `With this, ${ownWayEffect === 1 ? 'one earlier “not yet”' : `${ownWayEffect} earlier “not yet” marks`} would count as right: ${list}. Nothing changes until you correct it in Look back.`,
   notes: 'Notes',
-  notesMadeWhile: 'Notes made while playing stand here, the newest first.',
+  notesMadeWhile: 'Notes you make while playing appear here, newest first.',
   lately: 'Lately',
-  saysStand: (name: string) => `What ${name} says will stand here.`,
+  saysStand: (name: string) => `${name}’s answers will appear here.`,
   playedOnSince: (days: number, day: string) => ` · played on ${days} ${days === 1 ? 'day' : 'days'} since ${day}`,
   printAPage: 'Print a page',
 } as const;
 
 export const childrenScreen = {
   nameLeadsChilds: (children: number) =>
-    `${children} ${children === 1 ? 'child' : 'children'}. A name leads to that child’s page. “Here” says who is away today; tomorrow everyone is here again.`,
+    `${children} ${children === 1 ? 'child' : 'children'}. Tap a name to open their page. Tap “here” if they’re away today; tomorrow everyone is back.`,
   childrensNamesStand:
-    'The children’s names will stand here. You can also play with no names at all: everyone answers together.',
+    'The children’s names will appear here. You can also play with no names at all: everyone answers together.',
   keepLeastJob:
-    'Keep the least that does the job: a first name is enough. Your setting’s policy and local law decide consent, how long records are kept and when they are deleted.',
+    'Keep only what you need: a first name is enough. Your setting’s policy and local law decide about consent, how long you keep records and when you delete them.',
 } as const;
 
 export const earsScreen = {
   twoAdultsSame: 'Two adults, same ears?',
   whenSecondAdult:
-    'When a second adult listens along and marks on another device (in Play, under the device’s settings: “a second pair of ears”), both marks are kept and compared here. Those of the first adult stand.',
-  noAnswersBeen: 'No answers have been marked by two adults yet. A few minutes of one session are enough to begin.',
+    'A second adult can listen along and mark on another device: in Play, open “On this device” and switch on “a second pair of ears”. We keep both marks and compare them here. The first adult’s marks are the ones that count.',
+  noAnswersBeen: 'No answers have been marked by two adults yet. A few minutes of one session is enough to begin.',
   and: (first: string, second: string) => `${first} and ${second}`,
-  alikeAnswers: (n: number, answers: number) => `Alike on ${n} of ${answers} answers.`,
-  bothUsedMark: 'Both used one mark alone, so nothing can be said beyond that.',
+  alikeAnswers: (n: number, answers: number) => `You gave the same mark for ${n} of ${answers} answers.`,
+  bothUsedMark: 'Both gave the same mark every time, so we can’t say more than that.',
   beyondChanceKappa: (number: string, kappaWord: string, number2: string, number3: string) =>
     `Beyond chance: kappa ${number}, ${kappaWord}; it may lie anywhere from ${number2} to ${number3}.`,
-  toTalkAbout: 'To talk about',
+  toTalkAbout: 'Worth talking about',
 } as const;
 
 export const eraseChild = {
   erase: (name: string) => `Erase ${name}…`,
   keep: (name: string) => `Keep ${name}`,
   eraseAnswers: (name: string) => `Erase ${name} and their answers`,
-  serverCannotReached: 'The server cannot be reached. Nothing was erased.',
+  serverCannotReached: 'We can’t reach the server. Nothing was erased.',
   eraseLine: (name: string) => `Erase ${name}?`,
   nameEveryAnswer:
-    'The name, every answer and note in every session, the steps chosen and the way of speaking go from this file for good. A backup you made earlier still holds them.',
+    'This erases the name, every answer and note in every session, the chosen steps and the speech differences for good. A backup you made earlier still has them.',
 } as const;
 
 export const historyChart = {
-  onOwn: 'on own',
+  onOwn: 'on their own',
   helpPractice: 'with help or as practice',
   notYet: 'not yet',
   noReply: 'no reply',
-  weeksStandOnce: 'The weeks will stand here once something was played.',
+  weeksStandOnce: 'Week-by-week results appear here once you’ve played.',
   weekOf: (day: string, list: string) => `Week of ${day}: ${list || 'nothing played'}`,
 } as const;
 
 export const ladderPaths = {
-  afterFirstGame: 'After the first game played alone, the ladders stand here.',
+  afterFirstGame: 'The ladders appear here after a first turn on their own.',
   next: ' Next.',
-  notBegun: (list: string) => `Not begun: ${list}.`,
+  notBegun: (list: string) => `Not started yet: ${list}.`,
 } as const;
 
 export const menus = {
   eraseAnswers: (name: string) => `Erase ${name} and their answers`,
   erasesEveryAnswer: (name: string) =>
-    `This erases ${name} and every answer of theirs from this file, in every session. It cannot be undone; a backup you made earlier still holds them.`,
+    `This erases ${name} and every answer they gave, in every session. You can’t undo it. A backup you made earlier still has them.`,
   eraseEverything: (name: string) => `Erase ${name} and everything in it`,
   erasesSessionsAnswers: (name: string, childCount: number) =>
-    `This erases ${name}, its ${childCount} ${childCount === 1 ? 'child' : 'children'}, and all its sessions and answers from this file. It cannot be undone; a backup you made earlier still holds them.`,
+    `This erases ${name}, its ${childCount} ${childCount === 1 ? 'child' : 'children'}, and all its sessions and answers. You can’t undo it. A backup you made earlier still has them.`,
 } as const;
 
 export const nextCard = {
-  serverCannotReached: 'The server cannot be reached. Nothing was changed.',
+  serverCannotReached: 'We can’t reach the server. Nothing was changed.',
   next: (does: string) => `Next: ${does}`,
   chosenBy: (by: string | null) => `Chosen by ${by ?? 'an adult'}`,
   on: (chosenOn: string) => ` on ${chosenOn}`,
-  ours: (does: string) => ` Ours would be to ${does}.`,
+  ours: (does: string) => ` We’d have suggested: ${does}.`,
   playThis: 'Play this',
   anotherStep: 'Another step',
-  backToOurs: 'Back to ours',
+  backToOurs: 'Use the suggestion',
   or: 'Or:',
-  playThat: 'Play that',
-  climbedEveryLadder: (name: string) => `${name} has climbed every ladder. Play what is due again.`,
-  choiceKeptShown: 'Your choice is kept, and shown as yours.',
+  playThat: 'Play that one',
+  climbedEveryLadder: (name: string) => `${name} has finished every ladder. Play what is due again.`,
+  choiceKeptShown: 'We’ll save your choice and show that it’s yours.',
   chooseAStep: 'Choose a step…',
 } as const;
 
 export const ownWay = {
   childSaysOwn:
-    'What a child says in their own way is never marked as a slip. It is no diagnosis: if speech or hearing worries you, speak with the family and your special-needs lead.',
+    'A child’s own way of saying sounds never counts as a mistake. This isn’t a diagnosis: if you’re worried about speech or hearing, talk to the family and your special-needs lead.',
   forLine: (label: string, label2: string) => `${label} for ${label2}`,
-  noInClusters: (list: string) => `no ${list} in clusters`,
+  noInClusters: (list: string) => `leaves out ${list} in clusters`,
   says: (ownWayWords: string) => `says ${ownWayWords}`,
   noHighSounds: 'no high sounds',
-  theirOwnWay: 'their own way',
-  serverCannotReached: 'The server cannot be reached. What you chose is still here.',
-  leavesOutClusters: 'Leaves out of clusters when talking',
-  keepIt: 'Keep it',
-  howSpeaksHears: (name: string) => `How ${name} speaks and hears`,
-  saysSoundAnother: 'Says one sound for another',
+  theirOwnWay: 'speech differences',
+  serverCannotReached: 'We can’t reach the server. What you chose is still here.',
+  leavesOutClusters: 'When two consonants come together, leaves out',
+  keepIt: 'Save',
+  howSpeaksHears: (name: string) => `Speech and hearing: ${name}`,
+  saysSoundAnother: 'Swaps one sound for another',
   forFor: (label: string, label2: string, x: string, x2: string) => `${label} for ${label2}: “${x}” for ${x2}`,
-  speaksAnotherAccent: 'Speaks another accent',
-  theSettingsOwn: 'the setting’s own',
-  alwaysNeverCounted: 'Always so, and never counted as help',
-  hearsBetterWithout: 'Hears better without high sounds: nothing is asked that only /s/, /f/, /th/ or /sh/ tells apart',
-  followFamilyChilds: 'Follow what the family and the child’s teacher of the deaf have agreed, where there is one.',
+  speaksAnotherAccent: 'Speaks with another accent',
+  theSettingsOwn: 'the setting’s own accent',
+  alwaysNeverCounted: 'What this child always has (never counted as help)',
+  hearsBetterWithout:
+    'Finds high sounds hard to hear: we won’t ask anything that only /s/, /f/, /th/ or /sh/ would tell apart',
+  followFamilyChilds:
+    'Follow what you’ve agreed with the family and, if there is one, the child’s teacher of the deaf.',
   saysThisSound: 'Says this sound',
   forText: 'for',
-  forThisSound: 'For this sound',
+  forThisSound: 'In place of this sound',
   add: 'Add',
 } as const;
 
 export const soundMapView = {
-  tooLittleSeen: 'too little seen',
+  tooLittleSeen: 'not enough seen yet',
   /** One sound in one place; `low` and `high` are shares of 1. */
-  cell: (where: string, state: string, cell: { held: number; asked: number; low: number; high: number }) =>
+  cell: (where: string, state: string, cell: Seen) =>
     cell.asked >= 4
       ? `${where}: ${state}, ${cell.held} of ${cell.asked} times (likely between ${perTen(cell.low)} and ${perTen(cell.high)})`
       : `${where}: ${state}, ${cell.held} of ${cell.asked} times`,
@@ -188,5 +197,5 @@ export const soundMapView = {
   sounds: (x: string) => `Sounds ${x}`,
   whereWord: 'Where in the word',
   filledHoldsRinged:
-    'Filled: holds. Ringed: slips. Pale: too little seen. A slip is named only where accident is ruled out over the whole chart.',
+    'Filled: secure. Ringed: often missed. Pale: not enough seen yet. We name a pattern only when it’s unlikely to be chance.',
 } as const;

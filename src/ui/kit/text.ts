@@ -1,7 +1,7 @@
 /** Every sentence of this room, file by file: read it aloud before you change it. */
 
 export const bounceLine = {
-  sayLightly: 'say lightly',
+  sayLightly: 'say it lightly',
   dropsIn: 'drops in',
   askedFor: (label: string) => `; asked for: ${label}`,
   tapSoundMissed: 'Tap a sound that was missed',
@@ -12,18 +12,18 @@ export const bounceLine = {
 export const cautions = {
   smallPart: 'small part',
   chokingHazardUnder:
-    'A choking hazard under 3 years: it may fit in a cylinder 31.7 mm across. Keep it from children who mouth things.',
+    'A choking hazard for under-3s: it may fit in a cylinder 31.7 mm across. Keep it away from children who put things in their mouths.',
   foodAllergen: 'food allergen',
-  checkEveryChilds: 'Check every child’s plan before this food comes out.',
-  adultHoldsShow: 'An adult holds it, or show a picture.',
-  onlyColdEmpty: 'Only cold and empty, or show a picture.',
-  checkBatteryCover: 'Check that the battery cover is screwed down.',
+  checkEveryChilds: 'Check every child’s allergy plan before you bring this food out.',
+  adultHoldsShow: 'An adult holds it, or you show a picture.',
+  onlyColdEmpty: 'Use it cold and empty, or show a picture.',
+  checkBatteryCover: 'Check the battery cover is screwed down.',
   keepLongCords: 'Keep long cords away from necks, and stay beside the child.',
   eaten: 'not to be eaten',
-  makeChildIll: 'It can make a child ill if it is eaten. Look at it where it grows, and wash hands afterwards.',
+  makeChildIll: 'It can make a child ill if they eat it. Look at it where it grows, and wash hands afterwards.',
   mayCheckEvery: (allergens: string) =>
-    `There may be ${allergens} in it. Check every child’s plan before it comes out.`,
-  has: (allergens: string) => `has ${allergens}`,
+    `It may contain ${allergens}. Check every child’s allergy plan before you bring it out.`,
+  has: (allergens: string) => `contains ${allergens}`,
 } as const;
 
 export const deskTop = {
@@ -54,22 +54,22 @@ export const manners = {
 export const nameMenu = {
   change: (current: string) => `Change ${current}`,
   keep: (current: string) => `Keep ${current}`,
-  takeOut: (current: string) => `Take out ${current}?`,
+  takeOut: (current: string) => `Remove ${current}?`,
   name: 'Name',
-  keepTheName: 'Keep the name',
-  takeOutLine: 'Take out…',
+  keepTheName: 'Save the name',
+  takeOutLine: 'Remove…',
 } as const;
 
 export const stillReading = {
   stillBeingAdded: (sessions: number) =>
-    `${sessions === 1 ? 'One earlier session is' : `${sessions} earlier sessions are`} still being added up. Nothing is lost; look again in a minute.`,
+    `${sessions === 1 ? 'One earlier session is' : `${sessions} earlier sessions are`} still being added up. Nothing is lost: look again in a minute.`,
 } as const;
 
 export const subNav = {
   findWords: 'Find words',
   ourSets: 'Our sets',
   propShelf: 'Prop shelf',
-  addAWord: 'Add a word',
+  addAWord: 'Add words',
   names: 'Names',
   whereEveryoneIs: 'Where everyone is',
   twoAdultsSame: 'Two adults, same ears?',

@@ -57,7 +57,7 @@ export function HomePaperScreen({ paper }: { paper: HomePaper }) {
           <li key={line}>{line}</li>
         ))}
       </ul>
-      {part(say.tryHome, paper.tries)}
+      {part(say.tryHome, paper.game ? [paper.game] : [])}
       {paper.words.length > 0 && (
         <section className="mt-7 break-inside-avoid">
           <h2 className="mb-2 text-2xl">{say.aFewWords}</h2>

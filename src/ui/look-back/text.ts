@@ -1,82 +1,84 @@
 /** Every sentence of this room, file by file: read it aloud before you change it. */
 
 export const answerButton = {
-  putRight: 'put right',
+  putRight: 'corrected themselves',
   marked: 'Marked',
   said: 'Said',
   slipped: 'Slipped',
   help: 'Help',
   also: 'Also',
-  putRightChild: 'put right by the child',
-  shownNotSaid: 'shown, not said',
-  otherwiseThanEveryone: 'otherwise than everyone',
+  putRightChild: 'corrected themselves',
+  shownNotSaid: 'pointed, not spoken',
+  otherwiseThanEveryone: 'different from the group',
   askedBy: (partner: string) => `asked by ${partner}`,
   timeToMark: 'Time to mark',
-  sTimesAdult: (toFixed: string) => `${toFixed} s (it times the adult too)`,
+  sTimesAdult: (toFixed: string) => `${toFixed} s (your own tapping time is in this too)`,
   markedBy: 'Marked by',
   before: 'Before',
   everyoneTogether: 'Everyone together',
   note: 'Note',
-  itShouldBe: 'It should be',
-  putRightLine: ': put right',
-  whyPutRight: 'Why it is put right',
-  child: 'Which child it was',
+  itShouldBe: 'What it should be',
+  putRightLine: ': correct this',
+  whyPutRight: 'Why you’re correcting it',
+  child: 'Which child was it?',
 } as const;
 
 export const answerGrid = {
-  putRight: 'what was put right',
-  freshAndAlone: 'fresh and alone',
+  putRight: 'what was corrected',
+  freshAndAlone: 'first time, on their own',
   everyoneTogether: 'Everyone together',
   show: 'Show',
-  anyWay: 'any way',
+  anyWay: 'any mark',
   of: (seen: number, answers: number) => `${seen} of ${answers}`,
 } as const;
 
 export const goOn = {
-  goSession: 'Go on with this session',
-  finishedYetGo: 'Not finished yet? Go on',
+  goSession: 'Carry on with this session',
+  finishedYetGo: 'Not finished yet? Carry on',
 } as const;
 
 export const homePaperScreen = {
   copied: 'Copied.',
-  browserLetUs: 'This browser does not let us copy. The text file holds the same.',
+  browserLetUs: 'This browser won’t let us copy. The text file has the same words.',
   lookBack: 'Look back',
   copyAsText: 'Copy as text',
   textFile: 'Text file',
   takingItHome: 'Taking it home',
-  tryHome: 'To try at home',
-  aFewWords: 'A few words',
+  tryHome: 'Try this at home',
+  aFewWords: 'Some of our words',
   howSaySounds: 'How to say the sounds',
 } as const;
 
 export const lookBackScreen = {
   whoSaidWhat: 'Who said what',
-  tapAnswerSee: 'Tap an answer to see it all or to put it right; what it was before stays in the log.',
-  noAnswerMarked: 'No answer was marked in this session.',
-  noTurn: (list: string) => `No turn: ${list}.`,
+  tapAnswerSee: 'Tap an answer to see all of it, or to correct it. We keep what it was before.',
+  noAnswerMarked: 'No answers were marked in this session.',
+  noTurn: (list: string) => `No turn today: ${list}.`,
   timeToMark: 'Time to mark',
-  endSayTap: 'From the end of what you say to your tap, pauses left out. It times you too: a hint, no measure.',
+  endSayTap:
+    'From the end of your words to your tap, without the pauses. It includes your own tapping time, so treat it as a rough guide.',
   once: (seconds: string) => `${seconds}, once`,
   aboutMostAnswers: (seconds: string, seconds2: string, answers: number) =>
-    `about ${seconds}, at most ${seconds2}, ${answers} answers`,
+    `about ${seconds}, ${seconds2} at most (${answers} answers)`,
   notes: 'Notes',
   everyone: 'Everyone',
-  goOnPlaying: 'Go on playing',
-  soundsThatSlipped: 'Sounds that slipped',
+  goOnPlaying: 'Carry on playing',
+  soundsThatSlipped: 'Sounds they missed',
   asIn: (as: string | undefined) => `as in ${as}`,
   of: (times: number, heard: number) => `${times} of ${heard}`,
   inLine: (list: string) => `in ${list}`,
-  noneWasMarked: 'None was marked.',
-  signs: 'Signs',
+  noneWasMarked: 'None marked.',
+  signs: 'What the marks mean',
   teachingRecordDiagnosis:
-    'This is a teaching record, not a diagnosis, and no reply is not evidence of not knowing. If hearing, speech or language worries you, speak with the family and your special-needs lead; a speech and language therapist or an audiologist assesses.',
-  take: 'Take it with you',
+    'This is a teaching record, not a diagnosis, and no reply doesn’t mean they don’t know. If you’re worried about a child’s hearing, speech or language, talk to the family and your special-needs lead. Assessment is for a speech and language therapist or an audiologist.',
+  take: 'Take it away',
   pageFamilies: 'A page for families',
   csvSpreadsheet: 'CSV for a spreadsheet',
   json: 'JSON',
-  undoneWhilePlaying: (undone: number) => `${undone} ${undone === 1 ? 'mark was' : 'marks were'} undone while playing.`,
+  undoneWhilePlaying: (undone: number) =>
+    `${undone} ${undone === 1 ? 'mark was' : 'marks were'} undone while you played.`,
   markedTwoDevices: (clashes: number) =>
-    `${clashes === 1 ? 'One turn was' : `${clashes} turns were`} marked on two devices; the later mark stands and the other stays in the log.`,
+    `${clashes === 1 ? 'One turn was' : `${clashes} turns were`} marked on two devices. The later mark counts; the other is kept too.`,
 } as const;
 
 export const sessionLines = {

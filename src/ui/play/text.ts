@@ -6,39 +6,40 @@ export const afterMark = {
   skipComeBack: 'Skip: come back to this child later',
   note: 'Note',
   undo: (name: string | null) => (name ? `Undo: ${name}` : 'Undo'),
-  allJoinIt: 'All join it:',
+  allJoinIt: 'All put it back together:',
   moreAbout: (name: string, x: string) => `More about ${name}: ${x}`,
   nothingMarkedYet: 'Nothing marked yet',
-  putRight: 'put right',
-  bySelf: 'by self',
-  shown: 'shown',
-  notSaid: ', not said',
-  whoDiffered: 'Who differed?',
+  putRight: 'corrected',
+  bySelf: 'themselves',
+  shown: 'pointed',
+  notSaid: ', not spoken',
+  whoDiffered: 'Who answered differently?',
 } as const;
 
 export const answerLine = {
   model: 'Model',
   listen: 'Listen',
-  hiddenWhileChildren: 'Hidden while children can see.',
+  hiddenWhileChildren: 'Hidden while children can see the screen.',
   sounds: (count: number) => `${count} sounds`,
 } as const;
 
 export const childrenList = {
   everyoneTogether: 'Everyone together',
-  someoneCameLate: 'Someone came late',
+  someoneCameLate: 'Someone has arrived',
   children: 'Children',
 } as const;
 
 export const deviceDialog = {
-  marksNameInitials: 'Who marks (a name or initials, kept with each answer)',
-  timeThinkBefore: 'Time to think before anyone answers',
+  marksNameInitials: 'Who is marking? (a name or initials, saved with each answer)',
+  timeThinkBefore: 'Thinking time before anyone answers',
   countDownShow: 'Count down to “show me”',
   softTickEach: 'A soft tick with each beat',
-  initialsPlaceNames: 'Initials in place of names',
+  initialsPlaceNames: 'Show initials, not names',
   dimNapTime: 'Dim, for nap time',
-  secondPairEars: 'A second pair of ears: I listen along',
-  marksStandBeside: 'Your marks stand beside the others and change nothing. They are compared under Children.',
-  sayAboveMarks: 'Say above who marks, so that the two can be told apart.',
+  secondPairEars: 'I’m a second pair of ears, listening along',
+  marksStandBeside:
+    'Your marks are kept beside the first adult’s and change nothing. You can compare them in Children.',
+  sayAboveMarks: 'Type who is marking above, so we can tell the two apart.',
   group: 'Not with this group …',
   keys: 'Keys',
   onThisDevice: 'On this device',
@@ -46,17 +47,17 @@ export const deviceDialog = {
 
 export const dialogs = {
   note: 'Note',
-  keepTheNote: 'Keep the note',
-  noteOn: (name: string) => `Note on ${name}`,
-  keptAnswerWrite: 'Kept with this answer. Write what you heard, not what you think of the child.',
+  keepTheNote: 'Save the note',
+  noteOn: (name: string) => `Note about ${name}`,
+  keptAnswerWrite: 'We save this with the answer. Write what you heard, not what you think of the child.',
   word: (group: string) => `Which word is not for ${group}?`,
-  wontOfferedGroup: 'It won’t be offered to this group again. You can bring it back under Settings.',
-  goOn: 'Go on',
+  wontOfferedGroup: 'It won’t be offered to this group again. You can bring it back in Settings.',
+  goOn: 'Carry on',
   paused: 'Paused',
-  noTimeCounted: 'No time is counted. Every answer so far is kept.',
-  whoHasCome: 'Who has come?',
-  joinWhereOthers: 'They join in where the others are.',
-  everythingMarkedKept: 'Everything you have marked is kept. You can carry on from Look back within the hour.',
+  noTimeCounted: 'The clock has stopped. Every answer so far is saved.',
+  whoHasCome: 'Who’s arrived?',
+  joinWhereOthers: 'They join in from here.',
+  everythingMarkedKept: 'Everything you’ve marked is saved. You can carry on from Look back within the hour.',
   turn: 'There is one turn',
   thereAreTurns: (left: number) => `There are ${left} turns`,
   finishTheSession: 'Finish the session',
@@ -66,9 +67,10 @@ export const dialogs = {
 } as const;
 
 export const footer = {
-  modelled: (calling: boolean, name: string) => `Modelled: ${calling ? 'who wants to?' : `${name} first`}`,
-  harvest: (size: number) => `That is the harvest: ${size} ${size === 1 ? 'word' : 'words'}`,
-  lastAnswersKept: 'The last answers are kept on this device and go to the server as soon as it can be reached.',
+  modelled: (calling: boolean, name: string) => `Done – ${calling ? 'who wants a turn?' : `${name}’s turn`}`,
+  harvest: (size: number) => `Finished: ${size} ${size === 1 ? 'word' : 'words'}`,
+  lastAnswersKept:
+    'Your last answers are safe on this device. We’ll send them to the server as soon as we can reach it.',
   everyAnswerSaved: 'Every answer is saved.',
 } as const;
 
@@ -77,11 +79,11 @@ export const huntView = {
   thirtySeconds: 'Thirty seconds',
   halfWay: 'Half-way',
   startTheClock: 'Start the clock',
-  clockBack: 'Clock back',
+  clockBack: 'Reset the clock',
   stopTheClock: 'Stop the clock',
   of: (x: number) => `of ${x}`,
-  word: 'A word not here',
-  wordsHiddenWhile: 'The words are hidden while children can see.',
+  word: 'A word that isn’t listed',
+  wordsHiddenWhile: 'The words are hidden while children can see the screen.',
   wordsToTick: 'Words to tick',
 } as const;
 
@@ -90,17 +92,17 @@ export const itemView = {
 } as const;
 
 export const notices = {
-  understood: 'Understood',
-  threeRowHard: (name: string) => `Three in a row were hard for ${name}. An easier one to end on?`,
+  understood: 'OK',
+  threeRowHard: (name: string) => `Three in a row were hard for ${name}. Finish on an easier one?`,
   now: (covered: boolean, word: string) => `Now: ${covered ? 'an easier one' : word}`,
-  enoughRound: 'Enough for this round',
-  goOn: 'Go on',
+  enoughRound: 'That’s enough for this round',
+  goOn: 'Carry on',
 } as const;
 
 export const playFooter = {
   said: (who: string) => `${who} said`,
   somethingElse: 'Something else',
-  wantsTapAnswers: 'Who wants to? Tap who answers.',
+  wantsTapAnswers: 'Who wants a turn? Tap who answers.',
   whoAnswers: 'Who answers',
 } as const;
 
@@ -110,25 +112,25 @@ export const playScreen = {
 } as const;
 
 export const playTop = {
-  listensAlong: (by: string) => `${by} listens along`,
+  listensAlong: (by: string) => `${by} is listening along`,
   roundOf: (x: number, many: number) => `round ${x} of ${many}`,
   childrenCanSee: 'Children can see',
   pause: 'Pause',
-  deviceThinkingTime: 'On this device: thinking time, initials, who marks, words not for us',
+  deviceThinkingTime: 'On this device: thinking time, initials, who is marking, words not for us',
   finish: 'Finish',
   aboutMin: (minutes: number) => `about ${minutes} min`,
   ofMin: (used: number, minutes: number) => `${used} of ${minutes} min`,
-  deviceYetServer: (pending: number) => `${pending} on this device, not yet on the server`,
+  deviceYetServer: (pending: number) => `${pending} on this device, not on the server yet`,
   of: (min: number, planned: number) => `${min} of ${planned}`,
 } as const;
 
 export const roundDone = {
   sessionFinished: 'This session is finished',
-  round: 'That is the round',
+  round: 'Round finished',
   lookBack: 'Look back',
   next: (name: string) => `Next: ${name}`,
   finishLookBack: 'Finish and look back',
-  onceMore: 'Once more',
+  onceMore: 'Play it once more',
   moreTurnEach: 'One more turn each',
   undo: (name: string) => `Undo: ${name}`,
 } as const;
@@ -141,14 +143,14 @@ export const keys = {
   doesntCount: 'Doesn’t count',
   theLikelyAnswers: 'the likely answers',
   space: 'Space',
-  beatSoundsOut: 'beat the sounds out',
+  beatSoundsOut: 'tap the sounds out',
   anotherChild: 'another child',
   myTurnTogether: 'my turn, together, your turn',
   saidAgain: 'said again',
   otherWord: 'other word',
   comeBackChild: 'come back to this child later',
   somethingElseSaid: 'something else they said',
-  putRightSelf: 'put right by self',
+  putRightSelf: 'corrected themselves',
   onThisDevice: 'on this device',
   childrenCanSee: 'children can see',
   theseKeys: 'these keys',
@@ -156,13 +158,13 @@ export const keys = {
 
 export const link = {
   sessionOpenAnother:
-    'This session is open in another tab too. Marks from both are kept; the later mark of a turn stands.',
+    'This session is open in another tab too. We keep the marks from both; for each turn the later one counts.',
   browserKeepsNothing:
-    'This browser keeps nothing on the device (a private window?). Answers go straight to the server.',
+    'This browser won’t let us save on the device (is it a private window?). Answers go straight to the server.',
   deviceNoRoom:
-    'This device has no room left, so answers go straight to the server. They are safe there as long as it answers.',
+    'This device has no room left, so answers go straight to the server. They’re safe while we can reach it.',
   tapKeptDevice:
-    'That tap was not kept: this device has no room and the server cannot be reached. Please note it on paper.',
+    'That tap was not saved: this device has no room and we can’t reach the server. Please note it on paper.',
 } as const;
 
 export const run = {
@@ -176,47 +178,47 @@ export const send = {
 } as const;
 
 export const store = {
-  tapCouldKept: 'That tap could not be kept. Please tap again, or note it on paper.',
+  tapCouldKept: 'That tap wasn’t saved. Please tap again, or note it on paper.',
 } as const;
 
 export const sayPanel = {
   say: 'Say',
   togetherNowTurn: (gesture: string, reminder: string) =>
-    `Together now. Then it is their turn. With hands: ${gesture} ${reminder}`,
+    `Say it together now. Then it’s their turn. Gesture: ${gesture} ${reminder}`,
   asks: (name: string, name2: string) => `${name} asks ${name2}. `,
-  sayItBack: (fill: string) => `${fill}. Say it back.`,
+  sayItBack: (fill: string) => `${fill}. Can you say it back?`,
   allTogether: (x: string) => `All together: ${x}`,
 } as const;
 
 export const sendWaiting = {
   oneTap: 'One tap',
   taps: (aside: number) => `${aside} taps`,
-  deviceCouldAdded: (many: string, list: string) => `${many} on this device could not be added to the session: ${list}`,
+  deviceCouldAdded: (many: string, list: string) => `${many} on this device couldn’t be added to the session: ${list}`,
   saveFile: 'Save as a file',
   removeDevice: 'Remove from this device',
-  tapsCouldKept: 'Taps that could not be kept',
+  tapsCouldKept: 'Taps that weren’t saved',
 } as const;
 
 export const soundPad = {
-  serverCannotReached: 'The server cannot be reached, and only it can read a spelling. Tap the sounds instead.',
+  serverCannotReached: 'We can’t reach the server, so we can’t read a spelling. Tap the sounds instead.',
   markIt: (x: string) => `Mark it: ${x}`,
-  putList: 'Put it on the list',
-  leaveIt: 'Leave it',
+  putList: 'Add it to the list',
+  leaveIt: 'Leave it out',
   said: (who: string) => `${who} said`,
-  tapHeard: 'Tap what you heard.',
-  oneByOne: 'One by one',
-  inOneGo: 'In one go',
-  takeLastSound: 'Take the last sound back',
+  tapHeard: 'Tap the sounds you heard.',
+  oneByOne: 'Said one by one',
+  inOneGo: 'Said as one word',
+  takeLastSound: 'Delete the last sound',
   vowels: 'vowels',
-  soundWordSaid: 'A sound, or a word as it was said',
-  soundWordSaidLine: 'a sound, or a word as it was said',
+  soundWordSaid: 'Type a sound, or the word as they said it',
+  soundWordSaidLine: 'a sound, or the word as they said it',
   wordSaid: 'the word they said',
-  word: 'It is a word',
+  word: 'It’s a real word',
 } as const;
 
 export const thinkRing = {
   showMeIn: (left: number) => `Show me in ${left}`,
-  theyThink: 'They think',
+  theyThink: 'They’re thinking',
   showMe: 'Show me!',
   now: 'Now.',
   timeToThink: 'Time to think',
@@ -225,7 +227,7 @@ export const thinkRing = {
 export const turnTools = {
   alwaysFor: (name: string, list: string) => `Always for ${name}: ${list}.`,
   whoSpeaks: 'Who speaks',
-  beatItOut: 'Beat it out',
+  beatItOut: 'Tap it out',
   saidAgain: 'Said again',
   slower: (slowed: string) => `Slower${slowed}`,
 } as const;
@@ -233,5 +235,5 @@ export const turnTools = {
 export const turn = {
   withLine: (round: string, group: string) => `${round} with ${group}`,
   sTurnOf: (name: string, x: number, planned: number) => `${name}’s turn, ${x} of ${planned}`,
-  beatItOut: 'Beat it out',
+  beatItOut: 'Tap it out',
 } as const;

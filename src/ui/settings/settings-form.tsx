@@ -81,8 +81,7 @@ export function SettingsForm({ settings, accents, examples }: SettingsFormProps)
         {rhymes.map(({ pair: [a, b], rhyme }, i) => (
           <span key={a}>
             {i > 0 && ' · '}
-            <span className="font-word text-ink">{a}</span> {say.and} <span className="font-word text-ink">{b}</span>{' '}
-            {rhyme ? 'rhyme' : say.doNotRhyme}
+            <Word>{a}</Word> {say.and} <Word>{b}</Word> {rhyme ? say.rhyme : say.doNotRhyme}
           </span>
         ))}
       </p>
@@ -204,3 +203,5 @@ function Choice({ name, value, checked, onPick, children }: ChoiceProps) {
     </label>
   );
 }
+
+const Word = ({ children }: { readonly children: string }) => <span className="font-word text-ink">{children}</span>;

@@ -2,51 +2,52 @@
 
 export const asideList = {
   wordsPutAside: 'Words put aside',
-  noGameOffers: (groupName: string) => `No game offers these words to ${groupName}. Nobody is told why.`,
+  noGameOffers: (groupName: string) => `No game offers these words to ${groupName}. No one sees why.`,
   nonePutWord: (groupName: string) =>
-    `${groupName} has none. You can put a word aside from its page, a word set, a plan or while you play.`,
+    `No words are put aside for ${groupName}. You can put a word aside from its page, a word set, a plan, or while you play.`,
 } as const;
 
 export const lookChoice = {
   lightDay: 'Light, for the day',
   dimNapTime: 'Dim, for nap time',
   onThisDevice: 'On this device',
-  onlyOncePrinted: 'Only here, and at once. What is printed stays dark on white.',
+  onlyOncePrinted: 'This changes the look on this device only. Prints stay dark on white.',
 } as const;
 
 export const progressForm = {
-  whatAnswersMean: 'What answers mean',
+  whatAnswersMean: 'What the answers mean',
   whenStepSecure: 'When is a step secure?',
-  unitsComeFirst: 'Which units come first?',
-  adultsLeadGroup: 'Adults who can lead a group',
-  keep: 'Keep',
+  unitsComeFirst: 'What comes first?',
+  adultsLeadGroup: 'How many adults can lead a group?',
+  keep: 'Save',
 } as const;
 
 export const settingsForm = {
   usual: 'Usual',
   soundBySound: 'Sound by sound',
   lettersGo: 'As the letters go',
-  accentGroup: 'Accent of the group',
+  accentGroup: 'Your accent',
   weSay: 'We say',
   and: 'and',
   alike: 'alike',
-  peopleSpeakDifferent: 'People here speak in different accents, so a vowel from another one counts as right',
-  alsoOfferWords: 'Also offer words that are said in other countries, or only in some places here',
-  doNotRhyme: 'do not rhyme',
+  peopleSpeakDifferent: 'People here have different accents, so a vowel from another accent counts as right',
+  alsoOfferWords: 'Also offer words people use in other countries, or only in some parts of this one',
+  doNotRhyme: 'don’t rhyme',
+  rhyme: 'rhyme',
   counting: 'Counting',
-  keepThis: 'Keep this',
+  keepThis: 'Save',
   howWeCount: 'This is how we count',
-  untilSayWords: 'Until you say so, words whose count is argued about stay out of the games.',
+  untilSayWords: 'Until you choose, words that people count differently stay out of the games.',
   has: (x: boolean, one: number, two: number) => `has ${x ? one : two}`,
-  eitherWayHere: 'either way here',
-  howAccentSays: 'How this accent says them',
+  eitherWayHere: 'the same either way here',
+  howAccentSays: 'How they sound in this accent',
 } as const;
 
 export const taughtGrid = {
-  lastTickKept: (error: string) => `${error} The last tick was not kept.`,
-  soundsWeTaught: 'Sounds we have taught',
+  lastTickKept: (error: string) => `${error} Your last tick was not saved.`,
+  soundsWeTaught: 'Sounds we’ve taught',
   wordsOnlyThese: (groupName: string, count: number, all: number) =>
-    `For ${groupName}: ${count} of ${all}. Words with only these sounds can be asked for under Words.`,
+    `For ${groupName}: ${count} of ${all}. On the Words screen you can ask for words with only these sounds.`,
   allOfThem: 'All of them',
   none: 'None',
 } as const;

@@ -11,10 +11,11 @@ export const chartScreen = {
   lipsAndBack: 'lips and back',
   sounds: 'Sounds',
   howEachSound:
-    'How each sound is made in your accent. A hop is clipped, a long bar can be held, a short bar is light, a lens is a vowel.',
+    'How to make each sound in your accent. Clip the sounds with a hop, hold the ones with a long bar, say the ones with a short bar lightly. A lens is a vowel.',
   consonants: 'Consonants',
   chartOfConsonants: 'Chart of consonants',
-  twoSideSide: 'Of two side by side, the second is said with voice: a hand on the throat feels it.',
+  twoSideSide:
+    'Where two stand side by side, the second one uses your voice: put a hand on your throat and feel the buzz.',
   vowels: 'Vowels',
 } as const;
 
@@ -25,11 +26,11 @@ export const soundScreen = {
   aVowel: 'A vowel',
   allSounds: 'All sounds',
   asIn: 'as in',
-  withVoice: 'with voice',
-  noVoice: 'no voice',
+  withVoice: 'with your voice',
+  noVoice: 'without your voice',
   first: 'First',
   inTheMiddle: 'In the middle',
   last: 'Last',
-  noEnglishWord: 'No English word of the bank has it there.',
+  noEnglishWord: 'No word in our list has it there.',
   allOfThem: 'All of them',
 } as const;

@@ -8,13 +8,13 @@ export const readyForms = {
 export const todayScreen = {
   readyFor: (name: string) => `Ready for ${name}`,
   isNotFinished: (title: string) => `“${title}” is not finished.`,
-  go: 'Go on with it',
+  go: 'Carry on',
   lately: 'Lately',
-  sessionsStandOnce: (name: string) => `Sessions of ${name} will stand here once you have played one.`,
+  sessionsStandOnce: (name: string) => `${name}’s sessions will appear here once you’ve played one.`,
   hereToday: 'Here today',
   of: (here: number) => `${here} of`,
-  tapSayAway: (name: string) => `in ${name}. Tap to say who is away.`,
-  noNamesYet: 'No names yet. You can play with everyone together, or add names first.',
+  tapSayAway: (name: string) => `in ${name}. Tap a name if they’re away.`,
+  noNamesYet: 'No names yet. You can play all together, or add names first.',
   changeTheList: 'Change the list',
   addNames: 'Add names',
 } as const;
@@ -23,14 +23,14 @@ export const tomorrow = {
   aChild: 'A child',
   couldWorkTogether: 'Who could work together',
   nextEachThree: (staff: number, afterEachOther: boolean) =>
-    `By what is next for each, three to six in a group, ${staff === 1 ? 'one adult' : `${staff} adults`}${afterEachOther ? ': more groups than adults, so they play one after the other' : ''}. Change the number of adults in Settings.`,
-  wouldOtherwise: (list: string, does: string) => `${list} would otherwise ${does}.`,
+    `Grouped by each child’s next step, three to six in a group, with ${staff === 1 ? 'one adult' : `${staff} adults`}.${afterEachOther ? ' There are more groups than adults, so they take turns.' : ''} You can change the number of adults in Settings.`,
+  wouldOtherwise: (list: string, does: string) => `The next step for ${list} would be: ${does}.`,
   beenSeenYet: (list: string, of: number) =>
-    `${list} ${of === 1 ? 'has' : 'have'} not been seen yet: a good place to begin.`,
+    `${list} ${of === 1 ? 'has' : 'have'} not had a turn yet: a good place to start.`,
   playWith: (childIds: number) => `Play with ${childIds}`,
-  serverCannotReached: 'The server cannot be reached.',
+  serverCannotReached: 'We can’t reach the server.',
   weeks: (n: number) => `${n} weeks`,
   dueAgain: 'Due again',
-  heldShortRound: 'It held; a short round keeps it.',
+  heldShortRound: 'They could do these; a quick round keeps them fresh.',
   lastPlayedAgo: (ago: string) => `; last played ${ago} ago`,
 } as const;

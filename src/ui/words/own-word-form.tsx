@@ -206,8 +206,7 @@ function ItsSounds({ proposal, sounds }: { readonly proposal: WordProposal; read
   return (
     <section aria-label={say.itsSounds} className="mt-5 mb-6 border-y border-line py-5">
       <p className="mb-3 text-lg">
-        <span className="font-word text-2xl font-bold">{proposal.word}</span> {say.has} <strong>{sounds.count}</strong>{' '}
-        {say.soundsSayThem}
+        <span className="font-word text-2xl font-bold">{proposal.word}</span> {say.soundsSayThem(sounds.count)}
       </p>
       <BounceLine marks={sounds.marks} count={sounds.count} size="full" />
     </section>

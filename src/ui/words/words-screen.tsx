@@ -356,7 +356,7 @@ function SoundRow({ to, choice, facets, accent, place, sounds }: SoundRowProps) 
       ))}
       {choice.sound && (
         <Pill href={to({ sound: undefined, place: undefined })} on>
-          {say.withLine} <span className="font-word">/{labelOf(choice.sound, accent).label}/</span> {PLACE_WORDS[place]}{' '}
+          {say.withLine} <Slashed sound={choice.sound} accent={accent} /> {PLACE_WORDS[place]}{' '}
           <PillCount on n={facets.sounds[choice.sound] ?? 0} />
         </Pill>
       )}
@@ -639,3 +639,7 @@ function ResultLine({ word, on, varied, href }: ResultProps) {
     </li>
   );
 }
+
+const Slashed = ({ sound, accent }: { readonly sound: string; readonly accent: AccentId }) => (
+  <span className="font-word">/{labelOf(sound, accent).label}/</span>
+);

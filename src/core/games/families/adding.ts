@@ -80,7 +80,7 @@ const ADD: Task = {
     { id: 'first', name: 'a first sound', place: 'first' },
     { id: 'last', name: 'a last sound', place: 'last' },
     { id: 'ending', name: 'an ending: one frog, two frogs', place: 'ends' },
-    { id: 'cluster', name: 'a sound into a cluster', place: 'cluster' },
+    { id: 'cluster', name: 'a sound next to another, like top to stop', place: 'cluster' },
   ],
   rungs: { first: 'first', last: 'last', ending: 'last', cluster: 'cluster' },
   becomes: true,
@@ -122,12 +122,12 @@ const ADD: Task = {
         where,
         answer: to.word,
       },
-      how: ending ? 'Show one, then two.' : `They say it back first. ${advice([come], material.accent)}`,
+      how: ending ? 'Show one, then two.' : `Have them say it back first. ${advice([come], material.accent)}`,
       script: script(to.word),
       likely: distinct([
         rightLikely(ipaOf(to), to.word, 'right'),
         unchanged(word),
-        soundAlone('other-sound', come, { accent: material.accent, note: 'only the new sound' }),
+        soundAlone('other-sound', come, { accent: material.accent, note: 'just the new sound' }),
       ]),
       facts: [
         [
@@ -151,20 +151,20 @@ export const ADDING: Family = {
   name: 'Adding',
   frame: {
     name: 'a new shoot',
-    opening: 'Words grow new shoots. Watch, I’ll let the first one grow.',
-    plain: 'We are adding a sound to a word. Watch, I’ll do the first one.',
+    opening: 'Let’s add a sound and see what grows: watch me do the first one.',
+    plain: 'We’re adding a sound to a word. Watch me do the first one.',
   },
-  reminder: 'They say the word back before the sound comes.',
+  reminder: 'Have them say the word back before you add the sound.',
   atHome: {
-    played: 'We added a sound to a word and heard what it turned into.',
-    tries: 'Add a sound to the start of a short word. What does it turn into?',
+    played: 'We added a sound to a word to make a new word.',
+    tries: 'Say a short word, then add a sound to the front. What have you made?',
   },
   saidBack: true,
   ladder: {
     rungs: [
       { id: 'first', name: 'first', does: 'add a first sound' },
       { id: 'last', name: 'last', does: 'add a last sound' },
-      { id: 'cluster', name: 'in a cluster', does: 'add a sound into a cluster' },
+      { id: 'cluster', name: 'in a cluster', does: 'add a sound, as in top, stop' },
     ],
     needs: ['leaving-out/first'],
   },

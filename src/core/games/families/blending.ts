@@ -49,20 +49,35 @@ export const ONSET_RIME: Step = { id: 'onset-rime', name: 'start and rest', unit
 /** What holds below the clusters, on either ladder of single sounds. */
 const BELOW_CLUSTERS = [ONSET_RIME.id, '2', '3-held', '3-clip'];
 
+/** What is done with the sounds: as practitioners say it, and plainly. */
+interface SoundVerb {
+  readonly does: string;
+  readonly plainly: string;
+}
+
 /** A rung for each of those steps, and the start and rest below them. */
-export const soundRungs = (onsetRime: string, does: string, below: readonly FamilyRung[] = []): FamilyRung[] => {
+export const soundRungs = (
+  onsetRime: string,
+  { does, plainly }: SoundVerb,
+  below: readonly FamilyRung[] = [],
+): FamilyRung[] => {
+  const like = (word: string) => ({
+    name: `like ${word}`,
+    does: `${does} words like ${word}`,
+    plainly: `${plainly} in words like ${word}`,
+  });
   const easier = [...below.map(({ id }) => id), ...BELOW_CLUSTERS];
   return [
     ...below,
     { id: ONSET_RIME.id, name: 'start + rest', does: onsetRime },
-    { id: '2', name: '2', does: `${does} 2 sounds` },
-    { id: '3-held', name: 'like sun', does: `${does} words like sun` },
-    { id: '3-clip', name: 'like pot', does: `${does} words like pot`, was: ['3'] },
-    { id: '4-end', name: 'like lamp', does: `${does} words like lamp`, was: ['4'] },
+    { id: '2', name: '2', does: `${does} 2 sounds`, plainly: `${plainly} in words like go` },
+    { id: '3-held', ...like('sun') },
+    { id: '3-clip', ...like('pot'), was: ['3'] },
+    { id: '4-end', ...like('lamp'), was: ['4'] },
     // A cluster at the one end says nothing of a cluster at the other.
-    { id: '4-start', name: 'like frog', does: `${does} words like frog`, carries: easier },
-    { id: 'longer', name: 'like plant', does: `${does} words like plant`, was: ['5'] },
-    { id: 'two-beats', name: 'like rabbit', does: `${does} words like rabbit`, carries: easier, was: ['6'] },
+    { id: '4-start', ...like('frog'), carries: easier },
+    { id: 'longer', ...like('plant'), was: ['5'] },
+    { id: 'two-beats', ...like('rabbit'), carries: easier, was: ['6'] },
   ];
 };
 
@@ -125,16 +140,16 @@ function joinOnset(word: Word, material: Material): Made {
     expected: word.word,
     judged: { by: 'sounds', sounds: ipaOf(word) },
     slots: { word: word.word, sounds: `${onset} … ${rime}` },
-    how: `Say the start as its sounds, then the rest in one. ${sayingAdvice(word)}`,
+    how: `Say the start, then the rest in one go. ${sayingAdvice(word)}`,
     script: script(word.word),
     likely: distinct([
       notJoined(word, [onset, rime]),
       slipLikely(
         'part-only',
-        { said: [vowel, ...coda], show: rime, note: 'the rest only', accent: material.accent },
+        { said: [vowel, ...coda], show: rime, note: 'just the rest', accent: material.accent },
         material.guard,
       ),
-      slipLikely('part-only', { said: first, show: onset, note: 'the start only' }, material.guard),
+      slipLikely('part-only', { said: first, show: onset, note: 'just the start' }, material.guard),
     ]),
     facts: [
       ['start and rest join to the word’s sounds', [...first, vowel, ...coda].join(' ') === ipaOf(word).join(' ')],
@@ -159,8 +174,8 @@ const joinSounds = (word: Word, step: Step, material: Material): Made => ({
   judged: { by: 'sounds', sounds: ipaOf(word) },
   slots: { word: word.word, sounds: soundsSaid(word, step) },
   how: isStretched(step)
-    ? 'Say it in one slow breath, with no gap: stretch each sound into the next.'
-    : `Say each sound with a gap. ${sayingAdvice(word)}`,
+    ? 'Say it in one slow breath with no gaps, stretching each sound into the next.'
+    : `Leave a gap after each sound. ${sayingAdvice(word)}`,
   script: script(word.word, `${soundsSaid(word, step)} … ${word.word}!`),
   likely: blendingLikely(word, material.context),
   facts: [['the word is of the kind the step names', fitsStep(word, step)]],
@@ -218,7 +233,7 @@ const PICTURES: Task = {
     { id: '3-far', name: '3 sounds, 3 pictures', count: 3, choices: 3, foil: 'far', pictures: true },
     {
       id: '3-same-start',
-      name: '3 sounds, one picture begins alike',
+      name: '3 sounds, one picture starts the same',
       count: 3,
       choices: 3,
       foil: 'same-start',
@@ -287,18 +302,18 @@ export const BLENDING_FAMILY: Family = {
   name: 'Blending',
   frame: {
     name: 'the old shed radio',
-    opening: 'The old shed radio crackles and breaks words into bits. Listen, I’ll mend the first one.',
-    plain: 'I’ll say a word in bits. Listen, I’ll put the first one together.',
+    opening: 'Our old shed radio says words in bits, so listen while I mend the first one.',
+    plain: 'I’ll say a word in bits. Listen while I put the first one together.',
   },
   reminder: 'Leave a real gap, and wait before you help.',
   atHome: {
-    played: 'One of us said the sounds of a word, one by one, and we said the word.',
-    tries: 'Say the sounds of a word with a little gap between, and let your child say the word.',
+    played: 'One of us said the sounds in a word one by one, and we worked out the word.',
+    tries: 'Say the sounds in a word with a little gap between them. Can your child say the word?',
   },
   ladder: {
-    rungs: soundRungs('blend a start and the rest', 'blend', [
-      { id: 'pictures', name: 'pictures', does: 'hear the sounds and point to the picture' },
-      { id: STRETCHED.id, name: 'stretched', does: 'hear a stretched word and say it' },
+    rungs: soundRungs('put a start and a rest together, as in c-at', { does: 'blend', plainly: 'put together the sounds' }, [
+      { id: 'pictures', name: 'pictures', does: 'hear the sounds in a word and point to its picture' },
+      { id: STRETCHED.id, name: 'stretched', does: 'hear a stretched-out word and say it' },
     ]),
     needsLarger: ['first-sounds/same'],
   },

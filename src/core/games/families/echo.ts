@@ -15,7 +15,7 @@ import type { Step } from '../step';
 import { sure } from '../../sure';
 import { bestOf, firstOf, ipaOf, script, slash, some } from './common';
 
-const SOME_MISSED = inWords('some', 'some-missed', { show: 'some', note: 'and missed others' });
+const SOME_MISSED = inWords('some', 'some-missed', { show: 'some', note: 'but missed others' });
 
 /** Words to say back that do not muddle each other: other starts, other ends. */
 function unlikeEach(
@@ -129,7 +129,7 @@ const ECHO_WORDS: Task = {
     echoed(
       words,
       words.map((w) => wordOf(material, w)),
-      { backwards: false, step, how: 'Three times each: loud, soft, whispered.', facts: [] },
+      { backwards: false, step, how: 'Say each one three times: loudly, softly, then in a whisper.', facts: [] },
     ),
 };
 
@@ -167,7 +167,7 @@ const ECHO_SOUNDS: Task = {
   },
   make: ({ sounds }, step, material) => {
     const all = need(sounds, 'A sound.');
-    if (!all.every((ipa) => CONSONANTS[ipa])) throw new Unproved('Only consonants are echoed alone.');
+    if (!all.every((ipa) => CONSONANTS[ipa])) throw new Unproved('We echo only consonants on their own.');
     return echoed(
       all.map((s) => slash(s, material)),
       [],
@@ -222,7 +222,7 @@ const recall = (id: string, name: string, backwards: boolean): Task => ({
       {
         backwards,
         step: { ...step, count: 1, most: sure(step.count) },
-        how: 'Each child says the list so far; then you put the next word in.',
+        how: 'Each child says the list so far, then you add the next word.',
         facts: [],
       },
     );
@@ -235,13 +235,13 @@ export const ECHO: Family = {
   name: 'Echo',
   frame: {
     name: 'calling across the field',
-    opening: 'We are calling across the field, and the hedge calls back. Listen first.',
-    plain: 'My turn, your turn. Listen first.',
+    opening: 'We’re calling across the field and the hedge calls back, so listen to me first.',
+    plain: 'My turn, then your turn. Listen to me first.',
   },
-  reminder: 'Take turns: loud, soft or whispered.',
+  reminder: 'Take turns to be loud, soft or whispering.',
   atHome: {
-    played: 'We called words and sounds back like an echo.',
-    tries: 'Say three words and let your child say them back, loud, soft or whispered.',
+    played: 'We echoed words and sounds back to each other.',
+    tries: 'Say three words and ask your child to say them back: loudly, softly or in a whisper.',
   },
   tasks: [
     ECHO_SOUNDS,

@@ -8,24 +8,24 @@ export const FIRST_SOUNDS: Family = {
   name: 'First sounds',
   frame: {
     name: 'which row does it grow in',
-    opening: 'Every row in our field has its own sound. Listen, I’ll put the first one where it grows.',
-    plain: 'We are listening for one sound. Listen, I’ll do the first one.',
+    opening: 'Every row in our field has its own sound, so listen while I plant the first word.',
+    plain: 'We’re listening for one sound. Listen while I do the first one.',
   },
-  reminder: 'Say the sound short and pure, with no “uh”.',
+  reminder: 'Keep the sound short and pure, without an “uh”.',
   atHome: {
     played: 'We listened for the sounds in words.',
-    tries: 'Find things in the kitchen that start with the same sound.',
+    tries: 'Find two things in the room that start with the same sound.',
   },
   ladder: {
     rungs: [
       { id: 'same', name: 'same?', does: 'hear whether two words start the same' },
       { id: 'sort', name: 'sort', does: 'sort words by their first sound', first: 'sort' },
-      { id: 'say', name: 'say it', does: 'say a first sound that can be held' },
-      { id: 'say-clip', name: 'short ones', does: 'say a first sound that is short' },
+      { id: 'say', name: 'say it', does: 'say a first sound you can hold' },
+      { id: 'say-clip', name: 'short ones', does: 'say a first sound you can’t hold' },
       {
         id: 'near',
         name: 'close ones',
-        does: 'tell apart words whose first sounds are close',
+        does: 'tell apart words with similar first sounds',
         carries: ['same', 'sort'],
       },
       {
@@ -46,7 +46,7 @@ export const FIRST_SOUNDS: Family = {
       {
         id: 'cluster',
         name: 'like frog',
-        does: 'say the first or last of two sounds together',
+        does: 'say the first or last sound where two come together',
         carries: ['same', 'sort', 'say', 'say-clip'],
       },
     ],

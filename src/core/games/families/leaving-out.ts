@@ -91,8 +91,13 @@ const LEAVE_OUT: Task = {
     { id: 'last', name: 'without the last, a word is left', place: 'last', result: 'real' },
     { id: 'first-made-up', name: 'without the first, a made-up word is left', place: 'first', result: 'nonsense' },
     { id: 'last-made-up', name: 'without the last, a made-up word is left', place: 'last', result: 'nonsense' },
-    { id: 'cluster', name: 'one of a cluster, a word is left', place: 'cluster', result: 'real' },
-    { id: 'cluster-made-up', name: 'one of a cluster, a made-up word is left', place: 'cluster', result: 'nonsense' },
+    { id: 'cluster', name: 'one of two together, a word is left', place: 'cluster', result: 'real' },
+    {
+      id: 'cluster-made-up',
+      name: 'one of two together, a made-up word is left',
+      place: 'cluster',
+      result: 'nonsense',
+    },
   ],
   rungs: {
     first: 'first',
@@ -103,7 +108,7 @@ const LEAVE_OUT: Task = {
     'cluster-made-up': 'cluster-made-up',
   },
   secondsPerTurn: 10,
-  gesture: 'hold up the fingers, fold one away',
+  gesture: 'hold up a finger for each sound, then fold one away',
   plain: '{word}. Say it without {sound}.',
   heads: (step, material) =>
     oneBeat(material).filter((w) => w.count <= 6 && w.entry.band < 3 && dealt(w, step, material).length > 0),
@@ -129,7 +134,7 @@ const LEAVE_OUT: Task = {
       likely: distinct([
         rest.likely,
         unchanged(word, 'the whole word'),
-        soundAlone('other-sound', gone, { accent: material.accent, note: 'only that sound' }),
+        soundAlone('other-sound', gone, { accent: material.accent, note: 'just that sound' }),
       ]),
       facts: [
         [
@@ -152,12 +157,12 @@ export const LEAVING_OUT: Family = {
   name: 'Leaving out',
   frame: {
     name: 'prune one sound off',
-    opening: 'Some words have grown too long. Watch, I’ll prune the first one.',
-    plain: 'We are leaving a sound out. Watch, I’ll do the first one.',
+    opening: 'Let’s snip a sound off each word: watch me do the first one.',
+    plain: 'We’re leaving a sound out. Watch me do the first one.',
   },
-  reminder: 'They say the word back before the sound goes.',
+  reminder: 'Have them say the word back before you take the sound away.',
   atHome: {
-    played: 'We left one sound out of a word and said what was left.',
+    played: 'We left a sound out of a word and said what was left.',
     tries: 'Say a word, then say it without its first sound. What is left?',
   },
   saidBack: true,
@@ -165,12 +170,12 @@ export const LEAVING_OUT: Family = {
     rungs: [
       { id: 'first', name: 'first', does: 'leave the first sound out' },
       { id: 'last', name: 'last', does: 'leave the last sound out' },
-      { id: 'made-up', name: 'made-up', does: 'leave a sound out where a made-up word is left' },
-      { id: 'cluster', name: 'in a cluster', does: 'leave one of a cluster out' },
+      { id: 'made-up', name: 'made-up', does: 'leave a sound out and say the silly word that’s left' },
+      { id: 'cluster', name: 'in a cluster', does: 'leave one sound out of a pair, as in stop, top' },
       {
         id: 'cluster-made-up',
         name: 'cluster, made-up',
-        does: 'leave one of a cluster out where a made-up word is left',
+        does: 'leave one sound out of a pair and say the silly word that’s left',
       },
     ],
     needs: ['segmenting/3-clip'],

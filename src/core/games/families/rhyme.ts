@@ -20,10 +20,10 @@ const rhyming =
     );
 
 const foilSteps: readonly Step[] = [
-  { id: 'far', name: 'the others share nothing', foil: 'far' },
+  { id: 'far', name: 'the others sound quite different', foil: 'far' },
   { id: 'same-start', name: 'the others start the same', foil: 'same-start' },
-  { id: 'same-vowel', name: 'the others share the vowel', foil: 'same-vowel' },
-  { id: 'same-ends', name: 'the others differ in the vowel only', foil: 'same-ends' },
+  { id: 'same-vowel', name: 'the others have the same vowel', foil: 'same-vowel' },
+  { id: 'same-ends', name: 'only the vowel is different in the others', foil: 'same-ends' },
 ];
 
 const foilFor = (
@@ -66,7 +66,7 @@ const PAIRS: Task = {
       judged: { by: 'choice', choices: YES_NO, right: kind },
       kind,
       slots: { first: a.word, second: b.word },
-      how: 'Say both twice, evenly. Give them time before thumbs.',
+      how: 'Say both twice in the same voice. Give them time to think before the thumbs go up.',
       likely: choiceLikely(YES_NO, kind),
       script: script(yes ? 'Yes!' : 'No!', yes ? undefined : `${a.word} … ${b.word}`),
       facts: [
@@ -78,10 +78,10 @@ const PAIRS: Task = {
 };
 
 const rowSteps: readonly Step[] = [
-  { id: '3-far', name: '3 words, nothing shared', foil: 'far', choices: 3 },
-  { id: '4-far', name: '4 words, nothing shared', foil: 'far', choices: 4 },
+  { id: '3-far', name: '3 words, the odd one sounds quite different', foil: 'far', choices: 3 },
+  { id: '4-far', name: '4 words, the odd one sounds quite different', foil: 'far', choices: 4 },
   { id: '3-same-start', name: '3 words, the odd one starts the same', foil: 'same-start', choices: 3 },
-  { id: '4-same-vowel', name: '4 words, the odd one shares the vowel', foil: 'same-vowel', choices: 4 },
+  { id: '4-same-vowel', name: '4 words, the odd one has the same vowel', foil: 'same-vowel', choices: 4 },
 ];
 
 const ODD: Task = {
@@ -95,7 +95,7 @@ const ODD: Task = {
   rungs: { '3-far': 'odd-3', '3-same-start': 'odd-3', '4-far': 'odd-4', '4-same-vowel': 'odd-4' },
   oneOf: (step) => sure(step.choices),
   secondsPerTurn: 20,
-  gesture: 'point to the one',
+  gesture: 'point to your choice',
   plain: '{words}. Which one does not rhyme?',
   heads: (step, material) => rhyming(sure(step.choices) - 2)(step, material),
   kinds: (step) => sure(step.choices),
@@ -126,7 +126,7 @@ const ODD: Task = {
       judged: { by: 'choice', choices: names, right: odd },
       slots: { words: names.join(' … ') },
       likely: choiceLikely(names, odd),
-      how: 'Say the row twice, evenly. With pictures, name each first.',
+      how: 'Say the row twice in the same voice. If you use pictures, name each one first.',
       script: script(sure(names[odd]), rest.map((w) => w.word).join(', ')),
       facts: [
         ['there are as many words as the step says', row.length === step.choices],
@@ -152,12 +152,12 @@ const MATCH: Task = {
     { id: '2-far', name: '2 to choose from', foil: 'far', choices: 2 },
     { id: '3-far', name: '3 to choose from', foil: 'far', choices: 3 },
     { id: '3-same-start', name: '3, the others start the same', foil: 'same-start', choices: 3 },
-    { id: '3-same-vowel', name: '3, the others share the vowel', foil: 'same-vowel', choices: 3 },
+    { id: '3-same-vowel', name: '3, the others have the same vowel', foil: 'same-vowel', choices: 3 },
   ],
   rungs: { '2-far': 'match-2', '3-far': 'match-3', '3-same-start': 'match-3', '3-same-vowel': 'match-3' },
   oneOf: (step) => sure(step.choices),
   secondsPerTurn: 18,
-  gesture: 'point to the one',
+  gesture: 'point to your choice',
   plain: '{first}. Which one rhymes with it: {choices}?',
   heads: rhyming(1),
   kinds: (step) => sure(step.choices),
@@ -240,7 +240,7 @@ const SAY: Task = {
         .join(', '),
       judged: { by: 'rhyme', rime: [vowel, ...coda], onset },
       slots: { word: word.word },
-      how: 'A made-up word that rhymes is right: cheer for it.',
+      how: 'A made-up word that rhymes is right, so cheer for it.',
       script: script(top[0]?.word ?? ''),
       likely: distinct([
         ...top.slice(0, 2).map((w) => rightLikely(ipaOf(w), w.word, 'rhymes')),
@@ -253,7 +253,7 @@ const SAY: Task = {
               ),
             ]
           : []),
-        unchanged(word, 'the word again'),
+        unchanged(word, 'said the same word'),
       ]),
       facts: [
         ['there are rhymes to find', all.length >= 2],
@@ -269,20 +269,20 @@ export const RHYME: Family = {
   name: 'Rhyme',
   frame: {
     name: 'two peas that rhyme',
-    opening: 'Peas in a pod belong together, and so do words that rhyme. Listen, I’ll open the first pod.',
-    plain: 'Words that end the same way rhyme. Listen, I’ll do the first one.',
+    opening: 'Rhyming words belong together like peas in a pod, so listen while I open the first one.',
+    plain: 'Rhyming words sound the same at the end. Listen while I do the first one.',
   },
-  reminder: 'Just listen to how the words end. The spelling does not matter.',
+  reminder: 'Just listen to how the words end. The spelling doesn’t matter.',
   atHome: {
     played: 'We listened for words that rhyme.',
-    tries: 'Say a word and think of another that rhymes with it. Made-up words are welcome.',
+    tries: 'Say a word and think of one that rhymes with it. Made-up words are welcome.',
   },
   ladder: {
     rungs: [
       { id: 'same', name: 'same?', does: 'hear whether two words rhyme' },
       { id: 'match-2', name: 'match, 2', does: 'choose the rhyme from two words' },
       { id: 'match-3', name: 'match, 3', does: 'choose the rhyme from three words', was: ['which'] },
-      { id: 'close', name: 'close ones', does: 'tell rhymes from words that sound close' },
+      { id: 'close', name: 'close ones', does: 'tell words that rhyme from words that only sound similar' },
       { id: 'odd-3', name: 'odd one, 3', does: 'find the one of three that does not rhyme', was: ['odd'] },
       { id: 'odd-4', name: 'odd one, 4', does: 'find the one of four that does not rhyme' },
       { id: 'say', name: 'say one', does: 'say a word that rhymes' },

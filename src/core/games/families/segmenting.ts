@@ -54,7 +54,7 @@ function takeStart(word: Word, material: Material): Made {
     expected: `${onset} · ${rime}`,
     judged: { by: 'parts', count: 2, moreToo: true },
     slots: { word: word.word, parts: 'its start, then the rest' },
-    how: `The start, then the rest in one. ${sayingAdvice(word)}`,
+    how: `They say the start, then the rest in one go. ${sayingAdvice(word)}`,
     script: script(`${onset} · ${rime}`, word.word),
     likely: distinct([
       {
@@ -67,7 +67,7 @@ function takeStart(word: Word, material: Material): Made {
         missed: [],
       },
       allItsSounds(word),
-      slipLikely('part-only', { said: first, show: onset, note: 'the start only' }, material.guard),
+      slipLikely('part-only', { said: first, show: onset, note: 'just the start' }, material.guard),
       wholeWord(word),
     ]),
     facts: [
@@ -94,7 +94,7 @@ const SEGMENTING: Task = {
   id: 'segmenting',
   family: 'segmenting',
   name: 'Segmenting',
-  asks: 'They say each sound of a word, then join it again.',
+  asks: 'They say each sound in a word, then put it back together.',
   act: 'segment',
   unit: 'sound',
   scoresSounds: true,
@@ -130,7 +130,7 @@ const ASK: Task = {
   id: 'ask-sound',
   family: 'segmenting',
   name: 'First, next, last',
-  asks: 'They say the one sound of a word that is asked for.',
+  asks: 'They say the one sound you ask for.',
   act: 'segment',
   unit: 'sound',
   counts: true,
@@ -174,7 +174,7 @@ const ASK: Task = {
         soundRight(sound, material.accent),
         ...(next === sound
           ? []
-          : [soundAlone('other-sound', next, { accent: material.accent, note: 'the one beside it' })]),
+          : [soundAlone('other-sound', next, { accent: material.accent, note: 'the sound next to it' })]),
         wholeWord(word),
       ]),
       facts: [
@@ -217,7 +217,7 @@ const HOW_MANY: Task = {
       kind: word.count - sure(step.count),
       judged: { by: 'number', right: word.count },
       slots: { word: word.word },
-      how: `Sounds, not letters. ${sayingAdvice(word)}`,
+      how: `Count sounds, not letters. ${sayingAdvice(word)}`,
       script: script(String(word.count), spokenApart(word)),
       likely: numberLikely(word.count),
       facts: [['the number of sounds is that of the step', fitsStep(word, step)]],
@@ -230,18 +230,19 @@ export const SEGMENTING_FAMILY: Family = {
   name: 'Segmenting',
   frame: {
     name: 'one pot for each sound',
-    opening: 'We are planting words, with one pot for each sound. Watch, I’ll plant the first one.',
-    plain: 'We are taking words apart. Watch, I’ll do the first one.',
+    opening: 'We’re planting words with one pot for each sound: watch me plant the first one.',
+    plain: 'We’re taking words apart. Watch me do the first one.',
   },
-  reminder: 'They say the word back first. Do not tell them how many sounds it has. Join it again afterwards.',
+  reminder:
+    'Have them say the word back first. Don’t tell them how many sounds it has. Put it back together afterwards.',
   atHome: {
-    played: 'We took words apart, sound by sound, and joined them again.',
-    tries: 'Say a short word and take one step for each sound you hear.',
+    played: 'We took words apart, sound by sound, and put them back together.',
+    tries: 'Say a short word together. Take one step for each sound you hear.',
   },
   saidBack: true,
   ladder: {
     rungs: [
-      ...soundRungs('take the start from the rest', 'segment'),
+      ...soundRungs('split a word into its start and the rest, as in c-at', { does: 'segment', plainly: 'say the sounds' }),
       // A number may be guessed, and is less than the sounds themselves.
       { id: 'how-many', name: 'how many', does: 'say how many sounds a word has', carries: [] },
     ],

@@ -28,8 +28,8 @@ import {
 } from './common';
 
 const FOILS: readonly Step[] = [
-  { id: 'far', name: 'sounds far apart', foil: 'far' },
-  { id: 'near', name: 'sounds nearly alike', foil: 'near' },
+  { id: 'far', name: 'very different sounds', foil: 'far' },
+  { id: 'near', name: 'similar sounds', foil: 'near' },
 ];
 
 /** The start of *train* and *drink* is heard as /ch/ and /j/ too: not a word to ask about a sound’s place. */
@@ -131,14 +131,14 @@ const ODD: Task = {
   act: 'match',
   unit: 'sound',
   steps: [
-    { id: '3-far', name: '3 words, the odd sound far away', foil: 'far', choices: 3 },
-    { id: '4-far', name: '4 words, the odd sound far away', foil: 'far', choices: 4 },
-    { id: '4-near', name: '4 words, the odd sound near', foil: 'near', choices: 4 },
+    { id: '3-far', name: '3 words, a very different sound', foil: 'far', choices: 3 },
+    { id: '4-far', name: '4 words, a very different sound', foil: 'far', choices: 4 },
+    { id: '4-near', name: '4 words, a similar sound', foil: 'near', choices: 4 },
   ],
   rungs: { '3-far': 'sort', '4-far': 'near', '4-near': 'near' },
   oneOf: (step) => sure(step.choices),
   secondsPerTurn: 20,
-  gesture: 'point to the one',
+  gesture: 'point to your choice',
   plain: '{words}. Which one starts with a different sound?',
   heads: foiledStart,
   kinds: (step) => sure(step.choices),
@@ -164,7 +164,7 @@ const ODD: Task = {
       head,
       words: row.map(shownOf),
       view: { kind: 'row', answer: odd, first: false, tags: { answer: 'the odd one' } },
-      expected: need(words[odd], 'One that begins otherwise.'),
+      expected: need(words[odd], 'One that starts differently.'),
       kind: odd,
       judged: { by: 'choice', choices: words, right: odd },
       slots: { words: words.join(' … ') },
@@ -219,7 +219,7 @@ const SORT: Task = {
   id: 'sort',
   family: 'first-sounds',
   name: 'Sort into two rows',
-  asks: 'They say whether a word starts with the sound, and put it in its row.',
+  asks: 'They say whether a word starts with the sound, and put it in the right row.',
   act: 'notice',
   unit: 'sound',
   steps: FOILS.map((s) => ({ ...s, place: 'last' as const })),

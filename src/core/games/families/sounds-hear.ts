@@ -67,7 +67,7 @@ const hear = ({ place, name, verb, steps, rungs, at }: Hear): Task => ({
   rungs,
   oneOf: (step) => sure(step.choices),
   secondsPerTurn: 15,
-  gesture: 'point to the one',
+  gesture: 'point to your choice',
   plain: `Which one ${verb} {sound}: {choices}?`,
   heads: (step, material) =>
     material.keep(`hear ${place} ${step.foil}`, () => {
@@ -135,9 +135,9 @@ const HEAR_FIRST = hear({
   verb: 'starts with',
   at: firstOf,
   steps: [
-    { id: '2-far', name: '2 words, sounds far apart', foil: 'far', choices: 2, place: 'first' },
-    { id: '3-far', name: '3 words, sounds far apart', foil: 'far', choices: 3, place: 'first' },
-    { id: '3-near', name: '3 words, sounds nearly alike', foil: 'near', choices: 3, place: 'first' },
+    { id: '2-far', name: '2 words, very different sounds', foil: 'far', choices: 2, place: 'first' },
+    { id: '3-far', name: '3 words, very different sounds', foil: 'far', choices: 3, place: 'first' },
+    { id: '3-near', name: '3 words, similar sounds', foil: 'near', choices: 3, place: 'first' },
   ],
   rungs: { '2-far': 'same', '3-far': 'sort', '3-near': 'near' },
 });
@@ -148,8 +148,8 @@ const HEAR_LAST = hear({
   verb: 'ends with',
   at: lastOf,
   steps: [
-    { id: '2-far', name: '2 words, sounds far apart', foil: 'far', choices: 2, place: 'last' },
-    { id: '3-far', name: '3 words, sounds far apart', foil: 'far', choices: 3, place: 'last' },
+    { id: '2-far', name: '2 words, very different sounds', foil: 'far', choices: 2, place: 'last' },
+    { id: '3-far', name: '3 words, very different sounds', foil: 'far', choices: 3, place: 'last' },
   ],
   rungs: { '2-far': 'hear-last', '3-far': 'hear-last' },
 });
@@ -177,7 +177,7 @@ const callOut = (words: readonly Word[], target: string, step: Step, material: M
   };
 };
 
-const SOME_MISSED = inWords('some', 'some-missed', { show: 'some', note: 'and missed others' });
+const SOME_MISSED = inWords('some', 'some-missed', { show: 'some', note: 'but missed others' });
 
 /** No three alike in a row: hands would stay up. */
 const mixed = (words: readonly Word[], target: string): boolean =>
@@ -244,7 +244,7 @@ const CATCH: Task = {
   id: 'catch',
   family: 'first-sounds',
   name: 'Catch the sound',
-  asks: 'They hear some words, one after the other, and catch every one that starts with the sound.',
+  asks: 'They hear some words, one after another, and catch each one that starts with the sound.',
   act: 'match',
   unit: 'sound',
   steps: [

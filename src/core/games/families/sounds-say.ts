@@ -36,9 +36,9 @@ const startsLike =
   };
 
 const STARTS: readonly Step[] = [
-  { id: 'hold', name: 'sounds that can be held', starts: 'hold' },
-  { id: 'clip', name: 'sounds to clip, light ones and vowels', starts: 'clip' },
-  { id: 'cluster', name: 'words that start with a cluster', starts: 'cluster' },
+  { id: 'hold', name: 'sounds you can hold', starts: 'hold' },
+  { id: 'clip', name: 'short sounds, light sounds and vowels', starts: 'clip' },
+  { id: 'cluster', name: 'words that start with two sounds together', starts: 'cluster' },
 ];
 
 /** The consonants a word begins with, where they are more than one and may be said together. */
@@ -57,7 +57,7 @@ function startKept(word: Word, { accent, guard }: Material): LikelyAnswer[] {
       outcome: 'on-own',
       said: asWord(run),
       ...(start === null ? { show: null, line: heardLine([run], [], accent) } : { show: start }),
-      note: 'right, with its neighbour',
+      note: 'right, with the sound next to it',
       missed: [],
     },
   ];
@@ -77,7 +77,9 @@ const soundLikely = (word: Word, at: number, material: Material): LikelyAnswer[]
     ...(letters
       ? [inWords('letter', 'letter-name', { show: letterNames(letters, accent), note: 'the letter’s name' })]
       : []),
-    ...(at === 0 ? [inWords('starts-so', 'other-word', { show: 'another word', note: 'that starts with it' })] : []),
+    ...(at === 0
+      ? [inWords('starts-so', 'other-word', { show: 'a different word', note: 'that starts with it' })]
+      : []),
   ]);
 };
 
@@ -152,13 +154,13 @@ const FIRST = say({
 const LAST = say({
   id: 'last',
   rungs: { hold: 'last', clip: 'last', cluster: 'cluster' },
-  gesture: 'tap the other hand’s end',
+  gesture: 'tap the fingertips',
   name: 'last sound',
   act: 'produce',
   steps: [
-    { id: 'hold', name: 'ends on a sound that can be held', place: 'last', starts: 'hold' },
-    { id: 'clip', name: 'ends on a sound to clip', place: 'last', starts: 'clip' },
-    { id: 'cluster', name: 'ends on a cluster', place: 'last', starts: 'cluster' },
+    { id: 'hold', name: 'ends with a sound you can hold', place: 'last', starts: 'hold' },
+    { id: 'clip', name: 'ends with a short sound', place: 'last', starts: 'clip' },
+    { id: 'cluster', name: 'ends with two sounds together', place: 'last', starts: 'cluster' },
   ],
   at: (w) => w.sounds.length - 1,
   fits: (w, step) => {
@@ -177,8 +179,8 @@ const MIDDLE = say({
   name: 'middle sound',
   act: 'produce',
   steps: [
-    { id: 'hold', name: 'held all through, like “moon”', place: 'middle', starts: 'hold' },
-    { id: 'clip', name: 'with a clipped sound beside it', place: 'middle', starts: 'clip' },
+    { id: 'hold', name: 'all sounds you can hold, like “moon”', place: 'middle', starts: 'hold' },
+    { id: 'clip', name: 'with a short sound next to it', place: 'middle', starts: 'clip' },
   ],
   at: () => 1,
   fits: (w, step) => {
@@ -204,11 +206,11 @@ const SHARED: Task = {
   act: 'match',
   unit: 'sound',
   steps: [
-    { id: 'kept', name: 'sounds that can be held', told: 'kept', starts: 'hold' },
-    { id: 'any', name: 'short sounds, light ones and vowels', told: 'kept', starts: 'clip' },
+    { id: 'kept', name: 'sounds you can hold', told: 'kept', starts: 'hold' },
+    { id: 'any', name: 'short sounds, light sounds and vowels', told: 'kept', starts: 'clip' },
   ],
   // The answer was in the question: finding a word with a sound that is told is a game of its own now.
-  unlisted: [{ id: 'told', name: 'told what to listen for', told: 'told', starts: 'hold', now: 'kept' }],
+  unlisted: [{ id: 'told', name: 'you tell them what to listen for', told: 'told', starts: 'hold', now: 'kept' }],
   rungs: { kept: 'say', any: 'say-clip' },
   secondsPerTurn: 20,
   gesture: 'one finger for each word',
@@ -282,7 +284,7 @@ const CLUE: Task = {
   id: 'clue',
   family: 'first-sounds',
   name: 'Sound and clue',
-  asks: 'They guess a word from its first sound and a clue; any answer that fits both is right.',
+  asks: 'They guess a word from its first sound and a clue. Any answer that fits both is right.',
   act: 'produce',
   unit: 'sound',
   steps: STARTS,
@@ -306,8 +308,11 @@ const CLUE: Task = {
       script: script(word.word),
       likely: distinct([
         rightLikely(ipaOf(word), word.word, 'right'),
-        { ...inWords('fits', null, { show: 'another word', note: 'that fits too', outcome: 'on-own' }), said: sound },
-        inWords('other', 'other-sound', { show: 'another word', note: 'fits the clue, other sound' }),
+        {
+          ...inWords('fits', null, { show: 'a different word', note: 'that fits too', outcome: 'on-own' }),
+          said: sound,
+        },
+        inWords('other', 'other-sound', { show: 'a different word', note: 'fits the clue, different sound' }),
       ]),
       facts: [
         ['the clue does not say the word', !word.entry.meaning.toLowerCase().includes(word.word)],

@@ -140,7 +140,7 @@ function changed(link: Link, material: Material, facts: Made['facts']): Made {
       unchanged(from),
       ...elsewhere(link, material),
       ...(link.new
-        ? [soundAlone('other-sound', link.new, { accent: material.accent, note: 'only the new sound' })]
+        ? [soundAlone('other-sound', link.new, { accent: material.accent, note: 'just the new sound' })]
         : []),
     ]),
   };
@@ -156,7 +156,7 @@ const SWAP: Task = {
   id: 'swap',
   family: 'swapping',
   name: 'Swap a sound',
-  asks: 'They change one sound of a word and say the new word.',
+  asks: 'They change one sound in a word and say the new word.',
   act: 'swap',
   unit: 'sound',
   steps: [
@@ -164,12 +164,12 @@ const SWAP: Task = {
     { id: 'onset', name: 'a whole start for another', place: 'onset' },
     { id: 'last', name: 'the last sound', place: 'last' },
     { id: 'middle', name: 'the middle sound', place: 'middle' },
-    { id: 'cluster', name: 'one in a cluster', place: 'cluster' },
+    { id: 'cluster', name: 'one of two together', place: 'cluster' },
   ],
   rungs: { first: 'first', onset: 'onset', last: 'last', middle: 'middle', cluster: 'cluster' },
   becomes: true,
   secondsPerTurn: 15,
-  gesture: 'pull one pot out, set another in',
+  gesture: 'take one pot away and put another in its place',
   plain: '{word}. Now {change}. What is it now?',
   heads: (step, material) =>
     step.place === 'onset'
@@ -190,7 +190,7 @@ const SWAP: Task = {
   make: ({ words }, step, material) => {
     const [from, to] = [wordOf(material, words[0]), wordOf(material, words[1])];
     if (step.place === 'onset') return onsetSwap(from, to, material);
-    const link = need(between(from, to, material), `“${from.word}” and “${to.word}” are not one sound apart.`);
+    const link = need(between(from, to, material), `“${from.word}” and “${to.word}” aren’t one sound apart.`);
     return changed(link, material, [
       oneChange(from, to, link),
       [
@@ -241,7 +241,7 @@ function onsetSwap(from: Word, to: Word, material: Material): Made {
       come: b.onset.map((_, i) => i),
     },
     slots: { word: from.word, change, answer: to.word, old: name(from), new: name(to) },
-    how: 'The whole start goes, all its sounds together.',
+    how: 'The whole start changes, all its sounds together.',
     script: script(to.word),
     likely: distinct([rightLikely(ipaOf(to), to.word, 'right'), unchanged(from)]),
     facts: [
@@ -330,7 +330,7 @@ const ORDER: Task = {
   id: 'reorder',
   family: 'swapping',
   name: 'Back to front',
-  asks: 'They say the sounds of a word backwards, and say which word that makes.',
+  asks: 'They say the sounds in a word backwards and work out the new word.',
   act: 'swap',
   unit: 'sound',
   steps: [{ id: 'backwards', name: 'from the last to the first', place: 'ends' }],
@@ -396,7 +396,7 @@ const CHAIN: Task = {
   id: 'chain',
   family: 'swapping',
   name: 'Chain',
-  asks: 'Each word is one change from the last; they say where it leads.',
+  asks: 'Each word is one change away from the last, and they say the new one.',
   act: 'swap',
   unit: 'sound',
   inOrder: true,
@@ -404,13 +404,13 @@ const CHAIN: Task = {
     { id: 'first', name: 'first sounds only', place: 'first', count: 1 },
     { id: 'ends', name: 'first and last sounds', place: 'ends', count: 2 },
     { id: 'any', name: 'any sound', place: 'any', count: 2 },
-    { id: 'grow', name: 'any sound, adding and leaving out too', place: 'any', count: 3, grow: true },
+    { id: 'grow', name: 'any sound, with adding and leaving out too', place: 'any', count: 3, grow: true },
   ],
   rungs: { first: 'first', ends: 'last', any: 'middle', grow: 'cluster' },
   becomes: true,
   leadsOn: true,
   secondsPerTurn: 15,
-  gesture: 'pull one pot out, set another in',
+  gesture: 'take one pot away and put another in its place',
   plain: '{word}. Now {change}. What is it now?',
   heads: (step, material) =>
     material.keep(`chain ${step.id}`, () =>
@@ -459,7 +459,7 @@ const CHAIN: Task = {
   },
   make: ({ words }, step, material) => {
     const [from, to] = [wordOf(material, words[0]), wordOf(material, words[1])];
-    const link = need(between(from, to, material), `“${from.word}” and “${to.word}” are not one sound apart.`);
+    const link = need(between(from, to, material), `“${from.word}” and “${to.word}” aren’t one sound apart.`);
     return changed(link, material, [
       oneChange(from, to, link),
       [
@@ -475,22 +475,22 @@ export const SWAPPING: Family = {
   name: 'Swapping',
   frame: {
     name: 'dig one out and replant',
-    opening: 'We dig one sound out and plant another in its place. Watch, I’ll replant the first one.',
-    plain: 'We are changing one sound. Watch, I’ll do the first one.',
+    opening: 'We’re digging one sound out and planting a new one: watch me do the first one.',
+    plain: 'We’re changing one sound. Watch me do the first one.',
   },
-  reminder: 'Say which sound goes before you say which comes.',
+  reminder: 'Say which sound is going before you say the new one.',
   atHome: {
-    played: 'We changed one sound in a word and heard what it turned into.',
-    tries: 'Change the first sound of a word. What does it turn into?',
+    played: 'We changed one sound in a word to make a new word.',
+    tries: 'Say a short word, then change its first sound. What have you made?',
   },
   saidBack: true,
   ladder: {
     rungs: [
       { id: 'first', name: 'first', does: 'swap the first sound' },
-      { id: 'onset', name: 'whole start', does: 'swap a whole start for another' },
+      { id: 'onset', name: 'whole start', does: 'swap the whole start, as in ball, small' },
       { id: 'last', name: 'last', does: 'swap the last sound' },
       { id: 'middle', name: 'middle', does: 'swap the middle sound' },
-      { id: 'cluster', name: 'in a cluster', does: 'swap a sound in a cluster' },
+      { id: 'cluster', name: 'in a cluster', does: 'swap one of two sounds together' },
     ],
     needs: ['first-sounds/say'],
   },

@@ -64,7 +64,7 @@ const CLAP: Task = {
   id: 'clap',
   family: 'syllables',
   name: 'Clap the beats',
-  asks: 'They clap a word and say how many beats.',
+  asks: 'They clap a word and say how many beats it has.',
   act: 'notice',
   unit: 'syllable',
   steps: [
@@ -96,7 +96,7 @@ const CLAP: Task = {
       kind: n - sure(step.count),
       slots: { word: word.word },
       likely: numberLikely(n),
-      how: 'Say it whole first. Where the beats part is a matter of ear: the number counts.',
+      how: 'Say the whole word first. It doesn’t matter where they split it; listen for the number.',
       script: script(String(n), parts.join(' · ')),
       facts: [
         ['each beat has one vowel', beatsOf(word).length === n && beatsOf(word).every((b) => b.ipa.length > 0)],
@@ -158,12 +158,12 @@ export function joinBeats(word: Word, step: Step, material: Material): Made {
     expected: word.word,
     judged: { by: 'sounds', sounds: ipaOf(word) },
     slots: { word: word.word, parts: parts.join(' … '), sounds: parts.join(' … ') },
-    how: 'Leave a clear gap between the beats; say each as it is in the word.',
+    how: 'Leave a clear gap between the beats, and say each one the way it sounds in the word.',
     script: script(word.word),
     likely: distinct([
       notJoined(word, parts),
-      onlyPart(word, -1, 'last part only', material),
-      onlyPart(word, 0, 'first part only', material),
+      onlyPart(word, -1, 'just the last part', material),
+      onlyPart(word, 0, 'just the first part', material),
     ]),
     facts: partsFact(word, step, material),
   };
@@ -211,9 +211,9 @@ const SPLIT: Task = {
       expected: parts.join(' · '),
       judged: { by: 'parts', count: parts.length },
       slots: { word: word.word },
-      how: 'Any cut into as many beats is right by ear.',
+      how: 'Wherever they split it is fine, as long as the number of beats is right.',
       script: script(parts.join(' · '), word.word),
-      likely: distinct([wholeWord(word), onlyPart(word, 0, 'first part only', material)]),
+      likely: distinct([wholeWord(word), onlyPart(word, 0, 'just the first part', material)]),
       facts: partsFact(word, step, material),
     };
   },
@@ -239,7 +239,7 @@ function cut(
 } {
   const compound = isCompoundStep(step);
   const halves = compound
-    ? need(halvesOf(word), `“${word.word}” is not made of two words.`)
+    ? need(halvesOf(word), `“${word.word}” isn’t made of two words.`)
     : beatsOf(word).map((b) => b.ipa);
   if (at < 0 || at >= halves.length) throw new Unproved(`“${word.word}” has no part ${at}.`);
   const left = halves.filter((_, i) => i !== at).flat();
@@ -329,7 +329,7 @@ const DROP: Task = {
   ],
   rungs: { 'compound-last': 'drop', 'compound-first': 'drop', last: 'drop-beat', first: 'drop-beat' },
   secondsPerTurn: 12,
-  gesture: 'hold two fists, hide one',
+  gesture: 'hold up two fists, then hide one',
   plain: '{word}. Say it again, but don’t say “{part}”.',
   heads: (step, material) => headsOf(step, material).filter((w) => mayDrop(w, step, material)),
   build: ({ head, step }) => ({ words: [head.word], at: atOf(step) }),
@@ -346,7 +346,7 @@ const DROP: Task = {
       expected: rest.expected,
       judged: { by: 'sounds', sounds: said, ...(strong ? { or: left } : {}) },
       slots: { word: word.word, part, left: rest.name },
-      how: ['They say the whole word back first.', rest.about].filter(Boolean).join(' '),
+      how: ['Have them say the whole word back first.', rest.about].filter(Boolean).join(' '),
       script: script(rest.name),
       likely: distinct([
         rest.likely,
@@ -384,11 +384,14 @@ export const SYLLABLES: Family = {
   name: 'Syllables',
   frame: {
     name: 'one pour for each beat',
-    opening: 'The watering can pours once for each beat of a word. Watch, I’ll water the first one.',
-    plain: 'Words have beats. Watch, I’ll do the first one.',
+    opening: 'The watering can pours once for each beat in a word: watch me do the first one.',
+    plain: 'Words have beats we can clap. Watch me do the first one.',
   },
   reminder: 'Say the whole word before you clap it.',
-  atHome: { played: 'We clapped the beats of words.', tries: 'Clap the names of everyone at the table.' },
+  atHome: {
+    played: 'We clapped the beats in words.',
+    tries: 'Clap the beats in everyone’s name, one clap for each beat.',
+  },
   ladder: {
     rungs: [
       { id: 'compounds', name: 'two words', does: 'join two words into one' },
@@ -396,7 +399,7 @@ export const SYLLABLES: Family = {
       { id: 'clap', name: 'clap 1, 2', does: 'clap words of 1 or 2 beats', carries: [] },
       { id: 'join', name: 'join', does: 'join the beats of a word' },
       { id: 'split', name: 'take apart', does: 'take a word of 2 beats apart' },
-      { id: 'drop', name: 'leave one out', does: 'leave one of two joined words out' },
+      { id: 'drop', name: 'leave one out', does: 'leave out half of a joined-up word, as in snowman' },
       { id: 'count', name: 'clap 3, 4', does: 'clap words of 3 or 4 beats', carries: ['clap'], was: ['clap-long'] },
       {
         id: 'split-long',
@@ -407,7 +410,7 @@ export const SYLLABLES: Family = {
       {
         id: 'drop-beat',
         name: 'leave a beat',
-        does: 'leave a beat out',
+        does: 'leave one beat out of a word',
         carries: ['compounds', 'join', 'split', 'drop'],
       },
     ],

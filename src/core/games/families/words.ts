@@ -73,8 +73,7 @@ const countWords: Task = {
       slots: { sentence, word: word.word },
       likely: numberLikely(n),
       how:
-        'Say it at an easy pace, as you would speak. Then again, with a beat for each word. ' +
-        'A long word is still one word.',
+        'Say it the way you’d normally speak, then again with a tap for each word. ' + 'A long word is still one word.',
       script: script(`${n}`, parts.join(' · ')),
       facts: [
         ['every word of the sentence is known', allKnown(sentence, material)],
@@ -89,12 +88,12 @@ export const WORDS: Family = {
   name: 'Words in a sentence',
   frame: {
     name: 'pebbles in a row',
-    opening: 'We are laying a path of pebbles. Every word we say is one pebble. Listen, I’ll lay the first path.',
-    plain: 'We are counting words. Listen, I’ll do the first one.',
+    opening: 'We’re laying a path with a pebble for every word we say: watch me lay the first one.',
+    plain: 'We’re counting words. Listen while I do the first one.',
   },
-  reminder: 'Every word gets one pebble, long or short.',
+  reminder: 'One pebble for each word, long or short.',
   atHome: {
-    played: 'We counted the words in a sentence, with a pebble for each.',
+    played: 'We counted the words in a sentence, with a pebble for each one.',
     tries: 'Say a short sentence and take one step for each word.',
   },
   ladder: {

@@ -37,7 +37,11 @@ export function withWord(work: RoundWork, typed: string): Reworked {
   const key = keyAround(head, work);
   if (key !== null) return put(key);
   throw new Problem(
-    say.fitSounds(head.word, task.name, step.name, head.count, head.sounds.map((s) => s.ipa).join(' ')),
+    say.notFit(
+      head.word,
+      `${task.name}, ${step.name}`,
+      head.sounds.map((s) => s.ipa),
+    ),
   );
 }
 
