@@ -4,17 +4,21 @@ import { parseArgs } from 'node:util';
 import { channel, ensurePackages, main, ROOT, Stop } from './prepare.mjs';
 
 /**
- * Reads the options of these names and prints what `make` gives for them. `load` brings in a module of the app, `asked`
- * checks the options with a schema of it; what is wrong is said beside the output.
+ * Reads the options of these names, and flags that stand alone, and prints what `make` gives for them. `load` brings in
+ * a module of the app, `asked` checks the options with a schema of it; what is wrong is said beside the output.
  */
-export async function print(names, make) {
+export async function print(names, make, flags = []) {
   // A reader that has seen enough (head) is no fault.
   process.stdout.on('error', (error) => process.exit(error.code === 'EPIPE' ? 0 : 1));
   channel.out = 2;
   await main(async () => {
     let values;
     try {
-      ({ values } = parseArgs({ options: Object.fromEntries(names.map((name) => [name, { type: 'string' }])) }));
+      const options = [
+        ...names.map((name) => [name, { type: 'string' }]),
+        ...flags.map((name) => [name, { type: 'boolean' }]),
+      ];
+      ({ values } = parseArgs({ options: Object.fromEntries(options) }));
     } catch (error) {
       throw new Stop(error.message);
     }

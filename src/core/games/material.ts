@@ -16,6 +16,7 @@ import { traitsOf } from '../lexicon/traits';
 import { rimeSpellings, voiceWord, type RimeSpellings } from '../lexicon/voice-parts';
 import { sure } from '../sure';
 import { need } from './proof';
+import type { Story } from './stories';
 
 /** Everything games are made from, in one accent and counting convention. */
 export interface Material {
@@ -41,8 +42,12 @@ export interface Material {
   readonly oneBeats: OneBeatList;
   /** The sounds of any word of a sentence, little words and endings too; undefined for a word that is not known. */
   readonly soundsOf: (word: string) => readonly string[] | undefined;
-  /** Short sentences for counting words, by a word in them. */
-  readonly counting: ReadonlyMap<string, string>;
+  /** Sentences for counting words, by a word in them. */
+  readonly counting: Counting;
+  /** Little stories to catch sounds in. */
+  readonly stories: readonly Story[];
+  /** The sounds of names and words that only stories use. */
+  readonly storyWords: () => ReadonlyMap<string, readonly string[]>;
   /** Works something out once. */
   readonly keep: <T>(key: string, make: () => T) => T;
 }
@@ -57,8 +62,11 @@ export interface MaterialSource {
   readonly forms: readonly Form[];
   /** Rows of the list of little words: word, line, lines of the accents that differ. */
   readonly littleWords: readonly LittleWord[];
-  /** Short sentences for counting words, by a word in them. */
-  readonly counting?: ReadonlyMap<string, string>;
+  /** Sentences for counting words, by a word in them. */
+  readonly counting?: Counting;
+  readonly stories?: readonly Story[];
+  /** Rows as of the little words. */
+  readonly storyWords?: readonly LittleWord[];
   readonly oneBeats: OneBeatList;
 }
 
@@ -110,21 +118,43 @@ export const parseLittleWords = (text: string): LittleWord[] =>
       };
     });
 
-/** Reads the short sentences for counting words: word, sentence (first row is the header). */
-export const parseCounting = (text: string): ReadonlyMap<string, string> =>
-  new Map(
-    text
-      .split('\n')
-      .slice(1)
-      .filter(Boolean)
-      .map((row) => row.split('\t') as [string, string]),
+/** A sentence whose words are counted; a former one is read where it was dealt before, and is not dealt any more. */
+interface CountingSentence {
+  readonly sentence: string;
+  readonly former: boolean;
+}
+export type Counting = ReadonlyMap<string, readonly CountingSentence[]>;
+
+/** Reads the sentences for counting words: word, sentence, former (first row is the header). */
+export function parseCounting(text: string): Counting {
+  const rows = text
+    .split('\n')
+    .slice(1)
+    .filter(Boolean)
+    .map((row) => row.split('\t'));
+  const byWord = groupBy(rows, ([word = '']) => word);
+  return new Map(
+    [...byWord].map(([word, all]) => [
+      word,
+      all.map(([, sentence = '', former]) => ({ sentence, former: former === 'former' })),
+    ]),
   );
+}
 
 /** A word whose spelling is read in one way by itself: *bow* and *row* are not, nor is *i*. */
 const readsOneWay = (word: string, byName: ReadonlyMap<string, Word>): boolean =>
   word.length > 1 && byName.get(word)?.entry.doubt !== 'homograph';
 
 const ipaOf = (word: Word): string[] => word.sounds.map((s) => s.ipa);
+
+/** The sounds of words that stand in a list, in an accent. */
+const heardIn = (list: readonly LittleWord[], accent: AccentId): ReadonlyMap<string, readonly string[]> =>
+  new Map(
+    list.map(({ word, line, ownLines }) => [
+      word,
+      realiseSegments(parseTranscription(ownOf(ownLines, accent) ?? line), accentOf(accent)).map((s) => s.ipa),
+    ]),
+  );
 
 /** Makes the material of an accent; the dearer parts only when a game first asks for them. */
 export function materialOf({
@@ -137,6 +167,8 @@ export function materialOf({
   littleWords,
   oneBeats,
   counting = new Map(),
+  stories = [],
+  storyWords = [],
 }: MaterialSource): Material {
   const kept = new Map<string, unknown>();
   const keep = <T>(key: string, make: () => T): T => {
@@ -156,10 +188,7 @@ export function materialOf({
       return guard(ipaOf(made)) ? [] : [made];
     });
   const formWords = (): readonly Word[] => keep('forms', () => formsOf(offered));
-  const heard = ({ line, ownLines }: LittleWord): string[] =>
-    realiseSegments(parseTranscription(ownOf(ownLines, accent) ?? line), accentOf(accent)).map((s) => s.ipa);
-  const little = (): ReadonlyMap<string, readonly string[]> =>
-    keep('little', () => new Map(littleWords.map((w) => [w.word, heard(w)])));
+  const little = (): ReadonlyMap<string, readonly string[]> => keep('little', () => heardIn(littleWords, accent));
   const spelling = (key: string, fits: (word: string) => boolean): ReadonlyMap<string, string> =>
     keep(key, () => {
       const named = (bank: readonly Word[]): [string, string][] =>
@@ -186,6 +215,8 @@ export function materialOf({
     guard,
     keep,
     counting,
+    stories,
+    storyWords: () => keep('story words', () => heardIn(storyWords, accent)),
     knownAs,
     oneBeats,
     context: {

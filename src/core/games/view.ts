@@ -86,5 +86,7 @@ export type View =
   /** A short story; words to catch are marked. */
   | {
       readonly kind: 'story';
+      /** Of a little story, which is read sentence by sentence; single words to catch have none. */
+      readonly title?: string;
       readonly sentences: readonly (readonly { readonly text: string; readonly hit: boolean }[])[];
     };

@@ -8,6 +8,7 @@ import { wordsOf } from '../games/families/words';
 import { ACCENT_IDS, accentOf } from '../phonology/accents';
 import { parseTranscription } from '../phonology/transcription';
 import { bank, formerBank, material } from '../testing/bank';
+import { forbiddenOf } from '../testing/forbidden';
 import { ALLERGEN_IDS, ALLERGENS, allergensOf, neverHandedRound, type Allergen } from './cautions';
 import { withheld } from './country';
 import type { Entry } from './entry';
@@ -22,7 +23,17 @@ const counting = readFileSync('lexicon/counting.tsv', 'utf8')
   .split('\n')
   .slice(1)
   .filter(Boolean)
+  .filter((row) => !row.endsWith('former'))
   .map((row) => row.split('\t')[1] ?? '');
+const { stories, storyWords } = material();
+const told = stories.flatMap((s) => s.sentences);
+/** Names are no words of a dictionary. */
+const withoutNames = (sentence: string): string =>
+  sentence
+    .split(' ')
+    .filter((w, i) => i === 0 || !/^[“]?[A-Z]/.test(w))
+    .filter((w) => !/^[“]?[A-Z]/.test(w) || !storyWords().has(w.toLowerCase().replace(/[^a-z]/g, '')))
+    .join(' ');
 
 describe('sentences', () => {
   test('four to nine words, a capital, a stop, and the word itself', () => {
@@ -64,8 +75,21 @@ describe('sentences', () => {
       /^(climb|chop|light|test|run down|lick|swim) /i,
       /keep a secret|at the sun\b/i,
     ];
-    const said = bank.filter(({ sentence }) => unsafe.some((rule) => rule.test(sentence)));
-    expect(names(said)).toEqual([]);
+    const said = (sentence: string): boolean => unsafe.some((rule) => rule.test(sentence));
+    expect(names(bank.filter(({ sentence }) => said(sentence)))).toEqual([]);
+    expect([...counting, ...told].filter(said)).toEqual([]);
+  });
+
+  test('to count: at least 150 that a child might say, of three to eight words, each once', () => {
+    expect(counting.length).toBeGreaterThanOrEqual(150);
+    expect(new Set(counting).size).toBe(counting.length);
+    const lengths = groupBy(counting, (s) => s.split(' ').length);
+    expect([...lengths.keys()].sort()).toEqual([3, 4, 5, 6, 7, 8]);
+    for (const s of counting) expect(s).toMatch(/^[A-Z][^.!?]*[.!?]$/);
+  });
+
+  test('to count and of stories: nothing in them is rude, violent or a slur', () => {
+    for (const s of [...counting, ...told]) expect(forbiddenOf(s), s).toBeUndefined();
   });
 });
 
@@ -164,7 +188,7 @@ describe('every word of them', () => {
         '--no-progress',
         '--no-summary',
       ],
-      { input: `${text}\n${counting.join('\n')}`, encoding: 'utf8' },
+      { input: [text, ...counting, ...told.map(withoutNames)].join('\n'), encoding: 'utf8' },
     );
     expect(stdout.trim().split('\n').filter(Boolean)).toEqual([]);
     expect(status).toBe(0);

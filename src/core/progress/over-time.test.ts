@@ -82,9 +82,12 @@ describe('just right', () => {
   });
   test('what is expected is said in tenths, as a guess, and of no child by name', () => {
     expect(expectedInWords([0.62, 0.94])).toBe(
-      'They should get about 8 in 10 on their own (6 to 9, depending on the child). It’s our best guess from their answers so far.',
+      'They should get about 8 in 10 on their own (6 to 9, depending on the child). ' +
+        'It’s our best guess from their answers so far.',
     );
-    expect(expectedInWords([0.81])).toBe('They should get about 8 in 10 on their own. It’s our best guess from their answers so far.');
+    expect(expectedInWords([0.81])).toBe(
+      'They should get about 8 in 10 on their own. It’s our best guess from their answers so far.',
+    );
     expect(expectedInWords([0.01, 0.999])).toContain('(1 to 9, depending on the child)');
     expect(expectedInWords([])).toContain('a child who is new');
   });

@@ -9,6 +9,7 @@ import { oneBeatList } from '../lexicon/one-beat-list';
 import { accentOf } from '../phonology/accents';
 import { withheld } from '../lexicon/country';
 import { materialOf, parseCounting, parseLittleWords, partWords, type Material } from '../games/material';
+import { parseStories } from '../games/stories';
 
 /** The shipped bank and guard, for tests. */
 export const bank: readonly Entry[] = parseBank(readFileSync('lexicon/words.tsv', 'utf8'));
@@ -61,6 +62,8 @@ export const material = (accent: AccentId = 'southern-british', conventions: Con
       forms: parseForms(readFileSync('lexicon/forms.tsv', 'utf8')),
       counting: parseCounting(readFileSync('lexicon/counting.tsv', 'utf8')),
       littleWords: parseLittleWords(readFileSync('lexicon/little-words.tsv', 'utf8')),
+      stories: parseStories(readFileSync('lexicon/stories.txt', 'utf8')),
+      storyWords: parseLittleWords(readFileSync('lexicon/story-words.tsv', 'utf8')),
       oneBeats,
     });
   });

@@ -50,8 +50,12 @@ function stringsOf({ say, slots, script, how, expected, likely, view, words: sho
   ];
 }
 
-/** The first forbidden word that an item prints; undefined where there is none. */
-export const forbiddenIn = (item: Item): string | undefined =>
-  stringsOf(item)
-    .flatMap((text) => text.toLowerCase().split(/[^a-zàâçé’']+/))
+/** The first forbidden word of a text; undefined where there is none. */
+export const forbiddenOf = (text: string): string | undefined =>
+  text
+    .toLowerCase()
+    .split(/[^a-zàâçé’']+/)
     .find((word) => FORBIDDEN.has(word));
+
+/** The first forbidden word that an item prints; undefined where there is none. */
+export const forbiddenIn = (item: Item): string | undefined => stringsOf(item).map(forbiddenOf).find(Boolean);

@@ -402,6 +402,23 @@ export const JUDGES: Readonly<Record<string, Judge>> = {
       [words.filter((w) => w.hit).length >= 2, 'something to catch'],
     );
   },
+  story: (item, step, accent) => {
+    const target = sure(named(item)[0]);
+    const words = item.view.kind === 'story' ? item.view.sentences.flat() : [];
+    const bare = (t: string): string => t.toLowerCase().replace(/[^a-z]/g, '');
+    const has = ({ ipa }: { readonly ipa: readonly string[] }): boolean =>
+      step.id === 'starts' ? ipa[0] === target : ipa.includes(target);
+    const heard = words.flatMap((w) => {
+      const h = hear(bare(w.text), accent);
+      return h ? [{ ...w, has: has(h) }] : [];
+    });
+    const wrong = heard.find((w) => w.hit && !w.has);
+    return all(
+      [!wrong, `“${wrong?.text}” is judged rightly`],
+      [words.filter((w) => w.hit).length >= 5, 'five to catch'],
+      [heard.filter((w) => w.has && !w.hit).every((w) => w.text.length <= 6), 'only little words are passed over'],
+    );
+  },
   'hear-first': hears(0),
   'hear-last': hears(-1),
   blending: blend,

@@ -83,7 +83,7 @@ const labelOf = (item: Item): string => {
   const { words, sounds = [] } = readKey(item.key);
   if (item.view.kind === 'change') return `${item.word} → ${item.expected.replace(/ \(made-up\)$/, '')}`;
   if (item.listed !== undefined) return item.listed;
-  if (item.view.kind === 'story') return SAY.storySentences(item.view.sentences.length);
+  if (item.view.kind === 'story') return item.view.title ?? SAY.storySentences(item.view.sentences.length);
   if (words[0] === OWN_NAME) return SAY.theirOwnName;
   if (!words.length)
     return (

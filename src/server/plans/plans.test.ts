@@ -81,7 +81,7 @@ test(
       );
       const { plan: after, said } = await workOnPlan(id, plan, { kind: 'aim', round: sure(plan.rounds[at]).id });
       expect(said).toMatch(
-        /^Blending, .+\. They should get about \d+ in 10 on their own( \(\d+ to \d+, depending on the child\))?\. It’s our/,
+        /^Blending, .+\. They should get about \d+ in 10 on their own( \(\d+ to \d+, depending on .+\))?\. It’s our/,
       );
       const chain = await workOnPlan(id, after, { kind: 'add-round', task: 'chain', step: 'first' });
       await expect(
@@ -285,7 +285,9 @@ describe('playing a plan', () => {
       answer(ROUND_STRIDE + 2, sure(wren), key),
     ]);
     expect(await turnOrder(groupId, [sure(wren), sure(kofi), sure(idris)])).toEqual([idris, kofi, wren]);
-    expect((await openPlan(await newPlan(groupId, wish()))).shown.turnLine).toContain('Idris first (fewest turns lately)');
+    expect((await openPlan(await newPlan(groupId, wish()))).shown.turnLine).toContain(
+      'Idris first (fewest turns lately)',
+    );
     await setAway(sure(idris), true);
     expect((await openPlan(await newPlan(groupId, wish()))).shown).toMatchObject({ children: 2, away: ['Idris'] });
   });

@@ -103,7 +103,9 @@ describe('a game of one file', () => {
     expect(now().step).toBe('one');
     await change({ kind: 'put', round: focus.id, word: 'frog' });
     expect(now().items.some((i) => i.key.includes('frog'))).toBe(true);
-    await expect(change({ kind: 'chain', round: focus.id, start: 'pan', target: '' })).rejects.toThrow('doesn’t go from one word to the next');
+    await expect(change({ kind: 'chain', round: focus.id, start: 'pan', target: '' })).rejects.toThrow(
+      'doesn’t go from one word to the next',
+    );
     await change({ kind: 'add-round', task: BACKWARDS, step: 'three' });
     const { shown } = await openPlan(id);
     expect(shown.rounds.every((r) => r.items.every((i) => i.problem === null))).toBe(true);

@@ -14,6 +14,7 @@ import {
   type Material,
   type MaterialSource,
 } from '../../core/games/material';
+import { parseStories } from '../../core/games/stories';
 import { withheld } from '../../core/lexicon/country';
 import { oneBeatList } from '../../core/lexicon/one-beat-list';
 import { indexWords, type WordIndex } from '../../core/lexicon/word-index';
@@ -38,6 +39,8 @@ const guardText = once(() => file('guard.tsv'));
 const forms = once(() => parseForms(file('forms.tsv')));
 const counting = once(() => parseCounting(file('counting.tsv')));
 const littleWords = once(() => parseLittleWords(file('little-words.tsv')));
+const stories = once(() => parseStories(file('stories.txt')));
+const storyWords = once(() => parseLittleWords(file('story-words.tsv')));
 const oneBeats = once(() => oneBeatList(file('one-beat.tsv')));
 
 /** Where the build keeps what it worked out of the bank (scripts/lib/pools.mjs). */
@@ -167,6 +170,8 @@ async function prepareBank({ accent, conventions, ours, letIn }: Wanted): Promis
     forms: forms(),
     counting: counting(),
     littleWords: littleWords(),
+    stories: stories(),
+    storyWords: storyWords(),
     oneBeats: oneBeats(),
   });
 }

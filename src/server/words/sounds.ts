@@ -8,6 +8,7 @@ import { Problem } from '../storage/problems';
 import { getSettings } from '../setting/settings';
 import { sure } from '../../core/sure';
 import { shown, type ShownWord } from './words';
+import { sounds as say } from './text';
 
 export interface SoundChart {
   readonly accent: string;
@@ -41,8 +42,7 @@ const SHOWN = 8;
 export async function soundPage(ipa: string): Promise<SoundPage> {
   const { accent, conventions } = await getSettings();
   const { words } = await preparedBank(accent, conventions);
-  if (!words.some((w) => w.sounds.some((s) => s.ipa === ipa)))
-    throw new Problem(`/${ipa}/ is not a sound of this accent.`, 404);
+  if (!words.some((w) => w.sounds.some((s) => s.ipa === ipa))) throw new Problem(say.notHere(ipa), 404);
   const { label, as } = labelOf(ipa, accent);
   const order = [...words]
     .filter((w) => !w.entry.doubt && !w.contest)

@@ -44,3 +44,7 @@ export const wordSets = {
   wordBankWord: 'This word is already in the word bank, so we use the sounds from there.',
   noRowFile: 'None of the rows in this file can be used. Nothing was imported.',
 } as const;
+
+export const sounds = {
+  notHere: (ipa: string) => `/${ipa}/ isn’t a sound of this accent.`,
+} as const;

@@ -216,6 +216,13 @@ export const soundPad = {
   word: 'It’s a real word',
 } as const;
 
+export const storyView = {
+  back: 'Back',
+  nextSentence: 'Next sentence',
+  where: (at: number, of: number) => `Sentence ${at} of ${of}`,
+  caught: (caught: number, of: number) => `${caught} of ${of} caught`,
+} as const;
+
 export const thinkRing = {
   showMeIn: (left: number) => `Show me in ${left}`,
   theyThink: 'They’re thinking',

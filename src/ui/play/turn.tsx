@@ -7,6 +7,7 @@ import { ItemView } from './item-view';
 import { beatCount } from './run/beats';
 import { SayPanel } from './say-panel';
 import { Stage } from './stage';
+import { StoryView } from './story-view';
 import { TurnTools } from './turn-tools';
 import { useNames, useRun, useStore } from './use-run';
 import { turn as say } from './text';
@@ -14,12 +15,15 @@ import { turn as say } from './text';
 /** A turn, or the model before it: what to say, the item, what is right, and what is at hand. */
 export function Turn() {
   const hunting = useRun((run) => run.hunting && !run.modelling);
+  const telling = useRun(({ item }) => item?.view.kind === 'story' && item.view.title !== undefined);
   const turnKey = useRun((run) => run.turnKey);
   return (
     <Stage>
       <Heading />
       <SayPanel />
-      {hunting ? <HuntView key={turnKey} /> : <ItemView />}
+      {hunting && <HuntView key={turnKey} />}
+      {telling && <StoryView key={turnKey} />}
+      {!hunting && !telling && <ItemView />}
       <AnswerLine />
       <div className="mt-auto grid gap-2 max-xl:gap-1.5">
         {!hunting && <Tools />}

@@ -311,10 +311,14 @@ export const BLENDING_FAMILY: Family = {
     tries: 'Say the sounds in a word with a little gap between them. Can your child say the word?',
   },
   ladder: {
-    rungs: soundRungs('put a start and a rest together, as in c-at', { does: 'blend', plainly: 'put together the sounds' }, [
-      { id: 'pictures', name: 'pictures', does: 'hear the sounds in a word and point to its picture' },
-      { id: STRETCHED.id, name: 'stretched', does: 'hear a stretched-out word and say it' },
-    ]),
+    rungs: soundRungs(
+      'put a start and a rest together, as in c-at',
+      { does: 'blend', plainly: 'put together the sounds' },
+      [
+        { id: 'pictures', name: 'pictures', does: 'hear the sounds in a word and point to its picture' },
+        { id: STRETCHED.id, name: 'stretched', does: 'hear a stretched-out word and say it' },
+      ],
+    ),
     needsLarger: ['first-sounds/same'],
   },
   tasks: [BLENDING, PICTURES],

@@ -1,6 +1,7 @@
 import type { Family } from '../family';
 import { FIND_TASKS } from './sounds-find';
 import { HEAR_TASKS } from './sounds-hear';
+import { STORY } from './story';
 import { SAY_TASKS } from './sounds-say';
 
 export const FIRST_SOUNDS: Family = {
@@ -52,5 +53,5 @@ export const FIRST_SOUNDS: Family = {
     ],
     needsLarger: ['rhyme/match-2'],
   },
-  tasks: [...SAY_TASKS, ...FIND_TASKS, ...HEAR_TASKS],
+  tasks: [...SAY_TASKS, ...FIND_TASKS, ...HEAR_TASKS, STORY],
 };

@@ -242,7 +242,10 @@ export const SEGMENTING_FAMILY: Family = {
   saidBack: true,
   ladder: {
     rungs: [
-      ...soundRungs('split a word into its start and the rest, as in c-at', { does: 'segment', plainly: 'say the sounds' }),
+      ...soundRungs('split a word into its start and the rest, as in c-at', {
+        does: 'segment',
+        plainly: 'say the sounds',
+      }),
       // A number may be guessed, and is less than the sounds themselves.
       { id: 'how-many', name: 'how many', does: 'say how many sounds a word has', carries: [] },
     ],

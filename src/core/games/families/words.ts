@@ -32,11 +32,13 @@ const fits = (sentence: string, step: Step): boolean => {
   return n >= sure(step.count) && n <= (step.most ?? sure(step.count));
 };
 
-/** The sentence to count for a word: its short one or its own, whichever has the words of the step. */
-const sentenceFor = (word: Word, step: Step, material: Material): string | undefined =>
-  [material.counting.get(word.word), word.entry.sentence]
-    .filter((sentence) => sentence !== undefined)
-    .find((sentence) => fits(sentence, step) && allKnown(sentence, material));
+/** The sentence to count for a word: one that a child might say, else its own, whichever has the words of the step. */
+const sentenceFor = (word: Word, step: Step, material: Material, former = false): string | undefined =>
+  [
+    ...(material.counting.get(word.word) ?? []).filter((c) => !c.former).map((c) => c.sentence),
+    word.entry.sentence,
+    ...(former ? (material.counting.get(word.word) ?? []) : []).map((c) => c.sentence),
+  ].find((sentence) => fits(sentence, step) && allKnown(sentence, material));
 
 const countWords: Task = {
   id: 'count-words',
@@ -60,7 +62,7 @@ const countWords: Task = {
   build: ({ head }) => ({ words: [head.word] }),
   make: ({ words }, step, material) => {
     const word = wordOf(material, words[0]);
-    const sentence = need(sentenceFor(word, step, material), 'A sentence with as many words.');
+    const sentence = need(sentenceFor(word, step, material, true), 'A sentence with as many words.');
     const parts = need(wordsOf(sentence), 'A sentence.');
     const n = parts.length;
     return {
@@ -72,8 +74,7 @@ const countWords: Task = {
       listed: sentence,
       slots: { sentence, word: word.word },
       likely: numberLikely(n),
-      how:
-        'Say it the way you’d normally speak, then again with a tap for each word. ' + 'A long word is still one word.',
+      how: 'Say it the way you’d normally speak, then again with a tap for each word. A long word is still one word.',
       script: script(`${n}`, parts.join(' · ')),
       facts: [
         ['every word of the sentence is known', allKnown(sentence, material)],

@@ -1,3 +1,4 @@
+import { caughtIn } from './catches';
 import type { LikelyAnswer } from '@/core/answers/likely';
 import type { Help, Outcome } from '@/core/answers/outcome';
 import type { AnswerEntry, Entry, SaidAs } from '@/core/sessions/log';
@@ -50,7 +51,7 @@ export const mark =
         word: sure(item).key,
         outcome,
         slip: slipOf(run, outcome, heard),
-        said: heard?.said || null,
+        said: heard?.said || caughtIn(run),
         missed: heard ? heard.missed : draft.missed,
         helps: draft.helps,
         note: draft.note.trim() || null,

@@ -1,0 +1,58 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import path from 'node:path';
+import { sentencesIn, type Written } from './literals';
+
+const SRC = path.resolve(import.meta.dirname, '../..');
+
+/** Rooms whose sentences stand in a file of their own, `text.ts`. */
+const ROOMS = ['ui', 'app', 'actions', 'server', 'core/answers', 'core/formats', 'core/progress', 'core/sessions'];
+
+/** Where sentences stand beside what they are about: a game's lines with its game, a sound's with the sound. */
+const TABLES = [
+  'core/games',
+  'core/phonology/how-made.ts',
+  'core/phonology/conventions.ts',
+  'core/phonology/sounds.ts',
+  'core/lexicon/cautions.ts',
+  'core/lexicon/country.ts',
+];
+
+/** Not for practitioners: columns of files, commands for developers, the database, what tests need. */
+const OTHERS = [
+  /core\/formats\/(child-file|session-export|items-read|words-list)\.ts$/,
+  /core\/answers\/letter-names\.ts$/,
+  /storage\/(migrations\/|database|models|rows)/,
+  /\/testing\//,
+];
+
+const filesIn = (place: string): string[] =>
+  /\.tsx?$/.test(place)
+    ? [place]
+    : readdirSync(path.join(SRC, place), { recursive: true, encoding: 'utf8' })
+        .filter((file) => /\.tsx?$/.test(file) && !/\.test\./.test(file))
+        .map((file) => `${place}/${file}`)
+        .sort();
+
+const read = (file: string): Written[] => sentencesIn(readFileSync(path.join(SRC, file), 'utf8'), file);
+
+/** Sentences in the code of a room, where none should stand. */
+export const strays = (): { readonly file: string; readonly written: Written }[] =>
+  ROOMS.flatMap(filesIn)
+    .filter((file) => !file.endsWith('/text.ts') && !OTHERS.some((other) => other.test(file)))
+    .flatMap((file) => read(file).map((written) => ({ file, written })));
+
+/** Every sentence that is read on a screen or on paper, room by room. */
+export const rooms = (): { readonly file: string; readonly sentences: Written[] }[] =>
+  [...ROOMS.flatMap(filesIn).filter((file) => file.endsWith('/text.ts')), ...TABLES.flatMap(filesIn)]
+    .filter((file) => !OTHERS.some((other) => other.test(file)))
+    .map((file) => ({ file, sentences: read(file) }))
+    .filter(({ sentences }) => sentences.length > 0);
+
+/** The same as text, to be read through. */
+export const roomsToRead = (): string =>
+  rooms()
+    .map(({ file, sentences }) =>
+      [`== ${file}`, ...sentences.map((s) => `  ${s.name ?? s.line}: ${s.text}`)].join('\n'),
+    )
+    .join('\n\n')
+    .concat('\n');
