@@ -60,6 +60,7 @@ export const planSchema = z
       .max(40)
       .transform((pairs): SoundPair[] => pairs),
     mixUps: z.boolean().optional(),
+    dropped: z.array(z.string().max(80)).max(ROUND_LIMIT).optional(),
     rounds: z.array(roundSchema).max(ROUND_LIMIT, say.planRounds(ROUND_LIMIT)),
   })
   .refine((plan) => new Set(plan.rounds.map((r) => r.id)).size === plan.rounds.length, {

@@ -46,7 +46,7 @@ export interface Generated {
 
 /** What makes a word less welcome in a set; the cheaper is taken first. */
 const COST = {
-  band: 2,
+  band: 5,
   syllable: 1.5,
   unseen: 1,
   sameFirst: 4,

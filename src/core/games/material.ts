@@ -147,6 +147,15 @@ const readsOneWay = (word: string, byName: ReadonlyMap<string, Word>): boolean =
 
 const ipaOf = (word: Word): string[] => word.sounds.map((s) => s.ipa);
 
+/** What works each thing out once. */
+function keeper(): Material['keep'] {
+  const kept = new Map<string, unknown>();
+  return <T>(key: string, make: () => T): T => {
+    if (!kept.has(key)) kept.set(key, make());
+    return kept.get(key) as T;
+  };
+}
+
 /** The sounds of words that stand in a list, in an accent. */
 const heardIn = (list: readonly LittleWord[], accent: AccentId): ReadonlyMap<string, readonly string[]> =>
   new Map(
@@ -170,11 +179,7 @@ export function materialOf({
   stories = [],
   storyWords = [],
 }: MaterialSource): Material {
-  const kept = new Map<string, unknown>();
-  const keep = <T>(key: string, make: () => T): T => {
-    if (!kept.has(key)) kept.set(key, make());
-    return kept.get(key) as T;
-  };
+  const keep = keeper();
   const offered = new Map(words.map((w) => [w.word, w]));
   const known = further.filter(({ word }) => !offered.has(word.word));
   const withheldWords = new Map(known.map(({ word }) => [word.word, word]));
@@ -188,7 +193,7 @@ export function materialOf({
       return guard(ipaOf(made)) ? [] : [made];
     });
   const formWords = (): readonly Word[] => keep('forms', () => formsOf(offered));
-  const little = (): ReadonlyMap<string, readonly string[]> => keep('little', () => heardIn(littleWords, accent));
+  const little = () => keep('little', () => heardIn(littleWords, accent));
   const spelling = (key: string, fits: (word: string) => boolean): ReadonlyMap<string, string> =>
     keep(key, () => {
       const named = (bank: readonly Word[]): [string, string][] =>

@@ -75,7 +75,7 @@ describe('what is caught (CMU Pronouncing Dictionary, General American)', () => 
 
 /**
  * Where we differ on purpose. A name is said as its family says it, which a voice that guesses from letters cannot
- * know; the others are as in Wells, Longman Pronunciation Dictionary (from memory), or a vowel that a voice writes otherwise.
+ * know; the others are as in Wells, Longman Pronunciation Dictionary (from memory), or a vowel is written differently.
  */
 const REVIEWED = new Set(
   'priya chidi rosa ravi yusuf theo zara norman perfect jaguar ladybirds zillions champion'.split(' '),

@@ -27,7 +27,7 @@ export interface WordSet {
 }
 
 /** What each likeness to a word already chosen costs, and a word that cannot be shown; a dearer word is taken later. */
-const COST = { sameFirst: 4, sameVowels: 3, band: 2, syllable: 6, unseen: 3, avoided: 100 } as const;
+const COST = { sameFirst: 4, sameVowels: 3, band: 5, syllable: 6, unseen: 3, avoided: 100 } as const;
 
 const known = new WeakMap<Uint8Array, Uint8Array>();
 

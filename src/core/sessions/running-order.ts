@@ -67,11 +67,15 @@ export interface Plan {
   readonly pairs: readonly SoundPair[];
   /** Sounds that many young children mix up may be told apart too. */
   readonly mixUps?: boolean | undefined;
+  /** Games that were left out for lack of time when the plan was made, as `task/step`. */
+  readonly dropped?: readonly string[] | undefined;
   readonly rounds: readonly PlannedRound[];
 }
 
 /** Seconds for the opening line and the model of a round. Common practice, no source. */
 export const MODEL_SECONDS = 25;
+/** Seconds of a check-in, where nobody shows how, helps or puts a word back together. Common practice, no source. */
+const CHECK = { start: 10, turn: 15 } as const;
 export const ITEM_LIMIT = 20;
 export const ROUND_LIMIT = 8;
 export const GAP_CHOICES = [0.5, 1, 1.5, 2] as const;
@@ -87,8 +91,11 @@ export function turnsOf({ items, way }: Pick<PlannedRound, 'items' | 'way'>, chi
  * @param pace seconds a turn of this task takes: the group's own where it is known, else the starting value
  * @example roundSeconds({ items: six, way: 'individual' }, 6, 15) // 25 + 6 × 15
  */
-export const roundSeconds = (round: Pick<PlannedRound, 'items' | 'way'>, children: number, pace: number): number =>
-  round.items.length ? MODEL_SECONDS + turnsOf(round, children) * pace : 0;
+export function roundSeconds(round: Pick<PlannedRound, 'items' | 'way'>, children: number, pace: number): number {
+  if (!round.items.length) return 0;
+  const turns = turnsOf(round, children);
+  return round.way === 'check' ? CHECK.start + turns * Math.min(pace, CHECK.turn) : MODEL_SECONDS + turns * pace;
+}
 
 export type Advice =
   | {

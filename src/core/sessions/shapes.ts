@@ -6,7 +6,8 @@ import { familyOf, offeredStep, stepOf, taskOf } from '../games';
 import type { Material } from '../games/material';
 import { readKey } from '../games/spec';
 import { sure } from '../sure';
-import { fitOf, TOGETHER_ITEMS, type Plan, type PlannedRound, type RoundRole, type Way } from './running-order';
+import { keepTime, type Kept } from './keep-time';
+import { MODEL_SECONDS, TOGETHER_ITEMS, type Plan, type PlannedRound, type RoundRole, type Way } from './running-order';
 import { setSizeFor } from './turns';
 import { shapes as say } from './text';
 
@@ -36,6 +37,7 @@ export interface PlanRequest {
 }
 
 const CLOSE_SIZE = 4;
+const MOST_ITEMS = 12;
 /** What a check-in asks, larger units first, and items of each for each child. */
 const CHECKED = [
   ['rhyme-match', '3-far'],
@@ -61,6 +63,8 @@ interface RoundWish {
 interface ShapeWish extends RoundWish {
   /** `some` of the words of the first focus round, or `all` of them, however many that round has. */
   readonly sameWords?: 'some' | 'all';
+  /** What the plan is for: it stays, however little time there is. */
+  readonly heart?: true;
 }
 
 /** A round with its items made; null where nothing could be made. */
@@ -107,8 +111,10 @@ const wordsIn = (rounds: readonly PlannedRound[]): string[] =>
  * One sound through many tasks, each at the first step that has enough words with the sound; a task that has none is
  * left out. One round after the other, because finding the words of a step takes a while.
  */
-function* oneSound({ sound, count, children }: PlanRequest, material: Material): Generator<ShapeWish> {
+function* oneSound(request: PlanRequest, material: Material): Generator<ShapeWish> {
+  const { sound, count, children, paceOf } = request;
   const size = Math.max(3, Math.min(setSizeFor(children), 8));
+  const long = Math.max(size, sizeInTime(request, paceOf('blending'), 0.3));
   const short = Math.min(size, 4);
   const first = (task: string): string | undefined =>
     taskOf(task).steps.find(({ id }) => enough(task, id, sound, material))?.id;
@@ -120,23 +126,42 @@ function* oneSound({ sound, count, children }: PlanRequest, material: Material):
     const [task, step] = where ? ['where', where] : ['anywhere', 'far'];
     yield { role: 'focus', task, step, size: short, sound };
   }
-  yield { role: 'focus', task: 'blending', step: String(count), size, sound };
+  yield { role: 'focus', task: 'blending', step: String(count), size: long, sound, heart: true };
   yield { role: 'focus', task: 'segmenting', step: String(count), size, sound };
   const swap = first('swap');
   if (swap) yield { role: 'stretch', task: 'swap', step: swap, size: short, way: 'together', sound };
 }
 
+/** Turns for each child that keep a game fresh. Common practice, no source. */
+const MOST_TURNS = 3;
+
+/**
+ * Items that fill a share of the time there is with whole turns of the children.
+ * @example sizeInTime({ minutes: 12, children: 6 }, 15, 0.6) // 12: two turns each
+ */
+function sizeInTime(
+  { minutes, children }: Pick<PlanRequest, 'minutes' | 'children'>,
+  pace: number,
+  share: number,
+): number {
+  if (children < 1) return 0;
+  const turns = Math.floor((minutes * 60 * share - MODEL_SECONDS) / (children * pace));
+  const each = Math.min(MOST_TURNS, turns, Math.floor(MOST_ITEMS / children));
+  return Math.max(0, each) * children;
+}
+
 /** Each shape as rounds to make, in order; a function of what was asked, so that a shape is a row. */
 const WISHES: Readonly<Record<Shape, (request: PlanRequest, material: Material) => Iterable<ShapeWish>>> = {
-  focus: ({ task, step, sound, children }) => {
+  focus: (request) => {
+    const { task, step, sound, children, paceOf } = request;
     const { steps, together, inOrder } = taskOf(task);
     const harder = steps[steps.indexOf(offeredStep(taskOf(task), step)) + 1];
     const each = setSizeFor(children);
-    const inARow = inOrder ? Math.min(Math.max(each, 3), 9) : each;
+    const inARow = inOrder ? Math.min(Math.max(each, 3), 9) : Math.max(each, sizeInTime(request, paceOf(task), 0.6));
     const size = together ? 3 : inARow;
     return [
       { role: 'warm-up', task: 'echo-words', step: '1', size: TOGETHER_ITEMS, sound },
-      { role: 'focus', task, step, size, sound },
+      { role: 'focus', task, step, size, sound, heart: true },
       ...(harder
         ? [{ role: 'stretch' as const, task, step: harder.id, size: together ? 1 : 2, way: 'together' as const, sound }]
         : []),
@@ -144,17 +169,19 @@ const WISHES: Readonly<Record<Shape, (request: PlanRequest, material: Material) 
     ];
   },
   'one-sound': oneSound,
-  'blend-segment': ({ count, sound, children }) => {
-    const size = setSizeFor(children);
+  'blend-segment': (request) => {
+    const { count, sound, children, paceOf } = request;
+    const pace = paceOf('blending') + paceOf('segmenting');
+    const size = Math.max(setSizeFor(children), sizeInTime(request, pace, 0.8));
     return [
       { role: 'warm-up', task: 'echo-sounds', step: '1', size: TOGETHER_ITEMS },
-      { role: 'focus', task: 'blending', step: String(count), size, sound },
-      { role: 'focus', task: 'segmenting', step: String(count), size, sound, sameWords: 'all' },
+      { role: 'focus', task: 'blending', step: String(count), size, sound, heart: true },
+      { role: 'focus', task: 'segmenting', step: String(count), size, sound, sameWords: 'all', heart: true },
       { role: 'close', task: 'recall', step: '4', size: CLOSE_SIZE, way: 'together', sameWords: 'some' },
     ];
   },
   'quick-five': ({ task, step, sound }) => [
-    { role: 'focus', task, step, size: taskOf(task).together ? 3 : 5, way: 'together', sound },
+    { role: 'focus', task, step, size: taskOf(task).together ? 3 : 5, way: 'together', sound, heart: true },
   ],
   'check-in': () => CHECKED.map(([task, step]) => ({ role: 'focus', task, step, size: CHECK_SIZE, way: 'check' })),
 };
@@ -182,6 +209,7 @@ export function makePlan(material: Material, request: PlanRequest): Plan {
 /** As `makePlan`, with a pause after each round, for whoever has others to serve meanwhile. */
 export function* planInParts(material: Material, request: PlanRequest): Generator<undefined, Plan> {
   const rounds: PlannedRound[] = [];
+  const heart = new Set<string>();
   let number = 0;
   for (const wish of WISHES[request.shape](request, material)) {
     yield;
@@ -212,33 +240,25 @@ export function* planInParts(material: Material, request: PlanRequest): Generato
       },
       `r${number}`,
     );
-    if (round) rounds.push(round);
+    if (!round) continue;
+    rounds.push(round);
+    if (wish.heart) heart.add(round.id);
   }
-  return cutToTime(
-    {
-      title: titleOf(request, material),
-      minutes: request.minutes,
-      letters: false,
-      sound: request.sound ?? null,
-      pairs: request.pairs ?? [],
-      rounds,
-    },
-    request,
-  );
+  return planned(request, material, keepTime(rounds, heart, request));
 }
 
-/** Takes out what was only a wish, from the end, until the rest fits: the close, the warm-up, the stretch. */
-function cutToTime(plan: Plan, { children, paceOf, shape }: PlanRequest): Plan {
-  if (shape === 'one-sound' || shape === 'blend-segment') return plan;
-  let rounds = plan.rounds;
-  for (const role of ['close', 'warm-up', 'stretch'] as const) {
-    if (!fitOf({ minutes: plan.minutes, rounds }, children, paceOf).over) break;
-    rounds = rounds.filter((r) => r.role !== role);
-  }
-  return { ...plan, rounds: rounds.length ? rounds : plan.rounds };
-}
+/** A plan of these rounds. */
+const planned = (request: PlanRequest, material: Material, { rounds, dropped }: Kept): Plan => ({
+  title: titleOf(request, material),
+  minutes: request.minutes,
+  letters: false,
+  sound: request.sound ?? null,
+  pairs: request.pairs ?? [],
+  rounds,
+  ...(dropped.length ? { dropped } : {}),
+});
 
-const TITLE_LIMIT = 60;
+const TITLE_LIMIT = 44;
 
 /** What a plan is called until somebody calls it otherwise. */
 export function titleOf(
@@ -251,10 +271,10 @@ export function titleOf(
   if (shape === 'check-in') return say.checkIn;
   const played = taskOf(task);
   const name = played.name.replace(/\?$/, '');
-  const family = familyOf(played.family).name;
-  const rest = `, ${stepOf(played, step).name}${of}`;
-  const full = family === name ? `${name}${rest}` : `${family}: ${name.charAt(0).toLowerCase()}${name.slice(1)}${rest}`;
-  // A title is short enough to stand in one line of a list.
-  const fitting = full.length <= TITLE_LIMIT ? full : `${name}${rest}`;
-  return fitting.length <= TITLE_LIMIT ? fitting : `${fitting.slice(0, TITLE_LIMIT - 1)}…`;
+  // What comes after a colon explains the step; the name of it is enough.
+  const kind = sure(stepOf(played, step).name.split(':')[0]);
+  const title = `${name}, ${kind}${of}`;
+  if (title.length <= TITLE_LIMIT) return title;
+  const short = `${name}${of}`;
+  return short.length <= TITLE_LIMIT ? short : `${short.slice(0, TITLE_LIMIT - 1)}…`;
 }

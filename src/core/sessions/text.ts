@@ -36,7 +36,7 @@ export const shapes = {
   sameItemsEach:
     'Ask each child the same things, one child at a time. Don’t help or praise; just say “thank you”. If three in a row are too hard, stop there.',
   withLine: (slashed: string) => ` with ${slashed}`,
-  throughManyTasks: (sound: string | undefined) => `${sound ?? 'Any sound'} through many tasks`,
-  soundsBlendedSegmented: (count: number, of: string) => `${count} sounds, blended then segmented${of}`,
+  throughManyTasks: (sound: string | undefined) => (sound ? `${sound} in lots of games` : 'One sound in lots of games'),
+  soundsBlendedSegmented: (count: number, of: string) => `Blend and segment ${count} sounds${of}`,
   checkIn: 'Check-in',
 } as const;

@@ -8,7 +8,7 @@ import { useState, useTransition } from 'react';
 import { keepPlan, playPlan } from '@/actions/plans';
 import { CONFUSABLE_PAIRS, isPair } from '@/core/phonology/articulation';
 import { fitOf, roundSeconds, takeAdvice, type Advice, type RoundRole } from '@/core/sessions/running-order';
-import type { Catalogue } from '@/server/plans/catalogue';
+import type { Catalogue, CatalogueTask } from '@/server/plans/catalogue';
 import type { OpenPlan } from '@/server/plans/plans';
 import { CautionMark, cautionLines } from '../kit/cautions';
 import { ErrorMessage } from '../kit/message';
@@ -26,6 +26,13 @@ const COLOUR: Readonly<Record<RoundRole, string>> = {
   stretch: 'bg-slate',
   close: 'bg-green',
 };
+
+/** The steps of a game that were left out for lack of time, and are still out. */
+const goneOf = ({ id, name, steps }: CatalogueTask, { dropped = [], rounds }: Plan): string[] =>
+  steps
+    .filter((step) => dropped.includes(`${id}/${step.id}`))
+    .filter((step) => !rounds.some((r) => r.task === id && r.step === step.id))
+    .map((step) => (rounds.some((r) => r.task === id) ? `${name} (${step.name})` : name));
 
 /** Minutes, turns, what to bring; play it, print it, keep it. */
 export function PlanSide({ open, work, games }: { open: OpenPlan; work: PlanWork; games: Catalogue }) {
@@ -50,6 +57,7 @@ export function PlanSide({ open, work, games }: { open: OpenPlan; work: PlanWork
       together: say.everyoneTogether(nameOf(advice.round)),
       'drop-round': say.leaveOut(nameOf(advice.round)),
     })[advice.kind];
+  const gone = games.families.flatMap(({ tasks }) => tasks).flatMap((task) => goneOf(task, plan));
   const cautions = [...new Set(shown.bring.flatMap((b) => b.cautions))];
   const play = (): void =>
     begin(async () => {
@@ -65,7 +73,7 @@ export function PlanSide({ open, work, games }: { open: OpenPlan; work: PlanWork
     });
   return (
     <aside className="min-w-0 space-y-7">
-      <Time fit={fit} plan={plan} edit={edit} nameOf={nameOf} seconds={seconds} span={span} words={words} />
+      <Time fit={fit} plan={plan} edit={edit} nameOf={nameOf} seconds={seconds} span={span} words={words} gone={gone} />
       <Turns shown={shown} />
       <Bring shown={shown} cautions={cautions} />
       <div className="space-y-2.5">
@@ -249,10 +257,12 @@ interface TimeProps {
   readonly seconds: readonly number[];
   readonly span: number;
   readonly words: (advice: Advice) => string;
+  /** Games that were left out so that the plan keeps to its minutes. */
+  readonly gone: readonly string[];
 }
 
 /** Minutes, against those there are, and what would make it fit. */
-function Time({ fit, plan, edit, nameOf, seconds, span, words }: TimeProps) {
+function Time({ fit, plan, edit, nameOf, seconds, span, words, gone }: TimeProps) {
   return (
     <section aria-label={say.time}>
       <p className="font-word leading-none">
@@ -288,6 +298,7 @@ function Time({ fit, plan, edit, nameOf, seconds, span, words }: TimeProps) {
           />
         ))}
       </div>
+      {gone.length > 0 && <p className="mt-2 text-muted">{say.leftOut(gone.join(', '))}</p>}
       {fit.advice.length > 0 && (
         <div className="mt-3">
           <p className="mb-1">{say.fitTheseHelps}</p>

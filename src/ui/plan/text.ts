@@ -48,6 +48,7 @@ export const planScreen = {
 } as const;
 
 export const planSide = {
+  leftOut: (games: string) => `To keep to your minutes, we left out: ${games}. Add a round to put it back.`,
   theRound: 'the round',
   drop: (labels: string) => `Leave out ${labels}`,
   everyoneTogether: (name: string) => `${name}: play it all together`,

@@ -217,9 +217,10 @@ const SHARED: Task = {
   plain: '{told}{words}. What sound do they all start with?',
   heads: (step, material) =>
     oneBeat(material).filter((w) => w.count <= 4 && w.entry.band < 3 && isThing(w) && startsLike(step)(w)),
-  build: ({ head, material, random }) => {
+  build: ({ head, material, random, wishes }) => {
     const row = [head];
-    const others = some(shelves(material).byFirst.get(firstOf(head)) ?? [], random, 30);
+    const fresh = (shelves(material).byFirst.get(firstOf(head)) ?? []).filter((w) => !wishes.avoid.has(w.word));
+    const others = some(fresh, random, 30);
     for (const other of [...others.filter(isThing), ...others]) {
       if (
         row.length < 3 &&
