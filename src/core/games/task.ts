@@ -98,6 +98,10 @@ interface TaskCore {
   readonly wholeWord?: 'joined' | 'apart';
   /** A child’s own name can be played: only the speaker knows its beats. */
   readonly ownName?: true;
+  /** What an item is about is a story, named by its title. */
+  readonly titled?: true;
+  /** Each item is the one before and a word more: the last has them all. */
+  readonly grows?: true;
   /** The words of an item turn into each other: *mop* to *map*. */
   readonly becomes?: true;
   /** Each item begins where the one before ended, so a first and a last word, or another way on, can be asked for. */

@@ -13,6 +13,7 @@ import {
   fitOf,
   roundSeconds,
   turnsOf,
+  WAY_WORDS,
   wholeMinutes,
   type Fit,
   type Plan,
@@ -33,6 +34,8 @@ export interface ShownItem {
   readonly expected: string;
   /** What is said of the word in parts, where it is; null elsewhere. */
   readonly parts: string | null;
+  /** The sentences of a story that is read. */
+  readonly story: readonly string[];
   readonly script: readonly Line[];
   readonly marks: readonly Mark[];
   readonly count: number;
@@ -61,7 +64,11 @@ export interface ShownRound {
   readonly seconds: number;
   readonly minutes: number;
   readonly turns: number;
+  /** Whose turn it is, in words. */
+  readonly whose: string;
   readonly inOrder: boolean;
+  /** Each item is the one before and more: the last has it all. */
+  readonly grows: boolean;
   readonly alwaysTogether: boolean;
   readonly items: readonly ShownItem[];
 }
@@ -95,6 +102,9 @@ const labelOf = (item: Item): string => {
     : item.word;
 };
 
+const storyOf = ({ view }: Item): string[] =>
+  view.kind === 'story' && view.title ? view.sentences.map((s) => s.map((w) => w.text).join(' ')) : [];
+
 interface Made {
   readonly shown: ShownItem;
   /** Null where it cannot be made (any more). */
@@ -114,6 +124,7 @@ function shownItem(key: string, round: PlannedRound, ask: string, shop: Workshop
       say: fill(ask, item.slots),
       expected,
       parts: expected === item.word ? (slots['sounds'] ?? null) : null,
+      story: storyOf(item),
       script,
       marks,
       count,
@@ -138,6 +149,7 @@ const NOTHING_SHOWN = {
   say: '',
   expected: '',
   parts: null,
+  story: [],
   script: [],
   marks: [],
   count: 0,
@@ -178,7 +190,9 @@ function shownRound(round: PlannedRound, items: readonly Made[], shop: Workshop)
     seconds,
     minutes: wholeMinutes(seconds),
     turns: turnsOf(round, children),
+    whose: capital(`${WAY_WORDS[round.way]}.`),
     inOrder: task.inOrder === true,
+    grows: task.grows === true,
     alwaysTogether: task.together === true,
     items: items.map((i) => i.shown),
   };
@@ -210,13 +224,14 @@ export async function showPlan(plan: Plan, group: Group, shop: Workshop): Promis
     }
     return shownRound(round, items, shop);
   });
+  const turnLine = await turnLineOf(plan, rounds, group);
   return {
-    rounds,
+    rounds: rounds.map((r, i) => (sure(plan.rounds[i]).way === 'individual' ? { ...r, whose: turnLine } : r)),
     fit: fitOf(plan, children, paceOf),
     children,
     bring: [...things].map(([word, cautions]) => ({ word, owned: owned.has(word), cautions })),
     paces: Object.fromEntries(plan.rounds.map((r) => [r.task, paceOf(r.task)])),
-    turnLine: await turnLineOf(plan, rounds, group),
+    turnLine,
     away: group.children.filter((c) => c.away).map((c) => c.name),
     mirror: MIRROR,
   };

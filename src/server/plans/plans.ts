@@ -238,7 +238,9 @@ export async function planCalendar(id: string): Promise<{ text: string; name: st
       at: open.plannedFor,
       minutes: Math.max(open.shown.fit.minutes, 1),
       stamp: new Date(),
-      lines: open.shown.rounds.map((r) => say.min(r.minutes, r.family, r.items.map((i) => i.label).join(', '))),
+      lines: open.shown.rounds.map((r) =>
+        say.min(r.minutes, r.family, (r.grows ? r.items.slice(-1) : r.items).map((i) => i.label).join(', ')),
+      ),
       bring: open.shown.bring.map((b) => b.word),
     }),
   };

@@ -2,8 +2,7 @@ import type { Transaction } from 'sequelize';
 import { realise, type Entry as BankEntry } from '../../core/lexicon/entry';
 import { OWN_NAME, readKey } from '../../core/games/spec';
 import { roundOf, type Entry } from '../../core/sessions/log';
-import { sure } from '../../core/sure';
-import { shippedEntry } from '../words/bank';
+import { isStory, shippedEntry } from '../words/bank';
 import { ownEntries } from '../words/own-entries';
 import { database } from '../storage/database';
 import type { PlannedSession } from './session-record';
@@ -29,11 +28,14 @@ export function soundsOf(key: string, session: PlannedSession, find: Lookup): st
 }
 
 /**
- * True where an item can be read back: its first word is known, or it is made of sounds alone, or stands for a name.
+ * True where an item can be read back: its first word is known, or it is made of sounds alone, or stands for a name or a
+ * story.
  */
 const readable = (key: string, find: Lookup): boolean => {
   const { words, sounds } = readKey(key);
-  return words.length ? words[0] === OWN_NAME || find(sure(words[0])) !== undefined : sounds !== undefined;
+  const [word] = words;
+  if (word === undefined) return sounds !== undefined;
+  return word === OWN_NAME || find(word) !== undefined || isStory(word);
 };
 
 /** What an entry is held against: the session, what its log has, the words, and who is there. */

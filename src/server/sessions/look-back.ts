@@ -4,7 +4,7 @@ import { heardText, type Heard } from '../../core/answers/heard';
 import { ACCEPTED } from '../../core/answers/outcome';
 import type { z } from 'zod';
 import type { correctionSchema } from '../../core/formats/schemas';
-import { keyLabel } from '../../core/games/key-label';
+import { keyLabel, sayingAll } from '../../core/games/key-label';
 import { roundOf, type AnswerEntry, type Entry } from '../../core/sessions/log';
 import { replay } from '../../core/sessions/replay';
 import { readAnswers } from '../../core/sessions/standing';
@@ -248,7 +248,9 @@ export async function listSessions(groupId: string, limit = 50, now = Date.now()
         startedAt: s.started_at,
         finished: s.finished_at !== null,
         tally: tally(bySession.get(s.id) ?? []),
-        words: rounds.flatMap((r) => r.items.map((key) => keyLabel(key, r.task, s.accent as AccentId))),
+        words: rounds.flatMap((r) =>
+          sayingAll(r.task, r.items).map((key) => keyLabel(key, r.task, s.accent as AccentId)),
+        ),
       };
     })
     .filter(

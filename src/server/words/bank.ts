@@ -40,6 +40,8 @@ const forms = once(() => parseForms(file('forms.tsv')));
 const counting = once(() => parseCounting(file('counting.tsv')));
 const littleWords = once(() => parseLittleWords(file('little-words.tsv')));
 const stories = once(() => parseStories(file('stories.txt')));
+/** True for the id of a story. */
+export const isStory = (id: string): boolean => stories().some((story) => story.id === id);
 const storyWords = once(() => parseLittleWords(file('story-words.tsv')));
 const oneBeats = once(() => oneBeatList(file('one-beat.tsv')));
 

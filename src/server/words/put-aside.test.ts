@@ -154,7 +154,7 @@ describe('a word that left the bank', () => {
     const { shown } = await workOnPlan(open.id, with_, { kind: 'show' });
     expect(sure(shown.rounds[0]).items[0]).toMatchObject({
       problem: null,
-      note: '“jail” isn’t in the word bank any more',
+      note: '“jail” is not in the word bank any more',
     });
     await saveOwnWord({
       word: 'jeep',

@@ -3,6 +3,7 @@ import { format, parseISO } from 'date-fns';
 import Link from 'next/link';
 import { WAY_WORDS } from '@/core/sessions/running-order';
 import type { PrintedPlan } from '@/server/plans/printed-plan';
+import type { ShownRound } from '@/server/plans/plan-shown';
 import { cautionLines } from '../kit/cautions';
 import { PictureCards } from '../words/picture-cards';
 import { PrintButton } from '../words/print-button';
@@ -78,19 +79,10 @@ function Page({ plan }: { plan: PrintedPlan }) {
                   {round.step} · {WAY_WORDS[sure(plan.plan.rounds[i]).way]} · {round.gesture}
                 </span>
               </h2>
-              <p className="font-word text-lg">“{round.opening}”</p>
-              <p className="font-word text-lg">“{round.sample}”</p>
-              <p className="my-1 flex flex-wrap gap-x-5 font-word text-xl">
-                {round.items.map((item) => (
-                  <span key={item.key} className="wrap-anywhere">
-                    <strong>{item.label}</strong>
-                    {item.parts && <span className="text-base text-muted"> ({item.parts})</span>}
-                    {item.expected && item.expected !== item.label && !item.label.endsWith(item.expected) ? (
-                      <span className="text-base text-muted"> ({item.expected})</span>
-                    ) : null}
-                  </span>
-                ))}
+              <p className="font-word text-lg">
+                “{round.opening}” {round.model && <span className="text-muted">{say.model(round.model)}</span>}
               </p>
+              <Said round={round} />
               {sure(plan.plan.rounds[i]).reminder && <p className="italic">{sure(plan.plan.rounds[i]).reminder}</p>}
             </div>
           </li>
@@ -109,6 +101,21 @@ function Page({ plan }: { plan: PrintedPlan }) {
       ))}
       <p className="mt-2 text-sm text-muted">{say.saySoundsAlone(shown.mirror)}</p>
     </>
+  );
+}
+
+/** Every line of a round as it is said, with what is right; a list that grows is printed once, whole. */
+function Said({ round }: { readonly round: ShownRound }) {
+  return (
+    <ul className="my-1 gap-x-8 font-word text-lg sm:columns-2 print:text-[0.82rem]">
+      {(round.grows ? round.items.slice(-1) : round.items).map((item) => (
+        <li key={item.key} className="break-inside-avoid wrap-anywhere">
+          {item.say || item.label}
+          {item.story.length > 0 && <span className="block">{item.story.join(' ')}</span>}{' '}
+          <span className="text-muted">→ {item.expected}</span>
+        </li>
+      ))}
+    </ul>
   );
 }
 

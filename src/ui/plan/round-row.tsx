@@ -304,12 +304,12 @@ function Script({ shown, reminder }: { shown: ShownRound; reminder: string }) {
         {shown.model && <span className="text-muted"> {SAY.youDoFirst(shown.model)}</span>}
       </p>
       <p className="text-muted">
-        {SAY.withHands(shown.gesture)}
+        {SAY.whose(shown.whose)} {SAY.withHands(shown.gesture)}
         {reminder && <em> {reminder}</em>}
       </p>
       <p className="mb-3 text-muted">{SAY.howJudged(shown.judged)}</p>
       <ol className="divide-y divide-line border-t border-line">
-        {shown.items.map((item) => (
+        {(shown.grows ? shown.items.slice(-1) : shown.items).map((item) => (
           <li key={item.key} className="py-2">
             {item.problem ? (
               <p className="text-red">
@@ -321,6 +321,11 @@ function Script({ shown, reminder }: { shown: ShownRound; reminder: string }) {
                   <span className="mr-2 rounded-full bg-marigold-soft px-2.5 font-sans text-sm">{SAY.you}</span>
                   {item.say}
                 </p>
+                {item.story.map((sentence) => (
+                  <p key={sentence} className="font-word text-lg">
+                    {sentence}
+                  </p>
+                ))}
                 {item.script.map((line) => (
                   <p key={line.role + line.text} className="font-word text-lg text-muted">
                     <span

@@ -134,6 +134,7 @@ export const plansScreen = {
 } as const;
 
 export const printedPlanScreen = {
+  model: (word: string) => `(Model “${word}” first.)`,
   pageWall: 'One page for the wall',
   tickGrid: 'Tick grid',
   pictureCards: 'Picture cards',
@@ -179,6 +180,7 @@ export const roundDialog = {
 } as const;
 
 export const roundRow = {
+  whose: (turns: string) => `Turns: ${turns}`,
   wordsOwn: 'words of your own',
   min: 'min',
   moveRound: (number: number) => `Move round ${number}`,

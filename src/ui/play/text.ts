@@ -68,7 +68,7 @@ export const dialogs = {
 
 export const footer = {
   modelled: (calling: boolean, name: string) => `Done – ${calling ? 'who wants a turn?' : `${name}’s turn`}`,
-  harvest: (size: number) => `Finished: ${size} ${size === 1 ? 'word' : 'words'}`,
+  harvest: (size: number) => `Finish: ${size} ${size === 1 ? 'word' : 'words'}`,
   lastAnswersKept:
     'Your last answers are safe on this device. We’ll send them to the server as soon as we can reach it.',
   everyAnswerSaved: 'Every answer is saved.',

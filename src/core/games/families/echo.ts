@@ -188,6 +188,7 @@ const recall = (id: string, name: string, backwards: boolean): Task => ({
   act: 'echo',
   unit: 'word',
   inOrder: true,
+  grows: true,
   steps: [
     { id: '4', name: 'up to 4 words', count: 4, ...(backwards ? { place: 'last' as const } : {}) },
     { id: '6', name: 'up to 6 words', count: 6, ...(backwards ? { place: 'last' as const } : {}) },

@@ -95,6 +95,7 @@ export const STORY: Task = {
   secondsPerTurn: 60,
   gesture: 'hands up at each one',
   together: true,
+  titled: true,
   plain: 'Listen to a story: “{title}”. Put your hands up when you hear a word {where} {sound}.',
   heads: (step, material): readonly Word[] => {
     const caughtHere = byCatch(step, material);
