@@ -69,7 +69,7 @@ test('no network from the middle to the end, reloaded meanwhile: the file holds 
   await saved(page);
   await page.context().setOffline(true);
   given.push(...(await markUpTo(page, 3, 5)));
-  await page.getByText('on this device, not yet on the server').waitFor();
+  await page.getByText('on this device, not on the server yet').waitFor();
   await page.reload();
   await shown(page, 5);
   expect(await waiting(page)).toBe(2);
@@ -87,7 +87,7 @@ test('no network from the middle to the end, reloaded meanwhile: the file holds 
   await tap(page, '1', 9);
   given.push('on-own');
   await page.getByRole('button', { name: 'Finish and look back' }).click();
-  await page.getByText('The last answers are kept on this device').waitFor();
+  await page.getByText('Your last answers are safe on this device').waitFor();
   await page.context().setOffline(false);
   await expect
     .poll(async () => (await answersOf(app, session)).map((a) => a.outcome), { timeout: 90_000 })
@@ -110,8 +110,8 @@ test('another screen opened without the server says where the running session is
   await tap(page, '1', 1);
   await page.context().setOffline(true);
   await page.goto(`${app.url}/children`);
-  await page.getByRole('heading', { name: 'The server cannot be reached' }).waitFor();
-  await page.getByRole('link', { name: 'Go on with the running session' }).click();
+  await page.getByRole('heading', { name: 'We can’t reach the server' }).waitFor();
+  await page.getByRole('link', { name: 'Carry on with the running session' }).click();
   await shown(page, 1);
   await tap(page, '3', 2);
   await page.context().setOffline(false);
@@ -242,7 +242,7 @@ test('no room left on the device: said plainly, and answers still reach the serv
   await page.context().setOffline(true);
   await nextFinger(page);
   await page.keyboard.press('1');
-  await page.getByText('That tap was not kept').waitFor();
+  await page.getByText('That tap was not saved').waitFor();
   await shown(page, 2);
   await page.context().setOffline(false);
   await tap(page, '1', 3);

@@ -24,7 +24,7 @@ test('names: odd ones are kept as they are, impossible ones are named and stay i
   const long = 'y'.repeat(200);
   await page.getByLabel('Add names to').fill(`小明\n${long}`);
   await page.getByRole('button', { name: 'Add', exact: true }).click();
-  await page.getByText('that name is here twice').waitFor();
+  await page.getByText('There are two children called').waitFor();
   await page.locator('main').getByRole('alert').getByText('Line 2:').waitFor();
   expect(await page.getByLabel('Add names to').inputValue()).toBe(long);
   await page.getByLabel('Add names to').fill('  \n ');
@@ -103,7 +103,7 @@ test('a file that is not a database: every page says so, and the file is left al
   const bad = await openApp({ file });
   for (const where of ['/', '/children', '/play/00000000-0000-7000-8000-000000000000']) {
     const text = await (await fetch(bad.url + where)).text();
-    expect(text, where).toContain('isn’t a Bouncy Echo database. It has not been touched.');
+    expect(text, where).toContain('isn’t a Bouncy Echo database. We haven’t touched it.');
     expect(text, where).not.toMatch(/SQLITE_|node_modules/);
   }
   await bad.stop();
@@ -136,7 +136,7 @@ describe('npm start says what is in the way', () => {
     writeFileSync(path.join(folder, 'bouncy-echo.sqlite'), 'a letter');
     const { status, said } = start({ PORT: '1', BOUNCY_ECHO_DATA: folder });
     expect(status).toBe(1);
-    expect(said).toContain('is not a database. It has not been touched.');
+    expect(said).toContain('is not a database. We haven’t touched it.');
     rmSync(folder, { recursive: true });
   });
   test('the data folder cannot be written', () => {

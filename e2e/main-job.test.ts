@@ -142,7 +142,7 @@ describe.each(
     await choose(page);
     await page.getByRole('button', { name: `Play with ${group}` }).click();
     await page.waitForURL(/\/play\//);
-    await page.getByRole('button', { name: 'Modelled: Wren first' }).click();
+    await page.getByRole('button', { name: 'Done – Wren’s turn' }).click();
     await shown(page, 0);
 
     await markNine(page);
@@ -173,7 +173,7 @@ test('a session can be played with no names at all, and from Today in one tap', 
     .getByRole('button', { name: /^Play now/ })
     .first()
     .click();
-  await page.getByRole('button', { name: 'Modelled: Everyone first' }).click();
+  await page.getByRole('button', { name: 'Done – Everyone’s turn' }).click();
   await page.getByRole('button', { name: /^On own/ }).click();
   await shown(page, 1);
   await finishNow(page);

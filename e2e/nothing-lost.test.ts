@@ -35,7 +35,7 @@ test('the server is killed between taps and right after one: none lost, none dou
   await app.kill();
   await tap(page, '2', 2);
   await tap(page, '3', 3);
-  await page.getByText('2 on this device, not yet on the server').waitFor();
+  await page.getByText('2 on this device, not on the server yet').waitFor();
   await app.start();
   await saved(page);
   await tap(page, '4', 4);
@@ -164,7 +164,7 @@ test('finishing while the server is away: said, kept, and sent from any screen o
   await app.kill();
   await tap(page, '3', 2);
   await finishNow(page);
-  await page.getByText('The last answers are kept on this device').waitFor();
+  await page.getByText('Your last answers are safe on this device').waitFor();
   // The tab goes on to another screen before the server has heard of it.
   await page.goto('about:blank');
   await app.start();

@@ -195,7 +195,7 @@ describe('every family, one item to its record in the file', () => {
     await page.keyboard.press('Escape');
     expect(await violations(page)).toEqual([]);
     await page.reload();
-    await page.getByRole('button', { name: 'That is the harvest: 1 word' }).click();
+    await page.getByRole('button', { name: 'Finish: 1 word' }).click();
     expect(await recorded(session, 1)).toMatchObject([
       { task: 'hunt', outcome: 'on-own', said: names[0], child_id: null },
     ]);
@@ -222,10 +222,10 @@ describe('every family, one item to its record in the file', () => {
     await page.getByRole('button', { name: 'Plan it' }).click();
     await page.waitForURL(/\/plan\/./);
     while (
-      (await page.getByRole('button', { name: 'Take round 1 out' }).count()) &&
+      (await page.getByRole('button', { name: 'Remove round 1 out' }).count()) &&
       !(await page.getByRole('heading', { name: /Round 1: Swapping/ }).count())
     )
-      await page.getByRole('button', { name: 'Take round 1 out' }).click();
+      await page.getByRole('button', { name: 'Remove round 1 out' }).click();
     await page.getByRole('button', { name: 'Play now' }).click();
     await page.waitForURL(/\/play\//);
     const session = sure(page.url().split('/').at(-1));
@@ -318,15 +318,15 @@ describe('a plan', () => {
     await moveByKeys(page, page.getByRole('button', { name: 'Move round 2' }), ['ArrowUp']);
     await page.getByRole('heading', { name: /Round 1: First sounds/ }).waitFor();
     await page.getByRole('button', { name: 'Read the script' }).first().click();
-    await page.getByText('With hands:').waitFor();
+    await page.getByText('Gesture:').waitFor();
     // Frame off, then the time made too short: advice that helps.
     await page.getByRole('button', { name: 'Change round 1' }).click();
-    await page.getByLabel('Tell it as a story').uncheck();
+    await page.getByLabel('Open it with a story').uncheck();
     expect(await violations(page)).toEqual([]);
     await page.keyboard.press('Escape');
     await page.getByText('Does it start with /s/?').first().waitFor();
     await page.getByLabel('Minutes available').fill('2');
-    await page.getByText('It does not fit').waitFor();
+    await page.getByText('This is too long').waitFor();
     await page
       .getByRole('button', { name: /everyone together/ })
       .first()
@@ -390,7 +390,7 @@ describe('a plan', () => {
     await page.goto(`${app.url}/plan`);
     const [download] = await Promise.all([
       page.waitForEvent('download'),
-      page.getByRole('link', { name: 'Peas that rhyme as a file' }).click(),
+      page.getByRole('link', { name: 'Save Peas that rhyme as a file' }).click(),
     ]);
     const text = readFileSync(await download.path(), 'utf8');
     const bring = (content: string): Promise<void> =>
@@ -429,10 +429,10 @@ describe('a plan', () => {
     await page.getByRole('button', { name: 'Add it' }).click();
     await page.getByText('could not be made').waitFor();
     await page.keyboard.press('Escape');
-    await page.getByRole('alert').filter({ hasText: '“elephant” does not fit' }).waitFor();
+    await page.getByRole('alert').filter({ hasText: '“elephant” doesn’t fit' }).waitFor();
     await page.context().setOffline(true);
-    await page.getByRole('button', { name: 'Take round 4 out' }).click();
-    await page.getByRole('alert').filter({ hasText: 'cannot be reached' }).waitFor();
+    await page.getByRole('button', { name: 'Remove round 4 out' }).click();
+    await page.getByRole('alert').filter({ hasText: 'can’t reach the server' }).waitFor();
     expect(await page.locator('main ol > li:has(h2)').count()).toBe(3);
     await page.context().setOffline(false);
     await page.getByRole('button', { name: 'Other words in round 1' }).click();

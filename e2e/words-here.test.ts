@@ -34,7 +34,7 @@ const keep = async (page: Page, accent: string, letIn: boolean): Promise<void> =
   await page.goto(`${app.url}/settings`);
   await page.getByText(accent, { exact: true }).click();
   await page.getByLabel(/^Also offer words/).setChecked(letIn);
-  await page.getByRole('button', { name: /^(Keep this|This is how we count)/ }).click();
+  await page.getByRole('button', { name: /^(Save|This is how we count)/ }).click();
   await page.getByText('Kept.').waitFor();
 };
 
@@ -130,7 +130,7 @@ test('a plan keeps a word that left the bank and says so; a word of it put aside
   await page.goto(`${app.url}/plan`);
   const [download] = await Promise.all([
     page.waitForEvent('download'),
-    page.getByRole('link', { name: 'Peas that rhyme as a file' }).click(),
+    page.getByRole('link', { name: 'Save Peas that rhyme as a file' }).click(),
   ]);
   const file = JSON.parse(readFileSync(await download.path(), 'utf8')) as {
     plan: { rounds: { task: string; step: string; items: { key: string; locked: boolean }[] }[] };
@@ -151,7 +151,7 @@ test('a plan keeps a word that left the bank and says so; a word of it put aside
   });
   await page.getByRole('button', { name: 'Save this plan' }).click();
   await page.waitForURL(/plan\/./);
-  await page.getByText('“jail” isn’t in the word bank any more').waitFor();
+  await page.getByText('“jail” is not in the word bank any more').waitFor();
   // A step by number of sounds is not offered in order, and is still what the round is.
   await page.getByText('3 sounds, of any kind').first().waitFor();
   expect(await violations(page)).toEqual([]);

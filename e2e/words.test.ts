@@ -22,7 +22,7 @@ const accent = async (page: Page, name: string, preset: string): Promise<void> =
   await page.goto(`${app.url}/settings`);
   await page.getByText(name, { exact: true }).click();
   await page.getByRole('button', { name: preset }).click();
-  await page.getByRole('button', { name: /^(Keep this|This is how we count)/ }).click();
+  await page.getByRole('button', { name: /^(Save|This is how we count)/ }).click();
   await page.getByText('Kept.').waitFor();
 };
 
@@ -54,7 +54,7 @@ test('six 3-sound words whose first sound can be held, in under ten seconds of c
 test('too few words: the advice names one filter and how many words, and one click gives them', async () => {
   const { page } = await openPage(browser);
   await page.goto(`${app.url}/words?sounds=3&shape=CCV&sound=%CA%83&place=last`);
-  const advice = await page.getByText(/^No word fits all of this/).textContent();
+  const advice = await page.getByText(/^No word fits all of that/).textContent();
   const promised = Number(sure(/there would be (\d+)/.exec(sure(advice)))[1]);
   expect(promised).toBeGreaterThan(5);
   await page.getByRole('link', { name: 'Allow that' }).click();
@@ -118,7 +118,7 @@ describe('the accent in force changes what is on the screen', () => {
     await page.getByText('saw and door rhyme').waitFor();
     await page.getByText('General American', { exact: true }).click();
     await bath.getByText('b · a · th').waitFor();
-    await page.getByText('saw and door do not rhyme').waitFor();
+    await page.getByText('saw and door don’t rhyme').waitFor();
     await page.getByLabel(/cot and caught alike/).check();
     await page.getByRole('listitem').filter({ hasText: 'moth' }).getByText('m · o · th').waitFor();
     expect(await violations(page)).toEqual([]);
@@ -203,7 +203,7 @@ describe('word sets', () => {
     await page.getByLabel('Name of the set').fill('Wormery words');
     await page.getByRole('button', { name: 'Save', exact: true }).click();
     await page.getByRole('heading', { name: /^Wormery words/ }).waitFor();
-    await page.getByRole('button', { name: 'Take milk out' }).click();
+    await page.getByRole('button', { name: 'Remove milk' }).click();
     await page.waitForURL(/words=nest%2Cfrog%2Csun/);
     await page.getByRole('button', { name: 'Save changes' }).click();
     await page.getByText('Saved as Wormery words.').waitFor();
@@ -233,8 +233,8 @@ describe('word sets', () => {
     const choose = (name: string, text: string): Promise<void> =>
       page.getByLabel('Choose a file').setInputFiles({ name, mimeType: 'text/csv', buffer: Buffer.from(text) });
     await choose('Broken.csv', 'word,sounds,letters\nsun,,\nblorp,,\n<script>,,\nzorble,q q,z\nfrog,,\n');
-    await page.getByText('2 of 5 rows can be used, 3 left out. Nothing has been kept yet.').waitFor();
-    await page.getByText('Not in the word bank, and the file does not say its sounds').waitFor();
+    await page.getByText('2 of 5 rows can be used, 3 left out. Nothing has been saved yet.').waitFor();
+    await page.getByText('It isn’t in the word bank, and the file doesn’t give its sounds').waitFor();
     expect(await violations(page)).toEqual([]);
     await page.reload();
     expect(await page.getByRole('link', { name: 'Broken', exact: true }).count(), 'only looked at').toBe(0);

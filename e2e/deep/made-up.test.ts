@@ -57,8 +57,8 @@ test('a made-up game and accent are chosen, planned, played, looked back on and 
   await addNames(page, url, ['Wren', 'Kofi', 'Ottilie']);
   await page.goto(`${url}/settings`);
   await page.getByText('Bean Row', { exact: true }).click();
-  await page.getByRole('button', { name: /This is how we count|Keep this/ }).click();
-  await page.getByText('Kept. Words are counted').waitFor();
+  await page.getByRole('button', { name: /This is how we count|Save/ }).click();
+  await page.getByText('Saved. Words are counted').waitFor();
 
   await page.goto(`${url}/plan`);
   await page.getByLabel('A quick five').check();

@@ -73,7 +73,7 @@ async function fromCache(request) {
 async function away() {
   const pages = await (await caches.open(PAGES)).keys();
   const links = pages
-    .map(({ url }) => `<li><a href="${new URL(url).pathname}">Go on with the running session</a></li>`)
+    .map(({ url }) => `<li><a href="${new URL(url).pathname}">Carry on with the running session</a></li>`)
     .join('');
   return new Response(
     `<!doctype html>
@@ -85,8 +85,8 @@ async function away() {
   body { font: 20px/1.5 sans-serif; margin: 10vh auto; max-width: 36rem; padding: 0 1rem }
   body { background: #f7f1e3; color: #1c2733 }
 </style>
-<h1>The server cannot be reached</h1>
-<p>What was marked on this device is kept on it and goes to the server as soon as it answers.</p>
+<h1>We can’t reach the server</h1>
+<p>Your marks are safe on this device. We’ll send them to the server as soon as we can reach it.</p>
 <ul>${links}</ul>
 <p><a href="">Try again</a></p>
 </html>`,
