@@ -242,7 +242,7 @@ test('no room left on the device: said plainly, and answers still reach the serv
   await page.context().setOffline(true);
   await nextFinger(page);
   await page.keyboard.press('1');
-  await page.getByText('That tap was not saved').waitFor();
+  await page.getByText('That tap wasn’t saved').waitFor();
   await shown(page, 2);
   await page.context().setOffline(false);
   await tap(page, '1', 3);

@@ -31,7 +31,7 @@ test('names: odd ones are kept as they are, impossible ones are named and stay i
   await page.getByRole('button', { name: 'Add', exact: true }).click();
   await page.getByText('Type at least one name.').waitFor();
   await page.getByLabel('Another group').fill(long);
-  await page.getByRole('button', { name: 'Make the group' }).click();
+  await page.getByRole('button', { name: 'Add the group' }).click();
   await page.getByText('is too long').waitFor();
   expect(await page.getByLabel('Another group').inputValue()).toBe(long);
   expect(trouble).toEqual([]);
@@ -153,7 +153,7 @@ test('a group can be renamed and, once asked, erased with what is in it', async 
   const { page, trouble } = await openPage(browser);
   await page.goto(`${app.url}/children`);
   await page.getByLabel('Another group').fill('Turnips');
-  await page.getByRole('button', { name: 'Make the group' }).click();
+  await page.getByRole('button', { name: 'Add the group' }).click();
   await page.getByRole('button', { name: 'Change Turnips' }).click();
   await page.getByRole('textbox', { name: 'Name', exact: true }).fill('Marrows');
   await page.getByRole('button', { name: 'Save the name' }).click();

@@ -139,7 +139,7 @@ describe('three weeks of the demo', () => {
   test('how old the children are is kept, and a step says what nobody expects of them yet', async () => {
     const { page } = await openPage(browser);
     await page.goto(`${app.url}/children`);
-    await page.getByLabel('How old they are').selectOption('Nursery, 3 to 4');
+    await page.getByLabel('How old are they?').selectOption('Nursery, 3 to 4');
     const kept = async (): Promise<string> => {
       await open(page, app.url, 'Ottilie');
       await page.getByRole('button', { name: /^blend words like sun: / }).click();
@@ -147,7 +147,7 @@ describe('three weeks of the demo', () => {
     };
     await expect.poll(kept).toContain('We wouldn’t expect this at their age yet.');
     await page.goto(`${app.url}/children`);
-    await page.getByLabel('How old they are').selectOption('Reception, 4 to 5');
+    await page.getByLabel('How old are they?').selectOption('Reception, 4 to 5');
     await expect.poll(kept).not.toContain('We wouldn’t expect');
     await page.context().close();
   });
@@ -288,7 +288,7 @@ test('the board holds thirty children, sorts, filters, leads on, and prints on o
   const { page } = await openPage(browser);
   await page.goto(`${own.url}/children`);
   await page.getByLabel('Another group').fill('Thirty');
-  await page.getByRole('button', { name: 'Make the group' }).click();
+  await page.getByRole('button', { name: 'Add the group' }).click();
   await page.getByRole('heading', { name: 'Thirty', exact: true }).waitFor();
   await addNames(
     page,

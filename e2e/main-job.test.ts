@@ -135,7 +135,7 @@ describe.each(
     const group = `Row ${width}`;
     await page.goto(`${app.url}/children`);
     await page.getByLabel('Another group').fill(group);
-    await page.getByRole('button', { name: 'Make the group' }).click();
+    await page.getByRole('button', { name: 'Add the group' }).click();
     await page.getByRole('heading', { name: group, exact: true }).waitFor();
     await addNames(page, app.url, ['Wren', 'Kofi', '=1+1', '<script>alert(1)</script>']);
 
@@ -189,7 +189,7 @@ test('away, back later and another child change whose turn it is; shortcuts rest
   const current = page.locator('nav[aria-label="Children"] [aria-current="true"]');
   await page.goto(`${app.url}/children`);
   await page.getByLabel('Another group').fill('Turns');
-  await page.getByRole('button', { name: 'Make the group' }).click();
+  await page.getByRole('button', { name: 'Add the group' }).click();
   await page.getByRole('heading', { name: 'Turns', exact: true }).waitFor();
   await addNames(page, app.url, ['Ada', 'Bo', 'Cy']);
   await beginPlay(page, app.url, 'sounds=3');

@@ -176,6 +176,28 @@ describe('every family, one item to its record in the file', () => {
     await page.context().close();
   });
 
+  test('a story: sentence by sentence, a tap on each catch, kept with the answer', async () => {
+    const { page, trouble } = await openPage(browser);
+    const session = await play(page, 'story', 'starts');
+    await page.getByText('Sentence 1 of').waitFor();
+    const first = await page.locator('main p button[aria-pressed]').allTextContents();
+    for (const [i] of first.entries()) await page.locator('main p button[aria-pressed]').nth(i).click();
+    await page.getByText(`${first.length} of `, { exact: false }).first().waitFor();
+    await page.getByRole('button', { name: 'Next sentence' }).click();
+    await page.getByText('Sentence 2 of').waitFor();
+    expect(await violations(page)).toEqual([]);
+    // What was caught is still there after a reload, and goes with the mark.
+    await page.reload();
+    await page.getByText('Sentence 1 of').waitFor();
+    if (first.length) await page.locator('main p button[aria-pressed="true"]').first().waitFor();
+    await page.keyboard.press('1');
+    const [row] = await recorded(session, 1);
+    expect(row).toMatchObject({ task: 'story', step: 'starts', outcome: 'on-own', child_id: null });
+    expect((sure(row).said ?? '').split(', ').filter(Boolean)).toHaveLength(first.length);
+    expect(trouble).toEqual([]);
+    await page.context().close();
+  });
+
   test('word hunt: the clock, ticks and their taking back, a word that is not listed, the harvest', async () => {
     const { page, trouble } = await openPage(browser);
     const session = await play(page, 'hunt', '5-6');

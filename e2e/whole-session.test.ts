@@ -24,7 +24,7 @@ onStage((one, other) => {
 async function group(page: Page, name: string, children: readonly string[]): Promise<void> {
   await page.goto(`${app.url}/children`);
   await page.getByLabel('Another group').fill(name);
-  await page.getByRole('button', { name: 'Make the group' }).click();
+  await page.getByRole('button', { name: 'Add the group' }).click();
   await page.getByRole('heading', { name, exact: true }).waitFor();
   await addNames(page, app.url, children);
 }

@@ -203,7 +203,7 @@ describe('word sets', () => {
     await page.getByLabel('Name of the set').fill('Wormery words');
     await page.getByRole('button', { name: 'Save', exact: true }).click();
     await page.getByRole('heading', { name: /^Wormery words/ }).waitFor();
-    await page.getByRole('button', { name: 'Remove milk' }).click();
+    await page.getByRole('button', { name: 'Remove milk', exact: true }).click();
     await page.waitForURL(/words=nest%2Cfrog%2Csun/);
     await page.getByRole('button', { name: 'Save changes' }).click();
     await page.getByText('Saved as Wormery words.').waitFor();
@@ -239,7 +239,7 @@ describe('word sets', () => {
     await page.reload();
     expect(await page.getByRole('link', { name: 'Broken', exact: true }).count(), 'only looked at').toBe(0);
     await choose('Broken.csv', 'word\nsun\nblorp\nfrog\n');
-    await page.getByRole('button', { name: 'Keep 2 words' }).click();
+    await page.getByRole('button', { name: 'Save 2 words' }).click();
     await page.getByRole('link', { name: 'Broken', exact: true }).waitFor();
     await choose('notes.json', '{"hello": 1}');
     await page.getByRole('alert').filter({ hasText: 'not a word set' }).waitFor();

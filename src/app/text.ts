@@ -101,7 +101,7 @@ export const apiSessionsIdHomeRoute = {
 
 export const apiSessionsIdLogRoute = {
   bodyJsonNothing: 'The body is not JSON. Nothing was saved.',
-  bodyFitNothing: (explain: string) => `The body does not fit: ${explain} Nothing was saved.`,
+  bodyFitNothing: (explain: string) => `The body doesn’t fit: ${explain} Nothing was saved.`,
 } as const;
 
 export const apiSetsIdExportRoute = {

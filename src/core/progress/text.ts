@@ -45,7 +45,7 @@ export const nextStep = {
     `${since} right on “${name}” since then, so it’s time to try this again.`,
   yetHoldsEnd: (name: string, own: string) =>
     `“${name}” isn’t there yet (${own}), but this step is secure: finish on a success.`,
-  comesHelpSame: (own: string) => `They can do it with help (${own}), so play it again with a little less.`,
+  comesHelpSame: (own: string) => `They can do it with help (${own}), so play it again with a little less help.`,
   sameStepOther: (capital: string) => `${capital}. Play the same step with new words.`,
   begunFewMore: (own: string) => `Just started (${own}): a few more turns will show.`,
   noReplyFar:

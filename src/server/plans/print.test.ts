@@ -24,7 +24,7 @@ const readable = (html: string): string =>
     .replace(/&amp;/g, '&')
     .replace(/\s+/g, ' ');
 
-test('the paper has every line that Play would say: the opening, each ask with its parts, the story, the turns', async () => {
+test('the paper has every line that Play would say: opening, asks with their parts, stories, turns', async () => {
   const { id: groupId } = await addGroup('Radishes');
   await addChildren(groupId, 'Wren\nKofi\nIdris');
   for (const task of TASKS) {

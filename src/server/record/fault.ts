@@ -28,8 +28,8 @@ export function soundsOf(key: string, session: PlannedSession, find: Lookup): st
 }
 
 /**
- * True where an item can be read back: its first word is known, or it is made of sounds alone, or stands for a name or a
- * story.
+ * True where an item can be read back: its first word is known, or it is made of sounds alone, or stands for a name or
+ * a story.
  */
 const readable = (key: string, find: Lookup): boolean => {
   const { words, sounds } = readKey(key);

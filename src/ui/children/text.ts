@@ -14,12 +14,12 @@ export const addForms = {
   eachLine: 'One on each line.',
   add: 'Add',
   anotherGroup: 'Another group',
-  makeTheGroup: 'Make the group',
+  makeTheGroup: 'Add the group',
 } as const;
 
 export const ageBand = {
   serverCannotReached: 'We can’t reach the server. Please choose again in a moment.',
-  howOld: 'How old they are',
+  howOld: 'How old are they?',
   notSaid: 'not set',
 } as const;
 
@@ -28,7 +28,7 @@ export const awayButton = {
 } as const;
 
 export const boardScreen = {
-  secureAtSomething: 'secure somewhere',
+  secureAtSomething: 'has something secure',
   gettingThere: 'getting there',
   notThereYet: 'not there yet',
   tooLittleSeen: 'not enough seen yet',
@@ -105,7 +105,7 @@ export const earsScreen = {
   alikeAnswers: (n: number, answers: number) => `You gave the same mark for ${n} of ${answers} answers.`,
   bothUsedMark: 'Both gave the same mark every time, so we can’t say more than that.',
   beyondChanceKappa: (number: string, kappaWord: string, number2: string, number3: string) =>
-    `Beyond chance: kappa ${number}, ${kappaWord}; it may lie anywhere from ${number2} to ${number3}.`,
+    `That is ${kappaWord} agreement, with chance allowed for (kappa ${number}, likely between ${number2} and ${number3}).`,
   toTalkAbout: 'Worth talking about',
 } as const;
 
@@ -165,7 +165,7 @@ export const ownWay = {
   forLine: (label: string, label2: string) => `${label} for ${label2}`,
   noInClusters: (list: string) => `leaves out ${list} in clusters`,
   says: (ownWayWords: string) => `says ${ownWayWords}`,
-  noHighSounds: 'no high sounds',
+  noHighSounds: 'finds high sounds hard to hear',
   theirOwnWay: 'speech differences',
   serverCannotReached: 'We can’t reach the server. What you chose is still here.',
   leavesOutClusters: 'When two consonants come together, leaves out',

@@ -164,7 +164,7 @@ export const link = {
   deviceNoRoom:
     'This device has no room left, so answers go straight to the server. They’re safe while we can reach it.',
   tapKeptDevice:
-    'That tap was not saved: this device has no room and we can’t reach the server. Please note it on paper.',
+    'That tap wasn’t saved: this device has no room and we can’t reach the server. Please note it on paper.',
 } as const;
 
 export const run = {
@@ -174,7 +174,7 @@ export const run = {
 } as const;
 
 export const send = {
-  serverCouldSave: 'The server could not save the answer.',
+  serverCouldSave: 'The server couldn’t save the answer.',
 } as const;
 
 export const store = {

@@ -44,7 +44,7 @@ export const settingsForm = {
 } as const;
 
 export const taughtGrid = {
-  lastTickKept: (error: string) => `${error} Your last tick was not saved.`,
+  lastTickKept: (error: string) => `${error} Your last tick wasn’t saved.`,
   soundsWeTaught: 'Sounds we’ve taught',
   wordsOnlyThese: (groupName: string, count: number, all: number) =>
     `For ${groupName}: ${count} of ${all}. On the Words screen you can ask for words with only these sounds.`,

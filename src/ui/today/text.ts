@@ -7,7 +7,7 @@ export const readyForms = {
 
 export const todayScreen = {
   readyFor: (name: string) => `Ready for ${name}`,
-  isNotFinished: (title: string) => `“${title}” is not finished.`,
+  isNotFinished: (title: string) => `You haven’t finished “${title}”.`,
   go: 'Carry on',
   lately: 'Lately',
   sessionsStandOnce: (name: string) => `${name}’s sessions will appear here once you’ve played one.`,

@@ -32,7 +32,7 @@ export const ownWordForm = {
   addAWord: 'Add words',
   wordChildrenUse:
     'Add a word your children use that isn’t in the word bank. Say it aloud as you go: your ear decides.',
-  dictionary: 'The dictionary does not have',
+  dictionary: 'The dictionary doesn’t have',
   saySlowlyTap: '. Say it slowly and tap each sound you hear.',
   howSay: 'How do you say it?',
   isIt: (list: string) => `Is it ${list}?`,
@@ -134,7 +134,7 @@ export const shelfScreen = {
   asIn: (as: string) => ` as in ${as}`,
   propShelf: 'Prop shelf',
   tickOwn: (owned: number, covered: number, shelf: number) =>
-    `Tick what you have. ${owned ? `${owned} ${owned === 1 ? 'thing' : 'things'} on the shelf; ${covered} of ${shelf} ` + 'first sounds have one.' : 'Nothing is ticked yet.'}`,
+    `Tick what you have. ${owned ? `${owned} ${owned === 1 ? 'thing' : 'things'} on the shelf; ${covered} of ${shelf} first sounds have one.` : 'Nothing is ticked yet.'}`,
   toCollect: 'To collect',
   nothingYet: (list: string) => `and nothing yet for ${list}.`,
   smallPartsChoking:
@@ -178,7 +178,7 @@ export const wordPageScreen = {
   asWeCount: 'As we count',
   toKnow: 'Good to know',
   wordOurs: 'One of our own words',
-  itIs: (x: string) => `It is ${x}`,
+  itIs: (x: string) => `It’s ${x}`,
   changeThisWord: 'Change this word',
   withLine: (groupName: string) => `With ${groupName}`,
   playedGroupYet: 'You haven’t played it with this group yet.',
