@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import Papa from 'papaparse';
 import type { Browser, Page } from 'playwright-core';
 import { describe, expect, test } from 'vitest';
-import { addNames, beginPlay, nextFinger, openApp, openPage, shown, type App, finishNow } from './support/app';
+import { addNames, beginPlay, nextFinger, openApp, openPage, shown, tap, type App, finishNow } from './support/app';
 import { onStage } from './support/stage';
 import { times } from '../src/core/testing/deep';
 import { sure } from '../src/core/sure';
@@ -182,6 +182,29 @@ test('a session can be played with no names at all, and from Today in one tap', 
   expect(trouble).toEqual([]);
   await page.context().close();
   await fresh.stop();
+});
+
+test('the page for families is one page of A4, and its text is what is copied', async () => {
+  const { page } = await openPage(browser);
+  const session = await beginPlay(page, app.url, 'sounds=4');
+  await tap(page, '1', 1);
+  await page.goto(`${app.url}/print/home/${session}`);
+  await page.getByRole('heading', { name: 'Try this at home' }).waitFor();
+  // As much as a page can have: the bounds are held by the test of 200 sessions beside the server's page.
+  await page.evaluate(() => {
+    const line =
+      'We took words apart, sound by sound, and put them back together, one after the other, until lunch was ready.';
+    for (const list of document.querySelectorAll('main ul')) {
+      const all = [...list.children];
+      for (const item of all) item.textContent = line;
+    }
+    const [played] = document.querySelectorAll('main ul');
+    while (played && played.children.length < 4)
+      played.append(Object.assign(document.createElement('li'), { textContent: line }));
+  });
+  const pdf = (await page.pdf({ format: 'A4' })).toString('latin1');
+  expect(pdf.match(/\/Type\s*\/Page[^s]/g)).toHaveLength(1);
+  await page.context().close();
 });
 
 test('away, back later and another child change whose turn it is; shortcuts rest while someone types', async () => {
