@@ -126,7 +126,7 @@ describe('three weeks of the demo', () => {
     await open(page, app.url, 'Saoirse');
     await page.getByRole('button', { name: 'Play this' }).click();
     await page.waitForURL(/\/play\//);
-    await page.getByRole('button', { name: /^Modelled/ }).click();
+    await page.getByRole('button', { name: /^Done –/ }).click();
     // The warm-up is for everyone; a tap on her name gives her the turn.
     await page.locator('nav[aria-label="Children"] li', { hasText: 'Saoirse' }).getByRole('button').first().click();
     await page.getByText('Always for Saoirse: hears it twice.').waitFor();
@@ -172,7 +172,7 @@ describe('three weeks of the demo', () => {
     await page.goto(`${app.url}/children/ears`);
     await page.getByRole('heading', { name: 'HB and KM' }).waitFor();
     await page.getByText(/^You gave the same mark for \d+ of \d+ answers\.$/).waitFor();
-    await page.getByText(/kappa \d\.\d\d, (fair|moderate|good|very good)/).waitFor();
+    await page.getByText(/That is (fair|moderate|good|very good) agreement/).waitFor();
     await page.getByRole('heading', { name: 'Worth talking about' }).waitFor();
     expect(await violations(page)).toEqual([]);
     await page.context().close();
@@ -183,16 +183,16 @@ describe('three weeks of the demo', () => {
     await page.goto(`${app.url}/settings`);
     await page.getByLabel('4 of the last 5').check();
     await page.getByText('This rule is often wrong').waitFor();
-    await page.getByRole('button', { name: 'Keep', exact: true }).click();
-    await page.getByText('Kept.', { exact: true }).waitFor();
+    await page.getByRole('button', { name: 'Save these rules' }).click();
+    await page.getByText('Saved.', { exact: true }).waitFor();
     await open(page, app.url, 'Kofi');
     await page.getByText('This rule is often wrong').waitFor();
     await page.goto(`${app.url}/children/board`);
     await page.getByText('This rule is often wrong').waitFor();
     await page.goto(`${app.url}/settings`);
     await page.getByLabel('Weighed').check();
-    await page.getByRole('button', { name: 'Keep', exact: true }).click();
-    await page.getByText('Kept.', { exact: true }).waitFor();
+    await page.getByRole('button', { name: 'Save these rules' }).click();
+    await page.getByText('Saved.', { exact: true }).waitFor();
     await page.context().close();
   });
 });
@@ -264,11 +264,11 @@ test('a second pair of ears marks beside: the first adult’s marks stand, and b
     if (page === second) await page.goto(first.url());
     await awake(page);
     await page.keyboard.press('d');
-    await page.getByLabel(/^Who marks/).fill(by);
+    await page.getByLabel(/^Who is marking/).fill(by);
     if (page === second) await page.getByRole('switch', { name: 'I’m a second pair of ears, listening along' }).click();
     await page.keyboard.press('Escape');
   }
-  await first.getByRole('button', { name: /^Modelled/ }).click();
+  await first.getByRole('button', { name: /^Done –/ }).click();
   await shown(first, 0);
   await second.getByRole('button', { name: /^On own/ }).waitFor();
   for (const [i, key] of ['1', '1', '3', '2'].entries()) await tap(first, key, i + 1);

@@ -278,7 +278,7 @@ test('a plan with a long name shows all of it, and opens at its top', async () =
     expect(Math.max(...hidden.map((pixels) => sure(pixels))), `hidden at ${width}`).toBeLessThanOrEqual(1);
     await name.press('Enter');
     expect(await name.inputValue()).not.toContain('\n');
-    await page.getByText('Kept', { exact: true }).waitFor();
+    await page.getByText('Changes saved', { exact: true }).waitFor();
     await page.context().close();
   }
 });

@@ -55,7 +55,7 @@ async function play(page: Page, task: string, step?: string): Promise<string> {
   await page.waitForURL(/\/plan\/./);
   await page.getByRole('button', { name: 'Play now' }).click();
   await page.waitForURL(/\/play\//);
-  await page.getByRole('button', { name: /^Modelled/ }).click();
+  await page.getByRole('button', { name: /^Done –/ }).click();
   return sure(page.url().split('/').at(-1));
 }
 
@@ -244,14 +244,14 @@ describe('every family, one item to its record in the file', () => {
     await page.getByRole('button', { name: 'Plan it' }).click();
     await page.waitForURL(/\/plan\/./);
     while (
-      (await page.getByRole('button', { name: 'Remove round 1 out' }).count()) &&
+      (await page.getByRole('button', { name: 'Remove round 1' }).count()) &&
       !(await page.getByRole('heading', { name: /Round 1: Swapping/ }).count())
     )
-      await page.getByRole('button', { name: 'Remove round 1 out' }).click();
+      await page.getByRole('button', { name: 'Remove round 1' }).click();
     await page.getByRole('button', { name: 'Play now' }).click();
     await page.waitForURL(/\/play\//);
     const session = sure(page.url().split('/').at(-1));
-    await page.getByRole('button', { name: /^Modelled/ }).click();
+    await page.getByRole('button', { name: /^Done –/ }).click();
     await page.getByRole('button', { name: /^On own/ }).waitFor();
     const turn = page.locator('nav[aria-label="Children"] [aria-current="true"]');
     for (const n of [1, 2, 3]) {
@@ -300,7 +300,7 @@ async function playTwoRounds(page: Page, session: string, total: number): Promis
     await nextFinger(page);
   }
   await page.getByRole('button', { name: /^Next: Echo words/ }).click();
-  await page.getByRole('button', { name: /^Modelled/ }).click();
+  await page.getByRole('button', { name: /^Done –/ }).click();
   await page.getByRole('button', { name: /^On own/ }).waitFor();
   await page.keyboard.press('1');
   const rows = await recorded(session, total + 1);
@@ -350,11 +350,11 @@ describe('a plan', () => {
     await page.getByLabel('Minutes available').fill('2');
     await page.getByText('This is too long').waitFor();
     await page
-      .getByRole('button', { name: /everyone together/ })
+      .getByRole('button', { name: /play it all together/ })
       .first()
       .click();
     await page.getByRole('button', { name: 'Undo', exact: true }).click();
-    await page.getByText('Kept', { exact: true }).waitFor();
+    await page.getByText('Changes saved', { exact: true }).waitFor();
     await page.getByRole('button', { name: 'Save', exact: true }).click();
     await page.getByRole('button', { name: 'Saved', exact: true }).waitFor();
     await page.reload();
@@ -366,7 +366,7 @@ describe('a plan', () => {
     await page.getByRole('button', { name: 'Play now' }).click();
     await page.waitForURL(/\/play\//);
     const session = sure(page.url().split('/').at(-1));
-    await page.getByRole('button', { name: /^Modelled/ }).click();
+    await page.getByRole('button', { name: /^Done –/ }).click();
     await page.getByRole('button', { name: /^On own/ }).waitFor();
     const total = Number(
       sure(/of (\d+)/.exec(sure(await page.getByRole('img', { name: /turns done$/ }).getAttribute('aria-label'))))[1],
@@ -399,7 +399,7 @@ describe('a plan', () => {
     await page.getByLabel('Name of the plan').fill('Friday in the shed');
     answer();
     await expect.poll(() => words.textContent()).not.toBe(before);
-    await page.getByText('Kept', { exact: true }).waitFor();
+    await page.getByText('Changes saved', { exact: true }).waitFor();
     const after = await words.textContent();
     await page.reload();
     expect(await page.getByLabel('Name of the plan').inputValue()).toBe('Friday in the shed');
@@ -449,16 +449,16 @@ describe('a plan', () => {
     await page.getByRole('button', { name: 'Change round 2' }).click();
     await page.getByLabel('Add a word').fill('elephant');
     await page.getByRole('button', { name: 'Add it' }).click();
-    await page.getByText('could not be made').waitFor();
+    await page.getByText('That didn’t work').waitFor();
     await page.keyboard.press('Escape');
     await page.getByRole('alert').filter({ hasText: '“elephant” doesn’t fit' }).waitFor();
     await page.context().setOffline(true);
-    await page.getByRole('button', { name: 'Remove round 4 out' }).click();
+    await page.getByRole('button', { name: 'Remove round 4' }).click();
     await page.getByRole('alert').filter({ hasText: 'can’t reach the server' }).waitFor();
     expect(await page.locator('main ol > li:has(h2)').count()).toBe(3);
     await page.context().setOffline(false);
     await page.getByRole('button', { name: 'Other words in round 1' }).click();
-    await page.getByText('Kept', { exact: true }).waitFor();
+    await page.getByText('Changes saved', { exact: true }).waitFor();
     await page.reload();
     expect(await page.locator('main ol > li:has(h2)').count()).toBe(3);
     await page.context().close();

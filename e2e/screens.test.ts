@@ -148,7 +148,7 @@ describe.each(RUN_AT)('at %i × %i', (width, height) => {
       await page.getByRole('button', { name: /^Play with/ }).click();
       await page.waitForURL(/\/play\//);
       await check(page);
-      await page.getByRole('button', { name: /^Modelled/ }).click();
+      await page.getByRole('button', { name: /^Done –/ }).click();
       await page.getByRole('button', { name: /^On own/ }).waitFor();
       await check(page);
       const targets = await page
@@ -198,7 +198,7 @@ describe.each(RUN_AT)('at %i × %i', (width, height) => {
     }
     await page.goto(`${app.url}/look-back/${session}`);
     await page
-      .getByRole('button', { name: /put right$/ })
+      .getByRole('button', { name: /correct this$/ })
       .first()
       .click();
     await page.getByRole('dialog').waitFor();
@@ -228,7 +228,7 @@ test('a whole choice by keyboard alone', async () => {
   await page.waitForURL(/sounds=2/);
   await tabTo(/^Play with/);
   await page.keyboard.press('Enter');
-  await page.getByRole('button', { name: /^Modelled/ }).waitFor();
+  await page.getByRole('button', { name: /^Done –/ }).waitFor();
   await page.keyboard.press('Enter');
   await page.getByRole('button', { name: /^On own/ }).waitFor();
   await page.keyboard.press('1');
@@ -245,7 +245,7 @@ test('settings: the example changes with the choice, and confirming lets contest
   await page.getByRole('button', { name: 'As the letters go' }).click();
   await page.getByText('box has 3').waitFor();
   await page.getByRole('button', { name: 'This is how we count' }).click();
-  await page.getByText('Kept.').waitFor();
+  await page.getByText('Saved.').waitFor();
   await page.reload();
   await page.getByText('box has 3').waitFor();
   await page.goto(`${empty.url}/words?sounds=3`);
@@ -285,7 +285,7 @@ test('dim for nap time: chosen once, kept on the device, legible everywhere, and
   await page.emulateMedia({ media: 'screen' });
   await page.goto(`${app.url}/words?sounds=4&task=segmenting`);
   await page.getByRole('button', { name: /^Play with/ }).click();
-  await page.getByRole('button', { name: /^Modelled/ }).click();
+  await page.getByRole('button', { name: /^Done –/ }).click();
   await page.getByRole('button', { name: /^On own/ }).waitFor();
   await check(page);
   await page.getByRole('button', { name: /^On this device/ }).click();

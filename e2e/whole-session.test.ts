@@ -72,7 +72,7 @@ test('a whole session by keyboard alone, from Today to Look back', async () => {
       if (!(await page.getByRole('button', { name: /^Next: / }).count())) break;
       await tabTo(/^Next: /);
       await page.keyboard.press('Enter');
-      await page.getByRole('button', { name: /^Modelled/ }).waitFor();
+      await page.getByRole('button', { name: /^Done –/ }).waitFor();
       await page.keyboard.press('Enter');
       await page.getByRole('button', { name: /^On own/ }).waitFor();
     }
@@ -115,7 +115,7 @@ test('a whole session by touch on a tablet held upright', async () => {
   await touch.getByRole('button', { name: /^Play with/ }).tap();
   await touch.waitForURL(/\/play\//);
   const session = sure(touch.url().split('/').at(-1));
-  await touch.getByRole('button', { name: /^Modelled/ }).tap();
+  await touch.getByRole('button', { name: /^Done –/ }).tap();
   await touch.getByRole('button', { name: /^On own/ }).waitFor();
   const taps: readonly [RegExp, string][] = [
     [/^On own/, 'on-own'],
@@ -161,7 +161,7 @@ test(
     await page.getByRole('button', { name: /^Play with/ }).click();
     await page.waitForURL(/\/play\//);
     const session = sure(page.url().split('/').at(-1));
-    await page.getByRole('button', { name: /^Modelled/ }).click();
+    await page.getByRole('button', { name: /^Done –/ }).click();
     await page.getByRole('button', { name: /^On own/ }).waitFor();
     for (let turns = 1; turns <= 30; turns += 1) {
       const done = page.getByRole('button', { name: 'One more turn each' });

@@ -34,8 +34,8 @@ const keep = async (page: Page, accent: string, letIn: boolean): Promise<void> =
   await page.goto(`${app.url}/settings`);
   await page.getByText(accent, { exact: true }).click();
   await page.getByLabel(/^Also offer words/).setChecked(letIn);
-  await page.getByRole('button', { name: /^(Save|This is how we count)/ }).click();
-  await page.getByText('Kept.').waitFor();
+  await page.getByRole('button', { name: /^(Save how we|This is how we count)/ }).click();
+  await page.getByText('Saved.').waitFor();
 };
 
 test('a British group is offered British words, an American one its own, both where they are let in', async () => {
@@ -85,7 +85,7 @@ test('a word put aside, from its page, a set, a plan or Play, never comes back u
   const playing = await chosen(page);
   await page.getByRole('button', { name: /^Play with/ }).click();
   await page.waitForURL(/\/play\//);
-  await page.getByRole('button', { name: /^Modelled/ }).click();
+  await page.getByRole('button', { name: /^Done –/ }).click();
   const ask = async (): Promise<void> => {
     await page.getByRole('button', { name: /^On this device/ }).click();
     await page.getByRole('button', { name: 'Not with this group …' }).click();

@@ -22,8 +22,8 @@ const accent = async (page: Page, name: string, preset: string): Promise<void> =
   await page.goto(`${app.url}/settings`);
   await page.getByText(name, { exact: true }).click();
   await page.getByRole('button', { name: preset }).click();
-  await page.getByRole('button', { name: /^(Save|This is how we count)/ }).click();
-  await page.getByText('Kept.').waitFor();
+  await page.getByRole('button', { name: /^(Save how we|This is how we count)/ }).click();
+  await page.getByText('Saved.').waitFor();
 };
 
 test('six 3-sound words whose first sound can be held, in under ten seconds of clicking', async () => {
@@ -148,7 +148,7 @@ test('a word of our own: asked for its vowel, confirmed, found among the words; 
   await page.goto(`${app.url}/words/new`);
   await page.getByLabel('The word').fill('zorble');
   await page.getByRole('button', { name: 'Find its sounds' }).click();
-  await page.getByText('The dictionary does not have').waitFor();
+  await page.getByText('The dictionary doesn’t have').waitFor();
   const pad = page.getByRole('region', { name: 'Tap the sounds' });
   for (const label of ['z', 'or', 'b']) await pad.getByRole('button', { name: label, exact: true }).click();
   await pad.getByRole('button', { name: 'l', exact: true }).click();

@@ -75,7 +75,7 @@ async function begin(page, task) {
 
 /** The adult has shown how it goes. */
 async function modelled(page) {
-  await page.getByRole('button', { name: /^Modelled/ }).click();
+  await page.getByRole('button', { name: /^Done –/ }).click();
   await pause(page);
 }
 

@@ -57,7 +57,7 @@ test('a made-up game and accent are chosen, planned, played, looked back on and 
   await addNames(page, url, ['Wren', 'Kofi', 'Ottilie']);
   await page.goto(`${url}/settings`);
   await page.getByText('Bean Row', { exact: true }).click();
-  await page.getByRole('button', { name: /This is how we count|Save/ }).click();
+  await page.getByRole('button', { name: /This is how we count|Save how we/ }).click();
   await page.getByText('Saved. Words are counted').waitFor();
 
   await page.goto(`${url}/plan`);
@@ -74,7 +74,7 @@ test('a made-up game and accent are chosen, planned, played, looked back on and 
   await page.getByRole('button', { name: 'Play now' }).click();
   await page.waitForURL(/play/);
   await awake(page);
-  await page.getByRole('button', { name: /^Modelled/ }).click();
+  await page.getByRole('button', { name: /^Done –/ }).click();
   await page
     .getByText(/Which one grew longer/)
     .first()

@@ -160,7 +160,7 @@ export async function beginPlay(page: Page, url: string, query: string): Promise
   await page.getByRole('button', { name: /^Play with/ }).click();
   await page.waitForURL(/\/play\//);
   await awake(page);
-  await page.getByRole('button', { name: /^Modelled/ }).click();
+  await page.getByRole('button', { name: /^Done –/ }).click();
   await page.getByRole('button', { name: /^On own/ }).waitFor();
   return sure(page.url().split('/').at(-1));
 }

@@ -42,9 +42,9 @@ export const planScreen = {
   lettersAfterAnswer: 'letters after the answer',
   earsOnly: 'ears only',
   undo: 'Undo',
-  keeping: 'Saving…',
-  kept: 'Saved',
-  notKept: 'Not saved',
+  keeping: 'Saving changes…',
+  kept: 'Changes saved',
+  notKept: 'Changes not saved',
 } as const;
 
 export const planSide = {

@@ -4,6 +4,7 @@ import { clsx } from 'clsx';
 import type { Item } from '@/core/games/item';
 import { modelLine } from './model-line';
 import { ROLE, Tag } from './tag';
+import { isTold } from './run/catches';
 import { useRun } from './use-run';
 import { answerLine as say } from './text';
 
@@ -11,11 +12,12 @@ import { answerLine as say } from './text';
 export function AnswerLine() {
   const item = useRun((run) => run.item);
   const modelling = useRun((run) => run.modelling);
-  const hunting = useRun((run) => run.hunting);
+  // A hunt and a story show what is right in their own place.
+  const elsewhere = useRun((run) => run.hunting || isTold(run.item));
   const covered = useRun((run) => run.view.covered);
   if (!item) return null;
   return (
-    <div className={`flex min-h-[3.6rem] items-baseline gap-4 ${hunting && !modelling ? 'hidden' : ''}`}>
+    <div className={`flex min-h-[3.6rem] items-baseline gap-4 ${elsewhere && !modelling ? 'hidden' : ''}`}>
       <Tag tone={ROLE.listen}>{modelling ? say.model : say.listen}</Tag>
       {covered ? (
         <p className="text-muted">{say.hiddenWhileChildren}</p>

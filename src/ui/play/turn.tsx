@@ -4,6 +4,7 @@ import { AfterMark } from './after-mark';
 import { AnswerLine } from './answer-line';
 import { HuntView } from './hunt-view';
 import { ItemView } from './item-view';
+import { isTold } from './run/catches';
 import { beatCount } from './run/beats';
 import { SayPanel } from './say-panel';
 import { Stage } from './stage';
@@ -15,7 +16,7 @@ import { turn as say } from './text';
 /** A turn, or the model before it: what to say, the item, what is right, and what is at hand. */
 export function Turn() {
   const hunting = useRun((run) => run.hunting && !run.modelling);
-  const telling = useRun(({ item }) => item?.view.kind === 'story' && item.view.title !== undefined);
+  const telling = useRun(({ item }) => isTold(item));
   const turnKey = useRun((run) => run.turnKey);
   return (
     <Stage>

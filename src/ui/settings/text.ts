@@ -19,7 +19,7 @@ export const progressForm = {
   whenStepSecure: 'When is a step secure?',
   unitsComeFirst: 'What comes first?',
   adultsLeadGroup: 'How many adults can lead a group?',
-  keep: 'Save',
+  keep: 'Save these rules',
 } as const;
 
 export const settingsForm = {
@@ -35,7 +35,7 @@ export const settingsForm = {
   doNotRhyme: 'don’t rhyme',
   rhyme: 'rhyme',
   counting: 'Counting',
-  keepThis: 'Save',
+  keepThis: 'Save how we say and count',
   howWeCount: 'This is how we count',
   untilSayWords: 'Until you choose, words that people count differently stay out of the games.',
   has: (x: boolean, one: number, two: number) => `has ${x ? one : two}`,

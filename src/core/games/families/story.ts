@@ -62,16 +62,18 @@ const READING =
 function readOut(story: Story, target: string, step: Step, material: Material): Made {
   const sentences = caught(story, target, howOf(step), material);
   const hits = catchesOf(story, target, howOf(step), material);
+  // As they are printed: a name with its capital, without the stop behind it.
+  const shown = sentences.flat().flatMap(({ text, hit }) => (hit ? [text.replace(/^[^\p{L}]+|[^\p{L}]+$/gu, '')] : []));
   return {
     head: null,
     words: [],
     view: { kind: 'story', title: story.title, sentences },
-    expected: hits.join(', '),
+    expected: shown.join(', '),
     judged: { by: 'list', entries: hits },
     listed: story.title,
     slots: { sound: slash(target, material), title: story.title, list: story.sentences.join(' ') },
     how: `${advice([target], material.accent)} ${READING}`,
-    script: script(hits.join(', ')),
+    script: script(shown.join(', ')),
     likely: [inWords('some', 'some-missed', { show: 'some', note: 'but missed others' })],
     facts: [
       ['every word is known', strangers(story, material).length === 0],

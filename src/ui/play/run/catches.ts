@@ -1,4 +1,8 @@
+import type { Item } from '@/core/games/item';
 import type { Run } from './run';
+
+/** True for a little story, which is read sentence by sentence. */
+export const isTold = (item: Item | undefined): boolean => item?.view.kind === 'story' && item.view.title !== undefined;
 
 /** A word of a story as its tick is kept. Example: `catchId(0, 2, 'sock.') // '0.2 sock'`. */
 export const catchId = (sentence: number, word: number, text: string): string =>
