@@ -39,9 +39,9 @@ async function open(page: Page, url: string, name: string): Promise<string> {
 }
 
 const PROFILES: readonly (readonly [string, RegExp, string])[] = [
-  ['Ottilie', /^Can .*blend words like (sun|pot|lamp|frog|plant|rabbit).* alone\./, 'runs ahead'],
-  ['Wren', /cluster at the (start|end) slips/, 'drops sounds from clusters'],
-  ['Idris', /Often gives no reply, which says nothing of what is known/, 'quiet'],
+  ['Ottilie', /^On their own, can .*blend words like (sun|pot|lamp|frog|plant|rabbit)/, 'runs ahead'],
+  ['Wren', /of two (starting|end) sounds|in a cluster at the (start|end)/, 'drops sounds from clusters'],
+  ['Idris', /Often gives no reply, which doesn’t tell us what they know/, 'quiet'],
   ['Tomasz', /with help/, 'manages with help'],
 ];
 

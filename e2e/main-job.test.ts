@@ -112,7 +112,7 @@ async function filesHold(page: Page): Promise<void> {
     'Doesn’t count',
     'On own',
   ]);
-  expect(sure(data[1])['marked before as']).toBe('With help (thought about it again)');
+  expect(sure(data[1])['marked before as']).toBe('With help (changed my mind)');
   expect(sure(sure(data[3])['sounds that slipped']).split(' ')).toHaveLength(1);
   expect(sure(data[5]).help).toBe('said again');
   expect(sure(data[6]).note).toBe('said it 12345 times');

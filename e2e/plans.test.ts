@@ -334,7 +334,7 @@ describe('a plan', () => {
     await page.getByRole('button', { name: 'Lock' }).click();
     await page.keyboard.press('Escape');
     await page.getByRole('button', { name: 'Other words in round 2' }).click();
-    await expect.poll(() => rounds.nth(1).locator('ul').getByLabel('kept').count()).toBe(1);
+    await expect.poll(() => rounds.nth(1).locator('ul').getByLabel('locked').count()).toBe(1);
     await expect.poll(() => rounds.nth(1).locator('ul').textContent()).toContain(sure(second));
     // By keyboard: the second round goes before the first.
     await moveByKeys(page, page.getByRole('button', { name: 'Move round 2' }), ['ArrowUp']);

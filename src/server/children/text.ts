@@ -11,7 +11,7 @@ export const childPage = {
   theWayTo: (holds: number, list: string) => `${holds ? 'Working towards' : 'Is working towards'}: ${list}.`,
   oftenGivesNo: 'Often gives no reply, which doesn’t tell us what they know. Try pairs, pictures or pointing.',
   enoughBeenSeen: 'We haven’t seen enough yet to say where this child is.',
-  of: (subject: string, missed: number, asked: number) => `Often misses ${subject} (${missed} of ${asked})`,
+  of: (subject: string, missed: number, asked: number) => `Often misses ${subject}: ${missed} of ${asked}`,
   atTheStart: 'at the start',
   inTheMiddle: 'in the middle',
   atTheEnd: 'at the end',

@@ -22,9 +22,9 @@ export function HomePaperScreen({ paper }: { paper: HomePaper }) {
     );
   const part = (heading: string, lines: readonly string[]) =>
     lines.length > 0 && (
-      <section className="mt-7 break-inside-avoid">
-        <h2 className="mb-2 text-2xl">{heading}</h2>
-        <ul className="space-y-1.5 text-xl">
+      <section className="mt-7 break-inside-avoid print:mt-4">
+        <h2 className="mb-2 text-2xl print:mb-1 print:text-xl">{heading}</h2>
+        <ul className="space-y-1.5 text-xl print:space-y-1 print:text-lg">
           {lines.map((line) => (
             <li key={line}>{line}</li>
           ))}
@@ -48,31 +48,31 @@ export function HomePaperScreen({ paper }: { paper: HomePaper }) {
           {COPIED_WORDS[copied]}
         </p>
       </nav>
-      <h1 className="text-5xl">{paper.title}</h1>
+      <h1 className="text-5xl print:text-4xl">{paper.title}</h1>
       <p className="mt-1 text-xl text-muted">
         {paper.group} · {paper.day}
       </p>
-      <ul className="mt-6 space-y-1.5 font-word text-2xl leading-snug">
+      <ul className="mt-6 space-y-1.5 font-word text-2xl leading-snug print:mt-4 print:text-xl">
         {paper.played.map((line) => (
           <li key={line}>{line}</li>
         ))}
       </ul>
       {part(say.tryHome, paper.game ? [paper.game] : [])}
       {paper.words.length > 0 && (
-        <section className="mt-7 break-inside-avoid">
-          <h2 className="mb-2 text-2xl">{say.aFewWords}</h2>
+        <section className="mt-7 break-inside-avoid print:mt-4">
+          <h2 className="mb-2 text-2xl print:mb-1 print:text-xl">{say.aFewWords}</h2>
           <dl className="grid grid-cols-[max-content_1fr] items-baseline gap-x-8 border-y border-line py-2 font-word">
             {paper.words.map(({ word, apart }) => (
               <div key={word} className="contents">
-                <dt className="py-1 text-3xl font-bold">{word}</dt>
-                <dd className="text-2xl text-muted">{apart}</dd>
+                <dt className="py-1 text-3xl font-bold print:py-0.5 print:text-2xl">{word}</dt>
+                <dd className="text-2xl text-muted print:text-xl">{apart}</dd>
               </div>
             ))}
           </dl>
         </section>
       )}
       {part(say.howSaySounds, paper.sounds)}
-      <p className="mt-7 text-xl">{paper.close}</p>
+      <p className="mt-7 text-xl print:mt-4 print:text-lg">{paper.close}</p>
     </main>
   );
 }

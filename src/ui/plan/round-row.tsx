@@ -212,7 +212,7 @@ function Items({ items, setDialog, stretch, ask, round, number }: ItemsProps) {
               edgeOf(as, stretch(i)),
             )}
           >
-            {locked && <Lock aria-label="kept" size={15} className="shrink-0" />}
+            {locked && <Lock aria-label="locked" size={15} className="shrink-0" />}
             <span className="min-w-0 wrap-anywhere">{as?.label ?? key}</span>
             {as?.note && <span className="text-base text-muted">{as.note}</span>}
             {stretch(i) && <span className="text-base text-muted">{SAY.stretch}</span>}
