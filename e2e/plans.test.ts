@@ -188,7 +188,8 @@ describe('every family, one item to its record in the file', () => {
     expect(await violations(page)).toEqual([]);
     // What was caught is still there after a reload, and goes with the mark.
     await page.reload();
-    await page.getByText('Sentence 1 of').waitFor();
+    await page.getByText('Sentence 2 of').waitFor();
+    await page.getByRole('button', { name: 'Back', exact: true }).click();
     if (first.length) await page.locator('main p button[aria-pressed="true"]').first().waitFor();
     await page.keyboard.press('1');
     const [row] = await recorded(session, 1);
@@ -337,7 +338,7 @@ describe('a plan', () => {
     await expect.poll(() => rounds.nth(1).locator('ul').getByLabel('locked').count()).toBe(1);
     await expect.poll(() => rounds.nth(1).locator('ul').textContent()).toContain(sure(second));
     // By keyboard: the second round goes before the first.
-    await moveByKeys(page, page.getByRole('button', { name: 'Move round 2' }), ['ArrowUp']);
+    await moveByKeys(page, page.getByRole('button', { name: 'Move round 2', exact: true }), ['ArrowUp']);
     await page.getByRole('heading', { name: /Round 1: First sounds/ }).waitFor();
     await page.getByRole('button', { name: 'Read the script' }).first().click();
     await page.getByText('Gesture:').waitFor();

@@ -186,12 +186,12 @@ describe('word sets', () => {
     const { page, trouble } = await openPage(browser);
     await page.goto(`${app.url}/words?sounds=any&words=sun,frog,milk,nest`);
     // By keys: lift, two down, drop (the way dnd-kit documents for its keyboard sensor).
-    await moveByKeys(page, page.getByRole('button', { name: 'Move sun' }), ['ArrowDown', 'ArrowDown']);
+    await moveByKeys(page, page.getByRole('button', { name: 'Move sun', exact: true }), ['ArrowDown', 'ArrowDown']);
     await page.waitForURL(/words=frog%2Cmilk%2Csun%2Cnest/);
     // By hand.
     const [from, to] = [
-      await page.getByRole('button', { name: 'Move nest' }).boundingBox(),
-      await page.getByRole('button', { name: 'Move frog' }).boundingBox(),
+      await page.getByRole('button', { name: 'Move nest', exact: true }).boundingBox(),
+      await page.getByRole('button', { name: 'Move frog', exact: true }).boundingBox(),
     ];
     await page.mouse.move(sure(from).x + 20, sure(from).y + 20);
     await page.mouse.down();

@@ -1,7 +1,6 @@
 'use client';
 
 import { clsx } from 'clsx';
-import { useState } from 'react';
 import type { View } from '@/core/games/view';
 import { tick } from './run/acts';
 import { catchId } from './run/catches';
@@ -14,18 +13,30 @@ type Story = Extract<View, { kind: 'story' }>;
 export function StoryView() {
   const story = useRun(({ item }) => (item?.view.kind === 'story' && item.view.title ? item.view : null));
   const caught = useRun((run) => run.state.ticked.size);
-  const [at, setAt] = useState(0);
+  const store = useStore();
+  const draft = useRun((run) => run.draft.sentence);
   if (!story) return null;
   const last = story.sentences.length - 1;
+  const at = Math.min(draft, last);
   const hits = story.sentences.flat().filter((w) => w.hit).length;
   return (
     <div className="max-w-[56rem] py-2">
       <Sentence story={story} at={at} />
       <div className="mt-4 flex flex-wrap items-center gap-x-6 gap-y-2">
-        <button type="button" className="plain min-h-16" disabled={at === 0} onClick={() => setAt(at - 1)}>
+        <button
+          type="button"
+          className="plain min-h-16"
+          disabled={at === 0}
+          onClick={() => store.note({ sentence: at - 1 })}
+        >
           {say.back}
         </button>
-        <button type="button" className="plain min-h-16 px-6" disabled={at === last} onClick={() => setAt(at + 1)}>
+        <button
+          type="button"
+          className="plain min-h-16 px-6"
+          disabled={at === last}
+          onClick={() => store.note({ sentence: at + 1 })}
+        >
           {say.nextSentence}
         </button>
         <p role="status" className="text-lg text-muted">

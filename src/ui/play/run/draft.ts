@@ -9,9 +9,11 @@ export interface Draft {
   readonly note: string;
   /** Index of the gap between sounds. */
   readonly gap: number;
+  /** Index of the sentence of a story that is being read. */
+  readonly sentence: number;
 }
 
-export const EMPTY: Draft = { turnKey: '', missed: [], helps: [], note: '', gap: 0 };
+export const EMPTY: Draft = { turnKey: '', missed: [], helps: [], note: '', gap: 0, sentence: 0 };
 
 /** How much slower each tap of “slower” is. */
 export const GAPS = [1, 1.5, 2] as const;
