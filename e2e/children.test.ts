@@ -70,7 +70,7 @@ describe('three weeks of the demo', () => {
     await page.getByRole('button', { name: /^blend words like sun: / }).click();
     await page.getByText(/^Blend words like sun: getting there\.$/).waitFor();
     await page
-      .getByText(/with help \d/)
+      .getByText(/\d with help/)
       .first()
       .waitFor();
     expect(await page.getByRole('button', { name: /: secure\./ }).count()).toBe(0);
@@ -121,7 +121,7 @@ describe('three weeks of the demo', () => {
     await page.getByRole('button', { name: 'Saoirse: speech differences' }).click();
     await page.getByLabel('Needs to hear everything twice').check();
     expect(await violations(page)).toEqual([]);
-    await page.getByRole('button', { name: 'Lock' }).click();
+    await page.getByRole('button', { name: 'Save', exact: true }).click();
     await page.getByRole('button', { name: 'Saoirse: hears it twice' }).waitFor();
     await open(page, app.url, 'Saoirse');
     await page.getByRole('button', { name: 'Play this' }).click();

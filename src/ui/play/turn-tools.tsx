@@ -41,7 +41,7 @@ function Buttons() {
         <div
           role="group"
           aria-label={say.whoSpeaks}
-          className="flex min-w-0 overflow-x-auto rounded-xl border border-line-strong bg-card"
+          className="flex max-w-full min-w-0 flex-wrap overflow-hidden rounded-xl border border-line-strong bg-card"
         >
           {steps.map((name) => (
             <button
