@@ -118,7 +118,7 @@ describe('three weeks of the demo', () => {
   test('what is always so for a child is set once, told in Play, and never offered as a help', async () => {
     const { page } = await openPage(browser);
     await page.goto(`${app.url}/children`);
-    await page.getByRole('button', { name: 'Saoirse: speech differences' }).click();
+    await page.getByRole('button', { name: 'Saoirse: add speech differences' }).click();
     await page.getByLabel('Needs to hear everything twice').check();
     expect(await violations(page)).toEqual([]);
     await page.getByRole('button', { name: 'Save', exact: true }).click();

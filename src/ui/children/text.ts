@@ -163,10 +163,10 @@ export const ownWay = {
   childSaysOwn:
     'A child’s own way of saying sounds never counts as a mistake. This isn’t a diagnosis: if you’re worried about speech or hearing, talk to the family and your special-needs lead.',
   forLine: (label: string, label2: string) => `${label} for ${label2}`,
-  noInClusters: (list: string) => `leaves out ${list} in clusters`,
+  noInClusters: (list: string) => `no ${list} in clusters`,
   says: (ownWayWords: string) => `says ${ownWayWords}`,
   noHighSounds: 'finds high sounds hard to hear',
-  theirOwnWay: 'speech differences',
+  theirOwnWay: 'add speech differences',
   serverCannotReached: 'We can’t reach the server. What you chose is still here.',
   leavesOutClusters: 'When two consonants come together, leaves out',
   keepIt: 'Save',
