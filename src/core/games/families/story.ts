@@ -15,7 +15,7 @@ const howOf = (step: Step): Catching => (step.place === 'first' ? 'first' : 'any
 /** Consonants alone are asked for: a vowel inside a word is no sound to catch on the fly. */
 const isAsked = (ipa: string): boolean => CONSONANTS[ipa] !== undefined;
 
-/** Stories every word of which is known here, and none put aside. */
+/** Stories every word of which is known here. */
 const readable = (material: Material): readonly Story[] =>
   material.keep('stories', () => material.stories.filter((s) => strangers(s, material).length === 0));
 
@@ -42,7 +42,7 @@ function readingOf({ head, step, material, random, wishes }: Building): Spec | n
       ipa !== undefined &&
       !wishes.avoid.has(story.id) &&
       (wishes.sound === undefined || wishes.sound === ipa) &&
-      !strangersAside(story, material) &&
+      !hasWordAside(story, material) &&
       standsAlone(story, howOf(step), material, (other) => other !== ipa && neverApart(ipa, other, wishes))
     );
   });
@@ -50,7 +50,7 @@ function readingOf({ head, step, material, random, wishes }: Building): Spec | n
 }
 
 /** True where a word of the story was put aside by the group. */
-const strangersAside = (story: Story, { whyWithheld }: Material): boolean =>
+const hasWordAside = (story: Story, { whyWithheld }: Material): boolean =>
   story.sentences.some((sentence) =>
     sentence.split(/\s+/).some((w) => whyWithheld(w.toLowerCase().replace(/[^\p{L}]/gu, '')) === 'put-aside'),
   );
