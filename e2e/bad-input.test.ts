@@ -136,7 +136,7 @@ describe('npm start says what is in the way', () => {
     writeFileSync(path.join(folder, 'bouncy-echo.sqlite'), 'a letter');
     const { status, said } = start({ PORT: '1', BOUNCY_ECHO_DATA: folder });
     expect(status).toBe(1);
-    expect(said).toContain('is not a database. We haven’t touched it.');
+    expect(said).toContain('isn’t a database. We haven’t touched it.');
     rmSync(folder, { recursive: true });
   });
   test('the data folder cannot be written', () => {

@@ -152,7 +152,7 @@ export function checkDataFile(file) {
   if (!existsSync(file) || statSync(file).size === 0) return;
   if (!statSync(file).isFile() || readFileSync(file).subarray(0, 15).toString() !== 'SQLite format 3') {
     throw new Stop(
-      `The file ${file} is not a database. It has not been touched.\nMove it away, or name another data ` +
+      `The file ${file} isn’t a database. We haven’t touched it.\nMove it away, or name another data ` +
         'folder: BOUNCY_ECHO_DATA=/some/folder npm start',
     );
   }

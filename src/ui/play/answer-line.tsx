@@ -17,7 +17,7 @@ export function AnswerLine() {
   const covered = useRun((run) => run.view.covered);
   if (!item) return null;
   return (
-    <div className={`flex min-h-[3.6rem] items-baseline gap-4 ${elsewhere && !modelling ? 'hidden' : ''}`}>
+    <div className={`flex min-h-[2.7rem] items-baseline gap-4 ${elsewhere && !modelling ? 'hidden' : ''}`}>
       <Tag tone={ROLE.listen}>{modelling ? say.model : say.listen}</Tag>
       {covered ? (
         <p className="text-muted">{say.hiddenWhileChildren}</p>

@@ -28,7 +28,7 @@ export function SayPanel() {
         <p className={clsx('font-word leading-tight', sizeOf(modelling, item))}>
           {modelling ? <Opening /> : <Ask item={item} />}
         </p>
-        <p className="mt-1 text-muted">{modelling ? <ModelHow /> : <How item={item} />}</p>
+        <p className="mt-1 leading-snug text-muted">{modelling ? <ModelHow /> : <How item={item} />}</p>
       </div>
       <Think />
     </div>

@@ -26,7 +26,7 @@ export function Turn() {
       {telling && <StoryView key={turnKey} />}
       {!hunting && !telling && <ItemView />}
       <AnswerLine />
-      <div className="mt-auto grid grid-cols-[minmax(0,1fr)] gap-2 max-xl:gap-1.5">
+      <div className="mt-auto grid grid-cols-[minmax(0,1fr)] gap-1.5">
         {!hunting && <Tools />}
         <AfterMark />
       </div>
