@@ -10,5 +10,5 @@ export const ROUTINE_WORDS: Readonly<Record<RoutineStep, string>> = {
   'my-turn': 'My turn',
   together: 'Together',
   'your-turn': 'Your turn',
-  join: 'Put it back together',
+  join: 'Join it up',
 };

@@ -38,7 +38,7 @@ export const boardScreen = {
   nobodyChooseEveryone: 'No one matches. Choose “everyone” to see them all.',
   childrenAndSkills: 'Children and skills',
   eachSquareNames: (ruleNote: string | null) =>
-    `Each box shows the step a child is working on, or the last step once all are secure. ${ruleNote} A teaching record, not a diagnosis.`,
+    `Each box shows the step a child is working on, or the last step once all are secure. ${ruleNote ? `${ruleNote} ` : ''}A teaching record, not a diagnosis.`,
   sortBy: 'Sort by',
   show: 'Show',
   hereToday: 'here today',

@@ -6,7 +6,7 @@ export const afterMark = {
   skipComeBack: 'Skip: come back to this child later',
   note: 'Note',
   undo: (name: string | null) => (name ? `Undo: ${name}` : 'Undo'),
-  allJoinIt: 'All put it back together:',
+  allJoinIt: 'All join it up:',
   moreAbout: (name: string, x: string) => `More about ${name}: ${x}`,
   nothingMarkedYet: 'Nothing marked yet',
   putRight: 'corrected',
