@@ -7,8 +7,8 @@ const source = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe
 type Axe = typeof import('axe-core');
 
 /**
- * Every violation axe finds on the page (WCAG 2.2 A and AA, and its best practices), as short lines; and a value that was
- * printed where a word should stand.
+ * Every violation axe finds on the page (WCAG 2.2 A and AA, and its best practices), as short lines; and a value that
+ * was printed where a word should stand.
  */
 export async function violations(page: Page): Promise<string[]> {
   if (!(await page.evaluate(() => 'axe' in window))) await page.evaluate(source);
