@@ -53,11 +53,11 @@ interface Piece {
   readonly word: string;
 }
 
+/** A word without the stops and quotation marks around it. Example: `bare('“Bye,') // 'Bye'`. */
+export const bare = (text: string): string => text.replace(/^[^\p{L}]+|[^\p{L}]+$/gu, '');
+
 const piecesOf = (sentence: string): Piece[] =>
-  sentence.split(/\s+/).map((text) => ({
-    text,
-    word: text.toLowerCase().replace(/^[^\p{L}]+|[^\p{L}]+$/gu, ''),
-  }));
+  sentence.split(/\s+/).map((text) => ({ text, word: bare(text).toLowerCase() }));
 
 const HISSING = new Set(['s', 'z', 'ʃ', 'ʒ', 'tʃ', 'dʒ']);
 const VOICELESS = new Set(['p', 't', 'k', 'f', 'θ']);
@@ -136,3 +136,7 @@ export const catchesOf = (story: Story, target: string, how: Catching, material:
   strong(story, material)
     .filter(({ sounds }) => hasIt(sounds, target, how))
     .map(({ word }) => word);
+
+/** True where the group has put a word of the story aside. */
+export const hasAside = (story: Story, { whyWithheld }: Material): boolean =>
+  story.sentences.flatMap(piecesOf).some(({ word }) => whyWithheld(word) === 'put-aside');

@@ -24,6 +24,6 @@ export const reopen = {
 export const startSession = {
   groupMoreChoose: 'That group isn’t here any more. Choose a group and start again.',
   wordBankChoose: (list: string) => `These aren’t in the word bank: ${list}. Choose other words and start again.`,
-  everyWordSet: 'Every word of this set is put aside for this group. Choose other words.',
+  everyWordSet: 'All the words in this set are put aside for this group. Choose other words.',
   planNoRound: 'This plan has no words in it yet. Add some and start again.',
 } as const;

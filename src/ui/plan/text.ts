@@ -7,7 +7,7 @@ export const gamePicker = {
 
 export const importPlan = {
   bringPlan: 'Open a plan from a file',
-  planSavedFile: 'A plan someone saved as a file. You’ll see every round before it is saved.',
+  planSavedFile: 'Open a plan that someone saved as a file. You’ll see every round before anything is saved.',
   reading: 'Reading…',
   chooseAFile: 'Choose a file',
   nothingWasImported: (fault: string) => `${fault} Nothing was imported.`,

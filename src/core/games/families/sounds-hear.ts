@@ -177,7 +177,7 @@ const callOut = (words: readonly Word[], target: string, step: Step, material: M
   };
 };
 
-const SOME_MISSED = inWords('some', 'some-missed', { show: 'some', note: 'but missed others' });
+export const SOME_MISSED = inWords('some', 'some-missed', { show: 'some', note: 'but missed others' });
 
 /** No three alike in a row: hands would stay up. */
 const mixed = (words: readonly Word[], target: string): boolean =>

@@ -1,4 +1,3 @@
-import { inWords } from '../../answers/likely';
 import { CONSONANTS } from '../../phonology/sounds';
 import type { Word } from '../../lexicon/entry';
 import type { Material } from '../material';
@@ -6,8 +5,20 @@ import { need } from '../proof';
 import { advice } from '../saying';
 import type { Spec } from '../spec';
 import type { Step } from '../step';
-import { catchesOf, CATCHES, caught, standsAlone, strangers, tagsOf, type Catching, type Story } from '../stories';
+import {
+  bare,
+  catchesOf,
+  CATCHES,
+  caught,
+  hasAside,
+  standsAlone,
+  strangers,
+  tagsOf,
+  type Catching,
+  type Story,
+} from '../stories';
 import type { Building, Made, Task } from '../task';
+import { SOME_MISSED } from './sounds-hear';
 import { neverApart, script, slash, some } from './common';
 
 const howOf = (step: Step): Catching => (step.place === 'first' ? 'first' : 'anywhere');
@@ -42,18 +53,12 @@ function readingOf({ head, step, material, random, wishes }: Building): Spec | n
       ipa !== undefined &&
       !wishes.avoid.has(story.id) &&
       (wishes.sound === undefined || wishes.sound === ipa) &&
-      !hasWordAside(story, material) &&
+      !hasAside(story, material) &&
       standsAlone(story, howOf(step), material, (other) => other !== ipa && neverApart(ipa, other, wishes))
     );
   });
   return some(fitting, random)[0] ?? null;
 }
-
-/** True where a word of the story was put aside by the group. */
-const hasWordAside = (story: Story, { whyWithheld }: Material): boolean =>
-  story.sentences.some((sentence) =>
-    sentence.split(/\s+/).some((w) => whyWithheld(w.toLowerCase().replace(/[^\p{L}]/gu, '')) === 'put-aside'),
-  );
 
 const READING =
   'Read slowly, one sentence at a time. If they catch a little word such as “was” or “and”, that’s fine too.';
@@ -63,7 +68,7 @@ function readOut(story: Story, target: string, step: Step, material: Material): 
   const sentences = caught(story, target, howOf(step), material);
   const hits = catchesOf(story, target, howOf(step), material);
   // As they are printed: a name with its capital, without the stop behind it.
-  const shown = sentences.flat().flatMap(({ text, hit }) => (hit ? [text.replace(/^[^\p{L}]+|[^\p{L}]+$/gu, '')] : []));
+  const shown = sentences.flat().flatMap(({ text, hit }) => (hit ? [bare(text)] : []));
   return {
     head: null,
     words: [],
@@ -74,7 +79,7 @@ function readOut(story: Story, target: string, step: Step, material: Material): 
     slots: { sound: slash(target, material), title: story.title, list: story.sentences.join(' ') },
     how: `${advice([target], material.accent)} ${READING}`,
     script: script(shown.join(', ')),
-    likely: [inWords('some', 'some-missed', { show: 'some', note: 'but missed others' })],
+    likely: [SOME_MISSED],
     facts: [
       ['every word is known', strangers(story, material).length === 0],
       ['there is enough to catch', hits.length >= CATCHES],

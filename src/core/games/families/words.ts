@@ -2,6 +2,7 @@ import { numberLikely } from '../../answers/likely';
 import type { Word } from '../../lexicon/entry';
 import type { Family } from '../family';
 import { need, wordOf } from '../proof';
+import { bare } from '../stories';
 import { shownOf } from '../marks';
 import { playable, type Material } from '../material';
 import type { Step } from '../step';
@@ -16,7 +17,7 @@ import { script } from './common';
 export const wordsOf = (sentence: string): string[] =>
   sentence
     .split(/\s+/)
-    .map((w) => w.toLowerCase().replace(/^[^\p{L}]+|[^\p{L}]+$/gu, ''))
+    .map((w) => bare(w).toLowerCase())
     .filter(Boolean);
 
 /**

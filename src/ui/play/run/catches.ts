@@ -1,4 +1,5 @@
 import type { Item } from '@/core/games/item';
+import { bare } from '@/core/games/stories';
 import type { Run } from './run';
 
 /** True for a little story, which is read sentence by sentence. */
@@ -6,7 +7,7 @@ export const isTold = (item: Item | undefined): boolean => item?.view.kind === '
 
 /** A word of a story as its tick is kept. Example: `catchId(0, 2, 'sock.') // '0.2 sock'`. */
 export const catchId = (sentence: number, word: number, text: string): string =>
-  `${sentence}.${word} ${text.replace(/^[^\p{L}]+|[^\p{L}]+$/gu, '')}`.slice(0, 40);
+  `${sentence}.${word} ${bare(text)}`.slice(0, 40);
 
 /** The words of a story that were caught, in the order they are read; null where there is no story or no catch. */
 export function caughtIn({ item, state }: Pick<Run, 'item' | 'state'>): string | null {
