@@ -388,3 +388,6 @@ export const distinct = (answers: readonly LikelyAnswer[]): LikelyAnswer[] =>
   answers
     .filter((a, i) => (a.show !== null || a.line !== undefined) && answers.findIndex((b) => b.id === a.id) === i)
     .slice(0, MOST);
+
+/** Some of a list, where all of it was asked for. */
+export const SOME_MISSED: LikelyAnswer = inWords('some', 'some-missed', { show: 'some', note: say.butMissedOthers });

@@ -81,6 +81,7 @@ export const judge = {
 } as const;
 
 export const likely = {
+  butMissedOthers: 'but missed others',
   lost: (slashes: string) => `left out ${slashes}`,
   lastSoundOnly: 'just the last sound',
   theStartOnly: 'just the start',

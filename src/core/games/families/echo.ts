@@ -1,4 +1,4 @@
-import { inWords } from '../../answers/likely';
+import { SOME_MISSED } from '../../answers/likely';
 import type { Word } from '../../lexicon/entry';
 import { traitsOf } from '../../lexicon/traits';
 import { isPair } from '../../phonology/articulation';
@@ -14,8 +14,6 @@ import type { Made, Task, Wishes } from '../task';
 import type { Step } from '../step';
 import { sure } from '../../sure';
 import { bestOf, firstOf, ipaOf, script, slash, some } from './common';
-
-const SOME_MISSED = inWords('some', 'some-missed', { show: 'some', note: 'but missed others' });
 
 /** Words to say back that do not muddle each other: other starts, other ends. */
 function unlikeEach(

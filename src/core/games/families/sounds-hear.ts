@@ -1,4 +1,4 @@
-import { choiceLikely, inWords } from '../../answers/likely';
+import { choiceLikely, SOME_MISSED } from '../../answers/likely';
 import { firstMaking, inCluster } from '../../lexicon/difficulty';
 import type { Word } from '../../lexicon/entry';
 import { traitsOf } from '../../lexicon/traits';
@@ -176,8 +176,6 @@ const callOut = (words: readonly Word[], target: string, step: Step, material: M
     ],
   };
 };
-
-export const SOME_MISSED = inWords('some', 'some-missed', { show: 'some', note: 'but missed others' });
 
 /** No three alike in a row: hands would stay up. */
 const mixed = (words: readonly Word[], target: string): boolean =>

@@ -1,3 +1,4 @@
+import { SOME_MISSED } from '../../answers/likely';
 import { CONSONANTS } from '../../phonology/sounds';
 import type { Word } from '../../lexicon/entry';
 import type { Material } from '../material';
@@ -18,7 +19,6 @@ import {
   type Story,
 } from '../stories';
 import type { Building, Made, Task } from '../task';
-import { SOME_MISSED } from './sounds-hear';
 import { neverApart, script, slash, some } from './common';
 
 const howOf = (step: Step): Catching => (step.place === 'first' ? 'first' : 'anywhere');
