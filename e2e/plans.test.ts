@@ -55,7 +55,10 @@ async function play(page: Page, task: string, step?: string): Promise<string> {
   await page.waitForURL(/\/plan\/./);
   await page.getByRole('button', { name: 'Play now' }).click();
   await page.waitForURL(/\/play\//);
-  await page.getByRole('button', { name: /^Done –/ }).click();
+  const done = page.getByRole('button', { name: /^Done –/ });
+  await done.click();
+  // What is tapped before the model is kept belongs to the model.
+  await done.waitFor({ state: 'detached' });
   return sure(page.url().split('/').at(-1));
 }
 
