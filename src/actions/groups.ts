@@ -79,6 +79,14 @@ export async function keepOwnWay(childId: string, way: unknown): Promise<FormSta
   return formAnswer(() => people.setOwnWay(childId, way));
 }
 
+export async function keepPlant(childId: string, plant: unknown): Promise<FormState> {
+  return formAnswer(() => people.setPlant(childId, plant));
+}
+
+export async function plantGroup(groupId: string): Promise<FormState> {
+  return formAnswer(() => people.plantGroup(groupId));
+}
+
 export async function eraseChild(childId: string): Promise<FormState> {
   return formAnswer(() => people.eraseChild(childId));
 }

@@ -11,6 +11,7 @@ import {
   STANDINGS,
 } from '../answers/outcome';
 import { ownWaySchema } from '../answers/own-way-schema';
+import { plantSchema } from './schemas';
 import { STATES } from '../progress/rule';
 
 /** Everything that is kept about one child, as an open file. Described in docs/child-file.md. */
@@ -26,6 +27,7 @@ export const childFileSchema = z.strictObject({
     addedAt: time,
     awayOn: z.iso.date().nullable(),
     ownWay: ownWaySchema,
+    plant: plantSchema.nullable().default(null),
   }),
   states: z.array(z.strictObject({ ladder: z.string(), step: z.string(), state: z.enum(STATES), why: z.string() })),
   chosenSteps: z.array(

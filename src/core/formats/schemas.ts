@@ -11,6 +11,7 @@ import { isConsonantKey, isVowelKey } from '../phonology/keys';
 import { parseTranscription } from '../phonology/transcription';
 import { ACCENT_IDS } from '../phonology/accents';
 import { CONVENTION_IDS } from '../phonology/conventions';
+import { PLANTS } from '../sessions/plants';
 import { AGE_BANDS } from '../progress/age-band';
 import { LADDERS, UNIT_ORDERS } from '../progress/ladders';
 import { RULES } from '../progress/rule';
@@ -259,6 +260,7 @@ export const settingsSchema = z.object({
 });
 
 /** How old the children of a group are. */
+export const plantSchema = z.enum(PLANTS);
 export const ageBandSchema = z.enum(AGE_BANDS);
 
 /** How answers are weighed, which units come first, and how many adults can lead a group. */

@@ -37,6 +37,8 @@ export interface SessionState {
   readonly calling: boolean;
   /** Who asks, where children play in pairs. */
   readonly partnerId: string | null;
+  /** Who is likely to go after that, so that they can get ready; `null` where nobody can say. */
+  readonly thenId: string | null;
   /** A child for whom three in a row were too hard: time for an easier one. */
   readonly rescue: string | null;
   /** The children of this session, late ones at the end. */
@@ -198,6 +200,7 @@ interface Turn {
   readonly childId: string | null;
   readonly calling: boolean;
   readonly partnerId: string | null;
+  readonly thenId: string | null;
   readonly rescue: string | null;
   readonly word: string;
   readonly planned: number;
@@ -221,7 +224,7 @@ interface RoundNow {
 /** In a check-in everyone gets the same items, and nothing is offered in between. */
 function turnOfCheck({ plan, present, inRound, chosen, done }: RoundNow): Turn {
   const { childId, word, left, over } = checkTurn(plan, present, inRound, chosen?.childId ?? null);
-  const none = { calling: false, partnerId: null, rescue: null };
+  const none = { calling: false, partnerId: null, thenId: null, rescue: null };
   return { childId, word: chosen?.word ?? word, over, planned: done + left, ...none };
 }
 
@@ -234,10 +237,12 @@ function turnOf(r: Reading, now: RoundNow): Turn {
   const others = present.filter((id) => id !== childId);
   const asks = (child: string): string | null =>
     nextChild(others, [...before, { childId: child, outcome: 'on-own' }], waiting, r.ahead);
+  const then = childId && !volunteers && done + 1 < planned ? asks(childId) : null;
   return {
     childId,
     calling: volunteers && !chosen,
     partnerId: way === 'pairs' && childId ? asks(childId) : null,
+    thenId: then,
     rescue: tooHard(inRound, resting),
     word: chosen?.word ?? wordOfTurn(plan, done, r.swaps),
     planned,

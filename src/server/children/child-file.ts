@@ -2,6 +2,7 @@ import { format } from 'date-fns';
 import { heardText } from '../../core/answers/heard';
 import { childCsv, childFileSchema, type ChildFile } from '../../core/formats/child-file';
 import { FATES, type Fate } from '../../core/sessions/standing';
+import { plantOf } from '../../core/sessions/plants';
 import { evidenceOf } from '../../core/progress/evidence';
 import { whySentence } from '../../core/progress/why';
 import { choicesOf } from './chosen-steps';
@@ -56,6 +57,7 @@ export async function childFile(childId: string, now = Date.now()): Promise<Chil
       addedAt: iso(child.created_at),
       awayOn: child.away_on,
       ownWay: readOwnWay(child.own_way),
+      plant: plantOf(child.plant),
     },
     states: evidenceOf(sure(runs.get(childId)), now, rule).flatMap(({ ladder, rungs }) =>
       rungs

@@ -25,6 +25,7 @@ import { database } from '../storage/database';
 import type { PlanRow } from '../storage/models';
 import { inTurns, otherTurns } from '../storage/other-turns';
 import { replayPlan } from '../record/session-record';
+import { givePlants } from '../../core/sessions/plants';
 import { sure } from '../../core/sure';
 import { answerAs, type DemoAnswer, PROFILES, type ProfileId } from './profiles';
 
@@ -108,6 +109,7 @@ export async function seedDemo(now: number, seed = 2026): Promise<boolean> {
   for (const [position, group] of scenario.groups.entries()) {
     const groupId = newId(start);
     const children = group.children.map((child) => ({ ...child, id: newId(start) }));
+    const plants = givePlants(children.map(() => null));
     await write(async (transaction) => {
       const { name, ageBand } = group;
       await models.groups.create(
@@ -123,6 +125,7 @@ export async function seedDemo(now: number, seed = 2026): Promise<boolean> {
           away_on: c.awayToday ? format(now, 'yyyy-MM-dd') : null,
           created_at: start,
           own_way: JSON.stringify({ ...NO_OWN_WAY, ...c.ownWay }),
+          plant: plants[i] ?? null,
         })),
         { transaction },
       );

@@ -3,8 +3,9 @@ import { v7 } from 'uuid';
 import { PLAIN_TEXT, type OwnWay } from '../../core/answers/own-way';
 import { ownWaySchema } from '../../core/answers/own-way-schema';
 import { readNames, type NamesRead } from '../../core/formats/names';
+import { givePlants, plantOf, type PlantId } from '../../core/sessions/plants';
 import { AGE_BANDS, type AgeBand } from '../../core/progress/age-band';
-import { ageBandSchema, explain, idSchema, nameSchema } from '../../core/formats/schemas';
+import { ageBandSchema, explain, idSchema, nameSchema, plantSchema } from '../../core/formats/schemas';
 import { database } from '../storage/database';
 import { rememberErased } from './erased';
 import { Problem } from '../storage/problems';
@@ -16,6 +17,7 @@ interface Child {
   readonly name: string;
   readonly away: boolean;
   readonly ownWay: OwnWay;
+  readonly plant: PlantId | null;
 }
 export interface Group {
   readonly id: string;
@@ -44,7 +46,13 @@ export async function listGroups(): Promise<Group[]> {
     children: children
       .map((c) => c.get())
       .filter((c) => c.group_id === g.get().id)
-      .map((c) => ({ id: c.id, name: c.name, away: c.away_on === day, ownWay: readOwnWay(c.own_way) })),
+      .map((c) => ({
+        id: c.id,
+        name: c.name,
+        away: c.away_on === day,
+        ownWay: readOwnWay(c.own_way),
+        plant: plantOf(c.plant),
+      })),
   }));
 }
 
@@ -107,6 +115,7 @@ export async function addChildren(groupId: string, text: string): Promise<NamesR
         away_on: null,
         created_at: Date.now(),
         own_way: PLAIN_TEXT,
+        plant: null,
       })),
       { transaction },
     );
@@ -122,7 +131,7 @@ const idOf = (id: string): string => {
 
 async function change(
   childId: string,
-  values: { name?: string; away_on?: string | null; own_way?: string },
+  values: { name?: string; away_on?: string | null; own_way?: string; plant?: string | null },
 ): Promise<void> {
   const { models, write } = await database();
   const [rows] = await write((transaction) =>
@@ -143,6 +152,25 @@ export async function setOwnWay(childId: string, way: unknown): Promise<void> {
   const read = ownWaySchema.safeParse(way);
   if (!read.success) throw new Problem(explain(read.error));
   await change(childId, { own_way: JSON.stringify(read.data) });
+}
+
+/** Sets the plant beside a child’s name, or none. Throws a Problem for one that is not drawn. */
+export async function setPlant(childId: string, plant: unknown): Promise<void> {
+  const read = plantSchema.nullable().safeParse(plant);
+  if (!read.success) throw new Problem(say.choosePlant);
+  await change(childId, { plant: read.data });
+}
+
+/** Gives every child of a group who has no plant one that nobody else there has. */
+export async function plantGroup(groupId: string): Promise<void> {
+  const { models, write } = await database();
+  await write(async (transaction) => {
+    const where = { group_id: idOf(groupId) };
+    const here = await models.children.findAll({ where, order: [['position', 'ASC']], transaction });
+    const plants = givePlants(here.map((c) => plantOf(c.get().plant)));
+    for (const [i, child] of here.entries())
+      if (plants[i] !== child.get().plant) await child.update({ plant: plants[i] ?? null }, { transaction });
+  });
 }
 
 /** Erases a child and every answer of theirs from the file (deleted pages are overwritten, the log is folded in). */

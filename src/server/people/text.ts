@@ -5,5 +5,6 @@ export const groups = {
   groupMoreNames: 'That group isn’t here any more. The names haven’t been added.',
   childListMore: 'That child isn’t in the list any more.',
   groupMore: 'That group isn’t here any more.',
+  choosePlant: 'Choose one of the plants shown.',
   chooseAgesList: 'Choose one of the ages in the list.',
 } as const;

@@ -1,3 +1,4 @@
+import type { PlantId } from '../../core/sessions/plants';
 import { tryItem } from '../../core/games/try-item';
 import type { Shown } from '../../core/games/view';
 import { listGroups } from '../people/groups';
@@ -6,7 +7,7 @@ import { openPlan, type OpenPlan } from './plans';
 import { workshopOf } from './workshop';
 
 export interface PrintedPlan extends OpenPlan {
-  readonly children: readonly string[];
+  readonly children: readonly { readonly name: string; readonly plant: PlantId | null }[];
   /** The words to show as cards, each once. */
   readonly cards: readonly Shown[];
 }
@@ -22,5 +23,9 @@ export async function printedPlan(id: string): Promise<PrintedPlan> {
     for (const { key } of round.items)
       for (const shown of tryItem(round, key, bank).item?.words ?? []) cards.set(shown.word, shown);
   }
-  return { ...open, children: group.children.filter((c) => !c.away).map((c) => c.name), cards: [...cards.values()] };
+  return {
+    ...open,
+    children: group.children.filter((c) => !c.away).map(({ name, plant }) => ({ name, plant })),
+    cards: [...cards.values()],
+  };
 }

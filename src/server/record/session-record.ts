@@ -7,6 +7,7 @@ import type { AccentId } from '../../core/phonology/accents';
 import type { Conventions } from '../../core/phonology/conventions';
 import type { StoredRound } from '../../core/sessions/stored-round';
 import { mergeLogs, type AnswerEntry, type Entry, type Why } from '../../core/sessions/log';
+import { plantOf, type PlantId } from '../../core/sessions/plants';
 import type { SessionPlan } from '../../core/sessions/replay';
 import { database } from '../storage/database';
 import type { AnswerRow, SessionRow, LogRow } from '../storage/models';
@@ -31,10 +32,18 @@ export interface PlannedSession extends Plan {
   readonly childIds: readonly string[];
 }
 
+/** A child as a session shows them. */
+export interface Participant {
+  readonly id: string;
+  readonly name: string;
+  readonly ownWay: OwnWay;
+  readonly plant: PlantId | null;
+}
+
 export interface SessionRecord extends PlannedSession {
   readonly groupName: string;
   /** In the order of the group's list; turns go by `childIds`. */
-  readonly children: readonly { readonly id: string; readonly name: string; readonly ownWay: OwnWay }[];
+  readonly children: readonly Participant[];
 }
 
 /** How a child speaks, as it is kept; plain where it cannot be read. */
@@ -134,7 +143,12 @@ export async function sessionRecord(id: string): Promise<SessionRecord> {
   return {
     ...session,
     groupName: group?.get().name ?? '',
-    children: children.map((c) => ({ id: c.get().id, name: c.get().name, ownWay: readOwnWay(c.get().own_way) })),
+    children: children.map((c) => ({
+      id: c.get().id,
+      name: c.get().name,
+      ownWay: readOwnWay(c.get().own_way),
+      plant: plantOf(c.get().plant),
+    })),
   };
 }
 

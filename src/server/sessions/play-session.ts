@@ -1,4 +1,3 @@
-import type { OwnWay } from '../../core/answers/own-way';
 import type { Habits } from '../../core/answers/rank';
 import { familyOf, stepOf, taskOf } from '../../core/games';
 import { GESTURES, gestureLine } from '../../core/games/gestures';
@@ -19,7 +18,7 @@ import { wordsAside } from '../words/put-aside';
 import { listGroups } from '../people/groups';
 import { habitsOfChildren } from './habits';
 import { pacesOf } from './paces';
-import { replayPlan, sessionLog, sessionRecord } from '../record/session-record';
+import { replayPlan, sessionLog, sessionRecord, type Participant } from '../record/session-record';
 import { sure } from '../../core/sure';
 import { playSession as say } from './text';
 
@@ -57,9 +56,9 @@ export interface PlaySession {
   readonly accent: AccentId;
   /** People here speak in several accents: any shipped accent’s vowel is a fair answer. */
   readonly mixed: boolean;
-  readonly children: readonly { readonly id: string; readonly name: string; readonly ownWay: OwnWay }[];
+  readonly children: readonly Participant[];
   /** Children of the group who may still come. */
-  readonly others: readonly { readonly id: string; readonly name: string; readonly ownWay: OwnWay }[];
+  readonly others: readonly Participant[];
   /** What each child has said before. */
   readonly habits: Readonly<Record<string, Habits>>;
   readonly plan: SessionPlan;
@@ -180,7 +179,7 @@ export async function playSession(id: string): Promise<PlaySession> {
     habits,
     others: (group?.children ?? [])
       .filter((c) => !session.childIds.includes(c.id))
-      .map(({ id, name, ownWay }) => ({ id, name, ownWay })),
+      .map(({ id, name, ownWay, plant }) => ({ id, name, ownWay, plant })),
     plan: replayPlan({ rounds: stored, childIds: session.childIds }),
     rounds: session.rounds.map((round, i) => made[i]?.shown ?? emptyRound(round)),
     minutes: Math.max(

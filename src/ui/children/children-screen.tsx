@@ -5,6 +5,8 @@ import { AddChildren, AddGroup } from './add-forms';
 import { AwayButton } from './away-button';
 import { ChildMenu, GroupMenu } from './menus';
 import { OwnWayButton } from './own-way';
+import { PlantAll } from './plant-all';
+import { PlantButton } from './plant-button';
 import { childrenScreen as say } from './text';
 
 /** The group's names: add on lines, away in one tap, rename, take out. */
@@ -26,9 +28,10 @@ export function ChildrenScreen({ group, country }: { group: Group; country: 'gb'
           <ul className="divide-y divide-line border-y border-line">
             {group.children.map((child) => (
               <li key={child.id} className="flex flex-wrap items-center gap-x-2">
+                <PlantButton child={child} taken={group.children.filter((c) => c !== child).map((c) => c.plant)} />
                 <Link
                   href={`/children/${child.id}`}
-                  className="min-w-0 flex-1 py-3 font-word text-xl wrap-anywhere hover:underline max-sm:basis-full"
+                  className="min-w-0 flex-1 py-3 font-word text-xl wrap-anywhere hover:underline max-sm:basis-3/4"
                 >
                   {child.name}
                 </Link>
@@ -38,6 +41,12 @@ export function ChildrenScreen({ group, country }: { group: Group; country: 'gb'
               </li>
             ))}
           </ul>
+        )}
+        {group.children.some((c) => !c.plant) && (
+          <div className="mt-4 flex flex-wrap items-center gap-3">
+            <PlantAll groupId={group.id} />
+            <p className="text-muted">{say.plantHelps}</p>
+          </div>
         )}
       </section>
       <div className="flex flex-col gap-10">

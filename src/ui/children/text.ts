@@ -92,8 +92,46 @@ export const childrenScreen = {
     `${children} ${children === 1 ? 'child' : 'children'}. Tap a name to open their page. Tap “here” if they’re away today; tomorrow everyone is back.`,
   childrensNamesStand:
     'The children’s names will appear here. You can also play with no names at all: everyone answers together.',
+  plantHelps: 'A little plant beside each name, for children who can’t read it yet.',
   keepLeastJob:
     'Keep only what you need: a first name is enough. Your setting’s policy and local law decide about consent, how long you keep records and when you delete them.',
+} as const;
+
+export const plantButton = {
+  serverCannotReached: 'We can’t reach the server. Please choose again in a moment.',
+  plantOf: (name: string) => `A plant for ${name}`,
+  choose: (name: string, plant: string | null) => (plant ? `${name}’s plant: ${plant}` : `Choose a plant for ${name}`),
+  standsBeside: (name: string) => `It stands beside ${name}’s name in Play, on the tick grid and on the name cards.`,
+  dotMeans: 'A dot: another child has it.',
+  taken: (plant: string) => `${plant}, another child has it`,
+  noPlant: 'No plant',
+  everyone: 'Give everyone a plant',
+  names: {
+    carrot: 'carrot',
+    radish: 'radish',
+    beetroot: 'beetroot',
+    turnip: 'turnip',
+    leek: 'leek',
+    onion: 'onion',
+    pea: 'peas',
+    bean: 'bean',
+    tomato: 'tomato',
+    pumpkin: 'pumpkin',
+    courgette: 'courgette',
+    aubergine: 'aubergine',
+    sweetcorn: 'sweetcorn',
+    lettuce: 'lettuce',
+    cabbage: 'cabbage',
+    mushroom: 'mushroom',
+    sunflower: 'sunflower',
+    tulip: 'tulip',
+    daisy: 'daisy',
+    strawberry: 'strawberry',
+    apple: 'apple',
+    pear: 'pear',
+    cherry: 'cherries',
+    raspberry: 'raspberry',
+  },
 } as const;
 
 export const earsScreen = {

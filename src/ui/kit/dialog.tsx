@@ -1,7 +1,7 @@
 'use client';
 
 import { clsx } from 'clsx';
-import * as Radix from '@radix-ui/react-dialog';
+import { Dialog as Radix } from 'radix-ui';
 import { X } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { dialog as say } from './text';
@@ -13,20 +13,24 @@ interface DialogProps {
   readonly description?: string;
   /** As wide as the screen has room for. */
   readonly wide?: boolean;
+  /** On a phone it rises from the bottom, under the thumb. */
+  readonly low?: boolean;
   readonly children: ReactNode;
 }
 
 /** A dialog with a heading, a way out and the focus kept inside. */
-export function Dialog({ open, onOpenChange, title, description, wide = false, children }: DialogProps) {
+export function Dialog({ open, onOpenChange, title, description, wide = false, low = false, children }: DialogProps) {
   return (
     <Radix.Root open={open} onOpenChange={onOpenChange}>
       <Radix.Portal>
         <Radix.Overlay className="fixed inset-0 z-40 bg-ink/40" />
         <Radix.Content
           className={clsx(
-            'fixed top-1/2 left-1/2 z-50 max-h-[94dvh]',
+            'fixed left-1/2 z-50 max-h-[94dvh] -translate-x-1/2 overflow-y-auto bg-card p-6 shadow-xl',
             wide ? 'w-[min(62rem,calc(100vw-1rem))]' : 'w-[min(34rem,calc(100vw-2rem))]',
-            '-translate-x-1/2 -translate-y-1/2 overflow-y-auto rounded-2xl bg-card p-6 shadow-xl',
+            low
+              ? 'max-roomy:bottom-0 max-roomy:w-full max-roomy:rounded-t-2xl max-roomy:p-4 roomy:top-1/2 roomy:-translate-y-1/2 roomy:rounded-2xl'
+              : 'top-1/2 -translate-y-1/2 rounded-2xl',
           )}
           {...(description ? {} : { 'aria-describedby': undefined })}
         >

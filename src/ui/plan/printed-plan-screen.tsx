@@ -5,6 +5,7 @@ import { WAY_WORDS } from '@/core/sessions/running-order';
 import type { PrintedPlan } from '@/server/plans/printed-plan';
 import type { ShownRound } from '@/server/plans/plan-shown';
 import { cautionLines } from '../kit/cautions';
+import { Plant } from '../kit/plant';
 import { PictureCards } from '../words/picture-cards';
 import { PrintButton } from '../words/print-button';
 import { sure } from '@/core/sure';
@@ -49,8 +50,31 @@ export function PrintedPlanScreen({ plan, as }: { plan: PrintedPlan; as: Paper }
       </header>
       {as === 'page' && <Page plan={plan} />}
       {as === 'grid' && <Grid plan={plan} />}
-      {as === 'cards' && <PictureCards words={plan.cards} />}
+      {as === 'cards' && (
+        <>
+          <PictureCards words={plan.cards} />
+          <NameCards people={plan.children} />
+        </>
+      )}
     </main>
+  );
+}
+
+/** Cards to cut out with each child’s plant and name: to draw from a hat, to stand on a place, to queue with. */
+function NameCards({ people }: { people: PrintedPlan['children'] }) {
+  if (!people.some((c) => c.plant)) return null;
+  return (
+    <ul className="mt-4 grid grid-cols-2 gap-4 sm:grid-cols-4 print:grid-cols-4" aria-label={say.nameCards}>
+      {people.map(({ name, plant }, i) => (
+        <li
+          key={i}
+          className="flex aspect-[4/3] break-inside-avoid flex-col items-center justify-center gap-2 rounded-xl border-2 border-dashed border-line-strong bg-card p-3 text-center"
+        >
+          <span className="text-[2.6rem] leading-none">{plant && <Plant id={plant} />}</span>
+          <span className="font-word text-2xl font-bold wrap-anywhere">{name}</span>
+        </li>
+      ))}
+    </ul>
   );
 }
 
@@ -119,9 +143,12 @@ function Said({ round }: { readonly round: ShownRound }) {
   );
 }
 
+/** Six empty rows, to write names in. */
+const NOBODY = Array.from({ length: 6 }, () => ({ name: '', plant: null }));
+
 /** Names down, items across, a box for each: for when there is no device. */
 function Grid({ plan }: { plan: PrintedPlan }) {
-  const names = plan.children.length ? [...plan.children] : ['', '', '', '', '', ''];
+  const rows = plan.children.length ? plan.children : NOBODY;
   return (
     <>
       {plan.shown.rounds.map((round) => (
@@ -148,13 +175,13 @@ function Grid({ plan }: { plan: PrintedPlan }) {
                 </tr>
               </thead>
               <tbody>
-                {names.map((name, i) => (
+                {rows.map(({ name, plant }, i) => (
                   <tr key={i}>
                     <th
                       scope="row"
                       className="h-10 border border-line-strong px-2 font-word font-normal wrap-anywhere print:h-7"
                     >
-                      {name || <span className="sr-only">{say.aChild}</span>}
+                      {plant && <Plant id={plant} />} {name || <span className="sr-only">{say.aChild}</span>}
                     </th>
                     {round.items.map((item) => (
                       <td key={item.key} className="border border-line-strong" />

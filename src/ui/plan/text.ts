@@ -134,6 +134,7 @@ export const plansScreen = {
 } as const;
 
 export const printedPlanScreen = {
+  nameCards: 'Name cards',
   model: (word: string) => `(Model “${word}” first.)`,
   pageWall: 'One page for the wall',
   tickGrid: 'Tick grid',

@@ -1,112 +1,16 @@
 'use client';
 
-import { clsx } from 'clsx';
-import type { ReactNode } from 'react';
 import { noHelp } from '@/core/answers/access';
 import { HELP_WORDS, OUTCOME_WORDS, type Help } from '@/core/answers/outcome';
-import type { AnswerEntry } from '@/core/sessions/log';
-import { differ, skip, swap, toggleHelp, toggleSelfCorrected, toggleShown, undo } from './run/acts';
+import { roundOf, type AnswerEntry } from '@/core/sessions/log';
+import { Chip } from '../kit/chip';
+import { differ, toggleHelp, toggleSelfCorrected, toggleShown } from './run/acts';
 import type { Run } from './run/run';
 import { useNames, useRun, useStore } from './use-run';
 import { afterMark as say } from './text';
 
 /** What its own button has not noted already comes first. */
 const LADDER: readonly Help[] = ['gesture', 'choice', 'together', 'modelled', 'said-again', 'slower'];
-
-const Chip = ({ on, onTap, children }: { on: boolean; onTap: () => void; children: ReactNode }) => (
-  <button
-    type="button"
-    aria-pressed={on}
-    onClick={onTap}
-    className={clsx(
-      'min-h-16 shrink-0 rounded-full border px-4',
-      on ? 'border-ink bg-ink text-card' : 'border-line-strong bg-card hover:border-ink',
-    )}
-  >
-    {children}
-  </button>
-);
-
-/**
- * What is always at hand; and what can still be said of the mark just made, one tap each: undo, which help it took,
- * put right by the child, shown, who differed.
- */
-export function AfterMark() {
-  return (
-    <div className="flex min-w-0 items-center gap-2 max-lg:flex-wrap">
-      <OtherWord />
-      <Skip />
-      <NoteButton />
-      <Undo />
-      <MoreAbout />
-    </div>
-  );
-}
-
-/** Another word for this turn, where the game has others. */
-function OtherWord() {
-  const store = useStore();
-  const offered = useRun((run) => !(run.modelling || run.hunting || run.round.inOrder || run.check));
-  const there = useRun((run) => run.spare !== undefined);
-  const turn = useRun((run) => run.state.turn);
-  if (!offered) return null;
-  return (
-    <button
-      type="button"
-      className="plain min-h-16 shrink-0"
-      disabled={!there}
-      onClick={() => void store.dispatch(swap(turn))}
-    >
-      {say.otherWord}
-    </button>
-  );
-}
-
-function Skip() {
-  const store = useStore();
-  const offered = useRun((run) => run.playing && run.state.childId !== null && !run.check);
-  const turn = useRun((run) => run.state.turn);
-  if (!offered) return null;
-  return (
-    <button
-      type="button"
-      className="plain min-h-16 shrink-0"
-      aria-label={say.skipComeBack}
-      onClick={() => void store.dispatch(skip(turn))}
-    >
-      {say.skip}
-    </button>
-  );
-}
-
-function NoteButton() {
-  const store = useStore();
-  const offered = useRun((run) => run.playing && !run.hunting);
-  const noted = useRun((run) => run.draft.note !== '');
-  if (!offered) return null;
-  return (
-    <button type="button" className="plain min-h-16 shrink-0" onClick={() => store.show({ dialog: 'note' })}>
-      {say.note}
-      {noted && ' ✓'}
-    </button>
-  );
-}
-
-function Undo() {
-  const store = useStore();
-  const nameOf = useNames();
-  const last = useRun((run) => run.state.last);
-  return (
-    <button
-      type="button"
-      className="plain min-h-16 w-40 max-w-full shrink-0"
-      disabled={!last}
-      onClick={() => void store.dispatch(undo)}
-    >
-      <span className="truncate">{say.undo(last && nameOf(last.childId))}</span>
-    </button>
-  );
-}
 
 /** One child gave an answer that counts. */
 const spoke = ({ childId, outcome }: AnswerEntry): boolean =>
@@ -123,26 +27,35 @@ function joinOf({ round, state, view }: Run): string | null {
   return joins ? `${item.word}!` : null;
 }
 
-/** What can still be said of the mark just made. */
-function MoreAbout() {
+/** The newest mark of this round: what can still be said of it goes with the next one. */
+const lastHere = ({ state }: Run): AnswerEntry | null =>
+  state.last && roundOf(state.last.turn) === state.round ? state.last : null;
+
+/** What can still be said of the mark just made, one tap each, and whose it is. */
+export function AfterMark() {
   const nameOf = useNames();
-  const last = useRun((run) => run.state.last);
+  const last = useRun(lastHere);
   const join = useRun(joinOf);
+  if (!last) return null;
+  const name = nameOf(last.childId);
   return (
     <div
       role="group"
-      aria-label={last ? say.moreAbout(nameOf(last.childId), OUTCOME_WORDS[last.outcome]) : say.nothingMarkedYet}
-      className="relative flex min-h-16 min-w-0 flex-1 items-center gap-2 overflow-x-auto p-1 max-lg:basis-full"
+      aria-label={say.moreAbout(name, OUTCOME_WORDS[last.outcome])}
+      className="flex min-w-0 flex-1 items-center gap-1.5 overflow-x-auto text-[0.9em] roomy:max-h-full roomy:basis-full roomy:flex-wrap roomy:overflow-y-auto"
     >
-      {last && join && (
-        <p className="shrink-0 font-word text-2xl">
-          <span className="font-sans text-base text-muted">{say.allJoinIt} </span>
+      {join && (
+        <p className="shrink-0 font-word text-[1.2em]">
+          <span className="font-sans text-[0.8em] text-muted">{say.allJoinIt} </span>
           {join}
         </p>
       )}
-      {last?.outcome === 'with-help' && last.childId !== null && <Helps last={last} />}
-      {last && spoke(last) && <How last={last} />}
-      {last && together(last) && <WhoDiffered last={last} />}
+      {(spoke(last) || together(last)) && (
+        <span className="shrink-0 text-muted">{together(last) ? say.whoDiffered : `${name}:`}</span>
+      )}
+      {last.outcome === 'with-help' && last.childId !== null && <Helps last={last} />}
+      {spoke(last) && <How last={last} />}
+      {together(last) && <WhoDiffered last={last} />}
     </div>
   );
 }
@@ -158,7 +71,7 @@ function Helps({ last }: LastProps) {
   const access = useRun((run) => run.people.find((p) => p.id === last.childId)?.ownWay.access);
   const none = noHelp(access ?? []);
   return LADDER.filter((help) => !none.includes(help)).map((help) => (
-    <Chip key={help} on={last.helps.includes(help)} onTap={() => void store.dispatch(toggleHelp(help))}>
+    <Chip key={help} size="small" on={last.helps.includes(help)} onClick={() => void store.dispatch(toggleHelp(help))}>
       {HELP_WORDS[help]}
     </Chip>
   ));
@@ -170,12 +83,12 @@ function How({ last }: LastProps) {
   return (
     <>
       {last.outcome === 'on-own' && (
-        <Chip on={last.selfCorrected === true} onTap={() => void store.dispatch(toggleSelfCorrected)}>
+        <Chip size="small" on={last.selfCorrected === true} onClick={() => void store.dispatch(toggleSelfCorrected)}>
           {say.putRight}
           <span className="sr-only"> {say.bySelf}</span>
         </Chip>
       )}
-      <Chip on={last.shown === true} onTap={() => void store.dispatch(toggleShown)}>
+      <Chip size="small" on={last.shown === true} onClick={() => void store.dispatch(toggleShown)}>
         {say.shown}
         <span className="sr-only">{say.notSaid}</span>
       </Chip>
@@ -189,20 +102,16 @@ function WhoDiffered({ last }: LastProps) {
   const nameOf = useNames();
   const people = useRun((run) => run.people);
   const { away, differing } = useRun((run) => run.state);
-  const here = people.filter((c) => !away.has(c.id));
-  if (!here.length) return null;
-  return (
-    <>
-      <span className="shrink-0 text-muted">{say.whoDiffered}</span>
-      {here.map(({ id }) => (
-        <Chip
-          key={id}
-          on={differing.some((d) => d.turn === last.turn && d.childId === id)}
-          onTap={() => void store.dispatch(differ(id))}
-        >
-          {nameOf(id)}
-        </Chip>
-      ))}
-    </>
-  );
+  return people
+    .filter((c) => !away.has(c.id))
+    .map(({ id }) => (
+      <Chip
+        key={id}
+        size="small"
+        on={differing.some((d) => d.turn === last.turn && d.childId === id)}
+        onClick={() => void store.dispatch(differ(id))}
+      >
+        {nameOf(id)}
+      </Chip>
+    ));
 }

@@ -3,7 +3,6 @@
 import { clsx } from 'clsx';
 import type { Item } from '@/core/games/item';
 import { modelLine } from './model-line';
-import { ROLE, Tag } from './tag';
 import { isTold } from './run/catches';
 import { useRun } from './use-run';
 import { answerLine as say } from './text';
@@ -17,22 +16,19 @@ export function AnswerLine() {
   const covered = useRun((run) => run.view.covered);
   if (!item) return null;
   return (
-    <div className={`flex min-h-[2.7rem] items-baseline gap-4 ${elsewhere && !modelling ? 'hidden' : ''}`}>
-      <Tag tone={ROLE.listen}>{modelling ? say.model : say.listen}</Tag>
+    <div className={clsx('border-l-[6px] border-slate pl-3', elsewhere && !modelling && 'hidden')} data-part="answer">
       {covered ? (
         <p className="text-muted">{say.hiddenWhileChildren}</p>
       ) : (
         <p className="flex min-w-0 flex-wrap items-baseline gap-x-4">
           <span
             data-answer
-            className={clsx(
-              'font-word leading-none font-bold',
-              modelling ? 'text-3xl' : 'text-[2.5rem] max-xl:text-[2rem]',
-            )}
+            className={clsx('font-word leading-none font-bold', modelling ? 'text-[1.5em]' : 'big-3 roomy:text-[2em]')}
           >
+            <span className="sr-only">{modelling ? say.model : say.listen}</span>
             {modelling ? modelLine(item) : item.expected}
           </span>
-          <span className="text-muted">
+          <span className="text-[0.9em] leading-snug text-muted">
             {moreOf(item)}
             {item.contested && <span className="ml-2">({item.contested})</span>}
           </span>

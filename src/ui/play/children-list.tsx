@@ -3,7 +3,9 @@
 import { clsx } from 'clsx';
 import { memo, useCallback, useEffect, useRef } from 'react';
 import type { Outcome } from '@/core/answers/outcome';
+import { Button } from '../kit/button';
 import { OutcomeMark } from '../kit/outcome-mark';
+import { ChildName } from './child-name';
 import { away, choose } from './run/acts';
 import { useNames, useRun, useStore } from './use-run';
 import { childrenList as say } from './text';
@@ -26,9 +28,11 @@ const Row = memo(function Row({ id, name, away, resting, turn, canChoose, marks,
   return (
     <li
       className={clsx(
-        'flex max-w-72 items-stretch border-l-[6px] md:[contain-intrinsic-size:auto_4rem]',
-        'md:[content-visibility:auto]',
-        turn ? 'border-slate bg-slate-soft' : 'border-transparent',
+        'min-w-0 items-stretch roomy:flex roomy:max-w-56 roomy:min-w-28 roomy:flex-1 roomy:border-r roomy:border-line',
+        'wide:max-w-none wide:flex-none wide:border-r-0',
+        turn
+          ? 'max-wide:shadow-[inset_0_6px_0_var(--color-slate)] flex flex-1 bg-slate-soft wide:shadow-[inset_6px_0_0_var(--color-slate)]'
+          : 'hidden',
       )}
     >
       <button
@@ -36,18 +40,20 @@ const Row = memo(function Row({ id, name, away, resting, turn, canChoose, marks,
         disabled={!canChoose || away}
         onClick={() => onChoose(id)}
         aria-current={turn ? 'true' : undefined}
+        data-box
         className={clsx(
-          'flex min-h-16 min-w-0 flex-1 items-center justify-between gap-2 pr-1 pl-3 text-left',
-          'font-word',
+          'flex min-h-0 min-w-0 flex-1 items-center justify-between gap-x-2 px-3 text-left font-word leading-tight',
+          'max-roomy:px-(--side) max-roomy:text-[1.45em] roomy:flex-col roomy:justify-center roomy:text-center',
+          'wide:min-h-16 wide:flex-row wide:justify-between wide:pl-5 wide:text-left',
           turn ? 'font-bold' : '',
           away || resting ? 'text-muted' : '',
         )}
       >
-        <span className="truncate" title={name}>
-          {name}
-          {resting && ' · rests'}
+        <span className="min-w-0 wrap-anywhere">
+          <ChildName id={id} name={name} />
+          {resting && say.rests}
         </span>
-        <span className="flex shrink-0 gap-1">
+        <span className="hidden shrink-0 gap-1 roomy:flex">
           {outcomes.map((outcome, i) => (
             <OutcomeMark key={i} outcome={outcome} />
           ))}
@@ -56,11 +62,11 @@ const Row = memo(function Row({ id, name, away, resting, turn, canChoose, marks,
       {id !== null && (
         <button
           type="button"
-          className="min-h-16 w-[4.2rem] shrink-0 text-muted hover:text-ink"
+          className="hidden w-[4.2rem] shrink-0 text-[0.85em] text-muted hover:text-ink wide:block"
           onClick={() => onAway(id, !away)}
         >
           <span className="sr-only">{name}: </span>
-          {away ? 'back?' : 'away?'}
+          {away ? say.back : say.away}
         </button>
       )}
     </li>
@@ -77,19 +83,10 @@ const inSight = (start: number, size: number, from: number, room: number): numbe
 /** Marks shown beside a name. */
 const SHOWN = 4;
 
-/** Whose turn it is, what each had so far; a tap gives someone the turn, or says they are away. */
-export function ChildrenList() {
-  const store = useStore();
-  const nameOf = useNames();
-  const people = useRun((run) => run.people);
-  const state = useRun((run) => run.state);
-  const someLate = useRun((run) => run.late.length > 0);
-  const onChoose = useCallback((id: string | null) => void store.dispatch(choose(id)), [store]);
-  const onAway = useCallback((id: string, gone: boolean) => void store.dispatch(away(id, gone)), [store]);
-  const playing = state.phase === 'turn';
-  const list = useRef<HTMLElement>(null);
-  // Whoever has the turn is in sight, with a neighbour on either side. Asked in the frame, which lays the page out
-  // anyway.
+/** Whoever has the turn is in sight, with a neighbour on either side. */
+function useInSight(of: string | null, playing: boolean) {
+  const list = useRef<HTMLUListElement>(null);
+  // Asked in the frame, which lays the page out anyway.
   useEffect(() => {
     const frame = requestAnimationFrame(() => {
       const box = list.current;
@@ -100,7 +97,25 @@ export function ChildrenList() {
       if (top !== box.scrollTop || left !== box.scrollLeft) box.scrollTo({ top, left });
     });
     return () => cancelAnimationFrame(frame);
-  }, [state.childId, playing]);
+  }, [of, playing]);
+  return list;
+}
+
+/**
+ * Whose turn it is. On a phone that child alone, with who is next; with more room everyone, with what each had so far: a
+ * tap gives someone the turn.
+ */
+export function ChildrenList() {
+  const store = useStore();
+  const nameOf = useNames();
+  const people = useRun((run) => run.people);
+  const state = useRun((run) => run.state);
+  const someLate = useRun((run) => run.late.length > 0);
+  const onChoose = useCallback((id: string | null) => void store.dispatch(choose(id)), [store]);
+  const onAway = useCallback((id: string, gone: boolean) => void store.dispatch(away(id, gone)), [store]);
+  const playing = state.phase === 'turn';
+  const list = useInSight(state.childId, playing);
+  const current = (playing || state.phase === 'model') && !state.calling;
   const row = (id: string | null, name: string) => (
     <Row
       key={id ?? 'everyone'}
@@ -109,7 +124,7 @@ export function ChildrenList() {
       away={id !== null && state.away.has(id)}
       resting={id !== null && state.resting.has(id)}
       canChoose={playing}
-      turn={(playing || state.phase === 'model') && state.childId === id}
+      turn={current && state.childId === id}
       onChoose={onChoose}
       onAway={onAway}
       marks={state.answers
@@ -121,21 +136,25 @@ export function ChildrenList() {
   );
   return (
     <nav
-      ref={list}
       aria-label={say.children}
-      className={clsx(
-        'relative min-w-0 border-line py-1 max-md:overflow-x-auto max-md:border-b',
-        'md:overflow-y-auto md:border-r md:py-3 md:[contain:strict]',
-      )}
+      className="fit max-wide:border-b flex min-h-0 min-w-0 border-line [contain:strict] wide:border-r"
+      data-zone="who"
     >
-      <ul className="max-md:flex max-md:w-max">
+      <ul
+        ref={list}
+        className={clsx(
+          'relative flex min-h-0 min-w-0 flex-1 roomy:overflow-x-auto',
+          'wide:block wide:overflow-x-hidden wide:overflow-y-auto wide:py-3',
+        )}
+      >
+        {state.calling && <li className="flex-1 self-center px-(--side) text-[1.2em] roomy:hidden">{say.whoWants}</li>}
         {people.map(({ id }) => row(id, nameOf(id)))}
         {row(null, say.everyoneTogether)}
         {someLate && (
-          <li>
+          <li className="hidden wide:block">
             <button
               type="button"
-              className="min-h-16 px-4 text-left text-muted hover:text-ink"
+              className="min-h-16 px-5 text-left text-muted hover:text-ink"
               onClick={() => store.show({ dialog: 'late' })}
             >
               {say.someoneCameLate}
@@ -143,6 +162,27 @@ export function ChildrenList() {
           </li>
         )}
       </ul>
+      <Next />
     </nav>
+  );
+}
+
+/** Who goes after that; all of them behind a tap. */
+function Next() {
+  const store = useStore();
+  const nameOf = useNames();
+  const then = useRun((run) => run.state.thenId);
+  return (
+    <Button
+      kind="quiet"
+      data-box
+      className="max-w-[45%] min-w-12 shrink-0 justify-end rounded-none text-right text-[0.9em] leading-tight roomy:max-w-36 wide:hidden"
+      aria-label={then ? say.thenAll(nameOf(then)) : say.all}
+      onClick={() => store.show({ dialog: 'people' })}
+    >
+      <span className="min-w-0 wrap-anywhere roomy:hidden">{then ? say.then(nameOf(then)) : say.all}</span>
+      <span className="hidden roomy:inline">{say.all}</span>
+      <span aria-hidden="true">›</span>
+    </Button>
   );
 }

@@ -1,16 +1,30 @@
 'use client';
 
-import { clsx } from 'clsx';
 import { THINK_SECONDS } from '@/core/sessions/pace';
+import { Button } from '../kit/button';
+import { Chip } from '../kit/chip';
 import { Dialog } from '../kit/dialog';
+import { Switch } from '../kit/switch';
+import { ToggleGroup } from '../kit/toggle-group';
 import { useLook } from '../kit/use-look';
-import { changeDevice as change } from './run/device';
+import { changeDevice as change, type NamesShown } from './run/device';
 import { PLAY_KEYS } from './run/keys';
 import { useRun } from './use-run';
 import { deviceDialog as say } from './text';
 
 /** Letters of a name or initials of who marks; as at the server’s door. */
 const BY_LIMIT = 24;
+
+const NAMES = [
+  ['full', say.namesFull],
+  ['initials', say.namesInitials],
+  ['plants', say.namesPlants],
+] as const;
+
+const HANDS = [
+  ['right', say.rightHand],
+  ['left', say.leftHand],
+] as const;
 
 interface DeviceDialogProps {
   readonly team: readonly string[];
@@ -20,46 +34,31 @@ interface DeviceDialogProps {
   readonly onClose: () => void;
 }
 
-const Switch = ({ on, onTap, children }: { on: boolean; onTap: () => void; children: string }) => (
-  <button
-    type="button"
-    role="switch"
-    aria-checked={on}
-    onClick={onTap}
-    className="flex min-h-16 w-full items-center justify-between gap-4 text-left"
-  >
-    {children}
-    <span
-      aria-hidden="true"
-      className={clsx(
-        'flex h-8 w-14 shrink-0 items-center rounded-full border-2 border-ink p-1',
-        on ? 'justify-end bg-ink' : 'bg-card',
-      )}
-    >
-      <span className={`size-5 rounded-full ${on ? 'bg-card' : 'bg-ink'}`} />
-    </span>
-  </button>
-);
-
 /** Who marks: kept with each answer, so that two pairs of ears can be told apart. */
 function WhoMarks({ team, by }: { readonly team: readonly string[]; readonly by: string }) {
   return (
-    <label className="block py-3">
-      <span className="mb-1 block">{say.marksNameInitials}</span>
+    <div className="py-3">
+      <label htmlFor="who-marks" className="mb-1 block">
+        {say.marksNameInitials}
+      </label>
       <input
+        id="who-marks"
         className="field"
-        list="team"
         maxLength={BY_LIMIT}
         autoComplete="off"
         value={by}
         onChange={(e) => change({ by: e.target.value })}
       />
-      <datalist id="team">
-        {team.map((name) => (
-          <option key={name} value={name} />
-        ))}
-      </datalist>
-    </label>
+      {team.length > 0 && (
+        <span className="mt-2 flex flex-wrap gap-2">
+          {team.map((name) => (
+            <Chip key={name} on={name === by} onClick={() => change({ by: name })}>
+              {name}
+            </Chip>
+          ))}
+        </span>
+      )}
+    </div>
   );
 }
 
@@ -70,59 +69,55 @@ export function DeviceDialog({ team, onKeys, onAside, onClose }: DeviceDialogPro
   return (
     <Dialog open onOpenChange={onClose} title={say.onThisDevice}>
       <div className="divide-y divide-line">
-        <fieldset className="pb-3">
-          <legend className="mb-2">{say.timeThinkBefore}</legend>
-          <div className="flex flex-wrap gap-2">
-            {THINK_SECONDS.map((seconds) => (
-              <button
-                key={seconds}
-                type="button"
-                aria-pressed={device.think === seconds}
-                onClick={() => change({ think: seconds })}
-                className={clsx(
-                  'min-h-16 min-w-16 rounded-full border px-4',
-                  device.think === seconds
-                    ? 'border-ink bg-ink text-card'
-                    : 'border-line-strong bg-paper hover:border-ink',
-                )}
-              >
-                {seconds ? `${seconds} s` : 'none'}
-              </button>
-            ))}
-          </div>
-        </fieldset>
+        <div className="pb-3">
+          <p className="mb-2">{say.timeThinkBefore}</p>
+          <ToggleGroup
+            label={say.timeThinkBefore}
+            value={String(device.think)}
+            onChange={(seconds) => change({ think: Number(seconds) })}
+            options={THINK_SECONDS.map((s) => [String(s), s ? say.seconds(s) : say.none])}
+          />
+        </div>
         <Switch
+          label={say.countDownShow}
           on={device.showMe}
-          onTap={() => change({ showMe: !device.showMe, ...(device.think ? {} : { think: 5 }) })}
-        >
-          {say.countDownShow}
-        </Switch>
-        <Switch on={device.tick} onTap={() => change({ tick: !device.tick })}>
-          {say.softTickEach}
-        </Switch>
-        <Switch on={device.initials} onTap={() => change({ initials: !device.initials })}>
-          {say.initialsPlaceNames}
-        </Switch>
-        <Switch on={look === 'dim'} onTap={() => dress(look === 'dim' ? 'light' : 'dim')}>
-          {say.dimNapTime}
-        </Switch>
+          onChange={(showMe) => change({ showMe, ...(device.think ? {} : { think: 5 }) })}
+        />
+        <Switch label={say.softTickEach} on={device.tick} onChange={(on) => change({ tick: on })} />
+        <div className="py-3">
+          <p className="mb-2">{say.names}</p>
+          <ToggleGroup
+            label={say.names}
+            value={device.names}
+            onChange={(names) => change({ names: names as NamesShown })}
+            options={NAMES}
+          />
+        </div>
+        <div className="py-3">
+          <p className="mb-2">{say.hand}</p>
+          <ToggleGroup
+            label={say.hand}
+            value={device.hand}
+            onChange={(hand) => change({ hand: hand === 'left' ? 'left' : 'right' })}
+            options={HANDS}
+          />
+        </div>
+        <Switch label={say.dimNapTime} on={look === 'dim'} onChange={(dim) => dress(dim ? 'dim' : 'light')} />
         <WhoMarks team={team} by={device.by} />
-        <Switch on={device.second} onTap={() => change({ second: !device.second })}>
-          {say.secondPairEars}
-        </Switch>
+        <Switch label={say.secondPairEars} on={device.second} onChange={(second) => change({ second })} />
         {device.second && (
           <p className="py-2 text-muted">{device.by.trim() ? say.marksStandBeside : say.sayAboveMarks}</p>
         )}
       </div>
       <div className="mt-3 flex gap-2">
         {onAside && (
-          <button type="button" className="plain min-h-16 flex-1" onClick={onAside}>
+          <Button size="big" className="flex-1" onClick={onAside}>
             {say.group}
-          </button>
+          </Button>
         )}
-        <button type="button" className="plain min-h-16 flex-1" onClick={onKeys}>
+        <Button size="big" className="flex-1" onClick={onKeys}>
           {say.keys}
-        </button>
+        </Button>
       </div>
     </Dialog>
   );

@@ -4,9 +4,11 @@ import dynamic from 'next/dynamic';
 import { saidOf } from '@/core/answers/said';
 import { Dialog } from '../kit/dialog';
 import { DeviceDialog, KeysDialog } from './device-dialog';
+import { PeopleDialog } from './people-dialog';
 import { arrive, putAside, tick } from './run/acts';
 import { questionOf } from './run/run';
 import type { Heard } from './sound-pad';
+import { SpeaksDialog, ToolsDialog } from './tools-dialog';
 import { useEnding } from './use-ending';
 import { useNames, useRun, useStore } from './use-run';
 import { dialogs as say } from './text';
@@ -150,8 +152,9 @@ function Finish() {
   const end = useEnding();
   const left = useRun((run) => Math.max(0, run.state.planned - run.state.done));
   const turns = left === 1 ? say.turn : say.thereAreTurns(left);
+  const what = left ? say.leftRound(turns, KEPT) : KEPT;
   return (
-    <Dialog open onOpenChange={close} title={say.finishNow} description={say.leftRound(turns, KEPT)}>
+    <Dialog open onOpenChange={close} title={say.finishNow} description={what}>
       <div className="flex flex-wrap gap-3">
         <button
           type="button"
@@ -189,6 +192,9 @@ function Device() {
 }
 
 const Keys = () => <KeysDialog onClose={useClose()} />;
+const Tools = () => <ToolsDialog onClose={useClose()} />;
+const Speaks = () => <SpeaksDialog onClose={useClose()} />;
+const People = () => <PeopleDialog onClose={useClose()} />;
 
 /** The dialog that is open. */
 export function Dialogs() {
@@ -210,6 +216,12 @@ export function Dialogs() {
       return <Device />;
     case 'keys':
       return <Keys />;
+    case 'tools':
+      return <Tools />;
+    case 'speaks':
+      return <Speaks />;
+    case 'people':
+      return <People />;
     case null:
       return null;
   }

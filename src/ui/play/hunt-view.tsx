@@ -1,8 +1,9 @@
 'use client';
 
-import { clsx } from 'clsx';
 import { useEffect, useState } from 'react';
 import { BounceLine } from '../kit/bounce-line';
+import { Button } from '../kit/button';
+import { Chip } from '../kit/chip';
 import { tick } from './run/acts';
 import { useRun, useStore } from './use-run';
 import { huntView as say } from './text';
@@ -46,26 +47,24 @@ export function HuntView() {
   const call = callAt(left, total);
   const extra = [...ticked].filter((word) => !view.words.some((w) => w.word === word));
   return (
-    <div>
-      <div className="max-w-[56rem]">
-        <BounceLine marks={view.sounds} count={view.sounds.length} size="full" labels={!covered} />
-      </div>
-      <div className="my-2 flex flex-wrap items-center gap-x-6 gap-y-2">
-        <p className="font-word text-5xl font-bold tabular-nums" aria-hidden="true">
+    <div className="flex min-h-0 flex-1 shrink! flex-col" data-part="word">
+      <BounceLine marks={view.sounds} count={view.sounds.length} size="full" labels={!covered} room="var(--room)" />
+      <div className="my-1 flex flex-wrap items-center gap-x-4 gap-y-1 roomy:gap-x-6">
+        <p className="big-2 font-word leading-none font-bold tabular-nums" aria-hidden="true">
           {clock(left)}
         </p>
-        <button type="button" className="plain min-h-16 px-6 text-lg" onClick={press}>
+        <Button className="leading-tight roomy:min-h-16" onClick={press}>
           {running ? say.stopTheClock : atRest}
-        </button>
-        <p className="font-word text-3xl">
+        </Button>
+        <p className="font-word text-[1.3em]">
           <strong>{ticked.size}</strong> <span className="text-muted">{say.of(view.words.length + extra.length)}</span>
         </p>
-        <p role="status" className="font-word text-2xl font-bold text-green">
+        <p role="status" className="font-word text-[1.2em] font-bold text-green">
           {call}
         </p>
-        <button type="button" className="plain ml-auto min-h-16" onClick={() => store.show({ dialog: 'said' })}>
+        <Button className="ml-auto leading-tight roomy:min-h-16" onClick={() => store.show({ dialog: 'said' })}>
           {say.word}
-        </button>
+        </Button>
       </div>
       {covered ? (
         <p className="text-muted">{say.wordsHiddenWhile}</p>
@@ -73,22 +72,14 @@ export function HuntView() {
         <ul
           aria-label={say.wordsToTick}
           tabIndex={0}
-          className="flex max-h-[19rem] flex-wrap gap-2.5 overflow-y-auto p-1"
+          className="flex min-h-[3.6rem] flex-1 flex-wrap content-start gap-2 overflow-y-auto p-1"
         >
           {[...view.words.map((w) => w.word), ...extra].map((word) => (
             <li key={word}>
-              <button
-                type="button"
-                aria-pressed={ticked.has(word)}
-                onClick={() => void store.dispatch(tick(word, !ticked.has(word)))}
-                className={clsx(
-                  'min-h-16 rounded-full border px-5 font-word text-2xl',
-                  ticked.has(word) ? 'border-ink bg-ink text-card' : 'border-line-strong bg-card hover:border-ink',
-                )}
-              >
+              <Chip size="big" on={ticked.has(word)} onClick={() => void store.dispatch(tick(word, !ticked.has(word)))}>
                 {ticked.has(word) && <span aria-hidden="true">✓ </span>}
                 {word}
-              </button>
+              </Chip>
             </li>
           ))}
         </ul>

@@ -61,14 +61,14 @@ function ItemDrawn(props: ItemViewProps) {
       return <OneLine {...props} view={view} />;
     case 'pair':
       return (
-        <ul className="flex flex-wrap items-baseline gap-x-14 gap-y-4 py-4">
+        <ul className="flex flex-wrap items-baseline gap-x-[2.5em] gap-y-[0.4em]">
           {item.words.map((w) => (
             <li key={w.word} className="min-w-0">
-              <span className="block font-word text-6xl leading-tight font-bold wrap-anywhere lg:text-7xl">
+              <span className="big-1 block font-word leading-tight font-bold wrap-anywhere">
                 {covered ? '…' : w.word}
               </span>
               {!covered && (
-                <span className="mt-3 block">
+                <span className="mt-1 block">
                   <BounceLine marks={w.marks} count={w.count} size="list" />
                 </span>
               )}
@@ -84,16 +84,16 @@ function ItemDrawn(props: ItemViewProps) {
       return <Beats {...props} view={view} />;
     case 'list':
       return (
-        <ol className="flex flex-wrap items-baseline gap-x-8 gap-y-3 py-4 font-word text-5xl font-bold">
+        <ol className="big-2 flex flex-wrap items-baseline gap-x-[0.7em] gap-y-[0.2em] font-word font-bold">
           {view.entries.map((entry, i) => (
             <li
               key={entry}
               className={clsx(
-                'flex items-baseline gap-3',
-                lit > i ? 'border-b-8 border-marigold' : 'border-b-8 border-transparent',
+                'flex items-baseline gap-[0.2em] border-b-[0.12em] leading-tight',
+                lit > i ? 'border-marigold' : 'border-transparent',
               )}
             >
-              <span className="font-sans text-xl font-normal text-muted">{i + 1}</span>
+              <span className="font-sans text-[0.45em] font-normal text-muted">{i + 1}</span>
               {covered ? '…' : entry}
             </li>
           ))}
@@ -103,9 +103,9 @@ function ItemDrawn(props: ItemViewProps) {
       return (
         <div
           className={clsx(
-            'max-w-[52rem] py-2 font-word text-3xl leading-snug',
+            'big-3 font-word leading-snug',
             // Single words stand in a row; sentences each have a line.
-            view.sentences.every((s) => s.length === 1) ? 'flex flex-wrap gap-x-6 gap-y-3' : 'space-y-3',
+            view.sentences.every((s) => s.length === 1) ? 'flex flex-wrap gap-x-[0.7em] gap-y-[0.1em]' : 'space-y-2',
           )}
         >
           {view.sentences.map((sentence, i) => (
@@ -137,11 +137,11 @@ function OneLine({ item, view, covered, letters, lit, missed, onTap }: ItemViewP
     return missed.includes(i) ? 'missed' : 'plain';
   });
   return (
-    <div className="max-w-[46rem] pb-2">
+    <div>
       {view.parts && (
-        <p className="flex flex-wrap gap-x-8 pb-4 font-word text-6xl font-bold">
+        <p className="big-2 flex flex-wrap gap-x-[0.6em] pb-[0.2em] font-word leading-tight font-bold">
           {view.parts.map((part, i) => (
-            <span key={i} className={`border-b-8 ${lit > i ? 'border-marigold' : 'border-line'}`}>
+            <span key={i} className={clsx('border-b-[0.12em]', lit > i ? 'border-marigold' : 'border-line')}>
               {covered ? '…' : part}
             </span>
           ))}
@@ -165,27 +165,26 @@ function OneLine({ item, view, covered, letters, lit, missed, onTap }: ItemViewP
 /** Words in a row; the one that is right is underlined for the adult. */
 function Row({ item, view, covered }: { item: Item; view: Of<'row'>; covered: boolean }) {
   return (
-    <ul className="flex flex-wrap items-end gap-x-10 gap-y-5 py-4">
+    <ul className="flex flex-wrap items-end gap-x-[1.6em] gap-y-[0.3em]">
       {item.words.map((w, i) => {
         const right = !covered && view.answer === i;
         const asked = view.first && i === 0;
         return (
-          <li key={w.word} className={`min-w-0 ${asked ? 'pr-6 max-md:basis-full' : ''}`}>
+          <li key={w.word} className={clsx('min-w-0', asked && 'max-roomy:basis-full pr-[1em]')}>
             {view.pictures && w.picture && (
-              <span className="mb-2 block">
-                <Picture code={w.picture} size={120} />
+              <span className="block *:size-[3.2em] roomy:*:size-[5em]">
+                <Picture code={w.picture} size={100} />
               </span>
             )}
             <span
               className={clsx(
-                'block border-b-8 pb-1 font-word leading-tight font-bold wrap-anywhere',
-                asked ? 'text-6xl' : 'text-5xl',
+                'big-2 block border-b-[0.12em] font-word leading-tight font-bold wrap-anywhere',
                 right ? 'border-green' : 'border-transparent',
               )}
             >
               {covered ? '…' : w.word}
             </span>
-            <span className="block min-h-7 text-lg text-muted">
+            <span className="block text-[0.9em] leading-tight text-muted roomy:min-h-[1.3em]">
               {asked ? view.tags.first : right && view.tags.answer}
             </span>
           </li>
@@ -209,13 +208,13 @@ function Change({ view, covered, lit }: { view: Of<'change'>; covered: boolean; 
   );
   return (
     <div
-      className="grid max-w-[46rem] items-start gap-x-8 gap-y-4 pb-2 lg:grid-cols-(--lines)"
+      className="grid max-w-[60rem] grid-cols-(--lines) items-start gap-x-[1em]"
       style={
         { '--lines': `minmax(0, ${lineLength(view.from)}fr) auto minmax(0, ${lineLength(view.to)}fr)` } as CSSProperties
       }
     >
       <div className="min-w-0">{line(view.from, lifted(view.gone, 'up'), lit)}</div>
-      <span aria-hidden="true" className="pt-9 font-word text-5xl text-muted max-lg:hidden">
+      <span aria-hidden="true" className="big-2 font-word leading-none text-muted">
         →
       </span>
       <div className="min-w-0">{line(view.to, lifted(view.come, 'down'), -1)}</div>
@@ -230,19 +229,22 @@ function beatLook(lit: boolean, out: boolean): string {
 
 /** One beat for each word of a sentence, or each syllable. */
 function Beats({ view, lit, covered, ownName }: ItemViewProps & { view: Of<'beats'> }) {
-  if (view.ownName) return <p className="py-4 font-word text-7xl font-bold wrap-anywhere">{ownName}</p>;
+  if (view.ownName) return <p className="big-1 font-word leading-tight font-bold wrap-anywhere">{ownName}</p>;
   return (
-    <ol className="flex flex-wrap gap-x-7 gap-y-4 py-4">
+    <ol className="flex flex-wrap gap-x-[1.2em] gap-y-[0.3em]">
       {view.parts.map((part, i) => (
-        <li key={i} className={`flex flex-col items-center gap-3 ${view.out === i ? '-translate-y-3' : ''}`}>
+        <li key={i} className="flex flex-col items-center gap-[0.3em]">
           <span
-            className={`font-word text-5xl font-bold ${view.out === i ? 'text-muted line-through decoration-4' : ''}`}
+            className={clsx(
+              'big-2 font-word leading-tight font-bold',
+              view.out === i && 'text-muted line-through decoration-4',
+            )}
           >
             {covered ? '…' : part}
           </span>
           <span
             aria-hidden="true"
-            className={clsx('size-7 rounded-full border-4', beatLook(lit > i, view.out === i))}
+            className={clsx('size-[1.3em] rounded-full border-4', beatLook(lit > i, view.out === i))}
           />
         </li>
       ))}

@@ -2,15 +2,16 @@
 
 import dynamic from 'next/dynamic';
 import Link from 'next/link';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import type { PlaySession } from '@/server/sessions/play-session';
 import { ChildrenList } from './children-list';
-import { Footer } from './footer';
+import { useFit } from './fit';
 import { Notices } from './notices';
 import { PlayTop } from './play-top';
 import { RoundDone } from './round-done';
 import { USUAL } from './run/device';
 import { createRun } from './run/store';
+import { Taps } from './taps';
 import { Turn } from './turn';
 import { RunProvider, useRun } from './use-run';
 import { browserMachine, useRunning } from './use-running';
@@ -35,18 +36,17 @@ function Frame() {
   const pending = useRun((run) => run.pending);
   const inTurn = useRun((run) => run.item !== undefined && (run.playing || run.modelling));
   const dialog = useRun((run) => run.view.dialog !== null);
+  const hand = useRun((run) => run.device.hand);
+  const keys = useRun((run) => run.device.keys);
+  const frame = useRef<HTMLDivElement>(null);
+  useFit(frame);
   return (
-    <div
-      className="playing grid min-h-dvh grid-cols-[minmax(0,1fr)] grid-rows-[auto_minmax(0,1fr)_auto] bg-paper md:h-dvh"
-      data-pending={pending}
-    >
+    <div ref={frame} className="playing" data-pending={pending} data-hand={hand} {...(keys ? { 'data-keys': '' } : {})}>
       <PlayTop />
       <Notices />
-      <div className="grid min-h-0 grid-cols-1 md:grid-cols-[216px_minmax(0,1fr)] lg:grid-cols-[256px_minmax(0,1fr)]">
-        <ChildrenList />
-        {inTurn ? <Turn /> : <RoundDone />}
-      </div>
-      <Footer />
+      <ChildrenList />
+      {inTurn ? <Turn /> : <RoundDone />}
+      <Taps />
       {dialog && <Dialogs />}
       <noscript>
         <p className="p-6">

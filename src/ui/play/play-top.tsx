@@ -3,7 +3,9 @@
 import { clsx } from 'clsx';
 import { Settings2 } from 'lucide-react';
 import { useEffect, useState } from 'react';
+import { Button } from '../kit/button';
 import type { Run } from './run/run';
+import { ToolButton } from './tool-button';
 import { useEnding } from './use-ending';
 import { useLate } from './use-late';
 import { useRun, useStore } from './use-run';
@@ -12,7 +14,7 @@ import { playTop as say } from './text';
 /** A session taken up again after a long break has no sensible clock. */
 const LONGEST_MINUTES = 90;
 
-/** More turns than this are a bar and a number. */
+/** More turns than this are a bar. */
 const MOST_DOTS = 10;
 
 /** The round, its step, and where in the session it stands; or who listens along. */
@@ -28,60 +30,44 @@ function detailOf({ device, round, session, state }: Run): string {
     .join(' · ');
 }
 
-/** Round, item, minutes, and quietly what still waits for the server. */
+/** One line: the round, how many turns of it, minutes; with more room, what is needed now and then. */
 export function PlayTop() {
   const store = useStore();
-  const end = useEnding();
-  const title = useRun((run) => run.round.name);
-  const detail = useRun(detailOf);
-  const done = useRun((run) => run.state.done);
-  const planned = useRun((run) => run.state.planned);
-  const covered = useRun((run) => run.view.covered);
-  const turnsLeft = useRun((run) => run.playing || run.modelling);
   return (
-    <header
-      className={clsx(
-        'relative flex flex-wrap items-center gap-x-5 gap-y-1 border-b border-line px-4 py-1',
-        'sm:px-7 lg:flex-nowrap',
-      )}
-    >
-      <p className="min-w-0 font-word text-xl leading-tight font-bold lg:truncate">
-        {title} <span className="font-sans text-base font-normal text-muted">{detail}</span>
-      </p>
-      <Progress done={done} planned={planned} />
-      <div className="ml-auto flex flex-wrap items-center gap-2 lg:shrink-0 lg:flex-nowrap">
+    <header className="relative flex items-center gap-x-3 border-b border-line px-(--side) wide:gap-x-5">
+      <div className="fit flex min-h-0 min-w-0 flex-1 items-center gap-x-3 self-stretch roomy:gap-x-5" data-zone="top">
+        <Title />
+        <Progress />
         <Minutes />
-        <button
-          type="button"
-          className="plain min-h-16"
-          aria-pressed={covered}
-          onClick={() => store.show({ covered: !covered })}
-        >
-          {say.childrenCanSee}
-          {covered && ' ✓'}
-        </button>
-        <button type="button" className="plain min-h-16" onClick={() => store.show({ dialog: 'pause' })}>
-          {say.pause}
-        </button>
-        <button
-          type="button"
-          className="plain min-h-16 min-w-16"
-          aria-label={say.deviceThinkingTime}
-          onClick={() => store.show({ dialog: 'device' })}
-        >
+      </div>
+      <div className="hidden shrink-0 items-center gap-2 wide:flex">
+        <ToolButton id="covered" />
+        <ToolButton id="pause" />
+        <Button size="icon" aria-label={say.deviceThinkingTime} onClick={() => store.show({ dialog: 'device' })}>
           <Settings2 aria-hidden="true" />
-        </button>
-        <button
-          type="button"
-          className="plain min-h-16"
-          onClick={() => (turnsLeft ? store.show({ dialog: 'finish' }) : void end())}
-        >
-          {say.finish}
-        </button>
+        </Button>
+        <Finish />
       </div>
       <StillHere />
     </header>
   );
+}
+
+function Title() {
+  const title = useRun((run) => run.round.name);
+  const detail = useRun(detailOf);
+  return (
+    <p className="min-w-0 font-word text-[1em] leading-tight font-bold">
+      {title} <span className="max-roomy:hidden font-sans text-[0.82em] font-normal text-muted">{detail}</span>
+    </p>
+  );
+}
+
+function Finish() {
+  const store = useStore();
+  const end = useEnding();
+  const turnsLeft = useRun((run) => run.playing || run.modelling);
+  return <Button onClick={() => (turnsLeft ? store.show({ dialog: 'finish' }) : void end())}>{say.finish}</Button>;
 }
 
 /** Minutes gone, of those the session takes. */
@@ -100,7 +86,7 @@ function Minutes() {
   }, []);
   const used = now && startedAt ? Math.max(0, Math.floor((now - startedAt) / 60_000)) : 0;
   return (
-    <p className="min-w-24 pr-2 text-right text-muted">
+    <p className="ml-auto shrink-0 text-right text-[0.82em] whitespace-nowrap text-muted">
       {used > LONGEST_MINUTES ? say.aboutMin(minutes) : say.ofMin(used, minutes)}
     </p>
   );
@@ -113,10 +99,7 @@ function StillHere() {
   return (
     <p
       role="status"
-      className={clsx(
-        'absolute top-full right-4 z-10 rounded-b-lg bg-marigold-soft px-4 py-1 sm:right-7',
-        late ? '' : 'sr-only',
-      )}
+      className={clsx('absolute top-full right-4 z-10 rounded-b-lg bg-marigold-soft px-4 py-1', late ? '' : 'sr-only')}
     >
       {late ? say.deviceYetServer(pending) : ''}
     </p>
@@ -128,26 +111,24 @@ function dotLook(turn: number, done: number): string {
   return turn === done ? 'bg-marigold' : 'bg-line';
 }
 
-/** Turns done and planned: dots, or a bar where there are many. */
-function Progress({ done, planned }: { readonly done: number; readonly planned: number }) {
+/** Turns done and planned: dots where there are few and room for them, else a bar; and always the figures. */
+function Progress() {
+  const done = useRun((run) => Math.min(run.state.done, run.state.planned));
+  const planned = useRun((run) => run.state.planned);
+  const few = planned <= MOST_DOTS;
   return (
-    <p
-      className="flex shrink-0 items-center gap-1"
-      role="img"
-      aria-label={`${Math.min(done, planned)} of ${planned} turns done`}
-    >
-      {planned > MOST_DOTS ? (
-        <>
-          <span className="block h-2 w-24 overflow-hidden rounded-full bg-line">
-            <span className="block h-full bg-ink" style={{ width: `${(100 * Math.min(done, planned)) / planned}%` }} />
-          </span>
-          <span className="ml-1 whitespace-nowrap text-muted">{say.of(Math.min(done, planned), planned)}</span>
-        </>
-      ) : (
-        Array.from({ length: planned }, (_, i) => (
-          <span key={i} className={`h-2 w-4 rounded-full ${dotLook(i, done)}`} />
-        ))
+    <p className="flex shrink-0 items-center gap-2" role="img" aria-label={say.turnsDone(done, planned)}>
+      {few && (
+        <span className="hidden gap-1 roomy:flex">
+          {Array.from({ length: planned }, (_, i) => (
+            <span key={i} className={`h-2 w-4 rounded-full ${dotLook(i, done)}`} />
+          ))}
+        </span>
       )}
+      <span className={clsx('block h-2 w-16 overflow-hidden rounded-full bg-line', few && 'roomy:hidden')}>
+        <span className="block h-full bg-ink" style={{ width: `${(100 * done) / planned}%` }} />
+      </span>
+      <span className="text-[0.82em] whitespace-nowrap text-muted">{say.of(done, planned)}</span>
     </p>
   );
 }

@@ -4,16 +4,16 @@ import Link from 'next/link';
 import { roundOf } from '@/core/sessions/log';
 import { tally } from '@/core/sessions/summary';
 import { talliedWords } from '../kit/tally';
-import { goOn, goTo, undo } from './run/acts';
+import { Button, buttonLook } from '../kit/button';
+import { goOn, goTo } from './run/acts';
 import { Stage } from './stage';
 import { useEnding } from './use-ending';
-import { useNames, useRun, useStore } from './use-run';
+import { useRun, useStore } from './use-run';
 import { roundDone as say } from './text';
 
 /** After the last turn of a round: stop here, or go round again. */
 export function RoundDone() {
   const store = useStore();
-  const nameOf = useNames();
   const end = useEnding();
   const state = useRun((run) => run.state);
   const check = useRun((run) => run.check);
@@ -23,39 +23,30 @@ export function RoundDone() {
   return (
     <Stage>
       <section className="my-auto max-w-2xl">
-        <h1 className="mb-3 text-5xl">{finished ? say.sessionFinished : say.round}</h1>
-        <p className="mb-8 text-xl text-muted">
+        <h1 className="mb-3 text-[2em] roomy:text-[2.4em]">{finished ? say.sessionFinished : say.round}</h1>
+        <p className="mb-5 text-muted">
           {talliedWords(tally(finished ? state.answers : state.answers.filter((a) => roundOf(a.turn) === state.round)))}
         </p>
         <div className="flex flex-wrap gap-3">
           {finished ? (
-            <Link className="action min-h-16" href={`/look-back/${session.id}`}>
+            <Link className={buttonLook({ kind: 'action', size: 'big' })} href={`/look-back/${session.id}`}>
               {say.lookBack}
             </Link>
           ) : (
             <>
               {next && (
-                <button
-                  type="button"
-                  className="action min-h-16 text-xl"
-                  onClick={() => void store.dispatch(goTo(state.round + 1))}
-                >
+                <Button kind="action" size="big" onClick={() => void store.dispatch(goTo(state.round + 1))}>
                   {say.next(next.name)}
                   {next.step && `, ${next.step}`}
-                </button>
+                </Button>
               )}
-              <button type="button" className={`${next ? 'plain' : 'action'} min-h-16`} onClick={() => void end()}>
+              <Button kind={next ? 'plain' : 'action'} size="big" onClick={() => void end()}>
                 {say.finishLookBack}
-              </button>
+              </Button>
               {!check && (
-                <button type="button" className="plain min-h-16" onClick={() => void store.dispatch(goOn)}>
+                <Button size="big" onClick={() => void store.dispatch(goOn)}>
                   {state.childId === null ? say.onceMore : say.moreTurnEach}
-                </button>
-              )}
-              {state.last && (
-                <button type="button" className="plain min-h-16" onClick={() => void store.dispatch(undo)}>
-                  {say.undo(nameOf(state.last.childId))}
-                </button>
+                </Button>
               )}
             </>
           )}

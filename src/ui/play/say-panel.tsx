@@ -4,17 +4,10 @@ import { clsx } from 'clsx';
 import { covered as coveredText, fill } from '@/core/games/fill';
 import type { Item } from '@/core/games/item';
 import type { RoutineStep } from '@/core/games/routine-steps';
-import { ROLE, Tag } from './tag';
 import { modelLine } from './model-line';
 import { ThinkRing } from './think-ring';
 import { useNames, useRun } from './use-run';
 import { sayPanel as SAY } from './text';
-
-/** How large what is said stands: an item that has a picture of its own says it a little smaller. */
-function sizeOf(modelling: boolean, { view }: Item): string {
-  if (modelling) return 'text-[1.4rem]';
-  return view.kind === 'line' || view.kind === 'pair' ? 'text-[1.6rem] xl:text-[2rem]' : 'text-2xl xl:text-[1.7rem]';
-}
 
 /** What the adult says now, and how. */
 export function SayPanel() {
@@ -22,13 +15,15 @@ export function SayPanel() {
   const modelling = useRun((run) => run.modelling);
   if (!item) return null;
   return (
-    <div className="flex min-h-[5.2rem] items-baseline gap-4 max-xl:min-h-[4.8rem] max-sm:flex-col max-sm:gap-1">
-      <Tag tone={ROLE.say}>{SAY.say}</Tag>
-      <div className="min-w-0 flex-1">
-        <p className={clsx('font-word leading-tight', sizeOf(modelling, item))}>
+    <div className="flex items-start gap-4">
+      <div className="min-w-0 flex-1 border-l-[6px] border-marigold pl-3" data-part="say">
+        <p className={clsx('font-word leading-tight', modelling ? 'text-[1.2em] roomy:text-[1.4em]' : 'said')}>
+          <span className="sr-only">{SAY.say}</span>
           {modelling ? <Opening /> : <Ask item={item} />}
         </p>
-        <p className="mt-1 leading-snug text-muted">{modelling ? <ModelHow /> : <How item={item} />}</p>
+        <p className="mt-1 text-[0.9em] leading-snug text-muted roomy:text-[1em]">
+          {modelling ? <ModelHow /> : <How item={item} />}
+        </p>
       </div>
       <Think />
     </div>

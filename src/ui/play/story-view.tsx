@@ -2,6 +2,7 @@
 
 import { clsx } from 'clsx';
 import type { View } from '@/core/games/view';
+import { Button } from '../kit/button';
 import { tick } from './run/acts';
 import { catchId } from './run/catches';
 import { useRun, useStore } from './use-run';
@@ -20,26 +21,16 @@ export function StoryView() {
   const at = Math.min(draft, last);
   const hits = story.sentences.flat().filter((w) => w.hit).length;
   return (
-    <div className="max-w-[56rem] py-2">
+    <div data-part="word">
       <Sentence story={story} at={at} />
-      <div className="mt-4 flex flex-wrap items-center gap-x-6 gap-y-2">
-        <button
-          type="button"
-          className="plain min-h-16"
-          disabled={at === 0}
-          onClick={() => store.note({ sentence: at - 1 })}
-        >
+      <div className="mt-2 flex flex-wrap items-center gap-x-4 gap-y-2 roomy:mt-4">
+        <Button className="roomy:min-h-16" disabled={at === 0} onClick={() => store.note({ sentence: at - 1 })}>
           {say.back}
-        </button>
-        <button
-          type="button"
-          className="plain min-h-16 px-6"
-          disabled={at === last}
-          onClick={() => store.note({ sentence: at + 1 })}
-        >
+        </Button>
+        <Button className="roomy:min-h-16" disabled={at === last} onClick={() => store.note({ sentence: at + 1 })}>
           {say.nextSentence}
-        </button>
-        <p role="status" className="text-lg text-muted">
+        </Button>
+        <p role="status" className="text-[0.9em] text-muted">
           {say.where(at + 1, last + 1)} · {say.caught(caught, hits)}
         </p>
       </div>
@@ -55,7 +46,7 @@ function Sentence({ story, at }: { readonly story: Story; readonly at: number })
   const ticked = useRun((run) => run.state.ticked);
   const words = story.sentences[at] ?? [];
   return (
-    <p className="min-h-[7.5rem] font-word text-4xl leading-[1.7] max-sm:text-[1.7rem]">
+    <p className="big-3 min-h-[3.4em] font-word leading-[1.6]">
       {words.map(({ text, hit }, i) => {
         const id = catchId(at, i, text);
         if (!hit || !playing)
@@ -71,7 +62,7 @@ function Sentence({ story, at }: { readonly story: Story; readonly at: number })
               aria-pressed={ticked.has(id)}
               onClick={() => void store.dispatch(tick(id, !ticked.has(id)))}
               className={clsx(
-                'min-h-12 rounded-lg px-1',
+                'rounded-lg px-[0.2em]',
                 !covered && 'border-b-4 border-marigold font-bold',
                 ticked.has(id) && 'bg-ink text-card',
               )}

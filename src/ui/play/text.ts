@@ -1,14 +1,8 @@
 /** Every sentence of this room, file by file: read it aloud before you change it. */
 
 export const afterMark = {
-  otherWord: 'Other word',
-  skip: 'Skip',
-  skipComeBack: 'Skip: come back to this child later',
-  note: 'Note',
-  undo: (name: string | null) => (name ? `Undo: ${name}` : 'Undo'),
   allJoinIt: 'All join it up:',
   moreAbout: (name: string, x: string) => `More about ${name}: ${x}`,
-  nothingMarkedYet: 'Nothing marked yet',
   putRight: 'corrected',
   bySelf: 'themselves',
   shown: 'pointed',
@@ -17,8 +11,8 @@ export const afterMark = {
 } as const;
 
 export const answerLine = {
-  model: 'Model',
-  listen: 'Listen',
+  model: 'Model: ',
+  listen: 'Listen for: ',
   hiddenWhileChildren: 'Hidden while children can see the screen.',
   sounds: (count: number) => `${count} sounds`,
 } as const;
@@ -27,6 +21,13 @@ export const childrenList = {
   everyoneTogether: 'Everyone together',
   someoneCameLate: 'Someone has arrived',
   children: 'Children',
+  rests: ' · rests',
+  away: 'away?',
+  back: 'back?',
+  whoWants: 'Who wants a turn?',
+  then: (name: string) => `then ${name}`,
+  thenAll: (name: string) => `then ${name}; all the children`,
+  all: 'All',
 } as const;
 
 export const deviceDialog = {
@@ -34,7 +35,15 @@ export const deviceDialog = {
   timeThinkBefore: 'Thinking time before anyone answers',
   countDownShow: 'Count down to “show me”',
   softTickEach: 'A soft tick with each beat',
-  initialsPlaceNames: 'Show initials, not names',
+  names: 'Children’s names on this screen',
+  namesFull: 'Names',
+  namesInitials: 'Initials',
+  namesPlants: 'Plants only',
+  hand: 'Which hand do you tap with?',
+  rightHand: 'Right',
+  leftHand: 'Left',
+  seconds: (s: number) => `${s} s`,
+  none: 'none',
   dimNapTime: 'Dim, for nap time',
   secondPairEars: 'I’m a second pair of ears, listening along',
   marksStandBeside:
@@ -66,7 +75,9 @@ export const dialogs = {
   leftRound: (turns: string, kept: string) => `${turns} left in this round. ${kept}`,
 } as const;
 
-export const footer = {
+export const taps = {
+  wantsTapAnswers: 'Who wants a turn? Tap who answers.',
+  whoAnswers: 'Who answers',
   modelled: (calling: boolean, name: string) => `Done – ${calling ? 'who wants a turn?' : `${name}’s turn`}`,
   harvest: (size: number) => `Finish: ${size} ${size === 1 ? 'word' : 'words'}`,
   lastAnswersKept:
@@ -99,11 +110,46 @@ export const notices = {
   goOn: 'Carry on',
 } as const;
 
-export const playFooter = {
+export const marks = {
   said: (who: string) => `${who} said`,
   somethingElse: 'Something else',
-  wantsTapAnswers: 'Who wants a turn? Tap who answers.',
-  whoAnswers: 'Who answers',
+} as const;
+
+export const peopleDialog = {
+  whoseTurn: 'Whose turn is it?',
+  everyoneTogether: 'Everyone together',
+  someoneCameLate: 'Someone has arrived',
+  away: 'away?',
+  back: 'back?',
+} as const;
+
+export const side = {
+  undo: (name: string | null) => (name ? `Undo: ${name}` : 'Undo'),
+  tools: 'Tools',
+} as const;
+
+export const tools = {
+  beatItOut: 'Tap it out',
+  saidAgain: 'Said again',
+  slower: (slowed: string) => `Slower${slowed}`,
+  otherWord: 'Other word',
+  skip: 'Skip',
+  skipComeBack: 'Skip: come back to this child later',
+  whoSpeaksNow: (step: string) => `Who speaks: ${step.toLowerCase()}`,
+  note: 'Note',
+  childrenCanSee: 'Children can see',
+  pause: 'Pause',
+  finish: 'Finish',
+  onThisDevice: 'On this device',
+  deviceThinkingTime: 'On this device: thinking time, names, which hand, who is marking, words not for us',
+  keys: 'Keys',
+} as const;
+
+export const toolsDialog = {
+  tools: 'Tools',
+  more: 'More tools',
+  firstOnes: 'Back to the first ones',
+  whoSpeaks: 'Who speaks',
 } as const;
 
 export const playScreen = {
@@ -114,10 +160,9 @@ export const playScreen = {
 export const playTop = {
   listensAlong: (by: string) => `${by} is listening along`,
   roundOf: (x: number, many: number) => `round ${x} of ${many}`,
-  childrenCanSee: 'Children can see',
-  pause: 'Pause',
-  deviceThinkingTime: 'On this device: thinking time, initials, who is marking, words not for us',
+  deviceThinkingTime: 'On this device: thinking time, names, which hand, who is marking, words not for us',
   finish: 'Finish',
+  turnsDone: (done: number, planned: number) => `${done} of ${planned} turns done`,
   aboutMin: (minutes: number) => `about ${minutes} min`,
   ofMin: (used: number, minutes: number) => `${used} of ${minutes} min`,
   deviceYetServer: (pending: number) => `${pending} on this device, not on the server yet`,
@@ -132,7 +177,6 @@ export const roundDone = {
   finishLookBack: 'Finish and look back',
   onceMore: 'Play it once more',
   moreTurnEach: 'One more turn each',
-  undo: (name: string) => `Undo: ${name}`,
 } as const;
 
 export const keys = {
@@ -231,16 +275,12 @@ export const thinkRing = {
   timeToThink: 'Time to think',
 } as const;
 
-export const turnTools = {
-  alwaysFor: (name: string, list: string) => `Always for ${name}: ${list}.`,
+export const whoSpeaks = {
   whoSpeaks: 'Who speaks',
-  beatItOut: 'Tap it out',
-  saidAgain: 'Said again',
-  slower: (slowed: string) => `Slower${slowed}`,
 } as const;
 
 export const turn = {
+  alwaysFor: (name: string, list: string) => `Always for ${name}: ${list}.`,
   withLine: (round: string, group: string) => `${round} with ${group}`,
   sTurnOf: (name: string, x: number, planned: number) => `${name}’s turn, ${x} of ${planned}`,
-  beatItOut: 'Tap it out',
 } as const;

@@ -1,16 +1,15 @@
 'use client';
 
-import { AfterMark } from './after-mark';
 import { AnswerLine } from './answer-line';
+import { ACCESS_WORDS } from '@/core/answers/access';
 import { HuntView } from './hunt-view';
 import { ItemView } from './item-view';
 import { isTold } from './run/catches';
-import { beatCount } from './run/beats';
 import { SayPanel } from './say-panel';
 import { Stage } from './stage';
 import { StoryView } from './story-view';
-import { TurnTools } from './turn-tools';
-import { useNames, useRun, useStore } from './use-run';
+import { WhoSpeaks } from './who-speaks';
+import { useNames, useRun } from './use-run';
 import { turn as say } from './text';
 
 /** A turn, or the model before it: what to say, the item, what is right, and what is at hand. */
@@ -19,17 +18,18 @@ export function Turn() {
   const telling = useRun(({ item }) => isTold(item));
   const turnKey = useRun((run) => run.turnKey);
   return (
-    <Stage>
+    <Stage below={hunting ? null : <WhoSpeaks />}>
       <Heading />
       <SayPanel />
+      <AlwaysSo />
       {hunting && <HuntView key={turnKey} />}
       {telling && <StoryView key={turnKey} />}
-      {!hunting && !telling && <ItemView />}
+      {!hunting && !telling && (
+        <div className="my-[0.5em] roomy:my-[0.8em]" data-part="word">
+          <ItemView />
+        </div>
+      )}
       <AnswerLine />
-      <div className="mt-auto grid grid-cols-[minmax(0,1fr)] gap-1.5">
-        {!hunting && <Tools />}
-        <AfterMark />
-      </div>
     </Stage>
   );
 }
@@ -51,18 +51,15 @@ function Heading() {
   );
 }
 
-/** Who speaks, and saying it again; while it is modelled, only the beats. */
-function Tools() {
-  const store = useStore();
-  const modelling = useRun((run) => run.modelling);
-  const beats = useRun((run) => (run.item ? beatCount(run.item) : 0));
-  if (!modelling) return <TurnTools />;
-  if (beats < 2) return null;
+/** What is always so for the child whose turn it is. */
+function AlwaysSo() {
+  const nameOf = useNames();
+  const access = useRun((run) => run.ownWay.access);
+  const child = useRun((run) => run.state.childId);
+  if (!access.length || child === null) return null;
   return (
-    <div>
-      <button type="button" className="plain min-h-16" onClick={store.beat}>
-        {say.beatItOut}
-      </button>
-    </div>
+    <p className="mt-1 text-[0.9em] leading-snug text-muted">
+      {say.alwaysFor(nameOf(child), access.map((a) => ACCESS_WORDS[a].play).join(', '))}
+    </p>
   );
 }

@@ -3,7 +3,7 @@
 import { useEffect } from 'react';
 import { forgetErasedHere } from './erased';
 import { keepPage } from './offline';
-import { deviceNow, onDevice } from './run/device';
+import { changeDevice, deviceNow, onDevice } from './run/device';
 import { keepDraft, keptDraft } from './run/draft';
 import { press } from './run/keys';
 import { openLink } from './run/link';
@@ -55,7 +55,9 @@ export function useRunning(store: RunStore, sessionId: string): void {
         typing: typing(target),
         onControl: target instanceof HTMLElement && target.closest('button, a') !== null,
       });
-      if (does) event.preventDefault();
+      if (!does) return;
+      event.preventDefault();
+      if (!store.snapshot().device.keys) changeDevice({ keys: true });
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);

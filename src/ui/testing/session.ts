@@ -48,8 +48,8 @@ export function sessionOf(children = 3, ways: readonly Way[] = ['individual', 'i
     groupName: 'Radishes',
     accent: 'southern-british',
     mixed: false,
-    children: ids.map((id) => ({ id, name: id.toUpperCase(), ownWay: NO_OWN_WAY })),
-    others: [{ id: 'z', name: 'Z', ownWay: NO_OWN_WAY }],
+    children: ids.map((id) => ({ id, name: id.toUpperCase(), ownWay: NO_OWN_WAY, plant: null })),
+    others: [{ id: 'z', name: 'Z', ownWay: NO_OWN_WAY, plant: null }],
     habits: {},
     plan: {
       rounds: ways.map((way) => ({ words: WORDS, turns: 2 * children, way, inOrder: false })),

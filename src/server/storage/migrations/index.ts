@@ -10,6 +10,7 @@ import * as erased from './0007-erased';
 import * as putAside from './0008-put-aside';
 import * as mixed from './0009-mixed';
 import * as shapes from './0010-shapes';
+import * as plants from './0011-plants';
 
 interface Migration {
   up(parameters: { context: QueryInterface }): Promise<void>;
@@ -27,6 +28,7 @@ const MIGRATIONS: readonly { name: string; migration: Migration }[] = [
   { name: '0008-put-aside', migration: putAside },
   { name: '0009-mixed', migration: mixed },
   { name: '0010-shapes', migration: shapes },
+  { name: '0011-plants', migration: plants },
 ];
 
 /** Brings a database file up to date; does nothing where it is. */

@@ -26,6 +26,7 @@ interface ChildRow {
   away_on: string | null;
   created_at: number;
   own_way: string;
+  plant: string | null;
 }
 export interface SessionRow {
   id: string;
@@ -223,6 +224,7 @@ const CHILDREN: ColumnsOf<ChildRow> = {
   away_on: maybe,
   created_at: whole,
   own_way: text,
+  plant: maybe,
 };
 
 const SESSIONS: ColumnsOf<SessionRow> = {

@@ -1,7 +1,13 @@
+export type NamesShown = 'full' | 'initials' | 'plants';
+
 /** How this device runs Play; kept on it alone. */
 export interface Device {
-  /** Names stand as initials: others can see the screen. */
-  readonly initials: boolean;
+  /** How names stand where others can see the screen: in full, as initials, or as each child’s plant. */
+  readonly names: NamesShown;
+  /** The hand whose thumb marks. */
+  readonly hand: 'right' | 'left';
+  /** A key of Play was pressed here: the keys are shown beside what they do. */
+  readonly keys: boolean;
   /** Seconds to think before anyone answers; 0 for none. */
   readonly think: number;
   /** Count down to “show me”. */
@@ -15,7 +21,21 @@ export interface Device {
 }
 
 const PLACE = 'bouncy-echo-device';
-export const USUAL: Device = { initials: false, think: 0, showMe: false, tick: false, by: '', second: false };
+export const USUAL: Device = {
+  names: 'full',
+  hand: 'right',
+  keys: false,
+  think: 0,
+  showMe: false,
+  tick: false,
+  by: '',
+  second: false,
+};
+
+/** What was kept here before, read as it is kept now. */
+function readKept({ initials, ...kept }: Partial<Device> & { readonly initials?: boolean }): Device {
+  return { ...USUAL, ...(initials ? { names: 'initials' } : {}), ...kept };
+}
 
 let now: Device | null = null;
 const listeners = new Set<() => void>();
@@ -24,7 +44,7 @@ const listeners = new Set<() => void>();
 export function deviceNow(): Device {
   if (now) return now;
   try {
-    now = { ...USUAL, ...(JSON.parse(localStorage.getItem(PLACE) ?? '{}') as Partial<Device>) };
+    now = readKept(JSON.parse(localStorage.getItem(PLACE) ?? '{}') as Parameters<typeof readKept>[0]);
   } catch {
     now = USUAL;
   }

@@ -19,7 +19,8 @@ import type { Device } from './device';
 import { EMPTY, GAPS, type Draft } from './draft';
 import { run as say } from '../text';
 
-export type DialogName = 'note' | 'aside' | 'keys' | 'said' | 'device' | 'late' | 'pause' | 'finish';
+export type DialogName =
+  'note' | 'aside' | 'keys' | 'said' | 'device' | 'late' | 'pause' | 'finish' | 'tools' | 'speaks' | 'people';
 type Person = PlaySession['children'][number];
 
 /** What is only on the screen: gone with the page, and no part of the log. */
@@ -72,6 +73,8 @@ export interface Run extends Parts {
   readonly names: ReadonlyMap<string, string>;
   readonly ownWay: OwnWay;
   readonly likely: readonly LikelyAnswer[];
+  /** Something of this round can be tapped as heard: it has its place in every turn, so that nothing moves. */
+  readonly hears: boolean;
   /** The key of another word for this turn. */
   readonly spare: string | undefined;
   readonly easier: Item | undefined;
@@ -153,6 +156,7 @@ type FromLog = Pick<
   | 'late'
   | 'ownWay'
   | 'likely'
+  | 'hears'
   | 'spare'
   | 'easier'
   | 'modelling'
@@ -199,6 +203,7 @@ function fromLog({ session, log, device }: Parts): FromLog {
     late: session.others.filter((c) => !state.children.includes(c.id)),
     ownWay,
     likely: item ? likelyOf({ session, round, ownWay, state }, item) : [],
+    hears: Object.values(round.items).some((i) => i.likely.length > 0 || canJudge(i.judged)),
     ...otherItems(round, words, state, item),
     modelling,
     playing: state.phase === 'turn',
@@ -213,7 +218,7 @@ function fromLog({ session, log, device }: Parts): FromLog {
 function namesOf({ session, device }: Parts): ReadonlyMap<string, string> {
   const everyone = [...session.children, ...session.others];
   const full = everyone.map((c) => c.name);
-  const shown = device.initials ? initialsOf(full) : full;
+  const shown = device.names === 'full' ? full : initialsOf(full);
   return new Map(everyone.map((c, i) => [c.id, sure(shown[i])]));
 }
 
@@ -233,7 +238,7 @@ function once<T>(make: (parts: Parts) => T, from: (parts: Parts) => readonly unk
  */
 export function reader(): (parts: Parts) => Run {
   const logged = once(fromLog, ({ session, log, device }) => [session, log, device.second, device.by]);
-  const named = once(namesOf, ({ session, device }) => [session, device.initials]);
+  const named = once(namesOf, ({ session, device }) => [session, device.names]);
   const waiting = once(
     ({ log, there }) => log.filter((e) => !there.has(e.id)).length,
     ({ log, there }) => [log, there],

@@ -1,0 +1,1 @@
+export { VisuallyHidden } from 'radix-ui';

@@ -1,0 +1,22 @@
+'use client';
+
+import { Plant } from '../kit/plant';
+import { useRun } from './use-run';
+
+interface ChildNameProps {
+  readonly id: string | null;
+  readonly name: string;
+}
+
+/** What a child is called on this screen, beside their plant; the plant alone where names are hidden. */
+export function ChildName({ id, name }: ChildNameProps) {
+  const plant = useRun((run) => run.people.find((p) => p.id === id)?.plant ?? null);
+  const hidden = useRun((run) => run.device.names === 'plants');
+  if (!plant) return name;
+  return (
+    <span className="inline-flex max-w-full min-w-0 items-center gap-[0.4em]">
+      <Plant id={plant} />
+      <span className={hidden ? 'sr-only' : 'min-w-0'}>{name}</span>
+    </span>
+  );
+}

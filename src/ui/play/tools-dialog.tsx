@@ -1,0 +1,93 @@
+'use client';
+
+import { useState } from 'react';
+import { ROUTINE_WORDS } from '@/core/games/routine-steps';
+import { Button } from '../kit/button';
+import { Dialog } from '../kit/dialog';
+import { TOOLS, type Tool } from './run/tools';
+import { useRun, useStore } from './use-run';
+import { toolsDialog as say } from './text';
+
+/** So many fit under a thumb. */
+const AT_A_TIME = 5;
+
+interface ToolsProps {
+  readonly onClose: () => void;
+}
+
+/** What a hand may need besides the marks, five at a time, the likeliest first. */
+export function ToolsDialog({ onClose }: ToolsProps) {
+  const run = useRun((all) => all);
+  const [from, setFrom] = useState(0);
+  const offered = TOOLS.filter((tool) => tool.offered(run));
+  const next = from + AT_A_TIME < offered.length ? from + AT_A_TIME : 0;
+  return (
+    <Dialog open low onOpenChange={onClose} title={say.tools}>
+      <ul className="grid grid-cols-1 gap-2 low:grid-cols-3">
+        {offered.slice(from, from + AT_A_TIME).map((tool) => (
+          <li key={tool.id}>
+            <Use tool={tool} />
+          </li>
+        ))}
+        {offered.length > AT_A_TIME && (
+          <li>
+            <Button kind="quiet" size="big" className="w-full justify-center" onClick={() => setFrom(next)}>
+              {next ? say.more : say.firstOnes}
+            </Button>
+          </li>
+        )}
+      </ul>
+    </Dialog>
+  );
+}
+
+function Use({ tool }: { readonly tool: Tool }) {
+  const store = useStore();
+  const ready = useRun((run) => tool.ready?.(run) ?? true);
+  const on = useRun((run) => tool.on?.(run) ?? null);
+  const label = useRun(tool.label);
+  return (
+    <Button
+      size="big"
+      className="h-full w-full leading-tight"
+      disabled={!ready}
+      aria-pressed={on ?? undefined}
+      onClick={() => {
+        store.show({ dialog: null });
+        tool.does(store, store.snapshot());
+      }}
+    >
+      {label}
+      {on && ' ✓'}
+    </Button>
+  );
+}
+
+/** Who speaks now, where there is no room for it beside the word. */
+export function SpeaksDialog({ onClose }: ToolsProps) {
+  const store = useStore();
+  const steps = useRun((run) => run.round.routine);
+  const step = useRun((run) => run.step);
+  return (
+    <Dialog open low onOpenChange={onClose} title={say.whoSpeaks}>
+      <ul className="grid grid-cols-1 gap-2 low:grid-cols-3">
+        {steps.map((name) => (
+          <li key={name}>
+            <Button
+              size="big"
+              kind={name === step ? 'action' : 'plain'}
+              className="h-full w-full"
+              aria-pressed={name === step}
+              onClick={() => {
+                store.setStep(name);
+                onClose();
+              }}
+            >
+              {ROUTINE_WORDS[name]}
+            </Button>
+          </li>
+        ))}
+      </ul>
+    </Dialog>
+  );
+}
