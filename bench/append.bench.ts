@@ -18,7 +18,11 @@ const RUNS = 200;
 /** One row through the one writer, committed to disk. */
 async function bare(): Promise<void> {
   const { sequelize, write } = await database();
-  await write((transaction) => sequelize.query(`INSERT INTO groups (id, name, position, created_at) VALUES ('${v7()}', 'x', 0, 0)`, { transaction }));
+  await write((transaction) =>
+    sequelize.query(`INSERT INTO groups (id, name, position, created_at) VALUES ('${v7()}', 'x', 0, 0)`, {
+      transaction,
+    }),
+  );
 }
 
 test('an answer appended to a log of 60, beside one row and a sync: the three in turn', async () => {

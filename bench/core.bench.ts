@@ -84,11 +84,7 @@ test('the core', async () => {
       'likely answers ranked for a child, each judged again',
       await timed(2_000, (i) => {
         const item = sure(items[i % items.length]);
-        for (const { said } of rank(
-          item.likely,
-          item.marks.map((m) => m.ipa),
-          habits,
-        ))
+        for (const { said } of rank(item.likely, item.marks, habits))
           if (said) judge({ judged: item.judged, marks: item.marks, ownWay: FRONTING }, chunksOf(said));
       }),
       2,

@@ -6,7 +6,7 @@ import { behind } from '@/server/record/rebuild-queue';
 import { DeskTop } from '@/ui/kit/desk-top';
 import { StillReading } from '@/ui/kit/still-reading';
 import { ToTop } from '@/ui/kit/to-top';
-import { SendWaiting } from '@/ui/play/send-waiting';
+import { SendWaiting } from '@/ui/play/waiting/send-waiting';
 import { deskLayout as say } from '../text';
 
 export const dynamic = 'force-dynamic';

@@ -1,7 +1,8 @@
 import { describe, expect, test } from 'vitest';
 import { context } from '../testing/bank';
 import { heardOf, heardText } from './heard';
-import { heardLine, lineText } from './heard-line';
+import { heardLine } from './heard-line';
+import { lineText } from './line-text';
 import { letterNames } from './letter-names';
 import type { Slip } from './outcome';
 

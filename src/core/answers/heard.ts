@@ -1,5 +1,6 @@
 import type { AccentId } from '../phonology/accents';
-import { heardLine, lineText, type Bit } from './heard-line';
+import { heardLine } from './heard-line';
+import { lineText, type Bit } from './line-text';
 import type { LikelyContext } from './likely';
 import type { Slip } from './outcome';
 import { chunksOf, type Chunks } from './said';

@@ -318,9 +318,6 @@ export function judge(question: Question, said: Chunks): Judgement {
   }
 }
 
-/** Answers the core can judge from sounds. */
-export const canJudge = (judged: Judged): boolean => ['sounds', 'rhyme', 'begins', 'parts'].includes(judged.by);
-
 /** How an item is judged, in words. */
 export const JUDGED_WORDS: Readonly<Record<Judged['by'], string>> = {
   sounds: say.rightWhereThese,

@@ -1,11 +1,13 @@
 import { describe, expect, test } from 'vitest';
+import { makingOf } from '../phonology/sounds';
 import { context, word } from '../testing/bank';
 import { choiceLikely, segmentingLikely } from './likely';
 import { addHabits, habitsOf, NO_HABITS, rank, SHOWN } from './rank';
 
 const frog = segmentingLikely(word('frog'), context());
 const sounds = word('frog').sounds.map((s) => s.ipa);
-const notes = (habits = NO_HABITS): string[] => rank(frog, sounds, habits).map((a) => a.note);
+const marks = sounds.map((ipa) => ({ ipa, making: makingOf(ipa) }));
+const notes = (habits = NO_HABITS): string[] => rank(frog, marks, habits).map((a) => a.note);
 const many = (n: number, slip: 'added-uh' | 'letter-name' | 'lost-sound', missed: number[] = []) =>
   habitsOf(Array.from({ length: n }, () => ({ slip, sounds, missed })));
 

@@ -1,7 +1,7 @@
 import type { LikelyAnswer } from './likely';
 import type { Slip } from './outcome';
 import { sure } from '../sure';
-import { usual } from './usual';
+import { usual, type Sounded } from './usual';
 
 /** Chips shown at once. */
 export const SHOWN = 4;
@@ -53,16 +53,17 @@ const fixed = (candidates: readonly LikelyAnswer[]): boolean =>
  * before. Right answers stay in front. Same habits in, same order out.
  *
  * @param sounds the sounds of the item's word
- * @example rank(item.likely, sounds, NO_HABITS).map((a) => a.note)
+ * @example rank(item.likely, item.marks, NO_HABITS).map((a) => a.note)
  */
-export function rank(candidates: readonly LikelyAnswer[], sounds: readonly string[], habits: Habits): LikelyAnswer[] {
+export function rank(candidates: readonly LikelyAnswer[], sounds: readonly Sounded[], habits: Habits): LikelyAnswer[] {
+  const ipa = sounds.map((s) => s.ipa);
   if (fixed(candidates)) return candidates.slice(0, SHOWN);
   const score = (candidate: LikelyAnswer): number => {
     const { slip } = candidate;
     if (slip === null) return Infinity;
     return (
       usual(candidate, sounds) * SLOW_TO_LEARN +
-      keysOf(slip, sounds, candidate.missed).reduce((sum, key) => sum + (habits[key] ?? 0), 0)
+      keysOf(slip, ipa, candidate.missed).reduce((sum, key) => sum + (habits[key] ?? 0), 0)
     );
   };
   return candidates

@@ -1,7 +1,6 @@
 import type { LikelyAnswer } from './likely';
 import type { Slip } from './outcome';
-import { isVowel } from '../phonology/sounds';
-import { sure } from '../sure';
+import type { Mark } from '../games/view';
 
 /**
  * How usual an answer is among children of three to six, from 0 to 1, the most usual first. The order rests on, all
@@ -32,10 +31,13 @@ const USUAL: Partial<Record<Slip, number>> = {
 const LOST = { inner: 1, outer: 0.65, end: 0.6, start: 0.3 } as const;
 const ANYTHING_ELSE = 0.2;
 
+/** A sound, and whether it is a vowel. */
+export type Sounded = Pick<Mark, 'ipa' | 'making'>;
+
 /** Where a lost sound stood. */
-function lostAt(sounds: readonly string[], at: number): keyof typeof LOST {
-  const vowel = sounds.findIndex(isVowel);
-  const consonant = (i: number): boolean => i >= 0 && i < sounds.length && !isVowel(sure(sounds[i]));
+function lostAt(sounds: readonly Sounded[], at: number): keyof typeof LOST {
+  const vowel = sounds.findIndex((s) => s.making === 'vowel');
+  const consonant = (i: number): boolean => sounds[i] !== undefined && sounds[i].making !== 'vowel';
   if (consonant(at) && (consonant(at - 1) || consonant(at + 1)))
     return consonant(at - 1) === consonant(at + 1) || (consonant(at - 1) ? at < vowel : at > vowel) ? 'inner' : 'outer';
   return at === sounds.length - 1 ? 'end' : 'start';
@@ -43,10 +45,10 @@ function lostAt(sounds: readonly string[], at: number): keyof typeof LOST {
 
 /**
  * How usual a likely answer is.
- * @param sounds of the item's word (IPA)
- * @example usual({ slip: 'lost-sound', missed: [1] }, ['f', 'r', 'ɒ', 'ɡ']) // 1
+ * @param sounds of the item's word
+ * @example usual({ slip: 'lost-sound', missed: [1] }, item.marks) // 1 for *frog* without its r
  */
-export function usual({ slip, missed }: Pick<LikelyAnswer, 'slip' | 'missed'>, sounds: readonly string[]): number {
+export function usual({ slip, missed }: Pick<LikelyAnswer, 'slip' | 'missed'>, sounds: readonly Sounded[]): number {
   const [at] = missed;
   if (slip === 'lost-sound' && at !== undefined && at < sounds.length) return LOST[lostAt(sounds, at)];
   return slip === null ? 1 : (USUAL[slip] ?? ANYTHING_ELSE);

@@ -1,4 +1,5 @@
-import { canJudge, judge, luckOf } from '../answers/judge';
+import { canJudge } from '../answers/can-judge';
+import { judge, luckOf } from '../answers/judge';
 import { chunksOf, soundsSaid } from '../answers/said';
 import { material, oneBeats } from './bank';
 import { forbiddenIn } from './forbidden';

@@ -1,4 +1,4 @@
-import { lineText, type Bit } from '../answers/heard-line';
+import { lineText, type Bit } from '../answers/line-text';
 import type { Item } from '../games/item';
 
 /**

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, test } from 'vitest';
-import { canJudge, judge } from '../answers/judge';
+import { canJudge } from '../answers/can-judge';
+import { judge } from '../answers/judge';
 import { chunksOf, saidOf } from '../answers/said';
 import { findTask, TASKS } from '../games';
 import { tryMake, type Item } from '../games/item';

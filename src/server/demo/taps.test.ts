@@ -36,7 +36,7 @@ test('an answer of the demo’s sessions takes one tap in the middle, and two or
       const item = sure(items.get(entry.word));
       const sounds = item.marks.map((m) => m.ipa);
       const habits = said[entry.childId ?? ''] ?? NO_HABITS;
-      for (const { said: words } of rank(item.likely, sounds, habits)) shown.add(`${entry.word} ${words}`);
+      for (const { said: words } of rank(item.likely, item.marks, habits)) shown.add(`${entry.word} ${words}`);
       said[entry.childId ?? ''] = addHabits(habits, habitsOf([{ slip: entry.slip, sounds, missed: entry.missed }]));
       expect(session.rounds[roundOf(entry.turn)]).toBeDefined();
     }

@@ -7,6 +7,8 @@ import type { Material } from '../../core/games/material';
 import { routineOf } from '../../core/games/routine';
 import type { RoutineStep } from '../../core/games/routine-steps';
 import type { AccentId } from '../../core/phonology/accents';
+import { isPlain } from '../../core/answers/own-way';
+import { rightInOwnWay } from '../../core/sessions/question';
 import { roundSeconds, ROLE_WORDS, type Way } from '../../core/sessions/running-order';
 import type { Entry } from '../../core/sessions/log';
 import { hasWordOf } from '../../core/games/spec';
@@ -38,6 +40,8 @@ export interface PlayRound {
   readonly way: Way;
   /** The answers as another accent says them that a child of this session speaks: by accent, then by key. */
   readonly inAccents: Readonly<Record<string, Readonly<Record<string, readonly string[]>>>>;
+  /** Likely answers (by id) that are right in a child’s own way of speaking: by child, then by item. */
+  readonly rightFor: Readonly<Record<string, Readonly<Record<string, readonly string[]>>>>;
   readonly spares: readonly string[];
   readonly model: string;
   readonly opening: string;
@@ -80,6 +84,28 @@ function inAccents(round: StoredRound, keys: readonly string[], accents: readonl
         }),
       ),
     ]),
+  );
+}
+
+/** Which likely answers are right for whom, in their own way of speaking. */
+function rightFor(
+  { items, inAccents: said }: PlayRound,
+  people: readonly Participant[],
+  here: { readonly accent: AccentId; readonly mixed: boolean },
+): PlayRound['rightFor'] {
+  return Object.fromEntries(
+    people
+      .filter(({ ownWay }) => !isPlain(ownWay))
+      .map(({ id, ownWay }) => [
+        id,
+        Object.fromEntries(
+          Object.values(items).flatMap((item) => {
+            const otherAccent = ownWay.accent ? said[ownWay.accent]?.[item.key] : undefined;
+            const right = rightInOwnWay(item, { ...here, ownWay, otherAccent });
+            return right.length ? [[item.key, right]] : [];
+          }),
+        ),
+      ]),
   );
 }
 
@@ -132,6 +158,7 @@ function playRound(
       routine: routineOf(task.id, round.way === 'check'),
       inOrder: task.inOrder === true,
       way: round.way,
+      rightFor: {},
       inAccents: inAccents(
         round,
         keys.filter((key) => items[key]),
@@ -168,20 +195,25 @@ export async function playSession(id: string): Promise<PlaySession> {
   const stored = session.rounds.map((round, i) => made[i]?.stored ?? round);
   const playable = made.flatMap((m, i) => (m ? [{ ...m, i }] : []));
   const children = session.children.length;
+  const mixed = settings.mixed || spoken.length > 0;
+  const others = (group?.children ?? [])
+    .filter((c) => !session.childIds.includes(c.id))
+    .map(({ id, name, ownWay, plant }) => ({ id, name, ownWay, plant }));
   return {
     id,
     title: session.title,
     letters: session.letters,
     groupName: session.groupName,
     accent: session.accent,
-    mixed: settings.mixed || spoken.length > 0,
+    mixed,
     children: session.children,
     habits,
-    others: (group?.children ?? [])
-      .filter((c) => !session.childIds.includes(c.id))
-      .map(({ id, name, ownWay, plant }) => ({ id, name, ownWay, plant })),
+    others,
     plan: replayPlan({ rounds: stored, childIds: session.childIds }),
-    rounds: session.rounds.map((round, i) => made[i]?.shown ?? emptyRound(round)),
+    rounds: session.rounds.map((round, i) => {
+      const shown = made[i]?.shown ?? emptyRound(round);
+      return { ...shown, rightFor: rightFor(shown, [...session.children, ...others], { accent: session.accent, mixed }) };
+    }),
     minutes: Math.max(
       1,
       Math.round(
@@ -215,6 +247,7 @@ const emptyRound = (round: StoredRound): PlayRound => ({
   inOrder: false,
   way: round.way,
   inAccents: {},
+  rightFor: {},
   spares: [],
   model: '',
   opening: say.wordsRoundBank,

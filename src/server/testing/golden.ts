@@ -1,5 +1,6 @@
 import { createHash } from 'node:crypto';
-import { canJudge, judge } from '../../core/answers/judge';
+import { canJudge } from '../../core/answers/can-judge';
+import { judge } from '../../core/answers/judge';
 import { chunksOf, saidOf } from '../../core/answers/said';
 import type { PlanChange } from '../../core/formats/plan-file';
 import { planRequestSchema } from '../../core/formats/plan-file';

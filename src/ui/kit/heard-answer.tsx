@@ -1,6 +1,6 @@
 import { clsx } from 'clsx';
 import type { Heard } from '@/core/answers/heard';
-import { lineText, type Bit } from '@/core/answers/heard-line';
+import { lineText, type Bit } from '@/core/answers/line-text';
 
 /** A lost sound is struck through beyond its edges: a bar as wide as a letter would be read as part of it. */
 const LOST = 'text-red line-through decoration-2 px-[0.18em]';

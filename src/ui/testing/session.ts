@@ -28,6 +28,7 @@ function roundOf(way: Way): PlayRound {
     inOrder: false,
     way,
     inAccents: {},
+    rightFor: {},
     spares: SPARES,
     model: 'net',
     opening: '',

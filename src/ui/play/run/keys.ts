@@ -1,37 +1,11 @@
-import { canJudge } from '@/core/answers/judge';
+import { canJudge } from '@/core/answers/can-judge';
 import { OUTCOMES, type Outcome } from '@/core/answers/outcome';
 import { chooseBy, modelled, skip, swap, toggleSelfCorrected, undo } from './acts';
 import type { DialogName, Run } from './run';
 import type { RunStore } from './store';
-import { keys as say } from '../text';
 
 /** Keys of the likely answers, in order. */
 export const LIKELY_KEYS = ['z', 'x', 'c', 'v'] as const;
-
-/** What the help shows. */
-export const PLAY_KEYS: readonly (readonly [string, string])[] = [
-  ['1', say.onOwn],
-  ['2', say.withHelp],
-  ['3', say.notYet],
-  ['4', say.noReply],
-  ['5', say.doesntCount],
-  ['Z X C V', say.theLikelyAnswers],
-  [say.space, say.beatSoundsOut],
-  ['↑ ↓', say.anotherChild],
-  ['← →', say.myTurnTogether],
-  ['A', say.saidAgain],
-  ['S', 'slower'],
-  ['W', say.otherWord],
-  ['P', say.comeBackChild],
-  ['N', 'note'],
-  ['T', say.somethingElseSaid],
-  ['O', say.putRightSelf],
-  ['B', 'pause'],
-  ['D', say.onThisDevice],
-  ['U', 'undo'],
-  ['H', say.childrenCanSee],
-  ['?', say.theseKeys],
-];
 
 /** A key pressed, as far as a run asks. */
 export interface Press {

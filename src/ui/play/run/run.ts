@@ -1,8 +1,7 @@
-import { canJudge, judge, type Question } from '@/core/answers/judge';
+import { canJudge } from '@/core/answers/can-judge';
 import type { LikelyAnswer } from '@/core/answers/likely';
-import { isPlain, NO_OWN_WAY, type OwnWay } from '@/core/answers/own-way';
+import { NO_OWN_WAY, type OwnWay } from '@/core/answers/own-way';
 import { addHabits, habitsOf, NO_HABITS, rank } from '@/core/answers/rank';
-import { chunksOf } from '@/core/answers/said';
 import { fill } from '@/core/games/fill';
 import type { Item } from '@/core/games/item';
 import { hasWordOf } from '@/core/games/spec';
@@ -12,7 +11,6 @@ import type { Entry } from '@/core/sessions/log';
 import { saidIn } from '@/core/sessions/pace';
 import { replay, type SessionState } from '@/core/sessions/replay';
 import { asSecond } from '@/core/sessions/second-ears';
-import { accentOf } from '@/core/phonology/accents';
 import { sure } from '@/core/sure';
 import type { PlayRound, PlaySession } from '@/server/sessions/play-session';
 import type { Device } from './device';
@@ -97,22 +95,6 @@ export interface Run extends Parts {
   readonly pending: number;
 }
 
-/** How an answer of this child to this item is judged. */
-export function questionOf(
-  { session, round, ownWay }: Pick<Run, 'session' | 'round' | 'ownWay'>,
-  { judged, marks, key, view }: Item,
-): Question {
-  return {
-    judged,
-    marks,
-    ownWay,
-    otherAccent: ownWay.accent ? round.inAccents[ownWay.accent]?.[key] : undefined,
-    tapsT: accentOf(session.accent).tapsT,
-    to: view.kind === 'change' ? view.to : undefined,
-    mixed: session.mixed,
-  };
-}
-
 /** What was right the turn before may be said again, where answers are open. */
 function sameAgain({ session, state }: Pick<Run, 'session' | 'state'>, item: Item): LikelyAnswer[] {
   const last = state.answers.at(-1);
@@ -123,9 +105,11 @@ function sameAgain({ session, state }: Pick<Run, 'session' | 'state'>, item: Ite
   return [{ id: 'before', slip: 'other-word', outcome: 'not-yet', said: '', show, note, missed: [] }];
 }
 
+const NONE: readonly string[] = [];
+
 /** The likely answers of this child, the likeliest first; one that is right in their own way of speaking is no slip. */
-function likelyOf(run: Pick<Run, 'session' | 'round' | 'ownWay' | 'state'>, item: Item): readonly LikelyAnswer[] {
-  const { session, ownWay, state } = run;
+function likelyOf(run: Pick<Run, 'session' | 'round' | 'state'>, item: Item): readonly LikelyAnswer[] {
+  const { session, state } = run;
   const { answers, childId } = state;
   const here = answers
     .filter((a) => a.childId === childId)
@@ -135,15 +119,9 @@ function likelyOf(run: Pick<Run, 'session' | 'round' | 'ownWay' | 'state'>, item
       sounds: session.rounds.flatMap((r) => r.items[a.word]?.marks ?? []).map((m) => m.ipa),
     }));
   const habits = addHabits(childId ? (session.habits[childId] ?? NO_HABITS) : NO_HABITS, habitsOf(here));
-  const question = questionOf(run, item);
-  const slips = ({ outcome, said }: LikelyAnswer): boolean =>
-    outcome !== 'not-yet' || !said || judge(question, chunksOf(said)).outcome === 'not-yet';
-  const fitting = isPlain(ownWay) || !canJudge(item.judged) ? item.likely : item.likely.filter(slips);
-  return rank(
-    [...fitting, ...sameAgain(run, item)],
-    item.marks.map((m) => m.ipa),
-    habits,
-  );
+  const right = (childId && run.round.rightFor[childId]?.[item.key]) || NONE;
+  const fitting = right.length ? item.likely.filter((a) => !right.includes(a.id)) : item.likely;
+  return rank([...fitting, ...sameAgain(run, item)], item.marks, habits);
 }
 
 type FromLog = Pick<
@@ -202,7 +180,7 @@ function fromLog({ session, log, device }: Parts): FromLog {
     people: everyone.filter((c) => state.children.includes(c.id)),
     late: session.others.filter((c) => !state.children.includes(c.id)),
     ownWay,
-    likely: item ? likelyOf({ session, round, ownWay, state }, item) : [],
+    likely: item ? likelyOf({ session, round, state }, item) : [],
     hears: Object.values(round.items).some((i) => i.likely.length > 0 || canJudge(i.judged)),
     ...otherItems(round, words, state, item),
     modelling,

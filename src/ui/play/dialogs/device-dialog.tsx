@@ -1,15 +1,14 @@
 'use client';
 
 import { THINK_SECONDS } from '@/core/sessions/pace';
-import { Button } from '../kit/button';
-import { Chip } from '../kit/chip';
-import { Dialog } from '../kit/dialog';
-import { Switch } from '../kit/switch';
-import { ToggleGroup } from '../kit/toggle-group';
-import { useLook } from '../kit/use-look';
-import { changeDevice as change, type NamesShown } from './run/device';
-import { PLAY_KEYS } from './run/keys';
-import { useRun } from './use-run';
+import { Button } from '../../kit/button';
+import { Chip } from '../../kit/chip';
+import { Dialog } from '../../kit/dialog';
+import { Switch } from '../../kit/switch';
+import { ToggleGroup } from '../../kit/toggle-group';
+import { useLook } from '../../kit/use-look';
+import { changeDevice as change, type NamesShown } from '../run/device';
+import { useRun } from '../use-run';
 import { deviceDialog as say } from './text';
 
 /** Letters of a name or initials of who marks; as at the server’s door. */
@@ -122,17 +121,3 @@ export function DeviceDialog({ team, onKeys, onAside, onClose }: DeviceDialogPro
     </Dialog>
   );
 }
-
-/** Every key of the run. */
-export const KeysDialog = ({ onClose }: { onClose: () => void }) => (
-  <Dialog open onOpenChange={onClose} title={say.keys}>
-    <dl className="grid grid-cols-[7rem_1fr] gap-y-2">
-      {PLAY_KEYS.map(([key, what]) => (
-        <div key={key} className="contents">
-          <dt className="font-word font-bold">{key}</dt>
-          <dd>{what}</dd>
-        </div>
-      ))}
-    </dl>
-  </Dialog>
-);

@@ -2,10 +2,10 @@
 
 import { useState } from 'react';
 import { ROUTINE_WORDS } from '@/core/games/routine-steps';
-import { Button } from '../kit/button';
-import { Dialog } from '../kit/dialog';
-import { TOOLS, type Tool } from './run/tools';
-import { useRun, useStore } from './use-run';
+import { Button } from '../../kit/button';
+import { Dialog } from '../../kit/dialog';
+import { TOOLS, type Tool } from '../run/tools';
+import { useRun, useStore } from '../use-run';
 import { toolsDialog as say } from './text';
 
 /** So many fit under a thumb. */

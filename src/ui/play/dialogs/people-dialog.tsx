@@ -1,11 +1,11 @@
 'use client';
 
-import { Button } from '../kit/button';
-import { Dialog } from '../kit/dialog';
-import { OutcomeMark } from '../kit/outcome-mark';
-import { ChildName } from './child-name';
-import { away, choose } from './run/acts';
-import { useNames, useRun, useStore } from './use-run';
+import { Button } from '../../kit/button';
+import { Dialog } from '../../kit/dialog';
+import { OutcomeMark } from '../../kit/outcome-mark';
+import { ChildName } from '../child-name';
+import { away, choose } from '../run/acts';
+import { useNames, useRun, useStore } from '../use-run';
 import { peopleDialog as say } from './text';
 
 interface PeopleProps {

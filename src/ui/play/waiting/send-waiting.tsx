@@ -2,10 +2,10 @@
 
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
-import { forgetErasedHere } from './erased';
-import * as outbox from './run/outbox';
-import { sendVia } from './run/send';
-import { startSync, type Sync } from './run/sync';
+import { forgetErasedHere } from '../erased';
+import * as outbox from '../run/outbox';
+import { sendVia } from '../run/send';
+import { startSync, type Sync } from '../run/sync';
 import { sendWaiting as say } from './text';
 
 /** What was set aside, as a file to keep: open text, with the reason beside each entry. */

@@ -2,15 +2,16 @@
 
 import dynamic from 'next/dynamic';
 import { saidOf } from '@/core/answers/said';
-import { Dialog } from '../kit/dialog';
-import { DeviceDialog, KeysDialog } from './device-dialog';
+import { questionOf } from '@/core/sessions/question';
+import { Dialog } from '../../kit/dialog';
+import { DeviceDialog } from './device-dialog';
+import { KeysDialog } from './keys-dialog';
 import { PeopleDialog } from './people-dialog';
-import { arrive, putAside, tick } from './run/acts';
-import { questionOf } from './run/run';
+import { arrive, putAside, tick } from '../run/acts';
 import type { Heard } from './sound-pad';
 import { SpeaksDialog, ToolsDialog } from './tools-dialog';
-import { useEnding } from './use-ending';
-import { useNames, useRun, useStore } from './use-run';
+import { useEnding } from '../use-ending';
+import { useNames, useRun, useStore } from '../use-run';
 import { dialogs as say } from './text';
 
 const SoundPad = dynamic(() => import('./sound-pad').then((m) => m.SoundPad));
@@ -79,8 +80,10 @@ function Said() {
   const close = useClose();
   const nameOf = useNames();
   const run = useRun((all) => all);
-  const { item, hunting, session, state } = run;
+  const { item, hunting, session, state, ownWay, round } = run;
   if (!item) return null;
+  const { accent, mixed } = session;
+  const otherAccent = ownWay.accent ? round.inAccents[ownWay.accent]?.[item.key] : undefined;
   const take = ({ chunks, word, judgement }: Heard): void => {
     close();
     if (!hunting)
@@ -98,7 +101,7 @@ function Said() {
       itemKey={item.key}
       accent={session.accent}
       who={nameOf(state.childId)}
-      question={hunting ? null : questionOf(run, item)}
+      question={hunting ? null : questionOf(item, { accent, mixed, ownWay, otherAccent })}
       onClose={close}
       onMark={take}
     />
