@@ -1,0 +1,115 @@
+import type { Browser, Page } from 'playwright-core';
+import { afterAll, beforeAll, describe, expect, test } from 'vitest';
+import { seeded, shuffle } from '../src/core/random';
+import { times } from '../src/core/testing/deep';
+import { sure } from '../src/core/sure';
+import { addNames, openPage, type App } from './support/app';
+import { faultsAt, SIZES, textSize } from './support/layout';
+import { longest, roundOf, type Long } from './support/longest';
+import { openFile } from './support/put-session';
+import { onStage } from './support/stage';
+
+// Every game with its longest items, on every screen people have (the sizes are those of the product's own promise):
+// what is needed in a turn is in sight, whole, and nothing lies over it.
+
+/** As long as a name may be, for who has the turn and for who had it before. */
+const NAMES = [
+  'Wilhelmina-Anastasia Persephone Montgomery-Featherstonehaugh',
+  'Bartholomew-Maximilian Christopherson of Lower Marsh Allotme',
+  'Ottilie',
+  'Kofi',
+  'Wren',
+  'Idris',
+  'Saoirse',
+  'Tomasz',
+];
+
+/** Each with a size of text (16 px is usual) and a screen that children can or cannot see. */
+const MODES = [
+  { name: 'plain', text: 16, covered: false },
+  { name: 'children can see', text: 16, covered: true },
+  { name: 'text at 150 %', text: 24, covered: false },
+] as const;
+
+let app: App;
+let browser: Browser;
+onStage((one, other) => {
+  [app, browser] = [one, other];
+});
+
+let put: ReturnType<typeof openFile>;
+beforeAll(async () => {
+  const { page } = await openPage(browser);
+  await addNames(page, app.url, NAMES);
+  await page.goto(`${app.url}/children`);
+  await page.getByRole('button', { name: 'Give everyone a plant' }).click();
+  await page.getByRole('button', { name: /’s plant: / }).first().waitFor();
+  await page.context().close();
+  put = openFile(app.file);
+});
+afterAll(() => put.close());
+
+/** Plays to the second turn: the first was marked with help, so that there is something to undo and more to say of it. */
+async function openTurn(page: Page, long: Long): Promise<void> {
+  const id = await put.put([roundOf(long)], long.accent);
+  await page.goto(`${app.url}/play/${id}`);
+  await page.getByRole('button', { name: /^Done –/ }).click();
+  await page
+    .getByRole('button', { name: /^(With help|Finish: )/ })
+    .first()
+    .click();
+  await page.getByRole('button', { name: /^Undo: / }).waitFor();
+  await page.getByRole('img', { name: /^1 of/ }).waitFor();
+}
+
+/** What is wrong with one item on all screens in all modes. */
+async function faultsOf(page: Page, long: Long): Promise<string[]> {
+  const faults: string[] = [];
+  await openTurn(page, long);
+  for (const { name, text, covered } of MODES) {
+    await textSize(page, text);
+    if (covered) await page.keyboard.press('h');
+    for (const size of SIZES)
+      for (const fault of await faultsAt(page, size))
+        faults.push(`${long.task.id}/${long.step.id} “${long.item.key}” ${size.join('×')}, ${name}: ${fault}`);
+    if (covered) await page.keyboard.press('h');
+  }
+  await textSize(page, 16);
+  return faults;
+}
+
+// Sixty of them each day, all of them in the deep run.
+const all = longest(times(6, 1));
+const chosen = process.env.DEEP === '1' ? all : shuffle(all, seeded(19)).slice(0, Math.ceil(60 / MODES.length));
+
+describe(`what a turn needs is in sight: ${chosen.length} items × ${SIZES.length} screens × ${MODES.length}`, () => {
+  test('nothing is cut, covered, laid over or scrolled away', async () => {
+    const { page, trouble } = await openPage(browser);
+    const faults: string[] = [];
+    for (const long of chosen) faults.push(...(await faultsOf(page, long)));
+    expect(faults).toEqual([]);
+    expect(trouble).toEqual([]);
+    await page.context().close();
+  });
+
+  /** Ways to spoil it, each of which must be found. */
+  const SPOILT = {
+    'marks over the answer': '.taps { margin-top: -140px; position: relative; background: #fff }',
+    'a head that takes half the screen': '.playing { min-height: 1400px !important }',
+    'text that does not give way': '.fit { --fit: 1.6 !important }',
+    'marks wider than the screen': '.marks { width: 140% }',
+  } as const;
+
+  test.each(Object.entries(SPOILT))('a layout with %s is found out', async (_, css) => {
+    const { page } = await openPage(browser);
+    await openTurn(page, sure(all.find((l) => l.task.id === 'blending')));
+    expect(await faultsAt(page, [390, 844])).toEqual([]);
+    await page.evaluate((text) => {
+      const sheet = new CSSStyleSheet();
+      sheet.replaceSync(text);
+      document.adoptedStyleSheets.push(sheet);
+    }, css);
+    expect((await faultsAt(page, [390, 845])).length).toBeGreaterThan(0);
+    await page.context().close();
+  });
+});
