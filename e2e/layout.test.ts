@@ -43,7 +43,10 @@ beforeAll(async () => {
   await addNames(page, app.url, NAMES);
   await page.goto(`${app.url}/children`);
   await page.getByRole('button', { name: 'Give everyone a plant' }).click();
-  await page.getByRole('button', { name: /’s plant: / }).first().waitFor();
+  await page
+    .getByRole('button', { name: /’s plant: / })
+    .first()
+    .waitFor();
   await page.context().close();
   put = openFile(app.file);
 });

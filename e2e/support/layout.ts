@@ -69,7 +69,7 @@ function lookOver(): string[] {
     else if (on.contains(e) && on !== e && on.contains(root)) faults.push(`${what} is off the frame`);
   };
 
-  const hunting = all('[aria-label="Words to tick"]').length > 0;
+  const hunting = all('[data-zone="marks"] button').some((b) => b.textContent?.startsWith('Finish: '));
   const story = all('.taps').length > 0 && all('[data-part="word"] p [aria-pressed]').length > 0;
   const covered = root.querySelector('[data-answer]') === null;
   const parts: Record<string, Element[]> = {
@@ -115,13 +115,17 @@ function lookOver(): string[] {
   words.forEach((a, i) => {
     for (const b of words.slice(i + 1)) {
       if (a.node === b.node) continue;
+      // A font leaves room above and below its letters.
+      const inset = (r: DOMRect): number => 0.2 * r.height;
       const [x, y] = [
         Math.min(a.rect.right, b.rect.right) - Math.max(a.rect.left, b.rect.left),
-        Math.min(a.rect.bottom, b.rect.bottom) - Math.max(a.rect.top, b.rect.top),
+        Math.min(a.rect.bottom - inset(a.rect), b.rect.bottom - inset(b.rect)) -
+          Math.max(a.rect.top + inset(a.rect), b.rect.top + inset(b.rect)),
       ];
-      // The line boxes of large type reach a little over each other; letters do not.
-      if (x > 2 && y > 0.35 * Math.min(a.rect.height, b.rect.height))
-        faults.push(`“${a.node.textContent?.trim().slice(0, 16)}” lies over “${b.node.textContent?.trim().slice(0, 16)}”`);
+      if (x > 2 && y > 1)
+        faults.push(
+          `“${a.node.textContent?.trim().slice(0, 16)}” lies over “${b.node.textContent?.trim().slice(0, 16)}”`,
+        );
     }
   });
 

@@ -15,16 +15,23 @@ export function openFile(file: string) {
       const [group] = await db.query<{ id: string }>('SELECT id FROM groups ORDER BY position LIMIT 1', {
         type: QueryTypes.SELECT,
       });
-      const children = await db.query<{ id: string }>(
-        'SELECT id FROM children WHERE group_id = ? ORDER BY position',
-        { replacements: [sure(group).id], type: QueryTypes.SELECT },
-      );
+      const children = await db.query<{ id: string }>('SELECT id FROM children WHERE group_id = ? ORDER BY position', {
+        replacements: [sure(group).id],
+        type: QueryTypes.SELECT,
+      });
       const id = randomUUID();
       await db.query(
         `INSERT INTO sessions (id, group_id, title, letters, rounds, accent, conventions, started_at, stale)
          VALUES (?, ?, 'Layout', 0, ?, ?, ?, ?, 0)`,
         {
-          replacements: [id, sure(group).id, JSON.stringify(rounds), accent, JSON.stringify(PRESETS.default), Date.now()],
+          replacements: [
+            id,
+            sure(group).id,
+            JSON.stringify(rounds),
+            accent,
+            JSON.stringify(PRESETS.default),
+            Date.now(),
+          ],
         },
       );
       for (const [position, child] of children.entries())

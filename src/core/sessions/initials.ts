@@ -19,3 +19,16 @@ export function initialsOf(names: readonly string[]): string[] {
     return times > 1 ? `${s} ${times}` : s;
   });
 }
+
+/** The longest name that stands on a small button as it is. */
+const BRIEF = 18;
+
+/**
+ * A name for a small button: its first word, where it is long, and that cut short where it is long itself.
+ * @example brief('Wilhelmina Persephone Montgomery') // 'Wilhelmina'
+ */
+export function brief(name: string): string {
+  if (name.length <= BRIEF) return name;
+  const [first = name] = name.split(/\s/);
+  return first.length <= BRIEF ? first : `${first.slice(0, BRIEF - 1)}…`;
+}

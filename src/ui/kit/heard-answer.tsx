@@ -35,7 +35,7 @@ export function HeardAnswer({ show, line }: Heard) {
   if (!line) return <span className="font-word">{show}</span>;
   if (show === null) return <Line line={line} small={false} />;
   return (
-    <span className="inline-flex flex-col items-start leading-none">
+    <span className="inline-flex flex-col items-start leading-[1.15]">
       <span className="font-word">{show}</span>
       <Line line={line} small />
     </span>

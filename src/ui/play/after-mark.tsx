@@ -2,6 +2,7 @@
 
 import { noHelp } from '@/core/answers/access';
 import { HELP_WORDS, OUTCOME_WORDS, type Help } from '@/core/answers/outcome';
+import { brief } from '@/core/sessions/initials';
 import { roundOf, type AnswerEntry } from '@/core/sessions/log';
 import { Chip } from '../kit/chip';
 import { differ, toggleHelp, toggleSelfCorrected, toggleShown } from './run/acts';
@@ -37,12 +38,12 @@ export function AfterMark() {
   const last = useRun(lastHere);
   const join = useRun(joinOf);
   if (!last) return null;
-  const name = nameOf(last.childId);
+  const name = brief(nameOf(last.childId));
   return (
     <div
       role="group"
       aria-label={say.moreAbout(name, OUTCOME_WORDS[last.outcome])}
-      className="flex min-w-0 flex-1 items-center gap-1.5 overflow-x-auto text-[0.9em] roomy:max-h-full roomy:basis-full roomy:flex-wrap roomy:overflow-y-auto"
+      className="flex min-h-0 min-w-0 flex-1 items-center gap-1.5 overflow-x-auto text-[0.9em] roomy:flex-wrap roomy:content-start roomy:overflow-y-auto"
     >
       {join && (
         <p className="shrink-0 font-word text-[1.2em]">

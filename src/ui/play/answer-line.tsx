@@ -23,7 +23,7 @@ export function AnswerLine() {
         <p className="flex min-w-0 flex-wrap items-baseline gap-x-4">
           <span
             data-answer
-            className={clsx('font-word leading-none font-bold', modelling ? 'text-[1.5em]' : 'big-3 roomy:text-[2em]')}
+            className={clsx('font-word leading-tight font-bold', modelling ? 'text-[1.5em]' : 'big-3 roomy:text-[2em]')}
           >
             <span className="sr-only">{modelling ? say.model : say.listen}</span>
             {modelling ? modelLine(item) : item.expected}

@@ -3,6 +3,7 @@
 import { clsx } from 'clsx';
 import { memo, useCallback, useEffect, useRef } from 'react';
 import type { Outcome } from '@/core/answers/outcome';
+import { brief } from '@/core/sessions/initials';
 import { Button } from '../kit/button';
 import { OutcomeMark } from '../kit/outcome-mark';
 import { ChildName } from './child-name';
@@ -43,7 +44,7 @@ const Row = memo(function Row({ id, name, away, resting, turn, canChoose, marks,
         data-box
         className={clsx(
           'flex min-h-0 min-w-0 flex-1 items-center justify-between gap-x-2 px-3 text-left font-word leading-tight',
-          'max-roomy:px-(--side) max-roomy:text-[1.45em] roomy:flex-col roomy:justify-center roomy:text-center',
+          'max-roomy:px-(--side) max-roomy:text-[1.45em] roomy:flex-col roomy:justify-center-safe roomy:text-center',
           'wide:min-h-16 wide:flex-row wide:justify-between wide:pl-5 wide:text-left',
           turn ? 'font-bold' : '',
           away || resting ? 'text-muted' : '',
@@ -180,7 +181,7 @@ function Next() {
       aria-label={then ? say.thenAll(nameOf(then)) : say.all}
       onClick={() => store.show({ dialog: 'people' })}
     >
-      <span className="min-w-0 wrap-anywhere roomy:hidden">{then ? say.then(nameOf(then)) : say.all}</span>
+      <span className="min-w-0 wrap-anywhere roomy:hidden">{then ? say.then(brief(nameOf(then))) : say.all}</span>
       <span className="hidden roomy:inline">{say.all}</span>
       <span aria-hidden="true">›</span>
     </Button>

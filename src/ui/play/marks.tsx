@@ -59,7 +59,7 @@ export const Likely = memo(function Likely({ who, likely, covered, onMark, onEls
           )}
         >
           {!covered && (
-            <span className="flex text-[1.25em] leading-none">
+            <span className="flex text-[1.25em] leading-[1.15]">
               <HeardAnswer {...answer} />
             </span>
           )}

@@ -35,7 +35,10 @@ export function PlayTop() {
   const store = useStore();
   return (
     <header className="relative flex items-center gap-x-3 border-b border-line px-(--side) wide:gap-x-5">
-      <div className="fit flex min-h-0 min-w-0 flex-1 items-center gap-x-3 self-stretch roomy:gap-x-5" data-zone="top">
+      <div
+        className="fit flex min-h-0 min-w-0 flex-1 items-center-safe gap-x-3 self-stretch roomy:gap-x-5"
+        data-zone="top"
+      >
         <Title />
         <Progress />
         <Minutes />

@@ -1,6 +1,7 @@
 'use client';
 
 import { MoreHorizontal } from 'lucide-react';
+import { brief } from '@/core/sessions/initials';
 import { Button } from '../kit/button';
 import { AfterMark } from './after-mark';
 import { undo } from './run/acts';
@@ -12,15 +13,14 @@ import { side as say } from './text';
 export function Side() {
   const finished = useRun((run) => run.state.phase === 'finished');
   return (
-    <div
-      className="fit flex min-h-0 min-w-0 items-stretch gap-2 roomy:flex-wrap roomy:content-start roomy:items-start"
-      data-zone="side"
-    >
-      {!finished && <Undo />}
-      <ToolButton id="other-word" className="max-wide:hidden" />
-      <ToolButton id="skip" className="max-wide:hidden" />
-      <ToolButton id="note" className="max-wide:hidden" />
-      <Tools />
+    <div className="fit flex min-h-0 min-w-0 items-stretch gap-2 roomy:flex-col" data-zone="side">
+      <div className="contents roomy:flex roomy:gap-2">
+        {!finished && <Undo />}
+        <ToolButton id="other-word" className="max-wide:hidden" />
+        <ToolButton id="skip" className="max-wide:hidden" />
+        <ToolButton id="note" className="max-wide:hidden" />
+        <Tools />
+      </div>
       <AfterMark />
     </div>
   );
@@ -37,7 +37,7 @@ function Undo() {
       disabled={!last}
       onClick={() => void store.dispatch(undo)}
     >
-      {say.undo(last && nameOf(last.childId))}
+      {say.undo(last && brief(nameOf(last.childId)))}
     </Button>
   );
 }
