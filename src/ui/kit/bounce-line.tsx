@@ -150,7 +150,9 @@ export function BounceLine({
 }: BounceLineProps) {
   const total = lineLength(marks);
   const unit =
-    size === 'list' ? `${Math.min(0.25, LIST_WIDTH / total)}px` : `min(1px, calc(${room ?? '100cqw'} / ${total + 8}))`;
+    size === 'list'
+      ? `${Math.min(0.25, LIST_WIDTH / total)}px`
+      : `calc(min(1px, ${room ?? '100cqw'} / ${total + 8}) * var(--fit, 1))`;
   const tappable = onTap !== undefined;
   return (
     <div style={size === 'full' && !room ? { containerType: 'inline-size' } : undefined}>
@@ -215,7 +217,10 @@ function OneMark(props: OneMarkProps) {
         <span
           aria-hidden="true"
           className="font-word leading-none font-bold text-green"
-          style={{ fontSize: 'max(20px, calc(44 * var(--u)))', height: 'max(22px, calc(48 * var(--u)))' }}
+          style={{
+            fontSize: 'max(calc(20px * var(--fit, 1)), calc(44 * var(--u)))',
+            height: 'max(calc(22px * var(--fit, 1)), calc(48 * var(--u)))',
+          }}
         >
           {sign}
         </span>
@@ -253,18 +258,25 @@ function Label({ mark, labels, letters }: Pick<OneMarkProps, 'mark' | 'labels' |
     <span
       className="flex flex-col items-center font-word leading-none"
       style={{
-        fontSize: 'max(22px, calc(58 * var(--u)))',
+        fontSize: 'max(calc(22px * var(--fit, 1)), calc(58 * var(--u)))',
         minHeight: 'calc(92 * var(--u))',
         visibility: labels ? 'visible' : 'hidden',
       }}
     >
       {mark.label}
       {letters && mark.letters && (
-        <span className="mt-1 border-t-2 border-line-strong pt-1 text-green" style={{ fontSize: 'max(20px, 0.8em)' }}>
+        <span
+          className="mt-1 border-t-2 border-line-strong pt-1 text-green"
+          style={{ fontSize: 'max(calc(20px * var(--fit, 1)), 0.8em)' }}
+        >
           {mark.letters}
         </span>
       )}
-      {mark.as && <span className="text-center font-sans text-base leading-tight text-muted">{say.asIn(mark.as)}</span>}
+      {mark.as && (
+        <span className="text-center font-sans text-[calc(1rem*var(--fit,1))] leading-tight text-muted">
+          {say.asIn(mark.as)}
+        </span>
+      )}
     </span>
   );
 }

@@ -15,14 +15,16 @@ function Line({ line, small }: { readonly line: readonly Bit[]; readonly small: 
         aria-hidden="true"
         className={clsx(
           'inline-flex items-baseline font-word leading-[1.15]',
-          small && 'text-[max(0.95rem,0.7em)] text-muted',
+          small && 'text-[max(calc(0.95rem*var(--fit,1)),0.7em)] text-muted',
         )}
       >
         {line.map(({ label, as, lost, tied }, i) => (
           <span key={i} className={clsx('inline-flex items-baseline', i > 0 && !parted && 'ml-[0.26em]')}>
             {i > 0 && !tied && <span className="px-[0.3em]">·</span>}
             <span className={lost && LOST}>{label}</span>
-            {as && <small className="ml-0.5 font-sans text-[max(0.8rem,0.6em)] text-muted">{as}</small>}
+            {as && (
+              <small className="ml-0.5 font-sans text-[max(calc(0.8rem*var(--fit,1)),0.6em)] text-muted">{as}</small>
+            )}
           </span>
         ))}
       </span>
