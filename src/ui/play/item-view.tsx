@@ -170,7 +170,7 @@ function Row({ item, view, covered }: { item: Item; view: Of<'row'>; covered: bo
         const right = !covered && view.answer === i;
         const asked = view.first && i === 0;
         return (
-          <li key={w.word} className={clsx('min-w-0', asked && 'pr-[1em] not-roomy:basis-full')}>
+          <li key={w.word} className={clsx('min-w-0', asked && 'pr-[1em] snug:basis-full')}>
             {view.pictures && w.picture && (
               <span className="block *:size-[3.2em] roomy:*:size-[5em]">
                 <Picture code={w.picture} size={100} />

@@ -61,7 +61,7 @@ function Title() {
   const detail = useRun(detailOf);
   return (
     <p className="min-w-0 font-word text-[1em] leading-tight font-bold">
-      {title} <span className="font-sans text-[0.82em] font-normal text-muted not-roomy:hidden">{detail}</span>
+      {title} <span className="font-sans text-[0.82em] font-normal text-muted snug:hidden">{detail}</span>
     </p>
   );
 }

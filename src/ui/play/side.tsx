@@ -16,9 +16,9 @@ export function Side() {
     <div className="fit flex min-h-0 min-w-0 items-stretch gap-2 roomy:flex-col" data-zone="side">
       <div className="contents roomy:flex roomy:gap-2">
         {!finished && <Undo />}
-        <ToolButton id="other-word" className="not-wide:hidden" />
-        <ToolButton id="skip" className="not-wide:hidden" />
-        <ToolButton id="note" className="not-wide:hidden" />
+        <ToolButton id="other-word" className="narrow:hidden" />
+        <ToolButton id="skip" className="narrow:hidden" />
+        <ToolButton id="note" className="narrow:hidden" />
         <Tools />
       </div>
       <AfterMark />
