@@ -55,6 +55,9 @@ function lookOver(): string[] {
     return seen;
   };
 
+  /** A line of text without the room its font leaves above and below the letters. */
+  const letters = ({ x, y, width, height }: DOMRect): DOMRect => new DOMRect(x, y + 0.2 * height, width, 0.6 * height);
+
   const lookAt = (what: string, e: Element, rect: DOMRect): void => {
     const seen = windowOf(e);
     const out =
@@ -81,6 +84,7 @@ function lookOver(): string[] {
     mark: hunting ? all('[data-zone="marks"] button') : all('.marks button'),
     undo: all('[data-zone="side"] button').filter((b) => b.textContent?.startsWith('Undo')),
     top: all('[data-zone="top"] > p'),
+    tool: all('[data-zone="speaks"] button'),
   };
   const needed = ['who', 'say', 'word', 'mark', 'undo', 'top', ...(hunting || story || covered ? [] : ['answer'])];
   for (const part of needed) if (!parts[part]?.length) faults.push(`${part} is not there`);
@@ -95,7 +99,11 @@ function lookOver(): string[] {
       // A hunt’s list may scroll in itself.
       for (const { rect, node } of linesIn(box))
         if (!free || !node.parentElement?.closest('[aria-label="Words to tick"]'))
-          lookAt(`${name}: “${(node.textContent ?? '').trim().slice(0, 24)}”`, node.parentElement ?? box, rect);
+          lookAt(
+            `${name}: “${(node.textContent ?? '').trim().slice(0, 24)}”`,
+            node.parentElement ?? box,
+            letters(rect),
+          );
     }
   for (const mark of all('[data-part="word"] .mark')) lookAt('a sound', mark, mark.getBoundingClientRect());
 
@@ -111,18 +119,13 @@ function lookOver(): string[] {
       if (!a.e.contains(b.e) && !b.e.contains(a.e) && over(a.rect, b.rect))
         faults.push(`${a.part} lies over ${b.part} (“${(b.e.textContent ?? '').slice(0, 20)}”)`);
   });
-  const words = all('[data-zone="stage"]').flatMap(linesIn);
+  const words = all('[data-zone="stage"]')
+    .flatMap(linesIn)
+    .map(({ rect, node }) => ({ rect: letters(rect), node }));
   words.forEach((a, i) => {
     for (const b of words.slice(i + 1)) {
       if (a.node === b.node) continue;
-      // A font leaves room above and below its letters.
-      const inset = (r: DOMRect): number => 0.2 * r.height;
-      const [x, y] = [
-        Math.min(a.rect.right, b.rect.right) - Math.max(a.rect.left, b.rect.left),
-        Math.min(a.rect.bottom - inset(a.rect), b.rect.bottom - inset(b.rect)) -
-          Math.max(a.rect.top + inset(a.rect), b.rect.top + inset(b.rect)),
-      ];
-      if (x > 2 && y > 1)
+      if (over(a.rect, b.rect))
         faults.push(
           `“${a.node.textContent?.trim().slice(0, 16)}” lies over “${b.node.textContent?.trim().slice(0, 16)}”`,
         );

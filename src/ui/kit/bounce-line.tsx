@@ -273,7 +273,7 @@ function Label({ mark, labels, letters }: Pick<OneMarkProps, 'mark' | 'labels' |
         </span>
       )}
       {mark.as && (
-        <span className="text-center font-sans text-[calc(1rem*var(--fit,1))] leading-tight text-muted">
+        <span className="min-w-[3.4em] text-center font-sans text-[calc(0.85rem*var(--fit,1))] leading-tight text-muted">
           {say.asIn(mark.as)}
         </span>
       )}

@@ -29,11 +29,11 @@ const Row = memo(function Row({ id, name, away, resting, turn, canChoose, marks,
   return (
     <li
       className={clsx(
-        'min-w-0 items-stretch roomy:flex roomy:max-w-56 roomy:min-w-28 roomy:flex-1 roomy:border-r roomy:border-line',
+        'min-w-0 items-stretch roomy:flex roomy:flex-1 roomy:border-r roomy:border-line',
         'wide:max-w-none wide:flex-none wide:border-r-0',
         turn
           ? 'flex flex-1 bg-slate-soft narrow:shadow-[inset_0_6px_0_var(--color-slate)] wide:shadow-[inset_6px_0_0_var(--color-slate)]'
-          : 'hidden',
+          : 'hidden roomy:max-w-56 roomy:min-w-28',
       )}
     >
       <button
@@ -43,7 +43,7 @@ const Row = memo(function Row({ id, name, away, resting, turn, canChoose, marks,
         aria-current={turn ? 'true' : undefined}
         data-box
         className={clsx(
-          'flex min-h-0 min-w-0 flex-1 items-center justify-between gap-x-2 px-3 text-left font-word leading-tight',
+          'flex min-h-0 min-w-0 flex-1 items-center-safe justify-between gap-x-2 px-3 text-left font-word leading-tight',
           'snug:px-(--side) snug:text-[1.45em] roomy:flex-col roomy:justify-center-safe roomy:text-center',
           'wide:min-h-16 wide:flex-row wide:justify-between wide:pl-5 wide:text-left',
           turn ? 'font-bold' : '',

@@ -9,14 +9,11 @@ import { whoSpeaks as say } from './text';
 /** Who speaks now, and saying it again; on a phone these are among the tools. */
 export function WhoSpeaks() {
   return (
-    <div
-      className="fit hidden shrink-0 items-center gap-2 px-(--side) pb-3 text-[0.95em] roomy:flex"
-      data-zone="speaks"
-    >
+    <div className="fit hidden shrink-0 items-center gap-2 px-(--side) pb-3 roomy:flex" data-zone="speaks">
       <Steps />
-      <ToolButton id="beat" />
-      <ToolButton id="said-again" />
-      <ToolButton id="slower" />
+      <ToolButton id="beat" className="min-h-14 leading-tight" />
+      <ToolButton id="said-again" className="min-h-14 leading-tight" />
+      <ToolButton id="slower" className="min-h-14 leading-tight" />
     </div>
   );
 }
