@@ -30,10 +30,10 @@ const Row = memo(function Row({ id, name, away, resting, turn, canChoose, marks,
     <li
       className={clsx(
         'min-w-0 items-stretch roomy:flex roomy:flex-1 roomy:border-r roomy:border-line',
-        'wide:max-w-none wide:flex-none wide:border-r-0',
         turn
-          ? 'flex flex-1 bg-slate-soft narrow:shadow-[inset_0_6px_0_var(--color-slate)] wide:shadow-[inset_6px_0_0_var(--color-slate)]'
+          ? 'flex flex-1 bg-slate-soft roomy:min-w-60 narrow:shadow-[inset_0_6px_0_var(--color-slate)] wide:min-w-0 wide:shadow-[inset_6px_0_0_var(--color-slate)]'
           : 'hidden roomy:max-w-56 roomy:min-w-28',
+        'wide:max-w-none wide:min-w-0 wide:flex-none wide:border-r-0',
       )}
     >
       <button
