@@ -82,7 +82,7 @@ function lookOver(): string[] {
     answer: all('[data-part="answer"]'),
     likely: all('[data-zone="likely"] button'),
     mark: hunting ? all('[data-zone="marks"] button') : all('.marks button'),
-    undo: all('[data-zone="side"] button').filter((b) => b.textContent?.startsWith('Undo')),
+    undo: all('[data-zone="undo"] button').filter((b) => b.textContent?.startsWith('Undo')),
     top: all('[data-zone="top"] > p'),
     tool: all('[data-zone="speaks"] button'),
   };

@@ -43,7 +43,8 @@ export function AfterMark() {
     <div
       role="group"
       aria-label={say.moreAbout(name, OUTCOME_WORDS[last.outcome])}
-      className="flex min-h-0 min-w-0 flex-1 items-center gap-1.5 overflow-x-auto text-[0.9em] roomy:flex-wrap roomy:content-start roomy:overflow-y-auto"
+      className="flex min-h-0 min-w-0 items-center gap-1.5 overflow-x-auto text-[0.9em] wide:flex-wrap wide:content-start wide:overflow-y-auto"
+      data-zone="after"
     >
       {join && (
         <p className="shrink-0 font-word text-[1.2em]">

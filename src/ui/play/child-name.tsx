@@ -14,9 +14,9 @@ export function ChildName({ id, name }: ChildNameProps) {
   const hidden = useRun((run) => run.device.names === 'plants');
   if (!plant) return name;
   return (
-    <span className="inline-flex max-w-full min-w-0 items-center gap-[0.4em]">
+    <span className="inline-flex max-w-full min-w-0 flex-wrap items-center gap-x-[0.4em] roomy:justify-center wide:justify-start">
       <Plant id={plant} />
-      <span className={hidden ? 'sr-only' : 'min-w-0'}>{name}</span>
+      <span className={hidden ? 'sr-only' : 'max-w-full min-w-0'}>{name}</span>
     </span>
   );
 }

@@ -44,13 +44,13 @@ const Row = memo(function Row({ id, name, away, resting, turn, canChoose, marks,
         data-box
         className={clsx(
           'flex min-h-0 min-w-0 flex-1 items-center-safe justify-between gap-x-2 px-3 text-left font-word leading-tight',
-          'snug:px-(--side) snug:text-[1.45em] roomy:flex-col roomy:justify-center-safe roomy:text-center',
+          'snug:px-(--side) snug:text-[1.3em] roomy:flex-col roomy:justify-center-safe roomy:text-center',
           'wide:min-h-16 wide:flex-row wide:justify-between wide:pl-5 wide:text-left',
           turn ? 'font-bold' : '',
           away || resting ? 'text-muted' : '',
         )}
       >
-        <span className="min-w-0 wrap-anywhere">
+        <span className="max-w-full min-w-0 break-words">
           <ChildName id={id} name={name} />
           {resting && say.rests}
         </span>

@@ -208,13 +208,13 @@ function Change({ view, covered, lit }: { view: Of<'change'>; covered: boolean; 
   );
   return (
     <div
-      className="grid max-w-[60rem] grid-cols-(--lines) items-start gap-x-[1em]"
+      className="grid max-w-[60rem] grid-cols-1 items-start gap-x-[1em] low:grid-cols-(--lines) roomy:grid-cols-(--lines)"
       style={
         { '--lines': `minmax(0, ${lineLength(view.from)}fr) auto minmax(0, ${lineLength(view.to)}fr)` } as CSSProperties
       }
     >
       <div className="min-w-0">{line(view.from, lifted(view.gone, 'up'), lit)}</div>
-      <span aria-hidden="true" className="big-2 font-word leading-none text-muted">
+      <span aria-hidden="true" className="big-2 hidden font-word leading-none text-muted low:inline roomy:inline">
         →
       </span>
       <div className="min-w-0">{line(view.to, lifted(view.come, 'down'), -1)}</div>

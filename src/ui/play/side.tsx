@@ -13,12 +13,14 @@ import { side as say } from './text';
 export function Side() {
   const finished = useRun((run) => run.state.phase === 'finished');
   return (
-    <div className="fit flex min-h-0 min-w-0 items-stretch gap-2 roomy:flex-col" data-zone="side">
-      <div className="contents roomy:flex roomy:gap-2">
+    <div className="side">
+      <div className="fit grid min-h-0 min-w-0" data-zone="undo">
         {!finished && <Undo />}
-        <ToolButton id="other-word" className="narrow:hidden" />
-        <ToolButton id="skip" className="narrow:hidden" />
-        <ToolButton id="note" className="narrow:hidden" />
+      </div>
+      <div className="fit flex min-h-0 min-w-0 flex-wrap content-start gap-2" data-zone="tools">
+        <ToolButton id="other-word" className="leading-tight snug:hidden" />
+        <ToolButton id="skip" className="snug:hidden" />
+        <ToolButton id="note" className="snug:hidden" />
         <Tools />
       </div>
       <AfterMark />
@@ -33,7 +35,7 @@ function Undo() {
   return (
     <Button
       data-box
-      className="max-w-[40%] min-w-24 px-2 text-[0.9em] leading-tight wrap-anywhere roomy:min-h-14 roomy:min-w-36 roomy:text-[1em]"
+      className="min-h-0 min-w-0 px-2 text-[0.9em] leading-tight break-words roomy:text-[1em]"
       disabled={!last}
       onClick={() => void store.dispatch(undo)}
     >
@@ -48,7 +50,7 @@ function Tools() {
   return (
     <Button
       size="icon"
-      className="order-last ml-auto shrink-0 roomy:order-none roomy:ml-0 roomy:min-h-14 wide:hidden"
+      className="shrink-0 snug:h-full wide:hidden"
       aria-label={say.tools}
       onClick={() => store.show({ dialog: 'tools' })}
     >
