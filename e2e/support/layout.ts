@@ -67,7 +67,8 @@ function lookOver(): string[] {
       rect.bottom > seen.bottom + 1.5;
     if (out) faults.push(`${what} is cut`);
     const on = document.elementFromPoint((rect.left + rect.right) / 2, (rect.top + rect.bottom) / 2);
-    if (!on || !(e.contains(on) || on.contains(e))) faults.push(`${what} is covered`);
+    if (!on || !(e.contains(on) || on.contains(e)))
+      faults.push(`${what} is covered by ${on?.className.toString() ?? 'nothing'}`);
     // Whatever lies there must belong to the same part of the screen.
     else if (on.contains(e) && on !== e && on.contains(root)) faults.push(`${what} is off the frame`);
   };

@@ -14,7 +14,7 @@ export function ChildName({ id, name }: ChildNameProps) {
   const hidden = useRun((run) => run.device.names === 'plants');
   if (!plant) return name;
   return (
-    <span className="inline-flex max-w-full min-w-0 flex-wrap items-center gap-x-[0.4em] roomy:justify-center wide:justify-start">
+    <span className="inline-flex max-w-full min-w-0 items-center gap-x-[0.4em] roomy:flex-wrap roomy:justify-center wide:flex-nowrap wide:justify-start">
       <Plant id={plant} />
       <span className={hidden ? 'sr-only' : 'max-w-full min-w-0'}>{name}</span>
     </span>

@@ -44,7 +44,7 @@ const Row = memo(function Row({ id, name, away, resting, turn, canChoose, marks,
         data-box
         className={clsx(
           'flex min-h-0 min-w-0 flex-1 items-center-safe justify-between gap-x-2 px-3 text-left font-word leading-tight',
-          'snug:px-(--side) snug:text-[1.3em] roomy:flex-col roomy:justify-center-safe roomy:text-center',
+          'snug:px-(--side) snug:text-[1.35em] roomy:flex-col roomy:justify-center-safe roomy:text-center',
           'wide:min-h-16 wide:flex-row wide:justify-between wide:pl-5 wide:text-left',
           turn ? 'font-bold' : '',
           away || resting ? 'text-muted' : '',
@@ -177,7 +177,7 @@ function Next() {
     <Button
       kind="quiet"
       data-box
-      className="max-w-[45%] min-w-12 shrink-0 justify-end rounded-none text-right text-[0.9em] leading-tight roomy:max-w-36 wide:hidden"
+      className="min-h-0 max-w-[45%] min-w-12 shrink-0 justify-end rounded-none text-right text-[0.9em] leading-tight roomy:max-w-36 wide:hidden"
       aria-label={then ? say.thenAll(nameOf(then)) : say.all}
       onClick={() => store.show({ dialog: 'people' })}
     >
