@@ -97,7 +97,7 @@ describe(`what a turn needs is in sight: ${chosen.length} items × ${SIZES.lengt
 
   /** Ways to spoil it, each of which must be found. */
   const SPOILT = {
-    'marks over the answer': '.taps { margin-top: -140px; position: relative; background: #fff }',
+    'marks over the answer': '.taps { transform: translateY(-140px) }',
     'a head that takes half the screen': '.playing { min-height: 1400px !important }',
     'text that does not give way': '.fit { --fit: 1.6 !important }',
     'marks wider than the screen': '.marks { width: 140% }',

@@ -25,7 +25,7 @@ export function Turn() {
       {hunting && <HuntView key={turnKey} />}
       {telling && <StoryView key={turnKey} />}
       {!hunting && !telling && (
-        <div className="my-[0.5em] roomy:my-[0.8em]" data-part="word">
+        <div className="my-[0.8em]" data-part="word">
           <ItemView />
         </div>
       )}
