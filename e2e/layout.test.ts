@@ -52,7 +52,7 @@ beforeAll(async () => {
 });
 afterAll(() => put.close());
 
-/** Plays to the second turn: the first was marked with help, so that there is something to undo and more to say of it. */
+/** Plays to the second turn: the first was marked with help, so there is something to undo and more to say of it. */
 async function openTurn(page: Page, long: Long): Promise<void> {
   const id = await put.put([roundOf(long)], long.accent);
   await page.goto(`${app.url}/play/${id}`);

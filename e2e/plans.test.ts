@@ -3,7 +3,7 @@ import { QueryTypes, Sequelize } from 'sequelize';
 import sqlite3 from 'sqlite3';
 import type { Browser, Page } from 'playwright-core';
 import { describe, expect, test } from 'vitest';
-import { moveByKeys, nextFinger, openPage, shown, type App, finishNow } from './support/app';
+import { moveByKeys, nextFinger, openPage, shown, type App, finishNow, pick } from './support/app';
 import { violations } from './support/axe';
 import { onStage } from './support/stage';
 import { sure } from '../src/core/sure';
@@ -49,8 +49,8 @@ const recorded = (session: string, n: number): Promise<Row[]> =>
 async function play(page: Page, task: string, step?: string): Promise<string> {
   await page.goto(`${app.url}/plan`);
   await page.getByLabel('A quick five').check();
-  await page.getByLabel('Game').selectOption(task);
-  if (step) await page.getByLabel('Step').selectOption(step);
+  await pick(page, 'Game', task);
+  if (step) await pick(page, 'Step', step);
   await page.getByRole('button', { name: 'Plan it' }).click();
   await page.waitForURL(/\/plan\/./);
   await page.getByRole('button', { name: 'Play now' }).click();
@@ -244,7 +244,7 @@ describe('every family, one item to its record in the file', () => {
     const { page } = await openPage(browser);
     await page.goto(`${app.url}/plan`);
     await page.getByLabel('Minutes').fill('20');
-    await page.getByLabel('Game').selectOption('chain');
+    await pick(page, 'Game', 'chain');
     await page.getByRole('button', { name: 'Plan it' }).click();
     await page.waitForURL(/\/plan\/./);
     while (
@@ -317,8 +317,8 @@ describe('a plan', () => {
     const { page, trouble } = await openPage(browser);
     await page.goto(`${app.url}/plan`);
     await page.getByLabel('Minutes').fill('12');
-    await page.getByLabel('Game').selectOption('sort');
-    await page.getByLabel('Sound', { exact: true }).selectOption('s');
+    await pick(page, 'Game', 'sort');
+    await pick(page, 'Sound', 's');
     await page.getByRole('button', { name: 'Plan it' }).click();
     await page.waitForURL(/\/plan\/./);
     const id = sure(page.url().split('/').at(-1));
@@ -385,7 +385,7 @@ describe('a plan', () => {
   test('what is changed while another change is on its way is kept, and so is the other', async () => {
     const { page } = await openPage(browser);
     await page.goto(`${app.url}/plan`);
-    await page.getByLabel('Game').selectOption('sort');
+    await pick(page, 'Game', 'sort');
     await page.getByRole('button', { name: 'Plan it' }).click();
     await page.waitForURL(/\/plan\/./);
     const words = page.locator('main ol > li:has(h2)').nth(1).locator('ul');

@@ -287,7 +287,7 @@ test('the prop shelf and the sounds taught: a tick is kept and becomes a filter'
   const { page, trouble } = await openPage(browser);
   await page.goto(`${app.url}/words/shelf`);
   await page.getByText('16 things on the shelf').waitFor(); // the demo’s own
-  await page.getByLabel('button', { exact: true }).check();
+  await page.getByRole('radio', { name: 'button', exact: true }).click();
   await page.getByText('17 things on the shelf').waitFor();
   await page.reload();
   expect(await page.getByLabel('button', { exact: true }).isChecked()).toBe(true);

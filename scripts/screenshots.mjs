@@ -105,12 +105,18 @@ async function play(page) {
   await take(page, 'play-hunt');
 }
 
+/** Chooses one of a list that opens, by its value. */
+async function pick(page, label, value) {
+  await page.getByRole('combobox', { name: label, exact: true }).click();
+  await page.locator(`[role="option"][data-value="${value}"]`).click();
+}
+
 /** Plays a quick five of one game and step. */
 async function quick(page, task, step) {
   await page.goto(`${url}/plan`);
   await page.getByLabel('A quick five').check();
-  await page.getByLabel('Game').selectOption(task);
-  await page.getByLabel('Step').selectOption(step);
+  await pick(page, 'Game', task);
+  await pick(page, 'Step', step);
   await page.getByRole('button', { name: 'Plan it' }).click();
   await page.waitForURL(/plan\/./);
   await page.getByRole('button', { name: 'Play now' }).click();

@@ -4,7 +4,7 @@ import os from 'node:os';
 import path from 'node:path';
 import type { Browser } from 'playwright-core';
 import { afterAll, beforeAll, expect, test } from 'vitest';
-import { addNames, awake, finishNow, openApp, openBrowser, openPage, saved, tap, type App } from '../support/app';
+import { addNames, awake, finishNow, openApp, openBrowser, openPage, saved, tap, type App, pick } from '../support/app';
 import { violations } from '../support/axe';
 
 // The checkout is copied, a family of games and an accent are put in the two lists that an installation may add to, and
@@ -62,8 +62,8 @@ test('a made-up game and accent are chosen, planned, played, looked back on and 
 
   await page.goto(`${url}/plan`);
   await page.getByLabel('A quick five').check();
-  await page.getByLabel('Game').selectOption('which-is-longer');
-  await page.getByLabel('Step').selectOption('one');
+  await pick(page, 'Game', 'which-is-longer');
+  await pick(page, 'Step', 'one');
   await page.getByRole('button', { name: 'Plan it' }).click();
   await page.waitForURL(/plan\/./);
   await page

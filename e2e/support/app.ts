@@ -245,6 +245,12 @@ export const waiting = async (page: Page): Promise<number> =>
 /** Waits until the server has everything. */
 export const saved = (page: Page): Promise<void> => expect.poll(() => waiting(page), { timeout: 90_000 }).toBe(0);
 
+/** Chooses one of a list that opens, by its value. */
+export async function pick(page: Page, label: string, value: string): Promise<void> {
+  await page.getByRole('combobox', { name: label, exact: true }).click();
+  await page.locator(`[role="option"][data-value="${value}"]`).click();
+}
+
 /** Ends the session while turns are left: it is asked for first. */
 export async function finishNow(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'Finish', exact: true }).click();

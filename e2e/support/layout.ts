@@ -10,38 +10,63 @@ export const SIZES = [
   [360, 640],
 ] as const;
 
-/**
- * What is wrong with the layout of a turn as it stands: what must be seen and is missing, cut, covered, scrolled away
- * or laid over something else. Boxes are read from the browser; whether something is covered, by what lies at its
- * middle. Runs in the page.
- */
-function lookOver(): string[] {
-  const faults: string[] = [];
-  const root = document.querySelector('.playing');
-  if (!root) return ['no turn is shown'];
-  const shownAt = (e: Element): boolean => {
+interface Rect {
+  readonly left: number;
+  readonly top: number;
+  readonly right: number;
+  readonly bottom: number;
+}
+
+/** Something that is seen: a box, a sound on its line or a line of text. */
+interface Seen {
+  /** The part of the screen it belongs to. */
+  readonly part: string;
+  readonly kind: 'box' | 'sound' | 'text';
+  readonly text: string;
+  readonly rect: Rect;
+  /** Where it could be seen at all: the screen, less what cuts it. */
+  readonly within: Rect;
+  /** What lies over its middle; null where nothing does. */
+  readonly covered: string | null;
+  /** Boxes it stands in, and itself, by number. */
+  readonly inside: readonly number[];
+}
+
+interface Measured {
+  readonly seen: readonly Seen[];
+  /** Places whose content reaches over their edge. */
+  readonly spilling: readonly string[];
+  readonly page: { readonly width: number; readonly height: number };
+  readonly screen: { readonly width: number; readonly height: number };
+  readonly covered: boolean;
+  readonly hunting: boolean;
+  readonly telling: boolean;
+}
+
+/** What must be looked at in a turn, by where it stands. */
+const PARTS = {
+  who: 'nav [aria-current="true"]',
+  say: '[data-part="say"]',
+  word: '[data-part="word"]',
+  answer: '[data-part="answer"]',
+  likely: '[data-zone="likely"] button',
+  mark: '[data-zone="marks"] button',
+  undo: '[data-zone="undo"] button',
+  tool: '[data-zone="speaks"] button',
+  top: '[data-zone="top"] > p',
+} as const;
+
+/** Reads the boxes of a turn from the browser. Whether one is covered is asked at its middle. Runs in the page. */
+function measure(parts: Readonly<Record<string, string>>): Measured {
+  const shown = (e: Element): boolean => {
     const { width, height } = e.getBoundingClientRect();
     return width > 0 && height > 0 && getComputedStyle(e).visibility !== 'hidden' && !e.closest('.sr-only');
   };
-  const all = (what: string): Element[] => [...root.querySelectorAll(what)].filter(shownAt);
+  const all = (what: string): Element[] => [...document.querySelectorAll(`.playing ${what}`)].filter(shown);
+  const numbers = new Map<Element, number>();
+  const numberOf = (e: Element): number => numbers.get(e) ?? (numbers.set(e, numbers.size), numbers.size - 1);
 
-  // Lines of text, with what they belong to.
-  const linesIn = (box: Element): { rect: DOMRect; node: Text }[] => {
-    const found: { rect: DOMRect; node: Text }[] = [];
-    const walker = document.createTreeWalker(box, NodeFilter.SHOW_TEXT);
-    for (let node = walker.nextNode(); node; node = walker.nextNode()) {
-      const at = node.parentElement;
-      if (!node.textContent?.trim() || !at || !shownAt(at) || at.closest('[aria-hidden="true"]')) continue;
-      const range = document.createRange();
-      range.selectNodeContents(node);
-      for (const rect of range.getClientRects())
-        if (rect.width > 1 && rect.height > 1) found.push({ rect, node: node as Text });
-    }
-    return found;
-  };
-
-  /** The part of the screen in which something can be seen at all. */
-  const windowOf = (e: Element): { left: number; top: number; right: number; bottom: number } => {
+  const within = (e: Element): Rect => {
     const seen = { left: 0, top: 0, right: innerWidth, bottom: innerHeight };
     for (let up = e.parentElement; up; up = up.parentElement) {
       const { overflowX, overflowY } = getComputedStyle(up);
@@ -54,95 +79,105 @@ function lookOver(): string[] {
     }
     return seen;
   };
-
-  /** A line of text without the room its font leaves above and below the letters. */
-  const letters = ({ x, y, width, height }: DOMRect): DOMRect => new DOMRect(x, y + 0.2 * height, width, 0.6 * height);
-
-  const lookAt = (what: string, e: Element, rect: DOMRect): void => {
-    const seen = windowOf(e);
-    const out =
-      rect.left < seen.left - 1.5 ||
-      rect.right > seen.right + 1.5 ||
-      rect.top < seen.top - 1.5 ||
-      rect.bottom > seen.bottom + 1.5;
-    if (out) faults.push(`${what} is cut`);
-    const on = document.elementFromPoint((rect.left + rect.right) / 2, (rect.top + rect.bottom) / 2);
-    if (!on || !(e.contains(on) || on.contains(e)))
-      faults.push(`${what} is covered by ${on?.className.toString() ?? 'nothing'}`);
-    // Whatever lies there must belong to the same part of the screen.
-    else if (on.contains(e) && on !== e && on.contains(root)) faults.push(`${what} is off the frame`);
+  const over = (e: Element, { left, top, right, bottom }: Rect): string | null => {
+    const on = document.elementFromPoint((left + right) / 2, (top + bottom) / 2);
+    if (!on) return 'nothing';
+    return e.contains(on) || (on.contains(e) && !on.contains(document.querySelector('.playing')))
+      ? null
+      : on.className.toString();
   };
-
-  const hunting = all('[data-zone="marks"] button').some((b) => b.textContent?.startsWith('Finish: '));
-  const story = all('.taps').length > 0 && all('[data-part="word"] p [aria-pressed]').length > 0;
-  const covered = root.querySelector('[data-answer]') === null;
-  const parts: Record<string, Element[]> = {
-    who: all('nav [aria-current="true"]'),
-    say: all('[data-part="say"]'),
-    word: all('[data-part="word"]'),
-    answer: all('[data-part="answer"]'),
-    likely: all('[data-zone="likely"] button'),
-    mark: hunting ? all('[data-zone="marks"] button') : all('.marks button'),
-    undo: all('[data-zone="undo"] button').filter((b) => b.textContent?.startsWith('Undo')),
-    top: all('[data-zone="top"] > p'),
-    tool: all('[data-zone="speaks"] button'),
+  const see = (part: string, kind: Seen['kind'], e: Element, box: DOMRect): Seen => {
+    const { left, top, right, bottom, height } = box;
+    // A font leaves room above and below its letters.
+    const inset = kind === 'text' ? 0.2 * height : 0;
+    const rect = { left, right, top: top + inset, bottom: bottom - inset };
+    const inside: number[] = [];
+    for (let up: Element | null = e; up; up = up.parentElement) inside.push(numberOf(up));
+    const text = (e.textContent ?? '').trim().slice(0, 24);
+    return { part, kind, text, rect, within: within(e), covered: over(e, rect), inside };
   };
-  const needed = ['who', 'say', 'word', 'mark', 'undo', 'top', ...(hunting || story || covered ? [] : ['answer'])];
-  for (const part of needed) if (!parts[part]?.length) faults.push(`${part} is not there`);
-  if (!hunting && (parts.mark?.length ?? 0) < 5) faults.push('a mark is missing');
-
-  for (const [part, boxes] of Object.entries(parts))
-    for (const box of boxes) {
-      const name = `${part} “${(box.textContent ?? '').slice(0, 24)}”`;
-      const free = part === 'word' && hunting;
-      if (part !== 'say' && part !== 'word' && part !== 'answer' && part !== 'top')
-        lookAt(name, box, box.getBoundingClientRect());
-      // A hunt’s list may scroll in itself.
-      for (const { rect, node } of linesIn(box))
-        if (!free || !node.parentElement?.closest('[aria-label="Words to tick"]'))
-          lookAt(
-            `${name}: “${(node.textContent ?? '').trim().slice(0, 24)}”`,
-            node.parentElement ?? box,
-            letters(rect),
-          );
+  const lines = (part: string, box: Element): Seen[] => {
+    const found: Seen[] = [];
+    const walker = document.createTreeWalker(box, NodeFilter.SHOW_TEXT);
+    for (let node = walker.nextNode(); node; node = walker.nextNode()) {
+      const at = node.parentElement;
+      // A list that may scroll in itself is looked at as a box.
+      if (!node.textContent?.trim() || !at || !shown(at) || at.closest('[aria-hidden="true"], ul[tabindex]')) continue;
+      const range = document.createRange();
+      range.selectNodeContents(node);
+      found.push(...[...range.getClientRects()].filter((r) => r.width > 1).map((r) => see(part, 'text', at, r)));
     }
-  for (const mark of all('[data-part="word"] .mark')) lookAt('a sound', mark, mark.getBoundingClientRect());
-
-  // Nothing lies over anything else.
-  const boxes = Object.entries(parts).flatMap(([part, list]) =>
-    list.map((e) => ({ part, e, rect: e.getBoundingClientRect() })),
+    return found;
+  };
+  const seen = Object.entries(parts).flatMap(([part, what]) =>
+    all(what).flatMap((e) => [see(part, 'box', e, e.getBoundingClientRect()), ...lines(part, e)]),
   );
-  const over = (a: DOMRect, b: DOMRect): boolean =>
-    Math.min(a.right, b.right) - Math.max(a.left, b.left) > 1.5 &&
-    Math.min(a.bottom, b.bottom) - Math.max(a.top, b.top) > 1.5;
-  boxes.forEach((a, i) => {
-    for (const b of boxes.slice(i + 1))
-      if (!a.e.contains(b.e) && !b.e.contains(a.e) && over(a.rect, b.rect))
-        faults.push(`${a.part} lies over ${b.part} (“${(b.e.textContent ?? '').slice(0, 20)}”)`);
-  });
-  const words = all('[data-zone="stage"]')
-    .flatMap(linesIn)
-    .map(({ rect, node }) => ({ rect: letters(rect), node }));
-  words.forEach((a, i) => {
-    for (const b of words.slice(i + 1)) {
-      if (a.node === b.node) continue;
-      if (over(a.rect, b.rect))
-        faults.push(
-          `“${a.node.textContent?.trim().slice(0, 16)}” lies over “${b.node.textContent?.trim().slice(0, 16)}”`,
-        );
-    }
-  });
+  const sounds = all('[data-part="word"] .mark').map((e) => see('word', 'sound', e, e.getBoundingClientRect()));
+  const spills = (e: Element): boolean => e.scrollHeight > e.clientHeight + 1 || e.scrollWidth > e.clientWidth + 1;
+  const root = document.scrollingElement ?? document.documentElement;
+  return {
+    seen: [...seen, ...sounds],
+    spilling: all('.fit')
+      .filter(spills)
+      .map((e) => e.getAttribute('data-zone') ?? ''),
+    page: { width: root.scrollWidth, height: root.scrollHeight },
+    screen: { width: innerWidth, height: innerHeight },
+    covered: document.querySelector('[data-answer]') === null,
+    hunting: all('[data-zone="marks"] button').some((b) => b.textContent?.startsWith('Finish: ')),
+    telling: all('[data-part="word"] [role="status"]').some((e) => e.textContent?.startsWith('Sentence')),
+  };
+}
 
-  // Nothing has to be scrolled to.
-  const page = document.scrollingElement ?? document.documentElement;
-  if (page.scrollHeight > innerHeight + 1) faults.push(`the page is ${page.scrollHeight} high`);
-  if (page.scrollWidth > innerWidth + 1) faults.push(`the page is ${page.scrollWidth} wide`);
-  for (const zone of all('.fit')) {
-    const name = zone.getAttribute('data-zone') ?? '';
-    if (zone.scrollHeight > zone.clientHeight + 1 || zone.scrollWidth > zone.clientWidth + 1)
-      faults.push(`${name} spills over`);
-  }
-  return [...new Set(faults)];
+/** A pixel and a half is lost in rounding. */
+const SLACK = 1.5;
+
+const isOut = ({ rect, within }: Seen): boolean =>
+  rect.left < within.left - SLACK ||
+  rect.right > within.right + SLACK ||
+  rect.top < within.top - SLACK ||
+  rect.bottom > within.bottom + SLACK;
+
+const meet = (a: Rect, b: Rect): boolean =>
+  Math.min(a.right, b.right) - Math.max(a.left, b.left) > SLACK &&
+  Math.min(a.bottom, b.bottom) - Math.max(a.top, b.top) > SLACK;
+
+const named = ({ part, kind, text }: Seen): string => `${part} (${kind} “${text}”)`;
+
+/** Things that lie over one another, of a list of such. */
+const meeting = (of: readonly Seen[]): string[] =>
+  of.flatMap((a, i) =>
+    of
+      .slice(i + 1)
+      .filter((b) => !a.inside.includes(b.inside[0] ?? -1) && !b.inside.includes(a.inside[0] ?? -1))
+      .filter((b) => meet(a.rect, b.rect))
+      .map((b) => `${named(a)} lies over ${named(b)}`),
+  );
+
+/** Parts that have to be there. */
+function missing({ seen, covered, hunting, telling }: Measured): string[] {
+  const needed = ['who', 'say', 'word', 'mark', 'undo', 'top', ...(covered || hunting || telling ? [] : ['answer'])];
+  const marks = seen.filter((s) => s.part === 'mark' && s.kind === 'box').length;
+  return [
+    ...needed.filter((part) => !seen.some((s) => s.part === part)).map((part) => `${part} is not there`),
+    ...(marks < (hunting ? 2 : 5) ? ['a mark is missing'] : []),
+  ];
+}
+
+/** What is wrong with a turn as it stands: missing, cut, covered, laid over something else, or to be scrolled to. */
+function faultsIn(measured: Measured): string[] {
+  const { seen, spilling, page, screen } = measured;
+  // Where a list scrolls in itself its part is as large as it is; what stands in the parts is looked at one by one.
+  const whole = seen.filter((s) => s.kind !== 'box' || !['say', 'word', 'answer', 'top'].includes(s.part));
+  return [
+    ...missing(measured),
+    ...whole.filter(isOut).map((s) => `${named(s)} is cut`),
+    ...whole.flatMap((s) => (s.covered === null ? [] : [`${named(s)} is covered by ${s.covered}`])),
+    ...meeting(seen.filter((s) => s.kind === 'box')),
+    ...meeting(seen.filter((s) => s.kind === 'text' && ['say', 'word', 'answer'].includes(s.part))),
+    ...spilling.map((zone) => `${zone} spills over`),
+    ...(page.height > screen.height + 1 ? [`the page is ${page.height} high`] : []),
+    ...(page.width > screen.width + 1 ? [`the page is ${page.width} wide`] : []),
+  ];
 }
 
 /** Waits until what was changed is laid out and made to fit. */
@@ -158,7 +193,7 @@ const settled = (page: Page): Promise<void> =>
 export async function faultsAt(page: Page, [width, height]: readonly [number, number]): Promise<string[]> {
   await page.setViewportSize({ width, height });
   await settled(page);
-  return page.evaluate(lookOver);
+  return [...new Set(faultsIn(await page.evaluate(measure, PARTS)))];
 }
 
 /** The size of text a person has chosen for all pages: 16 px is usual. */

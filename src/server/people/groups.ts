@@ -131,7 +131,12 @@ const idOf = (id: string): string => {
 
 async function change(
   childId: string,
-  values: { name?: string; away_on?: string | null; own_way?: string; plant?: string | null },
+  values: {
+    name?: string;
+    away_on?: string | null;
+    own_way?: string;
+    plant?: string | null;
+  },
 ): Promise<void> {
   const { models, write } = await database();
   const [rows] = await write((transaction) =>

@@ -212,7 +212,8 @@ export async function playSession(id: string): Promise<PlaySession> {
     plan: replayPlan({ rounds: stored, childIds: session.childIds }),
     rounds: session.rounds.map((round, i) => {
       const shown = made[i]?.shown ?? emptyRound(round);
-      return { ...shown, rightFor: rightFor(shown, [...session.children, ...others], { accent: session.accent, mixed }) };
+      const people = [...session.children, ...others];
+      return { ...shown, rightFor: rightFor(shown, people, { accent: session.accent, mixed }) };
     }),
     minutes: Math.max(
       1,

@@ -1,5 +1,6 @@
 'use client';
 
+import { clsx } from 'clsx';
 import { Sprout } from 'lucide-react';
 import { useOptimistic, useState, useTransition } from 'react';
 import { keepPlant } from '@/actions/groups';
@@ -53,7 +54,10 @@ export function PlantButton({ child, taken }: PlantButtonProps) {
               type="button"
               aria-pressed={id === plant}
               aria-label={taken.includes(id) ? say.taken(say.names[id]) : say.names[id]}
-              className="relative grid size-14 place-items-center rounded-lg border-2 border-transparent text-[1.7rem] hover:bg-paper aria-pressed:border-ink"
+              className={clsx(
+                'relative grid size-14 place-items-center rounded-lg border-2 border-transparent',
+                'text-[1.7rem] hover:bg-paper aria-pressed:border-ink',
+              )}
               onClick={() => choose(id)}
             >
               <Plant id={id} />

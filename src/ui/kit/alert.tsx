@@ -1,5 +1,6 @@
 'use client';
 
+import { clsx } from 'clsx';
 import { AlertDialog as Radix } from 'radix-ui';
 import type { ReactNode } from 'react';
 import { Button } from './button';
@@ -34,7 +35,12 @@ export const Alert = ({
   <Radix.Root open={open} onOpenChange={onOpenChange}>
     <Radix.Portal>
       <Radix.Overlay className="fixed inset-0 z-40 bg-ink/40" />
-      <Radix.Content className="fixed top-1/2 left-1/2 z-50 max-h-[94dvh] w-[min(34rem,calc(100vw-2rem))] -translate-x-1/2 -translate-y-1/2 overflow-y-auto rounded-2xl bg-card p-6 shadow-xl">
+      <Radix.Content
+        className={clsx(
+          'fixed top-1/2 left-1/2 z-50 max-h-[94dvh] w-[min(34rem,calc(100vw-2rem))]',
+          '-translate-x-1/2 -translate-y-1/2 overflow-y-auto rounded-2xl bg-card p-6 shadow-xl',
+        )}
+      >
         <Radix.Title className="mb-3 text-2xl">{title}</Radix.Title>
         <Radix.Description className="mb-5">{description}</Radix.Description>
         <div className="flex flex-wrap gap-3">

@@ -1,3 +1,4 @@
+import { clsx } from 'clsx';
 import type { CSSProperties, ReactNode } from 'react';
 import type { Mark } from '@/core/games/view';
 import type { Making } from '@/core/phonology/consonants';
@@ -225,9 +226,11 @@ function OneMark(props: OneMarkProps) {
           {sign}
         </span>
       )}
-      <Shape making={mark.making} state={state} />
+      <span className="relative">
+        <Shape making={mark.making} state={state} />
+        {mark.fused && <Underline width={WIDTHS[mark.making] + gapBefore(mark, at)} before={before} full={full} />}
+      </span>
       {full && <Label {...props} />}
-      {mark.fused && <Underline width={WIDTHS[mark.making] + gapBefore(mark, at)} before={before} full={full} />}
     </>
   );
   if (!onTap) {
@@ -253,10 +256,10 @@ function OneMark(props: OneMarkProps) {
 }
 
 /** The sound's label, its own letters where they are shown, and a word that has it. */
-function Label({ mark, labels, letters }: Pick<OneMarkProps, 'mark' | 'labels' | 'letters'>) {
+function Label({ at, mark, labels, letters }: Pick<OneMarkProps, 'at' | 'mark' | 'labels' | 'letters'>) {
   return (
     <span
-      className="flex flex-col items-center font-word leading-none"
+      className={clsx('pointer-events-none flex flex-col items-center font-word leading-none', at === 0 && 'w-full')}
       style={{
         fontSize: 'max(calc(22px * var(--fit, 1)), calc(58 * var(--u)))',
         minHeight: 'calc(92 * var(--u))',
@@ -273,7 +276,12 @@ function Label({ mark, labels, letters }: Pick<OneMarkProps, 'mark' | 'labels' |
         </span>
       )}
       {mark.as && (
-        <span className="min-w-[3.4em] text-center font-sans text-[calc(0.85rem*var(--fit,1))] leading-tight text-muted">
+        <span
+          className={clsx(
+            'min-w-[3.4em] font-sans text-[calc(0.85rem*var(--fit,1))] leading-tight text-muted',
+            at === 0 ? 'self-start' : 'text-center',
+          )}
+        >
           {say.asIn(mark.as)}
         </span>
       )}
@@ -281,14 +289,14 @@ function Label({ mark, labels, letters }: Pick<OneMarkProps, 'mark' | 'labels' |
   );
 }
 
-/** Units fused by the convention share one underline, drawn back over the gap to the mark before. */
+/** Units fused by the convention share one underline, drawn back over the gap to the mark before, over the labels. */
 const Underline = ({ width, before, full }: { width: number; before: Mark | undefined; full: boolean }) => (
   <span
     aria-hidden="true"
     className="absolute bg-ink"
     style={{
       height: 'max(2px, calc(5 * var(--u)))',
-      bottom: full ? 'calc(-6 * var(--u))' : '-3px',
+      bottom: full ? 'calc(-8 * var(--u))' : '-3px',
       right: 0,
       width: `calc(${width + WIDTHS[sure(before).making]} * var(--u))`,
     }}

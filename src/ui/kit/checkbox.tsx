@@ -1,5 +1,6 @@
 'use client';
 
+import { clsx } from 'clsx';
 import { Check } from 'lucide-react';
 import { Checkbox as Radix } from 'radix-ui';
 import { useId, type ReactNode } from 'react';
@@ -28,7 +29,10 @@ export function Checkbox({ label, hint, checked, defaultChecked, onChange, name,
         {...(checked === undefined ? {} : { checked })}
         {...(defaultChecked === undefined ? {} : { defaultChecked })}
         onCheckedChange={(on) => onChange?.(on === true)}
-        className="grid size-6 shrink-0 place-items-center rounded border-2 border-ink bg-card data-[state=checked]:bg-green data-[state=checked]:text-card"
+        className={clsx(
+          'grid size-6 shrink-0 place-items-center rounded border-2 border-ink bg-card',
+          'data-[state=checked]:bg-green data-[state=checked]:text-card',
+        )}
       >
         <Radix.Indicator>
           <Check aria-hidden="true" size={18} strokeWidth={3} />

@@ -29,7 +29,10 @@ export function Dialog({ open, onOpenChange, title, description, wide = false, l
             'fixed left-1/2 z-50 max-h-[94dvh] -translate-x-1/2 overflow-y-auto bg-card p-6 shadow-xl',
             wide ? 'w-[min(62rem,calc(100vw-1rem))]' : 'w-[min(34rem,calc(100vw-2rem))]',
             low
-              ? 'snug:bottom-0 snug:w-full snug:rounded-t-2xl snug:p-4 roomy:top-1/2 roomy:-translate-y-1/2 roomy:rounded-2xl'
+              ? [
+                  'snug:bottom-0 snug:w-full snug:rounded-t-2xl snug:p-4 roomy:top-1/2',
+                  'roomy:-translate-y-1/2 roomy:rounded-2xl',
+                ]
               : 'top-1/2 -translate-y-1/2 rounded-2xl',
           )}
           {...(description ? {} : { 'aria-describedby': undefined })}

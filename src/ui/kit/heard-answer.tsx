@@ -14,7 +14,7 @@ function Line({ line, small }: { readonly line: readonly Bit[]; readonly small: 
       <span
         aria-hidden="true"
         className={clsx(
-          'inline-flex items-baseline font-word leading-[1.15]',
+          'inline-flex flex-wrap items-baseline font-word leading-[1.15]',
           small && 'text-[max(calc(0.95rem*var(--fit,1)),0.7em)] text-muted',
         )}
       >

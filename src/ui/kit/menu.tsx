@@ -1,5 +1,6 @@
 'use client';
 
+import { clsx } from 'clsx';
 import { DropdownMenu as Radix } from 'radix-ui';
 import type { ReactNode } from 'react';
 
@@ -28,7 +29,10 @@ export const Menu = ({ trigger, acts }: MenuProps) => (
             key={name}
             disabled={disabled}
             onSelect={does}
-            className="flex min-h-12 cursor-pointer items-center rounded-lg px-4 outline-none data-disabled:opacity-50 data-highlighted:bg-slate-soft"
+            className={clsx(
+              'flex min-h-12 cursor-pointer items-center rounded-lg px-4 outline-none',
+              'data-disabled:opacity-50 data-highlighted:bg-slate-soft',
+            )}
           >
             {name}
           </Radix.Item>

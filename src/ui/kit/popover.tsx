@@ -1,5 +1,6 @@
 'use client';
 
+import { clsx } from 'clsx';
 import { Popover as Radix } from 'radix-ui';
 import type { ReactNode } from 'react';
 
@@ -22,7 +23,11 @@ export const Popover = ({ trigger, label, open, onOpenChange, children }: Popove
         aria-label={label}
         sideOffset={4}
         collisionPadding={8}
-        className="z-60 max-h-(--radix-popover-content-available-height) w-[min(26rem,calc(100vw-1rem))] overflow-y-auto rounded-xl border border-line-strong bg-card p-4 shadow-xl"
+        className={clsx(
+          'z-60 max-h-(--radix-popover-content-available-height)',
+          'w-[min(26rem,calc(100vw-1rem))] overflow-y-auto rounded-xl border border-line-strong',
+          'bg-card p-4 shadow-xl',
+        )}
       >
         {children}
       </Radix.Content>

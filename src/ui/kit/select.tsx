@@ -1,9 +1,10 @@
 'use client';
 
+import { clsx } from 'clsx';
 import { cva, type VariantProps } from 'class-variance-authority';
 import { Check, ChevronDown, ChevronUp } from 'lucide-react';
 import { Select as Radix } from 'radix-ui';
-import { useId } from 'react';
+import { useId, type ReactNode } from 'react';
 import { Field } from './field';
 
 const look = cva('inline-flex min-h-12 max-w-full items-center justify-between gap-2 rounded-xl text-left text-ink', {
@@ -18,7 +19,7 @@ const look = cva('inline-flex min-h-12 max-w-full items-center justify-between g
 });
 
 /** One choice, or several under a heading. */
-export type Options = readonly (readonly [value: string, text: string])[];
+type Options = readonly (readonly [value: string, text: string])[];
 export interface OptionGroup {
   readonly heading: string;
   readonly options: Options;
@@ -47,7 +48,11 @@ const fromRadix = (value: string): string => (value === NOTHING ? '' : value);
 const Item = ({ value, text }: { readonly value: string; readonly text: string }) => (
   <Radix.Item
     value={toRadix(value)}
-    className="flex min-h-12 cursor-pointer items-center gap-2 rounded-lg py-1 pr-4 pl-9 outline-none data-highlighted:bg-slate-soft"
+    data-value={value}
+    className={clsx(
+      'relative flex min-h-12 cursor-pointer items-center gap-2 rounded-lg py-1 pr-4 pl-9',
+      'outline-none data-highlighted:bg-slate-soft',
+    )}
   >
     <Radix.ItemIndicator className="absolute left-3">
       <Check aria-hidden="true" size={18} />
@@ -62,12 +67,8 @@ const isGroup = (option: Options[number] | OptionGroup): option is OptionGroup =
 export function Select({ value, onChange, options, id, label, placeholder, name, kind, ...rest }: SelectProps) {
   const { disabled = false, className } = rest;
   return (
-    <Radix.Root
-      value={toRadix(value)}
-      onValueChange={(next) => onChange(fromRadix(next))}
-      disabled={disabled}
-      {...(name ? { name } : {})}
-    >
+    <Radix.Root value={toRadix(value)} onValueChange={(next) => onChange(fromRadix(next))} disabled={disabled}>
+      {name && <input type="hidden" name={name} value={value} />}
       <Radix.Trigger id={id} aria-label={label} className={look({ kind, className })}>
         <span className="min-w-0 truncate">
           <Radix.Value placeholder={placeholder} />
@@ -81,7 +82,11 @@ export function Select({ value, onChange, options, id, label, placeholder, name,
           position="popper"
           sideOffset={4}
           collisionPadding={8}
-          className="z-60 max-h-(--radix-select-content-available-height) max-w-[calc(100vw-1rem)] min-w-(--radix-select-trigger-width) overflow-hidden rounded-xl border border-line-strong bg-card shadow-xl"
+          className={clsx(
+            'z-60 max-h-(--radix-select-content-available-height) max-w-[calc(100vw-1rem)]',
+            'min-w-(--radix-select-trigger-width) overflow-hidden rounded-xl border',
+            'border-line-strong bg-card shadow-xl',
+          )}
         >
           <Radix.ScrollUpButton className="grid place-items-center py-1">
             <ChevronUp aria-hidden="true" size={18} />
@@ -110,7 +115,7 @@ export function Select({ value, onChange, options, id, label, placeholder, name,
 }
 
 interface SelectFieldProps extends Omit<SelectProps, 'id' | 'label'> {
-  readonly label: string;
+  readonly label: ReactNode;
   readonly inline?: boolean;
   readonly hint?: string;
 }

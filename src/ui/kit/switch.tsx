@@ -1,5 +1,6 @@
 'use client';
 
+import { clsx } from 'clsx';
 import { Switch as Radix } from 'radix-ui';
 import { useId, type ReactNode } from 'react';
 
@@ -21,7 +22,10 @@ export function Switch({ label, on, onChange }: SwitchProps) {
         id={id}
         checked={on}
         onCheckedChange={onChange}
-        className="flex h-8 w-14 shrink-0 items-center rounded-full border-2 border-ink bg-card p-1 data-[state=checked]:justify-end data-[state=checked]:bg-ink"
+        className={clsx(
+          'flex h-8 w-14 shrink-0 items-center rounded-full border-2 border-ink bg-card p-1',
+          'data-[state=checked]:justify-end data-[state=checked]:bg-ink',
+        )}
       >
         <Radix.Thumb className="block size-5 rounded-full bg-ink data-[state=checked]:bg-card" />
       </Radix.Root>

@@ -1,5 +1,6 @@
 'use client';
 
+import { clsx } from 'clsx';
 import { Tabs as Radix } from 'radix-ui';
 import type { ReactNode } from 'react';
 
@@ -18,7 +19,10 @@ export const Tabs = ({ label, value, onChange, pages }: TabsProps) => (
         <Radix.Trigger
           key={id}
           value={id}
-          className="-mb-px min-h-12 border-b-2 border-transparent text-muted hover:text-ink data-[state=active]:border-ink data-[state=active]:text-ink"
+          className={clsx(
+            '-mb-px min-h-12 border-b-2 border-transparent text-muted hover:text-ink',
+            'data-[state=active]:border-ink data-[state=active]:text-ink',
+          )}
         >
           {name}
         </Radix.Trigger>

@@ -1,5 +1,6 @@
 'use client';
 
+import { clsx } from 'clsx';
 import { Toast as Radix } from 'radix-ui';
 import { createContext, useCallback, useContext, useMemo, useState, type ReactNode } from 'react';
 import { Button } from './button';
@@ -32,7 +33,10 @@ export function Toasts({ children }: { readonly children: ReactNode }) {
           <Radix.Root
             key={now.id}
             onOpenChange={(open) => !open && setNow(null)}
-            className="flex items-center justify-between gap-4 rounded-xl border border-line-strong bg-card p-3 pl-5 shadow-xl"
+            className={clsx(
+              'flex items-center justify-between gap-4 rounded-xl border border-line-strong bg-card',
+              'p-3 pl-5 shadow-xl',
+            )}
           >
             <Radix.Description>{now.text}</Radix.Description>
             {undo && (

@@ -3,6 +3,8 @@
 import { useState } from 'react';
 import type { Catalogue, CatalogueTask } from '@/server/plans/catalogue';
 import { sure } from '@/core/sure';
+import { Button } from '../kit/button';
+import { SelectField, type OptionGroup } from '../kit/select';
 import { gamePicker as say } from './text';
 
 interface GamePickerProps {
@@ -12,6 +14,13 @@ interface GamePickerProps {
   readonly label: string;
   readonly onPick: (task: string, step: string) => Promise<void>;
 }
+
+/** Games by family, as a list to choose from. */
+export const gamesIn = (games: Catalogue, isOffered: (task: CatalogueTask) => boolean): OptionGroup[] =>
+  games.families.map((f) => ({
+    heading: f.name,
+    options: f.tasks.filter(isOffered).map((t) => [t.id, t.name === f.name ? t.name : `${f.name}: ${t.name}`]),
+  }));
 
 /** A game and a step of its ladder. */
 export function GamePicker({ games, task: first, step: firstStep, label, onPick }: GamePickerProps) {
@@ -33,34 +42,17 @@ export function GamePicker({ games, task: first, step: firstStep, label, onPick 
         void onPick(task, steps).finally(() => setBusy(false));
       }}
     >
-      <label className="block">
-        <span className="mb-1 block text-muted">{say.game}</span>
-        <select className="field font-word text-xl" value={task} onChange={(e) => setTask(e.target.value)}>
-          {games.families.map((f) => (
-            <optgroup key={f.name} label={f.name}>
-              {f.tasks.filter(isOffered).map((t) => (
-                <option key={t.id} value={t.id}>
-                  {t.name === f.name ? t.name : `${f.name}: ${t.name}`}
-                </option>
-              ))}
-            </optgroup>
-          ))}
-        </select>
-      </label>
+      <SelectField label={say.game} value={task} onChange={setTask} options={gamesIn(games, isOffered)} />
       <p className="text-muted">{chosen.asks}</p>
-      <label className="block">
-        <span className="mb-1 block text-muted">{say.stepEasyHard}</span>
-        <select className="field font-word text-xl" value={steps} onChange={(e) => setStep(e.target.value)}>
-          {offered.map((s) => (
-            <option key={s.id} value={s.id}>
-              {s.name}
-            </option>
-          ))}
-        </select>
-      </label>
-      <button type="submit" className="action w-full" disabled={busy}>
+      <SelectField
+        label={say.stepEasyHard}
+        value={steps}
+        onChange={setStep}
+        options={offered.map((s) => [s.id, s.name])}
+      />
+      <Button kind="action" type="submit" className="w-full" disabled={busy}>
         {label}
-      </button>
+      </Button>
     </form>
   );
 }

@@ -4,6 +4,7 @@ import { useRouter } from 'next/navigation';
 import { useId, useState, useTransition } from 'react';
 import { importPlanFile, lookAtPlanFile } from '@/actions/plans';
 import type { PlanReport } from '@/server/plans/plans';
+import { Button } from '../kit/button';
 import { ErrorMessage } from '../kit/message';
 import { sure } from '@/core/sure';
 import { importPlan as say } from './text';
@@ -66,12 +67,10 @@ export function ImportPlan({ groupId }: { groupId: string }) {
             </ul>
             {report.usable && (
               <div className="flex gap-2">
-                <button type="button" className="action flex-1" disabled={busy} onClick={keep}>
+                <Button kind="action" className="flex-1" disabled={busy} onClick={keep}>
                   {say.keepThisPlan}
-                </button>
-                <button type="button" className="plain" onClick={() => setRead(null)}>
-                  {say.leaveIt}
-                </button>
+                </Button>
+                <Button onClick={() => setRead(null)}>{say.leaveIt}</Button>
               </div>
             )}
           </>

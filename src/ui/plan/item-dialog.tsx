@@ -4,6 +4,7 @@ import { ArrowLeft, ArrowRight, Lock, LockOpen, RefreshCw, Trash2 } from 'lucide
 import { useState } from 'react';
 import { OWN_NAME, readKey } from '@/core/games/spec';
 import type { ShownItem } from '@/server/plans/plan-shown';
+import { Button } from '../kit/button';
 import { BounceLine } from '../kit/bounce-line';
 import { Dialog } from '../kit/dialog';
 import { itemDialog as SAY } from './text';
@@ -99,9 +100,7 @@ function Changes({ inOrder, chain, busy, setBusy, onSwap, locked, onLock, at, on
   return (
     <div className="grid grid-cols-2 gap-2.5">
       {(!inOrder || chain) && (
-        <button
-          type="button"
-          className="plain"
+        <Button
           disabled={busy}
           onClick={() => {
             setBusy(true);
@@ -109,27 +108,27 @@ function Changes({ inOrder, chain, busy, setBusy, onSwap, locked, onLock, at, on
           }}
         >
           <RefreshCw aria-hidden="true" size={18} /> {chain ? SAY.goAnotherWay : SAY.swapIt}
-        </button>
+        </Button>
       )}
       {!inOrder && (
-        <button type="button" className="plain" aria-pressed={locked} onClick={onLock}>
+        <Button aria-pressed={locked} onClick={onLock}>
           {locked ? <LockOpen aria-hidden="true" size={18} /> : <Lock aria-hidden="true" size={18} />}{' '}
           {locked ? SAY.letItGo : SAY.keepIt}
-        </button>
+        </Button>
       )}
       {!inOrder && (
-        <button type="button" className="plain" disabled={at === 0} onClick={() => onMove(-1)}>
+        <Button disabled={at === 0} onClick={() => onMove(-1)}>
           <ArrowLeft aria-hidden="true" size={18} /> {SAY.earlier}
-        </button>
+        </Button>
       )}
       {!inOrder && (
-        <button type="button" className="plain" disabled={at === total - 1} onClick={() => onMove(1)}>
+        <Button disabled={at === total - 1} onClick={() => onMove(1)}>
           {SAY.later} <ArrowRight aria-hidden="true" size={18} />
-        </button>
+        </Button>
       )}
-      <button type="button" className="plain" disabled={inOrder && at !== total - 1} onClick={onRemove}>
+      <Button disabled={inOrder && at !== total - 1} onClick={onRemove}>
         <Trash2 aria-hidden="true" size={18} /> {SAY.takeItOut}
-      </button>
+      </Button>
     </div>
   );
 }
@@ -148,10 +147,9 @@ function NotWithUs({
     <div className="mt-4 flex flex-wrap items-center gap-2 border-t border-line pt-3">
       <span className="text-muted">{SAY.group}</span>
       {[...new Set(words)].map((word) => (
-        <button
+        <Button
           key={word}
-          type="button"
-          className="plain font-word"
+          className="font-word"
           disabled={busy}
           onClick={() => {
             setBusy(true);
@@ -159,7 +157,7 @@ function NotWithUs({
           }}
         >
           {word}
-        </button>
+        </Button>
       ))}
     </div>
   );

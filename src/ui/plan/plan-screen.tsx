@@ -22,6 +22,7 @@ import type { Plan, PlannedRound } from '@/core/sessions/running-order';
 import type { Catalogue } from '@/server/plans/catalogue';
 import type { PlanChange } from '@/core/formats/plan-file';
 import type { OpenPlan } from '@/server/plans/plans';
+import { Button } from '../kit/button';
 import { Dialog } from '../kit/dialog';
 import { ErrorMessage } from '../kit/message';
 import { GamePicker } from './game-picker';
@@ -99,9 +100,9 @@ export function PlanScreen({ open, games }: { open: OpenPlan; games: Catalogue }
           </SortableContext>
         </DndContext>
         {!plan.rounds.length && <p className="py-6 text-lg text-muted">{say.noRoundYet}</p>}
-        <button type="button" className="quiet mt-2 ml-12 text-lg" onClick={() => setAdding(true)}>
+        <Button kind="quiet" className="mt-2 ml-12 text-lg" onClick={() => setAdding(true)}>
           <Plus aria-hidden="true" size={19} /> {say.addARound}
-        </button>
+        </Button>
         {adding && <AddRound setAdding={setAdding} games={games} ask={ask} work={work} />}
       </div>
       <PlanSide open={open} work={work} games={games} />
@@ -153,9 +154,9 @@ function ForWhom({ shown, open, plan, work }: ForWhomProps) {
         {shown.children ? say.of(shown.children, open.groupName) : open.groupName} ·{' '}
         {plan.letters ? say.lettersAfterAnswer : say.earsOnly}
       </p>
-      <button type="button" className="quiet" disabled={!work.undo} onClick={() => work.undo?.()}>
+      <Button kind="quiet" disabled={!work.undo} onClick={() => work.undo?.()}>
         <Undo2 aria-hidden="true" size={17} /> {say.undo}
-      </button>
+      </Button>
       <p role="status" className="min-w-20">
         {keptInWords(work)}
       </p>

@@ -1,6 +1,5 @@
 'use client';
 
-import { clsx } from 'clsx';
 import { CalendarPlus, FileDown, Printer } from 'lucide-react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
@@ -10,6 +9,10 @@ import { CONFUSABLE_PAIRS, isPair } from '@/core/phonology/articulation';
 import { fitOf, roundSeconds, takeAdvice, type Advice, type RoundRole } from '@/core/sessions/running-order';
 import type { Catalogue, CatalogueTask } from '@/server/plans/catalogue';
 import type { OpenPlan } from '@/server/plans/plans';
+import { Button } from '../kit/button';
+import { Checkbox } from '../kit/checkbox';
+import { Chip } from '../kit/chip';
+import { Collapsible } from '../kit/collapsible';
 import { CautionMark, cautionLines } from '../kit/cautions';
 import { ErrorMessage } from '../kit/message';
 import { sure } from '@/core/sure';
@@ -77,21 +80,22 @@ export function PlanSide({ open, work, games }: { open: OpenPlan; work: PlanWork
       <Turns shown={shown} />
       <Bring shown={shown} cautions={cautions} />
       <div className="space-y-2.5">
-        <button
-          type="button"
-          className="action min-h-16 w-full text-xl"
+        <Button
+          kind="action"
+          size="big"
+          className="w-full text-xl"
           disabled={busy || !plan.rounds.some((r) => r.items.length)}
           onClick={play}
         >
           {say.playNow}
-        </button>
+        </Button>
         <div className="flex gap-2.5">
           <Link className="plain flex-1" href={`/print/plans/${open.id}`}>
             <Printer aria-hidden="true" size={18} /> {say.print}
           </Link>
-          <button type="button" className="plain flex-1" disabled={busy || kept} onClick={() => keep({ kept: true })}>
+          <Button className="flex-1" disabled={busy || kept} onClick={() => keep({ kept: true })}>
             {kept ? say.saved : say.save}
-          </button>
+          </Button>
         </div>
         {error && <ErrorMessage>{error}</ErrorMessage>}
       </div>
@@ -113,18 +117,16 @@ interface MoreProps {
 /** Letters, the day, files, and sounds never set against each other. */
 function More({ plan, edit, day, setDay, keep, open, games }: MoreProps) {
   return (
-    <details className="border-t border-line pt-2">
-      <summary className="flex min-h-12 items-center font-word text-lg">{say.morePlan}</summary>
+    <Collapsible
+      className="border-t border-line pt-2"
+      title={<span className="font-word text-lg">{say.morePlan}</span>}
+    >
       <div className="space-y-5 pb-2">
-        <label className="flex min-h-12 items-center gap-3">
-          <input
-            type="checkbox"
-            className="size-5 accent-green"
-            checked={plan.letters}
-            onChange={(e) => edit((now) => ({ ...now, letters: e.target.checked }))}
-          />{' '}
-          {say.showLettersUnder}
-        </label>
+        <Checkbox
+          label={say.showLettersUnder}
+          checked={plan.letters}
+          onChange={(letters) => edit((now) => ({ ...now, letters }))}
+        />
         <label className="block">
           <span className="mb-1 block text-muted">{say.when}</span>
           <input
@@ -147,7 +149,7 @@ function More({ plan, edit, day, setDay, keep, open, games }: MoreProps) {
         </a>
         <Pairs plan={plan} games={games} edit={edit} />
       </div>
-    </details>
+    </Collapsible>
   );
 }
 
@@ -169,14 +171,10 @@ function Pairs({
           const on = isPair(plan.pairs, a, b);
           const label = (ipa: string): string => games.sounds.find((s) => s.ipa === ipa)?.label.split(' ')[0] ?? ipa;
           return (
-            <button
+            <Chip
               key={a + b}
-              type="button"
-              aria-pressed={on}
-              className={clsx(
-                'min-h-12 rounded-full border px-3 font-word',
-                on ? 'border-ink bg-ink text-card' : 'border-line-strong hover:border-ink',
-              )}
+              on={on}
+              className="font-word"
               onClick={() =>
                 edit((now) => ({
                   ...now,
@@ -185,22 +183,17 @@ function Pairs({
               }
             >
               {label(a)} {label(b)}
-            </button>
+            </Chip>
           );
         })}
       </div>
-      <label className="mt-2 flex min-h-12 items-center gap-3">
-        <input
-          type="checkbox"
-          className="size-6 shrink-0 accent-green"
+      <div className="mt-2">
+        <Checkbox
+          label={say.askSoundsMany}
           checked={plan.mixUps === true}
-          onChange={(e) => {
-            const mixUps = e.target.checked;
-            edit((now) => ({ ...now, mixUps }));
-          }}
+          onChange={(mixUps) => edit((now) => ({ ...now, mixUps }))}
         />
-        {say.askSoundsMany}
-      </label>
+      </div>
       <p className="mt-1 text-[0.95rem] text-muted">{say.countsNextWords}</p>
     </fieldset>
   );
@@ -305,14 +298,10 @@ function Time({ fit, plan, edit, nameOf, seconds, span, words, gone }: TimeProps
           <ul className="space-y-1.5">
             {fit.advice.map((a) => (
               <li key={a.kind + a.round}>
-                <button
-                  type="button"
-                  className="plain w-full justify-between text-left"
-                  onClick={() => edit((now) => takeAdvice(now, a))}
-                >
+                <Button className="w-full justify-between text-left" onClick={() => edit((now) => takeAdvice(now, a))}>
                   <span>{words(a)}</span>{' '}
                   <span className="shrink-0 text-muted">{say.minText(Math.round(a.saves / 6) / 10)}</span>
-                </button>
+                </Button>
               </li>
             ))}
           </ul>

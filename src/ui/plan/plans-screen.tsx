@@ -1,6 +1,5 @@
 'use client';
 
-import { clsx } from 'clsx';
 import { format, parseISO } from 'date-fns';
 import { CalendarPlus, Copy, FileDown, Printer, Trash2 } from 'lucide-react';
 import Link from 'next/link';
@@ -8,9 +7,14 @@ import { useActionState, useState, useTransition } from 'react';
 import { copyPlan, erasePlan, planIt } from '@/actions/plans';
 import type { Catalogue } from '@/server/plans/catalogue';
 import type { PlanLine } from '@/server/plans/plans';
-import { Dialog } from '../kit/dialog';
+import { Alert } from '../kit/alert';
+import { Button } from '../kit/button';
 import { Empty, ErrorMessage } from '../kit/message';
+import { RadioGroup } from '../kit/radio-group';
+import { Select } from '../kit/select';
+import { Tooltip } from '../kit/tooltip';
 import { sure } from '@/core/sure';
+import { gamesIn } from './game-picker';
 import { ImportPlan } from './import-plan';
 import { plansScreen as say } from './text';
 
@@ -79,22 +83,15 @@ function NewPlan({ group, games }: Omit<PlansProps, 'plans'>) {
         {skilled && (
           <>
             <GameField task={task} setTask={setTask} setStep={setStep} games={games} />
-            <label className="max-w-full min-w-0">
-              <span className="sr-only">{say.step}</span>
-              <select
-                key={task}
-                name="step"
-                value={step}
-                onChange={(e) => setStep(e.target.value)}
-                className="field w-auto max-w-full text-xl"
-              >
-                {chosen.steps.map((s) => (
-                  <option key={s.id} value={s.id}>
-                    {s.name}
-                  </option>
-                ))}
-              </select>
-            </label>
+            <Select
+              key={task}
+              name="step"
+              label={say.step}
+              value={step || sure(chosen.steps[0]).id}
+              onChange={setStep}
+              options={chosen.steps.map((s) => [s.id, s.name])}
+              className="w-auto text-xl"
+            />
           </>
         )}
         {counted && <CountField count={count} setCount={setCount} />}
@@ -102,9 +99,9 @@ function NewPlan({ group, games }: Omit<PlansProps, 'plans'>) {
         <span className="py-2.5">{say.forLine(people)}</span>
       </div>
       {skilled && <p className="mt-2 text-muted">{chosen.asks}</p>}
-      <button type="submit" className="action mt-4 min-h-16 px-10 text-xl" disabled={busy}>
+      <Button kind="action" size="big" type="submit" className="mt-4 px-10 text-xl" disabled={busy}>
         {busy ? say.planning : say.planIt}
-      </button>
+      </Button>
       {state.error && (
         <div className="mt-4">
           <ErrorMessage>{state.error}</ErrorMessage>
@@ -114,58 +111,43 @@ function NewPlan({ group, games }: Omit<PlansProps, 'plans'>) {
   );
 }
 
-/** How many sounds its words have. */
-function CountField({ count, setCount }: { readonly count: string; readonly setCount: (next: string) => void }) {
-  return (
-    <label className="flex items-center gap-3">
-      {say.of}
-      <select
-        name="count"
-        value={count}
-        onChange={(e) => setCount(e.target.value)}
-        className="field text-xl"
-        aria-label={say.numberOfSounds}
-      >
-        {[2, 3, 4, 5, 6].map((n) => (
-          <option key={n} value={n}>
-            {say.sounds(n)}
-          </option>
-        ))}
-      </select>
-    </label>
-  );
-}
+const COUNTS = ['2', '3', '4', '5', '6'] as const;
 
-/** The sound it is about. */
-function SoundField({
-  sound,
-  setSound,
-  games,
-}: {
+/** How many sounds its words have. */
+const CountField = ({ count, setCount }: { readonly count: string; readonly setCount: (next: string) => void }) => (
+  <span className="flex items-center gap-3">
+    {say.of}
+    <Select
+      name="count"
+      label={say.numberOfSounds}
+      value={count}
+      onChange={setCount}
+      options={COUNTS.map((n) => [n, say.sounds(Number(n))])}
+      className="w-auto text-xl"
+    />
+  </span>
+);
+
+interface SoundFieldProps {
   readonly sound: string;
   readonly setSound: (next: string) => void;
   readonly games: Catalogue;
-}) {
-  return (
-    <label className="flex max-w-full min-w-0 items-center gap-3">
-      {say.withLine}
-      <select
-        name="sound"
-        value={sound}
-        onChange={(e) => setSound(e.target.value)}
-        className="field w-auto min-w-0 flex-1 text-xl"
-        aria-label={say.sound}
-      >
-        <option value="">{say.anySound}</option>
-        {games.sounds.map((s) => (
-          <option key={s.ipa} value={s.ipa}>
-            {s.label}
-          </option>
-        ))}
-      </select>
-    </label>
-  );
 }
+
+/** The sound it is about. */
+const SoundField = ({ sound, setSound, games }: SoundFieldProps) => (
+  <span className="flex max-w-full min-w-0 items-center gap-3">
+    {say.withLine}
+    <Select
+      name="sound"
+      label={say.sound}
+      value={sound}
+      onChange={setSound}
+      options={[['', say.anySound], ...games.sounds.map((s): [string, string] => [s.ipa, s.label])]}
+      className="w-auto text-xl"
+    />
+  </span>
+);
 
 interface GameFieldProps {
   readonly task: string;
@@ -175,69 +157,47 @@ interface GameFieldProps {
 }
 
 /** Which game, by family. */
-function GameField({ task, setTask, setStep, games }: GameFieldProps) {
-  return (
-    <label className="flex max-w-full min-w-0 items-center gap-3">
-      {say.on}
-      <select
-        name="task"
-        value={task}
-        onChange={(e) => {
-          setTask(e.target.value);
-          setStep('');
-        }}
-        className="field w-auto min-w-0 flex-1 text-xl"
-        aria-label={say.game}
-      >
-        {games.families.map((f) => (
-          <optgroup key={f.name} label={f.name}>
-            {f.tasks
-              .filter((t) => !t.former)
-              .map((t) => (
-                <option key={t.id} value={t.id}>
-                  {t.name === f.name ? t.name : `${f.name}: ${t.name}`}
-                </option>
-              ))}
-          </optgroup>
-        ))}
-      </select>
-    </label>
-  );
+const GameField = ({ task, setTask, setStep, games }: GameFieldProps) => (
+  <span className="flex max-w-full min-w-0 items-center gap-3">
+    {say.on}
+    <Select
+      name="task"
+      label={say.game}
+      value={task}
+      onChange={(next) => {
+        setTask(next);
+        setStep('');
+      }}
+      options={gamesIn(games, (t) => !t.former)}
+      className="w-auto text-xl"
+    />
+  </span>
+);
+
+interface ShapesProps {
+  readonly shape: Shape;
+  readonly setShape: (next: Shape) => void;
 }
 
 /** What kind of session it is to be. */
-function Shapes({ shape, setShape }: { readonly shape: Shape; readonly setShape: (next: Shape) => void }) {
-  return (
-    <fieldset className="mb-4">
-      <legend className="sr-only">{say.shape}</legend>
-      <ul className="divide-y divide-line border-y border-line">
-        {SHAPES.map(([id, name, what]) => (
-          <li key={id}>
-            <label
-              className={clsx(
-                'flex min-h-12 cursor-pointer items-center gap-4 px-1 has-checked:bg-card',
-                'has-focus-visible:outline-3',
-              )}
-            >
-              <input
-                type="radio"
-                name="shape"
-                value={id}
-                checked={shape === id}
-                onChange={() => setShape(id)}
-                className="size-5 accent-green"
-              />
-              <span>
-                <span className="font-word text-xl font-bold">{name}</span>{' '}
-                <span className="ml-2 text-muted">{what}</span>
-              </span>
-            </label>
-          </li>
-        ))}
-      </ul>
-    </fieldset>
-  );
-}
+const Shapes = ({ shape, setShape }: ShapesProps) => (
+  <div className="mb-4 border-y border-line">
+    <RadioGroup
+      legend={<span className="sr-only">{say.shape}</span>}
+      name="shape"
+      value={shape}
+      onChange={(next) => setShape(next as Shape)}
+      options={SHAPES.map(([value, name, what]) => ({
+        value,
+        label: (
+          <>
+            <span className="font-word text-xl font-bold">{name}</span> <span className="ml-2 text-muted">{what}</span>
+          </>
+        ),
+      }))}
+    />
+  </div>
+);
 
 const ICON =
   'inline-flex min-h-12 min-w-12 items-center justify-center gap-1 rounded-lg px-2 text-muted hover:bg-card ' +
@@ -302,27 +262,22 @@ interface ErasePlanProps {
 /** Asks once before a plan goes. */
 function ErasePlan({ erasing, setErasing, busy, begin, setError }: ErasePlanProps) {
   return (
-    <Dialog
+    <Alert
       open={erasing !== null}
       onOpenChange={(open) => !open && setErasing(null)}
       title={say.erase(erasing?.title ?? '')}
       description={say.planGoesSessions}
-    >
-      <button
-        type="button"
-        className="action w-full"
-        disabled={busy}
-        onClick={() =>
-          begin(async () => {
-            const a = await erasePlan(sure(erasing).id);
-            setError(a.ok ? '' : a.error);
-            setErasing(null);
-          })
-        }
-      >
-        {say.eraseThePlan}
-      </button>
-    </Dialog>
+      keep={say.keepThePlan}
+      does={say.eraseThePlan}
+      busy={busy}
+      onDo={() =>
+        begin(async () => {
+          const a = await erasePlan(sure(erasing).id);
+          setError(a.ok ? '' : a.error);
+          setErasing(null);
+        })
+      }
+    />
   );
 }
 
@@ -349,39 +304,48 @@ function PlanRow({ plan, busy, begin, setError, setErasing }: PlanRowProps) {
         {plan.plannedFor && ` · ${format(parseISO(plan.plannedFor), 'EEE d MMM, HH:mm')}`}
       </p>
       <div className="-ml-2 flex">
-        <Link className={ICON} href={`/print/plans/${plan.id}`} title={say.printLine}>
-          <Printer aria-hidden="true" size={19} />
-          <span className="sr-only">{say.print(plan.title)}</span>
-        </Link>
-        <button
-          type="button"
-          className={ICON}
-          title={say.copyLine}
-          disabled={busy}
-          onClick={() =>
-            begin(async () => {
-              const a = await copyPlan(plan.id);
-              setError(a.ok ? '' : a.error);
-            })
-          }
-        >
-          <Copy aria-hidden="true" size={19} />
-          <span className="sr-only">{say.copy(plan.title)}</span>
-        </button>
-        <a className={ICON} href={`/api/plans/${plan.id}/export`} download title={say.asAFileLine}>
-          <FileDown aria-hidden="true" size={19} />
-          <span className="sr-only">{say.asAFile(plan.title)}</span>
-        </a>
-        {plan.plannedFor && (
-          <a className={ICON} href={`/api/plans/${plan.id}/calendar`} download title={say.forACalendarLine}>
-            <CalendarPlus aria-hidden="true" size={19} />
-            <span className="sr-only">{say.forACalendar(plan.title)}</span>
+        <Tooltip text={say.printLine}>
+          <Link className={ICON} href={`/print/plans/${plan.id}`}>
+            <Printer aria-hidden="true" size={19} />
+            <span className="sr-only">{say.print(plan.title)}</span>
+          </Link>
+        </Tooltip>
+        <Tooltip text={say.copyLine}>
+          <button
+            type="button"
+            className={ICON}
+            disabled={busy}
+            onClick={() =>
+              begin(async () => {
+                const a = await copyPlan(plan.id);
+                setError(a.ok ? '' : a.error);
+              })
+            }
+          >
+            <Copy aria-hidden="true" size={19} />
+            <span className="sr-only">{say.copy(plan.title)}</span>
+          </button>
+        </Tooltip>
+        <Tooltip text={say.asAFileLine}>
+          <a className={ICON} href={`/api/plans/${plan.id}/export`} download>
+            <FileDown aria-hidden="true" size={19} />
+            <span className="sr-only">{say.asAFile(plan.title)}</span>
           </a>
+        </Tooltip>
+        {plan.plannedFor && (
+          <Tooltip text={say.forACalendarLine}>
+            <a className={ICON} href={`/api/plans/${plan.id}/calendar`} download>
+              <CalendarPlus aria-hidden="true" size={19} />
+              <span className="sr-only">{say.forACalendar(plan.title)}</span>
+            </a>
+          </Tooltip>
         )}
-        <button type="button" className={ICON} title={say.eraseText} onClick={() => setErasing(plan)}>
-          <Trash2 aria-hidden="true" size={19} />
-          <span className="sr-only">{say.eraseLine(plan.title)}</span>
-        </button>
+        <Tooltip text={say.eraseText}>
+          <button type="button" className={ICON} onClick={() => setErasing(plan)}>
+            <Trash2 aria-hidden="true" size={19} />
+            <span className="sr-only">{say.eraseLine(plan.title)}</span>
+          </button>
+        </Tooltip>
       </div>
     </li>
   );

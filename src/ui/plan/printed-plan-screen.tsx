@@ -68,7 +68,10 @@ function NameCards({ people }: { people: PrintedPlan['children'] }) {
       {people.map(({ name, plant }, i) => (
         <li
           key={i}
-          className="flex aspect-[4/3] break-inside-avoid flex-col items-center justify-center gap-2 rounded-xl border-2 border-dashed border-line-strong bg-card p-3 text-center"
+          className={clsx(
+            'flex aspect-[4/3] break-inside-avoid flex-col items-center justify-center gap-2',
+            'rounded-xl border-2 border-dashed border-line-strong bg-card p-3 text-center',
+          )}
         >
           <span className="text-[2.6rem] leading-none">{plant && <Plant id={plant} />}</span>
           <span className="font-word text-2xl font-bold wrap-anywhere">{name}</span>

@@ -1,6 +1,5 @@
 'use client';
 
-import { clsx } from 'clsx';
 import { useState } from 'react';
 import type { PlanChange } from '@/core/formats/plan-file';
 import { GESTURES } from '@/core/games/gestures';
@@ -15,7 +14,11 @@ import {
 } from '@/core/sessions/running-order';
 import type { Catalogue, CatalogueTask } from '@/server/plans/catalogue';
 import type { ShownRound } from '@/server/plans/plan-shown';
+import { Button } from '../kit/button';
+import { Checkbox } from '../kit/checkbox';
 import { Dialog } from '../kit/dialog';
+import { RadioGroup } from '../kit/radio-group';
+import { SelectField } from '../kit/select';
 import { GamePicker } from './game-picker';
 import { roundDialog as say } from './text';
 
@@ -60,9 +63,9 @@ export function RoundDialog({ round, shown, task, games, put, ask, said, onClose
           }}
         />
         {!shown.inOrder && (
-          <button type="button" className="plain w-full" onClick={() => void tell({ kind: 'aim', round: round.id })}>
+          <Button className="w-full" onClick={() => void tell({ kind: 'aim', round: round.id })}>
             {say.justRightAim}
-          </button>
+          </Button>
         )}
         <p role="status" className={said ? 'border-l-4 border-slate pl-3' : 'sr-only'}>
           {said ?? ''}
@@ -84,14 +87,13 @@ export function RoundDialog({ round, shown, task, games, put, ask, said, onClose
         <Frame round={round} frame={frame} shown={shown} />
         <Reminder round={round} put={put} />
         {task.ownName && (
-          <button
-            type="button"
-            className="plain w-full"
+          <Button
+            className="w-full"
             disabled={round.items.some((i) => i.key === OWN_NAME)}
             onClick={() => void tell({ kind: 'put', round: round.id, word: OWN_NAME })}
           >
             {say.clapOwnNames}
-          </button>
+          </Button>
         )}
         {task.leadsOn ? (
           <ChainForm
@@ -195,9 +197,9 @@ function WordForm({ tell, round, word, setWord }: WordFormProps) {
           autoComplete="off"
         />
       </label>
-      <button type="submit" className="plain shrink-0" disabled={!word.trim()}>
+      <Button type="submit" className="shrink-0" disabled={!word.trim()}>
         {say.putItIn}
-      </button>
+      </Button>
     </form>
   );
 }
@@ -239,9 +241,9 @@ function ChainForm({ tell, round, start, target, setStart, setTarget }: ChainFor
           autoComplete="off"
         />
       </label>
-      <button type="submit" className="plain col-span-2">
+      <Button type="submit" className="col-span-2">
         {say.findTheChain}
-      </button>
+      </Button>
     </form>
   );
 }
@@ -259,15 +261,11 @@ function Frame({
   return (
     <fieldset className="space-y-3">
       <legend className="mb-1 text-muted">{say.storyFrame}</legend>
-      <label className="flex min-h-12 items-center gap-3">
-        <input
-          type="checkbox"
-          className="size-5 accent-green"
-          checked={round.frame.on}
-          onChange={(e) => frame({ on: e.target.checked, opening: null, ask: null })}
-        />{' '}
-        {say.tellStoryAllotment}
-      </label>
+      <Checkbox
+        label={say.tellStoryAllotment}
+        checked={round.frame.on}
+        onChange={(on) => frame({ on, opening: null, ask: null })}
+      />
       <label className="block">
         <span className="mb-1 block text-[0.95rem] text-muted">{say.openingLine}</span>
         <textarea
@@ -289,9 +287,9 @@ function Frame({
         />
       </label>
       {(round.frame.opening !== null || round.frame.ask !== null) && (
-        <button type="button" className="quiet -ml-3" onClick={() => frame({ opening: null, ask: null })}>
+        <Button kind="quiet" className="-ml-3" onClick={() => frame({ opening: null, ask: null })}>
           {say.backLinesShip}
-        </button>
+        </Button>
       )}
     </fieldset>
   );
@@ -308,51 +306,29 @@ function Gesture({
   readonly shown: ShownRound;
 }) {
   return (
-    <label className="block">
-      <span className="mb-1 block text-muted">{say.gesture}</span>
-      <select className="field" value={round.gesture} onChange={(e) => put((r) => ({ ...r, gesture: e.target.value }))}>
-        {GESTURES.map((g) => (
-          <option key={g.id} value={g.id}>
-            {g.name}
-            {g.id === 'task' ? '' : say.upTo(HANDS[g.hands], g.shows)}
-          </option>
-        ))}
-      </select>
-      <span className="mt-1 block text-[0.95rem] text-muted">{shown.gesture}</span>
-    </label>
+    <SelectField
+      label={say.gesture}
+      hint={shown.gesture}
+      value={round.gesture}
+      onChange={(gesture) => put((r) => ({ ...r, gesture }))}
+      options={GESTURES.map((g) => [g.id, g.id === 'task' ? g.name : `${g.name}${say.upTo(HANDS[g.hands], g.shows)}`])}
+    />
   );
 }
 
-function Choice<T extends string>({
-  legend,
-  value,
-  options,
-  onPick,
-}: {
-  legend: string;
-  value: string;
-  options: readonly (readonly [T, string])[];
-  onPick: (value: T) => void;
-}) {
-  return (
-    <fieldset>
-      <legend className="mb-1 text-muted">{legend}</legend>
-      <div className="flex flex-wrap gap-2">
-        {options.map(([id, name]) => (
-          <button
-            key={id}
-            type="button"
-            aria-pressed={value === id}
-            onClick={() => onPick(id)}
-            className={clsx(
-              'min-h-12 rounded-full border px-4',
-              value === id ? 'border-ink bg-ink text-card' : 'border-line-strong hover:border-ink',
-            )}
-          >
-            {name}
-          </button>
-        ))}
-      </div>
-    </fieldset>
-  );
+interface ChoiceProps<T extends string> {
+  readonly legend: string;
+  readonly value: string;
+  readonly options: readonly (readonly [T, string])[];
+  readonly onPick: (value: T) => void;
 }
+
+const Choice = <T extends string>({ legend, value, options, onPick }: ChoiceProps<T>) => (
+  <RadioGroup
+    kind="pills"
+    legend={<span className="text-muted">{legend}</span>}
+    value={value}
+    onChange={(next) => onPick(next as T)}
+    options={options.map(([id, label]) => ({ value: id, label }))}
+  />
+);

@@ -21,6 +21,7 @@ import { ItemDialog } from './item-dialog';
 import { RoundDialog } from './round-dialog';
 import type { CatalogueTask } from '@/server/plans/catalogue';
 import type { ShownItem } from '@/server/plans/plan-shown';
+import { Button } from '../kit/button';
 import { roundRow as SAY } from './text';
 
 interface RoundRowProps {
@@ -100,9 +101,9 @@ export function RoundRow({ round, number, shown, plan, games, people, pace, put,
               {WAY_WORDS[round.way]}
               {round.gap !== 1 && SAY.pauseS(round.gap)}
             </p>
-            <button type="button" className="quiet -ml-3" aria-expanded={reading} onClick={() => setReading(!reading)}>
+            <Button kind="quiet" className="-ml-3" aria-expanded={reading} onClick={() => setReading(!reading)}>
               {reading ? SAY.closeTheScript : SAY.readTheScript}
-            </button>
+            </Button>
           </div>
         )}
         {reading && shown && <Script shown={shown} reminder={round.reminder} />}

@@ -81,6 +81,7 @@ export const planSide = {
 } as const;
 
 export const plansScreen = {
+  keepThePlan: 'Keep the plan',
   oneSkill: 'One skill',
   warmUpSkill: 'warm-up, the skill, a stretch, a close',
   soundManyTasks: 'One sound, many tasks',

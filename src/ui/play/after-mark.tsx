@@ -1,5 +1,6 @@
 'use client';
 
+import { clsx } from 'clsx';
 import { noHelp } from '@/core/answers/access';
 import { HELP_WORDS, OUTCOME_WORDS, type Help } from '@/core/answers/outcome';
 import { brief } from '@/core/sessions/initials';
@@ -43,7 +44,10 @@ export function AfterMark() {
     <div
       role="group"
       aria-label={say.moreAbout(name, OUTCOME_WORDS[last.outcome])}
-      className="flex min-h-0 min-w-0 items-center gap-1.5 overflow-x-auto text-[0.9em] wide:flex-wrap wide:content-start wide:overflow-y-auto"
+      className={clsx(
+        'flex min-h-0 min-w-0 items-center gap-1.5 overflow-x-auto text-[0.9em]',
+        'wide:flex-wrap wide:content-start wide:overflow-y-auto',
+      )}
       data-zone="after"
     >
       {join && (

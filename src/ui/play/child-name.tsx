@@ -1,5 +1,6 @@
 'use client';
 
+import { clsx } from 'clsx';
 import { Plant } from '../kit/plant';
 import { useRun } from './use-run';
 
@@ -14,7 +15,12 @@ export function ChildName({ id, name }: ChildNameProps) {
   const hidden = useRun((run) => run.device.names === 'plants');
   if (!plant) return name;
   return (
-    <span className="inline-flex max-w-full min-w-0 items-center gap-x-[0.4em] roomy:flex-wrap roomy:justify-center wide:flex-nowrap wide:justify-start">
+    <span
+      className={clsx(
+        'inline-flex max-w-full min-w-0 items-center gap-x-[0.4em] roomy:flex-wrap',
+        'roomy:justify-center wide:flex-nowrap wide:justify-start',
+      )}
+    >
       <Plant id={plant} />
       <span className={hidden ? 'sr-only' : 'max-w-full min-w-0'}>{name}</span>
     </span>

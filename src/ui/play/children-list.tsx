@@ -31,7 +31,11 @@ const Row = memo(function Row({ id, name, away, resting, turn, canChoose, marks,
       className={clsx(
         'min-w-0 items-stretch roomy:flex roomy:flex-1 roomy:border-r roomy:border-line',
         turn
-          ? 'flex flex-1 bg-slate-soft roomy:min-w-60 narrow:shadow-[inset_0_6px_0_var(--color-slate)] wide:min-w-0 wide:shadow-[inset_6px_0_0_var(--color-slate)]'
+          ? [
+              'flex flex-1 bg-slate-soft roomy:min-w-60',
+              'narrow:shadow-[inset_0_6px_0_var(--color-slate)] wide:min-w-0',
+              'wide:shadow-[inset_6px_0_0_var(--color-slate)]',
+            ]
           : 'hidden roomy:max-w-56 roomy:min-w-28',
         'wide:max-w-none wide:min-w-0 wide:flex-none wide:border-r-0',
       )}
@@ -43,7 +47,8 @@ const Row = memo(function Row({ id, name, away, resting, turn, canChoose, marks,
         aria-current={turn ? 'true' : undefined}
         data-box
         className={clsx(
-          'flex min-h-0 min-w-0 flex-1 items-center-safe justify-between gap-x-2 px-3 text-left font-word leading-tight',
+          'flex min-h-0 min-w-0 flex-1 items-center-safe justify-between gap-x-2 px-3 text-left',
+          'font-word leading-tight',
           'snug:px-(--side) snug:text-[1.35em] roomy:flex-col roomy:justify-center-safe roomy:text-center',
           'wide:min-h-16 wide:flex-row wide:justify-between wide:pl-5 wide:text-left',
           turn ? 'font-bold' : '',
@@ -103,8 +108,8 @@ function useInSight(of: string | null, playing: boolean) {
 }
 
 /**
- * Whose turn it is. On a phone that child alone, with who is next; with more room everyone, with what each had so far: a
- * tap gives someone the turn.
+ * Whose turn it is. On a phone that child alone, with who is next; with more room everyone, with what each had so far:
+ * a tap gives someone the turn.
  */
 export function ChildrenList() {
   const store = useStore();
@@ -177,7 +182,10 @@ function Next() {
     <Button
       kind="quiet"
       data-box
-      className="min-h-0 max-w-[45%] min-w-12 shrink-0 justify-end rounded-none text-right text-[0.9em] leading-tight roomy:max-w-36 wide:hidden"
+      className={clsx(
+        'min-h-0 max-w-[45%] min-w-12 shrink-0 justify-end rounded-none text-right',
+        'text-[0.9em] leading-tight roomy:max-w-36 wide:hidden',
+      )}
       aria-label={then ? say.thenAll(nameOf(then)) : say.all}
       onClick={() => store.show({ dialog: 'people' })}
     >

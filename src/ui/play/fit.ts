@@ -12,7 +12,7 @@ const overfull = (place: HTMLElement): boolean =>
   spills(place) || [...place.querySelectorAll('[data-box]')].some(spills);
 
 /** Sets the largest size at which everything in a place can be seen; the smallest there is where none will do. */
-export function fitPlace(place: HTMLElement): void {
+function fitPlace(place: HTMLElement): void {
   const fitsAt = (at: number): boolean => {
     place.style.setProperty('--fit', String(SIZES[at]));
     return !overfull(place);

@@ -208,7 +208,10 @@ function Change({ view, covered, lit }: { view: Of<'change'>; covered: boolean; 
   );
   return (
     <div
-      className="grid max-w-[60rem] grid-cols-1 items-start gap-x-[1em] low:grid-cols-(--lines) roomy:grid-cols-(--lines)"
+      className={clsx(
+        'grid max-w-[60rem] grid-cols-1 items-start gap-x-[1em] low:grid-cols-(--lines)',
+        'roomy:grid-cols-(--lines)',
+      )}
       style={
         { '--lines': `minmax(0, ${lineLength(view.from)}fr) auto minmax(0, ${lineLength(view.to)}fr)` } as CSSProperties
       }

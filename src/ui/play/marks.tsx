@@ -54,7 +54,8 @@ export const Likely = memo(function Likely({ who, likely, covered, onMark, onEls
           data-box
           onClick={() => onMark(answer.outcome, answer)}
           className={clsx(
-            'relative flex min-h-0 min-w-0 flex-wrap items-center justify-center gap-x-2.5 rounded-2xl border px-2 leading-none',
+            'relative flex min-h-0 min-w-0 flex-wrap items-center justify-center gap-x-2.5',
+            'rounded-2xl border px-2 leading-none',
             'border-line-strong bg-paper hover:border-ink',
           )}
         >
@@ -74,7 +75,10 @@ export const Likely = memo(function Likely({ who, likely, covered, onMark, onEls
           type="button"
           data-box
           onClick={onElse}
-          className="min-h-0 min-w-0 rounded-2xl border border-dashed border-line-strong px-2 text-[0.9em] leading-tight hover:border-ink"
+          className={clsx(
+            'min-h-0 min-w-0 rounded-2xl border border-dashed border-line-strong px-2',
+            'text-[0.9em] leading-tight hover:border-ink',
+          )}
         >
           {say.somethingElse}
         </button>

@@ -1,7 +1,6 @@
 'use client';
 
-import { clsx } from 'clsx';
-import { useActionState, useState, type ReactNode } from 'react';
+import { useActionState, useState } from 'react';
 import { keepSettings } from '@/actions/settings';
 import type { Mark } from '@/core/games/view';
 import { accentOf, ACCENTS, type AccentId } from '@/core/phonology/accents';
@@ -9,7 +8,10 @@ import { CONVENTION_IDS, CONVENTION_WORDS, PRESETS, type Conventions } from '@/c
 import type { AccentExamples } from '@/server/words/counting-examples';
 import type { Settings } from '@/server/setting/settings';
 import { BounceLine } from '../kit/bounce-line';
+import { Button } from '../kit/button';
+import { Checkbox } from '../kit/checkbox';
 import { ErrorMessage } from '../kit/message';
+import { RadioGroup } from '../kit/radio-group';
 import { settingsForm as say } from './text';
 
 interface SettingsFormProps {
@@ -24,20 +26,6 @@ const PRESET_NAMES: readonly (readonly [keyof typeof PRESETS, string])[] = [
   ['letters', say.lettersGo],
 ];
 
-interface TickProps {
-  readonly name: string;
-  readonly on: boolean;
-  readonly children: ReactNode;
-}
-
-/** Something that is on or off. */
-const Tick = ({ name, on, children }: TickProps) => (
-  <label className="mt-2 flex min-h-12 w-max max-w-full items-center gap-3">
-    <input type="checkbox" name={name} value="yes" className="size-6 shrink-0 accent-green" defaultChecked={on} />
-    <span>{children}</span>
-  </label>
-);
-
 /** Accent and counting with examples that change as you choose. */
 export function SettingsForm({ settings, accents, examples }: SettingsFormProps) {
   const [accent, setAccent] = useState<AccentId>(settings.accent);
@@ -48,34 +36,28 @@ export function SettingsForm({ settings, accents, examples }: SettingsFormProps)
   return (
     <form action={action} className="max-w-4xl">
       <input type="hidden" name="accent" value={accent} />
-      <fieldset>
-        <legend className="mb-2 font-word text-2xl font-bold">{say.accentGroup}</legend>
-        <div className="flex flex-wrap gap-2.5">
-          {accents.map(({ id, name }) => (
-            <Choice key={id} name="main" value={id} checked={main === id} onPick={() => setAccent(id)}>
-              {name}
-            </Choice>
-          ))}
-        </div>
-        {ACCENTS.filter(({ variant }) => variant?.of === main).map(({ id, variant }) => (
-          <label key={id} className="mt-2 flex min-h-12 w-max items-center gap-3">
-            <input
-              type="checkbox"
-              className="size-6 accent-green"
-              checked={accent === id}
-              onChange={(e) => setAccent(e.target.checked ? (id as AccentId) : main)}
-            />
-            {say.weSay} <span className="font-word">{variant?.alike[0]}</span> {say.and}{' '}
-            <span className="font-word">{variant?.alike[1]}</span> {say.alike}
-          </label>
-        ))}
-      </fieldset>
-      <Tick name="mixed" on={settings.mixed}>
-        {say.peopleSpeakDifferent}
-      </Tick>
-      <Tick name="letIn" on={settings.letIn}>
-        {say.alsoOfferWords}
-      </Tick>
+      <RadioGroup
+        kind="pills"
+        legend={<span className="font-word text-2xl font-bold">{say.accentGroup}</span>}
+        value={main}
+        onChange={(id) => setAccent(id as AccentId)}
+        options={accents.map(({ id, name }) => ({ value: id, label: name }))}
+      />
+      {ACCENTS.filter(({ variant }) => variant?.of === main).map(({ id, variant }) => (
+        <Checkbox
+          key={id}
+          checked={accent === id}
+          onChange={(on) => setAccent(on ? (id as AccentId) : main)}
+          label={
+            <>
+              {say.weSay} <span className="font-word">{variant?.alike[0]}</span> {say.and}{' '}
+              <span className="font-word">{variant?.alike[1]}</span> {say.alike}
+            </>
+          }
+        />
+      ))}
+      <Checkbox name="mixed" defaultChecked={settings.mixed} label={say.peopleSpeakDifferent} />
+      <Checkbox name="letIn" defaultChecked={settings.letIn} label={say.alsoOfferWords} />
       <Examples words={words} />
       <p className="mt-2 mb-9 text-muted">
         {rhymes.map(({ pair: [a, b], rhyme }, i) => (
@@ -89,9 +71,9 @@ export function SettingsForm({ settings, accents, examples }: SettingsFormProps)
       <div className="mb-3 flex flex-wrap items-center gap-2.5">
         <h2 className="mr-3 text-2xl">{say.counting}</h2>
         {PRESET_NAMES.map(([id, name]) => (
-          <button key={id} type="button" className="plain" onClick={() => setConventions(PRESETS[id])}>
+          <Button key={id} onClick={() => setConventions(PRESETS[id])}>
             {name}
-          </button>
+          </Button>
         ))}
       </div>
       <Counting counting={counting} conventions={conventions} setConventions={setConventions} />
@@ -99,9 +81,9 @@ export function SettingsForm({ settings, accents, examples }: SettingsFormProps)
         {state.said && <p className="text-green">{state.said}</p>}
         {state.error && <ErrorMessage>{state.error}</ErrorMessage>}
       </div>
-      <button type="submit" className="action" disabled={running}>
+      <Button kind="action" type="submit" disabled={running}>
         {settings.confirmed ? say.keepThis : say.howWeCount}
-      </button>
+      </Button>
       {!settings.confirmed && <p className="mt-3 text-muted">{say.untilSayWords}</p>}
     </form>
   );
@@ -124,30 +106,25 @@ function Counting({
         const example = counting[id];
         const same = example.one === example.two;
         return (
-          <fieldset key={id} className="flex flex-wrap items-center gap-x-4 gap-y-2 py-2.5">
-            <legend className="float-left min-w-64 flex-1 text-lg">{question}</legend>
-            <Choice
-              name={id}
-              value="one"
-              checked={conventions[id]}
-              onPick={() => setConventions({ ...conventions, [id]: true })}
-            >
-              {fused}
-            </Choice>
-            <Choice
-              name={id}
-              value="two"
-              checked={!conventions[id]}
-              onPick={() => setConventions({ ...conventions, [id]: false })}
-            >
-              {apart}
-            </Choice>
+          <div key={id} className="flex flex-wrap items-center gap-x-4 gap-y-2 py-2.5 *:first:flex-1">
+            <input type="hidden" name={id} value={conventions[id] ? 'one' : 'two'} />
+            <RadioGroup
+              kind="pills"
+              inline
+              legend={question}
+              value={conventions[id] ? 'one' : 'two'}
+              onChange={(next) => setConventions({ ...conventions, [id]: next === 'one' })}
+              options={[
+                { value: 'one', label: fused },
+                { value: 'two', label: apart },
+              ]}
+            />
             <p className="w-36 text-right text-muted">
               <span className="font-word text-lg text-ink">{example.word}</span>{' '}
               {say.has(conventions[id], example.one, example.two)}
               {same && <span className="block text-sm">{say.eitherWayHere}</span>}
             </p>
-          </fieldset>
+          </div>
         );
       })}
     </div>
@@ -178,29 +155,6 @@ function Examples({
         </li>
       ))}
     </ul>
-  );
-}
-
-interface ChoiceProps {
-  name: string;
-  value: string;
-  checked: boolean;
-  onPick: () => void;
-  children: string;
-}
-
-function Choice({ name, value, checked, onPick, children }: ChoiceProps) {
-  return (
-    <label
-      className={clsx(
-        'flex min-h-12 cursor-pointer items-center gap-2 rounded-full border px-4',
-        'has-focus-visible:outline-3 has-focus-visible:outline-slate',
-        checked ? 'border-ink bg-ink text-card' : 'border-line-strong bg-card hover:border-ink',
-      )}
-    >
-      <input type="radio" className="sr-only" name={name} value={value} checked={checked} onChange={onPick} />
-      {children}
-    </label>
   );
 }
 

@@ -3,6 +3,7 @@
 import { clsx } from 'clsx';
 import { useState, useTransition } from 'react';
 import { keepTaught } from '@/actions/words';
+import { Button } from '../kit/button';
 import { ErrorMessage } from '../kit/message';
 import { taughtGrid as say } from './text';
 
@@ -73,12 +74,10 @@ export function TaughtGrid({ groupId, groupName, taught, rows }: TaughtGridProps
         </div>
       ))}
       <p className="flex gap-2">
-        <button type="button" className="plain" onClick={() => set(new Set(all.flatMap((s) => s.keys)))}>
-          {say.allOfThem}
-        </button>
-        <button type="button" className="plain" disabled={!kept.size} onClick={() => set(new Set())}>
+        <Button onClick={() => set(new Set(all.flatMap((s) => s.keys)))}>{say.allOfThem}</Button>
+        <Button disabled={!kept.size} onClick={() => set(new Set())}>
           {say.none}
-        </button>
+        </Button>
       </p>
     </section>
   );

@@ -2,6 +2,7 @@
 
 import { useState, useTransition } from 'react';
 import { keepAside } from '@/actions/words';
+import { Button } from '../kit/button';
 import { ErrorMessage } from '../kit/message';
 import { asideButton as say } from './text';
 
@@ -19,9 +20,7 @@ export function AsideButton({ groupId, groupName, word, aside }: AsideButtonProp
   const [busy, begin] = useTransition();
   return (
     <>
-      <button
-        type="button"
-        className="plain"
+      <Button
         disabled={busy}
         onClick={() =>
           begin(async () => {
@@ -31,7 +30,7 @@ export function AsideButton({ groupId, groupName, word, aside }: AsideButtonProp
         }
       >
         {aside ? say.bringBackFor(word, groupName) : say.notWith(groupName)}
-      </button>
+      </Button>
       {error && <ErrorMessage>{error}</ErrorMessage>}
     </>
   );

@@ -4,6 +4,7 @@ import { useRouter } from 'next/navigation';
 import { useId, useState, useTransition } from 'react';
 import { importFile, lookAtFile } from '@/actions/words';
 import type { ImportReport } from '@/server/words/word-sets';
+import { Button } from '../kit/button';
 import { ErrorMessage } from '../kit/message';
 import { sure } from '@/core/sure';
 import { importSet as say } from './text';
@@ -74,12 +75,10 @@ export function ImportSet() {
             <p className="mb-2">{say.rowsUsedNothing(report.words.length, report.rows.length, refused)}</p>
             <Rows report={report} />
             <div className="flex gap-2">
-              <button type="button" className="action flex-1" disabled={busy || !report.words.length} onClick={keep}>
+              <Button kind="action" className="flex-1" disabled={busy || !report.words.length} onClick={keep}>
                 {say.keep(report.words.length)}
-              </button>
-              <button type="button" className="plain" onClick={() => setRead(null)}>
-                {say.leaveIt}
-              </button>
+              </Button>
+              <Button onClick={() => setRead(null)}>{say.leaveIt}</Button>
             </div>
           </>
         )}

@@ -2,6 +2,7 @@
 
 import { useOptimistic, useState, useTransition } from 'react';
 import { keepProp } from '@/actions/words';
+import { Checkbox } from '../kit/checkbox';
 import { ErrorMessage } from '../kit/message';
 import { ownTick as say } from './text';
 
@@ -12,22 +13,17 @@ export function OwnTick({ word, owned, label = say.weOwnOne }: { word: string; o
   const [, begin] = useTransition();
   return (
     <>
-      <label className="flex min-h-12 cursor-pointer items-center gap-3">
-        <input
-          type="checkbox"
-          className="size-6 shrink-0 accent-green"
-          checked={shown}
-          onChange={(e) => {
-            const next = e.target.checked;
-            begin(async () => {
-              show(next);
-              const answer = await keepProp(word, next);
-              setError(answer.ok ? '' : answer.error);
-            });
-          }}
-        />
-        <span>{label}</span>
-      </label>
+      <Checkbox
+        label={label}
+        checked={shown}
+        onChange={(next) =>
+          begin(async () => {
+            show(next);
+            const answer = await keepProp(word, next);
+            setError(answer.ok ? '' : answer.error);
+          })
+        }
+      />
       {error && <ErrorMessage>{error}</ErrorMessage>}
     </>
   );

@@ -1,12 +1,14 @@
 'use client';
 
-import { clsx } from 'clsx';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import { keepOwnWord, lookUpWord, tappedSounds } from '@/actions/words';
 import type { OwnWordInput } from '@/core/formats/schemas';
 import { OWN_CAUTIONS, type Caution } from '@/core/lexicon/cautions';
 import type { ProposedSounds, WordProposal } from '@/server/words/own-words';
+import { Button } from '../kit/button';
+import { Checkbox } from '../kit/checkbox';
+import { RadioGroup } from '../kit/radio-group';
 import { BounceLine } from '../kit/bounce-line';
 import { CAUTION_WORDS } from '../kit/cautions';
 import { ErrorMessage } from '../kit/message';
@@ -194,9 +196,9 @@ function OtherWay({ work, proposal }: { readonly work: SoundsWork; readonly prop
   if (tapping && !proposal.readings.length) return null;
   return (
     <p className="mb-4">
-      <button type="button" className="quiet px-1" onClick={() => setTapping(!tapping)}>
+      <Button kind="quiet" className="px-1" onClick={() => setTapping(!tapping)}>
         {tapping ? say.backDictionarysSounds : say.soundsDifferentTap}
-      </button>
+      </Button>
     </p>
   );
 }
@@ -254,37 +256,24 @@ function AboutWord({ about, onChange, busy, keep }: AboutWordProps) {
           maxLength={120}
         />
       </label>
-      <label className="flex min-h-12 items-center gap-3">
-        <input
-          type="checkbox"
-          className="size-6 accent-green"
-          checked={prop}
-          onChange={(e) => change({ prop: e.target.checked })}
-        />{' '}
-        {say.thingWePut}
-      </label>
+      <Checkbox label={say.thingWePut} checked={prop} onChange={(on) => change({ prop: on })} />
       {prop && (
         <fieldset className="flex flex-wrap gap-x-5">
           <legend className="text-muted">{say.toWatchFor}</legend>
           {OWN_CAUTIONS.map((c) => (
-            <label key={c} className="flex min-h-12 items-center gap-2">
-              <input
-                type="checkbox"
-                className="size-6 accent-green"
-                checked={cautions.includes(c)}
-                onChange={(e) =>
-                  change({ cautions: e.target.checked ? [...cautions, c] : cautions.filter((o) => o !== c) })
-                }
-              />{' '}
-              {CAUTION_WORDS[c].short}
-            </label>
+            <Checkbox
+              key={c}
+              label={CAUTION_WORDS[c].short}
+              checked={cautions.includes(c)}
+              onChange={(on) => change({ cautions: on ? [...cautions, c] : cautions.filter((o) => o !== c) })}
+            />
           ))}
         </fieldset>
       )}
       <p>
-        <button type="button" className="action" disabled={busy} onClick={keep}>
+        <Button kind="action" disabled={busy} onClick={keep}>
           {say.soundsRightKeep}
-        </button>
+        </Button>
       </p>
     </div>
   );
@@ -312,9 +301,9 @@ function Spelling({ work: { typed, type, lookUp, proposal, busy } }: { readonly 
           maxLength={40}
         />
       </label>
-      <button type="submit" className={proposal ? 'plain' : 'action'} disabled={busy || !typed.trim()}>
+      <Button type="submit" kind={proposal ? 'plain' : 'action'} disabled={busy || !typed.trim()}>
         {say.findItsSounds}
-      </button>
+      </Button>
     </form>
   );
 }
@@ -326,25 +315,14 @@ interface OptionsProps {
   readonly onPick: (id: string) => void;
 }
 
-function Options({ legend, options, picked, onPick }: OptionsProps) {
-  return (
-    <fieldset className="mb-4">
-      <legend className="mb-2 text-lg">{legend}</legend>
-      <div className="flex flex-wrap gap-2">
-        {options.map(({ id, text }) => (
-          <label
-            key={id}
-            className={clsx(
-              'flex min-h-12 cursor-pointer items-center rounded-full border px-4',
-              'has-focus-visible:outline-3 has-focus-visible:outline-slate',
-              picked === id ? 'border-ink bg-ink text-card' : 'border-line-strong bg-card hover:border-ink',
-            )}
-          >
-            <input type="radio" className="sr-only" name={legend} checked={picked === id} onChange={() => onPick(id)} />
-            {text}
-          </label>
-        ))}
-      </div>
-    </fieldset>
-  );
-}
+const Options = ({ legend, options, picked, onPick }: OptionsProps) => (
+  <div className="mb-4">
+    <RadioGroup
+      kind="pills"
+      legend={<span className="text-lg">{legend}</span>}
+      value={picked}
+      onChange={onPick}
+      options={options.map(({ id, text }) => ({ value: id, label: text }))}
+    />
+  </div>
+);

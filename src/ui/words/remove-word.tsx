@@ -3,7 +3,8 @@
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import { removeOwnWord } from '@/actions/words';
-import { Dialog } from '../kit/dialog';
+import { Alert } from '../kit/alert';
+import { Button } from '../kit/button';
 import { ErrorMessage } from '../kit/message';
 import { removeWord as say } from './text';
 
@@ -15,30 +16,25 @@ export function RemoveWord({ word }: { word: string }) {
   const [busy, begin] = useTransition();
   return (
     <>
-      <button type="button" className="plain" onClick={() => setOpen(true)}>
-        {say.removeIt}
-      </button>
-      <Dialog open={open} onOpenChange={setOpen} title={say.removeLine(word)} description={say.leavesWordsSets}>
-        {error && (
-          <div className="mb-3">
-            <ErrorMessage>{error}</ErrorMessage>
-          </div>
-        )}
-        <button
-          type="button"
-          className="action w-full"
-          disabled={busy}
-          onClick={() =>
-            begin(async () => {
-              const answer = await removeOwnWord(word);
-              if (answer.ok) router.push('/words');
-              else setError(answer.error);
-            })
-          }
-        >
-          {say.remove(word)}
-        </button>
-      </Dialog>
+      <Button onClick={() => setOpen(true)}>{say.removeIt}</Button>
+      <Alert
+        open={open}
+        onOpenChange={setOpen}
+        title={say.removeLine(word)}
+        description={say.leavesWordsSets}
+        keep={say.keepIt}
+        does={say.remove(word)}
+        busy={busy}
+        onDo={() =>
+          begin(async () => {
+            const answer = await removeOwnWord(word);
+            if (answer.ok) router.push('/words');
+            else setError(answer.error);
+          })
+        }
+      >
+        {error && <ErrorMessage>{error}</ErrorMessage>}
+      </Alert>
     </>
   );
 }

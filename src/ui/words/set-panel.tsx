@@ -24,6 +24,8 @@ import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState, useTransition } from 'react';
 import { keepAside, keepSet } from '@/actions/words';
 import type { Choice } from '@/core/formats/schemas';
+import { Button } from '../kit/button';
+import { Select } from '../kit/select';
 import { ErrorMessage } from '../kit/message';
 import { StartForm } from '../today/start-form';
 import { address } from './address';
@@ -242,14 +244,13 @@ function Keep({ name, setName, busy, words, saved, changed, save, error, said, c
           placeholder={say.greenhouseWords}
           autoComplete="off"
         />
-        <button
-          type="button"
-          className="plain shrink-0"
+        <Button
+          className="shrink-0"
           disabled={busy || !words.length || !name.trim() || (saved !== null && !changed)}
           onClick={() => save(saved === null)}
         >
           {saved ? say.saveChanges : say.save}
-        </button>
+        </Button>
       </div>
       <div aria-live="polite" className="mt-2 text-[0.95rem]">
         {error && <ErrorMessage>{error}</ErrorMessage>}
@@ -288,20 +289,16 @@ function Others({ choice, proposed, size, resize, sizes }: OthersProps) {
       >
         <RefreshCw aria-hidden="true" size={17} /> {proposed ? say.proposeOthers : say.proposeASet}
       </Link>
-      <label className="flex items-center gap-2 text-muted">
+      <span className="flex items-center gap-1 text-muted">
         {say.of}
-        <select
-          value={size}
-          onChange={(e) => resize(e.target.value)}
-          className="min-h-12 rounded-lg bg-transparent px-1 text-ink"
-        >
-          {sizes.map((n) => (
-            <option key={n} value={n}>
-              {say.words(n)}
-            </option>
-          ))}
-        </select>
-      </label>
+        <Select
+          kind="bare"
+          label={say.sizeOfSet}
+          value={String(size)}
+          onChange={resize}
+          options={sizes.map((n) => [String(n), say.words(n)])}
+        />
+      </span>
     </div>
   );
 }

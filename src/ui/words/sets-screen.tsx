@@ -6,6 +6,7 @@ import Link from 'next/link';
 import { useState, useTransition } from 'react';
 import { copySet, eraseSet } from '@/actions/words';
 import type { SavedSet } from '@/server/words/word-sets';
+import { Button } from '../kit/button';
 import { Dialog } from '../kit/dialog';
 import { Empty, ErrorMessage } from '../kit/message';
 import { sure } from '@/core/sure';
@@ -82,9 +83,9 @@ function EraseSet({ erasing, setErasing, busy, begin, setError }: EraseSetProps)
       title={say.erase(erasing?.name ?? '')}
       description={say.setGoesWords}
     >
-      <button
-        type="button"
-        className="action w-full"
+      <Button
+        kind="action"
+        className="w-full"
         disabled={busy}
         onClick={() =>
           begin(async () => {
@@ -95,7 +96,7 @@ function EraseSet({ erasing, setErasing, busy, begin, setError }: EraseSetProps)
         }
       >
         {say.eraseTheSet}
-      </button>
+      </Button>
     </Dialog>
   );
 }

@@ -4,6 +4,8 @@ import { clsx } from 'clsx';
 import { Delete } from 'lucide-react';
 import { useState } from 'react';
 import { isVowelKey } from '@/core/phonology/keys';
+import { Button } from '../kit/button';
+import { SelectField } from '../kit/select';
 import { tapPad as say } from './text';
 
 export interface PadKey {
@@ -54,20 +56,17 @@ export function TapPad({
         <Keys key={name} name={name} sounds={sounds} tap={tap} />
       ))}
       {beats.length > 1 && (
-        <label className="mb-3 flex items-center gap-3">
-          {say.strongestPart}
-          <select className="field w-auto" value={strong} onChange={(e) => setStrong(Number(e.target.value))}>
-            {beats.map((b, i) => (
-              <option key={i} value={i}>
-                {b.label} ({i + 1})
-              </option>
-            ))}
-          </select>
-        </label>
+        <div className="mb-3">
+          <SelectField
+            inline
+            label={say.strongestPart}
+            value={String(strong)}
+            onChange={(next) => setStrong(Number(next))}
+            options={beats.map((b, i) => [String(i), `${b.label} (${i + 1})`])}
+          />
+        </div>
       )}
-      <button
-        type="button"
-        className="plain"
+      <Button
         disabled={busy || taps.length < 2 || !beats.length}
         onClick={() =>
           onShow(
@@ -77,7 +76,7 @@ export function TapPad({
         }
       >
         {say.showTheseSounds}
-      </button>
+      </Button>
     </section>
   );
 }

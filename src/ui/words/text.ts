@@ -70,6 +70,7 @@ export const printedSetScreen = {
 } as const;
 
 export const removeWord = {
+  keepIt: 'Keep it',
   removeIt: 'Remove it',
   remove: (word: string) => `Remove ${word}`,
   removeLine: (word: string) => `Remove ${word}?`,
@@ -77,6 +78,7 @@ export const removeWord = {
 } as const;
 
 export const setPanel = {
+  sizeOfSet: 'How many words',
   putAsideBring: (word: string, groupName: string) =>
     `${word} is put aside for ${groupName}. You can bring it back in Settings.`,
   savedAs: (name: string) => `Saved as ${name}.`,

@@ -22,6 +22,8 @@ import type { Group } from '@/server/people/groups';
 import type { SavedSet } from '@/server/words/word-sets';
 import type { ShownWord, WordsFound } from '@/server/words/words';
 import { BounceLine } from '../kit/bounce-line';
+import { Button } from '../kit/button';
+import { Collapsible } from '../kit/collapsible';
 import { Picture } from '../kit/picture';
 import { Pill, PillCount } from '../kit/pill';
 import { address, FIRST_PAGE } from './address';
@@ -489,18 +491,21 @@ function Row({ label, children }: { label: string; children: ReactNode }) {
   );
 }
 
-const More = ({ label, open, children }: { label: string; open?: boolean; children: ReactNode }) => (
-  <details className="open:basis-full" open={open}>
-    <summary
-      className={clsx(
-        'flex min-h-[48px] w-max list-none items-center rounded-full border border-dashed',
-        'border-line-strong px-3.5 text-muted hover:text-ink',
-      )}
-    >
-      {label}
-    </summary>
+interface MoreProps {
+  readonly label: string;
+  readonly open?: boolean;
+  readonly children: ReactNode;
+}
+
+/** The long tail of a row. */
+const More = ({ label, open = false, children }: MoreProps) => (
+  <Collapsible
+    title={<span className="text-muted">{label}</span>}
+    defaultOpen={open}
+    className="data-[state=open]:basis-full"
+  >
     <div className="mt-2 flex flex-wrap gap-2">{children}</div>
-  </details>
+  </Collapsible>
 );
 
 function Search({ choice }: { choice: Choice }) {
@@ -521,9 +526,7 @@ function Search({ choice }: { choice: Choice }) {
           autoComplete="off"
         />
       </label>
-      <button type="submit" className="plain">
-        {say.search}
-      </button>
+      <Button type="submit">{say.search}</Button>
     </form>
   );
 }

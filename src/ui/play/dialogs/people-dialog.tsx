@@ -1,5 +1,6 @@
 'use client';
 
+import { clsx } from 'clsx';
 import { Button } from '../../kit/button';
 import { Dialog } from '../../kit/dialog';
 import { OutcomeMark } from '../../kit/outcome-mark';
@@ -34,7 +35,10 @@ export function PeopleDialog({ onClose }: PeopleProps) {
                 type="button"
                 disabled={gone || state.phase !== 'turn'}
                 aria-current={state.childId === id ? 'true' : undefined}
-                className="flex min-h-14 min-w-0 flex-1 items-center justify-between gap-3 text-left font-word hover:bg-paper disabled:text-muted aria-current:font-bold"
+                className={clsx(
+                  'flex min-h-14 min-w-0 flex-1 items-center justify-between gap-3 text-left font-word',
+                  'hover:bg-paper disabled:text-muted aria-current:font-bold',
+                )}
                 onClick={() => give(id)}
               >
                 <span className="min-w-0 wrap-anywhere">
