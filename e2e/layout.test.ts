@@ -95,6 +95,33 @@ describe(`what a turn needs is in sight: ${chosen.length} items × ${SIZES.lengt
     await page.context().close();
   });
 
+  // Common practice, no source: a thumb reaches 75 mm from where the hand holds, 30 mm above the lower corner.
+  test.each([
+    [390, 844, 5.7],
+    [844, 390, 5.7],
+    [768, 1024, 5.2],
+    [1024, 768, 5.2],
+  ])('at %i × %i every mark lies under the thumb of either hand', async (width, height, pxAMillimetre) => {
+    const { page } = await openPage(browser, width, height);
+    await openTurn(page, sure(all.find((l) => l.task.id === 'blending')));
+    for (const hand of ['right', 'left'] as const) {
+      await page.evaluate((is) => localStorage.setItem('bouncy-echo-device', JSON.stringify({ hand: is })), hand);
+      await page.reload();
+      await page.locator(`.playing[data-hand="${hand}"] .marks button`).first().waitFor();
+      const away = await page.locator('.marks button').evaluateAll(
+        (marks, { x, y }) =>
+          marks.map((mark) => {
+            const { left, top, width: w, height: h } = mark.getBoundingClientRect();
+            return Math.hypot(left + w / 2 - x, top + h / 2 - y);
+          }),
+        { x: hand === 'right' ? width : 0, y: height - 30 * pxAMillimetre },
+      );
+      expect(away).toHaveLength(5);
+      expect(Math.max(...away) / pxAMillimetre).toBeLessThan(75);
+    }
+    await page.context().close();
+  });
+
   /** Ways to spoil it, each of which must be found. */
   const SPOILT = {
     'marks over the answer': '.taps { transform: translateY(-140px) }',

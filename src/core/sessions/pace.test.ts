@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { initialsOf } from './initials';
+import { brief, initialsOf } from './initials';
 import { makeStopwatch, saidIn } from './pace';
 
 describe('time to mark', () => {
@@ -61,4 +61,13 @@ describe('initials', () => {
     [['🌻 Sunny'], ['🌻']],
     [[], []],
   ])('%j stand as %j', (names, short) => expect(initialsOf(names)).toEqual(short));
+});
+
+describe('names on small buttons', () => {
+  test.each([
+    ['Wren', 'Wren'],
+    ['Maria da Conceição', 'Maria da Conceição'],
+    ['Wilhelmina Persephone Montgomery', 'Wilhelmina'],
+    ['Wilhelmina-Anastasia Persephone', 'Wilhelmina-Anasta…'],
+  ])('%s stands as %s', (name, short) => expect(brief(name)).toBe(short));
 });

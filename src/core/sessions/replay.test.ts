@@ -37,6 +37,14 @@ describe('replay', () => {
     });
     expect(replay(plan, [...played(2), entry({ kind: 'finish' })]).phase).toBe('finished');
   });
+  test('who goes next is said while there is a next turn, and is who then has it', () => {
+    const [first, second, last] = [played(0), played(1), played(3)].map((log) => replay(plan, log));
+    expect(first).toMatchObject({ childId: 'a', thenId: 'b' });
+    expect(second?.childId).toBe(first?.thenId);
+    expect(last?.thenId).toBeNull();
+    const together: SessionPlan = { ...plan, rounds: [{ words: ['sun'], turns: 2, way: 'together' }] };
+    expect(replay(together, played(0)).thenId).toBeNull();
+  });
   test('undo gives the same child the same word again', () => {
     const log = played(2);
     const last = log.at(-1) as AnswerEntry;
