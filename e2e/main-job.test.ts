@@ -262,7 +262,7 @@ test('nothing moves while playing: no layout shift, and every control stays wher
   await beginPlay(page, app.url, 'sounds=4');
   const places = (): Promise<string[]> =>
     page
-      .locator('header, nav, main, footer, header button, main .flex-wrap > button, footer .grid > button')
+      .locator('header, nav, main, footer, header button, .fit, [data-zone="speaks"] button, .marks button, .likely')
       .evaluateAll((all) =>
         all.map((e) => {
           const { x, y, width, height } = e.getBoundingClientRect();

@@ -135,7 +135,7 @@ test('a word of our own: asked for its vowel, confirmed, found among the words; 
   expect(await page.getByRole('button', { name: /keep it/ }).count(), 'nothing can be kept before it is answered').toBe(
     0,
   );
-  await page.locator('label', { hasText: 'the vowel of bath' }).click();
+  await page.getByRole('radio', { name: /the vowel of bath/ }).click();
   await page.getByRole('img', { name: /^4 sounds: g r ar f/ }).waitFor();
   expect(await violations(page)).toEqual([]);
   await page.getByLabel('What it means, in one line').fill('a picture of numbers');
@@ -287,7 +287,7 @@ test('the prop shelf and the sounds taught: a tick is kept and becomes a filter'
   const { page, trouble } = await openPage(browser);
   await page.goto(`${app.url}/words/shelf`);
   await page.getByText('16 things on the shelf').waitFor(); // the demo’s own
-  await page.getByRole('radio', { name: 'button', exact: true }).click();
+  await page.getByLabel('button', { exact: true }).check();
   await page.getByText('17 things on the shelf').waitFor();
   await page.reload();
   expect(await page.getByLabel('button', { exact: true }).isChecked()).toBe(true);

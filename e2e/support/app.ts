@@ -251,9 +251,21 @@ export async function pick(page: Page, label: string, value: string): Promise<vo
   await page.locator(`[role="option"][data-value="${value}"]`).click();
 }
 
+/** Uses a tool of Play: where it stands in the open, or behind the one button. */
+export async function useTool(page: Page, name: string): Promise<void> {
+  const tool = page.getByRole('button', { name, exact: true });
+  const inOpen = tool.and(page.locator(':visible'));
+  if (await inOpen.count()) return inOpen.first().click();
+  await page.getByRole('button', { name: 'Tools', exact: true }).click();
+  const among = page.getByRole('dialog').getByRole('button', { name, exact: true });
+  await page.getByRole('dialog').waitFor();
+  while (!(await among.count())) await page.getByRole('dialog').getByRole('button', { name: 'More tools' }).click();
+  await among.click();
+}
+
 /** Ends the session while turns are left: it is asked for first. */
 export async function finishNow(page: Page): Promise<void> {
-  await page.getByRole('button', { name: 'Finish', exact: true }).click();
+  await useTool(page, 'Finish');
   await page.getByRole('dialog').getByRole('button', { name: 'Finish the session' }).click();
 }
 

@@ -278,7 +278,7 @@ function Label({ at, mark, labels, letters }: Pick<OneMarkProps, 'at' | 'mark' |
       {mark.as && (
         <span
           className={clsx(
-            'min-w-[3.4em] font-sans text-[calc(0.85rem*var(--fit,1))] leading-tight text-muted',
+            'min-w-[3.4em] font-sans text-[calc(var(--small,1rem)*var(--fit,1))] leading-tight text-muted',
             at === 0 ? 'self-start' : 'text-center',
           )}
         >

@@ -7,7 +7,7 @@ const look = cva('shrink-0 rounded-full border disabled:opacity-50', {
       true: 'border-ink bg-ink text-card',
       false: 'border-line-strong bg-card hover:border-ink',
     },
-    size: { usual: 'min-h-12 px-4', big: 'min-h-16 px-5 font-word text-2xl', small: 'min-h-11 px-3' },
+    size: { usual: 'min-h-12 px-4', big: 'min-h-16 px-5 font-word text-2xl', small: 'min-h-12 px-3' },
   },
   defaultVariants: { on: false, size: 'usual' },
 });

@@ -90,7 +90,8 @@ function NewPlan({ group, games }: Omit<PlansProps, 'plans'>) {
               value={step || sure(chosen.steps[0]).id}
               onChange={setStep}
               options={chosen.steps.map((s) => [s.id, s.name])}
-              className="w-auto text-xl"
+              kind="small"
+              className="text-xl"
             />
           </>
         )}
@@ -123,7 +124,8 @@ const CountField = ({ count, setCount }: { readonly count: string; readonly setC
       value={count}
       onChange={setCount}
       options={COUNTS.map((n) => [n, say.sounds(Number(n))])}
-      className="w-auto text-xl"
+      kind="small"
+      className="text-xl"
     />
   </span>
 );
@@ -144,7 +146,8 @@ const SoundField = ({ sound, setSound, games }: SoundFieldProps) => (
       value={sound}
       onChange={setSound}
       options={[['', say.anySound], ...games.sounds.map((s): [string, string] => [s.ipa, s.label])]}
-      className="w-auto text-xl"
+      kind="small"
+      className="text-xl"
     />
   </span>
 );
@@ -169,7 +172,8 @@ const GameField = ({ task, setTask, setStep, games }: GameFieldProps) => (
         setStep('');
       }}
       options={gamesIn(games, (t) => !t.former)}
-      className="w-auto text-xl"
+      kind="small"
+      className="text-xl"
     />
   </span>
 );

@@ -45,14 +45,14 @@ export function AfterMark() {
       role="group"
       aria-label={say.moreAbout(name, OUTCOME_WORDS[last.outcome])}
       className={clsx(
-        'flex min-h-0 min-w-0 items-center gap-1.5 overflow-x-auto text-[0.9em]',
+        'flex min-h-0 min-w-0 items-center gap-1 overflow-x-auto text-[0.9em] roomy:text-[1em]',
         'wide:flex-wrap wide:content-start wide:overflow-y-auto',
       )}
       data-zone="after"
     >
       {join && (
         <p className="shrink-0 font-word text-[1.2em]">
-          <span className="font-sans text-[0.8em] text-muted">{say.allJoinIt} </span>
+          <span className="font-sans text-[0.8em] text-muted roomy:text-[1em]">{say.allJoinIt} </span>
           {join}
         </p>
       )}

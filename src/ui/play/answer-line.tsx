@@ -28,7 +28,7 @@ export function AnswerLine() {
             <span className="sr-only">{modelling ? say.model : say.listen}</span>
             {modelling ? modelLine(item) : item.expected}
           </span>
-          <span className="text-[0.9em] leading-snug text-muted">
+          <span className="text-[0.9em] leading-snug text-muted roomy:text-[1em]">
             {moreOf(item)}
             {item.contested && <span className="ml-2">({item.contested})</span>}
           </span>

@@ -68,7 +68,7 @@ const Row = memo(function Row({ id, name, away, resting, turn, canChoose, marks,
       {id !== null && (
         <button
           type="button"
-          className="hidden w-[4.2rem] shrink-0 text-[0.85em] text-muted hover:text-ink wide:block"
+          className="hidden w-[4.2rem] shrink-0 text-[0.85em] text-muted hover:text-ink roomy:text-[1em] wide:block"
           onClick={() => onAway(id, !away)}
         >
           <span className="sr-only">{name}: </span>
@@ -184,7 +184,7 @@ function Next() {
       data-box
       className={clsx(
         'min-h-0 max-w-[45%] min-w-12 shrink-0 justify-end rounded-none text-right',
-        'text-[0.9em] leading-tight roomy:max-w-36 wide:hidden',
+        'text-[0.9em] leading-tight roomy:max-w-36 roomy:text-[1em] wide:hidden',
       )}
       aria-label={then ? say.thenAll(nameOf(then)) : say.all}
       onClick={() => store.show({ dialog: 'people' })}

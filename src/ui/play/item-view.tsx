@@ -184,7 +184,7 @@ function Row({ item, view, covered }: { item: Item; view: Of<'row'>; covered: bo
             >
               {covered ? '…' : w.word}
             </span>
-            <span className="block text-[0.9em] leading-tight text-muted roomy:min-h-[1.3em]">
+            <span className="block text-[0.9em] leading-tight text-muted roomy:min-h-[1.3em] roomy:text-[1em]">
               {asked ? view.tags.first : right && view.tags.answer}
             </span>
           </li>

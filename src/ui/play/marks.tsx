@@ -60,11 +60,16 @@ export const Likely = memo(function Likely({ who, likely, covered, onMark, onEls
           )}
         >
           {!covered && (
-            <span className="flex text-[1.25em] leading-[1.15]">
+            <span className="flex text-[1.25em] leading-[1.15] roomy:text-[1.5em]">
               <HeardAnswer {...answer} />
             </span>
           )}
-          <span className={clsx('text-[0.85em] leading-tight text-muted', !covered && isLoss(answer) && 'sr-only')}>
+          <span
+            className={clsx(
+              'text-[0.85em] leading-tight text-muted roomy:text-[1em]',
+              !covered && isLoss(answer) && 'sr-only',
+            )}
+          >
             {answer.note}
           </span>
           <Key className="text-muted">{sure(LIKELY_KEYS[i]).toUpperCase()}</Key>
@@ -77,7 +82,7 @@ export const Likely = memo(function Likely({ who, likely, covered, onMark, onEls
           onClick={onElse}
           className={clsx(
             'min-h-0 min-w-0 rounded-2xl border border-dashed border-line-strong px-2',
-            'text-[0.9em] leading-tight hover:border-ink',
+            'text-[0.9em] leading-tight hover:border-ink roomy:text-[1em]',
           )}
         >
           {say.somethingElse}

@@ -61,7 +61,8 @@ function Title() {
   const detail = useRun(detailOf);
   return (
     <p className="min-w-0 font-word text-[1em] leading-tight font-bold">
-      {title} <span className="font-sans text-[0.82em] font-normal text-muted snug:hidden">{detail}</span>
+      {title}{' '}
+      <span className="font-sans text-[0.82em] font-normal text-muted snug:hidden roomy:text-[1em]">{detail}</span>
     </p>
   );
 }
@@ -89,7 +90,7 @@ function Minutes() {
   }, []);
   const used = now && startedAt ? Math.max(0, Math.floor((now - startedAt) / 60_000)) : 0;
   return (
-    <p className="ml-auto shrink-0 text-right text-[0.82em] whitespace-nowrap text-muted">
+    <p className="ml-auto shrink-0 text-right text-[0.82em] whitespace-nowrap text-muted roomy:text-[1em]">
       {used > LONGEST_MINUTES ? say.aboutMin(minutes) : say.ofMin(used, minutes)}
     </p>
   );
@@ -131,7 +132,7 @@ function Progress() {
       <span className={clsx('block h-2 w-16 overflow-hidden rounded-full bg-line', few && 'roomy:hidden')}>
         <span className="block h-full bg-ink" style={{ width: `${(100 * done) / planned}%` }} />
       </span>
-      <span className="text-[0.82em] whitespace-nowrap text-muted">{say.of(done, planned)}</span>
+      <span className="text-[0.82em] whitespace-nowrap text-muted roomy:text-[1em]">{say.of(done, planned)}</span>
     </p>
   );
 }

@@ -30,7 +30,7 @@ export function StoryView() {
         <Button className="roomy:min-h-16" disabled={at === last} onClick={() => store.note({ sentence: at + 1 })}>
           {say.nextSentence}
         </Button>
-        <p role="status" className="text-[0.9em] text-muted">
+        <p role="status" className="text-[0.9em] text-muted roomy:text-[1em]">
           {say.where(at + 1, last + 1)} · {say.caught(caught, hits)}
         </p>
       </div>

@@ -153,5 +153,7 @@ function WhoAnswers() {
 
 function Saved() {
   const pending = useRun((run) => run.pending > 0);
-  return <p className="text-[0.9em] text-muted">{pending ? say.lastAnswersKept : say.everyAnswerSaved}</p>;
+  return (
+    <p className="text-[0.9em] text-muted roomy:text-[1em]">{pending ? say.lastAnswersKept : say.everyAnswerSaved}</p>
+  );
 }

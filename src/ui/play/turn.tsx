@@ -58,7 +58,7 @@ function AlwaysSo() {
   const child = useRun((run) => run.state.childId);
   if (!access.length || child === null) return null;
   return (
-    <p className="mt-1 text-[0.9em] leading-snug text-muted">
+    <p className="mt-1 text-[0.9em] leading-snug text-muted roomy:text-[1em]">
       {say.alwaysFor(nameOf(child), access.map((a) => ACCESS_WORDS[a].play).join(', '))}
     </p>
   );

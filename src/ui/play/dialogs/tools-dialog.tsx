@@ -10,6 +10,8 @@ import { toolsDialog as say } from './text';
 
 /** So many fit under a thumb. */
 const AT_A_TIME = 5;
+/** As globals.css has it: a screen with room for the usual tools in the open. */
+const ROOMY = '(width >= 768px) and (height >= 480px)';
 
 interface ToolsProps {
   readonly onClose: () => void;
@@ -19,7 +21,8 @@ interface ToolsProps {
 export function ToolsDialog({ onClose }: ToolsProps) {
   const run = useRun((all) => all);
   const [from, setFrom] = useState(0);
-  const offered = TOOLS.filter((tool) => tool.offered(run));
+  const roomy = matchMedia(ROOMY).matches;
+  const offered = TOOLS.filter((tool) => tool.offered(run) && !(tool.open && roomy));
   const next = from + AT_A_TIME < offered.length ? from + AT_A_TIME : 0;
   return (
     <Dialog open low onOpenChange={onClose} title={say.tools}>

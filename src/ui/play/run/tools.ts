@@ -15,6 +15,8 @@ export interface Tool {
   /** True where it was used, or is on. */
   readonly on?: (run: Run) => boolean;
   readonly label: (run: Run) => string;
+  /** With room for it, it stands in the open and not among the tools. */
+  readonly open?: true;
   /** What it is called in full, where the label is short for it. */
   readonly name?: string;
   readonly does: (store: RunStore, run: Run) => void;
@@ -28,12 +30,14 @@ const inTurn = ({ playing, hunting }: Run): boolean => playing && !hunting;
 export const TOOLS: readonly Tool[] = [
   {
     id: 'beat',
+    open: true,
     offered: (run) => (inTurn(run) || run.modelling) && run.item !== undefined && beatCount(run.item) > 1,
     label: plain(say.beatItOut),
     does: (store) => store.beat(),
   },
   {
     id: 'said-again',
+    open: true,
     offered: inTurn,
     on: ({ draft }) => draft.helps.includes('said-again'),
     label: plain(say.saidAgain),
@@ -41,12 +45,14 @@ export const TOOLS: readonly Tool[] = [
   },
   {
     id: 'slower',
+    open: true,
     offered: (run) => inTurn(run) && !run.check,
     label: ({ draft, gaps }) => say.slower(draft.gap > 0 ? `: ${gaps[draft.gap]} s` : ''),
     does: (store) => store.slower(),
   },
   {
     id: 'other-word',
+    open: true,
     offered: (run) => inTurn(run) && !run.round.inOrder && !run.check,
     ready: (run) => run.spare !== undefined,
     label: plain(say.otherWord),
@@ -54,6 +60,7 @@ export const TOOLS: readonly Tool[] = [
   },
   {
     id: 'skip',
+    open: true,
     offered: (run) => run.playing && run.state.childId !== null && !run.check,
     label: plain(say.skip),
     name: say.skipComeBack,
@@ -61,12 +68,14 @@ export const TOOLS: readonly Tool[] = [
   },
   {
     id: 'speaks',
+    open: true,
     offered: (run) => inTurn(run) && run.round.routine.length > 1,
     label: ({ step }) => say.whoSpeaksNow(ROUTINE_WORDS[step]),
     does: (store) => store.show({ dialog: 'speaks' }),
   },
   {
     id: 'note',
+    open: true,
     offered: inTurn,
     on: ({ draft }) => draft.note !== '',
     label: plain(say.note),
