@@ -4,6 +4,7 @@ import { seeded, shuffle } from '../src/core/random';
 import { times } from '../src/core/testing/deep';
 import { sure } from '../src/core/sure';
 import { addNames, openPage, type App } from './support/app';
+import { violations } from './support/axe';
 import { faultsAt, SIZES, textSize } from './support/layout';
 import { longest, roundOf, type Long } from './support/longest';
 import { openFile } from './support/put-session';
@@ -119,6 +120,27 @@ describe(`what a turn needs is in sight: ${chosen.length} items × ${SIZES.lengt
       expect(away).toHaveLength(5);
       expect(Math.max(...away) / pxAMillimetre).toBeLessThan(75);
     }
+    await page.context().close();
+  });
+
+  test('colours of one’s own, less motion, dim and large text together: all in sight, every mark has an edge', async () => {
+    const { page } = await openPage(browser, 390, 844);
+    await page.emulateMedia({ forcedColors: 'active', reducedMotion: 'reduce' });
+    await page.addInitScript(() => localStorage.setItem('bouncy-echo-look', 'dim'));
+    await openTurn(page, sure(all.find((l) => l.task.id === 'segmenting')));
+    await textSize(page, 24);
+    expect(await faultsAt(page, [390, 844])).toEqual([]);
+    expect(await violations(page)).toEqual([]);
+    const edges = await page
+      .locator('.marks button')
+      .evaluateAll((marks) => marks.map((mark) => parseFloat(getComputedStyle(mark).borderTopWidth)));
+    expect(Math.min(...edges)).toBeGreaterThan(0);
+    // The drawing of a sound is in the colour of text, whatever that is.
+    const [ink, text] = await page.evaluate(() => {
+      const shape = document.querySelector('main .mark svg [fill]:not([fill="none"])');
+      return [shape ? getComputedStyle(shape).fill : '', getComputedStyle(document.body).color];
+    });
+    expect(ink).toBe(text);
     await page.context().close();
   });
 

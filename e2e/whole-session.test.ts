@@ -106,11 +106,14 @@ test('a whole session by keyboard alone, from Today to Look back', async () => {
   await page.context().close();
 });
 
-test('a whole session by touch on a tablet held upright', async () => {
-  const context = await browser.newContext({ viewport: { width: 768, height: 1024 }, hasTouch: true, isMobile: true });
+test.each([
+  ['a tablet held upright', 768, 1024],
+  ['a phone', 390, 844],
+])('a whole session by touch on %s', async (what, width, height) => {
+  const context = await browser.newContext({ viewport: { width, height }, hasTouch: true, isMobile: true });
   const touch = await context.newPage();
   const trouble = watch(touch);
-  await group(touch, 'Thumbs', ['Ada', 'Bo', 'Cy', 'Di']);
+  await group(touch, `Thumbs on ${what}`, ['Ada', 'Bo', 'Cy', 'Di']);
   await touch.goto(`${app.url}/words?sounds=4&task=segmenting`);
   await touch.getByRole('button', { name: /^Play with/ }).tap();
   await touch.waitForURL(/\/play\//);
@@ -132,6 +135,8 @@ test('a whole session by touch on a tablet held upright', async () => {
     // After help, one more tap says which.
     if (i === 1) await touch.getByRole('button', { name: 'gesture' }).tap();
   }
+  // Keys are for those who have some.
+  expect(await touch.locator('footer kbd').first().isVisible()).toBe(false);
   await nextFinger(touch);
   await touch
     .getByRole('group', { name: / said$/ })

@@ -30,7 +30,7 @@ export function Checkbox({ label, hint, checked, defaultChecked, onChange, name,
         {...(defaultChecked === undefined ? {} : { defaultChecked })}
         onCheckedChange={(on) => onChange?.(on === true)}
         className={clsx(
-          'grid size-6 shrink-0 place-items-center rounded border-2 border-ink bg-card',
+          'grid size-6 shrink-0 place-items-center rounded border-2 border-ink bg-card disabled:opacity-50',
           'data-[state=checked]:bg-green data-[state=checked]:text-card',
         )}
       >

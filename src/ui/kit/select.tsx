@@ -7,16 +7,19 @@ import { Select as Radix } from 'radix-ui';
 import { useId, type ReactNode } from 'react';
 import { Field } from './field';
 
-const look = cva('inline-flex min-h-12 max-w-full items-center justify-between gap-2 rounded-xl text-left text-ink', {
-  variants: {
-    kind: {
-      field: 'w-full border border-line-strong bg-card px-4 py-2',
-      small: 'border border-line-strong bg-card px-3',
-      bare: 'bg-transparent px-2 font-word text-lg',
+const look = cva(
+  'inline-flex min-h-12 max-w-full min-w-0 items-center justify-between gap-2 rounded-xl text-left text-ink disabled:opacity-50',
+  {
+    variants: {
+      kind: {
+        field: 'w-full border border-line-strong bg-card px-4 py-2',
+        small: 'border border-line-strong bg-card px-3',
+        bare: 'bg-transparent px-2 font-word text-lg',
+      },
     },
+    defaultVariants: { kind: 'field' },
   },
-  defaultVariants: { kind: 'field' },
-});
+);
 
 /** One choice, or several under a heading. */
 type Options = readonly (readonly [value: string, text: string])[];

@@ -10,7 +10,7 @@ import { LIKELY_KEYS } from './run/keys';
 import { marks as say } from './text';
 
 const LOOK: Readonly<Record<Outcome, string>> = {
-  'on-own': 'border-0 bg-green text-[1.25em] font-bold text-card hover:bg-green-dark',
+  'on-own': 'border border-transparent bg-green text-[1.25em] font-bold text-card hover:bg-green-dark',
   'with-help': 'border-2 bg-card text-[1.25em] font-bold hover:bg-paper',
   'not-yet': 'border bg-card hover:bg-paper',
   'no-reply': 'border bg-card hover:bg-paper',
