@@ -123,7 +123,7 @@ describe(`what a turn needs is in sight: ${chosen.length} items × ${SIZES.lengt
     await page.context().close();
   });
 
-  test('colours of one’s own, less motion, dim and large text together: all in sight, every mark has an edge', async () => {
+  test('colours of one’s own, less motion, dim and large text: all in sight, each mark has an edge', async () => {
     const { page } = await openPage(browser, 390, 844);
     await page.emulateMedia({ forcedColors: 'active', reducedMotion: 'reduce' });
     await page.addInitScript(() => localStorage.setItem('bouncy-echo-look', 'dim'));

@@ -252,7 +252,7 @@ export async function pick(page: Page, label: string, value: string): Promise<vo
 }
 
 /** Uses a tool of Play: where it stands in the open, or behind the one button. */
-export async function useTool(page: Page, name: string): Promise<void> {
+export async function tapTool(page: Page, name: string): Promise<void> {
   const tool = page.getByRole('button', { name, exact: true });
   const inOpen = tool.and(page.locator(':visible'));
   if (await inOpen.count()) return inOpen.first().click();
@@ -265,7 +265,7 @@ export async function useTool(page: Page, name: string): Promise<void> {
 
 /** Ends the session while turns are left: it is asked for first. */
 export async function finishNow(page: Page): Promise<void> {
-  await useTool(page, 'Finish');
+  await tapTool(page, 'Finish');
   await page.getByRole('dialog').getByRole('button', { name: 'Finish the session' }).click();
 }
 

@@ -8,7 +8,10 @@ import { useId, type ReactNode } from 'react';
 import { Field } from './field';
 
 const look = cva(
-  'inline-flex min-h-12 max-w-full min-w-0 items-center justify-between gap-2 rounded-xl text-left text-ink disabled:opacity-50',
+  [
+    'inline-flex min-h-12 max-w-full min-w-0 items-center justify-between gap-2 rounded-xl text-left text-ink',
+    'disabled:opacity-50',
+  ],
   {
     variants: {
       kind: {

@@ -59,11 +59,18 @@ export function useFit(frame: RefObject<HTMLElement | null>): void {
     changed.observe(root, { childList: true, characterData: true, subtree: true });
     // Another screen, another way up, larger text.
     resized.observe(root);
+    // Places are as large as before when the text is larger: this is not.
+    const rem = document.createElement('span');
+    rem.style.cssText = 'position:absolute;visibility:hidden;width:1rem;height:1rem';
+    rem.ariaHidden = 'true';
+    root.append(rem);
+    resized.observe(rem);
     root.querySelectorAll('.fit').forEach((place) => resized.observe(place));
     void document.fonts.ready.then(fitAll);
     return () => {
       changed.disconnect();
       resized.disconnect();
+      rem.remove();
     };
   }, [frame]);
 }
