@@ -81,7 +81,6 @@ async function modelled(page) {
 
 async function play(page) {
   await begin(page, 'blending');
-  await take(page, 'play-model');
   await modelled(page);
   await press(page, '1', '2');
   await page.evaluate(() => document.activeElement?.blur());
@@ -96,7 +95,14 @@ async function play(page) {
   await take(page, 'play-segmenting');
 
   await quick(page, 'swap', 'middle');
-  await take(page, 'play-swap');
+  await press(page, '2');
+  await page.setViewportSize({ width: 768, height: 1024 });
+  await take(page, 'play-tablet');
+  await quick(page, 'blending', '3');
+  await press(page, '2');
+  await page.setViewportSize({ width: 390, height: 844 });
+  await take(page, 'play-phone');
+  await page.setViewportSize({ width: 1280, height: 800 });
   await quick(page, 'hunt', '5-6');
   const words = page.getByRole('list', { name: 'Words to tick' }).getByRole('button');
   for (const n of [0, 1]) await words.nth(n).click();

@@ -51,7 +51,7 @@ export function AfterMark() {
       data-zone="after"
     >
       {join && (
-        <p className="shrink-0 font-word text-[1.2em]">
+        <p className="shrink-0 font-word text-[1.2em] snug:order-last">
           <span className="font-sans text-[0.8em] text-muted roomy:text-[1em]">{say.allJoinIt} </span>
           {join}
         </p>
