@@ -11,8 +11,10 @@ const spills = (box: Element): boolean =>
 const overfull = (place: HTMLElement): boolean =>
   spills(place) || [...place.querySelectorAll('[data-box]')].some(spills);
 
+const sizeOf = (place: HTMLElement): number => Number(place.style.getPropertyValue('--fit') || 1);
+
 /** Sets the largest size at which everything in a place can be seen; the smallest there is where none will do. */
-function fitPlace(place: HTMLElement): void {
+function shrink(place: HTMLElement): void {
   const fitsAt = (at: number): boolean => {
     place.style.setProperty('--fit', String(SIZES[at]));
     return !overfull(place);
@@ -28,6 +30,33 @@ function fitPlace(place: HTMLElement): void {
   fitsAt(high);
 }
 
+/** What stands in a place, as far as its size depends on it. */
+const contentOf = (place: HTMLElement): string => `${place.dataset.zone ?? ''} ${place.textContent ?? ''}`;
+
+/**
+ * Makes places fit. What fits as it is costs one reading of the page, which the frame needs anyway; what was made to
+ * fit before is not measured again.
+ */
+function makeFitter() {
+  const known = new Map<string, number>();
+  return {
+    /** The screen or the text has another size: what was known is not known any more. */
+    forget: (): void => known.clear(),
+    fit: (places: Iterable<HTMLElement>): void => {
+      const unknown: HTMLElement[] = [];
+      for (const place of places) {
+        const size = known.get(contentOf(place));
+        if (size === undefined) unknown.push(place);
+        else if (size !== sizeOf(place)) place.style.setProperty('--fit', String(size));
+      }
+      // All are read before any is changed.
+      const tight = unknown.filter((place) => sizeOf(place) !== 1 || overfull(place));
+      tight.forEach(shrink);
+      for (const place of unknown) known.set(contentOf(place), sizeOf(place));
+    },
+  };
+}
+
 /**
  * Keeps everything in every place of a frame (`.fit`) in sight: after each change, before it is painted, what stands
  * there is made as large as it can be.
@@ -36,8 +65,19 @@ export function useFit(frame: RefObject<HTMLElement | null>): void {
   useEffect(() => {
     const root = frame.current;
     if (!root) return;
-    const fitAll = (): void => root.querySelectorAll<HTMLElement>('.fit').forEach(fitPlace);
+    const fitter = makeFitter();
+    const fitAll = (): void => {
+      fitter.forget();
+      fitter.fit(root.querySelectorAll<HTMLElement>('.fit'));
+    };
     const resized = new ResizeObserver(fitAll);
+    const watched = new WeakSet<Element>();
+    // Watched again, a place would be told of again.
+    const watch = (place: Element): void => {
+      if (watched.has(place)) return;
+      watched.add(place);
+      resized.observe(place);
+    };
     const changed = new MutationObserver((records) => {
       const places = new Set<HTMLElement>();
       for (const { target, addedNodes } of records) {
@@ -51,10 +91,8 @@ export function useFit(frame: RefObject<HTMLElement | null>): void {
               node.querySelectorAll<HTMLElement>('.fit').forEach((place) => places.add(place));
             }
       }
-      for (const place of places) {
-        resized.observe(place);
-        fitPlace(place);
-      }
+      places.forEach(watch);
+      fitter.fit(places);
     });
     changed.observe(root, { childList: true, characterData: true, subtree: true });
     // Another screen, another way up, larger text.
@@ -65,7 +103,7 @@ export function useFit(frame: RefObject<HTMLElement | null>): void {
     rem.ariaHidden = 'true';
     root.append(rem);
     resized.observe(rem);
-    root.querySelectorAll('.fit').forEach((place) => resized.observe(place));
+    root.querySelectorAll('.fit').forEach(watch);
     void document.fonts.ready.then(fitAll);
     return () => {
       changed.disconnect();
