@@ -38,6 +38,8 @@ const Row = memo(function Row({ id, name, away, resting, turn, canChoose, marks,
             ]
           : 'hidden roomy:max-w-56 roomy:min-w-28',
         'wide:max-w-none wide:min-w-0 wide:flex-none wide:border-r-0',
+        // Of thirty children those out of sight are not laid out.
+        'wide:[contain-intrinsic-size:auto_4rem] wide:[content-visibility:auto]',
       )}
     >
       <button

@@ -7,9 +7,12 @@ const SIZES = [1, 0.94, 0.88, 0.82, 0.76, 0.7, 0.64, 0.58, 0.52, 0.46, 0.4, 0.34
 const spills = (box: Element): boolean =>
   box.scrollHeight > box.clientHeight + 1 || box.scrollWidth > box.clientWidth + 1;
 
+/** What is scrolled away is not laid out to be asked. */
+const SEEN = { contentVisibilityAuto: true } as const;
+
 /** True where something in a place reaches over its edge, or over that of a box inside it. */
 const overfull = (place: HTMLElement): boolean =>
-  spills(place) || [...place.querySelectorAll('[data-box]')].some(spills);
+  spills(place) || [...place.querySelectorAll('[data-box]')].some((box) => box.checkVisibility(SEEN) && spills(box));
 
 const sizeOf = (place: HTMLElement): number => Number(place.style.getPropertyValue('--fit') || 1);
 
