@@ -286,7 +286,7 @@ test('dim for nap time: chosen once, kept on the device, legible everywhere, and
   await page.getByRole('button', { name: /^Done –/ }).click();
   await page.getByRole('button', { name: /^On own/ }).waitFor();
   await check(page);
-  await page.getByRole('button', { name: /^On this device/ }).click();
+  await page.keyboard.press('d');
   await check(page);
   await page.getByRole('switch', { name: 'Dim, for nap time' }).click();
   expect(await paper()).toBe(light);

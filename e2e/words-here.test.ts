@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import type { Browser, Page } from 'playwright-core';
 import { expect, test } from 'vitest';
-import { openPage, type App } from './support/app';
+import { openPage, type App, tapTool } from './support/app';
 import { violations } from './support/axe';
 import { onStage } from './support/stage';
 import { sure } from '../src/core/sure';
@@ -87,7 +87,7 @@ test('a word put aside, from its page, a set, a plan or Play, never comes back u
   await page.waitForURL(/\/play\//);
   await page.getByRole('button', { name: /^Done –/ }).click();
   const ask = async (): Promise<void> => {
-    await page.getByRole('button', { name: /^On this device/ }).click();
+    await tapTool(page, 'On this device');
     await page.getByRole('button', { name: 'Not with this group …' }).click();
   };
   await ask();

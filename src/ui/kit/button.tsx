@@ -2,7 +2,7 @@ import { clsx } from 'clsx';
 import type { ComponentProps } from 'react';
 
 const KINDS = { action: 'action', plain: 'plain', quiet: 'quiet' } as const;
-const SIZES = { usual: '', big: 'min-h-16', icon: 'min-w-12 px-0' } as const;
+const SIZES = { usual: '', big: 'min-h-16' } as const;
 
 interface Look {
   readonly kind?: keyof typeof KINDS;

@@ -1,7 +1,6 @@
 'use client';
 
 import { clsx } from 'clsx';
-import { Settings2 } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { Button } from '../kit/button';
 import type { Run } from './run/run';
@@ -32,7 +31,6 @@ function detailOf({ device, round, session, state }: Run): string {
 
 /** One line: the round, how many turns of it, minutes; with more room, what is needed now and then. */
 export function PlayTop() {
-  const store = useStore();
   return (
     <header className="relative flex items-center gap-x-3 border-b border-line px-(--side) wide:gap-x-5">
       <div
@@ -46,9 +44,6 @@ export function PlayTop() {
       <div className="hidden shrink-0 items-center gap-2 wide:flex">
         <ToolButton id="covered" />
         <ToolButton id="pause" />
-        <Button size="icon" aria-label={say.deviceThinkingTime} onClick={() => store.show({ dialog: 'device' })}>
-          <Settings2 aria-hidden="true" />
-        </Button>
         <Finish />
       </div>
       <StillHere />

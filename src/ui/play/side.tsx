@@ -1,6 +1,5 @@
 'use client';
 
-import { MoreHorizontal } from 'lucide-react';
 import { brief } from '@/core/sessions/initials';
 import { Button } from '../kit/button';
 import { AfterMark } from './after-mark';
@@ -44,17 +43,15 @@ function Undo() {
   );
 }
 
-/** Everything else at hand, behind one button; with room for it, it stands in the open. */
+/** Everything else at hand, behind one button; with room for them, the usual tools stand in the open. */
 function Tools() {
   const store = useStore();
   return (
     <Button
-      size="icon"
-      className="shrink-0 snug:h-full wide:hidden"
-      aria-label={say.tools}
+      className="shrink-0 px-3 text-[0.9em] snug:h-full roomy:text-[1em] wide:min-h-[54px]"
       onClick={() => store.show({ dialog: 'tools' })}
     >
-      <MoreHorizontal aria-hidden="true" />
+      {say.tools}
     </Button>
   );
 }

@@ -100,7 +100,6 @@ export const playScreen = {
 export const playTop = {
   listensAlong: (by: string) => `${by} is listening along`,
   roundOf: (x: number, many: number) => `round ${x} of ${many}`,
-  deviceThinkingTime: 'On this device: thinking time, names, which hand, who is marking, words not for us',
   finish: 'Finish',
   turnsDone: (done: number, planned: number) => `${done} of ${planned} turns done`,
   aboutMin: (minutes: number) => `about ${minutes} min`,
