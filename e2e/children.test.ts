@@ -152,6 +152,42 @@ describe('three weeks of the demo', () => {
     await page.context().close();
   });
 
+  test('a plant beside a name: chosen by keys, in Play, on the tick grid, in the file; taken away again', async () => {
+    const { page, trouble } = await openPage(browser);
+    await page.goto(`${app.url}/children`);
+    const mine = page.getByRole('button', { name: /^Kofi’s plant: / });
+    await mine.focus();
+    await page.keyboard.press('Enter');
+    const shown = page.getByRole('dialog', { name: 'A plant for Kofi' });
+    await shown.waitFor();
+    expect(await violations(page)).toEqual([]);
+    // Ottilie has the carrot: it says so, and can be had all the same.
+    await shown.getByRole('button', { name: 'carrot, another child has it' }).waitFor();
+    await shown.getByRole('button', { name: 'raspberry', exact: true }).press('Enter');
+    await page.getByRole('button', { name: 'Kofi’s plant: raspberry' }).waitFor();
+    await shown.waitFor({ state: 'detached' });
+    await page.goto(`${app.url}/plan`);
+    await page
+      .getByRole('link', { name: /^Print / })
+      .first()
+      .click();
+    await page.getByRole('link', { name: 'Tick grid' }).click();
+    await page.waitForURL(/as=grid/);
+    const row = page.getByRole('rowheader', { name: 'Kofi' }).first();
+    expect(await row.locator('img').getAttribute('src')).toBe('/plants/raspberry.svg');
+    await page.getByRole('link', { name: 'Picture cards' }).click();
+    await page.getByRole('list', { name: 'Name cards' }).getByText('Kofi').waitFor();
+    const id = await open(page, app.url, 'Kofi');
+    const file: unknown = await (await fetch(`${app.url}/api/children/${id}/export?as=json`)).json();
+    expect(childFileSchema.parse(file).child.plant).toBe('raspberry');
+    await page.goto(`${app.url}/children`);
+    await page.getByRole('button', { name: 'Kofi’s plant: raspberry' }).click();
+    await page.getByRole('button', { name: 'No plant' }).click();
+    await page.getByRole('button', { name: 'Choose a plant for Kofi' }).waitFor();
+    expect(trouble).toEqual([]);
+    await page.context().close();
+  });
+
   test('the page for a family prints on one sheet, in words, figures only when asked for', async () => {
     const { page } = await openPage(browser);
     const id = await open(page, app.url, 'Ottilie');
