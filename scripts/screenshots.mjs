@@ -94,13 +94,19 @@ async function play(page) {
   await page.locator('.bounce-line button').nth(1).click();
   await take(page, 'play-segmenting');
 
-  await quick(page, 'swap', 'middle');
-  await press(page, '2');
+  // As on a device that has no keys.
+  await page.evaluate(() => localStorage.removeItem('bouncy-echo-device'));
   await page.setViewportSize({ width: 768, height: 1024 });
+  await begin(page, 'segmenting');
+  await modelled(page);
+  await page.getByRole('button', { name: 'With help' }).click();
+  await pause(page);
   await take(page, 'play-tablet');
-  await quick(page, 'blending', '3');
-  await press(page, '2');
   await page.setViewportSize({ width: 390, height: 844 });
+  await begin(page, 'blending');
+  await modelled(page);
+  await page.getByRole('button', { name: 'With help' }).click();
+  await pause(page);
   await take(page, 'play-phone');
   await page.setViewportSize({ width: 1280, height: 800 });
   await quick(page, 'hunt', '5-6');

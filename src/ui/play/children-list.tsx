@@ -91,21 +91,30 @@ const inSight = (start: number, size: number, from: number, room: number): numbe
 /** Marks shown beside a name. */
 const SHOWN = 4;
 
-/** Whoever has the turn is in sight, with a neighbour on either side. */
+/** Scrolls a list so that whoever has the turn is seen, with a neighbour on either side. */
+function bringInSight(box: HTMLElement | null): void {
+  const row = box?.querySelector<HTMLElement>('[aria-current="true"]')?.closest('li');
+  if (!box || !row) return;
+  const top = inSight(row.offsetTop, row.offsetHeight, box.scrollTop, box.clientHeight);
+  const left = inSight(row.offsetLeft, row.offsetWidth, box.scrollLeft, box.clientWidth);
+  if (top !== box.scrollTop || left !== box.scrollLeft) box.scrollTo({ top, left });
+}
+
+/** Keeps whoever has the turn in sight: on the next turn, and when the screen is turned. */
 function useInSight(of: string | null, playing: boolean) {
   const list = useRef<HTMLUListElement>(null);
   // Asked in the frame, which lays the page out anyway.
   useEffect(() => {
-    const frame = requestAnimationFrame(() => {
-      const box = list.current;
-      const row = box?.querySelector<HTMLElement>('[aria-current="true"]')?.closest('li');
-      if (!box || !row) return;
-      const top = inSight(row.offsetTop, row.offsetHeight, box.scrollTop, box.clientHeight);
-      const left = inSight(row.offsetLeft, row.offsetWidth, box.scrollLeft, box.clientWidth);
-      if (top !== box.scrollTop || left !== box.scrollLeft) box.scrollTo({ top, left });
-    });
+    const frame = requestAnimationFrame(() => bringInSight(list.current));
     return () => cancelAnimationFrame(frame);
   }, [of, playing]);
+  useEffect(() => {
+    const box = list.current;
+    if (!box) return;
+    const resized = new ResizeObserver(() => bringInSight(box));
+    resized.observe(box);
+    return () => resized.disconnect();
+  }, []);
   return list;
 }
 
