@@ -76,7 +76,7 @@ test('a made-up game and accent are chosen, planned, played, looked back on and 
   await awake(page);
   await page.getByRole('button', { name: /^Done –/ }).click();
   await page
-    .getByText(/Which one grew longer/)
+    .getByText(/Which word has more sounds/)
     .first()
     .waitFor();
   await page.getByText('the longer one').waitFor();
