@@ -117,6 +117,7 @@ describe(`what a turn needs is in sight: ${chosen.length} items × ${SIZES.lengt
           }),
         { x: hand === 'right' ? width : 0, y: height - 30 * pxAMillimetre },
       );
+      expect(await faultsAt(page, [width, height]), hand).toEqual([]);
       expect(away).toHaveLength(5);
       expect(Math.max(...away) / pxAMillimetre).toBeLessThan(75);
     }

@@ -102,7 +102,7 @@ export const plantButton = {
   plantOf: (name: string) => `A plant for ${name}`,
   choose: (name: string, plant: string | null) => (plant ? `${name}’s plant: ${plant}` : `Choose a plant for ${name}`),
   standsBeside: (name: string) => `It stands beside ${name}’s name in Play, on the tick grid and on the name cards.`,
-  dotMeans: 'A dot: another child has it.',
+  dotMeans: 'A dot means another child has it.',
   taken: (plant: string) => `${plant}, another child has it`,
   noPlant: 'No plant',
   everyone: 'Give everyone a plant',

@@ -88,7 +88,6 @@ export const tools = {
   pause: 'Pause',
   finish: 'Finish',
   onThisDevice: 'On this device',
-  deviceThinkingTime: 'On this device: thinking time, names, which hand, who is marking, words not for us',
   keys: 'Keys',
 } as const;
 

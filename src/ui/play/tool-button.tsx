@@ -7,11 +7,14 @@ import { useRun, useStore } from './use-run';
 
 interface ToolButtonProps {
   readonly id: string;
+  readonly size?: 'usual' | 'big';
   readonly className?: string;
+  /** What comes before it is used. */
+  readonly before?: () => void;
 }
 
 /** A tool at hand, where the turn has it. */
-export function ToolButton({ id, className = '' }: ToolButtonProps) {
+export function ToolButton({ id, size = 'usual', className = '', before }: ToolButtonProps) {
   const store = useStore();
   const tool = sure(TOOLS.find((t) => t.id === id));
   const offered = useRun(tool.offered);
@@ -21,11 +24,15 @@ export function ToolButton({ id, className = '' }: ToolButtonProps) {
   if (!offered) return null;
   return (
     <Button
+      size={size}
       className={className}
       disabled={!ready}
       aria-pressed={on ?? undefined}
       aria-label={tool.name}
-      onClick={() => tool.does(store, store.snapshot())}
+      onClick={() => {
+        before?.();
+        tool.does(store, store.snapshot());
+      }}
     >
       {label}
       {on && ' ✓'}

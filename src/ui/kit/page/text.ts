@@ -2,7 +2,7 @@
 
 export const kitPage = {
   kit: 'Every part of the kit',
-  both: 'Each part in each of its states. The switch shows the other look.',
+  both: 'Here is each part in every state. The switch shows the other look.',
   dim: 'Dim, for nap time',
   buttons: 'Buttons',
   chips: 'Chips',
@@ -21,7 +21,7 @@ export const kitPage = {
   keepPlan: 'Keep the plan',
   erasePlan: 'Erase the plan',
   eraseAsk: 'Erase “Blending, like frog”?',
-  eraseGoes: 'The plan goes. Sessions played from it stay.',
+  eraseGoes: 'The plan will go. Any sessions you’ve played from it will stay.',
   openDialog: 'Open a dialog',
   openAlert: 'Ask before erasing',
   more: 'More about this plan',
@@ -35,7 +35,7 @@ export const kitPage = {
   slower: 'Slower',
   copy: 'Copy',
   print: 'Print',
-  beside: 'Something more, beside the button that opened it.',
+  beside: 'This opens beside its button.',
   pointer: 'Only a mouse sees this.',
   hidden: 'Read out, and not shown',
 } as const;

@@ -73,7 +73,7 @@ export const soundPad = {
 export const toolsDialog = {
   tools: 'Tools',
   more: 'More tools',
-  firstOnes: 'Back to the first ones',
+  firstOnes: 'Back to the first five',
   whoSpeaks: 'Who speaks',
 } as const;
 

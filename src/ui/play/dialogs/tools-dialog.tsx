@@ -4,7 +4,8 @@ import { useState } from 'react';
 import { ROUTINE_WORDS } from '@/core/games/routine-steps';
 import { Button } from '../../kit/button';
 import { Dialog } from '../../kit/dialog';
-import { TOOLS, type Tool } from '../run/tools';
+import { TOOLS } from '../run/tools';
+import { ToolButton } from '../tool-button';
 import { useRun, useStore } from '../use-run';
 import { toolsDialog as say } from './text';
 
@@ -29,7 +30,7 @@ export function ToolsDialog({ onClose }: ToolsProps) {
       <ul className="grid grid-cols-1 gap-2 low:grid-cols-3">
         {offered.slice(from, from + AT_A_TIME).map((tool) => (
           <li key={tool.id}>
-            <Use tool={tool} />
+            <ToolButton id={tool.id} size="big" className="h-full w-full leading-tight" before={onClose} />
           </li>
         ))}
         {offered.length > AT_A_TIME && (
@@ -41,28 +42,6 @@ export function ToolsDialog({ onClose }: ToolsProps) {
         )}
       </ul>
     </Dialog>
-  );
-}
-
-function Use({ tool }: { readonly tool: Tool }) {
-  const store = useStore();
-  const ready = useRun((run) => tool.ready?.(run) ?? true);
-  const on = useRun((run) => tool.on?.(run) ?? null);
-  const label = useRun(tool.label);
-  return (
-    <Button
-      size="big"
-      className="h-full w-full leading-tight"
-      disabled={!ready}
-      aria-pressed={on ?? undefined}
-      onClick={() => {
-        store.show({ dialog: null });
-        tool.does(store, store.snapshot());
-      }}
-    >
-      {label}
-      {on && ' ✓'}
-    </Button>
   );
 }
 

@@ -104,7 +104,6 @@ export const TOOLS: readonly Tool[] = [
     id: 'device',
     offered: always,
     label: plain(say.onThisDevice),
-    name: say.deviceThinkingTime,
     does: (store) => store.show({ dialog: 'device' }),
   },
   {
