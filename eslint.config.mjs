@@ -116,6 +116,7 @@ export default defineConfig([
   {
     // Loops over every word, every pair of sounds or every point of a curve: the line above proves each index.
     files: [
+      'src/core/progress/model.ts',
       'src/core/answers/align.ts',
       'src/core/lexicon/bits.ts',
       'src/core/lexicon/find.ts',

@@ -1,5 +1,6 @@
 import { writeFileSync } from 'node:fs';
 import { test } from 'vitest';
+import { tableOf } from './table';
 import { answersOf, statesOf, type Simulated } from '../src/core/testing/simulated';
 import { atLeast } from '../src/core/progress/luck';
 import type { Run } from '../src/core/progress/evidence';
@@ -23,11 +24,11 @@ const at = (name: string, of: Omit<Simulated, 'rate'>, rates: readonly number[],
 const RATES = [0.4, 0.6, 0.7, 0.8, 0.85, 0.95];
 const CASES: readonly Case[] = [
   ...at('open answers', OPEN, RATES, 20),
-  ...at('open answers, misses mostly helped', { ...OPEN, helpable: 0.8 }, [0.3, 0.6, 0.85], 20),
+  ...at('open answers, misses mostly helped', { ...OPEN, helpable: 0.8 }, [0.3, 0.6, 0.7, 0.85], 20),
   ...at(
     'open, every third answer a step harder (rate 0.2 lower)',
     { ...OPEN, harder: { every: 3, game: ['blending', '4-end'], rate: 0 } },
-    [0.6, 0.8, 0.85, 0.95],
+    [0.6, 0.7, 0.8, 0.85, 0.95],
     20,
   ).map((c) => ({ ...c, child: { ...c.child, harder: { ...sure(c.child.harder), rate: c.child.rate - 0.2 } } })),
   ...at(
@@ -39,7 +40,7 @@ const CASES: readonly Case[] = [
         ['which-changed', 'ends'],
       ],
     },
-    [0.6, 0.8, 0.85, 0.95],
+    [0.6, 0.7, 0.8, 0.85, 0.95],
     20,
   ),
   ...at(
@@ -51,11 +52,11 @@ const CASES: readonly Case[] = [
         ['which-changed', 'ends'],
       ],
     },
-    [0.6, 0.85, 0.95],
+    [0.6, 0.7, 0.85, 0.95],
     32,
   ),
   ...at('yes/no alone', PAIRS, RATES, 20),
-  ...at('yes/no alone', PAIRS, [0.6, 0.8, 0.85, 0.95], 50),
+  ...at('yes/no alone', PAIRS, [0.6, 0.7, 0.8, 0.85, 0.95], 50),
   ...at('learning, from 0.5 by 0.08 a week, up to 0.95 in six weeks', { ...OPEN, aWeek: 0.08 }, [0.5], 30),
 ];
 
@@ -131,11 +132,7 @@ test('how often each rule is right, looked at after every answer', () => {
     'ever not yet',
     'plain: not yet',
   ];
-  const table = [
-    `| ${head.join(' | ')} |`,
-    `|${head.map(() => '---').join('|')}|`,
-    ...lines.map((l) => `| ${l.join(' | ')} |`),
-  ].join('\n');
+  const table = tableOf(head, lines);
   console.log(`\nOf 100 children (${CHILDREN} simulated)\n${table}\n${bound}`);
   if (process.env.BOUNCY_ECHO_DOCS)
     writeFileSync(

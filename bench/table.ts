@@ -60,3 +60,7 @@ export function print(title: string, rows: readonly Row[]): void {
     ].join('\n'),
   );
 }
+
+/** A table as a page of the docs has it. Example: `tableOf(['a'], [['1']])`. */
+export const tableOf = (head: readonly string[], lines: readonly (readonly string[])[]): string =>
+  [head, head.map(() => '---'), ...lines].map((cells) => `| ${cells.join(' | ')} |`).join('\n');

@@ -2,7 +2,7 @@
 
 import { z } from 'zod';
 import { correctionSchema, idSchema, startSchema } from '@/core/formats/schemas';
-import { startStep } from '@/server/plans/start-step';
+import { startPebbles, startStep } from '@/server/plans/start-step';
 import { appendLog } from '@/server/record/append-log';
 import { judgeSaid } from '@/server/sessions/judge-said';
 import { correctionOf, lookBack } from '@/server/sessions/look-back';
@@ -17,18 +17,26 @@ export async function start(_: FormState, form: FormData): Promise<FormState> {
   return goTo(async () => `/play/${await startWords(startSchema.parse(filledIn(form)))}`);
 }
 
+/** A step of a ladder, and the pattern whose words it is played with. */
+const stepSchema = z.object({
+  ladder: z.string(),
+  rung: z.string(),
+  pattern: z.string().max(40).nullable().optional(),
+});
+
 /** Starts a session of one step with these children. */
-export async function playStep(
-  groupId: unknown,
-  ladder: unknown,
-  rung: unknown,
-  children: unknown,
-): Promise<FormState> {
+export async function playStep(groupId: unknown, asked: unknown, children: unknown): Promise<FormState> {
   return goTo(async () => {
-    const step = { ladder: z.string().parse(ladder), rung: z.string().parse(rung) };
+    const { pattern, ...step } = stepSchema.parse(asked);
+    const slips = pattern ?? undefined;
     const playing = z.array(idSchema).min(1).max(60).parse(children);
-    return `/play/${await startStep(idSchema.parse(groupId), step, playing)}`;
+    return `/play/${await startStep(idSchema.parse(groupId), step, playing, slips)}`;
   });
+}
+
+/** Starts a pebble check of one child for a sound in a place. */
+export async function playPebbles(childId: unknown, key: unknown): Promise<FormState> {
+  return goTo(async () => `/play/${await startPebbles(idSchema.parse(childId), z.string().max(40).parse(key))}`);
 }
 
 /** Takes the end of a session back and goes on with it. */

@@ -100,6 +100,7 @@ export const apiSessionsIdHomeRoute = {
 } as const;
 
 export const apiSessionsIdLogRoute = {
+  localCouldNot: 'How hard steps are here could not be worked out:',
   bodyJsonNothing: 'The body is not JSON. Nothing was saved.',
   bodyFitNothing: (explain: string) => `The body doesn’t fit: ${explain} Nothing was saved.`,
 } as const;

@@ -5,6 +5,7 @@ import type { VowelKey } from '../phonology/keys';
 import { align, AS_GOOD, swapCost, type Edit } from './align';
 import type { Slip } from './outcome';
 import { NO_OWN_WAY, saysFor, type OwnWay } from './own-way';
+import { oftenSaidFor } from './speech';
 import type { Chunks } from './said';
 
 /** One sound asked for. */
@@ -60,6 +61,8 @@ export interface Analysis {
 export interface Hearing {
   /** The sounds are to be said one by one; else as one word. */
   readonly apart: boolean;
+  /** Every sound is asked for by itself: one that young speakers often say for it is how they speak, and right. */
+  readonly oneForOne?: boolean;
   readonly ownWay?: OwnWay;
   /** A /t/ between vowels may be tapped (American speech). */
   readonly tapsT?: boolean;
@@ -152,7 +155,7 @@ function movedSounds(
 export function analyse(
   asked: readonly Asked[],
   chunks: Chunks,
-  { apart, ownWay = NO_OWN_WAY, tapsT = false, mixed = false }: Hearing,
+  { apart, oneForOne = false, ownWay = NO_OWN_WAY, tapsT = false, mixed = false }: Hearing,
 ): Analysis {
   const ear: Ear = { asked, tapsT, mixed };
   const target = asked.map((a) => a.ipa);
@@ -171,7 +174,7 @@ export function analyse(
     faults.push({ kind: 'added-uh', at: at + 1, heard, ...whereOf(asked, at) });
   }
   if (apart) faults.push(...mergedRuns(asked, heardAs, chunk));
-  const real = faults.filter((f) => !(apart && f.kind === 'added-uh'));
+  const { real, spoken } = heldAgainst(faults, target, { apart, oneForOne });
   const parted = !apart && chunks.length > 1;
   const missed = [...new Set(real.flatMap(missedBy))].sort((a, b) => a - b);
   const right = real.length === 0 && !parted && sounds.length > 0;
@@ -184,13 +187,36 @@ export function analyse(
     fair: [...new Set(fair)],
     credit: target.map((_, i) => (missed.includes(i) ? 0 : 1)),
     slip: right
-      ? rightWith(fair.length > 0, mine, faults.length > 0)
+      ? rightWith({ spoken, closely: fair.length > 0, mine, breath: faults.length > 0 })
       : slipOf({ target, sounds, chunks, faults: real, apart, cost: aligned.cost }),
   };
 }
 
+/** The faults that are held against an answer: not an “uh” between sounds, nor a sound as young children say it. */
+function heldAgainst(
+  faults: readonly Fault[],
+  target: readonly string[],
+  { apart, oneForOne = false }: Pick<Hearing, 'apart' | 'oneForOne'>,
+): { readonly real: readonly Fault[]; readonly spoken: boolean } {
+  const slipped = faults.filter((f) => !(apart && f.kind === 'added-uh'));
+  const spoken = oneForOne && onlySpeech(slipped, target);
+  return { real: spoken ? [] : slipped, spoken };
+}
+
+/** True where every fault is no more than how many young children say the sound. */
+const onlySpeech = (faults: readonly Fault[], target: readonly string[]): boolean =>
+  faults.length > 0 && faults.every((f) => f.kind === 'swapped' && oftenSaidFor(sure(target[f.at]), f.heard));
+
+interface RightWith {
+  readonly spoken: boolean;
+  readonly closely: boolean;
+  readonly mine: boolean;
+  readonly breath: boolean;
+}
+
 /** What a right answer was right with. */
-function rightWith(closely: boolean, mine: boolean, breath: boolean): Slip | null {
+function rightWith({ spoken, closely, mine, breath }: RightWith): Slip | null {
+  if (spoken) return 'own-speech';
   if (closely) return 'heard-closely';
   if (mine) return 'own-way';
   return breath ? 'added-uh' : null;

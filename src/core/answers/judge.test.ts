@@ -69,6 +69,28 @@ describe('leaving out, adding, beats', () => {
   });
 });
 
+// One sound for each is what was asked for; how a sound is said is speech (see answers/speech).
+describe('taking apart, as young children speak', () => {
+  test.each([
+    ['frog', 'f w ɒ ɡ', 'on-own own-speech'],
+    ['frog', 'p w ɒ d', 'on-own own-speech'],
+    ['frog', 'f w ɒ+ɡ', 'not-yet swapped-sound'],
+    ['frog', 'f ɒ ɡ', 'not-yet lost-sound'],
+    ['frog', 'm r ɒ ɡ', 'not-yet swapped-sound'],
+    ['cap', 't æ p', 'on-own own-speech'],
+    ['cap', 't+ə æ p', 'on-own own-speech'],
+    ['thumb', 'f ʌ m', 'on-own own-speech'],
+    ['sun', 'θ ʌ n', 'on-own own-speech'],
+    ['dog', 'ɡ ɒ d', 'not-yet reordered'],
+    ['bat', 'p æ t', 'not-yet swapped-sound'],
+    ['pen', 'p æ n', 'not-yet swapped-sound'],
+  ])('%s taken apart as “%s” is %s', (word, text, name) =>
+    expect(named(item('segmenting', 'mixed', word), text)).toBe(name),
+  );
+  test('joining is another matter: a word was heard or it was not', () =>
+    expect(named(item('blending', 'mixed', 'cap'), 't+æ+p')).toBe('not-yet swapped-sound'));
+});
+
 describe('rhyme', () => {
   const hat = item('rhyme-say', 'many', 'hat');
   test.each([

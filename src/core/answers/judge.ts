@@ -91,6 +91,7 @@ function bestOf(targets: readonly (readonly Asked[])[], said: Chunks, hearing: H
 const RIGHT_WORDS: Partial<Record<Slip, string>> = {
   'added-uh': say.rightLittleUh,
   'own-way': say.rightOwnWay,
+  'own-speech': say.rightOneForEach,
 };
 
 const WHY: Partial<Record<Slip, string>> = {
@@ -131,18 +132,22 @@ const withoutGaps = (said: Chunks): Chunks => [
   ),
 ];
 
+/** How an answer of sounds is heard: said one by one or as a word, and by whom. */
+const hearingOf = ({ apart, sounds }: BySounds, { ownWay, tapsT, mixed }: Question): Hearing => ({
+  apart: apart === true || sounds.length === 1,
+  oneForOne: apart === true && sounds.length > 1,
+  ...(ownWay ? { ownWay } : {}),
+  ...(tapsT ? { tapsT } : {}),
+  ...(mixed ? { mixed } : {}),
+});
+
 /** Judges sounds against sounds, with what the item's word was before in mind. */
 function judgeSounds(judged: BySounds, heard: Chunks, question: Question): Judgement {
   const said = judged.gaps ? withoutGaps(heard) : heard;
-  const { marks, otherAccent, ownWay, tapsT, mixed } = question;
+  const { marks, otherAccent } = question;
   const whole = same(judged.sounds, ipaOf(marks));
   const asked = askedOf(judged.sounds, question);
-  const hearing: Hearing = {
-    apart: judged.apart === true || judged.sounds.length === 1,
-    ...(ownWay ? { ownWay } : {}),
-    ...(tapsT ? { tapsT } : {}),
-    ...(mixed ? { mixed } : {}),
-  };
+  const hearing = hearingOf(judged, question);
   const others = [judged.or, otherAccent].filter((sounds) => sounds !== undefined).map((sounds) => askedFor(sounds));
   const read = bestOf([asked, ...others], said, hearing);
   // Where a vowel is what changes, the word as it was is not right in another accent.

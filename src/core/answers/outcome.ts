@@ -37,6 +37,7 @@ export const SLIPS = [
   'added-sound',
   'reordered',
   'own-way',
+  'own-speech',
   'letter-name',
   'another-heard',
 ] as const;
@@ -65,6 +66,7 @@ export const SLIP_WORDS: Readonly<Record<Slip, string>> = {
   'added-sound': say.addedASound,
   reordered: say.soundsChangedPlaces,
   'own-way': say.ownWaySaying,
+  'own-speech': say.soundAsTheySay,
   'letter-name': say.aLettersName,
   'another-heard': say.heardAnotherWord,
 };
@@ -75,6 +77,7 @@ export const ACCEPTED: ReadonlySet<Slip> = new Set<Slip>([
   'heard-closely',
   'in-cluster',
   'own-way',
+  'own-speech',
   'another-heard',
 ]);
 

@@ -32,6 +32,7 @@ export const heardLine = {
 export const judge = {
   rightLittleUh: 'Right, with a little “uh”.',
   rightOwnWay: 'Right, in their own way of saying it.',
+  rightOneForEach: 'Right: there’s one sound for each. The swap is only how they say it.',
   lastSoundOnly: 'Just the last sound.',
   partOnly: 'Just one part of it.',
   soundsRightJoined: 'Right sounds, not joined up yet.',
@@ -123,6 +124,7 @@ export const outcome = {
   addedASound: 'added a sound',
   soundsChangedPlaces: 'mixed up the order',
   ownWaySaying: 'said it their own way',
+  soundAsTheySay: 'a sound as they say it',
   aLettersName: 'said a letter name',
   heardAnotherWord: 'heard a different word',
   saidAgain: 'said again',

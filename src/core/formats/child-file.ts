@@ -11,7 +11,7 @@ import {
   STANDINGS,
 } from '../answers/outcome';
 import { ownWaySchema } from '../answers/own-way-schema';
-import { plantSchema } from './schemas';
+import { pebbleSchema, plantSchema } from './schemas';
 import { STATES } from '../progress/rule';
 
 /** Everything that is kept about one child, as an open file. Described in docs/child-file.md. */
@@ -30,6 +30,17 @@ export const childFileSchema = z.strictObject({
     plant: plantSchema.nullable().default(null),
   }),
   states: z.array(z.strictObject({ ladder: z.string(), step: z.string(), state: z.enum(STATES), why: z.string() })),
+  /** Slips nobody can call speech or awareness yet: in no state and no pattern. */
+  notSettled: z
+    .array(
+      z.strictObject({
+        place: z.string(),
+        times: z.int(),
+        verdict: z.enum(['open', 'own-words', 'talk']),
+        lastAt: time,
+      }),
+    )
+    .default([]),
   chosenSteps: z.array(
     z.strictObject({
       ladder: z.string(),
@@ -58,6 +69,8 @@ export const childFileSchema = z.strictObject({
       secondsToMark: z.number().nullable(),
       selfCorrected: z.boolean(),
       shown: z.boolean(),
+      /** Words of a pebble check that was played because of it. */
+      pebbles: z.array(pebbleSchema).default([]),
       markedBy: z.string().nullable(),
       at: time,
       /** Stands; was corrected, undone or overtaken; or was marked by a second pair of ears. */

@@ -135,6 +135,14 @@ export const planRequestSchema = z
     step: z.string().max(40).default(''),
     count: z.coerce.number().int().min(2).max(6).catch(3).default(3),
     sound: sound.optional().or(z.literal('').transform(() => undefined)),
+    pattern: z.string().max(40).optional(),
+    // A form sends a list as one line.
+    slipping: z
+      .preprocess(
+        (of) => (typeof of === 'string' ? of.split(',').filter(Boolean) : of),
+        z.array(z.string().max(4)).max(12),
+      )
+      .optional(),
     minutes: z.coerce.number().int().min(1, say.planNeedsLeast).max(60, say.planLastUp).default(8),
     seed: z.coerce.number().int().min(0).max(0xfffffff).default(1),
   })

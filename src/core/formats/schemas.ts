@@ -38,6 +38,15 @@ const NOTE_LIMIT = 500;
 /** Letters of a name or initials of who marks. */
 const BY_LIMIT = 24;
 
+/** One word of a pebble check. */
+export const pebbleSchema = z.strictObject({
+  key: z.string().min(3).max(40),
+  word,
+  says: z.enum(['word', 'slip', 'unsure']),
+  pebbles: z.boolean(),
+  told: z.int().min(0).max(6).nullable(),
+});
+
 const answer = z.strictObject({
   ...stamp,
   kind: z.literal('answer'),
@@ -59,6 +68,7 @@ const answer = z.strictObject({
   partnerId: idSchema.nullable().optional(),
   differs: z.boolean().optional(),
   second: z.boolean().optional(),
+  pebbles: z.array(pebbleSchema).max(6).optional(),
 });
 
 const entrySchema = z.discriminatedUnion('kind', [

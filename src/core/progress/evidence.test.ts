@@ -30,6 +30,9 @@ const rungs = (ladder: string, runs: readonly Run[], rule: RuleId = 'weighed', n
 const blend = (n: string, runs: readonly Run[], rule: RuleId = 'weighed'): RungEvidence =>
   sure(rungs('blending', runs, rule).find((r) => r.rung.id === n));
 
+/** A step of open answers, seen on two days. */
+const OPEN = { luck: null, days: 2, fresh: { own: 3, helped: 1, notYet: 2, noReply: 0 } };
+
 describe('ladders', () => {
   test('every step of a ladder is a step of a game, on one rung alone', () => {
     const seen = new Set<string>();
@@ -289,11 +292,18 @@ describe('sentences', () => {
     const seen = blend('3-clip', [run('blending', '3-clip', '11', 3), run('blending', '3-clip', '11')]);
     expect(seen.more).toBeGreaterThan(1);
     expect(seen.more).toBeLessThanOrEqual(10);
-    expect(moreSentence({ state: 'getting-there', more: 6 }, 3)).toBe(
+    expect(moreSentence({ ...OPEN, state: 'getting-there', more: 6 }, 3)).toBe(
       'About 6 more turns should settle it: roughly two weeks at this rate.',
     );
-    expect(moreSentence({ state: 'getting-there', more: null }, 3)).toContain('forty');
-    expect(moreSentence({ state: 'secure', more: 0 }, 3)).toBeNull();
+    expect(moreSentence({ ...OPEN, state: 'secure', more: 0 }, 3)).toBeNull();
+  });
+  test('where more turns do not settle it soon, the kind of turn that would', () => {
+    const long = { ...OPEN, state: 'getting-there', more: null } as const;
+    expect(moreSentence(long, 3)).toContain('about half of these');
+    expect(moreSentence({ ...long, days: 1 }, 3)).toContain('another day');
+    expect(moreSentence({ ...long, fresh: { ...OPEN.fresh, helped: 9 } }, 3)).toContain('without any help');
+    expect(moreSentence({ ...long, luck: { right: 5, of: 6, chance: 0.1, yesNo: true } }, 3)).toContain('yes/no');
+    expect(moreSentence({ ...long, more: 30 }, 3)).toBe(moreSentence(long, 3));
   });
   test('what the forecast says comes true when answers go on so', () => {
     const runs = [run('blending', '3-clip', '111', 3), run('blending', '3-clip', '11')];

@@ -16,13 +16,18 @@ export const MARKS = { 'on-own': '1', 'with-help': 'h', 'not-yet': '0', 'no-repl
 export interface Run {
   readonly task: string;
   readonly step: string;
-  readonly standing: Standing;
+  /** How they stand as evidence; `room` where everyone missed it that day, so that it says nothing of one child. */
+  readonly standing: Standing | 'room';
   /** Time of the last of them, milliseconds since 1970. */
   readonly at: number;
   /** Days since 1970 where the setting is. */
   readonly day: number;
-  /** Letters of MARKS. */
+  /** Letters of MARKS; `u` for an answer that is open, because how the child speaks may be all that slipped. */
   readonly marks: string;
+  /** For each `u` in order, the sounds and places that are open, with bars between. */
+  readonly open?: readonly string[];
+  /** Who marked most of them: initials. */
+  readonly by?: string | null;
   /** How often each help was noted. */
   readonly helps: Partial<Record<Help, number>>;
 }

@@ -5,7 +5,8 @@ import { evidenceOf } from './evidence';
 import { familyPage } from './family-page';
 import { historyOf } from './history';
 import { ladderOf } from './ladders';
-import { abilityOf, chanceOf, expectedInWords, groupChance, NEW_CHILD } from './just-right';
+import { expectedInWords, groupForecast } from './just-right';
+import { forecast, modelOf } from './model';
 import { nextSteps } from './next-step';
 import { reviewOf } from './review';
 import { answersOf, statesOf } from '../testing/simulated';
@@ -63,22 +64,18 @@ describe('going stale', () => {
 });
 
 describe('just right', () => {
-  test('the logistic curve: even at the anchor, one logit at twelve points, never below luck', () => {
-    expect(chanceOf(NEW_CHILD, 'blending', 62, 0)).toBeCloseTo(0.5, 12);
-    expect(chanceOf(NEW_CHILD, 'blending', 50, 0)).toBeCloseTo(1 / (1 + Math.exp(-1)), 12);
-    expect(chanceOf(NEW_CHILD, 'rhyme', 500, 0.5)).toBeCloseTo(0.5, 6);
-  });
+  const blending = { task: 'blending', step: '4-end' };
   test('right answers raise the chance, wrong ones lower it, most in their own family', () => {
-    const well = abilityOf([run('blending', '3-clip', '11111111', 3)]);
-    const ill = abilityOf([run('blending', '3-clip', '00000000', 3)]);
-    for (const family of ['blending', 'segmenting'] as const)
-      expect(chanceOf(well, family, 70, 0)).toBeGreaterThan(chanceOf(ill, family, 70, 0));
-    expect(chanceOf(well, 'blending', 70, 0)).toBeGreaterThan(chanceOf(well, 'segmenting', 70, 0));
-    expect(groupChance([well, ill], 'blending', 70, 0)).toBeCloseTo(
-      (chanceOf(well, 'blending', 70, 0) + chanceOf(ill, 'blending', 70, 0)) / 2,
+    const well = modelOf([run('blending', '3-clip', '11111111', 3)], NOW);
+    const ill = modelOf([run('blending', '3-clip', '00000000', 3)], NOW);
+    const apart = { task: 'segmenting', step: '3-held' };
+    expect(forecast(well, blending).chance).toBeGreaterThan(forecast(ill, blending).chance);
+    expect(forecast(well, apart).chance).toBeGreaterThan(forecast(ill, apart).chance);
+    expect(groupForecast([well, ill], blending)).toBeCloseTo(
+      (forecast(well, blending).chance + forecast(ill, blending).chance) / 2,
       12,
     );
-    expect(groupChance([], 'blending', 62, 0)).toBe(0.5);
+    expect(groupForecast([], blending)).toBeCloseTo(forecast(modelOf([], NOW), blending).chance, 12);
   });
   test('what is expected is said in tenths, as a guess, and of no child by name', () => {
     expect(expectedInWords([0.62, 0.94])).toBe(
@@ -93,16 +90,11 @@ describe('just right', () => {
   });
   test('after forty answers of a made-up child the chance is near the true rate', () => {
     for (const rate of [0.3, 0.6, 0.85]) {
-      const off = Array.from(
-        { length: 30 },
-        (_, seed) =>
-          chanceOf(
-            abilityOf(answersOf({ ladder: 'blending', mix: [['blending', '3-clip']], rate }, 40, seed + 1)),
-            'blending',
-            26 + 20 + 20,
-            0,
-          ) - rate,
-      );
+      const off = Array.from({ length: 30 }, (_, seed) => {
+        const runs = answersOf({ ladder: 'blending', mix: [['blending', '3-clip']], rate }, 40, seed + 1);
+        const now = sure(runs.at(-1)).at;
+        return forecast(modelOf(runs, now), { task: 'blending', step: '3-clip' }).chance - rate;
+      });
       expect(Math.abs(off.reduce((a, b) => a + b, 0) / off.length), `rate ${rate}`).toBeLessThan(0.1);
     }
   });
@@ -165,7 +157,11 @@ test('the page for a family: words first, no percentages, figures only in their 
     run('segmenting', '3-clip', 'hh1h', 2),
   ];
   const ladders = evidenceOf(runs, NOW, 'weighed', false);
-  const page = familyPage(ladders, nextSteps(ladders, runs, 'large-first')[0], whySentence);
+  const page = familyPage(
+    ladders,
+    nextSteps(ladders, { runs, model: modelOf(runs, NOW), now: NOW, clustersPause: false }, 'large-first')[0],
+    whySentence,
+  );
   expect(page.can).toEqual(['Can put together the sounds in words like pot, without help.']);
   expect(page.coming).toEqual(['Can say the sounds in words like pot with a little help.']);
   expect([...page.can, ...page.coming, page.next, ...page.home].join(' ')).not.toMatch(/%|\d of \d/);

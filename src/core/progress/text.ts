@@ -1,6 +1,6 @@
 /** Every sentence of this room, file by file: read it aloud before you change it. */
 
-import { inWords } from '../in-words';
+import { capital, inWords } from '../in-words';
 
 export const ageBand = {
   nurseryTo: 'Nursery, 3 to 4',
@@ -40,19 +40,51 @@ export const ladders = {
 export const nextStep = {
   own: (own: number, x: number) => `${own} of ${x} on their own`,
   farFirstStep: (own: string) => `${own} so far. Start with the first step and help them along.`,
-  yetEasierStep: (name: string, own: string) => `“${name}” isn’t there yet (${own}), so try an easier step first.`,
+  yetEasierStep: (name: string, own: string) =>
+    `“${capital(name)}” isn’t there yet (${own}), so try an easier step first.`,
   rightSinceTime: (since: number, name: string) =>
     `${since} right on “${name}” since then, so it’s time to try this again.`,
   yetHoldsEnd: (name: string, own: string) =>
-    `“${name}” isn’t there yet (${own}), but this step is secure: finish on a success.`,
+    `“${capital(name)}” isn’t there yet (${own}), but this step is secure: finish on a success.`,
   comesHelpSame: (own: string) => `They can do it with help (${own}), so play it again with a little less help.`,
   sameStepOther: (capital: string) => `${capital}. Play the same step with new words.`,
   begunFewMore: (own: string) => `Just started (${own}): a few more turns will show.`,
   noReplyFar:
     'No reply so far, which doesn’t tell us what they know. Try it in pairs, with pictures, or let them point.',
   secureTimeNext: (name: string, harder: unknown, own: string, days: number) =>
-    `“${name}” is secure${harder ? '' : ` (${own}, over ${days} days)`}, so on to the next step.`,
+    `“${capital(name)}” is secure${harder ? '' : ` (${own}, over ${days} days)`}, so on to the next step.`,
+  comesEasily: (name: string, own: string) => `“${capital(name)}” comes easily now (${own}), so try the next step.`,
+  luckHasPart: (own: string) =>
+    `Right most of the time (${own}), but guessing could explain some of it. The next step leaves less to luck.`,
+  hardDay: (name: string) =>
+    `“${name}” usually goes well, but it didn’t last time. Start with two easy ones, then look again.`,
+  longAgo: (name: string, weeks: number) =>
+    `“${capital(name)}” was secure, but we haven’t seen it for ${inWords(weeks)} weeks. Start with two easy ones, then look again.`,
   easyFirstStep: 'An easy first step.',
+  clustersPause: 'Words with two sounds together can wait until you’ve talked with the family.',
+  pattern: (subject: string, missed: number, asked: number) => `Often misses ${subject}: ${missed} of ${asked}.`,
+  keepsWhole: (subject: string, missed: number, asked: number) => `Often ${subject}: ${missed} of ${asked}.`,
+} as const;
+
+export const examples = {
+  tryWords: (words: string) => `Try ${words}.`,
+  hearAndSay: (words: string, twins: string) => `Hear and say ${words} beside ${twins}.`,
+} as const;
+
+export const patterns = {
+  clippedSoundsEnd: 'short sounds at the end of words',
+  heldSoundsEnd: 'long sounds at the end of words',
+  consonantsEndWords: 'consonants at the end of words',
+  secondSoundCluster: 'the second of two starting sounds (so “frog” becomes “fog”)',
+  firstSoundCluster: 'the first of two end sounds (so “went” becomes “wet”)',
+  lastSoundCluster: 'the last of two end sounds (so “belt” becomes “bell”)',
+  soundsMadeBack: 'sounds made at the back of the mouth',
+  vowelsMiddle: 'vowels in the middle',
+  secondR: '/r/ after another consonant',
+  secondL: '/l/ after another consonant',
+  firstS: '/s/ before another consonant',
+  keepsRime: 'keeps the end of a word together (m-an for “man”)',
+  keepsCluster: 'keeps the start of a word together (fr-o-g for “frog”)',
 } as const;
 
 export const rule = {
@@ -72,17 +104,6 @@ export const soundMap = {
   inTheMiddle: 'in the middle',
   atTheEnd: 'at the end',
   inACluster: 'in a cluster',
-  clippedSoundsEnd: 'short sounds at the end of words',
-  heldSoundsEnd: 'long sounds at the end of words',
-  consonantsEndWords: 'consonants at the end of words',
-  secondSoundCluster: 'the second of two starting sounds (so “frog” becomes “fog”)',
-  firstSoundCluster: 'the first of two end sounds (so “hand” becomes “had”)',
-  lastSoundCluster: 'the last of two end sounds (so “hand” becomes “han”)',
-  soundsMadeBack: 'sounds made at the back of the mouth',
-  vowelsMiddle: 'vowels in the middle',
-  secondR: '/r/ after another consonant',
-  secondL: '/l/ after another consonant',
-  firstS: '/s/ before another consonant',
 } as const;
 
 export const why = {
@@ -102,7 +123,11 @@ export const why = {
   afterModelTogether: (practised: number) =>
     `${practised} more after a model or all together (practice, so not counted)`,
   checkInOf: (right: number, of: number) => `${right} of ${of} right in the check-in`,
-  moreFortyTurns: 'At this rate it would take more than forty turns to be sure.',
+  moreToChoose: 'More yes/no turns won’t tell us much. A game with more to choose from would.',
+  openAnswers: 'More turns like these won’t tell us much. A game where they say the answer would.',
+  withoutHelp: 'A few turns without any help would settle it sooner.',
+  anotherDay: 'A few turns on another day would tell us more than many today.',
+  aboutHalf: 'They get about half of these. Play a few easy ones first, then two of these.',
   aboutMoreTell: (more: number, weeks: number | null) =>
     `About ${more} more ${more === 1 ? 'turn' : 'turns'} should settle it${weeks ? `: roughly ${weeks === 1 ? 'a week' : `${inWords(weeks)} weeks`} at this rate` : ''}.`,
 } as const;

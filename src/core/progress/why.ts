@@ -46,10 +46,22 @@ export function whySentence(r: RungEvidence): string {
   return `${parts.join('; ')}.${luck ? ` ${luck}` : ''}`;
 }
 
-/** How many turns it would still take, and at what pace. */
-export function moreSentence(r: Pick<RungEvidence, 'more' | 'state'>, turnsAWeek: number): string | null {
+/** So many more turns are soon. */
+const SOON = 12;
+
+/** Where more turns of the same would not settle it soon, the kind of turn that would. */
+function betterTurns({ luck, fresh, days }: MoreOf): string {
+  if (luck && luck.of * 2 > fresh.own) return luck.yesNo ? say.moreToChoose : say.openAnswers;
+  if (fresh.helped > fresh.own) return say.withoutHelp;
+  return days < 2 ? say.anotherDay : say.aboutHalf;
+}
+
+type MoreOf = Pick<RungEvidence, 'more' | 'state' | 'luck' | 'fresh' | 'days'>;
+
+/** How many turns it would still take, and at what pace; or what kind of turn would say more. */
+export function moreSentence(r: MoreOf, turnsAWeek: number): string | null {
   if (r.state === 'secure' || r.state === 'not-yet') return null;
-  if (r.more === null) return say.moreFortyTurns;
+  if (r.more === null || r.more > SOON) return betterTurns(r);
   const weeks = turnsAWeek > 0 ? Math.ceil(r.more / turnsAWeek) : null;
   return say.aboutMoreTell(r.more, weeks);
 }

@@ -44,6 +44,21 @@ export interface AnswerEntry extends Stamp {
   readonly differs?: boolean;
   /** Marked by a second pair of ears: it stands beside, and changes nothing. */
   readonly second?: boolean;
+  /** Words of a pebble check that was played because of it. */
+  readonly pebbles?: readonly PebbleMark[];
+}
+
+/** One word of a pebble check, as it was marked. */
+export interface PebbleMark {
+  /** Sound and place: `r opening after`. */
+  readonly key: string;
+  readonly word: string;
+  /** How the child says the word. */
+  readonly says: 'word' | 'slip' | 'unsure';
+  /** Whether there was a pebble for every sound, and the right one was touched. */
+  readonly pebbles: boolean;
+  /** Right of six when telling the two words apart; null where it was not asked. */
+  readonly told: number | null;
 }
 
 /** Why an answer takes the place of another: more was said of it at once, or it was put right later. */

@@ -103,7 +103,12 @@ describe('minutes', () => {
 });
 
 /** What a plan of a shape is for. */
-const HEART = { 'one-sound': ['blending'], 'blend-segment': ['blending', 'segmenting'], 'check-in': [] } as const;
+const HEART = {
+  'one-sound': ['blending'],
+  'blend-segment': ['blending', 'segmenting'],
+  'check-in': [],
+  pattern: ['twins'],
+} as const;
 
 describe('plans', () => {
   test('any skill and step comes out complete, fits its time where it says so, and says nothing twice', () => {
@@ -139,6 +144,7 @@ describe('plans', () => {
         minutes: 5 + Math.floor(random() * 11),
         children: 1 + Math.floor(random() * 10),
         count: pick([2, 3, 4]),
+        ...(shape === 'pattern' ? { pattern: pick(['closing-first', 'opening-second', 'last-stops']) } : {}),
         sound: shape === 'one-sound' ? pick(['s', 'm', 'p', 't', 'k', 'f', 'b', 'l', '']) || undefined : undefined,
         seed: i + 1,
       });

@@ -3,6 +3,9 @@ import type { SoundPair } from '../phonology/articulation';
 import { slashed } from '../games/saying';
 import { generate, headsOf, type GameRequest } from '../games/generate';
 import { familyOf, offeredStep, stepOf, taskOf } from '../games';
+import { holding, twinsOf } from '../games/pebbles';
+import { spotOf } from '../answers/spots';
+import { MIXED } from '../games/step';
 import type { Material } from '../games/material';
 import { readKey } from '../games/spec';
 import { sure } from '../sure';
@@ -12,7 +15,7 @@ import { setSizeFor } from './turns';
 import { shapes as say } from './text';
 
 /** Shapes to start a running order from. */
-export const SHAPES = ['focus', 'one-sound', 'blend-segment', 'quick-five', 'check-in'] as const;
+export const SHAPES = ['focus', 'one-sound', 'blend-segment', 'quick-five', 'check-in', 'pattern'] as const;
 type Shape = (typeof SHAPES)[number];
 
 /** What a check-in is, in one line. Common practice, no source. */
@@ -25,6 +28,9 @@ export interface PlanRequest {
   /** Number of sounds, for the shapes that need one. */
   readonly count: number;
   readonly sound?: string | undefined;
+  /** What slips, or is thought to: the id of a pattern, and the sounds it is about. */
+  readonly pattern?: string | undefined;
+  readonly slipping?: readonly string[] | undefined;
   readonly minutes: number;
   readonly children: number;
   readonly seed: number;
@@ -150,9 +156,65 @@ function sizeInTime(
   return Math.max(0, each) * children;
 }
 
+/** Words of a pattern for each child here; fresh ones where there are any. */
+const TWINS_EACH = 8;
+
+/** Where in the word a pattern is, as the step of the game that points: by its kind, or by the place of one sound. */
+function pointingStep(pattern: string): string {
+  const { side, after } = spotOf(pattern);
+  const row = POINTING.find((p) => p.kinds.includes(pattern) || (p.side === side && p.after === after));
+  return row?.step ?? 'last';
+}
+const POINTING = [
+  { step: 'start', kinds: ['opening-second', 'opening-r', 'opening-l'], side: 'opening', after: true },
+  { step: 's-start', kinds: ['opening-s'], side: 'opening', after: false },
+  { step: 'end-first', kinds: ['closing-first'], side: 'closing', after: false },
+  { step: 'end-last', kinds: ['closing-last'], side: 'closing', after: true },
+];
+
+/**
+ * What slips, played: words that hold it beside their twins without it; pointing before saying, joining before taking
+ * apart. What is kept together is stretched first. Common practice, no source.
+ */
+function patternWishes(request: PlanRequest, material: Material): ShapeWish[] {
+  const { pattern = '', slipping = [], avoid = [], children } = request;
+  const size = Math.max(6, setSizeFor(children));
+  const focus = { role: 'focus' as const, size, heart: true as const };
+  if (pattern.startsWith('keeps-')) {
+    const step = pattern === 'keeps-rime' ? '3-held' : '4-start';
+    return [
+      { ...focus, role: 'warm-up', task: 'blending', step: pattern === 'keeps-rime' ? 'stretched' : step },
+      { ...focus, task: 'ask-sound', step: pattern === 'keeps-rime' ? '3' : '4' },
+      { ...focus, task: 'segmenting', step },
+    ];
+  }
+  const late = new Set(avoid);
+  const twins = twinsOf(pattern, slipping, material);
+  const fresh = twins.filter(({ word }) => !late.has(word.word));
+  const dealt = (fresh.length >= TWINS_EACH ? fresh : twins).slice(0, TWINS_EACH * 2);
+  const words = dealt.map(({ word }) => word.word);
+  const both = dealt
+    .slice(0, TWINS_EACH)
+    .flatMap(({ word, twin }, i) => (i % 3 === 2 ? [word.word, twin.word] : [word.word]));
+  return [
+    { ...focus, task: 'twins', step: pointingStep(pattern), words },
+    { ...focus, task: 'blending', step: MIXED.id, words: both },
+    { ...focus, task: 'segmenting', step: MIXED.id, words: both },
+  ];
+}
+
+/** Words of the step that hold what is suspected, where there are enough of them; else any. */
+function holdingWords({ task: id, step, pattern }: PlanRequest, size: number, material: Material) {
+  const task = taskOf(id);
+  if (!pattern || !task.wholeWord || pattern.startsWith('keeps-')) return {};
+  const held = new Set(holding(pattern, material));
+  const words = headsOf(task, stepOf(task, step), material).filter((w) => held.has(w));
+  return words.length >= size * 2 ? { words: words.map((w) => w.word) } : {};
+}
+
 /** Each shape as rounds to make, in order; a function of what was asked, so that a shape is a row. */
 const WISHES: Readonly<Record<Shape, (request: PlanRequest, material: Material) => Iterable<ShapeWish>>> = {
-  focus: (request) => {
+  focus: (request, material) => {
     const { task, step, sound, children, paceOf } = request;
     const { steps, together, inOrder } = taskOf(task);
     const harder = steps[steps.indexOf(offeredStep(taskOf(task), step)) + 1];
@@ -161,7 +223,7 @@ const WISHES: Readonly<Record<Shape, (request: PlanRequest, material: Material) 
     const size = together ? 3 : inARow;
     return [
       { role: 'warm-up', task: 'echo-words', step: '1', size: TOGETHER_ITEMS, sound },
-      { role: 'focus', task, step, size, sound, heart: true },
+      { role: 'focus', task, step, size, sound, heart: true, ...holdingWords(request, size, material) },
       ...(harder
         ? [{ role: 'stretch' as const, task, step: harder.id, size: together ? 1 : 2, way: 'together' as const, sound }]
         : []),
@@ -183,6 +245,7 @@ const WISHES: Readonly<Record<Shape, (request: PlanRequest, material: Material) 
   'quick-five': ({ task, step, sound }) => [
     { role: 'focus', task, step, size: taskOf(task).together ? 3 : 5, way: 'together', sound, heart: true },
   ],
+  pattern: patternWishes,
   'check-in': () => CHECKED.map(([task, step]) => ({ role: 'focus', task, step, size: CHECK_SIZE, way: 'check' })),
 };
 
@@ -269,6 +332,7 @@ export function titleOf(
   if (shape === 'one-sound') return say.throughManyTasks(sound && slashed(sound, accent));
   if (shape === 'blend-segment') return say.soundsBlendedSegmented(count, of);
   if (shape === 'check-in') return say.checkIn;
+  if (shape === 'pattern') return say.hearAndSay;
   const played = taskOf(task);
   const name = played.name.replace(/\?$/, '');
   // What comes after a colon explains the step; the name of it is enough.

@@ -33,6 +33,7 @@ export const runningOrder = {
 } as const;
 
 export const shapes = {
+  hearAndSay: 'Hear it and say it',
   sameItemsEach:
     'Ask each child the same things, one child at a time. Don’t help or praise; just say “thank you”. If three in a row are too hard, stop there.',
   withLine: (slashed: string) => ` with ${slashed}`,

@@ -8,5 +8,6 @@ declare module 'jstat' {
     readonly beta: Distribution;
     readonly binomial: Pick<Distribution, 'cdf'>;
     readonly normal: Distribution;
+    readonly cauchy: Pick<Distribution, 'cdf'>;
   };
 }

@@ -272,6 +272,16 @@ function placeName(at: number, length: number): string {
   return at === length - 1 ? 'end' : 'middle';
 }
 
+type InPlace = (at: number, consonant: (at: number) => boolean, sounds: readonly string[]) => boolean;
+/** Where the sound is that one of two twins has and the other has not. */
+const PLACES: Readonly<Record<string, InPlace>> = {
+  last: (at, consonant, sounds) => at === sounds.length - 1 && !consonant(at - 1),
+  'end-last': (at, consonant, sounds) => at === sounds.length - 1 && consonant(at - 1),
+  'end-first': (at, consonant) => consonant(at + 1) && !consonant(at - 1),
+  's-start': (at, consonant, sounds) => at === 0 && sounds[0] === 's' && consonant(1),
+  start: (at, consonant, sounds) => at > 0 && consonant(at - 1) && ['r', 'l', 'w', 'j'].includes(sounds[at] ?? ''),
+};
+
 /** A judge for each task; a task without one fails the tests. */
 export const JUDGES: Readonly<Record<string, Judge>> = {
   'count-words': (item, step) => {
@@ -423,6 +433,18 @@ export const JUDGES: Readonly<Record<string, Judge>> = {
   'hear-last': hears(-1),
   blending: blend,
   segmenting: whole,
+  twins: (item, step, accent) => {
+    const [long, short] = heads(item, accent);
+    const { ipa, vowel } = sure(long);
+    const consonant = (at: number): boolean => vowel[at] === false;
+    const at = ipa.findIndex(
+      (_, i) => same(ipa.toSpliced(i, 1), sure(short).ipa) && PLACES[step.id]?.(i, consonant, ipa) === true,
+    );
+    return all(
+      [at >= 0, 'a sound more in the place of the step'],
+      [chosen(item) === item.expected, 'the one that is said'],
+    );
+  },
   'blend-pictures': (item, step, accent) =>
     all(
       [item.words.every((w) => sure(raws.get(w.word)).picture), 'every word has a picture'],

@@ -163,6 +163,9 @@ const sameEar = (a: AnswerEntry, b: AnswerEntry): boolean =>
   a.turn === b.turn && a.childId === b.childId && a.by === b.by;
 
 const LETTERS: Readonly<Record<string, string>> = { 'on-own': '1', 'with-help': 'h', 'not-yet': '0', 'no-reply': '-' };
+/** A lost sound is open: it may be how the child speaks. */
+const letterOf = ({ slip, outcome }: AnswerEntry): string =>
+  slip === 'lost-sound' && (outcome === 'not-yet' || outcome === 'with-help') ? 'u' : (LETTERS[outcome] ?? '');
 const sorted = (ids: readonly string[]): string[] => [...ids].sort();
 
 /** What is only counted or timed is counted and timed over the same answers. */
@@ -222,7 +225,7 @@ test(`${HISTORIES} histories with corrections, undos, models, second ears, late 
       expect(Boolean(habits[child]), where).toBe(theirs.some((a) => a.slip !== null));
       const counted = theirs.filter((a) => a.outcome !== 'does-not-count');
       const marks = new Map<string, string>();
-      for (const a of counted) marks.set(a.standing, (marks.get(a.standing) ?? '') + LETTERS[a.outcome]);
+      for (const a of counted) marks.set(a.standing, (marks.get(a.standing) ?? '') + letterOf(a));
       const runs = sure((await runsOf([child])).get(child));
       expect(new Map(runs.map((r) => [r.standing, r.marks])), where).toEqual(marks);
       for (const run of runs)

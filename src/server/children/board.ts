@@ -1,8 +1,9 @@
-import { frontier, highest } from '../../core/progress/next-step';
+import { frontier, highest, type NextStep } from '../../core/progress/next-step';
 import { STATE_WORDS, type State } from '../../core/progress/rule';
 import type { Group } from '../people/groups';
 import { sure } from '../../core/sure';
 import { boardOf } from './progress';
+import { board as say } from './text';
 
 export interface BoardLine {
   readonly id: string;
@@ -20,13 +21,20 @@ export interface BoardLine {
   }[];
 }
 
+/** What is next, as it stands in a list. */
+function nextInShort(step: NextStep | undefined, chosen: boolean): string {
+  if (!step) return '';
+  if (chosen) return say.chosen(step.rungOf.does);
+  return step.pattern ? say.patternIn(step.rungOf.does) : step.rungOf.does;
+}
+
 /** A group as the board shows it: for each ladder the rung a child stands before, or the last where all hold. */
 export async function boardRows(group: Group, now = Date.now()): Promise<BoardLine[]> {
-  return (await boardOf(group, now)).map(({ id, name, away, ladders, next, chosen }) => ({
+  return (await boardOf(group, now)).map(({ id, name, away, ladders, next, choice }) => ({
     id,
     name,
     away,
-    next: chosen ? `${chosen.step.rungOf.does} (chosen)` : (next[0]?.rungOf.does ?? ''),
+    next: nextInShort(next[0], choice !== null),
     cells: ladders.map(({ ladder, rungs }) => {
       const at = frontier(rungs);
       const height = highest(rungs) + 1;

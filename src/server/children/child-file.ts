@@ -3,21 +3,28 @@ import { heardText } from '../../core/answers/heard';
 import { childCsv, childFileSchema, type ChildFile } from '../../core/formats/child-file';
 import { FATES, type Fate } from '../../core/sessions/standing';
 import { plantOf } from '../../core/sessions/plants';
-import { evidenceOf } from '../../core/progress/evidence';
+import type { OpenSlip } from '../../core/progress/settle';
 import { whySentence } from '../../core/progress/why';
+import { advised } from './advised';
 import { choicesOf } from './chosen-steps';
 import { database } from '../storage/database';
 import { answersThat, type KeptAnswer } from '../answers/answers';
 import { hearingOfAny } from '../answers/hearing';
-import { runsOf } from '../answers/kept-evidence';
 import type { AnswerRow, LogRow } from '../storage/models';
 import { Problem } from '../storage/problems';
 import { checkId, readOwnWay } from '../record/session-record';
-import { getProgressSettings } from '../setting/settings';
 import { sure } from '../../core/sure';
 import { childFile as say } from './text';
 
 const iso = (at: number): string => new Date(at).toISOString();
+
+/** A slip that is open, as the file has it. */
+const notSettled = ({ key, times, verdict, lastAt }: OpenSlip): ChildFile['notSettled'][number] => ({
+  place: key,
+  times,
+  verdict,
+  lastAt: iso(lastAt),
+});
 
 /** Everything about a child, checked against the file's schema. Throws a Problem (404) where there is no such child. */
 export async function childFile(childId: string, now = Date.now()): Promise<ChildFile> {
@@ -25,7 +32,7 @@ export async function childFile(childId: string, now = Date.now()): Promise<Chil
   const child = (await models.children.findByPk(checkId(childId)))?.get();
   if (!child) throw new Problem(say.childListMore, 404);
   const of = { where: { child_id: childId }, order: [['id', 'ASC']] as [string, string][], raw: true } as const;
-  const [group, answers, steps, asked, runs, choices, { rule }] = await Promise.all([
+  const [group, answers, steps, asked, all, choices] = await Promise.all([
     models.groups.findByPk(child.group_id),
     models.answers.findAll(of) as unknown as Promise<AnswerRow[]>,
     models.logRows.findAll(of) as unknown as Promise<LogRow[]>,
@@ -34,9 +41,8 @@ export async function childFile(childId: string, now = Date.now()): Promise<Chil
       attributes: ['id', 'session_id', 'at'],
       raw: true,
     }) as unknown as Promise<AnswerRow[]>,
-    runsOf([childId]),
+    advised([childId], now, true),
     choicesOf(childId),
-    getProgressSettings(),
   ]);
   // Read after the answers are, so that each of them is in it.
   const readings = new Map((await answersThat({ children: [childId], fates: FATES })).map((r) => [r.id, r]));
@@ -59,11 +65,12 @@ export async function childFile(childId: string, now = Date.now()): Promise<Chil
       ownWay: readOwnWay(child.own_way),
       plant: plantOf(child.plant),
     },
-    states: evidenceOf(sure(runs.get(childId)), now, rule).flatMap(({ ladder, rungs }) =>
+    states: sure(all.of.get(childId)).ladders.flatMap(({ ladder, rungs }) =>
       rungs
         .filter((r) => r.lastAt !== null)
         .map((r) => ({ ladder: ladder.id, step: r.rung.id, state: r.state, why: whySentence(r) })),
     ),
+    notSettled: sure(all.of.get(childId)).open.map(notSettled),
     chosenSteps: choices.map((c) => ({
       ladder: c.ladder,
       step: c.rung,
@@ -89,6 +96,7 @@ export async function childFile(childId: string, now = Date.now()): Promise<Chil
       secondsToMark: a.think_ms === null ? null : a.think_ms / 1000,
       selfCorrected: a.self_corrected === 1,
       shown: a.shown === 1,
+      pebbles: a.pebbles === null ? [] : (JSON.parse(a.pebbles) as ChildFile['answers'][number]['pebbles']),
       markedBy: a.marked_by,
       at: iso(a.at),
       stands: STANDS_AS[sure(readings.get(a.id)).fate],

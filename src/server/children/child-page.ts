@@ -1,4 +1,8 @@
-import { capital, listed } from '../../core/in-words';
+import { listed } from '../../core/in-words';
+import { placeOf } from '../../core/answers/spots';
+import type { Material } from '../../core/games/material';
+import { pebbleWords } from '../../core/games/pebbles';
+import { examplesOf, reasonWith } from '../../core/progress/examples';
 import type { Heard } from '../../core/answers/heard';
 import { HELP_WORDS, SLIP_WORDS, STANDING_WORDS, type Outcome } from '../../core/answers/outcome';
 import { isPlain, type OwnWay } from '../../core/answers/own-way';
@@ -6,27 +10,26 @@ import { keyLabel } from '../../core/games/key-label';
 import { taskOf } from '../../core/games';
 import type { AccentId } from '../../core/phonology/accents';
 import { chart, vowelPad } from '../../core/phonology/pad';
-import { labelOf } from '../../core/phonology/sounds';
 import { historyOf, type Week } from '../../core/progress/history';
-import { evidenceOf, type LadderEvidence, type Run } from '../../core/progress/evidence';
+import type { LadderEvidence, Run } from '../../core/progress/evidence';
 import { NOT_EXPECTED, notExpected, type AgeBand } from '../../core/progress/age-band';
 import { bandOf } from '../people/groups';
 import { rungOf } from '../../core/progress/ladders';
-import { frontier, highest, nextSteps, type NextStep } from '../../core/progress/next-step';
+import { frontier, highest, type NextStep } from '../../core/progress/next-step';
 import { reviewOf, type Review } from '../../core/progress/review';
 import type { RuleId } from '../../core/progress/rule';
 import { soundMap, type SoundMap } from '../../core/progress/sound-map';
 import { moreSentence, rungInWords, whySentence } from '../../core/progress/why';
 import { wouldBeRight } from './own-way-effect';
-import { chosenSteps, choicesOf } from './chosen-steps';
+import { advised, chosenOf, spotWords, type Advised, type Chosen } from './advised';
+import { choicesOf } from './chosen-steps';
 import { database } from '../storage/database';
 import { answersThat, type KeptAnswer } from '../answers/answers';
 import { hearingOfAny, type HeardAs } from '../answers/hearing';
-import { cellsOfChild, runsOf } from '../answers/kept-evidence';
-import { chosenOf, type Chosen } from './progress';
 import { Problem } from '../storage/problems';
 import { checkId, readOwnWay } from '../record/session-record';
-import { getProgressSettings, getSettings } from '../setting/settings';
+import { getSettings } from '../setting/settings';
+import { preparedBank } from '../words/bank';
 import { sure } from '../../core/sure';
 import { childPage as say } from './text';
 
@@ -80,8 +83,13 @@ export interface ChildPage {
   readonly since: number | null;
   readonly summary: string;
   readonly ladders: readonly ShownLadder[];
-  readonly next: readonly NextStep[];
-  readonly chosen: Chosen | null;
+  /** What we would play next, an adult's choice apart. */
+  readonly next: readonly ShownNext[];
+  readonly chosen: (Chosen & { readonly shown: ShownNext }) | null;
+  /** What to know before anything is played: speak with the family, a loud day, hardly any replies. */
+  readonly notices: readonly string[];
+  /** What nobody can tell yet, and the check that would settle it. */
+  readonly open: readonly ShownOpen[];
   /** Earlier choices of adults, the newest first. */
   readonly choices: readonly { readonly does: string; readonly at: number; readonly by: string | null }[];
   readonly map: SoundMap;
@@ -96,6 +104,51 @@ export interface ChildPage {
   readonly notes: readonly RecentAnswer[];
   readonly weeks: readonly Week[];
 }
+
+/** A step with a reason and words to try now. */
+export interface ShownNext {
+  readonly ladder: string;
+  readonly rung: string;
+  readonly pattern: string | null;
+  readonly does: string;
+  readonly reason: string;
+  readonly words: readonly string[];
+  readonly twins: readonly string[];
+}
+
+/** A slip that is open. */
+interface ShownOpen {
+  readonly key: string;
+  readonly text: string;
+  /** False where it was played: words the child can say are better. */
+  readonly play: boolean;
+}
+
+function shownStep(step: NextStep, { patterns }: Advised, material: Material): ShownNext {
+  const examples = examplesOf(step, patterns, material);
+  const { ladder, rung, rungOf: of, pattern = null } = step;
+  return { ladder, rung, pattern, does: of.does, reason: reasonWith(step, examples), ...examples };
+}
+
+/** What to know first, in whole sentences; none of them names a condition. */
+const noticesFor = ({ talk, point, rooms, open }: Advised, accent: AccentId): string[] => [
+  ...(talk ? [say.talk(listed(open.filter((o) => o.verdict === 'talk').map((o) => spotWords(o.key, accent))))] : []),
+  ...(point ? [say.oftenGivesNo] : []),
+  ...(rooms.length ? [say.room(listed([...new Set(rooms.map((r) => taskOf(r.task).name.toLowerCase()))]))] : []),
+];
+
+/** Slips shown at once. */
+const OPEN_SHOWN = 3;
+
+const openFor = ({ open }: Advised, accent: AccentId, material: Material): ShownOpen[] =>
+  open
+    .filter((o) => o.verdict !== 'talk')
+    .slice(0, OPEN_SHOWN)
+    .map(({ key, times, verdict }) => ({
+      key,
+      text: verdict === 'own-words' ? say.ownWords(spotWords(key, accent)) : say.open(spotWords(key, accent), times),
+      play: verdict === 'open' && pebbleWords(placeOf(key), material).some((w) => w.key === key),
+    }));
 
 /** What happened, in a few words: the slip, the help, or what came before it. */
 function gistOf({ outcome, slip, helps, standing }: KeptAnswer): string {
@@ -119,7 +172,7 @@ const recentOf = (answer: KeptAnswer, heardAs: HeardAs): RecentAnswer => ({
 const FOUR_WEEKS_MS = 28 * 86_400_000;
 
 /** What a child can do, in two sentences at most: no figures. */
-function summaryOf(ladders: readonly LadderEvidence[], map: SoundMap, accent: AccentId): string {
+function summaryOf(ladders: readonly LadderEvidence[]): string {
   const holds = ladders.flatMap(({ rungs }) => {
     const top = highest(rungs);
     return top >= 0 ? [sure(rungs[top]).rung.does] : [];
@@ -130,33 +183,12 @@ function summaryOf(ladders: readonly LadderEvidence[], map: SoundMap, accent: Ac
       .slice(0, 1)
       .map((r) => (r.fresh.helped > r.fresh.own ? say.withHelp(r.rung.does) : r.rung.does)),
   );
-  const all = ladders.flatMap(({ rungs }) => rungs.map((r) => r.fresh));
-  const silent = all.reduce((n, c) => n + c.noReply, 0);
-  const spoken = all.reduce((n, c) => n + c.own + c.helped + c.notYet, 0);
   const parts = [
     holds.length ? say.canAlone(listed(holds.slice(-3))) : '',
     coming.length ? say.theWayTo(holds.length, listed(coming.slice(-2))) : '',
-    silent > spoken ? say.oftenGivesNo : '',
-    map.patterns[0] ? `${capital(patternWords(map.patterns[0], accent))}.` : '',
   ].filter(Boolean);
   return parts.join(' ') || say.enoughBeenSeen;
 }
-
-/** A pattern of the sound map in words. Example: `/r/ after another consonant slips: 9 of 12`. */
-export function patternWords({ id, name, missed, asked }: SoundMap['patterns'][number], accent: AccentId): string {
-  const [ipa, side] = id.split(' ');
-  const subject = name || `/${labelOf(sure(ipa), accent).label}/ ${spotOf(sure(side))}`;
-  return say.of(subject, missed, asked);
-}
-
-const spotOf = (side: string): string =>
-  ({
-    first: say.atTheStart,
-    middle: say.inTheMiddle,
-    last: say.atTheEnd,
-    opening: say.clusterStart,
-    closing: say.clusterEnd,
-  })[side] ?? '';
 
 /** Fresh answers a week on one ladder, over the last four weeks. */
 function paceOn(ladder: string, runs: readonly Run[], now: number): number {
@@ -218,45 +250,42 @@ export async function childPage(childId: string, now = Date.now()): Promise<Chil
   const { models } = await database();
   const child = (await models.children.findByPk(checkId(childId)))?.get();
   if (!child) throw new Problem(say.childListMore, 404);
-  const [group, { accent }, heardAs, { rule, unitOrder }, runs, cells, chosen, choices, rows, noted] =
-    await Promise.all([
-      models.groups.findByPk(child.group_id),
-      getSettings(),
-      hearingOfAny(),
-      getProgressSettings(),
-      runsOf([childId]).then((all) => sure(all.get(childId))),
-      cellsOfChild(childId),
-      chosenSteps([childId]),
-      choicesOf(childId),
-      answersThat({ children: [childId], limit: 60 }),
-      answersThat({ children: [childId], noted: true, limit: 12 }),
-    ]);
-  const ladders = evidenceOf(runs, now, rule);
-  const next = nextSteps(ladders, runs, unitOrder);
-  const pick = chosenOf(chosen.get(childId));
-  const map = soundMap(cells);
+  const [group, { accent, conventions }, heardAs, all, choices, rows, noted] = await Promise.all([
+    models.groups.findByPk(child.group_id),
+    getSettings(),
+    hearingOfAny(),
+    advised([childId], now, true),
+    choicesOf(childId),
+    answersThat({ children: [childId], limit: 60 }),
+    answersThat({ children: [childId], noted: true, limit: 12 }),
+  ]);
+  const advice = sure(all.of.get(childId));
+  const material = await preparedBank(accent, conventions);
+  const { ladders, runs } = advice;
   const ownWay = readOwnWay(child.own_way);
-  const target = pick?.step ?? next[0];
+  const target = advice.next[0];
   return {
     id: childId,
     name: child.name,
     groupId: child.group_id,
     groupName: group?.get().name ?? '',
     accent,
-    rule,
+    rule: all.settings.rule,
     ownWay,
     ownWayEffect: isPlain(ownWay) ? [] : wouldBeRight(rows, ownWay, heardAs),
     days: new Set(runs.map((r) => r.day)).size,
     since: runs.length ? Math.min(...runs.map((r) => r.at)) : null,
-    summary: summaryOf(ladders, map, accent),
+    summary: summaryOf(ladders),
     ladders: ladders.map((of) => shownLadder(of, runs, { target, band: bandOf(group?.get().age_band ?? null), now })),
-    next,
-    chosen: pick,
+    next: advice.next.filter((s) => s !== advice.chosen).map((s) => shownStep(s, advice, material)),
+    chosen: advice.choice && { ...advice.choice, shown: shownStep(advice.choice.step, advice, material) },
+    notices: noticesFor(advice, accent),
+    open: openFor(advice, accent, material),
     choices: choices.flatMap((c) => {
       const of = chosenOf({ ladder: c.ladder, rung: c.rung, at: c.at, by: c.chosen_by });
       return of ? [{ does: of.step.rungOf.does, at: c.at, by: c.chosen_by }] : [];
     }),
-    map,
+    map: soundMap({ sessions: advice.sessions, open: advice.open }, now),
     chart: chartOf(accent),
     recent: rows.slice(0, 8).map((a) => recentOf(a, heardAs)),
     notes: noted.map((a) => recentOf(a, heardAs)),

@@ -1,15 +1,10 @@
 import { format } from 'date-fns';
-import { evidenceOf } from '../../core/progress/evidence';
 import { familyPage, type FamilyPage } from '../../core/progress/family-page';
-import { nextSteps } from '../../core/progress/next-step';
 import { whySentence } from '../../core/progress/why';
-import { chosenSteps } from './chosen-steps';
 import { database } from '../storage/database';
-import { runsOf } from '../answers/kept-evidence';
-import { chosenOf } from './progress';
+import { advised } from './advised';
 import { Problem } from '../storage/problems';
 import { checkId } from '../record/session-record';
-import { getProgressSettings } from '../setting/settings';
 import { sure } from '../../core/sure';
 import { childPaper as say } from './text';
 
@@ -25,19 +20,13 @@ export async function childPaper(childId: string, now = Date.now()): Promise<Chi
   const { models } = await database();
   const child = (await models.children.findByPk(checkId(childId)))?.get();
   if (!child) throw new Problem(say.childListMore, 404);
-  const [group, { rule, unitOrder }, runs, chosen] = await Promise.all([
-    models.groups.findByPk(child.group_id),
-    getProgressSettings(),
-    runsOf([childId]).then((all) => sure(all.get(childId))),
-    chosenSteps([childId]),
-  ]);
-  const ladders = evidenceOf(runs, now, rule);
-  const next = chosenOf(chosen.get(childId))?.step ?? nextSteps(ladders, runs, unitOrder)[0];
+  const [group, all] = await Promise.all([models.groups.findByPk(child.group_id), advised([childId], now, true)]);
+  const { ladders, next } = sure(all.of.get(childId));
   return {
     id: childId,
     name: child.name,
     group: group?.get().name ?? '',
     day: format(now, 'd MMMM yyyy'),
-    ...familyPage(ladders, next, whySentence),
+    ...familyPage(ladders, next[0], whySentence),
   };
 }

@@ -1,64 +1,31 @@
-import { evidenceOf, type LadderEvidence, type Run } from '../../core/progress/evidence';
 import { groupsFor, type Grouping } from '../../core/progress/grouping';
-import { BEGIN_ORDER, ladderOf, rungNow } from '../../core/progress/ladders';
-import { highest, nextSteps, type NextStep } from '../../core/progress/next-step';
+import { BEGIN_ORDER, ladderOf } from '../../core/progress/ladders';
+import { highest, type NextStep } from '../../core/progress/next-step';
 import { reviewOf } from '../../core/progress/review';
-import { chosenSteps, type ChosenStep } from './chosen-steps';
-import { runsOf } from '../answers/kept-evidence';
 import type { Group } from '../people/groups';
-import { getProgressSettings, type ProgressSettings } from '../setting/settings';
+import { advised, type Advised } from './advised';
 import { sure } from '../../core/sure';
 import { progress as say } from './text';
 
-export interface Chosen extends ChosenStep {
-  readonly step: NextStep;
-}
-
-export interface ChildProgress {
+export interface ChildProgress extends Advised {
   readonly id: string;
   readonly name: string;
   readonly away: boolean;
-  readonly ladders: readonly LadderEvidence[];
-  readonly next: readonly NextStep[];
-  /** What an adult chose in place of it. */
-  readonly chosen: Chosen | null;
-}
-
-/** A chosen step with its words. */
-export function chosenOf(choice: ChosenStep | undefined): Chosen | null {
-  const rung = choice && rungNow(choice.ladder, choice.rung);
-  return choice && rung
-    ? {
-        ...choice,
-        step: {
-          ladder: ladderOf(choice.ladder).id,
-          rung: rung.id,
-          rungOf: rung,
-          move: 'stay',
-          reason: say.chosenBy(choice.by),
-        },
-      }
-    : null;
 }
 
 interface Read {
-  readonly settings: ProgressSettings;
+  readonly settings: Awaited<ReturnType<typeof advised>>['settings'];
   readonly children: readonly ChildProgress[];
-  readonly runs: ReadonlyMap<string, readonly Run[]>;
 }
 
 async function read(group: Group, now: number): Promise<Read> {
-  const ids = group.children.map((c) => c.id);
-  const [settings, runs, chosen] = await Promise.all([getProgressSettings(), runsOf(ids), chosenSteps(ids)]);
-  const { rule, unitOrder } = settings;
+  const { settings, of } = await advised(
+    group.children.map((c) => c.id),
+    now,
+  );
   return {
     settings,
-    runs,
-    children: group.children.map(({ id, name, away }) => {
-      const own = sure(runs.get(id));
-      const ladders = evidenceOf(own, now, rule, false);
-      return { id, name, away, ladders, next: nextSteps(ladders, own, unitOrder), chosen: chosenOf(chosen.get(id)) };
-    }),
+    children: group.children.map(({ id, name, away }) => ({ id, name, away, ...sure(of.get(id)) })),
   };
 }
 
@@ -66,7 +33,7 @@ async function read(group: Group, now: number): Promise<Read> {
 export const boardOf = async (group: Group, now = Date.now()): Promise<readonly ChildProgress[]> =>
   (await read(group, now)).children;
 
-interface DueRung {
+export interface DueRung {
   readonly ladder: string;
   readonly rung: string;
   readonly does: string;
@@ -85,39 +52,32 @@ export interface Tomorrow {
 
 const DAY_MS = 86_400_000;
 
+/** The first step of all, for a child of whom nothing is known. */
+function beginningOf(unitOrder: Read['settings']['unitOrder']): NextStep {
+  const first = ladderOf(sure(BEGIN_ORDER[unitOrder][0]));
+  const rung = sure(first.rungs[0]);
+  return { ladder: first.id, rung: rung.id, rungOf: rung, move: 'begin', reason: say.easyFirstStep };
+}
+
 /** Groups for those who are here, and what is due to come again. */
 export async function tomorrowFor(group: Group, now = Date.now()): Promise<Tomorrow> {
   const {
     children,
-    runs,
     settings: { unitOrder, staff },
   } = await read(group, now);
-  const first = ladderOf(sure(BEGIN_ORDER[unitOrder][0]));
-  const beginning: NextStep = {
-    ladder: first.id,
-    rung: sure(first.rungs[0]).id,
-    rungOf: sure(first.rungs[0]),
-    move: 'begin',
-    reason: say.easyFirstStep,
-  };
   const here = children.filter((c) => !c.away);
-  const grouping = groupsFor(
-    here.map((c) => ({ id: c.id, next: c.chosen ? [c.chosen.step, ...c.next] : c.next })),
-    staff,
-    beginning,
-  );
   return {
-    grouping,
+    grouping: groupsFor(here, staff, beginningOf(unitOrder)),
     staff,
     names: Object.fromEntries(children.map((c) => [c.id, c.name])),
-    due: dueIn(here, runs, now),
+    due: dueIn(here, now),
   };
 }
 
 /**
  * The highest rung that holds on each ladder of each child, where its time has come; by rung, the longest wait first.
  */
-function dueIn(children: readonly ChildProgress[], runs: Read['runs'], now: number): DueRung[] {
+export function dueIn(children: readonly ChildProgress[], now: number): DueRung[] {
   const due = new Map<
     string,
     {
@@ -131,7 +91,7 @@ function dueIn(children: readonly ChildProgress[], runs: Read['runs'], now: numb
   for (const child of children) {
     for (const { ladder, rungs } of child.ladders) {
       const top = highest(rungs);
-      const review = top >= 0 ? reviewOf(sure(runs.get(child.id)), ladder.id, top) : null;
+      const review = top >= 0 ? reviewOf(child.runs, ladder.id, top) : null;
       if (!review || review.dueAt > now) continue;
       const rung = sure(rungs[top]).rung;
       const row = due.get(`${ladder.id} ${rung.id}`) ?? {

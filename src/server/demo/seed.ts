@@ -14,7 +14,9 @@ import { ownWaySchema } from '../../core/answers/own-way-schema';
 import { DEFAULT_ACCENT } from '../../core/phonology/accents';
 import { PRESETS } from '../../core/phonology/conventions';
 import { seeded, type Random } from '../../core/random';
-import type { AnswerEntry, Entry } from '../../core/sessions/log';
+import { placeOf } from '../../core/answers/spots';
+import { pebbleWord, type PebbleWord } from '../../core/games/pebbles';
+import type { AnswerEntry, Entry, PebbleMark } from '../../core/sessions/log';
 import { replay, type SessionState } from '../../core/sessions/replay';
 import { makeRound, planInParts, SHAPES, titleOf } from '../../core/sessions/shapes';
 import { setSizeFor } from '../../core/sessions/turns';
@@ -40,6 +42,8 @@ const scenarioSchema = z.object({
           profile: z.enum(Object.keys(PROFILES) as [ProfileId, ...ProfileId[]]),
           awayToday: z.boolean().default(false),
           ownWay: ownWaySchema.partial().default({}),
+          // What a pebble check shows: a sound they hear and cannot say, or one they say and do not hear yet.
+          slips: z.enum(['speech', 'awareness']).optional(),
         }),
       ),
     }),
@@ -130,9 +134,10 @@ export async function seedDemo(now: number, seed = 2026): Promise<boolean> {
         { transaction },
       );
     });
+    const checked = new Map<string, Set<string>>();
     for (const [number, planned] of scenario.plan.entries()) {
       const at = carpetTime(now, planned.schoolDaysAgo, position);
-      await playDemo({ groupId, children, ...planned, at, number, random, newId });
+      await playDemo({ groupId, children, ...planned, at, number, random, newId, checked });
     }
   }
   await seedWords(scenario, start, newId);
@@ -207,7 +212,13 @@ const OTHERWISE: Readonly<Record<Outcome, Outcome>> = {
 
 interface DemoSession {
   readonly groupId: string;
-  readonly children: readonly { readonly id: string; readonly profile: ProfileId }[];
+  readonly children: readonly {
+    readonly id: string;
+    readonly profile: ProfileId;
+    readonly slips?: 'speech' | 'awareness' | undefined;
+  }[];
+  /** Words checked with pebbles so far, by child and place. */
+  readonly checked: Map<string, Set<string>>;
   readonly rounds: readonly { readonly task: string; readonly step: string }[];
   readonly at: number;
   readonly number: number;
@@ -271,30 +282,51 @@ function turnOf(
 
 type Child = DemoSession['children'][number];
 
+/** What was heard, as a mark notes it. */
+const heardIn = (likely: DemoAnswer['likely']): Pick<AnswerEntry, 'slip' | 'said' | 'missed'> =>
+  likely
+    ? { slip: likely.slip, said: likely.said || null, missed: likely.missed }
+    : { slip: null, said: null, missed: [] };
+
+/** Words of one place that are checked with a child before it is settled. */
+const CHECKED = { speech: 1, awareness: 3 } as const;
+
+/** The pebble check after a slip, as the adult plays it with this child; none where it is settled. */
+function pebblesOf(child: Child | undefined, checked: DemoSession['checked'], word: PebbleWord | null): PebbleMark[] {
+  if (!child?.slips || !word) return [];
+  const place = `${child.id} ${child.slips === 'speech' ? word.key : placeOf(word.key)}`;
+  const before = checked.get(place) ?? new Set();
+  if (before.size >= CHECKED[child.slips] || before.has(word.word)) return [];
+  checked.set(place, before.add(word.word));
+  const says = child.slips === 'speech' ? 'slip' : 'word';
+  return [{ key: word.key, word: word.word, says, pebbles: child.slips === 'speech', told: null }];
+}
+
 /** What a child does with the item of a turn, as the adult marks it. */
 function marksAs(
   child: Child | undefined,
   round: Pick<StoredRound, 'task' | 'step'>,
   { word: key, turn }: Pick<SessionState, 'word' | 'turn'>,
-  { material, random }: { readonly material: Material; readonly random: Random },
+  { material, random, checked }: Pick<DemoSession, 'random' | 'checked'> & { readonly material: Material },
 ): { marked: Omit<AnswerEntry, 'id' | 'at'>; after: DemoAnswer['after'] } {
   const task = taskOf(round.task);
   const item = makeItem(task, stepOf(task, round.step), key, material);
   const word = material.byName.get(item.word);
   const cluster = word?.sounds.some((_, spot) => inCluster(word, spot)) ?? false;
   const { likely, after, ...answer } = answerAs(child?.profile ?? 'steady', cluster, item.likely, random);
+  const slipped = word && likely ? pebbleWord(word, likely.missed[0] ?? -1, material) : null;
+  const pebbles = pebblesOf(child, checked, slipped);
   const marked = {
     kind: 'answer' as const,
     turn,
     childId: child?.id ?? null,
     word: item.key,
     ...answer,
-    slip: likely?.slip ?? null,
-    said: likely?.said || null,
-    missed: likely?.missed ?? [],
+    ...heardIn(likely),
     note: null,
     supersedes: null,
     by: 'HB',
+    ...(pebbles.length ? { pebbles } : {}),
   };
   return { marked, after };
 }
@@ -332,7 +364,7 @@ async function playDemo(session: DemoSession): Promise<void> {
     for (let state = replay(plan, log); state.phase === 'turn'; state = replay(plan, log)) {
       await otherTurns();
       const child = here.find((c) => c.id === state.childId);
-      const { marked, after } = marksAs(child, round, state, { material, random });
+      const { marked, after } = marksAs(child, round, state, { material, random, checked: session.checked });
       log.push(...turnOf(session, marked, after, stamp));
     }
   }

@@ -9,10 +9,9 @@ import {
   type PlanWish,
 } from '../../core/formats/plan-file';
 import { calendarOf } from '../../core/formats/calendar';
-import { abilityOf } from '../../core/progress/just-right';
 import { fitOf, type Plan } from '../../core/sessions/running-order';
 import { database } from '../storage/database';
-import { runsOf } from '../answers/kept-evidence';
+import { advised } from '../children/advised';
 import { listGroups, type Group } from '../people/groups';
 import type { PlanRow } from '../storage/models';
 import { changed } from './changes';
@@ -161,15 +160,13 @@ export async function workOnPlan(
   if (!asked.success) throw new Problem(reason(asked.error));
   if (asked.data.kind === 'aside') await putAside(group.id, asked.data.word, true);
   const shop = await workshopOf(group);
-  const answered =
-    asked.data.kind === 'aim'
-      ? [...(await runsOf(group.children.filter((c) => !c.away).map((c) => c.id))).values()]
-      : [];
+  const here = group.children.filter((c) => !c.away).map((c) => c.id);
+  const known = asked.data.kind === 'aim' ? [...(await advised(here, Date.now())).of.values()] : [];
   const { plan, said } = changed(
     read.data,
     asked.data,
     shop,
-    answered.some((runs) => runs.length) ? answered.map(abilityOf) : [],
+    known.some((k) => k.runs.length) ? known.map((k) => k.model) : [],
   );
   const { models, write } = await database();
   await write((transaction) =>

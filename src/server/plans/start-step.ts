@@ -1,6 +1,12 @@
 import { rungNow, type RungRef } from '../../core/progress/ladders';
 import { planRequestSchema } from '../../core/formats/plan-file';
+import { placeOf } from '../../core/answers/spots';
+import { pebbleWords } from '../../core/games/pebbles';
+import { MIXED } from '../../core/games/step';
+import { makeRound } from '../../core/sessions/shapes';
+import { advised } from '../children/advised';
 import { listGroups } from '../people/groups';
+import { wishFor } from './wish-for';
 import { planFrom, workshopOf } from './workshop';
 import { Problem } from '../storage/problems';
 import { startSession } from '../sessions/start-session';
@@ -14,19 +20,48 @@ export async function startStep(
   groupId: string,
   { ladder, rung }: { ladder: string; rung: string } | RungRef,
   children: readonly string[],
+  pattern?: string,
 ): Promise<string> {
   const group = (await listGroups()).find((g) => g.id === groupId);
   if (!group) throw new Problem(say.groupMoreChoose, 404);
   const here = group.children.filter((c) => children.includes(c.id));
   if (!here.length) throw new Problem(say.noneTheseChildren, 404);
-  const step = rungNow(ladder, rung)?.steps[0];
-  if (!step) throw new Problem(say.noSuchStep, 404);
+  const rungOf = rungNow(ladder, rung);
+  if (!rungOf?.steps.length) throw new Problem(say.noSuchStep, 404);
+  const ids = here.map((c) => c.id);
+  const { of } = await advised(ids, Date.now());
   // The same step on the same day gives other words once these were played: they are used lately then.
-  const wish = planRequestSchema.parse({ shape: 'focus', task: step[0], step: step[1], minutes: 8, seed: 5 });
+  const wish = planRequestSchema.parse({
+    minutes: 8,
+    seed: 5,
+    ...wishFor({ rungOf, ...(pattern ? { pattern } : {}) }, [...of.values()]),
+  });
   const shop = { ...(await workshopOf(group)), children: here.length };
-  return startSession(
-    groupId,
-    await planFrom(wish, shop),
-    here.map((c) => c.id),
+  return startSession(groupId, await planFrom(wish, shop), ids);
+}
+
+/** Words of a check at hand in one go: one of them is enough, three where the child says them well. */
+const CHECK_WORDS = 4;
+
+/**
+ * Begins a session of one child with words that hold a sound in a place, to be checked with pebbles. Throws a Problem
+ * for a child who is not there, or a sound there are no words for.
+ */
+export async function startPebbles(childId: string, key: string): Promise<string> {
+  const group = (await listGroups()).find((g) => g.children.some((c) => c.id === childId));
+  if (!group) throw new Problem(say.noneTheseChildren, 404);
+  const { bank } = await workshopOf(group);
+  const all = pebbleWords(placeOf(key), bank);
+  const own = all.filter((w) => w.key === key);
+  const words = [...new Set([...own, ...all].map((w) => w.word))].slice(0, CHECK_WORDS);
+  if (!own.length) throw new Problem(say.noWordsForCheck, 404);
+  const round = makeRound(
+    bank,
+    { role: 'focus', task: 'segmenting', step: MIXED.id, size: words.length, words, way: 'individual' },
+    { seed: 7, contested: true },
+    'r1',
   );
+  if (!round) throw new Problem(say.noWordsForCheck, 404);
+  const plan = { title: say.pebbleCheck, minutes: 5, letters: false, sound: null, pairs: [], rounds: [round] };
+  return startSession(group.id, plan, [childId]);
 }

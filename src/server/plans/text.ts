@@ -1,5 +1,7 @@
 /** Every sentence of this room, file by file: read it aloud before you change it. */
 
+import { inWords } from '../../core/in-words';
+
 export const catalogue = {
   asIn: (as: string) => ` as in ${as}`,
 } as const;
@@ -85,22 +87,24 @@ export const plans = {
 } as const;
 
 export const startStep = {
+  pebbleCheck: 'Pebble check',
+  noWordsForCheck: 'We don’t have any words to check that sound with.',
   groupMoreChoose: 'That group isn’t here any more. Choose a group and start again.',
   noneTheseChildren: 'None of these children are in the group any more.',
   noSuchStep: 'There’s no such step.',
 } as const;
 
 export const today = {
-  sameStepLast: 'The same step as last time, with new words.',
-  lastTimeMost: 'Last time they got most of it without help, so this is the next step.',
-  lastTimeFew: 'Last time they needed a lot of help, so this is an easier step.',
+  nextFor: (children: number, here: number) =>
+    children === here
+      ? 'It’s the next step for everyone here.'
+      : `It’s the next step for ${inWords(children)} of the ${inWords(here)} here.`,
+  besideIt: 'It would help some of them as well.',
+  dueAgain: (lasting: string) => `It was secure, and nobody has played it for ${lasting}: time to look again.`,
   weeks: (n: number) => `${n} weeks`,
   days: (days: number) => `${days} days`,
-  beenPlayedYet: (name: string) => `You haven’t played ${name.toLowerCase()} yet, so this is an easy first step.`,
+  tryBeside: (name: string) => `An easy first step in ${name.toLowerCase()}, if you’d like a change.`,
   goodPlaceBegin: 'A good place to start: everyday words and an easy first step.',
-  notPlayedFor: (lasting: string) => `You haven’t played this for ${lasting}.`,
-  slippedMostOften: (slashed: string) =>
-    `They’ve missed ${slashed} most often lately, so let them hear it in lots of games.`,
 } as const;
 
 export const workshop = {

@@ -1,14 +1,15 @@
 import { planRequestSchema, type PlanWish } from '../../core/formats/plan-file';
-import { familyOf, offeredStep, stepOf, taskOf, TASKS } from '../../core/games';
+import { familyOf, stepOf, taskOf } from '../../core/games';
+import { rungNow } from '../../core/progress/ladders';
+import type { NextStep } from '../../core/progress/next-step';
+import { boardOf, dueIn, type ChildProgress } from '../children/progress';
 import { type Item, makeItem } from '../../core/games/item';
 import { groupBy } from '../../core/group-by';
-import { slashed } from '../../core/games/saying';
 import { wholeMinutes, roundSeconds } from '../../core/sessions/running-order';
-import { answersThat, latestSessions, outcomesThat } from '../answers/answers';
 import type { Group } from '../people/groups';
-import { planFrom, workshopOf, type Workshop } from './workshop';
+import { wishFor } from './wish-for';
+import { planFrom, workshopOf } from './workshop';
 import { Problem } from '../storage/problems';
-import { tally } from '../../core/sessions/summary';
 import { sure } from '../../core/sure';
 import { today as say } from './text';
 
@@ -22,38 +23,75 @@ export interface ReadySession {
   readonly words: readonly string[];
 }
 
-interface Played {
-  readonly task: string;
-  readonly step: string;
-  readonly at: number;
-  readonly alone: number;
-  readonly counted: number;
+/** The words of an item in a few letters. */
+function wordsInShort(item: Item): string {
+  if (item.view.kind === 'pair' || item.view.kind === 'row') return item.words.map((w) => w.word).join(' · ');
+  return item.view.kind === 'hunt' ? sure(item.slots.sounds) : item.word;
 }
 
-/** What the group played, task by task and step by step, the latest first. */
-async function playedBy(groupId: string): Promise<Played[]> {
-  // A check-in is kept apart from play.
-  const outcomes = await outcomesThat({ sessions: await latestSessions(groupId, 40), play: true });
-  return [...groupBy(outcomes, (o) => `${o.sessionId} ${o.task} ${o.step}`).values()]
-    .map((of) => {
-      const t = tally(of);
-      const counted = t['on-own'] + t['with-help'] + t['not-yet'];
-      return {
-        task: sure(of[0]).task,
-        step: sure(of[0]).step,
-        at: Math.max(...of.map((o) => o.lastAt)),
-        alone: counted ? t['on-own'] / counted : 0,
-        counted,
-      };
-    })
-    .filter((p) => TASKS.some((task) => task.id === p.task) && p.counted > 0)
-    .sort((a, b) => b.at - a.at);
+interface Proposal {
+  readonly wish: Partial<PlanWish>;
+  readonly why: string;
+  /** What it is about, so that nothing is proposed twice. */
+  readonly about: string;
 }
 
-/** Common practice, no source: a step up when most answers came alone, back when few did. */
-const MOSTLY = 0.8;
-const FEW = 0.35;
-const WEEK_MS = 7 * 86_400_000;
+/** What weighs more when a step is played by all: what is first for a child, or beside it. */
+const WEIGHT = { first: 1, second: 0.5 } as const;
+
+/** One step, and for how many of those here it is first, or one of the two. */
+interface Wanted {
+  readonly step: NextStep;
+  readonly weight: number;
+  readonly first: number;
+}
+
+const placeOf = (s: NextStep): string => `${s.ladder}/${s.rung} ${s.pattern ?? ''}`;
+
+/** The steps that are next for those here, what would serve most of them first. */
+function wantedBy(here: readonly ChildProgress[]): Wanted[] {
+  const all = here.flatMap(({ next }) =>
+    next.slice(0, 2).map((step, i) => ({ step, weight: i ? WEIGHT.second : WEIGHT.first })),
+  );
+  return [...groupBy(all, (w) => placeOf(w.step)).values()]
+    .map((of) => ({
+      step: sure(of[0]).step,
+      weight: of.reduce((sum, w) => sum + w.weight, 0),
+      first: of.filter((w) => w.weight === WEIGHT.first).length,
+    }))
+    .sort((a, b) => b.weight - a.weight || (placeOf(a.step) < placeOf(b.step) ? -1 : 1));
+}
+
+const lasting = (days: number): string => (days >= 14 ? say.weeks(Math.round(days / 7)) : say.days(Math.max(1, days)));
+
+/** What is next for most, what is due again, what else would carry, then beginnings. */
+async function proposals(group: Group, now: number): Promise<Proposal[]> {
+  const here = (await boardOf(group, now)).filter((c) => !c.away);
+  const seen = here.some((c) => c.runs.length);
+  const wanted = seen ? wantedBy(here) : [];
+  const next = wanted.map(({ step, first }): Proposal => ({
+    wish: wishFor(step, here),
+    why: first ? say.nextFor(first, here.length) : say.besideIt,
+    about: `${step.ladder}/${step.rung}`,
+  }));
+  const due = dueIn(here, now).flatMap(({ ladder, rung, days }): Proposal[] => {
+    const game = rungNow(ladder, rung)?.steps[0];
+    return game
+      ? [{ wish: { task: game[0], step: game[1] }, why: say.dueAgain(lasting(days)), about: `${ladder}/${rung}` }]
+      : [];
+  });
+  const families = new Set(next.map((p) => p.about.split('/')[0]));
+  const fresh = BEGINNINGS.filter(([task]) => !families.has(taskOf(task).family)).map(([task, step]): Proposal => ({
+    wish: { task, step },
+    why: seen ? say.tryBeside(familyOf(taskOf(task).family).name) : say.goodPlaceBegin,
+    about: `${taskOf(task).family}/`,
+  }));
+  const [first, ...others] = next;
+  const ladderOfFirst = first?.about.split('/')[0];
+  const another = others.filter((p) => p.about.split('/')[0] !== ladderOfFirst);
+  const all = [...(first ? [first] : []), ...due.slice(0, 1), ...another, ...others, ...due.slice(1), ...fresh];
+  return all.filter((p, i) => all.findIndex((other) => other.about === p.about) === i);
+}
 
 /** Where a group that is new to everything begins, family by family, larger units first. */
 const BEGINNINGS: readonly (readonly [string, string])[] = [
@@ -68,94 +106,11 @@ const BEGINNINGS: readonly (readonly [string, string])[] = [
   ['hunt', '3-4'],
 ];
 
-/** The words of an item in a few letters. */
-function wordsInShort(item: Item): string {
-  if (item.view.kind === 'pair' || item.view.kind === 'row') return item.words.map((w) => w.word).join(' · ');
-  return item.view.kind === 'hunt' ? sure(item.slots.sounds) : item.word;
-}
-
-interface Proposal {
-  readonly wish: Partial<PlanWish>;
-  readonly why: string;
-}
-
-/** One step on, one back, or none. `alone` is the share of answers that came without help, of so many counted. */
-function moveAfter(alone: number, counted: number): -1 | 0 | 1 {
-  if (counted < 3) return 0;
-  if (alone >= MOSTLY) return 1;
-  return alone < FEW ? -1 : 0;
-}
-
-const MOVE_WORDS = {
-  stay: say.sameStepLast,
-  on: say.lastTimeMost,
-  back: say.lastTimeFew,
-} as const;
-
-/** One up, one back, or the same again: from how the last time went. */
-function goOn({ task, step, alone, counted }: Played): Proposal {
-  const { steps } = taskOf(task);
-  const at = steps.indexOf(offeredStep(taskOf(task), step));
-  const move = moveAfter(alone, counted);
-  const next = steps[at + move] ?? sure(steps[at]);
-  const moved = move > 0 ? 'on' : 'back';
-  const kind = next === steps[at] ? 'stay' : moved;
-  return { wish: { task, step: next.id }, why: MOVE_WORDS[kind] };
-}
-
-const lasting = (at: number, now: number): string => {
-  const days = Math.round((now - at) / 86_400_000);
-  return days >= 14 ? say.weeks(Math.round(days / 7)) : say.days(days);
-};
-
-/** The sound that slipped most often lately, where one did more than once. */
-async function slipping(groupId: string): Promise<string | null> {
-  const times = new Map<string, number>();
-  for (const { sounds, missed } of await answersThat({ sessions: await latestSessions(groupId, 6), slipped: true }))
-    for (const at of missed) {
-      const ipa = sounds[at];
-      if (ipa) times.set(ipa, (times.get(ipa) ?? 0) + 1);
-    }
-  const [top] = [...times].sort((a, b) => b[1] - a[1] || (a[0] < b[0] ? -1 : 1));
-  return top && top[1] > 1 ? top[0] : null;
-}
-
-/** Three sessions that make sense from what was played: go on, take up again, and something beside. */
-async function proposals(group: Group, shop: Workshop, now: number): Promise<Proposal[]> {
-  const played = await playedBy(group.id);
-  const latestOf = [...groupBy(played, (p) => p.task).values()].map((of) => sure(of[0]));
-  const families = new Set(latestOf.map((p) => taskOf(p.task).family));
-  const fresh = BEGINNINGS.filter(([task]) => !families.has(taskOf(task).family)).map(([task, step]): Proposal => ({
-    wish: { task, step },
-    why: played.length ? say.beenPlayedYet(familyOf(taskOf(task).family).name) : say.goodPlaceBegin,
-  }));
-  const [latest, ...others] = latestOf;
-  // Not the same game twice running, where another was played too.
-  const next = others.length && latest ? others.reduce((a, b) => (b.at > a.at ? b : a)) : latest;
-  const oldest = latestOf.filter((p) => p !== next && now - p.at >= WEEK_MS).at(-1);
-  const sound = await slipping(group.id);
-  const out: Proposal[] = [];
-  if (next) out.push(goOn(next));
-  if (oldest)
-    out.push({
-      wish: { task: oldest.task, step: offeredStep(taskOf(oldest.task), oldest.step).id },
-      why: say.notPlayedFor(lasting(oldest.at, now)),
-    });
-  if (sound)
-    out.push({
-      wish: { shape: 'one-sound', sound, minutes: 12 },
-      why: say.slippedMostOften(slashed(sound, shop.bank.accent)),
-    });
-  // A group that has played everything goes on with what it played longest ago.
-  const longAgo = latestOf.filter((p) => p !== next && p !== oldest).reverse();
-  return [...out, ...fresh, ...longAgo.map(goOn)];
-}
-
 /** Three ready sessions for the group. The same evening and the same words give the same three. */
 export async function readySessions(group: Group, now = Date.now()): Promise<ReadySession[]> {
   const shop = await workshopOf(group);
   const out: ReadySession[] = [];
-  for (const [i, { wish: part, why }] of (await proposals(group, shop, now)).entries()) {
+  for (const [i, { wish: part, why }] of (await proposals(group, now)).entries()) {
     if (out.length === 3) break;
     const wish = planRequestSchema.parse({ shape: 'focus', task: 'blending', minutes: 8, seed: 11 + i, ...part });
     try {

@@ -125,6 +125,7 @@ const answerRow = (entry: AnswerEntry, session: PlannedSession, sounds: string):
   marked_by: entry.by?.trim() || null,
   why: entry.why ?? null,
   partner_id: entry.partnerId ?? null,
+  pebbles: entry.pebbles?.length ? JSON.stringify(entry.pebbles) : null,
 });
 
 const flag = (on: boolean | undefined): 0 | 1 => (on ? 1 : 0);

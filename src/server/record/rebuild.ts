@@ -1,15 +1,14 @@
 import type { Transaction } from 'sequelize';
-import type { Help } from '../../core/answers/outcome';
-import { shownStep } from '../../core/games';
 import { groupBy } from '../../core/group-by';
-import { MARKS } from '../../core/progress/evidence';
-import { addCells, cellsOf } from '../../core/progress/sound-map';
-import { roundOf } from '../../core/sessions/log';
+import type { Run } from '../../core/progress/evidence';
+import { cellsFrom, keptMarks, marksKept, runsFrom, type Given } from '../../core/progress/reading';
+import { couldBeRoom, roomsIn, withRoom } from '../../core/progress/room';
+import { roundOf, type PebbleMark } from '../../core/sessions/log';
 import { readAnswers, type AnswerRead } from '../../core/sessions/standing';
 import type { StoredRound } from '../../core/sessions/stored-round';
 import { sure } from '../../core/sure';
 import { database } from '../storage/database';
-import type { EvidenceRow, ReadingRow } from '../storage/models';
+import type { EvidenceRow, PebbleCheckRow, ReadingRow } from '../storage/models';
 import { insertRows, rows } from '../storage/rows';
 import { sessionLog } from './session-record';
 
@@ -36,57 +35,98 @@ interface Session {
 /** The sounds of the word an answer was given for, by the answer’s id (IPA); none where it was about no word. */
 type SoundsOf = (answer: string) => readonly string[];
 
-/** An answer that counts, with the step it was given to. */
-interface Counted extends AnswerRead {
-  readonly task: string;
-  readonly step: string;
+/** An answer that counts, with whose it is. */
+interface Counted extends Given {
   readonly childId: string;
+  readonly pebbles: readonly PebbleMark[];
 }
 
 /** The answers that stand and count, in the order in which the children were asked. */
-function countedIn({ rounds }: Session, all: readonly AnswerRead[]): Counted[] {
+function countedIn({ rounds }: Session, all: readonly AnswerRead[], soundsOf: SoundsOf): Counted[] {
   return all
-    .flatMap((a): Counted[] => {
-      const { childId, outcome, turn } = a.answer;
-      if (a.fate !== 'stands' || childId === null || outcome === 'does-not-count') return [];
+    .filter((a) => a.fate === 'stands' && a.answer.childId !== null && a.answer.outcome !== 'does-not-count')
+    .sort((a, b) => a.askedAt - b.askedAt || (a.answer.id < b.answer.id ? -1 : 1))
+    .map(({ answer, standing, askedAt }): Counted => {
+      const { childId, outcome, slip, said, missed, helps, by, pebbles = [], turn } = answer;
       const { task, step } = sure(rounds[roundOf(turn)]);
-      return [{ ...a, task, step, childId }];
-    })
-    .sort((a, b) => a.askedAt - b.askedAt || (a.answer.id < b.answer.id ? -1 : 1));
+      const answered = { task, step, outcome, slip, said, missed, helps, standing, by: by ?? null, pebbles };
+      const when = { at: askedAt, day: dayOf(askedAt) };
+      return { ...answered, ...when, childId: sure(childId), sounds: soundsOf(answer.id) };
+    });
 }
 
-/** What the answers of one session say of each child, step by step; what a step leaves open, the word says. */
-function runsIn({ id }: Session, all: readonly Counted[], soundsOf: SoundsOf): EvidenceRow[] {
-  const counted = all.map((a) => ({ ...a, step: shownStep(a.task, a.step, soundsOf(a.answer.id)) }));
-  return [...groupBy(counted, (a) => `${a.childId} ${a.task} ${a.step} ${a.standing}`).values()].map((of) => {
-    const last = sure(of.at(-1));
-    const helps: Partial<Record<Help, number>> = {};
-    for (const { answer } of of)
-      if (answer.outcome === 'with-help') for (const help of answer.helps) helps[help] = (helps[help] ?? 0) + 1;
-    return {
-      child_id: last.childId,
-      session_id: id,
-      task: last.task,
-      step: last.step,
-      standing: last.standing,
-      at: last.askedAt,
-      day: dayOf(last.askedAt),
-      marks: of.map(({ answer }) => MARKS[answer.outcome as keyof typeof MARKS]).join(''),
-      helps: JSON.stringify(helps),
-    };
-  });
+const byChild = (all: readonly Counted[]): ReadonlyMap<string, readonly Counted[]> => groupBy(all, (a) => a.childId);
+
+/** A run as a row: what is open follows its marks. */
+const evidenceRow = (child: string, session: string, run: Run): EvidenceRow => ({
+  child_id: child,
+  session_id: session,
+  task: run.task,
+  step: run.step,
+  standing: run.standing,
+  at: run.at,
+  day: run.day,
+  marks: keptMarks(run),
+  helps: JSON.stringify(run.helps),
+  marked_by: run.by ?? null,
+});
+
+/** What the answers of one session say of each child, step by step; what the room spoilt is marked as such. */
+async function runsIn({ id }: Session, all: readonly Counted[], transaction: Transaction): Promise<EvidenceRow[]> {
+  const runs = new Map([...byChild(all)].map(([child, of]) => [child, runsFrom(of)] as const));
+  const rooms = couldBeRoom(runs) ? roomsIn(runs, await runsBefore(id, all, transaction)) : new Set<string>();
+  return [...runs].flatMap(([child, of]) => of.map((run) => evidenceRow(child, id, withRoom(run, rooms))));
+}
+
+/** What the children of a session had shown before it. */
+async function runsBefore(
+  session: string,
+  all: readonly Counted[],
+  transaction: Transaction,
+): Promise<Map<string, Run[]>> {
+  const found = await rows<EvidenceRow>(
+    `SELECT * FROM evidence WHERE child_id IN (:children) AND session_id <> :session AND at < :at AND task IN (:tasks)`,
+    {
+      children: [...new Set(all.map((a) => a.childId))],
+      tasks: [...new Set(all.map((a) => a.task))],
+      session,
+      at: Math.min(...all.map((a) => a.at)),
+    },
+    transaction,
+  );
+  const runs = found.map(({ child_id: child, task, step, standing, at, day, marks }) => ({
+    child,
+    run: { task, step, standing: standing as Run['standing'], at, day, helps: {}, ...marksKept(marks) },
+  }));
+  return new Map([...groupBy(runs, (r) => r.child)].map(([child, of]) => [child, of.map((r) => r.run)]));
 }
 
 /** How each sound fared for each child of one session. */
-function heardIn({ id }: Session, counted: readonly Counted[], soundsOf: SoundsOf) {
-  return [...groupBy(counted, (a) => a.childId)].flatMap(([child, of]) => {
-    const cells = of.flatMap(({ task, answer: { id: answer, outcome, slip, missed } }) => {
-      const one = cellsOf({ task, outcome, slip, missed, sounds: soundsOf(answer) });
-      return one ? [one] : [];
-    });
-    return cells.length ? [{ child_id: child, session_id: id, cells: JSON.stringify(addCells(cells)) }] : [];
+const heardIn = ({ id }: Session, all: readonly Counted[]) =>
+  [...byChild(all)].flatMap(([child, of]) => {
+    const cells = cellsFrom(of);
+    return cells ? [{ child_id: child, session_id: id, cells: JSON.stringify(cells), at: sure(of[0]).at }] : [];
   });
-}
+
+/** The pebble checks of one session. */
+const checksIn = ({ id }: Session, all: readonly Counted[]): PebbleCheckRow[] =>
+  [...byChild(all)].flatMap(([child, of]) =>
+    of
+      .flatMap((a) => a.pebbles.map((mark) => ({ mark, a })))
+      .map(({ mark, a }, place) => ({
+        child_id: child,
+        session_id: id,
+        place,
+        sound: mark.key,
+        word: mark.word,
+        says: mark.says,
+        pebbles: mark.pebbles ? 1 : 0,
+        told: mark.told,
+        // The check comes after the slip that it is about.
+        at: a.at + place + 1,
+        day: a.day,
+      })),
+  );
 
 /** Reads one session anew: what stands, in what standing, and what that says of each child. */
 export async function rebuild(sessionId: string, transaction: Transaction): Promise<void> {
@@ -102,20 +142,21 @@ export async function rebuild(sessionId: string, transaction: Transaction): Prom
     transaction,
   );
   const read = readAnswers(log, session.rounds);
-  const counted = countedIn(session, read);
   const kept = new Map(sounds.map((s) => [s.id, s.sounds]));
   const soundsOf: SoundsOf = (answer) => (kept.get(answer) ?? '').split(' ').filter(Boolean);
-  const heard = heardIn(session, counted, soundsOf);
-  const runs = runsIn(session, counted, soundsOf);
+  const counted = countedIn(session, read, soundsOf);
+  const runs = await runsIn(session, counted, transaction);
   await models.readings.destroy(of);
   await models.evidence.destroy(of);
   await models.heardSounds.destroy(of);
+  await models.pebbleChecks.destroy(of);
   await insertRows(
     'readings',
     read.map((a) => readingRow(a, sessionId)),
     transaction,
   );
   await insertRows('evidence', runs, transaction);
-  await insertRows('heard_sounds', heard, transaction);
+  await insertRows('heard_sounds', heardIn(session, counted), transaction);
+  await insertRows('pebble_checks', checksIn(session, counted), transaction);
   await models.sessions.update({ stale: 0 }, { where: { id: sessionId }, transaction });
 }

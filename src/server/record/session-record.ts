@@ -81,6 +81,7 @@ const answerOf = (row: AnswerRow): AnswerEntry => ({
   ...(row.marked_by ? { by: row.marked_by } : {}),
   ...(row.why ? { why: row.why as Why } : {}),
   ...(row.partner_id ? { partnerId: row.partner_id } : {}),
+  ...(row.pebbles ? { pebbles: JSON.parse(row.pebbles) as NonNullable<AnswerEntry['pebbles']> } : {}),
 });
 
 const entryOf = (row: LogRow): Entry =>
@@ -203,6 +204,7 @@ const ANSWER_COLUMNS = [
   'marked_by',
   'why',
   'partner_id',
+  'pebbles',
 ] as const satisfies readonly (keyof AnswerRow)[];
 const LOG_COLUMNS = ['id', 'at', 'kind', 'detail'] as const satisfies readonly (keyof LogRow)[];
 

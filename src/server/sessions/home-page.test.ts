@@ -29,9 +29,12 @@ test('the page for families stays one page and readable at nine, for 200 seeded 
       step: pick(task.steps).id,
       minutes: 5 + Math.floor(random() * 11),
       sound: random() < 0.3 ? pick(['s', 'm', 'p', 't']) : undefined,
+      pattern: pick(['closing-first', 'opening-s', 'last-stops', 'keeps-rime']),
       seed: i + 1,
     });
-    const { plan } = await openPlan(await newPlan(groupId, wish));
+    // A sound that a game has no words for is asked for no longer.
+    const id = await newPlan(groupId, wish).catch(() => newPlan(groupId, { ...wish, sound: undefined }));
+    const { plan } = await openPlan(id);
     const page = await homePaper(await startSession(groupId, plan));
     expect(page.played.length).toBeLessThanOrEqual(LINES.played);
     expect(page.words.length).toBeLessThanOrEqual(LINES.words);

@@ -18,6 +18,11 @@ import { getSettings } from '../setting/settings';
 import { preparedBank } from '../words/bank';
 import { wordsAside } from '../words/put-aside';
 import { listGroups } from '../people/groups';
+import { placeOf } from '../../core/answers/spots';
+import { pebbleWord, pebbleWords, type PebbleWord } from '../../core/games/pebbles';
+import { verdictOn } from '../../core/progress/pebbles';
+import { settle } from '../../core/progress/settle';
+import { slipsOf } from '../answers/kept-evidence';
 import { habitsOfChildren } from './habits';
 import { pacesOf } from './paces';
 import { replayPlan, sessionLog, sessionRecord, type Participant } from '../record/session-record';
@@ -63,6 +68,8 @@ export interface PlaySession {
   readonly children: readonly Participant[];
   /** Children of the group who may still come. */
   readonly others: readonly Participant[];
+  /** Pebble checks: what a slip of an item could be checked with, and what is settled already. */
+  readonly pebbles: Pebbles;
   /** What each child has said before. */
   readonly habits: Readonly<Record<string, Habits>>;
   readonly plan: SessionPlan;
@@ -70,6 +77,56 @@ export interface PlaySession {
   readonly minutes: number;
   readonly startedAt: number;
   readonly log: readonly Entry[];
+}
+
+/** All that Play needs to offer a pebble check and to play it. */
+interface Pebbles {
+  /** By item, then by index of the sound. */
+  readonly checks: Readonly<Record<string, Readonly<Record<number, PebbleWord>>>>;
+  /** More words of a place, for who says the first one well. */
+  readonly more: Readonly<Record<string, readonly PebbleWord[]>>;
+  /** What is open for a child already, by sound and place: its check is at hand before a slip. */
+  readonly open: Readonly<Record<string, readonly string[]>>;
+  /** What is settled for a child: nothing is offered for it. */
+  readonly settled: Readonly<Record<string, readonly string[]>>;
+}
+
+const NO_PEBBLES: Pebbles = { checks: {}, more: {}, open: {}, settled: {} };
+/** Words of a place that go with a session. */
+const MORE_WORDS = 6;
+
+/** What the items of these rounds could be checked with. */
+function pebblesFor(rounds: readonly PlayRound[], material: Material): Pick<Pebbles, 'checks' | 'more'> {
+  const checks: Record<string, Record<number, PebbleWord>> = {};
+  const more: Record<string, readonly PebbleWord[]> = {};
+  for (const { task, items } of rounds) {
+    if (!taskOf(task).wholeWord) continue;
+    for (const item of Object.values(items)) {
+      const word = material.byName.get(item.word);
+      if (!word || item.marks.length !== word.sounds.length) continue;
+      word.sounds.forEach((_, at) => {
+        const made = pebbleWord(word, at, material);
+        if (!made) return;
+        (checks[item.key] ??= {})[at] = made;
+        more[placeOf(made.key)] ??= pebbleWords(placeOf(made.key), material).slice(0, MORE_WORDS);
+      });
+    }
+  }
+  return { checks, more };
+}
+
+/** What is open and what is settled for each child, as sound and place. */
+async function settledFor(childIds: readonly string[], now: number): Promise<Pick<Pebbles, 'open' | 'settled'>> {
+  const seen = await slipsOf(childIds, now);
+  const each = [...seen].map(([id, of]) => {
+    const keys = [...new Set(of.checks.map((c) => c.key))];
+    const known = keys.filter((key) => verdictOn(of.checks, key, now) !== 'open');
+    return { id, settled: known, open: settle(of, now).open.flatMap((o) => (o.verdict === 'open' ? [o.key] : [])) };
+  });
+  return {
+    open: Object.fromEntries(each.filter((e) => e.open.length).map((e) => [e.id, e.open])),
+    settled: Object.fromEntries(each.filter((e) => e.settled.length).map((e) => [e.id, e.settled])),
+  };
 }
 
 /** The answers of a round as other accents say them, where they are judged by their sounds. */
@@ -181,12 +238,13 @@ export async function playSession(id: string): Promise<PlaySession> {
   const spoken = [...new Set(session.children.flatMap((c) => c.ownWay.accent ?? []))].filter(
     (accent) => accent !== session.accent,
   );
-  const [paceOf, accents, group, habits, settings] = await Promise.all([
+  const [paceOf, accents, group, habits, settings, settled] = await Promise.all([
     pacesOf(session.groupId),
     Promise.all(spoken.map((accent) => preparedBank(accent, session.conventions))),
     listGroups().then((all) => all.find((g) => g.id === session.groupId)),
     habitsOfChildren(session.childIds),
     getSettings(),
+    settledFor(session.childIds, Date.now()),
   ]);
   // A round's place in the list is in its answers' turns, so a round that cannot be made keeps its place with nothing
   // in it.
@@ -208,6 +266,14 @@ export async function playSession(id: string): Promise<PlaySession> {
     mixed,
     children: session.children,
     habits,
+    pebbles: {
+      ...NO_PEBBLES,
+      ...pebblesFor(
+        playable.map((m) => m.shown),
+        material,
+      ),
+      ...settled,
+    },
     others,
     plan: replayPlan({ rounds: stored, childIds: session.childIds }),
     rounds: session.rounds.map((round, i) => {

@@ -12,8 +12,9 @@ import { routineOf } from '../../core/games/routine';
 import type { Step } from '../../core/games/step';
 import type { Task } from '../../core/games/task';
 import { accentOf, ACCENTS, type AccentId } from '../../core/phonology/accents';
-import { cellsOf } from '../../core/progress/sound-map';
+import { cellsOf } from '../../core/progress/cells';
 import { guessOf } from '../../core/progress/guessing';
+import { modelOf } from '../../core/progress/model';
 import { rungOf } from '../../core/progress/ladders';
 import type { Plan } from '../../core/sessions/running-order';
 import { makePlan, SHAPES } from '../../core/sessions/shapes';
@@ -67,6 +68,7 @@ const evidenceOf = (item: Item): unknown =>
     task: item.task,
     outcome: 'not-yet',
     slip: 'lost-sound',
+    said: null,
     missed: [0],
     sounds: item.marks.map((m) => m.ipa),
   });
@@ -105,7 +107,7 @@ function changesOf(plan: Plan, shop: Workshop): unknown[] {
   let now = plan;
   const make = (change: PlanChange): void => {
     try {
-      const { plan: next, said } = changed(now, change, shop, [{ general: 30, family: {} }]);
+      const { plan: next, said } = changed(now, change, shop, [modelOf([], 0)]);
       out.push([next, said ?? null]);
       now = next;
     } catch {

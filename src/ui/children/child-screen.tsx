@@ -39,31 +39,27 @@ const Answer = ({ answer }: { answer: RecentAnswer }) => (
 );
 
 /** A page a child: where they are and why, what is next, which sounds hold, what was said lately. */
-export function ChildScreen({ page, patterns }: { page: ChildPage; patterns: readonly string[] }) {
+export function ChildScreen({ page }: { page: ChildPage }) {
   const stale = page.ladders.filter((l) => l.stale);
   return (
     <>
-      <div className="grid gap-x-12 gap-y-8 lg:grid-cols-[minmax(0,1fr)_22rem]">
+      <div className="grid gap-x-12 gap-y-6 lg:grid-cols-[minmax(0,1fr)_22rem]">
         <div className="min-w-0">
           <Head page={page} />
-          <p className="mt-1 mb-3 max-w-3xl text-xl leading-snug">{page.summary}</p>
+          <p className="mt-1 max-w-3xl text-xl leading-snug">{page.summary}</p>
+        </div>
+        <div className="min-w-0 lg:col-start-2 lg:row-span-2 lg:row-start-1">
+          <NextCard page={page} chosenOn={page.chosen ? format(page.chosen.at, 'd MMMM') : null} />
+        </div>
+        <div className="min-w-0 lg:col-start-1 lg:row-span-2 lg:row-start-2">
           <LadderPaths
             ladders={page.ladders}
             ruleNote={page.rule === 'plain' ? say.rule(RULE_WORDS.plain.name, PLAIN_ERRS) : null}
           />
           <Lately page={page} />
         </div>
-        <div className="flex min-w-0 flex-col gap-6">
-          <NextCard
-            childId={page.id}
-            name={page.name}
-            groupId={page.groupId}
-            next={page.next}
-            chosen={page.chosen}
-            chosenOn={page.chosen ? format(page.chosen.at, 'd MMMM') : null}
-            ladders={page.ladders}
-          />
-          <SoundMapView map={page.map} chart={page.chart} patterns={patterns} />
+        <div className="min-w-0 lg:col-start-2">
+          <SoundMapView map={page.map} chart={page.chart} />
         </div>
       </div>
       <div className="mt-12 grid gap-x-12 gap-y-10 lg:grid-cols-[minmax(0,1fr)_22rem]">
@@ -205,7 +201,7 @@ function Head({ page }: { readonly page: ChildPage }) {
   return (
     <div className="flex flex-wrap items-baseline gap-x-4">
       <h1 className="min-w-0 text-4xl wrap-anywhere">{page.name}</h1>
-      <p className="min-w-0 flex-1 text-muted">
+      <p className="order-last min-w-0 basis-full text-muted sm:order-none sm:flex-1 sm:basis-0">
         <Link className="underline decoration-line-strong underline-offset-4" href="/children">
           {page.groupName}
         </Link>

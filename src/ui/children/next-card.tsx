@@ -2,95 +2,80 @@
 
 import { useState, useTransition } from 'react';
 import { chooseNext } from '@/actions/next-steps';
-import { playStep } from '@/actions/sessions';
+import { playPebbles, playStep } from '@/actions/sessions';
 import { capital } from '@/core/in-words';
-import type { NextStep } from '@/core/progress/next-step';
-import type { ShownLadder } from '@/server/children/child-page';
-import type { Chosen } from '@/server/children/progress';
+import type { ChildPage, ShownLadder, ShownNext } from '@/server/children/child-page';
+import { Button } from '../kit/button';
 import { ErrorMessage } from '../kit/message';
+import { SelectField } from '../kit/select';
 import { nextCard as say } from './text';
 
 interface NextCardProps {
-  readonly childId: string;
-  readonly name: string;
-  readonly groupId: string;
-  readonly next: readonly NextStep[];
-  readonly chosen: Chosen | null;
+  readonly page: ChildPage;
   readonly chosenOn: string | null;
-  /** Every step there is to choose from. */
-  readonly ladders: readonly ShownLadder[];
 }
 
-/** What to play next and why, played in one tap; another step can be chosen, and the choice is kept as such. */
-export function NextCard({ childId, name, groupId, next, chosen, chosenOn, ladders }: NextCardProps) {
+type Run = (work: () => Promise<{ error?: string } | void>) => void;
+
+/**
+ * What to play next and why, with words to try now, played in one tap; then what nobody can tell yet and the check that
+ * settles it. Another step can be chosen, and the choice is kept as such.
+ */
+export function NextCard({ page, chosenOn }: NextCardProps) {
+  const { id, name, groupId, next, chosen, notices, open } = page;
   const [choosing, setChoosing] = useState(false);
   const [error, setError] = useState<string | null>(null);
   const [running, begin] = useTransition();
-  const run = (work: () => Promise<{ error?: string } | void>): void =>
+  const run: Run = (work) =>
     begin(async () => {
       const state = await work().catch(() => ({ error: say.serverCannotReached }));
       setError(state?.error ?? null);
       if (!state?.error) setChoosing(false);
     });
-  const [first, second] = next;
-  const main = chosen?.step ?? first;
-  const play = (step: NextStep): void => run(() => playStep(groupId, step.ladder, step.rung, [childId]));
+  const main = chosen?.shown ?? next[0];
+  const second = chosen ? next[0] : next[1];
+  const play = ({ ladder, rung, pattern }: ShownNext): void =>
+    run(() => playStep(groupId, { ladder, rung, pattern }, [id]));
   return (
     <section aria-labelledby="next" className="rounded-2xl bg-marigold-soft px-5 py-4">
-      {main ? (
-        <>
-          <h2 id="next" className="text-2xl leading-tight">
-            {say.next(main.rungOf.does)}
-          </h2>
-          <p className="mt-1.5 leading-snug">
-            {chosen ? (
-              <>
-                {say.chosenBy(chosen.by)}
-                {chosenOn && say.on(chosenOn)}.{first && first.rungOf !== main.rungOf && say.ours(first.rungOf.does)}
-              </>
-            ) : (
-              main.reason
-            )}
-          </p>
-          <div className="mt-3 flex flex-wrap gap-2">
-            <button type="button" className="action" disabled={running} onClick={() => play(main)}>
-              {say.playThis}
-            </button>
-            <button type="button" className="plain" aria-expanded={choosing} onClick={() => setChoosing(!choosing)}>
-              {say.anotherStep}
-            </button>
-            {chosen && (
-              <button
-                type="button"
-                className="quiet"
-                disabled={running}
-                onClick={() => run(() => chooseNext(childId, null))}
-              >
-                {say.backToOurs}
-              </button>
-            )}
-          </div>
-          {second && !choosing && (
-            <p className="mt-3 border-t border-line-strong/40 pt-2.5 leading-snug">
-              {say.or} <b className="font-word">{second.rungOf.does}.</b> {second.reason}{' '}
-              <button
-                type="button"
-                className="quiet min-h-9 px-1 text-ink"
-                disabled={running}
-                onClick={() => play(second)}
-              >
-                {say.playThat}
-                <span className="sr-only">: {second.rungOf.does}</span>
-              </button>
-            </p>
-          )}
-        </>
-      ) : (
+      {notices.map((text) => (
+        <p key={text} className="mb-3 border-l-4 border-marigold pl-3 leading-snug font-bold">
+          {text}
+        </p>
+      ))}
+      {!main && (
         <h2 id="next" className="text-2xl leading-tight">
           {say.climbedEveryLadder(name)}
         </h2>
       )}
-      {choosing && <AnotherStep running={running} run={run} childId={childId} ladders={ladders} />}
+      {main && (
+        <>
+          <h2 id="next" className="text-2xl leading-tight">
+            {say.next(main.pattern ? say.hearWhatSlips : main.does)}
+          </h2>
+          <p className="mt-1.5 leading-snug">
+            {chosen ? say.chosenWith({ by: chosen.by, on: chosenOn }, main.words) : main.reason}
+          </p>
+          <div className="mt-3 flex flex-wrap gap-2">
+            <Button kind="action" disabled={running} onClick={() => play(main)}>
+              {say.playThis}
+            </Button>
+            <Button aria-expanded={choosing} onClick={() => setChoosing(!choosing)}>
+              {say.anotherStep}
+            </Button>
+            {chosen && (
+              <Button kind="quiet" disabled={running} onClick={() => run(() => chooseNext(id, null))}>
+                {say.backToOurs}
+              </Button>
+            )}
+          </div>
+          {second && !choosing && <Second second={second} chosen={chosen !== null} running={running} play={play} />}
+        </>
+      )}
+      {choosing && <AnotherStep running={running} run={run} childId={id} ladders={page.ladders} />}
+      {open.length > 0 && (
+        <Unsettled open={open} running={running} onCheck={(key) => run(() => playPebbles(id, key))} />
+      )}
       {error && (
         <div className="mt-3">
           <ErrorMessage>{error}</ErrorMessage>
@@ -100,41 +85,78 @@ export function NextCard({ childId, name, groupId, next, chosen, chosenOn, ladde
   );
 }
 
-/** Every step of every ladder, to choose from. */
-function AnotherStep({
-  running,
-  run,
-  childId,
-  ladders,
-}: Pick<NextCardProps, 'childId' | 'ladders'> & {
+interface SecondProps {
+  readonly second: ShownNext;
+  readonly chosen: boolean;
   readonly running: boolean;
-  readonly run: (work: () => Promise<{ error?: string } | void>) => void;
-}) {
+  readonly play: (step: ShownNext) => void;
+}
+
+/** The other choice; beside an adult's own it is what we would have played. */
+const Second = ({ second, chosen, running, play }: SecondProps) => (
+  <p className="mt-3 border-t border-line-strong/40 pt-2.5 leading-snug">
+    {chosen ? say.ours : say.or} <b className="font-word">{second.pattern ? say.hearWhatSlips : second.does}.</b>{' '}
+    {second.reason}{' '}
+    <Button kind="quiet" className="min-h-9 px-1 text-ink" disabled={running} onClick={() => play(second)}>
+      {say.playThat}
+      <span className="sr-only">: {second.does}</span>
+    </Button>
+  </p>
+);
+
+interface UnsettledProps {
+  readonly open: ChildPage['open'];
+  readonly running: boolean;
+  readonly onCheck: (key: string) => void;
+}
+
+/** What slipped and may be speech, with the check that would settle it. */
+const Unsettled = ({ open, running, onCheck }: UnsettledProps) => (
+  <div className="mt-3 border-t border-line-strong/40 pt-2.5">
+    <h3 className="text-lg">{say.toSettle}</h3>
+    {open.some((o) => o.play) && <p className="leading-snug">{say.mayHear}</p>}
+    <ul>
+      {open.map((o) => (
+        <li key={o.key} className="mt-1 leading-snug">
+          {o.text}{' '}
+          {o.play && (
+            <Button kind="quiet" className="min-h-9 px-1 text-ink" disabled={running} onClick={() => onCheck(o.key)}>
+              {say.pebbleCheck}
+              <span className="sr-only">: {o.text}</span>
+            </Button>
+          )}
+        </li>
+      ))}
+    </ul>
+  </div>
+);
+
+interface AnotherProps {
+  readonly childId: string;
+  /** Every step there is to choose from. */
+  readonly ladders: readonly ShownLadder[];
+  readonly running: boolean;
+  readonly run: Run;
+}
+
+/** Every step of every ladder, to choose from. */
+function AnotherStep({ running, run, childId, ladders }: AnotherProps) {
   return (
-    <label className="mt-3 block">
-      <span className="mb-1 block">{say.choiceKeptShown}</span>
-      <select
-        className="field"
-        defaultValue=""
+    <div className="mt-3">
+      <SelectField
+        label={say.choiceKeptShown}
+        placeholder={say.chooseAStep}
+        value=""
         disabled={running}
-        onChange={(e) => {
-          const [ladder, rung] = e.target.value.split('|');
+        options={ladders.map((l) => ({
+          heading: l.name,
+          options: l.rungs.map((r): [string, string] => [`${l.id}|${r.id}`, capital(r.does)]),
+        }))}
+        onChange={(value) => {
+          const [ladder, rung] = value.split('|');
           if (ladder && rung) run(() => chooseNext(childId, { ladder, rung }));
         }}
-      >
-        <option value="" disabled>
-          {say.chooseAStep}
-        </option>
-        {ladders.map((l) => (
-          <optgroup key={l.id} label={l.name}>
-            {l.rungs.map((r) => (
-              <option key={r.id} value={`${l.id}|${r.id}`}>
-                {capital(r.does)}
-              </option>
-            ))}
-          </optgroup>
-        ))}
-      </select>
-    </label>
+      />
+    </div>
   );
 }

@@ -10,20 +10,13 @@ import { soundMapView as say } from './text';
 const LOOK = {
   holds: 'bg-ink text-card',
   slips: 'bg-card font-bold shadow-[inset_0_0_0_3px_var(--color-marigold)]',
+  open: 'border-2 border-dashed border-line-strong bg-card',
   'little-seen': 'text-muted',
 } as const;
-const STATE = { holds: 'holds', slips: 'slips', 'little-seen': say.tooLittleSeen } as const;
+const STATE = { holds: 'holds', slips: 'slips', open: say.openYet, 'little-seen': say.tooLittleSeen } as const;
 
 /** The chart of sounds with what holds and what slips in one place of the word: dark, ringed, pale. */
-export function SoundMapView({
-  map,
-  chart,
-  patterns,
-}: {
-  map: SoundMap;
-  chart: ChildPage['chart'];
-  patterns: readonly string[];
-}) {
+export function SoundMapView({ map, chart }: { map: SoundMap; chart: ChildPage['chart'] }) {
   const seen = (spot: Spot): number => map.cells.filter((c) => c.spot === spot && c.state !== 'little-seen').length;
   const [spot, setSpot] = useState<Spot>(
     map.cells.find((c) => c.state === 'slips')?.spot ?? (seen('first') >= seen('last') ? 'first' : 'last'),
@@ -80,11 +73,6 @@ export function SoundMapView({
         </ul>
       )}
       <p className="mt-2 text-[0.95rem] leading-snug text-muted">{say.filledHoldsRinged}</p>
-      {patterns.map((p) => (
-        <p key={p} className="mt-1 leading-snug font-bold">
-          {p}
-        </p>
-      ))}
     </section>
   );
 }

@@ -184,9 +184,13 @@ export const menus = {
 export const nextCard = {
   serverCannotReached: 'We can’t reach the server. Nothing was changed.',
   next: (does: string) => `Next: ${does}`,
-  chosenBy: (by: string | null) => `Chosen by ${by ?? 'an adult'}`,
-  on: (chosenOn: string) => ` on ${chosenOn}`,
-  ours: (does: string) => ` We’d have suggested: ${does}.`,
+  chosenWith: ({ by, on }: { by: string | null; on: string | null }, words: readonly string[]) =>
+    `Chosen by ${by ?? 'an adult'}${on ? ` on ${on}` : ''}.${words.length ? ` Try ${words.join(' and ')}.` : ''}`,
+  ours: 'We’d have suggested:',
+  hearWhatSlips: 'hear it and say it',
+  toSettle: 'What we can’t tell yet',
+  mayHear: 'They may hear these and just not be able to say them yet, so they don’t count either way.',
+  pebbleCheck: 'Play the pebble check',
   playThis: 'Play this',
   anotherStep: 'Another step',
   backToOurs: 'Use the suggestion',
@@ -226,6 +230,7 @@ export const ownWay = {
 
 export const soundMapView = {
   tooLittleSeen: 'not enough seen yet',
+  openYet: 'not settled yet: it may be how they say it',
   /** One sound in one place; `low` and `high` are shares of 1. */
   cell: (where: string, state: string, cell: Seen) =>
     cell.asked >= 4
@@ -235,5 +240,5 @@ export const soundMapView = {
   sounds: (x: string) => `Sounds ${x}`,
   whereWord: 'Where in the word',
   filledHoldsRinged:
-    'Filled: secure. Ringed: often missed. Pale: not enough seen yet. We name a pattern only when it’s unlikely to be chance.',
+    'Filled: secure. Ringed: often missed. Dashed: it may be how they say it. Pale: not enough seen yet. We name a pattern only when it’s unlikely to be chance.',
 } as const;

@@ -7,6 +7,7 @@ import { brief } from '@/core/sessions/initials';
 import { roundOf, type AnswerEntry } from '@/core/sessions/log';
 import { Chip } from '../kit/chip';
 import { differ, toggleHelp, toggleSelfCorrected, toggleShown } from './run/acts';
+import { offerOf, putOffKey } from './run/pebbles';
 import type { Run } from './run/run';
 import { useNames, useRun, useStore } from './use-run';
 import { afterMark as say } from './text';
@@ -60,6 +61,7 @@ export function AfterMark() {
         <span className="shrink-0 text-muted">{together(last) ? say.whoDiffered : `${name}:`}</span>
       )}
       {last.outcome === 'with-help' && last.childId !== null && <Helps last={last} />}
+      {spoke(last) && <PebbleOffer />}
       {spoke(last) && <How last={last} />}
       {together(last) && <WhoDiffered last={last} />}
     </div>
@@ -81,6 +83,27 @@ function Helps({ last }: LastProps) {
       {HELP_WORDS[help]}
     </Chip>
   ));
+}
+
+/** A slip that may be no more than how the child speaks: a check, now or not. */
+function PebbleOffer() {
+  const store = useStore();
+  const run = useRun((all) => all);
+  const offer = offerOf(run);
+  if (!offer) return null;
+  const { putOff } = run.view;
+  return (
+    <>
+      <Chip size="small" onClick={() => store.show({ dialog: 'pebbles' })}>
+        {say.pebbleCheck}
+        <span className="sr-only">{say.speechOrNot}</span>
+      </Chip>
+      <Chip size="small" onClick={() => store.show({ putOff: [...putOff, putOffKey(offer)] })}>
+        {say.notNow}
+        <span className="sr-only">{say.noCheck}</span>
+      </Chip>
+    </>
+  );
 }
 
 /** Put right by the child; shown and not said. */

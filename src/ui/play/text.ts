@@ -1,6 +1,10 @@
 /** Every sentence of this room, file by file: read it aloud before you change it. */
 
 export const afterMark = {
+  pebbleCheck: 'Pebble check',
+  speechOrNot: ': do they hear it, or is it how they say it?',
+  notNow: 'Not now',
+  noCheck: ': no pebble check',
   allJoinIt: 'All join it up:',
   moreAbout: (name: string, x: string) => `More about ${name}: ${x}`,
   putRight: 'corrected',
@@ -76,6 +80,7 @@ export const side = {
 } as const;
 
 export const tools = {
+  pebbleCheck: 'Pebble check',
   beatItOut: 'Tap it out',
   saidAgain: 'Said again',
   slower: (slowed: string) => `Slower${slowed}`,

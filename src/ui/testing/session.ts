@@ -52,6 +52,7 @@ export function sessionOf(children = 3, ways: readonly Way[] = ['individual', 'i
     children: ids.map((id) => ({ id, name: id.toUpperCase(), ownWay: NO_OWN_WAY, plant: null })),
     others: [{ id: 'z', name: 'Z', ownWay: NO_OWN_WAY, plant: null }],
     habits: {},
+    pebbles: { checks: {}, more: {}, open: {}, settled: {} },
     plan: {
       rounds: ways.map((way) => ({ words: WORDS, turns: 2 * children, way, inOrder: false })),
       children: ids,

@@ -71,7 +71,7 @@ function PlayStep({ groupId, ladder, rung, does, childIds }: PlayStepProps) {
           begin(async () =>
             setError(
               (
-                await playStep(groupId, ladder, rung, [...childIds]).catch(() => ({
+                await playStep(groupId, { ladder, rung }, [...childIds]).catch(() => ({
                   error: say.serverCannotReached,
                 }))
               )?.error ?? null,

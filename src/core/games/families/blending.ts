@@ -16,6 +16,7 @@ import { sure } from '../../sure';
 import { makingOf } from '../../phonology/sounds';
 import { bestOf, firstOf, foilKind, ipaOf, lastOf, script } from './common';
 import { beatsVary, joinBeats } from './syllables';
+import { TWINS } from './twins';
 
 /** Words by their shape, easy to hard. */
 export const soundSteps: readonly Step[] = [
@@ -321,5 +322,5 @@ export const BLENDING_FAMILY: Family = {
     ),
     needsLarger: ['first-sounds/same'],
   },
-  tasks: [BLENDING, PICTURES],
+  tasks: [BLENDING, PICTURES, TWINS],
 };

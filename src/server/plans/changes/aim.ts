@@ -1,9 +1,8 @@
 import { generate } from '../../../core/games/generate';
-import { stepPoints } from '../../../core/games/hardness';
 import type { Item } from '../../../core/games/item';
 import type { Step } from '../../../core/games/step';
-import { guessOf } from '../../../core/progress/guessing';
-import { chanceOf, expectedInWords, groupChance, JUST_RIGHT } from '../../../core/progress/just-right';
+import { expectedInWords, groupForecast, JUST_RIGHT } from '../../../core/progress/just-right';
+import { forecast } from '../../../core/progress/model';
 import { SPARES } from '../../../core/sessions/shapes';
 import { setSizeFor } from '../../../core/sessions/turns';
 import { sure } from '../../../core/sure';
@@ -15,17 +14,17 @@ import { aim as say } from '../text';
 const AIM_FROM = 40;
 
 /** The step of the same game, and the words, of which about eight in ten should come off for these children. */
-export function aimed({ plan, round, task, shop, abilities }: RoundWork): Reworked {
+export function aimed({ plan, round, task, shop, models }: RoundWork): Reworked {
   if (task.inOrder || task.together) throw new Problem(say.gamePlayedRow);
   const far = (points: number, step: Step): number =>
-    Math.abs(groupChance(abilities, task.family, points, guessOf(task.id, step.id)) - JUST_RIGHT);
+    Math.abs(groupForecast(models, { task: task.id, step: step.id, points }) - JUST_RIGHT);
   const size = round.items.length || setSizeFor(shop.children);
   const made = task.steps.flatMap((step) => {
     const { items, model } = generate(task, step, shop.bank, { ...requestOf(plan, shop, round.seed), size: AIM_FROM });
     // A child's ability is known by steps, so an item counts as its step does, and by how it differs from the usual
     // item of it.
     const usual = [...items].sort((a, b) => a.difficulty - b.difficulty)[Math.floor(items.length / 2)]?.difficulty ?? 0;
-    const pointsOf = (item: Item): number => stepPoints(task, step) + item.difficulty - usual;
+    const pointsOf = (item: Item): number => item.difficulty - usual;
     const off = (item: Item): number => far(pointsOf(item), step);
     const near = [...items].sort((a, b) => off(a) - off(b) || (a.key < b.key ? -1 : 1)).slice(0, size);
     return near.length >= Math.min(size, 3)
@@ -43,9 +42,9 @@ export function aimed({ plan, round, task, shop, abilities }: RoundWork): Rework
   });
   const [best] = made.sort((a, b) => a.off - b.off);
   if (!best) throw new Problem(say.enoughWordsMake);
-  const guess = guessOf(task.id, best.step.id);
-  const chances = abilities.map(
-    (a) => best.points.reduce((sum, p) => sum + chanceOf(a, task.family, p, guess), 0) / best.points.length,
+  const of = { task: task.id, step: best.step.id };
+  const chances = models.map(
+    (m) => best.points.reduce((sum, points) => sum + forecast(m, { ...of, points }).chance, 0) / best.points.length,
   );
   const next = {
     ...round,

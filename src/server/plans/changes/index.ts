@@ -1,5 +1,5 @@
 import type { PlanChange } from '../../../core/formats/plan-file';
-import type { Ability } from '../../../core/progress/just-right';
+import type { Model } from '../../../core/progress/model';
 import type { Plan } from '../../../core/sessions/running-order';
 import { Problem } from '../../storage/problems';
 import type { Workshop } from '../workshop';
@@ -37,14 +37,14 @@ interface Changed {
 }
 
 /** The plan with a change made that needs the word bank. Throws a Problem that says why it cannot be made. */
-export function changed(plan: Plan, change: PlanChange, shop: Workshop, abilities: readonly Ability[] = []): Changed {
+export function changed(plan: Plan, change: PlanChange, shop: Workshop, models: readonly Model[] = []): Changed {
   if (change.kind === 'show') return { plan };
   if (change.kind === 'aside') return { plan: withoutWord(plan, change.word, shop) };
   if (change.kind === 'add-round') return { plan: withRound(plan, change, shop) };
   const round = plan.rounds.find((r) => r.id === change.round);
   if (!round) throw new Problem(say.roundPlanMore, 404);
   const make = CHANGES[change.kind] as (work: RoundWork, change: RoundChange) => Reworked;
-  const { next, said } = make(roundWork(plan, round, shop, abilities), change);
+  const { next, said } = make(roundWork(plan, round, shop, models), change);
   return {
     plan: { ...plan, rounds: plan.rounds.map((r) => (r.id === round.id ? next : r)) },
     ...(said === undefined ? {} : { said }),

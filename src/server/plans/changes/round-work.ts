@@ -4,7 +4,7 @@ import type { Material } from '../../../core/games/material';
 import { readKey } from '../../../core/games/spec';
 import type { Step } from '../../../core/games/step';
 import type { Task } from '../../../core/games/task';
-import type { Ability } from '../../../core/progress/just-right';
+import type { Model } from '../../../core/progress/model';
 import type { Plan, PlannedRound } from '../../../core/sessions/running-order';
 import { sure } from '../../../core/sure';
 import type { Workshop } from '../workshop';
@@ -17,7 +17,7 @@ export interface RoundWork {
   readonly step: Step;
   readonly shop: Workshop;
   /** What is known of those who are here. */
-  readonly abilities: readonly Ability[];
+  readonly models: readonly Model[];
 }
 
 /** What becomes of a round, and what there is to say about it. */
@@ -26,14 +26,9 @@ export interface Reworked {
   readonly said?: string;
 }
 
-export const roundWork = (
-  plan: Plan,
-  round: PlannedRound,
-  shop: Workshop,
-  abilities: readonly Ability[],
-): RoundWork => {
+export const roundWork = (plan: Plan, round: PlannedRound, shop: Workshop, models: readonly Model[]): RoundWork => {
   const task = taskOf(round.task);
-  return { plan, round, task, step: stepOf(task, round.step), shop, abilities };
+  return { plan, round, task, step: stepOf(task, round.step), shop, models };
 };
 
 /** What a round of the plan is made with, besides its own words. */

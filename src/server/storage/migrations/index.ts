@@ -11,6 +11,7 @@ import * as putAside from './0008-put-aside';
 import * as mixed from './0009-mixed';
 import * as shapes from './0010-shapes';
 import * as plants from './0011-plants';
+import * as pebbles from './0012-pebbles';
 
 interface Migration {
   up(parameters: { context: QueryInterface }): Promise<void>;
@@ -29,6 +30,7 @@ const MIGRATIONS: readonly { name: string; migration: Migration }[] = [
   { name: '0009-mixed', migration: mixed },
   { name: '0010-shapes', migration: shapes },
   { name: '0011-plants', migration: plants },
+  { name: '0012-pebbles', migration: pebbles },
 ];
 
 /** Brings a database file up to date; does nothing where it is. */

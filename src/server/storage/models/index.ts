@@ -82,6 +82,7 @@ export interface AnswerRow {
   partner_id: string | null;
   differs: 0 | 1;
   second: 0 | 1;
+  pebbles: string | null;
 }
 export interface LogRow {
   id: string;
@@ -115,11 +116,31 @@ export interface EvidenceRow {
   day: number;
   marks: string;
   helps: string;
+  marked_by: string | null;
 }
 interface HeardSoundsRow {
   child_id: string;
   session_id: string;
   cells: string;
+  at: number;
+}
+/** One word of a pebble check, in the order they were played in its session. */
+export interface PebbleCheckRow {
+  child_id: string;
+  session_id: string;
+  place: number;
+  sound: string;
+  word: string;
+  says: string;
+  pebbles: 0 | 1;
+  told: number | null;
+  at: number;
+  day: number;
+}
+interface LocalStepsRow {
+  id: number;
+  at: number;
+  body: string;
 }
 export interface ChosenStepRow {
   id: string;
@@ -186,6 +207,8 @@ export interface Models {
   readonly readings: Table<ReadingRow>;
   readonly evidence: Table<EvidenceRow>;
   readonly heardSounds: Table<HeardSoundsRow>;
+  readonly pebbleChecks: Table<PebbleCheckRow>;
+  readonly localSteps: Table<LocalStepsRow>;
   readonly chosenSteps: Table<ChosenStepRow>;
 }
 
@@ -268,6 +291,7 @@ const ANSWERS: ColumnsOf<AnswerRow> = {
   partner_id: maybe,
   differs: whole,
   second: whole,
+  pebbles: maybe,
 };
 
 const LOG_ROWS: ColumnsOf<LogRow> = {
@@ -340,9 +364,25 @@ const EVIDENCE: ColumnsOf<EvidenceRow> = {
   day: whole,
   marks: text,
   helps: text,
+  marked_by: maybe,
 };
 
-const HEARD_SOUNDS: ColumnsOf<HeardSoundsRow> = { child_id: key, session_id: key, cells: text };
+const HEARD_SOUNDS: ColumnsOf<HeardSoundsRow> = { child_id: key, session_id: key, cells: text, at: whole };
+
+const PEBBLE_CHECKS: ColumnsOf<PebbleCheckRow> = {
+  child_id: key,
+  session_id: key,
+  place: only,
+  sound: text,
+  word: text,
+  says: text,
+  pebbles: whole,
+  told: maybeWhole,
+  at: whole,
+  day: whole,
+};
+
+const LOCAL_STEPS: ColumnsOf<LocalStepsRow> = { id: only, at: whole, body: text };
 
 const CHOSEN_STEPS: ColumnsOf<ChosenStepRow> = {
   id: key,
@@ -379,6 +419,8 @@ export function defineModels(sequelize: Sequelize): Models {
     readings: table('readings', READINGS),
     evidence: table('evidence', EVIDENCE),
     heardSounds: table('heard_sounds', HEARD_SOUNDS),
+    pebbleChecks: table('pebble_checks', PEBBLE_CHECKS),
+    localSteps: table('local_steps', LOCAL_STEPS),
     chosenSteps: table('chosen_steps', CHOSEN_STEPS),
   };
 }

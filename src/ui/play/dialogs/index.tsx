@@ -6,6 +6,7 @@ import { questionOf } from '@/core/sessions/question';
 import { Dialog } from '../../kit/dialog';
 import { DeviceDialog } from './device-dialog';
 import { KeysDialog } from './keys-dialog';
+import { PebblesDialog } from './pebbles-dialog';
 import { PeopleDialog } from './people-dialog';
 import { arrive, putAside, tick } from '../run/acts';
 import type { Heard } from './sound-pad';
@@ -198,6 +199,7 @@ const Keys = () => <KeysDialog onClose={useClose()} />;
 const Tools = () => <ToolsDialog onClose={useClose()} />;
 const Speaks = () => <SpeaksDialog onClose={useClose()} />;
 const People = () => <PeopleDialog onClose={useClose()} />;
+const Pebbles = () => <PebblesDialog onClose={useClose()} />;
 
 /** The dialog that is open. */
 export function Dialogs() {
@@ -225,6 +227,8 @@ export function Dialogs() {
       return <Speaks />;
     case 'people':
       return <People />;
+    case 'pebbles':
+      return <Pebbles />;
     case null:
       return null;
   }

@@ -98,3 +98,33 @@ export const keys = {
   theseKeys: 'these keys',
   keys: 'Keys',
 } as const;
+
+export const pebblesDialog = {
+  title: (name: string) => `Pebbles with ${name}`,
+  what: (word: string) =>
+    `Do they hear every sound in “${word}”? Put out eight pebbles, and show them how with another word first. Watch for mouths: use something bigger with very young children.`,
+  oneMore: 'They said that well, so try one more word.',
+  sayIt: (word: string) => `Say: “Say ${word}.” What do they say?`,
+  howSaid: 'What they say',
+  canTell: 'can’t tell',
+  push: (word: string, sound: string) =>
+    `Say: “Lips zipped. Push a pebble for each sound in ${word}.” Then: “Touch the one for ${sound}.”`,
+  pebbles: 'Pebbles',
+  allThere: (count: number) => `${count} pebbles, and the right one touched`,
+  notYet: 'Not yet',
+  tellApart: (word: string) =>
+    `Let them see your face, with a picture of the ${word} if you have one. Ask each question, and tap the ones they get wrong.`,
+  whichWrong: 'Questions they got wrong',
+  isIt: (word: string) => `Is it ${word}?`,
+  wrong: '(wrong)',
+  right: '(right)',
+  rightOf: (right: number, of: number) => `${right} of ${of} right: done`,
+  verdict: (verdict: 'speech' | 'awareness' | 'own-words' | 'talk' | 'open'): string =>
+    ({
+      speech: 'They hear it: it’s how they say it. Their answer counts as right.',
+      awareness: 'They can say it, but they don’t hear it yet. There’s a game for it on their page.',
+      'own-words': 'They can tell the words apart but can’t say it yet. Play words they can say.',
+      talk: 'They couldn’t tell the words apart on two days. Their page says what to do.',
+      open: 'Saved. We can’t tell yet, so it doesn’t count either way.',
+    })[verdict],
+} as const;

@@ -1,7 +1,7 @@
 import { caughtIn } from './catches';
 import type { LikelyAnswer } from '@/core/answers/likely';
 import type { Help, Outcome } from '@/core/answers/outcome';
-import type { AnswerEntry, Entry, SaidAs } from '@/core/sessions/log';
+import type { AnswerEntry, Entry, PebbleMark, SaidAs } from '@/core/sessions/log';
 import { hasWordOf } from '@/core/games/spec';
 import { sure } from '@/core/sure';
 import type { Run } from './run';
@@ -68,7 +68,7 @@ export const undo: Act = ({ state: { last } }) => (last ? [{ kind: 'undo', answe
 
 /** More about the newest answer: it takes its place. */
 const amend =
-  (more: Partial<Pick<AnswerEntry, 'helps' | 'selfCorrected' | 'shown'>>): Act =>
+  (more: Partial<Pick<AnswerEntry, 'helps' | 'selfCorrected' | 'shown' | 'pebbles'>>): Act =>
   ({ state: { last } }) => {
     if (!last) return NONE;
     const { id, at, ...rest } = last;
@@ -89,6 +89,19 @@ export const toggleSelfCorrected: Act = (run) =>
   run.state.last?.outcome === 'on-own' ? amend({ selfCorrected: run.state.last.selfCorrected !== true })(run) : NONE;
 
 export const toggleShown: Act = (run) => amend({ shown: run.state.last?.shown !== true })(run);
+
+/**
+ * What a pebble check showed. It goes with the slip it is about; where no slip came before it, it is the turn's own
+ * mark: right where the pebbles were.
+ */
+export const notePebbles =
+  (answerId: string | null, pebbles: readonly PebbleMark[]): Act =>
+  (run) => {
+    if (!pebbles.length) return NONE;
+    if (answerId !== null) return run.state.last?.id === answerId ? amend({ pebbles })(run) : NONE;
+    const heard = pebbles.some((p) => p.pebbles);
+    return mark(heard ? 'on-own' : 'not-yet', undefined, 0)(run).map((e) => ({ ...e, pebbles }) as NewEntry);
+  };
 
 /** A child answered otherwise than everyone did together; or did not, after all. */
 export const differ =

@@ -18,7 +18,18 @@ import { EMPTY, GAPS, type Draft } from './draft';
 import { run as say } from '../text';
 
 export type DialogName =
-  'note' | 'aside' | 'keys' | 'said' | 'device' | 'late' | 'pause' | 'finish' | 'tools' | 'speaks' | 'people';
+  | 'note'
+  | 'aside'
+  | 'keys'
+  | 'said'
+  | 'device'
+  | 'late'
+  | 'pause'
+  | 'finish'
+  | 'tools'
+  | 'speaks'
+  | 'people'
+  | 'pebbles';
 type Person = PlaySession['children'][number];
 
 /** What is only on the screen: gone with the page, and no part of the log. */
@@ -35,6 +46,8 @@ export interface View {
   /** Beats said so far; -1 where nothing is running. */
   readonly lit: number;
   readonly news: string | null;
+  /** Answers after which a check was put off: `child place`, for this sitting. */
+  readonly putOff: readonly string[];
 }
 
 export const FIRST_VIEW: View = {
@@ -45,6 +58,7 @@ export const FIRST_VIEW: View = {
   kindly: null,
   lit: -1,
   news: null,
+  putOff: [],
 };
 
 /** All a run is made of; everything else follows from it. */

@@ -44,7 +44,7 @@ export interface RunStore {
   readonly noteHelp: (help: Help) => void;
   readonly tapMissed: (index: number) => void;
   /** Changes what is only on the screen. */
-  readonly show: (more: Partial<Pick<View, 'covered' | 'dialog' | 'kindly' | 'news'>>) => void;
+  readonly show: (more: Partial<Pick<View, 'covered' | 'dialog' | 'kindly' | 'news' | 'putOff'>>) => void;
   readonly setStep: (step: RoutineStep) => void;
   /** Lights the beats one after another. */
   readonly beat: () => void;
@@ -189,7 +189,7 @@ class Store implements RunStore {
     this.note({ missed: rest.length < missed.length ? rest : [...missed, index].sort((a, b) => a - b) });
   };
 
-  readonly show = (more: Partial<Pick<View, 'covered' | 'dialog' | 'kindly' | 'news'>>): void => {
+  readonly show = (more: Partial<Pick<View, 'covered' | 'dialog' | 'kindly' | 'news' | 'putOff'>>): void => {
     this.view(more);
     this.hold();
   };

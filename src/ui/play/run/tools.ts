@@ -1,6 +1,7 @@
 import { ROUTINE_WORDS } from '@/core/games/routine-steps';
 import { skip, swap } from './acts';
 import { beatCount } from './beats';
+import { checkOfTurn } from './pebbles';
 import type { Run } from './run';
 import type { RunStore } from './store';
 import { tools as say } from '../text';
@@ -49,6 +50,12 @@ export const TOOLS: readonly Tool[] = [
     offered: (run) => inTurn(run) && !run.check,
     label: ({ draft, gaps }) => say.slower(draft.gap > 0 ? `: ${gaps[draft.gap]} s` : ''),
     does: (store) => store.slower(),
+  },
+  {
+    id: 'pebbles',
+    offered: (run) => inTurn(run) && checkOfTurn(run) !== null,
+    label: plain(say.pebbleCheck),
+    does: (store) => store.show({ dialog: 'pebbles' }),
   },
   {
     id: 'other-word',

@@ -1,7 +1,6 @@
 import type { Metadata } from 'next';
 import { guarded } from '@/app/guarded';
-import { capital } from '@/core/in-words';
-import { childPage, patternWords } from '@/server/children/child-page';
+import { childPage } from '@/server/children/child-page';
 import { ChildScreen } from '@/ui/children/child-screen';
 import { deskChildrenId as say } from '../../../text';
 
@@ -10,11 +9,5 @@ export const dynamic = 'force-dynamic';
 
 export default guarded(async ({ params }: { params: Promise<{ id: string }> }) => {
   const page = await childPage((await params).id);
-  return (
-    <ChildScreen
-      key={page.id}
-      page={page}
-      patterns={page.map.patterns.map((p) => capital(patternWords(p, page.accent)))}
-    />
-  );
+  return <ChildScreen key={page.id} page={page} />;
 });

@@ -1,5 +1,6 @@
 import { jsonError } from '@/actions/answer';
 import { explain, logBodySchema } from '@/core/formats/schemas';
+import { renewLocal } from '@/server/answers/local-steps';
 import { appendLog } from '@/server/record/append-log';
 import { Problem } from '@/server/storage/problems';
 import { apiSessionsIdLogRoute as say } from '../../../../text';
@@ -12,6 +13,9 @@ export async function POST(request: Request, { params }: { params: Promise<{ id:
     });
     const read = logBodySchema.safeParse(body);
     if (!read.success) throw new Problem(say.bodyFitNothing(explain(read.error)));
+    const finished = read.data.entries.some((e) => e.kind === 'finish');
+    // Off the way of whoever waits: how hard steps are here moves once in half a term.
+    if (finished) void renewLocal().catch((error: unknown) => console.error(say.localCouldNot, error));
     return Response.json({
       ...(await appendLog((await params).id, read.data.entries, read.data.has)),
       now: Date.now(),

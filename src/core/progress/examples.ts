@@ -1,0 +1,55 @@
+import { stepOf, taskOf } from '../games';
+import { generate } from '../games/generate';
+import { keyLabel } from '../games/key-label';
+import type { Material } from '../games/material';
+import { holding, twinsOf } from '../games/pebbles';
+import { listed } from '../in-words';
+import { sure } from '../sure';
+import type { NextStep } from './next-step';
+import type { Pattern } from './patterns';
+import { examples as say } from './text';
+
+/** Words to try a step with at once. */
+export interface Examples {
+  readonly words: readonly string[];
+  /** Their twins without what slips; none where the step is about no pattern. */
+  readonly twins: readonly string[];
+}
+
+const SHOWN = 2;
+
+/** The first items of a rung, as they are written in lists; the same ones every time. */
+function itemsOf({ rungOf: rung }: NextStep, material: Material): readonly string[] {
+  const [id, stepId] = sure(rung.steps[0]);
+  return material.keep(`examples ${id} ${stepId}`, () => {
+    const task = taskOf(id);
+    const { items } = generate(task, stepOf(task, stepId), material, { size: 3, seed: 1 });
+    return items.slice(0, SHOWN).map(({ key }) => keyLabel(key, id, material.accent));
+  });
+}
+
+/**
+ * Words to try with a step: of its rung, or of its pattern with their twins.
+ * @param patterns of the child: which sounds slip most
+ * @example examplesOf(step, [], material).words // ['lamp', 'nest']
+ */
+export function examplesOf(step: NextStep, patterns: readonly Pattern[], material: Material): Examples {
+  const { pattern } = step;
+  if (!pattern || pattern.startsWith('keeps-')) return { words: itemsOf(step, material), twins: [] };
+  const { sounds } = sure(patterns.find((p) => p.id === pattern));
+  const twins = twinsOf(pattern, sounds, material).slice(0, SHOWN);
+  if (!twins.length)
+    return {
+      words: holding(pattern, material)
+        .slice(0, SHOWN)
+        .map((w) => w.word),
+      twins: [],
+    };
+  return { words: twins.map((t) => t.word.word), twins: twins.map((t) => t.twin.word) };
+}
+
+/** The reason of a step with words to try: every sentence of advice has some. */
+export function reasonWith({ reason }: NextStep, { words, twins }: Examples): string {
+  if (!words.length) return reason;
+  return `${reason} ${twins.length ? say.hearAndSay(listed(words), listed(twins)) : say.tryWords(listed(words))}`;
+}

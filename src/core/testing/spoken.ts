@@ -1,0 +1,163 @@
+import type { Word } from '../lexicon/entry';
+import { traitsOf } from '../lexicon/traits';
+import { placeOf, spotKey } from '../answers/spots';
+import { openIn } from '../progress/cells';
+import { anotherWord, TELLINGS, verdictOn, type PebbleCheck } from '../progress/pebbles';
+import { cellsFrom, runsFrom, type Given } from '../progress/reading';
+import type { ChildSeen, SessionCells } from '../progress/settle';
+import type { Run } from '../progress/evidence';
+import { seeded, shuffle, type Random } from '../random';
+import { sure } from '../sure';
+import { material } from './bank';
+import { DAY, givenBy } from './seen';
+import { askedFor } from '../answers/analyse';
+import { GAPS, SPEECH, type Gap } from './speakers';
+
+/** A made-up child: how they speak, what they do not hear yet, and how often they slip for no reason. */
+export interface Speaker {
+  readonly speech: string | null;
+  readonly gap: string | null;
+  readonly lapse: number;
+}
+
+const SESSIONS = 16;
+const EACH = 5;
+/** A gap shows this often where it could. */
+const GAP_SHOWS = 0.9;
+/** Chances for the gap, at least, among the eighty answers. */
+const HOLD_IT = 14;
+
+/** Everyday words of one beat that can be joined and taken apart. */
+const pool = (): readonly Word[] =>
+  material().keep('spoken pool', () =>
+    material().words.filter(
+      (w) =>
+        traitsOf(w).syllables === 1 &&
+        w.entry.band < 3 &&
+        w.sounds.length >= 3 &&
+        w.sounds.length <= 5 &&
+        !w.entry.doubt,
+    ),
+  );
+
+const ipa = (w: Word): string[] => w.sounds.map((s) => s.ipa);
+
+/** What the child says back: heard with their gap, said in their own way, with a slip now and then. */
+function sayingOf(child: Speaker, word: Word, apart: boolean, random: Random): string[][] {
+  const gap = child.gap === null ? null : (GAPS[child.gap] ?? null);
+  const sounds = ipa(word);
+  const shows = gap !== null && (apart || !gap.onlyApart) && gap.holds(sounds) && random() < GAP_SHOWS;
+  const plain = apart ? sounds.map((s) => [s]) : [sounds];
+  const heard = shows ? (gap as Gap).answer(sounds, apart) : plain;
+  const slipped = random() < child.lapse ? lapsed(heard, random) : heard;
+  const says = child.speech === null ? null : sure(SPEECH[child.speech]);
+  if (!says) return slipped;
+  return apart ? spread(says(slipped.flat(), word), slipped) : [says(slipped.flat(), word)];
+}
+
+/** Sounds said one by one; where none was kept together. */
+const spread = (said: readonly string[], as: readonly (readonly string[])[]): string[][] =>
+  as.every((c) => c.length === 1) ? said.map((s) => [s]) : [...as.map((c) => [...c])];
+
+/** A slip for no reason: a sound left out, anywhere. */
+function lapsed(chunks: readonly (readonly string[])[], random: Random): string[][] {
+  const at = Math.floor(random() * chunks.flat().length);
+  let n = -1;
+  return chunks.map((c) => c.filter(() => (n += 1) !== at)).filter((c) => c.length);
+}
+
+/** True where a word has the sound in the place of a key. */
+const holds = (word: Word, key: string): boolean => keysOf().get(word)?.has(key) ?? false;
+
+/** The keys of every word of the pool, worked out once. */
+const keysOf = (): ReadonlyMap<Word, ReadonlySet<string>> =>
+  material().keep(
+    'spoken keys',
+    () =>
+      new Map(
+        pool().map((w) => {
+          const asked = askedFor(ipa(w));
+          return [w, new Set(asked.map((_, at) => spotKey(asked, at)))] as const;
+        }),
+      ),
+  );
+
+/** One word of a check, as this child does it. */
+function checkOf(
+  child: Speaker,
+  word: Word,
+  key: string,
+  { day, random }: { day: number; random: Random },
+): PebbleCheck {
+  const sounds = ipa(word);
+  const said = child.speech === null ? sounds : sure(SPEECH[child.speech])(sounds, word);
+  const says = said.join(' ') === sounds.join(' ') ? 'word' : 'slip';
+  const pushed = sayingOf({ ...child, speech: null }, word, true, random);
+  const pebbles = pushed.length === sounds.length;
+  const asked = says === 'slip' && !pebbles;
+  const told = asked
+    ? Array.from({ length: TELLINGS }, () => random() >= child.lapse / 2).filter(Boolean).length
+    : null;
+  return { key, word: word.word, says, pebbles, told, at: day * DAY + 3_600_000, day };
+}
+
+/** After a session: each slip that is open is checked, with another word of the place while that would say more. */
+function checksAfter(
+  child: Speaker,
+  given: readonly Given[],
+  before: readonly PebbleCheck[],
+  when: { day: number; random: Random },
+): PebbleCheck[] {
+  const all = [...before];
+  const offered = new Set<string>();
+  for (const key of given.flatMap(openIn)) {
+    if (offered.has(placeOf(key)) || verdictOn(all, key, when.day * DAY) !== 'open') continue;
+    offered.add(placeOf(key));
+    const words = shuffle(
+      pool().filter((w) => holds(w, key)),
+      when.random,
+    );
+    for (const word of words.slice(0, 3)) {
+      all.push(checkOf(child, word, key, when));
+      if (!anotherWord(all, key, when.day * DAY + 3_600_000)) break;
+    }
+  }
+  return all.slice(before.length);
+}
+
+/** What is seen of a child over sixteen sessions of five answers, with checks played when they are offered. */
+export function spokenHistory(child: Speaker, seed: number): ChildSeen {
+  const random = seeded(seed * 6_151 + 3);
+  const gap = child.gap === null ? null : sure(GAPS[child.gap]);
+  const holding = gap
+    ? shuffle(
+        pool().filter((w) => gap.holds(ipa(w))),
+        random,
+      ).slice(0, HOLD_IT)
+    : [];
+  const others = shuffle(
+    pool().filter((w) => !gap?.holds(ipa(w))),
+    random,
+  ).slice(0, SESSIONS * EACH - holding.length);
+  const words = shuffle([...holding, ...others], random);
+  const runs: Run[] = [];
+  const sessions: SessionCells[] = [];
+  const checks: PebbleCheck[] = [];
+  for (let s = 0; s < SESSIONS; s += 1) {
+    const day = 20_000 - 2 * (SESSIONS - s);
+    const apart = gap?.onlyApart === true || s % 2 === 1;
+    const given = words
+      .slice(s * EACH, (s + 1) * EACH)
+      .map((word, i) =>
+        givenBy(
+          { task: apart ? 'segmenting' : 'blending', name: word.word, saying: sayingOf(child, word, apart, random) },
+          { at: day * DAY + i * 20_000, day },
+        ),
+      );
+    runs.push(...runsFrom(given));
+    const cells = cellsFrom(given);
+    if (cells) sessions.push({ at: day * DAY, cells });
+    checks.push(...checksAfter(child, given, checks, { day, random }));
+  }
+  return { runs, sessions, checks };
+}

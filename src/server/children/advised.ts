@@ -1,0 +1,91 @@
+import { adviseOn, type ChildAdvice } from '../../core/progress/advice';
+import { ladderOf, rungNow } from '../../core/progress/ladders';
+import type { NextStep } from '../../core/progress/next-step';
+import type { Pattern } from '../../core/progress/patterns';
+import { labelOf } from '../../core/phonology/sounds';
+import type { AccentId } from '../../core/phonology/accents';
+import { sure } from '../../core/sure';
+import { seenOf } from '../answers/kept-evidence';
+import { localNow } from '../answers/local-steps';
+import { getProgressSettings, getSettings, type ProgressSettings } from '../setting/settings';
+import { chosenSteps, type ChosenStep } from './chosen-steps';
+import { advised as say } from './text';
+
+/** A step an adult chose, with its words. */
+export interface Chosen extends ChosenStep {
+  readonly step: NextStep;
+}
+
+export function chosenOf(choice: ChosenStep | undefined): Chosen | null {
+  const rung = choice && rungNow(choice.ladder, choice.rung);
+  return choice && rung
+    ? {
+        ...choice,
+        step: {
+          ladder: ladderOf(choice.ladder).id,
+          rung: rung.id,
+          rungOf: rung,
+          move: 'stay',
+          reason: say.chosenBy(choice.by),
+        },
+      }
+    : null;
+}
+
+const SIDES: Readonly<Record<string, string>> = {
+  first: say.atTheStart,
+  middle: say.inTheMiddle,
+  last: say.atTheEnd,
+  opening: say.clusterStart,
+  closing: say.clusterEnd,
+};
+
+/** Sound and place in words. Example: `spotWords('r opening after', accent) // '/r/ in a cluster at the start'`. */
+export function spotWords(key: string, accent: AccentId): string {
+  const [ipa = '', side = ''] = key.split(' ');
+  return `/${labelOf(ipa, accent).label}/ ${SIDES[side] ?? ''}`;
+}
+
+/** What a pattern is about, in words. */
+const subjectOf =
+  (accent: AccentId) =>
+  ({ id, name }: Pattern): string =>
+    name || spotWords(id, accent);
+
+/** What is advised for a child, and how the setting wants it. */
+export interface Advised extends ChildAdvice {
+  readonly choice: Chosen | null;
+}
+
+export interface AdvisedAll {
+  readonly settings: ProgressSettings;
+  readonly of: ReadonlyMap<string, Advised>;
+}
+
+/**
+ * What is advised for each of some children: the one function behind Today, groups, the board, plans, a child's page
+ * and the page for a family.
+ * @param now milliseconds since 1970
+ * @param detail figures for a child's own page
+ */
+export async function advised(childIds: readonly string[], now: number, detail = false): Promise<AdvisedAll> {
+  const [settings, { accent }, seen, chosen, local] = await Promise.all([
+    getProgressSettings(),
+    getSettings(),
+    seenOf(childIds, now),
+    chosenSteps(childIds),
+    localNow(),
+  ]);
+  const { rule, unitOrder } = settings;
+  const subject = subjectOf(accent);
+  return {
+    settings,
+    of: new Map(
+      childIds.map((id) => {
+        const choice = chosenOf(chosen.get(id));
+        const how = { now, rule, unitOrder, local, detail, chosen: choice?.step ?? null };
+        return [id, { ...adviseOn(sure(seen.get(id)), how, subject), choice }];
+      }),
+    ),
+  };
+}

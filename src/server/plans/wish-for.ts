@@ -1,0 +1,23 @@
+import type { PlanWish } from '../../core/formats/plan-file';
+import type { ChildAdvice } from '../../core/progress/advice';
+import type { NextStep } from '../../core/progress/next-step';
+import { sure } from '../../core/sure';
+
+type Step = Pick<NextStep, 'rungOf' | 'pattern'>;
+
+/**
+ * A step as a plan to make: a pattern through its games; else the first game of the rung, with words that hold what is
+ * suspected of somebody who plays, so that nobody waits for such words to come by themselves.
+ */
+export function wishFor(
+  { rungOf: { steps }, pattern }: Step,
+  advice: readonly Pick<ChildAdvice, 'patterns' | 'suspected'>[],
+): Partial<PlanWish> {
+  if (pattern) {
+    const slipping = advice.flatMap((a) => a.patterns.find((p) => p.id === pattern)?.sounds ?? []);
+    return { shape: 'pattern', pattern, slipping: [...new Set(slipping)], minutes: 10 };
+  }
+  const [task, step] = sure(steps[0]);
+  const suspected = advice.flatMap((a) => a.suspected)[0];
+  return { shape: 'focus', task, step, ...(suspected ? { pattern: suspected } : {}) };
+}

@@ -1,0 +1,140 @@
+'use client';
+
+import { useState } from 'react';
+import type { PebbleWord } from '@/core/games/pebbles';
+import { placeOf } from '@/core/answers/spots';
+import { anotherWord, nextPart, TELLINGS, verdictOn, type PebbleCheck } from '@/core/progress/pebbles';
+import type { PebbleMark } from '@/core/sessions/log';
+import { Button } from '../../kit/button';
+import { Chip } from '../../kit/chip';
+import { Dialog } from '../../kit/dialog';
+import { notePebbles } from '../run/acts';
+import { checkOfTurn, offerOf, type Offer } from '../run/pebbles';
+import { useNames, useRun, useStore } from '../use-run';
+import { pebblesDialog as say } from './text';
+
+/** Words at most in one go. */
+const MOST = 3;
+
+/** Marks as checks of today, so that what they say is known at once. */
+const asChecks = (marks: readonly PebbleMark[]): PebbleCheck[] => {
+  const now = Date.now();
+  return marks.map((m, i) => ({ ...m, at: now + i, day: 0 }));
+};
+
+interface PebblesProps {
+  readonly onClose: () => void;
+}
+
+/** The pebble check: say it, push a pebble a sound, tell the two words apart; another word where that says more. */
+export function PebblesDialog({ onClose }: PebblesProps) {
+  const store = useStore();
+  const nameOf = useNames();
+  const more = useRun((run) => run.session.pebbles.more);
+  // As it was when the check began: nothing is marked meanwhile.
+  const [offer] = useState<Offer | null>(() => offerOf(store.snapshot()) ?? checkOfTurn(store.snapshot()));
+  const [word, setWord] = useState<PebbleWord | null>(offer?.word ?? null);
+  const [marks, setMarks] = useState<readonly PebbleMark[]>([]);
+  if (!offer || !word) return null;
+  const finish = (all: readonly PebbleMark[]): void => {
+    void store.dispatch(notePebbles(offer.answer?.id ?? null, all));
+    const now = Date.now();
+    store.show({ dialog: null, news: say.verdict(verdictOn(asChecks(all), offer.word.key, now)) });
+  };
+  const done = (mark: PebbleMark): void => {
+    const all = [...marks, mark];
+    const used = new Set(all.map((m) => m.word));
+    const next = (more[placeOf(offer.word.key)] ?? []).find((w) => !used.has(w.word));
+    if (next && all.length < MOST && anotherWord(asChecks(all), offer.word.key, Date.now())) {
+      setMarks(all);
+      setWord(next);
+    } else finish(all);
+  };
+  const close = (): void => (marks.length ? finish(marks) : onClose());
+  return (
+    <Dialog open onOpenChange={close} title={say.title(nameOf(offer.childId))} description={say.what(word.word)}>
+      <OneWord key={word.word} word={word} number={marks.length} onDone={done} />
+    </Dialog>
+  );
+}
+
+interface OneWordProps {
+  readonly word: PebbleWord;
+  /** Words before it. */
+  readonly number: number;
+  readonly onDone: (mark: PebbleMark) => void;
+}
+
+type Marked = Pick<PebbleMark, 'told'> & { says: PebbleMark['says'] | null; pebbles: boolean | null };
+
+/** One word, part after part; each part is asked for only once the one before it is marked. */
+function OneWord({ word, number, onDone }: OneWordProps) {
+  const [marked, setMarked] = useState<Marked>({ says: null, pebbles: null, told: null });
+  const part = nextPart(marked);
+  const set = (more: Partial<Marked>): void => {
+    const now = { ...marked, ...more };
+    setMarked(now);
+    const { says, pebbles, told } = now;
+    if (nextPart(now) === 'done' && says !== null && pebbles !== null)
+      onDone({ key: word.key, word: word.word, says, pebbles, told });
+  };
+  const says = (value: PebbleMark['says'], text: string) => (
+    <Chip on={marked.says === value} onClick={() => set({ says: value })}>
+      {text}
+    </Chip>
+  );
+  return (
+    <ol className="space-y-4" aria-live="polite">
+      {number > 0 && <li className="list-none">{say.oneMore}</li>}
+      <li className="list-none">
+        <p className="mb-1.5 text-lg">{say.sayIt(word.word)}</p>
+        <div role="group" aria-label={say.howSaid} className="flex flex-wrap gap-2">
+          {says('word', word.word)}
+          {says('slip', word.twin)}
+          {says('unsure', say.canTell)}
+        </div>
+      </li>
+      {part !== 'say' && (
+        <li className="list-none">
+          <p className="mb-1.5 text-lg">{say.push(word.word, word.sound)}</p>
+          <div role="group" aria-label={say.pebbles} className="flex flex-wrap gap-2">
+            <Button kind="action" onClick={() => set({ pebbles: true })}>
+              {say.allThere(word.count)}
+            </Button>
+            <Button onClick={() => set({ pebbles: false })}>{say.notYet}</Button>
+          </div>
+        </li>
+      )}
+      {part === 'tell' && <Telling word={word} onTold={(told) => set({ told })} />}
+    </ol>
+  );
+}
+
+/** Which of six questions ask for the word itself: three of each, mixed, never more than two alike in a row. */
+const ASKED = [false, true, true, false, true, false] as const;
+
+/** Six questions, three of each word; whichever they get wrong is tapped. */
+function Telling({ word, onTold }: { readonly word: PebbleWord; readonly onTold: (told: number) => void }) {
+  const [wrong, setWrong] = useState<ReadonlySet<number>>(new Set());
+  const toggle = (i: number): void => {
+    const next = new Set(wrong);
+    if (!next.delete(i)) next.add(i);
+    setWrong(next);
+  };
+  return (
+    <li className="list-none">
+      <p className="mb-1.5 text-lg">{say.tellApart(word.word)}</p>
+      <div role="group" aria-label={say.whichWrong} className="flex flex-wrap gap-2">
+        {ASKED.map((same, i) => (
+          <Chip key={i} on={wrong.has(i)} onClick={() => toggle(i)}>
+            {say.isIt(same ? word.word : word.twin)}
+            <span className="sr-only"> {wrong.has(i) ? say.wrong : say.right}</span>
+          </Chip>
+        ))}
+      </div>
+      <Button kind="action" className="mt-3" onClick={() => onTold(TELLINGS - wrong.size)}>
+        {say.rightOf(TELLINGS - wrong.size, TELLINGS)}
+      </Button>
+    </li>
+  );
+}
