@@ -1,7 +1,7 @@
 import type { Browser, Page } from 'playwright-core';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { sure } from '../src/core/sure';
-import { logOf, nextFinger, openApp, openBrowser, openPage, saved, type App } from './support/app';
+import { choose, logOf, nextFinger, openApp, openBrowser, openPage, saved, type App } from './support/app';
 import { violations } from './support/axe';
 
 let app: App;
@@ -74,7 +74,7 @@ test('a pebble check in Play: offered after a lost sound, once; its marks are ke
   await open(page, 'Ottilie');
   await page.getByRole('button', { name: 'Another step' }).click();
   await page.getByRole('combobox', { name: /We’ll save your choice/ }).click();
-  await page.locator('[role="option"][data-value="blending|4-start"]').click();
+  await choose(page, 'blending|4-start');
   await page.getByRole('heading', { name: 'Next: blend words like frog' }).waitFor();
   await page.getByRole('button', { name: 'Play this' }).click();
   await page.waitForURL(/\/play\//);

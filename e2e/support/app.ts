@@ -248,7 +248,15 @@ export const saved = (page: Page): Promise<void> => expect.poll(() => waiting(pa
 /** Chooses one of a list that opens, by its value. */
 export async function pick(page: Page, label: string, value: string): Promise<void> {
   await page.getByRole('combobox', { name: label, exact: true }).click();
-  await page.locator(`[role="option"][data-value="${value}"]`).click();
+  await choose(page, value);
+}
+
+/** Chooses in a list that opens: it listens once the focus is in it, and what comes before may be taken as its opening. */
+export async function choose(page: Page, value: string): Promise<void> {
+  const list = page.getByRole('listbox');
+  await page.locator('[role="listbox"]:focus, [role="listbox"] :focus').waitFor();
+  await list.locator(`[role="option"][data-value="${value}"]`).click();
+  await list.waitFor({ state: 'detached' });
 }
 
 /** Uses a tool of Play: where it stands in the open, or behind the one button. */
