@@ -251,7 +251,7 @@ export async function pick(page: Page, label: string, value: string): Promise<vo
   await choose(page, value);
 }
 
-/** Chooses in a list that opens: it listens once the focus is in it, and what comes before may be taken as its opening. */
+/** Chooses in a list that opens. It listens once the focus is in it; what comes before may be taken as its opening. */
 export async function choose(page: Page, value: string): Promise<void> {
   const list = page.getByRole('listbox');
   await page.locator('[role="listbox"]:focus, [role="listbox"] :focus').waitFor();

@@ -4,9 +4,8 @@ import { z } from 'zod';
 import { planRequestSchema, planSchema } from '@/core/formats/plan-file';
 import { explain, idSchema, reason } from '@/core/formats/schemas';
 import { listGroups } from '@/server/people/groups';
-import { planFrom, workshopOf } from '@/server/plans/workshop';
 import * as plans from '@/server/plans/plans';
-import { startSession } from '@/server/sessions/start-session';
+import { startPlan } from '@/server/plans/start-plan';
 import { Problem } from '@/server/storage/problems';
 import { answer, goTo, type Answer, type FormState } from './answer';
 import { filledIn } from './form';
@@ -31,7 +30,7 @@ export async function playReady(_: FormState, form: FormData): Promise<FormState
     const wish = planRequestSchema.parse(filledIn(form));
     const group = (await listGroups()).find((g) => g.id === groupId);
     if (!group) throw new Problem(say.groupMoreChoose, 404);
-    return `/play/${await startSession(groupId, await planFrom(wish, await workshopOf(group)))}`;
+    return `/play/${await startPlan(groupId, await plans.madeFor(group, wish))}`;
   });
 }
 
@@ -41,7 +40,7 @@ export async function playPlan(id: unknown, body: unknown): Promise<Answer<strin
     const open = await plans.openPlan(text.parse(id));
     const read = planSchema.safeParse(body);
     if (!read.success) throw new Problem(reason(read.error));
-    return startSession(open.groupId, read.data);
+    return startPlan(open.groupId, read.data);
   });
 }
 

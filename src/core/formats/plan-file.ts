@@ -4,7 +4,7 @@ import { GESTURES } from '../games/gestures';
 import type { SoundPair } from '../phonology/articulation';
 import { ITEM_LIMIT, ROUND_LIMIT, ROUND_ROLES, WAYS, type Plan, type PlannedRound } from '../sessions/running-order';
 import { SHAPES } from '../sessions/shapes';
-import { itemKey, nameSchema, reason } from './schemas';
+import { idSchema, itemKey, nameSchema, reason } from './schemas';
 import { sure } from '../sure';
 import { planFile as say } from './text';
 
@@ -46,6 +46,7 @@ const roundSchema = z
     reminder: text(200),
     names: z.boolean(),
     seed: z.int().min(0).max(0xffffffff),
+    own: z.object({ on: z.boolean(), steps: z.record(idSchema, z.string().max(40)) }).optional(),
   })
   .refine(isStepOf, NO_STEP);
 
@@ -70,9 +71,15 @@ export const planSchema = z
 
 const PLAN_FORMAT = 'bouncy-echo-plan';
 
+/** A plan without what it says of single children: that each has their own step stays, whose is whose goes. */
+const withoutChildren = (plan: Plan): Plan => ({
+  ...plan,
+  rounds: plan.rounds.map((r) => (r.own ? { ...r, own: { on: r.own.on, steps: {} } } : r)),
+});
+
 /** A plan as a file. Example: `JSON.parse(planToJson(plan)).format // 'bouncy-echo-plan'`. */
 export const planToJson = (plan: Plan, accent: string): string =>
-  `${JSON.stringify({ format: PLAN_FORMAT, version: 1, accent, plan }, null, 2)}\n`;
+  `${JSON.stringify({ format: PLAN_FORMAT, version: 1, accent, plan: withoutChildren(plan) }, null, 2)}\n`;
 
 interface ReadRound {
   readonly name: string;

@@ -2,7 +2,7 @@ import { evidenceOf, type LadderEvidence, type Run } from './evidence';
 import { findTask, TASKS } from '../games';
 import { ladderOf, type Rung, type UnitOrder } from './ladders';
 import { modelOf, NOT_LOCAL, type Local, type Model } from './model';
-import { nextSteps, type NextStep } from './next-step';
+import { nextSteps, onLadder, type NextStep } from './next-step';
 import { patternsIn, suspectedIn, type Pattern } from './patterns';
 import type { RuleId } from './rule';
 import { settle, type ChildSeen, type OpenSlip, type SessionCells } from './settle';
@@ -140,4 +140,16 @@ export function adviseOn(
     point: isSilent(settled.runs, now),
     rooms: settled.runs.filter((r) => r.standing === 'room' && now - r.at <= ROOM_TOLD_DAYS * DAY_MS),
   };
+}
+
+/**
+ * The next step of a child on one ladder: an adult’s choice, then a pattern that is played there, then the step that
+ * adviseOn would name for it. Null where every rung holds.
+ * @example nextOn(advice, 'blending', now)?.rung // '3-clip'
+ */
+export function nextOn(advice: ChildAdvice, ladder: string, now: number): NextStep | null {
+  const { ladders, runs, model, talk, next } = advice;
+  const named = next.find((s) => s.ladder === ladder);
+  const on = ladders.find((l) => l.ladder.id === ladder);
+  return named ?? (on ? onLadder(on, { runs, model, now, clustersPause: talk }) : null);
 }

@@ -227,8 +227,11 @@ function onwards(of: OnLadder, here: RungEvidence): NextStep | null {
   return here.state === 'secure' ? null : at(of, here, 'stay', stayReason(here));
 }
 
-/** What to do next on one ladder; null where every rung from here on holds. */
-function onLadder({ ladder, rungs }: LadderEvidence, choosing: Choosing): NextStep | null {
+/**
+ * What to do next on one ladder; null where every rung from here on holds.
+ * @example onLadder(ladders[0], { runs, model, now, clustersPause: false })?.move // 'begin'
+ */
+export function onLadder({ ladder, rungs }: LadderEvidence, choosing: Choosing): NextStep | null {
   const played = choosing.runs
     .filter((r) => r.standing === 'fresh' && rungOf(r.task, r.step)?.ladder.id === ladder.id)
     .sort((a, b) => a.at - b.at || (a.task + a.step < b.task + b.step ? -1 : 1));

@@ -15,6 +15,8 @@ export interface RoundPlan {
   readonly way?: Way;
   /** The items follow each other: a new time round begins with the first again. */
   readonly inOrder?: boolean;
+  /** Keys dealt to one child alone, easy to hard, where each has their own step. */
+  readonly own?: Readonly<Record<string, readonly string[]>>;
 }
 
 export interface SessionPlan {
@@ -73,11 +75,27 @@ export function wordOfTurn(
   return swaps.get(plain) ?? plain;
 }
 
+/** The item of a child who has their own, by how many turns they had in the round; null where they have none. */
+function ownWord(
+  { plan, inRound }: RoundNow,
+  childId: string | null,
+  swaps: ReadonlyMap<string, string>,
+): string | null {
+  const own = (childId !== null && plan.own?.[childId]) || [];
+  const had = inRound.filter((a) => a.childId === childId).length;
+  const plain = own[had % own.length];
+  return plain === undefined ? null : (swaps.get(plain) ?? plain);
+}
+
 /** A round without the items that were put aside; as it was where nothing else would be left. */
 function withoutAside(plan: RoundPlan, r: Reading): RoundPlan {
   if (!r.aside.size) return plan;
-  const words = plan.words.filter((key) => !hasWordOf(r.swaps.get(key) ?? key, r.aside));
-  return words.length ? { ...plan, words } : plan;
+  const left = (keys: readonly string[]): readonly string[] => {
+    const words = keys.filter((key) => !hasWordOf(r.swaps.get(key) ?? key, r.aside));
+    return words.length ? words : keys;
+  };
+  const own = Object.entries(plan.own ?? {}).map(([child, keys]) => [child, left(keys)] as const);
+  return { ...plan, words: left(plan.words), ...(own.length ? { own: Object.fromEntries(own) } : {}) };
 }
 
 /** What has been read from a log so far; filled entry by entry. */
@@ -251,7 +269,7 @@ function turnOf(r: Reading, now: RoundNow): Turn {
     partnerId: way === 'pairs' && childId ? asks(childId) : null,
     thenId: then,
     rescue: tooHard(inRound, resting),
-    word: chosen?.word ?? wordOfTurn(plan, done, r.swaps),
+    word: chosen?.word ?? ownWord(now, childId, r.swaps) ?? wordOfTurn(plan, done, r.swaps),
     planned,
     over: done >= planned,
   };

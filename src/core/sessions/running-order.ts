@@ -27,6 +27,12 @@ export const WAY_WORDS: Readonly<Record<Way, string>> = {
   check: say.checkSameItems,
 };
 
+/** Each child their own step in a round: whether, and the steps that an adult chose, by child. */
+export interface EachTheirOwn {
+  readonly on: boolean;
+  readonly steps: Readonly<Record<string, string>>;
+}
+
 interface PlannedItem {
   readonly key: string;
   /** Stays when the others are made anew. */
@@ -53,6 +59,8 @@ export interface PlannedRound {
   /** Begin with the children’s own names (syllables). */
   readonly names: boolean;
   readonly seed: number;
+  /** Where nothing is said, it is the same for all. */
+  readonly own?: EachTheirOwn | undefined;
 }
 
 /** A running order. */

@@ -97,8 +97,7 @@ function givenIn([task, words, does, daysAgo, helped]: CaseAnswers, ownWay: OwnW
 }
 
 /** The key a check is about: sound and place. */
-const keyOfSound = (name: string, at: number): string =>
-  spotKey(askedFor(word(name).sounds.map((s) => s.ipa)), at);
+const keyOfSound = (name: string, at: number): string => spotKey(askedFor(word(name).sounds.map((s) => s.ipa)), at);
 
 const checkOf = ({ word: name, at, says, pebbles, told, daysAgo }: CaseCheck): PebbleCheck => ({
   key: keyOfSound(name, at),

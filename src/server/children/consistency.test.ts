@@ -45,7 +45,7 @@ async function played(groupId: string, children: readonly string[], random: () =
   });
   const rounds = [round('r1', 'blending'), round('r2', 'segmenting')];
   const plan = { title: 'Beans', minutes: 8, letters: false, sound: null, pairs: [], rounds };
-  const id = await startSession(groupId, plan, children);
+  const id = await startSession(groupId, plan, { only: children });
   const log = Array.from({ length: 16 }, (_, i): AnswerEntry => {
     const at = Date.now() - daysAgo * 86_400_000 + i * 20_000;
     const outcome = pick(OUTCOMES);

@@ -7,6 +7,7 @@ import { givePlants, plantOf, type PlantId } from '../../core/sessions/plants';
 import { AGE_BANDS, type AgeBand } from '../../core/progress/age-band';
 import { ageBandSchema, explain, idSchema, nameSchema, plantSchema } from '../../core/formats/schemas';
 import { database } from '../storage/database';
+import { forgetSteps } from './forget-steps';
 import { rememberErased } from './erased';
 import { Problem } from '../storage/problems';
 import { readOwnWay } from '../record/session-record';
@@ -185,6 +186,7 @@ export async function eraseChild(childId: string): Promise<void> {
   await write(async (transaction) => {
     const child = await models.children.findByPk(id, { attributes: ['group_id'], transaction });
     if (child) await rememberErased(child.get().group_id, transaction);
+    await forgetSteps(id, transaction);
     await models.children.destroy({ where: { id }, transaction });
   });
   await foldIn();

@@ -20,6 +20,7 @@ import {
   type PlannedRound,
 } from '../../core/sessions/running-order';
 import type { Group } from '../people/groups';
+import { mayOwn, ownDeals, type OwnDealt } from './own-steps';
 import type { Workshop } from './workshop';
 import { linesOf } from '../sessions/play-session';
 import { turnOrder, turnsLately } from '../sessions/turn-order';
@@ -71,6 +72,23 @@ export interface ShownRound {
   readonly grows: boolean;
   readonly alwaysTogether: boolean;
   readonly items: readonly ShownItem[];
+  /** Each child can have their own step here. */
+  readonly mayOwn: boolean;
+  /** Who gets what, of those who are here; empty where it is the same for all. */
+  readonly own: readonly ShownOwn[];
+}
+
+/** What one child is dealt. */
+export interface ShownOwn {
+  readonly childId: string;
+  readonly name: string;
+  readonly step: string;
+  readonly stepName: string;
+  /** The step is an adult’s choice for this round. */
+  readonly byHand: boolean;
+  /** What there is to say of it; empty where it is plainly their step. */
+  readonly note: string;
+  readonly items: readonly ShownItem[];
 }
 
 export interface ShownPlan {
@@ -111,7 +129,7 @@ interface Made {
   readonly item: Item | null;
 }
 
-function shownItem(key: string, round: PlannedRound, ask: string, shop: Workshop): Made {
+function shownItem(key: string, round: Pick<PlannedRound, 'task' | 'step'>, ask: string, shop: Workshop): Made {
   const { item, why } = tryItem(round, key, shop.bank);
   if (!item)
     return { item, shown: { ...NOTHING_SHOWN, key, label: readKey(key).words.join(' · ') || key, problem: why } };
@@ -166,7 +184,36 @@ function judgedInWords(item: Item | null | undefined): string {
   return `${JUDGED_WORDS[item.judged.by]}${luck ? SAY.luckAlone(Math.round(1 / luck)) : ''}`;
 }
 
-function shownRound(round: PlannedRound, items: readonly Made[], shop: Workshop): ShownRound {
+/** Why a child has this step and these words, where that is not plain. */
+function noteOn({ deal, byHand, unseen, pattern }: OwnDealt): string {
+  if (!deal) return SAY.noWordsLeft;
+  if (byHand) return SAY.yourChoice;
+  if (unseen) return SAY.notSeenYet;
+  return pattern ? SAY.wordsThatSlip : '';
+}
+
+/** Who gets what in a round, of those who are here, with what is made of it. */
+function ownIn(round: PlannedRound, dealt: readonly OwnDealt[], group: Group, shop: Workshop) {
+  const { ask } = linesOf(round);
+  const task = taskOf(round.task);
+  const here = group.children.filter((c) => !c.away);
+  return here.flatMap(({ id, name }) => {
+    const own = dealt.find((d) => d.childId === id);
+    if (!own) return [];
+    const made = (own.deal?.items ?? []).map((key) => shownItem(key, { task: task.id, step: own.step }, ask, shop));
+    const { name: stepName } = stepOf(task, own.step);
+    const { step, byHand } = own;
+    const shown = { childId: id, name, step, stepName, byHand, note: noteOn(own), items: made.map((m) => m.shown) };
+    return [{ shown, made }];
+  });
+}
+
+interface Filled {
+  readonly items: readonly Made[];
+  readonly own: readonly ShownOwn[];
+}
+
+function shownRound(round: PlannedRound, { items, own }: Filled, shop: Workshop): ShownRound {
   const { children, paceOf } = shop;
   const task = taskOf(round.task);
   const { opening, ask } = linesOf(round);
@@ -183,7 +230,7 @@ function shownRound(round: PlannedRound, items: readonly Made[], shop: Workshop)
     asks: task.asks,
     opening,
     ask,
-    sample: first?.shown.say ?? '',
+    sample: own[0]?.items[0]?.say ?? first?.shown.say ?? '',
     model: model?.item ? model.shown.label : null,
     gesture: gestureLine(gesture, task.gesture, most),
     judged: judgedInWords(first?.item),
@@ -195,6 +242,8 @@ function shownRound(round: PlannedRound, items: readonly Made[], shop: Workshop)
     grows: task.grows === true,
     alwaysTogether: task.together === true,
     items: items.map((i) => i.shown),
+    mayOwn: mayOwn(round) && children > 1,
+    own,
   };
 }
 
@@ -216,13 +265,16 @@ async function turnLineOf(plan: Plan, rounds: readonly ShownRound[], group: Grou
 export async function showPlan(plan: Plan, group: Group, shop: Workshop): Promise<ShownPlan> {
   const { children, paceOf, owned } = shop;
   const things = new Map<string, readonly Caution[]>();
+  const deals = await ownDeals(plan, group, shop);
   const rounds = plan.rounds.map((round) => {
     const { ask } = linesOf(round);
     const items = round.items.map(({ key }) => shownItem(key, round, ask, shop));
-    for (const w of items.flatMap(({ item }) => item?.words ?? [])) {
+    const own = ownIn(round, deals.get(round.id) ?? [], group, shop);
+    const played = own.length ? own.flatMap((o) => o.made) : items;
+    for (const w of played.flatMap(({ item }) => item?.words ?? [])) {
       if (w.prop || owned.has(w.word)) things.set(w.word, w.cautions);
     }
-    return shownRound(round, items, shop);
+    return shownRound(round, { items, own: own.map((o) => o.shown) }, shop);
   });
   const turnLine = await turnLineOf(plan, rounds, group);
   return {

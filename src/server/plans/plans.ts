@@ -15,6 +15,7 @@ import { advised } from '../children/advised';
 import { listGroups, type Group } from '../people/groups';
 import type { PlanRow } from '../storage/models';
 import { changed } from './changes';
+import { eachTheirOwn, knownHere } from './own-steps';
 import { planFrom, workshopOf } from './workshop';
 import { showPlan, type ShownPlan } from './plan-shown';
 import { Problem } from '../storage/problems';
@@ -114,8 +115,13 @@ async function create(groupId: string, plan: Plan, kept: boolean): Promise<strin
 
 /** Makes a complete running order for a wish and gives its id. Throws a Problem where the bank has nothing for it. */
 export async function newPlan(groupId: string, wish: PlanWish): Promise<string> {
-  const group = await groupOf(groupId);
-  return create(groupId, await planFrom(wish, await workshopOf(group)), false);
+  return create(groupId, await madeFor(await groupOf(groupId), wish), false);
+}
+
+/** A complete running order for a group, each child with their own step where one step does not fit them all. */
+export async function madeFor(group: Group, wish: PlanWish): Promise<Plan> {
+  const [shop, now] = [await workshopOf(group), Date.now()];
+  return eachTheirOwn(await planFrom(wish, shop), await knownHere(shop, now), now);
 }
 
 export interface OpenPlan {

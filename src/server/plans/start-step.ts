@@ -6,10 +6,11 @@ import { MIXED } from '../../core/games/step';
 import { makeRound } from '../../core/sessions/shapes';
 import { advised } from '../children/advised';
 import { listGroups } from '../people/groups';
+import { eachTheirOwn } from './own-steps';
 import { wishFor } from './wish-for';
 import { planFrom, workshopOf } from './workshop';
 import { Problem } from '../storage/problems';
-import { startSession } from '../sessions/start-session';
+import { startPlan } from './start-plan';
 import { startStep as say } from './text';
 
 /**
@@ -29,15 +30,16 @@ export async function startStep(
   const rungOf = rungNow(ladder, rung);
   if (!rungOf?.steps.length) throw new Problem(say.noSuchStep, 404);
   const ids = here.map((c) => c.id);
-  const { of } = await advised(ids, Date.now());
+  const now = Date.now();
+  const { of } = await advised(ids, now);
   // The same step on the same day gives other words once these were played: they are used lately then.
   const wish = planRequestSchema.parse({
     minutes: 8,
     seed: 5,
     ...wishFor({ rungOf, ...(pattern ? { pattern } : {}) }, [...of.values()]),
   });
-  const shop = { ...(await workshopOf(group)), children: here.length };
-  return startSession(groupId, await planFrom(wish, shop), ids);
+  const shop = { ...(await workshopOf(group)), children: here.length, childIds: ids };
+  return startPlan(groupId, eachTheirOwn(await planFrom(wish, shop), of, now), ids);
 }
 
 /** Words of a check at hand in one go: one of them is enough, three where the child says them well. */
@@ -63,5 +65,5 @@ export async function startPebbles(childId: string, key: string): Promise<string
   );
   if (!round) throw new Problem(say.noWordsForCheck, 404);
   const plan = { title: say.pebbleCheck, minutes: 5, letters: false, sound: null, pairs: [], rounds: [round] };
-  return startSession(group.id, plan, [childId]);
+  return startPlan(group.id, plan, [childId]);
 }

@@ -64,6 +64,10 @@ export const swap = {
 } as const;
 
 export const planShown = {
+  noWordsLeft: 'We ran out of words at this step, so they get the words everyone shares.',
+  yourChoice: 'your choice',
+  notSeenYet: 'not seen yet',
+  wordsThatSlip: 'words with the sounds that slip',
   storySentences: (sentences: number) => `a story of ${sentences} sentences`,
   theirOwnName: 'their own name',
   is: (word: string | undefined, x: string) => `“${word}” is ${x}`,

@@ -19,12 +19,18 @@ export interface Workshop {
   readonly recent: readonly string[];
   readonly confirmed: boolean;
   readonly children: number;
+  /** Who is here. */
+  readonly childIds: readonly string[];
   /** Somebody who is here hears better without high sounds. */
   readonly lowOnly: boolean;
   readonly paceOf: (task: string) => number;
 }
 
-export async function workshopOf(group: Group): Promise<Workshop> {
+/** @param here who is to play, where that is not everyone who is here today */
+export async function workshopOf(
+  group: Group,
+  here: readonly Group['children'][number][] = group.children.filter((c) => !c.away),
+): Promise<Workshop> {
   const { accent, conventions, confirmed } = await getSettings();
   const [bank, owned, recent, paceOf] = await Promise.all([
     bankOfGroup(group.id, accent, conventions),
@@ -32,8 +38,8 @@ export async function workshopOf(group: Group): Promise<Workshop> {
     recentWords(group.id),
     pacesOf(group.id),
   ]);
-  const here = group.children.filter((c) => !c.away);
-  return { bank, owned, recent, confirmed, children: here.length, lowOnly: here.some((c) => c.ownWay.lowOnly), paceOf };
+  const lowOnly = here.some((c) => c.ownWay.lowOnly);
+  return { bank, owned, recent, confirmed, children: here.length, childIds: here.map((c) => c.id), lowOnly, paceOf };
 }
 
 /** A complete running order for what was asked. Throws a Problem where the bank has nothing for it. */

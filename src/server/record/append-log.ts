@@ -1,5 +1,6 @@
 import type { Transaction } from 'sequelize';
 import { roundOf, type AnswerEntry, type Entry } from '../../core/sessions/log';
+import { playedAs } from '../../core/sessions/own-step';
 import { sure } from '../../core/sure';
 import { database } from '../storage/database';
 import type { AnswerRow, LogRow } from '../storage/models';
@@ -108,8 +109,7 @@ const answerRow = (entry: AnswerEntry, session: PlannedSession, sounds: string):
   child_id: entry.childId,
   turn: entry.turn,
   word: entry.word,
-  task: sure(session.rounds[roundOf(entry.turn)]).task,
-  step: sure(session.rounds[roundOf(entry.turn)]).step,
+  ...playedAs(sure(session.rounds[roundOf(entry.turn)]), entry.word),
   sounds,
   outcome: entry.outcome,
   slip: entry.slip,

@@ -3,6 +3,7 @@ import { groupBy } from '../../core/group-by';
 import type { Run } from '../../core/progress/evidence';
 import { cellsFrom, keptMarks, marksKept, runsFrom, type Given } from '../../core/progress/reading';
 import { couldBeRoom, roomsIn, withRoom } from '../../core/progress/room';
+import { playedAs } from '../../core/sessions/own-step';
 import { roundOf, type PebbleMark } from '../../core/sessions/log';
 import { readAnswers, type AnswerRead } from '../../core/sessions/standing';
 import type { StoredRound } from '../../core/sessions/stored-round';
@@ -48,7 +49,7 @@ function countedIn({ rounds }: Session, all: readonly AnswerRead[], soundsOf: So
     .sort((a, b) => a.askedAt - b.askedAt || (a.answer.id < b.answer.id ? -1 : 1))
     .map(({ answer, standing, askedAt }): Counted => {
       const { childId, outcome, slip, said, missed, helps, by, pebbles = [], turn } = answer;
-      const { task, step } = sure(rounds[roundOf(turn)]);
+      const { task, step } = playedAs(sure(rounds[roundOf(turn)]), answer.word);
       const answered = { task, step, outcome, slip, said, missed, helps, standing, by: by ?? null, pebbles };
       const when = { at: askedAt, day: dayOf(askedAt) };
       return { ...answered, ...when, childId: sure(childId), sounds: soundsOf(answer.id) };

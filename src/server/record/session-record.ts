@@ -173,11 +173,12 @@ export const replayPlan = ({
   rounds: readonly StoredRound[];
   childIds: readonly string[];
 }): SessionPlan => ({
-  rounds: rounds.map(({ items, turns, way, task }) => ({
+  rounds: rounds.map(({ items, turns, way, task, own = [] }) => ({
     words: items,
     turns,
     way,
     inOrder: taskOf(task).inOrder === true,
+    ...(own.length ? { own: Object.fromEntries(own.map((o) => [o.childId, o.items])) } : {}),
   })),
   children: childIds,
 });

@@ -1,6 +1,7 @@
 import { format } from 'date-fns';
 import { taskOf } from '../../core/games';
 import { tryItem } from '../../core/games/try-item';
+import { dealtKeys, playedAs } from '../../core/sessions/own-step';
 import { roundOf } from '../../core/sessions/log';
 import { homePage, homeText, type HomePage, type HomeWord } from '../../core/sessions/home-page';
 import { hasWordOf } from '../../core/games/spec';
@@ -25,11 +26,11 @@ export async function homePaper(sessionId: string): Promise<HomePaper> {
     wordsAside(session.groupId).then((words) => new Set(words)),
   ]);
   // A word that is not in the bank any more is not sent home.
-  const words = rounds.flatMap(({ task, step, items }) =>
-    items
+  const words = rounds.flatMap((round) =>
+    dealtKeys(round, session.childIds)
       .filter((key) => !hasWordOf(key, aside))
       .flatMap((key): HomeWord[] =>
-        (tryItem({ task, step }, key, bank).item?.words ?? []).map((w) => ({
+        (tryItem(playedAs(round, key), key, bank).item?.words ?? []).map((w) => ({
           word: w.word,
           sounds: w.marks.map((m) => m.ipa),
         })),

@@ -5,6 +5,7 @@ import type { View } from '../../core/games/view';
 import { soundsByAnalogy } from '../../core/lexicon/by-analogy';
 import { lacking } from '../../core/lexicon/hunt';
 import { labelOf } from '../../core/phonology/sounds';
+import { playedAs } from '../../core/sessions/own-step';
 import { preparedBank, type PreparedBank } from '../words/bank';
 import { proposeWord } from '../words/own-words';
 import { Problem } from '../storage/problems';
@@ -51,7 +52,7 @@ export async function judgeSaid(sessionId: string, roundNumber: number, key: str
   const said = await soundsOf(word, bank);
   if (bank.guard(said)) throw new Problem(say.passedOverSilence);
   const labels = said.map((ipa) => labelOf(ipa, bank.accent).label).join(' · ');
-  const { item } = tryItem(round, key, bank);
+  const { item } = tryItem(playedAs(round, key), key, bank);
   if (!item) throw new Problem(say.itemBankMore);
   const verdict = item.view.kind === 'hunt' ? judgeHunted(word, said, item.view, bank) : judge(item, [said]);
   return { said, labels, word, ...verdict };

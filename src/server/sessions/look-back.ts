@@ -7,6 +7,7 @@ import type { correctionSchema } from '../../core/formats/schemas';
 import { keyLabel, sayingAll } from '../../core/games/key-label';
 import { roundOf, type AnswerEntry, type Entry } from '../../core/sessions/log';
 import { replay } from '../../core/sessions/replay';
+import { dealtKeys, playedAs } from '../../core/sessions/own-step';
 import { readAnswers } from '../../core/sessions/standing';
 import { groupBy } from '../../core/group-by';
 import type { AccentId } from '../../core/phonology/accents';
@@ -54,6 +55,8 @@ const roundName = ({ task, step }: Pick<StoredRound, 'task' | 'step'>): { name: 
   step: stepOf(taskOf(task), step).name,
 });
 
+const stepOfAnswer = (round: StoredRound | undefined, key: string): string => (round ? playedAs(round, key).step : '');
+
 const answersOf = (log: readonly Entry[]): AnswerEntry[] => log.filter((e): e is AnswerEntry => e.kind === 'answer');
 
 /** A session as it was played: the answers that stand, with what was marked before. */
@@ -79,7 +82,7 @@ export async function lookBack(id: string): Promise<LookBack> {
       id: a.id,
       turn: a.turn,
       task: session.rounds[roundOf(a.turn)]?.task ?? '',
-      step: session.rounds[roundOf(a.turn)]?.step ?? '',
+      step: stepOfAnswer(session.rounds[roundOf(a.turn)], a.word),
       childId: a.childId,
       child: nameOf(a.childId),
       word: a.word,
@@ -157,7 +160,7 @@ export function exportOf({ session, answers }: LookBack): SessionExport {
       id: session.id,
       group: session.groupName,
       title: session.title,
-      rounds: session.rounds.map(({ task, step, items }) => ({ task, step, items })),
+      rounds: session.rounds.map((r) => ({ task: r.task, step: r.step, items: dealtKeys(r, session.childIds) })),
       accent: session.accent,
       startedAt: new Date(session.startedAt).toISOString(),
       finishedAt: session.finishedAt === null ? null : new Date(session.finishedAt).toISOString(),
@@ -238,6 +241,10 @@ export async function listSessions(groupId: string, limit = 50, now = Date.now()
   ).map((s) => s.get());
   const outcomes = await outcomesThat({ sessions: sessions.map((s) => s.id), turns: true });
   const bySession = groupBy(outcomes, (o) => o.sessionId);
+  const seats = await models.sessionChildren.findAll({ where: { session_id: sessions.map((s) => s.id) } });
+  const playing = new Map(
+    [...groupBy(seats, (c) => c.get().session_id)].map(([id, of]) => [id, of.map((c) => c.get().child_id)]),
+  );
   return sessions
     .map((s) => {
       const rounds = JSON.parse(s.rounds) as StoredRound[];
@@ -249,7 +256,9 @@ export async function listSessions(groupId: string, limit = 50, now = Date.now()
         finished: s.finished_at !== null,
         tally: tally(bySession.get(s.id) ?? []),
         words: rounds.flatMap((r) =>
-          sayingAll(r.task, r.items).map((key) => keyLabel(key, r.task, s.accent as AccentId)),
+          sayingAll(r.task, dealtKeys(r, playing.get(s.id) ?? [])).map((key) =>
+            keyLabel(key, r.task, s.accent as AccentId),
+          ),
         ),
       };
     })

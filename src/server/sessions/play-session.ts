@@ -13,6 +13,7 @@ import { roundSeconds, ROLE_WORDS, type Way } from '../../core/sessions/running-
 import type { Entry } from '../../core/sessions/log';
 import { hasWordOf } from '../../core/games/spec';
 import type { SessionPlan } from '../../core/sessions/replay';
+import { ownKeys, playedAs, type OwnDeal } from '../../core/sessions/own-step';
 import type { StoredRound } from '../../core/sessions/stored-round';
 import { getSettings } from '../setting/settings';
 import { preparedBank } from '../words/bank';
@@ -48,6 +49,8 @@ export interface PlayRound {
   /** Likely answers (by id) that are right in a child’s own way of speaking: by child, then by item. */
   readonly rightFor: Readonly<Record<string, Readonly<Record<string, readonly string[]>>>>;
   readonly spares: readonly string[];
+  /** What is dealt to whom, where each child has their own step; empty elsewhere. */
+  readonly own: readonly OwnDeal[];
   readonly model: string;
   readonly opening: string;
   /** What the adult says, with slots that each item fills. */
@@ -136,7 +139,7 @@ function inAccents(round: StoredRound, keys: readonly string[], accents: readonl
       material.accent,
       Object.fromEntries(
         keys.flatMap((key) => {
-          const judged = tryItem(round, key, material).item?.judged;
+          const judged = tryItem(playedAs(round, key), key, material).item?.judged;
           return judged?.by === 'sounds' ? [[key, judged.sounds]] : [];
         }),
       ),
@@ -184,15 +187,21 @@ interface Making {
   readonly aside: ReadonlySet<string>;
 }
 
+/** What was dealt to each child, without what cannot be made any more. */
+const stillThere = (own: readonly OwnDeal[], items: PlayRound['items']): OwnDeal[] =>
+  own.map((o) => ({ ...o, items: o.items.filter((key) => items[key]) })).filter((o) => o.items.length > 0);
+
 function playRound(
   round: StoredRound,
   { material, accents, aside }: Making,
 ): { stored: StoredRound; shown: PlayRound } | null {
   const task = taskOf(round.task);
-  const keys = [...new Set([...round.items, ...round.spares, ...(round.model ? [round.model] : [])])];
+  const keys = [
+    ...new Set([...round.items, ...round.spares, ...ownKeys(round), ...(round.model ? [round.model] : [])]),
+  ];
   const items = Object.fromEntries(
     keys.flatMap((key) => {
-      const { item } = tryItem(round, key, material);
+      const { item } = tryItem(playedAs(round, key), key, material);
       return item ? [[key, item]] : [];
     }),
   );
@@ -202,7 +211,7 @@ function playRound(
   const there = dealt.length ? dealt : made;
   const gesture = GESTURES.find((g) => g.id === round.gesture) ?? sure(GESTURES[0]);
   return {
-    stored: { ...round, items: there },
+    stored: { ...round, items: there, ...(round.own ? { own: stillThere(round.own, items) } : {}) },
     shown: {
       role: ROLE_WORDS[round.role],
       task: task.id,
@@ -222,6 +231,7 @@ function playRound(
         accents,
       ),
       spares: round.spares.filter((k) => items[k] && !hasWordOf(k, aside)),
+      own: stillThere(round.own ?? [], items),
       model: round.model && items[round.model] ? round.model : sure(there[0]),
       ...linesOf(round),
       gap: round.gap,
@@ -316,6 +326,7 @@ const emptyRound = (round: StoredRound): PlayRound => ({
   inAccents: {},
   rightFor: {},
   spares: [],
+  own: [],
   model: '',
   opening: say.wordsRoundBank,
   ask: '',

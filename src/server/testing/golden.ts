@@ -139,6 +139,7 @@ function planRow(shape: (typeof SHAPES)[number], task: Task, accent: AccentId): 
     confirmed: true,
     lowOnly: false,
     children: 5,
+    childIds: [],
     paceOf: () => 20,
   };
   const wish = planRequestSchema.parse({ shape, task: task.id, step: task.steps[0]?.id, minutes: 15, seed: 7 });

@@ -11,6 +11,7 @@ import { matcher, readQuery } from '../../core/lexicon/search';
 import { select, type WordSet } from '../../core/lexicon/select';
 import { inCircumstances, type WordIndex } from '../../core/lexicon/word-index';
 import type { AccentId } from '../../core/phonology/accents';
+import { ownKeys } from '../../core/sessions/own-step';
 import { setSizeFor } from '../../core/sessions/turns';
 import type { StoredRound } from '../../core/sessions/stored-round';
 import type { PreparedBank } from './bank';
@@ -89,7 +90,9 @@ export async function recentWords(groupId: string): Promise<string[]> {
     limit: RECENT_SESSIONS,
   });
   return rows.flatMap((row) =>
-    (JSON.parse(row.get().rounds) as StoredRound[]).flatMap((r) => r.items.flatMap((key) => readKey(key).words)),
+    (JSON.parse(row.get().rounds) as StoredRound[]).flatMap((r) =>
+      [...r.items, ...ownKeys(r)].flatMap((key) => readKey(key).words),
+    ),
   );
 }
 

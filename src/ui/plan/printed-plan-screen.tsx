@@ -131,11 +131,22 @@ function Page({ plan }: { plan: PrintedPlan }) {
   );
 }
 
+/** What is the same for all; nothing where each has their own. */
+function sharedLines({ own, items, grows }: ShownRound): ShownRound['items'] {
+  if (own.length) return [];
+  return grows ? items.slice(-1) : items;
+}
+
 /** Every line of a round as it is said, with what is right; a list that grows is printed once, whole. */
 function Said({ round }: { readonly round: ShownRound }) {
   return (
     <ul className="my-1 gap-x-8 font-word text-lg sm:columns-2 print:text-[0.82rem]">
-      {(round.grows ? round.items.slice(-1) : round.items).map((item) => (
+      {round.own.map(({ childId, name, items }) => (
+        <li key={childId} className="break-inside-avoid wrap-anywhere">
+          <b>{name}</b> {items.map((item) => say.saidIs(item.say || item.label, item.expected)).join(' ')}
+        </li>
+      ))}
+      {sharedLines(round).map((item) => (
         <li key={item.key} className="break-inside-avoid wrap-anywhere">
           {item.say || item.label}
           {item.story.length > 0 && <span className="block">{item.story.join(' ')}</span>}{' '}
@@ -147,7 +158,7 @@ function Said({ round }: { readonly round: ShownRound }) {
 }
 
 /** Six empty rows, to write names in. */
-const NOBODY = Array.from({ length: 6 }, () => ({ name: '', plant: null }));
+const NOBODY = Array.from({ length: 6 }, () => ({ id: '', name: '', plant: null }));
 
 /** Names down, items across, a box for each: for when there is no device. */
 function Grid({ plan }: { plan: PrintedPlan }) {
@@ -157,39 +168,23 @@ function Grid({ plan }: { plan: PrintedPlan }) {
       {plan.shown.rounds.map((round) => (
         <section key={round.id} className="mb-6 break-inside-avoid">
           <h2 className="mb-1 text-xl">
-            {round.name} <span className="font-sans text-base font-normal text-muted">{round.step}</span>
+            {round.name} {!round.own.length && <span className={SMALL}>{round.step}</span>}
           </h2>
           <div className="overflow-x-auto" tabIndex={0} aria-label={say.gridFor(round.name)}>
             <table className="w-full border-collapse text-left">
               <thead>
                 <tr>
                   <th className="w-36 border border-line-strong px-2 py-1 font-word">{say.name}</th>
-                  {round.items.map((item) => (
-                    <th
-                      key={item.key}
-                      className={clsx(
-                        'border border-line-strong px-1.5 py-1 align-bottom font-word text-base font-bold',
-                        'wrap-anywhere',
-                      )}
-                    >
-                      {item.label}
+                  {headsOf(round).map((head) => (
+                    <th key={head} className={HEAD}>
+                      {head}
                     </th>
                   ))}
                 </tr>
               </thead>
               <tbody>
-                {rows.map(({ name, plant }, i) => (
-                  <tr key={i}>
-                    <th
-                      scope="row"
-                      className="h-10 border border-line-strong px-2 font-word font-normal wrap-anywhere print:h-7"
-                    >
-                      {plant && <Plant id={plant} />} {name || <span className="sr-only">{say.aChild}</span>}
-                    </th>
-                    {round.items.map((item) => (
-                      <td key={item.key} className="border border-line-strong" />
-                    ))}
-                  </tr>
+                {rows.map((child, i) => (
+                  <Row key={i} child={child} round={round} />
                 ))}
               </tbody>
             </table>
@@ -198,5 +193,38 @@ function Grid({ plan }: { plan: PrintedPlan }) {
       ))}
       <p className="text-sm">{say.markOwnH}</p>
     </>
+  );
+}
+
+const SMALL = 'font-sans text-base font-normal text-muted';
+const HEAD = 'border border-line-strong px-1.5 py-1 align-bottom font-word text-base font-bold wrap-anywhere';
+
+/** What stands over the boxes: the words; where each child has their own, the turns. */
+function headsOf({ own, items }: ShownRound): string[] {
+  if (!own.length) return items.map((i) => i.label);
+  const most = Math.max(...own.map((o) => o.items.length), 1);
+  return Array.from({ length: most }, (_, turn) => say.turn(turn + 1));
+}
+
+interface RowProps {
+  readonly child: PrintedPlan['children'][number];
+  readonly round: ShownRound;
+}
+
+/** A child’s boxes; their own words stand in them, where they have some. */
+function Row({ child: { id, name, plant }, round }: RowProps) {
+  const own = round.own.find((o) => o.childId === id);
+  const boxes = round.own.length ? headsOf(round).map((_, i) => own?.items[i]?.label ?? '') : round.items.map(() => '');
+  return (
+    <tr>
+      <th scope="row" className="h-10 border border-line-strong px-2 font-word font-normal wrap-anywhere print:h-7">
+        {plant && <Plant id={plant} />} {name || <span className="sr-only">{say.aChild}</span>}
+      </th>
+      {boxes.map((word, i) => (
+        <td key={i} className="border border-line-strong px-1.5 align-top font-word wrap-anywhere">
+          {word}
+        </td>
+      ))}
+    </tr>
   );
 }

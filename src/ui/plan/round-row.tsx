@@ -18,6 +18,7 @@ import type { Catalogue } from '@/server/plans/catalogue';
 import type { ShownRound } from '@/server/plans/plan-shown';
 import { sure } from '@/core/sure';
 import { ItemDialog } from './item-dialog';
+import { OwnSteps, OwnSwitch } from './own-steps';
 import { RoundDialog } from './round-dialog';
 import type { CatalogueTask } from '@/server/plans/catalogue';
 import type { ShownItem } from '@/server/plans/plan-shown';
@@ -93,7 +94,11 @@ export function RoundRow({ round, number, shown, plan, games, people, pace, put,
             </button>
           }
         />
-        <Items items={items} setDialog={setDialog} stretch={stretch} ask={ask} round={round} number={number} />
+        {shown?.own.length ? (
+          <OwnSteps round={round} own={shown.own} task={task} put={put} />
+        ) : (
+          <Items items={items} setDialog={setDialog} stretch={stretch} ask={ask} round={round} number={number} />
+        )}
         {shown && (
           <div className="mt-1 flex flex-wrap items-center gap-x-4 text-[0.95rem] text-muted">
             <p className="min-w-0 py-1">
@@ -104,6 +109,7 @@ export function RoundRow({ round, number, shown, plan, games, people, pace, put,
             <Button kind="quiet" className="-ml-3" aria-expanded={reading} onClick={() => setReading(!reading)}>
               {reading ? SAY.closeTheScript : SAY.readTheScript}
             </Button>
+            <OwnSwitch round={round} shown={shown} put={put} />
           </div>
         )}
         {reading && shown && <Script shown={shown} reminder={round.reminder} />}
@@ -296,6 +302,13 @@ const moved = <T,>(items: readonly T[], at: number, by: number): T[] => {
 
 const WHO = { adult: SAY.you, together: SAY.together, children: SAY.they } as const;
 
+/** What is said in a round: everyone’s own words, or the round’s; of a list that grows, the whole of it. */
+function linesOf({ own, items, grows }: ShownRound): readonly ShownItem[] {
+  const theirs = own.flatMap((o) => o.items);
+  if (theirs.length) return theirs;
+  return grows ? items.slice(-1) : items;
+}
+
 /** Every line of a round as it will be said. */
 function Script({ shown, reminder }: { shown: ShownRound; reminder: string }) {
   return (
@@ -310,7 +323,7 @@ function Script({ shown, reminder }: { shown: ShownRound; reminder: string }) {
       </p>
       <p className="mb-3 text-muted">{SAY.howJudged(shown.judged)}</p>
       <ol className="divide-y divide-line border-t border-line">
-        {(shown.grows ? shown.items.slice(-1) : shown.items).map((item) => (
+        {linesOf(shown).map((item) => (
           <li key={item.key} className="py-2">
             {item.problem ? (
               <p className="text-red">

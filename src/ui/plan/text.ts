@@ -135,6 +135,8 @@ export const plansScreen = {
 } as const;
 
 export const printedPlanScreen = {
+  turn: (n: number) => `Turn ${n}`,
+  saidIs: (say: string, expected: string) => `${say} → ${expected}`,
   nameCards: 'Name cards',
   model: (word: string) => `(Model “${word}” first.)`,
   pageWall: 'One page for the wall',
@@ -205,6 +207,13 @@ export const roundRow = {
   youDoFirst: (model: string) => `Model “${model}” first.`,
   withHands: (gesture: string) => `Gesture: ${gesture}`,
   howJudged: (judged: string) => `What counts as right: ${judged}.`,
+} as const;
+
+export const ownSteps = {
+  eachTheirOwn: 'Each child has their own step',
+  stepOf: (name: string) => `Step for ${name}`,
+  ourChoice: 'Our choice',
+  chosenByUs: (step: string) => `${step} (our choice)`,
 } as const;
 
 export const usePlan = {

@@ -17,6 +17,8 @@ export function Turn() {
   const hunting = useRun((run) => run.hunting && !run.modelling);
   const telling = useRun(({ item }) => isTold(item));
   const turnKey = useRun((run) => run.turnKey);
+  const waits = useRun(({ playing, state, round }) => playing && state.calling && round.own.length > 0);
+  if (waits) return <WordComesThen />;
   return (
     <Stage below={hunting ? null : <WhoSpeaks />}>
       <Heading />
@@ -33,6 +35,16 @@ export function Turn() {
     </Stage>
   );
 }
+
+/** Who wants a turn is tapped first, where each child has a word of their own. */
+const WordComesThen = () => (
+  <Stage below={null}>
+    <Heading />
+    <p className="my-[0.8em] font-word text-[1.6em] leading-snug" data-part="word">
+      {say.wordComesThen}
+    </p>
+  </Stage>
+);
 
 /** What the page is called, and whose turn it is, for those who do not see it. */
 function Heading() {

@@ -30,6 +30,7 @@ function roundOf(way: Way): PlayRound {
     inAccents: {},
     rightFor: {},
     spares: SPARES,
+    own: [],
     model: 'net',
     opening: '',
     ask: '{sounds}',

@@ -163,13 +163,15 @@ type FromLog = Pick<
 /** Other words of the round, for this turn and for a child who has a hard time. */
 function otherItems(round: PlayRound, words: readonly string[], state: SessionState, item: Item | undefined) {
   if (round.inOrder) return { spare: undefined, easier: undefined };
-  const free = round.spares.filter(
+  const own = round.own.find((o) => o.childId === state.childId);
+  const free = (own?.spares ?? round.spares).filter(
     (k) => k !== item?.key && !state.swapped.includes(k) && !words.includes(k) && !hasWordOf(k, state.aside),
   );
   return {
     // A word with the same answer keeps yes and no in balance.
     spare: free.find((k) => round.items[k]?.kind === item?.kind) ?? free[0],
     easier: Object.values(round.items)
+      .filter((i) => !own || own.items.includes(i.key) || own.spares.includes(i.key))
       .filter((i) => i.key !== state.word && i.key !== round.model && !state.swapped.includes(i.key))
       .filter((i) => !hasWordOf(i.key, state.aside))
       .sort((a, b) => a.difficulty - b.difficulty)[0],

@@ -1,0 +1,101 @@
+import { describe, expect, test } from 'vitest';
+import { taskOf } from '../games';
+import { seeded } from '../random';
+import { sure } from '../sure';
+import { adviseOn, nextOn, type ChildAdvice } from './advice';
+import type { Run } from './evidence';
+import { ladderOf, rungOf } from './ladders';
+import { isSpread, ownStep } from './own-rung';
+import { LADDERS } from './ladders';
+import type { NextStep } from './next-step';
+
+/** Children are invented; the cases are the design’s own (common practice, no source). */
+const DAY = 86_400_000;
+const NOW = 20_000 * DAY;
+const run = (task: string, step: string, marks: string, daysAgo: number): Run => ({
+  task,
+  step,
+  standing: 'fresh',
+  at: NOW - daysAgo * DAY,
+  day: 20_000 - daysAgo,
+  marks,
+  helps: {},
+});
+const advice = (runs: readonly Run[], chosen: NextStep | null = null): ChildAdvice =>
+  adviseOn({ runs, checks: [], sessions: [] }, { now: NOW, rule: 'weighed', unitOrder: 'sounds-first', chosen });
+
+const blending = taskOf('blending');
+const asked = { task: blending, step: '3-held' };
+/** Ottilie blends five sounds, Idris two. */
+const ottilie = advice([
+  run('blending', '3-held', '11111111', 12),
+  run('blending', '4-start', '1111111', 8),
+  run('blending', 'longer', '1101', 3),
+]);
+const idris = advice([
+  run('blending', 'two-beats', '11111', 9),
+  run('blending', 'stretched', '1011', 5),
+  run('blending', '2', '0100', 2),
+]);
+
+describe('whose step in a game', () => {
+  test('five sounds and two: one game, each their own step, and one step for all does not fit', () => {
+    const [of, other] = [sure(ownStep(ottilie, asked, NOW)), sure(ownStep(idris, asked, NOW))];
+    const at = (step: string): number =>
+      ladderOf('blending').rungs.findIndex((r) => r.steps.some(([t, s]) => t === 'blending' && s === step));
+    expect(at(of.step)).toBeGreaterThan(at('3-held'));
+    expect(at(other.step)).toBeLessThan(at('3-held'));
+    expect(isSpread([ottilie, idris], asked, NOW)).toBe(true);
+  });
+
+  test('children alike share a step', () => {
+    expect(isSpread([ottilie, ottilie], asked, NOW)).toBe(false);
+    expect(isSpread([idris], asked, NOW)).toBe(false);
+    expect(isSpread([advice([]), advice([])], asked, NOW)).toBe(false);
+  });
+
+  test('of a child of whom nothing is seen, no harder than the round, and said to be unseen', () => {
+    const step = sure(ownStep(advice([]), asked, NOW));
+    expect(step.unseen).toBe(true);
+    const rungs = ladderOf('blending').rungs;
+    const at = (id: string): number => rungs.findIndex((r) => r.steps.some(([t, s]) => t === 'blending' && s === id));
+    expect(at(step.step)).toBeLessThanOrEqual(at('3-held'));
+  });
+
+  test('an adult’s choice on this ladder is the child’s step; one on another ladder is not', () => {
+    const rung = sure(ladderOf('blending').rungs.find((r) => r.id === '4-start'));
+    const chosen: NextStep = { ladder: 'blending', rung: rung.id, rungOf: rung, move: 'stay', reason: '' };
+    expect(ownStep(advice(idris.runs, chosen), asked, NOW)?.step).toBe('4-start');
+    expect(ownStep(advice([], chosen), asked, NOW)).toMatchObject({ step: '4-start', unseen: false });
+    const rhyme = sure(ladderOf('rhyme').rungs[0]);
+    const other: NextStep = { ladder: 'rhyme', rung: rhyme.id, rungOf: rhyme, move: 'stay', reason: '' };
+    expect(ownStep(advice(idris.runs, other), asked, NOW)).toEqual(ownStep(idris, asked, NOW));
+  });
+
+  test('it is the step that is advised on that ladder, or the nearest easier one the game has, for any answers', () => {
+    const random = seeded(11);
+    for (let i = 0; i < 60; i += 1) {
+      const runs = Array.from({ length: 1 + Math.floor(random() * 8) }, (_, k) => {
+        const steps = blending.steps.filter((s) => rungOf('blending', s.id)?.ladder.id === 'blending');
+        const marks = Array.from({ length: 4 }, () => (random() < 0.6 ? '1' : '0')).join('');
+        return run('blending', sure(steps[Math.floor(random() * steps.length)]).id, marks, 20 - k * 2);
+      });
+      const known = advice(runs);
+      const next = nextOn(known, 'blending', NOW);
+      const own = sure(ownStep(known, asked, NOW));
+      const rungs = ladderOf('blending').rungs;
+      const at = next ? rungs.findIndex((r) => r.id === next.rung) : rungs.length - 1;
+      const got = rungs.findIndex((r) => r.steps.some(([t, s]) => t === 'blending' && s === own.step));
+      expect(own.unseen).toBe(false);
+      if (sure(rungs[at]).steps.some(([t]) => t === 'blending')) expect(got).toBe(at);
+      else expect(got).toBeLessThanOrEqual(Math.max(at, 1));
+      const first = known.next.find((s) => s.ladder === 'blending');
+      if (first) expect(next).toEqual(first);
+    }
+  });
+
+  test('a game on no ladder gives nobody a step', () => {
+    expect(ownStep(ottilie, { task: taskOf('hunt'), step: '3-4' }, NOW)).toBeNull();
+    expect(LADDERS.some((l) => l.id === 'hunt')).toBe(false);
+  });
+});

@@ -1,0 +1,102 @@
+import { offeredStep } from '../games';
+import type { Task } from '../games/task';
+import { sure } from '../sure';
+import { nextOn, type ChildAdvice } from './advice';
+import { carries, rungOf, type Ladder } from './ladders';
+import { forecast, worthOn } from './model';
+import type { NextStep } from './next-step';
+
+/** The step of a game that is a child’s own. */
+export interface OwnStep {
+  readonly step: string;
+  /** Id of what slips, where words that hold it are dealt. */
+  readonly pattern?: string;
+  /** Nothing of this ladder was seen of the child: the step is the model’s best guess, no harder than the round’s. */
+  readonly unseen: boolean;
+}
+
+/** A round, as far as its steps go. */
+interface Asked {
+  readonly task: Task;
+  readonly step: string;
+}
+
+/** A step of the game, with its place on the ladder of the round. */
+interface Place {
+  readonly step: string;
+  readonly at: number;
+}
+
+/** The game’s own steps that are on a ladder, easy to hard. */
+const placesOn = ({ task }: Asked, ladder: Ladder): Place[] =>
+  task.steps
+    .flatMap(({ id }) => {
+      const place = rungOf(task.id, id);
+      return place?.ladder.id === ladder.id ? [{ step: id, at: place.at }] : [];
+    })
+    .sort((a, b) => a.at - b.at);
+
+/** The step nearest to a rung: that rung’s own, else the nearest easier one, else the easiest there is. */
+const nearest = (places: readonly Place[], at: number): string =>
+  (places.findLast((p) => p.at <= at) ?? sure(places[0])).step;
+
+/**
+ * The step of a game that a child is to be dealt, where each has their own: the one that is advised on its ladder, or
+ * the nearest easier one that this game has. Of a child of whom nothing is seen there, the step worth most that is no
+ * harder than the round’s. Null where the game stands on no ladder.
+ * @example ownStep(advice, { task: taskOf('blending'), step: '4-start' }, now)?.step // '3-held'
+ */
+export function ownStep(advice: ChildAdvice, asked: Asked, now: number): OwnStep | null {
+  const offered = offeredStep(asked.task, asked.step).id;
+  const place = rungOf(asked.task.id, offered);
+  if (!place) return null;
+  const { ladder } = place;
+  const places = placesOn(asked, ladder);
+  if (!places.length) return null;
+  if (isUnseen(advice, ladder, now)) return { step: guessed(advice, places, place.at, ladder), unseen: true };
+  const next = nextOn(advice, ladder.id, now);
+  const rung = next?.rungOf ?? sure(ladder.rungs.at(-1));
+  const step = nearest(
+    places,
+    ladder.rungs.findIndex((r) => r.id === rung.id),
+  );
+  return { step, unseen: false, ...patternIn(next, asked.task) };
+}
+
+/** Nothing was played on the ladder, nobody chose a step of it, and nothing that slips is played there. */
+function isUnseen(advice: ChildAdvice, { id }: Ladder, now: number): boolean {
+  if (advice.chosen?.ladder === id || nextOn(advice, id, now)?.move === 'pattern') return false;
+  const played = advice.ladders.find((l) => l.ladder.id === id)?.rungs ?? [];
+  return played.every((r) => r.lastAt === null);
+}
+
+/** A pattern is heard in whole words; what is kept together is no matter of words. */
+const patternIn = (next: NextStep | null, { wholeWord }: Task): Pick<OwnStep, 'pattern'> =>
+  next?.pattern && wholeWord && !next.pattern.startsWith('keeps-') ? { pattern: next.pattern } : {};
+
+/** What is worth most of the steps no harder than the round’s. */
+function guessed({ model }: ChildAdvice, places: readonly Place[], most: number, ladder: Ladder): string {
+  const worth = (p: Place): number => worthOn(model, ladder.id, sure(ladder.rungs[p.at]));
+  const upTo = places.filter((p) => p.at === most || carries(ladder, most, p.at));
+  return upTo.reduce((best, p) => (worth(p) > worth(best) ? p : best), sure(upTo[0] ?? places[0])).step;
+}
+
+/** When one step is no step for all: so many of those known would find it out of reach, or learn nothing from it. */
+const SPREAD = { outOfReach: 0.5, nothingNew: 0.88, share: 0.25, known: 2 } as const;
+
+/**
+ * True where one step does not fit a group: at least a quarter of the children known would hardly ever manage it alone,
+ * or nearly always, and their own steps differ. Our own choice.
+ * @example isSpread([twoSounds, fiveSounds], { task: taskOf('blending'), step: '3-held' }, now) // true
+ */
+export function isSpread(advice: readonly ChildAdvice[], asked: Asked, now: number): boolean {
+  const own = advice.flatMap((a) => {
+    const step = ownStep(a, asked, now);
+    return step && !step.unseen
+      ? [{ step, chance: forecast(a.model, { task: asked.task.id, step: asked.step }).chance }]
+      : [];
+  });
+  if (own.length < SPREAD.known || new Set(own.map((o) => o.step.step)).size < 2) return false;
+  const off = own.filter((o) => o.chance < SPREAD.outOfReach || o.chance > SPREAD.nothingNew);
+  return off.length >= own.length * SPREAD.share;
+}

@@ -1,0 +1,33 @@
+import { Op, type Transaction } from 'sequelize';
+import type { EachTheirOwn } from '../../core/sessions/running-order';
+import type { StoredRound } from '../../core/sessions/stored-round';
+import { database } from '../storage/database';
+
+/** A round of a kept plan, as far as it speaks of single children. */
+interface KeptRound {
+  readonly own?: EachTheirOwn;
+}
+
+/** Takes a child out of what was dealt to whom, in sessions and in plans: erased is erased there too. */
+export async function forgetSteps(childId: string, transaction: Transaction): Promise<void> {
+  const { models } = await database();
+  const speaksOf = { [Op.like]: `%${childId}%` };
+  const sessions = await models.sessions.findAll({ where: { rounds: speaksOf }, transaction });
+  for (const session of sessions) {
+    const rounds = (JSON.parse(session.get().rounds) as StoredRound[]).map((r) =>
+      r.own ? { ...r, own: r.own.filter((o) => o.childId !== childId) } : r,
+    );
+    await session.update({ rounds: JSON.stringify(rounds) }, { transaction });
+  }
+  const plans = await models.plans.findAll({ where: { body: speaksOf }, transaction });
+  for (const kept of plans) {
+    const plan = JSON.parse(kept.get().body) as { readonly rounds: readonly KeptRound[] };
+    const rounds = plan.rounds.map((r) =>
+      r.own ? { ...r, own: { ...r.own, steps: without(r.own.steps, childId) } } : r,
+    );
+    await kept.update({ body: JSON.stringify({ ...plan, rounds }) }, { transaction });
+  }
+}
+
+const without = (steps: EachTheirOwn['steps'], childId: string): EachTheirOwn['steps'] =>
+  Object.fromEntries(Object.entries(steps).filter(([child]) => child !== childId));
