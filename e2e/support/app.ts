@@ -251,11 +251,12 @@ export async function pick(page: Page, label: string, value: string): Promise<vo
   await choose(page, value);
 }
 
-/** Chooses in a list that opens. It listens once the focus is in it; what comes before may be taken as its opening. */
+/** Chooses in a list that opens, by keys: a list that scrolls on its own may move away from under a pointer. */
 export async function choose(page: Page, value: string): Promise<void> {
   const list = page.getByRole('listbox');
+  // The first choice has the focus once the list has its place.
   await page.locator('[role="listbox"]:focus, [role="listbox"] :focus').waitFor();
-  await list.locator(`[role="option"][data-value="${value}"]`).click();
+  await list.locator(`[role="option"][data-value="${value}"]`).press('Enter');
   await list.waitFor({ state: 'detached' });
 }
 

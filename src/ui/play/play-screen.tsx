@@ -2,7 +2,7 @@
 
 import dynamic from 'next/dynamic';
 import Link from 'next/link';
-import { useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { PlaySession } from '@/server/sessions/play-session';
 import { ChildrenList } from './children-list';
 import { useFit } from './fit';
@@ -17,8 +17,18 @@ import { RunProvider, useRun } from './use-run';
 import { browserMachine, useRunning } from './use-running';
 import { playScreen as say } from './text';
 
-// What is not on the first screen comes after it.
-const Dialogs = dynamic(() => import('./dialogs').then((m) => m.Dialogs));
+// What is not on the first screen comes after it; at once, so that it is there when the server is not.
+const dialogs = () => import('./dialogs');
+const Dialogs = dynamic(() => dialogs().then((m) => m.Dialogs));
+
+/** Fetches what the dialogs need before anybody asks for one. */
+function useDialogsAtHand(): void {
+  useEffect(() => {
+    void dialogs()
+      .then((m) => m.loadSoundPad())
+      .catch(() => undefined);
+  }, []);
+}
 
 /** The run: what to say, the line that paces it, what is right, and one tap for what the child did. */
 export function PlayScreen({ session }: { readonly session: PlaySession }) {
@@ -40,6 +50,7 @@ function Frame() {
   const keys = useRun((run) => run.device.keys);
   const frame = useRef<HTMLDivElement>(null);
   useFit(frame);
+  useDialogsAtHand();
   return (
     <div ref={frame} className="playing" data-pending={pending} data-hand={hand} {...(keys ? { 'data-keys': '' } : {})}>
       <PlayTop />

@@ -15,7 +15,9 @@ import { useEnding } from '../use-ending';
 import { useNames, useRun, useStore } from '../use-run';
 import { dialogs as say } from './text';
 
-const SoundPad = dynamic(() => import('./sound-pad').then((m) => m.SoundPad));
+/** The pad of sounds comes with the first answer that is typed, or earlier where there is time. */
+export const loadSoundPad = () => import('./sound-pad');
+const SoundPad = dynamic(() => loadSoundPad().then((m) => m.SoundPad));
 
 function useClose(): () => void {
   const store = useStore();
