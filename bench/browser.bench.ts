@@ -109,7 +109,8 @@ async function sent(browser: Browser, url: string, session: string): Promise<Row
     const bodies: Promise<void>[] = [];
     const page = await (await fetch(address)).text();
     fresh.page.on('response', (response) => {
-      if (page.includes(new URL(response.url()).pathname))
+      const isScript = response.request().resourceType() === 'script';
+      if (isScript && page.includes(new URL(response.url()).pathname))
         bodies.push(
           response.body().then((b) => {
             bytes += gzipSync(b).length;

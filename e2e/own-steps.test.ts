@@ -115,7 +115,7 @@ test('on paper each child’s own words stand in their row', async () => {
   for (const [name, row] of gets) {
     const cells = await page
       .getByRole('row', { name: new RegExp(name) })
-      .last()
+      .first()
       .innerText();
     const words = cells.split(/\s+/).filter((w) => w && w !== name);
     expect(words.length).toBeGreaterThan(0);

@@ -33,7 +33,7 @@ const ottilie = advice([
   run('blending', 'longer', '1101', 3),
 ]);
 const idris = advice([
-  run('blending', 'two-beats', '11111', 9),
+  run('blending', 'syllables', '11111', 9),
   run('blending', 'stretched', '1011', 5),
   run('blending', '2', '0100', 2),
 ]);
@@ -92,6 +92,12 @@ describe('whose step in a game', () => {
       const first = known.next.find((s) => s.ladder === 'blending');
       if (first) expect(next).toEqual(first);
     }
+  });
+
+  test('in a round of beats, who blends sounds already is dealt sounds', () => {
+    const beats = { task: blending, step: 'syllables' };
+    expect(ownStep(ottilie, beats, NOW)).toEqual(ownStep(ottilie, asked, NOW));
+    expect(isSpread([ottilie, idris], beats, NOW)).toBe(true);
   });
 
   test('a game on no ladder gives nobody a step', () => {

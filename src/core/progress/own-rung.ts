@@ -2,7 +2,7 @@ import { offeredStep } from '../games';
 import type { Task } from '../games/task';
 import { sure } from '../sure';
 import { nextOn, type ChildAdvice } from './advice';
-import { carries, rungOf, type Ladder } from './ladders';
+import { carries, LADDERS, rungOf, type Ladder } from './ladders';
 import { forecast, worthOn } from './model';
 import type { NextStep } from './next-step';
 
@@ -27,6 +27,12 @@ interface Place {
   readonly at: number;
 }
 
+/** Where the round’s step stands. */
+interface Standing {
+  readonly ladder: Ladder;
+  readonly at: number;
+}
+
 /** The game’s own steps that are on a ladder, easy to hard. */
 const placesOn = ({ task }: Asked, ladder: Ladder): Place[] =>
   task.steps
@@ -41,23 +47,24 @@ const nearest = (places: readonly Place[], at: number): string =>
   (places.findLast((p) => p.at <= at) ?? sure(places[0])).step;
 
 /**
- * The step of a game that a child is to be dealt, where each has their own: the one that is advised on its ladder, or
- * the nearest easier one that this game has. Of a child of whom nothing is seen there, the step worth most that is no
- * harder than the round’s. Null where the game stands on no ladder.
+ * The step of a game that a child is to be dealt, where each has their own: the one that is advised on the game’s
+ * ladder, or the nearest easier one that this game has; where the child was seen only on the ladder of the round’s step
+ * (beats, say), the one advised there. Of a child of whom nothing is seen, the step worth most that is no harder than
+ * the round’s. Null where the game stands on no ladder.
  * @example ownStep(advice, { task: taskOf('blending'), step: '4-start' }, now)?.step // '3-held'
  */
 export function ownStep(advice: ChildAdvice, asked: Asked, now: number): OwnStep | null {
-  const offered = offeredStep(asked.task, asked.step).id;
-  const place = rungOf(asked.task.id, offered);
+  const place = rungOf(asked.task.id, offeredStep(asked.task, asked.step).id);
   if (!place) return null;
-  const { ladder } = place;
-  const places = placesOn(asked, ladder);
-  if (!places.length) return null;
-  if (isUnseen(advice, ladder, now)) return { step: guessed(advice, places, place.at, ladder), unseen: true };
+  const family = LADDERS.find((l) => l.id === asked.task.family);
+  const ladder = [...(family ? [family] : []), place.ladder].find((l) => {
+    return placesOn(asked, l).length > 0 && !isUnseen(advice, l, now);
+  });
+  if (!ladder) return { step: guessed(advice, placesOn(asked, place.ladder), place), unseen: true };
   const next = nextOn(advice, ladder.id, now);
   const rung = next?.rungOf ?? sure(ladder.rungs.at(-1));
   const step = nearest(
-    places,
+    placesOn(asked, ladder),
     ladder.rungs.findIndex((r) => r.id === rung.id),
   );
   return { step, unseen: false, ...patternIn(next, asked.task) };
@@ -75,9 +82,9 @@ const patternIn = (next: NextStep | null, { wholeWord }: Task): Pick<OwnStep, 'p
   next?.pattern && wholeWord && !next.pattern.startsWith('keeps-') ? { pattern: next.pattern } : {};
 
 /** What is worth most of the steps no harder than the round’s. */
-function guessed({ model }: ChildAdvice, places: readonly Place[], most: number, ladder: Ladder): string {
+function guessed({ model }: ChildAdvice, places: readonly Place[], { ladder, at }: Standing): string {
   const worth = (p: Place): number => worthOn(model, ladder.id, sure(ladder.rungs[p.at]));
-  const upTo = places.filter((p) => p.at === most || carries(ladder, most, p.at));
+  const upTo = places.filter((p) => p.at === at || carries(ladder, at, p.at));
   return upTo.reduce((best, p) => (worth(p) > worth(best) ? p : best), sure(upTo[0] ?? places[0])).step;
 }
 

@@ -260,8 +260,8 @@ interface HeadProps {
 /** The game of a round, and what can be done with it. */
 function Head({ number, family, task, step, round, ask, setDialog, onRemove, handle }: HeadProps) {
   return (
-    <div className="flex items-start gap-2">
-      <h2 className="min-w-0 flex-1 py-1 text-xl">
+    <div className="flex flex-wrap items-start justify-end gap-x-2">
+      <h2 className="min-w-0 flex-1 basis-full py-1 text-xl sm:basis-0">
         <span className="sr-only">{SAY.round(number)} </span>
         {family}{' '}
         <span className="font-sans text-base font-normal text-muted">
