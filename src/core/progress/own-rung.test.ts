@@ -54,6 +54,13 @@ describe('whose step in a game', () => {
     expect(isSpread([advice([]), advice([])], asked, NOW)).toBe(false);
   });
 
+  test('too easy, or too hard, for all alike is no spread', () => {
+    // Both blend like sun nearly always; the step of one is like frog, of the other like plant.
+    const frogs = advice([run('blending', '3-held', '11111111', 12), run('blending', '4-start', '1001', 3)]);
+    expect(ownStep(frogs, asked, NOW)?.step).not.toBe(ownStep(ottilie, asked, NOW)?.step);
+    expect(isSpread([ottilie, ottilie, ottilie, frogs], { ...asked, step: '2' }, NOW)).toBe(false);
+  });
+
   test('of a child of whom nothing is seen, no harder than the round, and said to be unseen', () => {
     const step = sure(ownStep(advice([]), asked, NOW));
     expect(step.unseen).toBe(true);

@@ -92,18 +92,19 @@ function guessed({ model }: ChildAdvice, places: readonly Place[], { ladder, at 
 const SPREAD = { outOfReach: 0.5, nothingNew: 0.88, share: 0.25, known: 2 } as const;
 
 /**
- * True where one step does not fit a group: at least a quarter of the children known would hardly ever manage it alone,
- * or nearly always, and their own steps differ. Our own choice.
+ * True where one step does not fit a group: a quarter of the children known, or more, would hardly ever manage it alone,
+ * or nearly always; not where it is too hard, or too easy, for all of them alike: that is another step, not several. Our
+ * own choice.
  * @example isSpread([twoSounds, fiveSounds], { task: taskOf('blending'), step: '3-held' }, now) // true
  */
 export function isSpread(advice: readonly ChildAdvice[], asked: Asked, now: number): boolean {
   const own = advice.flatMap((a) => {
     const step = ownStep(a, asked, now);
-    return step && !step.unseen
-      ? [{ step, chance: forecast(a.model, { task: asked.task.id, step: asked.step }).chance }]
-      : [];
+    const chance = forecast(a.model, { task: asked.task.id, step: asked.step }).chance;
+    return step && !step.unseen ? [{ step, chance }] : [];
   });
   if (own.length < SPREAD.known || new Set(own.map((o) => o.step.step)).size < 2) return false;
-  const off = own.filter((o) => o.chance < SPREAD.outOfReach || o.chance > SPREAD.nothingNew);
-  return off.length >= own.length * SPREAD.share;
+  const hard = own.filter((o) => o.chance < SPREAD.outOfReach).length;
+  const easy = own.filter((o) => o.chance > SPREAD.nothingNew).length;
+  return hard < own.length && easy < own.length && hard + easy >= own.length * SPREAD.share;
 }
