@@ -92,9 +92,9 @@ function guessed({ model }: ChildAdvice, places: readonly Place[], { ladder, at 
 const SPREAD = { outOfReach: 0.5, nothingNew: 0.88, share: 0.25, known: 2 } as const;
 
 /**
- * True where one step does not fit a group: a quarter of the children known, or more, would hardly ever manage it alone,
- * or nearly always; not where it is too hard, or too easy, for all of them alike: that is another step, not several. Our
- * own choice.
+ * True where one step does not fit a group: a quarter of the children known, or more, would hardly ever manage it
+ * alone, or nearly always; not where it is too hard, or too easy, for all of them alike: that is another step, not
+ * several. Our own choice.
  * @example isSpread([twoSounds, fiveSounds], { task: taskOf('blending'), step: '3-held' }, now) // true
  */
 export function isSpread(advice: readonly ChildAdvice[], asked: Asked, now: number): boolean {
