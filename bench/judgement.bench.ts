@@ -7,13 +7,13 @@ import { WORLDS } from '../src/core/testing/worlds';
 import { tableOf } from './table';
 
 /** Groups of eight a world, and children a law of teaching. */
-const GROUPS = Number(process.env.GROUPS ?? 125);
+const GROUPS = Number(process.env.WORLD_GROUPS ?? 125);
 const CHILDREN = Number(process.env.CHILDREN ?? 150);
 
 const INTRO = `# How forecasts and advice hold on made-up children
 
 Worlds that are not the model (core/testing/worlds.ts, practice.ts): other curves, lapses, learning, adults of four
-kinds. \`npm run bench\` prints these tables; \`BOUNCY_ECHO_DOCS=1 GROUPS=500 npm run bench\` writes this page. Nothing
+kinds. \`npm run bench\` prints these tables; \`BOUNCY_ECHO_DOCS=1 WORLD_GROUPS=500 npm run bench\` writes this page. Nothing
 here is a claim about real children.
 `;
 

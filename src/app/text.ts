@@ -139,6 +139,10 @@ export const printChildrenId = {
   pageChild: 'A page about a child',
 } as const;
 
+export const printCoverId = {
+  coverCard: 'A card for who takes over',
+} as const;
+
 export const printHomeId = {
   pageFamilies: 'A page for families',
 } as const;

@@ -17,6 +17,24 @@ export const todayScreen = {
   noNamesYet: 'No names yet. You can play all together, or add names first.',
   changeTheList: 'Change the list',
   addNames: 'Add names',
+  cardForCover: 'A card for a colleague',
+} as const;
+
+export const coverCardScreen = {
+  thisPage: 'This page',
+  today: 'Today',
+  withNames: 'With names',
+  withInitials: 'With initials',
+  takingOver: (group: string) => `Taking over ${group}`,
+  readyToPlay: 'Ready to play',
+  orElse: 'Or one of these:',
+  bring: 'Bring:',
+  nothing: 'nothing but your voice',
+  whoNeedsWhat: 'Who needs what',
+  next: (does: string) => `Next: ${does}.`,
+  minutes: (n: number) => `about ${n} min`,
+  howToMark: 'Take turns, let them think, and tap or write what each child said. No answer isn’t a wrong answer.',
+  keepSafe: 'This card is about children. Keep it with you, and shred it when you’re done.',
 } as const;
 
 export const tomorrow = {

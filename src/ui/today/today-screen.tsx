@@ -91,6 +91,11 @@ export function TodayScreen({ group, sessions, ready, tomorrow }: TodayProps) {
           <Link className="plain" href="/children">
             {group.children.length ? say.changeTheList : say.addNames}
           </Link>
+          {group.children.length > 0 && (
+            <Link className="quiet ml-3 px-1" href={`/print/cover/${group.id}`}>
+              {say.cardForCover}
+            </Link>
+          )}
         </p>
         <DueList groupId={group.id} tomorrow={tomorrow} />
       </section>

@@ -1,0 +1,103 @@
+import { format } from 'date-fns';
+import { ACCESS_WORDS } from '../../core/answers/access';
+import { COMMON_WAYS, type OwnWay } from '../../core/answers/own-way';
+import { capital } from '../../core/in-words';
+import type { Caution } from '../../core/lexicon/cautions';
+import { accentOf, type AccentId } from '../../core/phonology/accents';
+import { labelOf } from '../../core/phonology/sounds';
+import { verdictOn } from '../../core/progress/pebbles';
+import { initialsOf } from '../../core/sessions/initials';
+import { sure } from '../../core/sure';
+import { slipsOf } from '../answers/kept-evidence';
+import { advised, spotWords } from '../children/advised';
+import { listGroups, type Group } from '../people/groups';
+import { getSettings } from '../setting/settings';
+import { Problem } from '../storage/problems';
+import { readySessions } from './today';
+import { coverCard as say } from './text';
+import { madeFor } from './plans';
+import { showPlan } from './plan-shown';
+import { workshopOf } from './workshop';
+
+interface CoverChild {
+  readonly id: string;
+  readonly name: string;
+  readonly initials: string;
+  /** What to play next, as on the child’s page; empty where every step holds. */
+  readonly next: string;
+  /** What this child needs, and what is right for them: a sentence each. */
+  readonly needs: readonly string[];
+}
+
+interface CoverLine {
+  readonly title: string;
+  readonly minutes: number;
+  readonly words: readonly string[];
+}
+
+export interface CoverCard {
+  readonly groupId: string;
+  readonly group: string;
+  readonly day: string;
+  /** The sessions that are ready, the first one first. */
+  readonly lines: readonly CoverLine[];
+  readonly children: readonly CoverChild[];
+  readonly bring: readonly string[];
+  readonly cautions: readonly Caution[];
+}
+
+/** The card for whoever takes over: what is ready, who needs what, what to bring. Throws a Problem for no such group. */
+export async function coverCard(groupId: string, now = Date.now()): Promise<CoverCard> {
+  const group = (await listGroups()).find((g) => g.id === groupId);
+  if (!group) throw new Problem(say.groupMore, 404);
+  const ready = await readySessions(group, now);
+  const bring = ready[0] ? await toBring(group, sure(ready[0]).wish) : [];
+  return {
+    groupId,
+    group: group.name,
+    day: format(now, 'EEEE d MMMM'),
+    lines: ready.map(({ title, minutes, words }) => ({ title, minutes, words: words.slice(0, 8) })),
+    children: await childrenOn(group, now),
+    bring: bring.map((b) => b.word),
+    cautions: [...new Set(bring.flatMap((b) => b.cautions))],
+  };
+}
+
+const toBring = async (group: Group, wish: Parameters<typeof madeFor>[1]) =>
+  (await showPlan(await madeFor(group, wish), group, await workshopOf(group))).bring;
+
+/** Who is here, with what to play next and what they need. */
+async function childrenOn(group: Group, now: number): Promise<CoverChild[]> {
+  const here = group.children.filter((c) => !c.away);
+  const ids = here.map((c) => c.id);
+  const [{ of }, slips, { accent }] = await Promise.all([advised(ids, now), slipsOf(ids, now), getSettings()]);
+  const initials = initialsOf(here.map((c) => c.name));
+  return here.map(({ id, name, ownWay }, i) => {
+    const { checks } = sure(slips.get(id));
+    const next = sure(of.get(id)).next[0];
+    const hears = [...new Set(checks.map((c) => c.key))].filter((key) => verdictOn(checks, key, now) === 'speech');
+    return {
+      id,
+      name,
+      initials: sure(initials[i]),
+      next: next ? capital(next.pattern ? say.hearWhatSlips : next.rungOf.does) : '',
+      needs: [...needsOf(ownWay, accent), ...hears.map((key) => say.hearsIt(spotWords(key, accent)))],
+    };
+  });
+}
+
+/** What an adult who does not know the child has to know, a sentence each. */
+function needsOf(way: OwnWay, accent: AccentId): string[] {
+  const label = (ipa: string): string => `/${labelOf(ipa, accent).label}/`;
+  const common = (asked: string, says: string) => COMMON_WAYS.find((c) => c.asked === asked && c.says === says);
+  return [
+    ...way.access.map((a) => `${ACCESS_WORDS[a].name}.`),
+    ...way.swaps.map(({ asked, says }) => {
+      const [word, said] = common(asked, says)?.example ?? [label(asked), label(says)];
+      return say.saysFor(word, said);
+    }),
+    ...(way.drops.length ? [say.drops(way.drops.map(label).join(', '))] : []),
+    ...(way.accent && way.accent !== accent ? [say.speaks(accentOf(way.accent).name)] : []),
+    ...(way.lowOnly ? [say.noHighSounds] : []),
+  ];
+}

@@ -1,0 +1,79 @@
+import Link from 'next/link';
+import type { CoverCard } from '@/server/plans/cover-card';
+import { cautionLines } from '../kit/cautions';
+import { PrintButton } from '../words/print-button';
+import { coverCardScreen as say } from './text';
+
+interface CoverProps {
+  readonly card: CoverCard;
+  /** Initials in the place of names. */
+  readonly initials: boolean;
+}
+
+/** One page for a colleague who takes over: what is ready, who needs what, what to bring. */
+export function CoverCardScreen({ card, initials }: CoverProps) {
+  const [first, ...others] = card.lines;
+  return (
+    <main className="mx-auto max-w-[52rem] px-4 py-6 print:max-w-none print:p-0 print:text-[0.85rem]">
+      <nav aria-label={say.thisPage} className="mb-6 flex flex-wrap items-center gap-3 print:hidden">
+        <Link className="quiet px-1" href="/">
+          {say.today}
+        </Link>
+        <Link className="plain" href={`/print/cover/${card.groupId}${initials ? '' : '?initials=1'}`}>
+          {initials ? say.withNames : say.withInitials}
+        </Link>
+        <PrintButton />
+      </nav>
+      <h1 className="text-4xl wrap-anywhere print:text-2xl">{say.takingOver(card.group)}</h1>
+      <p className="text-muted">{card.day}</p>
+      {first && (
+        <section className="mt-5 print:mt-3">
+          <h2 className="text-2xl print:text-lg">{say.readyToPlay}</h2>
+          <Line line={first} />
+          {others.length > 0 && <p className="mt-1 text-muted">{say.orElse}</p>}
+          {others.map((line) => (
+            <Line key={line.title} line={line} />
+          ))}
+          <p className="mt-1">
+            <strong>{say.bring}</strong> {card.bring.join(', ') || say.nothing}.
+          </p>
+          {cautionLines(card.cautions).map((line) => (
+            <p key={line} className="text-sm">
+              {line}
+            </p>
+          ))}
+        </section>
+      )}
+      <section className="mt-5 print:mt-3">
+        <h2 className="text-2xl print:text-lg">{say.whoNeedsWhat}</h2>
+        <ul className="mt-1 border-t border-line-strong">
+          {card.children.map((child) => (
+            <li
+              key={child.id}
+              className="grid break-inside-avoid grid-cols-[8rem_minmax(0,1fr)] gap-x-4 border-b border-line py-1.5"
+            >
+              <strong className="font-word text-lg wrap-anywhere print:text-base">
+                {initials ? child.initials : child.name}
+              </strong>
+              <div>
+                {child.next && <p>{say.next(child.next)}</p>}
+                {child.needs.map((need) => (
+                  <p key={need}>{need}</p>
+                ))}
+              </div>
+            </li>
+          ))}
+        </ul>
+      </section>
+      <p className="mt-4 print:mt-2">{say.howToMark}</p>
+      <p className="mt-1 text-sm text-muted">{say.keepSafe}</p>
+    </main>
+  );
+}
+
+const Line = ({ line: { title, minutes, words } }: { readonly line: CoverCard['lines'][number] }) => (
+  <p>
+    <strong>{title}</strong> <span className="text-muted">{say.minutes(minutes)}</span>{' '}
+    <span className="font-word text-lg print:text-base">{words.join(' · ')}</span>
+  </p>
+);
