@@ -209,6 +209,24 @@ describe('three weeks of the demo', () => {
     await page.context().close();
   });
 
+  test('a card for a colleague: one page, with initials if wanted, and what is next as on the child’s page', async () => {
+    const { page } = await openPage(browser);
+    await open(page, app.url, 'Ottilie');
+    const next = sure(await page.getByRole('heading', { name: /^Next: / }).textContent());
+    await page.goto(app.url);
+    await page.getByRole('link', { name: 'A card for a colleague' }).click();
+    await page.getByRole('heading', { name: 'Taking over Radishes' }).waitFor();
+    const row = page.getByRole('listitem').filter({ hasText: 'Ottilie' });
+    expect(sure(await row.textContent()).toLowerCase()).toContain(next.toLowerCase());
+    const pdf = (await page.pdf({ format: 'A4' })).toString('latin1');
+    expect(pdf.match(/\/Type\s*\/Page[^s]/g)).toHaveLength(1);
+    expect(await violations(page)).toEqual([]);
+    await page.getByRole('link', { name: 'With initials' }).click();
+    await page.getByRole('link', { name: 'With names' }).waitFor();
+    expect(await page.locator('main').textContent()).not.toContain('Ottilie');
+    await page.context().close();
+  });
+
   test('two adults who marked the same answers: how far they agree, and which to talk about', async () => {
     const { page } = await openPage(browser);
     await page.goto(`${app.url}/children/ears`);

@@ -2,6 +2,7 @@
 
 import { z } from 'zod';
 import { correctionSchema, idSchema, startSchema } from '@/core/formats/schemas';
+import { startDoor } from '@/server/plans/door';
 import { startPebbles, startStep } from '@/server/plans/start-step';
 import { appendLog } from '@/server/record/append-log';
 import { judgeSaid } from '@/server/sessions/judge-said';
@@ -37,6 +38,11 @@ export async function playStep(groupId: unknown, asked: unknown, children: unkno
 /** Starts a pebble check of one child for a sound in a place. */
 export async function playPebbles(childId: unknown, key: unknown): Promise<FormState> {
   return goTo(async () => `/play/${await startPebbles(idSchema.parse(childId), z.string().max(40).parse(key))}`);
+}
+
+/** Starts one question each, for a queue at the door. */
+export async function playDoor(_: FormState, form: FormData): Promise<FormState> {
+  return goTo(async () => `/play/${await startDoor(idSchema.parse(form.get('groupId')))}`);
 }
 
 /** Takes the end of a session back and goes on with it. */

@@ -26,6 +26,13 @@ export const coverCard = {
   hearsIt: (spot: string) => `May not say ${spot} yet, but hears it: that’s right for them.`,
 } as const;
 
+export const door = {
+  groupMore: 'That group isn’t on your list any more. Choose another one.',
+  nobodyHere: 'Nobody is here yet. Add names, or say who has come.',
+  noWords: 'We have no words for that just now. Try one of the sessions on Today.',
+  oneEach: 'One each at the door',
+} as const;
+
 export const chain = {
   noChainWord: (name: string) => `“${name}” doesn’t go from one word to the next.`,
   wordBank: (start: string) => `“${start}” isn’t in the word bank.`,

@@ -37,6 +37,11 @@ export const coverCardScreen = {
   keepSafe: 'This card is about children. Keep it with you, and shred it when you’re done.',
 } as const;
 
+export const doorForm = {
+  oneEach: 'One each at the door',
+  what: 'One quick question for each child, at their own step: for a queue at the coats or the sink.',
+} as const;
+
 export const tomorrow = {
   aChild: 'A child',
   couldWorkTogether: 'Who could work together',

@@ -6,6 +6,7 @@ import type { ReadySession } from '@/server/plans/today';
 import { AwayButton } from '../children/away-button';
 import { SessionLines } from '../look-back/session-lines';
 import type { Tomorrow } from '@/server/children/progress';
+import { DoorForm } from './door-form';
 import { ReadyForms } from './ready-forms';
 import { DueList, TomorrowGroups } from './tomorrow';
 import { todayScreen as say } from './text';
@@ -97,6 +98,7 @@ export function TodayScreen({ group, sessions, ready, tomorrow }: TodayProps) {
             </Link>
           )}
         </p>
+        {here.length > 0 && <DoorForm groupId={group.id} />}
         <DueList groupId={group.id} tomorrow={tomorrow} />
       </section>
     </div>

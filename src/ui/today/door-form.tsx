@@ -1,0 +1,22 @@
+'use client';
+
+import { useActionState } from 'react';
+import { playDoor } from '@/actions/sessions';
+import { Button } from '../kit/button';
+import { ErrorMessage } from '../kit/message';
+import { doorForm as say } from './text';
+
+/** One tap plays one question each, for a queue. */
+export function DoorForm({ groupId }: { readonly groupId: string }) {
+  const [played, play, playing] = useActionState(playDoor, {});
+  return (
+    <form action={play} className="mt-6">
+      <input type="hidden" name="groupId" value={groupId} />
+      <Button type="submit" className="w-full" disabled={playing}>
+        {say.oneEach}
+      </Button>
+      <p className="mt-1 text-[0.95rem] text-muted">{say.what}</p>
+      {played.error && <ErrorMessage>{played.error}</ErrorMessage>}
+    </form>
+  );
+}
