@@ -159,6 +159,18 @@ describe('each child their own step', () => {
     expect(replay(plan, [...log, answer('01', 0, 'a', 'frog')])).toMatchObject({ childId: 'b', word: 'map' });
   });
 
+  test('who volunteers is tapped, and then their own word comes; in pairs it is the word of who answers', () => {
+    const own = { a: ['frog', 'plant'], b: ['sun', 'map'] };
+    const round = { words: ['leg'], turns: 4, own };
+    const log: Entry[] = [{ kind: 'modelled', id: '00', at: 0, round: 0 }];
+    const free: SessionPlan = { children: ['a', 'b'], rounds: [{ ...round, way: 'volunteers' }] };
+    expect(replay(free, log)).toMatchObject({ calling: true, childId: null });
+    const tapped: Entry[] = [...log, { kind: 'choose', id: '01', at: 1, turn: 0, childId: 'b' }];
+    expect(replay(free, tapped)).toMatchObject({ calling: false, childId: 'b', word: 'sun' });
+    const pairs: SessionPlan = { children: ['a', 'b'], rounds: [{ ...round, way: 'pairs' }] };
+    expect(replay(pairs, log)).toMatchObject({ childId: 'a', partnerId: 'b', word: 'frog' });
+  });
+
   test('only games whose items stand alone, and ways that name who answers', () => {
     expect(GAMES.map((t) => t.id)).toContain('blending');
     for (const task of GAMES)

@@ -20,6 +20,7 @@ import { canReopen } from './reopen';
 import { replayPlan, sessionLog, sessionRecord, type SessionRecord } from '../record/session-record';
 import { sure } from '../../core/sure';
 import { pick } from '../../core/pick';
+import { lookBack as say } from './text';
 
 export interface LookBackAnswer extends ExportRow {
   readonly childId: string | null;
@@ -50,9 +51,9 @@ function history(answer: AnswerEntry, byId: ReadonlyMap<string, AnswerEntry>): A
   return older ? [...history(older, byId), answer] : [answer];
 }
 
-const roundName = ({ task, step }: Pick<StoredRound, 'task' | 'step'>): { name: string; step: string } => ({
+const roundName = ({ task, step, own }: StoredRound): { name: string; step: string } => ({
   name: taskOf(task).name,
-  step: stepOf(taskOf(task), step).name,
+  step: own?.length ? say.eachTheirOwn : stepOf(taskOf(task), step).name,
 });
 
 const stepOfAnswer = (round: StoredRound | undefined, key: string): string => (round ? playedAs(round, key).step : '');

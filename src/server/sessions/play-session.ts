@@ -217,7 +217,7 @@ function playRound(
       task: task.id,
       family: familyOf(task.family).name,
       name: task.name,
-      step: stepOf(task, round.step).name,
+      step: round.own?.length ? '' : stepOf(task, round.step).name,
       gesture: gestureLine(gesture, task.gesture, Math.max(0, ...Object.values(items).map((i) => i.marks.length))),
       reminder: round.reminder,
       scoresSounds: task.scoresSounds === true,

@@ -13,6 +13,10 @@ export const judgeSaid = {
   itNeeds: (list: string) => `It needs ${list}.`,
 } as const;
 
+export const lookBack = {
+  eachTheirOwn: 'each their own step',
+} as const;
+
 export const playSession = {
   wordsRoundBank: 'The words in this round aren’t in the word bank any more.',
 } as const;

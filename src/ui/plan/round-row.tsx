@@ -23,7 +23,7 @@ import { RoundDialog } from './round-dialog';
 import type { CatalogueTask } from '@/server/plans/catalogue';
 import type { ShownItem } from '@/server/plans/plan-shown';
 import { Button } from '../kit/button';
-import { roundRow as SAY } from './text';
+import { ownSteps, roundRow as SAY } from './text';
 
 interface RoundRowProps {
   readonly round: PlannedRound;
@@ -77,7 +77,7 @@ export function RoundRow({ round, number, shown, plan, games, people, pace, put,
           number={number}
           family={family}
           task={task}
-          step={step}
+          step={shown?.own.length ? ownSteps.ownStepEach : step}
           round={round}
           ask={ask}
           setDialog={setDialog}

@@ -210,6 +210,7 @@ export const roundRow = {
 } as const;
 
 export const ownSteps = {
+  ownStepEach: 'each their own step',
   eachTheirOwn: 'Each child has their own step',
   stepOf: (name: string) => `Step for ${name}`,
   ourChoice: 'Our choice',
