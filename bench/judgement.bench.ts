@@ -13,8 +13,8 @@ const CHILDREN = Number(process.env.CHILDREN ?? 150);
 const INTRO = `# How forecasts and advice hold on made-up children
 
 Worlds that are not the model (core/testing/worlds.ts, practice.ts): other curves, lapses, learning, adults of four
-kinds. \`npm run bench\` prints these tables; \`BOUNCY_ECHO_DOCS=1 WORLD_GROUPS=500 npm run bench\` writes this page. Nothing
-here is a claim about real children.
+kinds. \`npm run bench\` prints these tables; \`BOUNCY_ECHO_DOCS=1 WORLD_GROUPS=500 npm run bench\` writes this
+page. Nothing here is a claim about real children.
 `;
 
 test('forecasts of the last session, and what advice comes to', () => {

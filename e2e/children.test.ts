@@ -209,7 +209,7 @@ describe('three weeks of the demo', () => {
     await page.context().close();
   });
 
-  test('a card for a colleague: one page, with initials if wanted, and what is next as on the child’s page', async () => {
+  test('a card for a colleague: one page, initials if wanted, and what is next as on the child’s page', async () => {
     const { page } = await openPage(browser);
     await open(page, app.url, 'Ottilie');
     const next = sure(await page.getByRole('heading', { name: /^Next: / }).textContent());

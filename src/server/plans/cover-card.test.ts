@@ -11,7 +11,7 @@ import { readySessions } from './today';
 // Real SQLite files; the children are invented.
 inFreshFiles();
 
-test('whoever takes over reads what is ready, who needs what and what is right for whom, as everywhere else', async () => {
+test('whoever takes over reads what is ready, who needs what, what is right for whom, as elsewhere', async () => {
   const made = await addGroup('Radishes');
   await addChildren(made.id, 'Wren\nKofi\nKai');
   const group = sure((await listGroups()).find((g) => g.id === made.id));

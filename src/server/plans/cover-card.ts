@@ -46,7 +46,7 @@ export interface CoverCard {
   readonly cautions: readonly Caution[];
 }
 
-/** The card for whoever takes over: what is ready, who needs what, what to bring. Throws a Problem for no such group. */
+/** The card for who takes over: what is ready, who needs what, what to bring. Throws a Problem for no such group. */
 export async function coverCard(groupId: string, now = Date.now()): Promise<CoverCard> {
   const group = (await listGroups()).find((g) => g.id === groupId);
   if (!group) throw new Problem(say.groupMore, 404);

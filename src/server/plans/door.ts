@@ -24,7 +24,7 @@ function gameFor(known: readonly ChildAdvice[]) {
 }
 
 /**
- * Begins a set for a queue: one question for each child who is here, at the child’s own step, in one game; and gives its
+ * Begins a set for a queue: one question for each child who is here, at the child’s own step, in one game; gives its
  * id. Throws a Problem where nobody is here or the bank has no words.
  * @example await startDoor(groupId) // the id of a session with one turn for each child
  */

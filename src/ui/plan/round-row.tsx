@@ -41,8 +41,9 @@ interface RoundRowProps {
   readonly onRemove: () => void;
 }
 
-/** The name of a round’s step, whether it is offered in order or not. */
-function stepName(task: CatalogueTask | undefined, id: string): string {
+/** The name of a round’s step, whether it is offered in order or not; or that each child has their own. */
+function stepName(task: CatalogueTask | undefined, id: string, shown: ShownRound | null): string {
+  if (shown?.own.length) return ownSteps.ownStepEach;
   const all = task ? [...task.steps, ...task.unlisted] : [];
   return all.find((s) => s.id === id)?.name ?? SAY.wordsOwn;
 }
@@ -53,7 +54,7 @@ export function RoundRow({ round, number, shown, plan, games, people, pace, put,
   const [dialog, setDialog] = useState<'round' | { item: string } | null>(null);
   const [reading, setReading] = useState(false);
   const task = games.families.flatMap((f) => f.tasks).find((t) => t.id === round.task);
-  const step = stepName(task, round.step);
+  const step = stepName(task, round.step, shown);
   const items = round.items.map((item) => ({ ...item, shown: shown?.items.find((i) => i.key === item.key) ?? null }));
   const minutes = wholeMinutes(roundSeconds(round, people, pace ?? 15));
   const family = games.families.find((f) => f.tasks.some((t) => t.id === round.task))?.name ?? '';
@@ -77,7 +78,7 @@ export function RoundRow({ round, number, shown, plan, games, people, pace, put,
           number={number}
           family={family}
           task={task}
-          step={shown?.own.length ? ownSteps.ownStepEach : step}
+          step={step}
           round={round}
           ask={ask}
           setDialog={setDialog}

@@ -88,19 +88,24 @@ export function TodayScreen({ group, sessions, ready, tomorrow }: TodayProps) {
         ) : (
           <p className="mb-3 text-muted">{say.noNamesYet}</p>
         )}
-        <p className="mt-3">
-          <Link className="plain" href="/children">
-            {group.children.length ? say.changeTheList : say.addNames}
-          </Link>
-          {group.children.length > 0 && (
-            <Link className="quiet ml-3 px-1" href={`/print/cover/${group.id}`}>
-              {say.cardForCover}
-            </Link>
-          )}
-        </p>
+        <ListLinks group={group} />
         {here.length > 0 && <DoorForm groupId={group.id} />}
         <DueList groupId={group.id} tomorrow={tomorrow} />
       </section>
     </div>
   );
 }
+
+/** Where the list is changed, and a card of it for who takes over. */
+const ListLinks = ({ group }: { readonly group: Group }) => (
+  <p className="mt-3">
+    <Link className="plain" href="/children">
+      {group.children.length ? say.changeTheList : say.addNames}
+    </Link>
+    {group.children.length > 0 && (
+      <Link className="quiet ml-3 px-1" href={`/print/cover/${group.id}`}>
+        {say.cardForCover}
+      </Link>
+    )}
+  </p>
+);
