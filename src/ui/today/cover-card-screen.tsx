@@ -30,17 +30,17 @@ export function CoverCardScreen({ card, initials }: CoverProps) {
         <section className="mt-5 print:mt-3">
           <h2 className="text-2xl print:text-lg">{say.readyToPlay}</h2>
           <Line line={first} />
-          {others.length > 0 && <p className="mt-1 text-muted">{say.orElse}</p>}
-          {others.map((line) => (
-            <Line key={line.title} line={line} />
-          ))}
-          <p className="mt-1">
+          <p>
             <strong>{say.bring}</strong> {card.bring.join(', ') || say.nothing}.
           </p>
           {cautionLines(card.cautions).map((line) => (
             <p key={line} className="text-sm">
               {line}
             </p>
+          ))}
+          {others.length > 0 && <p className="mt-2 text-muted">{say.orElse}</p>}
+          {others.map((line) => (
+            <Line key={line.title} line={line} />
           ))}
         </section>
       )}

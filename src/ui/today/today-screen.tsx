@@ -98,12 +98,12 @@ export function TodayScreen({ group, sessions, ready, tomorrow }: TodayProps) {
 
 /** Where the list is changed, and a card of it for who takes over. */
 const ListLinks = ({ group }: { readonly group: Group }) => (
-  <p className="mt-3">
+  <p className="mt-3 flex flex-wrap items-center gap-x-4">
     <Link className="plain" href="/children">
       {group.children.length ? say.changeTheList : say.addNames}
     </Link>
     {group.children.length > 0 && (
-      <Link className="quiet ml-3 px-1" href={`/print/cover/${group.id}`}>
+      <Link className="quiet px-1" href={`/print/cover/${group.id}`}>
         {say.cardForCover}
       </Link>
     )}
