@@ -41,6 +41,7 @@ async function planOwn(page: Page): Promise<void> {
     .getByRole('combobox', { name: /^Step for / })
     .first()
     .waitFor();
+  await page.getByText('Changes saved').waitFor();
 }
 
 /** Who gets what on the plan’s page: names, and their words as they stand there. */
