@@ -23,10 +23,15 @@ export interface Spot {
   readonly after: boolean;
 }
 
-/** Example: `spotOf('r opening after').side // 'opening'`. */
+const spots = new Map<string, Spot>();
+/** Example: `spotOf('r opening after').side // 'opening'`. There are few of them: each is read once. */
 export function spotOf(key: string): Spot {
+  const known = spots.get(key);
+  if (known) return known;
   const [ipa = '', side = '', after] = key.split(' ');
-  return { ipa, side, after: after === 'after' };
+  const made = { ipa, side, after: after === 'after' };
+  spots.set(key, made);
+  return made;
 }
 
 const manner =

@@ -139,16 +139,20 @@ export const rungNow = (ladder: string, rung: string): Rung | undefined => {
   return rungs.find((r) => r.id === rung) ?? rungs.find((r) => r.was?.includes(rung));
 };
 
-const places = new Map(
-  LADDERS.flatMap((ladder) =>
-    ladder.rungs.flatMap((rung, at) =>
-      rung.steps.map(([task, step]) => [`${task} ${step}`, { ladder, rung, at }] as const),
-    ),
-  ),
-);
+interface RungPlace {
+  readonly ladder: Ladder;
+  readonly rung: Rung;
+  readonly at: number;
+}
+
+/** By task, then by step: looked up for every run of every child. */
+const places = new Map<string, Map<string, RungPlace>>();
+for (const ladder of LADDERS)
+  for (const [at, rung] of ladder.rungs.entries())
+    for (const [task, step] of rung.steps) {
+      const of = places.get(task) ?? new Map<string, RungPlace>();
+      places.set(task, of.set(step, { ladder, rung, at }));
+    }
 
 /** Where a game's step stands, or undefined where it is on no ladder. Example: `rungOf('blending', '3')?.at // 2`. */
-export const rungOf = (
-  task: string,
-  step: string,
-): { readonly ladder: Ladder; readonly rung: Rung; readonly at: number } | undefined => places.get(`${task} ${step}`);
+export const rungOf = (task: string, step: string): RungPlace | undefined => places.get(task)?.get(step);

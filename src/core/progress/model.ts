@@ -69,6 +69,7 @@ const GRID_FROM = -7;
 const GRID_TO = 7;
 const CELLS = 113;
 const abilityAt = (cell: number): number => GRID_FROM + ((GRID_TO - GRID_FROM) * cell) / (CELLS - 1);
+const GRID = Float64Array.from({ length: CELLS }, (_, i) => abilityAt(i));
 const DAY_MS = 86_400_000;
 
 const sigmoid = (x: number): number => 1 / (1 + Math.exp(-x));
@@ -115,7 +116,8 @@ const middles = new Map(
 
 /** Answers alike in all that counts, put together: so many right, so many not, each with its weight. */
 interface Heap {
-  readonly hard: number;
+  /** How hard, in twentieths of a logit. */
+  readonly twentieths: number;
   readonly guess: number;
   right: number;
   wrong: number;
@@ -143,58 +145,96 @@ interface Counted {
   readonly around: readonly string[];
 }
 
+/** What a step is to the model, whoever plays it. */
+interface StepKnown {
+  readonly name: string;
+  readonly ladder: string;
+  readonly hard: number;
+  readonly guess: number;
+}
+
+const steps = new Map<string, Map<string, StepKnown | null>>();
+/** A step by its names, looked up once; null where it is on no ladder. */
+function stepKnown(task: string, step: string): StepKnown | null {
+  let of = steps.get(task);
+  if (!of) steps.set(task, (of = new Map()));
+  const known = of.get(step);
+  if (known !== undefined) return known;
+  const place = rungOf(task, step);
+  const made = place
+    ? { name: `${task} ${step}`, ladder: place.ladder.id, hard: hardOf(task, step), guess: guessOf(task, step) }
+    : null;
+  of.set(step, made);
+  return made;
+}
+
+/** Of answers older than six half-lives less than a fiftieth is left: they are let go. */
+const LET_GO_MS = 6 * HALF_LIFE_DAYS * DAY_MS;
+
 /** The answers that count: fresh ones on a ladder, no reply left out, older ones for less. */
 function countedIn(runs: readonly Run[], now: number, local: Local): Counted[] {
   const first = new Map<number, number>();
-  for (const { day, at } of runs) first.set(day, Math.min(at, first.get(day) ?? at));
-  return runs.flatMap((run): Counted[] => {
-    const place = run.standing === 'fresh' ? rungOf(run.task, run.step) : undefined;
-    if (!place) return [];
-    const right = run.marks.split('1').length - 1;
-    const wrong = run.marks.split('').filter((m) => m === 'h' || m === '0').length;
-    if (!right && !wrong) return [];
+  const fresh = runs.filter((r) => now - r.at < LET_GO_MS);
+  for (const { day, at } of fresh) first.set(day, Math.min(at, first.get(day) ?? at));
+  const all: Counted[] = [];
+  for (const run of fresh) {
+    const of = run.standing === 'fresh' ? stepKnown(run.task, run.step) : null;
+    if (!of) continue;
+    const [right, wrong] = [timesIn(run.marks, '1'), timesIn(run.marks, 'h') + timesIn(run.marks, '0')];
+    if (!right && !wrong) continue;
     const weeksAgo = Math.max(0, now - run.at) / DAY_MS / 7;
-    const weight = 0.5 ** ((weeksAgo * 7) / HALF_LIFE_DAYS);
     const late = run.at - sure(first.get(run.day)) > CHOSEN.lateMinutes * 60_000;
-    return [
-      {
-        ladder: place.ladder.id,
-        weight,
-        weeksAgo,
-        right,
-        wrong,
-        hard: hardHere(run.task, run.step, local),
-        guess: guessOf(run.task, run.step),
-        around: around(run, late),
-      },
-    ];
-  });
+    all.push({
+      ladder: of.ladder,
+      weight: 0.5 ** ((weeksAgo * 7) / HALF_LIFE_DAYS),
+      weeksAgo,
+      right,
+      wrong,
+      hard: of.hard + (local.steps[of.name] ?? 0),
+      guess: of.guess,
+      around: around(run, late),
+    });
+  }
+  return all;
+}
+
+/** How often a mark is among marks. Example: `timesIn('101', '1') // 2`. */
+function timesIn(marks: string, mark: string): number {
+  let times = 0;
+  for (let at = marks.indexOf(mark); at >= 0; at = marks.indexOf(mark, at + 1)) times += 1;
+  return times;
 }
 
 /** The logarithm of a normal prior, up to a constant. */
 const priorOf = (middle: number, spread: number): Float64Array =>
-  Float64Array.from({ length: CELLS }, (_, i) => -0.5 * ((abilityAt(i) - middle) / spread) ** 2);
+  GRID.map((ability) => {
+    const off = (ability - middle) / spread;
+    return -0.5 * off * off;
+  });
 
 function heaped(all: readonly Counted[], offsetOf: (c: Counted) => number): Heap[] {
-  const heaps = new Map<string, Heap>();
+  const heaps = new Map<number, Heap>();
   for (const c of all) {
-    const shifted = Math.round((c.hard - offsetOf(c)) * 20) / 20;
-    const key = `${shifted} ${c.guess}`;
-    const heap = heaps.get(key) ?? { hard: shifted, guess: c.guess, right: 0, wrong: 0 };
+    const twentieths = Math.round((c.hard - offsetOf(c)) * 20);
+    const key = keyOf(twentieths, c.guess);
+    let heap = heaps.get(key);
+    if (!heap) heaps.set(key, (heap = { twentieths, guess: c.guess, right: 0, wrong: 0 }));
     heap.right += c.right * c.weight;
     heap.wrong += c.wrong * c.weight;
-    heaps.set(key, heap);
   }
   return [...heaps.values()];
 }
 
-const tables = new Map<string, { readonly right: Float64Array; readonly wrong: Float64Array }>();
+/** One number for how hard and how lucky: a guess is one of few fractions. */
+const keyOf = (twentieths: number, guess: number): number => twentieths * 1_000 + Math.round(guess * 900);
+
+const tables = new Map<number, { readonly right: Float64Array; readonly wrong: Float64Array }>();
 /** Logarithms of being right and not, over the grid. */
-function tableOf(hardness: number, guess: number): { readonly right: Float64Array; readonly wrong: Float64Array } {
-  const key = `${hardness} ${guess}`;
+function tableOf(twentieths: number, guess: number): { readonly right: Float64Array; readonly wrong: Float64Array } {
+  const key = keyOf(twentieths, guess);
   const known = tables.get(key);
   if (known) return known;
-  const chances = Array.from({ length: CELLS }, (_, i) => chanceAt(abilityAt(i) - hardness, guess));
+  const chances = Array.from({ length: CELLS }, (_, i) => chanceAt(abilityAt(i) - twentieths / 20, guess));
   const made = {
     right: Float64Array.from(chances, (p) => Math.log(p)),
     wrong: Float64Array.from(chances, (p) => Math.log(1 - p)),
@@ -206,8 +246,8 @@ function tableOf(hardness: number, guess: number): { readonly right: Float64Arra
 /** Bayes' rule on the grid. */
 function after(prior: Float64Array, heaps: readonly Heap[]): Float64Array {
   const logs = Float64Array.from(prior);
-  for (const { hard: hardness, guess, right, wrong } of heaps) {
-    const table = tableOf(hardness, guess);
+  for (const { twentieths, guess, right, wrong } of heaps) {
+    const table = tableOf(twentieths, guess);
     for (let i = 0; i < CELLS; i += 1) logs[i] = logs[i]! + right * table.right[i]! + wrong * table.wrong[i]!;
   }
   let top = -Infinity;

@@ -1,4 +1,5 @@
 import { findStep, taskOf } from '../games';
+import { groupBy } from '../group-by';
 import type { WordShape } from '../games/word-shape';
 import { capital } from '../in-words';
 import { sure } from '../sure';
@@ -140,8 +141,8 @@ function hadABadDay(of: OnLadder, here: RungEvidence): boolean {
   if (!last || tried < badDay.tries || right > badDay.share * tried) return false;
   const onIt = tries(before.filter((r) => isOn(here, r)));
   if (tries(before).of < badDay.triesBefore || onIt.of < badDay.tries) return false;
-  const then = of.runs.filter((r) => r.day < last.day);
-  return knows(modelOf(then, last.at, of.model.local), of.ladder.id, here.rung) >= badDay.before;
+  // What was seen on this ladder says it: other ladders are worth two answers at most.
+  return knows(modelOf(before, last.at, of.model.local), of.ladder.id, here.rung) >= badDay.before;
 }
 
 /** Words with two sounds together: at either end, or in a word of one beat with more than four sounds. */
@@ -227,14 +228,30 @@ function onwards(of: OnLadder, here: RungEvidence): NextStep | null {
   return here.state === 'secure' ? null : at(of, here, 'stay', stayReason(here));
 }
 
+interface Played {
+  readonly of: number;
+  readonly by: ReadonlyMap<string, readonly Run[]>;
+}
+
+const played = new WeakMap<readonly Run[], Played>();
+/** Fresh runs by ladder, the oldest first; sorted once, and again where the list has grown. */
+function playedIn(runs: readonly Run[]): Played['by'] {
+  const known = played.get(runs);
+  if (known?.of === runs.length) return known.by;
+  const inOrder = runs
+    .filter((r) => r.standing === 'fresh')
+    .sort((a, b) => a.at - b.at || (a.task + a.step < b.task + b.step ? -1 : 1));
+  const by = groupBy(inOrder, (r) => rungOf(r.task, r.step)?.ladder.id ?? '');
+  played.set(runs, { of: runs.length, by });
+  return by;
+}
+
 /**
  * What to do next on one ladder; null where every rung from here on holds.
  * @example onLadder(ladders[0], { runs, model, now, clustersPause: false })?.move // 'begin'
  */
 export function onLadder({ ladder, rungs }: LadderEvidence, choosing: Choosing): NextStep | null {
-  const played = choosing.runs
-    .filter((r) => r.standing === 'fresh' && rungOf(r.task, r.step)?.ladder.id === ladder.id)
-    .sort((a, b) => a.at - b.at || (a.task + a.step < b.task + b.step ? -1 : 1));
+  const played = playedIn(choosing.runs).get(ladder.id) ?? [];
   const of: OnLadder = { ...choosing, ladder, rungs, played };
   const step = fromHere(of);
   return step && isPaused(of, step.rungOf) ? beforeThePause(of, step) : step;

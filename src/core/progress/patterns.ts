@@ -15,11 +15,17 @@ export interface SpotCount extends Spot {
   readonly held: number;
 }
 
-/** The cells of sounds, read from their keys; what may be kept together is apart. */
-export const readCells = (cells: Cells): SpotCount[] =>
-  Object.entries(cells)
+const cellsRead = new WeakMap<Cells, readonly SpotCount[]>();
+/** The cells of sounds, read from their keys once; what may be kept together is apart. */
+export function readCells(cells: Cells): readonly SpotCount[] {
+  const known = cellsRead.get(cells);
+  if (known) return known;
+  const made = Object.entries(cells)
     .filter(([key]) => key !== KEEPS.rime && key !== KEEPS.cluster)
     .map(([key, [asked, held]]) => ({ key, ...spotOf(key), asked, held }));
+  cellsRead.set(cells, made);
+  return made;
+}
 
 /** What each kind of slip is about, in words. */
 const NAMES: Readonly<Record<string, string>> = {
@@ -66,8 +72,14 @@ export interface Pattern {
 }
 
 /** What was seen within the time that patterns are read from, made one table. */
-export const lately = (sessions: readonly SessionCells[], now: number): Cells =>
-  addCells(sessions.filter((s) => now - s.at <= DAYS * DAY_MS).map((s) => s.cells));
+export function lately(sessions: readonly SessionCells[], now: number): Cells {
+  const known = tables.get(sessions);
+  if (known?.now === now) return known.table;
+  const table = addCells(sessions.filter((s) => now - s.at <= DAYS * DAY_MS).map((s) => s.cells));
+  tables.set(sessions, { now, table });
+  return table;
+}
+const tables = new WeakMap<readonly SessionCells[], { readonly now: number; readonly table: Cells }>();
 
 const sum = (cells: readonly SpotCount[]): { asked: number; missed: number } => ({
   asked: cells.reduce((n, c) => n + c.asked, 0),
@@ -157,10 +169,18 @@ function chancesOf(id: string, table: Cells): { readonly asked: number; readonly
   return sum(readCells(table).filter((c) => isAbout(id, c.key)));
 }
 
+const newest = new WeakMap<readonly SessionCells[], readonly SessionCells[]>();
+/** Sessions put in order once, the newest first. */
+function newestFirst(sessions: readonly SessionCells[]): readonly SessionCells[] {
+  const made = newest.get(sessions) ?? [...sessions].sort((a, b) => b.at - a.at);
+  newest.set(sessions, made);
+  return made;
+}
+
 /** True where the latest chances, eight or more, nearly all held. */
 function holdsAgain(id: string, sessions: readonly SessionCells[]): boolean {
   let [asked, missed] = [0, 0];
-  for (const { cells } of [...sessions].sort((a, b) => b.at - a.at)) {
+  for (const { cells } of newestFirst(sessions)) {
     const chances = chancesOf(id, cells);
     asked += chances.asked;
     missed += chances.missed;

@@ -57,6 +57,7 @@ function settledRun(run: Run, checks: readonly PebbleCheck[]): Run {
 /** The cells of a session with what is open credited, held against the child, or left out. */
 function settledCells({ at, cells }: SessionCells, checks: readonly PebbleCheck[]): SessionCells {
   if (!Object.values(cells).some((c) => c[2])) return { at, cells };
+  if (!Object.values(cells).some(([, , open]) => open)) return { at, cells };
   return {
     at,
     cells: Object.fromEntries(
