@@ -5,6 +5,7 @@ import { tryItem } from '../games/try-item';
 import { holding } from '../games/pebbles';
 import { seeded } from '../random';
 import { sure } from '../sure';
+import { answered } from '../testing/answers';
 import { material } from '../testing/bank';
 import { times } from '../testing/deep';
 import type { AnswerEntry, Entry } from './log';
@@ -43,20 +44,9 @@ function groupOf(seed: number): Group {
 }
 
 const answer = (id: string, turn: number, childId: string | null, word: string): AnswerEntry => ({
-  kind: 'answer',
+  ...answered(turn, childId, word),
   id,
   at: turn,
-  turn,
-  childId,
-  word,
-  outcome: 'on-own',
-  slip: null,
-  said: null,
-  missed: [],
-  helps: [],
-  note: null,
-  thinkMs: null,
-  supersedes: null,
 });
 
 describe('each child their own step', () => {
