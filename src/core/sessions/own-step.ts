@@ -85,17 +85,22 @@ interface Dealing extends Omit<GameRequest, 'size' | 'words' | 'spares'> {
  */
 export function dealOwn(material: Material, wishes: readonly OwnWish[], dealing: Dealing): OwnDeal[] {
   const deals: OwnDeal[] = [];
-  const used = new Set(dealing.taken);
+  const { taken, ...how } = dealing;
+  const used = new Set(taken);
   for (const [i, wish] of wishes.entries()) {
-    const made = dealtTo(material, wish, { ...dealing, seed: dealing.seed * 64 + i }, used);
+    const made = dealtTo(material, wish, { ...how, seed: how.seed * 64 + i }, used);
     if (made) deals.push(made);
   }
   return deals;
 }
 
-function dealtTo(material: Material, wish: OwnWish, dealing: Dealing, used: Set<string>): OwnDeal | null {
-  const { task: id, each, taken: said, ...request } = dealing;
-  void said;
+function dealtTo(
+  material: Material,
+  wish: OwnWish,
+  dealing: Omit<Dealing, 'taken'>,
+  used: Set<string>,
+): OwnDeal | null {
+  const { task: id, each, ...request } = dealing;
   const task = taskOf(id);
   const size = Math.min(EACH_AT_MOST, Math.max(1, each));
   const ask = (words: readonly string[] | undefined, avoid: readonly string[]) =>

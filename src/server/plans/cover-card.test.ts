@@ -34,7 +34,7 @@ test('whoever takes over reads what is ready, who needs what, what is right for 
     'Needs to see your face while you speak.',
     'Can point instead of speaking.',
     'Says “tat” for “cat”: that’s right for them.',
-    'When talking, leaves out /s/, /l/ next to another sound. Don’t correct it.',
+    'When talking, leaves out /s/ and /l/ next to another sound. Don’t correct it.',
     'Hears better without high sounds, like “s” and “f”: stay close, and let them see your face.',
   ]);
   const { of } = await advised([sure(wren)], now);

@@ -1,7 +1,7 @@
 import { format } from 'date-fns';
 import { ACCESS_WORDS } from '../../core/answers/access';
 import { COMMON_WAYS, type OwnWay } from '../../core/answers/own-way';
-import { capital } from '../../core/in-words';
+import { capital, listed } from '../../core/in-words';
 import type { Caution } from '../../core/lexicon/cautions';
 import { accentOf, type AccentId } from '../../core/phonology/accents';
 import { labelOf } from '../../core/phonology/sounds';
@@ -96,7 +96,7 @@ function needsOf(way: OwnWay, accent: AccentId): string[] {
       const [word, said] = common(asked, says)?.example ?? [label(asked), label(says)];
       return say.saysFor(word, said);
     }),
-    ...(way.drops.length ? [say.drops(way.drops.map(label).join(', '))] : []),
+    ...(way.drops.length ? [say.drops(listed(way.drops.map(label)))] : []),
     ...(way.accent && way.accent !== accent ? [say.speaks(accentOf(way.accent).name)] : []),
     ...(way.lowOnly ? [say.noHighSounds] : []),
   ];

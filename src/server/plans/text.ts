@@ -29,7 +29,7 @@ export const coverCard = {
 export const door = {
   groupMore: 'That group isn’t on your list any more. Choose another one.',
   nobodyHere: 'Nobody is here yet. Add names, or say who has come.',
-  noWords: 'We have no words for that just now. Try one of the sessions on Today.',
+  noWords: 'We can’t find any words for that. Try one of the sessions on Today instead.',
   oneEach: 'One each at the door',
 } as const;
 

@@ -176,7 +176,7 @@ export const whoSpeaks = {
 } as const;
 
 export const turn = {
-  wordComesThen: 'Who wants a turn? Tap their name, and their own word comes up.',
+  wordComesThen: 'Who wants a turn? Tap a child’s name to see their word.',
   alwaysFor: (name: string, list: string) => `Always for ${name}: ${list}.`,
   withLine: (round: string, group: string) => `${round} with ${group}`,
   sTurnOf: (name: string, x: number, planned: number) => `${name}’s turn, ${x} of ${planned}`,

@@ -39,7 +39,7 @@ export const coverCardScreen = {
 
 export const doorForm = {
   oneEach: 'One each at the door',
-  what: 'One quick question for each child, at their own step: for a queue at the coats or the sink.',
+  what: 'One quick question for each child, at their own step, while they queue for coats or the sink.',
 } as const;
 
 export const tomorrow = {
