@@ -24,6 +24,8 @@ export interface Advising {
 
 /** What is advised for one child: the one answer that every screen and page shows. */
 export interface ChildAdvice {
+  /** When it was worked out for, milliseconds since 1970. */
+  readonly at: number;
   readonly ladders: readonly LadderEvidence[];
   readonly model: Model;
   /** Settled runs: what is open is not in them. */
@@ -127,6 +129,7 @@ export function adviseOn(
   const [pattern] = talk ? [] : patterns;
   const ours = pattern ? [patternStep(pattern, settled.runs, subjectOf), ...steps.slice(0, 1)] : steps;
   return {
+    at: now,
     ladders,
     model,
     runs: settled.runs,
@@ -145,10 +148,10 @@ export function adviseOn(
 /**
  * The next step of a child on one ladder: an adult’s choice, then a pattern that is played there, then the step that
  * adviseOn would name for it. Null where every rung holds.
- * @example nextOn(advice, 'blending', now)?.rung // '3-clip'
+ * @example nextOn(advice, 'blending')?.rung // '3-clip'
  */
-export function nextOn(advice: ChildAdvice, ladder: string, now: number): NextStep | null {
-  const { ladders, runs, model, talk, next } = advice;
+export function nextOn(advice: ChildAdvice, ladder: string): NextStep | null {
+  const { at: now, ladders, runs, model, talk, next } = advice;
   const named = next.find((s) => s.ladder === ladder);
   const on = ladders.find((l) => l.ladder.id === ladder);
   return named ?? (on ? onLadder(on, { runs, model, now, clustersPause: talk }) : null);

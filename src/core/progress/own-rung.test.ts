@@ -40,29 +40,29 @@ const idris = advice([
 
 describe('whose step in a game', () => {
   test('five sounds and two: one game, each their own step, and one step for all does not fit', () => {
-    const [of, other] = [sure(ownStep(ottilie, asked, NOW)), sure(ownStep(idris, asked, NOW))];
+    const [of, other] = [sure(ownStep(ottilie, asked)), sure(ownStep(idris, asked))];
     const at = (step: string): number =>
       ladderOf('blending').rungs.findIndex((r) => r.steps.some(([t, s]) => t === 'blending' && s === step));
     expect(at(of.step)).toBeGreaterThan(at('3-held'));
     expect(at(other.step)).toBeLessThan(at('3-held'));
-    expect(isSpread([ottilie, idris], asked, NOW)).toBe(true);
+    expect(isSpread([ottilie, idris], asked)).toBe(true);
   });
 
   test('children alike share a step', () => {
-    expect(isSpread([ottilie, ottilie], asked, NOW)).toBe(false);
-    expect(isSpread([idris], asked, NOW)).toBe(false);
-    expect(isSpread([advice([]), advice([])], asked, NOW)).toBe(false);
+    expect(isSpread([ottilie, ottilie], asked)).toBe(false);
+    expect(isSpread([idris], asked)).toBe(false);
+    expect(isSpread([advice([]), advice([])], asked)).toBe(false);
   });
 
   test('too easy, or too hard, for all alike is no spread', () => {
     // Both blend like sun nearly always; the step of one is like frog, of the other like plant.
     const frogs = advice([run('blending', '3-held', '11111111', 12), run('blending', '4-start', '1001', 3)]);
-    expect(ownStep(frogs, asked, NOW)?.step).not.toBe(ownStep(ottilie, asked, NOW)?.step);
-    expect(isSpread([ottilie, ottilie, ottilie, frogs], { ...asked, step: '2' }, NOW)).toBe(false);
+    expect(ownStep(frogs, asked)?.step).not.toBe(ownStep(ottilie, asked)?.step);
+    expect(isSpread([ottilie, ottilie, ottilie, frogs], { ...asked, step: '2' })).toBe(false);
   });
 
   test('of a child of whom nothing is seen, no harder than the round, and said to be unseen', () => {
-    const step = sure(ownStep(advice([]), asked, NOW));
+    const step = sure(ownStep(advice([]), asked));
     expect(step.unseen).toBe(true);
     const rungs = ladderOf('blending').rungs;
     const at = (id: string): number => rungs.findIndex((r) => r.steps.some(([t, s]) => t === 'blending' && s === id));
@@ -72,11 +72,11 @@ describe('whose step in a game', () => {
   test('an adult’s choice on this ladder is the child’s step; one on another ladder is not', () => {
     const rung = sure(ladderOf('blending').rungs.find((r) => r.id === '4-start'));
     const chosen: NextStep = { ladder: 'blending', rung: rung.id, rungOf: rung, move: 'stay', reason: '' };
-    expect(ownStep(advice(idris.runs, chosen), asked, NOW)?.step).toBe('4-start');
-    expect(ownStep(advice([], chosen), asked, NOW)).toMatchObject({ step: '4-start', unseen: false });
+    expect(ownStep(advice(idris.runs, chosen), asked)?.step).toBe('4-start');
+    expect(ownStep(advice([], chosen), asked)).toMatchObject({ step: '4-start', unseen: false });
     const rhyme = sure(ladderOf('rhyme').rungs[0]);
     const other: NextStep = { ladder: 'rhyme', rung: rhyme.id, rungOf: rhyme, move: 'stay', reason: '' };
-    expect(ownStep(advice(idris.runs, other), asked, NOW)).toEqual(ownStep(idris, asked, NOW));
+    expect(ownStep(advice(idris.runs, other), asked)).toEqual(ownStep(idris, asked));
   });
 
   test('it is the step that is advised on that ladder, or the nearest easier one the game has, for any answers', () => {
@@ -88,8 +88,8 @@ describe('whose step in a game', () => {
         return run('blending', sure(steps[Math.floor(random() * steps.length)]).id, marks, 20 - k * 2);
       });
       const known = advice(runs);
-      const next = nextOn(known, 'blending', NOW);
-      const own = sure(ownStep(known, asked, NOW));
+      const next = nextOn(known, 'blending');
+      const own = sure(ownStep(known, asked));
       const rungs = ladderOf('blending').rungs;
       const at = next ? rungs.findIndex((r) => r.id === next.rung) : rungs.length - 1;
       const got = rungs.findIndex((r) => r.steps.some(([t, s]) => t === 'blending' && s === own.step));
@@ -103,11 +103,11 @@ describe('whose step in a game', () => {
 
   test('in a round of beats, who blends sounds already is dealt sounds', () => {
     const beats = { task: blending, step: 'syllables' };
-    expect(ownStep(ottilie, beats, NOW)).toEqual(ownStep(ottilie, asked, NOW));
+    expect(ownStep(ottilie, beats)).toEqual(ownStep(ottilie, asked));
   });
 
   test('a game on no ladder gives nobody a step', () => {
-    expect(ownStep(ottilie, { task: taskOf('hunt'), step: '3-4' }, NOW)).toBeNull();
+    expect(ownStep(ottilie, { task: taskOf('hunt'), step: '3-4' })).toBeNull();
     expect(LADDERS.some((l) => l.id === 'hunt')).toBe(false);
   });
 });

@@ -51,17 +51,17 @@ const nearest = (places: readonly Place[], at: number): string =>
  * ladder, or the nearest easier one that this game has; where the child was seen only on the ladder of the round’s step
  * (beats, say), the one advised there. Of a child of whom nothing is seen, the step worth most that is no harder than
  * the round’s. Null where the game stands on no ladder.
- * @example ownStep(advice, { task: taskOf('blending'), step: '4-start' }, now)?.step // '3-held'
+ * @example ownStep(advice, { task: taskOf('blending'), step: '4-start' })?.step // '3-held'
  */
-export function ownStep(advice: ChildAdvice, asked: Asked, now: number): OwnStep | null {
+export function ownStep(advice: ChildAdvice, asked: Asked): OwnStep | null {
   const place = rungOf(asked.task.id, offeredStep(asked.task, asked.step).id);
   if (!place) return null;
   const family = LADDERS.find((l) => l.id === asked.task.family);
   const ladder = [...(family ? [family] : []), place.ladder].find((l) => {
-    return placesOn(asked, l).length > 0 && !isUnseen(advice, l, now);
+    return placesOn(asked, l).length > 0 && !isUnseen(advice, l);
   });
   if (!ladder) return { step: guessed(advice, placesOn(asked, place.ladder), place), unseen: true };
-  const next = nextOn(advice, ladder.id, now);
+  const next = nextOn(advice, ladder.id);
   const rung = next?.rungOf ?? sure(ladder.rungs.at(-1));
   const step = nearest(
     placesOn(asked, ladder),
@@ -71,8 +71,8 @@ export function ownStep(advice: ChildAdvice, asked: Asked, now: number): OwnStep
 }
 
 /** Nothing was played on the ladder, nobody chose a step of it, and nothing that slips is played there. */
-function isUnseen(advice: ChildAdvice, { id }: Ladder, now: number): boolean {
-  if (advice.chosen?.ladder === id || nextOn(advice, id, now)?.move === 'pattern') return false;
+function isUnseen(advice: ChildAdvice, { id }: Ladder): boolean {
+  if (advice.chosen?.ladder === id || nextOn(advice, id)?.move === 'pattern') return false;
   const played = advice.ladders.find((l) => l.ladder.id === id)?.rungs ?? [];
   return played.every((r) => r.lastAt === null);
 }
@@ -95,11 +95,11 @@ const SPREAD = { outOfReach: 0.5, nothingNew: 0.88, share: 0.25, known: 2 } as c
  * True where one step does not fit a group: a quarter of the children known, or more, would hardly ever manage it
  * alone, or nearly always; not where it is too hard, or too easy, for all of them alike: that is another step, not
  * several. Our own choice.
- * @example isSpread([twoSounds, fiveSounds], { task: taskOf('blending'), step: '3-held' }, now) // true
+ * @example isSpread([twoSounds, fiveSounds], { task: taskOf('blending'), step: '3-held' }) // true
  */
-export function isSpread(advice: readonly ChildAdvice[], asked: Asked, now: number): boolean {
+export function isSpread(advice: readonly ChildAdvice[], asked: Asked): boolean {
   const own = advice.flatMap((a) => {
-    const step = ownStep(a, asked, now);
+    const step = ownStep(a, asked);
     const chance = forecast(a.model, { task: asked.task.id, step: asked.step }).chance;
     return step && !step.unseen ? [{ step, chance }] : [];
   });

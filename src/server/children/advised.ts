@@ -7,7 +7,9 @@ import type { AccentId } from '../../core/phonology/accents';
 import { sure } from '../../core/sure';
 import { seenOf } from '../answers/kept-evidence';
 import { localNow } from '../answers/local-steps';
+import { caughtUp } from '../record/rebuild-queue';
 import { getProgressSettings, getSettings, type ProgressSettings } from '../setting/settings';
+import { database } from '../storage/database';
 import { chosenSteps, type ChosenStep } from './chosen-steps';
 import { advised as say } from './text';
 
@@ -69,23 +71,45 @@ export interface AdvisedAll {
  * @param detail figures for a child's own page
  */
 export async function advised(childIds: readonly string[], now: number, detail = false): Promise<AdvisedAll> {
-  const [settings, { accent }, seen, chosen, local] = await Promise.all([
+  await caughtUp();
+  const { remembered } = await database();
+  const begun = new Map(childIds.map((id) => [id, remembered.sinceOf(id)]));
+  const [settings, { accent }, chosen, local] = await Promise.all([
     getProgressSettings(),
     getSettings(),
-    seenOf(childIds, now),
     chosenSteps(childIds),
     localNow(),
   ]);
   const { rule, unitOrder } = settings;
+  const at = hourOf(now);
+  const name = detail ? 'advice with figures' : 'advice';
   const subject = subjectOf(accent);
-  return {
-    settings,
-    of: new Map(
-      childIds.map((id) => {
-        const choice = chosenOf(chosen.get(id));
-        const how = { now, rule, unitOrder, local, detail, chosen: choice?.step ?? null };
-        return [id, { ...adviseOn(sure(seen.get(id)), how, subject), choice }];
-      }),
-    ),
-  };
+  const asked = childIds.map((id) => {
+    const choice = chosenOf(chosen.get(id));
+    const how = { now: at, rule, unitOrder, local, detail, chosen: choice?.step ?? null };
+    const under = JSON.stringify([how, choice?.at, accent]);
+    const known = remembered.recall<Kept>(id, name);
+    return { id, choice, how, under, known: known?.under === under ? known.advice : null };
+  });
+  const seen = await seenOf(
+    asked.flatMap((a) => (a.known ? [] : a.id)),
+    at,
+  );
+  const of = asked.map(({ id, choice, how, under, known }): [string, Advised] => {
+    if (known) return [id, known];
+    const advice = { ...adviseOn(sure(seen.get(id)), how, subject), choice };
+    remembered.keep(id, name, { under, advice } satisfies Kept, sure(begun.get(id)));
+    return [id, advice];
+  });
+  return { settings, of: new Map(of) };
 }
+
+/** Advice as it is remembered, with all that it was worked out by beside the answers. */
+interface Kept {
+  readonly under: string;
+  readonly advice: Advised;
+}
+
+const HOUR_MS = 3_600_000;
+/** The end of the hour: within it, advice is worked out once, until anything new is seen of a child. */
+const hourOf = (now: number): number => Math.ceil(now / HOUR_MS) * HOUR_MS;

@@ -181,13 +181,14 @@ export async function plantGroup(groupId: string): Promise<void> {
 
 /** Erases a child and every answer of theirs from the file (deleted pages are overwritten, the log is folded in). */
 export async function eraseChild(childId: string): Promise<void> {
-  const { models, write } = await database();
+  const { models, write, remembered } = await database();
   const id = idOf(childId);
   await write(async (transaction) => {
     const child = await models.children.findByPk(id, { attributes: ['group_id'], transaction });
     if (child) await rememberErased(child.get().group_id, transaction);
     await forgetSteps(id, transaction);
     await models.children.destroy({ where: { id }, transaction });
+    transaction.afterCommit(() => remembered.letGo([id]));
   });
   await foldIn();
 }
@@ -214,9 +215,11 @@ export async function setAgeBand(groupId: string, band: unknown): Promise<void> 
 
 /** Erases a group with its children, sessions and answers. */
 export async function eraseGroup(groupId: string): Promise<void> {
-  const { models, write } = await database();
+  const { models, write, remembered } = await database();
   const of = { where: { group_id: idOf(groupId) } };
   await write(async (transaction) => {
+    const children = await models.children.findAll({ ...of, attributes: ['id'], transaction });
+    transaction.afterCommit(() => remembered.letGo(children.map((c) => c.get().id)));
     await rememberErased(groupId, transaction);
     await models.sessions.destroy({ ...of, transaction });
     await models.children.destroy({ ...of, transaction });

@@ -36,7 +36,7 @@ export async function startDoor(groupId: string, now = Date.now()): Promise<stri
   const { of } = await advised(shop.childIds, now);
   const known = [...of.values()];
   const task = gameFor(known);
-  const steps = known.flatMap((a) => ownStep(a, { task, step: sure(task.steps[0]).id }, now)?.step ?? []);
+  const steps = known.flatMap((a) => ownStep(a, { task, step: sure(task.steps[0]).id })?.step ?? []);
   // Who has no words of their own shares the easiest of the steps.
   const at = (step: string): number => rungOf(task.id, step)?.at ?? 0;
   const step = [...steps].sort((a, b) => at(a) - at(b))[0] ?? sure(task.steps[0]).id;

@@ -27,28 +27,23 @@ export const mayOwn = ({ task, way }: Pick<PlannedRound, 'task' | 'way'>): boole
 export const hasOwn = (round: PlannedRound): boolean => round.own?.on === true && mayOwn(round);
 
 /** A plan whose rounds give each child their own step where one step does not fit those who are here. */
-export function eachTheirOwn(plan: Plan, known: Known, now: number): Plan {
+export function eachTheirOwn(plan: Plan, known: Known): Plan {
   const all = [...known.values()];
   const fitted = (round: PlannedRound): PlannedRound =>
-    round.role === 'focus' && mayOwn(round) && isSpread(all, { task: taskOf(round.task), step: round.step }, now)
+    round.role === 'focus' && mayOwn(round) && isSpread(all, { task: taskOf(round.task), step: round.step })
       ? { ...round, own: { on: true, steps: {} } }
       : round;
   return { ...plan, rounds: plan.rounds.map(fitted) };
 }
 
 /** The step of a child in a round: the one an adult chose for it, else the child’s own; null where there is none. */
-function stepFor(
-  round: PlannedRound,
-  childId: string,
-  known: Known,
-  now: number,
-): (OwnStep & { byHand: boolean }) | null {
+function stepFor(round: PlannedRound, childId: string, known: Known): (OwnStep & { byHand: boolean }) | null {
   const task = taskOf(round.task);
   const chosen = round.own?.steps[childId];
   if (chosen !== undefined && task.steps.some((s) => s.id === chosen))
     return { step: chosen, unseen: false, byHand: true };
   const advice = known.get(childId);
-  const own = advice && ownStep(advice, { task, step: round.step }, now);
+  const own = advice && ownStep(advice, { task, step: round.step });
   return own ? { ...own, byHand: false } : null;
 }
 
@@ -58,17 +53,16 @@ interface Dealing {
   readonly group: Group;
   readonly shop: Workshop;
   readonly known: Known;
-  readonly now: number;
 }
 
 /**
  * What each child of a group is dealt in a round, those who are here first. The same plan and the same answers give the
  * same deal, so that the plan shows what Play will deal.
  */
-function dealtIn(round: PlannedRound, { plan, group, shop, known, now }: Dealing): OwnDealt[] {
+function dealtIn(round: PlannedRound, { plan, group, shop, known }: Dealing): OwnDealt[] {
   const order = [...group.children].sort((a, b) => Number(a.away) - Number(b.away));
   const wanted = order.flatMap((child) => {
-    const step = stepFor(round, child.id, known, now);
+    const step = stepFor(round, child.id, known);
     return step ? [{ ...step, childId: child.id }] : [];
   });
   const wordsFor = (pattern: string): string[] => holding(pattern, shop.bank).map((w) => w.word);
@@ -98,10 +92,9 @@ export async function ownDeals(
 ): Promise<ReadonlyMap<string, readonly OwnDealt[]>> {
   const rounds = plan.rounds.filter(hasOwn);
   if (!rounds.length || !group.children.length) return new Map();
-  const now = Date.now();
   const ids = group.children.map((c) => c.id);
-  const { of: known } = await advised(ids, now);
-  return new Map(rounds.map((round) => [round.id, dealtIn(round, { plan, group, shop, known, now })]));
+  const { of: known } = await advised(ids, Date.now());
+  return new Map(rounds.map((round) => [round.id, dealtIn(round, { plan, group, shop, known })]));
 }
 
 /** The deals themselves, as a session keeps them. */

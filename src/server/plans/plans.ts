@@ -121,7 +121,7 @@ export async function newPlan(groupId: string, wish: PlanWish): Promise<string> 
 /** A complete running order for a group, each child with their own step where one step does not fit them all. */
 export async function madeFor(group: Group, wish: PlanWish): Promise<Plan> {
   const [shop, now] = [await workshopOf(group), Date.now()];
-  return eachTheirOwn(await planFrom(wish, shop), await knownHere(shop, now), now);
+  return eachTheirOwn(await planFrom(wish, shop), await knownHere(shop, now));
 }
 
 export interface OpenPlan {

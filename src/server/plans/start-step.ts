@@ -39,7 +39,7 @@ export async function startStep(
     ...wishFor({ rungOf, ...(pattern ? { pattern } : {}) }, [...of.values()]),
   });
   const shop = { ...(await workshopOf(group)), children: here.length, childIds: ids };
-  return startPlan(groupId, eachTheirOwn(await planFrom(wish, shop), of, now), ids);
+  return startPlan(groupId, eachTheirOwn(await planFrom(wish, shop), of), ids);
 }
 
 /** Words of a check at hand in one go: one of them is enough, three where the child says them well. */

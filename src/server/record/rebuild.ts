@@ -131,7 +131,7 @@ const checksIn = ({ id }: Session, all: readonly Counted[]): PebbleCheckRow[] =>
 
 /** Reads one session anew: what stands, in what standing, and what that says of each child. */
 export async function rebuild(sessionId: string, transaction: Transaction): Promise<void> {
-  const { models } = await database();
+  const { models, remembered } = await database();
   const of = { where: { session_id: sessionId }, transaction };
   const row = await models.sessions.findByPk(sessionId, { attributes: ['rounds'], transaction });
   if (!row) return;
@@ -147,6 +147,13 @@ export async function rebuild(sessionId: string, transaction: Transaction): Prom
   const soundsOf: SoundsOf = (answer) => (kept.get(answer) ?? '').split(' ').filter(Boolean);
   const counted = countedIn(session, read, soundsOf);
   const runs = await runsIn(session, counted, transaction);
+  const before = await rows<{ child: string | null }>(
+    'SELECT DISTINCT child_id AS child FROM readings WHERE session_id = :id',
+    { id: sessionId },
+    transaction,
+  );
+  const whose = new Set([...before.map((r) => r.child), ...read.map((r) => r.answer.childId)]);
+  transaction.afterCommit(() => remembered.letGo([...whose].filter((id) => id !== null)));
   await models.readings.destroy(of);
   await models.evidence.destroy(of);
   await models.heardSounds.destroy(of);

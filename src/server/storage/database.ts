@@ -5,11 +5,13 @@ import sqlite3 from 'sqlite3';
 import { migrate } from './migrations';
 import { defineModels, type Models } from './models';
 import { diskSentence, Problem } from './problems';
+import { remembered, type Remembered } from './remembered';
 
 export interface Database {
   readonly sequelize: Sequelize;
   readonly models: Models;
   readonly file: string;
+  readonly remembered: Remembered;
   /** Runs one write at a time, in a transaction: SQLite has one writer, and a queue never meets "busy". */
   write<T>(work: (transaction: Transaction) => Promise<T>): Promise<T>;
   /** False from the moment it is told to close. */
@@ -94,6 +96,7 @@ export async function openDatabase(file: string): Promise<Database> {
       sequelize,
       models,
       file,
+      remembered: remembered(),
       write: (work) => {
         const turn = queue.then(() => sequelize.transaction({ type: 'IMMEDIATE' as Transaction.TYPES }, work));
         queue = turn.catch(() => undefined);
