@@ -25,6 +25,7 @@ const GROUP = 30;
 const DAYS = 190;
 const ANSWERS = Number(process.env.ANSWERS ?? 1_000_000);
 const DAY = 86_400_000;
+const HOUR = 3_600_000;
 const OUTCOMES = ['on-own', 'on-own', 'on-own', 'with-help', 'not-yet', 'no-reply'] as const;
 
 type Cell = string | number | null;
@@ -182,6 +183,15 @@ test('children: pages, board and groups', async () => {
     rowOf(
       'groups for tomorrow and what is due, 30 children, from the file',
       await timed(40, (i) => tomorrowFor(sure(groups[i % groups.length]))),
+    ),
+    // A child’s page at another hour: nothing is remembered.
+    rowOf(
+      'the page of a child, the first time in an hour',
+      await timed(60, (i) => childPage(sure(children[(i * 7) % children.length]).id, Date.now() + i * HOUR)),
+    ),
+    rowOf(
+      'the board of 30 children, the first time in an hour',
+      await timed(40, (i) => boardRows(sure(groups[i % groups.length]), Date.now() + i * HOUR)),
     ),
     rowOf(
       'the board right after an answer was put right',
