@@ -8,7 +8,7 @@ import { sure } from '../../core/sure';
 import { seenOf } from '../answers/kept-evidence';
 import { localNow } from '../answers/local-steps';
 import { caughtUp } from '../record/rebuild-queue';
-import { getProgressSettings, getSettings, type ProgressSettings } from '../setting/settings';
+import { allSettings, type ProgressSettings, type Settings } from '../setting/settings';
 import { database } from '../storage/database';
 import { chosenSteps, type ChosenStep } from './chosen-steps';
 import { advised as say } from './text';
@@ -61,6 +61,8 @@ export interface Advised extends ChildAdvice {
 
 export interface AdvisedAll {
   readonly settings: ProgressSettings;
+  /** How people speak and count here. */
+  readonly speech: Settings;
   readonly of: ReadonlyMap<string, Advised>;
 }
 
@@ -74,13 +76,13 @@ export async function advised(childIds: readonly string[], now: number, detail =
   await caughtUp();
   const { remembered } = await database();
   const begun = new Map(childIds.map((id) => [id, remembered.sinceOf(id)]));
-  const [settings, { accent }, chosen, local] = await Promise.all([
-    getProgressSettings(),
-    getSettings(),
+  const [{ progress: settings, speech }, chosen, local] = await Promise.all([
+    allSettings(),
     chosenSteps(childIds),
     localNow(),
   ]);
   const { rule, unitOrder } = settings;
+  const { accent } = speech;
   const at = hourOf(now);
   const name = detail ? 'advice with figures' : 'advice';
   const subject = subjectOf(accent);
@@ -101,7 +103,7 @@ export async function advised(childIds: readonly string[], now: number, detail =
     remembered.keep(id, name, { under, advice } satisfies Kept, sure(begun.get(id)));
     return [id, advice];
   });
-  return { settings, of: new Map(of) };
+  return { settings, speech, of: new Map(of) };
 }
 
 /** Advice as it is remembered, with all that it was worked out by beside the answers. */

@@ -28,7 +28,6 @@ import { answersThat, type KeptAnswer } from '../answers/answers';
 import { hearingOfAny, type HeardAs } from '../answers/hearing';
 import { Problem } from '../storage/problems';
 import { checkId, readOwnWay } from '../record/session-record';
-import { getSettings } from '../setting/settings';
 import { preparedBank } from '../words/bank';
 import { sure } from '../../core/sure';
 import { childPage as say } from './text';
@@ -250,9 +249,8 @@ export async function childPage(childId: string, now = Date.now()): Promise<Chil
   const { models } = await database();
   const child = (await models.children.findByPk(checkId(childId)))?.get();
   if (!child) throw new Problem(say.childListMore, 404);
-  const [group, { accent, conventions }, heardAs, all, choices, rows, noted] = await Promise.all([
+  const [group, heardAs, all, choices, rows, noted] = await Promise.all([
     models.groups.findByPk(child.group_id),
-    getSettings(),
     hearingOfAny(),
     advised([childId], now, true),
     choicesOf(childId),
@@ -260,6 +258,7 @@ export async function childPage(childId: string, now = Date.now()): Promise<Chil
     answersThat({ children: [childId], noted: true, limit: 12 }),
   ]);
   const advice = sure(all.of.get(childId));
+  const { accent, conventions } = all.speech;
   const material = await preparedBank(accent, conventions);
   const { ladders, runs } = advice;
   const ownWay = readOwnWay(child.own_way);

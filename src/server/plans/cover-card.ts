@@ -11,7 +11,6 @@ import { sure } from '../../core/sure';
 import { slipsOf } from '../answers/kept-evidence';
 import { advised, spotWords } from '../children/advised';
 import { listGroups, type Group } from '../people/groups';
-import { getSettings } from '../setting/settings';
 import { Problem } from '../storage/problems';
 import { readySessions } from './today';
 import { coverCard as say } from './text';
@@ -70,7 +69,7 @@ const toBring = async (group: Group, wish: Parameters<typeof madeFor>[1]) =>
 async function childrenOn(group: Group, now: number): Promise<CoverChild[]> {
   const here = group.children.filter((c) => !c.away);
   const ids = here.map((c) => c.id);
-  const [{ of }, slips, { accent }] = await Promise.all([advised(ids, now), slipsOf(ids, now), getSettings()]);
+  const [{ of, speech }, slips] = await Promise.all([advised(ids, now), slipsOf(ids, now)]);
   const initials = initialsOf(here.map((c) => c.name));
   return here.map(({ id, name, ownWay }, i) => {
     const { checks } = sure(slips.get(id));
@@ -81,7 +80,7 @@ async function childrenOn(group: Group, now: number): Promise<CoverChild[]> {
       name,
       initials: sure(initials[i]),
       next: next ? capital(next.pattern ? say.hearWhatSlips : next.rungOf.does) : '',
-      needs: [...needsOf(ownWay, accent), ...hears.map((key) => say.hearsIt(spotWords(key, accent)))],
+      needs: [...needsOf(ownWay, speech.accent), ...hears.map((key) => say.hearsIt(spotWords(key, speech.accent)))],
     };
   });
 }

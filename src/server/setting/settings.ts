@@ -18,11 +18,9 @@ export interface Settings {
 }
 
 /** The setting's accent and conventions, or the defaults where none are kept. */
-export async function getSettings(): Promise<Settings> {
-  const { models } = await database();
-  const row = (await models.settings.findByPk(1))?.get();
-  if (!row)
-    return { accent: DEFAULT_ACCENT, conventions: PRESETS.default, confirmed: false, letIn: false, mixed: false };
+export const getSettings = async (): Promise<Settings> => settingsIn(await rowOr());
+
+function settingsIn(row: SettingsRow): Settings {
   const read = settingsSchema.parse({ accent: row.accent, conventions: JSON.parse(row.conventions) });
   return { ...read, confirmed: row.confirmed_at !== null, letIn: row.let_in === 1, mixed: row.mixed === 1 };
 }
@@ -74,9 +72,15 @@ async function rowOr(transaction?: Transaction): Promise<SettingsRow> {
 }
 
 /** How answers are weighed, and what comes first. */
-export async function getProgressSettings(): Promise<ProgressSettings> {
-  const { rule, unit_order, staff } = await rowOr();
-  return progressSettingsSchema.parse({ rule, unitOrder: unit_order, staff });
+export const getProgressSettings = async (): Promise<ProgressSettings> => progressIn(await rowOr());
+
+const progressIn = ({ rule, unit_order, staff }: SettingsRow): ProgressSettings =>
+  progressSettingsSchema.parse({ rule, unitOrder: unit_order, staff });
+
+/** Both of them, read once. */
+export async function allSettings(): Promise<{ readonly speech: Settings; readonly progress: ProgressSettings }> {
+  const row = await rowOr();
+  return { speech: settingsIn(row), progress: progressIn(row) };
 }
 
 export async function saveProgressSettings({ rule, unitOrder, staff }: ProgressSettings): Promise<void> {
