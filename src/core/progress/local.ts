@@ -15,7 +15,7 @@ export const LOCAL = {
   /** Children with answers, at least. */
   children: 50,
   /** Children that are looked at, at most: more say nothing new. */
-  most: 400,
+  most: 1_000,
   /** Days it stands. */
   days: 42,
   /** Spread of what makes a step harder here than elsewhere, in logits. */
@@ -50,6 +50,10 @@ const held = (model: Model, runs: readonly Run[]): Came[] =>
     return { step: `${task} ${step}`, ladder, guess: guessOf(task, step), chance, right, wrong };
   });
 
+const laddersIn = (runs: readonly Run[]): string[] => [
+  ...new Set(runs.map(({ task, step }) => sure(rungOf(task, step)).ladder.id)),
+];
+
 /** Every day of a child beside what all the other days say, those near it most. */
 function besideTheRest(runs: readonly Run[]): Came[] {
   const fresh = freshOf(runs);
@@ -60,7 +64,7 @@ function besideTheRest(runs: readonly Run[]): Came[] {
     const rest = fresh
       .filter((r) => r.day !== day)
       .map((r) => ({ ...r, at: at - (Math.abs(r.at - at) * HALF_LIFE_DAYS) / LOCAL.nearDays }));
-    return rest.length ? held(modelOf(rest, at), then) : [];
+    return rest.length ? held(modelOf(rest, at, NOT_LOCAL, laddersIn(then)), then) : [];
   });
 }
 
@@ -71,7 +75,7 @@ function asForecast(runs: readonly Run[], local: Local): Came[] {
   return days.slice(Math.max(2, days.length - LAST_DAYS)).flatMap((day) => {
     const then = fresh.filter((r) => r.day === day);
     const before = fresh.filter((r) => r.day < day);
-    return held(modelOf(before, Math.min(...then.map((r) => r.at)), local), then);
+    return held(modelOf(before, Math.min(...then.map((r) => r.at)), local, laddersIn(then)), then);
   });
 }
 
@@ -96,17 +100,37 @@ function stepsIn(came: readonly Came[]): Record<string, number> {
   );
 }
 
+function* ofEach(
+  children: readonly (readonly Run[])[],
+  work: (runs: readonly Run[]) => Came[],
+): Generator<undefined, Came[]> {
+  const all: Came[] = [];
+  for (const runs of children) {
+    all.push(...work(runs));
+    yield undefined;
+  }
+  return all;
+}
+
 /**
  * What the children of a setting say together; null while there are fewer than fifty.
  * @param children the settled runs of each
  * @example localOf(histories)?.open.slope // 0.9
  */
 export function localOf(children: readonly (readonly Run[])[]): Local | null {
+  const work = localIn(children);
+  let part = work.next();
+  while (!part.done) part = work.next();
+  return part.value;
+}
+
+/** The same, a child at a time: seconds of work for a large setting, so that others have their turn in between. */
+export function* localIn(children: readonly (readonly Run[])[]): Generator<undefined, Local | null> {
   const all = children.filter((runs) => freshOf(runs).length);
   if (all.length < LOCAL.children) return null;
   const seen = all.slice(0, LOCAL.most);
-  const steps = stepsIn(seen.flatMap(besideTheRest));
-  const came = seen.flatMap((runs) => asForecast(runs, { ...NOT_LOCAL, steps }));
+  const steps = stepsIn(yield* ofEach(seen, besideTheRest));
+  const came = yield* ofEach(seen, (runs) => asForecast(runs, { ...NOT_LOCAL, steps }));
   return {
     steps,
     open: comingTrue(

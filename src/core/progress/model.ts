@@ -309,9 +309,10 @@ function offsetsIn(all: readonly Counted[], means: ReadonlyMap<string, number>):
  * The model of a child. Pure: the same runs in any order give the same model.
  * @param runs settled: what is open as speech is left out of them
  * @param now milliseconds since 1970
+ * @param ladders ids of those that are asked for
  * @example forecast(modelOf(runs, now), { task: 'blending', step: '3-clip' }).chance // 0.72
  */
-export function modelOf(runs: readonly Run[], now: number, local = NOT_LOCAL): Model {
+export function modelOf(runs: readonly Run[], now: number, local = NOT_LOCAL, ladders: readonly string[] = ALL): Model {
   const counted = countedIn(runs, now, local);
   const by = groupBy(counted, (c) => c.ladder);
   const alone = (ladder: string, of: readonly Counted[]): Float64Array => {
@@ -327,13 +328,15 @@ export function modelOf(runs: readonly Run[], now: number, local = NOT_LOCAL): M
     [...by].map(([ladder, of]) => [ladder, of.reduce((n, c) => n + c.weight * (c.right + c.wrong), 0)]),
   );
   const abilities = new Map(
-    LADDERS.map(({ id }) => {
+    ladders.map((id) => {
       const { middle, spread } = neighboursOf(id, means, seen);
       return [id, after(priorOf(middle, spread), heaped(by.get(id) ?? [], offsetOf))] as const;
     }),
   );
   return { abilities, local };
 }
+
+const ALL = LADDERS.map((l) => l.id);
 
 /** Nothing is made of what stood around an answer. */
 const asItIs = (): number => 0;

@@ -142,7 +142,7 @@ function hadABadDay(of: OnLadder, here: RungEvidence): boolean {
   const onIt = tries(before.filter((r) => isOn(here, r)));
   if (tries(before).of < badDay.triesBefore || onIt.of < badDay.tries) return false;
   // What was seen on this ladder says it: other ladders are worth two answers at most.
-  return knows(modelOf(before, last.at, of.model.local), of.ladder.id, here.rung) >= badDay.before;
+  return knows(modelOf(before, last.at, of.model.local, [of.ladder.id]), of.ladder.id, here.rung) >= badDay.before;
 }
 
 /** Words with two sounds together: at either end, or in a word of one beat with more than four sounds. */

@@ -1,11 +1,11 @@
 import { evidenceOf, type Run } from '../progress/evidence';
-import { ladderOf } from '../progress/ladders';
+import { ladderOf, type RungRef } from '../progress/ladders';
 import { localOf } from '../progress/local';
 import { forecast, modelOf, NOT_LOCAL, worthOn, type Local } from '../progress/model';
 import { goingOn } from '../progress/next-step';
 import { sure } from '../sure';
 import type { Forecasted } from './calibration';
-import { ANYHOW, ONE_UP_ONE_BACK, practised, type Policy, type Teaching } from './practice';
+import { ANYHOW, ONE_UP_ONE_BACK, PRACTISED, practised, type Policy, type Teaching } from './practice';
 import { groupIn, type World, type WorldHistory } from './worlds';
 
 /** Our forecasts and our advice, held to made-up worlds: for the tests and for the tables of docs/judgement.md. */
@@ -74,6 +74,16 @@ export const ours =
     const rung = best?.rung ?? 'two-beats';
     const instead: Readonly<Record<string, string>> = { pictures: 'stretched', 'how-many': 'two-beats' };
     return { ladder: best?.ladder ?? 'segmenting', rung: instead[rung] ?? rung };
+  };
+
+/** The step of any rung that the same model holds to be worth most: nothing is climbed one at a time. */
+export const anyStep =
+  (local: Local): Policy =>
+  ({ runs, now }) => {
+    const model = modelOf(runs, now, local);
+    const worth = ({ ladder, rung }: RungRef): number =>
+      worthOn(model, ladder, sure(ladderOf(ladder).rungs.find((r) => r.id === rung)));
+    return PRACTISED.reduce((best, r) => (worth(r) > worth(best) ? r : best));
   };
 
 /** What four hundred children of a setting had shown before, played with as people do. */

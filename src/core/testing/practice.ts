@@ -88,7 +88,7 @@ const gameOf = ({ ladder, rung }: RungRef): readonly [string, string] =>
   sure(sure(ladderOf(ladder).rungs.find((r) => r.id === rung)).steps[0]);
 
 /** Rungs that a session may be played on, easy to hard. Choosing from pictures and guessing a number are left out. */
-const PRACTISED: readonly RungRef[] = LADDERS_PLAYED.flatMap((ladder) =>
+export const PRACTISED: readonly RungRef[] = LADDERS_PLAYED.flatMap((ladder) =>
   ladderOf(ladder)
     .rungs.filter((r) => guessOf(...sure(r.steps[0])) === 0)
     .map((r) => ({ ladder, rung: r.id })),

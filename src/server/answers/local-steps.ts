@@ -1,8 +1,8 @@
-import { isOld, localOf } from '../../core/progress/local';
+import { isOld, localIn } from '../../core/progress/local';
 import { NOT_LOCAL, type Local } from '../../core/progress/model';
 import { settle } from '../../core/progress/settle';
 import { database } from '../storage/database';
-import { otherTurns } from '../storage/other-turns';
+import { inTurns, otherTurns } from '../storage/other-turns';
 import { rows } from '../storage/rows';
 import { seenOf } from './kept-evidence';
 
@@ -39,7 +39,7 @@ export async function renewLocal(now = Date.now()): Promise<void> {
     runs.push(...[...seen.values()].map((of) => settle(of, now).runs));
     await otherTurns();
   }
-  const local = localOf(runs);
+  const local = await inTurns(localIn(runs));
   if (!local) return;
   const { models, write } = await database();
   await write(async (transaction) => {
