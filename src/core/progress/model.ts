@@ -78,7 +78,7 @@ const sigmoid = (x: number): number => 1 / (1 + Math.exp(-x));
 const chanceAt = (above: number, guess: number): number => (1 - CHOSEN.lapse) * (guess + (1 - guess) * sigmoid(above));
 
 /** How hard a step is, in logits; the middle of all steps is near 0. */
-function hardOf(task: string, step: string): number {
+export function hardOf(task: string, step: string): number {
   const known = hard.get(`${task} ${step}`);
   if (known !== undefined) return known;
   const place = rungOf(task, step);

@@ -1,0 +1,182 @@
+/**
+ * Finding where a child is, in few turns: the next item is always the one that tells most. Everything follows from the
+ * answers so far, so two devices never ask differently. It runs in the browser while a check-in is played: what it
+ * needs of the model is in the numbers it is given.
+ */
+export interface FindStep {
+  readonly step: string;
+  /** How hard, in logits. */
+  readonly hard: number;
+  /** Chance of being right by luck, 0 to 1. */
+  readonly guess: number;
+  /** Keys of items, so that nobody hears one twice. */
+  readonly keys: readonly string[];
+}
+
+/** Where a child is looked for before anything is asked, in logits. */
+export interface Expected {
+  readonly middle: number;
+  readonly spread: number;
+}
+
+/** What is asked of whom. */
+export interface FindPlan {
+  /** Easy to hard. */
+  readonly steps: readonly FindStep[];
+  readonly expected: Expected;
+  /** By child, where something is known already. */
+  readonly of?: Readonly<Record<string, Expected>>;
+}
+
+/** One answer: the place of its step, and whether it was right alone. */
+export interface Tried {
+  readonly at: number;
+  readonly right: boolean;
+}
+
+/** Where to begin, as far as the answers say. */
+export interface Found {
+  /** The place of the step to start at. */
+  readonly at: number;
+  /** Other places it could be, the likeliest first: none where it is plain. */
+  readonly or: readonly number[];
+  readonly turns: number;
+  /** True once asking more would tell little. */
+  readonly done: boolean;
+}
+
+/** Chosen by hand, tried on made-up children (docs/judgement.md). */
+const FIND = {
+  from: -7,
+  to: 7,
+  cells: 71,
+  /** A child who knows slips now and then. */
+  lapse: 0.06,
+  /** A step is one to start at where it comes off so often. */
+  startsAt: 0.6,
+  /** Enough is known once so much is within a step of the place told, which so surely is not too high. */
+  near: 0.99,
+  surely: 0.7,
+  /** Turns at most, for each step there is: six in ten of asking each of them twice. */
+  most: 1.2,
+  /** A step is asked for so often at most. */
+  each: 3,
+  /** What is told as possible beside the best guess. */
+  told: 0.15,
+  /** Misses at the easiest step after which it ends kindly. */
+  kindly: 2,
+} as const;
+
+const ABILITIES = Array.from(
+  { length: FIND.cells },
+  (_, i) => FIND.from + ((FIND.to - FIND.from) * i) / (FIND.cells - 1),
+);
+const sigmoid = (x: number): number => 1 / (1 + Math.exp(-x));
+const chanceAt = (ability: number, { hard, guess }: FindStep): number =>
+  (1 - FIND.lapse) * (guess + (1 - guess) * sigmoid(ability - hard));
+
+const OVER = Math.log(FIND.startsAt / (1 - FIND.startsAt));
+/** The place to start at for an ability: the hardest step that comes off often enough, and all easier ones with it. */
+function placeFor(ability: number, steps: readonly FindStep[]): number {
+  const beyond = steps.findIndex((s) => ability < s.hard + OVER);
+  return beyond < 0 ? steps.length - 1 : Math.max(0, beyond - 1);
+}
+
+/** What the steps are at every ability: the chance of each to be right, and the place to start at. */
+interface Scale {
+  readonly chances: readonly (readonly number[])[];
+  readonly places: readonly number[];
+}
+const scales = new WeakMap<readonly FindStep[], Scale>();
+function scaleOf(steps: readonly FindStep[]): Scale {
+  const known = scales.get(steps);
+  if (known) return known;
+  const made = {
+    chances: steps.map((step) => ABILITIES.map((ability) => chanceAt(ability, step))),
+    places: ABILITIES.map((ability) => placeFor(ability, steps)),
+  };
+  scales.set(steps, made);
+  return made;
+}
+
+/** How likely each ability is after the answers: Bayes' rule on a grid. */
+function beliefs(steps: readonly FindStep[], { middle, spread }: Expected, tried: readonly Tried[]): number[] {
+  const { chances } = scaleOf(steps);
+  const weights = ABILITIES.map((ability, i) =>
+    tried.reduce(
+      (chance, { at, right }) => chance * (right ? (chances[at]?.[i] ?? 1) : 1 - (chances[at]?.[i] ?? 0)),
+      Math.exp(-0.5 * ((ability - middle) / spread) ** 2),
+    ),
+  );
+  const all = weights.reduce((a, b) => a + b, 0);
+  return weights.map((w) => w / all);
+}
+
+/** How likely each place is. */
+function placesIn(belief: readonly number[], steps: readonly FindStep[]): number[] {
+  const { places } = scaleOf(steps);
+  const out = steps.map(() => 0);
+  belief.forEach((share, i) => {
+    const at = places[i] ?? 0;
+    out[at] = (out[at] ?? 0) + share;
+  });
+  return out;
+}
+
+/** Entropy of shares that add up to `all`, in nats. */
+const entropy = (shares: readonly number[], all: number): number =>
+  -shares.reduce((sum, s) => sum + (s > 0 ? (s / all) * Math.log(s / all) : 0), 0);
+
+/** What would be left in doubt about the place after one more answer at a step. */
+function leftAfter(belief: readonly number[], at: number, steps: readonly FindStep[]): number {
+  const chances = scaleOf(steps).chances[at] ?? [];
+  const right = belief.map((share, i) => share * (chances[i] ?? 0));
+  const wrong = belief.map((share, i) => share - (right[i] ?? 0));
+  const chance = right.reduce((a, b) => a + b, 0);
+  return chance * entropy(placesIn(right, steps), chance) + (1 - chance) * entropy(placesIn(wrong, steps), 1 - chance);
+}
+
+/** The place that is surely not too high: so likely is it to start there or further on. */
+function placeIn(places: readonly number[]): number {
+  let beyond = 1;
+  let at = 0;
+  for (const [i, share] of places.entries()) {
+    if (beyond >= FIND.surely) at = i;
+    beyond -= share;
+  }
+  return at;
+}
+
+/**
+ * Where a child is, from the answers so far.
+ * @example foundIn(plan, expected, [{ at: 3, right: true }]).done // false
+ */
+export function foundIn(plan: Pick<FindPlan, 'steps'>, expected: Expected, tried: readonly Tried[]): Found {
+  const places = placesIn(beliefs(plan.steps, expected, tried), plan.steps);
+  const at = placeIn(places);
+  const near = [at - 1, at, at + 1].reduce((sum, i) => sum + (places[i] ?? 0), 0);
+  const missed = tried.slice(-FIND.kindly);
+  const kindly = missed.length === FIND.kindly && missed.every((t) => t.at === 0 && !t.right);
+  const others = places.flatMap((share, i) => (i !== at && share >= FIND.told ? [i] : []));
+  return {
+    at: kindly ? 0 : at,
+    or: kindly ? [] : others.sort((a, b) => (places[b] ?? 0) - (places[a] ?? 0)),
+    turns: tried.length,
+    done: kindly || near >= FIND.near || tried.length >= Math.floor(FIND.most * plan.steps.length),
+  };
+}
+
+/**
+ * The place of the step to ask next, the one that tells most; null once enough is known.
+ * @example nextToFind(plan, expected, []) // 3
+ */
+export function nextToFind(plan: Pick<FindPlan, 'steps'>, expected: Expected, tried: readonly Tried[]): number | null {
+  const { steps } = plan;
+  if (foundIn(plan, expected, tried).done) return null;
+  const belief = beliefs(steps, expected, tried);
+  const free = steps.flatMap((step, at) => {
+    const times = tried.filter((t) => t.at === at).length;
+    return times < Math.min(FIND.each, step.keys.length) ? [{ at, left: leftAfter(belief, at, steps) }] : [];
+  });
+  return free.sort((a, b) => a.left - b.left)[0]?.at ?? null;
+}
