@@ -3,6 +3,7 @@
 import { z } from 'zod';
 import { correctionSchema, idSchema, startSchema } from '@/core/formats/schemas';
 import { startDoor } from '@/server/plans/door';
+import { startFind } from '@/server/plans/start-find';
 import { startPebbles, startStep } from '@/server/plans/start-step';
 import { appendLog } from '@/server/record/append-log';
 import { judgeSaid } from '@/server/sessions/judge-said';
@@ -38,6 +39,14 @@ export async function playStep(groupId: unknown, asked: unknown, children: unkno
 /** Starts a pebble check of one child for a sound in a place. */
 export async function playPebbles(childId: unknown, key: unknown): Promise<FormState> {
   return goTo(async () => `/play/${await startPebbles(idSchema.parse(childId), z.string().max(40).parse(key))}`);
+}
+
+/** Finds where these children are in a game, one after another. */
+export async function playFind(groupId: unknown, task: unknown, children: unknown): Promise<FormState> {
+  return goTo(async () => {
+    const playing = z.array(idSchema).min(1).max(60).parse(children);
+    return `/play/${await startFind(idSchema.parse(groupId), z.string().max(40).parse(task), playing)}`;
+  });
 }
 
 /** Starts one question each, for a queue at the door. */

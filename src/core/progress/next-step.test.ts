@@ -196,12 +196,12 @@ describe('always', () => {
         for (const s of nextSteps(all, choosing(runs), order)) {
           const { rungs } = sure(all.find((l) => l.ladder.id === s.ladder));
           const at = rungs.findIndex((r) => r.rung.id === s.rung);
-          // At most one rung above one that holds or is being played.
+          // At most one rung above one that holds, is being played, or was asked in a check-in.
           const known = Math.max(
             -1,
             ...rungs.filter((r) => r.state === 'secure').map((r) => r.at),
             ...rungs
-              .filter((r) => r.fresh.own + r.fresh.helped + r.fresh.notYet + r.fresh.noReply > 0)
+              .filter((r) => r.checked ?? r.fresh.own + r.fresh.helped + r.fresh.notYet + r.fresh.noReply > 0)
               .map((r) => r.at),
           );
           expect(at).toBeLessThanOrEqual(known + 1);

@@ -4,6 +4,7 @@ import type { WordShape } from '../games/word-shape';
 import { capital } from '../in-words';
 import { sure } from '../sure';
 import type { LadderEvidence, RungEvidence, Run } from './evidence';
+import { placeFound } from './finding';
 import { guessOf } from './guessing';
 import {
   BEGIN_NEEDS,
@@ -257,7 +258,17 @@ export function onLadder({ ladder, rungs }: LadderEvidence, choosing: Choosing):
   return step && isPaused(of, step.rungOf) ? beforeThePause(of, step) : step;
 }
 
+/** Where a check-in found the child, until something is played there. */
+function asFound(of: OnLadder): NextStep | null {
+  const found = placeFound(of.runs, of.ladder, of.now);
+  const rung = found && of.rungs[found.at];
+  if (!found || !rung || rung.state === 'secure' || of.played.some((r) => r.at > found.when)) return null;
+  return at(of, rung, 'begin', found.words);
+}
+
 function fromHere(of: OnLadder): NextStep | null {
+  const found = asFound(of);
+  if (found) return found;
   const here = hereOf(of);
   if (!here) {
     const first = of.rungs.find((r) => r.state !== 'secure');

@@ -1,3 +1,5 @@
+import { find as say } from './text';
+
 /**
  * Finding where a child is, in few turns: the next item is always the one that tells most. Everything follows from the
  * answers so far, so two devices never ask differently. It runs in the browser while a check-in is played: what it
@@ -5,6 +7,8 @@
  */
 export interface FindStep {
   readonly step: string;
+  /** What a child does on it, in words: `blend words like sun`. */
+  readonly does: string;
   /** How hard, in logits. */
   readonly hard: number;
   /** Chance of being right by luck, 0 to 1. */
@@ -23,9 +27,8 @@ export interface Expected {
 export interface FindPlan {
   /** Easy to hard. */
   readonly steps: readonly FindStep[];
+  /** Nothing of a child’s past is in it: it is the same for everyone. */
   readonly expected: Expected;
-  /** By child, where something is known already. */
-  readonly of?: Readonly<Record<string, Expected>>;
 }
 
 /** One answer: the place of its step, and whether it was right alone. */
@@ -179,4 +182,64 @@ export function nextToFind(plan: Pick<FindPlan, 'steps'>, expected: Expected, tr
     return times < Math.min(FIND.each, step.keys.length) ? [{ at, left: leftAfter(belief, at, steps) }] : [];
   });
   return free.sort((a, b) => a.left - b.left)[0]?.at ?? null;
+}
+
+/** An answer of a check-in, as far as this goes. */
+interface Given {
+  readonly childId: string | null;
+  readonly word: string;
+  readonly outcome: string;
+}
+
+/** What a child was asked and said, step by step; the adult’s own slips are left out. */
+function triedBy(
+  { steps }: FindPlan,
+  childId: string,
+  given: readonly Given[],
+  plainOf: (key: string) => string,
+): Tried[] {
+  return given
+    .filter((a) => a.childId === childId && a.outcome !== 'does-not-count')
+    .map((a) => ({
+      at: steps.findIndex((s) => s.keys.includes(a.word) || s.keys.includes(plainOf(a.word))),
+      right: a.outcome === 'on-own',
+    }));
+}
+
+/** Where a child of a check-in is found, from all that was answered in it. */
+export const foundFor = (
+  plan: FindPlan,
+  childId: string,
+  given: readonly Given[],
+  plainOf = (key: string): string => key,
+): Found => foundIn(plan, plan.expected, triedBy(plan, childId, given, plainOf));
+
+/**
+ * The item a child is to be asked next, and how many more there may be; null once enough is known of this child.
+ * Whoever comes later hears other words, while there are some.
+ * @param place of the child among those who play
+ */
+export function askedNext(
+  plan: FindPlan,
+  { childId, place }: { readonly childId: string; readonly place: number },
+  given: readonly Given[],
+  plainOf: (key: string) => string,
+): { readonly word: string; readonly left: number } | null {
+  const tried = triedBy(plan, childId, given, plainOf);
+  const at = nextToFind(plan, plan.expected, tried);
+  const keys = (at !== null && plan.steps[at]?.keys) || [];
+  const heard = new Set(given.filter((a) => a.childId === childId).flatMap((a) => [a.word, plainOf(a.word)]));
+  const turned = keys.map((_, i) => keys[(i + place * FIND.each) % keys.length] ?? '');
+  const word = turned.find((key) => !heard.has(key)) ?? turned[0];
+  return word === undefined ? null : { word, left: Math.floor(FIND.most * plan.steps.length) - tried.length };
+}
+
+/**
+ * What a check-in says of a child, in whole sentences; never that anything is secure.
+ * @example foundWords(steps, { at: 2, or: [1, 3], … }) // 'A good place to start: blend words like sun. …'
+ */
+export function foundWords(steps: readonly Pick<FindStep, 'does'>[], { at, or }: Pick<Found, 'at' | 'or'>): string {
+  const [easier, harder] = [or.some((i) => i < at), or.some((i) => i > at)];
+  const could = easier ? (harder && say.either) || say.easier : harder && say.harder;
+  return [say.startHere(steps[at]?.does ?? ''), could, say.once].filter(Boolean).join(' ');
 }

@@ -4,6 +4,7 @@ import type { Item } from '../games/item';
 import type { Material } from '../games/material';
 import { readKey } from '../games/spec';
 import type { Task } from '../games/task';
+import type { FindPlan } from './find';
 import type { Way } from './running-order';
 
 /** What one child is dealt in a round that gives each child their own step. */
@@ -28,6 +29,7 @@ interface Dealt {
   readonly task: string;
   readonly step: string;
   readonly own?: readonly OwnDeal[] | undefined;
+  readonly find?: FindPlan | undefined;
 }
 
 /** The most turns a child has words for, before theirs come round again. */
@@ -47,10 +49,16 @@ export const canOwn = (task: Task): boolean =>
 /** True for a way of playing in which each child can have their own step. */
 export const namesWho = (way: Way): boolean => NAMED.has(way);
 
-/** The game and step an item of a round is made with: the step of the child it was dealt to, else the round’s. */
-export const playedAs = ({ task, step, own = [] }: Dealt, key: string): { task: string; step: string } => ({
+/**
+ * The game and step an item of a round is made with: the step of the child it was dealt to, or the step it was to tell
+ * of, else the round’s.
+ */
+export const playedAs = ({ task, step, own = [], find }: Dealt, key: string): { task: string; step: string } => ({
   task,
-  step: own.find((o) => o.items.includes(key) || o.spares.includes(key))?.step ?? step,
+  step: (
+    own.find((o) => o.items.includes(key) || o.spares.includes(key)) ??
+    find?.steps.find((s) => s.keys.includes(key)) ?? { step }
+  ).step,
 });
 
 /**
@@ -66,8 +74,11 @@ export function dealtKeys(
   return theirs.length && theirs.length >= childIds.length ? all : [...all, ...items];
 }
 
-/** Every key that was dealt to somebody, spares with them. */
-export const ownKeys = ({ own = [] }: Pick<Dealt, 'own'>): string[] => own.flatMap((o) => [...o.items, ...o.spares]);
+/** Every key that was dealt to somebody, spares with them; and every key of a search. */
+export const ownKeys = ({ own = [], find }: Pick<Dealt, 'own' | 'find'>): string[] => [
+  ...own.flatMap((o) => [...o.items, ...o.spares]),
+  ...(find?.steps ?? []).flatMap((s) => s.keys),
+];
 
 /** How a round is dealt. */
 interface Dealing extends Omit<GameRequest, 'size' | 'words' | 'spares'> {

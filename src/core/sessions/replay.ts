@@ -1,6 +1,7 @@
 import { ROUND_STRIDE, roundOf, type AnswerEntry, type Entry } from './log';
 import { KIND_STOP, notManaged } from '../answers/outcome';
 import { hasWordOf } from '../games/spec';
+import { askedNext, type FindPlan } from './find';
 import { sure } from '../sure';
 import type { Way } from './running-order';
 import { standingAnswers, undoneIn } from './standing';
@@ -17,6 +18,8 @@ export interface RoundPlan {
   readonly inOrder?: boolean;
   /** Keys dealt to one child alone, easy to hard, where each has their own step. */
   readonly own?: Readonly<Record<string, readonly string[]>>;
+  /** Items of every step, where it is looked for where each child is. */
+  readonly find?: FindPlan;
 }
 
 export interface SessionPlan {
@@ -95,7 +98,13 @@ function withoutAside(plan: RoundPlan, r: Reading): RoundPlan {
     return words.length ? words : keys;
   };
   const own = Object.entries(plan.own ?? {}).map(([child, keys]) => [child, left(keys)] as const);
-  return { ...plan, words: left(plan.words), ...(own.length ? { own: Object.fromEntries(own) } : {}) };
+  const find = plan.find && { ...plan.find, steps: plan.find.steps.map((s) => ({ ...s, keys: left(s.keys) })) };
+  return {
+    ...plan,
+    words: left(plan.words),
+    ...(own.length ? { own: Object.fromEntries(own) } : {}),
+    ...(find ? { find } : {}),
+  };
 }
 
 /** What has been read from a log so far; filled entry by entry. */
@@ -246,6 +255,28 @@ function turnOfCheck({ plan, present, inRound, chosen, done }: RoundNow): Turn {
   return { childId, word: chosen?.word ?? word, over, planned: done + left, ...none };
 }
 
+/** Where a child is looked for: the item that tells most, one child after the other. */
+function turnOfFind(find: FindPlan, { present, inRound, chosen, done }: RoundNow, swaps: Reading['swaps']): Turn {
+  const plain = new Map([...swaps].map(([from, to]) => [to, from]));
+  const plainOf = (key: string): string => plain.get(key) ?? key;
+  const next = new Map(
+    present.map((childId, place) => [childId, askedNext(find, { childId, place }, inRound, plainOf)] as const),
+  );
+  const at = inRound.at(-1)?.childId ?? null;
+  const wanted = [chosen?.childId ?? null, at, ...present];
+  const childId = wanted.find((child): child is string => child !== null && Boolean(next.get(child))) ?? null;
+  const left = [...next.values()].reduce((sum, n) => sum + (n?.left ?? 0), 0);
+  const word = (childId !== null && next.get(childId)?.word) || (find.steps[0]?.keys[0] ?? '');
+  const none = { calling: false, partnerId: null, thenId: null, rescue: null };
+  return {
+    ...none,
+    childId,
+    word: chosen?.word ?? swaps.get(word) ?? word,
+    over: childId === null,
+    planned: done + left,
+  };
+}
+
 /** Of volunteers, every sixth turn goes to the child who was asked least. Our own choice. */
 const ASK_EVERY = 6;
 
@@ -273,6 +304,12 @@ function turnOf(r: Reading, now: RoundNow): Turn {
     planned,
     over: done >= planned,
   };
+}
+
+/** The turn, by the way a round is played. */
+function turnIn(r: Reading, now: RoundNow): Turn {
+  if (now.plan.find) return turnOfFind(now.plan.find, now, r.swaps);
+  return now.plan.way === 'check' ? turnOfCheck(now) : turnOf(r, now);
 }
 
 function phaseOf(r: Reading, round: number, over: boolean): SessionState['phase'] {
@@ -331,7 +368,7 @@ export function replay(plan: SessionPlan, log: readonly Entry[]): SessionState {
     // A slip of the adult costs nobody a turn.
     planned: here.turns + (r.more.get(round) ?? 0) + inRound.filter((a) => a.outcome === 'does-not-count').length,
   };
-  const { over, ...theirs } = here.way === 'check' ? turnOfCheck(now) : turnOf(r, now);
+  const { over, ...theirs } = turnIn(r, now);
   return {
     ...theirs,
     phase: phaseOf(r, round, over),

@@ -1,3 +1,4 @@
+import type { FindPlan } from './find';
 import type { OwnDeal } from './own-step';
 import { turnsOf, type PlannedRound } from './running-order';
 
@@ -7,6 +8,8 @@ export interface StoredRound extends Omit<PlannedRound, 'id' | 'items' | 'seed' 
   readonly turns: number;
   /** What is dealt to whom, where each child has their own step: fixed when the session begins. */
   readonly own?: readonly OwnDeal[];
+  /** Items of every step, where it is looked for where a child is. */
+  readonly find?: FindPlan;
 }
 
 /** A planned round settled for so many children. */
@@ -14,6 +17,7 @@ export const storedRound = (
   { role, task, step, items, model, spares, way, gap, gesture, frame, reminder, names }: PlannedRound,
   children: number,
   own: readonly OwnDeal[] = [],
+  find: FindPlan | null = null,
 ): StoredRound => ({
   role,
   task,
@@ -29,4 +33,5 @@ export const storedRound = (
   names,
   turns: turnsOf({ items, way }, children),
   ...(own.length ? { own } : {}),
+  ...(find ? { find } : {}),
 });

@@ -41,3 +41,11 @@ export const shapes = {
   soundsBlendedSegmented: (count: number, of: string) => `Blend and segment ${count} sounds${of}`,
   checkIn: 'Check-in',
 } as const;
+
+export const find = {
+  startHere: (does: string) => `A good place to start: ${does}.`,
+  easier: 'It could be a step easier.',
+  harder: 'It could be a step harder.',
+  either: 'It could be a step either side.',
+  once: 'Seen once.',
+} as const;

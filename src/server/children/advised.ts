@@ -84,7 +84,7 @@ export async function advised(childIds: readonly string[], now: number, detail =
   const { rule, unitOrder } = settings;
   const { accent } = speech;
   const at = hourOf(now);
-  const name = detail ? 'advice with figures' : 'advice';
+  const name = detail ? 'advice-figures' : 'advice';
   const subject = subjectOf(accent);
   const asked = childIds.map((id) => {
     const choice = chosenOf(chosen.get(id));

@@ -12,6 +12,7 @@ import type { AccentId } from '../../core/phonology/accents';
 import { chart, vowelPad } from '../../core/phonology/pad';
 import { historyOf, type Week } from '../../core/progress/history';
 import type { LadderEvidence, Run } from '../../core/progress/evidence';
+import { findGames, firstToFind, type FindGame } from '../../core/progress/finding';
 import { NOT_EXPECTED, notExpected, type AgeBand } from '../../core/progress/age-band';
 import { bandOf } from '../people/groups';
 import { rungOf } from '../../core/progress/ladders';
@@ -102,6 +103,8 @@ export interface ChildPage {
   readonly recent: readonly RecentAnswer[];
   readonly notes: readonly RecentAnswer[];
   readonly weeks: readonly Week[];
+  /** Games in which it can be found where the child is, and the one to begin with. */
+  readonly find: { readonly games: readonly FindGame[]; readonly first: string };
 }
 
 /** A step with a reason and words to try now. */
@@ -289,5 +292,12 @@ export async function childPage(childId: string, now = Date.now()): Promise<Chil
     recent: rows.slice(0, 8).map((a) => recentOf(a, heardAs)),
     notes: noted.map((a) => recentOf(a, heardAs)),
     weeks: historyOf(runs, now),
+    find: {
+      games: findGames(),
+      first: firstToFind(
+        advice.next.map((s) => s.ladder),
+        advice.point,
+      ),
+    },
   };
 }

@@ -33,6 +33,13 @@ export const door = {
   oneEach: 'One each at the door',
 } as const;
 
+export const startFind = {
+  noneTheseChildren: 'These children aren’t on your list any more.',
+  notInThisGame: 'We can’t find out where they are in this game. Choose another one.',
+  noWords: 'There aren’t enough words for this game. Choose another one.',
+  where: (game: string) => `Where are they? ${game}`,
+} as const;
+
 export const chain = {
   noChainWord: (name: string) => `“${name}” doesn’t go from one word to the next.`,
   wordBank: (start: string) => `“${start}” isn’t in the word bank.`,

@@ -173,12 +173,13 @@ export const replayPlan = ({
   rounds: readonly StoredRound[];
   childIds: readonly string[];
 }): SessionPlan => ({
-  rounds: rounds.map(({ items, turns, way, task, own = [] }) => ({
+  rounds: rounds.map(({ items, turns, way, task, own = [], find }) => ({
     words: items,
     turns,
     way,
     inOrder: taskOf(task).inOrder === true,
     ...(own.length ? { own: Object.fromEntries(own.map((o) => [o.childId, o.items])) } : {}),
+    ...(find ? { find } : {}),
   })),
   children: childIds,
 });

@@ -13,6 +13,7 @@ import { roundSeconds, ROLE_WORDS, type Way } from '../../core/sessions/running-
 import type { Entry } from '../../core/sessions/log';
 import { hasWordOf } from '../../core/games/spec';
 import type { SessionPlan } from '../../core/sessions/replay';
+import type { FindPlan } from '../../core/sessions/find';
 import { ownKeys, playedAs, type OwnDeal } from '../../core/sessions/own-step';
 import type { StoredRound } from '../../core/sessions/stored-round';
 import { getSettings } from '../setting/settings';
@@ -191,6 +192,12 @@ interface Making {
 const stillThere = (own: readonly OwnDeal[], items: PlayRound['items']): OwnDeal[] =>
   own.map((o) => ({ ...o, items: o.items.filter((key) => items[key]) })).filter((o) => o.items.length > 0);
 
+/** The steps of a search for which there are items. */
+const stepsThere = (find: FindPlan, items: PlayRound['items']): FindPlan => ({
+  ...find,
+  steps: find.steps.map((s) => ({ ...s, keys: s.keys.filter((key) => items[key]) })).filter((s) => s.keys.length > 0),
+});
+
 function playRound(
   round: StoredRound,
   { material, accents, aside }: Making,
@@ -211,13 +218,18 @@ function playRound(
   const there = dealt.length ? dealt : made;
   const gesture = GESTURES.find((g) => g.id === round.gesture) ?? sure(GESTURES[0]);
   return {
-    stored: { ...round, items: there, ...(round.own ? { own: stillThere(round.own, items) } : {}) },
+    stored: {
+      ...round,
+      items: there,
+      ...(round.own ? { own: stillThere(round.own, items) } : {}),
+      ...(round.find ? { find: stepsThere(round.find, items) } : {}),
+    },
     shown: {
       role: ROLE_WORDS[round.role],
       task: task.id,
       family: familyOf(task.family).name,
       name: task.name,
-      step: round.own?.length ? '' : stepOf(task, round.step).name,
+      step: round.own?.length || round.find ? '' : stepOf(task, round.step).name,
       gesture: gestureLine(gesture, task.gesture, Math.max(0, ...Object.values(items).map((i) => i.marks.length))),
       reminder: round.reminder,
       scoresSounds: task.scoresSounds === true,

@@ -2,6 +2,7 @@ import { v7 } from 'uuid';
 import type { StartRequest } from '../../core/formats/schemas';
 import { familyOf, stepForCounts, taskOf } from '../../core/games';
 import { titleOf } from '../../core/sessions/shapes';
+import type { FindPlan } from '../../core/sessions/find';
 import type { OwnDeal } from '../../core/sessions/own-step';
 import type { Plan } from '../../core/sessions/running-order';
 import { minutesFor } from '../../core/sessions/turns';
@@ -74,13 +75,15 @@ export const startWords = async (request: StartRequest): Promise<string> =>
 interface Starting {
   readonly only?: readonly string[] | undefined;
   readonly own?: ReadonlyMap<string, readonly OwnDeal[]> | undefined;
+  /** What is asked where it is looked for where children are, by round. */
+  readonly find?: ReadonlyMap<string, FindPlan> | undefined;
 }
 
 /**
  * Begins a session with the children who are here, or with some of the group alone, and gives its id. Throws a Problem
  * for a plan with nothing in it.
  */
-export async function startSession(groupId: string, plan: Plan, { only, own }: Starting = {}): Promise<string> {
+export async function startSession(groupId: string, plan: Plan, { only, own, find }: Starting = {}): Promise<string> {
   const group = await groupOf(groupId);
   const { accent, conventions } = await getSettings();
   const here = only ? group.children.filter((c) => only.includes(c.id)) : group.children.filter((c) => !c.away);
@@ -92,7 +95,7 @@ export async function startSession(groupId: string, plan: Plan, { only, own }: S
   const rounds = plan.rounds
     .map((r) => ({ ...r, items: r.items.filter(({ key }) => !hasWordOf(key, aside)) }))
     .filter((r) => r.items.length > 0)
-    .map((round) => storedRound(round, here.length, own?.get(round.id)));
+    .map((round) => storedRound(round, here.length, own?.get(round.id), find?.get(round.id)));
   if (!rounds.length) throw new Problem(say.planNoRound);
   const id = v7();
   const { models, write } = await database();

@@ -3,13 +3,15 @@
 import { clsx } from 'clsx';
 import Link from 'next/link';
 import { useState } from 'react';
+import type { FindGame } from '@/core/progress/finding';
 import { STATES, STATE_WORDS, type State } from '@/core/progress/rule';
 import type { BoardLine } from '@/server/children/board';
 import { Choose } from '../kit/choose';
 import { PrintButton } from '../words/print-button';
 import { sure } from '@/core/sure';
 import { StateSign } from './state-sign';
-import { boardScreen as say } from './text';
+import { FindWhere } from './find-where';
+import { boardScreen as say, findWhere } from './text';
 
 /** Those at a state, as a choice says it. */
 const WHO: Readonly<Record<State, string>> = {
@@ -19,18 +21,27 @@ const WHO: Readonly<Record<State, string>> = {
   'not-enough': say.tooLittleSeen,
 };
 
+/** Those who are here and were seen too little on the ladder of a game. */
+const tooLittleSeen = (rows: readonly BoardLine[], { ladder }: FindGame): string[] =>
+  rows
+    .filter((r) => !r.away && r.cells.some((c) => c.ladder === ladder && (!c.begun || c.state === 'not-enough')))
+    .map((r) => r.id);
+
 interface BoardProps {
   readonly groupName: string;
   readonly ladders: readonly { readonly id: string; readonly name: string }[];
   readonly rows: readonly BoardLine[];
   readonly ruleNote: string | null;
+  readonly groupId: string;
+  readonly games: readonly FindGame[];
+  readonly first: string;
 }
 
 /**
  * Children down, skills across: the step each stands before, its state by shape and word. Never in order of merit
  * unless asked for by skill.
  */
-export function BoardScreen({ groupName, ladders, rows, ruleNote }: BoardProps) {
+export function BoardScreen({ groupName, ladders, rows, ruleNote, groupId, games, first }: BoardProps) {
   const [sort, setSort] = useState('name');
   const [only, setOnly] = useState<State | ''>('');
   const [here, setHere] = useState(false);
@@ -94,17 +105,33 @@ export function BoardScreen({ groupName, ladders, rows, ruleNote }: BoardProps) 
           {shown.length === 0 && <p className="py-4 text-muted">{say.nobodyChooseEveryone}</p>}
         </div>
       )}
-      <ul className="mt-3 flex flex-wrap gap-x-6 text-muted print:mt-1">
-        {STATES.map((s) => (
-          <li key={s} className="flex items-center gap-2">
-            <StateSign state={s} /> {STATE_WORDS[s]}
-          </li>
-        ))}
-      </ul>
+      <Legend />
       <p className="mt-2 text-[0.95rem] text-muted">{say.eachSquareNames(ruleNote)}</p>
+      {rows.length > 0 && (
+        <div className="mt-5">
+          <FindWhere
+            groupId={groupId}
+            games={games}
+            first={first}
+            whom={(game) => tooLittleSeen(rows, game)}
+            what={findWhere.whatForBoard}
+          />
+        </div>
+      )}
     </>
   );
 }
+
+/** What the signs say. */
+const Legend = () => (
+  <ul className="mt-3 flex flex-wrap gap-x-6 text-muted print:mt-1">
+    {STATES.map((s) => (
+      <li key={s} className="flex items-center gap-2">
+        <StateSign state={s} /> {STATE_WORDS[s]}
+      </li>
+    ))}
+  </ul>
+);
 
 interface ChoicesProps {
   readonly sort: string;

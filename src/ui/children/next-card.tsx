@@ -8,7 +8,8 @@ import type { ChildPage, ShownLadder, ShownNext } from '@/server/children/child-
 import { Button } from '../kit/button';
 import { ErrorMessage } from '../kit/message';
 import { SelectField } from '../kit/select';
-import { nextCard as say } from './text';
+import { FindWhere } from './find-where';
+import { findWhere, nextCard as say } from './text';
 
 interface NextCardProps {
   readonly page: ChildPage;
@@ -76,6 +77,15 @@ export function NextCard({ page, chosenOn }: NextCardProps) {
       {open.length > 0 && (
         <Unsettled open={open} running={running} onCheck={(key) => run(() => playPebbles(id, key))} />
       )}
+      <div className="mt-3 border-t border-line-strong/40 pt-2.5">
+        <FindWhere
+          groupId={groupId}
+          games={page.find.games}
+          first={page.find.first}
+          whom={() => [id]}
+          what={findWhere.whatForOne(name)}
+        />
+      </div>
       {error && (
         <div className="mt-3">
           <ErrorMessage>{error}</ErrorMessage>

@@ -201,6 +201,20 @@ export const nextCard = {
   chooseAStep: 'Choose a step…',
 } as const;
 
+export const findWhere = {
+  serverCannotReached: 'We can’t reach the server. Nothing was changed.',
+  game: 'Game',
+  find: (children: number) => {
+    if (!children) return 'We’ve seen enough of everyone';
+    return children === 1 ? 'Find where they are' : `Find where they are (${children} children)`;
+  },
+  whatForOne: (name: string) =>
+    `New here, or been away? Find out where ${name} is: about ten questions, without help or praise.`,
+  whatForBoard:
+    'Find out where those are that we’ve seen too little of: one after another, about ten questions each, without help or praise.',
+  whatForPlan: 'Or find out where each child is: one after another, about ten questions each, without help or praise.',
+} as const;
+
 export const ownWay = {
   childSaysOwn:
     'A child’s own way of saying sounds never counts as a mistake. This isn’t a diagnosis: if you’re worried about speech or hearing, talk to the family and your special-needs lead.',

@@ -5,6 +5,7 @@ import { CalendarPlus, Copy, FileDown, Printer, Trash2 } from 'lucide-react';
 import Link from 'next/link';
 import { useActionState, useState, useTransition } from 'react';
 import { copyPlan, erasePlan, planIt } from '@/actions/plans';
+import type { FindGame } from '@/core/progress/finding';
 import type { Catalogue } from '@/server/plans/catalogue';
 import type { PlanLine } from '@/server/plans/plans';
 import { Alert } from '../kit/alert';
@@ -14,12 +15,15 @@ import { RadioGroup } from '../kit/radio-group';
 import { Select } from '../kit/select';
 import { Tooltip } from '../kit/tooltip';
 import { sure } from '@/core/sure';
+import { FindWhere } from '../children/find-where';
+import { findWhere } from '../children/text';
 import { gamesIn } from './game-picker';
 import { ImportPlan } from './import-plan';
 import { plansScreen as say } from './text';
 
 interface PlansProps {
-  readonly group: { readonly id: string; readonly name: string; readonly here: number };
+  readonly group: { readonly id: string; readonly name: string; readonly here: readonly string[] };
+  readonly find: { readonly games: readonly FindGame[]; readonly first: string };
   readonly plans: readonly PlanLine[];
   readonly games: Catalogue;
 }
@@ -34,10 +38,10 @@ const SHAPES = [
 type Shape = (typeof SHAPES)[number][0];
 
 /** Begin a plan from a skill, a sound or a shape; and the plans that are kept. */
-export function PlansScreen({ group, plans, games }: PlansProps) {
+export function PlansScreen({ group, plans, games, find }: PlansProps) {
   return (
     <div className="grid grid-cols-1 gap-x-14 gap-y-10 lg:grid-cols-[minmax(0,1fr)_25rem]">
-      <NewPlan group={group} games={games} />
+      <NewPlan group={group} games={games} find={find} />
       <div className="min-w-0">
         <PlanList plans={plans} groupName={group.name} />
         <ImportPlan groupId={group.id} />
@@ -46,7 +50,7 @@ export function PlansScreen({ group, plans, games }: PlansProps) {
   );
 }
 
-function NewPlan({ group, games }: Omit<PlansProps, 'plans'>) {
+function NewPlan({ group, games, find }: Omit<PlansProps, 'plans'>) {
   const [state, action, busy] = useActionState(planIt, {});
   const [shape, setShape] = useState<Shape>('focus');
   const [task, setTask] = useState('sort');
@@ -58,7 +62,7 @@ function NewPlan({ group, games }: Omit<PlansProps, 'plans'>) {
   const chosen = sure(games.families.flatMap((f) => f.tasks).find((t) => t.id === task));
   const skilled = shape === 'focus' || shape === 'quick-five';
   const counted = shape === 'one-sound' || shape === 'blend-segment';
-  const people = [say.everyoneTogether, say.oneChild][group.here] ?? say.children(group.here);
+  const people = [say.everyoneTogether, say.oneChild][group.here.length] ?? say.children(group.here.length);
   return (
     <form action={action} className="min-w-0">
       <h1 className="mb-1 text-4xl">{say.planFor(group.name)}</h1>
@@ -103,6 +107,11 @@ function NewPlan({ group, games }: Omit<PlansProps, 'plans'>) {
       <Button kind="action" size="big" type="submit" className="mt-4 px-10 text-xl" disabled={busy}>
         {busy ? say.planning : say.planIt}
       </Button>
+      {shape === 'check-in' && (
+        <div className="mt-6">
+          <FindWhere groupId={group.id} {...find} whom={() => group.here} what={findWhere.whatForPlan} />
+        </div>
+      )}
       {state.error && (
         <div className="mt-4">
           <ErrorMessage>{state.error}</ErrorMessage>

@@ -2,6 +2,7 @@
 
 import Link from 'next/link';
 import { roundOf } from '@/core/sessions/log';
+import { foundFor, foundWords } from '@/core/sessions/find';
 import { tally } from '@/core/sessions/summary';
 import { talliedWords } from '../kit/tally';
 import { Button, buttonLook } from '../kit/button';
@@ -10,6 +11,26 @@ import { Stage } from './stage';
 import { useEnding } from './use-ending';
 import { useRun, useStore } from './use-run';
 import { roundDone as say } from './text';
+
+/** Where each child was found, after a check-in that looked for it. */
+function Found() {
+  const session = useRun((run) => run.session);
+  const state = useRun((run) => run.state);
+  const names = useRun((run) => run.names);
+  const find = session.plan.rounds[state.round]?.find;
+  if (!find) return null;
+  const given = state.answers.filter((a) => roundOf(a.turn) === state.round);
+  const asked = state.children.filter((id) => given.some((a) => a.childId === id));
+  return (
+    <ul className="mb-5 space-y-2">
+      {asked.map((id) => (
+        <li key={id} className="leading-snug">
+          <b className="font-word">{names.get(id)}.</b> {foundWords(find.steps, foundFor(find, id, given))}
+        </li>
+      ))}
+    </ul>
+  );
+}
 
 /** After the last turn of a round: stop here, or go round again. */
 export function RoundDone() {
@@ -27,6 +48,7 @@ export function RoundDone() {
         <p className="mb-5 text-muted">
           {talliedWords(tally(finished ? state.answers : state.answers.filter((a) => roundOf(a.turn) === state.round)))}
         </p>
+        <Found />
         <div className="flex flex-wrap gap-3">
           {finished ? (
             <Link className={buttonLook({ kind: 'action', size: 'big' })} href={`/look-back/${session.id}`}>

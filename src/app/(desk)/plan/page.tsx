@@ -1,6 +1,7 @@
 import type { Metadata } from 'next';
 import { currentGroup } from '@/actions/current-group';
 import { guarded } from '@/app/guarded';
+import { findGames, firstToFind } from '@/core/progress/finding';
 import { catalogue } from '@/server/plans/catalogue';
 import { listPlans } from '@/server/plans/plans';
 import { PlansScreen } from '@/ui/plan/plans-screen';
@@ -13,7 +14,8 @@ export default guarded(async () => {
   const [plans, games] = await Promise.all([listPlans(group.id), catalogue()]);
   return (
     <PlansScreen
-      group={{ id: group.id, name: group.name, here: group.children.filter((c) => !c.away).length }}
+      group={{ id: group.id, name: group.name, here: group.children.flatMap((c) => (c.away ? [] : c.id)) }}
+      find={{ games: findGames(), first: firstToFind([], false) }}
       plans={plans}
       games={games}
     />

@@ -9,7 +9,8 @@ import type { RoutineStep } from '@/core/games/routine-steps';
 import { initialsOf } from '@/core/sessions/initials';
 import type { Entry } from '@/core/sessions/log';
 import { saidIn } from '@/core/sessions/pace';
-import { replay, type SessionState } from '@/core/sessions/replay';
+import type { FindPlan } from '@/core/sessions/find';
+import { replay, type RoundPlan, type SessionState } from '@/core/sessions/replay';
 import { asSecond } from '@/core/sessions/second-ears';
 import { sure } from '@/core/sure';
 import type { PlayRound, PlaySession } from '@/server/sessions/play-session';
@@ -160,9 +161,22 @@ type FromLog = Pick<
   | 'asked'
 >;
 
+/** Another word of the step that is asked, where it is looked for where a child is: one not heard yet. */
+function otherOfStep({ steps }: FindPlan, state: SessionState, item: Item | undefined): string | undefined {
+  const said = new Set([...state.answers.map((a) => a.word), ...state.swapped, item?.key]);
+  const step = steps.find((s) => s.keys.includes(item?.key ?? ''));
+  return step?.keys.find((key) => !said.has(key) && !hasWordOf(key, state.aside));
+}
+
 /** Other words of the round, for this turn and for a child who has a hard time. */
-function otherItems(round: PlayRound, words: readonly string[], state: SessionState, item: Item | undefined) {
+function otherItems(
+  round: PlayRound,
+  { words, find }: Pick<RoundPlan, 'words' | 'find'>,
+  state: SessionState,
+  item: Item | undefined,
+) {
   if (round.inOrder) return { spare: undefined, easier: undefined };
+  if (find) return { spare: otherOfStep(find, state, item), easier: undefined };
   const own = round.own.find((o) => o.childId === state.childId);
   const free = (own?.spares ?? round.spares).filter(
     (k) => k !== item?.key && !state.swapped.includes(k) && !words.includes(k) && !hasWordOf(k, state.aside),
@@ -183,7 +197,8 @@ function fromLog({ session, log, device }: Parts): FromLog {
   const who = device.by.trim();
   const state = replay(session.plan, device.second && who ? asSecond(log, who) : log);
   const round = sure(session.rounds[state.round]);
-  const words = sure(session.plan.rounds[state.round]).words;
+  const plan = sure(session.plan.rounds[state.round]);
+  const { words } = plan;
   const everyone = [...session.children, ...session.others];
   const modelling = state.phase === 'model';
   const item = round.items[modelling ? round.model : state.word] ?? Object.values(round.items)[0];
@@ -198,7 +213,7 @@ function fromLog({ session, log, device }: Parts): FromLog {
     ownWay,
     likely: item ? likelyOf({ session, round, state }, item) : [],
     hears: Object.values(round.items).some((i) => i.likely.length > 0 || canJudge(i.judged)),
-    ...otherItems(round, words, state, item),
+    ...otherItems(round, plan, state, item),
     modelling,
     playing: state.phase === 'turn',
     hunting: item?.view.kind === 'hunt',

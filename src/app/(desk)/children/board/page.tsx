@@ -1,6 +1,7 @@
 import type { Metadata } from 'next';
 import { currentGroup } from '@/actions/current-group';
 import { guarded } from '@/app/guarded';
+import { findGames, firstToFind } from '@/core/progress/finding';
 import { LADDERS } from '@/core/progress/ladders';
 import { boardRows } from '@/server/children/board';
 import { PLAIN_ERRS } from '@/core/progress/rule';
@@ -22,6 +23,9 @@ export default guarded(async () => {
         groupName={group.name}
         ladders={LADDERS.map(({ id, name }) => ({ id, name }))}
         rows={rows}
+        groupId={group.id}
+        games={findGames()}
+        first={firstToFind([], false)}
         ruleNote={rule === 'plain' ? PLAIN_ERRS : null}
       />
     </>

@@ -1,0 +1,57 @@
+'use client';
+
+import { useState, useTransition } from 'react';
+import { playFind } from '@/actions/sessions';
+import type { FindGame } from '@/core/progress/finding';
+import { Button } from '../kit/button';
+import { ErrorMessage } from '../kit/message';
+import { Select } from '../kit/select';
+import { findWhere as say } from './text';
+
+interface FindWhereProps {
+  readonly groupId: string;
+  readonly games: readonly FindGame[];
+  /** The game that is chosen at first. */
+  readonly first: string;
+  /** Whom it is about, in a chosen game; nobody where all is known. */
+  readonly whom: (game: FindGame) => readonly string[];
+  /** What it is for, in a sentence. */
+  readonly what: string;
+}
+
+/** Finds where children are in a game, one after another, in a few minutes each. */
+export function FindWhere({ groupId, games, first, whom, what }: FindWhereProps) {
+  const [id, setId] = useState(first);
+  const [error, setError] = useState<string | null>(null);
+  const [starting, start] = useTransition();
+  const game = games.find((g) => g.id === id) ?? games[0];
+  if (!game) return null;
+  const children = whom(game);
+  const play = (): void =>
+    start(async () => {
+      const state = await playFind(groupId, game.id, children).catch(() => ({ error: say.serverCannotReached }));
+      setError(state?.error ?? null);
+    });
+  return (
+    <div className="print:hidden">
+      <p className="leading-snug">{what}</p>
+      <div className="mt-2 flex flex-wrap items-center gap-2">
+        <Select
+          label={say.game}
+          kind="small"
+          value={game.id}
+          onChange={setId}
+          options={games.map((g) => [g.id, g.name])}
+        />
+        <Button disabled={starting || !children.length} onClick={play}>
+          {say.find(children.length)}
+        </Button>
+      </div>
+      {error && (
+        <div className="mt-3">
+          <ErrorMessage>{error}</ErrorMessage>
+        </div>
+      )}
+    </div>
+  );
+}
