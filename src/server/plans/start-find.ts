@@ -44,7 +44,7 @@ export async function startFind(groupId: string, task: string, children: readonl
   const find: FindPlan = { steps, expected: expectedOn(steps) };
   const first = sure(made[0]).round;
   const items = steps.map((s) => ({ key: sure(s.keys[0]), locked: false }));
-  const round: PlannedRound = { ...first, items, spares: [] };
+  const round: PlannedRound = { ...first, items, spares: [], reminder: say.reminder };
   const { name } = taskOf(task);
   const plan = { title: say.where(name), minutes: MINUTES_EACH * here.length, letters: false, sound: null, pairs: [] };
   return startSession(

@@ -38,6 +38,8 @@ export const startFind = {
   notInThisGame: 'We can’t find out where they are in this game. Choose another one.',
   noWords: 'There aren’t enough words for this game. Choose another one.',
   where: (game: string) => `Where are they? ${game}`,
+  reminder:
+    'One child at a time, in a quiet place. Don’t help or praise; just say “thank you”. It stops by itself once we know enough.',
 } as const;
 
 export const chain = {

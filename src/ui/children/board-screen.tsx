@@ -112,7 +112,7 @@ export function BoardScreen({ groupName, ladders, rows, ruleNote, groupId, games
           <FindWhere
             groupId={groupId}
             games={games}
-            first={first}
+            first={games.find((g) => !g.pointed && tooLittleSeen(rows, g).length)?.id ?? first}
             whom={(game) => tooLittleSeen(rows, game)}
             what={findWhere.whatForBoard}
           />

@@ -211,7 +211,7 @@ export const findWhere = {
   whatForOne: (name: string) =>
     `New here, or been away? Find out where ${name} is: about ten questions, without help or praise.`,
   whatForBoard:
-    'Find out where those are that we’ve seen too little of: one after another, about ten questions each, without help or praise.',
+    'Haven’t seen enough of someone? Find out where they are: one child after another, about ten questions each, without help or praise.',
   whatForPlan: 'Or find out where each child is: one after another, about ten questions each, without help or praise.',
 } as const;
 
