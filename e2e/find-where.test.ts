@@ -21,6 +21,7 @@ test('from a child’s page, offline to the end: what was found is told, kept, a
   await page.goto(`${app.url}/children/board`);
   const name = 'Saoirse';
   await page.getByRole('link', { name, exact: true }).click();
+  await page.waitForURL(/children\/[0-9a-f]{8}/);
   await page.getByRole('combobox', { name: 'Game' }).click();
   await choose(page, 'blending');
   await page.getByRole('button', { name: 'Find where they are' }).click();

@@ -62,6 +62,7 @@ const FIND = {
   surely: 0.7,
   /** Turns at most, for each step there is: six in ten of asking each of them twice. */
   most: 1.2,
+  atLeast: 6,
   /** A step is asked for so often at most. */
   each: 3,
   /** What is told as possible beside the best guess. */
@@ -150,6 +151,9 @@ function placeIn(places: readonly number[]): number {
   return at;
 }
 
+const mostTurns = (steps: readonly FindStep[]): number =>
+  Math.max(FIND.atLeast, Math.floor(FIND.most * steps.length));
+
 /**
  * Where a child is, from the answers so far.
  * @example foundIn(plan, expected, [{ at: 3, right: true }]).done // false
@@ -165,7 +169,7 @@ export function foundIn(plan: Pick<FindPlan, 'steps'>, expected: Expected, tried
     at: kindly ? 0 : at,
     or: kindly ? [] : others.sort((a, b) => (places[b] ?? 0) - (places[a] ?? 0)),
     turns: tried.length,
-    done: kindly || near >= FIND.near || tried.length >= Math.floor(FIND.most * plan.steps.length),
+    done: kindly || near >= FIND.near || tried.length >= mostTurns(plan.steps),
   };
 }
 
@@ -231,7 +235,7 @@ export function askedNext(
   const heard = new Set(given.filter((a) => a.childId === childId).flatMap((a) => [a.word, plainOf(a.word)]));
   const turned = keys.map((_, i) => keys[(i + place * FIND.each) % keys.length] ?? '');
   const word = turned.find((key) => !heard.has(key)) ?? turned[0];
-  return word === undefined ? null : { word, left: Math.floor(FIND.most * plan.steps.length) - tried.length };
+  return word === undefined ? null : { word, left: mostTurns(plan.steps) - tried.length };
 }
 
 /**
