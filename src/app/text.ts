@@ -154,3 +154,10 @@ export const printPlansId = {
 export const printSetsId = {
   printWordSet: 'Print a word set',
 } as const;
+
+export const printPapers = {
+  halfTerm: 'Half-term page',
+  handover: 'Handover',
+  handoverGroup: 'Group handover',
+  talk: 'To talk over',
+} as const;

@@ -131,3 +131,23 @@ export const why = {
   aboutMoreTell: (more: number, weeks: number | null) =>
     `About ${more} more ${more === 1 ? 'turn' : 'turns'} should settle it${weeks ? `: roughly ${weeks === 1 ? 'a week' : `${inWords(weeks)} weeks`} at this rate` : ''}.`,
 } as const;
+
+const people = (n: number): string => (n === 1 ? 'one child' : `${inWords(n)} children`);
+const onDays = (n: number): string => (n === 1 ? 'one day' : `${inWords(n)} days`);
+
+export const halfTerm = {
+  nothing: 'Nothing has been played in the last six weeks.',
+  days: (days: number, turns: number) =>
+    `The children played on ${onDays(days)} in the last six weeks and had ${turns} turn${turns === 1 ? '' : 's'} between them.`,
+  ladder: (name: string, children: number, days: number) =>
+    `${name} was played on ${onDays(days)}, with ${people(children)}.`,
+  notPlayed: (names: string) => `Not played in this time: ${names}.`,
+  at: {
+    secure: (n: number) => `${people(n)} secure at one step or more`,
+    'getting-there': (n: number) => `${people(n)} getting there`,
+    'not-yet': (n: number) => `${people(n)} not there yet`,
+    'not-enough': (n: number) => `${people(n)} we’ve seen too little of`,
+  },
+  fewFrom: (names: string) =>
+    `We’ve seen fewer than ten turns from ${names} in this time, so this says little of them.`,
+} as const;

@@ -151,8 +151,7 @@ function placeIn(places: readonly number[]): number {
   return at;
 }
 
-const mostTurns = (steps: readonly FindStep[]): number =>
-  Math.max(FIND.atLeast, Math.floor(FIND.most * steps.length));
+const mostTurns = (steps: readonly FindStep[]): number => Math.max(FIND.atLeast, Math.floor(FIND.most * steps.length));
 
 /**
  * Where a child is, from the answers so far.

@@ -49,3 +49,52 @@ export const board = {
 export const progress = {
   easyFirstStep: 'An easy first step.',
 } as const;
+
+export const needs = {
+  saysFor: (word: string, said: string) => `Says “${said}” for “${word}”: that’s right for them.`,
+  drops: (sounds: string) => `When talking, leaves out ${sounds} next to another sound. Don’t correct it.`,
+  speaks: (accent: string) => `Speaks with another accent (${accent}): their vowels are right.`,
+  noHighSounds: 'Hears better without high sounds, like “s” and “f”: stay close, and let them see your face.',
+  hearsIt: (spot: string) => `May not say ${spot} yet, but hears it: that’s right for them.`,
+} as const;
+
+export const papers = {
+  groupMore: 'That group isn’t on your list any more. Choose another one.',
+  halfTerm: (group: string) => `${group}: the last six weeks`,
+  played: 'What we played',
+  where: 'Where the children are',
+  tooLittle: 'Who we’ve seen too little of',
+  countsOnly:
+    'These are numbers of children, not a ranking. What comes from practice and what from growing up can’t be told apart here. It’s a teaching record, not a diagnosis.',
+  handover: (name: string) => `Handing over: ${name}`,
+  can: 'What they can do',
+  next: 'What comes next',
+  goodToKnow: 'Good to know',
+  notSettled: 'What we can’t tell yet',
+  tooLittleOfChild: 'We haven’t seen enough yet to say.',
+  seenOn: (days: number, since: string) => `Seen on ${days === 1 ? 'one day' : `${days} days`} since ${since}.`,
+  notSeen: 'Not seen in a game yet.',
+  passOn:
+    'This page is about a child. Pass it on only as your setting’s rules and the family allow. What we’ve seen in short games may not show everything they can do.',
+  passOnGroup:
+    'This page is about children. Pass it on only as your setting’s rules and the families allow. What we’ve seen in short games may not show everything they can do.',
+  nextIs: (does: string) => `Next: ${does}.`,
+  talk: (name: string) => `Talking about ${name}`,
+  goesWell: 'What’s going well',
+  coming: 'What’s on its way',
+  noticed: 'What we’ve noticed',
+  noticedNothing: 'Nothing stands out.',
+  mayHear: (spot: string) =>
+    `They don’t always say ${spot}. Many children hear a sound well before they can say it, so we’re looking at it in games.`,
+  wePlayNext: 'What we’ll play next',
+  askFamily: 'What we’d like to ask you',
+  questions: [
+    'Which languages do you speak at home, and which does your child like best?',
+    'Do people outside the family understand your child?',
+    'Has your child’s hearing been checked? Do they often have colds or sore ears?',
+    'What does your child love to do at home?',
+  ],
+  tryHome: 'To try at home',
+  notDiagnosis:
+    'This is what we’ve seen in short listening and talking games. It’s a teaching record, not a diagnosis. If you or we are worried about speech or hearing, we’ll talk to our special-needs lead and follow local rules on who to ask next.',
+} as const;

@@ -1,15 +1,11 @@
 import { format } from 'date-fns';
-import { ACCESS_WORDS } from '../../core/answers/access';
-import { COMMON_WAYS, type OwnWay } from '../../core/answers/own-way';
-import { capital, listed } from '../../core/in-words';
+import { capital } from '../../core/in-words';
 import type { Caution } from '../../core/lexicon/cautions';
-import { accentOf, type AccentId } from '../../core/phonology/accents';
-import { labelOf } from '../../core/phonology/sounds';
-import { verdictOn } from '../../core/progress/pebbles';
 import { initialsOf } from '../../core/sessions/initials';
 import { sure } from '../../core/sure';
 import { slipsOf } from '../answers/kept-evidence';
-import { advised, spotWords } from '../children/advised';
+import { advised } from '../children/advised';
+import { needsOf } from '../children/needs';
 import { listGroups, type Group } from '../people/groups';
 import { Problem } from '../storage/problems';
 import { readySessions } from './today';
@@ -72,31 +68,13 @@ async function childrenOn(group: Group, now: number): Promise<CoverChild[]> {
   const [{ of, speech }, slips] = await Promise.all([advised(ids, now), slipsOf(ids, now)]);
   const initials = initialsOf(here.map((c) => c.name));
   return here.map(({ id, name, ownWay }, i) => {
-    const { checks } = sure(slips.get(id));
     const next = sure(of.get(id)).next[0];
-    const hears = [...new Set(checks.map((c) => c.key))].filter((key) => verdictOn(checks, key, now) === 'speech');
     return {
       id,
       name,
       initials: sure(initials[i]),
       next: next ? capital(next.pattern ? say.hearWhatSlips : next.rungOf.does) : '',
-      needs: [...needsOf(ownWay, speech.accent), ...hears.map((key) => say.hearsIt(spotWords(key, speech.accent)))],
+      needs: needsOf(ownWay, sure(slips.get(id)).checks, speech.accent, now),
     };
   });
-}
-
-/** What an adult who does not know the child has to know, a sentence each. */
-function needsOf(way: OwnWay, accent: AccentId): string[] {
-  const label = (ipa: string): string => `/${labelOf(ipa, accent).label}/`;
-  const common = (asked: string, says: string) => COMMON_WAYS.find((c) => c.asked === asked && c.says === says);
-  return [
-    ...way.access.map((a) => `${ACCESS_WORDS[a].name}.`),
-    ...way.swaps.map(({ asked, says }) => {
-      const [word, said] = common(asked, says)?.example ?? [label(asked), label(says)];
-      return say.saysFor(word, said);
-    }),
-    ...(way.drops.length ? [say.drops(listed(way.drops.map(label)))] : []),
-    ...(way.accent && way.accent !== accent ? [say.speaks(accentOf(way.accent).name)] : []),
-    ...(way.lowOnly ? [say.noHighSounds] : []),
-  ];
 }

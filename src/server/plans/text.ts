@@ -19,11 +19,6 @@ export const aim = {
 export const coverCard = {
   groupMore: 'That group isn’t on your list any more. Choose another one.',
   hearWhatSlips: 'hear it and say it: the words that slip',
-  saysFor: (word: string, said: string) => `Says “${said}” for “${word}”: that’s right for them.`,
-  drops: (sounds: string) => `When talking, leaves out ${sounds} next to another sound. Don’t correct it.`,
-  speaks: (accent: string) => `Speaks with another accent (${accent}): their vowels are right.`,
-  noHighSounds: 'Hears better without high sounds, like “s” and “f”: stay close, and let them see your face.',
-  hearsIt: (spot: string) => `May not say ${spot} yet, but hears it: that’s right for them.`,
 } as const;
 
 export const door = {

@@ -11,6 +11,7 @@ import { PrintButton } from '../words/print-button';
 import { sure } from '@/core/sure';
 import { StateSign } from './state-sign';
 import { FindWhere } from './find-where';
+import { PapersMenu } from './papers-menu';
 import { boardScreen as say, findWhere } from './text';
 
 /** Those at a state, as a choice says it. */
@@ -71,6 +72,7 @@ export function BoardScreen({ groupName, ladders, rows, ruleNote, groupId, games
           setOnly={setOnly}
           here={here}
           setHere={setHere}
+          groupId={groupId}
         />
       </div>
       {rows.length === 0 ? (
@@ -141,10 +143,11 @@ interface ChoicesProps {
   readonly setOnly: (next: State | '') => void;
   readonly here: boolean;
   readonly setHere: (next: boolean) => void;
+  readonly groupId: string;
 }
 
 /** In what order, and whom. */
-function Choices({ sort, setSort, ladders, only, setOnly, here, setHere }: ChoicesProps) {
+function Choices({ sort, setSort, ladders, only, setOnly, here, setHere, groupId }: ChoicesProps) {
   return (
     <div className="flex flex-wrap items-center gap-x-5 gap-y-2 print:hidden">
       <Choose
@@ -169,6 +172,7 @@ function Choices({ sort, setSort, ladders, only, setOnly, here, setHere }: Choic
         {say.hereToday}
       </label>
       <PrintButton />
+      <PapersMenu id={groupId} of="group" />
     </div>
   );
 }

@@ -10,6 +10,7 @@ import { LadderPaths } from './ladder-paths';
 import { HeardAnswer } from '../kit/heard-answer';
 import { EraseChild } from './erase-child';
 import { NextCard } from './next-card';
+import { PapersMenu } from './papers-menu';
 import { OwnWayButton } from './own-way';
 import { SoundMapView } from './sound-map-view';
 import type { ShownLadder } from '@/server/children/child-page';
@@ -210,6 +211,7 @@ function Head({ page }: { readonly page: ChildPage }) {
       <Link className="plain" href={`/print/children/${page.id}`}>
         <Printer size={18} aria-hidden="true" /> {say.printAPage}
       </Link>
+      <PapersMenu id={page.id} of="child" />
     </div>
   );
 }

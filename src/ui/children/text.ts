@@ -256,3 +256,17 @@ export const soundMapView = {
   filledHoldsRinged:
     'Filled: secure. Ringed: often missed. Dashed: it may be how they say it. Pale: not enough seen yet. We name a pattern only when it’s unlikely to be chance.',
 } as const;
+
+export const paperScreen = {
+  thisPage: 'This page',
+  asTable: 'As a table (CSV)',
+  counts: 'How many children are where',
+} as const;
+
+export const papersMenu = {
+  pages: 'Pages to pass on',
+  handover: 'Handover',
+  talk: 'To talk over',
+  halfTerm: 'Half-term page',
+  groupHandover: 'Group handover',
+} as const;

@@ -1,0 +1,13 @@
+import type { Metadata } from 'next';
+import { guarded } from '@/app/guarded';
+import { halfTermPaper } from '@/server/children/papers';
+import { PaperScreen } from '@/ui/children/paper-screen';
+import { printPapers as say } from '../../../text';
+
+export const metadata: Metadata = { title: say.halfTerm };
+export const dynamic = 'force-dynamic';
+
+export default guarded(async ({ params }: { params: Promise<{ id: string }> }) => {
+  const { id } = await params;
+  return <PaperScreen paper={await halfTermPaper(id)} csvAt={`/api/groups/${id}/half-term`} />;
+});

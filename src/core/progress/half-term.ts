@@ -1,0 +1,100 @@
+import { capital, listed } from '../in-words';
+import type { LadderEvidence, Run } from './evidence';
+import { rungOf } from './ladders';
+import { highest } from './next-step';
+import { STATES, type State } from './rule';
+import { halfTerm as say } from './text';
+
+/** A child, as far as a page on the group goes. */
+export interface HalfTermChild {
+  readonly name: string;
+  /** Settled runs. */
+  readonly runs: readonly Run[];
+  readonly ladders: readonly LadderEvidence[];
+}
+
+/** How many children are at which state of a step. */
+export interface HalfTermRow {
+  readonly ladder: string;
+  readonly step: string;
+  readonly states: Readonly<Record<State, number>>;
+}
+
+/** A page on a group: whole sentences, and the counts behind them. Numbers of children, never a ranking. */
+export interface HalfTerm {
+  readonly played: readonly string[];
+  readonly where: readonly string[];
+  readonly tooLittle: readonly string[];
+  readonly rows: readonly HalfTermRow[];
+}
+
+/** Half a term, and so few answers in it that nothing should be made of them. Common practice, no source. */
+export const HALF_TERM = { days: 42, few: 10 } as const;
+const DAY_MS = 86_400_000;
+
+/** Turns in runs: no reply is a turn too. */
+const turnsIn = (runs: readonly Run[]): number => runs.reduce((sum, r) => sum + r.marks.length, 0);
+const daysIn = (runs: readonly Run[]): number => new Set(runs.map((r) => r.day)).size;
+
+/** The state a child has reached on a ladder, the best of its steps first; null where none was tried. */
+function reached({ rungs }: LadderEvidence): State | null {
+  const tried = rungs.filter((r) => r.lastAt !== null).map((r) => r.state);
+  if (!tried.length) return null;
+  return highest(rungs) >= 0 ? 'secure' : (STATES.find((s) => tried.includes(s)) ?? null);
+}
+
+/**
+ * How a group has been doing over half a term.
+ * @param now milliseconds since 1970
+ * @example halfTermOf(children, now).played[0] // 'The children played on 14 days in the last six weeks.'
+ */
+export function halfTermOf(children: readonly HalfTermChild[], now: number): HalfTerm {
+  const since = now - HALF_TERM.days * DAY_MS;
+  const lately = children.map((c) => ({ ...c, runs: c.runs.filter((r) => r.at > since && r.at <= now) }));
+  const all = lately.flatMap((c) => c.runs);
+  const ladders = children[0]?.ladders.map((l) => l.ladder) ?? [];
+  const on = (runs: readonly Run[], id: string): Run[] => runs.filter((r) => rungOf(r.task, r.step)?.ladder.id === id);
+  const playedOn = ladders.filter((l) => on(all, l.id).length);
+  const not = ladders.filter((l) => !playedOn.includes(l));
+  const few = lately.filter((c) => turnsIn(c.runs) < HALF_TERM.few).map((c) => c.name);
+  return {
+    played: all.length
+      ? [
+          say.days(daysIn(all), turnsIn(all)),
+          ...playedOn.map(({ id, name }) =>
+            say.ladder(name, lately.filter((c) => on(c.runs, id).length).length, daysIn(on(all, id))),
+          ),
+          ...(not.length ? [say.notPlayed(listed(not.map((l) => l.name)))] : []),
+        ]
+      : [say.nothing],
+    where: playedOn.flatMap(({ id, name }) => {
+      const states = children.flatMap((c) => reachedOn(c, id) ?? []);
+      const of = (state: State): number => states.filter((s) => s === state).length;
+      const parts = STATES.flatMap((state) => (of(state) ? [say.at[state](of(state))] : []));
+      return parts.length ? [`${name}: ${listed(parts)}.`] : [];
+    }),
+    tooLittle: few.length ? [say.fewFrom(listed(few))] : [],
+    rows: rowsOf(children),
+  };
+}
+
+const reachedOn = ({ ladders }: HalfTermChild, id: string): State | null => {
+  const on = ladders.find((l) => l.ladder.id === id);
+  return on ? reached(on) : null;
+};
+
+/** Every step that somebody has tried, with how many children are at which state of it. */
+function rowsOf(children: readonly HalfTermChild[]): HalfTermRow[] {
+  const steps =
+    children[0]?.ladders.flatMap(({ ladder }) => ladder.rungs.map((rung, at) => ({ ladder, rung, at }))) ?? [];
+  return steps.flatMap(({ ladder, rung, at }) => {
+    const tried = children.flatMap((c) => {
+      const of = c.ladders.find((l) => l.ladder.id === ladder.id)?.rungs[at];
+      return of && of.lastAt !== null ? [of.state] : [];
+    });
+    if (!tried.length) return [];
+    const of = (state: State): number => tried.filter((s) => s === state).length;
+    const states = Object.fromEntries(STATES.map((s) => [s, of(s)])) as Record<State, number>;
+    return [{ ladder: ladder.name, step: capital(rung.does), states }];
+  });
+}

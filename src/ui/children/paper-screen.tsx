@@ -1,0 +1,69 @@
+import Link from 'next/link';
+import type { Paper } from '@/server/children/papers';
+import { PrintButton } from '../words/print-button';
+import { paperScreen as say } from './text';
+
+/** A page to hand on, as it is printed. */
+export function PaperScreen({ paper, csvAt }: { readonly paper: Paper; readonly csvAt?: string }) {
+  const [heads, ...rows] = paper.table;
+  return (
+    <main className="mx-auto max-w-[46rem] px-4 py-6 print:max-w-none print:p-0 print:text-[0.85rem]">
+      <nav aria-label={say.thisPage} className="mb-6 flex flex-wrap items-center gap-3 print:hidden">
+        <Link className="quiet px-1" href={paper.back.href}>
+          {paper.back.name}
+        </Link>
+        {csvAt && (
+          <a className="plain" href={csvAt} download>
+            {say.asTable}
+          </a>
+        )}
+        <PrintButton />
+      </nav>
+      <h1 className="text-4xl wrap-anywhere print:text-2xl">{paper.title}</h1>
+      <p className="text-muted">{paper.day}</p>
+      {paper.parts.map(({ heading, lines }) => (
+        <section key={heading} className="mt-5 break-inside-avoid print:mt-2.5">
+          <h2 className="mb-1 text-2xl wrap-anywhere print:mb-0.5 print:text-lg">{heading}</h2>
+          <ul className="space-y-1 text-lg leading-snug print:space-y-0.5 print:text-[0.85rem]">
+            {lines.map((line) => (
+              <li key={line}>{line}</li>
+            ))}
+          </ul>
+        </section>
+      ))}
+      {heads && (
+        <div
+          className="mt-6 overflow-x-auto print:mt-3 print:overflow-visible"
+          tabIndex={0}
+          role="region"
+          aria-label={say.counts}
+        >
+          <table className="w-full border-collapse text-left print:text-[0.75rem]">
+            <caption className="mb-1 text-left font-word text-2xl print:text-lg">{say.counts}</caption>
+            <thead>
+              <tr className="border-b border-line-strong align-bottom">
+                {heads.map((head) => (
+                  <th key={head} scope="col" className="py-1 pr-3 leading-tight">
+                    {head}
+                  </th>
+                ))}
+              </tr>
+            </thead>
+            <tbody>
+              {rows.map((row) => (
+                <tr key={row.slice(0, 2).join(' ')} className="break-inside-avoid border-b border-line">
+                  {row.map((cell, i) => (
+                    <td key={i} className="py-1 pr-3 print:py-px">
+                      {cell}
+                    </td>
+                  ))}
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
+      )}
+      <p className="mt-6 text-muted print:mt-3">{paper.caution}</p>
+    </main>
+  );
+}

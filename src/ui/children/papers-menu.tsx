@@ -1,0 +1,37 @@
+'use client';
+
+import { FileText } from 'lucide-react';
+import { useRouter } from 'next/navigation';
+import { Button } from '../kit/button';
+import { Menu } from '../kit/menu';
+import { papersMenu as say } from './text';
+
+type Pages = readonly (readonly [name: string, place: string])[];
+
+const OF_CHILD: Pages = [
+  [say.handover, 'handover'],
+  [say.talk, 'talk'],
+];
+const OF_GROUP: Pages = [
+  [say.halfTerm, 'half-term'],
+  [say.groupHandover, 'handover-group'],
+];
+
+/** Pages to hand on, of a child or of a group. */
+export function PapersMenu({ id, of }: { readonly id: string; readonly of: 'child' | 'group' }) {
+  const router = useRouter();
+  const acts = (of === 'child' ? OF_CHILD : OF_GROUP).map(([name, place]) => ({
+    name,
+    does: () => router.push(`/print/${place}/${id}`),
+  }));
+  return (
+    <Menu
+      acts={acts}
+      trigger={
+        <Button>
+          <FileText size={18} aria-hidden="true" /> {say.pages}
+        </Button>
+      }
+    />
+  );
+}
