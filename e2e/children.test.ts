@@ -194,10 +194,42 @@ describe('three weeks of the demo', () => {
     await page.context().close();
   });
 
+  test('pages to pass on: two sheets for the half-term at most, one for each other; figures only as counts', async () => {
+    const { page, trouble } = await openPage(browser);
+    const sheets = async (): Promise<number> =>
+      (await page.pdf({ format: 'A4' })).toString('latin1').match(/\/Type\s*\/Page[^s]/g)?.length ?? 0;
+    const pages = [
+      ['/children/board', 'Half-term page', 'What we played', 2],
+      ['/children/board', 'Group handover', 'Handing over: Radishes', 1],
+      ['Wren', 'Handover', 'What comes next', 1],
+      ['Wren', 'To talk over', 'What we’d like to ask you', 1],
+    ] as const;
+    for (const [from, name, heading, most] of pages) {
+      if (from === 'Wren') await open(page, app.url, from);
+      else await page.goto(app.url + from);
+      await page.getByRole('button', { name: 'Pages to pass on' }).click();
+      await page.getByRole('menuitem', { name, exact: true }).click();
+      await page.waitForURL(/\/print\//);
+      await page.getByRole('heading', { name: heading }).waitFor();
+      expect(await sheets(), name).toBeLessThanOrEqual(most);
+      expect(await violations(page), name).toEqual([]);
+      if (name === 'To talk over') expect(await page.locator('main').textContent()).not.toMatch(/%|\d of \d/);
+      if (name !== 'Half-term page') continue;
+      const [file] = await Promise.all([
+        page.waitForEvent('download'),
+        page.getByRole('link', { name: 'As a table (CSV)' }).click(),
+      ]);
+      expect(file.suggestedFilename()).toMatch(/^bouncy-echo-half-term-.*\.csv$/);
+    }
+    expect(trouble).toEqual([]);
+    await page.context().close();
+  });
+
   test('the page for a family prints on one sheet, in words, figures only when asked for', async () => {
     const { page } = await openPage(browser);
     const id = await open(page, app.url, 'Ottilie');
-    await page.getByRole('link', { name: 'Print a page' }).click();
+    await page.getByRole('button', { name: 'Pages to pass on' }).click();
+    await page.getByRole('menuitem', { name: 'For the family' }).click();
     await page.waitForURL(/\/print\//);
     expect(await page.locator('main').textContent()).not.toMatch(/%|\d of \d/);
     const pdf = (await page.pdf({ format: 'A4' })).toString('latin1');
@@ -378,6 +410,8 @@ test('nothing reaches over the side on the screens about children, upright and o
     '/children/board',
     '/children/ears',
     `/print/children/${id}`,
+    `/print/handover/${id}`,
+    `/print/talk/${id}`,
     '/',
     '/settings',
   ]) {

@@ -62,16 +62,16 @@ export function halfTermOf(children: readonly HalfTermChild[], now: number): Hal
       ? [
           say.days(daysIn(all), turnsIn(all)),
           ...playedOn.map(({ id, name }) =>
-            say.ladder(name, lately.filter((c) => on(c.runs, id).length).length, daysIn(on(all, id))),
+            say.ladder(name.toLowerCase(), lately.filter((c) => on(c.runs, id).length).length, daysIn(on(all, id))),
           ),
-          ...(not.length ? [say.notPlayed(listed(not.map((l) => l.name)))] : []),
+          ...(not.length ? [say.notPlayed(listed(not.map((l) => l.name.toLowerCase())))] : []),
         ]
       : [say.nothing],
     where: playedOn.flatMap(({ id, name }) => {
       const states = children.flatMap((c) => reachedOn(c, id) ?? []);
       const of = (state: State): number => states.filter((s) => s === state).length;
       const parts = STATES.flatMap((state) => (of(state) ? [say.at[state](of(state))] : []));
-      return parts.length ? [`${name}: ${listed(parts)}.`] : [];
+      return parts.length ? [say.onLadder(name.toLowerCase(), listed(parts))] : [];
     }),
     tooLittle: few.length ? [say.fewFrom(listed(few))] : [],
     rows: rowsOf(children),

@@ -140,13 +140,14 @@ export const halfTerm = {
   days: (days: number, turns: number) =>
     `The children played on ${onDays(days)} in the last six weeks and had ${turns} turn${turns === 1 ? '' : 's'} between them.`,
   ladder: (name: string, children: number, days: number) =>
-    `${name} was played on ${onDays(days)}, with ${people(children)}.`,
-  notPlayed: (names: string) => `Not played in this time: ${names}.`,
+    `We played ${name} on ${onDays(days)}, with ${people(children)}.`,
+  notPlayed: (names: string) => `We haven’t played these in that time: ${names}.`,
+  onLadder: (name: string, parts: string) => `In ${name}, ${parts}.`,
   at: {
-    secure: (n: number) => `${people(n)} secure at one step or more`,
-    'getting-there': (n: number) => `${people(n)} getting there`,
-    'not-yet': (n: number) => `${people(n)} not there yet`,
-    'not-enough': (n: number) => `${people(n)} we’ve seen too little of`,
+    secure: (n: number) => `${people(n)} ${n === 1 ? 'is' : 'are'} secure at one step or more`,
+    'getting-there': (n: number) => `${people(n)} ${n === 1 ? 'is' : 'are'} getting there`,
+    'not-yet': (n: number) => `${people(n)} ${n === 1 ? 'isn’t' : 'aren’t'} there yet`,
+    'not-enough': (n: number) => `we’ve seen too little of ${people(n)}`,
   },
   fewFrom: (names: string) =>
     `We’ve seen fewer than ten turns from ${names} in this time, so this says little of them.`,

@@ -4,7 +4,7 @@ import { familyPage } from '../../core/progress/family-page';
 import { halfTermOf, type HalfTerm } from '../../core/progress/half-term';
 import { STATES, STATE_WORDS } from '../../core/progress/rule';
 import { whySentence } from '../../core/progress/why';
-import { capital } from '../../core/in-words';
+import { capital, listed } from '../../core/in-words';
 import { sure } from '../../core/sure';
 import { slipsOf } from '../answers/kept-evidence';
 import { listGroups, type Group } from '../people/groups';
@@ -138,9 +138,12 @@ export async function talkPaper(childId: string, now = Date.now()): Promise<Pape
   const [child, all] = await Promise.all([childPage(childId, now), advised([childId], now, true)]);
   const { ladders, next, open, patterns } = sure(all.of.get(childId));
   const page = familyPage(ladders, next[0], whySentence);
-  const pattern = patterns.length ? child.next.filter((n) => n.pattern).map((n) => n.reason) : [];
-  const unsettled = open.slice(0, 3).map((o) => say.mayHear(spotWords(o.key, child.accent)));
-  const noticed = [...child.notices, ...pattern, ...unsettled];
+  const spots = open.slice(0, 3).map((o) => spotWords(o.key, child.accent));
+  const missed = child.next.flatMap((n) => {
+    const pattern = patterns.find((p) => p.id === n.pattern);
+    return pattern ? [say.oftenMisses(pattern.name || spotWords(pattern.id, child.accent), listed(n.words))] : [];
+  });
+  const noticed = [...child.notices, ...missed, ...(spots.length ? [say.mayHear(listed(spots))] : [])];
   return {
     title: say.talk(child.name),
     day: dayOf(now),

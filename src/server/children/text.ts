@@ -84,8 +84,10 @@ export const papers = {
   coming: 'What’s on its way',
   noticed: 'What we’ve noticed',
   noticedNothing: 'Nothing stands out.',
-  mayHear: (spot: string) =>
-    `They don’t always say ${spot}. Many children hear a sound well before they can say it, so we’re looking at it in games.`,
+  oftenMisses: (what: string, words: string) =>
+    `They often miss ${what}${words ? `, so we’re playing with words like ${words}` : ''}.`,
+  mayHear: (spots: string) =>
+    `They don’t always say ${spots}. Many children hear a sound well before they can say it, so we’re finding out in games.`,
   wePlayNext: 'What we’ll play next',
   askFamily: 'What we’d like to ask you',
   questions: [

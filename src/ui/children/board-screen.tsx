@@ -109,20 +109,23 @@ export function BoardScreen({ groupName, ladders, rows, ruleNote, groupId, games
       )}
       <Legend />
       <p className="mt-2 text-[0.95rem] text-muted">{say.eachSquareNames(ruleNote)}</p>
-      {rows.length > 0 && (
-        <div className="mt-5">
-          <FindWhere
-            groupId={groupId}
-            games={games}
-            first={games.find((g) => !g.pointed && tooLittleSeen(rows, g).length)?.id ?? first}
-            whom={(game) => tooLittleSeen(rows, game)}
-            what={findWhere.whatForBoard}
-          />
-        </div>
-      )}
+      {rows.length > 0 && <FindUnseen groupId={groupId} rows={rows} games={games} first={first} />}
     </>
   );
 }
+
+/** Finds where those are who were seen too little. */
+const FindUnseen = ({ groupId, rows, games, first }: Pick<BoardProps, 'groupId' | 'rows' | 'games' | 'first'>) => (
+  <div className="mt-5">
+    <FindWhere
+      groupId={groupId}
+      games={games}
+      first={games.find((g) => !g.pointed && tooLittleSeen(rows, g).length)?.id ?? first}
+      whom={(game) => tooLittleSeen(rows, game)}
+      what={findWhere.whatForBoard}
+    />
+  </div>
+);
 
 /** What the signs say. */
 const Legend = () => (

@@ -1,4 +1,4 @@
-import { Download, Printer } from 'lucide-react';
+import { Download } from 'lucide-react';
 import { format, formatDistanceToNowStrict } from 'date-fns';
 import Link from 'next/link';
 import { PLAIN_ERRS, RULE_WORDS } from '@/core/progress/rule';
@@ -208,9 +208,6 @@ function Head({ page }: { readonly page: ChildPage }) {
         </Link>
         {page.since && say.playedOnSince(page.days, format(page.since, 'd MMMM'))}
       </p>
-      <Link className="plain" href={`/print/children/${page.id}`}>
-        <Printer size={18} aria-hidden="true" /> {say.printAPage}
-      </Link>
       <PapersMenu id={page.id} of="child" />
     </div>
   );

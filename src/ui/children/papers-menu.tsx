@@ -9,6 +9,7 @@ import { papersMenu as say } from './text';
 type Pages = readonly (readonly [name: string, place: string])[];
 
 const OF_CHILD: Pages = [
+  [say.forFamily, 'children'],
   [say.handover, 'handover'],
   [say.talk, 'talk'],
 ];

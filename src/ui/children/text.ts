@@ -84,7 +84,6 @@ export const childScreen = {
   lately: 'Lately',
   saysStand: (name: string) => `${name}’s answers will appear here.`,
   playedOnSince: (days: number, day: string) => ` · played on ${days} ${days === 1 ? 'day' : 'days'} since ${day}`,
-  printAPage: 'Print a page',
 } as const;
 
 export const childrenScreen = {
@@ -265,6 +264,7 @@ export const paperScreen = {
 
 export const papersMenu = {
   pages: 'Pages to pass on',
+  forFamily: 'For the family',
   handover: 'Handover',
   talk: 'To talk over',
   halfTerm: 'Half-term page',
