@@ -194,7 +194,7 @@ describe('three weeks of the demo', () => {
     await page.context().close();
   });
 
-  test('pages to pass on: two sheets for the half-term at most, one for each other; figures only as counts', async () => {
+  test('pages to pass on: two sheets for the half-term at most, one for each of the others', async () => {
     const { page, trouble } = await openPage(browser);
     const sheets = async (): Promise<number> =>
       (await page.pdf({ format: 'A4' })).toString('latin1').match(/\/Type\s*\/Page[^s]/g)?.length ?? 0;

@@ -14,7 +14,7 @@ export interface HalfTermChild {
 }
 
 /** How many children are at which state of a step. */
-export interface HalfTermRow {
+interface HalfTermRow {
   readonly ladder: string;
   readonly step: string;
   readonly states: Readonly<Record<State, number>>;
@@ -29,7 +29,7 @@ export interface HalfTerm {
 }
 
 /** Half a term, and so few answers in it that nothing should be made of them. Common practice, no source. */
-export const HALF_TERM = { days: 42, few: 10 } as const;
+const HALF_TERM = { days: 42, few: 10 } as const;
 const DAY_MS = 86_400_000;
 
 /** Turns in runs: no reply is a turn too. */
