@@ -116,7 +116,7 @@ export function BoardScreen({ groupName, ladders, rows, ruleNote, groupId, games
 
 /** Finds where those are who were seen too little. */
 const FindUnseen = ({ groupId, rows, games, first }: Pick<BoardProps, 'groupId' | 'rows' | 'games' | 'first'>) => (
-  <div className="mt-5">
+  <div className="mt-5 print:hidden">
     <FindWhere
       groupId={groupId}
       games={games}
