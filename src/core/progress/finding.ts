@@ -94,9 +94,10 @@ export function placeFound(runs: readonly Run[], { id, rungs }: Ladder, now: num
   const then = checks.filter((r) => r.day === last.day && r.task === last.task);
   const tried = then.flatMap((r): Tried[] => {
     const at = steps.findIndex((s) => s.step === r.step);
-    return at < 0 ? [] : [...r.marks].map((mark) => ({ at, right: mark === '1' }));
+    return at < 0 ? [] : [...r.marks].map((mark) => ({ at, right: mark === '-' ? null : mark === '1' }));
   });
   const found = foundIn({ steps }, expectedOn(steps), tried);
+  if (!found.known) return null;
   const easiest = found.done && found.at === 0;
   if (new Set(tried.map((t) => t.at)).size < STEPS_ASKED && !easiest) return null;
   const rung = rungOf(last.task, steps[found.at]?.step ?? '')?.rung;

@@ -4,7 +4,7 @@ import { sure } from '../sure';
 import { times } from '../testing/deep';
 import { markBy, normal, trueChance, trueDifficulty, WORLDS, type World } from '../testing/worlds';
 import { expectedOn, findStepsOf } from '../progress/finding';
-import { foundIn, nextToFind, type FindStep, type Tried } from './find';
+import { foundFor, foundIn, foundWords, nextToFind, type FindStep, type Tried } from './find';
 
 /**
  * Children whose true place is known, found in few turns and by a fixed check-in: two items of every step, read by the
@@ -118,12 +118,26 @@ describe.each(['blending', 'segmenting'])('finding where a child is in %s', (tas
 });
 
 describe('finding', () => {
+  test('no reply, and a sound that may just not be said yet, tell nothing: asked on, and claimed nothing', () => {
+    const steps = findStepsOf('blending').map((s) => ({ ...s, keys: [`${s.step} a`, `${s.step} b`] }));
+    const plan = { steps, expected: expectedOn(steps) };
+    const word = sure(sure(steps[2]).keys[0]);
+    const given = (outcome: 'no-reply' | 'not-yet', slip: 'lost-sound' | null) =>
+      Array.from({ length: 4 }, () => ({ childId: 'wren', word, outcome, slip }));
+    const silent = foundFor(plan, 'wren', given('no-reply', null));
+    expect(silent).toMatchObject({ done: true, known: false });
+    expect(foundWords(steps, silent)).toMatch(/says nothing about what they know/);
+    // Fog for frog: the place is where it was looked for to begin with.
+    expect(foundFor(plan, 'wren', given('not-yet', 'lost-sound')).at).toBe(foundFor(plan, 'wren', []).at);
+    expect(foundFor(plan, 'wren', given('not-yet', null)).at).toBeLessThanOrEqual(silent.at);
+  });
+
   const steps = findStepsOf('blending').map((s) => ({ ...s, keys: ['a', 'b', 'c', 'd'] }));
   const prior = expectedOn(steps);
 
   test('who misses the easiest twice is let go kindly, and starts there', () => {
     const missed = [0, 0].map((at) => ({ at, right: false }));
-    expect(foundIn({ steps }, prior, missed)).toEqual({ at: 0, or: [], turns: 2, done: true });
+    expect(foundIn({ steps }, prior, missed)).toEqual({ at: 0, or: [], turns: 2, done: true, known: true });
     expect(nextToFind({ steps }, prior, missed)).toBeNull();
   });
 

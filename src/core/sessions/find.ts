@@ -1,3 +1,4 @@
+import type { Outcome, Slip } from '../answers/outcome';
 import { find as say } from './text';
 
 /**
@@ -31,10 +32,13 @@ export interface FindPlan {
   readonly expected: Expected;
 }
 
-/** One answer: the place of its step, and whether it was right alone. */
+/**
+ * One answer: the place of its step, and whether it was right alone; null where it says nothing of that: no reply, or a
+ * sound lost or swapped that may be no more than how the child speaks.
+ */
 export interface Tried {
   readonly at: number;
-  readonly right: boolean;
+  readonly right: boolean | null;
 }
 
 /** Where to begin, as far as the answers say. */
@@ -46,6 +50,8 @@ export interface Found {
   readonly turns: number;
   /** True once asking more would tell little. */
   readonly done: boolean;
+  /** False where nothing was said that tells anything. */
+  readonly known: boolean;
 }
 
 /** Chosen by hand, tried on made-up children (docs/judgement.md). */
@@ -67,8 +73,9 @@ const FIND = {
   each: 3,
   /** What is told as possible beside the best guess. */
   told: 0.15,
-  /** Misses at the easiest step after which it ends kindly. */
+  /** Misses at the easiest step after which it ends kindly, and answers in a row that tell nothing. */
   kindly: 2,
+  untold: 4,
 } as const;
 
 const ABILITIES = Array.from(
@@ -106,8 +113,9 @@ function scaleOf(steps: readonly FindStep[]): Scale {
 /** How likely each ability is after the answers: Bayes' rule on a grid. */
 function beliefs(steps: readonly FindStep[], { middle, spread }: Expected, tried: readonly Tried[]): number[] {
   const { chances } = scaleOf(steps);
+  const told = tried.filter((t) => t.right !== null);
   const weights = ABILITIES.map((ability, i) =>
-    tried.reduce(
+    told.reduce(
       (chance, { at, right }) => chance * (right ? (chances[at]?.[i] ?? 1) : 1 - (chances[at]?.[i] ?? 0)),
       Math.exp(-0.5 * ((ability - middle) / spread) ** 2),
     ),
@@ -162,13 +170,15 @@ export function foundIn(plan: Pick<FindPlan, 'steps'>, expected: Expected, tried
   const at = placeIn(places);
   const near = [at - 1, at, at + 1].reduce((sum, i) => sum + (places[i] ?? 0), 0);
   const missed = tried.slice(-FIND.kindly);
-  const kindly = missed.length === FIND.kindly && missed.every((t) => t.at === 0 && !t.right);
+  const kindly = missed.length === FIND.kindly && missed.every((t) => t.at === 0 && t.right === false);
+  const untold = tried.length >= FIND.untold && tried.slice(-FIND.untold).every((t) => t.right === null);
   const others = places.flatMap((share, i) => (i !== at && share >= FIND.told ? [i] : []));
   return {
     at: kindly ? 0 : at,
     or: kindly ? [] : others.sort((a, b) => (places[b] ?? 0) - (places[a] ?? 0)),
     turns: tried.length,
-    done: kindly || near >= FIND.near || tried.length >= mostTurns(plan.steps),
+    done: kindly || untold || near >= FIND.near || tried.length >= mostTurns(plan.steps),
+    known: tried.some((t) => t.right !== null),
   };
 }
 
@@ -191,7 +201,16 @@ export function nextToFind(plan: Pick<FindPlan, 'steps'>, expected: Expected, tr
 interface Given {
   readonly childId: string | null;
   readonly word: string;
-  readonly outcome: string;
+  readonly outcome: Outcome;
+  readonly slip: Slip | null;
+}
+
+/** Slips that may be no more than how a child speaks. */
+const MAY_BE_SPEECH: ReadonlySet<Slip | null> = new Set<Slip>(['lost-sound', 'swapped-sound']);
+
+function isRight({ outcome, slip }: Given): boolean | null {
+  if (outcome === 'on-own') return true;
+  return outcome === 'no-reply' || MAY_BE_SPEECH.has(slip) ? null : false;
 }
 
 /** What a child was asked and said, step by step; the adult’s own slips are left out. */
@@ -205,7 +224,7 @@ function triedBy(
     .filter((a) => a.childId === childId && a.outcome !== 'does-not-count')
     .map((a) => ({
       at: steps.findIndex((s) => s.keys.includes(a.word) || s.keys.includes(plainOf(a.word))),
-      right: a.outcome === 'on-own',
+      right: isRight(a),
     }));
 }
 
@@ -241,7 +260,11 @@ export function askedNext(
  * What a check-in says of a child, in whole sentences; never that anything is secure.
  * @example foundWords(steps, { at: 2, or: [1, 3], … }) // 'A good place to start: blend words like sun. …'
  */
-export function foundWords(steps: readonly Pick<FindStep, 'does'>[], { at, or }: Pick<Found, 'at' | 'or'>): string {
+export function foundWords(
+  steps: readonly Pick<FindStep, 'does'>[],
+  { at, or, known }: Pick<Found, 'at' | 'or' | 'known'>,
+): string {
+  if (!known) return say.nothingTold;
   const [easier, harder] = [or.some((i) => i < at), or.some((i) => i > at)];
   const could = easier ? (harder && say.either) || say.easier : harder && say.harder;
   return [say.startHere(steps[at]?.does ?? ''), could, say.once].filter(Boolean).join(' ');

@@ -48,4 +48,6 @@ export const find = {
   harder: 'It could be a step harder.',
   either: 'It could be a step either side.',
   once: 'Seen once.',
+  nothingTold:
+    'We couldn’t tell this time, and that says nothing about what they know. Try again another day, or a game they can point in.',
 } as const;

@@ -47,7 +47,7 @@ async function readHalfTerm(group: Group, now: number): Promise<HalfTerm> {
   );
 }
 
-const HEADS = ['Skill', 'Step', ...STATES.map((s) => capital(STATE_WORDS[s]))];
+const HEADS = [say.skill, say.step, ...STATES.map((s) => capital(STATE_WORDS[s]))];
 const rowsOf = ({ rows }: HalfTerm): string[][] =>
   rows.map((r) => [r.ladder, r.step, ...STATES.map((s) => String(r.states[s]))]);
 

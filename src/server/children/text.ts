@@ -61,6 +61,8 @@ export const needs = {
 export const papers = {
   groupMore: 'That group isn’t on your list any more. Choose another one.',
   halfTerm: (group: string) => `${group}: the last six weeks`,
+  skill: 'Skill',
+  step: 'Step',
   played: 'What we played',
   where: 'Where the children are',
   tooLittle: 'Who we’ve seen too little of',
