@@ -54,7 +54,7 @@ export interface Found {
   readonly known: boolean;
 }
 
-/** Chosen by hand, tried on made-up children (docs/judgement.md). */
+/** Chosen by hand, tried on made-up children (docs/decisions/18-find-where.md). */
 const FIND = {
   from: -7,
   to: 7,

@@ -174,7 +174,7 @@ const recentOf = (answer: KeptAnswer, heardAs: HeardAs): RecentAnswer => ({
 const FOUR_WEEKS_MS = 28 * 86_400_000;
 
 /** What a child can do, in two sentences at most: no figures. */
-function summaryOf(ladders: readonly LadderEvidence[]): string {
+export function summaryOf(ladders: readonly LadderEvidence[]): string {
   const holds = ladders.flatMap(({ rungs }) => {
     const top = highest(rungs);
     return top >= 0 ? [sure(rungs[top]).rung.does] : [];

@@ -10,7 +10,7 @@ import { slipsOf } from '../answers/kept-evidence';
 import { listGroups, type Group } from '../people/groups';
 import { Problem } from '../storage/problems';
 import { advised, spotWords } from './advised';
-import { childPage } from './child-page';
+import { childPage, summaryOf } from './child-page';
 import { needsOf } from './needs';
 import { papers as say } from './text';
 
@@ -113,13 +113,16 @@ export async function handoverPaper(childId: string, now = Date.now()): Promise<
 /** What a colleague needs to go on with a group, child by child. Throws a Problem (404) for no such group. */
 export async function groupHandover(groupId: string, now = Date.now()): Promise<Paper> {
   const group = await groupOf(groupId);
-  const parts = [];
-  for (const { id } of group.children) {
-    const child = await childPage(id, now);
-    const does = (child.chosen?.shown ?? child.next[0])?.does;
-    const lines = [child.summary, ...(does ? [say.nextIs(does)] : []), ...(await needsFor(child, now))];
-    parts.push({ heading: child.name, lines });
-  }
+  const ids = group.children.map((c) => c.id);
+  const [{ of, speech }, slips] = await Promise.all([advised(ids, now), slipsOf(ids, now)]);
+  const parts = group.children.map(({ id, name, ownWay }) => {
+    const { ladders, next } = sure(of.get(id));
+    const needs = needsOf(ownWay, sure(slips.get(id)).checks, speech.accent, now);
+    return {
+      heading: name,
+      lines: [summaryOf(ladders), ...(next[0] ? [say.nextIs(next[0].rungOf.does)] : []), ...needs],
+    };
+  });
   return {
     title: say.handover(group.name),
     day: dayOf(now),
