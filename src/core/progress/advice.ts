@@ -3,7 +3,7 @@ import { findTask, TASKS } from '../games';
 import { ladderOf, type Rung, type UnitOrder } from './ladders';
 import { modelOf, NOT_LOCAL, type Local, type Model } from './model';
 import { nextSteps, onLadder, type NextStep } from './next-step';
-import { patternsIn, suspectedIn, type Pattern } from './patterns';
+import { patternsIn, raisedIn, suspectedIn, type Pattern, type Raised } from './patterns';
 import type { RuleId } from './rule';
 import { settle, type ChildSeen, type OpenSlip, type SessionCells } from './settle';
 import { nextStep as say } from './text';
@@ -36,6 +36,8 @@ export interface ChildAdvice {
   readonly next: readonly NextStep[];
   readonly chosen: NextStep | null;
   readonly patterns: readonly Pattern[];
+  /** Patterns that were told at some time, for the child's own page; none without figures. */
+  readonly raised: readonly Raised[];
   /** Ids of patterns worth dealing words for, before anything is said. */
   readonly suspected: readonly string[];
   /** Slips that a pebble check would settle, those that came most often first. */
@@ -137,6 +139,7 @@ export function adviseOn(
     next: chosen ? [chosen, ...ours] : ours,
     chosen,
     patterns,
+    raised: detail ? raisedIn(settled.sessions) : [],
     suspected: talk ? [] : suspectedIn(settled.sessions, now),
     open: settled.open,
     talk,

@@ -3,6 +3,7 @@ import { addCells, KEEPS, type Cells } from './cells';
 import { atLeast } from './luck';
 import type { SessionCells } from './settle';
 import { patterns as say } from './text';
+import { sure } from '../sure';
 
 /**
  * What slips again and again in one place of the word. Many places are looked at together, so a slip is only called a
@@ -160,7 +161,7 @@ function toldOf(found: readonly Claim[]): Claim[] {
 }
 
 /** How often a pattern could have shown in a table, and how often it did. */
-function chancesOf(id: string, table: Cells): { readonly asked: number; readonly missed: number } {
+export function chancesOf(id: string, table: Cells): { readonly asked: number; readonly missed: number } {
   const kept = KEPT.find((k) => k.id === id);
   if (kept) {
     const [asked = 0, held = 0] = table[kept.key] ?? [];
@@ -223,6 +224,38 @@ export function patternsIn(sessions: readonly SessionCells[], now: number): Patt
       ],
     })),
   };
+}
+
+/** A pattern, and when there was first enough to call it one. */
+export interface Raised {
+  readonly id: string;
+  /** In words; empty where it is about one sound alone. */
+  readonly name: string;
+  /** The session whose answers raised it, milliseconds since 1970. */
+  readonly at: number;
+}
+
+/**
+ * Every pattern that was told of a child at some time, the first raised first, with those let go since; one that
+ * another accounts for is left out.
+ * @param sessions settled, of the last months
+ * @example raisedIn(settled.sessions)[0]?.id // 'closing-first'
+ */
+export function raisedIn(sessions: readonly SessionCells[]): Raised[] {
+  const first = new Map<string, number>();
+  let table: Cells = {};
+  for (const { at, cells } of newestFirst(sessions).toReversed()) {
+    table = addCells([table, cells]);
+    for (const { key } of toldOf(foundIn(claimsIn(table)))) if (!first.has(key)) first.set(key, at);
+  }
+  if (!first.size) return [];
+  const told: Claim[] = [];
+  const claims = claimsIn(table).filter((c) => first.has(c.key));
+  for (const claim of [...claims.filter((c) => c.kind), ...claims.filter((c) => !c.kind)])
+    if (!explainedBy(told, claim)) told.push(claim);
+  return told
+    .map(({ key, name }) => ({ id: key, name, at: sure(first.get(key)) }))
+    .sort((a, b) => a.at - b.at || (a.id < b.id ? -1 : 1));
 }
 
 /** Missed twice and in two of five chances: worth dealing words that hold it, before anything is said. */

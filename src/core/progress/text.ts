@@ -132,6 +132,21 @@ export const why = {
     `About ${more} more ${more === 1 ? 'turn' : 'turns'} should settle it${weeks ? `: roughly ${weeks === 1 ? 'a week' : `${inWords(weeks)} weeks`} at this rate` : ''}.`,
 } as const;
 
+interface Halves {
+  readonly earlier: { readonly heard: number; readonly of: number };
+  readonly latest: { readonly heard: number; readonly of: number };
+  readonly less: boolean;
+}
+
+export const helped = {
+  misses: (subject: string) => `Misses ${subject}.`,
+  keeps: (subject: string) => `${capital(subject)}.`,
+  few: (what: string, day: string, words: number) =>
+    `${what} First noticed on ${day}. ${words ? `They’ve only met ${words === 1 ? 'one new word' : `${inWords(words)} new words`} like these since` : 'They haven’t met a new word like these since'}, so we can’t say yet whether practice is helping.`,
+  halves: (what: string, day: string, { earlier, latest, less }: Halves) =>
+    `${what} First noticed on ${day}. We heard it in ${inWords(earlier.heard)} of the first ${inWords(earlier.of)} new words after that, and in ${inWords(latest.heard)} of the latest ${inWords(latest.of)}${less ? ': it comes less often now.' : ', so we can’t say yet that it has changed.'}`,
+} as const;
+
 const people = (n: number): string => (n === 1 ? 'one child' : `${inWords(n)} children`);
 const onDays = (n: number): string => (n === 1 ? 'one day' : `${inWords(n)} days`);
 

@@ -7,6 +7,8 @@ declare module 'jstat' {
   export const jStat: {
     readonly beta: Distribution;
     readonly binomial: Pick<Distribution, 'cdf'>;
+    /** Of so many drawn out of N with m marked: cdf(x, N, m, drawn). */
+    readonly hypgeom: Pick<Distribution, 'cdf'>;
     readonly normal: Distribution;
     readonly cauchy: Pick<Distribution, 'cdf'>;
   };

@@ -49,9 +49,9 @@ export function spotWords(key: string, accent: AccentId): string {
 }
 
 /** What a pattern is about, in words. */
-const subjectOf =
+export const subjectOf =
   (accent: AccentId) =>
-  ({ id, name }: Pattern): string =>
+  ({ id, name }: Pick<Pattern, 'id' | 'name'>): string =>
     name || spotWords(id, accent);
 
 /** What is advised for a child, and how the setting wants it. */

@@ -21,6 +21,7 @@ import { reviewOf, type Review } from '../../core/progress/review';
 import type { RuleId } from '../../core/progress/rule';
 import { soundMap, type SoundMap } from '../../core/progress/sound-map';
 import { moreSentence, rungInWords, whySentence } from '../../core/progress/why';
+import { helpedOf } from './helped';
 import { wouldBeRight } from './own-way-effect';
 import { advised, chosenOf, spotWords, type Advised, type Chosen } from './advised';
 import { choicesOf } from './chosen-steps';
@@ -92,6 +93,8 @@ export interface ChildPage {
   readonly open: readonly ShownOpen[];
   /** Earlier choices of adults, the newest first. */
   readonly choices: readonly { readonly does: string; readonly at: number; readonly by: string | null }[];
+  /** How what slipped went on since it was noticed, in whole sentences. */
+  readonly helped: readonly string[];
   readonly map: SoundMap;
   readonly chart: {
     readonly consonants: readonly {
@@ -287,6 +290,7 @@ export async function childPage(childId: string, now = Date.now()): Promise<Chil
       const of = chosenOf({ ladder: c.ladder, rung: c.rung, at: c.at, by: c.chosen_by });
       return of ? [{ does: of.step.rungOf.does, at: c.at, by: c.chosen_by }] : [];
     }),
+    helped: await helpedOf(childId, advice, accent, now),
     map: soundMap({ sessions: advice.sessions, open: advice.open }, now),
     chart: chartOf(accent),
     recent: rows.slice(0, 8).map((a) => recentOf(a, heardAs)),

@@ -61,6 +61,7 @@ export function ChildScreen({ page }: { page: ChildPage }) {
         </div>
         <div className="min-w-0 lg:col-start-2">
           <SoundMapView map={page.map} chart={page.chart} />
+          <DidItHelp page={page} />
         </div>
       </div>
       <div className="mt-12 grid gap-x-12 gap-y-10 lg:grid-cols-[minmax(0,1fr)_22rem]">
@@ -142,6 +143,24 @@ function Way({ page }: { readonly page: ChildPage }) {
           {say.earlierYetCount(page.ownWayEffect.length, page.ownWayEffect.slice(0, 4).join(', '))}
         </p>
       )}
+    </section>
+  );
+}
+
+/** How what slipped went on, on words that were new. */
+function DidItHelp({ page }: { readonly page: ChildPage }) {
+  if (!page.helped.length) return null;
+  return (
+    <section aria-labelledby="helped" className="mt-6">
+      <h2 id="helped" className="mb-1 text-xl">
+        {say.didItHelp}
+      </h2>
+      {page.helped.map((text) => (
+        <p key={text} className="mt-1.5 leading-snug">
+          {text}
+        </p>
+      ))}
+      <p className="mt-2 text-[0.95rem] leading-snug text-muted">{say.growingUp}</p>
     </section>
   );
 }

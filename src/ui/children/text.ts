@@ -63,6 +63,8 @@ export const childPaperScreen = {
 } as const;
 
 export const childScreen = {
+  didItHelp: 'Did it help?',
+  growingUp: 'Only words they had never met before count here. We can’t tell practice from growing up.',
   said: 'said',
   rule: (name: string, plainErrs: string) => `Rule: ${name}. ${plainErrs}`,
   weekByWeek: 'Week by week',
