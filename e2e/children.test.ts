@@ -177,8 +177,8 @@ describe('three weeks of the demo', () => {
       .getByRole('link', { name: /^Print / })
       .first()
       .click();
-    await page.getByRole('link', { name: 'Tick grid' }).click();
-    await page.waitForURL(/as=grid/);
+    await page.getByRole('button', { name: 'Tick grid' }).click();
+    await page.waitForURL(/print\/papers\/\d+$/);
     const row = page.getByRole('rowheader', { name: 'Kofi' }).first();
     expect(await row.locator('img').getAttribute('src')).toBe('/plants/raspberry.svg');
     await page.getByRole('link', { name: 'Picture cards' }).click();

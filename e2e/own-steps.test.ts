@@ -112,7 +112,9 @@ test('on paper each child’s own words stand in their row', async () => {
   await planOwn(page);
   const gets = await whoGets(page);
   const plan = sure(page.url().split('/').at(-1));
-  await page.goto(`${app.url}/print/plans/${plan}?as=grid`);
+  await page.goto(`${app.url}/print/plans/${plan}`);
+  await page.getByRole('button', { name: 'Tick grid' }).click();
+  await page.waitForURL(/print\/papers/);
   for (const [name, row] of gets) {
     const cells = await page
       .getByRole('row', { name: new RegExp(name) })

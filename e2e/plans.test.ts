@@ -291,8 +291,8 @@ async function onPaper(page: Page): Promise<void> {
   const pdf = (await page.pdf({ format: 'A4' })).toString('latin1');
   expect(pdf.startsWith('%PDF')).toBe(true);
   expect([...pdf.matchAll(/\/Type\s*\/Page\b/g)].length, 'one page for the wall').toBe(1);
-  await page.getByRole('link', { name: 'Tick grid' }).click();
-  await page.waitForURL(/as=grid/);
+  await page.getByRole('button', { name: 'Tick grid' }).click();
+  await page.waitForURL(/print\/papers\/\d+$/);
   for (const name of ['Ottilie', 'Idris']) expect(await page.getByRole('rowheader', { name }).count()).toBe(4);
 }
 

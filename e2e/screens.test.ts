@@ -11,6 +11,7 @@ let browser: Browser;
 let session: string;
 let set: string;
 let plan: string;
+let paper: string;
 beforeAll(async () => {
   [app, empty, browser] = await Promise.all([openApp({ demo: true }), openApp(), openBrowser()]);
   const { page } = await openPage(browser);
@@ -31,6 +32,10 @@ beforeAll(async () => {
       .split('/')
       .at(-1),
   );
+  await page.goto(`${app.url}/print/plans/${plan}`);
+  await page.getByRole('button', { name: 'Tick grid' }).click();
+  await page.waitForURL(/print\/papers/);
+  paper = sure(new URL(page.url()).pathname.split('/').at(-1));
   await page.context().close();
 });
 afterAll(async () => {
@@ -94,6 +99,8 @@ test('zero axe violations, and nothing over the side at three sizes, on every sc
     '/children',
     '/look-back',
     `/look-back/${session}`,
+    `/print/papers/${paper}`,
+    `/look-back/paper/${paper}`,
     '/settings',
     `/play/${session}`,
   ]) {

@@ -34,6 +34,10 @@ export const deskLookBack = {
   noSessionYet: 'No sessions yet',
 } as const;
 
+export const deskLookBackPaper = {
+  typeIn: 'Type in a grid',
+} as const;
+
 export const deskPlanId = {
   plan: 'Plan',
 } as const;

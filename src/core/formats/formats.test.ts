@@ -40,6 +40,7 @@ const file = (...answers: ExportRow[]): SessionExport => ({
     group: 'Radishes',
     title: 'Blending, 4 sounds',
     rounds: [{ task: 'blending', step: '4', items: ['frog'] }],
+    paper: null,
     accent: 'southern-british',
     startedAt: '2026-11-02T09:40:00.000Z',
     finishedAt: null,

@@ -36,7 +36,7 @@ const USUAL_SET_TASK = sure(SET_TASKS[0]);
 const NAME_LIMIT = 60;
 const NOTE_LIMIT = 500;
 /** Letters of a name or initials of who marks. */
-const BY_LIMIT = 24;
+export const BY_LIMIT = 24;
 
 /** One word of a pebble check. */
 export const pebbleSchema = z.strictObject({

@@ -58,6 +58,8 @@ export interface SessionExport {
     readonly title: string;
     readonly rounds: readonly { readonly task: string; readonly step: string; readonly items: readonly string[] }[];
     readonly accent: string;
+    /** The number of the tick grid it was typed in from; null where it was marked on a device. */
+    readonly paper: number | null;
     readonly startedAt: string;
     readonly finishedAt: string | null;
   };

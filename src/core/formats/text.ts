@@ -70,3 +70,9 @@ export const wordSet = {
   wordSetWords: (setLimit: number) => `A word set can have ${setLimit} words.`,
   noWordFile: 'There are no words in the file.',
 } as const;
+
+export const paper = {
+  whichDay: 'Say on which day you played.',
+  marksOnly: 'A box can hold 1, 2, 3, 4 or 5, or nothing.',
+  whichNumber: 'Type the number that’s printed on the grid.',
+} as const;

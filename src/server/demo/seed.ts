@@ -249,6 +249,7 @@ async function openSession(
         started_at: at,
         finished_at: null,
         stale: 0,
+        paper: null,
       },
       { transaction },
     );

@@ -14,10 +14,16 @@ export async function forgetSteps(childId: string, transaction: Transaction): Pr
   const speaksOf = { [Op.like]: `%${childId}%` };
   const sessions = await models.sessions.findAll({ where: { rounds: speaksOf }, transaction });
   for (const session of sessions) {
-    const rounds = (JSON.parse(session.get().rounds) as StoredRound[]).map((r) =>
-      r.own ? { ...r, own: r.own.filter((o) => o.childId !== childId) } : r,
-    );
-    await session.update({ rounds: JSON.stringify(rounds) }, { transaction });
+    await session.update({ rounds: withoutDeals(session.get().rounds, childId) }, { transaction });
+  }
+  const papers = await models.papers.findAll({
+    where: { [Op.or]: [{ children: speaksOf }, { rounds: speaksOf }] },
+    transaction,
+  });
+  for (const paper of papers) {
+    const { rounds, children } = paper.get();
+    const left = (JSON.parse(children) as string[]).filter((id) => id !== childId);
+    await paper.update({ rounds: withoutDeals(rounds, childId), children: JSON.stringify(left) }, { transaction });
   }
   const plans = await models.plans.findAll({ where: { body: speaksOf }, transaction });
   for (const kept of plans) {
@@ -28,6 +34,14 @@ export async function forgetSteps(childId: string, transaction: Transaction): Pr
     await kept.update({ body: JSON.stringify({ ...plan, rounds }) }, { transaction });
   }
 }
+
+/** Rounds as they are kept, without what was dealt to a child. */
+const withoutDeals = (rounds: string, childId: string): string =>
+  JSON.stringify(
+    (JSON.parse(rounds) as StoredRound[]).map((r) =>
+      r.own ? { ...r, own: r.own.filter((o) => o.childId !== childId) } : r,
+    ),
+  );
 
 const without = (steps: EachTheirOwn['steps'], childId: string): EachTheirOwn['steps'] =>
   Object.fromEntries(Object.entries(steps).filter(([child]) => child !== childId));

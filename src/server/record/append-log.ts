@@ -4,6 +4,7 @@ import { playedAs } from '../../core/sessions/own-step';
 import { sure } from '../../core/sure';
 import { database } from '../storage/database';
 import type { AnswerRow, LogRow } from '../storage/models';
+import { Problem } from '../storage/problems';
 import { insertRows } from '../storage/rows';
 import { setAside } from '../words/put-aside';
 import { fault, lookup, soundsOf, whoMayCome, type Lookup } from './fault';
@@ -59,6 +60,23 @@ export async function appendLog(sessionId: string, entries: readonly Entry[], ha
   });
   if (grown) await rebuildSoon(sessionId);
   return appended;
+}
+
+/**
+ * Writes the whole log of a session that was made within the same transaction: both are kept, or neither. Throws a
+ * Problem where an entry does not fit the session.
+ */
+export async function putLog(
+  sessionId: string,
+  entries: readonly Entry[],
+  find: Lookup,
+  transaction: Transaction,
+): Promise<void> {
+  const session = await openSession(sessionId, transaction);
+  const around = { session, known: session.ids, find, here: new Set(session.childIds), inGroup: new Set<string>() };
+  const why = entries.map((entry) => fault(entry, around)).find((w) => w !== undefined);
+  if (why) throw new Problem(why);
+  await store(session, entries, find, transaction);
 }
 
 /** Writes what was added, and what follows for the session itself. */

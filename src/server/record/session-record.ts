@@ -26,6 +26,8 @@ interface Plan {
   readonly conventions: Conventions;
   readonly startedAt: number;
   readonly finishedAt: number | null;
+  /** The number of the paper it was typed in from. */
+  readonly paper: number | null;
 }
 
 export interface PlannedSession extends Plan {
@@ -163,6 +165,7 @@ const plan = (row: SessionRow): Plan => ({
   conventions: JSON.parse(row.conventions) as Conventions,
   startedAt: row.started_at,
   finishedAt: row.finished_at,
+  paper: row.paper,
 });
 
 /** The session as the replay of its log needs it. */

@@ -51,7 +51,8 @@ function history(answer: AnswerEntry, byId: ReadonlyMap<string, AnswerEntry>): A
   return older ? [...history(older, byId), answer] : [answer];
 }
 
-const roundName = ({ task, step, own }: StoredRound): { name: string; step: string } => ({
+/** A round by name; its step where one step is for all. */
+export const roundName = ({ task, step, own }: StoredRound): { name: string; step: string } => ({
   name: taskOf(task).name,
   step: own?.length ? say.eachTheirOwn : stepOf(taskOf(task), step).name,
 });
@@ -77,7 +78,7 @@ export async function lookBack(id: string): Promise<LookBack> {
     session,
     rounds: session.rounds.map(roundName),
     clashes,
-    reopens: canReopen(session.finishedAt),
+    reopens: session.paper === null && canReopen(session.finishedAt),
     undone: log.filter((e) => e.kind === 'undo').length,
     answers: [...answers, ...differing].map((a) => ({
       id: a.id,
@@ -163,6 +164,7 @@ export function exportOf({ session, answers }: LookBack): SessionExport {
       title: session.title,
       rounds: session.rounds.map((r) => ({ task: r.task, step: r.step, items: dealtKeys(r, session.childIds) })),
       accent: session.accent,
+      paper: session.paper,
       startedAt: new Date(session.startedAt).toISOString(),
       finishedAt: session.finishedAt === null ? null : new Date(session.finishedAt).toISOString(),
     },
@@ -225,6 +227,8 @@ export interface SessionLine {
   readonly startedAt: number;
   readonly finished: boolean;
   readonly words: readonly string[];
+  /** The number of the paper it was typed in from. */
+  readonly paper: number | null;
   readonly tally: Tally;
 }
 
@@ -255,6 +259,7 @@ export async function listSessions(groupId: string, limit = 50, now = Date.now()
         rounds,
         startedAt: s.started_at,
         finished: s.finished_at !== null,
+        paper: s.paper,
         tally: tally(bySession.get(s.id) ?? []),
         words: rounds.flatMap((r) =>
           sayingAll(r.task, dealtKeys(r, playing.get(s.id) ?? [])).map((key) =>

@@ -1,3 +1,4 @@
+import type { Transaction } from 'sequelize';
 import { v7 } from 'uuid';
 import type { StartRequest } from '../../core/formats/schemas';
 import { familyOf, stepForCounts, taskOf } from '../../core/games';
@@ -6,15 +7,15 @@ import type { FindPlan } from '../../core/sessions/find';
 import type { OwnDeal } from '../../core/sessions/own-step';
 import type { Plan } from '../../core/sessions/running-order';
 import { minutesFor } from '../../core/sessions/turns';
-import { storedRound } from '../../core/sessions/stored-round';
+import { storedRound, type StoredRound } from '../../core/sessions/stored-round';
 import { hasWordOf } from '../../core/games/spec';
 import { bankOfGroup, wordsAside } from '../words/put-aside';
 import { database } from '../storage/database';
+import type { SessionRow } from '../storage/models';
 import { listGroups, type Group } from '../people/groups';
 import { Problem } from '../storage/problems';
 import { getSettings } from '../setting/settings';
 import { sure } from '../../core/sure';
-
 import { turnOrder } from './turn-order';
 import { startSession as say } from './text';
 
@@ -80,10 +81,43 @@ interface Starting {
 }
 
 /**
+ * The rounds of a plan as a session keeps them, for so many children, without words the group has put aside. Throws a
+ * Problem where nothing is left.
+ */
+export async function settledRounds(
+  groupId: string,
+  plan: Plan,
+  children: number,
+  { own, find }: Omit<Starting, 'only'> = {},
+): Promise<StoredRound[]> {
+  const aside = new Set(await wordsAside(groupId));
+  const rounds = plan.rounds
+    .map((r) => ({ ...r, items: r.items.filter(({ key }) => !hasWordOf(key, aside)) }))
+    .filter((r) => r.items.length > 0)
+    .map((round) => storedRound(round, children, own?.get(round.id), find?.get(round.id)));
+  if (!rounds.length) throw new Problem(say.planNoRound);
+  return rounds;
+}
+
+/** Writes a session with its children, in the order of their turns. */
+export async function putSession(
+  row: Omit<SessionRow, 'finished_at' | 'stale'>,
+  childIds: readonly string[],
+  transaction: Transaction,
+): Promise<void> {
+  const { models } = await database();
+  await models.sessions.create({ ...row, finished_at: null, stale: 0 }, { transaction });
+  await models.sessionChildren.bulkCreate(
+    childIds.map((child, position) => ({ session_id: row.id, child_id: child, position })),
+    { transaction },
+  );
+}
+
+/**
  * Begins a session with the children who are here, or with some of the group alone, and gives its id. Throws a Problem
  * for a plan with nothing in it.
  */
-export async function startSession(groupId: string, plan: Plan, { only, own, find }: Starting = {}): Promise<string> {
+export async function startSession(groupId: string, plan: Plan, { only, ...dealt }: Starting = {}): Promise<string> {
   const group = await groupOf(groupId);
   const { accent, conventions } = await getSettings();
   const here = only ? group.children.filter((c) => only.includes(c.id)) : group.children.filter((c) => !c.away);
@@ -91,34 +125,20 @@ export async function startSession(groupId: string, plan: Plan, { only, own, fin
     groupId,
     here.map((c) => c.id),
   );
-  const aside = new Set(await wordsAside(groupId));
-  const rounds = plan.rounds
-    .map((r) => ({ ...r, items: r.items.filter(({ key }) => !hasWordOf(key, aside)) }))
-    .filter((r) => r.items.length > 0)
-    .map((round) => storedRound(round, here.length, own?.get(round.id), find?.get(round.id)));
-  if (!rounds.length) throw new Problem(say.planNoRound);
+  const rounds = await settledRounds(groupId, plan, here.length, dealt);
   const id = v7();
-  const { models, write } = await database();
-  await write(async (transaction) => {
-    await models.sessions.create(
-      {
-        id,
-        group_id: group.id,
-        title: plan.title,
-        letters: plan.letters ? 1 : 0,
-        rounds: JSON.stringify(rounds),
-        accent,
-        conventions: JSON.stringify(conventions),
-        started_at: Date.now(),
-        finished_at: null,
-        stale: 0,
-      },
-      { transaction },
-    );
-    await models.sessionChildren.bulkCreate(
-      order.map((child, position) => ({ session_id: id, child_id: child, position })),
-      { transaction },
-    );
-  });
+  const row = {
+    id,
+    group_id: group.id,
+    title: plan.title,
+    letters: plan.letters ? (1 as const) : (0 as const),
+    rounds: JSON.stringify(rounds),
+    accent,
+    conventions: JSON.stringify(conventions),
+    started_at: Date.now(),
+    paper: null,
+  };
+  const { write } = await database();
+  await write((transaction) => putSession(row, order, transaction));
   return id;
 }

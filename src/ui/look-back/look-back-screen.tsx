@@ -35,6 +35,7 @@ export function LookBackScreen({
           {session.groupName} · {format(session.startedAt, 'EEEE d MMMM yyyy, HH:mm')}
         </p>
         <p className="mt-3 mb-6 font-word text-2xl">{talliedWords(tally(answers))}.</p>
+        {session.paper !== null && <p className="-mt-4 mb-6 text-muted">{say.fromPaper(session.paper)}</p>}
         {(session.finishedAt === null || reopens) && (
           <div className="-mt-2 mb-6">
             <GoOn sessionId={session.id} finished={session.finishedAt !== null} />

@@ -17,6 +17,7 @@ export function SessionLines({ sessions }: { sessions: readonly SessionLine[] })
               <span className="ml-3 text-muted">
                 {talliedWords(session.tally)}
                 {session.finished ? '' : say.notFinished}
+                {session.paper === null ? '' : say.fromPaper(session.paper)}
               </span>
               <span className="block text-muted">{session.words.join(', ')}</span>
             </span>

@@ -51,6 +51,8 @@ export const homePaperScreen = {
 
 export const lookBackScreen = {
   whoSaidWhat: 'Who said what',
+  fromPaper: (number: number) =>
+    `Marked on paper and typed in: grid ${number}. The order of turns and the times are a guess.`,
   tapAnswerSee: 'Tap an answer to see all of it, or to correct it. We keep what it was before.',
   noAnswerMarked: 'No answers were marked in this session.',
   noTurn: (list: string) => `No turn today: ${list}.`,
@@ -83,4 +85,32 @@ export const lookBackScreen = {
 
 export const sessionLines = {
   notFinished: ' · not finished',
+  fromPaper: (number: number) => ` · from paper, grid ${number}`,
+} as const;
+
+export const fromPaper = {
+  marked: 'Marked on paper? The number on the grid:',
+  number: 'such as 12',
+  typeItIn: 'Type it in',
+} as const;
+
+export const paperScreen = {
+  typeIn: (number: number) => `Grid ${number}`,
+  printedOn: (day: string) => `printed on ${day}`,
+  already: 'This grid is typed in already.',
+  lookBackAtIt: 'Look back at it',
+  how: 'Go along the boxes as they are on the paper: 1 on own, 2 with help, 3 not yet, 4 no reply, 5 doesn’t count. Space leaves a box empty, Enter goes to the next line, Backspace takes a mark back. Or tap a box, then a mark. What you type stays on this device until you keep it.',
+  whichDay: 'When did you play?',
+  markedBy: 'Marked by (initials)',
+  keep: (marks: number) => (marks === 1 ? 'Keep 1 mark' : `Keep ${marks} marks`),
+  serverCannotReached: 'We can’t reach the server. What you typed is still here: try again in a moment.',
+} as const;
+
+export const paperGrid = {
+  marks: 'Marks',
+  name: 'Name',
+  turn: (n: number) => `Turn ${n}`,
+  gridFor: (name: string) => `Grid for ${name}`,
+  box: (name: string, word: string, mark: string) => `${name}, ${word}: ${mark}`,
+  nothing: 'nothing marked',
 } as const;

@@ -1,46 +1,24 @@
 import { clsx } from 'clsx';
 import { format, parseISO } from 'date-fns';
-import Link from 'next/link';
 import { WAY_WORDS } from '@/core/sessions/running-order';
 import type { PrintedPlan } from '@/server/plans/printed-plan';
 import type { ShownRound } from '@/server/plans/plan-shown';
 import { cautionLines } from '../kit/cautions';
 import { Plant } from '../kit/plant';
 import { PictureCards } from '../words/picture-cards';
-import { PrintButton } from '../words/print-button';
+import { PrintTabs } from './print-tabs';
+import { TickGrid } from './tick-grid';
 import { sure } from '@/core/sure';
-import { printedPlanScreen as say } from './text';
+import { printedPlanScreen as say, tickGrid } from './text';
 
-export const PAPERS = [
-  { id: 'page', name: say.pageWall },
-  { id: 'grid', name: say.tickGrid },
-  { id: 'cards', name: say.pictureCards },
-] as const;
-export type Paper = (typeof PAPERS)[number]['id'];
+export const PAPERS = ['page', 'grid', 'cards'] as const;
+export type Paper = (typeof PAPERS)[number];
 
 /** A plan on paper: a page to lead from, a grid to mark on, cards to cut out. */
 export function PrintedPlanScreen({ plan, as }: { plan: PrintedPlan; as: Paper }) {
   return (
     <main className="mx-auto max-w-[60rem] px-4 py-6 print:max-w-none print:p-0 print:text-[0.8rem]">
-      <nav aria-label={say.printing} className="mb-6 flex flex-wrap items-center gap-3 print:hidden">
-        <Link className="quiet px-1" href={`/plan/${plan.id}`}>
-          {say.thePlan}
-        </Link>
-        {PAPERS.map(({ id, name }) => (
-          <Link
-            key={id}
-            href={`/print/plans/${plan.id}?as=${id}`}
-            aria-current={as === id ? 'page' : undefined}
-            className={clsx(
-              'flex min-h-12 items-center rounded-full border px-4',
-              as === id ? 'border-ink bg-ink text-card' : 'border-line-strong bg-card',
-            )}
-          >
-            {name}
-          </Link>
-        ))}
-        <PrintButton />
-      </nav>
+      <PrintTabs planId={plan.id} at={as} />
       <header className={`mb-4 ${as === 'cards' ? 'print:hidden' : ''}`}>
         <h1 className="text-4xl wrap-anywhere print:text-2xl">{plan.plan.title}</h1>
         <p className="text-muted">
@@ -157,74 +135,17 @@ function Said({ round }: { readonly round: ShownRound }) {
   );
 }
 
-/** Six empty rows, to write names in. */
-const NOBODY = Array.from({ length: 6 }, () => ({ id: '', name: '', plant: null }));
+/** Six empty rows, to write names in: nobody is here who has a line of their own. */
+const NOBODY = Array.from({ length: 6 }, () => '');
 
-/** Names down, items across, a box for each: for when there is no device. */
-function Grid({ plan }: { plan: PrintedPlan }) {
-  const rows = plan.children.length ? plan.children : NOBODY;
-  return (
-    <>
-      {plan.shown.rounds.map((round) => (
-        <section key={round.id} className="mb-6 break-inside-avoid">
-          <h2 className="mb-1 text-xl">
-            {round.name} {!round.own.length && <span className={SMALL}>{round.step}</span>}
-          </h2>
-          <div className="overflow-x-auto" tabIndex={0} aria-label={say.gridFor(round.name)}>
-            <table className="w-full border-collapse text-left">
-              <thead>
-                <tr>
-                  <th className="w-36 border border-line-strong px-2 py-1 font-word">{say.name}</th>
-                  {headsOf(round).map((head) => (
-                    <th key={head} className={HEAD}>
-                      {head}
-                    </th>
-                  ))}
-                </tr>
-              </thead>
-              <tbody>
-                {rows.map((child, i) => (
-                  <Row key={i} child={child} round={round} />
-                ))}
-              </tbody>
-            </table>
-          </div>
-        </section>
-      ))}
-      <p className="text-sm">{say.markOwnH}</p>
-    </>
-  );
-}
-
-const SMALL = 'font-sans text-base font-normal text-muted';
-const HEAD = 'border border-line-strong px-1.5 py-1 align-bottom font-word text-base font-bold wrap-anywhere';
-
-/** What stands over the boxes: the words; where each child has their own, the turns. */
-function headsOf({ own, items }: ShownRound): string[] {
-  if (!own.length) return items.map((i) => i.label);
-  const most = Math.max(...own.map((o) => o.items.length), 1);
-  return Array.from({ length: most }, (_, turn) => say.turn(turn + 1));
-}
-
-interface RowProps {
-  readonly child: PrintedPlan['children'][number];
-  readonly round: ShownRound;
-}
-
-/** A child’s boxes; their own words stand in them, where they have some. */
-function Row({ child: { id, name, plant }, round }: RowProps) {
-  const own = round.own.find((o) => o.childId === id);
-  const boxes = round.own.length ? headsOf(round).map((_, i) => own?.items[i]?.label ?? '') : round.items.map(() => '');
-  return (
-    <tr>
-      <th scope="row" className="h-10 border border-line-strong px-2 font-word font-normal wrap-anywhere print:h-7">
-        {plant && <Plant id={plant} />} {name || <span className="sr-only">{say.aChild}</span>}
-      </th>
-      {boxes.map((word, i) => (
-        <td key={i} className="border border-line-strong px-1.5 align-top font-word wrap-anywhere">
-          {word}
-        </td>
-      ))}
-    </tr>
-  );
-}
+/** A box for each item, to mark by hand, without a number: there is nobody to type it in for. */
+const Grid = ({ plan }: { plan: PrintedPlan }) => (
+  <>
+    {plan.shown.rounds.map(({ id, name, step, items }) => {
+      const boxes = items.map((i) => i.label);
+      const rows = NOBODY.map((nobody) => ({ name: nobody, plant: null, boxes }));
+      return <TickGrid key={id} round={{ name, step, own: false, rows }} />;
+    })}
+    <p className="text-sm">{tickGrid.markOwnH}</p>
+  </>
+);

@@ -135,15 +135,9 @@ export const plansScreen = {
 } as const;
 
 export const printedPlanScreen = {
-  turn: (n: number) => `Turn ${n}`,
   saidIs: (say: string, expected: string) => `${say} → ${expected}`,
   nameCards: 'Name cards',
   model: (word: string) => `(Model “${word}” first.)`,
-  pageWall: 'One page for the wall',
-  tickGrid: 'Tick grid',
-  pictureCards: 'Picture cards',
-  thePlan: 'The plan',
-  printing: 'Printing',
   min: (groupName: string, minutes: number) => `${groupName} · ${minutes} min`,
   minLine: 'min',
   turns: 'Turns.',
@@ -151,10 +145,29 @@ export const printedPlanScreen = {
   nothingButVoice: 'just your voice',
   saySoundsAlone: (mirror: string) =>
     `${mirror} When you say a sound alone, keep it short and pure, without an “uh”. A child’s pronunciation or accent never counts as a mistake.`,
+} as const;
+
+export const printTabs = {
+  pageWall: 'One page for the wall',
+  tickGrid: 'Tick grid',
+  pictureCards: 'Picture cards',
+  thePlan: 'The plan',
+  printing: 'Printing',
+} as const;
+
+export const tickGrid = {
+  turn: (n: number) => `Turn ${n}`,
   name: 'Name',
   aChild: 'a child',
   gridFor: (name: string) => `Grid for ${name}`,
-  markOwnH: 'Mark with: ✓ on own · H with help · – not yet · ○ no reply · × doesn’t count. No reply isn’t a mistake.',
+  markOwnH:
+    'Mark with: ✓ on own (1) · H with help (2) · ○ not yet (3) · – no reply (4) · × doesn’t count (5). No reply isn’t a mistake.',
+} as const;
+
+export const printedPaperScreen = {
+  number: 'Grid number',
+  afterwards: (number: number) => `Back at a screen: Look back, “Marked on paper?”, grid ${number}.`,
+  typeItIn: 'Type it in',
 } as const;
 
 export const roundDialog = {

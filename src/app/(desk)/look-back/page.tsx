@@ -4,6 +4,7 @@ import { currentGroup } from '@/actions/current-group';
 import { guarded } from '@/app/guarded';
 import { listSessions } from '@/server/sessions/look-back';
 import { Empty } from '@/ui/kit/message';
+import { FromPaper } from '@/ui/look-back/from-paper';
 import { SessionLines } from '@/ui/look-back/session-lines';
 import { deskLookBack as say } from '../../text';
 
@@ -15,6 +16,7 @@ export default guarded(async () => {
   return (
     <>
       <h1 className="mb-5 text-4xl">{say.whatPlayed(group.name)}</h1>
+      <FromPaper />
       {sessions.length ? (
         <SessionLines sessions={sessions} />
       ) : (

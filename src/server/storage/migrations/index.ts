@@ -12,6 +12,7 @@ import * as mixed from './0009-mixed';
 import * as shapes from './0010-shapes';
 import * as plants from './0011-plants';
 import * as pebbles from './0012-pebbles';
+import * as papers from './0013-papers';
 
 interface Migration {
   up(parameters: { context: QueryInterface }): Promise<void>;
@@ -31,6 +32,7 @@ const MIGRATIONS: readonly { name: string; migration: Migration }[] = [
   { name: '0010-shapes', migration: shapes },
   { name: '0011-plants', migration: plants },
   { name: '0012-pebbles', migration: pebbles },
+  { name: '0013-papers', migration: papers },
 ];
 
 /** Brings a database file up to date; does nothing where it is. */

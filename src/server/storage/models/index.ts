@@ -40,6 +40,23 @@ export interface SessionRow {
   finished_at: number | null;
   /** Its log has grown since its answers were read last. */
   stale: 0 | 1;
+  /** The number of the paper it was typed in from. */
+  paper: number | null;
+}
+/** A tick grid as it was printed. */
+export interface PaperRow {
+  number: number;
+  group_id: string;
+  plan_id: string;
+  title: string;
+  letters: 0 | 1;
+  rounds: string;
+  children: string;
+  accent: string;
+  conventions: string;
+  made_at: number;
+  /** The session it was typed in as. */
+  session_id: string | null;
 }
 export interface PlanRow {
   id: string;
@@ -204,6 +221,7 @@ export interface Models {
   /** Words a group does not want to hear; the table is called put_aside. */
   readonly putAside: Table<PutAsideRow>;
   readonly plans: Table<PlanRow>;
+  readonly papers: Table<PaperRow>;
   readonly readings: Table<ReadingRow>;
   readonly evidence: Table<EvidenceRow>;
   readonly heardSounds: Table<HeardSoundsRow>;
@@ -216,12 +234,13 @@ type Column = (typeof COLUMNS)[keyof typeof COLUMNS];
 const COLUMNS = {
   key: { type: DataTypes.TEXT, allowNull: false, primaryKey: true },
   only: { type: DataTypes.INTEGER, allowNull: false, primaryKey: true },
+  counted: { type: DataTypes.INTEGER, allowNull: false, primaryKey: true, autoIncrement: true },
   text: { type: DataTypes.TEXT, allowNull: false },
   maybe: { type: DataTypes.TEXT, allowNull: true },
   whole: { type: DataTypes.INTEGER, allowNull: false },
   maybeWhole: { type: DataTypes.INTEGER, allowNull: true },
 } as const;
-const { key, only, text, maybe, whole, maybeWhole } = COLUMNS;
+const { key, only, counted, text, maybe, whole, maybeWhole } = COLUMNS;
 
 type ColumnsOf<Row> = Record<keyof Row & string, Column>;
 
@@ -261,6 +280,21 @@ const SESSIONS: ColumnsOf<SessionRow> = {
   started_at: whole,
   finished_at: maybeWhole,
   stale: whole,
+  paper: maybeWhole,
+};
+
+const PAPERS: ColumnsOf<PaperRow> = {
+  number: counted,
+  group_id: text,
+  plan_id: text,
+  title: text,
+  letters: whole,
+  rounds: text,
+  children: text,
+  accent: text,
+  conventions: text,
+  made_at: whole,
+  session_id: maybe,
 };
 
 const SESSION_CHILDREN: ColumnsOf<SessionChildRow> = { session_id: key, child_id: key, position: whole };
@@ -416,6 +450,7 @@ export function defineModels(sequelize: Sequelize): Models {
     putAside: table('put_aside', PUT_ASIDE),
     taughtSounds: table('taught_sounds', TAUGHT_SOUNDS),
     plans: table('plans', PLANS),
+    papers: table('papers', PAPERS),
     readings: table('readings', READINGS),
     evidence: table('evidence', EVIDENCE),
     heardSounds: table('heard_sounds', HEARD_SOUNDS),

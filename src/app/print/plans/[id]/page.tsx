@@ -15,9 +15,6 @@ interface Props {
 export default guarded(async ({ params, searchParams }: Props) => {
   const asked = (await searchParams).as;
   return (
-    <PrintedPlanScreen
-      plan={await printedPlan((await params).id)}
-      as={PAPERS.find((p) => p.id === asked)?.id ?? 'page'}
-    />
+    <PrintedPlanScreen plan={await printedPlan((await params).id)} as={PAPERS.find((p) => p === asked) ?? 'page'} />
   );
 });

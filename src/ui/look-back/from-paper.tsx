@@ -1,0 +1,38 @@
+'use client';
+
+import { useActionState } from 'react';
+import { openPaper } from '@/actions/papers';
+import { Button } from '../kit/button';
+import { Field } from '../kit/field';
+import { ErrorMessage } from '../kit/message';
+import { fromPaper as say } from './text';
+
+/** The way in for a session that was marked on paper: its number. */
+export function FromPaper() {
+  const [{ error, kept }, act, busy] = useActionState(openPaper, {});
+  return (
+    <form action={act} className="mb-6">
+      <div className="flex flex-wrap items-end gap-3">
+        <Field label={say.marked} htmlFor="paper-number">
+          <input
+            id="paper-number"
+            name="number"
+            className="field max-w-32"
+            inputMode="numeric"
+            autoComplete="off"
+            placeholder={say.number}
+            defaultValue={kept ?? ''}
+          />
+        </Field>
+        <Button type="submit" disabled={busy}>
+          {say.typeItIn}
+        </Button>
+      </div>
+      {error && (
+        <div className="mt-3">
+          <ErrorMessage>{error}</ErrorMessage>
+        </div>
+      )}
+    </form>
+  );
+}

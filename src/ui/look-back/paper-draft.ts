@@ -1,0 +1,28 @@
+/** What is typed in from a paper and not kept yet, on this device alone. */
+export interface PaperDraft {
+  readonly marks: string;
+  readonly day: string;
+  readonly by: string;
+}
+
+const placeOf = (number: number): string => `bouncy-echo-paper-${number}`;
+
+/** What was typed before; empty where there is nothing, or it cannot be read. */
+export function draftOf(number: number): Partial<PaperDraft> {
+  try {
+    const kept: unknown = JSON.parse(localStorage.getItem(placeOf(number)) ?? '{}');
+    return typeof kept === 'object' && kept !== null ? kept : {};
+  } catch {
+    return {};
+  }
+}
+
+/** Keeps it, or lets go of it. */
+export function keepDraft(number: number, draft: PaperDraft | null): void {
+  try {
+    if (draft) localStorage.setItem(placeOf(number), JSON.stringify(draft));
+    else localStorage.removeItem(placeOf(number));
+  } catch {
+    // Kept for this page alone.
+  }
+}

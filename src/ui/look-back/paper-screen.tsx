@@ -1,0 +1,120 @@
+'use client';
+
+import { format } from 'date-fns';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useEffect, useState, useSyncExternalStore, useTransition } from 'react';
+import { keepTyped } from '@/actions/papers';
+import type { Sheet } from '@/server/sessions/papers';
+import { Button, buttonLook } from '../kit/button';
+import { Field } from '../kit/field';
+import { ErrorMessage } from '../kit/message';
+import { deviceNow } from '../play/run/device';
+import { draftOf, keepDraft } from './paper-draft';
+import { PaperGrid } from './paper-grid';
+import { asLines, asText, markedIn, typingOf } from './paper-typing';
+import { paperScreen as say } from './text';
+
+interface PaperProps {
+  readonly sheet: Sheet;
+  /** As an input has it. */
+  readonly today: string;
+}
+
+const never = () => () => undefined;
+
+/** A tick grid that was marked on paper, typed in box by box as it lies on the table. */
+export function PaperScreen({ sheet, today }: PaperProps) {
+  // What was typed before is on this device, so the boxes are drawn once the page is there.
+  const there = useSyncExternalStore(
+    never,
+    () => true,
+    () => false,
+  );
+  return (
+    <>
+      <h1 className="text-4xl wrap-anywhere">{say.typeIn(sheet.number)}</h1>
+      <p className="mt-1 text-lg text-muted">
+        {sheet.title} · {sheet.groupName} · {say.printedOn(format(sheet.madeAt, 'EEEE d MMMM'))}
+      </p>
+      {sheet.sessionId && (
+        <>
+          <p className="mt-4 mb-3 text-lg">{say.already}</p>
+          <Link className={buttonLook({ kind: 'action' })} href={`/look-back/${sheet.sessionId}`}>
+            {say.lookBackAtIt}
+          </Link>
+        </>
+      )}
+      {!sheet.sessionId && there && <Typed sheet={sheet} today={today} />}
+    </>
+  );
+}
+
+function Typed({ sheet: { number, rounds }, today }: PaperProps) {
+  const router = useRouter();
+  const [widths] = useState(() => rounds.map((r) => r.rows.map((row) => row.boxes.length)));
+  const [before] = useState(() => draftOf(number));
+  const [typing, setTyping] = useState(() => typingOf(widths, before.marks));
+  const [day, setDay] = useState(before.day ?? today);
+  const [by, setBy] = useState(before.by ?? deviceNow().by);
+  const [error, setError] = useState<string | null>(null);
+  const [busy, begin] = useTransition();
+  const marks = asText(typing);
+  useEffect(() => {
+    if (marks.trim()) keepDraft(number, { marks, day, by });
+  }, [number, marks, day, by]);
+  const keep = (): void =>
+    begin(async () => {
+      const kept = await keepTyped(number, { day, by, marks: asLines(typing, widths) }).catch(() => ({
+        ok: false as const,
+        error: say.serverCannotReached,
+      }));
+      setError(kept.ok ? null : kept.error);
+      if (!kept.ok) return;
+      keepDraft(number, null);
+      router.push(`/look-back/${kept.value}`);
+    });
+  return (
+    <>
+      <p className="mt-3 max-w-3xl leading-snug">{say.how}</p>
+      <PaperGrid rounds={rounds} typing={typing} onTyping={setTyping} />
+      <form
+        className="mt-6 flex flex-wrap items-end gap-4"
+        onSubmit={(event) => {
+          event.preventDefault();
+          keep();
+        }}
+      >
+        <Field label={say.whichDay} htmlFor="day">
+          <input
+            id="day"
+            type="date"
+            className="field"
+            value={day}
+            max={today}
+            required
+            onChange={(event) => setDay(event.target.value)}
+          />
+        </Field>
+        <Field label={say.markedBy} htmlFor="by">
+          <input
+            id="by"
+            className="field"
+            maxLength={24}
+            autoComplete="off"
+            value={by}
+            onChange={(event) => setBy(event.target.value)}
+          />
+        </Field>
+        <Button kind="action" type="submit" disabled={busy}>
+          {say.keep(markedIn(typing))}
+        </Button>
+      </form>
+      {error && (
+        <div className="mt-4">
+          <ErrorMessage>{error}</ErrorMessage>
+        </div>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,51 @@
+'use client';
+
+import { clsx } from 'clsx';
+import Link from 'next/link';
+import { useActionState } from 'react';
+import { printTickGrid } from '@/actions/papers';
+import { ErrorMessage } from '../kit/message';
+import { PrintButton } from '../words/print-button';
+import { printTabs as say } from './text';
+
+const tab = (on: boolean): string =>
+  clsx(
+    'flex min-h-12 items-center rounded-full border px-4',
+    on ? 'border-ink bg-ink text-card' : 'border-line-strong bg-card',
+  );
+
+/** What of a plan goes on paper. The tick grid gets a number, so it is made when it is asked for. */
+export function PrintTabs({ planId, at }: { readonly planId: string; readonly at: 'page' | 'grid' | 'cards' }) {
+  const [{ error }, act, busy] = useActionState(printTickGrid, {});
+  const link = (as: 'page' | 'cards', name: string) => (
+    <Link
+      href={`/print/plans/${planId}?as=${as}`}
+      aria-current={at === as ? 'page' : undefined}
+      className={tab(at === as)}
+    >
+      {name}
+    </Link>
+  );
+  return (
+    <nav aria-label={say.printing} className="mb-6 flex flex-wrap items-center gap-3 print:hidden">
+      <Link className="quiet px-1" href={`/plan/${planId}`}>
+        {say.thePlan}
+      </Link>
+      {link('page', say.pageWall)}
+      <form action={act}>
+        <input type="hidden" name="plan" value={planId} />
+        <button
+          type="submit"
+          disabled={busy}
+          aria-current={at === 'grid' ? 'page' : undefined}
+          className={tab(at === 'grid')}
+        >
+          {say.tickGrid}
+        </button>
+      </form>
+      {link('cards', say.pictureCards)}
+      <PrintButton />
+      {error && <ErrorMessage>{error}</ErrorMessage>}
+    </nav>
+  );
+}

@@ -1,0 +1,51 @@
+import { Plant } from '../kit/plant';
+import type { SheetRound } from '@/server/sessions/papers';
+import { tickGrid as say } from './text';
+
+const HEAD = 'border border-line-strong px-1.5 py-1 align-bottom font-word text-base font-bold wrap-anywhere';
+const SMALL = 'font-sans text-base font-normal text-muted';
+
+/** A round on paper: names down, items across, a box for each; a child’s own words stand in their boxes. */
+export function TickGrid({ round }: { readonly round: SheetRound }) {
+  const { name, step, own, rows } = round;
+  const boxes = Math.max(1, ...rows.map((r) => r.boxes.length));
+  const heads = own ? Array.from({ length: boxes }, (_, i) => say.turn(i + 1)) : (rows[0]?.boxes ?? []);
+  return (
+    <section className="mb-6 break-inside-avoid">
+      <h2 className="mb-1 text-xl">
+        {name} {!own && <span className={SMALL}>{step}</span>}
+      </h2>
+      <div className="overflow-x-auto" tabIndex={0} aria-label={say.gridFor(name)}>
+        <table className="w-full border-collapse text-left">
+          <thead>
+            <tr>
+              <th className="w-36 border border-line-strong px-2 py-1 font-word">{say.name}</th>
+              {heads.map((head, i) => (
+                <th key={i} className={HEAD}>
+                  {head}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {rows.map((row, i) => (
+              <tr key={i}>
+                <th
+                  scope="row"
+                  className="h-10 border border-line-strong px-2 font-word font-normal wrap-anywhere print:h-7"
+                >
+                  {row.plant && <Plant id={row.plant} />} {row.name || <span className="sr-only">{say.aChild}</span>}
+                </th>
+                {heads.map((_, box) => (
+                  <td key={box} className="border border-line-strong px-1.5 align-top font-word wrap-anywhere">
+                    {own ? (row.boxes[box] ?? '') : ''}
+                  </td>
+                ))}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+    </section>
+  );
+}
