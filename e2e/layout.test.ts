@@ -2,6 +2,7 @@ import type { Browser, Page } from 'playwright-core';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { seeded, shuffle } from '../src/core/random';
 import { times } from '../src/core/testing/deep';
+import type { StoredRound } from '../src/core/sessions/stored-round';
 import { sure } from '../src/core/sure';
 import { addNames, openPage, type App } from './support/app';
 import { violations } from './support/axe';
@@ -53,13 +54,32 @@ beforeAll(async () => {
 });
 afterAll(() => put.close());
 
+/** How a round is dealt: the same for all, each their own step, or where a child is looked for. */
+type Dealt = 'same' | 'own' | 'find';
+
+/** The round of an item, dealt so; of a game there are enough long items for two steps. */
+const dealtAs =
+  (long: Long, dealt: Dealt) =>
+  (childIds: readonly string[]): StoredRound[] => {
+    const round = roundOf(long);
+    const { key } = long.item;
+    const own = childIds.map((childId) => ({ childId, step: long.step.id, items: [key], spares: [key] }));
+    if (dealt === 'own') return [{ ...round, own }];
+    if (dealt === 'same') return [round];
+    const alike = all.filter((l) => l.task === long.task && l.accent === long.accent && l.step === long.step);
+    const keys = [...new Set([key, ...alike.map((l) => l.item.key)])];
+    const step = { step: long.step.id, does: 'blend words', hard: 0, guess: 0, keys: [...keys, ...keys] };
+    const find = { steps: [{ ...step, hard: -1 }, step, { ...step, hard: 1 }], expected: { middle: 0, spread: 2 } };
+    return [{ ...round, way: 'check', find }];
+  };
+
 /** Plays to the second turn: the first was marked with help, so there is something to undo and more to say of it. */
-async function openTurn(page: Page, long: Long): Promise<void> {
-  const id = await put.put([roundOf(long)], long.accent);
+async function openTurn(page: Page, long: Long, dealt: Dealt = 'same'): Promise<void> {
+  const id = await put.put(dealtAs(long, dealt), long.accent);
   await page.goto(`${app.url}/play/${id}`);
   await page.getByRole('button', { name: /^Done –/ }).click();
   await page
-    .getByRole('button', { name: /^(With help|Finish: )/ })
+    .getByRole('button', { name: dealt === 'find' ? /^On own/ : /^(With help|Finish: )/ })
     .first()
     .click();
   await page.getByRole('button', { name: /^Undo: / }).waitFor();
@@ -67,9 +87,9 @@ async function openTurn(page: Page, long: Long): Promise<void> {
 }
 
 /** What is wrong with one item on all screens in all modes. */
-async function faultsOf(page: Page, long: Long): Promise<string[]> {
+async function faultsOf(page: Page, long: Long, dealt: Dealt = 'same'): Promise<string[]> {
   const faults: string[] = [];
-  await openTurn(page, long);
+  await openTurn(page, long, dealt);
   for (const { name, text, covered } of MODES) {
     await textSize(page, text);
     if (covered) await page.keyboard.press('h');
@@ -91,6 +111,19 @@ describe(`what a turn needs is in sight: ${chosen.length} items × ${SIZES.lengt
     const { page, trouble } = await openPage(browser);
     const faults: string[] = [];
     for (const long of chosen) faults.push(...(await faultsOf(page, long)));
+    expect(faults).toEqual([]);
+    expect(trouble).toEqual([]);
+    await page.context().close();
+  });
+
+  test.each(['own', 'find'] as const)('the same where a round is dealt otherwise: %s', async (dealt) => {
+    const { page, trouble } = await openPage(browser);
+    const faults: string[] = [];
+    for (const game of ['blending', 'segmenting'])
+      for (const by of ['sounds', 'chips']) {
+        const long = sure(all.find((l) => l.task.id === game && l.by === by) ?? all.find((l) => l.task.id === game));
+        faults.push(...(await faultsOf(page, long, dealt)));
+      }
     expect(faults).toEqual([]);
     expect(trouble).toEqual([]);
     await page.context().close();

@@ -8,7 +8,7 @@ import { violations } from './support/axe';
 import { onStage } from './support/stage';
 
 const NAMES = ['Ottilie', 'Idris', 'Wren', 'Kofi', 'Saoirse', 'Maeve', 'Tomasz', 'Priya'];
-const WORDS = ['sun', 'map', 'leg', 'net', 'pin', 'mug', 'bed', 'sock', 'fan', 'lid'];
+const WORDS = ['sun', 'map', 'leg', 'net', 'moon', 'mug', 'fish', 'sock', 'fan', 'lid'];
 
 let app: App;
 let browser: Browser;
@@ -59,6 +59,7 @@ async function printed(page: Page): Promise<number> {
   await page.getByRole('button', { name: 'Tick grid' }).click();
   await page.waitForURL(/print\/papers\/\d+$/);
   expect(await page.getByRole('rowheader').count()).toBe(NAMES.length);
+  expect(await page.getByRole('columnheader').count()).toBe(WORDS.length + 1);
   expect(await violations(page)).toEqual([]);
   const pdf = (await page.pdf({ format: 'A4' })).toString('latin1');
   expect([...pdf.matchAll(/\/Type\s*\/Page\b/g)].length, 'one page').toBe(1);

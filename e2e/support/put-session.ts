@@ -6,12 +6,15 @@ import type { AccentId } from '../../src/core/phonology/accents';
 import type { StoredRound } from '../../src/core/sessions/stored-round';
 import { sure } from '../../src/core/sure';
 
+/** Rounds for the children of a group, in the order of its list. */
+type RoundsFor = (childIds: readonly string[]) => readonly StoredRound[];
+
 /** A way to put sessions into a file that is being served, with items of the test's choice. */
 export function openFile(file: string) {
   const db = new Sequelize({ dialect: 'sqlite', storage: file, logging: false, dialectModule: sqlite3 });
   return {
-    /** Puts a session of the first group's children there and gives its id. */
-    async put(rounds: readonly StoredRound[], accent: AccentId): Promise<string> {
+    /** Puts a session of the first group's children there and gives its id. What is dealt to whom may ask who they are. */
+    async put(made: readonly StoredRound[] | RoundsFor, accent: AccentId): Promise<string> {
       const [group] = await db.query<{ id: string }>('SELECT id FROM groups ORDER BY position LIMIT 1', {
         type: QueryTypes.SELECT,
       });
@@ -20,6 +23,7 @@ export function openFile(file: string) {
         type: QueryTypes.SELECT,
       });
       const id = randomUUID();
+      const rounds = typeof made === 'function' ? made(children.map((child) => child.id)) : made;
       await db.query(
         `INSERT INTO sessions (id, group_id, title, letters, rounds, accent, conventions, started_at, stale)
          VALUES (?, ?, 'Layout', 0, ?, ?, ?, ?, 0)`,

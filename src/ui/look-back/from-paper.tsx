@@ -3,7 +3,6 @@
 import { useActionState } from 'react';
 import { openPaper } from '@/actions/papers';
 import { Button } from '../kit/button';
-import { Field } from '../kit/field';
 import { ErrorMessage } from '../kit/message';
 import { fromPaper as say } from './text';
 
@@ -12,18 +11,19 @@ export function FromPaper() {
   const [{ error, kept }, act, busy] = useActionState(openPaper, {});
   return (
     <form action={act} className="mb-6">
-      <div className="flex flex-wrap items-end gap-3">
-        <Field label={say.marked} htmlFor="paper-number">
-          <input
-            id="paper-number"
-            name="number"
-            className="field max-w-32"
-            inputMode="numeric"
-            autoComplete="off"
-            placeholder={say.number}
-            defaultValue={kept ?? ''}
-          />
-        </Field>
+      <label htmlFor="paper-number" className="mb-1.5 block">
+        {say.marked}
+      </label>
+      <div className="flex gap-3">
+        <input
+          id="paper-number"
+          name="number"
+          className="field max-w-32"
+          inputMode="numeric"
+          autoComplete="off"
+          placeholder={say.number}
+          defaultValue={kept ?? ''}
+        />
         <Button type="submit" disabled={busy}>
           {say.typeItIn}
         </Button>

@@ -145,7 +145,8 @@ function Cell({ at, name, word, shown, typing, onBox }: CellProps) {
         tabIndex={here ? 0 : -1}
         aria-label={say.box(name, word, outcome ? OUTCOME_WORDS[outcome] : say.nothing)}
         className={clsx(
-          'flex min-h-12 w-full min-w-12 flex-col items-center justify-center border px-1 text-sm leading-tight',
+          'flex min-h-12 w-full min-w-12 scroll-mt-4 scroll-mb-28 flex-col items-center justify-center border px-1',
+          'text-sm leading-tight',
           here ? 'relative z-[1] border-ink bg-marigold-soft outline-2 outline-ink' : 'border-line-strong bg-card',
         )}
         onClick={() => onBox(at)}

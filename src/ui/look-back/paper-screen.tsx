@@ -76,7 +76,9 @@ function Typed({ sheet: { number, rounds }, today }: PaperProps) {
     });
   return (
     <>
-      <p className="mt-3 max-w-3xl leading-snug">{say.how}</p>
+      <p className="mt-3 max-w-3xl leading-snug">
+        {say.how} <span className="hidden sm:inline">{say.keys}</span>
+      </p>
       <PaperGrid rounds={rounds} typing={typing} onTyping={setTyping} />
       <form
         className="mt-6 flex flex-wrap items-end gap-4"

@@ -95,11 +95,12 @@ export const fromPaper = {
 } as const;
 
 export const paperScreen = {
-  typeIn: (number: number) => `Grid ${number}`,
+  typeIn: (number: number) => `Type in grid ${number}`,
   printedOn: (day: string) => `printed on ${day}`,
   already: 'This grid is typed in already.',
   lookBackAtIt: 'Look back at it',
-  how: 'Go along the boxes as they are on the paper: 1 on own, 2 with help, 3 not yet, 4 no reply, 5 doesn’t count. Space leaves a box empty, Enter goes to the next line, Backspace takes a mark back. Or tap a box, then a mark. What you type stays on this device until you keep it.',
+  how: 'Tap a box, then its mark. Each mark goes on to the next box. What you type stays on this device until you keep it.',
+  keys: 'With keys: 1 to 5 for the marks below, Space to leave a box empty, Enter for the next line, Backspace to take a mark back.',
   whichDay: 'When did you play?',
   markedBy: 'Marked by (initials)',
   keep: (marks: number) => (marks === 1 ? 'Keep 1 mark' : `Keep ${marks} marks`),
