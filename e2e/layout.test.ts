@@ -94,7 +94,7 @@ async function faultsOf(page: Page, long: Long, dealt: Dealt = 'same'): Promise<
     await textSize(page, text);
     if (covered) await page.keyboard.press('h');
     for (const size of SIZES)
-      for (const fault of await faultsAt(page, size))
+      for (const fault of await faultsAt(page, size, dealt === 'find' ? 4 : 5))
         faults.push(`${long.task.id}/${long.step.id} “${long.item.key}” ${size.join('×')}, ${name}: ${fault}`);
     if (covered) await page.keyboard.press('h');
   }

@@ -154,22 +154,22 @@ const meeting = (of: readonly Seen[]): string[] =>
   );
 
 /** Parts that have to be there. */
-function missing({ seen, covered, hunting, telling }: Measured): string[] {
+function missing({ seen, covered, hunting, telling }: Measured, expected: number): string[] {
   const needed = ['who', 'say', 'word', 'mark', 'undo', 'top', ...(covered || hunting || telling ? [] : ['answer'])];
   const marks = seen.filter((s) => s.part === 'mark' && s.kind === 'box').length;
   return [
     ...needed.filter((part) => !seen.some((s) => s.part === part)).map((part) => `${part} is not there`),
-    ...(marks < (hunting ? 2 : 5) ? ['a mark is missing'] : []),
+    ...(marks < (hunting ? 2 : expected) ? ['a mark is missing'] : []),
   ];
 }
 
 /** What is wrong with a turn as it stands: missing, cut, covered, laid over something else, or to be scrolled to. */
-function faultsIn(measured: Measured): string[] {
+function faultsIn(measured: Measured, marks: number): string[] {
   const { seen, spilling, page, screen } = measured;
   // Where a list scrolls in itself its part is as large as it is; what stands in the parts is looked at one by one.
   const whole = seen.filter((s) => s.kind !== 'box' || !['say', 'word', 'answer', 'top'].includes(s.part));
   return [
-    ...missing(measured),
+    ...missing(measured, marks),
     ...whole.filter(isOut).map((s) => `${named(s)} is cut`),
     ...whole.flatMap((s) => (s.covered === null ? [] : [`${named(s)} is covered by ${s.covered}`])),
     ...meeting(seen.filter((s) => s.kind === 'box')),
@@ -189,11 +189,14 @@ const settled = (page: Page): Promise<void> =>
       }),
   );
 
-/** What is wrong with the turn at one size of the screen. */
-export async function faultsAt(page: Page, [width, height]: readonly [number, number]): Promise<string[]> {
+/**
+ * What is wrong with the turn at one size of the screen.
+ * @param marks how many there must be: four where nobody is helped
+ */
+export async function faultsAt(page: Page, [width, height]: readonly [number, number], marks = 5): Promise<string[]> {
   await page.setViewportSize({ width, height });
   await settled(page);
-  return [...new Set(faultsIn(await page.evaluate(measure, PARTS)))];
+  return [...new Set(faultsIn(await page.evaluate(measure, PARTS), marks))];
 }
 
 /** The size of text a person has chosen for all pages: 16 px is usual. */

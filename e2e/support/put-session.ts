@@ -13,7 +13,7 @@ type RoundsFor = (childIds: readonly string[]) => readonly StoredRound[];
 export function openFile(file: string) {
   const db = new Sequelize({ dialect: 'sqlite', storage: file, logging: false, dialectModule: sqlite3 });
   return {
-    /** Puts a session of the first group's children there and gives its id. What is dealt to whom may ask who they are. */
+    /** Puts a session of the first group's children there and gives its id. */
     async put(made: readonly StoredRound[] | RoundsFor, accent: AccentId): Promise<string> {
       const [group] = await db.query<{ id: string }>('SELECT id FROM groups ORDER BY position LIMIT 1', {
         type: QueryTypes.SELECT,

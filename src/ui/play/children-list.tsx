@@ -91,30 +91,30 @@ const inSight = (start: number, size: number, from: number, room: number): numbe
 /** Marks shown beside a name. */
 const SHOWN = 4;
 
+const rowInTurn = (box: HTMLElement): HTMLElement | null =>
+  box.querySelector('[aria-current="true"]')?.closest('li') ?? null;
+
 /** Scrolls a list so that whoever has the turn is seen, with a neighbour on either side. */
-function bringInSight(box: HTMLElement | null): void {
-  const row = box?.querySelector<HTMLElement>('[aria-current="true"]')?.closest('li');
-  if (!box || !row) return;
+function bringInSight(box: HTMLElement): void {
+  const row = rowInTurn(box);
+  if (!row) return;
   const top = inSight(row.offsetTop, row.offsetHeight, box.scrollTop, box.clientHeight);
   const left = inSight(row.offsetLeft, row.offsetWidth, box.scrollLeft, box.clientWidth);
   if (top !== box.scrollTop || left !== box.scrollLeft) box.scrollTo({ top, left });
 }
 
-/** Keeps whoever has the turn in sight: on the next turn, and when the screen is turned. */
+/** Keeps whoever has the turn in sight: on the next turn, when the screen is turned, when a name takes more room. */
 function useInSight(of: string | null, playing: boolean) {
   const list = useRef<HTMLUListElement>(null);
-  // Asked in the frame, which lays the page out anyway.
-  useEffect(() => {
-    const frame = requestAnimationFrame(() => bringInSight(list.current));
-    return () => cancelAnimationFrame(frame);
-  }, [of, playing]);
   useEffect(() => {
     const box = list.current;
     if (!box) return;
+    // Called once the page is laid out: at first, and after each change of the list or of that row.
     const resized = new ResizeObserver(() => bringInSight(box));
-    resized.observe(box);
+    const row = rowInTurn(box);
+    for (const part of row ? [box, row] : [box]) resized.observe(part);
     return () => resized.disconnect();
-  }, []);
+  }, [of, playing]);
   return list;
 }
 

@@ -55,7 +55,7 @@ function Title() {
   const title = useRun((run) => run.round.name);
   const detail = useRun(detailOf);
   return (
-    <p className="min-w-0 font-word text-[1em] leading-tight font-bold">
+    <p className="min-w-min font-word text-[1em] leading-tight font-bold">
       {title}{' '}
       <span className="font-sans text-[0.82em] font-normal text-muted snug:hidden roomy:text-[1em]">{detail}</span>
     </p>
@@ -116,7 +116,7 @@ function Progress() {
   const planned = useRun((run) => run.state.planned);
   const few = planned <= MOST_DOTS;
   return (
-    <p className="flex shrink-0 items-center gap-2" role="img" aria-label={say.turnsDone(done, planned)}>
+    <p className="flex min-w-0 items-center gap-2 roomy:shrink-0" role="img" aria-label={say.turnsDone(done, planned)}>
       {few && (
         <span className="hidden gap-1 roomy:flex">
           {Array.from({ length: planned }, (_, i) => (
@@ -124,7 +124,9 @@ function Progress() {
           ))}
         </span>
       )}
-      <span className={clsx('block h-2 w-16 overflow-hidden rounded-full bg-line', few && 'roomy:hidden')}>
+      <span
+        className={clsx('block h-2 w-16 min-w-3 shrink overflow-hidden rounded-full bg-line', few && 'roomy:hidden')}
+      >
         <span className="block h-full bg-ink" style={{ width: `${(100 * done) / planned}%` }} />
       </span>
       <span className="text-[0.82em] whitespace-nowrap text-muted roomy:text-[1em]">{say.of(done, planned)}</span>
