@@ -33,10 +33,6 @@ async function desk(page) {
   await take(page, 'words');
   await page.goto(`${url}/word/squirrel`);
   await take(page, 'word');
-  await page.goto(`${url}/words/sets`);
-  await take(page, 'sets');
-  await page.goto(`${url}/words/shelf`);
-  await take(page, 'shelf');
   await page.goto(`${url}/sounds`);
   await take(page, 'sounds');
   await page.goto(`${url}/words/sets`);
@@ -48,6 +44,12 @@ async function desk(page) {
   await page.getByRole('link', { name: 'Tuesday: /s/ at the start', exact: true }).click();
   await page.waitForURL(/plan\/./);
   await take(page, 'plan');
+  await page.getByRole('link', { name: 'Print', exact: true }).click();
+  await page.getByRole('button', { name: 'Tick grid' }).click();
+  await page.getByRole('link', { name: 'Type it in' }).click();
+  await page.locator('[data-box="0"]:focus').waitFor();
+  for (const key of '111  3 121412') await page.keyboard.press(key);
+  await take(page, 'paper');
   await page.goto(`${url}/children`);
   await take(page, 'children');
   await page.goto(`${url}/settings`);
@@ -58,6 +60,10 @@ async function desk(page) {
   await take(page, 'child');
   await page.goto(`${url}/children/board`);
   await take(page, 'board');
+  await page.getByRole('button', { name: 'Pages to pass on' }).click();
+  await page.getByRole('menuitem', { name: /half/i }).click();
+  await page.waitForURL(/print\/half-term/);
+  await take(page, 'half-term');
   await page.goto(`${url}/children/ears`);
   await take(page, 'ears');
   await page.goto(`${url}/look-back`);

@@ -9,7 +9,7 @@ import { sure } from '../../core/sure';
 import { slipsOf } from '../answers/kept-evidence';
 import { listGroups, type Group } from '../people/groups';
 import { Problem } from '../storage/problems';
-import { advised, spotWords } from './advised';
+import { advised, spotWords, subjectOf } from './advised';
 import { childPage, summaryOf } from './child-page';
 import { needsOf } from './needs';
 import { papers as say } from './text';
@@ -144,7 +144,9 @@ export async function talkPaper(childId: string, now = Date.now()): Promise<Pape
   const spots = open.slice(0, 3).map((o) => spotWords(o.key, child.accent));
   const missed = child.next.flatMap((n) => {
     const pattern = patterns.find((p) => p.id === n.pattern);
-    return pattern ? [say.oftenMisses(pattern.name || spotWords(pattern.id, child.accent), listed(n.words))] : [];
+    if (!pattern) return [];
+    const often = pattern.id.startsWith('keeps-') ? say.oftenKeeps : say.oftenMisses;
+    return [often(subjectOf(child.accent)(pattern), listed(n.words))];
   });
   const noticed = [...child.notices, ...missed, ...(spots.length ? [say.mayHear(listed(spots))] : [])];
   return {

@@ -88,6 +88,8 @@ export const papers = {
   noticedNothing: 'Nothing stands out.',
   oftenMisses: (what: string, words: string) =>
     `They often miss ${what}${words ? `, so we’re playing with words like ${words}` : ''}.`,
+  oftenKeeps: (what: string, words: string) =>
+    `Often ${what}${words ? `, so we’re playing with words like ${words}` : ''}.`,
   mayHear: (spots: string) =>
     `They don’t always say ${spots}. Many children hear a sound well before they can say it, so we’re finding out in games.`,
   wePlayNext: 'What we’ll play next',
