@@ -160,6 +160,12 @@ const doubtful = (said: readonly Said[]): number => said.filter((s) => s.lost ==
 const ends = (said: readonly Said[]): Said[] =>
   said.filter((s) => s.step === 'segmenting 4-end' && (s.mark === 'on-own' || s.lost === 'first of end'));
 
+function expectOpen(slipped: string, said: readonly Said[], where: string): void {
+  const told = /slipped (once|twice|(\d+) times)/.exec(slipped);
+  expect(told !== null, where).toBe(doubtful(said) > 0);
+  if (told) expect({ once: 1, twice: 2 }[told[1] ?? ''] ?? Number(told[2]), where).toBe(doubtful(said));
+}
+
 function expectHandover(paper: Paper, said: readonly Said[], now: number, where: string): void {
   const [summary = '', seen] = linesUnder(paper, 'What they can do');
   const days = new Set(said.map((s) => s.daysAgo));
@@ -172,10 +178,7 @@ function expectHandover(paper: Paper, said: readonly Said[], now: number, where:
     const since = format(now - Math.max(...days) * DAY_MS, 'd MMMM');
     expect(seen, where).toBe(`Seen on ${days.size === 1 ? 'one day' : `${days.size} days`} since ${since}.`);
   }
-  const slipped = linesUnder(paper, 'What we can’t tell yet').join(' ');
-  const told = /slipped (once|twice|(\d+) times)/.exec(slipped);
-  expect(told !== null, where).toBe(doubtful(said) > 0);
-  if (told) expect({ once: 1, twice: 2 }[told[1] ?? ''] ?? Number(told[2]), where).toBe(doubtful(said));
+  expectOpen(linesUnder(paper, 'What we can’t tell yet').join(' '), said, where);
   for (const line of linesUnder(paper, 'What comes next')) {
     const pattern = /^.+ Often misses .+: (\d+) of (\d+)\./.exec(line);
     if (pattern) {
