@@ -16,8 +16,9 @@ async function remember(groupId: string): Promise<void> {
   (await cookies()).set(GROUP_COOKIE, groupId, COOKIE);
 }
 
-export async function chooseGroup(form: FormData): Promise<void> {
-  const id = idSchema.safeParse(form.get('groupId'));
+/** Shows another group on every screen. */
+export async function chooseGroup(group: unknown): Promise<void> {
+  const id = idSchema.safeParse(group);
   if (id.success) await remember(id.data);
   revalidatePath('/', 'layout');
 }

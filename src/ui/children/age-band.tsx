@@ -4,6 +4,7 @@ import { useState, useTransition } from 'react';
 import { keepAgeBand } from '@/actions/groups';
 import { AGE_BANDS, bandName, type AgeBand } from '@/core/progress/age-band';
 import { ErrorMessage } from '../kit/message';
+import { SelectField } from '../kit/select';
 import { ageBand as say } from './text';
 
 interface AgeBandFieldProps {
@@ -28,21 +29,14 @@ export function AgeBandField({ group, country }: AgeBandFieldProps) {
   };
   return (
     <div>
-      <label className="block max-w-80">
-        <span className="mb-1 block text-muted">{say.howOld}</span>
-        <select
-          className="field"
+      <div className="max-w-80">
+        <SelectField
+          label={say.howOld}
           value={band ?? ''}
-          onChange={(e) => keep(AGE_BANDS.find((b) => b === e.target.value) ?? null)}
-        >
-          <option value="">{say.notSaid}</option>
-          {AGE_BANDS.map((b) => (
-            <option key={b} value={b}>
-              {bandName(b, country)}
-            </option>
-          ))}
-        </select>
-      </label>
+          onChange={(value) => keep(AGE_BANDS.find((b) => b === value) ?? null)}
+          options={[['', say.notSaid], ...AGE_BANDS.map((b): [string, string] => [b, bandName(b, country)])]}
+        />
+      </div>
       {error && (
         <div className="mt-2">
           <ErrorMessage>{error}</ErrorMessage>

@@ -6,7 +6,7 @@ import { useState } from 'react';
 import type { FindGame } from '@/core/progress/finding';
 import { STATES, STATE_WORDS, type State } from '@/core/progress/rule';
 import type { BoardLine } from '@/server/children/board';
-import { Choose } from '../kit/choose';
+import { SelectField } from '../kit/select';
 import { PrintButton } from '../words/print-button';
 import { sure } from '@/core/sure';
 import { StateSign } from './state-sign';
@@ -153,13 +153,15 @@ interface ChoicesProps {
 function Choices({ sort, setSort, ladders, only, setOnly, here, setHere, groupId }: ChoicesProps) {
   return (
     <div className="flex flex-wrap items-center gap-x-5 gap-y-2 print:hidden">
-      <Choose
+      <SelectField
+        inline
         label={say.sortBy}
         value={sort}
         onChange={setSort}
         options={[['name', 'name'], ...ladders.map((l) => [l.id, l.name.toLowerCase()] as const)]}
       />
-      <Choose
+      <SelectField
+        inline
         label={say.show}
         value={only}
         onChange={(v) => setOnly(v as State | '')}

@@ -9,6 +9,7 @@ import { ACCENT_IDS, accentOf, type AccentId } from '@/core/phonology/accents';
 import { SHARED_CONSONANTS } from '@/core/phonology/consonants';
 import { Dialog } from '../kit/dialog';
 import { ErrorMessage } from '../kit/message';
+import { Select, SelectField } from '../kit/select';
 import { ownWay as say } from './text';
 
 /** Two sounds have one label: a word tells them apart. */
@@ -154,21 +155,14 @@ function Swaps({ has, toggle, own, pair, setPair }: SwapsProps) {
 /** An accent of their own. */
 function AccentField({ way, setWay }: { readonly way: OwnWay; readonly setWay: (next: OwnWay) => void }) {
   return (
-    <label className="mt-4 block">
-      <span className="mb-1 block font-word text-lg font-bold">{say.speaksAnotherAccent}</span>
-      <select
-        className="field"
+    <div className="mt-4">
+      <SelectField
+        label={<span className="font-word text-lg font-bold">{say.speaksAnotherAccent}</span>}
         value={way.accent ?? ''}
-        onChange={(e) => setWay({ ...way, accent: (e.target.value || null) as AccentId | null })}
-      >
-        <option value="">{say.theSettingsOwn}</option>
-        {ACCENT_IDS.map((id) => (
-          <option key={id} value={id}>
-            {accentOf(id).name}
-          </option>
-        ))}
-      </select>
-    </label>
+        onChange={(accent) => setWay({ ...way, accent: (accent || null) as AccentId | null })}
+        options={[['', say.theSettingsOwn], ...ACCENT_IDS.map((id): [string, string] => [id, accentOf(id).name])]}
+      />
+    </div>
   );
 }
 
@@ -202,35 +196,27 @@ interface AnyPairProps {
   readonly toggle: (asked: string, says: string) => void;
 }
 
+const SOUNDS = ALL.map((ipa): [string, string] => [ipa, label(ipa)]);
+
 /** Any sound for any other. */
 function AnyPair({ pair, setPair, has, toggle }: AnyPairProps) {
   return (
     <div className="mt-2 flex flex-wrap items-center gap-2">
-      <select
-        className="field w-28"
-        aria-label={say.saysThisSound}
+      <Select
+        className="w-28"
+        label={say.saysThisSound}
         value={pair.says}
-        onChange={(e) => setPair({ ...pair, says: e.target.value })}
-      >
-        {ALL.map((ipa) => (
-          <option key={ipa} value={ipa}>
-            {label(ipa)}
-          </option>
-        ))}
-      </select>
+        onChange={(says) => setPair({ ...pair, says })}
+        options={SOUNDS}
+      />
       {say.forText}
-      <select
-        className="field w-28"
-        aria-label={say.forThisSound}
+      <Select
+        className="w-28"
+        label={say.forThisSound}
         value={pair.asked}
-        onChange={(e) => setPair({ ...pair, asked: e.target.value })}
-      >
-        {ALL.map((ipa) => (
-          <option key={ipa} value={ipa}>
-            {label(ipa)}
-          </option>
-        ))}
-      </select>
+        onChange={(asked) => setPair({ ...pair, asked })}
+        options={SOUNDS}
+      />
       <button
         type="button"
         className="plain"

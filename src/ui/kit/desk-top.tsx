@@ -3,8 +3,9 @@
 import { clsx } from 'clsx';
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
-import { useRef } from 'react';
+import { useOptimistic, useTransition } from 'react';
 import { chooseGroup } from '@/actions/groups';
+import { SelectField } from './select';
 import { deskTop as say } from './text';
 
 const PLACES = [
@@ -20,7 +21,12 @@ const PLACES = [
 /** The way between the screens at the table, and which group they are about. */
 export function DeskTop({ groups, groupId }: { groups: readonly { id: string; name: string }[]; groupId: string }) {
   const path = usePathname();
-  const form = useRef<HTMLFormElement>(null);
+  const [chosen, show] = useOptimistic(groupId);
+  const [, begin] = useTransition();
+  const choose = async (id: string): Promise<void> => {
+    show(id);
+    await chooseGroup(id);
+  };
   return (
     <header className="mx-auto flex max-w-[82rem] flex-wrap items-center gap-x-8 px-4 pt-2 sm:px-10 print:hidden">
       <p className="font-word text-xl font-bold">{say.bouncyEcho}</p>
@@ -43,24 +49,17 @@ export function DeskTop({ groups, groupId }: { groups: readonly { id: string; na
           );
         })}
       </nav>
-      <form ref={form} action={chooseGroup} className="ml-auto">
-        <label className="flex items-center gap-2">
-          <span className="text-muted">{say.group}</span>
-          <select
-            key={groupId}
-            name="groupId"
-            defaultValue={groupId}
-            onChange={() => form.current?.requestSubmit()}
-            className="min-h-12 max-w-56 rounded-lg bg-transparent px-2 font-word text-lg"
-          >
-            {groups.map(({ id, name }) => (
-              <option key={id} value={id}>
-                {name}
-              </option>
-            ))}
-          </select>
-        </label>
-      </form>
+      <div className="ml-auto">
+        <SelectField
+          inline
+          kind="bare"
+          label={say.group}
+          value={chosen}
+          onChange={(id) => begin(() => choose(id))}
+          options={groups.map(({ id, name }) => [id, name])}
+          className="max-w-56"
+        />
+      </div>
     </header>
   );
 }

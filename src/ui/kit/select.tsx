@@ -67,6 +67,10 @@ const Item = ({ value, text }: { readonly value: string; readonly text: string }
   </Radix.Item>
 );
 
+/** The text of what is chosen: it stands there before the list was ever opened. */
+const chosenIn = (options: SelectProps['options'], value: string): string | undefined =>
+  options.flatMap((o) => (isGroup(o) ? o.options : [o])).find(([key]) => key === value)?.[1];
+
 const isGroup = (option: Options[number] | OptionGroup): option is OptionGroup => 'heading' in option;
 
 /** One of several, in a list that opens. */
@@ -77,7 +81,7 @@ export function Select({ value, onChange, options, id, label, placeholder, name,
       {name && <input type="hidden" name={name} value={value} />}
       <Radix.Trigger id={id} aria-label={label} className={look({ kind, className })}>
         <span className="min-w-0 truncate">
-          <Radix.Value placeholder={placeholder} />
+          <Radix.Value placeholder={placeholder}>{chosenIn(options, value)}</Radix.Value>
         </span>
         <Radix.Icon className="shrink-0 text-muted">
           <ChevronDown aria-hidden="true" size={18} />

@@ -13,6 +13,7 @@ import { Dialog } from '../kit/dialog';
 import { ErrorMessage } from '../kit/message';
 import { HeardAnswer } from '../kit/heard-answer';
 import { OutcomeMark } from '../kit/outcome-mark';
+import { Select } from '../kit/select';
 import { answerButton as say } from './text';
 
 const REASONS: readonly Why[] = ['mis-tap', 'heard-again', 'other-child', 'other'];
@@ -211,18 +212,13 @@ function Reason({ people, why, answer, setWhy, childId, setChildId }: ReasonProp
         ))}
       </div>
       {why === 'other-child' && (
-        <select
-          className="field mt-2"
-          aria-label={say.child}
+        <Select
+          className="mt-2"
+          label={say.child}
           value={childId ?? ''}
-          onChange={(e) => setChildId(e.target.value || null)}
-        >
-          {people.map((c) => (
-            <option key={c.id} value={c.id}>
-              {c.name}
-            </option>
-          ))}
-        </select>
+          onChange={(id) => setChildId(id || null)}
+          options={people.map((c) => [c.id, c.name])}
+        />
       )}
     </fieldset>
   );

@@ -7,7 +7,7 @@ import { groupBy } from '@/core/group-by';
 import type { AccentId } from '@/core/phonology/accents';
 import { roundOf } from '@/core/sessions/log';
 import type { LookBackAnswer } from '@/server/sessions/look-back';
-import { Choose } from '../kit/choose';
+import { SelectField } from '../kit/select';
 import { sure } from '@/core/sure';
 import { AnswerButton } from './answer-button';
 import { answerGrid as say } from './text';
@@ -120,19 +120,22 @@ interface SievesProps {
 function Sieves({ sieve, setSieve, outcome, setOutcome, child, setChild, people, seen, answers }: SievesProps) {
   return (
     <div className="mb-3 flex flex-wrap gap-x-5 gap-y-2">
-      <Choose
+      <SelectField
+        inline
         label={say.show}
         value={sieve}
         onChange={(v) => setSieve(v as Sieve)}
         options={Object.entries(SIEVES).map(([key, { name }]) => [key, name])}
       />
-      <Choose
+      <SelectField
+        inline
         label="marked"
         value={outcome}
         onChange={(v) => setOutcome(v as Outcome | '')}
         options={[['', say.anyWay], ...OUTCOMES.map((o) => [o, OUTCOME_WORDS[o].toLowerCase()] as const)]}
       />
-      <Choose
+      <SelectField
+        inline
         label="of"
         value={child}
         onChange={setChild}
