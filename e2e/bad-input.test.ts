@@ -42,15 +42,17 @@ test('a child can be renamed and, once asked, taken out', async () => {
   const { page } = await openPage(browser);
   await addNames(page, app.url, ['Zinnia']);
   await page.getByRole('button', { name: 'Change Zinnia' }).click();
+  await page.getByRole('menuitem', { name: 'Rename…' }).click();
   await page.getByRole('textbox', { name: 'Name', exact: true }).fill('');
   await page.getByRole('button', { name: 'Save the name' }).click();
   await page.getByText('A name needs at least one letter.').waitFor();
   await page.getByRole('textbox', { name: 'Name', exact: true }).fill('Zinnia B');
   await page.getByRole('button', { name: 'Save the name' }).click();
   await page.getByRole('button', { name: 'Change Zinnia B' }).click();
-  await page.getByRole('button', { name: 'Remove…' }).click();
+  await page.getByRole('menuitem', { name: 'Erase…' }).click();
   await page.getByRole('button', { name: 'Erase Zinnia B and their answers' }).click();
-  await expect.poll(() => page.getByText('Zinnia B').count()).toBe(0);
+  await page.getByText('Zinnia B was erased.').waitFor();
+  await expect.poll(() => page.getByRole('link', { name: 'Zinnia B' }).count()).toBe(0);
   await page.context().close();
 });
 
@@ -155,11 +157,12 @@ test('a group can be renamed and, once asked, erased with what is in it', async 
   await page.getByLabel('Another group').fill('Turnips');
   await page.getByRole('button', { name: 'Add the group' }).click();
   await page.getByRole('button', { name: 'Change Turnips' }).click();
+  await page.getByRole('menuitem', { name: 'Rename…' }).click();
   await page.getByRole('textbox', { name: 'Name', exact: true }).fill('Marrows');
   await page.getByRole('button', { name: 'Save the name' }).click();
   await page.getByRole('heading', { name: 'Marrows', exact: true }).waitFor();
   await page.getByRole('button', { name: 'Change Marrows' }).click();
-  await page.getByRole('button', { name: 'Remove…' }).click();
+  await page.getByRole('menuitem', { name: 'Erase…' }).click();
   await page.getByText('its 0 children').waitFor();
   await page.getByRole('button', { name: 'Erase Marrows and everything in it' }).click();
   await expect.poll(() => page.getByText('Marrows').count()).toBe(0);

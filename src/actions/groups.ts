@@ -4,7 +4,9 @@ import { revalidatePath } from 'next/cache';
 import { cookies } from 'next/headers';
 import type { NamesRead } from '@/core/formats/names';
 import { idSchema } from '@/core/formats/schemas';
+import { listed } from '@/core/in-words';
 import * as people from '@/server/people/groups';
+import * as moves from '@/server/people/moves';
 import { formAnswer, type FormState } from './answer';
 import { GROUP_COOKIE } from './current-group';
 import { textOf } from './form';
@@ -70,6 +72,32 @@ export async function keepAgeBand(groupId: string, band: unknown): Promise<FormS
 
 export async function eraseGroup(groupId: string): Promise<FormState> {
   return formAnswer(() => people.eraseGroup(groupId));
+}
+
+/** Moves a child to another group, with all their answers. */
+export async function moveToGroup(childId: unknown, groupId: unknown): Promise<FormState> {
+  return formAnswer(() => moves.moveChild(childId, groupId));
+}
+
+/** Takes a child out of sight, or brings them back. */
+export async function putOutOfSight(childId: unknown, out: unknown): Promise<FormState> {
+  return formAnswer(() => moves.setOutOfSight(childId, out === true));
+}
+
+/** Makes one group of two, and shows it. */
+export async function mergeGroup(from: unknown, into: string): Promise<FormState> {
+  return formAnswer(async () => {
+    await moves.mergeGroups(from, into);
+    await remember(into);
+  });
+}
+
+/** Takes the chosen lines of a class list in. */
+export async function bringInClass(rows: unknown, groupId: unknown): Promise<FormState> {
+  return formAnswer(async () => {
+    const { children, groups } = await moves.takeClass(rows, groupId);
+    return { said: say.classTaken(children, listed(groups)) };
+  });
 }
 
 export async function markAway(childId: string, away: boolean): Promise<FormState> {

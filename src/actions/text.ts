@@ -5,6 +5,8 @@ export const answer = {
 } as const;
 
 export const groups = {
+  classTaken: (children: number, groups: string) =>
+    `Added ${children === 1 ? 'one child' : `${children} children`} to ${groups}.`,
   isReady: (name: string) => `${name} is ready.`,
   children: (names: number) => `${names} children`,
   nameTwiceLetter: (list: string) =>

@@ -28,6 +28,8 @@ export const childFileSchema = z.strictObject({
     awayOn: z.iso.date().nullable(),
     ownWay: ownWaySchema,
     plant: plantSchema.nullable().default(null),
+    ownId: z.string().nullable().default(null),
+    outOfSightSince: time.nullable().default(null),
   }),
   states: z.array(z.strictObject({ ladder: z.string(), step: z.string(), state: z.enum(STATES), why: z.string() })),
   /** Slips nobody can call speech or awareness yet: in no state and no pattern. */

@@ -76,3 +76,13 @@ export const paper = {
   marksOnly: 'A box can hold 1, 2, 3, 4 or 5, or nothing.',
   whichNumber: 'Type the number that’s printed on the grid.',
 } as const;
+
+export const classList = {
+  column: (n: number) => `Column ${n}`,
+  tooLong: 'That’s too long for a class list.',
+  tooMany: (rows: number) => `A class list can have up to ${rows} children at a time.`,
+  empty: 'There are no names in this list yet.',
+  groupName: 'The name of the group can’t be used.',
+  ownId: (letters: number) => `A child’s own number can have ${letters} letters.`,
+  noneChosen: 'Choose at least one line.',
+} as const;

@@ -64,6 +64,8 @@ export async function childFile(childId: string, now = Date.now()): Promise<Chil
       awayOn: child.away_on,
       ownWay: readOwnWay(child.own_way),
       plant: plantOf(child.plant),
+      ownId: child.own_id,
+      outOfSightSince: child.archived_at === null ? null : iso(child.archived_at),
     },
     states: sure(all.of.get(childId)).ladders.flatMap(({ ladder, rungs }) =>
       rungs

@@ -74,6 +74,8 @@ export interface ChildPage {
   readonly name: string;
   readonly groupId: string;
   readonly groupName: string;
+  /** Taken out of sight: kept, and on no list. */
+  readonly outOfSight: boolean;
   readonly accent: AccentId;
   readonly rule: RuleId;
   readonly ownWay: OwnWay;
@@ -274,6 +276,7 @@ export async function childPage(childId: string, now = Date.now()): Promise<Chil
     name: child.name,
     groupId: child.group_id,
     groupName: group?.get().name ?? '',
+    outOfSight: child.archived_at !== null,
     accent,
     rule: all.settings.rule,
     ownWay,

@@ -130,6 +130,8 @@ export async function seedDemo(now: number, seed = 2026): Promise<boolean> {
           created_at: start,
           own_way: JSON.stringify({ ...NO_OWN_WAY, ...c.ownWay }),
           plant: plants[i] ?? null,
+          archived_at: null,
+          own_id: null,
         })),
         { transaction },
       );

@@ -9,6 +9,7 @@ import { ageBandSchema, explain, idSchema, nameSchema, plantSchema } from '../..
 import { database } from '../storage/database';
 import { forgetSteps } from './forget-steps';
 import { rememberErased } from './erased';
+import { keepForOthers } from './moves';
 import { Problem } from '../storage/problems';
 import { readOwnWay } from '../record/session-record';
 import { groups as say } from './text';
@@ -25,6 +26,8 @@ export interface Group {
   readonly name: string;
   readonly ageBand: AgeBand | null;
   readonly children: readonly Child[];
+  /** Those who were taken out of sight: kept, and nowhere else shown. */
+  readonly outOfSight: readonly { readonly id: string; readonly name: string }[];
 }
 
 /** A band that is kept; null where nothing, or nothing known, stands there. */
@@ -40,21 +43,24 @@ export async function listGroups(): Promise<Group[]> {
     models.children.findAll({ order: [['position', 'ASC']] }),
   ]);
   const day = today();
-  return groups.map((g) => ({
-    id: g.get().id,
-    name: g.get().name,
-    ageBand: bandOf(g.get().age_band),
-    children: children
-      .map((c) => c.get())
-      .filter((c) => c.group_id === g.get().id)
-      .map((c) => ({
-        id: c.id,
-        name: c.name,
-        away: c.away_on === day,
-        ownWay: readOwnWay(c.own_way),
-        plant: plantOf(c.plant),
-      })),
-  }));
+  return groups.map((g) => {
+    const all = children.map((c) => c.get()).filter((c) => c.group_id === g.get().id);
+    return {
+      id: g.get().id,
+      name: g.get().name,
+      ageBand: bandOf(g.get().age_band),
+      children: all
+        .filter((c) => c.archived_at === null)
+        .map((c) => ({
+          id: c.id,
+          name: c.name,
+          away: c.away_on === day,
+          ownWay: readOwnWay(c.own_way),
+          plant: plantOf(c.plant),
+        })),
+      outOfSight: all.filter((c) => c.archived_at !== null).map(({ id, name }) => ({ id, name })),
+    };
+  });
 }
 
 /** The group asked for, else the first; makes one where there is none, so that nothing blocks playing. */
@@ -75,7 +81,7 @@ async function firstGroup(): Promise<Group> {
       ),
   );
   const { id, name, age_band: band } = row.get();
-  return { id, name, ageBand: bandOf(band), children: [] };
+  return { id, name, ageBand: bandOf(band), children: [], outOfSight: [] };
 }
 
 /** Adds an empty group. Throws a Problem for a name that cannot be used. */
@@ -87,7 +93,7 @@ export async function addGroup(name: string): Promise<Group> {
     const position = await models.groups.count({ transaction });
     await models.groups.create({ id, name: read, position, created_at: Date.now(), age_band: null }, { transaction });
   });
-  return { id, name: read, ageBand: null, children: [] };
+  return { id, name: read, ageBand: null, children: [], outOfSight: [] };
 }
 
 function readName(name: string): string {
@@ -117,6 +123,8 @@ export async function addChildren(groupId: string, text: string): Promise<NamesR
         created_at: Date.now(),
         own_way: PLAIN_TEXT,
         plant: null,
+        archived_at: null,
+        own_id: null,
       })),
       { transaction },
     );
@@ -221,6 +229,8 @@ export async function eraseGroup(groupId: string): Promise<void> {
     const children = await models.children.findAll({ ...of, attributes: ['id'], transaction });
     transaction.afterCommit(() => remembered.letGo(children.map((c) => c.get().id)));
     await rememberErased(groupId, transaction);
+    await keepForOthers(groupId, transaction);
+    for (const child of children) await forgetSteps(child.get().id, transaction);
     await models.sessions.destroy({ ...of, transaction });
     await models.children.destroy({ ...of, transaction });
     await models.groups.destroy({ where: { id: groupId }, transaction });

@@ -225,6 +225,7 @@ function Head({ page }: { readonly page: ChildPage }) {
         <Link className="underline decoration-line-strong underline-offset-4" href="/children">
           {page.groupName}
         </Link>
+        {page.outOfSight && say.outOfSight}
         {page.since && say.playedOnSince(page.days, format(page.since, 'd MMMM'))}
       </p>
       <PapersMenu id={page.id} of="child" />

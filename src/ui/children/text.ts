@@ -63,6 +63,7 @@ export const childPaperScreen = {
 } as const;
 
 export const childScreen = {
+  outOfSight: ' · out of sight',
   didItHelp: 'Did it help?',
   growingUp: 'Only words they had never met before count here. We can’t tell practice from growing up.',
   said: 'said',
@@ -173,7 +174,47 @@ export const ladderPaths = {
   notBegun: (list: string) => `Not started yet: ${list}.`,
 } as const;
 
+export const namesList = {
+  outOfSight: 'Out of sight',
+  keptWhole: 'They’re on no list and in no game. Everything about them is kept.',
+  bringBack: 'Bring back',
+  isBack: (name: string) => `${name} is back on the list.`,
+} as const;
+
+export const classListDialog = {
+  aClassList: 'A class list',
+  fromYourRegister: 'Bring in names from a register or a spreadsheet, for one group or for several.',
+  bringIn: 'Bring in a class list…',
+  paste: 'Paste the list',
+  columns: 'One child on each line. With headings, we look for “first name”, “group” and “id”.',
+  orAFile: 'Or choose a CSV file',
+  serverCannotReached: 'We can’t reach the server. The list is still here: try again in a moment.',
+  take: (children: number) => (children === 1 ? 'Add 1 child' : `Add ${children} children`),
+  notTaken: (columns: string) => `We’ve seen these columns and won’t keep them: ${columns}.`,
+  lines: 'Lines of the list',
+  noName: 'no name',
+  number: (id: string) => `number ${id}`,
+  hereAlready: 'already there',
+} as const;
+
 export const menus = {
+  change: (name: string) => `Change ${name}`,
+  rename: 'Rename…',
+  moveTo: 'Move to',
+  outOfSight: 'Take out of sight',
+  erase: 'Erase…',
+  mergeWith: 'Put together with',
+  serverCannotReached: 'We can’t reach the server. Nothing was changed.',
+  moved: (name: string, group: string) => `${name} is in ${group} now, with all their answers.`,
+  isOut: (name: string) => `${name} is out of sight. You can bring them back below.`,
+  erased: (name: string) => `${name} was erased.`,
+  eraseTitle: (name: string) => `Erase ${name}?`,
+  keep: (name: string) => `Keep ${name}`,
+  keepBoth: 'Keep them apart',
+  mergeTitle: (name: string, into: string) => `Put ${name} together with ${into}?`,
+  mergeGoes: (name: string, into: string) =>
+    `Its children, sessions and plans go to ${into}, and ${name} won’t be there any more. No answer is lost. The ages and the sounds taught stay as they are in ${into}.`,
+  mergeDoes: (into: string) => `Put together in ${into}`,
   eraseAnswers: (name: string) => `Erase ${name} and their answers`,
   erasesEveryAnswer: (name: string) =>
     `This erases ${name} and every answer they gave, in every session. You can’t undo it. A backup you made earlier still has them.`,

@@ -51,13 +51,10 @@ export const manners = {
   roundTheSides: 'round the sides',
 } as const;
 
-export const nameMenu = {
-  change: (current: string) => `Change ${current}`,
-  keep: (current: string) => `Keep ${current}`,
-  takeOut: (current: string) => `Remove ${current}?`,
+export const renameDialog = {
+  serverCannotReached: 'We can’t reach the server. Please try again in a moment.',
   name: 'Name',
   keepTheName: 'Save the name',
-  takeOutLine: 'Remove…',
 } as const;
 
 export const stillReading = {

@@ -13,6 +13,7 @@ import * as shapes from './0010-shapes';
 import * as plants from './0011-plants';
 import * as pebbles from './0012-pebbles';
 import * as papers from './0013-papers';
+import * as outOfSight from './0014-out-of-sight';
 
 interface Migration {
   up(parameters: { context: QueryInterface }): Promise<void>;
@@ -33,6 +34,7 @@ const MIGRATIONS: readonly { name: string; migration: Migration }[] = [
   { name: '0011-plants', migration: plants },
   { name: '0012-pebbles', migration: pebbles },
   { name: '0013-papers', migration: papers },
+  { name: '0014-out-of-sight', migration: outOfSight },
 ];
 
 /** Brings a database file up to date; does nothing where it is. */

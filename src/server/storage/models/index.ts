@@ -27,6 +27,10 @@ interface ChildRow {
   created_at: number;
   own_way: string;
   plant: string | null;
+  /** When they were taken out of sight, milliseconds since 1970. */
+  archived_at: number | null;
+  /** The number the setting knows them by. */
+  own_id: string | null;
 }
 export interface SessionRow {
   id: string;
@@ -267,6 +271,8 @@ const CHILDREN: ColumnsOf<ChildRow> = {
   created_at: whole,
   own_way: text,
   plant: maybe,
+  archived_at: maybeWhole,
+  own_id: maybe,
 };
 
 const SESSIONS: ColumnsOf<SessionRow> = {

@@ -1,0 +1,92 @@
+import type { Browser, Page } from 'playwright-core';
+import { expect, test } from 'vitest';
+import { addNames, openPage, type App } from './support/app';
+import { violations } from './support/axe';
+import { onStage } from './support/stage';
+
+let app: App;
+let browser: Browser;
+onStage((one, other) => {
+  [app, browser] = [one, other];
+});
+
+/** A new group, shown from now on. */
+async function newGroup(page: Page, name: string): Promise<void> {
+  await page.goto(`${app.url}/children`);
+  await page.getByLabel('Another group').fill(name);
+  await page.getByRole('button', { name: 'Add the group' }).click();
+  await page.getByRole('heading', { name, exact: true, level: 1 }).waitFor();
+}
+const namesOn = (page: Page): Promise<string[]> => page.locator('main ul').first().getByRole('link').allInnerTexts();
+const showGroup = async (page: Page, name: string): Promise<void> => {
+  await page.getByRole('combobox', { name: 'Group' }).click();
+  await page.getByRole('option', { name }).click();
+  await page.getByRole('heading', { name, exact: true, level: 1 }).waitFor();
+};
+
+test('a class list: read line by line, what is not taken is named, and taken in five', async () => {
+  const { page, trouble } = await openPage(browser);
+  await newGroup(page, 'Radishes');
+  await addNames(page, app.url, ['Wren']);
+  await page.getByRole('button', { name: 'Bring in a class list…' }).click();
+  await page
+    .getByLabel('Paste the list')
+    .fill('First name,Born,Group\nOttilie,2022-04-01,Beans\nWren,2022-01-09,Radishes\n,2021-01-01,Beans\nKofi,,Beans');
+  await page.getByText('won’t keep them: Born.').waitFor();
+  const lines = page.getByRole('list', { name: 'Lines of the list' });
+  expect(
+    await lines.getByRole('checkbox').evaluateAll((all) => all.map((b) => (b as HTMLInputElement).checked)),
+  ).toEqual([true, false, false, true]);
+  await lines.getByText('already there').waitFor();
+  expect(await violations(page)).toEqual([]);
+  await page.getByRole('button', { name: 'Add 2 children' }).click();
+  await page.getByText('Added 2 children to Beans.').waitFor();
+  await showGroup(page, 'Beans');
+  expect(await namesOn(page)).toEqual(['Ottilie', 'Kofi']);
+  expect(trouble).toEqual([]);
+  await page.context().close();
+});
+
+test('a child is moved in three, taken out of sight and brought back; the focus is never lost', async () => {
+  const { page, trouble } = await openPage(browser, 390, 844);
+  await newGroup(page, 'Peas');
+  await newGroup(page, 'Carrots');
+  await addNames(page, app.url, ['Ottilie', 'Idris']);
+  await page.getByRole('button', { name: 'Change Ottilie' }).click();
+  await page.getByRole('menuitem', { name: 'Move to' }).click();
+  await page.getByRole('menuitem', { name: 'Peas', exact: true }).click();
+  await page.getByText('Ottilie is in Peas now, with all their answers.').waitFor();
+  await expect.poll(() => namesOn(page)).toEqual(['Idris']);
+  expect(await page.evaluate(() => document.activeElement?.getAttribute('role'))).toBe('status');
+  await page.getByRole('button', { name: 'Change Idris' }).focus();
+  for (const key of ['Enter', 'ArrowDown', 'ArrowDown', 'Enter']) await page.keyboard.press(key);
+  await page.getByText('Idris is out of sight.').waitFor();
+  await page.getByRole('heading', { name: 'Out of sight' }).waitFor();
+  expect(await violations(page)).toEqual([]);
+  await page.getByRole('link', { name: 'Idris' }).click();
+  await page.getByText('out of sight').waitFor();
+  await page.goBack();
+  await page.getByRole('button', { name: 'Bring back: Idris' }).click();
+  await page.getByText('Idris is back on the list.').waitFor();
+  await expect.poll(() => namesOn(page)).toEqual(['Idris']);
+  expect(trouble).toEqual([]);
+  await page.context().close();
+});
+
+test('two groups are put together once that is asked', async () => {
+  const { page, trouble } = await openPage(browser);
+  await newGroup(page, 'Onions');
+  await addNames(page, app.url, ['Saoirse']);
+  await newGroup(page, 'Leeks');
+  await addNames(page, app.url, ['Tomasz']);
+  await page.getByRole('button', { name: 'Change Leeks' }).click();
+  await page.getByRole('menuitem', { name: 'Put together with' }).click();
+  await page.getByRole('menuitem', { name: 'Onions', exact: true }).click();
+  await page.getByRole('alertdialog').getByText('No answer is lost.').waitFor();
+  expect(await violations(page)).toEqual([]);
+  await page.getByRole('button', { name: 'Put together in Onions' }).click();
+  await page.getByRole('heading', { name: 'Onions', exact: true, level: 1 }).waitFor();
+  await expect.poll(() => namesOn(page)).toEqual(['Saoirse', 'Tomasz']);
+  expect(trouble).toEqual([]);
+  await page.context().close();
+});

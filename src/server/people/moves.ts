@@ -1,0 +1,147 @@
+import { v7 } from 'uuid';
+import { Op, type Transaction } from 'sequelize';
+import { PLAIN_TEXT } from '../../core/answers/own-way';
+import { classRowsSchema } from '../../core/formats/class-list';
+import { idSchema } from '../../core/formats/schemas';
+import { sure } from '../../core/sure';
+import { database } from '../storage/database';
+import { Problem } from '../storage/problems';
+import { rows } from '../storage/rows';
+import { groups as say } from './text';
+
+/** Checks an id, and that the group is there. Throws a Problem (404) otherwise. */
+async function groupId(id: unknown, transaction: Transaction): Promise<string> {
+  const { models } = await database();
+  const read = idSchema.safeParse(id);
+  if (!read.success || !(await models.groups.count({ where: { id: read.data }, transaction })))
+    throw new Problem(say.groupMore, 404);
+  return read.data;
+}
+
+async function nextPlace(group: string, transaction: Transaction): Promise<number> {
+  const sql = 'SELECT COALESCE(MAX(position) + 1, 0) AS next FROM children WHERE group_id = :group';
+  return sure((await rows<{ next: number }>(sql, { group }, transaction))[0]).next;
+}
+
+/**
+ * Moves a child to another group; every answer of theirs goes along, for answers are a child's and not a group's.
+ * Throws a Problem (404) for a child or group that is not there.
+ */
+export async function moveChild(childId: unknown, to: unknown): Promise<void> {
+  const { models, write } = await database();
+  await write(async (transaction) => {
+    const group = await groupId(to, transaction);
+    const values = { group_id: group, position: await nextPlace(group, transaction) };
+    const [moved] = await models.children.update(values, { where: { id: childIdOf(childId) }, transaction });
+    if (!moved) throw new Problem(say.childListMore, 404);
+  });
+}
+
+const childIdOf = (id: unknown): string => {
+  const read = idSchema.safeParse(id);
+  if (!read.success) throw new Problem(say.childListMore, 404);
+  return read.data;
+};
+
+/** Takes a child out of sight, or brings them back. Nothing of theirs is lost. Throws a Problem (404) for no child. */
+export async function setOutOfSight(childId: unknown, out: boolean, now = Date.now()): Promise<void> {
+  const { models, write } = await database();
+  const id = childIdOf(childId);
+  const [changed] = await write((transaction) =>
+    models.children.update({ archived_at: out ? now : null }, { where: { id }, transaction }),
+  );
+  if (!changed) throw new Problem(say.childListMore, 404);
+}
+
+/**
+ * Makes one group of two: children, sessions, plans and printed grids of the first go to the second, words that were
+ * put aside in either are put aside, and the first is gone. Throws a Problem (404) for a group that is not there.
+ */
+export async function mergeGroups(from: unknown, into: unknown): Promise<void> {
+  const { models, sequelize, write } = await database();
+  if (from === into) throw new Problem(say.twoGroups);
+  await write(async (transaction) => {
+    const [old, group] = [await groupId(from, transaction), await groupId(into, transaction)];
+    const start = await nextPlace(group, transaction);
+    const move = (sql: string) => sequelize.query(sql, { replacements: { old, group, start }, transaction });
+    await move('UPDATE children SET group_id = :group, position = position + :start WHERE group_id = :old');
+    for (const table of ['sessions', 'plans', 'papers'])
+      await move(`UPDATE ${table} SET group_id = :group WHERE group_id = :old`);
+    await move(
+      `INSERT INTO put_aside (group_id, word, put_at) SELECT :group, word, put_at FROM put_aside WHERE group_id = :old
+       ON CONFLICT DO NOTHING`,
+    );
+    await models.groups.destroy({ where: { id: old }, transaction });
+  });
+}
+
+/**
+ * Gives the sessions of a group that is about to go to a group of somebody who played in them and is elsewhere now:
+ * what they answered there is theirs and stays.
+ */
+export async function keepForOthers(group: string, transaction: Transaction): Promise<void> {
+  const { sequelize } = await database();
+  await sequelize.query(
+    `UPDATE sessions SET group_id = (
+       SELECT c.group_id FROM session_children s JOIN children c ON c.id = s.child_id
+       WHERE s.session_id = sessions.id AND c.group_id <> :group ORDER BY s.position LIMIT 1)
+     WHERE group_id = :group AND EXISTS (
+       SELECT 1 FROM session_children s JOIN children c ON c.id = s.child_id
+       WHERE s.session_id = sessions.id AND c.group_id <> :group)`,
+    { replacements: { group }, transaction },
+  );
+}
+
+/** What came of a class list: how many children in which groups. */
+export interface ClassTaken {
+  readonly children: number;
+  readonly groups: readonly string[];
+  /** The group of the first of them. */
+  readonly first: string;
+}
+
+/**
+ * Takes the chosen lines of a class list in: each child into the group the list names, which is made where there is
+ * none, else into the group given. All of them or none. Throws a Problem for lines that cannot be taken.
+ */
+export async function takeClass(asked: unknown, usual: unknown): Promise<ClassTaken> {
+  const lines = classRowsSchema.parse(asked);
+  const { models, write } = await database();
+  return write(async (transaction) => {
+    const here = await groupId(usual, transaction);
+    const known = new Map(
+      (await models.groups.findAll({ transaction })).map((g) => [g.get().name.toLocaleLowerCase(), g.get().id]),
+    );
+    const groups = new Set<string>();
+    for (const { name, group, ownId } of lines) {
+      const id = group ? (known.get(group.toLocaleLowerCase()) ?? (await made(group, transaction))) : here;
+      if (group) known.set(group.toLocaleLowerCase(), id);
+      groups.add(id);
+      await models.children.create(
+        {
+          id: v7(),
+          group_id: id,
+          name,
+          position: await nextPlace(id, transaction),
+          away_on: null,
+          created_at: Date.now(),
+          own_way: PLAIN_TEXT,
+          plant: null,
+          archived_at: null,
+          own_id: ownId || null,
+        },
+        { transaction },
+      );
+    }
+    const named = await models.groups.findAll({ where: { id: { [Op.in]: [...groups] } }, transaction });
+    return { children: lines.length, groups: named.map((g) => g.get().name), first: [...groups][0] ?? here };
+  });
+}
+
+async function made(name: string, transaction: Transaction): Promise<string> {
+  const { models } = await database();
+  const id = v7();
+  const position = await models.groups.count({ transaction });
+  await models.groups.create({ id, name, position, created_at: Date.now(), age_band: null }, { transaction });
+  return id;
+}

@@ -1,0 +1,86 @@
+'use client';
+
+import Link from 'next/link';
+import { useRef, useState, useTransition } from 'react';
+import { putOutOfSight } from '@/actions/groups';
+import type { Group } from '@/server/people/groups';
+import { Button } from '../kit/button';
+import { ErrorMessage } from '../kit/message';
+import { AwayButton } from './away-button';
+import { ChildMenu } from './menus';
+import { OwnWayButton } from './own-way';
+import { PlantButton } from './plant-button';
+import { menus, namesList as say } from './text';
+
+interface NamesProps {
+  readonly group: Group;
+  readonly groups: readonly { readonly id: string; readonly name: string }[];
+}
+interface Said {
+  readonly said?: string;
+  readonly error?: string;
+}
+
+/** The names of a group, and what is needed of each now and then; those out of sight under them. */
+export function NamesList({ group, groups }: NamesProps) {
+  const [now, setNow] = useState<Said>({});
+  const [, begin] = useTransition();
+  const line = useRef<HTMLParagraphElement>(null);
+  // The row is gone with the button that did it: the focus goes to what is said of it.
+  const tell = (said: Said): void => {
+    setNow(said);
+    line.current?.focus();
+  };
+  const back = (id: string, name: string): void =>
+    begin(async () => {
+      const state = await putOutOfSight(id, false).catch(() => ({ error: menus.serverCannotReached }));
+      tell(state.error ? { error: state.error } : { said: say.isBack(name) });
+    });
+  return (
+    <>
+      <p ref={line} tabIndex={-1} role="status" className={now.said ? 'mb-3 text-green outline-none' : 'outline-none'}>
+        {now.said}
+      </p>
+      {now.error && <ErrorMessage>{now.error}</ErrorMessage>}
+      {group.children.length > 0 && (
+        <ul className="divide-y divide-line border-y border-line">
+          {group.children.map((child) => (
+            <li key={child.id} className="flex flex-wrap items-center gap-x-2">
+              <PlantButton child={child} taken={group.children.filter((c) => c !== child).map((c) => c.plant)} />
+              <Link
+                href={`/children/${child.id}`}
+                className="min-w-0 flex-1 py-3 font-word text-xl wrap-anywhere hover:underline max-sm:basis-3/4"
+              >
+                {child.name}
+              </Link>
+              <AwayButton child={child} named={false} />
+              <OwnWayButton child={child} />
+              <ChildMenu child={child} groups={groups} tell={tell} />
+            </li>
+          ))}
+        </ul>
+      )}
+      {group.outOfSight.length > 0 && (
+        <section aria-labelledby="out" className="mt-6">
+          <h2 id="out" className="text-xl">
+            {say.outOfSight}
+          </h2>
+          <p className="text-muted">{say.keptWhole}</p>
+          <ul>
+            {group.outOfSight.map(({ id, name }) => (
+              <li key={id} className="flex flex-wrap items-center gap-x-3">
+                <Link href={`/children/${id}`} className="py-3 font-word text-lg wrap-anywhere hover:underline">
+                  {name}
+                </Link>
+                <Button kind="quiet" onClick={() => back(id, name)}>
+                  {say.bringBack}
+                  <span className="sr-only">: {name}</span>
+                </Button>
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+    </>
+  );
+}

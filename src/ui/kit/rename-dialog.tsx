@@ -1,0 +1,67 @@
+'use client';
+
+import { useId, useState, useTransition } from 'react';
+import { Button } from './button';
+import { Dialog } from './dialog';
+import { Field } from './field';
+import { ErrorMessage } from './message';
+import { renameDialog as say } from './text';
+
+interface RenameProps {
+  readonly name: string;
+  readonly open: boolean;
+  readonly onOpenChange: (open: boolean) => void;
+  readonly onRename: (name: string) => Promise<{ readonly error?: string }>;
+}
+
+/** Another name for something that has one. What was typed stays where it could not be kept. */
+export function RenameDialog({ name: current, open, onOpenChange, onRename }: RenameProps) {
+  return (
+    <Dialog open={open} onOpenChange={onOpenChange} title={current}>
+      {open && <RenameForm current={current} done={() => onOpenChange(false)} onRename={onRename} />}
+    </Dialog>
+  );
+}
+
+interface FormProps extends Pick<RenameProps, 'onRename'> {
+  readonly current: string;
+  readonly done: () => void;
+}
+
+function RenameForm({ current, done, onRename }: FormProps) {
+  const id = useId();
+  const [name, setName] = useState(current);
+  const [error, setError] = useState<string | null>(null);
+  const [busy, begin] = useTransition();
+  return (
+    <form
+      onSubmit={(event) => {
+        event.preventDefault();
+        begin(async () => {
+          const state = await onRename(name).catch(() => ({ error: say.serverCannotReached }));
+          setError(state.error ?? null);
+          if (!state.error) done();
+        });
+      }}
+    >
+      <Field label={say.name} htmlFor={id}>
+        <input
+          id={id}
+          className="field font-word text-xl"
+          value={name}
+          onChange={(event) => setName(event.target.value)}
+          autoComplete="off"
+          aria-invalid={error ? true : undefined}
+        />
+      </Field>
+      <Button kind="action" type="submit" className="mt-5" disabled={busy}>
+        {say.keepTheName}
+      </Button>
+      {error && (
+        <div className="mt-4">
+          <ErrorMessage>{error}</ErrorMessage>
+        </div>
+      )}
+    </form>
+  );
+}
