@@ -1,7 +1,6 @@
 'use client';
 
 import { clsx } from 'clsx';
-import { ChevronRight } from 'lucide-react';
 import { DropdownMenu as Radix } from 'radix-ui';
 import type { ReactNode } from 'react';
 
@@ -10,7 +9,7 @@ interface Act {
   readonly does: () => void;
   readonly disabled?: boolean;
 }
-/** Acts of one kind behind one name. */
+/** Acts of one kind under one name: beside a menu there is no room for another on a phone. */
 interface Acts {
   readonly name: string;
   readonly acts: readonly Act[];
@@ -22,10 +21,13 @@ interface MenuProps {
   readonly acts: readonly (Act | Acts)[];
 }
 
-const PAGE = 'z-60 min-w-48 rounded-xl border border-line-strong bg-card p-1 shadow-xl';
+const PAGE = clsx(
+  'z-60 max-h-(--radix-dropdown-menu-content-available-height) max-w-[calc(100vw-1rem)] min-w-48 overflow-y-auto',
+  'rounded-xl border border-line-strong bg-card p-1 shadow-xl',
+);
 const ITEM = clsx(
   'flex min-h-12 cursor-pointer items-center rounded-lg px-4 outline-none',
-  'data-disabled:opacity-50 data-highlighted:bg-slate-soft data-[state=open]:bg-slate-soft',
+  'data-disabled:opacity-50 data-highlighted:bg-slate-soft',
 );
 
 const Item = ({ act: { name, does, disabled = false } }: { readonly act: Act }) => (
@@ -42,18 +44,12 @@ export const Menu = ({ trigger, acts }: MenuProps) => (
       <Radix.Content sideOffset={4} collisionPadding={8} className={PAGE}>
         {acts.map((act) =>
           'acts' in act ? (
-            <Radix.Sub key={act.name}>
-              <Radix.SubTrigger className={clsx(ITEM, 'justify-between gap-3')}>
-                {act.name} <ChevronRight aria-hidden="true" size={18} />
-              </Radix.SubTrigger>
-              <Radix.Portal>
-                <Radix.SubContent collisionPadding={8} className={PAGE}>
-                  {act.acts.map((one) => (
-                    <Item key={one.name} act={one} />
-                  ))}
-                </Radix.SubContent>
-              </Radix.Portal>
-            </Radix.Sub>
+            <Radix.Group key={act.name}>
+              <Radix.Label className="px-4 pt-3 pb-1 text-muted">{act.name}</Radix.Label>
+              {act.acts.map((one) => (
+                <Item key={one.name} act={one} />
+              ))}
+            </Radix.Group>
           ) : (
             <Item key={act.name} act={act} />
           ),
