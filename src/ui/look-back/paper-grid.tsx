@@ -82,7 +82,7 @@ function Round({ round: { name, step, own, rows }, number, typing, onBox }: Roun
   const widest = Math.max(1, ...rows.map((r) => r.boxes.length));
   const heads = own ? Array.from({ length: widest }, (_, i) => say.turn(i + 1)) : (rows[0]?.boxes ?? []);
   return (
-    <section aria-label={name}>
+    <section>
       <h2 className="mb-1 text-xl">
         {name} {!own && <span className="font-sans text-base font-normal text-muted">{step}</span>}
       </h2>
