@@ -16,7 +16,19 @@ const room = (files, banned, message) => ({
 const places = (...names) => names.flatMap((name) => [`@/${name}/*`, `@/${name}`, `**/${name}/**`]);
 
 /** Wings of the server from the ground up: each stands on those before it. */
-const WINGS = ['storage', 'setting', 'words', 'record', 'answers', 'people', 'children', 'sessions', 'plans', 'demo'];
+const WINGS = [
+  'storage',
+  'setting',
+  'words',
+  'record',
+  'answers',
+  'people',
+  'children',
+  'sessions',
+  'plans',
+  'whole',
+  'demo',
+];
 
 const wing = (name, at) =>
   room(

@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import type { Browser, Page } from 'playwright-core';
 import { expect, test } from 'vitest';
 import { addNames, openPage, type App } from './support/app';
@@ -87,6 +88,25 @@ test('two groups are put together once that is asked', async () => {
   await page.getByRole('button', { name: 'Put together in Onions' }).click();
   await page.getByRole('heading', { name: 'Onions', exact: true, level: 1 }).waitFor();
   await expect.poll(() => namesOn(page)).toEqual(['Saoirse', 'Tomasz']);
+  expect(trouble).toEqual([]);
+  await page.context().close();
+});
+
+test('everything of the setting is taken out in two taps', async () => {
+  const { page, trouble } = await openPage(browser);
+  await page.goto(app.url);
+  await page.getByRole('link', { name: 'Settings' }).click();
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'Take everything out as open files (ZIP)' }).click(),
+  ]);
+  expect(file.suggestedFilename()).toMatch(/^bouncy-echo-everything-\d{4}-\d\d-\d\d\.zip$/);
+  // The first bytes of every ZIP file (APPNOTE 6.3, local file header).
+  expect(
+    readFileSync(await file.path())
+      .subarray(0, 4)
+      .toString('hex'),
+  ).toBe('504b0304');
   expect(trouble).toEqual([]);
   await page.context().close();
 });

@@ -1,3 +1,4 @@
+import { Download } from 'lucide-react';
 import type { Metadata } from 'next';
 import { currentGroup } from '@/actions/current-group';
 import { guarded } from '@/app/guarded';
@@ -54,6 +55,12 @@ export default guarded(async () => {
           {say.fileComputer} <code className="font-sans font-semibold break-all">{databaseFile()}</code>.
         </p>
         <p className="mt-2 text-muted">{say.backUpStop}</p>
+        <p className="mt-4">
+          <a className="plain" href="/api/everything" download>
+            <Download size={18} aria-hidden="true" /> {say.takeOut}
+          </a>
+        </p>
+        <p className="mt-2 text-muted">{say.aboutChildren}</p>
       </section>
     </>
   );
