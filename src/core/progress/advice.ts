@@ -1,6 +1,7 @@
 import { evidenceOf, type LadderEvidence, type Run } from './evidence';
 import { findTask, TASKS } from '../games';
-import { ladderOf, type Rung, type UnitOrder } from './ladders';
+import { ladderOf, type Rung } from './ladders';
+import type { UnitOrder } from './unit-order';
 import { modelOf, NOT_LOCAL, type Local, type Model } from './model';
 import { nextSteps, onLadder, type NextStep } from './next-step';
 import { patternsIn, raisedIn, suspectedIn, type Pattern, type Raised } from './patterns';

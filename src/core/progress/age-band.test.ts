@@ -1,5 +1,6 @@
 import { expect, test } from 'vitest';
-import { AGE_BANDS, bandName, notExpected } from './age-band';
+import { AGE_BANDS, bandName } from './age-band';
+import { notExpected } from './not-expected';
 import { LADDERS } from './ladders';
 
 const notYetAt = (band: (typeof AGE_BANDS)[number] | null): string[] =>

@@ -2,7 +2,7 @@ import { FAMILIES } from '../games/families';
 import { stepsOf, TASKS } from '../games';
 import type { FamilyRung } from '../games/family';
 import { sure } from '../sure';
-import { ladders as say } from './text';
+import type { UnitOrder } from './unit-order';
 
 /**
  * What is easier and what is harder, gathered from the families. A ladder is a family of games, a rung the steps of
@@ -45,19 +45,6 @@ function rungIn(family: string, { first, ...rung }: FamilyRung): Rung {
 export const LADDERS: readonly Ladder[] = FAMILIES.flatMap(({ id, name, ladder }) =>
   ladder ? [{ id, name, rungs: ladder.rungs.map((rung) => rungIn(id, rung)) }] : [],
 );
-
-/**
- * Both orders of units that good practitioners use: which ladder must have reached which rung before another is begun.
- */
-export const UNIT_ORDERS = ['large-first', 'sounds-first'] as const;
-export type UnitOrder = (typeof UNIT_ORDERS)[number];
-export const UNIT_ORDER_WORDS: Readonly<Record<UnitOrder, { readonly name: string; readonly what: string }>> = {
-  'large-first': { name: say.largeToSmall, what: say.syllablesRhymeBefore },
-  'sounds-first': {
-    name: say.straightSingleSounds,
-    what: say.firstSoundsBlending,
-  },
-};
 
 type Needs = Readonly<Record<string, readonly RungRef[]>>;
 

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { evidenceOf, type Run } from './evidence';
-import { carries, LADDERS, ladderOf, type UnitOrder } from './ladders';
+import { carries, LADDERS, ladderOf } from './ladders';
+import type { UnitOrder } from './unit-order';
 import { modelOf } from './model';
 import { frontier, nextSteps, type Choosing, type NextStep } from './next-step';
 import { sure } from '../sure';

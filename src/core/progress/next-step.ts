@@ -6,16 +6,8 @@ import { sure } from '../sure';
 import type { LadderEvidence, RungEvidence, Run } from './evidence';
 import { placeFound } from './finding';
 import { guessOf } from './guessing';
-import {
-  BEGIN_NEEDS,
-  BEGIN_ORDER,
-  carries,
-  rungOf,
-  type Ladder,
-  type Rung,
-  type RungRef,
-  type UnitOrder,
-} from './ladders';
+import { BEGIN_NEEDS, BEGIN_ORDER, carries, rungOf, type Ladder, type Rung, type RungRef } from './ladders';
+import type { UnitOrder } from './unit-order';
 import { knows, modelOf, worthOn, type Model } from './model';
 import { nextStep as say } from './text';
 

@@ -2,7 +2,7 @@
 
 import { useActionState, useState } from 'react';
 import { keepProgressSettings } from '@/actions/settings';
-import { UNIT_ORDERS, UNIT_ORDER_WORDS } from '@/core/progress/ladders';
+import { UNIT_ORDERS, UNIT_ORDER_WORDS } from '@/core/progress/unit-order';
 import { PLAIN_ERRS, RULES, RULE_WORDS } from '@/core/progress/rule';
 import type { ProgressSettings } from '@/server/setting/settings';
 import { Button } from '../kit/button';
