@@ -3,17 +3,7 @@ import { sure } from '../sure';
 import { lately, patternsIn, readCells, type Pattern, type SpotCount } from './patterns';
 import { posteriorOf } from './posterior';
 import type { SettledSeen } from './settle';
-import { soundMap as say } from './text';
-
-/** Which sounds hold and which slip, where in the word, and what nobody can tell yet. */
-export const SPOTS = ['first', 'middle', 'last', 'cluster'] as const;
-export type Spot = (typeof SPOTS)[number];
-export const SPOT_WORDS: Readonly<Record<Spot, string>> = {
-  first: say.atTheStart,
-  middle: say.inTheMiddle,
-  last: say.atTheEnd,
-  cluster: say.inACluster,
-};
+import type { Spot } from './word-places';
 
 const spotOf = (side: string): Spot => (side === 'opening' || side === 'closing' ? 'cluster' : (side as Spot));
 

@@ -2,7 +2,8 @@
 
 import { clsx } from 'clsx';
 import { useState } from 'react';
-import { SPOTS, SPOT_WORDS, type MapCell, type SoundMap, type Spot } from '@/core/progress/sound-map';
+import type { MapCell, SoundMap } from '@/core/progress/sound-map';
+import { SPOTS, SPOT_WORDS, type Spot } from '@/core/progress/word-places';
 import type { ChildPage } from '@/server/children/child-page';
 import { MANNER_WORDS } from '../kit/manners';
 import { soundMapView as say } from './text';

@@ -1,0 +1,11 @@
+import { soundMap as say } from './text';
+
+/** Where in a word a sound stands, as the map of sounds tells it. */
+export const SPOTS = ['first', 'middle', 'last', 'cluster'] as const;
+export type Spot = (typeof SPOTS)[number];
+export const SPOT_WORDS: Readonly<Record<Spot, string>> = {
+  first: say.atTheStart,
+  middle: say.inTheMiddle,
+  last: say.atTheEnd,
+  cluster: say.inACluster,
+};
