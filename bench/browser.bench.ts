@@ -3,26 +3,13 @@ import type { Browser, Page } from 'playwright-core';
 import { test } from 'vitest';
 import { addNames, beginPlay, logOf, openApp, openBrowser, openPage, saved, shown } from '../e2e/support/app';
 import { openFile } from '../e2e/support/put-session';
-import type { StoredRound } from '../src/core/sessions/stored-round';
+import { PLAIN_ROUND } from '../src/core/testing/rounds';
 import { print, rowOf, type Row } from './table';
 
 /** Turns at full speed, and slowed four times. */
 const FULL = 30;
 const SLOWED = 200;
 const OWN = 100;
-
-/** What is the same for every round that is put into the file. */
-const PLAIN: Omit<StoredRound, 'task' | 'step' | 'items' | 'turns'> = {
-  role: 'focus',
-  model: null,
-  spares: [],
-  way: 'individual',
-  gap: 1,
-  gesture: 'task',
-  frame: { on: true, opening: null, ask: null },
-  reminder: '',
-  names: false,
-};
 
 /**
  * Taps "on own" in the page and times it, in milliseconds: until it is kept on the device, until the next turn is
@@ -190,8 +177,8 @@ test('each their own step, 30 children, processor slowed four times', async () =
       spares: [],
     }));
   const sessions = [
-    ['same for all', await file.put([{ ...PLAIN, ...round }], 'southern-british')],
-    ['each their own step', await file.put((ids) => [{ ...PLAIN, ...round, own: own(ids) }], 'southern-british')],
+    ['same for all', await file.put([{ ...PLAIN_ROUND, ...round }], 'southern-british')],
+    ['each their own step', await file.put((ids) => [{ ...PLAIN_ROUND, ...round, own: own(ids) }], 'southern-british')],
   ] as const;
   const cdp = await page.context().newCDPSession(page);
   const rows: Row[] = [];

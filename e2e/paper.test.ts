@@ -2,6 +2,7 @@ import type { Browser, Page } from 'playwright-core';
 import { expect, test } from 'vitest';
 import { planToJson } from '../src/core/formats/plan-file';
 import type { Plan } from '../src/core/sessions/running-order';
+import { PLAIN_ROUND } from '../src/core/testing/rounds';
 import { sure } from '../src/core/sure';
 import { answersOf, openPage, type App } from './support/app';
 import { violations } from './support/axe';
@@ -27,19 +28,11 @@ const PLAN: Plan = {
   pairs: [],
   rounds: [
     {
+      ...PLAIN_ROUND,
       id: 'r1',
-      role: 'focus',
       task: 'blending',
       step: '3-held',
       items: WORDS.map((key) => ({ key, locked: false })),
-      model: null,
-      spares: [],
-      way: 'individual',
-      gap: 1,
-      gesture: 'task',
-      frame: { on: true, opening: null, ask: null },
-      reminder: '',
-      names: false,
       seed: 1,
     },
   ],

@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { sure } from '../sure';
+import { PLAIN_ROUND } from '../testing/rounds';
 import { roundOf, turnInRound, type AnswerEntry } from './log';
 import { lengthOf, onPaper, paperLog, paperRows, type TypedMarks } from './paper';
 import { replay } from './replay';
@@ -10,18 +11,10 @@ import type { StoredRound } from './stored-round';
 const WORDS = ['sun', 'map', 'leg'];
 const CHILDREN = ['ada', 'bo'];
 const round = (more: Partial<StoredRound> = {}): StoredRound => ({
-  role: 'focus',
+  ...PLAIN_ROUND,
   task: 'blending',
   step: '3-held',
   items: WORDS,
-  model: null,
-  spares: [],
-  way: 'individual',
-  gap: 1,
-  gesture: 'task',
-  frame: { on: true, opening: null, ask: null },
-  reminder: '',
-  names: false,
   turns: 6,
   ...more,
 });

@@ -6,6 +6,7 @@ import { seeded } from '../../core/random';
 import type { AnswerEntry } from '../../core/sessions/log';
 import { sure } from '../../core/sure';
 import { answered } from '../../core/testing/answers';
+import { PLAIN_ROUND } from '../../core/testing/rounds';
 import { times } from '../../core/testing/deep';
 import { addChildren, addGroup, listGroups, type Group } from '../people/groups';
 import { readySessions } from '../plans/today';
@@ -28,19 +29,11 @@ const HISTORIES = times(300, 40);
 async function played(groupId: string, children: readonly string[], random: () => number, daysAgo: number) {
   const pick = <T>(of: readonly T[]): T => sure(of[Math.floor(random() * of.length)]);
   const round = (id: string, task: string) => ({
+    ...PLAIN_ROUND,
     id,
-    role: 'focus' as const,
     task,
     step: 'mixed',
     items: WORDS.map((key) => ({ key, locked: false })),
-    model: null,
-    spares: [],
-    way: 'individual' as const,
-    gap: 1,
-    gesture: 'task',
-    frame: { on: true, opening: null, ask: null },
-    reminder: '',
-    names: false,
     seed: 1,
   });
   const rounds = [round('r1', 'blending'), round('r2', 'segmenting')];

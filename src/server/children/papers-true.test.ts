@@ -6,6 +6,7 @@ import { seeded } from '../../core/random';
 import type { AnswerEntry } from '../../core/sessions/log';
 import { sure } from '../../core/sure';
 import { answered } from '../../core/testing/answers';
+import { PLAIN_ROUND } from '../../core/testing/rounds';
 import { addChildren, addGroup, listGroups } from '../people/groups';
 import { appendLog } from '../record/append-log';
 import { startSession } from '../sessions/start-session';
@@ -67,19 +68,11 @@ const planOf = () => ({
   sound: null,
   pairs: [],
   rounds: ROUNDS.map(([task, step, words], i) => ({
+    ...PLAIN_ROUND,
     id: `r${i}`,
-    role: 'focus' as const,
     task,
     step,
     items: words.map((key) => ({ key, locked: false })),
-    model: null,
-    spares: [],
-    way: 'individual' as const,
-    gap: 1,
-    gesture: 'task',
-    frame: { on: true, opening: null, ask: null },
-    reminder: '',
-    names: false,
     seed: 1,
   })),
 });

@@ -7,6 +7,7 @@ import { replay } from '../../core/sessions/replay';
 import type { Plan, Way } from '../../core/sessions/running-order';
 import { sure } from '../../core/sure';
 import { answered } from '../../core/testing/answers';
+import { PLAIN_ROUND } from '../../core/testing/rounds';
 import { childPage } from '../children/child-page';
 import { addChildren, addGroup, eraseChild, listGroups, setAway, type Group } from '../people/groups';
 import { appendLog } from '../record/append-log';
@@ -37,19 +38,12 @@ const planOf = (way: Way, own = false): Plan => ({
   pairs: [],
   rounds: [
     {
+      ...PLAIN_ROUND,
       id: 'r1',
-      role: 'focus',
       task: 'blending',
       step: '3-held',
       items: WORDS.map((key) => ({ key, locked: false })),
-      model: null,
-      spares: [],
       way,
-      gap: 1,
-      gesture: 'task',
-      frame: { on: true, opening: null, ask: null },
-      reminder: '',
-      names: false,
       seed: 1,
       ...(own ? { own: { on: true, steps: {} } } : {}),
     },

@@ -1,7 +1,7 @@
 'use client';
 
 import { EllipsisVertical } from 'lucide-react';
-import { useState, useTransition } from 'react';
+import { useState, useTransition, type ComponentProps } from 'react';
 import {
   eraseChild,
   eraseGroup,
@@ -79,6 +79,37 @@ function Ask({ asked, close, done }: { readonly asked: Asked | null; close: () =
   );
 }
 
+type Acts = ComponentProps<typeof Menu>['acts'];
+
+interface ChangesProps {
+  readonly name: string;
+  readonly onRename: (name: string) => Promise<{ readonly error?: string }>;
+  /** What else can be done; some of it asks first. */
+  readonly acts: (ask: (asked: Asked) => void) => Acts;
+  /** Something that was asked first is done. */
+  readonly done?: () => void;
+}
+
+/** A menu of what has a name: rename it first, then the rest. */
+function Changes({ name, onRename, acts, done = () => undefined }: ChangesProps) {
+  const [renaming, setRenaming] = useState(false);
+  const [asked, setAsked] = useState<Asked | null>(null);
+  return (
+    <>
+      <Menu
+        trigger={<Dots name={name} />}
+        acts={[{ name: say.rename, does: () => setRenaming(true) }, ...acts(setAsked)]}
+      />
+      <RenameDialog name={name} open={renaming} onOpenChange={setRenaming} onRename={onRename} />
+      <Ask asked={asked} close={() => setAsked(null)} done={done} />
+    </>
+  );
+}
+
+/** An act for each of other groups under one name; none where there is no other group. */
+const forGroups = (name: string, groups: readonly Named[], does: (group: Named) => void): Acts =>
+  groups.length ? [{ name, acts: groups.map((group) => ({ name: group.name, does: () => does(group) })) }] : [];
+
 interface ChildMenuProps {
   readonly child: Named;
   /** Other groups, to move to. */
@@ -89,8 +120,6 @@ interface ChildMenuProps {
 
 /** Rename a child, move them to another group, take them out of sight, or erase them with every answer of theirs. */
 export function ChildMenu({ child: { id, name }, groups, tell }: ChildMenuProps) {
-  const [renaming, setRenaming] = useState(false);
-  const [asked, setAsked] = useState<Asked | null>(null);
   const [, begin] = useTransition();
   const run = (act: Does, said: string): void =>
     begin(async () => {
@@ -105,29 +134,16 @@ export function ChildMenu({ child: { id, name }, groups, tell }: ChildMenuProps)
     act: () => eraseChild(id),
   };
   return (
-    <>
-      <Menu
-        trigger={<Dots name={name} />}
-        acts={[
-          { name: say.rename, does: () => setRenaming(true) },
-          ...(groups.length
-            ? [
-                {
-                  name: say.moveTo,
-                  acts: groups.map((group) => ({
-                    name: group.name,
-                    does: () => run(() => moveToGroup(id, group.id), say.moved(name, group.name)),
-                  })),
-                },
-              ]
-            : []),
-          { name: say.outOfSight, does: () => run(() => putOutOfSight(id, true), say.isOut(name)) },
-          { name: say.erase, does: () => setAsked(erase) },
-        ]}
-      />
-      <RenameDialog name={name} open={renaming} onOpenChange={setRenaming} onRename={(next) => renameChild(id, next)} />
-      <Ask asked={asked} close={() => setAsked(null)} done={() => tell({ said: say.erased(name) })} />
-    </>
+    <Changes
+      name={name}
+      onRename={(next) => renameChild(id, next)}
+      acts={(ask) => [
+        ...forGroups(say.moveTo, groups, (to) => run(() => moveToGroup(id, to.id), say.moved(name, to.name))),
+        { name: say.outOfSight, does: () => run(() => putOutOfSight(id, true), say.isOut(name)) },
+        { name: say.erase, does: () => ask(erase) },
+      ]}
+      done={() => tell({ said: say.erased(name) })}
+    />
   );
 }
 
@@ -139,8 +155,6 @@ interface GroupMenuProps {
 
 /** Rename a group, put it together with another, or erase it with its children and sessions. */
 export function GroupMenu({ group: { id, name }, childCount, groups }: GroupMenuProps) {
-  const [renaming, setRenaming] = useState(false);
-  const [asked, setAsked] = useState<Asked | null>(null);
   const merge = (into: Named): Asked => ({
     title: say.mergeTitle(name, into.name),
     warning: say.mergeGoes(name, into.name),
@@ -156,24 +170,13 @@ export function GroupMenu({ group: { id, name }, childCount, groups }: GroupMenu
     act: () => eraseGroup(id),
   };
   return (
-    <>
-      <Menu
-        trigger={<Dots name={name} />}
-        acts={[
-          { name: say.rename, does: () => setRenaming(true) },
-          ...(groups.length
-            ? [
-                {
-                  name: say.mergeWith,
-                  acts: groups.map((into) => ({ name: into.name, does: () => setAsked(merge(into)) })),
-                },
-              ]
-            : []),
-          { name: say.erase, does: () => setAsked(erase) },
-        ]}
-      />
-      <RenameDialog name={name} open={renaming} onOpenChange={setRenaming} onRename={(next) => renameGroup(id, next)} />
-      <Ask asked={asked} close={() => setAsked(null)} done={() => undefined} />
-    </>
+    <Changes
+      name={name}
+      onRename={(next) => renameGroup(id, next)}
+      acts={(ask) => [
+        ...forGroups(say.mergeWith, groups, (into) => ask(merge(into))),
+        { name: say.erase, does: () => ask(erase) },
+      ]}
+    />
   );
 }
