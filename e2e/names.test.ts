@@ -48,7 +48,7 @@ test('a class list: read line by line, what is not taken is named, and taken in 
   await page.context().close();
 });
 
-test('a child is moved in two, taken out of sight and brought back; the focus is never lost', async () => {
+test('a child is moved in two, taken off the list and brought back; the focus is never lost', async () => {
   const { page, trouble } = await openPage(browser, 390, 844);
   await newGroup(page, 'Peas');
   await newGroup(page, 'Carrots');
@@ -60,13 +60,13 @@ test('a child is moved in two, taken out of sight and brought back; the focus is
   expect(await page.evaluate(() => document.activeElement?.getAttribute('role'))).toBe('status');
   await page.getByRole('button', { name: 'Change Idris' }).focus();
   await page.keyboard.press('Enter');
-  await page.getByRole('menuitem', { name: 'Take out of sight' }).press('Enter');
-  await page.getByText('Idris is out of sight.').waitFor();
-  await page.getByRole('heading', { name: 'Out of sight' }).waitFor();
+  await page.getByRole('menuitem', { name: 'Take off the list (keep everything)' }).press('Enter');
+  await page.getByText('Idris is off the list.').waitFor();
+  await page.getByRole('heading', { name: 'Off the list' }).waitFor();
   expect(await violations(page)).toEqual([]);
   await page.getByRole('link', { name: 'Idris' }).click();
   await page.waitForURL(/children\/[0-9a-f]{8}/);
-  await page.locator('h1 + p', { hasText: '· out of sight' }).waitFor();
+  await page.locator('h1 + p', { hasText: '· off the list' }).waitFor();
   await page.goto(`${app.url}/children`);
   await page.getByRole('button', { name: /^Bring back.*Idris/ }).click();
   await page.getByText('Idris is back on the list.').waitFor();
@@ -75,7 +75,7 @@ test('a child is moved in two, taken out of sight and brought back; the focus is
   await page.context().close();
 });
 
-test('two groups are put together once that is asked', async () => {
+test('two groups are combined once that is asked', async () => {
   const { page, trouble } = await openPage(browser);
   await newGroup(page, 'Onions');
   await addNames(page, app.url, ['Saoirse']);
@@ -83,9 +83,9 @@ test('two groups are put together once that is asked', async () => {
   await addNames(page, app.url, ['Tomasz']);
   await page.getByRole('button', { name: 'Change Leeks' }).click();
   await page.getByRole('menuitem', { name: 'Onions', exact: true }).click();
-  await page.getByRole('alertdialog').getByText('No answer is lost.').waitFor();
+  await page.getByRole('alertdialog').getByText('No answers are lost.').waitFor();
   expect(await violations(page)).toEqual([]);
-  await page.getByRole('button', { name: 'Put together in Onions' }).click();
+  await page.getByRole('button', { name: 'Combine them in Onions' }).click();
   await page.getByRole('heading', { name: 'Onions', exact: true, level: 1 }).waitFor();
   await expect.poll(() => namesOn(page)).toEqual(['Saoirse', 'Tomasz']);
   expect(trouble).toEqual([]);
@@ -98,7 +98,7 @@ test('everything of the setting is taken out in two taps', async () => {
   await page.getByRole('link', { name: 'Settings' }).click();
   const [file] = await Promise.all([
     page.waitForEvent('download'),
-    page.getByRole('link', { name: 'Take everything out as open files (ZIP)' }).click(),
+    page.getByRole('link', { name: 'Download everything as open files (ZIP)' }).click(),
   ]);
   expect(file.suggestedFilename()).toMatch(/^bouncy-echo-everything-\d{4}-\d\d-\d\d\.zip$/);
   // The first bytes of every ZIP file (APPNOTE 6.3, local file header).

@@ -92,7 +92,7 @@ test('a grid of eight children and ten words is typed in by keys, kept once, and
       for (let row = 0; row < half; row += 1) await press('Enter');
     }
   }
-  await page.getByRole('button', { name: 'Keep 80 marks' }).waitFor();
+  await page.getByRole('button', { name: 'Save 80 marks' }).waitFor();
   for (let tabs = 0; tabs < 12 && (await page.locator('button[type=submit]:focus').count()) === 0; tabs += 1)
     await press('Tab');
   await press('Enter');
@@ -111,7 +111,7 @@ test('a grid of eight children and ten words is typed in by keys, kept once, and
   await page.goto(`${app.url}/look-back`);
   await page.getByText(`from paper, grid ${number}`).waitFor();
   await page.goto(`${app.url}/look-back/paper/${number}`);
-  await page.getByText('This grid is typed in already.').waitFor();
+  await page.getByText('This grid has already been typed in.').waitFor();
   await page.getByRole('link', { name: 'Look back at it' }).click();
   await page.waitForURL(new RegExp(session));
   expect(trouble).toEqual([]);
@@ -137,12 +137,12 @@ test('on a phone a grid is typed in with a finger; a number that is none is told
   await page.getByRole('button', { name: 'Wren, net: on own' }).waitFor();
   expect(await violations(page)).toEqual([]);
   await page.getByLabel('When did you play?').fill('2020-01-01');
-  await page.getByRole('button', { name: 'Keep 2 marks' }).click();
+  await page.getByRole('button', { name: 'Save 2 marks' }).click();
   await page.getByRole('alert').filter({ hasText: 'printed after that day' }).waitFor();
   await page.getByRole('button', { name: 'Wren, leg: with help' }).waitFor();
   const today = await page.getByLabel('When did you play?').getAttribute('max');
   await page.getByLabel('When did you play?').fill(sure(today));
-  await page.getByRole('button', { name: 'Keep 2 marks' }).click();
+  await page.getByRole('button', { name: 'Save 2 marks' }).click();
   await page.waitForURL(/look-back\/[0-9a-f]{8}-/);
   expect(trouble).toEqual([]);
   await page.context().close();

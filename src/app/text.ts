@@ -57,7 +57,7 @@ export const deskSettings = {
     'Choose one way for the whole team, so children always hear the same count. Good practitioners differ here; it takes two minutes to settle.',
   whereDataLives: 'Where your data is',
   fileComputer: 'It’s all in one file on this computer:',
-  takeOut: 'Take everything out as open files (ZIP)',
+  takeOut: 'Download everything as open files (ZIP)',
   aboutChildren: 'It’s about children: keep it as your setting’s rules ask.',
   backUpStop: 'To back it up, stop Bouncy Echo and copy that file, with any files beside it that end in -wal or -shm.',
 } as const;

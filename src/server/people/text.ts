@@ -5,7 +5,7 @@ export const groups = {
   groupMoreNames: 'That group isn’t here any more. The names haven’t been added.',
   childListMore: 'That child isn’t in the list any more.',
   groupMore: 'That group isn’t here any more.',
-  twoGroups: 'Choose another group to put it together with.',
+  twoGroups: 'Choose another group to combine it with.',
   choosePlant: 'Choose one of the plants shown.',
   chooseAgesList: 'Choose one of the ages in the list.',
 } as const;

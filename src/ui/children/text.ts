@@ -63,7 +63,7 @@ export const childPaperScreen = {
 } as const;
 
 export const childScreen = {
-  outOfSight: ' · out of sight',
+  outOfSight: ' · off the list',
   didItHelp: 'Did it help?',
   growingUp: 'Only words they had never met before count here. We can’t tell practice from growing up.',
   said: 'said',
@@ -175,8 +175,8 @@ export const ladderPaths = {
 } as const;
 
 export const namesList = {
-  outOfSight: 'Out of sight',
-  keptWhole: 'They’re on no list and in no game. Everything about them is kept.',
+  outOfSight: 'Off the list',
+  keptWhole: 'They won’t appear on lists or in games. We keep everything about them.',
   bringBack: 'Bring back',
   isBack: (name: string) => `${name} is back on the list.`,
 } as const;
@@ -201,20 +201,20 @@ export const menus = {
   change: (name: string) => `Change ${name}`,
   rename: 'Rename…',
   moveTo: 'Move to',
-  outOfSight: 'Take out of sight',
+  outOfSight: 'Take off the list (keep everything)',
   erase: 'Erase…',
-  mergeWith: 'Put together with',
+  mergeWith: 'Combine with',
   serverCannotReached: 'We can’t reach the server. Nothing was changed.',
   moved: (name: string, group: string) => `${name} is in ${group} now, with all their answers.`,
-  isOut: (name: string) => `${name} is out of sight. You can bring them back below.`,
+  isOut: (name: string) => `${name} is off the list. You can bring them back below.`,
   erased: (name: string) => `${name} was erased.`,
   eraseTitle: (name: string) => `Erase ${name}?`,
   keep: (name: string) => `Keep ${name}`,
-  keepBoth: 'Keep them apart',
-  mergeTitle: (name: string, into: string) => `Put ${name} together with ${into}?`,
+  keepBoth: 'Keep them separate',
+  mergeTitle: (name: string, into: string) => `Combine ${name} with ${into}?`,
   mergeGoes: (name: string, into: string) =>
-    `Its children, sessions and plans go to ${into}, and ${name} won’t be there any more. No answer is lost. The ages and the sounds taught stay as they are in ${into}.`,
-  mergeDoes: (into: string) => `Put together in ${into}`,
+    `Its children, sessions and plans move to ${into}, and ${name} won’t be there any more. No answers are lost. The ages and the sounds taught stay as they are in ${into}.`,
+  mergeDoes: (into: string) => `Combine them in ${into}`,
   eraseAnswers: (name: string) => `Erase ${name} and their answers`,
   erasesEveryAnswer: (name: string) =>
     `This erases ${name} and every answer they gave, in every session. You can’t undo it. A backup you made earlier still has them.`,

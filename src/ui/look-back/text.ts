@@ -89,7 +89,7 @@ export const sessionLines = {
 } as const;
 
 export const fromPaper = {
-  marked: 'Marked on paper? The number on the grid:',
+  marked: 'Marked on paper? Type the grid number:',
   number: 'such as 12',
   typeItIn: 'Type it in',
 } as const;
@@ -97,13 +97,13 @@ export const fromPaper = {
 export const paperScreen = {
   typeIn: (number: number) => `Type in grid ${number}`,
   printedOn: (day: string) => `printed on ${day}`,
-  already: 'This grid is typed in already.',
+  already: 'This grid has already been typed in.',
   lookBackAtIt: 'Look back at it',
-  how: 'Tap a box, then its mark. Each mark goes on to the next box. What you type stays on this device until you keep it.',
+  how: 'Tap a box, then its mark. Each mark moves you on to the next box. What you type stays on this device until you save it.',
   keys: 'With keys: 1 to 5 for the marks below, Space to leave a box empty, Enter for the next line, Backspace to take a mark back.',
   whichDay: 'When did you play?',
   markedBy: 'Marked by (initials)',
-  keep: (marks: number) => (marks === 1 ? 'Keep 1 mark' : `Keep ${marks} marks`),
+  keep: (marks: number) => (marks === 1 ? 'Save 1 mark' : `Save ${marks} marks`),
   serverCannotReached: 'We can’t reach the server. What you typed is still here: try again in a moment.',
 } as const;
 
