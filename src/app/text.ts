@@ -58,7 +58,7 @@ export const deskSettings = {
   whereDataLives: 'Where your data is',
   fileComputer: 'It’s all in one file on this computer:',
   takeOut: 'Download everything as open files (ZIP)',
-  aboutChildren: 'It’s about children: keep it as your setting’s rules ask.',
+  aboutChildren: 'It’s about children, so follow your setting’s rules on keeping it.',
   backUpStop: 'To back it up, stop Bouncy Echo and copy that file, with any files beside it that end in -wal or -shm.',
 } as const;
 

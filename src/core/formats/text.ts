@@ -72,8 +72,8 @@ export const wordSet = {
 } as const;
 
 export const paper = {
-  whichDay: 'Say on which day you played.',
-  marksOnly: 'A box can hold 1, 2, 3, 4 or 5, or nothing.',
+  whichDay: 'Choose the day you played.',
+  marksOnly: 'Each box takes a number from 1 to 5, or stays empty.',
   whichNumber: 'Type the number that’s printed on the grid.',
 } as const;
 

@@ -49,5 +49,5 @@ export const find = {
   either: 'It could be a step either side.',
   once: 'Seen once.',
   nothingTold:
-    'We couldn’t tell this time, and that says nothing about what they know. Try again another day, or a game they can point in.',
+    'We couldn’t tell this time, and that says nothing about what they know. Try again another day, or play a game where they can point.',
 } as const;

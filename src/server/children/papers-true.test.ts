@@ -166,10 +166,11 @@ function expectHandover(paper: Paper, said: readonly Said[], now: number, where:
     expectAble(said, does, where);
   const coming = /orking towards: (.+?)\./.exec(summary)?.[1] ?? '';
   for (const does of asList(coming).filter(Boolean)) expectBegun(said, does.replace(/ with help$/, ''), where);
-  if (!days.size) expect(seen, where).toBe('Not seen in a game yet.');
+  if (!days.size) expect(seen, where).toBe('We haven’t seen them in a game yet.');
   else {
+    const onDays = days.size === 1 ? 'one day' : `${days.size} days`;
     const since = format(now - Math.max(...days) * DAY_MS, 'd MMMM');
-    expect(seen, where).toBe(`Seen on ${days.size === 1 ? 'one day' : `${days.size} days`} since ${since}.`);
+    expect(seen, where).toBe(`We’ve seen them in games on ${onDays} since ${since}.`);
   }
   expectOpen(linesUnder(paper, 'What we can’t tell yet').join(' '), said, where);
   for (const line of linesUnder(paper, 'What comes next')) {

@@ -74,8 +74,9 @@ export const papers = {
   goodToKnow: 'Good to know',
   notSettled: 'What we can’t tell yet',
   tooLittleOfChild: 'We haven’t seen enough yet to say.',
-  seenOn: (days: number, since: string) => `Seen on ${days === 1 ? 'one day' : `${days} days`} since ${since}.`,
-  notSeen: 'Not seen in a game yet.',
+  seenOn: (days: number, since: string) =>
+    `We’ve seen them in games on ${days === 1 ? 'one day' : `${days} days`} since ${since}.`,
+  notSeen: 'We haven’t seen them in a game yet.',
   passOn:
     'This page is about a child. Pass it on only as your setting’s rules and the family allow. What we’ve seen in short games may not show everything they can do.',
   passOnGroup:

@@ -1,6 +1,6 @@
 import { format } from 'date-fns';
 import { v7 } from 'uuid';
-import { PLAIN_TEXT, type OwnWay } from '../../core/answers/own-way';
+import type { OwnWay } from '../../core/answers/own-way';
 import { ownWaySchema } from '../../core/answers/own-way-schema';
 import { readNames, type NamesRead } from '../../core/formats/names';
 import { givePlants, plantOf, type PlantId } from '../../core/sessions/plants';
@@ -10,6 +10,7 @@ import { database } from '../storage/database';
 import { forgetSteps } from './forget-steps';
 import { rememberErased } from './erased';
 import { keepForOthers } from './moves';
+import { putChildren, putGroup } from './rows';
 import { Problem } from '../storage/problems';
 import { readOwnWay } from '../record/session-record';
 import { groups as say } from './text';
@@ -87,12 +88,8 @@ async function firstGroup(): Promise<Group> {
 /** Adds an empty group. Throws a Problem for a name that cannot be used. */
 export async function addGroup(name: string): Promise<Group> {
   const read = readName(name);
-  const { models, write } = await database();
-  const id = v7();
-  await write(async (transaction) => {
-    const position = await models.groups.count({ transaction });
-    await models.groups.create({ id, name: read, position, created_at: Date.now(), age_band: null }, { transaction });
-  });
+  const { write } = await database();
+  const id = await write((transaction) => putGroup(read, transaction));
   return { id, name: read, ageBand: null, children: [], outOfSight: [] };
 }
 
@@ -113,20 +110,10 @@ export async function addChildren(groupId: string, text: string): Promise<NamesR
       text,
       here.map((c) => c.get().name),
     );
-    await models.children.bulkCreate(
-      read.names.map((name, i) => ({
-        id: v7(),
-        group_id: groupId,
-        name,
-        position: here.length + i,
-        away_on: null,
-        created_at: Date.now(),
-        own_way: PLAIN_TEXT,
-        plant: null,
-        archived_at: null,
-        own_id: null,
-      })),
-      { transaction },
+    await putChildren(
+      groupId,
+      read.names.map((name) => ({ name })),
+      transaction,
     );
     return read;
   });

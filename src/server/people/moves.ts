@@ -1,12 +1,9 @@
-import { v7 } from 'uuid';
-import { Op, type Transaction } from 'sequelize';
-import { PLAIN_TEXT } from '../../core/answers/own-way';
+import type { Transaction } from 'sequelize';
 import { classRowsSchema } from '../../core/formats/class-list';
 import { idSchema } from '../../core/formats/schemas';
-import { sure } from '../../core/sure';
 import { database } from '../storage/database';
 import { Problem } from '../storage/problems';
-import { rows } from '../storage/rows';
+import { nextPlace, putChildren, putGroup } from './rows';
 import { groups as say } from './text';
 
 /** Checks an id, and that the group is there. Throws a Problem (404) otherwise. */
@@ -16,11 +13,6 @@ async function groupId(id: unknown, transaction: Transaction): Promise<string> {
   if (!read.success || !(await models.groups.count({ where: { id: read.data }, transaction })))
     throw new Problem(say.groupMore, 404);
   return read.data;
-}
-
-async function nextPlace(group: string, transaction: Transaction): Promise<number> {
-  const sql = 'SELECT COALESCE(MAX(position) + 1, 0) AS next FROM children WHERE group_id = :group';
-  return sure((await rows<{ next: number }>(sql, { group }, transaction))[0]).next;
 }
 
 /**
@@ -96,8 +88,6 @@ export async function keepForOthers(group: string, transaction: Transaction): Pr
 export interface ClassTaken {
   readonly children: number;
   readonly groups: readonly string[];
-  /** The group of the first of them. */
-  readonly first: string;
 }
 
 /**
@@ -112,36 +102,19 @@ export async function takeClass(asked: unknown, usual: unknown): Promise<ClassTa
     const known = new Map(
       (await models.groups.findAll({ transaction })).map((g) => [g.get().name.toLocaleLowerCase(), g.get().id]),
     );
-    const groups = new Set<string>();
-    for (const { name, group, ownId } of lines) {
-      const id = group ? (known.get(group.toLocaleLowerCase()) ?? (await made(group, transaction))) : here;
-      if (group) known.set(group.toLocaleLowerCase(), id);
-      groups.add(id);
-      await models.children.create(
-        {
-          id: v7(),
-          group_id: id,
-          name,
-          position: await nextPlace(id, transaction),
-          away_on: null,
-          created_at: Date.now(),
-          own_way: PLAIN_TEXT,
-          plant: null,
-          archived_at: null,
-          own_id: ownId || null,
-        },
-        { transaction },
-      );
+    const idOf = async (group: string): Promise<string> => {
+      const plain = group.toLocaleLowerCase();
+      const id = known.get(plain) ?? (await putGroup(group, transaction));
+      known.set(plain, id);
+      return id;
+    };
+    const byGroup = new Map<string, typeof lines>();
+    for (const line of lines) {
+      const id = line.group ? await idOf(line.group) : here;
+      byGroup.set(id, [...(byGroup.get(id) ?? []), line]);
     }
-    const named = await models.groups.findAll({ where: { id: { [Op.in]: [...groups] } }, transaction });
-    return { children: lines.length, groups: named.map((g) => g.get().name), first: [...groups][0] ?? here };
+    for (const [id, of] of byGroup) await putChildren(id, of, transaction);
+    const named = await models.groups.findAll({ where: { id: [...byGroup.keys()] }, transaction });
+    return { children: lines.length, groups: named.map((g) => g.get().name) };
   });
-}
-
-async function made(name: string, transaction: Transaction): Promise<string> {
-  const { models } = await database();
-  const id = v7();
-  const position = await models.groups.count({ transaction });
-  await models.groups.create({ id, name, position, created_at: Date.now(), age_band: null }, { transaction });
-  return id;
 }

@@ -197,10 +197,10 @@ describe('a grid and its number', () => {
     const keep = (typing: object) => typeIn(number, { day: today(), marks: one, by: '', ...typing });
     await expect(keep({ day: '2020-01-01' })).rejects.toThrow('printed after that day');
     await expect(keep({ day: '2999-01-01' })).rejects.toThrow('hasn’t come yet');
-    await expect(keep({ day: 'soon' })).rejects.toThrow('on which day');
+    await expect(keep({ day: 'soon' })).rejects.toThrow('the day you played');
     await expect(keep({ marks: [[' '.repeat(10), ' '.repeat(10)]] })).rejects.toThrow('at least one mark');
-    await expect(keep({ marks: [['1', ' '.repeat(10)]] })).rejects.toThrow('isn’t the same any more');
-    await expect(keep({ marks: [[`6${' '.repeat(9)}`, ' '.repeat(10)]] })).rejects.toThrow('1, 2, 3, 4 or 5');
+    await expect(keep({ marks: [['1', ' '.repeat(10)]] })).rejects.toThrow('This grid has changed');
+    await expect(keep({ marks: [[`6${' '.repeat(9)}`, ' '.repeat(10)]] })).rejects.toThrow('from 1 to 5');
     expect((await paperSheet(number)).sessionId).toBeNull();
     expect(await listSessions(group.id)).toEqual([]);
     await keep({});

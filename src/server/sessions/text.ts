@@ -35,8 +35,8 @@ export const startSession = {
 export const papers = {
   everyone: 'Everyone together',
   noSuchPaper: (number: number) => `There’s no grid with the number ${number}. Check the number on the paper.`,
-  paperChanged: 'This grid isn’t the same any more: a child on it was erased. Open it again to type it in.',
+  paperChanged: 'This grid has changed: a child on it has been erased. Open it again to type it in.',
   nothingMarked: 'Nothing is marked yet. Type at least one mark.',
-  beforePrinted: 'The grid was printed after that day. Choose the day on which you played.',
-  dayToCome: 'That day hasn’t come yet. Choose the day on which you played.',
+  beforePrinted: 'This grid was printed after that day. Choose the day you played.',
+  dayToCome: 'That day hasn’t come yet. Choose the day you played.',
 } as const;

@@ -44,7 +44,11 @@ describe('typing in a grid', () => {
   });
   test('what was typed before comes back, and what does not fit is left out', () => {
     expect(asText(typingOf(WIDTHS, asText(typed([...'12 4 5']))))).toBe('12 4 5    ');
-    expect(asText(typingOf(WIDTHS, 'x1 9'))).toBe(' 1        ');
-    expect(markedIn(mark(typingOf(WIDTHS, '12'), '3'))).toBe(2);
+    expect(asText(typingOf(WIDTHS, 'x1 9      '))).toBe(' 1        ');
+    expect(markedIn(mark(typingOf(WIDTHS, '12        '), '3'))).toBe(2);
+  });
+  test('what was typed on a paper with other lines slides into nobody’s line', () => {
+    expect(markedIn(typingOf([[3, 3]], asText(typed([...'123412']))))).toBe(0);
+    expect(markedIn(typingOf([...WIDTHS, [3]], asText(typed([...'123412']))))).toBe(0);
   });
 });

@@ -24,14 +24,16 @@ const EMPTY = ' ';
 export const MARK_KEYS: readonly string[] = OUTCOMES.map((_, i) => String(i + 1));
 
 /**
- * Begins with what was typed before, where it fits the paper.
- * @example typingOf([[2, 2]], '1').marks // ['1', ' ', ' ', ' ']
+ * Begins with what was typed before; with nothing, where the paper has other boxes now: a mark may never slide into the
+ * line of another child.
+ * @example typingOf([[2]], '1 ').marks // ['1', ' ']
  */
 export function typingOf(widths: Widths, before = ''): Typing {
   const boxes = widths.flatMap((rows, round) =>
     rows.flatMap((width, row) => Array.from({ length: width }, (_, at) => ({ round, row, at }))),
   );
-  const marks = boxes.map((_, i) => (MARK_KEYS.includes(before[i] ?? EMPTY) ? (before[i] ?? EMPTY) : EMPTY));
+  const kept = before.length === boxes.length ? before : '';
+  const marks = boxes.map((_, i) => (MARK_KEYS.includes(kept[i] ?? EMPTY) ? (kept[i] ?? EMPTY) : EMPTY));
   return { boxes, marks, at: 0 };
 }
 
