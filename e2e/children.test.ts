@@ -272,7 +272,7 @@ describe('three weeks of the demo', () => {
 
   test('the plain rule can be chosen, and says how often it errs wherever it is used', async () => {
     const { page } = await openPage(browser);
-    await page.goto(`${app.url}/settings`);
+    await page.goto(`${app.url}/settings/judging`);
     await page.getByLabel('4 of the last 5').check();
     await page.getByText('This rule is often wrong').waitFor();
     await page.getByRole('button', { name: 'Save these rules' }).click();
@@ -281,7 +281,7 @@ describe('three weeks of the demo', () => {
     await page.getByText('This rule is often wrong').waitFor();
     await page.goto(`${app.url}/children/board`);
     await page.getByText('This rule is often wrong').waitFor();
-    await page.goto(`${app.url}/settings`);
+    await page.goto(`${app.url}/settings/judging`);
     await page.getByLabel('Weighed').check();
     await page.getByRole('button', { name: 'Save these rules' }).click();
     await page.getByText('Saved.', { exact: true }).waitFor();

@@ -92,10 +92,11 @@ test('two groups are combined once that is asked', async () => {
   await page.context().close();
 });
 
-test('everything of the setting is taken out in two taps', async () => {
+test('everything of the setting is taken out in three taps', async () => {
   const { page, trouble } = await openPage(browser);
   await page.goto(app.url);
   await page.getByRole('link', { name: 'Settings' }).click();
+  await page.getByRole('link', { name: 'Our data' }).click();
   const [file] = await Promise.all([
     page.waitForEvent('download'),
     page.getByRole('link', { name: 'Download everything as open files (ZIP)' }).click(),

@@ -102,6 +102,10 @@ test('zero axe violations, and nothing over the side at three sizes, on every sc
     `/print/papers/${paper}`,
     `/look-back/paper/${paper}`,
     '/settings',
+    '/settings/judging',
+    '/settings/taught',
+    '/settings/device',
+    '/settings/data',
     `/play/${session}`,
   ]) {
     await page.goto(app.url + where);
@@ -260,10 +264,10 @@ test('settings: the example changes with the choice, and confirming lets contest
 
 test('dim for nap time: chosen once, kept on the device, legible everywhere, and never printed', async () => {
   const { page, trouble } = await openPage(browser);
-  await page.goto(`${app.url}/settings`);
+  await page.goto(`${app.url}/settings/device`);
   const paper = (): Promise<string> => page.evaluate(() => getComputedStyle(document.documentElement).backgroundColor);
   const light = await paper();
-  await page.getByRole('radio', { name: 'Dim, for nap time' }).click();
+  await page.getByRole('switch', { name: /nap time/ }).click();
   await page.goto(`${app.url}/`);
   const dim = await paper();
   expect(dim).not.toBe(light);
@@ -280,6 +284,10 @@ test('dim for nap time: chosen once, kept on the device, legible everywhere, and
     '/children/ears',
     `/look-back/${session}`,
     '/settings',
+    '/settings/judging',
+    '/settings/taught',
+    '/settings/device',
+    '/settings/data',
     `/print/plans/${plan}`,
   ]) {
     await page.goto(app.url + where);

@@ -115,7 +115,7 @@ test('a word put aside, from its page, a set, a plan or Play, never comes back u
   // What is sent is there: nothing offers it any more.
   await expect.poll(() => lists(page, word), { timeout: 30_000 }).toBe(false);
   // Settings brings it back.
-  await page.goto(`${app.url}/settings`);
+  await page.goto(`${app.url}/settings/taught`);
   for (const away of ['gran', fromSet, word])
     await page.getByRole('button', { name: new RegExp(`^Bring ${away} back`) }).waitFor();
   await page.getByRole('button', { name: /^Bring gran back/ }).click();

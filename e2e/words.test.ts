@@ -293,8 +293,8 @@ test('the prop shelf and the sounds taught: a tick is kept and becomes a filter'
   expect(await page.getByRole('region', { name: 'First sound /b/' }).getByText('small part').count()).toBeGreaterThan(
     0,
   );
-  await page.goto(`${app.url}/settings`);
-  const grid = page.locator('#taught');
+  await page.goto(`${app.url}/settings/taught`);
+  const grid = page.getByRole('region', { name: 'Sounds we’ve taught' });
   await grid.getByRole('button', { name: 'None', exact: true }).click();
   await grid.getByText('0 of').waitFor();
   for (const label of ['s', 't', 'n', 'p']) await grid.getByRole('button', { name: label, exact: true }).click();

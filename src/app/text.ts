@@ -48,13 +48,16 @@ export const deskPlan = {
 
 export const deskSettings = {
   settings: 'Settings',
-  toHold: 'Hold',
-  toClip: 'Clip',
-  light: 'Light',
-  vowels: 'Vowels',
   howWeSay: 'How we say and count',
   wayWholeTeam:
     'Choose one way for the whole team, so children always hear the same count. Good practitioners differ here; it takes two minutes to settle.',
+  whatAnswersMean: 'What the answers mean',
+  soundsTaught: 'Sounds we’ve taught',
+  thisDevice: 'This device',
+  onlyThisDevice: 'These choices are for the tablet or computer in front of you. Others keep their own.',
+  ourData: 'Our data',
+  takeItWithYou: 'Take everything with you',
+  whatIsInIt: 'One ZIP holds every group, child, session, plan and word set, as files that other programs can open.',
   whereDataLives: 'Where your data is',
   fileComputer: 'It’s all in one file on this computer:',
   takeOut: 'Download everything as open files (ZIP)',

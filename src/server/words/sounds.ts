@@ -1,6 +1,6 @@
 import type { Word } from '../../core/lexicon/entry';
 import { howMade, type HowMade } from '../../core/phonology/how-made';
-import { chart, vowelPad, type PadSound } from '../../core/phonology/pad';
+import { chart, consonantPad, vowelPad, type PadSound } from '../../core/phonology/pad';
 import { CONSONANTS, labelOf, makingOf, MAKING_ADVICE } from '../../core/phonology/sounds';
 import type { Making } from '../../core/phonology/consonants';
 import { preparedBank } from './bank';
@@ -64,5 +64,24 @@ export async function soundPage(ipa: string): Promise<SoundPage> {
     first: pick((w) => sure(w.sounds[0]).ipa === ipa),
     middle: pick((w) => w.sounds.slice(1, -1).some((s) => s.ipa === ipa) && w.count <= 6),
     last: pick((w) => sure(w.sounds.at(-1)).ipa === ipa && w.sounds.length > 1),
+  };
+}
+
+/** Every sound of the accent in force, in rows as they are ticked: to hold, to clip, light ones, vowels. */
+export async function soundsToTick(): Promise<{
+  readonly accent: string;
+  readonly rows: readonly { readonly name: string; readonly sounds: readonly PadSound[] }[];
+}> {
+  const { accent } = await getSettings();
+  const consonants = consonantPad(accent);
+  const made = (making: Making): readonly PadSound[] => consonants.filter((s) => makingOf(s.ipa) === making);
+  return {
+    accent,
+    rows: [
+      { name: say.toHold, sounds: made('hold') },
+      { name: say.toClip, sounds: made('clip') },
+      { name: say.light, sounds: made('light') },
+      { name: say.vowels, sounds: vowelPad(accent) },
+    ],
   };
 }

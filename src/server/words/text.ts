@@ -47,4 +47,8 @@ export const wordSets = {
 
 export const sounds = {
   notHere: (ipa: string) => `/${ipa}/ isn’t a sound of this accent.`,
+  toHold: 'Hold',
+  toClip: 'Clip',
+  light: 'Light',
+  vowels: 'Vowels',
 } as const;

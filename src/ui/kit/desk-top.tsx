@@ -5,6 +5,7 @@ import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import { useOptimistic, useTransition } from 'react';
 import { chooseGroup } from '@/actions/groups';
+import { QuickFind } from './quick-find';
 import { SelectField } from './select';
 import { deskTop as say } from './text';
 
@@ -49,7 +50,8 @@ export function DeskTop({ groups, groupId }: { groups: readonly { id: string; na
           );
         })}
       </nav>
-      <div className="ml-auto">
+      <div className="ml-auto flex items-center gap-x-3">
+        <QuickFind />
         <SelectField
           inline
           kind="bare"

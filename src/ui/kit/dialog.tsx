@@ -15,11 +15,14 @@ interface DialogProps {
   readonly wide?: boolean;
   /** On a phone it rises from the bottom, under the thumb. */
   readonly low?: boolean;
+  /** Near the top, so that it does not move as it grows. */
+  readonly high?: boolean;
   readonly children: ReactNode;
 }
 
 /** A dialog with a heading, a way out and the focus kept inside. */
-export function Dialog({ open, onOpenChange, title, description, wide = false, low = false, children }: DialogProps) {
+export function Dialog({ open, onOpenChange, title, description, children, ...where }: DialogProps) {
+  const { wide = false, low = false, high = false } = where;
   return (
     <Radix.Root open={open} onOpenChange={onOpenChange}>
       <Radix.Portal>
@@ -28,12 +31,12 @@ export function Dialog({ open, onOpenChange, title, description, wide = false, l
           className={clsx(
             'fixed left-1/2 z-50 max-h-[94dvh] -translate-x-1/2 overflow-y-auto bg-card p-6 shadow-xl',
             wide ? 'w-[min(62rem,calc(100vw-1rem))]' : 'w-[min(34rem,calc(100vw-2rem))]',
-            low
-              ? [
-                  'snug:bottom-0 snug:w-full snug:rounded-t-2xl snug:p-4 roomy:top-1/2',
-                  'roomy:-translate-y-1/2 roomy:rounded-2xl',
-                ]
-              : 'top-1/2 -translate-y-1/2 rounded-2xl',
+            low && [
+              'snug:bottom-0 snug:w-full snug:rounded-t-2xl snug:p-4 roomy:top-1/2',
+              'roomy:-translate-y-1/2 roomy:rounded-2xl',
+            ],
+            high && 'top-[4dvh] rounded-2xl',
+            !low && !high && 'top-1/2 -translate-y-1/2 rounded-2xl',
           )}
           {...(description ? {} : { 'aria-describedby': undefined })}
         >

@@ -39,3 +39,11 @@ export const CHILD_PLACES = [
   ['/children/board', say.whereEveryoneIs],
   ['/children/ears', say.twoAdultsSame],
 ] as const;
+
+export const SETTING_PLACES = [
+  ['/settings', say.howWeSay],
+  ['/settings/judging', say.judging],
+  ['/settings/taught', say.soundsTaught],
+  ['/settings/device', say.thisDevice],
+  ['/settings/data', say.ourData],
+] as const;

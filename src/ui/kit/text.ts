@@ -51,6 +51,27 @@ export const manners = {
   roundTheSides: 'round the sides',
 } as const;
 
+export const quickFind = {
+  find: 'Find',
+  keys: 'Find anything (Ctrl and K, or ⌘ and K)',
+  findAnything: 'Find anything',
+  nameWordOrSounds: 'a name, a word, or sounds: sh o p',
+  whatWasFound: 'What we found',
+  nothing: (typed: string) =>
+    `We can’t find “${typed}”. Try part of a name, a day like 26 November, or sounds with spaces between them.`,
+  serverCannotReached: 'We can’t reach the server. Please try again in a moment.',
+  kinds: {
+    child: 'Children',
+    word: 'Words',
+    sound: 'Sounds',
+    set: 'Word sets',
+    plan: 'Plans',
+    session: 'Sessions',
+    note: 'Notes',
+    place: 'Screens',
+  },
+} as const;
+
 export const renameDialog = {
   serverCannotReached: 'We can’t reach the server. Please try again in a moment.',
   name: 'Name',
@@ -70,6 +91,11 @@ export const subNav = {
   names: 'Names',
   whereEveryoneIs: 'Where everyone is',
   twoAdultsSame: 'Two adults, same ears?',
+  howWeSay: 'How we say and count',
+  judging: 'Judging',
+  soundsTaught: 'Sounds taught',
+  thisDevice: 'This device',
+  ourData: 'Our data',
 } as const;
 
 export const tally = {

@@ -16,8 +16,7 @@ export function ProgressForm({ settings }: { settings: ProgressSettings }) {
   const [rule, setRule] = useState(settings.rule);
   const [order, setOrder] = useState(settings.unitOrder);
   return (
-    <form action={action} className="mt-12 max-w-3xl border-t border-line pt-6">
-      <h2 className="mb-2 text-2xl">{say.whatAnswersMean}</h2>
+    <form action={action} className="max-w-3xl">
       <div className="mb-4">
         <RadioGroup
           legend={<b>{say.whenStepSecure}</b>}

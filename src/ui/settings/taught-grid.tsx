@@ -44,15 +44,15 @@ export function TaughtGrid({ groupId, groupName, taught, rows }: TaughtGridProps
     set(next);
   };
   return (
-    <section id="taught" aria-labelledby="taught-h" className="mt-14 max-w-4xl scroll-mt-4">
-      <h2 id="taught-h" className="text-3xl">
+    <section aria-labelledby="taught-h" className="max-w-4xl">
+      <h1 id="taught-h" className="text-4xl">
         {say.soundsWeTaught}
-      </h2>
+      </h1>
       <p className="mt-1 mb-3 text-lg text-muted">{say.wordsOnlyThese(groupName, all.filter(on).length, all.length)}</p>
       {error && <ErrorMessage>{error}</ErrorMessage>}
       {rows.map((row) => (
         <div key={row.name} className="mb-3" role="group" aria-label={row.name}>
-          <h3 className="mb-1 font-sans text-base font-normal text-muted">{row.name}</h3>
+          <h2 className="mb-1 font-sans text-base font-normal text-muted">{row.name}</h2>
           <div className="flex flex-wrap gap-1.5">
             {row.sounds.map((sound) => (
               <button

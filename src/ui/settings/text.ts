@@ -7,15 +7,7 @@ export const asideList = {
     `No words are put aside for ${groupName}. You can put a word aside from its page, a word set, a plan, or while you play.`,
 } as const;
 
-export const lookChoice = {
-  lightDay: 'Light, for the day',
-  dimNapTime: 'Dim, for nap time',
-  onThisDevice: 'On this device',
-  onlyOncePrinted: 'This changes the look on this device only. Prints stay dark on white.',
-} as const;
-
 export const progressForm = {
-  whatAnswersMean: 'What the answers mean',
   whenStepSecure: 'When is a step secure?',
   unitsComeFirst: 'What comes first?',
   adultsLeadGroup: 'How many adults can lead a group?',

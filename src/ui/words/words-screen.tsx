@@ -551,7 +551,7 @@ function Advice({
     return (
       <p className="mt-6 border-l-4 border-marigold py-1 pl-4">
         {say.noSoundsTicked}{' '}
-        <Link className="underline underline-offset-4" href="/settings#taught">
+        <Link className="underline underline-offset-4" href="/settings/taught">
           {say.tickThemSettings}
         </Link>
         .

@@ -1,29 +1,10 @@
 'use client';
 
-import { THINK_SECONDS } from '@/core/sessions/pace';
 import { Button } from '../../kit/button';
-import { Chip } from '../../kit/chip';
 import { Dialog } from '../../kit/dialog';
-import { Switch } from '../../kit/switch';
-import { ToggleGroup } from '../../kit/toggle-group';
-import { useLook } from '../../kit/use-look';
-import { changeDevice as change, type NamesShown } from '../run/device';
 import { useRun } from '../use-run';
+import { DeviceFields } from './device-fields';
 import { deviceDialog as say } from './text';
-
-/** Letters of a name or initials of who marks; as at the server’s door. */
-const BY_LIMIT = 24;
-
-const NAMES = [
-  ['full', say.namesFull],
-  ['initials', say.namesInitials],
-  ['plants', say.namesPlants],
-] as const;
-
-const HANDS = [
-  ['right', say.rightHand],
-  ['left', say.leftHand],
-] as const;
 
 interface DeviceDialogProps {
   readonly team: readonly string[];
@@ -33,81 +14,12 @@ interface DeviceDialogProps {
   readonly onClose: () => void;
 }
 
-/** Who marks: kept with each answer, so that two pairs of ears can be told apart. */
-function WhoMarks({ team, by }: { readonly team: readonly string[]; readonly by: string }) {
-  return (
-    <div className="py-3">
-      <label htmlFor="who-marks" className="mb-1 block">
-        {say.marksNameInitials}
-      </label>
-      <input
-        id="who-marks"
-        className="field"
-        maxLength={BY_LIMIT}
-        autoComplete="off"
-        value={by}
-        onChange={(e) => change({ by: e.target.value })}
-      />
-      {team.length > 0 && (
-        <span className="mt-2 flex flex-wrap gap-2">
-          {team.map((name) => (
-            <Chip key={name} on={name === by} onClick={() => change({ by: name })}>
-              {name}
-            </Chip>
-          ))}
-        </span>
-      )}
-    </div>
-  );
-}
-
-/** How Play runs on this device: thinking time, the countdown, a tick, initials, who marks. */
+/** How Play runs on this device, and the ways from there. */
 export function DeviceDialog({ team, onKeys, onAside, onClose }: DeviceDialogProps) {
   const device = useRun((run) => run.device);
-  const [look, dress] = useLook();
   return (
     <Dialog open onOpenChange={onClose} title={say.onThisDevice}>
-      <div className="divide-y divide-line">
-        <div className="pb-3">
-          <p className="mb-2">{say.timeThinkBefore}</p>
-          <ToggleGroup
-            label={say.timeThinkBefore}
-            value={String(device.think)}
-            onChange={(seconds) => change({ think: Number(seconds) })}
-            options={THINK_SECONDS.map((s) => [String(s), s ? say.seconds(s) : say.none])}
-          />
-        </div>
-        <Switch
-          label={say.countDownShow}
-          on={device.showMe}
-          onChange={(showMe) => change({ showMe, ...(device.think ? {} : { think: 5 }) })}
-        />
-        <Switch label={say.softTickEach} on={device.tick} onChange={(on) => change({ tick: on })} />
-        <div className="py-3">
-          <p className="mb-2">{say.names}</p>
-          <ToggleGroup
-            label={say.names}
-            value={device.names}
-            onChange={(names) => change({ names: names as NamesShown })}
-            options={NAMES}
-          />
-        </div>
-        <div className="py-3">
-          <p className="mb-2">{say.hand}</p>
-          <ToggleGroup
-            label={say.hand}
-            value={device.hand}
-            onChange={(hand) => change({ hand: hand === 'left' ? 'left' : 'right' })}
-            options={HANDS}
-          />
-        </div>
-        <Switch label={say.dimNapTime} on={look === 'dim'} onChange={(dim) => dress(dim ? 'dim' : 'light')} />
-        <WhoMarks team={team} by={device.by} />
-        <Switch label={say.secondPairEars} on={device.second} onChange={(second) => change({ second })} />
-        {device.second && (
-          <p className="py-2 text-muted">{device.by.trim() ? say.marksStandBeside : say.sayAboveMarks}</p>
-        )}
-      </div>
+      <DeviceFields team={team} device={device} />
       <div className="mt-3 flex gap-2">
         {onAside && (
           <Button size="big" className="flex-1" onClick={onAside}>

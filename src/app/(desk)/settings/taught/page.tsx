@@ -1,0 +1,30 @@
+import type { Metadata } from 'next';
+import { currentGroup } from '@/actions/current-group';
+import { guarded } from '@/app/guarded';
+import { soundsToTick } from '@/server/words/sounds';
+import { taughtSounds } from '@/server/words/taught';
+import { wordsAside } from '@/server/words/put-aside';
+import { SETTING_PLACES, SubNav } from '@/ui/kit/sub-nav';
+import { AsideList } from '@/ui/settings/aside-list';
+import { TaughtGrid } from '@/ui/settings/taught-grid';
+import { deskSettings as say } from '../../../text';
+
+export const metadata: Metadata = { title: say.soundsTaught };
+
+export default guarded(async () => {
+  const group = await currentGroup();
+  const { accent, rows } = await soundsToTick();
+  return (
+    <>
+      <SubNav label={say.settings} places={SETTING_PLACES} here="/settings/taught" />
+      <TaughtGrid
+        key={`${group.id} ${accent}`}
+        groupId={group.id}
+        groupName={group.name}
+        taught={[...(await taughtSounds(group.id))]}
+        rows={rows}
+      />
+      <AsideList groupId={group.id} groupName={group.name} words={await wordsAside(group.id)} />
+    </>
+  );
+});

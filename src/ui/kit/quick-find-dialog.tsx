@@ -1,0 +1,96 @@
+'use client';
+
+import { clsx } from 'clsx';
+import { Command } from 'cmdk';
+import { useRouter } from 'next/navigation';
+import { useEffect, useState } from 'react';
+import { groupBy } from '@/core/group-by';
+import type { Hit } from '@/server/whole/quick-find';
+import { Dialog } from './dialog';
+import { ErrorMessage } from './message';
+import { quickFind as say } from './text';
+
+/** While someone is typing, nothing is asked for: milliseconds between two keys. */
+const TYPING_MS = 120;
+
+interface Found {
+  /** What was typed for it. */
+  readonly typed: string;
+  readonly hits: readonly Hit[];
+  readonly error: string | null;
+}
+
+/** What the server finds for `typed`; `null` until the first answer. */
+function useFound(typed: string): Found | null {
+  const [found, setFound] = useState<Found | null>(null);
+  useEffect(() => {
+    const stop = new AbortController();
+    const ask = async (): Promise<void> => {
+      try {
+        const answer = await fetch(`/api/find?q=${encodeURIComponent(typed)}`, { signal: stop.signal });
+        const body = (await answer.json()) as Hit[] | { readonly error: string };
+        setFound('error' in body ? { typed, hits: [], error: body.error } : { typed, hits: body, error: null });
+      } catch {
+        if (!stop.signal.aborted) setFound({ typed, hits: [], error: say.serverCannotReached });
+      }
+    };
+    const wait = setTimeout(() => void ask(), typed ? TYPING_MS : 0);
+    return () => {
+      clearTimeout(wait);
+      stop.abort();
+    };
+  }, [typed]);
+  return found;
+}
+
+const GROUP = '**:[[cmdk-group-heading]]:px-3 **:[[cmdk-group-heading]]:pt-3 **:[[cmdk-group-heading]]:text-muted';
+const ITEM = clsx(
+  'flex min-h-12 cursor-pointer flex-wrap items-baseline gap-x-3 rounded-lg px-3 py-2.5',
+  'data-[selected=true]:bg-slate-soft',
+);
+
+/** A field, and what it finds; arrows choose and Enter goes there. */
+export function QuickFindDialog({ close }: { readonly close: () => void }) {
+  const [typed, setTyped] = useState('');
+  const found = useFound(typed);
+  const router = useRouter();
+  const go = (href: string): void => {
+    close();
+    router.push(href);
+  };
+  return (
+    <Dialog open onOpenChange={close} title={say.findAnything} high>
+      <Command shouldFilter={false} label={say.findAnything} loop>
+        <Command.Input
+          autoFocus
+          className="field"
+          placeholder={say.nameWordOrSounds}
+          value={typed}
+          maxLength={60}
+          onValueChange={setTyped}
+        />
+        <Command.List className="mt-3 max-h-[60dvh] overflow-y-auto" label={say.whatWasFound}>
+          {found && !found.hits.length && !found.error && found.typed === typed && (
+            <Command.Empty className="px-3 py-4 text-muted">{say.nothing(typed)}</Command.Empty>
+          )}
+          {[...groupBy(found?.hits ?? [], (hit) => hit.kind)].map(([kind, hits]) => (
+            <Command.Group key={kind} heading={say.kinds[kind]} className={GROUP}>
+              {hits.map((hit, at) => (
+                <Command.Item
+                  key={`${kind} ${at} ${hit.href}`}
+                  value={`${kind} ${at} ${hit.href} ${hit.name}`}
+                  onSelect={() => go(hit.href)}
+                  className={ITEM}
+                >
+                  <span className="font-word text-lg wrap-anywhere">{hit.name}</span>
+                  <span className="min-w-0 wrap-anywhere text-muted">{hit.detail}</span>
+                </Command.Item>
+              ))}
+            </Command.Group>
+          ))}
+        </Command.List>
+        <div role="status">{found?.error && <ErrorMessage>{found.error}</ErrorMessage>}</div>
+      </Command>
+    </Dialog>
+  );
+}
