@@ -10,6 +10,13 @@ export interface BoardLine {
   readonly name: string;
   readonly away: boolean;
   readonly next: string;
+  /** The step to play next; null where every ladder is climbed. */
+  readonly step: {
+    readonly ladder: string;
+    readonly rung: string;
+    readonly pattern: string | null;
+    readonly does: string;
+  } | null;
   readonly cells: readonly {
     readonly ladder: string;
     readonly rung: string;
@@ -28,6 +35,13 @@ function nextInShort(step: NextStep | undefined, chosen: boolean): string {
   return step.pattern ? say.patternIn(step.rungOf.does) : step.rungOf.does;
 }
 
+const stepOf = ({ ladder, rung, pattern, rungOf }: NextStep): NonNullable<BoardLine['step']> => ({
+  ladder,
+  rung,
+  pattern: pattern ?? null,
+  does: rungOf.does,
+});
+
 /** A group as the board shows it: for each ladder the rung a child stands before, or the last where all hold. */
 export async function boardRows(group: Group, now = Date.now()): Promise<BoardLine[]> {
   return (await boardOf(group, now)).map(({ id, name, away, ladders, next, choice }) => ({
@@ -35,6 +49,7 @@ export async function boardRows(group: Group, now = Date.now()): Promise<BoardLi
     name,
     away,
     next: nextInShort(next[0], choice !== null),
+    step: next[0] ? stepOf(next[0]) : null,
     cells: ladders.map(({ ladder, rungs }) => {
       const at = frontier(rungs);
       const height = highest(rungs) + 1;

@@ -145,6 +145,9 @@ const noticesFor = ({ talk, point, rooms, open }: Advised, accent: AccentId): st
   ...(rooms.length ? [say.room(listed([...new Set(rooms.map((r) => taskOf(r.task).name.toLowerCase()))]))] : []),
 ];
 
+/** Notes a page holds, to be searched: more than anyone writes about a child in a year. */
+const NOTES_SHOWN = 400;
+
 /** Slips shown at once. */
 const OPEN_SHOWN = 3;
 
@@ -264,7 +267,7 @@ export async function childPage(childId: string, now = Date.now()): Promise<Chil
     advised([childId], now, true),
     choicesOf(childId),
     answersThat({ children: [childId], limit: 60 }),
-    answersThat({ children: [childId], noted: true, limit: 12 }),
+    answersThat({ children: [childId], noted: true, limit: NOTES_SHOWN }),
   ]);
   const advice = sure(all.of.get(childId));
   const { accent, conventions } = all.speech;

@@ -9,7 +9,9 @@ import { HistoryChart } from './history-chart';
 import { LadderPaths } from './ladder-paths';
 import { HeardAnswer } from '../kit/heard-answer';
 import { EraseChild } from './erase-child';
+import { FindOne } from './find-where';
 import { NextCard } from './next-card';
+import { Notes } from './notes';
 import { PapersMenu } from './papers-menu';
 import { OwnWayButton } from './own-way';
 import { SoundMapView } from './sound-map-view';
@@ -39,42 +41,40 @@ const Answer = ({ answer }: { answer: RecentAnswer }) => (
   </li>
 );
 
-/** A page a child: where they are and why, what is next, which sounds hold, what was said lately. */
+/** A page a child: what is next and why, where they are, which sounds hold, what was said lately, notes. */
 export function ChildScreen({ page }: { page: ChildPage }) {
   const stale = page.ladders.filter((l) => l.stale);
   return (
     <>
-      <div className="grid gap-x-12 gap-y-6 lg:grid-cols-[minmax(0,1fr)_22rem]">
-        <div className="min-w-0">
-          <Head page={page} />
-          <p className="mt-1 max-w-3xl text-xl leading-snug">{page.summary}</p>
-        </div>
-        <div className="min-w-0 lg:col-start-2 lg:row-span-2 lg:row-start-1">
-          <NextCard page={page} chosenOn={page.chosen ? format(page.chosen.at, 'd MMMM') : null} />
-        </div>
-        <div className="min-w-0 lg:col-start-1 lg:row-span-2 lg:row-start-2">
+      <Head page={page} />
+      <p className="mt-1 mb-3 max-w-4xl text-lg leading-snug">{page.summary}</p>
+      <NextCard page={page} chosenOn={page.chosen ? format(page.chosen.at, 'd MMMM') : null} />
+      <div className="mt-5 grid gap-x-12 gap-y-8 lg:grid-cols-[minmax(0,1fr)_22rem]">
+        <div className="min-w-0 space-y-8">
           <LadderPaths
             ladders={page.ladders}
             ruleNote={page.rule === 'plain' ? say.rule(RULE_WORDS.plain.name, PLAIN_ERRS) : null}
           />
           <Lately page={page} />
-        </div>
-        <div className="min-w-0 lg:col-start-2">
-          <SoundMapView map={page.map} chart={page.chart} />
-          <DidItHelp page={page} />
-        </div>
-      </div>
-      <div className="mt-12 grid gap-x-12 gap-y-10 lg:grid-cols-[minmax(0,1fr)_22rem]">
-        <div className="min-w-0 space-y-10">
           <section aria-labelledby="weeks">
             <h2 id="weeks" className="mb-2 text-2xl">
               {say.weekByWeek}
             </h2>
             <HistoryChart weeks={page.weeks} />
           </section>
-          <Notes page={page} />
+          <Notes notes={page.notes} />
         </div>
-        <Aside page={page} stale={stale} />
+        <div className="min-w-0 space-y-8">
+          <SoundMapView map={page.map} chart={page.chart} />
+          <DidItHelp page={page} />
+          <section aria-labelledby="find">
+            <h2 id="find" className="mb-1 text-xl">
+              {say.findWhere}
+            </h2>
+            <FindOne groupId={page.groupId} child={{ id: page.id, name: page.name }} find={page.find} />
+          </section>
+          <Aside page={page} stale={stale} />
+        </div>
       </div>
     </>
   );
@@ -151,7 +151,7 @@ function Way({ page }: { readonly page: ChildPage }) {
 function DidItHelp({ page }: { readonly page: ChildPage }) {
   if (!page.helped.length) return null;
   return (
-    <section aria-labelledby="helped" className="mt-6">
+    <section aria-labelledby="helped">
       <h2 id="helped" className="mb-1 text-xl">
         {say.didItHelp}
       </h2>
@@ -165,41 +165,10 @@ function DidItHelp({ page }: { readonly page: ChildPage }) {
   );
 }
 
-/** Notes made while playing. */
-function Notes({ page }: { readonly page: ChildPage }) {
-  return (
-    <section aria-labelledby="notes">
-      <h2 id="notes" className="mb-2 text-2xl">
-        {say.notes}
-      </h2>
-      {page.notes.length ? (
-        <ul className="divide-y divide-line border-y border-line">
-          {page.notes.map((n) => (
-            <li key={n.id} className="py-2.5">
-              <p className="text-lg">{n.note}</p>
-              <p className="text-muted">
-                <Link
-                  className="underline decoration-line-strong underline-offset-4"
-                  href={`/look-back/${n.sessionId}`}
-                >
-                  {n.label}, {n.game}
-                </Link>
-                , {day(n.at)}
-              </p>
-            </li>
-          ))}
-        </ul>
-      ) : (
-        <p className="text-muted">{say.notesMadeWhile}</p>
-      )}
-    </section>
-  );
-}
-
 /** What was said lately. */
 function Lately({ page }: { readonly page: ChildPage }) {
   return (
-    <section aria-labelledby="lately" className="mt-3">
+    <section aria-labelledby="lately">
       <h2 id="lately" className="mb-1 text-xl">
         {say.lately}
       </h2>

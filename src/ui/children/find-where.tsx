@@ -55,3 +55,20 @@ export function FindWhere({ groupId, games, first, whom, what }: FindWhereProps)
     </div>
   );
 }
+
+interface FindOneProps {
+  readonly groupId: string;
+  readonly child: {
+    readonly id: string;
+    readonly name: string;
+  };
+  readonly find: {
+    readonly games: readonly FindGame[];
+    readonly first: string;
+  };
+}
+
+/** Finds where one child is. */
+export const FindOne = ({ groupId, child, find }: FindOneProps) => (
+  <FindWhere groupId={groupId} {...find} whom={() => [child.id]} what={say.whatForOne(child.name)} />
+);

@@ -1,5 +1,6 @@
 'use client';
 
+import { clsx } from 'clsx';
 import { useState, useTransition } from 'react';
 import { chooseNext } from '@/actions/next-steps';
 import { playPebbles, playStep } from '@/actions/sessions';
@@ -8,8 +9,7 @@ import type { ChildPage, ShownLadder, ShownNext } from '@/server/children/child-
 import { Button } from '../kit/button';
 import { ErrorMessage } from '../kit/message';
 import { SelectField } from '../kit/select';
-import { FindWhere } from './find-where';
-import { findWhere, nextCard as say } from './text';
+import { nextCard as say } from './text';
 
 interface NextCardProps {
   readonly page: ChildPage;
@@ -44,47 +44,33 @@ export function NextCard({ page, chosenOn }: NextCardProps) {
           {text}
         </p>
       ))}
-      {!main && (
-        <h2 id="next" className="text-2xl leading-tight">
-          {say.climbedEveryLadder(name)}
-        </h2>
-      )}
-      {main && (
-        <>
+      <div className={clsx('grid gap-x-10 gap-y-3', open.length > 0 && 'md:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]')}>
+        <div className="min-w-0">
           <h2 id="next" className="text-2xl leading-tight">
-            {say.next(main.pattern ? say.hearWhatSlips : main.does)}
+            {main ? say.next(main.pattern ? say.hearWhatSlips : main.does) : say.climbedEveryLadder(name)}
           </h2>
-          <p className="mt-1.5 leading-snug">
-            {chosen ? say.chosenWith({ by: chosen.by, on: chosenOn }, main.words) : main.reason}
-          </p>
-          <div className="mt-3 flex flex-wrap gap-2">
-            <Button kind="action" disabled={running} onClick={() => play(main)}>
-              {say.playThis}
-            </Button>
-            <Button aria-expanded={choosing} onClick={() => setChoosing(!choosing)}>
-              {say.anotherStep}
-            </Button>
-            {chosen && (
-              <Button kind="quiet" disabled={running} onClick={() => run(() => chooseNext(id, null))}>
-                {say.backToOurs}
-              </Button>
-            )}
-          </div>
-          {second && !choosing && <Second second={second} chosen={chosen !== null} running={running} play={play} />}
-        </>
-      )}
-      {choosing && <AnotherStep running={running} run={run} childId={id} ladders={page.ladders} />}
-      {open.length > 0 && (
-        <Unsettled open={open} running={running} onCheck={(key) => run(() => playPebbles(id, key))} />
-      )}
-      <div className="mt-3 border-t border-line-strong/40 pt-2.5">
-        <FindWhere
-          groupId={groupId}
-          games={page.find.games}
-          first={page.find.first}
-          whom={() => [id]}
-          what={findWhere.whatForOne(name)}
-        />
+          {main && (
+            <>
+              <p className="mt-1 max-w-2xl leading-snug">
+                {chosen ? say.chosenWith({ by: chosen.by, on: chosenOn }, main.words) : main.reason}
+              </p>
+              <Acts
+                running={running}
+                choosing={choosing}
+                onPlay={() => play(main)}
+                onAnother={() => setChoosing(!choosing)}
+                onOurs={chosen ? () => run(() => chooseNext(id, null)) : null}
+              />
+            </>
+          )}
+          {choosing && <AnotherStep running={running} run={run} childId={id} ladders={page.ladders} />}
+          {main && second && !choosing && (
+            <Second second={second} chosen={chosen !== null} running={running} play={play} />
+          )}
+        </div>
+        {open.length > 0 && (
+          <Unsettled open={open} running={running} onCheck={(key) => run(() => playPebbles(id, key))} />
+        )}
       </div>
       {error && (
         <div className="mt-3">
@@ -94,6 +80,32 @@ export function NextCard({ page, chosenOn }: NextCardProps) {
     </section>
   );
 }
+
+interface ActsProps {
+  readonly running: boolean;
+  readonly choosing: boolean;
+  readonly onPlay: () => void;
+  readonly onAnother: () => void;
+  /** Goes back to our own proposal, where an adult chose another. */
+  readonly onOurs: (() => void) | null;
+}
+
+/** What can be done with the step. */
+const Acts = ({ running, choosing, onPlay, onAnother, onOurs }: ActsProps) => (
+  <div className="mt-3 flex flex-wrap gap-2">
+    <Button kind="action" disabled={running} onClick={onPlay}>
+      {say.playThis}
+    </Button>
+    <Button aria-expanded={choosing} onClick={onAnother}>
+      {say.anotherStep}
+    </Button>
+    {onOurs && (
+      <Button kind="quiet" disabled={running} onClick={onOurs}>
+        {say.backToOurs}
+      </Button>
+    )}
+  </div>
+);
 
 interface SecondProps {
   readonly second: ShownNext;
@@ -122,7 +134,7 @@ interface UnsettledProps {
 
 /** What slipped and may be speech, with the check that would settle it. */
 const Unsettled = ({ open, running, onCheck }: UnsettledProps) => (
-  <div className="mt-3 border-t border-line-strong/40 pt-2.5">
+  <div className="min-w-0 border-line-strong/40 max-md:border-t max-md:pt-2.5 md:border-l md:pl-8">
     <h3 className="text-lg">{say.toSettle}</h3>
     {open.some((o) => o.play) && <p className="leading-snug">{say.mayHear}</p>}
     <ul>

@@ -40,11 +40,30 @@ export const boardScreen = {
   eachSquareNames: (ruleNote: string | null) =>
     `Each box shows the step a child is working on, or the last step once all are secure. ${ruleNote ? `${ruleNote} ` : ''}A teaching record, not a diagnosis.`,
   sortBy: 'Sort by',
+  name: 'name',
+  everyone: 'everyone',
   show: 'Show',
   hereToday: 'here today',
   child: 'Child',
   next: 'Next',
   notBegun: 'not started',
+  play: 'Play',
+  awayToday: 'away today',
+  nothingLeft: 'everything here is secure',
+  notPlayed: (names: string) => `Not played yet: ${names}.`,
+  showThem: 'Show them',
+  hideThem: 'Hide them',
+} as const;
+
+export const notes = {
+  notes: 'Notes',
+  notesMadeWhile: 'Notes you make while playing appear here, newest first.',
+  search: 'Search the notes',
+  nothing: (text: string) => `No note has “${text}” in it.`,
+} as const;
+
+export const playStepButton = {
+  serverCannotReached: 'We can’t reach the server. Please try again in a moment.',
 } as const;
 
 export const childPaperScreen = {
@@ -82,8 +101,7 @@ export const childScreen = {
   saysOwnWay: (name: string) => `${name}’s own way of saying sounds never counts as a mistake.`,
   earlierYetCount: (ownWayEffect: number, list: string) =>
     `With this, ${ownWayEffect === 1 ? 'one earlier “not yet”' : `${ownWayEffect} earlier “not yet” marks`} would count as right: ${list}. Nothing changes until you correct it in Look back.`,
-  notes: 'Notes',
-  notesMadeWhile: 'Notes you make while playing appear here, newest first.',
+  findWhere: 'Find where they are',
   lately: 'Lately',
   saysStand: (name: string) => `${name}’s answers will appear here.`,
   playedOnSince: (days: number, day: string) => ` · played on ${days} ${days === 1 ? 'day' : 'days'} since ${day}`,

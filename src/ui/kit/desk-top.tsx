@@ -5,8 +5,9 @@ import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import { useOptimistic, useTransition } from 'react';
 import { chooseGroup } from '@/actions/groups';
+import { PlacesMenu } from './places-menu';
 import { QuickFind } from './quick-find';
-import { SelectField } from './select';
+import { Select } from './select';
 import { deskTop as say } from './text';
 
 const PLACES = [
@@ -28,38 +29,44 @@ export function DeskTop({ groups, groupId }: { groups: readonly { id: string; na
     show(id);
     await chooseGroup(id);
   };
+  const isHere = (href: string): boolean =>
+    href === '/' ? path === '/' : path.startsWith(href) || (href === '/words' && path.startsWith('/word/'));
   return (
-    <header className="mx-auto flex max-w-[82rem] flex-wrap items-center gap-x-8 px-4 pt-2 sm:px-10 print:hidden">
-      <p className="font-word text-xl font-bold">{say.bouncyEcho}</p>
-      <nav aria-label={say.screens} className="flex flex-wrap gap-x-6">
-        {PLACES.map(([href, name]) => {
-          const here =
-            href === '/' ? path === '/' : path.startsWith(href) || (href === '/words' && path.startsWith('/word/'));
-          return (
-            <Link
-              key={href}
-              href={href}
-              aria-current={here ? 'page' : undefined}
-              className={clsx(
-                'flex min-h-12 items-center border-b-4 font-word text-lg',
-                here ? 'border-marigold font-bold' : 'border-transparent text-muted hover:text-ink',
-              )}
-            >
-              {name}
-            </Link>
-          );
-        })}
+    <header
+      className={clsx(
+        'mx-auto flex max-w-[82rem] items-center gap-x-4 px-4 pt-2 sm:flex-wrap sm:gap-x-8 sm:px-10 print:hidden',
+      )}
+    >
+      <p className="font-word text-xl font-bold max-sm:sr-only">{say.bouncyEcho}</p>
+      <PlacesMenu
+        label={say.screens}
+        places={PLACES}
+        here={PLACES.find(([href]) => isHere(href))?.[1] ?? say.bouncyEcho}
+      />
+      <nav aria-label={say.screens} className="flex flex-wrap gap-x-6 max-sm:hidden">
+        {PLACES.map(([href, name]) => (
+          <Link
+            key={href}
+            href={href}
+            aria-current={isHere(href) ? 'page' : undefined}
+            className={clsx(
+              'flex min-h-12 items-center border-b-4 font-word text-lg',
+              isHere(href) ? 'border-marigold font-bold' : 'border-transparent text-muted hover:text-ink',
+            )}
+          >
+            {name}
+          </Link>
+        ))}
       </nav>
-      <div className="ml-auto flex items-center gap-x-3">
+      <div className="ml-auto flex min-w-0 items-center gap-x-3">
         <QuickFind />
-        <SelectField
-          inline
+        <Select
           kind="bare"
           label={say.group}
           value={chosen}
           onChange={(id) => begin(() => choose(id))}
           options={groups.map(({ id, name }) => [id, name])}
-          className="max-w-56"
+          className="max-w-56 min-w-0"
         />
       </div>
     </header>

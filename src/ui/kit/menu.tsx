@@ -21,17 +21,19 @@ interface MenuProps {
   readonly acts: readonly (Act | Acts)[];
 }
 
-const PAGE = clsx(
+/** How the page of a menu looks. */
+export const MENU_PAGE = clsx(
   'z-60 max-h-(--radix-dropdown-menu-content-available-height) max-w-[calc(100vw-1rem)] min-w-48 overflow-y-auto',
   'rounded-xl border border-line-strong bg-card p-1 shadow-xl',
 );
-const ITEM = clsx(
+/** How one line of it looks. */
+export const MENU_ITEM = clsx(
   'flex min-h-12 cursor-pointer items-center rounded-lg px-4 outline-none',
   'data-disabled:opacity-50 data-highlighted:bg-slate-soft',
 );
 
 const Item = ({ act: { name, does, disabled = false } }: { readonly act: Act }) => (
-  <Radix.Item disabled={disabled} onSelect={does} className={ITEM}>
+  <Radix.Item disabled={disabled} onSelect={does} className={MENU_ITEM}>
     {name}
   </Radix.Item>
 );
@@ -41,7 +43,7 @@ export const Menu = ({ trigger, acts }: MenuProps) => (
   <Radix.Root>
     <Radix.Trigger asChild>{trigger}</Radix.Trigger>
     <Radix.Portal>
-      <Radix.Content sideOffset={4} collisionPadding={8} className={PAGE}>
+      <Radix.Content sideOffset={4} collisionPadding={8} className={MENU_PAGE}>
         {acts.map((act) =>
           'acts' in act ? (
             <Radix.Group key={act.name}>

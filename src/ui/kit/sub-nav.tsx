@@ -1,5 +1,6 @@
 import { clsx } from 'clsx';
 import Link from 'next/link';
+import { PlacesMenu } from './places-menu';
 import { subNav as say } from './text';
 
 interface SubNavProps {
@@ -8,23 +9,31 @@ interface SubNavProps {
   readonly here: string;
 }
 
-/** The screens inside one place. */
+/** The screens inside one place: a row of links, or a menu on a phone. */
 export const SubNav = ({ label, places, here }: SubNavProps) => (
-  <nav aria-label={label} className="-mt-4 mb-4 flex flex-wrap gap-x-5 border-b border-line print:hidden">
-    {places.map(([href, name]) => (
-      <Link
-        key={href}
-        href={href}
-        aria-current={href === here ? 'page' : undefined}
-        className={clsx(
-          '-mb-px flex min-h-12 items-center border-b-2',
-          href === here ? 'border-ink' : 'border-transparent text-muted hover:text-ink',
-        )}
-      >
-        {name}
-      </Link>
-    ))}
-  </nav>
+  <>
+    <nav
+      aria-label={label}
+      className="-mt-4 mb-4 flex flex-wrap gap-x-5 border-b border-line max-sm:hidden print:hidden"
+    >
+      {places.map(([href, name]) => (
+        <Link
+          key={href}
+          href={href}
+          aria-current={href === here ? 'page' : undefined}
+          className={clsx(
+            '-mb-px flex min-h-12 items-center border-b-2',
+            href === here ? 'border-ink' : 'border-transparent text-muted hover:text-ink',
+          )}
+        >
+          {name}
+        </Link>
+      ))}
+    </nav>
+    <div className="-mt-4 mb-2 border-b border-line sm:hidden print:hidden">
+      <PlacesMenu label={label} places={places} here={places.find(([href]) => href === here)?.[1] ?? label} />
+    </div>
+  </>
 );
 
 export const WORD_PLACES = [

@@ -51,7 +51,6 @@ export const tomorrow = {
   beenSeenYet: (list: string, of: number) =>
     `${list} ${of === 1 ? 'has' : 'have'} not had a turn yet: a good place to start.`,
   playWith: (childIds: number) => `Play with ${childIds}`,
-  serverCannotReached: 'We can’t reach the server.',
   weeks: (n: number) => `${n} weeks`,
   dueAgain: 'Due again',
   heldShortRound: 'They could do these; a quick round keeps them fresh.',

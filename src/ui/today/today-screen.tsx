@@ -60,7 +60,11 @@ export function TodayScreen({ group, sessions, ready, tomorrow }: TodayProps) {
             </Link>
           </p>
         )}
-        {tomorrow.grouping.groups.length > 0 && <TomorrowGroups groupId={group.id} tomorrow={tomorrow} />}
+        {tomorrow.grouping.groups.length > 0 && (
+          <div className="mt-10">
+            <TomorrowGroups groupId={group.id} tomorrow={tomorrow} />
+          </div>
+        )}
         <h2 className="mt-12 mb-1 text-2xl">{say.lately}</h2>
         {sessions.length ? (
           <SessionLines sessions={sessions} />

@@ -1,19 +1,23 @@
 'use client';
 
-import { useState, useTransition } from 'react';
-import { playStep } from '@/actions/sessions';
+import { clsx } from 'clsx';
 import { capital, listed } from '@/core/in-words';
 import { groupBy } from '@/core/group-by';
 import type { Tomorrow } from '@/server/children/progress';
-import { ErrorMessage } from '../kit/message';
+import { PlayStep } from '../children/play-step';
 import { tomorrow as say } from './text';
 
+interface TomorrowProps {
+  readonly groupId: string;
+  readonly tomorrow: Tomorrow;
+}
+
 /** Who could work together, what each group would play, and what had to give; one tap plays it. */
-export function TomorrowGroups({ groupId, tomorrow }: { groupId: string; tomorrow: Tomorrow }) {
+export function TomorrowGroups({ groupId, tomorrow, narrow = false }: TomorrowProps & { readonly narrow?: boolean }) {
   const { grouping, staff } = tomorrow;
   const nameOf = (id: string): string => tomorrow.names[id] ?? say.aChild;
   return (
-    <section aria-labelledby="groups" className="mt-10">
+    <section aria-labelledby="groups">
       <h2 id="groups" className="mb-0.5 text-2xl">
         {say.couldWorkTogether}
       </h2>
@@ -22,7 +26,10 @@ export function TomorrowGroups({ groupId, tomorrow }: { groupId: string; tomorro
         {grouping.groups.map((g) => (
           <li
             key={g.children.join()}
-            className="grid items-center gap-x-8 gap-y-2 py-3.5 md:grid-cols-[minmax(0,1fr)_11rem]"
+            className={clsx(
+              'grid items-center gap-x-8 gap-y-2 py-3.5',
+              narrow ? 'sm:grid-cols-[minmax(0,1fr)_9rem] xl:grid-cols-1' : 'md:grid-cols-[minmax(0,1fr)_11rem]',
+            )}
           >
             <div className="min-w-0">
               <h3 className="text-xl">{capital(g.step.rungOf.does)}</h3>
@@ -37,10 +44,11 @@ export function TomorrowGroups({ groupId, tomorrow }: { groupId: string; tomorro
             </div>
             <PlayStep
               groupId={groupId}
-              ladder={g.step.ladder}
-              rung={g.step.rung}
+              step={g.step}
               does={g.step.rungOf.does}
               childIds={g.children}
+              name={say.playWith(g.children.length)}
+              wide
             />
           </li>
         ))}
@@ -49,53 +57,11 @@ export function TomorrowGroups({ groupId, tomorrow }: { groupId: string; tomorro
   );
 }
 
-interface PlayStepProps {
-  readonly groupId: string;
-  readonly ladder: string;
-  readonly rung: string;
-  readonly does: string;
-  readonly childIds: readonly string[];
-}
-
-/** One tap into a ready session of a step with these children. */
-function PlayStep({ groupId, ladder, rung, does, childIds }: PlayStepProps) {
-  const [error, setError] = useState<string | null>(null);
-  const [running, begin] = useTransition();
-  return (
-    <div>
-      <button
-        type="button"
-        className="plain min-h-14 w-full"
-        disabled={running}
-        onClick={() =>
-          begin(async () =>
-            setError(
-              (
-                await playStep(groupId, { ladder, rung }, [...childIds]).catch(() => ({
-                  error: say.serverCannotReached,
-                }))
-              )?.error ?? null,
-            ),
-          )
-        }
-      >
-        {say.playWith(childIds.length)}
-        <span className="sr-only">: {does}</span>
-      </button>
-      {error && (
-        <div className="mt-2">
-          <ErrorMessage>{error}</ErrorMessage>
-        </div>
-      )}
-    </div>
-  );
-}
-
 const ago = (days: number): string =>
   days < 14 ? `${days} ${days === 1 ? 'day' : 'days'}` : say.weeks(Math.round(days / 7));
 
 /** What held and has not been heard for long; one tap plays it with those whose time has come. */
-export function DueList({ groupId, tomorrow: { due, names } }: { groupId: string; tomorrow: Tomorrow }) {
+export function DueList({ groupId, tomorrow: { due, names } }: TomorrowProps) {
   if (!due.length) return null;
   return (
     <section aria-labelledby="due" className="mt-8">
@@ -111,7 +77,14 @@ export function DueList({ groupId, tomorrow: { due, names } }: { groupId: string
               {listed(d.children.map((id) => names[id] ?? say.aChild))}
               {say.lastPlayedAgo(ago(d.days))}
             </p>
-            <PlayStep groupId={groupId} ladder={d.ladder} rung={d.rung} does={d.does} childIds={d.children} />
+            <PlayStep
+              groupId={groupId}
+              step={d}
+              does={d.does}
+              childIds={d.children}
+              name={say.playWith(d.children.length)}
+              wide
+            />
           </li>
         ))}
       </ul>

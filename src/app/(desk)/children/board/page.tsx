@@ -4,6 +4,7 @@ import { guarded } from '@/app/guarded';
 import { findGames, firstToFind } from '@/core/progress/finding';
 import { LADDERS } from '@/core/progress/ladders';
 import { boardRows } from '@/server/children/board';
+import { tomorrowFor } from '@/server/children/progress';
 import { PLAIN_ERRS } from '@/core/progress/rule';
 import { getProgressSettings } from '@/server/setting/settings';
 import { BoardScreen } from '@/ui/children/board-screen';
@@ -15,7 +16,7 @@ export const dynamic = 'force-dynamic';
 
 export default guarded(async () => {
   const group = await currentGroup();
-  const [rows, { rule }] = await Promise.all([boardRows(group), getProgressSettings()]);
+  const [rows, { rule }, tomorrow] = await Promise.all([boardRows(group), getProgressSettings(), tomorrowFor(group)]);
   return (
     <>
       <SubNav label={say.children} places={CHILD_PLACES} here="/children/board" />
@@ -23,6 +24,7 @@ export default guarded(async () => {
         groupName={group.name}
         ladders={LADDERS.map(({ id, name }) => ({ id, name }))}
         rows={rows}
+        tomorrow={tomorrow}
         groupId={group.id}
         games={findGames()}
         first={firstToFind([], false)}

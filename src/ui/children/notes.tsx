@@ -1,0 +1,88 @@
+'use client';
+
+import {
+  columnFilteringFeature,
+  createColumnHelper,
+  createFilteredRowModel,
+  filterFn_includesString,
+  globalFilteringFeature,
+  tableFeatures,
+  useTable,
+} from '@tanstack/react-table';
+import { format } from 'date-fns';
+import Link from 'next/link';
+import { useId, useMemo, useState } from 'react';
+import { groupBy } from '@/core/group-by';
+import type { RecentAnswer } from '@/server/children/child-page';
+import { Field } from '../kit/field';
+import { notes as say } from './text';
+
+const features = tableFeatures({
+  columnFilteringFeature,
+  globalFilteringFeature,
+  filteredRowModel: createFilteredRowModel(),
+});
+const column = createColumnHelper<typeof features, RecentAnswer>();
+const columns = column.columns([
+  column.accessor((n) => n.note ?? '', { id: 'note' }),
+  column.accessor((n) => `${n.label} ${n.game}`, { id: 'about' }),
+  column.accessor((n) => format(n.at, 'd MMMM yyyy'), { id: 'day' }),
+]);
+
+/** So many, and a search is offered. */
+const MANY = 4;
+
+/** Notes made while playing, month by month, the newest first; searched by any word, game or day in them. */
+export function Notes({ notes }: { readonly notes: readonly RecentAnswer[] }) {
+  const [text, setText] = useState('');
+  const id = useId();
+  const data = useMemo(() => [...notes], [notes]);
+  const table = useTable({
+    features,
+    columns,
+    data,
+    globalFilterFn: filterFn_includesString,
+    getColumnCanGlobalFilter: () => true,
+    state: { globalFilter: text.trim() },
+  });
+  const found = table.getRowModel().rows.map((row) => row.original);
+  return (
+    <section aria-labelledby="notes">
+      <h2 id="notes" className="mb-2 text-2xl">
+        {say.notes}
+      </h2>
+      {!notes.length && <p className="text-muted">{say.notesMadeWhile}</p>}
+      {notes.length > MANY && (
+        <div className="mb-3 max-w-sm">
+          <Field label={say.search} htmlFor={id}>
+            <input id={id} type="search" className="field" value={text} onChange={(e) => setText(e.target.value)} />
+          </Field>
+        </div>
+      )}
+      <p role="status" className="text-muted">
+        {notes.length > 0 && !found.length && say.nothing(text.trim())}
+      </p>
+      {[...groupBy(found, (n) => format(n.at, 'MMMM yyyy'))].map(([month, of]) => (
+        <div key={month} className="mb-4">
+          <h3 className="border-b border-line pb-1 font-sans text-base font-normal text-muted">{month}</h3>
+          <ul className="divide-y divide-line">
+            {of.map((n) => (
+              <li key={n.id} className="py-2.5">
+                <p className="text-lg wrap-anywhere">{n.note}</p>
+                <p className="text-muted">
+                  <Link
+                    className="underline decoration-line-strong underline-offset-4"
+                    href={`/look-back/${n.sessionId}`}
+                  >
+                    {n.label}, {n.game}
+                  </Link>
+                  , {format(n.at, 'd MMM')}
+                </p>
+              </li>
+            ))}
+          </ul>
+        </div>
+      ))}
+    </section>
+  );
+}

@@ -1,0 +1,48 @@
+'use client';
+
+import { useState, useTransition } from 'react';
+import { playStep } from '@/actions/sessions';
+import { Button } from '../kit/button';
+import { ErrorMessage } from '../kit/message';
+import { playStepButton as say } from './text';
+
+interface PlayStepProps {
+  readonly groupId: string;
+  readonly step: {
+    readonly ladder: string;
+    readonly rung: string;
+    readonly pattern?: string | null;
+  };
+  /** What is done in it, for who cannot see what stands beside the button. */
+  readonly does: string;
+  readonly childIds: readonly string[];
+  readonly name: string;
+  readonly wide?: boolean;
+}
+
+/** One tap into a ready session of a step with these children. */
+export function PlayStep({ groupId, step, does, childIds, name, wide = false }: PlayStepProps) {
+  const [error, setError] = useState<string | null>(null);
+  const [running, begin] = useTransition();
+  const { ladder, rung, pattern = null } = step;
+  const play = (): void =>
+    begin(async () => {
+      const state = await playStep(groupId, { ladder, rung, ...(pattern ? { pattern } : {}) }, [...childIds]).catch(
+        () => ({ error: say.serverCannotReached }),
+      );
+      setError(state?.error ?? null);
+    });
+  return (
+    <div>
+      <Button className={wide ? 'min-h-14 w-full' : 'px-4'} disabled={running} onClick={play}>
+        {name}
+        <span className="sr-only">: {does}</span>
+      </Button>
+      {error && (
+        <div className="mt-2">
+          <ErrorMessage>{error}</ErrorMessage>
+        </div>
+      )}
+    </div>
+  );
+}
