@@ -18,6 +18,9 @@ interface NextCardProps {
 
 type Run = (work: () => Promise<{ error?: string } | void>) => void;
 
+const titleOf = (step: ShownNext | undefined, name: string): string =>
+  step ? say.next(step.pattern ? say.hearWhatSlips : step.does) : say.climbedEveryLadder(name);
+
 /**
  * What to play next and why, with words to try now, played in one tap; then what nobody can tell yet and the check that
  * settles it. Another step can be chosen, and the choice is kept as such.
@@ -47,7 +50,7 @@ export function NextCard({ page, chosenOn }: NextCardProps) {
       <div className={clsx('grid gap-x-10 gap-y-3', open.length > 0 && 'md:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]')}>
         <div className="min-w-0">
           <h2 id="next" className="text-2xl leading-tight">
-            {main ? say.next(main.pattern ? say.hearWhatSlips : main.does) : say.climbedEveryLadder(name)}
+            {titleOf(main, name)}
           </h2>
           {main && (
             <>
