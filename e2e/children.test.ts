@@ -96,7 +96,11 @@ describe('three weeks of the demo', () => {
     await page.reload();
     await page.getByText(/^Chosen by an adult on /).waitFor();
     await page.goto(`${app.url}/children/board`);
-    await page.getByRole('row', { name: /Saoirse/ }).getByText('say a word that rhymes (chosen)').first().waitFor();
+    await page
+      .getByRole('row', { name: /Saoirse/ })
+      .getByText('say a word that rhymes (chosen)')
+      .first()
+      .waitFor();
     await open(page, app.url, 'Saoirse');
     await page.getByRole('button', { name: 'Use the suggestion' }).click();
     await page.getByRole('heading', { name: sure(ours) }).waitFor();

@@ -105,7 +105,7 @@ test('zero axe violations, and nothing over the side at three sizes, on every sc
     '/settings/judging',
     '/settings/taught',
     '/settings/device',
-    '/settings/data',
+    '/settings/our-data',
     `/play/${session}`,
   ]) {
     await page.goto(app.url + where);
@@ -287,7 +287,7 @@ test('dim for nap time: chosen once, kept on the device, legible everywhere, and
     '/settings/judging',
     '/settings/taught',
     '/settings/device',
-    '/settings/data',
+    '/settings/our-data',
     `/print/plans/${plan}`,
   ]) {
     await page.goto(app.url + where);

@@ -3,6 +3,7 @@
 import { z } from 'zod';
 import { correctionSchema, idSchema, startSchema } from '@/core/formats/schemas';
 import { startDoor } from '@/server/plans/door';
+import { gamesOfSet, startSetIn, type SetGame } from '@/server/plans/set-games';
 import { startFind } from '@/server/plans/start-find';
 import { startPebbles, startStep } from '@/server/plans/start-step';
 import { appendLog } from '@/server/record/append-log';
@@ -46,6 +47,21 @@ export async function playFind(groupId: unknown, task: unknown, children: unknow
   return goTo(async () => {
     const playing = z.array(idSchema).min(1).max(60).parse(children);
     return `/play/${await startFind(idSchema.parse(groupId), z.string().max(40).parse(task), playing)}`;
+  });
+}
+
+const setWords = z.array(z.string().max(40)).min(1).max(60);
+
+/** The games that words of a set can be played in. */
+export async function gamesForSet(groupId: unknown, words: unknown): Promise<Answer<SetGame[]>> {
+  return answer(async () => gamesOfSet(idSchema.parse(groupId), setWords.parse(words)), false);
+}
+
+/** Plays a game with those words of a set that it takes. */
+export async function playSetIn(groupId: unknown, task: unknown, words: unknown): Promise<FormState> {
+  return goTo(async () => {
+    const chosen = setWords.parse(words);
+    return `/play/${await startSetIn(idSchema.parse(groupId), z.string().max(40).parse(task), chosen)}`;
   });
 }
 

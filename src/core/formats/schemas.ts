@@ -17,7 +17,7 @@ import { LADDERS } from '../progress/ladders';
 import { UNIT_ORDERS } from '../progress/unit-order';
 import { RULES } from '../progress/rule';
 import { SAID_AS, WHYS, type Entry } from '../sessions/log';
-import { SET_SIZE } from '../sessions/turns';
+import { SET_SIZES } from '../sessions/turns';
 import { schemas as say } from './text';
 
 /** Every shape that comes in through a door, in one place. */
@@ -159,7 +159,7 @@ export const wordsSchema = z.object({
   q: z.string().max(60).optional().catch(undefined),
   sort: z.enum(SORTS).optional().catch(undefined),
   more: z.coerce.number().int().min(1).max(200).optional().catch(undefined),
-  size: z.coerce.number().int().min(SET_SIZE.least).max(SET_SIZE.most).optional().catch(undefined),
+  size: oneOf(SET_SIZES).optional().catch(undefined),
   seed: z.coerce.number().int().min(0).max(1_000_000).catch(1).default(1),
   /** The words of the set by name, in order; proposed where absent. */
   words: list.optional().catch(undefined),

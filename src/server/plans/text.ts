@@ -135,3 +135,8 @@ export const today = {
 export const workshop = {
   wordBankNo: 'The word bank has no words for that. Choose another sound, or any sound.',
 } as const;
+
+export const setGames = {
+  groupMoreChoose: 'That group isn’t in the list any more. Choose another at the top.',
+  noneOfThem: 'We can’t make this game from these words. Choose another game, or other words.',
+} as const;

@@ -50,6 +50,6 @@ export const quickFind = {
     ['/settings/judging', 'Judging', 'settings secure rule adults staff order'],
     ['/settings/taught', 'Sounds we’ve taught', 'settings taught words put aside'],
     ['/settings/device', 'This device', 'settings dim nap initials left hand thinking time tick keys'],
-    ['/settings/data', 'Our data', 'settings backup export download everything zip file'],
+    ['/settings/our-data', 'Our data', 'settings backup export download everything zip file'],
   ],
 } as const;

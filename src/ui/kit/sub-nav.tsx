@@ -54,5 +54,5 @@ export const SETTING_PLACES = [
   ['/settings/judging', say.judging],
   ['/settings/taught', say.soundsTaught],
   ['/settings/device', say.thisDevice],
-  ['/settings/data', say.ourData],
+  ['/settings/our-data', say.ourData],
 ] as const;

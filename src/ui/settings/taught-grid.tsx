@@ -44,10 +44,7 @@ export function TaughtGrid({ groupId, groupName, taught, rows }: TaughtGridProps
     set(next);
   };
   return (
-    <section aria-labelledby="taught-h" className="max-w-4xl">
-      <h1 id="taught-h" className="text-4xl">
-        {say.soundsWeTaught}
-      </h1>
+    <div className="max-w-4xl">
       <p className="mt-1 mb-3 text-lg text-muted">{say.wordsOnlyThese(groupName, all.filter(on).length, all.length)}</p>
       {error && <ErrorMessage>{error}</ErrorMessage>}
       {rows.map((row) => (
@@ -79,6 +76,6 @@ export function TaughtGrid({ groupId, groupName, taught, rows }: TaughtGridProps
           {say.none}
         </Button>
       </p>
-    </section>
+    </div>
   );
 }

@@ -37,9 +37,8 @@ export const settingsForm = {
 
 export const taughtGrid = {
   lastTickKept: (error: string) => `${error} Your last tick wasn’t saved.`,
-  soundsWeTaught: 'Sounds we’ve taught',
   wordsOnlyThese: (groupName: string, count: number, all: number) =>
-    `For ${groupName}: ${count} of ${all}. On the Words screen you can ask for words with only these sounds.`,
+    `For ${groupName}: ${count} of ${all}. You can ask for words made only of these sounds.`,
   allOfThem: 'All of them',
   none: 'None',
 } as const;

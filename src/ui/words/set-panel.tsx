@@ -27,14 +27,17 @@ import type { Choice } from '@/core/formats/schemas';
 import { Button } from '../kit/button';
 import { Select } from '../kit/select';
 import { ErrorMessage } from '../kit/message';
+import { Picture } from '../kit/picture';
 import { StartForm } from '../today/start-form';
 import { address } from './address';
+import { OtherGame } from './other-game';
 import { WITHHELD_WORDS, type Withheld } from '@/core/lexicon/country';
 import { setPanel as say } from './text';
 
 interface SetWord {
   readonly word: string;
   readonly count: number;
+  readonly picture: string | null;
   /** Why it is not put forward here. */
   readonly withheld: Withheld | null;
 }
@@ -161,6 +164,7 @@ export function SetPanel({
         set={{ task: choice.task, words: names, model, spares }}
         label={say.playWith(groupName)}
       />
+      {words.length > 0 && <OtherGame groupId={groupId} words={names} />}
       <Others choice={choice} proposed={proposed} size={size} resize={panel.resize} sizes={sizes} />
       <Keep
         name={name}
@@ -180,29 +184,7 @@ export function SetPanel({
 }
 
 /** What to do where the set is empty. */
-function NoWords({
-  choice,
-}: {
-  readonly choice: {
-    task: string;
-    sounds: 2 | 'any' | 4 | 6 | 3 | 5;
-    seed: number;
-    shape?: string | undefined;
-    first?: 'clip' | 'hold' | 'light' | 'vowel' | undefined;
-    sound?: string | undefined;
-    place?: 'any' | 'first' | 'middle' | 'last' | undefined;
-    syllables?: 2 | 1 | 3 | undefined;
-    only?: ('agreed' | 'picture' | 'prop' | 'owned' | 'taught' | 'everyday' | 'own')[] | undefined;
-    doubtful?: boolean | undefined;
-    q?: string | undefined;
-    sort?: 'easy' | 'a-z' | 'first-sound' | 'known' | undefined;
-    more?: number | undefined;
-    size?: number | undefined;
-    words?: string[] | undefined;
-    no?: string[] | undefined;
-    set?: string | undefined;
-  };
-}) {
+function NoWords({ choice }: { readonly choice: Choice }) {
   return (
     <p className="mb-4 text-muted">
       {say.putWordsPlus}{' '}
@@ -361,6 +343,7 @@ function Order({ moved, names, words, proposed, spares, swap, show, groupName, p
             <SetLine
               key={w.word}
               word={w.word}
+              picture={w.picture}
               note={noteOn(w, proposed && i === words.length - 1 && i > 0)}
               asideLabel={say.notWith(groupName, w.word)}
               onAside={() => putAside(w.word)}
@@ -381,6 +364,7 @@ const noteOn = ({ withheld }: SetWord, stretch: boolean): string => {
 
 interface SetLineProps {
   readonly word: string;
+  readonly picture: string | null;
   readonly note: string;
   readonly asideLabel: string;
   readonly onAside: () => void;
@@ -388,7 +372,7 @@ interface SetLineProps {
   readonly onRemove: () => void;
 }
 
-function SetLine({ word, note, asideLabel, onAside, onSwap, onRemove }: SetLineProps) {
+function SetLine({ word, picture, note, asideLabel, onAside, onSwap, onRemove }: SetLineProps) {
   const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id: word });
   return (
     <li
@@ -405,6 +389,7 @@ function SetLine({ word, note, asideLabel, onAside, onSwap, onRemove }: SetLineP
       >
         <GripVertical aria-hidden="true" size={20} />
       </button>
+      <span className="w-9 shrink-0">{picture && <Picture code={picture} size={28} />}</span>
       <Link
         href={`/word/${word}`}
         prefetch={false}

@@ -197,6 +197,7 @@ export const wordPageScreen = {
 } as const;
 
 export const wordsScreen = {
+  more: 'more …',
   youCanHold: 'you can hold',
   toClip: 'to clip',
   lightHW: 'light: h, w, y',
@@ -243,8 +244,7 @@ export const wordsScreen = {
   searchSpellingSounds: 'Search by spelling, or by sounds with spaces between them. Type _ for any one sound.',
   frogSoundsT: 'frog, or by sounds: _ a t',
   search: 'Search',
-  noSoundsTicked: 'You haven’t ticked any sounds as taught yet.',
-  tickThemSettings: 'Tick them in Settings',
+  noSoundsTicked: 'You haven’t ticked any sounds as taught yet. Tick them above, and the words will follow.',
   noWordBank: 'No word fits all of that.',
   beginAgain: 'Start again',
   allOfThis: (count: number, x: string, words: number) =>
@@ -256,4 +256,25 @@ export const wordsScreen = {
   ours: '· ours',
   takeOutSet: (word: string) => `Remove ${word} from the set`,
   putSet: (word: string) => `Add ${word} to the set`,
+} as const;
+
+export const otherGame = {
+  serverCannotReached: 'We can’t reach the server. Please try again in a moment.',
+  anotherGame: 'Another game …',
+  playInAnother: 'Play these words in another game',
+  usesThoseThatFit: 'Each game takes the words that work in it, and leaves the rest.',
+  noGame: 'No other game can be made from these words.',
+  takes: (words: number, of: number) => (words === of ? 'all of them' : `${words} of the ${of} words`),
+  play: 'Play',
+} as const;
+
+export const setBar = {
+  set: (words: number) => `Word set · ${words} ${words === 1 ? 'word' : 'words'}`,
+  see: 'See it and play',
+} as const;
+
+export const taughtButton = {
+  change: 'change our sounds',
+  tick: 'tick the sounds you’ve taught',
+  soundsTaught: 'Sounds we’ve taught',
 } as const;

@@ -17,7 +17,7 @@ import {
 } from '@/core/lexicon/find';
 import { PLACES, type SoundPlace } from '@/core/lexicon/word-index';
 import { labelOf, makingOf } from '@/core/phonology/sounds';
-import { SET_SIZE } from '@/core/sessions/turns';
+import { SET_SIZES } from '@/core/sessions/turns';
 import type { Group } from '@/server/people/groups';
 import type { SavedSet } from '@/server/words/word-sets';
 import type { ShownWord, WordsFound } from '@/server/words/words';
@@ -27,7 +27,9 @@ import { Collapsible } from '../kit/collapsible';
 import { Picture } from '../kit/picture';
 import { Pill, PillCount } from '../kit/pill';
 import { address, FIRST_PAGE } from './address';
+import { SetBar } from './set-bar';
 import { SetPanel } from './set-panel';
+import { TaughtButton, type TickRows } from './taught-button';
 import type { Facets } from '@/core/lexicon/find';
 import type { ShapeFacet } from '@/core/lexicon/find';
 import type { AccentId } from '@/core/phonology/accents';
@@ -78,18 +80,20 @@ interface WordsScreenProps {
   readonly group: Group;
   readonly found: WordsFound;
   readonly saved: SavedSet | null;
+  /** Keys of the sounds the group was taught, and every sound there is to tick. */
+  readonly taught: readonly string[];
+  readonly tickRows: TickRows;
 }
 
 /**
  * Number of sounds first; then shape, first sound, where a sound sits, and the rest; the set grows beside the words.
  */
-export function WordsScreen({ choice: asked, group, found, saved }: WordsScreenProps) {
+export function WordsScreen({ choice: asked, group, found, saved, taught, tickRows }: WordsScreenProps) {
   const { facets, accent } = found;
   // A sound of another accent, left in an old address, is let go of.
   const choice = asked.sound !== undefined && !(asked.sound in facets.sounds) ? { ...asked, sound: undefined } : asked;
   const to = (change: Parameters<typeof address>[1]): string => address(choice, { ...FIRST_PAGE, ...change });
   const names = found.set.map((w) => w.word);
-  const inSet = new Set(names);
   const place = choice.place ?? 'any';
   const only = choice.only ?? [];
   const shapes = facets.shapes.filter((s, i) => i < SHAPES_SHOWN || s.shape === choice.shape);
@@ -134,57 +138,64 @@ export function WordsScreen({ choice: asked, group, found, saved }: WordsScreenP
           <ShapeRow shapes={shapes} to={to} choice={choice} moreShapes={moreShapes} />
           <FirstRow to={to} choice={choice} facets={facets} />
           <SoundRow to={to} choice={choice} facets={facets} accent={accent} place={place} sounds={sounds} />
-          <OnlyRow onlyShown={onlyShown} onlyPill={onlyPill} facets={facets} choice={choice} to={to} />
+          <OnlyRow
+            onlyShown={onlyShown}
+            onlyPill={onlyPill}
+            taught={<TaughtButton groupId={group.id} groupName={group.name} ticked={taught} rows={tickRows} />}
+            facets={facets}
+            choice={choice}
+            to={to}
+          />
         </div>
         <Advice choice={choice} found={found} to={to} />
-        <div className="mt-6 flex flex-wrap items-center justify-between gap-x-4">
-          <h2 className="text-xl">
-            {facets.total} {facets.total === 1 ? say.wordFits : say.wordsFit}
-          </h2>
-          <Sorts choice={choice} to={to} />
-        </div>
-        <Results found={found} inSet={inSet} choice={choice} names={names} />
-        {found.further > 0 && (
-          <p className="mt-4">
-            <Link
-              className="plain"
-              scroll={false}
-              prefetch={false}
-              href={address(choice, { more: (choice.more ?? 1) + 1 })}
-            >
-              {say.showMoreFurther(found.further)}
-            </Link>
-          </p>
-        )}
+        <Fitting found={found} choice={choice} names={names} to={to} />
       </div>
 
       <SetBeside names={names} saved={saved} choice={choice} group={group} found={found} />
+      <SetBar words={names.length} />
     </div>
+  );
+}
+
+interface FittingProps {
+  readonly found: WordsFound;
+  readonly choice: Choice;
+  readonly names: readonly string[];
+  readonly to: (change: Parameters<typeof address>[1]) => string;
+}
+
+/** The words that fit, page by page, in an order of one’s own. */
+function Fitting({ found, choice, names, to }: FittingProps) {
+  const { facets } = found;
+  return (
+    <>
+      <div className="mt-6 flex flex-wrap items-center justify-between gap-x-4">
+        <h2 className="text-xl">
+          {facets.total} {facets.total === 1 ? say.wordFits : say.wordsFit}
+        </h2>
+        <Sorts choice={choice} to={to} />
+      </div>
+      <Results found={found} inSet={new Set(names)} choice={choice} names={names} />
+      {found.further > 0 && (
+        <p className="mt-4">
+          <Link
+            className="plain"
+            scroll={false}
+            prefetch={false}
+            href={address(choice, { more: (choice.more ?? 1) + 1 })}
+          >
+            {say.showMoreFurther(found.further)}
+          </Link>
+        </p>
+      )}
+    </>
   );
 }
 
 interface ResultsProps {
   readonly found: WordsFound;
   readonly inSet: Set<string>;
-  readonly choice: {
-    task: string;
-    sounds: 2 | 'any' | 4 | 6 | 3 | 5;
-    seed: number;
-    shape?: string | undefined;
-    first?: 'clip' | 'hold' | 'light' | 'vowel' | undefined;
-    sound?: string | undefined;
-    place?: SoundPlace | undefined;
-    syllables?: 1 | 2 | 3 | undefined;
-    only?: ('agreed' | 'picture' | 'prop' | 'owned' | 'taught' | 'everyday' | 'own')[] | undefined;
-    doubtful?: boolean | undefined;
-    q?: string | undefined;
-    sort?: 'easy' | 'a-z' | 'first-sound' | 'known' | undefined;
-    more?: number | undefined;
-    size?: number | undefined;
-    words?: string[] | undefined;
-    no?: string[] | undefined;
-    set?: string | undefined;
-  };
+  readonly choice: Choice;
   readonly names: readonly string[];
 }
 
@@ -231,12 +242,12 @@ function SetBeside({ names, saved, choice, group, found }: SetBesideProps) {
         groupName={group.name}
         proposed={found.proposed}
         missing={found.missing}
-        words={found.set.map(({ word, count, withheld }) => ({ word, count, withheld }))}
+        words={found.set.map(({ word, count, picture, withheld }) => ({ word, count, picture, withheld }))}
         model={found.model}
         spares={found.spares}
         saved={saved ? { id: saved.id, name: saved.name, words: saved.words } : null}
         tasks={SET_TASKS.map((task) => ({ id: task, name: taskOf(task).name }))}
-        sizes={Array.from({ length: SET_SIZE.most - SET_SIZE.least + 1 }, (_, i) => SET_SIZE.least + i)}
+        sizes={SET_SIZES}
         size={found.size}
       />
       {!found.confirmed && (
@@ -301,17 +312,20 @@ function Sorts({
 interface OnlyRowProps {
   readonly onlyShown: readonly Only[];
   readonly onlyPill: (name: Only) => ReactNode;
+  /** Where it is said which sounds were taught. */
+  readonly taught: ReactNode;
   readonly facets: Facets;
   readonly choice: Choice;
   readonly to: (change: Parameters<typeof address>[1]) => string;
 }
 
 /** Words that something more is true of. */
-function OnlyRow({ onlyShown, onlyPill, facets, choice, to }: OnlyRowProps) {
+function OnlyRow({ onlyShown, onlyPill, facets, choice, to, taught }: OnlyRowProps) {
   return (
     <Row label={say.only}>
       {onlyShown.map(onlyPill)}
-      <More label="more …">
+      {taught}
+      <More label={say.more}>
         {ONLY.filter((name) => !onlyShown.includes(name) && (name !== 'own' || facets.only.own > 0)).map(onlyPill)}
         {!choice.doubtful && facets.adds.doubtful > 0 && (
           <Pill href={to({ doubtful: true })} on={false}>
@@ -548,15 +562,7 @@ function Advice({
     );
   const nothingTaught = choice.only?.includes('taught') && !found.taughtAny;
   if (nothingTaught) {
-    return (
-      <p className="mt-6 border-l-4 border-marigold py-1 pl-4">
-        {say.noSoundsTicked}{' '}
-        <Link className="underline underline-offset-4" href="/settings/taught">
-          {say.tickThemSettings}
-        </Link>
-        .
-      </p>
-    );
+    return <p className="mt-6 border-l-4 border-marigold py-1 pl-4">{say.noSoundsTicked}</p>;
   }
   if (!found.loosen)
     return found.facets.total ? null : (
@@ -610,24 +616,22 @@ function ResultLine({ word, on, varied, href }: ResultProps) {
         href={`/word/${word.word}`}
         prefetch={false}
         className={clsx(
-          'w-28 shrink-0 font-word font-bold wrap-anywhere hover:underline',
+          'w-26 shrink-0 font-word font-bold wrap-anywhere hover:underline',
           'hover:underline-offset-4',
           fitting(word.word),
         )}
       >
         {word.word}
       </Link>
+      <span className="w-11 shrink-0">{word.picture && <Picture code={word.picture} size={44} />}</span>
       <span className="flex min-w-0 flex-1 flex-col gap-0.5">
         <BounceLine marks={word.marks} count={word.count} size="list" />
-        <span className="flex items-center gap-2 text-[0.95rem] leading-tight text-muted">
-          {word.picture && <Picture code={word.picture} size={28} />}
-          <span>
-            {varied && <span className="text-ink">{word.count} · </span>}
-            {word.meaning}
-            {word.contested && <em> · {word.contested}</em>}
-            {word.doubt && <em> · {DOUBT_WORDS[word.doubt]}</em>}
-            {word.own && <strong className="font-semibold text-ink"> {say.ours}</strong>}
-          </span>
+        <span className="text-[0.95rem] leading-tight text-muted">
+          {varied && <span className="text-ink">{word.count} · </span>}
+          {word.meaning}
+          {word.contested && <em> · {word.contested}</em>}
+          {word.doubt && <em> · {DOUBT_WORDS[word.doubt]}</em>}
+          {word.own && <strong className="font-semibold text-ink"> {say.ours}</strong>}
         </span>
       </span>
       <Link

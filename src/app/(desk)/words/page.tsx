@@ -2,6 +2,8 @@ import type { Metadata } from 'next';
 import { currentGroup } from '@/actions/current-group';
 import { guarded } from '@/app/guarded';
 import { wordsSchema } from '@/core/formats/schemas';
+import { soundsToTick } from '@/server/words/sounds';
+import { taughtSounds } from '@/server/words/taught';
 import { savedSet } from '@/server/words/word-sets';
 import { findWords } from '@/server/words/words';
 import { SubNav, WORD_PLACES } from '@/ui/kit/sub-nav';
@@ -24,7 +26,14 @@ export default guarded(
     return (
       <>
         <SubNav label={say.words} places={WORD_PLACES} here="/words" />
-        <WordsScreen choice={choice} group={group} found={await findWords(choice, group)} saved={saved} />
+        <WordsScreen
+          choice={choice}
+          group={group}
+          found={await findWords(choice, group)}
+          saved={saved}
+          taught={[...(await taughtSounds(group.id))]}
+          tickRows={(await soundsToTick()).rows}
+        />
       </>
     );
   },

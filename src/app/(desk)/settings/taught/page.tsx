@@ -17,6 +17,7 @@ export default guarded(async () => {
   return (
     <>
       <SubNav label={say.settings} places={SETTING_PLACES} here="/settings/taught" />
+      <h1 className="mb-1 text-4xl">{say.soundsTaught}</h1>
       <TaughtGrid
         key={`${group.id} ${accent}`}
         groupId={group.id}
