@@ -1,15 +1,15 @@
 import { TASKS, familyOf } from '../../core/games';
 import { headsOf } from '../../core/games/generate';
-import type { Material } from '../../core/games/material';
+import { readKey } from '../../core/games/spec';
 import type { Step } from '../../core/games/step';
 import type { Task } from '../../core/games/task';
+import type { PlannedRound } from '../../core/sessions/running-order';
 import { makeRound, titleOf } from '../../core/sessions/shapes';
 import { minutesFor } from '../../core/sessions/turns';
 import { listGroups, type Group } from '../people/groups';
 import { Problem } from '../storage/problems';
-import { sure } from '../../core/sure';
 import { startPlan } from './start-plan';
-import { workshopOf } from './workshop';
+import { workshopOf, type Workshop } from './workshop';
 import { setGames as say } from './text';
 
 /** A game that words of a set can be played in. */
@@ -23,21 +23,36 @@ export interface SetGame {
   readonly words: number;
 }
 
-interface Fitting {
+/** A game at one step, made from words of a set. */
+interface Made {
   readonly step: Step;
-  readonly words: readonly string[];
+  readonly round: PlannedRound;
 }
 
-/** The step of a game that the most of the words can head; undefined where none of them can. */
-function fitting(task: Task, words: readonly string[], bank: Material): Fitting | undefined {
+/**
+ * A game made from these words, at the step that the most of them can head; null where it can be made from none, or is
+ * about something else.
+ */
+function made(task: Task, words: readonly string[], { bank, lowOnly }: Workshop): Made | null {
+  if (task.sequence) return null;
   const asked = new Set(words);
-  return task.steps
+  const [fit] = task.steps
     .map((step) => ({
       step,
       words: headsOf(task, step, bank).flatMap(({ word }) => (asked.has(word) ? [word] : [])),
     }))
-    .filter((fit) => fit.words.length > 0)
-    .sort((a, b) => b.words.length - a.words.length)[0];
+    .filter((one) => one.words.length > 0)
+    .sort((x, y) => y.words.length - x.words.length);
+  if (!fit) return null;
+  const round = makeRound(
+    bank,
+    { role: 'focus', task: task.id, step: fit.step.id, size: fit.words.length, words: fit.words, way: 'individual' },
+    { seed: 1, contested: true, lowOnly },
+    'r1',
+  );
+  if (!round?.items.length || !round.items.every(({ key }) => readKey(key).words.some((w) => asked.has(w))))
+    return null;
+  return { step: fit.step, round };
 }
 
 async function groupOf(groupId: string): Promise<Group> {
@@ -48,11 +63,13 @@ async function groupOf(groupId: string): Promise<Group> {
 
 /** The games that some of these words can be played in, in the order of the catalogue. */
 export async function gamesOfSet(groupId: string, words: readonly string[]): Promise<SetGame[]> {
-  const { bank } = await workshopOf(await groupOf(groupId));
+  const shop = await workshopOf(await groupOf(groupId));
   return TASKS.flatMap((task) => {
-    const fit = task.sequence ? undefined : fitting(task, words, bank);
+    const game = made(task, words, shop);
+    if (!game) return [];
     const { id, name } = task;
-    return fit ? [{ id, name, family: familyOf(task.family).name, step: fit.step.name, words: fit.words.length }] : [];
+    const family = familyOf(task.family).name;
+    return [{ id, name, family, step: game.step.name, words: game.round.items.length }];
   });
 }
 
@@ -64,21 +81,14 @@ export async function startSetIn(groupId: string, taskId: string, words: readonl
   const group = await groupOf(groupId);
   const shop = await workshopOf(group);
   const task = TASKS.find(({ id }) => id === taskId);
-  const fit = task && fitting(task, words, shop.bank);
-  const round =
-    fit &&
-    makeRound(
-      shop.bank,
-      { role: 'focus', task: task.id, step: fit.step.id, size: fit.words.length, words: fit.words, way: 'individual' },
-      { seed: 1, contested: true, lowOnly: shop.lowOnly },
-      'r1',
-    );
-  if (!fit || !round?.items.length) throw new Problem(say.noneOfThem);
+  const game = task && made(task, words, shop);
+  if (!game) throw new Problem(say.noneOfThem);
+  const { step, round } = game;
   return startPlan(
     groupId,
     {
-      title: titleOf({ shape: 'focus', task: task.id, step: fit.step.id, count: 3, sound: undefined }, shop.bank),
-      minutes: minutesFor(round.items.length, sure(task).secondsPerTurn),
+      title: titleOf({ shape: 'focus', task: task.id, step: step.id, count: 3, sound: undefined }, shop.bank),
+      minutes: minutesFor(round.items.length, task.secondsPerTurn),
       letters: false,
       sound: null,
       pairs: [],

@@ -2,7 +2,7 @@
 
 import { clsx } from 'clsx';
 import { DropdownMenu as Radix } from 'radix-ui';
-import type { ReactNode } from 'react';
+import type { ReactNode, RefObject } from 'react';
 
 interface Act {
   readonly name: string;
@@ -19,6 +19,10 @@ interface MenuProps {
   /** What opens it: a button. */
   readonly trigger: ReactNode;
   readonly acts: readonly (Act | Acts)[];
+  /** Where something other than the trigger opens it: whether it is open, and where the focus goes afterwards. */
+  readonly open?: boolean;
+  readonly onOpenChange?: (open: boolean) => void;
+  readonly backTo?: RefObject<HTMLElement | null>;
 }
 
 /** How the page of a menu looks. */
@@ -39,11 +43,20 @@ const Item = ({ act: { name, does, disabled = false } }: { readonly act: Act }) 
 );
 
 /** Acts that are needed now and then, behind one button. */
-export const Menu = ({ trigger, acts }: MenuProps) => (
-  <Radix.Root>
+export const Menu = ({ trigger, acts, open, onOpenChange, backTo }: MenuProps) => (
+  <Radix.Root {...(open === undefined ? {} : { open })} {...(onOpenChange ? { onOpenChange } : {})}>
     <Radix.Trigger asChild>{trigger}</Radix.Trigger>
     <Radix.Portal>
-      <Radix.Content sideOffset={4} collisionPadding={8} className={MENU_PAGE}>
+      <Radix.Content
+        sideOffset={4}
+        collisionPadding={8}
+        className={MENU_PAGE}
+        onCloseAutoFocus={(event) => {
+          if (!backTo) return;
+          event.preventDefault();
+          backTo.current?.focus();
+        }}
+      >
         {acts.map((act) =>
           'acts' in act ? (
             <Radix.Group key={act.name}>

@@ -18,7 +18,7 @@ import {
 } from '@dnd-kit/sortable';
 import { Plus, Undo2 } from 'lucide-react';
 import { useState } from 'react';
-import type { Plan, PlannedRound } from '@/core/sessions/running-order';
+import { ROUND_LIMIT, type Plan, type PlannedRound } from '@/core/sessions/running-order';
 import type { Catalogue } from '@/server/plans/catalogue';
 import type { PlanChange } from '@/core/formats/plan-file';
 import type { OpenPlan } from '@/server/plans/plans';
@@ -43,34 +43,17 @@ export function PlanScreen({ open, games }: { open: OpenPlan; games: Catalogue }
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
   );
   const ids = plan.rounds.map((r) => r.id);
+  const move = (from: number, to: number): void =>
+    edit((now) => ({ ...now, rounds: arrayMove([...now.rounds], from, to) }));
   const moved = ({ active, over }: DragEndEvent): void => {
-    if (over && over.id !== active.id)
-      edit((now) => ({
-        ...now,
-        rounds: arrayMove([...now.rounds], ids.indexOf(String(active.id)), ids.indexOf(String(over.id))),
-      }));
+    if (over && over.id !== active.id) move(ids.indexOf(String(active.id)), ids.indexOf(String(over.id)));
   };
   const put = (id: string, change: (round: PlannedRound) => PlannedRound): void =>
     edit((now: Plan) => ({ ...now, rounds: now.rounds.map((r) => (r.id === id ? change(r) : r)) }));
   return (
     <div className="grid grid-cols-1 gap-x-12 gap-y-8 lg:grid-cols-[minmax(0,1fr)_19rem]">
       <div className="min-w-0">
-        <label className="block">
-          <span className="sr-only">{say.namePlan}</span>
-          {/* A long title takes a second line; a browser that cannot size a field by its text has two ready. */}
-          <textarea
-            className={clsx(
-              '-ml-2 block [field-sizing:content] w-full resize-none rounded-lg bg-transparent px-2 py-1.5',
-              'font-word text-4xl leading-tight font-bold hover:bg-card focus:bg-card',
-            )}
-            value={plan.title}
-            rows={plan.title.length > 30 ? 2 : 1}
-            maxLength={60}
-            autoComplete="off"
-            onChange={(e) => edit((now) => ({ ...now, title: e.target.value.replaceAll('\n', ' ') }))}
-          />
-        </label>
-        <h1 className="sr-only">{say.plan(plan.title)}</h1>
+        <TitleField title={plan.title} onChange={(title) => edit((now) => ({ ...now, title }))} />
         <ForWhom shown={shown} open={open} plan={plan} work={work} />
         {work.error && (
           <div className="mb-3">
@@ -85,6 +68,8 @@ export function PlanScreen({ open, games }: { open: OpenPlan; games: Catalogue }
                   key={round.id}
                   round={round}
                   number={i + 1}
+                  rounds={plan.rounds.length}
+                  onMove={(to) => move(i, to)}
                   shown={shown.rounds.find((r) => r.id === round.id) ?? null}
                   plan={plan}
                   games={games}
@@ -100,15 +85,50 @@ export function PlanScreen({ open, games }: { open: OpenPlan; games: Catalogue }
           </SortableContext>
         </DndContext>
         {!plan.rounds.length && <p className="py-6 text-lg text-muted">{say.noRoundYet}</p>}
-        <Button kind="quiet" className="mt-2 ml-12 text-lg" onClick={() => setAdding(true)}>
-          <Plus aria-hidden="true" size={19} /> {say.addARound}
-        </Button>
+        <p className="mt-2 flex flex-wrap items-center gap-x-4 sm:ml-12">
+          <Button
+            kind="quiet"
+            className="text-lg"
+            disabled={plan.rounds.length >= ROUND_LIMIT}
+            onClick={() => setAdding(true)}
+          >
+            <Plus aria-hidden="true" size={19} /> {say.addARound}
+          </Button>
+          <span className="text-muted">{say.roundsOf(plan.rounds.length, ROUND_LIMIT)}</span>
+        </p>
         {adding && <AddRound setAdding={setAdding} games={games} ask={ask} work={work} />}
       </div>
       <PlanSide open={open} work={work} games={games} />
     </div>
   );
 }
+
+interface TitleFieldProps {
+  readonly title: string;
+  readonly onChange: (title: string) => void;
+}
+
+/** What the plan is called, changed where it stands. */
+const TitleField = ({ title, onChange }: TitleFieldProps) => (
+  <>
+    <label className="block">
+      <span className="sr-only">{say.namePlan}</span>
+      {/* A long title takes a second line; a browser that cannot size a field by its text has two ready. */}
+      <textarea
+        className={clsx(
+          '-ml-2 block [field-sizing:content] w-full resize-none rounded-lg bg-transparent px-2 py-1.5',
+          'font-word text-4xl leading-tight font-bold hover:bg-card focus:bg-card',
+        )}
+        value={title}
+        rows={title.length > 30 ? 2 : 1}
+        maxLength={60}
+        autoComplete="off"
+        onChange={(e) => onChange(e.target.value.replaceAll('\n', ' '))}
+      />
+    </label>
+    <h1 className="sr-only">{say.plan(title)}</h1>
+  </>
+);
 
 interface AddRoundProps {
   readonly setAdding: (next: boolean) => void;

@@ -33,7 +33,7 @@ const SHAPES = [
   ['one-sound', say.soundManyTasks, say.rhymeFirstSound],
   ['blend-segment', say.oneSetTwice, say.sameWordsBlended],
   ['quick-five', say.aQuickFive, say.fiveItemsEveryone],
-  ['check-in', say.checkIn, 'a few plain items of four skills'],
+  ['check-in', say.checkIn, say.fewPlainItems],
 ] as const;
 type Shape = (typeof SHAPES)[number][0];
 
@@ -66,7 +66,7 @@ function NewPlan({ group, games, find }: Omit<PlansProps, 'plans'>) {
   return (
     <form action={action} className="min-w-0">
       <h1 className="mb-1 text-4xl">{say.planFor(group.name)}</h1>
-      <p className="mb-5 text-lg text-muted">{say.wholeRunningOrder}</p>
+      <p className="mb-3 text-muted max-sm:hidden">{say.wholeRunningOrder}</p>
       <input type="hidden" name="groupId" value={group.id} />
       <Shapes shape={shape} setShape={setShape} />
       <div className="flex flex-wrap items-end gap-x-3 gap-y-3 font-word text-2xl">
@@ -192,23 +192,23 @@ interface ShapesProps {
   readonly setShape: (next: Shape) => void;
 }
 
-/** What kind of session it is to be. */
+/** What kind of session it is to be, and in a line what that is. */
 const Shapes = ({ shape, setShape }: ShapesProps) => (
-  <div className="mb-4 border-y border-line">
+  <div className="mb-4">
     <RadioGroup
+      kind="pills"
       legend={<span className="sr-only">{say.shape}</span>}
       name="shape"
       value={shape}
       onChange={(next) => setShape(next as Shape)}
-      options={SHAPES.map(([value, name, what]) => ({
+      options={SHAPES.map(([value, name]) => ({
         value,
-        label: (
-          <>
-            <span className="font-word text-xl font-bold">{name}</span> <span className="ml-2 text-muted">{what}</span>
-          </>
-        ),
+        label: <span className="font-word text-lg">{name}</span>,
       }))}
     />
+    <p className="mt-2 text-muted" aria-live="polite">
+      {SHAPES.find(([value]) => value === shape)?.[2]}
+    </p>
   </div>
 );
 

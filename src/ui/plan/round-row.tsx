@@ -3,7 +3,7 @@
 import { clsx } from 'clsx';
 import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
-import { GripVertical, Lock, Plus, RefreshCw, SlidersHorizontal, Trash2 } from 'lucide-react';
+import { Lock, Plus, RefreshCw, SlidersHorizontal, Trash2 } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
 import type { PlanChange } from '@/core/formats/plan-file';
 import {
@@ -18,6 +18,7 @@ import type { Catalogue } from '@/server/plans/catalogue';
 import type { ShownRound } from '@/server/plans/plan-shown';
 import { sure } from '@/core/sure';
 import { ItemDialog } from './item-dialog';
+import { MoveHandle } from './move-handle';
 import { OwnSteps, OwnSwitch } from './own-steps';
 import { RoundDialog } from './round-dialog';
 import type { CatalogueTask } from '@/server/plans/catalogue';
@@ -28,6 +29,10 @@ import { ownSteps, roundRow as SAY } from './text';
 interface RoundRowProps {
   readonly round: PlannedRound;
   readonly number: number;
+  /** How many rounds the plan has. */
+  readonly rounds: number;
+  /** Puts it in another place, from 0. */
+  readonly onMove: (to: number) => void;
   /** What the bank makes of it; null until it has answered. */
   readonly shown: ShownRound | null;
   readonly plan: Plan;
@@ -49,7 +54,8 @@ function stepName(task: CatalogueTask | undefined, id: string, shown: ShownRound
 }
 
 /** One round on its hairline: minutes, game, words, and the line as it will be said. */
-export function RoundRow({ round, number, shown, plan, games, people, pace, put, ask, said, onRemove }: RoundRowProps) {
+export function RoundRow(props: RoundRowProps) {
+  const { round, number, rounds, shown, plan, games, people, pace, put, ask, said, onRemove, onMove } = props;
   const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id: round.id });
   const [dialog, setDialog] = useState<'round' | { item: string } | null>(null);
   const [reading, setReading] = useState(false);
@@ -84,15 +90,13 @@ export function RoundRow({ round, number, shown, plan, games, people, pace, put,
           setDialog={setDialog}
           onRemove={onRemove}
           handle={
-            <button
-              type="button"
-              className={`${ICON} cursor-grab`}
-              {...attributes}
-              {...listeners}
-              aria-label={SAY.moveRound(number)}
-            >
-              <GripVertical aria-hidden="true" size={20} />
-            </button>
+            <MoveHandle
+              name={SAY.moveRound(number)}
+              at={number - 1}
+              of={rounds}
+              onMove={onMove}
+              drag={{ ...attributes, ...listeners }}
+            />
           }
         />
         {shown?.own.length ? (

@@ -68,6 +68,8 @@ function useHere() {
   return here;
 }
 
+const namesOf = (words: readonly SetWord[]): string => words.map((w) => w.word).join();
+
 /** The set as it stands, and what can be done with it. */
 function useSet({
   choice,
@@ -79,6 +81,12 @@ function useSet({
 }: Pick<SetPanelProps, 'choice' | 'groupId' | 'groupName' | 'words' | 'saved' | 'spares'>) {
   const router = useRouter();
   const [words, setWords] = useState(given);
+  // What comes from the server takes the place of what stood here; a word that was moved keeps its line and the focus.
+  const [last, setLast] = useState(given);
+  if (namesOf(last) !== namesOf(given)) {
+    setLast(given);
+    setWords(given);
+  }
   const [name, setName] = useState(saved?.name ?? '');
   const [said, setSaid] = useState('');
   const [error, setError] = useState('');

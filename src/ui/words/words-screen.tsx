@@ -151,7 +151,7 @@ export function WordsScreen({ choice: asked, group, found, saved, taught, tickRo
         <Fitting found={found} choice={choice} names={names} to={to} />
       </div>
 
-      <SetBeside names={names} saved={saved} choice={choice} group={group} found={found} />
+      <SetBeside saved={saved} choice={choice} group={group} found={found} />
       <SetBar words={names.length} />
     </div>
   );
@@ -224,7 +224,6 @@ function Results({ found, inSet, choice, names }: ResultsProps) {
 }
 
 interface SetBesideProps {
-  readonly names: readonly string[];
   readonly saved: SavedSet | null;
   readonly choice: Choice;
   readonly group: Group;
@@ -232,11 +231,11 @@ interface SetBesideProps {
 }
 
 /** The set beside the words, and what to know about it. */
-function SetBeside({ names, saved, choice, group, found }: SetBesideProps) {
+function SetBeside({ saved, choice, group, found }: SetBesideProps) {
   return (
     <aside aria-labelledby="set" className="h-max rounded-2xl bg-card p-5 lg:sticky lg:top-4">
       <SetPanel
-        key={`${names.join()} ${saved?.id ?? ''}`}
+        key={saved?.id ?? ''}
         choice={choice}
         groupId={group.id}
         groupName={group.name}

@@ -1,0 +1,53 @@
+'use client';
+
+import { GripVertical } from 'lucide-react';
+import { useRef, useState, type ComponentProps } from 'react';
+import { Menu } from '../kit/menu';
+import { roundRow as say } from './text';
+
+const ICON = 'grid size-12 shrink-0 place-items-center rounded-lg text-muted hover:bg-card hover:text-ink';
+
+interface MoveHandleProps {
+  readonly name: string;
+  /** Its place among `of`, from 0. */
+  readonly at: number;
+  readonly of: number;
+  readonly onMove: (to: number) => void;
+  /** What makes it a handle to drag by, or to lift by keys. */
+  readonly drag: ComponentProps<'button'>;
+}
+
+/** Drag it, lift it by keys, or tap it for a menu; the focus stays on it wherever it goes. */
+export function MoveHandle({ name, at, of, onMove, drag }: MoveHandleProps) {
+  const [open, setOpen] = useState(false);
+  const handle = useRef<HTMLButtonElement>(null);
+  const act = (text: string, to: number) => ({ name: text, does: () => onMove(to), disabled: to === at });
+  return (
+    <span className="relative">
+      <button
+        type="button"
+        className={`${ICON} cursor-grab`}
+        {...drag}
+        ref={handle}
+        aria-label={name}
+        aria-haspopup="menu"
+        aria-expanded={open}
+        onClick={() => setOpen(true)}
+      >
+        <GripVertical aria-hidden="true" size={20} />
+      </button>
+      <Menu
+        open={open}
+        onOpenChange={setOpen}
+        backTo={handle}
+        trigger={<span aria-hidden="true" className="absolute inset-x-0 bottom-0" />}
+        acts={[
+          act(say.moveUp, Math.max(0, at - 1)),
+          act(say.moveDown, Math.min(of - 1, at + 1)),
+          act(say.toTheTop, 0),
+          act(say.toTheEnd, of - 1),
+        ]}
+      />
+    </span>
+  );
+}
