@@ -10,6 +10,7 @@ import { appendLog } from '@/server/record/append-log';
 import { judgeSaid } from '@/server/sessions/judge-said';
 import { correctionOf, lookBack } from '@/server/sessions/look-back';
 import { reopenSession } from '@/server/sessions/reopen';
+import { takenBack } from '@/server/sessions/take-back';
 import { startWords } from '@/server/sessions/start-session';
 import { answer, formAnswer, goTo, type Answer, type FormState } from './answer';
 import { filledIn } from './form';
@@ -90,6 +91,18 @@ export async function correct(sessionId: string, change: unknown): Promise<FormS
     if (!entry) return { error: say.answerBeenChanged };
     await appendLog(sessionId, [entry]);
     return { said: say.corrected };
+  });
+}
+
+const takeBackSchema = z.strictObject({ answerId: idSchema, newId: idSchema });
+
+/** Takes a correction back. */
+export async function uncorrect(sessionId: string, change: unknown): Promise<FormState> {
+  return formAnswer(async () => {
+    const entry = await takenBack(idSchema.parse(sessionId), takeBackSchema.parse(change));
+    if (!entry) return { error: say.answerBeenChanged };
+    await appendLog(sessionId, [entry]);
+    return { said: say.takenBack };
   });
 }
 

@@ -24,6 +24,7 @@ export const plans = {
 export const sessions = {
   corrected: 'Corrected.',
   answerBeenChanged: 'Someone else has changed that answer. Look again before you correct it.',
+  takenBack: 'It’s back as it was.',
 } as const;
 
 export const settings = {

@@ -51,3 +51,14 @@ export const find = {
   nothingTold:
     'We couldn’t tell this time, and that says nothing about what they know. Try again another day, or play a game where they can point.',
 } as const;
+
+export const talkAbout = {
+  everyone: 'everyone',
+  note: (name: string, label: string, note: string) => `You wrote about ${name} (${label}): “${note}”`,
+  noReply: (name: string, silent: number, all: number) =>
+    `${name} didn’t reply to ${silent} of ${all}. That doesn’t mean they don’t know.`,
+  everyOne: (name: string, all: number) => `${name} had all ${all} on their own.`,
+  foundItHard: (name: string, own: number, all: number) => `${name} had ${own || 'none'} of ${all} on their own.`,
+  sound: (sound: string, times: number, heard: number, words: string) =>
+    `${sound} was missed ${times} times out of ${heard}, in ${words}.`,
+} as const;

@@ -23,9 +23,17 @@ interface AnswerProps {
   readonly answer: LookBackAnswer;
   readonly accent: AccentId;
   readonly people: readonly { readonly id: string; readonly name: string }[];
+  readonly onCorrected: (corrected: Corrected) => void;
 }
 
-/** What a cell shows in one glance: what slipped, else the mark alone. */
+/** A correction that was just made, and what it is called. */
+export interface Corrected {
+  /** The id of the answer as it stands now. */
+  readonly answerId: string;
+  readonly text: string;
+}
+
+/** What a tile shows in one glance: what slipped, else the mark alone. */
 function gist({ slip, selfCorrected }: LookBackAnswer): string {
   if (slip) return SLIP_WORDS[slip];
   return selfCorrected ? say.putRight : '';
@@ -65,7 +73,7 @@ function factsOf(answer: LookBackAnswer, accent: AccentId): readonly (readonly [
 }
 
 /** One answer; a tap opens what was heard and lets the mark be put right, with the reason. */
-export function AnswerButton({ sessionId, answer, accent, people }: AnswerProps) {
+export function AnswerButton({ sessionId, answer, accent, people, onCorrected }: AnswerProps) {
   const [open, setOpen] = useState(false);
   const [note, setNote] = useState(answer.note ?? '');
   const [why, setWhy] = useState<Why>('mis-tap');
@@ -75,16 +83,19 @@ export function AnswerButton({ sessionId, answer, accent, people }: AnswerProps)
   const who = answer.child ?? say.everyoneTogether;
   const put = (outcome: Outcome): void =>
     begin(async () => {
+      const newId = v7();
       const state = await correct(sessionId, {
         answerId: answer.id,
-        newId: v7(),
+        newId,
         outcome,
         note,
         why,
         ...(why === 'other-child' ? { childId } : {}),
-      });
+      }).catch(() => ({ error: say.serverCannotReached }));
       setError(state.error ?? null);
-      if (!state.error) setOpen(false);
+      if (state.error) return;
+      setOpen(false);
+      onCorrected({ answerId: newId, text: say.nowIs(who, answer.label, OUTCOME_WORDS[outcome].toLowerCase()) });
     });
   const facts = factsOf(answer, accent);
   const corrected = answer.before.some((b) => b.why !== 'detail');
@@ -93,11 +104,6 @@ export function AnswerButton({ sessionId, answer, accent, people }: AnswerProps)
       <Glance setOpen={setOpen} who={who} answer={answer} corrected={corrected} />
       <Dialog open={open} onOpenChange={setOpen} title={`${who}: ${answer.label}`}>
         <Facts facts={facts} />
-        <label className="mb-5 block">
-          <span className="mb-1 block text-muted">{say.note}</span>
-          <textarea className="field" rows={2} maxLength={500} value={note} onChange={(e) => setNote(e.target.value)} />
-        </label>
-        <Reason people={people} why={why} answer={answer} setWhy={setWhy} childId={childId} setChildId={setChildId} />
         <h3 className="mb-2 text-lg">{say.itShouldBe}</h3>
         <div className="grid grid-cols-2 gap-2.5 sm:grid-cols-3">
           {OUTCOMES.map((outcome) => (
@@ -112,6 +118,14 @@ export function AnswerButton({ sessionId, answer, accent, people }: AnswerProps)
             </button>
           ))}
         </div>
+        <div className="mt-5">
+          <Reason people={people} why={why} answer={answer} setWhy={setWhy} childId={childId} setChildId={setChildId} />
+        </div>
+        <label className="block">
+          <span className="mb-1 block text-muted">{say.note}</span>
+          <textarea className="field" rows={2} maxLength={500} value={note} onChange={(e) => setNote(e.target.value)} />
+        </label>
+        <p className="mt-1 text-muted">{say.keptWithMark}</p>
         {error && (
           <div className="mt-4">
             <ErrorMessage>{error}</ErrorMessage>
@@ -136,13 +150,15 @@ function Glance({ setOpen, who, answer, corrected }: GlanceProps) {
       type="button"
       onClick={() => setOpen(true)}
       className={clsx(
-        'flex min-h-12 w-full flex-col items-start justify-center gap-1 rounded-lg px-2 py-1',
-        'text-left hover:bg-card',
+        'flex min-h-16 w-full flex-col items-start gap-0.5 rounded-lg border border-line bg-card px-2.5 py-1.5',
+        'text-left hover:border-ink',
       )}
     >
       <span className="sr-only">{who}, </span>
-      <OutcomeMark outcome={answer.outcome} />
-      <span className="sr-only">{answer.label} </span>
+      <span className="flex w-full flex-wrap items-center gap-x-2">
+        <OutcomeMark outcome={answer.outcome} />
+        <span className="min-w-0 font-word text-lg leading-tight font-bold wrap-anywhere"> {answer.label} </span>
+      </span>
       <span className="leading-tight">
         {answer.heardAs && answer.outcome !== 'on-own' ? (
           <HeardAnswer {...answer.heardAs} />

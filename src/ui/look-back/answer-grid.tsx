@@ -1,7 +1,19 @@
 'use client';
 
+import {
+  columnFilteringFeature,
+  constructFilterFn,
+  createColumnHelper,
+  createFilteredRowModel,
+  globalFilteringFeature,
+  tableFeatures,
+  useTable,
+} from '@tanstack/react-table';
 import { clsx } from 'clsx';
-import { useState } from 'react';
+import { useMemo, useState, useTransition } from 'react';
+import { v7 } from 'uuid';
+import type { FormState } from '@/actions/answer';
+import { uncorrect } from '@/actions/sessions';
 import { OUTCOME_WORDS, OUTCOMES, type Outcome } from '@/core/answers/outcome';
 import { groupBy } from '@/core/group-by';
 import type { AccentId } from '@/core/phonology/accents';
@@ -9,7 +21,9 @@ import { roundOf } from '@/core/sessions/log';
 import type { LookBackAnswer } from '@/server/sessions/look-back';
 import { SelectField } from '../kit/select';
 import { sure } from '@/core/sure';
-import { AnswerButton } from './answer-button';
+import { Button } from '../kit/button';
+import { ErrorMessage } from '../kit/message';
+import { AnswerButton, type Corrected } from './answer-button';
 import { answerGrid as say } from './text';
 
 interface GridProps {
@@ -22,25 +36,53 @@ interface GridProps {
 
 /** What is looked at: all of it, or one thing. */
 const SIEVES = {
-  all: { name: 'everything', lets: () => true },
-  slips: { name: 'slips', lets: (a: LookBackAnswer) => a.slip !== null || a.missed.length > 0 },
-  notes: { name: 'notes', lets: (a: LookBackAnswer) => a.note !== null },
+  all: { name: say.everything, lets: () => true },
+  slips: { name: say.slips, lets: (a: LookBackAnswer) => a.slip !== null || a.missed.length > 0 },
+  notes: { name: say.withNotes, lets: (a: LookBackAnswer) => a.note !== null },
   corrected: { name: say.putRight, lets: (a: LookBackAnswer) => a.before.some((b) => b.why !== 'detail') },
   fresh: { name: say.freshAndAlone, lets: (a: LookBackAnswer) => a.standing === 'fresh' },
 } as const;
 type Sieve = keyof typeof SIEVES;
 
+/** What is asked to be seen. */
+interface Asked {
+  readonly sieve: Sieve;
+  readonly outcome: Outcome | '';
+  readonly child: string;
+}
+
+const features = tableFeatures({
+  columnFilteringFeature,
+  globalFilteringFeature,
+  filteredRowModel: createFilteredRowModel(),
+});
+const column = createColumnHelper<typeof features, LookBackAnswer>();
+const columns = column.columns([column.accessor((a) => a, { id: 'answer' })]);
+
+const asked = constructFilterFn({
+  filter: (a: LookBackAnswer, { sieve, outcome, child }: Asked) =>
+    SIEVES[sieve].lets(a) && (!outcome || a.outcome === outcome) && (!child || (a.childId ?? 'everyone') === child),
+});
+
 /**
- * Children down, items across, what was said in each square; a square opens what was heard and lets it be put right.
+ * Round by round and child by child, what was said to each item; a tile opens what was heard and lets it be corrected.
+ * As many tiles stand in a line as there is room for.
  */
 export function AnswerGrid({ sessionId, accent, people, rounds, answers }: GridProps) {
   const [sieve, setSieve] = useState<Sieve>('all');
   const [outcome, setOutcome] = useState<Outcome | ''>('');
   const [child, setChild] = useState('');
-  const seen = answers.filter(
-    (a) =>
-      SIEVES[sieve].lets(a) && (!outcome || a.outcome === outcome) && (!child || (a.childId ?? 'everyone') === child),
-  );
+  const [corrected, setCorrected] = useState<Corrected | null>(null);
+  const data = useMemo(() => [...answers], [answers]);
+  const table = useTable({
+    features,
+    columns,
+    data,
+    getColumnCanGlobalFilter: () => true,
+    globalFilterFn: asked,
+    state: { globalFilter: { sieve, outcome, child } satisfies Asked },
+  });
+  const seen = table.getRowModel().rows.map((row) => row.original);
   const rows = [
     ...(answers.some((a) => a.childId === null) ? [{ id: 'everyone', name: say.everyoneTogether }] : []),
     ...people.filter((c) => answers.some((a) => a.childId === c.id)),
@@ -59,48 +101,81 @@ export function AnswerGrid({ sessionId, accent, people, rounds, answers }: GridP
         seen={seen}
         answers={answers}
       />
+      <TakeBack sessionId={sessionId} corrected={corrected} onDone={() => setCorrected(null)} />
       {byRound.map(([number, inRound]) => {
-        const items = [...groupBy(inRound, (a) => a.word)].map(([word, of]) => ({ word, label: sure(of[0]).label }));
         const caption = `${rounds[number]?.name ?? ''}${rounds[number]?.step ? `, ${sure(rounds[number]).step}` : ''}`;
         return (
-          <div key={number} tabIndex={0} role="region" aria-label={caption} className="relative mb-8 overflow-x-auto">
-            <table className="border-collapse">
-              <caption className="pb-1 text-left font-word text-xl font-bold">{caption}</caption>
-              <thead>
-                <tr className="border-b border-line-strong">
-                  <td className="sticky left-0 z-10 min-w-24 bg-paper" />
-                  {items.map(({ word, label }) => (
-                    <th
-                      key={word}
-                      scope="col"
-                      className="max-w-56 px-2 pb-1 text-left align-bottom font-word text-lg leading-tight"
-                    >
-                      {label}
-                    </th>
-                  ))}
-                </tr>
-              </thead>
-              <tbody>
-                {rows
-                  .filter((row) => inRound.some((a) => (a.childId ?? 'everyone') === row.id))
-                  .map((row) => (
-                    <Line
-                      key={row.id}
-                      row={row}
-                      items={items}
-                      seen={seen}
-                      number={number}
-                      sessionId={sessionId}
-                      accent={accent}
-                      people={people}
-                    />
-                  ))}
-              </tbody>
-            </table>
-          </div>
+          <section key={number} aria-label={caption} className="mb-8">
+            <h3 className="border-b border-line-strong pb-1 text-xl">{caption}</h3>
+            {rows
+              .filter((row) => inRound.some((a) => (a.childId ?? 'everyone') === row.id))
+              .map((row) => (
+                <div
+                  key={row.id}
+                  className="gap-x-4 border-b border-line py-2 sm:grid sm:grid-cols-[7rem_minmax(0,1fr)]"
+                >
+                  <h4 className="font-word text-lg font-normal wrap-anywhere max-sm:pb-1">{row.name}</h4>
+                  <ul className="grid grid-cols-[repeat(auto-fill,minmax(7.5rem,1fr))] gap-2">
+                    {seen
+                      .filter((a) => roundOf(a.turn) === number && (a.childId ?? 'everyone') === row.id)
+                      .map((a, at) => (
+                        // An answer that is corrected has another id and the same place, and keeps the focus.
+                        <li key={`${a.turn} ${at}`}>
+                          <AnswerButton
+                            sessionId={sessionId}
+                            answer={a}
+                            accent={accent}
+                            people={people}
+                            onCorrected={setCorrected}
+                          />
+                        </li>
+                      ))}
+                  </ul>
+                </div>
+              ))}
+          </section>
         );
       })}
     </>
+  );
+}
+
+interface TakeBackProps {
+  readonly sessionId: string;
+  readonly corrected: Corrected | null;
+  readonly onDone: () => void;
+}
+
+/** What was just corrected, and a way back. */
+function TakeBack({ sessionId, corrected, onDone }: TakeBackProps) {
+  const [said, setSaid] = useState<FormState>({});
+  const [busy, begin] = useTransition();
+  const undo = (answerId: string): void =>
+    begin(async () => {
+      const state = await uncorrect(sessionId, { answerId, newId: v7() }).catch(() => ({
+        error: say.serverCannotReached,
+      }));
+      setSaid(state);
+      if (!state.error) onDone();
+    });
+  return (
+    <div role="status" className="sticky top-2 z-20 empty:hidden">
+      {(corrected ?? said.said) && (
+        <p
+          className={clsx(
+            'mb-3 flex flex-wrap items-center gap-x-4 rounded-xl border border-line-strong bg-card px-4 py-1 shadow',
+          )}
+        >
+          <span className="py-2">{corrected?.text ?? said.said}</span>
+          {corrected && (
+            <Button kind="quiet" disabled={busy} onClick={() => undo(corrected.answerId)}>
+              {say.undo}
+            </Button>
+          )}
+        </p>
+      )}
+      {said.error && <ErrorMessage>{said.error}</ErrorMessage>}
+    </div>
   );
 }
 
@@ -129,57 +204,21 @@ function Sieves({ sieve, setSieve, outcome, setOutcome, child, setChild, people,
       />
       <SelectField
         inline
-        label="marked"
+        label={say.marked}
         value={outcome}
         onChange={(v) => setOutcome(v as Outcome | '')}
         options={[['', say.anyWay], ...OUTCOMES.map((o) => [o, OUTCOME_WORDS[o].toLowerCase()] as const)]}
       />
       <SelectField
         inline
-        label="of"
+        label={say.ofWhom}
         value={child}
         onChange={setChild}
-        options={[['', 'everyone'], ...people.map((c) => [c.id, c.name] as const)]}
+        options={[['', say.everyone], ...people.map((c) => [c.id, c.name] as const)]}
       />
       <p role="status" className="content-center text-muted">
         {seen.length === answers.length ? '' : say.of(seen.length, answers.length)}
       </p>
     </div>
-  );
-}
-
-interface LineProps {
-  readonly row: { readonly id: string; readonly name: string };
-  readonly items: { word: string; label: string }[];
-  readonly seen: LookBackAnswer[];
-  readonly number: number;
-  readonly sessionId: string;
-  readonly accent: AccentId;
-  readonly people: readonly { readonly id: string; readonly name: string }[];
-}
-
-/** The answers of one child in a round. */
-function Line({ row, items, seen, number, sessionId, accent, people }: LineProps) {
-  return (
-    <tr className="border-b border-line">
-      <th
-        scope="row"
-        className={clsx(
-          'sticky left-0 z-10 max-w-48 bg-paper py-1 pr-4 text-left font-word text-lg',
-          'font-normal wrap-anywhere',
-        )}
-      >
-        {row.name}
-      </th>
-      {items.map(({ word }) => (
-        <td key={word} className="min-w-18 align-top">
-          {seen
-            .filter((a) => a.word === word && roundOf(a.turn) === number && (a.childId ?? 'everyone') === row.id)
-            .map((a) => (
-              <AnswerButton key={a.id} sessionId={sessionId} answer={a} accent={accent} people={people} />
-            ))}
-        </td>
-      ))}
-    </tr>
   );
 }

@@ -4,6 +4,7 @@ import Link from 'next/link';
 import { OUTCOME_WORDS, OUTCOMES } from '@/core/answers/outcome';
 import { labelOf } from '@/core/phonology/sounds';
 import { slippedSounds, tally } from '@/core/sessions/summary';
+import { talkAbout, type Topic } from '@/core/sessions/talk-about';
 import { thinkTimes } from '@/core/sessions/think-times';
 import type { LookBack } from '@/server/sessions/look-back';
 import { OutcomeMark } from '../kit/outcome-mark';
@@ -12,7 +13,6 @@ import { AnswerGrid } from './answer-grid';
 import { GoOn } from './go-on';
 import type { SessionRecord } from '@/server/record/session-record';
 import type { Slipped } from '@/core/sessions/summary';
-import type { LookBackAnswer } from '@/server/sessions/look-back';
 import type { ThinkTimes } from '@/core/sessions/think-times';
 import { lookBackScreen as say } from './text';
 
@@ -26,7 +26,6 @@ export function LookBackScreen({
   const names = new Map(session.children.map((c) => [c.id, c.name]));
   const times = thinkTimes(answers);
   const slips = slippedSounds(answers);
-  const noted = answers.filter((a) => a.note);
   return (
     <div className="grid gap-x-14 gap-y-10 lg:grid-cols-[minmax(0,1fr)_19rem]">
       <div className="min-w-0">
@@ -41,6 +40,8 @@ export function LookBackScreen({
             <GoOn sessionId={session.id} finished={session.finishedAt !== null} />
           </div>
         )}
+
+        {answers.length > 0 && <TalkAbout topics={talkAbout(answers, names, session.accent)} names={names} />}
 
         <section aria-labelledby="children">
           <h2 id="children" className="mb-1 text-2xl">
@@ -60,8 +61,6 @@ export function LookBackScreen({
           )}
           {quiet.length > 0 && <p className="mt-2 text-muted">{say.noTurn(quiet.map((c) => c.name).join(', '))}</p>}
         </section>
-
-        {noted.length > 0 && <Notes noted={noted} />}
 
         {times.length > 0 && <Times times={times} names={names} />}
       </div>
@@ -95,26 +94,32 @@ function Times({ times, names }: { readonly times: ThinkTimes[]; readonly names:
   );
 }
 
-/** Notes made while playing. */
-function Notes({ noted }: { readonly noted: LookBackAnswer[] }) {
-  return (
-    <section aria-labelledby="notes" className="mt-10">
-      <h2 id="notes" className="mb-1 text-2xl">
-        {say.notes}
-      </h2>
-      <ul className="divide-y divide-line border-y border-line">
-        {noted.map((a) => (
-          <li key={a.id} className="py-2.5">
-            <span className="font-word text-lg font-bold">
-              {a.child ?? say.everyone}, {a.label}
-            </span>{' '}
-            <span className="wrap-anywhere">{a.note}</span>
-          </li>
-        ))}
-      </ul>
-    </section>
-  );
+interface TalkAboutProps {
+  readonly topics: readonly Topic[];
+  readonly names: ReadonlyMap<string, string>;
 }
+
+/** What to talk about with the team, and the way to what is next for whom it is about. */
+const TalkAbout = ({ topics, names }: TalkAboutProps) => (
+  <section aria-labelledby="talk" className="mb-8 max-w-3xl rounded-2xl bg-marigold-soft px-5 py-4">
+    <h2 id="talk" className="mb-1 text-2xl">
+      {say.toTalkAbout}
+    </h2>
+    {!topics.length && <p>{say.nothingStandsOut}</p>}
+    <ul>
+      {topics.map(({ childId, text }) => (
+        <li key={text} className="py-1 leading-snug">
+          <span className="wrap-anywhere">{text}</span>{' '}
+          {childId && (
+            <Link className="underline underline-offset-4" href={`/children/${childId}`} prefetch={false}>
+              {say.whatsNext(names.get(childId) ?? '')}
+            </Link>
+          )}
+        </li>
+      ))}
+    </ul>
+  </section>
+);
 
 interface AsideProps {
   readonly session: SessionRecord;

@@ -1,6 +1,9 @@
 /** Every sentence of this room, file by file: read it aloud before you change it. */
 
 export const answerButton = {
+  nowIs: (who: string, label: string, outcome: string) => `${who}, ${label}: now ${outcome}.`,
+  serverCannotReached: 'We can’t reach the server. Nothing was changed.',
+  keptWithMark: 'Your reason and your note are kept with the mark you tap.',
   putRight: 'corrected themselves',
   marked: 'Marked',
   said: 'Said',
@@ -24,6 +27,14 @@ export const answerButton = {
 } as const;
 
 export const answerGrid = {
+  everything: 'everything',
+  slips: 'what was missed',
+  withNotes: 'what has a note',
+  marked: 'marked',
+  ofWhom: 'of',
+  everyone: 'everyone',
+  undo: 'Undo',
+  serverCannotReached: 'We can’t reach the server. Nothing was changed.',
   putRight: 'what was corrected',
   freshAndAlone: 'first time, on their own',
   everyoneTogether: 'Everyone together',
@@ -50,6 +61,9 @@ export const homePaperScreen = {
 } as const;
 
 export const lookBackScreen = {
+  toTalkAbout: 'To talk about',
+  nothingStandsOut: 'Nothing stands out this time.',
+  whatsNext: (name: string) => `What’s next for ${name}`,
   whoSaidWhat: 'Who said what',
   fromPaper: (number: number) =>
     `Marked on paper and typed in: grid ${number}. The order of turns and the times are a guess.`,
@@ -62,8 +76,6 @@ export const lookBackScreen = {
   once: (seconds: string) => `${seconds}, once`,
   aboutMostAnswers: (seconds: string, seconds2: string, answers: number) =>
     `about ${seconds}, ${seconds2} at most (${answers} answers)`,
-  notes: 'Notes',
-  everyone: 'Everyone',
   goOnPlaying: 'Carry on playing',
   soundsThatSlipped: 'Sounds they missed',
   asIn: (as: string | undefined) => `as in ${as}`,
