@@ -5,7 +5,7 @@ import os from 'node:os';
 import path from 'node:path';
 import type { Browser } from 'playwright-core';
 import { describe, expect, test } from 'vitest';
-import { addNames, openApp, openPage, type App } from './support/app';
+import { add, addGroup, addNames, type App, openApp, openPage } from './support/app';
 import { onStage } from './support/stage';
 
 let app: App;
@@ -22,18 +22,21 @@ test('names: odd ones are kept as they are, impossible ones are named and stay i
   for (const name of ['<script>alert(1)</script>', '=1+1', '小明', '🌻 Sunny', 'محمد'])
     await page.getByText(name, { exact: true }).waitFor();
   const long = 'y'.repeat(200);
-  await page.getByLabel('Add names to').fill(`小明\n${long}`);
+  await add(page, 'Names');
+  await page.getByLabel('First names').fill(`小明\n${long}`);
   await page.getByRole('button', { name: 'Add', exact: true }).click();
   await page.getByText('There are two children called').waitFor();
-  await page.locator('main').getByRole('alert').getByText('Line 2:').waitFor();
-  expect(await page.getByLabel('Add names to').inputValue()).toBe(long);
-  await page.getByLabel('Add names to').fill('  \n ');
+  await page.getByRole('dialog').getByRole('alert').getByText('Line 2:').waitFor();
+  expect(await page.getByLabel('First names').inputValue()).toBe(long);
+  await page.getByLabel('First names').fill('  \n ');
   await page.getByRole('button', { name: 'Add', exact: true }).click();
   await page.getByText('Type at least one name.').waitFor();
-  await page.getByLabel('Another group').fill(long);
+  await page.keyboard.press('Escape');
+  await add(page, 'Another group');
+  await page.getByLabel('What is the group called?').fill(long);
   await page.getByRole('button', { name: 'Add the group' }).click();
   await page.getByText('is too long').waitFor();
-  expect(await page.getByLabel('Another group').inputValue()).toBe(long);
+  expect(await page.getByLabel('What is the group called?').inputValue()).toBe(long);
   expect(trouble).toEqual([]);
   await page.context().close();
 });
@@ -153,9 +156,7 @@ describe('npm start says what is in the way', () => {
 
 test('a group can be renamed and, once asked, erased with what is in it', async () => {
   const { page, trouble } = await openPage(browser);
-  await page.goto(`${app.url}/children`);
-  await page.getByLabel('Another group').fill('Turnips');
-  await page.getByRole('button', { name: 'Add the group' }).click();
+  await addGroup(page, app.url, 'Turnips');
   await page.getByRole('button', { name: 'Change Turnips' }).click();
   await page.getByRole('menuitem', { name: 'Rename…' }).click();
   await page.getByRole('textbox', { name: 'Name', exact: true }).fill('Marrows');

@@ -4,8 +4,10 @@ import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { childFileSchema } from '../src/core/formats/child-file';
 import { sure } from '../src/core/sure';
 import {
+  addGroup,
   addNames,
   answersOf,
+  type App,
   awake,
   logOf,
   openApp,
@@ -15,7 +17,6 @@ import {
   saved,
   shown,
   tap,
-  type App,
 } from './support/app';
 import { violations } from './support/axe';
 
@@ -382,10 +383,7 @@ test('a second pair of ears marks beside: the first adult’s marks stand, and b
 
 test('the board holds thirty children, sorts, filters, leads on, and prints on one page', async () => {
   const { page } = await openPage(browser);
-  await page.goto(`${own.url}/children`);
-  await page.getByLabel('Another group').fill('Thirty');
-  await page.getByRole('button', { name: 'Add the group' }).click();
-  await page.getByRole('heading', { name: 'Thirty', exact: true }).waitFor();
+  await addGroup(page, own.url, 'Thirty');
   await addNames(
     page,
     own.url,

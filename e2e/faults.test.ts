@@ -1,7 +1,9 @@
 import type { Browser, Page } from 'playwright-core';
 import { expect, test } from 'vitest';
 import {
+  add,
   answersOf,
+  type App,
   beginPlay,
   finishNow,
   logOf,
@@ -11,7 +13,6 @@ import {
   shown,
   tap,
   waiting,
-  type App,
 } from './support/app';
 import { violations } from './support/axe';
 import { onStage } from './support/stage';
@@ -171,7 +172,8 @@ const keptEntries = (page: Page): Promise<number> =>
 test('what a device keeps of an erased child is gone when it is next seen', async () => {
   const { page: desk } = await openPage(browser);
   await desk.goto(`${app.url}/children`);
-  await desk.getByLabel('Add names to').fill('Zoltan');
+  await add(desk, 'Names');
+  await desk.getByLabel('First names').fill('Zoltan');
   await desk.getByRole('button', { name: 'Add', exact: true }).click();
   await desk.getByText(/^Added/).waitFor();
   const { page: tablet } = await openPage(browser);

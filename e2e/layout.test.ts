@@ -4,7 +4,7 @@ import { seeded, shuffle } from '../src/core/random';
 import { times } from '../src/core/testing/deep';
 import type { StoredRound } from '../src/core/sessions/stored-round';
 import { sure } from '../src/core/sure';
-import { addNames, openPage, type App } from './support/app';
+import { add, addNames, type App, openPage } from './support/app';
 import { violations } from './support/axe';
 import { faultsAt, SIZES, textSize } from './support/layout';
 import { longest, roundOf, type Long } from './support/longest';
@@ -44,7 +44,7 @@ beforeAll(async () => {
   const { page } = await openPage(browser);
   await addNames(page, app.url, NAMES);
   await page.goto(`${app.url}/children`);
-  await page.getByRole('button', { name: 'Give everyone a plant' }).click();
+  await add(page, 'A plant for everyone');
   await page
     .getByRole('button', { name: /’s plant: / })
     .first()

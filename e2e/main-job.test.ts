@@ -2,7 +2,18 @@ import { readFileSync } from 'node:fs';
 import Papa from 'papaparse';
 import type { Browser, Page } from 'playwright-core';
 import { describe, expect, test } from 'vitest';
-import { addNames, beginPlay, nextFinger, openApp, openPage, shown, tap, type App, finishNow } from './support/app';
+import {
+  addGroup,
+  addNames,
+  type App,
+  beginPlay,
+  finishNow,
+  nextFinger,
+  openApp,
+  openPage,
+  shown,
+  tap,
+} from './support/app';
 import { onStage } from './support/stage';
 import { times } from '../src/core/testing/deep';
 import { sure } from '../src/core/sure';
@@ -133,10 +144,7 @@ describe.each(
   test('add children → choose → play 8 turns → correct a mark → files have the rows', async () => {
     const { page, trouble } = await openPage(browser, width, height);
     const group = `Row ${width}`;
-    await page.goto(`${app.url}/children`);
-    await page.getByLabel('Another group').fill(group);
-    await page.getByRole('button', { name: 'Add the group' }).click();
-    await page.getByRole('heading', { name: group, exact: true }).waitFor();
+    await addGroup(page, app.url, group);
     await addNames(page, app.url, ['Wren', 'Kofi', '=1+1', '<script>alert(1)</script>']);
 
     await choose(page);
@@ -210,10 +218,7 @@ test('the page for families is one page of A4, and its text is what is copied', 
 test('away, back later and another child change whose turn it is; shortcuts rest while someone types', async () => {
   const { page } = await openPage(browser);
   const current = page.locator('nav[aria-label="Children"] [aria-current="true"]');
-  await page.goto(`${app.url}/children`);
-  await page.getByLabel('Another group').fill('Turns');
-  await page.getByRole('button', { name: 'Add the group' }).click();
-  await page.getByRole('heading', { name: 'Turns', exact: true }).waitFor();
+  await addGroup(page, app.url, 'Turns');
   await addNames(page, app.url, ['Ada', 'Bo', 'Cy']);
   await beginPlay(page, app.url, 'sounds=3');
   await current.getByText('Ada').waitFor();

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import type { Browser, Page } from 'playwright-core';
 import { expect, test } from 'vitest';
-import { addNames, openPage, type App } from './support/app';
+import { add, addGroup, addNames, type App, openPage } from './support/app';
 import { violations } from './support/axe';
 import { onStage } from './support/stage';
 
@@ -12,12 +12,7 @@ onStage((one, other) => {
 });
 
 /** A new group, shown from now on. */
-async function newGroup(page: Page, name: string): Promise<void> {
-  await page.goto(`${app.url}/children`);
-  await page.getByLabel('Another group').fill(name);
-  await page.getByRole('button', { name: 'Add the group' }).click();
-  await page.getByRole('heading', { name, exact: true, level: 1 }).waitFor();
-}
+const newGroup = (page: Page, name: string): Promise<void> => addGroup(page, app.url, name);
 const namesOn = (page: Page): Promise<string[]> => page.locator('main ul').first().getByRole('link').allInnerTexts();
 const showGroup = async (page: Page, name: string): Promise<void> => {
   await page.getByRole('combobox', { name: 'Group' }).click();
@@ -29,7 +24,7 @@ test('a class list: read line by line, what is not taken is named, and taken in 
   const { page, trouble } = await openPage(browser);
   await newGroup(page, 'Radishes');
   await addNames(page, app.url, ['Wren']);
-  await page.getByRole('button', { name: 'Bring in a class list…' }).click();
+  await add(page, 'A class list');
   await page
     .getByLabel('Paste the list')
     .fill('First name,Born,Group\nOttilie,2022-04-01,Beans\nWren,2022-01-09,Radishes\n,2021-01-01,Beans\nKofi,,Beans');

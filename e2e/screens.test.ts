@@ -312,7 +312,7 @@ test('dim for nap time: chosen once, kept on the device, legible everywhere, and
 test('longest name, longest list: thirty children, sixty letters each', async () => {
   const { page } = await openPage(browser);
   await page.goto(`${empty.url}/children`);
-  await page.getByLabel('Add names to').fill(Array.from({ length: 30 }, (_, i) => `${i} ${'W'.repeat(56)}`).join('\n'));
+  await page.getByLabel('First names').fill(Array.from({ length: 30 }, (_, i) => `${i} ${'W'.repeat(56)}`).join('\n'));
   await page.getByRole('button', { name: 'Add', exact: true }).click();
   await page.getByText('Added 30 children.').waitFor();
   for (const where of ['/children', '/', '/words']) {

@@ -1,16 +1,17 @@
 import type { Browser, Page } from 'playwright-core';
 import { expect, test } from 'vitest';
 import {
+  addGroup,
   addNames,
   answersOf,
+  type App,
   awake,
+  finishNow,
   nextFinger,
   openPage,
   saved,
   shown,
   watch,
-  type App,
-  finishNow,
 } from './support/app';
 import { onStage } from './support/stage';
 import { sure } from '../src/core/sure';
@@ -22,10 +23,7 @@ onStage((one, other) => {
 });
 
 async function group(page: Page, name: string, children: readonly string[]): Promise<void> {
-  await page.goto(`${app.url}/children`);
-  await page.getByLabel('Another group').fill(name);
-  await page.getByRole('button', { name: 'Add the group' }).click();
-  await page.getByRole('heading', { name, exact: true }).waitFor();
+  await addGroup(page, app.url, name);
   await addNames(page, app.url, children);
 }
 

@@ -149,9 +149,27 @@ export function watch(page: Page): string[] {
 /** Adds names through the Children screen. */
 export async function addNames(page: Page, url: string, names: readonly string[]): Promise<void> {
   await page.goto(`${url}/children`);
-  await page.getByLabel('Add names to').fill(names.join('\n'));
+  await add(page, 'Names');
+  await page.getByLabel('First names').fill(names.join('\n'));
   await page.getByRole('button', { name: 'Add', exact: true }).click();
   await page.getByText(/^Added/).waitFor();
+}
+
+/** What is added on the screen of names: opened, unless it stands there already. */
+export async function add(page: Page, what: 'Names' | 'A class list' | 'A plant for everyone' | 'Another group') {
+  await page.getByRole('button', { name: 'Add …' }).waitFor();
+  if (what === 'Names' && (await page.getByLabel('First names').count())) return;
+  await page.getByRole('button', { name: 'Add …' }).click();
+  await page.getByRole('menuitem', { name: what }).click();
+}
+
+/** A new group, shown from now on. */
+export async function addGroup(page: Page, url: string, name: string): Promise<void> {
+  await page.goto(`${url}/children`);
+  await add(page, 'Another group');
+  await page.getByLabel('What is the group called?').fill(name);
+  await page.getByRole('button', { name: 'Add the group' }).click();
+  await page.getByRole('heading', { name, exact: true, level: 1 }).waitFor();
 }
 
 /** Starts a session from the Words screen and models the first item. */

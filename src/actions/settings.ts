@@ -2,7 +2,7 @@
 
 import { progressSettingsSchema, settingsSchema } from '@/core/formats/schemas';
 import { CONVENTION_IDS } from '@/core/phonology/conventions';
-import { saveProgressSettings, saveSettings } from '@/server/setting/settings';
+import { saveAccent, saveProgressSettings, saveSettings } from '@/server/setting/settings';
 import { formAnswer, type FormState } from './answer';
 import { settings as say } from './text';
 
@@ -26,6 +26,14 @@ export async function keepSettings(_: FormState, form: FormData): Promise<FormSt
 export async function keepProgressSettings(_: FormState, form: FormData): Promise<FormState> {
   return formAnswer(async () => {
     await saveProgressSettings(progressSettingsSchema.parse(Object.fromEntries(form)));
+    return { said: say.kept };
+  });
+}
+
+/** Keeps how people here speak; how sounds are counted can be settled later. */
+export async function keepAccent(accent: unknown): Promise<FormState> {
+  return formAnswer(async () => {
+    await saveAccent(settingsSchema.shape.accent.parse(accent));
     return { said: say.kept };
   });
 }

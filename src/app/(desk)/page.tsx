@@ -3,14 +3,29 @@ import { guarded } from '@/app/guarded';
 import { listSessions } from '@/server/sessions/look-back';
 import { tomorrowFor } from '@/server/children/progress';
 import { readySessions } from '@/server/plans/today';
+import { MAIN_ACCENTS } from '@/core/phonology/accents';
+import { getSettings } from '@/server/setting/settings';
+import { FirstRun } from '@/ui/today/first-run';
 import { TodayScreen } from '@/ui/today/today-screen';
 
 export default guarded(async () => {
   const group = await currentGroup();
-  const [sessions, ready, tomorrow] = await Promise.all([
+  const [sessions, ready, tomorrow, { accent, confirmed }] = await Promise.all([
     listSessions(group.id, 6),
     readySessions(group),
     tomorrowFor(group),
+    getSettings(),
   ]);
-  return <TodayScreen group={group} sessions={sessions} ready={ready} tomorrow={tomorrow} />;
+  const begun = confirmed || sessions.length > 0 || group.children.length > 0 || group.outOfSight.length > 0;
+  return (
+    <TodayScreen group={group} sessions={sessions} ready={ready} tomorrow={tomorrow}>
+      {!begun && (
+        <FirstRun
+          groupId={group.id}
+          accent={accent}
+          accents={MAIN_ACCENTS.map(({ id, name }): [string, string] => [id, name])}
+        />
+      )}
+    </TodayScreen>
+  );
 });

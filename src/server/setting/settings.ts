@@ -50,6 +50,14 @@ export async function saveSettings({ accent, conventions, letIn, mixed }: Kept):
   );
 }
 
+/** Keeps the accent alone: how sounds are counted is not settled by it. */
+export async function saveAccent(accent: AccentId): Promise<void> {
+  const { models, write } = await database();
+  await write(async (transaction) =>
+    models.settings.upsert({ ...(await rowOr(transaction)), accent }, { transaction }),
+  );
+}
+
 export type ProgressSettings = z.infer<typeof progressSettingsSchema>;
 
 /** The row as it is, or with everything as usual. */

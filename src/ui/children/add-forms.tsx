@@ -1,21 +1,39 @@
 'use client';
 
-import { useActionState } from 'react';
+import { useActionState, useId } from 'react';
+import type { FormState } from '@/actions/answer';
 import { newChildren, newGroup } from '@/actions/groups';
+import { Button } from '../kit/button';
+import { Field } from '../kit/field';
 import { ErrorMessage } from '../kit/message';
 import { addForms as say } from './text';
 
+type Act = (before: FormState, form: FormData) => Promise<FormState>;
+
+/** The form of an act, with `done` told once all of it was taken. */
+const useForm = (act: Act, done?: (said: string) => void) =>
+  useActionState(async (before: FormState, form: FormData) => {
+    const state = await act(before, form);
+    if (state.said && !state.error) done?.(state.said);
+    return state;
+  }, {});
+
+interface AddChildrenProps {
+  readonly groupId: string;
+  readonly done?: (said: string) => void;
+}
+
 /** Names, one a line. What could not be taken stays in the box with the reason. */
-export function AddChildren({ groupId, groupName }: { groupId: string; groupName: string }) {
-  const [state, action, running] = useActionState(newChildren, {});
+export function AddChildren({ groupId, done }: AddChildrenProps) {
+  const [state, action, running] = useForm(newChildren, done);
+  const id = useId();
   return (
     <form action={action}>
       <input type="hidden" name="groupId" value={groupId} />
-      <label className="block">
-        <span className="mb-2 block font-word text-2xl font-bold">{say.addNamesTo(groupName)}</span>
-        <span className="mb-2 block text-muted">{say.eachLine}</span>
+      <Field label={say.names} htmlFor={id} hint={say.eachLine}>
         <textarea
           key={state.kept ?? state.said ?? ''}
+          id={id}
           name="names"
           rows={5}
           defaultValue={state.kept ?? ''}
@@ -24,26 +42,24 @@ export function AddChildren({ groupId, groupName }: { groupId: string; groupName
           spellCheck={false}
           aria-invalid={state.error ? true : undefined}
         />
-      </label>
-      <div aria-live="polite" className="my-3 space-y-2">
-        {state.said && <p className="text-green">{state.said}</p>}
-        {state.error && <ErrorMessage>{state.error}</ErrorMessage>}
-      </div>
-      <button type="submit" className="action" disabled={running}>
+      </Field>
+      <Outcome {...state} />
+      <Button kind="action" type="submit" disabled={running}>
         {say.add}
-      </button>
+      </Button>
     </form>
   );
 }
 
 /** Another group of the setting. */
-export function AddGroup() {
-  const [state, action, running] = useActionState(newGroup, {});
+export function AddGroup({ done }: { readonly done: (said: string) => void }) {
+  const [state, action, running] = useForm(newGroup, done);
+  const id = useId();
   return (
     <form action={action}>
-      <label className="block">
-        <span className="mb-2 block font-word text-2xl font-bold">{say.anotherGroup}</span>
+      <Field label={say.nameOfGroup} htmlFor={id}>
         <input
+          id={id}
           key={state.said ?? ''}
           name="name"
           defaultValue={state.kept ?? ''}
@@ -51,14 +67,18 @@ export function AddGroup() {
           autoComplete="off"
           aria-invalid={state.error ? true : undefined}
         />
-      </label>
-      <div aria-live="polite" className="my-3 space-y-2">
-        {state.said && <p className="text-green">{state.said}</p>}
-        {state.error && <ErrorMessage>{state.error}</ErrorMessage>}
-      </div>
-      <button type="submit" className="plain" disabled={running}>
+      </Field>
+      <Outcome {...state} />
+      <Button kind="action" type="submit" disabled={running}>
         {say.makeTheGroup}
-      </button>
+      </Button>
     </form>
   );
 }
+
+const Outcome = ({ said, error }: FormState) => (
+  <div aria-live="polite" className="my-3 space-y-2">
+    {said && <p className="text-green">{said}</p>}
+    {error && <ErrorMessage>{error}</ErrorMessage>}
+  </div>
+);

@@ -81,7 +81,7 @@ export function BoardScreen({ groupName, ladders, rows, tomorrow, ruleNote, grou
           </Link>
         </p>
       ) : (
-        <div className="grid gap-x-10 gap-y-6 xl:grid-cols-[minmax(0,1fr)_19rem] print:block">
+        <div className="grid gap-x-10 gap-y-6 xl:grid-cols-[minmax(0,1fr)_17rem] print:block">
           <div className="min-w-0 max-xl:row-start-2">
             <BoardTable groupId={groupId} ladders={ladders} rows={shown} all={rows} sort={sort} />
             {shown.length === 0 && <p className="py-4 text-muted">{say.nobodyChooseEveryone}</p>}

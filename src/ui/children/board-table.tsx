@@ -136,7 +136,7 @@ const Head = ({ children, sorted = false, wide = false }: HeadProps) => (
   <th
     scope="col"
     className={clsx(
-      'px-2 py-1.5 leading-tight font-normal first:pl-0',
+      'px-1.5 py-1.5 leading-tight font-normal first:pl-0',
       wide && 'max-lg:hidden print:table-cell',
       sorted && 'text-ink underline decoration-marigold decoration-2 underline-offset-4',
     )}
@@ -160,20 +160,20 @@ function Line({ groupId, line, cells, ladders }: LineProps) {
     <tr className="border-b border-line">
       <th
         scope="row"
-        className="max-w-40 py-1 pr-3 text-left font-word text-lg leading-tight print:py-0 print:text-[8pt]"
+        className="max-w-40 min-w-24 py-1 pr-3 text-left font-word text-lg leading-tight print:py-0 print:text-[8pt]"
       >
         <Link
           href={`/children/${id}`}
           prefetch={false}
           className={clsx(
-            'flex min-h-12 items-center wrap-anywhere hover:underline print:inline print:min-h-0',
+            'flex min-h-12 items-center wrap-break-word hover:underline print:inline print:min-h-0',
             away && 'font-normal text-muted',
           )}
         >
           {name}
         </Link>
       </th>
-      <td className="w-72 px-2 py-1.5 leading-tight print:w-44 print:py-0">
+      <td className="w-68 px-2 py-1.5 leading-tight print:w-44 print:py-0">
         <div className="flex items-center gap-3">
           <b className="min-w-0 flex-1 font-word text-lg leading-tight print:text-[8pt]">
             {step ? next : say.nothingLeft}
@@ -206,13 +206,15 @@ function Line({ groupId, line, cells, ladders }: LineProps) {
 const Square = ({ c }: { readonly c: Cell }) => (
   <td
     className={clsx(
-      'px-2 py-1 leading-tight max-lg:hidden print:table-cell print:py-0',
+      'px-1.5 py-1 leading-tight max-lg:hidden print:table-cell print:py-0',
       c.begun && c.state === 'secure' ? 'bg-line/70' : '',
     )}
   >
     {c.begun ? (
       <>
-        <StateSign state={c.state} /> {c.rung}
+        <span className="flex items-baseline gap-1.5 print:inline">
+          <StateSign state={c.state} /> {c.rung}
+        </span>
         <span className="sr-only print:not-sr-only print:text-[7pt]"> {c.words}</span>
       </>
     ) : (

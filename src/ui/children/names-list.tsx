@@ -6,7 +6,7 @@ import { putOutOfSight } from '@/actions/groups';
 import type { Group } from '@/server/people/groups';
 import { Button } from '../kit/button';
 import { ErrorMessage } from '../kit/message';
-import { AwayButton } from './away-button';
+import { AwaySwitch } from './away-switch';
 import { ChildMenu } from './menus';
 import { OwnWayButton } from './own-way';
 import { PlantButton } from './plant-button';
@@ -45,7 +45,7 @@ export function NamesList({ group, groups }: NamesProps) {
       {group.children.length > 0 && (
         <ul className="divide-y divide-line border-y border-line">
           {group.children.map((child) => (
-            <li key={child.id} className="flex flex-wrap items-center gap-x-2">
+            <li key={child.id} className="flex items-center gap-x-2 max-sm:flex-wrap">
               <PlantButton child={child} taken={group.children.filter((c) => c !== child).map((c) => c.plant)} />
               <Link
                 href={`/children/${child.id}`}
@@ -53,8 +53,12 @@ export function NamesList({ group, groups }: NamesProps) {
               >
                 {child.name}
               </Link>
-              <AwayButton child={child} named={false} />
-              <OwnWayButton child={child} />
+              <div className="w-36 shrink-0">
+                <AwaySwitch child={child} named={false} />
+              </div>
+              <span className="min-w-0 sm:w-56">
+                <OwnWayButton child={child} />
+              </span>
               <ChildMenu child={child} groups={groups} tell={tell} />
             </li>
           ))}

@@ -10,11 +10,24 @@ interface Seen {
 const perTen = (share: number): string => `${Math.round(share * 10)} in 10`;
 
 export const addForms = {
-  addNamesTo: (groupName: string) => `Add names to ${groupName}`,
+  names: 'First names',
   eachLine: 'One on each line.',
   add: 'Add',
-  anotherGroup: 'Another group',
+  nameOfGroup: 'What is the group called?',
   makeTheGroup: 'Add the group',
+} as const;
+
+export const addMenu = {
+  add: 'Add …',
+  names: 'Names',
+  classList: 'A class list',
+  plants: 'A plant for everyone',
+  anotherGroup: 'Another group',
+  addNamesTo: (groupName: string) => `Add names to ${groupName}`,
+  aClassList: 'A class list',
+  fromYourRegister: 'Bring in names from a register or a spreadsheet, for one group or for several.',
+  planted: 'Everyone has a plant now. It stands beside their name for children who can’t read it yet.',
+  serverCannotReached: 'We can’t reach the server. Please try again in a moment.',
 } as const;
 
 export const ageBand = {
@@ -23,8 +36,9 @@ export const ageBand = {
   notSaid: 'not set',
 } as const;
 
-export const awayButton = {
-  awayToday: 'away today',
+export const awaySwitch = {
+  here: 'here',
+  away: 'away today',
 } as const;
 
 export const boardScreen = {
@@ -108,11 +122,9 @@ export const childScreen = {
 } as const;
 
 export const childrenScreen = {
-  nameLeadsChilds: (children: number) =>
-    `${children} ${children === 1 ? 'child' : 'children'}. Tap a name to open their page. Tap “here” if they’re away today; tomorrow everyone is back.`,
+  tapAName: 'Tap a name to open their page. Switch a child off if they’re away today; tomorrow everyone is back.',
   childrensNamesStand:
     'The children’s names will appear here. You can also play with no names at all: everyone answers together.',
-  plantHelps: 'A little plant beside each name, for children who can’t read it yet.',
   keepLeastJob:
     'Keep only what you need: a first name is enough. Your setting’s policy and local law decide about consent, how long you keep records and when you delete them.',
 } as const;
@@ -125,7 +137,6 @@ export const plantButton = {
   dotMeans: 'A dot means another child has it.',
   taken: (plant: string) => `${plant}, another child has it`,
   noPlant: 'No plant',
-  everyone: 'Give everyone a plant',
   names: {
     carrot: 'carrot',
     radish: 'radish',
@@ -200,9 +211,6 @@ export const namesList = {
 } as const;
 
 export const classListDialog = {
-  aClassList: 'A class list',
-  fromYourRegister: 'Bring in names from a register or a spreadsheet, for one group or for several.',
-  bringIn: 'Bring in a class list…',
   paste: 'Paste the list',
   columns: 'One child on each line. With headings, we look for “first name”, “group” and “id”.',
   orAFile: 'Or choose a CSV file',

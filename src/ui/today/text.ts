@@ -13,7 +13,7 @@ export const todayScreen = {
   sessionsStandOnce: (name: string) => `${name}’s sessions will appear here once you’ve played one.`,
   hereToday: 'Here today',
   of: (here: number) => `${here} of`,
-  tapSayAway: (name: string) => `in ${name}. Tap a name if they’re away.`,
+  tapSayAway: (name: string) => `in ${name}. Switch off anyone who’s away.`,
   noNamesYet: 'No names yet. You can play all together, or add names first.',
   changeTheList: 'Change the list',
   addNames: 'Add names',
@@ -55,4 +55,25 @@ export const tomorrow = {
   dueAgain: 'Due again',
   heldShortRound: 'They could do these; a quick round keeps them fresh.',
   lastPlayedAgo: (ago: string) => `; last played ${ago} ago`,
+} as const;
+
+export const firstRun = {
+  welcome: 'Your first game in a minute',
+  names: { what: 'What it is', accent: 'How you speak', who: 'Who’s playing', marks: 'One tap each' },
+  what: 'These are listening games you play out loud, with no letters and nothing for children to look at. We tell you what to say, you listen, and one tap keeps what each child said. The first game below is ready: press Play now whenever you like.',
+  howDoYouSpeak: 'Which is closest to how you speak?',
+  soundsFollow: 'Sounds and rhymes follow your accent. You can change it, and how you count sounds, in Settings.',
+  who: 'First names are enough. Or leave this empty: you can play with no names at all.',
+  oneTap: 'After each turn, tap what you heard. The next turn comes up by itself, and Undo takes a tap back.',
+  marks: {
+    'on-own': 'said it without any help',
+    'with-help': 'got there once you gave a hand',
+    'not-yet': 'said something else, or wasn’t sure',
+    'no-reply': 'didn’t say anything',
+    'does-not-count': 'it was too noisy, or they weren’t with us',
+  },
+  next: (name: string) => `Next: ${name.toLowerCase()}`,
+  leave: 'Skip this',
+  ready: 'I’m ready',
+  serverCannotReached: 'We can’t reach the server. Please choose again in a moment.',
 } as const;

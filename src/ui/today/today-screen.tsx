@@ -1,9 +1,10 @@
 import { format } from 'date-fns';
 import Link from 'next/link';
+import type { ReactNode } from 'react';
 import type { Group } from '@/server/people/groups';
 import type { SessionLine } from '@/server/sessions/look-back';
 import type { ReadySession } from '@/server/plans/today';
-import { AwayButton } from '../children/away-button';
+import { AwaySwitch } from '../children/away-switch';
 import { SessionLines } from '../look-back/session-lines';
 import type { Tomorrow } from '@/server/children/progress';
 import { DoorForm } from './door-form';
@@ -16,15 +17,18 @@ interface TodayProps {
   readonly sessions: readonly SessionLine[];
   readonly ready: readonly ReadySession[];
   readonly tomorrow: Tomorrow;
+  /** What stands above all else on the first day. */
+  readonly children?: ReactNode;
 }
 
 /** Who is here, three sessions that make sense now, and what was played last. */
-export function TodayScreen({ group, sessions, ready, tomorrow }: TodayProps) {
+export function TodayScreen({ group, sessions, ready, tomorrow, children }: TodayProps) {
   const here = group.children.filter((c) => !c.away);
   const open = sessions.find((s) => !s.finished);
   return (
     <div className="grid gap-x-14 gap-y-10 lg:grid-cols-[minmax(0,1fr)_20rem]">
       <div className="min-w-0">
+        {children}
         <h1 className="text-4xl">{say.readyFor(group.name)}</h1>
         <p className="mb-3 text-lg text-muted">{format(new Date(), 'EEEE d MMMM')}</p>
         <ul className="divide-y divide-line border-y border-line">
@@ -84,7 +88,7 @@ export function TodayScreen({ group, sessions, ready, tomorrow }: TodayProps) {
             <ul className="divide-y divide-line border-y border-line">
               {group.children.map((child) => (
                 <li key={child.id}>
-                  <AwayButton child={child} />
+                  <AwaySwitch child={child} />
                 </li>
               ))}
             </ul>
