@@ -31,31 +31,7 @@ export function TodayScreen({ group, sessions, ready, tomorrow, children }: Toda
         {children}
         <h1 className="text-4xl">{say.readyFor(group.name)}</h1>
         <p className="mb-3 text-lg text-muted">{format(new Date(), 'EEEE d MMMM')}</p>
-        <ul className="divide-y divide-line border-y border-line">
-          {ready.map((session, i) => (
-            <li
-              key={session.title + session.why}
-              className="grid items-center gap-x-8 gap-y-3 py-5 md:grid-cols-[minmax(0,1fr)_14rem]"
-            >
-              <div className="min-w-0">
-                <h2 className={`${i ? 'text-2xl' : 'text-3xl'} wrap-anywhere`}>{session.title}</h2>
-                <p className="text-muted">{session.why}</p>
-                <p className={`mt-1.5 flex flex-wrap gap-x-5 font-word ${i ? 'text-xl' : 'text-2xl'}`}>
-                  {session.words.slice(0, 6).map((word) => (
-                    <span key={word}>{word}</span>
-                  ))}
-                </p>
-              </div>
-              <ReadyForms
-                groupId={group.id}
-                wish={session.wish}
-                minutes={session.minutes}
-                title={session.title}
-                main={i === 0}
-              />
-            </li>
-          ))}
-        </ul>
+        <Ready groupId={group.id} ready={ready} />
         {open && (
           <p className="mt-5 border-l-4 border-marigold py-1 pl-4">
             {say.isNotFinished(open.title)}{' '}
@@ -103,6 +79,40 @@ export function TodayScreen({ group, sessions, ready, tomorrow, children }: Toda
     </div>
   );
 }
+
+interface ReadyProps {
+  readonly groupId: string;
+  readonly ready: readonly ReadySession[];
+}
+
+/** Three sessions that make sense now, the first of them boldest. */
+const Ready = ({ groupId, ready }: ReadyProps) => (
+  <ul className="divide-y divide-line border-y border-line">
+    {ready.map((session, i) => (
+      <li
+        key={session.title + session.why}
+        className="grid items-center gap-x-8 gap-y-3 py-5 md:grid-cols-[minmax(0,1fr)_14rem]"
+      >
+        <div className="min-w-0">
+          <h2 className={`${i ? 'text-2xl' : 'text-3xl'} wrap-anywhere`}>{session.title}</h2>
+          <p className="text-muted">{session.why}</p>
+          <p className={`mt-1.5 flex flex-wrap gap-x-5 font-word ${i ? 'text-xl' : 'text-2xl'}`}>
+            {session.words.slice(0, 6).map((word) => (
+              <span key={word}>{word}</span>
+            ))}
+          </p>
+        </div>
+        <ReadyForms
+          groupId={groupId}
+          wish={session.wish}
+          minutes={session.minutes}
+          title={session.title}
+          main={i === 0}
+        />
+      </li>
+    ))}
+  </ul>
+);
 
 /** Where the list is changed, and a card of it for who takes over. */
 const ListLinks = ({ group }: { readonly group: Group }) => (
