@@ -51,7 +51,7 @@ export function PlanScreen({ open, games }: { open: OpenPlan; games: Catalogue }
   const put = (id: string, change: (round: PlannedRound) => PlannedRound): void =>
     edit((now: Plan) => ({ ...now, rounds: now.rounds.map((r) => (r.id === id ? change(r) : r)) }));
   return (
-    <div className="grid grid-cols-1 gap-x-12 gap-y-8 lg:grid-cols-[minmax(0,1fr)_19rem]">
+    <div className="grid grid-cols-1 gap-x-12 gap-y-8 max-lg:pb-16 lg:grid-cols-[minmax(0,1fr)_19rem]">
       <div className="min-w-0">
         <TitleField title={plan.title} onChange={(title) => edit((now) => ({ ...now, title }))} />
         <ForWhom shown={shown} open={open} plan={plan} work={work} />

@@ -1,5 +1,6 @@
 'use client';
 
+import { clsx } from 'clsx';
 import { CalendarPlus, FileDown, Printer } from 'lucide-react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
@@ -36,6 +37,13 @@ const goneOf = ({ id, name, steps }: CatalogueTask, { dropped = [], rounds }: Pl
     .filter((step) => dropped.includes(`${id}/${step.id}`))
     .filter((step) => !rounds.some((r) => r.task === id && r.step === step.id))
     .map((step) => (rounds.some((r) => r.task === id) ? `${name} (${step.name})` : name));
+
+/** Where the plan stands over what is beside it, what is done with it stays at the foot of the screen. */
+const ACTS = clsx(
+  'space-y-2.5 max-lg:fixed max-lg:inset-x-0 max-lg:bottom-0 max-lg:z-20 max-lg:flex max-lg:flex-wrap',
+  'max-lg:items-center max-lg:gap-2.5 max-lg:space-y-0 max-lg:border-t max-lg:border-line-strong max-lg:bg-paper',
+  'max-lg:px-4 max-lg:py-2 sm:max-lg:px-10',
+);
 
 /** Minutes, turns, what to bring; play it, print it, keep it. */
 export function PlanSide({ open, work, games }: { open: OpenPlan; work: PlanWork; games: Catalogue }) {
@@ -77,28 +85,28 @@ export function PlanSide({ open, work, games }: { open: OpenPlan; work: PlanWork
   return (
     <aside className="min-w-0 space-y-7">
       <Time fit={fit} plan={plan} edit={edit} nameOf={nameOf} seconds={seconds} span={span} words={words} gone={gone} />
-      <Turns shown={shown} />
-      <Bring shown={shown} cautions={cautions} />
-      <div className="space-y-2.5">
+      <div className={ACTS}>
         <Button
           kind="action"
           size="big"
-          className="w-full text-xl"
+          className="w-full text-xl max-lg:flex-1 max-sm:px-3"
           disabled={busy || !plan.rounds.some((r) => r.items.length)}
           onClick={play}
         >
           {say.playNow}
         </Button>
-        <div className="flex gap-2.5">
-          <Link className="plain flex-1" href={`/print/plans/${open.id}`}>
+        <div className="flex gap-2.5 max-lg:shrink-0">
+          <Link className="plain flex-1 max-sm:px-3" href={`/print/plans/${open.id}`}>
             <Printer aria-hidden="true" size={18} /> {say.print}
           </Link>
-          <Button className="flex-1" disabled={busy || kept} onClick={() => keep({ kept: true })}>
+          <Button className="flex-1 max-sm:px-3" disabled={busy || kept} onClick={() => keep({ kept: true })}>
             {kept ? say.saved : say.save}
           </Button>
         </div>
         {error && <ErrorMessage>{error}</ErrorMessage>}
       </div>
+      <Turns shown={shown} />
+      <Bring shown={shown} cautions={cautions} />
       <More plan={plan} edit={edit} day={day} setDay={setDay} keep={keep} open={open} games={games} />
     </aside>
   );

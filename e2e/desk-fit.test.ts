@@ -1,0 +1,82 @@
+import type { Browser, Page } from 'playwright-core';
+import { expect, test } from 'vitest';
+import { DESK_SIZES, deskFaults } from './support/desk';
+import { openPage, type App } from './support/app';
+import { onStage } from './support/stage';
+
+// Every screen at the table, at the sizes people have: nothing is cut, covered or sideways, and the first heading and
+// what the screen is for are in view.
+
+let app: App;
+let browser: Browser;
+onStage(
+  (one, other) => {
+    [app, browser] = [one, other];
+  },
+  { demo: true },
+);
+
+/** How each screen is reached, and what it is for. */
+const SCREENS: readonly (readonly [name: string, where: string, act: string])[] = [
+  ['Today', '/', 'main button:has-text("Play now")'],
+  ['Words', '/words', 'main button:has-text("Play with"), a[href="#set"]'],
+  ['Our sets', '/words/sets', 'main li a'],
+  ['Prop shelf', '/words/shelf', 'main li [role=checkbox], main li button, main li input'],
+  ['Add words', '/words/new', 'main input'],
+  ['A word', '/word/frog', 'main h1'],
+  ['Plan', '/plan', 'main button:has-text("Plan it")'],
+  ['Names', '/children', 'main button:has-text("Add …")'],
+  ['Board', '/children/board', 'main button:has-text("Play")'],
+  ['Two adults', '/children/ears', 'main h1'],
+  ['Look back', '/look-back', 'main li a'],
+  ['Sounds', '/sounds', 'main td a'],
+  ['A sound', '/sounds/p', 'main h1'],
+  ['How we say and count', '/settings', 'main [role=radio]'],
+  ['Judging', '/settings/judging', 'main [role=radio]'],
+  ['Sounds taught', '/settings/taught', 'main button[aria-pressed]'],
+  ['This device', '/settings/device', 'main [role=switch]'],
+  ['Our data', '/settings/our-data', 'main a[download]'],
+];
+
+async function first(page: Page, list: string, url: RegExp, link: string): Promise<void> {
+  await page.goto(`${app.url}${list}`);
+  await page.locator(link).first().click();
+  await page.waitForURL(url);
+}
+
+/** Screens that are about one thing, reached as people reach it. */
+const ABOUT: readonly (readonly [name: string, go: (page: Page) => Promise<void>, act: string])[] = [
+  [
+    'A child',
+    (page) => first(page, '/children/board', /children\/[0-9a-f]{8}/, 'tbody th a'),
+    'button:has-text("Play this")',
+  ],
+  ['A plan', (page) => first(page, '/plan', /plan\/[0-9a-f]{8}/, 'main li a'), 'button:has-text("Play now")'],
+  [
+    'A session',
+    (page) => first(page, '/look-back', /look-back\/[0-9a-f]{8}/, 'main li a'),
+    'h2:has-text("To talk about")',
+  ],
+];
+
+test('every screen at the table fits, at four sizes', async () => {
+  const { page, trouble } = await openPage(browser);
+  const faults: string[] = [];
+  const look = async (name: string, act: string): Promise<void> => {
+    await page.waitForLoadState('networkidle');
+    for (const size of DESK_SIZES)
+      for (const fault of await deskFaults(page, { size, act })) faults.push(`${name}, ${size.join('×')}: ${fault}`);
+    await page.setViewportSize({ width: 1280, height: 800 });
+  };
+  for (const [name, where, act] of SCREENS) {
+    await page.goto(app.url + where);
+    await look(name, act);
+  }
+  for (const [name, go, act] of ABOUT) {
+    await go(page);
+    await look(name, act);
+  }
+  expect(faults).toEqual([]);
+  expect(trouble).toEqual([]);
+  await page.context().close();
+}, 300_000);
