@@ -10,41 +10,46 @@ export const DESK_SIZES = [
 
 /** Reads what is wrong on the screen as it stands. Runs in the page. */
 function measure(): string[] {
-  const faults: string[] = [];
-  const root = document.documentElement;
+  const { clientWidth, scrollWidth } = document.documentElement;
   const shown = (e: Element): boolean => {
     const { width, height } = e.getBoundingClientRect();
-    const style = getComputedStyle(e);
-    return width > 1 && height > 1 && style.visibility !== 'hidden' && style.opacity !== '0' && !e.closest('.sr-only');
+    const { visibility, opacity } = getComputedStyle(e);
+    return width > 1 && height > 1 && visibility !== 'hidden' && opacity !== '0' && !e.closest('.sr-only');
   };
   const named = (e: Element): string => {
     const text = (e.textContent ?? '').trim() || (e.getAttribute('aria-label') ?? '');
     return `<${e.tagName.toLowerCase()}> “${text.slice(0, 40)}”`;
   };
-  if (root.scrollWidth > root.clientWidth) faults.push(`the page is ${root.scrollWidth} wide`);
-  const acts = [...document.querySelectorAll('a[href], button, input:not([type=hidden]), textarea, [role=switch]')];
-  for (const e of acts.filter(shown)) {
+  // What is at the fold is read by scrolling; what lies whole on the screen can be pressed. A bar that stays may lie
+  // over what is scrolled.
+  const covered = (e: Element): string[] => {
     const { left, right, top, bottom } = e.getBoundingClientRect();
-    if (left < -1 || right > root.clientWidth + 1) faults.push(`${named(e)} reaches over the side`);
-    // What is at the fold is read by scrolling; what lies whole on the screen can be pressed.
-    if (top < 0 || bottom > innerHeight) continue;
+    if (top < 0 || bottom > innerHeight) return [];
     const on = document.elementFromPoint((left + right) / 2, (top + bottom) / 2);
-    const bar = on?.closest('.sticky, [class*="fixed"]');
-    if (on && !e.contains(on) && !on.contains(e) && !bar) faults.push(`${named(e)} is covered by ${named(on)}`);
-  }
-  const texts = [...document.querySelectorAll('main *')].filter(
-    (e) => [...e.childNodes].some((n) => n.nodeType === Node.TEXT_NODE && n.textContent?.trim()) && shown(e),
-  );
-  for (const e of texts) {
+    if (!on || e.contains(on) || on.contains(e) || on.closest('.sticky, [class*="fixed"]')) return [];
+    return [`${named(e)} is covered by ${named(on)}`];
+  };
+  const sideways = (e: Element): string[] => {
+    const { left, right } = e.getBoundingClientRect();
+    return left < -1 || right > clientWidth + 1 ? [`${named(e)} reaches over the side`] : [];
+  };
+  const hasText = (e: Element): boolean =>
+    [...e.childNodes].some((n) => n.nodeType === Node.TEXT_NODE && n.textContent?.trim());
+  const cut = (e: Element): string[] => {
     const { overflowX, overflowY } = getComputedStyle(e);
-    const hides = overflowX !== 'visible' || overflowY !== 'visible';
-    if (e.tagName !== 'TEXTAREA' && hides && (e.scrollWidth > e.clientWidth + 1 || e.scrollHeight > e.clientHeight + 4))
-      faults.push(`${named(e)} is cut`);
-  }
+    if (e.tagName === 'TEXTAREA' || (overflowX === 'visible' && overflowY === 'visible')) return [];
+    const over = e.scrollWidth > e.clientWidth + 1 || e.scrollHeight > e.clientHeight + 4;
+    return over ? [`${named(e)} is cut`] : [];
+  };
+  const acts = 'a[href], button, input:not([type=hidden]), textarea';
   const heading = [...document.querySelectorAll('h1')].find(shown) ?? document.querySelector('main textarea');
   const at = heading?.getBoundingClientRect();
-  if (!at || at.top < 0 || at.bottom > innerHeight * 0.6) faults.push('the first heading is not in view');
-  return faults;
+  return [
+    ...(scrollWidth > clientWidth ? [`the page is ${scrollWidth} wide`] : []),
+    ...(!at || at.top < 0 || at.bottom > innerHeight * 0.6 ? ['the first heading is not in view'] : []),
+    ...[...document.querySelectorAll(acts)].filter(shown).flatMap((e) => [...sideways(e), ...covered(e)]),
+    ...[...document.querySelectorAll('main *')].filter((e) => hasText(e) && shown(e)).flatMap(cut),
+  ];
 }
 
 interface At {
