@@ -21,7 +21,7 @@ const SCREENS: readonly (readonly [name: string, where: string, act: string])[] 
   ['Today', '/', 'main button:has-text("Play now")'],
   ['Words', '/words', 'main button:has-text("Play with"), a[href="#set"]'],
   ['Our sets', '/words/sets', 'main li a'],
-  ['Prop shelf', '/words/shelf', 'main li [role=checkbox], main li button, main li input'],
+  ['Prop shelf', '/words/shelf', 'main li a'],
   ['Add words', '/words/new', 'main input'],
   ['A word', '/word/frog', 'main h1'],
   ['Plan', '/plan', 'main button:has-text("Plan it")'],

@@ -48,7 +48,7 @@ const recorded = (session: string, n: number): Promise<Row[]> =>
 /** Plans one round of a task with real clicks, and begins to play it. */
 async function play(page: Page, task: string, step?: string): Promise<string> {
   await page.goto(`${app.url}/plan`);
-  await page.getByLabel('A quick five').check();
+  await pick(page, 'What kind of session?', 'quick-five');
   await pick(page, 'Game', task);
   if (step) await pick(page, 'Step', step);
   await page.getByRole('button', { name: 'Plan it' }).click();

@@ -52,7 +52,7 @@ async function desk(page) {
   await take(page, 'paper');
   await page.goto(`${url}/children`);
   await take(page, 'children');
-  await page.goto(`${url}/settings`);
+  await page.goto(`${url}/settings/taught`);
   await take(page, 'settings');
   await page.getByRole('link', { name: 'Children', exact: true }).click();
   await page.getByRole('main').getByRole('link', { name: 'Wren', exact: true }).click();
@@ -132,7 +132,7 @@ async function pick(page, label, value) {
 /** Plays a quick five of one game and step. */
 async function quick(page, task, step) {
   await page.goto(`${url}/plan`);
-  await page.getByLabel('A quick five').check();
+  await pick(page, 'What kind of session?', 'quick-five');
   await pick(page, 'Game', task);
   await pick(page, 'Step', step);
   await page.getByRole('button', { name: 'Plan it' }).click();

@@ -20,11 +20,20 @@ function measure(): string[] {
     const text = (e.textContent ?? '').trim() || (e.getAttribute('aria-label') ?? '');
     return `<${e.tagName.toLowerCase()}> “${text.slice(0, 40)}”`;
   };
+  /** Inside a list that scrolls, and not where it is now. */
+  const scrolledAway = (e: Element, middle: number): boolean => {
+    for (let up = e.parentElement; up; up = up.parentElement) {
+      const { top, bottom } = up.getBoundingClientRect();
+      if (getComputedStyle(up).overflowY === 'auto' && (middle < top || middle > bottom)) return true;
+    }
+    return false;
+  };
   // What is at the fold is read by scrolling; what lies whole on the screen can be pressed. A bar that stays may lie
   // over what is scrolled.
   const covered = (e: Element): string[] => {
-    const { left, right, top, bottom } = e.getBoundingClientRect();
-    if (top < 0 || bottom > innerHeight) return [];
+    // A link that goes on in a second line is asked for where it begins.
+    const { left, right, top, bottom } = e.getClientRects()[0] ?? e.getBoundingClientRect();
+    if (top < 0 || bottom > innerHeight || scrolledAway(e, (top + bottom) / 2)) return [];
     const on = document.elementFromPoint((left + right) / 2, (top + bottom) / 2);
     if (!on || e.contains(on) || on.contains(e) || on.closest('.sticky, [class*="fixed"]')) return [];
     return [`${named(e)} is covered by ${named(on)}`];

@@ -62,16 +62,6 @@ export function BoardScreen({ groupName, ladders, rows, tomorrow, ruleNote, grou
       <style>{'@media print { @page { size: A4 landscape; margin: 8mm } }'}</style>
       <div className="mb-3 flex flex-wrap items-center gap-x-6 gap-y-2">
         <h1 className="mr-auto text-4xl wrap-anywhere print:text-2xl">{say.whereEveryoneIs(groupName)}</h1>
-        <Choices
-          sort={sort}
-          setSort={setSort}
-          ladders={ladders}
-          only={only}
-          setOnly={setOnly}
-          here={here}
-          setHere={setHere}
-          groupId={groupId}
-        />
       </div>
       {rows.length === 0 ? (
         <p className="text-muted">
@@ -83,6 +73,18 @@ export function BoardScreen({ groupName, ladders, rows, tomorrow, ruleNote, grou
       ) : (
         <div className="grid gap-x-10 gap-y-6 xl:grid-cols-[minmax(0,1fr)_17rem] print:block">
           <div className="min-w-0 max-xl:row-start-2">
+            <div className="mb-2">
+              <Choices
+                sort={sort}
+                setSort={setSort}
+                ladders={ladders}
+                only={only}
+                setOnly={setOnly}
+                here={here}
+                setHere={setHere}
+                groupId={groupId}
+              />
+            </div>
             <BoardTable groupId={groupId} ladders={ladders} rows={shown} all={rows} sort={sort} />
             {shown.length === 0 && <p className="py-4 text-muted">{say.nobodyChooseEveryone}</p>}
             <Legend />

@@ -68,7 +68,7 @@ export function OwnWayButton({
       <button
         type="button"
         className={clsx(
-          'min-h-12 max-w-56 truncate px-3 text-muted underline decoration-line-strong',
+          'min-h-12 px-3 text-left leading-snug text-muted underline decoration-line-strong',
           'underline-offset-4 hover:text-ink',
         )}
         onClick={() => {

@@ -11,8 +11,7 @@ import type { PlanLine } from '@/server/plans/plans';
 import { Alert } from '../kit/alert';
 import { Button } from '../kit/button';
 import { Empty, ErrorMessage } from '../kit/message';
-import { RadioGroup } from '../kit/radio-group';
-import { Select } from '../kit/select';
+import { Select, SelectField } from '../kit/select';
 import { Tooltip } from '../kit/tooltip';
 import { sure } from '@/core/sure';
 import { FindWhere } from '../children/find-where';
@@ -69,7 +68,7 @@ function NewPlan({ group, games, find }: Omit<PlansProps, 'plans'>) {
       <p className="mb-3 text-muted max-sm:hidden">{say.wholeRunningOrder}</p>
       <input type="hidden" name="groupId" value={group.id} />
       <Shapes shape={shape} setShape={setShape} />
-      <div className="flex flex-wrap items-end gap-x-3 gap-y-3 font-word text-2xl">
+      <div className="flex flex-wrap items-end gap-x-3 gap-y-2 font-word text-xl lg:text-2xl">
         <label className="flex items-center gap-3">
           {say.giveMe}{' '}
           <input
@@ -79,7 +78,7 @@ function NewPlan({ group, games, find }: Omit<PlansProps, 'plans'>) {
             max={60}
             value={minutes}
             onChange={(e) => setMinutes(e.target.value)}
-            className="field w-24 text-2xl"
+            className="field w-20 text-xl"
             aria-label={say.minutes}
           />{' '}
           {say.minutesLine}
@@ -104,7 +103,7 @@ function NewPlan({ group, games, find }: Omit<PlansProps, 'plans'>) {
         <span className="py-2.5">{say.forLine(people)}</span>
       </div>
       {skilled && <p className="mt-2 text-muted">{chosen.asks}</p>}
-      <Button kind="action" size="big" type="submit" className="mt-4 px-10 text-xl" disabled={busy}>
+      <Button kind="action" size="big" type="submit" className="mt-3 px-10 text-xl" disabled={busy}>
         {busy ? say.planning : say.planIt}
       </Button>
       {shape === 'check-in' && (
@@ -194,21 +193,15 @@ interface ShapesProps {
 
 /** What kind of session it is to be, and in a line what that is. */
 const Shapes = ({ shape, setShape }: ShapesProps) => (
-  <div className="mb-4">
-    <RadioGroup
-      kind="pills"
-      legend={<span className="sr-only">{say.shape}</span>}
+  <div className="mb-3 max-w-md">
+    <SelectField
       name="shape"
+      label={say.shape}
       value={shape}
       onChange={(next) => setShape(next as Shape)}
-      options={SHAPES.map(([value, name]) => ({
-        value,
-        label: <span className="font-word text-lg">{name}</span>,
-      }))}
+      options={SHAPES.map(([value, name]) => [value, name])}
+      hint={SHAPES.find(([value]) => value === shape)?.[2] ?? ''}
     />
-    <p className="mt-2 text-muted" aria-live="polite">
-      {SHAPES.find(([value]) => value === shape)?.[2]}
-    </p>
   </div>
 );
 

@@ -116,7 +116,7 @@ export const plansScreen = {
   sound: 'Sound',
   on: 'on',
   game: 'Game',
-  shape: 'Shape',
+  shape: 'What kind of session?',
   ourPlans: 'Our plans',
   searchThePlans: 'Search the plans',
   noneYetMake: (groupName: string) => `${groupName} has no plans yet. Make one here, or open one from a file.`,

@@ -16,7 +16,7 @@ const PLACE_WORDS: Readonly<Record<string, string>> = {
   palatal: say.middleRoof,
   velar: say.backRoof,
   'labial-velar': say.lipsAndBack,
-  glottal: 'throat',
+  glottal: say.throat,
 };
 /** Every sound of the accent by where and how it is made; each leads to its page. */
 export function ChartScreen({ chart }: { chart: SoundChart }) {
@@ -27,12 +27,13 @@ export function ChartScreen({ chart }: { chart: SoundChart }) {
     <>
       <h1 className="mb-1 text-4xl">{say.sounds}</h1>
       <p className="mb-5 max-w-3xl text-lg text-muted">{say.howEachSound}</p>
-      <div className="relative overflow-x-auto" tabIndex={0} role="region" aria-label={say.chartOfConsonants}>
-        <table className="w-full min-w-[60rem] border-collapse">
+      <Rows chart={chart} />
+      <div className="max-lg:hidden">
+        <table className="w-full border-collapse">
           <caption className="pb-2 text-left font-word text-2xl font-bold">{say.consonants}</caption>
           <thead>
             <tr>
-              <td className="w-32" />
+              <td className="w-24" />
               {places.map((place) => (
                 <th
                   key={place}
@@ -53,7 +54,7 @@ export function ChartScreen({ chart }: { chart: SoundChart }) {
                 {row.cells
                   .filter((c) => places.includes(c.place))
                   .map((cell) => (
-                    <td key={cell.place} className="px-1 py-1">
+                    <td key={cell.place} className="p-0.5">
                       <span className="flex gap-1">
                         {cell.sounds.map((s) => (
                           <SoundLink key={s.ipa} ipa={s.ipa} label={s.label} as={s.as} />
@@ -66,7 +67,7 @@ export function ChartScreen({ chart }: { chart: SoundChart }) {
           </tbody>
         </table>
       </div>
-      <p className="mt-2 text-[0.95rem] text-muted">{say.twoSideSide}</p>
+      <p className="mt-2 text-[0.95rem] text-muted max-lg:hidden">{say.twoSideSide}</p>
       <h2 className="mt-8 mb-2 text-2xl">{say.vowels}</h2>
       <div className="flex flex-wrap gap-2">
         {chart.vowels.map((v) => (
@@ -77,12 +78,31 @@ export function ChartScreen({ chart }: { chart: SoundChart }) {
   );
 }
 
+/** The same consonants row by row, where there is no room for a column for each place. */
+const Rows = ({ chart }: { readonly chart: SoundChart }) => (
+  <section aria-labelledby="rows" className="lg:hidden">
+    <h2 id="rows" className="mb-2 text-2xl">
+      {say.consonants}
+    </h2>
+    {chart.consonants.map((row) => (
+      <div key={row.manner} className="border-t border-line py-2">
+        <h3 className="mb-1 font-sans text-base font-normal text-muted">{MANNER_WORDS[row.manner]}</h3>
+        <div className="flex flex-wrap gap-1.5">
+          {row.cells.flatMap((cell) =>
+            cell.sounds.map((s) => <SoundLink key={s.ipa} ipa={s.ipa} label={s.label} as={s.as} />),
+          )}
+        </div>
+      </div>
+    ))}
+  </section>
+);
+
 const SoundLink = ({ ipa, label, as }: { ipa: string; label: string; as?: string | undefined }) => (
   <Link
     href={`/sounds/${encodeURIComponent(ipa)}`}
     prefetch={false}
     className={clsx(
-      'flex min-h-14 min-w-[52px] flex-col items-center justify-center rounded-xl border',
+      'flex min-h-14 min-w-12 flex-col items-center justify-center rounded-xl border',
       'border-line-strong bg-card px-1.5 py-1 leading-tight hover:border-ink',
     )}
   >

@@ -13,7 +13,7 @@ export const chartScreen = {
   howEachSound:
     'How to make each sound in your accent. Clip the sounds with a hop, hold the ones with a long bar, say the ones with a short bar lightly. A lens is a vowel.',
   consonants: 'Consonants',
-  chartOfConsonants: 'Chart of consonants',
+  throat: 'throat',
   twoSideSide:
     'Where two stand side by side, the second one uses your voice: put a hand on your throat and feel the buzz.',
   vowels: 'Vowels',
