@@ -29,6 +29,7 @@ import { inTurns, otherTurns } from '../storage/other-turns';
 import { replayPlan } from '../record/session-record';
 import { givePlants } from '../../core/sessions/plants';
 import { sure } from '../../core/sure';
+import { notes } from './text';
 import { answerAs, type DemoAnswer, PROFILES, type ProfileId } from './profiles';
 
 const scenarioSchema = z.object({
@@ -285,6 +286,16 @@ function turnOf(
 
 type Child = DemoSession['children'][number];
 
+/** Of so many turns, one has a note. */
+const NOTED = 11;
+
+/** What is jotted down beside an answer: now and then, never by chance, so that the answers stay as they are. */
+function noteOn(outcome: Outcome, session: number, turn: number): string | null {
+  const at = session * 5 + turn;
+  const kinds = notes[outcome];
+  return at % NOTED === 4 ? (kinds[session % kinds.length] ?? null) : null;
+}
+
 /** What was heard, as a mark notes it. */
 const heardIn = (likely: DemoAnswer['likely']): Pick<AnswerEntry, 'slip' | 'said' | 'missed'> =>
   likely
@@ -310,7 +321,12 @@ function marksAs(
   child: Child | undefined,
   round: Pick<StoredRound, 'task' | 'step'>,
   { word: key, turn }: Pick<SessionState, 'word' | 'turn'>,
-  { material, random, checked }: Pick<DemoSession, 'random' | 'checked'> & { readonly material: Material },
+  {
+    material,
+    random,
+    checked,
+    number,
+  }: Pick<DemoSession, 'random' | 'checked' | 'number'> & { readonly material: Material },
 ): { marked: Omit<AnswerEntry, 'id' | 'at'>; after: DemoAnswer['after'] } {
   const task = taskOf(round.task);
   const item = makeItem(task, stepOf(task, round.step), key, material);
@@ -326,7 +342,7 @@ function marksAs(
     word: item.key,
     ...answer,
     ...heardIn(likely),
-    note: null,
+    note: noteOn(answer.outcome, number, turn),
     supersedes: null,
     by: 'HB',
     ...(pebbles.length ? { pebbles } : {}),
@@ -367,7 +383,7 @@ async function playDemo(session: DemoSession): Promise<void> {
     for (let state = replay(plan, log); state.phase === 'turn'; state = replay(plan, log)) {
       await otherTurns();
       const child = here.find((c) => c.id === state.childId);
-      const { marked, after } = marksAs(child, round, state, { material, random, checked: session.checked });
+      const { marked, after } = marksAs(child, round, state, { ...session, material });
       log.push(...turnOf(session, marked, after, stamp));
     }
   }

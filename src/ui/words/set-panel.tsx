@@ -248,6 +248,9 @@ function Keep({ name, setName, busy, words, saved, changed, save, error, said, c
       </div>
       {saved && (
         <p className="text-[0.95rem]">
+          <Link className="quiet px-1" href={`/print/sets/${saved.id}`}>
+            {say.printIt}
+          </Link>{' '}
           <Link className="quiet px-1" href={address(choice, { set: undefined, words: names })}>
             {say.keepAnotherSet}
           </Link>{' '}

@@ -86,6 +86,7 @@ export const setPanel = {
   putWordsPlus: 'Add words with the plus beside them, or',
   setProposed: 'let us suggest a set',
   nameSet: 'Name of the set',
+  printIt: 'Print it',
   greenhouseWords: 'Greenhouse words',
   saveChanges: 'Save changes',
   save: 'Save',

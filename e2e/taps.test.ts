@@ -1,0 +1,176 @@
+import type { Browser, Page } from 'playwright-core';
+import { expect, test } from 'vitest';
+import { awake, nextFinger, openApp, openPage, pick, saved, type App } from './support/app';
+import { onStage } from './support/stage';
+
+// How many taps the usual jobs take, walked as a person would: a tap on a choice that opens and one on what is chosen
+// are two; typing and pasting are none. The bars are the product's own promise.
+
+let app: App;
+let browser: Browser;
+onStage(
+  (one, other) => {
+    [app, browser] = [one, other];
+  },
+  { demo: true },
+);
+
+/** Counts the taps of one walk. */
+function walker(page: Page) {
+  let taps = 0;
+  return {
+    tap: async (role: Parameters<Page['getByRole']>[0], name: string | RegExp, at = 0): Promise<void> => {
+      taps += 1;
+      await page
+        .getByRole(role, typeof name === 'string' ? { name, exact: true } : { name })
+        .nth(at)
+        .click();
+    },
+    choose: async (label: string, value: string): Promise<void> => {
+      taps += 2;
+      await pick(page, label, value);
+    },
+    key: async (key: string): Promise<void> => {
+      taps += 1;
+      await page.keyboard.press(key);
+    },
+    taps: (): number => taps,
+  };
+}
+
+test('a first game with a new group, in at most seven', async () => {
+  const fresh = await openApp();
+  const { page, trouble } = await openPage(browser);
+  await page.goto(fresh.url);
+  const { tap, taps } = walker(page);
+  await tap('link', 'Children');
+  await page.getByLabel('First names').fill('Wren\nKofi\nIdris\nOttilie\nSaoirse\nTomasz\nJem');
+  await tap('button', 'Add');
+  await page.getByText(/^Added/).waitFor();
+  await tap('link', 'Today');
+  await tap('button', /^Play now/);
+  await page.waitForURL(/\/play\//);
+  await page.getByRole('button', { name: /^Done –/ }).waitFor();
+  expect(taps()).toBeLessThanOrEqual(7);
+  expect(trouble).toEqual([]);
+  await page.context().close();
+  await fresh.stop();
+});
+
+test('six words whose start is held, of taught sounds, as cards, in at most twelve', async () => {
+  const { page } = await openPage(browser);
+  await page.goto(app.url);
+  const { tap, choose, taps } = walker(page);
+  await tap('link', 'Words');
+  await tap('link', /^3 sounds/);
+  await page.waitForURL(/sounds=3/);
+  await tap('link', /^you can hold/);
+  await page.waitForURL(/first=hold/);
+  await tap('link', /^sounds we’ve taught/);
+  await page.waitForURL(/only=taught/);
+  await choose('How many words', '6');
+  await page.waitForURL(/size=6/);
+  await page.getByRole('heading', { name: /6 words/ }).waitFor();
+  await page.getByLabel('Name of the set').fill('Held starts');
+  await tap('button', 'Save');
+  await page.getByText('Saved as Held starts.').waitFor();
+  await tap('link', 'Print it');
+  await page.waitForURL(/print\/sets/);
+  await tap('link', 'Picture cards');
+  await page.waitForURL(/as=cards/);
+  expect(taps()).toBeLessThanOrEqual(12);
+  await page.context().close();
+});
+
+test('what to do tomorrow for Wren, in one', async () => {
+  const { page } = await openPage(browser);
+  await page.goto(`${app.url}/children/board`);
+  await page
+    .getByRole('row', { name: /Wren/ })
+    .getByText(/listening for what slips/)
+    .waitFor();
+  const { tap, taps } = walker(page);
+  await tap('link', 'Wren');
+  await page.getByRole('heading', { name: /^Next: / }).waitFor();
+  expect(taps()).toBe(1);
+  await page.context().close();
+});
+
+test('a child moved, put out of sight, a note found, everything taken out: three each', async () => {
+  const { page } = await openPage(browser);
+  await page.goto(app.url);
+  const moving = walker(page);
+  await moving.tap('link', 'Children');
+  await moving.tap('button', 'Change Tomasz');
+  await moving.tap('menuitem', 'Beans');
+  await page.getByText(/^Tomasz is in Beans now/).waitFor();
+  expect(moving.taps()).toBeLessThanOrEqual(3);
+
+  await page.goto(app.url);
+  const archiving = walker(page);
+  await archiving.tap('link', 'Children');
+  await archiving.tap('button', 'Change Saoirse');
+  await archiving.tap('menuitem', /^Take off the list/);
+  await page.getByText(/^Saoirse is off the list/).waitFor();
+  expect(archiving.taps()).toBeLessThanOrEqual(3);
+
+  await page.goto(app.url);
+  const finding = walker(page);
+  await finding.tap('button', 'Find');
+  await page.getByPlaceholder('a name, a word, or sounds: sh o p').fill('loud');
+  await page.getByRole('group', { name: 'Notes' }).getByRole('option').first().waitFor();
+  await finding.tap('option', /loud/i);
+  await page.waitForURL(/look-back\/[0-9a-f]{8}/);
+  expect(finding.taps()).toBeLessThanOrEqual(3);
+
+  const taking = walker(page);
+  await taking.tap('link', 'Settings');
+  await taking.tap('link', 'Our data');
+  const file = page.waitForEvent('download');
+  await taking.tap('link', 'Download everything as open files (ZIP)');
+  expect((await file).suggestedFilename()).toMatch(/\.zip$/);
+  expect(taking.taps()).toBeLessThanOrEqual(3);
+  await page.context().close();
+});
+
+test('a plan on a sound: made, changed, printed, played and looked back at, in at most forty-five', async () => {
+  const { page } = await openPage(browser);
+  await page.goto(app.url);
+  const { tap, choose, key, taps } = walker(page);
+  await tap('link', 'Plan');
+  await choose('What kind of session?', 'one-sound');
+  await choose('Sound', 's');
+  await tap('button', 'Plan it');
+  await page.waitForURL(/plan\/[0-9a-f]{8}/);
+  await page
+    .getByText(/8 min|9 min|7 min/)
+    .first()
+    .waitFor();
+  await tap('button', 'Other words for round 1');
+  await tap('button', 'Move round 2');
+  await tap('menuitem', 'Move up');
+  await page.getByText('Changes saved').waitFor();
+  await tap('link', 'Print');
+  await page.waitForURL(/print\/plans/);
+  await page.goBack();
+  await tap('button', 'Play now');
+  await page.waitForURL(/\/play\//);
+  await awake(page);
+  const over = page.getByRole('button', { name: 'Finish and look back' });
+  const begin = page.getByRole('button', { name: /^(Done –|Next: )/ });
+  const mark = page.getByRole('button', { name: /^(On own|Finish: )/ });
+  for (let presses = 0; presses < 80 && !(await over.count()); presses += 1) {
+    await over.or(begin).or(mark).first().waitFor();
+    if (await begin.count()) await tap('button', /^(Done –|Next: )/);
+    else if (!(await over.count())) {
+      await nextFinger(page);
+      await key('1');
+    }
+    await saved(page);
+  }
+  await tap('button', 'Finish and look back');
+  await page.waitForURL(/look-back/);
+  console.log(`plan walk: ${taps()} taps`);
+  expect(taps()).toBeLessThanOrEqual(45);
+  await page.context().close();
+});
