@@ -154,7 +154,7 @@ function Choices({ sort, setSort, ladders, only, setOnly, here, setHere, groupId
         options={[['', say.everyone], ...STATES.map((s) => [s, WHO[s]] as const)]}
       />
       <Checkbox checked={here} onChange={setHere} label={say.hereToday} />
-      <PrintButton />
+      <PrintButton kind="plain" />
       <PapersMenu id={groupId} of="group" />
     </div>
   );

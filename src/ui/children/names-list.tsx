@@ -49,14 +49,14 @@ export function NamesList({ group, groups }: NamesProps) {
               <PlantButton child={child} taken={group.children.filter((c) => c !== child).map((c) => c.plant)} />
               <Link
                 href={`/children/${child.id}`}
-                className="min-w-0 flex-1 py-3 font-word text-xl wrap-anywhere hover:underline max-sm:basis-3/4"
+                className="min-w-0 flex-1 py-3 font-word text-xl wrap-anywhere hover:underline"
               >
                 {child.name}
               </Link>
-              <div className="w-36 shrink-0">
+              <div className="w-30 shrink-0 sm:w-40">
                 <AwaySwitch child={child} named={false} />
               </div>
-              <span className="min-w-0 sm:w-56">
+              <span className="min-w-0 max-sm:order-last max-sm:basis-full max-sm:pl-9 sm:w-60">
                 <OwnWayButton child={child} />
               </span>
               <ChildMenu child={child} groups={groups} tell={tell} />

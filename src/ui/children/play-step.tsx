@@ -18,10 +18,12 @@ interface PlayStepProps {
   readonly childIds: readonly string[];
   readonly name: string;
   readonly wide?: boolean;
+  /** The one act the screen is for. */
+  readonly main?: boolean;
 }
 
 /** One tap into a ready session of a step with these children. */
-export function PlayStep({ groupId, step, does, childIds, name, wide = false }: PlayStepProps) {
+export function PlayStep({ groupId, step, does, childIds, name, wide = false, main = false }: PlayStepProps) {
   const [error, setError] = useState<string | null>(null);
   const [running, begin] = useTransition();
   const { ladder, rung, pattern = null } = step;
@@ -34,7 +36,12 @@ export function PlayStep({ groupId, step, does, childIds, name, wide = false }: 
     });
   return (
     <div>
-      <Button className={wide ? 'min-h-14 w-full' : 'px-4'} disabled={running} onClick={play}>
+      <Button
+        kind={main ? 'action' : 'plain'}
+        className={wide ? 'min-h-14 w-full' : 'px-4'}
+        disabled={running}
+        onClick={play}
+      >
         {name}
         <span className="sr-only">: {does}</span>
       </Button>

@@ -42,7 +42,7 @@ const goneOf = ({ id, name, steps }: CatalogueTask, { dropped = [], rounds }: Pl
 const ACTS = clsx(
   'space-y-2.5 max-lg:fixed max-lg:inset-x-0 max-lg:bottom-0 max-lg:z-20 max-lg:flex max-lg:flex-wrap',
   'max-lg:items-center max-lg:gap-2.5 max-lg:space-y-0 max-lg:border-t max-lg:border-line-strong max-lg:bg-paper',
-  'max-lg:px-4 max-lg:py-2 sm:max-lg:px-10',
+  'max-lg:my-0! max-lg:px-4 max-lg:py-2 sm:max-lg:px-10',
 );
 
 /** Minutes, turns, what to bring; play it, print it, keep it. */

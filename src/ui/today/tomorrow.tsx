@@ -23,7 +23,7 @@ export function TomorrowGroups({ groupId, tomorrow, narrow = false }: TomorrowPr
       </h2>
       <p className="mb-2 text-muted">{say.nextEachThree(staff, grouping.afterEachOther)}</p>
       <ul className="divide-y divide-line border-y border-line">
-        {grouping.groups.map((g) => (
+        {grouping.groups.map((g, at) => (
           <li
             key={g.children.join()}
             className={clsx(
@@ -48,6 +48,7 @@ export function TomorrowGroups({ groupId, tomorrow, narrow = false }: TomorrowPr
               does={g.step.rungOf.does}
               childIds={g.children}
               name={say.playWith(g.children.length)}
+              main={narrow && at === 0}
               wide
             />
           </li>

@@ -5,8 +5,8 @@ import { Button } from '../kit/button';
 import { printButton as say } from './text';
 
 /** Opens the browser's print dialog. */
-export const PrintButton = () => (
-  <Button kind="action" className="ml-auto" onClick={() => window.print()}>
+export const PrintButton = ({ kind = 'action' }: { readonly kind?: 'action' | 'plain' }) => (
+  <Button kind={kind} className="ml-auto" onClick={() => window.print()}>
     <Printer aria-hidden="true" size={20} /> {say.print}
   </Button>
 );
