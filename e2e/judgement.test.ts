@@ -32,7 +32,10 @@ describe('what Wren says and does not hear yet', () => {
     expect(await violations(page)).toEqual([]);
     await page.goto(`${app.url}/children/board`);
     const row = page.getByRole('row', { name: /Wren/ });
-    await row.getByText(/listening for what slips/).waitFor();
+    await row
+      .getByText(/listening for what slips/)
+      .first()
+      .waitFor();
     expect(trouble).toEqual([]);
     await page.context().close();
   });

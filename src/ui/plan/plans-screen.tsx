@@ -3,13 +3,14 @@
 import { format, parseISO } from 'date-fns';
 import { CalendarPlus, Copy, FileDown, Printer, Trash2 } from 'lucide-react';
 import Link from 'next/link';
-import { useActionState, useState, useTransition } from 'react';
+import { useState, useTransition } from 'react';
 import { copyPlan, erasePlan, planIt } from '@/actions/plans';
 import type { FindGame } from '@/core/progress/finding';
 import type { Catalogue } from '@/server/plans/catalogue';
 import type { PlanLine } from '@/server/plans/plans';
 import { Alert } from '../kit/alert';
 import { Button } from '../kit/button';
+import { formOf, useKeptForm } from '../kit/kept-form';
 import { Empty, ErrorMessage } from '../kit/message';
 import { Select, SelectField } from '../kit/select';
 import { Tooltip } from '../kit/tooltip';
@@ -34,7 +35,24 @@ const SHAPES = [
   ['quick-five', say.aQuickFive, say.fiveItemsEveryone],
   ['check-in', say.checkIn, say.fewPlainItems],
 ] as const;
-type Shape = (typeof SHAPES)[number][0];
+/** What a new plan begins with. */
+const USUAL = { shape: 'focus', task: 'sort', step: '', minutes: '8', sound: '', count: '3' };
+
+interface Asks {
+  readonly skilled: boolean;
+  readonly counted: boolean;
+  readonly shape: string;
+}
+
+/** What a kind of session asks for; the rest was filled in for another kind. */
+const only = (
+  { task, step, count, sound }: Pick<typeof USUAL, 'task' | 'step' | 'count' | 'sound'>,
+  { skilled, counted, shape }: Asks,
+): Record<string, string> => ({
+  ...(skilled ? { task, ...(step ? { step } : {}) } : {}),
+  ...(counted ? { count } : {}),
+  ...(shape === 'check-in' || !sound ? {} : { sound }),
+});
 
 /** Begin a plan from a skill, a sound or a shape; and the plans that are kept. */
 export function PlansScreen({ group, plans, games, find }: PlansProps) {
@@ -50,34 +68,39 @@ export function PlansScreen({ group, plans, games, find }: PlansProps) {
 }
 
 function NewPlan({ group, games, find }: Omit<PlansProps, 'plans'>) {
-  const [state, action, busy] = useActionState(planIt, {});
-  const [shape, setShape] = useState<Shape>('focus');
-  const [task, setTask] = useState('sort');
-  const [step, setStep] = useState('');
-  // What was chosen stays chosen when the answer is an error.
-  const [minutes, setMinutes] = useState('8');
-  const [sound, setSound] = useState('');
-  const [count, setCount] = useState('3');
+  const { form, values, done } = useKeptForm('new-plan', USUAL);
+  const [error, setError] = useState<string | null>(null);
+  const [busy, begin] = useTransition();
+  const { shape, task, step, sound, count } = values;
+  const set = (name: keyof typeof USUAL) => (next: string) => form.setValue(name, next, { shouldDirty: true });
   const chosen = sure(games.families.flatMap((f) => f.tasks).find((t) => t.id === task));
   const skilled = shape === 'focus' || shape === 'quick-five';
   const counted = shape === 'one-sound' || shape === 'blend-segment';
   const people = [say.everyoneTogether, say.oneChild][group.here.length] ?? say.children(group.here.length);
   return (
-    <form action={action} className="min-w-0">
+    <form
+      className="min-w-0"
+      onSubmit={form.handleSubmit((wish) =>
+        begin(async () => {
+          done(wish);
+          const { shape: kind, minutes: long, ...rest } = wish;
+          const asked = { groupId: group.id, shape: kind, minutes: long, ...only(rest, { skilled, counted, shape }) };
+          const state = await planIt({}, formOf(asked));
+          setError(state.error ?? null);
+        }),
+      )}
+    >
       <h1 className="mb-1 text-4xl">{say.planFor(group.name)}</h1>
       <p className="mb-3 text-muted max-sm:hidden">{say.wholeRunningOrder}</p>
-      <input type="hidden" name="groupId" value={group.id} />
-      <Shapes shape={shape} setShape={setShape} />
+      <Shapes shape={shape} setShape={set('shape')} />
       <div className="flex flex-wrap items-end gap-x-3 gap-y-2 font-word text-xl lg:text-2xl">
         <label className="flex items-center gap-3">
           {say.giveMe}{' '}
           <input
-            name="minutes"
             type="number"
             min={1}
             max={60}
-            value={minutes}
-            onChange={(e) => setMinutes(e.target.value)}
+            {...form.register('minutes')}
             className="field w-20 text-xl"
             aria-label={say.minutes}
           />{' '}
@@ -85,21 +108,20 @@ function NewPlan({ group, games, find }: Omit<PlansProps, 'plans'>) {
         </label>
         {skilled && (
           <>
-            <GameField task={task} setTask={setTask} setStep={setStep} games={games} />
+            <GameField task={task} setTask={set('task')} setStep={set('step')} games={games} />
             <Select
               key={task}
-              name="step"
               label={say.step}
               value={step || sure(chosen.steps[0]).id}
-              onChange={setStep}
+              onChange={set('step')}
               options={chosen.steps.map((s) => [s.id, s.name])}
               kind="small"
               className="text-xl"
             />
           </>
         )}
-        {counted && <CountField count={count} setCount={setCount} />}
-        {shape !== 'check-in' && <SoundField sound={sound} setSound={setSound} games={games} />}
+        {counted && <CountField count={count} setCount={set('count')} />}
+        {shape !== 'check-in' && <SoundField sound={sound} setSound={set('sound')} games={games} />}
         <span className="py-2.5">{say.forLine(people)}</span>
       </div>
       {skilled && <p className="mt-2 text-muted">{chosen.asks}</p>}
@@ -111,9 +133,9 @@ function NewPlan({ group, games, find }: Omit<PlansProps, 'plans'>) {
           <FindWhere groupId={group.id} {...find} whom={() => group.here} what={findWhere.whatForPlan} />
         </div>
       )}
-      {state.error && (
+      {error && (
         <div className="mt-4">
-          <ErrorMessage>{state.error}</ErrorMessage>
+          <ErrorMessage>{error}</ErrorMessage>
         </div>
       )}
     </form>
@@ -127,7 +149,6 @@ const CountField = ({ count, setCount }: { readonly count: string; readonly setC
   <span className="flex items-center gap-3">
     {say.of}
     <Select
-      name="count"
       label={say.numberOfSounds}
       value={count}
       onChange={setCount}
@@ -149,7 +170,6 @@ const SoundField = ({ sound, setSound, games }: SoundFieldProps) => (
   <span className="flex max-w-full min-w-0 items-center gap-3">
     {say.withLine}
     <Select
-      name="sound"
       label={say.sound}
       value={sound}
       onChange={setSound}
@@ -172,7 +192,6 @@ const GameField = ({ task, setTask, setStep, games }: GameFieldProps) => (
   <span className="flex max-w-full min-w-0 items-center gap-3">
     {say.on}
     <Select
-      name="task"
       label={say.game}
       value={task}
       onChange={(next) => {
@@ -187,18 +206,17 @@ const GameField = ({ task, setTask, setStep, games }: GameFieldProps) => (
 );
 
 interface ShapesProps {
-  readonly shape: Shape;
-  readonly setShape: (next: Shape) => void;
+  readonly shape: string;
+  readonly setShape: (next: string) => void;
 }
 
 /** What kind of session it is to be, and in a line what that is. */
 const Shapes = ({ shape, setShape }: ShapesProps) => (
   <div className="mb-3 max-w-md">
     <SelectField
-      name="shape"
       label={say.shape}
       value={shape}
-      onChange={(next) => setShape(next as Shape)}
+      onChange={setShape}
       options={SHAPES.map(([value, name]) => [value, name])}
       hint={SHAPES.find(([value]) => value === shape)?.[2] ?? ''}
     />

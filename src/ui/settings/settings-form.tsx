@@ -1,6 +1,7 @@
 'use client';
 
-import { useActionState, useState } from 'react';
+import { useState, useTransition } from 'react';
+import type { FormState } from '@/actions/answer';
 import { keepSettings } from '@/actions/settings';
 import type { Mark } from '@/core/games/view';
 import { accentOf, ACCENTS, type AccentId } from '@/core/phonology/accents';
@@ -10,6 +11,7 @@ import type { Settings } from '@/server/setting/settings';
 import { BounceLine } from '../kit/bounce-line';
 import { Button } from '../kit/button';
 import { Checkbox } from '../kit/checkbox';
+import { formOf, useKeptForm } from '../kit/kept-form';
 import { ErrorMessage } from '../kit/message';
 import { RadioGroup } from '../kit/radio-group';
 import { settingsForm as say } from './text';
@@ -26,16 +28,36 @@ const PRESET_NAMES: readonly (readonly [keyof typeof PRESETS, string])[] = [
   ['letters', say.lettersGo],
 ];
 
+type Given = Omit<Settings, 'confirmed'>;
+
+/** What was filled in, as the door reads it. */
+const asked = ({ accent, conventions, mixed, letIn }: Given): Record<string, string> => ({
+  accent,
+  ...Object.fromEntries(CONVENTION_IDS.map((id) => [id, conventions[id] ? 'one' : 'two'])),
+  ...(mixed ? { mixed: 'yes' } : {}),
+  ...(letIn ? { letIn: 'yes' } : {}),
+});
+
 /** Accent and counting with examples that change as you choose. */
 export function SettingsForm({ settings, accents, examples }: SettingsFormProps) {
-  const [accent, setAccent] = useState<AccentId>(settings.accent);
-  const [conventions, setConventions] = useState<Conventions>(settings.conventions);
-  const [state, action, running] = useActionState(keepSettings, {});
+  const { accent: first, conventions: counted, mixed, letIn } = settings;
+  const { form, values, done } = useKeptForm('how-we-count', { accent: first, conventions: counted, mixed, letIn });
+  const { accent, conventions } = values;
+  const [state, setState] = useState<FormState>({});
+  const [running, begin] = useTransition();
+  const setAccent = (next: AccentId): void => form.setValue('accent', next, { shouldDirty: true });
+  const setConventions = (next: Conventions): void => form.setValue('conventions', next, { shouldDirty: true });
+  const keep = form.handleSubmit((given) =>
+    begin(async () => {
+      const now = await keepSettings({}, formOf(asked(given))).catch(() => ({ error: say.serverCannotReached }));
+      setState(now);
+      if (!now.error) done(given);
+    }),
+  );
   const main = (accentOf(accent).variant?.of ?? accent) as AccentId;
   const { counting, words, rhymes } = examples[accent];
   return (
-    <form action={action} className="max-w-4xl">
-      <input type="hidden" name="accent" value={accent} />
+    <form onSubmit={keep} className="max-w-4xl">
       <RadioGroup
         kind="pills"
         legend={<span className="font-word text-2xl font-bold">{say.accentGroup}</span>}
@@ -56,8 +78,16 @@ export function SettingsForm({ settings, accents, examples }: SettingsFormProps)
           }
         />
       ))}
-      <Checkbox name="mixed" defaultChecked={settings.mixed} label={say.peopleSpeakDifferent} />
-      <Checkbox name="letIn" defaultChecked={settings.letIn} label={say.alsoOfferWords} />
+      <Checkbox
+        checked={values.mixed}
+        onChange={(on) => form.setValue('mixed', on, { shouldDirty: true })}
+        label={say.peopleSpeakDifferent}
+      />
+      <Checkbox
+        checked={values.letIn}
+        onChange={(on) => form.setValue('letIn', on, { shouldDirty: true })}
+        label={say.alsoOfferWords}
+      />
       <Examples words={words} />
       <p className="mt-2 mb-9 text-muted">
         {rhymes.map(({ pair: [a, b], rhyme }, i) => (
@@ -107,7 +137,6 @@ function Counting({
         const same = example.one === example.two;
         return (
           <div key={id} className="flex flex-wrap items-center gap-x-4 gap-y-2 py-2.5 *:first:flex-1">
-            <input type="hidden" name={id} value={conventions[id] ? 'one' : 'two'} />
             <RadioGroup
               kind="pills"
               inline

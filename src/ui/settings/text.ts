@@ -8,6 +8,7 @@ export const asideList = {
 } as const;
 
 export const progressForm = {
+  serverCannotReached: 'We can’t reach the server. What you chose is still here.',
   whenStepSecure: 'When is a step secure?',
   unitsComeFirst: 'What comes first?',
   adultsLeadGroup: 'How many adults can lead a group?',
@@ -15,6 +16,7 @@ export const progressForm = {
 } as const;
 
 export const settingsForm = {
+  serverCannotReached: 'We can’t reach the server. What you chose is still here.',
   usual: 'Usual',
   soundBySound: 'Sound by sound',
   lettersGo: 'As the letters go',

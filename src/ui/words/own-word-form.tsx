@@ -2,12 +2,14 @@
 
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
+import type { UseFormReturn } from 'react-hook-form';
 import { keepOwnWord, lookUpWord, tappedSounds } from '@/actions/words';
 import type { OwnWordInput } from '@/core/formats/schemas';
 import { OWN_CAUTIONS, type Caution } from '@/core/lexicon/cautions';
 import type { ProposedSounds, WordProposal } from '@/server/words/own-words';
 import { Button } from '../kit/button';
 import { Checkbox } from '../kit/checkbox';
+import { useKeptForm } from '../kit/kept-form';
 import { RadioGroup } from '../kit/radio-group';
 import { BounceLine } from '../kit/bounce-line';
 import { CAUTION_WORDS } from '../kit/cautions';
@@ -93,15 +95,16 @@ type SoundsWork = ReturnType<typeof useSounds>;
 export function OwnWordForm({ start, before, consonants, vowels }: OwnWordFormProps) {
   const router = useRouter();
   const work = useSounds(start);
-  const [about, setAbout] = useState(() => aboutWord(before));
+  const { form, values: about, done } = useKeptForm(`own word ${before?.word ?? ''}`, aboutWord(before));
   const { proposal, sounds, error, busy } = work;
   const keep = (): void =>
     work.begin(async () => {
       const { word } = sure(proposal);
       const { line, letters } = sure(sounds);
       const kept = await keepOwnWord({ word, line, letters, ...about });
-      if (kept.ok) router.push(`/word/${encodeURIComponent(kept.value)}`);
-      else work.setError(kept.error);
+      if (!kept.ok) return work.setError(kept.error);
+      done(about);
+      router.push(`/word/${encodeURIComponent(kept.value)}`);
     });
   return (
     <div className="max-w-3xl">
@@ -115,7 +118,7 @@ export function OwnWordForm({ start, before, consonants, vowels }: OwnWordFormPr
       )}
       {proposal && sounds && <ItsSounds proposal={proposal} sounds={sounds} />}
       {proposal && <OtherWay work={work} proposal={proposal} />}
-      {sounds && <AboutWord about={about} onChange={setAbout} busy={busy} keep={keep} />}
+      {sounds && <AboutWord about={about} form={form} busy={busy} keep={keep} />}
     </div>
   );
 }
@@ -215,48 +218,45 @@ function ItsSounds({ proposal, sounds }: { readonly proposal: WordProposal; read
   );
 }
 
-type About = Pick<OwnWordInput, 'meaning' | 'sentence' | 'prop'> & { readonly cautions: readonly Caution[] };
+interface About {
+  readonly meaning: string;
+  readonly sentence: string;
+  readonly prop: boolean;
+  readonly cautions: Caution[];
+}
 
 const aboutWord = (before: OwnWordInput | null): About => ({
   meaning: before?.meaning ?? '',
   sentence: before?.sentence ?? '',
   prop: before?.prop ?? false,
-  cautions: before?.cautions ?? [],
+  cautions: [...(before?.cautions ?? [])],
 });
 
 interface AboutWordProps {
   readonly about: About;
-  readonly onChange: (next: About) => void;
+  readonly form: UseFormReturn<About>;
   readonly busy: boolean;
   readonly keep: () => void;
 }
 
 /** What it means, a sentence with it, whether it is a thing to hold. */
-function AboutWord({ about, onChange, busy, keep }: AboutWordProps) {
-  const { meaning, sentence, prop, cautions } = about;
-  const change = (part: Partial<About>): void => onChange({ ...about, ...part });
+function AboutWord({ about: { prop, cautions }, form, busy, keep }: AboutWordProps) {
+  const put = (next: Caution[]): void => form.setValue('cautions', next, { shouldDirty: true });
   return (
     <div className="grid gap-4">
       <label>
         {say.meansLine}
-        <input
-          className="field mt-1"
-          value={meaning}
-          onChange={(e) => change({ meaning: e.target.value })}
-          maxLength={80}
-          placeholder={say.shedGate}
-        />
+        <input className="field mt-1" {...form.register('meaning')} maxLength={80} placeholder={say.shedGate} />
       </label>
       <label>
         {say.sentenceOptional}
-        <input
-          className="field mt-1"
-          value={sentence}
-          onChange={(e) => change({ sentence: e.target.value })}
-          maxLength={120}
-        />
+        <input className="field mt-1" {...form.register('sentence')} maxLength={120} />
       </label>
-      <Checkbox label={say.thingWePut} checked={prop} onChange={(on) => change({ prop: on })} />
+      <Checkbox
+        label={say.thingWePut}
+        checked={prop}
+        onChange={(on) => form.setValue('prop', on, { shouldDirty: true })}
+      />
       {prop && (
         <fieldset className="flex flex-wrap gap-x-5">
           <legend className="text-muted">{say.toWatchFor}</legend>
@@ -265,7 +265,7 @@ function AboutWord({ about, onChange, busy, keep }: AboutWordProps) {
               key={c}
               label={CAUTION_WORDS[c].short}
               checked={cautions.includes(c)}
-              onChange={(on) => change({ cautions: on ? [...cautions, c] : cautions.filter((o) => o !== c) })}
+              onChange={(on) => put(on ? [...cautions, c] : cautions.filter((o) => o !== c))}
             />
           ))}
         </fieldset>
