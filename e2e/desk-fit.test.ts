@@ -29,7 +29,7 @@ const SCREENS: readonly (readonly [name: string, where: string, act: string])[] 
   ['Board', '/children/board', 'main button:has-text("Play")'],
   ['Two adults', '/children/ears', 'main h1'],
   ['Look back', '/look-back', 'main li a'],
-  ['Sounds', '/sounds', 'main td a'],
+  ['Sounds', '/sounds', 'main td a, main section a'],
   ['A sound', '/sounds/p', 'main h1'],
   ['How we say and count', '/settings', 'main [role=radio]'],
   ['Judging', '/settings/judging', 'main [role=radio]'],

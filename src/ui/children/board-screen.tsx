@@ -72,7 +72,10 @@ export function BoardScreen({ groupName, ladders, rows, tomorrow, ruleNote, grou
         </p>
       ) : (
         <div className="grid gap-x-10 gap-y-6 xl:grid-cols-[minmax(0,1fr)_17rem] print:block">
-          <div className="min-w-0 max-xl:row-start-2">
+          <div className="min-w-0 xl:col-start-2 xl:row-start-1 print:hidden">
+            {tomorrow.grouping.groups.length > 0 && <TomorrowGroups groupId={groupId} tomorrow={tomorrow} narrow />}
+          </div>
+          <div className="min-w-0 xl:row-span-2 xl:row-start-1">
             <div className="mb-2">
               <Choices
                 sort={sort}
@@ -90,10 +93,7 @@ export function BoardScreen({ groupName, ladders, rows, tomorrow, ruleNote, grou
             <Legend />
             <p className="mt-2 text-[0.95rem] text-muted">{say.eachSquareNames(ruleNote)}</p>
           </div>
-          <div className="min-w-0 space-y-6 print:hidden">
-            {tomorrow.grouping.groups.length > 0 && <TomorrowGroups groupId={groupId} tomorrow={tomorrow} narrow />}
-          </div>
-          <div className="min-w-0 max-xl:row-start-3 print:hidden">
+          <div className="min-w-0 xl:col-start-2 print:hidden">
             <FindUnseen groupId={groupId} rows={rows} games={games} first={first} />
           </div>
         </div>
