@@ -1,3 +1,6 @@
+'use client';
+
+import { Label as Radix } from 'radix-ui';
 import type { ReactNode } from 'react';
 
 interface FieldProps {
@@ -13,9 +16,9 @@ interface FieldProps {
 /** A control with its name over it, or before it, and a word of help under it. */
 export const Field = ({ label, htmlFor, hint, children, inline = false }: FieldProps) => (
   <div className={inline ? 'flex items-center gap-2' : ''}>
-    <label htmlFor={htmlFor} className={inline ? 'text-muted' : 'mb-1.5 block'}>
+    <Radix.Root htmlFor={htmlFor} className={inline ? 'text-muted' : 'mb-1.5 block'}>
       {label}
-    </label>
+    </Radix.Root>
     {children}
     {hint && <p className="mt-1 text-muted">{hint}</p>}
   </div>

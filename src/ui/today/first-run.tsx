@@ -7,6 +7,7 @@ import { AddChildren } from '../children/add-forms';
 import { Button } from '../kit/button';
 import { ErrorMessage } from '../kit/message';
 import { OutcomeMark } from '../kit/outcome-mark';
+import { Progress } from '../kit/progress';
 import { RadioGroup } from '../kit/radio-group';
 import { Tabs } from '../kit/tabs';
 import { firstRun as say } from './text';
@@ -65,6 +66,9 @@ export function FirstRun(props: FirstRunProps) {
       <h2 id="welcome" className="text-2xl">
         {say.welcome}
       </h2>
+      <div className="mt-2 mb-1">
+        <Progress label={say.howFar} done={CARDS.indexOf(card) + 1} of={CARDS.length} />
+      </div>
       <Tabs
         label={say.welcome}
         value={card}

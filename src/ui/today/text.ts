@@ -59,6 +59,7 @@ export const tomorrow = {
 
 export const firstRun = {
   welcome: 'Your first game in a minute',
+  howFar: 'How many of the four cards you’ve seen',
   names: { what: 'What it is', accent: 'How you speak', who: 'Who’s playing', marks: 'One tap each' },
   what: 'These are listening games you play out loud, with no letters and nothing for children to look at. We tell you what to say, you listen, and one tap keeps what each child said. The first game below is ready: press Play now whenever you like.',
   howDoYouSpeak: 'Which is closest to how you speak?',
