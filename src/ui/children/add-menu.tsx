@@ -2,7 +2,7 @@
 
 import { Plus } from 'lucide-react';
 import dynamic from 'next/dynamic';
-import { useRef, useState, useTransition } from 'react';
+import { useState, useTransition } from 'react';
 import { plantGroup } from '@/actions/groups';
 import { Button } from '../kit/button';
 import { Dialog } from '../kit/dialog';
@@ -33,7 +33,6 @@ export function AddMenu({ plants, empty, ...props }: AddMenuProps) {
   const [adding, setAdding] = useState<Adding | null>(null);
   const [now, setNow] = useState<Said>({});
   const [, begin] = useTransition();
-  const button = useRef<HTMLButtonElement>(null);
   const open = (what: Adding): void => {
     setNow({});
     setAdding(what);
@@ -48,18 +47,12 @@ export function AddMenu({ plants, empty, ...props }: AddMenuProps) {
       const state = await plantGroup(props.groupId).catch(() => ({ error: say.serverCannotReached }));
       setNow(state.error ? { error: state.error } : { said: say.planted });
     });
-  // The dialog was opened by a line of the menu, which is gone: the focus goes back to the button.
-  const back = (isOpen: boolean): void => {
-    if (isOpen) return;
-    close();
-    requestAnimationFrame(() => button.current?.focus());
-  };
   return (
     <>
       <div className="ml-auto">
         <Menu
           trigger={
-            <Button ref={button}>
+            <Button>
               <Plus aria-hidden="true" size={20} /> {say.add}
             </Button>
           }
@@ -82,13 +75,13 @@ export function AddMenu({ plants, empty, ...props }: AddMenuProps) {
           </div>
         )}
       </div>
-      <Dialog open={adding === 'names'} onOpenChange={back} title={say.addNamesTo(props.groupName)}>
+      <Dialog open={adding === 'names'} onOpenChange={close} title={say.addNamesTo(props.groupName)}>
         <AddChildren groupId={props.groupId} done={done} />
       </Dialog>
-      <Dialog open={adding === 'list'} onOpenChange={back} title={say.aClassList} description={say.fromYourRegister}>
+      <Dialog open={adding === 'list'} onOpenChange={close} title={say.aClassList} description={say.fromYourRegister}>
         {adding === 'list' && <Reading {...props} done={done} />}
       </Dialog>
-      <Dialog open={adding === 'group'} onOpenChange={back} title={say.anotherGroup}>
+      <Dialog open={adding === 'group'} onOpenChange={close} title={say.anotherGroup}>
         <AddGroup done={done} />
       </Dialog>
     </>

@@ -41,6 +41,7 @@ interface KeptForm<T extends FieldValues> {
 export function useKeptForm<T extends FieldValues>(place: string, usual: DefaultValues<T> & T): KeptForm<T> {
   const form = useForm<T>({ defaultValues: usual });
   const { control, reset, getValues } = form;
+  const { isDirty } = form.formState;
   const watched = useWatch({ control });
   const awake = useRef(false);
   useEffect(() => {
@@ -49,8 +50,8 @@ export function useKeptForm<T extends FieldValues>(place: string, usual: Default
     awake.current = true;
   }, [place, reset, getValues]);
   useEffect(() => {
-    if (awake.current && control._formState.isDirty) write(place, getValues());
-  }, [watched, place, control, getValues]);
+    if (awake.current && isDirty) write(place, getValues());
+  }, [watched, isDirty, place, getValues]);
   return {
     form,
     values: { ...usual, ...watched },

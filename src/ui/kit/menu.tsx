@@ -2,7 +2,7 @@
 
 import { clsx } from 'clsx';
 import { DropdownMenu as Radix } from 'radix-ui';
-import type { ReactNode, RefObject } from 'react';
+import { useRef, type ReactNode, type RefObject } from 'react';
 
 interface Act {
   readonly name: string;
@@ -36,40 +36,58 @@ export const MENU_ITEM = clsx(
   'data-disabled:opacity-50 data-highlighted:bg-slate-soft',
 );
 
-const Item = ({ act: { name, does, disabled = false } }: { readonly act: Act }) => (
-  <Radix.Item disabled={disabled} onSelect={does} className={MENU_ITEM}>
+interface ItemProps {
+  readonly act: Act;
+  readonly onChoose: (does: () => void) => void;
+}
+
+const Item = ({ act: { name, does, disabled = false }, onChoose }: ItemProps) => (
+  <Radix.Item disabled={disabled} onSelect={() => onChoose(does)} className={MENU_ITEM}>
     {name}
   </Radix.Item>
 );
 
-/** Acts that are needed now and then, behind one button. */
-export const Menu = ({ trigger, acts, open, onOpenChange, backTo }: MenuProps) => (
-  <Radix.Root {...(open === undefined ? {} : { open })} {...(onOpenChange ? { onOpenChange } : {})}>
-    <Radix.Trigger asChild>{trigger}</Radix.Trigger>
-    <Radix.Portal>
-      <Radix.Content
-        sideOffset={4}
-        collisionPadding={8}
-        className={MENU_PAGE}
-        onCloseAutoFocus={(event) => {
-          if (!backTo) return;
-          event.preventDefault();
-          backTo.current?.focus();
-        }}
-      >
-        {acts.map((act) =>
-          'acts' in act ? (
-            <Radix.Group key={act.name}>
-              <Radix.Label className="px-4 pt-3 pb-1 text-muted">{act.name}</Radix.Label>
-              {act.acts.map((one) => (
-                <Item key={one.name} act={one} />
-              ))}
-            </Radix.Group>
-          ) : (
-            <Item key={act.name} act={act} />
-          ),
-        )}
-      </Radix.Content>
-    </Radix.Portal>
-  </Radix.Root>
-);
+/**
+ * Acts that are needed now and then, behind one button. An act begins once the menu is closed and the focus is back, so
+ * that a dialog it opens can give the focus back too.
+ */
+export function Menu({ trigger, acts, open, onOpenChange, backTo }: MenuProps) {
+  const chosen = useRef<(() => void) | null>(null);
+  const onChoose = (does: () => void): void => {
+    chosen.current = does;
+  };
+  return (
+    <Radix.Root {...(open === undefined ? {} : { open })} {...(onOpenChange ? { onOpenChange } : {})}>
+      <Radix.Trigger asChild>{trigger}</Radix.Trigger>
+      <Radix.Portal>
+        <Radix.Content
+          sideOffset={4}
+          collisionPadding={8}
+          className={MENU_PAGE}
+          onCloseAutoFocus={(event) => {
+            if (backTo) {
+              event.preventDefault();
+              backTo.current?.focus();
+            }
+            const does = chosen.current;
+            chosen.current = null;
+            if (does) queueMicrotask(does);
+          }}
+        >
+          {acts.map((act) =>
+            'acts' in act ? (
+              <Radix.Group key={act.name}>
+                <Radix.Label className="px-4 pt-3 pb-1 text-muted">{act.name}</Radix.Label>
+                {act.acts.map((one) => (
+                  <Item key={one.name} act={one} onChoose={onChoose} />
+                ))}
+              </Radix.Group>
+            ) : (
+              <Item key={act.name} act={act} onChoose={onChoose} />
+            ),
+          )}
+        </Radix.Content>
+      </Radix.Portal>
+    </Radix.Root>
+  );
+}

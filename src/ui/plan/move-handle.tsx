@@ -21,7 +21,14 @@ interface MoveHandleProps {
 export function MoveHandle({ name, at, of, onMove, drag }: MoveHandleProps) {
   const [open, setOpen] = useState(false);
   const handle = useRef<HTMLButtonElement>(null);
-  const act = (text: string, to: number) => ({ name: text, does: () => onMove(to), disabled: to === at });
+  const act = (text: string, to: number) => ({
+    name: text,
+    disabled: to === at,
+    does: () => {
+      onMove(to);
+      requestAnimationFrame(() => handle.current?.focus());
+    },
+  });
   return (
     <span className="relative">
       <button
@@ -32,7 +39,8 @@ export function MoveHandle({ name, at, of, onMove, drag }: MoveHandleProps) {
         aria-label={name}
         aria-haspopup="menu"
         aria-expanded={open}
-        onClick={() => setOpen(true)}
+        // A click without a finger or a mouse is a key, which lifts.
+        onClick={(event) => event.detail > 0 && setOpen(true)}
       >
         <GripVertical aria-hidden="true" size={20} />
       </button>
