@@ -7,6 +7,7 @@ import { ACCESS, ACCESS_WORDS, type Access } from '@/core/answers/access';
 import { COMMON_WAYS, isPlain, type OwnWay } from '@/core/answers/own-way';
 import { ACCENT_IDS, accentOf, type AccentId } from '@/core/phonology/accents';
 import { SHARED_CONSONANTS } from '@/core/phonology/consonants';
+import { Button } from '../kit/button';
 import { Dialog } from '../kit/dialog';
 import { ErrorMessage } from '../kit/message';
 import { Select, SelectField } from '../kit/select';
@@ -107,9 +108,9 @@ export function OwnWayButton({
             <ErrorMessage>{error}</ErrorMessage>
           </div>
         )}
-        <button type="button" className="action mt-5 w-full" disabled={running} onClick={keep}>
+        <Button kind="action" className="mt-5 w-full" disabled={running} onClick={keep}>
           {say.keepIt}
-        </button>
+        </Button>
       </Dialog>
     </>
   );

@@ -1,5 +1,5 @@
 import { clsx } from 'clsx';
-import type { ComponentProps } from 'react';
+import type { ComponentProps, MouseEvent } from 'react';
 
 const KINDS = { action: 'action', plain: 'plain', quiet: 'quiet' } as const;
 const SIZES = { usual: '', big: 'min-h-16' } as const;
@@ -19,11 +19,19 @@ export const buttonLook = ({ kind = 'plain', size = 'usual' }: Look, more?: stri
 
 type ButtonProps = ComponentProps<'button'> & Look;
 
-/** A button: `action` for the one thing a screen is for, `plain` for others, `quiet` for what is rarely needed. */
-export const Button = ({ kind, size, className, type = 'button', ...rest }: ButtonProps) => (
+/** Nothing happens, and no form is sent. */
+const nothing = (event: MouseEvent): void => event.preventDefault();
+
+/**
+ * A button: `action` for the one thing a screen is for, `plain` for others, `quiet` for what is rarely needed. Where it
+ * can do nothing it is still there for the focus, so that whoever pressed it does not lose their place meanwhile.
+ */
+export const Button = ({ kind, size, className, type = 'button', disabled = false, onClick, ...rest }: ButtonProps) => (
   <button
     type={type}
     className={buttonLook({ ...(kind ? { kind } : {}), ...(size ? { size } : {}) }, className)}
+    onClick={disabled ? nothing : onClick}
+    {...(disabled ? { 'aria-disabled': true } : {})}
     {...rest}
   />
 );

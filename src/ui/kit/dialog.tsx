@@ -5,6 +5,7 @@ import { Dialog as Radix } from 'radix-ui';
 import { X } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { dialog as say } from './text';
+import { useOpener } from './use-opener';
 
 interface DialogProps {
   readonly open: boolean;
@@ -23,11 +24,13 @@ interface DialogProps {
 /** A dialog with a heading, a way out and the focus kept inside. */
 export function Dialog({ open, onOpenChange, title, description, children, ...where }: DialogProps) {
   const { wide = false, low = false, high = false } = where;
+  const focus = useOpener();
   return (
     <Radix.Root open={open} onOpenChange={onOpenChange}>
       <Radix.Portal>
         <Radix.Overlay className="fixed inset-0 z-40 bg-ink/40" />
         <Radix.Content
+          {...focus}
           className={clsx(
             'fixed left-1/2 z-50 max-h-[94dvh] -translate-x-1/2 overflow-y-auto bg-card p-6 shadow-xl',
             wide ? 'w-[min(62rem,calc(100vw-1rem))]' : 'w-[min(34rem,calc(100vw-2rem))]',

@@ -21,14 +21,11 @@ interface MoveHandleProps {
 export function MoveHandle({ name, at, of, onMove, drag }: MoveHandleProps) {
   const [open, setOpen] = useState(false);
   const handle = useRef<HTMLButtonElement>(null);
-  const act = (text: string, to: number) => ({
-    name: text,
-    disabled: to === at,
-    does: () => {
-      onMove(to);
-      requestAnimationFrame(() => handle.current?.focus());
-    },
-  });
+  const back = (): void => handle.current?.focus();
+  const move = (to: number): void => {
+    onMove(to);
+    requestAnimationFrame(back);
+  };
   return (
     <span className="relative">
       <button
@@ -50,10 +47,10 @@ export function MoveHandle({ name, at, of, onMove, drag }: MoveHandleProps) {
         backTo={handle}
         trigger={<span aria-hidden="true" className="absolute inset-x-0 bottom-0" />}
         acts={[
-          act(say.moveUp, Math.max(0, at - 1)),
-          act(say.moveDown, Math.min(of - 1, at + 1)),
-          act(say.toTheTop, 0),
-          act(say.toTheEnd, of - 1),
+          { name: say.moveUp, disabled: at === 0, does: () => move(at - 1) },
+          { name: say.moveDown, disabled: at === of - 1, does: () => move(at + 1) },
+          { name: say.toTheTop, disabled: at === 0, does: () => move(0) },
+          { name: say.toTheEnd, disabled: at === of - 1, does: () => move(of - 1) },
         ]}
       />
     </span>

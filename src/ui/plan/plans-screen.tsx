@@ -338,7 +338,7 @@ function PlanRow({ plan, busy, begin, setError, setErasing }: PlanRowProps) {
           <button
             type="button"
             className={ICON}
-            disabled={busy}
+            aria-disabled={busy}
             onClick={() =>
               begin(async () => {
                 const a = await copyPlan(plan.id);

@@ -137,7 +137,7 @@ function SetRow({ set, busy, begin, setError, setErasing }: SetRowProps) {
           type="button"
           className={ICON}
           title={say.copyLine}
-          disabled={busy}
+          aria-disabled={busy}
           onClick={() =>
             begin(async () => {
               const a = await copySet(set.id);
