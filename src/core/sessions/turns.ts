@@ -33,7 +33,7 @@ export function nextChild(
 }
 
 /** Fewest and most words in a set. */
-export const SET_SIZE = { least: 6, most: 10, usual: 8 } as const;
+const SET_SIZE = { least: 6, most: 10, usual: 8 } as const;
 
 /** How many words can be asked for: up to a whole wall of cards. */
 export const SET_SIZES = [6, 7, 8, 9, 10, 12, 15, 20, 25, 30] as const;
