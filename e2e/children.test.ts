@@ -53,12 +53,20 @@ describe('three weeks of the demo', () => {
     const summary = await page.locator('main h1').locator('xpath=../following-sibling::p[1]').textContent();
     expect(summary).toMatch(words);
     expect(summary).not.toMatch(/%/);
-    // The ladders, the next step and the chart of sounds are all in the first screen.
-    for (const part of [
-      page.getByRole('heading', { name: 'Segmenting', exact: true }),
-      page.getByRole('button', { name: 'Play this' }),
-    ])
-      expect(sure(await part.boundingBox()).y).toBeLessThan(800);
+    // What is next, why and with which words, and what nobody can tell yet, are in the first screen at every size.
+    const settle = page.getByRole('heading', { name: 'What we can’t tell yet' });
+    for (const [width, height] of [
+      [1280, 800],
+      [768, 1024],
+      [390, 844],
+    ] as const) {
+      await page.setViewportSize({ width, height });
+      const parts = [page.getByRole('button', { name: 'Play this' }), ...((await settle.count()) ? [settle] : [])];
+      for (const part of parts) {
+        const { y, height: tall } = sure(await part.boundingBox());
+        expect(y + tall, `${name} at ${width}`).toBeLessThan(height);
+      }
+    }
     expect(await violations(page)).toEqual([]);
     expect(trouble).toEqual([]);
     await page.context().close();
