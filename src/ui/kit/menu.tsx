@@ -25,13 +25,11 @@ interface MenuProps {
   readonly backTo?: RefObject<HTMLElement | null>;
 }
 
-/** How the page of a menu looks. */
-export const MENU_PAGE = clsx(
+const PAGE = clsx(
   'z-60 max-h-(--radix-dropdown-menu-content-available-height) max-w-[calc(100vw-1rem)] min-w-48 overflow-y-auto',
   'rounded-xl border border-line-strong bg-card p-1 shadow-xl',
 );
-/** How one line of it looks. */
-export const MENU_ITEM = clsx(
+const ITEM = clsx(
   'flex min-h-12 cursor-pointer items-center rounded-lg px-4 outline-none',
   'data-disabled:opacity-50 data-highlighted:bg-slate-soft',
 );
@@ -42,7 +40,7 @@ interface ItemProps {
 }
 
 const Item = ({ act: { name, does, disabled = false }, onChoose }: ItemProps) => (
-  <Radix.Item disabled={disabled} onSelect={() => onChoose(does)} className={MENU_ITEM}>
+  <Radix.Item disabled={disabled} onSelect={() => onChoose(does)} className={ITEM}>
     {name}
   </Radix.Item>
 );
@@ -63,7 +61,7 @@ export function Menu({ trigger, acts, open, onOpenChange, backTo }: MenuProps) {
         <Radix.Content
           sideOffset={4}
           collisionPadding={8}
-          className={MENU_PAGE}
+          className={PAGE}
           onCloseAutoFocus={(event) => {
             if (backTo) {
               event.preventDefault();

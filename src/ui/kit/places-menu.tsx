@@ -2,8 +2,8 @@
 
 import { ChevronDown } from 'lucide-react';
 import Link from 'next/link';
-import { DropdownMenu as Radix } from 'radix-ui';
-import { MENU_ITEM, MENU_PAGE } from './menu';
+import { useState } from 'react';
+import { Popover } from './popover';
 
 interface PlacesMenuProps {
   /** What the places are. */
@@ -14,24 +14,38 @@ interface PlacesMenuProps {
 }
 
 /** The way to other screens on a phone, where a row of links would take a third of it. */
-export const PlacesMenu = ({ label, here, places }: PlacesMenuProps) => (
-  <Radix.Root>
-    <Radix.Trigger
-      className="flex min-h-12 max-w-full items-center gap-1.5 rounded-lg font-word text-lg font-bold sm:hidden"
-      aria-label={`${label}: ${here}`}
+export function PlacesMenu({ label, here, places }: PlacesMenuProps) {
+  const [open, setOpen] = useState(false);
+  return (
+    <Popover
+      label={label}
+      narrow
+      open={open}
+      onOpenChange={setOpen}
+      trigger={
+        <button
+          type="button"
+          className="flex min-h-12 max-w-full items-center gap-1.5 rounded-lg font-word text-lg font-bold sm:hidden"
+          aria-label={`${label}: ${here}`}
+        >
+          <span className="min-w-0 truncate">{here}</span>{' '}
+          <ChevronDown aria-hidden="true" size={18} className="shrink-0" />
+        </button>
+      }
     >
-      <span className="min-w-0 truncate">{here}</span> <ChevronDown aria-hidden="true" size={18} className="shrink-0" />
-    </Radix.Trigger>
-    <Radix.Portal>
-      <Radix.Content align="start" sideOffset={4} collisionPadding={8} className={MENU_PAGE}>
+      <nav aria-label={label}>
         {places.map(([href, name]) => (
-          <Radix.Item key={href} asChild className={MENU_ITEM}>
-            <Link href={href} aria-current={name === here ? 'page' : undefined} className="aria-[current]:font-bold">
-              {name}
-            </Link>
-          </Radix.Item>
+          <Link
+            key={href}
+            href={href}
+            aria-current={name === here ? 'page' : undefined}
+            onClick={() => setOpen(false)}
+            className="flex min-h-12 items-center rounded-lg px-4 hover:bg-slate-soft aria-[current]:font-bold"
+          >
+            {name}
+          </Link>
         ))}
-      </Radix.Content>
-    </Radix.Portal>
-  </Radix.Root>
-);
+      </nav>
+    </Popover>
+  );
+}

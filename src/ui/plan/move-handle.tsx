@@ -1,9 +1,12 @@
 'use client';
 
 import { GripVertical } from 'lucide-react';
+import dynamic from 'next/dynamic';
 import { useRef, useState, type ComponentProps } from 'react';
-import { Menu } from '../kit/menu';
 import { roundRow as say } from './text';
+
+/** A menu is fetched when a handle is tapped. */
+const Menu = dynamic(() => import('../kit/menu').then((m) => m.Menu), { ssr: false });
 
 const ICON = 'grid size-12 shrink-0 place-items-center rounded-lg text-muted hover:bg-card hover:text-ink';
 
@@ -20,6 +23,7 @@ interface MoveHandleProps {
 /** Drag it, lift it by keys, or tap it for a menu; the focus stays on it wherever it goes. */
 export function MoveHandle({ name, at, of, onMove, drag }: MoveHandleProps) {
   const [open, setOpen] = useState(false);
+  const [asked, ask] = useState(false);
   const handle = useRef<HTMLButtonElement>(null);
   const back = (): void => handle.current?.focus();
   const move = (to: number): void => {
@@ -37,22 +41,28 @@ export function MoveHandle({ name, at, of, onMove, drag }: MoveHandleProps) {
         aria-haspopup="menu"
         aria-expanded={open}
         // A click without a finger or a mouse is a key, which lifts.
-        onClick={(event) => event.detail > 0 && setOpen(true)}
+        onClick={({ detail }) => {
+          if (!detail) return;
+          ask(true);
+          setOpen(true);
+        }}
       >
         <GripVertical aria-hidden="true" size={20} />
       </button>
-      <Menu
-        open={open}
-        onOpenChange={setOpen}
-        backTo={handle}
-        trigger={<span aria-hidden="true" className="absolute inset-x-0 bottom-0" />}
-        acts={[
-          { name: say.moveUp, disabled: at === 0, does: () => move(at - 1) },
-          { name: say.moveDown, disabled: at === of - 1, does: () => move(at + 1) },
-          { name: say.toTheTop, disabled: at === 0, does: () => move(0) },
-          { name: say.toTheEnd, disabled: at === of - 1, does: () => move(of - 1) },
-        ]}
-      />
+      {asked && (
+        <Menu
+          open={open}
+          onOpenChange={setOpen}
+          backTo={handle}
+          trigger={<span aria-hidden="true" className="absolute inset-x-0 bottom-0" />}
+          acts={[
+            { name: say.moveUp, disabled: at === 0, does: () => move(at - 1) },
+            { name: say.moveDown, disabled: at === of - 1, does: () => move(at + 1) },
+            { name: say.toTheTop, disabled: at === 0, does: () => move(0) },
+            { name: say.toTheEnd, disabled: at === of - 1, does: () => move(of - 1) },
+          ]}
+        />
+      )}
     </span>
   );
 }

@@ -12,7 +12,7 @@ import { RoundDone } from './round-done';
 import { USUAL } from './run/device';
 import { createRun } from './run/store';
 import { Taps } from './taps';
-import { Turn } from './turn';
+import { loadViews, Turn } from './turn';
 import { RunProvider, useRun } from './use-run';
 import { browserMachine, useRunning } from './use-running';
 import { playScreen as say } from './text';
@@ -21,12 +21,10 @@ import { playScreen as say } from './text';
 const dialogs = () => import('./dialogs');
 const Dialogs = dynamic(() => dialogs().then((m) => m.Dialogs));
 
-/** Fetches what the dialogs need before anybody asks for one. */
+/** Fetches dialogs, and views of games that come later, before anybody asks for one. */
 function useDialogsAtHand(): void {
   useEffect(() => {
-    void dialogs()
-      .then((m) => m.loadSoundPad())
-      .catch(() => undefined);
+    void Promise.all([dialogs().then((m) => m.loadSoundPad()), loadViews()]).catch(() => undefined);
   }, []);
 }
 

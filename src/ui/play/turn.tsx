@@ -1,16 +1,20 @@
 'use client';
 
+import dynamic from 'next/dynamic';
 import { AnswerLine } from './answer-line';
 import { ACCESS_WORDS } from '@/core/answers/access';
-import { HuntView } from './hunt-view';
 import { ItemView } from './item-view';
 import { isTold } from './run/catches';
 import { SayPanel } from './say-panel';
 import { Stage } from './stage';
-import { StoryView } from './story-view';
 import { WhoSpeaks } from './who-speaks';
 import { useNames, useRun } from './use-run';
 import { turn as say } from './text';
+
+/** Views of one kind of game each; the others do without them. */
+export const loadViews = () => Promise.all([import('./hunt-view'), import('./story-view')]);
+const HuntView = dynamic(() => import('./hunt-view').then((m) => m.HuntView));
+const StoryView = dynamic(() => import('./story-view').then((m) => m.StoryView));
 
 /** A turn, or the model before it: what to say, the item, what is right, and what is at hand. */
 export function Turn() {
