@@ -4,6 +4,7 @@ import { clsx } from 'clsx';
 import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { Lock, Plus, RefreshCw, SlidersHorizontal, Trash2 } from 'lucide-react';
+import dynamic from 'next/dynamic';
 import { useState, type ReactNode } from 'react';
 import type { PlanChange } from '@/core/formats/plan-file';
 import {
@@ -17,14 +18,16 @@ import {
 import type { Catalogue } from '@/server/plans/catalogue';
 import type { ShownRound } from '@/server/plans/plan-shown';
 import { sure } from '@/core/sure';
-import { ItemDialog } from './item-dialog';
 import { MoveHandle } from './move-handle';
 import { OwnSteps, OwnSwitch } from './own-steps';
-import { RoundDialog } from './round-dialog';
 import type { CatalogueTask } from '@/server/plans/catalogue';
 import type { ShownItem } from '@/server/plans/plan-shown';
 import { Button } from '../kit/button';
 import { ownSteps, roundRow as SAY } from './text';
+
+/** What is opened from a round is fetched when it is. */
+const ItemDialog = dynamic(() => import('./item-dialog').then((m) => m.ItemDialog), { ssr: false });
+const RoundDialog = dynamic(() => import('./round-dialog').then((m) => m.RoundDialog), { ssr: false });
 
 interface RoundRowProps {
   readonly round: PlannedRound;

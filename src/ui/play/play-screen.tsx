@@ -8,7 +8,6 @@ import { ChildrenList } from './children-list';
 import { useFit } from './fit';
 import { Notices } from './notices';
 import { PlayTop } from './play-top';
-import { RoundDone } from './round-done';
 import { USUAL } from './run/device';
 import { createRun } from './run/store';
 import { Taps } from './taps';
@@ -20,11 +19,13 @@ import { playScreen as say } from './text';
 // What is not on the first screen comes after it; at once, so that it is there when the server is not.
 const dialogs = () => import('./dialogs');
 const Dialogs = dynamic(() => dialogs().then((m) => m.Dialogs));
+const roundDone = () => import('./round-done');
+const RoundDone = dynamic(() => roundDone().then((m) => m.RoundDone));
 
 /** Fetches dialogs, and views of games that come later, before anybody asks for one. */
 function useDialogsAtHand(): void {
   useEffect(() => {
-    void Promise.all([dialogs().then((m) => m.loadSoundPad()), loadViews()]).catch(() => undefined);
+    void Promise.all([dialogs().then((m) => m.loadSoundPad()), loadViews(), roundDone()]).catch(() => undefined);
   }, []);
 }
 
