@@ -173,7 +173,7 @@ function Line({ groupId, line, cells, ladders }: LineProps) {
           {name}
         </Link>
       </th>
-      <td className="w-68 px-2 py-1.5 leading-tight print:w-44 print:py-0">
+      <td className="px-2 py-1.5 leading-tight max-lg:w-full lg:w-68 print:w-44 print:py-0">
         <div className="flex items-center gap-3">
           <b className="min-w-0 flex-1 font-word text-lg leading-tight print:text-[8pt]">
             {step ? next : say.nothingLeft}

@@ -34,16 +34,16 @@ export function DeskTop({ groups, groupId }: { groups: readonly { id: string; na
   return (
     <header
       className={clsx(
-        'mx-auto flex max-w-[82rem] items-center gap-x-4 px-4 pt-2 sm:flex-wrap sm:gap-x-8 sm:px-10 print:hidden',
+        'mx-auto flex max-w-[82rem] items-center gap-x-4 px-4 pt-2 sm:flex-wrap sm:px-10 lg:gap-x-8 print:hidden',
       )}
     >
-      <p className="font-word text-xl font-bold max-sm:sr-only">{say.bouncyEcho}</p>
+      <p className="font-word text-xl font-bold max-lg:sr-only">{say.bouncyEcho}</p>
       <PlacesMenu
         label={say.screens}
         places={PLACES}
         here={PLACES.find(([href]) => isHere(href))?.[1] ?? say.bouncyEcho}
       />
-      <nav aria-label={say.screens} className="flex flex-wrap gap-x-6 max-sm:hidden">
+      <nav aria-label={say.screens} className="flex flex-wrap gap-x-4 max-sm:hidden lg:gap-x-6">
         {PLACES.map(([href, name]) => (
           <Link
             key={href}

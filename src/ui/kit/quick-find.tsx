@@ -32,7 +32,7 @@ export function QuickFind() {
         onClick={() => setOpen(true)}
         className="flex min-h-12 min-w-12 items-center justify-center gap-2 rounded-lg px-2 text-muted hover:text-ink"
       >
-        <Search aria-hidden="true" size={20} /> {say.find}
+        <Search aria-hidden="true" size={20} /> <span className="sm:max-lg:sr-only">{say.find}</span>
       </button>
       {open && <Finding close={() => setOpen(false)} />}
     </>

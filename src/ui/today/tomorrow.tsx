@@ -28,7 +28,7 @@ export function TomorrowGroups({ groupId, tomorrow, narrow = false }: TomorrowPr
             key={g.children.join()}
             className={clsx(
               'grid items-center gap-x-8 gap-y-2 py-3.5',
-              narrow ? 'sm:grid-cols-[minmax(0,1fr)_9rem] xl:grid-cols-1' : 'md:grid-cols-[minmax(0,1fr)_11rem]',
+              narrow ? 'sm:grid-cols-[minmax(0,1fr)_11rem] xl:grid-cols-1' : 'md:grid-cols-[minmax(0,1fr)_11rem]',
             )}
           >
             <div className="min-w-0">
