@@ -186,7 +186,7 @@ test('a session can be played with no names at all, and from Today in one tap', 
   await shown(page, 1);
   await finishNow(page);
   await page.getByText('1 answer: 1 on own.').waitFor();
-  await page.getByRole('rowheader', { name: 'Everyone together' }).waitFor();
+  await page.getByRole('heading', { name: 'Everyone together' }).waitFor();
   expect(trouble).toEqual([]);
   await page.context().close();
   await fresh.stop();

@@ -287,7 +287,7 @@ function turnOf(
 type Child = DemoSession['children'][number];
 
 /** Of so many turns, one has a note. */
-const NOTED = 11;
+const NOTED = 29;
 
 /** What is jotted down beside an answer: now and then, never by chance, so that the answers stay as they are. */
 function noteOn(outcome: Outcome, session: number, turn: number): string | null {

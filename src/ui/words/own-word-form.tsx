@@ -95,7 +95,7 @@ type SoundsWork = ReturnType<typeof useSounds>;
 export function OwnWordForm({ start, before, consonants, vowels }: OwnWordFormProps) {
   const router = useRouter();
   const work = useSounds(start);
-  const { form, values: about, done } = useKeptForm(`own word ${before?.word ?? ''}`, aboutWord(before));
+  const { form, values: about, done } = useKeptForm(`own-word-${before?.word ?? ''}`, aboutWord(before));
   const { proposal, sounds, error, busy } = work;
   const keep = (): void =>
     work.begin(async () => {
