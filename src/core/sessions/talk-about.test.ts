@@ -34,8 +34,8 @@ test('a note comes first, then children, then sounds missed more than once', () 
     ),
   ).toEqual([
     'You wrote about Wren (frog): “Coughing today.”',
-    'Wren had none of 3 on their own.',
-    'Kofi had all 3 on their own.',
+    'Wren didn’t manage any of the 3 on their own yet.',
+    'Kofi did all 3 on their own.',
     '/r/ was missed 2 times out of 6, in frog.',
   ]);
 });
@@ -47,7 +47,7 @@ test('few answers, one slip and a mixed session say nothing', () => {
 
 test('no reply is told as no reply, never as not knowing; what does not count is left out', () => {
   expect(textsOf(answer('w', 'no-reply'), answer('w', 'no-reply'), answer('w', 'on-own'))).toEqual([
-    'Wren didn’t reply to 2 of 3. That doesn’t mean they don’t know.',
+    'Wren didn’t reply to 2 of 3 questions. That doesn’t mean they don’t know.',
   ]);
   expect(textsOf(answer('w', 'does-not-count'), answer('w', 'does-not-count'), answer('w', 'does-not-count'))).toEqual(
     [],

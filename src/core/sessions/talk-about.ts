@@ -42,7 +42,7 @@ function ofChild(name: string, answers: readonly Told[]): string | null {
  * that were missed more than once. What nobody could do anything about is left out.
  *
  * @param names of the children, by id, in the order they are listed
- * @example talkAbout(answers, new Map([['a', 'Wren']]), 'southern-british')[0]?.text // 'Wren had all 3 on their own.'
+ * @example talkAbout(answers, new Map([['a', 'Wren']]), 'southern-british')[0]?.text // 'Wren did all 3 on their own.'
  */
 export function talkAbout(answers: readonly Told[], names: ReadonlyMap<string, string>, accent: AccentId): Topic[] {
   const notes = answers.flatMap(({ childId, label, note }): Topic[] =>

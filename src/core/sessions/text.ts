@@ -56,9 +56,12 @@ export const talkAbout = {
   everyone: 'everyone',
   note: (name: string, label: string, note: string) => `You wrote about ${name} (${label}): “${note}”`,
   noReply: (name: string, silent: number, all: number) =>
-    `${name} didn’t reply to ${silent} of ${all}. That doesn’t mean they don’t know.`,
-  everyOne: (name: string, all: number) => `${name} had all ${all} on their own.`,
-  foundItHard: (name: string, own: number, all: number) => `${name} had ${own || 'none'} of ${all} on their own.`,
+    `${name} didn’t reply to ${silent} of ${all} questions. That doesn’t mean they don’t know.`,
+  everyOne: (name: string, all: number) => `${name} did all ${all} on their own.`,
+  foundItHard: (name: string, own: number, all: number) =>
+    own
+      ? `${name} managed ${own} of ${all} on their own.`
+      : `${name} didn’t manage any of the ${all} on their own yet.`,
   sound: (sound: string, times: number, heard: number, words: string) =>
     `${sound} was missed ${times} times out of ${heard}, in ${words}.`,
 } as const;

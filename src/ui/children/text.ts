@@ -63,7 +63,7 @@ export const boardScreen = {
   notBegun: 'not started',
   play: 'Play',
   awayToday: 'away today',
-  nothingLeft: 'everything here is secure',
+  nothingLeft: 'every step is secure',
   notPlayed: (names: string) => `Not played yet: ${names}.`,
   showThem: 'Show them',
   hideThem: 'Hide them',
@@ -122,7 +122,7 @@ export const childScreen = {
 } as const;
 
 export const childrenScreen = {
-  tapAName: 'Tap a name to open their page. Switch a child off if they’re away today; tomorrow everyone is back.',
+  tapAName: 'Tap a name to open their page. Tap the switch if someone’s away today; tomorrow everyone is back.',
   childrensNamesStand:
     'The children’s names will appear here. You can also play with no names at all: everyone answers together.',
   keepLeastJob:

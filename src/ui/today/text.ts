@@ -13,7 +13,7 @@ export const todayScreen = {
   sessionsStandOnce: (name: string) => `${name}’s sessions will appear here once you’ve played one.`,
   hereToday: 'Here today',
   of: (here: number) => `${here} of`,
-  tapSayAway: (name: string) => `in ${name}. Switch off anyone who’s away.`,
+  tapSayAway: (name: string) => `in ${name}. Tap the switch beside anyone who’s away.`,
   noNamesYet: 'No names yet. You can play all together, or add names first.',
   changeTheList: 'Change the list',
   addNames: 'Add names',
@@ -68,7 +68,7 @@ export const firstRun = {
   oneTap: 'After each turn, tap what you heard. The next turn comes up by itself, and Undo takes a tap back.',
   marks: {
     'on-own': 'said it without any help',
-    'with-help': 'got there once you gave a hand',
+    'with-help': 'got there with a bit of help',
     'not-yet': 'said something else, or wasn’t sure',
     'no-reply': 'didn’t say anything',
     'does-not-count': 'it was too noisy, or they weren’t with us',
