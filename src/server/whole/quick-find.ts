@@ -43,7 +43,8 @@ const plain = (text: string): string => text.normalize('NFD').replace(/\p{M}/gu,
 /** Keeps what holds every word that was typed, in any order; what begins with them comes first. */
 function keep<T>(all: readonly T[], typed: string, textOf: (one: T) => string): T[] {
   const wanted = plain(typed);
-  const parts = wanted.split(/\s+/);
+  // A few letters with spaces between them are sounds, and not parts of a name.
+  const parts = /\p{L}{3}/u.test(wanted) ? wanted.split(/\s+/) : [wanted];
   return all
     .map((one) => ({ one, text: plain(textOf(one)) }))
     .filter(({ text }) => parts.every((part) => text.includes(part)))

@@ -49,10 +49,20 @@ const ITEM = clsx(
   'data-[selected=true]:bg-slate-soft',
 );
 
+/** What tells a hit from the others of its kind. */
+const valueOf = ({ kind, href, name }: Hit, at: number): string => `${kind} ${at} ${href} ${name}`;
+
 /** A field, and what it finds; arrows choose and Enter goes there. */
 export function QuickFindDialog({ close }: { readonly close: () => void }) {
   const [typed, setTyped] = useState('');
   const found = useFound(typed);
+  // What comes from the server comes late: the first of it is chosen then, and not what stood there before.
+  const [chosen, choose] = useState('');
+  const [last, setLast] = useState(found);
+  if (found !== last) {
+    setLast(found);
+    choose(found?.hits[0] ? valueOf(found.hits[0], 0) : '');
+  }
   const router = useRouter();
   const go = (href: string): void => {
     close();
@@ -60,7 +70,7 @@ export function QuickFindDialog({ close }: { readonly close: () => void }) {
   };
   return (
     <Dialog open onOpenChange={close} title={say.findAnything} high>
-      <Command shouldFilter={false} label={say.findAnything} loop>
+      <Command shouldFilter={false} label={say.findAnything} loop value={chosen} onValueChange={choose}>
         <Command.Input
           autoFocus
           className="field"
