@@ -79,10 +79,11 @@ export function QuickFindDialog({ close }: { readonly close: () => void }) {
           maxLength={60}
           onValueChange={setTyped}
         />
-        <Command.List className="mt-3 max-h-[60dvh] overflow-y-auto" label={say.whatWasFound}>
-          {found && !found.hits.length && !found.error && found.typed === typed && (
-            <Command.Empty className="px-3 py-4 text-muted">{say.nothing(typed)}</Command.Empty>
-          )}
+        <Command.List
+          hidden={!found?.hits.length}
+          className="mt-3 max-h-[60dvh] overflow-y-auto"
+          label={say.whatWasFound}
+        >
           {[...groupBy(found?.hits ?? [], (hit) => hit.kind)].map(([kind, hits]) => (
             <Command.Group key={kind} heading={say.kinds[kind]} className={GROUP}>
               {hits.map((hit, at) => (
@@ -99,7 +100,12 @@ export function QuickFindDialog({ close }: { readonly close: () => void }) {
             </Command.Group>
           ))}
         </Command.List>
-        <div role="status">{found?.error && <ErrorMessage>{found.error}</ErrorMessage>}</div>
+        <div role="status">
+          {found?.error && <ErrorMessage>{found.error}</ErrorMessage>}
+          {found && !found.hits.length && !found.error && found.typed === typed && (
+            <p className="px-3 py-4 text-muted">{say.nothing(typed)}</p>
+          )}
+        </div>
       </Command>
     </Dialog>
   );
