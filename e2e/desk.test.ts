@@ -101,7 +101,7 @@ test('a set of thirty is played in another game; sounds taught are ticked where 
 test('a mark is corrected in two taps, taken back in one, and the focus stays with it', async () => {
   const { page, trouble } = await openPage(browser);
   await page.goto(`${app.url}/look-back`);
-  await page.locator('main li a').first().click();
+  await page.locator('main li a', { hasText: 'Segmenting' }).first().click();
   await page.waitForURL(/look-back\/[0-9a-f]{8}/);
   const tally = page.getByText(/^\d+ answers: /);
   const before = await tally.textContent();
