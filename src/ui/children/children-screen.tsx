@@ -35,7 +35,7 @@ export function ChildrenScreen({ group, all, country }: ChildrenProps) {
           empty={empty}
         />
       </div>
-      <p className="mb-3 text-lg text-muted">{empty ? say.childrensNamesStand : say.tapAName}</p>
+      <p className="mt-2 mb-3 text-lg text-muted">{empty ? say.childrensNamesStand : say.tapAName}</p>
       <NamesList key={group.id} group={group} groups={groups} />
       <div className="mt-6 max-w-md">
         <AgeBandField key={group.id} group={group} country={country} />

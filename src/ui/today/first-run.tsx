@@ -62,7 +62,7 @@ export function FirstRun(props: FirstRunProps) {
     marks: <Marks />,
   };
   return (
-    <section aria-labelledby="welcome" className="mb-8 rounded-2xl bg-card p-5">
+    <section aria-labelledby="welcome" className="mb-6 rounded-2xl bg-card p-5 max-sm:p-4">
       <h2 id="welcome" className="text-2xl">
         {say.welcome}
       </h2>

@@ -61,7 +61,7 @@ export const firstRun = {
   welcome: 'Your first game in a minute',
   howFar: 'How many of the four cards you’ve seen',
   names: { what: 'What it is', accent: 'How you speak', who: 'Who’s playing', marks: 'One tap each' },
-  what: 'These are listening games you play out loud, with no letters and nothing for children to look at. We tell you what to say, you listen, and one tap keeps what each child said. The first game below is ready: press Play now whenever you like.',
+  what: 'You say a word, they answer out loud, and one tap keeps what each child said. There are no letters and nothing to look at. Press Play now, just below, whenever you like.',
   howDoYouSpeak: 'Which is closest to how you speak?',
   soundsFollow: 'Sounds and rhymes follow your accent. You can change it, and how you count sounds, in Settings.',
   who: 'First names are enough. Or leave this empty: you can play with no names at all.',

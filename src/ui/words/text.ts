@@ -270,8 +270,8 @@ export const otherGame = {
 } as const;
 
 export const setBar = {
-  set: (words: number) => `Word set · ${words} ${words === 1 ? 'word' : 'words'}`,
-  see: 'See it and play',
+  set: (words: number) => `${words} ${words === 1 ? 'word' : 'words'} in the set`,
+  see: 'See and play',
 } as const;
 
 export const taughtButton = {
