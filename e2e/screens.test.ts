@@ -293,6 +293,14 @@ test('dim for nap time: chosen once, kept on the device, legible everywhere, and
     await page.goto(app.url + where);
     await check(page);
   }
+  await page.goto(`${app.url}/children/board`);
+  await page.locator('tbody th a').first().click();
+  await page.waitForURL(/children\/[0-9a-f]{8}/);
+  await page.getByRole('heading', { level: 1 }).waitFor();
+  await check(page);
+  await page.keyboard.press('Control+k');
+  await page.getByRole('option').first().waitFor();
+  await check(page);
   await page.emulateMedia({ media: 'print' });
   expect(await paper()).toBe(light);
   await page.emulateMedia({ media: 'screen' });
