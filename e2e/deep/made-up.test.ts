@@ -61,7 +61,7 @@ test('a made-up game and accent are chosen, planned, played, looked back on and 
   await page.getByText('Saved. Words are counted').waitFor();
 
   await page.goto(`${url}/plan`);
-  await page.getByLabel('A quick five').check();
+  await pick(page, 'What kind of session?', 'quick-five');
   await pick(page, 'Game', 'which-is-longer');
   await pick(page, 'Step', 'one');
   await page.getByRole('button', { name: 'Plan it' }).click();
