@@ -3,7 +3,7 @@
 import { format, parseISO } from 'date-fns';
 import { CalendarPlus, Copy, FileDown, Printer, Trash2 } from 'lucide-react';
 import Link from 'next/link';
-import { useState, useTransition } from 'react';
+import { useActionState, useState, useTransition } from 'react';
 import { copyPlan, erasePlan, planIt } from '@/actions/plans';
 import type { FindGame } from '@/core/progress/finding';
 import type { Catalogue } from '@/server/plans/catalogue';
@@ -13,6 +13,7 @@ import { Button } from '../kit/button';
 import { formOf, useKeptForm } from '../kit/kept-form';
 import { Empty, ErrorMessage } from '../kit/message';
 import { Select, SelectField } from '../kit/select';
+import { SentFields } from '../kit/sent-fields';
 import { Tooltip } from '../kit/tooltip';
 import { sure } from '@/core/sure';
 import { FindWhere } from '../children/find-where';
@@ -69,27 +70,29 @@ export function PlansScreen({ group, plans, games, find }: PlansProps) {
 
 function NewPlan({ group, games, find }: Omit<PlansProps, 'plans'>) {
   const { form, values, done } = useKeptForm('new-plan', USUAL);
-  const [error, setError] = useState<string | null>(null);
+  const [sent, send] = useActionState(planIt, {});
+  const [error, setError] = useState(sent.error ?? null);
   const [busy, begin] = useTransition();
-  const { shape, task, step, sound, count } = values;
+  const { shape, task, step, minutes, sound, count } = values;
   const set = (name: keyof typeof USUAL) => (next: string) => form.setValue(name, next, { shouldDirty: true });
   const chosen = sure(games.families.flatMap((f) => f.tasks).find((t) => t.id === task));
   const skilled = shape === 'focus' || shape === 'quick-five';
   const counted = shape === 'one-sound' || shape === 'blend-segment';
+  const asked = { groupId: group.id, shape, minutes, ...only(values, { skilled, counted, shape }) };
   const people = [say.everyoneTogether, say.oneChild][group.here.length] ?? say.children(group.here.length);
   return (
     <form
       className="min-w-0"
+      action={send}
       onSubmit={form.handleSubmit((wish) =>
         begin(async () => {
           done(wish);
-          const { shape: kind, minutes: long, ...rest } = wish;
-          const asked = { groupId: group.id, shape: kind, minutes: long, ...only(rest, { skilled, counted, shape }) };
           const state = await planIt({}, formOf(asked));
           setError(state.error ?? null);
         }),
       )}
     >
+      <SentFields values={asked} />
       <h1 className="mb-1 text-4xl">{say.planFor(group.name)}</h1>
       <p className="mb-3 text-muted max-sm:hidden">{say.wholeRunningOrder}</p>
       <Shapes shape={shape} setShape={set('shape')} />
@@ -100,7 +103,8 @@ function NewPlan({ group, games, find }: Omit<PlansProps, 'plans'>) {
             type="number"
             min={1}
             max={60}
-            {...form.register('minutes')}
+            value={minutes}
+            onChange={(event) => set('minutes')(event.target.value)}
             className="field w-20 text-xl"
             aria-label={say.minutes}
           />{' '}

@@ -1,6 +1,6 @@
 'use client';
 
-import { useState, useTransition } from 'react';
+import { useActionState, useState, useTransition } from 'react';
 import type { FormState } from '@/actions/answer';
 import { keepProgressSettings } from '@/actions/settings';
 import { UNIT_ORDERS, UNIT_ORDER_WORDS } from '@/core/progress/unit-order';
@@ -10,6 +10,7 @@ import { Button } from '../kit/button';
 import { formOf, useKeptForm } from '../kit/kept-form';
 import { ErrorMessage } from '../kit/message';
 import { RadioGroup } from '../kit/radio-group';
+import { SentFields } from '../kit/sent-fields';
 import { progressForm as say } from './text';
 
 /** How answers are weighed, which units come first, how many adults lead. */
@@ -19,9 +20,11 @@ export function ProgressForm({ settings }: { settings: ProgressSettings }) {
     unitOrder: settings.unitOrder as string,
     staff: String(settings.staff),
   });
-  const [state, setState] = useState<FormState>({});
+  const [sent, send] = useActionState(keepProgressSettings, {});
+  const [state, setState] = useState<FormState>(sent);
   const [running, begin] = useTransition();
-  const set = (name: 'rule' | 'unitOrder') => (next: string) => form.setValue(name, next, { shouldDirty: true });
+  const set = (name: 'rule' | 'unitOrder' | 'staff') => (next: string) =>
+    form.setValue(name, next, { shouldDirty: true });
   const keep = form.handleSubmit((given) =>
     begin(async () => {
       const now = await keepProgressSettings({}, formOf(given)).catch(() => ({ error: say.serverCannotReached }));
@@ -30,7 +33,8 @@ export function ProgressForm({ settings }: { settings: ProgressSettings }) {
     }),
   );
   return (
-    <form onSubmit={keep} className="max-w-3xl">
+    <form action={send} onSubmit={keep} className="max-w-3xl">
+      <SentFields values={{ ...values }} />
       <div className="mb-4">
         <RadioGroup
           legend={<b>{say.whenStepSecure}</b>}
@@ -50,7 +54,14 @@ export function ProgressForm({ settings }: { settings: ProgressSettings }) {
       </div>
       <label className="mb-4 flex items-center gap-3">
         <span className="font-bold">{say.adultsLeadGroup}</span>
-        <input type="number" min={1} max={8} {...form.register('staff')} className="field w-24" />
+        <input
+          type="number"
+          min={1}
+          max={8}
+          value={values.staff}
+          onChange={(event) => set('staff')(event.target.value)}
+          className="field w-24"
+        />
       </label>
       <Button kind="action" type="submit" disabled={running}>
         {say.keep}

@@ -1,6 +1,6 @@
 'use client';
 
-import { useState, useTransition } from 'react';
+import { useActionState, useState, useTransition } from 'react';
 import type { FormState } from '@/actions/answer';
 import { keepSettings } from '@/actions/settings';
 import type { Mark } from '@/core/games/view';
@@ -14,6 +14,7 @@ import { Checkbox } from '../kit/checkbox';
 import { formOf, useKeptForm } from '../kit/kept-form';
 import { ErrorMessage } from '../kit/message';
 import { RadioGroup } from '../kit/radio-group';
+import { SentFields } from '../kit/sent-fields';
 import { settingsForm as say } from './text';
 
 interface SettingsFormProps {
@@ -30,6 +31,8 @@ const PRESET_NAMES: readonly (readonly [keyof typeof PRESETS, string])[] = [
 
 type Given = Omit<Settings, 'confirmed'>;
 
+const givenIn = ({ accent, conventions, mixed, letIn }: Settings): Given => ({ accent, conventions, mixed, letIn });
+
 /** What was filled in, as the door reads it. */
 const asked = ({ accent, conventions, mixed, letIn }: Given): Record<string, string> => ({
   accent,
@@ -40,10 +43,10 @@ const asked = ({ accent, conventions, mixed, letIn }: Given): Record<string, str
 
 /** Accent and counting with examples that change as you choose. */
 export function SettingsForm({ settings, accents, examples }: SettingsFormProps) {
-  const { accent: first, conventions: counted, mixed, letIn } = settings;
-  const { form, values, done } = useKeptForm('how-we-count', { accent: first, conventions: counted, mixed, letIn });
+  const { form, values, done } = useKeptForm('how-we-count', givenIn(settings));
   const { accent, conventions } = values;
-  const [state, setState] = useState<FormState>({});
+  const [sent, send] = useActionState(keepSettings, {});
+  const [state, setState] = useState<FormState>(sent);
   const [running, begin] = useTransition();
   const setAccent = (next: AccentId): void => form.setValue('accent', next, { shouldDirty: true });
   const setConventions = (next: Conventions): void => form.setValue('conventions', next, { shouldDirty: true });
@@ -57,7 +60,8 @@ export function SettingsForm({ settings, accents, examples }: SettingsFormProps)
   const main = (accentOf(accent).variant?.of ?? accent) as AccentId;
   const { counting, words, rhymes } = examples[accent];
   return (
-    <form onSubmit={keep} className="max-w-4xl">
+    <form action={send} onSubmit={keep} className="max-w-4xl">
+      <SentFields values={asked(values)} />
       <RadioGroup
         kind="pills"
         legend={<span className="font-word text-2xl font-bold">{say.accentGroup}</span>}
