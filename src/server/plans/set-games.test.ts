@@ -34,5 +34,5 @@ test('a set is played in many games, each with those of its words that it takes'
 test('what is no game, or takes none of the words, is said', async () => {
   const { id: groupId } = await addGroup('Radishes');
   await expect(startSetIn(groupId, 'no-such-game', SET)).rejects.toThrow('Choose another game');
-  await expect(gamesOfSet('nobody', SET)).rejects.toThrow('isn’t in the list');
+  await expect(gamesOfSet('nobody', SET)).rejects.toThrow('isn’t here any more');
 });

@@ -6,7 +6,7 @@ import type { Task } from '../../core/games/task';
 import type { PlannedRound } from '../../core/sessions/running-order';
 import { makeRound, titleOf } from '../../core/sessions/shapes';
 import { minutesFor } from '../../core/sessions/turns';
-import { listGroups, type Group } from '../people/groups';
+import { groupOf } from '../sessions/start-session';
 import { Problem } from '../storage/problems';
 import { startPlan } from './start-plan';
 import { workshopOf, type Workshop } from './workshop';
@@ -53,12 +53,6 @@ function made(task: Task, words: readonly string[], { bank, lowOnly }: Workshop)
   if (!round?.items.length || !round.items.every(({ key }) => readKey(key).words.some((w) => asked.has(w))))
     return null;
   return { step: fit.step, round };
-}
-
-async function groupOf(groupId: string): Promise<Group> {
-  const group = (await listGroups()).find((g) => g.id === groupId);
-  if (!group) throw new Problem(say.groupMoreChoose, 404);
-  return group;
 }
 
 /** The games that some of these words can be played in, in the order of the catalogue. */

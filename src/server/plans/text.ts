@@ -137,6 +137,5 @@ export const workshop = {
 } as const;
 
 export const setGames = {
-  groupMoreChoose: 'That group isn’t in the list any more. Choose another at the top.',
   noneOfThem: 'We can’t make this game from these words. Choose another game, or other words.',
 } as const;

@@ -20,7 +20,7 @@ import { turnOrder } from './turn-order';
 import { startSession as say } from './text';
 
 /** A group's row, or a Problem that says what to do. */
-async function groupOf(groupId: string): Promise<Group> {
+export async function groupOf(groupId: string): Promise<Group> {
   const group = (await listGroups()).find((g) => g.id === groupId);
   if (!group) throw new Problem(say.groupMoreChoose, 404);
   return group;

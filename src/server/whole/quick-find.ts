@@ -104,11 +104,11 @@ async function soundHits(typed: string): Promise<Hit[]> {
 }
 
 const setHits = async (typed: string): Promise<Hit[]> =>
-  keep(await listSets(), typed, (s) => s.name).map(({ name, words }) => ({
+  keep(await listSets(), typed, (s) => s.name).map(({ id, name, words }) => ({
     kind: 'set',
     name,
     detail: words.slice(0, 4).join(', '),
-    href: `/words?words=${words.map(encodeURIComponent).join(',')}`,
+    href: `/words?set=${id}&sounds=any`,
   }));
 
 async function planHits(typed: string): Promise<Hit[]> {

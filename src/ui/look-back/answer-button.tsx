@@ -79,6 +79,14 @@ export function AnswerButton({ sessionId, answer, accent, people, onCorrected }:
   const [why, setWhy] = useState<Why>('mis-tap');
   const [childId, setChildId] = useState(answer.childId);
   const [error, setError] = useState<string | null>(null);
+  // Once it is corrected, what was filled in belongs to the answer before.
+  const [of, setOf] = useState(answer.id);
+  if (of !== answer.id) {
+    setOf(answer.id);
+    setNote(answer.note ?? '');
+    setWhy('mis-tap');
+    setChildId(answer.childId);
+  }
   const [running, begin] = useTransition();
   const who = answer.child ?? say.everyoneTogether;
   const put = (outcome: Outcome): void =>

@@ -3,7 +3,7 @@
 export const answerButton = {
   nowIs: (who: string, label: string, outcome: string) => `${who}, ${label}: now ${outcome}.`,
   serverCannotReached: 'We can’t reach the server. Nothing was changed.',
-  keptWithMark: 'Your reason and your note are kept with the mark you tap.',
+  keptWithMark: 'If you give a reason or write a note, do that first: we keep them with the mark you tap.',
   putRight: 'corrected themselves',
   marked: 'Marked',
   said: 'Said',

@@ -86,9 +86,9 @@ function NewPlan({ group, games, find }: Omit<PlansProps, 'plans'>) {
       action={send}
       onSubmit={form.handleSubmit((wish) =>
         begin(async () => {
-          done(wish);
-          const state = await planIt({}, formOf(asked));
-          setError(state.error ?? null);
+          const state = await planIt({}, formOf(asked)).catch(() => ({ error: say.serverCannotReached }));
+          setError(state?.error ?? null);
+          if (!state?.error) done(wish);
         }),
       )}
     >

@@ -85,6 +85,7 @@ export const planSide = {
 } as const;
 
 export const plansScreen = {
+  serverCannotReached: 'We can’t reach the server. What you chose is still here.',
   keepThePlan: 'Keep the plan',
   oneSkill: 'One skill',
   warmUpSkill: 'A warm-up, the skill itself, a stretch, and something easy to finish.',

@@ -245,7 +245,7 @@ export const wordsScreen = {
   searchSpellingSounds: 'Search by spelling, or by sounds with spaces between them. Type _ for any one sound.',
   frogSoundsT: 'frog, or by sounds: _ a t',
   search: 'Search',
-  noSoundsTicked: 'You haven’t ticked any sounds as taught yet. Tick them above, and the words will follow.',
+  noSoundsTicked: 'You haven’t ticked any sounds as taught yet. Tick them above and we’ll find words for them.',
   noWordBank: 'No word fits all of that.',
   beginAgain: 'Start again',
   allOfThis: (count: number, x: string, words: number) =>
