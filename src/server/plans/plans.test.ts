@@ -2,8 +2,6 @@ import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import { describe, expect, test } from 'vitest';
 import { v7 } from 'uuid';
-import { QueryTypes, Sequelize } from 'sequelize';
-import sqlite3 from 'sqlite3';
 import { planRequestSchema, type PlanWish } from '../../core/formats/plan-file';
 import { TASKS, taskOf } from '../../core/games';
 import { readKey } from '../../core/games/spec';
@@ -11,12 +9,11 @@ import { PRESETS } from '../../core/phonology/conventions';
 import type { AnswerEntry } from '../../core/sessions/log';
 import { ROUND_STRIDE } from '../../core/sessions/log';
 import { appendLog } from '../record/append-log';
-import { database, openDatabase } from '../storage/database';
+import { database } from '../storage/database';
+import { rows } from '../storage/rows';
 import { addChildren, addGroup, eraseGroup, listGroups, setAway } from '../people/groups';
 import { judgeSaid } from '../sessions/judge-said';
 import { exportOf, lookBack } from '../sessions/look-back';
-import * as firstGame from '../storage/migrations/0001-first-game';
-import * as words from '../storage/migrations/0002-words';
 import {
   copyPlan,
   erasePlan,
@@ -38,6 +35,7 @@ import { readySessions } from './today';
 import { pacesOf } from '../sessions/paces';
 import { turnOrder } from '../sessions/turn-order';
 import { inFreshFiles } from '../testing/fresh-file';
+import { oldFile } from '../testing/old-file';
 import { sure } from '../../core/sure';
 import { answered } from '../../core/testing/answers';
 
@@ -348,35 +346,16 @@ describe('playing a plan', () => {
 
 test('sessions of the version before come over with their round, their steps and their answers', async () => {
   const file = path.join(folder(), 'old.sqlite');
-  const old = new Sequelize({ dialect: 'sqlite', storage: file, logging: false, dialectModule: sqlite3 });
-  const context = old.getQueryInterface();
-  await firstGame.up({ context });
-  await words.up({ context });
-  const [g, c, s, a] = [v7(), v7(), v7(), v7()];
-  for (const statement of [
-    `CREATE TABLE SequelizeMeta (name VARCHAR(255) NOT NULL UNIQUE PRIMARY KEY)`,
-    `INSERT INTO SequelizeMeta VALUES ('0001-first-game'), ('0002-words')`,
-    `INSERT INTO groups VALUES ('${g}', 'Radishes', 0, 1)`,
-    `INSERT INTO children VALUES ('${c}', '${g}', 'Wren', 0, NULL, 1)`,
-    `INSERT INTO sessions VALUES ('${s}', '${g}', 'segmenting', 4, 'southern-british', ` +
-      `'${JSON.stringify(PRESETS.default)}', '["frog","milk"]', 'leaf', '["hand"]', 2, 1, NULL)`,
-    `INSERT INTO session_children VALUES ('${s}', '${c}', 0)`,
-    `INSERT INTO answers VALUES ('${a}', '${s}', '${c}', 0, 'frog', 'segmenting', 4, 'f r ɒ ɡ', 'not-yet', ` +
-      "'fresh', 'lost-sound', 'f ɒ ɡ', '[1]', '[]', NULL, 1, NULL, 1, 1)",
-  ])
-    await old.query(statement);
-  await old.close();
+  const { session } = await oldFile(file, 2);
   process.env.BOUNCY_ECHO_DB = file;
-  const back = await lookBack(s);
+  const back = await lookBack(session);
   expect(back.session).toMatchObject({
     title: 'Segmenting, 4 sounds',
     rounds: [{ task: 'segmenting', step: '4', items: ['frog', 'milk'], model: 'leaf', spares: ['hand'], turns: 2 }],
   });
   expect(back.answers).toMatchObject([{ word: 'frog', step: '4', missed: [1] }]);
-  expect(sure(sure((await playSession(s)).rounds[0]).items.frog).expected).toBe('f · r · o · g');
-  const rows = await (
-    await openDatabase(file)
-  ).sequelize.query<{ name: string }>(`SELECT name FROM pragma_table_info('answers')`, { type: QueryTypes.SELECT });
-  expect(rows.map((r) => r.name)).not.toContain('rung');
+  expect(sure(sure((await playSession(session)).rounds[0]).items.frog).expected).toBe('f · r · o · g');
+  const columns = await rows<{ name: string }>(`SELECT name FROM pragma_table_info('answers')`);
+  expect(columns.map((r) => r.name)).not.toContain('rung');
   expect(readFileSync(file).length).toBeGreaterThan(0);
 });

@@ -1,116 +1,153 @@
-import { mkdirSync } from 'node:fs';
+import { chmodSync, closeSync, existsSync, mkdirSync, openSync, readdirSync } from 'node:fs';
 import path from 'node:path';
 import { Sequelize, type Transaction } from 'sequelize';
 import sqlite3 from 'sqlite3';
-import { migrate } from './migrations';
+import { connections } from './connections';
+import { examine } from './examine';
+import { foldsInto } from './fold-in';
+import { takeLock } from './lock';
+import { MIGRATION_NAMES } from './migrations';
 import { defineModels, type Models } from './models';
-import { diskSentence, Problem } from './problems';
+import { diskSentence, isDamage, Problem } from './problems';
 import { remembered, type Remembered } from './remembered';
+import { problems as say } from './text';
+import { bringUpToDate, dropCopy } from './update';
 
 export interface Database {
   readonly sequelize: Sequelize;
   readonly models: Models;
   readonly file: string;
   readonly remembered: Remembered;
+  /** What a start after one that was cut off has to tell; null where there is nothing. */
+  readonly told: string | null;
   /** Runs one write at a time, in a transaction: SQLite has one writer, and a queue never meets "busy". */
   write<T>(work: (transaction: Transaction) => Promise<T>): Promise<T>;
+  /**
+   * Folds the log into the file, and lets copies go, so that what was erased is nowhere; false where somebody was
+   * reading so long that some of it still stands in the log.
+   */
+  foldIn(): Promise<boolean>;
   /** False from the moment it is told to close. */
   readonly open: boolean;
   close(): Promise<void>;
 }
 
-/** What every connection is told before it is used. `secure_delete` wipes what is erased. */
-const PRAGMAS = [
-  'PRAGMA busy_timeout=5000',
-  'PRAGMA journal_mode=WAL',
-  'PRAGMA synchronous=FULL',
-  'PRAGMA foreign_keys=ON',
-  'PRAGMA secure_delete=ON',
-] as const;
+/** Times a fold is tried while somebody is reading. */
+const FOLD_TRIES = 20;
 
-type Opened = (error: Error | null) => void;
-interface Connections {
-  readonly Database: new (file: string, mode: number, ready?: Opened) => sqlite3.Database;
-  /** From now on, closing closes. */
-  end(): void;
+/** Ours alone: children's data (0700 for a folder that holds nothing else, 0600 for files). */
+function keepPrivate(file: string): void {
+  const folder = path.dirname(file);
+  const ours = path.basename(file, '.sqlite');
+  mkdirSync(folder, { recursive: true, mode: 0o700 });
+  closeSync(openSync(file, 'a', 0o600));
+  const inside = readdirSync(folder);
+  const files = inside.filter((name) => name.startsWith(path.basename(file)));
+  try {
+    for (const name of files) chmodSync(path.join(folder, name), 0o600);
+    if (inside.every((name) => name.startsWith(ours) || name.endsWith('.sqlite'))) chmodSync(folder, 0o700);
+  } catch {
+    // Somebody else’s folder, or a system without such rights.
+  }
 }
 
-/**
- * Sequelize opens a connection for each transaction and closes it after; opening costs more than most writes. One whose
- * transaction is over waits for the next instead. The pragmas belong in the connection itself.
- */
-function connections(): Connections {
-  const idle: Connection[] = [];
-  let over = false;
-  class Connection extends sqlite3.Database {
-    constructor(file: string, mode: number, ready?: Opened) {
-      super(file, mode, (error) => {
-        if (error) ready?.(error);
-        else this.exec(`${PRAGMAS.join(';')};`, (failed) => ready?.(failed));
-      });
+/** Notices when a file turns out to be damaged: from then on nothing is written to it. */
+function watched(sequelize: Sequelize, file: string): () => void {
+  let damaged = false;
+  const query = sequelize.query.bind(sequelize) as (...asked: unknown[]) => Promise<unknown>;
+  const watching = async (...asked: unknown[]): Promise<unknown> => {
+    try {
+      return await query(...asked);
+    } catch (error) {
+      damaged ||= isDamage(error);
+      throw error;
     }
-
-    override close(done?: Opened): void {
-      if (over) super.close(done);
-      else {
-        idle.push(this);
-        done?.(null);
-      }
-    }
-  }
-  return {
-    Database: new Proxy(Connection, {
-      construct: (target, [file, mode, ready]: [string, number, Opened?]) => {
-        const again = idle.pop();
-        if (!again) return new target(file, mode, ready);
-        process.nextTick(() => ready?.(null));
-        return again;
-      },
-    }),
-    end: () => {
-      over = true;
-      for (const connection of idle.splice(0)) connection.close();
-    },
+  };
+  sequelize.query = watching as Sequelize['query'];
+  return () => {
+    if (damaged) throw new Problem(say.foundDamaged(file), 503);
   };
 }
 
+/** Opens a file that was looked at, brings it up to date, and keeps its writes in one queue. */
+async function opened(file: string, release: () => Promise<void>): Promise<Database> {
+  const { migrations } = await examine(file, new Set(MIGRATION_NAMES));
+  keepPrivate(file);
+  const { Database, end } = connections();
+  const sequelize = new Sequelize({
+    dialect: 'sqlite',
+    storage: file,
+    logging: false,
+    dialectModule: { ...sqlite3, Database },
+  });
+  const expectSound = watched(sequelize, file);
+  const models = defineModels(sequelize);
+  const closed = async (): Promise<void> => {
+    end();
+    await sequelize.close();
+  };
+  const told = await bringUpToDate(sequelize, file, migrations).catch(async (error: unknown) => {
+    await closed();
+    throw error;
+  });
+  const log = await foldsInto(file);
+  let queue: Promise<unknown> = Promise.resolve();
+  let closing: Promise<void> | undefined;
+  /** Work that has the file to itself, one after the other. */
+  const inTurn = <T>(work: () => Promise<T>): Promise<T> => {
+    const turn = queue.then(work);
+    queue = turn.catch(() => undefined);
+    return turn;
+  };
+  return {
+    sequelize,
+    models,
+    file,
+    told,
+    remembered: remembered(),
+    write: (work) =>
+      inTurn(async () => {
+        expectSound();
+        const done = await sequelize.transaction({ type: 'IMMEDIATE' as Transaction.TYPES }, work);
+        // What was written is kept whatever comes of this.
+        await log.ifLong().catch(() => undefined);
+        return done;
+      }),
+    foldIn: async () => {
+      dropCopy(file);
+      for (let i = 0; i < FOLD_TRIES; i += 1) if (await inTurn(log.now)) return true;
+      return false;
+    },
+    get open() {
+      return closing === undefined;
+    },
+    close: () =>
+      (closing ??= queue.then(async () => {
+        // A disk that is full keeps the log beside the file: nothing is lost, and the next start folds it in.
+        await log.close().catch(() => undefined);
+        await closed();
+        await release();
+      })),
+  };
+}
+
+/** Where this server answers, for another that is started with the same file. */
+const here = (): string => (process.env.PORT ? `http://127.0.0.1:${process.env.PORT}` : '');
+
 /**
- * Opens (and where needed makes) a database file and brings it up to date.
+ * Opens (and where needed makes) a database file and brings it up to date; nobody else can open it meanwhile.
  * Throws a Problem that says what to do when the file cannot be used.
  */
 export async function openDatabase(file: string): Promise<Database> {
   try {
-    mkdirSync(path.dirname(file), { recursive: true });
-    const { Database, end } = connections();
-    const sequelize = new Sequelize({
-      dialect: 'sqlite',
-      storage: file,
-      logging: false,
-      dialectModule: { ...sqlite3, Database },
-    });
-    const models = defineModels(sequelize);
-    await migrate(sequelize);
-    let queue: Promise<unknown> = Promise.resolve();
-    let closed: Promise<void> | undefined;
-    return {
-      sequelize,
-      models,
-      file,
-      remembered: remembered(),
-      write: (work) => {
-        const turn = queue.then(() => sequelize.transaction({ type: 'IMMEDIATE' as Transaction.TYPES }, work));
-        queue = turn.catch(() => undefined);
-        return turn;
-      },
-      get open() {
-        return closed === undefined;
-      },
-      close: () =>
-        (closed ??= queue.then(() => {
-          end();
-          return sequelize.close();
-        })),
-    };
+    if (!existsSync(path.dirname(file))) mkdirSync(path.dirname(file), { recursive: true, mode: 0o700 });
+    const lock = await takeLock(file, here());
+    try {
+      return await opened(file, lock.release);
+    } catch (error) {
+      await lock.release();
+      throw error;
+    }
   } catch (error) {
     const sentence = diskSentence(error, file);
     if (sentence) throw new Problem(sentence, 503);

@@ -1,5 +1,4 @@
-import type { QueryInterface } from 'sequelize';
-import { statements } from './statements';
+import { run, statements } from './statements';
 
 // A session is a running order: its rounds stand in it as JSON, each answer carries the task and step it was given to.
 // Plans are running orders kept for later.
@@ -50,6 +49,4 @@ const DOWN = [
 ];
 
 export const { up } = statements(UP, []);
-export const down = async ({ context }: { context: QueryInterface }): Promise<void> => {
-  for (const statement of DOWN) await context.sequelize.query(statement);
-};
+export const down = run(DOWN);

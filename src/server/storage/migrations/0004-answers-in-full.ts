@@ -1,5 +1,4 @@
-import type { QueryInterface } from 'sequelize';
-import { statements } from './statements';
+import { run, statements } from './statements';
 
 // What an answer may carry beside its outcome, and how a child speaks. A partner who is erased leaves the answer of
 // the other.
@@ -23,6 +22,4 @@ const DOWN = [
 ];
 
 export const { up } = statements(UP, []);
-export const down = async ({ context }: { context: QueryInterface }): Promise<void> => {
-  for (const statement of DOWN) await context.sequelize.query(statement);
-};
+export const down = run(DOWN);

@@ -1,5 +1,4 @@
-import type { QueryInterface, Sequelize } from 'sequelize';
-import { SequelizeStorage, Umzug } from 'umzug';
+import { Umzug } from 'umzug';
 import * as firstGame from './0001-first-game';
 import * as words from './0002-words';
 import * as plans from './0003-plans';
@@ -14,10 +13,12 @@ import * as plants from './0011-plants';
 import * as pebbles from './0012-pebbles';
 import * as papers from './0013-papers';
 import * as outOfSight from './0014-out-of-sight';
+import * as clocks from './0015-clocks';
+import type { InTransaction } from './statements';
 
 interface Migration {
-  up(parameters: { context: QueryInterface }): Promise<void>;
-  down(parameters: { context: QueryInterface }): Promise<void>;
+  up(parameters: { context: InTransaction }): Promise<void>;
+  down(parameters: { context: InTransaction }): Promise<void>;
 }
 
 const MIGRATIONS: readonly { name: string; migration: Migration }[] = [
@@ -35,14 +36,34 @@ const MIGRATIONS: readonly { name: string; migration: Migration }[] = [
   { name: '0012-pebbles', migration: pebbles },
   { name: '0013-papers', migration: papers },
   { name: '0014-out-of-sight', migration: outOfSight },
+  { name: '0015-clocks', migration: clocks },
 ];
 
-/** Brings a database file up to date; does nothing where it is. */
-export async function migrate(sequelize: Sequelize): Promise<void> {
+/** Names of the migrations of this version, in order. */
+export const MIGRATION_NAMES: readonly string[] = MIGRATIONS.map(({ name }) => name);
+
+/** The list of what was done to a file, in the file itself. */
+const META = 'CREATE TABLE IF NOT EXISTS SequelizeMeta (name VARCHAR(255) NOT NULL UNIQUE PRIMARY KEY)';
+
+/**
+ * Does what is still to be done to a file. Everything runs through `context`, which the caller holds in one transaction:
+ * all of it is done, or nothing.
+ * @param done names of the migrations that the file has had
+ */
+export async function migrate(context: InTransaction, done: readonly string[]): Promise<void> {
+  await context.run(META);
   const umzug = new Umzug({
     migrations: MIGRATIONS.map(({ name, migration }) => ({ name, up: migration.up, down: migration.down })),
-    context: sequelize.getQueryInterface(),
-    storage: new SequelizeStorage({ sequelize }),
+    context,
+    storage: {
+      executed: async () => [...done],
+      logMigration: async ({ name }) => {
+        await context.run(`INSERT INTO SequelizeMeta (name) VALUES ('${name}')`);
+      },
+      unlogMigration: async ({ name }) => {
+        await context.run(`DELETE FROM SequelizeMeta WHERE name = '${name}'`);
+      },
+    },
     logger: undefined,
   });
   await umzug.up();

@@ -1,0 +1,60 @@
+import sqlite3 from 'sqlite3';
+
+/**
+ * What every connection is told before it is used. `secure_delete` wipes what is erased. The log beside the file is
+ * folded in where we say so alone (fold-in.ts): each log then begins with a mark that tells which file it belongs to.
+ */
+const PRAGMAS = [
+  'PRAGMA busy_timeout=5000',
+  'PRAGMA journal_mode=WAL',
+  'PRAGMA wal_autocheckpoint=0',
+  'PRAGMA synchronous=FULL',
+  'PRAGMA foreign_keys=ON',
+  'PRAGMA secure_delete=ON',
+] as const;
+
+type Opened = (error: Error | null) => void;
+interface Connections {
+  readonly Database: new (file: string, mode: number, ready?: Opened) => sqlite3.Database;
+  /** From now on, closing closes. */
+  end(): void;
+}
+
+/**
+ * Sequelize opens a connection for each transaction and closes it after; opening costs more than most writes. One whose
+ * transaction is over waits for the next instead. The pragmas belong in the connection itself.
+ */
+export function connections(): Connections {
+  const idle: Connection[] = [];
+  let over = false;
+  class Connection extends sqlite3.Database {
+    constructor(file: string, mode: number, ready?: Opened) {
+      super(file, mode, (error) => {
+        if (error) ready?.(error);
+        else this.exec(`${PRAGMAS.join(';')};`, (failed) => ready?.(failed));
+      });
+    }
+
+    override close(done?: Opened): void {
+      if (over) super.close(done);
+      else {
+        idle.push(this);
+        done?.(null);
+      }
+    }
+  }
+  return {
+    Database: new Proxy(Connection, {
+      construct: (target, [file, mode, ready]: [string, number, Opened?]) => {
+        const again = idle.pop();
+        if (!again) return new target(file, mode, ready);
+        process.nextTick(() => ready?.(null));
+        return again;
+      },
+    }),
+    end: () => {
+      over = true;
+      for (const connection of idle.splice(0)) connection.close();
+    },
+  };
+}

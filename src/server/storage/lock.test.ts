@@ -1,0 +1,53 @@
+import { spawn } from 'node:child_process';
+import { existsSync, readdirSync } from 'node:fs';
+import path from 'node:path';
+import { once } from 'node:events';
+import { expect, test } from 'vitest';
+import { inFreshFiles } from '../testing/fresh-file';
+import { openDatabase } from './database';
+import { lockFile, takeLock } from './lock';
+
+const folder = inFreshFiles();
+
+/** Another process that takes the lock of a file as we do, says so, and stays. */
+async function otherProcess(file: string): Promise<{ kill: () => Promise<void> }> {
+  const script = `
+    const sqlite3 = require('sqlite3');
+    const db = new sqlite3.Database(process.argv[1]);
+    db.exec("CREATE TABLE IF NOT EXISTS running (process INTEGER, place TEXT);" +
+      "INSERT INTO running VALUES (1, 'http://127.0.0.1:4567'); BEGIN IMMEDIATE", (error) => {
+      console.log(error ? error.message : 'taken');
+    });
+    setInterval(() => undefined, 1000);`;
+  const child = spawn(process.execPath, ['-e', script, lockFile(file)], { stdio: ['ignore', 'pipe', 'inherit'] });
+  const [said] = (await once(child.stdout, 'data')) as [Buffer];
+  expect(String(said).trim()).toBe('taken');
+  return {
+    kill: async () => {
+      child.kill('SIGKILL');
+      await once(child, 'exit');
+    },
+  };
+}
+
+test('a second server is told where the first one is; when that is killed, it may', async () => {
+  const file = path.join(folder(), 'data.sqlite');
+  await (await openDatabase(file)).close();
+  const other = await otherProcess(file);
+  await expect(openDatabase(file)).rejects.toThrow(/already running with the data in .*Use it at http:\/\/127\.0\.0\.1:4567/);
+  await other.kill();
+  const db = await openDatabase(file);
+  expect(db.open).toBe(true);
+  await db.close();
+  expect(readdirSync(folder())).toEqual(['data.sqlite']);
+});
+
+test('of many who ask at once one has it, and the next as soon as it is let go', async () => {
+  const file = path.join(folder(), 'data.sqlite');
+  const all = await Promise.allSettled(Array.from({ length: 8 }, () => takeLock(file, 'http://127.0.0.1:1')));
+  const had = all.flatMap((one) => (one.status === 'fulfilled' ? [one.value] : []));
+  expect(had).toHaveLength(1);
+  for (const lock of had) await lock.release();
+  expect(existsSync(lockFile(file))).toBe(false);
+  await (await takeLock(file, '')).release();
+});

@@ -1,0 +1,64 @@
+import { existsSync, renameSync, rmSync } from 'node:fs';
+import type { Sequelize, Transaction } from 'sequelize';
+import { expectWhole } from './examine';
+import { migrate, MIGRATION_NAMES } from './migrations';
+import { alone, withPlain, type Plain } from './plain';
+import { Problem } from './problems';
+import { sure } from '../../core/sure';
+import { update as say } from './text';
+
+/** The copy of a file as it was before it is brought up to date. */
+const copyOf = (file: string): string => `${file}-before-update`;
+
+/** Takes the copy away that an update may have left: for when somebody is erased, and once the update is checked. */
+export const dropCopy = (file: string): void => {
+  for (const at of [copyOf(file), `${copyOf(file)}.part`]) rmSync(at, { force: true });
+};
+
+/** How many rows each table has, by its name. */
+async function counted(db: Plain): Promise<string> {
+  const tables = await db.all<{ name: string }>(
+    `SELECT name FROM sqlite_schema WHERE type = 'table' AND name NOT LIKE 'sqlite_%' ORDER BY name`,
+  );
+  const lines: string[] = [];
+  for (const { name } of tables) {
+    const [row] = await db.all<{ n: number }>(`SELECT count(*) AS n FROM "${name}"`);
+    lines.push(`${name} ${sure(row).n}`);
+  }
+  return lines.join('\n');
+}
+
+/** Copies a file (sqlite.org/lang_vacuum.html, VACUUM INTO) and looks whether everything is in the copy. */
+async function copied(file: string): Promise<void> {
+  const part = `${copyOf(file)}.part`;
+  dropCopy(file);
+  const rows = await withPlain(file, 'write', async (db) => {
+    await db.exec(`VACUUM INTO '${part.replaceAll("'", "''")}'`);
+    return counted(db);
+  });
+  await expectWhole(alone(part), 'address');
+  if ((await withPlain(alone(part), 'address', counted)) !== rows) throw new Problem(say.copyUnlike(part), 503);
+  renameSync(part, copyOf(file));
+}
+
+/**
+ * Brings a file up to date: a copy that is checked, then every migration in one transaction, then the file is checked
+ * and the copy goes. Cut off at any moment, the file is as it was or as it will be.
+ * @param done names of the migrations that the file has had; none for a new file
+ * @returns a sentence where the start before this one was cut off in the middle of it; null otherwise
+ */
+export async function bringUpToDate(sequelize: Sequelize, file: string, done: readonly string[]): Promise<string | null> {
+  const had = new Set(done);
+  const cutOff = existsSync(copyOf(file)) || existsSync(`${copyOf(file)}.part`);
+  if (MIGRATION_NAMES.every((name) => had.has(name))) {
+    dropCopy(file);
+    return cutOff ? say.wasDone : null;
+  }
+  if (done.length) await copied(file);
+  await sequelize.transaction({ type: 'IMMEDIATE' as Transaction.TYPES }, (transaction) =>
+    migrate({ run: (statement) => sequelize.query(statement, { transaction }) }, done),
+  );
+  if (done.length) await expectWhole(file, 'read');
+  dropCopy(file);
+  return cutOff ? say.doneNow : null;
+}
