@@ -53,7 +53,7 @@ test('an answer appended to a log of 60, beside one row and a sync: the three in
     if (i % 10 === 9) [one, other] = [await sessionOf(), await sessionOf()];
     const at = LOG + (i % 10);
     await timed(times.bare, bare);
-    await timed(times.append, () => appendLog(one, [answerOf(at)], LOG + ((i + 1) % 10)));
+    await timed(times.append, () => appendLog(one, [answerOf(at)], { has: LOG + ((i + 1) % 10) }));
     await timed(times.whole, () => appendLog(other, [answerOf(at)]));
   }
   const [floor, append, whole] = [

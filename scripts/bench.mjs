@@ -2,9 +2,9 @@
 import { spawnSync } from 'node:child_process';
 import { ensureBuild, ensurePackages, main, ROOT, say } from './lib/prepare.mjs';
 
-await main(() => {
-  ensurePackages();
-  ensureBuild();
+await main(async () => {
+  await ensurePackages();
+  await ensureBuild();
   say('Measuring (about two minutes; the browser rows need Chromium) …');
   const { status } = spawnSync(
     process.execPath,

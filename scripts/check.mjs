@@ -3,6 +3,6 @@ import { runChecks } from './lib/checks.mjs';
 import { ensurePackages, main } from './lib/prepare.mjs';
 
 await main(async () => {
-  ensurePackages();
+  await ensurePackages();
   process.exit((await runChecks()).every(Boolean) ? 0 : 1);
 });

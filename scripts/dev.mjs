@@ -3,8 +3,8 @@ import { spawn } from 'node:child_process';
 import path from 'node:path';
 import { checkDataFile, ensurePackages, main, ROOT, say } from './lib/prepare.mjs';
 
-await main(() => {
-  ensurePackages();
+await main(async () => {
+  await ensurePackages();
   const file = path.join(ROOT, 'data', 'dev.sqlite');
   checkDataFile(file);
   say(`Demo data in ${file}; delete it to begin anew.`);

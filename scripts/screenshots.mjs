@@ -155,8 +155,8 @@ async function pictures() {
 }
 
 await main(async () => {
-  ensurePackages();
-  ensureBuild();
+  await ensurePackages();
+  await ensureBuild();
   const folder = mkdtempSync(path.join(os.tmpdir(), 'bouncy-echo-pictures-'));
   const server = spawn(
     process.execPath,

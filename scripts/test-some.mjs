@@ -5,9 +5,9 @@ import { close, ensureBrowser, nothing, runProject } from './lib/tests.mjs';
 const [what, ...filters] = process.argv.slice(2);
 
 const nothingMore = () => undefined;
-const browserAndBuild = () => {
+const browserAndBuild = async () => {
   ensureBrowser();
-  ensureBuild();
+  await ensureBuild();
 };
 
 /** What each runs, asks for before it runs, and with what surroundings. */
@@ -19,9 +19,9 @@ const KINDS = {
 
 await main(async () => {
   if (!Object.hasOwn(KINDS, what)) throw new Stop(`There are no "${what}" tests: choose unit, deep or browser.`);
-  ensurePackages();
+  await ensurePackages();
   const { projects, ready, env } = KINDS[what];
-  ready();
+  await ready();
   const sum = nothing();
   for (const project of projects) runProject(sum, project, filters, env);
   process.exit(close(sum));

@@ -4,10 +4,10 @@ import { ensureBuild, ensurePackages, main, say } from './lib/prepare.mjs';
 import { close, count, ensureBrowser, nothing, runProject } from './lib/tests.mjs';
 
 await main(async () => {
-  ensurePackages();
+  await ensurePackages();
   ensureBrowser();
   const sum = nothing();
-  ensureBuild();
+  await ensureBuild();
   say('Style, rules, types and dead code …');
   for (const ok of await runChecks()) count(sum, ok);
   say('Unit tests …');

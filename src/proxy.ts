@@ -11,6 +11,7 @@ export function proxy(request: NextRequest): Response {
   const refusal = refusalOf(
     {
       method,
+      path: pathname,
       host: headers.get('host'),
       origin: headers.get('origin'),
       fetchSite: headers.get('sec-fetch-site'),

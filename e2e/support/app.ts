@@ -7,6 +7,7 @@ import path from 'node:path';
 import { chromium, type Browser, type Locator, type Page } from 'playwright-core';
 import { expect } from 'vitest';
 import { chromiumPath } from '../../scripts/lib/browser.mjs';
+import { SERVER } from '../../scripts/lib/front.mjs';
 import { sure } from '../../src/core/sure';
 
 export interface App {
@@ -54,22 +55,19 @@ export async function openApp({ demo = false, file, cwd = process.cwd() }: Serve
   };
   const start = async (): Promise<void> => {
     const run = randomUUID();
-    child = spawn(
-      process.execPath,
-      ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(port)],
-      {
-        cwd,
-        stdio: ['ignore', 'ignore', 'inherit'],
-        env: {
-          ...process.env,
-          NODE_ENV: 'production',
-          NEXT_TELEMETRY_DISABLED: '1',
-          BOUNCY_ECHO_DB: database,
-          BOUNCY_ECHO_RUN: run,
-          BOUNCY_ECHO_DEMO: demo ? '1' : '0',
-        },
+    child = spawn(process.execPath, [SERVER], {
+      cwd,
+      stdio: ['ignore', 'ignore', 'inherit'],
+      env: {
+        ...process.env,
+        NODE_ENV: 'production',
+        PORT: String(port),
+        NEXT_TELEMETRY_DISABLED: '1',
+        BOUNCY_ECHO_DB: database,
+        BOUNCY_ECHO_RUN: run,
+        BOUNCY_ECHO_DEMO: demo ? '1' : '0',
       },
-    );
+    });
     for (let i = 0; i < 1_200; i += 1) {
       const answer = await fetch(`${url}/api/health`).then(
         (r) => r.json() as Promise<{ run: string }>,

@@ -1,9 +1,20 @@
 // Makes a fresh machine ready with nothing but Node.js: packages, then the build. Built-ins only.
-import { execFileSync, spawnSync } from 'node:child_process';
+import { spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
-import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import {
+  accessSync,
+  constants,
+  existsSync,
+  mkdirSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  statSync,
+  writeFileSync,
+} from 'node:fs';
 import path from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { SERVER, writeFront } from './front.mjs';
 import { writeOffline } from './offline.mjs';
 
 export const ROOT = path.resolve(path.dirname(fileURLToPath(import.meta.url)), '../..');
@@ -48,7 +59,7 @@ function filesUnder(place) {
 }
 
 /** Does the work unless it was done for this hash and what it made is still there. */
-function stamped(stamp, hash, made, work) {
+async function stamped(stamp, hash, made, work) {
   if (
     existsSync(stamp) &&
     readFileSync(stamp, 'utf8') === hash &&
@@ -56,7 +67,7 @@ function stamped(stamp, hash, made, work) {
   )
     return;
   rmSync(stamp, { force: true });
-  work();
+  await work();
   mkdirSync(path.dirname(stamp), { recursive: true });
   writeFileSync(stamp, hash);
 }
@@ -71,7 +82,21 @@ const run = (command, args, env = {}) => {
   return status === 0;
 };
 
-const has = (command) => spawnSync('sh', ['-c', `command -v ${command}`]).status === 0;
+/** True where a program of this name is found on the way that programs are looked for. */
+const has = (command) => {
+  const endings = ['', ...(process.env.PATHEXT ?? '').split(';')];
+  const folders = (process.env.PATH ?? '').split(path.delimiter).filter(Boolean);
+  return folders.some((folder) => endings.some((end) => existsSync(path.join(folder, `${command}${end}`))));
+};
+
+/** npm is a script of Node.js’s own: `npm run` says where it is, else it lies beside Node.js. */
+const npm = () => {
+  const beside = [
+    path.join(path.dirname(process.execPath), '../lib/node_modules/npm/bin/npm-cli.js'),
+    path.join(path.dirname(process.execPath), 'node_modules/npm/bin/npm-cli.js'),
+  ];
+  return [process.env.npm_execpath, ...beside].find((file) => file?.endsWith('.js') && existsSync(file));
+};
 
 function checkNode() {
   const [major, minor] = process.versions.node.split('.').map(Number);
@@ -88,27 +113,38 @@ const PACKAGES_MADE = [
 ];
 
 /** Installs the pinned packages when the lockfile has changed. */
-export function ensurePackages() {
+export async function ensurePackages() {
   checkNode();
   const lock = path.join(ROOT, 'package-lock.json');
-  stamped(path.join(ROOT, 'node_modules/.stamp'), hashOf([lock]) + process.versions.modules, PACKAGES_MADE, () => {
-    const missing = ['python3', 'make', 'g++'].filter((tool) => !has(tool));
-    if (missing.length) {
-      throw new Stop(
-        `The database driver is compiled on this machine, and ${missing.join(', ')} ` +
-          `${missing.length > 1 ? 'are' : 'is'} missing.\nOn Debian or Ubuntu: apt-get install python3 make ` +
-          'g++\nThen start again.',
-      );
-    }
-    say('Installing packages (the database driver is compiled: about two minutes) …');
-    if (!run('npm', ['ci', '--include=dev', '--no-audit', '--no-fund'], { npm_config_build_from_source: 'true' })) {
-      throw new Stop('The packages could not be installed; npm says why above. Is the package registry within reach?');
-    }
-  });
+  await stamped(
+    path.join(ROOT, 'node_modules/.stamp'),
+    hashOf([lock]) + process.versions.modules,
+    PACKAGES_MADE,
+    () => {
+      // Windows has build tools of its own, which the compiling finds by itself.
+      const missing = process.platform === 'win32' ? [] : ['python3', 'make', 'g++'].filter((tool) => !has(tool));
+      if (missing.length) {
+        throw new Stop(
+          `The database driver is compiled on this machine, and ${missing.join(', ')} ` +
+            `${missing.length > 1 ? 'are' : 'is'} missing.\nOn Debian or Ubuntu: apt-get install python3 make ` +
+            'g++\nThen start again.',
+        );
+      }
+      say('Installing packages (the database driver is compiled: about two minutes) …');
+      const installer = npm();
+      if (!installer) throw new Stop('npm was not found beside Node.js. Install Node.js with npm, then start again.');
+      const args = [installer, 'ci', '--include=dev', '--no-audit', '--no-fund'];
+      if (!run(process.execPath, args, { npm_config_build_from_source: 'true' })) {
+        throw new Stop(
+          'The packages could not be installed; npm says why above. Is the package registry within reach?',
+        );
+      }
+    },
+  );
 }
 
 /** Builds when a source has changed. */
-export function ensureBuild() {
+export async function ensureBuild() {
   const sources = [
     'src',
     'lexicon',
@@ -118,17 +154,19 @@ export function ensureBuild() {
     'postcss.config.mjs',
     'tsconfig.json',
     'scripts/lib/pools.mjs',
+    'scripts/lib/front.mjs',
   ].flatMap(filesUnder);
-  stamped(
+  await stamped(
     path.join(ROOT, '.next/.stamp'),
     hashOf(sources),
-    ['.next/BUILD_ID', '.next/pools.json', 'public/sw.js'],
-    () => {
+    ['.next/BUILD_ID', '.next/pools.json', 'public/sw.js', SERVER],
+    async () => {
       say('Building (about half a minute) …');
       if (!run(process.execPath, ['node_modules/next/dist/bin/next', 'build'], { NEXT_TELEMETRY_DISABLED: '1' })) {
         throw new Stop('The build did not go through; the reason stands above.');
       }
       writeOffline(ROOT);
+      await writeFront(ROOT);
       if (!run(process.execPath, ['scripts/lib/pools.mjs']))
         throw new Stop('What follows from the word bank could not be worked out.');
     },
@@ -139,7 +177,7 @@ export function ensureBuild() {
 export function checkDataFile(file) {
   const folder = path.dirname(file);
   try {
-    mkdirSync(folder, { recursive: true });
+    mkdirSync(folder, { recursive: true, mode: 0o700 });
     const probe = path.join(folder, `.bouncy-echo-${process.pid}`);
     writeFileSync(probe, '');
     rmSync(probe);
@@ -157,7 +195,7 @@ export function checkDataFile(file) {
     );
   }
   try {
-    execFileSync('test', ['-w', file]);
+    accessSync(file, constants.W_OK);
   } catch {
     throw new Stop(`Bouncy Echo may not write to ${file}. Give this user the right to write to it.`);
   }

@@ -22,7 +22,7 @@ export async function print(names, make, flags = []) {
     } catch (error) {
       throw new Stop(error.message);
     }
-    ensurePackages();
+    await ensurePackages();
     const { runnerImport } = await import('vite');
     const load = async (file) =>
       (await runnerImport(path.join(ROOT, file), { root: ROOT, configFile: false, logLevel: 'error' })).module;

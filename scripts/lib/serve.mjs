@@ -3,6 +3,7 @@ import { spawn } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
 import net from 'node:net';
 import path from 'node:path';
+import { SERVER } from './front.mjs';
 import { checkDataFile, ensureBuild, ensurePackages, ROOT, say, Stop } from './prepare.mjs';
 
 const HOST = '127.0.0.1';
@@ -16,12 +17,13 @@ const portFree = (port) =>
     probe.listen(port, HOST);
   });
 
-async function answers(address, id) {
+/** What our server says of itself; null where it does not answer yet, or another one does. */
+async function answerOf(address, id) {
   try {
-    const response = await fetch(`${address}/api/health`);
-    return (await response.json()).run === id;
+    const health = await (await fetch(`${address}/api/health`)).json();
+    return health.run === id ? health : null;
   } catch {
-    return false;
+    return null;
   }
 }
 
@@ -32,8 +34,8 @@ export async function serve({ file, demo }) {
   const port = Number(process.env.PORT ?? 3000);
   if (!Number.isInteger(port) || port < 1 || port > 65535)
     throw new Stop(`PORT is "${process.env.PORT}": it should be a number from 1 to 65535.`);
-  ensurePackages();
-  ensureBuild();
+  await ensurePackages();
+  await ensureBuild();
   const full = path.resolve(ROOT, file);
   checkDataFile(full);
   if (!(await portFree(port))) {
@@ -44,12 +46,13 @@ export async function serve({ file, demo }) {
   }
   say(demo ? `Demo data in ${full}` : `Data in ${full}`);
   const id = randomUUID();
-  const server = spawn(process.execPath, ['node_modules/next/dist/bin/next', 'start', '-H', HOST, '-p', String(port)], {
+  const server = spawn(process.execPath, [SERVER], {
     cwd: ROOT,
     stdio: ['ignore', 'pipe', 'inherit'],
     env: {
       ...process.env,
       NODE_ENV: 'production',
+      PORT: String(port),
       NEXT_TELEMETRY_DISABLED: '1',
       BOUNCY_ECHO_DB: full,
       BOUNCY_ECHO_RUN: id,
@@ -60,12 +63,18 @@ export async function serve({ file, demo }) {
   for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));
   server.on('exit', (code) => process.exit(code ?? 0));
   const address = `http://${HOST}:${port}`;
-  for (let i = 0; !(await answers(address, id)); i += 1) {
+  let health = null;
+  for (let i = 0; (health = await answerOf(address, id)) === null; i += 1) {
     if (i > 300) {
       server.kill('SIGTERM');
       throw new Stop('The server did not answer within a minute. The lines above may say why.');
     }
     await new Promise((resolve) => setTimeout(resolve, 200));
+  }
+  if (health.problem) {
+    server.removeAllListeners('exit');
+    server.kill('SIGTERM');
+    throw new Stop(health.problem);
   }
   console.log(`\nBouncy Echo is ready: ${address}\nCtrl+C stops it; every answer is kept.\n`);
 }

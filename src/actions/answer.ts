@@ -28,7 +28,8 @@ export function sentenceOf(error: unknown): string {
 
 const statusOf = (error: unknown): number => {
   if (error instanceof Problem) return error.status;
-  return error instanceof ZodError ? 400 : 500;
+  if (error instanceof ZodError) return 400;
+  return diskSentence(error, databaseFile()) ? 503 : 500;
 };
 
 /** A JSON error for a route handler. */

@@ -6,6 +6,7 @@ import { contentPolicy, sealed } from './headers';
 const hosts = ownHosts('3000');
 const asked = (change: Partial<Asked> = {}): Asked => ({
   method: 'GET',
+  path: '/',
   host: '127.0.0.1:3000',
   origin: null,
   fetchSite: null,
@@ -59,6 +60,10 @@ describe('reads (W3C Fetch Metadata)', () => {
     ['our own page', { fetchSite: 'same-origin', fetchMode: 'cors', fetchDest: 'empty' }],
     ['an address that was typed', { fetchSite: 'none', fetchMode: 'navigate', fetchDest: 'document' }],
     ['a link on another site', { fetchSite: 'cross-site', fetchMode: 'navigate', fetchDest: 'document' }],
+    [
+      'the address of a file that was typed',
+      { path: '/api/everything', fetchSite: 'none', fetchMode: 'navigate', fetchDest: 'document' },
+    ],
     ['a program', {}],
   ])('%s may read', (_, change) => {
     expect(statusOf(change)).toBeUndefined();
@@ -69,6 +74,14 @@ describe('reads (W3C Fetch Metadata)', () => {
     ['another port of this computer', { fetchSite: 'same-site', fetchMode: 'cors', fetchDest: 'empty' }],
     ['a script tag', { fetchSite: 'cross-site', fetchMode: 'no-cors', fetchDest: 'script' }],
     ['a frame', { fetchSite: 'cross-site', fetchMode: 'navigate', fetchDest: 'iframe' }],
+    [
+      'a link to a file',
+      { path: '/api/everything', fetchSite: 'cross-site', fetchMode: 'navigate', fetchDest: 'document' },
+    ],
+    [
+      'the same, written otherwise',
+      { path: '//API/everything', fetchSite: 'same-site', fetchMode: 'navigate', fetchDest: 'document' },
+    ],
   ])('%s of another site may not', (_, change) => {
     expect(statusOf(change)).toBe(403);
     expect(statusOf({ ...change, method: 'HEAD' })).toBe(403);

@@ -9,6 +9,8 @@
 /** What the guard looks at. A header that was not sent is null. */
 export interface Asked {
   readonly method: string;
+  /** The path of the address, without what follows `?`. */
+  readonly path: string;
   /** `Host`, with the port. */
   readonly host: string | null;
   readonly origin: string | null;
@@ -20,7 +22,7 @@ export interface Asked {
 
 /** Why a request is not answered: its status, and a sentence for whoever reads it. */
 export interface Refusal {
-  readonly status: 403 | 421;
+  readonly status: 400 | 403 | 411 | 413 | 421;
   readonly sentence: string;
 }
 
@@ -41,8 +43,12 @@ const FOREIGN: Refusal = {
 export const ownHosts = (port: string): readonly string[] =>
   LOOPBACK_NAMES.map((name) => (port === '80' ? name : `${name}:${port}`));
 
-/** A link on another site may open a page of ours in a window of its own; nothing of theirs can read it there. */
-const opensWindow = ({ fetchMode, fetchDest }: Asked): boolean => fetchMode === 'navigate' && fetchDest === 'document';
+/**
+ * A link on another site may open a page of ours in a window of its own; nothing of theirs can read it there. What is
+ * no page it may not: a link to a download would put a child's file among the downloads.
+ */
+const opensPage = ({ path, fetchMode, fetchDest }: Asked): boolean =>
+  fetchMode === 'navigate' && fetchDest === 'document' && !/^\/+api(\/|$)/i.test(path);
 
 /**
  * Why this request is refused, or null when it may go on. `hosts` as `ownHosts` gives them.
@@ -56,7 +62,7 @@ export function refusalOf(asked: Asked, hosts: readonly string[]): Refusal | nul
     // Of ours means the very host that was asked: localhost and 127.0.0.1 are two origins to a browser.
     return asked.origin?.toLowerCase() === `http://${asked.host.toLowerCase()}` ? null : FOREIGN;
   }
-  if (asked.fetchSite && !OWN_SITES.has(asked.fetchSite) && !opensWindow(asked)) return FOREIGN;
+  if (asked.fetchSite && !OWN_SITES.has(asked.fetchSite) && !opensPage(asked)) return FOREIGN;
   return null;
 }
 

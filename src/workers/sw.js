@@ -41,7 +41,7 @@ const tidy = async () => {
   const cache = await caches.open(PAGES);
   for (const request of await cache.keys()) {
     const kept = await cache.match(request);
-    if (!(Date.now() - Number(kept?.headers.get(KEPT_AT)) < KEPT_MS)) await cache.delete(request);
+    if (!(Math.abs(Date.now() - Number(kept?.headers.get(KEPT_AT))) < KEPT_MS)) await cache.delete(request);
   }
 };
 

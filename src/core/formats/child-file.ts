@@ -15,10 +15,11 @@ import { pebbleSchema, plantSchema } from './schemas';
 import { STATES } from '../progress/rule';
 
 /** Everything that is kept about one child, as an open file. Described in docs/child-file.md. */
-const time = z.iso.datetime();
+/** A year beyond four figures has a sign and six (ECMA-262, 21.4.1.32). */
+const time = z.union([z.iso.datetime(), z.string().regex(/^\+\d{6}-.+Z$/)]);
 export const childFileSchema = z.strictObject({
   format: z.literal('bouncy-echo-child'),
-  version: z.literal(1),
+  version: z.literal(2),
   exportedAt: time,
   child: z.strictObject({
     id: z.uuid(),
@@ -61,7 +62,8 @@ export const childFileSchema = z.strictObject({
       word: z.string(),
       sounds: z.array(z.string()),
       outcome: z.enum(OUTCOMES),
-      standing: z.enum(STANDINGS),
+      /** Null in a session that could not be read. */
+      standing: z.enum(STANDINGS).nullable(),
       slip: z.enum(SLIPS).nullable(),
       said: z.string().nullable(),
       heard: z.string().nullable(),
@@ -75,8 +77,10 @@ export const childFileSchema = z.strictObject({
       pebbles: z.array(pebbleSchema).default([]),
       markedBy: z.string().nullable(),
       at: time,
-      /** Stands; was corrected, undone or overtaken; or was marked by a second pair of ears. */
-      stands: z.enum(['stands', 'replaced', 'second']),
+      /** What the device’s clock said, where it was far ahead. */
+      deviceAt: time.nullable(),
+      /** Stands; was corrected, undone or overtaken; was marked by a second pair of ears; or is not known. */
+      stands: z.enum(['stands', 'replaced', 'second', 'not-read']),
     }),
   ),
   /** Turns of other children this child asked, in pairs; and steps of sessions that name this child. */
@@ -85,7 +89,12 @@ export const childFileSchema = z.strictObject({
 });
 export type ChildFile = z.infer<typeof childFileSchema>;
 
-const STANDS_WORDS = { stands: 'yes', second: 'second pair of ears', replaced: 'no' } as const;
+const STANDS_WORDS = {
+  stands: 'yes',
+  second: 'second pair of ears',
+  replaced: 'no',
+  'not-read': 'not known',
+} as const;
 
 const CHILD_COLUMNS = [
   'child',
@@ -123,7 +132,7 @@ export function childCsv({ child, answers }: ChildFile): string {
     a.word,
     a.sounds.join(' '),
     OUTCOME_WORDS[a.outcome],
-    STANDING_WORDS[a.standing],
+    a.standing ? STANDING_WORDS[a.standing] : '',
     a.slip ? SLIP_WORDS[a.slip] : '',
     a.said ?? '',
     a.heard ?? '',

@@ -22,13 +22,16 @@ import { schemas as say } from './text';
 
 /** Every shape that comes in through a door, in one place. */
 
-export const idSchema = z.uuid(say.idBouncyEcho);
+/** An id as a device makes it; one in capitals is the same id. */
+export const idSchema = z.uuid(say.idBouncyEcho).toLowerCase();
+/** The last moment there is a date for (ECMA-262, 21.4.1.1). */
+const LAST_MOMENT = 8.64e15;
 const word = z.string().min(1).max(40);
 /** The key of an item. */
 export const itemKey = z.string().min(1).max(KEY_LIMIT);
 const round = z.int().min(0).max(9);
 const turn = z.int().min(0).max(9_999);
-const stamp = { id: idSchema, at: z.int().min(0) };
+const stamp = { id: idSchema, at: z.int().min(0).max(LAST_MOMENT) };
 
 /** A game that any set of words can be played with. */
 const setTask = z.enum(SET_TASKS);
@@ -92,8 +95,13 @@ const entrySchema = z.discriminatedUnion('kind', [
   z.strictObject({ ...stamp, kind: z.literal('reopen') }),
 ]) satisfies z.ZodType<Entry>;
 
+/** Entries in one request at most. */
+const ENTRIES = 200;
 /** What the Play screen sends: its outbox, in order, and how many entries of the server it has. */
-export const logBodySchema = z.strictObject({ entries: z.array(entrySchema).max(500), has: z.int().min(0).optional() });
+export const logBodySchema = z.strictObject({
+  entries: z.array(entrySchema).max(ENTRIES),
+  has: z.int().min(0).optional(),
+});
 
 /** A name as typed: outer space goes, inner space is single, and no control or direction marks stay in it. */
 export const nameSchema = z
@@ -305,9 +313,12 @@ export const reason = (error: z.ZodError): string => {
   return issue?.path.length ? say.missingShould(issue.path.join('.')) : say.fit;
 };
 
-/** The first thing wrong and where, in words. Example: `explain(error) // 'A name needs at least one letter.'`. */
+/**
+ * The first thing wrong and where, in words. Example: `explain(error) // 'A name needs at least one letter.'`. The
+ * library's own words never reach people.
+ */
 export const explain = (error: z.ZodError): string => {
   const issue = error.issues[0];
   const where = issue?.path.length ? say.at(issue.path.join('.')) : '';
-  return `${issue?.message ?? say.fit}${where}`;
+  return `${issue && isSentence(issue.message) ? issue.message : say.fit}${where}`;
 };

@@ -1,4 +1,5 @@
 import type { Help, Outcome, Slip } from '../answers/outcome';
+import { AHEAD_MS, timeOf } from './stamps';
 import { log as say } from './text';
 
 /**
@@ -128,12 +129,38 @@ export const ROUND_STRIDE = 1_000;
 export const roundOf = (turn: number): number => Math.floor(turn / ROUND_STRIDE);
 export const turnInRound = (turn: number): number => turn % ROUND_STRIDE;
 
+/** Milliseconds as the first two groups of a UUID v7. */
+const clockPart = (at: number): string => {
+  const hex = at.toString(16).padStart(12, '0');
+  return `${hex.slice(0, 8)}-${hex.slice(8)}`;
+};
+
 /**
- * Logs of one session made one: each id once, in the order of their ids.
+ * Where an entry belongs in its log, as text that sorts: its id, for ids sort by time. The id of a clock that was far
+ * ahead counts from the time that the server gave its entry, so that it does not stand at the end of the log for ever.
+ * Example: for an entry of today with an id of 2029, the id with today's time in it.
+ */
+export const placeOf = ({ id, at }: Stamp): string =>
+  timeOf(id) > at + AHEAD_MS ? clockPart(at) + id.slice(clockPart(at).length) : id;
+
+/** Entries in the order of their places. */
+export function inLogOrder(entries: readonly Entry[]): Entry[] {
+  const places = new Map(entries.map((entry) => [entry, placeOf(entry)]));
+  const of = (entry: Entry): string => places.get(entry) ?? entry.id;
+  return [...entries].sort((a, b) => (of(a) < of(b) ? -1 : 1));
+}
+
+/**
+ * Logs of one session made one: each id once, in the order of their places. Where two say otherwise of an entry, the
+ * later log is right: the server has put its time right.
  * @param first in that order already; it comes back itself where the others add nothing, so that nothing is drawn again
  */
 export function mergeLogs(first: readonly Entry[], ...others: readonly (readonly Entry[])[]): readonly Entry[] {
-  const byId = new Map([...first, ...others.flat()].map((entry) => [entry.id, entry]));
-  if (byId.size === first.length) return first;
-  return [...byId.values()].sort((a, b) => (a.id < b.id ? -1 : 1));
+  const byId = new Map(first.map((entry) => [entry.id, entry]));
+  let same = true;
+  for (const entry of others.flat()) {
+    same &&= byId.get(entry.id)?.at === entry.at;
+    byId.set(entry.id, entry);
+  }
+  return same ? first : inLogOrder([...byId.values()]);
 }

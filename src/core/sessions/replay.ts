@@ -1,4 +1,4 @@
-import { ROUND_STRIDE, roundOf, type AnswerEntry, type Entry } from './log';
+import { placeOf, ROUND_STRIDE, roundOf, type AnswerEntry, type Entry } from './log';
 import { KIND_STOP, notManaged } from '../answers/outcome';
 import { hasWordOf } from '../games/spec';
 import { askedNext, type FindPlan } from './find';
@@ -136,10 +136,10 @@ interface Reading {
 }
 
 /** Who joins in, or comes back, goes on where those are who had the fewest turns. */
-function joinIn(r: Reading, childId: string, entryId: string): void {
+function joinIn(r: Reading, childId: string, place: string): void {
   const turnsOf = (of: string): number => {
     const had = [...r.standing.values()].filter(
-      (a) => a.id < entryId && a.childId === of && a.outcome !== 'does-not-count',
+      (a) => placeOf(a) < place && a.childId === of && a.outcome !== 'does-not-count',
     );
     return had.length + (r.ahead.get(of) ?? 0);
   };
@@ -192,16 +192,18 @@ const READERS: Readers = {
     const word = r.override?.turn === turn ? r.override.word : undefined;
     r.override = { turn, childId, ...(word ? { word } : {}) };
   },
-  away: (r, { childId, away, id }) => {
+  away: (r, entry) => {
+    const { childId, away } = entry;
     if (away) {
       r.away.add(childId);
       if (r.override?.childId === childId) r.override = null;
-    } else if (r.away.delete(childId)) joinIn(r, childId, id);
+    } else if (r.away.delete(childId)) joinIn(r, childId, placeOf(entry));
   },
-  arrive: (r, { childId, id }) => {
+  arrive: (r, entry) => {
+    const { childId } = entry;
     // A page loaded after they came has them in its plan already.
     if (!r.children.includes(childId)) r.children.push(childId);
-    joinIn(r, childId, id);
+    joinIn(r, childId, placeOf(entry));
   },
   ease: (r, { turn, childId, word }) => {
     r.override = { turn, childId, word };

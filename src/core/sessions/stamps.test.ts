@@ -45,7 +45,12 @@ describe('ids and times', () => {
     expect(right.make(NOON - HOUR + 6_000).id > first).toBe(true);
     // Even before it has heard the time, what it has seen it does not sort before.
     const slow = makeStamps(0, idOf);
-    slow.seen(first);
-    expect(slow.make(NOON - HOUR).id > first).toBe(true);
+    slow.seen(first, NOON - 60_000);
+    expect(slow.make(NOON - 60_000).id > first).toBe(true);
+  });
+  test('a device years ahead is not followed by one whose clock is right', () => {
+    const [wild, right] = [makeStamps(0, idOf), makeStamps(0, idOf)];
+    right.seen(wild.make(NOON + 3 * 365 * 24 * HOUR).id, NOON);
+    expect(right.make(NOON + 1_000).at).toBe(NOON + 1_000);
   });
 });

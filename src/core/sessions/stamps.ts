@@ -7,8 +7,11 @@
 export interface Stamps {
   /** A new id and the time it stands for, from the device's clock now. */
   readonly make: (deviceNow: number) => { readonly id: string; readonly at: number };
-  /** Another entry was seen: nothing made from now on sorts before it. */
-  readonly seen: (id: string) => void;
+  /**
+   * Another entry was seen, at this place of the log: nothing made from now on sorts before it. One that is far ahead
+   * of the time is of a wrong clock, and is not followed.
+   */
+  readonly seen: (place: string, deviceNow: number) => void;
   /** The server said what time it is, while the device's clock showed `sentAt` and then `gotAt`. */
   readonly serverSaid: (serverNow: number, sentAt: number, gotAt: number) => void;
   readonly offset: () => number;
@@ -16,6 +19,8 @@ export interface Stamps {
 
 /** A difference this small is the way of the network, not of a clock. */
 const ALIKE_MS = 2_000;
+/** A clock further ahead of the time than this is wrong, in milliseconds. */
+export const AHEAD_MS = 300_000;
 
 /** Milliseconds in a UUID v7. Example: `timeOf('01900000-0000-7000-8000-000000000001') // 1717986918400`. */
 export const timeOf = (id: string): number => Number.parseInt(id.replaceAll('-', '').slice(0, 12), 16);
@@ -35,8 +40,9 @@ export function makeStamps(offset: number, idOf: (msecs: number, seq: number) =>
       else seq += 1;
       return { id: idOf(last, seq), at: last };
     },
-    seen: (id) => {
-      const at = timeOf(id);
+    seen: (place, deviceNow) => {
+      const at = timeOf(place);
+      if (at > deviceNow + behind + AHEAD_MS) return;
       // Its place among those of the same millisecond is not known: the next begins after it.
       if (at >= last) [last, seq] = [at + 1, 0];
     },

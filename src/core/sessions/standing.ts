@@ -1,5 +1,5 @@
 import type { Standing } from '../answers/outcome';
-import { roundOf, type AnswerEntry, type Entry } from './log';
+import { placeOf, roundOf, type AnswerEntry, type Entry } from './log';
 
 export interface Stands {
   /** The answer that stands for each turn. */
@@ -73,19 +73,20 @@ function besideIn(left: readonly AnswerEntry[]): Set<string> {
   return new Set(latest.values());
 }
 
-/** What each item was said as before an answer: who said it first, by round and item. */
+/** Where in the log each item was said first, by round and item. */
 type Shown = ReadonlyMap<string, string>;
-const place = (turn: number, word: string): string => `${roundOf(turn)} ${word}`;
+const itemOf = (turn: number, word: string): string => `${roundOf(turn)} ${word}`;
 
-/** When each item was first said by the adult or by everyone, as the id of that entry. */
+/** When each item was first said by the adult or by everyone, as the place of that entry. */
 function shownIn(log: readonly Entry[], chorus: readonly string[]): Shown {
   const shown = new Map<string, string>();
-  const note = (turn: number, word: string, id: string): void => {
-    const before = shown.get(place(turn, word));
-    if (before === undefined || id < before) shown.set(place(turn, word), id);
-  };
   const together = new Set(chorus);
-  for (const e of log) if (e.kind === 'said' || (e.kind === 'answer' && together.has(e.id))) note(e.turn, e.word, e.id);
+  for (const e of log) {
+    if (e.kind !== 'said' && !(e.kind === 'answer' && together.has(e.id))) continue;
+    const [item, place] = [itemOf(e.turn, e.word), placeOf(e)];
+    const before = shown.get(item);
+    if (before === undefined || place < before) shown.set(item, place);
+  }
   return shown;
 }
 
@@ -97,7 +98,7 @@ function standingOf(answer: AnswerEntry, asked: string, round: RoundRan | undefi
   if (answer.childId === null || answer.differs) return 'in-chorus';
   if (round?.way === 'check') return 'check-in';
   if (answer.word === round?.model) return 'after-a-model';
-  const first = shown.get(place(answer.turn, answer.word));
+  const first = shown.get(itemOf(answer.turn, answer.word));
   return first !== undefined && first < asked ? 'after-a-model' : 'fresh';
 }
 
@@ -131,7 +132,7 @@ export function readAnswers(log: readonly Entry[], rounds: readonly RoundRan[]):
     return {
       answer,
       fate: fateOf(answer),
-      standing: standingOf(answer, first.id, rounds[roundOf(answer.turn)], shown),
+      standing: standingOf(answer, placeOf(first), rounds[roundOf(answer.turn)], shown),
       askedAt: first.at,
     };
   });

@@ -12,11 +12,14 @@ import { answersThat, type KeptAnswer } from '../answers/answers';
 import { hearingOfAny } from '../answers/hearing';
 import type { AnswerRow, LogRow } from '../storage/models';
 import { Problem } from '../storage/problems';
+import { unread } from '../record/rebuild-queue';
 import { checkId, readOwnWay } from '../record/session-record';
 import { sure } from '../../core/sure';
 import { childFile as say } from './text';
 
-const iso = (at: number): string => new Date(at).toISOString();
+/** The last moment there is a date for: an older file may hold a later one (ECMA-262, 21.4.1.1). */
+const LAST = 8.64e15;
+const iso = (at: number): string => new Date(Math.min(at, LAST)).toISOString();
 
 /** A slip that is open, as the file has it. */
 const notSettled = ({ key, times, verdict, lastAt }: OpenSlip): ChildFile['notSettled'][number] => ({
@@ -46,15 +49,18 @@ export async function childFile(childId: string, now = Date.now()): Promise<Chil
   ]);
   // Read after the answers are, so that each of them is in it.
   const readings = new Map((await answersThat({ children: [childId], fates: FATES })).map((r) => [r.id, r]));
-  if (answers.some((a) => !readings.has(a.id))) throw new Problem(say.someEarlierSessions, 503);
+  const failed = await unread();
+  // What is still being read will be there in a moment; what cannot be read is given out as it was marked.
+  if (answers.some((a) => !readings.has(a.id) && !failed.has(a.session_id)))
+    throw new Problem(say.someEarlierSessions, 503);
   const heardAs = await hearingOfAny();
-  const heardOf = (answer: KeptAnswer): string | null => {
-    const heard = heardAs(answer);
+  const heardOf = (answer: KeptAnswer | undefined): string | null => {
+    const heard = answer ? heardAs(answer) : null;
     return heard && heardText(heard);
   };
   return childFileSchema.parse({
     format: 'bouncy-echo-child',
-    version: 1,
+    version: 2,
     exportedAt: iso(now),
     child: {
       id: child.id,
@@ -88,10 +94,10 @@ export async function childFile(childId: string, now = Date.now()): Promise<Chil
       word: a.word,
       sounds: a.sounds ? a.sounds.split(' ') : [],
       outcome: a.outcome,
-      standing: sure(readings.get(a.id)).standing,
+      standing: readings.get(a.id)?.standing ?? null,
       slip: a.slip,
       said: a.said,
-      heard: heardOf(sure(readings.get(a.id))),
+      heard: heardOf(readings.get(a.id)),
       missed: JSON.parse(a.missed) as number[],
       helps: JSON.parse(a.helps) as string[],
       note: a.note,
@@ -101,12 +107,17 @@ export async function childFile(childId: string, now = Date.now()): Promise<Chil
       pebbles: a.pebbles === null ? [] : (JSON.parse(a.pebbles) as ChildFile['answers'][number]['pebbles']),
       markedBy: a.marked_by,
       at: iso(a.at),
-      stands: STANDS_AS[sure(readings.get(a.id)).fate],
+      stands: standsAs(readings.get(a.id)?.fate),
+      deviceAt: a.device_at === null ? null : iso(a.device_at),
     })),
     asked: asked.map((a) => ({ session: a.session_id, answer: a.id, at: iso(a.at) })),
     steps: steps.map((s) => ({ session: s.session_id, kind: s.kind, at: iso(s.at) })),
   });
 }
+
+/** What became of an answer; it is not known in a session that could not be read. */
+const standsAs = (fate: Fate | undefined): ChildFile['answers'][number]['stands'] =>
+  fate === undefined ? 'not-read' : STANDS_AS[fate];
 
 /** The file’s words for what became of an answer. */
 const STANDS_AS: Readonly<Record<Fate, ChildFile['answers'][number]['stands']>> = {

@@ -21,10 +21,12 @@ import { replay, type SessionState } from '../../core/sessions/replay';
 import { makeRound, planInParts, SHAPES, titleOf } from '../../core/sessions/shapes';
 import { setSizeFor } from '../../core/sessions/turns';
 import { storedRound, type StoredRound } from '../../core/sessions/stored-round';
-import { appendLog } from '../record/append-log';
+import { putLog } from '../record/append-log';
+import { lookup } from '../record/fault';
+import { rebuildSoon } from '../record/rebuild-queue';
 import { preparedBank } from '../words/bank';
 import { database } from '../storage/database';
-import type { PlanRow } from '../storage/models';
+import type { ChildRow, GroupRow, PlanRow, PropRow, SessionRow, TaughtSoundRow, WordSetRow } from '../storage/models';
 import { inTurns, otherTurns } from '../storage/other-turns';
 import { replayPlan } from '../record/session-record';
 import { givePlants } from '../../core/sessions/plants';
@@ -98,9 +100,69 @@ const idsFrom =
       random: Uint8Array.from({ length: 16 }, () => Math.floor(random() * 256)),
     });
 
+/** A session of the demo, ready to be written. */
+interface Played {
+  readonly row: SessionRow;
+  readonly childIds: readonly string[];
+  readonly log: readonly Entry[];
+}
+
+/** All that the demo puts into an empty file. */
+interface Made {
+  readonly groups: readonly GroupRow[];
+  readonly children: readonly ChildRow[];
+  readonly sessions: readonly Played[];
+  readonly sets: readonly WordSetRow[];
+  readonly props: readonly PropRow[];
+  readonly taught: readonly TaughtSoundRow[];
+  readonly plans: readonly PlanRow[];
+}
+
+type Scenario = z.infer<typeof scenarioSchema>;
+type ChildIn = Scenario['groups'][number]['children'][number] & { readonly id: string };
+
+/** Works the whole demo out, and writes nothing. */
+async function made(scenario: Scenario, now: number, seed: number): Promise<Made> {
+  const random = seeded(seed);
+  const newId = idsFrom(random);
+  const start = now - 24 * DAY_MS;
+  const groups: GroupRow[] = [];
+  const children: ChildRow[] = [];
+  const sessions: Played[] = [];
+  for (const [position, { name, ageBand, ...group }] of scenario.groups.entries()) {
+    const groupId = newId(start);
+    const inIt = group.children.map((child) => ({ ...child, id: newId(start) }));
+    groups.push({ id: groupId, name, position, created_at: start, age_band: ageBand });
+    children.push(...childRows(groupId, inIt, { start, now }));
+    const checked = new Map<string, Set<string>>();
+    for (const [number, planned] of scenario.plan.entries()) {
+      const at = carpetTime(now, planned.schoolDaysAgo, position);
+      sessions.push(await playDemo({ groupId, children: inIt, ...planned, at, number, random, newId, checked }));
+    }
+  }
+  const words = wordRows(scenario, groups, start, newId);
+  return { groups, children, sessions, ...words, plans: await planRows(scenario, groups, start, newId) };
+}
+
+const childRows = (group: string, children: readonly ChildIn[], at: { start: number; now: number }): ChildRow[] => {
+  const plants = givePlants(children.map(() => null));
+  return children.map((c, i) => ({
+    id: c.id,
+    group_id: group,
+    name: c.name,
+    position: i,
+    away_on: c.awayToday ? format(at.now, 'yyyy-MM-dd') : null,
+    created_at: at.start,
+    own_way: JSON.stringify({ ...NO_OWN_WAY, ...c.ownWay }),
+    plant: plants[i] ?? null,
+    archived_at: null,
+    own_id: null,
+  }));
+};
+
 /**
- * Fills an empty database with the allotment nursery: two groups and three weeks of sessions before `now`.
- * Does nothing where groups are there already. The same seed and time make the same data.
+ * Fills an empty database with the allotment nursery: two groups and three weeks of sessions before `now`, all of it or
+ * nothing. Does nothing where groups are there already. The same seed and time make the same data.
  */
 export async function seedDemo(now: number, seed = 2026): Promise<boolean> {
   const { models, write } = await database();
@@ -108,99 +170,67 @@ export async function seedDemo(now: number, seed = 2026): Promise<boolean> {
   const scenario = scenarioSchema.parse(
     JSON.parse(readFileSync(path.join(process.cwd(), 'lexicon', 'demo.json'), 'utf8')),
   );
-  const random = seeded(seed);
-  const newId = idsFrom(random);
-  const start = now - 24 * DAY_MS;
-  for (const [position, group] of scenario.groups.entries()) {
-    const groupId = newId(start);
-    const children = group.children.map((child) => ({ ...child, id: newId(start) }));
-    const plants = givePlants(children.map(() => null));
-    await write(async (transaction) => {
-      const { name, ageBand } = group;
-      await models.groups.create(
-        { id: groupId, name, position, created_at: start, age_band: ageBand },
-        { transaction },
+  const demo = await made(scenario, now, seed);
+  const find = await lookup();
+  await write(async (transaction) => {
+    const all = { transaction };
+    await models.groups.bulkCreate([...demo.groups], all);
+    await models.children.bulkCreate([...demo.children], all);
+    for (const { row, childIds, log } of demo.sessions) {
+      await models.sessions.create(row, all);
+      await models.sessionChildren.bulkCreate(
+        childIds.map((child, position) => ({ session_id: row.id, child_id: child, position })),
+        all,
       );
-      await models.children.bulkCreate(
-        children.map((c, i) => ({
-          id: c.id,
-          group_id: groupId,
-          name: c.name,
-          position: i,
-          away_on: c.awayToday ? format(now, 'yyyy-MM-dd') : null,
-          created_at: start,
-          own_way: JSON.stringify({ ...NO_OWN_WAY, ...c.ownWay }),
-          plant: plants[i] ?? null,
-          archived_at: null,
-          own_id: null,
-        })),
-        { transaction },
-      );
-    });
-    const checked = new Map<string, Set<string>>();
-    for (const [number, planned] of scenario.plan.entries()) {
-      const at = carpetTime(now, planned.schoolDaysAgo, position);
-      await playDemo({ groupId, children, ...planned, at, number, random, newId, checked });
+      await putLog(row.id, log, find, transaction);
     }
-  }
-  await seedWords(scenario, start, newId);
-  await seedPlans(scenario, start, newId);
+    await models.wordSets.bulkCreate([...demo.sets], all);
+    await models.props.bulkCreate([...demo.props], all);
+    await models.taughtSounds.bulkCreate([...demo.taught], all);
+    await models.plans.bulkCreate([...demo.plans], all);
+  });
+  for (const { row } of demo.sessions) await rebuildSoon(row.id);
   return true;
 }
 
 /** Saved sets, things on the shelf, and the sounds each group has been taught. */
-async function seedWords(
-  { sets, props, taught }: z.infer<typeof scenarioSchema>,
+const wordRows = (
+  { sets, props, taught }: Scenario,
+  groups: readonly GroupRow[],
   at: number,
   newId: Ids,
-): Promise<void> {
-  const { models, write } = await database();
-  await write(async (transaction) => {
-    await models.wordSets.bulkCreate(
-      sets.map(({ name, words }, i) => ({
-        id: newId(at + i),
-        name,
-        words: JSON.stringify(words),
-        created_at: at + i,
-        updated_at: at + i,
-      })),
-      { transaction },
-    );
-    await models.props.bulkCreate(
-      props.map((word) => ({ word, owned_at: at })),
-      { transaction },
-    );
-    for (const group of await models.groups.findAll({ transaction })) {
-      const { id, name } = group.get();
-      await models.taughtSounds.bulkCreate(
-        (taught[name] ?? []).map((sound) => ({ group_id: id, sound })),
-        { transaction },
-      );
-    }
-  });
-}
+): Pick<Made, 'sets' | 'props' | 'taught'> => ({
+  sets: sets.map(({ name, words }, i) => ({
+    id: newId(at + i),
+    name,
+    words: JSON.stringify(words),
+    created_at: at + i,
+    updated_at: at + i,
+  })),
+  props: props.map((word) => ({ word, owned_at: at })),
+  taught: groups.flatMap(({ id, name }) => (taught[name] ?? []).map((sound) => ({ group_id: id, sound }))),
+});
 
 /** Plans kept for later, for each group. */
-async function seedPlans({ plans }: z.infer<typeof scenarioSchema>, at: number, newId: Ids): Promise<void> {
-  const { models, write } = await database();
+async function planRows({ plans }: Scenario, groups: readonly GroupRow[], at: number, newId: Ids): Promise<PlanRow[]> {
   const material = await preparedBank(DEFAULT_ACCENT, PRESETS.default);
-  const groups = new Map((await models.groups.findAll()).map((g) => [g.get().name, g.get().id]));
+  const idOf = new Map(groups.map((g) => [g.name, g.id]));
   const rows: PlanRow[] = [];
   for (const [i, { group, title, ...wish }] of plans.entries()) {
     const paceOf = (task: string): number => taskOf(task).secondsPerTurn;
-    const made = await inTurns(planInParts(material, { ...wish, children: 5, seed: i + 1, paceOf }));
+    const plan = await inTurns(planInParts(material, { ...wish, children: 5, seed: i + 1, paceOf }));
     rows.push({
       id: newId(at + i),
-      group_id: sure(groups.get(group)),
+      group_id: sure(idOf.get(group)),
       title,
-      body: JSON.stringify({ ...made, title }),
+      body: JSON.stringify({ ...plan, title }),
       kept: 1,
       planned_for: null,
       created_at: at + i,
       updated_at: at + i,
     });
   }
-  await write((transaction) => models.plans.bulkCreate(rows, { transaction }));
+  return rows;
 }
 
 /** The session with two adults, by its place in the plan. */
@@ -229,38 +259,27 @@ interface DemoSession {
   readonly newId: Ids;
 }
 
-/** Writes the session itself, without an answer yet. */
-async function openSession(
+/** The session itself, without an answer yet. */
+function sessionRow(
   { groupId, rounds: wished, at }: DemoSession,
   id: string,
   rounds: readonly StoredRound[],
-  childIds: readonly string[],
-): Promise<void> {
-  const { models, write } = await database();
-  const material = await preparedBank(DEFAULT_ACCENT, PRESETS.default);
+  material: Material,
+): SessionRow {
   const { task, step } = sure(wished[0]);
-  await write(async (transaction) => {
-    await models.sessions.create(
-      {
-        id,
-        group_id: groupId,
-        title: titleOf({ shape: 'focus', task, step, count: 3, sound: undefined }, material),
-        letters: 0,
-        rounds: JSON.stringify(rounds),
-        accent: DEFAULT_ACCENT,
-        conventions: JSON.stringify(PRESETS.default),
-        started_at: at,
-        finished_at: null,
-        stale: 0,
-        paper: null,
-      },
-      { transaction },
-    );
-    await models.sessionChildren.bulkCreate(
-      childIds.map((child, position) => ({ session_id: id, child_id: child, position })),
-      { transaction },
-    );
-  });
+  return {
+    id,
+    group_id: groupId,
+    title: titleOf({ shape: 'focus', task, step, count: 3, sound: undefined }, material),
+    letters: 0,
+    rounds: JSON.stringify(rounds),
+    accent: DEFAULT_ACCENT,
+    conventions: JSON.stringify(PRESETS.default),
+    started_at: at,
+    finished_at: null,
+    stale: 0,
+    paper: null,
+  };
 }
 
 type Stamp = (seconds: number) => { id: string; at: number };
@@ -351,7 +370,7 @@ function marksAs(
 }
 
 /** Plays a session from its first word to its last, each child as their profile does. */
-async function playDemo(session: DemoSession): Promise<void> {
+async function playDemo(session: DemoSession): Promise<Played> {
   const { children, rounds: wished, at, number, random, newId } = session;
   const material = await preparedBank(DEFAULT_ACCENT, PRESETS.default);
   // Now and then somebody is away.
@@ -365,8 +384,6 @@ async function playDemo(session: DemoSession): Promise<void> {
   }
   const id = newId(at);
   const childIds = here.map((c) => c.id);
-  await openSession(session, id, rounds, childIds);
-
   const plan = replayPlan({ rounds, childIds });
   const log: Entry[] = [];
   let clock = at;
@@ -388,5 +405,5 @@ async function playDemo(session: DemoSession): Promise<void> {
     }
   }
   log.push({ kind: 'finish', ...stamp(5) });
-  await appendLog(id, log);
+  return { row: sessionRow(session, id, rounds, material), childIds, log };
 }

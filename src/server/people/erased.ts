@@ -5,15 +5,30 @@ import { rows } from '../storage/rows';
 /** A device that was not seen for so long has nothing left: its kept pages end long before. */
 const REMEMBERED_MS = 400 * 86_400_000;
 
+/** A device keeps the page of a session for a week, and marks of it may come for two. */
+const KEPT_ON_DEVICES_MS = 14 * 86_400_000;
+
 /**
- * Notes that every session of a group may be kept somewhere with a name that is erased now: a page of Play holds the
- * names of the whole group. To be done before anything is erased.
+ * Notes that some sessions may be kept somewhere with a name that is erased now: those the children sat in, whichever
+ * group they were in then; all of their group, whose pages hold the names of everyone in it; and all of late, since a
+ * child who was moved is named on the pages of the group they came from. To be done before anything is erased.
  */
-export async function rememberErased(groupId: string, transaction: Transaction, now = Date.now()): Promise<void> {
+export async function rememberErased(
+  groupId: string,
+  children: readonly string[],
+  transaction: Transaction,
+  now = Date.now(),
+): Promise<void> {
   const { sequelize } = await database();
-  const of = { replacements: { groupId, now, old: now - REMEMBERED_MS }, transaction };
+  const late = now - KEPT_ON_DEVICES_MS;
+  const of = {
+    replacements: { groupId, children: ['', ...children], now, old: now - REMEMBERED_MS, late },
+    transaction,
+  };
   await sequelize.query(
-    `INSERT INTO erased (session_id, erased_at) SELECT id, :now FROM sessions WHERE group_id = :groupId
+    `INSERT INTO erased (session_id, erased_at)
+     SELECT id, :now FROM sessions WHERE group_id = :groupId OR started_at > :late
+       OR id IN (SELECT session_id FROM session_children WHERE child_id IN (:children))
      ON CONFLICT (session_id) DO UPDATE SET erased_at = :now`,
     of,
   );

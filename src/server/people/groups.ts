@@ -12,6 +12,7 @@ import { rememberErased } from './erased';
 import { keepForOthers } from './moves';
 import { putChildren, putGroup } from './rows';
 import { Problem } from '../storage/problems';
+import { forgetArrived } from '../record/arrivals';
 import { readOwnWay } from '../record/session-record';
 import { groups as say } from './text';
 
@@ -180,12 +181,12 @@ export async function eraseChild(childId: string): Promise<void> {
   const id = idOf(childId);
   await write(async (transaction) => {
     const child = await models.children.findByPk(id, { attributes: ['group_id'], transaction });
-    if (child) await rememberErased(child.get().group_id, transaction);
+    if (child) await rememberErased(child.get().group_id, [id], transaction);
     await forgetSteps(id, transaction);
     await models.children.destroy({ where: { id }, transaction });
     transaction.afterCommit(() => remembered.letGo([id]));
   });
-  await foldIn();
+  await wipe();
 }
 
 export async function renameGroup(groupId: string, name: string): Promise<void> {
@@ -215,17 +216,26 @@ export async function eraseGroup(groupId: string): Promise<void> {
   await write(async (transaction) => {
     const children = await models.children.findAll({ ...of, attributes: ['id'], transaction });
     transaction.afterCommit(() => remembered.letGo(children.map((c) => c.get().id)));
-    await rememberErased(groupId, transaction);
+    await rememberErased(
+      groupId,
+      children.map((c) => c.get().id),
+      transaction,
+    );
     await keepForOthers(groupId, transaction);
     for (const child of children) await forgetSteps(child.get().id, transaction);
     await models.sessions.destroy({ ...of, transaction });
     await models.children.destroy({ ...of, transaction });
     await models.groups.destroy({ where: { id: groupId }, transaction });
   });
-  await foldIn();
+  await wipe();
 }
 
-/** Folds the write-ahead log into the file, so that what was erased does not stay beside it. */
-async function foldIn(): Promise<void> {
-  await (await database()).sequelize.query('PRAGMA wal_checkpoint(TRUNCATE)');
+/**
+ * Lets nothing of what was erased stay beside the file or in memory. Throws a Problem that says what to do where
+ * somebody was reading so long that it does: it is erased all the same.
+ */
+async function wipe(): Promise<void> {
+  const db = await database();
+  forgetArrived(db);
+  if (!(await db.foldIn())) throw new Problem(say.tracesLeft, 503);
 }

@@ -1,11 +1,12 @@
 import type { Transaction } from 'sequelize';
 import { realise, type Entry as BankEntry } from '../../core/lexicon/entry';
 import { OWN_NAME, readKey } from '../../core/games/spec';
-import { roundOf, type Entry } from '../../core/sessions/log';
+import { roundOf, turnInRound, type Entry } from '../../core/sessions/log';
+import { mostTurns } from '../../core/sessions/most-turns';
 import { isStory, shippedEntry } from '../words/bank';
 import { ownEntries } from '../words/own-entries';
 import { database } from '../storage/database';
-import type { PlannedSession } from './session-record';
+import { sessionLog, type OpenSession, type PlannedSession } from './session-record';
 import { fault as say } from './text';
 
 /** The entry of a word: shipped, or the setting's own, removed or not: an answer is never lost for want of its word. */
@@ -40,18 +41,40 @@ const readable = (key: string, find: Lookup): boolean => {
 
 /** What an entry is held against: the session, what its log has, the words, and who is there. */
 export interface Surroundings {
-  readonly session: PlannedSession;
-  /** Ids of the log; what is taken in is added. */
+  readonly session: OpenSession;
+  /** Of the ids asked about, those in the log; what is taken in is added. */
   readonly known: Set<string>;
   readonly find: Lookup;
   /** Children of the session; who arrives is added. */
   readonly here: Set<string>;
   /** Children of its group, where somebody arrives. */
   readonly inGroup: ReadonlySet<string>;
+  /** Those named who are in the file no more. */
+  readonly erased: ReadonlySet<string>;
+  /** What a session that is over may still be given; null where that is not asked. */
+  readonly late: Late | null;
+}
+
+/** What a session that is over may still be given. */
+interface Late {
+  /** It ended so long ago that nothing more is taken. */
+  readonly over: boolean;
+  /** Turns of each round at most, as far as the log tells. */
+  readonly turns: readonly number[];
+}
+
+/** Marks that come after the end are taken for two weeks: a device may have been away for that long. */
+const LATE_MS = 14 * 86_400_000;
+
+/** The children an entry speaks of. */
+function namedIn(entry: Entry): string[] {
+  const child = 'childId' in entry ? entry.childId : null;
+  const partner = 'partnerId' in entry ? entry.partnerId : null;
+  return [child, partner].filter((id): id is string => Boolean(id));
 }
 
 /** The children of the group, where one of the entries brings somebody late. */
-export async function whoMayCome(
+async function whoMayCome(
   session: PlannedSession,
   entries: readonly Entry[],
   transaction: Transaction,
@@ -66,22 +89,88 @@ export async function whoMayCome(
   return new Set(children.map((c) => c.get().id));
 }
 
-/** The children an entry speaks of. */
-function namedIn(entry: Entry): string[] {
-  const child = 'childId' in entry ? entry.childId : null;
-  const partner = 'partnerId' in entry ? entry.partnerId : null;
-  return [child, partner].filter((id): id is string => Boolean(id));
+/** Those of some children who are in the file no more. */
+async function erasedOf(ids: readonly string[], transaction: Transaction): Promise<ReadonlySet<string>> {
+  if (!ids.length) return new Set();
+  const { models } = await database();
+  const there = await models.children.findAll({ where: { id: [...ids] }, attributes: ['id'], transaction });
+  const left = new Set(there.map((c) => c.get().id));
+  return new Set(ids.filter((id) => !left.has(id)));
 }
 
-/** Why an entry cannot be kept, or undefined where it can. */
-export function fault(entry: Entry, { session, known, find, here, inGroup }: Surroundings): string | undefined {
+/** What a session that is over may still be given; null while it is being played. */
+async function lateIn(
+  session: OpenSession,
+  entries: readonly Entry[],
+  now: number,
+  transaction: Transaction,
+): Promise<Late | null> {
+  if (session.finishedAt === null) return null;
+  const log = [...(await sessionLog(session.id, transaction)), ...entries];
+  return {
+    over: now - session.finishedAt > LATE_MS,
+    turns: session.rounds.map((round, i) => mostTurns(round, i, session.childIds.length, log)),
+  };
+}
+
+/** All that entries are held against. `late`: the time, where they come from a device. */
+export async function surroundings(
+  session: OpenSession,
+  { entries, find, late }: { entries: readonly Entry[]; find: Lookup; late: number | null },
+  transaction: Transaction,
+): Promise<Surroundings> {
+  const here = new Set(session.childIds);
+  const strangers = [...new Set(entries.flatMap(namedIn))].filter((id) => !here.has(id));
+  return {
+    session,
+    known: session.known,
+    find,
+    here,
+    inGroup: await whoMayCome(session, entries, transaction),
+    erased: await erasedOf(strangers, transaction),
+    late: late === null ? null : await lateIn(session, entries, late, transaction),
+  };
+}
+
+/** Why an entry cannot be kept. */
+interface Fault {
+  /** A sentence for people. */
+  readonly why: string;
+  /** It speaks of a child who was erased. */
+  readonly erased?: true;
+}
+
+/** What is wrong with whom an entry speaks of. */
+function strangerIn(entry: Entry, { here, inGroup, erased }: Surroundings): Fault | undefined {
+  const child = 'childId' in entry ? entry.childId : null;
+  if (child && erased.has(child)) return { why: say.childErased, erased: true };
   const there = entry.kind === 'arrive' ? inGroup : here;
-  if (namedIn(entry).some((id) => !there.has(id))) return say.childSessionMore;
-  if ('turn' in entry && !session.rounds[roundOf(entry.turn)]) return say.noSuchRound;
+  const stranger = namedIn(entry).some((id) => !there.has(id) && !erased.has(id));
+  return stranger ? { why: say.childSessionMore } : undefined;
+}
+
+/** What is wrong with when an entry comes, and for which turn. */
+function outOfTime(entry: Entry, { session, late }: Surroundings): string | undefined {
+  if (late?.over) return say.endedLongAgo;
+  if (!('turn' in entry)) return undefined;
+  const round = roundOf(entry.turn);
+  if (!session.rounds[round]) return say.noSuchRound;
+  return late && turnInRound(entry.turn) >= (late.turns[round] ?? 0) ? say.noSuchTurn : undefined;
+}
+
+/** What is wrong with what an entry is about. */
+function unknownIn(entry: Entry, { known, find }: Surroundings): string | undefined {
   if (entry.kind === 'undo' && !known.has(entry.answerId)) return say.answerUndoSession;
   if (entry.kind === 'aside' && !find(entry.word)) return say.wordBank(entry.word);
   if (entry.kind !== 'answer') return undefined;
   if (!readable(entry.word, find)) return say.wordBank(entry.word);
   if (entry.supersedes && !known.has(entry.supersedes)) return say.answerCorrectsSession;
   return undefined;
+}
+
+/** Why an entry cannot be kept, or undefined where it can. */
+export function fault(entry: Entry, around: Surroundings): Fault | undefined {
+  if (around.session.elsewhere.has(entry.id)) return { why: say.ofAnotherSession };
+  const why = outOfTime(entry, around) ?? unknownIn(entry, around);
+  return strangerIn(entry, around) ?? (why === undefined ? undefined : { why });
 }

@@ -95,10 +95,11 @@ const CHILDREN_OF = column(
   'child_id',
   'SELECT child_id FROM session_children WHERE session_id = :id ORDER BY position',
 );
-const IDS_OF = column(
-  'id',
-  'SELECT id FROM answers WHERE session_id = :id UNION ALL SELECT id FROM steps WHERE session_id = :id',
-);
+const COUNT_OF = `((SELECT count(*) FROM answers WHERE session_id = :id) +
+  (SELECT count(*) FROM steps WHERE session_id = :id))`;
+/** Where each of some ids is kept, as pairs of id and session. */
+const PLACES_OF = `(SELECT json_group_array(json_array(id, session_id)) FROM (
+  SELECT id, session_id FROM answers WHERE id IN (:ids) UNION ALL SELECT id, session_id FROM steps WHERE id IN (:ids)))`;
 const NOT_HERE = say.noSessionAddress;
 
 /** A session's plan with the ids of its children. Throws a Problem (404) where there is none. */
@@ -113,24 +114,51 @@ export async function sessionPlan(id: string): Promise<PlannedSession> {
 
 /** A session that is about to be added to. */
 export interface OpenSession extends PlannedSession {
-  /** The ids of everything in its log. */
-  readonly ids: Set<string>;
+  /** Entries in its log. */
+  readonly entries: number;
+  /** Those of the ids asked about that are in its log, and those that are in another session's. */
+  readonly known: Set<string>;
+  readonly elsewhere: ReadonlySet<string>;
   /** Its log has grown since its answers were read last. */
   readonly stale: boolean;
 }
 
-/** A session as it stands within a transaction, in one query. Throws a Problem (404) where there is none. */
-export async function openSession(id: string, transaction: Transaction): Promise<OpenSession> {
-  const [row] = await rows<SessionRow & { children: string; ids: string }>(
-    `SELECT s.*, ${CHILDREN_OF} AS children, ${IDS_OF} AS ids FROM sessions s WHERE s.id = :id`,
-    { id: checkId(id) },
+/** The ids that an entry brings, or speaks of. */
+export const idsIn = (entry: Entry): string[] => {
+  if (entry.kind === 'undo') return [entry.id, entry.answerId];
+  return entry.kind === 'answer' && entry.supersedes ? [entry.id, entry.supersedes] : [entry.id];
+};
+
+/** Throws a Problem: 410 where the session was erased, 404 where there never was one. */
+async function notHere(id: string, transaction: Transaction): Promise<never> {
+  const erased = await rows('SELECT 1 FROM erased WHERE session_id = :id', { id }, transaction);
+  throw erased.length ? new Problem(say.erased, 410) : new Problem(NOT_HERE, 404);
+}
+
+/**
+ * A session as it stands within a transaction, for entries that are to be added to it: one query, which costs the same
+ * however long the log is. Throws a Problem (404, 410) where there is none.
+ */
+export async function openSession(
+  id: string,
+  adding: readonly Entry[],
+  transaction: Transaction,
+): Promise<OpenSession> {
+  const [row] = await rows<SessionRow & { children: string; entries: number; places: string }>(
+    `SELECT s.*, ${CHILDREN_OF} AS children, ${COUNT_OF} AS entries, ${PLACES_OF} AS places
+     FROM sessions s WHERE s.id = :id`,
+    { id: checkId(id), ids: ['', ...adding.flatMap(idsIn)] },
     transaction,
   );
-  if (!row) throw new Problem(NOT_HERE, 404);
+  if (!row) return notHere(id, transaction);
+  const places = JSON.parse(row.places) as [string, string][];
+  const ours = new Set(places.flatMap(([of, session]) => (session === row.id ? [of] : [])));
   return {
     ...plan(row),
     childIds: JSON.parse(row.children) as string[],
-    ids: new Set(JSON.parse(row.ids) as string[]),
+    entries: row.entries,
+    known: ours,
+    elsewhere: new Set(places.flatMap(([of]) => (ours.has(of) ? [] : [of]))),
     stale: row.stale === 1,
   };
 }

@@ -190,9 +190,11 @@ describe('sessions', () => {
     const { id, children } = await begun();
     const [first, second] = [answer(0, sure(children[0]), 'sun'), answer(1, sure(children[1]), 'map')];
     expect(await appendLog(id, [first])).toMatchObject({ total: 1, log: [{ id: first.id }] });
-    expect((await appendLog(id, [second], 1)).log.map((e) => e.id)).toEqual([second.id]);
-    expect((await appendLog(id, [], 1)).log.map((e) => e.id)).toEqual([first.id, second.id]);
-    expect(await appendLog(id, [], 2)).toMatchObject({ log: [], total: 2 });
+    expect((await appendLog(id, [second], { has: 1 })).log.map((e) => e.id)).toEqual([second.id]);
+    expect((await appendLog(id, [], { has: 1 })).log.map((e) => e.id)).toEqual([second.id]);
+    expect((await appendLog(id, [])).log.map((e) => e.id)).toEqual([first.id, second.id]);
+    expect((await appendLog(id, [], { has: 9 })).log.map((e) => e.id)).toEqual([first.id, second.id]);
+    expect(await appendLog(id, [], { has: 2 })).toMatchObject({ log: [], total: 2 });
   });
   test('a session left without an answer is not listed after a few hours', async () => {
     const { groupId } = await begun();

@@ -44,9 +44,7 @@ export async function foldsInto(file: string): Promise<FoldIn> {
   const mark = async (): Promise<void> => {
     const [row] = await db.all<{ user_version: number }>('PRAGMA user_version');
     const before = row?.user_version ?? 0;
-    await db.exec(
-      `BEGIN IMMEDIATE; PRAGMA application_id=${before}; PRAGMA user_version=${otherThan(before)}; COMMIT`,
-    );
+    await db.exec(`BEGIN IMMEDIATE; PRAGMA application_id=${before}; PRAGMA user_version=${otherThan(before)}; COMMIT`);
   };
   const now = async (): Promise<boolean> => {
     const whole = await fold();

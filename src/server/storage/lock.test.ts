@@ -34,7 +34,9 @@ test('a second server is told where the first one is; when that is killed, it ma
   const file = path.join(folder(), 'data.sqlite');
   await (await openDatabase(file)).close();
   const other = await otherProcess(file);
-  await expect(openDatabase(file)).rejects.toThrow(/already running with the data in .*Use it at http:\/\/127\.0\.0\.1:4567/);
+  await expect(openDatabase(file)).rejects.toThrow(
+    /already running with the data in .*Use it at http:\/\/127\.0\.0\.1:4567/,
+  );
   await other.kill();
   const db = await openDatabase(file);
   expect(db.open).toBe(true);

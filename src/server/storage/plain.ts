@@ -42,7 +42,11 @@ export function plain(file: string, mode: keyof typeof MODES): Promise<Plain> {
 }
 
 /** Opens a file, works with it, and closes it whatever comes. */
-export async function withPlain<T>(file: string, mode: keyof typeof MODES, work: (db: Plain) => Promise<T>): Promise<T> {
+export async function withPlain<T>(
+  file: string,
+  mode: keyof typeof MODES,
+  work: (db: Plain) => Promise<T>,
+): Promise<T> {
   const db = await plain(file, mode);
   try {
     return await work(db);

@@ -18,6 +18,9 @@ const textOf = (error: unknown): string =>
 /** True where SQLite found pages of the file out of order (sqlite.org/rescode.html#corrupt). */
 export const isDamage = (error: unknown): boolean => /SQLITE_CORRUPT|SQLITE_NOTADB|malformed/.test(textOf(error));
 
+/** True where there is no room left. */
+export const isDiskFull = (error: unknown): boolean => /SQLITE_FULL|ENOSPC|disk is full/.test(textOf(error));
+
 /** The sentence for a fault of the file or the disk, or undefined where it is none of these. */
 export function diskSentence(error: unknown, file: string): string | undefined {
   const text = textOf(error);

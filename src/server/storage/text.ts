@@ -27,7 +27,8 @@ export const examine = {
 export const update = {
   copyUnlike: (copy: string) =>
     `Your data has to be brought up to date, but a safe copy could not be made in ${copy}. We haven’t changed anything. Check that there is room on the disk and start again.`,
-  wasDone: 'The last start was cut off while your data was being brought up to date. It was all done, and nothing is lost.',
+  wasDone:
+    'The last start was cut off while your data was being brought up to date. It was all done, and nothing is lost.',
   doneNow:
     'The last start was cut off while your data was being brought up to date. Nothing was lost, and it has all been done now.',
 } as const;

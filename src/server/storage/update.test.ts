@@ -62,22 +62,26 @@ test.each([
   ['a new file', 0],
   ['of the second version', 2],
   ['of the version before', MIGRATION_NAMES.length - 1],
-])('%s, cut off at any statement while it is brought up to date, opens again with all it had', async (what, version) => {
-  const home = path.join(folder(), 'home');
-  mkdirSync(home);
-  const file = path.join(home, NAME);
-  const old: OldFile | null = version ? await oldFile(file, version) : null;
-  const all = await pictures(file, path.join(folder(), 'pictures'));
-  expect(all.length).toBeGreaterThan(version === 2 ? 69 : 3);
-  const chosen = all.filter((_, i) => i % EACH === 0 || i === all.length - 1 || all.length < 2 * EACH);
-  for (const at of chosen) {
-    const { done, answers } = await inside(path.join(at, NAME));
-    expect(done, `${what}, ${at}`).toEqual(MIGRATION_NAMES);
-    expect(answers, `${what}, ${at}`).toEqual(old ? [`${old.answer} frog 4 not-yet`] : []);
-    expect(readdirSync(at), `${what}, ${at}`).toEqual([NAME]);
-  }
-  console.log(`${what}: ${chosen.length} of ${all.length} moments tried, each whole`);
-}, 600_000);
+])(
+  '%s, cut off at any statement while it is brought up to date, opens again with all it had',
+  async (what, version) => {
+    const home = path.join(folder(), 'home');
+    mkdirSync(home);
+    const file = path.join(home, NAME);
+    const old: OldFile | null = version ? await oldFile(file, version) : null;
+    const all = await pictures(file, path.join(folder(), 'pictures'));
+    expect(all.length).toBeGreaterThan(version === 2 ? 69 : 3);
+    const chosen = all.filter((_, i) => i % EACH === 0 || i === all.length - 1 || all.length < 2 * EACH);
+    for (const at of chosen) {
+      const { done, answers } = await inside(path.join(at, NAME));
+      expect(done, `${what}, ${at}`).toEqual(MIGRATION_NAMES);
+      expect(answers, `${what}, ${at}`).toEqual(old ? [`${old.answer} frog 4 not-yet`] : []);
+      expect(readdirSync(at), `${what}, ${at}`).toEqual([NAME]);
+    }
+    console.log(`${what}: ${chosen.length} of ${all.length} moments tried, each whole`);
+  },
+  600_000,
+);
 
 test('the start after one that was cut off says what it did, and the copy is gone', async () => {
   const home = path.join(folder(), 'home');
@@ -103,7 +107,8 @@ test('a file whose update fails is as it was, and the copy is left beside it', a
   const before = readFileSync(file);
   const query = Sequelize.prototype.query as (this: Sequelize, ...asked: unknown[]) => Promise<unknown>;
   const spy = vi.spyOn(Sequelize.prototype, 'query').mockImplementation(function (this: Sequelize, ...asked) {
-    if (String(asked[0]).includes('heard_sounds')) return Promise.reject(new Error('SQLITE_FULL: disk is full')) as never;
+    if (String(asked[0]).includes('heard_sounds'))
+      return Promise.reject(new Error('SQLITE_FULL: disk is full')) as never;
     return query.apply(this, asked) as never;
   });
   await expect(openDatabase(file)).rejects.toThrow('The disk is full');

@@ -47,7 +47,11 @@ async function copied(file: string): Promise<void> {
  * @param done names of the migrations that the file has had; none for a new file
  * @returns a sentence where the start before this one was cut off in the middle of it; null otherwise
  */
-export async function bringUpToDate(sequelize: Sequelize, file: string, done: readonly string[]): Promise<string | null> {
+export async function bringUpToDate(
+  sequelize: Sequelize,
+  file: string,
+  done: readonly string[],
+): Promise<string | null> {
   const had = new Set(done);
   const cutOff = existsSync(copyOf(file)) || existsSync(`${copyOf(file)}.part`);
   if (MIGRATION_NAMES.every((name) => had.has(name))) {

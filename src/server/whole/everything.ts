@@ -5,6 +5,7 @@ import { toCsv } from '../../core/formats/session-export';
 import { childDownload } from '../children/child-file';
 import { listGroups } from '../people/groups';
 import { planFile } from '../plans/plans';
+import { sessionLog } from '../record/session-record';
 import { exportOf, lookBack } from '../sessions/look-back';
 import { database } from '../storage/database';
 import { exportSet, listSets } from '../words/word-sets';
@@ -61,10 +62,16 @@ async function sessions(): Promise<Files> {
   const files: Files = {};
   for (const session of await models.sessions.findAll({ attributes: ['id', 'title', 'started_at'] })) {
     const { id, title, started_at: at } = session.get();
-    const made = exportOf(await lookBack(id));
     const path = `sessions/${named(`${format(at, 'yyyy-MM-dd')} ${title}`, id)}`;
-    files[`${path}.json`] = json(made);
-    files[`${path}.csv`] = toCsv(made);
+    try {
+      const made = exportOf(await lookBack(id));
+      files[`${path}.json`] = json(made);
+      files[`${path}.csv`] = toCsv(made);
+    } catch (error) {
+      // One that cannot be read is given as it was marked, and holds no other up.
+      console.error(say.asMarked(id), error instanceof Error ? error.message : error);
+      files[`${path}.json`] = json({ format: 'bouncy-echo-session-log', version: 1, id, log: await sessionLog(id) });
+    }
   }
   return files;
 }

@@ -11,14 +11,14 @@ export interface SettingsRow {
   let_in: 0 | 1;
   mixed: 0 | 1;
 }
-interface GroupRow {
+export interface GroupRow {
   id: string;
   name: string;
   position: number;
   created_at: number;
   age_band: string | null;
 }
-interface ChildRow {
+export interface ChildRow {
   id: string;
   group_id: string;
   name: string;
@@ -96,6 +96,8 @@ export interface AnswerRow {
   supersedes: string | null;
   at: number;
   received_at: number;
+  /** What the device’s clock said, where it was far ahead of ours; null where `at` is that. */
+  device_at: number | null;
   self_corrected: 0 | 1;
   shown: 0 | 1;
   marked_by: string | null;
@@ -113,6 +115,7 @@ export interface LogRow {
   detail: string;
   at: number;
   received_at: number;
+  device_at: number | null;
 }
 
 /** What became of an answer, from the whole log of its session. */
@@ -173,7 +176,7 @@ export interface ChosenStepRow {
   ended_at: number | null;
 }
 
-interface WordSetRow {
+export interface WordSetRow {
   id: string;
   name: string;
   words: string;
@@ -193,7 +196,7 @@ export interface OwnWordRow {
   created_at: number;
   removed_at: number | null;
 }
-interface PropRow {
+export interface PropRow {
   word: string;
   owned_at: number;
 }
@@ -202,7 +205,7 @@ interface PutAsideRow {
   word: string;
   put_at: number;
 }
-interface TaughtSoundRow {
+export interface TaughtSoundRow {
   group_id: string;
   sound: string;
 }
@@ -324,6 +327,7 @@ const ANSWERS: ColumnsOf<AnswerRow> = {
   supersedes: maybe,
   at: whole,
   received_at: whole,
+  device_at: maybeWhole,
   self_corrected: whole,
   shown: whole,
   marked_by: maybe,
@@ -342,6 +346,7 @@ const LOG_ROWS: ColumnsOf<LogRow> = {
   detail: text,
   at: whole,
   received_at: whole,
+  device_at: maybeWhole,
 };
 
 const WORD_SETS: ColumnsOf<WordSetRow> = {

@@ -1,5 +1,5 @@
 import { v7 } from 'uuid';
-import type { Entry } from '@/core/sessions/log';
+import { placeOf, type Entry } from '@/core/sessions/log';
 import { makeStamps } from '@/core/sessions/stamps';
 import type { NewEntry } from './acts';
 import * as outbox from './outbox';
@@ -25,7 +25,7 @@ export interface Link {
   /** Keeps an entry on the device, or at the server where the device cannot. */
   keep(entry: NewEntry): Promise<KeptAs>;
   /** An entry was seen: what is made from now on comes after it. */
-  seen(id: string): void;
+  seen(entry: Entry): void;
   /** Tells other tabs what was kept here. */
   tell(entry: Entry): void;
   /** Sends what waits; `true` when the server has it all. */
@@ -174,7 +174,7 @@ export function openLink(sessionId: string, events: LinkEvents): Link {
       void sync.flush(entry);
       return { entry, at: 'device' };
     },
-    seen: (id) => stamps.seen(id),
+    seen: (entry) => stamps.seen(placeOf(entry), Date.now()),
     // Other tabs hear of it once this one has drawn.
     tell: (entry) => void setTimeout(() => tabs.postMessage({ entry } satisfies TabMessage)),
     flush: () => sync.flush(),

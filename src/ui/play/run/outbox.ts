@@ -1,5 +1,5 @@
 import { openDB, type IDBPDatabase } from 'idb';
-import type { Entry } from '@/core/sessions/log';
+import { inLogOrder, type Entry } from '@/core/sessions/log';
 import { timeOf } from '@/core/sessions/stamps';
 import type { Box } from './sync';
 
@@ -63,7 +63,7 @@ async function using<T>(work: (db: IDBPDatabase) => Promise<T>): Promise<T> {
   }
 }
 
-const inOrder = (rows: readonly Row[]): Entry[] => rows.map((row) => row.entry).sort((a, b) => (a.id < b.id ? -1 : 1));
+const inOrder = (rows: readonly Row[]): Entry[] => inLogOrder(rows.map((row) => row.entry));
 
 /** Keeps an entry; resolves when it is on the device's disk. Throws where the device has no room or no store. */
 export const keep = (sessionId: string, entry: Entry): Promise<void> =>
@@ -122,8 +122,13 @@ async function setAside(sessionId: string, entry: Entry, why: string): Promise<v
   await removeAll('kept', [entry.id]);
 }
 
+/** Takes an entry off the device, copy and all. */
+async function letGo(id: string): Promise<void> {
+  for (const store of ['outbox', 'kept', 'aside']) await removeAll(store, [id]);
+}
+
 /** The outbox, as sync asks of it. */
-export const box: Box = { waiting, copy, release, setAside };
+export const box: Box = { waiting, copy, release, setAside, letGo };
 
 /** All that was set aside on this device. */
 export const asideAll = (): Promise<Aside[]> => using(async (db) => (await db.getAll('aside')) as Aside[]);
@@ -138,7 +143,9 @@ export async function forget(sessionId: string, now: number): Promise<void> {
   await removeAll(
     'kept',
     rows
-      .filter((row) => !held.has(row.sessionId) && (row.sessionId === sessionId || now - timeOf(row.id) > KEPT_MS))
+      .filter(
+        (row) => !held.has(row.sessionId) && (row.sessionId === sessionId || Math.abs(now - timeOf(row.id)) > KEPT_MS),
+      )
       .map((row) => row.id),
   );
 }

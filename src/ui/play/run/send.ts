@@ -7,7 +7,14 @@ export interface Reply {
   readonly total: number;
   /** The server's clock, in milliseconds since 1970. */
   readonly now: number;
-  readonly refused: readonly { readonly id: string; readonly why: string }[];
+  readonly refused: readonly RefusedEntry[];
+}
+
+/** An entry the server does not keep, and why. One of a child who was erased leaves the device without a copy. */
+export interface RefusedEntry {
+  readonly id: string;
+  readonly why: string;
+  readonly erased?: boolean;
 }
 
 /** The server will never take this, however often it is sent: its sentence is for people. */
@@ -16,6 +23,8 @@ export class Refused extends Error {
     message: string,
     /** The session itself is not there (any more). */
     readonly gone: boolean,
+    /** It was erased: the device lets go of what it has of it. */
+    readonly erased = false,
   ) {
     super(message);
   }
@@ -26,7 +35,8 @@ export class Told extends Error {}
 
 /** Answers that sending again will not change. */
 const FINAL: ReadonlySet<number> = new Set([400, 404, 410, 413, 422]);
-const GONE: ReadonlySet<number> = new Set([404, 410]);
+const ERASED = 410;
+const GONE: ReadonlySet<number> = new Set([404, ERASED]);
 
 export interface Heard {
   /** The server's time, and the device's before and after it was asked, in milliseconds since 1970. */
@@ -54,7 +64,8 @@ export const sendVia =
     const body = (await response.json()) as Reply & { error?: string };
     if (!response.ok) {
       const why = body.error ?? say.serverCouldSave;
-      throw FINAL.has(response.status) ? new Refused(why, GONE.has(response.status)) : new Told(why);
+      const { status } = response;
+      throw FINAL.has(status) ? new Refused(why, GONE.has(status), status === ERASED) : new Told(why);
     }
     time?.(body.now, sentAt, Date.now());
     return body;

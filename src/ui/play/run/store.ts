@@ -127,7 +127,7 @@ class Store implements RunStore {
     const fresh = there.filter((id) => !this.parts.there.has(id));
     if (log === this.parts.log && !fresh.length) return;
     const newest = log.at(-1);
-    if (newest) this.link?.seen(newest.id);
+    if (newest) this.link?.seen(newest);
     this.put({ log, there: fresh.length ? new Set([...this.parts.there, ...fresh]) : this.parts.there });
   }
 
@@ -269,7 +269,7 @@ class Store implements RunStore {
     });
     this.link = link;
     const newest = this.parts.log.at(-1);
-    if (newest) link.seen(newest.id);
+    if (newest) link.seen(newest);
     return () => {
       this.stopBeats();
       link.close();

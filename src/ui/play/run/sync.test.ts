@@ -13,6 +13,8 @@ let away = false;
 let refuse: string | null = null;
 let unreadable: string | null = null;
 let gone = false;
+let childErased: { readonly erased?: true } = {};
+let sessionErased = false;
 let most = Infinity;
 let pending: number[] = [];
 let news: string[] = [];
@@ -25,13 +27,14 @@ const store = {
   copy: vi.fn<Box['copy']>(),
   release: vi.fn<Box['release']>(),
   setAside: vi.fn<Box['setAside']>(),
+  letGo: vi.fn<Box['letGo']>(),
 };
 
 const send: Send = async (_, entries, has) => {
   requests.push(entries.map((e) => e.id));
   await Promise.resolve();
   if (away) throw new TypeError('no network');
-  if (gone) throw new Refused('There is no session at this address.', true);
+  if (gone) throw new Refused('There is no session at this address.', true, sessionErased);
   if (entries.length > most || entries.some((e) => e.id === unreadable)) throw new Refused('It does not fit.', false);
   const had = onServer.length;
   const fresh = entries.filter((e) => e.id !== refuse && !onServer.some((o) => o.id === e.id));
@@ -40,7 +43,7 @@ const send: Send = async (_, entries, has) => {
     log: has === had ? fresh : onServer,
     total: onServer.length,
     now: Date.now(),
-    refused: entries.filter((e) => e.id === refuse).map(({ id }) => ({ id, why: 'No such child.' })),
+    refused: entries.filter((e) => e.id === refuse).map(({ id }) => ({ id, why: 'No such child.', ...childErased })),
   };
 };
 
@@ -50,11 +53,16 @@ beforeEach(() => {
   onServer.length = 0;
   requests.length = 0;
   [away, refuse, unreadable, gone, most] = [false, null, null, false, Infinity];
+  [childErased, sessionErased] = [{}, false];
   [pending, news, seen, aside] = [[], [], [], []];
   store.waiting.mockImplementation(() => Promise.resolve([...box.values()].sort((a, b) => (a.id < b.id ? -1 : 1))));
   store.copy.mockResolvedValue();
   store.setAside.mockImplementation((_, { id }, why) => {
     aside.push({ id, why });
+    box.delete(id);
+    return Promise.resolve();
+  });
+  store.letGo.mockImplementation((id) => {
     box.delete(id);
     return Promise.resolve();
   });
@@ -140,6 +148,25 @@ test('an entry the server cannot keep is told, leaves the device, and holds noth
   expect(aside).toEqual([{ id: '0001', why: 'No such child.' }]);
   expect(onServer.map((e) => e.id)).toEqual(['0002']);
   expect(box.size).toBe(0);
+});
+
+test('a mark of a child who was erased leaves the device and is set aside nowhere, with its note', async () => {
+  refuse = '0001';
+  childErased = { erased: true };
+  await tap(1);
+  await tap(2);
+  expect([aside, box.size]).toEqual([[], 0]);
+  expect(onServer.map((e) => e.id)).toEqual(['0002']);
+  [gone, sessionErased] = [true, true];
+  await tap(3);
+  expect([aside, box.size]).toEqual([[], 0]);
+});
+
+test('a time that the server has put right is copied, though the mark is its own', async () => {
+  box.set(entry(1).id, entry(1));
+  onServer.push({ ...entry(1), at: 7 });
+  await sync.flush();
+  expect(store.copy.mock.calls.flatMap(([, entries]) => entries.map((e) => e.at))).toContain(7);
 });
 
 test('marks of another device are handed on and copied, its own are not copied again', async () => {

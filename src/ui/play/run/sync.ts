@@ -12,6 +12,8 @@ export interface Box {
   copy(sessionId: string, entries: readonly Entry[]): Promise<void>;
   release(ids: readonly string[]): Promise<void>;
   setAside(sessionId: string, entry: Entry, why: string): Promise<void>;
+  /** Takes an entry off the device, copy and all. */
+  letGo(id: string): Promise<void>;
 }
 
 /** What came of a request. */
@@ -97,15 +99,17 @@ class Syncing implements Sync {
     const { box, sessionId, delivered, news } = this.to;
     this.has = total;
     this.tries = 0;
-    const why = new Map(refused.map((r) => [r.id, r.why]));
+    const why = new Map(refused.map((r) => [r.id, r]));
     const kept = entries.filter((e) => !why.has(e.id));
-    const mine = new Set(entries.map((e) => e.id));
-    const others = log.filter((e) => !mine.has(e.id));
+    const mine = new Map(entries.map((e) => [e.id, e.at]));
+    // What is new here: others' marks, and the time of ours where the server has put it right.
+    const others = log.filter((e) => mine.get(e.id) !== e.at);
     if (others.length) await box.copy(sessionId, others).catch(() => undefined); // no room: the server has it
     if (kept.length) await box.release(kept.map((e) => e.id)).catch(() => undefined); // sent again, and known there
     for (const entry of entries) {
       const reason = why.get(entry.id);
-      if (reason !== undefined) await box.setAside(sessionId, entry, reason).catch(() => undefined);
+      if (reason?.erased) await box.letGo(entry.id).catch(() => undefined);
+      else if (reason) await box.setAside(sessionId, entry, reason.why).catch(() => undefined);
       this.fresh.delete(entry.id);
     }
     if (refused[0]) news(refused[0].why);
@@ -114,7 +118,7 @@ class Syncing implements Sync {
   }
 
   /** The server will not have a request: it is halved until what is wrong stands alone, and that is set aside. */
-  private async refused(entries: readonly Entry[], { gone, message }: Refused): Promise<boolean> {
+  private async refused(entries: readonly Entry[], { gone, erased, message }: Refused): Promise<boolean> {
     const { box, sessionId, delivered, news } = this.to;
     if (entries.length > 1 && !gone) {
       this.piece = Math.ceil(entries.length / 2);
@@ -123,7 +127,8 @@ class Syncing implements Sync {
     this.gone = gone;
     news(message);
     for (const entry of entries) {
-      await box.setAside(sessionId, entry, message).catch(() => undefined);
+      // Nothing of what was erased is kept, notes least of all.
+      await (erased ? box.letGo(entry.id) : box.setAside(sessionId, entry, message)).catch(() => undefined);
       this.fresh.delete(entry.id);
     }
     delivered({ log: [], sent: [], refused: new Set(entries.map((e) => e.id)) });
