@@ -1,5 +1,6 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
+import { once } from 'node:events';
 import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
@@ -143,9 +144,8 @@ test('ten adults with thirty children each, an answer every two seconds: few ans
       const file = path.join(folder, `${lines.length}.sqlite`);
       const all = await prepared(file, answers);
       const server = await served(build, file);
-      await play(all, 5);
-      const before = cpuOf(sure(server.pid));
       const idle = await idleCost(sure(server.pid));
+      await play(all, 5);
       const start = cpuOf(sure(server.pid));
       const { took, blocked } = await play(all, SECONDS);
       const cpu = (cpuOf(sure(server.pid)) - start - idle * SECONDS) / took.length;
@@ -159,8 +159,8 @@ test('ten adults with thirty children each, an answer every two seconds: few ans
         at(blocked, 1).toFixed(0),
         (cpu * 1_000).toFixed(1),
       ]);
-      if (before > start) throw new Error('the processor’s time ran backwards');
       server.kill('SIGKILL');
+      await once(server, 'exit');
     }
   }
   rmSync(folder, { recursive: true, force: true });

@@ -51,7 +51,8 @@ export async function answer<T>(work: () => Promise<T>, fresh = true): Promise<A
 export async function formAnswer(work: () => Promise<FormState | void>, kept?: string): Promise<FormState> {
   const done = await answer(work);
   if (done.ok) return done.value ?? {};
-  return { error: done.error, ...(kept === undefined ? {} : { kept }) };
+  // Only text is given back: what a stranger sent in its place may never end.
+  return { error: done.error, ...(typeof kept === 'string' ? { kept } : {}) };
 }
 
 /** Goes to the address that the work gives, or says why not. */

@@ -13,7 +13,7 @@ import { reopenSession } from '@/server/sessions/reopen';
 import { takenBack } from '@/server/sessions/take-back';
 import { startWords } from '@/server/sessions/start-session';
 import { answer, formAnswer, goTo, type Answer, type FormState } from './answer';
-import { filledIn } from './form';
+import { fieldOf, filledIn, typedText } from './form';
 import { sessions as say } from './text';
 
 /** Starts a session of a word set. */
@@ -68,13 +68,13 @@ export async function playSetIn(groupId: unknown, task: unknown, words: unknown)
 
 /** Starts one question each, for a queue at the door. */
 export async function playDoor(_: FormState, form: FormData): Promise<FormState> {
-  return goTo(async () => `/play/${await startDoor(idSchema.parse(form.get('groupId')))}`);
+  return goTo(async () => `/play/${await startDoor(idSchema.parse(fieldOf(form, 'groupId')))}`);
 }
 
 /** Takes the end of a session back and goes on with it. */
 export async function reopen(_: FormState, form: FormData): Promise<FormState> {
   return goTo(async () => {
-    const id = idSchema.parse(form.get('session'));
+    const id = idSchema.parse(fieldOf(form, 'session'));
     await reopenSession(id);
     return `/play/${id}`;
   });
@@ -106,7 +106,6 @@ export async function uncorrect(sessionId: string, change: unknown): Promise<For
   });
 }
 
-const text = z.string().max(300_000).catch('');
 const round = z.int().min(0).max(9).catch(0);
 
 /** What the core says of an answer that was typed. */
@@ -117,7 +116,7 @@ export async function judgeTyped(
   typed: unknown,
 ): Promise<Answer<Awaited<ReturnType<typeof judgeSaid>>>> {
   return answer(
-    () => judgeSaid(text.parse(sessionId), round.parse(roundNumber), text.parse(key), text.parse(typed)),
+    () => judgeSaid(typedText.parse(sessionId), round.parse(roundNumber), typedText.parse(key), typedText.parse(typed)),
     false,
   );
 }

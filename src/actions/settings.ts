@@ -4,19 +4,20 @@ import { progressSettingsSchema, settingsSchema } from '@/core/formats/schemas';
 import { CONVENTION_IDS } from '@/core/phonology/conventions';
 import { saveAccent, saveProgressSettings, saveSettings } from '@/server/setting/settings';
 import { formAnswer, type FormState } from './answer';
+import { fieldOf, filledIn } from './form';
 import { settings as say } from './text';
 
 const KEPT = say.keptWordsCounted;
 
 export async function keepSettings(_: FormState, form: FormData): Promise<FormState> {
   return formAnswer(async () => {
-    const conventions = Object.fromEntries(CONVENTION_IDS.map((id) => [id, form.get(id) === 'one']));
+    const conventions = Object.fromEntries(CONVENTION_IDS.map((id) => [id, fieldOf(form, id) === 'one']));
     await saveSettings(
       settingsSchema.parse({
-        accent: form.get('accent'),
+        accent: fieldOf(form, 'accent'),
         conventions,
-        letIn: form.get('letIn') === 'yes',
-        mixed: form.get('mixed') === 'yes',
+        letIn: fieldOf(form, 'letIn') === 'yes',
+        mixed: fieldOf(form, 'mixed') === 'yes',
       }),
     );
     return { said: KEPT };
@@ -25,7 +26,7 @@ export async function keepSettings(_: FormState, form: FormData): Promise<FormSt
 
 export async function keepProgressSettings(_: FormState, form: FormData): Promise<FormState> {
   return formAnswer(async () => {
-    await saveProgressSettings(progressSettingsSchema.parse(Object.fromEntries(form)));
+    await saveProgressSettings(progressSettingsSchema.parse(filledIn(form)));
     return { said: say.kept };
   });
 }

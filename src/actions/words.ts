@@ -6,36 +6,36 @@ import { setOwned } from '@/server/words/props';
 import { putAside } from '@/server/words/put-aside';
 import { saveTaught } from '@/server/words/taught';
 import * as sets from '@/server/words/word-sets';
+import { typedText } from './form';
 import { answer, type Answer } from './answer';
 
-const text = z.string().max(300_000).catch('');
 const words = z.array(z.string().max(40)).max(200).catch([]);
 const taps = z.array(z.string().max(10)).max(40).catch([]);
 const beat = z.int().min(0).max(12).catch(0);
 
 export async function keepSet(name: unknown, list: unknown, id?: unknown): Promise<Answer<string>> {
-  const set = { name: text.parse(name), words: words.parse(list) };
-  return answer(() => sets.saveSet(set, id === undefined ? undefined : text.parse(id)));
+  const set = { name: typedText.parse(name), words: words.parse(list) };
+  return answer(() => sets.saveSet(set, id === undefined ? undefined : typedText.parse(id)));
 }
 
 export async function copySet(id: unknown): Promise<Answer<string>> {
-  return answer(() => sets.copySet(text.parse(id)));
+  return answer(() => sets.copySet(typedText.parse(id)));
 }
 
 export async function eraseSet(id: unknown): Promise<Answer<void>> {
-  return answer(() => sets.eraseSet(text.parse(id)));
+  return answer(() => sets.eraseSet(typedText.parse(id)));
 }
 
 export async function lookAtFile(content: unknown, name: unknown): Promise<Answer<sets.ImportReport>> {
-  return answer(() => sets.reportOnFile(text.parse(content), text.parse(name)), false);
+  return answer(() => sets.reportOnFile(typedText.parse(content), typedText.parse(name)), false);
 }
 
 export async function importFile(content: unknown, name: unknown): Promise<Answer<string>> {
-  return answer(() => sets.importSet(text.parse(content), text.parse(name)));
+  return answer(() => sets.importSet(typedText.parse(content), typedText.parse(name)));
 }
 
 export async function lookUpWord(typed: unknown): Promise<Answer<ownWords.WordProposal>> {
-  return answer(() => ownWords.proposeWord(text.parse(typed)), false);
+  return answer(() => ownWords.proposeWord(typedText.parse(typed)), false);
 }
 
 /** The word that was typed with the sounds that were tapped; `strong` is the beat said strongest, from 0. */
@@ -44,7 +44,7 @@ export async function tappedSounds(
   keys: unknown,
   strong: unknown,
 ): Promise<Answer<Awaited<ReturnType<typeof ownWords.soundsFromTaps>>>> {
-  return answer(() => ownWords.soundsFromTaps(text.parse(typed), taps.parse(keys), beat.parse(strong)), false);
+  return answer(() => ownWords.soundsFromTaps(typedText.parse(typed), taps.parse(keys), beat.parse(strong)), false);
 }
 
 export async function keepOwnWord(own: unknown): Promise<Answer<string>> {
@@ -52,19 +52,19 @@ export async function keepOwnWord(own: unknown): Promise<Answer<string>> {
 }
 
 export async function removeOwnWord(word: unknown): Promise<Answer<void>> {
-  return answer(() => ownWords.removeOwnWord(text.parse(word)));
+  return answer(() => ownWords.removeOwnWord(typedText.parse(word)));
 }
 
 /** Notes whether the setting owns the thing a word names. */
 export async function keepProp(word: unknown, owned: unknown): Promise<Answer<void>> {
-  return answer(() => setOwned(text.parse(word), owned === true));
+  return answer(() => setOwned(typedText.parse(word), owned === true));
 }
 
 /** Puts a word aside for a group, or takes it back. */
 export async function keepAside(groupId: unknown, word: unknown, aside: unknown): Promise<Answer<void>> {
-  return answer(() => putAside(text.parse(groupId), text.parse(word), aside === true));
+  return answer(() => putAside(typedText.parse(groupId), typedText.parse(word), aside === true));
 }
 
 export async function keepTaught(groupId: unknown, sounds: unknown): Promise<Answer<void>> {
-  return answer(() => saveTaught(text.parse(groupId), sounds));
+  return answer(() => saveTaught(typedText.parse(groupId), sounds));
 }

@@ -32,7 +32,10 @@ interface Named {
 }
 
 /** What is typed to find something. */
-export const findSchema = z.string().max(60, say.shorter);
+export const findSchema = z
+  .string()
+  .max(60, say.shorter)
+  .transform((text) => text.replace(/\p{Cc}/gu, ' '));
 
 /** Of each kind at most so many. */
 const EACH = 5;
