@@ -66,7 +66,7 @@ export const deskSettings = {
 } as const;
 
 export const deskSoundsSound = {
-  theSound: (decodeURIComponent: string) => `The sound /${decodeURIComponent}/`,
+  theSound: (sound: string) => `The sound /${sound}/`,
 } as const;
 
 export const deskSounds = {

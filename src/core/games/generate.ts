@@ -4,6 +4,7 @@ import { traitsOf } from '../lexicon/traits';
 import type { SoundPair } from '../phonology/articulation';
 import { seeded, shuffle, type Random } from '../random';
 import { sure } from '../sure';
+import { toEnd } from '../to-end';
 import { stepPoints } from './hardness';
 import { tryBuild, tryMake, type Item } from './item';
 import type { Material } from './material';
@@ -67,16 +68,44 @@ const STRETCH = 0.8;
  * @example generate(taskOf('rhyme-pairs'), step, material, { size: 6, seed: 1 }).items.length // 6
  */
 export function generate(task: Task, step: Step, material: Material, request: GameRequest): Generated {
-  return new Making(task, step, material, request).all();
+  return toEnd(generateInParts(task, step, material, request));
 }
 
+/** The same, with a pause after each item that was looked for: a large set takes a second. */
+export function* generateInParts(
+  task: Task,
+  step: Step,
+  material: Material,
+  request: GameRequest,
+): Generator<undefined, Generated> {
+  yield* headsInParts(task, step, material);
+  return yield* new Making(task, step, material, request).all();
+}
+
+const headsKey = (task: Task, step: Step): string => `heads ${task.id} ${step.id}`;
+
+/** Easiest first. */
+const inOrder = (words: readonly Word[]): readonly Word[] =>
+  [...words].sort((a, b) => traitsOf(a).difficulty - traitsOf(b).difficulty || (a.word < b.word ? -1 : 1));
+
 /** Words that can head an item at a step, easiest first; worked out once. */
-export function headsOf(task: Task, step: Step, material: Material): readonly Word[] {
-  return material.keep(`heads ${task.id} ${step.id}`, () =>
-    [...task.heads(step, material)].sort(
-      (a, b) => traitsOf(a).difficulty - traitsOf(b).difficulty || (a.word < b.word ? -1 : 1),
-    ),
-  );
+export const headsOf = (task: Task, step: Step, material: Material): readonly Word[] =>
+  material.keep(headsKey(task, step), () => inOrder(task.heads(step, material)));
+
+/** Words looked at between two pauses. */
+const AT_ONCE = 40;
+
+/** The same, with pauses where it takes long to tell of each word. */
+export function* headsInParts(task: Task, step: Step, material: Material): Generator<undefined, readonly Word[]> {
+  const { lookedAt } = task;
+  if (!lookedAt || material.has(headsKey(task, step))) return headsOf(task, step, material);
+  const all = lookedAt.all(step, material);
+  const heads: Word[] = [];
+  for (let from = 0; from < all.length; from += AT_ONCE) {
+    heads.push(...all.slice(from, from + AT_ONCE).filter((word) => lookedAt.may(word, step, material)));
+    yield;
+  }
+  return material.keep(headsKey(task, step), () => inOrder(heads));
 }
 
 /** Part of the list of eligible words, from an index to before another. */
@@ -125,12 +154,12 @@ class Making {
     return wishes.sound === undefined || this.theme !== null || word.sounds.some((s) => s.ipa === wishes.sound);
   }
 
-  all(): Generated {
+  *all(): Generator<undefined, Generated> {
     if (this.task.sequence) return this.sequence();
     for (const key of this.request.keep ?? []) this.take(this.tryMake(readKey(key)));
-    this.fill();
+    yield* this.fill();
     const items = this.ordered();
-    this.fillSpares();
+    yield* this.fillSpares();
     const model = this.spares.find((s) => s.kind === 0) ?? this.spares[0] ?? null;
     const spares = this.spares.filter((s) => s !== model);
     return { items, model: model ?? items[0] ?? null, spares, short: this.short(items.length) };
@@ -243,7 +272,7 @@ class Making {
     return tried.some(({ word }) => this.take(this.build(word, kind), into));
   }
 
-  private fill(): void {
+  private *fill(): Generator<undefined, void> {
     const { size } = this.request;
     const n = this.eligible.length;
     if (!n) return;
@@ -258,10 +287,12 @@ class Making {
       // Its own stretch of the list first; then anywhere; then with words that are alike.
       const found = this.pick([from, to], kind, false) || this.pick([0, n], kind, false);
       if (!found) this.pick([0, n], kind, true);
+      yield;
     }
     for (let tries = 0; this.items.length < size && tries < size * 2; tries += 1) {
       const kind = rarest(this.items, this.kinds, tries);
       this.pick([0, n], kind, tries >= this.kinds);
+      yield;
     }
   }
 
@@ -301,7 +332,7 @@ class Making {
     return stepPoints(this.task, this.step);
   }
 
-  private fillSpares(): void {
+  private *fillSpares(): Generator<undefined, void> {
     const n = this.eligible.length;
     const wanted = (this.request.spares ?? 0) + 1;
     for (let tries = 0; n && this.spares.length < wanted && tries < wanted * 2; tries += 1) {
@@ -309,6 +340,7 @@ class Making {
       // The first, which may become the model, is an easy one.
       const to = this.spares.length ? n : Math.max(1, Math.floor(n / 3));
       this.pick([0, to], tries % this.kinds, tries > wanted, this.spares);
+      yield;
     }
   }
 }

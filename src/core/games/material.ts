@@ -50,6 +50,8 @@ export interface Material {
   readonly storyWords: () => ReadonlyMap<string, readonly string[]>;
   /** Works something out once. */
   readonly keep: <T>(key: string, make: () => T) => T;
+  /** True where that is worked out already. */
+  readonly has: (key: string) => boolean;
 }
 
 export interface MaterialSource {
@@ -148,11 +150,14 @@ const readsOneWay = (word: string, byName: ReadonlyMap<string, Word>): boolean =
 const ipaOf = (word: Word): string[] => word.sounds.map((s) => s.ipa);
 
 /** What works each thing out once. */
-function keeper(): Material['keep'] {
+function keeper(): Pick<Material, 'keep' | 'has'> {
   const kept = new Map<string, unknown>();
-  return <T>(key: string, make: () => T): T => {
-    if (!kept.has(key)) kept.set(key, make());
-    return kept.get(key) as T;
+  return {
+    keep: <T>(key: string, make: () => T): T => {
+      if (!kept.has(key)) kept.set(key, make());
+      return kept.get(key) as T;
+    },
+    has: (key) => kept.has(key),
   };
 }
 
@@ -179,7 +184,7 @@ export function materialOf({
   stories = [],
   storyWords = [],
 }: MaterialSource): Material {
-  const keep = keeper();
+  const { keep, has } = keeper();
   const offered = new Map(words.map((w) => [w.word, w]));
   const known = further.filter(({ word }) => !offered.has(word.word));
   const withheldWords = new Map(known.map(({ word }) => [word.word, word]));
@@ -219,6 +224,7 @@ export function materialOf({
     whyWithheld: (word) => reasons.get(word),
     guard,
     keep,
+    has,
     counting,
     stories,
     storyWords: () => keep('story words', () => heardIn(storyWords, accent)),

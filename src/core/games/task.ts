@@ -117,10 +117,24 @@ interface Around {
   readonly otherwise: string;
 }
 
+/** Words of which each is looked at by itself. */
+interface LookedAt {
+  readonly all: (step: Step, material: Material) => readonly Word[];
+  readonly may: (word: Word, step: Step, material: Material) => boolean;
+}
+
+/** Heads that are found by looking at one word after the other. Example: `...headsAmong(oneBeat, mayLose)`. */
+export const headsAmong = (all: LookedAt['all'], may: LookedAt['may']): Pick<Task, 'heads' | 'lookedAt'> => ({
+  lookedAt: { all, may },
+  heads: (step, material) => all(step, material).filter((word) => may(word, step, material)),
+});
+
 /** One task: an object in its family's file. Adding one means adding it to its family's list. */
 export interface Task extends TaskCore {
   /** Words an item can be built around at a step. */
   heads(step: Step, material: Material): readonly Word[];
+  /** Where it takes long to tell: the words that are looked at, and whether one may be, so that it can go in parts. */
+  lookedAt?: LookedAt;
   /** How many answers there are to balance; 1 where answers are open. */
   kinds?(step: Step): number;
   /** Whether a head can have the answer of this kind. */

@@ -1,7 +1,7 @@
 import type { Word } from '../lexicon/entry';
 import type { SoundPair } from '../phonology/articulation';
 import { slashed } from '../games/saying';
-import { generate, headsOf, type GameRequest } from '../games/generate';
+import { generateInParts, headsOf, type GameRequest } from '../games/generate';
 import { familyOf, offeredStep, stepOf, taskOf } from '../games';
 import { holding, twinsOf } from '../games/pebbles';
 import { spotOf } from '../answers/spots';
@@ -9,6 +9,7 @@ import { MIXED } from '../games/step';
 import type { Material } from '../games/material';
 import { readKey } from '../games/spec';
 import { sure } from '../sure';
+import { toEnd } from '../to-end';
 import { keepTime, type Kept } from './keep-time';
 import { MODEL_SECONDS, TOGETHER_ITEMS, type Plan, type PlannedRound, type RoundRole, type Way } from './running-order';
 import { setSizeFor } from './turns';
@@ -74,15 +75,23 @@ interface ShapeWish extends RoundWish {
 }
 
 /** A round with its items made; null where nothing could be made. */
-export function makeRound(
+export const makeRound = (
   material: Material,
   wish: RoundWish,
   request: Omit<GameRequest, 'size' | 'words' | 'sound'>,
   id: string,
-): PlannedRound | null {
+): PlannedRound | null => toEnd(makeRoundInParts(material, wish, request, id));
+
+/** The same, with pauses, for whoever has others to serve meanwhile. */
+export function* makeRoundInParts(
+  material: Material,
+  wish: RoundWish,
+  request: Omit<GameRequest, 'size' | 'words' | 'sound'>,
+  id: string,
+): Generator<undefined, PlannedRound | null> {
   const task = taskOf(wish.task);
   const step = stepOf(task, wish.step);
-  const made = generate(task, step, material, {
+  const made = yield* generateInParts(task, step, material, {
     ...request,
     size: wish.size,
     sound: wish.sound,
@@ -264,12 +273,9 @@ const canSort = (sound: string | undefined, material: Material): boolean =>
  * @example makePlan(material, { shape: 'focus', task: 'first-sound', step: 'hold', count: 3, minutes: 8, children: 6,
  * seed: 1, paceOf }).rounds.length // 4
  */
-export function makePlan(material: Material, request: PlanRequest): Plan {
-  const parts = planInParts(material, request);
-  for (let part = parts.next(); ; part = parts.next()) if (part.done) return part.value;
-}
+export const makePlan = (material: Material, request: PlanRequest): Plan => toEnd(planInParts(material, request));
 
-/** As `makePlan`, with a pause after each round, for whoever has others to serve meanwhile. */
+/** As `makePlan`, with pauses, for whoever has others to serve meanwhile. */
 export function* planInParts(material: Material, request: PlanRequest): Generator<undefined, Plan> {
   const rounds: PlannedRound[] = [];
   const heart = new Set<string>();
@@ -281,7 +287,7 @@ export function* planInParts(material: Material, request: PlanRequest): Generato
     const set = focus ? focus.items.flatMap((item) => readKey(item.key).words) : wish.words;
     const avoid = [...(request.avoid ?? []), ...(set ? [] : wordsIn(rounds))];
     const { role, task, step, size, way, sound, start } = wish;
-    const round = makeRound(
+    const round = yield* makeRoundInParts(
       material,
       {
         role,

@@ -1,12 +1,13 @@
 import { TASKS, familyOf } from '../../core/games';
-import { headsOf } from '../../core/games/generate';
+import { headsInParts } from '../../core/games/generate';
 import { readKey } from '../../core/games/spec';
 import type { Step } from '../../core/games/step';
 import type { Task } from '../../core/games/task';
 import type { PlannedRound } from '../../core/sessions/running-order';
-import { makeRound, titleOf } from '../../core/sessions/shapes';
+import { makeRoundInParts, titleOf } from '../../core/sessions/shapes';
 import { minutesFor } from '../../core/sessions/turns';
 import { groupOf } from '../sessions/start-session';
+import { inTurns } from '../storage/other-turns';
 import { Problem } from '../storage/problems';
 import { startPlan } from './start-plan';
 import { workshopOf, type Workshop } from './workshop';
@@ -33,18 +34,19 @@ interface Made {
  * A game made from these words, at the step that the most of them can head; null where it can be made from none, or is
  * about something else.
  */
-function made(task: Task, words: readonly string[], { bank, lowOnly }: Workshop): Made | null {
+function* made(task: Task, words: readonly string[], { bank, lowOnly }: Workshop): Generator<undefined, Made | null> {
   if (task.sequence) return null;
   const asked = new Set(words);
-  const [fit] = task.steps
-    .map((step) => ({
-      step,
-      words: headsOf(task, step, bank).flatMap(({ word }) => (asked.has(word) ? [word] : [])),
-    }))
-    .filter((one) => one.words.length > 0)
-    .sort((x, y) => y.words.length - x.words.length);
+  const fits: { readonly step: Step; readonly words: readonly string[] }[] = [];
+  for (const step of task.steps) {
+    const heads = yield* headsInParts(task, step, bank);
+    const those = heads.flatMap(({ word }) => (asked.has(word) ? [word] : []));
+    if (those.length) fits.push({ step, words: those });
+    yield;
+  }
+  const [fit] = fits.sort((x, y) => y.words.length - x.words.length);
   if (!fit) return null;
-  const round = makeRound(
+  const round = yield* makeRoundInParts(
     bank,
     { role: 'focus', task: task.id, step: fit.step.id, size: fit.words.length, words: fit.words, way: 'individual' },
     { seed: 1, contested: true, lowOnly },
@@ -58,13 +60,21 @@ function made(task: Task, words: readonly string[], { bank, lowOnly }: Workshop)
 /** The games that some of these words can be played in, in the order of the catalogue. */
 export async function gamesOfSet(groupId: string, words: readonly string[]): Promise<SetGame[]> {
   const shop = await workshopOf(await groupOf(groupId));
-  return TASKS.flatMap((task) => {
-    const game = made(task, words, shop);
-    if (!game) return [];
+  const games: SetGame[] = [];
+  for (const task of TASKS) {
+    // A set of many words is long work: whoever marks an answer meanwhile has their turn.
+    const game = await inTurns(made(task, words, shop));
+    if (!game) continue;
     const { id, name } = task;
-    const family = familyOf(task.family).name;
-    return [{ id, name, family, step: game.step.name, words: game.round.items.length }];
-  });
+    games.push({
+      id,
+      name,
+      family: familyOf(task.family).name,
+      step: game.step.name,
+      words: game.round.items.length,
+    });
+  }
+  return games;
 }
 
 /**
@@ -75,7 +85,7 @@ export async function startSetIn(groupId: string, taskId: string, words: readonl
   const group = await groupOf(groupId);
   const shop = await workshopOf(group);
   const task = TASKS.find(({ id }) => id === taskId);
-  const game = task && made(task, words, shop);
+  const game = task && (await inTurns(made(task, words, shop)));
   if (!game) throw new Problem(say.noneOfThem);
   const { step, round } = game;
   return startPlan(

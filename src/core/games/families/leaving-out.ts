@@ -11,7 +11,7 @@ import type { Mark } from '../view';
 import { oneBeat, type Material } from '../material';
 import { restOf, senseOfRest, type Sense } from '../sense';
 import type { Step } from '../step';
-import type { Task } from '../task';
+import { headsAmong, type Task } from '../task';
 import { sure } from '../../sure';
 import { ipaOf, isEnding, script, slash, times } from './common';
 
@@ -110,8 +110,10 @@ const LEAVE_OUT: Task = {
   secondsPerTurn: 10,
   gesture: 'hold up a finger for each sound, then fold one away',
   plain: '{word}. Say it without {sound}.',
-  heads: (step, material) =>
-    oneBeat(material).filter((w) => w.count <= 6 && w.entry.band < 3 && dealt(w, step, material).length > 0),
+  ...headsAmong(
+    (_step, material) => oneBeat(material).filter((w) => w.count <= 6 && w.entry.band < 3),
+    (word, step, material) => dealt(word, step, material).length > 0,
+  ),
   build: ({ head, step, material, random }) => {
     const places = dealt(head, step, material);
     return { words: [head.word], at: need(places[Math.floor(random() * places.length)], 'A sound that can go.') };

@@ -27,7 +27,7 @@ import { advice, spokenApart } from '../saying';
 import { marksOf, shownOf } from '../marks';
 import { need, wordOf } from '../proof';
 import { oneBeat, playable, type Material } from '../material';
-import type { Building, Made, Task } from '../task';
+import { headsAmong, type Building, type Made, type Task } from '../task';
 import type { Step } from '../step';
 import { sure } from '../../sure';
 import { WEAK_ALONE } from './blending';
@@ -171,12 +171,14 @@ const SWAP: Task = {
   secondsPerTurn: 15,
   gesture: 'take one pot away and put another in its place',
   plain: '{word}. Now {change}. What is it now?',
-  heads: (step, material) =>
-    step.place === 'onset'
-      ? oneBeat(material).filter(
-          (w) => w.entry.band < 3 && onsetAndRime(w).onset.length > 0 && onsetPartners(w, material).length > 0,
-        )
-      : changeable(material).filter((w) => w.entry.band < 3 && links(w, step, material).length > 0),
+  ...headsAmong(
+    (step, material) =>
+      step.place === 'onset'
+        ? oneBeat(material).filter((w) => w.entry.band < 3 && onsetAndRime(w).onset.length > 0)
+        : changeable(material).filter((w) => w.entry.band < 3),
+    (word, step, material) =>
+      (step.place === 'onset' ? onsetPartners(word, material) : links(word, step, material)).length > 0,
+  ),
   build: ({ head, step, material, random, wishes }) => {
     if (step.place === 'onset') {
       const to = bestOf(onsetPartners(head, material), random, (w) => !wishes.avoid.has(w.word));

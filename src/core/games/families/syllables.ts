@@ -18,7 +18,7 @@ import { need, Unproved, wordOf } from '../proof';
 import { shownOf } from '../marks';
 import { playable, type Material } from '../material';
 import { OWN_NAME } from '../spec';
-import type { Made, Task } from '../task';
+import { headsAmong, type Made, type Task } from '../task';
 import { restOf, senseOfRest, type Sense } from '../sense';
 import type { Step } from '../step';
 import { sure } from '../../sure';
@@ -331,7 +331,7 @@ const DROP: Task = {
   secondsPerTurn: 12,
   gesture: 'hold up two fists, then hide one',
   plain: '{word}. Say it again, but don’t say “{part}”.',
-  heads: (step, material) => headsOf(step, material).filter((w) => mayDrop(w, step, material)),
+  ...headsAmong(headsOf, mayDrop),
   build: ({ head, step }) => ({ words: [head.word], at: atOf(step) }),
   make: ({ words, at }, step, material) => {
     const word = wordOf(material, words[0]);

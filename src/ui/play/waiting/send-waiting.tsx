@@ -22,6 +22,17 @@ function save(name: string, text: string): void {
   setTimeout(() => URL.revokeObjectURL(url), 10_000);
 }
 
+/** What this computer is called everywhere: what a browser keeps, it keeps for one name. */
+const ONE_NAME = '127.0.0.1';
+const OTHER_NAMES: readonly string[] = ['localhost', '[::1]'];
+
+/** Where this page is under another name of this computer, and nothing of it is left here, it goes to the one name. */
+function toOneName(): void {
+  const { hostname, href } = window.location;
+  if (!OTHER_NAMES.includes(hostname)) return;
+  window.location.replace(Object.assign(new URL(href), { hostname: ONE_NAME }).href);
+}
+
 /**
  * At the table: sends what a run left waiting on this device while the server was away, session by session, says so
  * where the server does not take it, and keeps what it will never take until somebody has saved it.
@@ -49,8 +60,9 @@ export function SendWaiting() {
       }
       const kept = await outbox.asideAll();
       if (alive) setAside(kept);
+      if (!kept.length && !(await outbox.waitingSessions()).length) toOneName();
     };
-    sendAll().catch(() => undefined); // a browser without a store has nothing waiting
+    sendAll().catch(toOneName); // a browser without a store has nothing waiting
     return () => {
       alive = false;
       for (const sync of running) sync.stop();

@@ -1,4 +1,5 @@
 import type { Metadata } from 'next';
+import { decoded } from '@/app/decoded';
 import { guarded } from '@/app/guarded';
 import { soundPage } from '@/server/words/sounds';
 import { SoundScreen } from '@/ui/sounds/sound-screen';
@@ -9,9 +10,9 @@ interface Props {
 }
 
 export const generateMetadata = async ({ params }: Props): Promise<Metadata> => ({
-  title: say.theSound(decodeURIComponent((await params).sound)),
+  title: say.theSound(decoded((await params).sound)),
 });
 
 export default guarded(async ({ params }: Props) => (
-  <SoundScreen page={await soundPage(decodeURIComponent((await params).sound))} />
+  <SoundScreen page={await soundPage(decoded((await params).sound))} />
 ));

@@ -1,5 +1,6 @@
 import type { Metadata } from 'next';
 import { currentGroup } from '@/actions/current-group';
+import { decoded } from '@/app/decoded';
 import { guarded } from '@/app/guarded';
 import { usesOf } from '@/server/sessions/word-used';
 import { wordPage } from '@/server/words/word-page';
@@ -12,12 +13,12 @@ interface Props {
 }
 
 export const generateMetadata = async ({ params }: Props): Promise<Metadata> => ({
-  title: decodeURIComponent((await params).word),
+  title: decoded((await params).word),
 });
 
 export default guarded(async ({ params }: Props) => {
   const group = await currentGroup();
-  const word = decodeURIComponent((await params).word);
+  const word = decoded((await params).word);
   const [page, used] = await Promise.all([wordPage(word, group.id), usesOf(word, group.id)]);
   return (
     <>
