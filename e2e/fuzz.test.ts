@@ -30,7 +30,7 @@ interface Action {
 }
 
 let app: App;
-let ids: string[] = [];
+const ids: string[] = [];
 let sessions: { readonly id: string; readonly child: string }[] = [];
 const actions: Action[] = [];
 
@@ -166,7 +166,7 @@ async function act(make: Strange): Promise<Answered> {
   });
 }
 
-test(`${INPUTS} inputs that nobody should send: no fault of ours, no wait without end, no row changed by what is refused`, async () => {
+test(`${INPUTS} strange inputs: no fault of ours, no wait without end, no row changed by what is refused`, async () => {
   const make = strange(seeded(SEED), ids);
   const wrong: string[] = [];
   let before = await digest();

@@ -143,7 +143,7 @@ describe('writing from elsewhere', () => {
     const { page, trouble } = await openPage(browser);
     await page.setExtraHTTPHeaders({ 'X-Forwarded-Host': FOREIGN });
     await addNames(page, app.url, ['Sorrel']);
-    expect(await page.getByRole('main').getByRole('link', { name: 'Sorrel', exact: true }).count()).toBe(1);
+    await page.getByRole('main').getByRole('link', { name: 'Sorrel', exact: true }).waitFor();
     expect(trouble).toEqual([]);
     await page.context().close();
   });
@@ -241,6 +241,22 @@ describe('from a page in a real browser', () => {
       }, `${app.url}/children`),
     );
     expect(status).toBe(403);
+    await page.context().close();
+  });
+
+  test('a link on another site to a file of ours brings nothing down', async () => {
+    const page = await open(`http://${FOREIGN}:${foreignPort}/`);
+    for (const path of ['/api/everything', `/api/children/${child}/export`]) {
+      const status = await heard(page, path, () =>
+        page.evaluate((url) => {
+          const link = Object.assign(document.createElement('a'), { href: url });
+          document.body.append(link);
+          link.click();
+        }, app.url + path),
+      );
+      expect(status, path).toBe(403);
+      await page.goto(`http://${FOREIGN}:${foreignPort}/`);
+    }
     await page.context().close();
   });
 

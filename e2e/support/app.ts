@@ -15,6 +15,8 @@ export interface App {
   readonly file: string;
   /** SIGKILL: the process gets no chance to tidy up. */
   kill(): Promise<void>;
+  /** Tells the server to end, as Ctrl+C does, and waits until it has. */
+  end(signal: 'SIGINT' | 'SIGTERM'): Promise<void>;
   start(): Promise<void>;
   stop(): Promise<void>;
 }
@@ -38,10 +40,12 @@ interface Served {
   readonly file?: string;
   /** The checkout whose build is served, where it is not this one. */
   readonly cwd?: string;
+  /** False where nobody waits for its first answer. */
+  readonly wait?: boolean;
 }
 
 /** The production build, served on a free port with a real SQLite file of its own. */
-export async function openApp({ demo = false, file, cwd = process.cwd() }: Served = {}): Promise<App> {
+export async function openApp({ demo = false, file, cwd = process.cwd(), wait = true }: Served = {}): Promise<App> {
   const folder = mkdtempSync(path.join(os.tmpdir(), 'bouncy-echo-e2e-'));
   const database = file ?? path.join(folder, 'e2e.sqlite');
   const port = await freePort();
@@ -68,7 +72,7 @@ export async function openApp({ demo = false, file, cwd = process.cwd() }: Serve
         BOUNCY_ECHO_DEMO: demo ? '1' : '0',
       },
     });
-    for (let i = 0; i < 1_200; i += 1) {
+    for (let i = 0; wait && i < 1_200; i += 1) {
       const answer = await fetch(`${url}/api/health`).then(
         (r) => r.json() as Promise<{ run: string }>,
         () => null,
@@ -76,7 +80,7 @@ export async function openApp({ demo = false, file, cwd = process.cwd() }: Serve
       if (answer?.run === run) return;
       await new Promise((resolve) => setTimeout(resolve, 100));
     }
-    throw new Error('the server did not answer');
+    if (wait) throw new Error('the server did not answer');
   };
   await start();
   return {
@@ -84,6 +88,7 @@ export async function openApp({ demo = false, file, cwd = process.cwd() }: Serve
     file: database,
     start,
     kill: () => end('SIGKILL'),
+    end,
     stop: async () => {
       await end('SIGTERM');
       rmSync(folder, { recursive: true, force: true });

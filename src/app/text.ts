@@ -62,7 +62,7 @@ export const deskSettings = {
   fileComputer: 'It’s all in one file on this computer:',
   takeOut: 'Download everything as open files (ZIP)',
   aboutChildren: 'It’s about children, so follow your setting’s rules on keeping it.',
-  backUpStop: 'To back it up, stop Bouncy Echo and copy that file, with any files beside it that end in -wal or -shm.',
+  backUpStop: 'To back it up, stop Bouncy Echo and copy that file.',
 } as const;
 
 export const deskSoundsSound = {

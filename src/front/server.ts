@@ -25,7 +25,6 @@ function refuse(request: IncomingMessage, response: ServerResponse, { status, se
   response.writeHead(status, {
     ...sealed(request.url ?? '/'),
     'Content-Type': 'text/plain; charset=utf-8',
-    'Content-Security-Policy': "default-src 'none'",
     // What else may come on this connection is not waited for.
     Connection: 'close',
   });

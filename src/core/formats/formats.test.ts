@@ -1,5 +1,6 @@
 import Papa from 'papaparse';
 import { describe, expect, test } from 'vitest';
+import { csv } from './csv';
 import { readNames } from './names';
 import { wordsSchema, logBodySchema, nameSchema, startSchema } from './schemas';
 import { CSV_COLUMNS, toCsv, type ExportRow, type SessionExport } from './session-export';
@@ -155,4 +156,25 @@ describe('doors', () => {
     });
     expect(sure(sure(read.error).issues[0]).message).toBe('Choose at least one word.');
   });
+});
+
+// OWASP, CSV Injection: signs that begin a formula, also in full width, behind line ends, tabs and spaces.
+test.each([
+  '=1+1',
+  '+1',
+  '-1',
+  '@A1',
+  '=HYPERLINK("http://x")\nx',
+  '＝1+1',
+  '＋1',
+  '－1',
+  '＠A1',
+  '\t=1',
+  '\r\n=1',
+  ' =1',
+])('a spreadsheet does not take %j for a formula', (cell) => {
+  expect(csv(['a'], [[cell]]).split('\r\n')[1]).toMatch(/^"?'/);
+});
+test.each(['sun', '5 + 3', 'a=b', '小明', 'well-known'])('%j is left as it is', (cell) => {
+  expect(csv(['a'], [[cell]]).split('\r\n')[1]).toBe(cell);
 });

@@ -21,6 +21,7 @@ import { turnsLately } from '../sessions/turn-order';
 import { readySessions } from '../plans/today';
 import { behind } from '../record/rebuild-queue';
 import { database } from '../storage/database';
+import { everything } from '../whole/everything';
 import { rows } from '../storage/rows';
 import { inFreshFiles } from '../testing/fresh-file';
 import { answersThat, askedThat, outcomesThat } from './answers';
@@ -286,7 +287,7 @@ test('what another device says late, that the word was modelled before, is heard
   expect(await answersThat({ sessions: [id] })).toMatchObject([{ standing: 'after-a-model' }]);
 });
 
-test('a session that cannot be read holds no other up', async () => {
+test('a session that cannot be read holds no other up, is counted as behind, and is given out as marked', async () => {
   const [one, two] = [await begun('Leeks'), await begun('Kale')];
   const { models } = await database();
   const said = vi.spyOn(console, 'error').mockImplementation(() => undefined);
@@ -294,9 +295,44 @@ test('a session that cannot be read holds no other up', async () => {
     await appendLog(id, [{ ...answered(0, sure(children[0]), 'sun'), id: v7(), at: Date.now() }]);
   await models.sessions.update({ rounds: '[]' }, { where: { id: one.id } });
   expect(await answersThat({ sessions: [one.id, two.id] })).toMatchObject([{ sessionId: two.id }]);
+  expect(await behind()).toBe(1);
   expect(said).toHaveBeenCalledOnce();
   expect(await models.sessions.count({ where: { stale: 1 } })).toBe(1);
+  // The child’s file and the archive are given out all the same, with the answer as it was marked.
+  expect((await childFile(sure(one.children[0]))).answers).toMatchObject([{ stands: 'not-read', standing: null }]);
+  said.mockClear();
+  const { bytes } = await everything();
+  expect(bytes.length).toBeGreaterThan(1_000);
+  expect(said).toHaveBeenCalledWith(expect.stringContaining(one.id), expect.anything());
   said.mockRestore();
+});
+
+test('a reading that fails once is tried again by itself', async () => {
+  const { id, children } = await begun('Chives');
+  const { sequelize } = await database();
+  const said = vi.spyOn(console, 'error').mockImplementation(() => undefined);
+  await appendLog(id, [{ ...answered(0, sure(children[0]), 'sun'), id: v7(), at: Date.now() }]);
+  // The disk is full for a moment (sqlite.org/lang_createtrigger.html, RAISE).
+  await sequelize.query(
+    `CREATE TRIGGER full BEFORE INSERT ON readings BEGIN SELECT RAISE(ABORT, 'database or disk is full'); END`,
+  );
+  expect(await answersThat({ sessions: [id] })).toEqual([]);
+  expect(await behind()).toBe(1);
+  await sequelize.query('DROP TRIGGER full');
+  await expect.poll(behind, { timeout: 60_000 }).toBe(0);
+  expect(await answersThat({ sessions: [id] })).toHaveLength(1);
+  said.mockRestore();
+});
+
+test('a question that failed once does not stand for ever: the next one who asks is answered', async () => {
+  const { id, children } = await begun('Rocket');
+  await appendLog(id, [{ ...answered(0, sure(children[0]), 'sun'), id: v7(), at: Date.now() }]);
+  await startAnew();
+  const { sequelize } = await database();
+  const query = vi.spyOn(sequelize, 'query').mockRejectedValueOnce(new Error('SQLITE_IOERR: disk I/O error'));
+  await expect(answersThat({ sessions: [id] })).rejects.toThrow('SQLITE_IOERR');
+  query.mockRestore();
+  expect(await answersThat({ sessions: [id] })).toHaveLength(1);
 });
 
 test('an answer that comes while the session is being read is in the next reading', async () => {

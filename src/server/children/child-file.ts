@@ -86,41 +86,50 @@ export async function childFile(childId: string, now = Date.now()): Promise<Chil
       by: c.chosen_by,
       endedAt: c.ended_at === null ? null : iso(c.ended_at),
     })),
-    answers: answers.map((a) => ({
-      id: a.id,
-      session: a.session_id,
-      task: a.task,
-      step: a.step,
-      word: a.word,
-      sounds: a.sounds ? a.sounds.split(' ') : [],
-      outcome: a.outcome,
-      standing: readings.get(a.id)?.standing ?? null,
-      slip: a.slip,
-      said: a.said,
-      heard: heardOf(readings.get(a.id)),
-      missed: JSON.parse(a.missed) as number[],
-      helps: JSON.parse(a.helps) as string[],
-      note: a.note,
-      secondsToMark: a.think_ms === null ? null : a.think_ms / 1000,
-      selfCorrected: a.self_corrected === 1,
-      shown: a.shown === 1,
-      pebbles: a.pebbles === null ? [] : (JSON.parse(a.pebbles) as ChildFile['answers'][number]['pebbles']),
-      markedBy: a.marked_by,
-      at: iso(a.at),
-      stands: standsAs(readings.get(a.id)?.fate),
-      deviceAt: a.device_at === null ? null : iso(a.device_at),
-    })),
+    answers: answers.map((a) => answerOf(a, readings.get(a.id), heardOf)),
     asked: asked.map((a) => ({ session: a.session_id, answer: a.id, at: iso(a.at) })),
     steps: steps.map((s) => ({ session: s.session_id, kind: s.kind, at: iso(s.at) })),
   });
 }
 
+type AnswerInFile = ChildFile['answers'][number];
+
+/** An answer as the file has it; `read`: what became of it, where its session could be read. */
+const answerOf = (
+  a: AnswerRow,
+  read: KeptAnswer | undefined,
+  heardOf: (answer: KeptAnswer | undefined) => string | null,
+) => ({
+  id: a.id,
+  session: a.session_id,
+  task: a.task,
+  step: a.step,
+  word: a.word,
+  sounds: a.sounds ? a.sounds.split(' ') : [],
+  outcome: a.outcome,
+  standing: read?.standing ?? null,
+  slip: a.slip,
+  said: a.said,
+  heard: heardOf(read),
+  missed: JSON.parse(a.missed) as number[],
+  helps: JSON.parse(a.helps) as string[],
+  note: a.note,
+  secondsToMark: a.think_ms === null ? null : a.think_ms / 1000,
+  selfCorrected: a.self_corrected === 1,
+  shown: a.shown === 1,
+  pebbles: a.pebbles === null ? [] : (JSON.parse(a.pebbles) as AnswerInFile['pebbles']),
+  markedBy: a.marked_by,
+  at: iso(a.at),
+  stands: standsAs(read?.fate),
+  deviceAt: a.device_at === null ? null : iso(a.device_at),
+});
+
 /** What became of an answer; it is not known in a session that could not be read. */
-const standsAs = (fate: Fate | undefined): ChildFile['answers'][number]['stands'] =>
+const standsAs = (fate: Fate | undefined): AnswerInFile['stands'] =>
   fate === undefined ? 'not-read' : STANDS_AS[fate];
 
 /** The file’s words for what became of an answer. */
-const STANDS_AS: Readonly<Record<Fate, ChildFile['answers'][number]['stands']>> = {
+const STANDS_AS: Readonly<Record<Fate, AnswerInFile['stands']>> = {
   stands: 'stands',
   beside: 'second',
   replaced: 'replaced',

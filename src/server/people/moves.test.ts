@@ -1,3 +1,4 @@
+import { existsSync, readFileSync } from 'node:fs';
 import { expect, test } from 'vitest';
 import { v7 } from 'uuid';
 import { answered } from '../../core/testing/answers';
@@ -9,7 +10,10 @@ import { listSessions, lookBack } from '../sessions/look-back';
 import { startWords } from '../sessions/start-session';
 import { putAside, wordsAside } from '../words/put-aside';
 import { inFreshFiles } from '../testing/fresh-file';
-import { addChildren, addGroup, eraseGroup, listGroups, type Group } from './groups';
+import { database } from '../storage/database';
+import { plain } from '../storage/plain';
+import { erasedSince } from './erased';
+import { addChildren, addGroup, eraseChild, eraseGroup, listGroups, type Group } from './groups';
 import { mergeGroups, moveChild, setOutOfSight, takeClass } from './moves';
 
 // Real SQLite files throughout.
@@ -114,4 +118,37 @@ test('what is not there is told in a sentence', async () => {
   await expect(moveChild('nobody', radishes.id)).rejects.toThrow('isn’t in the list any more');
   await expect(moveChild(sure(radishes.children[0]).id, v7())).rejects.toThrow('group isn’t here');
   await expect(setOutOfSight(v7(), true)).rejects.toThrow('isn’t in the list any more');
+});
+
+test('a child who was moved and then erased: devices let go of the sessions they sat in, and of all of late', async () => {
+  const [radishes, beans] = [await groupOf('Radishes', 'Wren', 'Kofi'), await groupOf('Beans', 'Idris')];
+  const [old, late] = [await played(radishes), await played(radishes)];
+  const never = await played(beans);
+  const { models } = await database();
+  const longAgo = Date.now() - 60 * 86_400_000;
+  await models.sessions.update({ started_at: longAgo }, { where: { id: [old, never] } });
+  const wren = sure(radishes.children[0]).id;
+  const other = await groupOf('Leeks');
+  await moveChild(wren, other.id);
+  // Somebody who never sat in the old group’s games, and is named on the pages of those of late.
+  await eraseChild(wren);
+  expect([...(await erasedSince(0)).ids].sort()).toEqual([old, late].sort());
+  await expect(appendLog(old, [{ ...answered(5, wren, 'sun'), id: v7(), at: Date.now() }])).resolves.toMatchObject({
+    refused: [{ erased: true }],
+  });
+});
+
+test('erased while somebody reads the file: it is tried again, and said where traces are left', async () => {
+  const radishes = await groupOf('Radishes', 'Zoltan', 'Kofi');
+  await played(radishes);
+  const { file } = await database();
+  const reader = await plain(file, 'read');
+  await reader.exec('BEGIN; SELECT count(*) FROM children');
+  await expect(eraseChild(sure(radishes.children[0]).id)).rejects.toThrow(/That’s erased\. Some traces/);
+  expect(names(await groupNow(radishes.id))).toEqual(['Kofi']);
+  await reader.close();
+  await eraseChild(sure(radishes.children[1]).id);
+  const there = [file, `${file}-wal`].filter((at) => existsSync(at));
+  const left = there.map((at) => readFileSync(at, 'latin1')).join('');
+  expect(left).not.toMatch(/Zoltan|Kofi/);
 });

@@ -99,7 +99,8 @@ const COUNT_OF = `((SELECT count(*) FROM answers WHERE session_id = :id) +
   (SELECT count(*) FROM steps WHERE session_id = :id))`;
 /** Where each of some ids is kept, as pairs of id and session. */
 const PLACES_OF = `(SELECT json_group_array(json_array(id, session_id)) FROM (
-  SELECT id, session_id FROM answers WHERE id IN (:ids) UNION ALL SELECT id, session_id FROM steps WHERE id IN (:ids)))`;
+  SELECT id, session_id FROM answers WHERE id IN (:ids)
+  UNION ALL SELECT id, session_id FROM steps WHERE id IN (:ids)))`;
 const NOT_HERE = say.noSessionAddress;
 
 /** A session's plan with the ids of its children. Throws a Problem (404) where there is none. */
@@ -124,7 +125,7 @@ export interface OpenSession extends PlannedSession {
 }
 
 /** The ids that an entry brings, or speaks of. */
-export const idsIn = (entry: Entry): string[] => {
+const idsIn = (entry: Entry): string[] => {
   if (entry.kind === 'undo') return [entry.id, entry.answerId];
   return entry.kind === 'answer' && entry.supersedes ? [entry.id, entry.supersedes] : [entry.id];
 };

@@ -29,7 +29,8 @@ const text = (value: string): string => `'${value.replaceAll("'", "''")}'`;
 /** Writes down where this server is, and begins the write that is never ended. */
 async function take(db: Plain, where: string): Promise<void> {
   await db.exec(
-    'PRAGMA busy_timeout=0; PRAGMA synchronous=OFF; CREATE TABLE IF NOT EXISTS running (process INTEGER, place TEXT); ' +
+    'PRAGMA busy_timeout=0; PRAGMA synchronous=OFF; ' +
+      'CREATE TABLE IF NOT EXISTS running (process INTEGER, place TEXT); ' +
       `BEGIN IMMEDIATE; DELETE FROM running; INSERT INTO running VALUES (${process.pid}, ${text(where)}); COMMIT; ` +
       'BEGIN IMMEDIATE',
   );

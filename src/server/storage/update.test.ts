@@ -63,7 +63,7 @@ test.each([
   ['of the second version', 2],
   ['of the version before', MIGRATION_NAMES.length - 1],
 ])(
-  '%s, cut off at any statement while it is brought up to date, opens again with all it had',
+  '%s, cut off anywhere in its update, opens again with all it had',
   async (what, version) => {
     const home = path.join(folder(), 'home');
     mkdirSync(home);

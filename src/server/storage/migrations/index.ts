@@ -46,8 +46,8 @@ export const MIGRATION_NAMES: readonly string[] = MIGRATIONS.map(({ name }) => n
 const META = 'CREATE TABLE IF NOT EXISTS SequelizeMeta (name VARCHAR(255) NOT NULL UNIQUE PRIMARY KEY)';
 
 /**
- * Does what is still to be done to a file. Everything runs through `context`, which the caller holds in one transaction:
- * all of it is done, or nothing.
+ * Does what is still to be done to a file. Everything runs through `context`, which the caller holds in one
+ * transaction: all of it is done, or nothing.
  * @param done names of the migrations that the file has had
  */
 export async function migrate(context: InTransaction, done: readonly string[]): Promise<void> {

@@ -11,7 +11,7 @@ export interface Reply {
 }
 
 /** An entry the server does not keep, and why. One of a child who was erased leaves the device without a copy. */
-export interface RefusedEntry {
+interface RefusedEntry {
   readonly id: string;
   readonly why: string;
   readonly erased?: boolean;
