@@ -94,7 +94,7 @@ const answersAlone = (file: string): Promise<number> =>
     async (db) => sure((await db.all<{ n: number }>('SELECT count(*) AS n FROM answers'))[0]).n,
   );
 
-test('told to end, the file stands alone and has every answer; put back beside a newer log, it is refused', async () => {
+test('told to end, the file alone has every answer; put back beside a newer log, it is refused', async () => {
   await answersIn(40);
   const folder = mkdtempSync(path.join(os.tmpdir(), 'bouncy-echo-back-'));
   for (const signal of ['SIGINT', 'SIGTERM'] as const) {

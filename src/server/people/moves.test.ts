@@ -120,7 +120,7 @@ test('what is not there is told in a sentence', async () => {
   await expect(setOutOfSight(v7(), true)).rejects.toThrow('isn’t in the list any more');
 });
 
-test('a child who was moved and then erased: devices let go of the sessions they sat in, and of all of late', async () => {
+test('moved and then erased: devices let go of the sessions they sat in, and of all of late', async () => {
   const [radishes, beans] = [await groupOf('Radishes', 'Wren', 'Kofi'), await groupOf('Beans', 'Idris')];
   const [old, late] = [await played(radishes), await played(radishes)];
   const never = await played(beans);

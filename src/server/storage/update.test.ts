@@ -57,7 +57,7 @@ async function inside(file: string): Promise<{ done: string[]; answers: string[]
   return { done, answers, told: db.told };
 }
 
-// A kill leaves what was written to the disk's cache, and that is what a copy of the files is (sqlite.org/howtocorrupt).
+// A kill leaves what was written to the disk's cache: a copy of the files is just that (sqlite.org/howtocorrupt).
 test.each([
   ['a new file', 0],
   ['of the second version', 2],
