@@ -45,8 +45,10 @@ export async function changePlan(
   id: unknown,
   body: unknown,
   change: unknown,
+  seen?: unknown,
 ): Promise<Answer<Awaited<ReturnType<typeof plans.workOnPlan>>>> {
-  return answer(() => plans.workOnPlan(typedText.parse(id), body, change), false);
+  const version = seen === undefined ? undefined : typedText.parse(seen);
+  return answer(() => plans.workOnPlan(typedText.parse(id), body, change, version), false);
 }
 
 export async function keepPlan(id: unknown, change: { kept?: boolean; plannedFor?: unknown }): Promise<Answer<void>> {

@@ -2,6 +2,7 @@
 
 import { z } from 'zod';
 import { correctionSchema, idSchema, startSchema } from '@/core/formats/schemas';
+import type { Entry } from '@/core/sessions/log';
 import { startDoor } from '@/server/plans/door';
 import { gamesOfSet, startSetIn, type SetGame } from '@/server/plans/set-games';
 import { startFind } from '@/server/plans/start-find';
@@ -80,6 +81,12 @@ export async function reopen(_: FormState, form: FormData): Promise<FormState> {
   });
 }
 
+/** Adds one entry, and says what was done, or why it could not be. */
+async function kept(sessionId: string, entry: Entry, done: string): Promise<FormState> {
+  const [no] = (await appendLog(sessionId, [entry])).refused;
+  return no ? { error: no.why } : { said: done };
+}
+
 /** Puts a mark right in Look back. */
 export async function correct(sessionId: string, change: unknown): Promise<FormState> {
   return formAnswer(async () => {
@@ -89,8 +96,7 @@ export async function correct(sessionId: string, change: unknown): Promise<FormS
     if (answers.some((a) => a.id === correction.newId)) return { said: say.corrected };
     const entry = correctionOf(answers, correction);
     if (!entry) return { error: say.answerBeenChanged };
-    await appendLog(sessionId, [entry]);
-    return { said: say.corrected };
+    return kept(sessionId, entry, say.corrected);
   });
 }
 
@@ -101,8 +107,7 @@ export async function uncorrect(sessionId: string, change: unknown): Promise<For
   return formAnswer(async () => {
     const entry = await takenBack(idSchema.parse(sessionId), takeBackSchema.parse(change));
     if (!entry) return { error: say.answerBeenChanged };
-    await appendLog(sessionId, [entry]);
-    return { said: say.takenBack };
+    return kept(sessionId, entry, say.takenBack);
   });
 }
 

@@ -9,7 +9,7 @@ import * as sets from '@/server/words/word-sets';
 import { typedText } from './form';
 import { answer, type Answer } from './answer';
 
-const words = z.array(z.string().max(40)).max(200).catch([]);
+const words = z.array(z.string().max(40)).catch([]);
 const taps = z.array(z.string().max(10)).max(40).catch([]);
 const beat = z.int().min(0).max(12).catch(0);
 

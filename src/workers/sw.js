@@ -28,12 +28,16 @@ self.addEventListener('activate', (event) => {
   );
 });
 
-// Keeps a page with the time it was kept.
+// Keeps a page with the time it was kept. A device that has no room for it shows the page all the same.
 const put = async (path, response) => {
   const headers = new Headers(response.headers);
   headers.set(KEPT_AT, String(Date.now()));
   const { status } = response;
-  await (await caches.open(PAGES)).put(path, new Response(await response.blob(), { status, headers }));
+  try {
+    await (await caches.open(PAGES)).put(path, new Response(await response.blob(), { status, headers }));
+  } catch {
+    // Not kept.
+  }
 };
 
 // Pages kept for too long go.
@@ -66,7 +70,11 @@ async function fromCache(request) {
   const kept = await caches.match(request);
   if (kept) return anew(kept);
   const response = await fetch(request);
-  if (response.ok) await (await caches.open(STATIC)).put(request, response.clone());
+  if (response.ok)
+    await caches
+      .open(STATIC)
+      .then((cache) => cache.put(request, response.clone()))
+      .catch(() => undefined);
   return response;
 }
 

@@ -125,12 +125,7 @@ export const nameSchema = z
 const list = z
   .string()
   .max(2_000)
-  .transform((text) =>
-    text
-      .split(',')
-      .map((w) => w.trim())
-      .filter(Boolean),
-  )
+  .transform((text) => [...new Set(text.split(',').map((w) => w.trim()))].filter(Boolean))
   .pipe(z.array(word).max(60));
 
 const oneOf = <T extends number>(numbers: readonly T[]) =>

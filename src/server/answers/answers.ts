@@ -43,8 +43,6 @@ export interface Which {
   /** The key of the item. */
   readonly key?: string;
   readonly noted?: true;
-  /** What the note has in it, in small letters. */
-  readonly noteHas?: string;
   readonly slipped?: true;
   /** Check-ins are kept apart from play. */
   readonly play?: true;
@@ -105,14 +103,13 @@ const keptOf = (row: Row): KeptAnswer => ({
 const FROM = 'FROM readings r JOIN answers a ON a.id = r.answer_id';
 
 /** What each wish asks of a reading `r`. */
-function conditions({ sessions, children, fates, key, noted, noteHas, slipped, play, turns }: Which): string[] {
+function conditions({ sessions, children, fates, key, noted, slipped, play, turns }: Which): string[] {
   return [
     fates ? 'r.fate IN (:fates)' : `r.fate = 'stands'`,
     sessions ? 'r.session_id IN (:sessions)' : '',
     children ? 'r.child_id IN (:children)' : '',
     key === undefined ? '' : 'a.word = :key',
     noted ? 'r.noted = 1' : '',
-    noteHas === undefined ? '' : 'instr(lower(a.note), :noteHas) > 0',
     slipped ? 'r.slipped = 1' : '',
     play ? `r.standing <> 'check-in'` : '',
     turns ? 'a.differs = 0' : '',

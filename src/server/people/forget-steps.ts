@@ -12,7 +12,10 @@ interface KeptRound {
 export async function forgetSteps(childId: string, transaction: Transaction): Promise<void> {
   const { models } = await database();
   const speaksOf = { [Op.like]: `%${childId}%` };
-  const sessions = await models.sessions.findAll({ where: { rounds: speaksOf }, transaction });
+  // Only who sat in a session is dealt anything in it.
+  const seats = await models.sessionChildren.findAll({ where: { child_id: childId }, transaction });
+  const sat = seats.map((s) => s.get().session_id);
+  const sessions = await models.sessions.findAll({ where: { id: sat, rounds: speaksOf }, transaction });
   for (const session of sessions) {
     await session.update({ rounds: withoutDeals(session.get().rounds, childId) }, { transaction });
   }

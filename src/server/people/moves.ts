@@ -47,7 +47,7 @@ export async function setOutOfSight(childId: unknown, out: boolean, now = Date.n
 
 /**
  * Makes one group of two: children, sessions, plans and printed grids of the first go to the second, words that were
- * put aside in either are put aside, and the first is gone. Throws a Problem (404) for a group that is not there.
+ * put aside in either are put aside, sounds taught in either are taught, and the first is gone. Throws a Problem (404) for a group that is not there.
  */
 export async function mergeGroups(from: unknown, into: unknown): Promise<void> {
   const { models, sequelize, write } = await database();
@@ -61,6 +61,10 @@ export async function mergeGroups(from: unknown, into: unknown): Promise<void> {
       await move(`UPDATE ${table} SET group_id = :group WHERE group_id = :old`);
     await move(
       `INSERT INTO put_aside (group_id, word, put_at) SELECT :group, word, put_at FROM put_aside WHERE group_id = :old
+       ON CONFLICT DO NOTHING`,
+    );
+    await move(
+      `INSERT INTO taught_sounds (group_id, sound) SELECT :group, sound FROM taught_sounds WHERE group_id = :old
        ON CONFLICT DO NOTHING`,
     );
     await models.groups.destroy({ where: { id: old }, transaction });

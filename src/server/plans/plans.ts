@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto';
 import { v7 } from 'uuid';
 import { idSchema, reason } from '../../core/formats/schemas';
 import {
@@ -132,7 +133,12 @@ export interface OpenPlan {
   readonly plannedFor: string | null;
   readonly plan: Plan;
   readonly shown: ShownPlan;
+  /** Which plan this is, word for word: to be given back with a change, so that nobody overwrites what they never saw. */
+  readonly version: string;
 }
+
+const versionOf = ({ title, body }: Pick<PlanRow, 'title' | 'body'>): string =>
+  createHash('sha256').update(`${title}\n${body}`).digest('base64url').slice(0, 16);
 
 /** A plan with every line of its script. Throws a Problem (404) where there is none. */
 export async function openPlan(id: string): Promise<OpenPlan> {
@@ -147,18 +153,21 @@ export async function openPlan(id: string): Promise<OpenPlan> {
     plannedFor: row.planned_for,
     plan,
     shown: await showPlan(plan, group, await workshopOf(group)),
+    version: versionOf(row),
   };
 }
 
 /**
  * Keeps the plan as it is now on the screen, with one change made that needs the bank. Throws a Problem that leaves it
- * as it was.
+ * as it was; 409 where somebody else has changed it meanwhile.
+ * @param seen the version that the screen began with
  */
 export async function workOnPlan(
   id: string,
   body: unknown,
   change: unknown,
-): Promise<{ plan: Plan; shown: ShownPlan; said?: string }> {
+  seen?: string,
+): Promise<{ plan: Plan; shown: ShownPlan; version: string; said?: string }> {
   const row = await rowOf(id);
   const group = await groupOf(row.group_id);
   const [read, asked] = [planSchema.safeParse(body), planChangeSchema.safeParse(change)];
@@ -175,13 +184,14 @@ export async function workOnPlan(
     known.some((k) => k.runs.length) ? known.map((k) => k.model) : [],
   );
   const { models, write } = await database();
-  await write((transaction) =>
-    models.plans.update(
-      { title: plan.title, body: JSON.stringify(plan), updated_at: Date.now() },
-      { where: { id }, transaction },
-    ),
-  );
-  return { plan, shown: await showPlan(plan, group, shop), ...(said ? { said } : {}) };
+  const values = { title: plan.title, body: JSON.stringify(plan) };
+  await write(async (transaction) => {
+    const now = await models.plans.findByPk(id, { transaction });
+    if (!now) throw new Problem(GONE, 404);
+    if (seen !== undefined && seen !== versionOf(now.get())) throw new Problem(say.changedElsewhere, 409);
+    await now.update({ ...values, updated_at: Date.now() }, { transaction });
+  });
+  return { plan, shown: await showPlan(plan, group, shop), version: versionOf(values), ...(said ? { said } : {}) };
 }
 
 /** Puts the plan among those kept, or says when it is for. */

@@ -101,6 +101,8 @@ export const planShown = {
 } as const;
 
 export const plans = {
+  changedElsewhere:
+    'This plan has been changed in another tab or on another device since you opened it. Your last change here isn’t saved. Reload the page to go on from there.',
   planMore: 'That plan isn’t here any more.',
   planCannotRead: (title: string, reason: string) =>
     `The plan “${title}” can’t be read: ${reason} We haven’t changed it.`,

@@ -131,10 +131,15 @@ export async function caughtUp(): Promise<void> {
   else await queue.working;
 }
 
+/** How many sessions from before are still being read, and will be read in a moment. */
+export async function soonRead(): Promise<number> {
+  const { old, inHand } = (await queueOf()).queue;
+  return old.size + inHand.size;
+}
+
 /** How many sessions are still to be read: those from before, and those that could not be read yet. */
 export async function behind(): Promise<number> {
-  const { old, inHand, failed } = (await queueOf()).queue;
-  return old.size + inHand.size + failed.size;
+  return (await soonRead()) + (await unread()).size;
 }
 
 /** The sessions that could not be read; what is in them is kept, and not counted. */

@@ -5,7 +5,7 @@ import { ACCEPTED } from '../../core/answers/outcome';
 import type { z } from 'zod';
 import type { correctionSchema } from '../../core/formats/schemas';
 import { keyLabel, sayingAll } from '../../core/games/key-label';
-import { roundOf, type AnswerEntry, type Entry } from '../../core/sessions/log';
+import { roundOf, type AnswerEntry, type Entry, type PebbleMark } from '../../core/sessions/log';
 import { replay } from '../../core/sessions/replay';
 import { dealtKeys, playedAs } from '../../core/sessions/own-step';
 import { readAnswers } from '../../core/sessions/standing';
@@ -29,6 +29,8 @@ export interface LookBackAnswer extends ExportRow {
   readonly label: string;
   /** What was said, as it is shown. */
   readonly heardAs: Heard | null;
+  /** Words of a pebble check that was played because of it. */
+  readonly pebbles: readonly PebbleMark[];
 }
 
 export interface LookBack {
@@ -105,6 +107,7 @@ export async function lookBack(id: string): Promise<LookBack> {
       partnerId: a.partnerId ?? null,
       partner: nameOf(a.partnerId),
       differs: a.differs === true,
+      pebbles: a.pebbles ?? [],
       at: new Date(a.at).toISOString(),
       before: withReasons(history(a, byId)),
     })),
@@ -194,12 +197,14 @@ export function correctionOf(
     word: old.word,
     outcome: change.outcome,
     ...heardIn(old, change.outcome),
-    note: change.note?.trim() || old.note,
+    // A note that was emptied is gone; one that nobody spoke of stays.
+    note: change.note === undefined ? old.note : change.note.trim() || null,
     thinkMs: old.thinkMs,
     supersedes: old.id,
     why: change.why ?? 'other',
     by: change.by?.trim() || old.markedBy,
     ...(old.differs ? { differs: true } : {}),
+    ...(old.pebbles.length ? { pebbles: old.pebbles } : {}),
     ...(old.partnerId && old.partnerId !== change.childId ? { partnerId: old.partnerId } : {}),
   };
 }

@@ -15,6 +15,7 @@ import { appendLog } from '../record/append-log';
 import { startWords } from '../sessions/start-session';
 import { saveSet } from '../words/word-sets';
 import { inFreshFiles } from '../testing/fresh-file';
+import { together } from '../testing/pieces';
 import { everything } from './everything';
 
 inFreshFiles();
@@ -46,7 +47,8 @@ test('everything of a setting is in one archive that another program opens, each
   await saveSet({ name: 'Pond: words?', words: ['frog', 'pond'] });
   await setOutOfSight(sure(other), true);
 
-  const { bytes, name } = await everything(new Date(2026, 10, 27, 12).getTime());
+  const { pieces, name } = everything(new Date(2026, 10, 27, 12).getTime());
+  const bytes = await together(pieces);
   expect(name).toBe('bouncy-echo-everything-2026-11-27.zip');
   const files = opened(bytes);
   const under = (folder: string) => [...files].filter(([at]) => at.startsWith(`${folder}/`));

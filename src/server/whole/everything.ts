@@ -1,18 +1,20 @@
 import { format } from 'date-fns';
-import { strToU8, zip } from 'fflate';
+import { strToU8, Zip, ZipDeflate } from 'fflate';
 import { csv } from '../../core/formats/csv';
 import { toCsv } from '../../core/formats/session-export';
 import { childDownload } from '../children/child-file';
 import { listGroups } from '../people/groups';
 import { planFile } from '../plans/plans';
+import { caughtUp, soonRead } from '../record/rebuild-queue';
 import { sessionLog } from '../record/session-record';
 import { exportOf, lookBack } from '../sessions/look-back';
 import { database } from '../storage/database';
+import { Problem } from '../storage/problems';
 import { exportSet, listSets } from '../words/word-sets';
 import { everything as say } from './text';
 
-/** Files by their path in the archive. */
-type Files = Record<string, string>;
+/** A file of the archive: its path, and its text. */
+type File = readonly [path: string, text: string];
 
 /** A name that every file system takes, with what tells two alike apart. */
 const named = (name: string, id: string): string =>
@@ -21,90 +23,102 @@ const named = (name: string, id: string): string =>
 const json = (value: unknown): string => `${JSON.stringify(value, null, 2)}\n`;
 
 /** Who is on which list, and who is out of sight. */
-async function lists(): Promise<Files> {
+async function* lists(): AsyncGenerator<File> {
   const { models } = await database();
   const groups = await listGroups();
   const nameOf = new Map(groups.map((g) => [g.id, g.name]));
   const children = (await models.children.findAll({ order: [['position', 'ASC']] })).map((c) => c.get());
-  return {
-    'groups.csv': csv(
-      say.groupHeads,
-      groups.map((g) => [g.id, g.name, g.ageBand ?? '', g.children.length]),
-    ),
-    'children.csv': csv(
-      say.childHeads,
-      children.map((c) => [
-        c.id,
-        c.name,
-        nameOf.get(c.group_id) ?? '',
-        c.own_id ?? '',
-        format(c.created_at, 'yyyy-MM-dd'),
-        c.archived_at === null ? '' : format(c.archived_at, 'yyyy-MM-dd'),
-      ]),
-    ),
-  };
+  const groupLines = groups.map((g) => [g.id, g.name, g.ageBand ?? '', g.children.length]);
+  yield ['groups.csv', csv(say.groupHeads, groupLines)];
+  const childLines = children.map((c) => [
+    c.id,
+    c.name,
+    nameOf.get(c.group_id) ?? '',
+    c.own_id ?? '',
+    format(c.created_at, 'yyyy-MM-dd'),
+    c.archived_at === null ? '' : format(c.archived_at, 'yyyy-MM-dd'),
+  ]);
+  yield ['children.csv', csv(say.childHeads, childLines)];
 }
 
 /** A file for each child, with everything about them. */
-async function children(): Promise<Files> {
+async function* children(): AsyncGenerator<File> {
   const { models } = await database();
-  const files: Files = {};
   for (const child of await models.children.findAll({ attributes: ['id', 'name'] })) {
     const { id, name } = child.get();
-    files[`children/${named(name, id)}.json`] = (await childDownload(id, 'json')).text;
+    const file = await childDownload(id, 'json').catch((error: unknown) => {
+      // Erased since the list was made.
+      if (error instanceof Problem && error.status === 404) return null;
+      throw error;
+    });
+    if (file) yield [`children/${named(name, id)}.json`, file.text];
   }
-  return files;
 }
 
 /** Two files for each session: for a program, and for a spreadsheet. */
-async function sessions(): Promise<Files> {
+async function* sessions(): AsyncGenerator<File> {
   const { models } = await database();
-  const files: Files = {};
   for (const session of await models.sessions.findAll({ attributes: ['id', 'title', 'started_at'] })) {
     const { id, title, started_at: at } = session.get();
     const path = `sessions/${named(`${format(at, 'yyyy-MM-dd')} ${title}`, id)}`;
     try {
       const made = exportOf(await lookBack(id));
-      files[`${path}.json`] = json(made);
-      files[`${path}.csv`] = toCsv(made);
+      yield [`${path}.json`, json(made)];
+      yield [`${path}.csv`, toCsv(made)];
     } catch (error) {
       // One that cannot be read is given as it was marked, and holds no other up.
       console.error(say.asMarked(id), error instanceof Error ? error.message : error);
-      files[`${path}.json`] = json({ format: 'bouncy-echo-session-log', version: 1, id, log: await sessionLog(id) });
+      yield [`${path}.json`, json({ format: 'bouncy-echo-session-log', version: 1, id, log: await sessionLog(id) })];
     }
   }
-  return files;
 }
 
 /** Plans and word sets as they are shared. */
-async function plansAndSets(): Promise<Files> {
+async function* plansAndSets(): AsyncGenerator<File> {
   const { models } = await database();
-  const files: Files = {};
   for (const plan of await models.plans.findAll({ attributes: ['id', 'title'] })) {
     const { id, title } = plan.get();
-    files[`plans/${named(title, id)}.json`] = (await planFile(id)).text;
+    yield [`plans/${named(title, id)}.json`, (await planFile(id)).text];
   }
   for (const { id, name } of await listSets())
-    files[`word sets/${named(name, id)}.json`] = (await exportSet(id, 'json')).text;
-  return files;
+    yield [`word sets/${named(name, id)}.json`, (await exportSet(id, 'json')).text];
+}
+
+/** Every file of the archive, one after the other: none is made before the one before it is taken. */
+async function* filesOf(now: number): AsyncGenerator<File> {
+  await caughtUp();
+  if (await soonRead()) throw new Problem(say.stillReading, 503);
+  yield ['README.txt', say.readMe(format(now, 'd MMMM yyyy, HH:mm'))];
+  yield* lists();
+  yield* children();
+  yield* sessions();
+  yield* plansAndSets();
+}
+
+/** Files as the pieces of a ZIP archive (APPNOTE 6.3), as they are asked for. */
+async function* zipped(files: AsyncGenerator<File>): AsyncGenerator<Uint8Array> {
+  const ready: Uint8Array[] = [];
+  const zip = new Zip((error, piece) => {
+    if (error) throw error;
+    ready.push(piece);
+  });
+  for await (const [path, text] of files) {
+    const file = new ZipDeflate(path);
+    zip.add(file);
+    file.push(strToU8(text), true);
+    yield* ready.splice(0);
+  }
+  zip.end();
+  yield* ready.splice(0);
 }
 
 /**
  * Everything of this setting as one archive of open files (docs/everything-file.md): lists, a file for each child, two
- * for each session, plans and word sets.
- * @returns the bytes of a ZIP file (APPNOTE 6.3), and its name
+ * for each session, plans and word sets. It is made while it is taken, so that it is nowhere in memory whole.
  */
-export async function everything(now = Date.now()): Promise<{ bytes: Uint8Array; name: string }> {
-  const files: Files = {
-    'README.txt': say.readMe(format(now, 'd MMMM yyyy, HH:mm')),
-    ...(await lists()),
-    ...(await children()),
-    ...(await sessions()),
-    ...(await plansAndSets()),
+export function everything(now = Date.now()): { pieces: AsyncGenerator<Uint8Array>; name: string } {
+  return {
+    pieces: zipped(filesOf(now)),
+    name: `bouncy-echo-everything-${format(now, 'yyyy-MM-dd')}.zip`,
   };
-  const bytes = await new Promise<Uint8Array>((resolve, reject) => {
-    const packed = Object.fromEntries(Object.entries(files).map(([path, text]) => [path, strToU8(text)]));
-    zip(packed, (error, data) => (error ? reject(error) : resolve(data)));
-  });
-  return { bytes, name: `bouncy-echo-everything-${format(now, 'yyyy-MM-dd')}.zip` };
 }

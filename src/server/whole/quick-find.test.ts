@@ -49,7 +49,7 @@ test('children, sets, plans, sessions, notes and screens are found by name', asy
   const [wren, , away] = sure((await listGroups()).find((g) => g.id === groupId)).children.map((c) => sure(c.id));
   const session = await startWords({ groupId, task: 'blending', words: ['sun', 'map'], model: 'net' });
   const at = new Date(2026, 10, 27, 12).getTime();
-  const note = 'Loves 100% of the frogs';
+  const note = 'Loves 100% of the frogs at Élan’s';
   await appendLog(session, [{ ...answered(0, sure(wren), 'sun'), id: v7(), at, note }]);
   const plan = await newPlan(groupId, planRequestSchema.parse({ minutes: 8, seed: 3 }));
   await keepPlan(plan, { kept: true });
@@ -64,6 +64,8 @@ test('children, sets, plans, sessions, notes and screens are found by name', asy
   expect(await namesOf('words pond', 'set')).toEqual(['Pond words']);
   expect(await namesOf('100%', 'note')).toEqual([note]);
   expect(await namesOf('100_', 'note')).toEqual([]);
+  expect(await namesOf('elan', 'note')).toEqual([note]);
+  await keepPlan(plan, { kept: true });
   expect((await findAnything('frogs')).find((hit) => hit.kind === 'note')).toMatchObject({
     detail: 'Wren, sun',
     href: `/look-back/${session}`,

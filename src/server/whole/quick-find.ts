@@ -39,6 +39,8 @@ export const findSchema = z
 
 /** Of each kind at most so many. */
 const EACH = 5;
+/** Sessions and notes that are looked through, the latest first: some years of them. */
+const LOOKED_AT = 5_000;
 
 /** Text as it is compared: without case, accents and kinds of apostrophe. */
 const plain = (text: string): string => text.normalize('NFD').replace(/\p{M}/gu, '').replaceAll('’', "'").toLowerCase();
@@ -80,7 +82,12 @@ async function wordHits(typed: string): Promise<Hit[]> {
   const order = sortWords(index, found, 'easy').map((at) => sure(index.words[at]).word);
   const whole = byName.has(typed) ? [typed] : [];
   const begins = order.filter((word) => word.startsWith(typed));
-  return [...new Set([...whole, ...begins, ...order])]
+  // Typed without its accents.
+  const wanted = plain(typed);
+  const accented = index.words
+    .map(({ word }) => word)
+    .filter((word) => /[^ -~]/.test(word) && plain(word).startsWith(wanted));
+  return [...new Set([...whole, ...accented, ...begins, ...order])]
     .filter((word) => !whyWithheld(word))
     .slice(0, EACH)
     .map((word) => ({
@@ -117,25 +124,29 @@ const setHits = async (typed: string): Promise<Hit[]> =>
 async function planHits(typed: string): Promise<Hit[]> {
   const all = await rows<Named>(
     `SELECT p.id, p.title AS name, g.name AS "group" FROM plans p JOIN "groups" g ON g.id = p.group_id
-     WHERE p.kept = 1 AND instr(lower(p.title), :text) > 0 ORDER BY p.updated_at DESC LIMIT ${EACH}`,
-    { text: typed },
+     WHERE p.kept = 1 ORDER BY p.updated_at DESC`,
   );
-  return all.map(({ id, name, group }) => ({ kind: 'plan', name, detail: group, href: `/plan/${id}` }));
+  return keep(all, typed, (p) => p.name).map(({ id, name, group }) => ({
+    kind: 'plan',
+    name,
+    detail: group,
+    href: `/plan/${id}`,
+  }));
 }
 
 /** Sessions by what was played or by the day, as in “26 November”. */
 async function sessionHits(typed: string): Promise<Hit[]> {
   const day = `datetime(s.started_at / 1000, 'unixepoch', 'localtime')`;
   const all = await rows<Named & { readonly day: string }>(
-    `SELECT * FROM (
-       SELECT s.id, s.title AS name, g.name AS "group", s.started_at,
-         ltrim(strftime('%d', ${day}), '0') || ' ' ||
-         rtrim(substr(:months, (strftime('%m', ${day}) - 1) * 9 + 1, 9)) || ' ' || strftime('%Y', ${day}) AS day
-       FROM sessions s JOIN "groups" g ON g.id = s.group_id)
-     WHERE instr(lower(name), :text) > 0 OR instr(lower(day), :text) > 0 ORDER BY started_at DESC LIMIT ${EACH}`,
-    { text: typed, months: say.months.map((name) => name.padEnd(9)).join('') },
+    `SELECT s.id, s.title AS name, g.name AS "group",
+       ltrim(strftime('%d', ${day}), '0') || ' ' ||
+       rtrim(substr(:months, (strftime('%m', ${day}) - 1) * 9 + 1, 9)) || ' ' || strftime('%Y', ${day}) AS day
+     FROM sessions s JOIN "groups" g ON g.id = s.group_id ORDER BY s.started_at DESC LIMIT ${LOOKED_AT}`,
+    { months: say.months.map((name) => name.padEnd(9)).join('') },
   );
-  return all.map(({ id, name, group, day: on }) => ({
+  const wanted = plain(typed);
+  const found = all.filter(({ name, day: on }) => [name, on].some((text) => plain(text).includes(wanted)));
+  return found.slice(0, EACH).map(({ id, name, group, day: on }) => ({
     kind: 'session',
     name,
     detail: `${group}, ${on}`,
@@ -144,7 +155,9 @@ async function sessionHits(typed: string): Promise<Hit[]> {
 }
 
 async function noteHits(typed: string): Promise<Hit[]> {
-  const noted = await answersThat({ noted: true, noteHas: typed, limit: EACH });
+  const all = await answersThat({ noted: true, limit: LOOKED_AT });
+  const wanted = plain(typed);
+  const noted = all.filter((a) => plain(a.note ?? '').includes(wanted)).slice(0, EACH);
   const names = await rows<Omit<Named, 'group'>>('SELECT id, name FROM children WHERE id IN (:ids)', {
     ids: ['', ...noted.flatMap((a) => a.childId ?? [])],
   });

@@ -102,8 +102,8 @@ interface Kept {
 const place = globalThis as typeof globalThis & { bouncyEchoBanks?: Map<string, Kept> };
 const prepared = (place.bouncyEchoBanks ??= new Map<string, Kept>());
 
-/** Banks of groups that keep words out, besides those of everyone; the one asked for longest ago goes. */
-const MOST_NARROWED = 4;
+/** Banks kept at once, of everyone and of groups that keep words out; the one asked for longest ago goes. */
+const MOST = 4;
 const isNarrowed = (key: string): boolean => key.includes(NARROWED);
 const NARROWED = ' without ';
 
@@ -115,8 +115,8 @@ function keptBank(key: string, own: readonly unknown[], make: () => Promise<Prep
   prepared.set(key, { own, bank });
   // What could not be made is tried again at the next asking.
   bank.catch(() => prepared.delete(key));
-  const narrowed = [...prepared.keys()].filter(isNarrowed);
-  for (const old of narrowed.slice(0, -MOST_NARROWED)) prepared.delete(old);
+  const alike = [...prepared.keys()].filter((k) => isNarrowed(k) === isNarrowed(key));
+  for (const old of alike.slice(0, -MOST)) prepared.delete(old);
   return bank;
 }
 

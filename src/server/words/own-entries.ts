@@ -15,7 +15,11 @@ export interface OwnEntry {
 /** In one place for all bundles of this process, as the banks made with it are (bank.ts). */
 const place = globalThis as typeof globalThis & {
   bouncyEchoOwnWords?: { readonly file: string; readonly entries: readonly OwnEntry[] } | undefined;
+  /** How often they have changed. */
+  bouncyEchoOwnWordsChanges?: number;
 };
+
+const changes = (): number => place.bouncyEchoOwnWordsChanges ?? 0;
 
 const entryOf = (row: OwnWordRow): OwnEntry => ({
   id: row.id,
@@ -42,13 +46,16 @@ const entryOf = (row: OwnWordRow): OwnEntry => ({
 export async function ownEntries(): Promise<readonly OwnEntry[]> {
   const { models, file } = await database();
   if (place.bouncyEchoOwnWords?.file === file) return place.bouncyEchoOwnWords.entries;
+  const before = changes();
   const rows = await models.ownWords.findAll({ order: [['word', 'ASC']] });
   const entries = rows.map((r) => entryOf(r.get()));
-  place.bouncyEchoOwnWords = { file, entries };
+  // One that was saved while these were read is in the next reading.
+  if (changes() === before) place.bouncyEchoOwnWords = { file, entries };
   return entries;
 }
 
 /** Says that own words have changed. */
 export const ownEntriesChanged = (): void => {
   place.bouncyEchoOwnWords = undefined;
+  place.bouncyEchoOwnWordsChanges = changes() + 1;
 };

@@ -3,7 +3,7 @@
 import { format } from 'date-fns';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useEffect, useState, useSyncExternalStore, useTransition } from 'react';
+import { useEffect, useRef, useState, useSyncExternalStore, useTransition } from 'react';
 import { keepTyped } from '@/actions/papers';
 import type { Sheet } from '@/server/sessions/papers';
 import { Button, buttonLook } from '../kit/button';
@@ -60,8 +60,11 @@ function Typed({ sheet: { number, rounds }, today }: PaperProps) {
   const [error, setError] = useState<string | null>(null);
   const [busy, begin] = useTransition();
   const marks = asText(typing);
+  // Once a box was marked, every change is kept: one that was emptied stays empty.
+  const begun = useRef(before.marks !== undefined);
   useEffect(() => {
-    if (marks.trim()) keepDraft(number, { marks, day, by });
+    begun.current ||= marks.trim() !== '';
+    if (begun.current) keepDraft(number, { marks, day, by });
   }, [number, marks, day, by]);
   const keep = (): void =>
     begin(async () => {

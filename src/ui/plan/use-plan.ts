@@ -34,6 +34,7 @@ function useKeptPlan(open: OpenPlan) {
   const [error, setError] = useState<string | null>(null);
   const [said, setSaid] = useState<string | null>(null);
   const latest = useRef(open.plan);
+  const version = useRef(open.version);
   const underway = useRef<Promise<unknown>>(Promise.resolve());
   /** Edits made while an answer is on its way: they are made again on what it brings. */
   const meanwhile = useRef<((plan: Plan) => Plan)[]>([]);
@@ -45,11 +46,12 @@ function useKeptPlan(open: OpenPlan) {
       timer.current = undefined;
       meanwhile.current = [];
       setState('saving');
-      const answer = await changePlan(open.id, latest.current, change).catch(() => null);
+      const answer = await changePlan(open.id, latest.current, change, version.current).catch(() => null);
       const refused = answer?.ok === false ? answer.error : null;
       setError(answer === null ? AWAY : refused);
       setState(answer?.ok && !meanwhile.current.length ? 'saved' : 'unsaved');
       if (!answer?.ok) return false;
+      version.current = answer.value.version;
       latest.current = meanwhile.current.reduce((plan, edit) => edit(plan), answer.value.plan);
       setPlan(latest.current);
       setShown(answer.value.shown);
@@ -87,7 +89,7 @@ function useKeptPlan(open: OpenPlan) {
     () => () => {
       if (!timer.current) return;
       clearTimeout(timer.current);
-      void changePlan(open.id, latest.current, { kind: 'show' }).catch(() => undefined);
+      void changePlan(open.id, latest.current, { kind: 'show' }, version.current).catch(() => undefined);
     },
     [open.id],
   );

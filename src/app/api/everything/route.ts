@@ -1,11 +1,25 @@
 import { jsonError } from '@/actions/answer';
 import { everything } from '@/server/whole/everything';
 
-/** Everything of this setting as one archive. */
+/** Everything of this setting as one archive, sent while it is made. */
 export async function GET(): Promise<Response> {
   try {
-    const { bytes, name } = await everything();
-    return new Response(Buffer.from(bytes), {
+    const { pieces, name } = everything();
+    const first = await pieces.next();
+    const body = new ReadableStream<Uint8Array>({
+      start: (out) => {
+        if (!first.done) out.enqueue(first.value);
+      },
+      pull: async (out) => {
+        const { done, value } = await pieces.next();
+        if (done) out.close();
+        else out.enqueue(value);
+      },
+      cancel: async () => {
+        await pieces.return(undefined);
+      },
+    });
+    return new Response(body, {
       headers: {
         'content-type': 'application/zip',
         'content-disposition': `attachment; filename="${name}"`,

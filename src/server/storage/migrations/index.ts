@@ -14,6 +14,7 @@ import * as pebbles from './0012-pebbles';
 import * as papers from './0013-papers';
 import * as outOfSight from './0014-out-of-sight';
 import * as clocks from './0015-clocks';
+import * as byChild from './0016-by-child';
 import type { InTransaction } from './statements';
 
 interface Migration {
@@ -37,6 +38,7 @@ const MIGRATIONS: readonly { name: string; migration: Migration }[] = [
   { name: '0013-papers', migration: papers },
   { name: '0014-out-of-sight', migration: outOfSight },
   { name: '0015-clocks', migration: clocks },
+  { name: '0016-by-child', migration: byChild },
 ];
 
 /** Names of the migrations of this version, in order. */
