@@ -89,6 +89,11 @@ export default defineConfig([
     ['react', 'react-*', 'next', 'next/*', '../*', '!../text'],
     'A run of Play knows neither React nor the views that draw it.',
   ),
+  room(
+    ['src/front/**/*.ts'],
+    ['react', '@/*', ...places('app', 'ui', 'actions', 'server', 'core')],
+    'What stands before the framework knows the guard alone.',
+  ),
   room(['src/guard/**/*.ts'], ['react', 'next', 'next/*', '@/*', '../**'], 'The guard stands alone.'),
   {
     files: ['src/core/**/*.ts'],

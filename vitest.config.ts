@@ -1,6 +1,9 @@
 import { fileURLToPath } from 'node:url';
 import { defineConfig } from 'vitest/config';
 
+/** Puts a made-up accent and game in the place of modules: it shares none. */
+const MADE_UP = 'src/server/testing/made-up.test.ts';
+
 export default defineConfig({
   resolve: { alias: { '@': fileURLToPath(new URL('./src', import.meta.url)) } },
   test: {
@@ -9,8 +12,7 @@ export default defineConfig({
         extends: true,
         test: {
           name: 'unit',
-          include: ['src/**/*.test.ts', 'scripts/**/*.test.ts'],
-          exclude: ['src/core/**'],
+          include: ['src/!(core|server)/**/*.test.ts', 'scripts/**/*.test.ts', MADE_UP],
           testTimeout: 400_000,
           maxWorkers: 2,
         },
@@ -23,6 +25,18 @@ export default defineConfig({
           testTimeout: 400_000,
           maxWorkers: 2,
           // The core keeps nothing but what it works out of its data: files can share the prepared banks.
+          isolate: false,
+        },
+      },
+      {
+        extends: true,
+        test: {
+          name: 'unit server',
+          include: ['src/server/**/*.test.ts'],
+          exclude: [MADE_UP],
+          testTimeout: 400_000,
+          maxWorkers: 2,
+          // Each test has a file of its own; the prepared banks are what files share.
           isolate: false,
         },
       },

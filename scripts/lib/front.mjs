@@ -1,15 +1,21 @@
-// Makes the server that stands before the framework's plain JavaScript, once for each build.
+// Makes plain JavaScript of what runs outside the framework: the server that stands before it, and the craft that the
+// build works with.
 import { mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 
 /** Rooms that it is made of. */
-const ROOMS = ['front', 'guard'];
+const ROOMS = ['front', 'guard', 'core'];
+
+/** Where it stands, from the project's folder. */
+export const PLAIN = path.join('.next', 'plain');
 
 /** The server of a build, from the project's folder. */
-export const SERVER = path.join('.next', 'front', 'front', 'server.js');
+export const SERVER = path.join(PLAIN, 'front', 'server.js');
+
+const isSource = (name) => name.endsWith('.ts') && !name.includes('.test.') && !/(^|[\\/])testing[\\/]/.test(name);
 
 /** @param {string} root the project's folder; the build must stand in it */
-export async function writeFront(root) {
+export async function writePlain(root) {
   const { default: ts } = await import('typescript');
   const compilerOptions = {
     module: ts.ModuleKind.CommonJS,
@@ -17,14 +23,13 @@ export async function writeFront(root) {
     esModuleInterop: true,
   };
   for (const room of ROOMS) {
-    const to = path.join(root, '.next/front', room);
-    mkdirSync(to, { recursive: true });
-    for (const name of readdirSync(path.join(root, 'src', room))) {
-      if (!name.endsWith('.ts') || name.includes('.test.')) continue;
-      const source = readFileSync(path.join(root, 'src', room, name), 'utf8');
-      const { outputText } = ts.transpileModule(source, { compilerOptions, fileName: name });
-      writeFileSync(path.join(to, name.replace(/\.ts$/, '.js')), outputText);
+    const from = path.join(root, 'src', room);
+    for (const name of readdirSync(from, { recursive: true }).filter(isSource)) {
+      const to = path.join(root, PLAIN, room, name.replace(/\.ts$/, '.js'));
+      const { outputText } = ts.transpileModule(readFileSync(path.join(from, name), 'utf8'), { compilerOptions });
+      mkdirSync(path.dirname(to), { recursive: true });
+      writeFileSync(to, outputText);
     }
   }
-  writeFileSync(path.join(root, '.next/front/package.json'), '{"type":"commonjs"}\n');
+  writeFileSync(path.join(root, PLAIN, 'package.json'), '{"type":"commonjs"}\n');
 }

@@ -2,15 +2,15 @@
 // Run by the build: node scripts/lib/pools.mjs; the build must stand already.
 import { createHash } from 'node:crypto';
 import { readFileSync, writeFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
 import path from 'node:path';
-import { runnerImport } from 'vite';
+import { PLAIN } from './front.mjs';
 
 const root = path.resolve(import.meta.dirname, '../..');
-const load = async (file) =>
-  (await runnerImport(path.join(root, file), { root, configFile: false, logLevel: 'error' })).module;
+const load = createRequire(path.join(root, PLAIN, 'core', 'x.js'));
 
-const { parseBank } = await load('src/core/lexicon/entry.ts');
-const { sameForEveryone } = await load('src/core/lexicon/likeness.ts');
+const { parseBank } = load('./lexicon/entry.js');
+const { sameForEveryone } = load('./lexicon/likeness.js');
 const text = readFileSync(path.join(root, 'lexicon/words.tsv'), 'utf8');
 const pools = {
   bank: createHash('sha256').update(text).digest('hex'),

@@ -13,30 +13,12 @@ import {
   writeFileSync,
 } from 'node:fs';
 import path from 'node:path';
-import { fileURLToPath } from 'node:url';
-import { SERVER, writeFront } from './front.mjs';
+import { SERVER, writePlain } from './front.mjs';
 import { writeOffline } from './offline.mjs';
+import { ensurePackages as install } from './packages.mjs';
+import { channel, main, ROOT, say, Stop } from './say.mjs';
 
-export const ROOT = path.resolve(path.dirname(fileURLToPath(import.meta.url)), '../..');
-
-/** A fault a person can put right: its message is all they see. */
-export class Stop extends Error {}
-
-/** Where progress is told: standard output, or 2 for standard error where the output is a file to be read. */
-export const channel = { out: 'inherit' };
-
-export const say = (text) => (channel.out === 2 ? console.error : console.log)(`· ${text}`);
-
-/** Runs a script and turns a Stop into its sentence. */
-export async function main(work) {
-  try {
-    await work();
-  } catch (error) {
-    if (!(error instanceof Stop)) throw error;
-    console.error(`\n${error.message}\n`);
-    process.exit(1);
-  }
-}
+export { main, ROOT, say, Stop };
 
 const hashOf = (files) => {
   const hash = createHash('sha256');
@@ -82,65 +64,16 @@ const run = (command, args, env = {}) => {
   return status === 0;
 };
 
-/** True where a program of this name is found on the way that programs are looked for. */
-const has = (command) => {
-  const endings = ['', ...(process.env.PATHEXT ?? '').split(';')];
-  const folders = (process.env.PATH ?? '').split(path.delimiter).filter(Boolean);
-  return folders.some((folder) => endings.some((end) => existsSync(path.join(folder, `${command}${end}`))));
-};
-
-/** npm is a script of Node.js’s own: `npm run` says where it is, else it lies beside Node.js. */
-const npm = () => {
-  const beside = [
-    path.join(path.dirname(process.execPath), '../lib/node_modules/npm/bin/npm-cli.js'),
-    path.join(path.dirname(process.execPath), 'node_modules/npm/bin/npm-cli.js'),
-  ];
-  return [process.env.npm_execpath, ...beside].find((file) => file?.endsWith('.js') && existsSync(file));
-};
-
 function checkNode() {
   const [major, minor] = process.versions.node.split('.').map(Number);
   if (major < 20 || (major === 20 && minor < 19))
     throw new Stop(`Bouncy Echo needs Node.js 20.19 or newer; this is ${process.versions.node}.`);
 }
 
-/** Signs of a whole installation: the first and the last thing that it makes, and the compiled driver. */
-const PACKAGES_MADE = [
-  'node_modules/.package-lock.json',
-  'node_modules/next/dist/bin/next',
-  'node_modules/vitest/vitest.mjs',
-  'node_modules/sqlite3/build/Release/node_sqlite3.node',
-];
-
-/** Installs the pinned packages when the lockfile has changed. */
-export async function ensurePackages() {
+/** Packages for running alone, or, where nothing else is said, for developing too. */
+export async function ensurePackages({ all = true } = {}) {
   checkNode();
-  const lock = path.join(ROOT, 'package-lock.json');
-  await stamped(
-    path.join(ROOT, 'node_modules/.stamp'),
-    hashOf([lock]) + process.versions.modules,
-    PACKAGES_MADE,
-    () => {
-      // Windows has build tools of its own, which the compiling finds by itself.
-      const missing = process.platform === 'win32' ? [] : ['python3', 'make', 'g++'].filter((tool) => !has(tool));
-      if (missing.length) {
-        throw new Stop(
-          `The database driver is compiled on this machine, and ${missing.join(', ')} ` +
-            `${missing.length > 1 ? 'are' : 'is'} missing.\nOn Debian or Ubuntu: apt-get install python3 make ` +
-            'g++\nThen start again.',
-        );
-      }
-      say('Installing packages (the database driver is compiled: about two minutes) …');
-      const installer = npm();
-      if (!installer) throw new Stop('npm was not found beside Node.js. Install Node.js with npm, then start again.');
-      const args = [installer, 'ci', '--include=dev', '--no-audit', '--no-fund'];
-      if (!run(process.execPath, args, { npm_config_build_from_source: 'true' })) {
-        throw new Stop(
-          'The packages could not be installed; npm says why above. Is the package registry within reach?',
-        );
-      }
-    },
-  );
+  await install({ all });
 }
 
 /** Builds when a source has changed. */
@@ -166,7 +99,7 @@ export async function ensureBuild() {
         throw new Stop('The build did not go through; the reason stands above.');
       }
       writeOffline(ROOT);
-      await writeFront(ROOT);
+      await writePlain(ROOT);
       if (!run(process.execPath, ['scripts/lib/pools.mjs']))
         throw new Stop('What follows from the word bank could not be worked out.');
     },

@@ -1,7 +1,8 @@
 // What prints something of the app to standard output, and nothing else there.
 import path from 'node:path';
 import { parseArgs } from 'node:util';
-import { channel, ensurePackages, main, ROOT, Stop } from './prepare.mjs';
+import { ensurePackages, main, ROOT, Stop } from './prepare.mjs';
+import { channel } from './say.mjs';
 
 /**
  * Reads the options of these names, and flags that stand alone, and prints what `make` gives for them. `load` brings in

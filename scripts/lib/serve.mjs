@@ -34,7 +34,7 @@ export async function serve({ file, demo }) {
   const port = Number(process.env.PORT ?? 3000);
   if (!Number.isInteger(port) || port < 1 || port > 65535)
     throw new Stop(`PORT is "${process.env.PORT}": it should be a number from 1 to 65535.`);
-  await ensurePackages();
+  await ensurePackages({ all: false });
   await ensureBuild();
   const full = path.resolve(ROOT, file);
   checkDataFile(full);
