@@ -47,7 +47,8 @@ export async function setOutOfSight(childId: unknown, out: boolean, now = Date.n
 
 /**
  * Makes one group of two: children, sessions, plans and printed grids of the first go to the second, words that were
- * put aside in either are put aside, sounds taught in either are taught, and the first is gone. Throws a Problem (404) for a group that is not there.
+ * put aside in either are put aside, sounds taught in either are taught, and the first is gone. Throws a Problem (404)
+ * for a group that is not there.
  */
 export async function mergeGroups(from: unknown, into: unknown): Promise<void> {
   const { models, sequelize, write } = await database();

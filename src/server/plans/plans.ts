@@ -133,7 +133,7 @@ export interface OpenPlan {
   readonly plannedFor: string | null;
   readonly plan: Plan;
   readonly shown: ShownPlan;
-  /** Which plan this is, word for word: to be given back with a change, so that nobody overwrites what they never saw. */
+  /** Which plan this is, word for word: given back with a change, so that nobody overwrites what they never saw. */
   readonly version: string;
 }
 
@@ -157,17 +157,21 @@ export async function openPlan(id: string): Promise<OpenPlan> {
   };
 }
 
+/** A plan after a change. */
+interface WorkedOn {
+  readonly plan: Plan;
+  readonly shown: ShownPlan;
+  readonly version: string;
+  /** What the change has to say about itself. */
+  readonly said?: string;
+}
+
 /**
  * Keeps the plan as it is now on the screen, with one change made that needs the bank. Throws a Problem that leaves it
  * as it was; 409 where somebody else has changed it meanwhile.
  * @param seen the version that the screen began with
  */
-export async function workOnPlan(
-  id: string,
-  body: unknown,
-  change: unknown,
-  seen?: string,
-): Promise<{ plan: Plan; shown: ShownPlan; version: string; said?: string }> {
+export async function workOnPlan(id: string, body: unknown, change: unknown, seen?: string): Promise<WorkedOn> {
   const row = await rowOf(id);
   const group = await groupOf(row.group_id);
   const [read, asked] = [planSchema.safeParse(body), planChangeSchema.safeParse(change)];

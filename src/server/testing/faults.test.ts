@@ -28,7 +28,7 @@ async function begun() {
   return { groupId, child, id: await startWords({ groupId, task: 'blending', words: ['sun', 'map'], model: 'net' }) };
 }
 
-test('a correction keeps the pebble check; its note goes when it is emptied, and stays when nobody speaks of it', async () => {
+test('a correction keeps the pebble check; its note goes when it is emptied, and else stays', async () => {
   const { id, child } = await begun();
   const pebbles = [{ key: 'r opening after', word: 'frog', says: 'slip', pebbles: true, told: null }] as const;
   const first = { ...answered(0, child, 'sun'), id: v7(), at: Date.now(), note: 'Whispered.', pebbles };
