@@ -79,4 +79,4 @@ test('every screen at the table fits, at four sizes', async () => {
   expect(faults).toEqual([]);
   expect(trouble).toEqual([]);
   await page.context().close();
-}, 300_000);
+});

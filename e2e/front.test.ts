@@ -134,7 +134,7 @@ test('told to end, the file alone has every answer; put back beside a newer log,
   expect(await answersAlone(app.file)).toBe(46);
   await app.start();
   rmSync(folder, { recursive: true, force: true });
-}, 300_000);
+});
 
 test('a second server on the same data says where the first one is, and writes nothing', async () => {
   const second = await openApp({ file: app.file });
@@ -188,4 +188,4 @@ test('a demo that is killed while it starts is whole at the next start', async (
   expect(counts).toEqual([{ groups: 2, sessions: 30, plans: 4, sets: 3 }]);
   await last.end('SIGTERM');
   rmSync(folder, { recursive: true, force: true });
-}, 300_000);
+});

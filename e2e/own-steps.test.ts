@@ -105,7 +105,7 @@ test('who gets what is shown and changed, and Play deals just that; two devices 
   expect(trouble.filter((t) => !/Failed to fetch|ERR_INTERNET_DISCONNECTED/.test(t))).toEqual([]);
   await other.context().close();
   await page.context().close();
-}, 240_000);
+});
 
 test('on paper each child’s own words stand in their row', async () => {
   const { page } = await openPage(browser);

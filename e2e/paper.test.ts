@@ -116,7 +116,7 @@ test('a grid of eight children and ten words is typed in by keys, kept once, and
   await page.waitForURL(new RegExp(session));
   expect(trouble).toEqual([]);
   await page.context().close();
-}, 240_000);
+});
 
 test('on a phone a grid is typed in with a finger; a number that is none is told, and stays', async () => {
   const { page, trouble } = await openPage(browser, 390, 844);
@@ -146,4 +146,4 @@ test('on a phone a grid is typed in with a finger; a number that is none is told
   await page.waitForURL(/look-back\/[0-9a-f]{8}-/);
   expect(trouble).toEqual([]);
   await page.context().close();
-}, 240_000);
+});

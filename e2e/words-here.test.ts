@@ -123,7 +123,7 @@ test('a word put aside, from its page, a set, a plan or Play, never comes back u
   expect(await lists(page, 'gran')).toBe(true);
   expect(trouble).toEqual([]);
   await page.context().close();
-}, 180_000);
+});
 
 test('a plan keeps a word that left the bank and says so; a word of it put aside is changed', async () => {
   const { page, trouble } = await openPage(browser);

@@ -160,7 +160,7 @@ describe('plans', () => {
     }
     expect(fitting / many).toBeGreaterThanOrEqual(0.95);
     expect(shorter / many).toBeLessThanOrEqual(0.1);
-  }, 300_000);
+  });
   test('less time takes turns first, then the close and the warm-up, never the skill', () => {
     const plan = (minutes: number): Plan => makePlan(made, wish({ minutes, task: 'segmenting', step: '3-clip' }));
     expect(plan(20).rounds.map((r) => r.role)).toEqual(['warm-up', 'focus', 'stretch', 'close']);
@@ -224,7 +224,7 @@ describe.each(MAIN_ACCENTS.map((a) => a.id as AccentId))('one sound, one set (%s
           expect(round.items.length, where).toBeGreaterThanOrEqual(3);
       }
     expect(plans).toBeGreaterThan(times(80, 26));
-  }, 120_000);
+  });
   test('one set, blended then segmented: the same words, for every count and sound', () => {
     for (const count of COUNTS)
       for (const sound of [undefined, ...served(count)]) {
@@ -236,7 +236,7 @@ describe.each(MAIN_ACCENTS.map((a) => a.id as AccentId))('one sound, one set (%s
         expect(words('segmenting'), `${count} /${sound ?? ''}/ ${accent}`).toEqual(words('blending'));
         expect(words('blending').length).toBeGreaterThanOrEqual(3);
       }
-  }, 120_000);
+  });
   test('plans hold when they are made again from their keys', () => {
     for (const shape of SHAPES) proved(makePlan(of, wish({ shape, seed: 5 })), of);
   });

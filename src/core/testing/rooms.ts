@@ -21,7 +21,7 @@ const TABLES = [
 const OTHERS = [
   /core\/formats\/(child-file|session-export|items-read|words-list)\.ts$/,
   /core\/answers\/letter-names\.ts$/,
-  /storage\/(migrations\/|database|models|rows)/,
+  /storage\/(migrations\/|models|database|rows|plain|lock|update|fold-in)/,
   /\/testing\//,
 ];
 

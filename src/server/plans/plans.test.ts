@@ -264,7 +264,7 @@ describe('playing a plan', () => {
       expect(back.answers).toMatchObject([{ task: task.id, step: sure(task.steps[0]).id, word: keys[0] }]);
       expect(sure(exportOf(back).session.rounds[0]).task).toBe(task.id);
     }
-  }, 120_000);
+  });
   test('turns of a round that is not there are refused in words', async () => {
     const groupId = await group();
     const session = await startSession(groupId, (await openPlan(await newPlan(groupId, wish()))).plan);

@@ -44,4 +44,4 @@ test('the page for families stays one page and readable at nine, for 200 seeded 
     const prose = [...page.played, page.game, ...page.sounds, page.close].join(' ');
     expect(readingAge(prose), prose).toBeLessThanOrEqual(9);
   }
-}, 400_000);
+});

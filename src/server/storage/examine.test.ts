@@ -171,7 +171,7 @@ test('a file of any earlier moment is told from the log of a later one, and its 
     copyRunning(moment, at(`own-${i}.sqlite`));
     expect(await names(at(`own-${i}.sqlite`)), `moment ${i}`).toHaveLength(i + 1);
   }
-}, 120_000);
+});
 
 test('a log with nothing it could belong to is not thrown away', async () => {
   const file = at('data.sqlite');

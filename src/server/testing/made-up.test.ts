@@ -144,7 +144,7 @@ describe('a game of one file', () => {
     expect(page.recent).toMatchObject([{ game: 'Which word is longer?', outcome: 'on-own' }]);
     const next = await startStep(groupId, { ladder: 'long-and-short', rung: 'from-the-end' }, ids);
     expect((await playSession(next)).rounds.map((r) => r.task)).toContain(BACKWARDS);
-  }, 120_000);
+  });
 });
 
 describe('an accent of one file', () => {
@@ -190,5 +190,5 @@ describe('an accent of one file', () => {
     expect((await childPage(sure(ids[0]))).accent).toBe(BEAN_ROW);
     expect(exportOf(await lookBack(session))).toMatchObject({ answers: [{ word: key }] });
     expect(JSON.stringify(await wordPage('farm', groupId))).toContain('Bean Row');
-  }, 120_000);
+  });
 });

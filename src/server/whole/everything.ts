@@ -80,8 +80,7 @@ async function* plansAndSets(): AsyncGenerator<File> {
     const { id, title } = plan.get();
     yield [`plans/${named(title, id)}.json`, (await planFile(id)).text];
   }
-  for (const { id, name } of await listSets())
-    yield [`word sets/${named(name, id)}.json`, (await exportSet(id, 'json')).text];
+  for (const { id, name } of await listSets()) yield [say.setPath(named(name, id)), (await exportSet(id, 'json')).text];
 }
 
 /** Every file of the archive, one after the other: none is made before the one before it is taken. */

@@ -1,6 +1,7 @@
 /** Every sentence of this room, file by file: read it aloud before you change it. */
 
 export const everything = {
+  setPath: (name: string) => `word sets/${name}.json`,
   stillReading: 'Some earlier sessions are still being added up. Please try again in a minute.',
   asMarked: (id: string) => `Session ${id} could not be read; the archive has it as it was marked:`,
   groupHeads: ['id', 'name', 'ages', 'children'],
