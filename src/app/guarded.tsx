@@ -9,7 +9,7 @@ function ProblemScreen({ sentence }: { sentence: string }) {
   return (
     <main className="mx-auto max-w-2xl px-6 py-20">
       <h1 className="mb-4 text-4xl">{say.somethingWay}</h1>
-      <p role="alert" className="text-xl">
+      <p role="alert" className="text-xl wrap-anywhere">
         {sentence}
       </p>
       <p className="mt-6">
