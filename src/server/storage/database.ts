@@ -35,17 +35,19 @@ export interface Database {
 /** Times a fold is tried while somebody is reading. */
 const FOLD_TRIES = 20;
 
+/** Names of data files and of what lies beside them. */
+const OURS = /\.sqlite(-[a-z-]+)?(\.part)?$/;
+
 /** Ours alone: children's data (0700 for a folder that holds nothing else, 0600 for files). */
 function keepPrivate(file: string): void {
   const folder = path.dirname(file);
-  const ours = path.basename(file, '.sqlite');
   mkdirSync(folder, { recursive: true, mode: 0o700 });
   closeSync(openSync(file, 'a', 0o600));
   const inside = readdirSync(folder);
   const files = inside.filter((name) => name.startsWith(path.basename(file)));
   try {
     for (const name of files) chmodSync(path.join(folder, name), 0o600);
-    if (inside.every((name) => name.startsWith(ours) || name.endsWith('.sqlite'))) chmodSync(folder, 0o700);
+    if (inside.every((name) => OURS.test(name))) chmodSync(folder, 0o700);
   } catch {
     // Somebody else’s folder, or a system without such rights.
   }
