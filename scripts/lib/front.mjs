@@ -12,7 +12,7 @@ export const PLAIN = path.join('.next', 'plain');
 /** The server of a build, from the project's folder. */
 export const SERVER = path.join(PLAIN, 'front', 'server.js');
 
-const isSource = (name) => name.endsWith('.ts') && !name.includes('.test.');
+const isSource = (name) => /(?<!\.d|\.test)\.ts$/.test(name);
 
 /** @param {string} root the project's folder; the build must stand in it */
 export async function writePlain(root) {
