@@ -201,7 +201,7 @@ test('what a device keeps of an erased child is gone when it is next seen', asyn
   await erase(desk, 'Zoltan');
   await nextFinger(blank);
   await blank.keyboard.press('1');
-  await blank.getByText('That child isn’t in this session any more.').waitFor();
+  await blank.getByText('That child has been erased').waitFor();
   await shown(blank, 1);
 
   await tablet.goto(`${app.url}/`);
