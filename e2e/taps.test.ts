@@ -126,8 +126,12 @@ test('a plan on a sound: made, changed, printed, played and looked back at, in a
   for (let presses = 0; presses < 80; presses += 1) {
     await over.or(begin).or(mark).first().waitFor();
     // Between rounds both are offered: to go on, and to finish.
-    if (await begin.count()) await tap('button', /^(Done –|Next: )/);
-    else if (await over.count()) break;
+    const [offered] = await begin.allTextContents();
+    if (offered !== undefined) {
+      await tap('button', /^(Done –|Next: )/);
+      // The tap is done when something else is offered.
+      await expect.poll(async () => (await begin.allTextContents())[0]).not.toBe(offered);
+    } else if (await over.count()) break;
     else {
       await nextFinger(page);
       await key('1');
