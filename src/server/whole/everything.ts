@@ -3,6 +3,7 @@ import { strToU8, Zip, ZipDeflate } from 'fflate';
 import { csv } from '../../core/formats/csv';
 import { toCsv } from '../../core/formats/session-export';
 import { childDownload } from '../children/child-file';
+import { childFile as ofChild } from '../children/text';
 import { listGroups } from '../people/groups';
 import { planFile } from '../plans/plans';
 import { caughtUp, soonRead } from '../record/rebuild-queue';
@@ -86,7 +87,7 @@ async function* plansAndSets(): AsyncGenerator<File> {
 /** Every file of the archive, one after the other: none is made before the one before it is taken. */
 async function* filesOf(now: number): AsyncGenerator<File> {
   await caughtUp();
-  if (await soonRead()) throw new Problem(say.stillReading, 503);
+  if (await soonRead()) throw new Problem(ofChild.someEarlierSessions, 503);
   yield ['README.txt', say.readMe(format(now, 'd MMMM yyyy, HH:mm'))];
   yield* lists();
   yield* children();

@@ -2,7 +2,6 @@
 
 export const everything = {
   setPath: (name: string) => `word sets/${name}.json`,
-  stillReading: 'Some earlier sessions are still being added up. Please try again in a minute.',
   asMarked: (id: string) => `Session ${id} could not be read; the archive has it as it was marked:`,
   groupHeads: ['id', 'name', 'ages', 'children'],
   childHeads: ['id', 'name', 'group', 'own id', 'added', 'out of sight since'],
