@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { brier, calibration } from '../testing/calibration';
+import { proofOf } from '../testing/kept-proof';
 import { forecastsIn, gained, learnedFrom, ours } from '../testing/held';
 import { ANYHOW, FIXED, ONE_UP_ONE_BACK, TEACHINGS } from '../testing/practice';
 import { WORLDS } from '../testing/worlds';
@@ -62,12 +63,20 @@ describe('the model of a child', () => {
 // The bar is 0.9 to 1.1; with a thousand children the slope itself is known to about 0.05, so more is let pass here.
 // docs/judgement.md has the table with four thousand a world.
 describe('forecasts of the last session, in worlds that are not the model', () => {
-  test.each(WORLDS.map((w) => [w.name, w] as const))('%s', (_, world) => {
-    const { ours, percent, step } = forecastsIn(world, 125);
-    expect(calibration(ours).slope).toBeGreaterThan(0.82);
-    expect(calibration(ours).slope).toBeLessThan(1.18);
-    expect(brier(ours)).toBeLessThan(brier(percent));
-    expect(brier(ours)).toBeLessThan(brier(step));
+  const forecasts = proofOf('src/core/progress/model.test.ts', {
+    name: 'forecasts',
+    parts: WORLDS.map((w) => w.name),
+    prove(name) {
+      const { ours, percent, step } = forecastsIn(sure(WORLDS.find((w) => w.name === name)), 125);
+      return { slope: calibration(ours).slope, ours: brier(ours), percent: brier(percent), step: brier(step) };
+    },
+  });
+  test.each(WORLDS.map((w) => w.name))('%s', async (world) => {
+    const { slope, ours, percent, step } = await forecasts.of(world);
+    expect(slope).toBeGreaterThan(0.82);
+    expect(slope).toBeLessThan(1.18);
+    expect(ours).toBeLessThan(percent);
+    expect(ours).toBeLessThan(step);
   });
 });
 
@@ -82,10 +91,21 @@ describe('what a setting’s own answers say', () => {
 });
 
 describe('advice does no harm: what a child can truly do after a hundred turns', () => {
-  test.each(TEACHINGS.map((t) => [t.name, t] as const))('%s', (_, teaching) => {
-    const children = 100;
-    const best = Math.max(...[ONE_UP_ONE_BACK, FIXED, ANYHOW].map((p) => gained(teaching, p, children)));
+  const children = 100;
+  const advice = proofOf('src/core/progress/model.test.ts', {
+    name: 'advice-does-no-harm',
+    parts: TEACHINGS.map((t) => t.name),
+    prove(name) {
+      const teaching = sure(TEACHINGS.find((t) => t.name === name));
+      return {
+        best: Math.max(...[ONE_UP_ONE_BACK, FIXED, ANYHOW].map((p) => gained(teaching, p, children))),
+        ours: gained(teaching, ours(learnedFrom(teaching)), children),
+      };
+    },
+  });
+  test.each(TEACHINGS.map((t) => t.name))('%s', async (teaching) => {
+    const { best, ours: came } = await advice.of(teaching);
     // Within what chance does to the mean of a hundred children; docs/judgement.md has what each world came to.
-    expect(gained(teaching, ours(learnedFrom(teaching)), children)).toBeGreaterThan(best * 0.97);
+    expect(came).toBeGreaterThan(best * 0.97);
   });
 });

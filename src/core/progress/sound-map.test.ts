@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { words } from '../testing/bank';
+import { proofOf } from '../testing/kept-proof';
 import { seeded, shuffle, type Random } from '../random';
 import { sure } from '../sure';
 import { addCells, cellsOf, type Answered, type Cells } from './cells';
@@ -96,20 +97,7 @@ describe('what one answer says', () => {
 });
 
 describe('patterns', () => {
-  test('no pattern, 200 answers, accidents of up to one in ten: at most 5 in 100 children are given one', () => {
-    for (const accident of [0, 0.05, 0.1]) {
-      const wrong = Array.from({ length: 200 }, (_, i) => i + 1).filter(
-        (seed) => soundMap(addCells(sitting({ slips: NONE, habit: 0, accident }, seed, 200))).patterns.length > 0,
-      );
-      expect(wrong.length, `accident ${accident}: seeds ${wrong.join(' ')}`).toBeLessThanOrEqual(10);
-    }
-  });
-  test('a child who slips everywhere, in every third answer, is not given a pattern either', () => {
-    const wrong = Array.from({ length: 100 }, (_, i) => i + 1).filter(
-      (seed) => soundMap(addCells(sitting({ slips: NONE, habit: 0, accident: 0.35 }, seed, 200))).patterns.length > 0,
-    );
-    expect(wrong.length).toBeLessThanOrEqual(5);
-  });
+  /** What is planted, which answers have it, what it is to be called, and how often it shows. */
   const PLANTED: readonly (readonly [
     string,
     Child['slips'],
@@ -140,14 +128,45 @@ describe('patterns', () => {
       0.6,
     ],
   ];
+  const seeds = (children: number): number[] => Array.from({ length: children }, (_, i) => i + 1);
+  const patternsOf = (child: Child, seed: number, answers: number, about?: (typeof PLANTED)[number][2]): string[] =>
+    soundMap(addCells(sitting(child, seed, answers, about))).patterns.map((p) => p.id);
+  /** The patterns told of each of some made-up children. */
+  const KINDS: Readonly<Record<string, () => readonly (readonly string[])[]>> = {
+    ...Object.fromEntries(
+      [0, 0.05, 0.1].map((accident) => [
+        `accident ${accident}`,
+        () => seeds(200).map((seed) => patternsOf({ slips: NONE, habit: 0, accident }, seed, 200)),
+      ]),
+    ),
+    everywhere: () => seeds(100).map((seed) => patternsOf({ slips: NONE, habit: 0, accident: 0.35 }, seed, 200)),
+    ...Object.fromEntries(
+      PLANTED.map(([name, slips, about, , habit]) => [
+        name,
+        () => seeds(100).map((seed) => patternsOf({ slips, habit, accident: 0.04 }, seed, 80, about)),
+      ]),
+    ),
+  };
+  const proof = proofOf('src/core/progress/sound-map.test.ts', {
+    name: 'patterns',
+    parts: Object.keys(KINDS),
+    prove: (kind) => sure(KINDS[kind])(),
+  });
+  test.each([0, 0.05, 0.1])(
+    'no pattern, 200 answers, accidents in %s: at most 5 in 100 children are given one',
+    async (accident) => {
+      const all = await proof.of(`accident ${accident}`);
+      expect(all).toHaveLength(200);
+      expect(all.filter((ids) => ids.length > 0).length).toBeLessThanOrEqual(10);
+    },
+  );
+  test('a child who slips everywhere, in every third answer, is not given a pattern either', async () => {
+    expect((await proof.of('everywhere')).filter((ids) => ids.length > 0).length).toBeLessThanOrEqual(5);
+  });
   test.each(PLANTED)(
     '%s: found within 80 answers that have it, in 90 of 100 children, and named as that kind',
-    (...[, slips, about, id, habit]) => {
-      const found = Array.from({ length: 100 }, (_, i) => i + 1).filter((seed) =>
-        soundMap(addCells(sitting({ slips, habit, accident: 0.04 }, seed, 80, about))).patterns.some(
-          (p) => p.id === id,
-        ),
-      );
+    async (name, _slips, _about, id) => {
+      const found = (await proof.of(name)).filter((ids) => ids.includes(id));
       expect(found.length).toBeGreaterThanOrEqual(90);
     },
   );

@@ -1,9 +1,11 @@
 import { dictionary } from 'cmu-pronouncing-dictionary';
-import { phonemize } from 'phonemizer';
 import { ACCENTS, type AccentId } from '../phonology/accents';
 import { ipaOfPhone, readingsOf } from '../phonology/arpabet';
 import { CONSONANT_IPA } from '../phonology/keys';
 import { sure } from '../sure';
+import { askVoices, type Voice } from './ask-voices';
+import { bank } from './bank';
+import { proofOf } from './kept-proof';
 
 /**
  * The two outside references every entry is compared with, used by tests alone:
@@ -120,12 +122,13 @@ const clean = (ipa: string): string =>
     .replace(/ʲ/g, '')
     .replace(/əə/g, 'ə');
 
-const cache = new Map<string, Promise<string[]>>();
-const spoken = (word: string, voice: string): Promise<string[]> => {
-  const key = `${voice}/${word}`;
-  if (!cache.has(key)) cache.set(key, phonemize(word, voice) as Promise<string[]>);
-  return sure(cache.get(key));
-};
+/** What the voices say of the words of the bank, kept; another word is asked for when it is met. */
+const readings = proofOf<Record<Voice, string>>('src/core/testing/ask-voices.ts', {
+  name: 'voices',
+  parts: [...new Set(bank.map(({ word }) => word))],
+  prove: askVoices,
+});
+const spoken = async (word: string, voice: Voice): Promise<string> => (await readings.of(word))[voice];
 
 type Fold = (sounds: string) => string;
 
@@ -140,11 +143,11 @@ interface Folding {
   readonly unsure?: readonly (readonly [RegExp, string])[];
 }
 
-const voice = (id: string, accent: AccentId, { theirs, ours = theirs, unsure = [] }: Folding): Reference => ({
+const voice = (id: Voice, accent: AccentId, { theirs, ours = theirs, unsure = [] }: Folding): Reference => ({
   id: `eSpeak NG ${id}`,
   accent,
   read: async (word) =>
-    alternatives(theirs(cut(clean((await spoken(word, id)).join(' ').replaceAll(' ', ''))).join(' ')), unsure),
+    alternatives(theirs(cut(clean((await spoken(word, id)).replaceAll(' ', ''))).join(' ')), unsure),
   fold: (sounds) => ours(sounds.map((s) => s.replace('ː', '')).join(' ')),
 });
 

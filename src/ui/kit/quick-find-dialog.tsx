@@ -3,7 +3,7 @@
 import { clsx } from 'clsx';
 import { Command } from 'cmdk';
 import { useRouter } from 'next/navigation';
-import { useEffect, useState } from 'react';
+import { useEffect, useState, type KeyboardEvent } from 'react';
 import { groupBy } from '@/core/group-by';
 import type { Hit } from '@/server/whole/quick-find';
 import { Dialog } from './dialog';
@@ -68,9 +68,22 @@ export function QuickFindDialog({ close }: { readonly close: () => void }) {
     close();
     router.push(href);
   };
+  // Enter before the answer is there waits for it: what still stands in the list was found for something else.
+  const [entered, enter] = useState<string | null>(null);
+  const pressed = (event: KeyboardEvent): void => {
+    if (event.key !== 'Enter' || event.nativeEvent.isComposing || found?.typed === typed) return;
+    event.preventDefault();
+    enter(typed);
+  };
+  const first = found && found.typed === entered ? found.hits[0]?.href : undefined;
+  useEffect(() => {
+    if (first === undefined) return;
+    close();
+    router.push(first);
+  }, [first, close, router]);
   return (
     <Dialog open onOpenChange={close} title={say.findAnything} high>
-      <Command shouldFilter={false} label={say.findAnything} loop value={chosen} onValueChange={choose}>
+      <Command shouldFilter={false} label={say.findAnything} loop value={chosen} onValueChange={choose} onKeyDown={pressed}>
         <Command.Input
           autoFocus
           className="field"
