@@ -4,6 +4,9 @@ import { defineConfig } from 'vitest/config';
 /** Puts a made-up accent and game in the place of modules: it shares none. */
 const MADE_UP = 'src/server/testing/made-up.test.ts';
 
+/** Beside the browser tests, which wait for much, one is enough. */
+const UNIT_WORKERS = process.env.BESIDE === '1' ? 1 : 2;
+
 export default defineConfig({
   resolve: { alias: { '@': fileURLToPath(new URL('./src', import.meta.url)) } },
   test: {
@@ -14,7 +17,7 @@ export default defineConfig({
           name: 'unit',
           include: ['src/!(core|server)/**/*.test.ts', 'scripts/**/*.test.ts', MADE_UP],
           testTimeout: 400_000,
-          maxWorkers: 2,
+          maxWorkers: UNIT_WORKERS,
         },
       },
       {
@@ -23,7 +26,7 @@ export default defineConfig({
           name: 'unit core',
           include: ['src/core/**/*.test.ts'],
           testTimeout: 400_000,
-          maxWorkers: 2,
+          maxWorkers: UNIT_WORKERS,
           // The core keeps nothing but what it works out of its data: files can share the prepared banks.
           isolate: false,
         },
@@ -35,7 +38,7 @@ export default defineConfig({
           include: ['src/server/**/*.test.ts'],
           exclude: [MADE_UP],
           testTimeout: 400_000,
-          maxWorkers: 2,
+          maxWorkers: UNIT_WORKERS,
           // Each test has a file of its own; the prepared banks are what files share.
           isolate: false,
         },
@@ -50,8 +53,10 @@ export default defineConfig({
           hookTimeout: 300_000,
           // Another device is asked for its marks every few seconds; a busy machine takes longer.
           expect: { poll: { timeout: 60_000 } },
-          // Each file has a server and a browser of its own, and most of the time waits for a finger.
+          // Each file has a server of its own; those of a worker share its browser.
           maxWorkers: 2,
+          isolate: false,
+          globalSetup: 'e2e/support/demo-made.ts',
         },
       },
       {

@@ -1,7 +1,7 @@
 import { gzipSync } from 'node:zlib';
 import type { Browser, Page } from 'playwright-core';
 import { test } from 'vitest';
-import { addNames, beginPlay, logOf, openApp, openBrowser, openPage, saved, shown } from '../e2e/support/app';
+import { addNames, beginPlay, logOf, openApp, ownBrowser, openPage, saved, shown } from '../e2e/support/app';
 import { openFile } from '../e2e/support/put-session';
 import { PLAIN_ROUND } from '../src/core/testing/rounds';
 import { print, rowOf, type Row } from './table';
@@ -130,7 +130,7 @@ async function sent(browser: Browser, url: string, session: string): Promise<Row
 }
 
 test('the run in a browser, 30 children, processor slowed four times', async () => {
-  const [app, browser] = await Promise.all([openApp(), openBrowser()]);
+  const [app, browser] = await Promise.all([openApp(), ownBrowser()]);
   const { page } = await openPage(browser);
   await addNames(
     page,
@@ -161,7 +161,7 @@ test('the run in a browser, 30 children, processor slowed four times', async () 
 }, 300_000);
 
 test('each their own step, 30 children, processor slowed four times', async () => {
-  const [app, browser] = await Promise.all([openApp(), openBrowser()]);
+  const [app, browser] = await Promise.all([openApp(), ownBrowser()]);
   const { page } = await openPage(browser);
   const names = Array.from({ length: 30 }, (_, i) => `Child ${i + 1}`);
   await addNames(page, app.url, names);
@@ -197,7 +197,7 @@ test('each their own step, 30 children, processor slowed four times', async () =
 }, 300_000);
 
 test('100 taps in 20 seconds from two devices', async () => {
-  const [app, browser] = await Promise.all([openApp(), openBrowser()]);
+  const [app, browser] = await Promise.all([openApp(), ownBrowser()]);
   const { page: left } = await openPage(browser);
   await addNames(
     left,

@@ -11,6 +11,7 @@ import {
   awake,
   logOf,
   openApp,
+  closePages,
   openBrowser,
   openPage,
   pick,
@@ -27,7 +28,7 @@ beforeAll(async () => {
   [app, own, browser] = await Promise.all([openApp({ demo: true }), openApp(), openBrowser()]);
 });
 afterAll(async () => {
-  await browser?.close();
+  await closePages(browser);
   await Promise.all([app?.stop(), own?.stop()]);
 });
 

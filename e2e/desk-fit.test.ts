@@ -1,7 +1,7 @@
 import type { Browser, Page } from 'playwright-core';
 import { expect, test } from 'vitest';
 import { DESK_SIZES, deskFaults } from './support/desk';
-import { openPage, type App } from './support/app';
+import { openPage, still, type App } from './support/app';
 import { onStage } from './support/stage';
 
 // Every screen at the table, at the sizes people have: nothing is cut, covered or sideways, and the first heading and
@@ -63,7 +63,7 @@ test('every screen at the table fits, at four sizes', async () => {
   const { page, trouble } = await openPage(browser);
   const faults: string[] = [];
   const look = async (name: string, act: string): Promise<void> => {
-    await page.waitForLoadState('networkidle');
+    await still(page);
     for (const size of DESK_SIZES)
       for (const fault of await deskFaults(page, { size, act })) faults.push(`${name}, ${size.join('×')}: ${fault}`);
     await page.setViewportSize({ width: 1280, height: 800 });

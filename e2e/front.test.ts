@@ -10,7 +10,18 @@ import { v7 } from 'uuid';
 import { sure } from '../src/core/sure';
 import { answered } from '../src/core/testing/answers';
 import { alone, withPlain } from '../src/server/storage/plain';
-import { beginPlay, logOf, openApp, openBrowser, openPage, saved, tap, waiting, type App } from './support/app';
+import {
+  beginPlay,
+  logOf,
+  openApp,
+  closePages,
+  openBrowser,
+  openPage,
+  saved,
+  tap,
+  waiting,
+  type App,
+} from './support/app';
 
 let app: App;
 let browser: Browser;
@@ -18,7 +29,7 @@ beforeAll(async () => {
   [app, browser] = await Promise.all([openApp(), openBrowser()]);
 });
 afterAll(async () => {
-  await browser?.close();
+  await closePages(browser);
   await app?.stop();
 });
 

@@ -1,7 +1,7 @@
 import http from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
-import { addNames, beginPlay, logOf, openApp, openBrowser, openPage, type App } from './support/app';
+import { addNames, beginPlay, logOf, openApp, ownBrowser, openPage, type App } from './support/app';
 import type { Browser, Page } from 'playwright-core';
 import { sure } from '../src/core/sure';
 
@@ -26,7 +26,7 @@ beforeAll(async () => {
   foreignPort = (elsewhere.address() as AddressInfo).port;
   [app, browser] = await Promise.all([
     openApp(),
-    openBrowser(`--host-resolver-rules=MAP ${FOREIGN} 127.0.0.1, MAP ${REBOUND} 127.0.0.1`),
+    ownBrowser(`--host-resolver-rules=MAP ${FOREIGN} 127.0.0.1, MAP ${REBOUND} 127.0.0.1`),
   ]);
   const { page } = await openPage(browser);
   await addNames(page, app.url, [NAME]);

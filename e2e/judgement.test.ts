@@ -1,7 +1,7 @@
 import type { Browser, Page } from 'playwright-core';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { sure } from '../src/core/sure';
-import { choose, logOf, nextFinger, openApp, openBrowser, openPage, saved, type App } from './support/app';
+import { choose, logOf, nextFinger, openApp, closePages, openBrowser, openPage, saved, type App } from './support/app';
 import { violations } from './support/axe';
 
 let app: App;
@@ -10,7 +10,7 @@ beforeAll(async () => {
   [app, browser] = await Promise.all([openApp({ demo: true }), openBrowser()]);
 });
 afterAll(async () => {
-  await browser?.close();
+  await closePages(browser);
   await app?.stop();
 });
 

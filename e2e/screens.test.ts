@@ -1,6 +1,6 @@
 import type { Browser, Page } from 'playwright-core';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
-import { openApp, openBrowser, openPage, tap, type App } from './support/app';
+import { openApp, closePages, openBrowser, openPage, still, tap, type App } from './support/app';
 import { violations } from './support/axe';
 import { times } from '../src/core/testing/deep';
 import { sure } from '../src/core/sure';
@@ -39,7 +39,7 @@ beforeAll(async () => {
   await page.context().close();
 });
 afterAll(async () => {
-  await browser?.close();
+  await closePages(browser);
   await Promise.all([app?.stop(), empty?.stop()]);
 });
 
@@ -109,7 +109,7 @@ test('zero axe violations, and nothing over the side at three sizes, on every sc
     `/play/${session}`,
   ]) {
     await page.goto(app.url + where);
-    await page.waitForLoadState('networkidle');
+    await still(page);
     await atEverySize();
   }
   for (const where of [

@@ -2,7 +2,7 @@ import { spawnSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import type { Browser, Page } from 'playwright-core';
 import { describe, expect, test } from 'vitest';
-import { moveByKeys, openPage, type App } from './support/app';
+import { moveByKeys, openPage, still, type App } from './support/app';
 import { violations } from './support/axe';
 import { onStage } from './support/stage';
 import { sure } from '../src/core/sure';
@@ -254,7 +254,7 @@ describe('word sets', () => {
     await page.waitForURL(/set=/);
     const id = sure(new URL(page.url()).searchParams.get('set'));
     await page.goto(`${app.url}/print/sets/${id}?as=cards`);
-    await page.waitForLoadState('networkidle');
+    await still(page);
     const cards = await page.locator('main li').evaluateAll((all) =>
       all.map((card) => {
         const img = card.querySelector('img');

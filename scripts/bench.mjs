@@ -1,10 +1,9 @@
 // Speed as a table: figures to look at, not tests that can fail.
 import { spawnSync } from 'node:child_process';
-import { ensureBuild, ensurePackages, main, ROOT, say } from './lib/prepare.mjs';
+import { ensureAll, main, ROOT, say } from './lib/prepare.mjs';
 
 await main(async () => {
-  await ensurePackages();
-  await ensureBuild();
+  await ensureAll();
   say('Measuring (about two minutes; the browser rows need Chromium) …');
   const { status } = spawnSync(
     process.execPath,

@@ -4,7 +4,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 import { chromiumPath } from './lib/browser.mjs';
-import { ensureBuild, ensurePackages, main, ROOT, say } from './lib/prepare.mjs';
+import { ensureAll, main, ROOT, say } from './lib/prepare.mjs';
 
 const PORT = Number(process.env.PORT ?? 3199);
 const url = `http://127.0.0.1:${PORT}`;
@@ -155,8 +155,7 @@ async function pictures() {
 }
 
 await main(async () => {
-  await ensurePackages();
-  await ensureBuild();
+  await ensureAll();
   const folder = mkdtempSync(path.join(os.tmpdir(), 'bouncy-echo-pictures-'));
   const server = spawn(
     process.execPath,

@@ -23,6 +23,6 @@ await main(async () => {
   const { projects, ready, env } = KINDS[what];
   await ready();
   const sum = nothing();
-  for (const project of projects) runProject(sum, project, filters, env);
+  for (const project of projects) await runProject(sum, project, filters, env);
   process.exit(close(sum));
 });

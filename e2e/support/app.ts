@@ -1,103 +1,13 @@
-import { spawn, type ChildProcess } from 'node:child_process';
-import { randomUUID } from 'node:crypto';
-import { mkdtempSync, rmSync } from 'node:fs';
-import net from 'node:net';
-import os from 'node:os';
-import path from 'node:path';
 import { chromium, type Browser, type Locator, type Page } from 'playwright-core';
 import { expect } from 'vitest';
 import { chromiumPath } from '../../scripts/lib/browser.mjs';
-import { SERVER } from '../../scripts/lib/front.mjs';
 import { sure } from '../../src/core/sure';
+import type { App } from './server';
 
-export interface App {
-  readonly url: string;
-  readonly file: string;
-  /** SIGKILL: the process gets no chance to tidy up. */
-  kill(): Promise<void>;
-  /** Tells the server to end, as Ctrl+C does, and waits until it has. */
-  end(signal: 'SIGINT' | 'SIGTERM'): Promise<void>;
-  start(): Promise<void>;
-  stop(): Promise<void>;
-}
+export { openApp, type App } from './server';
 
-const freePort = (): Promise<number> =>
-  new Promise((resolve, reject) => {
-    const probe = net.createServer().once('error', reject);
-    probe.listen(0, '127.0.0.1', () => {
-      const { port } = probe.address() as net.AddressInfo;
-      probe.close(() => resolve(port));
-    });
-  });
-
-const gone = (child: ChildProcess): Promise<void> =>
-  child.exitCode !== null || child.signalCode !== null
-    ? Promise.resolve()
-    : new Promise((resolve) => child.once('exit', () => resolve()));
-
-interface Served {
-  readonly demo?: boolean;
-  readonly file?: string;
-  /** The checkout whose build is served, where it is not this one. */
-  readonly cwd?: string;
-  /** False where nobody waits for its first answer. */
-  readonly wait?: boolean;
-}
-
-/** The production build, served on a free port with a real SQLite file of its own. */
-export async function openApp({ demo = false, file, cwd = process.cwd(), wait = true }: Served = {}): Promise<App> {
-  const folder = mkdtempSync(path.join(os.tmpdir(), 'bouncy-echo-e2e-'));
-  const database = file ?? path.join(folder, 'e2e.sqlite');
-  const port = await freePort();
-  const url = `http://127.0.0.1:${port}`;
-  let child: ChildProcess | undefined;
-  const end = async (signal: NodeJS.Signals): Promise<void> => {
-    if (!child) return;
-    child.kill(signal);
-    await gone(child);
-    child = undefined;
-  };
-  const start = async (): Promise<void> => {
-    const run = randomUUID();
-    child = spawn(process.execPath, [SERVER], {
-      cwd,
-      stdio: ['ignore', 'ignore', 'inherit'],
-      env: {
-        ...process.env,
-        NODE_ENV: 'production',
-        PORT: String(port),
-        NEXT_TELEMETRY_DISABLED: '1',
-        BOUNCY_ECHO_DB: database,
-        BOUNCY_ECHO_RUN: run,
-        BOUNCY_ECHO_DEMO: demo ? '1' : '0',
-      },
-    });
-    for (let i = 0; wait && i < 1_200; i += 1) {
-      const answer = await fetch(`${url}/api/health`).then(
-        (r) => r.json() as Promise<{ run: string }>,
-        () => null,
-      );
-      if (answer?.run === run) return;
-      await new Promise((resolve) => setTimeout(resolve, 100));
-    }
-    if (wait) throw new Error('the server did not answer');
-  };
-  await start();
-  return {
-    url,
-    file: database,
-    start,
-    kill: () => end('SIGKILL'),
-    end,
-    stop: async () => {
-      await end('SIGTERM');
-      rmSync(folder, { recursive: true, force: true });
-    },
-  };
-}
-
-/** Debian's Chromium, kept from calling out. */
-export const openBrowser = (...more: string[]): Promise<Browser> =>
+/** Debian's Chromium, kept from calling out; one of its own, with settings of its own. */
+export const ownBrowser = (...more: string[]): Promise<Browser> =>
   chromium.launch({
     executablePath: chromiumPath(),
     args: [
@@ -111,6 +21,16 @@ export const openBrowser = (...more: string[]): Promise<Browser> =>
       ...more,
     ],
   });
+
+let shared: Promise<Browser> | undefined;
+
+/** The browser that the files of a worker share; each test has a context of its own. It ends with the worker. */
+export const openBrowser = (): Promise<Browser> => (shared ??= ownBrowser());
+
+/** Closes what a file has open in the browser that is shared. */
+export const closePages = async (browser: Browser | undefined): Promise<void> => {
+  await Promise.all((browser?.contexts() ?? []).map((context) => context.close()));
+};
 
 export interface Watched {
   readonly page: Page;
@@ -139,6 +59,14 @@ function wakeFirst(page: Page): void {
     return response;
   };
 }
+
+/** Waits until a page that was gone to has its fonts and pictures, and what they change is drawn. */
+export const still = (page: Page): Promise<void> =>
+  page.evaluate(async () => {
+    await document.fonts.ready;
+    await Promise.all([...document.images].map((image) => image.decode().catch(() => undefined)));
+    await new Promise((drawn) => requestAnimationFrame(() => requestAnimationFrame(drawn)));
+  });
 
 export function watch(page: Page): string[] {
   const trouble: string[] = [];

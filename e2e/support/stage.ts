@@ -1,6 +1,6 @@
 import type { Browser } from 'playwright-core';
 import { afterAll, beforeAll } from 'vitest';
-import { addNames, openApp, openBrowser, openPage, type App } from './app';
+import { addNames, closePages, openApp, openBrowser, openPage, type App } from './app';
 
 interface Stage {
   readonly demo?: boolean;
@@ -21,7 +21,7 @@ export function onStage(ready: (app: App, browser: Browser) => void, { demo = fa
     await page.context().close();
   });
   afterAll(async () => {
-    await browser?.close();
+    await closePages(browser);
     await app?.stop();
   });
 }

@@ -75,21 +75,36 @@ function installed() {
   return { wanted, fits: there && hash === `${wanted}-${process.versions.modules}`, all: all === 'all' };
 }
 
+/** Puts the compiled driver among the packages, tries it, and notes what is installed. */
+async function putDriver(driver, note) {
+  await driver;
+  const to = path.join(ROOT, 'node_modules/sqlite3', DRIVER);
+  mkdirSync(path.dirname(to), { recursive: true });
+  copyFileSync(keptDriver().file, to);
+  const works = spawnSync(process.execPath, ['-e', "require('sqlite3')"], { cwd: ROOT }).status === 0;
+  if (!works) {
+    rmSync(keptDriver().file, { force: true });
+    throw new Stop('The database driver does not fit this Node.js. Start again, and it is compiled anew.');
+  }
+  writeFileSync(STAMP, note);
+}
+
 /**
  * Installs the pinned packages when the lockfile has changed. What a developer has installed is never taken away.
  * @param {{ all: boolean }} which `all`: what checks and tests need too
+ * @returns {Promise<{ driver: Promise<void> }>} once the packages are there; `driver`: once it is compiled and in place
  */
 export async function ensurePackages({ all }) {
   const now = installed();
-  if (now.fits && (now.all || !all)) return;
+  if (now.fits && (now.all || !all)) return { driver: Promise.resolve() };
   const first = !existsSync(keptDriver().file);
   say(
     `Installing packages${first ? ', and compiling the database driver beside them' : ''} ` +
-      `(${first ? 'one to two minutes' : 'half a minute'}) …`,
+      `(${first ? 'about three minutes, with the build' : 'half a minute'}) …`,
   );
-  const driver = compiled();
+  const compiling = compiled();
   // A fault in it is heard below.
-  driver.catch(() => undefined);
+  compiling.catch(() => undefined);
   // A developer keeps what is there, whatever is asked for.
   const omit = all || now.all ? ['--include=dev'] : ['--omit=dev'];
   rmSync(STAMP, { force: true });
@@ -101,15 +116,8 @@ export async function ensurePackages({ all }) {
   });
   if (status !== 0)
     throw new Stop('The packages could not be installed; npm says why above. Is the package registry within reach?');
-  await driver;
-  const to = path.join(ROOT, 'node_modules/sqlite3', DRIVER);
-  mkdirSync(path.dirname(to), { recursive: true });
-  copyFileSync(keptDriver().file, to);
-  const works = spawnSync(process.execPath, ['-e', "require('sqlite3')"], { cwd: ROOT }).status === 0;
-  if (!works) {
-    rmSync(keptDriver().file, { force: true });
-    throw new Stop('The database driver does not fit this Node.js. Start again, and it is compiled anew.');
-  }
   const kept = all || now.all ? 'all' : 'running';
-  writeFileSync(STAMP, `${now.wanted}-${process.versions.modules} ${kept}`);
+  const driver = putDriver(compiling, `${now.wanted}-${process.versions.modules} ${kept}`);
+  driver.catch(() => undefined);
+  return { driver };
 }

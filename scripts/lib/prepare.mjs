@@ -1,5 +1,5 @@
 // Makes a fresh machine ready with nothing but Node.js: packages, then the build. Built-ins only.
-import { spawnSync } from 'node:child_process';
+import { spawn } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import {
   accessSync,
@@ -54,15 +54,16 @@ async function stamped(stamp, hash, made, work) {
   writeFileSync(stamp, hash);
 }
 
-const run = (command, args, env = {}) => {
-  const { status, error } = spawnSync(command, args, {
-    cwd: ROOT,
-    stdio: ['inherit', channel.out, 'inherit'],
-    env: { ...process.env, ...env },
+/** Runs a script with Node.js; true where it went well. What goes on beside it is not kept waiting. */
+const run = (args, env = {}) =>
+  new Promise((resolve, reject) => {
+    const stdio = ['inherit', channel.out, 'inherit'];
+    const child = spawn(process.execPath, args, { cwd: ROOT, stdio, env: { ...process.env, ...env } });
+    child.on('error', reject);
+    child.on('exit', (code) => resolve(code === 0));
   });
-  if (error) throw error;
-  return status === 0;
-};
+
+const NO_DRIVER = path.join(ROOT, 'scripts/lib/no-driver.cjs');
 
 function checkNode() {
   const [major, minor] = process.versions.node.split('.').map(Number);
@@ -70,10 +71,25 @@ function checkNode() {
     throw new Stop(`Bouncy Echo needs Node.js 20.19 or newer; this is ${process.versions.node}.`);
 }
 
-/** Packages for running alone, or, where nothing else is said, for developing too. */
-export async function ensurePackages({ all = true } = {}) {
+/**
+ * Packages for running alone, or, where nothing else is said, for developing too.
+ * @returns {Promise<{ driver: Promise<void> }>} packages are there; the database driver once `driver` is
+ */
+export async function packagesThenDriver({ all = true } = {}) {
   checkNode();
-  await install({ all });
+  return install({ all });
+}
+
+export async function ensurePackages(which) {
+  await (
+    await packagesThenDriver(which)
+  ).driver;
+}
+
+/** All that is needed to run: the driver may go on compiling while the application is built. */
+export async function ensureAll(which) {
+  const { driver } = await packagesThenDriver(which);
+  await Promise.all([ensureBuild(), driver]);
 }
 
 /** Builds when a source has changed. */
@@ -95,12 +111,12 @@ export async function ensureBuild() {
     ['.next/BUILD_ID', '.next/pools.json', 'public/sw.js', SERVER],
     async () => {
       say('Building (about half a minute) …');
-      if (!run(process.execPath, ['node_modules/next/dist/bin/next', 'build'], { NEXT_TELEMETRY_DISABLED: '1' })) {
+      const env = { NEXT_TELEMETRY_DISABLED: '1', NODE_OPTIONS: `--require ${JSON.stringify(NO_DRIVER)}` };
+      if (!(await run(['node_modules/next/dist/bin/next', 'build'], env)))
         throw new Stop('The build did not go through; the reason stands above.');
-      }
       writeOffline(ROOT);
       await writePlain(ROOT);
-      if (!run(process.execPath, ['scripts/lib/pools.mjs']))
+      if (!(await run(['scripts/lib/pools.mjs'])))
         throw new Stop('What follows from the word bank could not be worked out.');
     },
   );

@@ -4,7 +4,7 @@ import { randomUUID } from 'node:crypto';
 import net from 'node:net';
 import path from 'node:path';
 import { SERVER } from './front.mjs';
-import { checkDataFile, ensureBuild, ensurePackages, ROOT, say, Stop } from './prepare.mjs';
+import { checkDataFile, ensureAll, ROOT, say, Stop } from './prepare.mjs';
 
 const HOST = '127.0.0.1';
 
@@ -34,8 +34,7 @@ export async function serve({ file, demo }) {
   const port = Number(process.env.PORT ?? 3000);
   if (!Number.isInteger(port) || port < 1 || port > 65535)
     throw new Stop(`PORT is "${process.env.PORT}": it should be a number from 1 to 65535.`);
-  await ensurePackages({ all: false });
-  await ensureBuild();
+  await ensureAll({ all: false });
   const full = path.resolve(ROOT, file);
   checkDataFile(full);
   if (!(await portFree(port))) {

@@ -1,5 +1,5 @@
 // Runs the projects of the test runner and counts what came of them.
-import { spawnSync } from 'node:child_process';
+import { spawn } from 'node:child_process';
 import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
@@ -16,8 +16,12 @@ export function ensureBrowser() {
 
 /** Runs a script with Node.js; true where it went well. */
 const node = (script, args = [], env = {}) =>
-  spawnSync(process.execPath, [script, ...args], { cwd: ROOT, stdio: 'inherit', env: { ...process.env, ...env } })
-    .status === 0;
+  new Promise((resolve, reject) => {
+    const all = { ...process.env, ...env };
+    const child = spawn(process.execPath, [script, ...args], { cwd: ROOT, stdio: 'inherit', env: all });
+    child.on('error', reject);
+    child.on('exit', (code) => resolve(code === 0));
+  });
 
 /** What came of some checks: how many passed, failed and were skipped, and each test with its milliseconds. */
 export const nothing = () => ({ passed: 0, failed: 0, skipped: 0, tests: [] });
@@ -32,10 +36,10 @@ export function count(sum, ok) {
  * Runs one project (`unit`, `browser`), all of it or the files whose path has one of `filters` in it; adds to `sum`.
  * A file that could not be loaded, and an error outside a test, count as a failure.
  */
-export function runProject(sum, project, filters = [], env = {}) {
+export async function runProject(sum, project, filters = [], env = {}) {
   const folder = mkdtempSync(path.join(os.tmpdir(), 'bouncy-echo-report-'));
   const report = path.join(folder, 'report.json');
-  const ok = node(
+  const ok = await node(
     'node_modules/vitest/vitest.mjs',
     [
       'run',
@@ -70,13 +74,18 @@ export function runProject(sum, project, filters = [], env = {}) {
   if (!ok && of('failed') === 0) sum.failed += 1;
 }
 
-/** Prints the ten slowest tests, what was skipped, and the closing line; the exit code to end with. */
+/** The ten slowest files, each with its seconds. */
+function slowestFiles(tests) {
+  const files = new Map();
+  for (const { file, ms } of tests) files.set(file, (files.get(file) ?? 0) + ms);
+  return [...files].sort(([, a], [, b]) => b - a).slice(0, 10);
+}
+
+/** Prints the ten slowest files, what was skipped, and the closing line; the exit code to end with. */
 export function close(sum) {
-  const slowest = [...sum.tests].sort((a, b) => b.ms - a.ms).slice(0, 10);
-  if (slowest.length) console.log('\nThe slowest tests:');
-  for (const { ms, file, name } of slowest) {
-    console.log(`${(ms / 1000).toFixed(1).padStart(7)} s  ${file}: ${name}`.slice(0, 140));
-  }
+  const slowest = slowestFiles(sum.tests);
+  if (slowest.length) console.log('\nThe slowest files:');
+  for (const [file, ms] of slowest) console.log(`${(ms / 1000).toFixed(1).padStart(7)} s  ${file}`);
   if (sum.skipped && process.env.ALLOW_SKIP !== '1') {
     console.log(`\n${sum.skipped} skipped: nothing may be left out in silence (ALLOW_SKIP=1 lets it pass).`);
     for (const test of sum.tests)
