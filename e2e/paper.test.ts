@@ -132,6 +132,14 @@ test('on a phone a grid is typed in with a finger; a number that is none is told
   await page.getByRole('button', { name: 'Wren, leg: nothing marked' }).click();
   const marks = page.getByRole('group', { name: 'Marks' });
   await marks.getByRole('button', { name: 'with help' }).click();
+  await page.getByRole('button', { name: 'Wren, leg: with help' }).waitFor();
+  // All of it taken back: nothing comes back with the page.
+  await page.keyboard.press('Backspace');
+  await page.getByRole('button', { name: 'Wren, leg: nothing marked' }).waitFor();
+  await page.goto(page.url());
+  await page.locator('[data-box="0"]:focus').waitFor();
+  await page.getByRole('button', { name: 'Wren, leg: nothing marked' }).click();
+  await marks.getByRole('button', { name: 'with help' }).click();
   await marks.getByRole('button', { name: 'on own' }).click();
   await page.getByRole('button', { name: 'Wren, leg: with help' }).waitFor();
   await page.getByRole('button', { name: 'Wren, net: on own' }).waitFor();

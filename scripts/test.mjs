@@ -7,12 +7,14 @@ await main(async () => {
   const { driver } = await packagesThenDriver();
   ensureBrowser();
   const sum = nothing();
-  say('Style, rules, types and dead code, beside the build …');
-  const [checks] = await Promise.all([runChecks(), ensureBuild(), driver]);
-  for (const ok of checks) count(sum, ok);
-  // What a browser test does is mostly to wait: the others go on meanwhile.
-  say('Unit and browser tests, side by side …');
+  await Promise.all([ensureBuild(), driver]);
+  // What a browser test does is mostly to wait: everything else goes on meanwhile, one thing at a time.
   const env = { BESIDE: '1' };
-  await Promise.all([runProject(sum, 'browser', [], env), runProject(sum, 'unit', [], env)]);
+  const others = async () => {
+    for (const ok of await runChecks(1)) count(sum, ok);
+    await runProject(sum, 'unit', [], env);
+  };
+  say('Browser tests; beside them style, rules, types and dead code, then unit tests …');
+  await Promise.all([runProject(sum, 'browser', [], env), others()]);
   process.exit(close(sum));
 });

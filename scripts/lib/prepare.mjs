@@ -63,7 +63,7 @@ const run = (args, env = {}) =>
     child.on('exit', (code) => resolve(code === 0));
   });
 
-const NO_DRIVER = path.join(ROOT, 'scripts/lib/no-driver.cjs');
+const NO_DRIVER = new URL('./no-driver.mjs', import.meta.url).href;
 
 function checkNode() {
   const [major, minor] = process.versions.node.split('.').map(Number);
@@ -111,7 +111,7 @@ export async function ensureBuild() {
     ['.next/BUILD_ID', '.next/pools.json', 'public/sw.js', SERVER],
     async () => {
       say('Building (about half a minute) …');
-      const env = { NEXT_TELEMETRY_DISABLED: '1', NODE_OPTIONS: `--require ${JSON.stringify(NO_DRIVER)}` };
+      const env = { NEXT_TELEMETRY_DISABLED: '1', NODE_OPTIONS: `--import ${NO_DRIVER}` };
       if (!(await run(['node_modules/next/dist/bin/next', 'build'], env)))
         throw new Stop('The build did not go through; the reason stands above.');
       writeOffline(ROOT);

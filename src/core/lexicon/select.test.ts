@@ -21,26 +21,37 @@ const index = inCircumstances(indexWords(all, agreed), {
 });
 const taught = new Set(['s', 'KIT', 'n', 't', 'p', 'TRAP']);
 
+/** What a filter may ask of each word, read once. */
+const factsOf = (w: Word) => {
+  const sounds = w.sounds.map((s) => s.ipa);
+  return {
+    w,
+    places: { any: sounds, first: sounds.slice(0, 1), last: sounds.slice(-1), middle: sounds.slice(1, -1) },
+    making: firstMaking(w),
+    syllables: Math.min(traitsOf(w).syllables, 3),
+    only: {
+      agreed: agreed.has(w.word),
+      taught: w.segments.every((s) => taught.has(s.key)),
+      owned: ['sock', 'spoon', 'cup'].includes(w.word),
+      prop: w.entry.prop,
+      picture: w.entry.picture !== null,
+      everyday: w.entry.band === 1,
+      own: false,
+    },
+  };
+};
+const facts = new Map(all.map((w) => [w, factsOf(w)]));
+
 /** Every filter once more, in plain words, one word at a time: what the fast pass is compared with. */
 function plainly(w: Word, f: Filters): boolean {
-  const sounds = w.sounds.map((s) => s.ipa);
-  const places = { any: sounds, first: sounds.slice(0, 1), last: sounds.slice(-1), middle: sounds.slice(1, -1) };
+  const { places, making, syllables, only } = sure(facts.get(w));
   const among: (readonly [asked: unknown, holds: boolean])[] = [
     [f.count, Math.min(w.count, MOST) === f.count],
     [f.shape, w.shape === f.shape],
-    [f.first, firstMaking(w) === f.first],
+    [f.first, making === f.first],
     [f.sound, places[f.place ?? 'any'].includes(f.sound ?? '')],
-    [f.syllables, Math.min(traitsOf(w).syllables, 3) === f.syllables],
+    [f.syllables, syllables === f.syllables],
   ];
-  const only = {
-    agreed: agreed.has(w.word),
-    taught: w.segments.every((s) => taught.has(s.key)),
-    owned: ['sock', 'spoon', 'cup'].includes(w.word),
-    prop: w.entry.prop,
-    picture: w.entry.picture !== null,
-    everyday: w.entry.band === 1,
-    own: false,
-  };
   return (
     among.every(([asked, holds]) => asked === undefined || holds) &&
     (f.only ?? []).every((name) => only[name]) &&

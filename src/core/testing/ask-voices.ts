@@ -1,7 +1,7 @@
 import { phonemize } from 'phonemizer';
 
 /** The voices of eSpeak NG that words are compared with. */
-export const VOICES = ['en-us', 'en-gb-x-rp', 'en-gb-x-gbclan', 'en-gb-scotland'] as const;
+const VOICES = ['en-us', 'en-gb-x-rp', 'en-gb-x-gbclan', 'en-gb-scotland'] as const;
 export type Voice = (typeof VOICES)[number];
 
 /** What each voice says of a word, in its own marks. What this file imports is what those readings rest on. */

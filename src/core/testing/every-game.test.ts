@@ -8,7 +8,7 @@ import { fault } from './every-game';
 
 // A generator that is spoilt in one way must be caught by the few seeds of a daily run, not only by the many of a deep
 // one. Each spoiler does what a real slip in a generator would.
-const DAILY_SEEDS = 10;
+const DAILY_SEEDS = 30;
 const ACCENT = 'southern-british';
 
 type Spoiler = (items: Item[]) => Item[];

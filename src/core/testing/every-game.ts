@@ -18,7 +18,7 @@ import { JUDGES } from './rejudge';
 import { unsayable } from './sayable';
 
 /** Sets of every task and step in every accent. */
-const SEEDS = times(200, 10);
+const SEEDS = times(200, 30);
 const SIZE = 4;
 /** Sets of these hang together: a word stands in more than one item. */
 const CHAINED: ReadonlySet<string> = new Set(['chain', 'recall']);

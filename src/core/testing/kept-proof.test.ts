@@ -78,7 +78,7 @@ describe('what a proof rests on', () => {
       for (const [input, text] of inputs) expect(keyOf(new Map([...inputs, [input, `${text} `]])), input).not.toBe(key);
     }
   });
-  test('of this tree: the comparison rests on the package with the voices, the worlds on the model and the bank', () => {
+  test('of this tree: the comparison rests on the package with the voices, the worlds on the model', () => {
     expect([...restsOn(treeAt('.'), 'src/core/testing/ask-voices.ts').keys()]).toContain('package phonemizer');
     const worlds = [...restsOn(treeAt('.'), 'src/core/progress/model.test.ts').keys()];
     for (const input of ['src/core/progress/model.ts', 'src/core/testing/worlds.ts', 'src/core/progress/ladders.ts'])

@@ -3,7 +3,7 @@
 import { clsx } from 'clsx';
 import { Command } from 'cmdk';
 import { useRouter } from 'next/navigation';
-import { useEffect, useState, type KeyboardEvent } from 'react';
+import { useEffect, useEffectEvent, useState, type KeyboardEvent } from 'react';
 import { groupBy } from '@/core/group-by';
 import type { Hit } from '@/server/whole/quick-find';
 import { Dialog } from './dialog';
@@ -43,6 +43,24 @@ function useFound(typed: string): Found | null {
   return found;
 }
 
+/**
+ * What Enter does while the answer is on its way: it waits for it and goes to the first that is found, for what still
+ * stands in the list was found for something else.
+ */
+function useEnter(typed: string, found: Found | null, go: (href: string) => void): (event: KeyboardEvent) => void {
+  const [entered, enter] = useState<string | null>(null);
+  const href = found && found.typed === entered ? found.hits[0]?.href : undefined;
+  const arrive = useEffectEvent(go);
+  useEffect(() => {
+    if (href !== undefined) arrive(href);
+  }, [href]);
+  return (event) => {
+    if (event.key !== 'Enter' || event.nativeEvent.isComposing || found?.typed === typed) return;
+    event.preventDefault();
+    enter(typed);
+  };
+}
+
 const GROUP = '**:[[cmdk-group-heading]]:px-3 **:[[cmdk-group-heading]]:pt-3 **:[[cmdk-group-heading]]:text-muted';
 const ITEM = clsx(
   'flex min-h-12 cursor-pointer flex-wrap items-baseline gap-x-3 rounded-lg px-3 py-2.5',
@@ -68,22 +86,17 @@ export function QuickFindDialog({ close }: { readonly close: () => void }) {
     close();
     router.push(href);
   };
-  // Enter before the answer is there waits for it: what still stands in the list was found for something else.
-  const [entered, enter] = useState<string | null>(null);
-  const pressed = (event: KeyboardEvent): void => {
-    if (event.key !== 'Enter' || event.nativeEvent.isComposing || found?.typed === typed) return;
-    event.preventDefault();
-    enter(typed);
-  };
-  const first = found && found.typed === entered ? found.hits[0]?.href : undefined;
-  useEffect(() => {
-    if (first === undefined) return;
-    close();
-    router.push(first);
-  }, [first, close, router]);
+  const pressed = useEnter(typed, found, go);
   return (
     <Dialog open onOpenChange={close} title={say.findAnything} high>
-      <Command shouldFilter={false} label={say.findAnything} loop value={chosen} onValueChange={choose} onKeyDown={pressed}>
+      <Command
+        shouldFilter={false}
+        label={say.findAnything}
+        loop
+        value={chosen}
+        onValueChange={choose}
+        onKeyDown={pressed}
+      >
         <Command.Input
           autoFocus
           className="field"

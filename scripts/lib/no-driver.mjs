@@ -1,6 +1,6 @@
 // Stands in for the database driver while the application is built: nothing is asked of it then, and it may still be
 // compiling beside the build.
-const Module = require('node:module');
+import Module from 'node:module';
 
 const load = Module._load;
 Module._load = function (request, ...rest) {
