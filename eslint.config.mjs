@@ -79,6 +79,7 @@ export default defineConfig([
           patterns: [
             { group: places('app'), message: 'Screens are put on pages, not the other way round.' },
             { group: ['@/server/*'], allowTypeImports: true, message: 'A screen knows the server only by its types.' },
+            { group: ['next/link'], message: 'Links come from ui/kit/link: nothing is fetched before it is followed.' },
           ],
         },
       ],
@@ -89,6 +90,10 @@ export default defineConfig([
     ['react', 'react-*', 'next', 'next/*', '../*', '!../text'],
     'A run of Play knows neither React nor the views that draw it.',
   ),
+  {
+    files: ['src/ui/kit/link.tsx'],
+    rules: { '@typescript-eslint/no-restricted-imports': 'off' },
+  },
   room(
     ['src/front/**/*.ts'],
     ['react', '@/*', ...places('app', 'ui', 'actions', 'server', 'core')],

@@ -8,16 +8,17 @@ import { groupsFor } from '../src/core/progress/grouping';
 import { ladderOf, LADDERS } from '../src/core/progress/ladders';
 import type { NextStep } from '../src/core/progress/next-step';
 import { boardRows } from '../src/server/children/board';
+import { childFile } from '../src/server/children/child-file';
 import { childPage } from '../src/server/children/child-page';
 import { appendLog } from '../src/server/record/append-log';
 import { database } from '../src/server/storage/database';
 import { caughtUp } from '../src/server/record/rebuild-queue';
-import { listGroups } from '../src/server/people/groups';
+import { eraseChild, listGroups } from '../src/server/people/groups';
 import { readySessions } from '../src/server/plans/today';
 import { tomorrowFor } from '../src/server/children/progress';
 import { sure } from '../src/core/sure';
 import type { AnswerEntry } from '../src/core/sessions/log';
-import { print, rowOf, timed } from './table';
+import { print, rowOf, timed, type Row as Measured } from './table';
 import { answered } from '../src/core/testing/answers';
 
 const CHILDREN = 300;
@@ -158,6 +159,21 @@ const answerOf = (childId: string, turn: number): AnswerEntry => ({
   at: Date.now(),
 });
 
+/** One child’s file, and one child erased: as it is, and without the indexes by child. */
+async function fileOfOne(children: readonly { readonly id: string }[]): Promise<Measured[]> {
+  const { sequelize } = await database();
+  let at = 0;
+  const next = (): string => sure(children[(at += 13) % children.length]).id;
+  const both = async (how: string): Promise<Measured[]> => [
+    rowOf(`the file of one child${how}`, await timed(5, () => childFile(next()))),
+    rowOf(`one child erased${how}`, await timed(5, () => eraseChild(next()))),
+  ];
+  const indexed = await both('');
+  for (const index of ['steps_by_child', 'session_children_by_child', 'readings_of_child'])
+    await sequelize.query(`DROP INDEX ${index}`);
+  return [...indexed, ...(await both(', without indexes by child'))];
+}
+
 test('children: pages, board and groups', async () => {
   const folder = mkdtempSync(path.join(os.tmpdir(), 'bouncy-echo-bench-'));
   process.env.BOUNCY_ECHO_DB = path.join(folder, 'bench.sqlite');
@@ -225,6 +241,7 @@ test('children: pages, board and groups', async () => {
       50,
     ),
   );
+  rows.push(...(await fileOfOne(children)));
   print(
     `Children (${made.toLocaleString('en')} answers of ${children.length} children, ` +
       `${(statSync(process.env.BOUNCY_ECHO_DB).size / 2 ** 20).toFixed(0)} MB; all evidence worked out anew in ` +

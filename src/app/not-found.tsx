@@ -1,5 +1,5 @@
-import Link from 'next/link';
 import { notFound as say } from './text';
+import { Link } from '@/ui/kit/link';
 
 export default function NotFound() {
   return (

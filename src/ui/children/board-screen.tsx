@@ -1,12 +1,12 @@
 'use client';
 
-import Link from 'next/link';
 import { useMemo, useState } from 'react';
 import type { FindGame } from '@/core/progress/finding';
 import { STATES, STATE_WORDS, type State } from '@/core/progress/rule';
 import type { BoardLine } from '@/server/children/board';
 import type { Tomorrow } from '@/server/children/progress';
 import { Checkbox } from '../kit/checkbox';
+import { Link } from '../kit/link';
 import { SelectField } from '../kit/select';
 import { TomorrowGroups } from '../today/tomorrow';
 import { PrintButton } from '../words/print-button';

@@ -9,13 +9,13 @@ import {
   useTable,
 } from '@tanstack/react-table';
 import { clsx } from 'clsx';
-import Link from 'next/link';
 import { useMemo, useState } from 'react';
 import { listed } from '@/core/in-words';
 import { STATES } from '@/core/progress/rule';
 import { sure } from '@/core/sure';
 import type { BoardLine } from '@/server/children/board';
 import { Button } from '../kit/button';
+import { Link } from '../kit/link';
 import { PlayStep } from './play-step';
 import { StateSign } from './state-sign';
 import { boardScreen as say } from './text';
@@ -164,7 +164,6 @@ function Line({ groupId, line, cells, ladders }: LineProps) {
       >
         <Link
           href={`/children/${id}`}
-          prefetch={false}
           className={clsx(
             'flex min-h-12 items-center wrap-break-word hover:underline print:inline print:min-h-0',
             away && 'font-normal text-muted',

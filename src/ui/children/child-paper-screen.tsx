@@ -1,5 +1,5 @@
-import Link from 'next/link';
 import type { ChildPaper } from '@/server/children/child-paper';
+import { Link } from '../kit/link';
 import { PrintButton } from '../words/print-button';
 import { childPaperScreen as say } from './text';
 

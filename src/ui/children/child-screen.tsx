@@ -1,8 +1,8 @@
 import { Download } from 'lucide-react';
 import { format, formatDistanceToNowStrict } from 'date-fns';
-import Link from 'next/link';
 import { PLAIN_ERRS, RULE_WORDS } from '@/core/progress/rule';
 import type { ChildPage, RecentAnswer } from '@/server/children/child-page';
+import { Link } from '../kit/link';
 import { OutcomeMark } from '../kit/outcome-mark';
 import { sure } from '@/core/sure';
 import { HistoryChart } from './history-chart';

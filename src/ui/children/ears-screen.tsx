@@ -1,8 +1,8 @@
 import { format } from 'date-fns';
-import Link from 'next/link';
 import { OUTCOME_WORDS } from '@/core/answers/outcome';
 import { kappaWord } from '@/core/progress/agreement';
 import type { Ears } from '@/server/sessions/ears';
+import { Link } from '../kit/link';
 import { OutcomeMark } from '../kit/outcome-mark';
 import { sure } from '@/core/sure';
 import { earsScreen as say } from './text';

@@ -1,10 +1,10 @@
 'use client';
 
-import Link from 'next/link';
 import { useRef, useState, useTransition } from 'react';
 import { putOutOfSight } from '@/actions/groups';
 import type { Group } from '@/server/people/groups';
 import { Button } from '../kit/button';
+import { Link } from '../kit/link';
 import { ErrorMessage } from '../kit/message';
 import { AwaySwitch } from './away-switch';
 import { ChildMenu } from './menus';

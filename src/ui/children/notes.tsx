@@ -10,11 +10,11 @@ import {
   useTable,
 } from '@tanstack/react-table';
 import { format } from 'date-fns';
-import Link from 'next/link';
 import { useId, useMemo, useState } from 'react';
 import { groupBy } from '@/core/group-by';
 import type { RecentAnswer } from '@/server/children/child-page';
 import { Field } from '../kit/field';
+import { Link } from '../kit/link';
 import { notes as say } from './text';
 
 const features = tableFeatures({

@@ -1,5 +1,5 @@
-import Link from 'next/link';
 import type { Paper } from '@/server/children/papers';
+import { Link } from '../kit/link';
 import { PrintButton } from '../words/print-button';
 import { paperScreen as say } from './text';
 

@@ -1,10 +1,10 @@
 'use client';
 
 import { clsx } from 'clsx';
-import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import { useOptimistic, useTransition } from 'react';
 import { chooseGroup } from '@/actions/groups';
+import { Link } from './link';
 import { PlacesMenu } from './places-menu';
 import { QuickFind } from './quick-find';
 import { Select } from './select';

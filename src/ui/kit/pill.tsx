@@ -1,6 +1,6 @@
 import { clsx } from 'clsx';
-import Link from 'next/link';
 import type { ReactNode } from 'react';
+import { Link } from './link';
 
 interface PillProps {
   readonly href: string;
@@ -18,7 +18,6 @@ export function Pill({ href, on, none = false, children }: PillProps) {
       href={href}
       scroll={false}
       aria-current={on ? 'true' : undefined}
-      prefetch={false}
       className={clsx(
         'flex min-h-[48px] items-center gap-2 rounded-full border px-3.5',
         on ? 'border-ink bg-ink text-card' : 'border-line-strong bg-card hover:border-ink',

@@ -1,8 +1,8 @@
 'use client';
 
 import { ChevronDown } from 'lucide-react';
-import Link from 'next/link';
 import { useState } from 'react';
+import { Link } from './link';
 import { Popover } from './popover';
 
 interface PlacesMenuProps {

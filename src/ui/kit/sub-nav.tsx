@@ -1,5 +1,5 @@
 import { clsx } from 'clsx';
-import Link from 'next/link';
+import { Link } from './link';
 import { PlacesMenu } from './places-menu';
 import { subNav as say } from './text';
 

@@ -1,9 +1,9 @@
 'use client';
 
 import { Play } from 'lucide-react';
-import Link from 'next/link';
 import { useActionState } from 'react';
 import { reopen } from '@/actions/sessions';
+import { Link } from '../kit/link';
 import { goOn as say } from './text';
 
 interface GoOnProps {

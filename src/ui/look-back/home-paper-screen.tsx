@@ -1,8 +1,8 @@
 'use client';
 
-import Link from 'next/link';
 import { useState } from 'react';
 import type { HomePaper } from '@/server/sessions/home-page';
+import { Link } from '../kit/link';
 import { PrintButton } from '../words/print-button';
 import { homePaperScreen as say } from './text';
 

@@ -1,12 +1,12 @@
 import { format } from 'date-fns';
 import { Download, House } from 'lucide-react';
-import Link from 'next/link';
 import { OUTCOME_WORDS, OUTCOMES } from '@/core/answers/outcome';
 import { labelOf } from '@/core/phonology/sounds';
 import { slippedSounds, tally } from '@/core/sessions/summary';
 import { talkAbout, type Topic } from '@/core/sessions/talk-about';
 import { thinkTimes } from '@/core/sessions/think-times';
 import type { LookBack } from '@/server/sessions/look-back';
+import { Link } from '../kit/link';
 import { OutcomeMark } from '../kit/outcome-mark';
 import { talliedWords } from '../kit/tally';
 import { AnswerGrid } from './answer-grid';
@@ -111,7 +111,7 @@ const TalkAbout = ({ topics, names }: TalkAboutProps) => (
         <li key={text} className="py-1 leading-snug">
           <span className="wrap-anywhere">{text}</span>{' '}
           {childId && (
-            <Link className="underline underline-offset-4" href={`/children/${childId}`} prefetch={false}>
+            <Link className="underline underline-offset-4" href={`/children/${childId}`}>
               {say.whatsNext(names.get(childId) ?? '')}
             </Link>
           )}

@@ -1,13 +1,13 @@
 'use client';
 
 import { format } from 'date-fns';
-import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState, useSyncExternalStore, useTransition } from 'react';
 import { keepTyped } from '@/actions/papers';
 import type { Sheet } from '@/server/sessions/papers';
 import { Button, buttonLook } from '../kit/button';
 import { Field } from '../kit/field';
+import { Link } from '../kit/link';
 import { ErrorMessage } from '../kit/message';
 import { deviceNow } from '../play/run/device';
 import { draftOf, keepDraft } from './paper-draft';

@@ -1,6 +1,6 @@
 import { format } from 'date-fns';
-import Link from 'next/link';
 import type { SessionLine } from '@/server/sessions/look-back';
+import { Link } from '../kit/link';
 import { talliedWords } from '../kit/tally';
 import { sessionLines as say } from './text';
 

@@ -2,7 +2,6 @@
 
 import { clsx } from 'clsx';
 import { CalendarPlus, FileDown, Printer } from 'lucide-react';
-import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import { keepPlan, playPlan } from '@/actions/plans';
@@ -15,6 +14,7 @@ import { Checkbox } from '../kit/checkbox';
 import { Chip } from '../kit/chip';
 import { Collapsible } from '../kit/collapsible';
 import { CautionMark, cautionLines } from '../kit/cautions';
+import { Link } from '../kit/link';
 import { ErrorMessage } from '../kit/message';
 import { sure } from '@/core/sure';
 import type { PlanWork } from './use-plan';

@@ -2,7 +2,6 @@
 
 import { format, parseISO } from 'date-fns';
 import { CalendarPlus, Copy, FileDown, Printer, Trash2 } from 'lucide-react';
-import Link from 'next/link';
 import { useActionState, useState, useTransition } from 'react';
 import { copyPlan, erasePlan, planIt } from '@/actions/plans';
 import type { FindGame } from '@/core/progress/finding';
@@ -11,6 +10,7 @@ import type { PlanLine } from '@/server/plans/plans';
 import { Alert } from '../kit/alert';
 import { Button } from '../kit/button';
 import { formOf, useKeptForm } from '../kit/kept-form';
+import { Link } from '../kit/link';
 import { Empty, ErrorMessage } from '../kit/message';
 import { Select, SelectField } from '../kit/select';
 import { SentFields } from '../kit/sent-fields';

@@ -1,9 +1,9 @@
 'use client';
 
 import { clsx } from 'clsx';
-import Link from 'next/link';
 import { useActionState } from 'react';
 import { printTickGrid } from '@/actions/papers';
+import { Link } from '../kit/link';
 import { ErrorMessage } from '../kit/message';
 import { PrintButton } from '../words/print-button';
 import { printTabs as say } from './text';

@@ -1,7 +1,7 @@
 import { format } from 'date-fns';
-import Link from 'next/link';
 import type { Sheet } from '@/server/sessions/papers';
 import { buttonLook } from '../kit/button';
+import { Link } from '../kit/link';
 import { PrintTabs } from './print-tabs';
 import { TickGrid } from './tick-grid';
 import { printedPaperScreen as say, tickGrid } from './text';

@@ -1,9 +1,9 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import Link from 'next/link';
 import { useEffect, useRef, useState } from 'react';
 import type { PlaySession } from '@/server/sessions/play-session';
+import { Link } from '../kit/link';
 import { ChildrenList } from './children-list';
 import { useFit } from './fit';
 import { Notices } from './notices';

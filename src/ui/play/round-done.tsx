@@ -1,9 +1,9 @@
 'use client';
 
-import Link from 'next/link';
 import { roundOf } from '@/core/sessions/log';
 import { foundFor, foundWords } from '@/core/sessions/find';
 import { tally } from '@/core/sessions/summary';
+import { Link } from '../kit/link';
 import { talliedWords } from '../kit/tally';
 import { Button, buttonLook } from '../kit/button';
 import { goOn, goTo } from './run/acts';

@@ -1,8 +1,8 @@
 import { clsx } from 'clsx';
-import Link from 'next/link';
 import { CONSONANTS, makingOf } from '@/core/phonology/sounds';
 import type { SoundChart } from '@/server/words/sounds';
 import { MarkShape } from '../kit/bounce-line';
+import { Link } from '../kit/link';
 import { MANNER_WORDS } from '../kit/manners';
 import { sure } from '@/core/sure';
 import { chartScreen as say } from './text';
@@ -100,7 +100,6 @@ const Rows = ({ chart }: { readonly chart: SoundChart }) => (
 const SoundLink = ({ ipa, label, as }: { ipa: string; label: string; as?: string | undefined }) => (
   <Link
     href={`/sounds/${encodeURIComponent(ipa)}`}
-    prefetch={false}
     className={clsx(
       'flex min-h-14 min-w-12 flex-col items-center justify-center rounded-xl border',
       'border-line-strong bg-card px-1.5 py-1 leading-tight hover:border-ink',

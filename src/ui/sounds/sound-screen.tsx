@@ -1,7 +1,7 @@
-import Link from 'next/link';
 import type { SoundPage } from '@/server/words/sounds';
 import type { ShownWord } from '@/server/words/words';
 import { BounceLine, MarkShape } from '../kit/bounce-line';
+import { Link } from '../kit/link';
 import { Picture } from '../kit/picture';
 import { soundScreen as say } from './text';
 
@@ -79,7 +79,6 @@ function Words({
           {words.map((w) => (
             <li key={w.word} className="flex min-h-12 items-center gap-4 border-b border-line">
               <Link
-                prefetch={false}
                 href={`/word/${w.word}`}
                 className="w-28 font-word text-xl font-bold hover:underline hover:underline-offset-4"
               >

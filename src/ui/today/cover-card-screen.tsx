@@ -1,6 +1,6 @@
-import Link from 'next/link';
 import type { CoverCard } from '@/server/plans/cover-card';
 import { cautionLines } from '../kit/cautions';
+import { Link } from '../kit/link';
 import { PrintButton } from '../words/print-button';
 import { coverCardScreen as say } from './text';
 

@@ -1,10 +1,10 @@
 import { format } from 'date-fns';
-import Link from 'next/link';
 import type { ReactNode } from 'react';
 import type { Group } from '@/server/people/groups';
 import type { SessionLine } from '@/server/sessions/look-back';
 import type { ReadySession } from '@/server/plans/today';
 import { AwaySwitch } from '../children/away-switch';
+import { Link } from '../kit/link';
 import { SessionLines } from '../look-back/session-lines';
 import type { Tomorrow } from '@/server/children/progress';
 import { DoorForm } from './door-form';

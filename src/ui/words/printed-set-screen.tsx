@@ -1,8 +1,8 @@
 import { clsx } from 'clsx';
-import Link from 'next/link';
 import type { PrintedSet } from '@/server/words/printed-set';
 import { BounceLine } from '../kit/bounce-line';
 import { CautionMark } from '../kit/cautions';
+import { Link } from '../kit/link';
 import { PictureCards } from './picture-cards';
 import { PrintButton } from './print-button';
 import { printedSetScreen as say } from './text';

@@ -19,12 +19,12 @@ import {
 } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { EyeOff, GripVertical, RefreshCw, X } from 'lucide-react';
-import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState, useTransition } from 'react';
 import { keepAside, keepSet } from '@/actions/words';
 import type { Choice } from '@/core/formats/schemas';
 import { Button } from '../kit/button';
+import { Link } from '../kit/link';
 import { Select } from '../kit/select';
 import { ErrorMessage } from '../kit/message';
 import { Picture } from '../kit/picture';
@@ -403,7 +403,6 @@ function SetLine({ word, picture, note, asideLabel, onAside, onSwap, onRemove }:
       <span className="w-9 shrink-0">{picture && <Picture code={picture} size={28} />}</span>
       <Link
         href={`/word/${word}`}
-        prefetch={false}
         className="min-w-0 flex-1 font-word text-xl wrap-anywhere hover:underline hover:underline-offset-4"
       >
         {word}

@@ -2,12 +2,12 @@
 
 import { format } from 'date-fns';
 import { Copy, FileDown, Printer, Trash2 } from 'lucide-react';
-import Link from 'next/link';
 import { useState, useTransition } from 'react';
 import { copySet, eraseSet } from '@/actions/words';
 import type { SavedSet } from '@/server/words/word-sets';
 import { Button } from '../kit/button';
 import { Dialog } from '../kit/dialog';
+import { Link } from '../kit/link';
 import { Empty, ErrorMessage } from '../kit/message';
 import { sure } from '@/core/sure';
 import { ImportSet } from './import-set';

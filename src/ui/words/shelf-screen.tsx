@@ -1,6 +1,6 @@
-import Link from 'next/link';
 import type { ShelfSound } from '@/server/words/props';
 import { CautionMark } from '../kit/cautions';
+import { Link } from '../kit/link';
 import { Picture } from '../kit/picture';
 import { OwnTick } from './own-tick';
 import { shelfScreen as say } from './text';

@@ -1,11 +1,11 @@
 import { clsx } from 'clsx';
 import { format } from 'date-fns';
-import Link from 'next/link';
 import type { Change } from '@/core/lexicon/neighbours';
 import type { WordUse } from '@/server/sessions/word-used';
 import type { WordPage } from '@/server/words/word-page';
 import { BounceLine } from '../kit/bounce-line';
 import { CautionMark, cautionLines } from '../kit/cautions';
+import { Link } from '../kit/link';
 import { Picture } from '../kit/picture';
 import { OwnTick } from './own-tick';
 import { RemoveWord } from './remove-word';
@@ -283,7 +283,6 @@ const WordList = ({ words }: { words: readonly string[] }) => (
     {words.map((w) => (
       <li key={w}>
         <Link
-          prefetch={false}
           href={`/word/${w}`}
           className={clsx(
             'flex min-h-10 items-center rounded-lg px-2 font-word text-xl hover:bg-card',

@@ -1,6 +1,5 @@
 import { clsx } from 'clsx';
 import { Check, Plus } from 'lucide-react';
-import Link from 'next/link';
 import type { ReactNode } from 'react';
 import type { Choice } from '@/core/formats/schemas';
 import { SET_TASKS, taskOf } from '@/core/games';
@@ -24,6 +23,7 @@ import type { ShownWord, WordsFound } from '@/server/words/words';
 import { BounceLine } from '../kit/bounce-line';
 import { Button } from '../kit/button';
 import { Collapsible } from '../kit/collapsible';
+import { Link } from '../kit/link';
 import { Picture } from '../kit/picture';
 import { Pill, PillCount } from '../kit/pill';
 import { address, FIRST_PAGE } from './address';
@@ -178,12 +178,7 @@ function Fitting({ found, choice, names, to }: FittingProps) {
       <Results found={found} inSet={new Set(names)} choice={choice} names={names} />
       {found.further > 0 && (
         <p className="mt-4">
-          <Link
-            className="plain"
-            scroll={false}
-            prefetch={false}
-            href={address(choice, { more: (choice.more ?? 1) + 1 })}
-          >
+          <Link className="plain" scroll={false} href={address(choice, { more: (choice.more ?? 1) + 1 })}>
             {say.showMoreFurther(found.further)}
           </Link>
         </p>
@@ -293,7 +288,6 @@ function Sorts({
             key={sort}
             href={to({ sort })}
             scroll={false}
-            prefetch={false}
             aria-current={on ? 'true' : undefined}
             className={clsx(
               'flex min-h-12 items-center rounded-lg px-2',
@@ -475,7 +469,6 @@ function Counts({
             href={to({ sounds: on ? 'any' : count, shape: undefined })}
             scroll={false}
             aria-current={on ? 'true' : undefined}
-            prefetch={false}
             className={clsx(
               'flex min-h-16 items-baseline justify-center gap-3 rounded-2xl border px-4 py-2',
               on ? 'border-ink bg-ink text-card' : 'border-line-strong bg-card hover:border-ink',
@@ -613,7 +606,6 @@ function ResultLine({ word, on, varied, href }: ResultProps) {
     <li className="flex min-h-[4.4rem] items-center gap-3 border-b border-line py-1.5">
       <Link
         href={`/word/${word.word}`}
-        prefetch={false}
         className={clsx(
           'w-26 shrink-0 font-word font-bold wrap-anywhere hover:underline',
           'hover:underline-offset-4',
@@ -636,7 +628,6 @@ function ResultLine({ word, on, varied, href }: ResultProps) {
       <Link
         href={href}
         scroll={false}
-        prefetch={false}
         aria-label={on ? say.takeOutSet(word.word) : say.putSet(word.word)}
         className="grid size-12 shrink-0 place-items-center rounded-lg text-green hover:bg-card"
       >

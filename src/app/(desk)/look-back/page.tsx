@@ -1,8 +1,8 @@
 import type { Metadata } from 'next';
-import Link from 'next/link';
 import { currentGroup } from '@/actions/current-group';
 import { guarded } from '@/app/guarded';
 import { listSessions } from '@/server/sessions/look-back';
+import { Link } from '@/ui/kit/link';
 import { Empty } from '@/ui/kit/message';
 import { FromPaper } from '@/ui/look-back/from-paper';
 import { SessionLines } from '@/ui/look-back/session-lines';
