@@ -1,6 +1,7 @@
 import type { Metadata } from 'next';
 import { currentGroup } from '@/actions/current-group';
 import { guarded } from '@/app/guarded';
+import { behind } from '@/server/record/rebuild-queue';
 import { listSessions } from '@/server/sessions/look-back';
 import { Link } from '@/ui/kit/link';
 import { Empty } from '@/ui/kit/message';
@@ -13,13 +14,14 @@ export const metadata: Metadata = { title: say.lookBack };
 export default guarded(async () => {
   const group = await currentGroup();
   const sessions = await listSessions(group.id);
+  // While earlier sessions are still being read, nobody can say that there are none.
+  const none = sessions.length === 0 && (await behind()) === 0;
   return (
     <>
       <h1 className="mb-5 text-4xl">{say.whatPlayed(group.name)}</h1>
       <FromPaper />
-      {sessions.length ? (
-        <SessionLines sessions={sessions} />
-      ) : (
+      {sessions.length > 0 && <SessionLines sessions={sessions} />}
+      {none && (
         <Empty title={say.noSessionYet}>
           {say.everySessionStands}{' '}
           <Link className="underline underline-offset-4" href="/">
