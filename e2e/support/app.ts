@@ -64,7 +64,9 @@ function wakeFirst(page: Page): void {
 export const still = (page: Page): Promise<void> =>
   page.evaluate(async () => {
     await document.fonts.ready;
-    await Promise.all([...document.images].map((image) => image.decode().catch(() => undefined)));
+    // A picture out of sight may be fetched only when it is scrolled to.
+    const inSight = [...document.images].filter((image) => image.loading !== 'lazy');
+    await Promise.all(inSight.map((image) => image.decode().catch(() => undefined)));
     await new Promise((drawn) => requestAnimationFrame(() => requestAnimationFrame(drawn)));
   });
 
