@@ -1,18 +1,18 @@
 import type { Browser, Page } from 'playwright-core';
-import { afterAll, beforeAll, describe, expect, test } from 'vitest';
+import { describe, expect, test } from 'vitest';
 import { sure } from '../src/core/sure';
-import { choose, logOf, nextFinger, openApp, closePages, openBrowser, openPage, saved, type App } from './support/app';
+import { choose, logOf, nextFinger, openPage, saved, type App } from './support/app';
 import { violations } from './support/axe';
+import { onStage } from './support/stage';
 
 let app: App;
 let browser: Browser;
-beforeAll(async () => {
-  [app, browser] = await Promise.all([openApp({ demo: true }), openBrowser()]);
-});
-afterAll(async () => {
-  await closePages(browser);
-  await app?.stop();
-});
+onStage(
+  (one, other) => {
+    [app, browser] = [one, other];
+  },
+  { demo: true },
+);
 
 async function open(page: Page, name: string): Promise<void> {
   await page.goto(`${app.url}/children`);

@@ -111,7 +111,8 @@ export async function ensureBuild() {
     ['.next/BUILD_ID', '.next/pools.json', 'public/sw.js', SERVER],
     async () => {
       say('Building (about half a minute) …');
-      const env = { NEXT_TELEMETRY_DISABLED: '1', NODE_OPTIONS: `--import ${NO_DRIVER}` };
+      const options = `${process.env.NODE_OPTIONS ?? ''} --import ${NO_DRIVER}`.trim();
+      const env = { NEXT_TELEMETRY_DISABLED: '1', NODE_OPTIONS: options };
       if (!(await run(['node_modules/next/dist/bin/next', 'build'], env)))
         throw new Stop('The build did not go through; the reason stands above.');
       writeOffline(ROOT);

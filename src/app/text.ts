@@ -111,7 +111,7 @@ export const apiSessionsIdHomeRoute = {
 export const apiSessionsIdLogRoute = {
   localCouldNot: 'How hard steps are here could not be worked out:',
   diskFull:
-    'The disk of the computer is full. Your answers are safe on this device. We’ll save them as soon as there’s room.',
+    'The computer’s disk is full. Your answers are safe on this device. We’ll save them as soon as there’s room.',
   bodyJsonNothing: 'The body is not JSON. Nothing was saved.',
   bodyFitNothing: (explain: string) => `The body doesn’t fit: ${explain} Nothing was saved.`,
 } as const;

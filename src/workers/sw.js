@@ -94,7 +94,7 @@ async function away() {
   body { background: #f7f1e3; color: #1c2733 }
 </style>
 <h1>We can’t reach the server</h1>
-<p>Your marks are safe on this device. We’ll send them to the server as soon as we can reach it.</p>
+<p>Your answers are safe on this device. We’ll send them to the server as soon as we can reach it.</p>
 <ul>${links}</ul>
 <p><a href="">Try again</a></p>
 </html>`,

@@ -42,8 +42,8 @@ test('a page of Play that came, and could not be kept for want of room, is shown
   expect([shown.status, await shown.text()]).toEqual([200, 'the turn']);
 });
 
-test('a server that is away is said, and that what is marked is safe', async () => {
+test('a server that is away is said, and that answers are safe', async () => {
   const shown = await working(() => Promise.reject(new TypeError('away')))('/play/1');
   expect(shown.status).toBe(503);
-  expect(await shown.text()).toContain('Your marks are safe on this device.');
+  expect(await shown.text()).toContain('Your answers are safe on this device.');
 });

@@ -4,11 +4,10 @@ import { generate } from '../games/generate';
 import type { Item } from '../games/item';
 import { sure } from '../sure';
 import { material } from './bank';
-import { fault } from './every-game';
+import { DAILY_SEEDS, fault } from './every-game';
 
 // A generator that is spoilt in one way must be caught by the few seeds of a daily run, not only by the many of a deep
 // one. Each spoiler does what a real slip in a generator would.
-const DAILY_SEEDS = 30;
 const ACCENT = 'southern-british';
 
 type Spoiler = (items: Item[]) => Item[];

@@ -17,8 +17,9 @@ import { times } from './deep';
 import { JUDGES } from './rejudge';
 import { unsayable } from './sayable';
 
-/** Sets of every task and step in every accent. */
-const SEEDS = times(200, 30);
+/** Sets of every task and step in every accent, each day. */
+export const DAILY_SEEDS = 30;
+const SEEDS = times(200, DAILY_SEEDS);
 const SIZE = 4;
 /** Sets of these hang together: a word stands in more than one item. */
 const CHAINED: ReadonlySet<string> = new Set(['chain', 'recall']);
