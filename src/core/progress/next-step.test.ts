@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { evidenceOf, type Run } from './evidence';
-import { carries, LADDERS, ladderOf } from './ladders';
+import { BEGIN_NEEDS, carries, LADDERS, ladderOf, type RungRef } from './ladders';
 import type { UnitOrder } from './unit-order';
 import { modelOf } from './model';
 import { frontier, nextSteps, type Choosing, type NextStep } from './next-step';
@@ -207,6 +207,22 @@ describe('always', () => {
           );
           expect(at).toBeLessThanOrEqual(known + 1);
         }
+      }),
+      { numRuns: 300 },
+    );
+  });
+  test('a ladder whose needs do not hold is not begun while another can be', () => {
+    fc.assert(
+      fc.property(any, fc.constantFrom<UnitOrder>('large-first', 'sounds-first'), (runs, order) => {
+        const all = evidenceOf(runs, NOW, 'weighed', false);
+        const holds = ({ ladder, rung }: RungRef): boolean =>
+          all.some((l) => l.ladder.id === ladder && l.rungs.some((r) => r.rung.id === rung && r.state === 'secure'));
+        const isReady = (ladder: string): boolean => (BEGIN_NEEDS[order][ladder] ?? []).every(holds);
+        const unplayed = new Set(all.filter((l) => l.rungs.every((r) => !r.lastAt)).map((l) => l.ladder.id));
+        const advised = nextSteps(all, choosing(runs), order).map((s) => s.ladder);
+        const ready = [...unplayed].filter((id) => isReady(id) && !advised.includes(id));
+        for (const ladder of advised.filter((id) => unplayed.has(id) && !isReady(id)))
+          expect(ready, ladder).toEqual([]);
       }),
       { numRuns: 300 },
     );
