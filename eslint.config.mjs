@@ -131,11 +131,6 @@ export default defineConfig([
 
   // Real exceptions, each with its reason.
   {
-    // A sentence is one line, so that it can be read aloud and searched for as a whole.
-    files: ['src/**/text.ts'],
-    rules: { 'max-len': ['error', { code: 120, ignoreStrings: true, ignoreTemplateLiterals: true }] },
-  },
-  {
     // Loops over every word, every pair of sounds or every point of a curve: the line above proves each index.
     files: [
       'src/core/progress/model.ts',

@@ -4,7 +4,6 @@ import { ZodError } from 'zod';
 import { explain } from '@/core/formats/schemas';
 import { Problem, diskSentence } from '@/server/storage/problems';
 import { databaseFile } from '@/server/storage/database';
-import { answer as say } from './text';
 
 /** What an action gives back: its result, or a sentence saying what is wrong; nothing typed is lost. */
 export type Answer<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly error: string };
@@ -23,7 +22,7 @@ export function sentenceOf(error: unknown): string {
   const disk = diskSentence(error, databaseFile());
   if (disk) return disk;
   console.error(error);
-  return say.workNothingChanged;
+  return 'That didn’t work, and nothing was changed. Please try again.';
 }
 
 const statusOf = (error: unknown): number => {

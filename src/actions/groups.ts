@@ -10,7 +10,12 @@ import * as moves from '@/server/people/moves';
 import { formAnswer, type FormState } from './answer';
 import { GROUP_COOKIE } from './current-group';
 import { textOf } from './form';
-import { groups as say } from './text';
+
+const addedNames = (who: string | undefined, doubles: number, double: string) =>
+  `Added ${who}.${doubles ? ` ${double}` : ''}`;
+
+const addedChildren = (children: number, groups: string) =>
+  `Added ${children === 1 ? 'one child' : `${children} children`} to ${groups}.`;
 
 const COOKIE = { httpOnly: true, sameSite: 'lax', maxAge: 31_536_000, path: '/' } as const;
 
@@ -30,16 +35,16 @@ export async function newGroup(_: FormState, form: FormData): Promise<FormState>
   return formAnswer(async () => {
     const group = await people.addGroup(name);
     await remember(group.id);
-    return { said: say.isReady(group.name) };
+    return { said: `${group.name} is ready.` };
   }, name);
 }
 
 /** What is said after names were added; empty where none was. */
 function added({ names, doubles }: Pick<NamesRead, 'names' | 'doubles'>): string {
   if (!names.length) return '';
-  const who = names.length === 1 ? names[0] : say.children(names.length);
-  const double = say.nameTwiceLetter(doubles.join(', '));
-  return say.added(who, doubles.length, double);
+  const who = names.length === 1 ? names[0] : `${names.length} children`;
+  const double = `There are two children called ${doubles.join(', ')}. Add a letter of the surname to tell them apart.`;
+  return addedNames(who, doubles.length, double);
 }
 
 export async function newChildren(_: FormState, form: FormData): Promise<FormState> {
@@ -50,11 +55,11 @@ export async function newChildren(_: FormState, form: FormData): Promise<FormSta
     if (read.problems.length) {
       return {
         ...(said ? { said } : {}),
-        error: read.problems.map((p) => say.line(p.line, p.why)).join(' '),
+        error: read.problems.map((p) => `Line ${p.line}: ${p.why}`).join(' '),
         kept: read.problems.map((p) => p.text).join('\n'),
       };
     }
-    return said ? { said } : { error: say.typeLeastName };
+    return said ? { said } : { error: 'Type at least one name.' };
   }, text);
 }
 
@@ -96,7 +101,7 @@ export async function mergeGroup(from: unknown, into: string): Promise<FormState
 export async function bringInClass(rows: unknown, groupId: unknown): Promise<FormState> {
   return formAnswer(async () => {
     const { children, groups } = await moves.takeClass(rows, groupId);
-    return { said: say.classTaken(children, listed(groups)) };
+    return { said: addedChildren(children, listed(groups)) };
   });
 }
 

@@ -2,19 +2,18 @@
 
 import { planRequestSchema, planSchema } from '@/core/formats/plan-file';
 import { explain, idSchema, reason } from '@/core/formats/schemas';
-import { listGroups } from '@/server/people/groups';
+import { groupOf } from '@/server/people/groups';
 import * as plans from '@/server/plans/plans';
 import { startPlan } from '@/server/plans/start-plan';
 import { Problem } from '@/server/storage/problems';
 import { answer, goTo, type Answer, type FormState } from './answer';
 import { fieldOf, filledIn, typedText } from './form';
-import { plans as say } from './text';
 
 /** Makes a plan from the form and opens it. */
 export async function planIt(_: FormState, form: FormData): Promise<FormState> {
   return goTo(async () => {
     const [group, wish] = [idSchema.safeParse(fieldOf(form, 'groupId')), planRequestSchema.safeParse(filledIn(form))];
-    if (!group.success) throw new Problem(say.chooseGroupFirst);
+    if (!group.success) throw new Problem('Choose a group first.');
     if (!wish.success) throw new Problem(explain(wish.error));
     return `/plan/${await plans.newPlan(group.data, wish.data)}`;
   });
@@ -25,8 +24,7 @@ export async function playReady(_: FormState, form: FormData): Promise<FormState
   return goTo(async () => {
     const groupId = idSchema.parse(fieldOf(form, 'groupId'));
     const wish = planRequestSchema.parse(filledIn(form));
-    const group = (await listGroups()).find((g) => g.id === groupId);
-    if (!group) throw new Problem(say.groupMoreChoose, 404);
+    const group = await groupOf(groupId);
     return `/play/${await startPlan(groupId, await plans.madeFor(group, wish))}`;
   });
 }

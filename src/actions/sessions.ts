@@ -15,7 +15,8 @@ import { takenBack } from '@/server/sessions/take-back';
 import { startWords } from '@/server/sessions/start-session';
 import { answer, formAnswer, goTo, type Answer, type FormState } from './answer';
 import { fieldOf, filledIn, typedText } from './form';
-import { sessions as say } from './text';
+
+const CHANGED_MEANWHILE = 'Someone else has changed that answer. Look again before you correct it.';
 
 /** Starts a session of a word set. */
 export async function start(_: FormState, form: FormData): Promise<FormState> {
@@ -93,10 +94,10 @@ export async function correct(sessionId: string, change: unknown): Promise<FormS
     const correction = correctionSchema.parse(change);
     const { answers } = await lookBack(sessionId);
     // The same correction sent twice finds its answer corrected already.
-    if (answers.some((a) => a.id === correction.newId)) return { said: say.corrected };
+    if (answers.some((a) => a.id === correction.newId)) return { said: 'Corrected.' };
     const entry = correctionOf(answers, correction);
-    if (!entry) return { error: say.answerBeenChanged };
-    return kept(sessionId, entry, say.corrected);
+    if (!entry) return { error: CHANGED_MEANWHILE };
+    return kept(sessionId, entry, 'Corrected.');
   });
 }
 
@@ -106,8 +107,8 @@ const takeBackSchema = z.strictObject({ answerId: idSchema, newId: idSchema });
 export async function uncorrect(sessionId: string, change: unknown): Promise<FormState> {
   return formAnswer(async () => {
     const entry = await takenBack(idSchema.parse(sessionId), takeBackSchema.parse(change));
-    if (!entry) return { error: say.answerBeenChanged };
-    return kept(sessionId, entry, say.takenBack);
+    if (!entry) return { error: CHANGED_MEANWHILE };
+    return kept(sessionId, entry, 'It’s back as it was.');
   });
 }
 

@@ -5,9 +5,8 @@ import { CONVENTION_IDS } from '@/core/phonology/conventions';
 import { saveAccent, saveProgressSettings, saveSettings } from '@/server/setting/settings';
 import { formAnswer, type FormState } from './answer';
 import { fieldOf, filledIn } from './form';
-import { settings as say } from './text';
 
-const KEPT = say.keptWordsCounted;
+const KEPT = 'Saved. Words are counted this way from now on. Sessions you’ve played keep their own counts.';
 
 export async function keepSettings(_: FormState, form: FormData): Promise<FormState> {
   return formAnswer(async () => {
@@ -27,7 +26,7 @@ export async function keepSettings(_: FormState, form: FormData): Promise<FormSt
 export async function keepProgressSettings(_: FormState, form: FormData): Promise<FormState> {
   return formAnswer(async () => {
     await saveProgressSettings(progressSettingsSchema.parse(filledIn(form)));
-    return { said: say.kept };
+    return { said: 'Saved.' };
   });
 }
 
@@ -35,6 +34,6 @@ export async function keepProgressSettings(_: FormState, form: FormData): Promis
 export async function keepAccent(accent: unknown): Promise<FormState> {
   return formAnswer(async () => {
     await saveAccent(settingsSchema.shape.accent.parse(accent));
-    return { said: say.kept };
+    return { said: 'Saved.' };
   });
 }

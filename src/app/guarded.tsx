@@ -2,19 +2,18 @@ import { notFound } from 'next/navigation';
 import type { ReactNode } from 'react';
 import { diskSentence, Problem } from '@/server/storage/problems';
 import { databaseFile } from '@/server/storage/database';
-import { guarded as say } from './text';
 
 /** Says a fault a person can put right in words, with nothing of the machinery. */
 function ProblemScreen({ sentence }: { sentence: string }) {
   return (
     <main className="mx-auto max-w-2xl px-6 py-20">
-      <h1 className="mb-4 text-4xl">{say.somethingWay}</h1>
+      <h1 className="mb-4 text-4xl">Something went wrong</h1>
       <p role="alert" className="text-xl wrap-anywhere">
         {sentence}
       </p>
       <p className="mt-6">
         <a className="action" href="">
-          {say.tryAgain}
+          Try again
         </a>
       </p>
     </main>

@@ -4,11 +4,10 @@ import type { ReactNode } from 'react';
 import { LOOK_SCRIPT } from '@/ui/kit/look';
 import { fontVariables } from './fonts';
 import './globals.css';
-import { layout as say } from './text';
 
 export const metadata: Metadata = {
-  title: { default: say.bouncyEcho, template: '%s · Bouncy Echo' },
-  description: say.shortSpokenSound,
+  title: { default: 'Bouncy Echo', template: '%s · Bouncy Echo' },
+  description: 'Short spoken sound games for early-years groups, with every answer kept.',
 };
 export const viewport: Viewport = { themeColor: '#f7f1e3', width: 'device-width', initialScale: 1 };
 

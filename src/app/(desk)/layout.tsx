@@ -7,7 +7,6 @@ import { DeskTop } from '@/ui/kit/desk-top';
 import { StillReading } from '@/ui/kit/still-reading';
 import { ToTop } from '@/ui/kit/to-top';
 import { SendWaiting } from '@/ui/play/waiting/send-waiting';
-import { deskLayout as say } from '../text';
 
 export const dynamic = 'force-dynamic';
 
@@ -17,7 +16,7 @@ export default guarded(async ({ children }: { children: ReactNode }) => {
   return (
     <>
       <a href="#main" className="sr-only focus:not-sr-only focus:absolute focus:z-30 focus:bg-card focus:p-3">
-        {say.skipPage}
+        Skip to the page
       </a>
       <ToTop />
       <DeskTop groups={groups} groupId={group.id} />

@@ -1,5 +1,4 @@
 import type { Help } from './outcome';
-import { access as say } from './text';
 
 /**
  * What a child always needs to hear, to see or to answer. It is set once on the child and is no help: an answer given
@@ -21,11 +20,11 @@ export const ACCESS_WORDS: Readonly<
     }
   >
 > = {
-  'said-twice': { name: say.hearsEverythingTwice, play: say.hearsItTwice, covers: 'said-again' },
-  face: { name: say.seesFaceWhile, play: say.seesYourFace },
-  aid: { name: say.wearsHearingAid, play: say.hearingAidOn },
-  signs: { name: say.signsGesturesWords, play: say.signsWords, covers: 'gesture' },
-  points: { name: say.pointsInsteadSpeaking, play: say.mayPointInstead },
+  'said-twice': { name: 'Needs to hear everything twice', play: 'hears it twice', covers: 'said-again' },
+  face: { name: 'Needs to see your face while you speak', play: 'sees your face' },
+  aid: { name: 'Wears a hearing aid or implant: check it’s switched on', play: 'hearing aid on' },
+  signs: { name: 'Uses signs or gestures with the words', play: 'uses signs with the words', covers: 'gesture' },
+  points: { name: 'Can point instead of speaking', play: 'can point instead of speaking' },
 };
 
 /**

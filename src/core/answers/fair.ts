@@ -2,21 +2,20 @@ import { ACCENTS } from '../phonology/accents';
 import { isVowelKey, type VowelKey } from '../phonology/keys';
 import { isVowel } from '../phonology/sounds';
 import type { Asked } from './analyse';
-import { fair as say } from './text';
 
 /** Why something else than the sound asked for is a fair answer. */
 export type Fair = 'start' | 'tapped' | 'nasal' | 'dark-l' | 'weak' | 'by-itself' | 'said-g' | 'accent';
 
 /** What a listener who knows would say of it. */
 export const FAIR_WORDS: Readonly<Record<Fair, string>> = {
-  start: say.rightThatsHow,
-  tapped: say.rightTSounds,
-  nasal: say.rightBeforeK,
-  'dark-l': say.rightLEnd,
-  weak: say.rightGaveWeak,
-  'by-itself': say.rightLittleSound,
-  'said-g': say.rightSomePeople,
-  accent: say.rightSomePeopleSay,
+  start: 'Right: that’s how it sounds.',
+  tapped: 'Right: the t sounds like that there.',
+  nasal: 'Right: before /k/ and /g/, /ng/ and /n/ are hard to tell apart.',
+  'dark-l': 'Right: an l at the end often sounds like that.',
+  weak: 'Right: they gave the weak beat a clear vowel, or none.',
+  'by-itself': 'Right: that little sound slips in by itself.',
+  'said-g': 'Right: some people say the g.',
+  accent: 'Right: some people say it with that vowel.',
 };
 
 /** Where an answer is heard. */
@@ -134,7 +133,7 @@ const BY_ITSELF: readonly (readonly [
   ['k', set('ŋ'), set('s t θ ʃ')],
   ['d', set('n l'), set('z')],
   ['j', set('iː i eɪ aɪ ɔɪ e ai ɔi ɪ'), 'vowel'],
-  ['w', set(say.uUO), 'vowel'],
+  ['w', set('uː u ʉ əʊ oʊ o oː aʊ ʌu'), 'vowel'],
   ['r', set('ɔː ɑː ə ɜː ɪə eə ɔ'), 'vowel'],
 ];
 

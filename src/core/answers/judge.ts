@@ -5,7 +5,8 @@ import { NO_OWN_WAY, saysFor, type OwnWay } from './own-way';
 import type { Chunks } from './said';
 import { isVowel } from '../phonology/sounds';
 import { sure } from '../sure';
-import { judge as say } from './text';
+
+const KEPT_TOGETHER = 'They kept two sounds together.';
 
 /** How an item's answer is judged; plain data, so that the screen can say it and the core can do it. */
 export type Judged =
@@ -89,24 +90,24 @@ function bestOf(targets: readonly (readonly Asked[])[], said: Chunks, hearing: H
 }
 
 const RIGHT_WORDS: Partial<Record<Slip, string>> = {
-  'added-uh': say.rightLittleUh,
-  'own-way': say.rightOwnWay,
-  'own-speech': say.rightOneForEach,
+  'added-uh': 'Right, with a little “uh”.',
+  'own-way': 'Right, in their own way of saying it.',
+  'own-speech': 'Right: there’s one sound for each. The swap is only how they say it.',
 };
 
 const WHY: Partial<Record<Slip, string>> = {
-  'last-only': say.lastSoundOnly,
-  'part-only': say.partOnly,
-  'not-joined': say.soundsRightJoined,
-  'whole-word': say.wholeWordSounds,
-  reordered: say.soundsAnotherOrder,
-  'other-word': say.anotherWord,
-  'lost-sound': say.soundLost,
-  'swapped-sound': say.soundStandsAnother,
-  'added-sound': say.soundCame,
-  'added-uh': say.uhCame,
-  'rime-kept': say.endKeptWhole,
-  'cluster-kept': say.twoSoundsKept,
+  'last-only': 'Just the last sound.',
+  'part-only': 'Just one part of it.',
+  'not-joined': 'Right sounds, not joined up yet.',
+  'whole-word': 'The whole word, not its sounds.',
+  reordered: 'Those are the sounds, but in a different order.',
+  'other-word': 'A different word.',
+  'lost-sound': 'They left a sound out.',
+  'swapped-sound': 'They swapped one sound.',
+  'added-sound': 'They added a sound.',
+  'added-uh': 'They added an “uh”.',
+  'rime-kept': 'They kept the end in one piece.',
+  'cluster-kept': KEPT_TOGETHER,
 };
 
 const ipaOf = (asked: readonly Asked[]): string[] => asked.map((a) => a.ipa);
@@ -117,7 +118,7 @@ const earOf = ({ marks, tapsT = false, mixed = false }: Question): Ear => ({ ask
 function rightWith(read: Analysis): Judgement {
   const [fair] = read.fair;
   if (fair) return right(FAIR_WORDS[fair], 'heard-closely', read);
-  return right(read.slip ? sure(RIGHT_WORDS[read.slip]) : say.justThat, read.slip, read);
+  return right(read.slip ? sure(RIGHT_WORDS[read.slip]) : 'That’s it.', read.slip, read);
 }
 
 /** The sounds asked for with all that is known of them: the word’s own, or those of what it becomes. */
@@ -154,7 +155,7 @@ function judgeSounds(judged: BySounds, heard: Chunks, question: Question): Judge
   const still = !whole && read.fair.length > 0 && same(said.flat(), ipaOf(marks));
   if (read.right && !still) return rightWith(read);
   const changed = whole ? null : judgeChanged(judged, said, question, read);
-  return changed ?? slip(sure(read.slip), WHY[sure(read.slip)] ?? say.notThat, whole ? read.missed : [], read);
+  return changed ?? slip(sure(read.slip), WHY[sure(read.slip)] ?? 'Not that one.', whole ? read.missed : [], read);
 }
 
 type BySounds = Extract<Judged, { by: 'sounds' }>;
@@ -168,7 +169,7 @@ function judgeChanged(judged: BySounds, said: Chunks, question: Question, read: 
   const fair = one && sounds.length === 1 ? fairSound(sure(wanted), sure(sounds[0]), question) : null;
   if (fair) return right(FAIR_WORDS[fair], 'heard-closely', read);
   const before = analyse(marks, said, { apart: false, ...(ownWay ? { ownWay } : {}) });
-  if (before.right) return slip('unchanged', say.word, [], read);
+  if (before.right) return slip('unchanged', 'They said the word unchanged.', [], read);
   // One sound asked for: what was said may be its cluster, another sound of the word, or the word.
   if (one) return oneSound(sure(wanted), said, marks, read);
   return onlyOneOf(judged.sounds, sounds, marks, read) ?? otherPlace(judged.sounds, sounds, marks, read);
@@ -194,8 +195,8 @@ function onlyOneOf(
 ): Judgement | null {
   if (said === undefined || more.length) return null;
   const [comes, was] = [wanted.includes(said), marks.some((m) => m.ipa === said)];
-  if (comes && !was) return slip('other-sound', say.onlyNewSound, [], read);
-  if (was && !comes) return slip('other-sound', say.onlySoundGoes, [], read);
+  if (comes && !was) return slip('other-sound', 'They said just the new sound.', [], read);
+  if (was && !comes) return slip('other-sound', 'They said just the sound to leave out.', [], read);
   return null;
 }
 
@@ -209,7 +210,7 @@ function otherPlace(
   const at = marks.findIndex((m, i) => m.ipa !== wanted[i]);
   const differ = marks.filter((m, i) => m.ipa !== said[i]).length;
   if (said.length !== marks.length || differ !== 1 || said[at] !== marks[at]?.ipa) return null;
-  return slip('wrong-place', say.anotherPlaceWord, [], read);
+  return slip('wrong-place', 'They changed a different sound.', [], read);
 }
 
 /** Consonants together at the start or the end of the word, the one that was asked for outermost: *st* for *stick*. */
@@ -224,17 +225,30 @@ function oneSound(sound: string, said: Chunks, marks: readonly Asked[], read: An
   const sounds = said.flat();
   const ipa = ipaOf(marks);
   const at = ipa.indexOf(sure(sounds[0]));
-  if (isItsCluster(sound, sounds, ipa)) return right(say.rightSoundNeighbour, 'in-cluster', read);
+  if (isItsCluster(sound, sounds, ipa))
+    return right('Right: the sound is there, with the one next to it.', 'in-cluster', read);
   if (sounds.length > 1 && sounds.includes(sound) && at >= 0 && same(ipa.slice(at, at + sounds.length), sounds))
     return slip(
       sounds.some(isVowel) ? 'part-only' : 'cluster-kept',
-      sounds.some(isVowel) ? say.pieceWord : say.twoSoundsKept,
+      sounds.some(isVowel) ? 'A bit of the word.' : KEPT_TOGETHER,
       [],
       read,
     );
   if (sounds.length > 2)
-    return slip('other-word', sounds[0] === sound && ipa[0] === sound ? say.wordStartsSound : say.wordSound, [], read);
-  return slip('other-sound', at >= 0 && sounds.length === 1 ? say.anotherSoundWord : say.anotherSound, [], read);
+    return slip(
+      'other-word',
+      sounds[0] === sound && ipa[0] === sound
+        ? 'A word that starts with it, not the sound itself.'
+        : 'A word with the sound in it, not the sound itself.',
+      [],
+      read,
+    );
+  return slip(
+    'other-sound',
+    at >= 0 && sounds.length === 1 ? 'A different sound from the word.' : 'A different sound.',
+    [],
+    read,
+  );
 }
 
 /** Where the last strong vowel begins: what stands before it is the start. */
@@ -247,7 +261,7 @@ function judgeRhyme(
   const ear = earOf(question);
   const asked = ipaOf(marks);
   const from = asked.length - rime.length;
-  if (same(said, asked)) return slip('unchanged', say.sameWordAgain);
+  if (same(said, asked)) return slip('unchanged', 'They said the same word again.');
   const alike = (wanted: readonly string[], heard: readonly string[]): boolean =>
     wanted.length === heard.length &&
     wanted.every(
@@ -260,10 +274,13 @@ function judgeRhyme(
   const cut = before.findLastIndex(isVowel) + 1;
   if (alike(rime, tail))
     return same(before.slice(cut), onset)
-      ? slip('unchanged', say.sameStartNo)
-      : right(say.itRhymes, rhymedWith(rime, tail, ownWay));
-  if (said[0] === asked[0]) return slip('same-start', say.sameFirstSound);
-  return slip('other-word', said.find(isVowel) === rime[0] ? say.sharesVowelOnly : say.rhyme);
+      ? slip('unchanged', 'It’s the same word, so it doesn’t count as a rhyme.')
+      : right('It rhymes.', rhymedWith(rime, tail, ownWay));
+  if (said[0] === asked[0]) return slip('same-start', 'It starts the same, but it doesn’t rhyme.');
+  return slip(
+    'other-word',
+    said.find(isVowel) === rime[0] ? 'It has the same vowel, but it doesn’t rhyme.' : 'It doesn’t rhyme.',
+  );
 }
 
 /** What a rhyme was right with: nothing to note, their own way, or a fair hearing. */
@@ -285,19 +302,21 @@ function judgeParts(
     ...(tapsT ? { tapsT } : {}),
     ...(mixed ? { mixed } : {}),
   });
-  if (!read.right) return slip(sure(read.slip), WHY[sure(read.slip)] ?? say.notThat, read.missed, read);
-  if (said.length === count) return right(say.manyPartsWherever, read.slip);
-  if (moreToo && said.length > count) return right(say.rightMoreAsked, read.slip);
-  return said.length === 1 ? slip('whole-word', say.wholeWord) : slip('other-count', say.inParts(said.length));
+  if (!read.right) return slip(sure(read.slip), WHY[sure(read.slip)] ?? 'Not that one.', read.missed, read);
+  if (said.length === count) return right('The right number of parts.', read.slip);
+  if (moreToo && said.length > count) return right('Right, and in even smaller parts than you asked for.', read.slip);
+  return said.length === 1
+    ? slip('whole-word', 'They said the whole word in one.')
+    : slip('other-count', `They made ${said.length} parts.`);
 }
 
 function judgeBegins(sound: string, first: string, question: Question): Judgement {
-  const why = say.startsSoundFit;
+  const why = 'It starts with that sound. Does it fit the clue?';
   if (first === sound) return right(why);
   if (saysFor(question.ownWay ?? NO_OWN_WAY, sound, first)) return right(why, 'own-way');
   return fairSound(sound, first, question)
     ? right(why, 'heard-closely')
-    : slip('other-sound', say.startsDifferentSound);
+    : slip('other-sound', 'It starts with a different sound.');
 }
 
 /**
@@ -308,7 +327,7 @@ function judgeBegins(sound: string, first: string, question: Question): Judgemen
 export function judge(question: Question, said: Chunks): Judgement {
   const { judged } = question;
   const sounds = said.flat();
-  if (!sounds.length) return slip('other-word', say.nothingToJudge);
+  if (!sounds.length) return slip('other-word', 'There’s nothing to judge.');
   switch (judged.by) {
     case 'sounds':
       return judgeSounds(judged, said, question);
@@ -319,20 +338,20 @@ export function judge(question: Question, said: Chunks): Judgement {
     case 'begins':
       return judgeBegins(judged.sound, sure(sounds[0]), question);
     default:
-      return slip('other-word', say.judgedEar);
+      return slip('other-word', 'Judge this one by ear.');
   }
 }
 
 /** How an item is judged, in words. */
 export const JUDGED_WORDS: Readonly<Record<Judged['by'], string>> = {
-  sounds: say.rightWhereThese,
-  rhyme: say.wordMadeUp,
-  begins: say.answerBeginsFits,
-  choice: say.choicesRight,
-  number: say.numberRight,
-  parts: say.cutIntoMany,
-  list: say.everyEntryOrder,
-  words: say.wordSoundsMake,
+  sounds: 'these sounds, in this order',
+  rhyme: 'any word that rhymes is right, real or made up',
+  begins: 'any word that starts with that sound and fits the clue is right',
+  choice: 'one of the words is right',
+  number: 'the right number',
+  parts: 'the right number of parts, wherever they split it',
+  list: 'every word, in order',
+  words: 'any word you can make from the sounds is right',
 };
 
 /** The chance of being right by luck alone, 0 where the answer is open. Example: one half for yes or no. */

@@ -11,7 +11,6 @@ import { heardLine } from './heard-line';
 import type { Bit } from './line-text';
 import { letterNames } from './letter-names';
 import { asWord, saidOf, type Chunks } from './said';
-import { likely as say } from './text';
 
 /** One answer a child is likely to give: a tap records outcome, sounds said and slip together. */
 export interface LikelyAnswer {
@@ -58,7 +57,7 @@ function lost(word: Word, at: number, { guard, spellingOf, respell }: LikelyCont
     outcome: 'not-yet',
     said: asWord(left),
     ...shown,
-    note: say.lost(slashes(word, sure(word.sounds[at]).ipa)),
+    note: `left out ${slashes(word, sure(word.sounds[at]).ipa)}`,
     missed: [at],
   };
 }
@@ -85,7 +84,7 @@ function lastOnly(word: Word): LikelyAnswer {
     said: last,
     show: null,
     line: heardLine([[last]], [], word.accent),
-    note: say.lastSoundOnly,
+    note: 'just the last sound',
     missed: [],
   };
 }
@@ -105,7 +104,7 @@ function startOnly(word: Word, { guard }: LikelyContext): LikelyAnswer[] {
       said: asWord(start),
       show: null,
       line: heardLine([start], [], word.accent),
-      note: say.theStartOnly,
+      note: 'just the start',
       missed: [],
     },
   ];
@@ -142,7 +141,7 @@ function nearWord(word: Word, { spellingOf }: LikelyContext): LikelyAnswer[] {
             outcome: 'not-yet',
             said: asWord(said),
             show: spelt,
-            note: say.forLine(slashes(word, other), slashes(word, sure(ipa[at]))),
+            note: `${slashes(word, other)} for ${slashes(word, sure(ipa[at]))}`,
             missed: [at],
           },
         ];
@@ -194,7 +193,7 @@ export function heardClosely(word: Word, firstAlone = false): LikelyAnswer[] {
         [],
         word.accent,
       ),
-      note: say.heardRight(slashes(word, as)),
+      note: `said ${slashes(word, as)}, which is right`,
       missed: [],
     },
   ];
@@ -218,8 +217,8 @@ export function segmentingLikely(word: Word, context: LikelyContext): LikelyAnsw
     const line = context.guard(run) ? {} : { line: heardLine(said, [], word.accent) };
     out.push({ id: slip, slip, outcome: 'not-yet', said: saidOf(said), show: null, ...line, note, missed });
   };
-  if (vowel > 1) keep('cluster-kept', 0, vowel - 1, say.startKeptTogether);
-  if (vowel > 0 && vowel < end) keep('rime-kept', vowel, end, say.endKeptWhole);
+  if (vowel > 1) keep('cluster-kept', 0, vowel - 1, 'kept the start together');
+  if (vowel > 0 && vowel < end) keep('rime-kept', vowel, end, 'kept the end together');
   const losses = oftenLost(word).map((at): LikelyAnswer => {
     const without = lost(word, at, context);
     const left = without.said.split('+');
@@ -232,9 +231,9 @@ export function segmentingLikely(word: Word, context: LikelyContext): LikelyAnsw
   if (sounds.some((s) => !s.vowel)) out.push(withUh(word));
   out.push(
     wholeWord(word),
-    inWords('letters', 'letter-name', { show: letterNames(word.word, word.accent), note: say.letterNames }),
+    inWords('letters', 'letter-name', { show: letterNames(word.word, word.accent), note: 'letter names' }),
     ...losses.slice(1),
-    inWords('heard', 'another-heard', { show: say.anotherWord, note: say.itsSoundsRight, outcome: 'on-own' }),
+    inWords('heard', 'another-heard', { show: 'a different word', note: 'right sounds', outcome: 'on-own' }),
   );
   return distinct(out);
 }
@@ -323,7 +322,7 @@ const wordAgain = (slip: 'whole-word' | 'unchanged', word: Word, note: string): 
 });
 
 /** The word, where its sounds or one of them were asked for. */
-export const wholeWord = (word: Word, note: string = say.saidTheWord): LikelyAnswer =>
+export const wholeWord = (word: Word, note: string = 'said the word'): LikelyAnswer =>
   wordAgain('whole-word', word, note);
 
 /** The word, where it was to be changed. */
@@ -345,7 +344,7 @@ export const notJoined = (word: Word, parts?: readonly string[]): LikelyAnswer =
           word.accent,
         ),
       }),
-  note: say.notJoined,
+  note: 'not joined up',
   missed: [],
 });
 
@@ -391,4 +390,4 @@ export const distinct = (answers: readonly LikelyAnswer[]): LikelyAnswer[] =>
     .slice(0, MOST);
 
 /** Some of a list, where all of it was asked for. */
-export const SOME_MISSED: LikelyAnswer = inWords('some', 'some-missed', { show: 'some', note: say.butMissedOthers });
+export const SOME_MISSED: LikelyAnswer = inWords('some', 'some-missed', { show: 'some', note: 'but missed others' });

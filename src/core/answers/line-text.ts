@@ -1,5 +1,3 @@
-import { heardLine as say } from './text';
-
 /** One sound of an answer as the small line under it has it. */
 export interface Bit {
   readonly label: string;
@@ -12,7 +10,7 @@ export interface Bit {
 }
 
 const bitText = ({ label, as, lost }: Bit): string => {
-  const text = as ? say.asIn(label, as) : label;
+  const text = as ? `${label} (as in ${as})` : label;
   return lost ? `[${text}]` : text;
 };
 

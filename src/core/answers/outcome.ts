@@ -1,16 +1,14 @@
-import { outcome as say } from './text';
-
 /** The five outcomes of an answer, in the order of their keys 1 to 5. */
 export const OUTCOMES = ['on-own', 'with-help', 'not-yet', 'no-reply', 'does-not-count'] as const;
 export type Outcome = (typeof OUTCOMES)[number];
 
 /** The words for each outcome, used on every screen and in every file. */
 export const OUTCOME_WORDS: Readonly<Record<Outcome, string>> = {
-  'on-own': say.onOwn,
-  'with-help': say.withHelp,
-  'not-yet': say.notYet,
-  'no-reply': say.noReply,
-  'does-not-count': say.doesntCount,
+  'on-own': 'On own',
+  'with-help': 'With help',
+  'not-yet': 'Not yet',
+  'no-reply': 'No reply',
+  'does-not-count': 'Doesn’t count',
 };
 
 /** What happened to the sounds, as far as one tap can tell. */
@@ -44,31 +42,31 @@ export const SLIPS = [
 export type Slip = (typeof SLIPS)[number];
 
 export const SLIP_WORDS: Readonly<Record<Slip, string>> = {
-  'lost-sound': say.lostASound,
-  'cluster-kept': say.keptSoundsTogether,
-  'rime-kept': say.keptEndWhole,
-  'not-joined': say.notJoined,
-  'last-only': say.lastSoundOnly,
-  'whole-word': say.saidTheWord,
+  'lost-sound': 'left a sound out',
+  'cluster-kept': 'kept sounds together',
+  'rime-kept': 'kept the end together',
+  'not-joined': 'not joined up',
+  'last-only': 'just the last sound',
+  'whole-word': 'said the word',
   'added-uh': 'added “uh”',
-  'heard-closely': say.heardClosely,
-  'in-cluster': say.keptNeighbour,
-  'wrong-choice': say.choseAnother,
-  'other-count': say.anotherNumber,
-  unchanged: say.saidItUnchanged,
-  'wrong-place': say.changedAnotherPlace,
-  'same-start': say.sameFirstSound,
-  'other-sound': say.anotherSound,
-  'other-word': say.anotherWord,
-  'part-only': say.onePartOnly,
-  'some-missed': say.someWereMissed,
-  'swapped-sound': say.soundAnother,
-  'added-sound': say.addedASound,
-  reordered: say.soundsChangedPlaces,
-  'own-way': say.ownWaySaying,
-  'own-speech': say.soundAsTheySay,
-  'letter-name': say.aLettersName,
-  'another-heard': say.heardAnotherWord,
+  'heard-closely': 'listened closely',
+  'in-cluster': 'with the sound next to it',
+  'wrong-choice': 'chose a different one',
+  'other-count': 'a different number',
+  unchanged: 'said it unchanged',
+  'wrong-place': 'changed a different sound',
+  'same-start': 'same first sound',
+  'other-sound': 'a different sound',
+  'other-word': 'a different word',
+  'part-only': 'just one part',
+  'some-missed': 'missed some',
+  'swapped-sound': 'swapped one sound',
+  'added-sound': 'added a sound',
+  reordered: 'mixed up the order',
+  'own-way': 'said it their own way',
+  'own-speech': 'a sound as they say it',
+  'letter-name': 'said a letter name',
+  'another-heard': 'heard a different word',
 };
 
 /** Slips that go with a right answer: noted, never held against it. */
@@ -85,11 +83,11 @@ export const ACCEPTED: ReadonlySet<Slip> = new Set<Slip>([
 export const HELPS = ['said-again', 'slower', 'gesture', 'choice', 'together', 'modelled'] as const;
 export type Help = (typeof HELPS)[number];
 export const HELP_WORDS: Readonly<Record<Help, string>> = {
-  'said-again': say.saidAgain,
+  'said-again': 'said again',
   slower: 'slower',
   gesture: 'gesture',
-  choice: say.aChoice,
-  together: say.saidTogether,
+  choice: 'given a choice',
+  together: 'said together',
   modelled: 'modelled',
 };
 
@@ -98,9 +96,9 @@ export const STANDINGS = ['fresh', 'after-a-model', 'in-chorus', 'check-in'] as 
 export type Standing = (typeof STANDINGS)[number];
 export const STANDING_WORDS: Readonly<Record<Standing, string>> = {
   fresh: 'fresh',
-  'after-a-model': say.afterAModel,
-  'in-chorus': say.inChorus,
-  'check-in': say.check,
+  'after-a-model': 'after a model',
+  'in-chorus': 'in chorus',
+  'check-in': 'in a check-in',
 };
 
 /** Three in a row not managed: time for an easier one to end on. Common practice, no source. */

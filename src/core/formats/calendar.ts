@@ -1,5 +1,4 @@
 import ical from 'ical-generator';
-import { calendar as say } from './text';
 
 export interface CalendarPlan {
   readonly id: string;
@@ -21,7 +20,7 @@ export interface CalendarPlan {
  */
 export function calendarOf({ id, title, group, at, minutes, stamp, lines, bring }: CalendarPlan): string {
   const start = new Date(at);
-  const calendar = ical({ name: title, prodId: { company: say.bouncyEcho, product: say.plan, language: 'EN' } });
+  const calendar = ical({ name: title, prodId: { company: 'Bouncy Echo', product: 'Plan', language: 'EN' } });
   calendar.createEvent({
     id: `${id}@bouncy-echo`,
     start,
@@ -29,7 +28,7 @@ export function calendarOf({ id, title, group, at, minutes, stamp, lines, bring 
     stamp,
     floating: true,
     summary: `${title} (${group})`,
-    description: [...lines, bring.length ? say.bring(bring.join(', ')) : ''].filter(Boolean).join('\n'),
+    description: [...lines, bring.length ? `Bring: ${bring.join(', ')}` : ''].filter(Boolean).join('\n'),
   });
   return calendar.toString();
 }

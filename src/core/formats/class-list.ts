@@ -1,7 +1,12 @@
 import Papa from 'papaparse';
 import { z } from 'zod';
 import { explain, nameSchema } from './schemas';
-import { classList as say } from './text';
+
+const NO_NAMES = 'There are no names in this list yet.';
+
+const tooManyChildren = (rows: number) => `A class list can have up to ${rows} children at a time.`;
+
+const ownNumberTooLong = (letters: number) => `A child’s own number can have ${letters} letters.`;
 
 /** What a column of a class list is taken for. */
 type ClassColumn = 'name' | 'group' | 'ownId';
@@ -43,7 +48,7 @@ const headOf = (text: string): ClassColumn | null => {
 function columnsOf(first: readonly string[]): { columns: ClassList['columns']; headed: boolean } {
   const found = first.map(headOf);
   if (!found.includes('name'))
-    return { headed: false, columns: first.map((_, i) => ({ name: say.column(i + 1), taken: i ? null : 'name' })) };
+    return { headed: false, columns: first.map((_, i) => ({ name: `Column ${i + 1}`, taken: i ? null : 'name' })) };
   return {
     headed: true,
     columns: first.map((name, i) => ({
@@ -61,13 +66,13 @@ const NOTHING: Pick<ClassList, 'rows' | 'columns'> = { rows: [], columns: [] };
  * @example readClassList('First name,Born\nOttilie,2022-04-01').columns[1]?.taken // null
  */
 export function readClassList(text: string): ClassList {
-  if (text.length > LIMITS.characters) return { ...NOTHING, fault: say.tooLong };
+  if (text.length > LIMITS.characters) return { ...NOTHING, fault: 'That’s too long for a class list.' };
   const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, '').trim(), { skipEmptyLines: 'greedy' });
   const [first] = data;
-  if (!first || !text.trim()) return { ...NOTHING, fault: say.empty };
+  if (!first || !text.trim()) return { ...NOTHING, fault: NO_NAMES };
   const { columns, headed } = columnsOf(first);
   const body = headed ? data.slice(1) : data;
-  if (body.length > LIMITS.rows) return { ...NOTHING, fault: say.tooMany(LIMITS.rows) };
+  if (body.length > LIMITS.rows) return { ...NOTHING, fault: tooManyChildren(LIMITS.rows) };
   const at = (column: ClassColumn): number => columns.findIndex((c) => c.taken === column);
   const [name, group, ownId] = [at('name'), at('group'), at('ownId')];
   const rows = body.map((cells, i): ClassRow => {
@@ -79,14 +84,14 @@ export function readClassList(text: string): ClassList {
     };
     return { ...row, fault: faultIn(row) };
   });
-  return { rows, columns, fault: rows.length ? null : say.empty };
+  return { rows, columns, fault: rows.length ? null : NO_NAMES };
 }
 
 function faultIn({ name, group, ownId }: Pick<ClassRow, 'name' | 'group' | 'ownId'>): string | null {
   const read = nameSchema.safeParse(name);
   if (!read.success) return explain(read.error);
-  if (group && !nameSchema.safeParse(group).success) return say.groupName;
-  return ownId.length > LIMITS.ownId ? say.ownId(LIMITS.ownId) : null;
+  if (group && !nameSchema.safeParse(group).success) return 'The name of the group can’t be used.';
+  return ownId.length > LIMITS.ownId ? ownNumberTooLong(LIMITS.ownId) : null;
 }
 
 /** The lines of a class list that somebody wants to be taken. */
@@ -95,8 +100,8 @@ export const classRowsSchema = z
     z.strictObject({
       name: nameSchema,
       group: z.union([z.literal(''), nameSchema]),
-      ownId: z.string().trim().max(LIMITS.ownId, say.ownId(LIMITS.ownId)),
+      ownId: z.string().trim().max(LIMITS.ownId, ownNumberTooLong(LIMITS.ownId)),
     }),
   )
-  .min(1, say.noneChosen)
-  .max(LIMITS.rows, say.tooMany(LIMITS.rows));
+  .min(1, 'Choose at least one line.')
+  .max(LIMITS.rows, tooManyChildren(LIMITS.rows));

@@ -6,14 +6,17 @@ import { ITEM_LIMIT, ROUND_LIMIT, ROUND_ROLES, WAYS, type Plan, type PlannedRoun
 import { SHAPES } from '../sessions/shapes';
 import { idSchema, itemKey, nameSchema, reason } from './schemas';
 import { sure } from '../sure';
-import { planFile as say } from './text';
+
+const AT_LEAST_A_MINUTE = 'A plan needs at least one minute.';
+
+const AT_MOST_AN_HOUR = 'A plan can last up to 60 minutes.';
 
 /** Shapes of a plan, at the door and in a file. */
 const text = (most: number) =>
   z
     .string()
     .transform((t) => t.replace(/\s+/g, ' ').trim())
-    .pipe(z.string().max(most, say.textLetters(most)));
+    .pipe(z.string().max(most, `That text can have ${most} letters.`));
 
 const sound = z.string().min(1).max(4);
 
@@ -25,7 +28,7 @@ const isStepOf = ({ task, step }: { readonly task: string; readonly step: string
 const NO_STEP = {
   error: (issue: { readonly input?: unknown }) => {
     const { task, step } = issue.input as { readonly task: string; readonly step: string };
-    return say.hasNoStep(taskOf(task).name, step.slice(0, 40));
+    return `“${taskOf(task).name}” has no step “${step.slice(0, 40)}”.`;
   },
   path: ['step'],
 };
@@ -34,13 +37,15 @@ const roundSchema = z
   .object({
     id: z.string().regex(/^[a-z0-9]{1,12}$/),
     role: z.enum(ROUND_ROLES),
-    task: z.string().refine(isTask, { error: (issue) => say.noGame(String(issue.input).slice(0, 40)) }),
+    task: z.string().refine(isTask, { error: (issue) => `There is no game “${String(issue.input).slice(0, 40)}”.` }),
     step: z.string().max(40),
-    items: z.array(z.object({ key: itemKey, locked: z.boolean() })).max(ITEM_LIMIT, say.roundItems(ITEM_LIMIT)),
+    items: z
+      .array(z.object({ key: itemKey, locked: z.boolean() }))
+      .max(ITEM_LIMIT, `A round can have ${ITEM_LIMIT} items.`),
     model: itemKey.nullable(),
     spares: z.array(itemKey).max(ITEM_LIMIT),
     way: z.enum(WAYS),
-    gap: z.number().min(0.5, say.gapHalfSecond).max(2, say.gapTwoSeconds),
+    gap: z.number().min(0.5, 'A pause must be at least half a second.').max(2, 'A pause can be two seconds at most.'),
     gesture: z.enum(GESTURES.map((g) => g.id) as [string, ...string[]]),
     frame: z.object({ on: z.boolean(), opening: text(240).nullable(), ask: text(160).nullable() }),
     reminder: text(200),
@@ -53,7 +58,7 @@ const roundSchema = z
 export const planSchema = z
   .object({
     title: nameSchema,
-    minutes: z.int(say.minutesWholeNumber).min(1, say.planNeedsLeast).max(60, say.planLastUp),
+    minutes: z.int('Type the minutes as a whole number.').min(1, AT_LEAST_A_MINUTE).max(60, AT_MOST_AN_HOUR),
     letters: z.boolean(),
     sound: sound.nullable(),
     pairs: z
@@ -62,10 +67,10 @@ export const planSchema = z
       .transform((pairs): SoundPair[] => pairs),
     mixUps: z.boolean().optional(),
     dropped: z.array(z.string().max(80)).max(ROUND_LIMIT).optional(),
-    rounds: z.array(roundSchema).max(ROUND_LIMIT, say.planRounds(ROUND_LIMIT)),
+    rounds: z.array(roundSchema).max(ROUND_LIMIT, `A plan can have ${ROUND_LIMIT} rounds.`),
   })
   .refine((plan) => new Set(plan.rounds.map((r) => r.id)).size === plan.rounds.length, {
-    error: say.twoRoundsId,
+    error: 'Two rounds have the same id.',
     path: ['rounds'],
   }) satisfies z.ZodType<Plan>;
 
@@ -107,19 +112,20 @@ const fault = (why: string): ReadPlan => ({ plan: null, rounds: [], fault: why }
  * @example readPlanFile('{').fault // 'This is not readable JSON. …'
  */
 export function readPlanFile(content: string): ReadPlan {
-  if (content.length > FILE_LIMIT) return fault(say.fileTooLarge);
-  if (!content.trim()) return fault(say.fileEmpty);
+  if (content.length > FILE_LIMIT) return fault('This file is too large for a plan.');
+  if (!content.trim()) return fault('The file is empty.');
   let raw: unknown;
   try {
     raw = JSON.parse(content.replace(/^\uFEFF/, ''));
   } catch {
-    return fault(say.readableJsonSave);
+    return fault('We can’t read this JSON. Save the plan as a file again.');
   }
   const file = fileSchema.safeParse(raw);
-  if (!file.success) return fault(say.filePlanShould(PLAN_FORMAT));
+  if (!file.success)
+    return fault(`This file is not a plan: it should have format “${PLAN_FORMAT}”, version 1 and a plan with rounds.`);
   const rounds = file.data.plan.rounds.slice(0, ROUND_LIMIT).map((r, i): ReadRound => {
     const read = roundSchema.safeParse(r);
-    const name = say.round(i + 1);
+    const name = `Round ${i + 1}`;
     if (!read.success) return { name, why: reason(read.error), round: null };
     return {
       name: `${name}: ${familyOf(taskOf(read.data.task).family).name}`,
@@ -130,7 +136,7 @@ export function readPlanFile(content: string): ReadPlan {
   const good = rounds.flatMap((r) => r.round ?? []);
   const whole = planSchema.safeParse({ letters: false, sound: null, pairs: [], ...file.data.plan, rounds: good });
   if (!whole.success) return { plan: null, rounds, fault: reason(whole.error) };
-  if (!good.length) return { plan: null, rounds, fault: say.noRoundFile };
+  if (!good.length) return { plan: null, rounds, fault: 'None of the rounds in this file can be used.' };
   return { plan: whole.data, rounds, fault: null };
 }
 
@@ -138,7 +144,7 @@ export function readPlanFile(content: string): ReadPlan {
 export const planRequestSchema = z
   .object({
     shape: z.enum(SHAPES).catch('focus'),
-    task: z.string().refine(isTask, say.chooseAGame).catch('blending'),
+    task: z.string().refine(isTask, 'Choose a game.').catch('blending'),
     step: z.string().max(40).default(''),
     count: z.coerce.number().int().min(2).max(6).catch(3).default(3),
     sound: sound.optional().or(z.literal('').transform(() => undefined)),
@@ -150,7 +156,7 @@ export const planRequestSchema = z
         z.array(z.string().max(4)).max(12),
       )
       .optional(),
-    minutes: z.coerce.number().int().min(1, say.planNeedsLeast).max(60, say.planLastUp).default(8),
+    minutes: z.coerce.number().int().min(1, AT_LEAST_A_MINUTE).max(60, AT_MOST_AN_HOUR).default(8),
     seed: z.coerce.number().int().min(0).max(0xfffffff).default(1),
   })
   // Where no step is asked for, it is the first.
@@ -168,7 +174,7 @@ export const planChangeSchema = z.discriminatedUnion('kind', [
     .object({
       kind: z.literal('set'),
       round: roundId,
-      task: z.string().refine(isTask, say.chooseAGame),
+      task: z.string().refine(isTask, 'Choose a game.'),
       step: z.string().max(40),
     })
     .refine(isStepOf, NO_STEP),
@@ -180,11 +186,11 @@ export const planChangeSchema = z.discriminatedUnion('kind', [
   z
     .object({
       kind: z.literal('add-round'),
-      task: z.string().refine(isTask, say.chooseAGame),
+      task: z.string().refine(isTask, 'Choose a game.'),
       step: z.string().max(40),
     })
     .refine(isStepOf, NO_STEP),
 ]);
 export type PlanChange = z.infer<typeof planChangeSchema>;
 
-export const plannedForSchema = z.iso.datetime({ local: true, error: say.chooseDayTime }).nullable();
+export const plannedForSchema = z.iso.datetime({ local: true, error: 'Choose a day and a time.' }).nullable();

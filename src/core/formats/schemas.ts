@@ -18,12 +18,11 @@ import { UNIT_ORDERS } from '../progress/unit-order';
 import { RULES } from '../progress/rule';
 import { SAID_AS, WHYS, type Entry } from '../sessions/log';
 import { SET_SIZES } from '../sessions/turns';
-import { schemas as say } from './text';
 
 /** Every shape that comes in through a door, in one place. */
 
 /** An id as a device makes it; one in capitals is the same id. */
-export const idSchema = z.uuid(say.idBouncyEcho).toLowerCase();
+export const idSchema = z.uuid('That isn’t a Bouncy Echo id.').toLowerCase();
 /** The last moment there is a date for (ECMA-262, 21.4.1.1). */
 const LAST_MOMENT = 8.64e15;
 const word = z.string().min(1).max(40);
@@ -116,9 +115,10 @@ export const nameSchema = z
   .pipe(
     z
       .string()
-      .min(1, say.nameNeedsLeast)
+      .min(1, 'A name needs at least one letter.')
       .refine((text) => [...text].length <= NAME_LIMIT, {
-        error: (issue) => say.tooLongName([...String(issue.input)].slice(0, 20).join(''), NAME_LIMIT),
+        error: (issue) =>
+          `“${[...String(issue.input)].slice(0, 20).join('')}…” is too long: a name can have ${NAME_LIMIT} letters.`,
       }),
   );
 
@@ -175,7 +175,10 @@ export type Choice = z.infer<typeof wordsSchema>;
 export const SET_LIMIT = 60;
 export const wordSetSchema = z.object({
   name: nameSchema,
-  words: z.array(word).min(1, say.wordSetNeeds).max(SET_LIMIT, say.wordSetWords(SET_LIMIT)),
+  words: z
+    .array(word)
+    .min(1, 'A word set needs at least one word.')
+    .max(SET_LIMIT, `A word set can have ${SET_LIMIT} words.`),
 });
 
 /** The keys of a line, or null where it cannot be read. */
@@ -194,15 +197,15 @@ export const spellingSchema = z
   .pipe(
     z
       .string()
-      .regex(/^\p{Script=Latin}+(['-]\p{Script=Latin}+)*$/u, say.typeWordLetters)
-      .max(24, say.wordLetters),
+      .regex(/^\p{Script=Latin}+(['-]\p{Script=Latin}+)*$/u, 'Type one word, with letters only.')
+      .max(24, 'A word can have 24 letters.'),
   );
 
 const sentenceText = (what: string, most: number) =>
   z
     .string()
     .transform((text) => text.replace(/\s+/g, ' ').trim())
-    .pipe(z.string().max(most, say.canHaveLetters(what, most)));
+    .pipe(z.string().max(most, `${what} can have ${most} letters.`));
 
 /** A word of the setting's own: spelling, sounds as a transcription line, the letters cut to them. */
 export const ownWordSchema = z
@@ -210,8 +213,8 @@ export const ownWordSchema = z
     word: spellingSchema,
     line: z.string().max(200),
     letters: z.string().max(80),
-    meaning: sentenceText(say.theMeaning, 80),
-    sentence: sentenceText(say.theSentence, 120),
+    meaning: sentenceText('The meaning', 80),
+    sentence: sentenceText('The sentence', 120),
     prop: z.boolean(),
     cautions: z.array(z.enum(CAUTIONS)).max(CAUTIONS.length),
   })
@@ -220,29 +223,33 @@ export const ownWordSchema = z
     if (!read?.some((key) => isVowelKey(key))) {
       ctx.addIssue({
         code: 'custom',
-        message: say.theseSoundsCannot,
+        message: 'We can’t read these sounds. Every word needs at least one vowel.',
         path: ['line'],
       });
       return;
     }
     const keys = read.length;
-    if (keys < 2) ctx.addIssue({ code: 'custom', message: say.wordTheseGames, path: ['line'] });
-    if (keys > 16) ctx.addIssue({ code: 'custom', message: say.moreSoundsThese, path: ['line'] });
+    if (keys < 2)
+      ctx.addIssue({ code: 'custom', message: 'A word for these games needs at least two sounds.', path: ['line'] });
+    if (keys > 16)
+      ctx.addIssue({ code: 'custom', message: 'That is more sounds than these games can use.', path: ['line'] });
     const pieces = parseLetters(own.letters);
     if (spell(pieces) !== own.word || pieces.reduce((sum, piece) => sum + piece.keys, 0) !== keys) {
-      ctx.addIssue({ code: 'custom', message: say.lettersFitSounds, path: ['letters'] });
+      ctx.addIssue({ code: 'custom', message: 'The letters don’t fit the sounds.', path: ['letters'] });
     }
   });
 export type OwnWordInput = z.infer<typeof ownWordSchema>;
 
 export const taughtSchema = z
-  .array(z.string().refine((key) => isConsonantKey(key) || isVowelKey(key), say.sound))
+  .array(z.string().refine((key) => isConsonantKey(key) || isVowelKey(key), 'That isn’t a sound.'))
   .max(80);
 
 export const startSchema = z.object({
   groupId: idSchema,
   task: setTask,
-  words: list.pipe(z.array(word).min(1, say.chooseLeastWord).max(SET_LIMIT, say.sessionWords(SET_LIMIT))),
+  words: list.pipe(
+    z.array(word).min(1, 'Choose at least one word.').max(SET_LIMIT, `A session can have ${SET_LIMIT} words.`),
+  ),
   model: word.optional(),
   spares: list.optional(),
 });
@@ -251,8 +258,8 @@ export type StartRequest = z.infer<typeof startSchema>;
 export const correctionSchema = z.object({
   answerId: idSchema,
   newId: idSchema,
-  outcome: z.enum(OUTCOMES, say.chooseFiveOutcomes),
-  note: z.string().max(NOTE_LIMIT, say.noteLetters(NOTE_LIMIT)).optional(),
+  outcome: z.enum(OUTCOMES, 'Choose one of the five outcomes.'),
+  note: z.string().max(NOTE_LIMIT, `A note can have ${NOTE_LIMIT} letters.`).optional(),
   why: z.enum(WHYS).optional(),
   childId: idSchema.nullable().optional(),
   by: z.string().max(BY_LIMIT).optional(),
@@ -282,7 +289,11 @@ const MOST_STAFF = 8;
 export const progressSettingsSchema = z.object({
   rule: z.enum(RULES),
   unitOrder: z.enum(UNIT_ORDERS),
-  staff: z.coerce.number().int().min(1, say.leastAdultLeads).max(MOST_STAFF, say.atMostAdults(MOST_STAFF)),
+  staff: z.coerce
+    .number()
+    .int()
+    .min(1, 'You need at least one adult.')
+    .max(MOST_STAFF, `There can be up to ${MOST_STAFF} adults.`),
 });
 
 /** A step chosen by an adult; null goes back to the suggestion. */
@@ -292,7 +303,7 @@ export const chosenStepSchema = z
       .strictObject({ ladder: z.string(), rung: z.string() })
       .refine(
         ({ ladder, rung }) => LADDERS.some((l) => l.id === ladder && l.rungs.some((r) => r.id === rung)),
-        say.noSuchStep,
+        'There’s no such step.',
       ),
     by: z.string().max(BY_LIMIT).nullable().optional(),
   })
@@ -305,7 +316,9 @@ const isSentence = (message: string): boolean => /[.?!]$/.test(message);
 export const reason = (error: z.ZodError): string => {
   const issue = error.issues[0];
   if (issue && isSentence(issue.message)) return issue.message;
-  return issue?.path.length ? say.missingShould(issue.path.join('.')) : say.fit;
+  return issue?.path.length
+    ? `“${issue.path.join('.')}” is missing, or is not what it should be.`
+    : 'That doesn’t fit.';
 };
 
 /**
@@ -314,6 +327,6 @@ export const reason = (error: z.ZodError): string => {
  */
 export const explain = (error: z.ZodError): string => {
   const issue = error.issues[0];
-  const where = issue?.path.length ? say.at(issue.path.join('.')) : '';
-  return `${issue && isSentence(issue.message) ? issue.message : say.fit}${where}`;
+  const where = issue?.path.length ? ` (at ${issue.path.join('.')})` : '';
+  return `${issue && isSentence(issue.message) ? issue.message : 'That doesn’t fit.'}${where}`;
 };

@@ -2,7 +2,6 @@ import Papa from 'papaparse';
 import { z } from 'zod';
 import { nameSchema, ownWordSchema, reason, SET_LIMIT, spellingSchema, type OwnWordInput } from './schemas';
 import { sure } from '../sure';
-import { wordSet as say } from './text';
 
 /** One word of a set as a file carries it: its name, and all that makes it where it is the setting's own. */
 interface FileWord {
@@ -85,7 +84,8 @@ function readCsv(text: string, name: string): ReadSet {
     skipEmptyLines: 'greedy',
     transformHeader: (h) => h.trim().toLowerCase(),
   });
-  if (!data.length || !('word' in sure(data[0]))) return { name, rows: [], fault: say.firstRowCsv };
+  if (!data.length || !('word' in sure(data[0])))
+    return { name, rows: [], fault: 'The first row of a CSV file names its columns. One of them must be “word”.' };
   return {
     name,
     fault: null,
@@ -110,14 +110,14 @@ function readJson(text: string, fallback: string): ReadSet {
   try {
     raw = JSON.parse(text);
   } catch {
-    return { name: fallback, rows: [], fault: say.readableJsonExport };
+    return { name: fallback, rows: [], fault: 'We can’t read this JSON. Save the set again, or use CSV.' };
   }
   const file = fileSchema.safeParse(raw);
   if (!file.success)
     return {
       name: fallback,
       rows: [],
-      fault: say.jsonWordSet(WORD_SET_FORMAT),
+      fault: `This JSON is not a word set: it should have format “${WORD_SET_FORMAT}”, version 1, a name and words.`,
     };
   const name = nameSchema.safeParse(file.data.name);
   const rows = file.data.words.slice(0, ROW_LIMIT).map((word, i) =>
@@ -127,7 +127,7 @@ function readJson(text: string, fallback: string): ReadSet {
           row: i + 1,
           text: String(word).slice(0, 60),
           word: null,
-          why: say.eachWordObject,
+          why: 'Each word is an object with a “word” in it.',
         },
   );
   return { name: name.success ? name.data : fallback, rows, fault: null };
@@ -140,19 +140,21 @@ function readJson(text: string, fallback: string): ReadSet {
  */
 export function readSetFile(text: string, fileName: string): ReadSet {
   const named = nameSchema.safeParse(fileName.replace(/\.(csv|json)$/i, ''));
-  const fallback = named.success ? named.data : say.importedSet;
-  if (text.length > FILE_LIMIT) return { name: fallback, rows: [], fault: say.fileTooLarge };
+  const fallback = named.success ? named.data : 'Imported set';
+  if (text.length > FILE_LIMIT) return { name: fallback, rows: [], fault: 'This file is too large for a word set.' };
   const body = text.replace(/^\uFEFF/, '');
-  if (!body.trim()) return { name: fallback, rows: [], fault: say.fileEmpty };
+  if (!body.trim()) return { name: fallback, rows: [], fault: 'The file is empty.' };
   const read = /^\s*[{[]/.test(body) ? readJson(body, fallback) : readCsv(body, fallback);
   const seen = new Set<string>();
   let kept = 0;
   const rows = read.rows.map((row): ReadRow => {
     if (!row.word) return row;
-    if (seen.has(row.word.word)) return { ...row, word: null, why: say.wordFileAlready };
+    if (seen.has(row.word.word)) return { ...row, word: null, why: 'This word is in the file already.' };
     seen.add(row.word.word);
     kept += 1;
-    return kept > SET_LIMIT ? { ...row, word: null, why: say.wordSetWords(SET_LIMIT) } : row;
+    return kept > SET_LIMIT ? { ...row, word: null, why: `A word set can have ${SET_LIMIT} words.` } : row;
   });
-  return read.fault === null && !rows.length ? { ...read, fault: say.noWordFile } : { ...read, rows };
+  return read.fault === null && !rows.length
+    ? { ...read, fault: 'There are no words in the file.' }
+    : { ...read, rows };
 }

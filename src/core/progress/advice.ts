@@ -7,8 +7,12 @@ import { nextSteps, onLadder, type NextStep } from './next-step';
 import { patternsIn, raisedIn, suspectedIn, type Pattern, type Raised } from './patterns';
 import type { RuleId } from './rule';
 import { settle, type ChildSeen, type OpenSlip, type SessionCells } from './settle';
-import { nextStep as say } from './text';
 import { sure } from '../sure';
+
+const oftenKeeps = (subject: string, missed: number, asked: number) => `Often ${subject}: ${missed} of ${asked}.`;
+
+const oftenMisses = (subject: string, missed: number, asked: number) =>
+  `Often misses ${subject}: ${missed} of ${asked}.`;
 
 /** How a setting wants to be advised, and when. */
 export interface Advising {
@@ -100,7 +104,7 @@ function patternStep(pattern: Pattern, runs: readonly Run[], subjectOf: (p: Patt
   const keeps = pattern.id.startsWith('keeps-');
   const ladder = ladderOf(keeps ? wholeWordLadder('apart') : soundLadder(runs));
   const rung: Rung = sure(ladder.rungs.find((r) => r.id === rungFor(pattern.id)));
-  const words = keeps ? say.keepsWhole : say.pattern;
+  const words = keeps ? oftenKeeps : oftenMisses;
   return {
     ladder: ladder.id,
     rung: rung.id,

@@ -1,5 +1,3 @@
-import { agreement as say } from './text';
-
 /**
  * How far two adults mark alike beyond what chance alone would give: Cohen's kappa (Cohen 1960, A coefficient of
  * agreement for nominal scales) with its large-sample standard error (Fleiss, Cohen & Everitt 1969, the short form);
@@ -37,7 +35,7 @@ export function agreement(pairs: readonly (readonly [string, string])[]): Agreem
 }
 
 /** Kappa in a word; the bands of Landis & Koch (1977), from memory. */
-export const kappaWord = (kappa: number): string => KAPPA_BANDS.find(([below]) => kappa < below)?.[1] ?? say.veryGood;
+export const kappaWord = (kappa: number): string => KAPPA_BANDS.find(([below]) => kappa < below)?.[1] ?? 'very good';
 
 const KAPPA_BANDS: readonly (readonly [below: number, word: string])[] = [
   [0.2, 'slight'],

@@ -7,7 +7,6 @@ import { listed } from '../in-words';
 import { sure } from '../sure';
 import type { NextStep } from './next-step';
 import type { Pattern } from './patterns';
-import { examples as say } from './text';
 
 /** Words to try a step with at once. */
 export interface Examples {
@@ -51,5 +50,6 @@ export function examplesOf(step: NextStep, patterns: readonly Pattern[], materia
 /** The reason of a step with words to try: every sentence of advice has some. */
 export function reasonWith({ reason }: NextStep, { words, twins }: Examples): string {
   if (!words.length) return reason;
-  return `${reason} ${twins.length ? say.hearAndSay(listed(words), listed(twins)) : say.tryWords(listed(words))}`;
+  const tried = twins.length ? `Hear and say ${listed(words)} beside ${listed(twins)}.` : `Try ${listed(words)}.`;
+  return `${reason} ${tried}`;
 }

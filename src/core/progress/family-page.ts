@@ -4,7 +4,6 @@ import { sure } from '../sure';
 import type { LadderEvidence } from './evidence';
 import type { Rung } from './ladders';
 import { frontier, highest, type NextStep } from './next-step';
-import { familyPage as say } from './text';
 
 /**
  * A page on one child for a family or a meeting: words first, no percentages; figures only where they are asked for.
@@ -31,11 +30,11 @@ export function familyPage(
   return {
     can: begun
       .filter((l) => highest(l.rungs) >= 0)
-      .map((l) => say.alone(plainly(sure(l.rungs[highest(l.rungs)]).rung))),
+      .map((l) => `Can ${plainly(sure(l.rungs[highest(l.rungs)]).rung)}, without help.`),
     coming: here
       .filter(({ rung }) => rung.state === 'getting-there')
-      .map(({ rung }) => say.soFar(plainly(rung.rung), inPart(rung))),
-    next: next ? say.next(plainly(next.rungOf)) : null,
+      .map(({ rung }) => `Can ${plainly(rung.rung)} ${inPart(rung)}.`),
+    next: next ? `We’ll play games where you ${plainly(next.rungOf)}.` : null,
     home: [...new Set([...(next ? [next.ladder] : []), ...here.map(({ ladder }) => ladder.id)])]
       .slice(0, 3)
       .map((id) => familyOf(id).atHome.tries),
@@ -50,4 +49,4 @@ const plainly = (rung: Pick<Rung, 'does' | 'plainly'>): string => rung.plainly ?
 
 /** How far a rung comes off: mostly with help, or now and then alone. */
 const inPart = ({ fresh }: LadderEvidence['rungs'][number]): string =>
-  fresh.helped > fresh.own ? say.littleHelp : say.someTime;
+  fresh.helped > fresh.own ? 'with a little help' : 'some of the time';

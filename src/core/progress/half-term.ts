@@ -1,9 +1,26 @@
-import { capital, listed } from '../in-words';
+import { capital, inWords, listed } from '../in-words';
 import type { LadderEvidence, Run } from './evidence';
 import { rungOf } from './ladders';
 import { highest } from './next-step';
 import { STATES, type State } from './rule';
-import { halfTerm as say } from './text';
+
+const onDays = (n: number): string => (n === 1 ? 'one day' : `${inWords(n)} days`);
+
+const people = (n: number): string => (n === 1 ? 'one child' : `${inWords(n)} children`);
+
+const turnsInSixWeeks = (days: number, turns: number) =>
+  `The children played on ${onDays(days)} in the last six weeks and had ${turns} turn${turns === 1 ? '' : 's'} ` +
+  'between them.';
+
+const ladderPlayed = (name: string, children: number, days: number) =>
+  `We played ${name} on ${onDays(days)}, with ${people(children)}.`;
+
+const CHILDREN_AT = {
+  secure: (n: number) => `${people(n)} ${n === 1 ? 'is' : 'are'} secure at one step or more`,
+  'getting-there': (n: number) => `${people(n)} ${n === 1 ? 'is' : 'are'} getting there`,
+  'not-yet': (n: number) => `${people(n)} ${n === 1 ? 'isn’t' : 'aren’t'} there yet`,
+  'not-enough': (n: number) => `we’ve seen too little of ${people(n)}`,
+} as const;
 
 /** A child, as far as a page on the group goes. */
 export interface HalfTermChild {
@@ -60,20 +77,24 @@ export function halfTermOf(children: readonly HalfTermChild[], now: number): Hal
   return {
     played: all.length
       ? [
-          say.days(daysIn(all), turnsIn(all)),
+          turnsInSixWeeks(daysIn(all), turnsIn(all)),
           ...playedOn.map(({ id, name }) =>
-            say.ladder(name.toLowerCase(), lately.filter((c) => on(c.runs, id).length).length, daysIn(on(all, id))),
+            ladderPlayed(name.toLowerCase(), lately.filter((c) => on(c.runs, id).length).length, daysIn(on(all, id))),
           ),
-          ...(not.length ? [say.notPlayed(listed(not.map((l) => l.name.toLowerCase())))] : []),
+          ...(not.length
+            ? [`We haven’t played these in that time: ${listed(not.map((l) => l.name.toLowerCase()))}.`]
+            : []),
         ]
-      : [say.nothing],
+      : ['Nothing has been played in the last six weeks.'],
     where: playedOn.flatMap(({ id, name }) => {
       const states = children.flatMap((c) => reachedOn(c, id) ?? []);
       const of = (state: State): number => states.filter((s) => s === state).length;
-      const parts = STATES.flatMap((state) => (of(state) ? [say.at[state](of(state))] : []));
-      return parts.length ? [say.onLadder(name.toLowerCase(), listed(parts))] : [];
+      const parts = STATES.flatMap((state) => (of(state) ? [CHILDREN_AT[state](of(state))] : []));
+      return parts.length ? [`In ${name.toLowerCase()}, ${listed(parts)}.`] : [];
     }),
-    tooLittle: few.length ? [say.fewFrom(listed(few))] : [],
+    tooLittle: few.length
+      ? [`We’ve seen fewer than ten turns from ${listed(few)} in this time, so this says little of them.`]
+      : [],
     rows: rowsOf(children),
   };
 }

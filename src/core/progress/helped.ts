@@ -1,7 +1,21 @@
 import { atMostDrawn } from './luck';
 import { chancesOf, type Raised } from './patterns';
 import type { SessionCells } from './settle';
-import { helped as say } from './text';
+import { capital, inWords } from '../in-words';
+
+const newWords = (n: number): string => (n === 1 ? 'one new word' : `${inWords(n)} new words`);
+
+type Then = Pick<Helped, 'earlier' | 'latest' | 'less'>;
+
+const metFew = (what: string, day: string, words: number): string =>
+  `${what} First noticed on ${day}. ` +
+  (words ? `They’ve only met ${newWords(words)} like these since` : 'They haven’t met a new word like these since') +
+  ', so we can’t say yet whether practice is helping.';
+
+const thenAndNow = (what: string, day: string, { earlier, latest, less }: Then): string =>
+  `${what} First noticed on ${day}. We heard it in ${inWords(earlier.heard)} of the first ${inWords(earlier.of)} ` +
+  `new words after that, and in ${inWords(latest.heard)} of the latest ` +
+  `${inWords(latest.of)}${less ? ': it comes less often now.' : ', so we can’t say yet that it has changed.'}`;
 
 /** In how many words a pattern was heard, of those in which it could be. */
 interface HeardIn {
@@ -58,7 +72,7 @@ export function helpedIn(raised: readonly Raised[], fresh: readonly SessionCells
  * @param day when it was first told, as a person writes it
  */
 export function helpedSentence({ id, earlier, latest, less }: Helped, subject: string, day: string): string {
-  const what = id.startsWith('keeps-') ? say.keeps(subject) : say.misses(subject);
-  if (less === null) return say.few(what, day, earlier.of + latest.of);
-  return say.halves(what, day, { earlier, latest, less });
+  const what = id.startsWith('keeps-') ? `${capital(subject)}.` : `Misses ${subject}.`;
+  if (less === null) return metFew(what, day, earlier.of + latest.of);
+  return thenAndNow(what, day, { earlier, latest, less });
 }

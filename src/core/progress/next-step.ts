@@ -9,7 +9,12 @@ import { guessOf } from './guessing';
 import { BEGIN_NEEDS, BEGIN_ORDER, carries, rungOf, type Ladder, type Rung, type RungRef } from './ladders';
 import type { UnitOrder } from './unit-order';
 import { knows, modelOf, worthOn, type Model } from './model';
-import { nextStep as say } from './text';
+import { inWords } from '../in-words';
+
+const secureSoNext = (name: string, harder: object | null, own: string, days: number) =>
+  `“${capital(name)}” is secure${harder ? '' : ` (${own}, over ${days} days)`}, so on to the next step.`;
+
+const EASY_FIRST = 'An easy first step.';
 
 /**
  * What changes against what a child can do: nothing, one rung up, one back, the same again after a rest, a first step,
@@ -62,7 +67,7 @@ export function frontier(rungs: readonly RungEvidence[]): number {
   return top + 1 < rungs.length ? top + 1 : -1;
 }
 
-const own = (r: RungEvidence): string => say.own(r.fresh.own, triedOn(r));
+const own = (r: RungEvidence): string => `${r.fresh.own} of ${triedOn(r)} on their own`;
 
 /** The highest rung that holds; -1 where none does. */
 export const highest = (rungs: readonly RungEvidence[]): number => rungs.findLastIndex((r) => r.state === 'secure');
@@ -156,7 +161,7 @@ const easierThan = ({ ladder, rungs }: OnLadder, than: number): RungEvidence[] =
 function back(of: OnLadder, here: RungEvidence): NextStep {
   const easier = easierThan(of, here.at);
   const [nearest] = easier;
-  if (!nearest) return at(of, here, 'stay', say.farFirstStep(own(here)));
+  if (!nearest) return at(of, here, 'stay', `${own(here)} so far. Start with the first step and help them along.`);
   // One rung beyond what was seen to come off, at most.
   const top = Math.max(-1, ...easier.filter((r) => r.state === 'secure' || isTried(r)).map((r) => r.at));
   const near = top < 0 ? easier : easier.filter((r) => r.at <= top + 1);
@@ -167,8 +172,8 @@ function back(of: OnLadder, here: RungEvidence): NextStep {
 /** Why a harder rung is left for an easier one. */
 const backReason = (harder: RungEvidence, to: RungEvidence): string =>
   to.state === 'secure'
-    ? say.yetHoldsEnd(harder.rung.name, own(harder))
-    : say.yetEasierStep(harder.rung.name, own(harder));
+    ? `“${capital(harder.rung.name)}” isn’t there yet (${own(harder)}), but this step is secure: finish on a success.`
+    : `“${capital(harder.rung.name)}” isn’t there yet (${own(harder)}), so try an easier step first.`;
 
 /** What playing a rung next is worth; less where luck has a part in the answers. */
 const worth = ({ model, ladder }: OnLadder, r: RungEvidence): number =>
@@ -185,10 +190,10 @@ const above = (of: OnLadder, here: RungEvidence): RungEvidence | undefined =>
   isDoneWith(of, here) ? of.rungs.find((r) => r.at > here.at && r.state !== 'secure') : undefined;
 
 const upReason = (here: RungEvidence): string => {
-  if (here.state === 'secure') return say.secureTimeNext(here.rung.name, here.harder, own(here), here.days);
+  if (here.state === 'secure') return secureSoNext(here.rung.name, here.harder, own(here), here.days);
   return guessOf(...sure(here.rung.steps[0])) >= WHEN.lessForLuck
-    ? say.luckHasPart(own(here))
-    : say.comesEasily(here.rung.name, own(here));
+    ? `Right most of the time (${own(here)}), but guessing could explain some of it. The next step leaves less to luck.`
+    : `“${capital(here.rung.name)}” comes easily now (${own(here)}), so try the next step.`;
 };
 
 /** On to a rung above; where it came to nothing before, only after the easier one came off again. */
@@ -196,15 +201,21 @@ function up(of: OnLadder, here: RungEvidence, next: RungEvidence): NextStep {
   if (!isTried(next)) return at(of, next, 'up', upReason(here));
   const since = rightSince(of, here.rung.id, next.lastAt ?? 0);
   if (next.state !== 'not-yet') return at(of, next, 'stay', stayReason(next));
-  if (since >= WHEN.againAfter) return at(of, next, 'again', say.rightSinceTime(since, here.rung.name));
+  if (since >= WHEN.againAfter)
+    return at(of, next, 'again', `${since} right on “${here.rung.name}” since then, so it’s time to try this again.`);
   return at(of, here, 'back', backReason(next, here));
 }
 
 function stayReason(here: RungEvidence): string {
   const { own: alone, helped, noReply } = here.fresh;
-  if (!triedOn(here)) return noReply ? say.noReplyFar : say.easyFirstStep;
-  if (here.state === 'not-enough') return say.begunFewMore(own(here));
-  return helped > alone ? say.comesHelpSame(own(here)) : say.sameStepOther(capital(own(here)));
+  if (!triedOn(here))
+    return noReply
+      ? 'No reply so far, which doesn’t tell us what they know. Try it in pairs, with pictures, or let them point.'
+      : EASY_FIRST;
+  if (here.state === 'not-enough') return `Just started (${own(here)}): a few more turns will show.`;
+  return helped > alone
+    ? `They can do it with help (${own(here)}), so play it again with a little less help.`
+    : `${capital(own(here))}. Play the same step with new words.`;
 }
 
 const isSeldom = (of: OnLadder, here: RungEvidence): boolean =>
@@ -264,13 +275,25 @@ function fromHere(of: OnLadder): NextStep | null {
   const here = hereOf(of);
   if (!here) {
     const first = of.rungs.find((r) => r.state !== 'secure');
-    return first ? at(of, first, 'begin', say.easyFirstStep) : null;
+    return first ? at(of, first, 'begin', EASY_FIRST) : null;
   }
   if (!triedOn(here)) return at(of, here, 'stay', stayReason(here));
-  if (hadABadDay(of, here)) return at(of, here, 'again', say.hardDay(here.rung.name));
+  if (hadABadDay(of, here))
+    return at(
+      of,
+      here,
+      'again',
+      `“${here.rung.name}” usually goes well, but it didn’t last time. Start with two easy ones, then look again.`,
+    );
   const weeks = Math.round((of.now - (here.lastAt ?? of.now)) / DAY_MS / 7);
   if (here.state === 'secure' && weeks * 7 >= WHEN.longAgoDays)
-    return at(of, here, 'again', say.longAgo(here.rung.name, weeks));
+    return at(
+      of,
+      here,
+      'again',
+      `“${capital(here.rung.name)}” was secure, but we haven’t seen it for ${inWords(weeks)} weeks. Start with ` +
+        'two easy ones, then look again.',
+    );
   return isSeldom(of, here) ? back(of, here) : onwards(of, here);
 }
 
@@ -278,7 +301,9 @@ function fromHere(of: OnLadder): NextStep | null {
 function beforeThePause(of: OnLadder, step: NextStep): NextStep | null {
   const place = of.rungs.findIndex((r) => r.rung.id === step.rung);
   const easier = easierThan(of, place).find((r) => !isPaused(of, r.rung));
-  return easier ? at(of, easier, 'stay', say.clustersPause) : null;
+  return easier
+    ? at(of, easier, 'stay', 'Words with two sounds together can wait until you’ve talked with the family.')
+    : null;
 }
 
 const lastPlayed = ({ rungs }: LadderEvidence): number => Math.max(0, ...rungs.map((r) => r.lastAt ?? 0));

@@ -2,7 +2,6 @@ import { findTask } from '../games';
 import type { Act } from '../games/step';
 import type { AgeBand } from './age-band';
 import type { Rung } from './ladders';
-import { ageBand as say } from './text';
 
 /** What is done with single sounds beyond hearing and naming them. */
 const WITH_SINGLE_SOUNDS: ReadonlySet<Act> = new Set<Act>(['segment', 'leave-out', 'add', 'swap']);
@@ -22,4 +21,4 @@ export function notExpected(band: AgeBand | null, { steps }: Pick<Rung, 'steps'>
   });
 }
 
-export const NOT_EXPECTED = say.expectedYetAge;
+export const NOT_EXPECTED = 'We wouldn’t expect this at their age yet.';

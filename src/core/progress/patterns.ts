@@ -2,7 +2,6 @@ import { isAbout, SPOT_KINDS, spotOf, type Spot } from '../answers/spots';
 import { addCells, KEEPS, type Cells } from './cells';
 import { atLeast } from './luck';
 import type { SessionCells } from './settle';
-import { patterns as say } from './text';
 import { sure } from '../sure';
 
 /**
@@ -30,24 +29,24 @@ export function readCells(cells: Cells): readonly SpotCount[] {
 
 /** What each kind of slip is about, in words. */
 const NAMES: Readonly<Record<string, string>> = {
-  'last-stops': say.clippedSoundsEnd,
-  'last-held': say.heldSoundsEnd,
-  'last-consonants': say.consonantsEndWords,
-  'opening-r': say.secondR,
-  'opening-l': say.secondL,
-  'opening-s': say.firstS,
-  'opening-second': say.secondSoundCluster,
-  'closing-first': say.firstSoundCluster,
-  'closing-last': say.lastSoundCluster,
-  back: say.soundsMadeBack,
-  'middle-vowels': say.vowelsMiddle,
+  'last-stops': 'short sounds at the end of words',
+  'last-held': 'long sounds at the end of words',
+  'last-consonants': 'consonants at the end of words',
+  'opening-r': '/r/ after another consonant',
+  'opening-l': '/l/ after another consonant',
+  'opening-s': '/s/ before another consonant',
+  'opening-second': 'the second of two starting sounds (so “frog” becomes “fog”)',
+  'closing-first': 'the first of two end sounds (so “went” becomes “wet”)',
+  'closing-last': 'the last of two end sounds (so “belt” becomes “bell”)',
+  back: 'sounds made at the back of the mouth',
+  'middle-vowels': 'vowels in the middle',
 };
 const KINDS = Object.entries(SPOT_KINDS).map(([id, holds]) => ({ id, name: NAMES[id] ?? '', holds }));
 
 /** Words kept together: looked at beside the sounds. */
 const KEPT: readonly { readonly id: string; readonly name: string; readonly key: string }[] = [
-  { id: 'keeps-rime', name: say.keepsRime, key: KEEPS.rime },
-  { id: 'keeps-cluster', name: say.keepsCluster, key: KEEPS.cluster },
+  { id: 'keeps-rime', name: 'keeps the end of a word together (m-an for “man”)', key: KEEPS.rime },
+  { id: 'keeps-cluster', name: 'keeps the start of a word together (fr-o-g for “frog”)', key: KEEPS.cluster },
 ];
 
 /** A slip here and there is nobody's pattern: up to this share is put down to accident. Our own choice. */

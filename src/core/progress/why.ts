@@ -2,13 +2,24 @@ import { inWords } from '../in-words';
 import { HELP_WORDS } from '../answers/outcome';
 import type { RungEvidence } from './evidence';
 import { STATE_WORDS } from './rule';
-import { why as say } from './text';
+
+const guessingGets = (of: string, yesNo: boolean, oneIn: string) =>
+  `In a ${yesNo ? 'yes/no' : 'choosing'} game, pure guessing gets ${of} ${oneIn}.`;
+
+const rightOnOwn = (own: number, tried: number, days: number) =>
+  `${own} of ${tried} right on their own, ${days > 1 ? `over ${days} days` : 'all on one day'}`;
+
+const andWithHelp = (helped: number, ways: string) => `, and ${helped} with help${ways ? ` (${ways})` : ''}`;
+
+const turnsToSettle = (more: number, weeks: number | null) =>
+  `About ${more} more ${more === 1 ? 'turn' : 'turns'} should settle ` +
+  `it${weeks ? `: roughly ${weeks === 1 ? 'a week' : `${inWords(weeks)} weeks`} at this rate` : ''}.`;
 
 /** A chance as a person says it. Example: `oneIn(7 / 64) // 'about one time in nine'`. */
 export function oneIn(chance: number): string {
-  if (chance >= 0.75) return say.nearlyAlways;
-  if (chance >= 0.4) return say.aboutEverySecond;
-  return say.aboutTime(inWords(Math.round(1 / chance)));
+  if (chance >= 0.75) return 'nearly always';
+  if (chance >= 0.4) return 'about half the time';
+  return `about one time in ${inWords(Math.round(1 / chance))}`;
 }
 
 /** Luck worth telling: it explains the answers well enough to matter. */
@@ -20,11 +31,11 @@ const LUCKY = 0.05;
  */
 export function luckSentence({ luck }: Pick<RungEvidence, 'luck'>): string | null {
   if (!luck || luck.of < 3 || luck.right * 2 < luck.of || luck.chance < LUCKY) return null;
-  const words = say.of(inWords(luck.right), inWords(luck.of));
-  return say.gameHappensLuck(words, luck.yesNo, oneIn(luck.chance));
+  const words = `${inWords(luck.right)} of ${inWords(luck.of)}`;
+  return guessingGets(words, luck.yesNo, oneIn(luck.chance));
 }
 
-const times = (n: number): string => ['', 'once', 'twice'][n] || say.times(inWords(n));
+const times = (n: number): string => ['', 'once', 'twice'][n] || `${inWords(n)} times`;
 
 /** The sentence that says why a rung has its state, with the numbers it used. */
 export function whySentence(r: RungEvidence): string {
@@ -33,15 +44,15 @@ export function whySentence(r: RungEvidence): string {
   const parts: string[] = [];
   if (tried) {
     const ways = r.helps.slice(0, 2).map((h) => HELP_WORDS[h]);
-    parts.push(say.onOwnOf(own, tried, r.days) + (helped ? say.withHelp(helped, ways.join(', ')) : ''));
+    parts.push(rightOnOwn(own, tried, r.days) + (helped ? andWithHelp(helped, ways.join(', ')) : ''));
   } else if (noReply) {
-    parts.push(say.noReplySays(times(noReply)));
+    parts.push(`No reply ${times(noReply)}, which doesn’t tell us what they know`);
   } else {
-    parts.push(say.playedOwnYet);
+    parts.push('No turns on their own yet');
   }
-  if (r.harder) parts.push(say.harderStepsCount(r.harder.right, r.harder.of));
-  if (r.practised) parts.push(say.afterModelTogether(r.practised));
-  if (r.checked) parts.push(say.checkInOf(r.checked.right, r.checked.of));
+  if (r.harder) parts.push(`${r.harder.right} of ${r.harder.of} right on harder steps, which count here too`);
+  if (r.practised) parts.push(`${r.practised} more after a model or all together (practice, so not counted)`);
+  if (r.checked) parts.push(`${r.checked.right} of ${r.checked.of} right in the check-in`);
   const luck = luckSentence(r);
   return `${parts.join('; ')}.${luck ? ` ${luck}` : ''}`;
 }
@@ -51,9 +62,14 @@ const SOON = 12;
 
 /** Where more turns of the same would not settle it soon, the kind of turn that would. */
 function betterTurns({ luck, fresh, days }: MoreOf): string {
-  if (luck && luck.of * 2 > fresh.own) return luck.yesNo ? say.moreToChoose : say.openAnswers;
-  if (fresh.helped > fresh.own) return say.withoutHelp;
-  return days < 2 ? say.anotherDay : say.aboutHalf;
+  if (luck && luck.of * 2 > fresh.own)
+    return luck.yesNo
+      ? 'More yes/no turns won’t tell us much. A game with more to choose from would.'
+      : 'More turns like these won’t tell us much. A game where they say the answer would.';
+  if (fresh.helped > fresh.own) return 'A few turns without any help would settle it sooner.';
+  return days < 2
+    ? 'A few turns on another day would tell us more than many today.'
+    : 'They get about half of these. Play a few easy ones first, then two of these.';
 }
 
 type MoreOf = Pick<RungEvidence, 'more' | 'state' | 'luck' | 'fresh' | 'days'>;
@@ -63,7 +79,7 @@ export function moreSentence(r: MoreOf, turnsAWeek: number): string | null {
   if (r.state === 'secure' || r.state === 'not-yet') return null;
   if (r.more === null || r.more > SOON) return betterTurns(r);
   const weeks = turnsAWeek > 0 ? Math.ceil(r.more / turnsAWeek) : null;
-  return say.aboutMoreTell(r.more, weeks);
+  return turnsToSettle(r.more, weeks);
 }
 
 /** State and sentence for someone who hears the screen. */

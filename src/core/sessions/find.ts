@@ -1,5 +1,4 @@
 import type { Outcome, Slip } from '../answers/outcome';
-import { find as say } from './text';
 
 /**
  * Finding where a child is, in few turns: the next item is always the one that tells most. Everything follows from the
@@ -264,8 +263,14 @@ export function foundWords(
   steps: readonly Pick<FindStep, 'does'>[],
   { at, or, known }: Pick<Found, 'at' | 'or' | 'known'>,
 ): string {
-  if (!known) return say.nothingTold;
+  if (!known)
+    return (
+      'We couldn’t tell this time, and that says nothing about what they know. Try again another day, or play a ' +
+      'game where they can point.'
+    );
   const [easier, harder] = [or.some((i) => i < at), or.some((i) => i > at)];
-  const could = easier ? (harder && say.either) || say.easier : harder && say.harder;
-  return [say.startHere(steps[at]?.does ?? ''), could, say.once].filter(Boolean).join(' ');
+  const could = easier
+    ? (harder && 'It could be a step either side.') || 'It could be a step easier.'
+    : harder && 'It could be a step harder.';
+  return [`A good place to start: ${steps[at]?.does ?? ''}.`, could, 'Seen once.'].filter(Boolean).join(' ');
 }

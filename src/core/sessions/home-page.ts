@@ -5,7 +5,12 @@ import type { Making } from '../phonology/consonants';
 import type { AccentId } from '../phonology/accents';
 import { familyOf } from '../games';
 import { FAMILIES } from '../games/families';
-import { homePage as say } from './text';
+
+const keepShort = (sounds: string) => `Keep ${sounds} short, without an “uh” on the end.`;
+
+const holdSounds = (sounds: string) => `Hold ${sounds} for a moment.`;
+
+const sayLightly = (sounds: string) => `Say ${sounds} lightly, without an “uh” on the end.`;
 
 /** A word to try at home: as it is spelt, and its sounds apart. */
 export interface HomeWord {
@@ -33,9 +38,9 @@ interface Played {
 }
 
 const SHORTLY: readonly (readonly [Making, (sounds: string) => string])[] = [
-  ['clip', say.clip],
-  ['hold', say.hold],
-  ['light', say.light],
+  ['clip', keepShort],
+  ['hold', holdSounds],
+  ['light', sayLightly],
 ];
 export const HOME_WORDS = 6;
 /** More games than this would not be read. */
@@ -74,10 +79,10 @@ export function homePage({ families, words, accent }: Played): HomePage {
   const few = (day === null ? each : each.filter((w) => w.sounds.includes(day))).slice(0, HOME_WORDS);
   const sounds = [...new Set(few.flatMap((w) => w.sounds))];
   return {
-    title: say.whatWePlayed,
+    title: 'What we played',
     played: [
       ...FAMILIES.filter((f) => games.has(f.id)).map((f) => f.atHome.played),
-      ...(day === null || !few[0] ? [] : [say.ourSound(labelOf(day, accent).label, few[0].word)]),
+      ...(day === null || !few[0] ? [] : [`Our sound was ${labelOf(day, accent).label}, as in ${few[0].word}.`]),
     ],
     game: often[0] === undefined ? '' : familyOf(often[0]).atHome.tries,
     words: few.map(({ word, sounds: own }) => ({ word, apart: voiceRow(own, accent, ' · ') })),
@@ -85,7 +90,9 @@ export function homePage({ families, words, accent }: Played): HomePage {
       const of = [...new Set(sounds.filter((ipa) => makingOf(ipa) === making).map((ipa) => voiceText(ipa, accent)))];
       return of.length ? [line(listed(of))] : [];
     }),
-    close: say.minutePlentyGame,
+    close:
+      'A minute here and there is plenty. These are listening and talking games: no letters, no wrong answers. ' +
+      'Stop while it’s still fun.',
   };
 }
 
@@ -94,8 +101,8 @@ export function homeText({ title, played, game, words, sounds, close }: HomePage
   return [
     `${title}: ${group}, ${day}`,
     played.join('\n'),
-    game && `${say.tryHome}: ${game}`,
-    [...(words.length ? [say.someWords(listed(words.map((w) => w.word)))] : []), ...sounds].join('\n'),
+    game && `Try this at home: ${game}`,
+    [...(words.length ? [`Some of our words: ${listed(words.map((w) => w.word))}.`] : []), ...sounds].join('\n'),
     `${close}\n`,
   ]
     .filter(Boolean)

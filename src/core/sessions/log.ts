@@ -1,6 +1,5 @@
 import type { Help, Outcome, Slip } from '../answers/outcome';
 import { AHEAD_MS, timeOf } from './stamps';
-import { log as say } from './text';
 
 /**
  * What happens in a session, as a log that is only ever added to. Ids are made on the device (UUID v7: they sort by
@@ -66,11 +65,11 @@ export interface PebbleMark {
 export const WHYS = ['detail', 'mis-tap', 'heard-again', 'other-child', 'other'] as const;
 export type Why = (typeof WHYS)[number];
 export const WHY_WORDS: Readonly<Record<Why, string>> = {
-  detail: say.moreNotedOnce,
-  'mis-tap': say.wrongButton,
-  'heard-again': say.thoughtAboutAgain,
-  'other-child': say.anotherChild,
-  other: say.anotherReason,
+  detail: 'detail added straight away',
+  'mis-tap': 'tapped the wrong button',
+  'heard-again': 'changed my mind',
+  'other-child': 'it was another child',
+  other: 'another reason',
 };
 
 /** What was said of an item before the child’s own turn. */

@@ -1,16 +1,15 @@
 import type { SoundPair } from '../phonology/articulation';
 import { sure } from '../sure';
 import { turnsFor } from './turns';
-import { runningOrder as say } from './text';
 
 /** What a round is for. */
 export const ROUND_ROLES = ['warm-up', 'focus', 'stretch', 'close'] as const;
 export type RoundRole = (typeof ROUND_ROLES)[number];
 export const ROLE_WORDS: Readonly<Record<RoundRole, string>> = {
-  'warm-up': say.warmUp,
-  focus: say.focus,
-  stretch: say.stretch,
-  close: say.close,
+  'warm-up': 'Warm-up',
+  focus: 'Focus',
+  stretch: 'Stretch',
+  close: 'Close',
 };
 
 /**
@@ -20,11 +19,11 @@ export const ROLE_WORDS: Readonly<Record<RoundRole, string>> = {
 export const WAYS = ['individual', 'together', 'volunteers', 'pairs', 'check'] as const;
 export type Way = (typeof WAYS)[number];
 export const WAY_WORDS: Readonly<Record<Way, string>> = {
-  individual: say.oneTurnEach,
-  together: say.everyoneTogether,
-  volunteers: say.whoWantsTo,
-  pairs: say.pairsAsksAnswers,
-  check: say.checkSameItems,
+  individual: 'one turn each',
+  together: 'everyone together',
+  volunteers: 'whoever wants to',
+  pairs: 'in pairs: one asks, one answers',
+  check: 'check-in: the same for each child',
 };
 
 /** Each child their own step in a round: whether, and the steps that an adult chose, by child. */

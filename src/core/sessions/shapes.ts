@@ -13,14 +13,18 @@ import { toEnd } from '../to-end';
 import { keepTime, type Kept } from './keep-time';
 import { MODEL_SECONDS, TOGETHER_ITEMS, type Plan, type PlannedRound, type RoundRole, type Way } from './running-order';
 import { setSizeFor } from './turns';
-import { shapes as say } from './text';
+
+const oneSoundManyGames = (sound: string | undefined) =>
+  sound ? `${sound} in lots of games` : 'One sound in lots of games';
 
 /** Shapes to start a running order from. */
 export const SHAPES = ['focus', 'one-sound', 'blend-segment', 'quick-five', 'check-in', 'pattern'] as const;
 type Shape = (typeof SHAPES)[number];
 
 /** What a check-in is, in one line. Common practice, no source. */
-const CHECK_REMINDER = say.sameItemsEach;
+const CHECK_REMINDER =
+  'Ask each child the same things, one child at a time. Don’t help or praise; just say “thank you”. If three in ' +
+  'a row are too hard, stop there.';
 
 export interface PlanRequest {
   readonly shape: Shape;
@@ -334,11 +338,11 @@ export function titleOf(
   { shape, task, step, count, sound }: Pick<PlanRequest, 'shape' | 'task' | 'step' | 'count' | 'sound'>,
   { accent }: Pick<Material, 'accent'>,
 ): string {
-  const of = sound === undefined ? '' : say.withLine(slashed(sound, accent));
-  if (shape === 'one-sound') return say.throughManyTasks(sound && slashed(sound, accent));
-  if (shape === 'blend-segment') return say.soundsBlendedSegmented(count, of);
-  if (shape === 'check-in') return say.checkIn;
-  if (shape === 'pattern') return say.hearAndSay;
+  const of = sound === undefined ? '' : ` with ${slashed(sound, accent)}`;
+  if (shape === 'one-sound') return oneSoundManyGames(sound && slashed(sound, accent));
+  if (shape === 'blend-segment') return `Blend and segment ${count} sounds${of}`;
+  if (shape === 'check-in') return 'Check-in';
+  if (shape === 'pattern') return 'Hear it and say it';
   const played = taskOf(task);
   const name = played.name.replace(/\?$/, '');
   // What comes after a colon explains the step; the name of it is enough.

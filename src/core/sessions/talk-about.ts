@@ -3,7 +3,9 @@ import { listed } from '../in-words';
 import { labelOf } from '../phonology/sounds';
 import type { AccentId } from '../phonology/accents';
 import { slippedSounds, tally, type Marked } from './summary';
-import { talkAbout as say } from './text';
+
+const managedOnOwn = (name: string, own: number, all: number) =>
+  own ? `${name} managed ${own} of ${all} on their own.` : `${name} didn’t manage any of the ${all} on their own yet.`;
 
 /** A standing answer with what was noted of it. */
 interface Told extends Marked {
@@ -31,10 +33,11 @@ function ofChild(name: string, answers: readonly Told[]): string | null {
   const counted = answers.filter((a) => counts(a.outcome));
   const { 'on-own': own, 'no-reply': silent } = tally(counted);
   const all = counted.length;
-  if (silent >= TWICE && silent * 2 >= all) return say.noReply(name, silent, all);
+  if (silent >= TWICE && silent * 2 >= all)
+    return `${name} didn’t reply to ${silent} of ${all} questions. That doesn’t mean they don’t know.`;
   if (all < ENOUGH) return null;
-  if (own === all) return say.everyOne(name, all);
-  return own * 3 <= all ? say.foundItHard(name, own, all) : null;
+  if (own === all) return `${name} did all ${all} on their own.`;
+  return own * 3 <= all ? managedOnOwn(name, own, all) : null;
 }
 
 /**
@@ -46,7 +49,7 @@ function ofChild(name: string, answers: readonly Told[]): string | null {
  */
 export function talkAbout(answers: readonly Told[], names: ReadonlyMap<string, string>, accent: AccentId): Topic[] {
   const notes = answers.flatMap(({ childId, label, note }): Topic[] =>
-    note ? [{ childId, text: say.note(names.get(childId ?? '') ?? say.everyone, label, note) }] : [],
+    note ? [{ childId, text: `You wrote about ${names.get(childId ?? '') ?? 'everyone'} (${label}): “${note}”` }] : [],
   );
   const children = [...names].flatMap(([id, name]): Topic[] => {
     const text = ofChild(
@@ -60,7 +63,7 @@ export function talkAbout(answers: readonly Told[], names: ReadonlyMap<string, s
     .slice(0, SOUNDS_TOLD)
     .map(({ ipa, times, heard, words }): Topic => ({
       childId: null,
-      text: say.sound(`/${labelOf(ipa, accent).label}/`, times, heard, listed(words)),
+      text: `${`/${labelOf(ipa, accent).label}/`} was missed ${times} times out of ${heard}, in ${listed(words)}.`,
     }));
   return [...notes, ...children, ...sounds];
 }

@@ -1,16 +1,19 @@
 import { describe, expect, test } from 'vitest';
 import { sentencesIn } from './literals';
-import { rooms, roomsToRead, strays } from './rooms';
+import { rooms, roomsToRead } from './rooms';
 
 describe('sentences that somebody reads', () => {
-  test('stand in one file a room, so that they can be read through', () =>
-    expect(strays().map(({ file, written }) => `${file}:${written.line} ${written.text}`)).toEqual([]));
   test('are found: in pages, attributes, errors and templates', () => {
     const found = (source: string, file = 'a.tsx') => sentencesIn(source, file).map(({ text }) => text);
     expect(found('const a = <p>Nothing here yet</p>;')).toEqual(['Nothing here yet']);
     expect(found('const a = <p aria-label="Nothing yet" className="mt-2 flex" />;')).toEqual(['Nothing yet']);
     expect(found("throw new Problem('There is no such round.');", 'a.ts')).toEqual(['There is no such round.']);
     expect(found('const a = `${n} words left`;', 'a.ts')).toEqual(['{n} words left']);
+    expect(found("const a = 'No one ' + 'is here.';", 'a.ts')).toEqual(['No one is here.']);
+    expect(found('const a = <p>\n  Ready for {group.name}{" "}\n  and <b>the rest</b>.\n</p>;')).toEqual([
+      'Ready for {name} and',
+      'the rest',
+    ]);
   });
   test('what is for machines is passed over', () => {
     for (const source of [

@@ -4,24 +4,18 @@ import { sentencesIn, type Written } from './literals';
 
 const SRC = path.resolve(import.meta.dirname, '../..');
 
-/** Rooms whose sentences stand in a file of their own, `text.ts`. */
-const ROOMS = ['ui', 'app', 'actions', 'server', 'core/answers', 'core/formats', 'core/progress', 'core/sessions'];
-
-/** Where sentences stand beside what they are about: a game's lines with its game, a sound's with the sound. */
-const TABLES = [
-  'core/games',
-  'core/phonology/how-made.ts',
-  'core/phonology/conventions.ts',
-  'core/phonology/sounds.ts',
-  'core/lexicon/cautions.ts',
-  'core/lexicon/country.ts',
+/** Rooms in which sentences stand, each beside what it is about. */
+const ROOMS = [
+  ...['ui', 'app', 'actions', 'server', 'core/answers', 'core/formats', 'core/progress', 'core/sessions'],
+  ...['core/games', 'core/phonology/how-made.ts', 'core/phonology/conventions.ts', 'core/phonology/sounds.ts'],
+  ...['core/lexicon/cautions.ts', 'core/lexicon/country.ts'],
 ];
 
 /** Not for practitioners: columns of files, commands for developers, the database, what tests need. */
 const OTHERS = [
   /core\/formats\/(child-file|session-export|items-read|words-list)\.ts$/,
   /core\/answers\/letter-names\.ts$/,
-  /storage\/(migrations\/|models|database|rows|plain|lock|update|fold-in)/,
+  /storage\/(migrations\/|models|rows|plain)/,
   /\/testing\//,
 ];
 
@@ -33,26 +27,16 @@ const filesIn = (place: string): string[] =>
         .map((file) => `${place}/${file}`)
         .sort();
 
-const read = (file: string): Written[] => sentencesIn(readFileSync(path.join(SRC, file), 'utf8'), file);
-
-/** Sentences in the code of a room, where none should stand. */
-export const strays = (): { readonly file: string; readonly written: Written }[] =>
-  ROOMS.flatMap(filesIn)
-    .filter((file) => !file.endsWith('/text.ts') && !OTHERS.some((other) => other.test(file)))
-    .flatMap((file) => read(file).map((written) => ({ file, written })));
-
-/** Every sentence that is read on a screen or on paper, room by room. */
+/** Every sentence that is read on a screen or on paper, file by file. */
 export const rooms = (): { readonly file: string; readonly sentences: Written[] }[] =>
-  [...ROOMS.flatMap(filesIn).filter((file) => file.endsWith('/text.ts')), ...TABLES.flatMap(filesIn)]
+  ROOMS.flatMap(filesIn)
     .filter((file) => !OTHERS.some((other) => other.test(file)))
-    .map((file) => ({ file, sentences: read(file) }))
+    .map((file) => ({ file, sentences: sentencesIn(readFileSync(path.join(SRC, file), 'utf8'), file) }))
     .filter(({ sentences }) => sentences.length > 0);
 
 /** The same as text, to be read through. */
 export const roomsToRead = (): string =>
   rooms()
-    .map(({ file, sentences }) =>
-      [`== ${file}`, ...sentences.map((s) => `  ${s.name ?? s.line}: ${s.text}`)].join('\n'),
-    )
+    .map(({ file, sentences }) => [`== ${file}`, ...sentences.map((s) => `  ${s.line}: ${s.text}`)].join('\n'))
     .join('\n\n')
     .concat('\n');

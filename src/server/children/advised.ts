@@ -11,7 +11,6 @@ import { caughtUp } from '../record/rebuild-queue';
 import { allSettings, type ProgressSettings, type Settings } from '../setting/settings';
 import { database } from '../storage/database';
 import { chosenSteps, type ChosenStep } from './chosen-steps';
-import { advised as say } from './text';
 
 /** A step an adult chose, with its words. */
 export interface Chosen extends ChosenStep {
@@ -28,18 +27,18 @@ export function chosenOf(choice: ChosenStep | undefined): Chosen | null {
           rung: rung.id,
           rungOf: rung,
           move: 'stay',
-          reason: say.chosenBy(choice.by),
+          reason: `Chosen by ${choice.by ?? 'an adult'}.`,
         },
       }
     : null;
 }
 
 const SIDES: Readonly<Record<string, string>> = {
-  first: say.atTheStart,
-  middle: say.inTheMiddle,
-  last: say.atTheEnd,
-  opening: say.clusterStart,
-  closing: say.clusterEnd,
+  first: 'at the start',
+  middle: 'in the middle',
+  last: 'at the end',
+  opening: 'in a pair of sounds at the start',
+  closing: 'in a pair of sounds at the end',
 };
 
 /** Sound and place in words. Example: `spotWords('r opening after', accent) // '/r/ in a cluster at the start'`. */

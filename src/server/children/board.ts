@@ -3,7 +3,6 @@ import { STATE_WORDS, type State } from '../../core/progress/rule';
 import type { Group } from '../people/groups';
 import { sure } from '../../core/sure';
 import { boardOf } from './progress';
-import { board as say } from './text';
 
 export interface BoardLine {
   readonly id: string;
@@ -31,8 +30,8 @@ export interface BoardLine {
 /** What is next, as it stands in a list. */
 function nextInShort(step: NextStep | undefined, chosen: boolean): string {
   if (!step) return '';
-  if (chosen) return say.chosen(step.rungOf.does);
-  return step.pattern ? say.patternIn(step.rungOf.does) : step.rungOf.does;
+  if (chosen) return `${step.rungOf.does} (chosen)`;
+  return step.pattern ? `${step.rungOf.does}, listening for what slips` : step.rungOf.does;
 }
 
 const stepOf = ({ ladder, rung, pattern, rungOf }: NextStep): NonNullable<BoardLine['step']> => ({

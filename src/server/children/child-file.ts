@@ -12,10 +12,9 @@ import { answersThat, type KeptAnswer } from '../answers/answers';
 import { hearingOfAny } from '../answers/hearing';
 import type { AnswerRow, LogRow } from '../storage/models';
 import { Problem } from '../storage/problems';
-import { unread } from '../record/rebuild-queue';
+import { stillReading, unread } from '../record/rebuild-queue';
 import { checkId, readOwnWay } from '../record/session-record';
 import { sure } from '../../core/sure';
-import { childFile as say } from './text';
 
 /** The last moment there is a date for: an older file may hold a later one (ECMA-262, 21.4.1.1). */
 const LAST = 8.64e15;
@@ -33,7 +32,7 @@ const notSettled = ({ key, times, verdict, lastAt }: OpenSlip): ChildFile['notSe
 export async function childFile(childId: string, now = Date.now()): Promise<ChildFile> {
   const { models } = await database();
   const child = (await models.children.findByPk(checkId(childId)))?.get();
-  if (!child) throw new Problem(say.childListMore, 404);
+  if (!child) throw new Problem('That child isn’t in the list any more.', 404);
   const of = { where: { child_id: childId }, order: [['id', 'ASC']] as [string, string][], raw: true } as const;
   const [group, answers, steps, asked, all, choices] = await Promise.all([
     models.groups.findByPk(child.group_id),
@@ -51,8 +50,7 @@ export async function childFile(childId: string, now = Date.now()): Promise<Chil
   const readings = new Map((await answersThat({ children: [childId], fates: FATES })).map((r) => [r.id, r]));
   const failed = await unread();
   // What is still being read will be there in a moment; what cannot be read is given out as it was marked.
-  if (answers.some((a) => !readings.has(a.id) && !failed.has(a.session_id)))
-    throw new Problem(say.someEarlierSessions, 503);
+  if (answers.some((a) => !readings.has(a.id) && !failed.has(a.session_id))) throw stillReading();
   const heardAs = await hearingOfAny();
   const heardOf = (answer: KeptAnswer | undefined): string | null => {
     const heard = answer ? heardAs(answer) : null;

@@ -33,7 +33,10 @@ import { Problem } from '../storage/problems';
 import { checkId, readOwnWay } from '../record/session-record';
 import { preparedBank } from '../words/bank';
 import { sure } from '../../core/sure';
-import { childPage as say } from './text';
+
+const slipped = (spot: string, times: number) => `${spot} slipped ${['', 'once', 'twice'][times] ?? `${times} times`}.`;
+
+const workingTowards = (holds: number, list: string) => `${holds ? 'Working towards' : 'Is working towards'}: ${list}.`;
 
 export interface RecentAnswer {
   readonly id: string;
@@ -140,9 +143,21 @@ function shownStep(step: NextStep, { patterns }: Advised, material: Material): S
 
 /** What to know first, in whole sentences; none of them names a condition. */
 const noticesFor = ({ talk, point, rooms, open }: Advised, accent: AccentId): string[] => [
-  ...(talk ? [say.talk(listed(open.filter((o) => o.verdict === 'talk').map((o) => spotWords(o.key, accent))))] : []),
-  ...(point ? [say.oftenGivesNo] : []),
-  ...(rooms.length ? [say.room(listed([...new Set(rooms.map((r) => taskOf(r.task).name.toLowerCase()))]))] : []),
+  ...(talk
+    ? [
+        'On two days they couldn’t tell words apart by ' +
+          `${listed(open.filter((o) => o.verdict === 'talk').map((o) => spotWords(o.key, accent)))}. Speak with ` +
+          'the family and your special-needs lead: a hearing check is wise. Words with two sounds together can ' +
+          'wait.',
+      ]
+    : []),
+  ...(point ? ['Often gives no reply, which doesn’t tell us what they know. Try pairs, pictures or pointing.'] : []),
+  ...(rooms.length
+    ? [
+        `Everyone found ${listed([...new Set(rooms.map((r) => taskOf(r.task).name.toLowerCase()))])} hard that ` +
+          'day, so we think it was the room: those answers don’t count for anyone.',
+      ]
+    : []),
 ];
 
 /** Notes a page holds, to be searched: more than anyone writes about a child in a year. */
@@ -157,7 +172,10 @@ const openFor = ({ open }: Advised, accent: AccentId, material: Material): Shown
     .slice(0, OPEN_SHOWN)
     .map(({ key, times, verdict }) => ({
       key,
-      text: verdict === 'own-words' ? say.ownWords(spotWords(key, accent)) : say.open(spotWords(key, accent), times),
+      text:
+        verdict === 'own-words'
+          ? `They hear ${spotWords(key, accent)} but can’t say it yet. Play words they can say.`
+          : slipped(spotWords(key, accent), times),
       play: verdict === 'open' && pebbleWords(placeOf(key), material).some((w) => w.key === key),
     }));
 
@@ -192,13 +210,13 @@ export function summaryOf(ladders: readonly LadderEvidence[]): string {
     rungs
       .filter((r) => r.state === 'getting-there')
       .slice(0, 1)
-      .map((r) => (r.fresh.helped > r.fresh.own ? say.withHelp(r.rung.does) : r.rung.does)),
+      .map((r) => (r.fresh.helped > r.fresh.own ? `${r.rung.does} with help` : r.rung.does)),
   );
   const parts = [
-    holds.length ? say.canAlone(listed(holds.slice(-3))) : '',
-    coming.length ? say.theWayTo(holds.length, listed(coming.slice(-2))) : '',
+    holds.length ? `On their own, can ${listed(holds.slice(-3))}.` : '',
+    coming.length ? workingTowards(holds.length, listed(coming.slice(-2))) : '',
   ].filter(Boolean);
-  return parts.join(' ') || say.enoughBeenSeen;
+  return parts.join(' ') || 'We haven’t seen enough yet to say where this child is.';
 }
 
 /** Fresh answers a week on one ladder, over the last four weeks. */
@@ -260,7 +278,7 @@ const chartOf = (accent: AccentId): ChildPage['chart'] => ({
 export async function childPage(childId: string, now = Date.now()): Promise<ChildPage> {
   const { models } = await database();
   const child = (await models.children.findByPk(checkId(childId)))?.get();
-  if (!child) throw new Problem(say.childListMore, 404);
+  if (!child) throw new Problem('That child isn’t in the list any more.', 404);
   const [group, heardAs, all, choices, rows, noted] = await Promise.all([
     models.groups.findByPk(child.group_id),
     hearingOfAny(),

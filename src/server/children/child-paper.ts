@@ -6,7 +6,6 @@ import { advised } from './advised';
 import { Problem } from '../storage/problems';
 import { checkId } from '../record/session-record';
 import { sure } from '../../core/sure';
-import { childPaper as say } from './text';
 
 export interface ChildPaper extends FamilyPage {
   readonly id: string;
@@ -19,7 +18,7 @@ export interface ChildPaper extends FamilyPage {
 export async function childPaper(childId: string, now = Date.now()): Promise<ChildPaper> {
   const { models } = await database();
   const child = (await models.children.findByPk(checkId(childId)))?.get();
-  if (!child) throw new Problem(say.childListMore, 404);
+  if (!child) throw new Problem('That child isn’t in the list any more.', 404);
   const [group, all] = await Promise.all([models.groups.findByPk(child.group_id), advised([childId], now, true)]);
   const { ladders, next } = sure(all.of.get(childId));
   return {

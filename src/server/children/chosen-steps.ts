@@ -5,7 +5,6 @@ import { database } from '../storage/database';
 import type { ChosenStepRow } from '../storage/models';
 import { Problem } from '../storage/problems';
 import { sure } from '../../core/sure';
-import { chosenSteps as say } from './text';
 
 /** A step an adult chose in place of the suggestion; kept, with those that were chosen before. */
 export interface ChosenStep {
@@ -47,7 +46,8 @@ export async function chooseStep(childId: string, step: unknown): Promise<void> 
   if (!read.success) throw new Problem(explain(read.error));
   const { models, write } = await database();
   await write(async (transaction) => {
-    if (!(await models.children.findByPk(childId, { transaction }))) throw new Problem(say.childListMore, 404);
+    if (!(await models.children.findByPk(childId, { transaction })))
+      throw new Problem('That child isn’t in the list any more.', 404);
     const now = Date.now();
     await models.chosenSteps.update({ ended_at: now }, { where: { child_id: childId, ended_at: null }, transaction });
     if (read.data)

@@ -5,7 +5,6 @@ import { accentOf, type AccentId } from '../../core/phonology/accents';
 import { labelOf } from '../../core/phonology/sounds';
 import { verdictOn, type PebbleCheck } from '../../core/progress/pebbles';
 import { spotWords } from './advised';
-import { needs as say } from './text';
 
 /** What an adult who does not know the child has to know, a sentence each. */
 export function needsOf(way: OwnWay, checks: readonly PebbleCheck[], accent: AccentId, now: number): string[] {
@@ -16,11 +15,17 @@ export function needsOf(way: OwnWay, checks: readonly PebbleCheck[], accent: Acc
     ...way.access.map((a) => `${ACCESS_WORDS[a].name}.`),
     ...way.swaps.map(({ asked, says }) => {
       const [word, said] = common(asked, says)?.example ?? [label(asked), label(says)];
-      return say.saysFor(word, said);
+      return `Says “${said}” for “${word}”: that’s right for them.`;
     }),
-    ...(way.drops.length ? [say.drops(listed(way.drops.map(label)))] : []),
-    ...(way.accent && way.accent !== accent ? [say.speaks(accentOf(way.accent).name)] : []),
-    ...(way.lowOnly ? [say.noHighSounds] : []),
-    ...hears.map((key) => say.hearsIt(spotWords(key, accent))),
+    ...(way.drops.length
+      ? [`When talking, leaves out ${listed(way.drops.map(label))} next to another sound. Don’t correct it.`]
+      : []),
+    ...(way.accent && way.accent !== accent
+      ? [`Speaks with another accent (${accentOf(way.accent).name}): their vowels are right.`]
+      : []),
+    ...(way.lowOnly
+      ? ['Hears better without high sounds, like “s” and “f”: stay close, and let them see your face.']
+      : []),
+    ...hears.map((key) => `May not say ${spotWords(key, accent)} yet, but hears it: that’s right for them.`),
   ];
 }

@@ -5,7 +5,6 @@ import { heardShort } from '../../core/answers/heard';
 import { findTask } from '../../core/games';
 import type { KeptAnswer } from '../answers/answers';
 import type { HeardAs } from '../answers/hearing';
-import { ownWayEffect as say } from './text';
 
 /**
  * Answers marked as not yet that this way of speaking explains, as “tat for cat”. They stay as they were marked until
@@ -21,7 +20,7 @@ export function wouldBeRight(answers: readonly KeptAnswer[], ownWay: OwnWay, hea
         ownWay,
       });
       const heard = heardAs({ said, slip: null, sounds, accent });
-      return read.right && read.ownWay && heard ? [say.forLine(heardShort(heard), key)] : [];
+      return read.right && read.ownWay && heard ? [`${heardShort(heard)} for ${key}`] : [];
     } catch {
       return []; // what was said is no row of sounds
     }

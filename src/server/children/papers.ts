@@ -7,12 +7,28 @@ import { whySentence } from '../../core/progress/why';
 import { capital, listed } from '../../core/in-words';
 import { sure } from '../../core/sure';
 import { slipsOf } from '../answers/kept-evidence';
-import { listGroups, type Group } from '../people/groups';
-import { Problem } from '../storage/problems';
+import { groupOf, type Group } from '../people/groups';
 import { advised, spotWords, subjectOf } from './advised';
 import { childPage, summaryOf } from './child-page';
 import { needsOf } from './needs';
-import { papers as say } from './text';
+
+const seenSince = (days: number, since: string) =>
+  `We’ve seen them in games on ${days === 1 ? 'one day' : `${days} days`} since ${since}.`;
+
+const handingOver = (name: string) => `Handing over: ${name}`;
+
+const keepsSentence = (what: string, words: string) =>
+  `Often ${what}${words ? `, so we’re playing with words like ${words}` : ''}.`;
+
+const missesSentence = (what: string, words: string) =>
+  `They often miss ${what}${words ? `, so we’re playing with words like ${words}` : ''}.`;
+
+const FAMILY_QUESTIONS = [
+  'Which languages do you speak at home, and which does your child like best?',
+  'Do people outside the family understand your child?',
+  'Has your child’s hearing been checked? Do they often have colds or sore ears?',
+  'What does your child love to do at home?',
+] as const;
 
 /** A page to hand on: headings with whole sentences under them. */
 export interface Paper {
@@ -30,12 +46,6 @@ export interface Paper {
 const dayOf = (now: number): string => format(now, 'd MMMM yyyy');
 const withLines = (parts: Paper['parts']): Paper['parts'] => parts.filter((p) => p.lines.length > 0);
 
-async function groupOf(groupId: string): Promise<Group> {
-  const group = (await listGroups()).find((g) => g.id === groupId);
-  if (!group) throw new Problem(say.groupMore, 404);
-  return group;
-}
-
 async function readHalfTerm(group: Group, now: number): Promise<HalfTerm> {
   const { of } = await advised(
     group.children.map((c) => c.id),
@@ -47,7 +57,7 @@ async function readHalfTerm(group: Group, now: number): Promise<HalfTerm> {
   );
 }
 
-const HEADS = [say.skill, say.step, ...STATES.map((s) => capital(STATE_WORDS[s]))];
+const HEADS = ['Skill', 'Step', ...STATES.map((s) => capital(STATE_WORDS[s]))];
 const rowsOf = ({ rows }: HalfTerm): string[][] =>
   rows.map((r) => [r.ladder, r.step, ...STATES.map((s) => String(r.states[s]))]);
 
@@ -57,15 +67,17 @@ export async function halfTermPaper(groupId: string, now = Date.now()): Promise<
   const read = await readHalfTerm(group, now);
   const rows = rowsOf(read);
   return {
-    title: say.halfTerm(group.name),
+    title: `${group.name}: the last six weeks`,
     day: dayOf(now),
     parts: withLines([
-      { heading: say.played, lines: read.played },
-      { heading: say.where, lines: read.where },
-      { heading: say.tooLittle, lines: read.tooLittle },
+      { heading: 'What we played', lines: read.played },
+      { heading: 'Where the children are', lines: read.where },
+      { heading: 'Who we’ve seen too little of', lines: read.tooLittle },
     ]),
     table: rows.length ? [HEADS, ...rows] : [],
-    caution: say.countsOnly,
+    caution:
+      'These are numbers of children, not a ranking. What comes from practice and what from growing up can’t be ' +
+      'told apart here. It’s a teaching record, not a diagnosis.',
     back: { href: '/children/board', name: group.name },
   };
 }
@@ -82,7 +94,7 @@ export async function halfTermCsv(groupId: string, now = Date.now()): Promise<{ 
 type Child = Awaited<ReturnType<typeof childPage>>;
 
 const seenWords = ({ days, since }: Child): string =>
-  since === null ? say.notSeen : say.seenOn(days, format(since, 'd MMMM'));
+  since === null ? 'We haven’t seen them in a game yet.' : seenSince(days, format(since, 'd MMMM'));
 
 async function needsFor(child: Child, now: number): Promise<string[]> {
   const checks = sure((await slipsOf([child.id], now)).get(child.id)).checks;
@@ -96,16 +108,18 @@ const nextLines = ({ chosen, next }: Child): string[] =>
 export async function handoverPaper(childId: string, now = Date.now()): Promise<Paper> {
   const child = await childPage(childId, now);
   return {
-    title: say.handover(child.name),
+    title: handingOver(child.name),
     day: dayOf(now),
     parts: withLines([
-      { heading: say.can, lines: [child.summary, seenWords(child)] },
-      { heading: say.next, lines: nextLines(child) },
-      { heading: say.goodToKnow, lines: [...(await needsFor(child, now)), ...child.notices] },
-      { heading: say.notSettled, lines: child.open.map((o) => o.text) },
+      { heading: 'What they can do', lines: [child.summary, seenWords(child)] },
+      { heading: 'What comes next', lines: nextLines(child) },
+      { heading: 'Good to know', lines: [...(await needsFor(child, now)), ...child.notices] },
+      { heading: 'What we can’t tell yet', lines: child.open.map((o) => o.text) },
     ]),
     table: [],
-    caution: say.passOn,
+    caution:
+      'This page is about a child. Pass it on only as your setting’s rules and the family allow. What we’ve seen ' +
+      'in short games may not show everything they can do.',
     back: { href: `/children/${childId}`, name: child.name },
   };
 }
@@ -120,15 +134,17 @@ export async function groupHandover(groupId: string, now = Date.now()): Promise<
     const needs = needsOf(ownWay, sure(slips.get(id)).checks, speech.accent, now);
     return {
       heading: name,
-      lines: [summaryOf(ladders), ...(next[0] ? [say.nextIs(next[0].rungOf.does)] : []), ...needs],
+      lines: [summaryOf(ladders), ...(next[0] ? [`Next: ${next[0].rungOf.does}.`] : []), ...needs],
     };
   });
   return {
-    title: say.handover(group.name),
+    title: handingOver(group.name),
     day: dayOf(now),
     parts,
     table: [],
-    caution: say.passOnGroup,
+    caution:
+      'This page is about children. Pass it on only as your setting’s rules and the families allow. What we’ve ' +
+      'seen in short games may not show everything they can do.',
     back: { href: '/children/board', name: group.name },
   };
 }
@@ -145,23 +161,38 @@ export async function talkPaper(childId: string, now = Date.now()): Promise<Pape
   const missed = child.next.flatMap((n) => {
     const pattern = patterns.find((p) => p.id === n.pattern);
     if (!pattern) return [];
-    const often = pattern.id.startsWith('keeps-') ? say.oftenKeeps : say.oftenMisses;
+    const often = pattern.id.startsWith('keeps-') ? keepsSentence : missesSentence;
     return [often(subjectOf(child.accent)(pattern), listed(n.words))];
   });
-  const noticed = [...child.notices, ...missed, ...(spots.length ? [say.mayHear(listed(spots))] : [])];
+  const noticed = [
+    ...child.notices,
+    ...missed,
+    ...(spots.length
+      ? [
+          `They don’t always say ${listed(spots)}. Many children hear a sound well before they can say it, so ` +
+            'we’re finding out in games.',
+        ]
+      : []),
+  ];
   return {
-    title: say.talk(child.name),
+    title: `Talking about ${child.name}`,
     day: dayOf(now),
     parts: withLines([
-      { heading: say.goesWell, lines: page.can.length || page.coming.length ? page.can : [say.tooLittleOfChild] },
-      { heading: say.coming, lines: page.coming },
-      { heading: say.noticed, lines: noticed.length ? noticed : [say.noticedNothing] },
-      { heading: say.wePlayNext, lines: page.next ? [page.next] : [] },
-      { heading: say.askFamily, lines: say.questions },
-      { heading: say.tryHome, lines: page.home },
+      {
+        heading: 'What’s going well',
+        lines: page.can.length || page.coming.length ? page.can : ['We haven’t seen enough yet to say.'],
+      },
+      { heading: 'What’s on its way', lines: page.coming },
+      { heading: 'What we’ve noticed', lines: noticed.length ? noticed : ['Nothing stands out.'] },
+      { heading: 'What we’ll play next', lines: page.next ? [page.next] : [] },
+      { heading: 'What we’d like to ask you', lines: FAMILY_QUESTIONS },
+      { heading: 'To try at home', lines: page.home },
     ]),
     table: [],
-    caution: say.notDiagnosis,
+    caution:
+      'This is what we’ve seen in short listening and talking games. It’s a teaching record, not a diagnosis. If ' +
+      'you or we are worried about speech or hearing, we’ll talk to our special-needs lead and follow local ' +
+      'rules on who to ask next.',
     back: { href: `/children/${childId}`, name: child.name },
   };
 }

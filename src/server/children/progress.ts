@@ -5,7 +5,6 @@ import { reviewOf } from '../../core/progress/review';
 import type { Group } from '../people/groups';
 import { advised, type Advised } from './advised';
 import { sure } from '../../core/sure';
-import { progress as say } from './text';
 
 export interface ChildProgress extends Advised {
   readonly id: string;
@@ -56,7 +55,7 @@ const DAY_MS = 86_400_000;
 function beginningOf(unitOrder: Read['settings']['unitOrder']): NextStep {
   const first = ladderOf(sure(BEGIN_ORDER[unitOrder][0]));
   const rung = sure(first.rungs[0]);
-  return { ladder: first.id, rung: rung.id, rungOf: rung, move: 'begin', reason: say.easyFirstStep };
+  return { ladder: first.id, rung: rung.id, rungOf: rung, move: 'begin', reason: 'An easy first step.' };
 }
 
 /** Groups for those who are here, and what is due to come again. */

@@ -31,7 +31,6 @@ import { inTurns, otherTurns } from '../storage/other-turns';
 import { replayPlan } from '../record/session-record';
 import { givePlants } from '../../core/sessions/plants';
 import { sure } from '../../core/sure';
-import { notes } from './text';
 import { answerAs, type DemoAnswer, PROFILES, type ProfileId } from './profiles';
 
 const scenarioSchema = z.object({
@@ -308,10 +307,18 @@ type Child = DemoSession['children'][number];
 /** Of so many turns, one has a note. */
 const NOTED = 29;
 
+const NOTES: Record<Outcome, readonly string[]> = {
+  'on-own': ['Whispered it to the scarecrow first.', 'So pleased with this one!'],
+  'with-help': ['Needed to hear it twice today.', 'Watched my face closely.'],
+  'not-yet': ['It was loud by the door.', 'Still a bit sleepy.'],
+  'no-reply': ['Very quiet this morning.', 'Was looking at the robin.'],
+  'does-not-count': ['The watering can fell over.'],
+};
+
 /** What is jotted down beside an answer: now and then, never by chance, so that the answers stay as they are. */
 function noteOn(outcome: Outcome, session: number, turn: number): string | null {
   const at = session * 5 + turn;
-  const kinds = notes[outcome];
+  const kinds = NOTES[outcome];
   return at % NOTED === 4 ? (kinds[session % kinds.length] ?? null) : null;
 }
 

@@ -1,5 +1,6 @@
 import { format } from 'date-fns';
 import { v7 } from 'uuid';
+import { groupBy } from '../../core/group-by';
 import type { OwnWay } from '../../core/answers/own-way';
 import { ownWaySchema } from '../../core/answers/own-way-schema';
 import { readNames, type NamesRead } from '../../core/formats/names';
@@ -11,10 +12,9 @@ import { forgetSteps } from './forget-steps';
 import { rememberErased } from './erased';
 import { keepForOthers } from './moves';
 import { putChildren, putGroup } from './rows';
-import { Problem } from '../storage/problems';
+import { childGone, groupGone, Problem } from '../storage/problems';
 import { forgetArrived } from '../record/arrivals';
 import { readOwnWay } from '../record/session-record';
-import { groups as say } from './text';
 
 interface Child {
   readonly id: string;
@@ -38,19 +38,36 @@ export const bandOf = (kept: string | null): AgeBand | null => AGE_BANDS.find((b
 const today = (): string => format(new Date(), 'yyyy-MM-dd');
 
 /** Every group with its children, in their order. */
-export async function listGroups(): Promise<Group[]> {
+export const listGroups = (): Promise<Group[]> => read({}, {});
+
+/**
+ * One group with its children. Throws a Problem (404) for one that is not there.
+ * @example (await groupOf(id)).name // 'Seedlings'
+ */
+export async function groupOf(id: string): Promise<Group> {
+  const [group] = await read({ id }, { group_id: id });
+  if (!group) throw groupGone('Choose another one.');
+  return group;
+}
+
+async function read(which: { id?: string }, whose: { group_id?: string }): Promise<Group[]> {
   const { models } = await database();
   const [groups, children] = await Promise.all([
-    models.groups.findAll({ order: [['position', 'ASC']] }),
-    models.children.findAll({ order: [['position', 'ASC']] }),
+    models.groups.findAll({ where: which, order: [['position', 'ASC']] }),
+    models.children.findAll({ where: whose, order: [['position', 'ASC']] }),
   ]);
   const day = today();
-  return groups.map((g) => {
-    const all = children.map((c) => c.get()).filter((c) => c.group_id === g.get().id);
+  const kept = groupBy(
+    children.map((c) => c.get()),
+    (c) => c.group_id,
+  );
+  return groups.map((row) => {
+    const { id, name, age_band: band } = row.get();
+    const all = kept.get(id) ?? [];
     return {
-      id: g.get().id,
-      name: g.get().name,
-      ageBand: bandOf(g.get().age_band),
+      id,
+      name,
+      ageBand: bandOf(band),
       children: all
         .filter((c) => c.archived_at === null)
         .map((c) => ({
@@ -60,7 +77,7 @@ export async function listGroups(): Promise<Group[]> {
           ownWay: readOwnWay(c.own_way),
           plant: plantOf(c.plant),
         })),
-      outOfSight: all.filter((c) => c.archived_at !== null).map(({ id, name }) => ({ id, name })),
+      outOfSight: all.filter((c) => c.archived_at !== null).map((c) => ({ id: c.id, name: c.name })),
     };
   });
 }
@@ -78,7 +95,7 @@ async function firstGroup(): Promise<Group> {
     async (transaction) =>
       (await models.groups.findOne({ order: [['position', 'ASC']], transaction })) ??
       models.groups.create(
-        { id: v7(), name: say.ourGroup, position: 0, created_at: Date.now(), age_band: null },
+        { id: v7(), name: 'Our group', position: 0, created_at: Date.now(), age_band: null },
         { transaction },
       ),
   );
@@ -105,7 +122,7 @@ export async function addChildren(groupId: string, text: string): Promise<NamesR
   const { models, write } = await database();
   return write(async (transaction) => {
     const group = await models.groups.findByPk(idOf(groupId), { transaction });
-    if (!group) throw new Problem(say.groupMoreNames, 404);
+    if (!group) throw groupGone('The names haven’t been added.');
     const here = await models.children.findAll({ where: { group_id: groupId }, transaction });
     const read = readNames(
       text,
@@ -139,7 +156,7 @@ async function change(
   const [rows] = await write((transaction) =>
     models.children.update(values, { where: { id: idOf(childId) }, transaction }),
   );
-  if (!rows) throw new Problem(say.childListMore, 404);
+  if (!rows) throw childGone();
 }
 
 export const renameChild = async (childId: string, name: string): Promise<void> =>
@@ -159,7 +176,7 @@ export async function setOwnWay(childId: string, way: unknown): Promise<void> {
 /** Sets the plant beside a child’s name, or none. Throws a Problem for one that is not drawn. */
 export async function setPlant(childId: string, plant: unknown): Promise<void> {
   const read = plantSchema.nullable().safeParse(plant);
-  if (!read.success) throw new Problem(say.choosePlant);
+  if (!read.success) throw new Problem('Choose one of the plants shown.');
   await change(childId, { plant: read.data });
 }
 
@@ -195,18 +212,18 @@ export async function renameGroup(groupId: string, name: string): Promise<void> 
   const [rows] = await write((transaction) =>
     models.groups.update({ name: read }, { where: { id: idOf(groupId) }, transaction }),
   );
-  if (!rows) throw new Problem(say.groupMore, 404);
+  if (!rows) throw groupGone();
 }
 
 /** Sets how old the children of a group are, or that it is not said. Throws a Problem for an unknown band. */
 export async function setAgeBand(groupId: string, band: unknown): Promise<void> {
   const read = ageBandSchema.nullable().safeParse(band);
-  if (!read.success) throw new Problem(say.chooseAgesList);
+  if (!read.success) throw new Problem('Choose one of the ages in the list.');
   const { models, write } = await database();
   const [rows] = await write((transaction) =>
     models.groups.update({ age_band: read.data }, { where: { id: idOf(groupId) }, transaction }),
   );
-  if (!rows) throw new Problem(say.groupMore, 404);
+  if (!rows) throw groupGone();
 }
 
 /** Erases a group with its children, sessions and answers. */
@@ -237,5 +254,10 @@ export async function eraseGroup(groupId: string): Promise<void> {
 async function wipe(): Promise<void> {
   const db = await database();
   forgetArrived(db);
-  if (!(await db.foldIn())) throw new Problem(say.tracesLeft, 503);
+  if (!(await db.foldIn()))
+    throw new Problem(
+      'That’s erased. Some traces are still in the file beside your data, because it was being read. Stop Bouncy ' +
+        'Echo once and they’ll be gone too.',
+      503,
+    );
 }

@@ -2,16 +2,14 @@ import type { Transaction } from 'sequelize';
 import { classRowsSchema } from '../../core/formats/class-list';
 import { idSchema } from '../../core/formats/schemas';
 import { database } from '../storage/database';
-import { Problem } from '../storage/problems';
+import { childGone, groupGone, Problem } from '../storage/problems';
 import { nextPlace, putChildren, putGroup } from './rows';
-import { groups as say } from './text';
 
 /** Checks an id, and that the group is there. Throws a Problem (404) otherwise. */
 async function groupId(id: unknown, transaction: Transaction): Promise<string> {
   const { models } = await database();
   const read = idSchema.safeParse(id);
-  if (!read.success || !(await models.groups.count({ where: { id: read.data }, transaction })))
-    throw new Problem(say.groupMore, 404);
+  if (!read.success || !(await models.groups.count({ where: { id: read.data }, transaction }))) throw groupGone();
   return read.data;
 }
 
@@ -25,13 +23,13 @@ export async function moveChild(childId: unknown, to: unknown): Promise<void> {
     const group = await groupId(to, transaction);
     const values = { group_id: group, position: await nextPlace(group, transaction) };
     const [moved] = await models.children.update(values, { where: { id: childIdOf(childId) }, transaction });
-    if (!moved) throw new Problem(say.childListMore, 404);
+    if (!moved) throw childGone();
   });
 }
 
 const childIdOf = (id: unknown): string => {
   const read = idSchema.safeParse(id);
-  if (!read.success) throw new Problem(say.childListMore, 404);
+  if (!read.success) throw childGone();
   return read.data;
 };
 
@@ -42,7 +40,7 @@ export async function setOutOfSight(childId: unknown, out: boolean, now = Date.n
   const [changed] = await write((transaction) =>
     models.children.update({ archived_at: out ? now : null }, { where: { id }, transaction }),
   );
-  if (!changed) throw new Problem(say.childListMore, 404);
+  if (!changed) throw childGone();
 }
 
 /**
@@ -52,7 +50,7 @@ export async function setOutOfSight(childId: unknown, out: boolean, now = Date.n
  */
 export async function mergeGroups(from: unknown, into: unknown): Promise<void> {
   const { models, sequelize, write } = await database();
-  if (from === into) throw new Problem(say.twoGroups);
+  if (from === into) throw new Problem('Choose another group to combine it with.');
   await write(async (transaction) => {
     const [old, group] = [await groupId(from, transaction), await groupId(into, transaction)];
     const start = await nextPlace(group, transaction);

@@ -2,7 +2,6 @@ import { FAMILIES } from '../../core/games/families';
 import { labelOf, isVowel } from '../../core/phonology/sounds';
 import { preparedBank } from '../words/bank';
 import { getSettings } from '../setting/settings';
-import { catalogue as say } from './text';
 
 interface CatalogueStep {
   readonly id: string;
@@ -38,7 +37,7 @@ export async function catalogue(): Promise<Catalogue> {
   const bank = await preparedBank(accent, conventions);
   const sounds = bank.index.sounds.map((ipa) => {
     const { label, as } = labelOf(ipa, accent);
-    return { ipa, label: `/${label}/${as ? say.asIn(as) : ''}`, vowel: isVowel(ipa) };
+    return { ipa, label: `/${label}/${as ? ` as in ${as}` : ''}`, vowel: isVowel(ipa) };
   });
   return {
     families: FAMILIES.map((family) => ({

@@ -6,10 +6,8 @@ import { sure } from '../../core/sure';
 import { slipsOf } from '../answers/kept-evidence';
 import { advised } from '../children/advised';
 import { needsOf } from '../children/needs';
-import { listGroups, type Group } from '../people/groups';
-import { Problem } from '../storage/problems';
+import { groupOf, type Group } from '../people/groups';
 import { readySessions } from './today';
-import { coverCard as say } from './text';
 import { madeFor } from './plans';
 import { showPlan } from './plan-shown';
 import { workshopOf } from './workshop';
@@ -43,8 +41,7 @@ export interface CoverCard {
 
 /** The card for who takes over: what is ready, who needs what, what to bring. Throws a Problem for no such group. */
 export async function coverCard(groupId: string, now = Date.now()): Promise<CoverCard> {
-  const group = (await listGroups()).find((g) => g.id === groupId);
-  if (!group) throw new Problem(say.groupMore, 404);
+  const group = await groupOf(groupId);
   const ready = await readySessions(group, now);
   const bring = ready[0] ? await toBring(group, sure(ready[0]).wish) : [];
   return {
@@ -73,7 +70,7 @@ async function childrenOn(group: Group, now: number): Promise<CoverChild[]> {
       id,
       name,
       initials: sure(initials[i]),
-      next: next ? capital(next.pattern ? say.hearWhatSlips : next.rungOf.does) : '',
+      next: next ? capital(next.pattern ? 'hear it and say it: the words that slip' : next.rungOf.does) : '',
       needs: needsOf(ownWay, sure(slips.get(id)).checks, speech.accent, now),
     };
   });

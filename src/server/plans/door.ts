@@ -6,11 +6,10 @@ import { canOwn } from '../../core/sessions/own-step';
 import { makeRound } from '../../core/sessions/shapes';
 import { sure } from '../../core/sure';
 import { advised } from '../children/advised';
-import { listGroups } from '../people/groups';
+import { groupOf } from '../people/groups';
 import { Problem } from '../storage/problems';
 import { startPlan } from './start-plan';
 import { workshopOf } from './workshop';
-import { door as say } from './text';
 
 /** The game of the queue: the first of the ladder that most children’s next step is on. */
 function gameFor(known: readonly ChildAdvice[]) {
@@ -29,10 +28,9 @@ function gameFor(known: readonly ChildAdvice[]) {
  * @example await startDoor(groupId) // the id of a session with one turn for each child
  */
 export async function startDoor(groupId: string, now = Date.now()): Promise<string> {
-  const group = (await listGroups()).find((g) => g.id === groupId);
-  if (!group) throw new Problem(say.groupMore, 404);
+  const group = await groupOf(groupId);
   const shop = await workshopOf(group);
-  if (!shop.children) throw new Problem(say.nobodyHere);
+  if (!shop.children) throw new Problem('Nobody is here yet. Add names, or say who has come.');
   const { of } = await advised(shop.childIds, now);
   const known = [...of.values()];
   const task = gameFor(known);
@@ -46,8 +44,8 @@ export async function startDoor(groupId: string, now = Date.now()): Promise<stri
     { seed: Math.floor(now / 60_000), avoid: shop.recent, contested: shop.confirmed, owned: shop.owned },
     'r1',
   );
-  if (!round) throw new Problem(say.noWords);
+  if (!round) throw new Problem('We can’t find any words for that. Try one of the sessions on Today instead.');
   const items = round.items.slice(0, shop.children);
-  const plan = { title: say.oneEach, minutes: 2, letters: false, sound: null, pairs: [] };
+  const plan = { title: 'One each at the door', minutes: 2, letters: false, sound: null, pairs: [] };
   return startPlan(groupId, { ...plan, rounds: [{ ...round, items, own: { on: true, steps: {} } }] });
 }

@@ -25,7 +25,8 @@ import type { Workshop } from './workshop';
 import { linesOf } from '../sessions/play-session';
 import { turnOrder, turnsLately } from '../sessions/turn-order';
 import { sure } from '../../core/sure';
-import { planShown as SAY } from './text';
+
+const takesFirstTurn = (name: string, fewest: boolean) => `, ${name} first${fewest ? ' (fewest turns lately)' : ''}`;
 
 /** An item as the plan shows it. */
 export interface ShownItem {
@@ -108,8 +109,8 @@ const labelOf = (item: Item): string => {
   const { words, sounds = [] } = readKey(item.key);
   if (item.view.kind === 'change') return `${item.word} → ${item.expected.replace(/ \(made-up\)$/, '')}`;
   if (item.listed !== undefined) return item.listed;
-  if (item.view.kind === 'story') return item.view.title ?? SAY.storySentences(item.view.sentences.length);
-  if (words[0] === OWN_NAME) return SAY.theirOwnName;
+  if (item.view.kind === 'story') return item.view.title ?? `a story of ${item.view.sentences.length} sentences`;
+  if (words[0] === OWN_NAME) return 'their own name';
   if (!words.length)
     return (
       Object.values(item.slots).find((v) => v.includes(',')) ??
@@ -159,7 +160,7 @@ function shownItem(key: string, round: Pick<PlannedRound, 'task' | 'step'>, ask:
 function withheldIn(key: string, { bank }: Workshop): string | null {
   const word = readKey(key).words.find((w) => bank.whyWithheld(w));
   const why = word === undefined ? undefined : bank.whyWithheld(word);
-  return why ? SAY.is(word, WITHHELD_WORDS[why]) : null;
+  return why ? `“${word}” is ${WITHHELD_WORDS[why]}` : null;
 }
 
 /** What is shown of an item that cannot be made. */
@@ -181,15 +182,15 @@ const NOTHING_SHOWN = {
 function judgedInWords(item: Item | null | undefined): string {
   if (!item) return '';
   const luck = luckOf(item.judged);
-  return `${JUDGED_WORDS[item.judged.by]}${luck ? SAY.luckAlone(Math.round(1 / luck)) : ''}`;
+  return `${JUDGED_WORDS[item.judged.by]}${luck ? `; by guessing, one in ${Math.round(1 / luck)}` : ''}`;
 }
 
 /** Why a child has this step and these words, where that is not plain. */
 function noteOn({ deal, byHand, unseen, pattern }: OwnDealt): string {
-  if (!deal) return SAY.noWordsLeft;
-  if (byHand) return SAY.yourChoice;
-  if (unseen) return SAY.notSeenYet;
-  return pattern ? SAY.wordsThatSlip : '';
+  if (!deal) return 'We ran out of words at this step, so they get the words everyone shares.';
+  if (byHand) return 'your choice';
+  if (unseen) return 'not seen yet';
+  return pattern ? 'words with the sounds that slip' : '';
 }
 
 /** Who gets what in a round, of those who are here, with what is made of it. */
@@ -250,15 +251,15 @@ function shownRound(round: PlannedRound, { items, own }: Filled, shop: Workshop)
 /** How many turns each child has, and whose is first. */
 async function turnLineOf(plan: Plan, rounds: readonly ShownRound[], group: Group): Promise<string> {
   const here = group.children.filter((c) => !c.away);
-  if (!here.length) return SAY.noNamesYet;
+  if (!here.length) return 'No names yet, so everyone plays together.';
   const turns = rounds.filter((_, i) => sure(plan.rounds[i]).way === 'individual').reduce((sum, r) => sum + r.turns, 0);
-  if (!turns) return SAY.everyoneTogetherThroughout;
+  if (!turns) return 'Everyone plays together.';
   const ids = here.map((c) => c.id);
   const [order, lately] = await Promise.all([turnOrder(group.id, ids), turnsLately(group.id)]);
   const first = here.find((c) => c.id === order[0]);
   const fewest = new Set(order.map((id) => lately.get(id) ?? 0)).size > 1;
-  const who = first ? SAY.first(first.name, fewest) : '';
-  return SAY.each(numberWord(turns / here.length), who);
+  const who = first ? takesFirstTurn(first.name, fewest) : '';
+  return `${numberWord(turns / here.length)} each${who}.`;
 }
 
 /** A plan with every line as it will be said, its minutes, what to bring and whose turn is first. */
@@ -290,4 +291,4 @@ export async function showPlan(plan: Plan, group: Group, shop: Workshop): Promis
 }
 
 /** A number as a sentence begins with it. */
-const numberWord = (n: number): string => (Number.isInteger(n) ? capital(inWords(n)) : SAY.about(Math.round(n)));
+const numberWord = (n: number): string => (Number.isInteger(n) ? capital(inWords(n)) : `About ${Math.round(n)}`);

@@ -13,7 +13,7 @@ import { calendarOf } from '../../core/formats/calendar';
 import { fitOf, type Plan } from '../../core/sessions/running-order';
 import { database } from '../storage/database';
 import { advised } from '../children/advised';
-import { listGroups, type Group } from '../people/groups';
+import { groupOf, type Group } from '../people/groups';
 import type { PlanRow } from '../storage/models';
 import { changed } from './changes';
 import { eachTheirOwn, knownHere } from './own-steps';
@@ -23,7 +23,6 @@ import { Problem } from '../storage/problems';
 import { putAside } from '../words/put-aside';
 import { getSettings } from '../setting/settings';
 import { sure } from '../../core/sure';
-import { plans as say } from './text';
 
 export interface PlanLine {
   readonly id: string;
@@ -36,7 +35,7 @@ export interface PlanLine {
   readonly updatedAt: number;
 }
 
-const GONE = say.planMore;
+const GONE = 'That plan isn’t here any more.';
 /** Plans that were only tried out, kept for looking back at. */
 const TRIED = 4;
 
@@ -50,14 +49,9 @@ async function rowOf(id: string): Promise<PlanRow> {
 /** The plan in a row; one that an older version wrote and this one cannot read says so. */
 function planIn(row: PlanRow): Plan {
   const read = planSchema.safeParse(JSON.parse(row.body));
-  if (!read.success) throw new Problem(say.planCannotRead(row.title, reason(read.error)));
+  if (!read.success)
+    throw new Problem(`The plan “${row.title}” can’t be read: ${reason(read.error)} We haven’t changed it.`);
   return { ...read.data, title: row.title };
-}
-
-async function groupOf(id: string): Promise<Group> {
-  const group = (await listGroups()).find((g) => g.id === id);
-  if (!group) throw new Problem(say.groupMore, 404);
-  return group;
 }
 
 /** A group's plans: those kept, then the last few that were only begun. */
@@ -192,7 +186,12 @@ export async function workOnPlan(id: string, body: unknown, change: unknown, see
   await write(async (transaction) => {
     const now = await models.plans.findByPk(id, { transaction });
     if (!now) throw new Problem(GONE, 404);
-    if (seen !== undefined && seen !== versionOf(now.get())) throw new Problem(say.changedElsewhere, 409);
+    if (seen !== undefined && seen !== versionOf(now.get()))
+      throw new Problem(
+        'This plan has been changed in another tab or on another device since you opened it. Your last change ' +
+          'here isn’t saved. Reload the page to go on from there.',
+        409,
+      );
     await now.update({ ...values, updated_at: Date.now() }, { transaction });
   });
   return { plan, shown: await showPlan(plan, group, shop), version: versionOf(values), ...(said ? { said } : {}) };
@@ -245,7 +244,7 @@ export async function planFile(id: string): Promise<{ text: string; name: string
 /** The plan as a calendar file. Throws a Problem where no day is chosen. */
 export async function planCalendar(id: string): Promise<{ text: string; name: string }> {
   const open = await openPlan(id);
-  if (!open.plannedFor) throw new Problem(say.chooseDayTime);
+  if (!open.plannedFor) throw new Problem('Choose a day and a time first, then you can add it to a calendar.');
   return {
     name: fileName(open.plan.title, 'ics'),
     text: calendarOf({
@@ -255,8 +254,9 @@ export async function planCalendar(id: string): Promise<{ text: string; name: st
       at: open.plannedFor,
       minutes: Math.max(open.shown.fit.minutes, 1),
       stamp: new Date(),
-      lines: open.shown.rounds.map((r) =>
-        say.min(r.minutes, r.family, (r.grows ? r.items.slice(-1) : r.items).map((i) => i.label).join(', ')),
+      lines: open.shown.rounds.map(
+        (r) =>
+          `${r.minutes} min ${r.family}: ${(r.grows ? r.items.slice(-1) : r.items).map((i) => i.label).join(', ')}`,
       ),
       bring: open.shown.bring.map((b) => b.word),
     }),
@@ -302,7 +302,7 @@ async function check(groupId: string, text: string): Promise<{ report: PlanRepor
     plan: plan.rounds.length ? plan : null,
     report: {
       title: plan.title,
-      fault: plan.rounds.length ? null : say.noWordPlan,
+      fault: plan.rounds.length ? null : 'None of the words in this plan work with this word bank and accent.',
       rounds,
       usable: plan.rounds.length > 0,
     },
@@ -315,6 +315,6 @@ export const reportOnPlan = async (groupId: string, text: string): Promise<PlanR
 /** Keeps the rounds of a file that can be used; gives the new plan's id. */
 export async function importPlan(groupId: string, text: string): Promise<string> {
   const { report, plan } = await check(groupId, text);
-  if (!plan) throw new Problem(say.nothingWasImported(report.fault));
+  if (!plan) throw new Problem(`${report.fault ?? 'We can’t use this plan.'} Nothing was imported.`);
   return create(groupId, plan, true);
 }

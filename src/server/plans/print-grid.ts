@@ -1,6 +1,5 @@
 import { onPaper } from '../../core/sessions/paper';
-import { sure } from '../../core/sure';
-import { listGroups } from '../people/groups';
+import { groupOf } from '../people/groups';
 import { keepPaper } from '../sessions/papers';
 import { settledRounds } from '../sessions/start-session';
 import { getSettings } from '../setting/settings';
@@ -14,7 +13,7 @@ import { workshopOf } from './workshop';
  */
 export async function printGrid(planId: string): Promise<number | null> {
   const { groupId, plan } = await openPlan(planId);
-  const group = sure((await listGroups()).find((g) => g.id === groupId));
+  const group = await groupOf(groupId);
   const here = group.children.filter((c) => !c.away);
   if (!here.length) return null;
   const { accent, conventions } = await getSettings();

@@ -1,7 +1,7 @@
 import type { PlantId } from '../../core/sessions/plants';
 import { tryItem } from '../../core/games/try-item';
 import type { Shown } from '../../core/games/view';
-import { listGroups } from '../people/groups';
+import { groupOf } from '../people/groups';
 import { sure } from '../../core/sure';
 import { openPlan, type OpenPlan } from './plans';
 import { workshopOf } from './workshop';
@@ -15,7 +15,7 @@ export interface PrintedPlan extends OpenPlan {
 /** A plan with all that goes on paper. */
 export async function printedPlan(id: string): Promise<PrintedPlan> {
   const open = await openPlan(id);
-  const group = sure((await listGroups()).find((g) => g.id === open.groupId));
+  const group = await groupOf(open.groupId);
   const { bank } = await workshopOf(group);
   const cards = new Map<string, Shown>();
   for (const round of open.plan.rounds) {

@@ -6,12 +6,11 @@ import type { Task } from '../../core/games/task';
 import type { PlannedRound } from '../../core/sessions/running-order';
 import { makeRoundInParts, titleOf } from '../../core/sessions/shapes';
 import { minutesFor } from '../../core/sessions/turns';
-import { groupOf } from '../sessions/start-session';
+import { groupOf } from '../people/groups';
 import { inTurns } from '../storage/other-turns';
 import { Problem } from '../storage/problems';
 import { startPlan } from './start-plan';
 import { workshopOf, type Workshop } from './workshop';
-import { setGames as say } from './text';
 
 /** A game that words of a set can be played in. */
 export interface SetGame {
@@ -86,7 +85,7 @@ export async function startSetIn(groupId: string, taskId: string, words: readonl
   const shop = await workshopOf(group);
   const task = TASKS.find(({ id }) => id === taskId);
   const game = task && (await inTurns(made(task, words, shop)));
-  if (!game) throw new Problem(say.noneOfThem);
+  if (!game) throw new Problem('We can’t make this game from these words. Choose another game, or other words.');
   const { step, round } = game;
   return startPlan(
     groupId,

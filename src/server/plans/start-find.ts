@@ -4,10 +4,9 @@ import type { FindPlan, FindStep } from '../../core/sessions/find';
 import { makeRound } from '../../core/sessions/shapes';
 import type { PlannedRound } from '../../core/sessions/running-order';
 import { sure } from '../../core/sure';
-import { listGroups } from '../people/groups';
+import { groupOf } from '../people/groups';
 import { startSession } from '../sessions/start-session';
 import { Problem } from '../storage/problems';
-import { startFind as say } from './text';
 import { workshopOf, type Workshop } from './workshop';
 
 /** Items of a step for one child, and at most for all: who comes later hears other words while there are some. */
@@ -34,19 +33,33 @@ function roundsOf(task: string, children: number, { bank, recent, confirmed, own
  * @example await startFind(groupId, 'blending', [childId])
  */
 export async function startFind(groupId: string, task: string, children: readonly string[]): Promise<string> {
-  const group = (await listGroups()).find((g) => g.id === groupId);
-  const here = group?.children.filter((c) => children.includes(c.id)) ?? [];
-  if (!group || !here.length) throw new Problem(say.noneTheseChildren, 404);
-  if (!findGames().some((g) => g.id === task)) throw new Problem(say.notInThisGame);
+  const group = await groupOf(groupId);
+  const here = group.children.filter((c) => children.includes(c.id));
+  if (!here.length) throw new Problem('These children aren’t on your list any more.', 404);
+  if (!findGames().some((g) => g.id === task))
+    throw new Problem('We can’t find out where they are in this game. Choose another one.');
   const made = roundsOf(task, here.length, await workshopOf(group, here));
-  if (!made.length) throw new Problem(say.noWords);
+  if (!made.length) throw new Problem('There aren’t enough words for this game. Choose another one.');
   const steps = made.map(({ step, round }): FindStep => ({ ...step, keys: round.items.map((item) => item.key) }));
   const find: FindPlan = { steps, expected: expectedOn(steps) };
   const first = sure(made[0]).round;
   const items = steps.map((s) => ({ key: sure(s.keys[0]), locked: false }));
-  const round: PlannedRound = { ...first, items, spares: [], reminder: say.reminder };
+  const round: PlannedRound = {
+    ...first,
+    items,
+    spares: [],
+    reminder:
+      'One child at a time, in a quiet place. Don’t help or praise; just say “thank you”. It stops by itself ' +
+      'once we know enough.',
+  };
   const { name } = taskOf(task);
-  const plan = { title: say.where(name), minutes: MINUTES_EACH * here.length, letters: false, sound: null, pairs: [] };
+  const plan = {
+    title: `Where are they? ${name}`,
+    minutes: MINUTES_EACH * here.length,
+    letters: false,
+    sound: null,
+    pairs: [],
+  };
   return startSession(
     groupId,
     { ...plan, rounds: [round] },

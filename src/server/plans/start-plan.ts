@@ -1,10 +1,8 @@
 import type { Plan } from '../../core/sessions/running-order';
-import { listGroups } from '../people/groups';
+import { groupOf } from '../people/groups';
 import { startSession } from '../sessions/start-session';
-import { Problem } from '../storage/problems';
 import { dealsOf, hasOwn, ownDeals } from './own-steps';
 import { workshopOf } from './workshop';
-import { startStep as say } from './text';
 
 /**
  * Begins a session of a plan with the children who are here, or with some of the group alone, and gives its id. Where
@@ -13,8 +11,7 @@ import { startStep as say } from './text';
  */
 export async function startPlan(groupId: string, plan: Plan, only?: readonly string[]): Promise<string> {
   if (!plan.rounds.some(hasOwn)) return startSession(groupId, plan, { only });
-  const group = (await listGroups()).find((g) => g.id === groupId);
-  if (!group) throw new Problem(say.groupMoreChoose, 404);
+  const group = await groupOf(groupId);
   const here = group.children.filter((c) => (only ? only.includes(c.id) : !c.away));
   const dealt = await ownDeals(plan, group, await workshopOf(group, here));
   const own = new Map([...dealt].map(([round, of]) => [round, dealsOf(of)]));

@@ -5,13 +5,16 @@ import { pebbleWords } from '../../core/games/pebbles';
 import { MIXED } from '../../core/games/step';
 import { makeRound } from '../../core/sessions/shapes';
 import { advised } from '../children/advised';
-import { listGroups } from '../people/groups';
+import { groupOf, listGroups } from '../people/groups';
 import { eachTheirOwn } from './own-steps';
 import { wishFor } from './wish-for';
 import { planFrom, workshopOf } from './workshop';
 import { Problem } from '../storage/problems';
 import { startPlan } from './start-plan';
-import { startStep as say } from './text';
+
+const NONE_IN_GROUP = 'None of these children are in the group any more.';
+
+const NO_WORDS_FOR_SOUND = 'We don’t have any words to check that sound with.';
 
 /**
  * Begins a ready session of one step of a ladder with some children of a group. Throws a Problem for a step or group
@@ -23,12 +26,11 @@ export async function startStep(
   children: readonly string[],
   pattern?: string,
 ): Promise<string> {
-  const group = (await listGroups()).find((g) => g.id === groupId);
-  if (!group) throw new Problem(say.groupMoreChoose, 404);
+  const group = await groupOf(groupId);
   const here = group.children.filter((c) => children.includes(c.id));
-  if (!here.length) throw new Problem(say.noneTheseChildren, 404);
+  if (!here.length) throw new Problem(NONE_IN_GROUP, 404);
   const rungOf = rungNow(ladder, rung);
-  if (!rungOf?.steps.length) throw new Problem(say.noSuchStep, 404);
+  if (!rungOf?.steps.length) throw new Problem('There’s no such step.', 404);
   const ids = here.map((c) => c.id);
   const now = Date.now();
   const { of } = await advised(ids, now);
@@ -51,19 +53,19 @@ const CHECK_WORDS = 4;
  */
 export async function startPebbles(childId: string, key: string): Promise<string> {
   const group = (await listGroups()).find((g) => g.children.some((c) => c.id === childId));
-  if (!group) throw new Problem(say.noneTheseChildren, 404);
+  if (!group) throw new Problem(NONE_IN_GROUP, 404);
   const { bank } = await workshopOf(group);
   const all = pebbleWords(placeOf(key), bank);
   const own = all.filter((w) => w.key === key);
   const words = [...new Set([...own, ...all].map((w) => w.word))].slice(0, CHECK_WORDS);
-  if (!own.length) throw new Problem(say.noWordsForCheck, 404);
+  if (!own.length) throw new Problem(NO_WORDS_FOR_SOUND, 404);
   const round = makeRound(
     bank,
     { role: 'focus', task: 'segmenting', step: MIXED.id, size: words.length, words, way: 'individual' },
     { seed: 7, contested: true },
     'r1',
   );
-  if (!round) throw new Problem(say.noWordsForCheck, 404);
-  const plan = { title: say.pebbleCheck, minutes: 5, letters: false, sound: null, pairs: [], rounds: [round] };
+  if (!round) throw new Problem(NO_WORDS_FOR_SOUND, 404);
+  const plan = { title: 'Pebble check', minutes: 5, letters: false, sound: null, pairs: [], rounds: [round] };
   return startPlan(group.id, plan, [childId]);
 }

@@ -11,7 +11,12 @@ import { wishFor } from './wish-for';
 import { planFrom, workshopOf } from './workshop';
 import { Problem } from '../storage/problems';
 import { sure } from '../../core/sure';
-import { today as say } from './text';
+import { inWords } from '../../core/in-words';
+
+const nextStepFor = (children: number, here: number) =>
+  children === here
+    ? 'It’s the next step for everyone here.'
+    : `It’s the next step for ${inWords(children)} of the ${inWords(here)} here.`;
 
 /** A session to start with one tap. */
 export interface ReadySession {
@@ -62,7 +67,7 @@ function wantedBy(here: readonly ChildProgress[]): Wanted[] {
     .sort((a, b) => b.weight - a.weight || (placeOf(a.step) < placeOf(b.step) ? -1 : 1));
 }
 
-const lasting = (days: number): string => (days >= 14 ? say.weeks(Math.round(days / 7)) : say.days(Math.max(1, days)));
+const lasting = (days: number): string => (days >= 14 ? `${Math.round(days / 7)} weeks` : `${Math.max(1, days)} days`);
 
 /** What is next for most, what is due again, what else would carry, then beginnings. */
 async function proposals(group: Group, now: number): Promise<Proposal[]> {
@@ -71,19 +76,27 @@ async function proposals(group: Group, now: number): Promise<Proposal[]> {
   const wanted = seen ? wantedBy(here) : [];
   const next = wanted.map(({ step, first }): Proposal => ({
     wish: wishFor(step, here),
-    why: first ? say.nextFor(first, here.length) : say.besideIt,
+    why: first ? nextStepFor(first, here.length) : 'It would help some of them as well.',
     about: `${step.ladder}/${step.rung}`,
   }));
   const due = dueIn(here, now).flatMap(({ ladder, rung, days }): Proposal[] => {
     const game = rungNow(ladder, rung)?.steps[0];
     return game
-      ? [{ wish: { task: game[0], step: game[1] }, why: say.dueAgain(lasting(days)), about: `${ladder}/${rung}` }]
+      ? [
+          {
+            wish: { task: game[0], step: game[1] },
+            why: `It was secure, and nobody has played it for ${lasting(days)}: time to look again.`,
+            about: `${ladder}/${rung}`,
+          },
+        ]
       : [];
   });
   const families = new Set(next.map((p) => p.about.split('/')[0]));
   const fresh = BEGINNINGS.filter(([task]) => !families.has(taskOf(task).family)).map(([task, step]): Proposal => ({
     wish: { task, step },
-    why: seen ? say.tryBeside(familyOf(taskOf(task).family).name) : say.goodPlaceBegin,
+    why: seen
+      ? `An easy first step in ${familyOf(taskOf(task).family).name.toLowerCase()}, if you’d like a change.`
+      : 'A good place to start: everyday words and an easy first step.',
     about: `${taskOf(task).family}/`,
   }));
   const [first, ...others] = next;

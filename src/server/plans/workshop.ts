@@ -10,7 +10,6 @@ import type { PreparedBank } from '../words/bank';
 import { bankOfGroup } from '../words/put-aside';
 import { ownedProps } from '../words/props';
 import { recentWords } from '../words/words';
-import { workshop as say } from './text';
 
 /** All that making a plan for a group asks of the setting. */
 export interface Workshop {
@@ -48,6 +47,7 @@ export async function planFrom(wish: PlanWish, shop: Workshop): Promise<Plan> {
   const read = planRequestSchema.parse(wish);
   const request = { ...read, children, lowOnly, avoid: recent, contested: confirmed, owned, paceOf };
   const plan = await inTurns(planInParts(bank, request));
-  if (!plan.rounds.length) throw new Problem(say.wordBankNo);
+  if (!plan.rounds.length)
+    throw new Problem('The word bank has no words for that. Choose another sound, or any sound.');
   return plan;
 }

@@ -7,7 +7,8 @@ import { isStory, shippedEntry } from '../words/bank';
 import { ownEntries } from '../words/own-entries';
 import { database } from '../storage/database';
 import { sessionLog, type OpenSession, type PlannedSession } from './session-record';
-import { fault as say } from './text';
+
+const notInBank = (word: string) => `“${word}” isn’t in the word bank.`;
 
 /** The entry of a word: shipped, or the setting's own, removed or not: an answer is never lost for want of its word. */
 export type Lookup = (word: string) => BankEntry | undefined;
@@ -143,34 +144,37 @@ interface Fault {
 /** What is wrong with whom an entry speaks of. */
 function strangerIn(entry: Entry, { here, inGroup, erased }: Surroundings): Fault | undefined {
   const child = 'childId' in entry ? entry.childId : null;
-  if (child && erased.has(child)) return { why: say.childErased, erased: true };
+  if (child && erased.has(child))
+    return { why: 'That child has been erased, so nothing more is kept about them.', erased: true };
   const there = entry.kind === 'arrive' ? inGroup : here;
   const stranger = namedIn(entry).some((id) => !there.has(id) && !erased.has(id));
-  return stranger ? { why: say.childSessionMore } : undefined;
+  return stranger ? { why: 'That child isn’t in this session any more.' } : undefined;
 }
 
 /** What is wrong with when an entry comes, and for which turn. */
 function outOfTime(entry: Entry, { session, late }: Surroundings): string | undefined {
-  if (late?.over) return say.endedLongAgo;
+  if (late?.over) return 'This session ended more than two weeks ago, so nothing more can be added to it.';
   if (!('turn' in entry)) return undefined;
   const round = roundOf(entry.turn);
-  if (!session.rounds[round]) return say.noSuchRound;
-  return late && turnInRound(entry.turn) >= (late.turns[round] ?? 0) ? say.noSuchTurn : undefined;
+  if (!session.rounds[round]) return 'There’s no such round in this session.';
+  return late && turnInRound(entry.turn) >= (late.turns[round] ?? 0)
+    ? 'There’s no such turn in this session.'
+    : undefined;
 }
 
 /** What is wrong with what an entry is about. */
 function unknownIn(entry: Entry, { known, find }: Surroundings): string | undefined {
-  if (entry.kind === 'undo' && !known.has(entry.answerId)) return say.answerUndoSession;
-  if (entry.kind === 'aside' && !find(entry.word)) return say.wordBank(entry.word);
+  if (entry.kind === 'undo' && !known.has(entry.answerId)) return 'The answer to undo isn’t in this session.';
+  if (entry.kind === 'aside' && !find(entry.word)) return notInBank(entry.word);
   if (entry.kind !== 'answer') return undefined;
-  if (!readable(entry.word, find)) return say.wordBank(entry.word);
-  if (entry.supersedes && !known.has(entry.supersedes)) return say.answerCorrectsSession;
+  if (!readable(entry.word, find)) return notInBank(entry.word);
+  if (entry.supersedes && !known.has(entry.supersedes)) return 'The answer it corrects isn’t in this session.';
   return undefined;
 }
 
 /** Why an entry cannot be kept, or undefined where it can. */
 export function fault(entry: Entry, around: Surroundings): Fault | undefined {
-  if (around.session.elsewhere.has(entry.id)) return { why: say.ofAnotherSession };
+  if (around.session.elsewhere.has(entry.id)) return { why: 'That mark belongs to another session.' };
   const why = outOfTime(entry, around) ?? unknownIn(entry, around);
   return strangerIn(entry, around) ?? (why === undefined ? undefined : { why });
 }

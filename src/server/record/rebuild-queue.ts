@@ -1,8 +1,8 @@
 import { database, type Database } from '../storage/database';
+import { Problem } from '../storage/problems';
 import { otherTurns } from '../storage/other-turns';
 import { rows } from '../storage/rows';
 import { rebuild } from './rebuild';
-import { rebuildQueue as say } from './text';
 
 /**
  * The sessions whose answers have to be read anew. An append names its session once it is kept; the work is done when
@@ -60,7 +60,7 @@ const later = (ms: number, then: () => void): Timer => {
 function putOff(db: Database, queue: Queue, id: string, error: unknown): void {
   if (!db.open) return;
   const tries = queue.failed.get(id)?.tries ?? 0;
-  if (!tries) console.error(say.sessionCouldRead(id), error instanceof Error ? error.message : error);
+  if (!tries) console.error(`Session ${id} could not be read:`, error instanceof Error ? error.message : error);
   const wait = AGAIN_MS[Math.min(tries, AGAIN_MS.length - 1)];
   const timer = later(wait ?? 0, () => void work(db, queue, [id]));
   queue.failed.set(id, { tries: tries + 1, timer });
@@ -141,6 +141,9 @@ export async function soonRead(): Promise<number> {
 export async function behind(): Promise<number> {
   return (await soonRead()) + (await unread()).size;
 }
+
+export const stillReading = (): Problem =>
+  new Problem('Some earlier sessions are still being added up. Please try again in a minute.', 503);
 
 /** The sessions that could not be read; what is in them is kept, and not counted. */
 export async function unread(): Promise<ReadonlySet<string>> {

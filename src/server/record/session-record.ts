@@ -14,7 +14,6 @@ import type { AnswerRow, SessionRow, LogRow } from '../storage/models';
 import { Problem } from '../storage/problems';
 import { rows } from '../storage/rows';
 import { sure } from '../../core/sure';
-import { sessionRecord as say } from './text';
 
 interface Plan {
   readonly id: string;
@@ -101,7 +100,7 @@ const COUNT_OF = `((SELECT count(*) FROM answers WHERE session_id = :id) +
 const PLACES_OF = `(SELECT json_group_array(json_array(id, session_id)) FROM (
   SELECT id, session_id FROM answers WHERE id IN (:ids)
   UNION ALL SELECT id, session_id FROM steps WHERE id IN (:ids)))`;
-const NOT_HERE = say.noSessionAddress;
+const NOT_HERE = 'There’s no session at this address. It may have been started on another device.';
 
 /** A session's plan with the ids of its children. Throws a Problem (404) where there is none. */
 export async function sessionPlan(id: string): Promise<PlannedSession> {
@@ -133,7 +132,9 @@ const idsIn = (entry: Entry): string[] => {
 /** Throws a Problem: 410 where the session was erased, 404 where there never was one. */
 async function notHere(id: string, transaction: Transaction): Promise<never> {
   const erased = await rows('SELECT 1 FROM erased WHERE session_id = :id', { id }, transaction);
-  throw erased.length ? new Problem(say.erased, 410) : new Problem(NOT_HERE, 404);
+  throw erased.length
+    ? new Problem('This session has been erased, so nothing more is kept of it.', 410)
+    : new Problem(NOT_HERE, 404);
 }
 
 /**

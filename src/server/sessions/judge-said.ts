@@ -10,7 +10,6 @@ import { preparedBank, type PreparedBank } from '../words/bank';
 import { proposeWord } from '../words/own-words';
 import { Problem } from '../storage/problems';
 import { sessionPlan } from '../record/session-record';
-import { judgeSaid as say } from './text';
 
 export interface Judged extends Judgement {
   /** The sounds of what was typed, as heard in this accent. */
@@ -34,7 +33,8 @@ async function soundsOf(typed: string, bank: PreparedBank): Promise<readonly str
   if (known) return known;
   const [reading] = (await proposeWord(typed)).readings;
   const heard = reading?.sounds[0]?.marks.map((m) => m.ipa) ?? soundsByAnalogy(typed, bank.words);
-  if (!heard) throw new Problem(say.weCannotTell(typed));
+  if (!heard)
+    throw new Problem(`We can’t tell how “${typed}” sounds. Spell it the way they said it, or mark it by ear.`);
   return heard;
 }
 
@@ -45,15 +45,15 @@ async function soundsOf(typed: string, bank: PreparedBank): Promise<readonly str
 export async function judgeSaid(sessionId: string, roundNumber: number, key: string, typed: string): Promise<Judged> {
   const session = await sessionPlan(sessionId);
   const round = session.rounds[roundNumber];
-  if (!round) throw new Problem(say.noSuchRound, 404);
+  if (!round) throw new Problem('There’s no such round in this session.', 404);
   const bank = await preparedBank(session.accent, session.conventions);
   const word = typed.trim().toLowerCase();
-  if (!word) throw new Problem(say.typeSaid);
+  if (!word) throw new Problem('Type what they said.');
   const said = await soundsOf(word, bank);
-  if (bank.guard(said)) throw new Problem(say.passedOverSilence);
+  if (bank.guard(said)) throw new Problem('We won’t add that one.');
   const labels = said.map((ipa) => labelOf(ipa, bank.accent).label).join(' · ');
   const { item } = tryItem(playedAs(round, key), key, bank);
-  if (!item) throw new Problem(say.itemBankMore);
+  if (!item) throw new Problem('This item isn’t in the word bank any more.');
   const verdict = item.view.kind === 'hunt' ? judgeHunted(word, said, item.view, bank) : judge(item, [said]);
   return { said, labels, word, ...verdict };
 }
@@ -67,11 +67,12 @@ function judgeHunted(word: string, said: readonly string[], { sounds }: Hunt, ba
   const heard = { missed: [], analysis: null };
   if (!missing.length) {
     const listed = huntable(bank).some((w) => w.word === word);
-    const why = listed ? say.list : say.ourListBut;
+    const why = listed ? 'It’s on the list.' : 'It isn’t on our list, but the sounds do make it.';
     return { ...heard, outcome: 'on-own', slip: null, why };
   }
   const needs = missing.map(
-    ({ ipa, needs: times, has }) => `${timesWords(times)}/${labelOf(ipa, bank.accent).label}/${has ? '' : say.handful}`,
+    ({ ipa, needs: times, has }) =>
+      `${timesWords(times)}/${labelOf(ipa, bank.accent).label}/${has ? '' : ', which isn’t one of your sounds'}`,
   );
-  return { ...heard, outcome: 'not-yet', slip: 'other-word', why: say.itNeeds(needs.join(' and ')) };
+  return { ...heard, outcome: 'not-yet', slip: 'other-word', why: `It needs ${needs.join(' and ')}.` };
 }

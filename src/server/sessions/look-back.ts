@@ -20,7 +20,6 @@ import { canReopen } from './reopen';
 import { replayPlan, sessionLog, sessionRecord, type SessionRecord } from '../record/session-record';
 import { sure } from '../../core/sure';
 import { pick } from '../../core/pick';
-import { lookBack as say } from './text';
 
 export interface LookBackAnswer extends ExportRow {
   readonly childId: string | null;
@@ -56,7 +55,7 @@ function history(answer: AnswerEntry, byId: ReadonlyMap<string, AnswerEntry>): A
 /** A round by name; its step where one step is for all. */
 export const roundName = ({ task, step, own }: StoredRound): { name: string; step: string } => ({
   name: taskOf(task).name,
-  step: own?.length ? say.eachTheirOwn : stepOf(taskOf(task), step).name,
+  step: own?.length ? 'each their own step' : stepOf(taskOf(task), step).name,
 });
 
 const stepOfAnswer = (round: StoredRound | undefined, key: string): string => (round ? playedAs(round, key).step : '');

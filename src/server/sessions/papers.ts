@@ -8,8 +8,7 @@ import type { AccentId } from '../../core/phonology/accents';
 import { lengthOf, paperLog, paperRows } from '../../core/sessions/paper';
 import type { PlantId } from '../../core/sessions/plants';
 import type { StoredRound } from '../../core/sessions/stored-round';
-import { sure } from '../../core/sure';
-import { listGroups } from '../people/groups';
+import { groupOf } from '../people/groups';
 import { putLog } from '../record/append-log';
 import { lookup } from '../record/fault';
 import { rebuildSoon } from '../record/rebuild-queue';
@@ -18,7 +17,6 @@ import type { PaperRow } from '../storage/models';
 import { Problem } from '../storage/problems';
 import { roundName } from './look-back';
 import { putSession } from './start-session';
-import { papers as say } from './text';
 
 /** A tick grid as it goes on paper. */
 export type NewPaper = Omit<PaperRow, 'number' | 'session_id' | 'made_at'>;
@@ -47,7 +45,7 @@ async function rowOf(asked: unknown, transaction?: Transaction): Promise<PaperRo
   if (!number.success) throw new Problem(explain(number.error), 404);
   const { models } = await database();
   const row = await models.papers.findByPk(number.data, { transaction: transaction ?? null });
-  if (!row) throw new Problem(say.noSuchPaper(number.data), 404);
+  if (!row) throw new Problem(`There’s no grid with the number ${number.data}. Check the number on the paper.`, 404);
   return row.get();
 }
 
@@ -85,7 +83,7 @@ const readChildren = ({ children }: PaperRow): string[] => JSON.parse(children) 
 /** A paper by its number, with every box in words. Throws a Problem (404) where there is none. */
 export async function paperSheet(asked: unknown): Promise<Sheet> {
   const row = await rowOf(asked);
-  const group = sure((await listGroups()).find((g) => g.id === row.group_id));
+  const group = await groupOf(row.group_id);
   const { models } = await database();
   const children = readChildren(row);
   const found = await models.children.findAll({ where: { id: children } });
@@ -93,7 +91,7 @@ export async function paperSheet(asked: unknown): Promise<Sheet> {
   const shownRow =
     (round: StoredRound) =>
     ({ childId, boxes }: ReturnType<typeof paperRows>[number]): SheetRow => ({
-      name: childId === null ? say.everyone : (people.get(childId)?.name ?? ''),
+      name: childId === null ? 'Everyone together' : (people.get(childId)?.name ?? ''),
       plant: (childId === null ? null : (people.get(childId)?.plant ?? null)) as PlantId | null,
       boxes: boxes.map((key) => keyLabel(key, round.task, row.accent as AccentId)),
     });
@@ -132,12 +130,14 @@ export async function typeIn(number: number, asked: unknown, now = Date.now()): 
   const row = await rowOf(number);
   if (row.session_id) return row.session_id;
   const paper = { rounds: readRounds(row), childIds: readChildren(row), marks };
-  if (!fits(paper)) throw new Problem(say.paperChanged);
-  if (!marks.flat().some((line) => line.trim())) throw new Problem(say.nothingMarked);
+  if (!fits(paper))
+    throw new Problem('This grid has changed: a child on it has been erased. Open it again to type it in.');
+  if (!marks.flat().some((line) => line.trim())) throw new Problem('Nothing is marked yet. Type at least one mark.');
   const length = lengthOf(paper);
   const at = beganAt(day, length, now);
-  if (at > now) throw new Problem(say.dayToCome);
-  if (day < format(row.made_at, 'yyyy-MM-dd')) throw new Problem(say.beforePrinted);
+  if (at > now) throw new Problem('That day hasn’t come yet. Choose the day you played.');
+  if (day < format(row.made_at, 'yyyy-MM-dd'))
+    throw new Problem('This grid was printed after that day. Choose the day you played.');
   const id = v7();
   const log = paperLog({ ...paper, at, by: by || null }, v7);
   const find = await lookup();

@@ -29,7 +29,6 @@ import { habitsOfChildren } from './habits';
 import { pacesOf } from './paces';
 import { replayPlan, sessionLog, sessionRecord, type Participant } from '../record/session-record';
 import { sure } from '../../core/sure';
-import { playSession as say } from './text';
 
 /** A round as Play runs it. */
 export interface PlayRound {
@@ -340,7 +339,7 @@ const emptyRound = (round: StoredRound): PlayRound => ({
   spares: [],
   own: [],
   model: '',
-  opening: say.wordsRoundBank,
+  opening: 'The words in this round aren’t in the word bank any more.',
   ask: '',
   gap: 1,
   names: false,

@@ -4,7 +4,6 @@ import { timeOf } from '../../core/sessions/stamps';
 import { appendLog } from '../record/append-log';
 import { sessionLog, sessionPlan } from '../record/session-record';
 import { Problem } from '../storage/problems';
-import { reopen as say } from './text';
 
 /** How long after its end a session can be gone on with. */
 export const REOPEN_MS = 3_600_000;
@@ -20,7 +19,11 @@ export const canReopen = (finishedAt: number | null, now = Date.now()): boolean 
 export async function reopenSession(id: string, now = Date.now()): Promise<void> {
   const { finishedAt } = await sessionPlan(id);
   if (finishedAt === null) return;
-  if (!canReopen(finishedAt, now)) throw new Problem(say.sessionEndedMore, 409);
+  if (!canReopen(finishedAt, now))
+    throw new Problem(
+      'This session ended more than an hour ago, so you can’t carry on with it. You can start a new one.',
+      409,
+    );
   // It comes after the end, whatever the clock of the device that ended it said.
   const newest = (await sessionLog(id)).at(-1);
   const at = Math.max(now, newest ? timeOf(placeOf(newest)) + 1 : 0);

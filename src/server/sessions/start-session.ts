@@ -12,19 +12,11 @@ import { hasWordOf } from '../../core/games/spec';
 import { bankOfGroup, wordsAside } from '../words/put-aside';
 import { database } from '../storage/database';
 import type { SessionRow } from '../storage/models';
-import { listGroups, type Group } from '../people/groups';
+import { groupOf } from '../people/groups';
 import { Problem } from '../storage/problems';
 import { getSettings } from '../setting/settings';
 import { sure } from '../../core/sure';
 import { turnOrder } from './turn-order';
-import { startSession as say } from './text';
-
-/** A group's row, or a Problem that says what to do. */
-export async function groupOf(groupId: string): Promise<Group> {
-  const group = (await listGroups()).find((g) => g.id === groupId);
-  if (!group) throw new Problem(say.groupMoreChoose, 404);
-  return group;
-}
 
 /** A plan of one round from words chosen by hand. Throws a Problem for words that are not in the bank. */
 async function planOfWords(request: StartRequest): Promise<Plan> {
@@ -33,9 +25,10 @@ async function planOfWords(request: StartRequest): Promise<Plan> {
   const known = (words: readonly string[]): string[] =>
     [...new Set(words)].filter((w) => bank.byName.has(w) && bank.whyWithheld(w) !== 'put-aside');
   const unknown = request.words.filter((w) => !bank.byName.has(w));
-  if (unknown.length) throw new Problem(say.wordBankChoose(unknown.join(', ')));
+  if (unknown.length)
+    throw new Problem(`These aren’t in the word bank: ${unknown.join(', ')}. Choose other words and start again.`);
   const words = known(request.words);
-  if (!words.length) throw new Problem(say.everyWordSet);
+  if (!words.length) throw new Problem('All the words in this set are put aside for this group. Choose other words.');
   const task = taskOf(request.task);
   const step = stepForCounts(
     task,
@@ -95,7 +88,7 @@ export async function settledRounds(
     .map((r) => ({ ...r, items: r.items.filter(({ key }) => !hasWordOf(key, aside)) }))
     .filter((r) => r.items.length > 0)
     .map((round) => storedRound(round, children, own?.get(round.id), find?.get(round.id)));
-  if (!rounds.length) throw new Problem(say.planNoRound);
+  if (!rounds.length) throw new Problem('This plan has no words in it yet. Add some and start again.');
   return rounds;
 }
 

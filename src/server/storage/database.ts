@@ -10,7 +10,6 @@ import { MIGRATION_NAMES } from './migrations';
 import { defineModels, type Models } from './models';
 import { diskSentence, isDamage, Problem } from './problems';
 import { remembered, type Remembered } from './remembered';
-import { problems as say } from './text';
 import { bringUpToDate, dropCopy } from './update';
 
 export interface Database {
@@ -67,7 +66,12 @@ function watched(sequelize: Sequelize, file: string): () => void {
   };
   sequelize.query = watching as Sequelize['query'];
   return () => {
-    if (damaged) throw new Problem(say.foundDamaged(file), 503);
+    if (damaged)
+      throw new Problem(
+        `The database ${file} is damaged, so nothing more is written to it. Stop Bouncy Echo and put your latest ` +
+          'backup in its place.',
+        503,
+      );
   };
 }
 

@@ -1,8 +1,11 @@
 import { closeSync, existsSync, openSync, readFileSync, readSync, statSync } from 'node:fs';
 import { alone, withPlain, type Plain } from './plain';
-import { isDamage, Problem } from './problems';
-import { examine as say, problems as sayProblem } from './text';
+import { damagedFile, foreignFile, isDamage, Problem } from './problems';
 import { belongs } from './wal';
+
+const strayLog = (file: string) =>
+  `The files ${file}-wal and ${file}-shm belong to another copy of your data. We haven’t touched anything. If ` +
+  'you have just put back a backup, move those two away and start again.';
 
 const HEADER = 100;
 
@@ -38,7 +41,7 @@ async function wrongIn(db: Plain): Promise<string | null> {
 async function migrationsIn(db: Plain, file: string): Promise<string[]> {
   const tables = await db.all<{ name: string }>(`SELECT name FROM sqlite_schema WHERE type = 'table'`);
   if (!tables.length) return [];
-  if (!tables.some(({ name }) => name === 'SequelizeMeta')) throw new Problem(sayProblem.fileBouncyEcho(file), 503);
+  if (!tables.some(({ name }) => name === 'SequelizeMeta')) throw new Problem(foreignFile(file), 503);
   const rows = await db.all<{ name: string }>('SELECT name FROM SequelizeMeta ORDER BY name');
   return rows.map(({ name }) => name);
 }
@@ -49,7 +52,7 @@ export async function expectWhole(file: string, mode: 'read' | 'address'): Promi
     if (isDamage(error)) return 'damaged';
     throw error;
   });
-  if (wrong !== null) throw new Problem(sayProblem.databaseDamagedBeen(file), 503);
+  if (wrong !== null) throw new Problem(damagedFile(file), 503);
 }
 
 /**
@@ -59,17 +62,22 @@ export async function expectWhole(file: string, mode: 'read' | 'address'): Promi
  */
 export async function examine(file: string, known: ReadonlySet<string>): Promise<Examined> {
   if (!existsSync(file) || statSync(file).size === 0) {
-    if (walOf(file).length) throw new Problem(say.logOfAnother(file), 503);
+    if (walOf(file).length) throw new Problem(strayLog(file), 503);
     return NEW;
   }
   const wal = walOf(file);
-  if (!belongs(readStart(file), wal)) throw new Problem(say.logOfAnother(file), 503);
+  if (!belongs(readStart(file), wal)) throw new Problem(strayLog(file), 503);
   // With nothing to fold in, the file is read without making anything beside it.
   const [name, mode] = wal.length ? ([file, 'read'] as const) : ([alone(file), 'address'] as const);
   const migrations = await withPlain(name, mode, async (db) => {
-    if ((await wrongIn(db)) !== null) throw new Problem(sayProblem.databaseDamagedBeen(file), 503);
+    if ((await wrongIn(db)) !== null) throw new Problem(damagedFile(file), 503);
     return migrationsIn(db, file);
   });
-  if (migrations.some((m) => !known.has(m))) throw new Problem(say.newerVersion(file), 503);
+  if (migrations.some((m) => !known.has(m)))
+    throw new Problem(
+      `The data in ${file} was last used by a newer Bouncy Echo. We haven’t touched it. Start the newer one, or ` +
+        'put back a backup that this one made.',
+      503,
+    );
   return { migrations };
 }

@@ -1,7 +1,10 @@
 import { rmSync, statSync } from 'node:fs';
 import { plain, type Plain } from './plain';
 import { Problem } from './problems';
-import { lock as say } from './text';
+
+const runningAlready = (file: string, where: string) =>
+  `Bouncy Echo is already running with the data in ${file}. ${where ? `Use it at ${where}` : 'Use that one'}, or ` +
+  'stop it first.';
 
 /**
  * One server a file. The lock is a write begun on a little file beside the data and never ended: the system lets go of
@@ -58,7 +61,7 @@ export async function takeLock(file: string, where: string): Promise<Lock> {
       const other = isBusy(error) ? await holder(db) : null;
       await db.close();
       if (other === null) throw error;
-      throw new Problem(say.openElsewhere(file, other), 503);
+      throw new Problem(runningAlready(file, other), 503);
     }
     // Whoever had it may have taken the file away between: then this lock is on a file that nobody else would open.
     if (before !== null && before === inode(at)) {

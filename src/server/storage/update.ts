@@ -5,7 +5,6 @@ import { migrate, MIGRATION_NAMES } from './migrations';
 import { alone, withPlain, type Plain } from './plain';
 import { Problem } from './problems';
 import { sure } from '../../core/sure';
-import { update as say } from './text';
 
 /** The copy of a file as it was before it is brought up to date. */
 const copyOf = (file: string): string => `${file}-before-update`;
@@ -37,7 +36,12 @@ async function copied(file: string): Promise<void> {
     return counted(db);
   });
   await expectWhole(alone(part), 'address');
-  if ((await withPlain(alone(part), 'address', counted)) !== rows) throw new Problem(say.copyUnlike(part), 503);
+  if ((await withPlain(alone(part), 'address', counted)) !== rows)
+    throw new Problem(
+      `Your data has to be brought up to date, but a safe copy could not be made in ${part}. We haven’t changed ` +
+        'anything. Check that there is room on the disk and start again.',
+      503,
+    );
   renameSync(part, copyOf(file));
 }
 
@@ -56,7 +60,9 @@ export async function bringUpToDate(
   const cutOff = existsSync(copyOf(file)) || existsSync(`${copyOf(file)}.part`);
   if (MIGRATION_NAMES.every((name) => had.has(name))) {
     dropCopy(file);
-    return cutOff ? say.wasDone : null;
+    return cutOff
+      ? 'The last start was cut off while your data was being brought up to date. It was all done, and nothing is lost.'
+      : null;
   }
   if (done.length) await copied(file);
   await sequelize.transaction({ type: 'IMMEDIATE' as Transaction.TYPES }, (transaction) =>
@@ -64,5 +70,8 @@ export async function bringUpToDate(
   );
   if (done.length) await expectWhole(file, 'read');
   dropCopy(file);
-  return cutOff ? say.doneNow : null;
+  return cutOff
+    ? 'The last start was cut off while your data was being brought up to date. Nothing was lost, and it has all ' +
+        'been done now.'
+    : null;
 }

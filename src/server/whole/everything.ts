@@ -3,16 +3,18 @@ import { strToU8, Zip, ZipDeflate } from 'fflate';
 import { csv } from '../../core/formats/csv';
 import { toCsv } from '../../core/formats/session-export';
 import { childDownload } from '../children/child-file';
-import { childFile as ofChild } from '../children/text';
 import { listGroups } from '../people/groups';
 import { planFile } from '../plans/plans';
-import { caughtUp, soonRead } from '../record/rebuild-queue';
+import { caughtUp, soonRead, stillReading } from '../record/rebuild-queue';
 import { sessionLog } from '../record/session-record';
 import { exportOf, lookBack } from '../sessions/look-back';
 import { database } from '../storage/database';
 import { Problem } from '../storage/problems';
 import { exportSet, listSets } from '../words/word-sets';
-import { everything as say } from './text';
+
+const GROUP_COLUMNS = ['id', 'name', 'ages', 'children'] as const;
+
+const CHILD_COLUMNS = ['id', 'name', 'group', 'own id', 'added', 'out of sight since'] as const;
 
 /** A file of the archive: its path, and its text. */
 type File = readonly [path: string, text: string];
@@ -30,7 +32,7 @@ async function* lists(): AsyncGenerator<File> {
   const nameOf = new Map(groups.map((g) => [g.id, g.name]));
   const children = (await models.children.findAll({ order: [['position', 'ASC']] })).map((c) => c.get());
   const groupLines = groups.map((g) => [g.id, g.name, g.ageBand ?? '', g.children.length]);
-  yield ['groups.csv', csv(say.groupHeads, groupLines)];
+  yield ['groups.csv', csv(GROUP_COLUMNS, groupLines)];
   const childLines = children.map((c) => [
     c.id,
     c.name,
@@ -39,7 +41,7 @@ async function* lists(): AsyncGenerator<File> {
     format(c.created_at, 'yyyy-MM-dd'),
     c.archived_at === null ? '' : format(c.archived_at, 'yyyy-MM-dd'),
   ]);
-  yield ['children.csv', csv(say.childHeads, childLines)];
+  yield ['children.csv', csv(CHILD_COLUMNS, childLines)];
 }
 
 /** A file for each child, with everything about them. */
@@ -68,7 +70,10 @@ async function* sessions(): AsyncGenerator<File> {
       yield [`${path}.csv`, toCsv(made)];
     } catch (error) {
       // One that cannot be read is given as it was marked, and holds no other up.
-      console.error(say.asMarked(id), error instanceof Error ? error.message : error);
+      console.error(
+        `Session ${id} could not be read; the archive has it as it was marked:`,
+        error instanceof Error ? error.message : error,
+      );
       yield [`${path}.json`, json({ format: 'bouncy-echo-session-log', version: 1, id, log: await sessionLog(id) })];
     }
   }
@@ -81,14 +86,27 @@ async function* plansAndSets(): AsyncGenerator<File> {
     const { id, title } = plan.get();
     yield [`plans/${named(title, id)}.json`, (await planFile(id)).text];
   }
-  for (const { id, name } of await listSets()) yield [say.setPath(named(name, id)), (await exportSet(id, 'json')).text];
+  for (const { id, name } of await listSets())
+    yield [`word sets/${named(name, id)}.json`, (await exportSet(id, 'json')).text];
 }
 
 /** Every file of the archive, one after the other: none is made before the one before it is taken. */
 async function* filesOf(now: number): AsyncGenerator<File> {
   await caughtUp();
-  if (await soonRead()) throw new Problem(ofChild.someEarlierSessions, 503);
-  yield ['README.txt', say.readMe(format(now, 'd MMMM yyyy, HH:mm'))];
+  if (await soonRead()) throw stillReading();
+  yield [
+    'README.txt',
+    `Everything in Bouncy Echo, taken out on ${format(now, 'd MMMM yyyy, HH:mm')}.
+
+groups.csv, children.csv  who is on which list, and who is out of sight
+children/                 a file for each child, with everything about them
+sessions/                 each session twice: JSON for a program, CSV for a spreadsheet
+plans/, word sets/        as they are shared; both can be brought in again
+
+This is about children. Keep it as your setting’s rules ask, and delete it when you no longer need it.
+A child who is erased in Bouncy Echo is still in this file.
+`,
+  ];
   yield* lists();
   yield* children();
   yield* sessions();

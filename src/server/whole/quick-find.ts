@@ -9,7 +9,40 @@ import { getSettings } from '../setting/settings';
 import { rows } from '../storage/rows';
 import { preparedBank } from '../words/bank';
 import { listSets } from '../words/word-sets';
-import { quickFind as say } from './text';
+
+const MONTHS = [
+  'January',
+  'February',
+  'March',
+  'April',
+  'May',
+  'June',
+  'July',
+  'August',
+  'September',
+  'October',
+  'November',
+  'December',
+] as const;
+
+const SCREENS = [
+  ['/', 'Today', 'ready next start door tomorrow'],
+  ['/words', 'Find words', 'word set search rhyme sounds'],
+  ['/words/sets', 'Our sets', 'word sets saved print cards import'],
+  ['/words/shelf', 'Prop shelf', 'objects things toys props'],
+  ['/words/new', 'Add words', 'own word new'],
+  ['/plan', 'Plan', 'session plans minutes'],
+  ['/look-back', 'Look back', 'sessions answers history paper grid type in'],
+  ['/children', 'Names', 'children add register class list move group plant'],
+  ['/children/board', 'Where everyone is', 'board steps next half-term'],
+  ['/children/ears', 'Two adults, same ears?', 'agreement second adult'],
+  ['/sounds', 'Sounds', 'chart how to say phonemes'],
+  ['/settings', 'How we say and count', 'settings accent counting convention'],
+  ['/settings/judging', 'Judging', 'settings secure rule adults staff order'],
+  ['/settings/taught', 'Sounds we’ve taught', 'settings taught words put aside'],
+  ['/settings/device', 'This device', 'settings dim nap initials left hand thinking time tick keys'],
+  ['/settings/our-data', 'Our data', 'settings backup export download everything zip file'],
+] as const;
 
 /** What can be found, in the order it is shown. */
 export const HIT_KINDS = ['child', 'word', 'sound', 'set', 'plan', 'session', 'note', 'place'] as const;
@@ -34,7 +67,7 @@ interface Named {
 /** What is typed to find something. */
 export const findSchema = z
   .string()
-  .max(60, say.shorter)
+  .max(60, 'Type up to 60 letters.')
   .transform((text) => text.replace(/\p{Cc}/gu, ' '));
 
 /** Of each kind at most so many. */
@@ -66,7 +99,7 @@ async function childHits(typed: string): Promise<Hit[]> {
   return keep(all, typed, (c) => c.name).map(({ id, name, group, away }) => ({
     kind: 'child',
     name,
-    detail: away === null ? group : say.outOfSight(group),
+    detail: away === null ? group : `${group}, off the list`,
     href: `/children/${id}`,
   }));
 }
@@ -108,7 +141,7 @@ async function soundHits(typed: string): Promise<Hit[]> {
     .map(({ ipa, label, as }) => ({
       kind: 'sound',
       name: `/${label}/`,
-      detail: as ? say.asIn(as) : '',
+      detail: as ? `as in ${as}` : '',
       href: `/sounds/${encodeURIComponent(ipa)}`,
     }));
 }
@@ -142,7 +175,7 @@ async function sessionHits(typed: string): Promise<Hit[]> {
        ltrim(strftime('%d', ${day}), '0') || ' ' ||
        rtrim(substr(:months, (strftime('%m', ${day}) - 1) * 9 + 1, 9)) || ' ' || strftime('%Y', ${day}) AS day
      FROM sessions s JOIN "groups" g ON g.id = s.group_id ORDER BY s.started_at DESC LIMIT ${LOOKED_AT}`,
-    { months: say.months.map((name) => name.padEnd(9)).join('') },
+    { months: MONTHS.map((name) => name.padEnd(9)).join('') },
   );
   const wanted = plain(typed);
   const found = all.filter(({ name, day: on }) => [name, on].some((text) => plain(text).includes(wanted)));
@@ -172,7 +205,7 @@ async function noteHits(typed: string): Promise<Hit[]> {
 
 /** Screens, by their names and by what people call what is on them. */
 const placeHits = (typed: string): Hit[] =>
-  keep(say.places, typed, ([, name, called]) => `${name} ${called}`).map(([href, name]) => ({
+  keep(SCREENS, typed, ([, name, called]) => `${name} ${called}`).map(([href, name]) => ({
     kind: 'place',
     name,
     detail: '',
@@ -186,7 +219,7 @@ const placeHits = (typed: string): Hit[] =>
  */
 export async function findAnything(text: string): Promise<Hit[]> {
   const typed = text.trim().replace(/\s+/g, ' ').toLowerCase();
-  if (!typed) return say.places.map(([href, name]) => ({ kind: 'place', name, detail: '', href }));
+  if (!typed) return SCREENS.map(([href, name]) => ({ kind: 'place', name, detail: '', href }));
   const found = await Promise.all([
     childHits(typed),
     wordHits(typed),

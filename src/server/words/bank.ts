@@ -23,7 +23,6 @@ import type { Conventions } from '../../core/phonology/conventions';
 import { getSettings } from '../setting/settings';
 import { otherTurns } from '../storage/other-turns';
 import { ownEntries } from './own-entries';
-import { bank as say } from './text';
 
 const file = (name: string): string => readFileSync(path.join(process.cwd(), 'lexicon', name), 'utf8');
 const once = <T>(make: () => T): (() => T) => {
@@ -132,7 +131,7 @@ export async function preparedBank(
   aside: readonly string[] = [],
 ): Promise<PreparedBank> {
   const [own, { letIn }] = await Promise.all([ownEntries(), getSettings()]);
-  const key = `${accent} ${letIn ? say.allWords : say.wordsOfHere} ${JSON.stringify(conventions)}`;
+  const key = `${accent} ${letIn ? 'all words' : 'words people use here'} ${JSON.stringify(conventions)}`;
   const whole = keptBank(key, own, () => {
     const ours = own.filter((o) => o.accent === accent && !o.removed).map((o) => o.entry);
     return prepareBank({ accent, conventions, ours, letIn });

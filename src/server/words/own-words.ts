@@ -17,7 +17,8 @@ import { ownEntries, ownEntriesChanged } from './own-entries';
 import { Problem } from '../storage/problems';
 import { getSettings } from '../setting/settings';
 import { sure } from '../../core/sure';
-import { ownWords as say } from './text';
+
+const alreadyInBank = (word: string) => `“${word}” is already in the word bank.`;
 
 /** One way the word may be said, with the line that would be kept. */
 export interface ProposedSounds {
@@ -57,14 +58,14 @@ const bareEntry = (word: string, line: string, letters: string): Entry => ({
   own: true,
 });
 
-const KEPT_OUT = say.cannotKeptSaid;
+const KEPT_OUT = 'We can’t save this one: said aloud, it sounds like a word we keep out of games with children.';
 
 /** A choice in words a person can answer: "the vowel of bath", "y and the vowel of goose". */
 const inWords = (choice: string): string =>
   choice
     .split(' ')
     .filter((key) => key !== '.')
-    .map((key) => (isVowelKey(key) ? say.theVowelOf(keyword(key)) : key))
+    .map((key) => (isVowelKey(key) ? `the vowel of ${keyword(key)}` : key))
     .join(' and ');
 
 async function show(word: string, line: string, letters: string): Promise<Omit<ProposedSounds, 'answers'>> {
@@ -82,7 +83,7 @@ export async function proposeWord(typed: string): Promise<WordProposal> {
   const spelling = spellingSchema.safeParse(typed);
   if (!spelling.success) throw new Problem(reason(spelling.error));
   const word = spelling.data;
-  if (inBank(word)) throw new Problem(say.wordBankAlready(word), 409);
+  if (inBank(word)) throw new Problem(alreadyInBank(word), 409);
   const { accent } = await getSettings();
   const guard = guardOf(accent);
   const found = readings(word, readingsOf(dictionary, word), accent).map(async ({ candidates, questions }) => ({
@@ -111,7 +112,7 @@ export async function soundsFromTaps(
   if (!spelling.success) throw new Problem(reason(spelling.error));
   const keys = taps.filter((key): key is Key => isConsonantKey(key) || isVowelKey(key));
   if (keys.length !== taps.length || keys.length > 16 || !keys.some(isVowelKey) || keys.length < 2) {
-    throw new Problem(say.tapLeastTwo);
+    throw new Problem('Tap at least two sounds, one of them a vowel.');
   }
   const line = lineFromKeys(keys, strong);
   return show(spelling.data, line, lettersFor(spelling.data, line));
@@ -126,7 +127,7 @@ export async function saveOwnWord(input: unknown): Promise<string> {
   const read = ownWordSchema.safeParse(input);
   if (!read.success) throw new Problem(reason(read.error));
   const own = read.data;
-  if (inBank(own.word)) throw new Problem(say.wordBankAlready(own.word), 409);
+  if (inBank(own.word)) throw new Problem(alreadyInBank(own.word), 409);
   const fault = ownWordFault(own);
   if (fault) throw new Problem(fault);
   const { accent } = await getSettings();
@@ -136,7 +137,7 @@ export async function saveOwnWord(input: unknown): Promise<string> {
     line: own.line,
     letters: own.letters,
     accent,
-    meaning: own.meaning || say.wordOurs,
+    meaning: own.meaning || 'one of our own words',
     sentence: own.sentence,
     prop: own.prop ? (1 as const) : (0 as const),
     cautions: JSON.stringify(own.cautions),
@@ -156,7 +157,7 @@ export async function removeOwnWord(word: string): Promise<void> {
   const { models, write } = await database();
   await write(async (transaction) => {
     const [rows] = await models.ownWords.update({ removed_at: Date.now() }, { where: { word }, transaction });
-    if (!rows) throw new Problem(say.wordYours, 404);
+    if (!rows) throw new Problem('That isn’t one of your own words.', 404);
     for (const set of await models.wordSets.findAll({ transaction })) {
       const words = JSON.parse(set.get().words) as string[];
       if (words.includes(word))

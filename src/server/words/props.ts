@@ -7,7 +7,6 @@ import { database } from '../storage/database';
 import { Problem } from '../storage/problems';
 import { getSettings } from '../setting/settings';
 import { sure } from '../../core/sure';
-import { props as say } from './text';
 
 /** The words this setting owns as things. */
 export async function ownedProps(): Promise<Set<string>> {
@@ -17,7 +16,7 @@ export async function ownedProps(): Promise<Set<string>> {
 
 /** Puts a thing on the shelf or takes it off. Throws a Problem for a word that is not there. */
 export async function setOwned(word: string, owned: boolean): Promise<void> {
-  if (!(await bankEntry(word))) throw new Problem(say.wordBank(word), 404);
+  if (!(await bankEntry(word))) throw new Problem(`“${word}” isn’t in the word bank.`, 404);
   const { models, write } = await database();
   await write(async (transaction) => {
     if (owned) await models.props.upsert({ word, owned_at: Date.now() }, { transaction });

@@ -3,9 +3,8 @@ import type { Conventions } from '../../core/phonology/conventions';
 import type { AccentId } from '../../core/phonology/accents';
 import type { Transaction } from 'sequelize';
 import { database } from '../storage/database';
-import { Problem } from '../storage/problems';
+import { groupGone, Problem } from '../storage/problems';
 import { bankEntry, preparedBank, type PreparedBank } from './bank';
-import { putAside as say } from './text';
 
 /** Words a group has put aside, quietly: a bereavement, a name, an allergy. No reason is asked and none is kept. */
 export async function wordsAside(groupId: string): Promise<string[]> {
@@ -30,12 +29,12 @@ export async function setAside(groupId: string, words: readonly string[], transa
  * @example await putAside(group.id, 'granny', true)
  */
 export async function putAside(groupId: string, word: string, aside: boolean): Promise<void> {
-  if (aside && !(await bankEntry(word))) throw new Problem(say.wordBank(word), 404);
+  if (aside && !(await bankEntry(word))) throw new Problem(`“${word}” isn’t in the word bank.`, 404);
   const { models, write } = await database();
   await write(async (transaction) => {
     const there =
       idSchema.safeParse(groupId).success && (await models.groups.findByPk(groupId, { transaction })) !== null;
-    if (!there) throw new Problem(say.groupMoreNothing, 404);
+    if (!there) throw groupGone('Nothing has been put aside.');
     if (aside) await setAside(groupId, [word], transaction);
     else await models.putAside.destroy({ where: { group_id: groupId, word }, transaction });
   });

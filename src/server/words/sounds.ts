@@ -8,7 +8,6 @@ import { Problem } from '../storage/problems';
 import { getSettings } from '../setting/settings';
 import { sure } from '../../core/sure';
 import { shown, type ShownWord } from './words';
-import { sounds as say } from './text';
 
 export interface SoundChart {
   readonly accent: string;
@@ -42,7 +41,8 @@ const SHOWN = 8;
 export async function soundPage(ipa: string): Promise<SoundPage> {
   const { accent, conventions } = await getSettings();
   const { words } = await preparedBank(accent, conventions);
-  if (!words.some((w) => w.sounds.some((s) => s.ipa === ipa))) throw new Problem(say.notHere(ipa), 404);
+  if (!words.some((w) => w.sounds.some((s) => s.ipa === ipa)))
+    throw new Problem(`/${ipa}/ isn’t a sound of this accent.`, 404);
   const { label, as } = labelOf(ipa, accent);
   const order = [...words]
     .filter((w) => !w.entry.doubt && !w.contest)
@@ -78,10 +78,10 @@ export async function soundsToTick(): Promise<{
   return {
     accent,
     rows: [
-      { name: say.toHold, sounds: made('hold') },
-      { name: say.toClip, sounds: made('clip') },
-      { name: say.light, sounds: made('light') },
-      { name: say.vowels, sounds: vowelPad(accent) },
+      { name: 'Hold', sounds: made('hold') },
+      { name: 'Clip', sounds: made('clip') },
+      { name: 'Light', sounds: made('light') },
+      { name: 'Vowels', sounds: vowelPad(accent) },
     ],
   };
 }

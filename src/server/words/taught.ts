@@ -1,7 +1,6 @@
 import { explain, idSchema, taughtSchema } from '../../core/formats/schemas';
 import { database } from '../storage/database';
-import { Problem } from '../storage/problems';
-import { taught as say } from './text';
+import { groupGone, Problem } from '../storage/problems';
 
 /** The keys of the sounds a group has been taught; empty where nothing has been said. */
 export async function taughtSounds(groupId: string): Promise<Set<string>> {
@@ -12,11 +11,11 @@ export async function taughtSounds(groupId: string): Promise<Set<string>> {
 /** Says anew which sounds a group has been taught. Throws a Problem for a sound or a group that is not there. */
 export async function saveTaught(groupId: string, sounds: unknown): Promise<void> {
   const read = taughtSchema.safeParse(sounds);
-  if (!read.success || !idSchema.safeParse(groupId).success)
-    throw new Problem(read.success ? say.groupMore : explain(read.error));
+  if (!read.success) throw new Problem(explain(read.error));
+  if (!idSchema.safeParse(groupId).success) throw groupGone();
   const { models, write } = await database();
   await write(async (transaction) => {
-    if (!(await models.groups.findByPk(groupId, { transaction }))) throw new Problem(say.groupMoreSounds, 404);
+    if (!(await models.groups.findByPk(groupId, { transaction }))) throw groupGone('The sounds haven’t been saved.');
     await models.taughtSounds.destroy({ where: { group_id: groupId }, transaction });
     await models.taughtSounds.bulkCreate(
       [...new Set(read.data)].map((sound) => ({ group_id: groupId, sound })),

@@ -15,7 +15,6 @@ import { ownedProps } from './props';
 import { getSettings } from '../setting/settings';
 import { sure } from '../../core/sure';
 import { shown, type ShownWord } from './words';
-import { wordPage as say } from './text';
 
 interface AccentLine {
   readonly id: AccentId;
@@ -94,7 +93,7 @@ function neighbourRows(word: Word, bank: PreparedBank): NeighbourRow[] {
 /** All that is known of a word. Throws a Problem (404) for a word that is not there. */
 export async function wordPage(name: string, groupId: string): Promise<WordPage> {
   const entry = await bankEntry(name);
-  if (!entry) throw new Problem(say.wordBank(name), 404);
+  if (!entry) throw new Problem(`“${name}” isn’t in the word bank.`, 404);
   const { accent, conventions } = await getSettings();
   const aside = await wordsAside(groupId);
   const bank = await preparedBank(accent, conventions, aside);
@@ -111,11 +110,11 @@ export async function wordPage(name: string, groupId: string): Promise<WordPage>
     };
   });
   const counts = [
-    { name: say.soundBySound, count: prepare(entry, accent, PRESETS.strict).count },
-    { name: say.lettersGo, count: prepare(entry, accent, PRESETS.letters).count },
+    { name: 'Sound by sound', count: prepare(entry, accent, PRESETS.strict).count },
+    { name: 'As the letters go', count: prepare(entry, accent, PRESETS.letters).count },
     ...CONVENTION_IDS.flatMap((id) => {
       const count = prepare(entry, accent, { ...PRESETS.strict, [id]: true }).count;
-      return count === word.sounds.length ? [] : [{ name: say.withAsOne(CONVENTION_WORDS[id].thing), count }];
+      return count === word.sounds.length ? [] : [{ name: `With ${CONVENTION_WORDS[id].thing} as one sound`, count }];
     }),
   ];
   const rhyming = (bank.rhymes().get(traitsOf(word).rhyme) ?? [])

@@ -5,7 +5,6 @@ import { bankEntry, inBank } from './bank';
 import { database } from '../storage/database';
 import { ownWordFault, ownWordInput, saveOwnWord } from './own-words';
 import { Problem } from '../storage/problems';
-import { wordSets as say } from './text';
 
 export interface SavedSet {
   readonly id: string;
@@ -14,7 +13,7 @@ export interface SavedSet {
   readonly updatedAt: number;
 }
 
-const GONE = say.wordSetMore;
+const GONE = 'That word set isn’t here any more.';
 
 /** Every saved word set, the latest first. */
 export async function listSets(): Promise<SavedSet[]> {
@@ -41,7 +40,8 @@ export async function savedSet(id: string): Promise<SavedSet> {
 export async function saveSet(input: { name: string; words: readonly string[] }, id?: string): Promise<string> {
   const read = wordSetSchema.safeParse(input);
   if (!read.success) throw new Problem(explain(read.error));
-  for (const word of read.data.words) if (!(await bankEntry(word))) throw new Problem(say.wordBankSet(word));
+  for (const word of read.data.words)
+    if (!(await bankEntry(word))) throw new Problem(`“${word}” isn’t in the word bank. We haven’t changed the set.`);
   const { models, write } = await database();
   const now = Date.now();
   const values = { name: read.data.name, words: JSON.stringify([...new Set(read.data.words)]), updated_at: now };
@@ -52,7 +52,7 @@ export async function saveSet(input: { name: string; words: readonly string[] },
       return made;
     }
     const [rows] = await models.wordSets.update(values, { where: { id }, transaction });
-    if (!rows) throw new Problem(say.saveNew(GONE), 404);
+    if (!rows) throw new Problem(`${GONE} Save it as a new one.`, 404);
     return id;
   });
 }
@@ -80,7 +80,7 @@ export async function exportSet(id: string, format: 'csv' | 'json'): Promise<{ t
   const file: SetFile = { name: set.name, words: await Promise.all(set.words.map(fileWord)) };
   return {
     text: format === 'csv' ? setToCsv(file) : setToJson(file),
-    name: `${set.name.replace(/[^\p{L}\p{N} _-]/gu, '').trim() || say.wordSet}.${format}`,
+    name: `${set.name.replace(/[^\p{L}\p{N} _-]/gu, '').trim() || 'word set'}.${format}`,
   };
 }
 
@@ -105,7 +105,10 @@ interface Checked {
 }
 
 /** Why a word the bank does not have cannot be taken in, or null where it can. */
-const newFault = (own: OwnWordInput | null | undefined): string | null => (own ? ownWordFault(own) : say.wordBankFile);
+const newFault = (own: OwnWordInput | null | undefined): string | null =>
+  own
+    ? ownWordFault(own)
+    : 'It isn’t in the word bank, and the file doesn’t give its sounds. Add it on the Words screen first.';
 
 async function check(text: string, fileName: string): Promise<Checked> {
   const read = readSetFile(text, fileName);
@@ -125,7 +128,10 @@ async function check(text: string, fileName: string): Promise<Checked> {
         row,
         text: word.word,
         state: known ? 'known' : 'new',
-        why: known && word.own && inBank(word.word) ? say.wordBankWord : null,
+        why:
+          known && word.own && inBank(word.word)
+            ? 'This word is already in the word bank, so we use the sounds from there.'
+            : null,
       });
       words.push(word.word);
       if (!known && word.own) own.push(word.own);
@@ -141,7 +147,8 @@ export const reportOnFile = async (text: string, fileName: string): Promise<Impo
 /** Keeps the good rows of a file, once a person has seen the report; gives the new set's id. */
 export async function importSet(text: string, fileName: string): Promise<string> {
   const { report, own } = await check(text, fileName);
-  if (report.fault || !report.words.length) throw new Problem(report.fault ?? say.noRowFile);
+  if (report.fault || !report.words.length)
+    throw new Problem(report.fault ?? 'None of the rows in this file can be used. Nothing was imported.');
   for (const word of own) await saveOwnWord(word);
   return saveSet({ name: report.name, words: report.words });
 }

@@ -6,7 +6,6 @@ import { newChildren, newGroup } from '@/actions/groups';
 import { Button } from '../kit/button';
 import { Field } from '../kit/field';
 import { ErrorMessage } from '../kit/message';
-import { addForms as say } from './text';
 
 type Act = (before: FormState, form: FormData) => Promise<FormState>;
 
@@ -30,7 +29,7 @@ export function AddChildren({ groupId, done }: AddChildrenProps) {
   return (
     <form action={action}>
       <input type="hidden" name="groupId" value={groupId} />
-      <Field label={say.names} htmlFor={id} hint={say.eachLine}>
+      <Field label="First names" htmlFor={id} hint="One on each line.">
         <textarea
           key={state.kept ?? state.said ?? ''}
           id={id}
@@ -45,7 +44,7 @@ export function AddChildren({ groupId, done }: AddChildrenProps) {
       </Field>
       <Outcome {...state} />
       <Button kind="action" type="submit" disabled={running}>
-        {say.add}
+        Add
       </Button>
     </form>
   );
@@ -57,7 +56,7 @@ export function AddGroup({ done }: { readonly done: (said: string) => void }) {
   const id = useId();
   return (
     <form action={action}>
-      <Field label={say.nameOfGroup} htmlFor={id}>
+      <Field label="What is the group called?" htmlFor={id}>
         <input
           id={id}
           key={state.said ?? ''}
@@ -70,7 +69,7 @@ export function AddGroup({ done }: { readonly done: (said: string) => void }) {
       </Field>
       <Outcome {...state} />
       <Button kind="action" type="submit" disabled={running}>
-        {say.makeTheGroup}
+        Add the group
       </Button>
     </form>
   );

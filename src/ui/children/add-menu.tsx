@@ -10,7 +10,7 @@ import { Menu } from '../kit/menu';
 import { ErrorMessage } from '../kit/message';
 import { AddChildren, AddGroup } from './add-forms';
 import type { ClassListProps } from './class-list-reading';
-import { addMenu as say } from './text';
+import { unreached } from '../kit/unreached';
 
 /** What reads a list is fetched when a list is brought in. */
 const Reading = dynamic(() => import('./class-list-reading').then((m) => m.ClassListReading), { ssr: false });
@@ -44,8 +44,12 @@ export function AddMenu({ plants, empty, ...props }: AddMenuProps) {
   };
   const plant = (): void =>
     begin(async () => {
-      const state = await plantGroup(props.groupId).catch(() => ({ error: say.serverCannotReached }));
-      setNow(state.error ? { error: state.error } : { said: say.planted });
+      const state = await plantGroup(props.groupId).catch(unreached());
+      setNow(
+        state.error
+          ? { error: state.error }
+          : { said: 'Everyone has a plant now. It stands beside their name for children who can’t read it yet.' },
+      );
     });
   return (
     <>
@@ -53,14 +57,14 @@ export function AddMenu({ plants, empty, ...props }: AddMenuProps) {
         <Menu
           trigger={
             <Button>
-              <Plus aria-hidden="true" size={20} /> {say.add}
+              <Plus aria-hidden="true" size={20} /> Add …
             </Button>
           }
           acts={[
-            ...(empty ? [] : [{ name: say.names, does: () => open('names') }]),
-            { name: say.classList, does: () => open('list') },
-            ...(plants ? [{ name: say.plants, does: plant }] : []),
-            { name: say.anotherGroup, does: () => open('group') },
+            ...(empty ? [] : [{ name: 'Names', does: () => open('names') }]),
+            { name: 'A class list', does: () => open('list') },
+            ...(plants ? [{ name: 'A plant for everyone', does: plant }] : []),
+            { name: 'Another group', does: () => open('group') },
           ]}
         />
       </div>
@@ -75,13 +79,18 @@ export function AddMenu({ plants, empty, ...props }: AddMenuProps) {
           </div>
         )}
       </div>
-      <Dialog open={adding === 'names'} onOpenChange={close} title={say.addNamesTo(props.groupName)}>
+      <Dialog open={adding === 'names'} onOpenChange={close} title={`Add names to ${props.groupName}`}>
         <AddChildren groupId={props.groupId} done={done} />
       </Dialog>
-      <Dialog open={adding === 'list'} onOpenChange={close} title={say.aClassList} description={say.fromYourRegister}>
+      <Dialog
+        open={adding === 'list'}
+        onOpenChange={close}
+        title="A class list"
+        description="Bring in names from a register or a spreadsheet, for one group or for several."
+      >
         {adding === 'list' && <Reading {...props} done={done} />}
       </Dialog>
-      <Dialog open={adding === 'group'} onOpenChange={close} title={say.anotherGroup}>
+      <Dialog open={adding === 'group'} onOpenChange={close} title="Another group">
         <AddGroup done={done} />
       </Dialog>
     </>

@@ -5,7 +5,7 @@ import { keepAgeBand } from '@/actions/groups';
 import { AGE_BANDS, bandName, type AgeBand } from '@/core/progress/age-band';
 import { ErrorMessage } from '../kit/message';
 import { SelectField } from '../kit/select';
-import { ageBand as say } from './text';
+import { unreached } from '../kit/unreached';
 
 interface AgeBandFieldProps {
   readonly group: { readonly id: string; readonly name: string; readonly ageBand: AgeBand | null };
@@ -20,9 +20,7 @@ export function AgeBandField({ group, country }: AgeBandFieldProps) {
   const keep = (next: AgeBand | null): void => {
     setBand(next);
     begin(async () => {
-      const state = await keepAgeBand(group.id, next).catch(() => ({
-        error: say.serverCannotReached,
-      }));
+      const state = await keepAgeBand(group.id, next).catch(unreached('Please choose again in a moment.'));
       setError(state.error ?? null);
       if (state.error) setBand(group.ageBand);
     });
@@ -31,10 +29,10 @@ export function AgeBandField({ group, country }: AgeBandFieldProps) {
     <div>
       <div className="max-w-80">
         <SelectField
-          label={say.howOld}
+          label="How old are they?"
           value={band ?? ''}
           onChange={(value) => keep(AGE_BANDS.find((b) => b === value) ?? null)}
-          options={[['', say.notSaid], ...AGE_BANDS.map((b): [string, string] => [b, bandName(b, country)])]}
+          options={[['', 'not set'], ...AGE_BANDS.map((b): [string, string] => [b, bandName(b, country)])]}
         />
       </div>
       {error && (

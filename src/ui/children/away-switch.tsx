@@ -4,7 +4,6 @@ import { clsx } from 'clsx';
 import { useOptimistic, useTransition } from 'react';
 import { markAway } from '@/actions/groups';
 import { Switch } from '../kit/switch';
-import { awaySwitch as say } from './text';
 
 interface AwaySwitchProps {
   readonly child: {
@@ -27,7 +26,7 @@ export function AwaySwitch({ child: { id, name, away: was }, named = true }: Awa
           <span className={named ? clsx('font-word text-xl wrap-anywhere', away && 'text-muted') : 'sr-only'}>
             {name}
           </span>{' '}
-          <span className="text-[0.95rem] text-muted">{away ? say.away : say.here}</span>
+          <span className="text-[0.95rem] text-muted">{away ? 'away today' : 'here'}</span>
         </>
       }
       on={!away}

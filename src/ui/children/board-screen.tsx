@@ -14,14 +14,17 @@ import { StateSign } from './state-sign';
 import { BoardTable, BY_NAME } from './board-table';
 import { FindWhere } from './find-where';
 import { PapersMenu } from './papers-menu';
-import { boardScreen as say, findWhere } from './text';
+
+const boxesMean = (ruleNote: string | null) =>
+  'Each box shows the step a child is working on, or the last step once all are secure. ' +
+  `${ruleNote ? `${ruleNote} ` : ''}A teaching record, not a diagnosis.`;
 
 /** Those at a state, as a choice says it. */
 const WHO: Readonly<Record<State, string>> = {
-  secure: say.secureAtSomething,
-  'getting-there': say.gettingThere,
-  'not-yet': say.notThereYet,
-  'not-enough': say.tooLittleSeen,
+  secure: 'has something secure',
+  'getting-there': 'getting there',
+  'not-yet': 'not there yet',
+  'not-enough': 'not enough seen yet',
 };
 
 /** Those who are here and were seen too little on the ladder of a game. */
@@ -61,13 +64,13 @@ export function BoardScreen({ groupName, ladders, rows, tomorrow, ruleNote, grou
     <>
       <style>{'@media print { @page { size: A4 landscape; margin: 8mm } }'}</style>
       <div className="mb-3 flex flex-wrap items-center gap-x-6 gap-y-2">
-        <h1 className="mr-auto text-4xl wrap-anywhere print:text-2xl">{say.whereEveryoneIs(groupName)}</h1>
+        <h1 className="mr-auto text-4xl wrap-anywhere print:text-2xl">{groupName}: where everyone is</h1>
       </div>
       {rows.length === 0 ? (
         <p className="text-muted">
-          {say.onceNamesAnswers}{' '}
+          Once there are names and answers, you’ll see every child and every skill here.{' '}
           <Link className="underline underline-offset-4" href="/children">
-            {say.addNames}
+            Add names
           </Link>
         </p>
       ) : (
@@ -89,9 +92,11 @@ export function BoardScreen({ groupName, ladders, rows, tomorrow, ruleNote, grou
               />
             </div>
             <BoardTable groupId={groupId} ladders={ladders} rows={shown} all={rows} sort={sort} />
-            {shown.length === 0 && <p className="py-4 text-muted">{say.nobodyChooseEveryone}</p>}
+            {shown.length === 0 && (
+              <p className="py-4 text-muted">No one matches. Choose “everyone” to see them all.</p>
+            )}
             <Legend />
-            <p className="mt-2 text-[0.95rem] text-muted">{say.eachSquareNames(ruleNote)}</p>
+            <p className="mt-2 text-[0.95rem] text-muted">{boxesMean(ruleNote)}</p>
           </div>
           <div className="min-w-0 xl:col-start-2 print:hidden">
             <FindUnseen groupId={groupId} rows={rows} games={games} first={first} />
@@ -109,7 +114,10 @@ const FindUnseen = ({ groupId, rows, games, first }: Pick<BoardProps, 'groupId' 
     games={games}
     first={games.find((g) => !g.pointed && tooLittleSeen(rows, g).length)?.id ?? first}
     whom={(game) => tooLittleSeen(rows, game)}
-    what={findWhere.whatForBoard}
+    what={
+      'Haven’t seen enough of someone? Find out where they are: one child after another, about ten questions each, ' +
+      'without help or praise.'
+    }
   />
 );
 
@@ -141,19 +149,19 @@ function Choices({ sort, setSort, ladders, only, setOnly, here, setHere, groupId
     <div className="flex flex-wrap items-center gap-x-5 gap-y-2 print:hidden">
       <SelectField
         inline
-        label={say.sortBy}
+        label="Sort by"
         value={sort}
         onChange={setSort}
-        options={[[BY_NAME, say.name], ...ladders.map((l) => [l.id, l.name.toLowerCase()] as const)]}
+        options={[[BY_NAME, 'name'], ...ladders.map((l) => [l.id, l.name.toLowerCase()] as const)]}
       />
       <SelectField
         inline
-        label={say.show}
+        label="Show"
         value={only}
         onChange={(v) => setOnly(v as State | '')}
-        options={[['', say.everyone], ...STATES.map((s) => [s, WHO[s]] as const)]}
+        options={[['', 'everyone'], ...STATES.map((s) => [s, WHO[s]] as const)]}
       />
-      <Checkbox checked={here} onChange={setHere} label={say.hereToday} />
+      <Checkbox checked={here} onChange={setHere} label="here today" />
       <PrintButton kind="plain" />
       <PapersMenu id={groupId} of="group" />
     </div>

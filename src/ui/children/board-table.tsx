@@ -18,7 +18,6 @@ import { Button } from '../kit/button';
 import { Link } from '../kit/link';
 import { PlayStep } from './play-step';
 import { StateSign } from './state-sign';
-import { boardScreen as say } from './text';
 
 /** Sorted by name, as it is at first. */
 export const BY_NAME = 'name';
@@ -89,11 +88,11 @@ export function BoardTable({ groupId, ladders, rows, all, sort }: BoardTableProp
   return (
     <>
       <table className="w-full border-collapse text-[0.95rem] print:text-[7.5pt] print:leading-[1.1]">
-        <caption className="sr-only">{say.childrenAndSkills}</caption>
+        <caption className="sr-only">Children and skills</caption>
         <thead>
           <tr className="border-b border-line-strong text-left align-bottom text-muted">
-            <Head>{say.child}</Head>
-            <Head>{say.next}</Head>
+            <Head>Child</Head>
+            <Head>Next</Head>
             {seen.map(({ id, name }) => (
               <Head key={id} sorted={id === sort} wide>
                 {name}
@@ -115,9 +114,9 @@ export function BoardTable({ groupId, ladders, rows, all, sort }: BoardTableProp
       </table>
       {untouched.length > 0 && (
         <p className="mt-2 text-muted max-lg:hidden print:hidden">
-          {say.notPlayed(listed(untouched.map((l) => l.name.toLowerCase())))}{' '}
+          Not played yet: {listed(untouched.map((l) => l.name.toLowerCase()))}.{' '}
           <Button kind="quiet" aria-expanded={unfolded} onClick={() => unfold(!unfolded)}>
-            {unfolded ? say.hideThem : say.showThem}
+            {unfolded ? 'Hide them' : 'Show them'}
           </Button>
         </p>
       )}
@@ -175,12 +174,12 @@ function Line({ groupId, line, cells, ladders }: LineProps) {
       <td className="px-2 py-1.5 leading-tight max-lg:w-full lg:w-68 print:w-44 print:py-0">
         <div className="flex items-center gap-3">
           <b className="min-w-0 flex-1 font-word text-lg leading-tight print:text-[8pt]">
-            {step ? next : say.nothingLeft}
-            {away && <span className="block text-[0.9rem] font-normal text-muted">{say.awayToday}</span>}
+            {step ? next : 'every step is secure'}
+            {away && <span className="block text-[0.9rem] font-normal text-muted">away today</span>}
           </b>
           {step && (
             <div className="print:hidden">
-              <PlayStep groupId={groupId} step={step} does={`${name}, ${next}`} childIds={[id]} name={say.play} />
+              <PlayStep groupId={groupId} step={step} does={`${name}, ${next}`} childIds={[id]} name="Play" />
             </div>
           )}
         </div>
@@ -218,7 +217,7 @@ const Square = ({ c }: { readonly c: Cell }) => (
       </>
     ) : (
       <span className="text-muted">
-        –<span className="sr-only"> {say.notBegun}</span>
+        –<span className="sr-only"> not started</span>
       </span>
     )}
   </td>

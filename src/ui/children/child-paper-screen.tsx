@@ -1,7 +1,6 @@
 import type { ChildPaper } from '@/server/children/child-paper';
 import { Link } from '../kit/link';
 import { PrintButton } from '../words/print-button';
-import { childPaperScreen as say } from './text';
 
 /** One page on a child for a family or a meeting: words first; figures only where somebody asks for them. */
 export function ChildPaperScreen({ paper, figures }: { paper: ChildPaper; figures: boolean }) {
@@ -18,7 +17,7 @@ export function ChildPaperScreen({ paper, figures }: { paper: ChildPaper; figure
     );
   return (
     <main className="mx-auto max-w-[46rem] px-4 py-6 print:max-w-none print:p-0">
-      <nav aria-label={say.thisPage} className="mb-8 flex flex-wrap items-center gap-3 print:hidden">
+      <nav aria-label="This page" className="mb-8 flex flex-wrap items-center gap-3 print:hidden">
         <Link className="quiet px-1" href={`/children/${paper.id}`}>
           {paper.name}
         </Link>
@@ -26,19 +25,26 @@ export function ChildPaperScreen({ paper, figures }: { paper: ChildPaper; figure
           className="plain"
           href={figures ? `/print/children/${paper.id}` : `/print/children/${paper.id}?figures=1`}
         >
-          {figures ? say.withoutFigures : say.withFigures}
+          {figures ? 'Without figures' : 'With figures'}
         </Link>
         <PrintButton />
       </nav>
       <h1 className="text-5xl wrap-anywhere print:text-4xl">{paper.name}</h1>
-      <p className="mt-1 text-xl text-muted">{say.soundGames(paper.group, paper.day)}</p>
-      {paper.can.length + paper.coming.length === 0 && <p className="mt-6 text-xl">{say.enoughBeenSeen(paper.name)}</p>}
-      {part(say.goesWell, paper.can)}
-      {part(say.coming, paper.coming)}
-      {paper.next && part(say.wePlayNext, [paper.next])}
-      {part(say.tryHome, paper.home)}
-      {figures && part(say.figuresBehind, paper.figures)}
-      <p className="mt-7 text-lg text-muted print:mt-5">{say.saysSeenShort(paper.name)}</p>
+      <p className="mt-1 text-xl text-muted">
+        {paper.group} · sound games · {paper.day}
+      </p>
+      {paper.can.length + paper.coming.length === 0 && (
+        <p className="mt-6 text-xl">We haven’t seen enough yet to say where {paper.name} is.</p>
+      )}
+      {part('What’s going well', paper.can)}
+      {part('What’s on its way', paper.coming)}
+      {paper.next && part('What we’ll play next', [paper.next])}
+      {part('To try at home', paper.home)}
+      {figures && part('The figures behind this', paper.figures)}
+      <p className="mt-7 text-lg text-muted print:mt-5">
+        This is what we’ve seen in short listening and talking games. It may not show everything {paper.name} can do.
+        It’s a teaching record, not a diagnosis. If you wonder about hearing, speech or language, please talk to us.
+      </p>
     </main>
   );
 }

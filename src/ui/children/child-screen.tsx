@@ -16,7 +16,12 @@ import { PapersMenu } from './papers-menu';
 import { OwnWayButton } from './own-way';
 import { SoundMapView } from './sound-map-view';
 import type { ShownLadder } from '@/server/children/child-page';
-import { childScreen as say } from './text';
+
+const wouldCountAsRight = (ownWayEffect: number, list: string) =>
+  `With this, ${ownWayEffect === 1 ? 'one earlier “not yet”' : `${ownWayEffect} earlier “not yet” marks`} would ` +
+  `count as right: ${list}. Nothing changes until you correct it in Look back.`;
+
+const playedSince = (days: number, day: string) => ` · played on ${days} ${days === 1 ? 'day' : 'days'} since ${day}`;
 
 const day = (at: number): string => format(at, 'd MMM');
 
@@ -28,7 +33,7 @@ const Answer = ({ answer }: { answer: RecentAnswer }) => (
       </span>
       {answer.heard ? (
         <span className="block text-lg leading-snug">
-          <span className="text-muted">{say.said} </span>
+          <span className="text-muted">said </span>
           <HeardAnswer {...answer.heard} />
         </span>
       ) : (
@@ -53,12 +58,12 @@ export function ChildScreen({ page }: { page: ChildPage }) {
         <div className="min-w-0 space-y-8">
           <LadderPaths
             ladders={page.ladders}
-            ruleNote={page.rule === 'plain' ? say.rule(RULE_WORDS.plain.name, PLAIN_ERRS) : null}
+            ruleNote={page.rule === 'plain' ? `Rule: ${RULE_WORDS.plain.name}. ${PLAIN_ERRS}` : null}
           />
           <Lately page={page} />
           <section aria-labelledby="weeks">
             <h2 id="weeks" className="mb-2 text-2xl">
-              {say.weekByWeek}
+              Week by week
             </h2>
             <HistoryChart weeks={page.weeks} />
           </section>
@@ -69,7 +74,7 @@ export function ChildScreen({ page }: { page: ChildPage }) {
           <DidItHelp page={page} />
           <section aria-labelledby="find">
             <h2 id="find" className="mb-1 text-xl">
-              {say.findWhere}
+              Find where they are
             </h2>
             <FindOne groupId={page.groupId} child={{ id: page.id, name: page.name }} find={page.find} />
           </section>
@@ -88,11 +93,13 @@ function Aside({ page, stale }: { readonly page: ChildPage; readonly stale: Show
       {stale.length > 0 && (
         <section aria-labelledby="due">
           <h2 id="due" className="mb-1 text-xl">
-            {say.dueAgain}
+            Due again
           </h2>
           <ul>
             {stale.map((l) => (
-              <li key={l.id}>{say.lastSeenAgo(l.name, formatDistanceToNowStrict(sure(l.due).lastAt))}</li>
+              <li key={l.id}>
+                {l.name}: last played {formatDistanceToNowStrict(sure(l.due).lastAt)} ago
+              </li>
             ))}
           </ul>
         </section>
@@ -100,7 +107,7 @@ function Aside({ page, stale }: { readonly page: ChildPage; readonly stale: Show
       {page.choices.length > 0 && (
         <section aria-labelledby="choices">
           <h2 id="choices" className="mb-1 text-xl">
-            {say.chosenByAdults}
+            Steps chosen by adults
           </h2>
           <ul className="text-muted">
             {page.choices.slice(0, 5).map((c) => (
@@ -114,17 +121,21 @@ function Aside({ page, stale }: { readonly page: ChildPage; readonly stale: Show
       )}
       <section aria-labelledby="files" className="flex flex-col gap-2.5">
         <h2 id="files" className="text-xl">
-          {say.about(page.name)}
+          Everything we hold about {page.name}
         </h2>
         <a className="plain" href={`/api/children/${page.id}/export?as=csv`} download>
-          <Download size={18} aria-hidden="true" /> {say.csvSpreadsheet}
+          <Download size={18} aria-hidden="true" /> CSV for a spreadsheet
         </a>
         <a className="plain" href={`/api/children/${page.id}/export?as=json`} download>
-          <Download size={18} aria-hidden="true" /> {say.json}
+          <Download size={18} aria-hidden="true" /> JSON
         </a>
         <EraseChild child={{ id: page.id, name: page.name }} />
       </section>
-      <p className="text-[0.95rem] text-muted">{say.teachingRecordDiagnosis}</p>
+      <p className="text-[0.95rem] text-muted">
+        This is a teaching record, not a diagnosis, and no reply doesn’t mean they don’t know. If you’re worried about a
+        child’s hearing, speech or language, talk to the family and your special-needs lead. Assessment is for a speech
+        and language therapist or an audiologist. Your local policy comes first.
+      </p>
     </div>
   );
 }
@@ -134,14 +145,12 @@ function Way({ page }: { readonly page: ChildPage }) {
   return (
     <section aria-labelledby="way">
       <h2 id="way" className="mb-1 text-xl">
-        {say.ownWaySpeaking}
+        Speech differences
       </h2>
-      <p className="mb-1 text-muted">{say.saysOwnWay(page.name)}</p>
+      <p className="mb-1 text-muted">{page.name}’s own way of saying sounds never counts as a mistake.</p>
       <OwnWayButton child={{ id: page.id, name: page.name, ownWay: page.ownWay }} />
       {page.ownWayEffect.length > 0 && (
-        <p className="mt-1">
-          {say.earlierYetCount(page.ownWayEffect.length, page.ownWayEffect.slice(0, 4).join(', '))}
-        </p>
+        <p className="mt-1">{wouldCountAsRight(page.ownWayEffect.length, page.ownWayEffect.slice(0, 4).join(', '))}</p>
       )}
     </section>
   );
@@ -153,14 +162,16 @@ function DidItHelp({ page }: { readonly page: ChildPage }) {
   return (
     <section aria-labelledby="helped">
       <h2 id="helped" className="mb-1 text-xl">
-        {say.didItHelp}
+        Did it help?
       </h2>
       {page.helped.map((text) => (
         <p key={text} className="mt-1.5 leading-snug">
           {text}
         </p>
       ))}
-      <p className="mt-2 text-[0.95rem] leading-snug text-muted">{say.growingUp}</p>
+      <p className="mt-2 text-[0.95rem] leading-snug text-muted">
+        Only words they had never met before count here. We can’t tell practice from growing up.
+      </p>
     </section>
   );
 }
@@ -170,7 +181,7 @@ function Lately({ page }: { readonly page: ChildPage }) {
   return (
     <section aria-labelledby="lately">
       <h2 id="lately" className="mb-1 text-xl">
-        {say.lately}
+        Lately
       </h2>
       {page.recent.length ? (
         <ul className="grid grid-cols-2 gap-x-6 gap-y-2.5 sm:grid-cols-4">
@@ -179,7 +190,7 @@ function Lately({ page }: { readonly page: ChildPage }) {
           ))}
         </ul>
       ) : (
-        <p className="text-muted">{say.saysStand(page.name)}</p>
+        <p className="text-muted">{page.name}’s answers will appear here.</p>
       )}
     </section>
   );
@@ -194,8 +205,8 @@ function Head({ page }: { readonly page: ChildPage }) {
         <Link className="underline decoration-line-strong underline-offset-4" href="/children">
           {page.groupName}
         </Link>
-        {page.outOfSight && say.outOfSight}
-        {page.since && say.playedOnSince(page.days, format(page.since, 'd MMMM'))}
+        {page.outOfSight && ' · off the list'}
+        {page.since && playedSince(page.days, format(page.since, 'd MMMM'))}
       </p>
       <PapersMenu id={page.id} of="child" />
     </div>

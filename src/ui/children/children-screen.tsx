@@ -3,7 +3,6 @@ import { AgeBandField } from './age-band';
 import { AddMenu } from './add-menu';
 import { GroupMenu } from './menus';
 import { NamesList } from './names-list';
-import { childrenScreen as say } from './text';
 
 interface ChildrenProps {
   readonly group: Group;
@@ -35,12 +34,19 @@ export function ChildrenScreen({ group, all, country }: ChildrenProps) {
           empty={empty}
         />
       </div>
-      <p className="mt-2 mb-3 text-lg text-muted">{empty ? say.childrensNamesStand : say.tapAName}</p>
+      <p className="mt-2 mb-3 text-lg text-muted">
+        {empty
+          ? 'The children’s names will appear here. You can also play with no names at all: everyone answers together.'
+          : 'Tap a name to open their page. Tap the switch if someone’s away today; tomorrow everyone is back.'}
+      </p>
       <NamesList key={group.id} group={group} groups={groups} />
       <div className="mt-6 max-w-md">
         <AgeBandField key={group.id} group={group} country={country} />
       </div>
-      <p className="mt-6 text-[0.95rem] text-muted">{say.keepLeastJob}</p>
+      <p className="mt-6 text-[0.95rem] text-muted">
+        Keep only what you need: a first name is enough. Your setting’s policy and local law decide about consent, how
+        long you keep records and when you delete them.
+      </p>
     </div>
   );
 }

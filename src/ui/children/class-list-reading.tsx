@@ -6,7 +6,9 @@ import { readClassList, type ClassList, type ClassRow } from '@/core/formats/cla
 import { Button } from '../kit/button';
 import { Field } from '../kit/field';
 import { ErrorMessage } from '../kit/message';
-import { classListDialog as say } from './text';
+import { unreached } from '../kit/unreached';
+
+const addChildren = (children: number) => (children === 1 ? 'Add 1 child' : `Add ${children} children`);
 
 export interface ClassListProps {
   readonly groupId: string;
@@ -39,13 +41,19 @@ export function ClassListReading({ done, ...props }: ClassListProps & { readonly
   const keep = (): void =>
     begin(async () => {
       const rows = taken.map(({ name, group, ownId }) => ({ name, group, ownId }));
-      const state = await bringInClass(rows, props.groupId).catch(() => ({ error: say.serverCannotReached }));
+      const state = await bringInClass(rows, props.groupId).catch(
+        unreached('The list is still here: try again in a moment.'),
+      );
       setError(state.error ?? null);
       if ('said' in state && state.said) done(state.said);
     });
   return (
     <>
-      <Field label={say.paste} htmlFor={id} hint={say.columns}>
+      <Field
+        label="Paste the list"
+        htmlFor={id}
+        hint="One child on each line. With headings, we look for “first name”, “group” and “id”."
+      >
         <textarea
           id={id}
           rows={5}
@@ -55,7 +63,7 @@ export function ClassListReading({ done, ...props }: ClassListProps & { readonly
           spellCheck={false}
         />
       </Field>
-      <Field label={say.orAFile} htmlFor={`${id}-file`}>
+      <Field label="Or choose a CSV file" htmlFor={`${id}-file`}>
         <input
           id={`${id}-file`}
           type="file"
@@ -76,7 +84,7 @@ export function ClassListReading({ done, ...props }: ClassListProps & { readonly
       {error && <ErrorMessage>{error}</ErrorMessage>}
       {list && !list.fault && (
         <Button kind="action" className="mt-4" disabled={busy || !taken.length} onClick={keep}>
-          {say.take(taken.length)}
+          {addChildren(taken.length)}
         </Button>
       )}
     </>
@@ -96,8 +104,11 @@ function Lines({ list: { rows, columns }, props, left, onLine }: LinesProps) {
   const unused = columns.filter((c) => c.taken === null).map((c) => c.name);
   return (
     <>
-      {unused.length > 0 && <p className="mt-4">{say.notTaken(unused.join(', '))}</p>}
-      <ul aria-label={say.lines} className="mt-3 max-h-80 divide-y divide-line overflow-y-auto border-y border-line">
+      {unused.length > 0 && <p className="mt-4">We’ve seen these columns and won’t keep them: {unused.join(', ')}.</p>}
+      <ul
+        aria-label="Lines of the list"
+        className="mt-3 max-h-80 divide-y divide-line overflow-y-auto border-y border-line"
+      >
         {rows.map((row) => (
           <li key={row.line}>
             <label className="flex min-h-12 items-center gap-3">
@@ -109,13 +120,13 @@ function Lines({ list: { rows, columns }, props, left, onLine }: LinesProps) {
                 onChange={() => onLine(row.line)}
               />
               <span className="min-w-0 flex-1 wrap-anywhere">
-                <b className="font-word">{row.name || say.noName}</b>{' '}
+                <b className="font-word">{row.name || 'no name'}</b>{' '}
                 <span className="text-muted">
-                  {[row.group || props.groupName, row.ownId && say.number(row.ownId)].filter(Boolean).join(' · ')}
+                  {[row.group || props.groupName, row.ownId && `number ${row.ownId}`].filter(Boolean).join(' · ')}
                 </span>
               </span>
               <span className={row.fault ? 'text-red' : 'text-muted'}>
-                {row.fault ?? (isHere(row, props) ? say.hereAlready : '')}
+                {row.fault ?? (isHere(row, props) ? 'already there' : '')}
               </span>
             </label>
           </li>

@@ -5,7 +5,6 @@ import type { Ears } from '@/server/sessions/ears';
 import { Link } from '../kit/link';
 import { OutcomeMark } from '../kit/outcome-mark';
 import { sure } from '@/core/sure';
-import { earsScreen as say } from './text';
 
 const number = (n: number): string => n.toFixed(2).replace('-', '−');
 
@@ -13,30 +12,33 @@ const number = (n: number): string => n.toFixed(2).replace('-', '−');
 export function EarsScreen({ ears }: { ears: readonly Ears[] }) {
   return (
     <>
-      <h1 className="mb-1 text-4xl">{say.twoAdultsSame}</h1>
-      <p className="mb-6 max-w-3xl text-lg text-muted">{say.whenSecondAdult}</p>
-      {ears.length === 0 && <p className="border-y border-line py-6 text-muted">{say.noAnswersBeen}</p>}
+      <h1 className="mb-1 text-4xl">Two adults, same ears?</h1>
+      <p className="mb-6 max-w-3xl text-lg text-muted">
+        A second adult can listen along and mark on another device: in Play, open “On this device” and switch on “a
+        second pair of ears”. We keep both marks and compare them here. The first adult’s marks are the ones that count.
+      </p>
+      {ears.length === 0 && (
+        <p className="border-y border-line py-6 text-muted">
+          No answers have been marked by two adults yet. A few minutes of one session is enough to begin.
+        </p>
+      )}
       {ears.map(({ first, second, agreement: { answers, alike, kappa, interval }, differing }) => (
         <section key={`${first} ${second}`} className="mb-10 border-t border-line pt-4">
-          <h2 className="text-2xl">{say.and(first, second)}</h2>
-          <p className="mt-1 text-xl">{say.alikeAnswers(Math.round(alike * answers), answers)}</p>
+          <h2 className="text-2xl">
+            {first} and {second}
+          </h2>
+          <p className="mt-1 text-xl">
+            You gave the same mark for {Math.round(alike * answers)} of {answers} answers.
+          </p>
           <p className="text-muted">
-            {kappa === null ? (
-              say.bothUsedMark
-            ) : (
-              <>
-                {say.beyondChanceKappa(
-                  number(kappa),
-                  kappaWord(kappa),
-                  number(sure(interval)[0]),
-                  number(sure(interval)[1]),
-                )}
-              </>
-            )}
+            {kappa === null
+              ? 'Both gave the same mark every time, so we can’t say more than that.'
+              : `That is ${kappaWord(kappa)} agreement, with chance allowed for ` +
+                `(kappa ${number(kappa)}, likely between ${sure(interval).map(number).join(' and ')}).`}
           </p>
           {differing.length > 0 && (
             <>
-              <h3 className="mt-4 mb-1 text-lg">{say.toTalkAbout}</h3>
+              <h3 className="mt-4 mb-1 text-lg">Worth talking about</h3>
               <ul className="divide-y divide-line border-y border-line">
                 {differing.slice(0, 12).map((d) => (
                   <li key={`${d.sessionId} ${d.at}`} className="flex flex-wrap items-baseline gap-x-5 gap-y-1 py-2">

@@ -5,7 +5,7 @@ import { useState, useTransition } from 'react';
 import { eraseChild } from '@/actions/groups';
 import { Dialog } from '../kit/dialog';
 import { ErrorMessage } from '../kit/message';
-import { eraseChild as say } from './text';
+import { unreached } from '../kit/unreached';
 
 /** Erases a child from the file, asked once, with all that goes named. */
 export function EraseChild({ child }: { child: { readonly id: string; readonly name: string } }) {
@@ -16,12 +16,20 @@ export function EraseChild({ child }: { child: { readonly id: string; readonly n
   return (
     <>
       <button type="button" className="plain" onClick={() => setOpen(true)}>
-        {say.erase(child.name)}
+        Erase {child.name}…
       </button>
-      <Dialog open={open} onOpenChange={setOpen} title={say.eraseLine(child.name)} description={say.nameEveryAnswer}>
+      <Dialog
+        open={open}
+        onOpenChange={setOpen}
+        title={`Erase ${child.name}?`}
+        description={
+          'This erases the name, every answer and note in every session, the chosen steps and the speech ' +
+          'differences for good. A backup you made earlier still has them.'
+        }
+      >
         <div className="flex flex-wrap gap-3">
           <button type="button" className="plain" onClick={() => setOpen(false)}>
-            {say.keep(child.name)}
+            Keep {child.name}
           </button>
           <button
             type="button"
@@ -29,15 +37,13 @@ export function EraseChild({ child }: { child: { readonly id: string; readonly n
             disabled={running}
             onClick={() =>
               begin(async () => {
-                const state = await eraseChild(child.id).catch(() => ({
-                  error: say.serverCannotReached,
-                }));
+                const state = await eraseChild(child.id).catch(unreached('Nothing was erased.'));
                 if (state.error) setError(state.error);
                 else router.push('/children');
               })
             }
           >
-            {say.eraseAnswers(child.name)}
+            Erase {child.name} and their answers
           </button>
         </div>
         {error && (

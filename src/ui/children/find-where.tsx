@@ -6,7 +6,12 @@ import type { FindGame } from '@/core/progress/finding';
 import { Button } from '../kit/button';
 import { ErrorMessage } from '../kit/message';
 import { Select } from '../kit/select';
-import { findWhere as say } from './text';
+import { unreached } from '../kit/unreached';
+
+const findLabel = (children: number) => {
+  if (!children) return 'We’ve seen enough of everyone';
+  return children === 1 ? 'Find where they are' : `Find where they are (${children} children)`;
+};
 
 interface FindWhereProps {
   readonly groupId: string;
@@ -29,22 +34,16 @@ export function FindWhere({ groupId, games, first, whom, what }: FindWhereProps)
   const children = whom(game);
   const play = (): void =>
     start(async () => {
-      const state = await playFind(groupId, game.id, children).catch(() => ({ error: say.serverCannotReached }));
+      const state = await playFind(groupId, game.id, children).catch(unreached('Nothing was changed.'));
       setError(state?.error ?? null);
     });
   return (
     <div className="print:hidden">
       <p className="leading-snug">{what}</p>
       <div className="mt-2 flex flex-wrap items-center gap-2">
-        <Select
-          label={say.game}
-          kind="small"
-          value={game.id}
-          onChange={setId}
-          options={games.map((g) => [g.id, g.name])}
-        />
+        <Select label="Game" kind="small" value={game.id} onChange={setId} options={games.map((g) => [g.id, g.name])} />
         <Button disabled={starting || !children.length} onClick={play}>
-          {say.find(children.length)}
+          {findLabel(children.length)}
         </Button>
       </div>
       {error && (
@@ -70,5 +69,10 @@ interface FindOneProps {
 
 /** Finds where one child is. */
 export const FindOne = ({ groupId, child, find }: FindOneProps) => (
-  <FindWhere groupId={groupId} {...find} whom={() => [child.id]} what={say.whatForOne(child.name)} />
+  <FindWhere
+    groupId={groupId}
+    {...find}
+    whom={() => [child.id]}
+    what={`New here, or been away? Find out where ${child.name} is: about ten questions, without help or praise.`}
+  />
 );

@@ -3,15 +3,14 @@ import { stack } from 'd3-shape';
 import { format } from 'date-fns';
 import type { Week } from '@/core/progress/history';
 import { sure } from '@/core/sure';
-import { historyChart as say } from './text';
 
 const SIZE = { width: 620, height: 150, left: 28, bottom: 24, top: 8 } as const;
 const PARTS = ['own', 'practised', 'notYet', 'noReply'] as const;
 const NAMES: Readonly<Record<(typeof PARTS)[number], string>> = {
-  own: say.onOwn,
-  practised: say.helpPractice,
-  notYet: say.notYet,
-  noReply: say.noReply,
+  own: 'on their own',
+  practised: 'with help or as practice',
+  notYet: 'not yet',
+  noReply: 'no reply',
 };
 const FILL: Readonly<Record<(typeof PARTS)[number], string>> = {
   own: 'var(--color-ink)',
@@ -25,7 +24,7 @@ const FILL: Readonly<Record<(typeof PARTS)[number], string>> = {
  * yet.
  */
 export function HistoryChart({ weeks }: { weeks: readonly Week[] }) {
-  if (!weeks.length) return <p className="text-muted">{say.weeksStandOnce}</p>;
+  if (!weeks.length) return <p className="text-muted">Week-by-week results appear here once you’ve played.</p>;
   const most = Math.max(...weeks.map((w) => PARTS.reduce((sum, p) => sum + w[p], 0)), 4);
   const x = scaleBand<number>()
     .domain(weeks.map((w) => w.monday))
@@ -137,13 +136,13 @@ function Key() {
 /** The chart, week by week, for someone who cannot see it. */
 function inWords(weeks: readonly Week[]): string {
   return weeks
-    .map((w) =>
-      say.weekOf(
-        format(w.monday * 86_400_000, 'd MMMM'),
-        PARTS.filter((p) => w[p])
-          .map((p) => `${w[p]} ${NAMES[p]}`)
-          .join(', '),
-      ),
+    .map(
+      (w) =>
+        `Week of ${format(w.monday * 86_400_000, 'd MMMM')}: ${
+          PARTS.filter((p) => w[p])
+            .map((p) => `${w[p]} ${NAMES[p]}`)
+            .join(', ') || 'nothing played'
+        }`,
     )
     .join('. ');
 }

@@ -6,7 +6,6 @@ import { capital } from '@/core/in-words';
 import { STATE_WORDS } from '@/core/progress/rule';
 import type { ShownLadder, ShownRung } from '@/server/children/child-page';
 import { Hop, StateSign } from './state-sign';
-import { ladderPaths as say } from './text';
 
 /** Every ladder that was begun, as a path of hops; a tap on one says how it is known. */
 export function LadderPaths({ ladders, ruleNote }: { ladders: readonly ShownLadder[]; ruleNote: string | null }) {
@@ -20,7 +19,10 @@ export function LadderPaths({ ladders, ruleNote }: { ladders: readonly ShownLadd
     ladder?.rungs.find((r) => r.now) ??
     ladder?.rungs.find((r) => r.id === ladder.at) ??
     ladder?.rungs.at(-1);
-  if (!ladder || !rung) return <p className="border-y border-line py-6 text-muted">{say.afterFirstGame}</p>;
+  if (!ladder || !rung)
+    return (
+      <p className="border-y border-line py-6 text-muted">The ladders appear here after a first turn on their own.</p>
+    );
   return (
     <div>
       <ul className="divide-y divide-line border-y border-line">
@@ -53,7 +55,7 @@ export function LadderPaths({ ladders, ruleNote }: { ladders: readonly ShownLadd
                       </span>
                       <span className="sr-only">
                         {r.spoken}
-                        {r.now ? say.next : ''}
+                        {r.now ? ' Next.' : ''}
                       </span>
                     </button>
                   </li>
@@ -74,7 +76,7 @@ export function LadderPaths({ ladders, ruleNote }: { ladders: readonly ShownLadd
         <p className="text-[0.95rem] text-muted">
           {[
             rung.id === ladder.at ? ladder.more : null,
-            rest.length ? say.notBegun(rest.map((l) => l.name.toLowerCase()).join(', ')) : null,
+            rest.length ? `Not started yet: ${rest.map((l) => l.name.toLowerCase()).join(', ')}.` : null,
             ruleNote,
           ]
             .filter(Boolean)

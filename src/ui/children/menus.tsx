@@ -15,7 +15,15 @@ import { Alert } from '../kit/alert';
 import { Menu } from '../kit/menu';
 import { ErrorMessage } from '../kit/message';
 import { RenameDialog } from '../kit/rename-dialog';
-import { menus as say } from './text';
+import { unreached } from '../kit/unreached';
+
+const eraseName = (name: string) => `Erase ${name}?`;
+
+const keepName = (name: string) => `Keep ${name}`;
+
+const whatErasingTakes = (name: string, childCount: number) =>
+  `This erases ${name}, its ${childCount} ${childCount === 1 ? 'child' : 'children'}, and all its sessions and ` +
+  'answers. You can’t undo it. A backup you made earlier still has them.';
 
 interface Named {
   readonly id: string;
@@ -26,7 +34,7 @@ type Does = () => Promise<{ readonly error?: string }>;
 const Dots = ({ name, ...rest }: { readonly name: string }) => (
   <button
     type="button"
-    aria-label={say.change(name)}
+    aria-label={`Change ${name}`}
     className="grid size-12 place-items-center rounded-lg text-muted hover:bg-card hover:text-ink"
     {...rest}
   >
@@ -50,7 +58,7 @@ function Ask({ asked, close, done }: { readonly asked: Asked | null; close: () =
   const act = (): void =>
     begin(async () => {
       if (!asked) return;
-      const state = await asked.act().catch(() => ({ error: say.serverCannotReached }));
+      const state = await asked.act().catch(unreached('Nothing was changed.'));
       setError(state.error ?? null);
       if (state.error) return;
       close();
@@ -98,7 +106,7 @@ function Changes({ name, onRename, acts, done = () => undefined }: ChangesProps)
     <>
       <Menu
         trigger={<Dots name={name} />}
-        acts={[{ name: say.rename, does: () => setRenaming(true) }, ...acts(setAsked)]}
+        acts={[{ name: 'Rename…', does: () => setRenaming(true) }, ...acts(setAsked)]}
       />
       <RenameDialog name={name} open={renaming} onOpenChange={setRenaming} onRename={onRename} />
       <Ask asked={asked} close={() => setAsked(null)} done={done} />
@@ -123,14 +131,16 @@ export function ChildMenu({ child: { id, name }, groups, tell }: ChildMenuProps)
   const [, begin] = useTransition();
   const run = (act: Does, said: string): void =>
     begin(async () => {
-      const state = await act().catch(() => ({ error: say.serverCannotReached }));
+      const state = await act().catch(unreached('Nothing was changed.'));
       tell(state.error ? { error: state.error } : { said });
     });
   const erase: Asked = {
-    title: say.eraseTitle(name),
-    warning: say.erasesEveryAnswer(name),
-    keep: say.keep(name),
-    does: say.eraseAnswers(name),
+    title: eraseName(name),
+    warning:
+      `This erases ${name} and every answer they gave, in every session. You can’t undo it. A backup you made ` +
+      'earlier still has them.',
+    keep: keepName(name),
+    does: `Erase ${name} and their answers`,
     act: () => eraseChild(id),
   };
   return (
@@ -138,11 +148,16 @@ export function ChildMenu({ child: { id, name }, groups, tell }: ChildMenuProps)
       name={name}
       onRename={(next) => renameChild(id, next)}
       acts={(ask) => [
-        ...forGroups(say.moveTo, groups, (to) => run(() => moveToGroup(id, to.id), say.moved(name, to.name))),
-        { name: say.outOfSight, does: () => run(() => putOutOfSight(id, true), say.isOut(name)) },
-        { name: say.erase, does: () => ask(erase) },
+        ...forGroups('Move to', groups, (to) =>
+          run(() => moveToGroup(id, to.id), `${name} is in ${to.name} now, with all their answers.`),
+        ),
+        {
+          name: 'Take off the list (keep everything)',
+          does: () => run(() => putOutOfSight(id, true), `${name} is off the list. You can bring them back below.`),
+        },
+        { name: 'Erase…', does: () => ask(erase) },
       ]}
-      done={() => tell({ said: say.erased(name) })}
+      done={() => tell({ said: `${name} was erased.` })}
     />
   );
 }
@@ -156,17 +171,19 @@ interface GroupMenuProps {
 /** Rename a group, put it together with another, or erase it with its children and sessions. */
 export function GroupMenu({ group: { id, name }, childCount, groups }: GroupMenuProps) {
   const merge = (into: Named): Asked => ({
-    title: say.mergeTitle(name, into.name),
-    warning: say.mergeGoes(name, into.name),
-    keep: say.keepBoth,
-    does: say.mergeDoes(into.name),
+    title: `Combine ${name} with ${into.name}?`,
+    warning:
+      `Its children, sessions and plans move to ${into.name}, and ${name} won’t be there any more. No answers are ` +
+      `lost. The ages and the sounds taught stay as they are in ${into.name}.`,
+    keep: 'Keep them separate',
+    does: `Combine them in ${into.name}`,
     act: () => mergeGroup(id, into.id),
   });
   const erase: Asked = {
-    title: say.eraseTitle(name),
-    warning: say.erasesSessionsAnswers(name, childCount),
-    keep: say.keep(name),
-    does: say.eraseEverything(name),
+    title: eraseName(name),
+    warning: whatErasingTakes(name, childCount),
+    keep: keepName(name),
+    does: `Erase ${name} and everything in it`,
     act: () => eraseGroup(id),
   };
   return (
@@ -174,8 +191,8 @@ export function GroupMenu({ group: { id, name }, childCount, groups }: GroupMenu
       name={name}
       onRename={(next) => renameGroup(id, next)}
       acts={(ask) => [
-        ...forGroups(say.mergeWith, groups, (into) => ask(merge(into))),
-        { name: say.erase, does: () => ask(erase) },
+        ...forGroups('Combine with', groups, (into) => ask(merge(into))),
+        { name: 'Erase…', does: () => ask(erase) },
       ]}
     />
   );

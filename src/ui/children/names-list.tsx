@@ -10,7 +10,7 @@ import { AwaySwitch } from './away-switch';
 import { ChildMenu } from './menus';
 import { OwnWayButton } from './own-way';
 import { PlantButton } from './plant-button';
-import { menus, namesList as say } from './text';
+import { unreached } from '../kit/unreached';
 
 interface NamesProps {
   readonly group: Group;
@@ -33,8 +33,8 @@ export function NamesList({ group, groups }: NamesProps) {
   };
   const back = (id: string, name: string): void =>
     begin(async () => {
-      const state = await putOutOfSight(id, false).catch(() => ({ error: menus.serverCannotReached }));
-      tell(state.error ? { error: state.error } : { said: say.isBack(name) });
+      const state = await putOutOfSight(id, false).catch(unreached('Nothing was changed.'));
+      tell(state.error ? { error: state.error } : { said: `${name} is back on the list.` });
     });
   return (
     <>
@@ -67,9 +67,9 @@ export function NamesList({ group, groups }: NamesProps) {
       {group.outOfSight.length > 0 && (
         <section aria-labelledby="out" className="mt-6">
           <h2 id="out" className="text-xl">
-            {say.outOfSight}
+            Off the list
           </h2>
-          <p className="text-muted">{say.keptWhole}</p>
+          <p className="text-muted">They won’t appear on lists or in games. We keep everything about them.</p>
           <ul>
             {group.outOfSight.map(({ id, name }) => (
               <li key={id} className="flex flex-wrap items-center gap-x-3">
@@ -77,7 +77,7 @@ export function NamesList({ group, groups }: NamesProps) {
                   {name}
                 </Link>
                 <Button kind="quiet" onClick={() => back(id, name)}>
-                  {say.bringBack}
+                  Bring back
                   <span className="sr-only">: {name}</span>
                 </Button>
               </li>

@@ -9,7 +9,12 @@ import type { ChildPage, ShownLadder, ShownNext } from '@/server/children/child-
 import { Button } from '../kit/button';
 import { ErrorMessage } from '../kit/message';
 import { SelectField } from '../kit/select';
-import { nextCard as say } from './text';
+import { unreached } from '../kit/unreached';
+
+const HEAR_AND_SAY = 'hear it and say it';
+
+const chosenBy = ({ by, on }: { by: string | null; on: string | null }, words: readonly string[]) =>
+  `Chosen by ${by ?? 'an adult'}${on ? ` on ${on}` : ''}.${words.length ? ` Try ${words.join(' and ')}.` : ''}`;
 
 interface NextCardProps {
   readonly page: ChildPage;
@@ -19,7 +24,9 @@ interface NextCardProps {
 type Run = (work: () => Promise<{ error?: string } | void>) => void;
 
 const titleOf = (step: ShownNext | undefined, name: string): string =>
-  step ? say.next(step.pattern ? say.hearWhatSlips : step.does) : say.climbedEveryLadder(name);
+  step
+    ? `Next: ${step.pattern ? HEAR_AND_SAY : step.does}`
+    : `${name} has finished every ladder. Play what is due again.`;
 
 /**
  * What to play next and why, with words to try now, played in one tap; then what nobody can tell yet and the check that
@@ -32,7 +39,7 @@ export function NextCard({ page, chosenOn }: NextCardProps) {
   const [running, begin] = useTransition();
   const run: Run = (work) =>
     begin(async () => {
-      const state = await work().catch(() => ({ error: say.serverCannotReached }));
+      const state = await work().catch(unreached('Nothing was changed.'));
       setError(state?.error ?? null);
       if (!state?.error) setChoosing(false);
     });
@@ -55,7 +62,7 @@ export function NextCard({ page, chosenOn }: NextCardProps) {
           {main && (
             <>
               <p className="mt-1 max-w-2xl leading-snug">
-                {chosen ? say.chosenWith({ by: chosen.by, on: chosenOn }, main.words) : main.reason}
+                {chosen ? chosenBy({ by: chosen.by, on: chosenOn }, main.words) : main.reason}
               </p>
               <Acts
                 running={running}
@@ -97,14 +104,14 @@ interface ActsProps {
 const Acts = ({ running, choosing, onPlay, onAnother, onOurs }: ActsProps) => (
   <div className="mt-3 flex flex-wrap gap-2">
     <Button kind="action" disabled={running} onClick={onPlay}>
-      {say.playThis}
+      Play this
     </Button>
     <Button aria-expanded={choosing} onClick={onAnother}>
-      {say.anotherStep}
+      Another step
     </Button>
     {onOurs && (
       <Button kind="quiet" disabled={running} onClick={onOurs}>
-        {say.backToOurs}
+        Use the suggestion
       </Button>
     )}
   </div>
@@ -120,10 +127,10 @@ interface SecondProps {
 /** The other choice; beside an adult's own it is what we would have played. */
 const Second = ({ second, chosen, running, play }: SecondProps) => (
   <p className="mt-3 border-t border-line-strong/40 pt-2.5 leading-snug">
-    {chosen ? say.ours : say.or} <b className="font-word">{second.pattern ? say.hearWhatSlips : second.does}.</b>{' '}
-    {second.reason}{' '}
+    {chosen ? 'We’d have suggested:' : 'Or:'}{' '}
+    <b className="font-word">{second.pattern ? HEAR_AND_SAY : second.does}.</b> {second.reason}{' '}
     <Button kind="quiet" className="min-h-9 px-1 text-ink" disabled={running} onClick={() => play(second)}>
-      {say.playThat}
+      Play that one
       <span className="sr-only">: {second.does}</span>
     </Button>
   </p>
@@ -138,15 +145,19 @@ interface UnsettledProps {
 /** What slipped and may be speech, with the check that would settle it. */
 const Unsettled = ({ open, running, onCheck }: UnsettledProps) => (
   <div className="min-w-0 border-line-strong/40 max-md:border-t max-md:pt-2.5 md:border-l md:pl-8">
-    <h3 className="text-lg">{say.toSettle}</h3>
-    {open.some((o) => o.play) && <p className="leading-snug">{say.mayHear}</p>}
+    <h3 className="text-lg">What we can’t tell yet</h3>
+    {open.some((o) => o.play) && (
+      <p className="leading-snug">
+        They may hear these and just not be able to say them yet, so they don’t count either way.
+      </p>
+    )}
     <ul>
       {open.map((o) => (
         <li key={o.key} className="mt-1 leading-snug">
           {o.text}{' '}
           {o.play && (
             <Button kind="quiet" className="min-h-9 px-1 text-ink" disabled={running} onClick={() => onCheck(o.key)}>
-              {say.pebbleCheck}
+              Play the pebble check
               <span className="sr-only">: {o.text}</span>
             </Button>
           )}
@@ -169,8 +180,8 @@ function AnotherStep({ running, run, childId, ladders }: AnotherProps) {
   return (
     <div className="mt-3">
       <SelectField
-        label={say.choiceKeptShown}
-        placeholder={say.chooseAStep}
+        label="We’ll save your choice and show that it’s yours."
+        placeholder="Choose a step…"
         value=""
         disabled={running}
         options={ladders.map((l) => ({

@@ -15,7 +15,6 @@ import { groupBy } from '@/core/group-by';
 import type { RecentAnswer } from '@/server/children/child-page';
 import { Field } from '../kit/field';
 import { Link } from '../kit/link';
-import { notes as say } from './text';
 
 const features = tableFeatures({
   columnFilteringFeature,
@@ -49,18 +48,18 @@ export function Notes({ notes }: { readonly notes: readonly RecentAnswer[] }) {
   return (
     <section aria-labelledby="notes">
       <h2 id="notes" className="mb-2 text-2xl">
-        {say.notes}
+        Notes
       </h2>
-      {!notes.length && <p className="text-muted">{say.notesMadeWhile}</p>}
+      {!notes.length && <p className="text-muted">Notes you make while playing appear here, newest first.</p>}
       {notes.length > MANY && (
         <div className="mb-3 max-w-sm">
-          <Field label={say.search} htmlFor={id}>
+          <Field label="Search the notes" htmlFor={id}>
             <input id={id} type="search" className="field" value={text} onChange={(e) => setText(e.target.value)} />
           </Field>
         </div>
       )}
       <p role="status" className="text-muted">
-        {notes.length > 0 && !found.length && say.nothing(text.trim())}
+        {notes.length > 0 && !found.length && `No note has “${text.trim()}” in it.`}
       </p>
       {[...groupBy(found, (n) => format(n.at, 'MMMM yyyy'))].map(([month, of]) => (
         <div key={month} className="mb-4">

@@ -11,29 +11,33 @@ import { Button } from '../kit/button';
 import { Dialog } from '../kit/dialog';
 import { ErrorMessage } from '../kit/message';
 import { Select, SelectField } from '../kit/select';
-import { ownWay as say } from './text';
+import { unreached } from '../kit/unreached';
+
+const saidFor = (said: string, asked: string) => `${said} for ${asked}`;
 
 /** Two sounds have one label: a word tells them apart. */
 const AS_IN: Readonly<Record<string, string>> = { θ: ' (thin)', ð: ' (this)' };
 const label = (ipa: string): string => `/${SHARED_CONSONANTS[ipa]?.label ?? ipa}/${AS_IN[ipa] ?? ''}`;
 const ALL = Object.keys(SHARED_CONSONANTS);
-const NO_SLIP = say.childSaysOwn;
+const NO_SLIP =
+  'A child’s own way of saying sounds never counts as a mistake. This isn’t a diagnosis: if you’re worried about ' +
+  'speech or hearing, talk to the family and your special-needs lead.';
 /** Sounds children leave out of clusters when they talk. */
 const DROPPED = ['s', 'l', 'r', 'w', 'j', 'n'];
 
 /** A child’s way of speaking in a few words. Example: `/t/ for /k/`. */
 const ownWayWords = ({ swaps, drops, accent }: OwnWay): string =>
   [
-    ...swaps.map((s) => say.forLine(label(s.says), label(s.asked))),
-    ...(drops.length ? [say.noInClusters(drops.map(label).join(' '))] : []),
+    ...swaps.map((s) => saidFor(label(s.says), label(s.asked))),
+    ...(drops.length ? [`no ${drops.map(label).join(' ')} in clusters`] : []),
     ...(accent ? [accentOf(accent).name] : []),
   ].join(', ');
 
 /** What is set, in a few words. */
 function inShort(way: OwnWay): string {
-  if (!isPlain(way)) return say.says(ownWayWords(way));
+  if (!isPlain(way)) return `says ${ownWayWords(way)}`;
   if (way.access.length) return way.access.map((a) => ACCESS_WORDS[a].play).join(', ');
-  return way.lowOnly ? say.noHighSounds : say.theirOwnWay;
+  return way.lowOnly ? 'finds high sounds hard to hear' : 'add speech differences';
 }
 
 /** How a child says sounds, set once: so that it is never taken for a slip. */
@@ -58,9 +62,7 @@ export function OwnWayButton({
   const own = way.swaps.filter((s) => !COMMON_WAYS.some((c) => c.asked === s.asked && c.says === s.says));
   const keep = (): void =>
     begin(async () => {
-      const state = await keepOwnWay(child.id, way).catch(() => ({
-        error: say.serverCannotReached,
-      }));
+      const state = await keepOwnWay(child.id, way).catch(unreached('What you chose is still here.'));
       setError(state.error ?? null);
       if (!state.error) setOpen(false);
     });
@@ -80,10 +82,10 @@ export function OwnWayButton({
         <span className="sr-only">{child.name}: </span>
         {inShort(child.ownWay)}
       </button>
-      <Dialog open={open} onOpenChange={setOpen} title={say.howSpeaksHears(child.name)} description={NO_SLIP}>
+      <Dialog open={open} onOpenChange={setOpen} title={`Speech and hearing: ${child.name}`} description={NO_SLIP}>
         <Swaps has={has} toggle={toggle} own={own} pair={pair} setPair={setPair} />
         <fieldset className="mt-4">
-          <legend className="font-word text-lg font-bold">{say.leavesOutClusters}</legend>
+          <legend className="font-word text-lg font-bold">When two consonants come together, leaves out</legend>
           <div className="flex flex-wrap gap-x-6">
             {DROPPED.map((ipa) => (
               <Tick
@@ -109,7 +111,7 @@ export function OwnWayButton({
           </div>
         )}
         <Button kind="action" className="mt-5 w-full" disabled={running} onClick={keep}>
-          {say.keepIt}
+          Save
         </Button>
       </Dialog>
     </>
@@ -135,16 +137,16 @@ interface SwapsProps {
 function Swaps({ has, toggle, own, pair, setPair }: SwapsProps) {
   return (
     <fieldset>
-      <legend className="font-word text-lg font-bold">{say.saysSoundAnother}</legend>
+      <legend className="font-word text-lg font-bold">Swaps one sound for another</legend>
       <div className="grid sm:grid-cols-2">
         {COMMON_WAYS.map(({ asked, says, example }) => (
           <Tick key={asked + says} on={has(asked, says)} onTap={() => toggle(asked, says)}>
-            {say.forFor(label(says), label(asked), example[1], example[0])}
+            {`${saidFor(label(says), label(asked))}: “${example[1]}” for ${example[0]}`}
           </Tick>
         ))}
         {own.map(({ asked, says }) => (
           <Tick key={asked + says} on onTap={() => toggle(asked, says)}>
-            {say.forLine(label(says), label(asked))}
+            {saidFor(label(says), label(asked))}
           </Tick>
         ))}
       </div>
@@ -158,10 +160,13 @@ function AccentField({ way, setWay }: { readonly way: OwnWay; readonly setWay: (
   return (
     <div className="mt-4">
       <SelectField
-        label={<span className="font-word text-lg font-bold">{say.speaksAnotherAccent}</span>}
+        label={<span className="font-word text-lg font-bold">Speaks with another accent</span>}
         value={way.accent ?? ''}
         onChange={(accent) => setWay({ ...way, accent: (accent || null) as AccentId | null })}
-        options={[['', say.theSettingsOwn], ...ACCENT_IDS.map((id): [string, string] => [id, accentOf(id).name])]}
+        options={[
+          ['', 'the setting’s own accent'],
+          ...ACCENT_IDS.map((id): [string, string] => [id, accentOf(id).name]),
+        ]}
       />
     </div>
   );
@@ -176,16 +181,18 @@ function AccessFields({ way, setWay }: { readonly way: OwnWay; readonly setWay: 
     });
   return (
     <fieldset className="mt-4">
-      <legend className="font-word text-lg font-bold">{say.alwaysNeverCounted}</legend>
+      <legend className="font-word text-lg font-bold">What this child always has (never counted as help)</legend>
       {ACCESS.map((access) => (
         <Tick key={access} on={way.access.includes(access)} onTap={() => toggle(access)}>
           {ACCESS_WORDS[access].name}
         </Tick>
       ))}
       <Tick on={way.lowOnly} onTap={() => setWay({ ...way, lowOnly: !way.lowOnly })}>
-        {say.hearsBetterWithout}
+        Finds high sounds hard to hear: we won’t ask anything that only /s/, /f/, /th/ or /sh/ would tell apart
       </Tick>
-      <p className="text-muted">{say.followFamilyChilds}</p>
+      <p className="text-muted">
+        Follow what you’ve agreed with the family and, if there is one, the child’s teacher of the deaf.
+      </p>
     </fieldset>
   );
 }
@@ -205,15 +212,15 @@ function AnyPair({ pair, setPair, has, toggle }: AnyPairProps) {
     <div className="mt-2 flex flex-wrap items-center gap-2">
       <Select
         className="w-28"
-        label={say.saysThisSound}
+        label="Says this sound"
         value={pair.says}
         onChange={(says) => setPair({ ...pair, says })}
         options={SOUNDS}
       />
-      {say.forText}
+      for
       <Select
         className="w-28"
-        label={say.forThisSound}
+        label="In place of this sound"
         value={pair.asked}
         onChange={(asked) => setPair({ ...pair, asked })}
         options={SOUNDS}
@@ -224,7 +231,7 @@ function AnyPair({ pair, setPair, has, toggle }: AnyPairProps) {
         disabled={pair.asked === pair.says || has(pair.asked, pair.says)}
         onClick={() => toggle(pair.asked, pair.says)}
       >
-        {say.add}
+        Add
       </button>
     </div>
   );

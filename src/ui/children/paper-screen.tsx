@@ -1,20 +1,21 @@
 import type { Paper } from '@/server/children/papers';
 import { Link } from '../kit/link';
 import { PrintButton } from '../words/print-button';
-import { paperScreen as say } from './text';
+
+const COUNTS_TITLE = 'How many children are where';
 
 /** A page to hand on, as it is printed. */
 export function PaperScreen({ paper, csvAt }: { readonly paper: Paper; readonly csvAt?: string }) {
   const [heads, ...rows] = paper.table;
   return (
     <main className="mx-auto max-w-[46rem] px-4 py-6 print:max-w-none print:p-0 print:text-[0.85rem]">
-      <nav aria-label={say.thisPage} className="mb-6 flex flex-wrap items-center gap-3 print:hidden">
+      <nav aria-label="This page" className="mb-6 flex flex-wrap items-center gap-3 print:hidden">
         <Link className="quiet px-1" href={paper.back.href}>
           {paper.back.name}
         </Link>
         {csvAt && (
           <a className="plain" href={csvAt} download>
-            {say.asTable}
+            As a table (CSV)
           </a>
         )}
         <PrintButton />
@@ -36,10 +37,10 @@ export function PaperScreen({ paper, csvAt }: { readonly paper: Paper; readonly 
           className="mt-6 overflow-x-auto print:mt-3 print:overflow-visible"
           tabIndex={0}
           role="region"
-          aria-label={say.counts}
+          aria-label={COUNTS_TITLE}
         >
           <table className="w-full border-collapse text-left print:text-[0.75rem]">
-            <caption className="mb-1 text-left font-word text-2xl print:text-lg">{say.counts}</caption>
+            <caption className="mb-1 text-left font-word text-2xl print:text-lg">{COUNTS_TITLE}</caption>
             <thead>
               <tr className="border-b border-line-strong align-bottom">
                 {heads.map((head) => (

@@ -4,18 +4,17 @@ import { FileText } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { Button } from '../kit/button';
 import { Menu } from '../kit/menu';
-import { papersMenu as say } from './text';
 
 type Pages = readonly (readonly [name: string, place: string])[];
 
 const OF_CHILD: Pages = [
-  [say.forFamily, 'children'],
-  [say.handover, 'handover'],
-  [say.talk, 'talk'],
+  ['For the family', 'children'],
+  ['Handover', 'handover'],
+  ['To talk over', 'talk'],
 ];
 const OF_GROUP: Pages = [
-  [say.halfTerm, 'half-term'],
-  [say.groupHandover, 'handover-group'],
+  ['Half-term page', 'half-term'],
+  ['Group handover', 'handover-group'],
 ];
 
 /** Pages to hand on, of a child or of a group. */
@@ -30,7 +29,7 @@ export function PapersMenu({ id, of }: { readonly id: string; readonly of: 'chil
       acts={acts}
       trigger={
         <Button>
-          <FileText size={18} aria-hidden="true" /> {say.pages}
+          <FileText size={18} aria-hidden="true" /> Pages to pass on
         </Button>
       }
     />

@@ -4,7 +4,7 @@ import { useState, useTransition } from 'react';
 import { playStep } from '@/actions/sessions';
 import { Button } from '../kit/button';
 import { ErrorMessage } from '../kit/message';
-import { playStepButton as say } from './text';
+import { unreached } from '../kit/unreached';
 
 interface PlayStepProps {
   readonly groupId: string;
@@ -30,7 +30,7 @@ export function PlayStep({ groupId, step, does, childIds, name, wide = false, ma
   const play = (): void =>
     begin(async () => {
       const state = await playStep(groupId, { ladder, rung, ...(pattern ? { pattern } : {}) }, [...childIds]).catch(
-        () => ({ error: say.serverCannotReached }),
+        unreached(),
       );
       setError(state?.error ?? null);
     });

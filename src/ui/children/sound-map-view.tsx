@@ -6,7 +6,21 @@ import type { MapCell, SoundMap } from '@/core/progress/sound-map';
 import { SPOTS, SPOT_WORDS, type Spot } from '@/core/progress/word-places';
 import type { ChildPage } from '@/server/children/child-page';
 import { MANNER_WORDS } from '../kit/manners';
-import { soundMapView as say } from './text';
+
+interface Seen {
+  readonly held: number;
+  readonly asked: number;
+  readonly low: number;
+  readonly high: number;
+}
+
+const perTen = (share: number): string => `${Math.round(share * 10)} in 10`;
+
+const cellLabel = (where: string, state: string, cell: Seen) =>
+  cell.asked >= 4
+    ? `${where}: ${state}, ${cell.held} of ${cell.asked} times (likely between ${perTen(cell.low)} and ` +
+      `${perTen(cell.high)})`
+    : `${where}: ${state}, ${cell.held} of ${cell.asked} times`;
 
 const LOOK = {
   holds: 'bg-ink text-card',
@@ -14,7 +28,12 @@ const LOOK = {
   open: 'border-2 border-dashed border-line-strong bg-card',
   'little-seen': 'text-muted',
 } as const;
-const STATE = { holds: 'holds', slips: 'slips', open: say.openYet, 'little-seen': say.tooLittleSeen } as const;
+const STATE = {
+  holds: 'holds',
+  slips: 'slips',
+  open: 'not settled yet: it may be how they say it',
+  'little-seen': 'not enough seen yet',
+} as const;
 
 /** The chart of sounds with what holds and what slips in one place of the word: dark, ringed, pale. */
 export function SoundMapView({ map, chart }: { map: SoundMap; chart: ChildPage['chart'] }) {
@@ -27,8 +46,8 @@ export function SoundMapView({ map, chart }: { map: SoundMap; chart: ChildPage['
     const cell: MapCell | undefined = cells.get(ipa);
     const state = cell?.state ?? 'little-seen';
     const words = cell
-      ? say.cell(`/${label}/ ${SPOT_WORDS[spot]}`, STATE[state], cell)
-      : say.notAsked(`/${label}/ ${SPOT_WORDS[spot]}`);
+      ? cellLabel(`/${label}/ ${SPOT_WORDS[spot]}`, STATE[state], cell)
+      : `${`/${label}/ ${SPOT_WORDS[spot]}`}: not asked for yet`;
     return (
       <li key={ipa}>
         <span
@@ -45,9 +64,9 @@ export function SoundMapView({ map, chart }: { map: SoundMap; chart: ChildPage['
   return (
     <section aria-labelledby="map">
       <h2 id="map" className="text-xl">
-        {say.sounds(SPOT_WORDS[spot])}
+        Sounds {SPOT_WORDS[spot]}
       </h2>
-      <div role="group" aria-label={say.whereWord} className="my-1 flex flex-wrap gap-1">
+      <div role="group" aria-label="Where in the word" className="my-1 flex flex-wrap gap-1">
         {SPOTS.map((s) => (
           <button
             key={s}
@@ -73,7 +92,10 @@ export function SoundMapView({ map, chart }: { map: SoundMap; chart: ChildPage['
           {chart.vowels.map((s) => one(s.ipa, s.label))}
         </ul>
       )}
-      <p className="mt-2 text-[0.95rem] leading-snug text-muted">{say.filledHoldsRinged}</p>
+      <p className="mt-2 text-[0.95rem] leading-snug text-muted">
+        Filled: secure. Ringed: often missed. Dashed: it may be how they say it. Pale: not enough seen yet. We name a
+        pattern only when it’s unlikely to be chance.
+      </p>
     </section>
   );
 }

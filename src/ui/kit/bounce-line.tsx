@@ -3,7 +3,6 @@ import type { CSSProperties, ReactNode } from 'react';
 import type { Mark } from '@/core/games/view';
 import type { Making } from '@/core/phonology/consonants';
 import { sure } from '@/core/sure';
-import { bounceLine as say } from './text';
 
 /** The longest a line may be in a list; a long word's marks are smaller. */
 const LIST_WIDTH = 178;
@@ -20,7 +19,7 @@ const WIDTHS: Readonly<Record<Making, number>> = {
 
 export type MarkState = 'plain' | 'lit' | 'missed';
 
-const ADVICE: Readonly<Record<Making, string>> = { clip: 'clip', hold: 'hold', light: say.sayLightly, vowel: '' };
+const ADVICE: Readonly<Record<Making, string>> = { clip: 'clip', hold: 'hold', light: 'say it lightly', vowel: '' };
 
 /** What the line says to someone who cannot see it. Example: "4 sounds: s l u g; hold s, hold l, clip g". */
 function lineInWords(marks: readonly Mark[], count: number): string {
@@ -39,10 +38,10 @@ function changeInWords(
   spot: number | null,
 ): string {
   const moved = Object.entries(lifts ?? {}).map(
-    ([i, way]) => `${marks[Number(i)]?.label ?? ''} ${way === 'up' ? 'leaves' : say.dropsIn}`,
+    ([i, way]) => `${marks[Number(i)]?.label ?? ''} ${way === 'up' ? 'leaves' : 'drops in'}`,
   );
   const asked = spot === null ? undefined : marks[spot];
-  return `${moved.length ? `; ${moved.join(', ')}` : ''}${asked ? say.askedFor(asked.label) : ''}`;
+  return `${moved.length ? `; ${moved.join(', ')}` : ''}${asked ? `; asked for: ${asked.label}` : ''}`;
 }
 
 /** One mark: the shape says how the sound is made; fill is kept for time and result. */
@@ -161,7 +160,9 @@ export function BounceLine({
         className="bounce-line flex w-max items-start"
         style={{ '--u': unit } as CSSProperties}
         role={tappable ? 'group' : 'img'}
-        aria-label={tappable ? say.tapSoundMissed : `${lineInWords(marks, count)}${changeInWords(marks, lifts, spot)}`}
+        aria-label={
+          tappable ? 'Tap a sound that was missed' : `${lineInWords(marks, count)}${changeInWords(marks, lifts, spot)}`
+        }
       >
         {marks.map((mark, i) => (
           <OneMark
@@ -250,7 +251,7 @@ function OneMark(props: OneMarkProps) {
     >
       {inner}
       {!labels && <span className="sr-only">{mark.label}</span>}
-      <span className="sr-only">{say.missed}</span>
+      <span className="sr-only">: missed</span>
     </button>
   );
 }
@@ -282,7 +283,7 @@ function Label({ at, mark, labels, letters }: Pick<OneMarkProps, 'at' | 'mark' |
             at === 0 ? 'self-start' : 'text-center',
           )}
         >
-          {say.asIn(mark.as)}
+          as in {mark.as}
         </span>
       )}
     </span>

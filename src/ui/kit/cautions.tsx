@@ -1,24 +1,25 @@
 import { TriangleAlert } from 'lucide-react';
 import { allergensOf, ALLERGENS, OWN_CAUTIONS, type Caution } from '@/core/lexicon/cautions';
 import { listed } from '@/core/in-words';
-import { cautions as say } from './text';
 
 type Own = (typeof OWN_CAUTIONS)[number];
 
 /** Short, in place. The size is that of the small parts cylinder of 16 CFR 1501.4 and EN 71-1. */
 export const CAUTION_WORDS: Readonly<Record<Own, { short: string; long: string }>> = {
   small: {
-    short: say.smallPart,
-    long: say.chokingHazardUnder,
+    short: 'small part',
+    long:
+      'A choking hazard for under-3s: it may fit in a cylinder 31.7 mm across. Keep it away from children who put ' +
+      'things in their mouths.',
   },
-  allergen: { short: say.foodAllergen, long: say.checkEveryChilds },
-  sharp: { short: 'sharp', long: say.adultHoldsShow },
-  hot: { short: 'hot', long: say.onlyColdEmpty },
-  battery: { short: 'battery', long: say.checkBatteryCover },
-  cord: { short: 'cord', long: say.keepLongCords },
+  allergen: { short: 'food allergen', long: 'Check every child’s allergy plan before you bring this food out.' },
+  sharp: { short: 'sharp', long: 'An adult holds it, or you show a picture.' },
+  hot: { short: 'hot', long: 'Use it cold and empty, or show a picture.' },
+  battery: { short: 'battery', long: 'Check the battery cover is screwed down.' },
+  cord: { short: 'cord', long: 'Keep long cords away from necks, and stay beside the child.' },
   'not-eaten': {
-    short: say.eaten,
-    long: say.makeChildIll,
+    short: 'not to be eaten',
+    long: 'It can make a child ill if they eat it. Look at it where it grows, and wash hands afterwards.',
   },
 };
 
@@ -28,13 +29,15 @@ const names = (cautions: readonly Caution[]): string => listed(allergensOf(cauti
 /** What to watch for with one thing or several, a sentence each. */
 export function cautionLines(cautions: readonly Caution[]): string[] {
   const allergens = names(cautions);
-  const contains = allergens ? [say.mayCheckEvery(allergens)] : [];
+  const contains = allergens
+    ? [`It may contain ${allergens}. Check every child’s allergy plan before you bring it out.`]
+    : [];
   return [...own(cautions).map((c) => CAUTION_WORDS[c].long), ...contains];
 }
 
 export function CautionMark({ cautions }: { readonly cautions: readonly Caution[] }) {
   const allergens = names(cautions);
-  const marks = [...own(cautions).map((c) => CAUTION_WORDS[c].short), ...(allergens ? [say.has(allergens)] : [])];
+  const marks = [...own(cautions).map((c) => CAUTION_WORDS[c].short), ...(allergens ? [`contains ${allergens}`] : [])];
   if (!marks.length) return null;
   return (
     <span className="inline-flex items-center gap-1 text-red">

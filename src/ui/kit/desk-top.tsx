@@ -8,16 +8,15 @@ import { Link } from './link';
 import { PlacesMenu } from './places-menu';
 import { QuickFind } from './quick-find';
 import { Select } from './select';
-import { deskTop as say } from './text';
 
 const PLACES = [
-  ['/', say.today],
-  ['/words', say.words],
-  ['/plan', say.plan],
-  ['/look-back', say.lookBack],
-  ['/children', say.children],
-  ['/sounds', say.sounds],
-  ['/settings', say.settings],
+  ['/', 'Today'],
+  ['/words', 'Words'],
+  ['/plan', 'Plan'],
+  ['/look-back', 'Look back'],
+  ['/children', 'Children'],
+  ['/sounds', 'Sounds'],
+  ['/settings', 'Settings'],
 ] as const;
 
 /** The way between the screens at the table, and which group they are about. */
@@ -37,13 +36,9 @@ export function DeskTop({ groups, groupId }: { groups: readonly { id: string; na
         'mx-auto flex max-w-[82rem] items-center gap-x-4 px-4 pt-2 sm:flex-wrap sm:px-10 lg:gap-x-8 print:hidden',
       )}
     >
-      <p className="font-word text-xl font-bold max-lg:sr-only">{say.bouncyEcho}</p>
-      <PlacesMenu
-        label={say.screens}
-        places={PLACES}
-        here={PLACES.find(([href]) => isHere(href))?.[1] ?? say.bouncyEcho}
-      />
-      <nav aria-label={say.screens} className="flex flex-wrap gap-x-4 max-sm:hidden lg:gap-x-6">
+      <p className="font-word text-xl font-bold max-lg:sr-only">Bouncy Echo</p>
+      <PlacesMenu label="Screens" places={PLACES} here={PLACES.find(([href]) => isHere(href))?.[1] ?? 'Bouncy Echo'} />
+      <nav aria-label="Screens" className="flex flex-wrap gap-x-4 max-sm:hidden lg:gap-x-6">
         {PLACES.map(([href, name]) => (
           <Link
             key={href}
@@ -62,7 +57,7 @@ export function DeskTop({ groups, groupId }: { groups: readonly { id: string; na
         <QuickFind />
         <Select
           kind="bare"
-          label={say.group}
+          label="Group"
           value={chosen}
           onChange={(id) => begin(() => choose(id))}
           options={groups.map(({ id, name }) => [id, name])}

@@ -4,7 +4,6 @@ import { clsx } from 'clsx';
 import { Dialog as Radix } from 'radix-ui';
 import { X } from 'lucide-react';
 import type { ReactNode } from 'react';
-import { dialog as say } from './text';
 import { useOpener } from './use-opener';
 
 interface DialogProps {
@@ -47,7 +46,7 @@ export function Dialog({ open, onOpenChange, title, description, children, ...wh
             <Radix.Title className="text-2xl">{title}</Radix.Title>
             <Radix.Close
               className="grid size-16 shrink-0 place-items-center rounded-lg hover:bg-paper"
-              aria-label={say.close}
+              aria-label="Close"
             >
               <X aria-hidden="true" />
             </Radix.Close>

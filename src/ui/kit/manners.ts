@@ -1,11 +1,9 @@
-import { manners as say } from './text';
-
 /** How the air goes, in plain words. */
 export const MANNER_WORDS: Readonly<Record<string, string>> = {
-  stop: say.stoppedLetGo,
-  affricate: say.stoppedThenHissed,
-  fricative: say.hissedOrBuzzed,
-  nasal: say.throughTheNose,
+  stop: 'stopped, then let go',
+  affricate: 'stopped, then hissed',
+  fricative: 'hissed or buzzed',
+  nasal: 'through the nose',
   approximant: 'gliding',
-  'lateral approximant': say.roundTheSides,
+  'lateral approximant': 'round the sides',
 };

@@ -8,7 +8,18 @@ import { groupBy } from '@/core/group-by';
 import type { Hit } from '@/server/whole/quick-find';
 import { Dialog } from './dialog';
 import { ErrorMessage } from './message';
-import { quickFind as say } from './text';
+import { unreached } from './unreached';
+
+const KIND_HEADINGS = {
+  child: 'Children',
+  word: 'Words',
+  sound: 'Sounds',
+  set: 'Word sets',
+  plan: 'Plans',
+  session: 'Sessions',
+  note: 'Notes',
+  place: 'Screens',
+} as const;
 
 /** While someone is typing, nothing is asked for: milliseconds between two keys. */
 const TYPING_MS = 120;
@@ -31,7 +42,7 @@ function useFound(typed: string): Found | null {
         const body = (await answer.json()) as Hit[] | { readonly error: string };
         setFound('error' in body ? { typed, hits: [], error: body.error } : { typed, hits: body, error: null });
       } catch {
-        if (!stop.signal.aborted) setFound({ typed, hits: [], error: say.serverCannotReached });
+        if (!stop.signal.aborted) setFound({ typed, hits: [], ...unreached()() });
       }
     };
     const wait = setTimeout(() => void ask(), typed ? TYPING_MS : 0);
@@ -88,10 +99,10 @@ export function QuickFindDialog({ close }: { readonly close: () => void }) {
   };
   const pressed = useEnter(typed, found, go);
   return (
-    <Dialog open onOpenChange={close} title={say.findAnything} high>
+    <Dialog open onOpenChange={close} title="Find anything" high>
       <Command
         shouldFilter={false}
-        label={say.findAnything}
+        label="Find anything"
         loop
         value={chosen}
         onValueChange={choose}
@@ -100,18 +111,14 @@ export function QuickFindDialog({ close }: { readonly close: () => void }) {
         <Command.Input
           autoFocus
           className="field"
-          placeholder={say.nameWordOrSounds}
+          placeholder="a name, a word, or sounds: sh o p"
           value={typed}
           maxLength={60}
           onValueChange={setTyped}
         />
-        <Command.List
-          hidden={!found?.hits.length}
-          className="mt-3 max-h-[60dvh] overflow-y-auto"
-          label={say.whatWasFound}
-        >
+        <Command.List hidden={!found?.hits.length} className="mt-3 max-h-[60dvh] overflow-y-auto" label="What we found">
           {[...groupBy(found?.hits ?? [], (hit) => hit.kind)].map(([kind, hits]) => (
-            <Command.Group key={kind} heading={say.kinds[kind]} className={GROUP}>
+            <Command.Group key={kind} heading={KIND_HEADINGS[kind]} className={GROUP}>
               {hits.map((hit, at) => (
                 <Command.Item
                   key={`${kind} ${at} ${hit.href}`}
@@ -129,7 +136,9 @@ export function QuickFindDialog({ close }: { readonly close: () => void }) {
         <div role="status">
           {found?.error && <ErrorMessage>{found.error}</ErrorMessage>}
           {found && !found.hits.length && !found.error && found.typed === typed && (
-            <p className="px-3 py-4 text-muted">{say.nothing(typed)}</p>
+            <p className="px-3 py-4 text-muted">
+              We can’t find “{typed}”. Try part of a name, a day like 26 November, or sounds with spaces between them.
+            </p>
           )}
         </div>
       </Command>

@@ -3,7 +3,6 @@
 import { Search } from 'lucide-react';
 import dynamic from 'next/dynamic';
 import { useEffect, useState } from 'react';
-import { quickFind as say } from './text';
 
 /** What finds things is fetched when something is looked for. */
 const Finding = dynamic(() => import('./quick-find-dialog').then((m) => m.QuickFindDialog), { ssr: false });
@@ -28,11 +27,11 @@ export function QuickFind() {
       <button
         type="button"
         aria-keyshortcuts={KEYS}
-        title={say.keys}
+        title="Find anything (Ctrl and K, or ⌘ and K)"
         onClick={() => setOpen(true)}
         className="flex min-h-12 min-w-12 items-center justify-center gap-2 rounded-lg px-2 text-muted hover:text-ink"
       >
-        <Search aria-hidden="true" size={20} /> <span className="sm:max-lg:sr-only">{say.find}</span>
+        <Search aria-hidden="true" size={20} /> <span className="sm:max-lg:sr-only">Find</span>
       </button>
       {open && <Finding close={() => setOpen(false)} />}
     </>

@@ -5,7 +5,7 @@ import { Button } from './button';
 import { Dialog } from './dialog';
 import { Field } from './field';
 import { ErrorMessage } from './message';
-import { renameDialog as say } from './text';
+import { unreached } from './unreached';
 
 interface RenameProps {
   readonly name: string;
@@ -38,13 +38,13 @@ function RenameForm({ current, done, onRename }: FormProps) {
       onSubmit={(event) => {
         event.preventDefault();
         begin(async () => {
-          const state = await onRename(name).catch(() => ({ error: say.serverCannotReached }));
+          const state = await onRename(name).catch(unreached());
           setError(state.error ?? null);
           if (!state.error) done();
         });
       }}
     >
-      <Field label={say.name} htmlFor={id}>
+      <Field label="Name" htmlFor={id}>
         <input
           id={id}
           className="field font-word text-xl"
@@ -55,7 +55,7 @@ function RenameForm({ current, done, onRename }: FormProps) {
         />
       </Field>
       <Button kind="action" type="submit" className="mt-5" disabled={busy}>
-        {say.keepTheName}
+        Save the name
       </Button>
       {error && (
         <div className="mt-4">

@@ -1,7 +1,6 @@
 import { clsx } from 'clsx';
 import { Link } from './link';
 import { PlacesMenu } from './places-menu';
-import { subNav as say } from './text';
 
 interface SubNavProps {
   readonly label: string;
@@ -37,22 +36,22 @@ export const SubNav = ({ label, places, here }: SubNavProps) => (
 );
 
 export const WORD_PLACES = [
-  ['/words', say.findWords],
-  ['/words/sets', say.ourSets],
-  ['/words/shelf', say.propShelf],
-  ['/words/new', say.addAWord],
+  ['/words', 'Find words'],
+  ['/words/sets', 'Our sets'],
+  ['/words/shelf', 'Prop shelf'],
+  ['/words/new', 'Add words'],
 ] as const;
 
 export const CHILD_PLACES = [
-  ['/children', say.names],
-  ['/children/board', say.whereEveryoneIs],
-  ['/children/ears', say.twoAdultsSame],
+  ['/children', 'Names'],
+  ['/children/board', 'Where everyone is'],
+  ['/children/ears', 'Two adults, same ears?'],
 ] as const;
 
 export const SETTING_PLACES = [
-  ['/settings', say.howWeSay],
-  ['/settings/judging', say.judging],
-  ['/settings/taught', say.soundsTaught],
-  ['/settings/device', say.thisDevice],
-  ['/settings/our-data', say.ourData],
+  ['/settings', 'How we say and count'],
+  ['/settings/judging', 'Judging'],
+  ['/settings/taught', 'Sounds taught'],
+  ['/settings/device', 'This device'],
+  ['/settings/our-data', 'Our data'],
 ] as const;

@@ -14,7 +14,7 @@ import { ErrorMessage } from '../kit/message';
 import { HeardAnswer } from '../kit/heard-answer';
 import { OutcomeMark } from '../kit/outcome-mark';
 import { Select } from '../kit/select';
-import { answerButton as say } from './text';
+import { unreached } from '../kit/unreached';
 
 const REASONS: readonly Why[] = ['mis-tap', 'heard-again', 'other-child', 'other'];
 
@@ -36,7 +36,7 @@ export interface Corrected {
 /** What a tile shows in one glance: what slipped, else the mark alone. */
 function gist({ slip, selfCorrected }: LookBackAnswer): string {
   if (slip) return SLIP_WORDS[slip];
-  return selfCorrected ? say.putRight : '';
+  return selfCorrected ? 'corrected themselves' : '';
 }
 
 /** All that was noted of an answer, by name; empty where there is nothing to say. */
@@ -47,26 +47,29 @@ function factsOf(answer: LookBackAnswer, accent: AccentId): readonly (readonly [
     .map((ipa) => `/${labelOf(ipa, accent).label}/`)
     .join(' ');
   return [
-    [say.marked, `${OUTCOME_WORDS[answer.outcome]}${answer.slip ? `, ${SLIP_WORDS[answer.slip]}` : ''}`],
-    [say.said, answer.heard ?? ''],
-    [say.slipped, slipped],
-    [say.help, answer.helps.map((h) => HELP_WORDS[h]).join(', ')],
+    ['Marked', `${OUTCOME_WORDS[answer.outcome]}${answer.slip ? `, ${SLIP_WORDS[answer.slip]}` : ''}`],
+    ['Said', answer.heard ?? ''],
+    ['Slipped', slipped],
+    ['Help', answer.helps.map((h) => HELP_WORDS[h]).join(', ')],
     [
-      say.also,
+      'Also',
       [
-        answer.selfCorrected ? say.putRightChild : '',
-        answer.shown ? say.shownNotSaid : '',
-        answer.differs ? say.otherwiseThanEveryone : '',
+        answer.selfCorrected ? 'corrected themselves' : '',
+        answer.shown ? 'pointed, not spoken' : '',
+        answer.differs ? 'different from the group' : '',
         answer.standing === 'fresh' ? '' : STANDING_WORDS[answer.standing],
-        answer.partner ? say.askedBy(answer.partner) : '',
+        answer.partner ? `asked by ${answer.partner}` : '',
       ]
         .filter(Boolean)
         .join(', '),
     ],
-    [say.timeToMark, answer.thinkMs === null ? '' : say.sTimesAdult((answer.thinkMs / 1000).toFixed(0))],
-    [say.markedBy, answer.markedBy ?? ''],
     [
-      say.before,
+      'Time to mark',
+      answer.thinkMs === null ? '' : `${(answer.thinkMs / 1000).toFixed(0)} s (your own tapping time is in this too)`,
+    ],
+    ['Marked by', answer.markedBy ?? ''],
+    [
+      'Before',
       answer.before.map((b) => `${OUTCOME_WORDS[b.outcome]}${b.why ? ` (${WHY_WORDS[b.why]})` : ''}`).join(', then '),
     ],
   ];
@@ -88,7 +91,7 @@ export function AnswerButton({ sessionId, answer, accent, people, onCorrected }:
     setChildId(answer.childId);
   }
   const [running, begin] = useTransition();
-  const who = answer.child ?? say.everyoneTogether;
+  const who = answer.child ?? 'Everyone together';
   const put = (outcome: Outcome): void =>
     begin(async () => {
       const newId = v7();
@@ -99,11 +102,11 @@ export function AnswerButton({ sessionId, answer, accent, people, onCorrected }:
         note,
         why,
         ...(why === 'other-child' ? { childId } : {}),
-      }).catch(() => ({ error: say.serverCannotReached }));
+      }).catch(unreached('Nothing was changed.'));
       setError(state.error ?? null);
       if (state.error) return;
       setOpen(false);
-      onCorrected({ answerId: newId, text: say.nowIs(who, answer.label, OUTCOME_WORDS[outcome].toLowerCase()) });
+      onCorrected({ answerId: newId, text: `${who}, ${answer.label}: now ${OUTCOME_WORDS[outcome].toLowerCase()}.` });
     });
   const facts = factsOf(answer, accent);
   const corrected = answer.before.some((b) => b.why !== 'detail');
@@ -112,7 +115,7 @@ export function AnswerButton({ sessionId, answer, accent, people, onCorrected }:
       <Glance setOpen={setOpen} who={who} answer={answer} corrected={corrected} />
       <Dialog open={open} onOpenChange={setOpen} title={`${who}: ${answer.label}`}>
         <Facts facts={facts} />
-        <h3 className="mb-2 text-lg">{say.itShouldBe}</h3>
+        <h3 className="mb-2 text-lg">What it should be</h3>
         <div className="grid grid-cols-2 gap-2.5 sm:grid-cols-3">
           {OUTCOMES.map((outcome) => (
             <button
@@ -130,10 +133,12 @@ export function AnswerButton({ sessionId, answer, accent, people, onCorrected }:
           <Reason people={people} why={why} answer={answer} setWhy={setWhy} childId={childId} setChildId={setChildId} />
         </div>
         <label className="block">
-          <span className="mb-1 block text-muted">{say.note}</span>
+          <span className="mb-1 block text-muted">Note</span>
           <textarea className="field" rows={2} maxLength={500} value={note} onChange={(e) => setNote(e.target.value)} />
         </label>
-        <p className="mt-1 text-muted">{say.keptWithMark}</p>
+        <p className="mt-1 text-muted">
+          If you give a reason or write a note, do that first: we keep them with the mark you tap.
+        </p>
         {error && (
           <div className="mt-4">
             <ErrorMessage>{error}</ErrorMessage>
@@ -179,7 +184,7 @@ function Glance({ setOpen, who, answer, corrected }: GlanceProps) {
           </span>
         )}
       </span>
-      <span className="sr-only">{say.putRightLine}</span>
+      <span className="sr-only">: correct this</span>
     </button>
   );
 }
@@ -213,7 +218,7 @@ interface ReasonProps {
 function Reason({ people, why, answer, setWhy, childId, setChildId }: ReasonProps) {
   return (
     <fieldset className="mb-5">
-      <legend className="mb-1 text-muted">{say.whyPutRight}</legend>
+      <legend className="mb-1 text-muted">Why you’re correcting it</legend>
       <div className="flex flex-wrap gap-2">
         {REASONS.filter((r) => r !== 'other-child' || people.length > 1).map((reason) => (
           <label
@@ -238,7 +243,7 @@ function Reason({ people, why, answer, setWhy, childId, setChildId }: ReasonProp
       {why === 'other-child' && (
         <Select
           className="mt-2"
-          label={say.child}
+          label="Which child was it?"
           value={childId ?? ''}
           onChange={(id) => setChildId(id || null)}
           options={people.map((c) => [c.id, c.name])}

@@ -24,7 +24,7 @@ import { sure } from '@/core/sure';
 import { Button } from '../kit/button';
 import { ErrorMessage } from '../kit/message';
 import { AnswerButton, type Corrected } from './answer-button';
-import { answerGrid as say } from './text';
+import { unreached } from '../kit/unreached';
 
 interface GridProps {
   readonly sessionId: string;
@@ -36,11 +36,11 @@ interface GridProps {
 
 /** What is looked at: all of it, or one thing. */
 const SIEVES = {
-  all: { name: say.everything, lets: () => true },
-  slips: { name: say.slips, lets: (a: LookBackAnswer) => a.slip !== null || a.missed.length > 0 },
-  notes: { name: say.withNotes, lets: (a: LookBackAnswer) => a.note !== null },
-  corrected: { name: say.putRight, lets: (a: LookBackAnswer) => a.before.some((b) => b.why !== 'detail') },
-  fresh: { name: say.freshAndAlone, lets: (a: LookBackAnswer) => a.standing === 'fresh' },
+  all: { name: 'everything', lets: () => true },
+  slips: { name: 'what was missed', lets: (a: LookBackAnswer) => a.slip !== null || a.missed.length > 0 },
+  notes: { name: 'what has a note', lets: (a: LookBackAnswer) => a.note !== null },
+  corrected: { name: 'what was corrected', lets: (a: LookBackAnswer) => a.before.some((b) => b.why !== 'detail') },
+  fresh: { name: 'first time, on their own', lets: (a: LookBackAnswer) => a.standing === 'fresh' },
 } as const;
 type Sieve = keyof typeof SIEVES;
 
@@ -84,7 +84,7 @@ export function AnswerGrid({ sessionId, accent, people, rounds, answers }: GridP
   });
   const seen = table.getRowModel().rows.map((row) => row.original);
   const rows = [
-    ...(answers.some((a) => a.childId === null) ? [{ id: 'everyone', name: say.everyoneTogether }] : []),
+    ...(answers.some((a) => a.childId === null) ? [{ id: 'everyone', name: 'Everyone together' }] : []),
     ...people.filter((c) => answers.some((a) => a.childId === c.id)),
   ].filter((r) => !child || r.id === child);
   const byRound = [...groupBy(answers, (a) => roundOf(a.turn))].sort(([a], [b]) => a - b);
@@ -152,9 +152,7 @@ function TakeBack({ sessionId, corrected, onDone }: TakeBackProps) {
   const [busy, begin] = useTransition();
   const undo = (answerId: string): void =>
     begin(async () => {
-      const state = await uncorrect(sessionId, { answerId, newId: v7() }).catch(() => ({
-        error: say.serverCannotReached,
-      }));
+      const state = await uncorrect(sessionId, { answerId, newId: v7() }).catch(unreached('Nothing was changed.'));
       setSaid(state);
       if (!state.error) onDone();
     });
@@ -169,7 +167,7 @@ function TakeBack({ sessionId, corrected, onDone }: TakeBackProps) {
           <span className="py-2">{corrected?.text ?? said.said}</span>
           {corrected && (
             <Button kind="quiet" disabled={busy} onClick={() => undo(corrected.answerId)}>
-              {say.undo}
+              Undo
             </Button>
           )}
         </p>
@@ -197,27 +195,27 @@ function Sieves({ sieve, setSieve, outcome, setOutcome, child, setChild, people,
     <div className="mb-3 flex flex-wrap gap-x-5 gap-y-2">
       <SelectField
         inline
-        label={say.show}
+        label="Show"
         value={sieve}
         onChange={(v) => setSieve(v as Sieve)}
         options={Object.entries(SIEVES).map(([key, { name }]) => [key, name])}
       />
       <SelectField
         inline
-        label={say.marked}
+        label="marked"
         value={outcome}
         onChange={(v) => setOutcome(v as Outcome | '')}
-        options={[['', say.anyWay], ...OUTCOMES.map((o) => [o, OUTCOME_WORDS[o].toLowerCase()] as const)]}
+        options={[['', 'any mark'], ...OUTCOMES.map((o) => [o, OUTCOME_WORDS[o].toLowerCase()] as const)]}
       />
       <SelectField
         inline
-        label={say.ofWhom}
+        label="of"
         value={child}
         onChange={setChild}
-        options={[['', say.everyone], ...people.map((c) => [c.id, c.name] as const)]}
+        options={[['', 'everyone'], ...people.map((c) => [c.id, c.name] as const)]}
       />
       <p role="status" className="content-center text-muted">
-        {seen.length === answers.length ? '' : say.of(seen.length, answers.length)}
+        {seen.length === answers.length ? '' : `${seen.length} of ${answers.length}`}
       </p>
     </div>
   );

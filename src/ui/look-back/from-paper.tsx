@@ -4,7 +4,6 @@ import { useActionState } from 'react';
 import { openPaper } from '@/actions/papers';
 import { Button } from '../kit/button';
 import { ErrorMessage } from '../kit/message';
-import { fromPaper as say } from './text';
 
 /** The way in for a session that was marked on paper: its number. */
 export function FromPaper() {
@@ -12,7 +11,7 @@ export function FromPaper() {
   return (
     <form action={act} className="mb-6">
       <label htmlFor="paper-number" className="mb-1.5 block">
-        {say.marked}
+        Marked on paper? Type the grid number:
       </label>
       <div className="flex gap-3">
         <input
@@ -21,11 +20,11 @@ export function FromPaper() {
           className="field max-w-32"
           inputMode="numeric"
           autoComplete="off"
-          placeholder={say.number}
+          placeholder="such as 12"
           defaultValue={kept ?? ''}
         />
         <Button type="submit" disabled={busy}>
-          {say.typeItIn}
+          Type it in
         </Button>
       </div>
       {error && (

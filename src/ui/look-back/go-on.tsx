@@ -4,7 +4,6 @@ import { Play } from 'lucide-react';
 import { useActionState } from 'react';
 import { reopen } from '@/actions/sessions';
 import { Link } from '../kit/link';
-import { goOn as say } from './text';
 
 interface GoOnProps {
   readonly sessionId: string;
@@ -17,14 +16,14 @@ export function GoOn({ sessionId, finished }: GoOnProps) {
   if (!finished)
     return (
       <Link href={`/play/${sessionId}`} className="plain inline-flex items-center gap-2">
-        <Play aria-hidden="true" size={18} /> {say.goSession}
+        <Play aria-hidden="true" size={18} /> Carry on with this session
       </Link>
     );
   return (
     <form action={act}>
       <input type="hidden" name="session" value={sessionId} />
       <button type="submit" className="plain inline-flex items-center gap-2" disabled={busy}>
-        <Play aria-hidden="true" size={18} /> {say.finishedYetGo}
+        <Play aria-hidden="true" size={18} /> Not finished yet? Carry on
       </button>
       {error && (
         <p role="alert" className="mt-2 text-red">

@@ -4,12 +4,11 @@ import { useState } from 'react';
 import type { HomePaper } from '@/server/sessions/home-page';
 import { Link } from '../kit/link';
 import { PrintButton } from '../words/print-button';
-import { homePaperScreen as say } from './text';
 
 const COPIED_WORDS = {
   '': '',
-  yes: say.copied,
-  no: say.browserLetUs,
+  yes: 'Copied.',
+  no: 'This browser won’t let us copy. The text file has the same words.',
 } as const;
 
 /** The page for families: to print, to copy, or as a file. */
@@ -33,15 +32,15 @@ export function HomePaperScreen({ paper }: { paper: HomePaper }) {
     );
   return (
     <main className="mx-auto max-w-[46rem] px-4 py-6 print:max-w-none print:p-0">
-      <nav aria-label={say.takingItHome} className="mb-8 flex flex-wrap items-center gap-3 print:hidden">
+      <nav aria-label="Taking it home" className="mb-8 flex flex-wrap items-center gap-3 print:hidden">
         <Link className="quiet px-1" href={`/look-back/${paper.sessionId}`}>
-          {say.lookBack}
+          Look back
         </Link>
         <button type="button" className="plain" onClick={copy}>
-          {say.copyAsText}
+          Copy as text
         </button>
         <a className="plain" href={`/api/sessions/${paper.sessionId}/home`} download>
-          {say.textFile}
+          Text file
         </a>
         <PrintButton />
         <p role="status" className="w-full text-muted empty:hidden">
@@ -57,10 +56,10 @@ export function HomePaperScreen({ paper }: { paper: HomePaper }) {
           <li key={line}>{line}</li>
         ))}
       </ul>
-      {part(say.tryHome, paper.game ? [paper.game] : [])}
+      {part('Try this at home', paper.game ? [paper.game] : [])}
       {paper.words.length > 0 && (
         <section className="mt-7 break-inside-avoid print:mt-4">
-          <h2 className="mb-2 text-2xl print:mb-1 print:text-xl">{say.aFewWords}</h2>
+          <h2 className="mb-2 text-2xl print:mb-1 print:text-xl">Some of our words</h2>
           <dl className="grid grid-cols-[max-content_1fr] items-baseline gap-x-8 border-y border-line py-2 font-word">
             {paper.words.map(({ word, apart }) => (
               <div key={word} className="contents">
@@ -71,7 +70,7 @@ export function HomePaperScreen({ paper }: { paper: HomePaper }) {
           </dl>
         </section>
       )}
-      {part(say.howSaySounds, paper.sounds)}
+      {part('How to say the sounds', paper.sounds)}
       <p className="mt-7 text-xl print:mt-4 print:text-lg">{paper.close}</p>
     </main>
   );

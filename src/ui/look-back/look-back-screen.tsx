@@ -14,7 +14,13 @@ import { GoOn } from './go-on';
 import type { SessionRecord } from '@/server/record/session-record';
 import type { Slipped } from '@/core/sessions/summary';
 import type { ThinkTimes } from '@/core/sessions/think-times';
-import { lookBackScreen as say } from './text';
+
+const undoneInPlay = (undone: number) =>
+  `${undone} ${undone === 1 ? 'mark was' : 'marks were'} undone while you played.`;
+
+const markedTwice = (clashes: number) =>
+  `${clashes === 1 ? 'One turn was' : `${clashes} turns were`} marked on two devices. The later mark counts; the ` +
+  'other is kept too.';
 
 /** The session just played: who said what, word by word, which sounds slipped; any mark can be put right. */
 export function LookBackScreen({
@@ -34,7 +40,11 @@ export function LookBackScreen({
           {session.groupName} · {format(session.startedAt, 'EEEE d MMMM yyyy, HH:mm')}
         </p>
         <p className="mt-3 mb-6 font-word text-2xl">{talliedWords(tally(answers))}.</p>
-        {session.paper !== null && <p className="-mt-4 mb-6 text-muted">{say.fromPaper(session.paper)}</p>}
+        {session.paper !== null && (
+          <p className="-mt-4 mb-6 text-muted">
+            Marked on paper and typed in: grid {session.paper}. The order of turns and the times are a guess.
+          </p>
+        )}
         {(session.finishedAt === null || reopens) && (
           <div className="-mt-2 mb-6">
             <GoOn sessionId={session.id} finished={session.finishedAt !== null} />
@@ -45,9 +55,11 @@ export function LookBackScreen({
 
         <section aria-labelledby="children">
           <h2 id="children" className="mb-1 text-2xl">
-            {say.whoSaidWhat}
+            Who said what
           </h2>
-          <p className="mb-3 text-muted">{say.tapAnswerSee}</p>
+          <p className="mb-3 text-muted">
+            Tap an answer to see all of it, or to correct it. We keep what it was before.
+          </p>
           {answers.length ? (
             <AnswerGrid
               sessionId={session.id}
@@ -57,9 +69,9 @@ export function LookBackScreen({
               answers={answers}
             />
           ) : (
-            <p className="text-muted">{say.noAnswerMarked}</p>
+            <p className="text-muted">No answers were marked in this session.</p>
           )}
-          {quiet.length > 0 && <p className="mt-2 text-muted">{say.noTurn(quiet.map((c) => c.name).join(', '))}</p>}
+          {quiet.length > 0 && <p className="mt-2 text-muted">No turn today: {quiet.map((c) => c.name).join(', ')}.</p>}
         </section>
 
         {times.length > 0 && <Times times={times} names={names} />}
@@ -75,17 +87,20 @@ function Times({ times, names }: { readonly times: ThinkTimes[]; readonly names:
   return (
     <section aria-labelledby="times" className="mt-10">
       <h2 id="times" className="mb-1 text-2xl">
-        {say.timeToMark}
+        Time to mark
       </h2>
-      <p className="mb-2 text-muted">{say.endSayTap}</p>
+      <p className="mb-2 text-muted">
+        From the end of your words to your tap, without the pauses. It includes your own tapping time, so treat it as a
+        rough guide.
+      </p>
       <ul className="divide-y divide-line border-y border-line">
         {times.map((t) => (
           <li key={t.childId} className="grid grid-cols-[10rem_1fr] items-baseline gap-x-4 py-2">
             <span className="font-word text-lg wrap-anywhere">{names.get(t.childId) ?? ''}</span>
             <span className="text-muted">
               {t.answers === 1
-                ? say.once(seconds(t.middle))
-                : say.aboutMostAnswers(seconds(t.middle), seconds(t.longest), t.answers)}
+                ? `${seconds(t.middle)}, once`
+                : `about ${seconds(t.middle)}, ${seconds(t.longest)} at most (${t.answers} answers)`}
             </span>
           </li>
         ))}
@@ -103,16 +118,16 @@ interface TalkAboutProps {
 const TalkAbout = ({ topics, names }: TalkAboutProps) => (
   <section aria-labelledby="talk" className="mb-8 max-w-3xl rounded-2xl bg-marigold-soft px-5 py-4">
     <h2 id="talk" className="mb-1 text-2xl">
-      {say.toTalkAbout}
+      To talk about
     </h2>
-    {!topics.length && <p>{say.nothingStandsOut}</p>}
+    {!topics.length && <p>Nothing stands out this time.</p>}
     <ul>
       {topics.map(({ childId, text }) => (
         <li key={text} className="py-1 leading-snug">
           <span className="wrap-anywhere">{text}</span>{' '}
           {childId && (
             <Link className="underline underline-offset-4" href={`/children/${childId}`}>
-              {say.whatsNext(names.get(childId) ?? '')}
+              What’s next for {names.get(childId) ?? ''}
             </Link>
           )}
         </li>
@@ -134,12 +149,12 @@ function Aside({ session, slips, undone, clashes }: AsideProps) {
     <aside className="flex flex-col gap-8">
       {session.finishedAt === null && (
         <Link className="action min-h-16" href={`/play/${session.id}`}>
-          {say.goOnPlaying}
+          Carry on playing
         </Link>
       )}
       <section aria-labelledby="slips">
         <h2 id="slips" className="mb-2 text-2xl">
-          {say.soundsThatSlipped}
+          Sounds they missed
         </h2>
         {slips.length ? (
           <ul className="divide-y divide-line border-y border-line">
@@ -147,20 +162,22 @@ function Aside({ session, slips, undone, clashes }: AsideProps) {
               <li key={slip.ipa} className="py-2.5">
                 <span className="font-word text-2xl">/{labelOf(slip.ipa, session.accent).label}/</span>{' '}
                 {labelOf(slip.ipa, session.accent).as && (
-                  <span className="text-muted">{say.asIn(labelOf(slip.ipa, session.accent).as)} </span>
+                  <span className="text-muted">as in {labelOf(slip.ipa, session.accent).as} </span>
                 )}
-                <span className="ml-2">{say.of(slip.times, slip.heard)}</span>
-                <span className="block text-muted">{say.inLine(slip.words.join(', '))}</span>
+                <span className="ml-2">
+                  {slip.times} of {slip.heard}
+                </span>
+                <span className="block text-muted">in {slip.words.join(', ')}</span>
               </li>
             ))}
           </ul>
         ) : (
-          <p className="text-muted">{say.noneWasMarked}</p>
+          <p className="text-muted">None marked.</p>
         )}
       </section>
       <section aria-labelledby="signs">
         <h2 id="signs" className="mb-2 text-lg">
-          {say.signs}
+          What the marks mean
         </h2>
         <ul className="space-y-1 text-muted">
           {OUTCOMES.map((o) => (
@@ -171,7 +188,11 @@ function Aside({ session, slips, undone, clashes }: AsideProps) {
         </ul>
       </section>
       <Files session={session} undone={undone} clashes={clashes} />
-      <p className="text-[0.95rem] text-muted">{say.teachingRecordDiagnosis}</p>
+      <p className="text-[0.95rem] text-muted">
+        This is a teaching record, not a diagnosis, and no reply doesn’t mean they don’t know. If you’re worried about a
+        child’s hearing, speech or language, talk to the family and your special-needs lead. Assessment is for a speech
+        and language therapist or an audiologist.
+      </p>
     </aside>
   );
 }
@@ -189,19 +210,19 @@ function Files({
   return (
     <section aria-labelledby="files" className="flex flex-col gap-3">
       <h2 id="files" className="text-lg">
-        {say.take}
+        Take it away
       </h2>
       <Link className="plain" href={`/print/home/${session.id}`}>
-        <House aria-hidden="true" size={18} /> {say.pageFamilies}
+        <House aria-hidden="true" size={18} /> A page for families
       </Link>
       <a className="plain" href={`/api/sessions/${session.id}/export?as=csv`} download>
-        <Download aria-hidden="true" size={18} /> {say.csvSpreadsheet}
+        <Download aria-hidden="true" size={18} /> CSV for a spreadsheet
       </a>
       <a className="plain" href={`/api/sessions/${session.id}/export?as=json`} download>
-        <Download aria-hidden="true" size={18} /> {say.json}
+        <Download aria-hidden="true" size={18} /> JSON
       </a>
-      {undone > 0 && <p className="text-muted">{say.undoneWhilePlaying(undone)}</p>}
-      {clashes > 0 && <p className="text-muted">{say.markedTwoDevices(clashes)}</p>}
+      {undone > 0 && <p className="text-muted">{undoneInPlay(undone)}</p>}
+      {clashes > 0 && <p className="text-muted">{markedTwice(clashes)}</p>}
     </section>
   );
 }

@@ -8,7 +8,6 @@ import type { SheetRound } from '@/server/sessions/papers';
 import { OutcomeMark } from '../kit/outcome-mark';
 import { Plant } from '../kit/plant';
 import { goToBox, mark, MARK_KEYS, press, type Typing } from './paper-typing';
-import { paperGrid as say } from './text';
 
 interface GridProps {
   readonly rounds: readonly SheetRound[];
@@ -47,7 +46,7 @@ export function PaperGrid({ rounds, typing, onTyping }: GridProps) {
       </div>
       <div
         role="group"
-        aria-label={say.marks}
+        aria-label="Marks"
         className="sticky bottom-0 z-10 -mx-1 mt-4 grid grid-cols-5 gap-1 bg-paper px-1 py-2"
       >
         {OUTCOMES.map((outcome, i) => (
@@ -80,17 +79,17 @@ function Round({ round: { name, step, own, rows }, number, typing, onBox }: Roun
   // The boxes of a line stand together, line after line.
   const before = rows.map((_, row) => first + rows.slice(0, row).reduce((sum, r) => sum + r.boxes.length, 0));
   const widest = Math.max(1, ...rows.map((r) => r.boxes.length));
-  const heads = own ? Array.from({ length: widest }, (_, i) => say.turn(i + 1)) : (rows[0]?.boxes ?? []);
+  const heads = own ? Array.from({ length: widest }, (_, i) => `Turn ${i + 1}`) : (rows[0]?.boxes ?? []);
   return (
     <section>
       <h2 className="mb-1 text-xl">
         {name} {!own && <span className="font-sans text-base font-normal text-muted">{step}</span>}
       </h2>
       <div className="overflow-x-auto pb-1">
-        <table role="grid" aria-label={say.gridFor(name)} className="border-collapse text-left">
+        <table role="grid" aria-label={`Grid for ${name}`} className="border-collapse text-left">
           <thead>
             <tr>
-              <th className="sticky left-0 bg-paper pr-3 font-word">{say.name}</th>
+              <th className="sticky left-0 bg-paper pr-3 font-word">Name</th>
               {heads.map((head, i) => (
                 <th key={i} className="px-1 align-bottom font-word text-base font-bold">
                   {head}
@@ -143,7 +142,7 @@ function Cell({ at, name, word, shown, typing, onBox }: CellProps) {
         type="button"
         data-box={at}
         tabIndex={here ? 0 : -1}
-        aria-label={say.box(name, word, outcome ? OUTCOME_WORDS[outcome] : say.nothing)}
+        aria-label={`${name}, ${word}: ${outcome ? OUTCOME_WORDS[outcome] : 'nothing marked'}`}
         className={clsx(
           'flex min-h-12 w-full min-w-12 scroll-mt-4 scroll-mb-28 flex-col items-center justify-center border px-1',
           'text-sm leading-tight',

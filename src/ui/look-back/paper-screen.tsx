@@ -13,7 +13,8 @@ import { deviceNow } from '../play/run/device';
 import { draftOf, keepDraft } from './paper-draft';
 import { PaperGrid } from './paper-grid';
 import { asLines, asText, markedIn, typingOf } from './paper-typing';
-import { paperScreen as say } from './text';
+
+const saveMarks = (marks: number) => (marks === 1 ? 'Save 1 mark' : `Save ${marks} marks`);
 
 interface PaperProps {
   readonly sheet: Sheet;
@@ -33,15 +34,15 @@ export function PaperScreen({ sheet, today }: PaperProps) {
   );
   return (
     <>
-      <h1 className="text-4xl wrap-anywhere">{say.typeIn(sheet.number)}</h1>
+      <h1 className="text-4xl wrap-anywhere">Type in grid {sheet.number}</h1>
       <p className="mt-1 text-lg text-muted">
-        {sheet.title} · {sheet.groupName} · {say.printedOn(format(sheet.madeAt, 'EEEE d MMMM'))}
+        {sheet.title} · {sheet.groupName} · printed on {format(sheet.madeAt, 'EEEE d MMMM')}
       </p>
       {sheet.sessionId && (
         <>
-          <p className="mt-4 mb-3 text-lg">{say.already}</p>
+          <p className="mt-4 mb-3 text-lg">This grid has already been typed in.</p>
           <Link className={buttonLook({ kind: 'action' })} href={`/look-back/${sheet.sessionId}`}>
-            {say.lookBackAtIt}
+            Look back at it
           </Link>
         </>
       )}
@@ -70,7 +71,7 @@ function Typed({ sheet: { number, rounds }, today }: PaperProps) {
     begin(async () => {
       const kept = await keepTyped(number, { day, by, marks: asLines(typing, widths) }).catch(() => ({
         ok: false as const,
-        error: say.serverCannotReached,
+        error: 'We can’t reach the server. What you typed is still here: try again in a moment.',
       }));
       setError(kept.ok ? null : kept.error);
       if (!kept.ok) return;
@@ -80,7 +81,12 @@ function Typed({ sheet: { number, rounds }, today }: PaperProps) {
   return (
     <>
       <p className="mt-3 max-w-3xl leading-snug">
-        {say.how} <span className="hidden sm:inline">{say.keys}</span>
+        Tap a box, then its mark. Each mark moves you on to the next box. What you type stays on this device until you
+        save it.{' '}
+        <span className="hidden sm:inline">
+          With keys: 1 to 5 for the marks below, Space to leave a box empty, Enter for the next line, Backspace to take
+          a mark back.
+        </span>
       </p>
       <PaperGrid rounds={rounds} typing={typing} onTyping={setTyping} />
       <form
@@ -90,7 +96,7 @@ function Typed({ sheet: { number, rounds }, today }: PaperProps) {
           keep();
         }}
       >
-        <Field label={say.whichDay} htmlFor="day">
+        <Field label="When did you play?" htmlFor="day">
           <input
             id="day"
             type="date"
@@ -101,7 +107,7 @@ function Typed({ sheet: { number, rounds }, today }: PaperProps) {
             onChange={(event) => setDay(event.target.value)}
           />
         </Field>
-        <Field label={say.markedBy} htmlFor="by">
+        <Field label="Marked by (initials)" htmlFor="by">
           <input
             id="by"
             className="field"
@@ -112,7 +118,7 @@ function Typed({ sheet: { number, rounds }, today }: PaperProps) {
           />
         </Field>
         <Button kind="action" type="submit" disabled={busy}>
-          {say.keep(markedIn(typing))}
+          {saveMarks(markedIn(typing))}
         </Button>
       </form>
       {error && (

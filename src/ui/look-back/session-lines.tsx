@@ -2,7 +2,6 @@ import { format } from 'date-fns';
 import type { SessionLine } from '@/server/sessions/look-back';
 import { Link } from '../kit/link';
 import { talliedWords } from '../kit/tally';
-import { sessionLines as say } from './text';
 
 /** Sessions on hairlines, newest first. */
 export function SessionLines({ sessions }: { sessions: readonly SessionLine[] }) {
@@ -16,8 +15,8 @@ export function SessionLines({ sessions }: { sessions: readonly SessionLine[] })
               <span className="font-word text-lg font-bold">{session.title}</span>
               <span className="ml-3 text-muted">
                 {talliedWords(session.tally)}
-                {session.finished ? '' : say.notFinished}
-                {session.paper === null ? '' : say.fromPaper(session.paper)}
+                {session.finished ? '' : ' · not finished'}
+                {session.paper === null ? '' : ` · from paper, grid ${session.paper}`}
               </span>
               <span className="block text-muted">{session.words.join(', ')}</span>
             </span>

@@ -5,7 +5,6 @@ import type { Catalogue, CatalogueTask } from '@/server/plans/catalogue';
 import { sure } from '@/core/sure';
 import { Button } from '../kit/button';
 import { SelectField, type OptionGroup } from '../kit/select';
-import { gamePicker as say } from './text';
 
 interface GamePickerProps {
   readonly games: Catalogue;
@@ -42,10 +41,10 @@ export function GamePicker({ games, task: first, step: firstStep, label, onPick 
         void onPick(task, steps).finally(() => setBusy(false));
       }}
     >
-      <SelectField label={say.game} value={task} onChange={setTask} options={gamesIn(games, isOffered)} />
+      <SelectField label="Game" value={task} onChange={setTask} options={gamesIn(games, isOffered)} />
       <p className="text-muted">{chosen.asks}</p>
       <SelectField
-        label={say.stepEasyHard}
+        label="Step, easy to hard"
         value={steps}
         onChange={setStep}
         options={offered.map((s) => [s.id, s.name])}

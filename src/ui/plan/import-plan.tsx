@@ -7,7 +7,10 @@ import type { PlanReport } from '@/server/plans/plans';
 import { Button } from '../kit/button';
 import { ErrorMessage } from '../kit/message';
 import { sure } from '@/core/sure';
-import { importPlan as say } from './text';
+
+const leftOutForAccent = (lost: number) =>
+  `${lost} ${lost === 1 ? 'item doesn’t' : 'items don’t'} work in your accent, so we left ` +
+  `${lost === 1 ? 'it' : 'them'} out`;
 
 /** A plan from a file: reported on round by round; nothing is kept until a person says so. */
 export function ImportPlan({ groupId }: { groupId: string }) {
@@ -35,11 +38,13 @@ export function ImportPlan({ groupId }: { groupId: string }) {
   return (
     <section aria-labelledby={`${id}h`}>
       <h2 id={`${id}h`} className="mb-1 text-2xl">
-        {say.bringPlan}
+        Open a plan from a file
       </h2>
-      <p className="mb-2 text-muted">{say.planSavedFile}</p>
+      <p className="mb-2 text-muted">
+        Open a plan that someone saved as a file. You’ll see every round before anything is saved.
+      </p>
       <label htmlFor={id} className="plain w-full cursor-pointer has-focus-visible:outline-3">
-        {busy ? say.reading : say.chooseAFile}
+        {busy ? 'Reading…' : 'Choose a file'}
         <input
           id={id}
           type="file"
@@ -54,7 +59,7 @@ export function ImportPlan({ groupId }: { groupId: string }) {
       </label>
       <div aria-live="polite" className="mt-3">
         {error && <ErrorMessage>{error}</ErrorMessage>}
-        {report?.fault && <ErrorMessage>{say.nothingWasImported(report.fault)}</ErrorMessage>}
+        {report?.fault && <ErrorMessage>{report.fault} Nothing was imported.</ErrorMessage>}
         {report && (
           <>
             {report.title && <h3 className="text-xl wrap-anywhere">{report.title}</h3>}
@@ -68,9 +73,9 @@ export function ImportPlan({ groupId }: { groupId: string }) {
             {report.usable && (
               <div className="flex gap-2">
                 <Button kind="action" className="flex-1" disabled={busy} onClick={keep}>
-                  {say.keepThisPlan}
+                  Save this plan
                 </Button>
-                <Button onClick={() => setRead(null)}>{say.leaveIt}</Button>
+                <Button onClick={() => setRead(null)}>Don’t save it</Button>
               </div>
             )}
           </>
@@ -82,7 +87,7 @@ export function ImportPlan({ groupId }: { groupId: string }) {
 
 /** Whether a round of the file can be used, and what of it. */
 function stateOf({ why, lost }: PlanReport['rounds'][number]): string {
-  if (why) return say.leftOut(why);
-  if (!lost) return say.canBeUsed;
-  return say.holdOurAccent(lost);
+  if (why) return `left out: ${why}`;
+  if (!lost) return 'can be used';
+  return leftOutForAccent(lost);
 }

@@ -7,7 +7,6 @@ import type { ShownItem } from '@/server/plans/plan-shown';
 import { Button } from '../kit/button';
 import { BounceLine } from '../kit/bounce-line';
 import { Dialog } from '../kit/dialog';
-import { itemDialog as SAY } from './text';
 
 interface ItemDialogProps {
   readonly item: { readonly key: string; readonly locked: boolean; readonly shown: ShownItem | null };
@@ -54,7 +53,7 @@ export function ItemDialog({
             )}
             <p className="font-word text-xl">“{shown.say}”</p>
             <p className="mt-1 mb-3">
-              {SAY.right} <strong className="font-word">{shown.expected}</strong>
+              Right: <strong className="font-word">{shown.expected}</strong>
             </p>
             <p className="mb-5 text-[0.95rem] text-muted">
               {shown.reasons.join(' · ')}
@@ -107,27 +106,27 @@ function Changes({ inOrder, chain, busy, setBusy, onSwap, locked, onLock, at, on
             void onSwap().finally(() => setBusy(false));
           }}
         >
-          <RefreshCw aria-hidden="true" size={18} /> {chain ? SAY.goAnotherWay : SAY.swapIt}
+          <RefreshCw aria-hidden="true" size={18} /> {chain ? 'Try another chain' : 'Swap this word'}
         </Button>
       )}
       {!inOrder && (
         <Button aria-pressed={locked} onClick={onLock}>
           {locked ? <LockOpen aria-hidden="true" size={18} /> : <Lock aria-hidden="true" size={18} />}{' '}
-          {locked ? SAY.letItGo : SAY.keepIt}
+          {locked ? 'Unlock' : 'Lock'}
         </Button>
       )}
       {!inOrder && (
         <Button disabled={at === 0} onClick={() => onMove(-1)}>
-          <ArrowLeft aria-hidden="true" size={18} /> {SAY.earlier}
+          <ArrowLeft aria-hidden="true" size={18} /> Move earlier
         </Button>
       )}
       {!inOrder && (
         <Button disabled={at === total - 1} onClick={() => onMove(1)}>
-          {SAY.later} <ArrowRight aria-hidden="true" size={18} />
+          Move later <ArrowRight aria-hidden="true" size={18} />
         </Button>
       )}
       <Button disabled={inOrder && at !== total - 1} onClick={onRemove}>
-        <Trash2 aria-hidden="true" size={18} /> {SAY.takeItOut}
+        <Trash2 aria-hidden="true" size={18} /> Remove
       </Button>
     </div>
   );
@@ -145,7 +144,7 @@ function NotWithUs({
   if (!words.length) return null;
   return (
     <div className="mt-4 flex flex-wrap items-center gap-2 border-t border-line pt-3">
-      <span className="text-muted">{SAY.group}</span>
+      <span className="text-muted">Not with this group:</span>
       {[...new Set(words)].map((word) => (
         <Button
           key={word}

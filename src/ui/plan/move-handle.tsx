@@ -3,7 +3,6 @@
 import { GripVertical } from 'lucide-react';
 import dynamic from 'next/dynamic';
 import { useRef, useState, type ComponentProps } from 'react';
-import { roundRow as say } from './text';
 
 /** A menu is fetched when a handle is tapped. */
 const Menu = dynamic(() => import('../kit/menu').then((m) => m.Menu), { ssr: false });
@@ -56,10 +55,10 @@ export function MoveHandle({ name, at, of, onMove, drag }: MoveHandleProps) {
           backTo={handle}
           trigger={<span aria-hidden="true" className="absolute inset-x-0 bottom-0" />}
           acts={[
-            { name: say.moveUp, disabled: at === 0, does: () => move(at - 1) },
-            { name: say.moveDown, disabled: at === of - 1, does: () => move(at + 1) },
-            { name: say.toTheTop, disabled: at === 0, does: () => move(0) },
-            { name: say.toTheEnd, disabled: at === of - 1, does: () => move(of - 1) },
+            { name: 'Move up', disabled: at === 0, does: () => move(at - 1) },
+            { name: 'Move down', disabled: at === of - 1, does: () => move(at + 1) },
+            { name: 'Move to the top', disabled: at === 0, does: () => move(0) },
+            { name: 'Move to the end', disabled: at === of - 1, does: () => move(of - 1) },
           ]}
         />
       )}

@@ -3,7 +3,6 @@ import type { CatalogueTask } from '@/server/plans/catalogue';
 import type { ShownOwn, ShownRound } from '@/server/plans/plan-shown';
 import { Select } from '../kit/select';
 import { Switch } from '../kit/switch';
-import { ownSteps as say } from './text';
 
 type Put = (change: (round: PlannedRound) => PlannedRound) => void;
 
@@ -18,7 +17,7 @@ export function OwnSwitch({ round, shown, put }: OwnSwitchProps) {
   if (!shown.mayOwn) return null;
   return (
     <Switch
-      label={say.eachTheirOwn}
+      label="Each child has their own step"
       on={round.own?.on === true}
       onChange={(on) => put((r) => ({ ...r, own: { on, steps: r.own?.steps ?? {} } }))}
     />
@@ -47,11 +46,11 @@ export function OwnSteps({ round, own, task, put }: OwnStepsProps) {
           <Select
             kind="small"
             className="w-64"
-            label={say.stepOf(o.name)}
+            label={`Step for ${o.name}`}
             value={round.own?.steps[o.childId] ?? ''}
             onChange={(step) => choose(o.childId, step)}
             options={[
-              ['', o.byHand ? say.ourChoice : say.chosenByUs(o.stepName)],
+              ['', o.byHand ? 'Our choice' : `${o.stepName} (our choice)`],
               ...(task?.steps ?? []).map((s) => [s.id, s.name] as const),
             ]}
           />

@@ -31,7 +31,14 @@ import { RoundRow } from './round-row';
 import { usePlan } from './use-plan';
 import type { ShownPlan } from '@/server/plans/plan-shown';
 import type { PlanWork } from '@/ui/plan/use-plan';
-import { planScreen as say } from './text';
+
+const roundsUsed = (rounds: number, most: number) =>
+  rounds < most
+    ? `${rounds} of ${most} rounds`
+    : `That’s all ${most} rounds a plan can have. Take one out to add another.`;
+
+const childrenOf = (children: number, groupName: string) =>
+  `${children} ${children === 1 ? 'child' : 'children'} of ${groupName}`;
 
 /** The running order, changed where it stands: rounds, games, words, lines, turns and minutes. */
 export function PlanScreen({ open, games }: { open: OpenPlan; games: Catalogue }) {
@@ -84,7 +91,7 @@ export function PlanScreen({ open, games }: { open: OpenPlan; games: Catalogue }
             </ol>
           </SortableContext>
         </DndContext>
-        {!plan.rounds.length && <p className="py-6 text-lg text-muted">{say.noRoundYet}</p>}
+        {!plan.rounds.length && <p className="py-6 text-lg text-muted">There are no rounds yet. Add one.</p>}
         <p className="mt-2 flex flex-wrap items-center gap-x-4 sm:ml-12">
           <Button
             kind="quiet"
@@ -92,9 +99,9 @@ export function PlanScreen({ open, games }: { open: OpenPlan; games: Catalogue }
             disabled={plan.rounds.length >= ROUND_LIMIT}
             onClick={() => setAdding(true)}
           >
-            <Plus aria-hidden="true" size={19} /> {say.addARound}
+            <Plus aria-hidden="true" size={19} /> Add a round
           </Button>
-          <span className="text-muted">{say.roundsOf(plan.rounds.length, ROUND_LIMIT)}</span>
+          <span className="text-muted">{roundsUsed(plan.rounds.length, ROUND_LIMIT)}</span>
         </p>
         {adding && <AddRound setAdding={setAdding} games={games} ask={ask} work={work} />}
       </div>
@@ -112,7 +119,7 @@ interface TitleFieldProps {
 const TitleField = ({ title, onChange }: TitleFieldProps) => (
   <>
     <label className="block">
-      <span className="sr-only">{say.namePlan}</span>
+      <span className="sr-only">Name of the plan</span>
       {/* A long title takes a second line; a browser that cannot size a field by its text has two ready. */}
       <textarea
         className={clsx(
@@ -126,7 +133,7 @@ const TitleField = ({ title, onChange }: TitleFieldProps) => (
         onChange={(e) => onChange(e.target.value.replaceAll('\n', ' '))}
       />
     </label>
-    <h1 className="sr-only">{say.plan(title)}</h1>
+    <h1 className="sr-only">Plan: {title}</h1>
   </>
 );
 
@@ -140,12 +147,17 @@ interface AddRoundProps {
 /** Another round, with words made for it. */
 function AddRound({ setAdding, games, ask, work }: AddRoundProps) {
   return (
-    <Dialog open onOpenChange={() => setAdding(false)} title={say.addARound} description={say.comesLastWords}>
+    <Dialog
+      open
+      onOpenChange={() => setAdding(false)}
+      title="Add a round"
+      description="It goes at the end, with words ready. You can move it."
+    >
       <GamePicker
         games={games}
         task="blending"
         step="3"
-        label={say.addIt}
+        label="Add it"
         onPick={async (task, step) => {
           if (await ask({ kind: 'add-round', task, step })) setAdding(false);
         }}
@@ -171,11 +183,11 @@ function ForWhom({ shown, open, plan, work }: ForWhomProps) {
   return (
     <div className="mb-3 flex flex-wrap items-center gap-x-4 text-muted">
       <p>
-        {shown.children ? say.of(shown.children, open.groupName) : open.groupName} ·{' '}
-        {plan.letters ? say.lettersAfterAnswer : say.earsOnly}
+        {shown.children ? childrenOf(shown.children, open.groupName) : open.groupName} ·{' '}
+        {plan.letters ? 'letters after the answer' : 'ears only'}
       </p>
       <Button kind="quiet" disabled={!work.undo} onClick={() => work.undo?.()}>
-        <Undo2 aria-hidden="true" size={17} /> {say.undo}
+        <Undo2 aria-hidden="true" size={17} /> Undo
       </Button>
       <p role="status" className="min-w-20">
         {keptInWords(work)}
@@ -186,7 +198,7 @@ function ForWhom({ shown, open, plan, work }: ForWhomProps) {
 
 /** Whether the plan as it stands here is kept. */
 function keptInWords({ state, error }: Pick<PlanWork, 'state' | 'error'>): string {
-  if (state === 'saving') return say.keeping;
-  if (state === 'saved') return say.kept;
-  return error ? say.notKept : '';
+  if (state === 'saving') return 'Saving changes…';
+  if (state === 'saved') return 'Changes saved';
+  return error ? 'Changes not saved' : '';
 }

@@ -22,7 +22,8 @@ import type { Fit } from '@/core/sessions/running-order';
 import type { Plan } from '@/core/sessions/running-order';
 import type { ShownPlan } from '@/server/plans/plan-shown';
 import type { Caution } from '@/core/lexicon/cautions';
-import { planSide as say } from './text';
+
+const whoIsAway = (list: string, away: number) => `${list} ${away === 1 ? 'is' : 'are'} away.`;
 
 const COLOUR: Readonly<Record<RoundRole, string>> = {
   'warm-up': 'bg-ink',
@@ -57,16 +58,16 @@ export function PlanSide({ open, work, games }: { open: OpenPlan; work: PlanWork
   const fit = fitOf(plan, shown.children, paceOf);
   const seconds = plan.rounds.map((r) => roundSeconds(r, shown.children, paceOf(r.task)));
   const span = Math.max(plan.minutes * 60, fit.seconds, 1);
-  const nameOf = (id: string): string => shown.rounds.find((r) => r.id === id)?.family ?? say.theRound;
+  const nameOf = (id: string): string => shown.rounds.find((r) => r.id === id)?.family ?? 'the round';
   const labels = (advice: Advice): string =>
     advice.kind === 'drop-items'
       ? advice.keys.map((k) => shown.rounds.flatMap((r) => r.items).find((i) => i.key === k)?.label ?? k).join(', ')
       : '';
   const words = (advice: Advice): string =>
     ({
-      'drop-items': say.drop(labels(advice)),
-      together: say.everyoneTogether(nameOf(advice.round)),
-      'drop-round': say.leaveOut(nameOf(advice.round)),
+      'drop-items': `Leave out ${labels(advice)}`,
+      together: `${nameOf(advice.round)}: play it all together`,
+      'drop-round': `Leave out ${nameOf(advice.round)}`,
     })[advice.kind];
   const gone = games.families.flatMap(({ tasks }) => tasks).flatMap((task) => goneOf(task, plan));
   const cautions = [...new Set(shown.bring.flatMap((b) => b.cautions))];
@@ -93,14 +94,14 @@ export function PlanSide({ open, work, games }: { open: OpenPlan; work: PlanWork
           disabled={busy || !plan.rounds.some((r) => r.items.length)}
           onClick={play}
         >
-          {say.playNow}
+          Play now
         </Button>
         <div className="flex gap-2.5 max-lg:shrink-0">
           <Link className="plain flex-1 max-sm:px-3" href={`/print/plans/${open.id}`}>
-            <Printer aria-hidden="true" size={18} /> {say.print}
+            <Printer aria-hidden="true" size={18} /> Print
           </Link>
           <Button className="flex-1 max-sm:px-3" disabled={busy || kept} onClick={() => keep({ kept: true })}>
-            {kept ? say.saved : say.save}
+            {kept ? 'Saved' : 'Save'}
           </Button>
         </div>
         {error && <ErrorMessage>{error}</ErrorMessage>}
@@ -127,16 +128,16 @@ function More({ plan, edit, day, setDay, keep, open, games }: MoreProps) {
   return (
     <Collapsible
       className="border-t border-line pt-2"
-      title={<span className="font-word text-lg">{say.morePlan}</span>}
+      title={<span className="font-word text-lg">More for this plan</span>}
     >
       <div className="space-y-5 pb-2">
         <Checkbox
-          label={say.showLettersUnder}
+          label="Show letters under the sounds"
           checked={plan.letters}
           onChange={(letters) => edit((now) => ({ ...now, letters }))}
         />
         <label className="block">
-          <span className="mb-1 block text-muted">{say.when}</span>
+          <span className="mb-1 block text-muted">When</span>
           <input
             type="datetime-local"
             className="field"
@@ -149,11 +150,11 @@ function More({ plan, edit, day, setDay, keep, open, games }: MoreProps) {
         </label>
         {day && (
           <a className="plain w-full" href={`/api/plans/${open.id}/calendar`} download>
-            <CalendarPlus aria-hidden="true" size={18} /> {say.forACalendar}
+            <CalendarPlus aria-hidden="true" size={18} /> Add to a calendar
           </a>
         )}
         <a className="plain w-full" href={`/api/plans/${open.id}/export`} download>
-          <FileDown aria-hidden="true" size={18} /> {say.fileShare}
+          <FileDown aria-hidden="true" size={18} /> Save as a file to share
         </a>
         <Pairs plan={plan} games={games} edit={edit} />
       </div>
@@ -173,7 +174,7 @@ function Pairs({
 }) {
   return (
     <fieldset>
-      <legend className="mb-1 text-muted">{say.neverSetAgainst}</legend>
+      <legend className="mb-1 text-muted">Don’t contrast these, for children who say them the same</legend>
       <div className="flex flex-wrap gap-2">
         {CONFUSABLE_PAIRS.map(([a, b]) => {
           const on = isPair(plan.pairs, a, b);
@@ -197,12 +198,12 @@ function Pairs({
       </div>
       <div className="mt-2">
         <Checkbox
-          label={say.askSoundsMany}
+          label="Contrast sounds that many young children mix up, such as /k/ and /t/"
           checked={plan.mixUps === true}
           onChange={(mixUps) => edit((now) => ({ ...now, mixUps }))}
         />
       </div>
-      <p className="mt-1 text-[0.95rem] text-muted">{say.countsNextWords}</p>
+      <p className="mt-1 text-[0.95rem] text-muted">Applies to new words from now on.</p>
     </fieldset>
   );
 }
@@ -212,20 +213,20 @@ function Bring({ shown, cautions }: { readonly shown: ShownPlan; readonly cautio
   return (
     <section aria-labelledby="bring">
       <h2 id="bring" className="text-xl">
-        {say.bring}
+        Bring
       </h2>
       {shown.bring.length ? (
         <ul className="flex flex-wrap gap-x-3">
           {shown.bring.map((b) => (
             <li key={b.word} className="font-word text-lg">
               {b.word}
-              {b.owned && <span className="font-sans text-sm text-muted"> {say.ours}</span>}{' '}
+              {b.owned && <span className="font-sans text-sm text-muted"> we have it</span>}{' '}
               <CautionMark cautions={b.cautions} />
             </li>
           ))}
         </ul>
       ) : (
-        <p className="text-muted">{say.nothingButVoice}</p>
+        <p className="text-muted">Just your voice.</p>
       )}
       {cautionLines(cautions).map((line) => (
         <p key={line} className="mt-1 text-[0.95rem] text-muted">
@@ -242,10 +243,10 @@ function Turns({ shown }: { readonly shown: ShownPlan }) {
   return (
     <section aria-labelledby="turns">
       <h2 id="turns" className="text-xl">
-        {say.turns}
+        Turns
       </h2>
       <p>{shown.turnLine}</p>
-      {shown.away.length > 0 && <p className="text-muted">{say.away(shown.away.join(', '), shown.away.length)}</p>}
+      {shown.away.length > 0 && <p className="text-muted">{whoIsAway(shown.away.join(', '), shown.away.length)}</p>}
     </section>
   );
 }
@@ -265,17 +266,17 @@ interface TimeProps {
 /** Minutes, against those there are, and what would make it fit. */
 function Time({ fit, plan, edit, nameOf, seconds, span, words, gone }: TimeProps) {
   return (
-    <section aria-label={say.time}>
+    <section aria-label="Time">
       <p className="font-word leading-none">
-        <span className="text-6xl font-bold">{say.min(fit.minutes)}</span>
+        <span className="text-6xl font-bold">{fit.minutes} min</span>
       </p>
       <div className="mt-2 flex items-center gap-2 text-muted">
-        {fit.over ? <strong className="text-red">{say.minOver(Math.ceil(fit.over / 60))}</strong> : 'fits'} {say.your}
+        {fit.over ? <strong className="text-red">{Math.ceil(fit.over / 60)} min over</strong> : 'fits'} your
         <input
           type="number"
           min={1}
           max={60}
-          aria-label={say.minutesThereAre}
+          aria-label="Minutes available"
           className="min-h-12 w-20 rounded-lg border border-line-strong bg-card px-3 text-ink"
           value={plan.minutes}
           onChange={(e) => {
@@ -287,7 +288,7 @@ function Time({ fit, plan, edit, nameOf, seconds, span, words, gone }: TimeProps
       <div
         role="img"
         aria-label={plan.rounds
-          .map((r, i) => say.minLine(nameOf(r.id), Math.round(sure(seconds[i]) / 60) || 1))
+          .map((r, i) => `${nameOf(r.id)} ${Math.round(sure(seconds[i]) / 60) || 1} min`)
           .join(', ')}
         className="mt-2 flex h-3.5 overflow-hidden rounded-full bg-line"
       >
@@ -299,16 +300,20 @@ function Time({ fit, plan, edit, nameOf, seconds, span, words, gone }: TimeProps
           />
         ))}
       </div>
-      {gone.length > 0 && <p className="mt-2 text-muted">{say.leftOut(gone.join(', '))}</p>}
+      {gone.length > 0 && (
+        <p className="mt-2 text-muted">
+          To keep to your minutes, we left out: {gone.join(', ')}. Add a round to put it back.
+        </p>
+      )}
       {fit.advice.length > 0 && (
         <div className="mt-3">
-          <p className="mb-1">{say.fitTheseHelps}</p>
+          <p className="mb-1">This is too long. Any of these would help:</p>
           <ul className="space-y-1.5">
             {fit.advice.map((a) => (
               <li key={a.kind + a.round}>
                 <Button className="w-full justify-between text-left" onClick={() => edit((now) => takeAdvice(now, a))}>
                   <span>{words(a)}</span>{' '}
-                  <span className="shrink-0 text-muted">{say.minText(Math.round(a.saves / 6) / 10)}</span>
+                  <span className="shrink-0 text-muted">−{Math.round(a.saves / 6) / 10} min</span>
                 </Button>
               </li>
             ))}

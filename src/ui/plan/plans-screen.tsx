@@ -17,10 +17,11 @@ import { SentFields } from '../kit/sent-fields';
 import { Tooltip } from '../kit/tooltip';
 import { sure } from '@/core/sure';
 import { FindWhere } from '../children/find-where';
-import { findWhere } from '../children/text';
 import { gamesIn } from './game-picker';
 import { ImportPlan } from './import-plan';
-import { plansScreen as say } from './text';
+import { unreached } from '../kit/unreached';
+
+const lengthOf = (minutes: number, rounds: number) => `${minutes} min · ${rounds} ${rounds === 1 ? 'round' : 'rounds'}`;
 
 interface PlansProps {
   readonly group: { readonly id: string; readonly name: string; readonly here: readonly string[] };
@@ -30,11 +31,15 @@ interface PlansProps {
 }
 
 const SHAPES = [
-  ['focus', say.oneSkill, say.warmUpSkill],
-  ['one-sound', say.soundManyTasks, say.rhymeFirstSound],
-  ['blend-segment', say.oneSetTwice, say.sameWordsBlended],
-  ['quick-five', say.aQuickFive, say.fiveItemsEveryone],
-  ['check-in', say.checkIn, say.fewPlainItems],
+  ['focus', 'One skill', 'A warm-up, the skill itself, a stretch, and something easy to finish.'],
+  [
+    'one-sound',
+    'One sound, many tasks',
+    'One sound all the way through: rhyming, first sounds, blending, segmenting, swapping.',
+  ],
+  ['blend-segment', 'One set of words, twice', 'The same words twice: first you blend them, then you segment them.'],
+  ['quick-five', 'A quick five', 'Five quick ones, everyone together.'],
+  ['check-in', 'Check-in', 'A few plain questions from each of four skills.'],
 ] as const;
 /** What a new plan begins with. */
 const USUAL = { shape: 'focus', task: 'sort', step: '', minutes: '8', sound: '', count: '3' };
@@ -79,26 +84,26 @@ function NewPlan({ group, games, find }: Omit<PlansProps, 'plans'>) {
   const skilled = shape === 'focus' || shape === 'quick-five';
   const counted = shape === 'one-sound' || shape === 'blend-segment';
   const asked = { groupId: group.id, shape, minutes, ...only(values, { skilled, counted, shape }) };
-  const people = [say.everyoneTogether, say.oneChild][group.here.length] ?? say.children(group.here.length);
+  const people = ['everyone together', 'one child'][group.here.length] ?? `${group.here.length} children`;
   return (
     <form
       className="min-w-0"
       action={send}
       onSubmit={form.handleSubmit((wish) =>
         begin(async () => {
-          const state = await planIt({}, formOf(asked)).catch(() => ({ error: say.serverCannotReached }));
+          const state = await planIt({}, formOf(asked)).catch(unreached('What you chose is still here.'));
           setError(state?.error ?? null);
           if (!state?.error) done(wish);
         }),
       )}
     >
       <SentFields values={asked} />
-      <h1 className="mb-1 text-4xl">{say.planFor(group.name)}</h1>
-      <p className="mb-3 text-muted max-sm:hidden">{say.wholeRunningOrder}</p>
+      <h1 className="mb-1 text-4xl">Plan for {group.name}</h1>
+      <p className="mb-3 text-muted max-sm:hidden">We’ll plan the whole session, and you can change anything in it.</p>
       <Shapes shape={shape} setShape={set('shape')} />
       <div className="flex flex-wrap items-end gap-x-3 gap-y-2 font-word text-xl lg:text-2xl">
         <label className="flex items-center gap-3">
-          {say.giveMe}{' '}
+          Give me{' '}
           <input
             type="number"
             min={1}
@@ -106,16 +111,16 @@ function NewPlan({ group, games, find }: Omit<PlansProps, 'plans'>) {
             value={minutes}
             onChange={(event) => set('minutes')(event.target.value)}
             className="field w-20 text-xl"
-            aria-label={say.minutes}
+            aria-label="Minutes"
           />{' '}
-          {say.minutesLine}
+          minutes
         </label>
         {skilled && (
           <>
             <GameField task={task} setTask={set('task')} setStep={set('step')} games={games} />
             <Select
               key={task}
-              label={say.step}
+              label="Step"
               value={step || sure(chosen.steps[0]).id}
               onChange={set('step')}
               options={chosen.steps.map((s) => [s.id, s.name])}
@@ -126,22 +131,23 @@ function NewPlan({ group, games, find }: Omit<PlansProps, 'plans'>) {
         )}
         {counted && <CountField count={count} setCount={set('count')} />}
         {shape !== 'check-in' && <SoundField sound={sound} setSound={set('sound')} games={games} />}
-        <span className="py-2.5">{say.forLine(people)}</span>
+        <span className="py-2.5">for {people}.</span>
       </div>
       {skilled && <p className="mt-2 text-muted">{chosen.asks}</p>}
       <Button kind="action" size="big" type="submit" className="mt-3 px-10 text-xl" disabled={busy}>
-        {busy ? say.planning : say.planIt}
+        {busy ? 'Planning…' : 'Plan it'}
       </Button>
       {shape === 'check-in' && (
         <div className="mt-6">
-          <FindWhere groupId={group.id} {...find} whom={() => group.here} what={findWhere.whatForPlan} />
+          <FindWhere
+            groupId={group.id}
+            {...find}
+            whom={() => group.here}
+            what="Or find out where each child is: one after another, about ten questions each, without help or praise."
+          />
         </div>
       )}
-      {error && (
-        <div className="mt-4">
-          <ErrorMessage>{error}</ErrorMessage>
-        </div>
-      )}
+      <div className="mt-4">{error && <ErrorMessage>{error}</ErrorMessage>}</div>
     </form>
   );
 }
@@ -151,12 +157,12 @@ const COUNTS = ['2', '3', '4', '5', '6'] as const;
 /** How many sounds its words have. */
 const CountField = ({ count, setCount }: { readonly count: string; readonly setCount: (next: string) => void }) => (
   <span className="flex items-center gap-3">
-    {say.of}
+    of
     <Select
-      label={say.numberOfSounds}
+      label="Number of sounds"
       value={count}
       onChange={setCount}
-      options={COUNTS.map((n) => [n, say.sounds(Number(n))])}
+      options={COUNTS.map((n) => [n, `${Number(n)} sounds`])}
       kind="small"
       className="text-xl"
     />
@@ -172,12 +178,12 @@ interface SoundFieldProps {
 /** The sound it is about. */
 const SoundField = ({ sound, setSound, games }: SoundFieldProps) => (
   <span className="flex max-w-full min-w-0 items-center gap-3">
-    {say.withLine}
+    with
     <Select
-      label={say.sound}
+      label="Sound"
       value={sound}
       onChange={setSound}
-      options={[['', say.anySound], ...games.sounds.map((s): [string, string] => [s.ipa, s.label])]}
+      options={[['', 'any sound'], ...games.sounds.map((s): [string, string] => [s.ipa, s.label])]}
       kind="small"
       className="text-xl"
     />
@@ -194,9 +200,9 @@ interface GameFieldProps {
 /** Which game, by family. */
 const GameField = ({ task, setTask, setStep, games }: GameFieldProps) => (
   <span className="flex max-w-full min-w-0 items-center gap-3">
-    {say.on}
+    on
     <Select
-      label={say.game}
+      label="Game"
       value={task}
       onChange={(next) => {
         setTask(next);
@@ -218,7 +224,7 @@ interface ShapesProps {
 const Shapes = ({ shape, setShape }: ShapesProps) => (
   <div className="mb-3 max-w-md">
     <SelectField
-      label={say.shape}
+      label="What kind of session?"
       value={shape}
       onChange={setShape}
       options={SHAPES.map(([value, name]) => [value, name])}
@@ -249,11 +255,11 @@ function PlanList({ plans, groupName }: { plans: readonly PlanLine[]; groupName:
     <section aria-labelledby="plans" className="mb-8">
       <div className="mb-2 flex items-end justify-between gap-4">
         <h2 id="plans" className="text-2xl">
-          {say.ourPlans}
+          Our plans
         </h2>
         {plans.length > 5 && (
           <label className="w-44">
-            <span className="sr-only">{say.searchThePlans}</span>
+            <span className="sr-only">Search the plans</span>
             <input
               className="field"
               type="search"
@@ -265,15 +271,19 @@ function PlanList({ plans, groupName }: { plans: readonly PlanLine[]; groupName:
         )}
       </div>
       {error && <ErrorMessage>{error}</ErrorMessage>}
-      {!plans.length && <Empty title={say.plansSave}>{say.noneYetMake(groupName)}</Empty>}
+      {!plans.length && (
+        <Empty title="Plans you save will appear here">
+          {groupName} has no plans yet. Make one here, or open one from a file.
+        </Empty>
+      )}
       {list(true).length > 0 && rows(list(true))}
       {list(false).length > 0 && (
         <>
-          <h3 className="mt-5 mb-1 text-lg text-muted">{say.begunLatelySaved}</h3>
+          <h3 className="mt-5 mb-1 text-lg text-muted">Started lately, not saved</h3>
           {rows(list(false))}
         </>
       )}
-      {plans.length > 0 && !shown.length && <p className="py-3 text-muted">{say.noPlanCalled}</p>}
+      {plans.length > 0 && !shown.length && <p className="py-3 text-muted">No plan has that name.</p>}
       <ErasePlan erasing={erasing} setErasing={setErasing} busy={busy} begin={begin} setError={setError} />
     </section>
   );
@@ -293,10 +303,10 @@ function ErasePlan({ erasing, setErasing, busy, begin, setError }: ErasePlanProp
     <Alert
       open={erasing !== null}
       onOpenChange={(open) => !open && setErasing(null)}
-      title={say.erase(erasing?.title ?? '')}
-      description={say.planGoesSessions}
-      keep={say.keepThePlan}
-      does={say.eraseThePlan}
+      title={`Erase ${erasing?.title ?? ''}?`}
+      description="Sessions you’ve played from it stay as they are."
+      keep="Keep the plan"
+      does="Erase the plan"
       busy={busy}
       onDo={() =>
         begin(async () => {
@@ -328,17 +338,17 @@ function PlanRow({ plan, busy, begin, setError, setErasing }: PlanRowProps) {
         {plan.title}
       </Link>
       <p className="text-muted">
-        {say.min(plan.minutes, plan.rounds.length)}
+        {lengthOf(plan.minutes, plan.rounds.length)}
         {plan.plannedFor && ` · ${format(parseISO(plan.plannedFor), 'EEE d MMM, HH:mm')}`}
       </p>
       <div className="-ml-2 flex">
-        <Tooltip text={say.printLine}>
+        <Tooltip text="Print">
           <Link className={ICON} href={`/print/plans/${plan.id}`}>
             <Printer aria-hidden="true" size={19} />
-            <span className="sr-only">{say.print(plan.title)}</span>
+            <span className="sr-only">Print {plan.title}</span>
           </Link>
         </Tooltip>
-        <Tooltip text={say.copyLine}>
+        <Tooltip text="Copy">
           <button
             type="button"
             className={ICON}
@@ -351,27 +361,27 @@ function PlanRow({ plan, busy, begin, setError, setErasing }: PlanRowProps) {
             }
           >
             <Copy aria-hidden="true" size={19} />
-            <span className="sr-only">{say.copy(plan.title)}</span>
+            <span className="sr-only">Copy {plan.title}</span>
           </button>
         </Tooltip>
-        <Tooltip text={say.asAFileLine}>
+        <Tooltip text="Save as a file">
           <a className={ICON} href={`/api/plans/${plan.id}/export`} download>
             <FileDown aria-hidden="true" size={19} />
-            <span className="sr-only">{say.asAFile(plan.title)}</span>
+            <span className="sr-only">Save {plan.title} as a file</span>
           </a>
         </Tooltip>
         {plan.plannedFor && (
-          <Tooltip text={say.forACalendarLine}>
+          <Tooltip text="Add to a calendar">
             <a className={ICON} href={`/api/plans/${plan.id}/calendar`} download>
               <CalendarPlus aria-hidden="true" size={19} />
-              <span className="sr-only">{say.forACalendar(plan.title)}</span>
+              <span className="sr-only">Add {plan.title} to a calendar</span>
             </a>
           </Tooltip>
         )}
-        <Tooltip text={say.eraseText}>
+        <Tooltip text="Erase">
           <button type="button" className={ICON} onClick={() => setErasing(plan)}>
             <Trash2 aria-hidden="true" size={19} />
-            <span className="sr-only">{say.eraseLine(plan.title)}</span>
+            <span className="sr-only">Erase {plan.title}</span>
           </button>
         </Tooltip>
       </div>

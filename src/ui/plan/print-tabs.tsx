@@ -6,7 +6,6 @@ import { printTickGrid } from '@/actions/papers';
 import { Link } from '../kit/link';
 import { ErrorMessage } from '../kit/message';
 import { PrintButton } from '../words/print-button';
-import { printTabs as say } from './text';
 
 const tab = (on: boolean): string =>
   clsx(
@@ -27,11 +26,11 @@ export function PrintTabs({ planId, at }: { readonly planId: string; readonly at
     </Link>
   );
   return (
-    <nav aria-label={say.printing} className="mb-6 flex flex-wrap items-center gap-3 print:hidden">
+    <nav aria-label="Printing" className="mb-6 flex flex-wrap items-center gap-3 print:hidden">
       <Link className="quiet px-1" href={`/plan/${planId}`}>
-        {say.thePlan}
+        The plan
       </Link>
-      {link('page', say.pageWall)}
+      {link('page', 'One page for the wall')}
       <form action={act}>
         <input type="hidden" name="plan" value={planId} />
         <button
@@ -40,10 +39,10 @@ export function PrintTabs({ planId, at }: { readonly planId: string; readonly at
           aria-current={at === 'grid' ? 'page' : undefined}
           className={tab(at === 'grid')}
         >
-          {say.tickGrid}
+          Tick grid
         </button>
       </form>
-      {link('cards', say.pictureCards)}
+      {link('cards', 'Picture cards')}
       <PrintButton />
       {error && <ErrorMessage>{error}</ErrorMessage>}
     </nav>

@@ -3,8 +3,7 @@ import type { Sheet } from '@/server/sessions/papers';
 import { buttonLook } from '../kit/button';
 import { Link } from '../kit/link';
 import { PrintTabs } from './print-tabs';
-import { TickGrid } from './tick-grid';
-import { printedPaperScreen as say, tickGrid } from './text';
+import { MarkKey, TickGrid } from './tick-grid';
 
 /** A tick grid with its number: printed, marked, and typed in later. */
 export const PrintedPaperScreen = ({ sheet }: { readonly sheet: Sheet }) => (
@@ -18,18 +17,18 @@ export const PrintedPaperScreen = ({ sheet }: { readonly sheet: Sheet }) => (
         </p>
       </div>
       <p className="rounded-xl border-2 border-ink px-4 py-1 text-center leading-tight">
-        <span className="block text-sm">{say.number}</span>
+        <span className="block text-sm">Grid number</span>
         <b className="block font-word text-3xl">{sheet.number}</b>
       </p>
     </header>
     {sheet.rounds.map((round, i) => (
       <TickGrid key={i} round={round} />
     ))}
-    <p className="text-sm">{tickGrid.markOwnH}</p>
-    <p className="mt-1 text-sm">{say.afterwards(sheet.number)}</p>
+    <MarkKey />
+    <p className="mt-1 text-sm">Back at a screen: Look back, “Marked on paper?”, grid {sheet.number}.</p>
     <p className="mt-4 print:hidden">
       <Link className={buttonLook({ kind: 'action' }, 'inline-flex')} href={`/look-back/paper/${sheet.number}`}>
-        {say.typeItIn}
+        Type it in
       </Link>
     </p>
   </main>

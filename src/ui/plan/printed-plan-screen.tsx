@@ -7,9 +7,8 @@ import { cautionLines } from '../kit/cautions';
 import { Plant } from '../kit/plant';
 import { PictureCards } from '../words/picture-cards';
 import { PrintTabs } from './print-tabs';
-import { TickGrid } from './tick-grid';
+import { MarkKey, TickGrid } from './tick-grid';
 import { sure } from '@/core/sure';
-import { printedPlanScreen as say, tickGrid } from './text';
 
 export const PAPERS = ['page', 'grid', 'cards'] as const;
 export type Paper = (typeof PAPERS)[number];
@@ -22,7 +21,7 @@ export function PrintedPlanScreen({ plan, as }: { plan: PrintedPlan; as: Paper }
       <header className={`mb-4 ${as === 'cards' ? 'print:hidden' : ''}`}>
         <h1 className="text-4xl wrap-anywhere print:text-2xl">{plan.plan.title}</h1>
         <p className="text-muted">
-          {say.min(plan.groupName, plan.shown.fit.minutes)}
+          {plan.groupName} · {plan.shown.fit.minutes} min
           {plan.plannedFor && ` · ${format(parseISO(plan.plannedFor), 'EEEE d MMMM, HH:mm')}`}
         </p>
       </header>
@@ -42,7 +41,7 @@ export function PrintedPlanScreen({ plan, as }: { plan: PrintedPlan; as: Paper }
 function NameCards({ people }: { people: PrintedPlan['children'] }) {
   if (!people.some((c) => c.plant)) return null;
   return (
-    <ul className="mt-4 grid grid-cols-2 gap-4 sm:grid-cols-4 print:grid-cols-4" aria-label={say.nameCards}>
+    <ul className="mt-4 grid grid-cols-2 gap-4 sm:grid-cols-4 print:grid-cols-4" aria-label="Name cards">
       {people.map(({ name, plant }, i) => (
         <li
           key={i}
@@ -75,7 +74,7 @@ function Page({ plan }: { plan: PrintedPlan }) {
           >
             <p className="font-word leading-tight">
               <span className="block text-2xl font-bold">{round.minutes}</span>
-              <span className="text-sm">{say.minLine}</span>
+              <span className="text-sm">min</span>
             </p>
             <div className="min-w-0">
               <h2 className="text-xl">
@@ -85,7 +84,7 @@ function Page({ plan }: { plan: PrintedPlan }) {
                 </span>
               </h2>
               <p className="font-word text-lg">
-                “{round.opening}” {round.model && <span className="text-muted">{say.model(round.model)}</span>}
+                “{round.opening}” {round.model && <span className="text-muted">(Model “{round.model}” first.)</span>}
               </p>
               <Said round={round} />
               {sure(plan.plan.rounds[i]).reminder && <p className="italic">{sure(plan.plan.rounds[i]).reminder}</p>}
@@ -94,17 +93,20 @@ function Page({ plan }: { plan: PrintedPlan }) {
         ))}
       </ol>
       <p className="mt-3">
-        <strong>{say.turns}</strong> {shown.turnLine}
+        <strong>Turns.</strong> {shown.turnLine}
       </p>
       <p>
-        <strong>{say.bring}</strong> {shown.bring.map((b) => b.word).join(', ') || say.nothingButVoice}.
+        <strong>Bring.</strong> {shown.bring.map((b) => b.word).join(', ') || 'just your voice'}.
       </p>
       {cautionLines(cautions).map((line) => (
         <p key={line} className="text-sm">
           {line}
         </p>
       ))}
-      <p className="mt-2 text-sm text-muted">{say.saySoundsAlone(shown.mirror)}</p>
+      <p className="mt-2 text-sm text-muted">
+        {shown.mirror} When you say a sound alone, keep it short and pure, without an “uh”. A child’s pronunciation or
+        accent never counts as a mistake.
+      </p>
     </>
   );
 }
@@ -121,7 +123,7 @@ function Said({ round }: { readonly round: ShownRound }) {
     <ul className="my-1 gap-x-8 font-word text-lg sm:columns-2 print:text-[0.82rem]">
       {round.own.map(({ childId, name, items }) => (
         <li key={childId} className="break-inside-avoid wrap-anywhere">
-          <b>{name}</b> {items.map((item) => say.saidIs(item.say || item.label, item.expected)).join(' ')}
+          <b>{name}</b> {items.map((item) => `${item.say || item.label} → ${item.expected}`).join(' ')}
         </li>
       ))}
       {sharedLines(round).map((item) => (
@@ -146,6 +148,6 @@ const Grid = ({ plan }: { plan: PrintedPlan }) => (
       const rows = NOBODY.map((nobody) => ({ name: nobody, plant: null, boxes }));
       return <TickGrid key={id} round={{ name, step, own: false, rows }} />;
     })}
-    <p className="text-sm">{tickGrid.markOwnH}</p>
+    <MarkKey />
   </>
 );

@@ -20,9 +20,8 @@ import { Dialog } from '../kit/dialog';
 import { RadioGroup } from '../kit/radio-group';
 import { SelectField } from '../kit/select';
 import { GamePicker } from './game-picker';
-import { roundDialog as say } from './text';
 
-const HANDS = [say.noHands, say.oneHand, say.twoHands] as const;
+const HANDS = ['no hands', 'one hand', 'two hands'] as const;
 
 interface RoundDialogProps {
   readonly round: PlannedRound;
@@ -57,14 +56,14 @@ export function RoundDialog({ round, shown, task, games, put, ask, said, onClose
           games={games}
           task={round.task}
           step={round.step}
-          label={say.makeRoundAnew}
+          label="Remake this round"
           onPick={async (id, step) => {
             await tell({ kind: 'set', round: round.id, task: id, step });
           }}
         />
         {!shown.inOrder && (
           <Button className="w-full" onClick={() => void tell({ kind: 'aim', round: round.id })}>
-            {say.justRightAim}
+            Just right: pick a step most can do
           </Button>
         )}
         <p role="status" className={said ? 'border-l-4 border-slate pl-3' : 'sr-only'}>
@@ -72,11 +71,11 @@ export function RoundDialog({ round, shown, task, games, put, ask, said, onClose
         </p>
         {failed && (
           <p role="alert" className="border-l-4 border-red pl-3 text-red">
-            {say.couldMadeReason}
+            That didn’t work. The reason is above the plan.
           </p>
         )}
         <Choice
-          legend={say.whoAnswers}
+          legend="Who answers"
           value={round.way}
           options={WAYS.map((w) => [w, WAY_WORDS[w]])}
           onPick={(way) => put((r) => ({ ...r, way }))}
@@ -92,7 +91,7 @@ export function RoundDialog({ round, shown, task, games, put, ask, said, onClose
             disabled={round.items.some((i) => i.key === OWN_NAME)}
             onClick={() => void tell({ kind: 'put', round: round.id, word: OWN_NAME })}
           >
-            {say.clapOwnNames}
+            Clap their own names too
           </Button>
         )}
         {task.leadsOn ? (
@@ -122,7 +121,7 @@ function Part({
 }) {
   return (
     <Choice
-      legend={say.partSession}
+      legend="Part of the session"
       value={round.role}
       options={ROUND_ROLES.map((r) => [r, ROLE_WORDS[r]])}
       onPick={(role) => put((r) => ({ ...r, role }))}
@@ -140,7 +139,7 @@ function Pause({
 }) {
   return (
     <Choice
-      legend={say.pauseBetweenSounds}
+      legend="Pause between sounds"
       value={String(round.gap)}
       options={GAP_CHOICES.map((g) => [String(g), `${g} s`])}
       onPick={(gap) => put((r) => ({ ...r, gap: Number(gap) }))}
@@ -158,7 +157,7 @@ function Reminder({
 }) {
   return (
     <label className="block">
-      <span className="mb-1 block text-muted">{say.toRemember}</span>
+      <span className="mb-1 block text-muted">To remember</span>
       <input
         className="field"
         maxLength={200}
@@ -189,7 +188,7 @@ function WordForm({ tell, round, word, setWord }: WordFormProps) {
       }}
     >
       <label className="min-w-0 flex-1">
-        <span className="mb-1 block text-muted">{say.putWord}</span>
+        <span className="mb-1 block text-muted">Add a word</span>
         <input
           className="field font-word text-xl"
           value={word}
@@ -198,7 +197,7 @@ function WordForm({ tell, round, word, setWord }: WordFormProps) {
         />
       </label>
       <Button type="submit" className="shrink-0" disabled={!word.trim()}>
-        {say.putItIn}
+        Add it
       </Button>
     </form>
   );
@@ -224,7 +223,7 @@ function ChainForm({ tell, round, start, target, setStart, setTarget }: ChainFor
       }}
     >
       <label className="block">
-        <span className="mb-1 block text-muted">{say.from}</span>
+        <span className="mb-1 block text-muted">From</span>
         <input
           className="field font-word text-xl"
           value={start}
@@ -233,7 +232,7 @@ function ChainForm({ tell, round, start, target, setStart, setTarget }: ChainFor
         />
       </label>
       <label className="block">
-        <span className="mb-1 block text-muted">{say.like}</span>
+        <span className="mb-1 block text-muted">To (optional)</span>
         <input
           className="field font-word text-xl"
           value={target}
@@ -242,7 +241,7 @@ function ChainForm({ tell, round, start, target, setStart, setTarget }: ChainFor
         />
       </label>
       <Button type="submit" className="col-span-2">
-        {say.findTheChain}
+        Find the chain
       </Button>
     </form>
   );
@@ -260,14 +259,14 @@ function Frame({
 }) {
   return (
     <fieldset className="space-y-3">
-      <legend className="mb-1 text-muted">{say.storyFrame}</legend>
+      <legend className="mb-1 text-muted">Story frame</legend>
       <Checkbox
-        label={say.tellStoryAllotment}
+        label="Open it with a story from the allotment"
         checked={round.frame.on}
         onChange={(on) => frame({ on, opening: null, ask: null })}
       />
       <label className="block">
-        <span className="mb-1 block text-[0.95rem] text-muted">{say.openingLine}</span>
+        <span className="mb-1 block text-[0.95rem] text-muted">Opening line</span>
         <textarea
           className="field"
           rows={2}
@@ -277,7 +276,9 @@ function Frame({
         />
       </label>
       <label className="block">
-        <span className="mb-1 block text-[0.95rem] text-muted">{say.askWordsBraces}</span>
+        <span className="mb-1 block text-[0.95rem] text-muted">
+          {'What you say (words in {curly brackets} are filled in)'}
+        </span>
         <textarea
           className="field"
           rows={2}
@@ -288,7 +289,7 @@ function Frame({
       </label>
       {(round.frame.opening !== null || round.frame.ask !== null) && (
         <Button kind="quiet" className="-ml-3" onClick={() => frame({ opening: null, ask: null })}>
-          {say.backLinesShip}
+          Restore the original wording
         </Button>
       )}
     </fieldset>
@@ -307,11 +308,11 @@ function Gesture({
 }) {
   return (
     <SelectField
-      label={say.gesture}
+      label="Gesture"
       hint={shown.gesture}
       value={round.gesture}
       onChange={(gesture) => put((r) => ({ ...r, gesture }))}
-      options={GESTURES.map((g) => [g.id, g.id === 'task' ? g.name : `${g.name}${say.upTo(HANDS[g.hands], g.shows)}`])}
+      options={GESTURES.map((g) => [g.id, g.id === 'task' ? g.name : `${g.name}: ${HANDS[g.hands]}, up to ${g.shows}`])}
     />
   );
 }

@@ -23,7 +23,6 @@ import { OwnSteps, OwnSwitch } from './own-steps';
 import type { CatalogueTask } from '@/server/plans/catalogue';
 import type { ShownItem } from '@/server/plans/plan-shown';
 import { Button } from '../kit/button';
-import { ownSteps, roundRow as SAY } from './text';
 
 /** What is opened from a round is fetched when it is. */
 const ItemDialog = dynamic(() => import('./item-dialog').then((m) => m.ItemDialog), { ssr: false });
@@ -51,9 +50,9 @@ interface RoundRowProps {
 
 /** The name of a round’s step, whether it is offered in order or not; or that each child has their own. */
 function stepName(task: CatalogueTask | undefined, id: string, shown: ShownRound | null): string {
-  if (shown?.own.length) return ownSteps.ownStepEach;
+  if (shown?.own.length) return 'each their own step';
   const all = task ? [...task.steps, ...task.unlisted] : [];
-  return all.find((s) => s.id === id)?.name ?? SAY.wordsOwn;
+  return all.find((s) => s.id === id)?.name ?? 'words of your own';
 }
 
 /** One round on its hairline: minutes, game, words, and the line as it will be said. */
@@ -80,7 +79,7 @@ export function RoundRow(props: RoundRowProps) {
     >
       <p className="font-word leading-none">
         <span className="block text-3xl font-bold">{minutes}</span>
-        <span className="text-sm text-muted">{SAY.min}</span>
+        <span className="text-sm text-muted">min</span>
       </p>
       <div className="min-w-0">
         <Head
@@ -94,7 +93,7 @@ export function RoundRow(props: RoundRowProps) {
           onRemove={onRemove}
           handle={
             <MoveHandle
-              name={SAY.moveRound(number)}
+              name={`Move round ${number}`}
               at={number - 1}
               of={rounds}
               onMove={onMove}
@@ -112,10 +111,10 @@ export function RoundRow(props: RoundRowProps) {
             <p className="min-w-0 py-1">
               {shown.sample && <>“{shown.sample}” · </>}
               {WAY_WORDS[round.way]}
-              {round.gap !== 1 && SAY.pauseS(round.gap)}
+              {round.gap !== 1 && ` · pause ${round.gap} s`}
             </p>
             <Button kind="quiet" className="-ml-3" aria-expanded={reading} onClick={() => setReading(!reading)}>
-              {reading ? SAY.closeTheScript : SAY.readTheScript}
+              {reading ? 'Close the script' : 'Read the script'}
             </Button>
             <OwnSwitch round={round} shown={shown} put={put} />
           </div>
@@ -230,7 +229,7 @@ function Items({ items, setDialog, stretch, ask, round, number }: ItemsProps) {
             {locked && <Lock aria-label="locked" size={15} className="shrink-0" />}
             <span className="min-w-0 wrap-anywhere">{as?.label ?? key}</span>
             {as?.note && <span className="text-base text-muted">{as.note}</span>}
-            {stretch(i) && <span className="text-base text-muted">{SAY.stretch}</span>}
+            {stretch(i) && <span className="text-base text-muted">stretch</span>}
           </button>
         </li>
       ))}
@@ -241,11 +240,11 @@ function Items({ items, setDialog, stretch, ask, round, number }: ItemsProps) {
             'grid size-12 place-items-center rounded-full border border-dashed border-line-strong',
             'text-muted hover:border-ink hover:text-ink',
           )}
-          title={SAY.oneMore}
+          title="Add one more"
           onClick={() => void ask({ kind: 'more', round: round.id })}
         >
           <Plus aria-hidden="true" size={19} />
-          <span className="sr-only">{SAY.moreRound(number)}</span>
+          <span className="sr-only">Add one more to round {number}</span>
         </button>
       </li>
     </ul>
@@ -270,7 +269,7 @@ function Head({ number, family, task, step, round, ask, setDialog, onRemove, han
   return (
     <div className="flex flex-wrap items-start justify-end gap-x-2">
       <h2 className="min-w-0 flex-1 basis-full py-1 text-xl sm:basis-0">
-        <span className="sr-only">{SAY.round(number)} </span>
+        <span className="sr-only">Round {number}: </span>
         {family}{' '}
         <span className="font-sans text-base font-normal text-muted">
           {task && task.name !== family && `${task.name.charAt(0).toLowerCase()}${task.name.slice(1)} · `}
@@ -281,18 +280,18 @@ function Head({ number, family, task, step, round, ask, setDialog, onRemove, han
         type="button"
         className={ICON}
         onClick={() => void ask({ kind: 'remake', round: round.id })}
-        title={SAY.otherWords}
+        title="Other words"
       >
         <RefreshCw aria-hidden="true" size={19} />
-        <span className="sr-only">{SAY.otherWordsRound(number)}</span>
+        <span className="sr-only">Other words in round {number}</span>
       </button>
-      <button type="button" className={ICON} onClick={() => setDialog('round')} title={SAY.change}>
+      <button type="button" className={ICON} onClick={() => setDialog('round')} title="Change">
         <SlidersHorizontal aria-hidden="true" size={19} />
-        <span className="sr-only">{SAY.changeRound(number)}</span>
+        <span className="sr-only">Change round {number}</span>
       </button>
-      <button type="button" className={ICON} onClick={onRemove} title={SAY.takeOut}>
+      <button type="button" className={ICON} onClick={onRemove} title="Remove">
         <Trash2 aria-hidden="true" size={19} />
-        <span className="sr-only">{SAY.takeRoundOut(number)}</span>
+        <span className="sr-only">Remove round {number}</span>
       </button>
       {handle}
     </div>
@@ -308,7 +307,7 @@ const moved = <T,>(items: readonly T[], at: number, by: number): T[] => {
   return out;
 };
 
-const WHO = { adult: SAY.you, together: SAY.together, children: SAY.they } as const;
+const WHO = { adult: 'You', together: 'Together', children: 'They' } as const;
 
 /** What is said in a round: everyone’s own words, or the round’s; of a list that grows, the whole of it. */
 function linesOf({ own, items, grows }: ShownRound): readonly ShownItem[] {
@@ -323,13 +322,13 @@ function Script({ shown, reminder }: { shown: ShownRound; reminder: string }) {
     <div className="mb-1 rounded-xl bg-card p-4">
       <p className="mb-2 font-word text-lg">
         {shown.opening}
-        {shown.model && <span className="text-muted"> {SAY.youDoFirst(shown.model)}</span>}
+        {shown.model && <span className="text-muted"> Model “{shown.model}” first.</span>}
       </p>
       <p className="text-muted">
-        {SAY.whose(shown.whose)} {SAY.withHands(shown.gesture)}
+        Turns: {shown.whose} Gesture: {shown.gesture}
         {reminder && <em> {reminder}</em>}
       </p>
-      <p className="mb-3 text-muted">{SAY.howJudged(shown.judged)}</p>
+      <p className="mb-3 text-muted">What counts as right: {shown.judged}.</p>
       <ol className="divide-y divide-line border-t border-line">
         {linesOf(shown).map((item) => (
           <li key={item.key} className="py-2">
@@ -340,7 +339,7 @@ function Script({ shown, reminder }: { shown: ShownRound; reminder: string }) {
             ) : (
               <>
                 <p className="font-word text-lg">
-                  <span className="mr-2 rounded-full bg-marigold-soft px-2.5 font-sans text-sm">{SAY.you}</span>
+                  <span className="mr-2 rounded-full bg-marigold-soft px-2.5 font-sans text-sm">You</span>
                   {item.say}
                 </p>
                 {item.story.map((sentence) => (

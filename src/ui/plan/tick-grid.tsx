@@ -1,25 +1,32 @@
 import { Plant } from '../kit/plant';
 import type { SheetRound } from '@/server/sessions/papers';
-import { tickGrid as say } from './text';
 
 const HEAD = 'border border-line-strong px-1.5 py-1 align-bottom font-word text-base font-bold wrap-anywhere';
 const SMALL = 'font-sans text-base font-normal text-muted';
+
+/** What to write in a box. */
+export const MarkKey = () => (
+  <p className="text-sm">
+    Mark with: ✓ on own (1) · H with help (2) · ○ not yet (3) · – no reply (4) · × doesn’t count (5). No reply isn’t a
+    mistake.
+  </p>
+);
 
 /** A round on paper: names down, items across, a box for each; a child’s own words stand in their boxes. */
 export function TickGrid({ round }: { readonly round: SheetRound }) {
   const { name, step, own, rows } = round;
   const boxes = Math.max(1, ...rows.map((r) => r.boxes.length));
-  const heads = own ? Array.from({ length: boxes }, (_, i) => say.turn(i + 1)) : (rows[0]?.boxes ?? []);
+  const heads = own ? Array.from({ length: boxes }, (_, i) => `Turn ${i + 1}`) : (rows[0]?.boxes ?? []);
   return (
     <section className="mb-6 break-inside-avoid">
       <h2 className="mb-1 text-xl">
         {name} {!own && <span className={SMALL}>{step}</span>}
       </h2>
-      <div className="overflow-x-auto" tabIndex={0} aria-label={say.gridFor(name)}>
+      <div className="overflow-x-auto" tabIndex={0} aria-label={`Grid for ${name}`}>
         <table className="w-full border-collapse text-left">
           <thead>
             <tr>
-              <th className="w-36 border border-line-strong px-2 py-1 font-word">{say.name}</th>
+              <th className="w-36 border border-line-strong px-2 py-1 font-word">Name</th>
               {heads.map((head, i) => (
                 <th key={i} className={HEAD}>
                   {head}
@@ -34,7 +41,7 @@ export function TickGrid({ round }: { readonly round: SheetRound }) {
                   scope="row"
                   className="h-10 border border-line-strong px-2 font-word font-normal wrap-anywhere print:h-7"
                 >
-                  {row.plant && <Plant id={row.plant} />} {row.name || <span className="sr-only">{say.aChild}</span>}
+                  {row.plant && <Plant id={row.plant} />} {row.name || <span className="sr-only">a child</span>}
                 </th>
                 {heads.map((_, box) => (
                   <td key={box} className="border border-line-strong px-1.5 align-top font-word wrap-anywhere">

@@ -6,7 +6,6 @@ import type { PlanChange } from '@/core/formats/plan-file';
 import type { Plan } from '@/core/sessions/running-order';
 import type { OpenPlan } from '@/server/plans/plans';
 import { sure } from '@/core/sure';
-import { usePlan as say } from './text';
 
 export interface PlanWork {
   readonly plan: Plan;
@@ -24,7 +23,9 @@ export interface PlanWork {
 
 /** Typing is kept when it rests this long. */
 const REST_MS = 500;
-const AWAY = say.serverCannotReached;
+const AWAY =
+  'We can’t reach the server. Your changes are still here on the screen. They’ll be saved with your next change ' +
+  'once it’s back.';
 
 /** The plan on the screen and the one the server has, brought together change by change. */
 function useKeptPlan(open: OpenPlan) {

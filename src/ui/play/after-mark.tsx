@@ -10,7 +10,6 @@ import { differ, toggleHelp, toggleSelfCorrected, toggleShown } from './run/acts
 import { offerOf, putOffKey } from './run/pebbles';
 import type { Run } from './run/run';
 import { useNames, useRun, useStore } from './use-run';
-import { afterMark as say } from './text';
 
 /** What its own button has not noted already comes first. */
 const LADDER: readonly Help[] = ['gesture', 'choice', 'together', 'modelled', 'said-again', 'slower'];
@@ -44,7 +43,7 @@ export function AfterMark() {
   return (
     <div
       role="group"
-      aria-label={say.moreAbout(name, OUTCOME_WORDS[last.outcome])}
+      aria-label={`More about ${name}: ${OUTCOME_WORDS[last.outcome]}`}
       className={clsx(
         'flex min-h-0 min-w-0 items-center gap-1 overflow-x-auto text-[0.9em] roomy:text-[1em]',
         'wide:flex-wrap wide:content-start wide:overflow-y-auto',
@@ -53,12 +52,12 @@ export function AfterMark() {
     >
       {join && (
         <p className="shrink-0 font-word text-[1.2em] snug:order-last">
-          <span className="font-sans text-[0.8em] text-muted roomy:text-[1em]">{say.allJoinIt} </span>
+          <span className="font-sans text-[0.8em] text-muted roomy:text-[1em]">All join it up: </span>
           {join}
         </p>
       )}
       {(spoke(last) || together(last)) && (
-        <span className="shrink-0 text-muted">{together(last) ? say.whoDiffered : `${name}:`}</span>
+        <span className="shrink-0 text-muted">{together(last) ? 'Who answered differently?' : `${name}:`}</span>
       )}
       {last.outcome === 'with-help' && last.childId !== null && <Helps last={last} />}
       {spoke(last) && <PebbleOffer />}
@@ -95,12 +94,12 @@ function PebbleOffer() {
   return (
     <>
       <Chip size="small" onClick={() => store.show({ dialog: 'pebbles' })}>
-        {say.pebbleCheck}
-        <span className="sr-only">{say.speechOrNot}</span>
+        Pebble check
+        <span className="sr-only">: do they hear it, or is it how they say it?</span>
       </Chip>
       <Chip size="small" onClick={() => store.show({ putOff: [...putOff, putOffKey(offer)] })}>
-        {say.notNow}
-        <span className="sr-only">{say.noCheck}</span>
+        Not now
+        <span className="sr-only">: no pebble check</span>
       </Chip>
     </>
   );
@@ -113,13 +112,13 @@ function How({ last }: LastProps) {
     <>
       {last.outcome === 'on-own' && (
         <Chip size="small" on={last.selfCorrected === true} onClick={() => void store.dispatch(toggleSelfCorrected)}>
-          {say.putRight}
-          <span className="sr-only"> {say.bySelf}</span>
+          corrected
+          <span className="sr-only"> themselves</span>
         </Chip>
       )}
       <Chip size="small" on={last.shown === true} onClick={() => void store.dispatch(toggleShown)}>
-        {say.shown}
-        <span className="sr-only">{say.notSaid}</span>
+        pointed
+        <span className="sr-only">, not spoken</span>
       </Chip>
     </>
   );

@@ -5,7 +5,6 @@ import type { Item } from '@/core/games/item';
 import { modelLine } from './model-line';
 import { isTold } from './run/catches';
 import { useRun } from './use-run';
-import { answerLine as say } from './text';
 
 /** What is right, for the adult; the whole of it while it is modelled. */
 export function AnswerLine() {
@@ -18,14 +17,14 @@ export function AnswerLine() {
   return (
     <div className={clsx('border-l-[6px] border-slate pl-3', elsewhere && !modelling && 'hidden')} data-part="answer">
       {covered ? (
-        <p className="text-muted">{say.hiddenWhileChildren}</p>
+        <p className="text-muted">Hidden while children can see the screen.</p>
       ) : (
         <p className="flex min-w-0 flex-wrap items-baseline gap-x-4">
           <span
             data-answer
             className={clsx('font-word leading-tight font-bold', modelling ? 'text-[1.5em]' : 'big-3 roomy:text-[2em]')}
           >
-            <span className="sr-only">{modelling ? say.model : say.listen}</span>
+            <span className="sr-only">{modelling ? 'Model: ' : 'Listen for: '}</span>
             {modelling ? modelLine(item) : item.expected}
           </span>
           <span className="text-[0.9em] leading-snug text-muted roomy:text-[1em]">
@@ -39,4 +38,4 @@ export function AnswerLine() {
 }
 
 const moreOf = ({ view, count, meaning }: Item): string =>
-  view.kind === 'line' ? [count ? say.sounds(count) : '', meaning].filter(Boolean).join(' · ') : '';
+  view.kind === 'line' ? [count ? `${count} sounds` : '', meaning].filter(Boolean).join(' · ') : '';

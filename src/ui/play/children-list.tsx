@@ -9,7 +9,6 @@ import { OutcomeMark } from '../kit/outcome-mark';
 import { ChildName } from './child-name';
 import { away, choose } from './run/acts';
 import { useNames, useRun, useStore } from './use-run';
-import { childrenList as say } from './text';
 
 interface RowProps {
   readonly id: string | null;
@@ -59,7 +58,7 @@ const Row = memo(function Row({ id, name, away, resting, turn, canChoose, marks,
       >
         <span className="max-w-full min-w-0 break-words">
           <ChildName id={id} name={name} />
-          {resting && say.rests}
+          {resting && ' · rests'}
         </span>
         <span className="hidden shrink-0 gap-1 roomy:flex">
           {outcomes.map((outcome, i) => (
@@ -74,7 +73,7 @@ const Row = memo(function Row({ id, name, away, resting, turn, canChoose, marks,
           onClick={() => onAway(id, !away)}
         >
           <span className="sr-only">{name}: </span>
-          {away ? say.back : say.away}
+          {away ? 'back?' : 'away?'}
         </button>
       )}
     </li>
@@ -153,7 +152,7 @@ export function ChildrenList() {
   );
   return (
     <nav
-      aria-label={say.children}
+      aria-label="Children"
       className="fit flex min-h-0 min-w-0 border-line [contain:strict] narrow:border-b wide:border-r"
       data-zone="who"
     >
@@ -164,9 +163,11 @@ export function ChildrenList() {
           'wide:block wide:overflow-x-hidden wide:overflow-y-auto wide:py-3',
         )}
       >
-        {state.calling && <li className="flex-1 self-center px-(--side) text-[1.2em] roomy:hidden">{say.whoWants}</li>}
+        {state.calling && (
+          <li className="flex-1 self-center px-(--side) text-[1.2em] roomy:hidden">Who wants a turn?</li>
+        )}
         {people.map(({ id }) => row(id, nameOf(id)))}
-        {row(null, say.everyoneTogether)}
+        {row(null, 'Everyone together')}
         {someLate && (
           <li className="hidden wide:block">
             <button
@@ -174,7 +175,7 @@ export function ChildrenList() {
               className="min-h-16 px-5 text-left text-muted hover:text-ink"
               onClick={() => store.show({ dialog: 'late' })}
             >
-              {say.someoneCameLate}
+              Someone has arrived
             </button>
           </li>
         )}
@@ -197,11 +198,11 @@ function Next() {
         'min-h-0 max-w-[45%] min-w-12 shrink-0 justify-end rounded-none text-right',
         'text-[0.9em] leading-tight roomy:max-w-36 roomy:text-[1em] wide:hidden',
       )}
-      aria-label={then ? say.thenAll(nameOf(then)) : say.all}
+      aria-label={then ? `then ${nameOf(then)}; all the children` : 'All'}
       onClick={() => store.show({ dialog: 'people' })}
     >
-      <span className="min-w-0 wrap-anywhere roomy:hidden">{then ? say.then(brief(nameOf(then))) : say.all}</span>
-      <span className="hidden roomy:inline">{say.all}</span>
+      <span className="min-w-0 wrap-anywhere roomy:hidden">{then ? `then ${brief(nameOf(then))}` : 'All'}</span>
+      <span className="hidden roomy:inline">All</span>
       <span aria-hidden="true">›</span>
     </Button>
   );

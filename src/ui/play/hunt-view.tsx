@@ -6,15 +6,14 @@ import { Button } from '../kit/button';
 import { Chip } from '../kit/chip';
 import { tick } from './run/acts';
 import { useRun, useStore } from './use-run';
-import { huntView as say } from './text';
 
 const clock = (seconds: number): string => `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;
 
 /** What the adult calls out when the clock has so many seconds left. */
 function callAt(left: number, total: number): string {
-  if (left === 0) return say.time;
-  if (left <= 30) return say.thirtySeconds;
-  return left <= total / 2 ? say.halfWay : '';
+  if (left === 0) return 'Time!';
+  if (left <= 30) return 'Thirty seconds';
+  return left <= total / 2 ? 'Half-way' : '';
 }
 
 /** A handful of sounds, a clock with its calls, and every word to tick as it is said. */
@@ -42,7 +41,7 @@ export function HuntView() {
     if (!left) setLeft(total);
     else setEnd(running ? null : Date.now() + left * 1_000);
   };
-  const atRest = left ? say.startTheClock : say.clockBack;
+  const atRest = left ? 'Start the clock' : 'Reset the clock';
   if (!view) return null;
   const call = callAt(left, total);
   const extra = [...ticked].filter((word) => !view.words.some((w) => w.word === word));
@@ -54,23 +53,23 @@ export function HuntView() {
           {clock(left)}
         </p>
         <Button className="leading-tight roomy:min-h-16" onClick={press}>
-          {running ? say.stopTheClock : atRest}
+          {running ? 'Stop the clock' : atRest}
         </Button>
         <p className="font-word text-[1.3em]">
-          <strong>{ticked.size}</strong> <span className="text-muted">{say.of(view.words.length + extra.length)}</span>
+          <strong>{ticked.size}</strong> <span className="text-muted">of {view.words.length + extra.length}</span>
         </p>
         <p role="status" className="font-word text-[1.2em] font-bold text-green">
           {call}
         </p>
         <Button className="ml-auto leading-tight roomy:min-h-16" onClick={() => store.show({ dialog: 'said' })}>
-          {say.word}
+          A word that isn’t listed
         </Button>
       </div>
       {covered ? (
-        <p className="text-muted">{say.wordsHiddenWhile}</p>
+        <p className="text-muted">The words are hidden while children can see the screen.</p>
       ) : (
         <ul
-          aria-label={say.wordsToTick}
+          aria-label="Words to tick"
           tabIndex={0}
           className="flex min-h-[3.6rem] flex-1 flex-wrap content-start gap-2 overflow-y-auto p-1"
         >

@@ -7,7 +7,6 @@ import type { Mark, View } from '@/core/games/view';
 import { BounceLine, lineLength, type MarkState } from '../kit/bounce-line';
 import { Picture } from '../kit/picture';
 import { useNames, useRun, useStore } from './use-run';
-import { itemView as say } from './text';
 
 interface ItemViewProps {
   readonly item: Item;
@@ -47,7 +46,7 @@ export function ItemView() {
       lit={lit}
       missed={missed}
       onTap={scores ? store.tapMissed : undefined}
-      ownName={child ? nameOf(child) : say.yourOwnName}
+      ownName={child ? nameOf(child) : 'your own name'}
     />
   );
 }

@@ -7,7 +7,6 @@ import { OUTCOME_WORDS, OUTCOMES, type Outcome } from '@/core/answers/outcome';
 import { sure } from '@/core/sure';
 import { HeardAnswer } from '../kit/heard-answer';
 import { LIKELY_KEYS } from './run/keys';
-import { marks as say } from './text';
 
 const LOOK: Readonly<Record<Outcome, string>> = {
   'on-own': 'border border-transparent bg-green text-[1.25em] font-bold text-card hover:bg-green-dark',
@@ -42,7 +41,7 @@ export const Likely = memo(function Likely({ who, likely, covered, onMark, onEls
   return (
     <div
       role="group"
-      aria-label={say.said(who)}
+      aria-label={`${who} said`}
       className="fit likely"
       data-zone="likely"
       data-count={likely.length + (onElse ? 1 : 0)}
@@ -85,7 +84,7 @@ export const Likely = memo(function Likely({ who, likely, covered, onMark, onEls
             'text-[0.9em] leading-tight hover:border-ink roomy:text-[1em]',
           )}
         >
-          {say.somethingElse}
+          Something else
         </button>
       )}
     </div>

@@ -3,7 +3,8 @@
 import { clsx } from 'clsx';
 import { ease, rest } from './run/acts';
 import { useNames, useRun, useStore } from './use-run';
-import { notices as say } from './text';
+
+const nowPlaying = (covered: boolean, word: string) => `Now: ${covered ? 'an easier one' : word}`;
 
 /** What a person should know now: news from outside, and a child for whom three in a row were hard. */
 export function Notices() {
@@ -28,7 +29,7 @@ function News() {
     >
       {news}
       <button type="button" className="quiet min-h-16 text-ink" onClick={() => store.show({ news: null })}>
-        {say.understood}
+        OK
       </button>
     </p>
   );
@@ -52,17 +53,17 @@ function Rescue() {
         'py-1.5 sm:px-7',
       )}
     >
-      <span className="min-w-0 flex-1">{say.threeRowHard(nameOf(hard))}</span>
+      <span className="min-w-0 flex-1">Three in a row were hard for {nameOf(hard)}. Finish on an easier one?</span>
       {easier && (
         <button type="button" className="action min-h-16" onClick={() => void store.dispatch(ease(hard))}>
-          {say.now(covered, easier.word)}
+          {nowPlaying(covered, easier.word)}
         </button>
       )}
       <button type="button" className="plain min-h-16" onClick={() => void store.dispatch(rest(hard))}>
-        {say.enoughRound}
+        That’s enough for this round
       </button>
       <button type="button" className="plain min-h-16" onClick={() => store.show({ kindly: last })}>
-        {say.goOn}
+        Carry on
       </button>
     </p>
   );

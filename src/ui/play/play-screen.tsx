@@ -14,7 +14,6 @@ import { Taps } from './taps';
 import { loadViews, Turn } from './turn';
 import { RunProvider, useRun } from './use-run';
 import { browserMachine, useRunning } from './use-running';
-import { playScreen as say } from './text';
 
 // What is not on the first screen comes after it; at once, so that it is there when the server is not.
 const dialogs = () => import('./dialogs');
@@ -60,7 +59,7 @@ function Frame() {
       {dialog && <Dialogs />}
       <noscript>
         <p className="p-6">
-          {say.playNeedsJavascript} <Link href="/">{say.backToToday}</Link>
+          Play needs JavaScript. <Link href="/">Back to Today</Link>
         </p>
       </noscript>
     </div>

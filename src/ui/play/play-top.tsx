@@ -8,7 +8,6 @@ import { ToolButton } from './tool-button';
 import { useEnding } from './use-ending';
 import { useLate } from './use-late';
 import { useRun, useStore } from './use-run';
-import { playTop as say } from './text';
 
 /** A session taken up again after a long break has no sensible clock. */
 const LONGEST_MINUTES = 90;
@@ -21,9 +20,9 @@ function detailOf({ device, round, session, state }: Run): string {
   const by = device.by.trim();
   const many = session.rounds.length;
   return [
-    device.second && by ? say.listensAlong(by) : '',
+    device.second && by ? `${by} is listening along` : '',
     round.step,
-    many > 1 ? say.roundOf(state.round + 1, many) : session.groupName,
+    many > 1 ? `round ${state.round + 1} of ${many}` : session.groupName,
   ]
     .filter(Boolean)
     .join(' · ');
@@ -66,7 +65,7 @@ function Finish() {
   const store = useStore();
   const end = useEnding();
   const turnsLeft = useRun((run) => run.playing || run.modelling);
-  return <Button onClick={() => (turnsLeft ? store.show({ dialog: 'finish' }) : void end())}>{say.finish}</Button>;
+  return <Button onClick={() => (turnsLeft ? store.show({ dialog: 'finish' }) : void end())}>Finish</Button>;
 }
 
 /** Minutes gone, of those the session takes. */
@@ -86,7 +85,7 @@ function Minutes() {
   const used = now && startedAt ? Math.max(0, Math.floor((now - startedAt) / 60_000)) : 0;
   return (
     <p className="ml-auto shrink-0 text-right text-[0.82em] whitespace-nowrap text-muted roomy:text-[1em]">
-      {used > LONGEST_MINUTES ? say.aboutMin(minutes) : say.ofMin(used, minutes)}
+      {used > LONGEST_MINUTES ? `about ${minutes} min` : `${used} of ${minutes} min`}
     </p>
   );
 }
@@ -100,7 +99,7 @@ function StillHere() {
       role="status"
       className={clsx('absolute top-full right-4 z-10 rounded-b-lg bg-marigold-soft px-4 py-1', late ? '' : 'sr-only')}
     >
-      {late ? say.deviceYetServer(pending) : ''}
+      {late ? `${pending} on this device, not on the server yet` : ''}
     </p>
   );
 }
@@ -116,7 +115,11 @@ function Progress() {
   const planned = useRun((run) => run.state.planned);
   const few = planned <= MOST_DOTS;
   return (
-    <p className="flex min-w-0 items-center gap-2 roomy:shrink-0" role="img" aria-label={say.turnsDone(done, planned)}>
+    <p
+      className="flex min-w-0 items-center gap-2 roomy:shrink-0"
+      role="img"
+      aria-label={`${done} of ${planned} turns done`}
+    >
       {few && (
         <span className="hidden gap-1 roomy:flex">
           {Array.from({ length: planned }, (_, i) => (
@@ -129,7 +132,9 @@ function Progress() {
       >
         <span className="block h-full bg-ink" style={{ width: `${(100 * done) / planned}%` }} />
       </span>
-      <span className="text-[0.82em] whitespace-nowrap text-muted roomy:text-[1em]">{say.of(done, planned)}</span>
+      <span className="text-[0.82em] whitespace-nowrap text-muted roomy:text-[1em]">
+        {done} of {planned}
+      </span>
     </p>
   );
 }

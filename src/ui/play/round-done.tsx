@@ -10,7 +10,6 @@ import { goOn, goTo } from './run/acts';
 import { Stage } from './stage';
 import { useEnding } from './use-ending';
 import { useRun, useStore } from './use-run';
-import { roundDone as say } from './text';
 
 /** Where each child was found, after a check-in that looked for it. */
 function Found() {
@@ -44,7 +43,9 @@ export function RoundDone() {
   return (
     <Stage>
       <section className="my-auto max-w-2xl">
-        <h1 className="mb-3 text-[2em] roomy:text-[2.4em]">{finished ? say.sessionFinished : say.round}</h1>
+        <h1 className="mb-3 text-[2em] roomy:text-[2.4em]">
+          {finished ? 'This session is finished' : 'Round finished'}
+        </h1>
         <p className="mb-5 text-muted">
           {talliedWords(tally(finished ? state.answers : state.answers.filter((a) => roundOf(a.turn) === state.round)))}
         </p>
@@ -52,22 +53,22 @@ export function RoundDone() {
         <div className="flex flex-wrap gap-3">
           {finished ? (
             <Link className={buttonLook({ kind: 'action', size: 'big' })} href={`/look-back/${session.id}`}>
-              {say.lookBack}
+              Look back
             </Link>
           ) : (
             <>
               {next && (
                 <Button kind="action" size="big" onClick={() => void store.dispatch(goTo(state.round + 1))}>
-                  {say.next(next.name)}
+                  Next: {next.name}
                   {next.step && `, ${next.step}`}
                 </Button>
               )}
               <Button kind={next ? 'plain' : 'action'} size="big" onClick={() => void end()}>
-                {say.finishLookBack}
+                Finish and look back
               </Button>
               {!check && (
                 <Button size="big" onClick={() => void store.dispatch(goOn)}>
-                  {state.childId === null ? say.onceMore : say.moreTurnEach}
+                  {state.childId === null ? 'Play it once more' : 'One more turn each'}
                 </Button>
               )}
             </>

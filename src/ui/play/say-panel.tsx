@@ -7,7 +7,6 @@ import type { RoutineStep } from '@/core/games/routine-steps';
 import { modelLine } from './model-line';
 import { ThinkRing } from './think-ring';
 import { useNames, useRun } from './use-run';
-import { sayPanel as SAY } from './text';
 
 /** What the adult says now, and how. */
 export function SayPanel() {
@@ -18,7 +17,7 @@ export function SayPanel() {
     <div className="flex items-start gap-4">
       <div className="min-w-0 flex-1 border-l-[6px] border-marigold pl-3" data-part="say">
         <p className={clsx('font-word leading-tight', modelling ? 'text-[1.2em] roomy:text-[1.4em]' : 'said')}>
-          <span className="sr-only">{SAY.say}</span>
+          <span className="sr-only">Say</span>
           {modelling ? <Opening /> : <Ask item={item} />}
         </p>
         <p className="mt-1 text-[0.9em] leading-snug text-muted roomy:text-[1em]">
@@ -42,7 +41,7 @@ function Ask({ item }: { readonly item: Item }) {
 
 function ModelHow() {
   const { gesture, reminder } = useRun((run) => run.round);
-  return SAY.togetherNowTurn(gesture, reminder);
+  return `Say it together now. Then it’s their turn. Gesture: ${gesture} ${reminder}`;
 }
 
 /** How the child answers; who asks, where children play in pairs. */
@@ -52,7 +51,7 @@ function How({ item }: { readonly item: Item }) {
   const child = useRun((run) => run.state.childId);
   const check = useRun((run) => run.check);
   const reminder = useRun((run) => run.round.reminder);
-  return `${partner ? SAY.asks(nameOf(partner), nameOf(child)) : ''}${check ? reminder : item.how}`;
+  return `${partner ? `${nameOf(partner)} asks ${nameOf(child)}. ` : ''}${check ? reminder : item.how}`;
 }
 
 /** Time to think, where this device gives some. */
@@ -71,11 +70,11 @@ function sayOf(step: RoutineStep, item: Item, ask: string, covered: boolean): st
   if (step === 'your-turn' || covered) return ask;
   switch (step) {
     case 'say-back':
-      return SAY.sayItBack(fill('{word}', item.slots));
+      return `${fill('{word}', item.slots)}. Can you say it back?`;
     case 'join':
       return item.script.find((line) => line.role === 'together')?.text ?? item.word;
     case 'together':
-      return SAY.allTogether(item.script.find((line) => line.role === 'children')?.text ?? item.expected);
+      return `All together: ${item.script.find((line) => line.role === 'children')?.text ?? item.expected}`;
     case 'my-turn':
       return modelLine(item);
   }

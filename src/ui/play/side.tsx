@@ -6,7 +6,8 @@ import { AfterMark } from './after-mark';
 import { undo } from './run/acts';
 import { ToolButton } from './tool-button';
 import { useNames, useRun, useStore } from './use-run';
-import { side as say } from './text';
+
+const undoLabel = (name: string | null) => (name ? `Undo: ${name}` : 'Undo');
 
 /** Beside the marks: taking the last one back, what can still be said of it, and what is at hand. */
 export function Side() {
@@ -38,7 +39,7 @@ function Undo() {
       disabled={!last}
       onClick={() => void store.dispatch(undo)}
     >
-      {say.undo(last && brief(nameOf(last.childId)))}
+      {undoLabel(last && brief(nameOf(last.childId)))}
     </Button>
   );
 }
@@ -51,7 +52,7 @@ function Tools() {
       className="shrink-0 px-3 text-[0.9em] snug:h-full roomy:text-[1em] wide:min-h-[54px]"
       onClick={() => store.show({ dialog: 'tools' })}
     >
-      {say.tools}
+      Tools
     </Button>
   );
 }

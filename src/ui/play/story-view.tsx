@@ -6,7 +6,6 @@ import { Button } from '../kit/button';
 import { tick } from './run/acts';
 import { catchId } from './run/catches';
 import { useRun, useStore } from './use-run';
-import { storyView as say } from './text';
 
 type Story = Extract<View, { kind: 'story' }>;
 
@@ -25,13 +24,13 @@ export function StoryView() {
       <Sentence story={story} at={at} />
       <div className="mt-2 flex flex-wrap items-center gap-x-4 gap-y-2 roomy:mt-4">
         <Button className="roomy:min-h-16" disabled={at === 0} onClick={() => store.note({ sentence: at - 1 })}>
-          {say.back}
+          Back
         </Button>
         <Button className="roomy:min-h-16" disabled={at === last} onClick={() => store.note({ sentence: at + 1 })}>
-          {say.nextSentence}
+          Next sentence
         </Button>
         <p role="status" className="text-[0.9em] text-muted roomy:text-[1em]">
-          {say.where(at + 1, last + 1)} · {say.caught(caught, hits)}
+          Sentence {at + 1} of {last + 1} · {caught} of {hits} caught
         </p>
       </div>
     </div>

@@ -11,7 +11,10 @@ import { canHear, harvestOf } from './run/keys';
 import type { Run } from './run/run';
 import { Side } from './side';
 import { useNames, useRun, useStore } from './use-run';
-import { taps as say } from './text';
+
+const modelDone = (calling: boolean, name: string) => `Done – ${calling ? 'who wants a turn?' : `${name}’s turn`}`;
+
+const finishHarvest = (size: number) => `Finish: ${size} ${size === 1 ? 'word' : 'words'}`;
 
 type Phase = 'model' | 'over' | 'hunt' | 'calling' | 'turn';
 
@@ -97,7 +100,7 @@ function Modelled() {
       className="h-full w-full px-3 text-[1.2em] leading-tight wrap-anywhere"
       onClick={() => void store.dispatch(modelled)}
     >
-      {say.modelled(calling, nameOf(child))}
+      {modelDone(calling, nameOf(child))}
     </Button>
   );
 }
@@ -113,7 +116,7 @@ function Harvest() {
         className="px-2 text-[1.2em] leading-tight"
         onClick={() => void store.mark('on-own', harvestOf(store.snapshot()))}
       >
-        {say.harvest(size)}
+        {finishHarvest(size)}
       </Button>
       <Button data-box className="px-2 leading-tight" onClick={() => void store.mark('does-not-count')}>
         {OUTCOME_WORDS['does-not-count']}
@@ -137,8 +140,8 @@ function WhoAnswers() {
   );
   return (
     <div className="flex h-full flex-col">
-      <p className="mb-1 font-word text-[1.2em] font-bold">{say.wantsTapAnswers}</p>
-      <ul tabIndex={0} aria-label={say.whoAnswers} className="flex min-h-0 flex-wrap gap-2 overflow-y-auto p-1">
+      <p className="mb-1 font-word text-[1.2em] font-bold">Who wants a turn? Tap who answers.</p>
+      <ul tabIndex={0} aria-label="Who answers" className="flex min-h-0 flex-wrap gap-2 overflow-y-auto p-1">
         {callable.map(({ id, turns }) => (
           <li key={id}>
             <Chip size="big" onClick={() => void store.dispatch(choose(id))}>
@@ -154,6 +157,10 @@ function WhoAnswers() {
 function Saved() {
   const pending = useRun((run) => run.pending > 0);
   return (
-    <p className="text-[0.9em] text-muted roomy:text-[1em]">{pending ? say.lastAnswersKept : say.everyAnswerSaved}</p>
+    <p className="text-[0.9em] text-muted roomy:text-[1em]">
+      {pending
+        ? 'Your last answers are safe on this device. We’ll send them to the server as soon as we can reach it.'
+        : 'Every answer is saved.'}
+    </p>
   );
 }

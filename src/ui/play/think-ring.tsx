@@ -1,7 +1,6 @@
 'use client';
 
 import { useEffect, useState } from 'react';
-import { thinkRing as say } from './text';
 
 interface RingProps {
   readonly seconds: number;
@@ -28,11 +27,11 @@ export function ThinkRing({ seconds, after, showMe }: RingProps) {
   const left = Math.ceil(seconds - Math.max(0, passed));
   const over = passed >= seconds;
   const share = Math.max(0, passed) / seconds;
-  const thinking = showMe && left <= 3 ? say.showMeIn(left) : say.theyThink;
-  const done = showMe ? say.showMe : say.now;
+  const thinking = showMe && left <= 3 ? `Show me in ${left}` : 'They’re thinking';
+  const done = showMe ? 'Show me!' : 'Now.';
   const words = over ? done : thinking;
   return (
-    <div className="flex h-16 shrink-0 items-center gap-3 self-start" role="timer" aria-label={say.timeToThink}>
+    <div className="flex h-16 shrink-0 items-center gap-3 self-start" role="timer" aria-label="Time to think">
       <svg width="60" height="60" viewBox="0 0 60 60" aria-hidden="true">
         <circle cx="30" cy="30" r={RADIUS} fill="none" stroke="var(--color-line)" strokeWidth="7" />
         <circle

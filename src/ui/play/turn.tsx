@@ -9,7 +9,6 @@ import { SayPanel } from './say-panel';
 import { Stage } from './stage';
 import { WhoSpeaks } from './who-speaks';
 import { useNames, useRun } from './use-run';
-import { turn as say } from './text';
 
 /** Views of one kind of game each; the others do without them. */
 export const loadViews = () => Promise.all([import('./hunt-view'), import('./story-view')]);
@@ -45,7 +44,7 @@ const WordComesThen = () => (
   <Stage below={null}>
     <Heading />
     <p className="my-[0.8em] font-word text-[1.6em] leading-snug" data-part="word">
-      {say.wordComesThen}
+      Who wants a turn? Tap a child’s name to see their word.
     </p>
   </Stage>
 );
@@ -59,9 +58,11 @@ function Heading() {
   const modelling = useRun((run) => run.modelling);
   return (
     <>
-      <h1 className="sr-only">{say.withLine(round, group)}</h1>
+      <h1 className="sr-only">
+        {round} with {group}
+      </h1>
       <p role="status" className="sr-only">
-        {modelling || state.calling ? '' : say.sTurnOf(nameOf(state.childId), state.done + 1, state.planned)}
+        {modelling || state.calling ? '' : `${nameOf(state.childId)}’s turn, ${state.done + 1} of ${state.planned}`}
       </p>
     </>
   );
@@ -75,7 +76,7 @@ function AlwaysSo() {
   if (!access.length || child === null) return null;
   return (
     <p className="mt-1 text-[0.9em] leading-snug text-muted roomy:text-[1em]">
-      {say.alwaysFor(nameOf(child), access.map((a) => ACCESS_WORDS[a].play).join(', '))}
+      Always for {nameOf(child)}: {access.map((a) => ACCESS_WORDS[a].play).join(', ')}.
     </p>
   );
 }

@@ -4,7 +4,6 @@ import { clsx } from 'clsx';
 import { ROUTINE_WORDS } from '@/core/games/routine-steps';
 import { ToolButton } from './tool-button';
 import { useRun, useStore } from './use-run';
-import { whoSpeaks as say } from './text';
 
 /** Who speaks now, and saying it again; on a phone these are among the tools. */
 export function WhoSpeaks() {
@@ -27,7 +26,7 @@ function Steps() {
   return (
     <div
       role="group"
-      aria-label={say.whoSpeaks}
+      aria-label="Who speaks"
       className="flex min-w-0 overflow-hidden rounded-xl border border-line-strong bg-card"
     >
       {steps.map((name) => (

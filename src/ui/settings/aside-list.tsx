@@ -1,5 +1,4 @@
 import { AsideButton } from '../words/aside-button';
-import { asideList as say } from './text';
 
 interface AsideListProps {
   readonly groupId: string;
@@ -12,10 +11,13 @@ export function AsideList({ groupId, groupName, words }: AsideListProps) {
   return (
     <section id="aside" aria-labelledby="aside-h" className="mt-14 max-w-4xl scroll-mt-4">
       <h2 id="aside-h" className="text-3xl">
-        {say.wordsPutAside}
+        Words put aside
       </h2>
       <p className="mt-1 mb-3 text-lg text-muted">
-        {words.length ? say.noGameOffers(groupName) : say.nonePutWord(groupName)}
+        {words.length
+          ? `No game offers these words to ${groupName}. No one sees why.`
+          : `No words are put aside for ${groupName}. You can put a word aside from its page, a word set, a plan, ` +
+            'or while you play.'}
       </p>
       {words.length > 0 && (
         <ul className="flex flex-wrap gap-2">

@@ -11,7 +11,7 @@ import { formOf, useKeptForm } from '../kit/kept-form';
 import { ErrorMessage } from '../kit/message';
 import { RadioGroup } from '../kit/radio-group';
 import { SentFields } from '../kit/sent-fields';
-import { progressForm as say } from './text';
+import { unreached } from '../kit/unreached';
 
 /** How answers are weighed, which units come first, how many adults lead. */
 export function ProgressForm({ settings }: { settings: ProgressSettings }) {
@@ -27,7 +27,7 @@ export function ProgressForm({ settings }: { settings: ProgressSettings }) {
     form.setValue(name, next, { shouldDirty: true });
   const keep = form.handleSubmit((given) =>
     begin(async () => {
-      const now = await keepProgressSettings({}, formOf(given)).catch(() => ({ error: say.serverCannotReached }));
+      const now = await keepProgressSettings({}, formOf(given)).catch(unreached('What you chose is still here.'));
       setState(now);
       if (!now.error) done(given);
     }),
@@ -37,7 +37,7 @@ export function ProgressForm({ settings }: { settings: ProgressSettings }) {
       <SentFields values={{ ...values }} />
       <div className="mb-4">
         <RadioGroup
-          legend={<b>{say.whenStepSecure}</b>}
+          legend={<b>When is a step secure?</b>}
           value={values.rule}
           onChange={set('rule')}
           options={RULES.map((r) => asChoice(r, RULE_WORDS[r]))}
@@ -46,14 +46,14 @@ export function ProgressForm({ settings }: { settings: ProgressSettings }) {
       </div>
       <div className="mb-4">
         <RadioGroup
-          legend={<b>{say.unitsComeFirst}</b>}
+          legend={<b>What comes first?</b>}
           value={values.unitOrder}
           onChange={set('unitOrder')}
           options={UNIT_ORDERS.map((o) => asChoice(o, UNIT_ORDER_WORDS[o]))}
         />
       </div>
       <label className="mb-4 flex items-center gap-3">
-        <span className="font-bold">{say.adultsLeadGroup}</span>
+        <span className="font-bold">How many adults can lead a group?</span>
         <input
           type="number"
           min={1}
@@ -64,7 +64,7 @@ export function ProgressForm({ settings }: { settings: ProgressSettings }) {
         />
       </label>
       <Button kind="action" type="submit" disabled={running}>
-        {say.keep}
+        Save these rules
       </Button>
       <div aria-live="polite" className="mt-3">
         {state.said && <p className="text-green">{state.said}</p>}

@@ -15,7 +15,9 @@ import { formOf, useKeptForm } from '../kit/kept-form';
 import { ErrorMessage } from '../kit/message';
 import { RadioGroup } from '../kit/radio-group';
 import { SentFields } from '../kit/sent-fields';
-import { settingsForm as say } from './text';
+import { unreached } from '../kit/unreached';
+
+const soundsIn = (x: boolean, one: number, two: number) => `has ${x ? one : two}`;
 
 interface SettingsFormProps {
   readonly settings: Settings;
@@ -24,9 +26,9 @@ interface SettingsFormProps {
 }
 
 const PRESET_NAMES: readonly (readonly [keyof typeof PRESETS, string])[] = [
-  ['default', say.usual],
-  ['strict', say.soundBySound],
-  ['letters', say.lettersGo],
+  ['default', 'Usual'],
+  ['strict', 'Sound by sound'],
+  ['letters', 'As the letters go'],
 ];
 
 type Given = Omit<Settings, 'confirmed'>;
@@ -52,7 +54,7 @@ export function SettingsForm({ settings, accents, examples }: SettingsFormProps)
   const setConventions = (next: Conventions): void => form.setValue('conventions', next, { shouldDirty: true });
   const keep = form.handleSubmit((given) =>
     begin(async () => {
-      const now = await keepSettings({}, formOf(asked(given))).catch(() => ({ error: say.serverCannotReached }));
+      const now = await keepSettings({}, formOf(asked(given))).catch(unreached('What you chose is still here.'));
       setState(now);
       if (!now.error) done(given);
     }),
@@ -64,7 +66,7 @@ export function SettingsForm({ settings, accents, examples }: SettingsFormProps)
       <SentFields values={asked(values)} />
       <RadioGroup
         kind="pills"
-        legend={<span className="font-word text-2xl font-bold">{say.accentGroup}</span>}
+        legend={<span className="font-word text-2xl font-bold">Your accent</span>}
         value={main}
         onChange={(id) => setAccent(id as AccentId)}
         options={accents.map(({ id, name }) => ({ value: id, label: name }))}
@@ -76,8 +78,8 @@ export function SettingsForm({ settings, accents, examples }: SettingsFormProps)
           onChange={(on) => setAccent(on ? (id as AccentId) : main)}
           label={
             <>
-              {say.weSay} <span className="font-word">{variant?.alike[0]}</span> {say.and}{' '}
-              <span className="font-word">{variant?.alike[1]}</span> {say.alike}
+              We say <span className="font-word">{variant?.alike[0]}</span> and{' '}
+              <span className="font-word">{variant?.alike[1]}</span> alike
             </>
           }
         />
@@ -85,25 +87,18 @@ export function SettingsForm({ settings, accents, examples }: SettingsFormProps)
       <Checkbox
         checked={values.mixed}
         onChange={(on) => form.setValue('mixed', on, { shouldDirty: true })}
-        label={say.peopleSpeakDifferent}
+        label="People here have different accents, so a vowel from another accent counts as right"
       />
       <Checkbox
         checked={values.letIn}
         onChange={(on) => form.setValue('letIn', on, { shouldDirty: true })}
-        label={say.alsoOfferWords}
+        label="Also offer words people use in other countries, or only in some parts of this one"
       />
       <Examples words={words} />
-      <p className="mt-2 mb-9 text-muted">
-        {rhymes.map(({ pair: [a, b], rhyme }, i) => (
-          <span key={a}>
-            {i > 0 && ' · '}
-            <Word>{a}</Word> {say.and} <Word>{b}</Word> {rhyme ? say.rhyme : say.doNotRhyme}
-          </span>
-        ))}
-      </p>
+      <Rhymes rhymes={rhymes} />
 
       <div className="mb-3 flex flex-wrap items-center gap-2.5">
-        <h2 className="mr-3 text-2xl">{say.counting}</h2>
+        <h2 className="mr-3 text-2xl">Counting</h2>
         {PRESET_NAMES.map(([id, name]) => (
           <Button key={id} onClick={() => setConventions(PRESETS[id])}>
             {name}
@@ -116,12 +111,26 @@ export function SettingsForm({ settings, accents, examples }: SettingsFormProps)
         {state.error && <ErrorMessage>{state.error}</ErrorMessage>}
       </div>
       <Button kind="action" type="submit" disabled={running}>
-        {settings.confirmed ? say.keepThis : say.howWeCount}
+        {settings.confirmed ? 'Save how we say and count' : 'This is how we count'}
       </Button>
-      {!settings.confirmed && <p className="mt-3 text-muted">{say.untilSayWords}</p>}
+      {!settings.confirmed && (
+        <p className="mt-3 text-muted">Until you choose, words that people count differently stay out of the games.</p>
+      )}
     </form>
   );
 }
+
+/** Pairs that rhyme in the accent chosen, and pairs that don't. */
+const Rhymes = ({ rhymes }: Pick<SettingsFormProps['examples'][AccentId], 'rhymes'>) => (
+  <p className="mt-2 mb-9 text-muted">
+    {rhymes.map(({ pair: [a, b], rhyme }, i) => (
+      <span key={a}>
+        {i > 0 && ' · '}
+        <Word>{a}</Word> and <Word>{b}</Word> {rhyme ? 'rhyme' : 'don’t rhyme'}
+      </span>
+    ))}
+  </p>
+);
 
 /** Every question of counting, with a word that shows it. */
 function Counting({
@@ -154,8 +163,8 @@ function Counting({
             />
             <p className="w-36 text-right text-muted">
               <span className="font-word text-lg text-ink">{example.word}</span>{' '}
-              {say.has(conventions[id], example.one, example.two)}
-              {same && <span className="block text-sm">{say.eitherWayHere}</span>}
+              {soundsIn(conventions[id], example.one, example.two)}
+              {same && <span className="block text-sm">the same either way here</span>}
             </p>
           </div>
         );
@@ -172,7 +181,7 @@ function Examples({
 }) {
   return (
     <ul
-      aria-label={say.howAccentSays}
+      aria-label="How they sound in this accent"
       aria-live="polite"
       className="mt-4 grid gap-x-8 border-t border-line min-[520px]:grid-cols-2 md:grid-cols-3"
     >

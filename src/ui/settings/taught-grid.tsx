@@ -5,7 +5,6 @@ import { useState, useTransition } from 'react';
 import { keepTaught } from '@/actions/words';
 import { Button } from '../kit/button';
 import { ErrorMessage } from '../kit/message';
-import { taughtGrid as say } from './text';
 
 export interface TaughtSound {
   readonly ipa: string;
@@ -32,7 +31,7 @@ export function TaughtGrid({ groupId, groupName, taught, rows }: TaughtGridProps
     setKept(next);
     begin(async () => {
       const answer = await keepTaught(groupId, [...next]);
-      setError(answer.ok ? '' : say.lastTickKept(answer.error));
+      setError(answer.ok ? '' : `${answer.error} Your last tick wasn’t saved.`);
       if (!answer.ok) setKept(before);
     });
   };
@@ -45,7 +44,9 @@ export function TaughtGrid({ groupId, groupName, taught, rows }: TaughtGridProps
   };
   return (
     <div className="max-w-4xl">
-      <p className="mt-1 mb-3 text-lg text-muted">{say.wordsOnlyThese(groupName, all.filter(on).length, all.length)}</p>
+      <p className="mt-1 mb-3 text-lg text-muted">
+        For {groupName}: {all.filter(on).length} of {all.length}. You can ask for words made only of these sounds.
+      </p>
       {error && <ErrorMessage>{error}</ErrorMessage>}
       {rows.map((row) => (
         <div key={row.name} className="mb-3" role="group" aria-label={row.name}>
@@ -71,9 +72,9 @@ export function TaughtGrid({ groupId, groupName, taught, rows }: TaughtGridProps
         </div>
       ))}
       <p className="flex gap-2">
-        <Button onClick={() => set(new Set(all.flatMap((s) => s.keys)))}>{say.allOfThem}</Button>
+        <Button onClick={() => set(new Set(all.flatMap((s) => s.keys)))}>All of them</Button>
         <Button disabled={!kept.size} onClick={() => set(new Set())}>
-          {say.none}
+          None
         </Button>
       </p>
     </div>

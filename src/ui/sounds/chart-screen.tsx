@@ -5,18 +5,17 @@ import { MarkShape } from '../kit/bounce-line';
 import { Link } from '../kit/link';
 import { MANNER_WORDS } from '../kit/manners';
 import { sure } from '@/core/sure';
-import { chartScreen as say } from './text';
 
 const PLACE_WORDS: Readonly<Record<string, string>> = {
-  bilabial: say.bothLips,
-  labiodental: say.lipAndTeeth,
-  dental: say.tongueAndTeeth,
-  alveolar: say.behindTheTeeth,
-  postalveolar: say.furtherBack,
-  palatal: say.middleRoof,
-  velar: say.backRoof,
-  'labial-velar': say.lipsAndBack,
-  glottal: say.throat,
+  bilabial: 'both lips',
+  labiodental: 'lip and teeth',
+  dental: 'tongue and teeth',
+  alveolar: 'behind the teeth',
+  postalveolar: 'further back',
+  palatal: 'middle of the roof',
+  velar: 'back of the roof',
+  'labial-velar': 'lips and back',
+  glottal: 'throat',
 };
 /** Every sound of the accent by where and how it is made; each leads to its page. */
 export function ChartScreen({ chart }: { chart: SoundChart }) {
@@ -25,12 +24,15 @@ export function ChartScreen({ chart }: { chart: SoundChart }) {
     .filter((place) => chart.consonants.some((row) => row.cells.some((c) => c.place === place && c.sounds.length)));
   return (
     <>
-      <h1 className="mb-1 text-4xl">{say.sounds}</h1>
-      <p className="mb-5 max-w-3xl text-lg text-muted">{say.howEachSound}</p>
+      <h1 className="mb-1 text-4xl">Sounds</h1>
+      <p className="mb-5 max-w-3xl text-lg text-muted">
+        How to make each sound in your accent. Clip the sounds with a hop, hold the ones with a long bar, say the ones
+        with a short bar lightly. A lens is a vowel.
+      </p>
       <Rows chart={chart} />
       <div className="max-lg:hidden">
         <table className="w-full border-collapse">
-          <caption className="pb-2 text-left font-word text-2xl font-bold">{say.consonants}</caption>
+          <caption className="pb-2 text-left font-word text-2xl font-bold">Consonants</caption>
           <thead>
             <tr>
               <td className="w-24" />
@@ -67,8 +69,10 @@ export function ChartScreen({ chart }: { chart: SoundChart }) {
           </tbody>
         </table>
       </div>
-      <p className="mt-2 text-[0.95rem] text-muted max-lg:hidden">{say.twoSideSide}</p>
-      <h2 className="mt-8 mb-2 text-2xl">{say.vowels}</h2>
+      <p className="mt-2 text-[0.95rem] text-muted max-lg:hidden">
+        Where two stand side by side, the second one uses your voice: put a hand on your throat and feel the buzz.
+      </p>
+      <h2 className="mt-8 mb-2 text-2xl">Vowels</h2>
       <div className="flex flex-wrap gap-2">
         {chart.vowels.map((v) => (
           <SoundLink key={v.ipa} ipa={v.ipa} label={v.label} as={v.as ?? undefined} />
@@ -82,7 +86,7 @@ export function ChartScreen({ chart }: { chart: SoundChart }) {
 const Rows = ({ chart }: { readonly chart: SoundChart }) => (
   <section aria-labelledby="rows" className="lg:hidden">
     <h2 id="rows" className="mb-2 text-2xl">
-      {say.consonants}
+      Consonants
     </h2>
     {chart.consonants.map((row) => (
       <div key={row.manner} className="border-t border-line py-2">

@@ -3,9 +3,8 @@ import type { ShownWord } from '@/server/words/words';
 import { BounceLine, MarkShape } from '../kit/bounce-line';
 import { Link } from '../kit/link';
 import { Picture } from '../kit/picture';
-import { soundScreen as say } from './text';
 
-const MAKING_WORDS = { clip: say.clipIt, hold: say.holdIt, light: say.sayItLightly, vowel: say.aVowel } as const;
+const MAKING_WORDS = { clip: 'Clip it', hold: 'Hold it', light: 'Say it lightly', vowel: 'A vowel' } as const;
 
 /** One sound: how it is made, the usual slip, a check, and words with it first, in the middle and last. */
 export function SoundScreen({ page }: { page: SoundPage }) {
@@ -14,14 +13,14 @@ export function SoundScreen({ page }: { page: SoundPage }) {
     <>
       <p className="mb-2">
         <Link className="quiet px-0" href="/sounds">
-          {say.allSounds}
+          All sounds
         </Link>
       </p>
       <div className="mb-6 flex flex-wrap items-end gap-x-8 gap-y-3">
         <h1 className="text-7xl">/{page.label}/</h1>
         {page.as && (
           <p className="pb-2 text-2xl text-muted">
-            {say.asIn} <span className="font-word text-ink">{page.as}</span>
+            as in <span className="font-word text-ink">{page.as}</span>
           </p>
         )}
         <span className="pb-3">
@@ -32,7 +31,7 @@ export function SoundScreen({ page }: { page: SoundPage }) {
           {facts && (
             <>
               {' '}
-              · {facts.voiced ? say.withVoice : say.noVoice} · {facts.place} {facts.manner}
+              · {facts.voiced ? 'with your voice' : 'without your voice'} · {facts.place} {facts.manner}
             </>
           )}{' '}
           · <span className="font-word">[{page.ipa}]</span>
@@ -45,9 +44,9 @@ export function SoundScreen({ page }: { page: SoundPage }) {
         <Fact name="Check it">{how.check}</Fact>
       </dl>
       <div className="grid gap-x-10 gap-y-8 sm:grid-cols-2 lg:grid-cols-3">
-        <Words title={say.first} words={page.first} ipa={page.ipa} place="first" />
-        <Words title={say.inTheMiddle} words={page.middle} ipa={page.ipa} place="middle" />
-        <Words title={say.last} words={page.last} ipa={page.ipa} place="last" />
+        <Words title="First" words={page.first} ipa={page.ipa} place="first" />
+        <Words title="In the middle" words={page.middle} ipa={page.ipa} place="middle" />
+        <Words title="Last" words={page.last} ipa={page.ipa} place="last" />
       </div>
     </>
   );
@@ -92,12 +91,12 @@ function Words({
           ))}
         </ul>
       ) : (
-        <p className="text-muted">{say.noEnglishWord}</p>
+        <p className="text-muted">No word in our list has it there.</p>
       )}
       {words.length > 0 && (
         <p>
           <Link className="quiet px-0" href={`/words?sounds=any&place=${place}&sound=${encodeURIComponent(ipa)}`}>
-            {say.allOfThem}
+            All of them
           </Link>
         </p>
       )}

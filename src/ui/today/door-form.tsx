@@ -4,7 +4,6 @@ import { useActionState } from 'react';
 import { playDoor } from '@/actions/sessions';
 import { Button } from '../kit/button';
 import { ErrorMessage } from '../kit/message';
-import { doorForm as say } from './text';
 
 /** One tap plays one question each, for a queue. */
 export function DoorForm({ groupId }: { readonly groupId: string }) {
@@ -13,9 +12,11 @@ export function DoorForm({ groupId }: { readonly groupId: string }) {
     <form action={play} className="mt-6">
       <input type="hidden" name="groupId" value={groupId} />
       <Button type="submit" className="w-full" disabled={playing}>
-        {say.oneEach}
+        One each at the door
       </Button>
-      <p className="mt-1 text-[0.95rem] text-muted">{say.what}</p>
+      <p className="mt-1 text-[0.95rem] text-muted">
+        One quick question for each child, at their own step, while they queue for coats or the sink.
+      </p>
       {played.error && <ErrorMessage>{played.error}</ErrorMessage>}
     </form>
   );

@@ -10,7 +10,24 @@ import { OutcomeMark } from '../kit/outcome-mark';
 import { Progress } from '../kit/progress';
 import { RadioGroup } from '../kit/radio-group';
 import { Tabs } from '../kit/tabs';
-import { firstRun as say } from './text';
+import { unreached } from '../kit/unreached';
+
+const WELCOME = 'Your first game in a minute';
+
+const CARD_NAMES = {
+  what: 'What it is',
+  accent: 'How you speak',
+  who: 'Who’s playing',
+  marks: 'One tap each',
+} as const;
+
+const MARK_MEANINGS = {
+  'on-own': 'said it without any help',
+  'with-help': 'got there with a bit of help',
+  'not-yet': 'said something else, or wasn’t sure',
+  'no-reply': 'didn’t say anything',
+  'does-not-count': 'it was too noisy, or they weren’t with us',
+} as const;
 
 const PLACE = 'bouncy-echo-welcomed';
 const listeners = new Set<() => void>();
@@ -56,7 +73,12 @@ export function FirstRun(props: FirstRunProps) {
   if (gone) return null;
   const next = CARDS[CARDS.indexOf(card) + 1];
   const pages = {
-    what: <p className="text-lg">{say.what}</p>,
+    what: (
+      <p className="text-lg">
+        You say a word, they answer out loud, and one tap keeps what each child said. There are no letters and nothing
+        to look at. Press Play now, just below, whenever you like.
+      </p>
+    ),
     accent: <Accent {...props} />,
     who: <Who {...props} />,
     marks: <Marks />,
@@ -64,21 +86,21 @@ export function FirstRun(props: FirstRunProps) {
   return (
     <section aria-labelledby="welcome" className="mb-6 rounded-2xl bg-card p-5 max-sm:p-4">
       <h2 id="welcome" className="text-2xl">
-        {say.welcome}
+        {WELCOME}
       </h2>
       <div className="mt-2 mb-1">
-        <Progress label={say.howFar} done={CARDS.indexOf(card) + 1} of={CARDS.length} />
+        <Progress label="How many of the four cards you’ve seen" done={CARDS.indexOf(card) + 1} of={CARDS.length} />
       </div>
       <Tabs
-        label={say.welcome}
+        label={WELCOME}
         value={card}
         onChange={(to) => setCard(CARDS.find((c) => c === to) ?? 'what')}
-        pages={CARDS.map((id) => ({ id, name: say.names[id], page: pages[id] }))}
+        pages={CARDS.map((id) => ({ id, name: CARD_NAMES[id], page: pages[id] }))}
       />
       <div className="mt-4 flex flex-wrap gap-2">
-        {next && <Button onClick={() => setCard(next)}>{say.next(say.names[next])}</Button>}
+        {next && <Button onClick={() => setCard(next)}>Next: {CARD_NAMES[next].toLowerCase()}</Button>}
         <Button kind={next ? 'quiet' : 'plain'} onClick={leave}>
-          {next ? say.leave : say.ready}
+          {next ? 'Skip this' : 'I’m ready'}
         </Button>
       </div>
     </section>
@@ -92,7 +114,7 @@ function Accent({ accent, accents }: FirstRunProps) {
   const keep = (next: string): void => {
     choose(next);
     begin(async () => {
-      const state = await keepAccent(next).catch(() => ({ error: say.serverCannotReached }));
+      const state = await keepAccent(next).catch(unreached('Please choose again in a moment.'));
       setError(state.error ?? null);
     });
   };
@@ -100,12 +122,14 @@ function Accent({ accent, accents }: FirstRunProps) {
     <>
       <RadioGroup
         kind="pills"
-        legend={say.howDoYouSpeak}
+        legend="Which is closest to how you speak?"
         value={chosen}
         onChange={keep}
         options={accents.map(([value, label]) => ({ value, label }))}
       />
-      <p className="mt-2 text-muted">{say.soundsFollow}</p>
+      <p className="mt-2 text-muted">
+        Sounds and rhymes follow your accent. You can change it, and how you count sounds, in Settings.
+      </p>
       {error && <ErrorMessage>{error}</ErrorMessage>}
     </>
   );
@@ -113,7 +137,7 @@ function Accent({ accent, accents }: FirstRunProps) {
 
 const Who = ({ groupId }: FirstRunProps) => (
   <>
-    <p className="mb-2 text-lg">{say.who}</p>
+    <p className="mb-2 text-lg">First names are enough. Or leave this empty: you can play with no names at all.</p>
     <div className="max-w-md">
       <AddChildren groupId={groupId} />
     </div>
@@ -123,12 +147,14 @@ const Who = ({ groupId }: FirstRunProps) => (
 /** The five marks, and what each is for. */
 const Marks = () => (
   <>
-    <p className="mb-2 text-lg">{say.oneTap}</p>
+    <p className="mb-2 text-lg">
+      After each turn, tap what you heard. The next turn comes up by itself, and Undo takes a tap back.
+    </p>
     <ul className="space-y-1">
       {OUTCOMES.map((outcome) => (
         <li key={outcome}>
           <OutcomeMark outcome={outcome} label={false} /> <b className="font-word">{OUTCOME_WORDS[outcome]}</b>{' '}
-          <span className="text-muted">{say.marks[outcome]}</span>
+          <span className="text-muted">{MARK_MEANINGS[outcome]}</span>
         </li>
       ))}
     </ul>

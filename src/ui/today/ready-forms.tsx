@@ -4,7 +4,6 @@ import { useActionState } from 'react';
 import { planIt, playReady } from '@/actions/plans';
 import type { PlanWish } from '@/core/formats/plan-file';
 import { ErrorMessage } from '../kit/message';
-import { readyForms as say } from './text';
 
 interface ReadyFormsProps {
   readonly groupId: string;
@@ -32,14 +31,14 @@ export function ReadyForms({ groupId, wish, minutes, title, main }: ReadyFormsPr
       <form action={play}>
         {fields}
         <button type="submit" className={`${main ? 'action text-xl' : 'plain'} min-h-16 w-full`} disabled={playing}>
-          {say.playNowMin(minutes)}
+          Play now · {minutes} min
           <span className="sr-only">: {title}</span>
         </button>
       </form>
       <form action={plan} className="text-center">
         {fields}
         <button type="submit" className="quiet" disabled={planning}>
-          {say.changeItFirst}
+          Change it first
           <span className="sr-only">: {title}</span>
         </button>
       </form>

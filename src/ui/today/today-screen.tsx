@@ -10,7 +10,6 @@ import type { Tomorrow } from '@/server/children/progress';
 import { DoorForm } from './door-form';
 import { ReadyForms } from './ready-forms';
 import { DueList, TomorrowGroups } from './tomorrow';
-import { todayScreen as say } from './text';
 
 interface TodayProps {
   readonly group: Group;
@@ -29,14 +28,14 @@ export function TodayScreen({ group, sessions, ready, tomorrow, children }: Toda
     <div className="grid gap-x-14 gap-y-10 lg:grid-cols-[minmax(0,1fr)_20rem]">
       <div className="min-w-0">
         {children}
-        <h1 className="text-4xl">{say.readyFor(group.name)}</h1>
+        <h1 className="text-4xl">Ready for {group.name}</h1>
         <p className="mb-3 text-lg text-muted">{format(new Date(), 'EEEE d MMMM')}</p>
         <Ready groupId={group.id} ready={ready} />
         {open && (
           <p className="mt-5 border-l-4 border-marigold py-1 pl-4">
-            {say.isNotFinished(open.title)}{' '}
+            You haven’t finished “{open.title}”.{' '}
             <Link className="quiet px-1 text-ink" href={`/play/${open.id}`}>
-              {say.go}
+              Carry on
             </Link>
           </p>
         )}
@@ -45,21 +44,21 @@ export function TodayScreen({ group, sessions, ready, tomorrow, children }: Toda
             <TomorrowGroups groupId={group.id} tomorrow={tomorrow} />
           </div>
         )}
-        <h2 className="mt-12 mb-1 text-2xl">{say.lately}</h2>
+        <h2 className="mt-12 mb-1 text-2xl">Lately</h2>
         {sessions.length ? (
           <SessionLines sessions={sessions} />
         ) : (
-          <p className="text-muted">{say.sessionsStandOnce(group.name)}</p>
+          <p className="text-muted">{group.name}’s sessions will appear here once you’ve played one.</p>
         )}
       </div>
       <section aria-labelledby="here">
         <h2 id="here" className="mb-1 text-2xl">
-          {say.hereToday}
+          Here today
         </h2>
         {group.children.length ? (
           <>
             <p className="mb-2 text-muted">
-              {say.of(here.length)} {group.children.length} {say.tapSayAway(group.name)}
+              {here.length} of {group.children.length} in {group.name}. Tap the switch beside anyone who’s away.
             </p>
             <ul className="divide-y divide-line border-y border-line">
               {group.children.map((child) => (
@@ -70,7 +69,7 @@ export function TodayScreen({ group, sessions, ready, tomorrow, children }: Toda
             </ul>
           </>
         ) : (
-          <p className="mb-3 text-muted">{say.noNamesYet}</p>
+          <p className="mb-3 text-muted">No names yet. You can play all together, or add names first.</p>
         )}
         <ListLinks group={group} />
         {here.length > 0 && <DoorForm groupId={group.id} />}
@@ -118,11 +117,11 @@ const Ready = ({ groupId, ready }: ReadyProps) => (
 const ListLinks = ({ group }: { readonly group: Group }) => (
   <p className="mt-3 flex flex-wrap items-center gap-x-4">
     <Link className="plain" href="/children">
-      {group.children.length ? say.changeTheList : say.addNames}
+      {group.children.length ? 'Change the list' : 'Add names'}
     </Link>
     {group.children.length > 0 && (
       <Link className="quiet px-1" href={`/print/cover/${group.id}`}>
-        {say.cardForCover}
+        A card for a colleague
       </Link>
     )}
   </p>

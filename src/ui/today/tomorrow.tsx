@@ -5,7 +5,21 @@ import { capital, listed } from '@/core/in-words';
 import { groupBy } from '@/core/group-by';
 import type { Tomorrow } from '@/server/children/progress';
 import { PlayStep } from '../children/play-step';
-import { tomorrow as say } from './text';
+
+const howGrouped = (staff: number, afterEachOther: boolean): string =>
+  [
+    'Grouped by each child’s next step, three to six in a group,',
+    staff === 1 ? 'with one adult.' : `with ${staff} adults.`,
+    afterEachOther && 'There are more groups than adults, so they take turns.',
+    'You can change the number of adults in Settings.',
+  ]
+    .filter(Boolean)
+    .join(' ');
+
+const notSeenYet = (list: string, of: number) =>
+  `${list} ${of === 1 ? 'has' : 'have'} not had a turn yet: a good place to start.`;
+
+const playLabel = (children: number) => `Play with ${children}`;
 
 interface TomorrowProps {
   readonly groupId: string;
@@ -15,13 +29,13 @@ interface TomorrowProps {
 /** Who could work together, what each group would play, and what had to give; one tap plays it. */
 export function TomorrowGroups({ groupId, tomorrow, narrow = false }: TomorrowProps & { readonly narrow?: boolean }) {
   const { grouping, staff } = tomorrow;
-  const nameOf = (id: string): string => tomorrow.names[id] ?? say.aChild;
+  const nameOf = (id: string): string => tomorrow.names[id] ?? 'A child';
   return (
     <section aria-labelledby="groups">
       <h2 id="groups" className="mb-0.5 text-2xl">
-        {say.couldWorkTogether}
+        Who could work together
       </h2>
-      <p className="mb-2 text-muted">{say.nextEachThree(staff, grouping.afterEachOther)}</p>
+      <p className="mb-2 text-muted">{howGrouped(staff, grouping.afterEachOther)}</p>
       <ul className="divide-y divide-line border-y border-line">
         {grouping.groups.map((g, at) => (
           <li
@@ -37,8 +51,8 @@ export function TomorrowGroups({ groupId, tomorrow, narrow = false }: TomorrowPr
               {[...groupBy(g.gave, (gave) => gave.own?.rungOf.does ?? '')].map(([does, of]) => (
                 <p key={does} className="text-[0.95rem] text-muted">
                   {does
-                    ? say.wouldOtherwise(listed(of.map((o) => nameOf(o.id))), does)
-                    : say.beenSeenYet(listed(of.map((o) => nameOf(o.id))), of.length)}
+                    ? `The next step for ${listed(of.map((o) => nameOf(o.id)))} would be: ${does}.`
+                    : notSeenYet(listed(of.map((o) => nameOf(o.id))), of.length)}
                 </p>
               ))}
             </div>
@@ -47,7 +61,7 @@ export function TomorrowGroups({ groupId, tomorrow, narrow = false }: TomorrowPr
               step={g.step}
               does={g.step.rungOf.does}
               childIds={g.children}
-              name={say.playWith(g.children.length)}
+              name={playLabel(g.children.length)}
               main={narrow && at === 0}
               wide
             />
@@ -59,7 +73,7 @@ export function TomorrowGroups({ groupId, tomorrow, narrow = false }: TomorrowPr
 }
 
 const ago = (days: number): string =>
-  days < 14 ? `${days} ${days === 1 ? 'day' : 'days'}` : say.weeks(Math.round(days / 7));
+  days < 14 ? `${days} ${days === 1 ? 'day' : 'days'}` : `${Math.round(days / 7)} weeks`;
 
 /** What held and has not been heard for long; one tap plays it with those whose time has come. */
 export function DueList({ groupId, tomorrow: { due, names } }: TomorrowProps) {
@@ -67,23 +81,22 @@ export function DueList({ groupId, tomorrow: { due, names } }: TomorrowProps) {
   return (
     <section aria-labelledby="due" className="mt-8">
       <h2 id="due" className="mb-1 text-2xl">
-        {say.dueAgain}
+        Due again
       </h2>
-      <p className="mb-1 text-muted">{say.heldShortRound}</p>
+      <p className="mb-1 text-muted">They could do these; a quick round keeps them fresh.</p>
       <ul className="divide-y divide-line border-y border-line">
         {due.slice(0, 6).map((d) => (
           <li key={`${d.ladder} ${d.rung}`} className="py-2.5">
             <p className="font-word text-lg leading-tight">{capital(d.does)}</p>
             <p className="mb-2 text-[0.95rem] text-muted">
-              {listed(d.children.map((id) => names[id] ?? say.aChild))}
-              {say.lastPlayedAgo(ago(d.days))}
+              {listed(d.children.map((id) => names[id] ?? 'A child'))}; last played {ago(d.days)} ago
             </p>
             <PlayStep
               groupId={groupId}
               step={d}
               does={d.does}
               childIds={d.children}
-              name={say.playWith(d.children.length)}
+              name={playLabel(d.children.length)}
               wide
             />
           </li>

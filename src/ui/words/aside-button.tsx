@@ -4,7 +4,6 @@ import { useState, useTransition } from 'react';
 import { keepAside } from '@/actions/words';
 import { Button } from '../kit/button';
 import { ErrorMessage } from '../kit/message';
-import { asideButton as say } from './text';
 
 interface AsideButtonProps {
   readonly groupId: string;
@@ -29,7 +28,7 @@ export function AsideButton({ groupId, groupName, word, aside }: AsideButtonProp
           })
         }
       >
-        {aside ? say.bringBackFor(word, groupName) : say.notWith(groupName)}
+        {aside ? `Bring ${word} back for ${groupName}` : `Not with ${groupName}`}
       </Button>
       {error && <ErrorMessage>{error}</ErrorMessage>}
     </>

@@ -7,9 +7,17 @@ import type { ImportReport } from '@/server/words/word-sets';
 import { Button } from '../kit/button';
 import { ErrorMessage } from '../kit/message';
 import { sure } from '@/core/sure';
-import { importSet as say } from './text';
 
-const STATE_WORDS = { known: say.inTheBank, new: say.newBecomesWord, refused: say.leftOut } as const;
+const rowsRead = (words: number, rows: number, refused: number) =>
+  `${words} of ${rows} rows can be used${refused ? `, ${refused} left out` : ''}. Nothing has been saved yet.`;
+
+const saveWords = (words: number) => `Save ${words} ${words === 1 ? 'word' : 'words'}`;
+
+const STATE_WORDS = {
+  known: 'already in the word bank',
+  new: 'new: we’ll add it to your own words',
+  refused: 'left out',
+} as const;
 
 interface Read {
   readonly text: string;
@@ -39,7 +47,7 @@ export function ImportSet() {
     begin(async () => {
       const answer = await importFile(sure(read).text, sure(read).name);
       if (!answer.ok) return setError(answer.error);
-      setSaid(say.list(sure(read).report.name));
+      setSaid(`${sure(read).report.name} is in the list.`);
       setRead(null);
       router.refresh();
     });
@@ -48,11 +56,13 @@ export function ImportSet() {
   return (
     <section aria-labelledby={`${id}h`} className="h-max rounded-2xl bg-card p-6">
       <h2 id={`${id}h`} className="mb-1 text-2xl">
-        {say.bringSet}
+        Open a set from a file
       </h2>
-      <p className="mb-3 text-muted">{say.csvFileColumn}</p>
+      <p className="mb-3 text-muted">
+        A CSV file with a column called “word”, or a set saved as JSON. You’ll see every row before anything is saved.
+      </p>
       <label htmlFor={id} className="plain w-full cursor-pointer has-focus-visible:outline-3">
-        {busy ? say.reading : say.chooseAFile}
+        {busy ? 'Reading…' : 'Choose a file'}
         <input
           id={id}
           type="file"
@@ -68,17 +78,17 @@ export function ImportSet() {
       <div aria-live="polite" className="mt-3">
         {error && <ErrorMessage>{error}</ErrorMessage>}
         {said && <p className="text-green">{said}</p>}
-        {report?.fault && <ErrorMessage>{say.nothingWasImported(report.fault)}</ErrorMessage>}
+        {report?.fault && <ErrorMessage>{report.fault} Nothing was imported.</ErrorMessage>}
         {report && !report.fault && (
           <>
             <h3 className="mt-2 mb-1 text-xl wrap-anywhere">{report.name}</h3>
-            <p className="mb-2">{say.rowsUsedNothing(report.words.length, report.rows.length, refused)}</p>
+            <p className="mb-2">{rowsRead(report.words.length, report.rows.length, refused)}</p>
             <Rows report={report} />
             <div className="flex gap-2">
               <Button kind="action" className="flex-1" disabled={busy || !report.words.length} onClick={keep}>
-                {say.keep(report.words.length)}
+                {saveWords(report.words.length)}
               </Button>
-              <Button onClick={() => setRead(null)}>{say.leaveIt}</Button>
+              <Button onClick={() => setRead(null)}>Don’t save it</Button>
             </div>
           </>
         )}
@@ -92,7 +102,7 @@ function Rows({ report }: { readonly report: ImportReport }) {
   return (
     <ol
       tabIndex={0}
-      aria-label={say.rowsFile}
+      aria-label="Rows in the file"
       className="relative mb-3 max-h-80 divide-y divide-line overflow-y-auto border-y border-line"
     >
       {report.rows.map((row) => (

@@ -7,7 +7,9 @@ import type { SetGame } from '@/server/plans/set-games';
 import { Button } from '../kit/button';
 import { Dialog } from '../kit/dialog';
 import { ErrorMessage } from '../kit/message';
-import { otherGame as say } from './text';
+import { unreached } from '../kit/unreached';
+
+const wordsTaken = (words: number, of: number) => (words === of ? 'all of them' : `${words} of the ${of} words`);
 
 interface OtherGameProps {
   readonly groupId: string;
@@ -21,28 +23,25 @@ export function OtherGame({ groupId, words }: OtherGameProps) {
   const [busy, begin] = useTransition();
   const open = (): void =>
     begin(async () => {
-      const found = await gamesForSet(groupId, words).catch(() => ({
-        ok: false as const,
-        error: say.serverCannotReached,
-      }));
-      setError(found.ok ? null : found.error);
-      if (found.ok) setGames(found.value);
+      const found = await gamesForSet(groupId, words).catch(unreached());
+      setError('error' in found ? found.error : null);
+      if ('value' in found) setGames(found.value);
     });
   const play = (task: string): void =>
     begin(async () => {
-      const state = await playSetIn(groupId, task, words).catch(() => ({ error: say.serverCannotReached }));
+      const state = await playSetIn(groupId, task, words).catch(unreached());
       setError(state?.error ?? null);
     });
   return (
     <>
       <Button className="mt-2 w-full" disabled={busy} onClick={open}>
-        {say.anotherGame}
+        Another game …
       </Button>
       {error && !games && <ErrorMessage>{error}</ErrorMessage>}
-      <Dialog open={games !== null} onOpenChange={() => setGames(null)} title={say.playInAnother}>
-        <p className="mb-3 text-muted">{say.usesThoseThatFit}</p>
+      <Dialog open={games !== null} onOpenChange={() => setGames(null)} title="Play these words in another game">
+        <p className="mb-3 text-muted">Each game takes the words that work in it, and leaves the rest.</p>
         {error && <ErrorMessage>{error}</ErrorMessage>}
-        {games?.length === 0 && <p>{say.noGame}</p>}
+        {games?.length === 0 && <p>No other game can be made from these words.</p>}
         {[...groupBy(games ?? [], (g) => g.family)].map(([family, of]) => (
           <section key={family} aria-label={family} className="mb-3">
             <h3 className="text-lg">{family}</h3>
@@ -52,11 +51,11 @@ export function OtherGame({ groupId, words }: OtherGameProps) {
                   <p className="min-w-0 flex-1 leading-tight">
                     <b className="font-word">{game.name}</b>{' '}
                     <span className="text-muted">
-                      {game.step} · {say.takes(game.words, words.length)}
+                      {game.step} · {wordsTaken(game.words, words.length)}
                     </span>
                   </p>
                   <Button disabled={busy} onClick={() => play(game.id)}>
-                    {say.play}
+                    Play
                     <span className="sr-only">: {game.name}</span>
                   </Button>
                 </li>

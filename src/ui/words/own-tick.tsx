@@ -4,10 +4,9 @@ import { useOptimistic, useState, useTransition } from 'react';
 import { keepProp } from '@/actions/words';
 import { Checkbox } from '../kit/checkbox';
 import { ErrorMessage } from '../kit/message';
-import { ownTick as say } from './text';
 
 /** Says whether the setting owns a thing; shown at once, put back where it could not be kept. */
-export function OwnTick({ word, owned, label = say.weOwnOne }: { word: string; owned: boolean; label?: string }) {
+export function OwnTick({ word, owned, label = 'We have one' }: { word: string; owned: boolean; label?: string }) {
   const [shown, show] = useOptimistic(owned);
   const [error, setError] = useState('');
   const [, begin] = useTransition();

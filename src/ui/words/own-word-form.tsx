@@ -16,7 +16,6 @@ import { CAUTION_WORDS } from '../kit/cautions';
 import { ErrorMessage } from '../kit/message';
 import { sure } from '@/core/sure';
 import { TapPad, type PadKey } from './tap-pad';
-import { ownWordForm as say } from './text';
 
 interface OwnWordFormProps {
   readonly start: string;
@@ -108,8 +107,10 @@ export function OwnWordForm({ start, before, consonants, vowels }: OwnWordFormPr
     });
   return (
     <div className="max-w-3xl">
-      <h1 className="mb-1 text-4xl">{before ? say.change(before.word) : say.addAWord}</h1>
-      <p className="mb-5 text-lg text-muted">{say.wordChildrenUse}</p>
+      <h1 className="mb-1 text-4xl">{before ? `Change ${before.word}` : 'Add words'}</h1>
+      <p className="mb-5 text-lg text-muted">
+        Add a word your children use that isn’t in the word bank. Say it aloud as you go: your ear decides.
+      </p>
       <Spelling work={work} />
       <Trouble error={error} />
       {proposal && !work.tapping && <Asking work={work} proposal={proposal} />}
@@ -150,8 +151,7 @@ function Tapping({ proposal, consonants, vowels, work, busy }: TappingProps) {
     <>
       {!proposal.readings.length && (
         <p className="mb-3">
-          {say.dictionary} <strong>{proposal.word}</strong>
-          {say.saySlowlyTap}
+          The dictionary doesn’t have <strong>{proposal.word}</strong>. Say it slowly and tap each sound you hear.
         </p>
       )}
       <TapPad consonants={consonants} vowels={vowels} onShow={work.showTaps} busy={busy} />
@@ -166,7 +166,7 @@ function Asking({ work, proposal }: { readonly work: SoundsWork; readonly propos
     <>
       {proposal.readings.length > 1 && (
         <Options
-          legend={say.howSay}
+          legend="How do you say it?"
           picked={String(reading)}
           onPick={(at) => work.startReading(proposal, Number(at))}
           options={proposal.readings.map((r, i) => ({
@@ -180,7 +180,7 @@ function Asking({ work, proposal }: { readonly work: SoundsWork; readonly propos
       {now?.questions.map((question, i) => (
         <Options
           key={`${reading} ${i}`}
-          legend={say.isIt(question.choices.map((c) => c.words).join(', or '))}
+          legend={`Is it ${question.choices.map((c) => c.words).join(', or ')}?`}
           picked={answers[i] ?? ''}
           onPick={(choice) => work.answer(i, choice)}
           options={question.choices
@@ -188,7 +188,9 @@ function Asking({ work, proposal }: { readonly work: SoundsWork; readonly propos
             .map((c) => ({ id: c.choice, text: c.words }))}
         />
       ))}
-      {work.stuck && <p className="mb-4 text-muted">{say.noReadingWord}</p>}
+      {work.stuck && (
+        <p className="mb-4 text-muted">No way of saying the word has both. Choose another, or tap the sounds.</p>
+      )}
     </>
   );
 }
@@ -200,7 +202,7 @@ function OtherWay({ work, proposal }: { readonly work: SoundsWork; readonly prop
   return (
     <p className="mb-4">
       <Button kind="quiet" className="px-1" onClick={() => setTapping(!tapping)}>
-        {tapping ? say.backDictionarysSounds : say.soundsDifferentTap}
+        {tapping ? 'Back to the dictionary’s sounds' : 'It sounds different: tap the sounds'}
       </Button>
     </p>
   );
@@ -209,9 +211,10 @@ function OtherWay({ work, proposal }: { readonly work: SoundsWork; readonly prop
 /** The sounds, to be said one by one. */
 function ItsSounds({ proposal, sounds }: { readonly proposal: WordProposal; readonly sounds: Sounds }) {
   return (
-    <section aria-label={say.itsSounds} className="mt-5 mb-6 border-y border-line py-5">
+    <section aria-label="Its sounds" className="mt-5 mb-6 border-y border-line py-5">
       <p className="mb-3 text-lg">
-        <span className="font-word text-2xl font-bold">{proposal.word}</span> {say.soundsSayThem(sounds.count)}
+        <span className="font-word text-2xl font-bold">{proposal.word}</span> has {sounds.count} sounds. Say them one by
+        one: are they right?
       </p>
       <BounceLine marks={sounds.marks} count={sounds.count} size="full" />
     </section>
@@ -245,21 +248,21 @@ function AboutWord({ about: { prop, cautions }, form, busy, keep }: AboutWordPro
   return (
     <div className="grid gap-4">
       <label>
-        {say.meansLine}
-        <input className="field mt-1" {...form.register('meaning')} maxLength={80} placeholder={say.shedGate} />
+        What it means, in one line
+        <input className="field mt-1" {...form.register('meaning')} maxLength={80} placeholder="the shed by the gate" />
       </label>
       <label>
-        {say.sentenceOptional}
+        A sentence with it (optional)
         <input className="field mt-1" {...form.register('sentence')} maxLength={120} />
       </label>
       <Checkbox
-        label={say.thingWePut}
+        label="It’s a thing we could put in a basket"
         checked={prop}
         onChange={(on) => form.setValue('prop', on, { shouldDirty: true })}
       />
       {prop && (
         <fieldset className="flex flex-wrap gap-x-5">
-          <legend className="text-muted">{say.toWatchFor}</legend>
+          <legend className="text-muted">Things to watch out for</legend>
           {OWN_CAUTIONS.map((c) => (
             <Checkbox
               key={c}
@@ -272,7 +275,7 @@ function AboutWord({ about: { prop, cautions }, form, busy, keep }: AboutWordPro
       )}
       <p>
         <Button kind="action" disabled={busy} onClick={keep}>
-          {say.soundsRightKeep}
+          It sounds right: save it
         </Button>
       </p>
     </div>
@@ -290,7 +293,7 @@ function Spelling({ work: { typed, type, lookUp, proposal, busy } }: { readonly 
       }}
     >
       <label className="flex-1">
-        <span className="mb-1 block">{say.theWord}</span>
+        <span className="mb-1 block">The word</span>
         <input
           className="field font-word text-xl"
           value={typed}
@@ -302,7 +305,7 @@ function Spelling({ work: { typed, type, lookUp, proposal, busy } }: { readonly 
         />
       </label>
       <Button type="submit" kind={proposal ? 'plain' : 'action'} disabled={busy || !typed.trim()}>
-        {say.findItsSounds}
+        Find its sounds
       </Button>
     </form>
   );

@@ -2,7 +2,6 @@ import { clsx } from 'clsx';
 import type { Shown } from '@/core/games/view';
 import { BounceLine } from '../kit/bounce-line';
 import { Picture } from '../kit/picture';
-import { pictureCards as say } from './text';
 
 /** Cards to cut out: a picture where there is one, the line and the word. */
 export function PictureCards({
@@ -27,7 +26,7 @@ export function PictureCards({
               ) : (
                 <span className="text-lg text-balance text-muted">
                   {w.meaning}
-                  <span className="mt-2 block text-sm">{say.drawIt}</span>
+                  <span className="mt-2 block text-sm">(space to draw it)</span>
                 </span>
               )}
             </span>
@@ -36,7 +35,7 @@ export function PictureCards({
           </li>
         ))}
       </ul>
-      {!words.length && <p className="text-muted">{say.noWordMake}</p>}
+      {!words.length && <p className="text-muted">There are no words to make cards from.</p>}
     </>
   );
 }

@@ -5,15 +5,14 @@ import { CautionMark } from '../kit/cautions';
 import { Link } from '../kit/link';
 import { PictureCards } from './picture-cards';
 import { PrintButton } from './print-button';
-import { printedSetScreen as say } from './text';
 
 /** A set on paper: a list for the adult, or picture cards to cut out. */
 export function PrintedSetScreen({ set, as }: { set: PrintedSet; as: 'list' | 'cards' }) {
   return (
     <main className="mx-auto max-w-[52rem] px-4 py-6 print:max-w-none print:p-0">
-      <nav aria-label={say.printing} className="mb-6 flex flex-wrap items-center gap-3 print:hidden">
+      <nav aria-label="Printing" className="mb-6 flex flex-wrap items-center gap-3 print:hidden">
         <Link className="quiet px-1" href="/words/sets">
-          {say.ourSets}
+          Our sets
         </Link>
         {(['list', 'cards'] as const).map((kind) => (
           <Link
@@ -25,7 +24,7 @@ export function PrintedSetScreen({ set, as }: { set: PrintedSet; as: 'list' | 'c
               as === kind ? 'border-ink bg-ink text-card' : 'border-line-strong bg-card',
             )}
           >
-            {kind === 'list' ? say.aList : say.pictureCards}
+            {kind === 'list' ? 'A list' : 'Picture cards'}
           </Link>
         ))}
         <PrintButton />
@@ -56,8 +55,12 @@ export function PrintedSetScreen({ set, as }: { set: PrintedSet; as: 'list' | 'c
       ) : (
         <PictureCards words={set.words} />
       )}
-      {as === 'list' && !set.words.length && <p className="text-muted">{say.noWordSet}</p>}
-      <p className="mt-6 text-sm text-muted">{say.soundsAccentCounting}</p>
+      {as === 'list' && !set.words.length && (
+        <p className="text-muted">None of the words in this set are in the word bank any more.</p>
+      )}
+      <p className="mt-6 text-sm text-muted">
+        Sounds are in your accent, counted your way. Pictures: OpenMoji, CC BY-SA 4.0.
+      </p>
     </main>
   );
 }

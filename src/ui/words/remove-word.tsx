@@ -6,7 +6,6 @@ import { removeOwnWord } from '@/actions/words';
 import { Alert } from '../kit/alert';
 import { Button } from '../kit/button';
 import { ErrorMessage } from '../kit/message';
-import { removeWord as say } from './text';
 
 /** Takes a word of ours out, asking once. */
 export function RemoveWord({ word }: { word: string }) {
@@ -16,14 +15,14 @@ export function RemoveWord({ word }: { word: string }) {
   const [busy, begin] = useTransition();
   return (
     <>
-      <Button onClick={() => setOpen(true)}>{say.removeIt}</Button>
+      <Button onClick={() => setOpen(true)}>Remove it</Button>
       <Alert
         open={open}
         onOpenChange={setOpen}
-        title={say.removeLine(word)}
-        description={say.leavesWordsSets}
-        keep={say.keepIt}
-        does={say.remove(word)}
+        title={`Remove ${word}?`}
+        description="This removes it from your words, sets and prop shelf. Sessions you’ve played keep it."
+        keep="Keep it"
+        does={`Remove ${word}`}
         busy={busy}
         onDo={() =>
           begin(async () => {

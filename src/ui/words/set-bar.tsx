@@ -1,5 +1,6 @@
 import { clsx } from 'clsx';
-import { setBar as say } from './text';
+
+const wordsInSet = (words: number) => `${words} ${words === 1 ? 'word' : 'words'} in the set`;
 
 /** The set, always in reach on a screen where it stands under the words. */
 export const SetBar = ({ words }: { readonly words: number }) => (
@@ -11,7 +12,7 @@ export const SetBar = ({ words }: { readonly words: number }) => (
         'font-word text-lg shadow-lg',
       )}
     >
-      <b>{say.set(words)}</b> <span className="underline underline-offset-4">{say.see}</span>
+      <b>{wordsInSet(words)}</b> <span className="underline underline-offset-4">See and play</span>
     </a>
   </p>
 );

@@ -32,7 +32,6 @@ import { StartForm } from '../today/start-form';
 import { address } from './address';
 import { OtherGame } from './other-game';
 import { WITHHELD_WORDS, type Withheld } from '@/core/lexicon/country';
-import { setPanel as say } from './text';
 
 interface SetWord {
   readonly word: string;
@@ -116,7 +115,7 @@ function useSet({
       const answer = await keepAside(groupId, word, true);
       setError(answer.ok ? '' : answer.error);
       if (!answer.ok || !here.current) return;
-      setSaid(say.putAsideBring(word, groupName));
+      setSaid(`${word} is put aside for ${groupName}. You can bring it back in Settings.`);
       swap(word);
     });
   const resize = (next: string): void =>
@@ -125,7 +124,7 @@ function useSet({
     begin(async () => {
       const answer = await keepSet(name, names, asNew ? undefined : saved?.id);
       setError(answer.ok ? '' : answer.error);
-      setSaid(answer.ok ? say.savedAs(name.trim()) : '');
+      setSaid(answer.ok ? `Saved as ${name.trim()}.` : '');
       // Whoever has gone to another screen meanwhile stays there.
       if (answer.ok && here.current)
         router.replace(address(choice, { words: names, set: answer.value }), { scroll: false });
@@ -170,7 +169,7 @@ export function SetPanel({
       <StartForm
         groupId={groupId}
         set={{ task: choice.task, words: names, model, spares }}
-        label={say.playWith(groupName)}
+        label={`Play with ${groupName}`}
       />
       {words.length > 0 && <OtherGame groupId={groupId} words={names} />}
       <Others choice={choice} proposed={proposed} size={size} resize={panel.resize} sizes={sizes} />
@@ -195,9 +194,9 @@ export function SetPanel({
 function NoWords({ choice }: { readonly choice: Choice }) {
   return (
     <p className="mb-4 text-muted">
-      {say.putWordsPlus}{' '}
+      Add words with the plus beside them, or{' '}
       <Link className="underline underline-offset-4" href={address(choice, { words: undefined, set: undefined })}>
-        {say.setProposed}
+        let us suggest a set
       </Link>
       .
     </p>
@@ -223,7 +222,7 @@ function Keep({ name, setName, busy, words, saved, changed, save, error, said, c
   return (
     <div className="mt-3 border-t border-line pt-3">
       <label className="mb-1 block text-muted" htmlFor="set-name">
-        {say.nameSet}
+        Name of the set
       </label>
       <div className="flex gap-2">
         <input
@@ -231,7 +230,7 @@ function Keep({ name, setName, busy, words, saved, changed, save, error, said, c
           className="field"
           value={name}
           onChange={(e) => setName(e.target.value)}
-          placeholder={say.greenhouseWords}
+          placeholder="Greenhouse words"
           autoComplete="off"
         />
         <Button
@@ -239,7 +238,7 @@ function Keep({ name, setName, busy, words, saved, changed, save, error, said, c
           disabled={busy || !words.length || !name.trim() || (saved !== null && !changed)}
           onClick={() => save(saved === null)}
         >
-          {saved ? say.saveChanges : say.save}
+          {saved ? 'Save changes' : 'Save'}
         </Button>
       </div>
       <div aria-live="polite" className="mt-2 text-[0.95rem]">
@@ -249,13 +248,13 @@ function Keep({ name, setName, busy, words, saved, changed, save, error, said, c
       {saved && (
         <p className="text-[0.95rem]">
           <Link className="quiet px-1" href={`/print/sets/${saved.id}`}>
-            {say.printIt}
+            Print it
           </Link>{' '}
           <Link className="quiet px-1" href={address(choice, { set: undefined, words: names })}>
-            {say.keepAnotherSet}
+            Save as a new set
           </Link>{' '}
           <Link className="quiet px-1" href="/words/sets">
-            {say.allOurSets}
+            All our sets
           </Link>
         </p>
       )}
@@ -280,16 +279,16 @@ function Others({ choice, proposed, size, resize, sizes }: OthersProps) {
         href={address(choice, { words: undefined, no: undefined, set: undefined, seed: choice.seed + 1 })}
         scroll={false}
       >
-        <RefreshCw aria-hidden="true" size={17} /> {proposed ? say.proposeOthers : say.proposeASet}
+        <RefreshCw aria-hidden="true" size={17} /> {proposed ? 'Suggest others' : 'Suggest a set'}
       </Link>
       <span className="flex items-center gap-1 text-muted">
-        {say.of}
+        of
         <Select
           kind="bare"
-          label={say.sizeOfSet}
+          label="How many words"
           value={String(size)}
           onChange={resize}
-          options={sizes.map((n) => [String(n), say.words(n)])}
+          options={sizes.map((n) => [String(n), `${n} words`])}
         />
       </span>
     </div>
@@ -306,7 +305,7 @@ function Games({
 }) {
   return (
     <fieldset className="mb-3 flex flex-wrap gap-2">
-      <legend className="sr-only">{say.game}</legend>
+      <legend className="sr-only">Game</legend>
       {tasks.map((task) => (
         <Link
           key={task.id}
@@ -356,7 +355,7 @@ function Order({ moved, names, words, proposed, spares, swap, show, groupName, p
               word={w.word}
               picture={w.picture}
               note={noteOn(w, proposed && i === words.length - 1 && i > 0)}
-              asideLabel={say.notWith(groupName, w.word)}
+              asideLabel={`Not with ${groupName}: ${w.word}`}
               onAside={() => putAside(w.word)}
               onSwap={spares.length ? () => swap(w.word) : null}
               onRemove={() => show(words.filter((other) => other.word !== w.word))}
@@ -396,7 +395,7 @@ function SetLine({ word, picture, note, asideLabel, onAside, onSwap, onRemove }:
         className="grid size-12 shrink-0 cursor-grab place-items-center text-muted"
         {...attributes}
         {...listeners}
-        aria-label={say.move(word)}
+        aria-label={`Move ${word}`}
       >
         <GripVertical aria-hidden="true" size={20} />
       </button>
@@ -413,7 +412,7 @@ function SetLine({ word, picture, note, asideLabel, onAside, onSwap, onRemove }:
           type="button"
           className="grid size-12 shrink-0 place-items-center rounded-lg text-green hover:bg-paper"
           onClick={onSwap}
-          aria-label={say.swapAnotherWord(word)}
+          aria-label={`Swap ${word} for another word`}
         >
           <RefreshCw aria-hidden="true" size={18} />
         </button>
@@ -422,7 +421,7 @@ function SetLine({ word, picture, note, asideLabel, onAside, onSwap, onRemove }:
         type="button"
         className="grid size-12 shrink-0 place-items-center rounded-lg text-muted hover:bg-paper hover:text-ink"
         onClick={onRemove}
-        aria-label={say.takeOut(word)}
+        aria-label={`Remove ${word}`}
       >
         <X aria-hidden="true" size={18} />
       </button>
@@ -431,7 +430,7 @@ function SetLine({ word, picture, note, asideLabel, onAside, onSwap, onRemove }:
         className="grid size-12 shrink-0 place-items-center rounded-lg text-muted hover:bg-paper hover:text-ink"
         onClick={onAside}
         aria-label={asideLabel}
-        title={say.group}
+        title="Not with this group"
       >
         <EyeOff aria-hidden="true" size={18} />
       </button>
@@ -444,10 +443,14 @@ function Title({ words, saved, proposed, missing }: Pick<SetPanelProps, 'words' 
   return (
     <>
       <h2 id="set" tabIndex={-1} className="text-2xl wrap-anywhere">
-        {saved ? saved.name : say.wordSet} · {words.length} {words.length === 1 ? 'word' : 'words'}
+        {saved ? saved.name : 'Word set'} · {words.length} {words.length === 1 ? 'word' : 'words'}
       </h2>
-      <p className="mb-1 text-muted">{proposed ? say.proposedEasyFirst : say.yourOwnOrder}</p>
-      {missing.length > 0 && <p className="mb-2 text-[0.95rem] text-red">{say.bankMore(missing.join(', '))}</p>}
+      <p className="mb-1 text-muted">
+        {proposed ? 'our suggestion: easy words first, one harder word at the end' : 'your own order'}
+      </p>
+      {missing.length > 0 && (
+        <p className="mb-2 text-[0.95rem] text-red">Not in the word bank any more: {missing.join(', ')}.</p>
+      )}
     </>
   );
 }

@@ -11,7 +11,8 @@ import { Link } from '../kit/link';
 import { Empty, ErrorMessage } from '../kit/message';
 import { sure } from '@/core/sure';
 import { ImportSet } from './import-set';
-import { setsScreen as say } from './text';
+
+const setOf = (name: string) => `of ${name}`;
 
 /** Saved word sets: open, copy, print, take out as a file, erase; and bring one in. */
 export function SetsScreen({ sets }: { sets: readonly SavedSet[] }) {
@@ -25,16 +26,16 @@ export function SetsScreen({ sets }: { sets: readonly SavedSet[] }) {
     <div className="grid grid-cols-1 gap-x-14 gap-y-8 lg:grid-cols-[minmax(0,1fr)_23rem]">
       <div className="min-w-0">
         <div className="mb-4 flex flex-wrap items-end justify-between gap-4">
-          <h1 className="text-4xl">{say.ourWordSets}</h1>
+          <h1 className="text-4xl">Our word sets</h1>
           {sets.length > 4 && (
             <label className="w-64">
-              <span className="sr-only">{say.searchTheSets}</span>
+              <span className="sr-only">Search the sets</span>
               <input
                 className="field"
                 type="search"
                 value={search}
                 onChange={(e) => setSearch(e.target.value)}
-                placeholder={say.nameOrWord}
+                placeholder="name or word"
               />
             </label>
           )}
@@ -45,12 +46,12 @@ export function SetsScreen({ sets }: { sets: readonly SavedSet[] }) {
           </div>
         )}
         {!sets.length && (
-          <Empty title={say.setsSave}>
-            {say.chooseWordsUnder}{' '}
+          <Empty title="Sets you save will appear here">
+            Choose words in{' '}
             <Link className="underline underline-offset-4" href="/words">
-              {say.findWords}
+              Find words
             </Link>
-            {say.giveSetName}
+            , give the set a name and save it, or open one from a file.
           </Empty>
         )}
         <ul className="divide-y divide-line border-y border-line empty:border-0">
@@ -58,7 +59,7 @@ export function SetsScreen({ sets }: { sets: readonly SavedSet[] }) {
             <SetRow key={set.id} set={set} busy={busy} begin={begin} setError={setError} setErasing={setErasing} />
           ))}
         </ul>
-        {sets.length > 0 && !shown.length && <p className="py-4 text-muted">{say.noSet(search)}</p>}
+        {sets.length > 0 && !shown.length && <p className="py-4 text-muted">No set has “{search}” in it.</p>}
       </div>
       <ImportSet />
       <EraseSet erasing={erasing} setErasing={setErasing} busy={busy} begin={begin} setError={setError} />
@@ -80,8 +81,8 @@ function EraseSet({ erasing, setErasing, busy, begin, setError }: EraseSetProps)
     <Dialog
       open={erasing !== null}
       onOpenChange={(open) => !open && setErasing(null)}
-      title={say.erase(erasing?.name ?? '')}
-      description={say.setGoesWords}
+      title={`Erase ${erasing?.name ?? ''}?`}
+      description="The words stay in the word bank, and sessions you’ve played stay as they are."
     >
       <Button
         kind="action"
@@ -95,7 +96,7 @@ function EraseSet({ erasing, setErasing, busy, begin, setError }: EraseSetProps)
           })
         }
       >
-        {say.eraseTheSet}
+        Erase the set
       </Button>
     </Dialog>
   );
@@ -129,14 +130,14 @@ function SetRow({ set, busy, begin, setError, setErasing }: SetRowProps) {
         </p>
       </div>
       <div className="flex">
-        <Link className={ICON} href={`/print/sets/${set.id}`} title={say.printLine}>
+        <Link className={ICON} href={`/print/sets/${set.id}`} title="Print">
           <Printer aria-hidden="true" size={20} />
-          <span className="sr-only">{say.print(set.name)}</span>
+          <span className="sr-only">Print {set.name}</span>
         </Link>
         <button
           type="button"
           className={ICON}
-          title={say.copyLine}
+          title="Copy"
           aria-disabled={busy}
           onClick={() =>
             begin(async () => {
@@ -146,21 +147,21 @@ function SetRow({ set, busy, begin, setError, setErasing }: SetRowProps) {
           }
         >
           <Copy aria-hidden="true" size={20} />
-          <span className="sr-only">{say.copy(set.name)}</span>
+          <span className="sr-only">Copy {set.name}</span>
         </button>
-        <a className={ICON} href={`/api/sets/${set.id}/export?format=csv`} download title={say.asCsv}>
+        <a className={ICON} href={`/api/sets/${set.id}/export?format=csv`} download title="As CSV">
           <FileDown aria-hidden="true" size={20} />
-          <span className="text-sm">{say.csv}</span>
-          <span className="sr-only"> {say.of(set.name)}</span>
+          <span className="text-sm">CSV</span>
+          <span className="sr-only"> {setOf(set.name)}</span>
         </a>
-        <a className={ICON} href={`/api/sets/${set.id}/export?format=json`} download title={say.asJson}>
+        <a className={ICON} href={`/api/sets/${set.id}/export?format=json`} download title="As JSON">
           <FileDown aria-hidden="true" size={20} />
-          <span className="text-sm">{say.json}</span>
-          <span className="sr-only"> {say.of(set.name)}</span>
+          <span className="text-sm">JSON</span>
+          <span className="sr-only"> {setOf(set.name)}</span>
         </a>
-        <button type="button" className={ICON} title={say.eraseText} onClick={() => setErasing(set)}>
+        <button type="button" className={ICON} title="Erase" onClick={() => setErasing(set)}>
           <Trash2 aria-hidden="true" size={20} />
-          <span className="sr-only">{say.eraseLine(set.name)}</span>
+          <span className="sr-only">Erase {set.name}</span>
         </button>
       </div>
     </li>

@@ -6,7 +6,6 @@ import { useState } from 'react';
 import { isVowelKey } from '@/core/phonology/keys';
 import { Button } from '../kit/button';
 import { SelectField } from '../kit/select';
-import { tapPad as say } from './text';
 
 export interface PadKey {
   readonly key: string;
@@ -33,13 +32,13 @@ export function TapPad({
     if (taps.length < 16) setTaps([...taps, sound]);
   };
   return (
-    <section aria-label={say.tapTheSounds} className="mb-4">
+    <section aria-label="Tap the sounds" className="mb-4">
       <div className="mb-3 flex min-h-14 items-center gap-2 border-b-2 border-line-strong">
         <p aria-live="polite" className="flex-1 font-word text-2xl">
           {taps.length ? (
             taps.map((t) => t.label).join(' · ')
           ) : (
-            <span className="font-sans text-base text-muted">{say.noSoundYet}</span>
+            <span className="font-sans text-base text-muted">no sound yet</span>
           )}
         </p>
         <button
@@ -47,19 +46,19 @@ export function TapPad({
           className="grid size-12 place-items-center rounded-lg hover:bg-card"
           disabled={!taps.length}
           onClick={() => setTaps(taps.slice(0, -1))}
-          aria-label={say.takeLastSound}
+          aria-label="Delete the last sound"
         >
           <Delete aria-hidden="true" size={22} />
         </button>
       </div>
-      {[[say.consonants, consonants] as const, [say.vowels, vowels] as const].map(([name, sounds]) => (
+      {[['Consonants', consonants] as const, ['Vowels', vowels] as const].map(([name, sounds]) => (
         <Keys key={name} name={name} sounds={sounds} tap={tap} />
       ))}
       {beats.length > 1 && (
         <div className="mb-3">
           <SelectField
             inline
-            label={say.strongestPart}
+            label="The strongest beat has"
             value={String(strong)}
             onChange={(next) => setStrong(Number(next))}
             options={beats.map((b, i) => [String(i), `${b.label} (${i + 1})`])}
@@ -75,7 +74,7 @@ export function TapPad({
           )
         }
       >
-        {say.showTheseSounds}
+        Show these sounds
       </Button>
     </section>
   );

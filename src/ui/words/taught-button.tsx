@@ -4,7 +4,6 @@ import { SlidersHorizontal } from 'lucide-react';
 import { useState } from 'react';
 import { Dialog } from '../kit/dialog';
 import { TaughtGrid, type TaughtSound } from '../settings/taught-grid';
-import { taughtButton as say } from './text';
 
 export type TickRows = readonly { readonly name: string; readonly sounds: readonly TaughtSound[] }[];
 
@@ -25,9 +24,10 @@ export function TaughtButton({ groupId, groupName, ticked, rows }: TaughtButtonP
         onClick={() => setOpen(true)}
         className="flex min-h-12 items-center gap-2 rounded-full px-3 text-muted hover:text-ink"
       >
-        <SlidersHorizontal aria-hidden="true" size={18} /> {ticked.length ? say.change : say.tick}
+        <SlidersHorizontal aria-hidden="true" size={18} />{' '}
+        {ticked.length ? 'change our sounds' : 'tick the sounds you’ve taught'}
       </button>
-      <Dialog open={open} onOpenChange={setOpen} title={say.soundsTaught} wide>
+      <Dialog open={open} onOpenChange={setOpen} title="Sounds we’ve taught" wide>
         <TaughtGrid groupId={groupId} groupName={groupName} taught={ticked} rows={rows} />
       </Dialog>
     </>

@@ -13,23 +13,22 @@ import type { ShownWord } from '@/server/words/words';
 import { AsideButton } from './aside-button';
 import { withheldSentence } from './withheld';
 import type { ReactNode } from 'react';
-import { wordPageScreen as say } from './text';
 
 const ORDINALS = ['first', 'second', 'third', 'fourth', 'fifth', 'sixth', 'seventh', 'eighth', 'ninth', 'tenth'];
 const BAND_WORDS = {
-  1: say.anEverydayWord,
-  2: say.wordMostChildren,
-  3: say.wordTellLine,
+  1: 'an everyday word',
+  2: 'a word most children know',
+  3: 'a word to explain first',
 } as const;
 const DOUBT_WORDS = {
-  homograph: say.anotherWordSpelt,
-  'two-ways': say.peopleSayTwo,
+  homograph: 'Another word is spelt the same but said differently, so we leave it out unless you ask for it.',
+  'two-ways': 'People here say it in two ways, so we leave it out unless you ask for it.',
 } as const;
 
 const CHANGES: Readonly<Record<Change, (nth: string, label: string) => string>> = {
-  swap: (nth, label) => say.swapTheSound(nth, label),
-  'leave-out': (nth, label) => say.leaveOutSound(nth, label),
-  add: (nth) => say.addASound(nth),
+  swap: (nth, label) => `swap the ${nth} sound, /${label}/`,
+  'leave-out': (nth, label) => `leave out the ${nth} sound, /${label}/`,
+  add: (nth) => `add a sound, ${nth}`,
 };
 const change = (kind: Change, at: number, label: string): string => CHANGES[kind](String(ORDINALS[at]), label);
 
@@ -51,11 +50,11 @@ export function WordPageScreen({ page, used, groupId, groupName }: WordPageScree
         {page.accents.length > 0 && <Accents page={page} />}
         <section aria-labelledby="counts">
           <h2 id="counts" className="mb-2 text-2xl">
-            {say.counted}
+            Counted
           </h2>
           <ul className="divide-y divide-line border-y border-line">
             <li className="flex justify-between gap-3 py-2 font-bold">
-              <span>{say.asWeCount}</span> {word.count}
+              <span>As we count</span> {word.count}
             </li>
             {page.counts.map((c) => (
               <li key={c.name} className="flex justify-between gap-3 py-2">
@@ -78,9 +77,9 @@ function Facts({ word, page }: { readonly word: ShownWord; readonly page: WordPa
   return (
     <section aria-labelledby="facts">
       <h2 id="facts" className="mb-2 text-2xl">
-        {say.toKnow}
+        Good to know
       </h2>
-      <p>{word.own ? say.wordOurs : say.itIs(BAND_WORDS[page.band])}.</p>
+      <p>{word.own ? 'One of our own words' : `It’s ${BAND_WORDS[page.band]}`}.</p>
       {(word.prop || page.owned) && <OwnTick word={word.word} owned={page.owned} />}
       {word.cautions.length > 0 && (
         <div className="mt-2">
@@ -95,7 +94,7 @@ function Facts({ word, page }: { readonly word: ShownWord; readonly page: WordPa
       {word.own && (
         <div className="mt-3 flex flex-wrap gap-2">
           <Link className="plain" href={`/words/new?word=${encodeURIComponent(word.word)}`}>
-            {say.changeThisWord}
+            Change this word
           </Link>
           <RemoveWord word={word.word} />
         </div>
@@ -117,7 +116,7 @@ function Used({
   return (
     <section aria-labelledby="used">
       <h2 id="used" className="mb-2 text-2xl">
-        {say.withLine(groupName)}
+        With {groupName}
       </h2>
       {used.length ? (
         <ul className="divide-y divide-line border-y border-line">
@@ -141,7 +140,7 @@ function Used({
           ))}
         </ul>
       ) : (
-        <p className="text-muted">{say.playedGroupYet}</p>
+        <p className="text-muted">You haven’t played it with this group yet.</p>
       )}
       <div className="mt-3">{children}</div>
     </section>
@@ -153,7 +152,7 @@ function Accents({ page }: { readonly page: WordPage }) {
   return (
     <section aria-labelledby="accents">
       <h2 id="accents" className="mb-2 text-2xl">
-        {say.howEachAccent}
+        How each accent says it
       </h2>
       <ul className="divide-y divide-line border-y border-line">
         {page.accents.map((a) => (
@@ -180,7 +179,7 @@ function Accents({ page }: { readonly page: WordPage }) {
 function Letters({ boxes }: { readonly boxes: WordPage['letters'] }) {
   return (
     <>
-      <h2 className="mt-8 mb-2 text-2xl">{say.lettersUnderSounds}</h2>
+      <h2 className="mt-8 mb-2 text-2xl">Letters under the sounds</h2>
       <ul className="flex flex-wrap gap-2">
         {boxes.map((box, i) => (
           <li
@@ -189,7 +188,7 @@ function Letters({ boxes }: { readonly boxes: WordPage['letters'] }) {
           >
             <span className="font-word text-2xl font-bold">{box.letters}</span>
             <span className="text-muted">
-              {box.labels.length ? box.labels.map((l) => `/${l}/`).join(' ') : say.silentHere}
+              {box.labels.length ? box.labels.map((l) => `/${l}/`).join(' ') : 'silent here'}
             </span>
           </li>
         ))}
@@ -203,7 +202,7 @@ function notesOn({ word, careful, where }: WordPage, groupName: string): string[
   return [
     ...(word.withheld ? [withheldSentence(word.withheld, where, groupName)] : []),
     ...(word.doubt ? [DOUBT_WORDS[word.doubt]] : []),
-    ...(careful ? [say.mostPeopleLeave(careful)] : []),
+    ...(careful ? [`Most people leave out the /${careful}/. You may hear it in careful speech.`] : []),
   ];
 }
 
@@ -222,7 +221,7 @@ function AboutSounds({
       <div className="flex flex-wrap items-end gap-x-6 gap-y-2">
         <h1 className="text-6xl wrap-anywhere">{word.word}</h1>
         <p className="pb-1 text-xl">
-          <strong>{word.count}</strong> {say.sounds}
+          <strong>{word.count}</strong> sounds
         </p>
         {word.picture && (
           <span className="ml-auto">
@@ -252,13 +251,13 @@ function AboutSounds({
       ))}
       {page.show && (
         <p className="mt-4 text-lg">
-          <strong>{say.showIt}</strong> {page.show}
+          <strong>Show it:</strong> {page.show}
         </p>
       )}
 
       <Letters boxes={page.letters} />
 
-      <h2 className="mt-8 mb-2 text-2xl">{say.oneSoundAway}</h2>
+      <h2 className="mt-8 mb-2 text-2xl">One sound away</h2>
       {page.neighbours.length ? (
         <ul className="divide-y divide-line border-y border-line">
           {page.neighbours.map((row) => (
@@ -269,11 +268,15 @@ function AboutSounds({
           ))}
         </ul>
       ) : (
-        <p className="text-muted">{say.noWordBank}</p>
+        <p className="text-muted">No word in the word bank is one sound away.</p>
       )}
 
-      <h2 className="mt-8 mb-2 text-2xl">{say.rhymes}</h2>
-      {page.rhymes.length ? <WordList words={page.rhymes} /> : <p className="text-muted">{say.noWordBankRhymes}</p>}
+      <h2 className="mt-8 mb-2 text-2xl">Rhymes</h2>
+      {page.rhymes.length ? (
+        <WordList words={page.rhymes} />
+      ) : (
+        <p className="text-muted">No word in the word bank rhymes with it in your accent.</p>
+      )}
     </div>
   );
 }

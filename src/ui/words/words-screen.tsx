@@ -33,39 +33,44 @@ import { TaughtButton, type TickRows } from './taught-button';
 import type { Facets } from '@/core/lexicon/find';
 import type { ShapeFacet } from '@/core/lexicon/find';
 import type { AccentId } from '@/core/phonology/accents';
-import { wordsScreen as say } from './text';
 
-const FIRST_WORDS = { hold: say.youCanHold, clip: say.toClip, light: say.lightHW, vowel: say.aVowel } as const;
+const ALSO_AMBIGUOUS = 'also words spelt or said in two ways';
+
+const fewFit = (count: number, x: string, words: number) =>
+  `${count === 0 ? 'No word fits' : `Only ${count} ${count === 1 ? 'word fits' : 'words fit'}`} all of that. ` +
+  `With ${x}, there would be ${words}.`;
+
+const FIRST_WORDS = { hold: 'you can hold', clip: 'to clip', light: 'light: h, w, y', vowel: 'a vowel' } as const;
 const ONLY_WORDS: Readonly<Record<Only, string>> = {
-  agreed: say.sameCountEveryone,
-  taught: say.soundsWeTaught,
-  owned: say.propsWeOwn,
-  prop: say.prop,
-  picture: say.hasAPicture,
-  everyday: say.everydayWords,
-  own: say.ourOwnWords,
+  agreed: 'same count for everyone',
+  taught: 'sounds we’ve taught',
+  owned: 'props we have',
+  prop: 'can be a prop',
+  picture: 'has a picture',
+  everyday: 'everyday words',
+  own: 'our own words',
 };
 const PLACE_WORDS: Readonly<Record<SoundPlace, string>> = {
   any: 'anywhere',
   first: 'first',
-  middle: say.inTheMiddle,
+  middle: 'in the middle',
   last: 'last',
 };
 const SORT_WORDS: Readonly<Record<Sort, string>> = {
-  easy: say.easyFirst,
-  'a-z': say.aToZ,
-  'first-sound': say.byFirstSound,
-  known: say.bestKnownFirst,
+  easy: 'easy first',
+  'a-z': 'A to Z',
+  'first-sound': 'by first sound',
+  known: 'best known first',
 };
 const LOOSEN_WORDS: Readonly<Record<Loosenable, string>> = {
-  shape: say.anyShape,
-  first: say.anyFirstSound,
-  sound: say.anySounds,
-  syllables: say.numberSyllables,
+  shape: 'any shape',
+  first: 'any first sound',
+  sound: 'any sounds',
+  syllables: 'any number of syllables',
   only: 'no “only”',
-  matches: say.noSearch,
-  contested: say.wordsWhoseCount,
-  doubtful: say.wordsSpeltSaid,
+  matches: 'no search',
+  contested: 'words people count differently',
+  doubtful: 'words spelt or said in two ways',
 };
 /** What letting go of a filter changes in the address, where that is not the filter itself. */
 const LETS_GO: Readonly<Partial<Record<Loosenable, Parameters<typeof address>[1]>>> = {
@@ -127,9 +132,9 @@ export function WordsScreen({ choice: asked, group, found, saved, taught, tickRo
     <div className="grid grid-cols-1 gap-x-12 gap-y-8 lg:grid-cols-[minmax(0,1fr)_21rem]">
       <div className="min-w-0">
         <div className="mb-4 flex flex-wrap items-end justify-between gap-x-6 gap-y-3">
-          <h1 className="text-4xl">{say.howManySounds}</h1>
+          <h1 className="text-4xl">How many sounds?</h1>
           <a href="#set" className="sr-only focus:not-sr-only focus:rounded-lg focus:bg-card focus:p-3">
-            {say.skipWordSet}
+            Skip to the word set
           </a>
           <Search choice={choice} />
         </div>
@@ -171,7 +176,7 @@ function Fitting({ found, choice, names, to }: FittingProps) {
     <>
       <div className="mt-6 flex flex-wrap items-center justify-between gap-x-4">
         <h2 className="text-xl">
-          {facets.total} {facets.total === 1 ? say.wordFits : say.wordsFit}
+          {facets.total} {facets.total === 1 ? 'word fits' : 'words fit'}
         </h2>
         <Sorts choice={choice} to={to} />
       </div>
@@ -179,7 +184,7 @@ function Fitting({ found, choice, names, to }: FittingProps) {
       {found.further > 0 && (
         <p className="mt-4">
           <Link className="plain" scroll={false} href={address(choice, { more: (choice.more ?? 1) + 1 })}>
-            {say.showMoreFurther(found.further)}
+            Show more ({found.further} left)
           </Link>
         </p>
       )}
@@ -246,16 +251,16 @@ function SetBeside({ saved, choice, group, found }: SetBesideProps) {
       />
       {!found.confirmed && (
         <p className="mt-3 border-t border-line pt-3 text-[0.95rem] text-muted">
-          {say.wordsSuchBox}{' '}
+          Words like box and apple are hidden until you{' '}
           <Link className="underline underline-offset-4" href="/settings">
-            {say.sayHowCount}
+            choose how to count them
           </Link>
           .
         </p>
       )}
       {found.waiting.length > 0 && (
         <p className="mt-3 border-t border-line pt-3 text-[0.95rem] text-muted">
-          {say.waitingHeardAccent}{' '}
+          Waiting for you to hear them in this accent:{' '}
           {found.waiting.map((w, i) => (
             <span key={w}>
               {i > 0 && ', '}
@@ -315,20 +320,20 @@ interface OnlyRowProps {
 /** Words that something more is true of. */
 function OnlyRow({ onlyShown, onlyPill, facets, choice, to, taught }: OnlyRowProps) {
   return (
-    <Row label={say.only}>
+    <Row label="Only">
       {onlyShown.map(onlyPill)}
       {taught}
-      <More label={say.more}>
+      <More label="more …">
         {ONLY.filter((name) => !onlyShown.includes(name) && (name !== 'own' || facets.only.own > 0)).map(onlyPill)}
         {!choice.doubtful && facets.adds.doubtful > 0 && (
           <Pill href={to({ doubtful: true })} on={false}>
-            {say.alsoWordsSpelt} <PillCount on={false} n={facets.adds.doubtful} />
+            {ALSO_AMBIGUOUS} <PillCount on={false} n={facets.adds.doubtful} />
           </Pill>
         )}
       </More>
       {choice.doubtful && (
         <Pill href={to({ doubtful: undefined })} on>
-          {say.alsoWordsSpelt}
+          {ALSO_AMBIGUOUS}
         </Pill>
       )}
     </Row>
@@ -352,7 +357,7 @@ interface SoundRowProps {
 /** How many beats, and a sound with its place. */
 function SoundRow({ to, choice, facets, accent, place, sounds }: SoundRowProps) {
   return (
-    <Row label={say.syllables}>
+    <Row label="Syllables">
       {SYLLABLES.map((n) => (
         <Pill
           key={n}
@@ -365,12 +370,12 @@ function SoundRow({ to, choice, facets, accent, place, sounds }: SoundRowProps) 
       ))}
       {choice.sound && (
         <Pill href={to({ sound: undefined, place: undefined })} on>
-          {say.withLine} <Slashed sound={choice.sound} accent={accent} /> {PLACE_WORDS[place]}{' '}
+          with <Slashed sound={choice.sound} accent={accent} /> {PLACE_WORDS[place]}{' '}
           <PillCount on n={facets.sounds[choice.sound] ?? 0} />
         </Pill>
       )}
       <More
-        label={choice.sound ? say.anotherSoundPlace : say.withASound}
+        label={choice.sound ? 'another sound or place' : 'with a sound …'}
         open={choice.place !== undefined && !choice.sound}
       >
         <span className="flex basis-full flex-wrap gap-2">
@@ -383,7 +388,7 @@ function SoundRow({ to, choice, facets, accent, place, sounds }: SoundRowProps) 
         {sounds.map(({ ipa, n, label, as }) => (
           <Pill key={ipa} href={to({ sound: ipa })} on={choice.sound === ipa}>
             <span className="font-word">/{label}/</span>
-            {as && <span className="text-sm">{say.asIn(as)}</span>} <PillCount on={choice.sound === ipa} n={n} />
+            {as && <span className="text-sm">as in {as}</span>} <PillCount on={choice.sound === ipa} n={n} />
           </Pill>
         ))}
       </More>
@@ -402,7 +407,7 @@ function FirstRow({
   readonly facets: Facets;
 }) {
   return (
-    <Row label={say.startsWith}>
+    <Row label="Starts with">
       {FIRSTS.map((first) => (
         <Pill
           key={first}
@@ -427,7 +432,7 @@ interface ShapeRowProps {
 /** Vowels and consonants by ear, the commonest first. */
 function ShapeRow({ shapes, to, choice, moreShapes }: ShapeRowProps) {
   return (
-    <Row label={say.shape}>
+    <Row label="Shape">
       {shapes.map(({ shape, words, example }) => (
         <Pill key={shape} href={to({ shape: choice.shape === shape ? undefined : shape })} on={choice.shape === shape}>
           <span className="font-word">{example}</span>{' '}
@@ -436,7 +441,7 @@ function ShapeRow({ shapes, to, choice, moreShapes }: ShapeRowProps) {
         </Pill>
       ))}
       {moreShapes.length > 0 && (
-        <More label={say.moreShapes(moreShapes.length)}>
+        <More label={`${moreShapes.length} more shapes`}>
           {moreShapes.map(({ shape, words, example }) => (
             <Pill key={shape} href={to({ shape })} on={false}>
               <span className="font-word">{example}</span> <span className="text-muted">{shape}</span>{' '}
@@ -460,7 +465,7 @@ function Counts({
   readonly facets: Facets;
 }) {
   return (
-    <nav aria-label={say.numberOfSounds} className="mb-4 grid grid-cols-3 gap-2.5 sm:grid-cols-5">
+    <nav aria-label="Number of sounds" className="mb-4 grid grid-cols-3 gap-2.5 sm:grid-cols-5">
       {COUNTS.map((count) => {
         const on = choice.sounds === count;
         return (
@@ -478,7 +483,7 @@ function Counts({
               {count}
               {count === MOST && '+'}
             </span>{' '}
-            <span className="sr-only">{say.sounds}</span> <PillCount on={on} n={facets.counts[count]} />
+            <span className="sr-only">sounds</span> <PillCount on={on} n={facets.counts[count]} />
           </Link>
         );
       })}
@@ -522,17 +527,19 @@ function Search({ choice }: { choice: Choice }) {
         <input key={name} type="hidden" name={name} value={value} />
       ))}
       <label className="min-w-0 flex-1">
-        <span className="sr-only">{say.searchSpellingSounds}</span>
+        <span className="sr-only">
+          Search by spelling, or by sounds with spaces between them. Type _ for any one sound.
+        </span>
         <input
           className="field"
           type="search"
           name="q"
           defaultValue={choice.q ?? ''}
-          placeholder={say.frogSoundsT}
+          placeholder="frog, or by sounds: _ a t"
           autoComplete="off"
         />
       </label>
-      <Button type="submit">{say.search}</Button>
+      <Button type="submit">Search</Button>
     </form>
   );
 }
@@ -554,14 +561,18 @@ function Advice({
     );
   const nothingTaught = choice.only?.includes('taught') && !found.taughtAny;
   if (nothingTaught) {
-    return <p className="mt-6 border-l-4 border-marigold py-1 pl-4">{say.noSoundsTicked}</p>;
+    return (
+      <p className="mt-6 border-l-4 border-marigold py-1 pl-4">
+        You haven’t ticked any sounds as taught yet. Tick them above and we’ll find words for them.
+      </p>
+    );
   }
   if (!found.loosen)
     return found.facets.total ? null : (
       <p className="mt-6 border-l-4 border-marigold py-1 pl-4">
-        {say.noWordBank}{' '}
+        No word fits all of that.{' '}
         <Link className="underline underline-offset-4" href="/words">
-          {say.beginAgain}
+          Start again
         </Link>
         .
       </p>
@@ -570,21 +581,21 @@ function Advice({
   const count = found.facets.total;
   return (
     <p className="mt-6 border-l-4 border-marigold py-1 pl-4">
-      {say.allOfThis(count, LOOSEN_WORDS[filter], words)}{' '}
+      {fewFit(count, LOOSEN_WORDS[filter], words)}{' '}
       {filter === 'contested' ? (
         <Link className="quiet px-1 text-ink" href="/settings">
-          {say.sayHowCountLine}
+          Choose how to count
         </Link>
       ) : (
         <Link className="quiet px-1 text-ink" scroll={false} href={to(LETS_GO[filter] ?? { [filter]: undefined })}>
-          {say.loosenIt}
+          Allow that
         </Link>
       )}
     </p>
   );
 }
 
-const DOUBT_WORDS = { homograph: say.anotherWordSpelt, 'two-ways': say.saidTwoWays } as const;
+const DOUBT_WORDS = { homograph: 'another word is spelt the same', 'two-ways': 'said in two ways' } as const;
 
 /** A long word in smaller letters, so that it stays in one piece. */
 const fitting = ({ length }: string): string => {
@@ -622,13 +633,13 @@ function ResultLine({ word, on, varied, href }: ResultProps) {
           {word.meaning}
           {word.contested && <em> · {word.contested}</em>}
           {word.doubt && <em> · {DOUBT_WORDS[word.doubt]}</em>}
-          {word.own && <strong className="font-semibold text-ink"> {say.ours}</strong>}
+          {word.own && <strong className="font-semibold text-ink"> · ours</strong>}
         </span>
       </span>
       <Link
         href={href}
         scroll={false}
-        aria-label={on ? say.takeOutSet(word.word) : say.putSet(word.word)}
+        aria-label={on ? `Remove ${word.word} from the set` : `Add ${word.word} to the set`}
         className="grid size-12 shrink-0 place-items-center rounded-lg text-green hover:bg-card"
       >
         {on ? <Check aria-hidden="true" size={24} /> : <Plus aria-hidden="true" size={24} />}

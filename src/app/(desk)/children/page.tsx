@@ -6,15 +6,14 @@ import { listGroups } from '@/server/people/groups';
 import { getSettings } from '@/server/setting/settings';
 import { CHILD_PLACES, SubNav } from '@/ui/kit/sub-nav';
 import { ChildrenScreen } from '@/ui/children/children-screen';
-import { deskChildren as say } from '../../text';
 
-export const metadata: Metadata = { title: say.children };
+export const metadata: Metadata = { title: 'Children' };
 
 export default guarded(async () => {
   const [group, all, { accent }] = await Promise.all([currentGroup(), listGroups(), getSettings()]);
   return (
     <>
-      <SubNav label={say.children} places={CHILD_PLACES} here="/children" />
+      <SubNav label="Children" places={CHILD_PLACES} here="/children" />
       <ChildrenScreen group={group} all={all} country={accentOf(accent).country} />
     </>
   );

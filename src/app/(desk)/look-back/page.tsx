@@ -7,9 +7,8 @@ import { Link } from '@/ui/kit/link';
 import { Empty } from '@/ui/kit/message';
 import { FromPaper } from '@/ui/look-back/from-paper';
 import { SessionLines } from '@/ui/look-back/session-lines';
-import { deskLookBack as say } from '../../text';
 
-export const metadata: Metadata = { title: say.lookBack };
+export const metadata: Metadata = { title: 'Look back' };
 
 export default guarded(async () => {
   const group = await currentGroup();
@@ -18,14 +17,14 @@ export default guarded(async () => {
   const none = sessions.length === 0 && (await behind()) === 0;
   return (
     <>
-      <h1 className="mb-5 text-4xl">{say.whatPlayed(group.name)}</h1>
+      <h1 className="mb-5 text-4xl">What {group.name} played</h1>
       <FromPaper />
       {sessions.length > 0 && <SessionLines sessions={sessions} />}
       {none && (
-        <Empty title={say.noSessionYet}>
-          {say.everySessionStands}{' '}
+        <Empty title="No sessions yet">
+          Every session appears here, with who answered what.{' '}
           <Link className="underline underline-offset-4" href="/">
-            {say.startToday}
+            Start one from Today.
           </Link>
         </Empty>
       )}

@@ -5,9 +5,8 @@ import { findGames, firstToFind } from '@/core/progress/finding';
 import { catalogue } from '@/server/plans/catalogue';
 import { listPlans } from '@/server/plans/plans';
 import { PlansScreen } from '@/ui/plan/plans-screen';
-import { deskPlan as say } from '../../text';
 
-export const metadata: Metadata = { title: say.plan };
+export const metadata: Metadata = { title: 'Plan' };
 
 export default guarded(async () => {
   const group = await currentGroup();

@@ -5,15 +5,19 @@ import { examplesOfCounting } from '@/server/words/counting-examples';
 import { getSettings } from '@/server/setting/settings';
 import { SETTING_PLACES, SubNav } from '@/ui/kit/sub-nav';
 import { SettingsForm } from '@/ui/settings/settings-form';
-import { deskSettings as say } from '../../text';
 
-export const metadata: Metadata = { title: say.howWeSay };
+const SOUNDS_PAGE = 'How we say and count';
+
+export const metadata: Metadata = { title: SOUNDS_PAGE };
 
 export default guarded(async () => (
   <>
-    <SubNav label={say.settings} places={SETTING_PLACES} here="/settings" />
-    <h1 className="mb-2 text-4xl">{say.howWeSay}</h1>
-    <p className="mb-6 max-w-3xl text-lg text-muted">{say.wayWholeTeam}</p>
+    <SubNav label="Settings" places={SETTING_PLACES} here="/settings" />
+    <h1 className="mb-2 text-4xl">{SOUNDS_PAGE}</h1>
+    <p className="mb-6 max-w-3xl text-lg text-muted">
+      Choose one way for the whole team, so children always hear the same count. Good practitioners differ here; it
+      takes two minutes to settle.
+    </p>
     <SettingsForm
       settings={await getSettings()}
       accents={MAIN_ACCENTS.map(({ id, name }) => ({ id: id as AccentId, name }))}

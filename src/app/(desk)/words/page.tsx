@@ -8,9 +8,8 @@ import { savedSet } from '@/server/words/word-sets';
 import { findWords } from '@/server/words/words';
 import { SubNav, WORD_PLACES } from '@/ui/kit/sub-nav';
 import { WordsScreen } from '@/ui/words/words-screen';
-import { deskWords as say } from '../../text';
 
-export const metadata: Metadata = { title: say.words };
+export const metadata: Metadata = { title: 'Words' };
 
 export default guarded(
   async ({ searchParams }: { searchParams: Promise<Record<string, string | string[] | undefined>> }) => {
@@ -25,7 +24,7 @@ export default guarded(
     const choice = ofSet ?? { ...asked, set: undefined };
     return (
       <>
-        <SubNav label={say.words} places={WORD_PLACES} here="/words" />
+        <SubNav label="Words" places={WORD_PLACES} here="/words" />
         <WordsScreen
           choice={choice}
           group={group}

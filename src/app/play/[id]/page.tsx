@@ -2,9 +2,8 @@ import type { Metadata } from 'next';
 import { guarded } from '@/app/guarded';
 import { playSession } from '@/server/sessions/play-session';
 import { PlayScreen } from '@/ui/play/play-screen';
-import { playId as say } from '../../text';
 
-export const metadata: Metadata = { title: say.play };
+export const metadata: Metadata = { title: 'Play' };
 export const dynamic = 'force-dynamic';
 
 export default guarded(async ({ params }: { params: Promise<{ id: string }> }) => (

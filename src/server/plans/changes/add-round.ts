@@ -5,11 +5,10 @@ import { setSizeFor } from '../../../core/sessions/turns';
 import { Problem } from '../../storage/problems';
 import type { Workshop } from '../workshop';
 import { requestOf, wordsOf } from './round-work';
-import { addRound as say } from '../text';
 
 /** A new round at the end. */
 export function withRound(plan: Plan, to: { task: string; step: string }, shop: Workshop): Plan {
-  if (plan.rounds.length >= ROUND_LIMIT) throw new Problem(say.planRounds(ROUND_LIMIT));
+  if (plan.rounds.length >= ROUND_LIMIT) throw new Problem(`A plan can have ${ROUND_LIMIT} rounds.`);
   const task = taskOf(to.task);
   const ids = new Set(plan.rounds.map((r) => r.id));
   let n = plan.rounds.length + 1;
@@ -25,6 +24,6 @@ export function withRound(plan: Plan, to: { task: string; step: string }, shop: 
   const made =
     makeRound(shop.bank, wish, request, `r${n}`) ??
     makeRound(shop.bank, { ...wish, sound: undefined }, { ...request }, `r${n}`);
-  if (!made) throw new Problem(say.wordBankNothing(task.name));
+  if (!made) throw new Problem(`The word bank has no words for “${task.name}”.`);
   return { ...plan, rounds: [...plan.rounds, made] };
 }

@@ -8,14 +8,14 @@ import { setSizeFor } from '../../../core/sessions/turns';
 import { sure } from '../../../core/sure';
 import { Problem } from '../../storage/problems';
 import { requestOf, type Reworked, type RoundWork } from './round-work';
-import { aim as say } from '../text';
 
 /** Candidates an aimed round is chosen from. */
 const AIM_FROM = 40;
 
 /** The step of the same game, and the words, of which about eight in ten should come off for these children. */
 export function aimed({ plan, round, task, shop, models }: RoundWork): Reworked {
-  if (task.inOrder || task.together) throw new Problem(say.gamePlayedRow);
+  if (task.inOrder || task.together)
+    throw new Problem('Everyone plays this game together or in a chain, so there’s no one child to aim it at.');
   const far = (points: number, step: Step): number =>
     Math.abs(groupForecast(models, { task: task.id, step: step.id, points }) - JUST_RIGHT);
   const size = round.items.length || setSizeFor(shop.children);
@@ -41,7 +41,7 @@ export function aimed({ plan, round, task, shop, models }: RoundWork): Reworked 
       : [];
   });
   const [best] = made.sort((a, b) => a.off - b.off);
-  if (!best) throw new Problem(say.enoughWordsMake);
+  if (!best) throw new Problem('There aren’t enough words here to make a round that is just right.');
   const of = { task: task.id, step: best.step.id };
   const chances = models.map(
     (m) => best.points.reduce((sum, points) => sum + forecast(m, { ...of, points }).chance, 0) / best.points.length,

@@ -7,16 +7,16 @@ import { sure } from '../../../core/sure';
 import { Problem } from '../../storage/problems';
 import type { Workshop } from '../workshop';
 import type { Reworked, RoundWork } from './round-work';
-import { chain as say } from '../text';
 
 /** A chain from a word, or between two; where that cannot be, the nearest that can, said so. */
 export function chained({ round, task, step, shop }: RoundWork, ends: { start: string; target: string }): Reworked {
-  if (!task.leadsOn) throw new Problem(say.noChainWord(task.name));
+  if (!task.leadsOn) throw new Problem(`“${task.name}” doesn’t go from one word to the next.`);
   const [start, target] = [ends.start, ends.target].map((word) => word.trim().toLowerCase()) as [string, string];
   const from = shop.bank.byName.get(start);
   const to = target ? shop.bank.byName.get(target) : undefined;
-  if (!from) throw new Problem(start ? say.wordBank(start) : say.typeWordChain);
-  if (target && !to) throw new Problem(say.wordBankLine(target));
+  if (!from)
+    throw new Problem(start ? `“${start}” isn’t in the word bank.` : 'Type the word that the chain starts with.');
+  if (target && !to) throw new Problem(`“${target}” isn’t in the word bank.`);
   const made = generate(task, step, shop.bank, {
     seed: round.seed,
     size: Math.max(round.items.length, 3),
@@ -25,7 +25,7 @@ export function chained({ round, task, step, shop }: RoundWork, ends: { start: s
     contested: true,
   });
   const last = made.items.at(-1);
-  if (!last) throw new Problem(say.noChainBegins(start, beginnings(from.word, step, shop)));
+  if (!last) throw new Problem(`No chain starts with “${start}” at this step. ${beginnings(from.word, step, shop)}`);
   const end = sure(readKey(last.key).words[1]);
   const reached = !to || end === to.word;
   const next = { ...round, items: made.items.map(({ key }) => ({ key, locked: false })) };
@@ -33,7 +33,7 @@ export function chained({ round, task, step, shop }: RoundWork, ends: { start: s
     ? { next }
     : {
         next,
-        said: say.leadStepChain(start, target, end),
+        said: `We can’t get from “${start}” to “${target}” at this step. The closest we can get is “${end}”.`,
       };
 }
 
@@ -58,11 +58,9 @@ function beginnings(word: string, step: Step, { bank }: Workshop): string {
         ).links.length >= 2,
     );
   return near.length
-    ? say.nearestThatCan(
-        near
-          .slice(0, 3)
-          .map((w) => w.word)
-          .join(', '),
-      )
+    ? `These can: ${near
+        .slice(0, 3)
+        .map((w) => w.word)
+        .join(', ')}.`
     : '';
 }

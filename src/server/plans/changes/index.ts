@@ -13,7 +13,6 @@ import { remade } from './remake';
 import { reset } from './reset';
 import { roundWork, type Reworked, type RoundWork } from './round-work';
 import { swapped } from './swap';
-import { changes as say } from '../text';
 
 type RoundChange = Extract<PlanChange, { round: string }>;
 
@@ -42,7 +41,7 @@ export function changed(plan: Plan, change: PlanChange, shop: Workshop, models: 
   if (change.kind === 'aside') return { plan: withoutWord(plan, change.word, shop) };
   if (change.kind === 'add-round') return { plan: withRound(plan, change, shop) };
   const round = plan.rounds.find((r) => r.id === change.round);
-  if (!round) throw new Problem(say.roundPlanMore, 404);
+  if (!round) throw new Problem('That round isn’t in the plan any more.', 404);
   const make = CHANGES[change.kind] as (work: RoundWork, change: RoundChange) => Reworked;
   const { next, said } = make(roundWork(plan, round, shop, models), change);
   return {

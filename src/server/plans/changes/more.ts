@@ -4,7 +4,6 @@ import { readKey } from '../../../core/games/spec';
 import { ITEM_LIMIT } from '../../../core/sessions/running-order';
 import { Problem } from '../../storage/problems';
 import { inOrder, requestOf, wordsOf, type Reworked, type RoundWork } from './round-work';
-import { more as say } from '../text';
 
 /** New items to find one more among. */
 const SIZE_MORE = 4;
@@ -12,7 +11,7 @@ const SIZE_MORE = 4;
 /** One item more. */
 export function longer(work: RoundWork): Reworked {
   const { plan, round, task, step, shop } = work;
-  if (round.items.length >= ITEM_LIMIT) throw new Problem(say.roundItems(ITEM_LIMIT));
+  if (round.items.length >= ITEM_LIMIT) throw new Problem(`A round can have ${ITEM_LIMIT} items.`);
   if (task.inOrder) return onward(work);
   const put = (key: string, spares: readonly string[]): Reworked => ({
     next: inOrder(round, [...round.items, { key, locked: false }], spares, shop.bank),
@@ -29,7 +28,7 @@ export function longer(work: RoundWork): Reworked {
     spares: 0,
   });
   const item = made.items.find((i) => !round.items.some((o) => o.key === i.key));
-  if (!item) throw new Problem(say.noOtherWord);
+  if (!item) throw new Problem('There are no more words for this step.');
   return put(item.key, round.spares);
 }
 
@@ -40,6 +39,6 @@ function onward({ plan, round, task, step, shop }: RoundWork): Reworked {
     size: round.items.length + 1,
     start: readKey(round.items[0]?.key ?? '').words[0],
   });
-  if (made.items.length <= round.items.length) throw new Problem(say.longGoes);
+  if (made.items.length <= round.items.length) throw new Problem('The chain can’t go any further from here.');
   return { next: { ...round, items: made.items.map(({ key }) => ({ key, locked: false })) } };
 }

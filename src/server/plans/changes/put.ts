@@ -6,7 +6,9 @@ import { seeded } from '../../../core/random';
 import { ITEM_LIMIT } from '../../../core/sessions/running-order';
 import { Problem } from '../../storage/problems';
 import { inOrder, wordsOf, type Reworked, type RoundWork } from './round-work';
-import { put as say } from '../text';
+
+const doesNotFit = (word: string, game: string, sounds: readonly string[]) =>
+  `“${word}” doesn’t fit “${game}”: it has ${sounds.length} sounds (${sounds.join(' ')}).`;
 
 const TRIES = 12;
 
@@ -14,20 +16,22 @@ const TRIES = 12;
 export function withWord(work: RoundWork, typed: string): Reworked {
   const { round, task, step, shop } = work;
   const name = typed.trim().toLowerCase();
-  if (round.items.length >= ITEM_LIMIT) throw new Problem(say.roundItems(ITEM_LIMIT));
+  if (round.items.length >= ITEM_LIMIT) throw new Problem(`A round can have ${ITEM_LIMIT} items.`);
   const put = (key: string): Reworked => {
-    if (round.items.some((i) => i.key === key)) throw new Problem(say.roundAlready(typed.trim()));
+    if (round.items.some((i) => i.key === key)) throw new Problem(`“${typed.trim()}” is in this round already.`);
     return { next: inOrder(round, [...round.items, { key, locked: true }], round.spares, shop.bank) };
   };
   if (task.ownName && name === OWN_NAME) return put(OWN_NAME);
   const names = name.split(/[\s,]+/).filter(Boolean);
   const named = names.flatMap((n) => shop.bank.byName.get(n) ?? []);
   const [head] = named;
-  if (!head || named.length < names.length) throw new Problem(say.wordBankAdd(typed.trim()));
+  if (!head || named.length < names.length)
+    throw new Problem(`“${typed.trim()}” isn’t in the word bank. Add it on the Words screen first.`);
   for (const { word } of named) {
     const why = shop.bank.whyWithheld(word);
-    if (why === 'former') throw new Problem(say.wordBankMore(word));
-    if (why === 'put-aside') throw new Problem(say.putAsideGroup(word));
+    if (why === 'former') throw new Problem(`“${word}” isn’t in the word bank any more. Choose another word.`);
+    if (why === 'put-aside')
+      throw new Problem(`“${word}” is put aside for this group. Bring it back in Settings, or choose another word.`);
   }
   if (task.around) {
     const { spec, otherwise } = task.around(named, step);
@@ -37,7 +41,7 @@ export function withWord(work: RoundWork, typed: string): Reworked {
   const key = keyAround(head, work);
   if (key !== null) return put(key);
   throw new Problem(
-    say.notFit(
+    doesNotFit(
       head.word,
       `${task.name}, ${step.name}`,
       head.sounds.map((s) => s.ipa),

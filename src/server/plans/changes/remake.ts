@@ -3,7 +3,6 @@ import { SPARES } from '../../../core/sessions/shapes';
 import { setSizeFor } from '../../../core/sessions/turns';
 import { Problem } from '../../storage/problems';
 import { requestOf, wordsOf, type Reworked, type RoundWork } from './round-work';
-import { remake as say } from '../text';
 
 /** Other words in the places that are not locked. */
 export function remade({ plan, round, task, step, shop }: RoundWork): Reworked {
@@ -16,7 +15,7 @@ export function remade({ plan, round, task, step, shop }: RoundWork): Reworked {
     keep: locked,
     spares: SPARES,
   });
-  if (!made.items.length) throw new Problem(say.noOtherWords);
+  if (!made.items.length) throw new Problem('There are no more words for this round.');
   const items = made.items.map(({ key }) => ({ key, locked: locked.includes(key) }));
   return {
     next: { ...round, seed, items, model: made.model?.key ?? null, spares: made.spares.map((s) => s.key) },

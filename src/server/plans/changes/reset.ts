@@ -4,7 +4,9 @@ import { makeRound } from '../../../core/sessions/shapes';
 import { setSizeFor } from '../../../core/sessions/turns';
 import { Problem } from '../../storage/problems';
 import { requestOf, type Reworked, type RoundWork } from './round-work';
-import { reset as say } from '../text';
+
+const noWordsFor = (name: string, name2: string, sound: string | null) =>
+  `The word bank has no words for “${name}, ${name2}”${sound ? ' with this sound' : ''}. We left the round as it was.`;
 
 /** Another game or step in the same place of the plan. */
 export function reset(
@@ -29,7 +31,7 @@ export function reset(
     requestOf(plan, shop, round.seed),
     round.id,
   );
-  if (!made) throw new Problem(say.wordBankNothing(task.name, step.name, plan.sound));
+  if (!made) throw new Problem(noWordsFor(task.name, step.name, plan.sound));
   if (!same) return { next: made };
   const { gap, gesture, frame, reminder, names } = round;
   return { next: { ...made, gap, gesture, frame, reminder, names } };

@@ -7,13 +7,12 @@ import { sure } from '../../../core/sure';
 import { Problem } from '../../storage/problems';
 import { remade } from './remake';
 import { requestOf, wordsOf, type Reworked, type RoundWork } from './round-work';
-import { swap as say } from '../text';
 
 /** Another item in the place of one; where items lead on to each other, another way to go from there. */
 export function swapped(work: RoundWork, key: string): Reworked {
   const { round, task } = work;
   const at = round.items.findIndex((i) => i.key === key);
-  if (at < 0) throw new Problem(say.itemRoundMore, 404);
+  if (at < 0) throw new Problem('That item isn’t in the round any more.', 404);
   if (task.leadsOn) return anotherWay(work, at);
   return task.inOrder ? remade(work) : another(work, key);
 }
@@ -31,7 +30,7 @@ function anotherWay({ plan, round, task, step, shop }: RoundWork, at: number): R
     avoid: [to ?? '', ...wordsOf(before)],
   });
   const links = onward.items.filter((item) => readKey(item.key).words[1] !== to || onward.items.length === 1);
-  if (!links.length || sure(links[0]).key === key) throw new Problem(say.noOtherWay(from));
+  if (!links.length || sure(links[0]).key === key) throw new Problem(`There’s no other way to go from “${from}”.`);
   const items = [...before, ...links.map((item) => ({ key: item.key, locked: false }))];
   return { next: { ...round, seed: round.seed + 1, items } };
 }
@@ -52,6 +51,6 @@ function another({ plan, round, task, step, shop }: RoundWork, key: string): Rew
     spares: 0,
   });
   const item = more.items.find((i) => !round.items.some((o) => o.key === i.key));
-  if (!item) throw new Problem(say.noOtherWord);
+  if (!item) throw new Problem('There are no more words for this step.');
   return { next: { ...round, items: put(item.key) } };
 }

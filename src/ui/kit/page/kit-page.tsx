@@ -21,11 +21,20 @@ import { ToggleGroup } from '../toggle-group';
 import { Toolbar, ToolbarButton } from '../toolbar';
 import { Tooltip } from '../tooltip';
 import { useLook } from '../use-look';
-import { kitPage as say } from './text';
+
+const BLENDING_HINT = 'Join the sounds to make the word.';
+
+const TOOLS = 'What to do with a word';
+
+const SHOW_LETTERS = 'Show letters under the sounds';
+
+const MORE = 'More about this plan';
+
+const MORE_TEXT = 'Letters, the day it is for, and files to share.';
 
 const GAMES = [
-  { value: 'blending', label: say.blending, hint: say.blendingHint },
-  { value: 'rhymes', label: say.rhymes, hint: say.rhymesHint },
+  { value: 'blending', label: 'Blending', hint: BLENDING_HINT },
+  { value: 'rhymes', label: 'Do they rhyme?', hint: 'Two words: yes or no.' },
 ] as const;
 const MINUTES = [
   ['5', '5'],
@@ -51,9 +60,9 @@ export function KitPage() {
   return (
     <Toasts>
       <main className="mx-auto max-w-5xl px-6 py-8">
-        <h1 className="text-4xl">{say.kit}</h1>
-        <p className="mb-3 text-muted">{say.both}</p>
-        <Switch label={say.dim} on={look === 'dim'} onChange={(on) => dress(on ? 'dim' : 'light')} />
+        <h1 className="text-4xl">Every part of the kit</h1>
+        <p className="mb-3 text-muted">Here is each part in every state. The switch shows the other look.</p>
+        <Switch label="Dim, for nap time" on={look === 'dim'} onChange={(on) => dress(on ? 'dim' : 'light')} />
         <Buttons />
         <Choices />
         <Ticks />
@@ -68,34 +77,34 @@ function Buttons() {
   const [on, setOn] = useState(true);
   return (
     <>
-      <Part name={say.buttons}>
+      <Part name="Buttons">
         {(['action', 'plain', 'quiet'] as const).map((kind) => (
           <span key={kind} className="flex gap-2">
-            <Button kind={kind}>{say.print}</Button>
+            <Button kind={kind}>Print</Button>
             <Button kind={kind} size="big">
-              {say.print}
+              Print
             </Button>
             <Button kind={kind} disabled>
-              {say.print}
+              Print
             </Button>
           </span>
         ))}
-        <Toolbar label={say.tools}>
-          <ToolbarButton onClick={() => undefined}>{say.say}</ToolbarButton>
-          <ToolbarButton onClick={() => undefined}>{say.slower}</ToolbarButton>
+        <Toolbar label={TOOLS}>
+          <ToolbarButton onClick={() => undefined}>Say again</ToolbarButton>
+          <ToolbarButton onClick={() => undefined}>Slower</ToolbarButton>
           <ToolbarButton onClick={() => undefined} disabled>
-            {say.copy}
+            Copy
           </ToolbarButton>
         </Toolbar>
       </Part>
-      <Part name={say.chips}>
+      <Part name="Chips">
         {(['small', 'usual', 'big'] as const).map((size) => (
           <Chip key={size} size={size} on={on} onClick={() => setOn(!on)}>
-            {say.blending}
+            Blending
           </Chip>
         ))}
         <Chip on={false} disabled>
-          {say.rhymes}
+          Do they rhyme?
         </Chip>
       </Part>
     </>
@@ -106,18 +115,18 @@ function Choices() {
   const [game, setGame] = useState('blending');
   const [minutes, setMinutes] = useState('8');
   return (
-    <Part name={say.choices}>
-      <RadioGroup legend={say.game} value={game} onChange={setGame} options={GAMES} />
-      <RadioGroup kind="pills" legend={say.game} value={game} onChange={setGame} options={GAMES} />
-      <ToggleGroup label={say.minutes} value={minutes} onChange={setMinutes} options={MINUTES} />
-      <SelectField label={say.minutes} value={minutes} onChange={setMinutes} options={MINUTES} />
-      <SelectField inline label={say.minutes} value={minutes} onChange={setMinutes} options={MINUTES} disabled />
-      <Field label={say.minutes} htmlFor="kit-minutes" hint={say.blendingHint}>
+    <Part name="One of several">
+      <RadioGroup legend="Which game?" value={game} onChange={setGame} options={GAMES} />
+      <RadioGroup kind="pills" legend="Which game?" value={game} onChange={setGame} options={GAMES} />
+      <ToggleGroup label="How many minutes?" value={minutes} onChange={setMinutes} options={MINUTES} />
+      <SelectField label="How many minutes?" value={minutes} onChange={setMinutes} options={MINUTES} />
+      <SelectField inline label="How many minutes?" value={minutes} onChange={setMinutes} options={MINUTES} disabled />
+      <Field label="How many minutes?" htmlFor="kit-minutes" hint={BLENDING_HINT}>
         <input id="kit-minutes" className="field" defaultValue={minutes} />
       </Field>
       <div className="basis-full">
         <Tabs
-          label={say.game}
+          label="Which game?"
           value={game}
           onChange={setGame}
           pages={GAMES.map(({ value, label, hint }) => ({ id: value, name: label, page: hint }))}
@@ -130,11 +139,11 @@ function Choices() {
 function Ticks() {
   const [on, setOn] = useState(true);
   return (
-    <Part name={say.ticks}>
-      <Checkbox label={say.showLetters} checked={on} onChange={setOn} />
-      <Checkbox label={say.cannotChange} checked disabled />
+    <Part name="On or off">
+      <Checkbox label={SHOW_LETTERS} checked={on} onChange={setOn} />
+      <Checkbox label="This one can’t be changed" checked disabled />
       <div className="w-80">
-        <Switch label={say.showLetters} on={on} onChange={setOn} />
+        <Switch label={SHOW_LETTERS} on={on} onChange={setOn} />
       </div>
     </Part>
   );
@@ -144,37 +153,37 @@ function Folded() {
   const [dialog, setDialog] = useState<'dialog' | 'alert' | null>(null);
   const shut = (): void => setDialog(null);
   return (
-    <Part name={say.folded}>
-      <Button onClick={() => setDialog('dialog')}>{say.openDialog}</Button>
-      <Button onClick={() => setDialog('alert')}>{say.openAlert}</Button>
-      <Dialog open={dialog === 'dialog'} onOpenChange={shut} title={say.more} description={say.moreText}>
+    <Part name="Folded away">
+      <Button onClick={() => setDialog('dialog')}>Open a dialog</Button>
+      <Button onClick={() => setDialog('alert')}>Ask before erasing</Button>
+      <Dialog open={dialog === 'dialog'} onOpenChange={shut} title={MORE} description={MORE_TEXT}>
         <Button kind="action" onClick={shut}>
-          {say.keepPlan}
+          Keep the plan
         </Button>
       </Dialog>
       <Alert
         open={dialog === 'alert'}
         onOpenChange={shut}
-        title={say.eraseAsk}
-        description={say.eraseGoes}
-        keep={say.keepPlan}
-        does={say.erasePlan}
+        title="Erase “Blending, like frog”?"
+        description="The plan will go. Any sessions you’ve played from it will stay."
+        keep="Keep the plan"
+        does="Erase the plan"
         onDo={shut}
       />
       <Menu
-        trigger={<Button>{say.tools}</Button>}
+        trigger={<Button>{TOOLS}</Button>}
         acts={[
-          { name: say.copy, does: () => undefined },
-          { name: say.print, does: () => undefined, disabled: true },
+          { name: 'Copy', does: () => undefined },
+          { name: 'Print', does: () => undefined, disabled: true },
         ]}
       />
-      <Popover label={say.more} trigger={<Button>{say.more}</Button>}>
-        {say.beside}
+      <Popover label={MORE} trigger={<Button>{MORE}</Button>}>
+        This opens beside its button.
       </Popover>
-      <Tooltip text={say.pointer}>
-        <Button>{say.print}</Button>
+      <Tooltip text="Only a mouse sees this.">
+        <Button>Print</Button>
       </Tooltip>
-      <Collapsible title={say.more}>{say.moreText}</Collapsible>
+      <Collapsible title={MORE}>{MORE_TEXT}</Collapsible>
     </Part>
   );
 }
@@ -182,17 +191,15 @@ function Folded() {
 function Passing() {
   const tell = useToast();
   return (
-    <Part name={say.said}>
-      <Button onClick={() => tell({ text: say.kept })}>{say.keepPlan}</Button>
-      <Button
-        onClick={() => tell({ text: say.kept, undo: { name: say.undo, does: () => tell({ text: say.undone }) } })}
-      >
-        {say.erasePlan}
+    <Part name="Said in passing">
+      <Button onClick={() => tell({ text: 'Kept' })}>Keep the plan</Button>
+      <Button onClick={() => tell({ text: 'Kept', undo: { name: 'Undo', does: () => tell({ text: 'Undone' }) } })}>
+        Erase the plan
       </Button>
       <div className="w-60 self-center">
-        <Progress label={say.turns} done={3} of={8} />
+        <Progress label="Turns done" done={3} of={8} />
       </div>
-      <VisuallyHidden.Root>{say.hidden}</VisuallyHidden.Root>
+      <VisuallyHidden.Root>Read out, and not shown</VisuallyHidden.Root>
     </Part>
   );
 }

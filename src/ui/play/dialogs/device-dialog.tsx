@@ -4,7 +4,6 @@ import { Button } from '../../kit/button';
 import { Dialog } from '../../kit/dialog';
 import { useRun } from '../use-run';
 import { DeviceFields } from './device-fields';
-import { deviceDialog as say } from './text';
 
 interface DeviceDialogProps {
   readonly team: readonly string[];
@@ -18,16 +17,16 @@ interface DeviceDialogProps {
 export function DeviceDialog({ team, onKeys, onAside, onClose }: DeviceDialogProps) {
   const device = useRun((run) => run.device);
   return (
-    <Dialog open onOpenChange={onClose} title={say.onThisDevice}>
+    <Dialog open onOpenChange={onClose} title="On this device">
       <DeviceFields team={team} device={device} />
       <div className="mt-3 flex gap-2">
         {onAside && (
           <Button size="big" className="flex-1" onClick={onAside}>
-            {say.group}
+            Not with this group …
           </Button>
         )}
         <Button size="big" className="flex-1" onClick={onKeys}>
-          {say.keys}
+          Keys
         </Button>
       </div>
     </Dialog>

@@ -6,20 +6,25 @@ import { Switch } from '../../kit/switch';
 import { ToggleGroup } from '../../kit/toggle-group';
 import { useLook } from '../../kit/use-look';
 import { changeDevice as change, type Device, type NamesShown } from '../run/device';
-import { deviceDialog as say } from './text';
+
+const THINKING_TIME = 'Thinking time before anyone answers';
+
+const NAMES_ON_SCREEN = 'Children’s names on this screen';
+
+const WHICH_HAND = 'Which hand do you tap with?';
 
 /** Letters of a name or initials of who marks; as at the server’s door. */
 const BY_LIMIT = 24;
 
 const NAMES = [
-  ['full', say.namesFull],
-  ['initials', say.namesInitials],
-  ['plants', say.namesPlants],
+  ['full', 'Names'],
+  ['initials', 'Initials'],
+  ['plants', 'Plants only'],
 ] as const;
 
 const HANDS = [
-  ['right', say.rightHand],
-  ['left', say.leftHand],
+  ['right', 'Right'],
+  ['left', 'Left'],
 ] as const;
 
 /** Who marks: kept with each answer, so that two pairs of ears can be told apart. */
@@ -27,7 +32,7 @@ function WhoMarks({ team, by }: { readonly team: readonly string[]; readonly by:
   return (
     <div className="py-3">
       <label htmlFor="who-marks" className="mb-1 block">
-        {say.marksNameInitials}
+        Who is marking? (a name or initials, saved with each answer)
       </label>
       <input
         id="who-marks"
@@ -56,43 +61,51 @@ export function DeviceFields({ team, device }: { readonly team: readonly string[
   return (
     <div className="divide-y divide-line">
       <div className="pb-3">
-        <p className="mb-2">{say.timeThinkBefore}</p>
+        <p className="mb-2">{THINKING_TIME}</p>
         <ToggleGroup
-          label={say.timeThinkBefore}
+          label={THINKING_TIME}
           value={String(device.think)}
           onChange={(seconds) => change({ think: Number(seconds) })}
-          options={THINK_SECONDS.map((s) => [String(s), s ? say.seconds(s) : say.none])}
+          options={THINK_SECONDS.map((s) => [String(s), s ? `${s} s` : 'none'])}
         />
       </div>
       <Switch
-        label={say.countDownShow}
+        label="Count down to “show me”"
         on={device.showMe}
         onChange={(showMe) => change({ showMe, ...(device.think ? {} : { think: 5 }) })}
       />
-      <Switch label={say.softTickEach} on={device.tick} onChange={(on) => change({ tick: on })} />
+      <Switch label="A soft tick with each beat" on={device.tick} onChange={(on) => change({ tick: on })} />
       <div className="py-3">
-        <p className="mb-2">{say.names}</p>
+        <p className="mb-2">{NAMES_ON_SCREEN}</p>
         <ToggleGroup
-          label={say.names}
+          label={NAMES_ON_SCREEN}
           value={device.names}
           onChange={(names) => change({ names: names as NamesShown })}
           options={NAMES}
         />
       </div>
       <div className="py-3">
-        <p className="mb-2">{say.hand}</p>
+        <p className="mb-2">{WHICH_HAND}</p>
         <ToggleGroup
-          label={say.hand}
+          label={WHICH_HAND}
           value={device.hand}
           onChange={(hand) => change({ hand: hand === 'left' ? 'left' : 'right' })}
           options={HANDS}
         />
       </div>
-      <Switch label={say.dimNapTime} on={look === 'dim'} onChange={(dim) => dress(dim ? 'dim' : 'light')} />
+      <Switch label="Dim, for nap time" on={look === 'dim'} onChange={(dim) => dress(dim ? 'dim' : 'light')} />
       <WhoMarks team={team} by={device.by} />
-      <Switch label={say.secondPairEars} on={device.second} onChange={(second) => change({ second })} />
+      <Switch
+        label="I’m a second pair of ears, listening along"
+        on={device.second}
+        onChange={(second) => change({ second })}
+      />
       {device.second && (
-        <p className="py-2 text-muted">{device.by.trim() ? say.marksStandBeside : say.sayAboveMarks}</p>
+        <p className="py-2 text-muted">
+          {device.by.trim()
+            ? 'Your marks are kept beside the first adult’s and change nothing. You can compare them in Children.'
+            : 'Type who is marking above, so we can tell the two apart.'}
+        </p>
       )}
     </div>
   );

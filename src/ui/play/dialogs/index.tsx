@@ -13,7 +13,6 @@ import type { Heard } from './sound-pad';
 import { SpeaksDialog, ToolsDialog } from './tools-dialog';
 import { useEnding } from '../use-ending';
 import { useNames, useRun, useStore } from '../use-run';
-import { dialogs as say } from './text';
 
 /** The pad of sounds comes with the first answer that is typed, or earlier where there is time. */
 export const loadSoundPad = () => import('./sound-pad');
@@ -31,9 +30,14 @@ function Note() {
   const child = useRun((run) => run.state.childId);
   const note = useRun((run) => run.draft.note);
   return (
-    <Dialog open onOpenChange={close} title={say.noteOn(nameOf(child))} description={say.keptAnswerWrite}>
+    <Dialog
+      open
+      onOpenChange={close}
+      title={`Note about ${nameOf(child)}`}
+      description="We save this with the answer. Write what you heard, not what you think of the child."
+    >
       <label className="block">
-        <span className="sr-only">{say.note}</span>
+        <span className="sr-only">Note</span>
         <textarea
           className="field min-h-32"
           maxLength={500}
@@ -43,7 +47,7 @@ function Note() {
         />
       </label>
       <button type="button" className="action mt-4 min-h-16" onClick={close}>
-        {say.keepTheNote}
+        Save the note
       </button>
     </Dialog>
   );
@@ -57,7 +61,12 @@ function Aside() {
   const words = useRun((run) => run.item?.words);
   const group = useRun((run) => run.session.groupName);
   return (
-    <Dialog open onOpenChange={close} title={say.word(group)} description={say.wontOfferedGroup}>
+    <Dialog
+      open
+      onOpenChange={close}
+      title={`Which word is not for ${group}?`}
+      description="It won’t be offered to this group again. You can bring it back in Settings."
+    >
       <ul className="flex flex-wrap gap-2.5">
         {[...new Set((words ?? []).map((w) => w.word))].map((word) => (
           <li key={word}>
@@ -114,9 +123,9 @@ function Said() {
 function Pause() {
   const close = useClose();
   return (
-    <Dialog open onOpenChange={close} title={say.paused} description={say.noTimeCounted}>
+    <Dialog open onOpenChange={close} title="Paused" description="The clock has stopped. Every answer so far is saved.">
       <button type="button" className="action min-h-24 w-full text-2xl" autoFocus onClick={close}>
-        {say.goOn}
+        Carry on
       </button>
     </Dialog>
   );
@@ -129,7 +138,7 @@ function Late() {
   const nameOf = useNames();
   const late = useRun((run) => run.late);
   return (
-    <Dialog open onOpenChange={close} title={say.whoHasCome} description={say.joinWhereOthers}>
+    <Dialog open onOpenChange={close} title="Who’s arrived?" description="They join in from here.">
       <ul className="divide-y divide-line">
         {late.map(({ id }) => (
           <li key={id}>
@@ -150,17 +159,17 @@ function Late() {
   );
 }
 
-const KEPT = say.everythingMarkedKept;
+const KEPT = 'Everything you’ve marked is saved. You can carry on from Look back within the hour.';
 
 /** Finishing with turns left is asked for first. */
 function Finish() {
   const close = useClose();
   const end = useEnding();
   const left = useRun((run) => Math.max(0, run.state.planned - run.state.done));
-  const turns = left === 1 ? say.turn : say.thereAreTurns(left);
-  const what = left ? say.leftRound(turns, KEPT) : KEPT;
+  const turns = left === 1 ? 'There is one turn' : `There are ${left} turns`;
+  const what = left ? `${turns} left in this round. ${KEPT}` : KEPT;
   return (
-    <Dialog open onOpenChange={close} title={say.finishNow} description={what}>
+    <Dialog open onOpenChange={close} title="Finish now?" description={what}>
       <div className="flex flex-wrap gap-3">
         <button
           type="button"
@@ -171,10 +180,10 @@ function Finish() {
             void end();
           }}
         >
-          {say.finishTheSession}
+          Finish the session
         </button>
         <button type="button" className="plain min-h-16" onClick={close}>
-          {say.keepPlaying}
+          Keep playing
         </button>
       </div>
     </Dialog>

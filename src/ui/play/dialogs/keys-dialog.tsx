@@ -1,36 +1,35 @@
 'use client';
 
 import { Dialog } from '../../kit/dialog';
-import { keys as say } from './text';
 
 /** Each key and what it does. */
 const PLAY_KEYS: readonly (readonly [string, string])[] = [
-  ['1', say.onOwn],
-  ['2', say.withHelp],
-  ['3', say.notYet],
-  ['4', say.noReply],
-  ['5', say.doesntCount],
-  ['Z X C V', say.theLikelyAnswers],
-  [say.space, say.beatSoundsOut],
-  ['↑ ↓', say.anotherChild],
-  ['← →', say.myTurnTogether],
-  ['A', say.saidAgain],
+  ['1', 'On own'],
+  ['2', 'With help'],
+  ['3', 'Not yet'],
+  ['4', 'No reply'],
+  ['5', 'Doesn’t count'],
+  ['Z X C V', 'the likely answers'],
+  ['Space', 'tap the sounds out'],
+  ['↑ ↓', 'another child'],
+  ['← →', 'my turn, together, your turn'],
+  ['A', 'said again'],
   ['S', 'slower'],
-  ['W', say.otherWord],
-  ['P', say.comeBackChild],
+  ['W', 'other word'],
+  ['P', 'come back to this child later'],
   ['N', 'note'],
-  ['T', say.somethingElseSaid],
-  ['O', say.putRightSelf],
+  ['T', 'something else they said'],
+  ['O', 'corrected themselves'],
   ['B', 'pause'],
-  ['D', say.onThisDevice],
+  ['D', 'on this device'],
   ['U', 'undo'],
-  ['H', say.childrenCanSee],
-  ['?', say.theseKeys],
+  ['H', 'children can see'],
+  ['?', 'these keys'],
 ];
 
 /** Every key of the run. */
 export const KeysDialog = ({ onClose }: { onClose: () => void }) => (
-  <Dialog open onOpenChange={onClose} title={say.keys}>
+  <Dialog open onOpenChange={onClose} title="Keys">
     <dl className="grid grid-cols-[7rem_1fr] gap-y-2">
       {PLAY_KEYS.map(([key, what]) => (
         <div key={key} className="contents">

@@ -11,7 +11,15 @@ import { Dialog } from '../../kit/dialog';
 import { notePebbles } from '../run/acts';
 import { checkOfTurn, offerOf, type Offer } from '../run/pebbles';
 import { useNames, useRun, useStore } from '../use-run';
-import { pebblesDialog as say } from './text';
+
+const verdictText = (verdict: 'speech' | 'awareness' | 'own-words' | 'talk' | 'open'): string =>
+  ({
+    speech: 'They hear it: it’s how they say it. Their answer counts as right.',
+    awareness: 'They can say it, but they don’t hear it yet. There’s a game for it on their page.',
+    'own-words': 'They can tell the words apart but can’t say it yet. Play words they can say.',
+    talk: 'They couldn’t tell the words apart on two days. Their page says what to do.',
+    open: 'Saved. We can’t tell yet, so it doesn’t count either way.',
+  })[verdict];
 
 /** Words at most in one go. */
 const MOST = 3;
@@ -39,7 +47,7 @@ export function PebblesDialog({ onClose }: PebblesProps) {
   const finish = (all: readonly PebbleMark[]): void => {
     void store.dispatch(notePebbles(offer.answer?.id ?? null, all));
     const now = Date.now();
-    store.show({ dialog: null, news: say.verdict(verdictOn(asChecks(all), offer.word.key, now)) });
+    store.show({ dialog: null, news: verdictText(verdictOn(asChecks(all), offer.word.key, now)) });
   };
   const done = (mark: PebbleMark): void => {
     const all = [...marks, mark];
@@ -52,7 +60,15 @@ export function PebblesDialog({ onClose }: PebblesProps) {
   };
   const close = (): void => (marks.length ? finish(marks) : onClose());
   return (
-    <Dialog open onOpenChange={close} title={say.title(nameOf(offer.childId))} description={say.what(word.word)}>
+    <Dialog
+      open
+      onOpenChange={close}
+      title={`Pebbles with ${nameOf(offer.childId)}`}
+      description={
+        `Do they hear every sound in “${word.word}”? Put out eight pebbles, and show them how with another word ` +
+        'first. Watch for mouths: use something bigger with very young children.'
+      }
+    >
       <OneWord key={word.word} word={word} number={marks.length} onDone={done} />
     </Dialog>
   );
@@ -85,23 +101,25 @@ function OneWord({ word, number, onDone }: OneWordProps) {
   );
   return (
     <ol className="space-y-4" aria-live="polite">
-      {number > 0 && <li className="list-none">{say.oneMore}</li>}
+      {number > 0 && <li className="list-none">They said that well, so try one more word.</li>}
       <li className="list-none">
-        <p className="mb-1.5 text-lg">{say.sayIt(word.word)}</p>
-        <div role="group" aria-label={say.howSaid} className="flex flex-wrap gap-2">
+        <p className="mb-1.5 text-lg">Say: “Say {word.word}.” What do they say?</p>
+        <div role="group" aria-label="What they say" className="flex flex-wrap gap-2">
           {says('word', word.word)}
           {says('slip', word.twin)}
-          {says('unsure', say.canTell)}
+          {says('unsure', 'can’t tell')}
         </div>
       </li>
       {part !== 'say' && (
         <li className="list-none">
-          <p className="mb-1.5 text-lg">{say.push(word.word, word.sound)}</p>
-          <div role="group" aria-label={say.pebbles} className="flex flex-wrap gap-2">
+          <p className="mb-1.5 text-lg">
+            Say: “Lips zipped. Push a pebble for each sound in {word.word}.” Then: “Touch the one for {word.sound}.”
+          </p>
+          <div role="group" aria-label="Pebbles" className="flex flex-wrap gap-2">
             <Button kind="action" onClick={() => set({ pebbles: true })}>
-              {say.allThere(word.count)}
+              {word.count} pebbles, and the right one touched
             </Button>
-            <Button onClick={() => set({ pebbles: false })}>{say.notYet}</Button>
+            <Button onClick={() => set({ pebbles: false })}>Not yet</Button>
           </div>
         </li>
       )}
@@ -123,17 +141,20 @@ function Telling({ word, onTold }: { readonly word: PebbleWord; readonly onTold:
   };
   return (
     <li className="list-none">
-      <p className="mb-1.5 text-lg">{say.tellApart(word.word)}</p>
-      <div role="group" aria-label={say.whichWrong} className="flex flex-wrap gap-2">
+      <p className="mb-1.5 text-lg">
+        Let them see your face, with a picture of the {word.word} if you have one. Ask each question, and tap the ones
+        they get wrong.
+      </p>
+      <div role="group" aria-label="Questions they got wrong" className="flex flex-wrap gap-2">
         {ASKED.map((same, i) => (
           <Chip key={i} on={wrong.has(i)} onClick={() => toggle(i)}>
-            {say.isIt(same ? word.word : word.twin)}
-            <span className="sr-only"> {wrong.has(i) ? say.wrong : say.right}</span>
+            Is it {same ? word.word : word.twin}?
+            <span className="sr-only"> {wrong.has(i) ? '(wrong)' : '(right)'}</span>
           </Chip>
         ))}
       </div>
       <Button kind="action" className="mt-3" onClick={() => onTold(TELLINGS - wrong.size)}>
-        {say.rightOf(TELLINGS - wrong.size, TELLINGS)}
+        {TELLINGS - wrong.size} of {TELLINGS} right: done
       </Button>
     </li>
   );

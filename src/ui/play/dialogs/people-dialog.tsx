@@ -7,7 +7,6 @@ import { OutcomeMark } from '../../kit/outcome-mark';
 import { ChildName } from '../child-name';
 import { away, choose } from '../run/acts';
 import { useNames, useRun, useStore } from '../use-run';
-import { peopleDialog as say } from './text';
 
 interface PeopleProps {
   readonly onClose: () => void;
@@ -25,7 +24,7 @@ export function PeopleDialog({ onClose }: PeopleProps) {
     onClose();
   };
   return (
-    <Dialog open low onOpenChange={onClose} title={say.whoseTurn}>
+    <Dialog open low onOpenChange={onClose} title="Whose turn is it?">
       <ul className="divide-y divide-line">
         {people.map(({ id }) => {
           const gone = state.away.has(id);
@@ -59,7 +58,7 @@ export function PeopleDialog({ onClose }: PeopleProps) {
                 onClick={() => void store.dispatch(away(id, !gone))}
               >
                 <span className="sr-only">{nameOf(id)}: </span>
-                {gone ? say.back : say.away}
+                {gone ? 'back?' : 'away?'}
               </Button>
             </li>
           );
@@ -71,13 +70,13 @@ export function PeopleDialog({ onClose }: PeopleProps) {
             className="min-h-14 w-full text-left font-word hover:bg-paper disabled:text-muted"
             onClick={() => give(null)}
           >
-            {say.everyoneTogether}
+            Everyone together
           </button>
         </li>
       </ul>
       {someLate && (
         <Button className="mt-3 w-full" onClick={() => store.show({ dialog: 'late' })}>
-          {say.someoneCameLate}
+          Someone has arrived
         </Button>
       )}
     </Dialog>

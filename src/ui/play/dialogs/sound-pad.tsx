@@ -15,7 +15,6 @@ import { HeardAnswer } from '../../kit/heard-answer';
 import { ErrorMessage } from '../../kit/message';
 import { MANNER_WORDS } from '../../kit/manners';
 import { sure } from '@/core/sure';
-import { soundPad as say } from './text';
 
 /** What was said and what to make of it. */
 export interface Heard {
@@ -73,13 +72,13 @@ const withoutLast = (was: Chunks): Chunks => {
   return last && last.length > 1 ? [...was.slice(0, -1), last.slice(0, -1)] : was.slice(0, -1);
 };
 
-const AWAY = say.serverCannotReached;
+const AWAY = 'We can’t reach the server, so we can’t read a spelling. Tap the sounds instead.';
 
 /** What the button says that takes what was heard. */
 function markWords(heard: Heard | null, question: Question | null): string {
   if (!heard) return '';
-  if (question) return say.markIt(OUTCOME_WORDS[heard.judgement.outcome]);
-  return heard.judgement.outcome === 'on-own' ? say.putList : say.leaveIt;
+  if (question) return `Mark it: ${OUTCOME_WORDS[heard.judgement.outcome]}`;
+  return heard.judgement.outcome === 'on-own' ? 'Add it to the list' : 'Leave it out';
 }
 
 /** True where the sounds are to be said one by one. */
@@ -120,7 +119,7 @@ export function SoundPad({ sessionId, round, itemKey, accent, who, question, onM
   const marks = markWords(heard, question);
   const button = (key: PadKey) => <Key key={key.ipa} sound={key} fits={fits(key)} onTap={() => put(key)} />;
   return (
-    <Dialog open wide onOpenChange={onClose} title={say.said(who)}>
+    <Dialog open wide onOpenChange={onClose} title={`${who} said`}>
       <TypeIt
         exact={exact}
         find={find}
@@ -178,19 +177,19 @@ function Verdict({ line, heard, question, parted, setParted, chunks, back, onMar
               <HeardAnswer show={null} line={line} />
             </span>
           ) : (
-            <span className="text-muted">{say.tapHeard}</span>
+            <span className="text-muted">Tap the sounds you heard.</span>
           )}
           {heard?.judgement.why}
         </p>
         {question && (
           <button type="button" className="plain min-h-16" aria-pressed={parted} onClick={() => setParted(!parted)}>
-            {parted ? say.oneByOne : say.inOneGo}
+            {parted ? 'Said one by one' : 'Said as one word'}
           </button>
         )}
         <button
           type="button"
           className="plain min-h-16"
-          aria-label={say.takeLastSound}
+          aria-label="Delete the last sound"
           disabled={!chunks.length}
           onClick={back}
         >
@@ -225,7 +224,7 @@ function Pad({
         </div>
       ))}
       <div className="flex flex-wrap items-center gap-x-4 gap-y-1 lg:col-span-2">
-        <h3 className="w-36 font-sans text-base font-normal text-muted">{say.vowels}</h3>
+        <h3 className="w-36 font-sans text-base font-normal text-muted">vowels</h3>
         <ul className="flex flex-1 flex-wrap gap-1.5">{vowels.map(button)}</ul>
       </div>
     </div>
@@ -255,7 +254,7 @@ function TypeIt({ exact, find, put, asWord, question, setFind, setError, busy }:
       className="flex flex-wrap items-center gap-3"
     >
       <label className="min-w-0 flex-1">
-        <span className="sr-only">{say.soundWordSaid}</span>
+        <span className="sr-only">Type a sound, or the word as they said it</span>
         <input
           className="field min-w-40 font-word text-2xl"
           autoFocus
@@ -263,7 +262,7 @@ function TypeIt({ exact, find, put, asWord, question, setFind, setError, busy }:
           autoCapitalize="off"
           spellCheck={false}
           maxLength={24}
-          placeholder={question ? say.soundWordSaidLine : say.wordSaid}
+          placeholder={question ? 'a sound, or the word as they said it' : 'the word they said'}
           value={find}
           onChange={(e) => {
             setFind(e.target.value);
@@ -272,7 +271,7 @@ function TypeIt({ exact, find, put, asWord, question, setFind, setError, busy }:
         />
       </label>
       <button type="button" className="plain shrink-0" disabled={busy || find.trim().length < 2} onClick={asWord}>
-        {say.word}
+        It’s a real word
       </button>
     </form>
   );

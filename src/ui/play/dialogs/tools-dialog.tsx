@@ -7,7 +7,6 @@ import { Dialog } from '../../kit/dialog';
 import { TOOLS } from '../run/tools';
 import { ToolButton } from '../tool-button';
 import { useRun, useStore } from '../use-run';
-import { toolsDialog as say } from './text';
 
 /** So many fit under a thumb. */
 const AT_A_TIME = 5;
@@ -26,7 +25,7 @@ export function ToolsDialog({ onClose }: ToolsProps) {
   const offered = TOOLS.filter((tool) => tool.offered(run) && !(tool.open && roomy));
   const next = from + AT_A_TIME < offered.length ? from + AT_A_TIME : 0;
   return (
-    <Dialog open low onOpenChange={onClose} title={say.tools}>
+    <Dialog open low onOpenChange={onClose} title="Tools">
       <ul className="grid grid-cols-1 gap-2 low:grid-cols-3">
         {offered.slice(from, from + AT_A_TIME).map((tool) => (
           <li key={tool.id}>
@@ -36,7 +35,7 @@ export function ToolsDialog({ onClose }: ToolsProps) {
         {offered.length > AT_A_TIME && (
           <li>
             <Button kind="quiet" size="big" className="w-full justify-center" onClick={() => setFrom(next)}>
-              {next ? say.more : say.firstOnes}
+              {next ? 'More tools' : 'Back to the first five'}
             </Button>
           </li>
         )}
@@ -51,7 +50,7 @@ export function SpeaksDialog({ onClose }: ToolsProps) {
   const steps = useRun((run) => run.round.routine);
   const step = useRun((run) => run.step);
   return (
-    <Dialog open low onOpenChange={onClose} title={say.whoSpeaks}>
+    <Dialog open low onOpenChange={onClose} title="Who speaks">
       <ul className="grid grid-cols-1 gap-2 low:grid-cols-3">
         {steps.map((name) => (
           <li key={name}>

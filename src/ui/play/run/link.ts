@@ -5,7 +5,6 @@ import type { NewEntry } from './acts';
 import * as outbox from './outbox';
 import { Refused, sendVia, type Send } from './send';
 import { startSync } from './sync';
-import { link as say } from '../text';
 
 /** Where an entry was kept; or that it was not, which its news has said. */
 export type KeptAs = { readonly entry: Entry; readonly at: 'device' | 'server' } | null;
@@ -34,10 +33,10 @@ export interface Link {
 }
 
 const WORDS = {
-  otherTab: say.sessionOpenAnother,
-  noStore: say.browserKeepsNothing,
-  noRoom: say.deviceNoRoom,
-  notKept: say.tapKeptDevice,
+  otherTab: 'This session is open in another tab too. We keep the marks from both; for each turn the later one counts.',
+  noStore: 'This browser won’t let us save on the device (is it a private window?). Answers go straight to the server.',
+  noRoom: 'This device has no room left, so answers go straight to the server. They’re safe while we can reach it.',
+  notKept: 'That tap wasn’t saved: this device has no room and we can’t reach the server. Please note it on paper.',
 } as const;
 
 /** How often another device's marks are asked for, while the screen is seen. */

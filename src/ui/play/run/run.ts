@@ -16,7 +16,6 @@ import { sure } from '@/core/sure';
 import type { PlayRound, PlaySession } from '@/server/sessions/play-session';
 import type { Device } from './device';
 import { EMPTY, GAPS, type Draft } from './draft';
-import { run as say } from '../text';
 
 export type DialogName =
   | 'note'
@@ -116,7 +115,7 @@ function sameAgain({ session, state }: Pick<Run, 'session' | 'state'>, item: Ite
   const before = last && session.rounds.map((r) => r.items[last.word]).find((i) => i?.task === item.task);
   if (!before || !canJudge(item.judged) || before.expected === item.expected) return [];
   const { expected: show } = before;
-  const note = say.answerBeforeAgain;
+  const note = 'the answer before, again';
   return [{ id: 'before', slip: 'other-word', outcome: 'not-yet', said: '', show, note, missed: [] }];
 }
 
@@ -275,4 +274,4 @@ export function reader(): (parts: Parts) => Run {
 export const nameIn =
   (names: ReadonlyMap<string, string>) =>
   (id: string | null): string =>
-    id === null ? say.everyone : (names.get(id) ?? say.aChild);
+    id === null ? 'Everyone' : (names.get(id) ?? 'A child');

@@ -1,5 +1,4 @@
 import type { Entry } from '@/core/sessions/log';
-import { send as say } from '../text';
 
 /** What the server says of entries that were sent. */
 export interface Reply {
@@ -63,7 +62,7 @@ export const sendVia =
     });
     const body = (await response.json()) as Reply & { error?: string };
     if (!response.ok) {
-      const why = body.error ?? say.serverCouldSave;
+      const why = body.error ?? 'The server couldn’t save the answer.';
       const { status } = response;
       throw FINAL.has(status) ? new Refused(why, GONE.has(status), status === ERASED) : new Told(why);
     }

@@ -11,11 +11,10 @@ import type { Device } from './device';
 import { EMPTY, type Draft } from './draft';
 import type { Link, LinkEvents } from './link';
 import { FIRST_VIEW, reader, type Parts, type Run, type View } from './run';
-import { store as say } from '../text';
 
 /** A second tap this soon after a mark was shown is the same finger, not the next child. */
 const SAME_FINGER_MS = 250;
-const NOT_KEPT = say.tapCouldKept;
+const NOT_KEPT = 'That tap wasn’t saved. Please tap again, or note it on paper.';
 
 /** What a run asks of the machine it runs on. */
 export interface Machine {

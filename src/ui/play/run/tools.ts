@@ -4,7 +4,6 @@ import { beatCount } from './beats';
 import { checkOfTurn } from './pebbles';
 import type { Run } from './run';
 import type { RunStore } from './store';
-import { tools as say } from '../text';
 
 /** Something a hand may need besides the marks. */
 export interface Tool {
@@ -33,7 +32,7 @@ export const TOOLS: readonly Tool[] = [
     id: 'beat',
     open: true,
     offered: (run) => (inTurn(run) || run.modelling) && run.item !== undefined && beatCount(run.item) > 1,
-    label: plain(say.beatItOut),
+    label: plain('Tap it out'),
     does: (store) => store.beat(),
   },
   {
@@ -41,20 +40,20 @@ export const TOOLS: readonly Tool[] = [
     open: true,
     offered: inTurn,
     on: ({ draft }) => draft.helps.includes('said-again'),
-    label: plain(say.saidAgain),
+    label: plain('Said again'),
     does: (store) => store.sayAgain(),
   },
   {
     id: 'slower',
     open: true,
     offered: (run) => inTurn(run) && !run.check,
-    label: ({ draft, gaps }) => say.slower(draft.gap > 0 ? `: ${gaps[draft.gap]} s` : ''),
+    label: ({ draft, gaps }) => `Slower${draft.gap > 0 ? `: ${gaps[draft.gap]} s` : ''}`,
     does: (store) => store.slower(),
   },
   {
     id: 'pebbles',
     offered: (run) => inTurn(run) && checkOfTurn(run) !== null,
-    label: plain(say.pebbleCheck),
+    label: plain('Pebble check'),
     does: (store) => store.show({ dialog: 'pebbles' }),
   },
   {
@@ -62,22 +61,22 @@ export const TOOLS: readonly Tool[] = [
     open: true,
     offered: (run) => inTurn(run) && !run.round.inOrder && !run.check,
     ready: (run) => run.spare !== undefined,
-    label: plain(say.otherWord),
+    label: plain('Other word'),
     does: (store, { state }) => void store.dispatch(swap(state.turn)),
   },
   {
     id: 'skip',
     open: true,
     offered: (run) => run.playing && run.state.childId !== null && !run.check,
-    label: plain(say.skip),
-    name: say.skipComeBack,
+    label: plain('Skip'),
+    name: 'Skip: come back to this child later',
     does: (store, { state }) => void store.dispatch(skip(state.turn)),
   },
   {
     id: 'speaks',
     open: true,
     offered: (run) => inTurn(run) && run.round.routine.length > 1,
-    label: ({ step }) => say.whoSpeaksNow(ROUTINE_WORDS[step]),
+    label: ({ step }) => `Who speaks: ${ROUTINE_WORDS[step].toLowerCase()}`,
     does: (store) => store.show({ dialog: 'speaks' }),
   },
   {
@@ -85,38 +84,38 @@ export const TOOLS: readonly Tool[] = [
     open: true,
     offered: inTurn,
     on: ({ draft }) => draft.note !== '',
-    label: plain(say.note),
+    label: plain('Note'),
     does: (store) => store.show({ dialog: 'note' }),
   },
   {
     id: 'covered',
     offered: always,
     on: ({ view }) => view.covered,
-    label: plain(say.childrenCanSee),
+    label: plain('Children can see'),
     does: (store, { view }) => store.show({ covered: !view.covered }),
   },
   {
     id: 'pause',
     offered: always,
-    label: plain(say.pause),
+    label: plain('Pause'),
     does: (store) => store.show({ dialog: 'pause' }),
   },
   {
     id: 'finish',
     offered: always,
-    label: plain(say.finish),
+    label: plain('Finish'),
     does: (store) => store.show({ dialog: 'finish' }),
   },
   {
     id: 'device',
     offered: always,
-    label: plain(say.onThisDevice),
+    label: plain('On this device'),
     does: (store) => store.show({ dialog: 'device' }),
   },
   {
     id: 'keys',
     offered: ({ device }) => device.keys,
-    label: plain(say.keys),
+    label: plain('Keys'),
     does: (store) => store.show({ dialog: 'keys' }),
   },
 ];

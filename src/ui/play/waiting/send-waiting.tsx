@@ -6,7 +6,6 @@ import { forgetErasedHere } from '../erased';
 import * as outbox from '../run/outbox';
 import { sendVia } from '../run/send';
 import { startSync, type Sync } from '../run/sync';
-import { sendWaiting as say } from './text';
 
 /** What was set aside, as a file to keep: open text, with the reason beside each entry. */
 function fileOf(aside: readonly outbox.Aside[]): string {
@@ -89,18 +88,20 @@ interface SetAsideProps {
 
 /** Taps the server would not keep: why, and a way to save them. */
 function SetAside({ aside, onDrop }: SetAsideProps) {
-  const many = aside.length === 1 ? say.oneTap : say.taps(aside.length);
+  const many = aside.length === 1 ? 'One tap' : `${aside.length} taps`;
   return (
     <section
-      aria-label={say.tapsCouldKept}
+      aria-label="Taps that weren’t saved"
       className="flex flex-wrap items-center gap-x-4 gap-y-2 bg-marigold-soft px-4 py-2 sm:px-10"
     >
-      <p className="min-w-0 flex-1">{say.deviceCouldAdded(many, [...new Set(aside.map((a) => a.why))].join(' '))}</p>
+      <p className="min-w-0 flex-1">
+        {many} on this device couldn’t be added to the session: {[...new Set(aside.map((a) => a.why))].join(' ')}
+      </p>
       <button type="button" className="plain" onClick={() => save('bouncy-echo-set-aside.json', fileOf(aside))}>
-        {say.saveFile}
+        Save as a file
       </button>
       <button type="button" className="plain" onClick={onDrop}>
-        {say.removeDevice}
+        Remove from this device
       </button>
     </section>
   );

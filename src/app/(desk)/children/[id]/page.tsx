@@ -2,9 +2,8 @@ import type { Metadata } from 'next';
 import { guarded } from '@/app/guarded';
 import { childPage } from '@/server/children/child-page';
 import { ChildScreen } from '@/ui/children/child-screen';
-import { deskChildrenId as say } from '../../../text';
 
-export const metadata: Metadata = { title: say.aChild };
+export const metadata: Metadata = { title: 'A child' };
 export const dynamic = 'force-dynamic';
 
 export default guarded(async ({ params }: { params: Promise<{ id: string }> }) => {

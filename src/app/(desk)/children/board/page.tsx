@@ -9,9 +9,8 @@ import { PLAIN_ERRS } from '@/core/progress/rule';
 import { getProgressSettings } from '@/server/setting/settings';
 import { BoardScreen } from '@/ui/children/board-screen';
 import { CHILD_PLACES, SubNav } from '@/ui/kit/sub-nav';
-import { deskChildrenBoard as say } from '../../../text';
 
-export const metadata: Metadata = { title: say.whereEveryoneIs };
+export const metadata: Metadata = { title: 'Where everyone is' };
 export const dynamic = 'force-dynamic';
 
 export default guarded(async () => {
@@ -19,7 +18,7 @@ export default guarded(async () => {
   const [rows, { rule }, tomorrow] = await Promise.all([boardRows(group), getProgressSettings(), tomorrowFor(group)]);
   return (
     <>
-      <SubNav label={say.children} places={CHILD_PLACES} here="/children/board" />
+      <SubNav label="Children" places={CHILD_PLACES} here="/children/board" />
       <BoardScreen
         groupName={group.name}
         ladders={LADDERS.map(({ id, name }) => ({ id, name }))}

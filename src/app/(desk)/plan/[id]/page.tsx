@@ -3,9 +3,8 @@ import { guarded } from '@/app/guarded';
 import { catalogue } from '@/server/plans/catalogue';
 import { openPlan } from '@/server/plans/plans';
 import { PlanScreen } from '@/ui/plan/plan-screen';
-import { deskPlanId as say } from '../../../text';
 
-export const metadata: Metadata = { title: say.plan };
+export const metadata: Metadata = { title: 'Plan' };
 
 export default guarded(async ({ params }: { params: Promise<{ id: string }> }) => {
   const [open, games] = await Promise.all([openPlan((await params).id), catalogue()]);

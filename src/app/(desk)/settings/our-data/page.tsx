@@ -3,33 +3,35 @@ import type { Metadata } from 'next';
 import { guarded } from '@/app/guarded';
 import { databaseFile } from '@/server/storage/database';
 import { SETTING_PLACES, SubNav } from '@/ui/kit/sub-nav';
-import { deskSettings as say } from '../../../text';
 
-export const metadata: Metadata = { title: say.ourData };
+export const metadata: Metadata = { title: 'Our data' };
 
 export default guarded(async () => (
   <>
-    <SubNav label={say.settings} places={SETTING_PLACES} here="/settings/our-data" />
-    <h1 className="mb-5 text-4xl">{say.ourData}</h1>
+    <SubNav label="Settings" places={SETTING_PLACES} here="/settings/our-data" />
+    <h1 className="mb-5 text-4xl">Our data</h1>
     <div className="max-w-3xl space-y-8">
       <section aria-labelledby="everything">
         <h2 id="everything" className="mb-2 text-2xl">
-          {say.takeItWithYou}
+          Take everything with you
         </h2>
-        <p className="mb-3">{say.whatIsInIt}</p>
+        <p className="mb-3">
+          One ZIP holds every group, child, session, plan and word set, as files that other programs can open.
+        </p>
         <a className="plain" href="/api/everything" download>
-          <Download size={18} aria-hidden="true" /> {say.takeOut}
+          <Download size={18} aria-hidden="true" /> Download everything as open files (ZIP)
         </a>
-        <p className="mt-3 text-muted">{say.aboutChildren}</p>
+        <p className="mt-3 text-muted">It’s about children, so follow your setting’s rules on keeping it.</p>
       </section>
       <section aria-labelledby="where">
         <h2 id="where" className="mb-2 text-2xl">
-          {say.whereDataLives}
+          Where your data is
         </h2>
         <p>
-          {say.fileComputer} <code className="font-sans font-semibold break-all">{databaseFile()}</code>.
+          It’s all in one file on this computer:{' '}
+          <code className="font-sans font-semibold break-all">{databaseFile()}</code>.
         </p>
-        <p className="mt-2 text-muted">{say.backUpStop}</p>
+        <p className="mt-2 text-muted">To back it up, stop Bouncy Echo and copy that file.</p>
       </section>
     </div>
   </>

@@ -7,17 +7,16 @@ import { wordsAside } from '@/server/words/put-aside';
 import { SETTING_PLACES, SubNav } from '@/ui/kit/sub-nav';
 import { AsideList } from '@/ui/settings/aside-list';
 import { TaughtGrid } from '@/ui/settings/taught-grid';
-import { deskSettings as say } from '../../../text';
 
-export const metadata: Metadata = { title: say.soundsTaught };
+export const metadata: Metadata = { title: 'Sounds we’ve taught' };
 
 export default guarded(async () => {
   const group = await currentGroup();
   const { accent, rows } = await soundsToTick();
   return (
     <>
-      <SubNav label={say.settings} places={SETTING_PLACES} here="/settings/taught" />
-      <h1 className="mb-1 text-4xl">{say.soundsTaught}</h1>
+      <SubNav label="Settings" places={SETTING_PLACES} here="/settings/taught" />
+      <h1 className="mb-1 text-4xl">Sounds we’ve taught</h1>
       <TaughtGrid
         key={`${group.id} ${accent}`}
         groupId={group.id}

@@ -3,14 +3,13 @@ import { decoded } from '@/app/decoded';
 import { guarded } from '@/app/guarded';
 import { soundPage } from '@/server/words/sounds';
 import { SoundScreen } from '@/ui/sounds/sound-screen';
-import { deskSoundsSound as say } from '../../../text';
 
 interface Props {
   params: Promise<{ sound: string }>;
 }
 
 export const generateMetadata = async ({ params }: Props): Promise<Metadata> => ({
-  title: say.theSound(decoded((await params).sound)),
+  title: `The sound /${decoded((await params).sound)}/`,
 });
 
 export default guarded(async ({ params }: Props) => (

@@ -6,7 +6,6 @@ import { usesOf } from '@/server/sessions/word-used';
 import { wordPage } from '@/server/words/word-page';
 import { SubNav, WORD_PLACES } from '@/ui/kit/sub-nav';
 import { WordPageScreen } from '@/ui/words/word-page-screen';
-import { deskWordWord as say } from '../../../text';
 
 interface Props {
   params: Promise<{ word: string }>;
@@ -22,7 +21,7 @@ export default guarded(async ({ params }: Props) => {
   const [page, used] = await Promise.all([wordPage(word, group.id), usesOf(word, group.id)]);
   return (
     <>
-      <SubNav label={say.words} places={WORD_PLACES} here="" />
+      <SubNav label="Words" places={WORD_PLACES} here="" />
       <WordPageScreen page={page} used={used} groupId={group.id} groupName={group.name} />
     </>
   );

@@ -5,9 +5,8 @@ import { ownWordInput } from '@/server/words/own-words';
 import { getSettings } from '@/server/setting/settings';
 import { SubNav, WORD_PLACES } from '@/ui/kit/sub-nav';
 import { OwnWordForm } from '@/ui/words/own-word-form';
-import { deskWordsNew as say } from '../../../text';
 
-export const metadata: Metadata = { title: say.addAWord };
+export const metadata: Metadata = { title: 'Add words' };
 
 export default guarded(
   async ({ searchParams }: { searchParams: Promise<Record<string, string | string[] | undefined>> }) => {
@@ -16,7 +15,7 @@ export default guarded(
     const slim = ({ key, label, as }: ReturnType<typeof vowelPad>[number]) => ({ key, label, ...(as ? { as } : {}) });
     return (
       <>
-        <SubNav label={say.words} places={WORD_PLACES} here="/words/new" />
+        <SubNav label="Words" places={WORD_PLACES} here="/words/new" />
         <OwnWordForm
           start={typeof word === 'string' ? word : ''}
           before={typeof word === 'string' ? await ownWordInput(word) : null}

@@ -2,9 +2,8 @@ import type { Metadata } from 'next';
 import { guarded } from '@/app/guarded';
 import { childPaper } from '@/server/children/child-paper';
 import { ChildPaperScreen } from '@/ui/children/child-paper-screen';
-import { printChildrenId as say } from '../../../text';
 
-export const metadata: Metadata = { title: say.pageChild };
+export const metadata: Metadata = { title: 'A page about a child' };
 export const dynamic = 'force-dynamic';
 
 export default guarded(

@@ -2,9 +2,8 @@ import type { Metadata } from 'next';
 import { guarded } from '@/app/guarded';
 import { coverCard } from '@/server/plans/cover-card';
 import { CoverCardScreen } from '@/ui/today/cover-card-screen';
-import { printCoverId as say } from '../../../text';
 
-export const metadata: Metadata = { title: say.coverCard };
+export const metadata: Metadata = { title: 'A card for who takes over' };
 export const dynamic = 'force-dynamic';
 
 export default guarded(

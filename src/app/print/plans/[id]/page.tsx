@@ -2,9 +2,8 @@ import type { Metadata } from 'next';
 import { guarded } from '@/app/guarded';
 import { printedPlan } from '@/server/plans/printed-plan';
 import { PAPERS, PrintedPlanScreen } from '@/ui/plan/printed-plan-screen';
-import { printPlansId as say } from '../../../text';
 
-export const metadata: Metadata = { title: say.printAPlan };
+export const metadata: Metadata = { title: 'Print a plan' };
 export const dynamic = 'force-dynamic';
 
 interface Props {

@@ -2,9 +2,8 @@ import type { Metadata } from 'next';
 import { guarded } from '@/app/guarded';
 import { printedSet } from '@/server/words/printed-set';
 import { PrintedSetScreen } from '@/ui/words/printed-set-screen';
-import { printSetsId as say } from '../../../text';
 
-export const metadata: Metadata = { title: say.printWordSet };
+export const metadata: Metadata = { title: 'Print a word set' };
 export const dynamic = 'force-dynamic';
 
 interface Props {

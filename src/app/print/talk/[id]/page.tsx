@@ -2,9 +2,8 @@ import type { Metadata } from 'next';
 import { guarded } from '@/app/guarded';
 import { talkPaper } from '@/server/children/papers';
 import { PaperScreen } from '@/ui/children/paper-screen';
-import { printPapers as say } from '../../../text';
 
-export const metadata: Metadata = { title: say.talk };
+export const metadata: Metadata = { title: 'To talk over' };
 export const dynamic = 'force-dynamic';
 
 export default guarded(async ({ params }: { params: Promise<{ id: string }> }) => {

@@ -3,9 +3,8 @@ import type { Metadata } from 'next';
 import { guarded } from '@/app/guarded';
 import { paperSheet } from '@/server/sessions/papers';
 import { PaperScreen } from '@/ui/look-back/paper-screen';
-import { deskLookBackPaper as say } from '../../../../text';
 
-export const metadata: Metadata = { title: say.typeIn };
+export const metadata: Metadata = { title: 'Type in a grid' };
 export const dynamic = 'force-dynamic';
 
 export default guarded(async ({ params }: { params: Promise<{ number: string }> }) => (

@@ -2,7 +2,6 @@ import { format } from 'date-fns';
 import { jsonError } from '@/actions/answer';
 import { toCsv } from '@/core/formats/session-export';
 import { exportOf, lookBack } from '@/server/sessions/look-back';
-import { apiSessionsIdExportRoute as say } from '../../../../text';
 
 const FORMS = {
   csv: { type: 'text/csv; charset=utf-8', write: toCsv },
@@ -16,7 +15,7 @@ const FORMS = {
 export async function GET(request: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> {
   try {
     const as = new URL(request.url).searchParams.get('as') ?? 'json';
-    if (!Object.hasOwn(FORMS, as)) return Response.json({ error: say.chooseCsvJson }, { status: 400 });
+    if (!Object.hasOwn(FORMS, as)) return Response.json({ error: 'Choose ?as=csv or ?as=json.' }, { status: 400 });
     const { type, write } = FORMS[as as keyof typeof FORMS];
     const session = await lookBack((await params).id);
     const name = `bouncy-echo-${session.session.title
