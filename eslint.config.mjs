@@ -15,6 +15,12 @@ const room = (files, banned, message) => ({
 
 const places = (...names) => names.flatMap((name) => [`@/${name}/*`, `@/${name}`, `**/${name}/**`]);
 
+/** What the core knows nothing of. */
+const CORE = [
+  ...['react', 'react-*', 'next', 'next/*', 'sequelize', 'sqlite3', 'umzug', 'node:*', 'uuid', 'idb'],
+  ...places('app', 'ui', 'actions', 'server', 'workers', 'guard'),
+];
+
 /** Wings of the server from the ground up: each stands on those before it. */
 const WINGS = [
   'storage',
@@ -50,24 +56,14 @@ export default defineConfig([
   prettier,
 
   // Arrows: app → ui → actions → server → core.
-  room(
-    ['src/core/**/*.ts'],
-    [
-      'react',
-      'react-*',
-      'next',
-      'next/*',
-      'sequelize',
-      'sqlite3',
-      'umzug',
-      'node:*',
-      'uuid',
-      'idb',
-      ...places('app', 'ui', 'actions', 'server', 'workers', 'guard'),
-    ],
-    'The core has no interface, database, clock or randomness of its own.',
-  ),
+  room(['src/core/**/*.ts'], CORE, 'The core has no interface, database, clock or randomness of its own.'),
   ...WINGS.map(wing),
+  room(
+    ['src/core/evidence/**/*.ts'],
+    [...CORE, ...places('choosing', 'telling')],
+    'What was seen knows nothing of what comes next or how it is told.',
+  ),
+  room(['src/core/choosing/**/*.ts'], [...CORE, ...places('telling')], 'What comes next does not know how it is told.'),
   room(['src/actions/**/*.ts'], ['react', ...places('app', 'ui')], 'Actions know the server and the core.'),
   {
     files: ['src/ui/**/*.{ts,tsx}'],
@@ -133,14 +129,14 @@ export default defineConfig([
   {
     // Loops over every word, every pair of sounds or every point of a curve: the line above proves each index.
     files: [
-      'src/core/progress/model.ts',
+      'src/core/choosing/model.ts',
       'src/core/answers/align.ts',
       'src/core/lexicon/bits.ts',
       'src/core/lexicon/find.ts',
       'src/core/lexicon/neighbours.ts',
       'src/core/lexicon/number-heap.ts',
       'src/core/lexicon/select.ts',
-      'src/core/progress/posterior.ts',
+      'src/core/evidence/posterior.ts',
     ],
     rules: { '@typescript-eslint/no-non-null-assertion': 'off' },
   },

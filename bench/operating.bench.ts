@@ -2,9 +2,9 @@ import { writeFileSync } from 'node:fs';
 import { test } from 'vitest';
 import { tableOf } from './table';
 import { answersOf, statesOf, type Simulated } from '../src/core/testing/simulated';
-import { atLeast } from '../src/core/progress/luck';
-import type { Run } from '../src/core/progress/evidence';
-import { ladderOf } from '../src/core/progress/ladders';
+import { atLeast } from '../src/core/evidence/luck';
+import type { Run } from '../src/core/evidence/evidence';
+import { ladderOf } from '../src/core/evidence/ladders';
 import { sure } from '../src/core/sure';
 
 const CHILDREN = Number(process.env.CHILDREN ?? 1_000);

@@ -12,7 +12,7 @@ import {
 } from '../answers/outcome';
 import { ownWaySchema } from '../answers/own-way-schema';
 import { pebbleSchema, plantSchema } from './schemas';
-import { STATES } from '../progress/rule';
+import { STATES } from '../evidence/rule';
 
 /** Everything that is kept about one child, as an open file. Described in docs/child-file.md. */
 /** A year beyond four figures has a sign and six (ECMA-262, 21.4.1.32). */

@@ -12,10 +12,10 @@ import { parseTranscription } from '../phonology/transcription';
 import { ACCENT_IDS } from '../phonology/accents';
 import { CONVENTION_IDS } from '../phonology/conventions';
 import { PLANTS } from '../sessions/plants';
-import { AGE_BANDS } from '../progress/age-band';
-import { LADDERS } from '../progress/ladders';
-import { UNIT_ORDERS } from '../progress/unit-order';
-import { RULES } from '../progress/rule';
+import { AGE_BANDS } from '../evidence/age-band';
+import { LADDERS } from '../evidence/ladders';
+import { UNIT_ORDERS } from '../evidence/unit-order';
+import { RULES } from '../evidence/rule';
 import { SAID_AS, WHYS, type Entry } from '../sessions/log';
 import { SET_SIZES } from '../sessions/turns';
 

@@ -3,7 +3,7 @@ import { seeded } from '../random';
 import { sure } from '../sure';
 import { times } from '../testing/deep';
 import { markBy, normal, trueChance, trueDifficulty, WORLDS, type World } from '../testing/worlds';
-import { expectedOn, findStepsOf } from '../progress/finding';
+import { expectedOn, findStepsOf } from '../choosing/finding';
 import { foundFor, foundIn, foundWords, nextToFind, type FindStep, type Tried } from './find';
 
 /**

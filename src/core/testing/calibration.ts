@@ -1,5 +1,5 @@
-import { comingTrue } from '../progress/coming-true';
-import type { Coming } from '../progress/model';
+import { comingTrue } from '../choosing/coming-true';
+import type { Coming } from '../choosing/model';
 
 /** How well forecasts hold, as any handbook of prediction models has it (Steyerberg 2009, from memory). */
 export interface Forecasted {

@@ -1,8 +1,8 @@
-import { evidenceOf, type Run } from '../progress/evidence';
-import { ladderOf, type RungRef } from '../progress/ladders';
-import { localOf } from '../progress/local';
-import { forecast, modelOf, NOT_LOCAL, worthOn, type Local } from '../progress/model';
-import { goingOn } from '../progress/next-step';
+import { evidenceOf, type Run } from '../evidence/evidence';
+import { ladderOf, type RungRef } from '../evidence/ladders';
+import { localOf } from '../choosing/local';
+import { forecast, modelOf, NOT_LOCAL, worthOn, type Local } from '../choosing/model';
+import { goingOn } from '../choosing/next-step';
 import { sure } from '../sure';
 import type { Forecasted } from './calibration';
 import { ANYHOW, ONE_UP_ONE_BACK, PRACTISED, practised, type Policy, type Teaching } from './practice';

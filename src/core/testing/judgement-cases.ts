@@ -1,5 +1,5 @@
 import type { OwnWay } from '../answers/own-way';
-import type { UnitOrder } from '../progress/unit-order';
+import type { UnitOrder } from '../evidence/unit-order';
 
 /**
  * What an experienced practitioner would do next, written down before the code that proposes it. Common practice, no

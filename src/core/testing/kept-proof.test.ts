@@ -70,8 +70,8 @@ describe('what a proof rests on', () => {
     expect(keyOf(new Map([...inputs, ['engine', 'another']]))).not.toBe(keyOf(inputs));
   });
   test('of this tree: each input of each kept proof, altered alone, is noticed', () => {
-    for (const file of ['progress/model', 'progress/speech', 'progress/sound-map', 'testing/ask-voices']) {
-      const name = `src/core/${file}${file.includes('progress') ? '.test' : ''}.ts`;
+    for (const file of ['choosing/model', 'evidence/speech', 'evidence/sound-map', 'testing/ask-voices']) {
+      const name = `src/core/${file}${file.startsWith('testing') ? '' : '.test'}.ts`;
       const inputs = restsOn(treeAt('.'), name);
       const key = keyOf(inputs);
       expect(inputs.size, name).toBeGreaterThan(1);
@@ -80,11 +80,11 @@ describe('what a proof rests on', () => {
   });
   test('of this tree: the comparison rests on the package with the voices, the worlds on the model', () => {
     expect([...restsOn(treeAt('.'), 'src/core/testing/ask-voices.ts').keys()]).toContain('package phonemizer');
-    const worlds = [...restsOn(treeAt('.'), 'src/core/progress/model.test.ts').keys()];
-    for (const input of ['src/core/progress/model.ts', 'src/core/testing/worlds.ts', 'src/core/progress/ladders.ts'])
+    const worlds = [...restsOn(treeAt('.'), 'src/core/choosing/model.test.ts').keys()];
+    for (const input of ['src/core/choosing/model.ts', 'src/core/testing/worlds.ts', 'src/core/evidence/ladders.ts'])
       expect(worlds).toContain(input);
-    const map = [...restsOn(treeAt('.'), 'src/core/progress/sound-map.test.ts').keys()];
-    for (const input of ['lexicon/words.tsv', 'lexicon/guard.tsv', 'src/core/progress/sound-map.ts'])
+    const map = [...restsOn(treeAt('.'), 'src/core/evidence/sound-map.test.ts').keys()];
+    for (const input of ['lexicon/words.tsv', 'lexicon/guard.tsv', 'src/core/evidence/sound-map.ts'])
       expect(map).toContain(input);
   });
 });

@@ -66,7 +66,7 @@ const nameOfPackage = (wanted: string): string =>
  * Everything a file rests on: the file, all it imports, and all those import; the data they name; their packages as the
  * lock file has them; the engine that reckons.
  * @returns each with the text that stands for it, in order of their names
- * @example restsOn(treeAt('.'), 'src/core/progress/model.test.ts').get('package jstat') // 'sha512-…'
+ * @example restsOn(treeAt('.'), 'src/core/choosing/model.test.ts').get('package jstat') // 'sha512-…'
  */
 export function restsOn(tree: Tree, file: string): ReadonlyMap<string, string> {
   const found = new Map<string, string>([['engine', process.versions.v8]]);

@@ -1,6 +1,6 @@
-import type { Run } from '../progress/evidence';
-import { guessOf } from '../progress/guessing';
-import { ladderOf, type RungRef } from '../progress/ladders';
+import type { Run } from '../evidence/evidence';
+import { guessOf } from '../evidence/guessing';
+import { ladderOf, type RungRef } from '../evidence/ladders';
 import { seeded, type Random } from '../random';
 import { sure } from '../sure';
 import { markBy, normal, trueChance, trueDifficulty, WORLDS, type World } from './worlds';

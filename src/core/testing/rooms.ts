@@ -6,7 +6,8 @@ const SRC = path.resolve(import.meta.dirname, '../..');
 
 /** Rooms in which sentences stand, each beside what it is about. */
 const ROOMS = [
-  ...['ui', 'app', 'actions', 'server', 'core/answers', 'core/formats', 'core/progress', 'core/sessions'],
+  ...['ui', 'app', 'actions', 'server', 'core/answers', 'core/formats', 'core/sessions'],
+  ...['core/evidence', 'core/choosing', 'core/telling'],
   ...['core/games', 'core/phonology/how-made.ts', 'core/phonology/conventions.ts', 'core/phonology/sounds.ts'],
   ...['core/lexicon/cautions.ts', 'core/lexicon/country.ts'],
 ];

@@ -1,9 +1,9 @@
 import type { Help, Standing } from '../answers/outcome';
 import { seeded, type Random } from '../random';
-import { ladderEvidence, type Run } from '../progress/evidence';
-import { guessOf } from '../progress/guessing';
-import { ladderOf } from '../progress/ladders';
-import type { RuleId, State } from '../progress/rule';
+import { ladderEvidence, type Run } from '../evidence/evidence';
+import { guessOf } from '../evidence/guessing';
+import { ladderOf } from '../evidence/ladders';
+import type { RuleId, State } from '../evidence/rule';
 import { sure } from '../sure';
 
 /** A made-up child whose true rate is known, on one rung, day by day. */

@@ -1,11 +1,11 @@
 import type { Word } from '../lexicon/entry';
 import { traitsOf } from '../lexicon/traits';
 import { placeOf, spotKey } from '../answers/spots';
-import { openIn } from '../progress/cells';
-import { anotherWord, TELLINGS, verdictOn, type PebbleCheck } from '../progress/pebbles';
-import { cellsFrom, runsFrom, type Given } from '../progress/reading';
-import type { ChildSeen, SessionCells } from '../progress/settle';
-import type { Run } from '../progress/evidence';
+import { openIn } from '../evidence/cells';
+import { anotherWord, TELLINGS, verdictOn, type PebbleCheck } from '../evidence/pebbles';
+import { cellsFrom, runsFrom, type Given } from '../evidence/reading';
+import type { ChildSeen, SessionCells } from '../evidence/settle';
+import type { Run } from '../evidence/evidence';
 import { seeded, shuffle, type Random } from '../random';
 import { sure } from '../sure';
 import { material } from './bank';

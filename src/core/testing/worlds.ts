@@ -1,8 +1,8 @@
 import { stepOf, taskOf } from '../games';
 import { stepPoints } from '../games/hardness';
-import type { Run } from '../progress/evidence';
-import { guessOf } from '../progress/guessing';
-import { ladderOf } from '../progress/ladders';
+import type { Run } from '../evidence/evidence';
+import { guessOf } from '../evidence/guessing';
+import { ladderOf } from '../evidence/ladders';
 import { seeded, type Random } from '../random';
 import { sure } from '../sure';
 

@@ -1,9 +1,9 @@
 import type { Standing } from '../../core/answers/outcome';
-import type { Cells } from '../../core/progress/cells';
-import type { Run } from '../../core/progress/evidence';
-import { KEPT_DAYS, type PebbleCheck } from '../../core/progress/pebbles';
-import { marksKept } from '../../core/progress/reading';
-import type { ChildSeen, SessionCells } from '../../core/progress/settle';
+import type { Cells } from '../../core/evidence/cells';
+import type { Run } from '../../core/evidence/evidence';
+import { KEPT_DAYS, type PebbleCheck } from '../../core/evidence/pebbles';
+import { marksKept } from '../../core/evidence/reading';
+import type { ChildSeen, SessionCells } from '../../core/evidence/settle';
 import { caughtUp } from '../record/rebuild-queue';
 import { rows } from '../storage/rows';
 

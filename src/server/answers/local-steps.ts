@@ -1,6 +1,6 @@
-import { isOld, localIn } from '../../core/progress/local';
-import { NOT_LOCAL, type Local } from '../../core/progress/model';
-import { settle } from '../../core/progress/settle';
+import { isOld, localIn } from '../../core/choosing/local';
+import { NOT_LOCAL, type Local } from '../../core/choosing/model';
+import { settle } from '../../core/evidence/settle';
 import { database } from '../storage/database';
 import { inTurns, otherTurns } from '../storage/other-turns';
 import { rows } from '../storage/rows';

@@ -1,7 +1,7 @@
-import { adviseOn, type ChildAdvice } from '../../core/progress/advice';
-import { ladderOf, rungNow } from '../../core/progress/ladders';
-import type { NextStep } from '../../core/progress/next-step';
-import type { Pattern } from '../../core/progress/patterns';
+import { adviseOn, type ChildAdvice } from '../../core/choosing/advice';
+import { ladderOf, rungNow } from '../../core/evidence/ladders';
+import type { NextStep } from '../../core/choosing/next-step';
+import type { Pattern } from '../../core/evidence/patterns';
 import { labelOf } from '../../core/phonology/sounds';
 import type { AccentId } from '../../core/phonology/accents';
 import { sure } from '../../core/sure';

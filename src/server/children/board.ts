@@ -1,5 +1,5 @@
-import { frontier, highest, type NextStep } from '../../core/progress/next-step';
-import { STATE_WORDS, type State } from '../../core/progress/rule';
+import { frontier, highest, type NextStep } from '../../core/choosing/next-step';
+import { STATE_WORDS, type State } from '../../core/evidence/rule';
 import type { Group } from '../people/groups';
 import { sure } from '../../core/sure';
 import { boardOf } from './progress';

@@ -1,6 +1,6 @@
 import { format } from 'date-fns';
-import { familyPage, type FamilyPage } from '../../core/progress/family-page';
-import { whySentence } from '../../core/progress/why';
+import { familyPage, type FamilyPage } from '../../core/telling/family-page';
+import { whySentence } from '../../core/telling/why';
 import { database } from '../storage/database';
 import { advised } from './advised';
 import { Problem } from '../storage/problems';

@@ -1,7 +1,7 @@
 import { expect, test } from 'vitest';
 import { v7 } from 'uuid';
 import { OUTCOMES } from '../../core/answers/outcome';
-import { LADDERS } from '../../core/progress/ladders';
+import { LADDERS } from '../../core/evidence/ladders';
 import { seeded } from '../../core/random';
 import type { AnswerEntry } from '../../core/sessions/log';
 import { sure } from '../../core/sure';

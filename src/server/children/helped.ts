@@ -1,10 +1,10 @@
 import { format } from 'date-fns';
 import { readKey } from '../../core/games/spec';
 import type { AccentId } from '../../core/phonology/accents';
-import { cellsOf } from '../../core/progress/cells';
-import { helpedIn, helpedSentence } from '../../core/progress/helped';
-import type { PebbleCheck } from '../../core/progress/pebbles';
-import { settle, type SessionCells } from '../../core/progress/settle';
+import { cellsOf } from '../../core/evidence/cells';
+import { helpedIn, helpedSentence } from '../../core/telling/helped';
+import type { PebbleCheck } from '../../core/evidence/pebbles';
+import { settle, type SessionCells } from '../../core/evidence/settle';
 import { sure } from '../../core/sure';
 import { answersThat, type KeptAnswer } from '../answers/answers';
 import { slipsOf } from '../answers/kept-evidence';

@@ -3,7 +3,7 @@ import { COMMON_WAYS, type OwnWay } from '../../core/answers/own-way';
 import { listed } from '../../core/in-words';
 import { accentOf, type AccentId } from '../../core/phonology/accents';
 import { labelOf } from '../../core/phonology/sounds';
-import { verdictOn, type PebbleCheck } from '../../core/progress/pebbles';
+import { verdictOn, type PebbleCheck } from '../../core/evidence/pebbles';
 import { spotWords } from './advised';
 
 /** What an adult who does not know the child has to know, a sentence each. */

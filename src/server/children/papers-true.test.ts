@@ -1,7 +1,7 @@
 import { format } from 'date-fns';
 import { expect, test } from 'vitest';
 import { v7 } from 'uuid';
-import { LADDERS } from '../../core/progress/ladders';
+import { LADDERS } from '../../core/evidence/ladders';
 import { seeded } from '../../core/random';
 import type { AnswerEntry } from '../../core/sessions/log';
 import { sure } from '../../core/sure';

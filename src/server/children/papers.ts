@@ -1,9 +1,9 @@
 import { format } from 'date-fns';
 import { csv } from '../../core/formats/csv';
-import { familyPage } from '../../core/progress/family-page';
-import { halfTermOf, type HalfTerm } from '../../core/progress/half-term';
-import { STATES, STATE_WORDS } from '../../core/progress/rule';
-import { whySentence } from '../../core/progress/why';
+import { familyPage } from '../../core/telling/family-page';
+import { halfTermOf, type HalfTerm } from '../../core/telling/half-term';
+import { STATES, STATE_WORDS } from '../../core/evidence/rule';
+import { whySentence } from '../../core/telling/why';
 import { capital, listed } from '../../core/in-words';
 import { sure } from '../../core/sure';
 import { slipsOf } from '../answers/kept-evidence';

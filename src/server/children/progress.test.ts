@@ -14,7 +14,7 @@ import { chooseStep, choicesOf } from './chosen-steps';
 import { database } from '../storage/database';
 import { earsOf } from '../sessions/ears';
 import { answersThat } from '../answers/answers';
-import { addCells, type Cells } from '../../core/progress/cells';
+import { addCells, type Cells } from '../../core/evidence/cells';
 import { runsOf, seenOf } from '../answers/kept-evidence';
 
 /** How each sound fared for a child, over all sessions. */

@@ -1,7 +1,7 @@
-import { groupsFor, type Grouping } from '../../core/progress/grouping';
-import { BEGIN_ORDER, ladderOf } from '../../core/progress/ladders';
-import { highest, type NextStep } from '../../core/progress/next-step';
-import { reviewOf } from '../../core/progress/review';
+import { groupsFor, type Grouping } from '../../core/choosing/grouping';
+import { BEGIN_ORDER, ladderOf } from '../../core/evidence/ladders';
+import { highest, type NextStep } from '../../core/choosing/next-step';
+import { reviewOf } from '../../core/choosing/review';
 import type { Group } from '../people/groups';
 import { advised, type Advised } from './advised';
 import { sure } from '../../core/sure';

@@ -5,7 +5,7 @@ import type { OwnWay } from '../../core/answers/own-way';
 import { ownWaySchema } from '../../core/answers/own-way-schema';
 import { readNames, type NamesRead } from '../../core/formats/names';
 import { givePlants, plantOf, type PlantId } from '../../core/sessions/plants';
-import { AGE_BANDS, type AgeBand } from '../../core/progress/age-band';
+import { AGE_BANDS, type AgeBand } from '../../core/evidence/age-band';
 import { ageBandSchema, explain, idSchema, nameSchema, plantSchema } from '../../core/formats/schemas';
 import { database } from '../storage/database';
 import { forgetSteps } from './forget-steps';

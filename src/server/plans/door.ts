@@ -1,7 +1,7 @@
 import { TASKS, taskOf } from '../../core/games';
-import type { ChildAdvice } from '../../core/progress/advice';
-import { ownStep } from '../../core/progress/own-rung';
-import { rungOf } from '../../core/progress/ladders';
+import type { ChildAdvice } from '../../core/choosing/advice';
+import { ownStep } from '../../core/choosing/own-rung';
+import { rungOf } from '../../core/evidence/ladders';
 import { canOwn } from '../../core/sessions/own-step';
 import { makeRound } from '../../core/sessions/shapes';
 import { sure } from '../../core/sure';

@@ -4,7 +4,7 @@ import { expect, test } from 'vitest';
 import { v7 } from 'uuid';
 import { planRequestSchema, readPlanFile } from '../../core/formats/plan-file';
 import { readKey } from '../../core/games/spec';
-import { rungOf } from '../../core/progress/ladders';
+import { rungOf } from '../../core/evidence/ladders';
 import type { AnswerEntry, Entry } from '../../core/sessions/log';
 import { replay } from '../../core/sessions/replay';
 import type { Plan } from '../../core/sessions/running-order';

@@ -1,7 +1,7 @@
 import { taskOf } from '../../core/games';
 import { holding } from '../../core/games/pebbles';
-import type { ChildAdvice } from '../../core/progress/advice';
-import { isSpread, ownStep, type OwnStep } from '../../core/progress/own-rung';
+import type { ChildAdvice } from '../../core/choosing/advice';
+import { isSpread, ownStep, type OwnStep } from '../../core/choosing/own-rung';
 import { canOwn, dealOwn, namesWho, type OwnDeal } from '../../core/sessions/own-step';
 import type { Plan, PlannedRound } from '../../core/sessions/running-order';
 import { advised } from '../children/advised';

@@ -1,7 +1,7 @@
 import { expect, test } from 'vitest';
 import { v7 } from 'uuid';
-import { findGames } from '../../core/progress/finding';
-import { rungOf } from '../../core/progress/ladders';
+import { findGames } from '../../core/choosing/finding';
+import { rungOf } from '../../core/evidence/ladders';
 import { foundFor } from '../../core/sessions/find';
 import type { AnswerEntry, Entry } from '../../core/sessions/log';
 import { playedAs } from '../../core/sessions/own-step';

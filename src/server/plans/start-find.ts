@@ -1,5 +1,5 @@
 import { taskOf } from '../../core/games';
-import { expectedOn, findGames, findStepsOf } from '../../core/progress/finding';
+import { expectedOn, findGames, findStepsOf } from '../../core/choosing/finding';
 import type { FindPlan, FindStep } from '../../core/sessions/find';
 import { makeRound } from '../../core/sessions/shapes';
 import type { PlannedRound } from '../../core/sessions/running-order';

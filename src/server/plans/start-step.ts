@@ -1,4 +1,4 @@
-import { rungNow, type RungRef } from '../../core/progress/ladders';
+import { rungNow, type RungRef } from '../../core/evidence/ladders';
 import { planRequestSchema } from '../../core/formats/plan-file';
 import { placeOf } from '../../core/answers/spots';
 import { pebbleWords } from '../../core/games/pebbles';

@@ -1,7 +1,7 @@
 import { planRequestSchema, type PlanWish } from '../../core/formats/plan-file';
 import { familyOf, stepOf, taskOf } from '../../core/games';
-import { rungNow } from '../../core/progress/ladders';
-import type { NextStep } from '../../core/progress/next-step';
+import { rungNow } from '../../core/evidence/ladders';
+import type { NextStep } from '../../core/choosing/next-step';
 import { boardOf, dueIn, type ChildProgress } from '../children/progress';
 import { type Item, makeItem } from '../../core/games/item';
 import { groupBy } from '../../core/group-by';

@@ -1,6 +1,6 @@
 import type { PlanWish } from '../../core/formats/plan-file';
-import type { ChildAdvice } from '../../core/progress/advice';
-import type { NextStep } from '../../core/progress/next-step';
+import type { ChildAdvice } from '../../core/choosing/advice';
+import type { NextStep } from '../../core/choosing/next-step';
 import { sure } from '../../core/sure';
 
 type Step = Pick<NextStep, 'rungOf' | 'pattern'>;

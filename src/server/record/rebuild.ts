@@ -1,8 +1,8 @@
 import type { Transaction } from 'sequelize';
 import { groupBy } from '../../core/group-by';
-import type { Run } from '../../core/progress/evidence';
-import { cellsFrom, keptMarks, marksKept, runsFrom, type Given } from '../../core/progress/reading';
-import { couldBeRoom, roomsIn, withRoom } from '../../core/progress/room';
+import type { Run } from '../../core/evidence/evidence';
+import { cellsFrom, keptMarks, marksKept, runsFrom, type Given } from '../../core/evidence/reading';
+import { couldBeRoom, roomsIn, withRoom } from '../../core/evidence/noisy-day';
 import { playedAs } from '../../core/sessions/own-step';
 import { roundOf, type PebbleMark } from '../../core/sessions/log';
 import { readAnswers, type AnswerRead } from '../../core/sessions/standing';

@@ -1,6 +1,6 @@
 import { keyLabel } from '../../core/games/key-label';
 import type { Outcome } from '../../core/answers/outcome';
-import { agreement, type Agreement } from '../../core/progress/agreement';
+import { agreement, type Agreement } from '../../core/evidence/agreement';
 import { rows } from '../storage/rows';
 import { answersThat, sessionsHeardTwice, type KeptAnswer } from '../answers/answers';
 import { sure } from '../../core/sure';

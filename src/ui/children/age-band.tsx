@@ -2,7 +2,7 @@
 
 import { useState, useTransition } from 'react';
 import { keepAgeBand } from '@/actions/groups';
-import { AGE_BANDS, bandName, type AgeBand } from '@/core/progress/age-band';
+import { AGE_BANDS, bandName, type AgeBand } from '@/core/evidence/age-band';
 import { ErrorMessage } from '../kit/message';
 import { SelectField } from '../kit/select';
 import { unreached } from '../kit/unreached';

@@ -1,8 +1,8 @@
 'use client';
 
 import { useMemo, useState } from 'react';
-import type { FindGame } from '@/core/progress/finding';
-import { STATES, STATE_WORDS, type State } from '@/core/progress/rule';
+import type { FindGame } from '@/core/choosing/finding';
+import { STATES, STATE_WORDS, type State } from '@/core/evidence/rule';
 import type { BoardLine } from '@/server/children/board';
 import type { Tomorrow } from '@/server/children/progress';
 import { Checkbox } from '../kit/checkbox';

@@ -11,7 +11,7 @@ import {
 import { clsx } from 'clsx';
 import { useMemo, useState } from 'react';
 import { listed } from '@/core/in-words';
-import { STATES } from '@/core/progress/rule';
+import { STATES } from '@/core/evidence/rule';
 import { sure } from '@/core/sure';
 import type { BoardLine } from '@/server/children/board';
 import { Button } from '../kit/button';

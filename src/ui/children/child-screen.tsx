@@ -1,6 +1,6 @@
 import { Download } from 'lucide-react';
 import { format, formatDistanceToNowStrict } from 'date-fns';
-import { PLAIN_ERRS, RULE_WORDS } from '@/core/progress/rule';
+import { PLAIN_ERRS, RULE_WORDS } from '@/core/evidence/rule';
 import type { ChildPage, RecentAnswer } from '@/server/children/child-page';
 import { Link } from '../kit/link';
 import { OutcomeMark } from '../kit/outcome-mark';

@@ -1,6 +1,6 @@
 import { format } from 'date-fns';
 import { OUTCOME_WORDS } from '@/core/answers/outcome';
-import { kappaWord } from '@/core/progress/agreement';
+import { kappaWord } from '@/core/evidence/agreement';
 import type { Ears } from '@/server/sessions/ears';
 import { Link } from '../kit/link';
 import { OutcomeMark } from '../kit/outcome-mark';

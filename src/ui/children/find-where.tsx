@@ -2,7 +2,7 @@
 
 import { useState, useTransition } from 'react';
 import { playFind } from '@/actions/sessions';
-import type { FindGame } from '@/core/progress/finding';
+import type { FindGame } from '@/core/choosing/finding';
 import { Button } from '../kit/button';
 import { ErrorMessage } from '../kit/message';
 import { Select } from '../kit/select';

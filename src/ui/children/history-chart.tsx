@@ -1,7 +1,7 @@
 import { scaleBand, scaleLinear } from 'd3-scale';
 import { stack } from 'd3-shape';
 import { format } from 'date-fns';
-import type { Week } from '@/core/progress/history';
+import type { Week } from '@/core/evidence/history';
 import { sure } from '@/core/sure';
 
 const SIZE = { width: 620, height: 150, left: 28, bottom: 24, top: 8 } as const;

@@ -3,7 +3,7 @@
 import { clsx } from 'clsx';
 import { useState } from 'react';
 import { capital } from '@/core/in-words';
-import { STATE_WORDS } from '@/core/progress/rule';
+import { STATE_WORDS } from '@/core/evidence/rule';
 import type { ShownLadder, ShownRung } from '@/server/children/child-page';
 import { Hop, StateSign } from './state-sign';
 

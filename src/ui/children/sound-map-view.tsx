@@ -2,8 +2,8 @@
 
 import { clsx } from 'clsx';
 import { useState } from 'react';
-import type { MapCell, SoundMap } from '@/core/progress/sound-map';
-import { SPOTS, SPOT_WORDS, type Spot } from '@/core/progress/word-places';
+import type { MapCell, SoundMap } from '@/core/evidence/sound-map';
+import { SPOTS, SPOT_WORDS, type Spot } from '@/core/evidence/word-places';
 import type { ChildPage } from '@/server/children/child-page';
 import { MANNER_WORDS } from '../kit/manners';
 

@@ -1,4 +1,4 @@
-import type { State } from '@/core/progress/rule';
+import type { State } from '@/core/evidence/rule';
 
 /**
  * One hop of a path: solid where it holds, dashed where it comes, thin and open where it does not yet, dotted where

@@ -4,7 +4,7 @@ import { format, parseISO } from 'date-fns';
 import { CalendarPlus, Copy, FileDown, Printer, Trash2 } from 'lucide-react';
 import { useActionState, useState, useTransition } from 'react';
 import { copyPlan, erasePlan, planIt } from '@/actions/plans';
-import type { FindGame } from '@/core/progress/finding';
+import type { FindGame } from '@/core/choosing/finding';
 import type { Catalogue } from '@/server/plans/catalogue';
 import type { PlanLine } from '@/server/plans/plans';
 import { Alert } from '../kit/alert';

@@ -3,8 +3,8 @@
 import { useActionState, useState, useTransition } from 'react';
 import type { FormState } from '@/actions/answer';
 import { keepProgressSettings } from '@/actions/settings';
-import { UNIT_ORDERS, UNIT_ORDER_WORDS } from '@/core/progress/unit-order';
-import { PLAIN_ERRS, RULES, RULE_WORDS } from '@/core/progress/rule';
+import { UNIT_ORDERS, UNIT_ORDER_WORDS } from '@/core/evidence/unit-order';
+import { PLAIN_ERRS, RULES, RULE_WORDS } from '@/core/evidence/rule';
 import type { ProgressSettings } from '@/server/setting/settings';
 import { Button } from '../kit/button';
 import { formOf, useKeptForm } from '../kit/kept-form';

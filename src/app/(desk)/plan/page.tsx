@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { currentGroup } from '@/actions/current-group';
 import { guarded } from '@/app/guarded';
-import { findGames, firstToFind } from '@/core/progress/finding';
+import { findGames, firstToFind } from '@/core/choosing/finding';
 import { catalogue } from '@/server/plans/catalogue';
 import { listPlans } from '@/server/plans/plans';
 import { PlansScreen } from '@/ui/plan/plans-screen';

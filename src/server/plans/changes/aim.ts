@@ -1,8 +1,8 @@
 import { generate } from '../../../core/games/generate';
 import type { Item } from '../../../core/games/item';
 import type { Step } from '../../../core/games/step';
-import { expectedInWords, groupForecast, JUST_RIGHT } from '../../../core/progress/just-right';
-import { forecast } from '../../../core/progress/model';
+import { expectedInWords, groupForecast, JUST_RIGHT } from '../../../core/choosing/just-right';
+import { forecast } from '../../../core/choosing/model';
 import { SPARES } from '../../../core/sessions/shapes';
 import { setSizeFor } from '../../../core/sessions/turns';
 import { sure } from '../../../core/sure';

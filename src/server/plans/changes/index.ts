@@ -1,5 +1,5 @@
 import type { PlanChange } from '../../../core/formats/plan-file';
-import type { Model } from '../../../core/progress/model';
+import type { Model } from '../../../core/choosing/model';
 import type { Plan } from '../../../core/sessions/running-order';
 import { Problem } from '../../storage/problems';
 import type { Workshop } from '../workshop';

@@ -4,7 +4,7 @@ import type { Material } from '../../../core/games/material';
 import { readKey } from '../../../core/games/spec';
 import type { Step } from '../../../core/games/step';
 import type { Task } from '../../../core/games/task';
-import type { Model } from '../../../core/progress/model';
+import type { Model } from '../../../core/choosing/model';
 import type { Plan, PlannedRound } from '../../../core/sessions/running-order';
 import { sure } from '../../../core/sure';
 import type { Workshop } from '../workshop';

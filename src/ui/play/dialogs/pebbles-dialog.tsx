@@ -3,7 +3,7 @@
 import { useState } from 'react';
 import type { PebbleWord } from '@/core/games/pebbles';
 import { placeOf } from '@/core/answers/spots';
-import { anotherWord, nextPart, TELLINGS, verdictOn, type PebbleCheck } from '@/core/progress/pebbles';
+import { anotherWord, nextPart, TELLINGS, verdictOn, type PebbleCheck } from '@/core/evidence/pebbles';
 import type { PebbleMark } from '@/core/sessions/log';
 import { Button } from '../../kit/button';
 import { Chip } from '../../kit/chip';

@@ -1,11 +1,11 @@
 import type { Metadata } from 'next';
 import { currentGroup } from '@/actions/current-group';
 import { guarded } from '@/app/guarded';
-import { findGames, firstToFind } from '@/core/progress/finding';
-import { LADDERS } from '@/core/progress/ladders';
+import { findGames, firstToFind } from '@/core/choosing/finding';
+import { LADDERS } from '@/core/evidence/ladders';
 import { boardRows } from '@/server/children/board';
 import { tomorrowFor } from '@/server/children/progress';
-import { PLAIN_ERRS } from '@/core/progress/rule';
+import { PLAIN_ERRS } from '@/core/evidence/rule';
 import { getProgressSettings } from '@/server/setting/settings';
 import { BoardScreen } from '@/ui/children/board-screen';
 import { CHILD_PLACES, SubNav } from '@/ui/kit/sub-nav';

@@ -1,9 +1,9 @@
 import { capital } from '../in-words';
 import { familyOf } from '../games';
 import { sure } from '../sure';
-import type { LadderEvidence } from './evidence';
-import type { Rung } from './ladders';
-import { frontier, highest, type NextStep } from './next-step';
+import type { LadderEvidence } from '../evidence/evidence';
+import type { Rung } from '../evidence/ladders';
+import { frontier, highest, type NextStep } from '../choosing/next-step';
 
 /**
  * A page on one child for a family or a meeting: words first, no percentages; figures only where they are asked for.

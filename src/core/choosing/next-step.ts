@@ -3,11 +3,11 @@ import { groupBy } from '../group-by';
 import type { WordShape } from '../games/word-shape';
 import { capital } from '../in-words';
 import { sure } from '../sure';
-import type { LadderEvidence, RungEvidence, Run } from './evidence';
+import type { LadderEvidence, RungEvidence, Run } from '../evidence/evidence';
 import { placeFound } from './finding';
-import { guessOf } from './guessing';
-import { BEGIN_NEEDS, BEGIN_ORDER, carries, rungOf, type Ladder, type Rung, type RungRef } from './ladders';
-import type { UnitOrder } from './unit-order';
+import { guessOf } from '../evidence/guessing';
+import { BEGIN_NEEDS, BEGIN_ORDER, carries, rungOf, type Ladder, type Rung, type RungRef } from '../evidence/ladders';
+import type { UnitOrder } from '../evidence/unit-order';
 import { knows, modelOf, worthOn, type Model } from './model';
 import { inWords } from '../in-words';
 

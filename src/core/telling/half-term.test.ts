@@ -2,9 +2,9 @@ import { describe, expect, test } from 'vitest';
 import { inWords } from '../in-words';
 import { sure } from '../sure';
 import { groupIn, WORLDS } from '../testing/worlds';
-import { evidenceOf, type Run } from './evidence';
+import { evidenceOf, type Run } from '../evidence/evidence';
 import { halfTermOf, type HalfTermChild } from './half-term';
-import { LADDERS } from './ladders';
+import { LADDERS } from '../evidence/ladders';
 
 /**
  * Every sentence of the half-term page is taken apart again and each of its claims worked out anew from the marks

@@ -1,17 +1,17 @@
 import { describe, expect, test } from 'vitest';
 import { fsrs, generatorParameters, Rating, createEmptyCard } from 'ts-fsrs';
-import type { Run } from './evidence';
-import { evidenceOf } from './evidence';
-import { familyPage } from './family-page';
-import { historyOf } from './history';
-import { ladderOf } from './ladders';
+import type { Run } from '../evidence/evidence';
+import { evidenceOf } from '../evidence/evidence';
+import { familyPage } from '../telling/family-page';
+import { historyOf } from '../evidence/history';
+import { ladderOf } from '../evidence/ladders';
 import { expectedInWords, groupForecast } from './just-right';
 import { forecast, modelOf } from './model';
 import { nextSteps } from './next-step';
 import { reviewOf } from './review';
 import { answersOf, statesOf } from '../testing/simulated';
 import { sure } from '../sure';
-import { whySentence } from './why';
+import { whySentence } from '../telling/why';
 
 const DAY = 86_400_000;
 const NOW = 20_000 * DAY;

@@ -6,11 +6,11 @@ import { seeded, shuffle } from '../random';
 import { sure } from '../sure';
 import { words } from '../testing/bank';
 import { times } from '../testing/deep';
-import { cellsOf, type Cells } from './cells';
+import { cellsOf, type Cells } from '../evidence/cells';
 import { helpedIn, helpedSentence, type Helped } from './helped';
-import { atMostDrawn } from './luck';
-import { raisedIn } from './patterns';
-import type { SessionCells } from './settle';
+import { atMostDrawn } from '../evidence/luck';
+import { raisedIn } from '../evidence/patterns';
+import type { SessionCells } from '../evidence/settle';
 
 const DAY_MS = 86_400_000;
 const NASALS = new Set(['m', 'n', 'ŋ']);

@@ -1,5 +1,5 @@
 import type { NextStep } from './next-step';
-import { ladderOf, LADDERS } from './ladders';
+import { ladderOf, LADDERS } from '../evidence/ladders';
 import { sure } from '../sure';
 
 /** A child and what would be next for them, likeliest first. */

@@ -4,8 +4,8 @@ import { proofOf } from '../testing/kept-proof';
 import { forecastsIn, gained, learnedFrom, ours } from '../testing/held';
 import { ANYHOW, FIXED, ONE_UP_ONE_BACK, TEACHINGS } from '../testing/practice';
 import { WORLDS } from '../testing/worlds';
-import type { Run } from './evidence';
-import { ladderOf } from './ladders';
+import type { Run } from '../evidence/evidence';
+import { ladderOf } from '../evidence/ladders';
 import { isOld, LOCAL, localOf } from './local';
 import { forecast, knows, modelOf, worthOn } from './model';
 import { sure } from '../sure';
@@ -63,7 +63,7 @@ describe('the model of a child', () => {
 // The bar is 0.9 to 1.1; with a thousand children the slope itself is known to about 0.05, so more is let pass here.
 // docs/judgement.md has the table with four thousand a world.
 describe('forecasts of the last session, in worlds that are not the model', () => {
-  const forecasts = proofOf('src/core/progress/model.test.ts', {
+  const forecasts = proofOf('src/core/choosing/model.test.ts', {
     name: 'forecasts',
     parts: WORLDS.map((w) => w.name),
     prove(name) {
@@ -92,7 +92,7 @@ describe('what a setting’s own answers say', () => {
 
 describe('advice does no harm: what a child can truly do after a hundred turns', () => {
   const children = 100;
-  const advice = proofOf('src/core/progress/model.test.ts', {
+  const advice = proofOf('src/core/choosing/model.test.ts', {
     name: 'advice-does-no-harm',
     parts: TEACHINGS.map((t) => t.name),
     prove(name) {

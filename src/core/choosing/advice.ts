@@ -1,12 +1,12 @@
-import { evidenceOf, type LadderEvidence, type Run } from './evidence';
+import { evidenceOf, type LadderEvidence, type Run } from '../evidence/evidence';
 import { findTask, TASKS } from '../games';
-import { ladderOf, type Rung } from './ladders';
-import type { UnitOrder } from './unit-order';
+import { ladderOf, type Rung } from '../evidence/ladders';
+import type { UnitOrder } from '../evidence/unit-order';
 import { modelOf, NOT_LOCAL, type Local, type Model } from './model';
 import { nextSteps, onLadder, type NextStep } from './next-step';
-import { patternsIn, raisedIn, suspectedIn, type Pattern, type Raised } from './patterns';
-import type { RuleId } from './rule';
-import { settle, type ChildSeen, type OpenSlip, type SessionCells } from './settle';
+import { patternsIn, raisedIn, suspectedIn, type Pattern, type Raised } from '../evidence/patterns';
+import type { RuleId } from '../evidence/rule';
+import { settle, type ChildSeen, type OpenSlip, type SessionCells } from '../evidence/settle';
 import { sure } from '../sure';
 
 const oftenKeeps = (subject: string, missed: number, asked: number) => `Often ${subject}: ${missed} of ${asked}.`;

@@ -2,7 +2,7 @@ import { expect, test } from 'vitest';
 import { readRuns } from '../testing/seen';
 import type { Run } from './evidence';
 import { keptMarks, marksKept } from './reading';
-import { couldBeRoom, roomsIn, withRoom } from './room';
+import { couldBeRoom, roomsIn, withRoom } from './noisy-day';
 import { sure } from '../sure';
 
 const of = (...texts: string[]): Map<string, Run[]> => new Map(texts.map((t, i) => [`c${i}`, readRuns(t)]));

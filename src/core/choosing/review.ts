@@ -1,6 +1,6 @@
 import { createEmptyCard, fsrs, generatorParameters, Rating, type Card, type Grade } from 'ts-fsrs';
-import type { Run } from './evidence';
-import { carries, rungOf } from './ladders';
+import type { Run } from '../evidence/evidence';
+import { carries, rungOf } from '../evidence/ladders';
 
 /** When a rung that holds should come again: growing gaps from a spaced-repetition library, rated by what was seen. */
 export interface Review {

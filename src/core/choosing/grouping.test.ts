@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { GROUP_SIZE, groupsFor, type Candidate } from './grouping';
-import { ladderOf, LADDERS } from './ladders';
+import { ladderOf, LADDERS } from '../evidence/ladders';
 import type { NextStep } from './next-step';
 import { sure } from '../sure';
 

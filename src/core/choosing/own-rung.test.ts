@@ -3,10 +3,10 @@ import { taskOf } from '../games';
 import { seeded } from '../random';
 import { sure } from '../sure';
 import { adviseOn, nextOn, type ChildAdvice } from './advice';
-import type { Run } from './evidence';
-import { ladderOf, rungOf } from './ladders';
+import type { Run } from '../evidence/evidence';
+import { ladderOf, rungOf } from '../evidence/ladders';
 import { isSpread, ownStep } from './own-rung';
-import { LADDERS } from './ladders';
+import { LADDERS } from '../evidence/ladders';
 import type { NextStep } from './next-step';
 
 /** Children are invented; the cases are the design’s own (common practice, no source). */

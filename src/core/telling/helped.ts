@@ -1,6 +1,6 @@
-import { atMostDrawn } from './luck';
-import { chancesOf, type Raised } from './patterns';
-import type { SessionCells } from './settle';
+import { atMostDrawn } from '../evidence/luck';
+import { chancesOf, type Raised } from '../evidence/patterns';
+import type { SessionCells } from '../evidence/settle';
 import { capital, inWords } from '../in-words';
 
 const newWords = (n: number): string => (n === 1 ? 'one new word' : `${inWords(n)} new words`);

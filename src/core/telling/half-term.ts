@@ -1,8 +1,8 @@
 import { capital, inWords, listed } from '../in-words';
-import type { LadderEvidence, Run } from './evidence';
-import { rungOf } from './ladders';
-import { highest } from './next-step';
-import { STATES, type State } from './rule';
+import type { LadderEvidence, Run } from '../evidence/evidence';
+import { rungOf } from '../evidence/ladders';
+import { highest } from '../choosing/next-step';
+import { STATES, type State } from '../evidence/rule';
 
 const onDays = (n: number): string => (n === 1 ? 'one day' : `${inWords(n)} days`);
 

@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { JUDGEMENT_CASES, type JudgementCase } from '../testing/judgement-cases';
 import { NOW, seenIn } from '../testing/seen';
 import { adviseOn, type ChildAdvice } from './advice';
-import { ladderOf, rungNow } from './ladders';
+import { ladderOf, rungNow } from '../evidence/ladders';
 import type { NextStep } from './next-step';
 import { sure } from '../sure';
 

@@ -1,9 +1,9 @@
-import type { Run } from './evidence';
+import type { Run } from '../evidence/evidence';
 import { groupBy } from '../group-by';
 import { sure } from '../sure';
 import { comingTrue, type Came as Outcome } from './coming-true';
-import { guessOf } from './guessing';
-import { rungOf } from './ladders';
+import { guessOf } from '../evidence/guessing';
+import { rungOf } from '../evidence/ladders';
 import { forecast, HALF_LIFE_DAYS, modelOf, NOT_LOCAL, type Local, type Model } from './model';
 
 /**

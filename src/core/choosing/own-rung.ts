@@ -2,7 +2,7 @@ import { offeredStep } from '../games';
 import type { Task } from '../games/task';
 import { sure } from '../sure';
 import { nextOn, type ChildAdvice } from './advice';
-import { carries, LADDERS, rungOf, type Ladder } from './ladders';
+import { carries, LADDERS, rungOf, type Ladder } from '../evidence/ladders';
 import { forecast, worthOn } from './model';
 import type { NextStep } from './next-step';
 

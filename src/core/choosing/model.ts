@@ -2,9 +2,9 @@ import { findStep, findTask } from '../games';
 import { stepPoints } from '../games/hardness';
 import { groupBy } from '../group-by';
 import { sure } from '../sure';
-import type { Run } from './evidence';
-import { guessOf } from './guessing';
-import { carries, LADDERS, ladderOf, rungOf, type Ladder, type Rung } from './ladders';
+import type { Run } from '../evidence/evidence';
+import { guessOf } from '../evidence/guessing';
+import { carries, LADDERS, ladderOf, rungOf, type Ladder, type Rung } from '../evidence/ladders';
 
 /**
  * What is chosen by: for each ladder a distribution over how able a child is, in logits, from the same answers as the
@@ -21,7 +21,7 @@ export interface Model {
 
 /**
  * What many children of one setting have shown together: how much harder or easier each step is here, and how far
- * forecasts come true. Only from fifty children up, and left alone for half a term (progress/local).
+ * forecasts come true. Only from fifty children up, and left alone for half a term (choosing/local).
  */
 export interface Local {
   /** Logits to add, by `task step`. */

@@ -3,7 +3,7 @@ import { proofOf } from '../testing/kept-proof';
 import { NOW } from '../testing/seen';
 import { GAPS, SPEECH } from '../testing/speakers';
 import { spokenHistory, type Speaker } from '../testing/spoken';
-import { adviseOn, type ChildAdvice } from './advice';
+import { adviseOn, type ChildAdvice } from '../choosing/advice';
 import { sure } from '../sure';
 
 const CHILDREN = 100;
@@ -32,7 +32,7 @@ interface Advised {
   readonly patterns: readonly string[];
   readonly back: boolean;
 }
-const proof = proofOf<readonly Advised[]>('src/core/progress/speech.test.ts', {
+const proof = proofOf<readonly Advised[]>('src/core/evidence/speech.test.ts', {
   name: 'speech-and-hearing',
   parts: Object.keys(KINDS),
   prove: (kind) =>

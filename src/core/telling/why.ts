@@ -1,7 +1,7 @@
 import { inWords } from '../in-words';
 import { HELP_WORDS } from '../answers/outcome';
-import type { RungEvidence } from './evidence';
-import { STATE_WORDS } from './rule';
+import type { RungEvidence } from '../evidence/evidence';
+import { STATE_WORDS } from '../evidence/rule';
 
 const guessingGets = (of: string, yesNo: boolean, oneIn: string) =>
   `In a ${yesNo ? 'yes/no' : 'choosing'} game, pure guessing gets ${of} ${oneIn}.`;

@@ -6,7 +6,7 @@ import { holding, twinsOf } from '../games/pebbles';
 import { listed } from '../in-words';
 import { sure } from '../sure';
 import type { NextStep } from './next-step';
-import type { Pattern } from './patterns';
+import type { Pattern } from '../evidence/patterns';
 
 /** Words to try a step with at once. */
 export interface Examples {

@@ -147,7 +147,7 @@ describe('patterns', () => {
       ]),
     ),
   };
-  const proof = proofOf('src/core/progress/sound-map.test.ts', {
+  const proof = proofOf('src/core/evidence/sound-map.test.ts', {
     name: 'patterns',
     parts: Object.keys(KINDS),
     prove: (kind) => sure(KINDS[kind])(),

@@ -4,7 +4,7 @@ import { describe, expect, test } from 'vitest';
 import { agreement, kappaWord } from './agreement';
 import { atLeast, atLeastMixed } from './luck';
 import { posteriorOf } from './posterior';
-import { oneIn } from './why';
+import { oneIn } from '../telling/why';
 import { sure } from '../sure';
 
 // jStat 1.9, a general-purpose statistics library of the npm registry, is the reference for tails, quantiles and

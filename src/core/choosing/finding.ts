@@ -1,9 +1,9 @@
 import { TASKS, taskOf } from '../games';
 import { canOwn } from '../sessions/own-step';
 import { foundIn, foundWords, type Expected, type FindStep, type Tried } from '../sessions/find';
-import type { Run } from './evidence';
-import { guessOf } from './guessing';
-import { rungOf, type Ladder } from './ladders';
+import type { Run } from '../evidence/evidence';
+import { guessOf } from '../evidence/guessing';
+import { rungOf, type Ladder } from '../evidence/ladders';
 import { hardOf } from './model';
 
 /** The steps of a game that are rungs of its own ladder, one for each rung, easy to hard; without items yet. */

@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { evidenceOf, type Run } from './evidence';
-import { BEGIN_NEEDS, carries, LADDERS, ladderOf, type RungRef } from './ladders';
-import type { UnitOrder } from './unit-order';
+import { evidenceOf, type Run } from '../evidence/evidence';
+import { BEGIN_NEEDS, carries, LADDERS, ladderOf, type RungRef } from '../evidence/ladders';
+import type { UnitOrder } from '../evidence/unit-order';
 import { modelOf } from './model';
 import { frontier, nextSteps, type Choosing, type NextStep } from './next-step';
 import { sure } from '../sure';

@@ -9,7 +9,7 @@ import { evidenceOf, ladderEvidence, type Run, type RungEvidence } from './evide
 import { guessOf } from './guessing';
 import { LADDERS, ladderOf, rungNow, rungOf } from './ladders';
 import type { RuleId } from './rule';
-import { luckSentence, moreSentence, whySentence } from './why';
+import { luckSentence, moreSentence, whySentence } from '../telling/why';
 
 const DAY = 86_400_000;
 const NOW = 20_000 * DAY;
