@@ -3,7 +3,7 @@ import { test } from 'vitest';
 import { tableOf } from './table';
 import { answersOf, statesOf, type Simulated } from '../src/core/testing/simulated';
 import { atLeast } from '../src/core/evidence/luck';
-import type { Run } from '../src/core/evidence/evidence';
+import type { StepRun } from '../src/core/evidence/evidence';
 import { ladderOf } from '../src/core/evidence/ladders';
 import { sure } from '../src/core/sure';
 
@@ -74,7 +74,7 @@ the 20 answers speak plainly for the step, and more are needed. A child who lear
 become so, or a little before: the last row grows from 0.5 to 0.95.
 `;
 
-const percentRight = (runs: readonly Run[]): boolean =>
+const percentRight = (runs: readonly StepRun[]): boolean =>
   runs.length >= 5 && runs.filter((r) => r.marks === '1').length / runs.length >= 0.8;
 
 test('how often each rule is right, looked at after every answer', () => {

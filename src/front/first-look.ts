@@ -1,5 +1,5 @@
 import type { IncomingMessage } from 'node:http';
-import { refusalOf, type Asked, type Refusal } from '../guard/guard';
+import { refusalOf, type Incoming, type Refusal } from '../guard/guard';
 
 /** Methods that a browser sends to us. TRACE gives back what was sent, cookies and all (RFC 9110, 9.3.8). */
 const METHODS = new Set(['GET', 'HEAD', 'POST', 'PUT', 'PATCH', 'DELETE', 'OPTIONS']);
@@ -48,7 +48,7 @@ export function firstLook(request: IncomingMessage, hosts: readonly string[]): R
   const wrong = unreadable(request);
   if (wrong) return wrong;
   const { headers, method = '', url = '' } = request;
-  const asked: Asked = {
+  const asked: Incoming = {
     method,
     path: url.split('?')[0] ?? '',
     host: one(headers.host),

@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { isForwarded, ownHosts, refusalOf, type Asked } from './guard';
+import { isForwarded, ownHosts, refusalOf, type Incoming } from './guard';
 import { contentPolicy, sealed } from './headers';
 
 const hosts = ownHosts('3000');
-const asked = (change: Partial<Asked> = {}): Asked => ({
+const asked = (change: Partial<Incoming> = {}): Incoming => ({
   method: 'GET',
   path: '/',
   host: '127.0.0.1:3000',
@@ -14,7 +14,7 @@ const asked = (change: Partial<Asked> = {}): Asked => ({
   fetchDest: null,
   ...change,
 });
-const statusOf = (change: Partial<Asked>): number | undefined => refusalOf(asked(change), hosts)?.status;
+const statusOf = (change: Partial<Incoming>): number | undefined => refusalOf(asked(change), hosts)?.status;
 
 describe('Host (RFC 9110, section 7.4: 421 where the server does not answer for it)', () => {
   test.each([['127.0.0.1:3000'], ['localhost:3000'], ['LocalHost:3000'], ['[::1]:3000']])('%s is ours', (host) => {

@@ -7,7 +7,7 @@
  */
 
 /** What the guard looks at. A header that was not sent is null. */
-export interface Asked {
+export interface Incoming {
   readonly method: string;
   /** The path of the address, without what follows `?`. */
   readonly path: string;
@@ -47,14 +47,14 @@ export const ownHosts = (port: string): readonly string[] =>
  * A link on another site may open a page of ours in a window of its own; nothing of theirs can read it there. What is
  * no page it may not: a link to a download would put a child's file among the downloads.
  */
-const opensPage = ({ path, fetchMode, fetchDest }: Asked): boolean =>
+const opensPage = ({ path, fetchMode, fetchDest }: Incoming): boolean =>
   fetchMode === 'navigate' && fetchDest === 'document' && !/^\/+api(\/|$)/i.test(path);
 
 /**
  * Why this request is refused, or null when it may go on. `hosts` as `ownHosts` gives them.
  * Example: a POST with `Origin: null` gives a refusal with status 403.
  */
-export function refusalOf(asked: Asked, hosts: readonly string[]): Refusal | null {
+export function refusalOf(asked: Incoming, hosts: readonly string[]): Refusal | null {
   if (!asked.host || !hosts.includes(asked.host.toLowerCase())) {
     return { status: 421, sentence: `Bouncy Echo does not answer at this address. Open http://${hosts[0]} instead.\n` };
   }

@@ -9,7 +9,7 @@ import { oftenSaidFor } from './speech';
 import type { Chunks } from './said';
 
 /** One sound asked for. */
-export interface Asked {
+export interface AskedSound {
   readonly ipa: string;
   /** It follows another consonant in its cluster. */
   readonly close: boolean;
@@ -21,12 +21,12 @@ export interface Asked {
   readonly set?: VowelKey;
 }
 
-export type Place = 'first' | 'middle' | 'last';
+export type WordPart = 'first' | 'middle' | 'last';
 /** Where in a cluster a sound stands: before the vowel, or after it. */
 export type Cluster = 'opening' | 'closing' | null;
 
 interface Where {
-  readonly place: Place;
+  readonly place: WordPart;
   readonly cluster: Cluster;
 }
 
@@ -74,7 +74,7 @@ export interface Hearing {
  * Plain sounds as asked for; consonants side by side at the start or end count as a cluster.
  * @example askedFor(['s', 'p', 'uː', 'n'])[1].close // true
  */
-export function askedFor(sounds: readonly string[]): Asked[] {
+export function askedFor(sounds: readonly string[]): AskedSound[] {
   const vowels = sounds.map(isVowel);
   const [first, last] = [vowels.indexOf(true), vowels.lastIndexOf(true)];
   return sounds.map((ipa, i) => ({
@@ -87,15 +87,15 @@ export function askedFor(sounds: readonly string[]): Asked[] {
 /** The vowel that creeps in after a consonant said alone. */
 const UH: ReadonlySet<string> = new Set(['ə', 'ʌ', 'ɜː']);
 
-export function whereOf(asked: readonly Asked[], at: number): Where {
+export function whereOf(asked: readonly AskedSound[], at: number): Where {
   const clustered = asked[at]?.close === true || asked[at + 1]?.close === true;
   const vowelBefore = asked.slice(0, at).some((a) => isVowel(a.ipa));
   const closes = vowelBefore && (asked.slice(at).every((a) => !isVowel(a.ipa)) || asked[at + 1]?.close !== true);
   const cluster = closes ? 'closing' : 'opening';
-  return { place: placeOf(at, asked.length), cluster: clustered ? cluster : null };
+  return { place: partOf(at, asked.length), cluster: clustered ? cluster : null };
 }
 
-function placeOf(at: number, length: number): Place {
+function partOf(at: number, length: number): WordPart {
   if (at <= 0) return 'first';
   return at >= length - 1 ? 'last' : 'middle';
 }
@@ -153,7 +153,7 @@ function movedSounds(
  * @example analyse(askedFor(['f', 'r', 'ɒ', 'ɡ']), [['f'], ['ɒ'], ['ɡ']], { apart: true }).credit // [1, 0, 1, 1]
  */
 export function analyse(
-  asked: readonly Asked[],
+  asked: readonly AskedSound[],
   chunks: Chunks,
   { apart, oneForOne = false, ownWay = NO_OWN_WAY, tapsT = false, mixed = false }: Hearing,
 ): Analysis {
@@ -246,10 +246,10 @@ interface Faults {
   readonly fair: Fair[];
 }
 
-type Reading = Aligned & { readonly found: Faults; readonly where: Where };
+type AlignedReading = Aligned & { readonly found: Faults; readonly where: Where };
 
 /** What an edit of one kind says of the answer. */
-const READ: { readonly [Op in Edit['op']]: (edit: Extract<Edit, { op: Op }>, reading: Reading) => void } = {
+const READ: { readonly [Op in Edit['op']]: (edit: Extract<Edit, { op: Op }>, reading: AlignedReading) => void } = {
   same: ({ at, heard }, { target, sounds, ownWay, ear, found }) => {
     const [asked, said] = [sure(target[at]), sure(sounds[heard])];
     found.heardAs[at] = heard;
@@ -289,7 +289,7 @@ function faultsIn(aligned: Aligned): Faults {
     if (moved.has(i)) found.faults.push({ kind: 'reordered', at: edit.at, ...where });
     // The other end of a move is told already.
     else if (!otherEnds.has(i))
-      (READ[edit.op] as (edit: Edit, reading: Reading) => void)(edit, { ...aligned, found, where });
+      (READ[edit.op] as (edit: Edit, reading: AlignedReading) => void)(edit, { ...aligned, found, where });
   });
   return found;
 }
@@ -300,7 +300,11 @@ const span = (from: number, to: number): number[] => Array.from({ length: to - f
  * Runs of sounds that were said in one go though they were to be parted; what the convention counts as one may stay
  * together.
  */
-function mergedRuns(asked: readonly Asked[], heardAs: readonly (number | null)[], chunk: readonly number[]): Fault[] {
+function mergedRuns(
+  asked: readonly AskedSound[],
+  heardAs: readonly (number | null)[],
+  chunk: readonly number[],
+): Fault[] {
   const out: Fault[] = [];
   const chunkOf = (i: number): number | null =>
     heardAs[i] === null || heardAs[i] === undefined ? null : sure(chunk[sure(heardAs[i])]);
@@ -316,7 +320,7 @@ function mergedRuns(asked: readonly Asked[], heardAs: readonly (number | null)[]
   return out;
 }
 
-interface Slipped {
+interface SlipFacts {
   readonly target: readonly string[];
   readonly sounds: readonly string[];
   readonly chunks: Chunks;
@@ -329,7 +333,7 @@ interface Slipped {
 const ANOTHER = 0.6;
 
 /** One name for all that happened, the most telling first; a row for each. */
-const NAMES: readonly (readonly [Slip, (s: Slipped) => boolean])[] = [
+const NAMES: readonly (readonly [Slip, (s: SlipFacts) => boolean])[] = [
   [
     'last-only',
     ({ target, sounds }) =>
@@ -365,4 +369,4 @@ const NAMES: readonly (readonly [Slip, (s: Slipped) => boolean])[] = [
 
 const startsWith = (all: readonly string[], part: readonly string[]): boolean => part.every((s, i) => s === all[i]);
 
-const slipOf = (slipped: Slipped): Slip => NAMES.find(([, fits]) => fits(slipped))?.[0] ?? 'other-word';
+const slipOf = (slipped: SlipFacts): Slip => NAMES.find(([, fits]) => fits(slipped))?.[0] ?? 'other-word';

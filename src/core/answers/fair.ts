@@ -1,7 +1,7 @@
 import { ACCENTS } from '../phonology/accents';
 import { isVowelKey, type VowelKey } from '../phonology/keys';
 import { isVowel } from '../phonology/sounds';
-import type { Asked } from './analyse';
+import type { AskedSound } from './analyse';
 
 /** Why something else than the sound asked for is a fair answer. */
 export type Fair = 'start' | 'tapped' | 'nasal' | 'dark-l' | 'weak' | 'by-itself' | 'said-g' | 'accent';
@@ -20,7 +20,7 @@ export const FAIR_WORDS: Readonly<Record<Fair, string>> = {
 
 /** Where an answer is heard. */
 export interface Ear {
-  readonly asked: readonly Asked[];
+  readonly asked: readonly AskedSound[];
   /** A /t/ between vowels may be tapped (American speech). */
   readonly tapsT: boolean;
   /** Here people speak in several accents: any shipped accent’s vowel is right. */
@@ -28,9 +28,9 @@ export interface Ear {
 }
 
 /** A sound asked for, with what stands before and after it, and what was heard. */
-interface Hearing {
+interface FairHearing {
   readonly ear: Ear;
-  readonly here: Asked;
+  readonly here: AskedSound;
   readonly before: string | undefined;
   readonly after: string | undefined;
   readonly heard: string;
@@ -60,7 +60,7 @@ function anywhere(set: VowelKey): ReadonlySet<string> {
 const PIN_PEN: ReadonlySet<string> = new Set(['KIT', 'DRESS']);
 const NASALS: ReadonlySet<string> = new Set(['m', 'n', 'ŋ']);
 
-function otherAccent({ ear, here, after, heard }: Hearing): boolean {
+function otherAccent({ ear, here, after, heard }: FairHearing): boolean {
   const { set } = here;
   if (!ear.mixed || set === undefined || !isVowelKey(set) || !isVowel(heard)) return false;
   if (anywhere(set).has(heard)) return true;
@@ -71,7 +71,7 @@ function otherAccent({ ear, here, after, heard }: Hearing): boolean {
 const REDUCED: ReadonlySet<string> = new Set(['ə', 'ɪ', 'i', 'ɚ', 'e', 'ʊ']);
 
 /** One rule a reason; the first that holds gives the note. */
-const SWAPS: readonly (readonly [Fair, (h: Hearing) => boolean])[] = [
+const SWAPS: readonly (readonly [Fair, (h: FairHearing) => boolean])[] = [
   ['start', ({ here, after, heard }) => HEARD_AS[here.ipa] === heard && (after === 'r' || after === 'j')],
   [
     'tapped',
@@ -87,7 +87,7 @@ const SWAPS: readonly (readonly [Fair, (h: Hearing) => boolean])[] = [
   ['accent', otherAccent],
 ];
 
-const hearingOf = (ear: Ear, at: number, heard: string): Hearing | null => {
+const fairHearing = (ear: Ear, at: number, heard: string): FairHearing | null => {
   const here = ear.asked[at];
   return here ? { ear, here, before: ear.asked[at - 1]?.ipa, after: ear.asked[at + 1]?.ipa, heard } : null;
 };
@@ -97,7 +97,7 @@ const hearingOf = (ear: Ear, at: number, heard: string): Hearing | null => {
  * @example fairSwap({ asked: askedFor(['p', 'ɪ', 'ŋ', 'k']), tapsT: false, mixed: false }, 2, 'n') // 'nasal'
  */
 export function fairSwap(ear: Ear, at: number, heard: string): Fair | null {
-  const hearing = hearingOf(ear, at, heard);
+  const hearing = fairHearing(ear, at, heard);
   return (hearing && SWAPS.find(([, holds]) => holds(hearing))?.[0]) ?? null;
 }
 

@@ -1,4 +1,4 @@
-import { analyse, askedFor, type Analysis, type Asked, type Hearing } from './analyse';
+import { analyse, askedFor, type Analysis, type AskedSound, type Hearing } from './analyse';
 import { FAIR_WORDS, fairSwap, type Ear, type Fair } from './fair';
 import type { Outcome, Slip } from './outcome';
 import { NO_OWN_WAY, saysFor, type OwnWay } from './own-way';
@@ -56,9 +56,9 @@ export interface Judgement {
 export interface Question {
   readonly judged: Judged;
   /** The sounds of the item's word, as its bounce line has them. */
-  readonly marks: readonly Asked[];
+  readonly marks: readonly AskedSound[];
   /** The sounds of what the word becomes, where it is changed. */
-  readonly to?: readonly Asked[] | undefined;
+  readonly to?: readonly AskedSound[] | undefined;
   /** Here people speak in several accents: any shipped accent’s vowel is right. */
   readonly mixed?: boolean;
   /** The same answer as another accent says it, where the child speaks one. */
@@ -84,7 +84,7 @@ const slip = (
 ): Judgement => ({ outcome: 'not-yet', slip: kind, missed, why, analysis });
 
 /** The better of two readings: a child who speaks another accent may answer in it, or in the setting's. */
-function bestOf(targets: readonly (readonly Asked[])[], said: Chunks, hearing: Hearing): Analysis {
+function bestAnalysis(targets: readonly (readonly AskedSound[])[], said: Chunks, hearing: Hearing): Analysis {
   const all = targets.map((asked) => analyse(asked, said, hearing));
   return all.find((a) => a.right) ?? all.reduce((best, a) => (a.cost < best.cost ? a : best));
 }
@@ -110,20 +110,20 @@ const WHY: Partial<Record<Slip, string>> = {
   'cluster-kept': KEPT_TOGETHER,
 };
 
-const ipaOf = (asked: readonly Asked[]): string[] => asked.map((a) => a.ipa);
+const askedIpa = (asked: readonly AskedSound[]): string[] => asked.map((a) => a.ipa);
 
 const earOf = ({ marks, tapsT = false, mixed = false }: Question): Ear => ({ asked: marks, tapsT, mixed });
 
 /** A right answer with the note that goes with it. */
-function rightWith(read: Analysis): Judgement {
+function rightVerdict(read: Analysis): Judgement {
   const [fair] = read.fair;
   if (fair) return right(FAIR_WORDS[fair], 'heard-closely', read);
   return right(read.slip ? sure(RIGHT_WORDS[read.slip]) : 'That’s it.', read.slip, read);
 }
 
 /** The sounds asked for with all that is known of them: the word’s own, or those of what it becomes. */
-function askedOf(sounds: readonly string[], { marks, to }: Question): readonly Asked[] {
-  return [marks, to ?? []].find((known) => same(ipaOf(known), sounds)) ?? askedFor(sounds);
+function askedOf(sounds: readonly string[], { marks, to }: Question): readonly AskedSound[] {
+  return [marks, to ?? []].find((known) => same(askedIpa(known), sounds)) ?? askedFor(sounds);
 }
 
 /** Said in one go, and the “uh” of a consonant said alone let pass. */
@@ -146,14 +146,14 @@ const hearingOf = ({ apart, sounds }: BySounds, { ownWay, tapsT, mixed }: Questi
 function judgeSounds(judged: BySounds, heard: Chunks, question: Question): Judgement {
   const said = judged.gaps ? withoutGaps(heard) : heard;
   const { marks, otherAccent } = question;
-  const whole = same(judged.sounds, ipaOf(marks));
+  const whole = same(judged.sounds, askedIpa(marks));
   const asked = askedOf(judged.sounds, question);
   const hearing = hearingOf(judged, question);
   const others = [judged.or, otherAccent].filter((sounds) => sounds !== undefined).map((sounds) => askedFor(sounds));
-  const read = bestOf([asked, ...others], said, hearing);
+  const read = bestAnalysis([asked, ...others], said, hearing);
   // Where a vowel is what changes, the word as it was is not right in another accent.
-  const still = !whole && read.fair.length > 0 && same(said.flat(), ipaOf(marks));
-  if (read.right && !still) return rightWith(read);
+  const still = !whole && read.fair.length > 0 && same(said.flat(), askedIpa(marks));
+  if (read.right && !still) return rightVerdict(read);
   const changed = whole ? null : judgeChanged(judged, said, question, read);
   return changed ?? slip(sure(read.slip), WHY[sure(read.slip)] ?? 'Not that one.', whole ? read.missed : [], read);
 }
@@ -190,7 +190,7 @@ function fairSound(wanted: string, said: string, question: Question): Fair | nul
 function onlyOneOf(
   wanted: readonly string[],
   [said, ...more]: readonly string[],
-  marks: readonly Asked[],
+  marks: readonly AskedSound[],
   read: Analysis,
 ): Judgement | null {
   if (said === undefined || more.length) return null;
@@ -204,7 +204,7 @@ function onlyOneOf(
 function otherPlace(
   wanted: readonly string[],
   said: readonly string[],
-  marks: readonly Asked[],
+  marks: readonly AskedSound[],
   read: Analysis,
 ): Judgement | null {
   const at = marks.findIndex((m, i) => m.ipa !== wanted[i]);
@@ -221,9 +221,9 @@ function isItsCluster(sound: string, said: readonly string[], ipa: readonly stri
   return starts || (said.at(-1) === sound && said.every((s, i) => s === tail[i]));
 }
 
-function oneSound(sound: string, said: Chunks, marks: readonly Asked[], read: Analysis): Judgement {
+function oneSound(sound: string, said: Chunks, marks: readonly AskedSound[], read: Analysis): Judgement {
   const sounds = said.flat();
-  const ipa = ipaOf(marks);
+  const ipa = askedIpa(marks);
   const at = ipa.indexOf(sure(sounds[0]));
   if (isItsCluster(sound, sounds, ipa))
     return right('Right: the sound is there, with the one next to it.', 'in-cluster', read);
@@ -259,7 +259,7 @@ function judgeRhyme(
 ): Judgement {
   const { marks, ownWay = NO_OWN_WAY } = question;
   const ear = earOf(question);
-  const asked = ipaOf(marks);
+  const asked = askedIpa(marks);
   const from = asked.length - rime.length;
   if (same(said, asked)) return slip('unchanged', 'They said the same word again.');
   const alike = (wanted: readonly string[], heard: readonly string[]): boolean =>
@@ -296,7 +296,7 @@ function judgeParts(
   { marks, ownWay, otherAccent, tapsT, mixed }: Question,
 ): Judgement {
   const joined = [said.flat()];
-  const read = bestOf([marks, ...(otherAccent ? [askedFor(otherAccent)] : [])], joined, {
+  const read = bestAnalysis([marks, ...(otherAccent ? [askedFor(otherAccent)] : [])], joined, {
     apart: false,
     ...(ownWay ? { ownWay } : {}),
     ...(tapsT ? { tapsT } : {}),

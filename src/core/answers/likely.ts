@@ -1,5 +1,5 @@
 import { inCluster } from '../lexicon/difficulty';
-import type { Word } from '../lexicon/entry';
+import { ipaOf, type Word } from '../lexicon/entry';
 import type { Guard } from '../lexicon/guard';
 import type { AccentId } from '../phonology/accents';
 import { isPair } from '../phonology/articulation';
@@ -39,7 +39,6 @@ export interface LikelyContext {
 
 /** Candidates an item carries at most; which of them are shown is for answers/rank. */
 const MOST = 8;
-const ipaOf = (word: Word): string[] => word.sounds.map((s) => s.ipa);
 const slashes = ({ accent }: Word, ipa: string): string => `/${labelOf(ipa, accent).label}/`;
 
 /** Nothing is shown of what would be heard as a rude word. */
@@ -231,9 +230,9 @@ export function segmentingLikely(word: Word, context: LikelyContext): LikelyAnsw
   if (sounds.some((s) => !s.vowel)) out.push(withUh(word));
   out.push(
     wholeWord(word),
-    inWords('letters', 'letter-name', { show: letterNames(word.word, word.accent), note: 'letter names' }),
+    likelyInWords('letters', 'letter-name', { show: letterNames(word.word, word.accent), note: 'letter names' }),
     ...losses.slice(1),
-    inWords('heard', 'another-heard', { show: 'a different word', note: 'right sounds', outcome: 'on-own' }),
+    likelyInWords('heard', 'another-heard', { show: 'a different word', note: 'right sounds', outcome: 'on-own' }),
   );
   return distinct(out);
 }
@@ -278,7 +277,7 @@ export const numberLikely = (right: number): LikelyAnswer[] =>
       missed: [],
     }));
 
-interface Slipped {
+interface LikelySlip {
   readonly said: readonly string[];
   readonly show: string;
   readonly note: string;
@@ -287,7 +286,7 @@ interface Slipped {
 }
 
 /** A likely answer that slips, in a few words; nothing is shown where it could print a rude word. */
-export function slipLikely(slip: Slip, { said, show, note, accent }: Slipped, guard: Guard): LikelyAnswer {
+export function slipLikely(slip: Slip, { said, show, note, accent }: LikelySlip, guard: Guard): LikelyAnswer {
   return {
     id: `${slip} ${said.join(' ')}`,
     slip,
@@ -349,7 +348,7 @@ export const notJoined = (word: Word, parts?: readonly string[]): LikelyAnswer =
 });
 
 /** An answer of which only the kind is known, told in words. */
-export const inWords = (
+export const likelyInWords = (
   id: string,
   slip: Slip | null,
   { show, note, outcome = 'not-yet' }: { readonly show: string; readonly note: string; readonly outcome?: Outcome },
@@ -390,4 +389,7 @@ export const distinct = (answers: readonly LikelyAnswer[]): LikelyAnswer[] =>
     .slice(0, MOST);
 
 /** Some of a list, where all of it was asked for. */
-export const SOME_MISSED: LikelyAnswer = inWords('some', 'some-missed', { show: 'some', note: 'but missed others' });
+export const SOME_MISSED: LikelyAnswer = likelyInWords('some', 'some-missed', {
+  show: 'some',
+  note: 'but missed others',
+});

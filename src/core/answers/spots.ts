@@ -1,18 +1,18 @@
 import { CONSONANTS } from '../phonology/sounds';
 import { sure } from '../sure';
-import { whereOf, type Asked } from './analyse';
+import { whereOf, type AskedSound } from './analyse';
 
 /**
  * Consonants side by side at the start or end of a word make a cluster; its key says which side, and after which kind
  * of sound. Example: the r of *frog* is `r opening after`, its g `ɡ last`.
  */
-export function spotKey(sounds: readonly Asked[], at: number): string {
+export function spotKey(sounds: readonly AskedSound[], at: number): string {
   const { place, cluster } = whereOf(sounds, at);
   return `${sure(sounds[at]).ipa} ${cluster ?? place}${cluster && sure(sounds[at]).close ? ' after' : ''}`;
 }
 
-/** The place of a key without its sound. Example: `placeOf('r opening after') // 'opening after'`. */
-export const placeOf = (key: string): string => key.slice(key.indexOf(' ') + 1);
+/** The place of a key without its sound. Example: `whereIn('r opening after') // 'opening after'`. */
+export const whereIn = (key: string): string => key.slice(key.indexOf(' ') + 1);
 
 /** A key, read. */
 export interface Spot {

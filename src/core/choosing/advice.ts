@@ -1,4 +1,4 @@
-import { evidenceOf, type LadderEvidence, type Run } from '../evidence/evidence';
+import { evidenceOf, type LadderEvidence, type StepRun } from '../evidence/evidence';
 import { findTask, TASKS } from '../games';
 import { ladderOf, type Rung } from '../evidence/ladders';
 import type { UnitOrder } from '../evidence/unit-order';
@@ -8,6 +8,7 @@ import { patternsIn, raisedIn, suspectedIn, type Pattern, type Raised } from '..
 import type { RuleId } from '../evidence/rule';
 import { settle, type ChildSeen, type OpenSlip, type SessionCells } from '../evidence/settle';
 import { sure } from '../sure';
+import { millisecondsInDay } from 'date-fns/constants';
 
 const oftenKeeps = (subject: string, missed: number, asked: number) => `Often ${subject}: ${missed} of ${asked}.`;
 
@@ -34,7 +35,7 @@ export interface ChildAdvice {
   readonly ladders: readonly LadderEvidence[];
   readonly model: Model;
   /** Settled runs: what is open is not in them. */
-  readonly runs: readonly Run[];
+  readonly runs: readonly StepRun[];
   /** What became of single sounds, settled, a session each. */
   readonly sessions: readonly SessionCells[];
   /** What to play next: an adult's choice, then a pattern, then steps; two at most beside the choice. */
@@ -52,18 +53,17 @@ export interface ChildAdvice {
   /** Hardly ever replies: pointing games say more. */
   readonly point: boolean;
   /** Answers of the last days that are left out of it, because everyone missed the same. */
-  readonly rooms: readonly Run[];
+  readonly rooms: readonly StepRun[];
 }
 
 /** Replies that are too few to go by: so many turns lately, and this share of them silent. */
 const SILENT = { turns: 8, share: 0.6, days: 28 } as const;
 /** Days for which it is told that a room was suspected. */
 const ROOM_TOLD_DAYS = 14;
-const DAY_MS = 86_400_000;
 
-function isSilent(runs: readonly Run[], now: number): boolean {
+function isSilent(runs: readonly StepRun[], now: number): boolean {
   const marks = runs
-    .filter((r) => r.standing === 'fresh' && now - r.at <= SILENT.days * DAY_MS)
+    .filter((r) => r.standing === 'fresh' && now - r.at <= SILENT.days * millisecondsInDay)
     .map((r) => r.marks)
     .join('');
   return marks.length >= SILENT.turns && marks.split('-').length - 1 >= SILENT.share * marks.length;
@@ -88,7 +88,7 @@ const ANY_RUNG = '3-clip';
 const wholeWordLadder = (how: 'joined' | 'apart'): string => sure(TASKS.find((t) => t.wholeWord === how)).family;
 
 /** The one of them that a child was on last. */
-function soundLadder(runs: readonly Run[]): string {
+function soundLadder(runs: readonly StepRun[]): string {
   const last = [...runs]
     .filter((r) => findTask(r.task)?.wholeWord)
     .sort((a, b) => a.at - b.at)
@@ -100,7 +100,7 @@ const rungFor = (pattern: string): string =>
   PATTERN_RUNGS[pattern] ?? PATTERN_RUNGS[pattern.split(' ')[1] ?? ''] ?? ANY_RUNG;
 
 /** Patterns as steps to play. What is kept together shows only where words are taken apart. */
-function patternStep(pattern: Pattern, runs: readonly Run[], subjectOf: (p: Pattern) => string): NextStep {
+function patternStep(pattern: Pattern, runs: readonly StepRun[], subjectOf: (p: Pattern) => string): NextStep {
   const keeps = pattern.id.startsWith('keeps-');
   const ladder = ladderOf(keeps ? wholeWordLadder('apart') : soundLadder(runs));
   const rung: Rung = sure(ladder.rungs.find((r) => r.id === rungFor(pattern.id)));
@@ -149,7 +149,7 @@ export function adviseOn(
     open: settled.open,
     talk,
     point: isSilent(settled.runs, now),
-    rooms: settled.runs.filter((r) => r.standing === 'room' && now - r.at <= ROOM_TOLD_DAYS * DAY_MS),
+    rooms: settled.runs.filter((r) => r.standing === 'room' && now - r.at <= ROOM_TOLD_DAYS * millisecondsInDay),
   };
 }
 

@@ -1,10 +1,11 @@
 import { TASKS, taskOf } from '../games';
 import { canOwn } from '../sessions/own-step';
 import { foundIn, foundWords, type Expected, type FindStep, type Tried } from '../sessions/find';
-import type { Run } from '../evidence/evidence';
+import type { StepRun } from '../evidence/evidence';
 import { guessOf } from '../evidence/guessing';
 import { rungOf, type Ladder } from '../evidence/ladders';
 import { hardOf } from './model';
+import { millisecondsInDay } from 'date-fns/constants';
 
 /** The steps of a game that are rungs of its own ladder, one for each rung, easy to hard; without items yet. */
 export function findStepsOf(task: string): Omit<FindStep, 'keys'>[] {
@@ -71,7 +72,6 @@ export interface PlaceFound {
 
 /** Days for which a check-in says where to start. */
 const GOOD_FOR_DAYS = 42;
-const DAY_MS = 86_400_000;
 /** Steps that must have been asked for, so that there was something to find. */
 const STEPS_ASKED = 2;
 
@@ -80,11 +80,11 @@ const STEPS_ASKED = 2;
  * @param runs settled
  * @example placeFound(runs, ladderOf('blending'), now)?.words // 'A good place to start: …'
  */
-export function placeFound(runs: readonly Run[], { id, rungs }: Ladder, now: number): PlaceFound | null {
+export function placeFound(runs: readonly StepRun[], { id, rungs }: Ladder, now: number): PlaceFound | null {
   const checks = runs.filter(
     (r) =>
       r.standing === 'check-in' &&
-      now - r.at <= GOOD_FOR_DAYS * DAY_MS &&
+      now - r.at <= GOOD_FOR_DAYS * millisecondsInDay &&
       taskOf(r.task).family === id &&
       rungOf(r.task, r.step)?.ladder.id === id,
   );

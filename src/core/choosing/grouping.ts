@@ -33,15 +33,15 @@ const A_GROUP = 0.4;
 const TOO_FEW = 50;
 
 /** Where a step stands in the order of all rungs. */
-const placeOf = (s: NextStep): number =>
+const rungIndex = (s: NextStep): number =>
   LADDERS.findIndex((l) => l.id === s.ladder) * 100 + ladderOf(s.ladder).rungs.findIndex((r) => r.id === s.rung);
 
 function fitOf({ next }: Candidate, step: NextStep): keyof typeof COST {
   const [first] = next;
   if (!first) return 'new';
-  if (placeOf(first) === placeOf(step)) return 'own';
-  if (next.some((n) => placeOf(n) === placeOf(step))) return 'second';
-  return first.ladder === step.ladder && Math.abs(placeOf(first) - placeOf(step)) === 1 ? 'neighbour' : 'other';
+  if (rungIndex(first) === rungIndex(step)) return 'own';
+  if (next.some((n) => rungIndex(n) === rungIndex(step))) return 'second';
+  return first.ladder === step.ladder && Math.abs(rungIndex(first) - rungIndex(step)) === 1 ? 'neighbour' : 'other';
 }
 
 interface Part {
@@ -51,7 +51,7 @@ interface Part {
 
 /** The step that asks least of these children together. */
 function bestFor(of: readonly Candidate[]): Part | null {
-  const steps = new Map(of.flatMap((c) => c.next.map((n) => [placeOf(n), n] as const)));
+  const steps = new Map(of.flatMap((c) => c.next.map((n) => [rungIndex(n), n] as const)));
   let best: Part | null = null;
   for (const [, step] of [...steps].sort(([a], [b]) => a - b)) {
     const cost = of.reduce((sum, c) => sum + COST[fitOf(c, step)], 0);
@@ -69,11 +69,11 @@ function bestFor(of: readonly Candidate[]): Part | null {
  * @param beginning what a child of whom nothing is known plays where nobody says otherwise
  */
 export function groupsFor(candidates: readonly Candidate[], staff: number, beginning: NextStep): Grouping {
-  const known = (c: Candidate): number => (c.next[0] ? placeOf(c.next[0]) : Infinity);
+  const known = (c: Candidate): number => (c.next[0] ? rungIndex(c.next[0]) : Infinity);
   const row = [...candidates].sort(
     (a, b) =>
       known(a) - known(b) ||
-      (a.next[1] ? placeOf(a.next[1]) : 0) - (b.next[1] ? placeOf(b.next[1]) : 0) ||
+      (a.next[1] ? rungIndex(a.next[1]) : 0) - (b.next[1] ? rungIndex(b.next[1]) : 0) ||
       (a.id < b.id ? -1 : 1),
   );
   const n = row.length;

@@ -1,10 +1,11 @@
-import type { Run } from '../evidence/evidence';
+import type { StepRun } from '../evidence/evidence';
 import { groupBy } from '../group-by';
 import { sure } from '../sure';
 import { comingTrue, type Came as Outcome } from './coming-true';
 import { guessOf } from '../evidence/guessing';
 import { rungOf } from '../evidence/ladders';
 import { forecast, HALF_LIFE_DAYS, modelOf, NOT_LOCAL, type Local, type Model } from './model';
+import { millisecondsInDay } from 'date-fns/constants';
 
 /**
  * What a setting's own answers say of its steps and of the forecasts: worked out from fifty children up, kept for
@@ -29,20 +30,20 @@ export const LOCAL = {
 
 /** The last days a child played that are forecast, each from what came before it. */
 const LAST_DAYS = 5;
-const DAY_MS = 86_400_000;
 
-interface Came extends Outcome {
+interface CameOfStep extends Outcome {
   readonly step: string;
   readonly ladder: string;
   readonly guess: number;
 }
 
-const freshOf = (runs: readonly Run[]): Run[] => runs.filter((r) => r.standing === 'fresh' && rungOf(r.task, r.step));
-const daysOf = (runs: readonly Run[]): number[] => [...new Set(runs.map((r) => r.day))].sort((a, b) => a - b);
+const freshOf = (runs: readonly StepRun[]): StepRun[] =>
+  runs.filter((r) => r.standing === 'fresh' && rungOf(r.task, r.step));
+const daysOf = (runs: readonly StepRun[]): number[] => [...new Set(runs.map((r) => r.day))].sort((a, b) => a - b);
 
 /** What a model says of some runs, beside what came of them. */
-const held = (model: Model, runs: readonly Run[]): Came[] =>
-  runs.map(({ task, step, marks }): Came => {
+const held = (model: Model, runs: readonly StepRun[]): CameOfStep[] =>
+  runs.map(({ task, step, marks }): CameOfStep => {
     const right = marks.split('1').length - 1;
     const wrong = marks.split('').filter((m) => m === 'h' || m === '0').length;
     const { chance } = forecast(model, { task, step });
@@ -50,12 +51,12 @@ const held = (model: Model, runs: readonly Run[]): Came[] =>
     return { step: `${task} ${step}`, ladder, guess: guessOf(task, step), chance, right, wrong };
   });
 
-const laddersIn = (runs: readonly Run[]): string[] => [
+const laddersIn = (runs: readonly StepRun[]): string[] => [
   ...new Set(runs.map(({ task, step }) => sure(rungOf(task, step)).ladder.id)),
 ];
 
 /** Every day of a child beside what all the other days say, those near it most. */
-function besideTheRest(runs: readonly Run[]): Came[] {
+function besideTheRest(runs: readonly StepRun[]): CameOfStep[] {
   const fresh = freshOf(runs);
   return daysOf(fresh).flatMap((day) => {
     const then = fresh.filter((r) => r.day === day);
@@ -69,7 +70,7 @@ function besideTheRest(runs: readonly Run[]): Came[] {
 }
 
 /** The last days of a child, each forecast from what came before it. */
-function asForecast(runs: readonly Run[], local: Local): Came[] {
+function asForecast(runs: readonly StepRun[], local: Local): CameOfStep[] {
   const fresh = freshOf(runs);
   const days = daysOf(fresh);
   return days.slice(Math.max(2, days.length - LAST_DAYS)).flatMap((day) => {
@@ -83,13 +84,13 @@ interface Pull {
   readonly pull: number;
   readonly hold: number;
 }
-const pullOf = (came: readonly Came[]): Pull => ({
+const pullOf = (came: readonly CameOfStep[]): Pull => ({
   pull: came.reduce((n, { chance, right, wrong }) => n + (right + wrong) * chance - right, 0),
   hold: came.reduce((n, { chance, right, wrong }) => n + (right + wrong) * chance * (1 - chance), 0),
 });
 
 /** How much harder each step is than it was taken for; what all steps of a ladder share is not about steps. */
-function stepsIn(came: readonly Came[]): Record<string, number> {
+function stepsIn(came: readonly CameOfStep[]): Record<string, number> {
   const shared = new Map([...groupBy(came, (c) => c.ladder)].map(([ladder, of]) => [ladder, pullOf(of)] as const));
   return Object.fromEntries(
     [...groupBy(came, (c) => c.step)].map(([step, of]) => {
@@ -101,10 +102,10 @@ function stepsIn(came: readonly Came[]): Record<string, number> {
 }
 
 function* ofEach(
-  children: readonly (readonly Run[])[],
-  work: (runs: readonly Run[]) => Came[],
-): Generator<undefined, Came[]> {
-  const all: Came[] = [];
+  children: readonly (readonly StepRun[])[],
+  work: (runs: readonly StepRun[]) => CameOfStep[],
+): Generator<undefined, CameOfStep[]> {
+  const all: CameOfStep[] = [];
   for (const runs of children) {
     all.push(...work(runs));
     yield undefined;
@@ -117,7 +118,7 @@ function* ofEach(
  * @param children the settled runs of each
  * @example localOf(histories)?.open.slope // 0.9
  */
-export function localOf(children: readonly (readonly Run[])[]): Local | null {
+export function localOf(children: readonly (readonly StepRun[])[]): Local | null {
   const work = localIn(children);
   let part = work.next();
   while (!part.done) part = work.next();
@@ -125,7 +126,7 @@ export function localOf(children: readonly (readonly Run[])[]): Local | null {
 }
 
 /** The same, a child at a time: seconds of work for a large setting, so that others have their turn in between. */
-export function* localIn(children: readonly (readonly Run[])[]): Generator<undefined, Local | null> {
+export function* localIn(children: readonly (readonly StepRun[])[]): Generator<undefined, Local | null> {
   const all = children.filter((runs) => freshOf(runs).length);
   if (all.length < LOCAL.children) return null;
   const seen = all.slice(0, LOCAL.most);
@@ -145,4 +146,4 @@ export function* localIn(children: readonly (readonly Run[])[]): Generator<undef
 }
 
 /** True where what is kept has stood long enough. */
-export const isOld = (keptAt: number, now: number): boolean => now - keptAt > LOCAL.days * DAY_MS;
+export const isOld = (keptAt: number, now: number): boolean => now - keptAt > LOCAL.days * millisecondsInDay;

@@ -4,14 +4,14 @@ import { proofOf } from '../testing/kept-proof';
 import { forecastsIn, gained, learnedFrom, ours } from '../testing/held';
 import { ANYHOW, FIXED, ONE_UP_ONE_BACK, TEACHINGS } from '../testing/practice';
 import { WORLDS } from '../testing/worlds';
-import type { Run } from '../evidence/evidence';
+import type { StepRun } from '../evidence/evidence';
 import { ladderOf } from '../evidence/ladders';
 import { isOld, LOCAL, localOf } from './local';
 import { forecast, knows, modelOf, worthOn } from './model';
 import { sure } from '../sure';
 
 const NOW = 20_000 * 86_400_000;
-const run = (marks: string, daysAgo: number, more: Partial<Run> = {}): Run => ({
+const run = (marks: string, daysAgo: number, more: Partial<StepRun> = {}): StepRun => ({
   task: 'blending',
   step: '3-clip',
   standing: 'fresh',

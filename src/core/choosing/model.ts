@@ -2,9 +2,10 @@ import { findStep, findTask } from '../games';
 import { stepPoints } from '../games/hardness';
 import { groupBy } from '../group-by';
 import { sure } from '../sure';
-import type { Run } from '../evidence/evidence';
+import type { StepRun } from '../evidence/evidence';
 import { guessOf } from '../evidence/guessing';
 import { carries, LADDERS, ladderOf, rungOf, type Ladder, type Rung } from '../evidence/ladders';
+import { millisecondsInDay } from 'date-fns/constants';
 
 /**
  * What is chosen by: for each ladder a distribution over how able a child is, in logits, from the same answers as the
@@ -70,7 +71,6 @@ const GRID_TO = 7;
 const CELLS = 113;
 const abilityAt = (cell: number): number => GRID_FROM + ((GRID_TO - GRID_FROM) * cell) / (CELLS - 1);
 const GRID = Float64Array.from({ length: CELLS }, (_, i) => abilityAt(i));
-const DAY_MS = 86_400_000;
 
 const sigmoid = (x: number): number => 1 / (1 + Math.exp(-x));
 
@@ -124,7 +124,7 @@ interface Heap {
 }
 
 /** What stood around an answer: who marked it, the day, whether it was late. */
-const around = ({ by, day }: Run, late: boolean): string[] => [
+const around = ({ by, day }: StepRun, late: boolean): string[] => [
   ...(by ? [`by ${by}`] : []),
   `day ${day}`,
   ...(late ? ['late'] : []),
@@ -134,7 +134,7 @@ const spreadOf = (circumstance: string): number => {
   return circumstance.startsWith('by ') ? CHOSEN.adult : CHOSEN.day;
 };
 
-interface Counted {
+interface CountedStep {
   readonly ladder: string;
   readonly weight: number;
   readonly weeksAgo: number;
@@ -169,20 +169,20 @@ function stepKnown(task: string, step: string): StepKnown | null {
 }
 
 /** Of answers older than six half-lives less than a fiftieth is left: they are let go. */
-const LET_GO_MS = 6 * HALF_LIFE_DAYS * DAY_MS;
+const LET_GO_MS = 6 * HALF_LIFE_DAYS * millisecondsInDay;
 
 /** The answers that count: fresh ones on a ladder, no reply left out, older ones for less. */
-function countedIn(runs: readonly Run[], now: number, local: Local): Counted[] {
+function countedIn(runs: readonly StepRun[], now: number, local: Local): CountedStep[] {
   const first = new Map<number, number>();
   const fresh = runs.filter((r) => now - r.at < LET_GO_MS);
   for (const { day, at } of fresh) first.set(day, Math.min(at, first.get(day) ?? at));
-  const all: Counted[] = [];
+  const all: CountedStep[] = [];
   for (const run of fresh) {
     const of = run.standing === 'fresh' ? stepKnown(run.task, run.step) : null;
     if (!of) continue;
     const [right, wrong] = [timesIn(run.marks, '1'), timesIn(run.marks, 'h') + timesIn(run.marks, '0')];
     if (!right && !wrong) continue;
-    const weeksAgo = Math.max(0, now - run.at) / DAY_MS / 7;
+    const weeksAgo = Math.max(0, now - run.at) / millisecondsInDay / 7;
     const late = run.at - sure(first.get(run.day)) > CHOSEN.lateMinutes * 60_000;
     all.push({
       ladder: of.ladder,
@@ -212,7 +212,7 @@ const priorOf = (middle: number, spread: number): Float64Array =>
     return -0.5 * off * off;
   });
 
-function heaped(all: readonly Counted[], offsetOf: (c: Counted) => number): Heap[] {
+function heaped(all: readonly CountedStep[], offsetOf: (c: CountedStep) => number): Heap[] {
   const heaps = new Map<number, Heap>();
   for (const c of all) {
     const twentieths = Math.round((c.hard - offsetOf(c)) * 20);
@@ -268,7 +268,7 @@ function meanOf(abilities: Float64Array): number {
  * What a child gains in a week, drawn strongly towards what most do: a step of Newton's method from there. Who answers
  * better now than before on steps as hard has learned.
  */
-function learnsAWeek(all: readonly Counted[], means: ReadonlyMap<string, number>): number {
+function learnsAWeek(all: readonly CountedStep[], means: ReadonlyMap<string, number>): number {
   const when = new Map<string, { sum: number; tries: number }>();
   for (const c of all) {
     const seen = when.get(c.ladder) ?? { sum: 0, tries: 0 };
@@ -290,7 +290,7 @@ function learnsAWeek(all: readonly Counted[], means: ReadonlyMap<string, number>
  * What each circumstance adds or takes, drawn strongly towards nothing: one step of Newton's method from nothing. Only
  * what differs from the rest can show, so who is always marked by one adult is as able as that adult says.
  */
-function offsetsIn(all: readonly Counted[], means: ReadonlyMap<string, number>): ReadonlyMap<string, number> {
+function offsetsIn(all: readonly CountedStep[], means: ReadonlyMap<string, number>): ReadonlyMap<string, number> {
   const sums = new Map<string, { pull: number; hold: number }>();
   for (const c of all) {
     const p = chanceAt(sure(means.get(c.ladder)) - c.hard, c.guess);
@@ -312,17 +312,22 @@ function offsetsIn(all: readonly Counted[], means: ReadonlyMap<string, number>):
  * @param ladders ids of those that are asked for
  * @example forecast(modelOf(runs, now), { task: 'blending', step: '3-clip' }).chance // 0.72
  */
-export function modelOf(runs: readonly Run[], now: number, local = NOT_LOCAL, ladders: readonly string[] = ALL): Model {
+export function modelOf(
+  runs: readonly StepRun[],
+  now: number,
+  local = NOT_LOCAL,
+  ladders: readonly string[] = ALL,
+): Model {
   const counted = countedIn(runs, now, local);
   const by = groupBy(counted, (c) => c.ladder);
-  const alone = (ladder: string, of: readonly Counted[]): Float64Array => {
+  const alone = (ladder: string, of: readonly CountedStep[]): Float64Array => {
     const wide = priorOf(sure(middles.get(ladder)), CHOSEN.spread);
     return after(wide, heaped(of, asItIs));
   };
   const means = new Map([...by].map(([ladder, of]) => [ladder, meanOf(alone(ladder, of))] as const));
   const learns = learnsAWeek(counted, means);
   const offsets = offsetsIn(counted, means);
-  const offsetOf = (c: Counted): number =>
+  const offsetOf = (c: CountedStep): number =>
     c.around.reduce((sum, name) => sum + sure(offsets.get(name)), -learns * c.weeksAgo);
   const seen = new Map(
     [...by].map(([ladder, of]) => [ladder, of.reduce((n, c) => n + c.weight * (c.right + c.wrong), 0)]),

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { evidenceOf, type Run } from '../evidence/evidence';
+import { evidenceOf, type StepRun } from '../evidence/evidence';
 import { BEGIN_NEEDS, carries, LADDERS, ladderOf, type RungRef } from '../evidence/ladders';
 import type { UnitOrder } from '../evidence/unit-order';
 import { modelOf } from './model';
@@ -11,18 +11,18 @@ const DAY = 86_400_000;
 const NOW = 20_000 * DAY;
 
 /** `blending 3-clip 1111 5` is a run of four right, five days ago; commas apart. */
-const read = (text: string): Run[] =>
+const read = (text: string): StepRun[] =>
   text
     .split(',')
     .map((t) => t.trim())
     .filter(Boolean)
-    .map((t, i): Run => {
+    .map((t, i): StepRun => {
       const [task, step, marks, ago = '1', standing = 'fresh'] = t.split(' ') as [
         string,
         string,
         string,
         string?,
-        Run['standing']?,
+        StepRun['standing']?,
       ];
       return {
         task,
@@ -34,13 +34,13 @@ const read = (text: string): Run[] =>
         helps: {},
       };
     });
-const choosing = (runs: readonly Run[], now = NOW): Choosing => ({
+const choosing = (runs: readonly StepRun[], now = NOW): Choosing => ({
   runs,
   model: modelOf(runs, now),
   now,
   clustersPause: false,
 });
-const advise = (runs: readonly Run[], order: UnitOrder = 'large-first', now = NOW): NextStep[] =>
+const advise = (runs: readonly StepRun[], order: UnitOrder = 'large-first', now = NOW): NextStep[] =>
   nextSteps(evidenceOf(runs, now, 'weighed', false), choosing(runs, now), order);
 const named = (s: NextStep | undefined): string => (s ? `${s.move} ${s.ladder}/${s.rung}` : 'nothing');
 
@@ -179,7 +179,7 @@ const any = fc
     { maxLength: 25 },
   )
   .map((all) =>
-    all.map(({ place, marks, ago, standing }, i): Run => ({
+    all.map(({ place, marks, ago, standing }, i): StepRun => ({
       ...place,
       marks,
       standing,

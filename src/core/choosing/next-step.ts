@@ -3,13 +3,14 @@ import { groupBy } from '../group-by';
 import type { WordShape } from '../games/word-shape';
 import { capital } from '../in-words';
 import { sure } from '../sure';
-import type { LadderEvidence, RungEvidence, Run } from '../evidence/evidence';
+import type { LadderEvidence, RungEvidence, StepRun } from '../evidence/evidence';
 import { placeFound } from './finding';
 import { guessOf } from '../evidence/guessing';
 import { BEGIN_NEEDS, BEGIN_ORDER, carries, rungOf, type Ladder, type Rung, type RungRef } from '../evidence/ladders';
 import type { UnitOrder } from '../evidence/unit-order';
 import { knows, modelOf, worthOn, type Model } from './model';
 import { inWords } from '../in-words';
+import { millisecondsInDay } from 'date-fns/constants';
 
 const secureSoNext = (name: string, harder: object | null, own: string, days: number) =>
   `“${capital(name)}” is secure${harder ? '' : ` (${own}, over ${days} days)`}, so on to the next step.`;
@@ -50,7 +51,6 @@ const WHEN = {
   /** Right answers on the easier step before the harder one is offered again. Common practice, no source. */
   againAfter: 4,
 } as const;
-const DAY_MS = 86_400_000;
 
 const triedOn = (r: RungEvidence): number => r.fresh.own + r.fresh.helped + r.fresh.notYet;
 const isTried = (r: RungEvidence): boolean => triedOn(r) + r.fresh.noReply > 0;
@@ -75,7 +75,7 @@ export const highest = (rungs: readonly RungEvidence[]): number => rungs.findLas
 /** What is known when a step is chosen. */
 export interface Choosing {
   /** Settled runs: all of them, in any order. */
-  readonly runs: readonly Run[];
+  readonly runs: readonly StepRun[];
   readonly model: Model;
   /** Milliseconds since 1970. */
   readonly now: number;
@@ -88,7 +88,7 @@ interface OnLadder extends Choosing {
   readonly ladder: Ladder;
   readonly rungs: readonly RungEvidence[];
   /** Fresh runs of this ladder, the oldest first. */
-  readonly played: readonly Run[];
+  readonly played: readonly StepRun[];
 }
 
 const at = (of: OnLadder, r: RungEvidence, move: Move, reason: string): NextStep => ({
@@ -115,7 +115,7 @@ const rightSince = ({ played }: OnLadder, rung: string, since: number): number =
     .filter((r) => r.at > since && rungOf(r.task, r.step)?.rung.id === rung)
     .reduce((sum, r) => sum + r.marks.split('1').length - 1, 0);
 
-const tries = (runs: readonly Run[]): { readonly right: number; readonly of: number } => {
+const tries = (runs: readonly StepRun[]): { readonly right: number; readonly of: number } => {
   const marks = runs
     .map((r) => r.marks)
     .join('')
@@ -123,12 +123,12 @@ const tries = (runs: readonly Run[]): { readonly right: number; readonly of: num
   return { right: marks.split('1').length - 1, of: marks.length };
 };
 
-const isOn = (rung: RungEvidence, { task, step }: Run): boolean => rungOf(task, step)?.rung === rung.rung;
+const isOn = (rung: RungEvidence, { task, step }: StepRun): boolean => rungOf(task, step)?.rung === rung.rung;
 
 /** The last day the rung was played: what came off, and the runs of the ladder before it. */
 function lastDayOn(of: OnLadder, here: RungEvidence) {
   const last = of.played.findLast((r) => isOn(here, r));
-  const isThen = (r: Run): boolean => r.day === last?.day && isOn(here, r);
+  const isThen = (r: StepRun): boolean => r.day === last?.day && isOn(here, r);
   return { ...tries(of.played.filter(isThen)), last, before: of.played.filter((r) => last && r.day < last.day) };
 }
 
@@ -232,14 +232,14 @@ function onwards(of: OnLadder, here: RungEvidence): NextStep | null {
   return here.state === 'secure' ? null : at(of, here, 'stay', stayReason(here));
 }
 
-interface Played {
+interface PlayedStep {
   readonly of: number;
-  readonly by: ReadonlyMap<string, readonly Run[]>;
+  readonly by: ReadonlyMap<string, readonly StepRun[]>;
 }
 
-const played = new WeakMap<readonly Run[], Played>();
+const played = new WeakMap<readonly StepRun[], PlayedStep>();
 /** Fresh runs by ladder, the oldest first; sorted once, and again where the list has grown. */
-function playedIn(runs: readonly Run[]): Played['by'] {
+function playedIn(runs: readonly StepRun[]): PlayedStep['by'] {
   const known = played.get(runs);
   if (known?.of === runs.length) return known.by;
   const inOrder = runs
@@ -285,7 +285,7 @@ function fromHere(of: OnLadder): NextStep | null {
       'again',
       `“${here.rung.name}” usually goes well, but it didn’t last time. Start with two easy ones, then look again.`,
     );
-  const weeks = Math.round((of.now - (here.lastAt ?? of.now)) / DAY_MS / 7);
+  const weeks = Math.round((of.now - (here.lastAt ?? of.now)) / millisecondsInDay / 7);
   if (here.state === 'secure' && weeks * 7 >= WHEN.longAgoDays)
     return at(
       of,

@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { fsrs, generatorParameters, Rating, createEmptyCard } from 'ts-fsrs';
-import type { Run } from '../evidence/evidence';
+import type { StepRun } from '../evidence/evidence';
 import { evidenceOf } from '../evidence/evidence';
 import { familyPage } from '../telling/family-page';
 import { historyOf } from '../evidence/history';
@@ -17,8 +17,8 @@ const DAY = 86_400_000;
 const NOW = 20_000 * DAY;
 /** Where *words like pot* stand. */
 const CLIP = ladderOf('blending').rungs.findIndex((r) => r.id === '3-clip');
-type RunRow = [task: string, step: string, marks: string, daysAgo: number, standing?: Run['standing']];
-const run = (...[task, step, marks, daysAgo, standing = 'fresh']: RunRow): Run => ({
+type RunRow = [task: string, step: string, marks: string, daysAgo: number, standing?: StepRun['standing']];
+const run = (...[task, step, marks, daysAgo, standing = 'fresh']: RunRow): StepRun => ({
   task,
   step,
   marks,
@@ -48,7 +48,7 @@ describe('going stale', () => {
     });
   });
   test('gaps grow while it goes well, shrink when it does not, and harder rungs keep it alive', () => {
-    const gap = (...runs: Run[]): number => {
+    const gap = (...runs: StepRun[]): number => {
       const r = sure(reviewOf(runs, 'blending', CLIP));
       return r.dueAt - r.lastAt;
     };

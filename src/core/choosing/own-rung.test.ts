@@ -3,7 +3,7 @@ import { taskOf } from '../games';
 import { seeded } from '../random';
 import { sure } from '../sure';
 import { adviseOn, nextOn, type ChildAdvice } from './advice';
-import type { Run } from '../evidence/evidence';
+import type { StepRun } from '../evidence/evidence';
 import { ladderOf, rungOf } from '../evidence/ladders';
 import { isSpread, ownStep } from './own-rung';
 import { LADDERS } from '../evidence/ladders';
@@ -12,7 +12,7 @@ import type { NextStep } from './next-step';
 /** Children are invented; the cases are the design’s own (common practice, no source). */
 const DAY = 86_400_000;
 const NOW = 20_000 * DAY;
-const run = (task: string, step: string, marks: string, daysAgo: number): Run => ({
+const run = (task: string, step: string, marks: string, daysAgo: number): StepRun => ({
   task,
   step,
   standing: 'fresh',
@@ -21,7 +21,7 @@ const run = (task: string, step: string, marks: string, daysAgo: number): Run =>
   marks,
   helps: {},
 });
-const advice = (runs: readonly Run[], chosen: NextStep | null = null): ChildAdvice =>
+const advice = (runs: readonly StepRun[], chosen: NextStep | null = null): ChildAdvice =>
   adviseOn({ runs, checks: [], sessions: [] }, { now: NOW, rule: 'weighed', unitOrder: 'sounds-first', chosen });
 
 const blending = taskOf('blending');

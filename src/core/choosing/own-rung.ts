@@ -22,19 +22,19 @@ interface Asked {
 }
 
 /** A step of the game, with its place on the ladder of the round. */
-interface Place {
+interface RungPlace {
   readonly step: string;
   readonly at: number;
 }
 
 /** Where the round’s step stands. */
-interface Standing {
+interface RungStanding {
   readonly ladder: Ladder;
   readonly at: number;
 }
 
 /** The game’s own steps that are on a ladder, easy to hard. */
-const placesOn = ({ task }: Asked, ladder: Ladder): Place[] =>
+const placesOn = ({ task }: Asked, ladder: Ladder): RungPlace[] =>
   task.steps
     .flatMap(({ id }) => {
       const place = rungOf(task.id, id);
@@ -43,7 +43,7 @@ const placesOn = ({ task }: Asked, ladder: Ladder): Place[] =>
     .sort((a, b) => a.at - b.at);
 
 /** The step nearest to a rung: that rung’s own, else the nearest easier one, else the easiest there is. */
-const nearest = (places: readonly Place[], at: number): string =>
+const nearest = (places: readonly RungPlace[], at: number): string =>
   (places.findLast((p) => p.at <= at) ?? sure(places[0])).step;
 
 /**
@@ -82,8 +82,8 @@ const patternIn = (next: NextStep | null, { wholeWord }: Task): Pick<OwnStep, 'p
   next?.pattern && wholeWord && !next.pattern.startsWith('keeps-') ? { pattern: next.pattern } : {};
 
 /** What is worth most of the steps no harder than the round’s. */
-function guessed({ model }: ChildAdvice, places: readonly Place[], { ladder, at }: Standing): string {
-  const worth = (p: Place): number => worthOn(model, ladder.id, sure(ladder.rungs[p.at]));
+function guessed({ model }: ChildAdvice, places: readonly RungPlace[], { ladder, at }: RungStanding): string {
+  const worth = (p: RungPlace): number => worthOn(model, ladder.id, sure(ladder.rungs[p.at]));
   const upTo = places.filter((p) => p.at === at || carries(ladder, at, p.at));
   return upTo.reduce((best, p) => (worth(p) > worth(best) ? p : best), sure(upTo[0] ?? places[0])).step;
 }

@@ -1,5 +1,5 @@
 import { createEmptyCard, fsrs, generatorParameters, Rating, type Card, type Grade } from 'ts-fsrs';
-import type { Run } from '../evidence/evidence';
+import type { StepRun } from '../evidence/evidence';
 import { carries, rungOf } from '../evidence/ladders';
 
 /** When a rung that holds should come again: growing gaps from a spaced-repetition library, rated by what was seen. */
@@ -27,7 +27,7 @@ function ratingOf(marks: string): Grade | null {
  * When a rung is due again. Answers on harder rungs that carry it keep it alive too, where they come off.
  * @param runs of one child, any order
  */
-export function reviewOf(runs: readonly Run[], ladder: string, at: number): Review | null {
+export function reviewOf(runs: readonly StepRun[], ladder: string, at: number): Review | null {
   const days = new Map<number, { marks: string; at: number }>();
   for (const run of [...runs].sort((a, b) => a.at - b.at)) {
     const place = rungOf(run.task, run.step);

@@ -5,7 +5,7 @@ import { luckOf } from '../answers/judge';
 import { TASKS, taskOf } from '../games';
 import { material } from '../testing/bank';
 import { sure } from '../sure';
-import { evidenceOf, ladderEvidence, type Run, type RungEvidence } from './evidence';
+import { evidenceOf, ladderEvidence, type StepRun, type RungEvidence } from './evidence';
 import { guessOf } from './guessing';
 import { LADDERS, ladderOf, rungNow, rungOf } from './ladders';
 import type { RuleId } from './rule';
@@ -14,8 +14,8 @@ import { luckSentence, moreSentence, whySentence } from '../telling/why';
 const DAY = 86_400_000;
 const NOW = 20_000 * DAY;
 /** A run so many days ago. */
-type RunRow = [task: string, step: string, marks: string, daysAgo?: number, more?: Partial<Run>];
-const run = (...[task, step, marks, daysAgo = 1, more = {}]: RunRow): Run => ({
+type RunRow = [task: string, step: string, marks: string, daysAgo?: number, more?: Partial<StepRun>];
+const run = (...[task, step, marks, daysAgo = 1, more = {}]: RunRow): StepRun => ({
   task,
   step,
   marks,
@@ -25,9 +25,9 @@ const run = (...[task, step, marks, daysAgo = 1, more = {}]: RunRow): Run => ({
   helps: {},
   ...more,
 });
-const rungs = (ladder: string, runs: readonly Run[], rule: RuleId = 'weighed', now = NOW): RungEvidence[] =>
+const rungs = (ladder: string, runs: readonly StepRun[], rule: RuleId = 'weighed', now = NOW): RungEvidence[] =>
   ladderEvidence(ladderOf(ladder), runs, { now, rule, detail: true });
-const blend = (n: string, runs: readonly Run[], rule: RuleId = 'weighed'): RungEvidence =>
+const blend = (n: string, runs: readonly StepRun[], rule: RuleId = 'weighed'): RungEvidence =>
   sure(rungs('blending', runs, rule).find((r) => r.rung.id === n));
 
 /** A step of open answers, seen on two days. */
@@ -116,7 +116,7 @@ describe('ladders', () => {
 });
 
 describe('states of a rung', () => {
-  const states: readonly (readonly [string, string, readonly Run[], RungEvidence['state']])[] = [
+  const states: readonly (readonly [string, string, readonly StepRun[], RungEvidence['state']])[] = [
     ['nothing seen', '3-clip', [], 'not-enough'],
     ['one right', '3-clip', [run('blending', '3-clip', '1')], 'not-enough'],
     [

@@ -5,6 +5,7 @@ import { atLeastMixed } from './luck';
 import { carries, LADDERS, rungOf, type Ladder, type Rung } from './ladders';
 import { posteriorOf, type Tries } from './posterior';
 import { PLAIN, RULE, type RuleId, type State } from './rule';
+import { millisecondsInDay } from 'date-fns/constants';
 
 /**
  * How an answer counts as evidence, one letter each: on own, with help, not yet, no reply. One that does not count is
@@ -13,7 +14,7 @@ import { PLAIN, RULE, type RuleId, type State } from './rule';
 export const MARKS = { 'on-own': '1', 'with-help': 'h', 'not-yet': '0', 'no-reply': '-' } as const;
 
 /** The standing answers of one child to one step in one session, in order. */
-export interface Run {
+export interface StepRun {
   readonly task: string;
   readonly step: string;
   /** How they stand as evidence; `room` where everyone missed it that day, so that it says nothing of one child. */
@@ -75,12 +76,12 @@ export interface RungEvidence {
   readonly more: number | null;
 }
 
-const DAY_MS = 86_400_000;
-const weightAt = (at: number, now: number): number => 0.5 ** (Math.max(0, now - at) / DAY_MS / RULE.halfLifeDays);
+const weightAt = (at: number, now: number): number =>
+  0.5 ** (Math.max(0, now - at) / millisecondsInDay / RULE.halfLifeDays);
 
 /** What was seen on one rung, ready to be pooled. */
 interface Seen {
-  readonly fresh: readonly Run[];
+  readonly fresh: readonly StepRun[];
   readonly counts: Counts;
   readonly days: ReadonlySet<number>;
   /** By chance of luck. */
@@ -88,13 +89,13 @@ interface Seen {
   readonly managed: readonly Tries[];
 }
 
-const tallyMarks = (runs: readonly Run[]): Counts => {
+const tallyMarks = (runs: readonly StepRun[]): Counts => {
   const times = { '1': 0, h: 0, '0': 0, '-': 0 };
   for (const { marks } of runs) for (let i = 0; i < marks.length; i += 1) times[marks[i] as keyof typeof times] += 1;
   return { own: times['1'], helped: times.h, notYet: times['0'], noReply: times['-'] };
 };
 
-function seenOn(runs: readonly Run[], now: number): Seen {
+function seenOn(runs: readonly StepRun[], now: number): Seen {
   const fresh = runs.filter((r) => r.standing === 'fresh');
   const by = new Map<number, { own: number; helped: number; notYet: number }>();
   const days = new Set<number>();
@@ -212,7 +213,7 @@ const luckIn = (seen: Seen): RungEvidence['luck'] => {
   };
 };
 
-const helpsIn = (runs: readonly Run[]): Help[] => {
+const helpsIn = (runs: readonly StepRun[]): Help[] => {
   const times = (help: Help): number => runs.reduce((sum, r) => sum + (r.helps[help] ?? 0), 0);
   return HELPS.filter((h) => times(h) > 0).sort((a, b) => times(b) - times(a));
 };
@@ -222,7 +223,7 @@ const helpsIn = (runs: readonly Run[]): Help[] => {
  *
  * @example ladderEvidence(ladderOf('blending'), runs, { now, rule: 'weighed', detail: false })[2].state // 'secure'
  */
-export const ladderEvidence = (ladder: Ladder, runs: readonly Run[], how: Weighing): RungEvidence[] =>
+export const ladderEvidence = (ladder: Ladder, runs: readonly StepRun[], how: Weighing): RungEvidence[] =>
   rungsOf(ladder, placed(runs, how.now).get(ladder.id) ?? ladder.rungs.map(() => []), how);
 
 /** How answers are weighed. */
@@ -238,10 +239,10 @@ export interface Weighing {
 }
 
 /** Runs by ladder and rung, each in the order of time; too old ones are left out. */
-function placed(runs: readonly Run[], now: number): Map<string, Run[][]> {
-  const out = new Map<string, Run[][]>();
+function placed(runs: readonly StepRun[], now: number): Map<string, StepRun[][]> {
+  const out = new Map<string, StepRun[][]>();
   for (const run of runs) {
-    const place = now - run.at <= RULE.oldestDays * DAY_MS ? rungOf(run.task, run.step) : undefined;
+    const place = now - run.at <= RULE.oldestDays * millisecondsInDay ? rungOf(run.task, run.step) : undefined;
     if (!place) continue;
     let rungs = out.get(place.ladder.id);
     if (!rungs) out.set(place.ladder.id, (rungs = place.ladder.rungs.map(() => [])));
@@ -262,10 +263,10 @@ function ownStates(seen: readonly Seen[], pools: readonly { readonly secure: boo
   });
 }
 
-const latest = (runs: readonly Run[]): number => Math.max(...runs.map((r) => r.at));
+const latest = (runs: readonly StepRun[]): number => Math.max(...runs.map((r) => r.at));
 
 /** Answers of a check-in, which are told apart; null where there was none. */
-function checkedIn(runs: readonly Run[]): RungEvidence['checked'] {
+function checkedIn(runs: readonly StepRun[]): RungEvidence['checked'] {
   const checks = runs.filter((r) => r.standing === 'check-in');
   if (!checks.length) return null;
   const counts = tallyMarks(checks);
@@ -278,9 +279,13 @@ function rateOf(seen: Seen): RungEvidence['rate'] {
   return { mean: posterior.mean, low: posterior.quantile(0.05), high: posterior.quantile(0.95) };
 }
 
-const PRACTISED: ReadonlySet<Run['standing']> = new Set(['after-a-model', 'in-chorus']);
+const PRACTISED: ReadonlySet<StepRun['standing']> = new Set(['after-a-model', 'in-chorus']);
 
-function rungsOf(ladder: Ladder, byRung: readonly (readonly Run[])[], { now, rule, detail }: Weighing): RungEvidence[] {
+function rungsOf(
+  ladder: Ladder,
+  byRung: readonly (readonly StepRun[])[],
+  { now, rule, detail }: Weighing,
+): RungEvidence[] {
   const seen = byRung.map((of) => seenOn(of, now));
   const pools = seen.map((s, at) =>
     rule === 'weighed' ? bestPool(ladder, seen, at) : { secure: plainState(s) === 'secure', to: at },
@@ -321,7 +326,7 @@ function rungsOf(ladder: Ladder, byRung: readonly (readonly Run[])[], { now, rul
   });
 }
 
-const tallyMarksTotal = (runs: readonly Run[]): number => runs.reduce((sum, r) => sum + r.marks.length, 0);
+const tallyMarksTotal = (runs: readonly StepRun[]): number => runs.reduce((sum, r) => sum + r.marks.length, 0);
 
 export interface LadderEvidence {
   readonly ladder: Ladder;
@@ -329,7 +334,7 @@ export interface LadderEvidence {
 }
 
 /** Every ladder of a child. */
-export function evidenceOf(runs: readonly Run[], now: number, rule: RuleId, detail = true): LadderEvidence[] {
+export function evidenceOf(runs: readonly StepRun[], now: number, rule: RuleId, detail = true): LadderEvidence[] {
   const by = placed(runs, now);
   return LADDERS.map((ladder) => ({
     ladder,

@@ -1,4 +1,5 @@
-import type { Run } from './evidence';
+import type { StepRun } from './evidence';
+import { millisecondsInDay } from 'date-fns/constants';
 
 /** One week of a child: answers alone, with help or as practice, not yet, and no reply. */
 export interface Week {
@@ -13,14 +14,13 @@ export interface Week {
 
 /** Weeks shown at most. */
 const MOST = 16;
-const DAY_MS = 86_400_000;
 /** Day 0 was a Thursday. */
 const mondayOf = (day: number): number => day - ((((day + 3) % 7) + 7) % 7);
 
 /** A child's weeks up to now, empty ones with them, from the first that was played in. */
-export function historyOf(runs: readonly Run[], now: number): Week[] {
+export function historyOf(runs: readonly StepRun[], now: number): Week[] {
   if (!runs.length) return [];
-  const last = mondayOf(Math.max(Math.floor(now / DAY_MS), ...runs.map((r) => r.day)));
+  const last = mondayOf(Math.max(Math.floor(now / millisecondsInDay), ...runs.map((r) => r.day)));
   const first = Math.max(mondayOf(Math.min(...runs.map((r) => r.day))), last - 7 * (MOST - 1));
   const weeks = Array.from({ length: (last - first) / 7 + 1 }, (_, i) => ({
     monday: first + 7 * i,

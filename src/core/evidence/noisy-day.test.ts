@@ -1,11 +1,11 @@
 import { expect, test } from 'vitest';
 import { readRuns } from '../testing/seen';
-import type { Run } from './evidence';
+import type { StepRun } from './evidence';
 import { keptMarks, marksKept } from './reading';
 import { couldBeRoom, roomsIn, withRoom } from './noisy-day';
 import { sure } from '../sure';
 
-const of = (...texts: string[]): Map<string, Run[]> => new Map(texts.map((t, i) => [`c${i}`, readRuns(t)]));
+const of = (...texts: string[]): Map<string, StepRun[]> => new Map(texts.map((t, i) => [`c${i}`, readRuns(t)]));
 const WELL = 'blending 3-clip 1111 9';
 
 // Common practice, no source.

@@ -1,5 +1,5 @@
 import { groupBy } from '../group-by';
-import type { Run } from './evidence';
+import type { StepRun } from './evidence';
 import { rungOf } from './ladders';
 
 /**
@@ -16,7 +16,7 @@ const ROOM = {
   before: { share: 0.6, tries: 3 },
 } as const;
 
-const placeOf = ({ task, step }: Pick<Run, 'task' | 'step'>): string => {
+const rungKey = ({ task, step }: Pick<StepRun, 'task' | 'step'>): string => {
   const place = rungOf(task, step);
   return place ? `${place.ladder.id}/${place.rung.id}` : '';
 };
@@ -25,7 +25,7 @@ interface Share {
   readonly right: number;
   readonly of: number;
 }
-const shareOf = (runs: readonly Run[]): Share => {
+const shareOf = (runs: readonly StepRun[]): Share => {
   const marks = runs
     .map((r) => r.marks)
     .join('')
@@ -34,15 +34,15 @@ const shareOf = (runs: readonly Run[]): Share => {
 };
 
 /** Somebody tried alone, on a rung: silence is not missing. */
-const isTry = (run: Run): boolean => run.standing === 'fresh' && placeOf(run) !== '' && shareOf([run]).of > 0;
+const isTry = (run: StepRun): boolean => run.standing === 'fresh' && rungKey(run) !== '' && shareOf([run]).of > 0;
 
 /** Fresh answers of a rung, child by child. */
-const freshOn = (session: ReadonlyMap<string, readonly Run[]>) =>
+const freshOn = (session: ReadonlyMap<string, readonly StepRun[]>) =>
   groupBy(
-    [...session].flatMap(([child, runs]) => runs.filter(isTry).map((run) => ({ child, run, place: placeOf(run) }))),
+    [...session].flatMap(([child, runs]) => runs.filter(isTry).map((run) => ({ child, run, place: rungKey(run) }))),
     (f) => f.place,
   );
-type Fresh = readonly { readonly child: string; readonly run: Run }[];
+type Fresh = readonly { readonly child: string; readonly run: StepRun }[];
 
 const childrenIn = (of: Fresh): string[] => [...new Set(of.map((f) => f.child))];
 
@@ -53,7 +53,7 @@ function nearlyAllMissed(of: Fresh): boolean {
 }
 
 /** Whether it is worth asking what the children could do before. */
-export const couldBeRoom = (session: ReadonlyMap<string, readonly Run[]>): boolean =>
+export const couldBeRoom = (session: ReadonlyMap<string, readonly StepRun[]>): boolean =>
   [...freshOn(session).values()].some(nearlyAllMissed);
 
 /**
@@ -63,15 +63,15 @@ export const couldBeRoom = (session: ReadonlyMap<string, readonly Run[]>): boole
  * @example roomsIn(session, before).has('blending/3-clip') // true
  */
 export function roomsIn(
-  session: ReadonlyMap<string, readonly Run[]>,
-  before: ReadonlyMap<string, readonly Run[]>,
+  session: ReadonlyMap<string, readonly StepRun[]>,
+  before: ReadonlyMap<string, readonly StepRun[]>,
 ): ReadonlySet<string> {
   const out = new Set<string>();
   for (const [place, of] of freshOn(session)) {
     if (!nearlyAllMissed(of)) continue;
     const children = childrenIn(of);
     const wentWell = children.filter((child) => {
-      const then = shareOf((before.get(child) ?? []).filter((r) => r.standing === 'fresh' && placeOf(r) === place));
+      const then = shareOf((before.get(child) ?? []).filter((r) => r.standing === 'fresh' && rungKey(r) === place));
       return then.of >= ROOM.before.tries && then.right >= ROOM.before.share * then.of;
     });
     if (wentWell.length >= ROOM.children && wentWell.length * 5 >= children.length * 4) out.add(place);
@@ -80,5 +80,5 @@ export function roomsIn(
 }
 
 /** A run whose room is suspected, marked as such. */
-export const withRoom = (run: Run, rooms: ReadonlySet<string>): Run =>
-  run.standing === 'fresh' && rooms.has(placeOf(run)) ? { ...run, standing: 'room' } : run;
+export const withRoom = (run: StepRun, rooms: ReadonlySet<string>): StepRun =>
+  run.standing === 'fresh' && rooms.has(rungKey(run)) ? { ...run, standing: 'room' } : run;

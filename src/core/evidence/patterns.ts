@@ -3,6 +3,7 @@ import { addCells, KEEPS, type Cells } from './cells';
 import { atLeast } from './luck';
 import type { SessionCells } from './settle';
 import { sure } from '../sure';
+import { millisecondsInDay } from 'date-fns/constants';
 
 /**
  * What slips again and again in one place of the word. Many places are looked at together, so a slip is only called a
@@ -59,7 +60,6 @@ const SURE = 0.05;
 const DAYS = 90;
 /** A pattern is let go once so many of the latest chances held. */
 const HOLDS_AGAIN = 0.85;
-const DAY_MS = 86_400_000;
 
 export interface Pattern {
   /** A kind of the table, or sound and place where it is about one sound alone. */
@@ -75,7 +75,7 @@ export interface Pattern {
 export function lately(sessions: readonly SessionCells[], now: number): Cells {
   const known = tables.get(sessions);
   if (known?.now === now) return known.table;
-  const table = addCells(sessions.filter((s) => now - s.at <= DAYS * DAY_MS).map((s) => s.cells));
+  const table = addCells(sessions.filter((s) => now - s.at <= DAYS * millisecondsInDay).map((s) => s.cells));
   tables.set(sessions, { now, table });
   return table;
 }

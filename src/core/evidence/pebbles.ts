@@ -1,5 +1,6 @@
 import type { PebbleMark } from '../sessions/log';
-import { placeOf } from '../answers/spots';
+import { whereIn } from '../answers/spots';
+import { millisecondsInDay } from 'date-fns/constants';
 
 /**
  * The pebble check: does a child hear a sound that they do not say? They say the word, push a pebble for each sound of
@@ -27,13 +28,12 @@ const WORDS_NEEDED = 3;
 export const TELLINGS = 6;
 /** Days on which they could not be told apart, before anyone is told. */
 const DAYS_NEEDED = 2;
-const DAY_MS = 86_400_000;
 
 const words = (checks: readonly PebbleCheck[]): number => new Set(checks.map((c) => c.word)).size;
 
 /** Says the words of a place well and misses their pebbles: it is not how they speak. */
 function isAwareness(checks: readonly PebbleCheck[], place: string): boolean {
-  const there = checks.filter((c) => placeOf(c.key) === place && c.says === 'word');
+  const there = checks.filter((c) => whereIn(c.key) === place && c.says === 'word');
   const missed = words(there.filter((c) => !c.pebbles));
   return missed >= WORDS_NEEDED && missed > words(there.filter((c) => c.pebbles));
 }
@@ -45,13 +45,13 @@ function isAwareness(checks: readonly PebbleCheck[], place: string): boolean {
  */
 export function verdictOn(checks: readonly PebbleCheck[], key: string, at: number): Verdict {
   if (!checks.length) return 'open';
-  const good = checks.filter((c) => Math.abs(c.at - at) <= KEPT_DAYS * DAY_MS);
+  const good = checks.filter((c) => Math.abs(c.at - at) <= KEPT_DAYS * millisecondsInDay);
   const own = good.filter((c) => c.key === key).sort((a, b) => a.at - b.at);
   const heard = own.findLast((c) => c.pebbles);
   if (heard && heard.says !== 'word') return 'speech';
-  if (isAwareness(good, placeOf(key))) return 'awareness';
+  if (isAwareness(good, whereIn(key))) return 'awareness';
   // A child who says the word well slipped for another reason: what comes on a later day is open again.
-  if (heard && heard.at > at - DAY_MS) return 'speech';
+  if (heard && heard.at > at - millisecondsInDay) return 'speech';
   const cannotSay = own.filter((c) => c.says === 'slip' && !c.pebbles && c.told !== null);
   if (cannotSay.some((c) => c.told === TELLINGS)) return 'own-words';
   return new Set(cannotSay.map((c) => c.day)).size >= DAYS_NEEDED ? 'talk' : 'open';
@@ -73,6 +73,6 @@ export function nextPart(check: {
 
 /** Whether another word would say more: said well, and the pebbles missed, and not three words of it yet. */
 export const anotherWord = (checks: readonly PebbleCheck[], key: string, now: number): boolean => {
-  const last = checks.filter((c) => placeOf(c.key) === placeOf(key)).at(-1);
+  const last = checks.filter((c) => whereIn(c.key) === whereIn(key)).at(-1);
   return last?.says === 'word' && !last.pebbles && verdictOn(checks, key, now) === 'open';
 };

@@ -3,7 +3,7 @@ import { shownStep } from '../games';
 import { groupBy } from '../group-by';
 import { sure } from '../sure';
 import { addCells, cellsOf, markOf, openIn, type Answered, type Cells } from './cells';
-import type { Run } from './evidence';
+import type { StepRun } from './evidence';
 
 /** An answer that stands, as one session has it of one child. */
 export interface Given extends Answered {
@@ -22,10 +22,10 @@ export interface Given extends Answered {
 /**
  * The marks of a run as they are kept, with what is open behind them. Example: `11u;r opening after`.
  */
-export const keptMarks = ({ marks, open = [] }: Pick<Run, 'marks' | 'open'>): string => [marks, ...open].join(';');
+export const keptMarks = ({ marks, open = [] }: Pick<StepRun, 'marks' | 'open'>): string => [marks, ...open].join(';');
 
 /** The same, read back. */
-export function marksKept(kept: string): Pick<Run, 'marks' | 'open'> {
+export function marksKept(kept: string): Pick<StepRun, 'marks' | 'open'> {
   const [marks = '', ...open] = kept.split(';');
   return open.length ? { marks, open } : { marks };
 }
@@ -37,7 +37,7 @@ function mostly(of: readonly Given[]): string | null {
   return [...times].sort((a, b) => b[1] - a[1])[0]?.[0] ?? null;
 }
 
-function runOf(of: readonly Given[]): Run {
+function runOf(of: readonly Given[]): StepRun {
   const last = sure(of.at(-1));
   const helps: Partial<Record<Help, number>> = {};
   for (const answer of of)
@@ -61,7 +61,7 @@ function runOf(of: readonly Given[]): Run {
  * @param given in the order they were asked; what does not count is left out
  * @example runsFrom(given)[0]?.marks // '110u'
  */
-export function runsFrom(given: readonly Given[]): Run[] {
+export function runsFrom(given: readonly Given[]): StepRun[] {
   const counted = given
     .filter((a) => markOf(a) !== null)
     .map((a) => ({ ...a, step: shownStep(a.task, a.step, a.sounds) }));

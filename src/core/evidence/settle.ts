@@ -1,10 +1,10 @@
 import type { Cells } from './cells';
-import type { Run } from './evidence';
+import type { StepRun } from './evidence';
 import { KEPT_DAYS, verdictOn, type PebbleCheck, type Verdict } from './pebbles';
 
 /** All that was seen of a child, as it is kept. */
 export interface ChildSeen {
-  readonly runs: readonly Run[];
+  readonly runs: readonly StepRun[];
   /** What became of single sounds, a session each. */
   readonly sessions: readonly SessionCells[];
   readonly checks: readonly PebbleCheck[];
@@ -28,7 +28,7 @@ export interface OpenSlip {
 
 /** What was seen once every slip is called what it was; what is open is in none of it but `open`. */
 export interface SettledSeen {
-  readonly runs: readonly Run[];
+  readonly runs: readonly StepRun[];
   readonly sessions: readonly SessionCells[];
   /** The most often first. */
   readonly open: readonly OpenSlip[];
@@ -40,7 +40,7 @@ function letterFor(verdicts: readonly Verdict[]): string | null {
   return verdicts.every((v) => v === 'speech') ? '1' : null;
 }
 
-function settledRun(run: Run, checks: readonly PebbleCheck[]): Run {
+function settledRun(run: StepRun, checks: readonly PebbleCheck[]): StepRun {
   if (!run.open?.length) return run;
   const left = [...run.open];
   const marks = [...run.marks]
@@ -76,7 +76,7 @@ function settledCells({ at, cells }: SessionCells, checks: readonly PebbleCheck[
 const ORDINARY = 'd closing after';
 
 /** The slips of the last weeks that are still open, the most often first. */
-function openIn(runs: readonly Run[], checks: readonly PebbleCheck[], now: number): OpenSlip[] {
+function openIn(runs: readonly StepRun[], checks: readonly PebbleCheck[], now: number): OpenSlip[] {
   const since = now - KEPT_DAYS * 86_400_000;
   const found = new Map<string, { times: number; lastAt: number }>();
   for (const run of runs)

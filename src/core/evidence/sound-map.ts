@@ -3,9 +3,10 @@ import { sure } from '../sure';
 import { lately, patternsIn, readCells, type Pattern, type SpotCount } from './patterns';
 import { posteriorOf } from './posterior';
 import type { SettledSeen } from './settle';
-import type { Spot } from './word-places';
+import type { WordPlace } from './word-places';
 
-const spotOf = (side: string): Spot => (side === 'opening' || side === 'closing' ? 'cluster' : (side as Spot));
+const wordPlaceOf = (side: string): WordPlace =>
+  side === 'opening' || side === 'closing' ? 'cluster' : (side as WordPlace);
 
 /** A cell holds when its rate is at least this, nine times in ten. */
 const HOLDS = 0.7;
@@ -15,7 +16,7 @@ const FEWEST = 4;
 type CellState = 'holds' | 'slips' | 'open' | 'little-seen';
 export interface MapCell {
   readonly ipa: string;
-  readonly spot: Spot;
+  readonly spot: WordPlace;
   readonly state: CellState;
   readonly asked: number;
   readonly held: number;
@@ -48,7 +49,7 @@ export function soundMap({ sessions, open }: Pick<SettledSeen, 'sessions' | 'ope
       const holds = asked >= FEWEST && known.above(HOLDS) >= 0.9;
       return {
         ipa,
-        spot: spot as Spot,
+        spot: spot as WordPlace,
         asked,
         held,
         low: known.quantile(0.05),
@@ -59,7 +60,7 @@ export function soundMap({ sessions, open }: Pick<SettledSeen, 'sessions' | 'ope
   };
 }
 
-const spotName = ({ ipa, side }: SpotCount): string => `${ipa} ${spotOf(side)}`;
+const spotName = ({ ipa, side }: SpotCount): string => `${ipa} ${wordPlaceOf(side)}`;
 
 function stateOf({ slips, open, holds }: Record<'slips' | 'open' | 'holds', boolean>): CellState {
   if (slips) return 'slips';

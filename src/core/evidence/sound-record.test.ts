@@ -5,7 +5,7 @@ import { makingOf } from '../phonology/sounds';
 import { seeded, shuffle, type Random } from '../random';
 import { sure } from '../sure';
 import { atLeast } from './luck';
-import { habitsIn, heardOf, soundRows, type Habit, type Heard } from './sound-record';
+import { habitsIn, heardEvents, soundRows, type Habit, type HeardAnswer } from './sound-record';
 
 // Handbook values: powers of one half; the tail of five or more of six coins is 7/64. Pascal's triangle.
 describe('luck', () => {
@@ -52,7 +52,7 @@ const pool = words().filter(
     w.segments.every((s) => s.syllable === 0),
 );
 
-function sitting(child: Child, seed: number, answers = 40): Heard[] {
+function sitting(child: Child, seed: number, answers = 40): HeardAnswer[] {
   const random: Random = seeded(seed);
   const does = (): boolean => random() < child.habit;
   const { swap, opening } = child;
@@ -74,7 +74,7 @@ function sitting(child: Child, seed: number, answers = 40): Heard[] {
     const opening = asked.findIndex((a, i) => a.close && i === 1);
     if (child.opening && opening > 0 && does()) drop(opening);
     if (random() < child.accident) drop(Math.floor(random() * chunks.length));
-    return heardOf(asked, chunks, { apart: true });
+    return heardEvents(asked, chunks, { apart: true });
   });
 }
 
@@ -121,9 +121,9 @@ describe('habits of a made-up child, after 40 answers', () => {
 test('which sounds hold, by place: the r of frog and drum, lost both times', () => {
   const byWord = new Map(words().map((w) => [w.word, marksOf(w)]));
   const rows = soundRows([
-    heardOf(sure(byWord.get('frog')), [['f'], ['ɒ'], ['ɡ']], { apart: true }),
-    heardOf(sure(byWord.get('drum')), [['d'], ['ʌ'], ['m']], { apart: true }),
-    heardOf(sure(byWord.get('red')), [['r'], ['e'], ['d']], { apart: true }),
+    heardEvents(sure(byWord.get('frog')), [['f'], ['ɒ'], ['ɡ']], { apart: true }),
+    heardEvents(sure(byWord.get('drum')), [['d'], ['ʌ'], ['m']], { apart: true }),
+    heardEvents(sure(byWord.get('red')), [['r'], ['e'], ['d']], { apart: true }),
   ]);
   expect(rows.filter((r) => r.ipa === 'r')).toEqual([
     { ipa: 'r', place: 'middle', cluster: 'opening', asked: 2, held: 0 },

@@ -1,4 +1,12 @@
-import { analyse, whereOf, type Analysis, type Asked, type Cluster, type Fault, type Place } from '../answers/analyse';
+import {
+  analyse,
+  whereOf,
+  type Analysis,
+  type AskedSound,
+  type Cluster,
+  type Fault,
+  type WordPart,
+} from '../answers/analyse';
 import { groupBy } from '../group-by';
 import { sure } from '../sure';
 import { atLeast } from './luck';
@@ -9,8 +17,8 @@ import { atLeast } from './luck';
  */
 
 /** An answer that was judged sound by sound. */
-export interface Heard {
-  readonly asked: readonly Asked[];
+export interface HeardAnswer {
+  readonly asked: readonly AskedSound[];
   readonly analysis: Pick<Analysis, 'faults' | 'credit'>;
   /** The sounds were to be said one by one: only then can they be kept together. */
   readonly apart: boolean;
@@ -18,19 +26,19 @@ export interface Heard {
 
 export interface SoundRow {
   readonly ipa: string;
-  readonly place: Place;
+  readonly place: WordPart;
   readonly cluster: Cluster;
   readonly asked: number;
   readonly held: number;
 }
 
 /** How often each sound was asked for in each place, and how often it was there. */
-export function soundRows(answers: readonly Heard[]): SoundRow[] {
+export function soundRows(answers: readonly HeardAnswer[]): SoundRow[] {
   const rows = new Map<
     string,
     {
       ipa: string;
-      place: Place;
+      place: WordPart;
       cluster: Cluster;
       asked: number;
       held: number;
@@ -86,9 +94,9 @@ const nameOf = ({ kind, sound, says }: Event): string => `${kind} ${sound ?? ''}
 
 /** The names a lost sound may have, from where it stands; the same whether it was lost or could have been. */
 function lossesAt(
-  asked: Heard['asked'],
+  asked: HeardAnswer['asked'],
   at: number,
-  { cluster, place }: { readonly cluster: Cluster; readonly place: Place },
+  { cluster, place }: { readonly cluster: Cluster; readonly place: WordPart },
 ): Event[] {
   const names: [boolean, HabitKind][] = [
     [cluster === 'opening' && sure(asked[at]).close, 'loses-from-opening'],
@@ -100,7 +108,7 @@ function lossesAt(
 }
 
 /** What could have happened in an answer, under every name that it can have. */
-function chancesOf({ asked, apart }: Heard): Event[] {
+function chancesOf({ asked, apart }: HeardAnswer): Event[] {
   const out: Event[] = asked.flatMap(({ ipa }, at) => [
     event('swaps', ipa),
     event('loses', ipa),
@@ -113,7 +121,7 @@ function chancesOf({ asked, apart }: Heard): Event[] {
 }
 
 /** What one fault is called; a fault may have several names. */
-function namesOf(fault: Fault, { asked, apart }: Heard): Event[] {
+function eventsOf(fault: Fault, { asked, apart }: HeardAnswer): Event[] {
   const { ipa } = sure(asked[Math.min(fault.at, asked.length - 1)]);
   switch (fault.kind) {
     case 'swapped':
@@ -132,8 +140,8 @@ function namesOf(fault: Fault, { asked, apart }: Heard): Event[] {
 }
 
 /** What did happen, under every name that it can have. */
-function happenings(heard: Heard): Event[] {
-  const out = heard.analysis.faults.flatMap((fault) => namesOf(fault, heard));
+function happenings(heard: HeardAnswer): Event[] {
+  const out = heard.analysis.faults.flatMap((fault) => eventsOf(fault, heard));
   // What is about no one sound counts once an answer: three little “uh” in a word are one.
   return out.filter((e, i) => e.sound !== null || out.findIndex((o) => nameOf(o) === nameOf(e)) === i);
 }
@@ -149,7 +157,7 @@ const SURE = 0.01;
  * The slips that come more often than accident explains (exact binomial, the doubt shared between all that were looked
  * for). A habit of one sound that a wider habit explains is not told twice.
  */
-export function habitsIn(answers: readonly Heard[]): Habit[] {
+export function habitsIn(answers: readonly HeardAnswer[]): Habit[] {
   const chances = groupBy(answers.flatMap(chancesOf), nameOf);
   const happened = [...groupBy(answers.flatMap(happenings), nameOf)];
   const found = happened.flatMap(([, events]): Habit[] => {
@@ -169,8 +177,8 @@ export function habitsIn(answers: readonly Heard[]): Habit[] {
 }
 
 /** An answer as it is judged again from what was said. */
-export const heardOf = (
-  asked: readonly Asked[],
+export const heardEvents = (
+  asked: readonly AskedSound[],
   said: Parameters<typeof analyse>[1],
   hearing: Parameters<typeof analyse>[2],
-): Heard => ({ asked, apart: hearing.apart, analysis: analyse(asked, said, hearing) });
+): HeardAnswer => ({ asked, apart: hearing.apart, analysis: analyse(asked, said, hearing) });

@@ -1,7 +1,7 @@
 /** Where in a word a sound stands, as the map of sounds tells it. */
-export const SPOTS = ['first', 'middle', 'last', 'cluster'] as const;
-export type Spot = (typeof SPOTS)[number];
-export const SPOT_WORDS: Readonly<Record<Spot, string>> = {
+export const WORD_PLACES = ['first', 'middle', 'last', 'cluster'] as const;
+export type WordPlace = (typeof WORD_PLACES)[number];
+export const WORD_PLACE_NAMES: Readonly<Record<WordPlace, string>> = {
   first: 'at the start',
   middle: 'in the middle',
   last: 'at the end',

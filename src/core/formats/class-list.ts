@@ -45,7 +45,7 @@ const headOf = (text: string): ClassColumn | null => {
 };
 
 /** Columns by their heads; each is taken for one thing once. Without heads, the first column is the name. */
-function columnsOf(first: readonly string[]): { columns: ClassList['columns']; headed: boolean } {
+function classListColumns(first: readonly string[]): { columns: ClassList['columns']; headed: boolean } {
   const found = first.map(headOf);
   if (!found.includes('name'))
     return { headed: false, columns: first.map((_, i) => ({ name: `Column ${i + 1}`, taken: i ? null : 'name' })) };
@@ -70,7 +70,7 @@ export function readClassList(text: string): ClassList {
   const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, '').trim(), { skipEmptyLines: 'greedy' });
   const [first] = data;
   if (!first || !text.trim()) return { ...NOTHING, fault: NO_NAMES };
-  const { columns, headed } = columnsOf(first);
+  const { columns, headed } = classListColumns(first);
   const body = headed ? data.slice(1) : data;
   if (body.length > LIMITS.rows) return { ...NOTHING, fault: tooManyChildren(LIMITS.rows) };
   const at = (column: ClassColumn): number => columns.findIndex((c) => c.taken === column);

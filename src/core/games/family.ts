@@ -1,7 +1,7 @@
 import type { Task } from './task';
 
 /** The story a family of games is told in, in the words of our own allotment. A plan may change every line. */
-interface Frame {
+interface GameFrame {
   /** What the story is, in a few words. */
   readonly name: string;
   /** Said once, before the first turn; without the story the plain opening is said. */
@@ -39,7 +39,7 @@ interface FamilyLadder {
 export interface Family {
   readonly id: string;
   readonly name: string;
-  readonly frame: Frame;
+  readonly frame: GameFrame;
   /** What the adult keeps in mind. Common practice, no source. */
   readonly reminder: string;
   /** What was played, and what to try on the way home, in words for families. No child is named, nothing is scored. */

@@ -5,7 +5,7 @@ import { realiseSegments } from '../phonology/realise';
 import type { Conventions } from '../phonology/conventions';
 import { parseTranscription } from '../phonology/transcription';
 import { formEntry, type Form } from '../lexicon/endings';
-import { prepare, type Entry, type Word } from '../lexicon/entry';
+import { ipaOf, prepare, type Entry, type Word } from '../lexicon/entry';
 import type { Guard } from '../lexicon/guard';
 import type { OneBeatList } from '../lexicon/one-beat-list';
 import { spellingsOf } from '../lexicon/likeness';
@@ -147,8 +147,6 @@ export function parseCounting(text: string): Counting {
 const readsOneWay = (word: string, byName: ReadonlyMap<string, Word>): boolean =>
   word.length > 1 && byName.get(word)?.entry.doubt !== 'homograph';
 
-const ipaOf = (word: Word): string[] => word.sounds.map((s) => s.ipa);
-
 /** What works each thing out once. */
 function keeper(): Pick<Material, 'keep' | 'has'> {
   const kept = new Map<string, unknown>();
@@ -162,7 +160,7 @@ function keeper(): Pick<Material, 'keep' | 'has'> {
 }
 
 /** The sounds of words that stand in a list, in an accent. */
-const heardIn = (list: readonly LittleWord[], accent: AccentId): ReadonlyMap<string, readonly string[]> =>
+const littleWordsIn = (list: readonly LittleWord[], accent: AccentId): ReadonlyMap<string, readonly string[]> =>
   new Map(
     list.map(({ word, line, ownLines }) => [
       word,
@@ -198,7 +196,7 @@ export function materialOf({
       return guard(ipaOf(made)) ? [] : [made];
     });
   const formWords = (): readonly Word[] => keep('forms', () => formsOf(offered));
-  const little = () => keep('little', () => heardIn(littleWords, accent));
+  const little = () => keep('little', () => littleWordsIn(littleWords, accent));
   const spelling = (key: string, fits: (word: string) => boolean): ReadonlyMap<string, string> =>
     keep(key, () => {
       const named = (bank: readonly Word[]): [string, string][] =>
@@ -227,7 +225,7 @@ export function materialOf({
     has,
     counting,
     stories,
-    storyWords: () => keep('story words', () => heardIn(storyWords, accent)),
+    storyWords: () => keep('story words', () => littleWordsIn(storyWords, accent)),
     knownAs,
     oneBeats,
     context: {

@@ -1,8 +1,8 @@
 import { askedFor } from '../answers/analyse';
-import { isAbout, placeOf, spotKey } from '../answers/spots';
+import { isAbout, whereIn, spotKey } from '../answers/spots';
 import { isOrdinaryLoss } from '../answers/speech';
 import { homophones } from '../lexicon/likeness';
-import type { Word } from '../lexicon/entry';
+import { ipaOf, type Word } from '../lexicon/entry';
 import { traitsOf } from '../lexicon/traits';
 import { isVowel } from '../phonology/sounds';
 import { sure } from '../sure';
@@ -21,8 +21,6 @@ export interface PebbleWord {
   /** Pebbles it takes. */
   readonly count: number;
 }
-
-const ipaOf = (word: Word): string[] => word.sounds.map((s) => s.ipa);
 
 /**
  * The check of one sound of a word; null for a vowel, for what most people leave out, and where nothing safe can be
@@ -67,7 +65,7 @@ export const pebbleWords = (place: string, material: Material): readonly PebbleW
       .flatMap((w) =>
         ipaOf(w).flatMap((_, at) => {
           const made = pebbleWord(w, at, material);
-          return made && placeOf(made.key) === place ? [made] : [];
+          return made && whereIn(made.key) === place ? [made] : [];
         }),
       )
       .slice(0, 40),

@@ -4,7 +4,7 @@ import type { Material } from './material';
 import type { Spec } from './spec';
 
 /** The game and step of a round, by their ids. */
-interface Played {
+interface TriedItem {
   readonly task: string;
   readonly step: string;
 }
@@ -13,7 +13,7 @@ interface Played {
  * The item of a key as a round has it, or why there is none (any more) in this accent.
  * @example tryItem({ task: 'blending', step: '3' }, 'sun', material).item?.expected // 'sun'
  */
-export function tryItem({ task: id, step }: Played, from: Spec | string, material: Material): Tried {
+export function tryItem({ task: id, step }: TriedItem, from: Spec | string, material: Material): Tried {
   const task = taskOf(id);
   return tryMake(task, stepOf(task, step), from, material);
 }

@@ -112,14 +112,14 @@ function weakEnding(typed: string): string[] | null {
   return said && [said[1] === 's' ? 'ʒ' : 'ʃ', 'ə', 'n', ...(said[2] ? ['z'] : [])];
 }
 
-interface Known {
+interface KnownWords {
   readonly words: ReadonlyMap<string, Word>;
   /** How the letters of a rime are read, by how many words. */
   readonly rimes: ReadonlyMap<string, ReadonlyMap<string, number>>;
 }
 
-const kept = new WeakMap<readonly Word[], Known>();
-function knownIn(words: readonly Word[]): Known {
+const kept = new WeakMap<readonly Word[], KnownWords>();
+function knownIn(words: readonly Word[]): KnownWords {
   const before = kept.get(words);
   if (before) return before;
   const one = words.filter((w) => traitsOf(w).syllables === 1 && !w.entry.doubt);
@@ -140,7 +140,7 @@ function knownIn(words: readonly Word[]): Known {
  * The rime as most known words that end in these letters have it, else by the rule of thumb. One open letter says its
  * name, whatever the few short words have that end in it (*ski*, *spa*).
  */
-function rimeOf(rest: string, { rimes }: Known, accent: AccentId): string[] | null {
+function rimeOf(rest: string, { rimes }: KnownWords, accent: AccentId): string[] | null {
   const ruled = rest.length === 1 || rest === 'ou' || PLAINLY_SHORT.test(rest);
   const [most] = ruled ? [] : [...(rimes.get(rest) ?? [])].sort((a, b) => b[1] - a[1]);
   return most ? most[0].split(' ') : byRule(rest, accent);
@@ -161,7 +161,7 @@ export function soundsByAnalogy(typed: string, words: readonly Word[]): string[]
 }
 
 /** Start and rest, each by itself; the open u of *mu-sic* begins with a y. */
-function byParts(typed: string, known: Known, accent: AccentId): string[] | null {
+function byParts(typed: string, known: KnownWords, accent: AccentId): string[] | null {
   const start = /^(squ|qu|y(?=[aeiou])|[^aeiouy]*)/.exec(typed)?.[0] ?? '';
   const rest = typed.slice(start.length);
   const yod = rest === 'u' && /[bcfhkmnpt]$/.test(start) ? ['j'] : [];

@@ -2,7 +2,7 @@ import { dictionary } from 'cmu-pronouncing-dictionary';
 import { describe, expect, test } from 'vitest';
 import { readingsOf } from '../phonology/arpabet';
 import { seeded } from '../random';
-import { findChain, placeOf, unlike, type ChainRequest } from './chains';
+import { findChain, changePlace, unlike, type ChainRequest } from './chains';
 import { said } from '../testing/forms';
 import { lacking, hunt } from './hunt';
 import { soundsByAnalogy } from './by-analogy';
@@ -85,7 +85,7 @@ describe('chains', () => {
         ).links,
     ).flat();
     expect(grown.some((l) => l.change !== 'swap')).toBe(true);
-    expect(placeOf(word('slip'), 1)).toBe('cluster');
+    expect(changePlace(word('slip'), 1)).toBe('cluster');
   });
 });
 

@@ -11,14 +11,14 @@ export const CHANGE_PLACES = ['first', 'middle', 'last', 'cluster'] as const;
 export type ChangePlace = (typeof CHANGE_PLACES)[number];
 
 /** Where the sound at an index of a word stands. Example: the /l/ of *slip*: `cluster`. */
-export function placeOf(word: Pick<Word, 'sounds'>, at: number): ChangePlace {
+export function changePlace(word: Pick<Word, 'sounds'>, at: number): ChangePlace {
   if (inCluster(word, at)) return 'cluster';
   if (at === 0) return 'first';
   return at === word.sounds.length - 1 ? 'last' : 'middle';
 }
 
 /** One step of a chain: the word reached, and what changed to get there. */
-export interface Link {
+export interface ChainLink {
   readonly from: Word;
   readonly to: Word;
   readonly change: Neighbour['change'];
@@ -45,12 +45,12 @@ export interface ChainRequest {
   /** Words that may be used. */
   readonly allowed: (word: Word) => boolean;
   /** Steps that may be taken; all of them where nothing is said. */
-  readonly fits?: (link: Link) => boolean;
+  readonly fits?: (link: ChainLink) => boolean;
 }
 
 export interface Chain {
   readonly words: readonly Word[];
-  readonly links: readonly Link[];
+  readonly links: readonly ChainLink[];
   /** Other ways to go from each word but the last, best first. */
   readonly others: readonly (readonly Word[])[];
   /** True where the request could be met in full; else this is the nearest possible chain. */
@@ -58,10 +58,10 @@ export interface Chain {
 }
 
 /** What changed between two neighbours. */
-export function linkOf(from: Word, { word: to, change, at }: Neighbour): Link {
+export function linkOf(from: Word, { word: to, change, at }: Neighbour): ChainLink {
   const old = change === 'add' ? null : sure(from.sounds[at]).ipa;
   const made = change === 'leave-out' ? null : sure(to.sounds[at]).ipa;
-  const place = placeOf(change === 'add' ? to : from, at);
+  const place = changePlace(change === 'add' ? to : from, at);
   return {
     from,
     to,
@@ -70,17 +70,17 @@ export function linkOf(from: Word, { word: to, change, at }: Neighbour): Link {
     place,
     old,
     new: made,
-    heard: change === 'swap' && placeOf(to, at) === 'cluster' ? 'cluster' : place,
+    heard: change === 'swap' && changePlace(to, at) === 'cluster' ? 'cluster' : place,
     alike: change !== 'swap' || sure(from.sounds[at]).vowel === sure(to.sounds[at]).vowel,
   };
 }
 
 /** Every link of a neighbourhood, by the word it begins at: worked out when a word is first asked for. */
-const known = new WeakMap<Neighbourhood, Map<Word, readonly Link[]>>();
+const knownLinks = new WeakMap<Neighbourhood, Map<Word, readonly ChainLink[]>>();
 
-function allLinks(word: Word, neighbours: Neighbourhood): readonly Link[] {
-  const links = known.get(neighbours) ?? new Map<Word, readonly Link[]>();
-  known.set(neighbours, links);
+function allLinks(word: Word, neighbours: Neighbourhood): readonly ChainLink[] {
+  const links = knownLinks.get(neighbours) ?? new Map<Word, readonly ChainLink[]>();
+  knownLinks.set(neighbours, links);
   const before = links.get(word);
   if (before) return before;
   const made = neighbours.of(word).map((n) => linkOf(word, n));
@@ -97,7 +97,7 @@ export const linksFrom = (
     grow,
     allowed,
   }: Pick<ChainRequest, 'places' | 'grow' | 'allowed'> & { neighbours: Neighbourhood },
-): Link[] =>
+): ChainLink[] =>
   allLinks(word, neighbours).filter(
     (link) => (grow || link.change === 'swap') && places.includes(link.heard) && link.alike && allowed(link.to),
   );
@@ -106,7 +106,7 @@ export const linksFrom = (
 const BUDGET = 1_500;
 
 /** Fewest changes from every word to the target, as far as `most` steps. */
-function distances(target: Word, most: number, next: (word: Word) => readonly Link[]): Map<string, number> {
+function distances(target: Word, most: number, next: (word: Word) => readonly ChainLink[]): Map<string, number> {
   const far = new Map([[traitsOf(target).said, 0]]);
   let edge = [target];
   for (let d = 1; d <= most && edge.length; d += 1) {
@@ -133,8 +133,8 @@ function distances(target: Word, most: number, next: (word: Word) => readonly Li
  */
 export function findChain(neighbours: Neighbourhood, request: ChainRequest, random: Random): Chain {
   const { start, target } = request;
-  const cache = new Map<string, readonly Link[]>();
-  const next = (word: Word): readonly Link[] => {
+  const cache = new Map<string, readonly ChainLink[]>();
+  const next = (word: Word): readonly ChainLink[] => {
     const known = cache.get(word.word);
     if (known) return known;
     const { fits = () => true } = request;
@@ -145,10 +145,10 @@ export function findChain(neighbours: Neighbourhood, request: ChainRequest, rand
   const far = target ? distances(target, request.length - 1, next) : null;
   const toGo = (word: Word): number => far?.get(traitsOf(word).said) ?? Infinity;
 
-  let best: Link[] = [];
+  let best: ChainLink[] = [];
   let bestScore = -Infinity;
   let looks = 0;
-  const path: Link[] = [];
+  const path: ChainLink[] = [];
   const used = new Set([traitsOf(start).said]);
   const score = (): number => {
     const end = path.at(-1)?.to ?? start;
@@ -157,9 +157,9 @@ export function findChain(neighbours: Neighbourhood, request: ChainRequest, rand
   /**
    * Everyday words and a place that was not just used come first; with a target, only steps that can still reach it.
    */
-  const ordered = (word: Word): Link[] => {
+  const ordered = (word: Word): ChainLink[] => {
     const [before, earlier] = [path.at(-1), path.at(-2)];
-    const cost = (link: Link): number =>
+    const cost = (link: ChainLink): number =>
       (link.to.entry.band - 1) * 2 +
       (before?.heard === link.heard ? 3 : 0) +
       (earlier?.heard === link.heard ? 1 : 0) +
@@ -204,12 +204,12 @@ export function findChain(neighbours: Neighbourhood, request: ChainRequest, rand
 }
 
 /** Other words each step could go to, those first from which the chain could go on as it does. */
-function otherWays(start: Word, links: readonly Link[], next: (word: Word) => readonly Link[]): Word[][] {
+function otherWays(start: Word, links: readonly ChainLink[], next: (word: Word) => readonly ChainLink[]): Word[][] {
   const taken = new Set([start, ...links.map((l) => l.to)].map((w) => traitsOf(w).said));
   return links.map((link, i) => {
     const onwards = links[i + 1]?.to;
     const free = next(link.from).filter((l) => !taken.has(traitsOf(l.to).said));
-    const goesOn = (l: Link): boolean =>
+    const goesOn = (l: ChainLink): boolean =>
       !onwards || next(l.to).some((n) => traitsOf(n.to).said === traitsOf(onwards).said);
     return [...new Set([...free.filter(goesOn), ...free].map((l) => l.to))].slice(0, 6);
   });
@@ -220,10 +220,10 @@ function shortest(
   start: Word,
   target: Word,
   toGo: (word: Word) => number,
-  next: (word: Word) => readonly Link[],
-): Link[] | null {
+  next: (word: Word) => readonly ChainLink[],
+): ChainLink[] | null {
   if (!Number.isFinite(toGo(start))) return null;
-  const out: Link[] = [];
+  const out: ChainLink[] = [];
   for (let word = start; traitsOf(word).said !== traitsOf(target).said;) {
     const link = next(word).find((l) => toGo(l.to) === toGo(word) - 1);
     if (!link) return null;
@@ -234,8 +234,8 @@ function shortest(
 }
 
 /** Goes nearer to the target at each step, as far as that is possible. */
-function nearest(start: Word, target: Word, length: number, next: (word: Word) => readonly Link[]): Link[] {
-  const out: Link[] = [];
+function nearest(start: Word, target: Word, length: number, next: (word: Word) => readonly ChainLink[]): ChainLink[] {
+  const out: ChainLink[] = [];
   const used = new Set([traitsOf(start).said]);
   for (let word = start; out.length < length - 1;) {
     const link = [...next(word)]

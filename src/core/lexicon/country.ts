@@ -23,7 +23,7 @@ export const WITHHELD_WORDS: Readonly<Record<Withheld, string>> = {
 };
 
 /** Which words a setting hears. */
-export interface Hearing {
+export interface CountryHearing {
   readonly country: Country;
   /** The other country's words and local ones are let in. */
   readonly letIn: boolean;
@@ -35,7 +35,7 @@ export interface Hearing {
  */
 export function withheld(
   { where, local }: { readonly where: Country | null; readonly local: boolean },
-  { country, letIn }: Hearing,
+  { country, letIn }: CountryHearing,
 ): Withheld | undefined {
   if (letIn || where === null) return undefined;
   if (where !== country) return 'other-country';

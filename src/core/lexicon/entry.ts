@@ -199,6 +199,9 @@ export interface Word {
   readonly contest: Contest | null;
 }
 
+/** A word's sounds as symbols. Example: `ipaOf(sun) // ['s', 'ʌ', 'n']`. */
+export const ipaOf = ({ sounds }: Pick<Word, 'sounds'>): string[] => sounds.map((s) => s.ipa);
+
 /** Realises, counts and shapes an entry. Example: `prepare(box, 'southern-british', PRESETS.default).count // 4`. */
 export function prepare(entry: Entry, accent: AccentId, conventions: Conventions): Word {
   const segments = segmentsOf(entry, accent);

@@ -73,7 +73,7 @@ export interface Facets {
   readonly total: number;
 }
 
-export interface Found {
+export interface FoundWords {
   /** Fitting words, as positions in the index. */
   readonly fitting: readonly number[];
   readonly facets: Facets;
@@ -99,7 +99,7 @@ function bitsOfFlags({ flags }: WordIndex): Readonly<Record<Flag, Bits>> {
   return made;
 }
 
-const without = (bits: Bits): Bits => bits.map((part) => ~part);
+const notIn = (bits: Bits): Bits => bits.map((part) => ~part);
 
 /** All that is asked of a word but the search, each with the words that have it. */
 function conditionsOf(index: WordIndex, filters: Filters): Condition[] {
@@ -117,8 +117,8 @@ function conditionsOf(index: WordIndex, filters: Filters): Condition[] {
   if (sound !== undefined) ask('sound', bits.sounds[place][index.sounds.indexOf(sound)]);
   if (syllables !== undefined) ask('syllables', bits.syllables[syllables]);
   for (const name of new Set(filters.only)) ask('only', flags[name], name);
-  if (!filters.contested) ask('contested', without(flags.contested));
-  if (!filters.doubtful) ask('doubtful', without(flags.doubtful));
+  if (!filters.contested) ask('contested', notIn(flags.contested));
+  if (!filters.doubtful) ask('doubtful', notIn(flags.doubtful));
   return out;
 }
 
@@ -159,7 +159,7 @@ function searched(index: WordIndex, conditions: readonly Condition[], matches: (
   return { filter: 'matches', passes };
 }
 
-const counted = <K extends string | number>(choices: readonly K[], of: (choice: K, at: number) => number) =>
+const countedChoices = <K extends string | number>(choices: readonly K[], of: (choice: K, at: number) => number) =>
   Object.fromEntries(choices.map((choice, at) => [choice, of(choice, at)])) as Record<K, number>;
 
 /** Shapes that have words, the most first, each with its easiest word. */
@@ -179,12 +179,12 @@ function shapeFacets({ bits, shapeNames, shapeRanks, easiest, words }: WordIndex
  * The words that fit and, on every choice of every filter, how many words picking it would leave: sets as bits.
  * @example find(index, { count: 3, contested: false }).facets.counts[3]
  */
-export function find(index: WordIndex, filters: Filters): Found {
+export function find(index: WordIndex, filters: Filters): FoundWords {
   const asked = conditionsOf(index, filters);
   const conditions = filters.matches ? [...asked, searched(index, asked, filters.matches)] : asked;
   const { all, but } = sieveOf(index.words.length, conditions);
   const butFor = (filter: Condition['filter']): Bits => but((c) => c.filter === filter);
-  const adds = counted(LOOSENABLE, (filter) => countOnlyIn(butFor(filter), all));
+  const adds = countedChoices(LOOSENABLE, (filter) => countOnlyIn(butFor(filter), all));
   const { bits } = index;
   const flags = bitsOfFlags(index);
   const [count, first, syllables, sound] = [butFor('count'), butFor('first'), butFor('syllables'), butFor('sound')];
@@ -194,11 +194,11 @@ export function find(index: WordIndex, filters: Filters): Found {
     facets: {
       total: fitting.length,
       adds,
-      counts: counted(COUNTS, (n) => countCommon(count, bits.counts[n]!)),
-      firsts: counted(FIRSTS, (_, at) => countCommon(first, bits.makings[at]!)),
-      syllables: counted(SYLLABLES, (n) => countCommon(syllables, bits.syllables[n]!)),
-      sounds: counted(index.sounds, (_, at) => countCommon(sound, bits.sounds[filters.place ?? 'any'][at]!)),
-      only: counted(ONLY, (name) =>
+      counts: countedChoices(COUNTS, (n) => countCommon(count, bits.counts[n]!)),
+      firsts: countedChoices(FIRSTS, (_, at) => countCommon(first, bits.makings[at]!)),
+      syllables: countedChoices(SYLLABLES, (n) => countCommon(syllables, bits.syllables[n]!)),
+      sounds: countedChoices(index.sounds, (_, at) => countCommon(sound, bits.sounds[filters.place ?? 'any'][at]!)),
+      only: countedChoices(ONLY, (name) =>
         countCommon(
           but((c) => c.only === name),
           flags[name],

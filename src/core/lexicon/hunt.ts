@@ -4,7 +4,7 @@ import type { Word } from './entry';
  * Words that can be made from a handful of sounds, each sound used once per word. Sounds are counted, so a word that
  * needs two /t/ needs two in the handful.
  */
-const counted = (sounds: readonly string[]): Map<string, number> => {
+const soundCounts = (sounds: readonly string[]): Map<string, number> => {
   const out = new Map<string, number>();
   for (const s of sounds) out.set(s, (out.get(s) ?? 0) + 1);
   return out;
@@ -18,8 +18,8 @@ export function lacking(
   needed: readonly string[],
   handful: readonly string[],
 ): { ipa: string; needs: number; has: number }[] {
-  const has = counted(handful);
-  return [...counted(needed)].flatMap(([ipa, needs]) =>
+  const has = soundCounts(handful);
+  return [...soundCounts(needed)].flatMap(([ipa, needs]) =>
     (has.get(ipa) ?? 0) < needs ? [{ ipa, needs, has: has.get(ipa) ?? 0 }] : [],
   );
 }
@@ -30,7 +30,7 @@ export function lacking(
  * @example hunt(words, ['s', 'p', 'ɒ', 't']).map((w) => w.word) // spot, stop, pot, top, …
  */
 export function hunt(words: readonly Word[], handful: readonly string[]): Word[] {
-  const has = counted(handful);
+  const has = soundCounts(handful);
   const found: Word[] = [];
   const said = new Set<string>();
   for (const word of words) {

@@ -6,7 +6,7 @@ import { traitsOf } from './traits';
 const CHANGES = ['swap', 'leave-out', 'add'] as const;
 export type Change = (typeof CHANGES)[number];
 
-export interface Step {
+export interface SoundStep {
   readonly change: Change;
   /** Index of the sound in the word left; for `add`, the index the new sound has in the word reached. */
   readonly at: number;
@@ -109,8 +109,8 @@ class Pairs {
 }
 
 /** The steps from one node, by place. Example: `stepsFrom(graph, 0).filter((s) => s.change === 'swap')`. */
-export function stepsFrom(graph: NeighbourGraph, from: number): Step[] {
-  const steps: Step[] = [];
+export function stepsFrom(graph: NeighbourGraph, from: number): SoundStep[] {
+  const steps: SoundStep[] = [];
   for (let e = graph.offsets[from]!; e < graph.offsets[from + 1]!; e += 1) {
     steps.push({ change: CHANGES[graph.kinds[e]! & 3]!, at: graph.kinds[e]! >> 2, to: graph.targets[e]! });
   }

@@ -6,12 +6,12 @@ import { isConsonant } from '../phonology/sounds';
 import { parseTranscription } from '../phonology/transcription';
 
 /** How well a string of sounds of one beat is known: a common word, or a rare word or a name. */
-type Known = 'common' | 'rare';
+type HowCommon = 'common' | 'rare';
 
 /** Words and names of one beat that a pronouncing dictionary has, by their sounds. */
 export interface OneBeatList {
   /** What is known under these sounds; null where no list has them. */
-  readonly known: (sounds: readonly string[], accent: AccentId) => Known | null;
+  readonly known: (sounds: readonly string[], accent: AccentId) => HowCommon | null;
   /** Whether letters may be read so: they spell no common word, or one that may be said so, however it is read. */
   readonly mayRead: (spelling: string, sounds: readonly string[], accent: AccentId) => boolean;
 }
@@ -23,14 +23,14 @@ interface Row {
 }
 
 /** `b TRAP|BATH th` as each of its lines. */
-function linesOf(sounds: string): string[] {
+function soundLines(sounds: string): string[] {
   let lines = [''];
   for (const place of sounds.split(' '))
     lines = lines.flatMap((line) => place.split('|').map((choice) => `${line} ${choice.replaceAll('+', ' ')}`.trim()));
   return lines;
 }
 
-const rowsOf = (text: string): Row[] =>
+const listRows = (text: string): Row[] =>
   text
     .split('\n')
     .slice(1)
@@ -71,7 +71,7 @@ export function oneBeatList(text: string): OneBeatList {
     if (!kept.has(key)) kept.set(key, make());
     return kept.get(key) as T;
   };
-  const rows = (): Row[] => once('rows', () => rowsOf(text));
+  const rows = (): Row[] => once('rows', () => listRows(text));
   const byFrame = (): ReadonlyMap<string, readonly Row[]> => once('frames', () => groupBy(rows(), frameOfRow));
   const byWord = (): ReadonlyMap<string, readonly Row[]> =>
     once('words', () => {
@@ -91,7 +91,7 @@ export function oneBeatList(text: string): OneBeatList {
   };
   const expanded = new Map<Row, readonly string[]>();
   const linesFor = (row: Row): readonly string[] => {
-    const made = expanded.get(row) ?? linesOf(row.sounds);
+    const made = expanded.get(row) ?? soundLines(row.sounds);
     expanded.set(row, made);
     return made;
   };

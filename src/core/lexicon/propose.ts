@@ -1,5 +1,5 @@
 import { mayBegin } from '../phonology/clusters';
-import { placesOf, type Place } from '../phonology/from-phones';
+import { placesOf, type PhonePlace } from '../phonology/from-phones';
 import { accentOf, type AccentId } from '../phonology/accents';
 import { realiseSegments } from '../phonology/realise';
 import { isVowelKey, type Key } from '../phonology/keys';
@@ -47,7 +47,7 @@ export function candidates(spelling: string, phones: readonly string[]): Candida
   return found.sort((a, b) => a.cost - b.cost);
 }
 
-function* combinations(places: readonly Place[]): Generator<string[]> {
+function* combinations(places: readonly PhonePlace[]): Generator<string[]> {
   const total = places.reduce((n, p) => n * p.choices.length, 1);
   for (let n = 0; n < Math.min(total, MOST); n += 1) {
     let left = n;
@@ -92,8 +92,8 @@ const STRESS_MARK = { '': '', 0: '', 1: "'", 2: ',' } as const;
 /**
  * Writes keys as a transcription line: syllables by the longest beginning English allows, a seam always parting them.
  */
-function writeLine(choices: readonly string[], places: readonly Place[], seams: ReadonlySet<number>): string {
-  const keys: { key: string; stress: Place['stress']; dot: boolean }[] = [];
+function writeLine(choices: readonly string[], places: readonly PhonePlace[], seams: ReadonlySet<number>): string {
+  const keys: { key: string; stress: PhonePlace['stress']; dot: boolean }[] = [];
   choices.forEach((choice, i) => {
     let dot = false;
     for (const key of choice.split(' ')) {
@@ -151,7 +151,7 @@ interface Question {
   readonly choices: readonly string[];
 }
 
-export interface Reading {
+export interface ProposedReading {
   /** Likeliest first. */
   readonly candidates: readonly Candidate[];
   readonly questions: readonly Question[];
@@ -167,7 +167,11 @@ const LEEWAY = 2.6;
  * @example readings('bath', [['B', 'AE1', 'TH']], 'southern-british')[0].questions // [{ place: 1, choices: ['TRAP',
  * 'BATH'] }]
  */
-export function readings(spelling: string, phones: readonly (readonly string[])[], accent: AccentId): Reading[] {
+export function readings(
+  spelling: string,
+  phones: readonly (readonly string[])[],
+  accent: AccentId,
+): ProposedReading[] {
   const seen = new Set<string>();
   return phones.flatMap((reading) => {
     const all = candidates(spelling, reading);
@@ -175,7 +179,7 @@ export function readings(spelling: string, phones: readonly (readonly string[])[
     // Of candidates that sound alike here the likeliest stands for all.
     const bySound = new Map<string, Candidate>();
     for (const c of likely) {
-      const said = ipaOf(c.line, accent);
+      const said = ipaOfLine(c.line, accent);
       if (!bySound.has(said)) bySound.set(said, c);
     }
     const kept = [...bySound.values()];
@@ -189,7 +193,7 @@ export function readings(spelling: string, phones: readonly (readonly string[])[
   });
 }
 
-const ipaOf = (line: string, accent: AccentId): string =>
+const ipaOfLine = (line: string, accent: AccentId): string =>
   realiseSegments(parseTranscription(line), accentOf(accent))
     .map((s) => s.ipa)
     .join(' ');
@@ -200,7 +204,7 @@ const ipaOf = (line: string, accent: AccentId): string =>
  */
 export function lineFromKeys(keys: readonly Key[], strong: number): string {
   let beat = -1;
-  const places = keys.map((key): Place => {
+  const places = keys.map((key): PhonePlace => {
     if (!isVowelKey(key)) return { choices: [key], stress: '' };
     beat += 1;
     return { choices: [key], stress: beat === strong ? '1' : '0' };

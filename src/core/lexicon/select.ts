@@ -1,6 +1,6 @@
 import { seeded, shuffle } from '../random';
 import type { Word } from './entry';
-import { find, loosen, type Filters, type Found, type Loosenable } from './find';
+import { find, loosen, type Filters, type FoundWords, type Loosenable } from './find';
 import { oneSoundApart } from './likeness';
 import { NumberHeap } from './number-heap';
 import { FLAGS, type WordIndex } from './word-index';
@@ -29,17 +29,17 @@ export interface WordSet {
 /** What each likeness to a word already chosen costs, and a word that cannot be shown; a dearer word is taken later. */
 const COST = { sameFirst: 4, sameVowels: 3, band: 5, syllable: 6, unseen: 3, avoided: 100 } as const;
 
-const known = new WeakMap<Uint8Array, Uint8Array>();
+const knownPicks = new WeakMap<Uint8Array, Uint8Array>();
 
 /** What each word costs of itself, kept with its index. */
 function pricesOf({ bands, syllables, flags }: WordIndex): Uint8Array {
-  const before = known.get(bands);
+  const before = knownPicks.get(bands);
   if (before) return before;
   const seen = FLAGS.picture | FLAGS.prop;
   const made = bands.map(
     (band, w) => (band - 1) * COST.band + (syllables[w]! - 1) * COST.syllable + (flags[w]! & seen ? 0 : COST.unseen),
   );
-  known.set(bands, made);
+  knownPicks.set(bands, made);
   return made;
 }
 
@@ -170,7 +170,7 @@ const SPARES = 6;
  * @param found what `find` gave for the same filters, where it has been asked already
  * @example select(index, { count: 3, contested: false, size: 8, seed: 1 }).words.length // 8
  */
-export function select(index: WordIndex, request: SetRequest, found: Found = find(index, request)): WordSet {
+export function select(index: WordIndex, request: SetRequest, found: FoundWords = find(index, request)): WordSet {
   const matching = found.fitting;
   const { words, difficulties, byName } = index;
   const numbers = (names: readonly string[]): number[] => names.flatMap((name) => byName.get(name) ?? []);

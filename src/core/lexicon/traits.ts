@@ -45,11 +45,11 @@ const letters = new Map(INVENTORY.map((ipa, i) => [ipa, String.fromCharCode(FIRS
  */
 const letterOf = (ipa: string): string => sure(letters.get(ipa), `a letter for /${ipa}/`);
 
-const known = new WeakMap<Word, Traits>();
+const knownTraits = new WeakMap<Word, Traits>();
 
 /** The traits of a word. Example: `traitsOf(sun).making // 'hold'`. */
 export function traitsOf(word: Word): Traits {
-  const before = known.get(word);
+  const before = knownTraits.get(word);
   if (before) return before;
   const { sounds, segments } = word;
   const said = sounds.map((s) => letterOf(s.ipa)).join('');
@@ -72,6 +72,6 @@ export function traitsOf(word: Word): Traits {
     syllables: syllableCount(segments),
     difficulty: difficulty(word),
   };
-  known.set(word, made);
+  knownTraits.set(word, made);
   return made;
 }

@@ -4,7 +4,7 @@ import { sure } from '../sure';
  * What a General American reading can stand for in lexical sets. One American vowel may be two sets elsewhere (TRAP and
  * BATH), so each place holds every choice; the spelling rules some of them out, a person the rest.
  */
-export interface Place {
+export interface PhonePlace {
   /** Keys apart by spaces, the likeliest first. */
   readonly choices: readonly string[];
   /** Stress of the vowel here: ARPAbet's digit, or '' for a consonant. */
@@ -67,7 +67,7 @@ const AFTER_NO_EN: ReadonlySet<string> = new Set(['M', 'N', 'NG', 'L', 'R', 'W',
 interface Here {
   /** The phone without its digit. */
   readonly phone: string;
-  readonly stress: Place['stress'];
+  readonly stress: PhonePlace['stress'];
   readonly before: string;
   readonly beforeVowel: boolean;
   readonly next: string;
@@ -159,7 +159,7 @@ const bareOf = (phone: string | undefined): string => (phone ?? '').replace(/\d/
 
 const hereOf = (phones: readonly string[], at: number): Here => ({
   phone: bareOf(phones[at]),
-  stress: (/\d/.exec(sure(phones[at]))?.[0] ?? '') as Place['stress'],
+  stress: (/\d/.exec(sure(phones[at]))?.[0] ?? '') as PhonePlace['stress'],
   before: bareOf(phones[at - 1]),
   beforeVowel: isVowelPhone(phones[at - 1]),
   next: bareOf(phones[at + 1]),
@@ -178,8 +178,8 @@ const hereOf = (phones: readonly string[], at: number): Here => ({
  * @param phones e.g. ['B', 'AE1', 'TH']
  * @example placesOf(['B', 'AE1', 'TH'])[1].choices // ['TRAP', 'BATH']
  */
-export function placesOf(phones: readonly string[]): Place[] {
-  const places: Place[] = [];
+export function placesOf(phones: readonly string[]): PhonePlace[] {
+  const places: PhonePlace[] = [];
   for (let at = 0; at < phones.length; at += 1) {
     const here = hereOf(phones, at);
     let stands: Stands;

@@ -72,7 +72,7 @@ const SLIP: Readonly<Record<ReturnType<typeof makingOf>, string>> = {
 };
 
 /** Voiceless sounds one makes by blowing: air can be felt on a palm. */
-const check = (ipa: string): string => {
+const checkIpa = (ipa: string): string => {
   const facts = CONSONANTS[ipa];
   if (!facts || facts.voiced) {
     return facts?.manner === 'nasal'
@@ -90,5 +90,5 @@ const check = (ipa: string): string => {
 export function howMade(ipa: string, label: string): HowMade {
   const made = CONSONANT_MADE[ipa] ?? ownConsonant(ipa)?.made ?? VOWEL_MADE[label];
   if (!made) throw new Error(`How /${ipa}/ is made is not written down.`);
-  return { made, slip: SLIP[makingOf(ipa)], check: check(ipa) };
+  return { made, slip: SLIP[makingOf(ipa)], check: checkIpa(ipa) };
 }

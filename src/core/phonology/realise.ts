@@ -17,7 +17,7 @@ export interface Sound {
 const YOD_DROPPERS: ReadonlySet<Key> = new Set<Key>(['t', 'd', 'n', 's', 'z', 'l', 'th']);
 
 /** A segment with its neighbours. */
-interface Spot {
+interface SoundSpot {
   readonly here: Segment;
   readonly before: Segment | undefined;
   readonly after: Segment | undefined;
@@ -35,7 +35,7 @@ const followsVowel = (here: Segment, before: Segment | undefined): boolean =>
   before !== undefined && isVowelKey(before.key) && inOneSyllable(here, before);
 
 /** Vowels that run together, or do not, by the accent's own rules; undefined where none speaks. */
-function runTogether({ here, before, after, vowelThen }: Spot, accent: Accent): Saying | undefined {
+function runTogether({ here, before, after, vowelThen }: SoundSpot, accent: Accent): Saying | undefined {
   const then = after?.key;
   if (accent.ideaIsOne && here.key === 'FLEECE' && then === 'commA') return { ipa: accent.ideaIsOne, swallows: 1 };
   if (accent.fireIsShort && here.key === 'lettER' && followsVowel(here, before)) return { ipa: 'r' };
@@ -45,7 +45,7 @@ function runTogether({ here, before, after, vowelThen }: Spot, accent: Accent): 
 }
 
 /** True for a consonant that this accent does not say here. */
-function isSilent({ here, before, after }: Spot, accent: Accent): boolean {
+function isSilent({ here, before, after }: SoundSpot, accent: Accent): boolean {
   if (!before) return false;
   // The r of the set before has been said already.
   if (here.key === 'r') return accent.rhotic && R_SETS.has(before.key);
@@ -54,7 +54,7 @@ function isSilent({ here, before, after }: Spot, accent: Accent): boolean {
   return beforeGoose && YOD_DROPPERS.has(before.key) && inOneSyllable(here, before);
 }
 
-function sayingOf(spot: Spot, accent: Accent): Saying {
+function sayingOf(spot: SoundSpot, accent: Accent): Saying {
   const { here, after } = spot;
   const together = runTogether(spot, accent);
   if (together !== undefined) return together;

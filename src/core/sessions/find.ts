@@ -41,7 +41,7 @@ export interface Tried {
 }
 
 /** Where to begin, as far as the answers say. */
-export interface Found {
+export interface FoundStep {
   /** The place of the step to start at. */
   readonly at: number;
   /** Other places it could be, the likeliest first: none where it is plain. */
@@ -164,7 +164,7 @@ const mostTurns = (steps: readonly FindStep[]): number => Math.max(FIND.atLeast,
  * Where a child is, from the answers so far.
  * @example foundIn(plan, expected, [{ at: 3, right: true }]).done // false
  */
-export function foundIn(plan: Pick<FindPlan, 'steps'>, expected: Expected, tried: readonly Tried[]): Found {
+export function foundIn(plan: Pick<FindPlan, 'steps'>, expected: Expected, tried: readonly Tried[]): FoundStep {
   const places = placesIn(beliefs(plan.steps, expected, tried), plan.steps);
   const at = placeIn(places);
   const near = [at - 1, at, at + 1].reduce((sum, i) => sum + (places[i] ?? 0), 0);
@@ -197,7 +197,7 @@ export function nextToFind(plan: Pick<FindPlan, 'steps'>, expected: Expected, tr
 }
 
 /** An answer of a check-in, as far as this goes. */
-interface Given {
+interface GivenAnswers {
   readonly childId: string | null;
   readonly word: string;
   readonly outcome: Outcome;
@@ -207,7 +207,7 @@ interface Given {
 /** Slips that may be no more than how a child speaks. */
 const MAY_BE_SPEECH: ReadonlySet<Slip | null> = new Set<Slip>(['lost-sound', 'swapped-sound']);
 
-function isRight({ outcome, slip }: Given): boolean | null {
+function isRight({ outcome, slip }: GivenAnswers): boolean | null {
   if (outcome === 'on-own') return true;
   return outcome === 'no-reply' || MAY_BE_SPEECH.has(slip) ? null : false;
 }
@@ -216,7 +216,7 @@ function isRight({ outcome, slip }: Given): boolean | null {
 function triedBy(
   { steps }: FindPlan,
   childId: string,
-  given: readonly Given[],
+  given: readonly GivenAnswers[],
   plainOf: (key: string) => string,
 ): Tried[] {
   return given
@@ -231,9 +231,9 @@ function triedBy(
 export const foundFor = (
   plan: FindPlan,
   childId: string,
-  given: readonly Given[],
+  given: readonly GivenAnswers[],
   plainOf = (key: string): string => key,
-): Found => foundIn(plan, plan.expected, triedBy(plan, childId, given, plainOf));
+): FoundStep => foundIn(plan, plan.expected, triedBy(plan, childId, given, plainOf));
 
 /**
  * The item a child is to be asked next, and how many more there may be; null once enough is known of this child.
@@ -243,7 +243,7 @@ export const foundFor = (
 export function askedNext(
   plan: FindPlan,
   { childId, place }: { readonly childId: string; readonly place: number },
-  given: readonly Given[],
+  given: readonly GivenAnswers[],
   plainOf: (key: string) => string,
 ): { readonly word: string; readonly left: number } | null {
   const tried = triedBy(plan, childId, given, plainOf);
@@ -261,7 +261,7 @@ export function askedNext(
  */
 export function foundWords(
   steps: readonly Pick<FindStep, 'does'>[],
-  { at, or, known }: Pick<Found, 'at' | 'or' | 'known'>,
+  { at, or, known }: Pick<FoundStep, 'at' | 'or' | 'known'>,
 ): string {
   if (!known)
     return (

@@ -30,7 +30,7 @@ export interface HomePage {
   readonly close: string;
 }
 
-interface Played {
+interface PlayedGame {
   /** The families of the rounds, one for each answer or round: what stands there most often gives the game to try. */
   readonly families: readonly string[];
   readonly words: readonly HomeWord[];
@@ -71,7 +71,7 @@ const oftenFirst = (list: readonly string[]): string[] => {
  * @example homePage({ families: ['blending'], words: [{ word: 'sun', sounds: ['s', 'ʌ', 'n'] }], accent
  * }).words[0].apart // 's · u · n'
  */
-export function homePage({ families, words, accent }: Played): HomePage {
+export function homePage({ families, words, accent }: PlayedGame): HomePage {
   const often = oftenFirst(families);
   const games = new Set(often.slice(0, HOME_GAMES));
   const each = words.filter((w, i) => words.findIndex((o) => o.word === w.word) === i);

@@ -139,12 +139,12 @@ const clockPart = (at: number): string => {
  * ahead counts from the time that the server gave its entry, so that it does not stand at the end of the log for ever.
  * Example: for an entry of today with an id of 2029, the id with today's time in it.
  */
-export const placeOf = ({ id, at }: Stamp): string =>
+export const sortKey = ({ id, at }: Stamp): string =>
   timeOf(id) > at + AHEAD_MS ? clockPart(at) + id.slice(clockPart(at).length) : id;
 
 /** Entries in the order of their places. */
 export function inLogOrder(entries: readonly Entry[]): Entry[] {
-  const places = new Map(entries.map((entry) => [entry, placeOf(entry)]));
+  const places = new Map(entries.map((entry) => [entry, sortKey(entry)]));
   const of = (entry: Entry): string => places.get(entry) ?? entry.id;
   return [...entries].sort((a, b) => (of(a) < of(b) ? -1 : 1));
 }

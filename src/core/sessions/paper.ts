@@ -60,7 +60,7 @@ export function paperRows({ items, way, own = [] }: OnPaper, childIds: readonly 
 }
 
 /** A mark in a box. */
-interface Marked {
+interface PaperMark {
   readonly row: number;
   readonly box: number;
   readonly childId: string | null;
@@ -69,9 +69,9 @@ interface Marked {
 }
 
 /** Every mark of a round, in the order in which it was most likely played. */
-function marksIn(round: OnPaper, rows: readonly PaperRow[], typed: readonly string[]): Marked[] {
+function marksIn(round: OnPaper, rows: readonly PaperRow[], typed: readonly string[]): PaperMark[] {
   const all = rows.flatMap(({ childId, boxes }, row) =>
-    boxes.flatMap((word, box): Marked[] => {
+    boxes.flatMap((word, box): PaperMark[] => {
       const outcome = PAPER_MARKS[typed[row]?.[box] ?? ' '];
       return outcome ? [{ row, box, childId, word, outcome }] : [];
     }),
@@ -82,12 +82,12 @@ function marksIn(round: OnPaper, rows: readonly PaperRow[], typed: readonly stri
 }
 
 /** A mark with the turn it has in its round; who differs has no turn of their own. */
-interface Turned extends Marked {
+interface Turned extends PaperMark {
   readonly turn: number;
   readonly differs: boolean;
 }
 
-function turnsIn(marks: readonly Marked[]): Turned[] {
+function turnsIn(marks: readonly PaperMark[]): Turned[] {
   let next = 0;
   const everyone = new Map<number, number>();
   return marks.map((mark) => {
@@ -122,7 +122,7 @@ export const lengthOf = ({ rounds, childIds, marks }: Omit<Typed, 'at' | 'by'>):
     0,
   );
 
-const answerOf = ({ childId, word, outcome, differs }: Turned, turn: number, by: string | null) =>
+const paperAnswer = ({ childId, word, outcome, differs }: Turned, turn: number, by: string | null) =>
   ({
     kind: 'answer',
     turn,
@@ -156,7 +156,7 @@ export function paperLog({ rounds, childIds, marks, at, by }: Typed, idOf: () =>
     ];
     const answers = turns.map((t) => {
       now += msOf(round);
-      return { ...answerOf(t, number * ROUND_STRIDE + t.turn, by), id: idOf(), at: now };
+      return { ...paperAnswer(t, number * ROUND_STRIDE + t.turn, by), id: idOf(), at: now };
     });
     return [...opened, ...answers];
   });

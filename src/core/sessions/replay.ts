@@ -1,4 +1,4 @@
-import { placeOf, ROUND_STRIDE, roundOf, type AnswerEntry, type Entry } from './log';
+import { sortKey, ROUND_STRIDE, roundOf, type AnswerEntry, type Entry } from './log';
 import { KIND_STOP, notManaged } from '../answers/outcome';
 import { hasWordOf } from '../games/spec';
 import { askedNext, type FindPlan } from './find';
@@ -91,7 +91,7 @@ function ownWord(
 }
 
 /** A round without the items that were put aside; as it was where nothing else would be left. */
-function withoutAside(plan: RoundPlan, r: Reading): RoundPlan {
+function withoutAside(plan: RoundPlan, r: LogReading): RoundPlan {
   if (!r.aside.size) return plan;
   const left = (keys: readonly string[]): readonly string[] => {
     const words = keys.filter((key) => !hasWordOf(r.swaps.get(key) ?? key, r.aside));
@@ -108,7 +108,7 @@ function withoutAside(plan: RoundPlan, r: Reading): RoundPlan {
 }
 
 /** What has been read from a log so far; filled entry by entry. */
-interface Reading {
+interface LogReading {
   readonly log: readonly Entry[];
   /** The answers that stand, by turn. */
   readonly standing: ReadonlyMap<number, AnswerEntry>;
@@ -136,10 +136,10 @@ interface Reading {
 }
 
 /** Who joins in, or comes back, goes on where those are who had the fewest turns. */
-function joinIn(r: Reading, childId: string, place: string): void {
+function joinIn(r: LogReading, childId: string, place: string): void {
   const turnsOf = (of: string): number => {
     const had = [...r.standing.values()].filter(
-      (a) => placeOf(a) < place && a.childId === of && a.outcome !== 'does-not-count',
+      (a) => sortKey(a) < place && a.childId === of && a.outcome !== 'does-not-count',
     );
     return had.length + (r.ahead.get(of) ?? 0);
   };
@@ -149,7 +149,7 @@ function joinIn(r: Reading, childId: string, place: string): void {
   r.ahead.set(childId, (r.ahead.get(childId) ?? 0) + behind);
 }
 
-type Readers = { readonly [K in Entry['kind']]?: (r: Reading, entry: Extract<Entry, { kind: K }>) => void };
+type Readers = { readonly [K in Entry['kind']]?: (r: LogReading, entry: Extract<Entry, { kind: K }>) => void };
 
 /** What each kind of entry changes. Answers, and what was said before them, are read elsewhere. */
 const READERS: Readers = {
@@ -197,13 +197,13 @@ const READERS: Readers = {
     if (away) {
       r.away.add(childId);
       if (r.override?.childId === childId) r.override = null;
-    } else if (r.away.delete(childId)) joinIn(r, childId, placeOf(entry));
+    } else if (r.away.delete(childId)) joinIn(r, childId, sortKey(entry));
   },
   arrive: (r, entry) => {
     const { childId } = entry;
     // A page loaded after they came has them in its plan already.
     if (!r.children.includes(childId)) r.children.push(childId);
-    joinIn(r, childId, placeOf(entry));
+    joinIn(r, childId, sortKey(entry));
   },
   ease: (r, { turn, childId, word }) => {
     r.override = { turn, childId, word };
@@ -243,7 +243,7 @@ interface RoundNow {
   /** Answers before this turn, and those of this round. */
   readonly before: readonly AnswerEntry[];
   readonly inRound: readonly AnswerEntry[];
-  readonly chosen: Reading['override'];
+  readonly chosen: LogReading['override'];
   readonly waiting: ReadonlySet<string>;
   readonly resting: ReadonlySet<string>;
   readonly done: number;
@@ -258,7 +258,7 @@ function turnOfCheck({ plan, present, inRound, chosen, done }: RoundNow): Turn {
 }
 
 /** Where a child is looked for: the item that tells most, one child after the other. */
-function turnOfFind(find: FindPlan, { present, inRound, chosen, done }: RoundNow, swaps: Reading['swaps']): Turn {
+function turnOfFind(find: FindPlan, { present, inRound, chosen, done }: RoundNow, swaps: LogReading['swaps']): Turn {
   const plain = new Map([...swaps].map(([from, to]) => [to, from]));
   const plainOf = (key: string): string => plain.get(key) ?? key;
   const next = new Map(
@@ -286,7 +286,7 @@ const ASK_EVERY = 6;
 const isNamed = (way: Way, done: number): boolean =>
   way === 'volunteers' ? done % ASK_EVERY === ASK_EVERY - 1 : way !== 'together';
 
-function turnOf(r: Reading, now: RoundNow): Turn {
+function turnOf(r: LogReading, now: RoundNow): Turn {
   const { plan, present, before, inRound, chosen, waiting, resting, done, planned } = now;
   const way = plan.way ?? 'individual';
   const volunteers = way === 'volunteers';
@@ -309,12 +309,12 @@ function turnOf(r: Reading, now: RoundNow): Turn {
 }
 
 /** The turn, by the way a round is played. */
-function turnIn(r: Reading, now: RoundNow): Turn {
+function turnIn(r: LogReading, now: RoundNow): Turn {
   if (now.plan.find) return turnOfFind(now.plan.find, now, r.swaps);
   return now.plan.way === 'check' ? turnOfCheck(now) : turnOf(r, now);
 }
 
-function phaseOf(r: Reading, round: number, over: boolean): SessionState['phase'] {
+function phaseOf(r: LogReading, round: number, over: boolean): SessionState['phase'] {
   if (r.finished) return 'finished';
   if (!r.modelled.has(round)) return 'model';
   return over ? 'round-done' : 'turn';
@@ -330,7 +330,7 @@ const NOBODY: ReadonlySet<string> = new Set();
 export function replay(plan: SessionPlan, log: readonly Entry[]): SessionState {
   const given = log.filter((e) => e.kind === 'answer');
   const { byTurn: standing, differing, clashes } = standingAnswers(given, undoneIn(log));
-  const r: Reading = {
+  const r: LogReading = {
     log,
     standing,
     children: [...plan.children],
@@ -348,7 +348,7 @@ export function replay(plan: SessionPlan, log: readonly Entry[]): SessionState {
     round: 0,
     finished: false,
   };
-  for (const entry of log) (READERS[entry.kind] as ((r: Reading, e: Entry) => void) | undefined)?.(r, entry);
+  for (const entry of log) (READERS[entry.kind] as ((r: LogReading, e: Entry) => void) | undefined)?.(r, entry);
 
   const round = Math.min(r.round, plan.rounds.length - 1);
   const here = withoutAside(sure(plan.rounds[round]), r);

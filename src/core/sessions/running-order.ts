@@ -174,7 +174,7 @@ export function fitOf(plan: Pick<Plan, 'minutes' | 'rounds'>, children: number, 
     over,
     advice: GENTLEST.flatMap(
       (kind) =>
-        bestOf(
+        bestAdvice(
           advice.filter((a) => a.kind === kind),
           over,
         ) ?? [],
@@ -185,7 +185,7 @@ export function fitOf(plan: Pick<Plan, 'minutes' | 'rounds'>, children: number, 
 const GENTLEST: readonly Advice['kind'][] = ['drop-items', 'together', 'drop-round'];
 
 /** The smallest change that is enough; where none is, the one that saves most. */
-const bestOf = (advice: readonly Advice[], over: number): Advice | undefined => {
+const bestAdvice = (advice: readonly Advice[], over: number): Advice | undefined => {
   const bySaving = [...advice].sort((a, b) => a.saves - b.saves);
   return bySaving.find((a) => a.saves >= over) ?? bySaving.at(-1);
 };

@@ -1,5 +1,5 @@
 import type { Standing } from '../answers/outcome';
-import { placeOf, roundOf, type AnswerEntry, type Entry } from './log';
+import { sortKey, roundOf, type AnswerEntry, type Entry } from './log';
 
 export interface Stands {
   /** The answer that stands for each turn. */
@@ -83,7 +83,7 @@ function shownIn(log: readonly Entry[], chorus: readonly string[]): Shown {
   const together = new Set(chorus);
   for (const e of log) {
     if (e.kind !== 'said' && !(e.kind === 'answer' && together.has(e.id))) continue;
-    const [item, place] = [itemOf(e.turn, e.word), placeOf(e)];
+    const [item, place] = [itemOf(e.turn, e.word), sortKey(e)];
     const before = shown.get(item);
     if (before === undefined || place < before) shown.set(item, place);
   }
@@ -132,7 +132,7 @@ export function readAnswers(log: readonly Entry[], rounds: readonly RoundRan[]):
     return {
       answer,
       fate: fateOf(answer),
-      standing: standingOf(answer, placeOf(first), rounds[roundOf(answer.turn)], shown),
+      standing: standingOf(answer, sortKey(first), rounds[roundOf(answer.turn)], shown),
       askedAt: first.at,
     };
   });

@@ -15,13 +15,13 @@ export type Tally = Readonly<Record<Outcome, number>>;
 const EMPTY: Tally = { 'on-own': 0, 'with-help': 0, 'not-yet': 0, 'no-reply': 0, 'does-not-count': 0 };
 
 /** An outcome, and how often; once where nothing is said. */
-interface Counted {
+interface CountedTurn {
   readonly outcome: Outcome;
   readonly times?: number;
 }
 
 /** How often each outcome was marked. Example: `tally([{ outcome: 'on-own' }])['on-own'] // 1`. */
-export function tally(answers: readonly Counted[]): Tally {
+export function tally(answers: readonly CountedTurn[]): Tally {
   const out = { ...EMPTY };
   for (const { outcome, times = 1 } of answers) out[outcome] += times;
   return out;

@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { inWords } from '../in-words';
 import { sure } from '../sure';
 import { groupIn, WORLDS } from '../testing/worlds';
-import { evidenceOf, type Run } from '../evidence/evidence';
+import { evidenceOf, type StepRun } from '../evidence/evidence';
 import { halfTermOf, type HalfTermChild } from './half-term';
 import { LADDERS } from '../evidence/ladders';
 
@@ -33,15 +33,15 @@ const number = (word: string): number => {
 const RUNGS = new Map(
   LADDERS.flatMap((l) => l.rungs.flatMap((r) => r.steps.map(([t, s]) => [`${t} ${s}`, l.name.toLowerCase()] as const))),
 );
-const nameOf = (r: Run): string => RUNGS.get(`${r.task} ${r.step}`) ?? '';
-const days = (runs: readonly Run[]): number =>
+const nameOf = (r: StepRun): string => RUNGS.get(`${r.task} ${r.step}`) ?? '';
+const days = (runs: readonly StepRun[]): number =>
   runs.map((r) => r.day).filter((d, i, all) => all.indexOf(d) === i).length;
 
 describe('two hundred histories', () => {
   test.each(Array.from({ length: 25 }, (_, i) => i))('group %i: each sentence is true of what was seen', (seed) => {
     const { children, now } = groupOf(seed);
     const page = halfTermOf(children, now);
-    const lately = (c: HalfTermChild): Run[] => c.runs.filter((r) => now - r.at < 42 * DAY);
+    const lately = (c: HalfTermChild): StepRun[] => c.runs.filter((r) => now - r.at < 42 * DAY);
     const all = children.flatMap(lately);
     const [first = '', ...others] = page.played;
     const told = sure(/on (\S+) days? in the last six weeks and had (\d+) turns?/.exec(first));

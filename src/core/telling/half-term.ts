@@ -1,8 +1,9 @@
 import { capital, inWords, listed } from '../in-words';
-import type { LadderEvidence, Run } from '../evidence/evidence';
+import type { LadderEvidence, StepRun } from '../evidence/evidence';
 import { rungOf } from '../evidence/ladders';
 import { highest } from '../choosing/next-step';
 import { STATES, type State } from '../evidence/rule';
+import { millisecondsInDay } from 'date-fns/constants';
 
 const onDays = (n: number): string => (n === 1 ? 'one day' : `${inWords(n)} days`);
 
@@ -26,7 +27,7 @@ const CHILDREN_AT = {
 export interface HalfTermChild {
   readonly name: string;
   /** Settled runs. */
-  readonly runs: readonly Run[];
+  readonly runs: readonly StepRun[];
   readonly ladders: readonly LadderEvidence[];
 }
 
@@ -47,11 +48,10 @@ export interface HalfTerm {
 
 /** Half a term, and so few answers in it that nothing should be made of them. Common practice, no source. */
 const HALF_TERM = { days: 42, few: 10 } as const;
-const DAY_MS = 86_400_000;
 
 /** Turns in runs: no reply is a turn too. */
-const turnsIn = (runs: readonly Run[]): number => runs.reduce((sum, r) => sum + r.marks.length, 0);
-const daysIn = (runs: readonly Run[]): number => new Set(runs.map((r) => r.day)).size;
+const turnsIn = (runs: readonly StepRun[]): number => runs.reduce((sum, r) => sum + r.marks.length, 0);
+const daysIn = (runs: readonly StepRun[]): number => new Set(runs.map((r) => r.day)).size;
 
 /** The state a child has reached on a ladder, the best of its steps first; null where none was tried. */
 function reached({ rungs }: LadderEvidence): State | null {
@@ -66,11 +66,12 @@ function reached({ rungs }: LadderEvidence): State | null {
  * @example halfTermOf(children, now).played[0] // 'The children played on 14 days in the last six weeks.'
  */
 export function halfTermOf(children: readonly HalfTermChild[], now: number): HalfTerm {
-  const since = now - HALF_TERM.days * DAY_MS;
+  const since = now - HALF_TERM.days * millisecondsInDay;
   const lately = children.map((c) => ({ ...c, runs: c.runs.filter((r) => r.at > since && r.at <= now) }));
   const all = lately.flatMap((c) => c.runs);
   const ladders = children[0]?.ladders.map((l) => l.ladder) ?? [];
-  const on = (runs: readonly Run[], id: string): Run[] => runs.filter((r) => rungOf(r.task, r.step)?.ladder.id === id);
+  const on = (runs: readonly StepRun[], id: string): StepRun[] =>
+    runs.filter((r) => rungOf(r.task, r.step)?.ladder.id === id);
   const playedOn = ladders.filter((l) => on(all, l.id).length);
   const not = ladders.filter((l) => !playedOn.includes(l));
   const few = lately.filter((c) => turnsIn(c.runs) < HALF_TERM.few).map((c) => c.name);
@@ -95,7 +96,7 @@ export function halfTermOf(children: readonly HalfTermChild[], now: number): Hal
     tooLittle: few.length
       ? [`We’ve seen fewer than ten turns from ${listed(few)} in this time, so this says little of them.`]
       : [],
-    rows: rowsOf(children),
+    rows: halfTermRows(children),
   };
 }
 
@@ -105,7 +106,7 @@ const reachedOn = ({ ladders }: HalfTermChild, id: string): State | null => {
 };
 
 /** Every step that somebody has tried, with how many children are at which state of it. */
-function rowsOf(children: readonly HalfTermChild[]): HalfTermRow[] {
+function halfTermRows(children: readonly HalfTermChild[]): HalfTermRow[] {
   const steps =
     children[0]?.ladders.flatMap(({ ladder }) => ladder.rungs.map((rung, at) => ({ ladder, rung, at }))) ?? [];
   return steps.flatMap(({ ladder, rung, at }) => {

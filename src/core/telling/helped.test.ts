@@ -11,8 +11,8 @@ import { helpedIn, helpedSentence, type Helped } from './helped';
 import { atMostDrawn } from '../evidence/luck';
 import { raisedIn } from '../evidence/patterns';
 import type { SessionCells } from '../evidence/settle';
+import { millisecondsInDay } from 'date-fns/constants';
 
-const DAY_MS = 86_400_000;
 const NASALS = new Set(['m', 'n', 'ŋ']);
 const pool = words().filter((w) => w.entry.band < 3 && !w.entry.doubt && w.count >= 3 && w.count <= 5);
 const sounds = pool.map((w) => w.sounds.map((s) => s.ipa));
@@ -40,9 +40,9 @@ function child(slipsOn: readonly number[], each: number, seed: number) {
   const [held, rest] = [shuffle(holding, random), shuffle(others, random)];
   const heard: SessionCells[] = slipsOn.flatMap((rate, day) =>
     Array.from({ length: each }, (_, i) => ({
-      at: day * DAY_MS,
+      at: day * millisecondsInDay,
       cells: word(sure(held[(day * each + i) % held.length]), random() < rate),
-    })).concat({ at: day * DAY_MS, cells: word(sure(rest[day]), false) }),
+    })).concat({ at: day * millisecondsInDay, cells: word(sure(rest[day]), false) }),
   );
   return { heard, told: helpedIn(raisedIn(heard), heard) };
 }
@@ -87,7 +87,7 @@ describe('did it help', () => {
   });
   test('too few new words, and no word at all, are said so', () => {
     const raised = { id: 'closing-first', name: 'the first of two end sounds', at: 0 };
-    const few = helpedIn([raised], [{ at: DAY_MS, cells: { 'n closing': [1, 1] } }]);
+    const few = helpedIn([raised], [{ at: millisecondsInDay, cells: { 'n closing': [1, 1] } }]);
     expect(few[0]?.less).toBeNull();
     expect(helpedSentence(sure(few[0]), raised.name, '3 November')).toBe(
       'Misses the first of two end sounds. First noticed on 3 November. They’ve only met one new word like these ' +

@@ -1,4 +1,4 @@
-import { evidenceOf, type Run } from '../evidence/evidence';
+import { evidenceOf, type StepRun } from '../evidence/evidence';
 import { ladderOf, type RungRef } from '../evidence/ladders';
 import { localOf } from '../choosing/local';
 import { forecast, modelOf, NOT_LOCAL, worthOn, type Local } from '../choosing/model';
@@ -10,7 +10,7 @@ import { groupIn, type World, type WorldHistory } from './worlds';
 
 /** Our forecasts and our advice, held to made-up worlds: for the tests and for the tables of docs/judgement.md. */
 
-const percentRight = (runs: readonly Run[]): number => {
+const percentRight = (runs: readonly StepRun[]): number => {
   const marks = runs.flatMap((r) => [...r.marks.replaceAll('-', '')]);
   return (marks.filter((m) => m === '1').length + 1) / (marks.length + 2);
 };
@@ -89,7 +89,7 @@ export const anyStep =
 /** What four hundred children of a setting had shown before, played with as people do. */
 export function learnedFrom(teaching: Teaching): Local {
   const histories = Array.from({ length: 400 }, (_, i) => {
-    let seen: readonly Run[] = [];
+    let seen: readonly StepRun[] = [];
     const by: Policy = i % 2 ? ONE_UP_ONE_BACK : ANYHOW;
     practised(teaching, (shown) => ((seen = shown.runs), by(shown)), 1_001 + i);
     return [...seen];

@@ -1,6 +1,6 @@
 import { choiceLikely } from '../answers/likely';
 import type { Family } from '../games/family';
-import { bestOf, firstOf, ipaOf, script } from '../games/families/common';
+import { bestOf, firstOf, script } from '../games/families/common';
 import { shownOf } from '../games/marks';
 import { oneBeat } from '../games/material';
 import { need, wordOf } from '../games/proof';
@@ -10,6 +10,7 @@ import type { Task } from '../games/task';
 import type { Item } from '../games/item';
 import { homophones } from '../lexicon/likeness';
 import { sure } from '../sure';
+import { ipaOf } from '../lexicon/entry';
 
 /**
  * A family of games that does not ship. It stands in one file, as any family does, and tests play it through the whole

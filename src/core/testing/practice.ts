@@ -1,4 +1,4 @@
-import type { Run } from '../evidence/evidence';
+import type { StepRun } from '../evidence/evidence';
 import { guessOf } from '../evidence/guessing';
 import { ladderOf, type RungRef } from '../evidence/ladders';
 import { seeded, type Random } from '../random';
@@ -73,7 +73,7 @@ const DAY = 86_400_000;
 
 /** What a child has shown so far, for whoever advises. */
 interface Shown {
-  readonly runs: readonly Run[];
+  readonly runs: readonly StepRun[];
   /** Milliseconds since 1970. */
   readonly now: number;
   readonly session: number;
@@ -106,7 +106,7 @@ export function practised(teaching: Teaching, policy: Policy, seed: number): { b
   const before = mean();
   const truth = (rung: RungRef): number =>
     trueChance(teaching.world, sure(ability[rung.ladder]), difficultyOf(gameOf(rung)), 0);
-  const runs: Run[] = [];
+  const runs: StepRun[] = [];
   let day = 20_000;
   for (let session = 0; session < SESSIONS; session += 1) {
     const rung = policy({ runs, now: day * DAY, session, random, truth, teaching });

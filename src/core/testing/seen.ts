@@ -6,7 +6,7 @@ import { stepOf, taskOf } from '../games';
 import { askedFor } from '../answers/analyse';
 import { cellsFrom, runsFrom, type Given } from '../evidence/reading';
 import { spotKey } from '../answers/spots';
-import type { Run } from '../evidence/evidence';
+import type { StepRun } from '../evidence/evidence';
 import type { PebbleCheck } from '../evidence/pebbles';
 import { roomsIn, withRoom } from '../evidence/noisy-day';
 import type { ChildSeen } from '../evidence/settle';
@@ -19,18 +19,18 @@ export const DAY = 86_400_000;
 export const NOW = 20_000 * DAY;
 
 /** `blending 3-clip 1111 5` is a run of four right, five days ago; commas apart; a standing may follow. */
-export const readRuns = (text: string): Run[] =>
+export const readRuns = (text: string): StepRun[] =>
   text
     .split(',')
     .map((t) => t.trim())
     .filter(Boolean)
-    .map((t, i): Run => {
+    .map((t, i): StepRun => {
       const [task = '', step = '', marks = '', ago = '1', standing = 'fresh'] = t.split(' ');
       return {
         task,
         step,
         marks,
-        standing: standing as Run['standing'],
+        standing: standing as StepRun['standing'],
         at: NOW - Number(ago) * DAY + i * 1000,
         day: 20_000 - Number(ago),
         helps: {},
@@ -110,9 +110,9 @@ const checkOf = ({ word: name, at, says, pebbles, told, daysAgo }: CaseCheck): P
 });
 
 /** Runs with those of a day on which everyone missed the same marked as the room’s. */
-function besideOthers(runs: readonly Run[], others: readonly (readonly Run[])[]): Run[] {
-  const today = (of: readonly Run[]): Run[] => of.filter((r) => r.day === 20_000);
-  const before = (of: readonly Run[]): Run[] => of.filter((r) => r.day < 20_000);
+function besideOthers(runs: readonly StepRun[], others: readonly (readonly StepRun[])[]): StepRun[] {
+  const today = (of: readonly StepRun[]): StepRun[] => of.filter((r) => r.day === 20_000);
+  const before = (of: readonly StepRun[]): StepRun[] => of.filter((r) => r.day < 20_000);
   const all = [runs, ...others].map((of, i) => [`c${i}`, of] as const);
   const rooms = roomsIn(
     new Map(all.map(([id, of]) => [id, today(of)])),

@@ -1,6 +1,6 @@
 import type { Help, Standing } from '../answers/outcome';
 import { seeded, type Random } from '../random';
-import { ladderEvidence, type Run } from '../evidence/evidence';
+import { ladderEvidence, type StepRun } from '../evidence/evidence';
 import { guessOf } from '../evidence/guessing';
 import { ladderOf } from '../evidence/ladders';
 import type { RuleId, State } from '../evidence/rule';
@@ -27,9 +27,9 @@ const A_DAY = 2;
 const GAP_DAYS = [2, 2, 3] as const;
 
 /** The answers of one child, one after the other, as runs of one letter. */
-export function answersOf(child: Simulated, answers: number, seed: number): Run[] {
+export function answersOf(child: Simulated, answers: number, seed: number): StepRun[] {
   const random: Random = seeded(seed);
-  const out: Run[] = [];
+  const out: StepRun[] = [];
   let day = 20_000;
   for (let i = 0; i < answers; i += 1) {
     if (i && i % A_DAY === 0) day += sure(GAP_DAYS[(i / A_DAY) % GAP_DAYS.length]);
@@ -57,7 +57,7 @@ export function answersOf(child: Simulated, answers: number, seed: number): Run[
 }
 
 /** States of the first game's rung after every answer, as someone who looks each time would see them. */
-export function statesOf(child: Simulated, runs: readonly Run[], rule: RuleId, rung: number): State[] {
+export function statesOf(child: Simulated, runs: readonly StepRun[], rule: RuleId, rung: number): State[] {
   const ladder = ladderOf(child.ladder);
   return runs.map(
     (run, i) => sure(ladderEvidence(ladder, runs.slice(0, i + 1), { now: run.at, rule, detail: false })[rung]).state,

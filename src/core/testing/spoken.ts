@@ -1,11 +1,11 @@
 import type { Word } from '../lexicon/entry';
 import { traitsOf } from '../lexicon/traits';
-import { placeOf, spotKey } from '../answers/spots';
+import { whereIn, spotKey } from '../answers/spots';
 import { openIn } from '../evidence/cells';
 import { anotherWord, TELLINGS, verdictOn, type PebbleCheck } from '../evidence/pebbles';
 import { cellsFrom, runsFrom, type Given } from '../evidence/reading';
 import type { ChildSeen, SessionCells } from '../evidence/settle';
-import type { Run } from '../evidence/evidence';
+import type { StepRun } from '../evidence/evidence';
 import { seeded, shuffle, type Random } from '../random';
 import { sure } from '../sure';
 import { material } from './bank';
@@ -111,8 +111,8 @@ function checksAfter(
   const all = [...before];
   const offered = new Set<string>();
   for (const key of given.flatMap(openIn)) {
-    if (offered.has(placeOf(key)) || verdictOn(all, key, when.day * DAY) !== 'open') continue;
-    offered.add(placeOf(key));
+    if (offered.has(whereIn(key)) || verdictOn(all, key, when.day * DAY) !== 'open') continue;
+    offered.add(whereIn(key));
     const words = shuffle(
       pool().filter((w) => holds(w, key)),
       when.random,
@@ -140,7 +140,7 @@ export function spokenHistory(child: Speaker, seed: number): ChildSeen {
     random,
   ).slice(0, SESSIONS * EACH - holding.length);
   const words = shuffle([...holding, ...others], random);
-  const runs: Run[] = [];
+  const runs: StepRun[] = [];
   const sessions: SessionCells[] = [];
   const checks: PebbleCheck[] = [];
   for (let s = 0; s < SESSIONS; s += 1) {

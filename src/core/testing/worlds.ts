@@ -1,6 +1,6 @@
 import { stepOf, taskOf } from '../games';
 import { stepPoints } from '../games/hardness';
-import type { Run } from '../evidence/evidence';
+import type { StepRun } from '../evidence/evidence';
 import { guessOf } from '../evidence/guessing';
 import { ladderOf } from '../evidence/ladders';
 import { seeded, type Random } from '../random';
@@ -146,7 +146,7 @@ function childrenOf(many: number, random: Random): TrueChild[] {
 
 export interface WorldHistory {
   /** Runs before the last session. */
-  readonly before: readonly Run[];
+  readonly before: readonly StepRun[];
   /** The answers of the last session, one by one, in order. */
   readonly last: readonly { readonly task: string; readonly step: string; readonly right: boolean }[];
   /** When the last session began. */
@@ -199,7 +199,7 @@ export function groupIn(world: World, seed: number, many = 8): WorldHistory[] {
   const random = seeded(seed * 7919 + 13);
   const children = childrenOf(many, random);
   const difficultyOf = trueDifficulty(7);
-  const runs: Run[][] = children.map(() => []);
+  const runs: StepRun[][] = children.map(() => []);
   const last: WorldHistory['last'][number][][] = children.map(() => []);
   let day = 20_000;
   for (let session = 0; session < SESSIONS; session += 1) {

@@ -162,7 +162,7 @@ export async function outcomesThat(which: Which): Promise<Outcomes[]> {
 }
 
 /** When each turn was asked for. */
-export interface Asked {
+export interface AnswersWanted {
   readonly sessionId: string;
   readonly turn: number;
   readonly task: string;
@@ -170,8 +170,8 @@ export interface Asked {
 }
 
 /** When the answers asked for were asked, the first first. */
-export async function askedThat(which: Which): Promise<Asked[]> {
-  return ask<Asked>(
+export async function askedThat(which: Which): Promise<AnswersWanted[]> {
+  return ask<AnswersWanted>(
     which,
     `SELECT a.session_id AS sessionId, a.turn, a.task, r.asked_at AS askedAt
      ${FROM} WHERE ${conditions(which).join(' AND ')} ORDER BY r.asked_at, a.id`,

@@ -1,6 +1,6 @@
 import type { Standing } from '../../core/answers/outcome';
 import type { Cells } from '../../core/evidence/cells';
-import type { Run } from '../../core/evidence/evidence';
+import type { StepRun } from '../../core/evidence/evidence';
 import { KEPT_DAYS, type PebbleCheck } from '../../core/evidence/pebbles';
 import { marksKept } from '../../core/evidence/reading';
 import type { ChildSeen, SessionCells } from '../../core/evidence/settle';
@@ -9,14 +9,14 @@ import { rows } from '../storage/rows';
 
 type RunTuple = [string, string, Standing | 'room', number, number, string, string, string | null];
 
-const runOf = ([task, step, standing, at, day, kept, helps, by]: RunTuple): Run => ({
+const runOf = ([task, step, standing, at, day, kept, helps, by]: RunTuple): StepRun => ({
   task,
   step,
   standing,
   at,
   day,
   ...marksKept(kept),
-  helps: helps === '{}' ? {} : (JSON.parse(helps) as Run['helps']),
+  helps: helps === '{}' ? {} : (JSON.parse(helps) as StepRun['helps']),
   ...(by ? { by } : {}),
 });
 
@@ -31,7 +31,7 @@ async function listsOf<T>(sql: string, childIds: readonly string[], more: object
 }
 
 /** The runs of children since a time, in one query; all of them, or those with something open. */
-async function runsSince(childIds: readonly string[], since: number, openOnly: 0 | 1): Promise<Map<string, Run[]>> {
+async function runsSince(childIds: readonly string[], since: number, openOnly: 0 | 1): Promise<Map<string, StepRun[]>> {
   const kept = await listsOf<RunTuple>(
     `SELECT child_id AS child,
        json_group_array(json_array(task, step, standing, at, day, marks, helps, marked_by)) AS list
@@ -43,7 +43,7 @@ async function runsSince(childIds: readonly string[], since: number, openOnly: 0
 }
 
 /** All runs of children. Every child asked for is in the map. */
-export const runsOf = (childIds: readonly string[]): Promise<Map<string, Run[]>> => runsSince(childIds, 0, 0);
+export const runsOf = (childIds: readonly string[]): Promise<Map<string, StepRun[]>> => runsSince(childIds, 0, 0);
 
 /** What is open for children, or was checked lately: little, where all they ever answered is not asked for. */
 export async function slipsOf(childIds: readonly string[], now: number): Promise<Map<string, ChildSeen>> {

@@ -89,7 +89,7 @@ export async function advised(childIds: readonly string[], now: number, detail =
     const choice = chosenOf(chosen.get(id));
     const how = { now: at, rule, unitOrder, local, detail, chosen: choice?.step ?? null };
     const under = JSON.stringify([how, choice?.at, accent]);
-    const known = remembered.recall<Kept>(id, name);
+    const known = remembered.recall<KeptAdvice>(id, name);
     return { id, choice, how, under, known: known?.under === under ? known.advice : null };
   });
   const seen = await seenOf(
@@ -99,14 +99,14 @@ export async function advised(childIds: readonly string[], now: number, detail =
   const of = asked.map(({ id, choice, how, under, known }): [string, Advised] => {
     if (known) return [id, known];
     const advice = { ...adviseOn(sure(seen.get(id)), how, subject), choice };
-    remembered.keep(id, name, { under, advice } satisfies Kept, sure(begun.get(id)));
+    remembered.keep(id, name, { under, advice } satisfies KeptAdvice, sure(begun.get(id)));
     return [id, advice];
   });
   return { settings, speech, of: new Map(of) };
 }
 
 /** Advice as it is remembered, with all that it was worked out by beside the answers. */
-interface Kept {
+interface KeptAdvice {
   readonly under: string;
   readonly advice: Advised;
 }

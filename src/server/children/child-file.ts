@@ -84,7 +84,7 @@ export async function childFile(childId: string, now = Date.now()): Promise<Chil
       by: c.chosen_by,
       endedAt: c.ended_at === null ? null : iso(c.ended_at),
     })),
-    answers: answers.map((a) => answerOf(a, readings.get(a.id), heardOf)),
+    answers: answers.map((a) => fileAnswer(a, readings.get(a.id), heardOf)),
     asked: asked.map((a) => ({ session: a.session_id, answer: a.id, at: iso(a.at) })),
     steps: steps.map((s) => ({ session: s.session_id, kind: s.kind, at: iso(s.at) })),
   });
@@ -93,7 +93,7 @@ export async function childFile(childId: string, now = Date.now()): Promise<Chil
 type AnswerInFile = ChildFile['answers'][number];
 
 /** An answer as the file has it; `read`: what became of it, where its session could be read. */
-const answerOf = (
+const fileAnswer = (
   a: AnswerRow,
   read: KeptAnswer | undefined,
   heardOf: (answer: KeptAnswer | undefined) => string | null,

@@ -1,5 +1,5 @@
 import { listed } from '../../core/in-words';
-import { placeOf } from '../../core/answers/spots';
+import { whereIn } from '../../core/answers/spots';
 import type { Material } from '../../core/games/material';
 import { pebbleWords } from '../../core/games/pebbles';
 import { examplesOf, reasonWith } from '../../core/choosing/examples';
@@ -11,7 +11,7 @@ import { taskOf } from '../../core/games';
 import type { AccentId } from '../../core/phonology/accents';
 import { chart, vowelPad } from '../../core/phonology/pad';
 import { historyOf, type Week } from '../../core/evidence/history';
-import type { LadderEvidence, Run } from '../../core/evidence/evidence';
+import type { LadderEvidence, StepRun } from '../../core/evidence/evidence';
 import { findGames, firstToFind, type FindGame } from '../../core/choosing/finding';
 import type { AgeBand } from '../../core/evidence/age-band';
 import { NOT_EXPECTED, notExpected } from '../../core/evidence/not-expected';
@@ -176,7 +176,7 @@ const openFor = ({ open }: Advised, accent: AccentId, material: Material): Shown
         verdict === 'own-words'
           ? `They hear ${spotWords(key, accent)} but can’t say it yet. Play words they can say.`
           : slipped(spotWords(key, accent), times),
-      play: verdict === 'open' && pebbleWords(placeOf(key), material).some((w) => w.key === key),
+      play: verdict === 'open' && pebbleWords(whereIn(key), material).some((w) => w.key === key),
     }));
 
 /** What happened, in a few words: the slip, the help, or what came before it. */
@@ -220,7 +220,7 @@ export function summaryOf(ladders: readonly LadderEvidence[]): string {
 }
 
 /** Fresh answers a week on one ladder, over the last four weeks. */
-function paceOn(ladder: string, runs: readonly Run[], now: number): number {
+function paceOn(ladder: string, runs: readonly StepRun[], now: number): number {
   const lately = runs.filter(
     (r) => now - r.at < FOUR_WEEKS_MS && r.standing === 'fresh' && rungOf(r.task, r.step)?.ladder.id === ladder,
   );
@@ -236,7 +236,7 @@ interface Shown {
 
 function shownLadder(
   { ladder, rungs }: LadderEvidence,
-  runs: readonly Run[],
+  runs: readonly StepRun[],
   { target, band, now }: Shown,
 ): ShownLadder {
   const at = frontier(rungs);

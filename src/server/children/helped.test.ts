@@ -7,10 +7,10 @@ import { appendLog } from '../record/append-log';
 import { startWords } from '../sessions/start-session';
 import { inFreshFiles } from '../testing/fresh-file';
 import { childPage } from './child-page';
+import { millisecondsInDay } from 'date-fns/constants';
 
 inFreshFiles();
 
-const DAY_MS = 86_400_000;
 const FIRST = new Date(2026, 10, 3, 10).getTime();
 /** Words with /n/ or /m/ before the last sound, and how often it is left out on each day. */
 const DAYS: readonly (readonly [words: readonly string[], slips: number])[] = [
@@ -32,7 +32,7 @@ async function played() {
     const entries = words.map((word, turn) => ({
       ...answered(turn, wren, word),
       id: v7(),
-      at: FIRST + day * DAY_MS + turn * 60_000,
+      at: FIRST + day * millisecondsInDay + turn * 60_000,
       ...(turn < slips ? { outcome: 'not-yet' as const, slip: 'swapped-sound' as const, missed: [2] } : {}),
     }));
     await appendLog(session, entries);
@@ -42,7 +42,7 @@ async function played() {
 
 test('what slipped is followed on words that the child had never met', async () => {
   const wren = await played();
-  const { helped, next } = await childPage(wren, FIRST + DAYS.length * DAY_MS);
+  const { helped, next } = await childPage(wren, FIRST + DAYS.length * millisecondsInDay);
   expect(next.length).toBeGreaterThan(0);
   expect(helped).toHaveLength(1);
   // Raised by the second day. After it twenty new words and, on the fourth day, five that were met before: not counted.

@@ -12,6 +12,7 @@ import { appendLog } from '../record/append-log';
 import { startSession } from '../sessions/start-session';
 import { inFreshFiles } from '../testing/fresh-file';
 import { handoverPaper, talkPaper, type Paper } from './papers';
+import { millisecondsInDay } from 'date-fns/constants';
 
 /**
  * Every sentence of a handover and of a page to talk over, taken apart again and held to the answers as they were
@@ -19,7 +20,6 @@ import { handoverPaper, talkPaper, type Paper } from './papers';
  */
 inFreshFiles();
 
-const DAY_MS = 86_400_000;
 const GROUPS = 20;
 const NAMES = ['Ottilie', 'Idris', 'Wren', 'Kofi', 'Saoirse', 'Maeve', 'Tomasz', 'Priya', 'Bo', 'Ada'];
 /** Rounds of a session: game, step and words; the sound that may be lost in each word of the last two. */
@@ -102,7 +102,7 @@ async function groupFrom(seed: number, now: number) {
     const id = await startSession(groupId, planOf(), { only: here.map((c) => c.id) });
     const entries = ROUNDS.flatMap(([task, step, words], round) =>
       [...here, ...here].map((child, place): AnswerEntry => {
-        const at = now - daysAgo * DAY_MS + (round * 2 * here.length + place) * 20_000;
+        const at = now - daysAgo * millisecondsInDay + (round * 2 * here.length + place) * 20_000;
         const said = answerOf(child.how, round, random);
         child.said.push({ ...said, step: `${task} ${step}`, daysAgo });
         const plain = answered(
@@ -169,7 +169,7 @@ function expectHandover(paper: Paper, said: readonly Said[], now: number, where:
   if (!days.size) expect(seen, where).toBe('We haven’t seen them in a game yet.');
   else {
     const onDays = days.size === 1 ? 'one day' : `${days.size} days`;
-    const since = format(now - Math.max(...days) * DAY_MS, 'd MMMM');
+    const since = format(now - Math.max(...days) * millisecondsInDay, 'd MMMM');
     expect(seen, where).toBe(`We’ve seen them in games on ${onDays} since ${since}.`);
   }
   expectOpen(linesUnder(paper, 'What we can’t tell yet').join(' '), said, where);

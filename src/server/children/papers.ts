@@ -58,14 +58,14 @@ async function readHalfTerm(group: Group, now: number): Promise<HalfTerm> {
 }
 
 const HEADS = ['Skill', 'Step', ...STATES.map((s) => capital(STATE_WORDS[s]))];
-const rowsOf = ({ rows }: HalfTerm): string[][] =>
+const halfTermTable = ({ rows }: HalfTerm): string[][] =>
   rows.map((r) => [r.ladder, r.step, ...STATES.map((s) => String(r.states[s]))]);
 
 /** The half-term page of a group. Throws a Problem (404) where there is no such group. */
 export async function halfTermPaper(groupId: string, now = Date.now()): Promise<Paper> {
   const group = await groupOf(groupId);
   const read = await readHalfTerm(group, now);
-  const rows = rowsOf(read);
+  const rows = halfTermTable(read);
   return {
     title: `${group.name}: the last six weeks`,
     day: dayOf(now),
@@ -86,22 +86,22 @@ export async function halfTermPaper(groupId: string, now = Date.now()): Promise<
 export async function halfTermCsv(groupId: string, now = Date.now()): Promise<{ text: string; name: string }> {
   const group = await groupOf(groupId);
   return {
-    text: csv(HEADS, rowsOf(await readHalfTerm(group, now))),
+    text: csv(HEADS, halfTermTable(await readHalfTerm(group, now))),
     name: `bouncy-echo-half-term-${format(now, 'yyyy-MM-dd')}.csv`,
   };
 }
 
-type Child = Awaited<ReturnType<typeof childPage>>;
+type ChildPage = Awaited<ReturnType<typeof childPage>>;
 
-const seenWords = ({ days, since }: Child): string =>
+const seenWords = ({ days, since }: ChildPage): string =>
   since === null ? 'We haven’t seen them in a game yet.' : seenSince(days, format(since, 'd MMMM'));
 
-async function needsFor(child: Child, now: number): Promise<string[]> {
+async function needsFor(child: ChildPage, now: number): Promise<string[]> {
   const checks = sure((await slipsOf([child.id], now)).get(child.id)).checks;
   return needsOf(child.ownWay, checks, child.accent, now);
 }
 
-const nextLines = ({ chosen, next }: Child): string[] =>
+const nextLines = ({ chosen, next }: ChildPage): string[] =>
   (chosen ? [chosen.shown, ...next] : next).slice(0, 2).map((n) => `${capital(n.does)}. ${n.reason}`);
 
 /** What a colleague needs to go on with a child. Throws a Problem (404) where there is no such child. */

@@ -5,6 +5,7 @@ import { reviewOf } from '../../core/choosing/review';
 import type { Group } from '../people/groups';
 import { advised, type Advised } from './advised';
 import { sure } from '../../core/sure';
+import { millisecondsInDay } from 'date-fns/constants';
 
 export interface ChildProgress extends Advised {
   readonly id: string;
@@ -48,8 +49,6 @@ export interface Tomorrow {
   readonly staff: number;
   readonly due: readonly DueRung[];
 }
-
-const DAY_MS = 86_400_000;
 
 /** The first step of all, for a child of whom nothing is known. */
 function beginningOf(unitOrder: Read['settings']['unitOrder']): NextStep {
@@ -101,7 +100,7 @@ export function dueIn(children: readonly ChildProgress[], now: number): DueRung[
         days: 0,
       };
       row.children.push(child.id);
-      row.days = Math.max(row.days, Math.floor((now - review.lastAt) / DAY_MS));
+      row.days = Math.max(row.days, Math.floor((now - review.lastAt) / millisecondsInDay));
       due.set(`${ladder.id} ${rung.id}`, row);
     }
   }

@@ -14,7 +14,7 @@ import { ownWaySchema } from '../../core/answers/own-way-schema';
 import { DEFAULT_ACCENT } from '../../core/phonology/accents';
 import { PRESETS } from '../../core/phonology/conventions';
 import { seeded, type Random } from '../../core/random';
-import { placeOf } from '../../core/answers/spots';
+import { whereIn } from '../../core/answers/spots';
 import { pebbleWord, type PebbleWord } from '../../core/games/pebbles';
 import type { AnswerEntry, Entry, PebbleMark } from '../../core/sessions/log';
 import { replay, type SessionState } from '../../core/sessions/replay';
@@ -32,6 +32,7 @@ import { replayPlan } from '../record/session-record';
 import { givePlants } from '../../core/sessions/plants';
 import { sure } from '../../core/sure';
 import { answerAs, type DemoAnswer, PROFILES, type ProfileId } from './profiles';
+import { millisecondsInDay } from 'date-fns/constants';
 
 const scenarioSchema = z.object({
   groups: z.array(
@@ -73,8 +74,6 @@ const scenarioSchema = z.object({
   ),
 });
 
-const DAY_MS = 86_400_000;
-
 /** Carpet time of a day so many school days before `now`. */
 function carpetTime(now: number, schoolDaysAgo: number, group: number): number {
   let day = set(now, { hours: 9 + group, minutes: 40 - group * 25, seconds: 0, milliseconds: 0 });
@@ -100,17 +99,17 @@ const idsFrom =
     });
 
 /** A session of the demo, ready to be written. */
-interface Played {
+interface SeedPlay {
   readonly row: SessionRow;
   readonly childIds: readonly string[];
   readonly log: readonly Entry[];
 }
 
 /** All that the demo puts into an empty file. */
-interface Made {
+interface SeedMade {
   readonly groups: readonly GroupRow[];
   readonly children: readonly ChildRow[];
-  readonly sessions: readonly Played[];
+  readonly sessions: readonly SeedPlay[];
   readonly sets: readonly WordSetRow[];
   readonly props: readonly PropRow[];
   readonly taught: readonly TaughtSoundRow[];
@@ -121,13 +120,13 @@ type Scenario = z.infer<typeof scenarioSchema>;
 type ChildIn = Scenario['groups'][number]['children'][number] & { readonly id: string };
 
 /** Works the whole demo out, and writes nothing. */
-async function made(scenario: Scenario, now: number, seed: number): Promise<Made> {
+async function made(scenario: Scenario, now: number, seed: number): Promise<SeedMade> {
   const random = seeded(seed);
   const newId = idsFrom(random);
-  const start = now - 24 * DAY_MS;
+  const start = now - 24 * millisecondsInDay;
   const groups: GroupRow[] = [];
   const children: ChildRow[] = [];
-  const sessions: Played[] = [];
+  const sessions: SeedPlay[] = [];
   for (const [position, { name, ageBand, ...group }] of scenario.groups.entries()) {
     const groupId = newId(start);
     const inIt = group.children.map((child) => ({ ...child, id: newId(start) }));
@@ -198,7 +197,7 @@ const wordRows = (
   groups: readonly GroupRow[],
   at: number,
   newId: Ids,
-): Pick<Made, 'sets' | 'props' | 'taught'> => ({
+): Pick<SeedMade, 'sets' | 'props' | 'taught'> => ({
   sets: sets.map(({ name, words }, i) => ({
     id: newId(at + i),
     name,
@@ -302,7 +301,7 @@ function turnOf(
   return out;
 }
 
-type Child = DemoSession['children'][number];
+type SeedChild = DemoSession['children'][number];
 
 /** Of so many turns, one has a note. */
 const NOTED = 29;
@@ -316,14 +315,14 @@ const NOTES: Record<Outcome, readonly string[]> = {
 };
 
 /** What is jotted down beside an answer: now and then, never by chance, so that the answers stay as they are. */
-function noteOn(outcome: Outcome, session: number, turn: number): string | null {
+function seedNote(outcome: Outcome, session: number, turn: number): string | null {
   const at = session * 5 + turn;
   const kinds = NOTES[outcome];
   return at % NOTED === 4 ? (kinds[session % kinds.length] ?? null) : null;
 }
 
 /** What was heard, as a mark notes it. */
-const heardIn = (likely: DemoAnswer['likely']): Pick<AnswerEntry, 'slip' | 'said' | 'missed'> =>
+const seedHeard = (likely: DemoAnswer['likely']): Pick<AnswerEntry, 'slip' | 'said' | 'missed'> =>
   likely
     ? { slip: likely.slip, said: likely.said || null, missed: likely.missed }
     : { slip: null, said: null, missed: [] };
@@ -332,9 +331,13 @@ const heardIn = (likely: DemoAnswer['likely']): Pick<AnswerEntry, 'slip' | 'said
 const CHECKED = { speech: 1, awareness: 3 } as const;
 
 /** The pebble check after a slip, as the adult plays it with this child; none where it is settled. */
-function pebblesOf(child: Child | undefined, checked: DemoSession['checked'], word: PebbleWord | null): PebbleMark[] {
+function pebblesOf(
+  child: SeedChild | undefined,
+  checked: DemoSession['checked'],
+  word: PebbleWord | null,
+): PebbleMark[] {
   if (!child?.slips || !word) return [];
-  const place = `${child.id} ${child.slips === 'speech' ? word.key : placeOf(word.key)}`;
+  const place = `${child.id} ${child.slips === 'speech' ? word.key : whereIn(word.key)}`;
   const before = checked.get(place) ?? new Set();
   if (before.size >= CHECKED[child.slips] || before.has(word.word)) return [];
   checked.set(place, before.add(word.word));
@@ -344,7 +347,7 @@ function pebblesOf(child: Child | undefined, checked: DemoSession['checked'], wo
 
 /** What a child does with the item of a turn, as the adult marks it. */
 function marksAs(
-  child: Child | undefined,
+  child: SeedChild | undefined,
   round: Pick<StoredRound, 'task' | 'step'>,
   { word: key, turn }: Pick<SessionState, 'word' | 'turn'>,
   {
@@ -367,8 +370,8 @@ function marksAs(
     childId: child?.id ?? null,
     word: item.key,
     ...answer,
-    ...heardIn(likely),
-    note: noteOn(answer.outcome, number, turn),
+    ...seedHeard(likely),
+    note: seedNote(answer.outcome, number, turn),
     supersedes: null,
     by: 'HB',
     ...(pebbles.length ? { pebbles } : {}),
@@ -377,7 +380,7 @@ function marksAs(
 }
 
 /** Plays a session from its first word to its last, each child as their profile does. */
-async function playDemo(session: DemoSession): Promise<Played> {
+async function playDemo(session: DemoSession): Promise<SeedPlay> {
   const { children, rounds: wished, at, number, random, newId } = session;
   const material = await preparedBank(DEFAULT_ACCENT, PRESETS.default);
   // Now and then somebody is away.

@@ -32,7 +32,7 @@ export async function forgetSteps(childId: string, transaction: Transaction): Pr
   for (const kept of plans) {
     const plan = JSON.parse(kept.get().body) as { readonly rounds: readonly KeptRound[] };
     const rounds = plan.rounds.map((r) =>
-      r.own ? { ...r, own: { ...r.own, steps: without(r.own.steps, childId) } } : r,
+      r.own ? { ...r, own: { ...r.own, steps: withoutChild(r.own.steps, childId) } } : r,
     );
     await kept.update({ body: JSON.stringify({ ...plan, rounds }) }, { transaction });
   }
@@ -46,5 +46,5 @@ const withoutDeals = (rounds: string, childId: string): string =>
     ),
   );
 
-const without = (steps: EachTheirOwn['steps'], childId: string): EachTheirOwn['steps'] =>
+const withoutChild = (steps: EachTheirOwn['steps'], childId: string): EachTheirOwn['steps'] =>
   Object.fromEntries(Object.entries(steps).filter(([child]) => child !== childId));

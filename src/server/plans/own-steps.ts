@@ -18,7 +18,7 @@ export interface OwnDealt extends OwnStep {
   readonly deal: OwnDeal | null;
 }
 
-type Known = ReadonlyMap<string, ChildAdvice>;
+type KnownAdvice = ReadonlyMap<string, ChildAdvice>;
 
 /** True for a round in which each child can have their own step. */
 export const mayOwn = ({ task, way }: Pick<PlannedRound, 'task' | 'way'>): boolean =>
@@ -27,7 +27,7 @@ export const mayOwn = ({ task, way }: Pick<PlannedRound, 'task' | 'way'>): boole
 export const hasOwn = (round: PlannedRound): boolean => round.own?.on === true && mayOwn(round);
 
 /** A plan whose rounds give each child their own step where one step does not fit those who are here. */
-export function eachTheirOwn(plan: Plan, known: Known): Plan {
+export function eachTheirOwn(plan: Plan, known: KnownAdvice): Plan {
   const all = [...known.values()];
   const fitted = (round: PlannedRound): PlannedRound =>
     round.role === 'focus' && mayOwn(round) && isSpread(all, { task: taskOf(round.task), step: round.step })
@@ -37,7 +37,7 @@ export function eachTheirOwn(plan: Plan, known: Known): Plan {
 }
 
 /** The step of a child in a round: the one an adult chose for it, else the child’s own; null where there is none. */
-function stepFor(round: PlannedRound, childId: string, known: Known): (OwnStep & { byHand: boolean }) | null {
+function stepFor(round: PlannedRound, childId: string, known: KnownAdvice): (OwnStep & { byHand: boolean }) | null {
   const task = taskOf(round.task);
   const chosen = round.own?.steps[childId];
   if (chosen !== undefined && task.steps.some((s) => s.id === chosen))
@@ -52,7 +52,7 @@ interface Dealing {
   readonly plan: Plan;
   readonly group: Group;
   readonly shop: Workshop;
-  readonly known: Known;
+  readonly known: KnownAdvice;
 }
 
 /**
@@ -102,6 +102,6 @@ export const dealsOf = (dealt: readonly OwnDealt[] | undefined): OwnDeal[] =>
   (dealt ?? []).flatMap((d) => d.deal ?? []);
 
 /** Plans are made for those who are here. */
-export async function knownHere({ childIds }: Pick<Workshop, 'childIds'>, now: number): Promise<Known> {
+export async function knownHere({ childIds }: Pick<Workshop, 'childIds'>, now: number): Promise<KnownAdvice> {
   return childIds.length > 1 ? (await advised(childIds, now)).of : new Map();
 }

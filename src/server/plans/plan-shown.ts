@@ -22,7 +22,7 @@ import {
 import type { Group } from '../people/groups';
 import { mayOwn, ownDeals, type OwnDealt } from './own-steps';
 import type { Workshop } from './workshop';
-import { linesOf } from '../sessions/play-session';
+import { spokenLines } from '../sessions/play-session';
 import { turnOrder, turnsLately } from '../sessions/turn-order';
 import { sure } from '../../core/sure';
 
@@ -124,13 +124,13 @@ const labelOf = (item: Item): string => {
 const storyOf = ({ view }: Item): string[] =>
   view.kind === 'story' && view.title ? view.sentences.map((s) => s.map((w) => w.text).join(' ')) : [];
 
-interface Made {
+interface MadeRound {
   readonly shown: ShownItem;
   /** Null where it cannot be made (any more). */
   readonly item: Item | null;
 }
 
-function shownItem(key: string, round: Pick<PlannedRound, 'task' | 'step'>, ask: string, shop: Workshop): Made {
+function shownItem(key: string, round: Pick<PlannedRound, 'task' | 'step'>, ask: string, shop: Workshop): MadeRound {
   const { item, why } = tryItem(round, key, shop.bank);
   if (!item)
     return { item, shown: { ...NOTHING_SHOWN, key, label: readKey(key).words.join(' · ') || key, problem: why } };
@@ -186,7 +186,7 @@ function judgedInWords(item: Item | null | undefined): string {
 }
 
 /** Why a child has this step and these words, where that is not plain. */
-function noteOn({ deal, byHand, unseen, pattern }: OwnDealt): string {
+function dealNote({ deal, byHand, unseen, pattern }: OwnDealt): string {
   if (!deal) return 'We ran out of words at this step, so they get the words everyone shares.';
   if (byHand) return 'your choice';
   if (unseen) return 'not seen yet';
@@ -195,7 +195,7 @@ function noteOn({ deal, byHand, unseen, pattern }: OwnDealt): string {
 
 /** Who gets what in a round, of those who are here, with what is made of it. */
 function ownIn(round: PlannedRound, dealt: readonly OwnDealt[], group: Group, shop: Workshop) {
-  const { ask } = linesOf(round);
+  const { ask } = spokenLines(round);
   const task = taskOf(round.task);
   const here = group.children.filter((c) => !c.away);
   return here.flatMap(({ id, name }) => {
@@ -204,20 +204,20 @@ function ownIn(round: PlannedRound, dealt: readonly OwnDealt[], group: Group, sh
     const made = (own.deal?.items ?? []).map((key) => shownItem(key, { task: task.id, step: own.step }, ask, shop));
     const { name: stepName } = stepOf(task, own.step);
     const { step, byHand } = own;
-    const shown = { childId: id, name, step, stepName, byHand, note: noteOn(own), items: made.map((m) => m.shown) };
+    const shown = { childId: id, name, step, stepName, byHand, note: dealNote(own), items: made.map((m) => m.shown) };
     return [{ shown, made }];
   });
 }
 
 interface Filled {
-  readonly items: readonly Made[];
+  readonly items: readonly MadeRound[];
   readonly own: readonly ShownOwn[];
 }
 
 function shownRound(round: PlannedRound, { items, own }: Filled, shop: Workshop): ShownRound {
   const { children, paceOf } = shop;
   const task = taskOf(round.task);
-  const { opening, ask } = linesOf(round);
+  const { opening, ask } = spokenLines(round);
   const model = round.model ? shownItem(round.model, round, ask, shop) : null;
   const gesture = GESTURES.find((g) => g.id === round.gesture) ?? sure(GESTURES[0]);
   const seconds = roundSeconds(round, children, paceOf(round.task));
@@ -268,7 +268,7 @@ export async function showPlan(plan: Plan, group: Group, shop: Workshop): Promis
   const things = new Map<string, readonly Caution[]>();
   const deals = await ownDeals(plan, group, shop);
   const rounds = plan.rounds.map((round) => {
-    const { ask } = linesOf(round);
+    const { ask } = spokenLines(round);
     const items = round.items.map(({ key }) => shownItem(key, round, ask, shop));
     const own = ownIn(round, deals.get(round.id) ?? [], group, shop);
     const played = own.length ? own.flatMap((o) => o.made) : items;

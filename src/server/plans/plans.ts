@@ -271,7 +271,7 @@ export interface PlanReport {
 }
 
 /** What a plan file holds, round by round, with what this bank and accent cannot make; nothing is kept. */
-async function check(groupId: string, text: string): Promise<{ report: PlanReport; plan: Plan | null }> {
+async function checkPlan(groupId: string, text: string): Promise<{ report: PlanReport; plan: Plan | null }> {
   const read = readPlanFile(text);
   if (!read.plan)
     return {
@@ -310,11 +310,11 @@ async function check(groupId: string, text: string): Promise<{ report: PlanRepor
 }
 
 export const reportOnPlan = async (groupId: string, text: string): Promise<PlanReport> =>
-  (await check(groupId, text)).report;
+  (await checkPlan(groupId, text)).report;
 
 /** Keeps the rounds of a file that can be used; gives the new plan's id. */
 export async function importPlan(groupId: string, text: string): Promise<string> {
-  const { report, plan } = await check(groupId, text);
+  const { report, plan } = await checkPlan(groupId, text);
   if (!plan) throw new Problem(`${report.fault ?? 'We can’t use this plan.'} Nothing was imported.`);
   return create(groupId, plan, true);
 }

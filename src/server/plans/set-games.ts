@@ -24,7 +24,7 @@ export interface SetGame {
 }
 
 /** A game at one step, made from words of a set. */
-interface Made {
+interface MadeGame {
   readonly step: Step;
   readonly round: PlannedRound;
 }
@@ -33,7 +33,11 @@ interface Made {
  * A game made from these words, at the step that the most of them can head; null where it can be made from none, or is
  * about something else.
  */
-function* made(task: Task, words: readonly string[], { bank, lowOnly }: Workshop): Generator<undefined, Made | null> {
+function* made(
+  task: Task,
+  words: readonly string[],
+  { bank, lowOnly }: Workshop,
+): Generator<undefined, MadeGame | null> {
   if (task.sequence) return null;
   const asked = new Set(words);
   const fits: { readonly step: Step; readonly words: readonly string[] }[] = [];

@@ -1,6 +1,6 @@
 import { rungNow, type RungRef } from '../../core/evidence/ladders';
 import { planRequestSchema } from '../../core/formats/plan-file';
-import { placeOf } from '../../core/answers/spots';
+import { whereIn } from '../../core/answers/spots';
 import { pebbleWords } from '../../core/games/pebbles';
 import { MIXED } from '../../core/games/step';
 import { makeRound } from '../../core/sessions/shapes';
@@ -55,7 +55,7 @@ export async function startPebbles(childId: string, key: string): Promise<string
   const group = (await listGroups()).find((g) => g.children.some((c) => c.id === childId));
   if (!group) throw new Problem(NONE_IN_GROUP, 404);
   const { bank } = await workshopOf(group);
-  const all = pebbleWords(placeOf(key), bank);
+  const all = pebbleWords(whereIn(key), bank);
   const own = all.filter((w) => w.key === key);
   const words = [...new Set([...own, ...all].map((w) => w.word))].slice(0, CHECK_WORDS);
   if (!own.length) throw new Problem(NO_WORDS_FOR_SOUND, 404);

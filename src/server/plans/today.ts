@@ -51,20 +51,20 @@ interface Wanted {
   readonly first: number;
 }
 
-const placeOf = (s: NextStep): string => `${s.ladder}/${s.rung} ${s.pattern ?? ''}`;
+const stepKey = (s: NextStep): string => `${s.ladder}/${s.rung} ${s.pattern ?? ''}`;
 
 /** The steps that are next for those here, what would serve most of them first. */
 function wantedBy(here: readonly ChildProgress[]): Wanted[] {
   const all = here.flatMap(({ next }) =>
     next.slice(0, 2).map((step, i) => ({ step, weight: i ? WEIGHT.second : WEIGHT.first })),
   );
-  return [...groupBy(all, (w) => placeOf(w.step)).values()]
+  return [...groupBy(all, (w) => stepKey(w.step)).values()]
     .map((of) => ({
       step: sure(of[0]).step,
       weight: of.reduce((sum, w) => sum + w.weight, 0),
       first: of.filter((w) => w.weight === WEIGHT.first).length,
     }))
-    .sort((a, b) => b.weight - a.weight || (placeOf(a.step) < placeOf(b.step) ? -1 : 1));
+    .sort((a, b) => b.weight - a.weight || (stepKey(a.step) < stepKey(b.step) ? -1 : 1));
 }
 
 const lasting = (days: number): string => (days >= 14 ? `${Math.round(days / 7)} weeks` : `${Math.max(1, days)} days`);

@@ -3,14 +3,14 @@ import type { ChildAdvice } from '../../core/choosing/advice';
 import type { NextStep } from '../../core/choosing/next-step';
 import { sure } from '../../core/sure';
 
-type Step = Pick<NextStep, 'rungOf' | 'pattern'>;
+type NextRung = Pick<NextStep, 'rungOf' | 'pattern'>;
 
 /**
  * A step as a plan to make: a pattern through its games; else the first game of the rung, with words that hold what is
  * suspected of somebody who plays, so that nobody waits for such words to come by themselves.
  */
 export function wishFor(
-  { rungOf: { steps }, pattern }: Step,
+  { rungOf: { steps }, pattern }: NextRung,
   advice: readonly Pick<ChildAdvice, 'patterns' | 'suspected'>[],
 ): Partial<PlanWish> {
   if (pattern) {

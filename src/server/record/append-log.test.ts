@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { v7 } from 'uuid';
 import { logBodySchema } from '../../core/formats/schemas';
-import { placeOf, type AnswerEntry, type Entry } from '../../core/sessions/log';
+import { sortKey, type AnswerEntry, type Entry } from '../../core/sessions/log';
 import { sure } from '../../core/sure';
 import { answered } from '../../core/testing/answers';
 import { answersThat } from '../answers/answers';
@@ -62,7 +62,7 @@ describe('a clock that is wrong', () => {
     await new Promise((resolve) => setTimeout(resolve, 5));
     await appendLog(id, [mark(0, wren, Date.now() + 1, { outcome: 'on-own' })], device);
     const log = await sessionLog(id);
-    expect([...log].sort((a, b) => (placeOf(a) < placeOf(b) ? -1 : 1))).toEqual(log);
+    expect([...log].sort((a, b) => (sortKey(a) < sortKey(b) ? -1 : 1))).toEqual(log);
     expect((await answersThat({ sessions: [id] })).map((a) => a.outcome)).toEqual(['on-own']);
   });
   test('a time that no calendar has does not come in, and an older file with one opens and is exported', async () => {

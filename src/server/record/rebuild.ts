@@ -1,6 +1,6 @@
 import type { Transaction } from 'sequelize';
 import { groupBy } from '../../core/group-by';
-import type { Run } from '../../core/evidence/evidence';
+import type { StepRun } from '../../core/evidence/evidence';
 import { cellsFrom, keptMarks, marksKept, runsFrom, type Given } from '../../core/evidence/reading';
 import { couldBeRoom, roomsIn, withRoom } from '../../core/evidence/noisy-day';
 import { playedAs } from '../../core/sessions/own-step';
@@ -12,10 +12,10 @@ import { database } from '../storage/database';
 import type { EvidenceRow, PebbleCheckRow, ReadingRow } from '../storage/models';
 import { insertRows, rows } from '../storage/rows';
 import { sessionLog } from './session-record';
+import { millisecondsInDay } from 'date-fns/constants';
 
-const DAY_MS = 86_400_000;
 /** Days since 1970 by the clock on the wall. Example: two answers of one evening share a day. */
-const dayOf = (at: number): number => Math.floor((at - new Date(at).getTimezoneOffset() * 60_000) / DAY_MS);
+const dayOf = (at: number): number => Math.floor((at - new Date(at).getTimezoneOffset() * 60_000) / millisecondsInDay);
 
 const readingRow = ({ answer, fate, standing, askedAt }: AnswerRead, sessionId: string): ReadingRow => ({
   answer_id: answer.id,
@@ -37,17 +37,17 @@ interface Session {
 type SoundsOf = (answer: string) => readonly string[];
 
 /** An answer that counts, with whose it is. */
-interface Counted extends Given {
+interface CountedAnswer extends Given {
   readonly childId: string;
   readonly pebbles: readonly PebbleMark[];
 }
 
 /** The answers that stand and count, in the order in which the children were asked. */
-function countedIn({ rounds }: Session, all: readonly AnswerRead[], soundsOf: SoundsOf): Counted[] {
+function countedIn({ rounds }: Session, all: readonly AnswerRead[], soundsOf: SoundsOf): CountedAnswer[] {
   return all
     .filter((a) => a.fate === 'stands' && a.answer.childId !== null && a.answer.outcome !== 'does-not-count')
     .sort((a, b) => a.askedAt - b.askedAt || (a.answer.id < b.answer.id ? -1 : 1))
-    .map(({ answer, standing, askedAt }): Counted => {
+    .map(({ answer, standing, askedAt }): CountedAnswer => {
       const { childId, outcome, slip, said, missed, helps, by, pebbles = [], turn } = answer;
       const { task, step } = playedAs(sure(rounds[roundOf(turn)]), answer.word);
       const answered = { task, step, outcome, slip, said, missed, helps, standing, by: by ?? null, pebbles };
@@ -56,10 +56,11 @@ function countedIn({ rounds }: Session, all: readonly AnswerRead[], soundsOf: So
     });
 }
 
-const byChild = (all: readonly Counted[]): ReadonlyMap<string, readonly Counted[]> => groupBy(all, (a) => a.childId);
+const byChild = (all: readonly CountedAnswer[]): ReadonlyMap<string, readonly CountedAnswer[]> =>
+  groupBy(all, (a) => a.childId);
 
 /** A run as a row: what is open follows its marks. */
-const evidenceRow = (child: string, session: string, run: Run): EvidenceRow => ({
+const evidenceRow = (child: string, session: string, run: StepRun): EvidenceRow => ({
   child_id: child,
   session_id: session,
   task: run.task,
@@ -73,7 +74,11 @@ const evidenceRow = (child: string, session: string, run: Run): EvidenceRow => (
 });
 
 /** What the answers of one session say of each child, step by step; what the room spoilt is marked as such. */
-async function runsIn({ id }: Session, all: readonly Counted[], transaction: Transaction): Promise<EvidenceRow[]> {
+async function runsIn(
+  { id }: Session,
+  all: readonly CountedAnswer[],
+  transaction: Transaction,
+): Promise<EvidenceRow[]> {
   const runs = new Map([...byChild(all)].map(([child, of]) => [child, runsFrom(of)] as const));
   const rooms = couldBeRoom(runs) ? roomsIn(runs, await runsBefore(id, all, transaction)) : new Set<string>();
   return [...runs].flatMap(([child, of]) => of.map((run) => evidenceRow(child, id, withRoom(run, rooms))));
@@ -82,9 +87,9 @@ async function runsIn({ id }: Session, all: readonly Counted[], transaction: Tra
 /** What the children of a session had shown before it. */
 async function runsBefore(
   session: string,
-  all: readonly Counted[],
+  all: readonly CountedAnswer[],
   transaction: Transaction,
-): Promise<Map<string, Run[]>> {
+): Promise<Map<string, StepRun[]>> {
   const found = await rows<EvidenceRow>(
     `SELECT * FROM evidence WHERE child_id IN (:children) AND session_id <> :session AND at < :at AND task IN (:tasks)`,
     {
@@ -97,20 +102,20 @@ async function runsBefore(
   );
   const runs = found.map(({ child_id: child, task, step, standing, at, day, marks }) => ({
     child,
-    run: { task, step, standing: standing as Run['standing'], at, day, helps: {}, ...marksKept(marks) },
+    run: { task, step, standing: standing as StepRun['standing'], at, day, helps: {}, ...marksKept(marks) },
   }));
   return new Map([...groupBy(runs, (r) => r.child)].map(([child, of]) => [child, of.map((r) => r.run)]));
 }
 
 /** How each sound fared for each child of one session. */
-const heardIn = ({ id }: Session, all: readonly Counted[]) =>
+const countedOf = ({ id }: Session, all: readonly CountedAnswer[]) =>
   [...byChild(all)].flatMap(([child, of]) => {
     const cells = cellsFrom(of);
     return cells ? [{ child_id: child, session_id: id, cells: JSON.stringify(cells), at: sure(of[0]).at }] : [];
   });
 
 /** The pebble checks of one session. */
-const checksIn = ({ id }: Session, all: readonly Counted[]): PebbleCheckRow[] =>
+const checksIn = ({ id }: Session, all: readonly CountedAnswer[]): PebbleCheckRow[] =>
   [...byChild(all)].flatMap(([child, of]) =>
     of
       .flatMap((a) => a.pebbles.map((mark) => ({ mark, a })))
@@ -164,7 +169,7 @@ export async function rebuild(sessionId: string, transaction: Transaction): Prom
     transaction,
   );
   await insertRows('evidence', runs, transaction);
-  await insertRows('heard_sounds', heardIn(session, counted), transaction);
+  await insertRows('heard_sounds', countedOf(session, counted), transaction);
   await insertRows('pebble_checks', checksIn(session, counted), transaction);
   await models.sessions.update({ stale: 0 }, { where: { id: sessionId }, transaction });
 }

@@ -60,7 +60,7 @@ export function checkId(id: string): string {
   return read.data;
 }
 
-const answerOf = (row: AnswerRow): AnswerEntry => ({
+const answerFromRow = (row: AnswerRow): AnswerEntry => ({
   kind: 'answer',
   id: row.id,
   at: row.at,
@@ -85,7 +85,7 @@ const answerOf = (row: AnswerRow): AnswerEntry => ({
   ...(row.pebbles ? { pebbles: JSON.parse(row.pebbles) as NonNullable<AnswerEntry['pebbles']> } : {}),
 });
 
-const entryOf = (row: LogRow): Entry =>
+const entryFromRow = (row: LogRow): Entry =>
   ({ ...(JSON.parse(row.detail) as object), kind: row.kind, id: row.id, at: row.at }) as Entry;
 
 /** A list of one column, in one value: small rows cost more to hand over than to read. */
@@ -262,7 +262,7 @@ export async function sessionLog(id: string, transaction?: Transaction): Promise
   const { answers, steps } = sure(kept);
   return mergeLogs(
     [],
-    readBack<AnswerRow>(answers, ANSWER_COLUMNS).map(answerOf),
-    readBack<LogRow>(steps, LOG_COLUMNS).map(entryOf),
+    readBack<AnswerRow>(answers, ANSWER_COLUMNS).map(answerFromRow),
+    readBack<LogRow>(steps, LOG_COLUMNS).map(entryFromRow),
   );
 }

@@ -3,7 +3,7 @@ import { v7 } from 'uuid';
 import { stepOf, taskOf } from '../../core/games';
 import { generate } from '../../core/games/generate';
 import { WORD_SHAPES } from '../../core/games/word-shape';
-import { MARKS, type Run } from '../../core/evidence/evidence';
+import { MARKS, type StepRun } from '../../core/evidence/evidence';
 import { rungOf } from '../../core/evidence/ladders';
 import { seeded } from '../../core/random';
 import { sure } from '../../core/sure';
@@ -86,8 +86,8 @@ const ROUND = {
   seed: 1,
 } as const;
 
-const all = async (children: readonly string[]): Promise<Run[]> => [...(await runsOf(children)).values()].flat();
-const marksIn = (runs: readonly Run[]): number => runs.reduce((sum, r) => sum + r.marks.length, 0);
+const all = async (children: readonly string[]): Promise<StepRun[]> => [...(await runsOf(children)).values()].flat();
+const marksIn = (runs: readonly StepRun[]): number => runs.reduce((sum, r) => sum + r.marks.length, 0);
 
 test('a year of answers from before: every one still counts, by the shape of its word', async () => {
   const { children, given } = await aYear();
@@ -123,7 +123,7 @@ test('a file of the version before is read anew when it is opened, and says the 
   delete (globalThis as { bouncyEcho?: unknown }).bouncyEcho;
   await runsOf(children);
   await expect.poll(behind, { timeout: 60_000 }).toBe(0);
-  const sorted = (runs: readonly Run[]): string[] => runs.map((r) => JSON.stringify(r)).sort();
+  const sorted = (runs: readonly StepRun[]): string[] => runs.map((r) => JSON.stringify(r)).sort();
   expect(sorted(await all(children))).toEqual(sorted(after));
   expect(sure((await listGroups())[0]).ageBand).toBeNull();
 });

@@ -195,7 +195,7 @@ export function correctionOf(
     childId: change.childId === undefined ? old.childId : change.childId,
     word: old.word,
     outcome: change.outcome,
-    ...heardIn(old, change.outcome),
+    ...heardInSession(old, change.outcome),
     // A note that was emptied is gone; one that nobody spoke of stays.
     note: change.note === undefined ? old.note : change.note.trim() || null,
     thinkMs: old.thinkMs,
@@ -209,7 +209,7 @@ export function correctionOf(
 }
 
 /** What was heard stands, unless the new outcome says that nothing slipped. */
-function heardIn(
+function heardInSession(
   old: LookBackAnswer,
   outcome: AnswerEntry['outcome'],
 ): Pick<AnswerEntry, 'slip' | 'said' | 'missed' | 'helps' | 'selfCorrected' | 'shown'> {

@@ -20,7 +20,7 @@ import { getSettings } from '../setting/settings';
 import { preparedBank } from '../words/bank';
 import { wordsAside } from '../words/put-aside';
 import { listGroups } from '../people/groups';
-import { placeOf } from '../../core/answers/spots';
+import { whereIn } from '../../core/answers/spots';
 import { pebbleWord, pebbleWords, type PebbleWord } from '../../core/games/pebbles';
 import { verdictOn } from '../../core/evidence/pebbles';
 import { settle } from '../../core/evidence/settle';
@@ -111,7 +111,7 @@ function pebblesFor(rounds: readonly PlayRound[], material: Material): Pick<Pebb
         const made = pebbleWord(word, at, material);
         if (!made) return;
         (checks[item.key] ??= {})[at] = made;
-        more[placeOf(made.key)] ??= pebbleWords(placeOf(made.key), material).slice(0, MORE_WORDS);
+        more[whereIn(made.key)] ??= pebbleWords(whereIn(made.key), material).slice(0, MORE_WORDS);
       });
     }
   }
@@ -170,7 +170,10 @@ function rightFor(
 }
 
 /** The lines a round is opened and asked with: the adult's own, the frame's, or the plain ones. */
-export function linesOf({ task: id, frame }: Pick<StoredRound, 'task' | 'frame'>): { opening: string; ask: string } {
+export function spokenLines({ task: id, frame }: Pick<StoredRound, 'task' | 'frame'>): {
+  opening: string;
+  ask: string;
+} {
   const task = taskOf(id);
   const { frame: story } = familyOf(task.family);
   return {
@@ -244,7 +247,7 @@ function playRound(
       spares: round.spares.filter((k) => items[k] && !hasWordOf(k, aside)),
       own: stillThere(round.own ?? [], items),
       model: round.model && items[round.model] ? round.model : sure(there[0]),
-      ...linesOf(round),
+      ...spokenLines(round),
       gap: round.gap,
       names: round.names,
       items,

@@ -1,5 +1,5 @@
 import { v7 } from 'uuid';
-import { placeOf } from '../../core/sessions/log';
+import { sortKey } from '../../core/sessions/log';
 import { timeOf } from '../../core/sessions/stamps';
 import { appendLog } from '../record/append-log';
 import { sessionLog, sessionPlan } from '../record/session-record';
@@ -26,6 +26,6 @@ export async function reopenSession(id: string, now = Date.now()): Promise<void>
     );
   // It comes after the end, whatever the clock of the device that ended it said.
   const newest = (await sessionLog(id)).at(-1);
-  const at = Math.max(now, newest ? timeOf(placeOf(newest)) + 1 : 0);
+  const at = Math.max(now, newest ? timeOf(sortKey(newest)) + 1 : 0);
   await appendLog(id, [{ kind: 'reopen', id: v7({ msecs: at }), at }]);
 }

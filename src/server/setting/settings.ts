@@ -25,7 +25,7 @@ function settingsIn(row: SettingsRow): Settings {
   return { ...read, confirmed: row.confirmed_at !== null, letIn: row.let_in === 1, mixed: row.mixed === 1 };
 }
 
-type Kept = Omit<Settings, 'confirmed' | 'letIn' | 'mixed'> & {
+type KeptSettings = Omit<Settings, 'confirmed' | 'letIn' | 'mixed'> & {
   readonly letIn?: boolean | undefined;
   readonly mixed?: boolean | undefined;
 };
@@ -33,7 +33,7 @@ type Kept = Omit<Settings, 'confirmed' | 'letIn' | 'mixed'> & {
 const bit = (on: boolean): 0 | 1 => (on ? 1 : 0);
 
 /** Keeps and confirms accent and conventions. Sessions already played keep their own. */
-export async function saveSettings({ accent, conventions, letIn, mixed }: Kept): Promise<void> {
+export async function saveSettings({ accent, conventions, letIn, mixed }: KeptSettings): Promise<void> {
   const { models, write } = await database();
   await write(async (transaction) =>
     models.settings.upsert(

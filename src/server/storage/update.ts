@@ -15,7 +15,7 @@ export const dropCopy = (file: string): void => {
 };
 
 /** How many rows each table has, by its name. */
-async function counted(db: Plain): Promise<string> {
+async function countOf(db: Plain): Promise<string> {
   const tables = await db.all<{ name: string }>(
     `SELECT name FROM sqlite_schema WHERE type = 'table' AND name NOT LIKE 'sqlite_%' ORDER BY name`,
   );
@@ -33,10 +33,10 @@ async function copied(file: string): Promise<void> {
   dropCopy(file);
   const rows = await withPlain(file, 'write', async (db) => {
     await db.exec(`VACUUM INTO '${part.replaceAll("'", "''")}'`);
-    return counted(db);
+    return countOf(db);
   });
   await expectWhole(alone(part), 'address');
-  if ((await withPlain(alone(part), 'address', counted)) !== rows)
+  if ((await withPlain(alone(part), 'address', countOf)) !== rows)
     throw new Problem(
       `Your data has to be brought up to date, but a safe copy could not be made in ${part}. We haven’t changed ` +
         'anything. Check that there is room on the disk and start again.',

@@ -76,15 +76,16 @@ const EACH = 5;
 const LOOKED_AT = 5_000;
 
 /** Text as it is compared: without case, accents and kinds of apostrophe. */
-const plain = (text: string): string => text.normalize('NFD').replace(/\p{M}/gu, '').replaceAll('’', "'").toLowerCase();
+const folded = (text: string): string =>
+  text.normalize('NFD').replace(/\p{M}/gu, '').replaceAll('’', "'").toLowerCase();
 
 /** Keeps what holds every word that was typed, in any order; what begins with them comes first. */
 function keep<T>(all: readonly T[], typed: string, textOf: (one: T) => string): T[] {
-  const wanted = plain(typed);
+  const wanted = folded(typed);
   // A few letters with spaces between them are sounds, and not parts of a name.
   const parts = /\p{L}{3}/u.test(wanted) ? wanted.split(/\s+/) : [wanted];
   return all
-    .map((one) => ({ one, text: plain(textOf(one)) }))
+    .map((one) => ({ one, text: folded(textOf(one)) }))
     .filter(({ text }) => parts.every((part) => text.includes(part)))
     .sort((a, b) => Number(b.text.startsWith(wanted)) - Number(a.text.startsWith(wanted)))
     .slice(0, EACH)
@@ -116,10 +117,10 @@ async function wordHits(typed: string): Promise<Hit[]> {
   const whole = byName.has(typed) ? [typed] : [];
   const begins = order.filter((word) => word.startsWith(typed));
   // Typed without its accents.
-  const wanted = plain(typed);
+  const wanted = folded(typed);
   const accented = index.words
     .map(({ word }) => word)
-    .filter((word) => /[^ -~]/.test(word) && plain(word).startsWith(wanted));
+    .filter((word) => /[^ -~]/.test(word) && folded(word).startsWith(wanted));
   return [...new Set([...whole, ...accented, ...begins, ...order])]
     .filter((word) => !whyWithheld(word))
     .slice(0, EACH)
@@ -177,8 +178,8 @@ async function sessionHits(typed: string): Promise<Hit[]> {
      FROM sessions s JOIN "groups" g ON g.id = s.group_id ORDER BY s.started_at DESC LIMIT ${LOOKED_AT}`,
     { months: MONTHS.map((name) => name.padEnd(9)).join('') },
   );
-  const wanted = plain(typed);
-  const found = all.filter(({ name, day: on }) => [name, on].some((text) => plain(text).includes(wanted)));
+  const wanted = folded(typed);
+  const found = all.filter(({ name, day: on }) => [name, on].some((text) => folded(text).includes(wanted)));
   return found.slice(0, EACH).map(({ id, name, group, day: on }) => ({
     kind: 'session',
     name,
@@ -189,8 +190,8 @@ async function sessionHits(typed: string): Promise<Hit[]> {
 
 async function noteHits(typed: string): Promise<Hit[]> {
   const all = await answersThat({ noted: true, limit: LOOKED_AT });
-  const wanted = plain(typed);
-  const noted = all.filter((a) => plain(a.note ?? '').includes(wanted)).slice(0, EACH);
+  const wanted = folded(typed);
+  const noted = all.filter((a) => folded(a.note ?? '').includes(wanted)).slice(0, EACH);
   const names = await rows<Omit<Named, 'group'>>('SELECT id, name FROM children WHERE id IN (:ids)', {
     ids: ['', ...noted.flatMap((a) => a.childId ?? [])],
   });

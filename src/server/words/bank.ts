@@ -88,7 +88,7 @@ export interface PreparedBank extends Material {
   readonly source: MaterialSource;
 }
 
-interface Kept {
+interface KeptBank {
   /** The setting's own words it was made with. */
   readonly own: readonly unknown[];
   readonly bank: Promise<PreparedBank>;
@@ -98,8 +98,8 @@ interface Kept {
  * The banks of this process. The framework builds the server's start and its pages apart, each with modules of its own:
  * what is costly is kept in one place for both.
  */
-const place = globalThis as typeof globalThis & { bouncyEchoBanks?: Map<string, Kept> };
-const prepared = (place.bouncyEchoBanks ??= new Map<string, Kept>());
+const place = globalThis as typeof globalThis & { bouncyEchoBanks?: Map<string, KeptBank> };
+const prepared = (place.bouncyEchoBanks ??= new Map<string, KeptBank>());
 
 /** Banks kept at once, of everyone and of groups that keep words out; the one asked for longest ago goes. */
 const MOST = 4;

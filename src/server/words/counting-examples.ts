@@ -27,7 +27,7 @@ const PAIRS = [
   ['put', 'cut'],
 ] as const;
 
-const entryOf = (word: string) => {
+const exampleEntry = (word: string) => {
   const entry = shippedEntry(word);
   if (!entry) throw new Error(`The example "${word}" is not in the bank.`);
   return entry;
@@ -36,12 +36,12 @@ const entryOf = (word: string) => {
 /** What each accent and switch does to its example words, computed and not listed. */
 export function examplesOfCounting(): Record<AccentId, AccentExamples> {
   const inAccent = (accent: AccentId): AccentExamples => {
-    const said = (word: string) => prepare(entryOf(word), accent, PRESETS.strict);
+    const said = (word: string) => prepare(exampleEntry(word), accent, PRESETS.strict);
     const example = (id: ConventionId): CountingExample => {
       const { example: word } = CONVENTION_WORDS[id];
       return {
         word,
-        one: prepare(entryOf(word), accent, { ...PRESETS.strict, [id]: true }).count,
+        one: prepare(exampleEntry(word), accent, { ...PRESETS.strict, [id]: true }).count,
         two: said(word).count,
       };
     };

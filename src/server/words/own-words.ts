@@ -61,7 +61,7 @@ const bareEntry = (word: string, line: string, letters: string): Entry => ({
 const KEPT_OUT = 'We can’t save this one: said aloud, it sounds like a word we keep out of games with children.';
 
 /** A choice in words a person can answer: "the vowel of bath", "y and the vowel of goose". */
-const inWords = (choice: string): string =>
+const choiceInWords = (choice: string): string =>
   choice
     .split(' ')
     .filter((key) => key !== '.')
@@ -88,7 +88,7 @@ export async function proposeWord(typed: string): Promise<WordProposal> {
   const guard = guardOf(accent);
   const found = readings(word, readingsOf(dictionary, word), accent).map(async ({ candidates, questions }) => ({
     questions: questions.map(({ choices }) => ({
-      choices: choices.map((choice) => ({ choice, words: inWords(choice) })),
+      choices: choices.map((choice) => ({ choice, words: choiceInWords(choice) })),
     })),
     sounds: await Promise.all(
       candidates.map(async (c) => ({

@@ -110,7 +110,7 @@ const newFault = (own: OwnWordInput | null | undefined): string | null =>
     ? ownWordFault(own)
     : 'It isn’t in the word bank, and the file doesn’t give its sounds. Add it on the Words screen first.';
 
-async function check(text: string, fileName: string): Promise<Checked> {
+async function checkSet(text: string, fileName: string): Promise<Checked> {
   const read = readSetFile(text, fileName);
   const own: OwnWordInput[] = [];
   const rows: ImportRow[] = [];
@@ -142,11 +142,11 @@ async function check(text: string, fileName: string): Promise<Checked> {
 
 /** What a file holds, row by row. Keeps nothing. */
 export const reportOnFile = async (text: string, fileName: string): Promise<ImportReport> =>
-  (await check(text, fileName)).report;
+  (await checkSet(text, fileName)).report;
 
 /** Keeps the good rows of a file, once a person has seen the report; gives the new set's id. */
 export async function importSet(text: string, fileName: string): Promise<string> {
-  const { report, own } = await check(text, fileName);
+  const { report, own } = await checkSet(text, fileName);
   if (report.fault || !report.words.length)
     throw new Problem(report.fault ?? 'None of the rows in this file can be used. Nothing was imported.');
   for (const word of own) await saveOwnWord(word);

@@ -7,10 +7,10 @@ import { Button } from '../kit/button';
 import { Field } from '../kit/field';
 import { ErrorMessage } from '../kit/message';
 
-type Act = (before: FormState, form: FormData) => Promise<FormState>;
+type FormAct = (before: FormState, form: FormData) => Promise<FormState>;
 
 /** The form of an act, with `done` told once all of it was taken. */
-const useForm = (act: Act, done?: (said: string) => void) =>
+const useForm = (act: FormAct, done?: (said: string) => void) =>
   useActionState(async (before: FormState, form: FormData) => {
     const state = await act(before, form);
     if (state.said && !state.error) done?.(state.said);

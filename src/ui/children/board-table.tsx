@@ -41,7 +41,7 @@ const byLadder =
     return x.height - y.height || STATES.indexOf(y.state) - STATES.indexOf(x.state) || byName(a, b);
   };
 
-const columnsOf = (ladders: readonly Named[]) =>
+const boardColumns = (ladders: readonly Named[]) =>
   column.columns([
     column.accessor('name', { id: BY_NAME, sortFn: (a, b) => byName(a.original, b.original) }),
     ...ladders.map(({ id }, at) =>
@@ -71,7 +71,7 @@ interface BoardTableProps {
 /** Children down and skills across; skills that nobody has begun are folded away. */
 export function BoardTable({ groupId, ladders, rows, all, sort }: BoardTableProps) {
   const [unfolded, unfold] = useState(false);
-  const columns = useMemo(() => columnsOf(ladders), [ladders]);
+  const columns = useMemo(() => boardColumns(ladders), [ladders]);
   const untouched = ladders.filter((_, at) => !all.some((r) => sure(r.cells[at]).begun));
   const data = useMemo(() => [...rows], [rows]);
   const table = useTable({

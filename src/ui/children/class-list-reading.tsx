@@ -21,7 +21,7 @@ export interface ClassListProps {
 const isHere = ({ name, group }: ClassRow, { groupName, here }: ClassListProps): boolean =>
   (here[(group || groupName).toLocaleLowerCase()] ?? []).includes(name.toLocaleLowerCase());
 
-const without = (all: ReadonlySet<number>, line: number): ReadonlySet<number> =>
+const withoutLine = (all: ReadonlySet<number>, line: number): ReadonlySet<number> =>
   new Set([...all].filter((l) => l !== line));
 
 /** A class list, read as it is typed, looked through line by line, and taken. */
@@ -78,7 +78,7 @@ export function ClassListReading({ done, ...props }: ClassListProps & { readonly
           list={list}
           props={props}
           left={left}
-          onLine={(line) => setLeft(left.has(line) ? without(left, line) : new Set([...left, line]))}
+          onLine={(line) => setLeft(left.has(line) ? withoutLine(left, line) : new Set([...left, line]))}
         />
       )}
       {error && <ErrorMessage>{error}</ErrorMessage>}

@@ -36,7 +36,7 @@ export function HistoryChart({ weeks }: { weeks: readonly Week[] }) {
     .nice()
     .range([SIZE.height - SIZE.bottom, SIZE.top]);
   const layers = stack<Week, (typeof PARTS)[number]>().keys([...PARTS])([...weeks]);
-  const words = inWords(weeks);
+  const words = weeksInWords(weeks);
   const every = Math.ceil(weeks.length / 8);
   return (
     <figure>
@@ -134,7 +134,7 @@ function Key() {
 }
 
 /** The chart, week by week, for someone who cannot see it. */
-function inWords(weeks: readonly Week[]): string {
+function weeksInWords(weeks: readonly Week[]): string {
   return weeks
     .map(
       (w) =>

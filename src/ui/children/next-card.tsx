@@ -21,7 +21,7 @@ interface NextCardProps {
   readonly chosenOn: string | null;
 }
 
-type Run = (work: () => Promise<{ error?: string } | void>) => void;
+type RunWork = (work: () => Promise<{ error?: string } | void>) => void;
 
 const titleOf = (step: ShownNext | undefined, name: string): string =>
   step
@@ -37,7 +37,7 @@ export function NextCard({ page, chosenOn }: NextCardProps) {
   const [choosing, setChoosing] = useState(false);
   const [error, setError] = useState<string | null>(null);
   const [running, begin] = useTransition();
-  const run: Run = (work) =>
+  const run: RunWork = (work) =>
     begin(async () => {
       const state = await work().catch(unreached('Nothing was changed.'));
       setError(state?.error ?? null);
@@ -172,7 +172,7 @@ interface AnotherProps {
   /** Every step there is to choose from. */
   readonly ladders: readonly ShownLadder[];
   readonly running: boolean;
-  readonly run: Run;
+  readonly run: RunWork;
 }
 
 /** Every step of every ladder, to choose from. */

@@ -3,7 +3,7 @@
 import { clsx } from 'clsx';
 import { useState } from 'react';
 import type { MapCell, SoundMap } from '@/core/evidence/sound-map';
-import { SPOTS, SPOT_WORDS, type Spot } from '@/core/evidence/word-places';
+import { WORD_PLACES, WORD_PLACE_NAMES, type WordPlace } from '@/core/evidence/word-places';
 import type { ChildPage } from '@/server/children/child-page';
 import { MANNER_WORDS } from '../kit/manners';
 
@@ -37,8 +37,9 @@ const STATE = {
 
 /** The chart of sounds with what holds and what slips in one place of the word: dark, ringed, pale. */
 export function SoundMapView({ map, chart }: { map: SoundMap; chart: ChildPage['chart'] }) {
-  const seen = (spot: Spot): number => map.cells.filter((c) => c.spot === spot && c.state !== 'little-seen').length;
-  const [spot, setSpot] = useState<Spot>(
+  const seen = (spot: WordPlace): number =>
+    map.cells.filter((c) => c.spot === spot && c.state !== 'little-seen').length;
+  const [spot, setSpot] = useState<WordPlace>(
     map.cells.find((c) => c.state === 'slips')?.spot ?? (seen('first') >= seen('last') ? 'first' : 'last'),
   );
   const cells = new Map(map.cells.filter((c) => c.spot === spot).map((c) => [c.ipa, c]));
@@ -46,8 +47,8 @@ export function SoundMapView({ map, chart }: { map: SoundMap; chart: ChildPage['
     const cell: MapCell | undefined = cells.get(ipa);
     const state = cell?.state ?? 'little-seen';
     const words = cell
-      ? cellLabel(`/${label}/ ${SPOT_WORDS[spot]}`, STATE[state], cell)
-      : `${`/${label}/ ${SPOT_WORDS[spot]}`}: not asked for yet`;
+      ? cellLabel(`/${label}/ ${WORD_PLACE_NAMES[spot]}`, STATE[state], cell)
+      : `${`/${label}/ ${WORD_PLACE_NAMES[spot]}`}: not asked for yet`;
     return (
       <li key={ipa}>
         <span
@@ -64,10 +65,10 @@ export function SoundMapView({ map, chart }: { map: SoundMap; chart: ChildPage['
   return (
     <section aria-labelledby="map">
       <h2 id="map" className="text-xl">
-        Sounds {SPOT_WORDS[spot]}
+        Sounds {WORD_PLACE_NAMES[spot]}
       </h2>
       <div role="group" aria-label="Where in the word" className="my-1 flex flex-wrap gap-1">
-        {SPOTS.map((s) => (
+        {WORD_PLACES.map((s) => (
           <button
             key={s}
             type="button"
@@ -78,7 +79,7 @@ export function SoundMapView({ map, chart }: { map: SoundMap; chart: ChildPage['
               s === spot ? 'bg-slate-soft font-bold' : 'text-muted hover:bg-card',
             )}
           >
-            {s === 'cluster' ? 'cluster' : SPOT_WORDS[s].split(' ').at(-1)}
+            {s === 'cluster' ? 'cluster' : WORD_PLACE_NAMES[s].split(' ').at(-1)}
           </button>
         ))}
       </div>

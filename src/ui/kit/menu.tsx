@@ -4,7 +4,7 @@ import { clsx } from 'clsx';
 import { DropdownMenu as Radix } from 'radix-ui';
 import { useRef, type ReactNode, type RefObject } from 'react';
 
-interface Act {
+interface MenuAct {
   readonly name: string;
   readonly does: () => void;
   readonly disabled?: boolean;
@@ -12,13 +12,13 @@ interface Act {
 /** Acts of one kind under one name: beside a menu there is no room for another on a phone. */
 interface Acts {
   readonly name: string;
-  readonly acts: readonly Act[];
+  readonly acts: readonly MenuAct[];
 }
 
 interface MenuProps {
   /** What opens it: a button. */
   readonly trigger: ReactNode;
-  readonly acts: readonly (Act | Acts)[];
+  readonly acts: readonly (MenuAct | Acts)[];
   /** Where something other than the trigger opens it: whether it is open, and where the focus goes afterwards. */
   readonly open?: boolean;
   readonly onOpenChange?: (open: boolean) => void;
@@ -35,7 +35,7 @@ const ITEM = clsx(
 );
 
 interface ItemProps {
-  readonly act: Act;
+  readonly act: MenuAct;
   readonly onChoose: (does: () => void) => void;
 }
 

@@ -24,7 +24,7 @@ const KIND_HEADINGS = {
 /** While someone is typing, nothing is asked for: milliseconds between two keys. */
 const TYPING_MS = 120;
 
-interface Found {
+interface FoundHits {
   /** What was typed for it. */
   readonly typed: string;
   readonly hits: readonly Hit[];
@@ -32,8 +32,8 @@ interface Found {
 }
 
 /** What the server finds for `typed`; `null` until the first answer. */
-function useFound(typed: string): Found | null {
-  const [found, setFound] = useState<Found | null>(null);
+function useFound(typed: string): FoundHits | null {
+  const [found, setFound] = useState<FoundHits | null>(null);
   useEffect(() => {
     const stop = new AbortController();
     const ask = async (): Promise<void> => {
@@ -58,7 +58,7 @@ function useFound(typed: string): Found | null {
  * What Enter does while the answer is on its way: it waits for it and goes to the first that is found, for what still
  * stands in the list was found for something else.
  */
-function useEnter(typed: string, found: Found | null, go: (href: string) => void): (event: KeyboardEvent) => void {
+function useEnter(typed: string, found: FoundHits | null, go: (href: string) => void): (event: KeyboardEvent) => void {
   const [entered, enter] = useState<string | null>(null);
   const href = found && found.typed === entered ? found.hits[0]?.href : undefined;
   const arrive = useEffectEvent(go);

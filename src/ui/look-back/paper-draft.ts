@@ -5,12 +5,12 @@ export interface PaperDraft {
   readonly by: string;
 }
 
-const placeOf = (number: number): string => `bouncy-echo-paper-${number}`;
+const paperDraftKey = (number: number): string => `bouncy-echo-paper-${number}`;
 
 /** What was typed before; empty where there is nothing, or it cannot be read. */
 export function draftOf(number: number): Partial<PaperDraft> {
   try {
-    const kept: unknown = JSON.parse(localStorage.getItem(placeOf(number)) ?? '{}');
+    const kept: unknown = JSON.parse(localStorage.getItem(paperDraftKey(number)) ?? '{}');
     return typeof kept === 'object' && kept !== null ? kept : {};
   } catch {
     return {};
@@ -20,8 +20,8 @@ export function draftOf(number: number): Partial<PaperDraft> {
 /** Keeps it, or lets go of it. */
 export function keepDraft(number: number, draft: PaperDraft | null): void {
   try {
-    if (draft) localStorage.setItem(placeOf(number), JSON.stringify(draft));
-    else localStorage.removeItem(placeOf(number));
+    if (draft) localStorage.setItem(paperDraftKey(number), JSON.stringify(draft));
+    else localStorage.removeItem(paperDraftKey(number));
   } catch {
     // Kept for this page alone.
   }

@@ -53,11 +53,11 @@ export function asLines({ boxes, marks }: Typing, widths: Widths): TypedMarks {
 export const markedIn = ({ marks }: Typing): number => marks.filter((m) => m !== EMPTY).length;
 
 const within = (i: number, { boxes }: Typing): number => Math.min(Math.max(0, i), boxes.length - 1);
-const goTo = (typing: Typing, at: number): Typing => ({ ...typing, at: within(at, typing) });
+const moveTo = (typing: Typing, at: number): Typing => ({ ...typing, at: within(at, typing) });
 const put = (typing: Typing, mark: string): Typing => ({ ...typing, marks: typing.marks.with(typing.at, mark) });
 
 /** A mark in the box that is next, and on to the one after it. */
-export const mark = (typing: Typing, key: string): Typing => goTo(put(typing, key), typing.at + 1);
+export const mark = (typing: Typing, key: string): Typing => moveTo(put(typing, key), typing.at + 1);
 
 /** The box above or below, in whatever round that is; where its line is shorter, the last of the line. */
 function inLine(typing: Typing, by: 1 | -1): Typing {
@@ -66,27 +66,27 @@ function inLine(typing: Typing, by: 1 | -1): Typing {
   const line = lines[lines.indexOf(`${here.round} ${here.row}`) + by];
   if (line === undefined) return typing;
   const there = typing.boxes.flatMap((b, i) => (`${b.round} ${b.row}` === line && b.at <= here.at ? [i] : []));
-  return goTo(typing, sure(there.at(-1)));
+  return moveTo(typing, sure(there.at(-1)));
 }
 
 /** The first box of the next line. */
 function nextLine(typing: Typing): Typing {
   const here = sure(typing.boxes[typing.at]);
   const next = typing.boxes.findIndex((b, i) => i > typing.at && (b.row !== here.row || b.round !== here.round));
-  return next < 0 ? typing : goTo(typing, next);
+  return next < 0 ? typing : moveTo(typing, next);
 }
 
 /** Takes back the mark here; where there is none, the one before. */
 function takeBack(typing: Typing): Typing {
   if (typing.marks[typing.at] !== EMPTY) return put(typing, EMPTY);
-  return put(goTo(typing, typing.at - 1), EMPTY);
+  return put(moveTo(typing, typing.at - 1), EMPTY);
 }
 
 const KEYS: Readonly<Record<string, (typing: Typing) => Typing>> = {
   ...Object.fromEntries(MARK_KEYS.map((key) => [key, (typing: Typing) => mark(typing, key)])),
-  ' ': (typing) => goTo(typing, typing.at + 1),
-  ArrowRight: (typing) => goTo(typing, typing.at + 1),
-  ArrowLeft: (typing) => goTo(typing, typing.at - 1),
+  ' ': (typing) => moveTo(typing, typing.at + 1),
+  ArrowRight: (typing) => moveTo(typing, typing.at + 1),
+  ArrowLeft: (typing) => moveTo(typing, typing.at - 1),
   ArrowDown: (typing) => inLine(typing, 1),
   ArrowUp: (typing) => inLine(typing, -1),
   Enter: nextLine,
@@ -102,4 +102,4 @@ export const press = (typing: Typing, key: string): Typing | null =>
   (Object.hasOwn(KEYS, key) ? KEYS[key]?.(typing) : null) ?? null;
 
 /** Goes to a box that was tapped. */
-export const goToBox = goTo;
+export const goToBox = moveTo;

@@ -310,7 +310,7 @@ const moved = <T,>(items: readonly T[], at: number, by: number): T[] => {
 const WHO = { adult: 'You', together: 'Together', children: 'They' } as const;
 
 /** What is said in a round: everyone’s own words, or the round’s; of a list that grows, the whole of it. */
-function linesOf({ own, items, grows }: ShownRound): readonly ShownItem[] {
+function shownLines({ own, items, grows }: ShownRound): readonly ShownItem[] {
   const theirs = own.flatMap((o) => o.items);
   if (theirs.length) return theirs;
   return grows ? items.slice(-1) : items;
@@ -330,7 +330,7 @@ function Script({ shown, reminder }: { shown: ShownRound; reminder: string }) {
       </p>
       <p className="mb-3 text-muted">What counts as right: {shown.judged}.</p>
       <ol className="divide-y divide-line border-t border-line">
-        {linesOf(shown).map((item) => (
+        {shownLines(shown).map((item) => (
           <li key={item.key} className="py-2">
             {item.problem ? (
               <p className="text-red">

@@ -6,7 +6,7 @@ import { tally } from '@/core/sessions/summary';
 import { Link } from '../kit/link';
 import { talliedWords } from '../kit/tally';
 import { Button, buttonLook } from '../kit/button';
-import { goOn, goTo } from './run/acts';
+import { goOn, goToItem } from './run/acts';
 import { Stage } from './stage';
 import { useEnding } from './use-ending';
 import { useRun, useStore } from './use-run';
@@ -58,7 +58,7 @@ export function RoundDone() {
           ) : (
             <>
               {next && (
-                <Button kind="action" size="big" onClick={() => void store.dispatch(goTo(state.round + 1))}>
+                <Button kind="action" size="big" onClick={() => void store.dispatch(goToItem(state.round + 1))}>
                   Next: {next.name}
                   {next.step && `, ${next.step}`}
                 </Button>

@@ -31,12 +31,17 @@ const PRESET_NAMES: readonly (readonly [keyof typeof PRESETS, string])[] = [
   ['letters', 'As the letters go'],
 ];
 
-type Given = Omit<Settings, 'confirmed'>;
+type GivenSettings = Omit<Settings, 'confirmed'>;
 
-const givenIn = ({ accent, conventions, mixed, letIn }: Settings): Given => ({ accent, conventions, mixed, letIn });
+const givenIn = ({ accent, conventions, mixed, letIn }: Settings): GivenSettings => ({
+  accent,
+  conventions,
+  mixed,
+  letIn,
+});
 
 /** What was filled in, as the door reads it. */
-const asked = ({ accent, conventions, mixed, letIn }: Given): Record<string, string> => ({
+const asked = ({ accent, conventions, mixed, letIn }: GivenSettings): Record<string, string> => ({
   accent,
   ...Object.fromEntries(CONVENTION_IDS.map((id) => [id, conventions[id] ? 'one' : 'two'])),
   ...(mixed ? { mixed: 'yes' } : {}),

@@ -67,7 +67,7 @@ function useHere() {
   return here;
 }
 
-const namesOf = (words: readonly SetWord[]): string => words.map((w) => w.word).join();
+const setKey = (words: readonly SetWord[]): string => words.map((w) => w.word).join();
 
 /** The set as it stands, and what can be done with it. */
 function useSet({
@@ -82,7 +82,7 @@ function useSet({
   const [words, setWords] = useState(given);
   // What comes from the server takes the place of what stood here; a word that was moved keeps its line and the focus.
   const [last, setLast] = useState(given);
-  if (namesOf(last) !== namesOf(given)) {
+  if (setKey(last) !== setKey(given)) {
     setLast(given);
     setWords(given);
   }
@@ -354,7 +354,7 @@ function Order({ moved, names, words, proposed, spares, swap, show, groupName, p
               key={w.word}
               word={w.word}
               picture={w.picture}
-              note={noteOn(w, proposed && i === words.length - 1 && i > 0)}
+              note={wordNote(w, proposed && i === words.length - 1 && i > 0)}
               asideLabel={`Not with ${groupName}: ${w.word}`}
               onAside={() => putAside(w.word)}
               onSwap={spares.length ? () => swap(w.word) : null}
@@ -367,7 +367,7 @@ function Order({ moved, names, words, proposed, spares, swap, show, groupName, p
   );
 }
 
-const noteOn = ({ withheld }: SetWord, stretch: boolean): string => {
+const wordNote = ({ withheld }: SetWord, stretch: boolean): string => {
   if (withheld) return WITHHELD_WORDS[withheld];
   return stretch ? 'stretch' : '';
 };

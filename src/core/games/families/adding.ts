@@ -1,7 +1,7 @@
 import { distinct, rightLikely, soundAlone, unchanged } from '../../answers/likely';
 import { inCluster } from '../../lexicon/difficulty';
-import type { Word } from '../../lexicon/entry';
-import { placeOf } from '../../lexicon/chains';
+import { ipaOf, type Word } from '../../lexicon/entry';
+import { changePlace } from '../../lexicon/chains';
 import type { Family } from '../family';
 import { advice } from '../saying';
 import { marksOf, shownOf } from '../marks';
@@ -10,7 +10,7 @@ import { playable, type Material } from '../material';
 import type { Step } from '../step';
 import type { Task } from '../task';
 import { sure } from '../../sure';
-import { ipaOf, isEnding, script, slash, some, WORDS_OF_ASKING } from './common';
+import { isEnding, script, slash, some, WORDS_OF_ASKING } from './common';
 
 /** Words one sound longer, with the index of the new sound, at the step's place. */
 function grown(word: Word, step: Step, material: Material): { to: Word; at: number }[] {
@@ -29,7 +29,7 @@ function grown(word: Word, step: Step, material: Material): { to: Word; at: numb
       const last = to.sounds.length - 1;
       if (sure(to.sounds[at]).vowel || sure(to.sounds[at]).ipa === 'ŋ' || isEnding(to, at, material.soundsOf))
         return false;
-      if (step.place === 'cluster') return placeOf(to, at) === 'cluster';
+      if (step.place === 'cluster') return changePlace(to, at) === 'cluster';
       return !inCluster(to, at) && at === (step.place === 'first' ? 0 : last);
     });
 }

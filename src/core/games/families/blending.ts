@@ -1,5 +1,5 @@
 import { blendingLikely, choiceLikely, distinct, notJoined, slipLikely } from '../../answers/likely';
-import type { Word } from '../../lexicon/entry';
+import { ipaOf, type Word } from '../../lexicon/entry';
 import { onsetAndRime, onsetAndRimeLetters } from '../../lexicon/syllables';
 import { voiceParts } from '../../lexicon/voice-parts';
 import { traitsOf } from '../../lexicon/traits';
@@ -14,7 +14,7 @@ import type { Made, Task } from '../task';
 import type { Step } from '../step';
 import { sure } from '../../sure';
 import { makingOf } from '../../phonology/sounds';
-import { bestOf, firstOf, foilKind, ipaOf, lastOf, script } from './common';
+import { bestOf, firstOf, foilKind, lastOf, script } from './common';
 import { beatsVary, joinBeats } from './syllables';
 import { TWINS } from './twins';
 

@@ -1,4 +1,4 @@
-import type { Word } from '../../lexicon/entry';
+import { ipaOf, type Word } from '../../lexicon/entry';
 import { homophones, rhymes } from '../../lexicon/likeness';
 import { traitsOf } from '../../lexicon/traits';
 import { isPair, type SoundPair } from '../../phonology/articulation';
@@ -13,7 +13,6 @@ import type { Line } from '../view';
 import { oneBeat, shelves, type Material } from '../material';
 import { sure } from '../../sure';
 
-export const ipaOf = (word: Word): string[] => word.sounds.map((s) => s.ipa);
 export const firstOf = (word: Word): string => sure(word.sounds[0]).ipa;
 export const lastOf = (word: Word): string => sure(word.sounds.at(-1)).ipa;
 

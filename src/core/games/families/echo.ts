@@ -1,5 +1,5 @@
 import { SOME_MISSED } from '../../answers/likely';
-import type { Word } from '../../lexicon/entry';
+import { ipaOf, type Word } from '../../lexicon/entry';
 import { traitsOf } from '../../lexicon/traits';
 import { isPair } from '../../phonology/articulation';
 import { CONSONANTS } from '../../phonology/sounds';
@@ -13,7 +13,7 @@ import { homophones } from '../../lexicon/likeness';
 import type { Made, Task, Wishes } from '../task';
 import type { Step } from '../step';
 import { sure } from '../../sure';
-import { bestOf, firstOf, ipaOf, script, slash, some } from './common';
+import { bestOf, firstOf, script, slash, some } from './common';
 
 /** Words to say back that do not muddle each other: other starts, other ends. */
 function unlikeEach(

@@ -1,6 +1,6 @@
 import { distinct, soundAlone, unchanged } from '../../answers/likely';
 import { inCluster } from '../../lexicon/difficulty';
-import type { Word } from '../../lexicon/entry';
+import { ipaOf, type Word } from '../../lexicon/entry';
 import { CLIPPED_SETS } from '../../phonology/keys';
 import { isVowel } from '../../phonology/sounds';
 import type { Family } from '../family';
@@ -13,10 +13,10 @@ import { restOf, senseOfRest, type Sense } from '../sense';
 import type { Step } from '../step';
 import { headsAmong, type Task } from '../task';
 import { sure } from '../../sure';
-import { ipaOf, isEnding, script, slash, times } from './common';
+import { isEnding, script, slash, times } from './common';
 
 /** The sounds left when one goes. Example: *bite* without its first: `aɪ t`. */
-const without = (word: Word, at: number): string[] => ipaOf(word).filter((_, i) => i !== at);
+const withoutSound = (word: Word, at: number): string[] => ipaOf(word).filter((_, i) => i !== at);
 
 /** What the word is without one of its sounds. */
 const senseWithout = (word: Word, at: number, material: Material): Sense => {
@@ -39,7 +39,7 @@ function placesOf(word: Word, step: Step): number[] {
 function leavable(word: Word, step: Step, material: Material): number[] {
   return placesOf(word, step).filter((at) => {
     if (isEnding(word, at, material.soundsOf)) return false;
-    const left = without(word, at);
+    const left = withoutSound(word, at);
     if (left.length < 2 && !material.knownAs(left)) return false;
     if (!left.some((ipa) => isVowel(ipa)) || material.guard(left)) return false;
     const real = material.knownAs(left) !== undefined;
@@ -65,7 +65,7 @@ const isPlain = (word: Word, at: number, { place }: Step, { soundsOf }: Material
 const dealt = (word: Word, step: Step, material: Material): number[] =>
   leavable(word, step, material).filter((at) => {
     if (!isPlain(word, at, step, material)) return false;
-    const left = without(word, at);
+    const left = withoutSound(word, at);
     if (step.result === 'real') return material.context.spellingOf(left) !== undefined;
     return senseWithout(word, at, material) === 'silly' && material.context.respell(left) !== null;
   });
@@ -121,7 +121,7 @@ const LEAVE_OUT: Task = {
   make: ({ words, at }, step, material) => {
     const word = wordOf(material, words[0]);
     const gone = need(word.sounds[at ?? -1]?.ipa, 'Which sound goes.');
-    const left = without(word, sure(at));
+    const left = withoutSound(word, sure(at));
     const rest = restOf(left, senseWithout(word, sure(at), material), material);
     const sound = slash(gone, material);
     return {

@@ -1,5 +1,5 @@
 import { distinct, choiceLikely, rightLikely, slipLikely, unchanged } from '../../answers/likely';
-import type { Word } from '../../lexicon/entry';
+import { ipaOf, type Word } from '../../lexicon/entry';
 import { rhymes } from '../../lexicon/likeness';
 import { shuffle } from '../../random';
 import type { Family } from '../family';
@@ -9,7 +9,7 @@ import { oneBeat, shelves, type Material } from '../material';
 import type { Building, Task } from '../task';
 import type { Step } from '../step';
 import { sure } from '../../sure';
-import { bestOf, firstOf, foilKind, ipaOf, rhymeFoil, rhymesOf, script, some, steadyRhymesOf, YES_NO } from './common';
+import { bestOf, firstOf, foilKind, rhymeFoil, rhymesOf, script, some, steadyRhymesOf, YES_NO } from './common';
 
 /** Words of one beat with at least so many rhymes that hold in every accent. */
 const rhyming =

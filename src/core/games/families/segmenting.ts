@@ -12,7 +12,7 @@ import {
 import { saidOf } from '../../answers/said';
 import { onsetAndRime } from '../../lexicon/syllables';
 import { traitsOf } from '../../lexicon/traits';
-import type { Word } from '../../lexicon/entry';
+import { ipaOf, type Word } from '../../lexicon/entry';
 import type { Family } from '../family';
 import { advice, sayingAdvice, spokenApart } from '../saying';
 import { need, wordOf } from '../proof';
@@ -33,7 +33,7 @@ import {
   withOnset,
 } from './blending';
 import { wordShape } from '../word-shape';
-import { ipaOf, script, slash } from './common';
+import { script, slash } from './common';
 
 /** Every sound of the word: more than was asked for, and never a miss. */
 const allItsSounds = (word: Word): LikelyAnswer => ({

@@ -1,6 +1,6 @@
 import { choiceLikely } from '../../answers/likely';
 import { firstMaking, inCluster } from '../../lexicon/difficulty';
-import type { Word } from '../../lexicon/entry';
+import { ipaOf, type Word } from '../../lexicon/entry';
 import { traitsOf } from '../../lexicon/traits';
 import { isPair } from '../../phonology/articulation';
 import { EARS, TWO_TH } from '../../phonology/by-ear';
@@ -13,19 +13,7 @@ import { oneBeat, playable, shelves, type Material } from '../material';
 import type { Building, Task, Wishes } from '../task';
 import type { FoilKind, Step } from '../step';
 import { sure } from '../../sure';
-import {
-  bestOf,
-  firstOf,
-  foilKind,
-  ipaOf,
-  isFoil,
-  neverApart,
-  script,
-  slash,
-  soundFoil,
-  times,
-  YES_NO,
-} from './common';
+import { bestOf, firstOf, foilKind, isFoil, neverApart, script, slash, soundFoil, times, YES_NO } from './common';
 
 const FOILS: readonly Step[] = [
   { id: 'far', name: 'very different sounds', foil: 'far' },

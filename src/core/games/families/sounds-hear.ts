@@ -1,6 +1,6 @@
 import { choiceLikely, SOME_MISSED } from '../../answers/likely';
 import { firstMaking, inCluster } from '../../lexicon/difficulty';
-import type { Word } from '../../lexicon/entry';
+import { ipaOf, type Word } from '../../lexicon/entry';
 import { traitsOf } from '../../lexicon/traits';
 import { shuffle, type Random } from '../../random';
 import { sure } from '../../sure';
@@ -11,11 +11,11 @@ import { advice } from '../saying';
 import type { Building, Made, Task } from '../task';
 import type { Step } from '../step';
 import type { Spec } from '../spec';
-import { bestOf, firstOf, ipaOf, isFoil, isThing, lastOf, script, slash, some, soundFoil } from './common';
+import { bestOf, firstOf, isFoil, isThing, lastOf, script, slash, some, soundFoil } from './common';
 import { allKnown, wordsOf } from './words';
 
 /** Everyday words of one beat with one consonant at the start and one at the end. */
-const plain = (material: Material): readonly Word[] =>
+const plainWords = (material: Material): readonly Word[] =>
   material.keep('plain at both ends', () =>
     oneBeat(material).filter(
       (w) =>
@@ -33,7 +33,7 @@ const plain = (material: Material): readonly Word[] =>
  * Of those the things, which can be pointed to; where the sounds must be near, all of them, so that there are enough.
  */
 const choicesOf = ({ foil }: Step, material: Material): readonly Word[] =>
-  foil === 'near' ? plain(material) : material.keep('plain things', () => plain(material).filter(isThing));
+  foil === 'near' ? plainWords(material) : material.keep('plain things', () => plainWords(material).filter(isThing));
 
 /** Words of a row do not rhyme, and do not share what is not asked about. */
 const unlike = (a: Word, b: Word): boolean =>
@@ -184,7 +184,7 @@ const mixed = (words: readonly Word[], target: string): boolean =>
   );
 
 function wordsToCatch({ head, theme, step, material, random, wishes }: Building): Spec | null {
-  const pool = plain(material);
+  const pool = plainWords(material);
   const half = sure(step.count) / 2;
   const row = [head];
   const take = (fits: (w: Word) => boolean): void => {
@@ -195,11 +195,11 @@ function wordsToCatch({ head, theme, step, material, random, wishes }: Building)
   for (let i = 1; i < half; i += 1) take((w) => firstOf(w) === theme);
   for (let i = 0; i < half; i += 1) take((w) => soundFoil(sure(theme), firstOf(w), 'far', wishes));
   if (row.length !== step.count) return null;
-  const order = inOrder(row, sure(theme), random);
+  const order = rowInOrder(row, sure(theme), random);
   return order && { words: order.map((w) => w.word), sounds: [sure(theme)] };
 }
 
-function inOrder(row: readonly Word[], theme: string, random: Random): readonly Word[] | null {
+function rowInOrder(row: readonly Word[], theme: string, random: Random): readonly Word[] | null {
   for (let tries = 0; tries < 20; tries += 1) {
     const order = shuffle(row, random);
     if (mixed(order, theme)) return order;
@@ -257,14 +257,14 @@ const CATCH: Task = {
   gesture: 'hands up at each one',
   together: true,
   plain: 'Put your hands up when a word starts with {sound}.',
-  heads: (_step, material) => plain(material),
+  heads: (_step, material) => plainWords(material),
   theme: (step, material, random, wishes) => {
     if (wishes.sound) return wishes.sound;
-    const all = [...new Set(plain(material).map(firstOf))];
+    const all = [...new Set(plainWords(material).map(firstOf))];
     // Where nothing can be told from a sound, there is nothing to catch it among.
     const sounds = some(all, random).filter((s) => all.some((o) => soundFoil(s, o, 'far', wishes)));
     const many = (s: string, of: (w: Word) => boolean): number =>
-      plain(material).filter((w) => firstOf(w) === s && of(w)).length;
+      plainWords(material).filter((w) => firstOf(w) === s && of(w)).length;
     const enough = sounds.filter((s) => many(s, () => true) >= sure(step.count) * 3);
     return enough.find((s) => many(s, isThing) >= sure(step.count)) ?? enough[0] ?? null;
   },

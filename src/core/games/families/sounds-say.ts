@@ -3,7 +3,7 @@ import { letterNames } from '../../answers/letter-names';
 import {
   distinct,
   heardClosely,
-  inWords,
+  likelyInWords,
   rightLikely,
   soundAlone,
   soundRight,
@@ -12,7 +12,7 @@ import {
 } from '../../answers/likely';
 import { asWord } from '../../answers/said';
 import { firstMaking, inCluster } from '../../lexicon/difficulty';
-import type { Word } from '../../lexicon/entry';
+import { ipaOf, type Word } from '../../lexicon/entry';
 import { voiceStart } from '../../lexicon/voice-parts';
 import { makingOf } from '../../phonology/sounds';
 import { voiceLabel } from '../../phonology/voice-label';
@@ -23,7 +23,7 @@ import { oneBeat, playable, shelves, type Material } from '../material';
 import type { Made, Task } from '../task';
 import type { Step } from '../step';
 import { sure } from '../../sure';
-import { firstOf, foilKind, ipaOf, isThing, lastOf, script, slash, some } from './common';
+import { firstOf, foilKind, isThing, lastOf, script, slash, some } from './common';
 
 /** Words that start with one consonant made in this way, or with a cluster. */
 const startsLike =
@@ -75,22 +75,22 @@ const soundLikely = (word: Word, at: number, material: Material): LikelyAnswer[]
     ...(ipa[other] === ipa[at] ? [] : [soundAlone('other-sound', sure(ipa[other]), elsewhere)]),
     wholeWord(word),
     ...(letters
-      ? [inWords('letter', 'letter-name', { show: letterNames(letters, accent), note: 'the letter’s name' })]
+      ? [likelyInWords('letter', 'letter-name', { show: letterNames(letters, accent), note: 'the letter’s name' })]
       : []),
     ...(at === 0
-      ? [inWords('starts-so', 'other-word', { show: 'a different word', note: 'that starts with it' })]
+      ? [likelyInWords('starts-so', 'other-word', { show: 'a different word', note: 'that starts with it' })]
       : []),
   ]);
 };
 
 /** A sound of a word that is asked for by its place. */
-interface Spot {
+interface SharedSpot {
   readonly word: Word;
   readonly at: number;
   readonly facts: Made['facts'];
 }
 
-function sayPlace({ word, at, facts }: Spot, material: Material): Made {
+function sayPlace({ word, at, facts }: SharedSpot, material: Material): Made {
   const ipa = ipaOf(word);
   const sound = need(ipa[at], 'That sound of the word.');
   return {
@@ -310,10 +310,10 @@ const CLUE: Task = {
       likely: distinct([
         rightLikely(ipaOf(word), word.word, 'right'),
         {
-          ...inWords('fits', null, { show: 'a different word', note: 'that fits too', outcome: 'on-own' }),
+          ...likelyInWords('fits', null, { show: 'a different word', note: 'that fits too', outcome: 'on-own' }),
           said: sound,
         },
-        inWords('other', 'other-sound', { show: 'a different word', note: 'fits the clue, different sound' }),
+        likelyInWords('other', 'other-sound', { show: 'a different word', note: 'fits the clue, different sound' }),
       ]),
       facts: [
         ['the clue does not say the word', !word.entry.meaning.toLowerCase().includes(word.word)],

@@ -12,11 +12,11 @@ import {
   findChain,
   linkOf,
   linksFrom,
-  placeOf,
+  changePlace,
   type ChangePlace,
-  type Link,
+  type ChainLink,
 } from '../../lexicon/chains';
-import type { Word } from '../../lexicon/entry';
+import { ipaOf, type Word } from '../../lexicon/entry';
 import { onsetAndRime } from '../../lexicon/syllables';
 import { traitsOf } from '../../lexicon/traits';
 import { voiceStart } from '../../lexicon/voice-parts';
@@ -31,7 +31,7 @@ import { headsAmong, type Building, type Made, type Task } from '../task';
 import type { Step } from '../step';
 import { sure } from '../../sure';
 import { WEAK_ALONE } from './blending';
-import { apart, bestOf, ipaOf, isEnding, neverApart, script, slash, some, times, WORDS_OF_ASKING } from './common';
+import { apart, bestOf, isEnding, neverApart, script, slash, some, times, WORDS_OF_ASKING } from './common';
 
 /** Words a change may start from and come to: each sound one unit, so that nothing is argued about. */
 const changeable = (material: Material): readonly Word[] =>
@@ -49,22 +49,22 @@ const placesOf = ({ place }: Step): readonly ChangePlace[] => {
 };
 
 /** A plural or a past tense is no change of a sound, and a sound that is there twice is not named by itself. */
-const readsClear = ({ from, to, at, old, new: come }: Link, { soundsOf }: Material): boolean =>
+const readsClear = ({ from, to, at, old, new: come }: ChainLink, { soundsOf }: Material): boolean =>
   !WORDS_OF_ASKING.has(to.word) &&
   ![old, come].some((ipa) => ipa !== null && WEAK_ALONE.has(ipa)) &&
   !(old !== null && (isEnding(from, at, soundsOf) || times(from, old) > 1)) &&
   !(come !== null && isEnding(to, at, soundsOf));
 
 /** The same, worked out once for each link: a chain looks at thousands. */
-function isClear(link: Link, material: Material): boolean {
-  const known = material.keep('clear links', () => new WeakMap<Link, boolean>());
+function isClear(link: ChainLink, material: Material): boolean {
+  const known = material.keep('clear links', () => new WeakMap<ChainLink, boolean>());
   const clear = known.get(link) ?? readsClear(link, material);
   known.set(link, clear);
   return clear;
 }
 
 /** The changes that a step allows. */
-const possible = (word: Word, step: Step, material: Material): Link[] =>
+const possible = (word: Word, step: Step, material: Material): ChainLink[] =>
   linksFrom(word, {
     neighbours: material.neighbours(),
     places: placesOf(step),
@@ -73,11 +73,11 @@ const possible = (word: Word, step: Step, material: Material): Link[] =>
   });
 
 /** Those that are dealt. */
-const links = (word: Word, step: Step, material: Material): Link[] =>
+const links = (word: Word, step: Step, material: Material): ChainLink[] =>
   possible(word, step, material).filter((link) => isClear(link, material));
 
 /** The one change from a word to another, or undefined where there is none. */
-const between = (from: Word, to: Word, material: Material): Link | undefined =>
+const between = (from: Word, to: Word, material: Material): ChainLink | undefined =>
   material
     .neighbours()
     .of(from)
@@ -85,19 +85,19 @@ const between = (from: Word, to: Word, material: Material): Link | undefined =>
     .map((n) => ({ ...linkOf(from, n), to }))[0];
 
 /** Where a sound comes in, in words. */
-function whereTo({ at, to }: Link, material: Material): string {
+function whereTo({ at, to }: ChainLink, material: Material): string {
   if (at === 0) return 'at the start';
   return at === to.sounds.length - 1 ? 'at the end' : `after ${slash(sure(to.sounds[at - 1]).ipa, material)}`;
 }
 
-const CHANGE_WORDS: Readonly<Record<Link['change'], (link: Link, material: Material) => string>> = {
+const CHANGE_WORDS: Readonly<Record<ChainLink['change'], (link: ChainLink, material: Material) => string>> = {
   swap: (l, m) => `change ${slash(sure(l.old), m)} to ${slash(sure(l.new), m)}`,
   'leave-out': (l, m) => `leave ${slash(sure(l.old), m)} out`,
   add: (l, m) => `add ${slash(sure(l.new), m)} ${whereTo(l, m)}`,
 };
 
 /** The new sound in the wrong place: at the other end of the word. */
-function elsewhere({ from, at, change, new: come }: Link, material: Material) {
+function elsewhere({ from, at, change, new: come }: ChainLink, material: Material) {
   const place = at === 0 ? from.sounds.length - 1 : 0;
   const there = sure(from.sounds[place]);
   if (change !== 'swap' || !come || isVowel(come) || there.vowel || there.ipa === come) return [];
@@ -109,7 +109,7 @@ function elsewhere({ from, at, change, new: come }: Link, material: Material) {
 }
 
 /** An item of one change: what leaves, what comes, and the word it makes. */
-function changed(link: Link, material: Material, facts: Made['facts']): Made {
+function changed(link: ChainLink, material: Material, facts: Made['facts']): Made {
   const { from, to } = link;
   const change = CHANGE_WORDS[link.change](link, material);
   const sounds = [link.old, link.new].filter((s): s is string => s !== null);
@@ -146,7 +146,7 @@ function changed(link: Link, material: Material, facts: Made['facts']): Made {
   };
 }
 
-const oneChange = (from: Word, to: Word, link: Link): readonly [string, boolean] => {
+const oneChange = (from: Word, to: Word, link: ChainLink): readonly [string, boolean] => {
   const [a, b] = [ipaOf(from), ipaOf(to)];
   const differing = link.change === 'swap' ? a.filter((s, i) => s !== b[i]).length : Math.abs(a.length - b.length);
   return ['one sound changed, and no other', differing === 1 && (link.change !== 'swap' || a.length === b.length)];
@@ -296,7 +296,7 @@ const WHICH: Task = {
     const [from, to] = [wordOf(material, words[0]), wordOf(material, words[1])];
     const link = need(between(from, to, material), 'Words one sound apart.');
     const choices = step.choices === 2 ? ['first', 'last'] : [...PLACE_WORDS];
-    const right = choices.indexOf(placeOf(from, link.at));
+    const right = choices.indexOf(changePlace(from, link.at));
     const place = need(choices[right], 'The place that changed.');
     return {
       head: from,
@@ -388,10 +388,11 @@ const ORDER: Task = {
 const CHAIN_LENGTH = { least: 3, most: 10 } as const;
 
 /** Links that add a sound or leave one out. */
-const growing = (links: readonly Link[]): number => links.filter((l) => l.change !== 'swap').length;
+const growing = (links: readonly ChainLink[]): number => links.filter((l) => l.change !== 'swap').length;
 /** Where words may grow, one link in three does. */
-const growsEnough = (links: readonly Link[], { grow }: Step): boolean => !grow || growing(links) * 3 >= links.length;
-const isBetter = (a: readonly Link[], b: readonly Link[], step: Step): boolean =>
+const growsEnough = (links: readonly ChainLink[], { grow }: Step): boolean =>
+  !grow || growing(links) * 3 >= links.length;
+const isBetter = (a: readonly ChainLink[], b: readonly ChainLink[], step: Step): boolean =>
   a.length !== b.length ? a.length > b.length : step.grow === true && growing(a) > growing(b);
 
 const CHAIN: Task = {
@@ -435,7 +436,7 @@ const CHAIN: Task = {
           step.grow ? 24 : 6,
         );
     const allowed = isChangeable(material);
-    let best: Link[] = [];
+    let best: ChainLink[] = [];
     for (const start of starts) {
       const { links: found } = findChain(
         material.neighbours(),

@@ -7,7 +7,7 @@ import {
   wholeWord,
   type LikelyAnswer,
 } from '../../answers/likely';
-import type { Word } from '../../lexicon/entry';
+import { ipaOf, type Word } from '../../lexicon/entry';
 import { CLIPPED_SETS, isVowelKey, type Key } from '../../phonology/keys';
 import { isVowel } from '../../phonology/sounds';
 import { beatsOf, halvesOf } from '../../lexicon/syllables';
@@ -22,7 +22,7 @@ import { headsAmong, type Made, type Task } from '../task';
 import { restOf, senseOfRest, type Sense } from '../sense';
 import type { Step } from '../step';
 import { sure } from '../../sure';
-import { ipaOf, script } from './common';
+import { script } from './common';
 
 /** A sound that few people say is no beat. */
 export const beatsVary = ({ contest }: Word): boolean => contest?.speaker.some((by) => by !== 'careful') ?? false;

@@ -1,5 +1,5 @@
 import { hunt } from '../../lexicon/hunt';
-import type { Word } from '../../lexicon/entry';
+import { ipaOf, type Word } from '../../lexicon/entry';
 import { isVowel, makingOf } from '../../phonology/sounds';
 import { traitsOf } from '../../lexicon/traits';
 import type { Family } from '../family';
@@ -11,7 +11,7 @@ import type { Made, Task } from '../task';
 import type { Step } from '../step';
 import { sure } from '../../sure';
 import { WEAK_ALONE } from './blending';
-import { ipaOf, script, slash } from './common';
+import { script, slash } from './common';
 
 /** Everything a hunt may find: the bank, and its words with endings. */
 export const huntable = (material: Material): readonly Word[] =>

@@ -3,7 +3,7 @@ import { tryItem } from '../../../core/games/try-item';
 import { readKey } from '../../../core/games/spec';
 import { ITEM_LIMIT } from '../../../core/sessions/running-order';
 import { Problem } from '../../storage/problems';
-import { inOrder, requestOf, wordsOf, type Reworked, type RoundWork } from './round-work';
+import { itemsInOrder, requestOf, wordsOf, type Reworked, type RoundWork } from './round-work';
 
 /** New items to find one more among. */
 const SIZE_MORE = 4;
@@ -14,7 +14,7 @@ export function longer(work: RoundWork): Reworked {
   if (round.items.length >= ITEM_LIMIT) throw new Problem(`A round can have ${ITEM_LIMIT} items.`);
   if (task.inOrder) return onward(work);
   const put = (key: string, spares: readonly string[]): Reworked => ({
-    next: inOrder(round, [...round.items, { key, locked: false }], spares, shop.bank),
+    next: itemsInOrder(round, [...round.items, { key, locked: false }], spares, shop.bank),
   });
   const spare = round.spares.find((k) => tryItem(round, k, shop.bank).item);
   if (spare)

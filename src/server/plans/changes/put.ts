@@ -5,7 +5,7 @@ import type { Word } from '../../../core/lexicon/entry';
 import { seeded } from '../../../core/random';
 import { ITEM_LIMIT } from '../../../core/sessions/running-order';
 import { Problem } from '../../storage/problems';
-import { inOrder, wordsOf, type Reworked, type RoundWork } from './round-work';
+import { itemsInOrder, wordsOf, type Reworked, type RoundWork } from './round-work';
 
 const doesNotFit = (word: string, game: string, sounds: readonly string[]) =>
   `“${word}” doesn’t fit “${game}”: it has ${sounds.length} sounds (${sounds.join(' ')}).`;
@@ -19,7 +19,7 @@ export function withWord(work: RoundWork, typed: string): Reworked {
   if (round.items.length >= ITEM_LIMIT) throw new Problem(`A round can have ${ITEM_LIMIT} items.`);
   const put = (key: string): Reworked => {
     if (round.items.some((i) => i.key === key)) throw new Problem(`“${typed.trim()}” is in this round already.`);
-    return { next: inOrder(round, [...round.items, { key, locked: true }], round.spares, shop.bank) };
+    return { next: itemsInOrder(round, [...round.items, { key, locked: true }], round.spares, shop.bank) };
   };
   if (task.ownName && name === OWN_NAME) return put(OWN_NAME);
   const names = name.split(/[\s,]+/).filter(Boolean);

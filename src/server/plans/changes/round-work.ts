@@ -53,7 +53,7 @@ export const wordsOf = (items: readonly { readonly key: string }[]): string[] =>
   items.flatMap(({ key }) => readKey(key).words);
 
 /** Items from easy to hard again, after one came or went. */
-export function inOrder(
+export function itemsInOrder(
   round: PlannedRound,
   items: PlannedRound['items'],
   spares: readonly string[],

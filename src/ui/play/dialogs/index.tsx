@@ -9,7 +9,7 @@ import { KeysDialog } from './keys-dialog';
 import { PebblesDialog } from './pebbles-dialog';
 import { PeopleDialog } from './people-dialog';
 import { arrive, putAside, tick } from '../run/acts';
-import type { Heard } from './sound-pad';
+import type { PadAnswer } from './sound-pad';
 import { SpeaksDialog, ToolsDialog } from './tools-dialog';
 import { useEnding } from '../use-ending';
 import { useNames, useRun, useStore } from '../use-run';
@@ -96,7 +96,7 @@ function Said() {
   if (!item) return null;
   const { accent, mixed } = session;
   const otherAccent = ownWay.accent ? round.inAccents[ownWay.accent]?.[item.key] : undefined;
-  const take = ({ chunks, word, judgement }: Heard): void => {
+  const take = ({ chunks, word, judgement }: PadAnswer): void => {
     close();
     if (!hunting)
       void store.mark(judgement.outcome, {

@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import type { PebbleWord } from '@/core/games/pebbles';
-import { placeOf } from '@/core/answers/spots';
+import { whereIn } from '@/core/answers/spots';
 import { anotherWord, nextPart, TELLINGS, verdictOn, type PebbleCheck } from '@/core/evidence/pebbles';
 import type { PebbleMark } from '@/core/sessions/log';
 import { Button } from '../../kit/button';
@@ -52,7 +52,7 @@ export function PebblesDialog({ onClose }: PebblesProps) {
   const done = (mark: PebbleMark): void => {
     const all = [...marks, mark];
     const used = new Set(all.map((m) => m.word));
-    const next = (more[placeOf(offer.word.key)] ?? []).find((w) => !used.has(w.word));
+    const next = (more[whereIn(offer.word.key)] ?? []).find((w) => !used.has(w.word));
     if (next && all.length < MOST && anotherWord(asChecks(all), offer.word.key, Date.now())) {
       setMarks(all);
       setWord(next);
@@ -81,13 +81,13 @@ interface OneWordProps {
   readonly onDone: (mark: PebbleMark) => void;
 }
 
-type Marked = Pick<PebbleMark, 'told'> & { says: PebbleMark['says'] | null; pebbles: boolean | null };
+type PebbleChoice = Pick<PebbleMark, 'told'> & { says: PebbleMark['says'] | null; pebbles: boolean | null };
 
 /** One word, part after part; each part is asked for only once the one before it is marked. */
 function OneWord({ word, number, onDone }: OneWordProps) {
-  const [marked, setMarked] = useState<Marked>({ says: null, pebbles: null, told: null });
+  const [marked, setMarked] = useState<PebbleChoice>({ says: null, pebbles: null, told: null });
   const part = nextPart(marked);
-  const set = (more: Partial<Marked>): void => {
+  const set = (more: Partial<PebbleChoice>): void => {
     const now = { ...marked, ...more };
     setMarked(now);
     const { says, pebbles, told } = now;

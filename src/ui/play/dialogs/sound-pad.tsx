@@ -17,7 +17,7 @@ import { MANNER_WORDS } from '../../kit/manners';
 import { sure } from '@/core/sure';
 
 /** What was said and what to make of it. */
-export interface Heard {
+export interface PadAnswer {
   readonly chunks: readonly (readonly string[])[];
   readonly word: string;
   readonly judgement: Judgement;
@@ -31,7 +31,7 @@ interface PadProps {
   readonly who: string;
   /** How to judge; null where the server must (a word hunt). */
   readonly question: Question | null;
-  readonly onMark: (heard: Heard) => void;
+  readonly onMark: (heard: PadAnswer) => void;
   readonly onClose: () => void;
 }
 
@@ -75,7 +75,7 @@ const withoutLast = (was: Chunks): Chunks => {
 const AWAY = 'We can’t reach the server, so we can’t read a spelling. Tap the sounds instead.';
 
 /** What the button says that takes what was heard. */
-function markWords(heard: Heard | null, question: Question | null): string {
+function markWords(heard: PadAnswer | null, question: Question | null): string {
   if (!heard) return '';
   if (question) return `Mark it: ${OUTCOME_WORDS[heard.judgement.outcome]}`;
   return heard.judgement.outcome === 'on-own' ? 'Add it to the list' : 'Leave it out';
@@ -94,7 +94,7 @@ export function SoundPad({ sessionId, round, itemKey, accent, who, question, onM
   const [parted, setParted] = useState(saidApart(question));
   const [find, setFind] = useState('');
   const [error, setError] = useState('');
-  const [served, setServed] = useState<Heard | null>(null);
+  const [served, setServed] = useState<PadAnswer | null>(null);
   const [busy, begin] = useTransition();
   const { rows, vowels, fits, exact } = useKeys(accent, find);
   const put = (key: PadKey): void => {
@@ -104,7 +104,7 @@ export function SoundPad({ sessionId, round, itemKey, accent, who, question, onM
   };
   const line = heardLine(chunks, [], accent);
   const own = question && chunks.length ? judge(question, chunks) : null;
-  const heard: Heard | null = served ?? (own ? { chunks, word: '', judgement: own } : null);
+  const heard: PadAnswer | null = served ?? (own ? { chunks, word: '', judgement: own } : null);
 
   const asWord = (): void =>
     begin(async () => {
@@ -156,13 +156,13 @@ export function SoundPad({ sessionId, round, itemKey, accent, who, question, onM
 
 interface VerdictProps {
   readonly line: readonly Bit[];
-  readonly heard: Heard | null;
+  readonly heard: PadAnswer | null;
   readonly question: Question | null;
   readonly parted: boolean;
   readonly setParted: (next: boolean) => void;
   readonly chunks: readonly (readonly string[])[];
   readonly back: () => void;
-  readonly onMark: (heard: Heard) => void;
+  readonly onMark: (heard: PadAnswer) => void;
   readonly marks: string;
 }
 

@@ -10,25 +10,25 @@ import type { Run } from './run';
 export type NewEntry = Entry extends infer E ? (E extends Entry ? Omit<E, 'id' | 'at'> : never) : never;
 
 /** What one tap adds to the log, from the run as it is then: nothing where it makes no sense any more. */
-export interface Act {
+export interface RunAct {
   (run: Run): readonly NewEntry[];
 }
 
 /** What was heard, with a mark. */
-export type Heard = Pick<LikelyAnswer, 'slip' | 'said' | 'missed'>;
+export type HeardSlip = Pick<LikelyAnswer, 'slip' | 'said' | 'missed'>;
 
-const NONE: readonly NewEntry[] = [];
+const NO_SLIP: readonly NewEntry[] = [];
 
 /** An act of one turn: a tap that comes when the turn is another is let go. */
 const inTurn =
-  (turn: number, act: Act): Act =>
+  (turn: number, act: RunAct): RunAct =>
   (run) =>
-    run.playing && run.state.turn === turn ? act(run) : NONE;
+    run.playing && run.state.turn === turn ? act(run) : NO_SLIP;
 
 const markedBy = ({ device }: Run): { by?: string } => (device.by.trim() ? { by: device.by.trim() } : {});
 
 /** Which slip a mark notes: the one that was tapped; a lost sound where sounds were tapped as missed. */
-function slipOf({ draft }: Run, outcome: Outcome, heard: Heard | undefined): AnswerEntry['slip'] {
+function slipHeard({ draft }: Run, outcome: Outcome, heard: HeardSlip | undefined): AnswerEntry['slip'] {
   if (heard?.slip) return heard.slip;
   return draft.missed.length && outcome !== 'on-own' ? 'lost-sound' : null;
 }
@@ -39,9 +39,9 @@ export const canMark = ({ playing, state, item, check }: Run, outcome: Outcome):
 
 /** Marks the turn. `thinkMs` runs from the end of what the adult said to the tap. */
 export const mark =
-  (outcome: Outcome, heard: Heard | undefined, thinkMs: number): Act =>
+  (outcome: Outcome, heard: HeardSlip | undefined, thinkMs: number): RunAct =>
   (run) => {
-    if (!canMark(run, outcome)) return NONE;
+    if (!canMark(run, outcome)) return NO_SLIP;
     const { state, draft, item } = run;
     return [
       {
@@ -50,7 +50,7 @@ export const mark =
         childId: state.childId,
         word: sure(item).key,
         outcome,
-        slip: slipOf(run, outcome, heard),
+        slip: slipHeard(run, outcome, heard),
         said: heard?.said || caughtIn(run),
         missed: heard ? heard.missed : draft.missed,
         helps: draft.helps,
@@ -64,13 +64,13 @@ export const mark =
   };
 
 /** Takes the newest answer back. */
-export const undo: Act = ({ state: { last } }) => (last ? [{ kind: 'undo', answerId: last.id }] : NONE);
+export const undo: RunAct = ({ state: { last } }) => (last ? [{ kind: 'undo', answerId: last.id }] : NO_SLIP);
 
 /** More about the newest answer: it takes its place. */
 const amend =
-  (more: Partial<Pick<AnswerEntry, 'helps' | 'selfCorrected' | 'shown' | 'pebbles'>>): Act =>
+  (more: Partial<Pick<AnswerEntry, 'helps' | 'selfCorrected' | 'shown' | 'pebbles'>>): RunAct =>
   ({ state: { last } }) => {
-    if (!last) return NONE;
+    if (!last) return NO_SLIP;
     const { id, at, ...rest } = last;
     void at;
     return [{ ...rest, ...more, supersedes: id, why: 'detail' }];
@@ -78,37 +78,37 @@ const amend =
 
 /** Notes a help with the newest answer, or takes it out again. */
 export const toggleHelp =
-  (help: Help): Act =>
+  (help: Help): RunAct =>
   (run) => {
     const helps = run.state.last?.helps ?? [];
     return amend({ helps: helps.includes(help) ? helps.filter((h) => h !== help) : [...helps, help] })(run);
   };
 
 /** The newest answer was put right by the child before anyone said so; or was not, after all. */
-export const toggleSelfCorrected: Act = (run) =>
-  run.state.last?.outcome === 'on-own' ? amend({ selfCorrected: run.state.last.selfCorrected !== true })(run) : NONE;
+export const toggleSelfCorrected: RunAct = (run) =>
+  run.state.last?.outcome === 'on-own' ? amend({ selfCorrected: run.state.last.selfCorrected !== true })(run) : NO_SLIP;
 
-export const toggleShown: Act = (run) => amend({ shown: run.state.last?.shown !== true })(run);
+export const toggleShown: RunAct = (run) => amend({ shown: run.state.last?.shown !== true })(run);
 
 /**
  * What a pebble check showed. It goes with the slip it is about; where no slip came before it, it is the turn's own
  * mark: right where the pebbles were.
  */
 export const notePebbles =
-  (answerId: string | null, pebbles: readonly PebbleMark[]): Act =>
+  (answerId: string | null, pebbles: readonly PebbleMark[]): RunAct =>
   (run) => {
-    if (!pebbles.length) return NONE;
-    if (answerId !== null) return run.state.last?.id === answerId ? amend({ pebbles })(run) : NONE;
+    if (!pebbles.length) return NO_SLIP;
+    if (answerId !== null) return run.state.last?.id === answerId ? amend({ pebbles })(run) : NO_SLIP;
     const heard = pebbles.some((p) => p.pebbles);
     return mark(heard ? 'on-own' : 'not-yet', undefined, 0)(run).map((e) => ({ ...e, pebbles }) as NewEntry);
   };
 
 /** A child answered otherwise than everyone did together; or did not, after all. */
 export const differ =
-  (child: string): Act =>
+  (child: string): RunAct =>
   (run) => {
     const { last, differing } = run.state;
-    if (last?.childId !== null) return NONE;
+    if (last?.childId !== null) return NO_SLIP;
     const already = differing.find((d) => d.turn === last.turn && d.childId === child);
     if (already) return [{ kind: 'undo', answerId: already.id }];
     return [
@@ -132,13 +132,13 @@ export const differ =
   };
 
 /** Another word for this turn. */
-export const swap = (turn: number): Act =>
+export const swap = (turn: number): RunAct =>
   inTurn(turn, ({ spare, state, check, hunting }) =>
-    spare && !check && !hunting ? [{ kind: 'swap', turn, from: state.word, to: spare }] : NONE,
+    spare && !check && !hunting ? [{ kind: 'swap', turn, from: state.word, to: spare }] : NO_SLIP,
   );
 
 /** A word that this group is not to hear again: another comes at once, where there is one. */
-export const putAside = (turn: number, word: string): Act =>
+export const putAside = (turn: number, word: string): RunAct =>
   inTurn(turn, ({ spare, state, check, hunting, round }) => {
     const out = new Set([word]);
     const other = spare !== undefined && !check && !hunting && !hasWordOf(spare, out) ? spare : undefined;
@@ -150,60 +150,61 @@ export const putAside = (turn: number, word: string): Act =>
   });
 
 /** Comes back to this child later. */
-export const skip = (turn: number): Act =>
-  inTurn(turn, ({ state: { childId }, check }) => (childId && !check ? [{ kind: 'pass', turn, childId }] : NONE));
+export const skip = (turn: number): RunAct =>
+  inTurn(turn, ({ state: { childId }, check }) => (childId && !check ? [{ kind: 'pass', turn, childId }] : NO_SLIP));
 
 /** Gives somebody the turn; `null` for everyone together. */
 export const choose =
-  (child: string | null): Act =>
+  (child: string | null): RunAct =>
   ({ state, playing }) =>
-    playing ? [{ kind: 'choose', turn: state.turn, childId: child }] : NONE;
+    playing ? [{ kind: 'choose', turn: state.turn, childId: child }] : NO_SLIP;
 
 /** Gives the next child of the list the turn, or the one before. */
 export const chooseBy =
-  (by: 1 | -1): Act =>
+  (by: 1 | -1): RunAct =>
   (run) => {
     const here = run.people.filter((c) => !run.state.away.has(c.id));
     const at = here.findIndex((c) => c.id === run.state.childId);
     const next = here[(at + by + here.length) % here.length];
-    return next && run.playing ? choose(next.id)(run) : NONE;
+    return next && run.playing ? choose(next.id)(run) : NO_SLIP;
   };
 
 export const away =
-  (child: string, gone: boolean): Act =>
+  (child: string, gone: boolean): RunAct =>
   () => [{ kind: 'away', childId: child, away: gone }];
 export const arrive =
-  (child: string): Act =>
+  (child: string): RunAct =>
   ({ state }) =>
-    state.children.includes(child) ? NONE : [{ kind: 'arrive', childId: child }];
+    state.children.includes(child) ? NO_SLIP : [{ kind: 'arrive', childId: child }];
 
 /** An easier item for a child, now. */
 export const ease =
-  (child: string): Act =>
+  (child: string): RunAct =>
   ({ state, easier }) =>
-    easier ? [{ kind: 'ease', turn: state.turn, childId: child, word: easier.key }] : NONE;
+    easier ? [{ kind: 'ease', turn: state.turn, childId: child, word: easier.key }] : NO_SLIP;
 
 /** Enough for a child in this round. */
 export const rest =
-  (child: string): Act =>
+  (child: string): RunAct =>
   ({ state }) => [{ kind: 'rest', round: state.round, childId: child }];
 
 /** The adult, or everyone, said the item of this turn: once is enough. */
-export const saidAs = (turn: number, as: SaidAs): Act =>
+export const saidAs = (turn: number, as: SaidAs): RunAct =>
   inTurn(turn, ({ item, log }) =>
     item && !log.some((e) => e.kind === 'said' && e.turn === turn && e.as === as && e.word === item.key)
       ? [{ kind: 'said', turn, word: item.key, as }]
-      : NONE,
+      : NO_SLIP,
   );
 
-export const modelled: Act = ({ state, modelling }) => (modelling ? [{ kind: 'modelled', round: state.round }] : NONE);
-export const goTo =
-  (round: number): Act =>
+export const modelled: RunAct = ({ state, modelling }) =>
+  modelling ? [{ kind: 'modelled', round: state.round }] : NO_SLIP;
+export const goToItem =
+  (round: number): RunAct =>
   ({ state }) =>
-    state.round === round ? NONE : [{ kind: 'round', round }];
+    state.round === round ? NO_SLIP : [{ kind: 'round', round }];
 
 /** One more turn each; once more where everyone answers together, or who likes to. */
-export const goOn: Act = ({ state, round, words, people }) => {
+export const goOn: RunAct = ({ state, round, words, people }) => {
   const each = people.length - state.away.size;
   const turns = round.way === 'together' || round.way === 'volunteers' ? words.length : each;
   return [{ kind: 'more', round: state.round, turns: Math.max(1, turns) }];
@@ -211,7 +212,7 @@ export const goOn: Act = ({ state, round, words, people }) => {
 
 /** Ticks a word of a hunt, or takes the tick back. */
 export const tick =
-  (text: string, on: boolean): Act =>
+  (text: string, on: boolean): RunAct =>
   ({ state }) => [{ kind: 'tick', turn: state.turn, word: text, on }];
 
-export const finish: Act = ({ state }) => (state.phase === 'finished' ? NONE : [{ kind: 'finish' }]);
+export const finish: RunAct = ({ state }) => (state.phase === 'finished' ? NO_SLIP : [{ kind: 'finish' }]);

@@ -18,12 +18,12 @@ export const EMPTY: Draft = { turnKey: '', missed: [], helps: [], note: '', gap:
 /** How much slower each tap of “slower” is. */
 export const GAPS = [1, 1.5, 2] as const;
 
-const placeOf = (sessionId: string): string => `bouncy-echo-draft-${sessionId}`;
+const runDraftKey = (sessionId: string): string => `bouncy-echo-draft-${sessionId}`;
 
 /** The draft this tab kept before a reload; an empty one where it kept none, or none that can be read. */
 export function keptDraft(sessionId: string): Draft {
   try {
-    return { ...EMPTY, ...(JSON.parse(sessionStorage.getItem(placeOf(sessionId)) ?? '{}') as Partial<Draft>) };
+    return { ...EMPTY, ...(JSON.parse(sessionStorage.getItem(runDraftKey(sessionId)) ?? '{}') as Partial<Draft>) };
   } catch {
     return EMPTY;
   }
@@ -32,7 +32,7 @@ export function keptDraft(sessionId: string): Draft {
 /** Keeps the draft for a reload of the tab. A browser that keeps nothing loses it with the page, and nothing else. */
 export function keepDraft(sessionId: string, draft: Draft): void {
   try {
-    sessionStorage.setItem(placeOf(sessionId), JSON.stringify(draft));
+    sessionStorage.setItem(runDraftKey(sessionId), JSON.stringify(draft));
   } catch {
     // Full or not allowed: the draft lives as long as the page.
   }

@@ -1,5 +1,5 @@
 import { v7 } from 'uuid';
-import { placeOf, type Entry } from '@/core/sessions/log';
+import { sortKey, type Entry } from '@/core/sessions/log';
 import { makeStamps } from '@/core/sessions/stamps';
 import type { NewEntry } from './acts';
 import * as outbox from './outbox';
@@ -20,7 +20,7 @@ export interface LinkEvents {
 }
 
 /** The one way out of a run: keeps what is tapped, and brings what others tapped. */
-export interface Link {
+export interface RunLink {
   /** Keeps an entry on the device, or at the server where the device cannot. */
   keep(entry: NewEntry): Promise<KeptAs>;
   /** An entry was seen: what is made from now on comes after it. */
@@ -116,7 +116,7 @@ async function straightToServer(
 }
 
 /** Opens the way from a run in this browser to its device, its server and its other tabs. */
-export function openLink(sessionId: string, events: LinkEvents): Link {
+export function openLink(sessionId: string, events: LinkEvents): RunLink {
   const { heard, refused, news } = events;
   const stamps = makeStamps(knownOffset(), (msecs, seq) => v7({ msecs, seq }));
   const send = sendVia((serverNow, sentAt, gotAt) => {
@@ -173,7 +173,7 @@ export function openLink(sessionId: string, events: LinkEvents): Link {
       void sync.flush(entry);
       return { entry, at: 'device' };
     },
-    seen: (entry) => stamps.seen(placeOf(entry), Date.now()),
+    seen: (entry) => stamps.seen(sortKey(entry), Date.now()),
     // Other tabs hear of it once this one has drawn.
     tell: (entry) => void setTimeout(() => tabs.postMessage({ entry } satisfies TabMessage)),
     flush: () => sync.flush(),

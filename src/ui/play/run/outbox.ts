@@ -63,7 +63,7 @@ async function using<T>(work: (db: IDBPDatabase) => Promise<T>): Promise<T> {
   }
 }
 
-const inOrder = (rows: readonly Row[]): Entry[] => inLogOrder(rows.map((row) => row.entry));
+const entriesInOrder = (rows: readonly Row[]): Entry[] => inLogOrder(rows.map((row) => row.entry));
 
 /** Keeps an entry; resolves when it is on the device's disk. Throws where the device has no room or no store. */
 export const keep = (sessionId: string, entry: Entry): Promise<void> =>
@@ -79,14 +79,16 @@ export const keep = (sessionId: string, entry: Entry): Promise<void> =>
     await transaction.done;
   });
 
-const rowsOf = (store: string, sessionId: string): Promise<Row[]> =>
+const storedRows = (store: string, sessionId: string): Promise<Row[]> =>
   using(async (db) => (await db.getAllFromIndex(store, 'session', sessionId)) as Row[]);
 
 /** What still waits for the server, oldest first. */
-export const waiting = async (sessionId: string): Promise<Entry[]> => inOrder(await rowsOf('outbox', sessionId));
+export const waiting = async (sessionId: string): Promise<Entry[]> =>
+  entriesInOrder(await storedRows('outbox', sessionId));
 
 /** The copy of a session's log on this device, oldest first. */
-export const keptLog = async (sessionId: string): Promise<Entry[]> => inOrder(await rowsOf('kept', sessionId));
+export const keptLog = async (sessionId: string): Promise<Entry[]> =>
+  entriesInOrder(await storedRows('kept', sessionId));
 
 const putAll = (store: string, rows: readonly Row[]): Promise<void> =>
   using(async (db) => {

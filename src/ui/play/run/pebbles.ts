@@ -1,6 +1,7 @@
 import type { PebbleWord } from '@/core/games/pebbles';
 import { roundOf, type AnswerEntry } from '@/core/sessions/log';
 import type { Run } from './run';
+import { whereIn } from '@/core/answers/spots';
 
 /** A check that can be played now. */
 export interface Offer {
@@ -10,10 +11,9 @@ export interface Offer {
   readonly word: PebbleWord;
 }
 
-/** Where in the word, without the sound: a check put off is put off for the place. */
-const placeOf = (key: string): string => key.slice(key.indexOf(' ') + 1);
+/** A check put off is put off for the place in the word, whatever the sound. */
 export const putOffKey = ({ childId, word }: Pick<Offer, 'childId' | 'word'>): string =>
-  `${childId} ${placeOf(word.key)}`;
+  `${childId} ${whereIn(word.key)}`;
 
 /** Slips that may be no more than how a child speaks. */
 const MAY_BE_SPEECH: ReadonlySet<string> = new Set(['lost-sound', 'swapped-sound']);

@@ -223,7 +223,7 @@ function fromLog({ session, log, device }: Parts): FromLog {
   };
 }
 
-function namesOf({ session, device }: Parts): ReadonlyMap<string, string> {
+function namesInSession({ session, device }: Parts): ReadonlyMap<string, string> {
   const everyone = [...session.children, ...session.others];
   const full = everyone.map((c) => c.name);
   const shown = device.names === 'full' ? full : initialsOf(full);
@@ -246,7 +246,7 @@ function once<T>(make: (parts: Parts) => T, from: (parts: Parts) => readonly unk
  */
 export function reader(): (parts: Parts) => Run {
   const logged = once(fromLog, ({ session, log, device }) => [session, log, device.second, device.by]);
-  const named = once(namesOf, ({ session, device }) => [session, device.names]);
+  const named = once(namesInSession, ({ session, device }) => [session, device.names]);
   const waiting = once(
     ({ log, there }) => log.filter((e) => !there.has(e.id)).length,
     ({ log, there }) => [log, there],

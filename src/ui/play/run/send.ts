@@ -37,7 +37,7 @@ const FINAL: ReadonlySet<number> = new Set([400, 404, 410, 413, 422]);
 const ERASED = 410;
 const GONE: ReadonlySet<number> = new Set([404, ERASED]);
 
-export interface Heard {
+export interface ServerReply {
   /** The server's time, and the device's before and after it was asked, in milliseconds since 1970. */
   (serverNow: number, sentAt: number, gotAt: number): void;
 }
@@ -52,7 +52,7 @@ export interface Send {
  * never take them, Told where it says why not now, anything else where it is away.
  */
 export const sendVia =
-  (time?: Heard): Send =>
+  (time?: ServerReply): Send =>
   async (sessionId, entries, has) => {
     const sentAt = Date.now();
     const response = await fetch(`/api/sessions/${sessionId}/log`, {

@@ -12,7 +12,7 @@ import * as acts from './acts';
 import { USUAL, type Device } from './device';
 import { EMPTY } from './draft';
 import { press } from './keys';
-import type { KeptAs, Link, LinkEvents } from './link';
+import type { KeptAs, RunLink, LinkEvents } from './link';
 import { createRun, type RunStore } from './store';
 
 /** A clock that stands still until it is moved, and the beats that hang on it. */
@@ -75,7 +75,7 @@ type Fate = 'server' | 'waits' | 'refused' | 'nowhere';
 /** A way out to a server that answers as `fate` says, in the order of the taps. */
 function linkTo(server: Server, disk: Disk, fate: () => Fate) {
   let joined: LinkEvents | undefined;
-  const open = (events: LinkEvents): Link => {
+  const open = (events: LinkEvents): RunLink => {
     joined = events;
     const leave = server.hears(events);
     events.heard(
@@ -374,7 +374,7 @@ function anyAct(random: () => number, store: RunStore): Promise<unknown> {
     () => store.dispatch(acts.saidAs(state.turn, 'my-turn')),
     () => store.dispatch(acts.rest(child)),
     () => store.dispatch(acts.ease(child)),
-    () => store.dispatch(acts.goTo(Math.floor(random() * 2))),
+    () => store.dispatch(acts.goToItem(Math.floor(random() * 2))),
     () => store.dispatch(acts.goOn),
   ];
   return random() < 0.6 ? store.mark(pick(OUTCOMES)) : pick(others)();

@@ -6,10 +6,10 @@ import { makeStopwatch } from '@/core/sessions/pace';
 import { sure } from '@/core/sure';
 import type { PlaySession } from '@/server/sessions/play-session';
 import { beatCount } from './beats';
-import { canMark, finish, mark, saidAs, type Act, type Heard, type NewEntry } from './acts';
+import { canMark, finish, mark, saidAs, type RunAct, type HeardSlip, type NewEntry } from './acts';
 import type { Device } from './device';
 import { EMPTY, type Draft } from './draft';
-import type { Link, LinkEvents } from './link';
+import type { RunLink, LinkEvents } from './link';
 import { FIRST_VIEW, reader, type Parts, type Run, type View } from './run';
 
 /** A second tap this soon after a mark was shown is the same finger, not the next child. */
@@ -35,9 +35,9 @@ export interface RunStore {
   readonly snapshot: () => Run;
   readonly subscribe: (changed: () => void) => () => void;
   /** Adds what an act makes of the run as it is when the taps before it are kept. `false` where it was not kept. */
-  readonly dispatch: (act: Act) => Promise<boolean>;
+  readonly dispatch: (act: RunAct) => Promise<boolean>;
   /** Marks the turn; a second tap of the same finger is let go. */
-  readonly mark: (outcome: Outcome, heard?: Heard) => Promise<boolean>;
+  readonly mark: (outcome: Outcome, heard?: HeardSlip) => Promise<boolean>;
   /** Notes something before the mark. */
   readonly note: (more: Partial<Omit<Draft, 'turnKey'>>) => void;
   readonly noteHelp: (help: Help) => void;
@@ -57,7 +57,7 @@ export interface RunStore {
   /** Ends the session; `true` when the server has it all. */
   readonly end: () => Promise<boolean>;
   /** Joins the run to its device and server; gives a way to part them. */
-  readonly join: (open: (events: LinkEvents) => Link) => () => void;
+  readonly join: (open: (events: LinkEvents) => RunLink) => () => void;
 }
 
 interface StoreOptions {
@@ -75,7 +75,7 @@ class Store implements RunStore {
   private readonly machine: Machine;
   private parts: Parts;
   private run: Run;
-  private link: Link | undefined;
+  private link: RunLink | undefined;
   private last: Promise<unknown> = Promise.resolve();
   private shownAt = -Infinity;
   private hidden = false;
@@ -141,7 +141,7 @@ class Store implements RunStore {
     return mine;
   }
 
-  readonly dispatch = (act: Act): Promise<boolean> => this.inTurn(() => this.keepAll(act(this.run)));
+  readonly dispatch = (act: RunAct): Promise<boolean> => this.inTurn(() => this.keepAll(act(this.run)));
 
   /** A second pair of ears marks beside, whatever it marks. */
   private asMarked(entry: NewEntry): NewEntry {
@@ -159,7 +159,7 @@ class Store implements RunStore {
     return entries.length > 0;
   }
 
-  readonly mark = (outcome: Outcome, heard?: Heard): Promise<boolean> => {
+  readonly mark = (outcome: Outcome, heard?: HeardSlip): Promise<boolean> => {
     const now = this.machine.now();
     const thinkMs = this.watch.read(now);
     return this.inTurn(async () => {
@@ -257,7 +257,7 @@ class Store implements RunStore {
     return (await this.link?.flush()) ?? false;
   };
 
-  readonly join = (open: (events: LinkEvents) => Link): (() => void) => {
+  readonly join = (open: (events: LinkEvents) => RunLink): (() => void) => {
     const link = open({
       heard: (entries, there) => this.heard(entries, there),
       refused: (ids) => {

@@ -23,7 +23,7 @@ export interface Tool {
 }
 
 const always = (): boolean => true;
-const plain = (text: string) => (): string => text;
+const textOnly = (text: string) => (): string => text;
 const inTurn = ({ playing, hunting }: Run): boolean => playing && !hunting;
 
 /** All tools, the ones a hand needs most often first (common practice, no source). */
@@ -32,7 +32,7 @@ export const TOOLS: readonly Tool[] = [
     id: 'beat',
     open: true,
     offered: (run) => (inTurn(run) || run.modelling) && run.item !== undefined && beatCount(run.item) > 1,
-    label: plain('Tap it out'),
+    label: textOnly('Tap it out'),
     does: (store) => store.beat(),
   },
   {
@@ -40,7 +40,7 @@ export const TOOLS: readonly Tool[] = [
     open: true,
     offered: inTurn,
     on: ({ draft }) => draft.helps.includes('said-again'),
-    label: plain('Said again'),
+    label: textOnly('Said again'),
     does: (store) => store.sayAgain(),
   },
   {
@@ -53,7 +53,7 @@ export const TOOLS: readonly Tool[] = [
   {
     id: 'pebbles',
     offered: (run) => inTurn(run) && checkOfTurn(run) !== null,
-    label: plain('Pebble check'),
+    label: textOnly('Pebble check'),
     does: (store) => store.show({ dialog: 'pebbles' }),
   },
   {
@@ -61,14 +61,14 @@ export const TOOLS: readonly Tool[] = [
     open: true,
     offered: (run) => inTurn(run) && !run.round.inOrder && !run.check,
     ready: (run) => run.spare !== undefined,
-    label: plain('Other word'),
+    label: textOnly('Other word'),
     does: (store, { state }) => void store.dispatch(swap(state.turn)),
   },
   {
     id: 'skip',
     open: true,
     offered: (run) => run.playing && run.state.childId !== null && !run.check,
-    label: plain('Skip'),
+    label: textOnly('Skip'),
     name: 'Skip: come back to this child later',
     does: (store, { state }) => void store.dispatch(skip(state.turn)),
   },
@@ -84,38 +84,38 @@ export const TOOLS: readonly Tool[] = [
     open: true,
     offered: inTurn,
     on: ({ draft }) => draft.note !== '',
-    label: plain('Note'),
+    label: textOnly('Note'),
     does: (store) => store.show({ dialog: 'note' }),
   },
   {
     id: 'covered',
     offered: always,
     on: ({ view }) => view.covered,
-    label: plain('Children can see'),
+    label: textOnly('Children can see'),
     does: (store, { view }) => store.show({ covered: !view.covered }),
   },
   {
     id: 'pause',
     offered: always,
-    label: plain('Pause'),
+    label: textOnly('Pause'),
     does: (store) => store.show({ dialog: 'pause' }),
   },
   {
     id: 'finish',
     offered: always,
-    label: plain('Finish'),
+    label: textOnly('Finish'),
     does: (store) => store.show({ dialog: 'finish' }),
   },
   {
     id: 'device',
     offered: always,
-    label: plain('On this device'),
+    label: textOnly('On this device'),
     does: (store) => store.show({ dialog: 'device' }),
   },
   {
     id: 'keys',
     offered: ({ device }) => device.keys,
-    label: plain('Keys'),
+    label: textOnly('Keys'),
     does: (store) => store.show({ dialog: 'keys' }),
   },
 ];
