@@ -5,7 +5,7 @@ export const fieldOf = (form: unknown, name: string): FormDataEntryValue | null 
   form instanceof FormData ? form.get(name) : null;
 
 /** The text of a field; empty where the form has none. */
-export const textOf = (form: unknown, name: string): string => {
+export const formText = (form: unknown, name: string): string => {
   const value = fieldOf(form, name);
   return typeof value === 'string' ? value : '';
 };

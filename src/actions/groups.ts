@@ -9,7 +9,7 @@ import * as people from '@/server/people/groups';
 import * as moves from '@/server/people/moves';
 import { formAnswer, type FormState } from './answer';
 import { GROUP_COOKIE } from './current-group';
-import { textOf } from './form';
+import { formText } from './form';
 
 const addedNames = (who: string | undefined, doubles: number, double: string) =>
   `Added ${who}.${doubles ? ` ${double}` : ''}`;
@@ -31,7 +31,7 @@ export async function chooseGroup(group: unknown): Promise<void> {
 }
 
 export async function newGroup(_: FormState, form: FormData): Promise<FormState> {
-  const name = textOf(form, 'name');
+  const name = formText(form, 'name');
   return formAnswer(async () => {
     const group = await people.addGroup(name);
     await remember(group.id);
@@ -48,9 +48,9 @@ function added({ names, doubles }: Pick<NamesRead, 'names' | 'doubles'>): string
 }
 
 export async function newChildren(_: FormState, form: FormData): Promise<FormState> {
-  const text = textOf(form, 'names');
+  const text = formText(form, 'names');
   return formAnswer(async () => {
-    const read = await people.addChildren(textOf(form, 'groupId'), text);
+    const read = await people.addChildren(formText(form, 'groupId'), text);
     const said = added(read);
     if (read.problems.length) {
       return {

@@ -4,7 +4,7 @@ import { idSchema } from '@/core/formats/schemas';
 import { paperNumberSchema } from '@/core/formats/paper';
 import { printGrid } from '@/server/plans/print-grid';
 import { paperSheet, typeIn } from '@/server/sessions/papers';
-import { fieldOf, textOf } from './form';
+import { fieldOf, formText } from './form';
 import { answer, goTo, type Answer, type FormState } from './answer';
 
 /** Gives the tick grid of a plan a number and shows it for printing; without names where nobody is here. */
@@ -22,7 +22,7 @@ export async function openPaper(_: FormState, form: FormData): Promise<FormState
     const { number } = await paperSheet(fieldOf(form, 'number'));
     return `/look-back/paper/${number}`;
   });
-  return { ...state, kept: textOf(form, 'number') };
+  return { ...state, kept: formText(form, 'number') };
 }
 
 /** Keeps what was marked on a paper; gives the session. */

@@ -33,3 +33,15 @@ export function guarded<P>(page: (props: P) => Promise<ReactNode>): (props: P) =
     }
   };
 }
+
+interface OfOne {
+  readonly params: Promise<{ readonly id: string }>;
+  readonly searchParams: Promise<Readonly<Record<string, string | string[] | undefined>>>;
+}
+
+/**
+ * Wraps a page about one thing, by the id in its address, with what stands behind the question mark.
+ * @example aboutOne(async (id, { as }) => <PrintedSetScreen set={await printedSet(id)} as={as} />)
+ */
+export const aboutOne = (page: (id: string, query: Awaited<OfOne['searchParams']>) => Promise<ReactNode>) =>
+  guarded(async ({ params, searchParams }: OfOne) => page((await params).id, await searchParams));

@@ -11,7 +11,7 @@ const bad = (sentence: string): Refusal => ({ status: 400, sentence: `${sentence
 const UNREADABLE = bad('This request cannot be read, so nothing was read or changed.');
 
 /** How often a header was sent. Node keeps the first Host alone and says nothing of a second. */
-const times = (raw: readonly string[], name: string): number =>
+const timesSeen = (raw: readonly string[], name: string): number =>
   raw.filter((text, i) => i % 2 === 0 && text.toLowerCase() === name).length;
 
 /** True where the path can be decoded: `%ff` and half a letter cannot (RFC 3986, 2.1; UTF-8, RFC 3629). */
@@ -26,7 +26,7 @@ function decodes(path: string): boolean {
 
 /** What cannot be read at all, or is no request of a browser’s; null where it can be looked at. */
 function unreadable({ method = '', url = '', headers, rawHeaders }: IncomingMessage): Refusal | null {
-  if (!METHODS.has(method) || times(rawHeaders, 'host') !== 1) return UNREADABLE;
+  if (!METHODS.has(method) || timesSeen(rawHeaders, 'host') !== 1) return UNREADABLE;
   const [path = ''] = url.split('?');
   if (!url.startsWith('/') || path.includes('\0') || !decodes(path)) return UNREADABLE;
   const length = headers['content-length'];

@@ -11,7 +11,7 @@ export type Habits = Readonly<Record<string, number>>;
 
 export const NO_HABITS: Habits = {};
 
-interface Said {
+interface PastAnswer {
   readonly slip: Slip | null;
   /** The sounds of the item’s word. */
   readonly sounds: readonly string[];
@@ -28,7 +28,7 @@ const keysOf = (slip: Slip, sounds: readonly string[], missed: readonly number[]
  * Counts what was said.
  * @example habitsOf([{ slip: 'lost-sound', sounds: ['f', 'r', 'ɒ', 'ɡ'], missed: [1] }])['lost-sound r'] // 1
  */
-export function habitsOf(answers: readonly Said[]): Habits {
+export function habitsOf(answers: readonly PastAnswer[]): Habits {
   const times: Record<string, number> = {};
   for (const { slip, sounds, missed } of answers) {
     if (slip) for (const key of keysOf(slip, sounds, missed)) times[key] = (times[key] ?? 0) + 1;

@@ -114,12 +114,12 @@ export function groupsFor(candidates: readonly Candidate[], staff: number, begin
   const groups: Grouped[] = [];
   for (let i = n; i > 0 && g > 0; g -= 1) {
     const from = sure(sure(cut[g])[i]);
-    const of = row.slice(from, i);
+    const together = row.slice(from, i);
     const { step } = partOf(from, i);
     groups.unshift({
       step,
-      children: of.map((c) => c.id),
-      gave: of.flatMap((c) => {
+      children: together.map((c) => c.id),
+      gave: together.flatMap((c) => {
         const fit = fitOf(c, step);
         return fit === 'own' ? [] : [{ id: c.id, own: c.next[0] ?? null, why: fit }];
       }),

@@ -11,13 +11,13 @@ export const JUST_RIGHT = 0.8;
 /** A child of whom nothing is known. */
 const NEW_CHILD = modelOf([], 0);
 
-type Asked = Parameters<typeof forecast>[1];
+type ForecastQuestion = Parameters<typeof forecast>[1];
 
 /**
  * The middle chance of a group at an item; of a child who is new where nobody has answers.
  * @example groupForecast(models, { task: 'blending', step: '3-clip' }) // 0.72
  */
-export const groupForecast = (models: readonly Model[], item: Asked): number =>
+export const groupForecast = (models: readonly Model[], item: ForecastQuestion): number =>
   models.length
     ? models.reduce((sum, m) => sum + forecast(m, item).chance, 0) / models.length
     : forecast(NEW_CHILD, item).chance;

@@ -90,9 +90,9 @@ const hard = new Map<string, number>();
 
 /** The points of a step in logits: the middle of all steps is near 0. */
 function pointsOf(task: string, step: string): number {
-  const of = findTask(task);
-  const at = of && findStep(of, step);
-  return ((of && at ? stepPoints(of, at) : ANCHOR) - ANCHOR) / CHOSEN.pointsALogit;
+  const played = findTask(task);
+  const at = played && findStep(played, step);
+  return ((played && at ? stepPoints(played, at) : ANCHOR) - ANCHOR) / CHOSEN.pointsALogit;
 }
 
 /** A rung that holds where a harder one does is no harder than that one, whatever its points say. */
@@ -178,20 +178,20 @@ function countedIn(runs: readonly StepRun[], now: number, local: Local): Counted
   for (const { day, at } of fresh) first.set(day, Math.min(at, first.get(day) ?? at));
   const all: CountedStep[] = [];
   for (const run of fresh) {
-    const of = run.standing === 'fresh' ? stepKnown(run.task, run.step) : null;
-    if (!of) continue;
+    const known = run.standing === 'fresh' ? stepKnown(run.task, run.step) : null;
+    if (!known) continue;
     const [right, wrong] = [timesIn(run.marks, '1'), timesIn(run.marks, 'h') + timesIn(run.marks, '0')];
     if (!right && !wrong) continue;
     const weeksAgo = Math.max(0, now - run.at) / millisecondsInDay / 7;
     const late = run.at - sure(first.get(run.day)) > CHOSEN.lateMinutes * 60_000;
     all.push({
-      ladder: of.ladder,
+      ladder: known.ladder,
       weight: 0.5 ** ((weeksAgo * 7) / HALF_LIFE_DAYS),
       weeksAgo,
       right,
       wrong,
-      hard: of.hard + (local.steps[of.name] ?? 0),
-      guess: of.guess,
+      hard: known.hard + (local.steps[known.name] ?? 0),
+      guess: known.guess,
       around: around(run, late),
     });
   }
@@ -388,16 +388,16 @@ export function forecast(
   { task, step, points = 0 }: { readonly task: string; readonly step: string; readonly points?: number },
 ): Forecast {
   const ladder = rungOf(task, step)?.ladder.id ?? findTask(task)?.family ?? '';
-  const of = abilities.get(ladder);
+  const ability = abilities.get(ladder);
   const guess = guessOf(task, step);
   const hardness = hardHere(task, step, local) + points / CHOSEN.pointsALogit;
-  if (!of) return { chance: chanceAt(0, guess), low: guess, high: 1 };
+  if (!ability) return { chance: chanceAt(0, guess), low: guess, high: 1 };
   let chance = 0;
   let [low, high, below] = [guess || 1e-3, guess || 1e-3, 0];
   for (let i = 0; i < CELLS; i += 1) {
     const p = chanceAt(abilityAt(i) - hardness, guess);
-    chance += of[i]! * p;
-    below += of[i]!;
+    chance += ability[i]! * p;
+    below += ability[i]!;
     if (below < 0.05) low = p;
     if (below < 0.95) high = p;
   }
@@ -409,9 +409,9 @@ export function forecast(
 /** The chance that a child knows a rung, guessing and slips left out. Example: 0.8 is four times of five. */
 export function knows({ abilities, local }: Model, ladder: string, { steps }: Pick<Rung, 'steps'>): number {
   const hardness = hardHere(...sure(steps[0]), local);
-  const of = sure(abilities.get(ladderOf(ladder).id));
+  const ability = sure(abilities.get(ladderOf(ladder).id));
   let sum = 0;
-  for (let i = 0; i < CELLS; i += 1) sum += of[i]! * sigmoid(abilityAt(i) - hardness);
+  for (let i = 0; i < CELLS; i += 1) sum += ability[i]! * sigmoid(abilityAt(i) - hardness);
   return sum;
 }
 
@@ -428,8 +428,8 @@ const worthAt = (known: number): number => {
  */
 export function worthOn({ abilities, local }: Model, ladder: string, { steps }: Pick<Rung, 'steps'>): number {
   const hardness = hardHere(...sure(steps[0]), local);
-  const of = sure(abilities.get(ladderOf(ladder).id));
+  const ability = sure(abilities.get(ladderOf(ladder).id));
   let sum = 0;
-  for (let i = 0; i < CELLS; i += 1) sum += of[i]! * worthAt(sigmoid(abilityAt(i) - hardness));
+  for (let i = 0; i < CELLS; i += 1) sum += ability[i]! * worthAt(sigmoid(abilityAt(i) - hardness));
   return sum;
 }

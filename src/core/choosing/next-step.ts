@@ -67,7 +67,7 @@ export function frontier(rungs: readonly RungEvidence[]): number {
   return top + 1 < rungs.length ? top + 1 : -1;
 }
 
-const own = (r: RungEvidence): string => `${r.fresh.own} of ${triedOn(r)} on their own`;
+const ownInWords = (r: RungEvidence): string => `${r.fresh.own} of ${triedOn(r)} on their own`;
 
 /** The highest rung that holds; -1 where none does. */
 export const highest = (rungs: readonly RungEvidence[]): number => rungs.findLastIndex((r) => r.state === 'secure');
@@ -91,7 +91,7 @@ interface OnLadder extends Choosing {
   readonly played: readonly StepRun[];
 }
 
-const at = (of: OnLadder, r: RungEvidence, move: Move, reason: string): NextStep => ({
+const stepAt = (of: OnLadder, r: RungEvidence, move: Move, reason: string): NextStep => ({
   ladder: of.ladder.id,
   rung: r.rung.id,
   rungOf: r.rung,
@@ -104,7 +104,7 @@ const knowsOn = ({ model, ladder }: Pick<OnLadder, 'model' | 'ladder'>, r: RungE
 
 /** The rung that was answered last, alone; where nothing was answered, the one that was asked last. */
 function hereOf({ rungs, played }: OnLadder): RungEvidence | undefined {
-  const last = played.findLast((r) => tries([r]).of > 0) ?? played.at(-1);
+  const last = played.findLast((r) => triesOn([r]).of > 0) ?? played.at(-1);
   const place = last && rungOf(last.task, last.step);
   return place && rungs[place.at];
 }
@@ -115,7 +115,7 @@ const rightSince = ({ played }: OnLadder, rung: string, since: number): number =
     .filter((r) => r.at > since && rungOf(r.task, r.step)?.rung.id === rung)
     .reduce((sum, r) => sum + r.marks.split('1').length - 1, 0);
 
-const tries = (runs: readonly StepRun[]): { readonly right: number; readonly of: number } => {
+const triesOn = (runs: readonly StepRun[]): { readonly right: number; readonly of: number } => {
   const marks = runs
     .map((r) => r.marks)
     .join('')
@@ -129,7 +129,7 @@ const isOn = (rung: RungEvidence, { task, step }: StepRun): boolean => rungOf(ta
 function lastDayOn(of: OnLadder, here: RungEvidence) {
   const last = of.played.findLast((r) => isOn(here, r));
   const isThen = (r: StepRun): boolean => r.day === last?.day && isOn(here, r);
-  return { ...tries(of.played.filter(isThen)), last, before: of.played.filter((r) => last && r.day < last.day) };
+  return { ...triesOn(of.played.filter(isThen)), last, before: of.played.filter((r) => last && r.day < last.day) };
 }
 
 /** The last day on the rung went badly, and everything before it well. */
@@ -137,8 +137,8 @@ function hadABadDay(of: OnLadder, here: RungEvidence): boolean {
   const { badDay } = WHEN;
   const { right, of: tried, last, before } = lastDayOn(of, here);
   if (!last || tried < badDay.tries || right > badDay.share * tried) return false;
-  const onIt = tries(before.filter((r) => isOn(here, r)));
-  if (tries(before).of < badDay.triesBefore || onIt.of < badDay.tries) return false;
+  const onIt = triesOn(before.filter((r) => isOn(here, r)));
+  if (triesOn(before).of < badDay.triesBefore || onIt.of < badDay.tries) return false;
   // What was seen on this ladder says it: other ladders are worth two answers at most.
   return knows(modelOf(before, last.at, of.model.local, [of.ladder.id]), of.ladder.id, here.rung) >= badDay.before;
 }
@@ -158,25 +158,25 @@ const isPaused = ({ clustersPause }: Choosing, { steps }: Rung): boolean => {
 const easierThan = ({ ladder, rungs }: OnLadder, than: number): RungEvidence[] =>
   rungs.filter((_, easier) => carries(ladder, than, easier)).reverse();
 
-function back(of: OnLadder, here: RungEvidence): NextStep {
+function stepBack(of: OnLadder, here: RungEvidence): NextStep {
   const easier = easierThan(of, here.at);
   const [nearest] = easier;
-  if (!nearest) return at(of, here, 'stay', `${own(here)} so far. Start with the first step and help them along.`);
+  if (!nearest)
+    return stepAt(of, here, 'stay', `${ownInWords(here)} so far. Start with the first step and help them along.`);
   // One rung beyond what was seen to come off, at most.
   const top = Math.max(-1, ...easier.filter((r) => r.state === 'secure' || isTried(r)).map((r) => r.at));
   const near = top < 0 ? easier : easier.filter((r) => r.at <= top + 1);
-  const to = [...near].sort((a, b) => worth(of, b) - worth(of, a))[0] ?? nearest;
-  return at(of, to, 'back', backReason(here, to));
+  const to = [...near].sort((a, b) => worthOf(of, b) - worthOf(of, a))[0] ?? nearest;
+  return stepAt(of, to, 'back', backReason(here, to));
 }
 
 /** Why a harder rung is left for an easier one. */
 const backReason = (harder: RungEvidence, to: RungEvidence): string =>
-  to.state === 'secure'
-    ? `“${capital(harder.rung.name)}” isn’t there yet (${own(harder)}), but this step is secure: finish on a success.`
-    : `“${capital(harder.rung.name)}” isn’t there yet (${own(harder)}), so try an easier step first.`;
+  `“${capital(harder.rung.name)}” isn’t there yet (${ownInWords(harder)}), ` +
+  (to.state === 'secure' ? 'but this step is secure: finish on a success.' : 'so try an easier step first.');
 
 /** What playing a rung next is worth; less where luck has a part in the answers. */
-const worth = ({ model, ladder }: OnLadder, r: RungEvidence): number =>
+const worthOf = ({ model, ladder }: OnLadder, r: RungEvidence): number =>
   worthOn(model, ladder.id, r.rung) * (1 - WHEN.lessForLuck * guessOf(...sure(r.rung.steps[0])));
 
 /** Enough of a rung came off, on its last day, to leave it for a harder one. */
@@ -190,20 +190,26 @@ const above = (of: OnLadder, here: RungEvidence): RungEvidence | undefined =>
   isDoneWith(of, here) ? of.rungs.find((r) => r.at > here.at && r.state !== 'secure') : undefined;
 
 const upReason = (here: RungEvidence): string => {
-  if (here.state === 'secure') return secureSoNext(here.rung.name, here.harder, own(here), here.days);
+  if (here.state === 'secure') return secureSoNext(here.rung.name, here.harder, ownInWords(here), here.days);
   return guessOf(...sure(here.rung.steps[0])) >= WHEN.lessForLuck
-    ? `Right most of the time (${own(here)}), but guessing could explain some of it. The next step leaves less to luck.`
-    : `“${capital(here.rung.name)}” comes easily now (${own(here)}), so try the next step.`;
+    ? `Right most of the time (${ownInWords(here)}), but guessing could explain some of it. ` +
+        'The next step leaves less to luck.'
+    : `“${capital(here.rung.name)}” comes easily now (${ownInWords(here)}), so try the next step.`;
 };
 
 /** On to a rung above; where it came to nothing before, only after the easier one came off again. */
-function up(of: OnLadder, here: RungEvidence, next: RungEvidence): NextStep {
-  if (!isTried(next)) return at(of, next, 'up', upReason(here));
+function stepUp(of: OnLadder, here: RungEvidence, next: RungEvidence): NextStep {
+  if (!isTried(next)) return stepAt(of, next, 'up', upReason(here));
   const since = rightSince(of, here.rung.id, next.lastAt ?? 0);
-  if (next.state !== 'not-yet') return at(of, next, 'stay', stayReason(next));
+  if (next.state !== 'not-yet') return stepAt(of, next, 'stay', stayReason(next));
   if (since >= WHEN.againAfter)
-    return at(of, next, 'again', `${since} right on “${here.rung.name}” since then, so it’s time to try this again.`);
-  return at(of, here, 'back', backReason(next, here));
+    return stepAt(
+      of,
+      next,
+      'again',
+      `${since} right on “${here.rung.name}” since then, so it’s time to try this again.`,
+    );
+  return stepAt(of, here, 'back', backReason(next, here));
 }
 
 function stayReason(here: RungEvidence): string {
@@ -212,10 +218,10 @@ function stayReason(here: RungEvidence): string {
     return noReply
       ? 'No reply so far, which doesn’t tell us what they know. Try it in pairs, with pictures, or let them point.'
       : EASY_FIRST;
-  if (here.state === 'not-enough') return `Just started (${own(here)}): a few more turns will show.`;
+  if (here.state === 'not-enough') return `Just started (${ownInWords(here)}): a few more turns will show.`;
   return helped > alone
-    ? `They can do it with help (${own(here)}), so play it again with a little less help.`
-    : `${capital(own(here))}. Play the same step with new words.`;
+    ? `They can do it with help (${ownInWords(here)}), so play it again with a little less help.`
+    : `${capital(ownInWords(here))}. Play the same step with new words.`;
 }
 
 const isSeldom = (of: OnLadder, here: RungEvidence): boolean =>
@@ -226,10 +232,10 @@ const isSeldom = (of: OnLadder, here: RungEvidence): boolean =>
 function onwards(of: OnLadder, here: RungEvidence): NextStep | null {
   const { right, of: tried } = lastDayOn(of, here);
   const bored = tried >= WHEN.up.tries && right === tried ? WHEN.allRight : 0;
-  const stay = here.state === 'secure' ? -1 : worth(of, here) - bored;
+  const stay = here.state === 'secure' ? -1 : worthOf(of, here) - bored;
   const next = above(of, here);
-  if (next && worth(of, next) > stay) return up(of, here, next);
-  return here.state === 'secure' ? null : at(of, here, 'stay', stayReason(here));
+  if (next && worthOf(of, next) > stay) return stepUp(of, here, next);
+  return here.state === 'secure' ? null : stepAt(of, here, 'stay', stayReason(here));
 }
 
 interface PlayedStep {
@@ -266,7 +272,7 @@ function asFound(of: OnLadder): NextStep | null {
   const found = placeFound(of.runs, of.ladder, of.now);
   const rung = found && of.rungs[found.at];
   if (!found || !rung || rung.state === 'secure' || of.played.some((r) => r.at > found.when)) return null;
-  return at(of, rung, 'begin', found.words);
+  return stepAt(of, rung, 'begin', found.words);
 }
 
 function fromHere(of: OnLadder): NextStep | null {
@@ -275,11 +281,11 @@ function fromHere(of: OnLadder): NextStep | null {
   const here = hereOf(of);
   if (!here) {
     const first = of.rungs.find((r) => r.state !== 'secure');
-    return first ? at(of, first, 'begin', EASY_FIRST) : null;
+    return first ? stepAt(of, first, 'begin', EASY_FIRST) : null;
   }
-  if (!triedOn(here)) return at(of, here, 'stay', stayReason(here));
+  if (!triedOn(here)) return stepAt(of, here, 'stay', stayReason(here));
   if (hadABadDay(of, here))
-    return at(
+    return stepAt(
       of,
       here,
       'again',
@@ -287,14 +293,14 @@ function fromHere(of: OnLadder): NextStep | null {
     );
   const weeks = Math.round((of.now - (here.lastAt ?? of.now)) / millisecondsInDay / 7);
   if (here.state === 'secure' && weeks * 7 >= WHEN.longAgoDays)
-    return at(
+    return stepAt(
       of,
       here,
       'again',
       `“${capital(here.rung.name)}” was secure, but we haven’t seen it for ${inWords(weeks)} weeks. Start with ` +
         'two easy ones, then look again.',
     );
-  return isSeldom(of, here) ? back(of, here) : onwards(of, here);
+  return isSeldom(of, here) ? stepBack(of, here) : onwards(of, here);
 }
 
 /** An easier rung while words with two sounds together wait; null where there is none. */
@@ -302,7 +308,7 @@ function beforeThePause(of: OnLadder, step: NextStep): NextStep | null {
   const place = of.rungs.findIndex((r) => r.rung.id === step.rung);
   const easier = easierThan(of, place).find((r) => !isPaused(of, r.rung));
   return easier
-    ? at(of, easier, 'stay', 'Words with two sounds together can wait until you’ve talked with the family.')
+    ? stepAt(of, easier, 'stay', 'Words with two sounds together can wait until you’ve talked with the family.')
     : null;
 }
 

@@ -16,7 +16,7 @@ export interface OwnStep {
 }
 
 /** A round, as far as its steps go. */
-interface Asked {
+interface GameStep {
   readonly task: Task;
   readonly step: string;
 }
@@ -34,7 +34,7 @@ interface RungStanding {
 }
 
 /** The game’s own steps that are on a ladder, easy to hard. */
-const placesOn = ({ task }: Asked, ladder: Ladder): RungPlace[] =>
+const placesOn = ({ task }: GameStep, ladder: Ladder): RungPlace[] =>
   task.steps
     .flatMap(({ id }) => {
       const place = rungOf(task.id, id);
@@ -53,7 +53,7 @@ const nearest = (places: readonly RungPlace[], at: number): string =>
  * the round’s. Null where the game stands on no ladder.
  * @example ownStep(advice, { task: taskOf('blending'), step: '4-start' })?.step // '3-held'
  */
-export function ownStep(advice: ChildAdvice, asked: Asked): OwnStep | null {
+export function ownStep(advice: ChildAdvice, asked: GameStep): OwnStep | null {
   const place = rungOf(asked.task.id, offeredStep(asked.task, asked.step).id);
   if (!place) return null;
   const family = LADDERS.find((l) => l.id === asked.task.family);
@@ -97,7 +97,7 @@ const SPREAD = { outOfReach: 0.5, nothingNew: 0.88, share: 0.25, known: 2 } as c
  * several. Our own choice.
  * @example isSpread([twoSounds, fiveSounds], { task: taskOf('blending'), step: '3-held' }) // true
  */
-export function isSpread(advice: readonly ChildAdvice[], asked: Asked): boolean {
+export function isSpread(advice: readonly ChildAdvice[], asked: GameStep): boolean {
   const own = advice.flatMap((a) => {
     const step = ownStep(a, asked);
     const chance = forecast(a.model, { task: asked.task.id, step: asked.step }).chance;

@@ -13,12 +13,12 @@ import { sure } from '../sure';
  */
 
 /** How often a sound was asked for in a place, how often it was there, and how often what slipped is open. */
-type Cell = readonly [asked: number, held: number, open?: number];
+type HeardCell = readonly [asked: number, held: number, open?: number];
 /**
  * By sound and place: `k last`; clusters apart by side and by what stands before. `keeps-rime` and `keeps-cluster` say
  * how often a word that could be kept together was, and was not.
  */
-export type Cells = Readonly<Record<string, Cell>>;
+export type Cells = Readonly<Record<string, HeardCell>>;
 export const KEEPS = { rime: 'keeps-rime', cluster: 'keeps-cluster' } as const;
 
 /** An answer, as far as it speaks of sounds. */
@@ -79,7 +79,7 @@ export function openIn(answer: Answered): readonly string[] {
   return [...new Set(openAt(answer).map((at) => spotKey(asked, at)))];
 }
 
-const MARKS: Readonly<Record<Exclude<Outcome, 'does-not-count'>, string>> = {
+const CELL_LETTERS: Readonly<Record<Exclude<Outcome, 'does-not-count'>, string>> = {
   'on-own': '1',
   'with-help': 'h',
   'not-yet': '0',
@@ -92,11 +92,13 @@ export function markOf(answer: Answered): string | null {
   if (outcome === 'does-not-count') return null;
   if (openIn(answer).length) return 'u';
   const apart = findTask(task)?.wholeWord === 'apart';
-  return outcome === 'not-yet' && slip === 'swapped-sound' && apart && isOneForOne(answer) ? '1' : MARKS[outcome];
+  return outcome === 'not-yet' && slip === 'swapped-sound' && apart && isOneForOne(answer)
+    ? '1'
+    : CELL_LETTERS[outcome];
 }
 
 /** Whether a word could be kept together, by key; and whether it was. */
-function keptIn({ task, slip, sounds }: Answered): Record<string, Cell> {
+function keptIn({ task, slip, sounds }: Answered): Record<string, HeardCell> {
   if (findTask(task)?.wholeWord !== 'apart') return {};
   const before = sounds.findIndex(isVowel);
   const after = sounds.length - 1 - sounds.findLastIndex(isVowel);
@@ -133,7 +135,7 @@ export function cellsOf(answer: Answered): Cells | null {
 }
 
 /** Without its last number where nothing is open. */
-const short = ([asked, held, open]: readonly [number, number, number]): Cell =>
+const short = ([asked, held, open]: readonly [number, number, number]): HeardCell =>
   open ? [asked, held, open] : [asked, held];
 
 /** Two tables made one. */

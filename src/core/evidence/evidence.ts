@@ -11,7 +11,7 @@ import { millisecondsInDay } from 'date-fns/constants';
  * How an answer counts as evidence, one letter each: on own, with help, not yet, no reply. One that does not count is
  * none.
  */
-export const MARKS = { 'on-own': '1', 'with-help': 'h', 'not-yet': '0', 'no-reply': '-' } as const;
+export const MARK_LETTERS = { 'on-own': '1', 'with-help': 'h', 'not-yet': '0', 'no-reply': '-' } as const;
 
 /** The standing answers of one child to one step in one session, in order. */
 export interface StepRun {
@@ -249,7 +249,7 @@ function placed(runs: readonly StepRun[], now: number): Map<string, StepRun[][]>
     sure(rungs[place.at]).push(run);
   }
   for (const rungs of out.values())
-    for (const of of rungs) of.sort((a, b) => a.at - b.at || (a.task + a.step < b.task + b.step ? -1 : 1));
+    for (const runs of rungs) runs.sort((a, b) => a.at - b.at || (a.task + a.step < b.task + b.step ? -1 : 1));
   return out;
 }
 
@@ -286,7 +286,7 @@ function rungsOf(
   byRung: readonly (readonly StepRun[])[],
   { now, rule, detail }: Weighing,
 ): RungEvidence[] {
-  const seen = byRung.map((of) => seenOn(of, now));
+  const seen = byRung.map((runs) => seenOn(runs, now));
   const pools = seen.map((s, at) =>
     rule === 'weighed' ? bestPool(ladder, seen, at) : { secure: plainState(s) === 'secure', to: at },
   );

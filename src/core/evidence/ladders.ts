@@ -137,8 +137,8 @@ const places = new Map<string, Map<string, RungPlace>>();
 for (const ladder of LADDERS)
   for (const [at, rung] of ladder.rungs.entries())
     for (const [task, step] of rung.steps) {
-      const of = places.get(task) ?? new Map<string, RungPlace>();
-      places.set(task, of.set(step, { ladder, rung, at }));
+      const rungs = places.get(task) ?? new Map<string, RungPlace>();
+      places.set(task, rungs.set(step, { ladder, rung, at }));
     }
 
 /** Where a game's step stands, or undefined where it is on no ladder. Example: `rungOf('blending', '3')?.at // 2`. */

@@ -42,9 +42,9 @@ export function soundMap({ sessions, open }: Pick<SettledSeen, 'sessions' | 'ope
     patterns,
     cells: [...names].map((name) => {
       const [ipa = '', spot = ''] = name.split(' ');
-      const of = seen.get(name) ?? [];
-      const asked = of.reduce((n, c) => n + c.asked, 0);
-      const held = of.reduce((n, c) => n + c.held, 0);
+      const counts = seen.get(name) ?? [];
+      const asked = counts.reduce((n, c) => n + c.asked, 0);
+      const held = counts.reduce((n, c) => n + c.held, 0);
       const known = posteriorOf([{ right: held, wrong: asked - held, guess: 0 }]);
       const holds = asked >= FEWEST && known.above(HOLDS) >= 0.9;
       return {
@@ -54,7 +54,7 @@ export function soundMap({ sessions, open }: Pick<SettledSeen, 'sessions' | 'ope
         held,
         low: known.quantile(0.05),
         high: known.quantile(0.95),
-        state: stateOf({ slips: of.some((c) => slipping.has(c.key)), open: openSpots.has(name), holds }),
+        state: stateOf({ slips: counts.some((c) => slipping.has(c.key)), open: openSpots.has(name), holds }),
       };
     }),
   };

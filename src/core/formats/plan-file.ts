@@ -152,7 +152,7 @@ export const planRequestSchema = z
     // A form sends a list as one line.
     slipping: z
       .preprocess(
-        (of) => (typeof of === 'string' ? of.split(',').filter(Boolean) : of),
+        (given) => (typeof given === 'string' ? given.split(',').filter(Boolean) : given),
         z.array(z.string().max(4)).max(12),
       )
       .optional(),

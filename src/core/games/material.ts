@@ -264,12 +264,12 @@ export function shelves(material: Material) {
   return material.keep('shelves', () => {
     const words = oneBeat(material);
     const parts = new Map(words.map((w) => [w.word, onsetAndRime(w)]));
-    const of = (w: Word) => need(parts.get(w.word), `“${w.word}” has more than one beat.`);
+    const partsOf = (w: Word) => need(parts.get(w.word), `“${w.word}” has more than one beat.`);
     return {
-      of,
+      of: partsOf,
       byFirst: groupBy(words, (w) => sure(ipaOf(w)[0])),
-      byVowel: groupBy(words, (w) => of(w).vowel),
-      byEnds: groupBy(words, (w) => `${of(w).onset.join(' ')}|${of(w).coda.join(' ')}`),
+      byVowel: groupBy(words, (w) => partsOf(w).vowel),
+      byEnds: groupBy(words, (w) => `${partsOf(w).onset.join(' ')}|${partsOf(w).coda.join(' ')}`),
     };
   });
 }

@@ -44,9 +44,9 @@ export function sayingAdvice(word: Word): string {
 
 /** How to say sounds alone. Example: `advice(['s'], 'scottish') // 'Hold /s/.'`. */
 export function advice(sounds: readonly string[], accent: AccentId): string {
-  const of = (making: Making): string[] =>
+  const made = (making: Making): string[] =>
     sounds.filter((ipa) => makingOf(ipa) === making).map((ipa) => slashed(ipa, accent));
-  const [hold, clip, light] = [of('hold'), of('clip'), of('light')];
+  const [hold, clip, light] = [made('hold'), made('clip'), made('light')];
   return [
     hold.length ? `Hold ${list(hold)}.` : '',
     clip.length ? `Keep ${list(clip)} short, without an “uh”.` : '',

@@ -93,8 +93,11 @@ const flagBits = new WeakMap<Uint16Array, Readonly<Record<Flag, Bits>>>();
 function bitsOfFlags({ flags }: WordIndex): Readonly<Record<Flag, Bits>> {
   const before = flagBits.get(flags);
   if (before) return before;
-  const of = (flag: number): Bits => bitsWhere(flags.length, (w) => (flags[w]! & flag) !== 0);
-  const made = Object.fromEntries(Object.entries(FLAGS).map(([name, flag]) => [name, of(flag)])) as Record<Flag, Bits>;
+  const flagged = (flag: number): Bits => bitsWhere(flags.length, (w) => (flags[w]! & flag) !== 0);
+  const made = Object.fromEntries(Object.entries(FLAGS).map(([name, flag]) => [name, flagged(flag)])) as Record<
+    Flag,
+    Bits
+  >;
   flagBits.set(flags, made);
   return made;
 }

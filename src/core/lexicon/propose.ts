@@ -1,5 +1,5 @@
 import { mayBegin } from '../phonology/clusters';
-import { placesOf, type PhonePlace } from '../phonology/from-phones';
+import { phonePlaces, type PhonePlace } from '../phonology/from-phones';
 import { accentOf, type AccentId } from '../phonology/accents';
 import { realiseSegments } from '../phonology/realise';
 import { isVowelKey, type Key } from '../phonology/keys';
@@ -30,7 +30,7 @@ const MOST = 4096;
 export function candidates(spelling: string, phones: readonly string[]): Candidate[] {
   const plain = spelling.replaceAll('+', '');
   const seams = seamOffsets(spelling);
-  const places = placesOf(phones);
+  const places = phonePlaces(phones);
   const found: Candidate[] = [];
   for (const choices of combinations(places)) {
     const keys = choices.flatMap((c) => c.split(' ')).filter((k) => k !== '.');

@@ -17,8 +17,8 @@ export interface RimeSpellings {
 
 const said = (sounds: readonly string[]): string => sounds.join(' ');
 const addTo = (map: Map<string, Map<string, number>>, key: string, value: string): void => {
-  const of = map.get(key) ?? new Map<string, number>();
-  map.set(key, of.set(value, (of.get(value) ?? 0) + 1));
+  const spelt = map.get(key) ?? new Map<string, number>();
+  map.set(key, spelt.set(value, (spelt.get(value) ?? 0) + 1));
 };
 
 /**

@@ -178,7 +178,7 @@ const hereOf = (phones: readonly string[], at: number): Here => ({
  * @param phones e.g. ['B', 'AE1', 'TH']
  * @example placesOf(['B', 'AE1', 'TH'])[1].choices // ['TRAP', 'BATH']
  */
-export function placesOf(phones: readonly string[]): PhonePlace[] {
+export function phonePlaces(phones: readonly string[]): PhonePlace[] {
   const places: PhonePlace[] = [];
   for (let at = 0; at < phones.length; at += 1) {
     const here = hereOf(phones, at);

@@ -87,8 +87,8 @@ export function homePage({ families, words, accent }: PlayedGame): HomePage {
     game: often[0] === undefined ? '' : familyOf(often[0]).atHome.tries,
     words: few.map(({ word, sounds: own }) => ({ word, apart: voiceRow(own, accent, ' · ') })),
     sounds: SHORTLY.flatMap(([making, line]) => {
-      const of = [...new Set(sounds.filter((ipa) => makingOf(ipa) === making).map((ipa) => voiceText(ipa, accent)))];
-      return of.length ? [line(listed(of))] : [];
+      const alike = [...new Set(sounds.filter((ipa) => makingOf(ipa) === making).map((ipa) => voiceText(ipa, accent)))];
+      return alike.length ? [line(listed(alike))] : [];
     }),
     close:
       'A minute here and there is plenty. These are listening and talking games: no letters, no wrong answers. ' +

@@ -145,8 +145,8 @@ export const sortKey = ({ id, at }: Stamp): string =>
 /** Entries in the order of their places. */
 export function inLogOrder(entries: readonly Entry[]): Entry[] {
   const places = new Map(entries.map((entry) => [entry, sortKey(entry)]));
-  const of = (entry: Entry): string => places.get(entry) ?? entry.id;
-  return [...entries].sort((a, b) => (of(a) < of(b) ? -1 : 1));
+  const placeIn = (entry: Entry): string => places.get(entry) ?? entry.id;
+  return [...entries].sort((a, b) => (placeIn(a) < placeIn(b) ? -1 : 1));
 }
 
 /**

@@ -338,17 +338,17 @@ export function titleOf(
   { shape, task, step, count, sound }: Pick<PlanRequest, 'shape' | 'task' | 'step' | 'count' | 'sound'>,
   { accent }: Pick<Material, 'accent'>,
 ): string {
-  const of = sound === undefined ? '' : ` with ${slashed(sound, accent)}`;
+  const withSound = sound === undefined ? '' : ` with ${slashed(sound, accent)}`;
   if (shape === 'one-sound') return oneSoundManyGames(sound && slashed(sound, accent));
-  if (shape === 'blend-segment') return `Blend and segment ${count} sounds${of}`;
+  if (shape === 'blend-segment') return `Blend and segment ${count} sounds${withSound}`;
   if (shape === 'check-in') return 'Check-in';
   if (shape === 'pattern') return 'Hear it and say it';
   const played = taskOf(task);
   const name = played.name.replace(/\?$/, '');
   // What comes after a colon explains the step; the name of it is enough.
   const kind = sure(stepOf(played, step).name.split(':')[0]);
-  const title = `${name}, ${kind}${of}`;
+  const title = `${name}, ${kind}${withSound}`;
   if (title.length <= TITLE_LIMIT) return title;
-  const short = `${name}${of}`;
+  const short = `${name}${withSound}`;
   return short.length <= TITLE_LIMIT ? short : `${short.slice(0, TITLE_LIMIT - 1)}…`;
 }

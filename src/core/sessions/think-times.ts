@@ -15,12 +15,12 @@ export interface ThinkTimes {
 export function thinkTimes(
   answers: readonly { readonly childId: string | null; readonly outcome: string; readonly thinkMs: number | null }[],
 ): ThinkTimes[] {
-  const of = new Map<string, number[]>();
+  const timesOf = new Map<string, number[]>();
   for (const { childId, outcome, thinkMs } of answers) {
     if (childId === null || thinkMs === null || outcome === 'no-reply' || outcome === 'does-not-count') continue;
-    of.set(childId, [...(of.get(childId) ?? []), thinkMs]);
+    timesOf.set(childId, [...(timesOf.get(childId) ?? []), thinkMs]);
   }
-  return [...of]
+  return [...timesOf]
     .map(([childId, times]) => {
       const sorted = [...times].sort((a, b) => a - b);
       const half = sorted.length / 2;

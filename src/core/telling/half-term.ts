@@ -89,8 +89,8 @@ export function halfTermOf(children: readonly HalfTermChild[], now: number): Hal
       : ['Nothing has been played in the last six weeks.'],
     where: playedOn.flatMap(({ id, name }) => {
       const states = children.flatMap((c) => reachedOn(c, id) ?? []);
-      const of = (state: State): number => states.filter((s) => s === state).length;
-      const parts = STATES.flatMap((state) => (of(state) ? [CHILDREN_AT[state](of(state))] : []));
+      const countAt = (state: State): number => states.filter((s) => s === state).length;
+      const parts = STATES.flatMap((state) => (countAt(state) ? [CHILDREN_AT[state](countAt(state))] : []));
       return parts.length ? [`In ${name.toLowerCase()}, ${listed(parts)}.`] : [];
     }),
     tooLittle: few.length
@@ -111,12 +111,12 @@ function halfTermRows(children: readonly HalfTermChild[]): HalfTermRow[] {
     children[0]?.ladders.flatMap(({ ladder }) => ladder.rungs.map((rung, at) => ({ ladder, rung, at }))) ?? [];
   return steps.flatMap(({ ladder, rung, at }) => {
     const tried = children.flatMap((c) => {
-      const of = c.ladders.find((l) => l.ladder.id === ladder.id)?.rungs[at];
-      return of && of.lastAt !== null ? [of.state] : [];
+      const rung = c.ladders.find((l) => l.ladder.id === ladder.id)?.rungs[at];
+      return rung && rung.lastAt !== null ? [rung.state] : [];
     });
     if (!tried.length) return [];
-    const of = (state: State): number => tried.filter((s) => s === state).length;
-    const states = Object.fromEntries(STATES.map((s) => [s, of(s)])) as Record<State, number>;
+    const countAt = (state: State): number => tried.filter((s) => s === state).length;
+    const states = Object.fromEntries(STATES.map((s) => [s, countAt(s)])) as Record<State, number>;
     return [{ ladder: ladder.name, step: capital(rung.does), states }];
   });
 }

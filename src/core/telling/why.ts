@@ -35,7 +35,7 @@ export function luckSentence({ luck }: Pick<RungEvidence, 'luck'>): string | nul
   return guessingGets(words, luck.yesNo, oneIn(luck.chance));
 }
 
-const times = (n: number): string => ['', 'once', 'twice'][n] || `${inWords(n)} times`;
+const timesInWords = (n: number): string => ['', 'once', 'twice'][n] || `${inWords(n)} times`;
 
 /** The sentence that says why a rung has its state, with the numbers it used. */
 export function whySentence(r: RungEvidence): string {
@@ -46,7 +46,7 @@ export function whySentence(r: RungEvidence): string {
     const ways = r.helps.slice(0, 2).map((h) => HELP_WORDS[h]);
     parts.push(rightOnOwn(own, tried, r.days) + (helped ? andWithHelp(helped, ways.join(', ')) : ''));
   } else if (noReply) {
-    parts.push(`No reply ${times(noReply)}, which doesn’t tell us what they know`);
+    parts.push(`No reply ${timesInWords(noReply)}, which doesn’t tell us what they know`);
   } else {
     parts.push('No turns on their own yet');
   }

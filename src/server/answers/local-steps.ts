@@ -36,7 +36,7 @@ export async function renewLocal(now = Date.now()): Promise<void> {
   const runs = [];
   for (let i = 0; i < ids.length; i += AT_ONCE) {
     const seen = await seenOf(ids.slice(i, i + AT_ONCE), now);
-    runs.push(...[...seen.values()].map((of) => settle(of, now).runs));
+    runs.push(...[...seen.values()].map((answered) => settle(answered, now).runs));
     await otherTurns();
   }
   const local = await inTurns(localIn(runs));

@@ -96,13 +96,13 @@ export async function advised(childIds: readonly string[], now: number, detail =
     asked.flatMap((a) => (a.known ? [] : a.id)),
     at,
   );
-  const of = asked.map(({ id, choice, how, under, known }): [string, Advised] => {
+  const advice = asked.map(({ id, choice, how, under, known }): [string, Advised] => {
     if (known) return [id, known];
     const advice = { ...adviseOn(sure(seen.get(id)), how, subject), choice };
     remembered.keep(id, name, { under, advice } satisfies KeptAdvice, sure(begun.get(id)));
     return [id, advice];
   });
-  return { settings, speech, of: new Map(of) };
+  return { settings, speech, of: new Map(advice) };
 }
 
 /** Advice as it is remembered, with all that it was worked out by beside the answers. */

@@ -33,11 +33,11 @@ export async function childFile(childId: string, now = Date.now()): Promise<Chil
   const { models } = await database();
   const child = (await models.children.findByPk(checkId(childId)))?.get();
   if (!child) throw new Problem('That child isn’t in the list any more.', 404);
-  const of = { where: { child_id: childId }, order: [['id', 'ASC']] as [string, string][], raw: true } as const;
+  const theirs = { where: { child_id: childId }, order: [['id', 'ASC']] as [string, string][], raw: true } as const;
   const [group, answers, steps, asked, all, choices] = await Promise.all([
     models.groups.findByPk(child.group_id),
-    models.answers.findAll(of) as unknown as Promise<AnswerRow[]>,
-    models.logRows.findAll(of) as unknown as Promise<LogRow[]>,
+    models.answers.findAll(theirs) as unknown as Promise<AnswerRow[]>,
+    models.logRows.findAll(theirs) as unknown as Promise<LogRow[]>,
     models.answers.findAll({
       where: { partner_id: childId },
       attributes: ['id', 'session_id', 'at'],

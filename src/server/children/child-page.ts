@@ -228,7 +228,7 @@ function paceOn(ladder: string, runs: readonly StepRun[], now: number): number {
 }
 
 /** What a ladder is shown for. */
-interface Shown {
+interface LadderFocus {
   readonly target: { readonly ladder: string; readonly rung: string } | undefined;
   readonly band: AgeBand | null;
   readonly now: number;
@@ -237,7 +237,7 @@ interface Shown {
 function shownLadder(
   { ladder, rungs }: LadderEvidence,
   runs: readonly StepRun[],
-  { target, band, now }: Shown,
+  { target, band, now }: LadderFocus,
 ): ShownLadder {
   const at = frontier(rungs);
   const here = sure(rungs[at < 0 ? rungs.length - 1 : at]);
@@ -306,14 +306,16 @@ export async function childPage(childId: string, now = Date.now()): Promise<Chil
     days: new Set(runs.map((r) => r.day)).size,
     since: runs.length ? Math.min(...runs.map((r) => r.at)) : null,
     summary: summaryOf(ladders),
-    ladders: ladders.map((of) => shownLadder(of, runs, { target, band: bandOf(group?.get().age_band ?? null), now })),
+    ladders: ladders.map((ladder) =>
+      shownLadder(ladder, runs, { target, band: bandOf(group?.get().age_band ?? null), now }),
+    ),
     next: advice.next.filter((s) => s !== advice.chosen).map((s) => shownStep(s, advice, material)),
     chosen: advice.choice && { ...advice.choice, shown: shownStep(advice.choice.step, advice, material) },
     notices: noticesFor(advice, accent),
     open: openFor(advice, accent, material),
     choices: choices.flatMap((c) => {
-      const of = chosenOf({ ladder: c.ladder, rung: c.rung, at: c.at, by: c.chosen_by });
-      return of ? [{ does: of.step.rungOf.does, at: c.at, by: c.chosen_by }] : [];
+      const chosen = chosenOf({ ladder: c.ladder, rung: c.rung, at: c.at, by: c.chosen_by });
+      return chosen ? [{ does: chosen.step.rungOf.does, at: c.at, by: c.chosen_by }] : [];
     }),
     helped: await helpedOf(childId, advice, accent, now),
     map: soundMap({ sessions: advice.sessions, open: advice.open }, now),

@@ -21,7 +21,7 @@ export async function rememberErased(
 ): Promise<void> {
   const { sequelize } = await database();
   const late = now - KEPT_ON_DEVICES_MS;
-  const of = {
+  const query = {
     replacements: { groupId, children: ['', ...children], now, old: now - REMEMBERED_MS, late },
     transaction,
   };
@@ -30,9 +30,9 @@ export async function rememberErased(
      SELECT id, :now FROM sessions WHERE group_id = :groupId OR started_at > :late
        OR id IN (SELECT session_id FROM session_children WHERE child_id IN (:children))
      ON CONFLICT (session_id) DO UPDATE SET erased_at = :now`,
-    of,
+    query,
   );
-  await sequelize.query('DELETE FROM erased WHERE erased_at < :old', of);
+  await sequelize.query('DELETE FROM erased WHERE erased_at < :old', query);
 }
 
 /** What a device has to let go of. */

@@ -229,9 +229,9 @@ export async function setAgeBand(groupId: string, band: unknown): Promise<void> 
 /** Erases a group with its children, sessions and answers. */
 export async function eraseGroup(groupId: string): Promise<void> {
   const { models, write, remembered } = await database();
-  const of = { where: { group_id: idOf(groupId) } };
+  const ofGroup = { where: { group_id: idOf(groupId) } };
   await write(async (transaction) => {
-    const children = await models.children.findAll({ ...of, attributes: ['id'], transaction });
+    const children = await models.children.findAll({ ...ofGroup, attributes: ['id'], transaction });
     transaction.afterCommit(() => remembered.letGo(children.map((c) => c.get().id)));
     await rememberErased(
       groupId,
@@ -240,8 +240,8 @@ export async function eraseGroup(groupId: string): Promise<void> {
     );
     await keepForOthers(groupId, transaction);
     for (const child of children) await forgetSteps(child.get().id, transaction);
-    await models.sessions.destroy({ ...of, transaction });
-    await models.children.destroy({ ...of, transaction });
+    await models.sessions.destroy({ ...ofGroup, transaction });
+    await models.children.destroy({ ...ofGroup, transaction });
     await models.groups.destroy({ where: { id: groupId }, transaction });
   });
   await wipe();

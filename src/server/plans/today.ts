@@ -59,10 +59,10 @@ function wantedBy(here: readonly ChildProgress[]): Wanted[] {
     next.slice(0, 2).map((step, i) => ({ step, weight: i ? WEIGHT.second : WEIGHT.first })),
   );
   return [...groupBy(all, (w) => stepKey(w.step)).values()]
-    .map((of) => ({
-      step: sure(of[0]).step,
-      weight: of.reduce((sum, w) => sum + w.weight, 0),
-      first: of.filter((w) => w.weight === WEIGHT.first).length,
+    .map((advice) => ({
+      step: sure(advice[0]).step,
+      weight: advice.reduce((sum, w) => sum + w.weight, 0),
+      first: advice.filter((w) => w.weight === WEIGHT.first).length,
     }))
     .sort((a, b) => b.weight - a.weight || (stepKey(a.step) < stepKey(b.step) ? -1 : 1));
 }

@@ -137,7 +137,7 @@ const checksIn = ({ id }: Session, all: readonly CountedAnswer[]): PebbleCheckRo
 /** Reads one session anew: what stands, in what standing, and what that says of each child. */
 export async function rebuild(sessionId: string, transaction: Transaction): Promise<void> {
   const { models, remembered } = await database();
-  const of = { where: { session_id: sessionId }, transaction };
+  const ofSession = { where: { session_id: sessionId }, transaction };
   const row = await models.sessions.findByPk(sessionId, { attributes: ['rounds'], transaction });
   if (!row) return;
   const session = { id: sessionId, rounds: JSON.parse(row.get().rounds) as StoredRound[] };
@@ -159,10 +159,10 @@ export async function rebuild(sessionId: string, transaction: Transaction): Prom
   );
   const whose = new Set([...before.map((r) => r.child), ...read.map((r) => r.answer.childId)]);
   transaction.afterCommit(() => remembered.letGo([...whose].filter((id) => id !== null)));
-  await models.readings.destroy(of);
-  await models.evidence.destroy(of);
-  await models.heardSounds.destroy(of);
-  await models.pebbleChecks.destroy(of);
+  await models.readings.destroy(ofSession);
+  await models.evidence.destroy(ofSession);
+  await models.heardSounds.destroy(ofSession);
+  await models.pebbleChecks.destroy(ofSession);
   await insertRows(
     'readings',
     read.map((a) => readingRow(a, sessionId)),

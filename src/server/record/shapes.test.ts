@@ -3,7 +3,7 @@ import { v7 } from 'uuid';
 import { stepOf, taskOf } from '../../core/games';
 import { generate } from '../../core/games/generate';
 import { WORD_SHAPES } from '../../core/games/word-shape';
-import { MARKS, type StepRun } from '../../core/evidence/evidence';
+import { MARK_LETTERS, type StepRun } from '../../core/evidence/evidence';
 import { rungOf } from '../../core/evidence/ladders';
 import { seeded } from '../../core/random';
 import { sure } from '../../core/sure';
@@ -115,7 +115,7 @@ test('a file of the version before is read anew when it is opened, and says the 
     `DELETE FROM evidence`,
     `INSERT INTO evidence (child_id, session_id, task, step, standing, at, day, marks, helps)
      SELECT '${sure(children[0])}', id, 'blending', '3', 'fresh', ${START}, ${Math.floor(at)},
-       '${MARKS['on-own']}', '{}'
+       '${MARK_LETTERS['on-own']}', '{}'
      FROM sessions LIMIT 1`,
   ])
     await first.sequelize.query(statement);

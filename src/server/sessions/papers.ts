@@ -130,7 +130,7 @@ export async function typeIn(number: number, asked: unknown, now = Date.now()): 
   const row = await rowOf(number);
   if (row.session_id) return row.session_id;
   const paper = { rounds: readRounds(row), childIds: readChildren(row), marks };
-  if (!fits(paper))
+  if (!fitsPaper(paper))
     throw new Problem('This grid has changed: a child on it has been erased. Open it again to type it in.');
   if (!marks.flat().some((line) => line.trim())) throw new Problem('Nothing is marked yet. Type at least one mark.');
   const length = lengthOf(paper);
@@ -165,7 +165,15 @@ export async function typeIn(number: number, asked: unknown, now = Date.now()): 
 }
 
 /** True where there is a letter, or a space, for every box of the paper and none besides. */
-function fits({ rounds, childIds, marks }: { rounds: StoredRound[]; childIds: string[]; marks: string[][] }): boolean {
+function fitsPaper({
+  rounds,
+  childIds,
+  marks,
+}: {
+  rounds: StoredRound[];
+  childIds: string[];
+  marks: string[][];
+}): boolean {
   const widths = rounds.map((round) => paperRows(round, childIds).map((r) => r.boxes.length));
   return (
     marks.length === widths.length &&

@@ -16,14 +16,14 @@ export const groupGone = (then?: string): Problem =>
   new Problem(['That group isn’t here any more.', then].filter(Boolean).join(' '), 404);
 
 /** What an error says, with the cause inside it. */
-const textOf = (error: unknown): string =>
+const errorText = (error: unknown): string =>
   error instanceof Error ? `${error.message} ${(error as { parent?: Error }).parent?.message ?? ''}` : String(error);
 
 /** True where SQLite found pages of the file out of order (sqlite.org/rescode.html#corrupt). */
-export const isDamage = (error: unknown): boolean => /SQLITE_CORRUPT|SQLITE_NOTADB|malformed/.test(textOf(error));
+export const isDamage = (error: unknown): boolean => /SQLITE_CORRUPT|SQLITE_NOTADB|malformed/.test(errorText(error));
 
 /** True where there is no room left. */
-export const isDiskFull = (error: unknown): boolean => /SQLITE_FULL|ENOSPC|disk is full/.test(textOf(error));
+export const isDiskFull = (error: unknown): boolean => /SQLITE_FULL|ENOSPC|disk is full/.test(errorText(error));
 
 /** Of a file that is none of ours. */
 export const foreignFile = (file: string): string =>
@@ -35,7 +35,7 @@ export const damagedFile = (file: string): string =>
 
 /** The sentence for a fault of the file or the disk, or undefined where it is none of these. */
 export function diskSentence(error: unknown, file: string): string | undefined {
-  const text = textOf(error);
+  const text = errorText(error);
   const table: [RegExp, string][] = [
     [/SQLITE_NOTADB|not a database/, foreignFile(file)],
     [/SQLITE_CORRUPT|malformed/, damagedFile(file)],

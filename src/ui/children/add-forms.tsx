@@ -78,6 +78,6 @@ export function AddGroup({ done }: { readonly done: (said: string) => void }) {
 const Outcome = ({ said, error }: FormState) => (
   <div aria-live="polite" className="my-3 space-y-2">
     {said && <p className="text-green">{said}</p>}
-    {error && <ErrorMessage>{error}</ErrorMessage>}
+    <ErrorMessage>{error}</ErrorMessage>
   </div>
 );

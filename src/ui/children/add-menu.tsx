@@ -72,7 +72,7 @@ export function AddMenu({ plants, empty, ...props }: AddMenuProps) {
         <p role="status" className={now.said ? 'text-green' : ''}>
           {now.said}
         </p>
-        {now.error && <ErrorMessage>{now.error}</ErrorMessage>}
+        <ErrorMessage>{now.error}</ErrorMessage>
         {empty && (
           <div className="mt-2 max-w-md">
             <AddChildren groupId={props.groupId} done={done} />

@@ -35,11 +35,7 @@ export function AgeBandField({ group, country }: AgeBandFieldProps) {
           options={[['', 'not set'], ...AGE_BANDS.map((b): [string, string] => [b, bandName(b, country)])]}
         />
       </div>
-      {error && (
-        <div className="mt-2">
-          <ErrorMessage>{error}</ErrorMessage>
-        </div>
-      )}
+      <ErrorMessage className="mt-2">{error}</ErrorMessage>
     </div>
   );
 }

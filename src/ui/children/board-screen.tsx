@@ -45,7 +45,7 @@ interface BoardProps {
 }
 
 /** Those at a state, on one ladder or on any; of all or of those here. */
-const fits =
+const fitsFilter =
   (only: State | '', here: boolean, ladder: string) =>
   (r: BoardLine): boolean =>
     (!here || !r.away) &&
@@ -59,7 +59,7 @@ export function BoardScreen({ groupName, ladders, rows, tomorrow, ruleNote, grou
   const [sort, setSort] = useState<string>(BY_NAME);
   const [only, setOnly] = useState<State | ''>('');
   const [here, setHere] = useState(false);
-  const shown = useMemo(() => rows.filter(fits(only, here, sort)), [rows, only, here, sort]);
+  const shown = useMemo(() => rows.filter(fitsFilter(only, here, sort)), [rows, only, here, sort]);
   return (
     <>
       <style>{'@media print { @page { size: A4 landscape; margin: 8mm } }'}</style>

@@ -72,7 +72,7 @@ export function ClassListReading({ done, ...props }: ClassListProps & { readonly
           onChange={(event) => void event.target.files?.[0]?.text().then(read)}
         />
       </Field>
-      {list?.fault && <ErrorMessage>{list.fault}</ErrorMessage>}
+      <ErrorMessage>{list?.fault}</ErrorMessage>
       {list && !list.fault && (
         <Lines
           list={list}
@@ -81,7 +81,7 @@ export function ClassListReading({ done, ...props }: ClassListProps & { readonly
           onLine={(line) => setLeft(left.has(line) ? withoutLine(left, line) : new Set([...left, line]))}
         />
       )}
-      {error && <ErrorMessage>{error}</ErrorMessage>}
+      <ErrorMessage>{error}</ErrorMessage>
       {list && !list.fault && (
         <Button kind="action" className="mt-4" disabled={busy || !taken.length} onClick={keep}>
           {addChildren(taken.length)}

@@ -46,11 +46,7 @@ export function EraseChild({ child }: { child: { readonly id: string; readonly n
             Erase {child.name} and their answers
           </button>
         </div>
-        {error && (
-          <div className="mt-4">
-            <ErrorMessage>{error}</ErrorMessage>
-          </div>
-        )}
+        <ErrorMessage className="mt-4">{error}</ErrorMessage>
       </Dialog>
     </>
   );

@@ -46,11 +46,7 @@ export function FindWhere({ groupId, games, first, whom, what }: FindWhereProps)
           {findLabel(children.length)}
         </Button>
       </div>
-      {error && (
-        <div className="mt-3">
-          <ErrorMessage>{error}</ErrorMessage>
-        </div>
-      )}
+      <ErrorMessage className="mt-3">{error}</ErrorMessage>
     </div>
   );
 }

@@ -43,7 +43,7 @@ const Dots = ({ name, ...rest }: { readonly name: string }) => (
 );
 
 /** What is asked before something is done that cannot be taken back. */
-interface Asked {
+interface ToConfirm {
   readonly title: string;
   readonly warning: string;
   readonly keep: string;
@@ -52,7 +52,7 @@ interface Asked {
 }
 
 /** Asks, does it, and says what went wrong; the answer to “did it work” goes to `done`. */
-function Ask({ asked, close, done }: { readonly asked: Asked | null; close: () => void; done: () => void }) {
+function Ask({ asked, close, done }: { readonly asked: ToConfirm | null; close: () => void; done: () => void }) {
   const [error, setError] = useState<string | null>(null);
   const [busy, begin] = useTransition();
   const act = (): void =>
@@ -78,11 +78,7 @@ function Ask({ asked, close, done }: { readonly asked: Asked | null; close: () =
       busy={busy}
       onDo={act}
     >
-      {error && (
-        <div className="mt-4">
-          <ErrorMessage>{error}</ErrorMessage>
-        </div>
-      )}
+      <ErrorMessage className="mt-4">{error}</ErrorMessage>
     </Alert>
   );
 }
@@ -93,7 +89,7 @@ interface ChangesProps {
   readonly name: string;
   readonly onRename: (name: string) => Promise<{ readonly error?: string }>;
   /** What else can be done; some of it asks first. */
-  readonly acts: (ask: (asked: Asked) => void) => Acts;
+  readonly acts: (ask: (asked: ToConfirm) => void) => Acts;
   /** Something that was asked first is done. */
   readonly done?: () => void;
 }
@@ -101,7 +97,7 @@ interface ChangesProps {
 /** A menu of what has a name: rename it first, then the rest. */
 function Changes({ name, onRename, acts, done = () => undefined }: ChangesProps) {
   const [renaming, setRenaming] = useState(false);
-  const [asked, setAsked] = useState<Asked | null>(null);
+  const [asked, setAsked] = useState<ToConfirm | null>(null);
   return (
     <>
       <Menu
@@ -134,7 +130,7 @@ export function ChildMenu({ child: { id, name }, groups, tell }: ChildMenuProps)
       const state = await act().catch(unreached('Nothing was changed.'));
       tell(state.error ? { error: state.error } : { said });
     });
-  const erase: Asked = {
+  const erase: ToConfirm = {
     title: eraseName(name),
     warning:
       `This erases ${name} and every answer they gave, in every session. You can’t undo it. A backup you made ` +
@@ -170,7 +166,7 @@ interface GroupMenuProps {
 
 /** Rename a group, put it together with another, or erase it with its children and sessions. */
 export function GroupMenu({ group: { id, name }, childCount, groups }: GroupMenuProps) {
-  const merge = (into: Named): Asked => ({
+  const merge = (into: Named): ToConfirm => ({
     title: `Combine ${name} with ${into.name}?`,
     warning:
       `Its children, sessions and plans move to ${into.name}, and ${name} won’t be there any more. No answers are ` +
@@ -179,7 +175,7 @@ export function GroupMenu({ group: { id, name }, childCount, groups }: GroupMenu
     does: `Combine them in ${into.name}`,
     act: () => mergeGroup(id, into.id),
   });
-  const erase: Asked = {
+  const erase: ToConfirm = {
     title: eraseName(name),
     warning: whatErasingTakes(name, childCount),
     keep: keepName(name),

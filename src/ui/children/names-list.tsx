@@ -41,7 +41,7 @@ export function NamesList({ group, groups }: NamesProps) {
       <p ref={line} tabIndex={-1} role="status" className={now.said ? 'mb-3 text-green outline-none' : 'outline-none'}>
         {now.said}
       </p>
-      {now.error && <ErrorMessage>{now.error}</ErrorMessage>}
+      <ErrorMessage>{now.error}</ErrorMessage>
       {group.children.length > 0 && (
         <ul className="divide-y divide-line border-y border-line">
           {group.children.map((child) => (

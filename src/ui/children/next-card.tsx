@@ -82,11 +82,7 @@ export function NextCard({ page, chosenOn }: NextCardProps) {
           <Unsettled open={open} running={running} onCheck={(key) => run(() => playPebbles(id, key))} />
         )}
       </div>
-      {error && (
-        <div className="mt-3">
-          <ErrorMessage>{error}</ErrorMessage>
-        </div>
-      )}
+      <ErrorMessage className="mt-3">{error}</ErrorMessage>
     </section>
   );
 }

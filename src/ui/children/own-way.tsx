@@ -105,11 +105,7 @@ export function OwnWayButton({
         </fieldset>
         <AccentField way={way} setWay={setWay} />
         <AccessFields way={way} setWay={setWay} />
-        {error && (
-          <div className="mt-3">
-            <ErrorMessage>{error}</ErrorMessage>
-          </div>
-        )}
+        <ErrorMessage className="mt-3">{error}</ErrorMessage>
         <Button kind="action" className="mt-5 w-full" disabled={running} onClick={keep}>
           Save
         </Button>

@@ -102,7 +102,7 @@ export function PlantButton({ child, taken }: PlantButtonProps) {
         <p className="text-muted">A dot means another child has it.</p>
         {plant && <Button onClick={() => choose(null)}>No plant</Button>}
       </div>
-      {error && <ErrorMessage>{error}</ErrorMessage>}
+      <ErrorMessage>{error}</ErrorMessage>
     </Popover>
   );
 }

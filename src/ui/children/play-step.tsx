@@ -45,11 +45,7 @@ export function PlayStep({ groupId, step, does, childIds, name, wide = false, ma
         {name}
         <span className="sr-only">: {does}</span>
       </Button>
-      {error && (
-        <div className="mt-2">
-          <ErrorMessage>{error}</ErrorMessage>
-        </div>
-      )}
+      <ErrorMessage className="mt-2">{error}</ErrorMessage>
     </div>
   );
 }

@@ -23,7 +23,7 @@ export const CAUTION_WORDS: Readonly<Record<Own, { short: string; long: string }
   },
 };
 
-const own = (cautions: readonly Caution[]): Own[] => OWN_CAUTIONS.filter((c) => cautions.includes(c));
+const ownCautions = (cautions: readonly Caution[]): Own[] => OWN_CAUTIONS.filter((c) => cautions.includes(c));
 const names = (cautions: readonly Caution[]): string => listed(allergensOf(cautions).map((id) => ALLERGENS[id].label));
 
 /** What to watch for with one thing or several, a sentence each. */
@@ -32,12 +32,15 @@ export function cautionLines(cautions: readonly Caution[]): string[] {
   const contains = allergens
     ? [`It may contain ${allergens}. Check every child’s allergy plan before you bring it out.`]
     : [];
-  return [...own(cautions).map((c) => CAUTION_WORDS[c].long), ...contains];
+  return [...ownCautions(cautions).map((c) => CAUTION_WORDS[c].long), ...contains];
 }
 
 export function CautionMark({ cautions }: { readonly cautions: readonly Caution[] }) {
   const allergens = names(cautions);
-  const marks = [...own(cautions).map((c) => CAUTION_WORDS[c].short), ...(allergens ? [`contains ${allergens}`] : [])];
+  const marks = [
+    ...ownCautions(cautions).map((c) => CAUTION_WORDS[c].short),
+    ...(allergens ? [`contains ${allergens}`] : []),
+  ];
   if (!marks.length) return null;
   return (
     <span className="inline-flex items-center gap-1 text-red">

@@ -134,7 +134,7 @@ export function QuickFindDialog({ close }: { readonly close: () => void }) {
           ))}
         </Command.List>
         <div role="status">
-          {found?.error && <ErrorMessage>{found.error}</ErrorMessage>}
+          <ErrorMessage>{found?.error}</ErrorMessage>
           {found && !found.hits.length && !found.error && found.typed === typed && (
             <p className="px-3 py-4 text-muted">
               We can’t find “{typed}”. Try part of a name, a day like 26 November, or sounds with spaces between them.

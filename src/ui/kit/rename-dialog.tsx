@@ -57,11 +57,7 @@ function RenameForm({ current, done, onRename }: FormProps) {
       <Button kind="action" type="submit" className="mt-5" disabled={busy}>
         Save the name
       </Button>
-      {error && (
-        <div className="mt-4">
-          <ErrorMessage>{error}</ErrorMessage>
-        </div>
-      )}
+      <ErrorMessage className="mt-4">{error}</ErrorMessage>
     </form>
   );
 }

@@ -139,11 +139,7 @@ export function AnswerButton({ sessionId, answer, accent, people, onCorrected }:
         <p className="mt-1 text-muted">
           If you give a reason or write a note, do that first: we keep them with the mark you tap.
         </p>
-        {error && (
-          <div className="mt-4">
-            <ErrorMessage>{error}</ErrorMessage>
-          </div>
-        )}
+        <ErrorMessage className="mt-4">{error}</ErrorMessage>
       </Dialog>
     </>
   );

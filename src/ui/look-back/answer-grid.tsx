@@ -45,7 +45,7 @@ const SIEVES = {
 type Sieve = keyof typeof SIEVES;
 
 /** What is asked to be seen. */
-interface Asked {
+interface AskedCell {
   readonly sieve: Sieve;
   readonly outcome: Outcome | '';
   readonly child: string;
@@ -60,7 +60,7 @@ const column = createColumnHelper<typeof features, LookBackAnswer>();
 const columns = column.columns([column.accessor((a) => a, { id: 'answer' })]);
 
 const asked = constructFilterFn({
-  filter: (a: LookBackAnswer, { sieve, outcome, child }: Asked) =>
+  filter: (a: LookBackAnswer, { sieve, outcome, child }: AskedCell) =>
     SIEVES[sieve].lets(a) && (!outcome || a.outcome === outcome) && (!child || (a.childId ?? 'everyone') === child),
 });
 
@@ -80,7 +80,7 @@ export function AnswerGrid({ sessionId, accent, people, rounds, answers }: GridP
     data,
     getColumnCanGlobalFilter: () => true,
     globalFilterFn: asked,
-    state: { globalFilter: { sieve, outcome, child } satisfies Asked },
+    state: { globalFilter: { sieve, outcome, child } satisfies AskedCell },
   });
   const seen = table.getRowModel().rows.map((row) => row.original);
   const rows = [
@@ -172,7 +172,7 @@ function TakeBack({ sessionId, corrected, onDone }: TakeBackProps) {
           )}
         </p>
       )}
-      {said.error && <ErrorMessage>{said.error}</ErrorMessage>}
+      <ErrorMessage>{said.error}</ErrorMessage>
     </div>
   );
 }

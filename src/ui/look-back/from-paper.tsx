@@ -27,11 +27,7 @@ export function FromPaper() {
           Type it in
         </Button>
       </div>
-      {error && (
-        <div className="mt-3">
-          <ErrorMessage>{error}</ErrorMessage>
-        </div>
-      )}
+      <ErrorMessage className="mt-3">{error}</ErrorMessage>
     </form>
   );
 }

@@ -3,6 +3,7 @@
 import { useState } from 'react';
 import type { HomePaper } from '@/server/sessions/home-page';
 import { Link } from '../kit/link';
+import { PrintedPart } from '../kit/printed-part';
 import { PrintButton } from '../words/print-button';
 
 const COPIED_WORDS = {
@@ -18,17 +19,6 @@ export function HomePaperScreen({ paper }: { paper: HomePaper }) {
     void navigator.clipboard.writeText(paper.text).then(
       () => setCopied('yes'),
       () => setCopied('no'),
-    );
-  const part = (heading: string, lines: readonly string[]) =>
-    lines.length > 0 && (
-      <section className="mt-7 break-inside-avoid print:mt-4">
-        <h2 className="mb-2 text-2xl print:mb-1 print:text-xl">{heading}</h2>
-        <ul className="space-y-1.5 text-xl print:space-y-1 print:text-lg">
-          {lines.map((line) => (
-            <li key={line}>{line}</li>
-          ))}
-        </ul>
-      </section>
     );
   return (
     <main className="mx-auto max-w-[46rem] px-4 py-6 print:max-w-none print:p-0">
@@ -56,7 +46,7 @@ export function HomePaperScreen({ paper }: { paper: HomePaper }) {
           <li key={line}>{line}</li>
         ))}
       </ul>
-      {part('Try this at home', paper.game ? [paper.game] : [])}
+      <PrintedPart heading="Try this at home" lines={paper.game ? [paper.game] : []} />
       {paper.words.length > 0 && (
         <section className="mt-7 break-inside-avoid print:mt-4">
           <h2 className="mb-2 text-2xl print:mb-1 print:text-xl">Some of our words</h2>
@@ -70,7 +60,7 @@ export function HomePaperScreen({ paper }: { paper: HomePaper }) {
           </dl>
         </section>
       )}
-      {part('How to say the sounds', paper.sounds)}
+      <PrintedPart heading="How to say the sounds" lines={paper.sounds} />
       <p className="mt-7 text-xl print:mt-4 print:text-lg">{paper.close}</p>
     </main>
   );

@@ -104,7 +104,7 @@ function Round({ round: { name, step, own, rows }, number, typing, onBox }: Roun
                   {row.plant && <Plant id={row.plant} />} {row.name}
                 </th>
                 {row.boxes.map((word, box) => (
-                  <Cell
+                  <PaperCell
                     key={box}
                     at={(before[i] ?? 0) + box}
                     name={row.name}
@@ -133,7 +133,7 @@ interface CellProps {
   readonly onBox: (at: number) => void;
 }
 
-function Cell({ at, name, word, shown, typing, onBox }: CellProps) {
+function PaperCell({ at, name, word, shown, typing, onBox }: CellProps) {
   const outcome = PAPER_MARKS[typing.marks[at] ?? ' '];
   const here = typing.at === at;
   return (

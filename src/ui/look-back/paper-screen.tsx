@@ -121,11 +121,7 @@ function Typed({ sheet: { number, rounds }, today }: PaperProps) {
           {saveMarks(markedIn(typing))}
         </Button>
       </form>
-      {error && (
-        <div className="mt-4">
-          <ErrorMessage>{error}</ErrorMessage>
-        </div>
-      )}
+      <ErrorMessage className="mt-4">{error}</ErrorMessage>
     </>
   );
 }

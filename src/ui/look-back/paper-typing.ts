@@ -44,8 +44,8 @@ export const asText = ({ marks }: Typing): string => marks.join('');
 export function asLines({ boxes, marks }: Typing, widths: Widths): TypedMarks {
   const lines = widths.map((rows) => rows.map(() => ''));
   boxes.forEach(({ round, row }, i) => {
-    const of = sure(lines[round]);
-    of[row] = `${of[row] ?? ''}${marks[i] ?? EMPTY}`;
+    const line = sure(lines[round]);
+    line[row] = `${line[row] ?? ''}${marks[i] ?? EMPTY}`;
   });
   return lines;
 }

@@ -62,11 +62,7 @@ export function PlanScreen({ open, games }: { open: OpenPlan; games: Catalogue }
       <div className="min-w-0">
         <TitleField title={plan.title} onChange={(title) => edit((now) => ({ ...now, title }))} />
         <ForWhom shown={shown} open={open} plan={plan} work={work} />
-        {work.error && (
-          <div className="mb-3">
-            <ErrorMessage>{work.error}</ErrorMessage>
-          </div>
-        )}
+        <ErrorMessage className="mb-3">{work.error}</ErrorMessage>
         <DndContext id="rounds" sensors={sensors} collisionDetection={closestCenter} onDragEnd={moved}>
           <SortableContext items={ids} strategy={verticalListSortingStrategy}>
             <ol className="border-t border-line">
@@ -162,11 +158,7 @@ function AddRound({ setAdding, games, ask, work }: AddRoundProps) {
           if (await ask({ kind: 'add-round', task, step })) setAdding(false);
         }}
       />
-      {work.error && (
-        <div className="mt-4">
-          <ErrorMessage>{work.error}</ErrorMessage>
-        </div>
-      )}
+      <ErrorMessage className="mt-4">{work.error}</ErrorMessage>
     </Dialog>
   );
 }

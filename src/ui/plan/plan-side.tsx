@@ -104,7 +104,7 @@ export function PlanSide({ open, work, games }: { open: OpenPlan; work: PlanWork
             {kept ? 'Saved' : 'Save'}
           </Button>
         </div>
-        {error && <ErrorMessage>{error}</ErrorMessage>}
+        <ErrorMessage>{error}</ErrorMessage>
       </div>
       <Turns shown={shown} />
       <Bring shown={shown} cautions={cautions} />

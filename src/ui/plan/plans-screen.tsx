@@ -147,7 +147,7 @@ function NewPlan({ group, games, find }: Omit<PlansProps, 'plans'>) {
           />
         </div>
       )}
-      <div className="mt-4">{error && <ErrorMessage>{error}</ErrorMessage>}</div>
+      <ErrorMessage className="mt-4">{error}</ErrorMessage>
     </form>
   );
 }
@@ -270,7 +270,7 @@ function PlanList({ plans, groupName }: { plans: readonly PlanLine[]; groupName:
           </label>
         )}
       </div>
-      {error && <ErrorMessage>{error}</ErrorMessage>}
+      <ErrorMessage>{error}</ErrorMessage>
       {!plans.length && (
         <Empty title="Plans you save will appear here">
           {groupName} has no plans yet. Make one here, or open one from a file.

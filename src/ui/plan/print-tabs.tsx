@@ -44,7 +44,7 @@ export function PrintTabs({ planId, at }: { readonly planId: string; readonly at
       </form>
       {link('cards', 'Picture cards')}
       <PrintButton />
-      {error && <ErrorMessage>{error}</ErrorMessage>}
+      <ErrorMessage>{error}</ErrorMessage>
     </nav>
   );
 }

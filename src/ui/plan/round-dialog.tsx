@@ -37,17 +37,12 @@ interface RoundDialogProps {
 
 /** How a round runs: game and step, who answers, the pause, the gesture, the frame, the words by name. */
 export function RoundDialog({ round, shown, task, games, put, ask, said, onClose }: RoundDialogProps) {
-  const [word, setWord] = useState('');
-  const [start, setStart] = useState(round.items[0]?.key.split(' ')[0] ?? '');
-  const [target, setTarget] = useState('');
   const [failed, setFailed] = useState(false);
   const tell = async (change: PlanChange): Promise<boolean> => {
     const done = await ask(change);
     setFailed(!done);
     return done;
   };
-  const frame = (change: Partial<PlannedRound['frame']>): void =>
-    put((r) => ({ ...r, frame: { ...r.frame, ...change } }));
   return (
     <Dialog open onOpenChange={onClose} title={shown.name}>
       <div className="space-y-6">
@@ -83,7 +78,7 @@ export function RoundDialog({ round, shown, task, games, put, ask, said, onClose
         <Part round={round} put={put} />
         <Pause round={round} put={put} />
         <Gesture round={round} put={put} shown={shown} />
-        <Frame round={round} frame={frame} shown={shown} />
+        <RoundFrame round={round} put={put} shown={shown} />
         <Reminder round={round} put={put} />
         {task.ownName && (
           <Button
@@ -95,30 +90,19 @@ export function RoundDialog({ round, shown, task, games, put, ask, said, onClose
           </Button>
         )}
         {task.leadsOn ? (
-          <ChainForm
-            tell={tell}
-            round={round}
-            start={start}
-            target={target}
-            setStart={setStart}
-            setTarget={setTarget}
-          />
+          <ChainForm tell={tell} round={round} />
         ) : (
-          !shown.inOrder && <WordForm tell={tell} round={round} word={word} setWord={setWord} />
+          !shown.inOrder && <WordForm tell={tell} round={round} />
         )}
       </div>
     </Dialog>
   );
 }
 
+type Changed = Pick<RoundDialogProps, 'round' | 'put'>;
+
 /** Which part of the session it is. */
-function Part({
-  round,
-  put,
-}: {
-  readonly round: PlannedRound;
-  readonly put: (change: (round: PlannedRound) => PlannedRound) => void;
-}) {
+function Part({ round, put }: Changed) {
   return (
     <Choice
       legend="Part of the session"
@@ -130,13 +114,7 @@ function Part({
 }
 
 /** How long to wait between sounds. */
-function Pause({
-  round,
-  put,
-}: {
-  readonly round: PlannedRound;
-  readonly put: (change: (round: PlannedRound) => PlannedRound) => void;
-}) {
+function Pause({ round, put }: Changed) {
   return (
     <Choice
       legend="Pause between sounds"
@@ -148,13 +126,7 @@ function Pause({
 }
 
 /** A line for the adult. */
-function Reminder({
-  round,
-  put,
-}: {
-  readonly round: PlannedRound;
-  readonly put: (change: (round: PlannedRound) => PlannedRound) => void;
-}) {
+function Reminder({ round, put }: Changed) {
   return (
     <label className="block">
       <span className="mb-1 block text-muted">To remember</span>
@@ -168,15 +140,32 @@ function Reminder({
   );
 }
 
-interface WordFormProps {
-  readonly tell: (change: PlanChange) => Promise<boolean>;
-  readonly round: PlannedRound;
+interface WordFieldProps {
+  readonly label: string;
   readonly word: string;
   readonly setWord: (next: string) => void;
 }
 
+const WordField = ({ label, word, setWord }: WordFieldProps) => (
+  <label className="block min-w-0 flex-1">
+    <span className="mb-1 block text-muted">{label}</span>
+    <input
+      className="field font-word text-xl"
+      value={word}
+      onChange={(e) => setWord(e.target.value)}
+      autoComplete="off"
+    />
+  </label>
+);
+
+interface FormProps {
+  readonly tell: (change: PlanChange) => Promise<boolean>;
+  readonly round: PlannedRound;
+}
+
 /** A word put in by name. */
-function WordForm({ tell, round, word, setWord }: WordFormProps) {
+function WordForm({ tell, round }: FormProps) {
+  const [word, setWord] = useState('');
   return (
     <form
       className="flex items-end gap-2"
@@ -187,15 +176,7 @@ function WordForm({ tell, round, word, setWord }: WordFormProps) {
         });
       }}
     >
-      <label className="min-w-0 flex-1">
-        <span className="mb-1 block text-muted">Add a word</span>
-        <input
-          className="field font-word text-xl"
-          value={word}
-          onChange={(e) => setWord(e.target.value)}
-          autoComplete="off"
-        />
-      </label>
+      <WordField label="Add a word" word={word} setWord={setWord} />
       <Button type="submit" className="shrink-0" disabled={!word.trim()}>
         Add it
       </Button>
@@ -203,17 +184,10 @@ function WordForm({ tell, round, word, setWord }: WordFormProps) {
   );
 }
 
-interface ChainFormProps {
-  readonly tell: (change: PlanChange) => Promise<boolean>;
-  readonly round: PlannedRound;
-  readonly start: string;
-  readonly target: string;
-  readonly setStart: (next: string) => void;
-  readonly setTarget: (next: string) => void;
-}
-
 /** A chain from a word, or between two. */
-function ChainForm({ tell, round, start, target, setStart, setTarget }: ChainFormProps) {
+function ChainForm({ tell, round }: FormProps) {
+  const [start, setStart] = useState(round.items[0]?.key.split(' ')[0] ?? '');
+  const [target, setTarget] = useState('');
   return (
     <form
       className="grid grid-cols-2 gap-2.5"
@@ -222,24 +196,8 @@ function ChainForm({ tell, round, start, target, setStart, setTarget }: ChainFor
         void tell({ kind: 'chain', round: round.id, start, target });
       }}
     >
-      <label className="block">
-        <span className="mb-1 block text-muted">From</span>
-        <input
-          className="field font-word text-xl"
-          value={start}
-          onChange={(e) => setStart(e.target.value)}
-          autoComplete="off"
-        />
-      </label>
-      <label className="block">
-        <span className="mb-1 block text-muted">To (optional)</span>
-        <input
-          className="field font-word text-xl"
-          value={target}
-          onChange={(e) => setTarget(e.target.value)}
-          autoComplete="off"
-        />
-      </label>
+      <WordField label="From" word={start} setWord={setStart} />
+      <WordField label="To (optional)" word={target} setWord={setTarget} />
       <Button type="submit" className="col-span-2">
         Find the chain
       </Button>
@@ -247,16 +205,25 @@ function ChainForm({ tell, round, start, target, setStart, setTarget }: ChainFor
   );
 }
 
+interface LineFieldProps {
+  readonly label: string;
+  /** Letters. */
+  readonly most: number;
+  readonly line: string;
+  readonly setLine: (next: string) => void;
+}
+
+const LineField = ({ label, most, line, setLine }: LineFieldProps) => (
+  <label className="block">
+    <span className="mb-1 block text-[0.95rem] text-muted">{label}</span>
+    <textarea className="field" rows={2} maxLength={most} value={line} onChange={(e) => setLine(e.target.value)} />
+  </label>
+);
+
 /** The story it is told in, and its lines. */
-function Frame({
-  round,
-  frame,
-  shown,
-}: {
-  readonly round: PlannedRound;
-  readonly frame: (change: Partial<PlannedRound['frame']>) => void;
-  readonly shown: ShownRound;
-}) {
+function RoundFrame({ round, put, shown }: Changed & Pick<RoundDialogProps, 'shown'>) {
+  const frame = (change: Partial<PlannedRound['frame']>): void =>
+    put((r) => ({ ...r, frame: { ...r.frame, ...change } }));
   return (
     <fieldset className="space-y-3">
       <legend className="mb-1 text-muted">Story frame</legend>
@@ -265,28 +232,18 @@ function Frame({
         checked={round.frame.on}
         onChange={(on) => frame({ on, opening: null, ask: null })}
       />
-      <label className="block">
-        <span className="mb-1 block text-[0.95rem] text-muted">Opening line</span>
-        <textarea
-          className="field"
-          rows={2}
-          maxLength={240}
-          value={round.frame.opening ?? shown.opening}
-          onChange={(e) => frame({ opening: e.target.value })}
-        />
-      </label>
-      <label className="block">
-        <span className="mb-1 block text-[0.95rem] text-muted">
-          {'What you say (words in {curly brackets} are filled in)'}
-        </span>
-        <textarea
-          className="field"
-          rows={2}
-          maxLength={160}
-          value={round.frame.ask ?? shown.ask}
-          onChange={(e) => frame({ ask: e.target.value })}
-        />
-      </label>
+      <LineField
+        label="Opening line"
+        most={240}
+        line={round.frame.opening ?? shown.opening}
+        setLine={(opening) => frame({ opening })}
+      />
+      <LineField
+        label="What you say (words in {curly brackets} are filled in)"
+        most={160}
+        line={round.frame.ask ?? shown.ask}
+        setLine={(ask) => frame({ ask })}
+      />
       {(round.frame.opening !== null || round.frame.ask !== null) && (
         <Button kind="quiet" className="-ml-3" onClick={() => frame({ opening: null, ask: null })}>
           Restore the original wording
@@ -297,15 +254,7 @@ function Frame({
 }
 
 /** What hands do. */
-function Gesture({
-  round,
-  put,
-  shown,
-}: {
-  readonly round: PlannedRound;
-  readonly put: (change: (round: PlannedRound) => PlannedRound) => void;
-  readonly shown: ShownRound;
-}) {
+function Gesture({ round, put, shown }: Changed & Pick<RoundDialogProps, 'shown'>) {
   return (
     <SelectField
       label="Gesture"

@@ -34,13 +34,13 @@ export function PlayScreen({ session }: { readonly session: PlaySession }) {
   useRunning(store, session.id);
   return (
     <RunProvider value={store}>
-      <Frame />
+      <PlayFrame />
     </RunProvider>
   );
 }
 
 /** Where each view has its place. */
-function Frame() {
+function PlayFrame() {
   const pending = useRun((run) => run.pending);
   const inTurn = useRun((run) => run.item !== undefined && (run.playing || run.modelling));
   const dialog = useRun((run) => run.view.dialog !== null);

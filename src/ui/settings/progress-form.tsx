@@ -68,7 +68,7 @@ export function ProgressForm({ settings }: { settings: ProgressSettings }) {
       </Button>
       <div aria-live="polite" className="mt-3">
         {state.said && <p className="text-green">{state.said}</p>}
-        {state.error && <ErrorMessage>{state.error}</ErrorMessage>}
+        <ErrorMessage>{state.error}</ErrorMessage>
       </div>
     </form>
   );

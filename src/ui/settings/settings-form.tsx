@@ -113,7 +113,7 @@ export function SettingsForm({ settings, accents, examples }: SettingsFormProps)
       <Counting counting={counting} conventions={conventions} setConventions={setConventions} />
       <div aria-live="polite" className="my-4">
         {state.said && <p className="text-green">{state.said}</p>}
-        {state.error && <ErrorMessage>{state.error}</ErrorMessage>}
+        <ErrorMessage>{state.error}</ErrorMessage>
       </div>
       <Button kind="action" type="submit" disabled={running}>
         {settings.confirmed ? 'Save how we say and count' : 'This is how we count'}

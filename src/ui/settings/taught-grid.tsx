@@ -47,7 +47,7 @@ export function TaughtGrid({ groupId, groupName, taught, rows }: TaughtGridProps
       <p className="mt-1 mb-3 text-lg text-muted">
         For {groupName}: {all.filter(on).length} of {all.length}. You can ask for words made only of these sounds.
       </p>
-      {error && <ErrorMessage>{error}</ErrorMessage>}
+      <ErrorMessage>{error}</ErrorMessage>
       {rows.map((row) => (
         <div key={row.name} className="mb-3" role="group" aria-label={row.name}>
           <h2 className="mb-1 font-sans text-base font-normal text-muted">{row.name}</h2>

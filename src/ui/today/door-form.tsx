@@ -17,7 +17,7 @@ export function DoorForm({ groupId }: { readonly groupId: string }) {
       <p className="mt-1 text-[0.95rem] text-muted">
         One quick question for each child, at their own step, while they queue for coats or the sink.
       </p>
-      {played.error && <ErrorMessage>{played.error}</ErrorMessage>}
+      <ErrorMessage>{played.error}</ErrorMessage>
     </form>
   );
 }

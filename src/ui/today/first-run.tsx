@@ -130,7 +130,7 @@ function Accent({ accent, accents }: FirstRunProps) {
       <p className="mt-2 text-muted">
         Sounds and rhymes follow your accent. You can change it, and how you count sounds, in Settings.
       </p>
-      {error && <ErrorMessage>{error}</ErrorMessage>}
+      <ErrorMessage>{error}</ErrorMessage>
     </>
   );
 }

@@ -42,7 +42,7 @@ export function ReadyForms({ groupId, wish, minutes, title, main }: ReadyFormsPr
           <span className="sr-only">: {title}</span>
         </button>
       </form>
-      {error && <ErrorMessage>{error}</ErrorMessage>}
+      <ErrorMessage>{error}</ErrorMessage>
     </div>
   );
 }

@@ -28,11 +28,7 @@ export function StartForm({ groupId, label, set }: StartFormProps) {
       <button type="submit" className="action min-h-16 w-full px-8 text-xl" disabled={running || !set.words.length}>
         {label}
       </button>
-      {state.error && (
-        <div className="mt-3">
-          <ErrorMessage>{state.error}</ErrorMessage>
-        </div>
-      )}
+      <ErrorMessage className="mt-3">{state.error}</ErrorMessage>
     </form>
   );
 }

@@ -30,7 +30,7 @@ export function AsideButton({ groupId, groupName, word, aside }: AsideButtonProp
       >
         {aside ? `Bring ${word} back for ${groupName}` : `Not with ${groupName}`}
       </Button>
-      {error && <ErrorMessage>{error}</ErrorMessage>}
+      <ErrorMessage>{error}</ErrorMessage>
     </>
   );
 }

@@ -40,7 +40,7 @@ export function OtherGame({ groupId, words }: OtherGameProps) {
       {error && !games && <ErrorMessage>{error}</ErrorMessage>}
       <Dialog open={games !== null} onOpenChange={() => setGames(null)} title="Play these words in another game">
         <p className="mb-3 text-muted">Each game takes the words that work in it, and leaves the rest.</p>
-        {error && <ErrorMessage>{error}</ErrorMessage>}
+        <ErrorMessage>{error}</ErrorMessage>
         {games?.length === 0 && <p>No other game can be made from these words.</p>}
         {[...groupBy(games ?? [], (g) => g.family)].map(([family, of]) => (
           <section key={family} aria-label={family} className="mb-3">

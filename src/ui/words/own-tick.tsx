@@ -23,7 +23,7 @@ export function OwnTick({ word, owned, label = 'We have one' }: { word: string; 
           })
         }
       />
-      {error && <ErrorMessage>{error}</ErrorMessage>}
+      <ErrorMessage>{error}</ErrorMessage>
     </>
   );
 }

@@ -128,11 +128,7 @@ export function OwnWordForm({ start, before, consonants, vowels }: OwnWordFormPr
 function Trouble({ error }: { readonly error: string }) {
   return (
     <div aria-live="polite">
-      {error && (
-        <div className="mb-4">
-          <ErrorMessage>{error}</ErrorMessage>
-        </div>
-      )}
+      <ErrorMessage className="mb-4">{error}</ErrorMessage>
     </div>
   );
 }

@@ -32,7 +32,7 @@ export function RemoveWord({ word }: { word: string }) {
           })
         }
       >
-        {error && <ErrorMessage>{error}</ErrorMessage>}
+        <ErrorMessage>{error}</ErrorMessage>
       </Alert>
     </>
   );

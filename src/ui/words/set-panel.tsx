@@ -242,7 +242,7 @@ function Keep({ name, setName, busy, words, saved, changed, save, error, said, c
         </Button>
       </div>
       <div aria-live="polite" className="mt-2 text-[0.95rem]">
-        {error && <ErrorMessage>{error}</ErrorMessage>}
+        <ErrorMessage>{error}</ErrorMessage>
         {said && !error && <p className="text-green">{said}</p>}
       </div>
       {saved && (

@@ -40,11 +40,7 @@ export function SetsScreen({ sets }: { sets: readonly SavedSet[] }) {
             </label>
           )}
         </div>
-        {error && (
-          <div className="mb-3">
-            <ErrorMessage>{error}</ErrorMessage>
-          </div>
-        )}
+        <ErrorMessage className="mb-3">{error}</ErrorMessage>
         {!sets.length && (
           <Empty title="Sets you save will appear here">
             Choose words in{' '}

@@ -43,7 +43,7 @@ const isChangeable = (material: Material): ((word: Word) => boolean) => {
   return (word) => all.has(word.word);
 };
 
-const placesOf = ({ place }: Step): readonly ChangePlace[] => {
+const changePlaces = ({ place }: Step): readonly ChangePlace[] => {
   if (place === 'any') return CHANGE_PLACES;
   return place === 'ends' ? ['first', 'last'] : [place as ChangePlace];
 };
@@ -67,7 +67,7 @@ function isClear(link: ChainLink, material: Material): boolean {
 const possible = (word: Word, step: Step, material: Material): ChainLink[] =>
   linksFrom(word, {
     neighbours: material.neighbours(),
-    places: placesOf(step),
+    places: changePlaces(step),
     grow: step.grow === true,
     allowed: isChangeable(material),
   });
@@ -257,7 +257,7 @@ function onsetSwap(from: Word, to: Word, material: Material): Made {
   };
 }
 
-const PLACE_WORDS = ['first', 'middle', 'last'] as const;
+const PLACE_NAMES = ['first', 'middle', 'last'] as const;
 
 const WHICH: Task = {
   id: 'which-changed',
@@ -280,7 +280,7 @@ const WHICH: Task = {
     changeable(material).filter((w) => w.sounds.length === 3 && w.shape === 'CVC' && w.count === 3),
   kinds: (step) => sure(step.choices),
   build: ({ head, kind, step, material, random, wishes }) => {
-    const place = step.choices === 2 ? sure((['first', 'last'] as const)[kind]) : sure(PLACE_WORDS[kind]);
+    const place = step.choices === 2 ? sure((['first', 'last'] as const)[kind]) : sure(PLACE_NAMES[kind]);
     const found = some(links(head, { ...step, place }, material), random)
       .filter(
         (l) =>
@@ -295,7 +295,7 @@ const WHICH: Task = {
   make: ({ words }, step, material) => {
     const [from, to] = [wordOf(material, words[0]), wordOf(material, words[1])];
     const link = need(between(from, to, material), 'Words one sound apart.');
-    const choices = step.choices === 2 ? ['first', 'last'] : [...PLACE_WORDS];
+    const choices = step.choices === 2 ? ['first', 'last'] : [...PLACE_NAMES];
     const right = choices.indexOf(changePlace(from, link.at));
     const place = need(choices[right], 'The place that changed.');
     return {
@@ -443,7 +443,7 @@ const CHAIN: Task = {
         {
           start,
           length,
-          places: placesOf(step),
+          places: changePlaces(step),
           grow: step.grow === true,
           target,
           allowed,

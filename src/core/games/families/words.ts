@@ -28,7 +28,7 @@ export const allKnown = (sentence: string, { soundsOf, whyWithheld }: Material):
   !/[-’'\d]/.test(sentence) &&
   wordsOf(sentence).every((w) => soundsOf(w) !== undefined && whyWithheld(w) !== 'put-aside');
 
-const fits = (sentence: string, step: Step): boolean => {
+const fitsSentence = (sentence: string, step: Step): boolean => {
   const n = wordsOf(sentence).length;
   return n >= sure(step.count) && n <= (step.most ?? sure(step.count));
 };
@@ -39,7 +39,7 @@ const sentenceFor = (word: Word, step: Step, material: Material, former = false)
     ...(material.counting.get(word.word) ?? []).filter((c) => !c.former).map((c) => c.sentence),
     word.entry.sentence,
     ...(former ? (material.counting.get(word.word) ?? []) : []).map((c) => c.sentence),
-  ].find((sentence) => fits(sentence, step) && allKnown(sentence, material));
+  ].find((sentence) => fitsSentence(sentence, step) && allKnown(sentence, material));
 
 const countWords: Task = {
   id: 'count-words',
@@ -79,7 +79,7 @@ const countWords: Task = {
       script: script(`${n}`, parts.join(' · ')),
       facts: [
         ['every word of the sentence is known', allKnown(sentence, material)],
-        ['the number of words is that of the step', fits(sentence, step)],
+        ['the number of words is that of the step', fitsSentence(sentence, step)],
       ],
     };
   },

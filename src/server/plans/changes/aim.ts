@@ -42,9 +42,9 @@ export function aimed({ plan, round, task, shop, models }: RoundWork): Reworked 
   });
   const [best] = made.sort((a, b) => a.off - b.off);
   if (!best) throw new Problem('There aren’t enough words here to make a round that is just right.');
-  const of = { task: task.id, step: best.step.id };
+  const step = { task: task.id, step: best.step.id };
   const chances = models.map(
-    (m) => best.points.reduce((sum, points) => sum + forecast(m, { ...of, points }).chance, 0) / best.points.length,
+    (m) => best.points.reduce((sum, points) => sum + forecast(m, { ...step, points }).chance, 0) / best.points.length,
   );
   const next = {
     ...round,

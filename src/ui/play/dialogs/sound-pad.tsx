@@ -130,11 +130,7 @@ export function SoundPad({ sessionId, round, itemKey, accent, who, question, onM
         setError={setError}
         busy={busy}
       />
-      {error && (
-        <div className="mt-2">
-          <ErrorMessage>{error}</ErrorMessage>
-        </div>
-      )}
+      <ErrorMessage className="mt-2">{error}</ErrorMessage>
       {question && <Pad rows={rows} button={button} vowels={vowels} />}
       <Verdict
         line={line}

@@ -234,8 +234,8 @@ function namesInSession({ session, device }: Parts): ReadonlyMap<string, string>
 function once<T>(make: (parts: Parts) => T, from: (parts: Parts) => readonly unknown[]): (parts: Parts) => T {
   let last: { readonly of: readonly unknown[]; readonly made: T } | undefined;
   return (parts) => {
-    const of = from(parts);
-    if (!last || of.some((value, i) => value !== last?.of[i])) last = { of, made: make(parts) };
+    const picked = from(parts);
+    if (!last || picked.some((value, i) => value !== last?.of[i])) last = { of: picked, made: make(parts) };
     return last.made;
   };
 }

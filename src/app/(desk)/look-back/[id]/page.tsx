@@ -1,10 +1,8 @@
 import type { Metadata } from 'next';
-import { guarded } from '@/app/guarded';
+import { aboutOne } from '@/app/guarded';
 import { lookBack } from '@/server/sessions/look-back';
 import { LookBackScreen } from '@/ui/look-back/look-back-screen';
 
 export const metadata: Metadata = { title: 'Look back' };
 
-export default guarded(async ({ params }: { params: Promise<{ id: string }> }) => (
-  <LookBackScreen session={await lookBack((await params).id)} />
-));
+export default aboutOne(async (id) => <LookBackScreen session={await lookBack(id)} />);

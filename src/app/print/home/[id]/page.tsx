@@ -1,11 +1,9 @@
 import type { Metadata } from 'next';
-import { guarded } from '@/app/guarded';
+import { aboutOne } from '@/app/guarded';
 import { homePaper } from '@/server/sessions/home-page';
 import { HomePaperScreen } from '@/ui/look-back/home-paper-screen';
 
 export const metadata: Metadata = { title: 'A page for families' };
 export const dynamic = 'force-dynamic';
 
-export default guarded(async ({ params }: { params: Promise<{ id: string }> }) => (
-  <HomePaperScreen paper={await homePaper((await params).id)} />
-));
+export default aboutOne(async (id) => <HomePaperScreen paper={await homePaper(id)} />);
