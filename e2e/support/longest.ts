@@ -7,6 +7,7 @@ import type { Task } from '../../src/core/games/task';
 import { ACCENT_IDS, type AccentId } from '../../src/core/phonology/accents';
 import type { StoredRound } from '../../src/core/sessions/stored-round';
 import { material } from '../../src/core/testing/bank';
+import { PLAIN_ROUND } from '../../src/core/testing/rounds';
 
 /** An item that asks much of a screen. */
 export interface Long {
@@ -53,17 +54,11 @@ export function longest(seeds: number): Long[] {
 
 /** A round of that one item, again and again. */
 export const roundOf = ({ task, step, item }: Long): StoredRound => ({
-  role: 'focus',
+  ...PLAIN_ROUND,
   task: task.id,
   step: step.id,
   items: [item.key],
   model: item.key,
-  spares: [],
-  way: 'individual',
-  gap: 1,
-  gesture: 'task',
-  frame: { on: true, opening: null, ask: null },
   reminder: familyOf(task.family).reminder,
-  names: false,
   turns: 6,
 });

@@ -1,4 +1,4 @@
-import { SYLLABIC_ENDINGS, isVowelKey } from '../phonology/keys';
+import { SYLLABIC_ENDINGS, isVowelKey, R_SETS } from '../phonology/keys';
 import { parseTranscription } from '../phonology/transcription';
 import { sure } from '../sure';
 import { parseLetters, type Entry } from './entry';
@@ -48,23 +48,10 @@ export function withTail(line: string, ending: Ending): string {
           .replace(/\. ([a-z]+) ([lmn])$/, '$1 . $2')
       : stressed;
   // A written r comes back before a vowel: pour, pouring. Where r is said anyway, the accent says it once.
-  return isVowelKey(last) && tail.startsWith('. KIT') && LINKING.has(last)
+  return isVowelKey(last) && tail.startsWith('. KIT') && R_SETS.has(last)
     ? `${before} . r ${tail.slice(2)}`
     : `${before} ${tail}`;
 }
-
-const LINKING: ReadonlySet<string> = new Set([
-  'FERN',
-  'FIR',
-  'FUR',
-  'NEAR',
-  'SQUARE',
-  'START',
-  'NORTH',
-  'FORCE',
-  'CURE',
-  'lettER',
-]);
 
 /** The entry of a word with an ending: sounds by rule, in every accent; letters in one piece. */
 export function formEntry({ form, ending }: Form, base: Entry): Entry {

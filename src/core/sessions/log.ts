@@ -48,6 +48,17 @@ export interface AnswerEntry extends Stamp {
   readonly pebbles?: readonly PebbleMark[];
 }
 
+/** An answer of which nothing but its mark was noted. */
+export const ONLY_MARKED = {
+  slip: null,
+  said: null,
+  missed: [],
+  helps: [],
+  note: null,
+  thinkMs: null,
+  supersedes: null,
+} as const satisfies Partial<AnswerEntry>;
+
 /** One word of a pebble check, as it was marked. */
 export interface PebbleMark {
   /** Sound and place: `r opening after`. */

@@ -2,7 +2,7 @@ import { OUTCOMES, type Outcome } from '../answers/outcome';
 import { taskOf } from '../games';
 import { sure } from '../sure';
 import type { OwnDeal } from './own-step';
-import { ROUND_STRIDE, type AnswerEntry, type Entry } from './log';
+import { ONLY_MARKED, ROUND_STRIDE, type AnswerEntry, type Entry } from './log';
 import type { StoredRound } from './stored-round';
 
 /**
@@ -129,13 +129,7 @@ const paperAnswer = ({ childId, word, outcome, differs }: Turned, turn: number, 
     childId,
     word,
     outcome,
-    slip: null,
-    said: null,
-    missed: [],
-    helps: [],
-    note: null,
-    thinkMs: null,
-    supersedes: null,
+    ...ONLY_MARKED,
     ...(by ? { by } : {}),
     ...(differs ? { differs: true } : {}),
   }) satisfies Omit<AnswerEntry, 'id' | 'at'>;

@@ -20,6 +20,7 @@ import {
   type PlannedRound,
 } from './running-order';
 import { makePlan, makeRound, SHAPES, type PlanRequest } from './shapes';
+import { PLAIN_ROUND } from '../testing/rounds';
 
 const paceOf = (task: string): number => taskOf(task).secondsPerTurn;
 const wish = (more: Partial<PlanRequest> = {}): PlanRequest => ({
@@ -46,19 +47,12 @@ const proved = (plan: Plan, of = made): void => {
 
 describe('minutes', () => {
   const round = (items: number, way: PlannedRound['way'] = 'individual'): PlannedRound => ({
+    ...PLAIN_ROUND,
     id: 'r1',
-    role: 'focus',
     task: 'blending',
     step: '3',
     items: Array.from({ length: items }, (_, i) => ({ key: `w${i}`, locked: false })),
-    model: null,
-    spares: [],
     way,
-    gap: 1,
-    gesture: 'task',
-    frame: { on: true, opening: null, ask: null },
-    reminder: '',
-    names: false,
     seed: 1,
   });
   // Starting paces: common practice, no source.

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import type { AnswerEntry, Entry } from './log';
+import { ONLY_MARKED, type AnswerEntry, type Entry } from './log';
 import { atShare, tapsPerAnswer } from './taps';
 
 let made = 0;
@@ -10,13 +10,7 @@ const answer = (turn: number, more: Partial<AnswerEntry> = {}): AnswerEntry => (
   childId: 'a',
   word: 'sun',
   outcome: 'on-own',
-  slip: null,
-  said: null,
-  missed: [],
-  helps: [],
-  note: null,
-  thinkMs: null,
-  supersedes: null,
+  ...ONLY_MARKED,
   ...more,
   ...stamp(),
 });

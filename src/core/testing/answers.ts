@@ -1,4 +1,4 @@
-import type { AnswerEntry } from '../sessions/log';
+import { ONLY_MARKED, type AnswerEntry } from '../sessions/log';
 
 /** An answer on own of one turn, with nothing else to say of it; the rest of the entry is what a test is about. */
 export const answered = (turn: number, childId: string | null, word: string): Omit<AnswerEntry, 'id' | 'at'> => ({
@@ -7,11 +7,6 @@ export const answered = (turn: number, childId: string | null, word: string): Om
   childId,
   word,
   outcome: 'on-own',
-  slip: null,
-  said: null,
-  missed: [],
-  helps: [],
-  note: null,
+  ...ONLY_MARKED,
   thinkMs: 1_000,
-  supersedes: null,
 });

@@ -27,6 +27,7 @@ import { inFreshFiles } from '../testing/fresh-file';
 import { together } from '../testing/pieces';
 import { answersThat, askedThat, outcomesThat } from './answers';
 import { runsOf } from './kept-evidence';
+import { PLAIN_ROUND } from '../../core/testing/rounds';
 
 inFreshFiles();
 
@@ -37,18 +38,11 @@ const HISTORIES = times(300, 60);
 function twoRounds(title: string) {
   const items = WORDS.map((key) => ({ key, locked: false }));
   const round = {
-    role: 'focus',
+    ...PLAIN_ROUND,
     task: 'blending',
     step: '3-held',
     items,
     model: 'net',
-    spares: [],
-    way: 'individual',
-    gap: 1,
-    gesture: 'task',
-    frame: { on: true, opening: null, ask: null },
-    reminder: '',
-    names: false,
     seed: 1,
   } as const;
   return {

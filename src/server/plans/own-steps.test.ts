@@ -23,6 +23,7 @@ import { inFreshFiles } from '../testing/fresh-file';
 import { newPlan, openPlan, planFile, workOnPlan } from './plans';
 import { printedPlan } from './printed-plan';
 import { startPlan } from './start-plan';
+import { PLAIN_ROUND } from '../../core/testing/rounds';
 
 // Real SQLite files throughout; the children and what they answered are invented.
 const folder = inFreshFiles();
@@ -61,19 +62,13 @@ const BEANS: Plan = {
   pairs: [],
   rounds: [
     {
+      ...PLAIN_ROUND,
       id: 'r1',
-      role: 'focus',
       task: 'blending',
       step: '3-held',
       items: ['sun', 'map', 'leg', 'net', 'pin', 'bus', 'dog', 'cup'].map((key) => ({ key, locked: false })),
       model: 'hat',
-      spares: [],
-      way: 'individual',
-      gap: 1,
-      gesture: 'task',
       frame: { on: false, opening: null, ask: null },
-      reminder: '',
-      names: false,
       seed: 3,
     },
   ],

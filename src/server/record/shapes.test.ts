@@ -17,6 +17,7 @@ import { database } from '../storage/database';
 import { inFreshFiles } from '../testing/fresh-file';
 import { appendLog } from './append-log';
 import { behind } from './rebuild-queue';
+import { PLAIN_ROUND } from '../../core/testing/rounds';
 
 inFreshFiles();
 
@@ -74,15 +75,7 @@ async function aYear(): Promise<{ readonly children: readonly string[]; readonly
 }
 
 const ROUND = {
-  role: 'focus',
-  model: null,
-  spares: [],
-  way: 'individual',
-  gap: 1,
-  gesture: 'task',
-  frame: { on: true, opening: null, ask: null },
-  reminder: '',
-  names: false,
+  ...PLAIN_ROUND,
   seed: 1,
 } as const;
 

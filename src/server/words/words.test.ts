@@ -22,6 +22,7 @@ import { usesOf } from '../sessions/word-used';
 import { wordPage } from './word-page';
 import { copySet, eraseSet, exportSet, importSet, listSets, reportOnFile, saveSet, savedSet } from './word-sets';
 import { findWords } from './words';
+import { ONLY_MARKED } from '../../core/sessions/log';
 
 // Real SQLite files throughout.
 inFreshFiles();
@@ -201,13 +202,8 @@ describe('words of our own', () => {
         childId: null,
         word: 'zorble',
         outcome: 'on-own',
-        slip: null,
-        said: null,
-        missed: [],
-        helps: [],
-        note: null,
+        ...ONLY_MARKED,
         thinkMs: 1,
-        supersedes: null,
       },
     ]);
     expect(refused).toEqual([]);
@@ -259,13 +255,8 @@ describe('a word’s page', () => {
         childId: null,
         word: 'card',
         outcome: 'on-own',
-        slip: null,
-        said: null,
-        missed: [],
-        helps: [],
-        note: null,
+        ...ONLY_MARKED,
         thinkMs: 1,
-        supersedes: null,
       },
     ]);
     const page = await wordPage('card', group.id);

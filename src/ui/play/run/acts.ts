@@ -1,7 +1,7 @@
 import { caughtIn } from './catches';
 import type { LikelyAnswer } from '@/core/answers/likely';
 import type { Help, Outcome } from '@/core/answers/outcome';
-import type { AnswerEntry, Entry, PebbleMark, SaidAs } from '@/core/sessions/log';
+import { ONLY_MARKED, type AnswerEntry, type Entry, type PebbleMark, type SaidAs } from '@/core/sessions/log';
 import { hasWordOf } from '@/core/games/spec';
 import { sure } from '@/core/sure';
 import type { Run } from './run';
@@ -118,13 +118,7 @@ export const differ =
         childId: child,
         word: last.word,
         outcome: 'not-yet',
-        slip: null,
-        said: null,
-        missed: [],
-        helps: [],
-        note: null,
-        thinkMs: null,
-        supersedes: null,
+        ...ONLY_MARKED,
         differs: true,
         ...markedBy(run),
       },
