@@ -16,6 +16,7 @@ import { PapersMenu } from './papers-menu';
 import { OwnWayButton } from './own-way';
 import { SoundMapView } from './sound-map-view';
 import type { ShownLadder } from '@/server/children/child-page';
+import { Section } from '../kit/section';
 
 const wouldCountAsRight = (ownWayEffect: number, list: string) =>
   `With this, ${ownWayEffect === 1 ? 'one earlier “not yet”' : `${ownWayEffect} earlier “not yet” marks`} would ` +
@@ -61,23 +62,17 @@ export function ChildScreen({ page }: { page: ChildPage }) {
             ruleNote={page.rule === 'plain' ? `Rule: ${RULE_WORDS.plain.name}. ${PLAIN_ERRS}` : null}
           />
           <Lately page={page} />
-          <section aria-labelledby="weeks">
-            <h2 id="weeks" className="mb-2 text-2xl">
-              Week by week
-            </h2>
+          <Section id="weeks" title="Week by week" heading="mb-2 text-2xl">
             <HistoryChart weeks={page.weeks} />
-          </section>
+          </Section>
           <Notes notes={page.notes} />
         </div>
         <div className="min-w-0 space-y-8">
           <SoundMapView map={page.map} chart={page.chart} />
           <DidItHelp page={page} />
-          <section aria-labelledby="find">
-            <h2 id="find" className="mb-1 text-xl">
-              Find where they are
-            </h2>
+          <Section id="find" title="Find where they are">
             <FindOne groupId={page.groupId} child={{ id: page.id, name: page.name }} find={page.find} />
-          </section>
+          </Section>
           <Aside page={page} stale={stale} />
         </div>
       </div>
@@ -91,10 +86,7 @@ function Aside({ page, stale }: { readonly page: ChildPage; readonly stale: Show
     <div className="space-y-8">
       <Way page={page} />
       {stale.length > 0 && (
-        <section aria-labelledby="due">
-          <h2 id="due" className="mb-1 text-xl">
-            Due again
-          </h2>
+        <Section id="due" title="Due again">
           <ul>
             {stale.map((l) => (
               <li key={l.id}>
@@ -102,13 +94,10 @@ function Aside({ page, stale }: { readonly page: ChildPage; readonly stale: Show
               </li>
             ))}
           </ul>
-        </section>
+        </Section>
       )}
       {page.choices.length > 0 && (
-        <section aria-labelledby="choices">
-          <h2 id="choices" className="mb-1 text-xl">
-            Steps chosen by adults
-          </h2>
+        <Section id="choices" title="Steps chosen by adults">
           <ul className="text-muted">
             {page.choices.slice(0, 5).map((c) => (
               <li key={c.at}>
@@ -117,7 +106,7 @@ function Aside({ page, stale }: { readonly page: ChildPage; readonly stale: Show
               </li>
             ))}
           </ul>
-        </section>
+        </Section>
       )}
       <section aria-labelledby="files" className="flex flex-col gap-2.5">
         <h2 id="files" className="text-xl">
@@ -143,16 +132,13 @@ function Aside({ page, stale }: { readonly page: ChildPage; readonly stale: Show
 /** How they say sounds, and what that would change. */
 function Way({ page }: { readonly page: ChildPage }) {
   return (
-    <section aria-labelledby="way">
-      <h2 id="way" className="mb-1 text-xl">
-        Speech differences
-      </h2>
+    <Section id="way" title="Speech differences">
       <p className="mb-1 text-muted">{page.name}’s own way of saying sounds never counts as a mistake.</p>
       <OwnWayButton child={{ id: page.id, name: page.name, ownWay: page.ownWay }} />
       {page.ownWayEffect.length > 0 && (
         <p className="mt-1">{wouldCountAsRight(page.ownWayEffect.length, page.ownWayEffect.slice(0, 4).join(', '))}</p>
       )}
-    </section>
+    </Section>
   );
 }
 
@@ -160,10 +146,7 @@ function Way({ page }: { readonly page: ChildPage }) {
 function DidItHelp({ page }: { readonly page: ChildPage }) {
   if (!page.helped.length) return null;
   return (
-    <section aria-labelledby="helped">
-      <h2 id="helped" className="mb-1 text-xl">
-        Did it help?
-      </h2>
+    <Section id="helped" title="Did it help?">
       {page.helped.map((text) => (
         <p key={text} className="mt-1.5 leading-snug">
           {text}
@@ -172,17 +155,14 @@ function DidItHelp({ page }: { readonly page: ChildPage }) {
       <p className="mt-2 text-[0.95rem] leading-snug text-muted">
         Only words they had never met before count here. We can’t tell practice from growing up.
       </p>
-    </section>
+    </Section>
   );
 }
 
 /** What was said lately. */
 function Lately({ page }: { readonly page: ChildPage }) {
   return (
-    <section aria-labelledby="lately">
-      <h2 id="lately" className="mb-1 text-xl">
-        Lately
-      </h2>
+    <Section id="lately" title="Lately">
       {page.recent.length ? (
         <ul className="grid grid-cols-2 gap-x-6 gap-y-2.5 sm:grid-cols-4">
           {page.recent.map((a) => (
@@ -192,7 +172,7 @@ function Lately({ page }: { readonly page: ChildPage }) {
       ) : (
         <p className="text-muted">{page.name}’s answers will appear here.</p>
       )}
-    </section>
+    </Section>
   );
 }
 

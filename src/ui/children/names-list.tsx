@@ -11,6 +11,7 @@ import { ChildMenu } from './menus';
 import { OwnWayButton } from './own-way';
 import { PlantButton } from './plant-button';
 import { unreached } from '../kit/unreached';
+import { Section } from '../kit/section';
 
 interface NamesProps {
   readonly group: Group;
@@ -65,10 +66,7 @@ export function NamesList({ group, groups }: NamesProps) {
         </ul>
       )}
       {group.outOfSight.length > 0 && (
-        <section aria-labelledby="out" className="mt-6">
-          <h2 id="out" className="text-xl">
-            Off the list
-          </h2>
+        <Section id="out" title="Off the list" heading="text-xl" className="mt-6">
           <p className="text-muted">They won’t appear on lists or in games. We keep everything about them.</p>
           <ul>
             {group.outOfSight.map(({ id, name }) => (
@@ -83,7 +81,7 @@ export function NamesList({ group, groups }: NamesProps) {
               </li>
             ))}
           </ul>
-        </section>
+        </Section>
       )}
     </>
   );

@@ -15,6 +15,7 @@ import { groupBy } from '@/core/group-by';
 import type { RecentAnswer } from '@/server/children/child-page';
 import { Field } from '../kit/field';
 import { Link } from '../kit/link';
+import { Section } from '../kit/section';
 
 const features = tableFeatures({
   columnFilteringFeature,
@@ -46,10 +47,7 @@ export function Notes({ notes }: { readonly notes: readonly RecentAnswer[] }) {
   });
   const found = table.getRowModel().rows.map((row) => row.original);
   return (
-    <section aria-labelledby="notes">
-      <h2 id="notes" className="mb-2 text-2xl">
-        Notes
-      </h2>
+    <Section id="notes" title="Notes" heading="mb-2 text-2xl">
       {!notes.length && <p className="text-muted">Notes you make while playing appear here, newest first.</p>}
       {notes.length > MANY && (
         <div className="mb-3 max-w-sm">
@@ -82,6 +80,6 @@ export function Notes({ notes }: { readonly notes: readonly RecentAnswer[] }) {
           </ul>
         </div>
       ))}
-    </section>
+    </Section>
   );
 }

@@ -6,6 +6,7 @@ import { Button } from './button';
 import { FileButton } from './file-button';
 import { ErrorMessage } from './message';
 import { unreached } from './unreached';
+import { Section } from './section';
 
 interface ImportFileProps<Report> {
   readonly heading: string;
@@ -48,10 +49,7 @@ export function ImportFile<Report extends { readonly fault: string | null }>(pro
     });
   const label = read && props.keepLabel(read.report);
   return (
-    <section aria-labelledby={id} className={props.className}>
-      <h2 id={id} className="mb-1 text-2xl">
-        {props.heading}
-      </h2>
+    <Section id={id} title={props.heading} heading="mb-1 text-2xl" className={props.className}>
       <p className="mb-3 text-muted">{props.about}</p>
       <FileButton busy={busy} accept={props.accept} onFile={choose} />
       <div aria-live="polite" className="mt-3">
@@ -68,6 +66,6 @@ export function ImportFile<Report extends { readonly fault: string | null }>(pro
           </div>
         )}
       </div>
-    </section>
+    </Section>
   );
 }

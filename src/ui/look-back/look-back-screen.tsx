@@ -14,6 +14,7 @@ import { GoOn } from './go-on';
 import type { SessionRecord } from '@/server/record/session-record';
 import type { Slipped } from '@/core/sessions/summary';
 import type { ThinkTimes } from '@/core/sessions/think-times';
+import { Section } from '../kit/section';
 
 const undoneInPlay = (undone: number) =>
   `${undone} ${undone === 1 ? 'mark was' : 'marks were'} undone while you played.`;
@@ -53,10 +54,7 @@ export function LookBackScreen({
 
         {answers.length > 0 && <TalkAbout topics={talkAbout(answers, names, session.accent)} names={names} />}
 
-        <section aria-labelledby="children">
-          <h2 id="children" className="mb-1 text-2xl">
-            Who said what
-          </h2>
+        <Section id="children" title="Who said what" heading="mb-1 text-2xl">
           <p className="mb-3 text-muted">
             Tap an answer to see all of it, or to correct it. We keep what it was before.
           </p>
@@ -72,7 +70,7 @@ export function LookBackScreen({
             <p className="text-muted">No answers were marked in this session.</p>
           )}
           {quiet.length > 0 && <p className="mt-2 text-muted">No turn today: {quiet.map((c) => c.name).join(', ')}.</p>}
-        </section>
+        </Section>
 
         {times.length > 0 && <Times times={times} names={names} />}
       </div>
@@ -85,10 +83,7 @@ export function LookBackScreen({
 /** How long each child took until the mark. */
 function Times({ times, names }: { readonly times: ThinkTimes[]; readonly names: Map<string, string> }) {
   return (
-    <section aria-labelledby="times" className="mt-10">
-      <h2 id="times" className="mb-1 text-2xl">
-        Time to mark
-      </h2>
+    <Section id="times" title="Time to mark" heading="mb-1 text-2xl" className="mt-10">
       <p className="mb-2 text-muted">
         From the end of your words to your tap, without the pauses. It includes your own tapping time, so treat it as a
         rough guide.
@@ -105,7 +100,7 @@ function Times({ times, names }: { readonly times: ThinkTimes[]; readonly names:
           </li>
         ))}
       </ul>
-    </section>
+    </Section>
   );
 }
 
@@ -116,10 +111,12 @@ interface TalkAboutProps {
 
 /** What to talk about with the team, and the way to what is next for whom it is about. */
 const TalkAbout = ({ topics, names }: TalkAboutProps) => (
-  <section aria-labelledby="talk" className="mb-8 max-w-3xl rounded-2xl bg-marigold-soft px-5 py-4">
-    <h2 id="talk" className="mb-1 text-2xl">
-      To talk about
-    </h2>
+  <Section
+    id="talk"
+    title="To talk about"
+    heading="mb-1 text-2xl"
+    className="mb-8 max-w-3xl rounded-2xl bg-marigold-soft px-5 py-4"
+  >
     {!topics.length && <p>Nothing stands out this time.</p>}
     <ul>
       {topics.map(({ childId, text }) => (
@@ -133,7 +130,7 @@ const TalkAbout = ({ topics, names }: TalkAboutProps) => (
         </li>
       ))}
     </ul>
-  </section>
+  </Section>
 );
 
 interface AsideProps {
@@ -152,10 +149,7 @@ function Aside({ session, slips, undone, clashes }: AsideProps) {
           Carry on playing
         </Link>
       )}
-      <section aria-labelledby="slips">
-        <h2 id="slips" className="mb-2 text-2xl">
-          Sounds they missed
-        </h2>
+      <Section id="slips" title="Sounds they missed" heading="mb-2 text-2xl">
         {slips.length ? (
           <ul className="divide-y divide-line border-y border-line">
             {slips.map((slip) => (
@@ -174,11 +168,8 @@ function Aside({ session, slips, undone, clashes }: AsideProps) {
         ) : (
           <p className="text-muted">None marked.</p>
         )}
-      </section>
-      <section aria-labelledby="signs">
-        <h2 id="signs" className="mb-2 text-lg">
-          What the marks mean
-        </h2>
+      </Section>
+      <Section id="signs" title="What the marks mean" heading="mb-2 text-lg">
         <ul className="space-y-1 text-muted">
           {OUTCOMES.map((o) => (
             <li key={o} className="flex items-center gap-3">
@@ -186,7 +177,7 @@ function Aside({ session, slips, undone, clashes }: AsideProps) {
             </li>
           ))}
         </ul>
-      </section>
+      </Section>
       <Files session={session} undone={undone} clashes={clashes} />
       <p className="text-[0.95rem] text-muted">
         This is a teaching record, not a diagnosis, and no reply doesn’t mean they don’t know. If you’re worried about a
@@ -208,10 +199,7 @@ function Files({
   readonly clashes: number;
 }) {
   return (
-    <section aria-labelledby="files" className="flex flex-col gap-3">
-      <h2 id="files" className="text-lg">
-        Take it away
-      </h2>
+    <Section id="files" title="Take it away" heading="text-lg" className="flex flex-col gap-3">
       <Link className="plain" href={`/print/home/${session.id}`}>
         <House aria-hidden="true" size={18} /> A page for families
       </Link>
@@ -223,7 +211,7 @@ function Files({
       </a>
       {undone > 0 && <p className="text-muted">{undoneInPlay(undone)}</p>}
       {clashes > 0 && <p className="text-muted">{markedTwice(clashes)}</p>}
-    </section>
+    </Section>
   );
 }
 

@@ -22,6 +22,7 @@ import type { Fit } from '@/core/sessions/running-order';
 import type { Plan } from '@/core/sessions/running-order';
 import type { ShownPlan } from '@/server/plans/plan-shown';
 import type { Caution } from '@/core/lexicon/cautions';
+import { Section } from '../kit/section';
 
 const whoIsAway = (list: string, away: number) => `${list} ${away === 1 ? 'is' : 'are'} away.`;
 
@@ -211,10 +212,7 @@ function Pairs({
 /** Things to bring, with what to watch for. */
 function Bring({ shown, cautions }: { readonly shown: ShownPlan; readonly cautions: readonly Caution[] }) {
   return (
-    <section aria-labelledby="bring">
-      <h2 id="bring" className="text-xl">
-        Bring
-      </h2>
+    <Section id="bring" title="Bring" heading="text-xl">
       {shown.bring.length ? (
         <ul className="flex flex-wrap gap-x-3">
           {shown.bring.map((b) => (
@@ -234,20 +232,17 @@ function Bring({ shown, cautions }: { readonly shown: ShownPlan; readonly cautio
         </p>
       ))}
       <p className="mt-2 text-[0.95rem] text-muted">{shown.mirror}</p>
-    </section>
+    </Section>
   );
 }
 
 /** How many turns each child has, and who is away. */
 function Turns({ shown }: { readonly shown: ShownPlan }) {
   return (
-    <section aria-labelledby="turns">
-      <h2 id="turns" className="text-xl">
-        Turns
-      </h2>
+    <Section id="turns" title="Turns" heading="text-xl">
       <p>{shown.turnLine}</p>
       {shown.away.length > 0 && <p className="text-muted">{whoIsAway(shown.away.join(', '), shown.away.length)}</p>}
-    </section>
+    </Section>
   );
 }
 

@@ -5,6 +5,7 @@ import { MarkShape } from '../kit/bounce-line';
 import { Link } from '../kit/link';
 import { MANNER_WORDS } from '../kit/manners';
 import { sure } from '@/core/sure';
+import { Section } from '../kit/section';
 
 const PLACE_WORDS: Readonly<Record<string, string>> = {
   bilabial: 'both lips',
@@ -84,10 +85,7 @@ export function ChartScreen({ chart }: { chart: SoundChart }) {
 
 /** The same consonants row by row, where there is no room for a column for each place. */
 const Rows = ({ chart }: { readonly chart: SoundChart }) => (
-  <section aria-labelledby="rows" className="lg:hidden">
-    <h2 id="rows" className="mb-2 text-2xl">
-      Consonants
-    </h2>
+  <Section id="rows" title="Consonants" heading="mb-2 text-2xl" className="lg:hidden">
     {chart.consonants.map((row) => (
       <div key={row.manner} className="border-t border-line py-2">
         <h3 className="mb-1 font-sans text-base font-normal text-muted">{MANNER_WORDS[row.manner]}</h3>
@@ -98,7 +96,7 @@ const Rows = ({ chart }: { readonly chart: SoundChart }) => (
         </div>
       </div>
     ))}
-  </section>
+  </Section>
 );
 
 const SoundLink = ({ ipa, label, as }: { ipa: string; label: string; as?: string | undefined }) => (

@@ -11,6 +11,7 @@ import { Progress } from '../kit/progress';
 import { RadioGroup } from '../kit/radio-group';
 import { Tabs } from '../kit/tabs';
 import { unreached } from '../kit/unreached';
+import { Section } from '../kit/section';
 
 const WELCOME = 'Your first game in a minute';
 
@@ -84,10 +85,7 @@ export function FirstRun(props: FirstRunProps) {
     marks: <Marks />,
   };
   return (
-    <section aria-labelledby="welcome" className="mb-6 rounded-2xl bg-card p-5 max-sm:p-4">
-      <h2 id="welcome" className="text-2xl">
-        {WELCOME}
-      </h2>
+    <Section id="welcome" title={WELCOME} heading="text-2xl" className="mb-6 rounded-2xl bg-card p-5 max-sm:p-4">
       <div className="mt-2 mb-1">
         <Progress label="How many of the four cards you’ve seen" done={CARDS.indexOf(card) + 1} of={CARDS.length} />
       </div>
@@ -103,7 +101,7 @@ export function FirstRun(props: FirstRunProps) {
           {next ? 'Skip this' : 'I’m ready'}
         </Button>
       </div>
-    </section>
+    </Section>
   );
 }
 

@@ -10,6 +10,7 @@ import type { Tomorrow } from '@/server/children/progress';
 import { DoorForm } from './door-form';
 import { ReadyForms } from './ready-forms';
 import { DueList, TomorrowGroups } from './tomorrow';
+import { Section } from '../kit/section';
 
 interface TodayProps {
   readonly group: Group;
@@ -51,10 +52,7 @@ export function TodayScreen({ group, sessions, ready, tomorrow, children }: Toda
           <p className="text-muted">{group.name}’s sessions will appear here once you’ve played one.</p>
         )}
       </div>
-      <section aria-labelledby="here">
-        <h2 id="here" className="mb-1 text-2xl">
-          Here today
-        </h2>
+      <Section id="here" title="Here today" heading="mb-1 text-2xl">
         {group.children.length ? (
           <>
             <p className="mb-2 text-muted">
@@ -74,7 +72,7 @@ export function TodayScreen({ group, sessions, ready, tomorrow, children }: Toda
         <ListLinks group={group} />
         {here.length > 0 && <DoorForm groupId={group.id} />}
         <DueList groupId={group.id} tomorrow={tomorrow} />
-      </section>
+      </Section>
     </div>
   );
 }

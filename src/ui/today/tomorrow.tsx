@@ -5,6 +5,7 @@ import { capital, listed } from '@/core/in-words';
 import { groupBy } from '@/core/group-by';
 import type { Tomorrow } from '@/server/children/progress';
 import { PlayStep } from '../children/play-step';
+import { Section } from '../kit/section';
 
 const howGrouped = (staff: number, afterEachOther: boolean): string =>
   [
@@ -31,10 +32,7 @@ export function TomorrowGroups({ groupId, tomorrow, narrow = false }: TomorrowPr
   const { grouping, staff } = tomorrow;
   const nameOf = (id: string): string => tomorrow.names[id] ?? 'A child';
   return (
-    <section aria-labelledby="groups">
-      <h2 id="groups" className="mb-0.5 text-2xl">
-        Who could work together
-      </h2>
+    <Section id="groups" title="Who could work together" heading="mb-0.5 text-2xl">
       <p className="mb-2 text-muted">{howGrouped(staff, grouping.afterEachOther)}</p>
       <ul className="divide-y divide-line border-y border-line">
         {grouping.groups.map((g, at) => (
@@ -68,7 +66,7 @@ export function TomorrowGroups({ groupId, tomorrow, narrow = false }: TomorrowPr
           </li>
         ))}
       </ul>
-    </section>
+    </Section>
   );
 }
 
@@ -79,10 +77,7 @@ const ago = (days: number): string =>
 export function DueList({ groupId, tomorrow: { due, names } }: TomorrowProps) {
   if (!due.length) return null;
   return (
-    <section aria-labelledby="due" className="mt-8">
-      <h2 id="due" className="mb-1 text-2xl">
-        Due again
-      </h2>
+    <Section id="due" title="Due again" heading="mb-1 text-2xl" className="mt-8">
       <p className="mb-1 text-muted">They could do these; a quick round keeps them fresh.</p>
       <ul className="divide-y divide-line border-y border-line">
         {due.slice(0, 6).map((d) => (
@@ -102,6 +97,6 @@ export function DueList({ groupId, tomorrow: { due, names } }: TomorrowProps) {
           </li>
         ))}
       </ul>
-    </section>
+    </Section>
   );
 }

@@ -3,6 +3,7 @@ import { CautionMark } from '../kit/cautions';
 import { Link } from '../kit/link';
 import { Picture } from '../kit/picture';
 import { OwnTick } from './own-tick';
+import { Section } from '../kit/section';
 
 function shelfCount(owned: number, covered: number, shelf: number): string {
   if (!owned) return 'Tick what you have. Nothing is ticked yet.';
@@ -21,10 +22,7 @@ export function ShelfScreen({ shelf }: { shelf: readonly ShelfSound[] }) {
       <h1 className="mb-1 text-4xl">Prop shelf</h1>
       <p className="mb-5 max-w-3xl text-lg text-muted">{shelfCount(owned, covered.length, shelf.length)}</p>
       {lacking.length > 0 && (
-        <section aria-labelledby="collect" className="mb-7 max-w-4xl">
-          <h2 id="collect" className="mb-2 text-2xl">
-            To collect
-          </h2>
+        <Section id="collect" title="To collect" heading="mb-2 text-2xl" className="mb-7 max-w-4xl">
           <ul className="grid gap-x-10 border-t border-line sm:grid-cols-2">
             {lacking.slice(0, 8).map((s) => {
               const safe = [...s.words].sort((a, b) => a.cautions.length - b.cautions.length).slice(0, 3);
@@ -42,7 +40,7 @@ export function ShelfScreen({ shelf }: { shelf: readonly ShelfSound[] }) {
           {lacking.length > 8 && (
             <p className="mt-2 text-muted">and nothing yet for {lacking.slice(8).map(name).join(', ')}.</p>
           )}
-        </section>
+        </Section>
       )}
       <p className="mb-6 max-w-3xl border-l-4 border-marigold py-1 pl-4">
         Small parts are a choking hazard for under-3s (the 31.7 mm cylinder test, 16 CFR 1501.4 and EN 71-1), and for

@@ -13,6 +13,7 @@ import type { ShownWord } from '@/server/words/words';
 import { AsideButton } from './aside-button';
 import { withheldSentence } from './withheld';
 import type { ReactNode } from 'react';
+import { Section } from '../kit/section';
 
 const ORDINALS = ['first', 'second', 'third', 'fourth', 'fifth', 'sixth', 'seventh', 'eighth', 'ninth', 'tenth'];
 const BAND_WORDS = {
@@ -48,10 +49,7 @@ export function WordPageScreen({ page, used, groupId, groupName }: WordPageScree
 
       <aside className="flex flex-col gap-7">
         {page.accents.length > 0 && <Accents page={page} />}
-        <section aria-labelledby="counts">
-          <h2 id="counts" className="mb-2 text-2xl">
-            Counted
-          </h2>
+        <Section id="counts" title="Counted" heading="mb-2 text-2xl">
           <ul className="divide-y divide-line border-y border-line">
             <li className="flex justify-between gap-3 py-2 font-bold">
               <span>As we count</span> {word.count}
@@ -62,7 +60,7 @@ export function WordPageScreen({ page, used, groupId, groupName }: WordPageScree
               </li>
             ))}
           </ul>
-        </section>
+        </Section>
         <Used groupName={groupName} used={used}>
           <AsideButton groupId={groupId} groupName={groupName} word={word.word} aside={page.aside} />
         </Used>
@@ -75,10 +73,7 @@ export function WordPageScreen({ page, used, groupId, groupName }: WordPageScree
 /** How well known it is, what to watch for, and whether it is ours. */
 function Facts({ word, page }: { readonly word: ShownWord; readonly page: WordPage }) {
   return (
-    <section aria-labelledby="facts">
-      <h2 id="facts" className="mb-2 text-2xl">
-        Good to know
-      </h2>
+    <Section id="facts" title="Good to know" heading="mb-2 text-2xl">
       <p>{word.own ? 'One of our own words' : `It’s ${BAND_WORDS[page.band]}`}.</p>
       {(word.prop || page.owned) && <OwnTick word={word.word} owned={page.owned} />}
       {word.cautions.length > 0 && (
@@ -99,7 +94,7 @@ function Facts({ word, page }: { readonly word: ShownWord; readonly page: WordPa
           <RemoveWord word={word.word} />
         </div>
       )}
-    </section>
+    </Section>
   );
 }
 
@@ -150,10 +145,7 @@ function Used({
 /** The word in every accent. */
 function Accents({ page }: { readonly page: WordPage }) {
   return (
-    <section aria-labelledby="accents">
-      <h2 id="accents" className="mb-2 text-2xl">
-        How each accent says it
-      </h2>
+    <Section id="accents" title="How each accent says it" heading="mb-2 text-2xl">
       <ul className="divide-y divide-line border-y border-line">
         {page.accents.map((a) => (
           <li key={a.id} className={`py-2 ${a.here ? 'font-bold' : ''}`}>
@@ -171,7 +163,7 @@ function Accents({ page }: { readonly page: WordPage }) {
           </li>
         ))}
       </ul>
-    </section>
+    </Section>
   );
 }
 
