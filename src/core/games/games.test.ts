@@ -253,3 +253,16 @@ test('any word of the bank may be named for any game: there is an item around it
       }
   expect(whole).toBeGreaterThan(some.length);
 });
+
+// Common practice, no source: after three like answers in a row a child guesses the fourth.
+test.each(TASKS.filter((t) => t.kinds).map((t) => [t.id, t] as const))(
+  '%s: of twelve in a row, no more than three have the same answer one after the other',
+  (_, task) => {
+    for (const step of task.steps)
+      for (let seed = 1; seed <= times(100, 10); seed += 1) {
+        const { items } = generate(task, step, material(), { size: 12, seed });
+        const run = items.findIndex((item, i) => i >= 3 && items.slice(i - 3, i).every((o) => o.kind === item.kind));
+        if ((task.kinds?.(step) ?? 1) > 1) expect(run, `${step.id}, seed ${seed}`).toBe(-1);
+      }
+  },
+);
