@@ -25,16 +25,6 @@ export function sentenceOf(error: unknown): string {
   return 'That didn’t work, and nothing was changed. Please try again.';
 }
 
-const statusOf = (error: unknown): number => {
-  if (error instanceof Problem) return error.status;
-  if (error instanceof ZodError) return 400;
-  return diskSentence(error, databaseFile()) ? 503 : 500;
-};
-
-/** A JSON error for a route handler. */
-export const jsonError = (error: unknown): Response =>
-  Response.json({ error: sentenceOf(error) }, { status: statusOf(error) });
-
 /** Runs a use case behind a door; every action goes through here. `fresh` makes the screens read anew. */
 export async function answer<T>(work: () => Promise<T>, fresh = true): Promise<Answer<T>> {
   try {

@@ -8,7 +8,7 @@ import { listed } from '@/core/in-words';
 import * as people from '@/server/people/groups';
 import * as moves from '@/server/people/moves';
 import { formAnswer, type FormState } from './answer';
-import { GROUP_COOKIE } from './current-group';
+import { GROUP_COOKIE } from './group-cookie';
 import { formText } from './form';
 
 const addedNames = (who: string | undefined, doubles: number, double: string) =>

@@ -1,4 +1,4 @@
-import { jsonError } from '../actions/answer';
+import { jsonError } from './json-error';
 
 /** A file to keep: its text under its name, or a JSON error. */
 export async function download(make: () => Promise<{ text: string; name: string }>, type: string): Promise<Response> {

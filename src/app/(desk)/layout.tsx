@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { currentGroup } from '@/actions/current-group';
+import { currentGroup } from '@/app/current-group';
 import { guarded } from '@/app/guarded';
 import { listGroups } from '@/server/people/groups';
 import { behind } from '@/server/record/rebuild-queue';

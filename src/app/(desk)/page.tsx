@@ -1,4 +1,4 @@
-import { currentGroup } from '@/actions/current-group';
+import { currentGroup } from '@/app/current-group';
 import { guarded } from '@/app/guarded';
 import { listSessions } from '@/server/sessions/look-back';
 import { tomorrowFor } from '@/server/children/progress';

@@ -43,15 +43,17 @@ export function connections(): Connections {
       }
     }
   }
+  /** Opening one hands out one that waits, where there is one. */
+  const WaitingFirst = new Proxy(Connection, {
+    construct: (target, [file, mode, ready]: [string, number, Opened?]) => {
+      const again = idle.pop();
+      if (!again) return new target(file, mode, ready);
+      process.nextTick(() => ready?.(null));
+      return again;
+    },
+  });
   return {
-    Database: new Proxy(Connection, {
-      construct: (target, [file, mode, ready]: [string, number, Opened?]) => {
-        const again = idle.pop();
-        if (!again) return new target(file, mode, ready);
-        process.nextTick(() => ready?.(null));
-        return again;
-      },
-    }),
+    Database: WaitingFirst,
     end: () => {
       over = true;
       for (const connection of idle.splice(0)) connection.close();

@@ -13,6 +13,7 @@ import { deviceNow } from '../play/run/device';
 import { draftOf, keepDraft } from './paper-draft';
 import { PaperGrid } from './paper-grid';
 import { asLines, asText, markedIn, typingOf } from './paper-typing';
+import { unreached } from '../kit/unreached';
 
 const saveMarks = (marks: number) => (marks === 1 ? 'Save 1 mark' : `Save ${marks} marks`);
 
@@ -69,12 +70,11 @@ function Typed({ sheet: { number, rounds }, today }: PaperProps) {
   }, [number, marks, day, by]);
   const keep = (): void =>
     begin(async () => {
-      const kept = await keepTyped(number, { day, by, marks: asLines(typing, widths) }).catch(() => ({
-        ok: false as const,
-        error: 'We can’t reach the server. What you typed is still here: try again in a moment.',
-      }));
-      setError(kept.ok ? null : kept.error);
-      if (!kept.ok) return;
+      const kept = await keepTyped(number, { day, by, marks: asLines(typing, widths) }).catch(
+        unreached('What you typed is still here: try again in a moment.'),
+      );
+      setError('error' in kept ? kept.error : null);
+      if ('error' in kept) return;
       keepDraft(number, null);
       router.push(`/look-back/${kept.value}`);
     });

@@ -17,3 +17,6 @@ export function address(choice: Choice, change: Partial<Record<keyof Choice, Val
 
 /** A changed filter shows the first page again. */
 export const FIRST_PAGE = { more: undefined } as const;
+
+/** The address with a choice changed. */
+export type To = (change: Parameters<typeof address>[1]) => string;

@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import { currentGroup } from '@/actions/current-group';
+import { currentGroup } from '@/app/current-group';
 import { guarded } from '@/app/guarded';
 import { wordsSchema } from '@/core/formats/schemas';
 import { soundsToTick } from '@/server/words/sounds';

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { jsonError } from '@/actions/answer';
+import { jsonError } from '@/app/json-error';
 import { erasedSince } from '@/server/people/erased';
 
 export const dynamic = 'force-dynamic';

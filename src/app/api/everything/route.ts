@@ -1,4 +1,4 @@
-import { jsonError } from '@/actions/answer';
+import { jsonError } from '@/app/json-error';
 import { everything } from '@/server/whole/everything';
 
 /** Everything of this setting as one archive, sent while it is made. */

@@ -1,4 +1,4 @@
-import { jsonError } from '@/actions/answer';
+import { jsonError } from '@/app/json-error';
 import { findAnything, findSchema } from '@/server/whole/quick-find';
 
 /** What `?q=` finds, by name or by sounds. */

@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import { currentGroup } from '@/actions/current-group';
+import { currentGroup } from '@/app/current-group';
 import { guarded } from '@/app/guarded';
 import { findGames, firstToFind } from '@/core/choosing/finding';
 import { LADDERS } from '@/core/evidence/ladders';

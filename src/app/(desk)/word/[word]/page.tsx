@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import { currentGroup } from '@/actions/current-group';
+import { currentGroup } from '@/app/current-group';
 import { decoded } from '@/app/decoded';
 import { guarded } from '@/app/guarded';
 import { usesOf } from '@/server/sessions/word-used';

@@ -1,5 +1,5 @@
 import { format } from 'date-fns';
-import { jsonError } from '@/actions/answer';
+import { jsonError } from '@/app/json-error';
 import { toCsv } from '@/core/formats/session-export';
 import { exportOf, lookBack } from '@/server/sessions/look-back';
 

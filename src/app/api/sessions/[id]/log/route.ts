@@ -1,4 +1,4 @@
-import { jsonError } from '@/actions/answer';
+import { jsonError } from '@/app/json-error';
 import { explain, logBodySchema } from '@/core/formats/schemas';
 import { renewLocal } from '@/server/answers/local-steps';
 import { appendLog } from '@/server/record/append-log';

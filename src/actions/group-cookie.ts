@@ -1,0 +1,2 @@
+/** Where a device keeps which group was chosen last. */
+export const GROUP_COOKIE = 'bouncy-echo-group';
