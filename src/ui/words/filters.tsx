@@ -1,7 +1,7 @@
 import { clsx } from 'clsx';
 import type { ReactNode } from 'react';
 import type { Choice } from '@/core/formats/schemas';
-import { COUNTS, FIRSTS, MOST, ONLY, SYLLABLES, type Facets, type Only } from '@/core/lexicon/find';
+import { COUNTS, FIRSTS, MOST, ONLY, SYLLABLES, type Facets, type Only, type ShapeFacet } from '@/core/lexicon/find';
 import { PLACES, type SoundPlace } from '@/core/lexicon/word-index';
 import type { AccentId } from '@/core/phonology/accents';
 import { labelOf, makingOf } from '@/core/phonology/sounds';
@@ -68,7 +68,7 @@ export function Counts({ choice, to, facets }: FilterProps) {
 /** Vowels and consonants by ear, the commonest first. */
 export function ShapeRow({ to, choice, facets }: FilterProps) {
   const shapes = facets.shapes.filter((s, i) => i < SHAPES_SHOWN || s.shape === choice.shape);
-  const moreShapes = facets.shapes.filter((s) => !shapes.includes(s));
+  const moreShapes: readonly ShapeFacet[] = facets.shapes.filter((s) => !shapes.includes(s));
   return (
     <Row label="Shape">
       {shapes.map(({ shape, words, example }) => (
