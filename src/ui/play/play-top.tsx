@@ -116,7 +116,7 @@ function Progress() {
   const few = planned <= MOST_DOTS;
   return (
     <p
-      className="flex min-w-0 items-center gap-2 roomy:shrink-0"
+      className="flex min-w-min items-center gap-2 roomy:shrink-0"
       role="img"
       aria-label={`${done} of ${planned} turns done`}
     >
