@@ -24,7 +24,7 @@ export function needsOf(way: OwnWay, checks: readonly PebbleCheck[], accent: Acc
       ? [`Speaks with another accent (${accentOf(way.accent).name}): their vowels are right.`]
       : []),
     ...(way.lowOnly
-      ? ['Hears better without high sounds, like “s” and “f”: stay close, and let them see your face.']
+      ? ['Finds high sounds like “s” and “f” hard to hear: stay close, and let them see your face.']
       : []),
     ...hears.map((key) => `May not say ${spotWords(key, accent)} yet, but hears it: that’s right for them.`),
   ];

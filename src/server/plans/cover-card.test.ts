@@ -35,7 +35,7 @@ test('whoever takes over reads what is ready, who needs what, what is right for 
     'Can point instead of speaking.',
     'Says “tat” for “cat”: that’s right for them.',
     'When talking, leaves out /s/ and /l/ next to another sound. Don’t correct it.',
-    'Hears better without high sounds, like “s” and “f”: stay close, and let them see your face.',
+    'Finds high sounds like “s” and “f” hard to hear: stay close, and let them see your face.',
   ]);
   const { of } = await advised([sure(wren)], now);
   expect(card.children[0]?.next).toBe(capital(sure(sure(of.get(sure(wren))).next[0]).rungOf.does));
