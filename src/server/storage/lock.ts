@@ -1,5 +1,5 @@
-import { rmSync, statSync } from 'node:fs';
-import { plain, type Plain } from './plain';
+import { readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { plain } from './plain';
 import { Problem } from './problems';
 
 const runningAlready = (file: string, where: string) =>
@@ -7,14 +7,18 @@ const runningAlready = (file: string, where: string) =>
   'stop it first.';
 
 /**
- * One server a file. The lock is a write begun on a little file beside the data and never ended: the system lets go of
- * it when the process ends, however it ends (sqlite.org/lockingv3.html, RESERVED: others still read who holds it).
+ * One server a file. The lock is a write begun on an empty file beside the data, which writes nothing and never ends:
+ * the system lets go of it when the process ends, however it ends (sqlite.org/lockingv3.html, RESERVED). As nothing is
+ * ever written to that file, being busy can only mean that another has it. Where that one is stands in a file of text.
  */
 export interface Lock {
   release(): Promise<void>;
 }
 
 export const lockFile = (file: string): string => `${file}-lock`;
+
+/** The text that says where the holder of a lock is. */
+export const placeFile = (file: string): string => `${file}-lock-place`;
 
 /** Which file a path leads to now; null where there is none. */
 function inode(file: string): number | null {
@@ -27,22 +31,13 @@ function inode(file: string): number | null {
 
 const isBusy = (error: unknown): boolean => error instanceof Error && /SQLITE_BUSY|locked/.test(error.message);
 
-const text = (value: string): string => `'${value.replaceAll("'", "''")}'`;
-
-/** Writes down where this server is, and begins the write that is never ended. */
-async function take(db: Plain, where: string): Promise<void> {
-  await db.exec(
-    'PRAGMA busy_timeout=0; PRAGMA synchronous=OFF; ' +
-      'CREATE TABLE IF NOT EXISTS running (process INTEGER, place TEXT); ' +
-      `BEGIN IMMEDIATE; DELETE FROM running; INSERT INTO running VALUES (${process.pid}, ${text(where)}); COMMIT; ` +
-      'BEGIN IMMEDIATE',
-  );
-}
-
-/** Where the server that holds a lock says it is; empty where it cannot be read. */
-async function holder(db: Plain): Promise<string> {
-  const [row] = await db.all<{ place: string }>('SELECT place FROM running').catch(() => []);
-  return row?.place ?? '';
+/** Where the server that holds a lock says it is; empty where it has not said so. */
+function holder(file: string): string {
+  try {
+    return readFileSync(placeFile(file), 'utf8');
+  } catch {
+    return '';
+  }
 }
 
 /**
@@ -56,18 +51,18 @@ export async function takeLock(file: string, where: string): Promise<Lock> {
     const before = inode(at);
     const db = await plain(at, 'write');
     try {
-      await take(db, where);
+      await db.exec('PRAGMA busy_timeout=0; BEGIN IMMEDIATE');
     } catch (error) {
-      const other = isBusy(error) ? await holder(db) : null;
       await db.close();
-      if (other === null) throw error;
-      throw new Problem(runningAlready(file, other), 503);
+      if (!isBusy(error)) throw error;
+      throw new Problem(runningAlready(file, holder(file)), 503);
     }
     // Whoever had it may have taken the file away between: then this lock is on a file that nobody else would open.
     if (before !== null && before === inode(at)) {
+      writeFileSync(placeFile(file), where);
       return {
         release: async () => {
-          rmSync(at, { force: true });
+          for (const one of [placeFile(file), at]) rmSync(one, { force: true });
           await db.close();
         },
       };

@@ -20,7 +20,7 @@ const EACH = times(1, 10);
 /** The files of a setting as they lie in a folder, copied by another process: our own locks are kept. */
 function picture(from: string, to: string): void {
   mkdirSync(to);
-  const names = readdirSync(from).filter((name) => name.startsWith(NAME) && !name.endsWith('-lock'));
+  const names = readdirSync(from).filter((name) => name.startsWith(NAME) && !name.includes('-lock'));
   if (names.length) execFileSync('cp', [...names.map((name) => path.join(from, name)), to]);
 }
 
