@@ -50,6 +50,13 @@ const foldAmerican = (sounds: readonly string[]): string =>
     .replace(/aɪ r(?= [^aeiouɑæɔɛɪʊəʌɝ]|$)/g, 'aɪ ɝ')
     .replace(/(ɝ|ʌ r|ə r) (?:r )?(?=[aeiouɑæɔɛɪʊəʌ])/g, 'ɝ ');
 
+/**
+ * True where American sounds are those of one reading of the dictionary.
+ * @example isReading(['l', 'ɪ', 'v'], 'L IH1 V') // true
+ */
+export const isReading = (sounds: readonly string[], phones: string): boolean =>
+  weak(phones.split(' ')).map(foldAmerican).includes(foldAmerican(sounds));
+
 export const CMU: Reference = {
   id: 'CMU Pronouncing Dictionary',
   accent: 'general-american',
@@ -203,6 +210,7 @@ const SCOTTISH_UNSURE = [
   [/e$/, 'ɛ r'], // as in *her*
   [/(ai|ʌu) ə(?: r)?(?= |$)/, '$1 r'], // the r of *fire* and *hour* is left out or said apart
   [/ə n$/, 'ɪ n'], // a final -in is written weak (*robin*)
+  [/e(?=( [zdt])?$| [aoəɪ])/g, 'i'], // *happy* may end in e or i (Wells 1982; from memory): here it is i
 ] as const;
 
 /** Merged cot and caught: the American references with their two vowels made one, never before r. */

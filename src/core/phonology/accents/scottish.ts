@@ -34,7 +34,8 @@ export const SCOTTISH = {
     NORTH: 'ɔ r',
     FORCE: 'o r',
     CURE: 'ʉ r',
-    happY: 'e',
+    // Some say e here, others i (Wells 1982; from memory): nobody would write *happy* with the ay of *day*.
+    happY: 'i',
     lettER: 'ə r',
     commA: 'ə',
     ...SYLLABIC,
