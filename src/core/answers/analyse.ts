@@ -1,3 +1,5 @@
+import { isPair } from '../phonology/articulation';
+import { easilyTaken, MERGED } from '../phonology/by-ear';
 import { isVowel } from '../phonology/sounds';
 import { sure } from '../sure';
 import { fairAddition, fairOmission, fairSwap, type Ear, type Fair } from './fair';
@@ -157,7 +159,7 @@ export function analyse(
   chunks: Chunks,
   { apart, oneForOne = false, ownWay = NO_OWN_WAY, tapsT = false, mixed = false }: Hearing,
 ): Analysis {
-  const ear: Ear = { asked, tapsT, mixed };
+  const ear: Ear = { asked, tapsT, mixed, alone: apart };
   const target = asked.map((a) => a.ipa);
   const { sounds, chunk, uhs } = apart
     ? unbreathed(chunks, target)
@@ -332,6 +334,33 @@ interface SlipFacts {
 /** Where more than this share of the word would have to change, or nothing of it is left, it is another word. */
 const ANOTHER = 0.6;
 
+const every = (faults: readonly Fault[], kind: Fault['kind']): boolean =>
+  faults.length > 0 && faults.every((f) => f.kind === kind);
+
+/** A run that goes to the end of the word from its vowel on, or begins with a vowel. */
+const keepsTheEnd = (target: readonly string[], from: number, to: number): boolean =>
+  isVowel(sure(target[from])) || (to === target.length - 1 && target.slice(from, to + 1).some(isVowel));
+
+/** A sound that is easily taken for the one asked for, by ear or as young children say it. */
+function isNear(target: readonly string[], fault: Fault): boolean {
+  if (fault.kind !== 'swapped') return false;
+  const asked = sure(target[fault.at]);
+  const place = fault.place === 'last' ? 'last' : 'first';
+  return easilyTaken(asked, fault.heard, place) || isPair(MERGED, asked, fault.heard);
+}
+
+/** A beat went with its vowel, and there was more than one. */
+const lostBeat = ({ target, sounds, faults }: SlipFacts): boolean =>
+  every(faults, 'omitted') && sounds.some(isVowel) && sounds.filter(isVowel).length < target.filter(isVowel).length;
+
+/** What a single fault is called. */
+const ONE: Readonly<Partial<Record<Fault['kind'], Slip>>> = {
+  omitted: 'lost-sound',
+  swapped: 'swapped-sound',
+  added: 'added-sound',
+  'added-uh': 'added-uh',
+};
+
 /** One name for all that happened, the most telling first; a row for each. */
 const NAMES: readonly (readonly [Slip, (s: SlipFacts) => boolean])[] = [
   [
@@ -352,21 +381,28 @@ const NAMES: readonly (readonly [Slip, (s: SlipFacts) => boolean])[] = [
     'whole-word',
     ({ apart, chunks, faults }) => apart && chunks.length === 1 && faults.every((f) => f.kind === 'merged'),
   ],
-  ['reordered', ({ faults }) => faults.some((f) => f.kind === 'reordered')],
+  ['reordered', ({ faults }) => every(faults, 'reordered')],
   [
     'other-word',
     ({ target, cost, faults }) =>
-      cost / target.length > ANOTHER ||
+      (cost / target.length > ANOTHER && !every(faults, 'added')) ||
       faults.filter((f) => f.kind === 'omitted' || f.kind === 'swapped').length === target.length,
   ],
-  ['lost-sound', ({ faults }) => faults.some((f) => f.kind === 'omitted')],
-  ['swapped-sound', ({ faults }) => faults.some((f) => f.kind === 'swapped')],
-  ['added-sound', ({ faults }) => faults.some((f) => f.kind === 'added')],
-  ['added-uh', ({ faults }) => faults.some((f) => f.kind === 'added-uh')],
-  ['rime-kept', ({ target, faults }) => faults.some((f) => f.kind === 'merged' && isVowel(sure(target[f.at])))],
-  ['cluster-kept', ({ faults }) => faults.some((f) => f.kind === 'merged')],
+  ['lost-beat', lostBeat],
+  ['lost-sounds', ({ faults }) => faults.length > 1 && every(faults, 'omitted')],
+  ['near-sound', ({ target, faults }) => faults.length === 1 && isNear(target, sure(faults[0]))],
+  [
+    'rime-kept',
+    ({ target, faults }) =>
+      every(faults, 'merged') && faults.some((f) => f.kind === 'merged' && keepsTheEnd(target, f.at, f.to)),
+  ],
+  ['cluster-kept', ({ faults }) => every(faults, 'merged')],
 ];
 
 const startsWith = (all: readonly string[], part: readonly string[]): boolean => part.every((s, i) => s === all[i]);
 
-const slipOf = (slipped: SlipFacts): Slip => NAMES.find(([, fits]) => fits(slipped))?.[0] ?? 'other-word';
+function slipOf(slipped: SlipFacts): Slip {
+  const [only, ...more] = slipped.faults;
+  const one = only && !more.length ? ONE[only.kind] : undefined;
+  return NAMES.find(([, fits]) => fits(slipped))?.[0] ?? one ?? (only ? 'several' : 'other-word');
+}

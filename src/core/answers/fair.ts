@@ -4,14 +4,28 @@ import { isVowel } from '../phonology/sounds';
 import type { AskedSound } from './analyse';
 
 /** Why something else than the sound asked for is a fair answer. */
-export type Fair = 'start' | 'tapped' | 'nasal' | 'dark-l' | 'weak' | 'by-itself' | 'said-g' | 'accent';
+export type Fair =
+  | 'start'
+  | 'after-s'
+  | 'tapped'
+  | 'nasal'
+  | 'dark-l'
+  | 'plain-w'
+  | 'half-voiced'
+  | 'weak'
+  | 'by-itself'
+  | 'said-g'
+  | 'accent';
 
 /** What a listener who knows would say of it. */
 export const FAIR_WORDS: Readonly<Record<Fair, string>> = {
   start: 'Right: that’s how it sounds.',
+  'after-s': 'Right: after /s/ it does sound like that.',
   tapped: 'Right: the t sounds like that there.',
   nasal: 'Right: before /k/ and /g/, /ng/ and /n/ are hard to tell apart.',
   'dark-l': 'Right: an l at the end often sounds like that.',
+  'plain-w': 'Right: most people say it like that.',
+  'half-voiced': 'Right: at the end of a word it sounds very like that.',
   weak: 'Right: they gave the weak beat a clear vowel, or none.',
   'by-itself': 'Right: that little sound slips in by itself.',
   'said-g': 'Right: some people say the g.',
@@ -25,12 +39,15 @@ export interface Ear {
   readonly tapsT: boolean;
   /** Here people speak in several accents: any shipped accent’s vowel is right. */
   readonly mixed: boolean;
+  /** The sounds are said by themselves, not as a word. */
+  readonly alone?: boolean;
 }
 
 /** A sound asked for, with what stands before and after it, and what was heard. */
 interface FairHearing {
   readonly ear: Ear;
   readonly here: AskedSound;
+  readonly at: number;
   readonly before: string | undefined;
   readonly after: string | undefined;
   readonly heard: string;
@@ -41,6 +58,8 @@ interface FairHearing {
  * English phonology; from memory). So do the starts of *tube* and *dew*, where people say a y.
  */
 const HEARD_AS: Readonly<Record<string, string>> = { t: 'tʃ', d: 'dʒ' };
+/** After s a stop has no puff of air, and sounds like its voiced partner (Read 1971, as above; from memory). */
+const AFTER_S: Readonly<Record<string, string>> = { p: 'b', t: 'd', k: 'ɡ' };
 const vowel = (ipa: string | undefined): boolean => ipa !== undefined && isVowel(ipa);
 
 /** What an l after a vowel is heard as (Wells, Accents of English, 1982, on l vocalisation; from memory). */
@@ -70,9 +89,21 @@ function otherAccent({ ear, here, after, heard }: FairHearing): boolean {
 /** Vowels that stand for a clear one in a weak beat; the end of *window* is clear. */
 const REDUCED: ReadonlySet<string> = new Set(['ə', 'ɪ', 'i', 'ɚ', 'e', 'ʊ']);
 
+const soundsAt = ({ asked }: Ear, at: number, ...sounds: string[]): boolean =>
+  sounds.every((ipa, i) => asked[at + i]?.ipa === ipa);
+
 /** One rule a reason; the first that holds gives the note. */
 const SWAPS: readonly (readonly [Fair, (h: FairHearing) => boolean])[] = [
   ['start', ({ here, after, heard }) => HEARD_AS[here.ipa] === heard && (after === 'r' || after === 'j')],
+  // *street* is heard with a sh before its ch.
+  ['start', ({ ear, here, at, heard }) => here.ipa === 's' && heard === 'ʃ' && soundsAt(ear, at + 1, 't', 'r')],
+  ['after-s', ({ ear, here, before, heard }) => ear.alone === true && before === 's' && AFTER_S[here.ipa] === heard],
+  ['plain-w', ({ here, heard }) => here.ipa === 'ʍ' && heard === 'w'],
+  // The z of *peas* loses its voice at the end: Cruttenden, Gimson's Pronunciation of English (2014); from memory.
+  [
+    'half-voiced',
+    ({ ear, here, after, heard }) => ear.alone === true && here.ipa === 'z' && heard === 's' && after === undefined,
+  ],
   [
     'tapped',
     ({ ear, here, before, after, heard }) =>
@@ -89,7 +120,7 @@ const SWAPS: readonly (readonly [Fair, (h: FairHearing) => boolean])[] = [
 
 const fairHearing = (ear: Ear, at: number, heard: string): FairHearing | null => {
   const here = ear.asked[at];
-  return here ? { ear, here, before: ear.asked[at - 1]?.ipa, after: ear.asked[at + 1]?.ipa, heard } : null;
+  return here ? { ear, here, at, before: ear.asked[at - 1]?.ipa, after: ear.asked[at + 1]?.ipa, heard } : null;
 };
 
 /**

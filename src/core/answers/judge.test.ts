@@ -26,7 +26,7 @@ describe('swapping: mop to map', () => {
     ['t+ɒ+p', 'not-yet wrong-place'],
     ['m+ɒ+t', 'not-yet wrong-place'],
     ['m æ p', 'not-yet not-joined'],
-    ['m+æ', 'not-yet lost-sound'],
+    ['m+æ', 'not-yet changed-more'],
     ['s+ʌ+n', 'not-yet other-word'],
   ])('“%s” is %s', (text, name) => expect(named(swap, text)).toBe(name));
 });
@@ -55,7 +55,7 @@ describe('leaving out, adding, beats', () => {
     ['iː+t', 'on-own'],
     ['m+iː+t', 'not-yet unchanged'],
     ['m', 'not-yet other-sound'],
-    ['m+iː', 'not-yet other-word'],
+    ['m+iː', 'not-yet wrong-place'],
     ['iː t', 'not-yet not-joined'],
   ])('meat without /m/: “%s” is %s', (text, name) => expect(named(meat, text)).toBe(name));
   test('any cut into the right number of parts is right', () => {
@@ -74,7 +74,7 @@ describe('taking apart, as young children speak', () => {
   test.each([
     ['frog', 'f w ɒ ɡ', 'on-own own-speech'],
     ['frog', 'p w ɒ d', 'on-own own-speech'],
-    ['frog', 'f w ɒ+ɡ', 'not-yet swapped-sound'],
+    ['frog', 'f w ɒ+ɡ', 'not-yet several'],
     ['frog', 'f ɒ ɡ', 'not-yet lost-sound'],
     ['frog', 'm r ɒ ɡ', 'not-yet swapped-sound'],
     ['cap', 't æ p', 'on-own own-speech'],
@@ -83,12 +83,12 @@ describe('taking apart, as young children speak', () => {
     ['sun', 'θ ʌ n', 'on-own own-speech'],
     ['dog', 'ɡ ɒ d', 'not-yet reordered'],
     ['bat', 'p æ t', 'not-yet swapped-sound'],
-    ['pen', 'p æ n', 'not-yet swapped-sound'],
+    ['pen', 'p æ n', 'not-yet near-sound'],
   ])('%s taken apart as “%s” is %s', (word, text, name) =>
     expect(named(item('segmenting', 'mixed', word), text)).toBe(name),
   );
   test('joining is another matter: a word was heard or it was not', () =>
-    expect(named(item('blending', 'mixed', 'cap'), 't+æ+p')).toBe('not-yet swapped-sound'));
+    expect(named(item('blending', 'mixed', 'cap'), 't+æ+p')).toBe('not-yet near-sound'));
 });
 
 describe('rhyme', () => {
@@ -130,7 +130,7 @@ describe('another accent at home', () => {
 describe('cat for a child with and without a pattern', () => {
   const cat = item('blending', '3', 'cat');
   test('tat is a slip, and right for a child who says /t/ for /k/', () => {
-    expect(said(cat, 't+æ+t')).toMatchObject({ outcome: 'not-yet', slip: 'swapped-sound', missed: [0] });
+    expect(said(cat, 't+æ+t')).toMatchObject({ outcome: 'not-yet', slip: 'near-sound', missed: [0] });
     expect(said(cat, 't+æ+t', { ...NO_OWN_WAY, swaps: [{ asked: 'k', says: 't' }] })).toMatchObject({
       outcome: 'on-own',
       slip: 'own-way',

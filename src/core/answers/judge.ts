@@ -1,4 +1,4 @@
-import { analyse, askedFor, type Analysis, type AskedSound, type Hearing } from './analyse';
+import { analyse, askedFor, type Analysis, type AskedSound, type Fault, type Hearing } from './analyse';
 import { FAIR_WORDS, fairSwap, type Ear, type Fair } from './fair';
 import type { Outcome, Slip } from './outcome';
 import { NO_OWN_WAY, saysFor, type OwnWay } from './own-way';
@@ -18,8 +18,8 @@ export type Judged =
       readonly apart?: true;
       /** Gaps may be anywhere: a sound three times, then the word. */
       readonly gaps?: true;
-      /** Right too: the weak *man* of *postman*. */
-      readonly or?: readonly string[];
+      /** Right too: the weak *man* of *postman*, *dust* of *dustpan*. */
+      readonly also?: readonly (readonly string[])[];
     }
   /** Anything that ends alike from the vowel on and begins otherwise, word or not. */
   | { readonly by: 'rhyme'; readonly rime: readonly string[]; readonly onset: readonly string[] }
@@ -101,6 +101,12 @@ const WHY: Partial<Record<Slip, string>> = {
   'not-joined': 'Right sounds, not joined up yet.',
   'whole-word': 'The whole word, not its sounds.',
   reordered: 'Those are the sounds, but in a different order.',
+  'lost-sounds': 'They left out more than one sound.',
+  'lost-beat': 'They left a beat out.',
+  'near-sound': 'One sound is very like the right one, but it isn’t the same.',
+  several: 'More than one sound is different.',
+  'changed-more': 'They changed one sound too many.',
+  'other-change': 'They changed the right sound, but to a different one.',
   'other-word': 'A different word.',
   'lost-sound': 'They left a sound out.',
   'swapped-sound': 'They swapped one sound.',
@@ -112,7 +118,7 @@ const WHY: Partial<Record<Slip, string>> = {
 
 const askedIpa = (asked: readonly AskedSound[]): string[] => asked.map((a) => a.ipa);
 
-const earOf = ({ marks, tapsT = false, mixed = false }: Question): Ear => ({ asked: marks, tapsT, mixed });
+const earOf = ({ marks, tapsT = false, mixed = false }: Question): Ear => ({ asked: marks, tapsT, mixed, alone: true });
 
 /** A right answer with the note that goes with it. */
 function rightVerdict(read: Analysis): Judgement {
@@ -149,7 +155,7 @@ function judgeSounds(judged: BySounds, heard: Chunks, question: Question): Judge
   const whole = same(judged.sounds, askedIpa(marks));
   const asked = askedOf(judged.sounds, question);
   const hearing = hearingOf(judged, question);
-  const others = [judged.or, otherAccent].filter((sounds) => sounds !== undefined).map((sounds) => askedFor(sounds));
+  const others = [...(judged.also ?? []), ...(otherAccent ? [otherAccent] : [])].map((sounds) => askedFor(sounds));
   const read = bestAnalysis([asked, ...others], said, hearing);
   // Where a vowel is what changes, the word as it was is not right in another accent.
   const still = !whole && read.fair.length > 0 && same(said.flat(), askedIpa(marks));
@@ -171,8 +177,12 @@ function judgeChanged(judged: BySounds, said: Chunks, question: Question, read: 
   const before = analyse(marks, said, { apart: false, ...(ownWay ? { ownWay } : {}) });
   if (before.right) return slip('unchanged', 'They said the word unchanged.', [], read);
   // One sound asked for: what was said may be its cluster, another sound of the word, or the word.
-  if (one) return oneSound(sure(wanted), said, marks, read);
-  return onlyOneOf(judged.sounds, sounds, marks, read) ?? otherPlace(judged.sounds, sounds, marks, read);
+  if (one) return oneSound(sure(wanted), said, question, read);
+  return (
+    onlyOneOf(judged.sounds, sounds, marks, read) ??
+    justThePart(judged, said, marks, read) ??
+    changedOtherwise(judged.sounds, read, before, marks)
+  );
 }
 
 /** Why another sound alone is fair for one of the word; not where the word has that sound too. */
@@ -200,32 +210,78 @@ function onlyOneOf(
   return null;
 }
 
-/** A sound was changed, but not the one that was meant. */
-function otherPlace(
-  wanted: readonly string[],
-  said: readonly string[],
+/** The part that was to be left out, and nothing else. */
+function justThePart(
+  { sounds, also = [] }: BySounds,
+  said: Chunks,
   marks: readonly AskedSound[],
   read: Analysis,
 ): Judgement | null {
-  const at = marks.findIndex((m, i) => m.ipa !== wanted[i]);
-  const differ = marks.filter((m, i) => m.ipa !== said[i]).length;
-  if (said.length !== marks.length || differ !== 1 || said[at] !== marks[at]?.ipa) return null;
-  return slip('wrong-place', 'They changed a different sound.', [], read);
+  const ipa = askedIpa(marks);
+  const gone = [sounds, ...also].flatMap((left) => {
+    if (left.length >= ipa.length) return [];
+    if (same(ipa.slice(0, left.length), left)) return [marks.slice(left.length)];
+    return same(ipa.slice(-left.length), left) ? [marks.slice(0, -left.length)] : [];
+  });
+  const heard = gone.some((part) => part.length > 1 && analyse(part, said, { apart: false }).right);
+  return heard ? slip('part-only', 'They said just the part to leave out.', [], read) : null;
+}
+
+/** What was to be done to the word: the one edit that makes it what it becomes; null where it takes more than that. */
+function editAsked(marks: readonly AskedSound[], wanted: readonly string[]): Fault | null {
+  const { faults } = analyse(marks, [wanted], { apart: false });
+  return faults.length === 1 ? sure(faults[0]) : null;
+}
+
+/**
+ * What was done to a word that was to be changed: one sound too many, another place, another sound.
+ * @param read what was said beside what the word becomes
+ * @param before the same beside the word as it was
+ */
+function changedOtherwise(
+  wanted: readonly string[],
+  read: Analysis,
+  before: Analysis,
+  marks: readonly AskedSound[],
+): Judgement | null {
+  if (read.slip === 'not-joined' || same([...wanted].sort(), askedIpa(marks).sort())) return null;
+  const [made, ...madeToo] = before.faults;
+  const asked = editAsked(marks, wanted);
+  if (made && !madeToo.length) {
+    const meant = asked?.kind === made.kind && asked.at === made.at;
+    if (meant) return slip('other-change', sure(WHY['other-change']), [], read);
+    const other = made.kind === 'omitted' ? 'They left a different sound out.' : 'They changed a different sound.';
+    if (asked) return slip('wrong-place', other, [], read);
+  }
+  if (read.faults.length === 1) return slip('changed-more', sure(WHY['changed-more']), [], read);
+  return read.slip === 'part-only' || read.slip === 'last-only'
+    ? null
+    : slip('other-word', sure(WHY['other-word']), [], read);
 }
 
 /** Consonants together at the start or the end of the word, the one that was asked for outermost: *st* for *stick*. */
-function isItsCluster(sound: string, said: readonly string[], ipa: readonly string[]): boolean {
+function isItsCluster(
+  wanted: string,
+  said: readonly string[],
+  ipa: readonly string[],
+  heard: readonly string[],
+): boolean {
   if (said.length < 2 || said.some(isVowel)) return false;
-  const starts = said[0] === sound && said.every((s, i) => s === ipa[i]);
+  const starts = ipa[0] === wanted && said.every((s, i) => s === heard[i]);
   const tail = ipa.slice(-said.length);
-  return starts || (said.at(-1) === sound && said.every((s, i) => s === tail[i]));
+  return starts || (said.at(-1) === wanted && said.every((s, i) => s === tail[i]));
 }
 
-function oneSound(sound: string, said: Chunks, marks: readonly AskedSound[], read: Analysis): Judgement {
+/** The sounds of a word, with those that were said in a fair way as they were said: the *chr* of *train*. */
+const asHeard = (said: readonly string[], ipa: readonly string[], question: Question): string[] =>
+  ipa.map((sound, at) => (said[at] !== undefined && fairSwap(earOf(question), at, said[at]) ? said[at] : sound));
+
+function oneSound(sound: string, said: Chunks, question: Question, read: Analysis): Judgement {
+  const { marks } = question;
   const sounds = said.flat();
   const ipa = askedIpa(marks);
   const at = ipa.indexOf(sure(sounds[0]));
-  if (isItsCluster(sound, sounds, ipa))
+  if (isItsCluster(sound, sounds, ipa, asHeard(sounds, ipa, question)))
     return right('Right: the sound is there, with the one next to it.', 'in-cluster', read);
   if (sounds.length > 1 && sounds.includes(sound) && at >= 0 && same(ipa.slice(at, at + sounds.length), sounds))
     return slip(

@@ -136,7 +136,7 @@ function nearWord(word: Word, { spellingOf }: LikelyContext): LikelyAnswer[] {
         return [
           {
             id: `near-${at}`,
-            slip: 'swapped-sound',
+            slip: 'near-sound',
             outcome: 'not-yet',
             said: asWord(said),
             show: spelt,

@@ -14,6 +14,8 @@ export const OUTCOME_WORDS: Readonly<Record<Outcome, string>> = {
 /** What happened to the sounds, as far as one tap can tell. */
 export const SLIPS = [
   'lost-sound',
+  'lost-sounds',
+  'lost-beat',
   'cluster-kept',
   'rime-kept',
   'not-joined',
@@ -32,6 +34,10 @@ export const SLIPS = [
   'part-only',
   'some-missed',
   'swapped-sound',
+  'near-sound',
+  'several',
+  'changed-more',
+  'other-change',
   'added-sound',
   'reordered',
   'own-way',
@@ -43,13 +49,15 @@ export type Slip = (typeof SLIPS)[number];
 
 export const SLIP_WORDS: Readonly<Record<Slip, string>> = {
   'lost-sound': 'left a sound out',
+  'lost-sounds': 'left sounds out',
+  'lost-beat': 'left a beat out',
   'cluster-kept': 'kept sounds together',
   'rime-kept': 'kept the end together',
   'not-joined': 'not joined up',
   'last-only': 'just the last sound',
   'whole-word': 'said the word',
   'added-uh': 'added “uh”',
-  'heard-closely': 'listened closely',
+  'heard-closely': 'said as it sounds',
   'in-cluster': 'with the sound next to it',
   'wrong-choice': 'chose a different one',
   'other-count': 'a different number',
@@ -61,6 +69,10 @@ export const SLIP_WORDS: Readonly<Record<Slip, string>> = {
   'part-only': 'just one part',
   'some-missed': 'missed some',
   'swapped-sound': 'swapped one sound',
+  'near-sound': 'a similar sound',
+  several: 'several sounds different',
+  'changed-more': 'changed one sound too many',
+  'other-change': 'changed it to another sound',
   'added-sound': 'added a sound',
   reordered: 'mixed up the order',
   'own-way': 'said it their own way',
@@ -77,6 +89,18 @@ export const ACCEPTED: ReadonlySet<Slip> = new Set<Slip>([
   'own-way',
   'own-speech',
   'another-heard',
+]);
+
+/** Slips of one sound said for another. */
+export const SWAPPED: ReadonlySet<Slip | null> = new Set<Slip>(['swapped-sound', 'near-sound']);
+
+/** Slips that may be no more than how a child speaks. */
+export const MAY_BE_SPEECH: ReadonlySet<Slip | null> = new Set<Slip | null>([
+  ...SWAPPED,
+  'lost-sound',
+  'lost-sounds',
+  'lost-beat',
+  'several',
 ]);
 
 /** The support ladder, lightest first. */

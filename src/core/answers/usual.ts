@@ -24,6 +24,7 @@ const USUAL: Partial<Record<Slip, number>> = {
   'heard-closely': 0.5,
   'letter-name': 0.4,
   'swapped-sound': 0.35,
+  'near-sound': 0.35,
   'wrong-place': 0.3,
 };
 

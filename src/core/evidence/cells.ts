@@ -1,5 +1,5 @@
 import { analyse, askedFor } from '../answers/analyse';
-import { ACCEPTED, type Outcome, type Slip } from '../answers/outcome';
+import { ACCEPTED, MAY_BE_SPEECH, SWAPPED, type Outcome, type Slip } from '../answers/outcome';
 import { chunksOf } from '../answers/said';
 import { isOrdinaryLoss, oftenSaidFor } from '../answers/speech';
 import { spotKey } from '../answers/spots';
@@ -64,9 +64,7 @@ function openAt(answer: Answered): readonly number[] {
   if (outcome === 'no-reply' || outcome === 'does-not-count') return [];
   if (outcome === 'on-own') return whole && slip === 'own-way' ? leftOutAndRight(answer) : [];
   if (!whole) return spokenInstead(answer) >= 0 ? [spokenInstead(answer)] : [];
-  if (slip === 'lost-sound') return missed;
-  if (slip !== 'swapped-sound') return [];
-  return whole === 'joined' ? missed : [];
+  return MAY_BE_SPEECH.has(slip) && (whole === 'joined' || !SWAPPED.has(slip)) ? missed : [];
 }
 
 /**
@@ -92,7 +90,7 @@ export function markOf(answer: Answered): string | null {
   if (outcome === 'does-not-count') return null;
   if (openIn(answer).length) return 'u';
   const apart = findTask(task)?.wholeWord === 'apart';
-  return outcome === 'not-yet' && slip === 'swapped-sound' && apart && isOneForOne(answer)
+  return outcome === 'not-yet' && SWAPPED.has(slip) && apart && isOneForOne(answer)
     ? '1'
     : CELL_LETTERS[outcome];
 }

@@ -24,6 +24,8 @@ export interface Step {
   readonly told?: 'told' | 'kept';
   readonly starts?: 'hold' | 'clip' | 'cluster';
   readonly pictures?: true;
+  /** Its words name things that can be shown. */
+  readonly things?: true;
   /** Adding and leaving out are allowed beside swapping. */
   readonly grow?: true;
   /** The kind of words it takes. */

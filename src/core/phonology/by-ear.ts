@@ -30,9 +30,9 @@ const BY_HAND: readonly (readonly [a: string, b: string, ByEar])[] = [
   ...pairs('h', 'b d ɡ m n ŋ l r w j z ʒ dʒ', 'far'),
   ...pairs('ŋ', 'm n', 'near'),
   ...pairs('ŋ', 'p t k f θ s ʃ tʃ v ð z ʒ dʒ', 'far'),
-  ...pairs('tʃ', 'ʃ', 'near'),
+  ...pairs('tʃ', 'ʃ t', 'near'),
   ...pairs('tʃ', 'b d ɡ m n v ð z l r w j', 'far'),
-  ...pairs('dʒ', 'ʒ', 'near'),
+  ...pairs('dʒ', 'ʒ d', 'near'),
   ...pairs('dʒ', 'p t k m n', 'far'),
   ...pairs('l', 'r w j', 'near'),
   ...pairs('r', 'w j', 'near'),
@@ -118,6 +118,15 @@ export function byEar(a: string, b: string, place: 'first' | 'last' = 'first'): 
 }
 
 /**
+ * True where one sound is easily taken for another by ear: consonants that are near, vowels that listeners took for each
+ * other. Example: `easilyTaken('m', 'n') // true`.
+ */
+export const easilyTaken = (a: string, b: string, place: 'first' | 'last' = 'first'): boolean =>
+  isConsonant(a) || isConsonant(b)
+    ? byEar(a, b, place) === 'near'
+    : VOWELS_ALIKE.some(([x, y]) => isPair([[x, y]], a, b));
+
+/**
  * Pairs that many children of three to six say or hear alike for a while: no near foil hangs on them. Common practice,
  * no source; the processes they come from: Grunwell, Clinical Phonology (1987), from memory.
  */
@@ -143,8 +152,11 @@ const HIGH: readonly string[] = ['s', 'f', 'θ', 'ʃ'];
 export const hangsOnHigh = (a: string, b: string): boolean =>
   a !== b && (HIGH.includes(a) || HIGH.includes(b) || isPair(VOICING, a, b));
 
-/** The two th: which of them it is never parts right from wrong. */
-export const TWO_TH: SoundPair = ['θ', 'ð'];
+/** Sounds that are written alike, and that many people do not tell apart: they never part right from wrong. */
+export const NEVER_APART: readonly SoundPair[] = [
+  ['θ', 'ð'],
+  ['w', 'ʍ'],
+];
 
 /** Every consonant, for tests and tables. */
 export const EARS: readonly string[] = Object.keys(CONSONANTS);

@@ -1,4 +1,4 @@
-import type { Outcome, Slip } from '../answers/outcome';
+import { MAY_BE_SPEECH, type Outcome, type Slip } from '../answers/outcome';
 
 /**
  * Finding where a child is, in few turns: the next item is always the one that tells most. Everything follows from the
@@ -203,9 +203,6 @@ interface GivenAnswers {
   readonly outcome: Outcome;
   readonly slip: Slip | null;
 }
-
-/** Slips that may be no more than how a child speaks. */
-const MAY_BE_SPEECH: ReadonlySet<Slip | null> = new Set<Slip>(['lost-sound', 'swapped-sound']);
 
 function isRight({ outcome, slip }: GivenAnswers): boolean | null {
   if (outcome === 'on-own') return true;

@@ -282,6 +282,10 @@ const PLACES: Readonly<Record<string, InPlace>> = {
   start: (at, consonant, sounds) => at > 0 && consonant(at - 1) && ['r', 'l', 'w', 'j'].includes(sounds[at] ?? ''),
 };
 
+/** True where sounds are the start of a word, or its end. */
+const isAnEnd = ({ ipa }: Heard, part: readonly string[], start: boolean): boolean =>
+  same(start ? ipa.slice(0, part.length) : ipa.slice(-part.length), part);
+
 /** A judge for each task; a task without one fails the tests. */
 export const JUDGES: Readonly<Record<string, Judge>> = {
   'count-words': (item, step) => {
@@ -302,9 +306,9 @@ export const JUDGES: Readonly<Record<string, Judge>> = {
     const h = sure(heads(item, accent)[0]);
     const said = sounds(item);
     // A weak beat that is a word of its own is asked for as that word: its end is in the sounds beside it.
-    const left = (item.judged.by === 'sounds' ? item.judged.or : undefined) ?? said;
-    const ends =
-      step.place === 'first' ? same(h.ipa.slice(0, left.length), left) : same(h.ipa.slice(-left.length), left);
+    const also = item.judged.by === 'sounds' ? (item.judged.also ?? []) : [];
+    const left = [said, ...also].find((row) => isAnEnd(h, row, step.place === 'first')) ?? said;
+    const ends = isAnEnd(h, left, step.place === 'first');
     return all(
       [ends && left.length < h.ipa.length, 'what is left is the start or the end of the word'],
       [left === said || isWord(said, accent), 'its clear form is a word'],

@@ -10,10 +10,10 @@ import { playable, type Material } from '../material';
 import type { Step } from '../step';
 import type { Task } from '../task';
 import { sure } from '../../sure';
-import { isEnding, script, slash, some, WORDS_OF_ASKING } from './common';
+import { isEnding, script, slash, some, staysAlike, WORDS_OF_ASKING } from './common';
 
 /** Words one sound longer, with the index of the new sound, at the step's place. */
-function grown(word: Word, step: Step, material: Material): { to: Word; at: number }[] {
+function longer(word: Word, step: Step, material: Material): { to: Word; at: number }[] {
   return material
     .neighbours()
     .of(word)
@@ -33,6 +33,10 @@ function grown(word: Word, step: Step, material: Material): { to: Word; at: numb
       return !inCluster(to, at) && at === (step.place === 'first' ? 0 : last);
     });
 }
+
+/** Those that are dealt. */
+const grown = (word: Word, step: Step, material: Material): { to: Word; at: number }[] =>
+  longer(word, step, material).filter(({ to, at }) => staysAlike(word, to, at));
 
 /** Where the new sound stands: of two like sounds beside each other, the later. */
 function placeIn(from: Word, to: Word): number {
@@ -139,7 +143,7 @@ const ADD: Task = {
         ],
         [
           'it was added where the step says',
-          ending ? at === to.sounds.length - 1 : grown(word, step, material).some((g) => g.to === to && g.at === at),
+          ending ? at === to.sounds.length - 1 : longer(word, step, material).some((g) => g.to === to && g.at === at),
         ],
       ],
     };

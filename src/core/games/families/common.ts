@@ -1,15 +1,18 @@
+import { fairSwap } from '../../answers/fair';
 import { ipaOf, type Word } from '../../lexicon/entry';
 import { homophones, rhymes } from '../../lexicon/likeness';
 import { traitsOf } from '../../lexicon/traits';
 import { isPair, type SoundPair } from '../../phonology/articulation';
 import { isVowelKey } from '../../phonology/keys';
-import { byEar, hangsOnHigh, MERGED, TWO_TH } from '../../phonology/by-ear';
+import { byEar, hangsOnHigh, MERGED, NEVER_APART } from '../../phonology/by-ear';
+import { accentOf } from '../../phonology/accents';
 import { voiceRow } from '../../phonology/voice-label';
 import { shuffle, type Random } from '../../random';
 import type { FoilKind } from '../step';
 import type { Building } from '../task';
 import { slashed } from '../saying';
-import type { Line } from '../view';
+import { marksOf } from '../marks';
+import type { Line, Mark } from '../view';
 import { oneBeat, shelves, type Material } from '../material';
 import { sure } from '../../sure';
 
@@ -95,12 +98,17 @@ export function foilKind(a: Word, b: Word, material: Material): FoilKind | null 
   return nothingShared(a, b, material) ? 'far' : null;
 }
 
+/** Words that a row takes. */
+interface Only {
+  readonly only?: ((word: Word) => boolean) | undefined;
+}
+
 /** A foil for a rhyme: of the kind asked for, rhyming with none of the others, never one that a child says alike. */
 export function rhymeFoil(
   word: Word,
   kind: FoilKind,
   others: readonly Word[],
-  { material, random, wishes }: Pick<Building, 'material' | 'random' | 'wishes'>,
+  { material, random, wishes, only = () => true }: Pick<Building, 'material' | 'random' | 'wishes'> & Only,
 ): Word | undefined {
   const shelf = shelves(material);
   const parts = shelf.of(word);
@@ -112,11 +120,12 @@ export function rhymeFoil(
     near: () => oneBeat(material),
   };
   const fits = (other: Word): boolean =>
+    only(other) &&
     foilKind(word, other, material) === kind &&
     !heardAlike(word, other, kind, { material, wishes }) &&
     !wishes.avoid.has(other.word) &&
     others.every((o) => o !== other && !homophones(o, other) && traitsOf(o).rhyme !== traitsOf(other).rhyme);
-  return bestOf(pools[kind]() ?? [], random, fits, kind === 'same-ends' ? 60 : 40);
+  return bestOf((pools[kind]() ?? []).filter(only), random, fits, kind === 'same-ends' ? 60 : 40);
 }
 
 /**
@@ -181,7 +190,7 @@ export interface Ears {
 
 /** True where two sounds never tell right from wrong here. The two th never do. */
 export const neverApart = (a: string, b: string, { pairs = [], lowOnly = false }: Ears): boolean =>
-  isPair([TWO_TH, ...pairs], a, b) || (lowOnly && hangsOnHigh(a, b));
+  isPair([...NEVER_APART, ...pairs], a, b) || (lowOnly && hangsOnHigh(a, b));
 
 /**
  * True where two sounds are as far apart by ear as the step wants, and no pair that a child here, or many children, say
@@ -201,7 +210,30 @@ export function soundFoil(
 }
 
 /** True where any two sounds that part right from wrong are told apart by anyone: not the two th. */
-export const isFoil = (a: string, b: string): boolean => a !== b && !isPair([TWO_TH], a, b);
+export const isFoil = (a: string, b: string): boolean => a !== b && !isPair(NEVER_APART, a, b);
+
+/** True where a fair ear may hear a sound at a place of a word: /n/ in *donkey*, /ch/ at the start of *train*. */
+export const mayHear = (word: Word, at: number, ipa: string): boolean =>
+  word.sounds[at]?.ipa !== ipa &&
+  fairSwap({ asked: marksOf(word), tapsT: accentOf(word.accent).tapsT, mixed: false, alone: true }, at, ipa) !== null;
+
+/** The same anywhere in a word. */
+export const mayHearIn = (word: Word, ipa: string): boolean => word.sounds.some((_, at) => mayHear(word, at, ipa));
+
+/** A vowel that two words have in one accent and, being written alike or of one set, in every accent. */
+const sameVowel = (a: Mark | undefined, b: Mark | undefined): boolean =>
+  a?.set === undefined || a.set === b?.set || (a.letters !== undefined && a.letters === b?.letters);
+
+/**
+ * True where the vowels that stay are those of one lexical set or one spelling: *goat* and *coat*, not *tall* and
+ * *tore*, which are a riddle anywhere but in one accent.
+ * @param from where the shorter one's sounds shift by one, or the length of both where none does
+ */
+export function staysAlike(a: Word, b: Word, from: number): boolean {
+  const [long, short] = a.sounds.length >= b.sounds.length ? [marksOf(a), marksOf(b)] : [marksOf(b), marksOf(a)];
+  const shift = long.length - short.length;
+  return short.every((mark, i) => (shift === 0 && i === from) || sameVowel(mark, long[i >= from ? i + shift : i]));
+}
 
 /** The choices of a two-choice game, right or not. */
 export const YES_NO = ['yes', 'no'] as const;

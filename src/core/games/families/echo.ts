@@ -194,7 +194,7 @@ const recall = (id: string, name: string, backwards: boolean): Task => ({
   ],
   secondsPerTurn: 12,
   gesture: 'a finger for each word',
-  plain: 'In the basket: {list}. Say them all{backwards}.',
+  plain: 'In the basket: {list}. {say}{backwards}.',
   heads: everyday,
   sequence: ({ step, material, random, wishes }) => {
     const pool = everyday(step, material).filter(
@@ -225,7 +225,14 @@ const recall = (id: string, name: string, backwards: boolean): Task => ({
         facts: [],
       },
     );
-    return { ...made, slots: { ...made.slots, backwards: backwards ? ' from the last to the first' : '' } };
+    return {
+      ...made,
+      slots: {
+        ...made.slots,
+        say: words.length > 1 ? 'Say them all' : 'Say it',
+        backwards: backwards && words.length > 1 ? ' from the last to the first' : '',
+      },
+    };
   },
 });
 

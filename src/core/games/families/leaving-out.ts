@@ -13,7 +13,7 @@ import { restOf, senseOfRest, type Sense } from '../sense';
 import type { Step } from '../step';
 import { headsAmong, type Task } from '../task';
 import { sure } from '../../sure';
-import { isEnding, script, slash, times } from './common';
+import { isEnding, script, slash, staysAlike, times } from './common';
 
 /** The sounds left when one goes. Example: *bite* without its first: `aɪ t`. */
 const withoutSound = (word: Word, at: number): string[] => ipaOf(word).filter((_, i) => i !== at);
@@ -59,6 +59,13 @@ const isPlain = (word: Word, at: number, { place }: Step, { soundsOf }: Material
   return times(word, ipa) === 1 && ipa !== 'ŋ' && !ending;
 };
 
+/** A word is left that can be printed, and that is left in every accent, or is written so. */
+function leavesAlike(word: Word, at: number, left: readonly string[], material: Material): boolean {
+  const spelling = material.context.spellingOf(left);
+  const known = material.byName.get(spelling ?? '');
+  return spelling !== undefined && (!known || staysAlike(word, known, at));
+}
+
 /**
  * Those that are put forward: where no word is to be left, what is left is a silly word for certain, and can be read.
  */
@@ -66,7 +73,7 @@ const dealt = (word: Word, step: Step, material: Material): number[] =>
   leavable(word, step, material).filter((at) => {
     if (!isPlain(word, at, step, material)) return false;
     const left = withoutSound(word, at);
-    if (step.result === 'real') return material.context.spellingOf(left) !== undefined;
+    if (step.result === 'real') return leavesAlike(word, at, left, material);
     return senseWithout(word, at, material) === 'silly' && material.context.respell(left) !== null;
   });
 

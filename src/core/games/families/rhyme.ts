@@ -9,7 +9,18 @@ import { oneBeat, shelves, type Material } from '../material';
 import type { Building, Task } from '../task';
 import type { Step } from '../step';
 import { sure } from '../../sure';
-import { bestOf, firstOf, foilKind, rhymeFoil, rhymesOf, script, some, steadyRhymesOf, YES_NO } from './common';
+import {
+  bestOf,
+  firstOf,
+  foilKind,
+  isThing,
+  rhymeFoil,
+  rhymesOf,
+  script,
+  some,
+  steadyRhymesOf,
+  YES_NO,
+} from './common';
 
 /** Words of one beat with at least so many rhymes that hold in every accent. */
 const rhyming =
@@ -26,14 +37,21 @@ const foilSteps: readonly Step[] = [
   { id: 'same-ends', name: 'only the vowel is different in the others', foil: 'same-ends' },
 ];
 
+/** Rows that are easy are of things, which can be shown. */
+const fitsRow = ({ things }: Step): ((word: Word) => boolean) => (things === true ? isThing : () => true);
+
 const foilFor = (
   word: Word,
   { step, material, random, wishes }: Building,
   others: readonly Word[] = [],
-): Word | undefined => rhymeFoil(word, sure(step.foil), others, { material, random, wishes });
-const partner = ({ head, material, random, wishes }: Building): Word | undefined =>
-  bestOf(steadyRhymesOf(head, material), random, (w) => !wishes.avoid.has(w.word), 24) ??
-  bestOf(rhymesOf(head, material), random, (w) => !wishes.avoid.has(w.word), 24);
+): Word | undefined => rhymeFoil(word, sure(step.foil), others, { material, random, wishes, only: fitsRow(step) });
+const partner = ({ head, step, material, random, wishes }: Building): Word | undefined => {
+  const fits = (w: Word): boolean => fitsRow(step)(w) && !wishes.avoid.has(w.word);
+  return (
+    bestOf(steadyRhymesOf(head, material).filter(fits), random, fits, 24) ??
+    bestOf(rhymesOf(head, material).filter(fits), random, fits, 24)
+  );
+};
 
 const PAIRS: Task = {
   id: 'rhyme-pairs',
@@ -78,7 +96,7 @@ const PAIRS: Task = {
 };
 
 const rowSteps: readonly Step[] = [
-  { id: '3-far', name: '3 words, the odd one sounds quite different', foil: 'far', choices: 3 },
+  { id: '3-far', name: '3 words, the odd one sounds quite different', foil: 'far', choices: 3, things: true },
   { id: '4-far', name: '4 words, the odd one sounds quite different', foil: 'far', choices: 4 },
   { id: '3-same-start', name: '3 words, the odd one starts the same', foil: 'same-start', choices: 3 },
   { id: '4-same-vowel', name: '4 words, the odd one has the same vowel', foil: 'same-vowel', choices: 4 },
@@ -97,12 +115,12 @@ const ODD: Task = {
   secondsPerTurn: 20,
   gesture: 'point to your choice',
   plain: '{words}. Which one does not rhyme?',
-  heads: (step, material) => rhyming(sure(step.choices) - 2)(step, material),
+  heads: (step, material) => rhyming(sure(step.choices) - 2)(step, material).filter(fitsRow(step)),
   kinds: (step) => sure(step.choices),
   build: (b) => {
     const { head, step, material, random } = b;
     const row = [head];
-    for (const other of some(steadyRhymesOf(head, material), random, 12)) {
+    for (const other of some(steadyRhymesOf(head, material).filter(fitsRow(step)), random, 12)) {
       if (row.length < sure(step.choices) - 1 && !b.wishes.avoid.has(other.word) && row.every((w) => rhymes(w, other)))
         row.push(other);
     }
@@ -149,8 +167,8 @@ const MATCH: Task = {
   act: 'match',
   unit: 'rhyme',
   steps: [
-    { id: '2-far', name: '2 to choose from', foil: 'far', choices: 2 },
-    { id: '3-far', name: '3 to choose from', foil: 'far', choices: 3 },
+    { id: '2-far', name: '2 to choose from', foil: 'far', choices: 2, things: true },
+    { id: '3-far', name: '3 to choose from', foil: 'far', choices: 3, things: true },
     { id: '3-same-start', name: '3, the others start the same', foil: 'same-start', choices: 3 },
     { id: '3-same-vowel', name: '3, the others have the same vowel', foil: 'same-vowel', choices: 3 },
   ],
@@ -159,7 +177,7 @@ const MATCH: Task = {
   secondsPerTurn: 18,
   gesture: 'point to your choice',
   plain: '{first}. Which one rhymes with it: {choices}?',
-  heads: rhyming(1),
+  heads: (step, material) => rhyming(1)(step, material).filter(fitsRow(step)),
   kinds: (step) => sure(step.choices),
   build: (b) => {
     const right = partner(b);
@@ -215,8 +233,8 @@ const SAY: Task = {
   ],
   rungs: { many: 'say', few: 'say' },
   secondsPerTurn: 18,
-  gesture: 'pass the pod on',
-  plain: '{word}. Say one that rhymes with {word}.',
+  gesture: 'an open hand: your turn',
+  plain: 'Can you say a word that rhymes with {word}?',
   heads: (step, material) =>
     material.keep(`rhyme-say ${step.id}`, () =>
       rhyming(2)(step, material).filter((w) => (step.told === 'told') === rhymesOf(w, material).length >= 6),

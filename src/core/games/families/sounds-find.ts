@@ -3,7 +3,7 @@ import { firstMaking, inCluster } from '../../lexicon/difficulty';
 import { ipaOf, type Word } from '../../lexicon/entry';
 import { traitsOf } from '../../lexicon/traits';
 import { isPair } from '../../phonology/articulation';
-import { EARS, TWO_TH } from '../../phonology/by-ear';
+import { EARS, NEVER_APART } from '../../phonology/by-ear';
 import { CONSONANTS } from '../../phonology/sounds';
 import type { Random } from '../../random';
 import { advice } from '../saying';
@@ -13,7 +13,21 @@ import { oneBeat, playable, shelves, type Material } from '../material';
 import type { Building, Task, Wishes } from '../task';
 import type { FoilKind, Step } from '../step';
 import { sure } from '../../sure';
-import { bestOf, firstOf, foilKind, isFoil, neverApart, script, slash, soundFoil, times, YES_NO } from './common';
+import {
+  bestOf,
+  firstOf,
+  foilKind,
+  isFoil,
+  isThing,
+  mayHear,
+  mayHearIn,
+  neverApart,
+  script,
+  slash,
+  soundFoil,
+  times,
+  YES_NO,
+} from './common';
 
 const FOILS: readonly Step[] = [
   { id: 'far', name: 'very different sounds', foil: 'far' },
@@ -32,8 +46,14 @@ const apartInEnd = (a: Word, b: Word, material: Material): boolean => {
 
 const plainStart = (_step: Step, material: Material): readonly Word[] =>
   material.keep('plain start', () =>
-    oneBeat(material).filter((w) => w.count <= 4 && w.entry.band < 3 && firstMaking(w) !== 'vowel' && !inCluster(w, 0)),
+    oneBeat(material).filter(
+      (w) => isThing(w) && w.count <= 4 && w.entry.band < 3 && firstMaking(w) !== 'vowel' && !inCluster(w, 0),
+    ),
   );
+
+/** Two words whose starts anyone tells apart. */
+const toldApart = (a: Word, b: Word): boolean =>
+  isFoil(firstOf(a), firstOf(b)) && !mayHear(a, 0, firstOf(b)) && !mayHear(b, 0, firstOf(a));
 
 /** Of those, the words whose first sound has a foil of the step’s kind. */
 const foiledStart = (step: Step, material: Material): readonly Word[] =>
@@ -61,6 +81,7 @@ const sameFirst = ({ material, random, wishes }: Building, row: readonly Word[])
     shelves(material).byFirst.get(firstOf(sure(row[0]))) ?? [],
     random,
     (w) =>
+      isThing(w) &&
       w.count <= 4 &&
       !inCluster(w, 0) &&
       row.every((r) => r !== w && apartInEnd(r, w, material)) &&
@@ -104,7 +125,7 @@ const SAME: Task = {
       how: advice([...new Set([firstOf(a), firstOf(b)])], material.accent),
       script: script(kind ? 'No!' : 'Yes!'),
       facts: [
-        ['they begin alike, or with sounds that anyone tells apart', kind === 0 || isFoil(firstOf(a), firstOf(b))],
+        ['they begin alike, or with sounds that anyone tells apart', kind === 0 || toldApart(a, b)],
         ['the ends do not give it away', traitsOf(a).rhyme !== traitsOf(b).rhyme],
       ],
     };
@@ -162,10 +183,7 @@ const ODD: Task = {
       facts: [
         ['there are as many words as the step says', row.length === step.choices],
         ['all the others begin alike', rest.every((w) => firstOf(w) === firstOf(head))],
-        [
-          'the odd one begins with a sound that anyone tells apart',
-          odd >= 0 && isFoil(firstOf(head), firstOf(sure(row[odd]))),
-        ],
+        ['the odd one begins with a sound that anyone tells apart', odd >= 0 && toldApart(head, sure(row[odd]))],
         [
           'no end gives it away',
           row.every((w, i) => row.every((o, j) => i === j || traitsOf(w).rhyme !== traitsOf(o).rhyme)),
@@ -216,7 +234,7 @@ const SORT: Task = {
   secondsPerTurn: 25,
   gesture: 'point to a row',
   plain: '{word}. Does it start with {sound}?',
-  heads: (_step, material) => oneBeat(material).filter((w) => w.count <= 5 && !heardTwoWays(w)),
+  heads: (_step, material) => oneBeat(material).filter((w) => isThing(w) && w.count <= 5 && !heardTwoWays(w)),
   theme: (step, material, random, wishes) => pickTheme(step, material, { random, wishes, held: false }),
   kinds: () => 2,
   fits: (head, kind, theme, step) =>
@@ -246,7 +264,7 @@ const SORT: Task = {
       facts: [
         [
           'it begins with the sound, or with one that anyone tells from it',
-          kind === 0 || isFoil(target, firstOf(word)),
+          kind === 0 || (isFoil(target, firstOf(word)) && !mayHear(word, 0, target)),
         ],
       ],
     };
@@ -274,8 +292,8 @@ const ANYWHERE: Task = {
     if (!theme) return false;
     if (kind === 0) return times(head, theme) > 0;
     const near = head.sounds.some((s) => soundFoil(theme, s.ipa, 'near'));
-    const twin = head.sounds.some((s) => isPair([TWO_TH], theme, s.ipa));
-    return times(head, theme) === 0 && !twin && near === (step.foil === 'near');
+    const twin = head.sounds.some((s) => isPair(NEVER_APART, theme, s.ipa));
+    return times(head, theme) === 0 && !twin && !mayHearIn(head, theme) && near === (step.foil === 'near');
   },
   build: ({ head, theme, wishes }) =>
     theme && (times(head, theme) > 0 || !head.sounds.some((s) => s.ipa !== theme && neverApart(theme, s.ipa, wishes)))
@@ -299,8 +317,8 @@ const ANYWHERE: Task = {
       script: script(kind ? 'No!' : 'Yes!'),
       facts: [
         [
-          'the sound is in it, or neither it nor its twin',
-          kind === 0 || !word.sounds.some((s) => isPair([TWO_TH], target, s.ipa)),
+          'the sound is in it, or no sound that anyone tells from it badly',
+          kind === 0 || !(word.sounds.some((s) => isPair(NEVER_APART, target, s.ipa)) || mayHearIn(word, target)),
         ],
       ],
     };
@@ -314,6 +332,9 @@ const placeAt = (word: Word, at: number): number => {
   return at === word.sounds.length - 1 ? 2 : 1;
 };
 const whereIs = (word: Word, at: number): string => sure(PLACE_CHOICES[placeAt(word, at)]);
+
+/** In the middle, and no part of a cluster. */
+const isInside = (word: Word, at: number): boolean => at > 0 && at < word.sounds.length - 1 && !inCluster(word, at);
 
 const WHERE: Task = {
   id: 'where',
@@ -345,12 +366,15 @@ const WHERE: Task = {
     ),
   kinds: (step) => sure(step.choices),
   build: ({ head, kind, step, random, wishes }) => {
-    const inside = (): number => 1 + Math.floor(random() * (head.sounds.length - 2));
+    // By itself in the middle: children say that the l of *slide* is at the start.
+    const middles = head.sounds.map((_, i) => i).filter((i) => isInside(head, i));
+    const inside = (): number => middles[Math.floor(random() * middles.length)] ?? 0;
     const later = (): number => (step.choices === 2 || kind === 2 ? head.sounds.length - 1 : inside());
     const at = kind === 0 ? 0 : later();
+    if (kind === 1 && step.choices === 3 && !isInside(head, at)) return null;
     const ipa = sure(ipaOf(head)[at]);
     const told = (other: string): boolean => other !== ipa && neverApart(ipa, other, wishes);
-    return times(head, ipa) === 1 && !head.sounds.some((s) => told(s.ipa))
+    return times(head, ipa) === 1 && !mayHearIn(head, ipa) && !head.sounds.some((s) => told(s.ipa))
       ? { words: [head.word], sounds: [ipa] }
       : null;
   },
@@ -377,7 +401,11 @@ const WHERE: Task = {
       how: advice([target], material.accent),
       script: script(choices[right] ?? ''),
       facts: [
-        ['the sound is there once', times(word, target) === 1],
+        ['the sound is there once, as far as anyone tells', times(word, target) === 1 && !mayHearIn(word, target)],
+        [
+          'it is at an end, or by itself where anyone tells',
+          PLACE_CHOICES[placeAt(word, at)] !== 'middle' || isInside(word, at),
+        ],
         ['its place is one of the choices', right >= 0],
       ],
     };

@@ -11,7 +11,7 @@ import { advice } from '../saying';
 import type { Building, Made, Task } from '../task';
 import type { Step } from '../step';
 import type { Spec } from '../spec';
-import { bestOf, firstOf, isFoil, isThing, lastOf, script, slash, some, soundFoil } from './common';
+import { bestOf, firstOf, isFoil, isThing, lastOf, mayHear, mayHearIn, script, slash, some, soundFoil } from './common';
 import { allKnown, wordsOf } from './words';
 
 /** Everyday words of one beat with one consonant at the start and one at the end. */
@@ -29,11 +29,15 @@ const plainWords = (material: Material): readonly Word[] =>
     ),
   );
 
-/**
- * Of those the things, which can be pointed to; where the sounds must be near, all of them, so that there are enough.
- */
+/** Of those the things, which can be pointed to; where the sounds must be near, longer ones too, so that there are enough. */
 const choicesOf = ({ foil }: Step, material: Material): readonly Word[] =>
-  foil === 'near' ? plainWords(material) : material.keep('plain things', () => plainWords(material).filter(isThing));
+  foil === 'near'
+    ? material.keep('things', () =>
+        oneBeat(material).filter(
+          (w) => isThing(w) && w.count <= 4 && w.entry.band < 3 && firstMaking(w) !== 'vowel' && !inCluster(w, 0),
+        ),
+      )
+    : material.keep('plain things', () => plainWords(material).filter(isThing));
 
 /** Words of a row do not rhyme, and do not share what is not asked about. */
 const unlike = (a: Word, b: Word): boolean =>
@@ -86,6 +90,7 @@ const hear = ({ place, name, verb, steps, rungs, at }: Hear): Task => ({
         (w) =>
           soundFoil(at(head), at(w), step.foil, { ...wishes, place }) &&
           !ipaOf(w).includes(at(head)) &&
+          !mayHearIn(w, at(head)) &&
           [head, ...others].every((o) => unlike(o, w) && at(o) !== at(w)) &&
           !wishes.avoid.has(w.word),
         80,
@@ -123,6 +128,7 @@ const hear = ({ place, name, verb, steps, rungs, at }: Hear): Task => ({
       facts: [
         ['there are as many words as the step says', row.length === step.choices],
         ['no other word has the sound', others.every((w) => !ipaOf(w).includes(target))],
+        ['anyone tells it from theirs', others.every((w) => !mayHearIn(w, target))],
         ['anyone tells the sounds apart', others.every((w) => isFoil(target, at(w)))],
       ],
     };
@@ -172,7 +178,7 @@ const callOut = (words: readonly Word[], target: string, step: Step, material: M
     facts: [
       ['there are as many words as the step says', words.length === step.count],
       ['half of them are to be caught', hits.length * 2 === words.length],
-      ['anyone tells the others from them', others.every((w) => isFoil(target, firstOf(w)))],
+      ['anyone tells the others from them', others.every((w) => isFoil(target, firstOf(w)) && !mayHear(w, 0, target))],
     ],
   };
 };

@@ -14,11 +14,13 @@ import { asWord } from '../../answers/said';
 import { firstMaking, inCluster } from '../../lexicon/difficulty';
 import { ipaOf, type Word } from '../../lexicon/entry';
 import { voiceStart } from '../../lexicon/voice-parts';
+import type { VowelKey } from '../../phonology/keys';
 import { makingOf } from '../../phonology/sounds';
 import { voiceLabel } from '../../phonology/voice-label';
 import { advice } from '../saying';
 import { need, wordOf } from '../proof';
 import { marksOf, shownOf } from '../marks';
+import type { Mark } from '../view';
 import { oneBeat, playable, shelves, type Material } from '../material';
 import type { Made, Task } from '../task';
 import type { Step } from '../step';
@@ -63,19 +65,37 @@ function startKept(word: Word, { accent, guard }: Material): LikelyAnswer[] {
   ];
 }
 
+/** Letters whose names are sounds: who says the name of the a in *apron* has said its sound. */
+const NAME_IS_SOUND: Readonly<Record<string, VowelKey>> = {
+  a: 'FACE',
+  e: 'FLEECE',
+  i: 'PRICE',
+  o: 'GOAT',
+  r: 'START',
+};
+
+/** One letter spells the sound, and its name is another sound. */
+const namesItsLetter = ({ letters, set }: Mark): boolean =>
+  letters?.length === 1 && (set === undefined || NAME_IS_SOUND[letters] !== set);
+
 const soundLikely = (word: Word, at: number, material: Material): LikelyAnswer[] => {
   const { accent } = material;
   const ipa = ipaOf(word);
   const other = at === 0 ? ipa.length - 1 : 0;
-  const { letters } = sure(marksOf(word)[at]);
+  const mark = sure(marksOf(word)[at]);
   const elsewhere = { accent, note: other ? 'the last sound' : 'the first sound' };
   return distinct([
     soundRight(sure(ipa[at]), accent),
     ...(at === 0 ? [...heardClosely(word, true), ...startKept(word, material)] : []),
     ...(ipa[other] === ipa[at] ? [] : [soundAlone('other-sound', sure(ipa[other]), elsewhere)]),
     wholeWord(word),
-    ...(letters
-      ? [likelyInWords('letter', 'letter-name', { show: letterNames(letters, accent), note: 'the letter’s name' })]
+    ...(namesItsLetter(mark)
+      ? [
+          likelyInWords('letter', 'letter-name', {
+            show: letterNames(sure(mark.letters), accent),
+            note: 'the letter’s name',
+          }),
+        ]
       : []),
     ...(at === 0
       ? [likelyInWords('starts-so', 'other-word', { show: 'a different word', note: 'that starts with it' })]

@@ -31,7 +31,7 @@ import { headsAmong, type Building, type Made, type Task } from '../task';
 import type { Step } from '../step';
 import { sure } from '../../sure';
 import { WEAK_ALONE } from './blending';
-import { apart, bestOf, isEnding, neverApart, script, slash, some, times, WORDS_OF_ASKING } from './common';
+import { apart, bestOf, isEnding, neverApart, script, slash, some, staysAlike, times, WORDS_OF_ASKING } from './common';
 
 /** Words a change may start from and come to: each sound one unit, so that nothing is argued about. */
 const changeable = (material: Material): readonly Word[] =>
@@ -51,6 +51,7 @@ const changePlaces = ({ place }: Step): readonly ChangePlace[] => {
 /** A plural or a past tense is no change of a sound, and a sound that is there twice is not named by itself. */
 const readsClear = ({ from, to, at, old, new: come }: ChainLink, { soundsOf }: Material): boolean =>
   !WORDS_OF_ASKING.has(to.word) &&
+  staysAlike(from, to, at) &&
   ![old, come].some((ipa) => ipa !== null && WEAK_ALONE.has(ipa)) &&
   !(old !== null && (isEnding(from, at, soundsOf) || times(from, old) > 1)) &&
   !(come !== null && isEnding(to, at, soundsOf));
@@ -332,7 +333,7 @@ const ORDER: Task = {
   id: 'reorder',
   family: 'swapping',
   name: 'Back to front',
-  asks: 'They say the sounds in a word backwards and work out the new word.',
+  asks: 'They say the sounds in a word backwards and work out the new word. It suits children of five and up.',
   act: 'swap',
   unit: 'sound',
   steps: [{ id: 'backwards', name: 'from the last to the first', place: 'ends' }],

@@ -223,20 +223,21 @@ const SPLIT: Task = {
 const wordOrNeither = (left: readonly string[], material: Material): Sense =>
   material.knownAs(left) === undefined ? 'neither' : 'word';
 
-/** What is left when one part goes, and the part. Parts of a compound are its words; of other words, their beats. */
-function cut(
-  word: Word,
-  at: number,
-  step: Step,
-  material: Material,
-): {
-  left: readonly string[];
-  /** What is left as a word by itself has it, where its vowel is weak in the whole: the *man* of *postman*. */
-  strong: readonly string[] | null;
-  gone: readonly string[];
-  names: readonly string[];
-  sense: Sense;
-} {
+/** What is left when one part goes, and the part. */
+interface Cut {
+  readonly left: readonly string[];
+  /** What is left as a word by itself has it: the *man* of *postman*, the *dust* of *dustpan*. */
+  readonly strong: readonly string[] | null;
+  /** Right too: what is left with a consonant of the part that goes, *monk* for *monkey*. */
+  readonly also: readonly (readonly string[])[];
+  readonly gone: readonly string[];
+  /** The parts in letters; the one that goes as it is read aloud. */
+  readonly names: readonly string[];
+  readonly sense: Sense;
+}
+
+/** Cuts a word for cue and answer alike. Parts of a compound are its words; of other words, their beats. */
+function cut(word: Word, at: number, step: Step, material: Material): Cut {
   const compound = isCompoundStep(step);
   const halves = compound
     ? need(halvesOf(word), `“${word.word}” isn’t made of two words.`)
@@ -244,12 +245,14 @@ function cut(
   if (at < 0 || at >= halves.length) throw new Unproved(`“${word.word}” has no part ${at}.`);
   const left = halves.filter((_, i) => i !== at).flat();
   const strong = halves.length === 2 ? asOwnWord(word, 1 - at, material) : null;
-  const names = compound ? beatsOf(word).map((b) => b.letters) : lettersOf(word);
+  const gone = sure(halves[at]);
+  const letters = compound ? beatsOf(word).map((b) => b.letters) : lettersOf(word);
   return {
     left,
     strong,
-    gone: sure(halves[at]),
-    names,
+    also: [...(strong ? [left] : []), ...(at === halves.length - 1 ? withItsStart(left, gone) : [])],
+    gone,
+    names: letters.map((name, i) => (i === at && !compound ? (aloud(gone, material) ?? name) : name)),
     sense:
       compound || strong
         ? wordOrNeither(strong ?? left, material)
@@ -257,15 +260,36 @@ function cut(
   };
 }
 
+/** Where a beat ends is a matter of ear: what is left may keep the consonants that begin the part that goes. */
+function withItsStart(left: readonly string[], gone: readonly string[]): string[][] {
+  const vowel = gone.findIndex(isVowel);
+  return Array.from({ length: Math.max(vowel, 0) }, (_, i) => [...left, ...gone.slice(0, i + 1)]);
+}
+
+/** The end of *happy* by itself is the vowel of *bee*. */
+const fullVowel = (sounds: readonly string[], { soundsOf }: Material): readonly string[] => {
+  const long = soundsOf('bee')?.at(-1);
+  return long !== undefined && sounds.at(-1) === 'i' ? sounds.with(-1, long) : sounds;
+};
+
+/** A beat in letters that are read right by themselves: a word, or a safe respelling; null where there are none. */
+function aloud(sounds: readonly string[], material: Material): string | null {
+  const full = fullVowel(sounds, material);
+  return full.length > 1 ? (material.context.spellingOf(full) ?? material.context.respell(full)) : null;
+}
+
 /**
- * A beat that is a word of its own, spelt and said as such but for its weak vowel: of *postman* without *post* a child
- * says *man*. Null where the beat is no word with the same consonants.
+ * A beat that is a word of its own, spelt and said as such but for its weak vowel, or for a consonant that goes beside
+ * the other part: *man*, *dust*. Null where it is no such word.
  */
 function asOwnWord(word: Word, beat: number, material: Material): readonly string[] | null {
   const { ipa, letters } = sure(beatsOf(word)[beat]);
   const own = material.soundsOf(letters);
   const seam = word.segments.some((s) => s.seam && s.syllable === 1);
-  if (!own || !seam || own.length !== ipa.length) return null;
+  if (!own || !seam) return null;
+  if (own.length === ipa.length + 1 && own.slice(0, -1).every((s, i) => s === ipa[i]) && !isVowel(sure(own.at(-1))))
+    return own;
+  if (own.length !== ipa.length) return null;
   const differ = own.filter((s, i) => s !== ipa[i]);
   return differ.length === 1 && own.every((s, i) => s === ipa[i] || (isVowel(s) && WEAK.has(sure(ipa[i]))))
     ? own
@@ -283,7 +307,7 @@ function clearBeat(word: Word, beat: number): boolean {
   if (stress === 'none' && WEAK_SETS.has(key)) return false;
   return !(CLIPPED_SETS.has(key) && vowel === segments.length - 1);
 }
-const WEAK_SETS: ReadonlySet<Key> = new Set<Key>(['commA', 'lettER', 'KIT', 'happY', 'EL', 'EM', 'EN', 'FOOT']);
+const WEAK_SETS: ReadonlySet<Key> = new Set<Key>(['commA', 'lettER', 'KIT', 'EL', 'EM', 'EN', 'FOOT']);
 
 /** A word with an ending that the bank writes as one: *talking*, *teacher*. */
 function isForm(name: string, { soundsOf }: Material): boolean {
@@ -305,13 +329,17 @@ const fitsSense = (said: readonly string[], sense: Sense, step: Step, material: 
   (material.context.spellingOf(said) !== undefined ||
     (step.result === 'nonsense' && sense === 'silly' && material.context.respell(said) !== null));
 
+/** Two words that make one belong to the steps of two words. */
+const twoWords = (word: Word): boolean => halvesOf(word) !== null;
+
 /** Whether a beat may be left out: what is left and what goes are kind, clear, and known for what they are. */
 function mayDrop(word: Word, step: Step, material: Material): boolean {
+  const at = 1 - atOf(step);
   const { left, strong, gone, sense } = cut(word, atOf(step), step, material);
   if ([left, strong ?? [], gone].some((sounds) => material.guard(sounds))) return false;
-  if (isCompoundStep(step)) return material.knownAs(left) !== undefined;
-  const clear = strong !== null || (clearBeat(word, 1 - atOf(step)) && !hasEnding(word, material));
-  return clear && fitsSense(strong ?? left, sense, step, material);
+  if (isCompoundStep(step)) return material.knownAs(strong ?? left) !== undefined;
+  const heard = clearBeat(word, at) && clearBeat(word, atOf(step)) && aloud(gone, material) !== null;
+  return heard && !twoWords(word) && !hasEnding(word, material) && fitsSense(left, sense, step, material);
 }
 
 const DROP: Task = {
@@ -335,7 +363,7 @@ const DROP: Task = {
   build: ({ head, step }) => ({ words: [head.word], at: atOf(step) }),
   make: ({ words, at }, step, material) => {
     const word = wordOf(material, words[0]);
-    const { left, strong, gone, names, sense } = cut(word, need(at, 'Which beat goes.'), step, material);
+    const { left, strong, also, gone, names, sense } = cut(word, need(at, 'Which beat goes.'), step, material);
     const said = strong ?? left;
     const rest = restOf(said, sense, material, isCompoundStep(step) ? names.find((_, i) => i !== at) : undefined);
     const part = sure(names[sure(at)]);
@@ -344,7 +372,7 @@ const DROP: Task = {
       words: [shownOf(word)],
       view: { kind: 'beats', parts: names, ownName: false, out: sure(at) },
       expected: rest.expected,
-      judged: { by: 'sounds', sounds: said, ...(strong ? { or: left } : {}) },
+      judged: { by: 'sounds', sounds: said, ...(also.length ? { also } : {}) },
       slots: { word: word.word, part, left: rest.name },
       how: ['Have them say the whole word back first.', rest.about].filter(Boolean).join(' '),
       script: script(rest.name),

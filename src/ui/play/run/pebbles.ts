@@ -1,3 +1,4 @@
+import { MAY_BE_SPEECH } from '@/core/answers/outcome';
 import type { PebbleWord } from '@/core/games/pebbles';
 import { roundOf, type AnswerEntry } from '@/core/sessions/log';
 import type { Run } from './run';
@@ -15,12 +16,9 @@ export interface Offer {
 export const putOffKey = ({ childId, word }: Pick<Offer, 'childId' | 'word'>): string =>
   `${childId} ${whereIn(word.key)}`;
 
-/** Slips that may be no more than how a child speaks. */
-const MAY_BE_SPEECH: ReadonlySet<string> = new Set(['lost-sound', 'swapped-sound']);
-
 /** The check of what slipped in an answer; undefined where nothing did, or it was checked. */
 const slippedIn = ({ slip, pebbles, word, missed }: AnswerEntry, session: Run['session']): PebbleWord | undefined =>
-  pebbles || !MAY_BE_SPEECH.has(slip ?? '') ? undefined : session.pebbles.checks[word]?.[missed[0] ?? -1];
+  pebbles || !MAY_BE_SPEECH.has(slip) ? undefined : session.pebbles.checks[word]?.[missed[0] ?? -1];
 
 /** It was played in this session already. */
 const isPlayed = ({ childId, word }: Offer, log: Run['log']): boolean =>
