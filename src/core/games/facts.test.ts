@@ -140,7 +140,7 @@ describe('judging what was said', () => {
     expect([of('m', 'æ', 'p').outcome, of('m', 'ɒ', 'p').slip, of('m', 'æ', 't').slip]).toEqual([
       'on-own',
       'unchanged',
-      'swapped-sound',
+      'changed-more',
     ]);
   });
 });

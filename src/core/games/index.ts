@@ -2,7 +2,7 @@ import { sure } from '../sure';
 import { FAMILIES } from './families';
 import type { Family } from './family';
 import { MIXED, type Step } from './step';
-import type { Task } from './task';
+import type { Opening, Task } from './task';
 
 const ALL: readonly Task[] = FAMILIES.flatMap((family) => family.tasks);
 
@@ -30,6 +30,9 @@ export function familyOf(id: string): Family {
   if (!family) throw new Error(`There is no family "${id}".`);
   return family;
 }
+
+/** What is said before a game is begun: its own opening, or that of its family. */
+export const openingOf = (task: Task): Opening => task.opening ?? familyOf(task.family).frame;
 
 /** Every step that can be played or read, those that are offered first. */
 export const stepsOf = ({ steps, unlisted = [] }: Task): readonly Step[] => [...steps, ...unlisted];

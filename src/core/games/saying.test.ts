@@ -99,6 +99,6 @@ describe('leaving a beat out, as a child would say what is left', () => {
     for (const name of ['carpet', 'blanket', 'puppet']) expect(heads('first'), name).not.toContain(name);
     for (const name of ['boxes', 'hippo', 'talking', 'orange', 'apple', 'shampoo'])
       expect(heads('last')).not.toContain(name);
-    expect(heads('last')).toEqual(expect.arrayContaining(['hamster', 'pencil']));
+    expect(heads('last')).toEqual(expect.arrayContaining(['baby', 'window', 'monkey']));
   });
 });

@@ -3,7 +3,7 @@ import { accentOf, type AccentId } from '../phonology/accents';
 import type { ConventionId, Unit } from '../phonology/conventions';
 import type { Making } from '../phonology/consonants';
 import { makingOf, MAKING_ADVICE } from '../phonology/sounds';
-import { voiceLabel, voiceText } from '../phonology/voice-label';
+import { voiceLabel } from '../phonology/voice-label';
 
 /** Two sounds that a convention counts as one, as they are said in one. */
 const FUSED: Readonly<Partial<Record<ConventionId, string>>> = { qu: 'kw', yoo: 'yoo', ing: 'ing', nk: 'nk' };
@@ -12,10 +12,10 @@ const FUSED: Readonly<Partial<Record<ConventionId, string>>> = { qu: 'kw', yoo: 
 function unitText({ sounds, by }: Unit, next: string | undefined, accent: AccentId): string {
   const [first, second] = sounds;
   if (!first) return '';
-  if (!by || !second) return voiceText(first.ipa, accent, next);
+  if (!by || !second) return voiceLabel(first.ipa, accent, next).label;
   const set = accentOf(accent).labels.find(([key]) => key === first.key);
-  const uh = by === 'syllabicEnd' ? 'u' : voiceText(first.ipa, accent);
-  return FUSED[by] ?? (by === 'vowelR' && set ? set[1] : `${uh}${voiceText(second.ipa, accent)}`);
+  const uh = by === 'syllabicEnd' ? 'u' : voiceLabel(first.ipa, accent).label;
+  return FUSED[by] ?? (by === 'vowelR' && set ? set[1] : `${uh}${voiceLabel(second.ipa, accent).label}`);
 }
 
 /**
@@ -39,7 +39,14 @@ const list = (labels: readonly string[]): string =>
  * no “uh”."
  */
 export function sayingAdvice(word: Word): string {
-  return advice([...new Set(word.sounds.map((s) => s.ipa))], word.accent);
+  const ipa = [...new Set(word.sounds.map((s) => s.ipa))];
+  return [advice(ipa, word.accent), ...ipa.flatMap((sound) => whichOne(sound, word.accent))].join(' ');
+}
+
+/** Which of two sounds a label means, in a sentence beside the line that is read aloud; none where one sound has it. */
+function whichOne(ipa: string, accent: AccentId): string[] {
+  const { label, as } = voiceLabel(ipa, accent);
+  return as && makingOf(ipa) === 'vowel' ? [`The “${label}” is the one in ${as}.`] : [];
 }
 
 /** How to say sounds alone. Example: `advice(['s'], 'scottish') // 'Hold /s/.'`. */

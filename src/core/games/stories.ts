@@ -23,12 +23,15 @@ export type Catching = 'first' | 'anywhere';
 const WEAK_FORMS: ReadonlySet<string> = new Set(
   (
     'a an the and but that than his her he him them us for from of to at as some there can could have has had shall ' +
-    'should must do does am is are was were be been so or my your you they we she it its in on by with not will ' +
+    'should must do does am is are was were be been so or my your you they we she it its in on by with will ' +
     'would me i if'
   ).split(' '),
 );
 
-/** True for a word that nobody is asked to catch. Example: `isWeak('was') // true`. */
+/** Those that are weak even before a stop: *said he.* */
+const PRONOUNS: ReadonlySet<string> = new Set('he she it we they you me him her us them i'.split(' '));
+
+/** True for a word that is said weakly inside a sentence. Example: `isWeak('was') // true`. */
 export const isWeak = (word: string): boolean => WEAK_FORMS.has(word);
 
 const slugOf = (title: string): string =>
@@ -51,13 +54,27 @@ export const parseStories = (text: string): Story[] =>
 interface Piece {
   readonly text: string;
   readonly word: string;
+  /** Said weakly here, so that nobody is asked to catch it. */
+  readonly weak: boolean;
 }
 
 /** A word without the stops and quotation marks around it. Example: `bare('“Bye,') // 'Bye'`. */
 export const bare = (text: string): string => text.replace(/^[^\p{L}]+|[^\p{L}]+$/gu, '');
 
-const piecesOf = (sentence: string): Piece[] =>
-  sentence.split(/\s+/).map((text) => ({ text, word: bare(text).toLowerCase() }));
+/** A little word with a capital inside a sentence is a name: *Will*. */
+const isName = (text: string, before: string | undefined): boolean =>
+  before !== undefined && !/[.!?][”"]?$/.test(before) && /^\p{Lu}\p{L}+/u.test(text);
+
+/** What stands before a stop is said with weight, but for pronouns: the first *my* of “My, my”. */
+const isWeighed = (text: string, word: string): boolean => /[,.!?;:]/.test(text) && !PRONOUNS.has(word);
+
+const piecesOf = (sentence: string): Piece[] => {
+  const texts = sentence.split(/\s+/);
+  return texts.map((text, i) => {
+    const word = bare(text).toLowerCase();
+    return { text, word, weak: isWeak(word) && !isName(text, texts[i - 1]) && !isWeighed(text, word) };
+  });
+};
 
 const HISSING = new Set(['s', 'z', 'ʃ', 'ʒ', 'tʃ', 'dʒ']);
 const VOICELESS = new Set(['p', 't', 'k', 'f', 'θ']);
@@ -78,8 +95,12 @@ export function soundsIn(word: string, { soundsOf, storyWords }: Material): read
   return own ? withS(own) : undefined;
 }
 
+/** A sound that nobody hears otherwise: the start of *Tuesday* is heard as ch by many, that of *train* too. */
+const isSure = (sounds: readonly string[], at: number): boolean =>
+  !(['t', 'd'].includes(sounds[at] ?? '') && ['r', 'j'].includes(sounds[at + 1] ?? ''));
+
 const hasIt = (sounds: readonly string[], target: string, how: Catching): boolean =>
-  how === 'first' ? sounds[0] === target : sounds.includes(target);
+  sounds.some((ipa, at) => ipa === target && (how === 'anywhere' || at === 0) && isSure(sounds, at));
 
 /**
  * A story sentence by sentence, with what is to be caught.
@@ -87,9 +108,9 @@ const hasIt = (sounds: readonly string[], target: string, how: Catching): boolea
  */
 export const caught = (story: Story, target: string, how: Catching, material: Material) =>
   story.sentences.map((sentence) =>
-    piecesOf(sentence).map(({ text, word }) => ({
+    piecesOf(sentence).map(({ text, word, weak }) => ({
       text,
-      hit: !isWeak(word) && hasIt(soundsIn(word, material) ?? [], target, how),
+      hit: !weak && hasIt(soundsIn(word, material) ?? [], target, how),
     })),
   );
 
@@ -104,7 +125,7 @@ export const strangers = (story: Story, material: Material): string[] =>
 const strong = (story: Story, material: Material): { readonly word: string; readonly sounds: readonly string[] }[] =>
   story.sentences
     .flatMap(piecesOf)
-    .filter(({ word }) => word && !isWeak(word))
+    .filter(({ word, weak }) => word && !weak)
     .map(({ word }) => ({ word, sounds: soundsIn(word, material) ?? [] }));
 
 /** True where no other word of the story starts with, or has, what some child hears as the sound. */
@@ -124,7 +145,7 @@ export function tagsOf(story: Story, how: Catching, material: Material): Readonl
   return material.keep(`tags ${story.id} ${how}`, () => {
     const times = new Map<string, number>();
     for (const { sounds } of strong(story, material)) {
-      const held = how === 'first' ? sounds.slice(0, 1) : [...new Set(sounds)];
+      const held = [...new Set(sounds)].filter((ipa) => hasIt(sounds, ipa, how));
       for (const ipa of held) times.set(ipa, (times.get(ipa) ?? 0) + 1);
     }
     return new Map([...times].filter(([, n]) => n >= CATCHES).sort(([, a], [, b]) => b - a));

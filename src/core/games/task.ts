@@ -61,11 +61,19 @@ export interface Made {
   readonly facts: readonly (readonly [string, boolean])[];
 }
 
+/** What is said once, before the first turn: in the family’s story, and without it. */
+export interface Opening {
+  readonly opening: string;
+  readonly plain: string;
+}
+
 interface TaskCore {
   readonly id: string;
   /** Id of the family whose file it stands in. */
   readonly family: string;
   readonly name: string;
+  /** How it is opened, where the story of its family does not fit. */
+  readonly opening?: Opening;
   /** What children do, in one line for the adult. */
   readonly asks: string;
   readonly act: Act;

@@ -263,8 +263,8 @@ describe('accents', () => {
   test.each([
     ['sh START k', 'ʃ ɑː k', 'ʃ ɑː k', 'ʃ a r k', 'ʃ ɑ r k'],
     ["'h NEAR . r GOAT", 'h ɪə r əʊ', 'h ɪə r oː', 'h i r o', 'h ɪ r oʊ'],
-    ["'f FUR . r happY", 'f ɜː r i', 'f ɜː r i', 'f ʌ r e', 'f ɝ i'],
-    ["'h STRUT . r happY", 'h ʌ r i', 'h ʊ r i', 'h ʌ r e', 'h ɝ i'],
+    ["'f FUR . r happY", 'f ɜː r i', 'f ɜː r i', 'f ʌ r i', 'f ɝ i'],
+    ["'h STRUT . r happY", 'h ʌ r i', 'h ʊ r i', 'h ʌ r i', 'h ɝ i'],
     ["PRICE . 'd FLEECE . commA", 'aɪ d ɪə', 'aɪ d ɪə', 'ai d i ə', 'aɪ d i ə'],
     ['n y GOOSE', 'n j uː', 'n j uː', 'n j ʉ', 'n u'],
     ["'m DRESS n . y GOOSE", 'm e n j uː', 'm e n j uː', 'm ɛ n j ʉ', 'm ɛ n j u'],

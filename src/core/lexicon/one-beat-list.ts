@@ -30,10 +30,11 @@ function soundLines(sounds: string): string[] {
   return lines;
 }
 
+/** Words that the dictionary has not yet and everyone knows. */
+const ALSO = ['b l KIT ng\tbling'];
+
 const listRows = (text: string): Row[] =>
-  text
-    .split('\n')
-    .slice(1)
+  [...text.split('\n').slice(1), ...ALSO]
     .filter(Boolean)
     .map((row) => {
       const [sounds = '', words = ''] = row.split('\t');
@@ -58,6 +59,16 @@ const frameOfRow = ({ sounds }: Row): string =>
       return isConsonantKey(key) ? [CONSONANT_IPA[key]] : [];
     }),
   );
+
+/** What is said without voice, beside *s*, *sh* and *ch*. */
+const VOICELESS: ReadonlySet<string> = new Set(['p', 't', 'k', 'f', 'θ']);
+const HISSING: ReadonlySet<string> = new Set(['s', 'z', 'ʃ', 'ʒ', 'tʃ', 'dʒ']);
+
+/** More than one of a thing is a word where one is: *amps*. */
+function endsLikePlural(sounds: readonly string[]): boolean {
+  const [before = '', last] = sounds.slice(-2);
+  return sounds.length > 2 && !HISSING.has(before) && last === (VOICELESS.has(before) ? 's' : 'z');
+}
 
 /**
  * Reads the list (first row is the header): sounds with every choice of a place, and the common spellings of a row.
@@ -97,14 +108,16 @@ export function oneBeatList(text: string): OneBeatList {
   };
   const saysSo = (row: Row, wanted: string, accent: AccentId): boolean =>
     linesFor(row).some((line) => said(line, accent) === wanted);
+  const listed = (sounds: readonly string[], accent: AccentId): HowCommon | null =>
+    once(`${accent} ${sounds.join(' ')}`, () => {
+      const wanted = sounds.join(' ');
+      const found = (byFrame().get(frameOf(sounds)) ?? []).filter((row) => saysSo(row, wanted, accent));
+      if (!found.length) return null;
+      return found.some(({ words }) => words.length) ? 'common' : 'rare';
+    });
   return {
     known: (sounds, accent) =>
-      once(`${accent} ${sounds.join(' ')}`, () => {
-        const wanted = sounds.join(' ');
-        const found = (byFrame().get(frameOf(sounds)) ?? []).filter((row) => saysSo(row, wanted, accent));
-        if (!found.length) return null;
-        return found.some(({ words }) => words.length) ? 'common' : 'rare';
-      }),
+      listed(sounds, accent) ?? (endsLikePlural(sounds) ? listed(sounds.slice(0, -1), accent) : null),
     mayRead: (spelling, sounds, accent) => {
       const wanted = sounds.join(' ');
       return (byWord().get(spelling) ?? []).every((row) => saysSo(row, wanted, accent));

@@ -1,4 +1,6 @@
 import type { AccentId } from '../phonology/accents';
+import { mayBegin, mayEnd } from '../phonology/clusters';
+import { CONSONANT_IPA } from '../phonology/keys';
 import { isVowel, labelOf } from '../phonology/sounds';
 import type { Word } from './entry';
 import { onsetAndRime, onsetAndRimeLetters } from './syllables';
@@ -147,6 +149,16 @@ export interface VoiceSource {
   readonly spellings: RimeSpellings;
 }
 
+/** Respellings that are read as a rude or an angry word, whatever was meant: the *ars* of *stars*. */
+const NOT_PRINTED: ReadonlySet<string> = new Set(['ars', 'arse', 'jeeze', 'jeez', 'jeese', 'cor', 'gor']);
+
+const KEY_OF = new Map<string, string>(Object.entries(CONSONANT_IPA).map(([key, ipa]) => [ipa, key]));
+const keysOf = (sounds: readonly string[]): string[] => sounds.map((ipa) => KEY_OF.get(ipa) ?? '');
+
+/** True where a word of one beat may begin and end so: not *srong*, which nobody can say. */
+const isSayable = (sounds: readonly string[], at: number): boolean =>
+  mayBegin(keysOf(sounds.slice(0, at))) && mayEnd(keysOf(sounds.slice(at + 1)));
+
 /** Letters read otherwise beside each other than apart: *ge* as in *gem*, *wa* as in *swan*, *wor* as in *word*. */
 const MISLEADS = /^g[eiy]|(w|qu)(a(?![ivwy])|or|ar)|^c|[^lr]ue$/;
 
@@ -167,12 +179,13 @@ function misleads(written: string, sounds: readonly string[], at: number): boole
  */
 export function voiceWord(sounds: readonly string[], { accent, spellings }: VoiceSource): string | null {
   const at = sounds.findIndex(isVowel);
-  if (at < 0 || sounds.slice(at + 1).some(isVowel)) return null;
+  if (at < 0 || sounds.slice(at + 1).some(isVowel) || !isSayable(sounds, at)) return null;
   const start = at ? voiceStart(sounds.slice(0, at), accent) : '';
   if (start === null) return null;
   const sure = (rest: string): boolean => at === 0 || mostlyRead(rest, said(sounds.slice(at)), spellings);
   const fits = (written: string): boolean =>
     !misleads(written, sounds, at) &&
+    !NOT_PRINTED.has(written) &&
     sure(written.slice(start.length)) &&
     (spellings.wordOf.get(written) ?? said(sounds)) === said(sounds) &&
     spellings.mayRead(written, sounds);

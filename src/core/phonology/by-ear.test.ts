@@ -89,7 +89,8 @@ test.each(ACCENT_IDS)('no near foil hangs on a pair that many children merge, no
         const { words, sounds = [] } = readKey(key);
         const heard = [...new Set([...words.map(first), ...sounds])];
         for (const a of heard)
-          for (const b of heard) expect(isPair([...MERGED, ...NEVER_APART], a, b), `${task} ${key}: ${a} ${b}`).toBe(false);
+          for (const b of heard)
+            expect(isPair([...MERGED, ...NEVER_APART], a, b), `${task} ${key}: ${a} ${b}`).toBe(false);
       }
     }
   }

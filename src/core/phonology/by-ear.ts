@@ -118,8 +118,8 @@ export function byEar(a: string, b: string, place: 'first' | 'last' = 'first'): 
 }
 
 /**
- * True where one sound is easily taken for another by ear: consonants that are near, vowels that listeners took for each
- * other. Example: `easilyTaken('m', 'n') // true`.
+ * True where one sound is easily taken for another by ear: consonants that are near, vowels that listeners took for
+ * each other. Example: `easilyTaken('m', 'n') // true`.
  */
 export const easilyTaken = (a: string, b: string, place: 'first' | 'last' = 'first'): boolean =>
   isConsonant(a) || isConsonant(b)

@@ -127,3 +127,17 @@ const initial: ReadonlySet<string> = new Set(INITIAL_CLUSTERS);
 export const mayBegin = (consonants: readonly string[]): boolean =>
   consonants.length === 0 ||
   (consonants.length === 1 ? consonants[0] !== 'ng' && consonants[0] !== 'zh' : initial.has(consonants.join(' ')));
+
+const final: ReadonlySet<string> = new Set(FINAL_CLUSTERS);
+
+/**
+ * True where a syllable may end with these consonants, an r before them left aside. Example: `mayEnd(['m', 'p']) //
+ * true`.
+ */
+export const mayEnd = ([first, ...more]: readonly string[]): boolean => {
+  const consonants = first === 'r' ? more : [...(first ? [first] : []), ...more];
+  return (
+    consonants.length === 0 ||
+    (consonants.length === 1 ? !['h', 'w', 'y', 'hw'].includes(consonants[0] ?? '') : final.has(consonants.join(' ')))
+  );
+};

@@ -1,5 +1,6 @@
 import { canJudge } from '../answers/can-judge';
 import { judge, luckOf } from '../answers/judge';
+import { lineText } from '../answers/line-text';
 import { chunksOf, soundsSaid } from '../answers/said';
 import { material, oneBeats } from './bank';
 import { forbiddenIn } from './forbidden';
@@ -54,12 +55,24 @@ function faultOf(item: Item, judged: Judging): string | null {
   if (stiff) return `“${item.key}”: ${stiff}`;
   const unlike = judgedUnlike(item, accent);
   if (unlike) return `“${item.key}”: the judge does not agree with “${unlike.note}” (${unlike.said})`;
+  const twin = answerAgain(item);
+  if (twin) return `“${item.key}”: “${twin}” stands on a right answer and on another`;
   if (item.judged.by === 'choice') {
     const { right } = item.judged;
     const wrongWay = item.likely.some((l, i) => (l.outcome === 'on-own') !== (i === right));
     if (wrongWay) return `“${item.key}”: a choice is marked the wrong way`;
   }
   return /\{\w+\}/.test(item.say) ? `“${item.key}” leaves a slot open: ${item.say}` : null;
+}
+
+/** The words of a chip that stand on a right answer and on one that is not. */
+function answerAgain({ likely }: Item): string | undefined {
+  const told = (right: boolean): string[] =>
+    likely
+      .filter((l) => (l.outcome === 'on-own') === right && l.slip !== 'another-heard')
+      .map(({ show, line }) => show ?? lineText(line ?? []));
+  const right = new Set(told(true));
+  return told(false).find((text) => right.has(text) && text !== 'a different word');
 }
 
 /** Letters of a likely answer that spell another common word, with no line beside them. */

@@ -1,3 +1,4 @@
+import { nameNow } from '../../core/answers/name-now';
 import type { Help, Outcome, Slip, Standing } from '../../core/answers/outcome';
 import type { AccentId } from '../../core/phonology/accents';
 import type { Fate } from '../../core/sessions/standing';
@@ -77,7 +78,13 @@ interface Row {
 
 const list = (text: string): string[] => (text === '[]' ? [] : (JSON.parse(text) as string[]));
 
-const keptOf = (row: Row): KeptAnswer => ({
+/** An answer as it was kept, with its slip as it is called today. */
+function keptOf(row: Row): KeptAnswer {
+  const kept = asKept(row);
+  return { ...kept, slip: nameNow(kept) };
+}
+
+const asKept = (row: Row): KeptAnswer => ({
   id: row.id,
   sessionId: row.session_id,
   accent: row.accent as AccentId,

@@ -1,4 +1,5 @@
 import type { Transaction } from 'sequelize';
+import { nameNow } from '../../core/answers/name-now';
 import { groupBy } from '../../core/group-by';
 import type { StepRun } from '../../core/evidence/evidence';
 import { cellsFrom, keptMarks, marksKept, runsFrom, type Given } from '../../core/evidence/reading';
@@ -50,9 +51,11 @@ function countedIn({ rounds }: Session, all: readonly AnswerRead[], soundsOf: So
     .map(({ answer, standing, askedAt }): CountedAnswer => {
       const { childId, outcome, slip, said, missed, helps, by, pebbles = [], turn } = answer;
       const { task, step } = playedAs(sure(rounds[roundOf(turn)]), answer.word);
-      const answered = { task, step, outcome, slip, said, missed, helps, standing, by: by ?? null, pebbles };
+      const sounds = soundsOf(answer.id);
+      const named = nameNow({ task, outcome, slip, said, sounds });
+      const answered = { task, step, outcome, slip: named, said, missed, helps, standing, by: by ?? null, pebbles };
       const when = { at: askedAt, day: dayOf(askedAt) };
-      return { ...answered, ...when, childId: sure(childId), sounds: soundsOf(answer.id) };
+      return { ...answered, ...when, childId: sure(childId), sounds };
     });
 }
 

@@ -1,3 +1,4 @@
+import { nameNow } from '../../core/answers/name-now';
 import type { SessionExport, ExportRow } from '../../core/formats/session-export';
 import { stepOf, taskOf } from '../../core/games';
 import { heardText, type Heard } from '../../core/answers/heard';
@@ -74,6 +75,10 @@ export async function lookBack(id: string): Promise<LookBack> {
   const names = new Map(session.children.map((c) => [c.id, c.name]));
   const byId = new Map(answersOf(log).map((a) => [a.id, a]));
   const { answers, differing, clashes } = replay(replayPlan(session), log);
+  const called = (a: AnswerEntry): AnswerEntry => {
+    const task = session.rounds[roundOf(a.turn)]?.task ?? '';
+    return { ...a, slip: nameNow({ ...a, task, sounds: (soundsOf.get(a.id) ?? '').split(' ') }) };
+  };
   const nameOf = (childId: string | null | undefined): string | null => (childId ? (names.get(childId) ?? '') : null);
   return {
     session,
@@ -81,7 +86,7 @@ export async function lookBack(id: string): Promise<LookBack> {
     clashes,
     reopens: session.paper === null && canReopen(session.finishedAt),
     undone: log.filter((e) => e.kind === 'undo').length,
-    answers: [...answers, ...differing].map((a) => ({
+    answers: [...answers, ...differing].map(called).map((a) => ({
       id: a.id,
       turn: a.turn,
       task: session.rounds[roundOf(a.turn)]?.task ?? '',

@@ -1,5 +1,5 @@
 import type { Habits } from '../../core/answers/rank';
-import { familyOf, stepOf, taskOf } from '../../core/games';
+import { familyOf, openingOf, stepOf, taskOf } from '../../core/games';
 import { GESTURES, gestureLine } from '../../core/games/gestures';
 import type { Item } from '../../core/games/item';
 import { tryItem } from '../../core/games/try-item';
@@ -175,7 +175,7 @@ export function spokenLines({ task: id, frame }: Pick<StoredRound, 'task' | 'fra
   ask: string;
 } {
   const task = taskOf(id);
-  const { frame: story } = familyOf(task.family);
+  const story = openingOf(task);
   return {
     opening: frame.opening ?? (frame.on ? story.opening : story.plain),
     ask: frame.ask ?? task.plain,

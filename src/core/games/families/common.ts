@@ -9,7 +9,7 @@ import { accentOf } from '../../phonology/accents';
 import { voiceRow } from '../../phonology/voice-label';
 import { shuffle, type Random } from '../../random';
 import type { FoilKind } from '../step';
-import type { Building } from '../task';
+import type { Building, Opening } from '../task';
 import { slashed } from '../saying';
 import { marksOf } from '../marks';
 import type { Line, Mark } from '../view';
@@ -172,6 +172,13 @@ export const times = (word: Word, ipa: string): number => word.sounds.filter((s)
 
 /** Words of things that can be seen or held, so that a child can point to them. */
 export const isThing = ({ entry }: Word): boolean => entry.picture !== null || entry.prop;
+
+/** How a game is opened that is about the end of words. */
+export const LAST_OPENING: Opening = {
+  opening:
+    'We’re waiting for the last sound, like the last drop from the watering can. Listen while I do the first one.',
+  plain: 'We’re listening for the last sound. Listen while I do the first one.',
+};
 
 /** Words that stand in the questions themselves: none of them can be the answer. */
 export const WORDS_OF_ASKING: ReadonlySet<string> = new Set(

@@ -177,6 +177,10 @@ const ECHO_SOUNDS: Task = {
 /** A list that grows by one word each turn. */
 const recall = (id: string, name: string, backwards: boolean): Task => ({
   id,
+  opening: {
+    opening: 'We’re filling a basket, one thing at a time. Listen while I put the first thing in.',
+    plain: 'We’re making a list that grows. Listen to me first.',
+  },
   family: 'echo',
   name,
   ...(backwards ? { former: true as const } : {}),

@@ -33,7 +33,7 @@ import {
   withOnset,
 } from './blending';
 import { wordShape } from '../word-shape';
-import { script, slash } from './common';
+import { mayHear, script, slash } from './common';
 
 /** Every sound of the word: more than was asked for, and never a miss. */
 const allItsSounds = (word: Word): LikelyAnswer => ({
@@ -172,7 +172,7 @@ const ASK: Task = {
       script: script(slash(sound, material)),
       likely: distinct([
         soundRight(sound, material.accent),
-        ...(next === sound
+        ...(next === sound || mayHear(word, sure(at), next)
           ? []
           : [soundAlone('other-sound', next, { accent: material.accent, note: 'the sound next to it' })]),
         wholeWord(word),

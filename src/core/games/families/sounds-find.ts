@@ -136,6 +136,10 @@ const ODD: Task = {
   id: 'sound-odd',
   family: 'first-sounds',
   name: 'Odd one out',
+  opening: {
+    opening: 'One word has come up in the wrong row. Listen while I weed out the first one.',
+    plain: 'One word starts with a different sound. Listen while I find the first one.',
+  },
   asks: 'They find the word that starts with a different sound.',
   act: 'match',
   unit: 'sound',
@@ -275,6 +279,10 @@ const ANYWHERE: Task = {
   id: 'anywhere',
   family: 'first-sounds',
   name: 'Is it in there?',
+  opening: {
+    opening: 'Sounds can hide anywhere in a word, like potatoes in the soil. Listen while I dig up the first one.',
+    plain: 'We’re listening for a sound anywhere in a word. Listen while I do the first one.',
+  },
   asks: 'They say whether a sound is anywhere in a word.',
   act: 'match',
   unit: 'sound',
@@ -340,6 +348,10 @@ const WHERE: Task = {
   id: 'where',
   family: 'first-sounds',
   name: 'Where is it?',
+  opening: {
+    opening: 'Sounds can hide anywhere in a word, like potatoes in the soil. Listen while I dig up the first one.',
+    plain: 'We’re listening for where a sound is in a word. Listen while I do the first one.',
+  },
   asks: 'They say whether a sound is at the start, in the middle or at the end.',
   act: 'produce',
   unit: 'sound',

@@ -8,10 +8,23 @@ import { shownOf } from '../marks';
 import { oneBeat, type Material } from '../material';
 import { need, wordOf } from '../proof';
 import { advice } from '../saying';
-import type { Building, Made, Task } from '../task';
+import type { Building, Made, Opening, Task } from '../task';
 import type { Step } from '../step';
 import type { Spec } from '../spec';
-import { bestOf, firstOf, isFoil, isThing, lastOf, mayHear, mayHearIn, script, slash, some, soundFoil } from './common';
+import {
+  bestOf,
+  firstOf,
+  isFoil,
+  isThing,
+  LAST_OPENING,
+  lastOf,
+  mayHear,
+  mayHearIn,
+  script,
+  slash,
+  some,
+  soundFoil,
+} from './common';
 import { allKnown, wordsOf } from './words';
 
 /** Everyday words of one beat with one consonant at the start and one at the end. */
@@ -29,7 +42,7 @@ const plainWords = (material: Material): readonly Word[] =>
     ),
   );
 
-/** Of those the things, which can be pointed to; where the sounds must be near, longer ones too, so that there are enough. */
+/** The things, which can be pointed to; where the sounds must be near, longer ones too, so that there are enough. */
 const choicesOf = ({ foil }: Step, material: Material): readonly Word[] =>
   foil === 'near'
     ? material.keep('things', () =>
@@ -49,6 +62,7 @@ interface Hear {
   readonly verb: string;
   readonly steps: readonly Step[];
   readonly rungs: Readonly<Record<string, string>>;
+  readonly opening?: Opening;
   /** The sound asked about. */
   readonly at: (word: Word) => string;
 }
@@ -60,8 +74,9 @@ const orOf = (choices: readonly string[]): string => `${choices.slice(0, -1).joi
  * Hearing before saying: the sound is told, and the word with it is to be found. A word, or its picture, is pointed
  * to.
  */
-const hear = ({ place, name, verb, steps, rungs, at }: Hear): Task => ({
+const hear = ({ place, name, verb, steps, rungs, opening, at }: Hear): Task => ({
   id: `hear-${place}`,
+  ...(opening ? { opening } : {}),
   family: 'first-sounds',
   name,
   asks: `They hear a sound and find the word that ${verb} it.`,
@@ -150,6 +165,7 @@ const HEAR_FIRST = hear({
 
 const HEAR_LAST = hear({
   place: 'last',
+  opening: LAST_OPENING,
   name: 'Which one ends with it?',
   verb: 'ends with',
   at: lastOf,
@@ -248,6 +264,10 @@ const CATCH: Task = {
   id: 'catch',
   family: 'first-sounds',
   name: 'Catch the sound',
+  opening: {
+    opening: 'Our sound keeps popping up, like seedlings in spring. Watch me catch the first one.',
+    plain: 'We’re catching a sound each time we hear it. Watch me do the first one.',
+  },
   asks: 'They hear some words, one after another, and catch each one that starts with the sound.',
   act: 'match',
   unit: 'sound',

@@ -22,10 +22,10 @@ import { need, wordOf } from '../proof';
 import { marksOf, shownOf } from '../marks';
 import type { Mark } from '../view';
 import { oneBeat, playable, shelves, type Material } from '../material';
-import type { Made, Task } from '../task';
+import type { Made, Opening, Task } from '../task';
 import type { Step } from '../step';
 import { sure } from '../../sure';
-import { firstOf, foilKind, isThing, lastOf, script, slash, some } from './common';
+import { firstOf, foilKind, isThing, LAST_OPENING, lastOf, mayHear, script, slash, some } from './common';
 
 /** Words that start with one consonant made in this way, or with a cluster. */
 const startsLike =
@@ -78,6 +78,9 @@ const NAME_IS_SOUND: Readonly<Record<string, VowelKey>> = {
 const namesItsLetter = ({ letters, set }: Mark): boolean =>
   letters?.length === 1 && (set === undefined || NAME_IS_SOUND[letters] !== set);
 
+/** The sound asked for, or one that a fair ear takes for it. */
+const isAnswer = (word: Word, at: number, ipa: string): boolean => ipaOf(word)[at] === ipa || mayHear(word, at, ipa);
+
 const soundLikely = (word: Word, at: number, material: Material): LikelyAnswer[] => {
   const { accent } = material;
   const ipa = ipaOf(word);
@@ -87,7 +90,7 @@ const soundLikely = (word: Word, at: number, material: Material): LikelyAnswer[]
   return distinct([
     soundRight(sure(ipa[at]), accent),
     ...(at === 0 ? [...heardClosely(word, true), ...startKept(word, material)] : []),
-    ...(ipa[other] === ipa[at] ? [] : [soundAlone('other-sound', sure(ipa[other]), elsewhere)]),
+    ...(isAnswer(word, at, sure(ipa[other])) ? [] : [soundAlone('other-sound', sure(ipa[other]), elsewhere)]),
     wholeWord(word),
     ...(namesItsLetter(mark)
       ? [
@@ -135,13 +138,15 @@ interface Say {
   readonly steps: readonly Step[];
   /** The rung each step is on. */
   readonly rungs: Readonly<Record<string, string>>;
+  readonly opening?: Opening;
   /** Index of the sound asked for. */
   readonly at: (word: Word) => number;
   readonly fits: (word: Word, step: Step) => boolean;
 }
 
-const say = ({ id, name, act, gesture, steps, rungs, at, fits }: Say): Task => ({
+const say = ({ id, name, act, gesture, steps, rungs, opening, at, fits }: Say): Task => ({
   id: `${id}-sound`,
+  ...(opening ? { opening } : {}),
   family: 'first-sounds',
   name: `Say the ${id} sound`,
   asks: `They say the ${name} of a word.`,
@@ -173,6 +178,7 @@ const FIRST = say({
 
 const LAST = say({
   id: 'last',
+  opening: LAST_OPENING,
   rungs: { hold: 'last', clip: 'last', cluster: 'cluster' },
   gesture: 'tap the fingertips',
   name: 'last sound',
@@ -194,6 +200,10 @@ const LAST = say({
 
 const MIDDLE = say({
   id: 'middle',
+  opening: {
+    opening: 'Some sounds hide in the middle of a word, like the stone in a plum. Listen while I find the first one.',
+    plain: 'We’re listening for the middle sound. Listen while I do the first one.',
+  },
   rungs: { hold: 'middle', clip: 'middle' },
   gesture: 'tap the elbow',
   name: 'middle sound',
@@ -305,6 +315,10 @@ const CLUE: Task = {
   id: 'clue',
   family: 'first-sounds',
   name: 'Sound and clue',
+  opening: {
+    opening: 'I’ve got a riddle for you: a first sound and a clue. Listen while I do the first one.',
+    plain: 'You’ll hear a first sound and a clue. Listen while I do the first one.',
+  },
   asks: 'They guess a word from its first sound and a clue. Any answer that fits both is right.',
   act: 'produce',
   unit: 'sound',

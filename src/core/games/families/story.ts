@@ -92,6 +92,10 @@ export const STORY: Task = {
   id: 'story',
   family: 'first-sounds',
   name: 'Catch it in a story',
+  opening: {
+    opening: 'Our sound keeps popping up in this story, like seedlings in spring. Watch me catch the first one.',
+    plain: 'We’re catching a sound each time we hear it. Watch me do the first one.',
+  },
   asks: 'You read a little story, and they catch every word with the sound.',
   act: 'match',
   unit: 'sound',

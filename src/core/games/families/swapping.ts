@@ -264,6 +264,10 @@ const WHICH: Task = {
   id: 'which-changed',
   family: 'swapping',
   name: 'Which sound changed?',
+  opening: {
+    opening: 'Somebody has dug one sound up and planted a new one. Listen while I spot the first one.',
+    plain: 'One sound changes. Listen while I find the first one.',
+  },
   asks: 'They hear two words and say where the sound changed.',
   act: 'match',
   unit: 'sound',
@@ -333,6 +337,10 @@ const ORDER: Task = {
   id: 'reorder',
   family: 'swapping',
   name: 'Back to front',
+  opening: {
+    opening: 'Some words can be planted back to front. Watch me do the first one.',
+    plain: 'We’re saying the sounds backwards. Watch me do the first one.',
+  },
   asks: 'They say the sounds in a word backwards and work out the new word. It suits children of five and up.',
   act: 'swap',
   unit: 'sound',

@@ -173,6 +173,10 @@ const JOIN: Task = {
   id: 'join',
   family: 'syllables',
   name: 'Join the beats',
+  opening: {
+    opening: 'The watering can has poured a word out, beat by beat. Listen while I put the first one back together.',
+    plain: 'I’ll say a word beat by beat. Listen while I put the first one together.',
+  },
   asks: 'They hear the beats and say the word.',
   act: 'blend',
   unit: 'syllable',
@@ -346,6 +350,10 @@ const DROP: Task = {
   id: 'drop-beat',
   family: 'syllables',
   name: 'Leave a beat out',
+  opening: {
+    opening: 'The watering can pours once for each beat, but now it keeps one back. Watch me do the first one.',
+    plain: 'We’re leaving a beat out. Watch me do the first one.',
+  },
   asks: 'They say a word without one of its beats.',
   act: 'leave-out',
   unit: 'syllable',

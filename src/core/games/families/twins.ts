@@ -25,28 +25,41 @@ const twinsIn = (step: Step, material: Material): ReadonlyMap<string, Twins> =>
     () => new Map(twinsOf(sure(DEALT[step.id]), [], material).map((twins) => [twins.word.word, twins])),
   );
 
+/** Words that say nothing by themselves, which no hand can stand for. */
+const LITTLE: ReadonlySet<string> = new Set(
+  (
+    'how my no so we who why she he her his him them these those this that when went were where what at it in ' +
+    'on us am as is was had has have will would could should did does be been by for from with than then too once'
+  ).split(' '),
+);
+const isNamed = (word: string): boolean => word !== '' && !LITTLE.has(word);
+
 /** Two words, a sound apart: the child points to the one that was said. Nobody has to say anything. */
 export const TWINS: Task = {
   id: 'twins',
   family: 'blending',
   name: 'Which one did I say?',
+  opening: {
+    opening: 'Two seeds can look nearly the same, and two words can sound nearly the same. Watch me do the first one.',
+    plain: 'Two words can sound nearly the same. Watch me do the first one.',
+  },
   asks: 'They hear two words that are nearly the same, and point to the one you say.',
   act: 'notice',
   unit: 'sound',
   steps: [
     { id: 'last', name: 'like boat and bow', place: 'last' },
     { id: 'end-last', name: 'like tent and ten', place: 'ends' },
-    { id: 'end-first', name: 'like went and wet', place: 'any' },
+    { id: 'end-first', name: 'like nest and net', place: 'any' },
     { id: 's-start', name: 'like snail and nail', place: 'middle' },
     { id: 'start', name: 'like frog and fog', place: 'cluster' },
   ],
   oneOf: () => 2,
   secondsPerTurn: 15,
   gesture: 'hold out a hand for each word',
-  plain: 'This hand is {one}. This hand is {other}. Listen: {said}. Which hand?',
+  plain: 'This hand says “{one}”. This hand says “{other}”. Listen: {said}. Which hand said it?',
   heads: (step, material) => {
     const all = twinsIn(step, material);
-    return oneBeat(material).filter((w) => all.has(w.word));
+    return oneBeat(material).filter((w) => isNamed(w.word) && isNamed(all.get(w.word)?.twin.word ?? ''));
   },
   kinds: () => 2,
   build: ({ head, kind, step, material, wishes }) => {

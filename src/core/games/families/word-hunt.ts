@@ -29,6 +29,18 @@ const LEAST_WORDS = 3;
 /** A handful that is dealt has more to find. */
 const ENOUGH_WORDS = 6;
 
+/** The least that three sounds must make. */
+const ENOUGH_OF_THREE = 4;
+
+/** Handfuls of three sounds that make enough: few do, so they are looked for among everyday words. */
+const ofThree = (material: Material): readonly (readonly string[])[] =>
+  material.keep('handfuls of three', () =>
+    playable(material)
+      .filter((w) => w.entry.band === 1 && w.sounds.length === 3 && new Set(ipaOf(w)).size === 3)
+      .map(ipaOf)
+      .filter((handful) => hunt(huntable(material), handful).length >= ENOUGH_OF_THREE),
+  );
+
 const HUNT: Task = {
   id: 'hunt',
   family: 'word-hunt',
@@ -49,6 +61,8 @@ const HUNT: Task = {
   heads: (step, material) => material.keep(`hunt ${step.id}`, () => sources(step, material)),
   build: ({ head, step, material, random }) => {
     const wanted = sure(step.count) + Math.floor(random() * (sure(step.most) - sure(step.count) + 1));
+    const threes = wanted === 3 ? ofThree(material) : [];
+    if (threes.length) return { words: [], sounds: sure(threes[Math.floor(random() * threes.length)]) };
     const handful = [...new Set(ipaOf(head))].filter((ipa) => !WEAK_ALONE.has(ipa)).slice(0, wanted);
     // Sounds of other words fill the handful, vowels sparingly, so that there is much to find.
     for (let tries = 0; handful.length < wanted && tries < 60; tries += 1) {
