@@ -16,8 +16,8 @@ describe('a word’s sounds, said one by one', () => {
     ['car', 'southern-british', 'k … ar'],
     ['car', 'general-american', 'k … ar'],
     ['shark', 'general-american', 'sh … ar … k'],
-    ['book', 'southern-british', 'b … oo (as in book) … k'],
-    ['this', 'scottish', 'th (as in this) … i … s'],
+    ['book', 'southern-british', 'b … oo … k'],
+    ['this', 'scottish', 'th … i … s'],
   ] as const)('%s in %s: %s', (name, accent, said) => expect(spokenApart(word(name, accent))).toBe(said));
   test('sound by sound, where the setting counts so', () => {
     expect(spokenApart(word('apple', 'southern-british', PRESETS.strict))).toBe('a … p … uh … l');

@@ -95,9 +95,9 @@ export function soundsIn(word: string, { soundsOf, storyWords }: Material): read
   return own ? withS(own) : undefined;
 }
 
-/** A sound that nobody hears otherwise: the start of *Tuesday* is heard as ch by many, that of *train* too. */
+/** A sound that nobody hears otherwise: the start of *Tuesday* is heard as ch by many. */
 const isSure = (sounds: readonly string[], at: number): boolean =>
-  !(['t', 'd'].includes(sounds[at] ?? '') && ['r', 'j'].includes(sounds[at + 1] ?? ''));
+  !(['t', 'd'].includes(sounds[at] ?? '') && sounds[at + 1] === 'j');
 
 const hasIt = (sounds: readonly string[], target: string, how: Catching): boolean =>
   sounds.some((ipa, at) => ipa === target && (how === 'anywhere' || at === 0) && isSure(sounds, at));

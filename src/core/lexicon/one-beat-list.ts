@@ -34,12 +34,10 @@ function soundLines(sounds: string): string[] {
 const ALSO = ['b l KIT ng\tbling'];
 
 const listRows = (text: string): Row[] =>
-  [...text.split('\n').slice(1), ...ALSO]
-    .filter(Boolean)
-    .map((row) => {
-      const [sounds = '', words = ''] = row.split('\t');
-      return { sounds, words: words.split(' ').filter(Boolean) };
-    });
+  [...text.split('\n').slice(1), ...ALSO].filter(Boolean).map((row) => {
+    const [sounds = '', words = ''] = row.split('\t');
+    return { sounds, words: words.split(' ').filter(Boolean) };
+  });
 
 /** Sounds that come and go from accent to accent, or from choice to choice, and those written otherwise in one. */
 const FRAME: Readonly<Record<string, string>> = { r: '', j: '', ʍ: 'w', x: 'k' };

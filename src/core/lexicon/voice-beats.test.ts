@@ -25,7 +25,7 @@ describe('beats that are read aloud at sight', () => {
     ['pencil', 'pen-cil'],
     ['lettuce', 'let-tuce'],
     ['rainbow', 'rain-bow'],
-    ['banana', 'ba-nan-a'],
+    ['banana', 'ba-nah-na'],
     ['running', 'run-ning'],
     ['umbrella', 'um-brel-la'],
     ['bulldozer', 'bull-do-zer'],

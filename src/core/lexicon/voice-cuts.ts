@@ -23,7 +23,7 @@ dez-ert:dessert prac-tiss:practise zy-lo-phone:xylophone yoo-ku-lay-lee:ukulele 
 bay-gul:bagel pay-jiz:pages plezh-er:pleasure mezh-er:measure trezh-er:treasure sen-ter:centre bad-jer:badger
 bud-jie:budgie brid-jiz:bridges rai-zin:raisin dane-jer:danger ane-jel:angel jy-ant:giant jen-tle:gentle
 jin-jer:ginger jer-bil:gerbil en-jin:engine soss-ij:sausage soss-ij-iz:sausages too-can:toucan swet-er:sweater
-fah-ther:father ba-nah-na:banana
+fah-ther:father ba-nah-na:banana lay-dy-bird:ladybird lay-dy:lady
 `;
 
 /**

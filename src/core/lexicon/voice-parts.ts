@@ -150,9 +150,14 @@ export interface VoiceSource {
 }
 
 /** Respellings that are read as a rude or an angry word, whatever was meant: the *ars* of *stars*. */
-const NOT_PRINTED: ReadonlySet<string> = new Set(['ars', 'arse', 'jeeze', 'jeez', 'jeese', 'cor', 'gor']);
+const NOT_PRINTED: ReadonlySet<string> = new Set(['ars', 'arse', 'jeeze', 'jeez', 'jees', 'jeese', 'cor', 'gor']);
 
-const KEY_OF = new Map<string, string>(Object.entries(CONSONANT_IPA).map(([key, ipa]) => [ipa, key]));
+/** The last of each sound stands: the keys that an accent may say as k and w come after these. */
+const KEY_OF = new Map<string, string>(
+  Object.entries(CONSONANT_IPA)
+    .reverse()
+    .map(([key, ipa]) => [ipa, key]),
+);
 const keysOf = (sounds: readonly string[]): string[] => sounds.map((ipa) => KEY_OF.get(ipa) ?? '');
 
 /** True where a word of one beat may begin and end so: not *srong*, which nobody can say. */

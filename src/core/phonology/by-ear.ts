@@ -21,12 +21,13 @@ const FEATURES: readonly (readonly [sounds: string, voiced: 0 | 1, nasal: 0 | 1,
 ];
 
 /**
- * Sounds that were not among the 16, by hand. h is a weak voiceless friction like f and th; ng is a nasal; ch and j are
+ * Sounds that were not among the 16, by hand. h is a weak voiceless friction like f; ng is a nasal; ch and j are
  * a stop and a long friction in one, nearest to sh and zh; l, r, w and y glide, so that they are near each other and
  * plainly different from whatever is cut off or blown without voice.
  */
 const BY_HAND: readonly (readonly [a: string, b: string, ByEar])[] = [
-  ...pairs('h', 'f θ x', 'near'),
+  ...pairs('h', 'f x', 'near'),
+  ['h', 'θ', 'between'],
   ...pairs('h', 'b d ɡ m n ŋ l r w j z ʒ dʒ', 'far'),
   ...pairs('ŋ', 'm n', 'near'),
   ...pairs('ŋ', 'p t k f θ s ʃ tʃ v ð z ʒ dʒ', 'far'),

@@ -242,5 +242,11 @@ export function staysAlike(a: Word, b: Word, from: number): boolean {
   return short.every((mark, i) => (shift === 0 && i === from) || sameVowel(mark, long[i >= from ? i + shift : i]));
 }
 
+/** The same of the vowels of two words of one beat, whatever stands before them. */
+export const rimesAlike = (a: Word, b: Word): boolean => {
+  const vowel = (word: Word): Mark | undefined => marksOf(word).find((mark) => mark.set !== undefined);
+  return sameVowel(vowel(a), vowel(b));
+};
+
 /** The choices of a two-choice game, right or not. */
 export const YES_NO = ['yes', 'no'] as const;

@@ -204,12 +204,18 @@ interface Choosing {
   readonly wishes: Wishes;
   /** Only a sound that can be held. */
   readonly held: boolean;
+  /** Words that a set is made of, and how many of them must begin with the sound. */
+  readonly of: (word: Word) => boolean;
+  readonly least: number;
 }
 
-function pickTheme(step: Step, material: Material, { random, wishes, held }: Choosing): string | null {
-  const counts = material.keep('themes', () =>
+function pickTheme(step: Step, material: Material, { random, wishes, held, of, least }: Choosing): string | null {
+  const counts = material.keep(`themes ${least}`, () =>
     [...shelves(material).byFirst]
-      .filter(([ipa, words]) => CONSONANTS[ipa] && words.filter((w) => w.entry.band < 3 && w.count <= 4).length >= 10)
+      .filter(
+        ([ipa, words]) =>
+          CONSONANTS[ipa] && words.filter((w) => w.entry.band < 3 && w.count <= 4 && of(w)).length >= least,
+      )
       .map(([ipa]) => ipa),
   );
   if (wishes.sound) return wishes.sound;
@@ -239,7 +245,8 @@ const SORT: Task = {
   gesture: 'point to a row',
   plain: '{word}. Does it start with {sound}?',
   heads: (_step, material) => oneBeat(material).filter((w) => isThing(w) && w.count <= 5 && !heardTwoWays(w)),
-  theme: (step, material, random, wishes) => pickTheme(step, material, { random, wishes, held: false }),
+  theme: (step, material, random, wishes) =>
+    pickTheme(step, material, { random, wishes, held: false, of: isThing, least: 6 }),
   kinds: () => 2,
   fits: (head, kind, theme, step) =>
     kind === 0 ? firstOf(head) === theme : theme !== null && soundFoil(theme, firstOf(head), foilOf(theme, step)),
@@ -294,7 +301,8 @@ const ANYWHERE: Task = {
   plain: '{word}. Can you hear {sound} in it?',
   heads: (_step, material) =>
     playable(material).filter((w) => w.count >= 3 && w.count <= 6 && w.entry.band < 3 && !heardTwoWays(w)),
-  theme: (step, material, random, wishes) => pickTheme(step, material, { random, wishes, held: true }),
+  theme: (step, material, random, wishes) =>
+    pickTheme(step, material, { random, wishes, held: true, of: () => true, least: 10 }),
   kinds: () => 2,
   fits: (head, kind, theme, step) => {
     if (!theme) return false;

@@ -31,7 +31,19 @@ import { headsAmong, type Building, type Made, type Task } from '../task';
 import type { Step } from '../step';
 import { sure } from '../../sure';
 import { WEAK_ALONE } from './blending';
-import { apart, bestOf, isEnding, neverApart, script, slash, some, staysAlike, times, WORDS_OF_ASKING } from './common';
+import {
+  apart,
+  bestOf,
+  isEnding,
+  neverApart,
+  rimesAlike,
+  script,
+  slash,
+  some,
+  staysAlike,
+  times,
+  WORDS_OF_ASKING,
+} from './common';
 
 /** Words a change may start from and come to: each sound one unit, so that nothing is argued about. */
 const changeable = (material: Material): readonly Word[] =>
@@ -220,6 +232,7 @@ const onsetPartners = (word: Word, material: Material): readonly Word[] => {
       onsetAndRime(w).onset.length > 0 &&
       onsetAndRime(w).onset.length !== onset &&
       onsetAndRime(w).coda.join() === onsetAndRime(word).coda.join() &&
+      rimesAlike(word, w) &&
       startOf(w) !== null &&
       startOf(word) !== null &&
       !w.word.startsWith(word.word) &&
