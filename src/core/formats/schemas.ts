@@ -198,7 +198,7 @@ export const spellingSchema = z
     z
       .string()
       .regex(/^\p{Script=Latin}+(['-]\p{Script=Latin}+)*$/u, 'Type one word, with letters only.')
-      .max(24, 'A word can have 24 letters.'),
+      .max(24, 'A word can have up to 24 letters.'),
   );
 
 const sentenceText = (what: string, most: number) =>

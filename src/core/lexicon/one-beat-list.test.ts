@@ -47,6 +47,9 @@ test.each([
   ['ɪ l k', 'rare'],
   ['t æ m p', 'rare'],
   ['m ɔː t', 'common'],
+  // More than one of a common word, and a word that the dictionary has not yet.
+  ['æ m p s', 'common'],
+  ['b l ɪ ŋ', 'common'],
   ['z ɒ b', null],
   ['v ɪ dʒ', null],
 ])('/%s/ is %s', (sounds, known) => expect(oneBeats.known(sounds.split(' '), 'southern-british')).toBe(known));

@@ -1,4 +1,4 @@
-import { expect, test } from 'vitest';
+import { describe, expect, test } from 'vitest';
 import { ACCENT_IDS } from '../phonology/accents';
 import { sure } from '../sure';
 import { material, word } from '../testing/bank';
@@ -64,4 +64,17 @@ test('no part is the spelling of another word', () => {
     return alone !== undefined && alone !== [vowel, ...coda].join(' ') ? [`${w.word}: ${rest}`] : [];
   });
   expect(misread).toEqual([]);
+});
+
+describe('what nobody can say, or would be read as a rude word, is never printed as a word', () => {
+  const { respell } = material('southern-british').context;
+  test.each([
+    ['srong', 's r ɒ ŋ'],
+    ['sream', 's r iː m'],
+    ['ars', 'ɑː z'],
+    ['jees', 'dʒ iː z'],
+  ])('%s', (_letters, sounds) => expect(respell(sounds.split(' '))).toBeNull());
+  test('what can be said is', () => {
+    expect([respell(['s', 'uː', 'l']), respell(['t', 'r', 'ɪ', 'ŋ'])]).toEqual(['sool', 'tring']);
+  });
 });

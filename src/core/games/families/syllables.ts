@@ -276,10 +276,15 @@ const fullVowel = (sounds: readonly string[], { soundsOf }: Material): readonly 
   return long !== undefined && sounds.at(-1) === 'i' ? sounds.with(-1, long) : sounds;
 };
 
-/** A beat in letters that are read right by themselves: a word, or a safe respelling; null where there are none. */
+/**
+ * A beat in letters that are read right by themselves: a word, or a respelling read at sight; null where there are
+ * none. An adult stops at *spigh*.
+ */
 function aloud(sounds: readonly string[], material: Material): string | null {
   const full = fullVowel(sounds, material);
-  return full.length > 1 ? (material.context.spellingOf(full) ?? material.context.respell(full)) : null;
+  if (full.length < 2) return null;
+  const respelt = material.context.respell(full);
+  return material.context.spellingOf(full) ?? (respelt?.endsWith('igh') ? null : respelt);
 }
 
 /**
