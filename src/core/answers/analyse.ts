@@ -385,7 +385,7 @@ const NAMES: readonly (readonly [Slip, (s: SlipFacts) => boolean])[] = [
   [
     'other-word',
     ({ target, cost, faults }) =>
-      (cost / target.length > ANOTHER && !every(faults, 'added')) ||
+      (cost / target.length > ANOTHER && !every(faults, 'added') && !every(faults, 'omitted')) ||
       faults.filter((f) => f.kind === 'omitted' || f.kind === 'swapped').length === target.length,
   ],
   ['lost-beat', lostBeat],

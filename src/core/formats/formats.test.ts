@@ -34,7 +34,7 @@ const row = (more: Partial<ExportRow>): ExportRow => ({
 });
 const file = (...answers: ExportRow[]): SessionExport => ({
   format: 'bouncy-echo-session',
-  version: 3,
+  version: 4,
   answers,
   session: {
     id: 'x',

@@ -51,7 +51,7 @@ export interface ExportRow {
 
 export interface SessionExport {
   readonly format: 'bouncy-echo-session';
-  readonly version: 3;
+  readonly version: 4;
   readonly session: {
     readonly id: string;
     readonly group: string;

@@ -58,7 +58,7 @@ export async function childFile(childId: string, now = Date.now()): Promise<Chil
   };
   return childFileSchema.parse({
     format: 'bouncy-echo-child',
-    version: 2,
+    version: 3,
     exportedAt: iso(now),
     child: {
       id: child.id,

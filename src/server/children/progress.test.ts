@@ -195,6 +195,25 @@ describe('a child', () => {
     await expect(childPage(v7())).rejects.toThrow(Problem);
     await expect(childPage('x')).rejects.toThrow(Problem);
   });
+  test('a slip of before is called what it was, in every reading; its mark and its row stay as they were', async () => {
+    const { id, wren } = await begun();
+    await appendLog(id, [
+      answer(0, wren, 'sun', { outcome: 'not-yet', slip: 'swapped-sound', said: 'θ+ʌ+n', missed: [0] }),
+      answer(1, wren, 'map', { outcome: 'not-yet', slip: 'lost-sound', said: 'æ', missed: [0, 2] }),
+    ]);
+    const read = await answersThat({ children: [wren], limit: 5 });
+    expect(read.map(({ key, outcome, slip }) => [key, outcome, slip])).toEqual([
+      ['map', 'not-yet', 'lost-sounds'],
+      ['sun', 'not-yet', 'near-sound'],
+    ]);
+    expect((await lookBack(id)).answers.map(({ word, slip }) => [word, slip])).toEqual([
+      ['sun', 'near-sound'],
+      ['map', 'lost-sounds'],
+    ]);
+    const { models } = await database();
+    const rows = await models.answers.findAll({ order: [['turn', 'ASC']] });
+    expect(rows.map((row) => row.get().slip)).toEqual(['swapped-sound', 'lost-sound']);
+  });
   test('an own way of speaking: which earlier answers it explains is shown, and nothing is changed', async () => {
     const { id, wren } = await begun();
     await appendLog(id, [

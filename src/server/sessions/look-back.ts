@@ -164,7 +164,7 @@ const EXPORTED = [
 export function exportOf({ session, answers }: LookBack): SessionExport {
   return {
     format: 'bouncy-echo-session',
-    version: 3,
+    version: 4,
     session: {
       id: session.id,
       group: session.groupName,
