@@ -27,7 +27,7 @@ export const PROFILES = {
   },
   'drops-from-clusters': {
     plain: { 'on-own': 0.94, 'with-help': 0.05, 'not-yet': 0.01 },
-    cluster: { 'on-own': 0.1, 'with-help': 0.1, 'not-yet': 0.8 },
+    cluster: { 'on-own': 0.04, 'with-help': 0.06, 'not-yet': 0.9 },
     seconds: [4, 9],
   },
   quiet: {
