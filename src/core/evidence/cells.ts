@@ -90,9 +90,7 @@ export function markOf(answer: Answered): string | null {
   if (outcome === 'does-not-count') return null;
   if (openIn(answer).length) return 'u';
   const apart = findTask(task)?.wholeWord === 'apart';
-  return outcome === 'not-yet' && SWAPPED.has(slip) && apart && isOneForOne(answer)
-    ? '1'
-    : CELL_LETTERS[outcome];
+  return outcome === 'not-yet' && SWAPPED.has(slip) && apart && isOneForOne(answer) ? '1' : CELL_LETTERS[outcome];
 }
 
 /** Whether a word could be kept together, by key; and whether it was. */

@@ -36,7 +36,10 @@ test.each(TASKS.map((task) => [task.id, task] as const))('the opening of %s fits
   for (const line of [openingOf(task).opening, openingOf(task).plain]) {
     const said = FIGURES.filter(([figure]) => figure.test(line));
     expect(said, `“${line}” speaks of what is played`).not.toEqual([]);
-    expect(said.filter(([, fits]) => !fits(task)).map(([figure]) => String(figure)), line).toEqual([]);
+    expect(
+      said.filter(([, fits]) => !fits(task)).map(([figure]) => String(figure)),
+      line,
+    ).toEqual([]);
   }
 });
 

@@ -53,7 +53,7 @@ function partsOf(entry: Entry): { letters: string; keys: string[] }[] {
 }
 
 /** BATH in a word of the closed list, and in no other. */
-export const bathWords: SoundCheck = (entry) => {
+const bathWords: SoundCheck = (entry) => {
   for (const { letters, keys } of [...partsOf(entry), { letters: entry.word, keys: [] }]) {
     const listed = stemsOf(letters).some((stem) => BATH.has(stem));
     if (keys.includes('BATH') && !listed && !stemsOf(entry.word).some((stem) => BATH.has(stem)))
@@ -72,7 +72,7 @@ const ITS_SLIPS: Readonly<Record<string, string>> = {
   slam: 'it has a foreign vowel; the voices and CMU have TRAP',
 };
 /** The vowel of *trap* or of *bath*, as a second British dictionary has it. */
-export const trapOrBath: SoundCheck = ({ word, line }) => {
+const trapOrBath: SoundCheck = ({ word, line }) => {
   const vowel = WITNESS.get(word);
   if (!vowel || word in ITS_SLIPS) return null;
   const ours = line.includes('BATH') ? 'ɑː' : 'æ';
@@ -81,7 +81,7 @@ export const trapOrBath: SoundCheck = ({ word, line }) => {
 
 const READINGS = new Map(table('readings').map(([word = '', phones = '']) => [word, phones]));
 /** Of two readings, the one of the sense given. */
-export const readingOfSense: SoundCheck = (entry) => {
+const readingOfSense: SoundCheck = (entry) => {
   const phones = READINGS.get(entry.word);
   if (!phones) return entry.doubt === 'homograph' ? 'no reading is named for its sense' : null;
   if (!readingsOf(dictionary, entry.word).some((known) => known.join(' ') === phones))
