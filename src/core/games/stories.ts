@@ -1,3 +1,4 @@
+import { pluralAfter } from '../phonology/plural';
 import type { Material } from './material';
 import { sure } from '../sure';
 
@@ -76,23 +77,13 @@ const piecesOf = (sentence: string): Piece[] => {
   });
 };
 
-const HISSING = new Set(['s', 'z', 'ʃ', 'ʒ', 'tʃ', 'dʒ']);
-const VOICELESS = new Set(['p', 't', 'k', 'f', 'θ']);
-
-/** What ’s adds to a name, after its last sound (Quirk et al., 1985, 5.113; from memory). */
-function withS(sounds: readonly string[]): string[] {
-  const last = sure(sounds.at(-1));
-  if (HISSING.has(last)) return [...sounds, 'ɪ', 'z'];
-  return [...sounds, VOICELESS.has(last) ? 's' : 'z'];
-}
-
 /** The sounds of a word of a story, names too; undefined where it is not known. */
 export function soundsIn(word: string, { soundsOf, storyWords }: Material): readonly string[] | undefined {
   const known = soundsOf(word) ?? storyWords().get(word);
   if (known) return known;
   const owner = /^(.+)[’']s$/.exec(word)?.[1];
   const own = owner && (soundsOf(owner) ?? storyWords().get(owner));
-  return own ? withS(own) : undefined;
+  return own ? [...own, ...pluralAfter(sure(own.at(-1)))] : undefined;
 }
 
 /** A sound that nobody hears otherwise: the start of *Tuesday* is heard as ch by many. */

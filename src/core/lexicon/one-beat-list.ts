@@ -2,6 +2,7 @@ import { accentOf, type AccentId } from '../phonology/accents';
 import { groupBy } from '../group-by';
 import { CONSONANT_IPA, isConsonantKey } from '../phonology/keys';
 import { realiseSegments } from '../phonology/realise';
+import { pluralAfter } from '../phonology/plural';
 import { isConsonant } from '../phonology/sounds';
 import { parseTranscription } from '../phonology/transcription';
 
@@ -58,14 +59,11 @@ const frameOfRow = ({ sounds }: Row): string =>
     }),
   );
 
-/** What is said without voice, beside *s*, *sh* and *ch*. */
-const VOICELESS: ReadonlySet<string> = new Set(['p', 't', 'k', 'f', 'θ']);
-const HISSING: ReadonlySet<string> = new Set(['s', 'z', 'ʃ', 'ʒ', 'tʃ', 'dʒ']);
-
 /** More than one of a thing is a word where one is: *amps*. */
 function endsLikePlural(sounds: readonly string[]): boolean {
   const [before = '', last] = sounds.slice(-2);
-  return sounds.length > 2 && !HISSING.has(before) && last === (VOICELESS.has(before) ? 's' : 'z');
+  const [only, more] = pluralAfter(before);
+  return sounds.length > 2 && more === undefined && last === only;
 }
 
 /**
