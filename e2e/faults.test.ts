@@ -98,6 +98,9 @@ test('nothing is painted as marked before the device has it on disk', async () =
   await beginPlay(page, app.url, 'sounds=3');
   await tap(page, '1', 1);
   await nextFinger(page);
+  // What is said of a mark on its way to the server comes and goes by itself.
+  await saved(page);
+  await page.getByText(/not on the server yet/).waitFor({ state: 'detached' });
   const seen = (): Promise<string> => page.locator('.playing').innerText();
   const before = await seen();
   await page.evaluate(() => {
