@@ -18,6 +18,12 @@ test.each([
   expect(nameNow({ task, outcome: 'not-yet', slip, said, sounds: frog })).toBe(now);
 });
 
+test('what is no row of sounds keeps its name', () => {
+  const kept = { task: 'blending', outcome: 'not-yet', slip: 'lost-sound' } as const;
+  expect(nameNow({ ...kept, said: 'fog, perhaps', sounds: frog })).toBe('lost-sound');
+  expect(nameNow({ ...kept, said: 'f+ɒ+ɡ', sounds: [''] })).toBe('lost-sound');
+});
+
 test('a right answer keeps its note', () => {
   expect(nameNow({ task: 'blending', outcome: 'on-own', slip: 'own-way', said: 'f+w+ɒ+ɡ', sounds: frog })).toBe(
     'own-way',

@@ -33,6 +33,11 @@ interface Named {
 export function nameNow({ task, outcome, slip, said, sounds }: Named): Slip | null {
   const whole = findTask(task)?.wholeWord;
   if (outcome !== 'not-yet' || !whole || !said || !sounds.length || !SOUND_SLIPS.has(slip)) return slip;
-  const now = analyse(askedFor(sounds), chunksOf(said), { apart: whole === 'apart' }).slip;
-  return SOUND_SLIPS.has(now) ? now : slip;
+  try {
+    const now = analyse(askedFor(sounds), chunksOf(said), { apart: whole === 'apart' }).slip;
+    return SOUND_SLIPS.has(now) ? now : slip;
+  } catch {
+    // What was kept may be no sounds of ours: then its name stays too.
+    return slip;
+  }
 }

@@ -1,5 +1,6 @@
 import { fairSwap } from '../../answers/fair';
 import { ipaOf, type Word } from '../../lexicon/entry';
+import { firstMaking, inCluster } from '../../lexicon/difficulty';
 import { homophones, rhymes } from '../../lexicon/likeness';
 import { traitsOf } from '../../lexicon/traits';
 import { isPair, type SoundPair } from '../../phonology/articulation';
@@ -180,6 +181,14 @@ export const LAST_OPENING: Opening = {
   plain: 'We’re listening for the last sound. Listen while I do the first one.',
 };
 
+/** Things that begin with one consonant, for rows in which the start alone decides. */
+export const thingsByStart = (material: Material): readonly Word[] =>
+  material.keep('things by start', () =>
+    oneBeat(material).filter(
+      (w) => isThing(w) && w.count <= 4 && w.entry.band < 3 && firstMaking(w) !== 'vowel' && !inCluster(w, 0),
+    ),
+  );
+
 /** Words that stand in the questions themselves: none of them can be the answer. */
 export const WORDS_OF_ASKING: ReadonlySet<string> = new Set(
   'start end change add leave out after put say now what'.split(' '),
@@ -234,12 +243,12 @@ const sameVowel = (a: Mark | undefined, b: Mark | undefined): boolean =>
 /**
  * True where the vowels that stay are those of one lexical set or one spelling: *goat* and *coat*, not *tall* and
  * *tore*, which are a riddle anywhere but in one accent.
- * @param from where the shorter one's sounds shift by one, or the length of both where none does
+ * @param at index of the sound that is swapped, or that the longer one has more
  */
-export function staysAlike(a: Word, b: Word, from: number): boolean {
+export function staysAlike(a: Word, b: Word, at: number): boolean {
   const [long, short] = a.sounds.length >= b.sounds.length ? [marksOf(a), marksOf(b)] : [marksOf(b), marksOf(a)];
   const shift = long.length - short.length;
-  return short.every((mark, i) => (shift === 0 && i === from) || sameVowel(mark, long[i >= from ? i + shift : i]));
+  return short.every((mark, i) => (shift === 0 && i === at) || sameVowel(mark, long[i >= at ? i + shift : i]));
 }
 
 /** The same of the vowels of two words of one beat, whatever stands before them. */

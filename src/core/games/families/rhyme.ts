@@ -233,7 +233,7 @@ const SAY: Task = {
   ],
   rungs: { many: 'say', few: 'say' },
   secondsPerTurn: 18,
-  gesture: 'an open hand: your turn',
+  gesture: 'hold out an open hand to whoever is next',
   plain: 'Can you say a word that rhymes with {word}?',
   heads: (step, material) =>
     material.keep(`rhyme-say ${step.id}`, () =>

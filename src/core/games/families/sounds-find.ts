@@ -1,5 +1,5 @@
 import { choiceLikely } from '../../answers/likely';
-import { firstMaking, inCluster } from '../../lexicon/difficulty';
+import { inCluster } from '../../lexicon/difficulty';
 import { ipaOf, type Word } from '../../lexicon/entry';
 import { traitsOf } from '../../lexicon/traits';
 import { isPair } from '../../phonology/articulation';
@@ -10,7 +10,7 @@ import { advice } from '../saying';
 import { need, Unproved, wordOf } from '../proof';
 import { shownOf } from '../marks';
 import { oneBeat, playable, shelves, type Material } from '../material';
-import type { Building, Task, Wishes } from '../task';
+import type { Building, Opening, Task, Wishes } from '../task';
 import type { FoilKind, Step } from '../step';
 import { sure } from '../../sure';
 import {
@@ -25,6 +25,7 @@ import {
   script,
   slash,
   soundFoil,
+  thingsByStart,
   times,
   YES_NO,
 } from './common';
@@ -44,13 +45,6 @@ const apartInEnd = (a: Word, b: Word, material: Material): boolean => {
   return x.vowel !== y.vowel && foilKind(a, b, material) !== 'same-ends';
 };
 
-const plainStart = (_step: Step, material: Material): readonly Word[] =>
-  material.keep('plain start', () =>
-    oneBeat(material).filter(
-      (w) => isThing(w) && w.count <= 4 && w.entry.band < 3 && firstMaking(w) !== 'vowel' && !inCluster(w, 0),
-    ),
-  );
-
 /** Two words whose starts anyone tells apart. */
 const toldApart = (a: Word, b: Word): boolean =>
   isFoil(firstOf(a), firstOf(b)) && !mayHear(a, 0, firstOf(b)) && !mayHear(b, 0, firstOf(a));
@@ -58,15 +52,15 @@ const toldApart = (a: Word, b: Word): boolean =>
 /** Of those, the words whose first sound has a foil of the step’s kind. */
 const foiledStart = (step: Step, material: Material): readonly Word[] =>
   material.keep(`foiled start ${step.foil}`, () => {
-    const firsts = [...new Set(plainStart(step, material).map(firstOf))];
+    const firsts = [...new Set(thingsByStart(material).map(firstOf))];
     const fits = new Set(firsts.filter((a) => firsts.some((b) => soundFoil(a, b, step.foil))));
-    return plainStart(step, material).filter((w) => fits.has(firstOf(w)));
+    return thingsByStart(material).filter((w) => fits.has(firstOf(w)));
   });
 
 const otherFirst = ({ step, material, random, wishes }: Building, heads: readonly Word[]): Word | undefined => {
   const targets = heads.map(firstOf);
   return bestOf(
-    plainStart(step, material),
+    thingsByStart(material),
     random,
     (w) =>
       targets.every((t) => soundFoil(t, firstOf(w), step.foil, wishes)) &&
@@ -204,18 +198,17 @@ interface Choosing {
   readonly wishes: Wishes;
   /** Only a sound that can be held. */
   readonly held: boolean;
-  /** Words that a set is made of, and how many of them must begin with the sound. */
-  readonly of: (word: Word) => boolean;
-  readonly least: number;
+  /** The words of a set are things. */
+  readonly things: boolean;
 }
 
-function pickTheme(step: Step, material: Material, { random, wishes, held, of, least }: Choosing): string | null {
-  const counts = material.keep(`themes ${least}`, () =>
+function pickTheme(step: Step, material: Material, { random, wishes, held, things }: Choosing): string | null {
+  // Few things begin with some sounds.
+  const least = things ? 6 : 10;
+  const fits = (w: Word): boolean => w.entry.band < 3 && w.count <= 4 && (!things || isThing(w));
+  const counts = material.keep(`themes ${things ? 'of things' : ''}`, () =>
     [...shelves(material).byFirst]
-      .filter(
-        ([ipa, words]) =>
-          CONSONANTS[ipa] && words.filter((w) => w.entry.band < 3 && w.count <= 4 && of(w)).length >= least,
-      )
+      .filter(([ipa, words]) => CONSONANTS[ipa] && words.filter(fits).length >= least)
       .map(([ipa]) => ipa),
   );
   if (wishes.sound) return wishes.sound;
@@ -245,8 +238,7 @@ const SORT: Task = {
   gesture: 'point to a row',
   plain: '{word}. Does it start with {sound}?',
   heads: (_step, material) => oneBeat(material).filter((w) => isThing(w) && w.count <= 5 && !heardTwoWays(w)),
-  theme: (step, material, random, wishes) =>
-    pickTheme(step, material, { random, wishes, held: false, of: isThing, least: 6 }),
+  theme: (step, material, random, wishes) => pickTheme(step, material, { random, wishes, held: false, things: true }),
   kinds: () => 2,
   fits: (head, kind, theme, step) =>
     kind === 0 ? firstOf(head) === theme : theme !== null && soundFoil(theme, firstOf(head), foilOf(theme, step)),
@@ -282,14 +274,17 @@ const SORT: Task = {
   },
 };
 
+/** How a game is opened that is about sounds anywhere in a word. */
+const HIDDEN: Opening = {
+  opening: 'Sounds can hide anywhere in a word, like potatoes in the soil. Listen while I dig up the first one.',
+  plain: 'We’re listening for a sound anywhere in a word. Listen while I do the first one.',
+};
+
 const ANYWHERE: Task = {
   id: 'anywhere',
   family: 'first-sounds',
   name: 'Is it in there?',
-  opening: {
-    opening: 'Sounds can hide anywhere in a word, like potatoes in the soil. Listen while I dig up the first one.',
-    plain: 'We’re listening for a sound anywhere in a word. Listen while I do the first one.',
-  },
+  opening: HIDDEN,
   asks: 'They say whether a sound is anywhere in a word.',
   act: 'match',
   unit: 'sound',
@@ -301,8 +296,7 @@ const ANYWHERE: Task = {
   plain: '{word}. Can you hear {sound} in it?',
   heads: (_step, material) =>
     playable(material).filter((w) => w.count >= 3 && w.count <= 6 && w.entry.band < 3 && !heardTwoWays(w)),
-  theme: (step, material, random, wishes) =>
-    pickTheme(step, material, { random, wishes, held: true, of: () => true, least: 10 }),
+  theme: (step, material, random, wishes) => pickTheme(step, material, { random, wishes, held: true, things: false }),
   kinds: () => 2,
   fits: (head, kind, theme, step) => {
     if (!theme) return false;
@@ -356,10 +350,7 @@ const WHERE: Task = {
   id: 'where',
   family: 'first-sounds',
   name: 'Where is it?',
-  opening: {
-    opening: 'Sounds can hide anywhere in a word, like potatoes in the soil. Listen while I dig up the first one.',
-    plain: 'We’re listening for where a sound is in a word. Listen while I do the first one.',
-  },
+  opening: HIDDEN,
   asks: 'They say whether a sound is at the start, in the middle or at the end.',
   act: 'produce',
   unit: 'sound',

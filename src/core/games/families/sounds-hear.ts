@@ -24,6 +24,7 @@ import {
   slash,
   some,
   soundFoil,
+  thingsByStart,
 } from './common';
 import { allKnown, wordsOf } from './words';
 
@@ -44,13 +45,7 @@ const plainWords = (material: Material): readonly Word[] =>
 
 /** The things, which can be pointed to; where the sounds must be near, longer ones too, so that there are enough. */
 const choicesOf = ({ foil }: Step, material: Material): readonly Word[] =>
-  foil === 'near'
-    ? material.keep('things', () =>
-        oneBeat(material).filter(
-          (w) => isThing(w) && w.count <= 4 && w.entry.band < 3 && firstMaking(w) !== 'vowel' && !inCluster(w, 0),
-        ),
-      )
-    : material.keep('plain things', () => plainWords(material).filter(isThing));
+  foil === 'near' ? thingsByStart(material) : material.keep('plain things', () => plainWords(material).filter(isThing));
 
 /** Words of a row do not rhyme, and do not share what is not asked about. */
 const unlike = (a: Word, b: Word): boolean =>

@@ -40,7 +40,7 @@ export const TWINS: Task = {
   family: 'blending',
   name: 'Which one did I say?',
   opening: {
-    opening: 'Two seeds can look nearly the same, and two words can sound nearly the same. Watch me do the first one.',
+    opening: 'Some seeds look nearly the same, and some words sound nearly the same. Watch me do the first one.',
     plain: 'Two words can sound nearly the same. Watch me do the first one.',
   },
   asks: 'They hear two words that are nearly the same, and point to the one you say.',
