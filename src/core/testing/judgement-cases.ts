@@ -1,4 +1,5 @@
 import type { OwnWay } from '../answers/own-way';
+import type { AgeBand } from '../evidence/age-band';
 import type { UnitOrder } from '../evidence/unit-order';
 
 /**
@@ -34,8 +35,11 @@ export interface CaseCheck {
   readonly daysAgo: number;
 }
 
-interface CaseSeen {
-  /** `blending 3-clip 1111 5` is four right alone, five days ago; commas apart; a standing may follow. */
+export interface CaseSeen {
+  /**
+   * `blending 3-clip 1111 5` is four right alone, five days ago; commas apart. A standing may follow, who marked
+   * (`by=AB`), how many children played (`x6`) and how often a help was noted (`said-again=3`).
+   */
   readonly runs?: string;
   readonly answers?: readonly CaseAnswers[];
   readonly checks?: readonly CaseCheck[];
@@ -45,9 +49,11 @@ interface CaseSeen {
   readonly chosen?: string;
   /** Runs of the other children of the group, on the same days. */
   readonly others?: readonly string[];
+  /** How old the group is. */
+  readonly band?: AgeBand;
 }
 
-interface CaseWant {
+export interface CaseWant {
   /** What may stand first: `up blending/4-end`, `pattern closing-first`; any of them. */
   readonly first?: readonly string[];
   /** What must be among the two. */
@@ -59,8 +65,19 @@ interface CaseWant {
   /** The slip that a pebble check would settle. */
   readonly settle?: string;
   /** What is said beside it. */
-  readonly says?: 'talk' | 'point' | 'room' | 'words-they-can-say';
+  readonly says?: CaseSays;
+  /** What is not said. */
+  readonly silent?: CaseSays;
+  /** A step and the state it must have, or must not: `blending/3-clip secure`. */
+  readonly state?: string;
+  readonly notState?: string;
+  /** Part of the reason of what is next. */
+  readonly reason?: RegExp;
+  /** What is next can be answered by pointing. */
+  readonly pointed?: true;
 }
+
+type CaseSays = 'talk' | 'point' | 'room' | 'words-they-can-say' | 'alone' | 'together' | 'hearing';
 
 const ENDS = 'went tent lamp camp sink belt milk pink ant bank';
 const STARTS = 'frog crawl tree truck drip grape bread broom clap plane black clean';
