@@ -80,21 +80,18 @@ const percentRight = (runs: readonly StepRun[]): boolean =>
 test('how often each rule is right, looked at after every answer', () => {
   const share = (n: number): string => `${((100 * n) / CHILDREN).toFixed(1)}`;
   const lines = CASES.map(({ name, child, answers }, c) => {
-    const ever = { ours: 0, plain: 0, percent: 0, notYet: 0, plainNotYet: 0 };
+    const ever = { ours: 0, percent: 0, notYet: 0 };
     const when: number[] = [];
     for (let i = 0; i < CHILDREN; i += 1) {
       const runs = answersOf(child, answers, 1 + i + c * 10_007);
       const rung = rungOn(child.ladder);
-      const ours = statesOf(child, runs, 'weighed', rung);
-      const plain = statesOf(child, runs, 'plain', rung);
+      const ours = statesOf(child, runs, rung);
       const first = ours.indexOf('secure');
       if (first >= 0) {
         ever.ours += 1;
         when.push(first + 1);
       }
       if (ours.includes('not-yet')) ever.notYet += 1;
-      if (plain.includes('secure')) ever.plain += 1;
-      if (plain.includes('not-yet')) ever.plainNotYet += 1;
       if (runs.some((_, k) => percentRight(runs.slice(0, k + 1)))) ever.percent += 1;
     }
     when.sort((a, b) => a - b);
@@ -103,10 +100,8 @@ test('how often each rule is right, looked at after every answer', () => {
       String(answers),
       share(ever.ours),
       when.length ? String(when[Math.floor(when.length / 2)]) : '–',
-      share(ever.plain),
       share(ever.percent),
       share(ever.notYet),
-      share(ever.plainNotYet),
     ];
   });
   // The best that any rule could do with 20 yes/no answers, at most 5 in 100 falsely secure at 0.6: the most powerful

@@ -6,7 +6,7 @@ import { v7 } from 'uuid';
 import { seeded } from '../src/core/random';
 import { groupsFor } from '../src/core/choosing/grouping';
 import { ladderOf, LADDERS } from '../src/core/evidence/ladders';
-import type { NextStep } from '../src/core/choosing/next-step';
+import { plainStep } from '../src/core/choosing/next-step';
 import { boardRows } from '../src/server/children/board';
 import { childFile } from '../src/server/children/child-file';
 import { childPage } from '../src/server/children/child-page';
@@ -221,9 +221,7 @@ test('children: pages, board and groups', async () => {
       }),
     ),
   ];
-  const all = LADDERS.flatMap((l) =>
-    l.rungs.map((r): NextStep => ({ ladder: l.id, rung: r.id, rungOf: r, move: 'stay', reason: '' })),
-  );
+  const all = LADDERS.flatMap((l) => l.rungs.map((r) => plainStep(l.id, r, 'stay', '')));
   const first = ladderOf('syllables');
   rows.push(
     rowOf(
@@ -232,10 +230,11 @@ test('children: pages, board and groups', async () => {
         groupsFor(
           Array.from({ length: 30 }, (_, c) => ({
             id: `c${c}`,
-            next: [sure(all[(c * 7 + i) % all.length]), sure(all[(c * 11 + i) % all.length])],
+            next: sure(all[(c * 7 + i) % all.length]),
+            other: sure(all[(c * 11 + i) % all.length]),
           })),
           1 + (i % 5),
-          { ladder: first.id, rung: 'clap', rungOf: sure(first.rungs[0]), move: 'begin', reason: '' },
+          plainStep(first.id, sure(first.rungs[0]), 'begin', ''),
         ),
       ),
       50,

@@ -23,20 +23,19 @@ export async function start(_: FormState, form: FormData): Promise<FormState> {
   return goTo(async () => `/play/${await startWords(startSchema.parse(filledIn(form)))}`);
 }
 
-/** A step of a ladder, and the pattern whose words it is played with. */
-const stepSchema = z.object({
-  ladder: z.string(),
-  rung: z.string(),
-  pattern: z.string().max(40).nullable().optional(),
-});
+/** A step of a ladder, the pattern whose words it is played with, and the sound in a place to be checked instead. */
+const named = z
+  .string()
+  .max(40)
+  .nullish()
+  .transform((name) => name ?? undefined);
+const stepSchema = z.object({ ladder: z.string(), rung: z.string(), pattern: named, check: named });
 
 /** Starts a session of one step with these children. */
 export async function playStep(groupId: unknown, asked: unknown, children: unknown): Promise<FormState> {
   return goTo(async () => {
-    const { pattern, ...step } = stepSchema.parse(asked);
-    const slips = pattern ?? undefined;
     const playing = z.array(idSchema).min(1).max(60).parse(children);
-    return `/play/${await startStep(idSchema.parse(groupId), step, playing, slips)}`;
+    return `/play/${await startStep(idSchema.parse(groupId), stepSchema.parse(asked), playing)}`;
   });
 }
 

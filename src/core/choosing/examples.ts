@@ -2,7 +2,8 @@ import { stepOf, taskOf } from '../games';
 import { generate } from '../games/generate';
 import { keyLabel } from '../games/key-label';
 import type { Material } from '../games/material';
-import { holding, twinsOf } from '../games/pebbles';
+import { holding, pebbleWords, twinsOf } from '../games/pebbles';
+import { whereIn } from '../answers/spots';
 import { listed } from '../in-words';
 import { sure } from '../sure';
 import type { NextStep } from './next-step';
@@ -18,8 +19,7 @@ export interface Examples {
 const SHOWN = 2;
 
 /** The first items of a rung, as they are written in lists; the same ones every time. */
-function itemsOf({ rungOf: rung }: NextStep, material: Material): readonly string[] {
-  const [id, stepId] = sure(rung.steps[0]);
+function itemsOf({ game: [id, stepId] }: NextStep, material: Material): readonly string[] {
   return material.keep(`examples ${id} ${stepId}`, () => {
     const task = taskOf(id);
     const { items } = generate(task, stepOf(task, stepId), material, { size: 3, seed: 1 });
@@ -33,7 +33,15 @@ function itemsOf({ rungOf: rung }: NextStep, material: Material): readonly strin
  * @example examplesOf(step, [], material).words // ['lamp', 'nest']
  */
 export function examplesOf(step: NextStep, patterns: readonly Pattern[], material: Material): Examples {
-  const { pattern } = step;
+  const { pattern, check } = step;
+  if (check)
+    return {
+      words: pebbleWords(whereIn(check), material)
+        .filter((w) => w.key === check)
+        .slice(0, SHOWN)
+        .map((w) => w.word),
+      twins: [],
+    };
   if (!pattern || pattern.startsWith('keeps-')) return { words: itemsOf(step, material), twins: [] };
   const { sounds } = sure(patterns.find((p) => p.id === pattern));
   const twins = twinsOf(pattern, sounds, material).slice(0, SHOWN);

@@ -71,7 +71,7 @@ export interface PlaceFound {
 }
 
 /** Days for which a check-in says where to start. */
-const GOOD_FOR_DAYS = 42;
+export const FOUND_DAYS = 42;
 /** Steps that must have been asked for, so that there was something to find. */
 const STEPS_ASKED = 2;
 
@@ -84,7 +84,7 @@ export function placeFound(runs: readonly StepRun[], { id, rungs }: Ladder, now:
   const checks = runs.filter(
     (r) =>
       r.standing === 'check-in' &&
-      now - r.at <= GOOD_FOR_DAYS * millisecondsInDay &&
+      now - r.at <= FOUND_DAYS * millisecondsInDay &&
       taskOf(r.task).family === id &&
       rungOf(r.task, r.step)?.ladder.id === id,
   );
@@ -94,7 +94,7 @@ export function placeFound(runs: readonly StepRun[], { id, rungs }: Ladder, now:
   const then = checks.filter((r) => r.day === last.day && r.task === last.task);
   const tried = then.flatMap((r): Tried[] => {
     const at = steps.findIndex((s) => s.step === r.step);
-    return at < 0 ? [] : [...r.marks].map((mark) => ({ at, right: mark === '-' ? null : mark === '1' }));
+    return at < 0 ? [] : [...r.marks].map((mark) => ({ at, right: /[-u]/u.test(mark) ? null : mark === '1' }));
   });
   const found = foundIn({ steps }, expectedOn(steps), tried);
   if (!found.known) return null;

@@ -2,15 +2,18 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { GROUP_SIZE, groupsFor, type Candidate } from './grouping';
 import { ladderOf, LADDERS } from '../evidence/ladders';
-import type { NextStep } from './next-step';
+import { plainStep, type NextStep } from './next-step';
 import { sure } from '../sure';
 
 const step = (ladder: string, rung: string): NextStep => {
   const of = ladderOf(ladder);
-  return { ladder: of.id, rung, rungOf: sure(of.rungs.find((r) => r.id === rung)), move: 'stay', reason: '' };
+  return plainStep(of.id, sure(of.rungs.find((r) => r.id === rung)), 'stay', '');
 };
 const BEGIN = step('syllables', 'clap');
-const child = (id: string, ...next: [string, string][]): Candidate => ({ id, next: next.map(([l, r]) => step(l, r)) });
+const child = (id: string, ...steps: [string, string][]): Candidate => {
+  const [next = null, other = null] = steps.map(([l, r]) => step(l, r));
+  return { id, next, other };
+};
 const any = fc
   .array(
     fc.array(fc.constantFrom(...LADDERS.flatMap((l) => l.rungs.map((r) => [l.id, r.id] as [string, string]))), {
@@ -90,7 +93,7 @@ describe('groups for tomorrow', () => {
             expect(g.children.length).toBeLessThanOrEqual(GROUP_SIZE.most);
             if (all.length >= GROUP_SIZE.least) expect(g.children.length).toBeGreaterThanOrEqual(GROUP_SIZE.least);
             for (const id of g.children) {
-              const [first] = sure(all.find((c) => c.id === id)).next;
+              const first = sure(all.find((c) => c.id === id)).next;
               const own = first?.ladder === g.step.ladder && first.rung === g.step.rung;
               expect(g.gave.some((x) => x.id === id)).toBe(!own);
             }

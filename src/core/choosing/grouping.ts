@@ -2,10 +2,12 @@ import type { NextStep } from './next-step';
 import { ladderOf, LADDERS } from '../evidence/ladders';
 import { sure } from '../sure';
 
-/** A child and what would be next for them, likeliest first. */
+/** A child and what is next for them. */
 export interface Candidate {
   readonly id: string;
-  readonly next: readonly NextStep[];
+  readonly next: NextStep | null;
+  /** Another skill, worth as much. */
+  readonly other: NextStep | null;
 }
 
 interface Grouped {
@@ -36,12 +38,11 @@ const TOO_FEW = 50;
 const rungIndex = (s: NextStep): number =>
   LADDERS.findIndex((l) => l.id === s.ladder) * 100 + ladderOf(s.ladder).rungs.findIndex((r) => r.id === s.rung);
 
-function fitOf({ next }: Candidate, step: NextStep): keyof typeof COST {
-  const [first] = next;
-  if (!first) return 'new';
-  if (rungIndex(first) === rungIndex(step)) return 'own';
-  if (next.some((n) => rungIndex(n) === rungIndex(step))) return 'second';
-  return first.ladder === step.ladder && Math.abs(rungIndex(first) - rungIndex(step)) === 1 ? 'neighbour' : 'other';
+function fitOf({ next, other }: Candidate, step: NextStep): keyof typeof COST {
+  if (!next) return 'new';
+  if (rungIndex(next) === rungIndex(step)) return 'own';
+  if (other && rungIndex(other) === rungIndex(step)) return 'second';
+  return next.ladder === step.ladder && Math.abs(rungIndex(next) - rungIndex(step)) === 1 ? 'neighbour' : 'other';
 }
 
 interface Part {
@@ -51,7 +52,7 @@ interface Part {
 
 /** The step that asks least of these children together. */
 function bestFor(of: readonly Candidate[]): Part | null {
-  const steps = new Map(of.flatMap((c) => c.next.map((n) => [rungIndex(n), n] as const)));
+  const steps = new Map(of.flatMap((c) => [c.next, c.other].flatMap((n) => (n ? [[rungIndex(n), n] as const] : []))));
   let best: Part | null = null;
   for (const [, step] of [...steps].sort(([a], [b]) => a - b)) {
     const cost = of.reduce((sum, c) => sum + COST[fitOf(c, step)], 0);
@@ -69,11 +70,11 @@ function bestFor(of: readonly Candidate[]): Part | null {
  * @param beginning what a child of whom nothing is known plays where nobody says otherwise
  */
 export function groupsFor(candidates: readonly Candidate[], staff: number, beginning: NextStep): Grouping {
-  const known = (c: Candidate): number => (c.next[0] ? rungIndex(c.next[0]) : Infinity);
+  const known = (c: Candidate): number => (c.next ? rungIndex(c.next) : Infinity);
   const row = [...candidates].sort(
     (a, b) =>
       known(a) - known(b) ||
-      (a.next[1] ? rungIndex(a.next[1]) : 0) - (b.next[1] ? rungIndex(b.next[1]) : 0) ||
+      (a.other ? rungIndex(a.other) : 0) - (b.other ? rungIndex(b.other) : 0) ||
       (a.id < b.id ? -1 : 1),
   );
   const n = row.length;
@@ -121,7 +122,7 @@ export function groupsFor(candidates: readonly Candidate[], staff: number, begin
       children: together.map((c) => c.id),
       gave: together.flatMap((c) => {
         const fit = fitOf(c, step);
-        return fit === 'own' ? [] : [{ id: c.id, own: c.next[0] ?? null, why: fit }];
+        return fit === 'own' ? [] : [{ id: c.id, own: c.next, why: fit }];
       }),
     });
     i = from;

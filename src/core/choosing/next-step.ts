@@ -1,39 +1,43 @@
 import { findStep, taskOf } from '../games';
-import { groupBy } from '../group-by';
 import type { WordShape } from '../games/word-shape';
-import { capital } from '../in-words';
+import { groupBy } from '../group-by';
+import { capital, inWords } from '../in-words';
 import { sure } from '../sure';
+import type { AgeBand } from '../evidence/age-band';
 import type { LadderEvidence, RungEvidence, StepRun } from '../evidence/evidence';
 import { placeFound } from './finding';
 import { guessOf } from '../evidence/guessing';
+import { isPointed } from '../evidence/pointed';
 import { BEGIN_NEEDS, BEGIN_ORDER, carries, rungOf, type Ladder, type Rung, type RungRef } from '../evidence/ladders';
+import { notExpected } from '../evidence/not-expected';
 import type { UnitOrder } from '../evidence/unit-order';
 import { knows, modelOf, worthOn, type Model } from './model';
-import { inWords } from '../in-words';
 import { millisecondsInDay } from 'date-fns/constants';
 
-const secureSoNext = (name: string, harder: object | null, own: string, days: number) =>
-  `“${capital(name)}” is secure${harder ? '' : ` (${own}, over ${days} days)`}, so on to the next step.`;
-
-const EASY_FIRST = 'An easy first step.';
-
 /**
- * What changes against what a child can do: nothing, one rung up, one back, the same again after a rest, a first step,
- * or words that hold what slips.
+ * What changes against what a child can do: nothing, one rung up, one back, a look again after a rest, a first step,
+ * words that hold what slips, a pebble check, or four turns played by two adults together.
  */
-type Move = 'stay' | 'up' | 'back' | 'again' | 'begin' | 'pattern';
+type Move = 'stay' | 'up' | 'back' | 'again' | 'begin' | 'pattern' | 'check' | 'together';
 
+/** One act with its one name and one reason: what every screen and page says of a child. */
 export interface NextStep extends RungRef {
   readonly move: Move;
   readonly rungOf: Rung;
-  /** One sentence, without its example words. */
+  /** The game to play it by. */
+  readonly game: readonly [task: string, step: string];
+  /** Its name, as every screen says it. Example: `blend words like frog`. */
+  readonly does: string;
+  /** Why, in whole sentences that hold; without example words. */
   readonly reason: string;
   /** The pattern it is about. */
   readonly pattern?: string;
+  /** The sound and place to be checked with pebbles. */
+  readonly check?: string;
 }
 
 /** When a step is moved on from, and when it is left. Set on made-up children (docs/judgement.md); our own choice. */
-const WHEN = {
+export const WHEN = {
   /** What is played is worth so much less after a day on which all of it came off. */
   allRight: 0.35,
   /** Tries on a rung before it is left for a harder one, and the share of them that came off. */
@@ -46,31 +50,25 @@ const WHEN = {
   badDay: { share: 1 / 3, tries: 3, before: 0.65, triesBefore: 6 },
   /** The ladder that was played last goes on unless another is worth so much more. */
   sameLadder: 0.15,
-  /** Days after which a secure step is looked at again. */
-  longAgoDays: 28,
+  /** Another skill is a choice beside the first where it is worth so much. */
+  other: 0.4,
+  /** Days after which what held is looked at again, before anything harder. */
+  longAgoDays: 21,
   /** Right answers on the easier step before the harder one is offered again. Common practice, no source. */
   againAfter: 4,
+  /** So much of what nobody expects yet came off, of so many tries: it goes on. Common practice, no source. */
+  goesWell: { tries: 4, share: 0.55 },
+  /** Two adults differ: so many answers each, and shares so far apart. Our own choice. */
+  adults: { answers: 4, apart: 0.5, days: 21 },
 } as const;
 
 const triedOn = (r: RungEvidence): number => r.fresh.own + r.fresh.helped + r.fresh.notYet;
-const isTried = (r: RungEvidence): boolean => triedOn(r) + r.fresh.noReply > 0;
-
-/**
- * The rung a child stands before, for who wants to see where they are: the first that was tried and does not hold;
- * where all that was tried holds, the next one. Rungs nobody has asked about, below one that is being played, are
- * passed over. -1 where every rung holds.
- */
-export function frontier(rungs: readonly RungEvidence[]): number {
-  const tried = rungs.findIndex((r) => r.state !== 'secure' && isTried(r));
-  if (tried >= 0) return tried;
-  const top = highest(rungs);
-  return top + 1 < rungs.length ? top + 1 : -1;
-}
-
+const isTried = (r: RungEvidence): boolean => triedOn(r) + r.fresh.noReply + r.fresh.open > 0;
 const ownInWords = (r: RungEvidence): string => `${r.fresh.own} of ${triedOn(r)} on their own`;
 
-/** The highest rung that holds; -1 where none does. */
-export const highest = (rungs: readonly RungEvidence[]): number => rungs.findLastIndex((r) => r.state === 'secure');
+/** The highest rung that holds, as its evidence; none where none does. */
+export const holdsIn = (rungs: readonly RungEvidence[]): RungEvidence | undefined =>
+  rungs.findLast((r) => r.state === 'secure');
 
 /** What is known when a step is chosen. */
 export interface Choosing {
@@ -81,33 +79,41 @@ export interface Choosing {
   readonly now: number;
   /** Words with two sounds together wait. */
   readonly clustersPause: boolean;
+  /** How old the group is; null where nobody said. */
+  readonly band?: AgeBand | null;
+  /** The child answers by pointing. */
+  readonly points?: boolean;
 }
 
 /** One ladder, and what was played on it. */
 interface OnLadder extends Choosing {
   readonly ladder: Ladder;
+  /** The rungs that may be played with this child, easy to hard. */
   readonly rungs: readonly RungEvidence[];
   /** Fresh runs of this ladder, the oldest first. */
   readonly played: readonly StepRun[];
 }
 
-const stepAt = (of: OnLadder, r: RungEvidence, move: Move, reason: string): NextStep => ({
-  ladder: of.ladder.id,
-  rung: r.rung.id,
-  rungOf: r.rung,
+const stepAt = ({ ladder, points }: OnLadder, { rung }: RungEvidence, move: Move, reason: string): NextStep =>
+  plainStep(ladder.id, rung, move, reason, points);
+
+/** A step of a ladder as something to do, chosen for another reason than what was seen. */
+export const plainStep = (ladder: string, rung: Rung, move: Move, reason: string, points = false): NextStep => ({
+  ladder,
+  rung: rung.id,
+  rungOf: rung,
+  game: gameOn(rung, points),
   move,
+  does: rung.does,
   reason,
 });
 
+/** The game to play a rung by: one to point in, for a child who points. */
+export const gameOn = ({ steps }: Pick<Rung, 'steps'>, points: boolean): NextStep['game'] =>
+  (points ? steps.find((s) => isPointed(...s)) : undefined) ?? sure(steps[0]);
+
 const knowsOn = ({ model, ladder }: Pick<OnLadder, 'model' | 'ladder'>, r: RungEvidence): number =>
   knows(model, ladder.id, r.rung);
-
-/** The rung that was answered last, alone; where nothing was answered, the one that was asked last. */
-function hereOf({ rungs, played }: OnLadder): RungEvidence | undefined {
-  const last = played.findLast((r) => triesOn([r]).of > 0) ?? played.at(-1);
-  const place = last && rungOf(last.task, last.step);
-  return place && rungs[place.at];
-}
 
 /** Fresh right answers on a rung after a time. */
 const rightSince = ({ played }: OnLadder, rung: string, since: number): number =>
@@ -119,7 +125,7 @@ const triesOn = (runs: readonly StepRun[]): { readonly right: number; readonly o
   const marks = runs
     .map((r) => r.marks)
     .join('')
-    .replaceAll('-', '');
+    .replace(/[-u]/gu, '');
   return { right: marks.split('1').length - 1, of: marks.length };
 };
 
@@ -132,37 +138,67 @@ function lastDayOn(of: OnLadder, here: RungEvidence) {
   return { ...triesOn(of.played.filter(isThen)), last, before: of.played.filter((r) => last && r.day < last.day) };
 }
 
-/** The last day on the rung went badly, and everything before it well. */
-function hadABadDay(of: OnLadder, here: RungEvidence): boolean {
+/** Days since a time, whole ones. */
+const daysSince = (now: number, then: number): number => Math.floor((now - then) / millisecondsInDay);
+
+/** The last day on the rung went badly, and everything not long before it well: what went before, on this rung. */
+function badDayOn(of: OnLadder, here: RungEvidence): { readonly right: number; readonly of: number } | null {
   const { badDay } = WHEN;
   const { right, of: tried, last, before } = lastDayOn(of, here);
-  if (!last || tried < badDay.tries || right > badDay.share * tried) return false;
-  const onIt = triesOn(before.filter((r) => isOn(here, r)));
-  if (triesOn(before).of < badDay.triesBefore || onIt.of < badDay.tries) return false;
+  if (!last || tried < badDay.tries || right > badDay.share * tried) return null;
+  const then = before.filter((r) => isOn(here, r));
+  // After a long rest there is no saying that it usually goes well.
+  if (!then.some((r) => daysSince(last.at, r.at) < WHEN.longAgoDays)) return null;
+  const onIt = triesOn(then);
+  if (triesOn(before).of < badDay.triesBefore || onIt.of < badDay.tries) return null;
+  if (onIt.right < badDay.before * onIt.of) return null;
   // What was seen on this ladder says it: other ladders are worth two answers at most.
-  return knows(modelOf(before, last.at, of.model.local, [of.ladder.id]), of.ladder.id, here.rung) >= badDay.before;
+  const model = modelOf(before, last.at, of.model.local, [of.ladder.id]);
+  return knows(model, of.ladder.id, here.rung) >= badDay.before ? onIt : null;
 }
 
 /** Words with two sounds together: at either end, or in a word of one beat with more than four sounds. */
 const CLUSTERED: ReadonlySet<string | undefined> = new Set<WordShape>(['4-end', '4-start', 'longer']);
 
-/** A rung of words with two sounds together, while those wait. */
-const isPaused = ({ clustersPause }: Choosing, { steps }: Rung): boolean => {
-  if (!clustersPause) return false;
+/** Words with two sounds together stand on this rung. */
+function isClustered({ steps }: Rung): boolean {
   const [task, id] = sure(steps[0]);
   const step = findStep(taskOf(task), id);
   return CLUSTERED.has(step?.shape) || step?.place === 'cluster' || step?.starts === 'cluster';
-};
+}
+
+/** Why a rung is not played with this child, for now. */
+type Bar = 'pause' | 'pointing' | 'early';
+
+/** What goes well goes on, whatever is expected. */
+const goesWell = (r: RungEvidence): boolean =>
+  triedOn(r) >= WHEN.goesWell.tries && r.fresh.own >= WHEN.goesWell.share * triedOn(r);
+
+/** Tells of each rung of a ladder what bars it. */
+function barsOn({ clustersPause, points, band }: Choosing, rungs: readonly RungEvidence[]) {
+  const early = (r: RungEvidence): boolean => notExpected(band ?? null, r.rung);
+  const sureOfIt = rungs.some((r) => early(r) && goesWell(r));
+  return (r: RungEvidence): Bar | null => {
+    if (clustersPause && isClustered(r.rung)) return 'pause';
+    if (points === true && !r.rung.steps.some((s) => isPointed(...s))) return 'pointing';
+    return early(r) && !sureOfIt ? 'early' : null;
+  };
+}
 
 /** The rungs easier than one, that hold where it does; the nearest first. */
 const easierThan = ({ ladder, rungs }: OnLadder, than: number): RungEvidence[] =>
-  rungs.filter((_, easier) => carries(ladder, than, easier)).reverse();
+  rungs.filter((r) => carries(ladder, than, r.at)).reverse();
 
 function stepBack(of: OnLadder, here: RungEvidence): NextStep {
   const easier = easierThan(of, here.at);
   const [nearest] = easier;
   if (!nearest)
-    return stepAt(of, here, 'stay', `${ownInWords(here)} so far. Start with the first step and help them along.`);
+    return stepAt(
+      of,
+      here,
+      'stay',
+      `${capital(ownInWords(here))} so far. Start with the first step and help them along.`,
+    );
   // One rung beyond what was seen to come off, at most.
   const top = Math.max(-1, ...easier.filter((r) => r.state === 'secure' || isTried(r)).map((r) => r.at));
   const near = top < 0 ? easier : easier.filter((r) => r.at <= top + 1);
@@ -172,8 +208,8 @@ function stepBack(of: OnLadder, here: RungEvidence): NextStep {
 
 /** Why a harder rung is left for an easier one. */
 const backReason = (harder: RungEvidence, to: RungEvidence): string =>
-  `“${capital(harder.rung.name)}” isn’t there yet (${ownInWords(harder)}), ` +
-  (to.state === 'secure' ? 'but this step is secure: finish on a success.' : 'so try an easier step first.');
+  `They can’t ${harder.rung.does} yet (${ownInWords(harder)}), ` +
+  (to.state === 'secure' ? 'but they can do this: finish on a success.' : 'so try something easier first.');
 
 /** What playing a rung next is worth; less where luck has a part in the answers. */
 const worthOf = ({ model, ladder }: OnLadder, r: RungEvidence): number =>
@@ -189,40 +225,54 @@ function isDoneWith(of: OnLadder, here: RungEvidence): boolean {
 const above = (of: OnLadder, here: RungEvidence): RungEvidence | undefined =>
   isDoneWith(of, here) ? of.rungs.find((r) => r.at > here.at && r.state !== 'secure') : undefined;
 
-const upReason = (here: RungEvidence): string => {
-  if (here.state === 'secure') return secureSoNext(here.rung.name, here.harder, ownInWords(here), here.days);
-  return guessOf(...sure(here.rung.steps[0])) >= WHEN.lessForLuck
-    ? `Right most of the time (${ownInWords(here)}), but guessing could explain some of it. ` +
-        'The next step leaves less to luck.'
-    : `“${capital(here.rung.name)}” comes easily now (${ownInWords(here)}), so try the next step.`;
-};
+/** Why on to a harder rung, from what was seen on this one. */
+function upReason(of: OnLadder, here: RungEvidence, next: RungEvidence): string {
+  if (here.state === 'secure' && !here.harder)
+    return `They can ${here.rung.does} (${ownInWords(here)}, over ${here.days} days), so on to the next step.`;
+  if (here.state === 'secure') return `They can ${here.rung.does}, as harder steps show, so on to the next one.`;
+  const guess = guessOf(...sure(here.rung.steps[0]));
+  if (
+    guess > guessOf(...sure(next.rung.steps[0])) &&
+    here.luck &&
+    here.luck.chance >= LUCKY &&
+    here.luck.right * 2 > here.luck.of
+  )
+    return `They got ${ownInWords(here)}, but guessing could explain it. The next step leaves less to luck.`;
+  const last = lastDayOn(of, here);
+  return `Last time they could ${here.rung.does} (${last.right} of ${last.of} on their own), so try the next step.`;
+}
+
+/** Luck worth telling: it explains the answers well enough to matter. */
+export const LUCKY = 0.05;
 
 /** On to a rung above; where it came to nothing before, only after the easier one came off again. */
 function stepUp(of: OnLadder, here: RungEvidence, next: RungEvidence): NextStep {
-  if (!isTried(next)) return stepAt(of, next, 'up', upReason(here));
+  if (!isTried(next)) return stepAt(of, next, 'up', upReason(of, here, next));
   const since = rightSince(of, here.rung.id, next.lastAt ?? 0);
   if (next.state !== 'not-yet') return stepAt(of, next, 'stay', stayReason(next));
   if (since >= WHEN.againAfter)
     return stepAt(
       of,
       next,
-      'again',
-      `${since} right on “${here.rung.name}” since then, so it’s time to try this again.`,
+      'up',
+      `${capital(inWords(since))} right since then on “${here.rung.does}”, so it’s time to try this again.`,
     );
   return stepAt(of, here, 'back', backReason(next, here));
 }
 
 function stayReason(here: RungEvidence): string {
   const { own: alone, helped, noReply } = here.fresh;
-  if (!triedOn(here))
-    return noReply
-      ? 'No reply so far, which doesn’t tell us what they know. Try it in pairs, with pictures, or let them point.'
-      : EASY_FIRST;
+  if (!triedOn(here)) {
+    if (here.fresh.open) return 'They’ve tried it, and what slipped may only be how they speak. Play it again.';
+    return noReply ? 'No reply so far, which doesn’t tell us what they know.' : EASY_FIRST;
+  }
   if (here.state === 'not-enough') return `Just started (${ownInWords(here)}): a few more turns will show.`;
   return helped > alone
     ? `They can do it with help (${ownInWords(here)}), so play it again with a little less help.`
     : `${capital(ownInWords(here))}. Play the same step with new words.`;
 }
+
+const EASY_FIRST = 'An easy first step.';
 
 const isSeldom = (of: OnLadder, here: RungEvidence): boolean =>
   triedOn(here) >= WHEN.back.tries &&
@@ -257,59 +307,106 @@ function playedIn(runs: readonly StepRun[]): PlayedStep['by'] {
 }
 
 /**
- * What to do next on one ladder; null where every rung from here on holds.
+ * What to do next on one ladder; null where nothing is left on it for this child, for now.
  * @example onLadder(ladders[0], { runs, model, now, clustersPause: false })?.move // 'begin'
  */
 export function onLadder({ ladder, rungs }: LadderEvidence, choosing: Choosing): NextStep | null {
+  const barOf = barsOn(choosing, rungs);
   const played = playedIn(choosing.runs).get(ladder.id) ?? [];
-  const of: OnLadder = { ...choosing, ladder, rungs, played };
-  const step = fromHere(of);
-  return step && isPaused(of, step.rungOf) ? beforeThePause(of, step) : step;
+  const of: OnLadder = { ...choosing, ladder, rungs: rungs.filter((r) => !barOf(r)), played };
+  const here = hereOf(rungs, played);
+  const bar = here && barOf(here);
+  const step = bar ? insteadOf(of, here, bar) : fromHere(of, here);
+  return step && notExpected(choosing.band ?? null, step.rungOf)
+    ? { ...step, reason: `${step.reason} ${EARLY}` }
+    : step;
+}
+
+const EARLY = 'It’s early for their age: go on while they enjoy it.';
+
+const INSTEAD: Readonly<Record<Bar, string>> = {
+  pause: 'Words with two sounds together can wait until you’ve talked with the family.',
+  pointing: 'They can answer this by pointing.',
+  early: 'This comes before single sounds, which can wait at their age.',
+};
+
+/** An easier rung, where the one that was played last is not for this child now; null where there is none to play. */
+function insteadOf(of: OnLadder, here: RungEvidence, bar: Bar): NextStep | null {
+  const easier = easierThan(of, here.at);
+  const to = easier.find((r) => r.state !== 'secure') ?? (bar === 'pause' ? easier[0] : undefined);
+  return to ? stepAt(of, to, 'stay', INSTEAD[bar]) : null;
+}
+
+/** The rung that was answered last, alone; where nothing was answered, the one that was asked last. */
+function hereOf(rungs: readonly RungEvidence[], played: readonly StepRun[]): RungEvidence | undefined {
+  const last = played.findLast((r) => triesOn([r]).of > 0) ?? played.at(-1);
+  const place = last && rungOf(last.task, last.step);
+  return place && rungs[place.at];
 }
 
 /** Where a check-in found the child, until something is played there. */
 function asFound(of: OnLadder): NextStep | null {
   const found = placeFound(of.runs, of.ladder, of.now);
-  const rung = found && of.rungs[found.at];
+  const rung = found && of.rungs.find((r) => r.at === found.at);
   if (!found || !rung || rung.state === 'secure' || of.played.some((r) => r.at > found.when)) return null;
   return stepAt(of, rung, 'begin', found.words);
 }
 
-function fromHere(of: OnLadder): NextStep | null {
+function fromHere(of: OnLadder, here: RungEvidence | undefined): NextStep | null {
   const found = asFound(of);
   if (found) return found;
-  const here = hereOf(of);
   if (!here) {
     const first = of.rungs.find((r) => r.state !== 'secure');
     return first ? stepAt(of, first, 'begin', EASY_FIRST) : null;
   }
   if (!triedOn(here)) return stepAt(of, here, 'stay', stayReason(here));
-  if (hadABadDay(of, here))
+  const apart = adultsApart(of, here);
+  if (apart) return stepAt(of, here, 'together', apart);
+  const rested = lookAgain(of, here);
+  if (rested) return rested;
+  const bad = badDayOn(of, here);
+  if (bad)
     return stepAt(
       of,
       here,
       'again',
-      `“${here.rung.name}” usually goes well, but it didn’t last time. Start with two easy ones, then look again.`,
-    );
-  const weeks = Math.round((of.now - (here.lastAt ?? of.now)) / millisecondsInDay / 7);
-  if (here.state === 'secure' && weeks * 7 >= WHEN.longAgoDays)
-    return stepAt(
-      of,
-      here,
-      'again',
-      `“${capital(here.rung.name)}” was secure, but we haven’t seen it for ${inWords(weeks)} weeks. Start with ` +
-        'two easy ones, then look again.',
+      `This went well before (${bad.right} of ${bad.of}), but not last time. Start with two easy ones, then look again.`,
     );
   return isSeldom(of, here) ? stepBack(of, here) : onwards(of, here);
 }
 
-/** An easier rung while words with two sounds together wait; null where there is none. */
-function beforeThePause(of: OnLadder, step: NextStep): NextStep | null {
-  const place = of.rungs.findIndex((r) => r.rung.id === step.rung);
-  const easier = easierThan(of, place).find((r) => !isPaused(of, r.rung));
-  return easier
-    ? stepAt(of, easier, 'stay', 'Words with two sounds together can wait until you’ve talked with the family.')
-    : null;
+/** After a rest what held is looked at again, or what nearly did, before anything harder; null where there was none. */
+function lookAgain(of: OnLadder, here: RungEvidence): NextStep | null {
+  const days = daysSince(of.now, sure(here.lastAt));
+  if (days < WHEN.longAgoDays) return null;
+  const held = here.state === 'secure' ? here : holdsIn(of.rungs.filter((r) => r.at <= here.at));
+  const to = held ?? (isDoneWith(of, here) ? here : undefined);
+  if (!to) return null;
+  const could = held ? 'They could do this before' : `They got ${ownInWords(to)} before`;
+  const weeks = inWords(Math.round(days / 7));
+  return stepAt(
+    of,
+    to,
+    'again',
+    `${could}, but they haven’t played it for ${weeks} weeks. Start with two easy ones, then look again.`,
+  );
+}
+
+/** Two adults who marked the same step far apart, in a sentence; null where they did not. */
+function adultsApart(of: OnLadder, here: RungEvidence): string | null {
+  const { answers, apart, days } = WHEN.adults;
+  const since = sure(here.lastAt) - days * millisecondsInDay;
+  const lately = of.played.filter((r) => r.at >= since && isOn(here, r) && r.by);
+  const shares = [...groupBy(lately, (r) => r.by ?? '')]
+    .map(([by, runs]) => ({ by, ...triesOn(runs) }))
+    .filter((s) => s.of >= answers)
+    .sort((a, b) => b.right / b.of - a.right / a.of);
+  const [most, least] = [shares[0], shares.at(-1)];
+  if (!most || !least || most.right / most.of - least.right / least.of < apart) return null;
+  return (
+    `${most.by} marked ${most.right} of ${most.of} right, ${least.by} ${least.right} of ${least.of}. ` +
+    'Play four turns together before anything changes.'
+  );
 }
 
 const lastPlayed = ({ rungs }: LadderEvidence): number => Math.max(0, ...rungs.map((r) => r.lastAt ?? 0));
@@ -328,17 +425,22 @@ export interface Weighed {
   readonly worth: number;
 }
 
-/** The step of each ladder that was begun, the one worth most first; the ladder played last goes on where it can. */
+/**
+ * The step of each ladder that was begun, the one worth most first; the ladder played last goes on where it can. After
+ * a rest from everything what held comes first, the last played before the others.
+ */
 export function goingOn(all: readonly LadderEvidence[], choosing: Choosing, order: UnitOrder): Weighed[] {
   const begun = all.filter((l) => lastPlayed(l) > 0);
   const latest = Math.max(...begun.map(lastPlayed));
+  const rested = daysSince(choosing.now, latest) >= WHEN.longAgoDays;
   const rank = (l: LadderEvidence): number => BEGIN_ORDER[order].indexOf(l.ladder.id);
   return [...begun]
     .sort((a, b) => lastPlayed(b) - lastPlayed(a) || rank(a) - rank(b))
     .flatMap((l) => {
       const step = onLadder(l, choosing);
       const more = lastPlayed(l) === latest ? WHEN.sameLadder : 0;
-      return step ? [{ step, worth: worthOn(choosing.model, step.ladder, step.rungOf) + more }] : [];
+      const first = rested && step?.move === 'again' ? 1 : 0;
+      return step ? [{ step, worth: first + more + worthOn(choosing.model, step.ladder, step.rungOf) }] : [];
     })
     .sort((a, b) => b.worth - a.worth);
 }
@@ -353,23 +455,46 @@ function beginnings(all: readonly LadderEvidence[], choosing: Choosing, order: U
     .flatMap((l) => onLadder(l, choosing) ?? []);
 }
 
+/** What is next for a child by steps alone. */
+export interface Chosen {
+  readonly next: NextStep | null;
+  /** Another skill, where the model says that it would be worth playing too. */
+  readonly other: NextStep | null;
+}
+
 /**
- * Two steps to do next, with a reason each: where the child was last, and what else would carry. Never more than one
- * rung above one that holds or is being played; the same answers give the same steps. The rung is chosen by the model,
- * where the next ten minutes are worth most: neither easy already nor out of reach.
+ * The step to do next with its reason, and another skill beside it where that is worth as much. Never more than one
+ * rung above one that holds or is being played; the same answers give the same step. The rung is chosen by the model,
+ * where the next ten minutes are worth most: neither easy already nor out of reach. What is not expected at the child’s
+ * age, or asks a child who points to speak, comes only where nothing else is left, and says so.
  *
- * @example nextSteps(evidenceOf(runs, now, 'weighed'), { runs, model, now, clustersPause: false }, 'large-first')[0]
+ * @example nextSteps(evidenceOf(runs), { runs, model, now, clustersPause: false }, 'large-first').next?.move // 'up'
  */
-export function nextSteps(all: readonly LadderEvidence[], choosing: Choosing, order: UnitOrder): NextStep[] {
-  const going = goingOn(all, choosing, order).map(({ step }) => step);
-  const beginning = beginnings(all, choosing, order);
-  const [first] = going.length ? going : beginning;
-  if (!first) return [];
-  // Beside it, the next in the order that is not the same ladder: begun ones by their place in the order, then a new
-  // one.
-  const place = (s: NextStep): number => BEGIN_ORDER[order].indexOf(s.ladder);
-  const [second] = [...[...going].sort((a, b) => place(a) - place(b)), ...beginning].filter(
-    (s) => s.ladder !== first.ladder,
-  );
-  return second ? [first, second] : [first];
+export function nextSteps(all: readonly LadderEvidence[], choosing: Choosing, order: UnitOrder): Chosen {
+  const going = goingOn(all, choosing, order);
+  const fresh = beginnings(all, choosing, order);
+  const next = going[0]?.step ?? fresh[0] ?? atLast(all, choosing, order);
+  if (!next) return { next: null, other: null };
+  const worth = (s: NextStep): number => worthOn(choosing.model, s.ladder, s.rungOf);
+  // A new skill only where what leads to it was shown: nobody is offered an easy first step for want of another.
+  const led = fresh.filter((s) => BEGIN_NEEDS[order][s.ladder]?.length && mayBegin(s.ladder, all, order));
+  const others = [...going.map((w) => w.step), ...led]
+    .filter((s) => s.ladder !== next.ladder && worth(s) >= WHEN.other)
+    .sort((a, b) => worth(b) - worth(a));
+  return { next, other: others[0] ?? null };
+}
+
+/** What is left where everything else waits: named with what speaks against it. */
+function atLast(all: readonly LadderEvidence[], choosing: Choosing, order: UnitOrder): NextStep | null {
+  const { band, points } = choosing;
+  if (!points && !band) return null;
+  const { next } = nextSteps(all, { ...choosing, band: null, points: false }, order);
+  if (!next) return null;
+  const against = [
+    ...(band && notExpected(band, next.rungOf)
+      ? ['Most children do this later, but they’ve done what comes before it.']
+      : []),
+    ...(points ? ['Take a nod or a tap as an answer.'] : []),
+  ];
+  return { ...next, reason: [next.reason, ...against].join(' ') };
 }

@@ -1,17 +1,15 @@
 import { describe, expect, test } from 'vitest';
 import { fsrs, generatorParameters, Rating, createEmptyCard } from 'ts-fsrs';
 import type { StepRun } from '../evidence/evidence';
-import { evidenceOf } from '../evidence/evidence';
 import { familyPage } from '../telling/family-page';
 import { historyOf } from '../evidence/history';
 import { ladderOf } from '../evidence/ladders';
 import { expectedInWords, groupForecast } from './just-right';
 import { forecast, modelOf } from './model';
-import { nextSteps } from './next-step';
+import { adviseOn } from './advice';
 import { reviewOf } from './review';
 import { answersOf, statesOf } from '../testing/simulated';
 import { sure } from '../sure';
-import { whySentence } from '../telling/why';
 
 const DAY = 86_400_000;
 const NOW = 20_000 * DAY;
@@ -115,7 +113,7 @@ describe('how often the rule is right, looked at after every answer', () => {
     const child = { ladder, mix, rate };
     return (
       Array.from({ length: 120 }, (_, i) => i + 1).filter((seed) =>
-        statesOf(child, answersOf(child, answers, seed), 'weighed', rung).includes(state),
+        statesOf(child, answersOf(child, answers, seed), rung).includes(state),
       ).length / 120
     );
   };
@@ -156,12 +154,7 @@ test('the page for a family: words first, no percentages, figures only in their 
     run('blending', '3-clip', '1111', 2),
     run('segmenting', '3-clip', 'hh1h', 2),
   ];
-  const ladders = evidenceOf(runs, NOW, 'weighed', false);
-  const page = familyPage(
-    ladders,
-    nextSteps(ladders, { runs, model: modelOf(runs, NOW), now: NOW, clustersPause: false }, 'large-first')[0],
-    whySentence,
-  );
+  const page = familyPage(adviseOn({ runs, sessions: [], checks: [] }, { now: NOW, unitOrder: 'large-first' }));
   expect(page.can).toEqual(['Can put together the sounds in words like pot, without help.']);
   expect(page.coming).toEqual(['Can say the sounds in words like pot with a little help.']);
   expect([...page.can, ...page.coming, page.next, ...page.home].join(' ')).not.toMatch(/%|\d of \d/);

@@ -73,7 +73,7 @@ export function ownStep(advice: ChildAdvice, asked: GameStep): OwnStep | null {
 /** Nothing was played on the ladder, nobody chose a step of it, and nothing that slips is played there. */
 function isUnseen(advice: ChildAdvice, { id }: Ladder): boolean {
   if (advice.chosen?.ladder === id || nextOn(advice, id)?.move === 'pattern') return false;
-  const played = advice.ladders.find((l) => l.ladder.id === id)?.rungs ?? [];
+  const played = advice.skills.find((s) => s.ladder.id === id)?.rungs ?? [];
   return played.every((r) => r.lastAt === null);
 }
 

@@ -15,7 +15,7 @@ const scheduler = fsrs(
 
 /** A day's fresh answers as one rating: all alone easy or good, some help hard, few alone again. */
 function ratingOf(marks: string): Grade | null {
-  const tries = marks.replaceAll('-', '');
+  const tries = marks.replace(/[-u]/gu, '');
   if (!tries) return null;
   const alone = (tries.split('1').length - 1) / tries.length;
   if (alone >= 0.99 && tries.length >= 3) return Rating.Easy;

@@ -4,12 +4,12 @@ import { guessOf } from './guessing';
 import { atLeastMixed } from './luck';
 import { carries, LADDERS, rungOf, type Ladder, type Rung } from './ladders';
 import { posteriorOf, type Tries } from './posterior';
-import { PLAIN, RULE, type RuleId, type State } from './rule';
+import { RULE, type State } from './rule';
 import { millisecondsInDay } from 'date-fns/constants';
 
 /**
  * How an answer counts as evidence, one letter each: on own, with help, not yet, no reply. One that does not count is
- * none.
+ * none. A fifth letter, `u`, is an answer that is open: how the child speaks may be all that slipped.
  */
 export const MARK_LETTERS = { 'on-own': '1', 'with-help': 'h', 'not-yet': '0', 'no-reply': '-' } as const;
 
@@ -23,12 +23,14 @@ export interface StepRun {
   readonly at: number;
   /** Days since 1970 where the setting is. */
   readonly day: number;
-  /** Letters of MARKS; `u` for an answer that is open, because how the child speaks may be all that slipped. */
+  /** Letters of MARK_LETTERS; `u` for an answer that is open. */
   readonly marks: string;
   /** For each `u` in order, the sounds and places that are open, with bars between. */
   readonly open?: readonly string[];
   /** Who marked most of them: initials. */
   readonly by?: string | null;
+  /** How many children answered in that session; absent where it is not known. */
+  readonly among?: number;
   /** How often each help was noted. */
   readonly helps: Partial<Record<Help, number>>;
 }
@@ -38,11 +40,14 @@ interface Counts {
   readonly helped: number;
   readonly notYet: number;
   readonly noReply: number;
+  /** Nobody can say yet whether these were missed. */
+  readonly open: number;
 }
 
 export interface RungEvidence {
   readonly rung: Rung;
   readonly at: number;
+  /** As it was at the last answer: no time that passes changes it. */
   readonly state: State;
   /** Fresh answers, alone: what the state is drawn from. */
   readonly fresh: Counts;
@@ -54,13 +59,8 @@ export interface RungEvidence {
   readonly checked: { readonly right: number; readonly of: number; readonly lastAt: number } | null;
   /** Helps noted, most often first. */
   readonly helps: readonly Help[];
-  /** Right answers on harder rungs that were counted too; 0 where none were needed. */
+  /** Right answers on harder rungs that were counted too; null where none were needed. */
   readonly harder: { readonly right: number; readonly of: number } | null;
-  /**
-   * The rate of answers on their own, guessing taken out: middle and nine tenths of the doubt. `null` where nothing
-   * was seen or no detail was asked for.
-   */
-  readonly rate: { readonly mean: number; readonly low: number; readonly high: number } | null;
   /** How likely so many right would be by luck alone; null where luck has no part in it. */
   readonly luck: {
     readonly right: number;
@@ -69,44 +69,44 @@ export interface RungEvidence {
     readonly yesNo: boolean;
   } | null;
   readonly lastAt: number | null;
-  /**
-   * Turns it would take to know, going on like this: null where forty are not enough or it was not worked out, 0 where
-   * it is known.
-   */
-  readonly more: number | null;
 }
 
-const weightAt = (at: number, now: number): number =>
-  0.5 ** (Math.max(0, now - at) / millisecondsInDay / RULE.halfLifeDays);
-
-/** What was seen on one rung, ready to be pooled. */
+/** What was seen on one rung, ready to be pooled; weights are those of the day of its last answer. */
 interface Seen {
   readonly fresh: readonly StepRun[];
   readonly counts: Counts;
+  /** Days with an answer alone. */
   readonly days: ReadonlySet<number>;
+  readonly lastAt: number;
   /** By chance of luck. */
   readonly alone: readonly Tries[];
   readonly managed: readonly Tries[];
 }
 
 const tallyMarks = (runs: readonly StepRun[]): Counts => {
-  const times = { '1': 0, h: 0, '0': 0, '-': 0 };
+  const times = { '1': 0, h: 0, '0': 0, '-': 0, u: 0 };
   for (const { marks } of runs) for (let i = 0; i < marks.length; i += 1) times[marks[i] as keyof typeof times] += 1;
-  return { own: times['1'], helped: times.h, notYet: times['0'], noReply: times['-'] };
+  return { own: times['1'], helped: times.h, notYet: times['0'], noReply: times['-'], open: times.u };
 };
 
-function seenOn(runs: readonly StepRun[], now: number): Seen {
+/** How much an answer of then still weighs. */
+const weightAfter = (then: number, now: number): number =>
+  0.5 ** (Math.max(0, now - then) / millisecondsInDay / RULE.halfLifeDays);
+
+function seenOn(runs: readonly StepRun[]): Seen {
   const fresh = runs.filter((r) => r.standing === 'fresh');
-  const by = new Map<number, { own: number; helped: number; notYet: number }>();
+  const lastAt = fresh.at(-1)?.at ?? 0;
+  const by = new Map<number, { own: number; helped: number; notYet: number; open: number }>();
   const days = new Set<number>();
   for (const run of fresh) {
-    const weight = weightAt(run.at, now);
+    const weight = weightAfter(run.at, lastAt);
     const guess = guessOf(run.task, run.step);
-    const sums = by.get(guess) ?? { own: 0, helped: 0, notYet: 0 };
-    const { own, helped, notYet } = tallyMarks([run]);
+    const sums = by.get(guess) ?? { own: 0, helped: 0, notYet: 0, open: 0 };
+    const { own, helped, notYet, open } = tallyMarks([run]);
     sums.own += own * weight;
     sums.helped += helped * weight;
     sums.notYet += notYet * weight;
+    sums.open += open * weight;
     if (own || notYet) days.add(run.day);
     by.set(guess, sums);
   }
@@ -114,11 +114,19 @@ function seenOn(runs: readonly StepRun[], now: number): Seen {
     fresh,
     counts: tallyMarks(fresh),
     days,
-    // Help begins after the child's own first try, so an answer with help is a try that did not come off alone.
-    alone: [...by].map(([guess, s]) => ({ guess, right: s.own, wrong: s.helped + s.notYet })),
-    managed: [...by].map(([guess, s]) => ({ guess, right: s.own + s.helped, wrong: s.notYet })),
+    lastAt,
+    // Help begins after the child's own first try, so an answer with help is a try that did not come off alone. What
+    // is open may be a miss where something is to hold, and may be right where something is to be missing.
+    alone: [...by].map(([guess, s]) => ({ guess, right: s.own, wrong: s.helped + s.notYet + s.open })),
+    managed: [...by].map(([guess, s]) => ({ guess, right: s.own + s.helped + s.open, wrong: s.notYet })),
   };
 }
+
+/** The same tries, so much later. */
+const asOf = ({ alone, lastAt }: Seen, now: number): Tries[] => {
+  const weight = weightAfter(lastAt, now);
+  return alone.map(({ guess, right, wrong }) => ({ guess, right: right * weight, wrong: wrong * weight }));
+};
 
 const tried = ({ own, helped, notYet }: Counts): number => own + helped + notYet;
 /**
@@ -137,67 +145,38 @@ const isNotYet = (managed: readonly Tries[], answers: number): boolean =>
   beyond(managed, RULE.notYet.rate) < 0 &&
   1 - posteriorOf(managed).above(RULE.notYet.rate) >= RULE.notYet.sure;
 
+interface Pool {
+  readonly secure: boolean;
+  /** The hardest rung that was counted. */
+  readonly to: number;
+}
+
 /**
  * The pool that speaks most clearly for a rung: its own answers, or those of harder rungs with them. What is managed
  * on a harder rung would be managed here, and what is missed there counts as missed too, so a pool can only be too
  * careful.
  */
-function bestPool(
-  ladder: Ladder,
-  seen: readonly Seen[],
-  at: number,
-): { readonly secure: boolean; readonly to: number } {
-  const tries: Tries[] = [];
+function bestPool(ladder: Ladder, seen: readonly Seen[], at: number): Pool {
+  const pooled: Seen[] = [];
   let answers = 0;
   const days = new Set<number>();
   for (let to = at; to < seen.length; to += 1) {
     const here = sure(seen[to]);
     if (!here.fresh.length || (to > at && !carries(ladder, to, at))) continue;
-    tries.push(...here.alone);
+    pooled.push(here);
     answers += here.counts.own + here.counts.notYet;
     for (const day of here.days) days.add(day);
-    if (isSecure(tries, answers, days.size)) return { secure: true, to };
-  }
-  return { secure: false, to: at };
-}
-
-/** Letters of the fresh answers in order, no reply left out. */
-const lettersOf = (seen: Seen): string =>
-  seen.fresh
-    .map((r) => r.marks)
-    .join('')
-    .replaceAll('-', '');
-
-function plainState(seen: Seen): State {
-  const letters = lettersOf(seen);
-  const last = letters.slice(-PLAIN.of);
-  const right = last.split('1').length - 1;
-  if (last.length === PLAIN.of && right >= PLAIN.right && seen.days.size >= PLAIN.days) return 'secure';
-  if (last.length === PLAIN.of && right <= PLAIN.of - PLAIN.right) return 'not-yet';
-  return letters.length >= RULE.fewest ? 'getting-there' : 'not-enough';
-}
-
-/** Turns still needed, if answers go on coming as they have. */
-function turnsToKnow(seen: Seen, guess: number): number | null {
-  const alone = posteriorOf(seen.alone).mean;
-  const managed = posteriorOf(seen.managed).mean;
-  const asSeen = (rate: number): number => guess + (1 - guess) * rate;
-  for (let more = 1; more <= RULE.mostTurns; more += 1) {
-    const own = Math.round(more * asSeen(alone));
-    const withHelp = Math.round(more * asSeen(managed));
-    const answers = seen.counts.own + seen.counts.notYet + more;
+    const last = Math.max(...pooled.map((s) => s.lastAt));
     if (
       isSecure(
-        [...seen.alone, { guess, right: own, wrong: more - own }],
+        pooled.flatMap((s) => asOf(s, last)),
         answers,
-        Math.max(RULE.secure.days, seen.days.size),
+        days.size,
       )
     )
-      return more;
-    if (isNotYet([...seen.managed, { guess, right: withHelp, wrong: more - withHelp }], tried(seen.counts) + more))
-      return more;
+      return { secure: true, to };
   }
-  return null;
+  return { secure: false, to: at };
 }
 
 const luckIn = (seen: Seen): RungEvidence['luck'] => {
@@ -219,48 +198,38 @@ const helpsIn = (runs: readonly StepRun[]): Help[] => {
 };
 
 /**
- * Where a child is on one ladder, from the runs of that child. Pure: the same runs in any order give the same states.
+ * Where a child is on one ladder, from the runs of that child. Pure: the same runs in any order give the same states,
+ * whenever it is asked.
  *
- * @example ladderEvidence(ladderOf('blending'), runs, { now, rule: 'weighed', detail: false })[2].state // 'secure'
+ * @example ladderEvidence(ladderOf('blending'), runs)[2].state // 'secure'
  */
-export const ladderEvidence = (ladder: Ladder, runs: readonly StepRun[], how: Weighing): RungEvidence[] =>
-  rungsOf(ladder, placed(runs, how.now).get(ladder.id) ?? ladder.rungs.map(() => []), how);
+export const ladderEvidence = (ladder: Ladder, runs: readonly StepRun[]): RungEvidence[] =>
+  rungsOf(ladder, placed(runs).get(ladder.id) ?? ladder.rungs.map(() => []));
 
-/** How answers are weighed. */
-export interface Weighing {
-  /** Milliseconds since 1970: older answers weigh less. */
-  readonly now: number;
-  readonly rule: RuleId;
-  /**
-   * Whether to work out more than the state: the rate, the luck in it, and how many turns are still needed on the first
-   * rung that was tried and does not hold.
-   */
-  readonly detail: boolean;
-}
-
-/** Runs by ladder and rung, each in the order of time; too old ones are left out. */
-function placed(runs: readonly StepRun[], now: number): Map<string, StepRun[][]> {
+/** Runs by ladder and rung, each in the order of time; those too old beside the last ones are left out. */
+function placed(runs: readonly StepRun[]): Map<string, StepRun[][]> {
   const out = new Map<string, StepRun[][]>();
   for (const run of runs) {
-    const place = now - run.at <= RULE.oldestDays * millisecondsInDay ? rungOf(run.task, run.step) : undefined;
+    const place = rungOf(run.task, run.step);
     if (!place) continue;
     let rungs = out.get(place.ladder.id);
     if (!rungs) out.set(place.ladder.id, (rungs = place.ladder.rungs.map(() => [])));
     sure(rungs[place.at]).push(run);
   }
   for (const rungs of out.values())
-    for (const runs of rungs) runs.sort((a, b) => a.at - b.at || (a.task + a.step < b.task + b.step ? -1 : 1));
+    for (const [at, runs] of rungs.entries()) {
+      runs.sort((a, b) => a.at - b.at || (a.task + a.step < b.task + b.step ? -1 : 1));
+      const since = (runs.at(-1)?.at ?? 0) - RULE.oldestDays * millisecondsInDay;
+      if (runs[0] && runs[0].at < since) rungs[at] = runs.filter((r) => r.at >= since);
+    }
   return out;
 }
 
-/** The state of each rung by itself, before a harder one carries it. */
-function ownStates(seen: readonly Seen[], pools: readonly { readonly secure: boolean }[], rule: RuleId): State[] {
-  return seen.map((s, at): State => {
-    if (sure(pools[at]).secure) return 'secure';
-    if (rule === 'plain') return plainState(s);
-    if (isNotYet(s.managed, tried(s.counts))) return 'not-yet';
-    return tried(s.counts) >= RULE.fewest ? 'getting-there' : 'not-enough';
-  });
+/** The state of a rung by itself, before a harder one carries it. */
+function ownState({ managed, counts }: Seen, { secure }: Pool): State {
+  if (secure) return 'secure';
+  if (isNotYet(managed, tried(counts) + counts.open)) return 'not-yet';
+  return tried(counts) >= RULE.fewest ? 'getting-there' : 'not-enough';
 }
 
 const latest = (runs: readonly StepRun[]): number => Math.max(...runs.map((r) => r.at));
@@ -273,71 +242,46 @@ function checkedIn(runs: readonly StepRun[]): RungEvidence['checked'] {
   return { right: counts.own, of: tried(counts), lastAt: latest(checks) };
 }
 
-function rateOf(seen: Seen): RungEvidence['rate'] {
-  if (!tried(seen.counts)) return null;
-  const posterior = posteriorOf(seen.alone);
-  return { mean: posterior.mean, low: posterior.quantile(0.05), high: posterior.quantile(0.95) };
-}
-
 const PRACTISED: ReadonlySet<StepRun['standing']> = new Set(['after-a-model', 'in-chorus']);
+const answersIn = (runs: readonly StepRun[]): number => runs.reduce((sum, r) => sum + r.marks.length, 0);
+const daysIn = (runs: readonly StepRun[]): number =>
+  new Set(runs.filter((r) => /[1h0u]/u.test(r.marks)).map((r) => r.day)).size;
 
-function rungsOf(
-  ladder: Ladder,
-  byRung: readonly (readonly StepRun[])[],
-  { now, rule, detail }: Weighing,
-): RungEvidence[] {
-  const seen = byRung.map((runs) => seenOn(runs, now));
-  const pools = seen.map((s, at) =>
-    rule === 'weighed' ? bestPool(ladder, seen, at) : { secure: plainState(s) === 'secure', to: at },
-  );
-  const own = ownStates(seen, pools, rule);
-  const open = own.findIndex((state, at) => state !== 'secure' && tried(sure(seen[at]).counts) > 0);
-  /** Turns it would take to know. */
-  const moreTurns = (rung: Ladder['rungs'][number], at: number, state: State): number | null => {
-    if (state === 'secure' || state === 'not-yet') return 0;
-    if (!detail || at !== open || rule !== 'weighed') return null;
-    const [task, step] = sure(rung.steps[0]);
-    return turnsToKnow(sure(seen[at]), guessOf(task, step));
-  };
+function rungsOf(ladder: Ladder, byRung: readonly (readonly StepRun[])[]): RungEvidence[] {
+  const seen = byRung.map(seenOn);
+  const pools = seen.map((_, at) => bestPool(ladder, seen, at));
+  const own = seen.map((s, at) => ownState(s, sure(pools[at])));
   return ladder.rungs.map((rung, at) => {
     const [runs, s] = [sure(byRung[at]), sure(seen[at])];
     // A harder rung that holds carries the easier ones, unless what was seen here says no.
     const carrier = own.findIndex((state, j) => state === 'secure' && carries(ladder, j, at));
     const carried = own[at] !== 'secure' && own[at] !== 'not-yet' && carrier >= 0;
-    const state: State = carried ? 'secure' : sure(own[at]);
     const to = carried ? Math.max(carrier, sure(pools[carrier]).to) : sure(pools[at]).to;
     const counted = seen.filter((_, j) => j <= to && carries(ladder, j, at));
     const harder = to > at ? tallyMarks(counted.flatMap((above) => above.fresh)) : null;
     return {
       rung,
       at,
-      state,
+      state: carried ? 'secure' : sure(own[at]),
       fresh: s.counts,
-      days: s.days.size,
+      days: daysIn(s.fresh),
       helps: helpsIn(s.fresh),
       harder: harder ? { right: harder.own, of: tried(harder) } : null,
-      practised: tallyMarksTotal(runs.filter((r) => PRACTISED.has(r.standing))),
+      practised: answersIn(runs.filter((r) => PRACTISED.has(r.standing))),
       checked: checkedIn(runs),
-      rate: detail ? rateOf(s) : null,
-      luck: detail ? luckIn(s) : null,
+      luck: luckIn(s),
       lastAt: runs.length ? latest(runs) : null,
-      more: moreTurns(rung, at, state),
     };
   });
 }
-
-const tallyMarksTotal = (runs: readonly StepRun[]): number => runs.reduce((sum, r) => sum + r.marks.length, 0);
 
 export interface LadderEvidence {
   readonly ladder: Ladder;
   readonly rungs: readonly RungEvidence[];
 }
 
-/** Every ladder of a child. */
-export function evidenceOf(runs: readonly StepRun[], now: number, rule: RuleId, detail = true): LadderEvidence[] {
-  const by = placed(runs, now);
-  return LADDERS.map((ladder) => ({
-    ladder,
-    rungs: rungsOf(ladder, by.get(ladder.id) ?? ladder.rungs.map(() => []), { now, rule, detail }),
-  }));
+/** Every ladder of a child, as it was at the last answer. */
+export function evidenceOf(runs: readonly StepRun[]): LadderEvidence[] {
+  const by = placed(runs);
+  return LADDERS.map((ladder) => ({ ladder, rungs: rungsOf(ladder, by.get(ladder.id) ?? ladder.rungs.map(() => [])) }));
 }

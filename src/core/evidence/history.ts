@@ -1,7 +1,7 @@
 import type { StepRun } from './evidence';
 import { millisecondsInDay } from 'date-fns/constants';
 
-/** One week of a child: answers alone, with help or as practice, not yet, and no reply. */
+/** One week of a child: answers alone, with help or as practice, not yet, and no reply; what is open is left out. */
 export interface Week {
   /** Monday, as days since 1970. */
   readonly monday: number;
@@ -37,7 +37,7 @@ export function historyOf(runs: readonly StepRun[], now: number): Week[] {
       if (mark === '1') week[alone ? 'own' : 'practised'] += 1;
       else if (mark === 'h') week.practised += 1;
       else if (mark === '0') week.notYet += 1;
-      else week.noReply += 1;
+      else if (mark === '-') week.noReply += 1;
     }
   }
   return weeks;

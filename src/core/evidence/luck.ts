@@ -43,20 +43,3 @@ export function atLeastMixed(times: number, shares: readonly number[]): number {
     ways.slice(Math.max(0, times)).reduce((sum, p) => sum + p, 0),
   );
 }
-
-/**
- * How likely so few or fewer marked ones would be among those drawn, by chance alone, without putting back (the
- * hypergeometric distribution: Fisher's exact test, one-sided; Fisher 1935, The Design of Experiments, from memory).
- * @param marked how many of all are marked
- * @example atMostDrawn(0, 4, 4, 8) // 1/70: all four cups told apart from the other four
- */
-export function atMostDrawn(times: number, drawn: number, marked: number, all: number): number {
-  const ways = (k: number, n: number): number => {
-    let product = k < 0 || k > n ? 0 : 1;
-    for (let i = 0; i < k; i += 1) product *= (n - i) / (i + 1);
-    return product;
-  };
-  let sum = 0;
-  for (let k = 0; k <= times; k += 1) sum += ways(k, marked) * ways(drawn - k, all - marked);
-  return Math.min(1, sum / ways(drawn, all));
-}

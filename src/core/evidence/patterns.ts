@@ -2,7 +2,6 @@ import { isAbout, SPOT_KINDS, spotOf, type Spot } from '../answers/spots';
 import { addCells, KEEPS, type Cells } from './cells';
 import { atLeast } from './luck';
 import type { SessionCells } from './settle';
-import { sure } from '../sure';
 import { millisecondsInDay } from 'date-fns/constants';
 
 /**
@@ -68,6 +67,8 @@ export interface Pattern {
   readonly name: string;
   readonly missed: number;
   readonly asked: number;
+  /** Days on which it was missed. */
+  readonly days: number;
   readonly sounds: readonly string[];
 }
 
@@ -189,6 +190,12 @@ function holdsAgain(id: string, sessions: readonly SessionCells[]): boolean {
   return asked >= FEWEST_CHANCES && asked - missed >= HOLDS_AGAIN * asked;
 }
 
+/** Days on which a pattern was missed, of late. */
+function missedOn(id: string, sessions: readonly SessionCells[], now: number): number {
+  const missed = sessions.filter((s) => now - s.at <= DAYS * millisecondsInDay && chancesOf(id, s.cells).missed > 0);
+  return new Set(missed.map((s) => Math.floor(s.at / millisecondsInDay))).size;
+}
+
 /** What is read from a child's sounds. */
 export interface PatternsRead {
   readonly patterns: readonly Pattern[];
@@ -213,6 +220,7 @@ export function patternsIn(sessions: readonly SessionCells[], now: number): Patt
       name,
       asked,
       missed,
+      days: missedOn(key, sessions, now),
       sounds: [
         ...new Set(
           cells
@@ -223,38 +231,6 @@ export function patternsIn(sessions: readonly SessionCells[], now: number): Patt
       ],
     })),
   };
-}
-
-/** A pattern, and when there was first enough to call it one. */
-export interface Raised {
-  readonly id: string;
-  /** In words; empty where it is about one sound alone. */
-  readonly name: string;
-  /** The session whose answers raised it, milliseconds since 1970. */
-  readonly at: number;
-}
-
-/**
- * Every pattern that was told of a child at some time, the first raised first, with those let go since; one that
- * another accounts for is left out.
- * @param sessions settled, of the last months
- * @example raisedIn(settled.sessions)[0]?.id // 'closing-first'
- */
-export function raisedIn(sessions: readonly SessionCells[]): Raised[] {
-  const first = new Map<string, number>();
-  let table: Cells = {};
-  for (const { at, cells } of newestFirst(sessions).toReversed()) {
-    table = addCells([table, cells]);
-    for (const { key } of toldOf(foundIn(claimsIn(table)))) if (!first.has(key)) first.set(key, at);
-  }
-  if (!first.size) return [];
-  const told: Claim[] = [];
-  const claims = claimsIn(table).filter((c) => first.has(c.key));
-  for (const claim of [...claims.filter((c) => c.kind), ...claims.filter((c) => !c.kind)])
-    if (!explainedBy(told, claim)) told.push(claim);
-  return told
-    .map(({ key, name }) => ({ id: key, name, at: sure(first.get(key)) }))
-    .sort((a, b) => a.at - b.at || (a.id < b.id ? -1 : 1));
 }
 
 /** Missed twice and in two of five chances: worth dealing words that hold it, before anything is said. */

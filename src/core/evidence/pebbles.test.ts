@@ -84,8 +84,8 @@ describe('what is settled', () => {
   });
   const marks = (checks: readonly PebbleCheck[]): string => settle(seen(checks), NOW).runs[0]?.marks ?? '';
   const cell = (checks: readonly PebbleCheck[]) => settle(seen(checks), NOW).sessions[0]?.cells[FROG];
-  test('open: in no mark and no count, and told as open', () => {
-    expect([marks([]), cell([])]).toEqual(['10', [2, 1]]);
+  test('open: told as open, and in no count', () => {
+    expect([marks([]), cell([])]).toEqual(['1u0', [2, 1]]);
     expect(settle(seen([]), NOW).open).toMatchObject([{ key: FROG, times: 1, verdict: 'open' }]);
   });
   test('speech: right in both, and nothing is open', () => {

@@ -22,11 +22,13 @@ export interface OpenSlip {
   readonly key: string;
   /** How often it came within the days a check is good for. */
   readonly times: number;
+  /** Days on which it came. */
+  readonly days: number;
   readonly lastAt: number;
   readonly verdict: Exclude<Verdict, 'speech' | 'awareness'>;
 }
 
-/** What was seen once every slip is called what it was; what is open is in none of it but `open`. */
+/** What was seen once every slip is called what it was; an answer that is open keeps its letter. */
 export interface SettledSeen {
   readonly runs: readonly StepRun[];
   readonly sessions: readonly SessionCells[];
@@ -41,17 +43,17 @@ function letterFor(verdicts: readonly Verdict[]): string | null {
 }
 
 function settledRun(run: StepRun, checks: readonly PebbleCheck[]): StepRun {
-  if (!run.open?.length) return run;
-  const left = [...run.open];
+  const { open: keys, ...rest } = run;
+  if (!keys?.length) return run;
+  const left = [...keys];
   const marks = [...run.marks]
     .map((m) => {
       if (m !== 'u') return m;
-      const keys = (left.shift() ?? '').split('|');
-      return letterFor(keys.map((key) => verdictOn(checks, key, run.at))) ?? '';
+      const about = (left.shift() ?? '').split('|');
+      return letterFor(about.map((key) => verdictOn(checks, key, run.at))) ?? m;
     })
     .join('');
-  const { task, step, standing, at, day, helps, by = null } = run;
-  return { task, step, standing, at, day, marks, helps, by };
+  return { ...rest, marks };
 }
 
 /** The cells of a session with what is open credited, held against the child, or left out. */
@@ -78,30 +80,30 @@ const ORDINARY = 'd closing after';
 /** The slips of the last weeks that are still open, the most often first. */
 function openIn(runs: readonly StepRun[], checks: readonly PebbleCheck[], now: number): OpenSlip[] {
   const since = now - KEPT_DAYS * 86_400_000;
-  const found = new Map<string, { times: number; lastAt: number }>();
+  const found = new Map<string, { times: number; on: Set<number>; lastAt: number }>();
   for (const run of runs)
     if (run.at >= since && run.standing !== 'room')
       for (const key of (run.open ?? []).flatMap((keys) => keys.split('|'))) {
-        const slip = found.get(key) ?? { times: 0, lastAt: 0 };
-        found.set(key, { times: slip.times + 1, lastAt: Math.max(slip.lastAt, run.at) });
+        const slip = found.get(key) ?? { times: 0, on: new Set<number>(), lastAt: 0 };
+        found.set(key, { times: slip.times + 1, on: slip.on.add(run.day), lastAt: Math.max(slip.lastAt, run.at) });
       }
   return [...found]
-    .flatMap(([key, slip]): OpenSlip[] => {
-      const verdict = verdictOn(checks, key, slip.lastAt);
+    .flatMap(([key, { times, on, lastAt }]): OpenSlip[] => {
+      const verdict = verdictOn(checks, key, lastAt);
       if (verdict === 'speech' || verdict === 'awareness' || key === ORDINARY) return [];
-      return [{ key, ...slip, verdict }];
+      return [{ key, times, days: on.size, lastAt, verdict }];
     })
     .sort((a, b) => b.times - a.times || b.lastAt - a.lastAt || (a.key < b.key ? -1 : 1));
 }
 
 /**
- * Speech told from awareness: what a check has settled counts, as right or as missed, and what it has not counts for
- * nothing.
+ * Speech told from awareness: what a check has settled counts, as right or as missed; what it has not stays open, so that
+ * nothing is called secure that may have been missed, nor not yet that may have been right.
  * @example settle({ runs, sessions, checks }, now).open[0]?.key // 'r opening after'
  */
 export function settle({ runs, sessions, checks }: ChildSeen, now: number): SettledSeen {
   return {
-    runs: runs.map((run) => settledRun(run, checks)).filter((run) => run.marks),
+    runs: runs.map((run) => settledRun(run, checks)),
     sessions: sessions.map((session) => settledCells(session, checks)),
     open: openIn(runs, checks, now),
   };

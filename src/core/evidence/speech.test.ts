@@ -14,7 +14,6 @@ const advised = (kind: Omit<Speaker, 'lapse'>): ChildAdvice[] =>
   Array.from({ length: CHILDREN }, (_, i) =>
     adviseOn(spokenHistory({ ...kind, lapse: sure(LAPSES[i % LAPSES.length]) }, i + 1), {
       now: NOW,
-      rule: 'weighed',
       unitOrder: 'sounds-first',
     }),
   );
@@ -37,8 +36,8 @@ const proof = proofOf<readonly Advised[]>('src/core/evidence/speech.test.ts', {
   parts: Object.keys(KINDS),
   prove: (kind) =>
     advised(sure(KINDS[kind])).map(({ next }) => ({
-      patterns: next.flatMap((s) => s.pattern ?? []),
-      back: next.some((s) => s.move === 'back'),
+      patterns: [next?.pattern].flatMap((p) => p ?? []),
+      back: next?.move === 'back',
     })),
 });
 
@@ -57,16 +56,13 @@ describe('speech is not advised', () => {
 });
 
 describe('what is not heard yet is advised', () => {
-  test.each(Object.keys(GAPS))(
-    '%s, everything said: among the two in 90 of 100, and nothing else in 95',
-    async (gap) => {
-      const all = await proof.of(`hears: ${gap}`);
-      const found = all.filter((a) => a.patterns.some((p) => sure(GAPS[gap]).named.includes(p)));
-      const other = all.filter((a) => a.patterns.some((p) => !isPlanted(p, gap)));
-      expect(found.length).toBeGreaterThanOrEqual(90);
-      expect(other.length).toBeLessThanOrEqual(5);
-    },
-  );
+  test.each(Object.keys(GAPS))('%s, everything said: it is next in 90 of 100, and nothing else in 95', async (gap) => {
+    const all = await proof.of(`hears: ${gap}`);
+    const found = all.filter((a) => a.patterns.some((p) => sure(GAPS[gap]).named.includes(p)));
+    const other = all.filter((a) => a.patterns.some((p) => !isPlanted(p, gap)));
+    expect(found.length).toBeGreaterThanOrEqual(90);
+    expect(other.length).toBeLessThanOrEqual(5);
+  });
 });
 
 test('both at once: what is not heard is still found, and nothing is made of the speech', async () => {

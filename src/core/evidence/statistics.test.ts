@@ -1,7 +1,6 @@
 import fc from 'fast-check';
 import { jStat } from 'jstat';
 import { describe, expect, test } from 'vitest';
-import { agreement, kappaWord } from './agreement';
 import { atLeast, atLeastMixed } from './luck';
 import { posteriorOf } from './posterior';
 import { oneIn } from '../telling/why';
@@ -101,83 +100,5 @@ describe('luck', () => {
   test('five of six on a yes/no game: about one time in nine', () => {
     expect(atLeast(5, 6, 0.5)).toBeCloseTo(7 / 64, 12);
     expect(oneIn(7 / 64)).toBe('about one time in nine');
-  });
-});
-
-const pairs = (table: readonly (readonly number[])[]): [string, string][] =>
-  table.flatMap((row, i) =>
-    row.flatMap((n, j) => Array.from({ length: n }, (): [string, string] => [String(i), String(j)])),
-  );
-
-describe('two adults', () => {
-  // The worked example of many textbooks and of the article on Cohen’s kappa in Wikipedia (50 proposals, two readers),
-  // from memory.
-  test('20 and 15 alike, 5 and 10 apart: kappa 0.4', () => {
-    const a = agreement(
-      pairs([
-        [20, 5],
-        [10, 15],
-      ]),
-    );
-    expect(a).toMatchObject({ answers: 50, alike: 0.7 });
-    expect(a.kappa).toBeCloseTo(0.4, 10);
-    // Standard error by hand: √(0.7·0.3 / (50·0.25)); 1.96 from the normal table.
-    expect(sure(a.interval)[0]).toBeCloseTo(0.4 - jStat.normal.inv(0.975, 0, 1) * Math.sqrt(0.21 / 12.5), 2);
-    expect(kappaWord(0.4)).toBe('moderate');
-  });
-  // From the same article: equal agreement, other margins, other kappa.
-  test('45, 15, 25, 15: kappa 0.1304; 25, 35, 5, 35: 0.2593', () => {
-    expect(
-      agreement(
-        pairs([
-          [45, 15],
-          [25, 15],
-        ]),
-      ).kappa,
-    ).toBeCloseTo(0.1304, 4);
-    expect(
-      agreement(
-        pairs([
-          [25, 35],
-          [5, 35],
-        ]),
-      ).kappa,
-    ).toBeCloseTo(0.2593, 4);
-  });
-  test('edges: none, one, all alike with one mark, all alike with two, all apart', () => {
-    expect(agreement([])).toEqual({ answers: 0, alike: 0, kappa: null, interval: null });
-    expect(agreement([['a', 'a']]).kappa).toBeNull();
-    expect(agreement(pairs([[9]])).kappa).toBeNull();
-    expect(
-      agreement(
-        pairs([
-          [5, 0],
-          [0, 5],
-        ]),
-      ).kappa,
-    ).toBeCloseTo(1, 12);
-    expect(
-      agreement(
-        pairs([
-          [0, 5],
-          [5, 0],
-        ]),
-      ).kappa,
-    ).toBeCloseTo(-1, 12);
-  });
-  test('who is named first does not matter', () => {
-    fc.assert(
-      fc.property(
-        fc.array(fc.tuple(fc.constantFrom('a', 'b', 'c'), fc.constantFrom('a', 'b', 'c')), {
-          minLength: 1,
-          maxLength: 40,
-        }),
-        (both) => {
-          const [there, back] = [agreement(both), agreement(both.map(([x, y]) => [y, x]))];
-          if (there.kappa === null) expect(back.kappa).toBeNull();
-          else expect(back.kappa).toBeCloseTo(there.kappa, 10);
-        },
-      ),
-    );
   });
 });

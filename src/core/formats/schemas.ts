@@ -15,7 +15,6 @@ import { PLANTS } from '../sessions/plants';
 import { AGE_BANDS } from '../evidence/age-band';
 import { LADDERS } from '../evidence/ladders';
 import { UNIT_ORDERS } from '../evidence/unit-order';
-import { RULES } from '../evidence/rule';
 import { SAID_AS, WHYS, type Entry } from '../sessions/log';
 import { SET_SIZES } from '../sessions/turns';
 
@@ -287,7 +286,6 @@ export const ageBandSchema = z.enum(AGE_BANDS);
 /** How answers are weighed, which units come first, and how many adults can lead a group. */
 const MOST_STAFF = 8;
 export const progressSettingsSchema = z.object({
-  rule: z.enum(RULES),
   unitOrder: z.enum(UNIT_ORDERS),
   staff: z.coerce
     .number()

@@ -111,3 +111,23 @@ export function twinsOf(pattern: string, sounds: readonly string[], material: Ma
 export function holding(pattern: string, material: Material): readonly Word[] {
   return material.keep(`holding ${pattern}`, () => everyday(material).filter((w) => spotIn(pattern, w) >= 0));
 }
+
+/** What is kept together shows in how a word is said apart, not in two words. */
+const KEPT_NAMES: Readonly<Record<string, string>> = {
+  'keeps-rime': 'm-a-n, not m-an',
+  'keeps-cluster': 'f-r-o-g, not fr-o-g',
+};
+
+/**
+ * The one plain name of a pattern: a word that holds what it is about beside its twin.
+ * @example patternName('opening-second', material) // 'frog, not fog'
+ */
+export function patternName(pattern: string, material: Material): string {
+  const [twins] = KEPT_NAMES[pattern] ? [] : twinsOf(pattern, [], material);
+  if (twins) return `${twins.word.word}, not ${twins.twin.word}`;
+  const [word] = holding(pattern, material);
+  return KEPT_NAMES[pattern] ?? (word ? `words like ${word.word}` : 'words with this sound');
+}
+
+/** A pattern as something to do. Example: `hearAndSay('frog, not fog') // 'hear and say “frog, not fog”'`. */
+export const hearAndSay = (name: string): string => `hear and say “${name}”`;

@@ -3,7 +3,7 @@ import type { SoundPair } from '../phonology/articulation';
 import { slashed } from '../games/saying';
 import { generateInParts, headsOf, type GameRequest } from '../games/generate';
 import { familyOf, offeredStep, stepOf, taskOf } from '../games';
-import { holding, twinsOf } from '../games/pebbles';
+import { hearAndSay, holding, patternName, twinsOf } from '../games/pebbles';
 import { spotOf } from '../answers/spots';
 import { MIXED } from '../games/step';
 import type { Material } from '../games/material';
@@ -13,6 +13,7 @@ import { toEnd } from '../to-end';
 import { keepTime, type Kept } from './keep-time';
 import { MODEL_SECONDS, TOGETHER_ITEMS, type Plan, type PlannedRound, type RoundRole, type Way } from './running-order';
 import { setSizeFor } from './turns';
+import { capital } from '../in-words';
 
 const oneSoundManyGames = (sound: string | undefined) =>
   sound ? `${sound} in lots of games` : 'One sound in lots of games';
@@ -335,14 +336,22 @@ const TITLE_LIMIT = 44;
 
 /** What a plan is called until somebody calls it otherwise. */
 export function titleOf(
-  { shape, task, step, count, sound }: Pick<PlanRequest, 'shape' | 'task' | 'step' | 'count' | 'sound'>,
-  { accent }: Pick<Material, 'accent'>,
+  {
+    shape,
+    task,
+    step,
+    count,
+    sound,
+    pattern,
+  }: Pick<PlanRequest, 'shape' | 'task' | 'step' | 'count' | 'sound' | 'pattern'>,
+  material: Material,
 ): string {
+  const { accent } = material;
   const withSound = sound === undefined ? '' : ` with ${slashed(sound, accent)}`;
   if (shape === 'one-sound') return oneSoundManyGames(sound && slashed(sound, accent));
   if (shape === 'blend-segment') return `Blend and segment ${count} sounds${withSound}`;
   if (shape === 'check-in') return 'Check-in';
-  if (shape === 'pattern') return 'Hear it and say it';
+  if (shape === 'pattern') return capital(hearAndSay(patternName(pattern ?? '', material)));
   const played = taskOf(task);
   const name = played.name.replace(/\?$/, '');
   // What comes after a colon explains the step; the name of it is enough.

@@ -3,6 +3,7 @@ import { inWords } from '../in-words';
 import { sure } from '../sure';
 import { groupIn, WORLDS } from '../testing/worlds';
 import { evidenceOf, type StepRun } from '../evidence/evidence';
+import { holdsIn } from '../choosing/next-step';
 import { halfTermOf, type HalfTermChild } from './half-term';
 import { LADDERS } from '../evidence/ladders';
 
@@ -13,6 +14,9 @@ import { LADDERS } from '../evidence/ladders';
 const DAY = 86_400_000;
 const NAMES = ['Ottilie', 'Idris', 'Wren', 'Kofi', 'Saoirse', 'Tomasz', 'Bo', 'Ada'];
 
+const skillsIn = (runs: readonly StepRun[]): HalfTermChild['skills'] =>
+  evidenceOf(runs).map(({ ladder, rungs }) => ({ ladder, rungs, holds: holdsIn(rungs) ?? null }));
+
 function groupOf(seed: number): { children: HalfTermChild[]; now: number } {
   const histories = groupIn(sure(WORLDS[seed % WORLDS.length]), seed + 1);
   const now = Math.max(...histories.map((h) => h.now)) + DAY;
@@ -21,7 +25,7 @@ function groupOf(seed: number): { children: HalfTermChild[]; now: number } {
     children: histories.map(({ before }, i) => {
       // Some were here for a few days alone.
       const runs = i % 4 === 3 ? before.slice(-2) : before;
-      return { name: sure(NAMES[i]), runs, ladders: evidenceOf(runs, now, 'weighed', false) };
+      return { name: sure(NAMES[i]), runs, skills: skillsIn(runs) };
     }),
   };
 }
@@ -81,7 +85,7 @@ describe('two hundred histories', () => {
     for (const line of page.where) {
       const [, name = '', parts = ''] = sure(/^In (.+?), (.+)\.$/.exec(line));
       const states = children.flatMap((c) => {
-        const on = sure(c.ladders.find((l) => l.ladder.name.toLowerCase() === name));
+        const on = sure(c.skills.find((l) => l.ladder.name.toLowerCase() === name));
         const tried = on.rungs.filter((r) => r.lastAt !== null);
         return tried.length ? [on.rungs.some((r) => r.state === 'secure') ? 'secure' : tried.map((r) => r.state)] : [];
       });
@@ -97,7 +101,7 @@ describe('two hundred histories', () => {
     }
     for (const row of page.rows) {
       const tried = children.filter((c) =>
-        c.ladders.some(
+        c.skills.some(
           (l) =>
             l.ladder.name === row.ladder &&
             l.rungs.some((r) => r.rung.does.toLowerCase() === row.step.toLowerCase() && r.lastAt !== null),
@@ -109,8 +113,7 @@ describe('two hundred histories', () => {
 });
 
 test('where nothing was played, it says just that', () => {
-  const ladders = evidenceOf([], 20_000 * DAY, 'weighed', false);
-  const page = halfTermOf([{ name: 'Wren', runs: [], ladders }], 20_000 * DAY);
+  const page = halfTermOf([{ name: 'Wren', runs: [], skills: skillsIn([]) }], 20_000 * DAY);
   expect(page.played).toEqual(['Nothing has been played in the last six weeks.']);
   expect([page.where, page.rows]).toEqual([[], []]);
 });

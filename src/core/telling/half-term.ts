@@ -1,7 +1,7 @@
 import { capital, inWords, listed } from '../in-words';
-import type { LadderEvidence, StepRun } from '../evidence/evidence';
+import type { StepRun } from '../evidence/evidence';
 import { rungOf } from '../evidence/ladders';
-import { highest } from '../choosing/next-step';
+import type { Skill } from '../choosing/advice';
 import { STATES, type State } from '../evidence/rule';
 import { millisecondsInDay } from 'date-fns/constants';
 
@@ -28,7 +28,7 @@ export interface HalfTermChild {
   readonly name: string;
   /** Settled runs. */
   readonly runs: readonly StepRun[];
-  readonly ladders: readonly LadderEvidence[];
+  readonly skills: readonly Pick<Skill, 'ladder' | 'rungs' | 'holds'>[];
 }
 
 /** How many children are at which state of a step. */
@@ -54,10 +54,10 @@ const turnsIn = (runs: readonly StepRun[]): number => runs.reduce((sum, r) => su
 const daysIn = (runs: readonly StepRun[]): number => new Set(runs.map((r) => r.day)).size;
 
 /** The state a child has reached on a ladder, the best of its steps first; null where none was tried. */
-function reached({ rungs }: LadderEvidence): State | null {
+function reached({ rungs, holds }: Pick<Skill, 'rungs' | 'holds'>): State | null {
   const tried = rungs.filter((r) => r.lastAt !== null).map((r) => r.state);
   if (!tried.length) return null;
-  return highest(rungs) >= 0 ? 'secure' : (STATES.find((s) => tried.includes(s)) ?? null);
+  return holds ? 'secure' : (STATES.find((s) => tried.includes(s)) ?? null);
 }
 
 /**
@@ -69,7 +69,7 @@ export function halfTermOf(children: readonly HalfTermChild[], now: number): Hal
   const since = now - HALF_TERM.days * millisecondsInDay;
   const lately = children.map((c) => ({ ...c, runs: c.runs.filter((r) => r.at > since && r.at <= now) }));
   const all = lately.flatMap((c) => c.runs);
-  const ladders = children[0]?.ladders.map((l) => l.ladder) ?? [];
+  const ladders = children[0]?.skills.map((s) => s.ladder) ?? [];
   const on = (runs: readonly StepRun[], id: string): StepRun[] =>
     runs.filter((r) => rungOf(r.task, r.step)?.ladder.id === id);
   const playedOn = ladders.filter((l) => on(all, l.id).length);
@@ -100,18 +100,18 @@ export function halfTermOf(children: readonly HalfTermChild[], now: number): Hal
   };
 }
 
-const reachedOn = ({ ladders }: HalfTermChild, id: string): State | null => {
-  const on = ladders.find((l) => l.ladder.id === id);
+const reachedOn = ({ skills }: HalfTermChild, id: string): State | null => {
+  const on = skills.find((s) => s.ladder.id === id);
   return on ? reached(on) : null;
 };
 
 /** Every step that somebody has tried, with how many children are at which state of it. */
 function halfTermRows(children: readonly HalfTermChild[]): HalfTermRow[] {
   const steps =
-    children[0]?.ladders.flatMap(({ ladder }) => ladder.rungs.map((rung, at) => ({ ladder, rung, at }))) ?? [];
+    children[0]?.skills.flatMap(({ ladder }) => ladder.rungs.map((rung, at) => ({ ladder, rung, at }))) ?? [];
   return steps.flatMap(({ ladder, rung, at }) => {
     const tried = children.flatMap((c) => {
-      const rung = c.ladders.find((l) => l.ladder.id === ladder.id)?.rungs[at];
+      const rung = c.skills.find((s) => s.ladder.id === ladder.id)?.rungs[at];
       return rung && rung.lastAt !== null ? [rung.state] : [];
     });
     if (!tried.length) return [];

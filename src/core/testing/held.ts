@@ -58,9 +58,7 @@ export const ours =
   (local: Local): Policy =>
   ({ runs, now }) => {
     const model = modelOf(runs, now, local);
-    const evidence = evidenceOf(runs, now, 'weighed', false).filter((l) =>
-      (LADDERS_PLAYED as readonly string[]).includes(l.ladder.id),
-    );
+    const evidence = evidenceOf(runs).filter((l) => (LADDERS_PLAYED as readonly string[]).includes(l.ladder.id));
     const going = goingOn(evidence, { runs, model, now, clustersPause: false }, 'sounds-first').map((w) => ({
       ladder: w.step.ladder,
       rung: w.step.rung,

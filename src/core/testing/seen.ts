@@ -3,6 +3,7 @@ import { saidOf } from '../answers/said';
 import { NO_OWN_WAY, type OwnWay } from '../answers/own-way';
 import { makeItem, type Item } from '../games/item';
 import { stepOf, taskOf } from '../games';
+import type { Help } from '../answers/outcome';
 import { askedFor } from '../answers/analyse';
 import { cellsFrom, runsFrom, type Given } from '../evidence/reading';
 import { spotKey } from '../answers/spots';
@@ -18,14 +19,18 @@ import { GAPS, SPEECH } from './speakers';
 export const DAY = 86_400_000;
 export const NOW = 20_000 * DAY;
 
-/** `blending 3-clip 1111 5` is a run of four right, five days ago; commas apart; a standing may follow. */
+/** `blending 3-clip 1111 5` is a run of four right, five days ago; commas apart; see CaseSeen for what may follow. */
 export const readRuns = (text: string): StepRun[] =>
   text
     .split(',')
     .map((t) => t.trim())
     .filter(Boolean)
     .map((t, i): StepRun => {
-      const [task = '', step = '', marks = '', ago = '1', standing = 'fresh'] = t.split(' ');
+      const [task = '', step = '', marks = '', ago = '1', ...more] = t.split(' ');
+      const standing = more.find((m) => !/^x|=/u.test(m)) ?? 'fresh';
+      const among = more.find((m) => m.startsWith('x'));
+      const by = more.find((m) => m.startsWith('by='));
+      const helps = more.filter((m) => m.includes('=') && m !== by).map((m) => m.split('=') as [Help, string]);
       return {
         task,
         step,
@@ -33,7 +38,9 @@ export const readRuns = (text: string): StepRun[] =>
         standing: standing as StepRun['standing'],
         at: NOW - Number(ago) * DAY + i * 1000,
         day: 20_000 - Number(ago),
-        helps: {},
+        helps: Object.fromEntries(helps.map(([help, n]) => [help, Number(n)])),
+        ...(among ? { among: Number(among.slice(1)) } : {}),
+        ...(by ? { by: by.slice(3) } : {}),
       };
     });
 
@@ -122,7 +129,7 @@ function besideOthers(runs: readonly StepRun[], others: readonly (readonly StepR
 }
 
 /** What was seen of the child of a written case. */
-export function seenIn({ seen }: JudgementCase): ChildSeen {
+export function seenIn({ seen }: Pick<JudgementCase, 'seen'>): ChildSeen {
   const ownWay = { ...NO_OWN_WAY, ...seen.ownWay };
   const days = (seen.answers ?? []).map((rows) => givenIn(rows, ownWay));
   return {

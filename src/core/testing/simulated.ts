@@ -3,7 +3,7 @@ import { seeded, type Random } from '../random';
 import { ladderEvidence, type StepRun } from '../evidence/evidence';
 import { guessOf } from '../evidence/guessing';
 import { ladderOf } from '../evidence/ladders';
-import type { RuleId, State } from '../evidence/rule';
+import type { State } from '../evidence/rule';
 import { sure } from '../sure';
 
 /** A made-up child whose true rate is known, on one rung, day by day. */
@@ -57,9 +57,7 @@ export function answersOf(child: Simulated, answers: number, seed: number): Step
 }
 
 /** States of the first game's rung after every answer, as someone who looks each time would see them. */
-export function statesOf(child: Simulated, runs: readonly StepRun[], rule: RuleId, rung: number): State[] {
+export function statesOf(child: Simulated, runs: readonly StepRun[], rung: number): State[] {
   const ladder = ladderOf(child.ladder);
-  return runs.map(
-    (run, i) => sure(ladderEvidence(ladder, runs.slice(0, i + 1), { now: run.at, rule, detail: false })[rung]).state,
-  );
+  return runs.map((_, i) => sure(ladderEvidence(ladder, runs.slice(0, i + 1))[rung]).state);
 }

@@ -424,7 +424,7 @@ const TWO_ADULTS: readonly VoiceCase[] = [
     {
       runs: `${POT} 1111 8 by=AB, ${POT} 1111 6 by=AB, ${POT} 0000 4 by=CD, ${POT} 0000 2 by=CD`,
     },
-    { says: 'together', first: ['stay blending/3-clip'] },
+    { says: 'together', first: ['together blending/3-clip'] },
   ),
   of(
     'both much alike: nothing is said',

@@ -246,7 +246,7 @@ test(`${HISTORIES} histories with corrections, undos, models, second ears, late 
       return own && b.childId && [own, b].every((a) => a.outcome !== 'does-not-count');
     });
     expect(
-      (await earsOf(groupId)).reduce((sum, e) => sum + e.agreement.answers, 0),
+      (await earsOf(groupId)).reduce((sum, e) => sum + e.answers, 0),
       where,
     ).toBe(pairs.length);
   }

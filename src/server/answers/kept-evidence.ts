@@ -7,9 +7,9 @@ import type { ChildSeen, SessionCells } from '../../core/evidence/settle';
 import { caughtUp } from '../record/rebuild-queue';
 import { rows } from '../storage/rows';
 
-type RunTuple = [string, string, Standing | 'room', number, number, string, string, string | null];
+type RunTuple = [string, string, Standing | 'room', number, number, string, string, string | null, number | null];
 
-const runOf = ([task, step, standing, at, day, kept, helps, by]: RunTuple): StepRun => ({
+const runOf = ([task, step, standing, at, day, kept, helps, by, among]: RunTuple): StepRun => ({
   task,
   step,
   standing,
@@ -18,6 +18,7 @@ const runOf = ([task, step, standing, at, day, kept, helps, by]: RunTuple): Step
   ...marksKept(kept),
   helps: helps === '{}' ? {} : (JSON.parse(helps) as StepRun['helps']),
   ...(by ? { by } : {}),
+  ...(among === null ? {} : { among }),
 });
 
 /** Lists of one kind for each child, in one value a child: thousands of small rows would cost more to hand over. */
@@ -34,7 +35,7 @@ async function listsOf<T>(sql: string, childIds: readonly string[], more: object
 async function runsSince(childIds: readonly string[], since: number, openOnly: 0 | 1): Promise<Map<string, StepRun[]>> {
   const kept = await listsOf<RunTuple>(
     `SELECT child_id AS child,
-       json_group_array(json_array(task, step, standing, at, day, marks, helps, marked_by)) AS list
+       json_group_array(json_array(task, step, standing, at, day, marks, helps, marked_by, among)) AS list
      FROM evidence WHERE child_id IN (:ids) AND at > :since AND (:openOnly = 0 OR marks LIKE '%;%') GROUP BY child_id`,
     childIds,
     { since, openOnly },

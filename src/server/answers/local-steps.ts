@@ -13,10 +13,15 @@ async function kept(): Promise<{ readonly at: number; readonly body: string } | 
 
 /** How hard steps are here, as it was worked out last; nothing of our own while there are fewer than fifty children. */
 export async function localNow(): Promise<Local> {
+  return (await localKept()).local;
+}
+
+/** The same, with when it was worked out, milliseconds since 1970; 0 where it was not. */
+export async function localKept(): Promise<{ readonly at: number; readonly local: Local }> {
   const known = await kept();
-  if (!known) return NOT_LOCAL;
+  if (!known) return { at: 0, local: NOT_LOCAL };
   if (known.body !== last.body) last = { body: known.body, local: JSON.parse(known.body) as Local };
-  return last.local;
+  return { at: known.at, local: last.local };
 }
 
 /** What was read last: it changes once in half a term. */

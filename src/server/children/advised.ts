@@ -1,15 +1,24 @@
-import { adviseOn, type ChildAdvice } from '../../core/choosing/advice';
+import { adviseOn, type AdvisedChild, type AdviceWords, type ChildAdvice } from '../../core/choosing/advice';
+import { ADVICE_VERSION, adviceKept, adviceRead } from '../../core/choosing/kept';
+import { plainStep, type NextStep } from '../../core/choosing/next-step';
 import { ladderOf, rungNow } from '../../core/evidence/ladders';
-import type { NextStep } from '../../core/choosing/next-step';
 import type { Pattern } from '../../core/evidence/patterns';
+import { whereIn } from '../../core/answers/spots';
+import { patternName, pebbleWords } from '../../core/games/pebbles';
 import { labelOf } from '../../core/phonology/sounds';
 import type { AccentId } from '../../core/phonology/accents';
 import { sure } from '../../core/sure';
+import { endOfDay } from 'date-fns';
 import { seenOf } from '../answers/kept-evidence';
-import { localNow } from '../answers/local-steps';
+import { localKept } from '../answers/local-steps';
+import { bandOf } from '../people/groups';
 import { caughtUp } from '../record/rebuild-queue';
+import { readOwnWay } from '../record/session-record';
 import { allSettings, type ProgressSettings, type Settings } from '../setting/settings';
 import { database } from '../storage/database';
+import { otherTurns } from '../storage/other-turns';
+import { rows } from '../storage/rows';
+import { preparedBank } from '../words/bank';
 import { chosenSteps, type ChosenStep } from './chosen-steps';
 
 /** A step an adult chose, with its words. */
@@ -19,18 +28,11 @@ export interface Chosen extends ChosenStep {
 
 export function chosenOf(choice: ChosenStep | undefined): Chosen | null {
   const rung = choice && rungNow(choice.ladder, choice.rung);
-  return choice && rung
-    ? {
-        ...choice,
-        step: {
-          ladder: ladderOf(choice.ladder).id,
-          rung: rung.id,
-          rungOf: rung,
-          move: 'stay',
-          reason: `Chosen by ${choice.by ?? 'an adult'}.`,
-        },
-      }
-    : null;
+  if (!choice || !rung) return null;
+  return {
+    ...choice,
+    step: plainStep(ladderOf(choice.ladder).id, rung, 'stay', `Chosen by ${choice.by ?? 'an adult'}.`),
+  };
 }
 
 const SIDES: Readonly<Record<string, string>> = {
@@ -53,6 +55,17 @@ export const subjectOf =
   ({ id, name }: Pick<Pattern, 'id' | 'name'>): string =>
     name || spotWords(id, accent);
 
+/** Words for advice in an accent, from its bank. */
+async function wordsIn({ accent, conventions }: Settings): Promise<AdviceWords> {
+  const material = await preparedBank(accent, conventions);
+  return {
+    patternName: (id) => patternName(id, material),
+    subjectOf: subjectOf(accent),
+    spotOf: (key) => spotWords(key, accent),
+    canCheck: (key) => pebbleWords(whereIn(key), material).some((w) => w.key === key),
+  };
+}
+
 /** What is advised for a child, and how the setting wants it. */
 export interface Advised extends ChildAdvice {
   readonly choice: Chosen | null;
@@ -65,52 +78,128 @@ export interface AdvisedAll {
   readonly of: ReadonlyMap<string, Advised>;
 }
 
-/**
- * What is advised for each of some children: the one function behind Today, groups, the board, plans, a child's page
- * and the page for a family.
- * @param now milliseconds since 1970
- * @param detail figures for a child's own page
- */
-export async function advised(childIds: readonly string[], now: number, detail = false): Promise<AdvisedAll> {
-  await caughtUp();
-  const { remembered } = await database();
-  const begun = new Map(childIds.map((id) => [id, remembered.sinceOf(id)]));
-  const [{ progress: settings, speech }, chosen, local] = await Promise.all([
-    allSettings(),
-    chosenSteps(childIds),
-    localNow(),
-  ]);
-  const { rule, unitOrder } = settings;
-  const { accent } = speech;
-  const at = hourOf(now);
-  const name = detail ? 'advice-figures' : 'advice';
-  const subject = subjectOf(accent);
-  const asked = childIds.map((id) => {
-    const choice = chosenOf(chosen.get(id));
-    const how = { now: at, rule, unitOrder, local, detail, chosen: choice?.step ?? null };
-    const under = JSON.stringify([how, choice?.at, accent]);
-    const known = remembered.recall<KeptAdvice>(id, name);
-    return { id, choice, how, under, known: known?.under === under ? known.advice : null };
-  });
-  const seen = await seenOf(
-    asked.flatMap((a) => (a.known ? [] : a.id)),
-    at,
+/** What a child always needs, and how old the group is. */
+async function childrenOf(ids: readonly string[]): Promise<ReadonlyMap<string, AdvisedChild>> {
+  if (!ids.length) return new Map();
+  const kept = await rows<{ id: string; way: string; band: string | null }>(
+    `SELECT c.id, c.own_way AS way, g.age_band AS band FROM children c JOIN groups g ON g.id = c.group_id
+     WHERE c.id IN (:ids)`,
+    { ids: [...ids] },
   );
-  const advice = asked.map(({ id, choice, how, under, known }): [string, Advised] => {
-    if (known) return [id, known];
-    const advice = { ...adviseOn(sure(seen.get(id)), how, subject), choice };
-    remembered.keep(id, name, { under, advice } satisfies KeptAdvice, sure(begun.get(id)));
-    return [id, advice];
-  });
-  return { settings, speech, of: new Map(advice) };
+  return new Map(
+    kept.map(({ id, way, band }) => {
+      const { access, lowOnly } = readOwnWay(way);
+      return [id, { band: bandOf(band), access, lowOnly }];
+    }),
+  );
+}
+const ANY_CHILD: AdvisedChild = { band: null, access: [], lowOnly: false };
+
+/** One child, and all that advice rests on beside the answers, as text. */
+interface Asked {
+  readonly id: string;
+  readonly child: AdvisedChild;
+  readonly choice: Chosen | null;
+  readonly under: string;
 }
 
-/** Advice as it is remembered, with all that it was worked out by beside the answers. */
-interface KeptAdvice {
+/** Advice as it is remembered. */
+interface Remembered {
   readonly under: string;
   readonly advice: Advised;
 }
 
-const HOUR_MS = 3_600_000;
-/** The end of the hour: within it, advice is worked out once, until anything new is seen of a child. */
-const hourOf = (now: number): number => Math.ceil(now / HOUR_MS) * HOUR_MS;
+const ADVICE = 'advice';
+
+/** What of those asked for is kept in the file and still holds. */
+async function keptOf(asked: readonly Asked[], at: number, read: (text: string) => ChildAdvice) {
+  if (!asked.length) return new Map<string, ChildAdvice>();
+  const under = new Map(asked.map((a) => [a.id, a.under]));
+  const kept = await rows<{ id: string; under: string; body: string }>(
+    `SELECT child_id AS id, under, body FROM kept_advice
+     WHERE child_id IN (:ids) AND (until IS NULL OR until > :at)`,
+    { ids: asked.map((a) => a.id), at },
+  );
+  return new Map(kept.filter((k) => k.under === under.get(k.id)).map((k) => [k.id, read(k.body)]));
+}
+
+/** What is advised, with what it rests on; and of whom it was worked out anew. */
+interface WorkedOut extends AdvisedAll {
+  readonly asked: readonly Asked[];
+  readonly anew: ReadonlySet<string>;
+}
+
+async function workedOut(childIds: readonly string[], now: number): Promise<WorkedOut> {
+  await caughtUp();
+  const { remembered } = await database();
+  const begun = new Map(childIds.map((id) => [id, remembered.sinceOf(id)]));
+  const [{ progress: settings, speech }, chosen, { at: localAt, local }, children] = await Promise.all([
+    allSettings(),
+    chosenSteps(childIds),
+    localKept(),
+    childrenOf(childIds),
+  ]);
+  const { unitOrder } = settings;
+  const { accent, conventions } = speech;
+  const at = endOfDay(now).getTime();
+  const asked = childIds.map((id): Asked => {
+    const choice = chosenOf(chosen.get(id));
+    const child = children.get(id) ?? ANY_CHILD;
+    const { ladder, rung, at: since, by } = choice ?? {};
+    const under = [ADVICE_VERSION, unitOrder, accent, conventions, localAt, child, ladder, rung, since, by];
+    return { id, child, choice, under: JSON.stringify(under) };
+  });
+  const known = new Map(asked.flatMap((a) => inMind(remembered.recall<Remembered>(a.id, ADVICE), a, at)));
+  const missing = asked.filter((a) => !known.has(a.id));
+  const kept = await keptOf(missing, at, (text) => adviceRead(text, local));
+  const anew = new Set(missing.flatMap((a) => (kept.has(a.id) ? [] : a.id)));
+  const [seen, words] = await Promise.all([seenOf([...anew], at), anew.size ? wordsIn(speech) : undefined]);
+  for (const { id, child, choice, under } of missing) {
+    const how = { now: at, unitOrder, local, chosen: choice?.step ?? null, child, ...(words ? { words } : {}) };
+    const advice = { ...(kept.get(id) ?? adviseOn(sure(seen.get(id)), how)), choice };
+    remembered.keep(id, ADVICE, { under, advice } satisfies Remembered, sure(begun.get(id)));
+    known.set(id, advice);
+  }
+  return { settings, speech, of: new Map(asked.map((a) => [a.id, sure(known.get(a.id))])), asked, anew };
+}
+
+/**
+ * What is advised for each of some children: the one function behind Today, groups, the board, plans, a child's page
+ * and the page for a family. The same all day long, until something new is seen of a child.
+ * @param now milliseconds since 1970
+ */
+export const advised = (childIds: readonly string[], now: number): Promise<AdvisedAll> => workedOut(childIds, now);
+
+/** What is remembered of a child, where it still holds. */
+const inMind = (known: Remembered | undefined, { id, under }: Asked, at: number): [string, Advised][] =>
+  known?.under === under && known.advice.until > at ? [[id, known.advice]] : [];
+
+/** Children whose advice is written at once. */
+const AT_ONCE = 10;
+
+/**
+ * Works out what is advised for some children and keeps it in the file, off the way of whoever waits: the next page
+ * that asks finds it, after a restart too.
+ */
+export async function keepAdvice(childIds: readonly string[], now = Date.now()): Promise<void> {
+  const { models, remembered, write } = await database();
+  for (let i = 0; i < childIds.length; i += AT_ONCE) {
+    const ids = childIds.slice(i, i + AT_ONCE);
+    const begun = new Map(ids.map((id) => [id, remembered.sinceOf(id)]));
+    const { of, asked, anew } = await workedOut(ids, now);
+    const fresh = asked.filter((a) => anew.has(a.id));
+    if (fresh.length)
+      await write(async (transaction) => {
+        const here = await models.children.findAll({ where: { id: ids }, attributes: ['id'], transaction });
+        const known = new Set(here.map((c) => c.get().id));
+        for (const { id, under } of fresh) {
+          // Where something new was seen meanwhile, or the child was erased, nothing is kept.
+          if (!known.has(id) || begun.get(id) !== remembered.sinceOf(id)) continue;
+          const { choice: _, ...advice } = sure(of.get(id));
+          const until = Number.isFinite(advice.until) ? Math.floor(advice.until) : null;
+          await models.keptAdvice.upsert({ child_id: id, under, until, body: adviceKept(advice) }, { transaction });
+        }
+      });
+    await otherTurns();
+  }
+}

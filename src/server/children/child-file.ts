@@ -43,7 +43,7 @@ export async function childFile(childId: string, now = Date.now()): Promise<Chil
       attributes: ['id', 'session_id', 'at'],
       raw: true,
     }) as unknown as Promise<AnswerRow[]>,
-    advised([childId], now, true),
+    advised([childId], now),
     choicesOf(childId),
   ]);
   // Read after the answers are, so that each of them is in it.
@@ -71,7 +71,7 @@ export async function childFile(childId: string, now = Date.now()): Promise<Chil
       ownId: child.own_id,
       outOfSightSince: child.archived_at === null ? null : iso(child.archived_at),
     },
-    states: sure(all.of.get(childId)).ladders.flatMap(({ ladder, rungs }) =>
+    states: sure(all.of.get(childId)).skills.flatMap(({ ladder, rungs }) =>
       rungs
         .filter((r) => r.lastAt !== null)
         .map((r) => ({ ladder: ladder.id, step: r.rung.id, state: r.state, why: whySentence(r) })),

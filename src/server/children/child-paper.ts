@@ -1,6 +1,5 @@
 import { format } from 'date-fns';
 import { familyPage, type FamilyPage } from '../../core/telling/family-page';
-import { whySentence } from '../../core/telling/why';
 import { database } from '../storage/database';
 import { advised } from './advised';
 import { Problem } from '../storage/problems';
@@ -19,13 +18,12 @@ export async function childPaper(childId: string, now = Date.now()): Promise<Chi
   const { models } = await database();
   const child = (await models.children.findByPk(checkId(childId)))?.get();
   if (!child) throw new Problem('That child isn’t in the list any more.', 404);
-  const [group, all] = await Promise.all([models.groups.findByPk(child.group_id), advised([childId], now, true)]);
-  const { ladders, next } = sure(all.of.get(childId));
+  const [group, all] = await Promise.all([models.groups.findByPk(child.group_id), advised([childId], now)]);
   return {
     id: childId,
     name: child.name,
     group: group?.get().name ?? '',
     day: format(now, 'd MMMM yyyy'),
-    ...familyPage(ladders, next[0], whySentence),
+    ...familyPage(sure(all.of.get(childId))),
   };
 }

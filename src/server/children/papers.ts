@@ -3,13 +3,14 @@ import { csv } from '../../core/formats/csv';
 import { familyPage } from '../../core/telling/family-page';
 import { halfTermOf, type HalfTerm } from '../../core/telling/half-term';
 import { STATES, STATE_WORDS } from '../../core/evidence/rule';
-import { whySentence } from '../../core/telling/why';
 import { capital, listed } from '../../core/in-words';
 import { sure } from '../../core/sure';
-import { slipsOf } from '../answers/kept-evidence';
+import { settle } from '../../core/evidence/settle';
+import { summaryOf } from '../../core/telling/summary';
+import { seenOf, slipsOf } from '../answers/kept-evidence';
 import { groupOf, type Group } from '../people/groups';
 import { advised, spotWords, subjectOf } from './advised';
-import { childPage, summaryOf } from './child-page';
+import { childPage } from './child-page';
 import { needsOf } from './needs';
 
 const seenSince = (days: number, since: string) =>
@@ -47,12 +48,14 @@ const dayOf = (now: number): string => format(now, 'd MMMM yyyy');
 const withLines = (parts: Paper['parts']): Paper['parts'] => parts.filter((p) => p.lines.length > 0);
 
 async function readHalfTerm(group: Group, now: number): Promise<HalfTerm> {
-  const { of } = await advised(
-    group.children.map((c) => c.id),
-    now,
-  );
+  const ids = group.children.map((c) => c.id);
+  const [{ of }, seen] = await Promise.all([advised(ids, now), seenOf(ids, now)]);
   return halfTermOf(
-    group.children.map(({ id, name }) => ({ name, ...sure(of.get(id)) })),
+    group.children.map(({ id, name }) => ({
+      name,
+      skills: sure(of.get(id)).skills,
+      runs: settle(sure(seen.get(id)), now).runs,
+    })),
     now,
   );
 }
@@ -101,8 +104,7 @@ async function needsFor(child: ChildPage, now: number): Promise<string[]> {
   return needsOf(child.ownWay, checks, child.accent, now);
 }
 
-const nextLines = ({ chosen, next }: ChildPage): string[] =>
-  (chosen ? [chosen.shown, ...next] : next).slice(0, 2).map((n) => `${capital(n.does)}. ${n.reason}`);
+const nextLines = ({ next }: ChildPage): string[] => (next ? [`${capital(next.does)}. ${next.reason}`] : []);
 
 /** What a colleague needs to go on with a child. Throws a Problem (404) where there is no such child. */
 export async function handoverPaper(childId: string, now = Date.now()): Promise<Paper> {
@@ -130,11 +132,11 @@ export async function groupHandover(groupId: string, now = Date.now()): Promise<
   const ids = group.children.map((c) => c.id);
   const [{ of, speech }, slips] = await Promise.all([advised(ids, now), slipsOf(ids, now)]);
   const parts = group.children.map(({ id, name, ownWay }) => {
-    const { ladders, next } = sure(of.get(id));
+    const { skills, next } = sure(of.get(id));
     const needs = needsOf(ownWay, sure(slips.get(id)).checks, speech.accent, now);
     return {
       heading: name,
-      lines: [summaryOf(ladders), ...(next[0] ? [`Next: ${next[0].rungOf.does}.`] : []), ...needs],
+      lines: [summaryOf({ skills }), ...(next ? [`Next: ${next.does}.`] : []), ...needs],
     };
   });
   return {
@@ -149,20 +151,27 @@ export async function groupHandover(groupId: string, now = Date.now()): Promise<
   };
 }
 
+/** Nothing is said to a family that rests on fewer slips, or on one day. Our own choice. */
+const FAMILIES = { slips: 3, days: 2 } as const;
+const isToldFamilies = (slip: { readonly days: number } & ({ readonly times: number } | { readonly missed: number })) =>
+  ('times' in slip ? slip.times : slip.missed) >= FAMILIES.slips && slip.days >= FAMILIES.days;
+
 /**
  * A page to talk over with a family and the special-needs lead: plain words, no figures, nothing that was not seen.
  * Throws a Problem (404) where there is no such child.
  */
 export async function talkPaper(childId: string, now = Date.now()): Promise<Paper> {
-  const [child, all] = await Promise.all([childPage(childId, now), advised([childId], now, true)]);
-  const { ladders, next, open, patterns } = sure(all.of.get(childId));
-  const page = familyPage(ladders, next[0], whySentence);
-  const spots = open.slice(0, 3).map((o) => spotWords(o.key, child.accent));
-  const missed = child.next.flatMap((n) => {
-    const pattern = patterns.find((p) => p.id === n.pattern);
-    if (!pattern) return [];
+  const [child, all] = await Promise.all([childPage(childId, now), advised([childId], now)]);
+  const advice = sure(all.of.get(childId));
+  const page = familyPage(advice);
+  const spots = advice.open
+    .filter(isToldFamilies)
+    .slice(0, 3)
+    .map((o) => spotWords(o.key, child.accent));
+  const missed = advice.patterns.filter(isToldFamilies).flatMap((pattern) => {
+    if (pattern.id !== child.next?.pattern) return [];
     const often = pattern.id.startsWith('keeps-') ? keepsSentence : missesSentence;
-    return [often(subjectOf(child.accent)(pattern), listed(n.words))];
+    return [often(subjectOf(child.accent)(pattern), listed(child.next.words))];
   });
   const noticed = [
     ...child.notices,

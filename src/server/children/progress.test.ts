@@ -190,8 +190,8 @@ describe('a child', () => {
       ['sun', 'not-yet', 'thun (th (as in thin)-u-n)'],
     ]);
     expect(page.notes.map((n) => n.note)).toEqual(['very sure']);
-    expect(sure(page.next[0]).reason).toMatch(/^Just started \(1 of 1 on their own\).* Try /);
-    expect(page.summary).toBe('We haven’t seen enough yet to say where this child is.');
+    expect(sure(page.next).reason).toMatch(/^Just started \(1 of 1 on their own\).* Try /);
+    expect(page.summary).toBe('Nothing is secure yet.');
     await expect(childPage(v7())).rejects.toThrow(Problem);
     await expect(childPage('x')).rejects.toThrow(Problem);
   });
@@ -298,11 +298,11 @@ test('a ready session of a step has just these children; what is not there says 
   );
 });
 
-test('how answers are weighed and how we count are kept side by side', async () => {
-  expect(await getProgressSettings()).toEqual({ rule: 'weighed', unitOrder: 'large-first', staff: 2 });
-  await saveProgressSettings({ rule: 'plain', unitOrder: 'sounds-first', staff: 3 });
+test('what comes first and how we count are kept side by side', async () => {
+  expect(await getProgressSettings()).toEqual({ unitOrder: 'large-first', staff: 2 });
+  await saveProgressSettings({ unitOrder: 'sounds-first', staff: 3 });
   expect((await getSettings()).confirmed).toBe(false);
   await saveSettings({ accent: 'scottish', conventions: PRESETS.strict });
-  expect(await getProgressSettings()).toEqual({ rule: 'plain', unitOrder: 'sounds-first', staff: 3 });
+  expect(await getProgressSettings()).toEqual({ unitOrder: 'sounds-first', staff: 3 });
   expect(await getSettings()).toMatchObject({ accent: 'scottish', confirmed: true });
 });

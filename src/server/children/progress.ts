@@ -1,7 +1,7 @@
+import { inGroup } from '../../core/choosing/advice';
 import { groupsFor, type Grouping } from '../../core/choosing/grouping';
 import { BEGIN_ORDER, ladderOf } from '../../core/evidence/ladders';
-import { highest, type NextStep } from '../../core/choosing/next-step';
-import { reviewOf } from '../../core/choosing/review';
+import { plainStep, type NextStep } from '../../core/choosing/next-step';
 import type { Group } from '../people/groups';
 import { advised, type Advised } from './advised';
 import { sure } from '../../core/sure';
@@ -54,7 +54,7 @@ export interface Tomorrow {
 function beginningOf(unitOrder: Read['settings']['unitOrder']): NextStep {
   const first = ladderOf(sure(BEGIN_ORDER[unitOrder][0]));
   const rung = sure(first.rungs[0]);
-  return { ladder: first.id, rung: rung.id, rungOf: rung, move: 'begin', reason: 'An easy first step.' };
+  return plainStep(first.id, rung, 'begin', 'An easy first step.');
 }
 
 /** Groups for those who are here, and what is due to come again. */
@@ -65,7 +65,11 @@ export async function tomorrowFor(group: Group, now = Date.now()): Promise<Tomor
   } = await read(group, now);
   const here = children.filter((c) => !c.away);
   return {
-    grouping: groupsFor(here, staff, beginningOf(unitOrder)),
+    grouping: groupsFor(
+      here.map((c) => ({ id: c.id, next: inGroup(c), other: c.other })),
+      staff,
+      beginningOf(unitOrder),
+    ),
     staff,
     names: Object.fromEntries(children.map((c) => [c.id, c.name])),
     due: dueIn(here, now),
@@ -87,11 +91,9 @@ export function dueIn(children: readonly ChildProgress[], now: number): DueRung[
     }
   >();
   for (const child of children) {
-    for (const { ladder, rungs } of child.ladders) {
-      const top = highest(rungs);
-      const review = top >= 0 ? reviewOf(child.runs, ladder.id, top) : null;
-      if (!review || review.dueAt > now) continue;
-      const rung = sure(rungs[top]).rung;
+    for (const { ladder, holds, due: review } of child.skills) {
+      if (!review || !holds || review.dueAt > now) continue;
+      const { rung } = holds;
       const row = due.get(`${ladder.id} ${rung.id}`) ?? {
         ladder: ladder.id,
         rung: rung.id,

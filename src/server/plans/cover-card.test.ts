@@ -38,7 +38,7 @@ test('whoever takes over reads what is ready, who needs what, what is right for 
     'Finds high sounds like “s” and “f” hard to hear: stay close, and let them see your face.',
   ]);
   const { of } = await advised([sure(wren)], now);
-  expect(card.children[0]?.next).toBe(capital(sure(sure(of.get(sure(wren))).next[0]).rungOf.does));
+  expect(card.children[0]?.next).toBe(capital(sure(sure(of.get(sure(wren))).next).does));
   const now2 = sure((await listGroups()).find((g) => g.id === made.id));
   expect(card.lines.map((l) => l.title)).toEqual((await readySessions(now2, now)).map((r) => r.title));
   await expect(coverCard('00000000-0000-7000-8000-000000000000')).rejects.toThrow('isn’t here any more');

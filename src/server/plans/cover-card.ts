@@ -65,12 +65,12 @@ async function childrenOn(group: Group, now: number): Promise<CoverChild[]> {
   const [{ of, speech }, slips] = await Promise.all([advised(ids, now), slipsOf(ids, now)]);
   const initials = initialsOf(here.map((c) => c.name));
   return here.map(({ id, name, ownWay }, i) => {
-    const next = sure(of.get(id)).next[0];
+    const { next } = sure(of.get(id));
     return {
       id,
       name,
       initials: sure(initials[i]),
-      next: next ? capital(next.pattern ? 'hear it and say it: the words that slip' : next.rungOf.does) : '',
+      next: next ? capital(next.does) : '',
       needs: needsOf(ownWay, sure(slips.get(id)).checks, speech.accent, now),
     };
   });

@@ -15,7 +15,7 @@ import { workshopOf } from './workshop';
 function gameFor(known: readonly ChildAdvice[]) {
   const counts = new Map<string, number>();
   for (const { next } of known) {
-    const ladder = next[0]?.ladder;
+    const ladder = next?.ladder;
     if (ladder !== undefined) counts.set(ladder, (counts.get(ladder) ?? 0) + 1);
   }
   const [ladder] = [...counts].sort((a, b) => b[1] - a[1])[0] ?? [];

@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
+import { nextOn } from '../../core/choosing/advice';
 import { expect, test } from 'vitest';
 import { v7 } from 'uuid';
 import { planRequestSchema, readPlanFile } from '../../core/formats/plan-file';
@@ -103,7 +104,7 @@ test('a spread group is dealt each their own step; the plan shows it, and Play d
   const at = (name: string): number => sure(rungOf('blending', sure(shown.own.find((o) => o.name === name)).step)).at;
   expect(at('Ottilie')).toBeGreaterThan(at('Idris'));
   const { of } = await advised([idOf('Idris')], Date.now());
-  const next = sure(sure(of.get(idOf('Idris'))).next.find((s) => s.ladder === 'blending'));
+  const next = sure(nextOn(sure(of.get(idOf('Idris'))), 'blending'));
   expect(sure(rungOf('blending', sure(shown.own.find((o) => o.name === 'Idris')).step)).rung.id).toBe(next.rung);
   expect(sure(shown.own.find((o) => o.name === 'Wren')).note).toBe('not seen yet');
   const paper = await printedPlan(id);

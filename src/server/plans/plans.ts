@@ -179,7 +179,7 @@ export async function workOnPlan(id: string, body: unknown, change: unknown, see
     read.data,
     asked.data,
     shop,
-    known.some((k) => k.runs.length) ? known.map((k) => k.model) : [],
+    known.some((k) => k.seen) ? known.map((k) => k.model) : [],
   );
   const { models, write } = await database();
   const values = { title: plan.title, body: JSON.stringify(plan) };

@@ -112,7 +112,7 @@ async function knownOf(group: Group) {
       name,
       summary,
       open,
-      next: next.map((n) => `${n.ladder} ${n.rung} ${n.reason}`),
+      next: next && `${next.ladder} ${next.rung} ${next.reason}`,
       states: ladders.map((l) => l.rungs.map((r) => `${r.id} ${r.state} ${r.why}`)),
       runs: (
         await rows<{ run: string; marks: string }>(

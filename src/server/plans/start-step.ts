@@ -1,4 +1,5 @@
 import { rungNow, type RungRef } from '../../core/evidence/ladders';
+import { gameOn } from '../../core/choosing/next-step';
 import { planRequestSchema } from '../../core/formats/plan-file';
 import { whereIn } from '../../core/answers/spots';
 import { pebbleWords } from '../../core/games/pebbles';
@@ -9,6 +10,7 @@ import { groupOf, listGroups } from '../people/groups';
 import { eachTheirOwn } from './own-steps';
 import { wishFor } from './wish-for';
 import { planFrom, workshopOf } from './workshop';
+import { sure } from '../../core/sure';
 import { Problem } from '../storage/problems';
 import { startPlan } from './start-plan';
 
@@ -16,16 +18,22 @@ const NONE_IN_GROUP = 'None of these children are in the group any more.';
 
 const NO_WORDS_FOR_SOUND = 'We don’t have any words to check that sound with.';
 
+/** What is advised, as far as it takes to play it: a step, the words it is played with, or a check of one child. */
+export interface StepToPlay extends RungRef {
+  readonly pattern?: string | undefined;
+  readonly check?: string | undefined;
+}
+
 /**
  * Begins a ready session of one step of a ladder with some children of a group. Throws a Problem for a step or group
  * that is not there.
  */
 export async function startStep(
   groupId: string,
-  { ladder, rung }: { ladder: string; rung: string } | RungRef,
+  { ladder, rung, pattern, check }: StepToPlay,
   children: readonly string[],
-  pattern?: string,
 ): Promise<string> {
+  if (check) return startPebbles(sure(children[0]), check);
   const group = await groupOf(groupId);
   const here = group.children.filter((c) => children.includes(c.id));
   if (!here.length) throw new Problem(NONE_IN_GROUP, 404);
@@ -35,10 +43,14 @@ export async function startStep(
   const now = Date.now();
   const { of } = await advised(ids, now);
   // The same step on the same day gives other words once these were played: they are used lately then.
+  const game = gameOn(
+    rungOf,
+    [...of.values()].some((a) => a.points),
+  );
   const wish = planRequestSchema.parse({
     minutes: 8,
     seed: 5,
-    ...wishFor({ rungOf, ...(pattern ? { pattern } : {}) }, [...of.values()]),
+    ...wishFor({ game, ...(pattern ? { pattern } : {}) }, [...of.values()]),
   });
   const shop = { ...(await workshopOf(group)), children: here.length, childIds: ids };
   return startPlan(groupId, eachTheirOwn(await planFrom(wish, shop), of), ids);

@@ -2,6 +2,7 @@ import { planRequestSchema, type PlanWish } from '../../core/formats/plan-file';
 import { familyOf, stepOf, taskOf } from '../../core/games';
 import { rungNow } from '../../core/evidence/ladders';
 import type { NextStep } from '../../core/choosing/next-step';
+import { inGroup } from '../../core/choosing/advice';
 import { boardOf, dueIn, type ChildProgress } from '../children/progress';
 import { type Item, makeItem } from '../../core/games/item';
 import { groupBy } from '../../core/group-by';
@@ -55,9 +56,13 @@ const stepKey = (s: NextStep): string => `${s.ladder}/${s.rung} ${s.pattern ?? '
 
 /** The steps that are next for those here, what would serve most of them first. */
 function wantedBy(here: readonly ChildProgress[]): Wanted[] {
-  const all = here.flatMap(({ next }) =>
-    next.slice(0, 2).map((step, i) => ({ step, weight: i ? WEIGHT.second : WEIGHT.first })),
-  );
+  const all = here.flatMap((child) => {
+    const next = inGroup(child);
+    return [
+      ...(next ? [{ step: next, weight: WEIGHT.first }] : []),
+      ...(child.other?.check === undefined && child.other ? [{ step: child.other, weight: WEIGHT.second }] : []),
+    ];
+  });
   return [...groupBy(all, (w) => stepKey(w.step)).values()]
     .map((advice) => ({
       step: sure(advice[0]).step,
@@ -72,7 +77,7 @@ const lasting = (days: number): string => (days >= 14 ? `${Math.round(days / 7)}
 /** What is next for most, what is due again, what else would carry, then beginnings. */
 async function proposals(group: Group, now: number): Promise<Proposal[]> {
   const here = (await boardOf(group, now)).filter((c) => !c.away);
-  const seen = here.some((c) => c.runs.length);
+  const seen = here.some((c) => c.seen);
   const wanted = seen ? wantedBy(here) : [];
   const next = wanted.map(({ step, first }): Proposal => ({
     wish: wishFor(step, here),

@@ -63,7 +63,7 @@ const byChild = (all: readonly CountedAnswer[]): ReadonlyMap<string, readonly Co
   groupBy(all, (a) => a.childId);
 
 /** A run as a row: what is open follows its marks. */
-const evidenceRow = (child: string, session: string, run: StepRun): EvidenceRow => ({
+const evidenceRow = (child: string, session: string, run: StepRun, among: number): EvidenceRow => ({
   child_id: child,
   session_id: session,
   task: run.task,
@@ -74,6 +74,7 @@ const evidenceRow = (child: string, session: string, run: StepRun): EvidenceRow 
   marks: keptMarks(run),
   helps: JSON.stringify(run.helps),
   marked_by: run.by ?? null,
+  among,
 });
 
 /** What the answers of one session say of each child, step by step; what the room spoilt is marked as such. */
@@ -84,7 +85,7 @@ async function runsIn(
 ): Promise<EvidenceRow[]> {
   const runs = new Map([...byChild(all)].map(([child, of]) => [child, runsFrom(of)] as const));
   const rooms = couldBeRoom(runs) ? roomsIn(runs, await runsBefore(id, all, transaction)) : new Set<string>();
-  return [...runs].flatMap(([child, of]) => of.map((run) => evidenceRow(child, id, withRoom(run, rooms))));
+  return [...runs].flatMap(([child, of]) => of.map((run) => evidenceRow(child, id, withRoom(run, rooms), runs.size)));
 }
 
 /** What the children of a session had shown before it. */
@@ -103,9 +104,9 @@ async function runsBefore(
     },
     transaction,
   );
-  const runs = found.map(({ child_id: child, task, step, standing, at, day, marks }) => ({
+  const runs = found.map(({ child_id: child, task, step, standing, at, day, marks, marked_by: by }) => ({
     child,
-    run: { task, step, standing: standing as StepRun['standing'], at, day, helps: {}, ...marksKept(marks) },
+    run: { task, step, standing: standing as StepRun['standing'], at, day, by, helps: {}, ...marksKept(marks) },
   }));
   return new Map([...groupBy(runs, (r) => r.child)].map(([child, of]) => [child, of.map((r) => r.run)]));
 }
@@ -162,6 +163,7 @@ export async function rebuild(sessionId: string, transaction: Transaction): Prom
   );
   const whose = new Set([...before.map((r) => r.child), ...read.map((r) => r.answer.childId)]);
   transaction.afterCommit(() => remembered.letGo([...whose].filter((id) => id !== null)));
+  await models.keptAdvice.destroy({ where: { child_id: [...whose].filter((id) => id !== null) }, transaction });
   await models.readings.destroy(ofSession);
   await models.evidence.destroy(ofSession);
   await models.heardSounds.destroy(ofSession);

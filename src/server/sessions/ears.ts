@@ -1,6 +1,5 @@
 import { keyLabel } from '../../core/games/key-label';
 import type { Outcome } from '../../core/answers/outcome';
-import { agreement, type Agreement } from '../../core/evidence/agreement';
 import { rows } from '../storage/rows';
 import { answersThat, sessionsHeardTwice, type KeptAnswer } from '../answers/answers';
 import { sure } from '../../core/sure';
@@ -15,14 +14,16 @@ interface HeardTwice {
 export interface Ears {
   readonly first: string;
   readonly second: string;
-  readonly agreement: Agreement;
+  readonly answers: number;
+  /** Of them, marked alike. */
+  readonly alike: number;
   /** Marked otherwise, the newest first. */
   readonly differing: readonly HeardTwice[];
 }
 
 /**
- * Answers of a group that two adults marked: the same turn, child and item. By pair of adults, with how far they
- * agree.
+ * Answers of a group that two adults marked: the same turn, child and item. By pair of adults, with how many are
+ * alike.
  */
 export async function earsOf(groupId: string): Promise<Ears[]> {
   const names = new Map(
@@ -58,7 +59,8 @@ export async function earsOf(groupId: string): Promise<Ears[]> {
     return {
       first,
       second,
-      agreement: agreement(both.map((b) => b.marks)),
+      answers: both.length,
+      alike: both.filter((b) => b.marks[0] === b.marks[1]).length,
       differing: both.filter((b) => b.marks[0] !== b.marks[1]).sort((a, b) => b.at - a.at),
     };
   });

@@ -79,11 +79,14 @@ async function rowOr(transaction?: Transaction): Promise<SettingsRow> {
   );
 }
 
-/** How answers are weighed, and what comes first. */
+/** Which units come first, and how many adults can lead. */
 export const getProgressSettings = async (): Promise<ProgressSettings> => progressIn(await rowOr());
 
-const progressIn = ({ rule, unit_order, staff }: SettingsRow): ProgressSettings =>
-  progressSettingsSchema.parse({ rule, unitOrder: unit_order, staff });
+const progressIn = ({ unit_order, staff }: SettingsRow): ProgressSettings =>
+  progressSettingsSchema.parse({ unitOrder: unit_order, staff });
+
+/** True until the rules are saved again, where a setting had chosen the rule of four of the last five. */
+export const hadPlainRule = async (): Promise<boolean> => (await rowOr()).rule === 'was-plain';
 
 /** Both of them, read once. */
 export async function allSettings(): Promise<{ readonly speech: Settings; readonly progress: ProgressSettings }> {
@@ -91,9 +94,12 @@ export async function allSettings(): Promise<{ readonly speech: Settings; readon
   return { speech: settingsIn(row), progress: progressIn(row) };
 }
 
-export async function saveProgressSettings({ rule, unitOrder, staff }: ProgressSettings): Promise<void> {
+export async function saveProgressSettings({ unitOrder, staff }: ProgressSettings): Promise<void> {
   const { models, write } = await database();
   await write(async (transaction) =>
-    models.settings.upsert({ ...(await rowOr(transaction)), rule, unit_order: unitOrder, staff }, { transaction }),
+    models.settings.upsert(
+      { ...(await rowOr(transaction)), rule: 'weighed', unit_order: unitOrder, staff },
+      { transaction },
+    ),
   );
 }

@@ -15,9 +15,9 @@ import { BoardTable, BY_NAME } from './board-table';
 import { FindWhere } from './find-where';
 import { PapersMenu } from './papers-menu';
 
-const boxesMean = (ruleNote: string | null) =>
-  'Each box shows the step a child is working on, or the last step once all are secure. ' +
-  `${ruleNote ? `${ruleNote} ` : ''}A teaching record, not a diagnosis.`;
+const BOXES_MEAN =
+  'Each box shows the step a child is working on, or the last step once all are secure. A teaching record, not a ' +
+  'diagnosis.';
 
 /** Those at a state, as a choice says it. */
 const WHO: Readonly<Record<State, string>> = {
@@ -38,7 +38,6 @@ interface BoardProps {
   readonly ladders: readonly { readonly id: string; readonly name: string }[];
   readonly rows: readonly BoardLine[];
   readonly tomorrow: Tomorrow;
-  readonly ruleNote: string | null;
   readonly groupId: string;
   readonly games: readonly FindGame[];
   readonly first: string;
@@ -55,7 +54,7 @@ const fitsFilter =
  * Children down: what is next first, then the step each stands before, its state by shape and word. Who could play
  * together stands beside it. Never in order of merit unless asked for by skill.
  */
-export function BoardScreen({ groupName, ladders, rows, tomorrow, ruleNote, groupId, games, first }: BoardProps) {
+export function BoardScreen({ groupName, ladders, rows, tomorrow, groupId, games, first }: BoardProps) {
   const [sort, setSort] = useState<string>(BY_NAME);
   const [only, setOnly] = useState<State | ''>('');
   const [here, setHere] = useState(false);
@@ -96,7 +95,7 @@ export function BoardScreen({ groupName, ladders, rows, tomorrow, ruleNote, grou
               <p className="py-4 text-muted">No one matches. Choose “everyone” to see them all.</p>
             )}
             <Legend />
-            <p className="mt-2 text-[0.95rem] text-muted">{boxesMean(ruleNote)}</p>
+            <p className="mt-2 text-[0.95rem] text-muted">{BOXES_MEAN}</p>
           </div>
           <div className="min-w-0 xl:col-start-2 print:hidden">
             <FindUnseen groupId={groupId} rows={rows} games={games} first={first} />

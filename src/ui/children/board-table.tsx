@@ -154,7 +154,7 @@ interface LineProps {
 
 /** One child: what is next, with one tap into it, and the step they stand before on every ladder. */
 function Line({ groupId, line, cells, ladders }: LineProps) {
-  const { id, name, away, next, step } = line;
+  const { id, name, away, next } = line;
   return (
     <tr className="border-b border-line">
       <th
@@ -174,12 +174,12 @@ function Line({ groupId, line, cells, ladders }: LineProps) {
       <td className="px-2 py-1.5 leading-tight max-lg:w-full lg:w-68 print:w-44 print:py-0">
         <div className="flex items-center gap-3">
           <b className="min-w-0 flex-1 font-word text-lg leading-tight print:text-[8pt]">
-            {step ? next : 'every step is secure'}
+            {next ? `${next.does}${next.chosen ? ' (chosen)' : ''}` : 'every step is secure'}
             {away && <span className="block text-[0.9rem] font-normal text-muted">away today</span>}
           </b>
-          {step && (
+          {next && (
             <div className="print:hidden">
-              <PlayStep groupId={groupId} step={step} does={`${name}, ${next}`} childIds={[id]} name="Play" />
+              <PlayStep groupId={groupId} step={next} does={`${name}, ${next.does}`} childIds={[id]} name="Play" />
             </div>
           )}
         </div>

@@ -1,6 +1,5 @@
 import { Download } from 'lucide-react';
 import { format, formatDistanceToNowStrict } from 'date-fns';
-import { PLAIN_ERRS, RULE_WORDS } from '@/core/evidence/rule';
 import type { ChildPage, RecentAnswer } from '@/server/children/child-page';
 import { Link } from '../kit/link';
 import { OutcomeMark } from '../kit/outcome-mark';
@@ -57,10 +56,7 @@ export function ChildScreen({ page }: { page: ChildPage }) {
       <NextCard page={page} chosenOn={page.chosen ? format(page.chosen.at, 'd MMMM') : null} />
       <div className="mt-5 grid gap-x-12 gap-y-8 lg:grid-cols-[minmax(0,1fr)_22rem]">
         <div className="min-w-0 space-y-8">
-          <LadderPaths
-            ladders={page.ladders}
-            ruleNote={page.rule === 'plain' ? `Rule: ${RULE_WORDS.plain.name}. ${PLAIN_ERRS}` : null}
-          />
+          <LadderPaths ladders={page.ladders} />
           <Lately page={page} />
           <Section id="weeks" title="Week by week" heading="mb-2 text-2xl">
             <HistoryChart weeks={page.weeks} />
@@ -69,7 +65,6 @@ export function ChildScreen({ page }: { page: ChildPage }) {
         </div>
         <div className="min-w-0 space-y-8">
           <SoundMapView map={page.map} chart={page.chart} />
-          <DidItHelp page={page} />
           <Section id="find" title="Find where they are">
             <FindOne groupId={page.groupId} child={{ id: page.id, name: page.name }} find={page.find} />
           </Section>
@@ -138,23 +133,6 @@ function Way({ page }: { readonly page: ChildPage }) {
       {page.ownWayEffect.length > 0 && (
         <p className="mt-1">{wouldCountAsRight(page.ownWayEffect.length, page.ownWayEffect.slice(0, 4).join(', '))}</p>
       )}
-    </Section>
-  );
-}
-
-/** How what slipped went on, on words that were new. */
-function DidItHelp({ page }: { readonly page: ChildPage }) {
-  if (!page.helped.length) return null;
-  return (
-    <Section id="helped" title="Did it help?">
-      {page.helped.map((text) => (
-        <p key={text} className="mt-1.5 leading-snug">
-          {text}
-        </p>
-      ))}
-      <p className="mt-2 text-[0.95rem] leading-snug text-muted">
-        Only words they had never met before count here. We can’t tell practice from growing up.
-      </p>
     </Section>
   );
 }

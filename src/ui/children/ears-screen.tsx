@@ -1,14 +1,10 @@
 import { format } from 'date-fns';
 import { OUTCOME_WORDS } from '@/core/answers/outcome';
-import { kappaWord } from '@/core/evidence/agreement';
 import type { Ears } from '@/server/sessions/ears';
 import { Link } from '../kit/link';
 import { OutcomeMark } from '../kit/outcome-mark';
-import { sure } from '@/core/sure';
 
-const number = (n: number): string => n.toFixed(2).replace('-', '−');
-
-/** Two adults who marked the same answers: how far they agree, and which answers to talk about. */
+/** Two adults who marked the same answers: how many alike, and which answers to talk about. */
 export function EarsScreen({ ears }: { ears: readonly Ears[] }) {
   return (
     <>
@@ -22,19 +18,13 @@ export function EarsScreen({ ears }: { ears: readonly Ears[] }) {
           No answers have been marked by two adults yet. A few minutes of one session is enough to begin.
         </p>
       )}
-      {ears.map(({ first, second, agreement: { answers, alike, kappa, interval }, differing }) => (
+      {ears.map(({ first, second, answers, alike, differing }) => (
         <section key={`${first} ${second}`} className="mb-10 border-t border-line pt-4">
           <h2 className="text-2xl">
             {first} and {second}
           </h2>
           <p className="mt-1 text-xl">
-            You gave the same mark for {Math.round(alike * answers)} of {answers} answers.
-          </p>
-          <p className="text-muted">
-            {kappa === null
-              ? 'Both gave the same mark every time, so we can’t say more than that.'
-              : `That is ${kappaWord(kappa)} agreement, with chance allowed for ` +
-                `(kappa ${number(kappa)}, likely between ${sure(interval).map(number).join(' and ')}).`}
+            You gave the same mark for {alike} of {answers} answers.
           </p>
           {differing.length > 0 && (
             <>

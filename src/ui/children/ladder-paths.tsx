@@ -8,7 +8,7 @@ import type { ShownLadder, ShownRung } from '@/server/children/child-page';
 import { Hop, StateSign } from './state-sign';
 
 /** Every ladder that was begun, as a path of hops; a tap on one says how it is known. */
-export function LadderPaths({ ladders, ruleNote }: { ladders: readonly ShownLadder[]; ruleNote: string | null }) {
+export function LadderPaths({ ladders }: { readonly ladders: readonly ShownLadder[] }) {
   const shown = ladders.filter((l) => l.played || l.rungs.some((r) => r.now));
   const rest = ladders.filter((l) => !shown.includes(l));
   const first = shown.find((l) => l.rungs.some((r) => r.now)) ?? shown[0];
@@ -17,7 +17,7 @@ export function LadderPaths({ ladders, ruleNote }: { ladders: readonly ShownLadd
   const rung: ShownRung | undefined =
     ladder?.rungs.find((r) => r.id === at?.[1]) ??
     ladder?.rungs.find((r) => r.now) ??
-    ladder?.rungs.find((r) => r.id === ladder.at) ??
+    ladder?.rungs.find((r) => r.id === ladder.workingOn) ??
     ladder?.rungs.at(-1);
   if (!ladder || !rung)
     return (
@@ -73,15 +73,11 @@ export function LadderPaths({ ladders, ruleNote }: { ladders: readonly ShownLadd
           </b>{' '}
           <span className="font-sans text-base">{rung.why}</span>
         </p>
-        <p className="text-[0.95rem] text-muted">
-          {[
-            rung.id === ladder.at ? ladder.more : null,
-            rest.length ? `Not started yet: ${rest.map((l) => l.name.toLowerCase()).join(', ')}.` : null,
-            ruleNote,
-          ]
-            .filter(Boolean)
-            .join(' ')}
-        </p>
+        {rest.length > 0 && (
+          <p className="text-[0.95rem] text-muted">
+            Not started yet: {rest.map((l) => l.name.toLowerCase()).join(', ')}.
+          </p>
+        )}
       </div>
     </div>
   );

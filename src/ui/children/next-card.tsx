@@ -5,13 +5,12 @@ import { useState, useTransition } from 'react';
 import { chooseNext } from '@/actions/next-steps';
 import { playPebbles, playStep } from '@/actions/sessions';
 import { capital } from '@/core/in-words';
-import type { ChildPage, ShownLadder, ShownNext } from '@/server/children/child-page';
+import type { ChildPage, ShownLadder } from '@/server/children/child-page';
+import type { ShownNext } from '@/server/children/shown-next';
 import { Button } from '../kit/button';
 import { ErrorMessage } from '../kit/message';
 import { SelectField } from '../kit/select';
 import { unreached } from '../kit/unreached';
-
-const HEAR_AND_SAY = 'hear it and say it';
 
 const chosenBy = ({ by, on }: { by: string | null; on: string | null }, words: readonly string[]) =>
   `Chosen by ${by ?? 'an adult'}${on ? ` on ${on}` : ''}.${words.length ? ` Try ${words.join(' and ')}.` : ''}`;
@@ -23,17 +22,15 @@ interface NextCardProps {
 
 type RunWork = (work: () => Promise<{ error?: string } | void>) => void;
 
-const titleOf = (step: ShownNext | undefined, name: string): string =>
-  step
-    ? `Next: ${step.pattern ? HEAR_AND_SAY : step.does}`
-    : `${name} has finished every ladder. Play what is due again.`;
+const titleOf = (step: ShownNext | null, name: string): string =>
+  step ? `Next: ${step.does}` : `${name} has finished every ladder. Play what is due again.`;
 
 /**
  * What to play next and why, with words to try now, played in one tap; then what nobody can tell yet and the check that
  * settles it. Another step can be chosen, and the choice is kept as such.
  */
 export function NextCard({ page, chosenOn }: NextCardProps) {
-  const { id, name, groupId, next, chosen, notices, open } = page;
+  const { id, name, groupId, next, other, chosen, notices, open } = page;
   const [choosing, setChoosing] = useState(false);
   const [error, setError] = useState<string | null>(null);
   const [running, begin] = useTransition();
@@ -43,10 +40,8 @@ export function NextCard({ page, chosenOn }: NextCardProps) {
       setError(state?.error ?? null);
       if (!state?.error) setChoosing(false);
     });
-  const main = chosen?.shown ?? next[0];
-  const second = chosen ? next[0] : next[1];
-  const play = ({ ladder, rung, pattern }: ShownNext): void =>
-    run(() => playStep(groupId, { ladder, rung, pattern }, [id]));
+  const play = ({ ladder, rung, pattern, check }: ShownNext): void =>
+    run(() => playStep(groupId, { ladder, rung, pattern, check }, [id]));
   return (
     <section aria-labelledby="next" className="rounded-2xl bg-marigold-soft px-5 py-4">
       {notices.map((text) => (
@@ -57,26 +52,24 @@ export function NextCard({ page, chosenOn }: NextCardProps) {
       <div className={clsx('grid gap-x-10 gap-y-3', open.length > 0 && 'md:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]')}>
         <div className="min-w-0">
           <h2 id="next" className="text-2xl leading-tight">
-            {titleOf(main, name)}
+            {titleOf(next, name)}
           </h2>
-          {main && (
+          {next && (
             <>
               <p className="mt-1 max-w-2xl leading-snug">
-                {chosen ? chosenBy({ by: chosen.by, on: chosenOn }, main.words) : main.reason}
+                {chosen ? chosenBy({ by: chosen.by, on: chosenOn }, next.words) : next.reason}
               </p>
               <Acts
                 running={running}
                 choosing={choosing}
-                onPlay={() => play(main)}
+                onPlay={() => play(next)}
                 onAnother={() => setChoosing(!choosing)}
                 onOurs={chosen ? () => run(() => chooseNext(id, null)) : null}
               />
             </>
           )}
           {choosing && <AnotherStep running={running} run={run} childId={id} ladders={page.ladders} />}
-          {main && second && !choosing && (
-            <Second second={second} chosen={chosen !== null} running={running} play={play} />
-          )}
+          {next && other && !choosing && <Other other={other} chosen={chosen !== null} running={running} play={play} />}
         </div>
         {open.length > 0 && (
           <Unsettled open={open} running={running} onCheck={(key) => run(() => playPebbles(id, key))} />
@@ -113,21 +106,20 @@ const Acts = ({ running, choosing, onPlay, onAnother, onOurs }: ActsProps) => (
   </div>
 );
 
-interface SecondProps {
-  readonly second: ShownNext;
+interface OtherProps {
+  readonly other: ShownNext;
   readonly chosen: boolean;
   readonly running: boolean;
   readonly play: (step: ShownNext) => void;
 }
 
-/** The other choice; beside an adult's own it is what we would have played. */
-const Second = ({ second, chosen, running, play }: SecondProps) => (
+/** Another skill; beside an adult's own choice it is what we would have played. */
+const Other = ({ other, chosen, running, play }: OtherProps) => (
   <p className="mt-3 border-t border-line-strong/40 pt-2.5 leading-snug">
-    {chosen ? 'We’d have suggested:' : 'Or:'}{' '}
-    <b className="font-word">{second.pattern ? HEAR_AND_SAY : second.does}.</b> {second.reason}{' '}
-    <Button kind="quiet" className="min-h-9 px-1 text-ink" disabled={running} onClick={() => play(second)}>
+    {chosen ? 'We’d have suggested:' : 'Or another skill:'} <b className="font-word">{other.does}.</b> {other.reason}{' '}
+    <Button kind="quiet" className="min-h-9 px-1 text-ink" disabled={running} onClick={() => play(other)}>
       Play that one
-      <span className="sr-only">: {second.does}</span>
+      <span className="sr-only">: {other.does}</span>
     </Button>
   </p>
 );

@@ -12,6 +12,7 @@ interface PlayStepProps {
     readonly ladder: string;
     readonly rung: string;
     readonly pattern?: string | null;
+    readonly check?: string | null;
   };
   /** What is done in it, for who cannot see what stands beside the button. */
   readonly does: string;
@@ -26,12 +27,10 @@ interface PlayStepProps {
 export function PlayStep({ groupId, step, does, childIds, name, wide = false, main = false }: PlayStepProps) {
   const [error, setError] = useState<string | null>(null);
   const [running, begin] = useTransition();
-  const { ladder, rung, pattern = null } = step;
+  const { ladder, rung, pattern, check } = step;
   const play = (): void =>
     begin(async () => {
-      const state = await playStep(groupId, { ladder, rung, ...(pattern ? { pattern } : {}) }, [...childIds]).catch(
-        unreached(),
-      );
+      const state = await playStep(groupId, { ladder, rung, pattern, check }, [...childIds]).catch(unreached());
       setError(state?.error ?? null);
     });
   return (

@@ -4,7 +4,6 @@ import { useActionState, useState, useTransition } from 'react';
 import type { FormState } from '@/actions/answer';
 import { keepProgressSettings } from '@/actions/settings';
 import { UNIT_ORDERS, UNIT_ORDER_WORDS } from '@/core/evidence/unit-order';
-import { PLAIN_ERRS, RULES, RULE_WORDS } from '@/core/evidence/rule';
 import type { ProgressSettings } from '@/server/setting/settings';
 import { Button } from '../kit/button';
 import { formOf, useKeptForm } from '../kit/kept-form';
@@ -13,18 +12,16 @@ import { RadioGroup } from '../kit/radio-group';
 import { SentFields } from '../kit/sent-fields';
 import { unreached } from '../kit/unreached';
 
-/** How answers are weighed, which units come first, how many adults lead. */
+/** Which units come first, how many adults lead. */
 export function ProgressForm({ settings }: { settings: ProgressSettings }) {
   const { form, values, done } = useKeptForm('judging', {
-    rule: settings.rule as string,
     unitOrder: settings.unitOrder as string,
     staff: String(settings.staff),
   });
   const [sent, send] = useActionState(keepProgressSettings, {});
   const [state, setState] = useState<FormState>(sent);
   const [running, begin] = useTransition();
-  const set = (name: 'rule' | 'unitOrder' | 'staff') => (next: string) =>
-    form.setValue(name, next, { shouldDirty: true });
+  const set = (name: 'unitOrder' | 'staff') => (next: string) => form.setValue(name, next, { shouldDirty: true });
   const keep = form.handleSubmit((given) =>
     begin(async () => {
       const now = await keepProgressSettings({}, formOf(given)).catch(unreached('What you chose is still here.'));
@@ -35,15 +32,6 @@ export function ProgressForm({ settings }: { settings: ProgressSettings }) {
   return (
     <form action={send} onSubmit={keep} className="max-w-3xl">
       <SentFields values={{ ...values }} />
-      <div className="mb-4">
-        <RadioGroup
-          legend={<b>When is a step secure?</b>}
-          value={values.rule}
-          onChange={set('rule')}
-          options={RULES.map((r) => asChoice(r, RULE_WORDS[r]))}
-        />
-        {values.rule === 'plain' && <p className="border-l-4 border-marigold py-1 pl-4">{PLAIN_ERRS}</p>}
-      </div>
       <div className="mb-4">
         <RadioGroup
           legend={<b>What comes first?</b>}

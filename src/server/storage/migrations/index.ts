@@ -15,6 +15,7 @@ import * as papers from './0013-papers';
 import * as outOfSight from './0014-out-of-sight';
 import * as clocks from './0015-clocks';
 import * as byChild from './0016-by-child';
+import * as oneVoice from './0017-one-voice';
 import type { InTransaction } from './statements';
 
 interface Migration {
@@ -39,6 +40,7 @@ const MIGRATIONS: readonly { name: string; migration: Migration }[] = [
   { name: '0014-out-of-sight', migration: outOfSight },
   { name: '0015-clocks', migration: clocks },
   { name: '0016-by-child', migration: byChild },
+  { name: '0017-one-voice', migration: oneVoice },
 ];
 
 /** Names of the migrations of this version, in order. */

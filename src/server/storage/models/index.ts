@@ -141,6 +141,8 @@ export interface EvidenceRow {
   marks: string;
   helps: string;
   marked_by: string | null;
+  /** Children who answered in the session. */
+  among: number | null;
 }
 interface HeardSoundsRow {
   child_id: string;
@@ -160,6 +162,13 @@ export interface PebbleCheckRow {
   told: number | null;
   at: number;
   day: number;
+}
+/** What is advised for a child, as text; null: nothing changes by time alone. */
+interface KeptAdviceRow {
+  child_id: string;
+  under: string;
+  until: number | null;
+  body: string;
 }
 interface LocalStepsRow {
   id: number;
@@ -233,6 +242,7 @@ export interface Models {
   readonly evidence: Table<EvidenceRow>;
   readonly heardSounds: Table<HeardSoundsRow>;
   readonly pebbleChecks: Table<PebbleCheckRow>;
+  readonly keptAdvice: Table<KeptAdviceRow>;
   readonly localSteps: Table<LocalStepsRow>;
   readonly chosenSteps: Table<ChosenStepRow>;
 }
@@ -410,7 +420,10 @@ const EVIDENCE: ColumnsOf<EvidenceRow> = {
   marks: text,
   helps: text,
   marked_by: maybe,
+  among: maybeWhole,
 };
+
+const KEPT_ADVICE: ColumnsOf<KeptAdviceRow> = { child_id: key, under: text, until: maybeWhole, body: text };
 
 const HEARD_SOUNDS: ColumnsOf<HeardSoundsRow> = { child_id: key, session_id: key, cells: text, at: whole };
 
@@ -466,6 +479,7 @@ export function defineModels(sequelize: Sequelize): Models {
     evidence: table('evidence', EVIDENCE),
     heardSounds: table('heard_sounds', HEARD_SOUNDS),
     pebbleChecks: table('pebble_checks', PEBBLE_CHECKS),
+    keptAdvice: table('kept_advice', KEPT_ADVICE),
     localSteps: table('local_steps', LOCAL_STEPS),
     chosenSteps: table('chosen_steps', CHOSEN_STEPS),
   };

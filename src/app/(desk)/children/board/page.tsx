@@ -5,8 +5,6 @@ import { findGames, firstToFind } from '@/core/choosing/finding';
 import { LADDERS } from '@/core/evidence/ladders';
 import { boardRows } from '@/server/children/board';
 import { tomorrowFor } from '@/server/children/progress';
-import { PLAIN_ERRS } from '@/core/evidence/rule';
-import { getProgressSettings } from '@/server/setting/settings';
 import { BoardScreen } from '@/ui/children/board-screen';
 import { CHILD_PLACES, SubNav } from '@/ui/kit/sub-nav';
 
@@ -15,7 +13,7 @@ export const dynamic = 'force-dynamic';
 
 export default guarded(async () => {
   const group = await currentGroup();
-  const [rows, { rule }, tomorrow] = await Promise.all([boardRows(group), getProgressSettings(), tomorrowFor(group)]);
+  const [rows, tomorrow] = await Promise.all([boardRows(group), tomorrowFor(group)]);
   return (
     <>
       <SubNav label="Children" places={CHILD_PLACES} here="/children/board" />
@@ -27,7 +25,6 @@ export default guarded(async () => {
         groupId={group.id}
         games={findGames()}
         first={firstToFind([], false)}
-        ruleNote={rule === 'plain' ? PLAIN_ERRS : null}
       />
     </>
   );

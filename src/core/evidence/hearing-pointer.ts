@@ -1,0 +1,37 @@
+import type { Access } from '../answers/access';
+import type { StepRun } from './evidence';
+import { millisecondsInDay } from 'date-fns/constants';
+
+/** So many right answers, on so many days, over so long. Our own choice. */
+const POINTER = { right: 8, share: 0.5, days: 3, overDays: 20, lookedAtDays: 90 } as const;
+
+/** What an access setting hides: with it, every right answer came after hearing it twice, or with the face in sight. */
+const HIDES: ReadonlySet<Access> = new Set<Access>(['said-twice', 'face']);
+
+interface Hears {
+  readonly access: readonly Access[];
+  readonly lowOnly: boolean;
+}
+
+const times = (marks: string, mark: string): number => marks.split(mark).length - 1;
+
+/**
+ * True where, over three weeks and more, half or more of what a child got right came only after hearing it again, or
+ * with the speaker’s face in sight: worth asking the family about hearing. It names no condition, and says nothing where
+ * hearing is known about. Common practice, no source.
+ * @param now milliseconds since 1970
+ */
+export function hearingPointer(runs: readonly StepRun[], { access, lowOnly }: Hears, now: number): boolean {
+  if (lowOnly || access.includes('aid')) return false;
+  const always = access.some((a) => HIDES.has(a));
+  const lately = runs.filter((r) => r.standing === 'fresh' && now - r.at <= POINTER.lookedAtDays * millisecondsInDay);
+  const counts = lately.map((run) => {
+    const [own, helped] = [times(run.marks, '1'), times(run.marks, 'h')];
+    const again = always ? own + helped : Math.min(helped, run.helps['said-again'] ?? 0);
+    return { day: run.day, right: own + helped, again };
+  });
+  const sum = (of: 'right' | 'again'): number => counts.reduce((n, c) => n + c[of], 0);
+  const days = counts.filter((c) => c.again > 0).map((c) => c.day);
+  if (new Set(days).size < POINTER.days || Math.max(...days) - Math.min(...days) < POINTER.overDays) return false;
+  return sum('right') >= POINTER.right && sum('again') >= POINTER.share * sum('right');
+}

@@ -1,0 +1,47 @@
+import { taskOf } from '../games';
+import { listed } from '../in-words';
+import type { ChildAdvice } from '../choosing/advice';
+
+type Told = Pick<ChildAdvice, 'talk' | 'open' | 'replies' | 'hearing' | 'rooms'>;
+
+/** What to know before anything is played: when it holds, and how it is said. None of it names a condition. */
+const NOTICES: readonly {
+  readonly holds: (advice: Told) => boolean;
+  readonly says: (advice: Told, spotOf: (key: string) => string) => string;
+}[] = [
+  {
+    holds: ({ talk }) => talk,
+    says: ({ open }, spotOf) =>
+      'On two days they couldn’t tell words apart by ' +
+      `${listed(open.filter((o) => o.verdict === 'talk').map((o) => spotOf(o.key)))}. Speak with ` +
+      'the family and your special-needs lead: a hearing check is wise. Words with two sounds together can wait.',
+  },
+  {
+    holds: ({ hearing }) => hearing,
+    says: () =>
+      'For three weeks or more, at least half of what they got right came after hearing it again, or with your face in ' +
+      'sight. It’s worth asking the family about hearing.',
+  },
+  {
+    holds: ({ replies }) => replies === 'hardly',
+    says: () => 'Often gives no reply, which doesn’t tell us what they know. Try pairs, pictures or pointing.',
+  },
+  {
+    holds: ({ replies }) => replies === 'alone',
+    says: () =>
+      'Hardly replies in the group, but answers when it’s just the two of you. Play a few turns alone for now.',
+  },
+  {
+    holds: ({ rooms }) => rooms.length > 0,
+    says: ({ rooms }) =>
+      `Everyone found ${listed(rooms.map((task) => taskOf(task).name.toLowerCase()))} hard on one day, so we think it ` +
+      'was the room: those answers don’t count for anyone.',
+  },
+];
+
+/**
+ * What to know of a child first, in whole sentences; only what holds is said.
+ * @param spotOf a sound and place in words
+ */
+export const noticesOf = (advice: Told, spotOf: (key: string) => string): string[] =>
+  NOTICES.filter(({ holds }) => holds(advice)).map(({ says }) => says(advice, spotOf));
