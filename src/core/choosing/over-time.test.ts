@@ -8,7 +8,8 @@ import { expectedInWords, groupForecast } from './just-right';
 import { forecast, modelOf } from './model';
 import { adviseOn } from './advice';
 import { reviewOf } from './review';
-import { answersOf, statesOf } from '../testing/simulated';
+import { answersOf, statesOf, type Simulated } from '../testing/simulated';
+import { VOICE_BARS } from '../testing/voice-bars';
 import { sure } from '../sure';
 
 const DAY = 86_400_000;
@@ -99,6 +100,15 @@ describe('just right', () => {
 });
 
 // A short form of the table in docs/operating.md, so that a change of the rule that spoils it is caught.
+const OPEN_CHILD = (rate: number): Simulated => ({ ladder: 'blending', mix: [['blending', '3-clip']], rate });
+/** Children looked at, and what a share of so many strays by. */
+const MANY = 400;
+const SAMPLING = 0.03;
+const everSecure = (child: Simulated): number =>
+  Array.from({ length: MANY }, (_, i) => statesOf(child, answersOf(child, 20, i + 1), CLIP)).filter((states) =>
+    states.includes('secure'),
+  ).length / MANY;
+
 describe('how often the rule is right, looked at after every answer', () => {
   const ever = (
     ...[rate, answers, mix, state, rung, ladder]: [
@@ -119,11 +129,19 @@ describe('how often the rule is right, looked at after every answer', () => {
   };
   const open = [['blending', '3-clip']] as const;
   test('open answers', () => {
-    expect(ever(0.6, 20, open, 'secure', CLIP, 'blending')).toBeLessThanOrEqual(0.06);
-    expect(ever(0.85, 20, open, 'secure', CLIP, 'blending')).toBeGreaterThanOrEqual(0.5);
-    expect(ever(0.95, 20, open, 'secure', CLIP, 'blending')).toBeGreaterThanOrEqual(0.92);
+    const { at06, found } = VOICE_BARS;
+    expect(everSecure(OPEN_CHILD(0.6))).toBeLessThanOrEqual(at06.independent);
+    expect(everSecure(OPEN_CHILD(0.85))).toBeGreaterThanOrEqual(found.at085 - SAMPLING);
+    expect(everSecure(OPEN_CHILD(0.95))).toBeGreaterThanOrEqual(found.at095 - SAMPLING);
     expect(ever(0.8, 20, open, 'not-yet', CLIP, 'blending')).toBeLessThanOrEqual(0.05);
   });
+  test.each([
+    ['good and bad spells', { spells: 0.15 }],
+    ['streaks', { streaks: 0.3 }],
+    ['adults of different generosity', { generosity: 0.3 }],
+  ] as const)('%s: falsely secure in no more than one of ten', (_, unsteady) =>
+    expect(everSecure({ ...OPEN_CHILD(0.6), ...unsteady })).toBeLessThanOrEqual(VOICE_BARS.at06.streaky),
+  );
   test('yes/no answers: no more often falsely sure', () =>
     expect(ever(0.6, 30, [['rhyme-pairs', 'far']], 'secure', 0, 'rhyme')).toBeLessThanOrEqual(0.06));
 });

@@ -3,7 +3,7 @@ export const RULE = {
   /** Answers lose half their weight in so many days before the last one. */
   halfLifeDays: 60,
   /** Secure: the rate is at least `rate`, that surely, on so many unaided answers and days. */
-  secure: { rate: 0.65, sure: 0.965, answers: 6, days: 2 },
+  secure: { rate: 0.65, sure: 0.9775, answers: 8, days: 2 },
   /** Not yet: what is managed, alone or with help, is at most `rate`, that surely. */
   notYet: { rate: 0.4, sure: 0.8, answers: 3 },
   /** Fewer answers than this, and neither of both: not enough seen. */

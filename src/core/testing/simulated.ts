@@ -12,6 +12,12 @@ export interface Simulated {
   readonly rate: number;
   /** What is added to the rate with every week: learning. */
   readonly aWeek?: number;
+  /** Good and bad spells of five days, so much better and worse. */
+  readonly spells?: number;
+  /** How far an answer leans towards the one before it: 0 is independent. */
+  readonly streaks?: number;
+  /** Spread of the adult’s generosity, in the rate, from child to child. */
+  readonly generosity?: number;
   /** Chance that a miss is turned into an answer with help. */
   readonly helpable?: number;
   readonly ladder: string;
@@ -25,22 +31,29 @@ const DAY = 86_400_000;
 /** Answers a day, and days between sessions: a small group that plays twice or three times a week. */
 const A_DAY = 2;
 const GAP_DAYS = [2, 2, 3] as const;
+/** Days of play that a good or a bad spell lasts. */
+const SPELL_DAYS = 5;
 
 /** The answers of one child, one after the other, as runs of one letter. */
 export function answersOf(child: Simulated, answers: number, seed: number): StepRun[] {
   const random: Random = seeded(seed);
   const out: StepRun[] = [];
   let day = 20_000;
+  const generous = (child.generosity ?? 0) * (random() - 0.5);
+  const firstSpell = random() < 0.5 ? 1 : 0;
+  let before: boolean | null = null;
   for (let i = 0; i < answers; i += 1) {
     if (i && i % A_DAY === 0) day += sure(GAP_DAYS[(i / A_DAY) % GAP_DAYS.length]);
+    const spell = Math.floor(i / A_DAY / SPELL_DAYS) % 2 === firstSpell ? 1 : -1;
+    const shift = generous + spell * (child.spells ?? 0);
     const hard = child.harder && i % child.harder.every === child.harder.every - 1;
     const [task, step] = hard ? sure(child.harder).game : sure(child.mix[i % child.mix.length]);
-    const rate = Math.min(
-      0.99,
-      (hard ? sure(child.harder).rate : child.rate) + ((child.aWeek ?? 0) * (day - 20_000)) / 7,
-    );
+    const plain = (hard ? sure(child.harder).rate : child.rate) + ((child.aWeek ?? 0) * (day - 20_000)) / 7 + shift;
+    const lean = before === null ? 0 : (child.streaks ?? 0) * (Number(before) - plain);
+    const rate = Math.min(0.99, plain + lean);
     const guess = guessOf(task, step);
     const right = random() < guess + (1 - guess) * rate;
+    before = right;
     const helped = random() < (child.helpable ?? 0);
     const missed = helped ? 'h' : '0';
     out.push({

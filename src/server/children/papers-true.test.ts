@@ -150,11 +150,15 @@ const expectBegun = (said: readonly Said[], does: string, where: string): void =
   ).toBeGreaterThan(0);
 
 const doubtful = (said: readonly Said[]): number => said.filter((s) => s.lost === 'speech?').length;
+/** Three slips on two days: fewer are not told to a family. */
+const isOftenDoubtful = (said: readonly Said[]): boolean =>
+  doubtful(said) >= 3 && new Set(said.filter((s) => s.lost === 'speech?').map((s) => s.daysAgo)).size >= 2;
 const ends = (said: readonly Said[]): Said[] =>
   said.filter((s) => s.step === 'segmenting 4-end' && (s.mark === 'on-own' || s.lost === 'first of end'));
 
 function expectOpen(slipped: string, said: readonly Said[], where: string): void {
-  const told = /slipped (once|twice|(\d+) times)/.exec(slipped);
+  // Five and more in one place come first: the check itself is what comes next.
+  const told = /slipped (once|twice|(\d+) times)/.exec(slipped) ?? /(?:)((\d+)) answers there may only be/.exec(slipped);
   expect(told !== null, where).toBe(doubtful(said) > 0);
   if (told) expect({ once: 1, twice: 2 }[told[1] ?? ''] ?? Number(told[2]), where).toBe(doubtful(said));
 }
@@ -164,15 +168,17 @@ function expectHandover(paper: Paper, said: readonly Said[], now: number, where:
   const days = new Set(said.map((s) => s.daysAgo));
   for (const does of asList(/On their own, can (.+?)\./.exec(summary)?.[1] ?? '').filter(Boolean))
     expectAble(said, does, where);
-  const coming = /orking towards: (.+?)\./.exec(summary)?.[1] ?? '';
-  for (const does of asList(coming).filter(Boolean)) expectBegun(said, does.replace(/ with help$/, ''), where);
   if (!days.size) expect(seen, where).toBe('We haven’t seen them in a game yet.');
   else {
     const onDays = days.size === 1 ? 'one day' : `${days.size} days`;
     const since = format(now - Math.max(...days) * millisecondsInDay, 'd MMMM');
     expect(seen, where).toBe(`We’ve seen them in games on ${onDays} since ${since}.`);
   }
-  expectOpen(linesUnder(paper, 'What we can’t tell yet').join(' '), said, where);
+  expectOpen(
+    [...linesUnder(paper, 'What we can’t tell yet'), ...linesUnder(paper, 'What comes next')].join(' '),
+    said,
+    where,
+  );
   for (const line of linesUnder(paper, 'What comes next')) {
     const pattern = /^.+ Often misses .+: (\d+) of (\d+)\./.exec(line);
     if (pattern) {
@@ -191,11 +197,11 @@ function expectTalk(paper: Paper, said: readonly Said[], where: string): void {
     else expect(line, where).toBe('We haven’t seen enough yet to say.');
   }
   for (const line of linesUnder(paper, 'What’s on its way')) {
-    const does = sure(/^Can (.+?) (?:with a little help|some of the time)\.$/.exec(line)?.[1]);
+    const does = sure(/^Can (.+?) (?:with a little help|some of the time|most of the time)\.$/.exec(line)?.[1]);
     expectBegun(said, does, where);
   }
   const noticed = linesUnder(paper, 'What we’ve noticed').join(' ');
-  expect(noticed.includes('don’t always say'), where).toBe(doubtful(said) > 0);
+  expect(noticed.includes('don’t always say'), where).toBe(isOftenDoubtful(said));
   if (noticed.includes('They often miss')) {
     const missed = ends(said).filter((s) => s.lost).length;
     expect(missed * 2, where).toBeGreaterThan(ends(said).length);
@@ -203,7 +209,7 @@ function expectTalk(paper: Paper, said: readonly Said[], where: string): void {
   }
   const quiet = said.filter((s) => s.mark === 'no-reply').length;
   if (noticed.includes('Often gives no reply')) expect(quiet * 2, where).toBeGreaterThan(said.length);
-  if (noticed === 'Nothing stands out.') expect(doubtful(said), where).toBe(0);
+  if (noticed === 'Nothing stands out.') expect(isOftenDoubtful(said), where).toBe(false);
 }
 
 test(`${GROUPS * NAMES.length} histories: a handover and a page to talk over say what was seen`, async () => {

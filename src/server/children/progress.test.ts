@@ -227,7 +227,10 @@ describe('a child', () => {
     const { groupId, wren } = await begun();
     await chooseStep(wren, { step: { ladder: 'rhyme', rung: 'say' }, by: 'HB' });
     const group = sure((await listGroups()).find((g) => g.id === groupId));
-    expect(sure((await boardRows(group)).find((r) => r.id === wren)).next).toBe('say a word that rhymes (chosen)');
+    expect(sure((await boardRows(group)).find((r) => r.id === wren)).next).toMatchObject({
+      does: 'say a word that rhymes',
+      chosen: true,
+    });
     // Kofi is not near it, so the two play what fits both, and it is said what gave.
     expect(sure((await tomorrowFor(group)).grouping.groups[0]).gave).toMatchObject([
       { id: wren, own: { ladder: 'rhyme', rung: 'say' }, why: 'second' },
@@ -278,7 +281,8 @@ test('two adults: pairs of the same answer, without those undone or left out', a
   expect(ears).toMatchObject({
     first: 'HB',
     second: 'KM',
-    agreement: { answers: 2, alike: 0.5 },
+    answers: 2,
+    alike: 1,
     differing: [{ child: 'Kofi', item: 'map', marks: ['on-own', 'with-help'] }],
   });
   expect((await lookBack(id)).answers.map((a) => a.outcome)).toEqual(['on-own', 'on-own', 'on-own']);

@@ -13,7 +13,7 @@ export default guarded(async () => (
     <SubNav label="Settings" places={SETTING_PLACES} here="/settings/judging" />
     <h1 className="mb-5 text-4xl">{JUDGING_PAGE}</h1>
     <p className="mb-5 max-w-3xl">
-      A step is secure when there is little doubt left that a child can do it alone: at least six answers without help,
+      A step is secure when there is little doubt left that a child can do it alone: eight answers or more without help,
       on two days or more, with guessing and what may only be speech allowed for.
     </p>
     {(await hadPlainRule()) && (
