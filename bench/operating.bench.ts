@@ -77,9 +77,9 @@ right from five answers on.
 
 Held against our bars: falsely secure at 0.6 at most 5, and at most 10 where answers come in spells and streaks; found
 within 20 answers at least 50 at 0.85 and 92 at 0.95; falsely *not yet* at 0.8 at most 5. Open answers meet them all.
-Yes/no answers alone cannot within 20 (last line); they do within 50. Where every third answer is on a harder step, or every second one a guess, only 13 or 10 of
-the 20 answers speak plainly for the step, and more are needed. A child who learns is called secure when they have
-become so, or a little before: the last row grows from 0.5 to 0.95.
+Yes/no answers alone cannot within 20 (last line); they do within 50. Where every third answer is on a harder step, or
+every second one a guess, only 13 or 10 of the 20 answers speak plainly for the step, and more are needed. A child who
+learns is called secure when they have become so, or a little before: the last row grows from 0.5 to 0.95.
 `;
 
 const percentRight = (runs: readonly StepRun[]): boolean =>

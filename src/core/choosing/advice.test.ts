@@ -54,26 +54,42 @@ const stateIn = ({ skills }: ChildAdvice, name: string): string => {
 function faultsIn(of: Case): string[] {
   const advice = adviceIn(of);
   const names = [advice.next, advice.other].flatMap((s) => (s ? [named(s, advice)] : []));
-  const { first, among, never, nothing, settle, says, silent, reason, pointed } = of.want;
-  const forbidden = [...(never ?? []), ...(nothing ? ['pattern', 'up ', 'back '] : [])];
-  const said = saidIn(advice);
-  const isWrong = (text: string | undefined, is: boolean): string[] => {
-    const [place = '', state = ''] = text?.split(' ') ?? [];
-    const now = text && stateIn(advice, place);
-    return text && (now === state) !== is ? [`${place} is ${now}`] : [];
-  };
+  return [...stepFaults(of.want, advice, names), ...saidFaults(of.want, advice), ...stateFaults(of.want, advice)];
+}
+
+function stepFaults(want: CaseWant, { next, open }: ChildAdvice, names: readonly string[]): string[] {
+  const { first, among = [], never = [], nothing, settle } = want;
+  const forbidden = [...never, ...(nothing ? ['pattern', 'up ', 'back '] : [])];
+  const name = names[0] ?? 'none';
   return [
-    ...(first && !first.some((f) => (names[0] ?? '').startsWith(f)) ? [`first is ${names[0] ?? 'none'}`] : []),
-    ...(among ?? []).filter((a) => !names.includes(a)).map((a) => `no ${a} among ${names.join(', ')}`),
+    ...(first && !first.some((f) => name.startsWith(f)) ? [`first is ${name}`] : []),
+    ...among.filter((a) => !names.includes(a)).map((a) => `no ${a} among ${names.join(', ')}`),
     ...forbidden.flatMap((f) => names.filter((n) => n.includes(f)).map((n) => `${n} is advised`)),
-    ...(settle && !advice.open.some((o) => o.key === settle) ? [`${settle} is not to be settled`] : []),
+    ...(settle && !open.some((o) => o.key === settle) ? [`${settle} is not to be settled`] : []),
+    ...nextFaults(want, next),
+  ];
+}
+
+const nextFaults = ({ reason, pointed }: CaseWant, next: NextStep | null): string[] => [
+  ...(reason && !reason.test(next?.reason ?? '') ? [`the reason is ${next?.reason}`] : []),
+  ...(pointed && !(next && isPointed(...next.game)) ? [`${next?.does} asks them to speak`] : []),
+];
+
+function saidFaults({ says, silent }: CaseWant, advice: ChildAdvice): string[] {
+  const said = saidIn(advice);
+  return [
     ...(says && !said[says] ? [`${says} is not said`] : []),
     ...(silent && said[silent] ? [`${silent} is said`] : []),
-    ...isWrong(of.want.state, true),
-    ...isWrong(of.want.notState, false),
-    ...(reason && !reason.test(advice.next?.reason ?? '') ? [`the reason is ${advice.next?.reason}`] : []),
-    ...(pointed && !(advice.next && isPointed(...advice.next.game)) ? [`${names[0]} asks them to speak`] : []),
   ];
+}
+
+function stateFaults({ state, notState }: CaseWant, advice: ChildAdvice): string[] {
+  const isWrong = (text: string | undefined, is: boolean): string[] => {
+    const [place = '', wanted = ''] = text?.split(' ') ?? [];
+    const now = text && stateIn(advice, place);
+    return text && (now === wanted) !== is ? [`${place} is ${now}`] : [];
+  };
+  return [...isWrong(state, true), ...isWrong(notState, false)];
 }
 
 /** Where the app does otherwise, and why. */

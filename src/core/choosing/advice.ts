@@ -257,7 +257,7 @@ export function adviseOn(seen: ChildSeen, advising: Advising): ChildAdvice {
   const asOf = lastSeen(seen, now);
   const { runs, sessions, open } = settle(seen, asOf);
   const ladders = evidenceOf(runs);
-  const replies = repliesOf(runs, asOf);
+  const replies = repliesOf(runs);
   const { patterns } = patternsIn(sessions, asOf);
   const slips = { open, patterns, runs, talk: open.some((o) => o.verdict === 'talk') };
   const choosing: Choosing = {
@@ -286,7 +286,7 @@ export function adviseOn(seen: ChildSeen, advising: Advising): ChildAdvice {
     talk: slips.talk,
     points: choosing.points === true,
     replies,
-    hearing: hearingPointer(runs, child, asOf),
+    hearing: hearingPointer(runs, child),
     rooms: [...new Set(runs.filter((r) => isToldRoom(r, now)).map((r) => r.task))],
   };
 }
@@ -307,8 +307,8 @@ export const nextOn = ({ skills }: Pick<ChildAdvice, 'skills'>, ladder: string):
   skills.find((s) => s.ladder.id === ladder)?.workingOn ?? null;
 
 /**
- * What a child plays in a group: what is next, or, while that is a check for this child alone, the step they are working
- * on beside it.
+ * What a child plays in a group: what is next, or, while that is a check for this child alone, the step they are
+ * working on beside it.
  */
 export const inGroup = ({ next, skills }: Pick<ChildAdvice, 'next' | 'skills'>): NextStep | null =>
   next?.check ? (nextOn({ skills }, next.ladder) ?? next) : next;

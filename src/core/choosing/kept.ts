@@ -48,23 +48,27 @@ type KeptAdvice = Omit<ChildAdvice, 'skills' | 'model' | 'next' | 'other' | 'cho
 
 const stepKept = (step: NextStep | null): KeptStep => {
   if (!step) return null;
-  const { rungOf: _, ...rest } = step;
-  return rest;
+  const { ladder, rung, game, move, does, reason, pattern, check } = step;
+  return { ladder, rung, game, move, does, reason, ...(pattern ? { pattern } : {}), ...(check ? { check } : {}) };
 };
 const stepRead = (step: KeptStep): NextStep | null =>
   step && { ...step, rungOf: sure(ladderOf(step.ladder).rungs.find((r) => r.id === step.rung)) };
 
-function rungKept({ rung: _, at: __, ...rest }: RungEvidence): KeptRung {
-  return JSON.stringify({ ...UNSEEN, ...rest }) === UNSEEN_TEXT ? 0 : rest;
+function rungKept(r: RungEvidence): KeptRung {
+  const { state, fresh, days, practised, checked, helps, harder, luck, lastAt } = r;
+  const kept = { state, fresh, days, practised, checked, helps, harder, luck, lastAt };
+  return JSON.stringify(kept) === UNSEEN_TEXT ? 0 : kept;
 }
 
 /** Chances to six places: more says nothing. */
 const shortened = (shares: Float64Array): number[] => Array.from(shares, (p) => Math.round(p * 1e6) / 1e6);
 
 /** @example adviceRead(adviceKept(advice), advice.model.local).next // as advice.next */
-export function adviceKept({ skills, model, next, other, chosen, until, ...rest }: ChildAdvice): string {
+export function adviceKept(advice: ChildAdvice): string {
+  const { skills, model, next, other, chosen, until } = advice;
+  const { seen, patterns, suspected, open, talk, points, replies, hearing, rooms } = advice;
   return JSON.stringify({
-    ...rest,
+    ...{ seen, patterns, suspected, open, talk, points, replies, hearing, rooms },
     until: Number.isFinite(until) ? until : null,
     skills: skills.map(({ rungs, holds, workingOn, due }) => ({
       rungs: rungs.map(rungKept),

@@ -1,7 +1,7 @@
 import { findStep, taskOf } from '../games';
 import type { WordShape } from '../games/word-shape';
 import { groupBy } from '../group-by';
-import { capital, inWords } from '../in-words';
+import { capital, inWords, listed } from '../in-words';
 import { sure } from '../sure';
 import type { AgeBand } from '../evidence/age-band';
 import type { LadderEvidence, RungEvidence, StepRun } from '../evidence/evidence';
@@ -40,10 +40,10 @@ export interface NextStep extends RungRef {
 export const WHEN = {
   /** What is played is worth so much less after a day on which all of it came off. */
   allRight: 0.35,
-  /** Tries on a rung before it is left for a harder one, and the share of them that came off. */
-  up: { tries: 4, share: 0.55 },
-  /** Known so seldom, after so many tries, a rung is left for an easier one. */
-  back: { knows: 0.45, tries: 3 },
+  /** Tries before a rung is left for a harder one; of the last day’s, where they are so many, this share came off. */
+  up: { tries: 4, lastDay: 2, share: 0.55 },
+  /** Known so seldom, after so many tries of which at most this share came off, a rung is left for an easier one. */
+  back: { knows: 0.45, tries: 3, share: 0.6 },
   /** Where every second answer may be luck, less is learned and less is seen. */
   lessForLuck: 0.5,
   /** A day is bad where so few came off, of so many, on a rung that went so well before. */
@@ -92,17 +92,21 @@ interface OnLadder extends Choosing {
   readonly rungs: readonly RungEvidence[];
   /** Fresh runs of this ladder, the oldest first. */
   readonly played: readonly StepRun[];
+  /** When anything of it was last played, milliseconds since 1970. */
+  readonly lastAt: number;
 }
 
-const stepAt = ({ ladder, points }: OnLadder, { rung }: RungEvidence, move: Move, reason: string): NextStep =>
-  plainStep(ladder.id, rung, move, reason, points);
+const stepAt = ({ ladder, points }: OnLadder, { rung }: RungEvidence, move: Move, reason: string): NextStep => ({
+  ...plainStep(ladder.id, rung, move, reason),
+  game: gameOn(rung, points === true),
+});
 
 /** A step of a ladder as something to do, chosen for another reason than what was seen. */
-export const plainStep = (ladder: string, rung: Rung, move: Move, reason: string, points = false): NextStep => ({
+export const plainStep = (ladder: string, rung: Rung, move: Move, reason: string): NextStep => ({
   ladder,
   rung: rung.id,
   rungOf: rung,
-  game: gameOn(rung, points),
+  game: gameOn(rung, false),
   move,
   does: rung.does,
   reason,
@@ -215,10 +219,24 @@ const backReason = (harder: RungEvidence, to: RungEvidence): string =>
 const worthOf = ({ model, ladder }: OnLadder, r: RungEvidence): number =>
   worthOn(model, ladder.id, r.rung) * (1 - WHEN.lessForLuck * guessOf(...sure(r.rung.steps[0])));
 
-/** Enough of a rung came off, on its last day, to leave it for a harder one. */
-function isDoneWith(of: OnLadder, here: RungEvidence): boolean {
+/** How a rung went: on its last day, or in all, where that day had too few tries. */
+interface Went {
+  readonly right: number;
+  readonly of: number;
+  readonly when: 'last time' | 'so far';
+}
+
+function wentOn(of: OnLadder, here: RungEvidence): Went {
   const last = lastDayOn(of, here);
-  return here.state === 'secure' || (triedOn(here) >= WHEN.up.tries && last.right >= WHEN.up.share * last.of);
+  return last.of >= WHEN.up.lastDay
+    ? { right: last.right, of: last.of, when: 'last time' }
+    : { right: here.fresh.own, of: triedOn(here), when: 'so far' };
+}
+
+/** Enough of a rung came off, to leave it for a harder one. */
+function isDoneWith(of: OnLadder, here: RungEvidence): boolean {
+  const went = wentOn(of, here);
+  return here.state === 'secure' || (triedOn(here) >= WHEN.up.tries && went.right >= WHEN.up.share * went.of);
 }
 
 /** The next rung that does not hold, once enough of this one came off: one changed thing at a time. */
@@ -238,8 +256,8 @@ function upReason(of: OnLadder, here: RungEvidence, next: RungEvidence): string 
     here.luck.right * 2 > here.luck.of
   )
     return `They got ${ownInWords(here)}, but guessing could explain it. The next step leaves less to luck.`;
-  const last = lastDayOn(of, here);
-  return `Last time they could ${here.rung.does} (${last.right} of ${last.of} on their own), so try the next step.`;
+  const { right, of: tried, when } = wentOn(of, here);
+  return `${capital(when)} they could ${here.rung.does} (${right} of ${tried} on their own), so try the next step.`;
 }
 
 /** Luck worth telling: it explains the answers well enough to matter. */
@@ -276,6 +294,7 @@ const EASY_FIRST = 'An easy first step.';
 
 const isSeldom = (of: OnLadder, here: RungEvidence): boolean =>
   triedOn(here) >= WHEN.back.tries &&
+  here.fresh.own <= WHEN.back.share * triedOn(here) &&
   (here.state === 'not-yet' || (knowsOn(of, here) < WHEN.back.knows && here.fresh.helped <= here.fresh.notYet));
 
 /** Up, or the same again, whichever is worth more; null where all that is left holds. */
@@ -313,7 +332,13 @@ function playedIn(runs: readonly StepRun[]): PlayedStep['by'] {
 export function onLadder({ ladder, rungs }: LadderEvidence, choosing: Choosing): NextStep | null {
   const barOf = barsOn(choosing, rungs);
   const played = playedIn(choosing.runs).get(ladder.id) ?? [];
-  const of: OnLadder = { ...choosing, ladder, rungs: rungs.filter((r) => !barOf(r)), played };
+  const of: OnLadder = {
+    ...choosing,
+    ladder,
+    rungs: rungs.filter((r) => !barOf(r)),
+    played,
+    lastAt: lastPlayed({ rungs }),
+  };
   const here = hereOf(rungs, played);
   const bar = here && barOf(here);
   const step = bar ? insteadOf(of, here, bar) : fromHere(of, here);
@@ -370,33 +395,39 @@ function fromHere(of: OnLadder, here: RungEvidence | undefined): NextStep | null
       of,
       here,
       'again',
-      `This went well before (${bad.right} of ${bad.of}), but not last time. Start with two easy ones, then look again.`,
+      `This went well before (${bad.right} of ${bad.of}), but not last time. Start with two easy ones, then look ` +
+        'again.',
     );
   return isSeldom(of, here) ? stepBack(of, here) : onwards(of, here);
 }
 
-/** After a rest what held is looked at again, or what nearly did, before anything harder; null where there was none. */
+/**
+ * After a rest from a skill what held is looked at again, or what nearly did, before anything harder; null where there
+ * was none.
+ */
 function lookAgain(of: OnLadder, here: RungEvidence): NextStep | null {
-  const days = daysSince(of.now, sure(here.lastAt));
+  const days = daysSince(of.now, of.lastAt);
   if (days < WHEN.longAgoDays) return null;
   const held = here.state === 'secure' ? here : holdsIn(of.rungs.filter((r) => r.at <= here.at));
   const to = held ?? (isDoneWith(of, here) ? here : undefined);
   if (!to) return null;
-  const could = held ? 'They could do this before' : `They got ${ownInWords(to)} before`;
+  const went = wentOn(of, to);
+  const could = held ? 'They could do this before' : `They got ${went.right} of ${went.of} on their own ${went.when}`;
   const weeks = inWords(Math.round(days / 7));
   return stepAt(
     of,
     to,
     'again',
-    `${could}, but they haven’t played it for ${weeks} weeks. Start with two easy ones, then look again.`,
+    `${could}, but they haven’t played ${of.ladder.name.toLowerCase()} for ${weeks} weeks. Start with two easy ones, ` +
+      'then look again.',
   );
 }
 
 /** Two adults who marked the same step far apart, in a sentence; null where they did not. */
 function adultsApart(of: OnLadder, here: RungEvidence): string | null {
   const { answers, apart, days } = WHEN.adults;
-  const since = sure(here.lastAt) - days * millisecondsInDay;
-  const lately = of.played.filter((r) => r.at >= since && isOn(here, r) && r.by);
+  const onIt = of.played.filter((r) => isOn(here, r) && triesOn([r]).of > 0);
+  const lately = onIt.filter((r) => r.by && sure(onIt.at(-1)).day - r.day <= days);
   const shares = [...groupBy(lately, (r) => r.by ?? '')]
     .map(([by, runs]) => ({ by, ...triesOn(runs) }))
     .filter((s) => s.of >= answers)
@@ -409,7 +440,8 @@ function adultsApart(of: OnLadder, here: RungEvidence): string | null {
   );
 }
 
-const lastPlayed = ({ rungs }: LadderEvidence): number => Math.max(0, ...rungs.map((r) => r.lastAt ?? 0));
+const lastPlayed = ({ rungs }: Pick<LadderEvidence, 'rungs'>): number =>
+  Math.max(0, ...rungs.map((r) => r.lastAt ?? 0));
 
 /** Whether what a ladder needs before its first rung holds. */
 function mayBegin(ladder: string, all: readonly LadderEvidence[], order: UnitOrder): boolean {
@@ -473,7 +505,7 @@ export interface Chosen {
 export function nextSteps(all: readonly LadderEvidence[], choosing: Choosing, order: UnitOrder): Chosen {
   const going = goingOn(all, choosing, order);
   const fresh = beginnings(all, choosing, order);
-  const next = going[0]?.step ?? fresh[0] ?? atLast(all, choosing, order);
+  const next = going[0]?.step ?? somethingNew(all, choosing, fresh[0]) ?? atLast(all, choosing, order);
   if (!next) return { next: null, other: null };
   const worth = (s: NextStep): number => worthOn(choosing.model, s.ladder, s.rungOf);
   // A new skill only where what leads to it was shown: nobody is offered an easy first step for want of another.
@@ -482,6 +514,31 @@ export function nextSteps(all: readonly LadderEvidence[], choosing: Choosing, or
     .filter((s) => s.ladder !== next.ladder && worth(s) >= WHEN.other)
     .sort((a, b) => worth(b) - worth(a));
   return { next, other: others[0] ?? null };
+}
+
+/** Why what was begun does not go on, so that something new is begun. */
+const NOT_ON: Readonly<Record<Bar | 'held', (skills: string) => string>> = {
+  pause: (skills) =>
+    `What comes next in ${skills} can wait until you’ve talked with the family, so here’s something new.`,
+  pointing: (skills) => `In ${skills} they’d have to speak. Here they can point.`,
+  early: (skills) => `What comes next in ${skills} can wait at their age, so here’s something new.`,
+  held: (skills) => `They’re at the top of ${skills}, so here’s something new.`,
+};
+
+/** A first step of another skill, where nothing is left of those that were begun: with why. */
+function somethingNew(
+  all: readonly LadderEvidence[],
+  choosing: Choosing,
+  first: NextStep | undefined,
+): NextStep | undefined {
+  const begun = all.filter((l) => lastPlayed(l) > 0);
+  if (!first || !begun.length) return first;
+  const bars = begun.flatMap(({ rungs }) => {
+    const barOf = barsOn(choosing, rungs);
+    return rungs.flatMap((r) => (r.state === 'secure' ? [] : (barOf(r) ?? [])));
+  });
+  const skills = listed(begun.map((l) => l.ladder.name.toLowerCase()));
+  return { ...first, reason: NOT_ON[bars[0] ?? 'held'](skills) };
 }
 
 /** What is left where everything else waits: named with what speaks against it. */

@@ -208,7 +208,7 @@ describe('states of a rung', () => {
       'secure',
     );
   });
-  test('a state is that of the last answer: it stands however long nothing is seen, and old answers fade beside new ones', () => {
+  test('a state is that of the last answer: it stands while nothing is seen; old answers fade beside new', () => {
     const old = [run('blending', '3-clip', '1111', 383), run('blending', '3-clip', '1111', 381)];
     expect(blend('3-clip', old).state).toBe('secure');
     // Half a year later the eight of then weigh an eighth; what was seen since speaks.

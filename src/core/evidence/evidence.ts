@@ -96,7 +96,7 @@ const weightAfter = (then: number, now: number): number =>
 function seenOn(runs: readonly StepRun[]): Seen {
   const fresh = runs.filter((r) => r.standing === 'fresh');
   const lastAt = fresh.at(-1)?.at ?? 0;
-  const by = new Map<number, { own: number; helped: number; notYet: number; open: number }>();
+  const by = new Map<number, Record<'own' | 'helped' | 'notYet' | 'open', number>>();
   const days = new Set<number>();
   for (const run of fresh) {
     const weight = weightAfter(run.at, lastAt);

@@ -1,6 +1,5 @@
 import type { Access } from '../answers/access';
 import type { StepRun } from './evidence';
-import { millisecondsInDay } from 'date-fns/constants';
 
 /** So many right answers, on so many days, over so long. Our own choice. */
 const POINTER = { right: 8, share: 0.5, days: 3, overDays: 20, lookedAtDays: 90 } as const;
@@ -17,14 +16,14 @@ const times = (marks: string, mark: string): number => marks.split(mark).length 
 
 /**
  * True where, over three weeks and more, half or more of what a child got right came only after hearing it again, or
- * with the speaker’s face in sight: worth asking the family about hearing. It names no condition, and says nothing where
- * hearing is known about. Common practice, no source.
- * @param now milliseconds since 1970
+ * with the speaker’s face in sight: worth asking the family about hearing. It names no condition, and says nothing
+ * where hearing is known about. Common practice, no source.
  */
-export function hearingPointer(runs: readonly StepRun[], { access, lowOnly }: Hears, now: number): boolean {
+export function hearingPointer(runs: readonly StepRun[], { access, lowOnly }: Hears): boolean {
   if (lowOnly || access.includes('aid')) return false;
   const always = access.some((a) => HIDES.has(a));
-  const lately = runs.filter((r) => r.standing === 'fresh' && now - r.at <= POINTER.lookedAtDays * millisecondsInDay);
+  const last = Math.max(...runs.map((r) => r.day));
+  const lately = runs.filter((r) => r.standing === 'fresh' && last - r.day < POINTER.lookedAtDays);
   const counts = lately.map((run) => {
     const [own, helped] = [times(run.marks, '1'), times(run.marks, 'h')];
     const again = always ? own + helped : Math.min(helped, run.helps['said-again'] ?? 0);

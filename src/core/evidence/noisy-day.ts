@@ -4,9 +4,9 @@ import { rungOf } from './ladders';
 
 /**
  * When everyone misses what each of them could do before, something was wrong with the room: a noisy hall, a fire
- * practice next door, a game that was not understood. Those answers say nothing of any one child. Only plain misses count:
- * an adult who helps at once, and slips that may be speech, say nothing of the room; nor do misses where another adult
- * marked than before. Common practice, no source; the numbers are our own choice.
+ * practice next door, a game that was not understood. Those answers say nothing of any one child. Only plain misses
+ * count: an adult who helps at once, and slips that may be speech, say nothing of the room; nor do misses where another
+ * adult marked than before. Common practice, no source; the numbers are our own choice.
  */
 const ROOM = {
   /** Children, at least, who played the step and had played it before. */

@@ -1,7 +1,9 @@
 import type { StepRun } from './evidence';
-import { millisecondsInDay } from 'date-fns/constants';
 
-/** Replies that are too few to go by: so many turns lately, and this share of them silent. Our own choice. */
+/**
+ * Replies that are too few to go by: so many turns in the days up to the last one, and this share of them silent. Our
+ * own choice.
+ */
 const SILENT = { turns: 8, share: 0.6, days: 28 } as const;
 /** Silent among so many, and answering this share with one adult, in so many turns on each side. Our own choice. */
 const ALONE = { among: 3, turns: 6, answers: 0.7 } as const;
@@ -22,11 +24,11 @@ export type Replies = 'hardly' | 'alone' | 'as-most';
 /**
  * Whether a child replies: hardly at all, only when alone with an adult, or as most do. No reply says nothing of what a
  * child knows.
- * @param now milliseconds since 1970
- * @example repliesOf(runs, now) // 'alone'
+ * @example repliesOf(runs) // 'alone'
  */
-export function repliesOf(runs: readonly StepRun[], now: number): Replies {
-  const lately = runs.filter((r) => r.standing === 'fresh' && now - r.at <= SILENT.days * millisecondsInDay);
+export function repliesOf(runs: readonly StepRun[]): Replies {
+  const last = Math.max(...runs.map((r) => r.day));
+  const lately = runs.filter((r) => r.standing === 'fresh' && last - r.day < SILENT.days);
   const inGroup = turnsIn(lately.filter((r) => (r.among ?? 0) >= ALONE.among));
   const apart = turnsIn(lately.filter((r) => r.among === 1));
   const quiet = inGroup.turns >= ALONE.turns && inGroup.silent >= SILENT.share * inGroup.turns;

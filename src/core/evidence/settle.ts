@@ -77,28 +77,32 @@ function settledCells({ at, cells }: SessionCells, checks: readonly PebbleCheck[
 /** What most people leave out is nothing to settle: the d of *hand*. */
 const ORDINARY = 'd closing after';
 
+const isSettled = (verdict: Verdict): verdict is 'speech' | 'awareness' =>
+  verdict === 'speech' || verdict === 'awareness';
+
 /** The slips of the last weeks that are still open, the most often first. */
 function openIn(runs: readonly StepRun[], checks: readonly PebbleCheck[], now: number): OpenSlip[] {
   const since = now - KEPT_DAYS * 86_400_000;
   const found = new Map<string, { times: number; on: Set<number>; lastAt: number }>();
-  for (const run of runs)
-    if (run.at >= since && run.standing !== 'room')
-      for (const key of (run.open ?? []).flatMap((keys) => keys.split('|'))) {
+  for (const { at, day, standing, open = [] } of runs)
+    if (at >= since && standing !== 'room')
+      for (const key of open.flatMap((keys) => keys.split('|'))) {
+        if (isSettled(verdictOn(checks, key, at))) continue;
         const slip = found.get(key) ?? { times: 0, on: new Set<number>(), lastAt: 0 };
-        found.set(key, { times: slip.times + 1, on: slip.on.add(run.day), lastAt: Math.max(slip.lastAt, run.at) });
+        found.set(key, { times: slip.times + 1, on: slip.on.add(day), lastAt: Math.max(slip.lastAt, at) });
       }
   return [...found]
     .flatMap(([key, { times, on, lastAt }]): OpenSlip[] => {
       const verdict = verdictOn(checks, key, lastAt);
-      if (verdict === 'speech' || verdict === 'awareness' || key === ORDINARY) return [];
+      if (isSettled(verdict) || key === ORDINARY) return [];
       return [{ key, times, days: on.size, lastAt, verdict }];
     })
     .sort((a, b) => b.times - a.times || b.lastAt - a.lastAt || (a.key < b.key ? -1 : 1));
 }
 
 /**
- * Speech told from awareness: what a check has settled counts, as right or as missed; what it has not stays open, so that
- * nothing is called secure that may have been missed, nor not yet that may have been right.
+ * Speech told from awareness: what a check has settled counts, as right or as missed; what it has not stays open, so
+ * that nothing is called secure that may have been missed, nor not yet that may have been right.
  * @example settle({ runs, sessions, checks }, now).open[0]?.key // 'r opening after'
  */
 export function settle({ runs, sessions, checks }: ChildSeen, now: number): SettledSeen {

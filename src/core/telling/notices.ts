@@ -19,8 +19,8 @@ const NOTICES: readonly {
   {
     holds: ({ hearing }) => hearing,
     says: () =>
-      'For three weeks or more, at least half of what they got right came after hearing it again, or with your face in ' +
-      'sight. It’s worth asking the family about hearing.',
+      'For three weeks or more, at least half of what they got right came after hearing it again, or with your face ' +
+      'in sight. It’s worth asking the family about hearing.',
   },
   {
     holds: ({ replies }) => replies === 'hardly',
@@ -34,8 +34,8 @@ const NOTICES: readonly {
   {
     holds: ({ rooms }) => rooms.length > 0,
     says: ({ rooms }) =>
-      `Everyone found ${listed(rooms.map((task) => taskOf(task).name.toLowerCase()))} hard on one day, so we think it ` +
-      'was the room: those answers don’t count for anyone.',
+      `Everyone found ${listed(rooms.map((task) => taskOf(task).name.toLowerCase()))} hard on one day, so we think ` +
+      'it was the room: those answers don’t count for anyone.',
   },
 ];
 

@@ -39,21 +39,15 @@ export function answersOf(child: Simulated, answers: number, seed: number): Step
   const random: Random = seeded(seed);
   const out: StepRun[] = [];
   let day = 20_000;
-  const generous = (child.generosity ?? 0) * (random() - 0.5);
-  const firstSpell = random() < 0.5 ? 1 : 0;
-  let before: boolean | null = null;
+  const unsteady = unsteadyOf(child, random);
   for (let i = 0; i < answers; i += 1) {
     if (i && i % A_DAY === 0) day += sure(GAP_DAYS[(i / A_DAY) % GAP_DAYS.length]);
-    const spell = Math.floor(i / A_DAY / SPELL_DAYS) % 2 === firstSpell ? 1 : -1;
-    const shift = generous + spell * (child.spells ?? 0);
     const hard = child.harder && i % child.harder.every === child.harder.every - 1;
     const [task, step] = hard ? sure(child.harder).game : sure(child.mix[i % child.mix.length]);
-    const plain = (hard ? sure(child.harder).rate : child.rate) + ((child.aWeek ?? 0) * (day - 20_000)) / 7 + shift;
-    const lean = before === null ? 0 : (child.streaks ?? 0) * (Number(before) - plain);
-    const rate = Math.min(0.99, plain + lean);
+    const usual = (hard ? sure(child.harder).rate : child.rate) + ((child.aWeek ?? 0) * (day - 20_000)) / 7;
+    const rate = Math.min(0.99, unsteady(usual, i, out.at(-1)));
     const guess = guessOf(task, step);
     const right = random() < guess + (1 - guess) * rate;
-    before = right;
     const helped = random() < (child.helpable ?? 0);
     const missed = helped ? 'h' : '0';
     out.push({
@@ -67,6 +61,18 @@ export function answersOf(child: Simulated, answers: number, seed: number): Step
     });
   }
   return out;
+}
+
+/** The rate of one answer where a child, or the adult, is not always alike. */
+function unsteadyOf({ spells = 0, streaks = 0, generosity = 0 }: Simulated, random: Random) {
+  if (!spells && !streaks && !generosity) return (usual: number) => usual;
+  const generous = generosity * (random() - 0.5);
+  const good = random() < 0.5 ? 1 : 0;
+  return (usual: number, i: number, before: StepRun | undefined): number => {
+    const spell = Math.floor(i / A_DAY / SPELL_DAYS) % 2 === good ? 1 : -1;
+    const rate = usual + generous + spell * spells;
+    return before ? rate + streaks * (Number(before.marks === '1') - rate) : rate;
+  };
 }
 
 /** States of the first game's rung after every answer, as someone who looks each time would see them. */

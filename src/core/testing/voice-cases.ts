@@ -449,19 +449,22 @@ const TWO_ADULTS: readonly VoiceCase[] = [
   ),
 ];
 
+/** Help of one kind nearly every time, over more than three weeks. */
+const weeksOf = (help: string): string =>
+  `${AGAIN} hhh1 24 ${help}=3, ${AGAIN} hh1 15 ${help}=2, ${AGAIN} hhh 8 ${help}=3, ${AGAIN} hh1 2 ${help}=2`;
 const AGAIN = 'segmenting 3-held';
 const HEARING: readonly VoiceCase[] = [
   of(
     'over three weeks mostly right only after hearing it again: ask about hearing',
     {
-      runs: `${AGAIN} hhh1 24 said-again=3, ${AGAIN} hh1 15 said-again=2, ${AGAIN} hhh 8 said-again=3, ${AGAIN} hh1 2 said-again=2`,
+      runs: weeksOf('said-again'),
     },
     { says: 'hearing' },
   ),
   of(
     'the same with a hearing aid on: it is known',
     {
-      runs: `${AGAIN} hhh1 24 said-again=3, ${AGAIN} hh1 15 said-again=2, ${AGAIN} hhh 8 said-again=3, ${AGAIN} hh1 2 said-again=2`,
+      runs: weeksOf('said-again'),
       ownWay: { access: ['aid'] },
     },
     { silent: 'hearing' },
@@ -476,7 +479,7 @@ const HEARING: readonly VoiceCase[] = [
   of(
     'right after it was said more slowly: that is practice',
     {
-      runs: `${AGAIN} hhh1 24 slower=3, ${AGAIN} hh1 15 slower=2, ${AGAIN} hhh 8 slower=3, ${AGAIN} hh1 2 slower=2`,
+      runs: weeksOf('slower'),
     },
     { silent: 'hearing' },
   ),

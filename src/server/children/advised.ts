@@ -195,7 +195,7 @@ export async function keepAdvice(childIds: readonly string[], now = Date.now()):
         for (const { id, under } of fresh) {
           // Where something new was seen meanwhile, or the child was erased, nothing is kept.
           if (!known.has(id) || begun.get(id) !== remembered.sinceOf(id)) continue;
-          const { choice: _, ...advice } = sure(of.get(id));
+          const advice = sure(of.get(id));
           const until = Number.isFinite(advice.until) ? Math.floor(advice.until) : null;
           await models.keptAdvice.upsert({ child_id: id, under, until, body: adviceKept(advice) }, { transaction });
         }

@@ -78,8 +78,14 @@ async function groupFrom(seed: number) {
 }
 
 const statesOf = (skills: Advised['skills']): string[][] => skills.map((l) => l.rungs.map((r) => r.state));
-const ref = (s: { ladder: string; rung: string; pattern?: string | null; check?: string | null } | null): string =>
-  s ? `${s.ladder}/${s.rung} ${s.pattern ?? ''} ${s.check ?? ''}` : 'nothing';
+/** What is next, as far as it can be compared. */
+interface Ref {
+  readonly ladder: string;
+  readonly rung: string;
+  readonly pattern?: string | null;
+  readonly check?: string | null;
+}
+const ref = (s: Ref | null): string => (s ? `${s.ladder}/${s.rung} ${s.pattern ?? ''} ${s.check ?? ''}` : 'nothing');
 
 /** All the text of a door. */
 const textOf = (door: object): string => JSON.stringify(door).replaceAll('\\"', '"');
@@ -131,7 +137,7 @@ async function expectToday(group: Group, all: readonly Advised[], where: string)
 
 const without = (text: string): string => text.toLowerCase();
 
-test(`${HISTORIES} random histories: every door, by its text, has one name and one reason for what is next`, async () => {
+test(`${HISTORIES} random histories: every door, by its text, has one name and one reason for next`, async () => {
   for (let seed = 1; seed <= HISTORIES; seed += 1) {
     const { group, ids } = await groupFrom(seed);
     const now = Date.now();

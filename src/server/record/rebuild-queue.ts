@@ -33,7 +33,10 @@ const A_FEW = 20;
 const AGAIN_MS = [1_000, 5_000, 30_000, 120_000, 600_000] as const;
 
 /** The framework builds the server’s parts apart: one queue for all of them, for each open file. */
-const place = globalThis as typeof globalThis & { bouncyEchoQueues?: WeakMap<Database, Queue> };
+const place = globalThis as typeof globalThis & {
+  bouncyEchoQueues?: WeakMap<Database, Queue>;
+  bouncyEchoOnRead?: (children: readonly string[]) => void;
+};
 const queues = (place.bouncyEchoQueues ??= new WeakMap<Database, Queue>());
 
 async function queueOf(): Promise<{ db: Database; queue: Queue }> {
@@ -48,6 +51,11 @@ async function queueOf(): Promise<{ db: Database; queue: Queue }> {
   };
   queues.set(db, queue);
   return { db, queue };
+}
+
+/** Who is told of which children something was read anew. */
+export function onRead(listener: (children: readonly string[]) => void): void {
+  place.bouncyEchoOnRead = listener;
 }
 
 const later = (ms: number, then: () => void): Timer => {
@@ -70,7 +78,7 @@ function putOff(db: Database, queue: Queue, id: string, error: unknown): void {
 async function readOne(db: Database, queue: Queue, id: string): Promise<void> {
   if (!db.open) return;
   try {
-    await db.write((transaction) => rebuild(id, transaction));
+    place.bouncyEchoOnRead?.(await db.write((transaction) => rebuild(id, transaction)));
     clearTimeout(queue.failed.get(id)?.timer);
     queue.failed.delete(id);
   } catch (error) {

@@ -138,12 +138,15 @@ const checksIn = ({ id }: Session, all: readonly CountedAnswer[]): PebbleCheckRo
       })),
   );
 
-/** Reads one session anew: what stands, in what standing, and what that says of each child. */
-export async function rebuild(sessionId: string, transaction: Transaction): Promise<void> {
+/**
+ * Reads one session anew: what stands, in what standing, and what that says of each child. Gives the ids of the
+ * children it says something of, or said before.
+ */
+export async function rebuild(sessionId: string, transaction: Transaction): Promise<string[]> {
   const { models, remembered } = await database();
   const ofSession = { where: { session_id: sessionId }, transaction };
   const row = await models.sessions.findByPk(sessionId, { attributes: ['rounds'], transaction });
-  if (!row) return;
+  if (!row) return [];
   const session = { id: sessionId, rounds: JSON.parse(row.get().rounds) as StoredRound[] };
   const log = await sessionLog(sessionId, transaction);
   const sounds = await rows<{ id: string; sounds: string }>(
@@ -161,9 +164,11 @@ export async function rebuild(sessionId: string, transaction: Transaction): Prom
     { id: sessionId },
     transaction,
   );
-  const whose = new Set([...before.map((r) => r.child), ...read.map((r) => r.answer.childId)]);
-  transaction.afterCommit(() => remembered.letGo([...whose].filter((id) => id !== null)));
-  await models.keptAdvice.destroy({ where: { child_id: [...whose].filter((id) => id !== null) }, transaction });
+  const whose = [...new Set([...before.map((r) => r.child), ...read.map((r) => r.answer.childId)])].filter(
+    (id) => id !== null,
+  );
+  transaction.afterCommit(() => remembered.letGo(whose));
+  await models.keptAdvice.destroy({ where: { child_id: whose }, transaction });
   await models.readings.destroy(ofSession);
   await models.evidence.destroy(ofSession);
   await models.heardSounds.destroy(ofSession);
@@ -177,4 +182,5 @@ export async function rebuild(sessionId: string, transaction: Transaction): Prom
   await insertRows('heard_sounds', countedOf(session, counted), transaction);
   await insertRows('pebble_checks', checksIn(session, counted), transaction);
   await models.sessions.update({ stale: 0 }, { where: { id: sessionId }, transaction });
+  return whose;
 }

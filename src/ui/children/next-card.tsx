@@ -116,7 +116,8 @@ interface OtherProps {
 /** Another skill; beside an adult's own choice it is what we would have played. */
 const Other = ({ other, chosen, running, play }: OtherProps) => (
   <p className="mt-3 border-t border-line-strong/40 pt-2.5 leading-snug">
-    {chosen ? 'We’d have suggested:' : 'Or another skill:'} <b className="font-word">{other.does}.</b> {other.reason}{' '}
+    {chosen ? 'We’d have suggested:' : 'Or another skill:'} <b className="font-word">{other.does}.</b>{' '}
+    {`${other.reason} `}
     <Button kind="quiet" className="min-h-9 px-1 text-ink" disabled={running} onClick={() => play(other)}>
       Play that one
       <span className="sr-only">: {other.does}</span>
