@@ -43,8 +43,8 @@ async function open(page: Page, url: string, name: string): Promise<string> {
 
 const PROFILES: readonly (readonly [string, RegExp, string])[] = [
   ['Ottilie', /^On their own, can .*blend words like (sun|pot|lamp|frog|plant|rabbit)/, 'runs ahead'],
-  ['Wren', /On their own, can|Working towards/, 'says what she does not hear yet'],
-  ['Tomasz', /with help/, 'manages with help'],
+  ['Wren', /On their own, can/, 'says what she does not hear yet'],
+  ['Tomasz', /^Nothing is secure yet\.$/, 'manages with help'],
 ];
 
 describe('three weeks of the demo', () => {
@@ -273,32 +273,13 @@ describe('three weeks of the demo', () => {
     await page.context().close();
   });
 
-  test('two adults who marked the same answers: how far they agree, and which to talk about', async () => {
+  test('two adults who marked the same answers: how many alike, and which to talk about', async () => {
     const { page } = await openPage(browser);
     await page.goto(`${app.url}/children/ears`);
     await page.getByRole('heading', { name: 'HB and KM' }).waitFor();
     await page.getByText(/^You gave the same mark for \d+ of \d+ answers\.$/).waitFor();
-    await page.getByText(/That is (fair|moderate|good|very good) agreement/).waitFor();
     await page.getByRole('heading', { name: 'Worth talking about' }).waitFor();
     expect(await violations(page)).toEqual([]);
-    await page.context().close();
-  });
-
-  test('the plain rule can be chosen, and says how often it errs wherever it is used', async () => {
-    const { page } = await openPage(browser);
-    await page.goto(`${app.url}/settings/judging`);
-    await page.getByLabel('4 of the last 5').check();
-    await page.getByText('This rule is often wrong').waitFor();
-    await page.getByRole('button', { name: 'Save these rules' }).click();
-    await page.getByText('Saved.', { exact: true }).waitFor();
-    await open(page, app.url, 'Kofi');
-    await page.getByText('This rule is often wrong').waitFor();
-    await page.goto(`${app.url}/children/board`);
-    await page.getByText('This rule is often wrong').waitFor();
-    await page.goto(`${app.url}/settings/judging`);
-    await page.getByLabel('Weighed').check();
-    await page.getByRole('button', { name: 'Save these rules' }).click();
-    await page.getByText('Saved.', { exact: true }).waitFor();
     await page.context().close();
   });
 });

@@ -26,14 +26,16 @@ describe('what Wren says and does not hear yet', () => {
   test('her page proposes it with words beside their twins; board and Today agree', async () => {
     const { page, trouble } = await openPage(browser);
     await open(page, 'Wren');
-    await nextCard(page).getByRole('heading', { name: 'Next: hear it and say it' }).waitFor();
+    await nextCard(page)
+      .getByRole('heading', { name: /^Next: hear and say “\w+, not \w+”$/ })
+      .waitFor();
     const reason = sure(await nextCard(page).locator('p').first().textContent());
     expect(reason).toMatch(/^Often misses .*: \d+ of \d+\. Hear and say \S+ and \S+ beside \S+ and \S+\.$/);
     expect(await violations(page)).toEqual([]);
     await page.goto(`${app.url}/children/board`);
     const row = page.getByRole('row', { name: /Wren/ });
     await row
-      .getByText(/listening for what slips/)
+      .getByText(/hear and say “\w+, not \w+”/)
       .first()
       .waitFor();
     expect(trouble).toEqual([]);

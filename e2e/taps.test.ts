@@ -149,7 +149,7 @@ test('what to do tomorrow for Wren, in one', async () => {
   await page.goto(`${app.url}/children/board`);
   await page
     .getByRole('row', { name: /Wren/ })
-    .getByText(/listening for what slips/)
+    .getByText(/hear and say “/)
     .first()
     .waitFor();
   const { tap, taps } = walker(page);

@@ -18,8 +18,8 @@ export interface BoardLine {
   } | null;
   readonly cells: readonly {
     readonly ladder: string;
-    /** The step they are working on; what holds, where nothing is left. */
-    readonly rung: string;
+    /** The step they are working on; what holds, where nothing is left; null where all of it waits for now. */
+    readonly rung: string | null;
     readonly state: State;
     readonly words: string;
     /** Rungs up to the hardest that holds. */
@@ -43,11 +43,11 @@ export async function boardRows(group: Group, now = Date.now()): Promise<BoardLi
       chosen: chosen !== null,
     },
     cells: skills.map(({ ladder, rungs, holds, workingOn, begun }) => {
-      const shown = rungs.find((r) => r.rung.id === workingOn?.rung) ?? holds ?? rungs[0];
+      const shown = rungs.find((r) => r.rung.id === workingOn?.rung) ?? holds;
       const state = shown?.state ?? 'not-enough';
       return {
         ladder: ladder.id,
-        rung: shown?.rung.name ?? '',
+        rung: shown?.rung.name ?? null,
         state,
         words: STATE_WORDS[state],
         height: (holds?.at ?? -1) + 1,

@@ -187,7 +187,7 @@ function Line({ groupId, line, cells, ladders }: LineProps) {
           {cells.map((c, at) =>
             c.begun ? (
               <span key={c.ladder}>
-                {sure(ladders[at]).name} <StateSign state={c.state} /> {c.rung}
+                {sure(ladders[at]).name} <StateSign state={c.state} /> {c.rung ?? WAITS}
               </span>
             ) : null,
           )}
@@ -200,6 +200,9 @@ function Line({ groupId, line, cells, ladders }: LineProps) {
   );
 }
 
+/** Nothing of it is for this child at the moment. */
+const WAITS = 'waits';
+
 /** One child on one ladder. */
 const Square = ({ c }: { readonly c: Cell }) => (
   <td
@@ -208,14 +211,16 @@ const Square = ({ c }: { readonly c: Cell }) => (
       c.begun && c.state === 'secure' ? 'bg-line/70' : '',
     )}
   >
-    {c.begun ? (
+    {c.begun && c.rung === null && <span className="text-muted">{WAITS}</span>}
+    {c.begun && c.rung !== null && (
       <>
         <span className="flex items-baseline gap-1.5 print:inline">
           <StateSign state={c.state} /> {c.rung}
         </span>
         <span className="sr-only print:not-sr-only print:text-[7pt]"> {c.words}</span>
       </>
-    ) : (
+    )}
+    {!c.begun && (
       <span className="text-muted">
         –<span className="sr-only"> not started</span>
       </span>
