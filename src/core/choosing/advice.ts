@@ -235,10 +235,15 @@ function changesAt(
 ): number {
   const after = (at: number, days: number): number => at + days * millisecondsInDay;
   const played = ladders.flatMap(({ rungs }) => rungs.flatMap((r) => r.lastAt ?? []));
-  const weeks = played.map((at) => after(at, 7 * (Math.round((now - at) / millisecondsInDay / 7) + 0.5)));
+  const lasts = ladders.map(({ rungs }) => Math.max(0, ...rungs.map((r) => r.lastAt ?? 0))).filter((at) => at > 0);
+  // The day on which one week more is said.
+  const weekMore = (at: number): number => {
+    const weeks = Math.round(Math.floor((now - at) / millisecondsInDay) / 7);
+    return after(at, Math.ceil(7 * (weeks + 0.5)));
+  };
   return firstAfter(now, [
     ...played.map((at) => after(at, WHEN.longAgoDays)),
-    ...weeks,
+    ...lasts.filter((at) => now >= after(at, WHEN.longAgoDays)).map(weekMore),
     ...open.map((o) => after(o.lastAt, CHECK_DAYS)),
     ...runs.flatMap((r) => (r.standing === 'room' ? after(r.at, ROOM_TOLD_DAYS) : [])),
     ...runs.flatMap((r) => (r.standing === 'check-in' ? after(r.at, FOUND_DAYS) : [])),

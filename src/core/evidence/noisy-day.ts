@@ -12,7 +12,7 @@ const ROOM = {
   /** Children, at least, who played the step and had played it before. */
   children: 3,
   /** This share of all their plain answers came off, at most; and so much of all they answered must be plain. */
-  share: 0.25,
+  share: 0.33,
   plain: 0.5,
   /** How well it had gone before, for each of them, in so many tries. */
   before: { share: 0.6, tries: 3 },

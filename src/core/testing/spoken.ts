@@ -2,6 +2,7 @@ import type { Word } from '../lexicon/entry';
 import { traitsOf } from '../lexicon/traits';
 import { whereIn, spotKey } from '../answers/spots';
 import { openIn } from '../evidence/cells';
+import { adviseOn } from '../choosing/advice';
 import { anotherWord, TELLINGS, verdictOn, type PebbleCheck } from '../evidence/pebbles';
 import { cellsFrom, runsFrom, type Given } from '../evidence/reading';
 import type { ChildSeen, SessionCells } from '../evidence/settle';
@@ -101,18 +102,42 @@ function checkOf(
   return { key, word: word.word, says, pebbles, told, at: day * DAY + 3_600_000, day };
 }
 
-/** After a session: each slip that is open is checked, with another word of the place while that would say more. */
+/** A day, and the share of the checks offered on it that are played. */
+interface When {
+  readonly day: number;
+  readonly random: Random;
+  readonly checked: number;
+}
+
+/** The check that comes before anything else, where there is one: who plays any plays this. */
+function forcedCheck(child: Speaker, seen: ChildSeen, { day, random, checked }: When): PebbleCheck[] {
+  if (!checked || checked === 1) return [];
+  const key = adviseOn(seen, { now: (day + 1) * DAY - 1, unitOrder: 'sounds-first' }).next?.check;
+  if (!key) return [];
+  const all = [...seen.checks];
+  for (const word of shuffle(
+    pool().filter((w) => holds(w, key)),
+    random,
+  ).slice(0, 3)) {
+    all.push(checkOf(child, word, key, { day, random }));
+    if (!anotherWord(all, key, day * DAY + 3_600_000)) break;
+  }
+  return all.slice(seen.checks.length);
+}
+
+/** After a session: slips that are open are checked, with another word of the place while that would say more. */
 function checksAfter(
   child: Speaker,
   given: readonly Given[],
   before: readonly PebbleCheck[],
-  when: { day: number; random: Random },
+  when: When,
 ): PebbleCheck[] {
   const all = [...before];
   const offered = new Set<string>();
   for (const key of given.flatMap(openIn)) {
     if (offered.has(whereIn(key)) || verdictOn(all, key, when.day * DAY) !== 'open') continue;
     offered.add(whereIn(key));
+    if (when.checked < 1 && when.random() >= when.checked) continue;
     const words = shuffle(
       pool().filter((w) => holds(w, key)),
       when.random,
@@ -125,8 +150,18 @@ function checksAfter(
   return all.slice(before.length);
 }
 
-/** What is seen of a child over sixteen sessions of five answers, with checks played when they are offered. */
-export function spokenHistory(child: Speaker, seed: number): ChildSeen {
+/** How many sessions, and the share of the checks offered that are played. */
+interface Played {
+  readonly sessions: number;
+  readonly checked: number;
+}
+
+/** What is seen of a child over sessions of five answers, with checks played when they are offered. */
+export function spokenHistory(
+  child: Speaker,
+  seed: number,
+  { sessions: many, checked }: Played = { sessions: SESSIONS, checked: 1 },
+): ChildSeen {
   const random = seeded(seed * 6_151 + 3);
   const gap = child.gap === null ? null : sure(GAPS[child.gap]);
   const holding = gap
@@ -138,13 +173,13 @@ export function spokenHistory(child: Speaker, seed: number): ChildSeen {
   const others = shuffle(
     pool().filter((w) => !gap?.holds(ipa(w))),
     random,
-  ).slice(0, SESSIONS * EACH - holding.length);
+  ).slice(0, many * EACH - holding.length);
   const words = shuffle([...holding, ...others], random);
   const runs: StepRun[] = [];
   const sessions: SessionCells[] = [];
   const checks: PebbleCheck[] = [];
-  for (let s = 0; s < SESSIONS; s += 1) {
-    const day = 20_000 - 2 * (SESSIONS - s);
+  for (let s = 0; s < many; s += 1) {
+    const day = 20_000 - 2 * (many - s);
     const apart = gap?.onlyApart === true || s % 2 === 1;
     const given = words
       .slice(s * EACH, (s + 1) * EACH)
@@ -157,7 +192,8 @@ export function spokenHistory(child: Speaker, seed: number): ChildSeen {
     runs.push(...runsFrom(given));
     const cells = cellsFrom(given);
     if (cells) sessions.push({ at: day * DAY, cells });
-    checks.push(...checksAfter(child, given, checks, { day, random }));
+    checks.push(...checksAfter(child, given, checks, { day, random, checked }));
+    checks.push(...forcedCheck(child, { runs, sessions, checks }, { day, random, checked }));
   }
   return { runs, sessions, checks };
 }

@@ -182,6 +182,7 @@ const AT_ONCE = 10;
  * that asks finds it, after a restart too.
  */
 export async function keepAdvice(childIds: readonly string[], now = Date.now()): Promise<void> {
+  await caughtUp();
   const { models, remembered, write } = await database();
   for (let i = 0; i < childIds.length; i += AT_ONCE) {
     const ids = childIds.slice(i, i + AT_ONCE);

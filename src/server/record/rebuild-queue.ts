@@ -78,7 +78,8 @@ function putOff(db: Database, queue: Queue, id: string, error: unknown): void {
 async function readOne(db: Database, queue: Queue, id: string): Promise<void> {
   if (!db.open) return;
   try {
-    place.bouncyEchoOnRead?.(await db.write((transaction) => rebuild(id, transaction)));
+    const whose = await db.write((transaction) => rebuild(id, transaction));
+    place.bouncyEchoOnRead?.(whose);
     clearTimeout(queue.failed.get(id)?.timer);
     queue.failed.delete(id);
   } catch (error) {
