@@ -12,4 +12,10 @@ export const ownWaySchema = z.strictObject({
   // What was kept before these were asked for has none of them.
   access: z.array(z.enum(ACCESS)).max(ACCESS.length).default([]),
   lowOnly: z.boolean().default(false),
+  languages: z
+    .string()
+    .trim()
+    .max(60, 'Write the languages in 60 letters or fewer.')
+    .transform((text) => text || undefined)
+    .optional(),
 }) satisfies z.ZodType<OwnWay>;

@@ -16,6 +16,8 @@ export interface OwnWay {
   readonly access: readonly Access[];
   /** Hears better without high sounds: none of them tells right from wrong in a group with this child. */
   readonly lowOnly: boolean;
+  /** Languages spoken at home, as the adult wrote them; absent where nothing is known. */
+  readonly languages?: string | undefined;
 }
 
 export const NO_OWN_WAY: OwnWay = { swaps: [], drops: [], accent: null, access: [], lowOnly: false };

@@ -37,6 +37,8 @@ export interface AdvisedChild {
   readonly access: readonly Access[];
   /** Hears better without high sounds. */
   readonly lowOnly: boolean;
+  /** Languages spoken at home. */
+  readonly languages?: string | undefined;
 }
 const ANY_CHILD: AdvisedChild = { band: null, access: [], lowOnly: false };
 
@@ -100,6 +102,8 @@ export interface ChildAdvice {
   readonly replies: Replies;
   /** Over weeks most right answers came after hearing it again, or with the face in sight. */
   readonly hearing: boolean;
+  /** Languages at home of a child whose first months here these are; null for everyone else. */
+  readonly newWith: string | null;
   /** Games of the last days whose answers are left out, because everyone missed the same. */
   readonly rooms: readonly string[];
 }
@@ -292,8 +296,16 @@ export function adviseOn(seen: ChildSeen, advising: Advising): ChildAdvice {
     points: choosing.points === true,
     replies,
     hearing: hearingPointer(runs, child),
+    newWith: child.languages && isNewHere(runs) ? child.languages : null,
     rooms: [...new Set(runs.filter((r) => isToldRoom(r, now)).map((r) => r.task))],
   };
+}
+
+/** The first months, in which much may be words a child does not know yet. Common practice, no source. */
+const FIRST_DAYS = 90;
+function isNewHere(runs: readonly StepRun[]): boolean {
+  const days = runs.map((r) => r.day);
+  return days.length > 0 && Math.max(...days) - Math.min(...days) < FIRST_DAYS;
 }
 
 const isToldRoom = ({ standing, at }: StepRun, now: number): boolean =>

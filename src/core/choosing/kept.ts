@@ -66,9 +66,9 @@ const shortened = (shares: Float64Array): number[] => Array.from(shares, (p) => 
 /** @example adviceRead(adviceKept(advice), advice.model.local).next // as advice.next */
 export function adviceKept(advice: ChildAdvice): string {
   const { skills, model, next, other, chosen, until } = advice;
-  const { seen, patterns, suspected, open, talk, points, replies, hearing, rooms } = advice;
+  const { seen, patterns, suspected, open, talk, points, replies, hearing, newWith, rooms } = advice;
   return JSON.stringify({
-    ...{ seen, patterns, suspected, open, talk, points, replies, hearing, rooms },
+    ...{ seen, patterns, suspected, open, talk, points, replies, hearing, newWith, rooms },
     until: Number.isFinite(until) ? until : null,
     skills: skills.map(({ rungs, holds, workingOn, due }) => ({
       rungs: rungs.map(rungKept),

@@ -19,7 +19,7 @@ import { STATES } from '../evidence/rule';
 const time = z.union([z.iso.datetime(), z.string().regex(/^\+\d{6}-.+Z$/)]);
 export const childFileSchema = z.strictObject({
   format: z.literal('bouncy-echo-child'),
-  version: z.literal(3),
+  version: z.literal(4),
   exportedAt: time,
   child: z.strictObject({
     id: z.uuid(),

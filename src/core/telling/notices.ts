@@ -2,7 +2,7 @@ import { taskOf } from '../games';
 import { listed } from '../in-words';
 import type { ChildAdvice } from '../choosing/advice';
 
-type Told = Pick<ChildAdvice, 'talk' | 'open' | 'replies' | 'hearing' | 'rooms'>;
+type Told = Pick<ChildAdvice, 'talk' | 'open' | 'replies' | 'hearing' | 'newWith' | 'rooms'>;
 
 /** What to know before anything is played: when it holds, and how it is said. None of it names a condition. */
 const NOTICES: readonly {
@@ -19,8 +19,14 @@ const NOTICES: readonly {
   {
     holds: ({ hearing }) => hearing,
     says: () =>
-      'For three weeks or more, at least half of what they got right came after hearing it again, or with your face ' +
+      'In three different weeks, at least half of what they got right came after hearing it again, or with your face ' +
       'in sight. It’s worth asking the family about hearing.',
+  },
+  {
+    holds: ({ newWith }) => newWith !== null,
+    says: ({ newWith }) =>
+      `At home they speak ${newWith}, and they’ve played here for less than three months. What they miss may be ` +
+      'words they don’t know yet: show each word first, and ask the family what they can do in their own language.',
   },
   {
     holds: ({ replies }) => replies === 'hardly',

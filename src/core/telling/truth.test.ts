@@ -375,15 +375,20 @@ const NOTICES: Readonly<Record<string, Kind>> = {
     holds: (_, { of }) => new Set(of.checks.filter((c) => c.told === 3).map((c) => c.day)).size >= 2,
   },
   hearing: {
-    says: /^For three weeks or more, at least half of what they got right came after hearing it again/u,
+    says: /^In three different weeks, at least half of what they got right came after hearing it again/u,
     holds: (_, page) => {
       const always = page.of.child.access.some((a) => a === 'said-twice' || a === 'face');
       const right = lately(page, 90).filter((a) => has(a.mark, '1h'));
       const again = right.filter((a) => always || a.again);
       const days = again.map((a) => a.day);
       const known = page.of.child.lowOnly || page.of.child.access.includes('aid');
-      return !known && again.length * 2 >= right.length && Math.max(...days) - Math.min(...days) >= 20;
+      return !known && again.length * 2 >= right.length && new Set(days.map((d) => Math.floor((d + 3) / 7))).size >= 3;
     },
+  },
+  'first months': {
+    says: /^At home they speak (.+), and they’ve played here for less than three months\./u,
+    holds: ([, languages], { of, all }) =>
+      of.child.languages === languages && Math.max(...all.map((a) => a.day)) - Math.min(...all.map((a) => a.day)) < 92,
   },
   'no reply': {
     says: /^Often gives no reply, which doesn’t tell us what they know\./u,

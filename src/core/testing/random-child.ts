@@ -236,6 +236,7 @@ export function randomChild(seed: number): RandomChild {
       band: one(['', 'nursery', 'reception', 'year-1'] as const, random) || null,
       access: random() < 0.12 ? [one(['points', 'aid', 'said-twice', 'face'] as const, random)] : [],
       lowOnly: random() < 0.04,
+      languages: random() < 0.1 ? 'Polish and English' : undefined,
     },
     now,
   };

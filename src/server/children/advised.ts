@@ -88,8 +88,8 @@ async function childrenOf(ids: readonly string[]): Promise<ReadonlyMap<string, A
   );
   return new Map(
     kept.map(({ id, way, band }) => {
-      const { access, lowOnly } = readOwnWay(way);
-      return [id, { band: bandOf(band), access, lowOnly }];
+      const { access, lowOnly, languages } = readOwnWay(way);
+      return [id, { band: bandOf(band), access, lowOnly, languages }];
     }),
   );
 }

@@ -58,7 +58,7 @@ export async function childFile(childId: string, now = Date.now()): Promise<Chil
   };
   return childFileSchema.parse({
     format: 'bouncy-echo-child',
-    version: 3,
+    version: 4,
     exportedAt: iso(now),
     child: {
       id: child.id,

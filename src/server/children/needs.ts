@@ -12,6 +12,7 @@ export function needsOf(way: OwnWay, checks: readonly PebbleCheck[], accent: Acc
   const common = (asked: string, says: string) => COMMON_WAYS.find((c) => c.asked === asked && c.says === says);
   const hears = [...new Set(checks.map((c) => c.key))].filter((key) => verdictOn(checks, key, now) === 'speech');
   return [
+    ...(way.languages ? [`At home they speak ${way.languages}: show what a word means before you play with it.`] : []),
     ...way.access.map((a) => `${ACCESS_WORDS[a].name}.`),
     ...way.swaps.map(({ asked, says }) => {
       const [word, said] = common(asked, says)?.example ?? [label(asked), label(says)];

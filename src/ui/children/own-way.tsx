@@ -9,6 +9,7 @@ import { ACCENT_IDS, accentOf, type AccentId } from '@/core/phonology/accents';
 import { SHARED_CONSONANTS } from '@/core/phonology/consonants';
 import { Button } from '../kit/button';
 import { Dialog } from '../kit/dialog';
+import { Field } from '../kit/field';
 import { ErrorMessage } from '../kit/message';
 import { Select, SelectField } from '../kit/select';
 import { unreached } from '../kit/unreached';
@@ -37,7 +38,8 @@ const ownWayWords = ({ swaps, drops, accent }: OwnWay): string =>
 function inShort(way: OwnWay): string {
   if (!isPlain(way)) return `says ${ownWayWords(way)}`;
   if (way.access.length) return way.access.map((a) => ACCESS_WORDS[a].play).join(', ');
-  return way.lowOnly ? 'finds high sounds hard to hear' : 'add speech differences';
+  if (way.lowOnly) return 'finds high sounds hard to hear';
+  return way.languages ? `speaks ${way.languages} at home` : 'add speech differences';
 }
 
 /** How a child says sounds, set once: so that it is never taken for a slip. */
@@ -104,6 +106,7 @@ export function OwnWayButton({
           </div>
         </fieldset>
         <AccentField way={way} setWay={setWay} />
+        <LanguagesField id={child.id} way={way} setWay={setWay} />
         <AccessFields way={way} setWay={setWay} />
         <ErrorMessage className="mt-3">{error}</ErrorMessage>
         <Button kind="action" className="mt-5 w-full" disabled={running} onClick={keep}>
@@ -167,6 +170,31 @@ function AccentField({ way, setWay }: { readonly way: OwnWay; readonly setWay: (
     </div>
   );
 }
+
+interface LanguagesProps {
+  readonly id: string;
+  readonly way: OwnWay;
+  readonly setWay: (next: OwnWay) => void;
+}
+
+/** Which languages are spoken at home, in the adult’s own words. */
+const LanguagesField = ({ id, way, setWay }: LanguagesProps) => (
+  <div className="mt-4">
+    <Field
+      htmlFor={`languages-${id}`}
+      label={<span className="font-word text-lg font-bold">Languages at home</span>}
+      hint="If there’s more than one, write them all. It changes no mark."
+    >
+      <input
+        id={`languages-${id}`}
+        className="field w-full"
+        maxLength={60}
+        value={way.languages ?? ''}
+        onChange={(event) => setWay({ ...way, languages: event.target.value })}
+      />
+    </Field>
+  </div>
+);
 
 /** What is always so for the child, and what they hear best. */
 function AccessFields({ way, setWay }: { readonly way: OwnWay; readonly setWay: (next: OwnWay) => void }) {
