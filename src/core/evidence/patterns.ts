@@ -161,7 +161,7 @@ function toldOf(found: readonly Claim[]): Claim[] {
 }
 
 /** How often a pattern could have shown in a table, and how often it did. */
-export function chancesOf(id: string, table: Cells): { readonly asked: number; readonly missed: number } {
+function chancesOf(id: string, table: Cells): { readonly asked: number; readonly missed: number } {
   const kept = KEPT.find((k) => k.id === id);
   if (kept) {
     const [asked = 0, held = 0] = table[kept.key] ?? [];

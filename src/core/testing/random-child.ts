@@ -10,7 +10,7 @@ import { sure } from '../sure';
  * Made-up children of all kinds, answer by answer: quick and slow, silent, on a break, helped at once, marked by two
  * adults, slipping where nobody can tell why. What is said of them can then be held against each single answer.
  */
-export interface RawAnswer {
+interface RawAnswer {
   readonly task: string;
   readonly step: string;
   /** As it is kept: `1`, `h`, `0`, `-`, or `u` with the sound and place that is open. */

@@ -11,12 +11,10 @@ async function kept(): Promise<{ readonly at: number; readonly body: string } | 
   return (await rows<{ at: number; body: string }>('SELECT at, body FROM local_steps WHERE id = 1', {}))[0];
 }
 
-/** How hard steps are here, as it was worked out last; nothing of our own while there are fewer than fifty children. */
-export async function localNow(): Promise<Local> {
-  return (await localKept()).local;
-}
-
-/** The same, with when it was worked out, milliseconds since 1970; 0 where it was not. */
+/**
+ * How hard steps are here, as it was worked out last, and when, milliseconds since 1970; nothing of our own, and 0,
+ * while there are fewer than fifty children.
+ */
 export async function localKept(): Promise<{ readonly at: number; readonly local: Local }> {
   const known = await kept();
   if (!known) return { at: 0, local: NOT_LOCAL };
