@@ -21,7 +21,8 @@ test('forecasts of the last session, and what advice comes to', () => {
   const forecasts = WORLDS.map((world) => {
     const { ours: all, percent, step } = forecastsIn(world, GROUPS);
     const scores = [all, percent, step].map((f) => brier(f).toFixed(4));
-    return [world.name, calibration(all).slope.toFixed(2), ...scores];
+    const plain = forecastsIn(world, GROUPS, false).ours;
+    return [world.name, calibration(all).slope.toFixed(2), calibration(plain).slope.toFixed(2), ...scores];
   });
   const advice = TEACHINGS.map((teaching) => {
     const [known = 0, ...others] = [KNOWS, ONE_UP_ONE_BACK, FIXED, ANYHOW].map((p) => gained(teaching, p, CHILDREN));
@@ -33,9 +34,10 @@ test('forecasts of the last session, and what advice comes to', () => {
     return [teaching.name, ...[mine, ...others, known].map((g) => g.toFixed(2)), closed(mine), closed(free)];
   });
   const tables = [
-    `The last session of ${GROUPS * 8} children a world, forecast from what came before it: calibration slope, and ` +
-      'Brier’s score of our forecast, of percent right so far and of the step alone (less is better).',
-    tableOf(['world', 'slope', 'ours', 'percent right', 'the step alone'], forecasts),
+    `The last session of ${GROUPS * 8} children a world, forecast from what came before it: calibration slope, ` +
+      'with what the children of a setting show together and without it (a setting of fewer than fifty has none), ' +
+      'and Brier’s score of our forecast, of percent right so far and of the step alone (less is better).',
+    tableOf(['world', 'slope', 'slope without', 'ours', 'percent right', 'the step alone'], forecasts),
     `What a hundred turns add to true ability, in logits (${CHILDREN} children a row), and how much of the way from ` +
       'the best of the others to the one who knows the truth ours goes; and how much the same model would go if it ' +
       'were free to take any step, not one at a time: who is not told which turns teach goes no further than that.',

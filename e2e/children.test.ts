@@ -390,7 +390,7 @@ test('the board holds thirty children, sorts, filters, leads on, and prints on o
   await page.getByText('No one matches.').waitFor();
   await pick(page, 'Show', '');
   await page.getByRole('link', { name: 'Child 07' }).click();
-  await page.getByText('We haven’t seen enough yet').waitFor();
+  await page.getByText('We haven’t seen them play yet.').waitFor();
   await page.context().close();
 });
 

@@ -8,7 +8,7 @@ export async function register(): Promise<void> {
     if (process.env.BOUNCY_ECHO_DEMO === '1') await (await import('./server/demo/seed')).seedDemo(Date.now());
     // Sessions of an earlier version, or cut off by a sudden end, are read while the first page is on its way.
     // What is advised is worked out then, so that the first page of a day does not wait for it either.
-    (await import('./server/children/keep-advice')).beginKeeping();
+    (await import('./server/whole/keep-ready')).beginKeeping();
   } catch (error) {
     // A fault is shown in words on every page.
     console.error(error instanceof Error ? error.message : error);

@@ -10,12 +10,13 @@ import { TodayScreen } from '@/ui/today/today-screen';
 
 export default guarded(async () => {
   const group = await currentGroup();
-  const [sessions, ready, tomorrow, { accent, confirmed }] = await Promise.all([
+  const [sessions, ready, { accent, confirmed }] = await Promise.all([
     listSessions(group.id, 6),
     readySessions(group),
-    tomorrowFor(group),
     getSettings(),
   ]);
+  // What is advised has been read once by then.
+  const tomorrow = await tomorrowFor(group);
   const begun = confirmed || sessions.length > 0 || group.children.length > 0 || group.outOfSight.length > 0;
   return (
     <TodayScreen group={group} sessions={sessions} ready={ready} tomorrow={tomorrow}>

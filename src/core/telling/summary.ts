@@ -11,5 +11,6 @@ export function summaryOf({ skills }: Pick<ChildAdvice, 'skills'>): string {
     .sort((a, b) => last(b) - last(a))
     .flatMap(({ holds }) => (holds ? [holds.rung.does] : []))
     .slice(0, NAMED);
-  return holds.length ? `On their own, can ${listed(holds)}.` : 'Nothing is secure yet.';
+  if (holds.length) return `On their own, can ${listed(holds)}.`;
+  return skills.some((s) => s.begun) ? 'Nothing is secure yet.' : 'We haven’t seen them play yet.';
 }

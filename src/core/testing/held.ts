@@ -37,9 +37,9 @@ export interface Held {
 }
 
 /** The last session of a thousand children or more, forecast from what came before it. */
-export function forecastsIn(world: World, groups: number): Held {
+export function forecastsIn(world: World, groups: number, corrected = true): Held {
   const histories = Array.from({ length: groups }, (_, g) => groupIn(world, g + 1)).flat();
-  const local = sure(localOf(histories.map((h) => h.before)));
+  const local = corrected ? sure(localOf(histories.map((h) => h.before))) : NOT_LOCAL;
   const shares = stepShares(histories);
   const all = histories.flatMap(({ before, last, now }) => {
     const [model, percent] = [modelOf(before, now, local), percentRight(before)];

@@ -112,8 +112,8 @@ interface Remembered {
 const ADVICE = 'advice';
 
 /** What of those asked for is kept in the file and still holds. */
-async function keptOf(asked: readonly Asked[], at: number, read: (text: string) => ChildAdvice) {
-  if (!asked.length) return new Map<string, ChildAdvice>();
+async function keptOf<T>(asked: readonly Asked[], at: number, read: (text: string) => T): Promise<Map<string, T>> {
+  if (!asked.length) return new Map();
   const under = new Map(asked.map((a) => [a.id, a.under]));
   const kept = await rows<{ id: string; under: string; body: string }>(
     `SELECT child_id AS id, under, body FROM kept_advice
@@ -123,10 +123,9 @@ async function keptOf(asked: readonly Asked[], at: number, read: (text: string) 
   return new Map(kept.filter((k) => k.under === under.get(k.id)).map((k) => [k.id, read(k.body)]));
 }
 
-/** What is advised, with what it rests on; and of whom it was worked out anew. */
+/** What is advised, with what it rests on. */
 interface WorkedOut extends AdvisedAll {
   readonly asked: readonly Asked[];
-  readonly anew: ReadonlySet<string>;
 }
 
 async function workedOut(childIds: readonly string[], now: number): Promise<WorkedOut> {
@@ -160,7 +159,7 @@ async function workedOut(childIds: readonly string[], now: number): Promise<Work
     remembered.keep(id, ADVICE, { under, advice } satisfies Remembered, sure(begun.get(id)));
     known.set(id, advice);
   }
-  return { settings, speech, of: new Map(asked.map((a) => [a.id, sure(known.get(a.id))])), asked, anew };
+  return { settings, speech, of: new Map(asked.map((a) => [a.id, sure(known.get(a.id))])), asked };
 }
 
 /**
@@ -183,13 +182,15 @@ const AT_ONCE = 10;
  */
 export async function keepAdvice(childIds: readonly string[], now = Date.now()): Promise<void> {
   await caughtUp();
-  const { models, remembered, write } = await database();
-  for (let i = 0; i < childIds.length; i += AT_ONCE) {
+  const db = await database();
+  const { models, remembered, write } = db;
+  for (let i = 0; i < childIds.length && db.open; i += AT_ONCE) {
     const ids = childIds.slice(i, i + AT_ONCE);
     const begun = new Map(ids.map((id) => [id, remembered.sinceOf(id)]));
-    const { of, asked, anew } = await workedOut(ids, now);
-    const fresh = asked.filter((a) => anew.has(a.id));
-    if (fresh.length)
+    const { of, asked } = await workedOut(ids, now);
+    const kept = await keptOf(asked, endOfDay(now).getTime(), () => null);
+    const fresh = asked.filter((a) => !kept.has(a.id));
+    if (fresh.length && db.open)
       await write(async (transaction) => {
         const here = await models.children.findAll({ where: { id: ids }, attributes: ['id'], transaction });
         const known = new Set(here.map((c) => c.get().id));

@@ -1,3 +1,6 @@
+import path from 'node:path';
+import { Sequelize } from 'sequelize';
+import sqlite3 from 'sqlite3';
 import { heardText } from '../../core/answers/heard';
 import { describe, expect, test } from 'vitest';
 import { v7 } from 'uuid';
@@ -24,7 +27,15 @@ import { addChildren, addGroup, eraseChild, listGroups, setAgeBand, setOwnWay } 
 import { lookBack } from '../sessions/look-back';
 import { Problem } from '../storage/problems';
 import { tomorrowFor } from './progress';
-import { getProgressSettings, getSettings, saveProgressSettings, saveSettings } from '../setting/settings';
+import {
+  getProgressSettings,
+  getSettings,
+  hadPlainRule,
+  saveProgressSettings,
+  saveSettings,
+} from '../setting/settings';
+import { MIGRATION_NAMES } from '../storage/migrations';
+import { oldFile } from '../testing/old-file';
 import { startStep } from '../plans/start-step';
 import { startWords } from '../sessions/start-session';
 import { inFreshFiles } from '../testing/fresh-file';
@@ -32,7 +43,7 @@ import { PRESETS } from '../../core/phonology/conventions';
 import { sure } from '../../core/sure';
 import { answered } from '../../core/testing/answers';
 
-inFreshFiles();
+const folder = inFreshFiles();
 
 const answer = (turn: number, childId: string | null, word: string, more: Partial<AnswerEntry> = {}): AnswerEntry => ({
   ...answered(turn, childId, word),
@@ -309,4 +320,20 @@ test('what comes first and how we count are kept side by side', async () => {
   await saveSettings({ accent: 'scottish', conventions: PRESETS.strict });
   expect(await getProgressSettings()).toEqual({ unitOrder: 'sounds-first', staff: 3 });
   expect(await getSettings()).toMatchObject({ accent: 'scottish', confirmed: true });
+});
+
+test('a setting that had chosen four of the last five is moved over, and told until it saves its rules', async () => {
+  const file = path.join(folder(), 'old.sqlite');
+  await oldFile(file, MIGRATION_NAMES.indexOf('0017-one-voice'));
+  const old = new Sequelize({ dialect: 'sqlite', storage: file, logging: false, dialectModule: sqlite3 });
+  const conventions = JSON.stringify(PRESETS.strict);
+  await old.query(
+    `INSERT INTO settings (id, accent, conventions, rule) VALUES (1, 'scottish', '${conventions}', 'plain')`,
+  );
+  await old.close();
+  process.env.BOUNCY_ECHO_DB = file;
+  expect(await hadPlainRule()).toBe(true);
+  await saveProgressSettings({ unitOrder: 'large-first', staff: 2 });
+  expect(await hadPlainRule()).toBe(false);
+  expect(await getSettings()).toMatchObject({ accent: 'scottish' });
 });

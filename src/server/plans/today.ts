@@ -1,5 +1,5 @@
 import { planRequestSchema, type PlanWish } from '../../core/formats/plan-file';
-import { familyOf, stepOf, taskOf } from '../../core/games';
+import { familyOf, stepOf, taskOf, TASKS } from '../../core/games';
 import { rungNow } from '../../core/evidence/ladders';
 import type { NextStep } from '../../core/choosing/next-step';
 import { inGroup } from '../../core/choosing/advice';
@@ -9,7 +9,8 @@ import { groupBy } from '../../core/group-by';
 import { wholeMinutes, roundSeconds } from '../../core/sessions/running-order';
 import type { Group } from '../people/groups';
 import { wishFor } from './wish-for';
-import { planFrom, workshopOf } from './workshop';
+import { database } from '../storage/database';
+import { planFrom, workshopOf, type Workshop } from './workshop';
 import { Problem } from '../storage/problems';
 import { sure } from '../../core/sure';
 import { inWords } from '../../core/in-words';
@@ -124,11 +125,42 @@ const BEGINNINGS: readonly (readonly [string, string])[] = [
   ['hunt', '3-4'],
 ];
 
-/** Three ready sessions for the group. The same evening and the same words give the same three. */
-export async function readySessions(group: Group, now = Date.now()): Promise<ReadySession[]> {
-  const shop = await workshopOf(group);
+/** Ready sessions as they are remembered, with all that they were made of. */
+interface KeptReady {
+  readonly under: string;
+  readonly bank: Workshop['bank'];
+  readonly ready: readonly ReadySession[];
+}
+
+/** All that ready sessions are made of beside the bank, as text. */
+function underOf(asked: readonly Proposal[], shop: Workshop): string {
+  const { owned, recent, confirmed, children, lowOnly, paceOf } = shop;
+  return JSON.stringify([
+    asked,
+    [...owned].sort(),
+    recent,
+    confirmed,
+    children,
+    lowOnly,
+    TASKS.map((t) => paceOf(t.id)),
+  ]);
+}
+
+/** Three ready sessions for the group, remembered. The same evening and the same words give the same three. */
+export async function readySessions(group: Group, now = Date.now()): Promise<readonly ReadySession[]> {
+  const [{ remembered }, shop, asked] = await Promise.all([database(), workshopOf(group), proposals(group, now)]);
+  const under = underOf(asked, shop);
+  const known = remembered.recall<KeptReady>(group.id, 'ready');
+  if (known?.under === under && known.bank === shop.bank) return known.ready;
+  const since = remembered.sinceOf(group.id);
+  const ready = await madeReady(asked, shop);
+  remembered.keep(group.id, 'ready', { under, bank: shop.bank, ready } satisfies KeptReady, since);
+  return ready;
+}
+
+async function madeReady(asked: readonly Proposal[], shop: Workshop): Promise<ReadySession[]> {
   const out: ReadySession[] = [];
-  for (const [i, { wish: part, why }] of (await proposals(group, now)).entries()) {
+  for (const [i, { wish: part, why }] of asked.entries()) {
     if (out.length === 3) break;
     const wish = planRequestSchema.parse({ shape: 'focus', task: 'blending', minutes: 8, seed: 11 + i, ...part });
     try {

@@ -1,0 +1,52 @@
+import { addDays, startOfDay } from 'date-fns';
+import { keepAdvice } from '../children/advised';
+import { listGroups } from '../people/groups';
+import { readySessions } from '../plans/today';
+import { caughtUp, onRead } from '../record/rebuild-queue';
+import { otherTurns } from '../storage/other-turns';
+
+/**
+ * What is advised, and the sessions of Today, are worked out when answers arrive, at the start, and when a day begins,
+ * so that no page waits for them.
+ */
+
+/** After the last answer that was read, so long; and after midnight. */
+const REST_MS = 2_000;
+
+const ifItFails = (error: unknown): void =>
+  console.error('What is next could not be worked out:', error instanceof Error ? error.message : error);
+
+/** Works out what is missing, for every child who is on a list and every group that has some. */
+export async function keepReady(): Promise<void> {
+  await caughtUp();
+  const groups = (await listGroups()).filter((g) => g.children.length > 0);
+  await keepAdvice(groups.flatMap((g) => g.children.map((c) => c.id)));
+  for (const group of groups) {
+    await readySessions(group);
+    await otherTurns();
+  }
+}
+
+let timer: NodeJS.Timeout | undefined;
+
+/** Something new was read: what rests on it is worked out when the reading rests. */
+function keepSoon(): void {
+  clearTimeout(timer);
+  timer = setTimeout(() => void keepReady().catch(ifItFails), REST_MS);
+  timer.unref();
+}
+
+function everyDay(): void {
+  const next = startOfDay(addDays(Date.now(), 1)).getTime() + REST_MS;
+  setTimeout(() => {
+    keepSoon();
+    everyDay();
+  }, next - Date.now()).unref();
+}
+
+/** Begins with it, once for a server. */
+export function beginKeeping(): void {
+  onRead(keepSoon);
+  everyDay();
+  keepReady().catch(ifItFails);
+}
