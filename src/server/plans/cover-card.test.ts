@@ -22,6 +22,7 @@ test('whoever takes over reads what is ready, who needs what, what is right for 
     drops: ['s', 'l'],
     access: ['face', 'points'],
     lowOnly: true,
+    languages: ' Polish ',
   });
   await setAway(sure(kai), true);
   const now = Date.now();
@@ -31,6 +32,7 @@ test('whoever takes over reads what is ready, who needs what, what is right for 
     ['Kofi', 'K'],
   ]);
   expect(card.children[1]?.needs).toEqual([
+    'At home they speak Polish: show what a word means before you play with it.',
     'Needs to see your face while you speak.',
     'Can point instead of speaking.',
     'Says “tat” for “cat”: that’s right for them.',
