@@ -8,8 +8,8 @@ interface Profile {
   /** Share of answers for each outcome, in words without and with a cluster. */
   readonly plain: Shares;
   readonly cluster: Shares;
-  /** Share of what came with help that came once it was said again. */
-  readonly saidAgain?: number;
+  /** What comes with help comes once it was said again. */
+  readonly onlyAgain?: true;
   /** Seconds before the tap, least and most. */
   readonly seconds: readonly [number, number];
 }
@@ -40,7 +40,7 @@ export const PROFILES = {
   'with-help-only': {
     plain: { 'with-help': 0.88, 'not-yet': 0.12 },
     cluster: { 'with-help': 0.7, 'not-yet': 0.3 },
-    saidAgain: 0.8,
+    onlyAgain: true,
     seconds: [8, 16],
   },
 } as const satisfies Record<string, Profile>;
@@ -81,7 +81,7 @@ export function answerAs(
   likely: readonly LikelyAnswer[],
   random: Random,
 ): DemoAnswer {
-  const { plain, cluster, seconds, saidAgain = 0 }: Profile = PROFILES[profile];
+  const { plain, cluster, seconds, onlyAgain }: Profile = PROFILES[profile];
   const outcome = pick(hasCluster ? cluster : plain, random);
   const slips = likely.filter((a) => a.outcome === outcome);
   // A child who drops sounds from clusters does just that; the others slip in any of the likely ways.
@@ -95,12 +95,11 @@ export function answerAs(
   const helps: Help[] = outcome === 'with-help' && random() < 0.4 ? [random() < 0.6 ? 'said-again' : 'slower'] : [];
   const thinkMs = Math.round((seconds[0] + random() * (seconds[1] - seconds[0])) * 1000);
   const after = afterwards(outcome, helps, random);
-  const again = saidAgain > 0 && outcome === 'with-help' && thinkMs % 100 < 100 * saidAgain;
   return {
     outcome,
-    helps: again ? ['said-again'] : helps,
+    helps: helps.length && onlyAgain ? ['said-again'] : helps,
     likely: outcome === 'not-yet' ? slips[at] : undefined,
     thinkMs,
-    after: again ? null : after,
+    after: after && 'helps' in after && onlyAgain ? { helps: ['said-again'] } : after,
   };
 }
