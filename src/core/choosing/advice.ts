@@ -9,7 +9,7 @@ import { ladderOf, type Ladder, type Rung } from '../evidence/ladders';
 import type { UnitOrder } from '../evidence/unit-order';
 import { modelOf, NOT_LOCAL, type Local, type Model } from './model';
 import { FOUND_DAYS } from './finding';
-import { gameOn, holdsIn, nextSteps, onLadder, WHEN, type Choosing, type NextStep } from './next-step';
+import { gameOn, holdsIn, nextSteps, onLadder, WHEN, withAge, type Choosing, type NextStep } from './next-step';
 import { reviewOf, type Review } from './review';
 import { KEPT_DAYS } from '../evidence/pebbles';
 import { patternsIn, suspectedIn, type Pattern } from '../evidence/patterns';
@@ -205,7 +205,7 @@ function slipsFirst(slips: Slips, { now, child = ANY_CHILD, words = PLAIN_WORDS 
   if (slips.talk) return null;
   const check = checkStep(slips, now, words);
   const [pattern] = slips.patterns.filter((p) => isHeard(child, p));
-  return check ?? (pattern ? patternStep(pattern, slips.runs, words) : null);
+  return check ?? (pattern ? withAge(patternStep(pattern, slips.runs, words), child.band) : null);
 }
 
 /** Where the child is with each skill: a step that is named for the child is the one they are working on. */

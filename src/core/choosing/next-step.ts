@@ -342,12 +342,14 @@ export function onLadder({ ladder, rungs }: LadderEvidence, choosing: Choosing):
   const here = hereOf(rungs, played);
   const bar = here && barOf(here);
   const step = bar ? insteadOf(of, here, bar) : fromHere(of, here);
-  return step && notExpected(choosing.band ?? null, step.rungOf)
-    ? { ...step, reason: `${step.reason} ${EARLY}` }
-    : step;
+  return step && withAge(step, choosing.band ?? null);
 }
 
-const EARLY = 'It’s early for their age: go on while they enjoy it.';
+/** What is not expected at the age of the group says so. */
+export const withAge = (step: NextStep, band: AgeBand | null): NextStep =>
+  notExpected(band, step.rungOf)
+    ? { ...step, reason: `${step.reason} It’s early for their age: go on while they enjoy it.` }
+    : step;
 
 const INSTEAD: Readonly<Record<Bar, string>> = {
   pause: 'Words with two sounds together can wait until you’ve talked with the family.',

@@ -197,3 +197,12 @@ describe.each(SHARES)('pebble checks played: %d of those offered', (checked) => 
     if (checked > 0) expect(found).toBeGreaterThanOrEqual(gapsFound);
   });
 });
+
+test('a pattern of a group of three-year-olds says that it is early, as a step does', () => {
+  const seen = spokenHistory({ speech: null, gap: 'first of an end', lapse: 0 }, 1);
+  const of = (band: 'nursery' | 'reception'): ChildAdvice =>
+    adviseOn(seen, { now: NOW, unitOrder: 'sounds-first', child: { ...PLAIN, band } });
+  expect(of('nursery').next?.pattern).toBe('closing-first');
+  expect(of('nursery').next?.reason).toMatch(/early for their age/u);
+  expect(of('reception').next?.reason).not.toMatch(/early/u);
+});

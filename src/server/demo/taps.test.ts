@@ -3,7 +3,7 @@ import { addHabits, habitsOf, NO_HABITS, rank, type Habits } from '../../core/an
 import { makeItem } from '../../core/games/item';
 import { stepOf, taskOf } from '../../core/games';
 import { roundOf } from '../../core/sessions/log';
-import { atShare, tapsPerAnswer } from '../../core/sessions/taps';
+import { atShare, tapsPerAnswer } from '../../core/testing/taps';
 import { preparedBank } from '../words/bank';
 import { database } from '../storage/database';
 import { sessionLog, sessionRecord } from '../record/session-record';

@@ -1,4 +1,4 @@
-import type { AnswerEntry, Entry } from './log';
+import type { AnswerEntry, Entry } from '../sessions/log';
 
 /**
  * Taps each answer took: the mark itself, and every tap that belongs to it (help noted before or after, the child

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { ONLY_MARKED, type AnswerEntry, type Entry } from './log';
+import { ONLY_MARKED, type AnswerEntry, type Entry } from '../sessions/log';
 import { atShare, tapsPerAnswer } from './taps';
 
 let made = 0;
