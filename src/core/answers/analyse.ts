@@ -23,9 +23,9 @@ export interface AskedSound {
   readonly set?: VowelKey;
 }
 
-export type WordPart = 'first' | 'middle' | 'last';
+type WordPart = 'first' | 'middle' | 'last';
 /** Where in a cluster a sound stands: before the vowel, or after it. */
-export type Cluster = 'opening' | 'closing' | null;
+type Cluster = 'opening' | 'closing' | null;
 
 interface Where {
   readonly place: WordPart;
