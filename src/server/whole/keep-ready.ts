@@ -3,6 +3,7 @@ import { keepAdvice } from '../children/advised';
 import { listGroups } from '../people/groups';
 import { readySessions } from '../plans/today';
 import { caughtUp, onRead } from '../record/rebuild-queue';
+import { database } from '../storage/database';
 import { otherTurns } from '../storage/other-turns';
 
 /**
@@ -13,8 +14,13 @@ import { otherTurns } from '../storage/other-turns';
 /** After the last answer that was read, so long; and after midnight. */
 const REST_MS = 2_000;
 
-const ifItFails = (error: unknown): void =>
-  console.error('What is next could not be worked out:', error instanceof Error ? error.message : error);
+/** Works out what is missing; what a server that is being stopped leaves undone is done at the next start. */
+async function inBackground(): Promise<void> {
+  const db = await database();
+  await keepReady().catch((error: unknown) => {
+    if (db.open) console.error('What is next could not be worked out:', error instanceof Error ? error.message : error);
+  });
+}
 
 /** Works out what is missing, for every child who is on a list and every group that has some. */
 export async function keepReady(): Promise<void> {
@@ -32,7 +38,7 @@ let timer: NodeJS.Timeout | undefined;
 /** Something new was read: what rests on it is worked out when the reading rests. */
 function keepSoon(): void {
   clearTimeout(timer);
-  timer = setTimeout(() => void keepReady().catch(ifItFails), REST_MS);
+  timer = setTimeout(() => void inBackground().catch(() => undefined), REST_MS);
   timer.unref();
 }
 
@@ -48,5 +54,5 @@ function everyDay(): void {
 export function beginKeeping(): void {
   onRead(keepSoon);
   everyDay();
-  keepReady().catch(ifItFails);
+  void inBackground().catch(() => undefined);
 }
