@@ -35,7 +35,10 @@ let sessions: { readonly id: string; readonly child: string }[] = [];
 const actions: Action[] = [];
 
 /** Tables that follow from others, and are worked out in the background. */
-const DERIVED = ['readings', 'evidence', 'heard_sounds', 'pebble_checks', 'local_steps', 'erased', 'sqlite_sequence'];
+const DERIVED = [
+  ...['readings', 'evidence', 'heard_sounds', 'pebble_checks', 'local_steps', 'kept_advice'],
+  ...['erased', 'sqlite_sequence'],
+];
 
 /** Every row of the file, as one short text: two that are alike have the same rows. */
 const digest = (): Promise<string> =>
