@@ -7,7 +7,7 @@ export async function register(): Promise<void> {
     if (told) console.warn(told);
     if (process.env.BOUNCY_ECHO_DEMO === '1') await (await import('./server/demo/seed')).seedDemo(Date.now());
     // Sessions of an earlier version, or cut off by a sudden end, are read while the first page is on its way.
-    // What is advised is worked out then, so that the first page of a day does not wait for it either.
+    (await import('./server/record/rebuild-queue')).caughtUp().catch((error: unknown) => console.error(error));
     (await import('./server/whole/keep-ready')).beginKeeping();
   } catch (error) {
     // A fault is shown in words on every page.

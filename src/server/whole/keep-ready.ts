@@ -7,12 +7,14 @@ import { database } from '../storage/database';
 import { otherTurns } from '../storage/other-turns';
 
 /**
- * What is advised, and the sessions of Today, are worked out when answers arrive, at the start, and when a day begins,
- * so that no page waits for them.
+ * What is advised, and the sessions of Today, are worked out when all is quiet: after answers came, after the start, and
+ * when a day has begun, so that no page has to wait for them.
  */
 
-/** After the last answer that was read, so long; and after midnight. */
-const REST_MS = 2_000;
+/** A pause of a game is shorter: nothing is worked out beside a round, nor beside the first page after the start. */
+const REST_MS = 60_000;
+/** A day has surely begun by then. */
+const AFTER_MIDNIGHT_MS = 1_000;
 
 /** Works out what is missing; what a server that is being stopped leaves undone is done at the next start. */
 async function inBackground(): Promise<void> {
@@ -43,7 +45,7 @@ function keepSoon(): void {
 }
 
 function everyDay(): void {
-  const next = startOfDay(addDays(Date.now(), 1)).getTime() + REST_MS;
+  const next = startOfDay(addDays(Date.now(), 1)).getTime() + AFTER_MIDNIGHT_MS;
   setTimeout(() => {
     keepSoon();
     everyDay();
@@ -54,5 +56,5 @@ function everyDay(): void {
 export function beginKeeping(): void {
   onRead(keepSoon);
   everyDay();
-  void inBackground().catch(() => undefined);
+  keepSoon();
 }
