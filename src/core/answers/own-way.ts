@@ -22,6 +22,10 @@ export interface OwnWay {
 
 export const NO_OWN_WAY: OwnWay = { swaps: [], drops: [], accent: null, access: [], lowOnly: false };
 
+/** Languages at home where another than English is among them, as they were written. */
+export const otherLanguages = ({ languages }: Pick<OwnWay, 'languages'>): string | undefined =>
+  languages && !/^\W*english\W*$/iu.test(languages) ? languages : undefined;
+
 /** How a child speaks where nothing is set, as it is kept. */
 export const PLAIN_TEXT = JSON.stringify(NO_OWN_WAY);
 

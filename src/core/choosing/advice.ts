@@ -180,8 +180,8 @@ function checkStep({ open, runs }: Pick<Slips, 'open' | 'runs'>, now: number, wo
     check: first.key,
     does: `play the pebble check for ${words.spotOf(first.key)}`,
     reason:
-      `${times(whereIn(first.key))} answers there may only be how they speak. ` +
-      'A minute with pebbles shows whether they hear it.',
+      `${times(whereIn(first.key))} of their answers may just be the way they speak. ` +
+      'A minute with pebbles will show whether they can hear it.',
   };
 }
 

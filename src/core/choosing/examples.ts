@@ -2,8 +2,7 @@ import { stepOf, taskOf } from '../games';
 import { generate } from '../games/generate';
 import { keyLabel } from '../games/key-label';
 import type { Material } from '../games/material';
-import { holding, pebbleWords, twinsOf } from '../games/pebbles';
-import { whereIn } from '../answers/spots';
+import { checkWords, holding, twinsOf } from '../games/pebbles';
 import { listed } from '../in-words';
 import { sure } from '../sure';
 import type { NextStep } from './next-step';
@@ -36,8 +35,7 @@ export function examplesOf(step: NextStep, patterns: readonly Pattern[], materia
   const { pattern, check } = step;
   if (check)
     return {
-      words: pebbleWords(whereIn(check), material)
-        .filter((w) => w.key === check)
+      words: checkWords(check, material)
         .slice(0, SHOWN)
         .map((w) => w.word),
       twins: [],

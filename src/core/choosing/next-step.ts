@@ -4,7 +4,7 @@ import { groupBy } from '../group-by';
 import { capital, inWords, listed } from '../in-words';
 import { sure } from '../sure';
 import type { AgeBand } from '../evidence/age-band';
-import type { LadderEvidence, RungEvidence, StepRun } from '../evidence/evidence';
+import { isLucky, type LadderEvidence, type RungEvidence, type StepRun } from '../evidence/evidence';
 import { placeFound } from './finding';
 import { guessOf } from '../evidence/guessing';
 import { isPointed } from '../evidence/pointed';
@@ -172,7 +172,8 @@ function isClustered({ steps }: Rung): boolean {
 }
 
 /** Why a rung is not played with this child, for now. */
-type Bar = 'pause' | 'pointing' | 'early';
+const BARS = ['pause', 'pointing', 'early'] as const;
+type Bar = (typeof BARS)[number];
 
 /** What goes well goes on, whatever is expected. */
 const goesWell = (r: RungEvidence): boolean =>
@@ -248,20 +249,12 @@ function upReason(of: OnLadder, here: RungEvidence, next: RungEvidence): string 
   if (here.state === 'secure' && !here.harder)
     return `They can ${here.rung.does} (${ownInWords(here)}, over ${here.days} days), so on to the next step.`;
   if (here.state === 'secure') return `They can ${here.rung.does}, as harder steps show, so on to the next one.`;
-  const guess = guessOf(...sure(here.rung.steps[0]));
-  if (
-    guess > guessOf(...sure(next.rung.steps[0])) &&
-    here.luck &&
-    here.luck.chance >= LUCKY &&
-    here.luck.right * 2 > here.luck.of
-  )
+  const leavesLess = guessOf(...sure(here.rung.steps[0])) > guessOf(...sure(next.rung.steps[0]));
+  if (leavesLess && isLucky(here))
     return `They got ${ownInWords(here)}, but guessing could explain it. The next step leaves less to luck.`;
   const { right, of: tried, when } = wentOn(of, here);
   return `${capital(when)} they could ${here.rung.does} (${right} of ${tried} on their own), so try the next step.`;
 }
-
-/** Luck worth telling: it explains the answers well enough to matter. */
-export const LUCKY = 0.05;
 
 /** On to a rung above; where it came to nothing before, only after the easier one came off again. */
 function stepUp(of: OnLadder, here: RungEvidence, next: RungEvidence): NextStep {
@@ -290,7 +283,7 @@ function stayReason(here: RungEvidence): string {
     : `${capital(ownInWords(here))}. Play the same step with new words.`;
 }
 
-const EASY_FIRST = 'An easy first step.';
+export const EASY_FIRST = 'An easy first step.';
 
 const isSeldom = (of: OnLadder, here: RungEvidence): boolean =>
   triedOn(here) >= WHEN.back.tries &&
@@ -354,7 +347,7 @@ export const withAge = (step: NextStep, band: AgeBand | null): NextStep =>
 const INSTEAD: Readonly<Record<Bar, string>> = {
   pause: 'Words with two sounds together can wait until you’ve talked with the family.',
   pointing: 'They can answer this by pointing.',
-  early: 'This comes before single sounds, which can wait at their age.',
+  early: 'Single sounds can wait at their age, so play this first.',
 };
 
 /** An easier rung, where the one that was played last is not for this child now; null where there is none to play. */
@@ -438,7 +431,7 @@ function adultsApart(of: OnLadder, here: RungEvidence): string | null {
   if (!most || !least || most.right / most.of - least.right / least.of < apart) return null;
   return (
     `${most.by} marked ${most.right} of ${most.of} right, ${least.by} ${least.right} of ${least.of}. ` +
-    'Play four turns together before anything changes.'
+    'Mark four turns together before anything changes.'
   );
 }
 
@@ -535,12 +528,14 @@ function somethingNew(
 ): NextStep | undefined {
   const begun = all.filter((l) => lastPlayed(l) > 0);
   if (!first || !begun.length) return first;
-  const bars = begun.flatMap(({ rungs }) => {
-    const barOf = barsOn(choosing, rungs);
-    return rungs.flatMap((r) => (r.state === 'secure' ? [] : (barOf(r) ?? [])));
-  });
-  const skills = listed(begun.map((l) => l.ladder.name.toLowerCase()));
-  return { ...first, reason: NOT_ON[bars[0] ?? 'held'](skills) };
+  const barredBy = (bar: Bar): LadderEvidence[] =>
+    begun.filter(({ rungs }) => {
+      const barOf = barsOn(choosing, rungs);
+      return rungs.some((r) => r.state !== 'secure' && barOf(r) === bar);
+    });
+  const bar = BARS.find((b) => barredBy(b).length);
+  const named = bar ? barredBy(bar) : begun;
+  return { ...first, reason: NOT_ON[bar ?? 'held'](listed(named.map((l) => l.ladder.name.toLowerCase()))) };
 }
 
 /** What is left where everything else waits: named with what speaks against it. */
@@ -551,9 +546,9 @@ function atLast(all: readonly LadderEvidence[], choosing: Choosing, order: UnitO
   if (!next) return null;
   const against = [
     ...(band && notExpected(band, next.rungOf)
-      ? ['Most children do this later, but they’ve done what comes before it.']
+      ? ['Most children do this later, but this child has done what comes before it.']
       : []),
-    ...(points ? ['Take a nod or a tap as an answer.'] : []),
+    ...(points ? ['Let them answer with a nod or a tap.'] : []),
   ];
   return { ...next, reason: [next.reason, ...against].join(' ') };
 }

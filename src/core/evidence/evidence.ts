@@ -192,6 +192,11 @@ const luckIn = (seen: Seen): RungEvidence['luck'] => {
   };
 };
 
+/** Luck worth telling: most came off, and guessing explains it well enough to matter. */
+const LUCKY = { chance: 0.05, answers: 3 } as const;
+export const isLucky = ({ luck }: Pick<RungEvidence, 'luck'>): boolean =>
+  luck !== null && luck.of >= LUCKY.answers && luck.right * 2 >= luck.of && luck.chance >= LUCKY.chance;
+
 const helpsIn = (runs: readonly StepRun[]): Help[] => {
   const times = (help: Help): number => runs.reduce((sum, r) => sum + (r.helps[help] ?? 0), 0);
   return HELPS.filter((h) => times(h) > 0).sort((a, b) => times(b) - times(a));

@@ -71,6 +71,10 @@ export const pebbleWords = (place: string, material: Material): readonly PebbleW
       .slice(0, 40),
   );
 
+/** Words with which one sound in one place can be checked. Example: `checkWords('r opening after', material)[0]`. */
+export const checkWords = (key: string, material: Material): readonly PebbleWord[] =>
+  pebbleWords(whereIn(key), material).filter((w) => w.key === key);
+
 /** A word that holds what a pattern is about, and the word without it. */
 export interface Twins {
   readonly word: Word;

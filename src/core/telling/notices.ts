@@ -35,7 +35,8 @@ const NOTICES: readonly {
   {
     holds: ({ replies }) => replies === 'alone',
     says: () =>
-      'Hardly replies in the group, but answers when it’s just the two of you. Play a few turns alone for now.',
+      'Hardly replies in the group, but answers when it’s just the two of you. For now, play a few turns with just ' +
+      'this child.',
   },
   {
     holds: ({ rooms }) => rooms.length > 0,

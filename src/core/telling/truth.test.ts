@@ -251,13 +251,19 @@ const REASONS: Readonly<Record<string, Kind>> = {
   'something new': {
     says: /^(?:What comes next in (.+) can wait|In (.+) they’d have to speak|They’re at the top of (.+), so here)/u,
     holds: ([, waits, speak, held], { all, of, advice }, does) => {
+      const told = waits ?? speak ?? held ?? '';
       const begun = [...new Set(all.map((a) => a.ladder))].map((id) => sure(LADDERS.find((l) => l.id === id)));
-      const named = begun.every((l) => (waits ?? speak ?? held ?? '').includes(l.name.toLowerCase()));
+      const named = begun.filter((l) => told.includes(l.name.toLowerCase()));
       const isNew = !all.some((a) => a.rung && rungsDoing(does).includes(a.rung));
-      if (speak !== undefined) return named && isNew && advice.points;
-      if (waits !== undefined) return named && isNew && (of.child.band === 'nursery' || advice.talk);
-      const top = (id: string) => advice.skills.find((k) => k.ladder.id === id)?.rungs.at(-1)?.state;
-      return named && isNew && begun.every((l) => top(l.id) === 'secure');
+      const left = (id: string) =>
+        sure(advice.skills.find((k) => k.ladder.id === id)).rungs.filter((r) => r.state !== 'secure');
+      // Of each skill that is named, something is left that the reason speaks of.
+      const isSo = (l: (typeof LADDERS)[number]): boolean => {
+        if (speak !== undefined) return left(l.id).some((r) => !r.rung.steps.some((s) => isPointed(...s)));
+        if (waits === undefined) return l.rungs.at(-1) !== left(l.id).at(-1)?.rung;
+        return advice.talk || left(l.id).some((r) => notExpected(of.child.band, r.rung));
+      };
+      return isNew && named.length > 0 && named.every(isSo) && (speak === undefined || advice.points);
     },
   },
   'just started': {
@@ -301,7 +307,7 @@ const REASONS: Readonly<Record<string, Kind>> = {
       went(page.all, does, when, [own, tried]) && restsFor({ skill, weeks }, page, does),
   },
   'two adults': {
-    says: /^(\w+) marked (\d+) of (\d+) right, (\w+) (\d+) of (\d+)\. Play four turns together/u,
+    says: /^(\w+) marked (\d+) of (\d+) right, (\w+) (\d+) of (\d+)\. Mark four turns together/u,
     holds: ([, a = '', aRight, aOf, b = '', bRight, bOf], { all }, does) => {
       const tried = onStep(all, does).filter((x) => has(x.mark, '1h0'));
       const last = Math.max(...tried.map((x) => x.day));
@@ -315,7 +321,7 @@ const REASONS: Readonly<Record<string, Kind>> = {
     holds: (_, { advice }) => advice.next !== null && isPointed(...advice.next.game),
   },
   'before sounds': {
-    says: /^This comes before single sounds, which can wait at their age\./u,
+    says: /^Single sounds can wait at their age, so play this first\./u,
     holds: (_, { of }, does) => of.child.band === 'nursery' && !notExpected('nursery', sure(rungsDoing(does)[0])),
   },
   'pairs wait': {
@@ -327,7 +333,7 @@ const REASONS: Readonly<Record<string, Kind>> = {
     holds: (_, { all, of }) => all.some((a) => a.standing === 'check-in' && of.now - a.at <= 42 * DAY),
   },
   check: {
-    says: /^(\d+) answers there may only be how they speak\. A minute with pebbles shows whether they hear it\./u,
+    says: /^(\d+) of their answers may just be the way they speak\. A minute with pebbles will show/u,
     holds: ([, many], { all, of, advice }) => {
       const key = sure(advice.next?.check);
       const place = key.split(' ').slice(1).join(' ');
@@ -345,11 +351,11 @@ const ASIDES: Readonly<Record<string, Kind>> = {
     holds: (_, { of }, does) => of.child.band === 'nursery' && notExpected('nursery', sure(rungsDoing(does)[0])),
   },
   'most do later': {
-    says: /Most children do this later, but they’ve done what comes before it\./u,
+    says: /Most children do this later, but this child has done what comes before it\./u,
     holds: (_, { of }, does) => of.child.band === 'nursery' && notExpected('nursery', sure(rungsDoing(does)[0])),
   },
   nod: {
-    says: /Take a nod or a tap as an answer\.$/u,
+    says: /Let them answer with a nod or a tap\.$/u,
     holds: (_, { advice }) => advice.points,
   },
 };

@@ -1,7 +1,6 @@
 import { inWords } from '../in-words';
 import { HELP_WORDS } from '../answers/outcome';
-import { LUCKY } from '../choosing/next-step';
-import type { RungEvidence } from '../evidence/evidence';
+import { isLucky, type RungEvidence } from '../evidence/evidence';
 import { STATE_WORDS } from '../evidence/rule';
 
 const guessingGets = (of: string, yesNo: boolean, oneIn: string) =>
@@ -24,7 +23,7 @@ export function oneIn(chance: number): string {
  * about one time in nine.
  */
 export function luckSentence({ luck }: Pick<RungEvidence, 'luck'>): string | null {
-  if (!luck || luck.of < 3 || luck.right * 2 < luck.of || luck.chance < LUCKY) return null;
+  if (!luck || !isLucky({ luck })) return null;
   const words = `${inWords(luck.right)} of ${inWords(luck.of)}`;
   return guessingGets(words, luck.yesNo, oneIn(luck.chance));
 }

@@ -3,8 +3,7 @@ import { ADVICE_VERSION, adviceKept, adviceRead } from '../../core/choosing/kept
 import { plainStep, type NextStep } from '../../core/choosing/next-step';
 import { ladderOf, rungNow } from '../../core/evidence/ladders';
 import type { Pattern } from '../../core/evidence/patterns';
-import { whereIn } from '../../core/answers/spots';
-import { patternName, pebbleWords } from '../../core/games/pebbles';
+import { checkWords, patternName } from '../../core/games/pebbles';
 import { labelOf } from '../../core/phonology/sounds';
 import type { AccentId } from '../../core/phonology/accents';
 import { sure } from '../../core/sure';
@@ -12,6 +11,7 @@ import { endOfDay } from 'date-fns';
 import { seenOf } from '../answers/kept-evidence';
 import { localKept } from '../answers/local-steps';
 import { bandOf } from '../people/groups';
+import { otherLanguages } from '../../core/answers/own-way';
 import { caughtUp } from '../record/rebuild-queue';
 import { readOwnWay } from '../record/session-record';
 import { allSettings, type ProgressSettings, type Settings } from '../setting/settings';
@@ -62,7 +62,7 @@ async function wordsIn({ accent, conventions }: Settings): Promise<AdviceWords> 
     patternName: (id) => patternName(id, material),
     subjectOf: subjectOf(accent),
     spotOf: (key) => spotWords(key, accent),
-    canCheck: (key) => pebbleWords(whereIn(key), material).some((w) => w.key === key),
+    canCheck: (key) => checkWords(key, material).length > 0,
   };
 }
 
@@ -88,8 +88,9 @@ async function childrenOf(ids: readonly string[]): Promise<ReadonlyMap<string, A
   );
   return new Map(
     kept.map(({ id, way, band }) => {
-      const { access, lowOnly, languages } = readOwnWay(way);
-      return [id, { band: bandOf(band), access, lowOnly, languages }];
+      const own = readOwnWay(way);
+      const { access, lowOnly } = own;
+      return [id, { band: bandOf(band), access, lowOnly, languages: otherLanguages(own) }];
     }),
   );
 }

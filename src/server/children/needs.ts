@@ -1,5 +1,5 @@
 import { ACCESS_WORDS } from '../../core/answers/access';
-import { COMMON_WAYS, type OwnWay } from '../../core/answers/own-way';
+import { COMMON_WAYS, otherLanguages, type OwnWay } from '../../core/answers/own-way';
 import { listed } from '../../core/in-words';
 import { accentOf, type AccentId } from '../../core/phonology/accents';
 import { labelOf } from '../../core/phonology/sounds';
@@ -10,9 +10,10 @@ import { spotWords } from './advised';
 export function needsOf(way: OwnWay, checks: readonly PebbleCheck[], accent: AccentId, now: number): string[] {
   const label = (ipa: string): string => `/${labelOf(ipa, accent).label}/`;
   const common = (asked: string, says: string) => COMMON_WAYS.find((c) => c.asked === asked && c.says === says);
+  const home = otherLanguages(way);
   const hears = [...new Set(checks.map((c) => c.key))].filter((key) => verdictOn(checks, key, now) === 'speech');
   return [
-    ...(way.languages ? [`At home they speak ${way.languages}: show what a word means before you play with it.`] : []),
+    ...(home ? [`At home they speak ${home}: show what a word means before you play with it.`] : []),
     ...way.access.map((a) => `${ACCESS_WORDS[a].name}.`),
     ...way.swaps.map(({ asked, says }) => {
       const [word, said] = common(asked, says)?.example ?? [label(asked), label(says)];

@@ -159,7 +159,7 @@ const ends = (said: readonly Said[]): Said[] =>
 function expectOpen(slipped: string, said: readonly Said[], where: string): void {
   // Five and more in one place come first: the check itself is what comes next.
   const told =
-    /slipped (once|twice|(\d+) times)/.exec(slipped) ?? /(?:)((\d+)) answers there may only be/.exec(slipped);
+    /slipped (once|twice|(\d+) times)/.exec(slipped) ?? /(?:)((\d+)) of their answers may just be/.exec(slipped);
   expect(told !== null, where).toBe(doubtful(said) > 0);
   if (told) expect({ once: 1, twice: 2 }[told[1] ?? ''] ?? Number(told[2]), where).toBe(doubtful(said));
 }

@@ -1,7 +1,7 @@
 import { inGroup } from '../../core/choosing/advice';
 import { groupsFor, type Grouping } from '../../core/choosing/grouping';
 import { BEGIN_ORDER, ladderOf } from '../../core/evidence/ladders';
-import { plainStep, type NextStep } from '../../core/choosing/next-step';
+import { EASY_FIRST, plainStep, type NextStep } from '../../core/choosing/next-step';
 import type { Group } from '../people/groups';
 import { advised, type Advised } from './advised';
 import { sure } from '../../core/sure';
@@ -54,7 +54,7 @@ export interface Tomorrow {
 function beginningOf(unitOrder: Read['settings']['unitOrder']): NextStep {
   const first = ladderOf(sure(BEGIN_ORDER[unitOrder][0]));
   const rung = sure(first.rungs[0]);
-  return plainStep(first.id, rung, 'begin', 'An easy first step.');
+  return plainStep(first.id, rung, 'begin', EASY_FIRST);
 }
 
 /** Groups for those who are here, and what is due to come again. */

@@ -1,8 +1,7 @@
-import { whereIn } from '../../core/answers/spots';
 import { examplesOf, reasonWith } from '../../core/choosing/examples';
 import type { NextStep } from '../../core/choosing/next-step';
 import type { Material } from '../../core/games/material';
-import { pebbleWords } from '../../core/games/pebbles';
+import { checkWords } from '../../core/games/pebbles';
 import type { AccentId } from '../../core/phonology/accents';
 import { spotWords, type Advised } from './advised';
 
@@ -49,5 +48,5 @@ export const openShown = ({ open, next }: Advised, accent: AccentId, material: M
         verdict === 'own-words'
           ? `They hear ${spotWords(key, accent)} but can’t say it yet. Play words they can say.`
           : slipped(spotWords(key, accent), times),
-      play: verdict === 'open' && pebbleWords(whereIn(key), material).some((w) => w.key === key),
+      play: verdict === 'open' && checkWords(key, material).length > 0,
     }));

@@ -24,6 +24,8 @@ test('whoever takes over reads what is ready, who needs what, what is right for 
     lowOnly: true,
     languages: ' Polish ',
   });
+  // English alone says nothing of words that are not known.
+  await setOwnWay(sure(wren), { ...NO_OWN_WAY, languages: 'English' });
   await setAway(sure(kai), true);
   const now = Date.now();
   const card = await coverCard(made.id, now);
@@ -31,6 +33,7 @@ test('whoever takes over reads what is ready, who needs what, what is right for 
     ['Wren', 'W'],
     ['Kofi', 'K'],
   ]);
+  expect(card.children[0]?.needs).toEqual([]);
   expect(card.children[1]?.needs).toEqual([
     'At home they speak Polish: show what a word means before you play with it.',
     'Needs to see your face while you speak.',

@@ -2,7 +2,7 @@ import { rungNow, type RungRef } from '../../core/evidence/ladders';
 import { gameOn } from '../../core/choosing/next-step';
 import { planRequestSchema } from '../../core/formats/plan-file';
 import { whereIn } from '../../core/answers/spots';
-import { pebbleWords } from '../../core/games/pebbles';
+import { checkWords, pebbleWords } from '../../core/games/pebbles';
 import { MIXED } from '../../core/games/step';
 import { makeRound } from '../../core/sessions/shapes';
 import { advised } from '../children/advised';
@@ -68,7 +68,7 @@ export async function startPebbles(childId: string, key: string): Promise<string
   if (!group) throw new Problem(NONE_IN_GROUP, 404);
   const { bank } = await workshopOf(group);
   const all = pebbleWords(whereIn(key), bank);
-  const own = all.filter((w) => w.key === key);
+  const own = checkWords(key, bank);
   const words = [...new Set([...own, ...all].map((w) => w.word))].slice(0, CHECK_WORDS);
   if (!own.length) throw new Problem(NO_WORDS_FOR_SOUND, 404);
   const round = makeRound(

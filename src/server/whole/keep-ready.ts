@@ -7,8 +7,8 @@ import { database } from '../storage/database';
 import { otherTurns } from '../storage/other-turns';
 
 /**
- * What is advised, and the sessions of Today, are worked out when all is quiet: after answers came, after the start, and
- * when a day has begun, so that no page has to wait for them.
+ * What is advised, and the sessions of Today, are worked out when all is quiet: after answers came, after the start,
+ * and when a day has begun, so that no page has to wait for them.
  */
 
 /** A pause of a game is shorter: nothing is worked out beside a round, nor beside the first page after the start. */

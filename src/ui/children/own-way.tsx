@@ -183,7 +183,7 @@ const LanguagesField = ({ id, way, setWay }: LanguagesProps) => (
     <Field
       htmlFor={`languages-${id}`}
       label={<span className="font-word text-lg font-bold">Languages at home</span>}
-      hint="If there’s more than one, write them all. It changes no mark."
+      hint="Write them all if there’s more than one. This doesn’t change any marks."
     >
       <input
         id={`languages-${id}`}
