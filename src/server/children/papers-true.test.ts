@@ -1,4 +1,4 @@
-import { format } from 'date-fns';
+import { addSeconds, format, setHours, startOfDay, subDays } from 'date-fns';
 import { expect, test } from 'vitest';
 import { v7 } from 'uuid';
 import { LADDERS } from '../../core/evidence/ladders';
@@ -12,7 +12,6 @@ import { appendLog } from '../record/append-log';
 import { startSession } from '../sessions/start-session';
 import { inFreshFiles } from '../testing/fresh-file';
 import { handoverPaper, talkPaper, type Paper } from './papers';
-import { millisecondsInDay } from 'date-fns/constants';
 
 /**
  * Every sentence of a handover and of a page to talk over, taken apart again and held to the answers as they were
@@ -99,10 +98,12 @@ async function groupFrom(seed: number, now: number) {
   for (const [day, daysAgo] of DAYS_AGO.entries()) {
     const here = made.filter((c) => c.how.from <= day);
     if (!here.length) continue;
+    // At ten in the morning: half an hour that begins just before midnight would be two days.
+    const began = setHours(startOfDay(subDays(now, daysAgo)), 10);
     const id = await startSession(groupId, planOf(), { only: here.map((c) => c.id) });
     const entries = ROUNDS.flatMap(([task, step, words], round) =>
       [...here, ...here].map((child, place): AnswerEntry => {
-        const at = now - daysAgo * millisecondsInDay + (round * 2 * here.length + place) * 20_000;
+        const at = addSeconds(began, (round * 2 * here.length + place) * 20).getTime();
         const said = answerOf(child.how, round, random);
         child.said.push({ ...said, step: `${task} ${step}`, daysAgo });
         const plain = answered(
@@ -172,7 +173,7 @@ function expectHandover(paper: Paper, said: readonly Said[], now: number, where:
   if (!days.size) expect(seen, where).toBe('We haven’t seen them in a game yet.');
   else {
     const onDays = days.size === 1 ? 'one day' : `${days.size} days`;
-    const since = format(now - Math.max(...days) * millisecondsInDay, 'd MMMM');
+    const since = format(subDays(now, Math.max(...days)), 'd MMMM');
     expect(seen, where).toBe(`We’ve seen them in games on ${onDays} since ${since}.`);
   }
   expectOpen(
