@@ -11,7 +11,7 @@ import type { NextStep } from './next-step';
  */
 
 /** Grows with every change of how advice is worked out: what was kept before is then worked out anew. */
-export const ADVICE_VERSION = 2;
+export const ADVICE_VERSION = 3;
 
 type KeptStep = Omit<NextStep, 'rungOf'> | null;
 type KeptRung = Omit<RungEvidence, 'rung' | 'at'> | 0;

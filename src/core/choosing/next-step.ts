@@ -12,6 +12,7 @@ import { BEGIN_NEEDS, BEGIN_ORDER, carries, rungOf, type Ladder, type Rung, type
 import { notExpected } from '../evidence/not-expected';
 import type { UnitOrder } from '../evidence/unit-order';
 import { knows, modelOf, worthOn, type Model } from './model';
+import { format } from 'date-fns';
 import { millisecondsInDay } from 'date-fns/constants';
 
 /**
@@ -146,7 +147,7 @@ function lastDayOn(of: OnLadder, here: RungEvidence) {
 const daysSince = (now: number, then: number): number => Math.floor((now - then) / millisecondsInDay);
 
 /** The last day on the rung went badly, and everything not long before it well: what went before, on this rung. */
-function badDayOn(of: OnLadder, here: RungEvidence): { readonly right: number; readonly of: number } | null {
+function badDayOn(of: OnLadder, here: RungEvidence): (Pick<Went, 'right' | 'of'> & { readonly at: number }) | null {
   const { badDay } = WHEN;
   const { right, of: tried, last, before } = lastDayOn(of, here);
   if (!last || tried < badDay.tries || right > badDay.share * tried) return null;
@@ -158,7 +159,7 @@ function badDayOn(of: OnLadder, here: RungEvidence): { readonly right: number; r
   if (onIt.right < badDay.before * onIt.of) return null;
   // What was seen on this ladder says it: other ladders are worth two answers at most.
   const model = modelOf(before, last.at, of.model.local, [of.ladder.id]);
-  return knows(model, of.ladder.id, here.rung) >= badDay.before ? onIt : null;
+  return knows(model, of.ladder.id, here.rung) >= badDay.before ? { ...onIt, at: last.at } : null;
 }
 
 /** Words with two sounds together: at either end, or in a word of one beat with more than four sounds. */
@@ -224,13 +225,17 @@ const worthOf = ({ model, ladder }: OnLadder, r: RungEvidence): number =>
 interface Went {
   readonly right: number;
   readonly of: number;
-  readonly when: 'last time' | 'so far';
+  /** A day by its name and date, or “so far”. */
+  readonly when: string;
 }
+
+/** A day as it is said. Example: `on Thursday 26 November`. */
+const onDay = (at: number): string => `on ${format(at, 'EEEE d MMMM')}`;
 
 function wentOn(of: OnLadder, here: RungEvidence): Went {
   const last = lastDayOn(of, here);
-  return last.of >= WHEN.up.lastDay
-    ? { right: last.right, of: last.of, when: 'last time' }
+  return last.last && last.of >= WHEN.up.lastDay
+    ? { right: last.right, of: last.of, when: onDay(last.last.at) }
     : { right: here.fresh.own, of: triedOn(here), when: 'so far' };
 }
 
@@ -390,8 +395,8 @@ function fromHere(of: OnLadder, here: RungEvidence | undefined): NextStep | null
       of,
       here,
       'again',
-      `This went well before (${bad.right} of ${bad.of}), but not last time. Start with two easy ones, then look ` +
-        'again.',
+      `This went well before (${bad.right} of ${bad.of}), but not ${onDay(bad.at)}. ` +
+        'Start with two easy ones, then look again.',
     );
   return isSeldom(of, here) ? stepBack(of, here) : onwards(of, here);
 }

@@ -187,9 +187,13 @@ function went(
   [own, tried]: readonly (string | undefined)[],
 ): boolean {
   const seen = onStep(all, does);
-  const day = Math.max(...seen.map((a) => a.day));
-  return counts(when.toLowerCase() === 'last time' ? seen.filter((a) => a.day === day) : seen, own, tried);
+  if (when.toLowerCase() === 'so far') return counts(seen, own, tried);
+  const { day } = lastDay(seen);
+  const then = seen.filter((a) => a.day === day);
+  return then.every((a) => dayInWords(a.at) === when) && counts(then, own, tried);
 }
+const dayInWords = (at: number): string =>
+  new Date(at).toLocaleDateString('en-GB', { weekday: 'long', day: 'numeric', month: 'long' });
 
 const REASONS: Readonly<Record<string, Kind>> = {
   holds: {
@@ -218,10 +222,10 @@ const REASONS: Readonly<Record<string, Kind>> = {
         }),
       ),
   },
-  'last time': {
-    says: /^(Last time|So far) they could (.+) \((\d+) of (\d+) on their own\), so try the next step\./u,
-    holds: ([, when = '', does = '', own, tried], { all }) =>
-      went(all, does, when, [own, tried]) && Number(own) >= 0.5 * Number(tried),
+  'that day': {
+    says: /^(?:On (\w+ \d+ \w+)|(So far)) they could (.+) \((\d+) of (\d+) on their own\), so try the next step\./u,
+    holds: ([, day, soFar = '', does = '', own, tried], { all }) =>
+      went(all, does, day ?? soFar, [own, tried]) && Number(own) >= 0.5 * Number(tried),
   },
   'not yet': {
     says: /^They can’t (.+) yet \((\d+) of (\d+) on their own\), (?:but they can do this: |so try something easier)/u,
@@ -285,10 +289,11 @@ const REASONS: Readonly<Record<string, Kind>> = {
       counts(onStep(all, does), own, tried) && Number(own) <= 0.67 * Number(tried),
   },
   'a bad day': {
-    says: /^This went well before \((\d+) of (\d+)\), but not last time\./u,
-    holds: ([, own, tried], { all }, does) => {
-      const { then, before } = lastDay(onStep(all, does));
+    says: /^This went well before \((\d+) of (\d+)\), but not on (\w+ \d+ \w+)\./u,
+    holds: ([, own, tried, when], { all }, does) => {
+      const { then, before, day } = lastDay(onStep(all, does));
       return (
+        onStep(all, does).every((a) => a.day !== day || dayInWords(a.at) === when) &&
         counts(before, own, tried) &&
         Number(own) >= 0.6 * Number(tried) &&
         then.own <= then.tried / 3 &&
@@ -302,9 +307,9 @@ const REASONS: Readonly<Record<string, Kind>> = {
       isDoneAlone(page.all, does) && restsFor({ skill, weeks }, page, does),
   },
   'look again, nearly': {
-    says: /^They got (\d+) of (\d+) on their own (last time|so far), but they haven’t played (.+) for (\w+) weeks\./u,
-    holds: ([, own, tried, when = '', skill = '', weeks = ''], page, does) =>
-      went(page.all, does, when, [own, tried]) && restsFor({ skill, weeks }, page, does),
+    says: /^They got (\d+) of (\d+) on their own (?:on (\w+ \d+ \w+)|(so far)), but they haven’t played (.+) for (\w+) weeks\./u,
+    holds: ([, own, tried, day, soFar = '', skill = '', weeks = ''], page, does) =>
+      went(page.all, does, day ?? soFar, [own, tried]) && restsFor({ skill, weeks }, page, does),
   },
   'two adults': {
     says: /^(\w+) marked (\d+) of (\d+) right, (\w+) (\d+) of (\d+)\. Mark four turns together/u,
