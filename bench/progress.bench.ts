@@ -5,8 +5,8 @@ import { test } from 'vitest';
 import { v7 } from 'uuid';
 import { seeded } from '../src/core/random';
 import { groupsFor } from '../src/core/choosing/grouping';
-import { ladderOf, LADDERS } from '../src/core/evidence/ladders';
-import { plainStep } from '../src/core/choosing/next-step';
+import { LADDERS } from '../src/core/evidence/ladders';
+import { randomClass } from '../src/core/testing/random-class';
 import { keepAdvice } from '../src/server/children/advised';
 import { boardRows } from '../src/server/children/board';
 import { childFile } from '../src/server/children/child-file';
@@ -17,7 +17,7 @@ import { caughtUp } from '../src/server/record/rebuild-queue';
 import { keepReady } from '../src/server/whole/keep-ready';
 import { eraseChild, listGroups, type Group } from '../src/server/people/groups';
 import { readySessions } from '../src/server/plans/today';
-import { tomorrowFor } from '../src/server/children/progress';
+import { whoWithWhom } from '../src/server/children/who-with-whom';
 import { sure } from '../src/core/sure';
 import type { AnswerEntry } from '../src/core/sessions/log';
 import { print, rowOf, timed, type Row as Measured } from './table';
@@ -169,7 +169,7 @@ async function firstOfDay(groups: readonly Group[]): Promise<Measured[]> {
     remembered.letGo(ids(group));
     const begun = process.cpuUsage();
     await readySessions(group, now);
-    await tomorrowFor(group, now);
+    await whoWithWhom(group, now);
     const { user, system } = process.cpuUsage(begun);
     return (user + system) / 1000;
   };
@@ -224,13 +224,14 @@ test('children: pages, board and groups', async () => {
   )) as unknown as [[{ id: string }]];
   const last = sure(groups.find((g) => g.children.length));
   let turn = 500;
+  const classes = Array.from({ length: 200 }, (_, i) => randomClass(i + 1, GROUP));
   const rows = [
     rowOf('the page of a child', await timed(120, (i) => childPage(sure(children[(i * 7) % children.length]).id)), 50),
     rowOf('the board of 30 children', await timed(40, (i) => boardRows(sure(groups[i % groups.length]))), 150),
     rowOf('Today of a group of 30', await timed(40, (i) => readySessions(sure(groups[i % groups.length]))), 150),
     rowOf(
-      'groups for tomorrow and what is due, 30 children, from the file',
-      await timed(40, (i) => tomorrowFor(sure(groups[i % groups.length]))),
+      'small groups and what is due, 30 children',
+      await timed(40, (i) => whoWithWhom(sure(groups[i % groups.length]))),
     ),
     ...(await firstOfDay(groups)),
     rowOf(
@@ -245,22 +246,13 @@ test('children: pages, board and groups', async () => {
       }),
     ),
   ];
-  const all = LADDERS.flatMap((l) => l.rungs.map((r) => plainStep(l.id, r, 'stay', '')));
-  const first = ladderOf('syllables');
   rows.push(
     rowOf(
-      'groups for tomorrow, 30 children, the arithmetic alone',
-      await timed(200, (i) =>
-        groupsFor(
-          Array.from({ length: 30 }, (_, c) => ({
-            id: `c${c}`,
-            next: sure(all[(c * 7 + i) % all.length]),
-            other: sure(all[(c * 11 + i) % all.length]),
-          })),
-          1 + (i % 5),
-          plainStep(first.id, sure(first.rungs[0]), 'begin', ''),
-        ),
-      ),
+      'small groups of 30 children, the arithmetic alone',
+      await timed(200, (i) => {
+        const { list, ask } = sure(classes[i]);
+        return groupsFor(list, ask);
+      }),
       50,
     ),
   );

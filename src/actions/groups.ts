@@ -5,6 +5,8 @@ import { cookies } from 'next/headers';
 import type { NamesRead } from '@/core/formats/names';
 import { idSchema } from '@/core/formats/schemas';
 import { listed } from '@/core/in-words';
+import { makeSmallGroups, putWith } from '@/server/children/small-groups';
+import { setCompany } from '@/server/people/company';
 import * as people from '@/server/people/groups';
 import * as moves from '@/server/people/moves';
 import { formAnswer, type FormState } from './answer';
@@ -111,6 +113,21 @@ export async function markAway(childId: string, away: boolean): Promise<FormStat
 
 export async function keepOwnWay(childId: string, way: unknown): Promise<FormState> {
   return formAnswer(() => people.setOwnWay(childId, way));
+}
+
+/** Keeps the days a child comes, and whom they are grouped with. */
+export async function keepCompany(childId: unknown, company: unknown): Promise<FormState> {
+  return formAnswer(() => setCompany(childId, company));
+}
+
+/** Puts a child in the small group of another, or on their own. */
+export async function putInGroup(childId: unknown, withChild: unknown): Promise<FormState> {
+  return formAnswer(() => putWith(idSchema.parse(childId), idSchema.nullable().parse(withChild)));
+}
+
+/** Makes the small groups of a list anew. */
+export async function newSmallGroups(groupId: unknown): Promise<FormState> {
+  return formAnswer(() => makeSmallGroups(idSchema.parse(groupId)));
 }
 
 export async function keepPlant(childId: string, plant: unknown): Promise<FormState> {

@@ -29,7 +29,13 @@ const named = z
   .max(40)
   .nullish()
   .transform((name) => name ?? undefined);
-const stepSchema = z.object({ ladder: z.string(), rung: z.string(), pattern: named, check: named });
+const stepSchema = z.object({
+  ladder: z.string(),
+  rung: z.string(),
+  pattern: named,
+  check: named,
+  own: z.boolean().optional(),
+});
 
 /** Starts a session of one step with these children. */
 export async function playStep(groupId: unknown, asked: unknown, children: unknown): Promise<FormState> {

@@ -2,9 +2,9 @@
 
 import { progressSettingsSchema, settingsSchema } from '@/core/formats/schemas';
 import { CONVENTION_IDS } from '@/core/phonology/conventions';
-import { saveAccent, saveProgressSettings, saveSettings } from '@/server/setting/settings';
+import { saveAccent, saveSettings, saveStaff, saveUnitOrder } from '@/server/setting/settings';
 import { formAnswer, type FormState } from './answer';
-import { fieldOf, filledIn } from './form';
+import { fieldOf } from './form';
 
 const KEPT = 'Saved. Words are counted this way from now on. Sessions you’ve played keep their own counts.';
 
@@ -25,9 +25,14 @@ export async function keepSettings(_: FormState, form: FormData): Promise<FormSt
 
 export async function keepProgressSettings(_: FormState, form: FormData): Promise<FormState> {
   return formAnswer(async () => {
-    await saveProgressSettings(progressSettingsSchema.parse(filledIn(form)));
+    await saveUnitOrder(progressSettingsSchema.shape.unitOrder.parse(fieldOf(form, 'unitOrder')));
     return { said: 'Saved.' };
   });
+}
+
+/** Keeps how many adults can lead a small group today. */
+export async function keepStaff(staff: unknown): Promise<FormState> {
+  return formAnswer(() => saveStaff(staff));
 }
 
 /** Keeps how people here speak; how sounds are counted can be settled later. */

@@ -1,7 +1,7 @@
 import { currentGroup } from '@/app/current-group';
 import { guarded } from '@/app/guarded';
 import { listSessions } from '@/server/sessions/look-back';
-import { tomorrowFor } from '@/server/children/progress';
+import { whoWithWhom } from '@/server/children/who-with-whom';
 import { readySessions } from '@/server/plans/today';
 import { MAIN_ACCENTS } from '@/core/phonology/accents';
 import { getSettings } from '@/server/setting/settings';
@@ -16,10 +16,10 @@ export default guarded(async () => {
     getSettings(),
   ]);
   // What is advised has been read once by then.
-  const tomorrow = await tomorrowFor(group);
+  const who = await whoWithWhom(group);
   const begun = confirmed || sessions.length > 0 || group.children.length > 0 || group.outOfSight.length > 0;
   return (
-    <TodayScreen group={group} sessions={sessions} ready={ready} tomorrow={tomorrow}>
+    <TodayScreen group={group} sessions={sessions} ready={ready} who={who}>
       {!begun && (
         <FirstRun
           groupId={group.id}

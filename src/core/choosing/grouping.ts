@@ -1,131 +1,269 @@
-import type { NextStep } from './next-step';
-import { ladderOf, LADDERS } from '../evidence/ladders';
 import { sure } from '../sure';
+import { commonDays, daysOf, firstDay, GROUP_SIZE, isTied, type Candidate, type GroupAsk } from './company';
+import { CANNOT, gameFor, gamesFor, reasonFor, weigh, type GameReason, type GroupGame } from './group-game';
+import { scheduled } from './schedule';
 
-/** A child and what is next for them. */
-export interface Candidate {
-  readonly id: string;
-  readonly next: NextStep | null;
-  /** Another skill, worth as much. */
-  readonly other: NextStep | null;
+/** Children who play together, on which of the days, what, and why that. */
+export interface Grouped {
+  readonly children: readonly string[];
+  /** Who belongs to it and is not here on its day. */
+  readonly away: readonly string[];
+  /** A place in the calendar: 0 for the first day. */
+  readonly day: number;
+  /** Who is to lead it; null for any adult. */
+  readonly adult: string | null;
+  readonly game: GroupGame;
+  readonly reason: GameReason;
 }
 
-interface Grouped {
-  readonly step: NextStep;
-  readonly children: readonly string[];
-  /** Who plays something beside their own next step, and what that would have been. */
-  readonly gave: readonly {
-    readonly id: string;
-    readonly own: NextStep | null;
-    readonly why: 'second' | 'neighbour' | 'other' | 'new';
-  }[];
+/** A child who fits nowhere, and has a turn alone. */
+export interface Alone {
+  readonly id: string;
+  readonly day: number;
 }
 
 export interface Grouping {
   readonly groups: readonly Grouped[];
-  /** More groups than adults: they play one after the other. */
-  readonly afterEachOther: boolean;
+  readonly alone: readonly Alone[];
+  /** Days it takes until everyone has had a turn; 0 where there is nobody. */
+  readonly days: number;
 }
 
-export const GROUP_SIZE = { least: 3, most: 6 } as const;
+/** What it costs to part a pair, to join one that is to be apart, and to have somebody come on another day. */
+const COST = { parted: 500, joined: 1_000, absent: 300, twoAdults: 1_000 } as const;
 
-const COST = { own: 0, second: 1, neighbour: 1.5, other: 5, new: 2 } as const;
-const A_GROUP_MORE = 20;
-const A_GROUP = 0.4;
-const TOO_FEW = 50;
-
-/** Where a step stands in the order of all rungs. */
-const rungIndex = (s: NextStep): number =>
-  LADDERS.findIndex((l) => l.id === s.ladder) * 100 + ladderOf(s.ladder).rungs.findIndex((r) => r.id === s.rung);
-
-function fitOf({ next, other }: Candidate, step: NextStep): keyof typeof COST {
-  if (!next) return 'new';
-  if (rungIndex(next) === rungIndex(step)) return 'own';
-  if (other && rungIndex(other) === rungIndex(step)) return 'second';
-  return next.ladder === step.ladder && Math.abs(rungIndex(next) - rungIndex(step)) === 1 ? 'neighbour' : 'other';
+/** All that a search goes by, of children by their places. */
+interface Search {
+  readonly children: readonly Candidate[];
+  /** What each game weighs for each child; games that fewer than two could play are left out. */
+  readonly weights: readonly Float64Array[];
+  /** Days on which a child is here, as bits. */
+  readonly days: Int32Array;
+  readonly span: number;
+  /** What a pair in one group costs, less what it costs to part it. */
+  readonly pairs: readonly Float64Array[];
+  /** Sums by game, written over for each group. */
+  readonly sums: Float64Array;
 }
 
-interface Part {
-  readonly cost: number;
-  readonly step: NextStep;
+function pairCost(a: Candidate, b: Candidate): number {
+  const twoAdults = a.keyAdult && b.keyAdult && a.keyAdult !== b.keyAdult ? COST.twoAdults : 0;
+  const apart = isTied(a, b, 'apart') ? COST.joined : 0;
+  return a === b ? 0 : twoAdults + apart - (isTied(a, b, 'together') ? COST.parted : 0);
 }
 
-/** The step that asks least of these children together. */
-function bestFor(of: readonly Candidate[]): Part | null {
-  const steps = new Map(of.flatMap((c) => [c.next, c.other].flatMap((n) => (n ? [[rungIndex(n), n] as const] : []))));
-  let best: Part | null = null;
-  for (const [, step] of [...steps].sort(([a], [b]) => a - b)) {
-    const cost = of.reduce((sum, c) => sum + COST[fitOf(c, step)], 0);
-    if (!best || cost < best.cost) best = { cost, step };
+function searchOf(children: readonly Candidate[], calendar: readonly number[], span: number): Search {
+  const all = gamesFor(children).map((game) => children.map((c) => weigh(c, game)));
+  const games = all.filter((row) => row.filter((w) => w < CANNOT).length > 1);
+  return {
+    children,
+    weights: children.map((_, c) => Float64Array.from(games, (row) => row[c] ?? CANNOT)),
+    days: Int32Array.from(children, (c) => daysOf(c, calendar.slice(0, span))),
+    span,
+    pairs: children.map((a) => Float64Array.from(children, (b) => pairCost(a, b))),
+    sums: new Float64Array(games.length),
+  };
+}
+
+/** The least of the sums of what each game weighs for each of a group. */
+function leastOf({ weights, sums }: Search, group: readonly number[]): number {
+  sums.fill(0);
+  for (const c of group) {
+    const row = sure(weights[c]);
+    for (let g = 0; g < row.length; g += 1) sums[g] = (sums[g] ?? 0) + (row[g] ?? 0);
   }
-  return best;
+  return sums.reduce((least, sum) => Math.min(least, sum), CANNOT * group.length);
+}
+
+/** What a group costs: its best game, its best day, and who must not be in it together. */
+function costOf(search: Search, group: readonly number[]): number {
+  const { days, span } = search;
+  let most = 0;
+  for (let d = 0; d < span; d += 1) {
+    let here = 0;
+    for (const c of group) here += ((days[c] ?? 0) >> d) & 1;
+    if (here > most) most = here;
+  }
+  let pairs = 0;
+  for (const [i, a] of group.entries()) for (let j = 0; j < i; j += 1) pairs += search.pairs[a]?.[group[j] ?? 0] ?? 0;
+  return leastOf(search, group) + COST.absent * (group.length - most) + pairs;
+}
+
+/** Groups of places, made better as long as one child moved, or two swapped, makes them better. */
+function improved(search: Search, start: readonly (readonly number[])[]): { groups: number[][]; cost: number } {
+  const groups = start.map((g) => [...g]);
+  const costs = groups.map((g) => costOf(search, g));
+  const { least, most } = GROUP_SIZE;
+  const put = (a: number, b: number, nextA: number[], nextB: number[]): boolean => {
+    const [costA, costB] = [costOf(search, nextA), costOf(search, nextB)];
+    if (costA + costB >= sure(costs[a]) + sure(costs[b]) - 1e-9) return false;
+    [groups[a], groups[b], costs[a], costs[b]] = [nextA, nextB, costA, costB];
+    return true;
+  };
+  const without = (group: readonly number[], c: number): number[] => group.filter((x) => x !== c);
+  const tryPair = (a: number, b: number): boolean => {
+    for (const c of sure(groups[a])) {
+      const [from, to] = [sure(groups[a]), sure(groups[b])];
+      if (from.length > least && to.length < most && put(a, b, without(from, c), [...to, c])) return true;
+      for (const d of to) if (put(a, b, [...without(from, c), d], [...without(to, d), c])) return true;
+    }
+    return false;
+  };
+  for (let better = true, rounds = 0; better && rounds < 40; rounds += 1) {
+    better = false;
+    for (let a = 0; a < groups.length; a += 1)
+      for (let b = 0; b < groups.length; b += 1) if (a !== b) while (tryPair(a, b)) better = true;
+  }
+  return { groups, cost: costs.reduce((sum, c) => sum + c, 0) };
+}
+
+/** As even as can be: 28 in five are 6, 6, 6, 5, 5. */
+const dealtIn = (row: readonly number[], count: number): number[][] =>
+  Array.from({ length: count }, (_, g) => {
+    const [from, to] = [g, g + 1].map((i) => Math.round((i * row.length) / count));
+    return row.slice(from, to);
+  });
+
+/** How many groups: of at most six, as many as there are adults, where each still has three. */
+export const countFor = (children: number, adults: number): number =>
+  Math.max(1, Math.ceil(children / GROUP_SIZE.most), Math.min(adults, Math.floor(children / GROUP_SIZE.least)));
+
+const nextKey = ({ next }: Candidate): string => (next ? `${next.ladder} ${next.rung} ${next.pattern ?? ''}` : '');
+
+/** Children in groups, by their places; from another start too, where the first leaves somebody out. */
+function parted(search: Search, count: number): number[][] {
+  const { children, days } = search;
+  const startBy = (key: (c: Candidate, place: number) => string): number[][] => {
+    const keys = children.map(key);
+    const row = keys
+      .map((_, i) => i)
+      .sort((a, b) => (sure(keys[a]) < sure(keys[b]) ? -1 : Number(keys[a] !== keys[b])));
+    return dealtIn(row, count);
+  };
+  const first = improved(search, startBy(nextKey));
+  if (first.cost < CANNOT) return first.groups;
+  const second = improved(
+    search,
+    startBy((c, i) => `${String(days[i])} ${nextKey(c)}`),
+  );
+  return second.cost < first.cost - 1e-9 ? second.groups : first.groups;
 }
 
 /**
- * Groups of 3 to 6 who need the same or a neighbouring step. Children are laid in the order of their next steps, and
- * the best cut into groups is found exactly (dynamic programming). The same children give the same groups, in whatever
- * order they come.
+ * Groups for some children. Three to six in each; nobody above what they can do, nobody more than one step from the
+ * group’s game unless it is each their own; pairs together and apart, key adults and part-time days as they are set.
+ * Who fits nowhere has a turn alone. In no order of skill: as the children come in the list. The same children on the
+ * same day give the same groups.
  *
- * @param staff adults who can lead a group
- * @param beginning what a child of whom nothing is known plays where nobody says otherwise
+ * @param list children in the order of their list
  */
-export function groupsFor(candidates: readonly Candidate[], staff: number, beginning: NextStep): Grouping {
-  const known = (c: Candidate): number => (c.next ? rungIndex(c.next) : Infinity);
-  const row = [...candidates].sort(
-    (a, b) =>
-      known(a) - known(b) ||
-      (a.other ? rungIndex(a.other) : 0) - (b.other ? rungIndex(b.other) : 0) ||
-      (a.id < b.id ? -1 : 1),
-  );
-  const n = row.length;
-  if (!n) return { groups: [], afterEachOther: false };
-  const adults = Math.max(1, staff);
-  const most = Math.ceil(n / GROUP_SIZE.least);
-  const part = new Map<string, Part>();
-  const partOf = (from: number, to: number): Part => {
-    const key = `${from} ${to}`;
-    const made = part.get(key) ?? bestFor(row.slice(from, to)) ?? { cost: 0, step: beginning };
-    part.set(key, made);
-    return made;
-  };
-  // cost[g][i]: the first i children in g groups.
-  const cost = Array.from({ length: most + 1 }, () => new Array<number>(n + 1).fill(Infinity));
-  const cut = Array.from({ length: most + 1 }, () => new Array<number>(n + 1).fill(-1));
-  sure(cost[0])[0] = 0;
-  for (let g = 1; g <= most; g += 1) {
-    for (let i = 1; i <= n; i += 1) {
-      for (let size = 1; size <= Math.min(GROUP_SIZE.most, i); size += 1) {
-        const before = sure(sure(cost[g - 1])[i - size]);
-        if (before === Infinity) continue;
-        const c =
-          before +
-          partOf(i - size, i).cost +
-          A_GROUP +
-          (size < GROUP_SIZE.least ? TOO_FEW * (GROUP_SIZE.least - size) : 0) +
-          (g > adults ? A_GROUP_MORE : 0);
-        if (c < sure(sure(cost[g])[i]) - 1e-9) {
-          sure(cost[g])[i] = c;
-          sure(cut[g])[i] = i - size;
-        }
-      }
+export function groupsFor(list: readonly Candidate[], ask: GroupAsk): Grouping {
+  const children = [...list].sort((a, b) => (a.id < b.id ? -1 : 1));
+  if (!children.length) return { groups: [], alone: [], days: 0 };
+  const least = countFor(children.length, ask.adults);
+  const most = Math.max(least, Math.min(least + MORE_GROUPS, Math.floor(children.length / GROUP_SIZE.least)));
+  let best: Grouping | null = null;
+  for (let count = least; count <= most; count += 1)
+    for (const span of spansFrom(children, ask, count)) {
+      const search = searchOf(children, ask.calendar, span);
+      const made = parted(search, count).map((g) => g.map((c) => sure(children[c])));
+      const grouping = arranged(list, made, ask);
+      if (!best || grouping.alone.length < best.alone.length) best = grouping;
+      if (!best.alone.length) return best;
     }
-  }
-  let g = 1;
-  for (let k = 2; k <= most; k += 1) if (sure(sure(cost[k])[n]) < sure(sure(cost[g])[n]) - 1e-9) g = k;
-  const groups: Grouped[] = [];
-  for (let i = n; i > 0 && g > 0; g -= 1) {
-    const from = sure(sure(cut[g])[i]);
-    const together = row.slice(from, i);
-    const { step } = partOf(from, i);
-    groups.unshift({
-      step,
-      children: together.map((c) => c.id),
-      gave: together.flatMap((c) => {
-        const fit = fitOf(c, step);
-        return fit === 'own' ? [] : [{ id: c.id, own: c.next, why: fit }];
-      }),
-    });
-    i = from;
-  }
-  return { groups, afterEachOther: groups.length > adults };
+  return sure(best);
+}
+/** So many more groups are tried where somebody would have to play alone. */
+const MORE_GROUPS = 2;
+
+/** Numbers of days to try: the fewest in which all who come can be had, and a week. */
+function spansFrom(children: readonly Candidate[], { adults, calendar }: GroupAsk, count: number): number[] {
+  const reach = children.map((c) => {
+    const bits = daysOf(c, calendar);
+    return bits ? 32 - Math.clz32(bits & -bits) : 1;
+  });
+  const least = Math.min(calendar.length, Math.max(Math.ceil(count / Math.max(1, adults)), ...reach));
+  return [...new Set([least, Math.min(calendar.length, Math.max(least, 5))])];
+}
+
+/**
+ * Groups as they are kept, for today: who cannot play along, or comes on other days, has a turn alone; each group has
+ * its game and its day. Children who are in no group are alone too.
+ */
+export function arranged(
+  list: readonly Candidate[],
+  groups: readonly (readonly Candidate[])[],
+  ask: GroupAsk,
+): Grouping {
+  const place = new Map(list.map((c, i) => [c.id, i]));
+  const inOrder = (of: readonly Candidate[]): Candidate[] =>
+    [...of].sort((a, b) => sure(place.get(a.id)) - sure(place.get(b.id)));
+  const fitted = groups.map((g) => fitting(g, ask)).filter((g) => g.length > 0);
+  // Two make a group where there are only two.
+  const kept = list.length < GROUP_SIZE.least ? fitted : rehomed(fitted, ask);
+  const { days, of } = scheduled(kept, ask);
+  const made = kept.flatMap((children, i): Grouped[] => {
+    const day = sure(of[i]);
+    const row = inOrder(children).filter((c) => day > 0 || !c.away);
+    const suited = gameFor(row);
+    if (!suited) return [];
+    return [
+      {
+        children: row.map((c) => c.id),
+        away: children.filter((c) => !row.includes(c)).map((c) => c.id),
+        day,
+        adult: children.find((c) => c.keyAdult)?.keyAdult ?? null,
+        game: suited.game,
+        reason: reasonFor(row, suited.game),
+      },
+    ];
+  });
+  const placed = new Set(made.flatMap((g) => [...g.children, ...g.away]));
+  const alone = list
+    .filter((c) => !placed.has(c.id))
+    .map((c) => ({ id: c.id, day: firstDay(daysOf(c, ask.calendar) & (c.away ? ~1 : ~0)) }));
+  return {
+    groups: made.sort(
+      (a, b) => a.day - b.day || sure(place.get(sure(a.children[0]))) - sure(place.get(sure(b.children[0]))),
+    ),
+    alone,
+    days: Math.max(days, ...alone.map((a) => a.day + 1)),
+  };
+}
+
+/** Those of a group who can play its game, on one day, with one key adult, none of them to be apart. */
+function fitting(group: readonly Candidate[], { calendar }: GroupAsk): Candidate[] {
+  const out = [...group];
+  const first = out.find((c) => c.keyAdult)?.keyAdult;
+  const stays = (c: Candidate, i: number): boolean =>
+    !(first && c.keyAdult && c.keyAdult !== first) && !out.slice(0, i).some((b) => isTied(b, c, 'apart'));
+  const company = out.filter(stays);
+  const day = calendar
+    .map((_, d) => company.filter((c) => (daysOf(c, calendar) >> d) & 1))
+    .reduce((a, b) => (b.length > a.length ? b : a), []);
+  const cannot = new Set(gameFor(day)?.cannot ?? []);
+  return day.filter((c) => !cannot.has(c.id));
+}
+
+/** Who is left of a group of fewer than three joins another that has room and suits. */
+function rehomed(groups: readonly Candidate[][], ask: GroupAsk): Candidate[][] {
+  const out = groups.map((g) => [...g]);
+  const small = out.filter((g) => g.length < GROUP_SIZE.least);
+  for (const group of small)
+    for (const child of [...group]) {
+      const home = out.find(
+        (g) =>
+          g !== group &&
+          g.length >= GROUP_SIZE.least &&
+          g.length < GROUP_SIZE.most &&
+          !g.some(
+            (c) => isTied(c, child, 'apart') || (c.keyAdult && child.keyAdult && c.keyAdult !== child.keyAdult),
+          ) &&
+          gameFor([...g, child])?.cannot.length === 0 &&
+          commonDays([...g, child], ask.calendar) > 0,
+      );
+      home?.push(child);
+      group.splice(group.indexOf(child), 1);
+    }
+  return out.filter((g) => g.length > 0);
 }

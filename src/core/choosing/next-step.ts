@@ -181,7 +181,10 @@ const goesWell = (r: RungEvidence): boolean =>
   triedOn(r) >= WHEN.goesWell.tries && r.fresh.own >= WHEN.goesWell.share * triedOn(r);
 
 /** Tells of each rung of a ladder what bars it. */
-function barsOn({ clustersPause, points, band }: Choosing, rungs: readonly RungEvidence[]) {
+function barsOn(
+  { clustersPause, points, band }: Pick<Choosing, 'clustersPause' | 'points' | 'band'>,
+  rungs: readonly RungEvidence[],
+) {
   const early = (r: RungEvidence): boolean => notExpected(band ?? null, r.rung);
   const sureOfIt = rungs.some((r) => early(r) && goesWell(r));
   return (r: RungEvidence): Bar | null => {
@@ -190,6 +193,13 @@ function barsOn({ clustersPause, points, band }: Choosing, rungs: readonly RungE
     return early(r) && !sureOfIt ? 'early' : null;
   };
 }
+
+/** Whether a rung is not for a child, for now. */
+export const isBarred = (
+  child: Pick<Choosing, 'clustersPause' | 'points' | 'band'>,
+  rungs: readonly RungEvidence[],
+  rung: RungEvidence,
+): boolean => barsOn(child, rungs)(rung) !== null;
 
 /** The rungs easier than one, that hold where it does; the nearest first. */
 const easierThan = ({ ladder, rungs }: OnLadder, than: number): RungEvidence[] =>

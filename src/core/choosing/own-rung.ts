@@ -3,7 +3,7 @@ import type { Task } from '../games/task';
 import { sure } from '../sure';
 import { nextOn, type ChildAdvice } from './advice';
 import { carries, LADDERS, rungOf, type Ladder } from '../evidence/ladders';
-import { forecast, worthOn } from './model';
+import { worthOn } from './model';
 import type { NextStep } from './next-step';
 
 /** The step of a game that is a child’s own. */
@@ -13,6 +13,8 @@ export interface OwnStep {
   readonly pattern?: string;
   /** Nothing of this ladder was seen of the child: the step is the model’s best guess, no harder than the round’s. */
   readonly unseen: boolean;
+  /** Why, in whole sentences that hold. */
+  readonly why: string;
 }
 
 /** A round, as far as its steps go. */
@@ -60,14 +62,16 @@ export function ownStep(advice: ChildAdvice, asked: GameStep): OwnStep | null {
   const ladder = [...(family ? [family] : []), place.ladder].find((l) => {
     return placesOn(asked, l).length > 0 && !isUnseen(advice, l);
   });
-  if (!ladder) return { step: guessed(advice, placesOn(asked, place.ladder), place), unseen: true };
+  if (!ladder)
+    return { step: guessed(advice, placesOn(asked, place.ladder), place), unseen: true, why: 'Not seen here yet.' };
   const next = nextOn(advice, ladder.id);
   const rung = next?.rungOf ?? sure(ladder.rungs.at(-1));
   const step = nearest(
     placesOn(asked, ladder),
     ladder.rungs.findIndex((r) => r.id === rung.id),
   );
-  return { step, unseen: false, ...patternIn(next, asked.task) };
+  const why = next?.reason ?? `They can do every step of ${ladder.name.toLowerCase()}.`;
+  return { step, unseen: false, why, ...patternIn(next, asked.task) };
 }
 
 /** Nothing was played on the ladder, nobody chose a step of it, and nothing that slips is played there. */
@@ -88,23 +92,17 @@ function guessed({ model }: ChildAdvice, places: readonly RungPlace[], { ladder,
   return upTo.reduce((best, p) => (worth(p) > worth(best) ? p : best), sure(upTo[0] ?? places[0])).step;
 }
 
-/** When one step is no step for all: so many of those known would find it out of reach, or learn nothing from it. */
-const SPREAD = { outOfReach: 0.5, nothingNew: 0.88, share: 0.25, known: 2 } as const;
+/** Rungs between the easiest and the hardest of the children’s own steps, from which each their own is offered. */
+const FAR_APART = 2;
 
 /**
- * True where one step does not fit a group: a quarter of the children known, or more, would hardly ever manage it
- * alone, or nearly always; not where it is too hard, or too easy, for all of them alike: that is another step, not
- * several. Our own choice.
- * @example isSpread([twoSounds, fiveSounds], { task: taskOf('blending'), step: '3-held' }) // true
+ * True where the own steps of some children in a game are two rungs or more apart: one step is no step for all then.
+ * @example areFarApart([twoSounds, fiveSounds], { task: taskOf('blending'), step: '3-held' }) // true
  */
-export function isSpread(advice: readonly ChildAdvice[], asked: GameStep): boolean {
-  const own = advice.flatMap((a) => {
-    const step = ownStep(a, asked);
-    const chance = forecast(a.model, { task: asked.task.id, step: asked.step }).chance;
-    return step && !step.unseen ? [{ step, chance }] : [];
+export function areFarApart(advice: readonly ChildAdvice[], asked: GameStep): boolean {
+  const at = advice.flatMap((a) => {
+    const own = ownStep(a, asked);
+    return own && !own.unseen ? (rungOf(asked.task.id, own.step)?.at ?? []) : [];
   });
-  if (own.length < SPREAD.known || new Set(own.map((o) => o.step.step)).size < 2) return false;
-  const hard = own.filter((o) => o.chance < SPREAD.outOfReach).length;
-  const easy = own.filter((o) => o.chance > SPREAD.nothingNew).length;
-  return hard < own.length && easy < own.length && hard + easy >= own.length * SPREAD.share;
+  return Math.max(...at) - Math.min(...at) >= FAR_APART;
 }

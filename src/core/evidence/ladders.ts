@@ -68,30 +68,8 @@ export const BEGIN_NEEDS: Readonly<Record<UnitOrder, Needs>> = {
 };
 
 /** The order in which something new is begun; ladders that are not named come after. */
-const ORDERS: Readonly<Record<UnitOrder, readonly string[]>> = {
-  'large-first': [
-    'syllables',
-    'rhyme',
-    'words',
-    'first-sounds',
-    'blending',
-    'segmenting',
-    'swapping',
-    'leaving-out',
-    'adding',
-  ],
-  'sounds-first': [
-    'first-sounds',
-    'blending',
-    'segmenting',
-    'swapping',
-    'leaving-out',
-    'adding',
-    'syllables',
-    'rhyme',
-    'words',
-  ],
-};
+const LARGE = ['syllables', 'rhyme', 'words'];
+const SOUNDS = ['first-sounds', 'blending', 'segmenting', 'swapping', 'leaving-out', 'adding'];
 
 const orderedBy = (named: readonly string[]): string[] => [
   ...named,
@@ -100,8 +78,8 @@ const orderedBy = (named: readonly string[]): string[] => [
 
 /** Every ladder, in the order in which something new is begun. */
 export const BEGIN_ORDER: Readonly<Record<UnitOrder, readonly string[]>> = {
-  'large-first': orderedBy(ORDERS['large-first']),
-  'sounds-first': orderedBy(ORDERS['sounds-first']),
+  'large-first': orderedBy([...LARGE, ...SOUNDS]),
+  'sounds-first': orderedBy([...SOUNDS, ...LARGE]),
 };
 
 /** The ladder of an id. Throws for one that has none (word hunt, echo). */

@@ -33,6 +33,16 @@ const NO_STEP = {
   path: ['step'],
 };
 
+/** What one child was dealt, kept with the plan. */
+const dealSchema = z.object({
+  childId: idSchema,
+  step: z.string().max(40),
+  items: z.array(itemKey).max(8),
+  spares: z.array(itemKey).max(8),
+  why: text(400).optional(),
+});
+const DEALS_LIMIT = 60;
+
 const roundSchema = z
   .object({
     id: z.string().regex(/^[a-z0-9]{1,12}$/),
@@ -51,7 +61,13 @@ const roundSchema = z
     reminder: text(200),
     names: z.boolean(),
     seed: z.int().min(0).max(0xffffffff),
-    own: z.object({ on: z.boolean(), steps: z.record(idSchema, z.string().max(40)) }).optional(),
+    own: z
+      .object({
+        on: z.boolean(),
+        steps: z.record(idSchema, z.string().max(40)),
+        dealt: z.object({ under: z.string().max(40), deals: z.array(dealSchema).max(DEALS_LIMIT) }).optional(),
+      })
+      .optional(),
   })
   .refine(isStepOf, NO_STEP);
 

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import type { Company } from '../choosing/company';
 import { HELPS, OUTCOMES, SLIPS } from '../answers/outcome';
 import { SET_TASKS } from '../games';
 import { sure } from '../sure';
@@ -283,16 +284,37 @@ export const settingsSchema = z.object({
 export const plantSchema = z.enum(PLANTS);
 export const ageBandSchema = z.enum(AGE_BANDS);
 
-/** How answers are weighed, which units come first, and how many adults can lead a group. */
-const MOST_STAFF = 8;
-export const progressSettingsSchema = z.object({
-  unitOrder: z.enum(UNIT_ORDERS),
-  staff: z.coerce
-    .number()
-    .int()
-    .min(1, 'You need at least one adult.')
-    .max(MOST_STAFF, `There can be up to ${MOST_STAFF} adults.`),
-});
+/** How many adults can lead a group today. */
+export const MOST_STAFF = 8;
+export const staffSchema = z.coerce
+  .number()
+  .int()
+  .min(1, 'You need at least one adult.')
+  .max(MOST_STAFF, `There can be up to ${MOST_STAFF} adults.`);
+
+/** Which units come first, and how many adults can lead a group. */
+export const progressSettingsSchema = z.object({ unitOrder: z.enum(UNIT_ORDERS), staff: staffSchema });
+
+/** The days a child comes, who leads their small group, and whom they are with or apart from. */
+export const companySchema = z
+  .strictObject({
+    days: z
+      .array(z.number().int().min(1).max(5))
+      .min(1, 'Tick at least one day.')
+      .transform((days) => [...new Set(days)].sort((a, b) => a - b)),
+    keyAdult: z
+      .string()
+      .trim()
+      .max(40, 'A name can have up to 40 letters.')
+      .nullable()
+      .transform((name) => name || null),
+    together: z.array(idSchema).max(5, 'Choose up to five children to be together.'),
+    apart: z.array(idSchema).max(5, 'Choose up to five children to keep apart.'),
+  })
+  .refine(
+    ({ together, apart }) => !together.some((id) => apart.includes(id)),
+    'One child can’t be both with and apart.',
+  ) satisfies z.ZodType<Company>;
 
 /** A step chosen by an adult; null goes back to the suggestion. */
 export const chosenStepSchema = z

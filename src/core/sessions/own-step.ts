@@ -15,6 +15,8 @@ export interface OwnDeal {
   readonly items: readonly string[];
   /** Keys to swap in, of the same step. */
   readonly spares: readonly string[];
+  /** Why this step, in whole sentences; absent where it was kept before that was asked for. */
+  readonly why?: string | undefined;
 }
 
 /** The step of a child in a game, and words that hold what slips, where there is something. */
@@ -22,6 +24,7 @@ export interface OwnWish {
   readonly childId: string;
   readonly step: string;
   readonly words?: readonly string[] | undefined;
+  readonly why?: string | undefined;
 }
 
 /** A round as far as what is dealt to whom goes. */
@@ -145,5 +148,6 @@ function dealtTo(
     step: wish.step,
     items: ordered.map((i) => i.key),
     spares: spares.map((i) => i.key),
+    ...(wish.why === undefined ? {} : { why: wish.why }),
   };
 }

@@ -1,3 +1,4 @@
+import type { OwnDeal } from './own-step';
 import type { SoundPair } from '../phonology/articulation';
 import { sure } from '../sure';
 import { turnsFor } from './turns';
@@ -30,6 +31,8 @@ export const WAY_WORDS: Readonly<Record<Way, string>> = {
 export interface EachTheirOwn {
   readonly on: boolean;
   readonly steps: Readonly<Record<string, string>>;
+  /** What was dealt to whom, kept with what it was dealt for: a plan that is printed later has the same words. */
+  readonly dealt?: { readonly under: string; readonly deals: readonly OwnDeal[] } | undefined;
 }
 
 interface PlannedItem {

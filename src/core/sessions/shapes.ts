@@ -334,6 +334,18 @@ const planned = (request: PlanRequest, material: Material, { rounds, dropped }: 
 
 const TITLE_LIMIT = 44;
 
+/**
+ * What a plan of one main game is called, by what it plays; null for one that has its name from its shape.
+ * @example nameOf(plan, material) // 'Blending, each their own step'
+ */
+export function nameOf({ rounds, sound }: Plan, material: Material): string | null {
+  const [round, ...others] = rounds.filter((r) => r.role === 'focus');
+  if (!round || others.length) return null;
+  const { task, step, own } = round;
+  if (own?.on) return `${taskOf(task).name.replace(/\?$/, '')}, each their own step`;
+  return titleOf({ shape: 'focus', task, step, count: 3, sound: sound ?? undefined }, material);
+}
+
 /** What a plan is called until somebody calls it otherwise. */
 export function titleOf(
   {

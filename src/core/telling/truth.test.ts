@@ -307,7 +307,11 @@ const REASONS: Readonly<Record<string, Kind>> = {
       isDoneAlone(page.all, does) && restsFor({ skill, weeks }, page, does),
   },
   'look again, nearly': {
-    says: /^They got (\d+) of (\d+) on their own (?:on (\w+ \d+ \w+)|(so far)), but they haven’t played (.+) for (\w+) weeks\./u,
+    says: new RegExp(
+      '^They got (\\d+) of (\\d+) on their own (?:on (\\w+ \\d+ \\w+)|(so far)), ' +
+        'but they haven’t played (.+) for (\\w+) weeks\\.',
+      'u',
+    ),
     holds: ([, own, tried, day, soFar = '', skill = '', weeks = ''], page, does) =>
       went(page.all, does, day ?? soFar, [own, tried]) && restsFor({ skill, weeks }, page, does),
   },

@@ -26,12 +26,13 @@ const cellsOfChild = async (child: string): Promise<Cells> =>
 import { addChildren, addGroup, eraseChild, listGroups, setAgeBand, setOwnWay } from '../people/groups';
 import { lookBack } from '../sessions/look-back';
 import { Problem } from '../storage/problems';
-import { tomorrowFor } from './progress';
+import { whoWithWhom } from './who-with-whom';
 import {
   getProgressSettings,
   getSettings,
   hadPlainRule,
-  saveProgressSettings,
+  saveStaff,
+  saveUnitOrder,
   saveSettings,
 } from '../setting/settings';
 import { MIGRATION_NAMES } from '../storage/migrations';
@@ -107,8 +108,8 @@ test('what held and was not heard for long is due, with its children, and can be
     expect(refused).toEqual([]);
   }
   const [group] = await listGroups();
-  expect((await tomorrowFor(sure(group), start + 2 * DAY)).due).toEqual([]);
-  const { due, names } = await tomorrowFor(sure(group), start + 30 * DAY);
+  expect((await whoWithWhom(sure(group), start + 2 * DAY)).due).toEqual([]);
+  const { due, names } = await whoWithWhom(sure(group), start + 30 * DAY);
   expect(due).toMatchObject([{ ...step, children: [wren], days: 28 }]);
   expect(names[wren]).toBe('Wren');
   expect(await startStep(groupId, sure(due[0]), sure(due[0]).children)).toMatch(/^[0-9a-f-]{36}$/);
@@ -242,10 +243,6 @@ describe('a child', () => {
       does: 'say a word that rhymes',
       chosen: true,
     });
-    // Kofi is not near it, so the two play what fits both, and it is said what gave.
-    expect(sure((await tomorrowFor(group)).grouping.groups[0]).gave).toMatchObject([
-      { id: wren, own: { ladder: 'rhyme', rung: 'say' }, why: 'second' },
-    ]);
     await chooseStep(wren, null);
     expect((await childPage(wren)).chosen).toBeNull();
     expect((await choicesOf(wren)).map((c) => [c.ladder, c.rung, c.chosen_by])).toEqual([['rhyme', 'say', 'HB']]);
@@ -315,7 +312,9 @@ test('a ready session of a step has just these children; what is not there says 
 
 test('what comes first and how we count are kept side by side', async () => {
   expect(await getProgressSettings()).toEqual({ unitOrder: 'large-first', staff: 2 });
-  await saveProgressSettings({ unitOrder: 'sounds-first', staff: 3 });
+  await saveUnitOrder('sounds-first');
+  await saveStaff(3);
+  await expect(saveStaff(0)).rejects.toThrow('at least one adult');
   expect((await getSettings()).confirmed).toBe(false);
   await saveSettings({ accent: 'scottish', conventions: PRESETS.strict });
   expect(await getProgressSettings()).toEqual({ unitOrder: 'sounds-first', staff: 3 });
@@ -333,7 +332,7 @@ test('a setting that had chosen four of the last five is moved over, and told un
   await old.close();
   process.env.BOUNCY_ECHO_DB = file;
   expect(await hadPlainRule()).toBe(true);
-  await saveProgressSettings({ unitOrder: 'large-first', staff: 2 });
+  await saveUnitOrder('large-first');
   expect(await hadPlainRule()).toBe(false);
   expect(await getSettings()).toMatchObject({ accent: 'scottish' });
 });

@@ -1,7 +1,3 @@
-import { inGroup } from '../../core/choosing/advice';
-import { groupsFor, type Grouping } from '../../core/choosing/grouping';
-import { BEGIN_ORDER, ladderOf } from '../../core/evidence/ladders';
-import { EASY_FIRST, plainStep, type NextStep } from '../../core/choosing/next-step';
 import type { Group } from '../people/groups';
 import { advised, type Advised } from './advised';
 import { sure } from '../../core/sure';
@@ -18,7 +14,8 @@ interface Read {
   readonly children: readonly ChildProgress[];
 }
 
-async function read(group: Group, now: number): Promise<Read> {
+/** Every child of a group on every ladder, and how the setting wants it. */
+export async function boardWith(group: Group, now: number): Promise<Read> {
   const { settings, of } = await advised(
     group.children.map((c) => c.id),
     now,
@@ -31,7 +28,7 @@ async function read(group: Group, now: number): Promise<Read> {
 
 /** Every child of a group on every ladder. */
 export const boardOf = async (group: Group, now = Date.now()): Promise<readonly ChildProgress[]> =>
-  (await read(group, now)).children;
+  (await boardWith(group, now)).children;
 
 export interface DueRung {
   readonly ladder: string;
@@ -41,39 +38,6 @@ export interface DueRung {
   readonly children: readonly string[];
   /** Days since it was last seen, of the child it is longest ago for. */
   readonly days: number;
-}
-
-export interface Tomorrow {
-  readonly grouping: Grouping;
-  readonly names: Readonly<Record<string, string>>;
-  readonly staff: number;
-  readonly due: readonly DueRung[];
-}
-
-/** The first step of all, for a child of whom nothing is known. */
-function beginningOf(unitOrder: Read['settings']['unitOrder']): NextStep {
-  const first = ladderOf(sure(BEGIN_ORDER[unitOrder][0]));
-  const rung = sure(first.rungs[0]);
-  return plainStep(first.id, rung, 'begin', EASY_FIRST);
-}
-
-/** Groups for those who are here, and what is due to come again. */
-export async function tomorrowFor(group: Group, now = Date.now()): Promise<Tomorrow> {
-  const {
-    children,
-    settings: { unitOrder, staff },
-  } = await read(group, now);
-  const here = children.filter((c) => !c.away);
-  return {
-    grouping: groupsFor(
-      here.map((c) => ({ id: c.id, next: inGroup(c), other: c.other })),
-      staff,
-      beginningOf(unitOrder),
-    ),
-    staff,
-    names: Object.fromEntries(children.map((c) => [c.id, c.name])),
-    due: dueIn(here, now),
-  };
 }
 
 /**

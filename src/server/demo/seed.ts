@@ -30,6 +30,7 @@ import type { ChildRow, GroupRow, PlanRow, PropRow, SessionRow, TaughtSoundRow, 
 import { inTurns, otherTurns } from '../storage/other-turns';
 import { replayPlan } from '../record/session-record';
 import { givePlants } from '../../core/sessions/plants';
+import { ANY_COMPANY, NO_GROUPS } from '../people/rows';
 import { sure } from '../../core/sure';
 import { answerAs, type DemoAnswer, PROFILES, type ProfileId } from './profiles';
 import { millisecondsInDay } from 'date-fns/constants';
@@ -130,7 +131,7 @@ async function made(scenario: Scenario, now: number, seed: number): Promise<Seed
   for (const [position, { name, ageBand, ...group }] of scenario.groups.entries()) {
     const groupId = newId(start);
     const inIt = group.children.map((child) => ({ ...child, id: newId(start) }));
-    groups.push({ id: groupId, name, position, created_at: start, age_band: ageBand });
+    groups.push({ id: groupId, name, position, created_at: start, age_band: ageBand, ...NO_GROUPS });
     children.push(...childRows(groupId, inIt, { start, now }));
     const checked = new Map<string, Set<string>>();
     for (const [number, planned] of scenario.plan.entries()) {
@@ -155,6 +156,7 @@ const childRows = (group: string, children: readonly ChildIn[], at: { start: num
     plant: plants[i] ?? null,
     archived_at: null,
     own_id: null,
+    ...ANY_COMPANY,
   }));
 };
 

@@ -31,9 +31,7 @@ export async function forgetSteps(childId: string, transaction: Transaction): Pr
   const plans = await models.plans.findAll({ where: { body: speaksOf }, transaction });
   for (const kept of plans) {
     const plan = JSON.parse(kept.get().body) as { readonly rounds: readonly KeptRound[] };
-    const rounds = plan.rounds.map((r) =>
-      r.own ? { ...r, own: { ...r.own, steps: withoutChild(r.own.steps, childId) } } : r,
-    );
+    const rounds = plan.rounds.map((r) => (r.own ? { ...r, own: ownWithout(r.own, childId) } : r));
     await kept.update({ body: JSON.stringify({ ...plan, rounds }) }, { transaction });
   }
 }
@@ -46,5 +44,8 @@ const withoutDeals = (rounds: string, childId: string): string =>
     ),
   );
 
-const withoutChild = (steps: EachTheirOwn['steps'], childId: string): EachTheirOwn['steps'] =>
-  Object.fromEntries(Object.entries(steps).filter(([child]) => child !== childId));
+const ownWithout = ({ on, steps, dealt }: EachTheirOwn, childId: string): EachTheirOwn => ({
+  on,
+  steps: Object.fromEntries(Object.entries(steps).filter(([child]) => child !== childId)),
+  ...(dealt ? { dealt: { ...dealt, deals: dealt.deals.filter((d) => d.childId !== childId) } } : {}),
+});

@@ -2,6 +2,7 @@ import { format } from 'date-fns';
 import { v7 } from 'uuid';
 import { groupBy } from '../../core/group-by';
 import type { OwnWay } from '../../core/answers/own-way';
+import type { Company } from '../../core/choosing/company';
 import { ownWaySchema } from '../../core/answers/own-way-schema';
 import { readNames, type NamesRead } from '../../core/formats/names';
 import { givePlants, plantOf, type PlantId } from '../../core/sessions/plants';
@@ -11,7 +12,8 @@ import { database } from '../storage/database';
 import { forgetSteps } from './forget-steps';
 import { rememberErased } from './erased';
 import { keepForOthers } from './moves';
-import { putChildren, putGroup } from './rows';
+import { NO_GROUPS, putChildren, putGroup } from './rows';
+import { companyOf, tiesOf } from './company';
 import { childGone, groupGone, Problem } from '../storage/problems';
 import { forgetArrived } from '../record/arrivals';
 import { readOwnWay } from '../record/session-record';
@@ -22,15 +24,22 @@ interface Child {
   readonly away: boolean;
   readonly ownWay: OwnWay;
   readonly plant: PlantId | null;
+  readonly company: Company;
+  /** The number of their small group; 0 for turns alone, null where nothing is said. */
+  readonly smallGroup: number | null;
 }
 export interface Group {
   readonly id: string;
   readonly name: string;
   readonly ageBand: AgeBand | null;
+  /** The day on which its small groups were made, and by what. */
+  readonly grouped: { readonly on: string | null; readonly by: string | null };
   readonly children: readonly Child[];
   /** Those who were taken out of sight: kept, and nowhere else shown. */
   readonly outOfSight: readonly { readonly id: string; readonly name: string }[];
 }
+
+const NOT_GROUPED = { on: null, by: null } as const;
 
 /** A band that is kept; null where nothing, or nothing known, stands there. */
 export const bandOf = (kept: string | null): AgeBand | null => AGE_BANDS.find((band) => band === kept) ?? null;
@@ -52,9 +61,10 @@ export async function groupOf(id: string): Promise<Group> {
 
 async function read(which: { id?: string }, whose: { group_id?: string }): Promise<Group[]> {
   const { models } = await database();
-  const [groups, children] = await Promise.all([
+  const [groups, children, ties] = await Promise.all([
     models.groups.findAll({ where: which, order: [['position', 'ASC']] }),
     models.children.findAll({ where: whose, order: [['position', 'ASC']] }),
+    tiesOf(),
   ]);
   const day = today();
   const kept = groupBy(
@@ -62,12 +72,13 @@ async function read(which: { id?: string }, whose: { group_id?: string }): Promi
     (c) => c.group_id,
   );
   return groups.map((row) => {
-    const { id, name, age_band: band } = row.get();
+    const { id, name, age_band: band, grouped_on: on, grouped_under: by } = row.get();
     const all = kept.get(id) ?? [];
     return {
       id,
       name,
       ageBand: bandOf(band),
+      grouped: { on, by },
       children: all
         .filter((c) => c.archived_at === null)
         .map((c) => ({
@@ -76,6 +87,8 @@ async function read(which: { id?: string }, whose: { group_id?: string }): Promi
           away: c.away_on === day,
           ownWay: readOwnWay(c.own_way),
           plant: plantOf(c.plant),
+          company: companyOf(c, ties),
+          smallGroup: c.small_group,
         })),
       outOfSight: all.filter((c) => c.archived_at !== null).map((c) => ({ id: c.id, name: c.name })),
     };
@@ -95,12 +108,12 @@ async function firstGroup(): Promise<Group> {
     async (transaction) =>
       (await models.groups.findOne({ order: [['position', 'ASC']], transaction })) ??
       models.groups.create(
-        { id: v7(), name: 'Our group', position: 0, created_at: Date.now(), age_band: null },
+        { id: v7(), name: 'Our group', position: 0, created_at: Date.now(), age_band: null, ...NO_GROUPS },
         { transaction },
       ),
   );
   const { id, name, age_band: band } = row.get();
-  return { id, name, ageBand: bandOf(band), children: [], outOfSight: [] };
+  return { id, name, ageBand: bandOf(band), grouped: NOT_GROUPED, children: [], outOfSight: [] };
 }
 
 /** Adds an empty group. Throws a Problem for a name that cannot be used. */
@@ -108,7 +121,7 @@ export async function addGroup(name: string): Promise<Group> {
   const read = readName(name);
   const { write } = await database();
   const id = await write((transaction) => putGroup(read, transaction));
-  return { id, name: read, ageBand: null, children: [], outOfSight: [] };
+  return { id, name: read, ageBand: null, grouped: NOT_GROUPED, children: [], outOfSight: [] };
 }
 
 function readName(name: string): string {

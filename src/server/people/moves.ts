@@ -21,7 +21,7 @@ export async function moveChild(childId: unknown, to: unknown): Promise<void> {
   const { models, write } = await database();
   await write(async (transaction) => {
     const group = await groupId(to, transaction);
-    const values = { group_id: group, position: await nextPlace(group, transaction) };
+    const values = { group_id: group, position: await nextPlace(group, transaction), small_group: null };
     const [moved] = await models.children.update(values, { where: { id: childIdOf(childId) }, transaction });
     if (!moved) throw childGone();
   });
@@ -55,7 +55,9 @@ export async function mergeGroups(from: unknown, into: unknown): Promise<void> {
     const [old, group] = [await groupId(from, transaction), await groupId(into, transaction)];
     const start = await nextPlace(group, transaction);
     const move = (sql: string) => sequelize.query(sql, { replacements: { old, group, start }, transaction });
-    await move('UPDATE children SET group_id = :group, position = position + :start WHERE group_id = :old');
+    await move(
+      'UPDATE children SET group_id = :group, position = position + :start, small_group = NULL WHERE group_id = :old',
+    );
     for (const table of ['sessions', 'plans', 'papers'])
       await move(`UPDATE ${table} SET group_id = :group WHERE group_id = :old`);
     await move(

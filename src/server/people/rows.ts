@@ -1,6 +1,7 @@
 import type { Transaction } from 'sequelize';
 import { v7 } from 'uuid';
 import { PLAIN_TEXT } from '../../core/answers/own-way';
+import { EVERY_DAY } from '../../core/choosing/company';
 import { sure } from '../../core/sure';
 import { database } from '../storage/database';
 import { rows } from '../storage/rows';
@@ -14,12 +15,19 @@ const LAST = {
 export const nextPlace = async (group: string, transaction: Transaction): Promise<number> =>
   sure((await rows<{ next: number }>(LAST.children, { group }, transaction))[0]).next;
 
+/** What a new group, and a new child, begin with. */
+export const NO_GROUPS = { grouped_on: null, grouped_under: null } as const;
+export const ANY_COMPANY = { days: EVERY_DAY.join(''), key_adult: null, small_group: null } as const;
+
 /** Writes an empty group after all others, and gives its id. */
 export async function putGroup(name: string, transaction: Transaction): Promise<string> {
   const { models } = await database();
   const id = v7();
   const position = sure((await rows<{ next: number }>(LAST.groups, {}, transaction))[0]).next;
-  await models.groups.create({ id, name, position, created_at: Date.now(), age_band: null }, { transaction });
+  await models.groups.create(
+    { id, name, position, created_at: Date.now(), age_band: null, ...NO_GROUPS },
+    { transaction },
+  );
   return id;
 }
 
@@ -43,6 +51,7 @@ export async function putChildren(
       plant: null,
       archived_at: null,
       own_id: ownId || null,
+      ...ANY_COMPANY,
     })),
     { transaction },
   );

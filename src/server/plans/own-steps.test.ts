@@ -88,15 +88,30 @@ async function spread(): Promise<Here> {
   return here;
 }
 
+/** The plan with each their own step in its main game. */
+const switchedOn = (plan: Plan, steps: Readonly<Record<string, string>> = {}): Plan => ({
+  ...plan,
+  rounds: plan.rounds.map((r) => (r.role === 'focus' ? { ...r, own: { on: true, steps } } : r)),
+});
+
 const OWN: Plan = { ...BEANS, rounds: [{ ...sure(BEANS.rounds[0]), own: { on: true, steps: {} } }] };
 
 test('a spread group is dealt each their own step; the plan shows it, and Play deals just that', async () => {
-  const { groupId, idOf } = await spread();
+  const here = await spread();
+  const { groupId, idOf } = here;
   const wish = planRequestSchema.parse({ shape: 'focus', task: 'blending', step: '3-held', minutes: 15 });
   const id = await newPlan(groupId, wish);
+  const offered = await openPlan(id);
+  // It is asked, and never switched on by itself; the name is then what is played.
+  const focus = sure(offered.plan.rounds.find((r) => r.role === 'focus'));
+  expect(focus.own).toBeUndefined();
+  expect(offered.shown.rounds.find((r) => r.id === focus.id)).toMatchObject({ offersOwn: true, own: [] });
+  expect(offered.plan.title).toBe('Blending, 3 sounds, like sun');
+  await workOnPlan(id, switchedOn(offered.plan), { kind: 'show' });
   const open = await openPlan(id);
+  expect(open.plan.title).toBe('Blending, each their own step');
   const round = sure(open.plan.rounds.find((r) => r.role === 'focus'));
-  expect(round.own).toEqual({ on: true, steps: {} });
+  expect(round.own?.on).toBe(true);
   const shown = sure(open.shown.rounds.find((r) => r.id === round.id));
   expect(shown.own.map((o) => o.name)).toEqual(NAMES);
   const words = shown.own.flatMap((o) => o.items.flatMap((i) => readKey(i.key).words));
@@ -106,7 +121,8 @@ test('a spread group is dealt each their own step; the plan shows it, and Play d
   const { of } = await advised([idOf('Idris')], Date.now());
   const next = sure(nextOn(sure(of.get(idOf('Idris'))), 'blending'));
   expect(sure(rungOf('blending', sure(shown.own.find((o) => o.name === 'Idris')).step)).rung.id).toBe(next.rung);
-  expect(sure(shown.own.find((o) => o.name === 'Wren')).note).toBe('not seen yet');
+  expect(sure(shown.own.find((o) => o.name === 'Wren')).why).toBe('Not seen here yet.');
+  expect(sure(shown.own.find((o) => o.name === 'Idris')).why).toBe(next.reason);
   const paper = await printedPlan(id);
   for (const word of words) expect(paper.cards.map((c) => c.word)).toContain(word);
   const { rounds, plan } = await playSession(await startPlan(groupId, open.plan));
@@ -116,23 +132,26 @@ test('a spread group is dealt each their own step; the plan shows it, and Play d
     for (const item of o.items) expect(dealt.items[item.key]?.key).toBe(item.key);
   }
   expect(plan.rounds[open.plan.rounds.indexOf(round)]?.own?.[idOf('Idris')]).toBeDefined();
+  // What Idris does meanwhile changes what is next for him, and not the words that are listed.
+  await played(here, 'Idris', ['2', '11111111', 0]);
+  const later = sure((await openPlan(id)).shown.rounds.find((r) => r.id === round.id));
+  expect(later.own.map((o) => o.items.map((i) => i.key))).toEqual(shown.own.map((o) => o.items.map((i) => i.key)));
 });
 
 test('what an adult chooses for one child stands with the plan, and goes into no file that is shared', async () => {
   const { groupId, idOf } = await spread();
   const id = await newPlan(groupId, planRequestSchema.parse({ task: 'blending', step: '3-held', minutes: 15 }));
   const { plan } = await openPlan(id);
-  const changed = {
-    ...plan,
-    rounds: plan.rounds.map((r) => (r.own ? { ...r, own: { on: true, steps: { [idOf('Kofi')]: '4-start' } } } : r)),
-  };
+  const changed = switchedOn(plan, { [idOf('Kofi')]: '4-start' });
   const { shown } = await workOnPlan(id, changed, { kind: 'show' });
   const own = sure(shown.rounds.flatMap((r) => r.own).find((o) => o.name === 'Kofi'));
-  expect(own).toMatchObject({ step: '4-start', byHand: true, note: 'your choice' });
+  expect(own).toMatchObject({ step: '4-start', byHand: true, why: 'Your choice.' });
   const file = await planFile(id);
   expect(file.text).not.toContain(idOf('Kofi'));
   const again = sure(readPlanFile(file.text).plan).rounds.find((r) => r.own);
   expect(again?.own).toEqual({ on: true, steps: {} });
+  const kept = sure((await openPlan(id)).plan.rounds.find((r) => r.own));
+  expect(kept.own?.dealt?.deals.map((d) => d.childId)).toContain(idOf('Kofi'));
   await eraseChild(idOf('Kofi'));
   expect(JSON.stringify((await openPlan(id)).plan)).not.toContain(idOf('Kofi'));
 });

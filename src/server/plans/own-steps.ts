@@ -1,22 +1,15 @@
+import { createHash } from 'node:crypto';
 import { taskOf } from '../../core/games';
 import { holding } from '../../core/games/pebbles';
 import type { ChildAdvice } from '../../core/choosing/advice';
-import { isSpread, ownStep, type OwnStep } from '../../core/choosing/own-rung';
+import { areFarApart, ownStep } from '../../core/choosing/own-rung';
 import { canOwn, dealOwn, namesWho, type OwnDeal } from '../../core/sessions/own-step';
 import type { Plan, PlannedRound } from '../../core/sessions/running-order';
+import { nameOf } from '../../core/sessions/shapes';
 import { advised } from '../children/advised';
 import type { Group } from '../people/groups';
 import { requestOf, wordsOf } from './changes/round-work';
 import type { Workshop } from './workshop';
-
-/** What one child is dealt in a round, and how it came to that step. */
-export interface OwnDealt extends OwnStep {
-  readonly childId: string;
-  /** The step is an adult’s choice for this round. */
-  readonly byHand: boolean;
-  /** Null where no word of the step could be found: the child has the round’s own words. */
-  readonly deal: OwnDeal | null;
-}
 
 type KnownAdvice = ReadonlyMap<string, ChildAdvice>;
 
@@ -26,25 +19,31 @@ export const mayOwn = ({ task, way }: Pick<PlannedRound, 'task' | 'way'>): boole
 
 export const hasOwn = (round: PlannedRound): boolean => round.own?.on === true && mayOwn(round);
 
-/** A plan whose rounds give each child their own step where one step does not fit those who are here. */
-export function eachTheirOwn(plan: Plan, known: KnownAdvice): Plan {
-  const all = [...known.values()];
-  const fitted = (round: PlannedRound): PlannedRound =>
-    round.role === 'focus' && mayOwn(round) && isSpread(all, { task: taskOf(round.task), step: round.step })
-      ? { ...round, own: { on: true, steps: {} } }
-      : round;
-  return { ...plan, rounds: plan.rounds.map(fitted) };
+/** A plan whose main rounds give each child their own step, as it was asked for. */
+export function eachTheirOwn(plan: Plan, bank: Workshop['bank']): Plan {
+  const rounds = plan.rounds.map((round) =>
+    round.role === 'focus' && mayOwn(round) ? { ...round, own: { on: true, steps: {} } } : round,
+  );
+  return { ...plan, rounds, title: nameOf({ ...plan, rounds }, bank) ?? plan.title };
 }
 
-/** The step of a child in a round: the one an adult chose for it, else the child’s own; null where there is none. */
-function stepFor(round: PlannedRound, childId: string, known: KnownAdvice): (OwnStep & { byHand: boolean }) | null {
+/** True for a round whose one step does not fit those who are here: each their own is offered then. */
+export const offersOwn = (round: PlannedRound, here: readonly ChildAdvice[]): boolean =>
+  round.role === 'focus' &&
+  mayOwn(round) &&
+  !hasOwn(round) &&
+  areFarApart(here, { task: taskOf(round.task), step: round.step });
+
+/** What a child is to have in a round: the step an adult chose, else the child’s own; null where there is none. */
+function wishFor(round: PlannedRound, childId: string, known: KnownAdvice, wordsFor: (pattern: string) => string[]) {
   const task = taskOf(round.task);
   const chosen = round.own?.steps[childId];
-  if (chosen !== undefined && task.steps.some((s) => s.id === chosen))
-    return { step: chosen, unseen: false, byHand: true };
+  if (chosen !== undefined && task.steps.some((s) => s.id === chosen)) return { childId, step: chosen, why: BY_HAND };
   const advice = known.get(childId);
   const own = advice && ownStep(advice, { task, step: round.step });
-  return own ? { ...own, byHand: false } : null;
+  if (!own) return null;
+  const { step, why, pattern } = own;
+  return { childId, step, why, ...(pattern ? { words: wordsFor(pattern) } : {}) };
 }
 
 /** All that dealing rests on. */
@@ -55,33 +54,49 @@ interface Dealing {
   readonly known: KnownAdvice;
 }
 
-/**
- * What each child of a group is dealt in a round, those who are here first. The same plan and the same answers give the
- * same deal, so that the plan shows what Play will deal.
- */
-function dealtIn(round: PlannedRound, { plan, group, shop, known }: Dealing): OwnDealt[] {
-  const order = [...group.children].sort((a, b) => Number(a.away) - Number(b.away));
-  const wanted = order.flatMap((child) => {
-    const step = stepFor(round, child.id, known);
-    return step ? [{ ...step, childId: child.id }] : [];
-  });
-  const wordsFor = (pattern: string): string[] => holding(pattern, shop.bank).map((w) => w.word);
-  const deals = dealOwn(
-    shop.bank,
-    wanted.map(({ childId, step, pattern }) => ({ childId, step, words: pattern ? wordsFor(pattern) : undefined })),
-    {
-      ...requestOf(
-        plan,
-        shop,
-        round.seed,
-        plan.rounds.flatMap((r) => wordsOf(r.items)),
-      ),
-      task: round.task,
-      each: Math.floor(round.items.length / Math.max(1, shop.children)),
-      taken: wordsOf([...round.items, ...(round.model ? [{ key: round.model }] : [])]),
-    },
+/** All that a deal stands or falls with, beside what the children can do, in a few letters. */
+const underOf = ({ task, step, seed, items, model }: PlannedRound): string =>
+  createHash('sha256')
+    .update(JSON.stringify([task, step, seed, items.map((i) => i.key), model]))
+    .digest('base64url')
+    .slice(0, 16);
+
+const BY_HAND = 'Your choice.';
+
+/** What was dealt in a round before and still stands: the round is the same, and so is what an adult chose. */
+function standing(round: PlannedRound): readonly OwnDeal[] {
+  const { dealt, steps = {} } = round.own ?? {};
+  if (dealt?.under !== underOf(round)) return [];
+  return dealt.deals.filter(
+    ({ childId, step, why }) => (steps[childId] ?? step) === step && childId in steps === (why === BY_HAND),
   );
-  return wanted.map((w) => ({ ...w, deal: deals.find((d) => d.childId === w.childId) ?? null }));
+}
+
+/**
+ * What each child of a group is dealt in a round, those who are here first. What was dealt before stays, as long as the
+ * round is the same; who has come since is dealt theirs beside it.
+ */
+function dealtIn(round: PlannedRound, { plan, group, shop, known }: Dealing): OwnDeal[] {
+  const kept = standing(round);
+  const order = [...group.children].sort((a, b) => Number(a.away) - Number(b.away));
+  const wordsFor = (pattern: string): string[] => holding(pattern, shop.bank).map((w) => w.word);
+  const wanted = order.flatMap((child) => {
+    if (kept.some((d) => d.childId === child.id)) return [];
+    return wishFor(round, child.id, known, wordsFor) ?? [];
+  });
+  const said = [...round.items, ...(round.model ? [{ key: round.model }] : [])];
+  const deals = dealOwn(shop.bank, wanted, {
+    ...requestOf(
+      plan,
+      shop,
+      round.seed,
+      plan.rounds.flatMap((r) => wordsOf(r.items)),
+    ),
+    task: round.task,
+    each: Math.floor(round.items.length / Math.max(1, shop.children)),
+    taken: wordsOf([...said, ...kept.flatMap((d) => [...d.items, ...d.spares].map((key) => ({ key })))]),
+  });
+  return order.flatMap((child) => [...kept, ...deals].find((d) => d.childId === child.id) ?? []);
 }
 
 /** What each child is dealt in every round that gives them their own step, by the round’s id. */
@@ -89,7 +104,7 @@ export async function ownDeals(
   plan: Plan,
   group: Group,
   shop: Workshop,
-): Promise<ReadonlyMap<string, readonly OwnDealt[]>> {
+): Promise<ReadonlyMap<string, readonly OwnDeal[]>> {
   const rounds = plan.rounds.filter(hasOwn);
   if (!rounds.length || !group.children.length) return new Map();
   const ids = group.children.map((c) => c.id);
@@ -97,11 +112,20 @@ export async function ownDeals(
   return new Map(rounds.map((round) => [round.id, dealtIn(round, { plan, group, shop, known })]));
 }
 
-/** The deals themselves, as a session keeps them. */
-export const dealsOf = (dealt: readonly OwnDealt[] | undefined): OwnDeal[] =>
-  (dealt ?? []).flatMap((d) => d.deal ?? []);
-
-/** Plans are made for those who are here. */
-export async function knownHere({ childIds }: Pick<Workshop, 'childIds'>, now: number): Promise<KnownAdvice> {
-  return childIds.length > 1 ? (await advised(childIds, now)).of : new Map();
+/** A plan with what is dealt to whom, to be kept. */
+export async function withDeals(plan: Plan, group: Group, shop: Workshop): Promise<Plan> {
+  const deals = await ownDeals(plan, group, shop);
+  return {
+    ...plan,
+    rounds: plan.rounds.map((round) => {
+      const of = deals.get(round.id);
+      return of && round.own
+        ? { ...round, own: { ...round.own, dealt: { under: underOf(round), deals: [...of] } } }
+        : round;
+    }),
+  };
 }
+
+/** What is known of those a plan is made for; nothing where it is one child. */
+export const adviceHere = async ({ childIds }: Pick<Workshop, 'childIds'>): Promise<ChildAdvice[]> =>
+  childIds.length > 1 ? [...(await advised(childIds, Date.now())).of.values()] : [];

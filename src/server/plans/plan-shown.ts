@@ -2,10 +2,11 @@ import { familyOf, stepOf, taskOf } from '../../core/games';
 import { GESTURES, gestureLine, MIRROR } from '../../core/games/gestures';
 import { capital, inWords } from '../../core/in-words';
 import { fill } from '../../core/games/fill';
+import { labelOf } from '../../core/games/item-label';
 import type { Item } from '../../core/games/item';
 import { tryItem } from '../../core/games/try-item';
 import type { Line, Mark } from '../../core/games/view';
-import { OWN_NAME, readKey } from '../../core/games/spec';
+import { readKey } from '../../core/games/spec';
 import { JUDGED_WORDS, luckOf } from '../../core/answers/judge';
 import type { Caution } from '../../core/lexicon/cautions';
 import { WITHHELD_WORDS } from '../../core/lexicon/country';
@@ -20,7 +21,8 @@ import {
   type PlannedRound,
 } from '../../core/sessions/running-order';
 import type { Group } from '../people/groups';
-import { mayOwn, ownDeals, type OwnDealt } from './own-steps';
+import { adviceHere, mayOwn, offersOwn, ownDeals } from './own-steps';
+import type { OwnDeal } from '../../core/sessions/own-step';
 import type { Workshop } from './workshop';
 import { spokenLines } from '../sessions/play-session';
 import { turnOrder, turnsLately } from '../sessions/turn-order';
@@ -75,6 +77,8 @@ export interface ShownRound {
   readonly items: readonly ShownItem[];
   /** Each child can have their own step here. */
   readonly mayOwn: boolean;
+  /** The children’s own steps are far apart here, and all play the same. */
+  readonly offersOwn: boolean;
   /** Who gets what, of those who are here; empty where it is the same for all. */
   readonly own: readonly ShownOwn[];
 }
@@ -87,8 +91,8 @@ export interface ShownOwn {
   readonly stepName: string;
   /** The step is an adult’s choice for this round. */
   readonly byHand: boolean;
-  /** What there is to say of it; empty where it is plainly their step. */
-  readonly note: string;
+  /** Why it is theirs. */
+  readonly why: string;
   readonly items: readonly ShownItem[];
 }
 
@@ -104,22 +108,6 @@ export interface ShownPlan {
   readonly away: readonly string[];
   readonly mirror: string;
 }
-
-const labelOf = (item: Item): string => {
-  const { words, sounds = [] } = readKey(item.key);
-  if (item.view.kind === 'change') return `${item.word} → ${item.expected.replace(/ \(made-up\)$/, '')}`;
-  if (item.listed !== undefined) return item.listed;
-  if (item.view.kind === 'story') return item.view.title ?? `a story of ${item.view.sentences.length} sentences`;
-  if (words[0] === OWN_NAME) return 'their own name';
-  if (!words.length)
-    return (
-      Object.values(item.slots).find((v) => v.includes(',')) ??
-      (item.view.kind === 'list' ? item.view.entries.join(' ') : sounds.join(' '))
-    );
-  return item.view.kind === 'pair' || item.view.kind === 'row' || item.view.kind === 'list'
-    ? words.join(' · ')
-    : item.word;
-};
 
 const storyOf = ({ view }: Item): string[] =>
   view.kind === 'story' && view.title ? view.sentences.map((s) => s.map((w) => w.text).join(' ')) : [];
@@ -185,27 +173,27 @@ function judgedInWords(item: Item | null | undefined): string {
   return `${JUDGED_WORDS[item.judged.by]}${luck ? `; by guessing, one in ${Math.round(1 / luck)}` : ''}`;
 }
 
-/** Why a child has this step and these words, where that is not plain. */
-function dealNote({ deal, byHand, unseen, pattern }: OwnDealt): string {
-  if (!deal) return 'We ran out of words at this step, so they get the words everyone shares.';
-  if (byHand) return 'your choice';
-  if (unseen) return 'not seen yet';
-  return pattern ? 'words with the sounds that slip' : '';
-}
-
 /** Who gets what in a round, of those who are here, with what is made of it. */
-function ownIn(round: PlannedRound, dealt: readonly OwnDealt[], group: Group, shop: Workshop) {
+function ownIn(round: PlannedRound, dealt: readonly OwnDeal[], group: Group, shop: Workshop) {
   const { ask } = spokenLines(round);
   const task = taskOf(round.task);
   const here = group.children.filter((c) => !c.away);
-  return here.flatMap(({ id, name }) => {
-    const own = dealt.find((d) => d.childId === id);
-    if (!own) return [];
-    const made = (own.deal?.items ?? []).map((key) => shownItem(key, { task: task.id, step: own.step }, ask, shop));
-    const { name: stepName } = stepOf(task, own.step);
-    const { step, byHand } = own;
-    const shown = { childId: id, name, step, stepName, byHand, note: dealNote(own), items: made.map((m) => m.shown) };
-    return [{ shown, made }];
+  return here.map(({ id, name }) => {
+    const deal = dealt.find((d) => d.childId === id);
+    // Who has no words of their own has those that everyone shares.
+    const step = deal?.step ?? round.step;
+    const made = (deal?.items ?? []).map((key) => shownItem(key, { task: task.id, step }, ask, shop));
+    const byHand = round.own?.steps[id] !== undefined;
+    const shown = {
+      childId: id,
+      name,
+      step,
+      stepName: stepOf(task, step).name,
+      byHand,
+      why: deal ? (deal.why ?? '') : 'We ran out of words at this step, so they get the words everyone shares.',
+      items: made.map((m) => m.shown),
+    };
+    return { shown, made };
   });
 }
 
@@ -214,7 +202,7 @@ interface Filled {
   readonly own: readonly ShownOwn[];
 }
 
-function shownRound(round: PlannedRound, { items, own }: Filled, shop: Workshop): ShownRound {
+function shownRound(round: PlannedRound, { items, own }: Filled, shop: Workshop): Omit<ShownRound, 'offersOwn'> {
   const { children, paceOf } = shop;
   const task = taskOf(round.task);
   const { opening, ask } = spokenLines(round);
@@ -266,16 +254,18 @@ async function turnLineOf(plan: Plan, rounds: readonly ShownRound[], group: Grou
 export async function showPlan(plan: Plan, group: Group, shop: Workshop): Promise<ShownPlan> {
   const { children, paceOf, owned } = shop;
   const things = new Map<string, readonly Caution[]>();
-  const deals = await ownDeals(plan, group, shop);
+  const [deals, known] = await Promise.all([ownDeals(plan, group, shop), adviceHere(shop)]);
   const rounds = plan.rounds.map((round) => {
     const { ask } = spokenLines(round);
     const items = round.items.map(({ key }) => shownItem(key, round, ask, shop));
-    const own = ownIn(round, deals.get(round.id) ?? [], group, shop);
+    const dealt = deals.get(round.id);
+    const own = dealt ? ownIn(round, dealt, group, shop) : [];
     const played = own.length ? own.flatMap((o) => o.made) : items;
     for (const w of played.flatMap(({ item }) => item?.words ?? [])) {
       if (w.prop || owned.has(w.word)) things.set(w.word, w.cautions);
     }
-    return shownRound(round, { items, own: own.map((o) => o.shown) }, shop);
+    const shown = shownRound(round, { items, own: own.map((o) => o.shown) }, shop);
+    return { ...shown, offersOwn: offersOwn(round, known) };
   });
   const turnLine = await turnLineOf(plan, rounds, group);
   return {

@@ -11,13 +11,14 @@ import {
 } from '../../core/formats/plan-file';
 import { calendarOf } from '../../core/formats/calendar';
 import { fitOf, type Plan } from '../../core/sessions/running-order';
+import { nameOf } from '../../core/sessions/shapes';
 import { database } from '../storage/database';
 import { advised } from '../children/advised';
 import { groupOf, type Group } from '../people/groups';
 import type { PlanRow } from '../storage/models';
 import { changed } from './changes';
-import { eachTheirOwn, knownHere } from './own-steps';
-import { planFrom, workshopOf } from './workshop';
+import { withDeals } from './own-steps';
+import { planFrom, workshopOf, type Workshop } from './workshop';
 import { showPlan, type ShownPlan } from './plan-shown';
 import { Problem } from '../storage/problems';
 import { putAside } from '../words/put-aside';
@@ -113,11 +114,8 @@ export async function newPlan(groupId: string, wish: PlanWish): Promise<string> 
   return create(groupId, await madeFor(await groupOf(groupId), wish), false);
 }
 
-/** A complete running order for a group, each child with their own step where one step does not fit them all. */
-export async function madeFor(group: Group, wish: PlanWish): Promise<Plan> {
-  const [shop, now] = [await workshopOf(group), Date.now()];
-  return eachTheirOwn(await planFrom(wish, shop), await knownHere(shop, now));
-}
+/** A complete running order for a group. */
+export const madeFor = async (group: Group, wish: PlanWish): Promise<Plan> => planFrom(wish, await workshopOf(group));
 
 export interface OpenPlan {
   readonly id: string;
@@ -151,6 +149,12 @@ export async function openPlan(id: string): Promise<OpenPlan> {
   };
 }
 
+/** A plan whose name was ours is called by what it plays now; a name that was typed stays. */
+const renamed = (before: Plan, plan: Plan, bank: Workshop['bank']): Plan => {
+  const name = before.title === plan.title && plan.title === nameOf(before, bank) ? nameOf(plan, bank) : null;
+  return name === null ? plan : { ...plan, title: name };
+};
+
 /** A plan after a change. */
 interface WorkedOn {
   readonly plan: Plan;
@@ -175,12 +179,13 @@ export async function workOnPlan(id: string, body: unknown, change: unknown, see
   const shop = await workshopOf(group);
   const here = group.children.filter((c) => !c.away).map((c) => c.id);
   const known = asked.data.kind === 'aim' ? [...(await advised(here, Date.now())).of.values()] : [];
-  const { plan, said } = changed(
+  const { plan: next, said } = changed(
     read.data,
     asked.data,
     shop,
     known.some((k) => k.seen) ? known.map((k) => k.model) : [],
   );
+  const plan = await withDeals(renamed(planIn(row), next, shop.bank), group, shop);
   const { models, write } = await database();
   const values = { title: plan.title, body: JSON.stringify(plan) };
   await write(async (transaction) => {

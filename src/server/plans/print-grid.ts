@@ -3,7 +3,7 @@ import { groupOf } from '../people/groups';
 import { keepPaper } from '../sessions/papers';
 import { settledRounds } from '../sessions/start-session';
 import { getSettings } from '../setting/settings';
-import { dealsOf, ownDeals } from './own-steps';
+import { ownDeals } from './own-steps';
 import { openPlan } from './plans';
 import { workshopOf } from './workshop';
 
@@ -17,8 +17,7 @@ export async function printGrid(planId: string): Promise<number | null> {
   const here = group.children.filter((c) => !c.away);
   if (!here.length) return null;
   const { accent, conventions } = await getSettings();
-  const dealt = await ownDeals(plan, group, await workshopOf(group, here));
-  const own = new Map([...dealt].map(([round, of]) => [round, dealsOf(of)]));
+  const own = await ownDeals(plan, group, await workshopOf(group, here));
   const childIds = here.map((c) => c.id);
   const rounds = await settledRounds(groupId, plan, here.length, { own });
   return keepPaper({

@@ -1,7 +1,7 @@
 import type { Plan } from '../../core/sessions/running-order';
 import { groupOf } from '../people/groups';
 import { startSession } from '../sessions/start-session';
-import { dealsOf, hasOwn, ownDeals } from './own-steps';
+import { hasOwn, ownDeals } from './own-steps';
 import { workshopOf } from './workshop';
 
 /**
@@ -13,7 +13,6 @@ export async function startPlan(groupId: string, plan: Plan, only?: readonly str
   if (!plan.rounds.some(hasOwn)) return startSession(groupId, plan, { only });
   const group = await groupOf(groupId);
   const here = group.children.filter((c) => (only ? only.includes(c.id) : !c.away));
-  const dealt = await ownDeals(plan, group, await workshopOf(group, here));
-  const own = new Map([...dealt].map(([round, of]) => [round, dealsOf(of)]));
+  const own = await ownDeals(plan, group, await workshopOf(group, here));
   return startSession(groupId, plan, { only, own });
 }

@@ -3,7 +3,9 @@ import { gameOn } from '../../core/choosing/next-step';
 import { planRequestSchema } from '../../core/formats/plan-file';
 import { whereIn } from '../../core/answers/spots';
 import { checkWords, pebbleWords } from '../../core/games/pebbles';
+import { taskOf } from '../../core/games';
 import { MIXED } from '../../core/games/step';
+import { canOwn } from '../../core/sessions/own-step';
 import { makeRound } from '../../core/sessions/shapes';
 import { advised } from '../children/advised';
 import { groupOf, listGroups } from '../people/groups';
@@ -22,6 +24,8 @@ const NO_WORDS_FOR_SOUND = 'We don’t have any words to check that sound with.'
 export interface StepToPlay extends RungRef {
   readonly pattern?: string | undefined;
   readonly check?: string | undefined;
+  /** Each child their own step of it. */
+  readonly own?: boolean | undefined;
 }
 
 /**
@@ -30,7 +34,7 @@ export interface StepToPlay extends RungRef {
  */
 export async function startStep(
   groupId: string,
-  { ladder, rung, pattern, check }: StepToPlay,
+  { ladder, rung, pattern, check, own }: StepToPlay,
   children: readonly string[],
 ): Promise<string> {
   if (check) return startPebbles(sure(children[0]), check);
@@ -43,17 +47,19 @@ export async function startStep(
   const now = Date.now();
   const { of } = await advised(ids, now);
   // The same step on the same day gives other words once these were played: they are used lately then.
-  const game = gameOn(
+  const usual = gameOn(
     rungOf,
     [...of.values()].some((a) => a.points),
   );
+  const game = (own && rungOf.steps.find(([task]) => canOwn(taskOf(task)))) || usual;
   const wish = planRequestSchema.parse({
     minutes: 8,
     seed: 5,
     ...wishFor({ game, ...(pattern ? { pattern } : {}) }, [...of.values()]),
   });
   const shop = { ...(await workshopOf(group)), children: here.length, childIds: ids };
-  return startPlan(groupId, eachTheirOwn(await planFrom(wish, shop), of), ids);
+  const plan = await planFrom(wish, shop);
+  return startPlan(groupId, own ? eachTheirOwn(plan, shop.bank) : plan, ids);
 }
 
 /** Words of a check at hand in one go: one of them is enough, three where the child says them well. */

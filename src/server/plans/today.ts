@@ -4,7 +4,8 @@ import { rungNow } from '../../core/evidence/ladders';
 import type { NextStep } from '../../core/choosing/next-step';
 import { inGroup } from '../../core/choosing/advice';
 import { boardOf, dueIn, type ChildProgress } from '../children/progress';
-import { type Item, makeItem } from '../../core/games/item';
+import { makeItem } from '../../core/games/item';
+import { labelOf } from '../../core/games/item-label';
 import { groupBy } from '../../core/group-by';
 import { wholeMinutes, roundSeconds } from '../../core/sessions/running-order';
 import type { Group } from '../people/groups';
@@ -28,12 +29,6 @@ export interface ReadySession {
   readonly why: string;
   /** The words of its focus, as a plan shows them. */
   readonly words: readonly string[];
-}
-
-/** The words of an item in a few letters. */
-function wordsInShort(item: Item): string {
-  if (item.view.kind === 'pair' || item.view.kind === 'row') return item.words.map((w) => w.word).join(' · ');
-  return item.view.kind === 'hunt' ? sure(item.slots.sounds) : item.word;
 }
 
 interface Proposal {
@@ -174,7 +169,7 @@ async function madeReady(asked: readonly Proposal[], shop: Workshop): Promise<Re
         minutes: wholeMinutes(
           plan.rounds.reduce((sum, r) => sum + roundSeconds(r, shop.children, shop.paceOf(r.task)), 0),
         ),
-        words: focus.items.map(({ key }) => makeItem(task, stepOf(task, focus.step), key, shop.bank)).map(wordsInShort),
+        words: focus.items.map(({ key }) => makeItem(task, stepOf(task, focus.step), key, shop.bank)).map(labelOf),
       });
     } catch (error) {
       // A sound the bank cannot serve through a game is no proposal.

@@ -1,10 +1,11 @@
 import type { z } from 'zod';
-import { progressSettingsSchema, settingsSchema } from '../../core/formats/schemas';
+import { explain, progressSettingsSchema, settingsSchema, staffSchema } from '../../core/formats/schemas';
 import { DEFAULT_ACCENT, type AccentId } from '../../core/phonology/accents';
 import { PRESETS, type Conventions } from '../../core/phonology/conventions';
 import type { Transaction } from 'sequelize';
 import { database } from '../storage/database';
 import type { SettingsRow } from '../storage/models';
+import { Problem } from '../storage/problems';
 
 export interface Settings {
   readonly accent: AccentId;
@@ -94,12 +95,20 @@ export async function allSettings(): Promise<{ readonly speech: Settings; readon
   return { speech: settingsIn(row), progress: progressIn(row) };
 }
 
-export async function saveProgressSettings({ unitOrder, staff }: ProgressSettings): Promise<void> {
+/** Which units come first; with it a setting that had another rule is told no more. */
+export const saveUnitOrder = (unitOrder: ProgressSettings['unitOrder']): Promise<void> =>
+  saveRow({ rule: 'weighed', unit_order: unitOrder });
+
+/** How many adults can lead a small group today. Throws a Problem for a number that cannot be. */
+export async function saveStaff(asked: unknown): Promise<void> {
+  const read = staffSchema.safeParse(asked);
+  if (!read.success) throw new Problem(explain(read.error));
+  await saveRow({ staff: read.data });
+}
+
+async function saveRow(values: Partial<SettingsRow>): Promise<void> {
   const { models, write } = await database();
   await write(async (transaction) =>
-    models.settings.upsert(
-      { ...(await rowOr(transaction)), rule: 'weighed', unit_order: unitOrder, staff },
-      { transaction },
-    ),
+    models.settings.upsert({ ...(await rowOr(transaction)), ...values }, { transaction }),
   );
 }

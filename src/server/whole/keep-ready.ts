@@ -1,5 +1,6 @@
 import { addDays, startOfDay } from 'date-fns';
 import { keepAdvice } from '../children/advised';
+import { keepSmallGroups } from '../children/small-groups';
 import { listGroups } from '../people/groups';
 import { readySessions } from '../plans/today';
 import { caughtUp, onRead } from '../record/rebuild-queue';
@@ -30,6 +31,7 @@ export async function keepReady(): Promise<void> {
   const groups = (await listGroups()).filter((g) => g.children.length > 0);
   await keepAdvice(groups.flatMap((g) => g.children.map((c) => c.id)));
   for (const group of groups) {
+    await keepSmallGroups(group.id);
     await readySessions(group);
     await otherTurns();
   }

@@ -4,11 +4,11 @@ import { useMemo, useState } from 'react';
 import type { FindGame } from '@/core/choosing/finding';
 import { STATES, STATE_WORDS, type State } from '@/core/evidence/rule';
 import type { BoardLine } from '@/server/children/board';
-import type { Tomorrow } from '@/server/children/progress';
+import type { WhoWithWhom } from '@/server/children/who-with-whom';
 import { Checkbox } from '../kit/checkbox';
 import { Link } from '../kit/link';
 import { SelectField } from '../kit/select';
-import { TomorrowGroups } from '../today/tomorrow';
+import { WhoPlaysWithWhom } from '../today/who-with-whom';
 import { PrintButton } from '../words/print-button';
 import { StateSign } from './state-sign';
 import { BoardTable, BY_NAME } from './board-table';
@@ -37,7 +37,7 @@ interface BoardProps {
   readonly groupName: string;
   readonly ladders: readonly { readonly id: string; readonly name: string }[];
   readonly rows: readonly BoardLine[];
-  readonly tomorrow: Tomorrow;
+  readonly who: WhoWithWhom;
   readonly groupId: string;
   readonly games: readonly FindGame[];
   readonly first: string;
@@ -54,7 +54,7 @@ const fitsFilter =
  * Children down: what is next first, then the step each stands before, its state by shape and word. Who could play
  * together stands beside it. Never in order of merit unless asked for by skill.
  */
-export function BoardScreen({ groupName, ladders, rows, tomorrow, groupId, games, first }: BoardProps) {
+export function BoardScreen({ groupName, ladders, rows, who, groupId, games, first }: BoardProps) {
   const [sort, setSort] = useState<string>(BY_NAME);
   const [only, setOnly] = useState<State | ''>('');
   const [here, setHere] = useState(false);
@@ -75,7 +75,7 @@ export function BoardScreen({ groupName, ladders, rows, tomorrow, groupId, games
       ) : (
         <div className="grid gap-x-10 gap-y-6 xl:grid-cols-[minmax(0,1fr)_17rem] print:block">
           <div className="min-w-0 xl:col-start-2 xl:row-start-1 print:hidden">
-            {tomorrow.grouping.groups.length > 0 && <TomorrowGroups groupId={groupId} tomorrow={tomorrow} narrow />}
+            {who.grouping.groups.length > 0 && <WhoPlaysWithWhom groupId={groupId} who={who} narrow />}
           </div>
           <div className="min-w-0 xl:row-span-2 xl:row-start-1">
             <div className="mb-2">

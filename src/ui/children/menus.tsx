@@ -12,6 +12,7 @@ import {
   renameGroup,
 } from '@/actions/groups';
 import { Alert } from '../kit/alert';
+import { CompanyDialog } from './company';
 import { Menu } from '../kit/menu';
 import { ErrorMessage } from '../kit/message';
 import { RenameDialog } from '../kit/rename-dialog';
@@ -115,7 +116,9 @@ const forGroups = (name: string, groups: readonly Named[], does: (group: Named) 
   groups.length ? [{ name, acts: groups.map((group) => ({ name: group.name, does: () => does(group) })) }] : [];
 
 interface ChildMenuProps {
-  readonly child: Named;
+  readonly child: ComponentProps<typeof CompanyDialog>['child'];
+  /** The others of the list. */
+  readonly others: readonly Named[];
   /** Other groups, to move to. */
   readonly groups: readonly Named[];
   /** Something was done, or went wrong: to be told beside the list. */
@@ -123,7 +126,9 @@ interface ChildMenuProps {
 }
 
 /** Rename a child, move them to another group, take them out of sight, or erase them with every answer of theirs. */
-export function ChildMenu({ child: { id, name }, groups, tell }: ChildMenuProps) {
+export function ChildMenu({ child, others, groups, tell }: ChildMenuProps) {
+  const { id, name } = child;
+  const [grouping, setGrouping] = useState(false);
   const [, begin] = useTransition();
   const run = (act: Does, said: string): void =>
     begin(async () => {
@@ -140,21 +145,25 @@ export function ChildMenu({ child: { id, name }, groups, tell }: ChildMenuProps)
     act: () => eraseChild(id),
   };
   return (
-    <Changes
-      name={name}
-      onRename={(next) => renameChild(id, next)}
-      acts={(ask) => [
-        ...forGroups('Move to', groups, (to) =>
-          run(() => moveToGroup(id, to.id), `${name} is in ${to.name} now, with all their answers.`),
-        ),
-        {
-          name: 'Take off the list (keep everything)',
-          does: () => run(() => putOutOfSight(id, true), `${name} is off the list. You can bring them back below.`),
-        },
-        { name: 'Erase…', does: () => ask(erase) },
-      ]}
-      done={() => tell({ said: `${name} was erased.` })}
-    />
+    <>
+      <Changes
+        name={name}
+        onRename={(next) => renameChild(id, next)}
+        acts={(ask) => [
+          { name: 'Days and groups…', does: () => setGrouping(true) },
+          ...forGroups('Move to', groups, (to) =>
+            run(() => moveToGroup(id, to.id), `${name} is in ${to.name} now, with all their answers.`),
+          ),
+          {
+            name: 'Take off the list (keep everything)',
+            does: () => run(() => putOutOfSight(id, true), `${name} is off the list. You can bring them back below.`),
+          },
+          { name: 'Erase…', does: () => ask(erase) },
+        ]}
+        done={() => tell({ said: `${name} was erased.` })}
+      />
+      {grouping && <CompanyDialog child={child} others={others} open onOpenChange={setGrouping} />}
+    </>
   );
 }
 

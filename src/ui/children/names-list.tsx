@@ -60,7 +60,12 @@ export function NamesList({ group, groups }: NamesProps) {
               <span className="min-w-0 max-sm:order-last max-sm:basis-full max-sm:pl-9 sm:w-60">
                 <OwnWayButton child={child} />
               </span>
-              <ChildMenu child={child} groups={groups} tell={tell} />
+              <ChildMenu
+                child={child}
+                others={group.children.filter((c) => c.id !== child.id)}
+                groups={groups}
+                tell={tell}
+              />
             </li>
           ))}
         </ul>

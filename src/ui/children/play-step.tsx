@@ -13,6 +13,8 @@ interface PlayStepProps {
     readonly rung: string;
     readonly pattern?: string | null;
     readonly check?: string | null;
+    /** Each child their own step of it. */
+    readonly own?: boolean;
   };
   /** What is done in it, for who cannot see what stands beside the button. */
   readonly does: string;
@@ -27,10 +29,10 @@ interface PlayStepProps {
 export function PlayStep({ groupId, step, does, childIds, name, wide = false, main = false }: PlayStepProps) {
   const [error, setError] = useState<string | null>(null);
   const [running, begin] = useTransition();
-  const { ladder, rung, pattern, check } = step;
+  const { ladder, rung, pattern, check, own } = step;
   const play = (): void =>
     begin(async () => {
-      const state = await playStep(groupId, { ladder, rung, pattern, check }, [...childIds]).catch(unreached());
+      const state = await playStep(groupId, { ladder, rung, pattern, check, own }, [...childIds]).catch(unreached());
       setError(state?.error ?? null);
     });
   return (

@@ -16,11 +16,14 @@ interface OwnSwitchProps {
 export function OwnSwitch({ round, shown, put }: OwnSwitchProps) {
   if (!shown.mayOwn) return null;
   return (
-    <Switch
-      label="Each child has their own step"
-      on={round.own?.on === true}
-      onChange={(on) => put((r) => ({ ...r, own: { on, steps: r.own?.steps ?? {} } }))}
-    />
+    <>
+      {shown.offersOwn && <p className="basis-full text-ink">Their own steps are far apart here. Switch this on?</p>}
+      <Switch
+        label="Each child has their own step"
+        on={round.own?.on === true}
+        onChange={(on) => put((r) => ({ ...r, own: { on, steps: r.own?.steps ?? {} } }))}
+      />
+    </>
   );
 }
 
@@ -55,9 +58,9 @@ export function OwnSteps({ round, own, task, put }: OwnStepsProps) {
             ]}
           />
           <span className="min-w-0 flex-1 basis-40 font-word text-xl wrap-anywhere">
-            {o.items.map((i) => i.label).join(' · ')}{' '}
-            {o.note && <span className="font-sans text-base text-muted">{o.note}</span>}
+            {o.items.map((i) => i.label).join(' · ')}
           </span>
+          {o.why && <p className="basis-full pb-1 text-[0.95rem] text-muted">{o.why}</p>}
         </li>
       ))}
     </ul>

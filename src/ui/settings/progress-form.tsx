@@ -12,16 +12,14 @@ import { RadioGroup } from '../kit/radio-group';
 import { SentFields } from '../kit/sent-fields';
 import { unreached } from '../kit/unreached';
 
-/** Which units come first, how many adults lead. */
+/** Which units come first. */
 export function ProgressForm({ settings }: { settings: ProgressSettings }) {
   const { form, values, done } = useKeptForm('judging', {
     unitOrder: settings.unitOrder as string,
-    staff: String(settings.staff),
   });
   const [sent, send] = useActionState(keepProgressSettings, {});
   const [state, setState] = useState<FormState>(sent);
   const [running, begin] = useTransition();
-  const set = (name: 'unitOrder' | 'staff') => (next: string) => form.setValue(name, next, { shouldDirty: true });
   const keep = form.handleSubmit((given) =>
     begin(async () => {
       const now = await keepProgressSettings({}, formOf(given)).catch(unreached('What you chose is still here.'));
@@ -36,21 +34,10 @@ export function ProgressForm({ settings }: { settings: ProgressSettings }) {
         <RadioGroup
           legend={<b>What comes first?</b>}
           value={values.unitOrder}
-          onChange={set('unitOrder')}
+          onChange={(next) => form.setValue('unitOrder', next, { shouldDirty: true })}
           options={UNIT_ORDERS.map((o) => asChoice(o, UNIT_ORDER_WORDS[o]))}
         />
       </div>
-      <label className="mb-4 flex items-center gap-3">
-        <span className="font-bold">How many adults can lead a group?</span>
-        <input
-          type="number"
-          min={1}
-          max={8}
-          value={values.staff}
-          onChange={(event) => set('staff')(event.target.value)}
-          className="field w-24"
-        />
-      </label>
       <Button kind="action" type="submit" disabled={running}>
         Save these rules
       </Button>

@@ -6,32 +6,41 @@ import type { ReadySession } from '@/server/plans/today';
 import { AwaySwitch } from '../children/away-switch';
 import { Link } from '../kit/link';
 import { SessionLines } from '../look-back/session-lines';
-import type { Tomorrow } from '@/server/children/progress';
+import type { WhoWithWhom } from '@/server/children/who-with-whom';
 import { DoorForm } from './door-form';
 import { ReadyForms } from './ready-forms';
-import { DueList, TomorrowGroups } from './tomorrow';
+import { DueList, WhoPlaysWithWhom } from './who-with-whom';
 import { Section } from '../kit/section';
 
 interface TodayProps {
   readonly group: Group;
   readonly sessions: readonly SessionLine[];
   readonly ready: readonly ReadySession[];
-  readonly tomorrow: Tomorrow;
+  readonly who: WhoWithWhom;
   /** What stands above all else on the first day. */
   readonly children?: ReactNode;
 }
 
 /** Who is here, three sessions that make sense now, and what was played last. */
-export function TodayScreen({ group, sessions, ready, tomorrow, children }: TodayProps) {
+export function TodayScreen({ group, sessions, ready, who, children }: TodayProps) {
   const here = group.children.filter((c) => !c.away);
   const open = sessions.find((s) => !s.finished);
+  const { groups, alone } = who.grouping;
+  // One group is everyone: the ready sessions are for them.
+  const inGroups = groups.length + alone.length > 1;
   return (
     <div className="grid gap-x-14 gap-y-10 lg:grid-cols-[minmax(0,1fr)_20rem]">
       <div className="min-w-0">
         {children}
         <h1 className="text-4xl">Ready for {group.name}</h1>
         <p className="mb-3 text-lg text-muted">{format(new Date(), 'EEEE d MMMM')}</p>
-        <Ready groupId={group.id} ready={ready} />
+        {inGroups && (
+          <div className="mb-10">
+            <WhoPlaysWithWhom groupId={group.id} who={who} />
+          </div>
+        )}
+        {inGroups && <h2 className="mb-2 text-2xl">Everyone together</h2>}
+        <Ready groupId={group.id} ready={ready} under={inGroups} />
         {open && (
           <p className="mt-5 border-l-4 border-marigold py-1 pl-4">
             You haven’t finished “{open.title}”.{' '}
@@ -39,11 +48,6 @@ export function TodayScreen({ group, sessions, ready, tomorrow, children }: Toda
               Carry on
             </Link>
           </p>
-        )}
-        {tomorrow.grouping.groups.length > 0 && (
-          <div className="mt-10">
-            <TomorrowGroups groupId={group.id} tomorrow={tomorrow} />
-          </div>
         )}
         <h2 className="mt-12 mb-1 text-2xl">Lately</h2>
         {sessions.length ? (
@@ -71,7 +75,7 @@ export function TodayScreen({ group, sessions, ready, tomorrow, children }: Toda
         )}
         <ListLinks group={group} />
         {here.length > 0 && <DoorForm groupId={group.id} />}
-        <DueList groupId={group.id} tomorrow={tomorrow} />
+        <DueList groupId={group.id} who={who} />
       </Section>
     </div>
   );
@@ -80,10 +84,12 @@ export function TodayScreen({ group, sessions, ready, tomorrow, children }: Toda
 interface ReadyProps {
   readonly groupId: string;
   readonly ready: readonly ReadySession[];
+  /** They stand under a heading of their own. */
+  readonly under: boolean;
 }
 
 /** Three sessions that make sense now, the first of them boldest. */
-const Ready = ({ groupId, ready }: ReadyProps) => (
+const Ready = ({ groupId, ready, under }: ReadyProps) => (
   <ul className="divide-y divide-line border-y border-line">
     {ready.map((session, i) => (
       <li
@@ -91,7 +97,9 @@ const Ready = ({ groupId, ready }: ReadyProps) => (
         className="grid items-center gap-x-8 gap-y-3 py-5 md:grid-cols-[minmax(0,1fr)_14rem]"
       >
         <div className="min-w-0">
-          <h2 className={`${i ? 'text-2xl' : 'text-3xl'} wrap-anywhere`}>{session.title}</h2>
+          <Title as={under ? 'h3' : 'h2'} bold={i === 0}>
+            {session.title}
+          </Title>
           <p className="text-muted">{session.why}</p>
           <p className={`mt-1.5 flex flex-wrap gap-x-5 font-word ${i ? 'text-xl' : 'text-2xl'}`}>
             {session.words.slice(0, 6).map((word) => (
@@ -109,6 +117,10 @@ const Ready = ({ groupId, ready }: ReadyProps) => (
       </li>
     ))}
   </ul>
+);
+
+const Title = ({ as: As, bold, children }: { as: 'h2' | 'h3'; bold: boolean; children: string }) => (
+  <As className={`${bold ? 'text-3xl' : 'text-2xl'} wrap-anywhere`}>{children}</As>
 );
 
 /** Where the list is changed, and a card of it for who takes over. */

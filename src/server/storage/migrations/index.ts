@@ -16,6 +16,7 @@ import * as outOfSight from './0014-out-of-sight';
 import * as clocks from './0015-clocks';
 import * as byChild from './0016-by-child';
 import * as oneVoice from './0017-one-voice';
+import * as smallGroups from './0018-small-groups';
 import type { InTransaction } from './statements';
 
 interface Migration {
@@ -41,6 +42,7 @@ const MIGRATIONS: readonly { name: string; migration: Migration }[] = [
   { name: '0015-clocks', migration: clocks },
   { name: '0016-by-child', migration: byChild },
   { name: '0017-one-voice', migration: oneVoice },
+  { name: '0018-small-groups', migration: smallGroups },
 ];
 
 /** Names of the migrations of this version, in order. */

@@ -17,6 +17,10 @@ export interface GroupRow {
   position: number;
   created_at: number;
   age_band: string | null;
+  /** The day on which its small groups were made; null for none. */
+  grouped_on: string | null;
+  /** What they were made by, as text; `by hand` where an adult changed them. */
+  grouped_under: string | null;
 }
 export interface ChildRow {
   id: string;
@@ -31,6 +35,18 @@ export interface ChildRow {
   archived_at: number | null;
   /** The number the setting knows them by. */
   own_id: string | null;
+  /** Weekdays on which they come. Example: `125` for Monday, Tuesday and Friday. */
+  days: string;
+  /** The adult who is to lead their small group. */
+  key_adult: string | null;
+  /** The number of their small group; 0 for turns alone, null where nothing is said. */
+  small_group: number | null;
+}
+/** Two children who are to be in one small group, or never. */
+export interface TieRow {
+  child_id: string;
+  other_id: string;
+  kind: string;
 }
 export interface SessionRow {
   id: string;
@@ -243,6 +259,7 @@ export interface Models {
   readonly heardSounds: Table<HeardSoundsRow>;
   readonly pebbleChecks: Table<PebbleCheckRow>;
   readonly keptAdvice: Table<KeptAdviceRow>;
+  readonly ties: Table<TieRow>;
   readonly localSteps: Table<LocalStepsRow>;
   readonly chosenSteps: Table<ChosenStepRow>;
 }
@@ -273,7 +290,15 @@ const SETTINGS: ColumnsOf<SettingsRow> = {
   mixed: whole,
 };
 
-const GROUPS: ColumnsOf<GroupRow> = { id: key, name: text, position: whole, created_at: whole, age_band: maybe };
+const GROUPS: ColumnsOf<GroupRow> = {
+  id: key,
+  name: text,
+  position: whole,
+  created_at: whole,
+  age_band: maybe,
+  grouped_on: maybe,
+  grouped_under: maybe,
+};
 
 const CHILDREN: ColumnsOf<ChildRow> = {
   id: key,
@@ -286,7 +311,12 @@ const CHILDREN: ColumnsOf<ChildRow> = {
   plant: maybe,
   archived_at: maybeWhole,
   own_id: maybe,
+  days: text,
+  key_adult: maybe,
+  small_group: maybeWhole,
 };
+
+const TIES: ColumnsOf<TieRow> = { child_id: key, other_id: key, kind: text };
 
 const SESSIONS: ColumnsOf<SessionRow> = {
   id: key,
@@ -480,6 +510,7 @@ export function defineModels(sequelize: Sequelize): Models {
     heardSounds: table('heard_sounds', HEARD_SOUNDS),
     pebbleChecks: table('pebble_checks', PEBBLE_CHECKS),
     keptAdvice: table('kept_advice', KEPT_ADVICE),
+    ties: table('ties', TIES),
     localSteps: table('local_steps', LOCAL_STEPS),
     chosenSteps: table('chosen_steps', CHOSEN_STEPS),
   };

@@ -4,7 +4,7 @@ import { guarded } from '@/app/guarded';
 import { findGames, firstToFind } from '@/core/choosing/finding';
 import { LADDERS } from '@/core/evidence/ladders';
 import { boardRows } from '@/server/children/board';
-import { tomorrowFor } from '@/server/children/progress';
+import { whoWithWhom } from '@/server/children/who-with-whom';
 import { BoardScreen } from '@/ui/children/board-screen';
 import { CHILD_PLACES, SubNav } from '@/ui/kit/sub-nav';
 
@@ -13,7 +13,7 @@ export const dynamic = 'force-dynamic';
 
 export default guarded(async () => {
   const group = await currentGroup();
-  const [rows, tomorrow] = await Promise.all([boardRows(group), tomorrowFor(group)]);
+  const [rows, who] = await Promise.all([boardRows(group), whoWithWhom(group)]);
   return (
     <>
       <SubNav label="Children" places={CHILD_PLACES} here="/children/board" />
@@ -21,7 +21,7 @@ export default guarded(async () => {
         groupName={group.name}
         ladders={LADDERS.map(({ id, name }) => ({ id, name }))}
         rows={rows}
-        tomorrow={tomorrow}
+        who={who}
         groupId={group.id}
         games={findGames()}
         first={firstToFind([], false)}
