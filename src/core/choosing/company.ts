@@ -34,12 +34,12 @@ export interface GroupAsk {
 export const daysOf = ({ days }: Pick<Candidate, 'days'>, calendar: readonly number[]): number =>
   calendar.reduce((bits, day, i) => (days.includes(day) ? bits | (1 << i) : bits), 0);
 
-/** Bits of the days on which all of some children come; not the first one where too few of them are here today. */
+/** Bits of the days on which all of some children come; not the first one where fewer than two are here today. */
 export function commonDays(children: readonly Candidate[], calendar: readonly number[]): number {
   const all = children.reduce((bits, c) => bits & daysOf(c, calendar), (1 << calendar.length) - 1);
   const here = children.filter((c) => !c.away).length;
   const later = all & ~1;
-  return here < Math.min(children.length, GROUP_SIZE.least) && later ? later : all;
+  return here < Math.min(children.length, 2) && later ? later : all;
 }
 
 export const GROUP_SIZE = { least: 3, most: 6 } as const;

@@ -51,7 +51,7 @@ export function canPlay(id: string, advice: ChildAdvice, band: AgeBand | null): 
 }
 
 /** What each kind of answer to “why this?” weighs: the child’s next, their other choice, a skill begun, a new one. */
-const WEIGHS = { next: 0, other: 1.5, begun: 3, unbegun: 5, easier: 1, plain: 1, own: 0.6 } as const;
+const WEIGHS = { next: 0, other: 1.5, begun: 3, unbegun: 5, easier: 1, plain: 1, own: 2 } as const;
 /** What cannot be asked of a child. */
 export const CANNOT = 200;
 

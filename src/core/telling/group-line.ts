@@ -14,9 +14,11 @@ const allOf = (names: readonly string[], everyone: boolean): string => {
 export function groupLine({ next, harder, beside }: GameReason, nameOf: (id: string) => string, own: boolean): string {
   const names = (ids: readonly string[]): string[] => ids.map(nameOf);
   const are = (ids: readonly string[]): string => `${listed(names(ids))} ${ids.length === 1 ? 'is' : 'are'}`;
-  if (own) return 'Their steps are too far apart for one, so each has their own.';
+  if (own) return 'No one step suits them all, so each plays their own.';
   const alone = harder.length + beside.length === 0;
-  const more = harder.length > 0 ? ` ${are(harder)} a step further on and can show the others.` : '';
+  const rest = [...next, ...beside];
+  const whom = rest.length === 1 ? listed(names(rest)) : 'the others';
+  const more = harder.length > 0 ? ` ${are(harder)} a step further on and can show ${whom}.` : '';
   if (!next.length && harder.length)
     return beside.length ? `${are(beside)} ready for it.${more}` : 'It’s easy for all of them: a good warm-up.';
   if (!next.length) return 'Something else is next for each of them, but they’re all ready for this.';

@@ -14,12 +14,16 @@ import { database } from '../storage/database';
 import { planFrom, workshopOf, type Workshop } from './workshop';
 import { Problem } from '../storage/problems';
 import { sure } from '../../core/sure';
-import { inWords } from '../../core/in-words';
+import { inWords, listed } from '../../core/in-words';
 
-const nextStepFor = (children: number, here: number) =>
-  children === here
-    ? 'It’s the next step for everyone here.'
-    : `It’s the next step for ${inWords(children)} of the ${inWords(here)} here.`;
+/** More than so many are counted, not named. */
+const NAMED = 4;
+
+/** For whom of those here a step is next. Example: `It’s next for Kofi and Saoirse.` */
+function nextFor(names: readonly string[], here: number): string {
+  if (names.length === here) return 'It’s next for everyone here.';
+  return `It’s next for ${names.length > NAMED ? `${inWords(names.length)} of the ${inWords(here)} here` : listed([...names])}.`;
+}
 
 /** A session to start with one tap. */
 export interface ReadySession {
@@ -45,7 +49,8 @@ const WEIGHT = { first: 1, second: 0.5 } as const;
 interface Wanted {
   readonly step: NextStep;
   readonly weight: number;
-  readonly first: number;
+  /** Names of those it is first for. */
+  readonly first: readonly string[];
 }
 
 const stepKey = (s: NextStep): string => `${s.ladder}/${s.rung} ${s.pattern ?? ''}`;
@@ -55,15 +60,17 @@ function wantedBy(here: readonly ChildProgress[]): Wanted[] {
   const all = here.flatMap((child) => {
     const next = inGroup(child);
     return [
-      ...(next ? [{ step: next, weight: WEIGHT.first }] : []),
-      ...(child.other?.check === undefined && child.other ? [{ step: child.other, weight: WEIGHT.second }] : []),
+      ...(next ? [{ step: next, weight: WEIGHT.first, name: child.name }] : []),
+      ...(child.other?.check === undefined && child.other
+        ? [{ step: child.other, weight: WEIGHT.second, name: child.name }]
+        : []),
     ];
   });
   return [...groupBy(all, (w) => stepKey(w.step)).values()]
     .map((advice) => ({
       step: sure(advice[0]).step,
       weight: advice.reduce((sum, w) => sum + w.weight, 0),
-      first: advice.filter((w) => w.weight === WEIGHT.first).length,
+      first: advice.filter((w) => w.weight === WEIGHT.first).map((w) => w.name),
     }))
     .sort((a, b) => b.weight - a.weight || (stepKey(a.step) < stepKey(b.step) ? -1 : 1));
 }
@@ -77,7 +84,7 @@ async function proposals(group: Group, now: number): Promise<Proposal[]> {
   const wanted = seen ? wantedBy(here) : [];
   const next = wanted.map(({ step, first }): Proposal => ({
     wish: wishFor(step, here),
-    why: first ? nextStepFor(first, here.length) : 'It would help some of them as well.',
+    why: first.length ? nextFor(first, here.length) : 'It would help some of them as well.',
     about: `${step.ladder}/${step.rung}`,
   }));
   const due = dueIn(here, now).flatMap(({ ladder, rung, days }): Proposal[] => {

@@ -17,6 +17,7 @@ import type { StoredRound } from '../../core/sessions/stored-round';
 import { outcomesThat } from '../answers/answers';
 import { hearing } from '../answers/hearing';
 import { database } from '../storage/database';
+import { rows } from '../storage/rows';
 import { canReopen } from './reopen';
 import { replayPlan, sessionLog, sessionRecord, type SessionRecord } from '../record/session-record';
 import { sure } from '../../core/sure';
@@ -37,6 +38,8 @@ export interface LookBack {
   readonly session: SessionRecord;
   /** The rounds by name, in order. */
   readonly rounds: readonly { readonly name: string; readonly step: string }[];
+  /** Whose step was whose and why, where each had their own. */
+  readonly own: readonly OwnStepTold[];
   /** Marked but undone; they stay in the log. */
   readonly undone: number;
   /** Turns marked on two devices at once; the later mark stands, the other stays in the log. */
@@ -46,6 +49,26 @@ export interface LookBack {
   /** The answers that stand, in the order of their turns; those of children who differed from the others after them. */
   readonly answers: readonly LookBackAnswer[];
 }
+
+/** What one child had, in a round of their own steps. */
+interface OwnStepTold {
+  readonly round: string;
+  readonly childId: string;
+  readonly step: string;
+  readonly why: string;
+}
+
+const ownTold = ({ rounds, children }: SessionRecord): OwnStepTold[] =>
+  rounds.flatMap((round) =>
+    (round.own ?? [])
+      .filter((o) => children.some((c) => c.id === o.childId))
+      .map(({ childId, step, why }) => ({
+        round: taskOf(round.task).name,
+        childId,
+        step: stepOf(taskOf(round.task), step).name,
+        why: why ?? '',
+      })),
+  );
 
 /** The answer and what it replaced, oldest first. */
 function history(answer: AnswerEntry, byId: ReadonlyMap<string, AnswerEntry>): AnswerEntry[] {
@@ -68,8 +91,8 @@ export async function lookBack(id: string): Promise<LookBack> {
   const session = await sessionRecord(id);
   const { models } = await database();
   const log = await sessionLog(id);
-  const rows = await models.answers.findAll({ where: { session_id: id }, attributes: ['id', 'sounds'] });
-  const soundsOf = new Map(rows.map((r) => [r.get().id, r.get().sounds]));
+  const marked = await models.answers.findAll({ where: { session_id: id }, attributes: ['id', 'sounds'] });
+  const soundsOf = new Map(marked.map((r) => [r.get().id, r.get().sounds]));
   const standing = new Map(readAnswers(log, session.rounds).map((a) => [a.answer.id, a.standing]));
   const heardAs = await hearing(session.accent);
   const names = new Map(session.children.map((c) => [c.id, c.name]));
@@ -83,6 +106,7 @@ export async function lookBack(id: string): Promise<LookBack> {
   return {
     session,
     rounds: session.rounds.map(roundName),
+    own: ownTold(session),
     clashes,
     reopens: session.paper === null && canReopen(session.finishedAt),
     undone: log.filter((e) => e.kind === 'undo').length,
@@ -235,6 +259,7 @@ export interface SessionLine {
   readonly rounds: readonly StoredRound[];
   readonly startedAt: number;
   readonly finished: boolean;
+  /** What was said to somebody; until then, what is dealt. */
   readonly words: readonly string[];
   /** The number of the paper it was typed in from. */
   readonly paper: number | null;
@@ -243,6 +268,26 @@ export interface SessionLine {
 
 /** A session begun this recently is listed though nothing was marked in it yet. */
 const JUST_BEGUN_MS = 6 * 3_600_000;
+
+/** An item of a session, by its key. */
+interface SaidItem {
+  readonly task: string;
+  readonly word: string;
+}
+
+/** What was said in each of some sessions, in its order; sessions without an answer are not there. */
+async function saidIn(sessions: readonly string[]): Promise<ReadonlyMap<string, readonly SaidItem[]>> {
+  if (!sessions.length) return new Map();
+  const said = await rows<SaidItem & { session: string }>(
+    `SELECT session_id AS session, task, word, MIN(turn) AS turn FROM answers WHERE session_id IN (:sessions)
+     GROUP BY session_id, task, word ORDER BY turn`,
+    { sessions: [...sessions] },
+  );
+  return groupBy(said, (s) => s.session);
+}
+
+const dealtIn = (rounds: readonly StoredRound[], children: readonly string[]): SaidItem[] =>
+  rounds.flatMap((r) => sayingAll(r.task, dealtKeys(r, children)).map((word) => ({ task: r.task, word })));
 
 /**
  * A group's sessions, newest first, each with how it went. One query for the sessions, one for all their answers.
@@ -259,6 +304,7 @@ export async function listSessions(groupId: string, limit = 50, now = Date.now()
   const playing = new Map(
     [...groupBy(seats, (c) => c.get().session_id)].map(([id, of]) => [id, of.map((c) => c.get().child_id)]),
   );
+  const said = await saidIn(sessions.map((s) => s.id));
   return sessions
     .map((s) => {
       const rounds = JSON.parse(s.rounds) as StoredRound[];
@@ -270,10 +316,8 @@ export async function listSessions(groupId: string, limit = 50, now = Date.now()
         finished: s.finished_at !== null,
         paper: s.paper,
         tally: tally(bySession.get(s.id) ?? []),
-        words: rounds.flatMap((r) =>
-          sayingAll(r.task, dealtKeys(r, playing.get(s.id) ?? [])).map((key) =>
-            keyLabel(key, r.task, s.accent as AccentId),
-          ),
+        words: (said.get(s.id) ?? dealtIn(rounds, playing.get(s.id) ?? [])).map(({ task, word }) =>
+          keyLabel(word, task, s.accent as AccentId),
         ),
       };
     })

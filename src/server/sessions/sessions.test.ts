@@ -359,7 +359,7 @@ describe('choosing', () => {
     const ready = await readySessions(sure((await listGroups())[0]));
     expect(ready).toHaveLength(3);
     expect(ready[0]).toMatchObject({ wish: { task: 'blending', step: '3-held' } });
-    expect(sure(ready[0]).why).toContain('the next step');
+    expect(sure(ready[0]).why).toContain('It’s next for');
   });
 });
 

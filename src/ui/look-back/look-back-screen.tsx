@@ -25,7 +25,7 @@ const markedTwice = (clashes: number) =>
 
 /** The session just played: who said what, word by word, which sounds slipped; any mark can be put right. */
 export function LookBackScreen({
-  session: { session, rounds, answers, undone, clashes, reopens },
+  session: { session, rounds, own, answers, undone, clashes, reopens },
 }: {
   session: LookBack;
 }) {
@@ -72,6 +72,7 @@ export function LookBackScreen({
           {quiet.length > 0 && <p className="mt-2 text-muted">No turn today: {quiet.map((c) => c.name).join(', ')}.</p>}
         </Section>
 
+        {own.length > 0 && <OwnSteps own={own} names={names} />}
         {times.length > 0 && <Times times={times} names={names} />}
       </div>
 
@@ -79,6 +80,23 @@ export function LookBackScreen({
     </div>
   );
 }
+
+/** Whose step was whose, and why. */
+const OwnSteps = ({ own, names }: Pick<LookBack, 'own'> & { readonly names: ReadonlyMap<string, string> }) => (
+  <Section id="own" title="Each their own step" heading="mb-1 text-2xl" className="mt-10">
+    <ul className="divide-y divide-line border-y border-line">
+      {own.map(({ round, childId, step, why }) => (
+        <li key={round + childId} className="grid grid-cols-[10rem_1fr] items-baseline gap-x-4 py-2">
+          <span className="font-word text-lg wrap-anywhere">{names.get(childId) ?? ''}</span>
+          <span>
+            {round}, {step}
+            {why && <span className="block text-[0.95rem] text-muted">{why}</span>}
+          </span>
+        </li>
+      ))}
+    </ul>
+  </Section>
+);
 
 /** How long each child took until the mark. */
 function Times({ times, names }: { readonly times: ThinkTimes[]; readonly names: Map<string, string> }) {

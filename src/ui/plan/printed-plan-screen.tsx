@@ -121,9 +121,12 @@ function sharedLines({ own, items, grows }: ShownRound): ShownRound['items'] {
 function Said({ round }: { readonly round: ShownRound }) {
   return (
     <ul className="my-1 gap-x-8 font-word text-lg sm:columns-2 print:text-[0.82rem]">
-      {round.own.map(({ childId, name, items }) => (
+      {round.own.map(({ childId, name, stepName, why, items }) => (
         <li key={childId} className="break-inside-avoid wrap-anywhere">
           <b>{name}</b> {items.map((item) => `${item.say || item.label} → ${item.expected}`).join(' ')}
+          <span className="block font-sans text-[0.8em] text-muted">
+            {stepName}. {why}
+          </span>
         </li>
       ))}
       {sharedLines(round).map((item) => (

@@ -18,6 +18,7 @@ export function PeopleDialog({ onClose }: PeopleProps) {
   const nameOf = useNames();
   const people = useRun((run) => run.people);
   const state = useRun((run) => run.state);
+  const own = useRun((run) => run.round.own);
   const someLate = useRun((run) => run.late.length > 0);
   const give = (id: string | null): void => {
     void store.dispatch(choose(id));
@@ -42,6 +43,13 @@ export function PeopleDialog({ onClose }: PeopleProps) {
               >
                 <span className="min-w-0 wrap-anywhere">
                   <ChildName id={id} name={nameOf(id)} />
+                  {own
+                    .filter((o) => o.childId === id && o.why)
+                    .map(({ why }) => (
+                      <span key={why} className="block font-sans text-[0.85em] font-normal text-muted">
+                        {why}
+                      </span>
+                    ))}
                 </span>
                 <span className="flex shrink-0 gap-1">
                   {state.answers
