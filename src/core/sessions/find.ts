@@ -44,8 +44,9 @@ export interface Tried {
 export interface FoundStep {
   /** The place of the step to start at. */
   readonly at: number;
-  /** Other places it could be, the likeliest first: none where it is plain. */
-  readonly or: readonly number[];
+  /** The places between which it lies: nine times in ten. */
+  readonly from: number;
+  readonly to: number;
   readonly turns: number;
   /** True once asking more would tell little. */
   readonly done: boolean;
@@ -58,52 +59,81 @@ const FIND = {
   from: -7,
   to: 7,
   cells: 71,
-  /** A child who knows slips now and then. */
-  lapse: 0.06,
-  /** A step is one to start at where it comes off so often. */
-  startsAt: 0.6,
-  /** Enough is known once so much is within a step of the place told, which so surely is not too high. */
+  /** A child who knows slips now and then, and a miss is let pass now and then. */
+  lapse: 0.05,
+  passed: 0.06,
+  /** Enough is known once so much is within a step of the place told. */
   near: 0.99,
-  surely: 0.7,
   /** Turns at most, for each step there is: six in ten of asking each of them twice. */
   most: 1.2,
   atLeast: 6,
   /** A step is asked for so often at most. */
   each: 3,
-  /** What is told as possible beside the best guess. */
-  told: 0.15,
+  /** How likely it is to be in the range that is told. */
+  range: 0.9,
   /** Misses at the easiest step after which it ends kindly, and answers in a row that tell nothing. */
   kindly: 2,
   untold: 4,
+  /** The last question is one that comes off so surely, where there is one. */
+  win: 0.85,
 } as const;
+
+/** What a step is worth to start at, by the chance that it comes off: failing weighs more than being bored. */
+const PLAYABLE: readonly (readonly [chance: number, worth: number])[] = [
+  [0, -3],
+  [0.4, -1.5],
+  [0.5, 0.2],
+  [0.6, 0.9],
+  [0.7, 1],
+  [0.85, 0.75],
+  [0.95, -0.3],
+  [1, -1.5],
+];
+
+/** Worth between two points of the table. */
+function playable(chance: number): number {
+  const next = Math.max(
+    1,
+    PLAYABLE.findIndex(([c]) => chance <= c),
+  );
+  const [[c0, w0], [c1, w1]] = [PLAYABLE[next - 1] ?? [0, 0], PLAYABLE[next] ?? [1, 0]];
+  return w0 + ((w1 - w0) * (chance - c0)) / (c1 - c0);
+}
 
 const ABILITIES = Array.from(
   { length: FIND.cells },
   (_, i) => FIND.from + ((FIND.to - FIND.from) * i) / (FIND.cells - 1),
 );
 const sigmoid = (x: number): number => 1 / (1 + Math.exp(-x));
-const chanceAt = (ability: number, { hard, guess }: FindStep): number =>
-  (1 - FIND.lapse) * (guess + (1 - guess) * sigmoid(ability - hard));
-
-const OVER = Math.log(FIND.startsAt / (1 - FIND.startsAt));
-/** The place to start at for an ability: the hardest step that comes off often enough, and all easier ones with it. */
-function placeFor(ability: number, steps: readonly FindStep[]): number {
-  const beyond = steps.findIndex((s) => ability < s.hard + OVER);
-  return beyond < 0 ? steps.length - 1 : Math.max(0, beyond - 1);
+/** The chance to do a step alone, and the chance that it is marked so. */
+const doesAt = (ability: number, { hard, guess }: FindStep): number => guess + (1 - guess) * sigmoid(ability - hard);
+function chanceAt(ability: number, step: FindStep): number {
+  const right = (1 - FIND.lapse) * doesAt(ability, step);
+  return right + (1 - right) * FIND.passed;
 }
 
-/** What the steps are at every ability: the chance of each to be right, and the place to start at. */
+/** What starting at each step is worth for an ability: what comes off by luck is nothing that was done. */
+const worthsFor = (ability: number, steps: readonly FindStep[]): number[] =>
+  steps.map((step) => playable(doesAt(ability, { ...step, guess: 0 })));
+
+/** The place of the most; the first one, where some are alike. */
+const most = (of: readonly number[]): number => of.reduce((best, x, i) => (x > (of[best] ?? 0) + 1e-9 ? i : best), 0);
+
+/** What the steps are at every ability: the chance of each to be marked right, its worth, and the best place. */
 interface Scale {
   readonly chances: readonly (readonly number[])[];
+  readonly worths: readonly (readonly number[])[];
   readonly places: readonly number[];
 }
 const scales = new WeakMap<readonly FindStep[], Scale>();
 function scaleOf(steps: readonly FindStep[]): Scale {
   const known = scales.get(steps);
   if (known) return known;
+  const worths = ABILITIES.map((ability) => worthsFor(ability, steps));
   const made = {
     chances: steps.map((step) => ABILITIES.map((ability) => chanceAt(ability, step))),
-    places: ABILITIES.map((ability) => placeFor(ability, steps)),
+    worths,
+    places: worths.map(most),
   };
   scales.set(steps, made);
   return made;
@@ -147,47 +177,72 @@ function leftAfter(belief: readonly number[], at: number, steps: readonly FindSt
   return chance * entropy(placesIn(right, steps), chance) + (1 - chance) * entropy(placesIn(wrong, steps), 1 - chance);
 }
 
-/** The place that is surely not too high: so likely is it to start there or further on. */
-function placeIn(places: readonly number[]): number {
-  let beyond = 1;
-  let at = 0;
-  for (const [i, share] of places.entries()) {
-    if (beyond >= FIND.surely) at = i;
-    beyond -= share;
+/** The place that is worth most to start at, on the whole. */
+function placeIn(belief: readonly number[], steps: readonly FindStep[]): number {
+  const { worths } = scaleOf(steps);
+  return most(steps.map((_, at) => belief.reduce((sum, share, i) => sum + share * (worths[i]?.[at] ?? 0), 0)));
+}
+
+/** The fewest places in a row, with the one told among them, that hold the best place so surely. */
+function rangeAround(at: number, places: readonly number[]): Pick<FoundStep, 'from' | 'to'> {
+  let [from, to, sum] = [at, at, places[at] ?? 0];
+  while (sum < FIND.range && (from > 0 || to < places.length - 1)) {
+    const [below, above] = [places[from - 1] ?? -1, places[to + 1] ?? -1];
+    if (below > above) from -= 1;
+    else to += 1;
+    sum += Math.max(below, above);
   }
-  return at;
+  return { from, to };
 }
 
 const mostTurns = (steps: readonly FindStep[]): number => Math.max(FIND.atLeast, Math.floor(FIND.most * steps.length));
+
+/** It ends before its time: twice missed at the easiest, or nothing told for long. */
+function endsEarly(tried: readonly Tried[]): 'kindly' | 'untold' | null {
+  const missed = tried.slice(-FIND.kindly);
+  if (missed.length === FIND.kindly && missed.every((t) => t.at === 0 && t.right === false)) return 'kindly';
+  return tried.length >= FIND.untold && tried.slice(-FIND.untold).every((t) => t.right === null) ? 'untold' : null;
+}
 
 /**
  * Where a child is, from the answers so far.
  * @example foundIn(plan, expected, [{ at: 3, right: true }]).done // false
  */
 export function foundIn(plan: Pick<FindPlan, 'steps'>, expected: Expected, tried: readonly Tried[]): FoundStep {
-  const places = placesIn(beliefs(plan.steps, expected, tried), plan.steps);
-  const at = placeIn(places);
+  const belief = beliefs(plan.steps, expected, tried);
+  const places = placesIn(belief, plan.steps);
+  const early = endsEarly(tried);
+  const at = early === 'kindly' ? 0 : placeIn(belief, plan.steps);
   const near = [at - 1, at, at + 1].reduce((sum, i) => sum + (places[i] ?? 0), 0);
-  const missed = tried.slice(-FIND.kindly);
-  const kindly = missed.length === FIND.kindly && missed.every((t) => t.at === 0 && t.right === false);
-  const untold = tried.length >= FIND.untold && tried.slice(-FIND.untold).every((t) => t.right === null);
-  const others = places.flatMap((share, i) => (i !== at && share >= FIND.told ? [i] : []));
   return {
-    at: kindly ? 0 : at,
-    or: kindly ? [] : others.sort((a, b) => (places[b] ?? 0) - (places[a] ?? 0)),
+    at,
+    ...(early === 'kindly' ? { from: 0, to: 0 } : rangeAround(at, places)),
     turns: tried.length,
-    done: kindly || untold || near >= FIND.near || tried.length >= mostTurns(plan.steps),
+    done: early !== null || near >= FIND.near || tried.length >= mostTurns(plan.steps),
     known: tried.some((t) => t.right !== null),
   };
 }
 
+/** A step that surely comes off, to end on, where the last answer was no success; null where it is not needed. */
+function toEndOn({ steps }: Pick<FindPlan, 'steps'>, expected: Expected, tried: readonly Tried[]): number | null {
+  if (endsEarly(tried) || !tried.length || tried.at(-1)?.right === true) return null;
+  // It was done before the last answer: that one was the end.
+  if (foundIn({ steps }, expected, tried.slice(0, -1)).done) return null;
+  const belief = beliefs(steps, expected, tried);
+  const { chances } = scaleOf(steps);
+  const free = steps.map((step, at) => tried.filter((t) => t.at === at).length < step.keys.length);
+  const surely = steps.map((_, at) => belief.reduce((sum, share, i) => sum + share * (chances[at]?.[i] ?? 0), 0));
+  const win = surely.findLastIndex((chance, at) => free[at] === true && chance >= FIND.win);
+  return win >= 0 ? win : free.indexOf(true) === 0 ? 0 : null;
+}
+
 /**
- * The place of the step to ask next, the one that tells most; null once enough is known.
+ * The place of the step to ask next, the one that tells most, and a sure success at the end; null once enough is known.
  * @example nextToFind(plan, expected, []) // 3
  */
 export function nextToFind(plan: Pick<FindPlan, 'steps'>, expected: Expected, tried: readonly Tried[]): number | null {
   const { steps } = plan;
-  if (foundIn(plan, expected, tried).done) return null;
+  if (foundIn(plan, expected, tried).done) return toEndOn(plan, expected, tried);
   const belief = beliefs(steps, expected, tried);
   const free = steps.flatMap((step, at) => {
     const times = tried.filter((t) => t.at === at).length;
@@ -249,25 +304,23 @@ export function askedNext(
   const heard = new Set(given.filter((a) => a.childId === childId).flatMap((a) => [a.word, plainOf(a.word)]));
   const turned = keys.map((_, i) => keys[(i + place * FIND.each) % keys.length] ?? '');
   const word = turned.find((key) => !heard.has(key)) ?? turned[0];
-  return word === undefined ? null : { word, left: mostTurns(plan.steps) - tried.length };
+  return word === undefined ? null : { word, left: Math.max(1, mostTurns(plan.steps) - tried.length) };
 }
 
 /**
  * What a check-in says of a child, in whole sentences; never that anything is secure.
- * @example foundWords(steps, { at: 2, or: [1, 3], … }) // 'A good place to start: blend words like sun. …'
+ * @example foundWords(steps, { at: 2, from: 1, to: 3, … }) // 'A good place to start: blend words like sun. …'
  */
 export function foundWords(
   steps: readonly Pick<FindStep, 'does'>[],
-  { at, or, known }: Pick<FoundStep, 'at' | 'or' | 'known'>,
+  { at, from, to, known }: Pick<FoundStep, 'at' | 'from' | 'to' | 'known'>,
 ): string {
   if (!known)
     return (
       'We couldn’t tell this time, and that says nothing about what they know. Try again another day, or play a ' +
       'game where they can point.'
     );
-  const [easier, harder] = [or.some((i) => i < at), or.some((i) => i > at)];
-  const could = easier
-    ? (harder && 'It could be a step either side.') || 'It could be a step easier.'
-    : harder && 'It could be a step harder.';
-  return [`A good place to start: ${steps[at]?.does ?? ''}.`, could, 'Seen once.'].filter(Boolean).join(' ');
+  const does = (i: number): string => steps[i]?.does ?? '';
+  const could = from < to ? [`It could be anything from “${does(from)}” to “${does(to)}”.`] : [];
+  return [`A good place to start: ${does(at)}.`, ...could, 'Seen once.'].join(' ');
 }
