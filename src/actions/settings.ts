@@ -2,7 +2,7 @@
 
 import { progressSettingsSchema, settingsSchema } from '@/core/formats/schemas';
 import { CONVENTION_IDS } from '@/core/phonology/conventions';
-import { saveAccent, saveSettings, saveStaff, saveUnitOrder } from '@/server/setting/settings';
+import { saveAccent, saveSettingName, saveSettings, saveStaff, saveUnitOrder } from '@/server/setting/settings';
 import { formAnswer, type FormState } from './answer';
 import { fieldOf } from './form';
 
@@ -26,6 +26,14 @@ export async function keepSettings(_: FormState, form: FormData): Promise<FormSt
 export async function keepProgressSettings(_: FormState, form: FormData): Promise<FormState> {
   return formAnswer(async () => {
     await saveUnitOrder(progressSettingsSchema.shape.unitOrder.parse(fieldOf(form, 'unitOrder')));
+    return { said: 'Saved.' };
+  });
+}
+
+/** Keeps what the setting is called. */
+export async function keepSettingName(_: FormState, form: FormData): Promise<FormState> {
+  return formAnswer(async () => {
+    await saveSettingName(fieldOf(form, 'name'));
     return { said: 'Saved.' };
   });
 }

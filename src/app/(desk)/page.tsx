@@ -1,6 +1,7 @@
 import { currentGroup } from '@/app/current-group';
 import { guarded } from '@/app/guarded';
 import { listSessions } from '@/server/sessions/look-back';
+import { breakOf } from '@/server/children/week-back';
 import { whoWithWhom } from '@/server/children/who-with-whom';
 import { readySessions } from '@/server/plans/today';
 import { MAIN_ACCENTS } from '@/core/phonology/accents';
@@ -16,10 +17,10 @@ export default guarded(async () => {
     getSettings(),
   ]);
   // What is advised has been read once by then.
-  const who = await whoWithWhom(group);
+  const [who, rest] = [await whoWithWhom(group), await breakOf(group.id)];
   const begun = confirmed || sessions.length > 0 || group.children.length > 0 || group.outOfSight.length > 0;
   return (
-    <TodayScreen group={group} sessions={sessions} ready={ready} who={who}>
+    <TodayScreen group={group} sessions={sessions} ready={ready} who={who} isBack={rest !== null}>
       {!begun && (
         <FirstRun
           groupId={group.id}

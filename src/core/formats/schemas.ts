@@ -284,6 +284,13 @@ export const settingsSchema = z.object({
 export const plantSchema = z.enum(PLANTS);
 export const ageBandSchema = z.enum(AGE_BANDS);
 
+/** What a setting is called, on pages it passes on. */
+export const settingNameSchema = z
+  .string()
+  .trim()
+  .max(60, 'The name can have up to 60 letters.')
+  .transform((name) => name || null);
+
 /** How many adults can lead a group today. */
 export const MOST_STAFF = 8;
 export const staffSchema = z.coerce

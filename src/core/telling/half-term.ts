@@ -1,7 +1,8 @@
 import { capital, inWords, listed } from '../in-words';
-import type { StepRun } from '../evidence/evidence';
-import { rungOf } from '../evidence/ladders';
+import { evidenceOf, type RungEvidence, type StepRun } from '../evidence/evidence';
+import { rungOf, type Ladder } from '../evidence/ladders';
 import type { Skill } from '../choosing/advice';
+import { holdsIn } from '../choosing/next-step';
 import { STATES, type State } from '../evidence/rule';
 import { millisecondsInDay } from 'date-fns/constants';
 
@@ -44,6 +45,15 @@ export interface HalfTerm {
   readonly where: readonly string[];
   readonly tooLittle: readonly string[];
   readonly rows: readonly HalfTermRow[];
+  readonly change: readonly SkillChange[];
+}
+
+/** How many children held some step of a skill six weeks ago, and hold one now, of those who have played it. */
+export interface SkillChange {
+  readonly name: string;
+  readonly before: number;
+  readonly now: number;
+  readonly of: number;
 }
 
 /** Half a term, and so few answers in it that nothing should be made of them. Common practice, no source. */
@@ -97,7 +107,18 @@ export function halfTermOf(children: readonly HalfTermChild[], now: number): Hal
       ? [`We’ve seen fewer than ten turns from ${listed(few)} in this time, so this says little of them.`]
       : [],
     rows: halfTermRows(children),
+    change: playedOn.map((ladder) => changeOn(ladder, children, since)),
   };
+}
+
+/** What held then, from what had been seen until then. */
+function changeOn({ id, name }: Ladder, children: readonly HalfTermChild[], since: number): SkillChange {
+  const holdsOne = (rungs: readonly RungEvidence[]): boolean => holdsIn(rungs) !== undefined;
+  const have = children.filter((c) => reachedOn(c, id) !== null);
+  const then = have.filter(({ runs }) =>
+    evidenceOf(runs.filter((r) => r.at <= since)).some((l) => l.ladder.id === id && holdsOne(l.rungs)),
+  );
+  return { name, before: then.length, now: have.filter((c) => reachedOn(c, id) === 'secure').length, of: have.length };
 }
 
 const reachedOn = ({ skills }: HalfTermChild, id: string): State | null => {

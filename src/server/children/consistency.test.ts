@@ -101,7 +101,7 @@ async function atTheDoors(group: Group, id: string, now: number) {
     whoWithWhom(group, now),
     handoverPaper(id, now),
     groupHandover(group.id, now),
-    coverCard(group.id, now),
+    coverCard(group.id, false, now),
     talkPaper(id, now),
   ]);
   const name = sure(group.children.find((c) => c.id === id)).name;

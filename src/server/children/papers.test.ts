@@ -44,7 +44,17 @@ test('what is kept together is told in a sentence of its own', async () => {
     }));
     await appendLog(session, log);
   }
-  const lines = (await talkPaper(wren)).parts.flatMap((p) => p.lines);
+  // What was noticed is not on the page unless an adult adds it.
+  const plain = await talkPaper(wren);
+  expect(plain.parts.map((p) => p.heading)).toEqual([
+    'What Wren can do',
+    'Two things to try at home',
+    'What we’d like to ask you',
+    'What we agreed',
+  ]);
+  expect(JSON.stringify(plain)).not.toContain('keeps the end of a word');
+  expect(sure(plain.parts[1]).lines[0]).toMatch(/ Try [\w, ]+ and \w+\.$/);
+  const lines = (await talkPaper(wren, Date.now(), true)).parts.flatMap((p) => p.lines);
   expect(lines.filter((l) => l.startsWith('Often keeps the end of a word together'))).toHaveLength(1);
   expect(lines.join(' ')).not.toContain('miss keeps');
 });

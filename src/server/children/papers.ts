@@ -1,7 +1,9 @@
 import { format } from 'date-fns';
 import { csv } from '../../core/formats/csv';
+import { examplesOf } from '../../core/choosing/examples';
+import { familyOf } from '../../core/games';
 import { familyPage } from '../../core/telling/family-page';
-import { halfTermOf, type HalfTerm } from '../../core/telling/half-term';
+import { halfTermOf, type HalfTerm, type SkillChange } from '../../core/telling/half-term';
 import { STATES, STATE_WORDS } from '../../core/evidence/rule';
 import { capital, listed } from '../../core/in-words';
 import { sure } from '../../core/sure';
@@ -9,7 +11,9 @@ import { settle } from '../../core/evidence/settle';
 import { summaryOf } from '../../core/telling/summary';
 import { seenOf, slipsOf } from '../answers/kept-evidence';
 import { groupOf, type Group } from '../people/groups';
-import { advised, spotWords, subjectOf } from './advised';
+import { getSettings, settingName } from '../setting/settings';
+import { preparedBank } from '../words/bank';
+import { advised, spotWords, subjectOf, type Advised } from './advised';
 import { childPage } from './child-page';
 import { needsOf } from './needs';
 
@@ -31,13 +35,26 @@ const FAMILY_QUESTIONS = [
   'What does your child love to do at home?',
 ] as const;
 
+/** A heading with sentences under it, and lines to write on. */
+interface PaperPart {
+  readonly heading: string;
+  readonly lines: readonly string[];
+  /** So many empty lines after each sentence, or alone. */
+  readonly room?: number;
+}
+
 /** A page to hand on: headings with whole sentences under them. */
 export interface Paper {
+  /** What the setting is called; null where nobody said. */
+  readonly setting: string | null;
   readonly title: string;
   readonly day: string;
-  readonly parts: readonly { readonly heading: string; readonly lines: readonly string[] }[];
-  /** Counts, where there are some: the first line is their heads. */
+  readonly parts: readonly PaperPart[];
+  /** A table, where there is one: the first line is its heads. */
   readonly table: readonly (readonly string[])[];
+  readonly tableTitle?: string;
+  /** How many children held something, skill by skill, then and now. */
+  readonly change?: readonly SkillChange[];
   /** What to bear in mind. */
   readonly caution: string;
   /** Where it leads back to. */
@@ -45,7 +62,7 @@ export interface Paper {
 }
 
 const dayOf = (now: number): string => format(now, 'd MMMM yyyy');
-const withLines = (parts: Paper['parts']): Paper['parts'] => parts.filter((p) => p.lines.length > 0);
+const withLines = (parts: Paper['parts']): Paper['parts'] => parts.filter((p) => p.lines.length > 0 || p.room);
 
 async function readHalfTerm(group: Group, now: number): Promise<HalfTerm> {
   const ids = group.children.map((c) => c.id);
@@ -70,6 +87,7 @@ export async function halfTermPaper(groupId: string, now = Date.now()): Promise<
   const read = await readHalfTerm(group, now);
   const rows = halfTermTable(read);
   return {
+    setting: await settingName(),
     title: `${group.name}: the last six weeks`,
     day: dayOf(now),
     parts: withLines([
@@ -78,6 +96,8 @@ export async function halfTermPaper(groupId: string, now = Date.now()): Promise<
       { heading: 'Who we’ve seen too little of', lines: read.tooLittle },
     ]),
     table: rows.length ? [HEADS, ...rows] : [],
+    tableTitle: 'How many children are where',
+    change: read.change,
     caution:
       'These are numbers of children, not a ranking. What comes from practice and what from growing up can’t be ' +
       'told apart here. It’s a teaching record, not a diagnosis.',
@@ -110,6 +130,7 @@ const nextLines = ({ next }: ChildPage): string[] => (next ? [`${capital(next.do
 export async function handoverPaper(childId: string, now = Date.now()): Promise<Paper> {
   const child = await childPage(childId, now);
   return {
+    setting: await settingName(),
     title: handingOver(child.name),
     day: dayOf(now),
     parts: withLines([
@@ -140,6 +161,7 @@ export async function groupHandover(groupId: string, now = Date.now()): Promise<
     };
   });
   return {
+    setting: await settingName(),
     title: handingOver(group.name),
     day: dayOf(now),
     parts,
@@ -156,14 +178,24 @@ const FAMILIES = { slips: 3, days: 2 } as const;
 const isToldFamilies = (slip: { readonly days: number } & ({ readonly times: number } | { readonly missed: number })) =>
   ('times' in slip ? slip.times : slip.missed) >= FAMILIES.slips && slip.days >= FAMILIES.days;
 
-/**
- * A page to talk over with a family and the special-needs lead: plain words, no figures, nothing that was not seen.
- * Throws a Problem (404) where there is no such child.
- */
-export async function talkPaper(childId: string, now = Date.now()): Promise<Paper> {
-  const [child, all] = await Promise.all([childPage(childId, now), advised([childId], now)]);
-  const advice = sure(all.of.get(childId));
-  const page = familyPage(advice);
+/** So many things a page to talk over has of each kind. */
+const TALK = { can: 4, tries: 2, words: 4 } as const;
+
+/** Two things to try at home, with words of the step the child is on: nothing has to be bought or made. */
+async function triesFor(advice: Advised): Promise<string[]> {
+  const { accent, conventions } = await getSettings();
+  const material = await preparedBank(accent, conventions);
+  const steps = [advice.next, ...advice.skills.filter((s) => s.begun).map((s) => s.workingOn)].flatMap((s) => s ?? []);
+  const bySkill = steps.filter((s, i) => steps.findIndex((other) => other.ladder === s.ladder) === i);
+  return bySkill.slice(0, TALK.tries).map((step) => {
+    const { words } = examplesOf(step, advice.patterns, material);
+    const { tries } = familyOf(step.ladder).atHome;
+    return words.length ? `${tries} Try ${listed(words.slice(0, TALK.words))}.` : tries;
+  });
+}
+
+/** What an adult may add to a page to talk over: what was noticed, as far as it may be told to a family. */
+function noticedOf(child: ChildPage, advice: Advised): string[] {
   const spots = advice.open
     .filter(isToldFamilies)
     .slice(0, 3)
@@ -173,29 +205,39 @@ export async function talkPaper(childId: string, now = Date.now()): Promise<Pape
     const often = pattern.id.startsWith('keeps-') ? keepsSentence : missesSentence;
     return [often(subjectOf(child.accent)(pattern), listed(child.next.words))];
   });
-  const noticed = [
-    ...child.notices,
-    ...missed,
-    ...(spots.length
-      ? [
-          `They don’t always say ${listed(spots)}. Many children hear a sound well before they can say it, so ` +
-            'we’re finding out in games.',
-        ]
-      : []),
-  ];
+  const slips = spots.length
+    ? [
+        `They don’t always say ${listed(spots)}. Many children hear a sound well before they can say it, so ` +
+          'we’re finding out in games.',
+      ]
+    : [];
+  return [...child.notices, ...missed, ...slips];
+}
+
+/**
+ * A page to talk over with a family: what the child can do first, two things to try at home, room to write. No names of
+ * steps, no figures; what was noticed only where an adult adds it. Throws a Problem (404) where there is no such child.
+ * @param noticed with what was noticed
+ */
+export async function talkPaper(childId: string, now = Date.now(), noticed = false): Promise<Paper> {
+  const [child, all] = await Promise.all([childPage(childId, now), advised([childId], now)]);
+  const advice = sure(all.of.get(childId));
+  const page = familyPage(advice);
+  const can = [...page.can, ...page.coming].slice(0, TALK.can);
+  const told = noticedOf(child, advice);
   return {
+    setting: await settingName(),
     title: `Talking about ${child.name}`,
     day: dayOf(now),
     parts: withLines([
       {
-        heading: 'What’s going well',
-        lines: page.can.length || page.coming.length ? page.can : ['We haven’t seen enough yet to say.'],
+        heading: `What ${child.name} can do`,
+        lines: can.length ? can : ['We haven’t seen enough yet to say.'],
       },
-      { heading: 'What’s on its way', lines: page.coming },
-      { heading: 'What we’ve noticed', lines: noticed.length ? noticed : ['Nothing stands out.'] },
-      { heading: 'What we’ll play next', lines: page.next ? [page.next] : [] },
-      { heading: 'What we’d like to ask you', lines: FAMILY_QUESTIONS },
-      { heading: 'To try at home', lines: page.home },
+      { heading: 'Two things to try at home', lines: await triesFor(advice) },
+      ...(noticed ? [{ heading: 'What we’ve noticed', lines: told.length ? told : ['Nothing stands out.'] }] : []),
+      { heading: 'What we’d like to ask you', lines: FAMILY_QUESTIONS, room: 1 },
+      { heading: 'What we agreed', lines: [], room: 4 },
     ]),
     table: [],
     caution:

@@ -16,7 +16,7 @@ const AHEAD = 10;
 const BY_HAND = 'by hand';
 
 /** The next days on which the nursery is open, the first one first; a weekend begins on its Monday. */
-function openDays(now: number): Date[] {
+export function openDays(now: number): Date[] {
   const days: Date[] = [];
   for (let day = new Date(now); days.length < AHEAD; day = addDays(day, 1)) if (getISODay(day) <= 5) days.push(day);
   return days;

@@ -6,6 +6,8 @@ import { advised } from '../children/advised';
 import { addChildren, addGroup, listGroups, setAway, setOwnWay } from '../people/groups';
 import { inFreshFiles } from '../testing/fresh-file';
 import { coverCard } from './cover-card';
+import { setCompany } from '../people/company';
+import { saveSettingName } from '../setting/settings';
 import { readySessions } from './today';
 
 // Real SQLite files; the children are invented.
@@ -28,10 +30,11 @@ test('whoever takes over reads what is ready, who needs what, what is right for 
   await setOwnWay(sure(wren), { ...NO_OWN_WAY, languages: 'English' });
   await setAway(sure(kai), true);
   const now = Date.now();
-  const card = await coverCard(made.id, now);
+  const card = await coverCard(made.id, false, now);
   expect(card.children.map((c) => [c.name, c.initials])).toEqual([
     ['Wren', 'W'],
-    ['Kofi', 'K'],
+    // Kai is not in, and named on the card: one letter would be both of them.
+    ['Kofi', 'Ko'],
   ]);
   expect(card.children[0]?.needs).toEqual([]);
   expect(card.children[1]?.needs).toEqual([
@@ -46,5 +49,26 @@ test('whoever takes over reads what is ready, who needs what, what is right for 
   expect(card.children[0]?.next).toBe(capital(sure(sure(of.get(sure(wren))).next).does));
   const now2 = sure((await listGroups()).find((g) => g.id === made.id));
   expect(card.lines.map((l) => l.title)).toEqual((await readySessions(now2, now)).map((r) => r.title));
-  await expect(coverCard('00000000-0000-7000-8000-000000000000')).rejects.toThrow('isn’t here any more');
+  await expect(coverCard('00000000-0000-7000-8000-000000000000', true)).rejects.toThrow('isn’t here any more');
+});
+
+test('a card for the next day: who comes then, dated for it, with the lines to say and what each thing is for', async () => {
+  const made = await addGroup('Beetroot');
+  await addChildren(made.id, 'Bo\nPriya\nTomasz');
+  const group = sure((await listGroups()).find((g) => g.id === made.id));
+  const [bo, priya] = group.children.map((c) => c.id);
+  // Friday morning: the next day is Monday. Bo does not come on Mondays; Priya is only away today.
+  const friday = new Date(2026, 10, 27, 9).getTime();
+  await setCompany(bo, { days: [4, 5], keyAdult: null, together: [], apart: [] });
+  await setAway(sure(priya), true);
+  const card = await coverCard(made.id, true, friday);
+  expect(card.day).toBe('Monday 30 November');
+  expect(card.notIn.map((c) => c.name)).toEqual(['Bo']);
+  expect(card.children.map((c) => c.name)).toEqual(['Priya', 'Tomasz']);
+  expect(card.say.length).toBeGreaterThan(0);
+  for (const round of card.say) expect(round.ask).not.toBe('');
+  for (const thing of card.bring) expect(card.say.map((r) => r.name)).toContain(thing.game);
+  await saveSettingName('  The Potting Shed ');
+  expect((await coverCard(made.id, false, friday)).setting).toBe('The Potting Shed');
+  await expect(saveSettingName('x'.repeat(61))).rejects.toThrow('up to 60 letters');
 });

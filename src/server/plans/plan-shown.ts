@@ -96,11 +96,19 @@ export interface ShownOwn {
   readonly items: readonly ShownItem[];
 }
 
+/** A thing to bring, and the game it is for. */
+interface ToBring {
+  readonly word: string;
+  readonly game: string;
+  readonly owned: boolean;
+  readonly cautions: readonly Caution[];
+}
+
 export interface ShownPlan {
   readonly rounds: readonly ShownRound[];
   readonly fit: Fit;
   /** Things to bring, with what to watch for. */
-  readonly bring: readonly { readonly word: string; readonly owned: boolean; readonly cautions: readonly Caution[] }[];
+  readonly bring: readonly ToBring[];
   /** Seconds a turn of each task in the plan takes in this group. */
   readonly paces: Readonly<Record<string, number>>;
   readonly children: number;
@@ -253,7 +261,7 @@ async function turnLineOf(plan: Plan, rounds: readonly ShownRound[], group: Grou
 /** A plan with every line as it will be said, its minutes, what to bring and whose turn is first. */
 export async function showPlan(plan: Plan, group: Group, shop: Workshop): Promise<ShownPlan> {
   const { children, paceOf, owned } = shop;
-  const things = new Map<string, readonly Caution[]>();
+  const things = new Map<string, ToBring>();
   const [deals, known] = await Promise.all([ownDeals(plan, group, shop), adviceHere(shop)]);
   const rounds = plan.rounds.map((round) => {
     const { ask } = spokenLines(round);
@@ -262,7 +270,9 @@ export async function showPlan(plan: Plan, group: Group, shop: Workshop): Promis
     const own = dealt ? ownIn(round, dealt, group, shop) : [];
     const played = own.length ? own.flatMap((o) => o.made) : items;
     for (const w of played.flatMap(({ item }) => item?.words ?? [])) {
-      if (w.prop || owned.has(w.word)) things.set(w.word, w.cautions);
+      const isNew = !things.has(w.word) && (w.prop || owned.has(w.word));
+      const game = taskOf(round.task).name;
+      if (isNew) things.set(w.word, { word: w.word, game, owned: owned.has(w.word), cautions: w.cautions });
     }
     const shown = shownRound(round, { items, own: own.map((o) => o.shown) }, shop);
     return { ...shown, offersOwn: offersOwn(round, known) };
@@ -272,7 +282,7 @@ export async function showPlan(plan: Plan, group: Group, shop: Workshop): Promis
     rounds: rounds.map((r, i) => (sure(plan.rounds[i]).way === 'individual' ? { ...r, whose: turnLine } : r)),
     fit: fitOf(plan, children, paceOf),
     children,
-    bring: [...things].map(([word, cautions]) => ({ word, owned: owned.has(word), cautions })),
+    bring: [...things.values()],
     paces: Object.fromEntries(plan.rounds.map((r) => [r.task, paceOf(r.task)])),
     turnLine,
     away: group.children.filter((c) => c.away).map((c) => c.name),

@@ -1,5 +1,11 @@
 import type { z } from 'zod';
-import { explain, progressSettingsSchema, settingsSchema, staffSchema } from '../../core/formats/schemas';
+import {
+  explain,
+  progressSettingsSchema,
+  settingNameSchema,
+  settingsSchema,
+  staffSchema,
+} from '../../core/formats/schemas';
 import { DEFAULT_ACCENT, type AccentId } from '../../core/phonology/accents';
 import { PRESETS, type Conventions } from '../../core/phonology/conventions';
 import type { Transaction } from 'sequelize';
@@ -76,6 +82,7 @@ async function rowOr(transaction?: Transaction): Promise<SettingsRow> {
       staff: 2,
       let_in: 0,
       mixed: 0,
+      name: null,
     }
   );
 }
@@ -98,6 +105,16 @@ export async function allSettings(): Promise<{ readonly speech: Settings; readon
 /** Which units come first; with it a setting that had another rule is told no more. */
 export const saveUnitOrder = (unitOrder: ProgressSettings['unitOrder']): Promise<void> =>
   saveRow({ rule: 'weighed', unit_order: unitOrder });
+
+/** What the setting is called on pages to pass on; null where nobody said. */
+export const settingName = async (): Promise<string | null> => (await rowOr()).name;
+
+/** Keeps what the setting is called; nothing takes the name away. Throws a Problem for a name that is too long. */
+export async function saveSettingName(asked: unknown): Promise<void> {
+  const read = settingNameSchema.safeParse(asked);
+  if (!read.success) throw new Problem(explain(read.error));
+  await saveRow({ name: read.data });
+}
 
 /** How many adults can lead a small group today. Throws a Problem for a number that cannot be. */
 export async function saveStaff(asked: unknown): Promise<void> {

@@ -1,11 +1,17 @@
 import type { Paper } from '@/server/children/papers';
 import { Link } from '../kit/link';
 import { PrintButton } from '../words/print-button';
-
-const COUNTS_TITLE = 'How many children are where';
+import { ChangePicture } from './change-picture';
 
 /** A page to hand on, as it is printed. */
-export function PaperScreen({ paper, csvAt }: { readonly paper: Paper; readonly csvAt?: string }) {
+interface PaperProps {
+  readonly paper: Paper;
+  readonly csvAt?: string;
+  /** Another way to have the page. */
+  readonly other?: { readonly href: string; readonly name: string };
+}
+
+export function PaperScreen({ paper, csvAt, other }: PaperProps) {
   const [heads, ...rows] = paper.table;
   return (
     <main className="mx-auto max-w-[46rem] px-4 py-6 print:max-w-none print:p-0 print:text-[0.85rem]">
@@ -18,29 +24,40 @@ export function PaperScreen({ paper, csvAt }: { readonly paper: Paper; readonly 
             As a table (CSV)
           </a>
         )}
+        {other && (
+          <Link className="plain" href={other.href}>
+            {other.name}
+          </Link>
+        )}
         <PrintButton />
       </nav>
+      {paper.setting && <p className="font-word text-xl wrap-anywhere print:text-base">{paper.setting}</p>}
       <h1 className="text-4xl wrap-anywhere print:text-2xl">{paper.title}</h1>
       <p className="text-muted">{paper.day}</p>
-      {paper.parts.map(({ heading, lines }) => (
+      {paper.parts.map(({ heading, lines, room = 0 }) => (
         <section key={heading} className="mt-5 break-inside-avoid print:mt-2.5">
           <h2 className="mb-1 text-2xl wrap-anywhere print:mb-0.5 print:text-lg">{heading}</h2>
           <ul className="space-y-1 text-lg leading-snug print:space-y-0.5 print:text-[0.85rem]">
             {lines.map((line) => (
-              <li key={line}>{line}</li>
+              <li key={line}>
+                {line}
+                <Room lines={room} />
+              </li>
             ))}
           </ul>
+          {!lines.length && <Room lines={room} />}
         </section>
       ))}
+      {paper.change && paper.change.length > 0 && <ChangePicture change={paper.change} />}
       {heads && (
         <div
           className="mt-6 overflow-x-auto print:mt-3 print:overflow-visible"
           tabIndex={0}
           role="region"
-          aria-label={COUNTS_TITLE}
+          aria-label={paper.tableTitle}
         >
           <table className="w-full border-collapse text-left print:text-[0.75rem]">
-            <caption className="mb-1 text-left font-word text-2xl print:text-lg">{COUNTS_TITLE}</caption>
+            <caption className="mb-1 text-left font-word text-2xl print:text-lg">{paper.tableTitle}</caption>
             <thead>
               <tr className="border-b border-line-strong align-bottom">
                 {heads.map((head) => (
@@ -68,3 +85,12 @@ export function PaperScreen({ paper, csvAt }: { readonly paper: Paper; readonly 
     </main>
   );
 }
+
+/** Lines to write on. */
+const Room = ({ lines }: { readonly lines: number }) => (
+  <>
+    {Array.from({ length: lines }, (_, i) => (
+      <span key={i} aria-hidden="true" className="block h-8 border-b border-line-strong print:h-7" />
+    ))}
+  </>
+);

@@ -1,3 +1,4 @@
+import { listed } from '@/core/in-words';
 import type { CoverCard } from '@/server/plans/cover-card';
 import { cautionLines } from '../kit/cautions';
 import { Link } from '../kit/link';
@@ -11,35 +12,43 @@ interface CoverProps {
 
 /** One page for a colleague who takes over: what is ready, who needs what, what to bring. */
 export function CoverCardScreen({ card, initials }: CoverProps) {
-  const [first, ...others] = card.lines;
+  const at = (change: { readonly initials?: boolean; readonly ahead?: boolean }): string => {
+    const { initials: short, ahead } = { initials, ahead: card.ahead, ...change };
+    const asked = new URLSearchParams({ ...(short ? { initials: '1' } : {}), ...(ahead ? {} : { day: 'today' }) });
+    return `/print/cover/${card.groupId}${asked.size ? `?${asked.toString()}` : ''}`;
+  };
+  const shortOf = (id: string): string => {
+    const child = card.children.find((c) => c.id === id);
+    return (initials ? child?.initials : child?.name) ?? '';
+  };
   return (
-    <main className="mx-auto max-w-[52rem] px-4 py-6 print:max-w-none print:p-0 print:text-[0.85rem]">
+    <main className="mx-auto max-w-[52rem] px-4 py-6 print:max-w-none print:p-0 print:text-[0.82rem]">
       <nav aria-label="This page" className="mb-6 flex flex-wrap items-center gap-3 print:hidden">
         <Link className="quiet px-1" href="/">
           Today
         </Link>
-        <Link className="plain" href={`/print/cover/${card.groupId}${initials ? '' : '?initials=1'}`}>
+        <Link className="plain" href={at({ ahead: !card.ahead })}>
+          {card.ahead ? 'For today' : 'For the next day'}
+        </Link>
+        <Link className="plain" href={at({ initials: !initials })}>
           {initials ? 'With names' : 'With initials'}
         </Link>
         <PrintButton />
       </nav>
+      {card.setting && <p className="font-word text-xl wrap-anywhere print:text-base">{card.setting}</p>}
       <h1 className="text-4xl wrap-anywhere print:text-2xl">Taking over {card.group}</h1>
-      <p className="text-muted">{card.day}</p>
-      {first && (
+      <p className="text-lg print:text-base">For {card.day}</p>
+      {card.notIn.length > 0 && (
+        <p className="text-muted">Not in: {listed(card.notIn.map((c) => (initials ? c.initials : c.name)))}.</p>
+      )}
+      <Ready card={card} />
+      {card.together.length > 0 && (
         <section className="mt-5 print:mt-3">
-          <h2 className="text-2xl print:text-lg">Ready to play</h2>
-          <Line line={first} />
-          <p>
-            <strong>Bring:</strong> {card.bring.join(', ') || 'nothing but your voice'}.
-          </p>
-          {cautionLines(card.cautions).map((line) => (
-            <p key={line} className="text-sm">
-              {line}
+          <h2 className="text-2xl print:text-lg">Or in small groups</h2>
+          {card.together.map(({ who, does }) => (
+            <p key={who.join()}>
+              <strong>{listed(who.map(shortOf))}:</strong> {does}
             </p>
-          ))}
-          {others.length > 0 && <p className="mt-2 text-muted">Or one of these:</p>}
-          {others.map((line) => (
-            <Line key={line.title} line={line} />
           ))}
         </section>
       )}
@@ -71,6 +80,38 @@ export function CoverCardScreen({ card, initials }: CoverProps) {
         This card is about children. Keep it with you, and shred it when you’re done.
       </p>
     </main>
+  );
+}
+
+/** What is ready, what to say in it, and what to bring for which game. */
+function Ready({ card }: Pick<CoverProps, 'card'>) {
+  const [first, ...others] = card.lines;
+  if (!first) return null;
+  return (
+    <section className="mt-5 print:mt-3">
+      <h2 className="text-2xl print:text-lg">Ready to play</h2>
+      <Line line={first} />
+      <ol className="my-1 space-y-1 border-l-4 border-line pl-3">
+        {card.say.map(({ name, opening, ask }, i) => (
+          <li key={`${i} ${name}`}>
+            <b>{name}.</b> Say: <span className="font-word">“{[opening, ask].filter(Boolean).join(' ')}”</span>
+          </li>
+        ))}
+      </ol>
+      <p>
+        <strong>Bring:</strong> {listed(card.bring.map((b) => `${b.word} (for ${b.game})`)) || 'nothing but your voice'}
+        .
+      </p>
+      {cautionLines(card.cautions).map((line) => (
+        <p key={line} className="text-sm">
+          {line}
+        </p>
+      ))}
+      {others.length > 0 && <p className="mt-2 text-muted">Or one of these:</p>}
+      {others.map((line) => (
+        <Line key={line.title} line={line} />
+      ))}
+    </section>
   );
 }
 

@@ -17,12 +17,14 @@ interface TodayProps {
   readonly sessions: readonly SessionLine[];
   readonly ready: readonly ReadySession[];
   readonly who: WhoWithWhom;
+  /** The class has come back from a break. */
+  readonly isBack: boolean;
   /** What stands above all else on the first day. */
   readonly children?: ReactNode;
 }
 
 /** Who is here, three sessions that make sense now, and what was played last. */
-export function TodayScreen({ group, sessions, ready, who, children }: TodayProps) {
+export function TodayScreen({ group, sessions, ready, who, isBack, children }: TodayProps) {
   const here = group.children.filter((c) => !c.away);
   const open = sessions.find((s) => !s.finished);
   const { groups, alone } = who.grouping;
@@ -34,6 +36,14 @@ export function TodayScreen({ group, sessions, ready, who, children }: TodayProp
         {children}
         <h1 className="text-4xl">Ready for {group.name}</h1>
         <p className="mb-3 text-lg text-muted">{format(new Date(), 'EEEE d MMMM')}</p>
+        {isBack && (
+          <p className="mb-5 border-l-4 border-marigold py-1 pl-4">
+            Back from a break:{' '}
+            <Link className="underline underline-offset-4" href={`/print/week-back/${group.id}`}>
+              who could do what before, and what to look at again
+            </Link>
+          </p>
+        )}
         {inGroups && (
           <div className="mb-10">
             <WhoPlaysWithWhom groupId={group.id} who={who} />

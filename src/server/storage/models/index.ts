@@ -10,6 +10,8 @@ export interface SettingsRow {
   staff: number;
   let_in: 0 | 1;
   mixed: 0 | 1;
+  /** What the setting is called, on pages to pass on. */
+  name: string | null;
 }
 export interface GroupRow {
   id: string;
@@ -288,6 +290,7 @@ const SETTINGS: ColumnsOf<SettingsRow> = {
   staff: whole,
   let_in: whole,
   mixed: whole,
+  name: maybe,
 };
 
 const GROUPS: ColumnsOf<GroupRow> = {

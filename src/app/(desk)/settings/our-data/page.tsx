@@ -2,7 +2,9 @@ import { Download } from 'lucide-react';
 import type { Metadata } from 'next';
 import { guarded } from '@/app/guarded';
 import { databaseFile } from '@/server/storage/database';
+import { settingName } from '@/server/setting/settings';
 import { SETTING_PLACES, SubNav } from '@/ui/kit/sub-nav';
+import { NameForm } from '@/ui/settings/name-form';
 
 export const metadata: Metadata = { title: 'Our data' };
 
@@ -11,6 +13,7 @@ export default guarded(async () => (
     <SubNav label="Settings" places={SETTING_PLACES} here="/settings/our-data" />
     <h1 className="mb-5 text-4xl">Our data</h1>
     <div className="max-w-3xl space-y-8">
+      <NameForm name={(await settingName()) ?? ''} />
       <section aria-labelledby="everything">
         <h2 id="everything" className="mb-2 text-2xl">
           Take everything with you

@@ -6,6 +6,6 @@ import { CoverCardScreen } from '@/ui/today/cover-card-screen';
 export const metadata: Metadata = { title: 'A card for who takes over' };
 export const dynamic = 'force-dynamic';
 
-export default aboutOne(async (id, { initials }) => (
-  <CoverCardScreen card={await coverCard(id)} initials={initials === '1'} />
+export default aboutOne(async (id, { initials, day }) => (
+  <CoverCardScreen card={await coverCard(id, day !== 'today')} initials={initials === '1'} />
 ));
