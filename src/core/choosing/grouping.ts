@@ -4,7 +4,7 @@ import { CANNOT, gameFor, gamesFor, reasonFor, weigh, type GameReason, type Grou
 import { scheduled } from './schedule';
 
 /** Children who play together, on which of the days, what, and why that. */
-export interface Grouped {
+interface Grouped {
   readonly children: readonly string[];
   /** Who belongs to it and is not here on its day. */
   readonly away: readonly string[];
@@ -17,7 +17,7 @@ export interface Grouped {
 }
 
 /** A child who fits nowhere, and has a turn alone. */
-export interface Alone {
+interface Alone {
   readonly id: string;
   readonly day: number;
 }
@@ -125,7 +125,7 @@ const dealtIn = (row: readonly number[], count: number): number[][] =>
   });
 
 /** How many groups: of at most six, as many as there are adults, where each still has three. */
-export const countFor = (children: number, adults: number): number =>
+const countFor = (children: number, adults: number): number =>
   Math.max(1, Math.ceil(children / GROUP_SIZE.most), Math.min(adults, Math.floor(children / GROUP_SIZE.least)));
 
 const nextKey = ({ next }: Candidate): string => (next ? `${next.ladder} ${next.rung} ${next.pattern ?? ''}` : '');

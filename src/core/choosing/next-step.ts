@@ -298,7 +298,7 @@ function stayReason(here: RungEvidence): string {
     : `${capital(ownInWords(here))}. Play the same step with new words.`;
 }
 
-export const EASY_FIRST = 'An easy first step.';
+const EASY_FIRST = 'An easy first step.';
 
 const isSeldom = (of: OnLadder, here: RungEvidence): boolean =>
   triedOn(here) >= WHEN.back.tries &&

@@ -292,7 +292,7 @@ export const settingNameSchema = z
   .transform((name) => name || null);
 
 /** How many adults can lead a group today. */
-export const MOST_STAFF = 8;
+const MOST_STAFF = 8;
 export const staffSchema = z.coerce
   .number()
   .int()

@@ -43,7 +43,12 @@ export interface Family {
   /** What the adult keeps in mind. Common practice, no source. */
   readonly reminder: string;
   /** What was played, and what to try on the way home, in words for families. No child is named, nothing is scored. */
-  readonly atHome: { readonly played: string; readonly tries: string };
+  readonly atHome: {
+    readonly played: string;
+    readonly tries: string;
+    /** Any word will do to try it with: some can be named. */
+    readonly withWords?: boolean;
+  };
   /**
    * Children say the word back before they take it apart or change it: did they hear it right? Common practice, no
    * source.

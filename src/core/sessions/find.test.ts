@@ -8,8 +8,8 @@ import { foundFor, foundIn, foundWords, nextToFind, type FindStep, type Tried } 
 
 /**
  * Children whose true ability is known, found in few turns, by a fixed check-in (two items of every step, read by the
- * same rule), and put at the easiest step without asking. Worlds as of the judgement of forecasts. The bars are our own,
- * set before the rule was: a start that fails is what hurts.
+ * same rule), and put at the easiest step without asking. Worlds as of the judgement of forecasts. The bars are our
+ * own, set before the rule was: a start that fails is what hurts.
  */
 const CHILDREN = times(1_500, 400);
 const BARS = {

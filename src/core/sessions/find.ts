@@ -233,7 +233,8 @@ function toEndOn({ steps }: Pick<FindPlan, 'steps'>, expected: Expected, tried: 
   const free = steps.map((step, at) => tried.filter((t) => t.at === at).length < step.keys.length);
   const surely = steps.map((_, at) => belief.reduce((sum, share, i) => sum + share * (chances[at]?.[i] ?? 0), 0));
   const win = surely.findLastIndex((chance, at) => free[at] === true && chance >= FIND.win);
-  return win >= 0 ? win : free.indexOf(true) === 0 ? 0 : null;
+  if (win >= 0) return win;
+  return free[0] === true ? 0 : null;
 }
 
 /**

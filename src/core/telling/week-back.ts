@@ -36,7 +36,7 @@ export function breakIn(played: readonly number[], now: number): Break | null {
 }
 
 /** A step that held before the break. */
-export interface HeldBefore {
+interface HeldBefore {
   readonly ladder: Ladder;
   readonly held: RungEvidence;
   /** Nothing of the ladder was answered since. */

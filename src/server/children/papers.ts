@@ -179,7 +179,7 @@ const isToldFamilies = (slip: { readonly days: number } & ({ readonly times: num
   ('times' in slip ? slip.times : slip.missed) >= FAMILIES.slips && slip.days >= FAMILIES.days;
 
 /** So many things a page to talk over has of each kind. */
-const TALK = { can: 4, tries: 2, words: 4 } as const;
+const TALK = { can: 4, tries: 2 } as const;
 
 /** Two things to try at home, with words of the step the child is on: nothing has to be bought or made. */
 async function triesFor(advice: Advised): Promise<string[]> {
@@ -188,9 +188,10 @@ async function triesFor(advice: Advised): Promise<string[]> {
   const steps = [advice.next, ...advice.skills.filter((s) => s.begun).map((s) => s.workingOn)].flatMap((s) => s ?? []);
   const bySkill = steps.filter((s, i) => steps.findIndex((other) => other.ladder === s.ladder) === i);
   return bySkill.slice(0, TALK.tries).map((step) => {
-    const { words } = examplesOf(step, advice.patterns, material);
-    const { tries } = familyOf(step.ladder).atHome;
-    return words.length ? `${tries} Try ${listed(words.slice(0, TALK.words))}.` : tries;
+    const { tries, withWords } = familyOf(step.ladder).atHome;
+    // Of a row of words its first one will do.
+    const words = examplesOf(step, advice.patterns, material).words.flatMap((w) => /^[a-z]+/u.exec(w)?.[0] ?? []);
+    return withWords && words.length ? `${tries} Try ${listed([...new Set(words)])}.` : tries;
   });
 }
 

@@ -55,8 +55,8 @@ async function wordsFor(group: Group, backs: ReadonlyMap<string, BackChild>, of:
 }
 
 /**
- * The first week back: one page for a class, from the third day after a break. Throws a Problem (404) for no such group,
- * or where there was no break.
+ * The first week back: one page for a class, from the third day after a break. Throws a Problem (404) for no such
+ * group, or where there was no break.
  */
 export async function weekBackPaper(groupId: string, now = Date.now()): Promise<Paper> {
   const group = await groupOf(groupId);

@@ -16,6 +16,8 @@ interface PlayAlone {
   readonly pattern?: string | undefined;
   readonly check?: string | undefined;
   readonly does: string;
+  /** Nobody has played with the child yet. */
+  readonly isNew: boolean;
 }
 
 /** Small groups of a list, and what is due to come again for those who are here. */
@@ -31,10 +33,10 @@ export async function whoWithWhom(group: Group, now = Date.now()): Promise<WhoWi
       now,
     ),
     steps: Object.fromEntries(
-      children.flatMap(({ id, next }) => {
+      children.flatMap(({ id, next, seen }) => {
         if (!alone.has(id) || !next) return [];
         const { ladder, rung, pattern, check, does } = next;
-        return [[id, { ladder, rung, pattern, check, does }]];
+        return [[id, { ladder, rung, pattern, check, does, isNew: !seen }]];
       }),
     ),
   };

@@ -31,11 +31,13 @@ import { inTurns, otherTurns } from '../storage/other-turns';
 import { replayPlan } from '../record/session-record';
 import { givePlants } from '../../core/sessions/plants';
 import { ANY_COMPANY, NO_GROUPS } from '../people/rows';
+import { saveSettingName } from '../setting/settings';
 import { sure } from '../../core/sure';
 import { answerAs, type DemoAnswer, PROFILES, type ProfileId } from './profiles';
 import { millisecondsInDay } from 'date-fns/constants';
 
 const scenarioSchema = z.object({
+  setting: z.string(),
   groups: z.array(
     z.object({
       name: z.string(),
@@ -189,6 +191,7 @@ export async function seedDemo(now: number, seed = 2026): Promise<boolean> {
     await models.taughtSounds.bulkCreate([...demo.taught], all);
     await models.plans.bulkCreate([...demo.plans], all);
   });
+  await saveSettingName(scenario.setting);
   for (const { row } of demo.sessions) await rebuildSoon(row.id);
   return true;
 }

@@ -52,7 +52,7 @@ test('whoever takes over reads what is ready, who needs what, what is right for 
   await expect(coverCard('00000000-0000-7000-8000-000000000000', true)).rejects.toThrow('isn’t here any more');
 });
 
-test('a card for the next day: who comes then, dated for it, with the lines to say and what each thing is for', async () => {
+test('a card for the next day: who comes then, the lines to say, what each thing is for', async () => {
   const made = await addGroup('Beetroot');
   await addChildren(made.id, 'Bo\nPriya\nTomasz');
   const group = sure((await listGroups()).find((g) => g.id === made.id));

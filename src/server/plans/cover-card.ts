@@ -1,4 +1,5 @@
 import { format, getISODay } from 'date-fns';
+import { groupBy } from '../../core/group-by';
 import { capital } from '../../core/in-words';
 import type { Caution } from '../../core/lexicon/cautions';
 import { initialsOf } from '../../core/sessions/initials';
@@ -54,8 +55,8 @@ export interface CoverCard {
   readonly children: readonly CoverChild[];
   /** Initials or names of those who do not come that day. */
   readonly notIn: readonly { readonly name: string; readonly initials: string }[];
-  /** What to bring, and for which game. */
-  readonly bring: readonly { readonly word: string; readonly game: string }[];
+  /** What to bring, game by game. */
+  readonly bring: readonly { readonly game: string; readonly words: readonly string[] }[];
   readonly cautions: readonly Caution[];
 }
 
@@ -93,7 +94,10 @@ export async function coverCard(groupId: string, ahead: boolean, now = Date.now(
       .map((g) => ({ who: g.children, does: capital(g.game.does) })),
     children: await childrenOn(group, initials, now),
     notIn: group.children.flatMap((c, i) => (c.away ? [{ name: c.name, initials: sure(initials[i]) }] : [])),
-    bring: (shown?.bring ?? []).map(({ word, game }) => ({ word, game })),
+    bring: [...groupBy(shown?.bring ?? [], (b) => b.game)].map(([game, of]) => ({
+      game,
+      words: of.map((b) => b.word),
+    })),
     cautions: [...new Set((shown?.bring ?? []).flatMap((b) => b.cautions))],
   };
 }

@@ -22,7 +22,8 @@ const NAMED = 4;
 /** For whom of those here a step is next. Example: `It’s next for Kofi and Saoirse.` */
 function nextFor(names: readonly string[], here: number): string {
   if (names.length === here) return 'It’s next for everyone here.';
-  return `It’s next for ${names.length > NAMED ? `${inWords(names.length)} of the ${inWords(here)} here` : listed([...names])}.`;
+  const who = names.length > NAMED ? `${inWords(names.length)} of the ${inWords(here)} here` : listed([...names]);
+  return `It’s next for ${who}.`;
 }
 
 /** A session to start with one tap. */

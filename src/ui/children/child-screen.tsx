@@ -49,11 +49,18 @@ const Answer = ({ answer }: { answer: RecentAnswer }) => (
 /** A page a child: what is next and why, where they are, which sounds hold, what was said lately, notes. */
 export function ChildScreen({ page }: { page: ChildPage }) {
   const stale = page.ladders.filter((l) => l.stale);
+  // Of a child nobody has played with it is the first thing to do.
+  const find = (
+    <Section id="find" title="Find where they are">
+      <FindOne groupId={page.groupId} child={{ id: page.id, name: page.name }} find={page.find} />
+    </Section>
+  );
   return (
     <>
       <Head page={page} />
       <p className="mt-1 mb-3 max-w-4xl text-lg leading-snug">{page.summary}</p>
       <NextCard page={page} chosenOn={page.chosen ? format(page.chosen.at, 'd MMMM') : null} />
+      {page.since === null && <div className="mt-4">{find}</div>}
       <div className="mt-5 grid gap-x-12 gap-y-8 lg:grid-cols-[minmax(0,1fr)_22rem]">
         <div className="min-w-0 space-y-8">
           <LadderPaths ladders={page.ladders} />
@@ -65,9 +72,7 @@ export function ChildScreen({ page }: { page: ChildPage }) {
         </div>
         <div className="min-w-0 space-y-8">
           <SoundMapView map={page.map} chart={page.chart} />
-          <Section id="find" title="Find where they are">
-            <FindOne groupId={page.groupId} child={{ id: page.id, name: page.name }} find={page.find} />
-          </Section>
+          {page.since !== null && find}
           <Aside page={page} stale={stale} />
         </div>
       </div>

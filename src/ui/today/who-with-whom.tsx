@@ -6,6 +6,7 @@ import { capital, inWords, listed } from '@/core/in-words';
 import { groupLine } from '@/core/telling/group-line';
 import type { WhoWithWhom } from '@/server/children/who-with-whom';
 import { PlayStep } from '../children/play-step';
+import { Link } from '../kit/link';
 import { Section } from '../kit/section';
 import { Adults, ChangeGroups } from './change-groups';
 
@@ -113,7 +114,18 @@ function Alone({ groupId, who, narrow = false }: WhoProps) {
                 {day > 0 && <span className="font-sans text-base text-muted"> {days[day]?.replace(/^T/, 't')}</span>}
               </p>
               <p className="text-lg">{capital(steps[id]?.does ?? 'everything here is secure')}</p>
-              <p className="text-[0.95rem] text-muted">Nobody else is near this step.</p>
+              <p className="text-[0.95rem] text-muted">
+                {steps[id]?.isNew ? (
+                  <>
+                    Nobody has played with {nameOf(id)} yet.{' '}
+                    <Link className="underline underline-offset-4" href={`/children/${id}`}>
+                      Find where they are
+                    </Link>
+                  </>
+                ) : (
+                  'Nobody else is near this step.'
+                )}
+              </p>
             </div>
             {steps[id] && (
               <PlayStep

@@ -162,6 +162,7 @@ export const ADDING: Family = {
   atHome: {
     played: 'We added a sound to a word to make a new word.',
     tries: 'Say a short word, then add a sound to the front. What have you made?',
+    withWords: true,
   },
   saidBack: true,
   ladder: {

@@ -310,6 +310,7 @@ export const BLENDING_FAMILY: Family = {
   atHome: {
     played: 'One of us said the sounds in a word one by one, and we worked out the word.',
     tries: 'Say the sounds in a word with a little gap between them. Can your child say the word?',
+    withWords: true,
   },
   ladder: {
     rungs: soundRungs(

@@ -21,8 +21,18 @@ export const FIRST_SOUNDS: Family = {
     rungs: [
       { id: 'same', name: 'same?', does: 'hear whether two words start the same' },
       { id: 'sort', name: 'sort', does: 'sort words by their first sound', first: 'sort' },
-      { id: 'say', name: 'say it', does: 'say a first sound you can hold' },
-      { id: 'say-clip', name: 'short ones', does: 'say a first sound you can’t hold' },
+      {
+        id: 'say',
+        name: 'say it',
+        does: 'say a first sound you can hold',
+        plainly: 'say the first sound of words like sun',
+      },
+      {
+        id: 'say-clip',
+        name: 'short ones',
+        does: 'say a first sound you can’t hold',
+        plainly: 'say the first sound of words like pot',
+      },
       {
         id: 'near',
         name: 'close ones',

@@ -173,6 +173,7 @@ export const LEAVING_OUT: Family = {
   atHome: {
     played: 'We left a sound out of a word and said what was left.',
     tries: 'Say a word, then say it without its first sound. What is left?',
+    withWords: true,
   },
   saidBack: true,
   ladder: {

@@ -294,6 +294,7 @@ export const RHYME: Family = {
   atHome: {
     played: 'We listened for words that rhyme.',
     tries: 'Say a word and think of one that rhymes with it. Made-up words are welcome.',
+    withWords: true,
   },
   ladder: {
     rungs: [

@@ -238,6 +238,7 @@ export const SEGMENTING_FAMILY: Family = {
   atHome: {
     played: 'We took words apart, sound by sound, and put them back together.',
     tries: 'Say a short word together. Take one step for each sound you hear.',
+    withWords: true,
   },
   saidBack: true,
   ladder: {

@@ -507,6 +507,7 @@ export const SWAPPING: Family = {
   atHome: {
     played: 'We changed one sound in a word to make a new word.',
     tries: 'Say a short word, then change its first sound. What have you made?',
+    withWords: true,
   },
   saidBack: true,
   ladder: {

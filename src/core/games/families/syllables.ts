@@ -432,6 +432,7 @@ export const SYLLABLES: Family = {
   atHome: {
     played: 'We clapped the beats in words.',
     tries: 'Clap the beats in everyone’s name, one clap for each beat.',
+    withWords: true,
   },
   ladder: {
     rungs: [
