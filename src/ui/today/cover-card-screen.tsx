@@ -99,8 +99,8 @@ function Ready({ card }: Pick<CoverProps, 'card'>) {
         ))}
       </ol>
       <p>
-        <strong>Bring:</strong> {listed(card.bring.map((b) => `${b.word} (for ${b.game})`)) || 'nothing but your voice'}
-        .
+        <strong>Bring</strong>{' '}
+        {card.bring.map((b) => `for ${b.game}: ${listed(b.words)}`).join('; ') || 'nothing but your voice'}.
       </p>
       {cautionLines(card.cautions).map((line) => (
         <p key={line} className="text-sm">
