@@ -126,12 +126,68 @@ describe('three weeks of the demo', () => {
     expect(await page.locator('nav[aria-label="Children"] li', { hasText: 'Ottilie' }).count()).toBe(1);
     expect(await page.locator('nav[aria-label="Children"] li', { hasText: 'Kofi' }).count()).toBe(0);
     await page.goto(app.url);
-    const group = page.getByRole('region', { name: 'Who could work together' }).getByRole('listitem').first();
+    const group = page.getByRole('region', { name: 'Who plays with whom' }).getByRole('listitem').first();
     const said = sure(await group.getByRole('button').textContent());
     await group.getByRole('button').click();
     await page.waitForURL(/\/play\//);
     const rows = await page.locator('nav[aria-label="Children"] li').count();
     expect(rows).toBeGreaterThanOrEqual(Number(sure(/\d/.exec(said))[0]));
+    await page.context().close();
+  });
+
+  test('who plays with whom, what and why: without a tap; the groups can be changed, and made anew', async () => {
+    const { page } = await openPage(browser);
+    await page.goto(app.url);
+    const groups = page.getByRole('region', { name: 'Who plays with whom' });
+    await groups
+      .getByText(/^It’s next for /)
+      .first()
+      .waitFor();
+    const box = sure(await groups.boundingBox());
+    expect(box.y + box.height, 'on the first screen').toBeLessThanOrEqual(800);
+    const lines = async (): Promise<string> => groups.innerText();
+    const before = await lines();
+    // The board says the same.
+    await page.goto(`${app.url}/children/board`);
+    const names = sure(/^.+ and .+$/m.exec(before))[0];
+    await page.getByRole('region', { name: 'Who plays with whom' }).getByText(names, { exact: true }).waitFor();
+    await page.goto(app.url);
+    await page.getByRole('button', { name: 'Change the groups' }).click();
+    expect(await violations(page)).toEqual([]);
+    await pick(page, 'Wren plays', 'alone');
+    await page.getByText('You changed these groups, so they stay.').waitFor();
+    await page.getByRole('button', { name: 'Make new groups' }).click();
+    await page.getByText('You changed these groups, so they stay.').waitFor({ state: 'hidden' });
+    await page.keyboard.press('Escape');
+    expect(await lines()).toBe(before);
+    // One adult: all in one group; two again: as before.
+    await pick(page, 'Adults in today', '1');
+    await groups.getByRole('button', { name: /^Play with 5/ }).waitFor();
+    await pick(page, 'Adults in today', '2');
+    await groups.getByRole('button', { name: /^Play with 3/ }).waitFor();
+    expect(await lines()).toBe(before);
+    await page.context().close();
+  });
+
+  test('days and company of a child are kept from a menu of the list', async () => {
+    const { page } = await openPage(browser);
+    await page.goto(`${app.url}/children`);
+    await page.getByRole('button', { name: 'Change Idris', exact: true }).click();
+    await page.getByRole('menuitem', { name: 'Days and groups…' }).click();
+    await page.getByRole('checkbox', { name: 'Friday' }).click();
+    await page.getByLabel('With their key adult').fill('Hazel');
+    expect(await violations(page)).toEqual([]);
+    await page.getByRole('button', { name: 'Save', exact: true }).click();
+    await page.getByRole('dialog').waitFor({ state: 'hidden' });
+    await page.reload();
+    await page.getByRole('button', { name: 'Change Idris', exact: true }).click();
+    await page.getByRole('menuitem', { name: 'Days and groups…' }).click();
+    expect(await page.getByRole('checkbox', { name: 'Friday' }).isChecked()).toBe(false);
+    expect(await page.getByLabel('With their key adult').inputValue()).toBe('Hazel');
+    await page.getByRole('checkbox', { name: 'Friday' }).click();
+    await page.getByLabel('With their key adult').fill('');
+    await page.getByRole('button', { name: 'Save', exact: true }).click();
+    await page.getByRole('dialog').waitFor({ state: 'hidden' });
     await page.context().close();
   });
 

@@ -10,6 +10,7 @@ import type { WhoWithWhom } from '@/server/children/who-with-whom';
 import { DoorForm } from './door-form';
 import { ReadyForms } from './ready-forms';
 import { DueList, WhoPlaysWithWhom } from './who-with-whom';
+import { GROUP_SIZE } from '@/core/choosing/company';
 import { Section } from '../kit/section';
 
 interface TodayProps {
@@ -28,8 +29,8 @@ export function TodayScreen({ group, sessions, ready, who, isBack, children }: T
   const here = group.children.filter((c) => !c.away);
   const open = sessions.find((s) => !s.finished);
   const { groups, alone } = who.grouping;
-  // One group is everyone: the ready sessions are for them.
-  const inGroups = groups.length + alone.length > 1;
+  // So few that they are one group whatever is asked: the ready sessions are for them.
+  const inGroups = groups.length + alone.length > 1 || group.children.length >= 2 * GROUP_SIZE.least;
   return (
     <div className="grid gap-x-14 gap-y-10 lg:grid-cols-[minmax(0,1fr)_20rem]">
       <div className="min-w-0">
