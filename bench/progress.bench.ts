@@ -161,7 +161,8 @@ const answerOf = (childId: string, turn: number): AnswerEntry => ({
 });
 
 /** What a first Today costs in CPU, milliseconds: nothing is in mind, what was advised is kept in the file. */
-async function firstOfDay(groups: readonly Group[]): Promise<Measured[]> {
+async function firstOfDay(known: readonly Group[]): Promise<Measured[]> {
+  let groups = known;
   const { remembered } = await database();
   const ids = (group: Group): string[] => group.children.map((c) => c.id);
   const today = async (i: number, now: number): Promise<number> => {
@@ -180,6 +181,8 @@ async function firstOfDay(groups: readonly Group[]): Promise<Measured[]> {
   };
   const anew = await cpu(Date.now());
   await keepReady();
+  // Small groups are kept with the list.
+  groups = (await listGroups()).filter((g) => g.children.length > 0);
   const restarted = await cpu(Date.now());
   await keepAdvice(groups.flatMap(ids), Date.now() + DAY);
   for (const group of groups) await readySessions(group, Date.now() + DAY);

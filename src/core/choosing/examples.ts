@@ -53,6 +53,14 @@ export function examplesOf(step: NextStep, patterns: readonly Pattern[], materia
   return { words: twins.map((t) => t.word.word), twins: twins.map((t) => t.twin.word) };
 }
 
+/**
+ * The words of some examples alone, each once: of a row its first one, without the sound that is asked.
+ * @example plainWords({ words: ['dog · log', 'coat /k/'], twins: [] }) // ['dog', 'coat']
+ */
+export const plainWords = ({ words }: Examples): string[] => [
+  ...new Set(words.flatMap((w) => /^\p{L}+/u.exec(w)?.[0] ?? [])),
+];
+
 /** The reason of a step with words to try: every sentence of advice has some. */
 export function reasonWith({ reason }: NextStep, { words, twins }: Examples): string {
   if (!words.length) return reason;

@@ -65,7 +65,8 @@ const weighSkill = ({ next, other }: CanPlay, ladder: string, { begun }: Standin
 };
 
 const places = new Map(LADDERS.flatMap((l) => l.rungs.map((r, at) => [`${l.id} ${r.id}`, at])));
-const placeOf = ({ step }: GroupGame): number => places.get(`${step.ladder} ${step.rung}`) ?? -1;
+/** The place of a game’s step on its ladder. */
+export const placeOf = ({ step }: GroupGame): number => places.get(`${step.ladder} ${step.rung}`) ?? -1;
 
 /**
  * What a game weighs for a child: 0 for their own next step, more the further it is from that; CANNOT where it is above

@@ -1,6 +1,6 @@
 import { sure } from '../sure';
 import { commonDays, daysOf, firstDay, GROUP_SIZE, isTied, type Candidate, type GroupAsk } from './company';
-import { CANNOT, gameFor, gamesFor, reasonFor, weigh, type GameReason, type GroupGame } from './group-game';
+import { CANNOT, gameFor, gamesFor, placeOf, reasonFor, weigh, type GameReason, type GroupGame } from './group-game';
 import { scheduled } from './schedule';
 
 /** Children who play together, on which of the days, what, and why that. */
@@ -35,15 +35,14 @@ const COST = { parted: 500, joined: 1_000, absent: 300, twoAdults: 1_000 } as co
 /** All that a search goes by, of children by their places. */
 interface Search {
   readonly children: readonly Candidate[];
-  /** What each game weighs for each child; games that fewer than two could play are left out. */
-  readonly weights: readonly Float64Array[];
+  /** What each game weighs for each child, child by child; games that fewer than two could play are left out. */
+  readonly weights: Float64Array;
+  readonly games: number;
   /** Days on which a child is here, as bits. */
   readonly days: Int32Array;
   readonly span: number;
-  /** What a pair in one group costs, less what it costs to part it. */
-  readonly pairs: readonly Float64Array[];
-  /** Sums by game, written over for each group. */
-  readonly sums: Float64Array;
+  /** What a pair in one group costs, less what it costs to part it, child by child. */
+  readonly pairs: Float64Array;
 }
 
 function pairCost(a: Candidate, b: Candidate): number {
@@ -53,69 +52,111 @@ function pairCost(a: Candidate, b: Candidate): number {
 }
 
 function searchOf(children: readonly Candidate[], calendar: readonly number[], span: number): Search {
-  const all = gamesFor(children).map((game) => children.map((c) => weigh(c, game)));
+  const all = gamesFor(children).map((game) => {
+    const at = placeOf(game);
+    return children.map((c) => weigh(c, game, at));
+  });
   const games = all.filter((row) => row.filter((w) => w < CANNOT).length > 1);
   return {
     children,
-    weights: children.map((_, c) => Float64Array.from(games, (row) => row[c] ?? CANNOT)),
+    weights: Float64Array.from(children.flatMap((_, c) => games.map((row) => row[c] ?? CANNOT))),
+    games: games.length,
     days: Int32Array.from(children, (c) => daysOf(c, calendar.slice(0, span))),
     span,
-    pairs: children.map((a) => Float64Array.from(children, (b) => pairCost(a, b))),
-    sums: new Float64Array(games.length),
+    pairs: Float64Array.from(children.flatMap((a) => children.map((b) => pairCost(a, b)))),
   };
 }
 
-/** The least of the sums of what each game weighs for each of a group. */
-function leastOf({ weights, sums }: Search, group: readonly number[]): number {
-  sums.fill(0);
-  for (const c of group) {
-    const row = sure(weights[c]);
-    for (let g = 0; g < row.length; g += 1) sums[g] = (sums[g] ?? 0) + (row[g] ?? 0);
-  }
-  return sums.reduce((least, sum) => Math.min(least, sum), CANNOT * group.length);
+/** A group while it is searched: its children, and for each game what it weighs for all of them. */
+interface Trial {
+  readonly group: readonly number[];
+  readonly sums: Float64Array;
 }
 
-/** What a group costs: its best game, its best day, and who must not be in it together. */
-function costOf(search: Search, group: readonly number[]): number {
-  const { days, span } = search;
+function trialOf({ weights, games }: Search, group: readonly number[]): Trial {
+  const sums = new Float64Array(games);
+  for (const c of group) for (let g = 0; g < games; g += 1) sums[g] = (sums[g] ?? 0) + (weights[c * games + g] ?? 0);
+  return { group, sums };
+}
+
+/** How many of a group are not here on its best day. */
+function absentIn({ days, span }: Search, group: readonly number[]): number {
   let most = 0;
-  for (let d = 0; d < span; d += 1) {
+  for (let d = 0; d < span && most < group.length; d += 1) {
     let here = 0;
     for (const c of group) here += ((days[c] ?? 0) >> d) & 1;
-    if (here > most) most = here;
+    most = Math.max(most, here);
   }
-  let pairs = 0;
-  for (const [i, a] of group.entries()) for (let j = 0; j < i; j += 1) pairs += search.pairs[a]?.[group[j] ?? 0] ?? 0;
-  return leastOf(search, group) + COST.absent * (group.length - most) + pairs;
+  return group.length - most;
+}
+
+/** What it costs beside its game: who does not come on its best day, and who must not be in it together. */
+function companyCost(search: Search, group: readonly number[]): number {
+  const { pairs, children } = search;
+  let tied = 0;
+  for (let i = 1; i < group.length; i += 1)
+    for (let j = 0; j < i; j += 1) tied += pairs[(group[i] ?? 0) * children.length + (group[j] ?? 0)] ?? 0;
+  return COST.absent * absentIn(search, group) + tied;
+}
+
+/** What a group costs once one child has left it and one has come: its best game and its company. Run very often. */
+function costWith(
+  search: Search,
+  { group, sums }: Trial,
+  [out, into]: readonly [number | null, number | null],
+): number {
+  const { weights, games } = search;
+  const next = out === null ? [...group] : group.filter((c) => c !== out);
+  if (into !== null) next.push(into);
+  let least = CANNOT * next.length;
+  const [from, to] = [(out ?? 0) * games, (into ?? 0) * games];
+  for (let g = 0; g < games; g += 1) {
+    const less = out === null ? 0 : (weights[from + g] ?? 0);
+    const more = into === null ? 0 : (weights[to + g] ?? 0);
+    least = Math.min(least, (sums[g] ?? 0) - less + more);
+  }
+  return least + companyCost(search, next);
 }
 
 /** Groups of places, made better as long as one child moved, or two swapped, makes them better. */
 function improved(search: Search, start: readonly (readonly number[])[]): { groups: number[][]; cost: number } {
-  const groups = start.map((g) => [...g]);
-  const costs = groups.map((g) => costOf(search, g));
+  const trials = start.map((g) => trialOf(search, g));
+  const costs = trials.map((t) => costWith(search, t, [null, null]));
   const { least, most } = GROUP_SIZE;
-  const put = (a: number, b: number, nextA: number[], nextB: number[]): boolean => {
-    const [costA, costB] = [costOf(search, nextA), costOf(search, nextB)];
-    if (costA + costB >= sure(costs[a]) + sure(costs[b]) - 1e-9) return false;
-    [groups[a], groups[b], costs[a], costs[b]] = [nextA, nextB, costA, costB];
+  /** One child out of the first group into the second, and one the other way; true where that is better. */
+  const put = (a: number, b: number, [c, d]: readonly [number, number | null]): boolean => {
+    const [first, second] = [sure(trials[a]), sure(trials[b])];
+    const bound = sure(costs[a]) + sure(costs[b]) - 1e-9;
+    const costA = costWith(search, first, [c, d]);
+    const costB = costWith(search, second, [d, c]);
+    if (costA + costB >= bound) return false;
+    const changed = (group: readonly number[], out: number | null, into: number | null): number[] => [
+      ...group.filter((x) => x !== out),
+      ...(into === null ? [] : [into]),
+    ];
+    trials[a] = trialOf(search, changed(first.group, c, d));
+    trials[b] = trialOf(search, changed(second.group, d, c));
+    [costs[a], costs[b]] = [costA, costB];
     return true;
   };
-  const without = (group: readonly number[], c: number): number[] => group.filter((x) => x !== c);
   const tryPair = (a: number, b: number): boolean => {
-    for (const c of sure(groups[a])) {
-      const [from, to] = [sure(groups[a]), sure(groups[b])];
-      if (from.length > least && to.length < most && put(a, b, without(from, c), [...to, c])) return true;
-      for (const d of to) if (put(a, b, [...without(from, c), d], [...without(to, d), c])) return true;
+    const [from, to] = [sure(trials[a]).group, sure(trials[b]).group];
+    for (const c of from) {
+      if (from.length > least && to.length < most && put(a, b, [c, null])) return true;
+      // Each swap is tried once: from the group that stands first.
+      if (a < b) for (const d of to) if (put(a, b, [c, d])) return true;
     }
     return false;
   };
-  for (let better = true, rounds = 0; better && rounds < 40; rounds += 1) {
+  for (let better = true, rounds = 0; better && rounds < ROUNDS; rounds += 1) {
     better = false;
-    for (let a = 0; a < groups.length; a += 1)
-      for (let b = 0; b < groups.length; b += 1) if (a !== b) while (tryPair(a, b)) better = true;
+    for (let a = 0; a < trials.length; a += 1)
+      for (let b = 0; b < trials.length; b += 1) if (a !== b && tryPair(a, b)) better = true;
   }
-  return { groups, cost: costs.reduce((sum, c) => sum + c, 0) };
+  return { groups: trials.map((t) => [...t.group]), cost: costs.reduce((sum, c) => sum + c, 0) };
 }
+/** Enough for every class that was tried. */
+const ROUNDS = 60;
 
 /** As even as can be: 28 in five are 6, 6, 6, 5, 5. */
 const dealtIn = (row: readonly number[], count: number): number[][] =>

@@ -55,6 +55,24 @@ describe('whose step in a game', () => {
     expect(areFarApart([advice([]), advice([])], asked)).toBe(false);
   });
 
+  test('a skill that waits for a child gives nothing harder than what holds, and says that it waits', () => {
+    const segmenting = { task: taskOf('segmenting'), step: '4-start' };
+    const points = { band: null, access: ['points' as const], lowOnly: false };
+    const own = (runs: readonly StepRun[]) =>
+      ownStep(
+        adviseOn({ runs, checks: [], sessions: [] }, { now: NOW, unitOrder: 'sounds-first', child: points }),
+        segmenting,
+      );
+    // Every answer of segmenting is spoken: for who points, nothing of it is worked on.
+    const first = sure(ladderOf('segmenting').rungs[0]?.steps.find(([task]) => task === 'segmenting'));
+    expect(own([run('segmenting', '3-held', '0-0', 3)])).toMatchObject({
+      step: first[1],
+      why: 'Segmenting can wait for now, so this is the easiest step.',
+    });
+    const held = own([run('segmenting', '2', '11111111', 9), run('segmenting', '2', '1111', 3)]);
+    expect(held).toMatchObject({ step: '2', why: 'The rest of segmenting can wait for now.' });
+  });
+
   test('of a child of whom nothing is seen, no harder than the round, and said to be unseen', () => {
     const step = sure(ownStep(advice([]), asked));
     expect(step.unseen).toBe(true);

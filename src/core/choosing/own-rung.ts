@@ -2,7 +2,7 @@ import { offeredStep } from '../games';
 import type { Task } from '../games/task';
 import { sure } from '../sure';
 import { nextOn, type ChildAdvice } from './advice';
-import { carries, LADDERS, rungOf, type Ladder } from '../evidence/ladders';
+import { carries, LADDERS, rungOf, type Ladder, type Rung } from '../evidence/ladders';
 import { worthOn } from './model';
 import type { NextStep } from './next-step';
 
@@ -65,13 +65,22 @@ export function ownStep(advice: ChildAdvice, asked: GameStep): OwnStep | null {
   if (!ladder)
     return { step: guessed(advice, placesOn(asked, place.ladder), place), unseen: true, why: 'Not seen here yet.' };
   const next = nextOn(advice, ladder.id);
-  const rung = next?.rungOf ?? sure(ladder.rungs.at(-1));
+  const holds = advice.skills.find((s) => s.ladder.id === ladder.id)?.holds?.rung;
+  // Where nothing is to be worked on, all of it holds, or it waits: then nothing harder than what holds.
+  const rung = next?.rungOf ?? holds ?? sure(ladder.rungs[0]);
   const step = nearest(
     placesOn(asked, ladder),
     ladder.rungs.findIndex((r) => r.id === rung.id),
   );
-  const why = next?.reason ?? `They can do every step of ${ladder.name.toLowerCase()}.`;
+  const why = next?.reason ?? whyNone(ladder, holds);
   return { step, unseen: false, why, ...patternIn(next, asked.task) };
+}
+
+/** Why nothing of a ladder is worked on: all of it holds, or the rest waits. */
+function whyNone({ name, rungs }: Ladder, holds: Rung | undefined): string {
+  const skill = name.toLowerCase();
+  if (holds && holds === rungs.at(-1)) return `They can do all of ${skill}.`;
+  return holds ? `The rest of ${skill} can wait for now.` : `${name} can wait for now, so this is the easiest step.`;
 }
 
 /** Nothing was played on the ladder, nobody chose a step of it, and nothing that slips is played there. */

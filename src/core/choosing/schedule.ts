@@ -43,29 +43,35 @@ interface ToPlace {
   readonly adult: string | null | undefined;
 }
 
-/** A day for each of some groups within a span; null where there is no such way. */
+/** One adult on one day, with time for one group. */
+interface Slot {
+  readonly day: number;
+  readonly adult: number;
+}
+
+/**
+ * A day for each of some groups within a span; null where there is no such way. Slots are given out one group after the
+ * other, and a group that is in the way moves where it can (augmenting paths: Kuhn 1955, from memory).
+ */
 function dayEach(order: readonly ToPlace[], span: number, { adults, turns }: DayRoom): Map<number, number> | null {
-  if (order.length > span * adults * turns) return null;
-  const of = new Map<number, number>();
-  const on = Array.from({ length: span }, (): ToPlace[] => []);
-  // Whoever has fewest days is placed first; the day is then the first one that has room.
-  const count = (bits: number): number => on.filter((_, d) => (bits >> d) & 1).length;
-  const rows = [...order].sort((a, b) => count(a.bits) - count(b.bits));
-  const place = (i: number): boolean => {
-    const group = rows[i];
-    if (!group) return true;
-    for (const [d, there] of on.entries()) {
-      const taken = there.filter((g) => g.adult && g.adult === group.adult).length;
-      const isFree = there.length < adults * turns && taken < turns;
-      if (!((group.bits >> d) & 1) || !isFree) continue;
-      there.push(group);
-      of.set(group.at, d);
-      if (place(i + 1)) return true;
-      there.pop();
-    }
-    return false;
-  };
-  return place(0) ? of : null;
+  const named = [...new Set(order.flatMap((g) => g.adult ?? []))];
+  const slots = Array.from({ length: span * turns * adults }, (_, i): Slot => {
+    return { day: Math.floor(i / (turns * adults)), adult: i % adults };
+  });
+  const taken = new Map<Slot, ToPlace>();
+  const suits = ({ bits, adult }: ToPlace, slot: Slot): boolean =>
+    ((bits >> slot.day) & 1) === 1 && (!adult || named.indexOf(adult) % adults === slot.adult);
+  const place = (group: ToPlace, seen: Set<Slot>): boolean =>
+    slots.some((slot) => {
+      if (seen.has(slot) || !suits(group, slot)) return false;
+      seen.add(slot);
+      const there = taken.get(slot);
+      if (there && !place(there, seen)) return false;
+      taken.set(slot, group);
+      return true;
+    });
+  if (!order.every((group) => place(group, new Set()))) return null;
+  return new Map([...taken].map(([slot, group]) => [group.at, slot.day]));
 }
 
 /** When half of a group had played, milliseconds since 1970. */

@@ -19,7 +19,7 @@ import { STATES } from '../evidence/rule';
 const time = z.union([z.iso.datetime(), z.string().regex(/^\+\d{6}-.+Z$/)]);
 export const childFileSchema = z.strictObject({
   format: z.literal('bouncy-echo-child'),
-  version: z.literal(4),
+  version: z.literal(5),
   exportedAt: time,
   child: z.strictObject({
     id: z.uuid(),
@@ -31,6 +31,9 @@ export const childFileSchema = z.strictObject({
     plant: plantSchema.nullable().default(null),
     ownId: z.string().nullable().default(null),
     outOfSightSince: time.nullable().default(null),
+    /** Weekdays on which they come, 1 for Monday; the adult who is to lead their small group. */
+    days: z.array(z.int().min(1).max(5)).default([1, 2, 3, 4, 5]),
+    keyAdult: z.string().nullable().default(null),
   }),
   states: z.array(z.strictObject({ ladder: z.string(), step: z.string(), state: z.enum(STATES), why: z.string() })),
   /** Slips nobody can call speech or awareness yet: in no state and no pattern. */

@@ -7,8 +7,8 @@ import { sure } from '../sure';
 
 /** Classes to be put in small groups, made up by hand and at random. */
 
-/** Weekdays from a Monday on, two weeks. */
-export const WEEK = [1, 2, 3, 4, 5, 1, 2, 3, 4, 5];
+/** Weekdays from a Monday on, four weeks. */
+export const WEEK = Array.from({ length: 20 }, (_, i) => 1 + (i % 5));
 
 /** A child who works on some steps, the first of them next. Example: `child('a', { blending: 2 })`. */
 export function child(id: string, at: Readonly<Record<string, number>>, more: Partial<Candidate> = {}): Candidate {
@@ -71,5 +71,5 @@ export function randomClass(seed: number, children?: number): { list: Candidate[
     );
   });
   const today = any(5);
-  return { list, ask: { adults: 1 + any(4), calendar: WEEK.slice(today).concat(WEEK).slice(0, 10) } };
+  return { list, ask: { adults: 1 + any(4), calendar: WEEK.slice(today).concat(WEEK).slice(0, 20) } };
 }

@@ -7,6 +7,7 @@ import type { OpenSlip } from '../../core/evidence/settle';
 import { whySentence } from '../../core/telling/why';
 import { advised } from './advised';
 import { choicesOf } from './chosen-steps';
+import { companyOf } from '../people/company';
 import { database } from '../storage/database';
 import { answersThat, type KeptAnswer } from '../answers/answers';
 import { hearingOfAny } from '../answers/hearing';
@@ -58,7 +59,7 @@ export async function childFile(childId: string, now = Date.now()): Promise<Chil
   };
   return childFileSchema.parse({
     format: 'bouncy-echo-child',
-    version: 4,
+    version: 5,
     exportedAt: iso(now),
     child: {
       id: child.id,
@@ -70,6 +71,8 @@ export async function childFile(childId: string, now = Date.now()): Promise<Chil
       plant: plantOf(child.plant),
       ownId: child.own_id,
       outOfSightSince: child.archived_at === null ? null : iso(child.archived_at),
+      days: companyOf(child, []).days,
+      keyAdult: child.key_adult,
     },
     states: sure(all.of.get(childId)).skills.flatMap(({ ladder, rungs }) =>
       rungs

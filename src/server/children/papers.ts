@@ -1,6 +1,6 @@
 import { format } from 'date-fns';
 import { csv } from '../../core/formats/csv';
-import { examplesOf } from '../../core/choosing/examples';
+import { examplesOf, plainWords } from '../../core/choosing/examples';
 import { familyOf } from '../../core/games';
 import { familyPage } from '../../core/telling/family-page';
 import { halfTermOf, type HalfTerm, type SkillChange } from '../../core/telling/half-term';
@@ -53,6 +53,8 @@ export interface Paper {
   /** A table, where there is one: the first line is its heads. */
   readonly table: readonly (readonly string[])[];
   readonly tableTitle?: string;
+  /** The table is for the screen: on paper the picture says it. */
+  readonly tableOnScreen?: boolean;
   /** How many children held something, skill by skill, then and now. */
   readonly change?: readonly SkillChange[];
   /** What to bear in mind. */
@@ -97,6 +99,7 @@ export async function halfTermPaper(groupId: string, now = Date.now()): Promise<
     ]),
     table: rows.length ? [HEADS, ...rows] : [],
     tableTitle: 'How many children are where',
+    tableOnScreen: true,
     change: read.change,
     caution:
       'These are numbers of children, not a ranking. What comes from practice and what from growing up can’t be ' +
@@ -189,9 +192,8 @@ async function triesFor(advice: Advised): Promise<string[]> {
   const bySkill = steps.filter((s, i) => steps.findIndex((other) => other.ladder === s.ladder) === i);
   return bySkill.slice(0, TALK.tries).map((step) => {
     const { tries, withWords } = familyOf(step.ladder).atHome;
-    // Of a row of words its first one will do.
-    const words = examplesOf(step, advice.patterns, material).words.flatMap((w) => /^[a-z]+/u.exec(w)?.[0] ?? []);
-    return withWords && words.length ? `${tries} Try ${listed([...new Set(words)])}.` : tries;
+    const words = plainWords(examplesOf(step, advice.patterns, material));
+    return withWords && words.length ? `${tries} Try ${listed(words)}.` : tries;
   });
 }
 

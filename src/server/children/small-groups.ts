@@ -11,8 +11,8 @@ import { boardWith, type ChildProgress } from './progress';
 
 /** Small groups stay for so many days, unless an adult changed them: then until they are made anew. */
 const FORTNIGHT = 14;
-/** Days that are looked ahead: two weeks of nursery. */
-const AHEAD = 10;
+/** Days that are looked ahead: four weeks of nursery. */
+const AHEAD = 20;
 const BY_HAND = 'by hand';
 
 /** The next days on which the nursery is open, the first one first; a weekend begins on its Monday. */

@@ -1,5 +1,5 @@
 import { format } from 'date-fns';
-import { examplesOf } from '../../core/choosing/examples';
+import { examplesOf, plainWords } from '../../core/choosing/examples';
 import { plainStep } from '../../core/choosing/next-step';
 import { settle } from '../../core/evidence/settle';
 import { listed } from '../../core/in-words';
@@ -49,7 +49,7 @@ async function wordsFor(group: Group, backs: ReadonlyMap<string, BackChild>, of:
       const first = held.find((h) => h.missed) ?? held.find((h) => h.rested) ?? held[0];
       const { next, patterns } = sure(of.get(id));
       const step = first ? plainStep(first.ladder.id, first.held.rung, 'again', '') : next;
-      return [id, step ? examplesOf(step, patterns, material).words.slice(0, SHOWN.words) : []];
+      return [id, step ? plainWords(examplesOf(step, patterns, material)).slice(0, SHOWN.words) : []];
     }),
   );
 }

@@ -1,3 +1,4 @@
+import { clsx } from 'clsx';
 import type { Paper } from '@/server/children/papers';
 import { Link } from '../kit/link';
 import { PrintButton } from '../words/print-button';
@@ -51,7 +52,10 @@ export function PaperScreen({ paper, csvAt, other }: PaperProps) {
       {paper.change && paper.change.length > 0 && <ChangePicture change={paper.change} />}
       {heads && (
         <div
-          className="mt-6 overflow-x-auto print:mt-3 print:overflow-visible"
+          className={clsx(
+            'mt-6 overflow-x-auto print:mt-3 print:overflow-visible',
+            paper.tableOnScreen && 'print:hidden',
+          )}
           tabIndex={0}
           role="region"
           aria-label={paper.tableTitle}
