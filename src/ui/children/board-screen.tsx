@@ -162,7 +162,7 @@ function Choices({ sort, setSort, ladders, only, setOnly, here, setHere, groupId
       />
       <Checkbox checked={here} onChange={setHere} label="here today" />
       <PrintButton kind="plain" />
-      <PapersMenu id={groupId} of="group" />
+      <PapersMenu id={groupId} />
     </div>
   );
 }

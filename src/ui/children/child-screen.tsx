@@ -11,7 +11,7 @@ import { EraseChild } from './erase-child';
 import { FindOne } from './find-where';
 import { NextCard } from './next-card';
 import { Notes } from './notes';
-import { PapersMenu } from './papers-menu';
+import { ChildPapers } from './papers-menu';
 import { OwnWayButton } from './own-way';
 import { SoundMapView } from './sound-map-view';
 import type { ShownLadder } from '@/server/children/child-page';
@@ -171,7 +171,7 @@ function Head({ page }: { readonly page: ChildPage }) {
         {page.outOfSight && ' · off the list'}
         {page.since && playedSince(page.days, format(page.since, 'd MMMM'))}
       </p>
-      <PapersMenu id={page.id} of="child" />
+      <ChildPapers id={page.id} />
     </div>
   );
 }
