@@ -18,7 +18,7 @@ onStage(
 
 /** How each screen is reached, and what it is for. */
 const SCREENS: readonly (readonly [name: string, where: string, act: string])[] = [
-  ['Today', '/', 'main button:has-text("Play now")'],
+  ['Today', '/', 'main button:has-text("Play with")'],
   ['Words', '/words', 'main button:has-text("Play with"), a[href="#set"]'],
   ['Our sets', '/words/sets', 'main li a'],
   ['Prop shelf', '/words/shelf', 'main li a'],

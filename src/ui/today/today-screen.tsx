@@ -123,7 +123,7 @@ const Ready = ({ groupId, ready, under }: ReadyProps) => (
           wish={session.wish}
           minutes={session.minutes}
           title={session.title}
-          main={i === 0}
+          main={i === 0 && !under}
         />
       </li>
     ))}

@@ -39,11 +39,7 @@ export function WhoPlaysWithWhom({ groupId, who, narrow = false }: WhoProps) {
           {grouping.days > 1 && <h3 className="mt-3 mb-1 font-bold">{days[day]}</h3>}
           <ul className="divide-y divide-line border-y border-line">
             {groups.map((small, at) => (
-              <OneGroup
-                key={small.children.join()}
-                {...{ groupId, who, narrow, small }}
-                main={narrow && day === 0 && at === 0}
-              />
+              <OneGroup key={small.children.join()} {...{ groupId, who, narrow, small }} main={day === 0 && at === 0} />
             ))}
           </ul>
         </div>
