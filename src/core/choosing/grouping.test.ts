@@ -136,5 +136,9 @@ describe(`${CLASSES} classes nobody made up`, () => {
       expect(inGroups(groupsFor([...list].reverse(), ask)).sort()).toEqual(inGroups(groupsFor(list, ask)).sort());
     }
   });
+  test('a list of hundreds has its groups too, after so many tries', () => {
+    const { list, ask } = randomClass(7, 240);
+    expectLaws(groupsFor(list, ask), list, ask, 'a long list');
+  });
   test('nobody: no groups', () => expect(groupsFor([], MONDAY(2))).toEqual({ groups: [], alone: [], days: 0 }));
 });

@@ -43,7 +43,15 @@ interface Search {
   readonly span: number;
   /** What a pair in one group costs, less what it costs to part it, child by child. */
   readonly pairs: Float64Array;
+  /** Moves and swaps that may still be tried. */
+  readonly budget: Budget;
 }
+
+interface Budget {
+  left: number;
+}
+/** A class of thirty takes some thousand tries; a list of hundreds stops here, so that nobody waits for it. */
+const TRIES = 30_000;
 
 function pairCost(a: Candidate, b: Candidate): number {
   const twoAdults = a.keyAdult && b.keyAdult && a.keyAdult !== b.keyAdult ? COST.twoAdults : 0;
@@ -51,7 +59,7 @@ function pairCost(a: Candidate, b: Candidate): number {
   return a === b ? 0 : twoAdults + apart - (isTied(a, b, 'together') ? COST.parted : 0);
 }
 
-function searchOf(children: readonly Candidate[], calendar: readonly number[], span: number): Search {
+function searchOf(children: readonly Candidate[], days: readonly number[], budget: Budget): Search {
   const all = gamesFor(children).map((game) => {
     const at = placeOf(game);
     return children.map((c) => weigh(c, game, at));
@@ -61,8 +69,9 @@ function searchOf(children: readonly Candidate[], calendar: readonly number[], s
     children,
     weights: Float64Array.from(children.flatMap((_, c) => games.map((row) => row[c] ?? CANNOT))),
     games: games.length,
-    days: Int32Array.from(children, (c) => daysOf(c, calendar.slice(0, span))),
-    span,
+    days: Int32Array.from(children, (c) => daysOf(c, days)),
+    span: days.length,
+    budget,
     pairs: Float64Array.from(children.flatMap((a) => children.map((b) => pairCost(a, b)))),
   };
 }
@@ -125,6 +134,7 @@ function improved(search: Search, start: readonly (readonly number[])[]): { grou
   const { least, most } = GROUP_SIZE;
   /** One child out of the first group into the second, and one the other way; true where that is better. */
   const put = (a: number, b: number, [c, d]: readonly [number, number | null]): boolean => {
+    search.budget.left -= 1;
     const [first, second] = [sure(trials[a]), sure(trials[b])];
     const bound = sure(costs[a]) + sure(costs[b]) - 1e-9;
     const costA = costWith(search, first, [c, d]);
@@ -148,15 +158,13 @@ function improved(search: Search, start: readonly (readonly number[])[]): { grou
     }
     return false;
   };
-  for (let better = true, rounds = 0; better && rounds < ROUNDS; rounds += 1) {
+  for (let better = true; better && search.budget.left > 0;) {
     better = false;
     for (let a = 0; a < trials.length; a += 1)
-      for (let b = 0; b < trials.length; b += 1) if (a !== b && tryPair(a, b)) better = true;
+      for (let b = 0; b < trials.length; b += 1) if (a !== b && search.budget.left > 0 && tryPair(a, b)) better = true;
   }
   return { groups: trials.map((t) => [...t.group]), cost: costs.reduce((sum, c) => sum + c, 0) };
 }
-/** Enough for every class that was tried. */
-const ROUNDS = 60;
 
 /** As even as can be: 28 in five are 6, 6, 6, 5, 5. */
 const dealtIn = (row: readonly number[], count: number): number[][] =>
@@ -203,14 +211,15 @@ export function groupsFor(list: readonly Candidate[], ask: GroupAsk): Grouping {
   if (!children.length) return { groups: [], alone: [], days: 0 };
   const least = countFor(children.length, ask.adults);
   const most = Math.max(least, Math.min(least + MORE_GROUPS, Math.floor(children.length / GROUP_SIZE.least)));
+  const budget = { left: TRIES };
   let best: Grouping | null = null;
   for (let count = least; count <= most; count += 1)
     for (const span of spansFrom(children, ask, count)) {
-      const search = searchOf(children, ask.calendar, span);
+      const search = searchOf(children, ask.calendar.slice(0, span), budget);
       const made = parted(search, count).map((g) => g.map((c) => sure(children[c])));
       const grouping = arranged(list, made, ask);
       if (!best || grouping.alone.length < best.alone.length) best = grouping;
-      if (!best.alone.length) return best;
+      if (!best.alone.length || budget.left <= 0) return best;
     }
   return sure(best);
 }
