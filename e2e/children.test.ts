@@ -155,9 +155,9 @@ describe('three weeks of the demo', () => {
     await page.getByRole('button', { name: 'Change the groups' }).click();
     expect(await violations(page)).toEqual([]);
     await pick(page, 'Wren plays', 'alone');
-    await page.getByText('You changed these groups, so they stay.').waitFor();
+    await page.getByText('You changed these groups, so they’ll stay as they are.').waitFor();
     await page.getByRole('button', { name: 'Make new groups' }).click();
-    await page.getByText('You changed these groups, so they stay.').waitFor({ state: 'hidden' });
+    await page.getByText('You changed these groups, so they’ll stay as they are.').waitFor({ state: 'hidden' });
     await page.keyboard.press('Escape');
     expect(await lines()).toBe(before);
     // One adult: all in one group; two again: as before.

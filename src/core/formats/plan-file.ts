@@ -41,7 +41,8 @@ const dealSchema = z.object({
   spares: z.array(itemKey).max(8),
   why: text(400).optional(),
 });
-const DEALS_LIMIT = 60;
+/** More than any list of names has: everyone on it is dealt to. */
+const DEALS_LIMIT = 2_000;
 
 const roundSchema = z
   .object({

@@ -320,7 +320,7 @@ export const companySchema = z
   })
   .refine(
     ({ together, apart }) => !together.some((id) => apart.includes(id)),
-    'One child can’t be both with and apart.',
+    'A child can’t be kept both together and apart.',
   ) satisfies z.ZodType<Company>;
 
 /** A step chosen by an adult; null goes back to the suggestion. */

@@ -14,7 +14,7 @@ const allOf = (names: readonly string[], everyone: boolean): string => {
 export function groupLine({ next, harder, beside }: GameReason, nameOf: (id: string) => string, own: boolean): string {
   const names = (ids: readonly string[]): string[] => ids.map(nameOf);
   const are = (ids: readonly string[]): string => `${listed(names(ids))} ${ids.length === 1 ? 'is' : 'are'}`;
-  if (own) return 'No one step suits them all, so each plays their own.';
+  if (own) return 'No single step suits them all, so each child plays their own.';
   const alone = harder.length + beside.length === 0;
   const rest = [...next, ...beside];
   const whom = rest.length === 1 ? listed(names(rest)) : 'the others';

@@ -97,7 +97,7 @@ test('days, pairs and key adults are kept with the child and go with them', asyn
   expect(hers.children).toContain(idOf('Kofi'));
   expect(hers.children).not.toContain(idOf('Bo'));
   await expect(setCompany(idOf('Wren'), { ...ask, days: [] })).rejects.toThrow('Tick at least one day');
-  await expect(setCompany(idOf('Wren'), { ...ask, apart: [idOf('Kofi')] })).rejects.toThrow('both with and apart');
+  await expect(setCompany(idOf('Wren'), { ...ask, apart: [idOf('Kofi')] })).rejects.toThrow('both together and apart');
   await eraseChild(idOf('Wren'));
   expect(await (await database()).models.ties.count()).toBe(0);
 });

@@ -123,14 +123,12 @@ async function materialNow(groupId: string, now: number): Promise<Material> {
 /** Writes who is with whom. */
 async function write({ group, list, ask, now }: Material, by: string): Promise<void> {
   const { groups, alone } = groupsFor(list, ask);
-  const numbers = new Map([
-    ...groups.flatMap((g, i) => [...g.children, ...g.away].map((id): [string, number] => [id, i + 1])),
-    ...alone.map(({ id }): [string, number] => [id, 0]),
-  ]);
+  // The first are those who play alone.
+  const numbered = [alone.map((a) => a.id), ...groups.map((g) => [...g.children, ...g.away])];
   const { models, write: queue } = await database();
   await queue(async (transaction) => {
-    for (const [id, number] of numbers)
-      await models.children.update({ small_group: number }, { where: { id, group_id: group.id }, transaction });
+    for (const [number, ids] of numbered.entries())
+      await models.children.update({ small_group: number }, { where: { id: ids, group_id: group.id }, transaction });
     const kept = { grouped_on: format(now, 'yyyy-MM-dd'), grouped_under: by };
     await models.groups.update(kept, { where: { id: group.id }, transaction });
   });
@@ -161,7 +159,7 @@ export async function putWith(childId: string, withChild: string | null, now = D
   if (!stands(material)) await write(material, BY_HAND);
   const other = withChild === null ? null : (await models.children.findByPk(withChild))?.get();
   if (other === undefined || (other && (other.group_id !== child.group_id || !other.small_group)))
-    throw new Problem('That group has changed meanwhile. Look again, then choose.', 409);
+    throw new Problem('That group has changed in the meantime. Have another look, then choose.', 409);
   await queue(async (transaction) => {
     await models.children.update({ small_group: other?.small_group ?? 0 }, { where: { id: childId }, transaction });
     await models.groups.update({ grouped_under: BY_HAND }, { where: { id: child.group_id }, transaction });

@@ -52,5 +52,5 @@ test('one page for a class that has come back: before, since, two words, what to
 
 test('no break, no page: a sentence', async () => {
   const { id } = await addGroup('Peas');
-  await expect(weekBackPaper(id)).rejects.toThrow('no break to come back from');
+  await expect(weekBackPaper(id)).rejects.toThrow('hasn’t been a break');
 });

@@ -14,12 +14,16 @@ import { preparedBank } from '../words/bank';
 import { advised, type Advised } from './advised';
 import type { Paper } from './papers';
 
+/** Sessions in which a break is looked for: enough for two busy weeks and what came before them. */
+const LATELY = 100;
+
 /** The break a class has come back from, as its answers tell; null where there is none to speak of. */
 export async function breakOf(groupId: string, now = Date.now()): Promise<Break | null> {
   const days = await rows<{ at: number }>(
     `SELECT MIN(a.at) AS at FROM answers a JOIN sessions s ON s.id = a.session_id
-     WHERE s.group_id = :group GROUP BY CAST(a.at / 3600000 AS INTEGER)`,
-    { group: groupId },
+     WHERE s.id IN (SELECT id FROM sessions WHERE group_id = :group ORDER BY started_at DESC LIMIT :lately)
+     GROUP BY CAST(a.at / 3600000 AS INTEGER)`,
+    { group: groupId, lately: LATELY },
   );
   return breakIn(
     days.map((d) => d.at),
@@ -61,7 +65,7 @@ async function wordsFor(group: Group, backs: ReadonlyMap<string, BackChild>, of:
 export async function weekBackPaper(groupId: string, now = Date.now()): Promise<Paper> {
   const group = await groupOf(groupId);
   const rest = await breakOf(groupId, now);
-  if (!rest) throw new Problem('There’s no break to come back from just now.', 404);
+  if (!rest) throw new Problem('There hasn’t been a break lately.', 404);
   const ids = group.children.map((c) => c.id);
   const [{ of }, seen, setting] = await Promise.all([advised(ids, now), seenOf(ids, now), settingName()]);
   const backs = new Map(ids.map((id) => [id, backOf(settle(sure(seen.get(id)), now).runs, rest)]));
@@ -86,7 +90,7 @@ export async function weekBackPaper(groupId: string, now = Date.now()): Promise<
         lines: [
           `Nobody played between ${format(rest.before, 'd MMMM')} and ${format(rest.after, 'd MMMM')}. Look again at ` +
             'what they could do before you try anything harder.',
-          'Ask each child their two words at the door. A slip now says little: children often need a few days.',
+          'Ask each child their two words at the door. A slip now doesn’t mean much: children often need a few days to settle.',
         ],
       },
     ],

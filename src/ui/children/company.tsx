@@ -43,7 +43,7 @@ export function CompanyDialog({ child: { id, name, company }, others, open, onOp
       open={open}
       onOpenChange={onOpenChange}
       title={`Days and groups: ${name}`}
-      description="Small groups on Today are made from this."
+      description="We use this to make the small groups on Today."
     >
       <fieldset>
         <legend className="font-word text-lg font-bold">Days they come</legend>

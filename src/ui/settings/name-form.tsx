@@ -29,7 +29,7 @@ export function NameForm({ name }: { readonly name: string }) {
       <Field
         htmlFor="setting-name"
         label={<b>What your setting is called</b>}
-        hint="It stands at the top of pages you pass on."
+        hint="It goes at the top of the pages you pass on."
       >
         <input
           id="setting-name"

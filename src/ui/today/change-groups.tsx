@@ -94,7 +94,7 @@ export function ChangeGroups({ groupId, who }: ChangeProps) {
         </ul>
         <ErrorMessage className="mt-3">{error}</ErrorMessage>
         <p role="status" className="mt-3 text-muted">
-          {byHand ? 'You changed these groups, so they stay.' : ''}
+          {byHand ? 'You changed these groups, so they’ll stay as they are.' : ''}
         </p>
         <Button kind="plain" className="mt-3" disabled={running} onClick={() => run(() => newSmallGroups(groupId))}>
           Make new groups

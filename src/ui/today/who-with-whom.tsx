@@ -119,7 +119,7 @@ function Alone({ groupId, who, narrow = false }: WhoProps) {
                     </Link>
                   </>
                 ) : (
-                  'Nobody else is near this step.'
+                  'Not in a group for now.'
                 )}
               </p>
             </div>
