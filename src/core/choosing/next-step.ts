@@ -126,8 +126,7 @@ const rightSince = ({ played }: OnLadder, rung: string, since: number): number =
     .filter((r) => r.at > since && rungOf(r.task, r.step)?.rung.id === rung)
     .reduce((sum, r) => sum + r.marks.split('1').length - 1, 0);
 
-/** Answers of some runs that count, and how many of them were right alone. */
-export const triesOn = (runs: readonly StepRun[]): { readonly right: number; readonly of: number } => {
+const triesOn = (runs: readonly StepRun[]): { readonly right: number; readonly of: number } => {
   const marks = runs
     .map((r) => r.marks)
     .join('')

@@ -1,7 +1,7 @@
 import { differenceInCalendarDays } from 'date-fns';
 import { evidenceOf, type RungEvidence, type StepRun } from '../evidence/evidence';
 import { rungOf, type Ladder } from '../evidence/ladders';
-import { holdsIn, triesOn } from '../choosing/next-step';
+import { holdsIn } from '../choosing/next-step';
 
 /**
  * A class after a break: who held what before, how the first answers went, and what to look at again. Lengths are our
@@ -52,17 +52,26 @@ export interface BackChild {
   readonly since: { readonly right: number; readonly of: number };
 }
 
+const marksOf = (runs: readonly StepRun[]): string =>
+  runs
+    .filter((r) => r.standing === 'fresh')
+    .map((r) => r.marks)
+    .join('')
+    .replace(/[-u]/gu, '');
+const rights = (marks: string): number => marks.split('1').length - 1;
+
 /** @param runs settled runs of the child */
 export function backOf(runs: readonly StepRun[], { before, after }: Break): BackChild {
   const then = runs.filter((r) => r.at <= before);
-  const since = runs.filter((r) => r.at >= after && r.standing === 'fresh');
+  const since = runs.filter((r) => r.at >= after);
+  const marks = marksOf(since);
   return {
     held: evidenceOf(then).flatMap(({ ladder, rungs }) => {
       const held = holdsIn(rungs);
       if (!held) return [];
-      const { right, of } = triesOn(since.filter((r) => rungOf(r.task, r.step)?.ladder.id === ladder.id));
-      return [{ ladder, held, rested: of === 0, missed: right * 2 < of }];
+      const on = marksOf(since.filter((r) => rungOf(r.task, r.step)?.ladder.id === ladder.id));
+      return [{ ladder, held, rested: on === '', missed: on !== '' && rights(on) * 2 < on.length }];
     }),
-    since: triesOn(since),
+    since: { right: rights(marks), of: marks.length },
   };
 }
