@@ -90,7 +90,8 @@ export async function weekBackPaper(groupId: string, now = Date.now()): Promise<
         lines: [
           `Nobody played between ${format(rest.before, 'd MMMM')} and ${format(rest.after, 'd MMMM')}. Look again at ` +
             'what they could do before you try anything harder.',
-          'Ask each child their two words at the door. A slip now doesn’t mean much: children often need a few days to settle.',
+          'Ask each child their two words at the door. A slip now doesn’t mean much: children often need a few days ' +
+            'to settle.',
         ],
       },
     ],
