@@ -43,6 +43,25 @@ test('a class list: read line by line, what is not taken is named, and taken in 
   await page.context().close();
 });
 
+test('names with commas are names; what was typed outlives a menu and a reload, and can be taken back', async () => {
+  const { page, trouble } = await openPage(browser);
+  await newGroup(page, 'Swedes');
+  await page.getByLabel('First names').fill('Amir, Bea; Cody\nDee');
+  await page.goto(app.url);
+  await page.goto(`${app.url}/children`);
+  await expect.poll(() => page.getByLabel('First names').inputValue()).toBe('Amir, Bea; Cody\nDee');
+  await page.reload();
+  await expect.poll(() => page.getByLabel('First names').inputValue()).toBe('Amir, Bea; Cody\nDee');
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await page.getByText('Added 4 children.').waitFor();
+  expect(await namesOn(page)).toEqual(['Amir', 'Bea', 'Cody', 'Dee']);
+  await page.getByRole('button', { name: 'Take those back' }).click();
+  await page.getByText('4 names taken back.').waitFor();
+  await page.getByText('Amir').waitFor({ state: 'detached' });
+  expect(trouble).toEqual([]);
+  await page.context().close();
+});
+
 test('a child is moved in two, taken off the list and brought back; the focus is never lost', async () => {
   const { page, trouble } = await openPage(browser, 390, 844);
   await newGroup(page, 'Peas');

@@ -13,6 +13,8 @@ export interface FormState {
   readonly error?: string;
   readonly said?: string;
   readonly kept?: string;
+  /** Ids of what was made, so that it can be taken back. */
+  readonly made?: readonly string[];
 }
 
 /** The sentence for any error: a Problem's own, what does not fit, the disk's, or one that gives nothing away. */

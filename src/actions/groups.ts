@@ -2,6 +2,7 @@
 
 import { revalidatePath } from 'next/cache';
 import { cookies } from 'next/headers';
+import { z } from 'zod';
 import type { NamesRead } from '@/core/formats/names';
 import { idSchema } from '@/core/formats/schemas';
 import { listed } from '@/core/in-words';
@@ -56,13 +57,23 @@ export async function newChildren(_: FormState, form: FormData): Promise<FormSta
     const said = added(read);
     if (read.problems.length) {
       return {
-        ...(said ? { said } : {}),
+        ...(said ? { said, made: read.ids } : {}),
         error: read.problems.map((p) => `Line ${p.line}: ${p.why}`).join(' '),
         kept: read.problems.map((p) => p.text).join('\n'),
       };
     }
-    return said ? { said } : { error: 'Type at least one name.' };
+    return said ? { said, made: read.ids } : { error: 'Type at least one name.' };
   }, text);
+}
+
+/** Takes back children who were added a moment ago. */
+export async function takeBack(ids: unknown): Promise<FormState> {
+  return formAnswer(async () => {
+    const taken = await people.takeBackChildren(z.array(idSchema).max(200).parse(ids));
+    return taken
+      ? { said: taken === 1 ? 'One name taken back.' : `${taken} names taken back.` }
+      : { error: 'They’ve played already, so they stay. You can take them off the list.' };
+  });
 }
 
 export async function renameChild(childId: string, name: string): Promise<FormState> {

@@ -125,6 +125,11 @@ describe('names', () => {
     expect(read.doubles).toEqual(['wren', 'Kofi']);
     expect(read.problems).toMatchObject([{ line: 3, text: 'y'.repeat(200) }]);
   });
+  test('commas, semicolons and tabs part names as lines do', () => {
+    const read = readNames('Amir, Bea,Cody\tDee; Ede\n\n,Fay', []);
+    expect(read.names).toEqual(['Amir', 'Bea', 'Cody', 'Dee', 'Ede', 'Fay']);
+    expect(read.problems).toEqual([]);
+  });
   test('a family emoji is one sign of many parts and is not cut', () =>
     expect(nameSchema.parse('👩‍👩‍👧 Jo')).toBe('👩‍👩‍👧 Jo'));
 });

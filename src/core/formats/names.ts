@@ -9,15 +9,17 @@ export interface NamesRead {
 }
 
 /**
- * Reads names typed on lines. Blank lines are passed over. A name that is here already is taken and pointed out.
- * @example readNames('Ottilie\nKofi', []).names // ['Ottilie', 'Kofi']
+ * Reads names that stand on lines, or with commas, semicolons or tabs between them. What is blank is passed over. A
+ * name that is here already is taken and pointed out.
+ * @example readNames('Ottilie, Kofi\nWren', []).names // ['Ottilie', 'Kofi', 'Wren']
  */
 export function readNames(text: string, existing: readonly string[]): NamesRead {
   const names: string[] = [];
   const problems: { line: number; text: string; why: string }[] = [];
   const doubles: string[] = [];
   const known = new Set(existing.map((n) => n.toLocaleLowerCase()));
-  text.split(/\r?\n/).forEach((raw, index) => {
+  const typed = text.split(/\r?\n/u).flatMap((line, index) => line.split(/[,;\t]/u).map((raw) => ({ raw, index })));
+  typed.forEach(({ raw, index }) => {
     if (!raw.trim()) return;
     const read = nameSchema.safeParse(raw);
     if (!read.success) {

@@ -83,6 +83,23 @@ test('a child who is moved stays where they were put, until new groups are asked
   await expect(putWith(v7(), null, MONDAY)).rejects.toThrow();
 });
 
+test('not their day is not away, and a child who comes all the same is here', async () => {
+  const { id, idOf } = await bed();
+  const today = new Date().getDay();
+  const others = [1, 2, 3, 4, 5].filter((d) => d !== today);
+  await setCompany(idOf('Wren'), { days: others, keyAdult: null, together: [], apart: [] });
+  const wren = async () => sure((await groupOf(id)).children.find((c) => c.name === 'Wren'));
+  // At the weekend nobody's day is told.
+  const weekday = today > 0 && today < 6;
+  expect(await wren()).toMatchObject({ away: weekday, notTheirDay: weekday });
+  await setAway(idOf('Wren'), false);
+  expect(await wren()).toMatchObject({ away: false, notTheirDay: weekday });
+  await setAway(idOf('Wren'), true);
+  expect(await wren()).toMatchObject({ away: true });
+  await setAway(idOf('Kofi'), true);
+  expect((await groupOf(id)).children.find((c) => c.name === 'Kofi')).toMatchObject({ away: true, notTheirDay: false });
+});
+
 test('days, pairs and key adults are kept with the child and go with them', async () => {
   const { id, idOf } = await bed();
   const ask = { days: [2, 1, 1], keyAdult: ' Hazel ', together: [idOf('Kofi')], apart: [idOf('Bo')] };

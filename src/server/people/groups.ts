@@ -1,4 +1,5 @@
-import { format } from 'date-fns';
+import { format, getISODay, parseISO } from 'date-fns';
+import { Op } from 'sequelize';
 import { v7 } from 'uuid';
 import { groupBy } from '../../core/group-by';
 import type { OwnWay } from '../../core/answers/own-way';
@@ -8,6 +9,7 @@ import { readNames, type NamesRead } from '../../core/formats/names';
 import { givePlants, plantOf, type PlantId } from '../../core/sessions/plants';
 import { AGE_BANDS, type AgeBand } from '../../core/evidence/age-band';
 import { ageBandSchema, explain, idSchema, nameSchema, plantSchema } from '../../core/formats/schemas';
+import type { ChildRow } from '../storage/models';
 import { database } from '../storage/database';
 import { forgetSteps } from './forget-steps';
 import { rememberErased } from './erased';
@@ -21,7 +23,10 @@ import { readOwnWay } from '../record/session-record';
 interface Child {
   readonly id: string;
   readonly name: string;
+  /** Not here today: away, or not one of their days. */
   readonly away: boolean;
+  /** Today is not one of their days. */
+  readonly notTheirDay: boolean;
   readonly ownWay: OwnWay;
   readonly plant: PlantId | null;
   readonly company: Company;
@@ -37,6 +42,13 @@ export interface Group {
   readonly children: readonly Child[];
   /** Those who were taken out of sight: kept, and nowhere else shown. */
   readonly outOfSight: readonly { readonly id: string; readonly name: string }[];
+}
+
+/** Whether a child is away on a day, and whether it is none of theirs; nobody’s day is at the weekend. */
+function hereOn({ days, away_on, in_on }: Pick<ChildRow, 'days' | 'away_on' | 'in_on'>, day: string) {
+  const weekday = getISODay(parseISO(day));
+  const notTheirDay = weekday <= 5 && !days.includes(String(weekday));
+  return { notTheirDay, away: away_on === day || (notTheirDay && in_on !== day) };
 }
 
 const NOT_GROUPED = { on: null, by: null } as const;
@@ -84,7 +96,7 @@ async function read(which: { id?: string }, whose: { group_id?: string }): Promi
         .map((c) => ({
           id: c.id,
           name: c.name,
-          away: c.away_on === day,
+          ...hereOn(c, day),
           ownWay: readOwnWay(c.own_way),
           plant: plantOf(c.plant),
           company: companyOf(c, ties),
@@ -131,7 +143,7 @@ function readName(name: string): string {
 }
 
 /** Adds the names typed on lines; says what was not taken and why. */
-export async function addChildren(groupId: string, text: string): Promise<NamesRead> {
+export async function addChildren(groupId: string, text: string): Promise<NamesRead & { readonly ids: string[] }> {
   const { models, write } = await database();
   return write(async (transaction) => {
     const group = await models.groups.findByPk(idOf(groupId), { transaction });
@@ -141,12 +153,29 @@ export async function addChildren(groupId: string, text: string): Promise<NamesR
       text,
       here.map((c) => c.get().name),
     );
-    await putChildren(
+    const ids = await putChildren(
       groupId,
       read.names.map((name) => ({ name })),
       transaction,
     );
-    return read;
+    return { ...read, ids };
+  });
+}
+
+/** Children who were added so lately can be taken back. */
+const TAKE_BACK_MS = 3_600_000;
+
+/** Takes back children who were added a moment ago and have not played; gives how many that were. */
+export async function takeBackChildren(ids: readonly string[]): Promise<number> {
+  const { models, write } = await database();
+  return write(async (transaction) => {
+    const played = await models.sessionChildren.findAll({ where: { child_id: [...ids] }, transaction });
+    const sat = new Set(played.map((s) => s.get().child_id));
+    const since = Date.now() - TAKE_BACK_MS;
+    return models.children.destroy({
+      where: { id: ids.filter((id) => !sat.has(id)), created_at: { [Op.gt]: since } },
+      transaction,
+    });
   });
 }
 
@@ -161,6 +190,7 @@ async function change(
   values: {
     name?: string;
     away_on?: string | null;
+    in_on?: string | null;
     own_way?: string;
     plant?: string | null;
   },
@@ -177,7 +207,7 @@ export const renameChild = async (childId: string, name: string): Promise<void> 
 
 /** Away lasts for today; tomorrow the child is here again. */
 export const setAway = (childId: string, away: boolean): Promise<void> =>
-  change(childId, { away_on: away ? today() : null });
+  change(childId, away ? { away_on: today(), in_on: null } : { away_on: null, in_on: today() });
 
 /** Sets how a child speaks. Throws a Problem for what is no such thing; nothing is changed then. */
 export async function setOwnWay(childId: string, way: unknown): Promise<void> {

@@ -14,7 +14,7 @@ import { inFreshFiles } from '../testing/fresh-file';
 import { database } from '../storage/database';
 import { plain } from '../storage/plain';
 import { erasedSince } from './erased';
-import { addChildren, addGroup, eraseChild, eraseGroup, listGroups, type Group } from './groups';
+import { addChildren, addGroup, eraseChild, eraseGroup, listGroups, takeBackChildren, type Group } from './groups';
 import { mergeGroups, moveChild, setOutOfSight, takeClass } from './moves';
 
 // Real SQLite files throughout.
@@ -115,6 +115,18 @@ test('a class list goes into its groups, made where they are new; all of it or n
   ]);
   await expect(takeClass([row('Bo'), row('')], radishes.id)).rejects.toThrow();
   expect(names(await groupNow(radishes.id))).toHaveLength(3);
+});
+
+test('names added a moment ago can be taken back; who has played stays', async () => {
+  const { id } = await addGroup('Swedes');
+  const first = await addChildren(id, 'Amir, Bea; Cody');
+  expect(first.names).toEqual(['Amir', 'Bea', 'Cody']);
+  await startWords({ groupId: id, task: 'blending', words: ['sun', 'map'], model: 'leg' });
+  const { ids: later } = await addChildren(id, 'Dee\tEde');
+  expect(await takeBackChildren([...first.ids, ...later])).toBe(2);
+  expect(names(await groupNow(id))).toEqual(['Amir', 'Bea', 'Cody']);
+  expect(await takeBackChildren(first.ids)).toBe(0);
+  expect(await takeBackChildren([])).toBe(0);
 });
 
 test('what is not there is told in a sentence', async () => {

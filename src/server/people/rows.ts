@@ -17,7 +17,7 @@ export const nextPlace = async (group: string, transaction: Transaction): Promis
 
 /** What a new group, and a new child, begin with. */
 export const NO_GROUPS = { grouped_on: null, grouped_under: null } as const;
-export const ANY_COMPANY = { days: EVERY_DAY.join(''), key_adult: null, small_group: null } as const;
+export const ANY_COMPANY = { days: EVERY_DAY.join(''), in_on: null, key_adult: null, small_group: null } as const;
 
 /** Writes an empty group after all others, and gives its id. */
 export async function putGroup(name: string, transaction: Transaction): Promise<string> {
@@ -31,17 +31,18 @@ export async function putGroup(name: string, transaction: Transaction): Promise<
   return id;
 }
 
-/** Writes children of whom nothing but a name is known yet, after those who are in the group. */
+/** Writes children of whom nothing but a name is known yet, after those who are in the group; gives their ids. */
 export async function putChildren(
   group: string,
   people: readonly { readonly name: string; readonly ownId?: string }[],
   transaction: Transaction,
-): Promise<void> {
+): Promise<string[]> {
   const { models } = await database();
+  const ids = people.map(() => v7());
   const start = await nextPlace(group, transaction);
   await models.children.bulkCreate(
     people.map(({ name, ownId }, i) => ({
-      id: v7(),
+      id: sure(ids[i]),
       group_id: group,
       name,
       position: start + i,
@@ -55,4 +56,5 @@ export async function putChildren(
     })),
     { transaction },
   );
+  return ids;
 }

@@ -8,7 +8,7 @@ import { Button } from '../kit/button';
 import { Dialog } from '../kit/dialog';
 import { Menu } from '../kit/menu';
 import { ErrorMessage } from '../kit/message';
-import { AddChildren, AddGroup } from './add-forms';
+import { AddChildren, AddGroup, TakeBack } from './add-forms';
 import type { ClassListProps } from './class-list-reading';
 import { unreached } from '../kit/unreached';
 
@@ -26,6 +26,8 @@ type Adding = 'names' | 'list' | 'group';
 interface Said {
   readonly said?: string;
   readonly error?: string;
+  /** Ids of the children who were just added. */
+  readonly made?: readonly string[];
 }
 
 /** Everything that is added to a list, behind one button: names, a class list, plants, another group. */
@@ -38,8 +40,8 @@ export function AddMenu({ plants, empty, ...props }: AddMenuProps) {
     setAdding(what);
   };
   const close = (): void => setAdding(null);
-  const done = (said: string): void => {
-    setNow({ said });
+  const done = (said: string, made: readonly string[] = []): void => {
+    setNow({ said, made });
     close();
   };
   const plant = (): void =>
@@ -72,6 +74,7 @@ export function AddMenu({ plants, empty, ...props }: AddMenuProps) {
         <p role="status" className={now.said ? 'text-green' : ''}>
           {now.said}
         </p>
+        {now.made && now.made.length > 0 && <TakeBack key={now.made.join()} ids={now.made} />}
         <ErrorMessage>{now.error}</ErrorMessage>
         {empty && (
           <div className="mt-2 max-w-md">

@@ -5,6 +5,7 @@ import { bringInClass } from '@/actions/groups';
 import { readClassList, type ClassList, type ClassRow } from '@/core/formats/class-list';
 import { Button } from '../kit/button';
 import { Field } from '../kit/field';
+import { useKeptText } from '../kit/kept-form';
 import { ErrorMessage } from '../kit/message';
 import { unreached } from '../kit/unreached';
 
@@ -27,16 +28,18 @@ const withoutLine = (all: ReadonlySet<number>, line: number): ReadonlySet<number
 /** A class list, read as it is typed, looked through line by line, and taken. */
 export function ClassListReading({ done, ...props }: ClassListProps & { readonly done: (said: string) => void }) {
   const id = useId();
-  const [text, setText] = useState('');
-  const [left, setLeft] = useState<ReadonlySet<number>>(new Set());
+  const { text, setText, done: forget } = useKeptText('class list');
+  const [turned, setTurned] = useState<ReadonlySet<number>>(new Set());
   const [error, setError] = useState<string | null>(null);
   const [busy, begin] = useTransition();
   const list = text.trim() ? readClassList(text) : null;
   const read = (next: string): void => {
     setText(next);
     setError(null);
-    setLeft(new Set(readClassList(next).rows.flatMap((r) => (isHere(r, props) ? [r.line] : []))));
+    setTurned(new Set());
   };
+  // Who is here already is left out, and whoever is tapped the other way.
+  const left = new Set((list?.rows ?? []).filter((r) => isHere(r, props) !== turned.has(r.line)).map((r) => r.line));
   const taken = (list?.rows ?? []).filter((r) => r.fault === null && !left.has(r.line));
   const keep = (): void =>
     begin(async () => {
@@ -45,7 +48,9 @@ export function ClassListReading({ done, ...props }: ClassListProps & { readonly
         unreached('The list is still here: try again in a moment.'),
       );
       setError(state.error ?? null);
-      if ('said' in state && state.said) done(state.said);
+      if (!('said' in state && state.said)) return;
+      forget();
+      done(state.said);
     });
   return (
     <>
@@ -78,7 +83,7 @@ export function ClassListReading({ done, ...props }: ClassListProps & { readonly
           list={list}
           props={props}
           left={left}
-          onLine={(line) => setLeft(left.has(line) ? withoutLine(left, line) : new Set([...left, line]))}
+          onLine={(line) => setTurned(turned.has(line) ? withoutLine(turned, line) : new Set([...turned, line]))}
         />
       )}
       <ErrorMessage>{error}</ErrorMessage>

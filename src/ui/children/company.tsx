@@ -7,7 +7,9 @@ import { Button } from '../kit/button';
 import { Checkbox } from '../kit/checkbox';
 import { Dialog } from '../kit/dialog';
 import { Field } from '../kit/field';
+import { useKeptForm } from '../kit/kept-form';
 import { ErrorMessage } from '../kit/message';
+import { NotSaved } from '../kit/not-saved';
 import { SelectField } from '../kit/select';
 import { unreached } from '../kit/unreached';
 
@@ -27,24 +29,38 @@ interface CompanyProps {
 }
 
 /** The days a child comes, and whom they are grouped with. */
-export function CompanyDialog({ child: { id, name, company }, others, open, onOpenChange }: CompanyProps) {
-  const [given, setGiven] = useState(company);
-  const [error, setError] = useState<string | null>(null);
-  const [running, begin] = useTransition();
-  const set = (next: Partial<Company>): void => setGiven({ ...given, ...next });
-  const keep = (): void =>
-    begin(async () => {
-      const state = await keepCompany(id, given).catch(unreached('What you chose is still here.'));
-      setError(state.error ?? null);
-      if (!state.error) onOpenChange(false);
-    });
+export function CompanyDialog({ open, onOpenChange, ...whose }: CompanyProps) {
   return (
     <Dialog
       open={open}
       onOpenChange={onOpenChange}
-      title={`Days and groups: ${name}`}
+      title={`Days and groups: ${whose.child.name}`}
       description="We use this to make the small groups on Today."
     >
+      {open && <CompanyForm {...whose} done={() => onOpenChange(false)} />}
+    </Dialog>
+  );
+}
+
+type CompanyFormProps = Pick<CompanyProps, 'child' | 'others'> & { readonly done: () => void };
+
+function CompanyForm({ child: { id, company }, others, done: close }: CompanyFormProps) {
+  const { form, values, changed, putBack, done } = useKeptForm(`company ${id}`, { given: company });
+  const { given } = values as { given: Company };
+  const [error, setError] = useState<string | null>(null);
+  const [running, begin] = useTransition();
+  const set = (next: Partial<Company>): void =>
+    form.setValue('given', { ...given, ...next } as never, { shouldDirty: true });
+  const keep = (): void =>
+    begin(async () => {
+      const state = await keepCompany(id, given).catch(unreached('What you chose is still here.'));
+      setError(state.error ?? null);
+      if (state.error) return;
+      done(values);
+      close();
+    });
+  return (
+    <>
       <fieldset>
         <legend className="font-word text-lg font-bold">Days they come</legend>
         <div className="flex flex-wrap gap-x-6">
@@ -76,10 +92,11 @@ export function CompanyDialog({ child: { id, name, company }, others, open, onOp
         </Field>
       </div>
       <ErrorMessage className="mt-3">{error}</ErrorMessage>
-      <Button kind="action" className="mt-5 w-full" disabled={running} onClick={keep}>
+      <NotSaved changed={changed} putBack={putBack} className="mt-4" />
+      <Button kind="action" className="mt-3 w-full" disabled={running} onClick={keep}>
         Save
       </Button>
-    </Dialog>
+    </>
   );
 }
 

@@ -10,7 +10,9 @@ import { SHARED_CONSONANTS } from '@/core/phonology/consonants';
 import { Button } from '../kit/button';
 import { Dialog } from '../kit/dialog';
 import { Field } from '../kit/field';
+import { useKeptForm } from '../kit/kept-form';
 import { ErrorMessage } from '../kit/message';
+import { NotSaved } from '../kit/not-saved';
 import { Select, SelectField } from '../kit/select';
 import { unreached } from '../kit/unreached';
 
@@ -43,13 +45,38 @@ function inShort(way: OwnWay): string {
 }
 
 /** How a child says sounds, set once: so that it is never taken for a slip. */
-export function OwnWayButton({
-  child,
-}: {
-  child: { readonly id: string; readonly name: string; readonly ownWay: OwnWay };
-}) {
+export function OwnWayButton({ child }: { readonly child: ChildOfWay }) {
   const [open, setOpen] = useState(false);
-  const [way, setWay] = useState(child.ownWay);
+  return (
+    <>
+      <button
+        type="button"
+        className={clsx(
+          'min-h-12 px-3 text-left leading-snug text-muted underline decoration-line-strong',
+          'underline-offset-4 hover:text-ink',
+        )}
+        onClick={() => setOpen(true)}
+      >
+        <span className="sr-only">{child.name}: </span>
+        {inShort(child.ownWay)}
+      </button>
+      <Dialog open={open} onOpenChange={setOpen} title={`Speech and hearing: ${child.name}`} description={NO_SLIP}>
+        {open && <OwnWayForm child={child} close={() => setOpen(false)} />}
+      </Dialog>
+    </>
+  );
+}
+
+interface ChildOfWay {
+  readonly id: string;
+  readonly name: string;
+  readonly ownWay: OwnWay;
+}
+
+function OwnWayForm({ child, close }: { readonly child: ChildOfWay; readonly close: () => void }) {
+  const { form, values, changed, putBack, done } = useKeptForm(`own way ${child.id}`, { way: child.ownWay });
+  const { way } = values as { way: OwnWay };
+  const setWay = (next: OwnWay): void => form.setValue('way', next as never, { shouldDirty: true });
   const [pair, setPair] = useState({ asked: 'k', says: 't' });
   const [error, setError] = useState<string | null>(null);
   const [running, begin] = useTransition();
@@ -66,53 +93,40 @@ export function OwnWayButton({
     begin(async () => {
       const state = await keepOwnWay(child.id, way).catch(unreached('What you chose is still here.'));
       setError(state.error ?? null);
-      if (!state.error) setOpen(false);
+      if (state.error) return;
+      done(values);
+      close();
     });
   return (
     <>
-      <button
-        type="button"
-        className={clsx(
-          'min-h-12 px-3 text-left leading-snug text-muted underline decoration-line-strong',
-          'underline-offset-4 hover:text-ink',
-        )}
-        onClick={() => {
-          setWay(child.ownWay);
-          setOpen(true);
-        }}
-      >
-        <span className="sr-only">{child.name}: </span>
-        {inShort(child.ownWay)}
-      </button>
-      <Dialog open={open} onOpenChange={setOpen} title={`Speech and hearing: ${child.name}`} description={NO_SLIP}>
-        <Swaps has={has} toggle={toggle} own={own} pair={pair} setPair={setPair} />
-        <fieldset className="mt-4">
-          <legend className="font-word text-lg font-bold">When two consonants come together, leaves out</legend>
-          <div className="flex flex-wrap gap-x-6">
-            {DROPPED.map((ipa) => (
-              <Tick
-                key={ipa}
-                on={way.drops.includes(ipa)}
-                onTap={() =>
-                  setWay({
-                    ...way,
-                    drops: way.drops.includes(ipa) ? way.drops.filter((d) => d !== ipa) : [...way.drops, ipa],
-                  })
-                }
-              >
-                {label(ipa)}
-              </Tick>
-            ))}
-          </div>
-        </fieldset>
-        <AccentField way={way} setWay={setWay} />
-        <LanguagesField id={child.id} way={way} setWay={setWay} />
-        <AccessFields way={way} setWay={setWay} />
-        <ErrorMessage className="mt-3">{error}</ErrorMessage>
-        <Button kind="action" className="mt-5 w-full" disabled={running} onClick={keep}>
-          Save
-        </Button>
-      </Dialog>
+      <Swaps has={has} toggle={toggle} own={own} pair={pair} setPair={setPair} />
+      <fieldset className="mt-4">
+        <legend className="font-word text-lg font-bold">When two consonants come together, leaves out</legend>
+        <div className="flex flex-wrap gap-x-6">
+          {DROPPED.map((ipa) => (
+            <Tick
+              key={ipa}
+              on={way.drops.includes(ipa)}
+              onTap={() =>
+                setWay({
+                  ...way,
+                  drops: way.drops.includes(ipa) ? way.drops.filter((d) => d !== ipa) : [...way.drops, ipa],
+                })
+              }
+            >
+              {label(ipa)}
+            </Tick>
+          ))}
+        </div>
+      </fieldset>
+      <AccentField way={way} setWay={setWay} />
+      <LanguagesField id={child.id} way={way} setWay={setWay} />
+      <AccessFields way={way} setWay={setWay} />
+      <ErrorMessage className="mt-3">{error}</ErrorMessage>
+      <NotSaved changed={changed} putBack={putBack} className="mt-4" />
+      <Button kind="action" className="mt-3 w-full" disabled={running} onClick={keep}>
+        Save
+      </Button>
     </>
   );
 }

@@ -8,6 +8,7 @@ import { Link } from './link';
 import { PlacesMenu } from './places-menu';
 import { QuickFind } from './quick-find';
 import { Select } from './select';
+import { unreached } from './unreached';
 
 const PLACES = [
   ['/', 'Today'],
@@ -26,7 +27,8 @@ export function DeskTop({ groups, groupId }: { groups: readonly { id: string; na
   const [, begin] = useTransition();
   const choose = async (id: string): Promise<void> => {
     show(id);
-    await chooseGroup(id);
+    // Where the server is away the list goes back to the group that is shown.
+    await chooseGroup(id).catch(unreached());
   };
   const isHere = (href: string): boolean =>
     href === '/' ? path === '/' : path.startsWith(href) || (href === '/words' && path.startsWith('/word/'));

@@ -4,6 +4,7 @@ import { useId, useState, useTransition } from 'react';
 import { Button } from './button';
 import { Dialog } from './dialog';
 import { Field } from './field';
+import { useKeptText } from './kept-form';
 import { ErrorMessage } from './message';
 import { unreached } from './unreached';
 
@@ -30,7 +31,7 @@ interface FormProps extends Pick<RenameProps, 'onRename'> {
 
 function RenameForm({ current, done, onRename }: FormProps) {
   const id = useId();
-  const [name, setName] = useState(current);
+  const { text: name, setText: setName, done: forget } = useKeptText(`name ${current}`, current);
   const [error, setError] = useState<string | null>(null);
   const [busy, begin] = useTransition();
   return (
@@ -40,7 +41,9 @@ function RenameForm({ current, done, onRename }: FormProps) {
         begin(async () => {
           const state = await onRename(name).catch(unreached());
           setError(state.error ?? null);
-          if (!state.error) done();
+          if (state.error) return;
+          forget(name);
+          done();
         });
       }}
     >

@@ -5,4 +5,7 @@
  */
 export const unreached =
   (then = 'Please try again in a moment.') =>
-  (): { readonly error: string } => ({ error: `We can’t reach the server. ${then}` });
+  (): { readonly ok: false; readonly error: string } => ({
+    ok: false,
+    error: `We can’t reach the server. ${then}`,
+  });

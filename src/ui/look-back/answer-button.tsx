@@ -9,14 +9,15 @@ import type { AccentId } from '@/core/phonology/accents';
 import { labelOf } from '@/core/phonology/sounds';
 import { WHY_WORDS, type Why } from '@/core/sessions/log';
 import type { LookBackAnswer } from '@/server/sessions/look-back';
+import { Button } from '../kit/button';
 import { Dialog } from '../kit/dialog';
 import { ErrorMessage } from '../kit/message';
 import { HeardAnswer } from '../kit/heard-answer';
+import { useKeptForm } from '../kit/kept-form';
 import { OutcomeMark } from '../kit/outcome-mark';
-import { Select } from '../kit/select';
 import { unreached } from '../kit/unreached';
 
-const REASONS: readonly Why[] = ['mis-tap', 'heard-again', 'other-child', 'other'];
+const REASONS: readonly Why[] = ['mis-tap', 'heard-again', 'other'];
 
 interface AnswerProps {
   readonly sessionId: string;
@@ -75,72 +76,105 @@ function factsOf(answer: LookBackAnswer, accent: AccentId): readonly (readonly [
   ];
 }
 
-/** One answer; a tap opens what was heard and lets the mark be put right, with the reason. */
-export function AnswerButton({ sessionId, answer, accent, people, onCorrected }: AnswerProps) {
+/** One answer; a tap opens what was heard and lets the mark be put right, or given to whose it was. */
+export function AnswerButton(props: AnswerProps) {
+  const { answer, accent } = props;
   const [open, setOpen] = useState(false);
-  const [note, setNote] = useState(answer.note ?? '');
-  const [why, setWhy] = useState<Why>('mis-tap');
-  const [childId, setChildId] = useState(answer.childId);
-  const [error, setError] = useState<string | null>(null);
-  // Once it is corrected, what was filled in belongs to the answer before.
-  const [of, setOf] = useState(answer.id);
-  if (of !== answer.id) {
-    setOf(answer.id);
-    setNote(answer.note ?? '');
-    setWhy('mis-tap');
-    setChildId(answer.childId);
-  }
-  const [running, begin] = useTransition();
   const who = answer.child ?? 'Everyone together';
-  const put = (outcome: Outcome): void =>
-    begin(async () => {
-      const newId = v7();
-      const state = await correct(sessionId, {
-        answerId: answer.id,
-        newId,
-        outcome,
-        note,
-        why,
-        ...(why === 'other-child' ? { childId } : {}),
-      }).catch(unreached('Nothing was changed.'));
-      setError(state.error ?? null);
-      if (state.error) return;
-      setOpen(false);
-      onCorrected({ answerId: newId, text: `${who}, ${answer.label}: now ${OUTCOME_WORDS[outcome].toLowerCase()}.` });
-    });
-  const facts = factsOf(answer, accent);
-  const corrected = answer.before.some((b) => b.why !== 'detail');
   return (
     <>
-      <Glance setOpen={setOpen} who={who} answer={answer} corrected={corrected} />
+      <Glance setOpen={setOpen} who={who} answer={answer} corrected={answer.before.some((b) => b.why !== 'detail')} />
       <Dialog open={open} onOpenChange={setOpen} title={`${who}: ${answer.label}`}>
-        <Facts facts={facts} />
-        <h3 className="mb-2 text-lg">What it should be</h3>
-        <div className="grid grid-cols-2 gap-2.5 sm:grid-cols-3">
-          {OUTCOMES.map((outcome) => (
-            <button
-              key={outcome}
-              type="button"
-              disabled={running}
-              className={`plain min-h-14 ${outcome === answer.outcome ? 'border-2 border-ink font-bold' : ''}`}
-              onClick={() => put(outcome)}
-            >
-              <OutcomeMark outcome={outcome} label={false} /> {OUTCOME_WORDS[outcome]}
-            </button>
-          ))}
-        </div>
-        <div className="mt-5">
-          <Reason people={people} why={why} answer={answer} setWhy={setWhy} childId={childId} setChildId={setChildId} />
-        </div>
-        <label className="block">
-          <span className="mb-1 block text-muted">Note</span>
-          <textarea className="field" rows={2} maxLength={500} value={note} onChange={(e) => setNote(e.target.value)} />
-        </label>
-        <p className="mt-1 text-muted">
-          If you give a reason or write a note, do that first: we keep them with the mark you tap.
-        </p>
-        <ErrorMessage className="mt-4">{error}</ErrorMessage>
+        <Facts facts={factsOf(answer, accent)} />
+        {open && <Correction {...props} who={who} close={() => setOpen(false)} />}
       </Dialog>
+    </>
+  );
+}
+
+/** What is put right: the mark, or whose answer it was. */
+interface Change {
+  readonly outcome: Outcome;
+  readonly why: Why;
+  readonly childId?: string;
+  /** What it is now, in words. */
+  readonly now: string;
+}
+
+type CorrectionProps = AnswerProps & { readonly who: string; readonly close: () => void };
+
+function Correction({ sessionId, answer, people, onCorrected, who, close }: CorrectionProps) {
+  const usual: { note: string; why: Why } = { note: answer.note ?? '', why: 'mis-tap' };
+  const { form, values, done } = useKeptForm(`answer ${answer.id}`, usual);
+  const [error, setError] = useState<string | null>(null);
+  const [running, begin] = useTransition();
+  const put = ({ now, ...change }: Change): void =>
+    begin(async () => {
+      const newId = v7();
+      const asked = { answerId: answer.id, newId, note: values.note, ...change };
+      const state = await correct(sessionId, asked).catch(unreached('Nothing was changed.'));
+      setError(state.error ?? null);
+      if (state.error) return;
+      done(usual);
+      close();
+      onCorrected({ answerId: newId, text: `${who}, ${answer.label}: now ${now}.` });
+    });
+  const others = people.filter((p) => p.id !== answer.childId);
+  return (
+    <>
+      <h3 className="mb-2 text-lg">What it should be</h3>
+      <div className="grid grid-cols-2 gap-2.5 sm:grid-cols-3">
+        {OUTCOMES.map((outcome) => (
+          <button
+            key={outcome}
+            type="button"
+            disabled={running}
+            className={`plain min-h-14 ${outcome === answer.outcome ? 'border-2 border-ink font-bold' : ''}`}
+            onClick={() => put({ outcome, why: values.why, now: OUTCOME_WORDS[outcome].toLowerCase() })}
+          >
+            <OutcomeMark outcome={outcome} label={false} /> {OUTCOME_WORDS[outcome]}
+          </button>
+        ))}
+      </div>
+      {answer.childId !== null && others.length > 0 && (
+        <>
+          <h3 className="mt-5 mb-2 text-lg">It was another child</h3>
+          <div className="flex flex-wrap gap-2.5">
+            {others.map(({ id, name }) => (
+              <Button
+                key={id}
+                disabled={running}
+                onClick={() =>
+                  put({ outcome: answer.outcome, why: 'other-child', childId: id, now: `${name}’s answer` })
+                }
+              >
+                {name}
+              </Button>
+            ))}
+          </div>
+        </>
+      )}
+      <div className="mt-5">
+        <Reason
+          name={`why-${answer.id}`}
+          why={values.why}
+          setWhy={(why) => form.setValue('why', why, { shouldDirty: true })}
+        />
+      </div>
+      <label className="block">
+        <span className="mb-1 block text-muted">Note</span>
+        <textarea
+          className="field"
+          rows={2}
+          maxLength={500}
+          value={values.note}
+          onChange={(e) => form.setValue('note', e.target.value, { shouldDirty: true })}
+        />
+      </label>
+      <p className="mt-1 text-muted">
+        If you give a reason or write a note, do that first: we keep them with what you tap.
+      </p>
+      <ErrorMessage className="mt-4">{error}</ErrorMessage>
     </>
   );
 }
@@ -202,21 +236,18 @@ function Facts({ facts }: { readonly facts: readonly (readonly [string, string])
 }
 
 interface ReasonProps {
-  readonly people: readonly { readonly id: string; readonly name: string }[];
+  readonly name: string;
   readonly why: Why;
-  readonly answer: LookBackAnswer;
   readonly setWhy: (next: Why) => void;
-  readonly childId: string | null;
-  readonly setChildId: (next: string | null) => void;
 }
 
-/** Why a mark is put right, and whose answer it was. */
-function Reason({ people, why, answer, setWhy, childId, setChildId }: ReasonProps) {
+/** Why a mark is put right. */
+function Reason({ name, why, setWhy }: ReasonProps) {
   return (
     <fieldset className="mb-5">
-      <legend className="mb-1 text-muted">Why you’re correcting it</legend>
+      <legend className="mb-1 text-muted">Why you’re correcting the mark</legend>
       <div className="flex flex-wrap gap-2">
-        {REASONS.filter((r) => r !== 'other-child' || people.length > 1).map((reason) => (
+        {REASONS.map((reason) => (
           <label
             key={reason}
             className={clsx(
@@ -227,7 +258,7 @@ function Reason({ people, why, answer, setWhy, childId, setChildId }: ReasonProp
           >
             <input
               type="radio"
-              name={`why-${answer.id}`}
+              name={name}
               className="sr-only"
               checked={why === reason}
               onChange={() => setWhy(reason)}
@@ -236,15 +267,6 @@ function Reason({ people, why, answer, setWhy, childId, setChildId }: ReasonProp
           </label>
         ))}
       </div>
-      {why === 'other-child' && (
-        <Select
-          className="mt-2"
-          label="Which child was it?"
-          value={childId ?? ''}
-          onChange={(id) => setChildId(id || null)}
-          options={people.map((c) => [c.id, c.name])}
-        />
-      )}
     </fieldset>
   );
 }

@@ -62,12 +62,12 @@ function Typed({ sheet: { number, rounds }, today }: PaperProps) {
   const [error, setError] = useState<string | null>(null);
   const [busy, begin] = useTransition();
   const marks = asText(typing);
-  // Once a box was marked, every change is kept: one that was emptied stays empty.
+  // Once anything was filled in, every change is kept: a box that was emptied stays empty.
   const begun = useRef(before.marks !== undefined);
   useEffect(() => {
-    begun.current ||= marks.trim() !== '';
+    begun.current ||= marks.trim() !== '' || day !== today || by !== deviceNow().by;
     if (begun.current) keepDraft(number, { marks, day, by });
-  }, [number, marks, day, by]);
+  }, [number, marks, day, by, today]);
   const keep = (): void =>
     begin(async () => {
       const kept = await keepTyped(number, { day, by, marks: asLines(typing, widths) }).catch(

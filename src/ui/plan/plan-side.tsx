@@ -3,7 +3,7 @@
 import { clsx } from 'clsx';
 import { CalendarPlus, FileDown, Printer } from 'lucide-react';
 import { useRouter } from 'next/navigation';
-import { useState, useTransition } from 'react';
+import { useEffect, useEffectEvent, useState, useTransition } from 'react';
 import { keepPlan, playPlan } from '@/actions/plans';
 import { CONFUSABLE_PAIRS, isPair } from '@/core/phonology/articulation';
 import { fitOf, roundSeconds, takeAdvice, type Advice, type RoundRole } from '@/core/sessions/running-order';
@@ -14,6 +14,7 @@ import { Checkbox } from '../kit/checkbox';
 import { Chip } from '../kit/chip';
 import { Collapsible } from '../kit/collapsible';
 import { CautionMark, cautionLines } from '../kit/cautions';
+import { useKeptText } from '../kit/kept-form';
 import { Link } from '../kit/link';
 import { ErrorMessage } from '../kit/message';
 import { sure } from '@/core/sure';
@@ -23,6 +24,7 @@ import type { Plan } from '@/core/sessions/running-order';
 import type { ShownPlan } from '@/server/plans/plan-shown';
 import type { Caution } from '@/core/lexicon/cautions';
 import { Section } from '../kit/section';
+import { unreached } from '../kit/unreached';
 
 const whoIsAway = (list: string, away: number) => `${list} ${away === 1 ? 'is' : 'are'} away.`;
 
@@ -53,7 +55,7 @@ export function PlanSide({ open, work, games }: { open: OpenPlan; work: PlanWork
   const router = useRouter();
   const [error, setError] = useState('');
   const [kept, setKept] = useState(open.kept);
-  const [day, setDay] = useState(open.plannedFor ?? '');
+  const { text: day, setText: setDay, done } = useKeptText(`day ${open.id}`, open.plannedFor ?? '');
   const [busy, begin] = useTransition();
   const paceOf = (task: string): number => shown.paces[task] ?? 15;
   const fit = fitOf(plan, shown.children, paceOf);
@@ -74,16 +76,23 @@ export function PlanSide({ open, work, games }: { open: OpenPlan; work: PlanWork
   const cautions = [...new Set(shown.bring.flatMap((b) => b.cautions))];
   const play = (): void =>
     begin(async () => {
-      const answer = await playPlan(open.id, plan);
+      const answer = await playPlan(open.id, plan).catch(unreached());
       if (answer.ok) router.push(`/play/${answer.value}`);
       else setError(answer.error);
     });
   const keep = (change: { kept?: boolean; plannedFor?: string | null }): void =>
     begin(async () => {
-      const answer = await keepPlan(open.id, change);
+      const answer = await keepPlan(open.id, change).catch(unreached('The day is still here.'));
       setError(answer.ok ? '' : answer.error);
-      if (answer.ok) setKept(true);
+      if (!answer.ok) return;
+      setKept(true);
+      if (change.plannedFor) done(change.plannedFor);
     });
+  // A day is kept as soon as it is chosen, and one that a reload cut short then.
+  const keepDay = useEffectEvent(() => {
+    if (day && day.slice(0, 16) !== (open.plannedFor ?? '').slice(0, 16)) keep({ plannedFor: day });
+  });
+  useEffect(() => keepDay(), [day]);
   return (
     <aside className="min-w-0 space-y-7">
       <Time fit={fit} plan={plan} edit={edit} nameOf={nameOf} seconds={seconds} span={span} words={words} gone={gone} />
@@ -109,7 +118,7 @@ export function PlanSide({ open, work, games }: { open: OpenPlan; work: PlanWork
       </div>
       <Turns shown={shown} />
       <Bring shown={shown} cautions={cautions} />
-      <More plan={plan} edit={edit} day={day} setDay={setDay} keep={keep} open={open} games={games} />
+      <More plan={plan} edit={edit} day={day} setDay={setDay} open={open} games={games} />
     </aside>
   );
 }
@@ -119,13 +128,12 @@ interface MoreProps {
   readonly edit: (change: (plan: Plan) => Plan) => void;
   readonly day: string;
   readonly setDay: (next: string) => void;
-  readonly keep: (change: { kept?: boolean; plannedFor?: string | null }) => void;
   readonly open: OpenPlan;
   readonly games: Catalogue;
 }
 
 /** Letters, the day, files, and sounds never set against each other. */
-function More({ plan, edit, day, setDay, keep, open, games }: MoreProps) {
+function More({ plan, edit, day, setDay, open, games }: MoreProps) {
   return (
     <Collapsible
       className="border-t border-line pt-2"
@@ -143,10 +151,7 @@ function More({ plan, edit, day, setDay, keep, open, games }: MoreProps) {
             type="datetime-local"
             className="field"
             value={day.slice(0, 16)}
-            onChange={(e) => {
-              setDay(e.target.value);
-              if (e.target.value) keep({ plannedFor: e.target.value });
-            }}
+            onChange={(e) => setDay(e.target.value)}
           />
         </label>
         {day && (

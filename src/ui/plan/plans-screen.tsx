@@ -310,7 +310,7 @@ function ErasePlan({ erasing, setErasing, busy, begin, setError }: ErasePlanProp
       busy={busy}
       onDo={() =>
         begin(async () => {
-          const a = await erasePlan(sure(erasing).id);
+          const a = await erasePlan(sure(erasing).id).catch(unreached('Nothing was changed.'));
           setError(a.ok ? '' : a.error);
           setErasing(null);
         })
@@ -355,7 +355,7 @@ function PlanRow({ plan, busy, begin, setError, setErasing }: PlanRowProps) {
             aria-disabled={busy}
             onClick={() =>
               begin(async () => {
-                const a = await copyPlan(plan.id);
+                const a = await copyPlan(plan.id).catch(unreached('Nothing was changed.'));
                 setError(a.ok ? '' : a.error);
               })
             }

@@ -17,6 +17,7 @@ import type { ShownRound } from '@/server/plans/plan-shown';
 import { Button } from '../kit/button';
 import { Checkbox } from '../kit/checkbox';
 import { Dialog } from '../kit/dialog';
+import { useKeptForm, useKeptText } from '../kit/kept-form';
 import { RadioGroup } from '../kit/radio-group';
 import { SelectField } from '../kit/select';
 import { GamePicker } from './game-picker';
@@ -165,14 +166,14 @@ interface FormProps {
 
 /** A word put in by name. */
 function WordForm({ tell, round }: FormProps) {
-  const [word, setWord] = useState('');
+  const { text: word, setText: setWord, done: forget } = useKeptText(`word ${round.id}`);
   return (
     <form
       className="flex items-end gap-2"
       onSubmit={(e) => {
         e.preventDefault();
         void tell({ kind: 'put', round: round.id, word }).then((done) => {
-          if (done) setWord('');
+          if (done) forget();
         });
       }}
     >
@@ -186,18 +187,21 @@ function WordForm({ tell, round }: FormProps) {
 
 /** A chain from a word, or between two. */
 function ChainForm({ tell, round }: FormProps) {
-  const [start, setStart] = useState(round.items[0]?.key.split(' ')[0] ?? '');
-  const [target, setTarget] = useState('');
+  const usual = { start: round.items[0]?.key.split(' ')[0] ?? '', target: '' };
+  const { form, values, done: forget } = useKeptForm(`chain ${round.id}`, usual);
+  const set = (end: keyof typeof usual) => (word: string) => form.setValue(end, word, { shouldDirty: true });
   return (
     <form
       className="grid grid-cols-2 gap-2.5"
       onSubmit={(e) => {
         e.preventDefault();
-        void tell({ kind: 'chain', round: round.id, start, target });
+        void tell({ kind: 'chain', round: round.id, ...values }).then((done) => {
+          if (done) forget(values);
+        });
       }}
     >
-      <WordField label="From" word={start} setWord={setStart} />
-      <WordField label="To (optional)" word={target} setWord={setTarget} />
+      <WordField label="From" word={values.start} setWord={set('start')} />
+      <WordField label="To (optional)" word={values.target} setWord={set('target')} />
       <Button type="submit" className="col-span-2">
         Find the chain
       </Button>

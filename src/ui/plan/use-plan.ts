@@ -5,6 +5,7 @@ import { changePlan } from '@/actions/plans';
 import type { PlanChange } from '@/core/formats/plan-file';
 import type { Plan } from '@/core/sessions/running-order';
 import type { OpenPlan } from '@/server/plans/plans';
+import { keepHere, keptHere } from '../kit/kept-form';
 import { sure } from '@/core/sure';
 
 export interface PlanWork {
@@ -26,6 +27,13 @@ const REST_MS = 500;
 const AWAY =
   'We can’t reach the server. Your changes are still here on the screen. They’ll be saved with your next change ' +
   'once it’s back.';
+
+/** What was changed and is not on the server yet, in this tab. */
+interface Unsent {
+  readonly plan: Plan;
+  readonly version: string;
+}
+const placeOf = (id: string): string => `plan ${id}`;
 
 /** The plan on the screen and the one the server has, brought together change by change. */
 function useKeptPlan(open: OpenPlan) {
@@ -53,6 +61,7 @@ function useKeptPlan(open: OpenPlan) {
       setState(answer?.ok && !meanwhile.current.length ? 'saved' : 'unsaved');
       if (!answer?.ok) return false;
       version.current = answer.value.version;
+      if (!meanwhile.current.length) keepHere(placeOf(open.id), null);
       latest.current = meanwhile.current.reduce((plan, edit) => edit(plan), answer.value.plan);
       setPlan(latest.current);
       setShown(answer.value.shown);
@@ -76,14 +85,23 @@ function useKeptPlan(open: OpenPlan) {
     (change: (plan: Plan) => Plan): void => {
       latest.current = change(latest.current);
       meanwhile.current.push(change);
+      keepHere(placeOf(open.id), { plan: latest.current, version: version.current } satisfies Unsent);
       setPlan(latest.current);
       setSaid(null);
       setState('unsaved');
       clearTimeout(timer.current);
       timer.current = setTimeout(() => void send({ kind: 'show' }), REST_MS);
     },
-    [send],
+    [send, open.id],
   );
+
+  // What was typed just before a reload stands again, and is sent.
+  useEffect(() => {
+    const unsent = keptHere(placeOf(open.id)) as Unsent | null;
+    if (!unsent || JSON.stringify(unsent.plan) === JSON.stringify(latest.current)) return;
+    version.current = unsent.version;
+    put(() => unsent.plan);
+  }, [open.id, put]);
 
   // What was typed a moment ago is not lost when the screen is left.
   useEffect(

@@ -1,7 +1,5 @@
 'use client';
 
-import { useActionState, useState, useTransition } from 'react';
-import type { FormState } from '@/actions/answer';
 import { keepSettings } from '@/actions/settings';
 import type { Mark } from '@/core/games/view';
 import { accentOf, ACCENTS, type AccentId } from '@/core/phonology/accents';
@@ -11,11 +9,8 @@ import type { Settings } from '@/server/setting/settings';
 import { BounceLine } from '../kit/bounce-line';
 import { Button } from '../kit/button';
 import { Checkbox } from '../kit/checkbox';
-import { formOf, useKeptForm } from '../kit/kept-form';
-import { ErrorMessage } from '../kit/message';
 import { RadioGroup } from '../kit/radio-group';
-import { SentFields } from '../kit/sent-fields';
-import { unreached } from '../kit/unreached';
+import { SavedForm, useSaving } from './saved-form';
 
 const soundsIn = (x: boolean, one: number, two: number) => `has ${x ? one : two}`;
 
@@ -50,25 +45,19 @@ const asked = ({ accent, conventions, mixed, letIn }: GivenSettings): Record<str
 
 /** Accent and counting with examples that change as you choose. */
 export function SettingsForm({ settings, accents, examples }: SettingsFormProps) {
-  const { form, values, done } = useKeptForm('how-we-count', givenIn(settings));
+  const usual = givenIn(settings);
+  const { values, set, view } = useSaving({ place: 'how-we-count', usual, act: keepSettings, asked });
   const { accent, conventions } = values;
-  const [sent, send] = useActionState(keepSettings, {});
-  const [state, setState] = useState<FormState>(sent);
-  const [running, begin] = useTransition();
-  const setAccent = (next: AccentId): void => form.setValue('accent', next, { shouldDirty: true });
-  const setConventions = (next: Conventions): void => form.setValue('conventions', next, { shouldDirty: true });
-  const keep = form.handleSubmit((given) =>
-    begin(async () => {
-      const now = await keepSettings({}, formOf(asked(given))).catch(unreached('What you chose is still here.'));
-      setState(now);
-      if (!now.error) done(given);
-    }),
-  );
+  const setAccent = (next: AccentId): void => set('accent', next);
+  const setConventions = (next: Conventions): void => set('conventions', next);
   const main = (accentOf(accent).variant?.of ?? accent) as AccentId;
   const { counting, words, rhymes } = examples[accent];
   return (
-    <form action={send} onSubmit={keep} className="max-w-4xl">
-      <SentFields values={asked(values)} />
+    <SavedForm
+      view={view}
+      save={settings.confirmed ? 'Save how we say and count' : 'This is how we count'}
+      className="max-w-4xl"
+    >
       <RadioGroup
         kind="pills"
         legend={<span className="font-word text-2xl font-bold">Your accent</span>}
@@ -91,12 +80,12 @@ export function SettingsForm({ settings, accents, examples }: SettingsFormProps)
       ))}
       <Checkbox
         checked={values.mixed}
-        onChange={(on) => form.setValue('mixed', on, { shouldDirty: true })}
+        onChange={(on) => set('mixed', on)}
         label="People here have different accents, so a vowel from another accent counts as right"
       />
       <Checkbox
         checked={values.letIn}
-        onChange={(on) => form.setValue('letIn', on, { shouldDirty: true })}
+        onChange={(on) => set('letIn', on)}
         label="Also offer words people use in other countries, or only in some parts of this one"
       />
       <Examples words={words} />
@@ -111,17 +100,10 @@ export function SettingsForm({ settings, accents, examples }: SettingsFormProps)
         ))}
       </div>
       <Counting counting={counting} conventions={conventions} setConventions={setConventions} />
-      <div aria-live="polite" className="my-4">
-        {state.said && <p className="text-green">{state.said}</p>}
-        <ErrorMessage>{state.error}</ErrorMessage>
-      </div>
-      <Button kind="action" type="submit" disabled={running}>
-        {settings.confirmed ? 'Save how we say and count' : 'This is how we count'}
-      </Button>
       {!settings.confirmed && (
         <p className="mt-3 text-muted">Until you choose, words that people count differently stay out of the games.</p>
       )}
-    </form>
+    </SavedForm>
   );
 }
 

@@ -5,6 +5,7 @@ import { useState, useTransition } from 'react';
 import { keepTaught } from '@/actions/words';
 import { Button } from '../kit/button';
 import { ErrorMessage } from '../kit/message';
+import { unreached } from '../kit/unreached';
 
 export interface TaughtSound {
   readonly ipa: string;
@@ -30,7 +31,7 @@ export function TaughtGrid({ groupId, groupName, taught, rows }: TaughtGridProps
     const before = kept;
     setKept(next);
     begin(async () => {
-      const answer = await keepTaught(groupId, [...next]);
+      const answer = await keepTaught(groupId, [...next]).catch(unreached('Nothing was changed.'));
       setError(answer.ok ? '' : `${answer.error} Your last tick wasn’t saved.`);
       if (!answer.ok) setKept(before);
     });

@@ -137,7 +137,7 @@ const Who = ({ groupId }: FirstRunProps) => (
   <>
     <p className="mb-2 text-lg">First names are enough. Or leave this empty: you can play with no names at all.</p>
     <div className="max-w-md">
-      <AddChildren groupId={groupId} />
+      <AddChildren groupId={groupId} sendOnLeave />
     </div>
   </>
 );

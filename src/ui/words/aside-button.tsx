@@ -4,6 +4,7 @@ import { useState, useTransition } from 'react';
 import { keepAside } from '@/actions/words';
 import { Button } from '../kit/button';
 import { ErrorMessage } from '../kit/message';
+import { unreached } from '../kit/unreached';
 
 interface AsideButtonProps {
   readonly groupId: string;
@@ -23,7 +24,7 @@ export function AsideButton({ groupId, groupName, word, aside }: AsideButtonProp
         disabled={busy}
         onClick={() =>
           begin(async () => {
-            const answer = await keepAside(groupId, word, !aside);
+            const answer = await keepAside(groupId, word, !aside).catch(unreached('Nothing was changed.'));
             setError(answer.ok ? '' : answer.error);
           })
         }

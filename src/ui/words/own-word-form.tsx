@@ -9,11 +9,12 @@ import { OWN_CAUTIONS, type Caution } from '@/core/lexicon/cautions';
 import type { ProposedSounds, WordProposal } from '@/server/words/own-words';
 import { Button } from '../kit/button';
 import { Checkbox } from '../kit/checkbox';
-import { useKeptForm } from '../kit/kept-form';
+import { useKeptForm, useKeptText } from '../kit/kept-form';
 import { RadioGroup } from '../kit/radio-group';
 import { BounceLine } from '../kit/bounce-line';
 import { CAUTION_WORDS } from '../kit/cautions';
 import { ErrorMessage } from '../kit/message';
+import { unreached } from '../kit/unreached';
 import { sure } from '@/core/sure';
 import { TapPad, type PadKey } from './tap-pad';
 
@@ -29,7 +30,7 @@ type Sounds = Omit<ProposedSounds, 'answers'>;
 
 /** What is known of a word's sounds while they are looked up, asked about and tapped. */
 function useSounds(start: string) {
-  const [typed, setTyped] = useState(start);
+  const { text: typed, setText: setTyped, done } = useKeptText('own-word', start);
   const [proposal, setProposal] = useState<WordProposal | null>(null);
   const [reading, setReading] = useState(0);
   const [answers, setAnswers] = useState<readonly (string | null)[]>([]);
@@ -49,6 +50,7 @@ function useSounds(start: string) {
   };
   return {
     typed,
+    done,
     proposal,
     reading,
     answers,
@@ -72,17 +74,17 @@ function useSounds(start: string) {
     },
     lookUp: (): void =>
       begin(async () => {
-        setTapped(null);
-        const found = await lookUpWord(typed);
+        const found = await lookUpWord(typed).catch(unreached('The word is still here.'));
         setError(found.ok ? '' : found.error);
-        setProposal(found.ok ? found.value : null);
         if (!found.ok) return;
+        setTapped(null);
+        setProposal(found.value);
         setTapping(found.value.readings.length === 0);
         startReading(found.value, 0);
       }),
     showTaps: (keys: readonly string[], strong: number): void =>
       begin(async () => {
-        const found = await tappedSounds(typed, keys, strong);
+        const found = await tappedSounds(typed, keys, strong).catch(unreached('Nothing was changed.'));
         setError(found.ok ? '' : found.error);
         setTapped(found.ok ? found.value : null);
       }),
@@ -100,9 +102,10 @@ export function OwnWordForm({ start, before, consonants, vowels }: OwnWordFormPr
     work.begin(async () => {
       const { word } = sure(proposal);
       const { line, letters } = sure(sounds);
-      const kept = await keepOwnWord({ word, line, letters, ...about });
+      const kept = await keepOwnWord({ word, line, letters, ...about }).catch(unreached('The word is still here.'));
       if (!kept.ok) return work.setError(kept.error);
       done(about);
+      work.done();
       router.push(`/word/${encodeURIComponent(kept.value)}`);
     });
   return (

@@ -6,6 +6,7 @@ import { removeOwnWord } from '@/actions/words';
 import { Alert } from '../kit/alert';
 import { Button } from '../kit/button';
 import { ErrorMessage } from '../kit/message';
+import { unreached } from '../kit/unreached';
 
 /** Takes a word of ours out, asking once. */
 export function RemoveWord({ word }: { word: string }) {
@@ -26,7 +27,7 @@ export function RemoveWord({ word }: { word: string }) {
         busy={busy}
         onDo={() =>
           begin(async () => {
-            const answer = await removeOwnWord(word);
+            const answer = await removeOwnWord(word).catch(unreached('Nothing was changed.'));
             if (answer.ok) router.push('/words');
             else setError(answer.error);
           })

@@ -24,10 +24,12 @@ import { useEffect, useRef, useState, useTransition } from 'react';
 import { keepAside, keepSet } from '@/actions/words';
 import type { Choice } from '@/core/formats/schemas';
 import { Button } from '../kit/button';
+import { useKeptText } from '../kit/kept-form';
 import { Link } from '../kit/link';
 import { Select } from '../kit/select';
 import { ErrorMessage } from '../kit/message';
 import { Picture } from '../kit/picture';
+import { unreached } from '../kit/unreached';
 import { StartForm } from '../today/start-form';
 import { address } from './address';
 import { OtherGame } from './other-game';
@@ -86,7 +88,7 @@ function useSet({
     setLast(given);
     setWords(given);
   }
-  const [name, setName] = useState(saved?.name ?? '');
+  const { text: name, setText: setName, done } = useKeptText(`set ${saved?.id ?? 'new'}`, saved?.name ?? '');
   const [said, setSaid] = useState('');
   const [error, setError] = useState('');
   const [busy, begin] = useTransition();
@@ -112,7 +114,7 @@ function useSet({
   };
   const putAside = (word: string): void =>
     begin(async () => {
-      const answer = await keepAside(groupId, word, true);
+      const answer = await keepAside(groupId, word, true).catch(unreached('Nothing was changed.'));
       setError(answer.ok ? '' : answer.error);
       if (!answer.ok || !here.current) return;
       setSaid(`${word} is put aside for ${groupName}. You can bring it back in Settings.`);
@@ -122,9 +124,10 @@ function useSet({
     router.replace(address(choice, { size: next, words: undefined, set: undefined }), { scroll: false });
   const save = (asNew: boolean): void =>
     begin(async () => {
-      const answer = await keepSet(name, names, asNew ? undefined : saved?.id);
+      const answer = await keepSet(name, names, asNew ? undefined : saved?.id).catch(unreached('Nothing was changed.'));
       setError(answer.ok ? '' : answer.error);
       setSaid(answer.ok ? `Saved as ${name.trim()}.` : '');
+      if (answer.ok) done(name);
       // Whoever has gone to another screen meanwhile stays there.
       if (answer.ok && here.current)
         router.replace(address(choice, { words: names, set: answer.value }), { scroll: false });

@@ -9,6 +9,7 @@ import { Button } from '../kit/button';
 import { Dialog } from '../kit/dialog';
 import { Link } from '../kit/link';
 import { Empty, ErrorMessage } from '../kit/message';
+import { unreached } from '../kit/unreached';
 import { sure } from '@/core/sure';
 import { ImportSet } from './import-set';
 
@@ -86,7 +87,7 @@ function EraseSet({ erasing, setErasing, busy, begin, setError }: EraseSetProps)
         disabled={busy}
         onClick={() =>
           begin(async () => {
-            const a = await eraseSet(sure(erasing).id);
+            const a = await eraseSet(sure(erasing).id).catch(unreached('Nothing was changed.'));
             setError(a.ok ? '' : a.error);
             setErasing(null);
           })
@@ -137,7 +138,7 @@ function SetRow({ set, busy, begin, setError, setErasing }: SetRowProps) {
           aria-disabled={busy}
           onClick={() =>
             begin(async () => {
-              const a = await copySet(set.id);
+              const a = await copySet(set.id).catch(unreached('Nothing was changed.'));
               setError(a.ok ? '' : a.error);
             })
           }

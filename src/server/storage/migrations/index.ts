@@ -17,6 +17,7 @@ import * as clocks from './0015-clocks';
 import * as byChild from './0016-by-child';
 import * as oneVoice from './0017-one-voice';
 import * as smallGroups from './0018-small-groups';
+import * as inAllTheSame from './0019-in-all-the-same';
 import type { InTransaction } from './statements';
 
 interface Migration {
@@ -43,6 +44,7 @@ const MIGRATIONS: readonly { name: string; migration: Migration }[] = [
   { name: '0016-by-child', migration: byChild },
   { name: '0017-one-voice', migration: oneVoice },
   { name: '0018-small-groups', migration: smallGroups },
+  { name: '0019-in-all-the-same', migration: inAllTheSame },
 ];
 
 /** Names of the migrations of this version, in order. */

@@ -39,6 +39,8 @@ export interface ChildRow {
   own_id: string | null;
   /** Weekdays on which they come. Example: `125` for Monday, Tuesday and Friday. */
   days: string;
+  /** The day on which they came though it is not one of theirs. */
+  in_on: string | null;
   /** The adult who is to lead their small group. */
   key_adult: string | null;
   /** The number of their small group; 0 for turns alone, null where nothing is said. */
@@ -315,6 +317,7 @@ const CHILDREN: ColumnsOf<ChildRow> = {
   archived_at: maybeWhole,
   own_id: maybe,
   days: text,
+  in_on: maybe,
   key_adult: maybe,
   small_group: maybeWhole,
 };

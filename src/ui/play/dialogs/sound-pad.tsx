@@ -12,6 +12,7 @@ import type { AccentId } from '@/core/phonology/accents';
 import { chart, vowelPad } from '@/core/phonology/pad';
 import { Dialog } from '../../kit/dialog';
 import { HeardAnswer } from '../../kit/heard-answer';
+import { useKeptText } from '../../kit/kept-form';
 import { ErrorMessage } from '../../kit/message';
 import { MANNER_WORDS } from '../../kit/manners';
 import { sure } from '@/core/sure';
@@ -92,7 +93,7 @@ const saidApart = (question: Question | null): boolean =>
 export function SoundPad({ sessionId, round, itemKey, accent, who, question, onMark, onClose }: PadProps) {
   const [chunks, setChunks] = useState<Chunks>([]);
   const [parted, setParted] = useState(saidApart(question));
-  const [find, setFind] = useState('');
+  const { text: find, setText: setFind, done } = useKeptText(`said ${sessionId} ${itemKey} ${who}`);
   const [error, setError] = useState('');
   const [served, setServed] = useState<PadAnswer | null>(null);
   const [busy, begin] = useTransition();
@@ -143,7 +144,10 @@ export function SoundPad({ sessionId, round, itemKey, accent, who, question, onM
           setServed(null);
           setChunks(withoutLast);
         }}
-        onMark={onMark}
+        onMark={(what) => {
+          done();
+          onMark(what);
+        }}
         marks={marks}
       />
     </Dialog>
