@@ -353,7 +353,7 @@ test('a child’s file holds everything, checked against its schema; erased, no 
   await page.getByRole('button', { name: /^On own/ }).waitFor();
   await page.keyboard.press('n');
   await page.getByRole('textbox', { name: 'Note' }).fill('zzwhisperedzz');
-  await page.getByRole('button', { name: 'Save the note' }).click();
+  await page.getByRole('button', { name: 'Done', exact: true }).click();
   await tap(page, 'z', 1);
   await tap(page, '1', 2);
   await tap(page, '3', 3);

@@ -82,7 +82,7 @@ async function markNine(page: Page): Promise<void> {
   await nextFinger(page);
   await page.keyboard.press('n');
   await page.getByRole('textbox', { name: 'Note' }).fill('said it 12345 times');
-  await page.getByRole('button', { name: 'Save the note' }).click();
+  await page.getByRole('button', { name: 'Done', exact: true }).click();
   await page.keyboard.press('1');
   await shown(page, 7);
   await nextFinger(page);

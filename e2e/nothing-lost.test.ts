@@ -187,7 +187,7 @@ test('a note and a sound tapped as missed outlive a reload before the answer is 
     .click();
   await page.keyboard.press('n');
   await page.getByRole('textbox', { name: 'Note' }).fill('whispered');
-  await page.getByRole('button', { name: 'Save the note' }).click();
+  await page.getByRole('button', { name: 'Done', exact: true }).click();
   await page.reload();
   await page.getByRole('button', { name: 'Note ✓' }).waitFor();
   await tap(page, '3', 1);

@@ -7,8 +7,8 @@ export type RoutineStep = (typeof ROUTINE_STEPS)[number];
 
 export const ROUTINE_WORDS: Readonly<Record<RoutineStep, string>> = {
   'say-back': 'Say it back',
-  'my-turn': 'My turn',
-  together: 'Together',
-  'your-turn': 'Your turn',
+  'my-turn': 'Me',
+  together: 'All of us',
+  'your-turn': 'You',
   join: 'Join it up',
 };

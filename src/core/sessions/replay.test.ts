@@ -231,6 +231,14 @@ describe('turns are fair', () => {
     const ofChild = [0, 4, 8].map((turn) => wordOfTurn({ words }, turn, new Map()));
     expect(new Set(ofChild).size).toBe(3);
   });
+  test('no word comes twice while spare ones are left; one that stands for another is not spare', () => {
+    const plan = { words: ['w0', 'w1'], spares: ['s0', 's1', 's2'] };
+    const said = (swaps = new Map<string, string>()): string[] =>
+      [0, 1, 2, 3, 4].map((turn) => wordOfTurn(plan, turn, swaps));
+    expect(said()).toEqual(['w0', 'w1', 's0', 's1', 's2']);
+    expect(said(new Map([['w1', 's0']])).slice(0, 4)).toEqual(['w0', 's0', 's1', 's2']);
+    expect(wordOfTurn({ ...plan, inOrder: true }, 2, new Map())).toBe('w0');
+  });
   test('minutes', () => expect([minutesFor(8, 15), minutesFor(8, 40), minutesFor(1, 10)]).toEqual([2, 5, 1]));
 });
 

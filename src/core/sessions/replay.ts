@@ -10,13 +10,15 @@ import { nextChild } from './turns';
 export interface RoundPlan {
   /** Keys of the items in order, easy to hard; the last is the stretch. */
   readonly words: readonly string[];
+  /** Keys of further items, for turns beyond those: no word comes twice while there are any. */
+  readonly spares?: readonly string[];
   /** Turns that make this round; at least one. */
   readonly turns: number;
   /** Who answers: one after the other where nothing else is said. */
   readonly way?: Way;
   /** The items follow each other: a new time round begins with the first again. */
   readonly inOrder?: boolean;
-  /** Keys dealt to one child alone, easy to hard, where each has their own step. */
+  /** Keys dealt to one child alone, easy to hard and then spare ones, where each has their own step. */
   readonly own?: Readonly<Record<string, readonly string[]>>;
   /** Items of every step, where it is looked for where each child is. */
   readonly find?: FindPlan;
@@ -68,13 +70,23 @@ export interface SessionState {
   readonly ticked: ReadonlySet<string>;
 }
 
-/** The item of a turn: through the set in order, shifted by one each time round so that a child meets new words. */
+/** Keys that are not in use already in the place of another. */
+const notSwappedIn = (keys: readonly string[], swaps: ReadonlyMap<string, string>): readonly string[] => {
+  const used = new Set(swaps.values());
+  return used.size ? keys.filter((key) => !used.has(key)) : keys;
+};
+
+/**
+ * The item of a turn: through the set in order, then what is spare, and only then again, shifted by one each time round
+ * so that a child meets new words.
+ */
 export function wordOfTurn(
-  { words, inOrder }: Pick<RoundPlan, 'words' | 'inOrder'>,
+  { words, spares = [], inOrder }: Pick<RoundPlan, 'words' | 'spares' | 'inOrder'>,
   turn: number,
   swaps: ReadonlyMap<string, string>,
 ): string {
-  const plain = sure(words[(turn + (inOrder ? 0 : Math.floor(turn / words.length))) % words.length]);
+  const all = inOrder || turn < words.length ? words : [...words, ...notSwappedIn(spares, swaps)];
+  const plain = sure(all[(turn + (inOrder ? 0 : Math.floor(turn / all.length))) % all.length]);
   return swaps.get(plain) ?? plain;
 }
 
@@ -84,7 +96,7 @@ function ownWord(
   childId: string | null,
   swaps: ReadonlyMap<string, string>,
 ): string | null {
-  const own = (childId !== null && plan.own?.[childId]) || [];
+  const own = notSwappedIn((childId !== null && plan.own?.[childId]) || [], swaps);
   const had = inRound.filter((a) => a.childId === childId).length;
   const plain = own[had % own.length];
   return plain === undefined ? null : (swaps.get(plain) ?? plain);
@@ -102,6 +114,7 @@ function withoutAside(plan: RoundPlan, r: LogReading): RoundPlan {
   return {
     ...plan,
     words: left(plan.words),
+    ...(plan.spares ? { spares: plan.spares.filter((key) => !hasWordOf(key, r.aside)) } : {}),
     ...(own.length ? { own: Object.fromEntries(own) } : {}),
     ...(find ? { find } : {}),
   };

@@ -11,7 +11,15 @@ import { readKey } from '../games/spec';
 import { sure } from '../sure';
 import { toEnd } from '../to-end';
 import { keepTime, type Kept } from './keep-time';
-import { MODEL_SECONDS, TOGETHER_ITEMS, type Plan, type PlannedRound, type RoundRole, type Way } from './running-order';
+import {
+  MODEL_SECONDS,
+  TOGETHER_ITEMS,
+  turnsOf,
+  type Plan,
+  type PlannedRound,
+  type RoundRole,
+  type Way,
+} from './running-order';
 import { setSizeFor } from './turns';
 import { capital } from '../in-words';
 
@@ -315,10 +323,28 @@ export function* planInParts(material: Material, request: PlanRequest): Generato
       `r${number}`,
     );
     if (!round) continue;
-    rounds.push(round);
+    rounds.push(set ? round : asManyAsTurns(round, request.children));
     if (wish.heart) heart.add(round.id);
   }
   return planned(request, material, keepTime(rounds, heart, request));
+}
+
+/**
+ * A round with as many items as it has turns, where one child answers after the other: what is listed is what is
+ * played. What is over stands by, and what is missing is taken from what stands by; the hardest stays at the end.
+ */
+function asManyAsTurns(round: PlannedRound, children: number): PlannedRound {
+  const { task, way, items, spares } = round;
+  if (taskOf(task).inOrder || (way !== 'individual' && way !== 'pairs')) return round;
+  const turns = turnsOf(round, children);
+  const [first, last] = [items.slice(0, -1), items.slice(-1)];
+  const left = first.slice(0, Math.max(0, turns - 1));
+  const more = spares.slice(0, Math.max(0, turns - items.length));
+  return {
+    ...round,
+    items: [...left, ...more.map((key) => ({ key, locked: false })), ...last],
+    spares: [...first.slice(left.length).map((item) => item.key), ...spares.slice(more.length)],
+  };
 }
 
 /** A plan of these rounds. */

@@ -69,6 +69,8 @@ function materialOf(
     return {
       ...canPlay(child.id, advice, group.ageBand),
       ...company(child),
+      // Who came though it is not their day can play today too.
+      ...(child.notTheirDay && !child.away ? { days: [...child.company.days, getISODay(now)] } : {}),
       away: child.away,
       lastAt: lastOf(advice),
     };

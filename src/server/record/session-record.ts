@@ -206,12 +206,13 @@ export const replayPlan = ({
   rounds: readonly StoredRound[];
   childIds: readonly string[];
 }): SessionPlan => ({
-  rounds: rounds.map(({ items, turns, way, task, own = [], find }) => ({
+  rounds: rounds.map(({ items, spares, turns, way, task, own = [], find }) => ({
     words: items,
+    spares,
     turns,
     way,
     inOrder: taskOf(task).inOrder === true,
-    ...(own.length ? { own: Object.fromEntries(own.map((o) => [o.childId, o.items])) } : {}),
+    ...(own.length ? { own: Object.fromEntries(own.map((o) => [o.childId, [...o.items, ...o.spares]])) } : {}),
     ...(find ? { find } : {}),
   })),
   children: childIds,

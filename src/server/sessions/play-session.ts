@@ -192,7 +192,9 @@ interface Making {
 
 /** What was dealt to each child, without what cannot be made any more. */
 const stillThere = (own: readonly OwnDeal[], items: PlayRound['items']): OwnDeal[] =>
-  own.map((o) => ({ ...o, items: o.items.filter((key) => items[key]) })).filter((o) => o.items.length > 0);
+  own
+    .map((o) => ({ ...o, items: o.items.filter((key) => items[key]), spares: o.spares.filter((key) => items[key]) }))
+    .filter((o) => o.items.length > 0);
 
 /** The steps of a search for which there are items. */
 const stepsThere = (find: FindPlan, items: PlayRound['items']): FindPlan => ({
@@ -223,6 +225,7 @@ function playRound(
     stored: {
       ...round,
       items: there,
+      spares: round.spares.filter((key) => items[key]),
       ...(round.own ? { own: stillThere(round.own, items) } : {}),
       ...(round.find ? { find: stepsThere(round.find, items) } : {}),
     },

@@ -30,62 +30,123 @@ function joinOf({ round, state, view }: Run): string | null {
 }
 
 /** The newest mark of this round: what can still be said of it goes with the next one. */
-const lastHere = ({ state }: Run): AnswerEntry | null =>
+export const lastHere = ({ state }: Run): AnswerEntry | null =>
   state.last && roundOf(state.last.turn) === state.round ? state.last : null;
+
+/** How many choices stand in the open on a phone, a tablet upright, and anything wider; more are behind one button. */
+const IN_SIGHT = { phone: 2, tablet: 5, wide: 10 } as const;
+
+/** How much there is to choose; what everyone says now takes the room of one. */
+function choicesIn(run: Run): number {
+  const last = lastHere(run);
+  if (!last) return 0;
+  const join = joinOf(run) ? 1 : 0;
+  if (together(last)) return join + presentIn(run).length;
+  if (!spoke(last)) return 0;
+  const helps = last.outcome === 'with-help' ? helpsFor(run, last).length : 0;
+  return join + helps + (offerOf(run) ? 2 : 0) + (last.outcome === 'on-own' ? 2 : 1);
+}
+
+const presentIn = ({ people, state }: Run): Run['people'] => people.filter((c) => !state.away.has(c.id));
+
+/** Which helps a child can have had: none of those that are always there. */
+function helpsFor({ people }: Run, { childId }: AnswerEntry): readonly Help[] {
+  const none = noHelp(people.find((p) => p.id === childId)?.ownWay.access ?? []);
+  return LADDER.filter((help) => !none.includes(help));
+}
+
+/** What is asked of the newest mark. Example: `More about Wren`. */
+export const whoseWords = (last: AnswerEntry, name: string): string =>
+  together(last) ? 'Who answered differently?' : `More about ${name}`;
 
 /** What can still be said of the mark just made, one tap each, and whose it is. */
 export function AfterMark() {
   const nameOf = useNames();
+  const store = useStore();
   const last = useRun(lastHere);
   const join = useRun(joinOf);
+  const many = useRun(choicesIn);
   if (!last) return null;
   const name = brief(nameOf(last.childId));
+  const asked = whoseWords(last, name);
   return (
     <div
       role="group"
       aria-label={`More about ${name}: ${OUTCOME_WORDS[last.outcome]}`}
       className={clsx(
-        'flex min-h-0 min-w-0 items-center gap-1 overflow-x-auto text-[0.9em] roomy:text-[1em]',
-        'wide:flex-wrap wide:content-start wide:overflow-y-auto',
+        'fit flex min-h-0 min-w-0 items-center gap-1 text-[0.9em] roomy:text-[1em]',
+        'wide:flex-wrap wide:content-start',
       )}
       data-zone="after"
     >
       {join && (
-        <p className="shrink-0 font-word text-[1.2em] snug:order-last">
+        <p className="font-word text-[1.2em] leading-tight snug:order-last">
           <span className="font-sans text-[0.8em] text-muted roomy:text-[1em]">All join it up: </span>
           {join}
         </p>
       )}
-      {(spoke(last) || together(last)) && (
-        <span className="shrink-0 text-muted">{together(last) ? 'Who answered differently?' : `${name}:`}</span>
+      {many > 0 && many <= IN_SIGHT.wide && (
+        <span
+          className={clsx(
+            'contents',
+            many > IN_SIGHT.phone && 'snug:hidden',
+            many > IN_SIGHT.tablet && 'narrow:hidden',
+          )}
+        >
+          <span className="text-muted snug:hidden">{together(last) ? asked : `${name}:`}</span>
+          <AfterChoices last={last} size="small" />
+        </span>
       )}
-      {last.outcome === 'with-help' && last.childId !== null && <Helps last={last} />}
-      {spoke(last) && <PebbleOffer />}
-      {spoke(last) && <How last={last} />}
-      {together(last) && <WhoDiffered last={last} />}
+      {many > IN_SIGHT.phone && (
+        <Chip
+          size="small"
+          className={clsx(
+            'shrink leading-tight',
+            many <= IN_SIGHT.tablet && 'roomy:hidden',
+            many <= IN_SIGHT.wide && 'wide:hidden',
+          )}
+          onClick={() => store.show({ dialog: 'after' })}
+        >
+          {last.outcome === 'with-help' && !together(last) ? 'Which help?' : asked}
+        </Chip>
+      )}
     </div>
   );
 }
 
-interface LastProps {
+interface ChoicesProps {
   /** The newest answer. */
   readonly last: AnswerEntry;
+  readonly size: 'small' | 'big';
+}
+
+/** Everything there is to say of the newest mark, one tap each. */
+export function AfterChoices(of: ChoicesProps) {
+  const { last } = of;
+  if (together(last)) return <WhoDiffered {...of} />;
+  if (!spoke(last)) return null;
+  return (
+    <>
+      {last.outcome === 'with-help' && <Helps {...of} />}
+      <PebbleOffer {...of} />
+      <How {...of} />
+    </>
+  );
 }
 
 /** Which help it took. */
-function Helps({ last }: LastProps) {
+function Helps({ last, size }: ChoicesProps) {
   const store = useStore();
-  const access = useRun((run) => run.people.find((p) => p.id === last.childId)?.ownWay.access);
-  const none = noHelp(access ?? []);
-  return LADDER.filter((help) => !none.includes(help)).map((help) => (
-    <Chip key={help} size="small" on={last.helps.includes(help)} onClick={() => void store.dispatch(toggleHelp(help))}>
+  const run = useRun((all) => all);
+  return helpsFor(run, last).map((help) => (
+    <Chip key={help} size={size} on={last.helps.includes(help)} onClick={() => void store.dispatch(toggleHelp(help))}>
       {HELP_WORDS[help]}
     </Chip>
   ));
 }
 
 /** A slip that may be no more than how the child speaks: a check, now or not. */
-function PebbleOffer() {
+function PebbleOffer({ size }: ChoicesProps) {
   const store = useStore();
   const run = useRun((all) => all);
   const offer = offerOf(run);
@@ -93,11 +154,11 @@ function PebbleOffer() {
   const { putOff } = run.view;
   return (
     <>
-      <Chip size="small" onClick={() => store.show({ dialog: 'pebbles' })}>
+      <Chip size={size} onClick={() => store.show({ dialog: 'pebbles' })}>
         Pebble check
         <span className="sr-only">: do they hear it, or is it how they say it?</span>
       </Chip>
-      <Chip size="small" onClick={() => store.show({ putOff: [...putOff, putOffKey(offer)] })}>
+      <Chip size={size} onClick={() => store.show({ putOff: [...putOff, putOffKey(offer)] })}>
         Not now
         <span className="sr-only">: no pebble check</span>
       </Chip>
@@ -106,17 +167,17 @@ function PebbleOffer() {
 }
 
 /** Put right by the child; shown and not said. */
-function How({ last }: LastProps) {
+function How({ last, size }: ChoicesProps) {
   const store = useStore();
   return (
     <>
       {last.outcome === 'on-own' && (
-        <Chip size="small" on={last.selfCorrected === true} onClick={() => void store.dispatch(toggleSelfCorrected)}>
+        <Chip size={size} on={last.selfCorrected === true} onClick={() => void store.dispatch(toggleSelfCorrected)}>
           corrected
           <span className="sr-only"> themselves</span>
         </Chip>
       )}
-      <Chip size="small" on={last.shown === true} onClick={() => void store.dispatch(toggleShown)}>
+      <Chip size={size} on={last.shown === true} onClick={() => void store.dispatch(toggleShown)}>
         pointed
         <span className="sr-only">, not spoken</span>
       </Chip>
@@ -125,21 +186,18 @@ function How({ last }: LastProps) {
 }
 
 /** Who answered otherwise than everyone did. */
-function WhoDiffered({ last }: LastProps) {
+function WhoDiffered({ last, size }: ChoicesProps) {
   const store = useStore();
   const nameOf = useNames();
-  const people = useRun((run) => run.people);
-  const { away, differing } = useRun((run) => run.state);
-  return people
-    .filter((c) => !away.has(c.id))
-    .map(({ id }) => (
-      <Chip
-        key={id}
-        size="small"
-        on={differing.some((d) => d.turn === last.turn && d.childId === id)}
-        onClick={() => void store.dispatch(differ(id))}
-      >
-        {nameOf(id)}
-      </Chip>
-    ));
+  const run = useRun((all) => all);
+  return presentIn(run).map(({ id }) => (
+    <Chip
+      key={id}
+      size={size}
+      on={run.state.differing.some((d) => d.turn === last.turn && d.childId === id)}
+      onClick={() => void store.dispatch(differ(id))}
+    >
+      {nameOf(id)}
+    </Chip>
+  ));
 }

@@ -36,7 +36,7 @@ const Row = memo(function Row({ id, name, away, resting, turn, canChoose, marks,
               'wide:shadow-[inset_6px_0_0_var(--color-slate)]',
             ]
           : 'hidden roomy:max-w-56 roomy:min-w-28',
-        'wide:max-w-none wide:min-w-0 wide:flex-none wide:border-r-0',
+        'roomy:h-full wide:h-auto wide:max-w-none wide:min-w-0 wide:flex-none wide:border-r-0',
         // Of thirty children those out of sight are not laid out.
         'wide:[contain-intrinsic-size:auto_4rem] wide:[content-visibility:auto]',
       )}
@@ -159,7 +159,8 @@ export function ChildrenList() {
       <ul
         ref={list}
         className={clsx(
-          'relative flex min-h-0 min-w-0 flex-1 roomy:overflow-x-auto',
+          // On a tablet each line of names is as high as the place: one line is seen, and every name of it is whole.
+          'relative flex min-h-0 min-w-0 flex-1 roomy:flex-wrap roomy:content-start roomy:overflow-hidden',
           'wide:block wide:overflow-x-hidden wide:overflow-y-auto wide:py-3',
         )}
       >

@@ -45,7 +45,7 @@ function PlayFrame() {
   const inTurn = useRun((run) => run.item !== undefined && (run.playing || run.modelling));
   const dialog = useRun((run) => run.view.dialog !== null);
   const hand = useRun((run) => run.device.hand);
-  const keys = useRun((run) => run.device.keys);
+  const keys = useRun((run) => run.device.keys && run.device.singleKeys);
   const frame = useRef<HTMLDivElement>(null);
   useFit(frame);
   useDialogsAtHand();

@@ -28,6 +28,9 @@ function detailOf({ device, round, session, state }: Run): string {
     .join(' · ');
 }
 
+/** In a low line a button has a line beside it, and no frame. */
+const HEAD = 'snug:rounded-none snug:border-0 snug:border-l snug:border-line snug:bg-transparent snug:px-2.5';
+
 /** One line: the round, how many turns of it, minutes; with more room, what is needed now and then. */
 export function PlayTop() {
   return (
@@ -40,9 +43,10 @@ export function PlayTop() {
         <Progress />
         <Minutes />
       </div>
-      <div className="hidden shrink-0 items-center gap-2 wide:flex">
-        <ToolButton id="covered" />
-        <ToolButton id="pause" />
+      <div className="flex shrink-0 items-center text-[0.85rem] roomy:gap-2 roomy:text-[1rem]">
+        <ToolButton id="covered" className="narrow:hidden" />
+        <ToolButton id="note" className={HEAD} />
+        <ToolButton id="pause" className={HEAD} />
         <Finish />
       </div>
       <StillHere />
@@ -54,7 +58,7 @@ function Title() {
   const title = useRun((run) => run.round.name);
   const detail = useRun(detailOf);
   return (
-    <p className="min-w-min font-word text-[1em] leading-tight font-bold">
+    <p className="min-w-min font-word text-[1em] leading-tight font-bold max-[559px]:hidden">
       {title}{' '}
       <span className="font-sans text-[0.82em] font-normal text-muted snug:hidden roomy:text-[1em]">{detail}</span>
     </p>
@@ -65,7 +69,11 @@ function Finish() {
   const store = useStore();
   const end = useEnding();
   const turnsLeft = useRun((run) => run.playing || run.modelling);
-  return <Button onClick={() => (turnsLeft ? store.show({ dialog: 'finish' }) : void end())}>Finish</Button>;
+  return (
+    <Button className={HEAD} onClick={() => (turnsLeft ? store.show({ dialog: 'finish' }) : void end())}>
+      Finish
+    </Button>
+  );
 }
 
 /** Minutes gone, of those the session takes. */
@@ -128,7 +136,10 @@ function Progress() {
         </span>
       )}
       <span
-        className={clsx('block h-2 w-16 min-w-3 shrink overflow-hidden rounded-full bg-line', few && 'roomy:hidden')}
+        className={clsx(
+          'block h-2 w-16 min-w-3 shrink overflow-hidden rounded-full bg-line max-[559px]:hidden',
+          few && 'roomy:hidden',
+        )}
       >
         <span className="block h-full bg-ink" style={{ width: `${(100 * done) / planned}%` }} />
       </span>

@@ -51,7 +51,8 @@ function How({ item }: { readonly item: Item }) {
   const child = useRun((run) => run.state.childId);
   const check = useRun((run) => run.check);
   const reminder = useRun((run) => run.round.reminder);
-  return `${partner ? `${nameOf(partner)} asks ${nameOf(child)}. ` : ''}${check ? reminder : item.how}`;
+  const pair = partner ? `Whisper it to ${nameOf(partner)}, who asks ${nameOf(child)}. ` : '';
+  return `${pair}${check ? reminder : item.how}`;
 }
 
 /** Time to think, where this device gives some. */

@@ -20,7 +20,6 @@ export function Side() {
       <div className="fit flex min-h-0 min-w-0 flex-wrap content-start gap-2" data-zone="tools">
         <ToolButton id="other-word" className="leading-tight snug:hidden wide:min-h-[54px]" />
         <ToolButton id="skip" className="snug:hidden wide:min-h-[54px]" />
-        <ToolButton id="note" className="snug:hidden wide:min-h-[54px]" />
         <Tools />
       </div>
       <AfterMark />

@@ -93,6 +93,11 @@ export function DeviceFields({ team, device }: { readonly team: readonly string[
           options={HANDS}
         />
       </div>
+      <Switch
+        label="Shortcuts on single keys, such as 1 or N"
+        on={device.singleKeys}
+        onChange={(singleKeys) => change({ singleKeys })}
+      />
       <Switch label="Dim, for nap time" on={look === 'dim'} onChange={(dim) => dress(dim ? 'dim' : 'light')} />
       <WhoMarks team={team} by={device.by} />
       <Switch

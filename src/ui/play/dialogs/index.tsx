@@ -1,14 +1,17 @@
 'use client';
 
 import dynamic from 'next/dynamic';
+import type { ReactNode } from 'react';
 import { saidOf } from '@/core/answers/said';
 import { questionOf } from '@/core/sessions/question';
 import { Dialog } from '../../kit/dialog';
+import { AfterDialog } from './after-dialog';
 import { DeviceDialog } from './device-dialog';
 import { KeysDialog } from './keys-dialog';
 import { PebblesDialog } from './pebbles-dialog';
 import { PeopleDialog } from './people-dialog';
 import { arrive, putAside, tick } from '../run/acts';
+import type { DialogName } from '../run/run';
 import type { PadAnswer } from './sound-pad';
 import { SpeaksDialog, ToolsDialog } from './tools-dialog';
 import { useEnding } from '../use-ending';
@@ -34,7 +37,9 @@ function Note() {
       open
       onOpenChange={close}
       title={`Note about ${nameOf(child)}`}
-      description="We save this with the answer. Write what you heard, not what you think of the child."
+      description={
+        'It’s kept as you type, and saved with the answer. Write what you heard, not what you think of the child.'
+      }
     >
       <label className="block">
         <span className="sr-only">Note</span>
@@ -47,7 +52,7 @@ function Note() {
         />
       </label>
       <button type="button" className="action mt-4 min-h-16" onClick={close}>
-        Save the note
+        Done
       </button>
     </Dialog>
   );
@@ -211,36 +216,28 @@ const Tools = () => <ToolsDialog onClose={useClose()} />;
 const Speaks = () => <SpeaksDialog onClose={useClose()} />;
 const People = () => <PeopleDialog onClose={useClose()} />;
 const Pebbles = () => <PebblesDialog onClose={useClose()} />;
+const After = () => <AfterDialog onClose={useClose()} />;
+
+const DIALOGS: Readonly<Record<DialogName, () => ReactNode>> = {
+  note: Note,
+  aside: Aside,
+  said: Said,
+  pause: Pause,
+  late: Late,
+  finish: Finish,
+  device: Device,
+  keys: Keys,
+  tools: Tools,
+  speaks: Speaks,
+  people: People,
+  pebbles: Pebbles,
+  after: After,
+};
 
 /** The dialog that is open. */
 export function Dialogs() {
   const name = useRun((run) => run.view.dialog);
-  switch (name) {
-    case 'note':
-      return <Note />;
-    case 'aside':
-      return <Aside />;
-    case 'said':
-      return <Said />;
-    case 'pause':
-      return <Pause />;
-    case 'late':
-      return <Late />;
-    case 'finish':
-      return <Finish />;
-    case 'device':
-      return <Device />;
-    case 'keys':
-      return <Keys />;
-    case 'tools':
-      return <Tools />;
-    case 'speaks':
-      return <Speaks />;
-    case 'people':
-      return <People />;
-    case 'pebbles':
-      return <Pebbles />;
-    case null:
-      return null;
-  }
+  if (!name) return null;
+  const Open = DIALOGS[name];
+  return <Open />;
 }

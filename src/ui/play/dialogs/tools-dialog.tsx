@@ -22,7 +22,7 @@ export function ToolsDialog({ onClose }: ToolsProps) {
   const run = useRun((all) => all);
   const [from, setFrom] = useState(0);
   const roomy = matchMedia(ROOMY).matches;
-  const offered = TOOLS.filter((tool) => tool.offered(run) && !(tool.open && roomy));
+  const offered = TOOLS.filter((tool) => tool.offered(run) && tool.open !== 'always' && !(tool.open && roomy));
   const next = from + AT_A_TIME < offered.length ? from + AT_A_TIME : 0;
   return (
     <Dialog open low onOpenChange={onClose} title="Tools">

@@ -8,6 +8,8 @@ export interface Device {
   readonly hand: 'right' | 'left';
   /** A key of Play was pressed here: the keys are shown beside what they do. */
   readonly keys: boolean;
+  /** Keys that are one sign, such as 1 or N, do something. */
+  readonly singleKeys: boolean;
   /** Seconds to think before anyone answers; 0 for none. */
   readonly think: number;
   /** Count down to “show me”. */
@@ -25,6 +27,7 @@ export const USUAL: Device = {
   names: 'full',
   hand: 'right',
   keys: false,
+  singleKeys: true,
   think: 0,
   showMe: false,
   tick: false,

@@ -1,6 +1,6 @@
 import { canJudge } from '@/core/answers/can-judge';
 import { OUTCOMES, type Outcome } from '@/core/answers/outcome';
-import { chooseBy, modelled, skip, swap, toggleSelfCorrected, undo } from './acts';
+import { chooseBy, goToItem, modelled, skip, swap, toggleSelfCorrected, undo } from './acts';
 import type { DialogName, Run } from './run';
 import type { RunStore } from './store';
 
@@ -86,18 +86,29 @@ const KEYS: Readonly<Record<string, Do>> = {
   ArrowUp: (store) => void store.dispatch(chooseBy(-1)),
   ArrowRight: byStep(1),
   ArrowLeft: byStep(-1),
-  Enter: (store) => void store.dispatch(modelled),
+  Enter: (store, run) => {
+    if (run.modelling) void store.dispatch(modelled);
+    else if (hasNext(run)) void store.dispatch(goToItem(run.state.round + 1));
+    else store.show({ dialog: 'finish' });
+  },
 };
+
+/** Another round comes after this one. */
+const hasNext = ({ session, state }: Run): boolean => session.rounds[state.round + 1] !== undefined;
+
+/** One sign, as WCAG 2.2 has it in 2.1.4: a letter, a figure, a mark or a symbol. Space is none. */
+const isSingle = (key: string): boolean => key.length === 1 && key !== ' ';
 
 /**
  * Does what a key stands for; `true` where it stands for something. Shortcuts never fire while someone types, with a
- * modifier, for a key held down, or behind a dialog.
+ * modifier, for a key held down, or behind a dialog; those of one sign can be off on this device.
  */
 export function press(store: RunStore, { key, modified, typing, onControl }: Press): boolean {
   const run = store.snapshot();
   if (run.view.dialog || modified || typing || (onControl && (key === ' ' || key === 'Enter'))) return false;
+  if (isSingle(key) && !run.device.singleKeys) return false;
   const does = KEYS[key.length === 1 ? key.toLowerCase() : key];
-  if (!does || (key === 'Enter' && !run.modelling)) return false;
+  if (!does || (key === 'Enter' && !run.modelling && run.state.phase !== 'round-done')) return false;
   does(store, run);
   return true;
 }

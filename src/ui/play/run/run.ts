@@ -29,7 +29,8 @@ export type DialogName =
   | 'tools'
   | 'speaks'
   | 'people'
-  | 'pebbles';
+  | 'pebbles'
+  | 'after';
 type Person = PlaySession['children'][number];
 
 /** What is only on the screen: gone with the page, and no part of the log. */
@@ -177,9 +178,8 @@ function otherItems(
   if (round.inOrder) return { spare: undefined, easier: undefined };
   if (find) return { spare: otherOfStep(find, state, item), easier: undefined };
   const own = round.own.find((o) => o.childId === state.childId);
-  const free = (own?.spares ?? round.spares).filter(
-    (k) => k !== item?.key && !state.swapped.includes(k) && !words.includes(k) && !hasWordOf(k, state.aside),
-  );
+  const used = new Set([...words, ...state.swapped, ...state.answers.map((a) => a.word), item?.key]);
+  const free = (own?.spares ?? round.spares).filter((k) => !used.has(k) && !hasWordOf(k, state.aside));
   return {
     // A word with the same answer keeps yes and no in balance.
     spare: free.find((k) => round.items[k]?.kind === item?.kind) ?? free[0],

@@ -15,8 +15,8 @@ export interface Tool {
   /** True where it was used, or is on. */
   readonly on?: (run: Run) => boolean;
   readonly label: (run: Run) => string;
-  /** With room for it, it stands in the open and not among the tools. */
-  readonly open?: true;
+  /** It stands in the open and not among the tools: with room for it, or always, in the head line. */
+  readonly open?: 'roomy' | 'always';
   /** What it is called in full, where the label is short for it. */
   readonly name?: string;
   readonly does: (store: RunStore, run: Run) => void;
@@ -30,14 +30,14 @@ const inTurn = ({ playing, hunting }: Run): boolean => playing && !hunting;
 export const TOOLS: readonly Tool[] = [
   {
     id: 'beat',
-    open: true,
+    open: 'roomy',
     offered: (run) => (inTurn(run) || run.modelling) && run.item !== undefined && beatCount(run.item) > 1,
     label: textOnly('Tap it out'),
     does: (store) => store.beat(),
   },
   {
     id: 'said-again',
-    open: true,
+    open: 'roomy',
     offered: inTurn,
     on: ({ draft }) => draft.helps.includes('said-again'),
     label: textOnly('Said again'),
@@ -45,7 +45,7 @@ export const TOOLS: readonly Tool[] = [
   },
   {
     id: 'slower',
-    open: true,
+    open: 'roomy',
     offered: (run) => inTurn(run) && !run.check,
     label: ({ draft, gaps }) => `Slower${draft.gap > 0 ? `: ${gaps[draft.gap]} s` : ''}`,
     does: (store) => store.slower(),
@@ -58,7 +58,7 @@ export const TOOLS: readonly Tool[] = [
   },
   {
     id: 'other-word',
-    open: true,
+    open: 'roomy',
     offered: (run) => inTurn(run) && !run.round.inOrder && !run.check,
     ready: (run) => run.spare !== undefined,
     label: textOnly('Other word'),
@@ -66,7 +66,7 @@ export const TOOLS: readonly Tool[] = [
   },
   {
     id: 'skip',
-    open: true,
+    open: 'roomy',
     offered: (run) => run.playing && run.state.childId !== null && !run.check,
     label: textOnly('Skip'),
     name: 'Skip: come back to this child later',
@@ -74,14 +74,14 @@ export const TOOLS: readonly Tool[] = [
   },
   {
     id: 'speaks',
-    open: true,
+    open: 'roomy',
     offered: (run) => inTurn(run) && run.round.routine.length > 1,
     label: ({ step }) => `Who speaks: ${ROUTINE_WORDS[step].toLowerCase()}`,
     does: (store) => store.show({ dialog: 'speaks' }),
   },
   {
     id: 'note',
-    open: true,
+    open: 'always',
     offered: inTurn,
     on: ({ draft }) => draft.note !== '',
     label: textOnly('Note'),
@@ -96,12 +96,14 @@ export const TOOLS: readonly Tool[] = [
   },
   {
     id: 'pause',
+    open: 'always',
     offered: always,
     label: textOnly('Pause'),
     does: (store) => store.show({ dialog: 'pause' }),
   },
   {
     id: 'finish',
+    open: 'always',
     offered: always,
     label: textOnly('Finish'),
     does: (store) => store.show({ dialog: 'finish' }),
