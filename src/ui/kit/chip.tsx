@@ -4,7 +4,8 @@ import type { ComponentProps } from 'react';
 const SIZES = {
   usual: 'min-h-12 px-4',
   big: 'min-h-16 px-5 font-word text-2xl',
-  small: 'min-h-12 px-3',
+  // In a place of Play it gives way with the rest of what stands there (ui/play/fit).
+  small: 'h-[calc(48px*var(--fit,1))] px-[0.75em] leading-tight',
 } as const;
 
 interface ChipProps extends Omit<ComponentProps<'button'>, 'aria-pressed'> {

@@ -59,6 +59,12 @@ function helpsFor({ people }: Run, { childId }: AnswerEntry): readonly Help[] {
 export const whoseWords = (last: AnswerEntry, name: string): string =>
   together(last) ? 'Who answered differently?' : `More about ${name}`;
 
+/** The same in a word or two, where Undo beside it names the child. */
+function moreOf(last: AnswerEntry): string {
+  if (together(last)) return 'Who answered differently?';
+  return last.outcome === 'with-help' ? 'Which help?' : 'More';
+}
+
 /** What can still be said of the mark just made, one tap each, and whose it is. */
 export function AfterMark() {
   const nameOf = useNames();
@@ -73,14 +79,11 @@ export function AfterMark() {
     <div
       role="group"
       aria-label={`More about ${name}: ${OUTCOME_WORDS[last.outcome]}`}
-      className={clsx(
-        'fit flex min-h-0 min-w-0 items-center gap-1 text-[0.9em] roomy:text-[1em]',
-        'wide:flex-wrap wide:content-start',
-      )}
+      className={clsx('fit flex min-h-0 min-w-0 items-center gap-1', 'wide:flex-wrap wide:content-start')}
       data-zone="after"
     >
       {join && (
-        <p className="font-word text-[1.2em] leading-tight snug:order-last">
+        <p className="font-word text-[1.1em] leading-tight snug:order-last roomy:text-[1.2em]">
           <span className="font-sans text-[0.8em] text-muted roomy:text-[1em]">All join it up: </span>
           {join}
         </p>
@@ -88,7 +91,7 @@ export function AfterMark() {
       {many > 0 && many <= IN_SIGHT.wide && (
         <span
           className={clsx(
-            'contents',
+            'contents text-[0.9em] roomy:text-[1em]',
             many > IN_SIGHT.phone && 'snug:hidden',
             many > IN_SIGHT.tablet && 'narrow:hidden',
           )}
@@ -101,13 +104,14 @@ export function AfterMark() {
         <Chip
           size="small"
           className={clsx(
-            'shrink leading-tight',
+            'text-[0.9em] roomy:text-[1em]',
             many <= IN_SIGHT.tablet && 'roomy:hidden',
             many <= IN_SIGHT.wide && 'wide:hidden',
           )}
           onClick={() => store.show({ dialog: 'after' })}
         >
-          {last.outcome === 'with-help' && !together(last) ? 'Which help?' : asked}
+          {moreOf(last)}
+          {spoke(last) && <span className="sr-only"> About {name}</span>}
         </Chip>
       )}
     </div>

@@ -43,8 +43,8 @@ export function PlayTop() {
         <Progress />
         <Minutes />
       </div>
-      <div className="flex shrink-0 items-center text-[0.85rem] roomy:gap-2 roomy:text-[1rem]">
-        <ToolButton id="covered" className="narrow:hidden" />
+      <div className="flex shrink-0 items-center text-[0.85rem] roomy:gap-2 wide:text-[1rem]">
+        <ToolButton id="covered" className="max-[1199px]:hidden narrow:hidden" />
         <ToolButton id="note" className={HEAD} />
         <ToolButton id="pause" className={HEAD} />
         <Finish />
