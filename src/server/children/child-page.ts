@@ -32,6 +32,7 @@ import { Problem } from '../storage/problems';
 import { checkId, readOwnWay } from '../record/session-record';
 import { preparedBank } from '../words/bank';
 import { sure } from '../../core/sure';
+import { heldOf, type HeldOfChild } from '../people/held-of';
 
 export interface RecentAnswer {
   readonly id: string;
@@ -117,6 +118,8 @@ export interface ChildPage extends WhoPart, NextPart, SeenPart {
     }[];
     readonly vowels: readonly { readonly ipa: string; readonly label: string }[];
   };
+  /** How much is held of them. */
+  readonly held: HeldOfChild;
   readonly recent: readonly RecentAnswer[];
   readonly notes: readonly RecentAnswer[];
 }
@@ -216,7 +219,7 @@ export async function childPage(childId: string, now = Date.now()): Promise<Chil
   const { models } = await database();
   const child = (await models.children.findByPk(checkId(childId)))?.get();
   if (!child) throw new Problem('That child isn’t in the list any more.', 404);
-  const [group, heardAs, all, choices, rows, noted, seen] = await Promise.all([
+  const [group, heardAs, all, choices, rows, noted, seen, held] = await Promise.all([
     models.groups.findByPk(child.group_id),
     hearingOfAny(),
     advised([childId], now),
@@ -224,6 +227,7 @@ export async function childPage(childId: string, now = Date.now()): Promise<Chil
     answersThat({ children: [childId], limit: 60 }),
     answersThat({ children: [childId], noted: true, limit: NOTES_SHOWN }),
     seenOf([childId], now),
+    heldOf(childId),
   ]);
   const advice = sure(all.of.get(childId));
   const { accent, conventions } = all.speech;
@@ -246,6 +250,7 @@ export async function childPage(childId: string, now = Date.now()): Promise<Chil
       return chosen ? [{ does: chosen.step.does, at: c.at, by: c.chosen_by }] : [];
     }),
     chart: chartOf(accent),
+    held,
     recent: rows.slice(0, 8).map((a) => recentOf(a, heardAs)),
     notes: noted.map((a) => recentOf(a, heardAs)),
   };

@@ -8,8 +8,11 @@ interface KeptRound {
   readonly own?: EachTheirOwn;
 }
 
-/** Takes a child out of what was dealt to whom, in sessions and in plans: erased is erased there too. */
-export async function forgetSteps(childId: string, transaction: Transaction): Promise<void> {
+/**
+ * Takes a child out of what was dealt to whom, in sessions and in plans: erased is erased there too. Gives the sessions
+ * they sat in.
+ */
+export async function forgetSteps(childId: string, transaction: Transaction): Promise<string[]> {
   const { models } = await database();
   const speaksOf = { [Op.like]: `%${childId}%` };
   // Only who sat in a session is dealt anything in it.
@@ -34,6 +37,16 @@ export async function forgetSteps(childId: string, transaction: Transaction): Pr
     const rounds = plan.rounds.map((r) => (r.own ? { ...r, own: ownWithout(r.own, childId) } : r));
     await kept.update({ body: JSON.stringify({ ...plan, rounds }) }, { transaction });
   }
+  return sat;
+}
+
+/** Erases sessions in which nobody is left and nothing was answered. */
+export async function dropEmptySessions(ids: readonly string[], transaction: Transaction): Promise<void> {
+  const { models } = await database();
+  const of = { where: { session_id: [...ids] }, attributes: ['session_id'], transaction };
+  const [seats, answers] = await Promise.all([models.sessionChildren.findAll(of), models.answers.findAll(of)]);
+  const full = new Set([...seats, ...answers].map((row) => row.get().session_id));
+  await models.sessions.destroy({ where: { id: ids.filter((id) => !full.has(id)) }, transaction });
 }
 
 /** Rounds as they are kept, without what was dealt to a child. */

@@ -11,7 +11,7 @@ import { AGE_BANDS, type AgeBand } from '../../core/evidence/age-band';
 import { ageBandSchema, explain, idSchema, nameSchema, plantSchema } from '../../core/formats/schemas';
 import type { ChildRow } from '../storage/models';
 import { database } from '../storage/database';
-import { forgetSteps } from './forget-steps';
+import { dropEmptySessions, forgetSteps } from './forget-steps';
 import { rememberErased } from './erased';
 import { keepForOthers } from './moves';
 import { NO_GROUPS, putChildren, putGroup } from './rows';
@@ -242,8 +242,9 @@ export async function eraseChild(childId: string): Promise<void> {
   await write(async (transaction) => {
     const child = await models.children.findByPk(id, { attributes: ['group_id'], transaction });
     if (child) await rememberErased(child.get().group_id, [id], transaction);
-    await forgetSteps(id, transaction);
+    const sat = await forgetSteps(id, transaction);
     await models.children.destroy({ where: { id }, transaction });
+    await dropEmptySessions(sat, transaction);
     transaction.afterCommit(() => remembered.letGo([id]));
   });
   await wipe();

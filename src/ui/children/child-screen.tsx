@@ -15,6 +15,7 @@ import { ChildPapers } from './papers-menu';
 import { OwnWayButton } from './own-way';
 import { SoundMapView } from './sound-map-view';
 import type { ShownLadder } from '@/server/children/child-page';
+import { Folding } from '../kit/folding';
 import { Section } from '../kit/section';
 
 const wouldCountAsRight = (ownWayEffect: number, list: string) =>
@@ -25,8 +26,11 @@ const playedSince = (days: number, day: string) => ` · played on ${days} ${days
 
 const day = (at: number): string => format(at, 'd MMM');
 
-const Answer = ({ answer }: { answer: RecentAnswer }) => (
-  <li className="min-w-0">
+/** So many of the latest answers are shown on a phone; all of them stand in Look back. */
+const ON_A_PHONE = 4;
+
+const Answer = ({ answer, more }: { readonly answer: RecentAnswer; readonly more: boolean }) => (
+  <li className={more ? 'min-w-0 max-sm:hidden' : 'min-w-0'}>
     <Link href={`/look-back/${answer.sessionId}`} className="block rounded-lg hover:bg-card">
       <span className="block font-word text-lg">
         <b>{answer.label}</b> <OutcomeMark outcome={answer.outcome} />
@@ -50,29 +54,33 @@ const Answer = ({ answer }: { answer: RecentAnswer }) => (
 export function ChildScreen({ page }: { page: ChildPage }) {
   const stale = page.ladders.filter((l) => l.stale);
   // Of a child nobody has played with it is the first thing to do.
-  const find = (
-    <Section id="find" title="Find where they are">
-      <FindOne groupId={page.groupId} child={{ id: page.id, name: page.name }} find={page.find} />
-    </Section>
-  );
+  const find = <FindOne groupId={page.groupId} child={{ id: page.id, name: page.name }} find={page.find} />;
   return (
     <>
       <Head page={page} />
       <p className="mt-1 mb-3 max-w-4xl text-lg leading-snug">{page.summary}</p>
       <NextCard page={page} chosenOn={page.chosen ? format(page.chosen.at, 'd MMMM') : null} />
-      {page.since === null && <div className="mt-4">{find}</div>}
-      <div className="mt-5 grid gap-x-12 gap-y-8 lg:grid-cols-[minmax(0,1fr)_22rem]">
-        <div className="min-w-0 space-y-8">
+      {page.since === null && (
+        <Section id="find" title="Find where they are" className="mt-4">
+          {find}
+        </Section>
+      )}
+      <div className="mt-5 grid gap-x-12 gap-y-2 lg:grid-cols-[minmax(0,1fr)_22rem] lg:gap-y-8">
+        <div className="min-w-0 space-y-2 lg:space-y-8">
           <LadderPaths ladders={page.ladders} />
           <Lately page={page} />
-          <Section id="weeks" title="Week by week" heading="mb-2 text-2xl">
+          <Folding id="weeks" title="Week by week" heading="mb-2 text-2xl">
             <HistoryChart weeks={page.weeks} />
-          </Section>
+          </Folding>
           <Notes notes={page.notes} />
         </div>
-        <div className="min-w-0 space-y-8">
+        <div className="min-w-0 space-y-2 lg:space-y-8">
           <SoundMapView map={page.map} chart={page.chart} />
-          {page.since !== null && find}
+          {page.since !== null && (
+            <Folding id="find" title="Find where they are">
+              {find}
+            </Folding>
+          )}
           <Aside page={page} stale={stale} />
         </div>
       </div>
@@ -83,7 +91,7 @@ export function ChildScreen({ page }: { page: ChildPage }) {
 /** How they speak, what is due again, what adults chose, their files. */
 function Aside({ page, stale }: { readonly page: ChildPage; readonly stale: ShownLadder[] }) {
   return (
-    <div className="space-y-8">
+    <div className="space-y-2 lg:space-y-8">
       <Way page={page} />
       {stale.length > 0 && (
         <Section id="due" title="Due again">
@@ -108,18 +116,17 @@ function Aside({ page, stale }: { readonly page: ChildPage; readonly stale: Show
           </ul>
         </Section>
       )}
-      <section aria-labelledby="files" className="flex flex-col gap-2.5">
-        <h2 id="files" className="text-xl">
-          Everything we hold about {page.name}
-        </h2>
-        <a className="plain" href={`/api/children/${page.id}/export?as=csv`} download>
-          <Download size={18} aria-hidden="true" /> CSV for a spreadsheet
-        </a>
-        <a className="plain" href={`/api/children/${page.id}/export?as=json`} download>
-          <Download size={18} aria-hidden="true" /> JSON
-        </a>
-        <EraseChild child={{ id: page.id, name: page.name }} />
-      </section>
+      <Folding id="files" title={`Everything we hold about ${page.name}`}>
+        <div className="flex flex-col gap-2.5">
+          <a className="plain" href={`/api/children/${page.id}/export?as=csv`} download>
+            <Download size={18} aria-hidden="true" /> CSV for a spreadsheet
+          </a>
+          <a className="plain" href={`/api/children/${page.id}/export?as=json`} download>
+            <Download size={18} aria-hidden="true" /> JSON
+          </a>
+          <EraseChild child={{ id: page.id, name: page.name }} held={page.held} />
+        </div>
+      </Folding>
       <p className="text-[0.95rem] text-muted">
         This is a teaching record, not a diagnosis, and no reply doesn’t mean they don’t know. If you’re worried about a
         child’s hearing, speech or language, talk to the family and your special-needs lead. Assessment is for a speech
@@ -132,13 +139,13 @@ function Aside({ page, stale }: { readonly page: ChildPage; readonly stale: Show
 /** How they say sounds, and what that would change. */
 function Way({ page }: { readonly page: ChildPage }) {
   return (
-    <Section id="way" title="Speech differences">
+    <Folding id="way" title="Speech differences">
       <p className="mb-1 text-muted">{page.name}’s own way of saying sounds never counts as a mistake.</p>
       <OwnWayButton child={{ id: page.id, name: page.name, ownWay: page.ownWay }} />
       {page.ownWayEffect.length > 0 && (
         <p className="mt-1">{wouldCountAsRight(page.ownWayEffect.length, page.ownWayEffect.slice(0, 4).join(', '))}</p>
       )}
-    </Section>
+    </Folding>
   );
 }
 
@@ -148,8 +155,8 @@ function Lately({ page }: { readonly page: ChildPage }) {
     <Section id="lately" title="Lately">
       {page.recent.length ? (
         <ul className="grid grid-cols-2 gap-x-6 gap-y-2.5 sm:grid-cols-4">
-          {page.recent.map((a) => (
-            <Answer key={a.id} answer={a} />
+          {page.recent.map((a, i) => (
+            <Answer key={a.id} answer={a} more={i >= ON_A_PHONE} />
           ))}
         </ul>
       ) : (

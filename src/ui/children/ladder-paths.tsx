@@ -5,12 +5,25 @@ import { useState } from 'react';
 import { capital } from '@/core/in-words';
 import { STATE_WORDS } from '@/core/evidence/rule';
 import type { ShownLadder, ShownRung } from '@/server/children/child-page';
+import { Button } from '../kit/button';
 import { Hop, StateSign } from './state-sign';
+
+/** Something is known of a rung, or it is next; others are folded away. */
+const isSeen = ({ state, now }: ShownRung): boolean => state !== 'not-enough' || now;
+
+/** The ladders of which there is nothing to show, in words. */
+function restWords(rest: readonly ShownLadder[]): string {
+  const named = (played: boolean, words: string): string => {
+    const names = rest.filter((l) => l.played === played).map((l) => l.name.toLowerCase());
+    return names.length ? `${words}: ${names.join(', ')}. ` : '';
+  };
+  return named(true, 'Not enough seen yet') + named(false, 'Not started yet');
+}
 
 /** Every ladder that was begun, as a path of hops; a tap on one says how it is known. */
 export function LadderPaths({ ladders }: { readonly ladders: readonly ShownLadder[] }) {
-  const shown = ladders.filter((l) => l.played || l.rungs.some((r) => r.now));
-  const rest = ladders.filter((l) => !shown.includes(l));
+  const [every, setEvery] = useState(false);
+  const shown = ladders.filter((l) => l.rungs.some(isSeen) || (every && l.played));
   const first = shown.find((l) => l.rungs.some((r) => r.now)) ?? shown[0];
   const [at, setAt] = useState<readonly [string, string] | null>(null);
   const ladder = shown.find((l) => l.id === at?.[0]) ?? first;
@@ -30,7 +43,7 @@ export function LadderPaths({ ladders }: { readonly ladders: readonly ShownLadde
           <li key={l.id} className="grid items-center gap-x-2 py-1 sm:grid-cols-[7.8rem_minmax(0,1fr)]">
             <h2 className="font-word text-[1.05rem] leading-tight font-bold">{l.name}</h2>
             <ol className="grid grid-cols-6 sm:grid-cols-8">
-              {l.rungs.map((r) => {
+              {(every ? l.rungs : l.rungs.filter(isSeen)).map((r) => {
                 const on = l.id === ladder.id && r.id === rung.id;
                 return (
                   <li key={r.id}>
@@ -73,11 +86,12 @@ export function LadderPaths({ ladders }: { readonly ladders: readonly ShownLadde
           </b>{' '}
           <span className="font-sans text-base">{rung.why}</span>
         </p>
-        {rest.length > 0 && (
-          <p className="text-[0.95rem] text-muted">
-            Not started yet: {rest.map((l) => l.name.toLowerCase()).join(', ')}.
-          </p>
-        )}
+        <p className="text-[0.95rem] text-muted">
+          {restWords(ladders.filter((l) => !shown.includes(l)))}
+          <Button kind="quiet" className="px-0" onClick={() => setEvery(!every)}>
+            {every ? 'Only what we’ve seen' : 'Show every step'}
+          </Button>
+        </p>
       </div>
     </div>
   );

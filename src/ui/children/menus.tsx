@@ -1,16 +1,9 @@
 'use client';
 
+import { useRouter } from 'next/navigation';
 import { EllipsisVertical } from 'lucide-react';
 import { useState, useTransition, type ComponentProps } from 'react';
-import {
-  eraseChild,
-  eraseGroup,
-  mergeGroup,
-  moveToGroup,
-  putOutOfSight,
-  renameChild,
-  renameGroup,
-} from '@/actions/groups';
+import { eraseGroup, mergeGroup, moveToGroup, putOutOfSight, renameChild, renameGroup } from '@/actions/groups';
 import { Alert } from '../kit/alert';
 import { CompanyDialog } from './company';
 import { Menu } from '../kit/menu';
@@ -52,8 +45,8 @@ interface ToConfirm {
   readonly act: Does;
 }
 
-/** Asks, does it, and says what went wrong; the answer to “did it work” goes to `done`. */
-function Ask({ asked, close, done }: { readonly asked: ToConfirm | null; close: () => void; done: () => void }) {
+/** Asks, does it, and says what went wrong. */
+function Ask({ asked, close }: { readonly asked: ToConfirm | null; readonly close: () => void }) {
   const [error, setError] = useState<string | null>(null);
   const [busy, begin] = useTransition();
   const act = (): void =>
@@ -63,7 +56,6 @@ function Ask({ asked, close, done }: { readonly asked: ToConfirm | null; close: 
       setError(state.error ?? null);
       if (state.error) return;
       close();
-      done();
     });
   return (
     <Alert
@@ -91,12 +83,10 @@ interface ChangesProps {
   readonly onRename: (name: string) => Promise<{ readonly error?: string }>;
   /** What else can be done; some of it asks first. */
   readonly acts: (ask: (asked: ToConfirm) => void) => Acts;
-  /** Something that was asked first is done. */
-  readonly done?: () => void;
 }
 
 /** A menu of what has a name: rename it first, then the rest. */
-function Changes({ name, onRename, acts, done = () => undefined }: ChangesProps) {
+function Changes({ name, onRename, acts }: ChangesProps) {
   const [renaming, setRenaming] = useState(false);
   const [asked, setAsked] = useState<ToConfirm | null>(null);
   return (
@@ -106,7 +96,7 @@ function Changes({ name, onRename, acts, done = () => undefined }: ChangesProps)
         acts={[{ name: 'Rename…', does: () => setRenaming(true) }, ...acts(setAsked)]}
       />
       <RenameDialog name={name} open={renaming} onOpenChange={setRenaming} onRename={onRename} />
-      <Ask asked={asked} close={() => setAsked(null)} done={done} />
+      <Ask asked={asked} close={() => setAsked(null)} />
     </>
   );
 }
@@ -129,27 +119,19 @@ interface ChildMenuProps {
 export function ChildMenu({ child, others, groups, tell }: ChildMenuProps) {
   const { id, name } = child;
   const [grouping, setGrouping] = useState(false);
+  const router = useRouter();
   const [, begin] = useTransition();
   const run = (act: Does, said: string): void =>
     begin(async () => {
       const state = await act().catch(unreached('Nothing was changed.'));
       tell(state.error ? { error: state.error } : { said });
     });
-  const erase: ToConfirm = {
-    title: eraseName(name),
-    warning:
-      `This erases ${name} and every answer they gave, in every session. You can’t undo it. A backup you made ` +
-      'earlier still has them.',
-    keep: keepName(name),
-    does: `Erase ${name} and their answers`,
-    act: () => eraseChild(id),
-  };
   return (
     <>
       <Changes
         name={name}
         onRename={(next) => renameChild(id, next)}
-        acts={(ask) => [
+        acts={() => [
           { name: 'Days and groups…', does: () => setGrouping(true) },
           ...forGroups('Move to', groups, (to) =>
             run(() => moveToGroup(id, to.id), `${name} is in ${to.name} now, with all their answers.`),
@@ -158,9 +140,8 @@ export function ChildMenu({ child, others, groups, tell }: ChildMenuProps) {
             name: 'Take off the list (keep everything)',
             does: () => run(() => putOutOfSight(id, true), `${name} is off the list. You can bring them back below.`),
           },
-          { name: 'Erase…', does: () => ask(erase) },
+          { name: 'Their file, and erasing…', does: () => router.push(`/children/${id}#files`) },
         ]}
-        done={() => tell({ said: `${name} was erased.` })}
       />
       {grouping && <CompanyDialog child={child} others={others} open onOpenChange={setGrouping} />}
     </>

@@ -15,7 +15,7 @@ import { groupBy } from '@/core/group-by';
 import type { RecentAnswer } from '@/server/children/child-page';
 import { Field } from '../kit/field';
 import { Link } from '../kit/link';
-import { Section } from '../kit/section';
+import { Folding } from '../kit/folding';
 
 const features = tableFeatures({
   columnFilteringFeature,
@@ -47,7 +47,7 @@ export function Notes({ notes }: { readonly notes: readonly RecentAnswer[] }) {
   });
   const found = table.getRowModel().rows.map((row) => row.original);
   return (
-    <Section id="notes" title="Notes" heading="mb-2 text-2xl">
+    <Folding id="notes" title={notes.length ? `Notes (${notes.length})` : 'Notes'} heading="mb-2 text-2xl">
       {!notes.length && <p className="text-muted">Notes you make while playing appear here, newest first.</p>}
       {notes.length > MANY && (
         <div className="mb-3 max-w-sm">
@@ -80,6 +80,6 @@ export function Notes({ notes }: { readonly notes: readonly RecentAnswer[] }) {
           </ul>
         </div>
       ))}
-    </Section>
+    </Folding>
   );
 }

@@ -5,6 +5,7 @@ import { useState } from 'react';
 import type { MapCell, SoundMap } from '@/core/evidence/sound-map';
 import { WORD_PLACES, WORD_PLACE_NAMES, type WordPlace } from '@/core/evidence/word-places';
 import type { ChildPage } from '@/server/children/child-page';
+import { Folding } from '../kit/folding';
 import { MANNER_WORDS } from '../kit/manners';
 
 interface Seen {
@@ -63,10 +64,7 @@ export function SoundMapView({ map, chart }: { map: SoundMap; chart: ChildPage['
     );
   };
   return (
-    <section aria-labelledby="map">
-      <h2 id="map" className="text-xl">
-        Sounds {WORD_PLACE_NAMES[spot]}
-      </h2>
+    <Folding id="map" title={`Sounds ${WORD_PLACE_NAMES[spot]}`}>
       <div role="group" aria-label="Where in the word" className="my-1 flex flex-wrap gap-1">
         {WORD_PLACES.map((s) => (
           <button
@@ -97,6 +95,6 @@ export function SoundMapView({ map, chart }: { map: SoundMap; chart: ChildPage['
         Filled: secure. Ringed: often missed. Dashed: it may be how they say it. Pale: not enough seen yet. We name a
         pattern only when it’s unlikely to be chance.
       </p>
-    </section>
+    </Folding>
   );
 }

@@ -3,7 +3,9 @@ import type { ReactNode } from 'react';
 import type { Group } from '@/server/people/groups';
 import type { SessionLine } from '@/server/sessions/look-back';
 import type { ReadySession } from '@/server/plans/today';
+import { listed } from '@/core/in-words';
 import { AwaySwitch } from '../children/away-switch';
+import { Collapsible } from '../kit/collapsible';
 import { Link } from '../kit/link';
 import { SessionLines } from '../look-back/session-lines';
 import type { WhoWithWhom } from '@/server/children/who-with-whom';
@@ -32,7 +34,7 @@ export function TodayScreen({ group, sessions, ready, who, isBack, children }: T
   // So few that they are one group whatever is asked: the ready sessions are for them.
   const inGroups = groups.length + alone.length > 1 || group.children.length >= 2 * GROUP_SIZE.least;
   return (
-    <div className="grid gap-x-14 gap-y-10 lg:grid-cols-[minmax(0,1fr)_20rem]">
+    <div className="grid gap-x-14 gap-y-8 lg:grid-cols-[minmax(0,1fr)_20rem] lg:grid-rows-[auto_1fr]">
       <div className="min-w-0">
         {children}
         <h1 className="text-4xl">Ready for {group.name}</h1>
@@ -45,50 +47,75 @@ export function TodayScreen({ group, sessions, ready, who, isBack, children }: T
             </Link>
           </p>
         )}
-        {inGroups && (
-          <div className="mb-10">
-            <WhoPlaysWithWhom groupId={group.id} who={who} />
-          </div>
-        )}
-        {inGroups && <h2 className="mb-2 text-2xl">Everyone together</h2>}
-        <Ready groupId={group.id} ready={ready} under={inGroups} />
         {open && (
-          <p className="mt-5 border-l-4 border-marigold py-1 pl-4">
+          <p className="mb-5 border-l-4 border-marigold py-1 pl-4">
             You haven’t finished “{open.title}”.{' '}
             <Link className="quiet px-1 text-ink" href={`/play/${open.id}`}>
               Carry on
             </Link>
           </p>
         )}
-        <h2 className="mt-12 mb-1 text-2xl">Lately</h2>
+        {inGroups ? (
+          <WhoPlaysWithWhom groupId={group.id} who={who} />
+        ) : (
+          <Ready groupId={group.id} ready={ready} under={false} />
+        )}
+      </div>
+      <div className="min-w-0 lg:col-start-2 lg:row-span-2 lg:row-start-1">
+        <Section id="here" title="Here today" heading="mb-1 text-2xl">
+          <WhoIsHere group={group} />
+          <ListLinks group={group} />
+          {here.length > 0 && <DoorForm groupId={group.id} />}
+          <DueList groupId={group.id} who={who} />
+        </Section>
+      </div>
+      <div className="min-w-0">
+        {inGroups && (
+          <div className="mb-12">
+            <h2 className="mb-2 text-2xl">Everyone together</h2>
+            <Ready groupId={group.id} ready={ready} under />
+          </div>
+        )}
+        <h2 className="mb-1 text-2xl">Lately</h2>
         {sessions.length ? (
           <SessionLines sessions={sessions} />
         ) : (
           <p className="text-muted">{group.name}’s sessions will appear here once you’ve played one.</p>
         )}
       </div>
-      <Section id="here" title="Here today" heading="mb-1 text-2xl">
-        {group.children.length ? (
-          <>
-            <p className="mb-2 text-muted">
-              {here.length} of {group.children.length} in {group.name}. Tap the switch beside anyone who’s away.
-            </p>
-            <ul className="divide-y divide-line border-y border-line">
-              {group.children.map((child) => (
-                <li key={child.id}>
-                  <AwaySwitch child={child} />
-                </li>
-              ))}
-            </ul>
-          </>
-        ) : (
-          <p className="mb-3 text-muted">No names yet. You can play all together, or add names first.</p>
-        )}
-        <ListLinks group={group} />
-        {here.length > 0 && <DoorForm groupId={group.id} />}
-        <DueList groupId={group.id} who={who} />
-      </Section>
     </div>
+  );
+}
+
+/** Who is here: on a phone in one line, with the switches behind it; beside the sessions all of them. */
+function WhoIsHere({ group: { name, children } }: Pick<TodayProps, 'group'>) {
+  if (!children.length)
+    return <p className="mb-3 text-muted">No names yet. You can play all together, or add names first.</p>;
+  const away = children.filter((c) => c.away);
+  const gone = away.filter((c) => !c.notTheirDay).map((c) => c.name);
+  const notToday = away.filter((c) => c.notTheirDay).map((c) => c.name);
+  const line = [
+    `${children.length - away.length} of ${children.length} in ${name}.`,
+    ...(gone.length ? [`${listed(gone)} ${gone.length === 1 ? 'is' : 'are'} away.`] : []),
+    ...(notToday.length ? [`It isn’t ${listed(notToday)}’s day.`] : []),
+  ].join(' ');
+  const switches = (
+    <ul className="divide-y divide-line border-y border-line">
+      {children.map((child) => (
+        <li key={child.id}>
+          <AwaySwitch child={child} />
+        </li>
+      ))}
+    </ul>
+  );
+  return (
+    <>
+      <p className="text-muted">{line}</p>
+      <div className="mt-2 max-lg:hidden">{switches}</div>
+      <div className="lg:hidden">
+        <Collapsible title="Who’s away?">{switches}</Collapsible>
+      </div>
+    </>
   );
 }
 
