@@ -19,7 +19,7 @@ test('anything is found by name or by sounds, by keys alone, and what is not the
   const { page, trouble } = await openPage(browser);
   await page.goto(app.url);
   await page.keyboard.press('Control+k');
-  const field = page.getByPlaceholder('a name, a word, or sounds: sh o p');
+  const field = page.getByPlaceholder('a name, a word, 4 sounds, or sh o p');
   await field.waitFor();
   await page.getByRole('option', { name: 'Look back' }).waitFor();
   expect(await violations(page)).toEqual([]);

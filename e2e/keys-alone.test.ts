@@ -59,7 +59,7 @@ test('names: away and back, moved, renamed, added', async () => {
   await page.keyboard.press('Escape');
   await kept(page);
   await page.keyboard.press('Control+k');
-  await page.getByPlaceholder('a name, a word, or sounds: sh o p').waitFor();
+  await page.getByPlaceholder('a name, a word, 4 sounds, or sh o p').waitFor();
   await page.keyboard.type('add words');
   await page.getByRole('option', { name: 'Add words' }).waitFor();
   await page.keyboard.press('Enter');

@@ -453,9 +453,11 @@ describe('a plan', () => {
     await page.getByRole('button', { name: 'Change round 2' }).click();
     await page.getByLabel('Add a word').fill('elephant');
     await page.getByRole('button', { name: 'Add it' }).click();
-    await page.getByText('That didn’t work').waitFor();
+    // The reason stands beside the field, in sounds as a person says them.
+    const refused = page.getByRole('dialog').getByRole('alert').filter({ hasText: '“elephant” doesn’t fit' });
+    await refused.waitFor();
+    expect(await refused.textContent()).toContain('sounds, /e/');
     await page.keyboard.press('Escape');
-    await page.getByRole('alert').filter({ hasText: '“elephant” doesn’t fit' }).waitFor();
     await page.context().setOffline(true);
     await page.getByRole('button', { name: 'Remove round 4' }).click();
     await page.getByRole('alert').filter({ hasText: 'can’t reach the server' }).waitFor();

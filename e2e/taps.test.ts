@@ -190,9 +190,9 @@ test('a class list in five; a child moved, put out of sight, a note found, all t
   await page.goto(app.url);
   const finding = walker(page);
   await finding.tap('button', 'Find');
-  await page.getByPlaceholder('a name, a word, or sounds: sh o p').fill('sleepy');
+  await page.getByPlaceholder('a name, a word, 4 sounds, or sh o p').fill('scarecrow');
   await page.getByRole('group', { name: 'Notes' }).getByRole('option').first().waitFor();
-  await finding.tap('option', /Still a bit sleepy/);
+  await finding.tap('option', /Whispered it to the scarecrow/);
   await page.waitForURL(/look-back\/[0-9a-f]{8}/);
   expect(finding.taps()).toBeLessThanOrEqual(3);
 
@@ -203,5 +203,109 @@ test('a class list in five; a child moved, put out of sight, a note found, all t
   await taking.tap('link', 'Download everything as open files (ZIP)');
   expect((await file).suggestedFilename()).toMatch(/\.zip$/);
   expect(taking.taps()).toBeLessThanOrEqual(3);
+  await page.context().close();
+});
+
+test('first day on a phone: six names, two turns and a look back in at most fifteen', async () => {
+  const fresh = await openApp();
+  const { page, trouble } = await openPage(browser, 390, 844);
+  await page.goto(fresh.url);
+  const { tap, taps } = walker(page);
+  await tap('tab', 'Who’s playing');
+  await page.getByLabel('First names').fill('Wren, Kofi, Idris, Ottilie, Jem, Bo');
+  // The obvious next thing keeps them.
+  await tap('button', /^Next: /);
+  await tap('button', /^Play now/);
+  await page.waitForURL(/\/play\//);
+  await awake(page);
+  await tap('button', /^Done – /);
+  for (const turns of [1, 2]) {
+    await nextFinger(page);
+    await tap('button', /^On own/);
+    await page.getByRole('img', { name: new RegExp(`^${turns} of`) }).waitFor();
+  }
+  await tap('button', 'Finish');
+  await tap('button', 'Finish the session');
+  await page.waitForURL(/look-back/);
+  // The warm-up is everyone’s together, so the six had no turn of their own yet.
+  await page.getByText('No turn today: Wren, Kofi, Idris, Ottilie, Jem, Bo.').waitFor();
+  expect(taps()).toBeLessThanOrEqual(15);
+  expect(trouble).toEqual([]);
+  await page.context().close();
+  await fresh.stop();
+});
+
+test('eight minutes of blending four sounds, planned in at most six', async () => {
+  const { page } = await openPage(browser);
+  await page.goto(app.url);
+  const { tap, choose, taps } = walker(page);
+  await tap('link', 'Plan');
+  await page.getByRole('heading', { name: /^Plan for/ }).waitFor();
+  await choose('Game', 'blending');
+  await choose('Step', '4');
+  expect(await page.getByLabel('Minutes').inputValue()).toBe('8');
+  await tap('button', 'Plan it');
+  await page.waitForURL(/plan\/[0-9a-f]{8}/);
+  await page.getByRole('heading', { name: 'Plan: Blending, 4 sounds, of any kind' }).waitFor();
+  expect(taps()).toBeLessThanOrEqual(6);
+
+  // The same from anywhere, by what is typed.
+  await page.goto(app.url);
+  const typing = walker(page);
+  await typing.tap('button', 'Find');
+  await page.getByRole('combobox', { name: 'Find anything' }).fill('4 sounds');
+  await typing.tap('option', /^Plan: Blending/);
+  await page.waitForURL(/plan\?task=blending&step=4/);
+  await typing.tap('button', 'Plan it');
+  await page.getByRole('heading', { name: 'Plan: Blending, 4 sounds, of any kind' }).waitFor();
+  expect(typing.taps()).toBeLessThanOrEqual(3);
+  await page.context().close();
+});
+
+test('cards from six held words in at most six', async () => {
+  const { page } = await openPage(browser);
+  await page.goto(`${app.url}/words`);
+  const { tap, choose, taps } = walker(page);
+  await tap('link', /^you can hold/);
+  await page.waitForURL(/first=hold/);
+  await choose('How many words', '6');
+  await page.waitForURL(/size=6/);
+  await page.getByRole('heading', { name: '6 words' }).first().waitFor();
+  await page.getByLabel('Name of the set').fill('Six held');
+  await tap('button', 'Save');
+  await tap('link', 'Print it');
+  await page.waitForURL(/print\/sets/);
+  await tap('link', 'Picture cards');
+  await page.waitForURL(/as=cards/);
+  expect(taps()).toBeLessThanOrEqual(6);
+  await page.context().close();
+});
+
+test('an answer given to the wrong child is put right in at most three', async () => {
+  const { page } = await openPage(browser);
+  await page.goto(`${app.url}/look-back`);
+  await page.locator('main li a').first().click();
+  await page.waitForURL(/look-back\/[0-9a-f]{8}/);
+  const { tap, taps } = walker(page);
+  await tap('button', /^Wren, .*: correct this$/);
+  await tap('button', 'Idris');
+  await page.getByText(/: now Idris’s answer\./).waitFor();
+  expect(taps()).toBeLessThanOrEqual(3);
+  await page.context().close();
+});
+
+test('a check-in of a new child, from Today, in at most three', async () => {
+  const { page } = await openPage(browser, 390, 844);
+  await page.goto(`${app.url}/children`);
+  await page.getByRole('button', { name: 'Add …' }).click();
+  await page.getByRole('menuitem', { name: 'Names' }).click();
+  await page.getByLabel('First names').fill('Hazelnut');
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await page.getByText(/^Added/).waitFor();
+  await page.goto(app.url);
+  const { tap, taps } = walker(page);
+  await tap('button', /^Find where they are/);
+  await page.waitForURL(/\/play\//);
+  expect(taps()).toBeLessThanOrEqual(3);
   await page.context().close();
 });

@@ -185,8 +185,11 @@ test.each(Object.keys(PLACES))('what was typed outlives every way out: %s', asyn
 });
 
 /** What sends a form, where it is not a tap on what it is for: the button in it, or the one under it. */
-const SENDS =
-  /^(Add|Add it|Add the group|Add \d+ child(ren)?|Save|Save the name|Find its sounds|It sounds right: save it|Plan it|Type it in)$/;
+const SENDS = new RegExp(
+  '^(Add|Add it|Add the group|Add \\d+ child(ren)?|Save|Save the name|Find its sounds|' +
+    'It sounds right: save it|Plan it|Type it in)$',
+  'u',
+);
 
 test('a server that is away takes nothing that was typed', async () => {
   for (const name of Object.keys(PLACES)) {

@@ -237,8 +237,8 @@ export async function tap(page: Page, key: string, turns: number): Promise<void>
   await shown(page, turns);
 }
 
-/** What dnd-kit tells screen readers: what is moved, and over what. */
-const MOVED_OVER = /item (\S+) was moved over droppable area (\S+)\./;
+/** What is told while something is moved: which place it would have. */
+const WOULD_BE = /would be (\d+) of/;
 
 /**
  * Moves something with the keyboard: lifts it with Space, goes with arrows, drops it with Space. Each key waits until
@@ -249,17 +249,19 @@ export async function moveByKeys(page: Page, grip: Locator, arrows: readonly str
   const says = (what: RegExp): Promise<void> => expect.poll(() => told.textContent()).toMatch(what);
   await grip.focus();
   await page.keyboard.press('Space');
-  await says(/droppable area|Picked up/);
-  let over = '';
+  await says(/picked up|would be/);
+  // It lies over its own place at first.
+  let over =
+    /, (\d+) of/.exec((await told.textContent()) ?? '')?.[1] ?? WOULD_BE.exec((await told.textContent()) ?? '')?.[1];
   for (const arrow of arrows) {
     await page.keyboard.press(arrow);
     await expect
       .poll(async () => {
-        const [, active, now] = MOVED_OVER.exec((await told.textContent()) ?? '') ?? [];
-        return now !== undefined && now !== active && now !== over;
+        const now = WOULD_BE.exec((await told.textContent()) ?? '')?.[1];
+        return now !== undefined && now !== over;
       })
       .toBe(true);
-    over = MOVED_OVER.exec((await told.textContent()) ?? '')?.[2] ?? '';
+    over = WOULD_BE.exec((await told.textContent()) ?? '')?.[1];
   }
   await page.keyboard.press('Space');
   await says(/was dropped/);

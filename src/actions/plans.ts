@@ -29,6 +29,14 @@ export async function playReady(_: FormState, form: FormData): Promise<FormState
   });
 }
 
+/** Plays a plan as it is kept. */
+export async function playKept(id: unknown): Promise<Answer<string>> {
+  return answer(async () => {
+    const { groupId, plan } = await plans.openPlan(typedText.parse(id));
+    return startPlan(groupId, plan);
+  });
+}
+
 /** Plays a plan as it stands on the screen. */
 export async function playPlan(id: unknown, body: unknown): Promise<Answer<string>> {
   return answer(async () => {

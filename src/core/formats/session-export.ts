@@ -96,8 +96,11 @@ export const CSV_COLUMNS = [
  * The answers as CSV (RFC 4180) with a byte-order mark, so that spreadsheets read other scripts. A cell that would
  * begin a formula gets an apostrophe before it (OWASP, CSV Injection).
  */
-export function toCsv({ answers }: SessionExport): string {
-  const rows = answers.map((a) => [
+export const toCsv = (made: SessionExport): string => csv(CSV_COLUMNS, linesOf(made));
+
+/** The lines of that table, without its head. */
+export const linesOf = ({ answers }: SessionExport): (string | number)[][] =>
+  answers.map((a) => [
     roundOf(a.turn) + 1,
     turnInRound(a.turn) + 1,
     a.task,
@@ -122,5 +125,3 @@ export function toCsv({ answers }: SessionExport): string {
     a.before.map((b) => `${OUTCOME_WORDS[b.outcome]}${b.why ? ` (${WHY_WORDS[b.why]})` : ''}`).join(', '),
     a.id,
   ]);
-  return csv(CSV_COLUMNS, rows);
-}

@@ -6,6 +6,8 @@ import { smallGroups, type SmallGroups } from './small-groups';
 export interface WhoWithWhom extends SmallGroups {
   readonly names: Readonly<Record<string, string>>;
   readonly due: readonly DueRung[];
+  /** Ids of those who are here and whom nobody has played with yet, where that is not most of them. */
+  readonly fresh: readonly string[];
   /** What a child who plays alone would play; none where every step holds. */
   readonly steps: Readonly<Record<string, PlayAlone>>;
 }
@@ -24,14 +26,14 @@ interface PlayAlone {
 export async function whoWithWhom(group: Group, now = Date.now()): Promise<WhoWithWhom> {
   const { settings, children } = await boardWith(group, now);
   const made = smallGroups(group, settings, children, now);
+  const here = children.filter((c) => !c.away);
+  const fresh = here.filter((c) => !c.seen).map((c) => c.id);
   const alone = new Set(made.grouping.alone.map((a) => a.id));
   return {
     ...made,
     names: Object.fromEntries(children.map((c) => [c.id, c.name])),
-    due: dueIn(
-      children.filter((c) => !c.away),
-      now,
-    ),
+    due: dueIn(here, now),
+    fresh: 2 * fresh.length < here.length ? fresh : [],
     steps: Object.fromEntries(
       children.flatMap(({ id, next, seen }) => {
         if (!alone.has(id) || !next) return [];

@@ -1,7 +1,7 @@
 import { format } from 'date-fns';
 import { strToU8, Zip, ZipDeflate } from 'fflate';
 import { csv } from '../../core/formats/csv';
-import { toCsv } from '../../core/formats/session-export';
+import { CSV_COLUMNS, linesOf, toCsv } from '../../core/formats/session-export';
 import { childDownload } from '../children/child-file';
 import { listGroups } from '../people/groups';
 import { planFile } from '../plans/plans';
@@ -9,6 +9,7 @@ import { caughtUp, soonRead, stillReading } from '../record/rebuild-queue';
 import { sessionLog } from '../record/session-record';
 import { exportOf, lookBack } from '../sessions/look-back';
 import { database } from '../storage/database';
+import { rows } from '../storage/rows';
 import { Problem } from '../storage/problems';
 import { exportSet, listSets } from '../words/word-sets';
 
@@ -58,8 +59,9 @@ async function* children(): AsyncGenerator<File> {
   }
 }
 
-/** Two files for each session: for a program, and for a spreadsheet. */
+/** Two files for each session, for a program and for a spreadsheet; and all answers on one sheet. */
 async function* sessions(): AsyncGenerator<File> {
+  const sheet: (string | number)[][] = [];
   const { models } = await database();
   for (const session of await models.sessions.findAll({ attributes: ['id', 'title', 'started_at'] })) {
     const { id, title, started_at: at } = session.get();
@@ -68,6 +70,7 @@ async function* sessions(): AsyncGenerator<File> {
       const made = exportOf(await lookBack(id));
       yield [`${path}.json`, json(made)];
       yield [`${path}.csv`, toCsv(made)];
+      sheet.push(...linesOf(made).map((line) => [format(at, 'yyyy-MM-dd HH:mm'), made.session.group, title, ...line]));
     } catch (error) {
       // One that cannot be read is given as it was marked, and holds no other up.
       console.error(
@@ -76,6 +79,36 @@ async function* sessions(): AsyncGenerator<File> {
       );
       yield [`${path}.json`, json({ format: 'bouncy-echo-session-log', version: 1, id, log: await sessionLog(id) })];
     }
+  }
+  yield ['answers.csv', csv(['started', 'group', 'session', ...CSV_COLUMNS], sheet)];
+}
+
+/** Tables that are no part of what a setting has put in. */
+export const LEFT_OUT: Readonly<Record<string, string>> = {
+  SequelizeMeta: 'which changes the file has had',
+  erased: 'what was erased is not given out again',
+  evidence: 'worked out from the answers',
+  heard_sounds: 'worked out from the answers',
+  kept_advice: 'worked out from the answers',
+  local_steps: 'worked out from the answers',
+};
+
+/** Every other table as it is kept, so that nothing is missing: own words, settings, taught sounds, the shelf and all. */
+export async function* tables(): AsyncGenerator<File> {
+  const all = await rows<{ name: string }>(
+    `SELECT name FROM sqlite_master WHERE type = 'table' AND name NOT LIKE 'sqlite_%' ORDER BY name`,
+  );
+  for (const { name } of all) {
+    if (name in LEFT_OUT) continue;
+    const columns = (await rows<{ name: string }>(`SELECT name FROM pragma_table_info('${name}')`)).map((c) => c.name);
+    const lines = await rows<Record<string, string | number | null>>(`SELECT * FROM "${name}"`);
+    yield [
+      `tables/${name}.csv`,
+      csv(
+        columns,
+        lines.map((line) => columns.map((column) => line[column] ?? '')),
+      ),
+    ];
   }
 }
 
@@ -101,7 +134,10 @@ async function* filesOf(now: number): AsyncGenerator<File> {
 groups.csv, children.csv  who is on which list, and who is out of sight
 children/                 a file for each child, with everything about them
 sessions/                 each session twice: JSON for a program, CSV for a spreadsheet
+answers.csv               all answers of all sessions on one sheet
 plans/, word sets/        as they are shared; both can be brought in again
+tables/                   everything else as it is kept: our own words, words put aside, taught sounds, the prop
+                          shelf, settings and all
 
 This is about children. Keep it as your setting’s rules ask, and delete it when you no longer need it.
 A child who is erased in Bouncy Echo is still in this file.
@@ -111,6 +147,7 @@ A child who is erased in Bouncy Echo is still in this file.
   yield* children();
   yield* sessions();
   yield* plansAndSets();
+  yield* tables();
 }
 
 /** Files as the pieces of a ZIP archive (APPNOTE 6.3), as they are asked for. */

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { taskOf } from '../../core/games';
 import { keyLabel } from '../../core/games/key-label';
 import { matcher, readQuery } from '../../core/lexicon/search';
 import { sortWords } from '../../core/lexicon/find';
@@ -45,7 +46,7 @@ const SCREENS = [
 ] as const;
 
 /** What can be found, in the order it is shown. */
-export const HIT_KINDS = ['child', 'word', 'sound', 'set', 'plan', 'session', 'note', 'place'] as const;
+export const HIT_KINDS = ['count', 'child', 'word', 'sound', 'set', 'plan', 'session', 'note', 'place'] as const;
 export type HitKind = (typeof HIT_KINDS)[number];
 
 /** One thing that was found, and where it is. */
@@ -204,6 +205,24 @@ async function noteHits(typed: string): Promise<Hit[]> {
   }));
 }
 
+/** Words and games by their number of sounds. Example of what is typed: `4 sounds`. */
+function countHits(typed: string): Hit[] {
+  const count = /^([2-6]) sounds?$/.exec(typed)?.[1];
+  if (!count) return [];
+  return [
+    ...(['blending', 'segmenting'] as const).map((task): Hit => {
+      const step = [...taskOf(task).steps, ...(taskOf(task).unlisted ?? [])].find((s) => s.id === count);
+      return {
+        kind: 'count',
+        name: `Plan: ${taskOf(task).name}`,
+        detail: step?.name ?? '',
+        href: `/plan?task=${task}&step=${count}`,
+      };
+    }),
+    { kind: 'count', name: `Words with ${count} sounds`, detail: '', href: `/words?sounds=${count}` },
+  ];
+}
+
 /** Screens, by their names and by what people call what is on them. */
 const placeHits = (typed: string): Hit[] =>
   keep(SCREENS, typed, ([, name, called]) => `${name} ${called}`).map(([href, name]) => ({
@@ -230,5 +249,5 @@ export async function findAnything(text: string): Promise<Hit[]> {
     sessionHits(typed),
     noteHits(typed),
   ]);
-  return [...found.flat(), ...placeHits(typed)];
+  return [...countHits(typed), ...found.flat(), ...placeHits(typed)];
 }

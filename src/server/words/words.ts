@@ -70,6 +70,8 @@ export interface WordsFound {
   readonly loosen: WordSet['loosen'];
   readonly size: number;
   readonly confirmed: boolean;
+  /** The word that was searched for is here and does not fit: what is chosen hides it. */
+  readonly hidden: { readonly word: string; readonly count: number } | null;
   /** Why the search was not understood. */
   readonly unclear: string | null;
   readonly taughtAny: boolean;
@@ -139,6 +141,17 @@ function setShown(
   };
 }
 
+/** The word that was typed, where the bank has it and what is chosen beside it leaves it out. */
+function hiddenWord(
+  { q }: Choice,
+  fitting: readonly string[],
+  { byName, whyWithheld }: PreparedBank,
+): WordsFound['hidden'] {
+  const word = byName.get(q?.trim().toLowerCase() ?? '');
+  if (!word || fitting.includes(word.word) || whyWithheld(word.word)) return null;
+  return { word: word.word, count: word.count };
+}
+
 /**
  * The words that fit what was chosen, live counts on every choice, and a word set: the words named, in their order, or
  * a proposal with one stretch at the end.
@@ -173,6 +186,11 @@ export async function findWords(
     size,
     confirmed,
     unclear,
+    hidden: hiddenWord(
+      choice,
+      fitting.map((w) => sure(index.words[w]).word),
+      bank,
+    ),
     results: order.slice(0, end).map((w) => shown(sure(index.words[w]))),
     further: Math.max(0, order.length - end),
     ...setShown(choice.words, proposal, bank),

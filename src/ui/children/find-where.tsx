@@ -3,6 +3,7 @@
 import { useState, useTransition } from 'react';
 import { playFind } from '@/actions/sessions';
 import type { FindGame } from '@/core/choosing/finding';
+import { listed } from '@/core/in-words';
 import { Button } from '../kit/button';
 import { ErrorMessage } from '../kit/message';
 import { Select } from '../kit/select';
@@ -50,6 +51,22 @@ export function FindWhere({ groupId, games, first, whom, what }: FindWhereProps)
     </div>
   );
 }
+
+interface FindNewProps extends Pick<FindWhereProps, 'groupId' | 'games' | 'first'> {
+  readonly fresh: readonly { readonly id: string; readonly name: string }[];
+}
+
+/** Finds where children are who have come new. */
+export const FindNew = ({ fresh, ...rest }: FindNewProps) => (
+  <FindWhere
+    {...rest}
+    whom={() => fresh.map((c) => c.id)}
+    what={
+      `${listed(fresh.map((c) => c.name))} ${fresh.length === 1 ? 'is' : 'are'} new here. Find out where they are: ` +
+      `about ten questions${fresh.length === 1 ? '' : ' each'}, without help or praise.`
+    }
+  />
+);
 
 interface FindOneProps {
   readonly groupId: string;

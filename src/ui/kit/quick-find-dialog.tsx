@@ -11,6 +11,7 @@ import { ErrorMessage } from './message';
 import { unreached } from './unreached';
 
 const KIND_HEADINGS = {
+  count: 'By number of sounds',
   child: 'Children',
   word: 'Words',
   sound: 'Sounds',
@@ -111,7 +112,7 @@ export function QuickFindDialog({ close }: { readonly close: () => void }) {
         <Command.Input
           autoFocus
           className="field"
-          placeholder="a name, a word, or sounds: sh o p"
+          placeholder="a name, a word, 4 sounds, or sh o p"
           value={typed}
           maxLength={60}
           onValueChange={setTyped}

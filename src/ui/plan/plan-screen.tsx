@@ -28,6 +28,7 @@ import { ErrorMessage } from '../kit/message';
 import { GamePicker } from './game-picker';
 import { PlanSide } from './plan-side';
 import { RoundRow } from './round-row';
+import { toldMoves } from '../kit/told-moves';
 import { usePlan } from './use-plan';
 import type { ShownPlan } from '@/server/plans/plan-shown';
 import type { PlanWork } from '@/ui/plan/use-plan';
@@ -50,6 +51,7 @@ export function PlanScreen({ open, games }: { open: OpenPlan; games: Catalogue }
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
   );
   const ids = plan.rounds.map((r) => r.id);
+  const nameOf = (id: string): string => shown.rounds.find((r) => r.id === id)?.name ?? 'The round';
   const move = (from: number, to: number): void =>
     edit((now) => ({ ...now, rounds: arrayMove([...now.rounds], from, to) }));
   const moved = ({ active, over }: DragEndEvent): void => {
@@ -63,7 +65,13 @@ export function PlanScreen({ open, games }: { open: OpenPlan; games: Catalogue }
         <TitleField title={plan.title} onChange={(title) => edit((now) => ({ ...now, title }))} />
         <ForWhom shown={shown} open={open} plan={plan} work={work} />
         <ErrorMessage className="mb-3">{work.error}</ErrorMessage>
-        <DndContext id="rounds" sensors={sensors} collisionDetection={closestCenter} onDragEnd={moved}>
+        <DndContext
+          id="rounds"
+          sensors={sensors}
+          collisionDetection={closestCenter}
+          onDragEnd={moved}
+          accessibility={{ announcements: toldMoves(ids, nameOf) }}
+        >
           <SortableContext items={ids} strategy={verticalListSortingStrategy}>
             <ol className="border-t border-line">
               {plan.rounds.map((round, i) => (
@@ -81,6 +89,7 @@ export function PlanScreen({ open, games }: { open: OpenPlan; games: Catalogue }
                   put={(change) => put(round.id, change)}
                   ask={ask}
                   said={work.said}
+                  error={work.error}
                   onRemove={() => edit((now) => ({ ...now, rounds: now.rounds.filter((r) => r.id !== round.id) }))}
                 />
               ))}

@@ -1,11 +1,12 @@
 'use client';
 
 import { format, parseISO } from 'date-fns';
-import { CalendarPlus, Copy, FileDown, Printer, Trash2 } from 'lucide-react';
+import { CalendarPlus, Copy, FileDown, Play, Printer, Trash2 } from 'lucide-react';
+import { useRouter } from 'next/navigation';
 import { useActionState, useState, useTransition } from 'react';
-import { copyPlan, erasePlan, planIt } from '@/actions/plans';
+import { copyPlan, erasePlan, planIt, playKept } from '@/actions/plans';
 import type { FindGame } from '@/core/choosing/finding';
-import type { Catalogue } from '@/server/plans/catalogue';
+import type { Catalogue, CatalogueTask } from '@/server/plans/catalogue';
 import type { PlanLine } from '@/server/plans/plans';
 import { Alert } from '../kit/alert';
 import { Button } from '../kit/button';
@@ -28,6 +29,8 @@ interface PlansProps {
   readonly find: { readonly games: readonly FindGame[]; readonly first: string };
   readonly plans: readonly PlanLine[];
   readonly games: Catalogue;
+  /** The game and step to begin with: what was asked for, or what is next for the group. */
+  readonly first: { readonly task: string; readonly step: string };
 }
 
 const SHAPES = [
@@ -61,10 +64,10 @@ const only = (
 });
 
 /** Begin a plan from a skill, a sound or a shape; and the plans that are kept. */
-export function PlansScreen({ group, plans, games, find }: PlansProps) {
+export function PlansScreen({ group, plans, games, find, first }: PlansProps) {
   return (
     <div className="grid grid-cols-1 gap-x-14 gap-y-10 lg:grid-cols-[minmax(0,1fr)_25rem]">
-      <NewPlan group={group} games={games} find={find} />
+      <NewPlan key={`${group.id} ${first.task} ${first.step}`} {...{ group, games, find, first }} />
       <div className="min-w-0">
         <PlanList plans={plans} groupName={group.name} />
         <ImportPlan groupId={group.id} />
@@ -73,8 +76,19 @@ export function PlansScreen({ group, plans, games, find }: PlansProps) {
   );
 }
 
-function NewPlan({ group, games, find }: Omit<PlansProps, 'plans'>) {
-  const { form, values, done } = useKeptForm('new-plan', USUAL);
+/** The steps of a game: by number of sounds first, where it goes by that, and then by the shape of the words. */
+const stepsOf = ({ steps, unlisted }: CatalogueTask) => {
+  const asChoices = (of: CatalogueTask['steps']) => of.map((s): [string, string] => [s.id, s.name]);
+  if (!unlisted.length) return asChoices(steps);
+  return [
+    { heading: 'By number of sounds', options: asChoices(unlisted) },
+    { heading: 'Step by step', options: asChoices(steps) },
+  ];
+};
+
+function NewPlan({ group, games, find, first }: Omit<PlansProps, 'plans'>) {
+  const usual = { ...USUAL, ...first };
+  const { form, values, done } = useKeptForm(`new-plan ${group.id} ${usual.task} ${usual.step}`, usual);
   const [sent, send] = useActionState(planIt, {});
   const [error, setError] = useState(sent.error ?? null);
   const [busy, begin] = useTransition();
@@ -123,7 +137,7 @@ function NewPlan({ group, games, find }: Omit<PlansProps, 'plans'>) {
               label="Step"
               value={step || sure(chosen.steps[0]).id}
               onChange={set('step')}
-              options={chosen.steps.map((s) => [s.id, s.name])}
+              options={stepsOf(chosen)}
               kind="small"
               className="text-xl"
             />
@@ -329,6 +343,7 @@ interface PlanRowProps {
 
 /** One plan, and what can be done with it. */
 function PlanRow({ plan, busy, begin, setError, setErasing }: PlanRowProps) {
+  const router = useRouter();
   return (
     <li className="py-2">
       <Link
@@ -342,6 +357,23 @@ function PlanRow({ plan, busy, begin, setError, setErasing }: PlanRowProps) {
         {plan.plannedFor && ` · ${format(parseISO(plan.plannedFor), 'EEE d MMM, HH:mm')}`}
       </p>
       <div className="-ml-2 flex">
+        <Tooltip text="Play now">
+          <button
+            type="button"
+            className={ICON}
+            aria-disabled={busy}
+            onClick={() =>
+              begin(async () => {
+                const a = await playKept(plan.id).catch(unreached());
+                if (a.ok) router.push(`/play/${a.value}`);
+                else setError(a.error);
+              })
+            }
+          >
+            <Play aria-hidden="true" size={19} />
+            <span className="sr-only">Play {plan.title}</span>
+          </button>
+        </Tooltip>
         <Tooltip text="Print">
           <Link className={ICON} href={`/print/plans/${plan.id}`}>
             <Printer aria-hidden="true" size={19} />

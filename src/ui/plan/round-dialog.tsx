@@ -18,6 +18,7 @@ import { Button } from '../kit/button';
 import { Checkbox } from '../kit/checkbox';
 import { Dialog } from '../kit/dialog';
 import { useKeptForm, useKeptText } from '../kit/kept-form';
+import { ErrorMessage } from '../kit/message';
 import { RadioGroup } from '../kit/radio-group';
 import { SelectField } from '../kit/select';
 import { GamePicker } from './game-picker';
@@ -33,17 +34,22 @@ interface RoundDialogProps {
   readonly put: (change: (round: PlannedRound) => PlannedRound) => void;
   readonly ask: (change: PlanChange) => Promise<boolean>;
   readonly said: string | null;
+  /** Why the last change could not be made. */
+  readonly error: string | null;
   readonly onClose: () => void;
 }
 
 /** How a round runs: game and step, who answers, the pause, the gesture, the frame, the words by name. */
-export function RoundDialog({ round, shown, task, games, put, ask, said, onClose }: RoundDialogProps) {
-  const [failed, setFailed] = useState(false);
+export function RoundDialog({ round, shown, task, games, put, ask, said, error, onClose }: RoundDialogProps) {
+  /** The kind of change that was refused last. */
+  const [failed, setFailed] = useState<PlanChange['kind'] | null>(null);
   const tell = async (change: PlanChange): Promise<boolean> => {
     const done = await ask(change);
-    setFailed(!done);
+    setFailed(done ? null : change.kind);
     return done;
   };
+  const why = (...kinds: readonly PlanChange['kind'][]): string | null =>
+    failed !== null && kinds.includes(failed) ? error : null;
   return (
     <Dialog open onOpenChange={onClose} title={shown.name}>
       <div className="space-y-6">
@@ -65,11 +71,15 @@ export function RoundDialog({ round, shown, task, games, put, ask, said, onClose
         <p role="status" className={said ? 'border-l-4 border-slate pl-3' : 'sr-only'}>
           {said ?? ''}
         </p>
-        {failed && (
-          <p role="alert" className="border-l-4 border-red pl-3 text-red">
-            That didn’t work. The reason is above the plan.
-          </p>
-        )}
+        <ErrorMessage>{why('set', 'aim')}</ErrorMessage>
+        <div>
+          {task.leadsOn ? (
+            <ChainForm tell={tell} round={round} />
+          ) : (
+            !shown.inOrder && <WordForm tell={tell} round={round} />
+          )}
+          <ErrorMessage className="mt-2">{why('put', 'chain')}</ErrorMessage>
+        </div>
         <Choice
           legend="Who answers"
           value={round.way}
@@ -89,11 +99,6 @@ export function RoundDialog({ round, shown, task, games, put, ask, said, onClose
           >
             Clap their own names too
           </Button>
-        )}
-        {task.leadsOn ? (
-          <ChainForm tell={tell} round={round} />
-        ) : (
-          !shown.inOrder && <WordForm tell={tell} round={round} />
         )}
       </div>
     </Dialog>

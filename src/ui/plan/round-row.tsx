@@ -45,6 +45,8 @@ interface RoundRowProps {
   readonly ask: (change: PlanChange) => Promise<boolean>;
   /** What the last change has to say about itself. */
   readonly said: string | null;
+  /** Why the last change could not be made. */
+  readonly error: string | null;
   readonly onRemove: () => void;
 }
 
@@ -57,7 +59,8 @@ function stepName(task: CatalogueTask | undefined, id: string, shown: ShownRound
 
 /** One round on its hairline: minutes, game, words, and the line as it will be said. */
 export function RoundRow(props: RoundRowProps) {
-  const { round, number, rounds, shown, plan, games, people, pace, put, ask, said, onRemove, onMove } = props;
+  const { round, number, rounds, shown, plan, games, people, pace, put, ask, onRemove, onMove } = props;
+  const { said, error } = props;
   const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id: round.id });
   const [dialog, setDialog] = useState<'round' | { item: string } | null>(null);
   const [reading, setReading] = useState(false);
@@ -121,14 +124,17 @@ export function RoundRow(props: RoundRowProps) {
         )}
         {reading && shown && <Script shown={shown} reminder={round.reminder} />}
       </div>
-      <Dialogs {...{ round, shown, plan, games, put, ask, said, task, items, dialog, setDialog }} />
+      <Dialogs {...{ round, shown, plan, games, put, ask, said, error, task, items, dialog, setDialog }} />
     </li>
   );
 }
 
 type Open = 'round' | { readonly item: string } | null;
 
-interface DialogsProps extends Pick<RoundRowProps, 'round' | 'shown' | 'plan' | 'games' | 'put' | 'ask' | 'said'> {
+interface DialogsProps extends Pick<
+  RoundRowProps,
+  'round' | 'shown' | 'plan' | 'games' | 'put' | 'ask' | 'said' | 'error'
+> {
   readonly task: CatalogueTask | undefined;
   readonly items: readonly RowItem[];
   readonly dialog: Open;
@@ -137,7 +143,7 @@ interface DialogsProps extends Pick<RoundRowProps, 'round' | 'shown' | 'plan' | 
 
 /** What is open over a round: one of its items, or how it runs. */
 function Dialogs(props: DialogsProps) {
-  const { round, shown, plan, games, put, ask, said, task, items, dialog, setDialog } = props;
+  const { round, shown, plan, games, put, ask, said, error, task, items, dialog, setDialog } = props;
   const item = typeof dialog === 'object' && dialog ? items.find((i) => i.key === dialog.item) : undefined;
   return (
     <>
@@ -184,6 +190,7 @@ function Dialogs(props: DialogsProps) {
           put={put}
           ask={ask}
           said={said}
+          error={error}
           onClose={() => setDialog(null)}
         />
       )}

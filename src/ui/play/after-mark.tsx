@@ -72,7 +72,8 @@ export function AfterMark() {
   const last = useRun(lastHere);
   const join = useRun(joinOf);
   const many = useRun(choicesIn);
-  if (!last) return null;
+  // The place is there from the start, so that nothing moves.
+  if (!last) return <div className="fit min-h-0 min-w-0" data-zone="after" />;
   const name = brief(nameOf(last.childId));
   const asked = whoseWords(last, name);
   return (

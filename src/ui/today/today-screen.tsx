@@ -4,7 +4,9 @@ import type { Group } from '@/server/people/groups';
 import type { SessionLine } from '@/server/sessions/look-back';
 import type { ReadySession } from '@/server/plans/today';
 import { listed } from '@/core/in-words';
+import { findGames, firstToFind } from '@/core/choosing/finding';
 import { AwaySwitch } from '../children/away-switch';
+import { FindNew } from '../children/find-where';
 import { Collapsible } from '../kit/collapsible';
 import { Link } from '../kit/link';
 import { SessionLines } from '../look-back/session-lines';
@@ -65,6 +67,7 @@ export function TodayScreen({ group, sessions, ready, who, isBack, children }: T
         <Section id="here" title="Here today" heading="mb-1 text-2xl">
           <WhoIsHere group={group} />
           <ListLinks group={group} />
+          <NewHere groupId={group.id} who={who} />
           {here.length > 0 && <DoorForm groupId={group.id} />}
           <DueList groupId={group.id} who={who} />
         </Section>
@@ -83,6 +86,17 @@ export function TodayScreen({ group, sessions, ready, who, isBack, children }: T
           <p className="text-muted">{group.name}’s sessions will appear here once you’ve played one.</p>
         )}
       </div>
+    </div>
+  );
+}
+
+/** Who has come new: where they are is found in a few minutes. */
+function NewHere({ groupId, who: { fresh, names } }: { readonly groupId: string; readonly who: WhoWithWhom }) {
+  if (!fresh.length) return null;
+  const children = fresh.map((id) => ({ id, name: names[id] ?? 'A child' }));
+  return (
+    <div className="mt-4 border-l-4 border-marigold py-1 pl-4">
+      <FindNew groupId={groupId} games={findGames()} first={firstToFind([], false)} fresh={children} />
     </div>
   );
 }

@@ -29,6 +29,7 @@ import { Link } from '../kit/link';
 import { Select } from '../kit/select';
 import { ErrorMessage } from '../kit/message';
 import { Picture } from '../kit/picture';
+import { toldMoves } from '../kit/told-moves';
 import { unreached } from '../kit/unreached';
 import { StartForm } from '../today/start-form';
 import { address } from './address';
@@ -346,7 +347,13 @@ function Order({ moved, names, words, proposed, spares, swap, show, groupName, p
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
   );
   return (
-    <DndContext id="set" sensors={sensors} collisionDetection={closestCenter} onDragEnd={moved}>
+    <DndContext
+      id="set"
+      sensors={sensors}
+      collisionDetection={closestCenter}
+      onDragEnd={moved}
+      accessibility={{ announcements: toldMoves(names, (word) => word) }}
+    >
       <SortableContext items={[...names]} strategy={verticalListSortingStrategy}>
         <ol
           aria-labelledby="set"

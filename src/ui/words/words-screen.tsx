@@ -177,6 +177,21 @@ function Advice({ choice, found, to }: AdviceProps) {
         {found.unclear}
       </p>
     );
+  if (found.hidden) {
+    const { word, count } = found.hidden;
+    return (
+      <p className="mt-6 border-l-4 border-marigold py-1 pl-4">
+        <span className="font-word font-bold">{word}</span> has {count} sounds. What you’ve ticked above hides it.{' '}
+        <Link
+          className="quiet px-1 text-ink"
+          scroll={false}
+          href={`/words?sounds=${count}&q=${encodeURIComponent(word)}`}
+        >
+          Show {word}
+        </Link>
+      </p>
+    );
+  }
   const nothingTaught = choice.only?.includes('taught') && !found.taughtAny;
   if (nothingTaught) {
     return (

@@ -2,13 +2,15 @@ import { tryBuild } from '../../../core/games/item';
 import { tryItem } from '../../../core/games/try-item';
 import { keyOf, OWN_NAME, readKey } from '../../../core/games/spec';
 import type { Word } from '../../../core/lexicon/entry';
+import { slashed } from '../../../core/games/saying';
+import { listed } from '../../../core/in-words';
 import { seeded } from '../../../core/random';
 import { ITEM_LIMIT } from '../../../core/sessions/running-order';
 import { Problem } from '../../storage/problems';
 import { itemsInOrder, wordsOf, type Reworked, type RoundWork } from './round-work';
 
 const doesNotFit = (word: string, game: string, sounds: readonly string[]) =>
-  `“${word}” doesn’t fit “${game}”: it has ${sounds.length} sounds (${sounds.join(' ')}).`;
+  `“${word}” doesn’t fit “${game}”: it has ${sounds.length} sounds, ${listed(sounds)}.`;
 
 const TRIES = 12;
 
@@ -44,7 +46,7 @@ export function withWord(work: RoundWork, typed: string): Reworked {
     doesNotFit(
       head.word,
       `${task.name}, ${step.name}`,
-      head.sounds.map((s) => s.ipa),
+      head.sounds.map((s) => slashed(s.ipa, shop.bank.accent)),
     ),
   );
 }
