@@ -93,7 +93,7 @@ export const LEFT_OUT: Readonly<Record<string, string>> = {
   local_steps: 'worked out from the answers',
 };
 
-/** Every other table as it is kept, so that nothing is missing: own words, settings, taught sounds, the shelf and all. */
+/** Every other table as it is kept, so that nothing is missing: own words, settings, the shelf and all. */
 export async function* tables(): AsyncGenerator<File> {
   const all = await rows<{ name: string }>(
     `SELECT name FROM sqlite_master WHERE type = 'table' AND name NOT LIKE 'sqlite_%' ORDER BY name`,
