@@ -101,9 +101,9 @@ test('a plan: made, a round moved by its menu and by its handle', async () => {
   // Space lifts the round, an arrow takes it up, Space puts it down.
   const told = page.locator('[id^=DndLiveRegion]');
   await page.keyboard.press('Space');
-  await expect.poll(() => told.textContent()).toMatch(/picked up|moved/i);
+  await expect.poll(() => told.textContent()).toMatch(/picked up|would be/i);
   await page.keyboard.press('ArrowUp');
-  await expect.poll(() => told.textContent()).toMatch(/was moved over/);
+  await expect.poll(() => told.textContent()).toMatch(/would be 1 of/);
   await page.keyboard.press('Space');
   await expect.poll(games).not.toEqual(before);
   await kept(page);

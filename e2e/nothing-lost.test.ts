@@ -151,7 +151,12 @@ test('two devices marking the same turn: the later mark stands and both are in t
   const log = await logOf(app, session);
   expect(log.filter((e) => e.kind === 'answer')).toHaveLength(2);
   await left.goto(`${app.url}/look-back/${session}`);
-  await left.getByText('One turn was marked on two devices').waitFor();
+  // Whose it is and what each said, with the other to choose.
+  await left.getByRole('heading', { name: 'Marked on two devices' }).waitFor();
+  await left.getByText(/, not yet counts, as the later mark\.$/).waitFor();
+  await left.getByRole('button', { name: /^Use the other: .*, on own$/ }).click();
+  await left.getByRole('heading', { name: 'Marked on two devices' }).waitFor({ state: 'detached' });
+  expect((await rows(session)).map((r) => r.outcome)).toContain('on-own');
   await left.context().close();
   await right.context().close();
 });

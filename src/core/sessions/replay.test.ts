@@ -3,6 +3,7 @@ import { describe, expect, test } from 'vitest';
 import { OUTCOMES } from '../answers/outcome';
 import { sure } from '../sure';
 import { mergeLogs, ROUND_STRIDE, type AnswerEntry, type Entry } from './log';
+import { markedTwice } from './marked-twice';
 import { replay, wordOfTurn, type SessionPlan } from './replay';
 import { slippedSounds, tally } from './summary';
 import { minutesFor, nextChild, setSizeFor, turnsFor } from './turns';
@@ -93,6 +94,14 @@ describe('replay', () => {
     const state = replay(plan, [...played(1), answer(0, 'a', 'sun', { outcome: 'with-help' })]);
     expect(state.answers.map((a) => a.outcome)).toEqual(['with-help']);
     expect(state.clashes).toBe(1);
+    const [first] = played(1).filter((e): e is AnswerEntry => e.kind === 'answer');
+    const second = answer(0, 'a', 'sun', { outcome: 'with-help' });
+    const both = [...played(1), second];
+    expect(markedTwice(both)).toMatchObject([{ counts: { outcome: 'with-help' }, other: { outcome: 'on-own' } }]);
+    // Put right, it is settled; a second pair of ears, and the same mark twice, are no such thing.
+    expect(markedTwice([...both, answer(0, 'a', 'sun', { outcome: 'on-own', supersedes: second.id })])).toEqual([]);
+    expect(markedTwice([...played(1), answer(0, 'a', 'sun', { outcome: 'with-help', second: true })])).toEqual([]);
+    expect(markedTwice([...played(1), answer(0, 'a', 'sun', { outcome: sure(first).outcome })])).toEqual([]);
   });
   test('who passes comes back after the others; who is away is skipped; nobody here means everyone', () => {
     expect(replay(plan, [...played(0), entry({ kind: 'pass', turn: 0, childId: 'a' })]).childId).toBe('b');

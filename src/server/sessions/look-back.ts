@@ -9,6 +9,7 @@ import { keyLabel, sayingAll } from '../../core/games/key-label';
 import { roundOf, type AnswerEntry, type Entry, type PebbleMark } from '../../core/sessions/log';
 import { replay } from '../../core/sessions/replay';
 import { dealtKeys, playedAs } from '../../core/sessions/own-step';
+import { markedTwice } from '../../core/sessions/marked-twice';
 import { readAnswers } from '../../core/sessions/standing';
 import { groupBy } from '../../core/group-by';
 import type { AccentId } from '../../core/phonology/accents';
@@ -42,12 +43,28 @@ export interface LookBack {
   readonly own: readonly OwnStepTold[];
   /** Marked but undone; they stay in the log. */
   readonly undone: number;
-  /** Turns marked on two devices at once; the later mark stands, the other stays in the log. */
-  readonly clashes: number;
+  /** Turns marked on two devices: the later mark counts, the other can be chosen instead. */
+  readonly twice: readonly MarkedOnTwo[];
   /** It ended a moment ago, and can be gone on with. */
   readonly reopens: boolean;
   /** The answers that stand, in the order of their turns; those of children who differed from the others after them. */
   readonly answers: readonly LookBackAnswer[];
+}
+
+/** A turn that two devices marked, in words. */
+interface MarkedOnTwo {
+  /** The answer that counts. */
+  readonly answerId: string;
+  readonly label: string;
+  readonly counts: MarkOfOne;
+  readonly other: MarkOfOne;
+}
+
+interface MarkOfOne {
+  readonly childId: string | null;
+  readonly child: string | null;
+  readonly outcome: AnswerEntry['outcome'];
+  readonly by: string | null;
 }
 
 /** What one child had, in a round of their own steps. */
@@ -97,17 +114,28 @@ export async function lookBack(id: string): Promise<LookBack> {
   const heardAs = await hearing(session.accent);
   const names = new Map(session.children.map((c) => [c.id, c.name]));
   const byId = new Map(answersOf(log).map((a) => [a.id, a]));
-  const { answers, differing, clashes } = replay(replayPlan(session), log);
+  const { answers, differing } = replay(replayPlan(session), log);
   const called = (a: AnswerEntry): AnswerEntry => {
     const task = session.rounds[roundOf(a.turn)]?.task ?? '';
     return { ...a, slip: nameNow({ ...a, task, sounds: (soundsOf.get(a.id) ?? '').split(' ') }) };
   };
   const nameOf = (childId: string | null | undefined): string | null => (childId ? (names.get(childId) ?? '') : null);
+  const markOfOne = (a: AnswerEntry): MarkOfOne => ({
+    childId: a.childId,
+    child: nameOf(a.childId),
+    outcome: a.outcome,
+    by: a.by ?? null,
+  });
   return {
     session,
     rounds: session.rounds.map(roundName),
     own: ownTold(session),
-    clashes,
+    twice: markedTwice(log).map(({ counts, other }) => ({
+      answerId: counts.id,
+      label: keyLabel(counts.word, session.rounds[roundOf(counts.turn)]?.task ?? '', session.accent),
+      counts: markOfOne(counts),
+      other: markOfOne(other),
+    })),
     reopens: session.paper === null && canReopen(session.finishedAt),
     undone: log.filter((e) => e.kind === 'undo').length,
     answers: [...answers, ...differing].map(called).map((a) => ({

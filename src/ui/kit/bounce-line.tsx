@@ -104,6 +104,19 @@ export const MarkShape = ({ making, large = false }: { making: Making; large?: b
   </span>
 );
 
+const SHAPE_WORDS: Readonly<Record<Making, string>> = { vowel: 'vowel', hold: 'held', clip: 'short', light: 'light' };
+
+/** What the shapes say, where they first appear. */
+export const ShapesKey = () => (
+  <p className="mb-1.5 flex flex-wrap items-center gap-x-5 gap-y-1 text-[0.95rem] text-muted">
+    {(['hold', 'clip', 'light', 'vowel'] as const).map((making) => (
+      <span key={making} className="flex items-center gap-1.5">
+        <MarkShape making={making} /> {SHAPE_WORDS[making]}
+      </span>
+    ))}
+  </p>
+);
+
 const gapBefore = ({ close }: Mark, index: number): number => {
   if (index === 0) return 0;
   return close ? SIZE.close : SIZE.gap;

@@ -11,6 +11,7 @@ import { OutcomeMark } from '../kit/outcome-mark';
 import { talliedWords } from '../kit/tally';
 import { AnswerGrid } from './answer-grid';
 import { GoOn } from './go-on';
+import { TwoMarks } from './two-marks';
 import type { SessionRecord } from '@/server/record/session-record';
 import type { Slipped } from '@/core/sessions/summary';
 import type { ThinkTimes } from '@/core/sessions/think-times';
@@ -19,13 +20,9 @@ import { Section } from '../kit/section';
 const undoneInPlay = (undone: number) =>
   `${undone} ${undone === 1 ? 'mark was' : 'marks were'} undone while you played.`;
 
-const markedTwice = (clashes: number) =>
-  `${clashes === 1 ? 'One turn was' : `${clashes} turns were`} marked on two devices. The later mark counts; the ` +
-  'other is kept too.';
-
 /** The session just played: who said what, word by word, which sounds slipped; any mark can be put right. */
 export function LookBackScreen({
-  session: { session, rounds, own, answers, undone, clashes, reopens },
+  session: { session, rounds, own, answers, undone, twice, reopens },
 }: {
   session: LookBack;
 }) {
@@ -69,6 +66,7 @@ export function LookBackScreen({
           ) : (
             <p className="text-muted">No answers were marked in this session.</p>
           )}
+          <TwoMarks sessionId={session.id} twice={twice} />
           {quiet.length > 0 && <p className="mt-2 text-muted">No turn today: {quiet.map((c) => c.name).join(', ')}.</p>}
         </Section>
 
@@ -76,7 +74,7 @@ export function LookBackScreen({
         {times.length > 0 && <Times times={times} names={names} />}
       </div>
 
-      <Aside session={session} slips={slips} undone={undone} clashes={clashes} />
+      <Aside session={session} slips={slips} undone={undone} />
     </div>
   );
 }
@@ -155,11 +153,10 @@ interface AsideProps {
   readonly session: SessionRecord;
   readonly slips: Slipped[];
   readonly undone: number;
-  readonly clashes: number;
 }
 
 /** Sounds that slipped, what the signs mean, and files to take along. */
-function Aside({ session, slips, undone, clashes }: AsideProps) {
+function Aside({ session, slips, undone }: AsideProps) {
   return (
     <aside className="flex flex-col gap-8">
       {session.finishedAt === null && (
@@ -196,7 +193,7 @@ function Aside({ session, slips, undone, clashes }: AsideProps) {
           ))}
         </ul>
       </Section>
-      <Files session={session} undone={undone} clashes={clashes} />
+      <Files session={session} undone={undone} />
       <p className="text-[0.95rem] text-muted">
         This is a teaching record, not a diagnosis, and no reply doesn’t mean they don’t know. If you’re worried about a
         child’s hearing, speech or language, talk to the family and your special-needs lead. Assessment is for a speech
@@ -207,15 +204,7 @@ function Aside({ session, slips, undone, clashes }: AsideProps) {
 }
 
 /** The session as files, and what was undone in it. */
-function Files({
-  session,
-  undone,
-  clashes,
-}: {
-  readonly session: SessionRecord;
-  readonly undone: number;
-  readonly clashes: number;
-}) {
+function Files({ session, undone }: { readonly session: SessionRecord; readonly undone: number }) {
   return (
     <Section id="files" title="Take it away" heading="text-lg" className="flex flex-col gap-3">
       <Link className="plain" href={`/print/home/${session.id}`}>
@@ -228,7 +217,6 @@ function Files({
         <Download aria-hidden="true" size={18} /> JSON
       </a>
       {undone > 0 && <p className="text-muted">{undoneInPlay(undone)}</p>}
-      {clashes > 0 && <p className="text-muted">{markedTwice(clashes)}</p>}
     </Section>
   );
 }

@@ -21,10 +21,10 @@ export const PrintedPaperScreen = ({ sheet }: { readonly sheet: Sheet }) => (
         <b className="block font-word text-3xl">{sheet.number}</b>
       </p>
     </header>
+    <MarkKey />
     {sheet.rounds.map((round, i) => (
       <TickGrid key={i} round={round} />
     ))}
-    <MarkKey />
     <p className="mt-1 text-sm">Back at a screen: Look back, “Marked on paper?”, grid {sheet.number}.</p>
     <p className="mt-4 print:hidden">
       <Link className={buttonLook({ kind: 'action' }, 'inline-flex')} href={`/look-back/paper/${sheet.number}`}>

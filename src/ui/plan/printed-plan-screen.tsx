@@ -146,11 +146,11 @@ const NOBODY = Array.from({ length: 6 }, () => '');
 /** A box for each item, to mark by hand, without a number: there is nobody to type it in for. */
 const Grid = ({ plan }: { plan: PrintedPlan }) => (
   <>
+    <MarkKey />
     {plan.shown.rounds.map(({ id, name, step, items }) => {
       const boxes = items.map((i) => i.label);
       const rows = NOBODY.map((nobody) => ({ name: nobody, plant: null, boxes }));
       return <TickGrid key={id} round={{ name, step, own: false, rows }} />;
     })}
-    <MarkKey />
   </>
 );

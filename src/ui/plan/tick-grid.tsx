@@ -1,14 +1,21 @@
+import { OUTCOMES, OUTCOME_WORDS } from '@/core/answers/outcome';
+import { OutcomeMark } from '../kit/outcome-mark';
 import { Plant } from '../kit/plant';
 import type { SheetRound } from '@/server/sessions/papers';
 
 const HEAD = 'border border-line-strong px-1.5 py-1 align-bottom font-word text-base font-bold wrap-anywhere';
 const SMALL = 'font-sans text-base font-normal text-muted';
 
-/** What to write in a box. */
+/** What to write in a box: the signs of the screen, and the keys to type them in by. */
 export const MarkKey = () => (
-  <p className="text-sm">
-    Mark with: ✓ on own (1) · H with help (2) · ○ not yet (3) · – no reply (4) · × doesn’t count (5). No reply isn’t a
-    mistake.
+  <p className="mb-3 text-sm">
+    Mark with:{' '}
+    {OUTCOMES.map((outcome, i) => (
+      <span key={outcome} className="mr-3 whitespace-nowrap">
+        <OutcomeMark outcome={outcome} label={false} /> {OUTCOME_WORDS[outcome].toLowerCase()} ({i + 1})
+      </span>
+    ))}
+    No reply isn’t a mistake.
   </p>
 );
 
@@ -39,7 +46,7 @@ export function TickGrid({ round }: { readonly round: SheetRound }) {
               <tr key={i}>
                 <th
                   scope="row"
-                  className="h-10 border border-line-strong px-2 font-word font-normal wrap-anywhere print:h-7"
+                  className="h-10 border border-line-strong px-2 font-word font-normal wrap-anywhere print:h-6"
                 >
                   {row.plant && <Plant id={row.plant} />} {row.name || <span className="sr-only">a child</span>}
                 </th>

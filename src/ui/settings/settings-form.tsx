@@ -6,7 +6,7 @@ import { accentOf, ACCENTS, type AccentId } from '@/core/phonology/accents';
 import { CONVENTION_IDS, CONVENTION_WORDS, PRESETS, type Conventions } from '@/core/phonology/conventions';
 import type { AccentExamples } from '@/server/words/counting-examples';
 import type { Settings } from '@/server/setting/settings';
-import { BounceLine } from '../kit/bounce-line';
+import { BounceLine, ShapesKey } from '../kit/bounce-line';
 import { Button } from '../kit/button';
 import { Checkbox } from '../kit/checkbox';
 import { RadioGroup } from '../kit/radio-group';
@@ -88,6 +88,7 @@ export function SettingsForm({ settings, accents, examples }: SettingsFormProps)
         onChange={(on) => set('letIn', on)}
         label="Also offer words people use in other countries, or only in some parts of this one"
       />
+      <ShapesKey />
       <Examples words={words} />
       <Rhymes rhymes={rhymes} />
 

@@ -1,16 +1,24 @@
+'use client';
+
 import { clsx } from 'clsx';
+import { useState } from 'react';
 import type { Shown } from '@/core/games/view';
 import { BounceLine } from '../kit/bounce-line';
+import { Checkbox } from '../kit/checkbox';
 import { Picture } from '../kit/picture';
 
-/** Cards to cut out: a picture where there is one, the line and the word. */
+/** Cards to cut out: a picture where there is one, the line, and the word where it is wanted. */
 export function PictureCards({
   words,
 }: {
   words: readonly Pick<Shown, 'word' | 'marks' | 'count' | 'meaning' | 'picture'>[];
 }) {
+  const [worded, setWorded] = useState(true);
   return (
     <>
+      <div className="mb-4 print:hidden">
+        <Checkbox label="With the word under the picture" checked={worded} onChange={setWorded} />
+      </div>
       <ul className="grid grid-cols-2 gap-4 sm:grid-cols-3 print:grid-cols-3">
         {words.map((w) => (
           <li
@@ -31,7 +39,7 @@ export function PictureCards({
               )}
             </span>
             <BounceLine marks={w.marks} count={w.count} size="list" />
-            <span className="font-word text-3xl font-bold wrap-anywhere">{w.word}</span>
+            {worded && <span className="font-word text-3xl font-bold wrap-anywhere">{w.word}</span>}
           </li>
         ))}
       </ul>

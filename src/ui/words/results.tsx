@@ -3,7 +3,7 @@ import { Check, Plus } from 'lucide-react';
 import type { Choice } from '@/core/formats/schemas';
 import { MOST, SORTS, type Sort } from '@/core/lexicon/find';
 import type { ShownWord, WordsFound } from '@/server/words/words';
-import { BounceLine } from '../kit/bounce-line';
+import { BounceLine, ShapesKey } from '../kit/bounce-line';
 import { Link } from '../kit/link';
 import { Picture } from '../kit/picture';
 import { address, type To } from './address';
@@ -33,6 +33,7 @@ export function Results({ found, choice, names, to }: ResultsProps) {
         </h2>
         <Sorts choice={choice} to={to} />
       </div>
+      <ShapesKey />
       <ResultList found={found} choice={choice} names={names} />
       {found.further > 0 && (
         <p className="mt-4">

@@ -346,6 +346,15 @@ describe('keys', () => {
     await of.store.dispatch(acts.away('z', false));
     expect(of.server.log.find((e) => e.kind === 'answer')).toMatchObject({ outcome });
   });
+  // WCAG 2.2, success criterion 2.1.4: keys of one sign can be turned off; Space, Enter and arrows are no such keys.
+  test('those of one sign do nothing where they are off', async () => {
+    const of = playing();
+    await of.store.dispatch(acts.modelled);
+    next(of);
+    of.store.setDevice({ ...of.store.snapshot().device, singleKeys: false });
+    for (const name of ['1', 'z', 'N', '?']) expect(press(of.store, key(name)), name).toBe(false);
+    for (const name of [' ', 'ArrowDown']) expect(press(of.store, key(name)), name).toBe(true);
+  });
   test('Enter begins, and is nobody’s key once it has begun', async () => {
     const of = playing();
     expect(press(of.store, key('Enter'))).toBe(true);
