@@ -3,6 +3,7 @@ import { expect, test } from 'vitest';
 import { DESK_SIZES, deskFaults } from './support/desk';
 import { openPage, still, type App } from './support/app';
 import { onStage } from './support/stage';
+import { sure } from '../src/core/sure';
 
 // Every screen at the table, at the sizes people have: nothing is cut, covered or sideways, and the first heading and
 // what the screen is for are in view.
@@ -78,5 +79,41 @@ test('every screen at the table fits, at four sizes', async () => {
   }
   expect(faults).toEqual([]);
   expect(trouble).toEqual([]);
+  await page.context().close();
+});
+
+test('on a phone the page of each child is three screens at most, and what was not seen is folded', async () => {
+  const { page } = await openPage(browser, 390, 844);
+  await page.goto(`${app.url}/children/board`);
+  const pages = await page
+    .locator('a[href^="/children/"]')
+    .evaluateAll((all) => [...new Set(all.map((a) => a.getAttribute('href') ?? ''))].filter((h) => h.length > 30));
+  expect(pages.length).toBeGreaterThan(4);
+  for (const href of pages) {
+    await page.goto(app.url + href);
+    await still(page);
+    const screens = await page.evaluate(() => document.documentElement.scrollHeight / window.innerHeight);
+    expect(screens, href).toBeLessThanOrEqual(3);
+  }
+  await page.getByRole('button', { name: 'Show every step' }).click();
+  await page.getByRole('button', { name: 'Only what we’ve seen' }).waitFor();
+  await page.getByRole('button', { name: 'Speech differences' }).click();
+  await page.getByRole('button', { name: /: (add speech differences|says|speaks)/ }).waitFor();
+  await page.context().close();
+});
+
+test('on a phone who is here stands within a screen of the first card', async () => {
+  const { page } = await openPage(browser, 390, 844);
+  await page.goto(app.url);
+  await still(page);
+  const card = await page
+    .getByRole('button', { name: /^Play with/ })
+    .first()
+    .boundingBox();
+  const here = await page.getByRole('heading', { name: 'Here today' }).boundingBox();
+  expect(sure(here).y - (sure(card).y + sure(card).height)).toBeLessThan(844);
+  await page.getByText(/^\d of \d in Radishes\./).waitFor();
+  await page.getByRole('button', { name: 'Who’s away?' }).click();
+  await page.getByRole('switch', { name: /^Kofi/ }).waitFor();
   await page.context().close();
 });

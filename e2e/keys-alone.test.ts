@@ -1,6 +1,6 @@
 import type { Browser, Page } from 'playwright-core';
 import { expect, test } from 'vitest';
-import { choose, openPage, type App } from './support/app';
+import { awake, choose, nextFinger, openPage, saved, shown, type App } from './support/app';
 import { onStage } from './support/stage';
 
 // The screens at the table by keys alone (WCAG 2.2, 2.1.1 and 2.4.3): everything is reached by Tab, acts with Enter,
@@ -138,3 +138,42 @@ test('settings: an accent chosen and saved, a page gone to, a sound ticked', asy
   expect(trouble).toEqual([]);
   await page.context().close();
 });
+
+test('a session from its first turn to Look back, with the shortcuts on single keys turned off', async () => {
+  const { page, trouble } = await openPage(browser);
+  await page.goto(`${app.url}/settings/device`);
+  await tabTo(page, 'switch', /^Shortcuts on single keys/);
+  await page.keyboard.press('Space');
+  await page.getByRole('switch', { name: /^Shortcuts on single keys/, checked: false }).waitFor();
+  await page.goto(`${app.url}/words?words=frog,snail,spoon,flag,plum`);
+  await tabTo(page, 'button', /^Play with/);
+  await page.keyboard.press('Enter');
+  await page.waitForURL(/\/play\//);
+  await awake(page);
+  const ended = page.getByRole('button', { name: 'Finish and look back' });
+  const mark = page.getByRole('button', { name: /^On own/ });
+  // Enter begins; a figure marks nothing.
+  await page.keyboard.press('Enter');
+  await mark.waitFor();
+  await page.keyboard.press('1');
+  await shown(page, 0);
+  await tabTo(page, 'button', /^On own/);
+  for (let turns = 1; !(await ended.count()); turns += 1) {
+    await nextFinger(page);
+    // The focus stays on the mark from turn to turn.
+    await page.keyboard.press('Enter');
+    await expect.poll(async () => (await ended.count()) > 0 || (await doneIn(page)) === turns).toBe(true);
+  }
+  await saved(page);
+  await tabTo(page, 'button', /^Finish and look back$/);
+  await page.keyboard.press('Enter');
+  await page.waitForURL(/look-back/);
+  expect(trouble).toEqual([]);
+  await page.context().close();
+});
+
+/** How many turns the head line says are done. */
+async function doneIn(page: Page): Promise<number> {
+  const label = await page.getByRole('img', { name: /turns done$/ }).getAttribute('aria-label');
+  return Number(/^\d+/.exec(label ?? '')?.[0]);
+}
