@@ -1,9 +1,12 @@
+import { clsx } from 'clsx';
 import { OUTCOMES, OUTCOME_WORDS } from '@/core/answers/outcome';
 import { OutcomeMark } from '../kit/outcome-mark';
 import { Plant } from '../kit/plant';
 import type { SheetRound } from '@/server/sessions/papers';
 
-const HEAD = 'border border-line-strong px-1.5 py-1 align-bottom font-word text-base font-bold wrap-anywhere';
+const HEAD = 'border border-line-strong px-1 py-1 align-bottom font-word font-bold wrap-break-word';
+/** So many boxes in a line, and their heads are small, so that no word is broken. */
+const MANY_BOXES = 8;
 const SMALL = 'font-sans text-base font-normal text-muted';
 
 /** What to write in a box: the signs of the screen, and the keys to type them in by. */
@@ -33,9 +36,9 @@ export function TickGrid({ round }: { readonly round: SheetRound }) {
         <table className="w-full border-collapse text-left">
           <thead>
             <tr>
-              <th className="w-36 border border-line-strong px-2 py-1 font-word">Name</th>
+              <th className="w-28 border border-line-strong px-2 py-1 font-word">Name</th>
               {heads.map((head, i) => (
-                <th key={i} className={HEAD}>
+                <th key={i} className={clsx(HEAD, boxes > MANY_BOXES ? 'text-[0.8rem]' : 'text-base')}>
                   {head}
                 </th>
               ))}
