@@ -52,9 +52,12 @@ test('a child can be renamed and, once asked, taken out', async () => {
   await page.getByRole('textbox', { name: 'Name', exact: true }).fill('Zinnia B');
   await page.getByRole('button', { name: 'Save the name' }).click();
   await page.getByRole('button', { name: 'Change Zinnia B' }).click();
-  await page.getByRole('menuitem', { name: 'Erase…' }).click();
+  await page.getByRole('menuitem', { name: 'Their file, and erasing…' }).click();
+  await page.waitForURL(/children\/[0-9a-f]{8}/);
+  await page.getByRole('button', { name: 'Erase Zinnia B…' }).click();
+  await page.getByRole('dialog').getByRole('link', { name: 'Download their file first' }).waitFor();
   await page.getByRole('button', { name: 'Erase Zinnia B and their answers' }).click();
-  await page.getByText('Zinnia B was erased.').waitFor();
+  await page.waitForURL(/\/children$/);
   await expect.poll(() => page.getByRole('link', { name: 'Zinnia B' }).count()).toBe(0);
   await page.context().close();
 });

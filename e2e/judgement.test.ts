@@ -98,8 +98,13 @@ test('a pebble check in Play: offered after a lost sound, once; its marks are ke
       await saved(page);
     }
   }
+  await nextFinger(page);
   await lost.first().click();
-  await page.getByRole('button', { name: /^Pebble check/ }).click();
+  await page.getByRole('button', { name: /^Pebble check\?/ }).click();
+  await page
+    .getByRole('dialog')
+    .getByRole('button', { name: /^Pebble check/ })
+    .click();
   const dialog = page.getByRole('dialog');
   await dialog.getByText(/^Say: “Say /).waitFor();
   expect(await violations(page)).toEqual([]);

@@ -4,7 +4,7 @@ import { seeded, shuffle } from '../src/core/random';
 import { times } from '../src/core/testing/deep';
 import type { StoredRound } from '../src/core/sessions/stored-round';
 import { sure } from '../src/core/sure';
-import { add, addNames, type App, openPage } from './support/app';
+import { add, addNames, type App, openPage, saved } from './support/app';
 import { violations } from './support/axe';
 import { faultsAt, SIZES, textSize } from './support/layout';
 import { longest, roundOf, type Long } from './support/longest';
@@ -84,6 +84,8 @@ async function openTurn(page: Page, long: Long, dealt: Dealt = 'same'): Promise<
     .click();
   await page.getByRole('button', { name: /^Undo: / }).waitFor();
   await page.getByRole('img', { name: /^1 of/ }).waitFor();
+  // What waits long for a busy server is told, for a moment, over the frame.
+  await saved(page);
 }
 
 /** What is wrong with one item on all screens in all modes. */

@@ -131,7 +131,11 @@ test.each([
     await touch.getByRole('button', { name }).tap();
     await shown(touch, i + 1);
     // After help, one more tap says which.
-    if (i === 1) await touch.getByRole('button', { name: 'gesture' }).tap();
+    if (i !== 1) continue;
+    await touch.getByRole('button', { name: /^Which help\?/ }).tap();
+    await touch.getByRole('dialog').getByRole('button', { name: 'gesture' }).tap();
+    await touch.getByRole('button', { name: 'Close' }).tap();
+    await touch.getByRole('dialog').waitFor({ state: 'detached' });
   }
   // Keys are for those who have some.
   expect(await touch.locator('footer kbd').first().isVisible()).toBe(false);
@@ -197,8 +201,10 @@ test(
     await shown(page, 31);
     await page
       .getByRole('group', { name: /^More about Everyone/ })
-      .getByRole('button', { name: 'Child 07' })
+      .getByRole('button', { name: /^Who answered differently/ })
       .click();
+    await page.getByRole('dialog').getByRole('button', { name: 'Child 07' }).click();
+    await page.getByRole('button', { name: 'Close' }).click();
     await saved(page);
     await expect
       .poll(async () => names((await answersOf(app, session)).slice(-2)).sort())

@@ -60,7 +60,8 @@ export const whoseWords = (last: AnswerEntry, name: string): string =>
   together(last) ? 'Who answered differently?' : `More about ${name}`;
 
 /** The same in a word or two, where Undo beside it names the child. */
-function moreOf(last: AnswerEntry): string {
+function moreOf(last: AnswerEntry, offered: boolean): string {
+  if (offered) return 'Pebble check?';
   if (together(last)) return 'Who answered differently?';
   return last.outcome === 'with-help' ? 'Which help?' : 'More';
 }
@@ -72,6 +73,7 @@ export function AfterMark() {
   const last = useRun(lastHere);
   const join = useRun(joinOf);
   const many = useRun(choicesIn);
+  const offered = useRun((run) => offerOf(run) !== null);
   // The place is there from the start, so that nothing moves.
   if (!last) return <div className="fit min-h-0 min-w-0" data-zone="after" />;
   const name = brief(nameOf(last.childId));
@@ -111,7 +113,7 @@ export function AfterMark() {
           )}
           onClick={() => store.show({ dialog: 'after' })}
         >
-          {moreOf(last)}
+          {moreOf(last, offered)}
           {spoke(last) && <span className="sr-only"> About {name}</span>}
         </Chip>
       )}
