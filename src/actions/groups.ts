@@ -72,7 +72,7 @@ export async function takeBack(ids: unknown): Promise<FormState> {
     const taken = await people.takeBackChildren(z.array(idSchema).max(200).parse(ids));
     return taken
       ? { said: taken === 1 ? 'One name taken back.' : `${taken} names taken back.` }
-      : { error: 'They’ve played already, so they stay. You can take them off the list.' };
+      : { error: 'They’ve played, or have been here a while, so they stay. You can take them off the list.' };
   });
 }
 

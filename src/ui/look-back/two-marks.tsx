@@ -27,7 +27,7 @@ export function TwoMarks({ sessionId, twice }: TwoMarksProps) {
   if (!twice.length) return null;
   const take = ({ answerId, other: { childId, outcome } }: Twice): void =>
     begin(async () => {
-      const change = { answerId, newId: v7(), outcome, why: 'other', ...(childId ? { childId } : {}) };
+      const change = { answerId, newId: v7(), outcome, why: 'other', childId };
       const state = await correct(sessionId, change).catch(unreached('Nothing was changed.'));
       setError(state.error ?? null);
     });

@@ -4,6 +4,7 @@ import { format, parseISO } from 'date-fns';
 import { CalendarPlus, Copy, FileDown, Play, Printer, Trash2 } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useActionState, useState, useTransition } from 'react';
+import type { Answer } from '@/actions/answer';
 import { copyPlan, erasePlan, planIt, playKept } from '@/actions/plans';
 import type { FindGame } from '@/core/choosing/finding';
 import type { Catalogue, CatalogueTask } from '@/server/plans/catalogue';
@@ -344,6 +345,12 @@ interface PlanRowProps {
 /** One plan, and what can be done with it. */
 function PlanRow({ plan, busy, begin, setError, setErasing }: PlanRowProps) {
   const router = useRouter();
+  const act = (work: () => Promise<Answer<string>>, then?: (id: string) => void): void =>
+    begin(async () => {
+      const done = await work().catch(unreached('Nothing was changed.'));
+      setError(done.ok ? '' : done.error);
+      if (done.ok) then?.(done.value);
+    });
   return (
     <li className="py-2">
       <Link
@@ -363,11 +370,10 @@ function PlanRow({ plan, busy, begin, setError, setErasing }: PlanRowProps) {
             className={ICON}
             aria-disabled={busy}
             onClick={() =>
-              begin(async () => {
-                const a = await playKept(plan.id).catch(unreached());
-                if (a.ok) router.push(`/play/${a.value}`);
-                else setError(a.error);
-              })
+              act(
+                () => playKept(plan.id),
+                (session) => router.push(`/play/${session}`),
+              )
             }
           >
             <Play aria-hidden="true" size={19} />
@@ -381,17 +387,7 @@ function PlanRow({ plan, busy, begin, setError, setErasing }: PlanRowProps) {
           </Link>
         </Tooltip>
         <Tooltip text="Copy">
-          <button
-            type="button"
-            className={ICON}
-            aria-disabled={busy}
-            onClick={() =>
-              begin(async () => {
-                const a = await copyPlan(plan.id).catch(unreached('Nothing was changed.'));
-                setError(a.ok ? '' : a.error);
-              })
-            }
-          >
+          <button type="button" className={ICON} aria-disabled={busy} onClick={() => act(() => copyPlan(plan.id))}>
             <Copy aria-hidden="true" size={19} />
             <span className="sr-only">Copy {plan.title}</span>
           </button>
