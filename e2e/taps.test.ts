@@ -309,3 +309,15 @@ test('a check-in of a new child, from Today, in at most three', async () => {
   expect(taps()).toBeLessThanOrEqual(3);
   await page.context().close();
 });
+
+test('a saved plan is played from the list in two', async () => {
+  const { page, trouble } = await openPage(browser);
+  await page.goto(app.url);
+  const { tap, taps } = walker(page);
+  await tap('link', 'Plan');
+  await tap('button', 'Play Tuesday: /s/ at the start');
+  await page.waitForURL(/\/play\//);
+  expect(taps()).toBe(2);
+  expect(trouble).toEqual([]);
+  await page.context().close();
+});
