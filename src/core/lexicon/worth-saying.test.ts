@@ -12,6 +12,7 @@ import { forbiddenOf } from '../testing/forbidden';
 import { ALLERGEN_IDS, ALLERGENS, allergensOf, neverHandedRound, type Allergen } from './cautions';
 import { withheld } from './country';
 import type { Entry } from './entry';
+import { sure } from '../sure';
 
 // What the words around a word must be: whole sentences a colleague would say, meanings that single a word out, and
 // cautions on whatever could hurt. The rules are ours; what each is held against stands beside it.
@@ -52,7 +53,7 @@ describe('sentences', () => {
         `
       waters moo wags wag tidy coo bit snag flap peck swell nest wilt munch woke butter drool scoot has
       slant prowl fly lives twinkle cost play like hoot live drink water crunch rinse swirls jingles
-      smells swallows tickle talks scrub gobble
+      smells swallows tickle talks scrub gobble rhyme wear pinch welcome
     `,
       ),
     );
@@ -175,7 +176,8 @@ describe('every word of them', () => {
   });
 
   test('is spelt as in Britain (cspell with its British dictionary)', () => {
-    const text = bank.flatMap(({ meaning, sentence, show }) => [meaning, sentence, show ?? '']).join('\n');
+    const british = bank.filter((e) => e.where !== 'us');
+    const text = british.flatMap(({ meaning, sentence, show }) => [meaning, sentence, show ?? '']).join('\n');
     const { stdout, status } = spawnSync(
       process.execPath,
       [
@@ -203,7 +205,7 @@ describe('cautions', () => {
       bread loaf loaves toast flour wheat dough pie pastry cake cakes bun buns biscuit biscuits pancake
       pancakes waffle scone pizza sandwich sandwiches spaghetti pasta noodle noodles roti chapati samosa
       couscous pitta bagel doughnut cookie cookies brownie crumpet cracker muffin cupcake cupcakes crumble
-      tart dumpling playdough sausage sausages meatball burger pudding gravy crust crumb cone
+      tart dumpling birdseed playdough sausage sausages meatball burger pudding gravy crust crumb cone
     `,
     gluten: 'oat rye barley oatcake oatmeal cornflake cereal porridge flapjack bran',
     egg: `
@@ -212,13 +214,13 @@ describe('cautions', () => {
     `,
     milk: `
       milk cheese cream butter fudge toffee yoghurt milkshake custard chocolate cocoa pizza porridge scone
-      omelette dessert smoothie
+      omelette dessert smoothie yogurt
     `,
-    fish: 'fish cod trout tuna salmon eel pike',
+    fish: 'fish cod trout tuna salmon eel pike sushi',
     crustaceans: 'crab prawn shrimp lobster shellfish',
     molluscs: 'clam oyster squid shellfish',
-    nuts: 'nut nuts hazel walnut hazelnut',
-    peanuts: 'peanut',
+    nuts: 'nut nuts hazel walnut hazelnut birdseed',
+    peanuts: 'peanut birdseed',
     sesame: 'sesame hummus falafel bagel',
     soya: 'tofu chocolate',
     celery: 'celery',
@@ -349,6 +351,19 @@ describe('where words are said', () => {
     const elsewhere = country === 'gb' ? 'diaper' : 'nappy';
     expect(known.has(elsewhere) && whyWithheld(elsewhere)).toBe('other-country');
     expect(words.length).toBeGreaterThan(3_000);
+  });
+  test('what is said of a word is in words of its own country, and of both where both say it', () => {
+    // The same word means another thing that both say, or is only spelt otherwise.
+    const both = new Set(listOf('tap zip football washing rubber cupboard grey colour favourite pants'));
+    const said = (country: 'gb' | 'us'): Set<string> =>
+      new Set(names(bank.filter((e) => e.where === country && !both.has(e.word))));
+    const [british, american] = [said('gb'), said('us')];
+    const foreign = ({ word, where, meaning, sentence, show }: Entry): string[] =>
+      wordsOf([meaning, sentence, show ?? ''].join(' ')).filter(
+        (w) => w !== word && ((where !== 'gb' && british.has(w)) || (where !== 'us' && american.has(w))),
+      );
+    expect(foreign({ ...sure(bank[0]), where: null, meaning: 'a big lorry' })).toEqual(['lorry']);
+    expect(bank.filter((e) => foreign(e).length).map((e) => `${e.word}: ${foreign(e).join(', ')}`)).toEqual([]);
   });
   test('a setting can let them in', () => {
     const entries = bank.filter((e) => e.where !== null);
