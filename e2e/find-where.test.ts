@@ -24,7 +24,7 @@ test('from a child’s page, offline to the end: what was found is told, kept, a
   await page.waitForURL(/children\/[0-9a-f]{8}/);
   await page.getByRole('combobox', { name: 'Game' }).click();
   await choose(page, 'blending');
-  await page.getByRole('button', { name: 'Find where they are' }).click();
+  await page.getByRole('button', { name: 'Find their step' }).click();
   await page.waitForURL(/\/play\//);
   const session = sure(new URL(page.url()).pathname.split('/').at(-1));
   const done = page.getByRole('button', { name: /^Done –/ });

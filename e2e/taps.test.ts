@@ -304,7 +304,7 @@ test('a check-in of a new child, from Today, in at most three', async () => {
   await page.getByText(/^Added/).waitFor();
   await page.goto(app.url);
   const { tap, taps } = walker(page);
-  await tap('button', /^Find where they are/);
+  await tap('button', /^Find their step/);
   await page.waitForURL(/\/play\//);
   expect(taps()).toBeLessThanOrEqual(3);
   await page.context().close();

@@ -121,7 +121,7 @@ export type Standing = (typeof STANDINGS)[number];
 export const STANDING_WORDS: Readonly<Record<Standing, string>> = {
   fresh: 'fresh',
   'after-a-model': 'after a model',
-  'in-chorus': 'in chorus',
+  'in-chorus': 'all together',
   'check-in': 'in a check-in',
 };
 

@@ -289,7 +289,7 @@ function stepUp(of: OnLadder, here: RungEvidence, next: RungEvidence): NextStep 
 function stayReason(here: RungEvidence): string {
   const { own: alone, helped, noReply } = here.fresh;
   if (!triedOn(here)) {
-    if (here.fresh.open) return 'They’ve tried it, and what slipped may only be how they speak. Play it again.';
+    if (here.fresh.open) return 'They’ve tried it, and what they missed may only be how they speak. Play it again.';
     return noReply ? 'No reply so far, which doesn’t tell us what they know.' : EASY_FIRST;
   }
   if (here.state === 'not-enough') return `Just started (${ownInWords(here)}): a few more turns will show.`;

@@ -79,7 +79,7 @@ describe('CSV (RFC 4180; formula guard after OWASP, CSV Injection)', () => {
       { header: true },
     ).data;
     expect(only).toMatchObject({
-      'stands as': 'in chorus',
+      'stands as': 'all together',
       'put right by the child': 'yes',
       'spoken or shown': 'shown',
       'asked by': 'Kofi',

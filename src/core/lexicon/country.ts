@@ -1,3 +1,4 @@
+import { accentOf, type AccentId } from '../phonology/accents';
 import type { Accent } from '../phonology/accent';
 
 /** Countries whose everyday words differ: *lorry* and *truck*, *nappy* and *diaper*. */
@@ -6,10 +7,23 @@ export type Country = Accent['country'];
 /** What the bank says of where a word is said; `local` is a word of some places in Britain. */
 export const SAID_IN = ['gb', 'us', 'local'] as const;
 
-export const COUNTRY_WORDS: Readonly<Record<Country, { readonly country: string; readonly word: string }>> = {
-  gb: { country: 'Britain', word: 'British' },
-  us: { country: 'the United States', word: 'American' },
+interface CountryWords {
+  readonly country: string;
+  readonly word: string;
+  /** Who leads on special needs in a setting. */
+  readonly lead: string;
+}
+
+export const COUNTRY_WORDS: Readonly<Record<Country, CountryWords>> = {
+  gb: { country: 'Britain', word: 'British', lead: 'SENCO' },
+  us: { country: 'the United States', word: 'American', lead: 'special education team' },
 };
+
+/**
+ * Whom to ask about a worry, in the words of the country.
+ * @example leadIn('scottish') // 'SENCO'
+ */
+export const leadIn = (accent: AccentId): string => COUNTRY_WORDS[accentOf(accent).country].lead;
 
 /** Why a word that is known is not put forward. */
 export type Withheld = 'former' | 'other-country' | 'local' | 'put-aside';

@@ -320,6 +320,17 @@ describe('pictures', () => {
     'mushroom toadstool',
     'corn sweetcorn',
     'ladder steps staircase',
+    'glasses sunglasses',
+    'computer television',
+    'pancake waffle',
+    'car taxi',
+    'log stump',
+    'rice bowl teacup',
+    'mouth lips',
+    'wall bricks',
+    'cricket grasshopper',
+    'ribbon bow',
+    'seedling shoot',
   ];
   test('no drawing stands for two words, and none for a word that looks the same', () => {
     const pictured = bank.filter((e) => e.picture !== null);
@@ -328,7 +339,7 @@ describe('pictures', () => {
       expect(
         listOf(alike).filter((name) => byName.get(name)?.picture),
         alike,
-      ).toHaveLength(1);
+      ).toSatisfy((drawn: string[]) => drawn.length <= 1);
     const everyday = bank.filter((e) => e.band === 1 && e.picture !== null).length;
     console.log(`${pictured.length} pictures, ${everyday} of them of everyday words`);
   });

@@ -4,7 +4,7 @@ import { CONSONANTS, makingOf, ownConsonant } from './sounds';
 export interface HowMade {
   /** What lips, tongue and voice do. */
   readonly made: string;
-  /** The usual slip and how to avoid it. */
+  /** What often goes wrong and how to avoid it. */
   readonly slip: string;
   /** A check with a hand. */
   readonly check: string;

@@ -21,7 +21,7 @@ const CHILDREN_AT = {
   secure: (n: number) => `${people(n)} ${n === 1 ? 'is' : 'are'} secure at one step or more`,
   'getting-there': (n: number) => `${people(n)} ${n === 1 ? 'is' : 'are'} getting there`,
   'not-yet': (n: number) => `${people(n)} ${n === 1 ? 'isn’t' : 'aren’t'} there yet`,
-  'not-enough': (n: number) => `we’ve seen too little of ${people(n)}`,
+  'not-enough': (n: number) => `we haven’t seen enough of ${people(n)}`,
 } as const;
 
 /** A child, as far as a page on the group goes. */

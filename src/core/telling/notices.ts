@@ -7,14 +7,14 @@ type Told = Pick<ChildAdvice, 'talk' | 'open' | 'replies' | 'hearing' | 'newWith
 /** What to know before anything is played: when it holds, and how it is said. None of it names a condition. */
 const NOTICES: readonly {
   readonly holds: (advice: Told) => boolean;
-  readonly says: (advice: Told, spotOf: (key: string) => string) => string;
+  readonly says: (advice: Told, spotOf: (key: string) => string, lead: string) => string;
 }[] = [
   {
     holds: ({ talk }) => talk,
-    says: ({ open }, spotOf) =>
+    says: ({ open }, spotOf, lead) =>
       'On two days they couldn’t tell words apart by ' +
       `${listed(open.filter((o) => o.verdict === 'talk').map((o) => spotOf(o.key)))}. Speak with ` +
-      'the family and your special-needs lead: a hearing check is wise. Words with two sounds together can wait.',
+      `the family and your ${lead}: a hearing check is wise. Words with two sounds together can wait.`,
   },
   {
     holds: ({ hearing }) => hearing,
@@ -49,6 +49,7 @@ const NOTICES: readonly {
 /**
  * What to know of a child first, in whole sentences; only what holds is said.
  * @param spotOf a sound and place in words
+ * @param lead whom to ask about a worry (`leadIn`)
  */
-export const noticesOf = (advice: Told, spotOf: (key: string) => string): string[] =>
-  NOTICES.filter(({ holds }) => holds(advice)).map(({ says }) => says(advice, spotOf));
+export const noticesOf = (advice: Told, spotOf: (key: string) => string, lead: string): string[] =>
+  NOTICES.filter(({ holds }) => holds(advice)).map(({ says }) => says(advice, spotOf, lead));

@@ -241,7 +241,7 @@ const REASONS: Readonly<Record<string, Kind>> = {
     },
   },
   'only open': {
-    says: /^They’ve tried it, and what slipped may only be how they speak\./u,
+    says: /^They’ve tried it, and what they missed may only be how they speak\./u,
     holds: (_, { all }, does) => tally(onStep(all, does)).open > 0 && tally(onStep(all, does)).tried === 0,
   },
   silent: {
@@ -480,7 +480,7 @@ function readPage(page: Page): Read {
     const aside = Object.values(ASIDES).some((k) => k.says.test(step.reason));
     if (aside) sentence(read, ASIDES, step.reason, of);
   }
-  for (const notice of noticesOf(advice, (key) => key)) sentence(read, NOTICES, notice, { page, does: '' });
+  for (const notice of noticesOf(advice, (key) => key, 'SENCO')) sentence(read, NOTICES, notice, { page, does: '' });
   for (const does of doneIn(summaryOf(advice))) check(isDoneAlone(all, does), 'on their own', `can ${does}`);
   for (const r of advice.skills.flatMap((s) => s.rungs).filter((r) => r.lastAt !== null))
     check(readWhy(whySentence(r), onStep(all, r.rung.does)), 'why', `${r.rung.does}: ${whySentence(r)}`);

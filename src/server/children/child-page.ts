@@ -16,6 +16,7 @@ import type { Review } from '../../core/choosing/review';
 import type { State } from '../../core/evidence/rule';
 import { settle, type SettledSeen } from '../../core/evidence/settle';
 import { soundMap, type SoundMap } from '../../core/evidence/sound-map';
+import { leadIn } from '../../core/lexicon/country';
 import { noticesOf } from '../../core/telling/notices';
 import { summaryOf } from '../../core/telling/summary';
 import { rungInWords, whySentence } from '../../core/telling/why';
@@ -194,7 +195,7 @@ function nextPart(advice: Advised, accent: AccentId, material: Material): NextPa
     next: shown(next),
     other: shown(other),
     chosen: choice && { by: choice.by, at: choice.at },
-    notices: noticesOf(advice, (key) => spotWords(key, accent)),
+    notices: noticesOf(advice, (key) => spotWords(key, accent), leadIn(accent)),
     open: openShown(advice, accent, material),
     find: { games: findGames(), first: firstToFind(ladders, points) },
   };

@@ -2,6 +2,7 @@ import { format } from 'date-fns';
 import { csv } from '../../core/formats/csv';
 import { examplesOf, plainWords } from '../../core/choosing/examples';
 import { familyOf } from '../../core/games';
+import { leadIn } from '../../core/lexicon/country';
 import { familyPage } from '../../core/telling/family-page';
 import { halfTermOf, type HalfTerm, type SkillChange } from '../../core/telling/half-term';
 import { STATES, STATE_WORDS } from '../../core/evidence/rule';
@@ -94,11 +95,11 @@ export async function halfTermPaper(groupId: string, now = Date.now()): Promise<
     day: dayOf(now),
     parts: withLines([
       { heading: 'What we played', lines: read.played },
-      { heading: 'Where the children are', lines: read.where },
-      { heading: 'Who we’ve seen too little of', lines: read.tooLittle },
+      { heading: 'The children’s steps', lines: read.where },
+      { heading: 'Children we haven’t seen enough of', lines: read.tooLittle },
     ]),
     table: rows.length ? [HEADS, ...rows] : [],
-    tableTitle: 'How many children are where',
+    tableTitle: 'How many children are at each point',
     tableOnScreen: true,
     change: read.change,
     caution:
@@ -245,7 +246,7 @@ export async function talkPaper(childId: string, now = Date.now(), noticed = fal
     table: [],
     caution:
       'This is what we’ve seen in short listening and talking games. It’s a teaching record, not a diagnosis. If ' +
-      'you or we are worried about speech or hearing, we’ll talk to our special-needs lead and follow local ' +
+      `you or we are worried about speech or hearing, we’ll talk to our ${leadIn(child.accent)} and follow local ` +
       'rules on who to ask next.',
     back: { href: `/children/${childId}`, name: child.name },
   };

@@ -34,7 +34,7 @@ export async function breakOf(groupId: string, now = Date.now()): Promise<Break 
 /** Words at the door, and steps named, for each child at most. */
 const SHOWN = { words: 2, held: 3 } as const;
 
-const HEADS = ['Child', 'Could do before', 'Since then', 'Two words at the door', 'Look at again'];
+const HEADS = ['Child', 'Could do before', 'Since then', 'Two quick words', 'Look at again'];
 
 const sinceWords = ({ right, of }: BackChild['since']): string => (of ? `${right} of ${of} alone` : 'not played yet');
 
@@ -90,7 +90,7 @@ export async function weekBackPaper(groupId: string, now = Date.now()): Promise<
         lines: [
           `Nobody played between ${format(rest.before, 'd MMMM')} and ${format(rest.after, 'd MMMM')}. Look again at ` +
             'what they could do before you try anything harder.',
-          'Ask each child their two words at the door. A slip now doesn’t mean much: children often need a few days ' +
+          'Ask each child their two words. A mistake now doesn’t mean much: children often need a few days ' +
             'to settle.',
         ],
       },

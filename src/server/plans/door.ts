@@ -46,6 +46,6 @@ export async function startDoor(groupId: string, now = Date.now()): Promise<stri
   );
   if (!round) throw new Problem('We can’t find any words for that. Try one of the sessions on Today instead.');
   const items = round.items.slice(0, shop.children);
-  const plan = { title: 'One each at the door', minutes: 2, letters: false, sound: null, pairs: [] };
+  const plan = { title: 'A quick one each while they wait', minutes: 2, letters: false, sound: null, pairs: [] };
   return startPlan(groupId, { ...plan, rounds: [{ ...round, items, own: { on: true, steps: {} } }] });
 }

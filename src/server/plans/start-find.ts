@@ -37,7 +37,7 @@ export async function startFind(groupId: string, task: string, children: readonl
   const here = group.children.filter((c) => children.includes(c.id));
   if (!here.length) throw new Problem('These children aren’t on your list any more.', 404);
   if (!findGames().some((g) => g.id === task))
-    throw new Problem('We can’t find out where they are in this game. Choose another one.');
+    throw new Problem('We can’t find their step in this game. Choose another one.');
   const made = roundsOf(task, here.length, await workshopOf(group, here));
   if (!made.length) throw new Problem('There aren’t enough words for this game. Choose another one.');
   const steps = made.map(({ step, round }): FindStep => ({ ...step, keys: round.items.map((item) => item.key) }));
@@ -54,7 +54,7 @@ export async function startFind(groupId: string, task: string, children: readonl
   };
   const { name } = taskOf(task);
   const plan = {
-    title: `Where are they? ${name}`,
+    title: `Find their step: ${name}`,
     minutes: MINUTES_EACH * here.length,
     letters: false,
     sound: null,

@@ -104,7 +104,7 @@ describe('a game of one file', () => {
     await change({ kind: 'put', round: focus.id, word: 'frog' });
     expect(now().items.some((i) => i.key.includes('frog'))).toBe(true);
     await expect(change({ kind: 'chain', round: focus.id, start: 'pan', target: '' })).rejects.toThrow(
-      'doesn’t go from one word to the next',
+      'isn’t a chain game',
     );
     await change({ kind: 'add-round', task: BACKWARDS, step: 'three' });
     const { shown } = await openPlan(id);

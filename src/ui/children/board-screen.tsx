@@ -63,7 +63,7 @@ export function BoardScreen({ groupName, ladders, rows, who, groupId, games, fir
     <>
       <style>{'@media print { @page { size: A4 landscape; margin: 8mm } }'}</style>
       <div className="mb-3 flex flex-wrap items-center gap-x-6 gap-y-2">
-        <h1 className="mr-auto text-4xl wrap-anywhere print:text-2xl">{groupName}: where everyone is</h1>
+        <h1 className="mr-auto text-4xl wrap-anywhere print:text-2xl">{groupName}: everyone’s steps</h1>
       </div>
       {rows.length === 0 ? (
         <p className="text-muted">
@@ -114,7 +114,7 @@ const FindUnseen = ({ groupId, rows, games, first }: Pick<BoardProps, 'groupId' 
     first={games.find((g) => !g.pointed && tooLittleSeen(rows, g).length)?.id ?? first}
     whom={(game) => tooLittleSeen(rows, game)}
     what={
-      'Haven’t seen enough of someone? Find out where they are: one child after another, about ten questions each, ' +
+      'Haven’t seen enough of someone? Find their step: one child after another, about ten questions each, ' +
       'without help or praise.'
     }
   />

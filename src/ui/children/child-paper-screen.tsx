@@ -24,7 +24,7 @@ export function ChildPaperScreen({ paper, figures }: { paper: ChildPaper; figure
         {paper.group} · sound games · {paper.day}
       </p>
       {paper.can.length + paper.coming.length === 0 && (
-        <p className="mt-6 text-xl">We haven’t seen enough yet to say where {paper.name} is.</p>
+        <p className="mt-6 text-xl">We haven’t seen enough yet to say what {paper.name} can do.</p>
       )}
       <PrintedPart heading="What’s going well" lines={paper.can} />
       <PrintedPart heading="What’s on its way" lines={paper.coming} />

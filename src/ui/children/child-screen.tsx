@@ -13,6 +13,7 @@ import { NextCard } from './next-card';
 import { Notes } from './notes';
 import { ChildPapers } from './papers-menu';
 import { OwnWayButton } from './own-way';
+import { RecordCaution } from '../kit/record-caution';
 import { SoundMapView } from './sound-map-view';
 import type { ShownLadder } from '@/server/children/child-page';
 import { Folding } from '../kit/folding';
@@ -61,7 +62,7 @@ export function ChildScreen({ page }: { page: ChildPage }) {
       <p className="mt-1 mb-3 max-w-4xl text-lg leading-snug">{page.summary}</p>
       <NextCard page={page} chosenOn={page.chosen ? format(page.chosen.at, 'd MMMM') : null} />
       {page.since === null && (
-        <Section id="find" title="Find where they are" className="mt-4">
+        <Section id="find" title="Find their step" className="mt-4">
           {find}
         </Section>
       )}
@@ -77,7 +78,7 @@ export function ChildScreen({ page }: { page: ChildPage }) {
         <div className="min-w-0 space-y-2 lg:space-y-8">
           <SoundMapView map={page.map} chart={page.chart} />
           {page.since !== null && (
-            <Folding id="find" title="Find where they are">
+            <Folding id="find" title="Find their step">
               {find}
             </Folding>
           )}
@@ -127,11 +128,7 @@ function Aside({ page, stale }: { readonly page: ChildPage; readonly stale: Show
           <EraseChild child={{ id: page.id, name: page.name }} held={page.held} />
         </div>
       </Folding>
-      <p className="text-[0.95rem] text-muted">
-        This is a teaching record, not a diagnosis, and no reply doesn’t mean they don’t know. If you’re worried about a
-        child’s hearing, speech or language, talk to the family and your special-needs lead. Assessment is for a speech
-        and language therapist or an audiologist. Your local policy comes first.
-      </p>
+      <RecordCaution accent={page.accent} />
     </div>
   );
 }

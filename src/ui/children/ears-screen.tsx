@@ -8,7 +8,7 @@ import { OutcomeMark } from '../kit/outcome-mark';
 export function EarsScreen({ ears }: { ears: readonly Ears[] }) {
   return (
     <>
-      <h1 className="mb-1 text-4xl">Two adults, same ears?</h1>
+      <h1 className="mb-1 text-4xl">Do we mark alike?</h1>
       <p className="mb-6 max-w-3xl text-lg text-muted">
         A second adult can listen along and mark on another device: in Play, open “On this device” and switch on “a
         second pair of ears”. We keep both marks and compare them here. The first adult’s marks are the ones that count.

@@ -11,7 +11,7 @@ import { unreached } from '../kit/unreached';
 
 const findLabel = (children: number) => {
   if (!children) return 'We’ve seen enough of everyone';
-  return children === 1 ? 'Find where they are' : `Find where they are (${children} children)`;
+  return children === 1 ? 'Find their step' : `Find their step (${children} children)`;
 };
 
 interface FindWhereProps {
@@ -62,7 +62,7 @@ export const FindNew = ({ fresh, ...rest }: FindNewProps) => (
     {...rest}
     whom={() => fresh.map((c) => c.id)}
     what={
-      `${listed(fresh.map((c) => c.name))} ${fresh.length === 1 ? 'is' : 'are'} new here. Find out where they are: ` +
+      `${listed(fresh.map((c) => c.name))} ${fresh.length === 1 ? 'is' : 'are'} new here. Find their step: ` +
       `about ten questions${fresh.length === 1 ? '' : ' each'}, without help or praise.`
     }
   />
@@ -86,6 +86,6 @@ export const FindOne = ({ groupId, child, find }: FindOneProps) => (
     groupId={groupId}
     {...find}
     whom={() => [child.id]}
-    what={`New here, or been away? Find out where ${child.name} is: about ten questions, without help or praise.`}
+    what={`New here, or been away? Find their step: about ten questions, without help or praise.`}
   />
 );

@@ -24,7 +24,7 @@ const label = (ipa: string): string => `/${SHARED_CONSONANTS[ipa]?.label ?? ipa}
 const ALL = Object.keys(SHARED_CONSONANTS);
 const NO_SLIP =
   'A child’s own way of saying sounds never counts as a mistake. This isn’t a diagnosis: if you’re worried about ' +
-  'speech or hearing, talk to the family and your special-needs lead.';
+  'speech or hearing, talk to the family and follow your local rules.';
 /** Sounds children leave out of clusters when they talk. */
 const DROPPED = ['s', 'l', 'r', 'w', 'j', 'n'];
 

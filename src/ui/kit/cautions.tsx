@@ -1,6 +1,6 @@
 import { TriangleAlert } from 'lucide-react';
 import { allergensOf, ALLERGENS, OWN_CAUTIONS, type Caution } from '@/core/lexicon/cautions';
-import { listed } from '@/core/in-words';
+import { capital, listed } from '@/core/in-words';
 
 type Own = (typeof OWN_CAUTIONS)[number];
 
@@ -30,7 +30,7 @@ const names = (cautions: readonly Caution[]): string => listed(allergensOf(cauti
 export function cautionLines(cautions: readonly Caution[]): string[] {
   const allergens = names(cautions);
   const contains = allergens
-    ? [`It may contain ${allergens}. Check every child’s allergy plan before you bring it out.`]
+    ? [`${capital(allergens)}: check every child’s allergy plan before you bring it out.`]
     : [];
   return [...ownCautions(cautions).map((c) => CAUTION_WORDS[c].long), ...contains];
 }
@@ -39,7 +39,7 @@ export function CautionMark({ cautions }: { readonly cautions: readonly Caution[
   const allergens = names(cautions);
   const marks = [
     ...ownCautions(cautions).map((c) => CAUTION_WORDS[c].short),
-    ...(allergens ? [`contains ${allergens}`] : []),
+    ...(allergens ? [`allergen: ${allergens}`] : []),
   ];
   if (!marks.length) return null;
   return (

@@ -2,7 +2,7 @@
 
 import { clsx } from 'clsx';
 import { ChevronRight } from 'lucide-react';
-import { useState, type ReactNode } from 'react';
+import { useEffect, useState, type ReactNode } from 'react';
 
 interface FoldingProps {
   readonly id: string;
@@ -12,9 +12,20 @@ interface FoldingProps {
   readonly children: ReactNode;
 }
 
-/** A part of a page that is folded under its heading on a phone, and open where there is room. */
+/** A part of a page that is folded under its heading on a phone, and open where there is room or it was asked for. */
 export function Folding({ id, title, heading = 'text-xl', children }: FoldingProps) {
   const [open, setOpen] = useState(false);
+  useEffect(() => {
+    const onHash = (): void => {
+      if (window.location.hash === `#${id}`) setOpen(true);
+    };
+    const first = setTimeout(onHash, 0);
+    window.addEventListener('hashchange', onHash);
+    return () => {
+      clearTimeout(first);
+      window.removeEventListener('hashchange', onHash);
+    };
+  }, [id]);
   return (
     <section aria-labelledby={id}>
       <h2 id={id} className={heading}>

@@ -44,8 +44,8 @@ export const WORD_PLACES = [
 
 export const CHILD_PLACES = [
   ['/children', 'Names'],
-  ['/children/board', 'Where everyone is'],
-  ['/children/ears', 'Two adults, same ears?'],
+  ['/children/board', 'Everyone’s steps'],
+  ['/children/ears', 'Do we mark alike?'],
 ] as const;
 
 export const SETTING_PLACES = [

@@ -50,7 +50,7 @@ function factsOf(answer: LookBackAnswer, accent: AccentId): readonly (readonly [
   return [
     ['Marked', `${OUTCOME_WORDS[answer.outcome]}${answer.slip ? `, ${SLIP_WORDS[answer.slip]}` : ''}`],
     ['Said', answer.heard ?? ''],
-    ['Slipped', slipped],
+    ['Missed', slipped],
     ['Help', answer.helps.map((h) => HELP_WORDS[h]).join(', ')],
     [
       'Also',
@@ -228,7 +228,7 @@ function Facts({ facts }: { readonly facts: readonly (readonly [string, string])
         .map(([name, text]) => (
           <div key={name} className="contents">
             <dt>{name}</dt>
-            <dd className={`text-ink ${name === 'Said' || name === 'Slipped' ? 'font-word' : ''}`}>{text}</dd>
+            <dd className={`text-ink ${name === 'Said' || name === 'Missed' ? 'font-word' : ''}`}>{text}</dd>
           </div>
         ))}
     </dl>

@@ -15,6 +15,7 @@ import { TwoMarks } from './two-marks';
 import type { SessionRecord } from '@/server/record/session-record';
 import type { Slipped } from '@/core/sessions/summary';
 import type { ThinkTimes } from '@/core/sessions/think-times';
+import { RecordCaution } from '../kit/record-caution';
 import { Section } from '../kit/section';
 
 const undoneInPlay = (undone: number) =>
@@ -194,11 +195,7 @@ function Aside({ session, slips, undone }: AsideProps) {
         </ul>
       </Section>
       <Files session={session} undone={undone} />
-      <p className="text-[0.95rem] text-muted">
-        This is a teaching record, not a diagnosis, and no reply doesn’t mean they don’t know. If you’re worried about a
-        child’s hearing, speech or language, talk to the family and your special-needs lead. Assessment is for a speech
-        and language therapist or an audiologist.
-      </p>
+      <RecordCaution accent={session.accent} />
     </aside>
   );
 }

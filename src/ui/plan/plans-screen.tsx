@@ -158,7 +158,7 @@ function NewPlan({ group, games, find, first }: Omit<PlansProps, 'plans'>) {
             groupId={group.id}
             {...find}
             whom={() => group.here}
-            what="Or find out where each child is: one after another, about ten questions each, without help or praise."
+            what="Or find each child’s step: one after another, about ten questions each, without help or praise."
           />
         </div>
       )}

@@ -34,14 +34,15 @@ const HEAD = 'snug:rounded-none snug:border-0 snug:border-l snug:border-line snu
 /** One line: the round, how many turns of it, minutes; with more room, what is needed now and then. */
 export function PlayTop() {
   return (
-    <header className="relative flex items-center gap-x-3 border-b border-line px-(--side) wide:gap-x-5">
+    <header className="flex items-center gap-x-3 border-b border-line px-(--side) wide:gap-x-5">
       <div
-        className="fit flex min-h-0 min-w-0 flex-1 items-center-safe gap-x-3 self-stretch roomy:gap-x-5"
+        className="fit relative flex min-h-0 min-w-0 flex-1 items-center-safe gap-x-3 self-stretch roomy:gap-x-5"
         data-zone="top"
       >
         <Title />
         <Progress />
         <Minutes />
+        <StillHere />
       </div>
       <div className="flex shrink-0 items-center text-[0.85rem] roomy:gap-2 wide:text-[1rem]">
         <ToolButton id="covered" className="max-[1199px]:hidden narrow:hidden" />
@@ -49,7 +50,6 @@ export function PlayTop() {
         <ToolButton id="pause" className={HEAD} />
         <Finish />
       </div>
-      <StillHere />
     </header>
   );
 }
@@ -98,14 +98,17 @@ function Minutes() {
   );
 }
 
-/** How much still waits for the server, once it has waited a while. */
+/** How much still waits for the server, once it has waited a while: over the title, never over an answer. */
 function StillHere() {
   const pending = useRun((run) => run.pending);
   const late = useLate(pending > 0);
   return (
     <p
       role="status"
-      className={clsx('absolute top-full right-4 z-10 rounded-b-lg bg-marigold-soft px-4 py-1', late ? '' : 'sr-only')}
+      className={clsx(
+        'absolute inset-0 flex items-center bg-marigold-soft px-2 text-[0.82em] leading-tight roomy:text-[1em]',
+        !late && 'sr-only',
+      )}
     >
       {late ? `${pending} on this device, not on the server yet` : ''}
     </p>

@@ -15,7 +15,7 @@ export function AsideList({ groupId, groupName, words }: AsideListProps) {
       </h2>
       <p className="mt-1 mb-3 text-lg text-muted">
         {words.length
-          ? `No game offers these words to ${groupName}. No one sees why.`
+          ? `No game offers these words to ${groupName}. Nobody else sees the reason.`
           : `No words are put aside for ${groupName}. You can put a word aside from its page, a word set, a plan, ` +
             'or while you play.'}
       </p>

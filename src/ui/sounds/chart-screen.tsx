@@ -28,7 +28,7 @@ export function ChartScreen({ chart }: { chart: SoundChart }) {
       <h1 className="mb-1 text-4xl">Sounds</h1>
       <p className="mb-5 max-w-3xl text-lg text-muted">
         How to make each sound in your accent. Clip the sounds with a hop, hold the ones with a long bar, say the ones
-        with a short bar lightly. A lens is a vowel.
+        with a short bar lightly. Lens shapes are vowels.
       </p>
       <Rows chart={chart} />
       <div className="max-lg:hidden">

@@ -40,7 +40,7 @@ export function SoundScreen({ page }: { page: SoundPage }) {
       <dl className="mb-9 grid max-w-4xl gap-x-8 divide-y divide-line border-y border-line text-xl">
         <Fact name="How it is made">{how.made}</Fact>
         <Fact name="Say it alone">{page.advice}</Fact>
-        <Fact name="The usual slip">{how.slip}</Fact>
+        <Fact name="What often goes wrong">{how.slip}</Fact>
         <Fact name="Check it">{how.check}</Fact>
       </dl>
       <div className="grid gap-x-10 gap-y-8 sm:grid-cols-2 lg:grid-cols-3">

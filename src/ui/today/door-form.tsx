@@ -12,7 +12,7 @@ export function DoorForm({ groupId }: { readonly groupId: string }) {
     <form action={play} className="mt-6">
       <input type="hidden" name="groupId" value={groupId} />
       <Button type="submit" className="w-full" disabled={playing}>
-        One each at the door
+        A quick one each while they wait
       </Button>
       <p className="mt-1 text-[0.95rem] text-muted">
         One quick question for each child, at their own step, while they queue for coats or the sink.

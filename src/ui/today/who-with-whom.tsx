@@ -115,7 +115,7 @@ function Alone({ groupId, who, narrow = false }: WhoProps) {
                   <>
                     Nobody has played with {nameOf(id)} yet.{' '}
                     <Link className="underline underline-offset-4" href={`/children/${id}`}>
-                      Find where they are
+                      Find their step
                     </Link>
                   </>
                 ) : (

@@ -79,7 +79,7 @@ export function ShapeRow({ to, choice, facets }: FilterProps) {
         </Pill>
       ))}
       {moreShapes.length > 0 && (
-        <More label={`${moreShapes.length} more shapes`}>
+        <More label={moreShapes.length === 1 ? '1 more shape' : `${moreShapes.length} more shapes`}>
           {moreShapes.map(({ shape, words, example }) => (
             <Pill key={shape} href={to({ shape })} on={false}>
               <span className="font-word">{example}</span> <span className="text-muted">{shape}</span>{' '}

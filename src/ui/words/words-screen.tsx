@@ -122,7 +122,7 @@ function SetBeside({ saved, choice, group, found }: SetBesideProps) {
       )}
       {found.waiting.length > 0 && (
         <p className="mt-3 border-t border-line pt-3 text-[0.95rem] text-muted">
-          Waiting for you to hear them in this accent:{' '}
+          Say these aloud to check them in this accent:{' '}
           {found.waiting.map((w, i) => (
             <span key={w}>
               {i > 0 && ', '}

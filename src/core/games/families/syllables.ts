@@ -101,6 +101,7 @@ const CLAP: Task = {
       facts: [
         ['each beat has one vowel', beatsOf(word).length === n && beatsOf(word).every((b) => b.ipa.length > 0)],
         ['the number of beats is that of the step', ofBeats(step)(word)],
+        politeBeats(word, material),
       ],
     };
   },
@@ -127,6 +128,11 @@ const apartSteps: readonly Step[] = [
   { id: '4', name: '4 beats', count: 4 },
 ];
 
+const politeBeats = (word: Word, material: Material): readonly [string, boolean] => [
+  'no beat alone is rude',
+  beatsOf(word).every((b) => !material.guard(b.ipa)),
+];
+
 const partsFact = (word: Word, step: Step, material: Material): readonly (readonly [string, boolean])[] => [
   [
     'the beats join to the word’s sounds',
@@ -136,7 +142,7 @@ const partsFact = (word: Word, step: Step, material: Material): readonly (readon
   ],
   ['the number of beats is that of the step', ofBeats(step)(word)],
   ['a compound is made of two known words', !isCompoundStep(step) || compounds(material).includes(word)],
-  ['no beat alone is rude', beatsOf(word).every((b) => !material.guard(b.ipa))],
+  politeBeats(word, material),
 ];
 
 const onlyPart = (word: Word, at: number, note: string, material: Material): LikelyAnswer => {

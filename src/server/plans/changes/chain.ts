@@ -10,7 +10,7 @@ import type { Reworked, RoundWork } from './round-work';
 
 /** A chain from a word, or between two; where that cannot be, the nearest that can, said so. */
 export function chained({ round, task, step, shop }: RoundWork, ends: { start: string; target: string }): Reworked {
-  if (!task.leadsOn) throw new Problem(`“${task.name}” doesn’t go from one word to the next.`);
+  if (!task.leadsOn) throw new Problem(`“${task.name}” isn’t a chain game.`);
   const [start, target] = [ends.start, ends.target].map((word) => word.trim().toLowerCase()) as [string, string];
   const from = shop.bank.byName.get(start);
   const to = target ? shop.bank.byName.get(target) : undefined;

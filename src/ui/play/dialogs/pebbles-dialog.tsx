@@ -66,7 +66,7 @@ export function PebblesDialog({ onClose }: PebblesProps) {
       title={`Pebbles with ${nameOf(offer.childId)}`}
       description={
         `Do they hear every sound in “${word.word}”? Put out eight pebbles, and show them how with another word ` +
-        'first. Watch for mouths: use something bigger with very young children.'
+        'first. Watch for children who put things in their mouths, and use something bigger with very young ones.'
       }
     >
       <OneWord key={word.word} word={word} number={marks.length} onDone={done} />

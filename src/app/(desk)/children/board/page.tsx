@@ -8,7 +8,7 @@ import { whoWithWhom } from '@/server/children/who-with-whom';
 import { BoardScreen } from '@/ui/children/board-screen';
 import { CHILD_PLACES, SubNav } from '@/ui/kit/sub-nav';
 
-export const metadata: Metadata = { title: 'Where everyone is' };
+export const metadata: Metadata = { title: 'Everyone’s steps' };
 export const dynamic = 'force-dynamic';
 
 export default guarded(async () => {

@@ -5,7 +5,7 @@ import { earsOf } from '@/server/sessions/ears';
 import { EarsScreen } from '@/ui/children/ears-screen';
 import { CHILD_PLACES, SubNav } from '@/ui/kit/sub-nav';
 
-export const metadata: Metadata = { title: 'Two adults, same ears?' };
+export const metadata: Metadata = { title: 'Do we mark alike?' };
 export const dynamic = 'force-dynamic';
 
 export default guarded(async () => (
