@@ -9,7 +9,7 @@ import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { v7 } from 'uuid';
 import { sure } from '../src/core/sure';
 import { answered } from '../src/core/testing/answers';
-import { alone, withPlain } from '../src/server/storage/plain';
+import { alone, withPlain } from '../src/file/plain';
 import {
   beginPlay,
   logOf,

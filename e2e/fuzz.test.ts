@@ -7,7 +7,7 @@ import { seeded } from '../src/core/random';
 import { sure } from '../src/core/sure';
 import { answered } from '../src/core/testing/answers';
 import { times } from '../src/core/testing/deep';
-import { withPlain } from '../src/server/storage/plain';
+import { withPlain } from '../src/file/plain';
 import { openApp, type App } from './support/app';
 import { strange, type Strange } from './support/strange';
 

@@ -6,6 +6,7 @@ export async function register(): Promise<void> {
     const { told } = await database();
     if (told) console.warn(told);
     if (process.env.BOUNCY_ECHO_DEMO === '1') await (await import('./server/demo/seed')).seedDemo(Date.now());
+    await (await import('./server/whole/restore')).afterStart();
     // Sessions of an earlier version, or cut off by a sudden end, are read while the first page is on its way.
     (await import('./server/record/rebuild-queue')).caughtUp().catch((error: unknown) => console.error(error));
     (await import('./server/whole/keep-ready')).beginKeeping();

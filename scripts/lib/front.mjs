@@ -4,7 +4,7 @@ import { mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 
 /** Rooms that it is made of. */
-const ROOMS = ['front', 'guard', 'core'];
+const ROOMS = ['front', 'guard', 'core', 'file'];
 
 /** Where it stands, from the project's folder. */
 export const PLAIN = path.join('.next', 'plain');

@@ -6,6 +6,7 @@ import { whoWithWhom } from '@/server/children/who-with-whom';
 import { readySessions } from '@/server/plans/today';
 import { MAIN_ACCENTS } from '@/core/phonology/accents';
 import { getSettings } from '@/server/setting/settings';
+import { backupNotice } from '@/server/whole/backups';
 import { FirstRun } from '@/ui/today/first-run';
 import { TodayScreen } from '@/ui/today/today-screen';
 
@@ -17,10 +18,10 @@ export default guarded(async () => {
     getSettings(),
   ]);
   // What is advised has been read once by then.
-  const [who, rest] = [await whoWithWhom(group), await breakOf(group.id)];
+  const [who, rest, backup] = [await whoWithWhom(group), await breakOf(group.id), await backupNotice()];
   const begun = confirmed || sessions.length > 0 || group.children.length > 0 || group.outOfSight.length > 0;
   return (
-    <TodayScreen group={group} sessions={sessions} ready={ready} who={who} isBack={rest !== null}>
+    <TodayScreen group={group} sessions={sessions} ready={ready} who={who} isBack={rest !== null} backup={backup}>
       {!begun && (
         <FirstRun
           groupId={group.id}

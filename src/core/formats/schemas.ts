@@ -291,6 +291,26 @@ export const settingNameSchema = z
   .max(60, 'The name can have up to 60 letters.')
   .transform((name) => name || null);
 
+/** Where backups go, and when. */
+export const backupPlanSchema = z.object({
+  folder: z
+    .string()
+    .trim()
+    .min(1, 'Type the folder that backups go to.')
+    .max(400, 'That’s too long for a folder.')
+    .regex(/^(\/|[A-Za-z]:[\\/])/, 'Type the whole path of the folder, such as /media/stick/backups.'),
+  dailyAt: z
+    .string()
+    .regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'Choose a time of day.')
+    .nullable(),
+});
+
+/** The half of a key that locks backups, and who has the other. */
+export const backupKeySchema = z.object({
+  recipient: z.string().regex(/^age1[02-9ac-hj-np-z]{58}$/, 'That isn’t a key for backups.'),
+  by: z.string().trim().max(20, 'Initials can have up to 20 letters.'),
+});
+
 /** How many adults can lead a group today. */
 const MOST_STAFF = 8;
 export const staffSchema = z.coerce

@@ -13,6 +13,7 @@ import type { ChildRow } from '../storage/models';
 import { database } from '../storage/database';
 import { dropEmptySessions, forgetSteps } from './forget-steps';
 import { rememberErased } from './erased';
+import { goingFrom, goneFrom, putBeside } from './erased-list';
 import { keepForOthers } from './moves';
 import { NO_GROUPS, putChildren, putGroup } from './rows';
 import { companyOf, tiesOf } from './company';
@@ -237,16 +238,18 @@ export async function plantGroup(groupId: string): Promise<void> {
 
 /** Erases a child and every answer of theirs from the file (deleted pages are overwritten, the log is folded in). */
 export async function eraseChild(childId: string): Promise<void> {
-  const { models, write, remembered } = await database();
+  const { models, write, remembered, file } = await database();
   const id = idOf(childId);
   await write(async (transaction) => {
     const child = await models.children.findByPk(id, { attributes: ['group_id'], transaction });
     if (child) await rememberErased(child.get().group_id, [id], transaction);
+    if (child) goingFrom(file, [id]);
     const sat = await forgetSteps(id, transaction);
     await models.children.destroy({ where: { id }, transaction });
     await dropEmptySessions(sat, transaction);
     transaction.afterCommit(() => remembered.letGo([id]));
   });
+  await saidGone([id]);
   await wipe();
 }
 
@@ -272,23 +275,30 @@ export async function setAgeBand(groupId: string, band: unknown): Promise<void> 
 
 /** Erases a group with its children, sessions and answers. */
 export async function eraseGroup(groupId: string): Promise<void> {
-  const { models, write, remembered } = await database();
+  const { models, write, remembered, file } = await database();
   const ofGroup = { where: { group_id: idOf(groupId) } };
-  await write(async (transaction) => {
-    const children = await models.children.findAll({ ...ofGroup, attributes: ['id'], transaction });
-    transaction.afterCommit(() => remembered.letGo(children.map((c) => c.get().id)));
-    await rememberErased(
-      groupId,
-      children.map((c) => c.get().id),
-      transaction,
-    );
+  const children = await write(async (transaction) => {
+    const ids = (await models.children.findAll({ ...ofGroup, attributes: ['id'], transaction })).map((c) => c.get().id);
+    transaction.afterCommit(() => remembered.letGo(ids));
+    await rememberErased(groupId, ids, transaction);
+    goingFrom(file, ids);
     await keepForOthers(groupId, transaction);
-    for (const child of children) await forgetSteps(child.get().id, transaction);
+    for (const id of ids) await forgetSteps(id, transaction);
     await models.sessions.destroy({ ...ofGroup, transaction });
     await models.children.destroy({ ...ofGroup, transaction });
     await models.groups.destroy({ where: { id: groupId }, transaction });
+    return ids;
   });
+  await saidGone(children);
   await wipe();
+}
+
+/** Writes down apart from the data that some children are erased, here and beside the backups. */
+async function saidGone(ids: readonly string[]): Promise<void> {
+  const { file, models } = await database();
+  goneFrom(file, ids);
+  const folder = (await models.backups.findByPk(1))?.get().folder;
+  if (folder) putBeside(file, folder);
 }
 
 /**

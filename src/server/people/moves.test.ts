@@ -12,7 +12,7 @@ import { putAside, wordsAside } from '../words/put-aside';
 import { saveTaught, taughtSounds } from '../words/taught';
 import { inFreshFiles } from '../testing/fresh-file';
 import { database } from '../storage/database';
-import { plain } from '../storage/plain';
+import { plain } from '../../file/plain';
 import { erasedSince } from './erased';
 import { addChildren, addGroup, eraseChild, eraseGroup, listGroups, takeBackChildren, type Group } from './groups';
 import { mergeGroups, moveChild, setOutOfSight, takeClass } from './moves';

@@ -1,4 +1,4 @@
-import { chmodSync, closeSync, existsSync, mkdirSync, openSync, readdirSync } from 'node:fs';
+import { chmodSync, closeSync, existsSync, mkdirSync, openSync, readdirSync, renameSync, rmSync } from 'node:fs';
 import path from 'node:path';
 import { Sequelize, type Transaction } from 'sequelize';
 import sqlite3 from 'sqlite3';
@@ -10,7 +10,7 @@ import { MIGRATION_NAMES } from './migrations';
 import { defineModels, type Models } from './models';
 import { diskSentence, isDamage, Problem } from './problems';
 import { remembered, type Remembered } from './remembered';
-import { bringUpToDate, dropCopy } from './update';
+import { beforeRestore, bringUpToDate, dropCopy } from './update';
 
 export interface Database {
   readonly sequelize: Sequelize;
@@ -29,6 +29,23 @@ export interface Database {
   /** False from the moment it is told to close. */
   readonly open: boolean;
   close(): Promise<void>;
+  /**
+   * Closes the file after every write before, lets it be worked on while nobody has it open, and opens it again; nobody
+   * else can open it meanwhile. Where the work fails, or the file cannot be opened after it, the work is undone.
+   */
+  handOver(exchange: Exchange): Promise<HandedOver>;
+}
+
+/** Work on a file that nobody has open, and the way back. */
+interface Exchange {
+  readonly work: () => void;
+  readonly undo: () => void;
+}
+
+/** A file that was opened again, and why the work on it was undone; null where it was not. */
+interface HandedOver {
+  readonly again: Database;
+  readonly failed: unknown;
 }
 
 /** Times a fold is tried while somebody is reading. */
@@ -99,6 +116,12 @@ async function opened(file: string, release: () => Promise<void>): Promise<Datab
   const log = await foldsInto(file);
   let queue: Promise<unknown> = Promise.resolve();
   let closing: Promise<void> | undefined;
+  const ended = (): Promise<void> =>
+    queue.then(async () => {
+      // A disk that is full keeps the log beside the file: nothing is lost, and the next start folds it in.
+      await log.close().catch(() => undefined);
+      await closed();
+    });
   /** Work that has the file to itself, one after the other. */
   const inTurn = <T>(work: () => Promise<T>): Promise<T> => {
     const turn = queue.then(work);
@@ -121,19 +144,25 @@ async function opened(file: string, release: () => Promise<void>): Promise<Datab
       }),
     foldIn: async () => {
       dropCopy(file);
+      rmSync(beforeRestore(file), { force: true });
       for (let i = 0; i < FOLD_TRIES; i += 1) if (await inTurn(log.now)) return true;
       return false;
     },
     get open() {
       return closing === undefined;
     },
-    close: () =>
-      (closing ??= queue.then(async () => {
-        // A disk that is full keeps the log beside the file: nothing is lost, and the next start folds it in.
-        await log.close().catch(() => undefined);
-        await closed();
-        await release();
-      })),
+    close: () => (closing ??= ended().then(release)),
+    handOver: async ({ work, undo }) => {
+      closing ??= ended();
+      await closing;
+      try {
+        work();
+        return { again: await opened(file, release), failed: null };
+      } catch (failed) {
+        undo();
+        return { again: await opened(file, release), failed };
+      }
+    },
   };
 }
 
@@ -147,6 +176,8 @@ const here = (): string => (process.env.PORT ? `http://127.0.0.1:${process.env.P
 export async function openDatabase(file: string): Promise<Database> {
   try {
     if (!existsSync(path.dirname(file))) mkdirSync(path.dirname(file), { recursive: true, mode: 0o700 });
+    // Cut off between the two steps of putting a backup back: the file of before is the one.
+    if (!existsSync(file) && existsSync(beforeRestore(file))) renameSync(beforeRestore(file), file);
     const lock = await takeLock(file, here());
     try {
       return await opened(file, lock.release);
@@ -169,6 +200,22 @@ export const databaseFile = (): string =>
     /* turbopackIgnore: true */ process.env.BOUNCY_ECHO_DB ??
       path.join(process.env.BOUNCY_ECHO_DATA ?? 'data', 'bouncy-echo.sqlite'),
   );
+
+/**
+ * Lets the data file be exchanged while the server runs: whoever asks for it meanwhile waits for the one that comes.
+ * Throws why the work was undone; the file of before is open again then.
+ */
+export async function exchanged(exchange: Exchange): Promise<Database> {
+  const before = await database();
+  const handed = before.handOver(exchange);
+  place.bouncyEcho = handed.then(({ again }) => again);
+  place.bouncyEcho.catch(() => {
+    delete place.bouncyEcho;
+  });
+  const { again, failed } = await handed;
+  if (failed) throw failed;
+  return again;
+}
 
 /** The one open database of this process. A failed opening is tried again at the next call. */
 export function database(): Promise<Database> {

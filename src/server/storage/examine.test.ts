@@ -15,7 +15,7 @@ import { sure } from '../../core/sure';
 import { times } from '../../core/testing/deep';
 import { inFreshFiles } from '../testing/fresh-file';
 import { openDatabase, type Database } from './database';
-import { plain, withPlain } from './plain';
+import { plain, withPlain } from '../../file/plain';
 
 const folder = inFreshFiles();
 const at = (name: string): string => path.join(folder(), name);

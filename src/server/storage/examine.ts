@@ -1,5 +1,5 @@
 import { closeSync, existsSync, openSync, readFileSync, readSync, statSync } from 'node:fs';
-import { alone, withPlain, type Plain } from './plain';
+import { alone, withPlain, type Plain } from '../../file/plain';
 import { damagedFile, foreignFile, isDamage, Problem } from './problems';
 import { belongs } from './wal';
 

@@ -1,7 +1,7 @@
 import { randomInt } from 'node:crypto';
 import { statSync } from 'node:fs';
 import { markOf } from './wal';
-import { plain, type Plain } from './plain';
+import { plain, type Plain } from '../../file/plain';
 import { readStart } from './examine';
 
 /** Bytes of a log after which it is folded into the file. */

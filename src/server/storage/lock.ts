@@ -1,5 +1,5 @@
 import { readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
-import { plain } from './plain';
+import { plain } from '../../file/plain';
 import { Problem } from './problems';
 
 const runningAlready = (file: string, where: string) =>

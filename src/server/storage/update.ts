@@ -2,12 +2,15 @@ import { existsSync, renameSync, rmSync } from 'node:fs';
 import type { Sequelize, Transaction } from 'sequelize';
 import { expectWhole } from './examine';
 import { migrate, MIGRATION_NAMES } from './migrations';
-import { alone, withPlain, type Plain } from './plain';
+import { alone, withPlain, type Plain } from '../../file/plain';
 import { Problem } from './problems';
 import { sure } from '../../core/sure';
 
 /** The copy of a file as it was before it is brought up to date. */
 const copyOf = (file: string): string => `${file}-before-update`;
+
+/** The file as it was before a backup was put back in its place. */
+export const beforeRestore = (file: string): string => `${file}-before-restore`;
 
 /** Takes the copy away that an update may have left: for when somebody is erased, and once the update is checked. */
 export const dropCopy = (file: string): void => {

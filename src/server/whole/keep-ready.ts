@@ -5,6 +5,7 @@ import { listGroups } from '../people/groups';
 import { readySessions } from '../plans/today';
 import { caughtUp, onRead } from '../record/rebuild-queue';
 import { database } from '../storage/database';
+import { backUpIfDue } from './backups';
 import { otherTurns } from '../storage/other-turns';
 
 /**
@@ -54,9 +55,15 @@ function everyDay(): void {
   }, next - Date.now()).unref();
 }
 
+/** The daily backup is looked for this often. */
+const LOOK_MS = 5 * 60_000;
+
 /** Begins with it, once for a server. */
 export function beginKeeping(): void {
   onRead(keepSoon);
   everyDay();
   keepSoon();
+  const look = (): void => void backUpIfDue().catch(() => undefined);
+  setTimeout(look, REST_MS).unref();
+  setInterval(look, LOOK_MS).unref();
 }

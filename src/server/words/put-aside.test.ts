@@ -37,7 +37,9 @@ describe('a word put aside for a group', () => {
     const [ours, theirs] = [await addGroup('Beans'), await addGroup('Peas')];
     const proposed = (await find({ sounds: '3' }, ours.id)).set.map((w) => w.word);
     const plan = (await openPlan(await newPlan(ours.id, rhymes))).plan;
-    const away = [sure(proposed[0]), sure(proposed[1]), sure(wordsIn(plan)[0]), sure(wordsIn(plan)[1])];
+    // Words that people count differently are in no list until a setting has chosen how.
+    const planned = wordsIn(plan).filter((word) => !word.includes('x'));
+    const away = [sure(proposed[0]), sure(proposed[1]), sure(planned[0]), sure(planned[1])];
     for (const word of away) await putAside(ours.id, word, true);
     expect(await wordsAside(ours.id)).toEqual([...new Set(away)].sort());
     for (const word of away) {

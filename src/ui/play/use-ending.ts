@@ -13,7 +13,7 @@ export function useEnding(): () => Promise<void> {
   const router = useRouter();
   return useCallback(async () => {
     if (!(await store.end())) return;
-    await Promise.all([forget(id, Date.now()).catch(() => undefined), forgetPage(`/play/${id}`)]);
+    await Promise.all([forget(Date.now()).catch(() => undefined), forgetPage(`/play/${id}`)]);
     router.push(`/look-back/${id}`);
   }, [store, id, router]);
 }

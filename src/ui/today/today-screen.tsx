@@ -24,12 +24,14 @@ interface TodayProps {
   readonly who: WhoWithWhom;
   /** The class has come back from a break. */
   readonly isBack: boolean;
+  /** What there is to say of backups; null where all is well. */
+  readonly backup: string | null;
   /** What stands above all else on the first day. */
   readonly children?: ReactNode;
 }
 
 /** Who is here, three sessions that make sense now, and what was played last. */
-export function TodayScreen({ group, sessions, ready, who, isBack, children }: TodayProps) {
+export function TodayScreen({ group, sessions, ready, who, isBack, backup, children }: TodayProps) {
   const here = group.children.filter((c) => !c.away);
   const open = sessions.find((s) => !s.finished);
   const { groups, alone } = who.grouping;
@@ -84,6 +86,14 @@ export function TodayScreen({ group, sessions, ready, who, isBack, children }: T
           <SessionLines sessions={sessions} />
         ) : (
           <p className="text-muted">{group.name}’s sessions will appear here once you’ve played one.</p>
+        )}
+        {backup && (
+          <p className="mt-8 text-muted">
+            {backup}{' '}
+            <Link className="underline underline-offset-4" href="/settings/our-data#backups">
+              See to it
+            </Link>
+          </p>
         )}
       </div>
     </div>

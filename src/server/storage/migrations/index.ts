@@ -18,6 +18,7 @@ import * as byChild from './0016-by-child';
 import * as oneVoice from './0017-one-voice';
 import * as smallGroups from './0018-small-groups';
 import * as inAllTheSame from './0019-in-all-the-same';
+import * as backups from './0020-backups';
 import type { InTransaction } from './statements';
 
 interface Migration {
@@ -45,6 +46,7 @@ const MIGRATIONS: readonly { name: string; migration: Migration }[] = [
   { name: '0017-one-voice', migration: oneVoice },
   { name: '0018-small-groups', migration: smallGroups },
   { name: '0019-in-all-the-same', migration: inAllTheSame },
+  { name: '0020-backups', migration: backups },
 ];
 
 /** Names of the migrations of this version, in order. */

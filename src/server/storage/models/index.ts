@@ -1,5 +1,31 @@
 import { DataTypes, type Model, type ModelStatic, type Sequelize } from 'sequelize';
 
+/** How backups are made; one row. */
+export interface BackupsRow {
+  id: 1;
+  /** The key they are locked with, `age1…`; null until one was made. */
+  recipient: string | null;
+  folder: string | null;
+  /** Every day at this time, such as `17:05`; null where they are made by hand alone. */
+  daily_at: string | null;
+  /** When the last good one was made. */
+  last_at: number | null;
+  last_bytes: number | null;
+  /** Why the last one was not made, in a sentence; null where it was. */
+  fault: string | null;
+  /** Which life of the file this is: another one after a backup was put back. */
+  epoch: string | null;
+}
+
+/** What was done with the data as a whole. */
+export interface JournalRow {
+  id: string;
+  at: number;
+  what: string;
+  done_by: string | null;
+  detail: string | null;
+}
+
 export interface SettingsRow {
   id: 1;
   accent: string;
@@ -266,6 +292,8 @@ export interface Models {
   readonly ties: Table<TieRow>;
   readonly localSteps: Table<LocalStepsRow>;
   readonly chosenSteps: Table<ChosenStepRow>;
+  readonly backups: Table<BackupsRow>;
+  readonly journal: Table<JournalRow>;
 }
 
 type Column = (typeof COLUMNS)[keyof typeof COLUMNS];
@@ -282,6 +310,17 @@ const { key, only, counted, text, maybe, whole, maybeWhole } = COLUMNS;
 
 type ColumnsOf<Row> = Record<keyof Row & string, Column>;
 
+const BACKUPS: ColumnsOf<BackupsRow> = {
+  id: only,
+  recipient: maybe,
+  folder: maybe,
+  daily_at: maybe,
+  last_at: maybeWhole,
+  last_bytes: maybeWhole,
+  fault: maybe,
+  epoch: maybe,
+};
+const JOURNAL: ColumnsOf<JournalRow> = { id: key, at: whole, what: text, done_by: maybe, detail: maybe };
 const SETTINGS: ColumnsOf<SettingsRow> = {
   id: only,
   accent: text,
@@ -519,6 +558,8 @@ export function defineModels(sequelize: Sequelize): Models {
     ties: table('ties', TIES),
     localSteps: table('local_steps', LOCAL_STEPS),
     chosenSteps: table('chosen_steps', CHOSEN_STEPS),
+    backups: table('backups', BACKUPS),
+    journal: table('journal', JOURNAL),
   };
 }
 

@@ -20,8 +20,8 @@ export interface Aside extends Row {
   readonly why: string;
 }
 
-/** A copy nobody came back for goes after this. */
-const KEPT_MS = 7 * 86_400_000;
+/** A copy goes after this. */
+const KEPT_MS = 14 * 86_400_000;
 
 const NAME = 'bouncy-echo';
 /** Stores of each version, in order. */
@@ -129,8 +129,14 @@ async function letGo(id: string): Promise<void> {
   for (const store of ['outbox', 'kept', 'aside']) await removeAll(store, [id]);
 }
 
+/** Puts every copy this device has into the outbox: the server may have lost them to an older backup. */
+export async function sendAgain(): Promise<void> {
+  const rows = await using(async (db) => (await db.getAll('kept')) as Row[]);
+  await putAll('outbox', rows);
+}
+
 /** The outbox, as sync asks of it. */
-export const box: Box = { waiting, copy, release, setAside, letGo };
+export const box: Box = { waiting, copy, release, setAside, letGo, sendAgain };
 
 /** All that was set aside on this device. */
 export const asideAll = (): Promise<Aside[]> => using(async (db) => (await db.getAll('aside')) as Aside[]);
@@ -138,16 +144,14 @@ export const asideAll = (): Promise<Aside[]> => using(async (db) => (await db.ge
 /** Lets what was set aside go: somebody has saved it, or does not want it. */
 export const dropAside = (ids: readonly string[]): Promise<void> => removeAll('aside', ids);
 
-/** A session that is over and with the server leaves no copy behind; nor does one left alone for a week. */
-export async function forget(sessionId: string, now: number): Promise<void> {
+/** Copies go after a fortnight: until then an older backup that is put back can be made whole from them. */
+export async function forget(now: number): Promise<void> {
   const held = new Set(await waitingSessions());
   const rows = await using(async (db) => (await db.getAll('kept')) as Row[]);
   await removeAll(
     'kept',
     rows
-      .filter(
-        (row) => !held.has(row.sessionId) && (row.sessionId === sessionId || Math.abs(now - timeOf(row.id)) > KEPT_MS),
-      )
+      .filter((row) => !held.has(row.sessionId) && Math.abs(now - timeOf(row.id)) > KEPT_MS)
       .map((row) => row.id),
   );
 }

@@ -7,6 +7,8 @@ export interface Reply {
   /** The server's clock, in milliseconds since 1970. */
   readonly now: number;
   readonly refused: readonly RefusedEntry[];
+  /** Which life of the data this is: another one after a backup was put back. */
+  readonly epoch?: string;
 }
 
 /** An entry the server does not keep, and why. One of a child who was erased leaves the device without a copy. */

@@ -16,6 +16,9 @@ let gone = false;
 let childErased: { readonly erased?: true } = {};
 let sessionErased = false;
 let most = Infinity;
+let epoch = '';
+/** What this device has copies of. */
+const copies = new Map<string, Entry>();
 let pending: number[] = [];
 let news: string[] = [];
 let seen: Entry[] = [];
@@ -28,6 +31,7 @@ const store = {
   release: vi.fn<Box['release']>(),
   setAside: vi.fn<Box['setAside']>(),
   letGo: vi.fn<Box['letGo']>(),
+  sendAgain: vi.fn<Box['sendAgain']>(),
 };
 
 const send: Send = async (_, entries, has) => {
@@ -43,6 +47,7 @@ const send: Send = async (_, entries, has) => {
     log: has === had ? fresh : onServer,
     total: onServer.length,
     now: Date.now(),
+    epoch,
     refused: entries.filter((e) => e.id === refuse).map(({ id }) => ({ id, why: 'No such child.', ...childErased })),
   };
 };
@@ -56,7 +61,13 @@ beforeEach(() => {
   [childErased, sessionErased] = [{}, false];
   [pending, news, seen, aside] = [[], [], [], []];
   store.waiting.mockImplementation(() => Promise.resolve([...box.values()].sort((a, b) => (a.id < b.id ? -1 : 1))));
+  epoch = '';
+  copies.clear();
   store.copy.mockResolvedValue();
+  store.sendAgain.mockImplementation(() => {
+    for (const [id, one] of copies) box.set(id, one);
+    return Promise.resolve();
+  });
   store.setAside.mockImplementation((_, { id }, why) => {
     aside.push({ id, why });
     box.delete(id);
@@ -239,4 +250,20 @@ test('a server that says why not now is told, and tried again', async () => {
   expect(news).toEqual(['The disk is full.']);
   expect([...box.keys()]).toEqual(['0003']);
   refusing.stop();
+});
+
+test('after a backup was put back all that this device has is sent once more, and it is said', async () => {
+  for (const n of [1, 2, 3]) {
+    copies.set(entry(n).id, entry(n));
+    await tap(n);
+  }
+  onServer.splice(1);
+  epoch = 'another';
+  expect(await sync.flush()).toBe(true);
+  expect(onServer.map((e) => e.id)).toEqual(['0001', '0002', '0003']);
+  expect(box.size).toBe(0);
+  expect(news).toEqual([expect.stringContaining('put back from a backup')]);
+  const sent = requests.length;
+  await sync.flush();
+  expect(requests.length).toBe(sent + 1);
 });

@@ -14,6 +14,8 @@ export interface Box {
   setAside(sessionId: string, entry: Entry, why: string): Promise<void>;
   /** Takes an entry off the device, copy and all. */
   letGo(id: string): Promise<void>;
+  /** A backup was put back: what this device has copies of waits to be sent once more. */
+  sendAgain(): Promise<void>;
 }
 
 /** What came of a request. */
@@ -69,6 +71,8 @@ class Syncing implements Sync {
   /** True while the device may hold more than that: from another tab, or from before a reload. */
   private ask = true;
   private piece = PIECE;
+  /** The life of the server's data, as it said last. */
+  private epoch: string | undefined;
 
   constructor(private readonly to: SyncOptions) {}
 
@@ -90,8 +94,21 @@ class Syncing implements Sync {
       return this.refused(entries, error);
     }
     await this.taken(entries, reply);
+    if (await this.isAnotherLife(reply)) return true;
     this.piece = Math.min(PIECE, this.piece * 2);
     return this.fresh.size > 0 && all.length > entries.length;
+  }
+
+  /** True where a backup was put back since the server answered last: then all that is here is sent again. */
+  private async isAnotherLife({ epoch = '' }: Reply): Promise<boolean> {
+    const before = this.epoch;
+    this.epoch = epoch;
+    if (before === undefined || before === epoch) return false;
+    await this.to.box.sendAgain().catch(() => undefined);
+    this.has = undefined;
+    this.ask = true;
+    this.to.news('Your data was put back from a backup. The answers this device still has were added again.');
+    return true;
   }
 
   /** The server has answered: what it keeps leaves the outbox, and what is new from others is copied. */

@@ -3,7 +3,11 @@ import type { Metadata } from 'next';
 import { guarded } from '@/app/guarded';
 import { databaseFile } from '@/server/storage/database';
 import { settingName } from '@/server/setting/settings';
+import { backups } from '@/server/whole/backups';
+import { journal } from '@/server/whole/journal';
 import { SETTING_PLACES, SubNav } from '@/ui/kit/sub-nav';
+import { BackupsPart } from '@/ui/settings/backups';
+import { Journal } from '@/ui/settings/journal';
 import { NameForm } from '@/ui/settings/name-form';
 
 export const metadata: Metadata = { title: 'Our data' };
@@ -14,6 +18,7 @@ export default guarded(async () => (
     <h1 className="mb-5 text-4xl">Our data</h1>
     <div className="max-w-3xl space-y-8">
       <NameForm name={(await settingName()) ?? ''} />
+      <BackupsPart state={await backups()} />
       <section aria-labelledby="everything">
         <h2 id="everything" className="mb-2 text-2xl">
           Take everything with you
@@ -34,8 +39,8 @@ export default guarded(async () => (
           It’s all in one file on this computer:{' '}
           <code className="font-sans font-semibold break-all">{databaseFile()}</code>.
         </p>
-        <p className="mt-2 text-muted">To back it up, stop Bouncy Echo and copy that file.</p>
       </section>
+      <Journal lines={await journal()} />
     </div>
   </>
 ));

@@ -2,6 +2,7 @@ import { jsonError } from '@/app/json-error';
 import { explain, logBodySchema } from '@/core/formats/schemas';
 import { renewLocal } from '@/server/answers/local-steps';
 import { appendLog } from '@/server/record/append-log';
+import { epoch } from '@/server/whole/epoch';
 import { isDiskFull, Problem } from '@/server/storage/problems';
 
 /** Takes what a device has in its outbox and answers with the whole log. Sending twice changes nothing. */
@@ -21,6 +22,7 @@ export async function POST(request: Request, { params }: { params: Promise<{ id:
     return Response.json({
       ...(await appendLog((await params).id, read.data.entries, { has: read.data.has, device: true })),
       now: Date.now(),
+      epoch: await epoch(),
     });
   } catch (error) {
     // What is sent from here waits on the device until it is kept.

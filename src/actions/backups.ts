@@ -1,0 +1,48 @@
+'use server';
+
+import { newKeys, type KeyPair } from '@/file/keys';
+import { backUpNow, keepKey, planBackups } from '@/server/whole/backups';
+import { letGo, lookInto, putBack, type Looked } from '@/server/whole/restore';
+import { answer, formAnswer, type Answer, type FormState } from './answer';
+import { fieldOf } from './form';
+
+/** Keeps where backups go, and when. */
+export async function keepBackupPlan(_: FormState, form: FormData): Promise<FormState> {
+  return formAnswer(async () => {
+    await planBackups({ folder: fieldOf(form, 'folder'), dailyAt: fieldOf(form, 'dailyAt') || null });
+    return { said: 'Saved.' };
+  });
+}
+
+/** A new key. It is shown and kept nowhere: only the half that locks is given back to `keepBackupKey`. */
+export async function makeBackupKey(): Promise<Answer<KeyPair>> {
+  return answer(newKeys, false);
+}
+
+/** Keeps the half of a key that locks, once the other is in safe hands. */
+export async function keepBackupKey(recipient: unknown, by: unknown): Promise<FormState> {
+  return formAnswer(() => keepKey(recipient, by));
+}
+
+/** Makes a backup now. */
+export async function makeBackup(): Promise<FormState> {
+  return formAnswer(async () => {
+    const { children, sessions, answers } = (await backUpNow()).counted;
+    return { said: `The backup is made and checked: ${children} children, ${sessions} sessions, ${answers} answers.` };
+  });
+}
+
+/** Opens a backup with its key and looks into it. */
+export async function openBackup(name: string, typed: string): Promise<Answer<Looked>> {
+  return answer(() => lookInto(name, typed), false);
+}
+
+/** Puts an opened backup in the place of the data. */
+export async function putBackupBack(name: string, by: string): Promise<FormState> {
+  return formAnswer(() => putBack(name, by));
+}
+
+/** Lets an opened backup go. */
+export async function closeBackup(): Promise<FormState> {
+  return formAnswer(letGo);
+}
