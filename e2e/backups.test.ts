@@ -1,8 +1,11 @@
-import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import os from 'node:os';
 import path from 'node:path';
 import type { Browser } from 'playwright-core';
 import { afterAll, beforeAll, expect, test } from 'vitest';
 import { newKeys } from '../src/file/keys';
+import { plain } from '../src/file/plain';
 import { seal } from '../src/file/seal';
 import { sure } from '../src/core/sure';
 import { addNames, beginPlay, closePages, logOf, openApp, openBrowser, openPage, type App } from './support/app';
@@ -11,6 +14,7 @@ import { violations } from './support/axe';
 // A real server with its own file and folder; the key goes from screen to screen as a person would carry it.
 let app: App;
 let browser: Browser;
+let words = '';
 beforeAll(async () => {
   [app, browser] = await Promise.all([openApp(), openBrowser()]);
 });
@@ -33,7 +37,7 @@ test('set up, made, put back while two tabs are open and a game is played; nothi
 
   await page.getByRole('button', { name: 'Make the key …' }).click();
   await page.getByRole('dialog').getByRole('listitem').first().waitFor();
-  const words = (await page.getByRole('dialog').getByRole('listitem').allInnerTexts()).join(' ');
+  words = (await page.getByRole('dialog').getByRole('listitem').allInnerTexts()).join(' ');
   expect(words.split(' ')).toHaveLength(24);
   expect(await violations(page)).toEqual([]);
   expect(await page.getByRole('button', { name: 'Use this key' }).isDisabled()).toBe(true);
@@ -45,7 +49,7 @@ test('set up, made, put back while two tabs are open and a game is played; nothi
   const playing = await openPage(browser);
   await beginPlay(playing.page, app.url, 'sounds=3&task=blending');
   await page.getByRole('button', { name: 'Back up now' }).click();
-  await page.getByText('The backup is made and checked: 2 children, 1 sessions, 0 answers.').waitFor();
+  await page.getByText('The backup is made and checked: 2 children, one session and 0 answers.').waitFor();
   await playing.page.getByRole('button', { name: /^On own/ }).click();
   await playing.page
     .getByText('Every answer is saved.')
@@ -62,7 +66,7 @@ test('set up, made, put back while two tabs are open and a game is played; nothi
   await page.getByText('That isn’t a key.').waitFor();
   await page.getByLabel('Its key').fill(words);
   await page.getByRole('button', { name: 'Open it' }).click();
-  await page.getByText('It holds 2 children and 1 session. What has come since will go: 1 child.').waitFor();
+  await page.getByText('It holds 2 children and one session. What has come since will go: one child.').waitFor();
   expect(await violations(page)).toEqual([]);
   await page.getByRole('button', { name: 'Put this backup back' }).click();
   await page.getByText('a backup was put back').waitFor();
@@ -103,4 +107,34 @@ test('another key, and a file of nobody’s: said in words, and all is as it was
     await page.getByRole('button', { name: 'Leave everything as it is' }).click();
   }
   expect(sure(readFileSync(app.file).length)).toBe(before);
+});
+
+/** What a script says, with the data of this file. */
+function said(script: string, file: string, args: readonly string[], typed = ''): string {
+  const env = { ...process.env, BOUNCY_ECHO_DB: file };
+  const done = spawnSync(process.execPath, [`scripts/${script}.mjs`, ...args], { env, input: typed, encoding: 'utf8' });
+  return done.stdout + done.stderr;
+}
+
+test('from the command line: a backup while it runs; put back only when it is stopped', async () => {
+  const folder = path.join(path.dirname(app.file), 'stick');
+  expect(said('backup', app.file, [])).toMatch(/2 children, 1 sessions, checked/);
+  const copy = path.join(
+    folder,
+    sure(
+      readdirSync(folder)
+        .filter((name) => name.endsWith('.age'))
+        .sort()
+        .at(-1),
+    ),
+  );
+  expect(said('restore', app.file, [copy], `${words}\n`)).toMatch(/is running/);
+  // On another computer, with the copies alone.
+  const file = path.join(mkdtempSync(path.join(os.tmpdir(), 'bouncy-echo-other-')), 'x.sqlite');
+  expect(said('restore', file, [copy], 'by the gate\n')).toMatch(/isn’t a key/);
+  expect(said('restore', file, [copy], `${words}\n`)).toMatch(/Put back/);
+  const db = await plain(file, 'read');
+  expect(await db.all('SELECT name FROM children ORDER BY position')).toEqual([{ name: 'Wren' }, { name: 'Idris' }]);
+  expect(await db.all('SELECT id FROM answers')).toHaveLength(2);
+  await db.close();
 });

@@ -1,5 +1,6 @@
 'use server';
 
+import { counted, listed } from '@/core/in-words';
 import { newKeys, type KeyPair } from '@/file/keys';
 import { backUpNow, keepKey, planBackups } from '@/server/whole/backups';
 import { letGo, lookInto, putBack, type Looked } from '@/server/whole/restore';
@@ -28,7 +29,8 @@ export async function keepBackupKey(recipient: unknown, by: unknown): Promise<Fo
 export async function makeBackup(): Promise<FormState> {
   return formAnswer(async () => {
     const { children, sessions, answers } = (await backUpNow()).counted;
-    return { said: `The backup is made and checked: ${children} children, ${sessions} sessions, ${answers} answers.` };
+    const holds = [counted(children, 'child', 'children'), counted(sessions, 'session'), counted(answers, 'answer')];
+    return { said: `The backup is made and checked: ${listed(holds)}.` };
   });
 }
 

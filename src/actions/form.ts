@@ -20,3 +20,6 @@ export const typedText = z
   .max(300_000)
   .transform((text) => text.replaceAll('\0', ''))
   .catch('');
+
+/** Initials as they came; none where what came is no text. */
+export const initialsIn = (came: unknown): string => (typeof came === 'string' ? came.trim().slice(0, 20) : '');

@@ -10,6 +10,10 @@ import { makeSmallGroups, putWith } from '@/server/children/small-groups';
 import { setCompany } from '@/server/people/company';
 import * as people from '@/server/people/groups';
 import * as moves from '@/server/people/moves';
+import { initialsIn } from './form';
+import { note } from '@/server/whole/journal';
+import { setHold } from '@/server/people/hold';
+import { beginYear } from '@/server/people/new-year';
 import { formAnswer, type FormState } from './answer';
 import { GROUP_COOKIE } from './group-cookie';
 import { formText } from './form';
@@ -89,7 +93,10 @@ export async function keepAgeBand(groupId: string, band: unknown): Promise<FormS
 }
 
 export async function eraseGroup(groupId: string): Promise<FormState> {
-  return formAnswer(() => people.eraseGroup(groupId));
+  return formAnswer(async () => {
+    await people.eraseGroup(groupId);
+    await note('group-erased');
+  });
 }
 
 /** Moves a child to another group, with all their answers. */
@@ -149,6 +156,25 @@ export async function plantGroup(groupId: string): Promise<FormState> {
   return formAnswer(() => people.plantGroup(groupId));
 }
 
-export async function eraseChild(childId: string): Promise<FormState> {
-  return formAnswer(() => people.eraseChild(childId));
+export async function eraseChild(childId: string, by = ''): Promise<FormState> {
+  return formAnswer(async () => {
+    await people.eraseChild(childId);
+    await note('child-erased', initialsIn(by));
+  });
+}
+
+/** Begins a school year: the children of each group stay, go to another group or leave the list. */
+export async function beginNewYear(choice: unknown): Promise<FormState> {
+  return formAnswer(async () => {
+    const { moved, left } = await beginYear(choice);
+    await note('new-year', '', `${moved} moved, ${left} left`);
+  });
+}
+
+/** Puts a child’s record on hold, so that it cannot be erased, or lifts the hold. */
+export async function holdChild(childId: string, on: boolean, by: string): Promise<FormState> {
+  return formAnswer(async () => {
+    await setHold(childId, on, initialsIn(by));
+    await note(on ? 'hold-set' : 'hold-lifted', initialsIn(by));
+  });
 }

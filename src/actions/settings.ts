@@ -3,6 +3,7 @@
 import { progressSettingsSchema, settingsSchema } from '@/core/formats/schemas';
 import { CONVENTION_IDS } from '@/core/phonology/conventions';
 import { saveAccent, saveSettingName, saveSettings, saveStaff, saveUnitOrder } from '@/server/setting/settings';
+import { saveKeepYears } from '@/server/people/kept-long-enough';
 import { formAnswer, type FormState } from './answer';
 import { fieldOf } from './form';
 
@@ -34,6 +35,14 @@ export async function keepProgressSettings(_: FormState, form: FormData): Promis
 export async function keepSettingName(_: FormState, form: FormData): Promise<FormState> {
   return formAnswer(async () => {
     await saveSettingName(fieldOf(form, 'name'));
+    return { said: 'Saved.' };
+  });
+}
+
+/** Keeps how long those who left are kept. */
+export async function keepLeavers(_: FormState, form: FormData): Promise<FormState> {
+  return formAnswer(async () => {
+    await saveKeepYears(fieldOf(form, 'years'));
     return { said: 'Saved.' };
   });
 }

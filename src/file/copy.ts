@@ -15,7 +15,7 @@ import { alone, withPlain, type Plain } from './plain';
 import { seal } from './seal';
 
 /** What a backup holds, as it was counted in the copy itself. */
-export interface Counted {
+interface Counted {
   readonly children: number;
   readonly sessions: number;
   readonly answers: number;
@@ -71,7 +71,7 @@ function expectRoom(folder: string, bytes: number): void {
  * A copy of a data file while others write to it (sqlite.org/lang_vacuum.html, VACUUM INTO), checked and counted. The
  * connection is its own, so that no write waits for it.
  */
-export async function plainCopy(file: string, to: string): Promise<Counted> {
+async function plainCopy(file: string, to: string): Promise<Counted> {
   rmSync(to, { force: true });
   await withPlain(file, 'write', (db) =>
     db.exec(`PRAGMA busy_timeout=5000; VACUUM INTO '${to.replaceAll("'", "''")}'`),

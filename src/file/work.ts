@@ -5,15 +5,22 @@ import { SealFault, unseal } from './seal';
  * Work on a whole file in a process of its own, so that no page waits for it: what to do comes as JSON on standard
  * input (a secret never stands among the arguments), what came of it goes as JSON to standard output.
  */
-export type Asked =
-  | {
-      readonly act: 'back-up';
-      readonly file: string;
-      readonly folder: string;
-      readonly recipient: string;
-      readonly at: number;
-    }
-  | { readonly act: 'open'; readonly from: string; readonly to: string; readonly identity: string };
+export type Asked = BackUp | Open;
+
+interface BackUp {
+  readonly act: 'back-up';
+  readonly file: string;
+  readonly folder: string;
+  readonly recipient: string;
+  readonly at: number;
+}
+
+interface Open {
+  readonly act: 'open';
+  readonly from: string;
+  readonly to: string;
+  readonly identity: string;
+}
 
 async function done(asked: Asked): Promise<object> {
   if (asked.act === 'back-up') return { made: await backUp(asked) };

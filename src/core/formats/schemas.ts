@@ -291,6 +291,12 @@ export const settingNameSchema = z
   .max(60, 'The name can have up to 60 letters.')
   .transform((name) => name || null);
 
+/** How many years those who left are kept beyond the school year in which they left; null for ever. */
+export const keepYearsSchema = z.union([z.literal('').transform(() => null), z.coerce.number().int().min(0).max(3)]);
+
+/** What becomes of the children of each group at the start of a school year. */
+export const newYearSchema = z.record(idSchema, z.union([z.literal('stay'), z.literal('leave'), idSchema]));
+
 /** Where backups go, and when. */
 export const backupPlanSchema = z.object({
   folder: z

@@ -18,6 +18,7 @@ import { settle, type SettledSeen } from '../../core/evidence/settle';
 import { soundMap, type SoundMap } from '../../core/evidence/sound-map';
 import { leadIn } from '../../core/lexicon/country';
 import { noticesOf } from '../../core/telling/notices';
+import { holdIn, type Hold } from '../people/hold';
 import { summaryOf } from '../../core/telling/summary';
 import { rungInWords, whySentence } from '../../core/telling/why';
 import { wouldBeRight } from './own-way-effect';
@@ -77,6 +78,8 @@ interface WhoPart {
   readonly groupName: string;
   /** Taken out of sight: kept, and on no list. */
   readonly outOfSight: boolean;
+  /** Who put their record on hold, and when; null where nobody did. */
+  readonly hold: Hold | null;
   readonly ownWay: OwnWay;
 }
 
@@ -241,6 +244,7 @@ export async function childPage(childId: string, now = Date.now()): Promise<Chil
     groupId: child.group_id,
     groupName: group?.get().name ?? '',
     outOfSight: child.archived_at !== null,
+    hold: holdIn(child),
     ownWay,
     ...nextPart(advice, accent, material),
     ...seenPart(advice, settle(theirs, lastSeen(theirs, now)), { band: bandOf(group?.get().age_band ?? null), now }),

@@ -157,6 +157,8 @@ const childRows = (group: string, children: readonly ChildIn[], at: { start: num
     own_way: JSON.stringify({ ...NO_OWN_WAY, ...c.ownWay }),
     plant: plants[i] ?? null,
     archived_at: null,
+    held_by: null,
+    held_at: null,
     own_id: null,
     ...ANY_COMPANY,
   }));

@@ -13,7 +13,8 @@ import type { ChildRow } from '../storage/models';
 import { database } from '../storage/database';
 import { dropEmptySessions, forgetSteps } from './forget-steps';
 import { rememberErased } from './erased';
-import { goingFrom, goneFrom, putBeside } from './erased-list';
+import { goingFrom, goneFrom, putBeside } from '../../file/erased-list';
+import { expectNoHold } from './hold';
 import { keepForOthers } from './moves';
 import { NO_GROUPS, putChildren, putGroup } from './rows';
 import { companyOf, tiesOf } from './company';
@@ -241,6 +242,7 @@ export async function eraseChild(childId: string): Promise<void> {
   const { models, write, remembered, file } = await database();
   const id = idOf(childId);
   await write(async (transaction) => {
+    await expectNoHold([id], transaction);
     const child = await models.children.findByPk(id, { attributes: ['group_id'], transaction });
     if (child) await rememberErased(child.get().group_id, [id], transaction);
     if (child) goingFrom(file, [id]);
@@ -279,6 +281,7 @@ export async function eraseGroup(groupId: string): Promise<void> {
   const ofGroup = { where: { group_id: idOf(groupId) } };
   const children = await write(async (transaction) => {
     const ids = (await models.children.findAll({ ...ofGroup, attributes: ['id'], transaction })).map((c) => c.get().id);
+    await expectNoHold(ids, transaction);
     transaction.afterCommit(() => remembered.letGo(ids));
     await rememberErased(groupId, ids, transaction);
     goingFrom(file, ids);

@@ -83,6 +83,8 @@ async function rowOr(transaction?: Transaction): Promise<SettingsRow> {
       let_in: 0,
       mixed: 0,
       name: null,
+      keep_years: null,
+      keep_since: null,
     }
   );
 }
@@ -105,6 +107,16 @@ export async function allSettings(): Promise<{ readonly speech: Settings; readon
 /** Which units come first; with it a setting that had another rule is told no more. */
 export const saveUnitOrder = (unitOrder: ProgressSettings['unitOrder']): Promise<void> =>
   saveRow({ rule: 'weighed', unit_order: unitOrder });
+
+/** How long those who left are kept, in years beyond their last school year; null for ever. */
+export async function keptRule(): Promise<{ readonly years: number | null; readonly since: number }> {
+  const { keep_years: years, keep_since: since } = await rowOr();
+  return { years, since: since ?? 0 };
+}
+
+/** Keeps it. */
+export const keepRule = (years: number | null, now: number): Promise<void> =>
+  saveRow({ keep_years: years, keep_since: now });
 
 /** What the setting is called on pages to pass on; null where nobody said. */
 export const settingName = async (): Promise<string | null> => (await rowOr()).name;

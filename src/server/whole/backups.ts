@@ -2,7 +2,7 @@ import type { Transaction } from 'sequelize';
 import { backupKeySchema, backupPlanSchema, explain } from '../../core/formats/schemas';
 import { makeFolder, type CopyFault, type Made } from '../../file/copy';
 import { copiesIn, type Copy } from '../../file/folder';
-import { putBeside } from '../people/erased-list';
+import { putBeside } from '../../file/erased-list';
 import { database } from '../storage/database';
 import type { BackupsRow } from '../storage/models';
 import { Problem } from '../storage/problems';
@@ -97,14 +97,14 @@ export async function keepKey(recipient: unknown, by: unknown): Promise<void> {
 let making: Promise<Made> | undefined;
 
 /** Makes a backup now; one at a time. Throws a Problem that says why none was made. */
-export function backUpNow(by = ''): Promise<Made> {
-  making ??= made(by).finally(() => {
+export function backUpNow(): Promise<Made> {
+  making ??= made().finally(() => {
     making = undefined;
   });
   return making;
 }
 
-async function made(by: string): Promise<Made> {
+async function made(): Promise<Made> {
   const { file } = await database();
   const { recipient, folder } = await backupsRow();
   if (!recipient || !folder) throw new Problem('Choose a folder and make a key first.');
@@ -114,7 +114,6 @@ async function made(by: string): Promise<Made> {
     if (!copy) throw new WorkFault('other');
     putBeside(file, folder);
     await keepBackups({ last_at: at, last_bytes: copy.bytes, fault: null });
-    await note('backed-up', by, copy.name);
     return copy;
   } catch (error) {
     const why = (error as CopyFault).why ?? 'other';
@@ -148,7 +147,7 @@ export async function backUpIfDue(now = Date.now()): Promise<void> {
   if (row.recipient && row.folder && isDue(row, now)) await backUpNow().catch(() => undefined);
 }
 
-/** What Today says of backups; null where all is well. */
+/** What Today says of backups; null where all is well, or where none were set up. */
 export async function backupNotice(now = Date.now()): Promise<string | null> {
   const row = await backupsRow();
   if (!row.recipient || !row.folder) return null;

@@ -4,10 +4,13 @@ import { database } from '../storage/database';
 /** What is written down of what was done with the data as a whole. None of it names a child. */
 export type Done =
   | 'backups-set-up'
-  | 'backed-up'
   | 'restored'
   | 'child-erased'
   | 'group-erased'
+  | 'hold-set'
+  | 'hold-lifted'
+  | 'new-year'
+  | 'kept-long-enough'
   | 'everything-taken'
   | 'child-file-taken';
 

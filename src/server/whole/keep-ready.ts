@@ -6,6 +6,9 @@ import { readySessions } from '../plans/today';
 import { caughtUp, onRead } from '../record/rebuild-queue';
 import { database } from '../storage/database';
 import { backUpIfDue } from './backups';
+import { eraseDue } from '../people/kept-long-enough';
+import { counted } from '../../core/in-words';
+import { note } from './journal';
 import { otherTurns } from '../storage/other-turns';
 
 /**
@@ -63,7 +66,12 @@ export function beginKeeping(): void {
   onRead(keepSoon);
   everyDay();
   keepSoon();
-  const look = (): void => void backUpIfDue().catch(() => undefined);
+  const look = (): void =>
+    void (async () => {
+      await backUpIfDue();
+      const gone = await eraseDue();
+      if (gone) await note('kept-long-enough', '', counted(gone, 'child', 'children'));
+    })().catch((error: unknown) => console.error(error instanceof Error ? error.message : error));
   setTimeout(look, REST_MS).unref();
   setInterval(look, LOOK_MS).unref();
 }

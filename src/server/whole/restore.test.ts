@@ -57,13 +57,13 @@ const bytesBeside = (): string =>
 const names = async (group: string): Promise<string[]> => (await groupOf(group)).children.map((c) => c.name);
 
 describe('put back while it runs', () => {
-  test('what was there is there, what came since is gone and was told before; a mark sent again is there once', async () => {
+  test('what was there is there, what came since is gone; a mark sent again is there once', async () => {
     const { keys } = await setUp();
     const { id } = await addGroup('Marrows');
     await addChildren(id, 'Wren, Idris');
     const [wren] = (await groupOf(id)).children.map((c) => c.id);
     const session = await startWords({ groupId: id, task: 'blending', words: ['sun', 'map'], model: 'net' });
-    const copy = await backUpNow('MB');
+    const copy = await backUpNow();
     expect(copy.counted).toEqual({ children: 2, sessions: 1, answers: 0 });
 
     const mark = { ...answered(0, sure(wren), 'sun'), id: v7(), at: Date.now() };
@@ -121,7 +121,7 @@ describe('put back while it runs', () => {
     expect(await names(id)).toEqual(['Wren']);
   });
 
-  test('a wrong key, no key, one cut short, one byte changed, one of a newer version: each told, nothing changed', async () => {
+  test('a wrong key, none, one cut short, a byte changed, a newer version: told, nothing changed', async () => {
     const { keys, folder } = await setUp();
     const { id } = await addGroup('Marrows');
     await addChildren(id, 'Wren');
@@ -185,7 +185,7 @@ describe('who is erased is written down apart', () => {
     await eraseChild(sure(wren));
     const list = `${(await database()).file}-erased`;
     writeFileSync(list, readFileSync(list, 'utf8').replace(/^gone .*\n/gm, ''));
-    const { goingFrom } = await import('../people/erased-list');
+    const { goingFrom } = await import('../../file/erased-list');
     goingFrom((await database()).file, [sure(idris)]);
     await afterStart();
     expect(await names(id)).toEqual(['Idris']);

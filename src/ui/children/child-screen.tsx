@@ -8,6 +8,7 @@ import { HistoryChart } from './history-chart';
 import { LadderPaths } from './ladder-paths';
 import { HeardAnswer } from '../kit/heard-answer';
 import { EraseChild } from './erase-child';
+import { HoldChild } from './hold-child';
 import { FindOne } from './find-where';
 import { NextCard } from './next-card';
 import { Notes } from './notes';
@@ -125,7 +126,8 @@ function Aside({ page, stale }: { readonly page: ChildPage; readonly stale: Show
           <a className="plain" href={`/api/children/${page.id}/export?as=json`} download>
             <Download size={18} aria-hidden="true" /> JSON
           </a>
-          <EraseChild child={{ id: page.id, name: page.name }} held={page.held} />
+          {page.hold ? null : <EraseChild child={{ id: page.id, name: page.name }} held={page.held} />}
+          <HoldChild child={{ id: page.id, name: page.name }} hold={page.hold} />
         </div>
       </Folding>
       <RecordCaution accent={page.accent} />

@@ -2,6 +2,7 @@ import type { Group } from '@/server/people/groups';
 import { AgeBandField } from './age-band';
 import { AddMenu } from './add-menu';
 import { GroupMenu } from './menus';
+import { Link } from '../kit/link';
 import { NamesList } from './names-list';
 
 interface ChildrenProps {
@@ -43,6 +44,13 @@ export function ChildrenScreen({ group, all, country }: ChildrenProps) {
       <div className="mt-6 max-w-md">
         <AgeBandField key={group.id} group={group} country={country} />
       </div>
+      {!empty && (
+        <p className="mt-4">
+          <Link className="underline underline-offset-4" href="/children/year">
+            A new school year …
+          </Link>
+        </p>
+      )}
       <p className="mt-6 text-[0.95rem] text-muted">
         Keep only what you need: a first name is enough. Your setting’s policy and local law decide about consent, how
         long you keep records and when you delete them.

@@ -4,8 +4,10 @@ import { Download } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import { eraseChild } from '@/actions/groups';
+import { counted } from '@/core/in-words';
 import type { HeldOfChild } from '@/server/people/held-of';
 import { Dialog } from '../kit/dialog';
+import { Initials } from '../kit/initials';
 import { ErrorMessage } from '../kit/message';
 import { unreached } from '../kit/unreached';
 
@@ -14,15 +16,13 @@ interface EraseProps {
   readonly held: HeldOfChild;
 }
 
-const counted = (many: number, one: string, more: string): string => (many === 1 ? `one ${one}` : `${many} ${more}`);
-
 /** What goes, with how much there is of it. Example: `42 answers and 3 notes in 8 sessions`. */
 function whatGoes({ answers, notes, sessions, papers }: HeldOfChild): string {
   if (!sessions) return 'They haven’t played yet, so there are no answers.';
-  const grids = papers ? ` They’re also taken off ${counted(papers, 'tick grid', 'tick grids')}.` : '';
+  const grids = papers ? ` They’re also taken off ${counted(papers, 'tick grid')}.` : '';
   return (
-    `That’s ${counted(answers, 'answer', 'answers')} and ${counted(notes, 'note', 'notes')} in ` +
-    `${counted(sessions, 'session', 'sessions')}, the steps chosen for them and how they speak.${grids}`
+    `That’s ${counted(answers, 'answer')} and ${counted(notes, 'note')} in ` +
+    `${counted(sessions, 'session')}, the steps chosen for them and how they speak.${grids}`
   );
 }
 
@@ -30,6 +30,7 @@ function whatGoes({ answers, notes, sessions, papers }: HeldOfChild): string {
 export function EraseChild({ child, held }: EraseProps) {
   const [open, setOpen] = useState(false);
   const [error, setError] = useState<string | null>(null);
+  const [by, setBy] = useState('');
   const [running, begin] = useTransition();
   const router = useRouter();
   return (
@@ -42,8 +43,8 @@ export function EraseChild({ child, held }: EraseProps) {
         onOpenChange={setOpen}
         title={`Erase ${child.name}?`}
         description={
-          `This erases ${child.name} for good. ${whatGoes(held)} You can’t undo it, and a backup you made earlier ` +
-          'still has them.'
+          `This erases ${child.name} for good. ${whatGoes(held)} You can’t undo it. Older backups still hold them ` +
+          'until they go, but putting one back erases them again.'
         }
       >
         <p className="mb-4">
@@ -51,7 +52,8 @@ export function EraseChild({ child, held }: EraseProps) {
             <Download size={18} aria-hidden="true" /> Download their file first
           </a>
         </p>
-        <div className="flex flex-wrap gap-3">
+        <Initials value={by} onChange={setBy} />
+        <div className="mt-4 flex flex-wrap gap-3">
           <button type="button" className="plain" onClick={() => setOpen(false)}>
             Keep {child.name}
           </button>
@@ -61,7 +63,7 @@ export function EraseChild({ child, held }: EraseProps) {
             disabled={running}
             onClick={() =>
               begin(async () => {
-                const state = await eraseChild(child.id).catch(unreached('Nothing was erased.'));
+                const state = await eraseChild(child.id, by).catch(unreached('Nothing was erased.'));
                 if (state.error) setError(state.error);
                 else router.push('/children');
               })

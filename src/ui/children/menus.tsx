@@ -17,7 +17,7 @@ const keepName = (name: string) => `Keep ${name}`;
 
 const whatErasingTakes = (name: string, childCount: number) =>
   `This erases ${name}, its ${childCount} ${childCount === 1 ? 'child' : 'children'}, and all its sessions and ` +
-  'answers. You can’t undo it. A backup you made earlier still has them.';
+  'answers. You can’t undo it. Older backups still hold them until they go, but putting one back erases them again.';
 
 interface Named {
   readonly id: string;

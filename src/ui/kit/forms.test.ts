@@ -34,7 +34,7 @@ const KEPT_OTHERWISE: Readonly<Record<string, string>> = {
   'src/ui/play/dialogs/index.tsx': 'a note is part of the run, which outlives a reload',
   'src/ui/look-back/paper-screen.tsx': 'what is typed from paper is kept on the device',
   'src/ui/settings/put-back.tsx': 'a key that opens backups is kept nowhere',
-  'src/ui/settings/initials.tsx': 'two letters beside a key that is kept nowhere',
+  'src/ui/kit/initials.tsx': 'two letters beside a key that is kept nowhere',
 };
 
 const KEEPS = /\buse(KeptForm|KeptText|Saving)\(/;

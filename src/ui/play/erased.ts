@@ -17,7 +17,6 @@ function isAnotherLife(epoch: string): boolean {
   return before !== null && before !== epoch;
 }
 
-
 function heardUntil(): number {
   try {
     return Number(localStorage.getItem(PLACE) ?? 0) || 0;

@@ -8,7 +8,9 @@ import { Button } from '../kit/button';
 import { Dialog } from '../kit/dialog';
 import { ErrorMessage } from '../kit/message';
 import { unreached } from '../kit/unreached';
-import { Initials } from './initials';
+import { Initials } from '../kit/initials';
+
+const OLDER = ' Older backups still need the key you had then.';
 
 /** Makes the key that opens backups: shown once, to be printed or written down, and kept nowhere. */
 export function BackupKey({ has }: { readonly has: boolean }) {
@@ -33,7 +35,7 @@ export function BackupKey({ has }: { readonly has: boolean }) {
         title="The key to your backups"
         description={
           'Print it, or write the 24 words down, and keep it away from this computer. We don’t keep it: without it ' +
-          `nobody can open a backup, and nobody can help.${has ? ' Older backups still need the key you had then.' : ''}`
+          `nobody can open a backup, and nobody can help.${has ? OLDER : ''}`
         }
       >
         {key && <Shown keys={key} close={() => setKey(null)} />}

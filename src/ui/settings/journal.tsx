@@ -3,10 +3,13 @@ import type { Done, JournalLine } from '@/server/whole/journal';
 
 const WORDS: Readonly<Record<Done, string>> = {
   'backups-set-up': 'a key for backups was made',
-  'backed-up': 'a backup was made',
   restored: 'a backup was put back',
   'child-erased': 'a child was erased',
   'group-erased': 'a group was erased',
+  'hold-set': 'a child’s record was put on hold',
+  'hold-lifted': 'a hold was lifted',
+  'new-year': 'a new school year began',
+  'kept-long-enough': 'children off the list were erased on their day',
   'everything-taken': 'everything was downloaded',
   'child-file-taken': 'a child’s file was downloaded',
 };

@@ -3,13 +3,14 @@
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import { closeBackup, openBackup, putBackupBack } from '@/actions/backups';
+import { counted } from '@/core/in-words';
 import type { Looked } from '@/server/whole/restore';
 import { Button } from '../kit/button';
 import { Dialog } from '../kit/dialog';
 import { Field } from '../kit/field';
 import { ErrorMessage } from '../kit/message';
 import { unreached } from '../kit/unreached';
-import { Initials } from './initials';
+import { Initials } from '../kit/initials';
 
 interface PutBackProps {
   readonly name: string;
@@ -17,14 +18,12 @@ interface PutBackProps {
   readonly at: string;
 }
 
-const many = (n: number, one: string, more: string): string => `${n} ${n === 1 ? one : more}`;
-
 /** What is in a backup, and what would go, before anything is done. */
 function whatItHolds({ children, sessions, sessionsThatGo, childrenThatGo }: Looked): string {
-  const holds = `It holds ${many(children, 'child', 'children')} and ${many(sessions, 'session', 'sessions')}.`;
+  const holds = `It holds ${counted(children, 'child', 'children')} and ${counted(sessions, 'session')}.`;
   const gone = [
-    ...(sessionsThatGo ? [many(sessionsThatGo, 'session', 'sessions')] : []),
-    ...(childrenThatGo ? [many(childrenThatGo, 'child', 'children')] : []),
+    ...(sessionsThatGo ? [counted(sessionsThatGo, 'session')] : []),
+    ...(childrenThatGo ? [counted(childrenThatGo, 'child', 'children')] : []),
   ].join(' and ');
   const goes = gone
     ? ` What has come since will go: ${gone}. Marks that devices still have are added again.`

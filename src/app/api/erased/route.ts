@@ -8,8 +8,8 @@ export const dynamic = 'force-dynamic';
 const sinceSchema = z.coerce.number().int().min(0);
 
 /**
- * Which sessions a device has to let go of, since it asked last (milliseconds since 1970, 0 for ever); and which life of
- * the data this is.
+ * Which sessions a device has to let go of, since it asked last (milliseconds since 1970, 0 for ever); and which life
+ * of the data this is.
  */
 export async function GET(request: Request): Promise<Response> {
   try {

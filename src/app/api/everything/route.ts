@@ -1,11 +1,13 @@
 import { jsonError } from '@/app/json-error';
 import { everything } from '@/server/whole/everything';
+import { note } from '@/server/whole/journal';
 
 /** Everything of this setting as one archive, sent while it is made. */
 export async function GET(): Promise<Response> {
   try {
     const { pieces, name } = everything();
     const first = await pieces.next();
+    await note('everything-taken').catch(() => undefined);
     const body = new ReadableStream<Uint8Array>({
       start: (out) => {
         if (!first.done) out.enqueue(first.value);

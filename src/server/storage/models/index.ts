@@ -18,7 +18,7 @@ export interface BackupsRow {
 }
 
 /** What was done with the data as a whole. */
-export interface JournalRow {
+interface JournalRow {
   id: string;
   at: number;
   what: string;
@@ -38,6 +38,9 @@ export interface SettingsRow {
   mixed: 0 | 1;
   /** What the setting is called, on pages to pass on. */
   name: string | null;
+  /** Years that those who left are kept, and since when that is the rule; null for ever. */
+  keep_years: number | null;
+  keep_since: number | null;
 }
 export interface GroupRow {
   id: string;
@@ -71,6 +74,9 @@ export interface ChildRow {
   key_adult: string | null;
   /** The number of their small group; 0 for turns alone, null where nothing is said. */
   small_group: number | null;
+  /** The lead who put their record on hold, and when; null where it is not. */
+  held_by: string | null;
+  held_at: number | null;
 }
 /** Two children who are to be in one small group, or never. */
 export interface TieRow {
@@ -332,6 +338,8 @@ const SETTINGS: ColumnsOf<SettingsRow> = {
   let_in: whole,
   mixed: whole,
   name: maybe,
+  keep_years: maybeWhole,
+  keep_since: maybeWhole,
 };
 
 const GROUPS: ColumnsOf<GroupRow> = {
@@ -359,6 +367,8 @@ const CHILDREN: ColumnsOf<ChildRow> = {
   in_on: maybe,
   key_adult: maybe,
   small_group: maybeWhole,
+  held_by: maybe,
+  held_at: maybeWhole,
 };
 
 const TIES: ColumnsOf<TieRow> = { child_id: key, other_id: key, kind: text };

@@ -150,9 +150,7 @@ export async function forget(now: number): Promise<void> {
   const rows = await using(async (db) => (await db.getAll('kept')) as Row[]);
   await removeAll(
     'kept',
-    rows
-      .filter((row) => !held.has(row.sessionId) && Math.abs(now - timeOf(row.id)) > KEPT_MS)
-      .map((row) => row.id),
+    rows.filter((row) => !held.has(row.sessionId) && Math.abs(now - timeOf(row.id)) > KEPT_MS).map((row) => row.id),
   );
 }
 

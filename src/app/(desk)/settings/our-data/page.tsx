@@ -2,12 +2,14 @@ import { Download } from 'lucide-react';
 import type { Metadata } from 'next';
 import { guarded } from '@/app/guarded';
 import { databaseFile } from '@/server/storage/database';
-import { settingName } from '@/server/setting/settings';
+import { goingSoon } from '@/server/people/kept-long-enough';
+import { keptRule, settingName } from '@/server/setting/settings';
 import { backups } from '@/server/whole/backups';
 import { journal } from '@/server/whole/journal';
 import { SETTING_PLACES, SubNav } from '@/ui/kit/sub-nav';
 import { BackupsPart } from '@/ui/settings/backups';
 import { Journal } from '@/ui/settings/journal';
+import { KeepYears } from '@/ui/settings/keep-years';
 import { NameForm } from '@/ui/settings/name-form';
 
 export const metadata: Metadata = { title: 'Our data' };
@@ -19,6 +21,7 @@ export default guarded(async () => (
     <div className="max-w-3xl space-y-8">
       <NameForm name={(await settingName()) ?? ''} />
       <BackupsPart state={await backups()} />
+      <KeepYears years={String((await keptRule()).years ?? '')} soon={await goingSoon()} />
       <section aria-labelledby="everything">
         <h2 id="everything" className="mb-2 text-2xl">
           Take everything with you

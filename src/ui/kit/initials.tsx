@@ -1,14 +1,16 @@
-import { Field } from '../kit/field';
+import { Field } from './field';
 
 interface InitialsProps {
   readonly value: string;
   readonly onChange: (value: string) => void;
+  /** The label, where they must be given. */
+  readonly whose?: string;
 }
 
 /** Who does something with the data as a whole, for the journal. */
-export function Initials({ value, onChange }: InitialsProps) {
+export function Initials({ value, onChange, whose = 'Your initials (optional)' }: InitialsProps) {
   return (
-    <Field htmlFor="initials" label="Your initials (optional)" hint="They stand in the journal below.">
+    <Field htmlFor="initials" label={whose} hint="They stand in the journal, in Settings.">
       <input
         id="initials"
         className="field w-32"
