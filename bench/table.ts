@@ -4,7 +4,7 @@ export interface Row {
   readonly what: string;
   readonly p50: number;
   readonly p95: number;
-  readonly unit: 'ms' | 'kB';
+  readonly unit: 'ms' | 'kB' | 'MB';
   readonly runs: number;
   readonly bar?: number;
 }

@@ -108,7 +108,7 @@ export async function backUp({ file, folder, recipient, at }: BackUp): Promise<M
     const found = await plainCopy(file, open);
     await seal(open, sealed, recipient);
     renameSync(sealed, path.join(folder, name));
-    dropOld(folder);
+    dropOld(folder, name, at);
     const { size: bytes } = statSync(path.join(folder, name));
     return { name, at, bytes, counted: found, shared: isShared(statfsSync(folder).type) };
   } catch (error) {

@@ -124,6 +124,18 @@ describe('a backup', () => {
     expect(sure(kept[0]).name).toBe(nameOf(new Date(2026, 10, KEPT_COPIES + 3, 17, 5)));
     expect(existsSync(path.join(to, 'our plans.txt'))).toBe(true);
   });
+  test('a clock that was ahead, or behind: the one just made stays, and those of the future go first', async () => {
+    const [file, to, { recipient }] = [await dataFile(0), folder(), await newKeys()];
+    const made = async (at: Date): Promise<string> =>
+      (await backUp({ file, folder: to, recipient, at: at.getTime() })).name;
+    for (let day = 1; day <= 10; day += 1) await made(new Date(2031, 0, day));
+    for (let day = 1; day <= KEPT_COPIES; day += 1) await made(new Date(2026, 10, day));
+    expect(copiesIn(to).map((c) => new Date(c.at).getFullYear())).toEqual(
+      Array.from({ length: KEPT_COPIES }, () => 2026),
+    );
+    const behind = await made(new Date(2001, 0, 1));
+    expect(copiesIn(to).map((c) => c.name)).toContain(behind);
+  });
   test('no such folder, one that cannot be written to, no room: said, and nothing half done', async () => {
     const [file, to, { recipient }] = [await dataFile(), folder(), await newKeys()];
     const asked = { file, recipient, at: Date.now() };

@@ -35,9 +35,18 @@ export function copiesIn(folder: string): Copy[] {
     .sort((a, b) => b.at - a.at);
 }
 
-/** Lets the oldest backups of a folder go; nothing else in it is touched. */
-export function dropOld(folder: string): void {
-  for (const { name } of copiesIn(folder).slice(KEPT_COPIES)) rmSync(path.join(folder, name), { force: true });
+const DAY_MS = 86_400_000;
+
+/**
+ * Lets the oldest backups of a folder go, those of a clock that was ahead first; never the one just made, and nothing
+ * else in the folder.
+ * @param made the name of the one just made
+ * @param now milliseconds since 1970
+ */
+export function dropOld(folder: string, made: string, now: number): void {
+  const copies = copiesIn(folder).filter(({ name }) => name !== made);
+  const [past, ahead] = [copies.filter((c) => c.at <= now + DAY_MS), copies.filter((c) => c.at > now + DAY_MS)];
+  for (const { name } of [...past, ...ahead].slice(KEPT_COPIES - 1)) rmSync(path.join(folder, name), { force: true });
 }
 
 /** Kinds of file systems that are another computer's: NFS, SMB, CIFS, SMB2 (linux/magic.h; Microsoft's for SMB2). */
