@@ -59,6 +59,9 @@ test('set up, made, put back while two tabs are open and a game is played; nothi
 
   // A child who came after the backup, and then it is put back.
   await addNames(page, app.url, ['Ottilie']);
+  const left = await openPage(browser);
+  await left.page.goto(`${app.url}/children`);
+  await left.page.getByRole('link', { name: 'Ottilie' }).waitFor();
   await page.goto(`${app.url}/settings/our-data`);
   await page.getByRole('button', { name: /^Put back …/ }).click();
   await page.getByLabel('Its key').fill('by the gate');
@@ -71,6 +74,11 @@ test('set up, made, put back while two tabs are open and a game is played; nothi
   await page.getByRole('button', { name: 'Put this backup back' }).click();
   await page.getByText('a backup was put back').waitFor();
   expect(await page.getByText('a key for backups was made, MB').count()).toBe(1);
+
+  // A page that was open elsewhere hears of it when somebody comes back to it.
+  await left.page.evaluate(() => window.dispatchEvent(new Event('focus')));
+  await left.page.getByText('This page shows it as it is now.').waitFor();
+  await left.page.getByRole('link', { name: 'Ottilie' }).waitFor({ state: 'detached' });
 
   // The next page shows it; the tab that plays sends its mark again by itself, and once.
   await page.goto(`${app.url}/children`);

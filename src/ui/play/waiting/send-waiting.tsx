@@ -21,6 +21,8 @@ function save(name: string, text: string): void {
   setTimeout(() => URL.revokeObjectURL(url), 10_000);
 }
 
+const PUT_BACK = 'Your data was put back from a backup. This page shows it as it is now.';
+
 /** What this computer is called everywhere: what a browser keeps, it keeps for one name. */
 const ONE_NAME = '127.0.0.1';
 const OTHER_NAMES: readonly string[] = ['localhost', '[::1]'];
@@ -44,7 +46,11 @@ export function SendWaiting() {
     const running: Sync[] = [];
     let alive = true;
     const sendAll = async (): Promise<void> => {
-      await forgetErasedHere();
+      for (const sync of running.splice(0)) sync.stop();
+      if (await forgetErasedHere()) {
+        setNews(PUT_BACK);
+        router.refresh();
+      }
       for (const sessionId of await outbox.waitingSessions()) {
         if (!alive) return;
         const sync = startSync({
@@ -62,8 +68,16 @@ export function SendWaiting() {
       if (!kept.length && !(await outbox.waitingSessions()).length) toOneName();
     };
     sendAll().catch(toOneName); // a browser without a store has nothing waiting
+    // A page that was open elsewhere hears of a backup that was put back when somebody comes back to it.
+    const again = (): void => {
+      if (document.visibilityState === 'visible') sendAll().catch(() => undefined);
+    };
+    document.addEventListener('visibilitychange', again);
+    window.addEventListener('focus', again);
     return () => {
       alive = false;
+      document.removeEventListener('visibilitychange', again);
+      window.removeEventListener('focus', again);
       for (const sync of running) sync.stop();
     };
   }, [router]);
