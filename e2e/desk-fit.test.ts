@@ -36,7 +36,7 @@ const SCREENS: readonly (readonly [name: string, where: string, act: string])[] 
   ['Judging', '/settings/judging', 'main [role=radio]'],
   ['Sounds taught', '/settings/taught', 'main button[aria-pressed]'],
   ['This device', '/settings/device', 'main [role=switch]'],
-  ['Our data', '/settings/our-data', 'main a[download]'],
+  ['Our data', '/settings/our-data', '#backup-folder'],
 ];
 
 async function first(page: Page, list: string, url: RegExp, link: string): Promise<void> {

@@ -5,7 +5,7 @@ import { newKeys, type KeyPair } from '@/file/keys';
 import { backUpNow, keepKey, planBackups } from '@/server/whole/backups';
 import { letGo, lookInto, putBack, type Looked } from '@/server/whole/restore';
 import { answer, formAnswer, type Answer, type FormState } from './answer';
-import { fieldOf } from './form';
+import { fieldOf, initialsIn, typedText } from './form';
 
 /** Keeps where backups go, and when. */
 export async function keepBackupPlan(_: FormState, form: FormData): Promise<FormState> {
@@ -35,13 +35,13 @@ export async function makeBackup(): Promise<FormState> {
 }
 
 /** Opens a backup with its key and looks into it. */
-export async function openBackup(name: string, typed: string): Promise<Answer<Looked>> {
-  return answer(() => lookInto(name, typed), false);
+export async function openBackup(name: unknown, typed: unknown): Promise<Answer<Looked>> {
+  return answer(() => lookInto(typedText.parse(name), typedText.parse(typed)), false);
 }
 
 /** Puts an opened backup in the place of the data. */
-export async function putBackupBack(name: string, by: string): Promise<FormState> {
-  return formAnswer(() => putBack(name, by));
+export async function putBackupBack(name: unknown, by: unknown): Promise<FormState> {
+  return formAnswer(() => putBack(typedText.parse(name), initialsIn(by)));
 }
 
 /** Lets an opened backup go. */

@@ -172,9 +172,9 @@ export async function beginNewYear(choice: unknown): Promise<FormState> {
 }
 
 /** Puts a child’s record on hold, so that it cannot be erased, or lifts the hold. */
-export async function holdChild(childId: string, on: boolean, by: string): Promise<FormState> {
+export async function holdChild(childId: unknown, on: boolean, by: unknown): Promise<FormState> {
   return formAnswer(async () => {
-    await setHold(childId, on, initialsIn(by));
-    await note(on ? 'hold-set' : 'hold-lifted', initialsIn(by));
+    await setHold(childId, on === true, initialsIn(by));
+    await note(on === true ? 'hold-set' : 'hold-lifted', initialsIn(by));
   });
 }

@@ -3,10 +3,13 @@ import { material } from '../testing/bank';
 import { CMU, REFERENCES } from '../testing/references';
 import { ACCENT_IDS } from '../phonology/accents';
 import { sure } from '../sure';
+import { STORY } from './families/story';
+import { generate } from './generate';
+import { readKey } from './spec';
 import { catchesOf, CATCHES, caught, isWeak, soundsIn, standsAlone, strangers, tagsOf } from './stories';
 
 const here = material('southern-british');
-const { stories } = here;
+const stories = here.stories.filter((s) => !s.former);
 
 describe('little stories', () => {
   test('at least sixty, of three to five sentences, each with a title of its own', () => {
@@ -126,4 +129,17 @@ test('little words are not asked for: nobody would pick them out', () => {
       .flat()
       .filter((w) => w.hit),
   ).toEqual([]);
+});
+test('one that is read no more is not dealt, and what was kept with it can still be read', () => {
+  const former = here.stories.filter((s) => s.former);
+  expect(former.length).toBeGreaterThan(0);
+  const dealt = new Set(
+    Array.from({ length: 40 }, (_, seed) => generate(STORY, sure(STORY.steps[0]), here, { size: 3, seed }).items)
+      .flat()
+      .flatMap((item) => readKey(item.key).words),
+  );
+  for (const story of former) {
+    expect(strangers(story, here), story.title).toEqual([]);
+    expect(dealt.has(story.id), story.title).toBe(false);
+  }
 });

@@ -8,6 +8,8 @@ export interface Story {
   readonly id: string;
   readonly title: string;
   readonly sentences: readonly string[];
+  /** It is read no more; what was kept with it can still be. */
+  readonly former: boolean;
 }
 
 /** Catches that make a story worth reading for a sound. */
@@ -42,13 +44,13 @@ const slugOf = (title: string): string =>
     .replace(/^-|-$/g, '');
 
 /** Reads the stories: a title, its sentences a line each, and an empty line between stories. */
-export const parseStories = (text: string): Story[] =>
+export const parseStories = (text: string, former = false): Story[] =>
   text
     .trim()
     .split(/\n{2,}/)
     .map((block) => {
       const [title = '', ...sentences] = block.split('\n');
-      return { id: slugOf(title), title, sentences };
+      return { id: slugOf(title), title, sentences, former };
     });
 
 /** A piece of a sentence as it is printed, and the word in it in small letters. */

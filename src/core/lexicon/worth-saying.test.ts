@@ -27,7 +27,7 @@ const counting = readFileSync('lexicon/counting.tsv', 'utf8')
   .filter((row) => !row.endsWith('former'))
   .map((row) => row.split('\t')[1] ?? '');
 const { stories, storyWords } = material();
-const told = stories.flatMap((s) => s.sentences);
+const told = stories.filter((s) => !s.former).flatMap((s) => s.sentences);
 /** Names are no words of a dictionary. */
 const withoutNames = (sentence: string): string =>
   sentence

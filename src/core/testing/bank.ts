@@ -62,7 +62,10 @@ export const material = (accent: AccentId = 'southern-british', conventions: Con
       forms: parseForms(readFileSync('lexicon/forms.tsv', 'utf8')),
       counting: parseCounting(readFileSync('lexicon/counting.tsv', 'utf8')),
       littleWords: parseLittleWords(readFileSync('lexicon/little-words.tsv', 'utf8')),
-      stories: parseStories(readFileSync('lexicon/stories.txt', 'utf8')),
+      stories: [
+        ...parseStories(readFileSync('lexicon/stories.txt', 'utf8')),
+        ...parseStories(readFileSync('lexicon/former-stories.txt', 'utf8'), true),
+      ],
       storyWords: parseLittleWords(readFileSync('lexicon/story-words.tsv', 'utf8')),
       oneBeats,
     });

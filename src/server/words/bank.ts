@@ -38,7 +38,7 @@ const guardText = once(() => file('guard.tsv'));
 const forms = once(() => parseForms(file('forms.tsv')));
 const counting = once(() => parseCounting(file('counting.tsv')));
 const littleWords = once(() => parseLittleWords(file('little-words.tsv')));
-const stories = once(() => parseStories(file('stories.txt')));
+const stories = once(() => [...parseStories(file('stories.txt')), ...parseStories(file('former-stories.txt'), true)]);
 /** True for the id of a story. */
 export const isStory = (id: string): boolean => stories().some((story) => story.id === id);
 const storyWords = once(() => parseLittleWords(file('story-words.tsv')));

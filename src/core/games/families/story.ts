@@ -28,7 +28,7 @@ const isAsked = (ipa: string): boolean => CONSONANTS[ipa] !== undefined;
 
 /** Stories every word of which is known here. */
 const readable = (material: Material): readonly Story[] =>
-  material.keep('stories', () => material.stories.filter((s) => strangers(s, material).length === 0));
+  material.keep('stories', () => material.stories.filter((s) => !s.former && strangers(s, material).length === 0));
 
 /** The words of the bank that are caught somewhere, with the stories and sounds they are caught for. */
 const byCatch = (step: Step, material: Material): ReadonlyMap<string, readonly Spec[]> =>
