@@ -2,7 +2,7 @@ import { spawnSync } from 'node:child_process';
 import { mkdtempSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
-import type { Browser } from 'playwright-core';
+import type { Browser, Page } from 'playwright-core';
 import { afterAll, beforeAll, expect, test } from 'vitest';
 import { newKeys } from '../src/file/keys';
 import { plain } from '../src/file/plain';
@@ -23,6 +23,19 @@ afterAll(async () => {
   await app.stop();
 });
 
+/** Makes the key as a person would: read, kept, used. */
+async function makeKey(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Make the key …' }).click();
+  await page.getByRole('dialog').getByRole('listitem').first().waitFor();
+  words = (await page.getByRole('dialog').getByRole('listitem').allInnerTexts()).join(' ');
+  expect(words.split(' ')).toHaveLength(24);
+  expect(await violations(page)).toEqual([]);
+  expect(await page.getByRole('button', { name: 'Use this key' }).isDisabled()).toBe(true);
+  await page.getByRole('checkbox', { name: 'The key is printed or written down.' }).check();
+  await page.getByLabel('Your initials (optional)').fill('MB');
+  await page.getByRole('button', { name: 'Use this key' }).click();
+}
+
 test('set up, made, put back while two tabs are open and a game is played; nothing marked is lost', async () => {
   const folder = path.join(path.dirname(app.file), 'stick');
   const { page, trouble } = await openPage(browser);
@@ -35,15 +48,7 @@ test('set up, made, put back while two tabs are open and a game is played; nothi
   await page.getByRole('button', { name: 'Save where backups go' }).click();
   await page.getByText('One more step').waitFor();
 
-  await page.getByRole('button', { name: 'Make the key …' }).click();
-  await page.getByRole('dialog').getByRole('listitem').first().waitFor();
-  words = (await page.getByRole('dialog').getByRole('listitem').allInnerTexts()).join(' ');
-  expect(words.split(' ')).toHaveLength(24);
-  expect(await violations(page)).toEqual([]);
-  expect(await page.getByRole('button', { name: 'Use this key' }).isDisabled()).toBe(true);
-  await page.getByRole('checkbox', { name: 'The key is printed or written down.' }).check();
-  await page.getByLabel('Your initials (optional)').fill('MB');
-  await page.getByRole('button', { name: 'Use this key' }).click();
+  await makeKey(page);
 
   // A game is under way while the backup is made.
   const playing = await openPage(browser);
