@@ -7,7 +7,7 @@ import { expect, test } from 'vitest';
 import { newKeys } from '../src/file/keys';
 import { withPlain } from '../src/file/plain';
 import type { Asked } from '../src/file/work';
-import { openDatabase } from '../src/server/storage/database';
+import { openDatabase, type Database } from '../src/server/storage/database';
 import { print, rowOf } from './table';
 
 // A setting of many years: 300 MB. Its answers go on coming while it is backed up.
@@ -30,12 +30,8 @@ async function worked(asked: Asked): Promise<{ readonly ms: number; readonly mos
   return { ms: performance.now() - begun, most, said };
 }
 
-test('300 MB backed up while 50 answers a second are written, in batches of ten', async () => {
-  const folder = mkdtempSync(path.join(os.tmpdir(), 'bouncy-echo-backup-'));
-  const file = path.join(folder, 'x.sqlite');
-  const stick = path.join(folder, 'stick');
-  mkdirSync(stick);
-  const db = await openDatabase(file);
+/** Fills a file with 300 MB that cannot be pressed. */
+async function fill(db: Database): Promise<void> {
   for (let i = 0; i < 300; i += 1)
     await db.write((transaction) =>
       db.models.journal.bulkCreate(
@@ -49,6 +45,15 @@ test('300 MB backed up while 50 answers a second are written, in batches of ten'
         { transaction },
       ),
     );
+}
+
+test('300 MB backed up while 50 answers a second are written, in batches of ten', async () => {
+  const folder = mkdtempSync(path.join(os.tmpdir(), 'bouncy-echo-backup-'));
+  const file = path.join(folder, 'x.sqlite');
+  const stick = path.join(folder, 'stick');
+  mkdirSync(stick);
+  const db = await openDatabase(file);
+  await fill(db);
   await db.foldIn();
   const { recipient } = await newKeys();
 
