@@ -15,6 +15,7 @@ import { v7 } from 'uuid';
 import { sure } from '../../core/sure';
 import { answered } from '../../core/testing/answers';
 import { newKeys, type KeyPair } from '../../file/keys';
+import { withPlain } from '../../file/plain';
 import { appendLog } from '../record/append-log';
 import { startWords } from '../sessions/start-session';
 import { addChildren, addGroup, eraseChild, groupOf, listGroups } from '../people/groups';
@@ -155,9 +156,13 @@ describe('put back while it runs', () => {
     const copy = await backUpNow();
     await addChildren(id, 'Idris');
     await lookInto(copy.name, keys.words);
-    // Spoilt between looking and putting back.
-    writeFileSync(`${(await database()).file}-restore.part`, 'nothing of the kind');
-    await expect(putBack(copy.name)).rejects.toThrow();
+    // Spoilt between looking and putting back: before it takes its place, and once it has.
+    const part = path.join(here(), sure(readdirSync(here()).find((name) => name.includes('-restore-'))));
+    writeFileSync(part, 'nothing of the kind');
+    await expect(putBack(copy.name)).rejects.toThrow(/damaged/);
+    await lookInto(copy.name, keys.words);
+    await withPlain(part, 'write', (db) => db.exec(`INSERT INTO SequelizeMeta VALUES ('9999-tomorrow')`));
+    await expect(putBack(copy.name)).rejects.toThrow(/newer Bouncy Echo/);
     expect(await names(id)).toEqual(['Wren', 'Idris']);
     await addChildren(id, 'Ottilie');
     expect(await names(id)).toHaveLength(3);

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { existsSync, renameSync, rmSync } from 'node:fs';
+import { existsSync, readdirSync, renameSync, rmSync, statSync } from 'node:fs';
 import path from 'node:path';
 import { copiesIn } from '../../file/folder';
 import { identityIn } from '../../file/keys';
@@ -31,8 +31,11 @@ export interface Looked {
   readonly childrenThatGo: number;
 }
 
-/** The opened backup waits here, ours alone, until it is put back or let go. */
-const partOf = (file: string): string => `${file}-restore.part`;
+/** An opened backup waits here, ours alone, until it is put back or let go. */
+const partOf = (file: string, name: string): string => `${file}-restore-${name.replace(/\W/g, '')}.part`;
+
+/** So long it waits at most, in milliseconds. */
+const WAITS_MS = 15 * 60_000;
 
 const WRONG_KEY =
   'That key doesn’t open this backup. Nothing was changed. Look for the page you printed when you set it up.';
@@ -40,6 +43,8 @@ const FAULTS: Readonly<Record<string, string>> = {
   'wrong-key': WRONG_KEY,
   damaged: 'This backup is damaged, or isn’t one of ours. Nothing was changed. Try an older one.',
 };
+
+const NOT_FOLDED = 'There isn’t enough room to put a backup back. Nothing was changed. Make some room and try again.';
 
 /** A backup of the folder, by its name. Throws a Problem where there is none. */
 async function copyNamed(name: string): Promise<{ folder: string; at: number }> {
@@ -79,7 +84,7 @@ export async function lookInto(name: string, typed: string): Promise<Looked> {
   if (!identity) throw new Problem('That isn’t a key. It’s 24 words, or it starts with AGE-SECRET-KEY.');
   const { folder, at } = await copyNamed(name);
   const { file } = await database();
-  const part = partOf(file);
+  const part = partOf(file, name);
   try {
     await workOnFile({ act: 'open', from: path.join(folder, name), to: part, identity });
     await expectOurs(part);
@@ -88,6 +93,7 @@ export async function lookInto(name: string, typed: string): Promise<Looked> {
       children: await rows<{ id: string }>('SELECT id FROM children', {}),
       sessions: await rows<{ id: string }>('SELECT id FROM sessions', {}),
     };
+    setTimeout(() => rmSync(part, { force: true }), WAITS_MS).unref();
     return {
       name,
       at,
@@ -103,9 +109,11 @@ export async function lookInto(name: string, typed: string): Promise<Looked> {
   }
 }
 
-/** Lets an opened backup go: nobody wants it now. */
+/** Lets opened backups go: nobody wants them now. */
 export async function letGo(): Promise<void> {
-  rmSync(partOf((await database()).file), { force: true });
+  const { file } = await database();
+  const parts = readdirSync(path.dirname(file)).filter((name) => name.startsWith(`${path.basename(file)}-restore-`));
+  for (const part of parts) rmSync(path.join(path.dirname(file), part), { force: true });
 }
 
 /**
@@ -116,14 +124,20 @@ export async function letGo(): Promise<void> {
 export async function putBack(name: string, by = ''): Promise<void> {
   const { folder } = await copyNamed(name);
   const { file } = await database();
-  const part = partOf(file);
+  const part = partOf(file, name);
   if (!existsSync(part)) throw new Problem('Open the backup with its key first.');
   const { recipient, folder: place, daily_at, last_at, last_bytes } = await backupsRow();
   learnFrom(file, folder);
   const before = beforeRestore(file);
+  // Before it takes its place, so that a crash between leaves no device thinking it is the old one.
+  await withPlain(part, 'write', (db) => db.exec(`UPDATE backups SET epoch = '${randomUUID()}'`)).catch(() => {
+    throw new Problem(sure(FAULTS.damaged));
+  });
   let moved = false;
   await exchanged({
     work: () => {
+      // A disk that is full could not fold the log into the file: both stay as they are.
+      if (statSync(`${file}-wal`, { throwIfNoEntry: false })?.size) throw new Problem(NOT_FOLDED, 503);
       renameSync(file, before);
       moved = true;
       renameSync(part, file);
@@ -134,7 +148,7 @@ export async function putBack(name: string, by = ''): Promise<void> {
       renameSync(before, file);
     },
   });
-  await keepBackups({ recipient, folder: place, daily_at, last_at, last_bytes, fault: null, epoch: randomUUID() });
+  await keepBackups({ recipient, folder: place, daily_at, last_at, last_bytes, fault: null });
   forgetEpoch();
   const erased = await eraseAgain();
   await note('restored', by, erased ? `${name}; ${erased} erased again` : name);
