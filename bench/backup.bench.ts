@@ -6,7 +6,7 @@ import { randomBytes, randomUUID } from 'node:crypto';
 import { expect, test } from 'vitest';
 import { newKeys } from '../src/file/keys';
 import { withPlain } from '../src/file/plain';
-import type { Asked } from '../src/file/work';
+import type { Asked } from '../src/file/asked';
 import { openDatabase, type Database } from '../src/server/storage/database';
 import { print, rowOf } from './table';
 

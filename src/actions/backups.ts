@@ -25,12 +25,16 @@ export async function keepBackupKey(recipient: unknown, by: unknown): Promise<Fo
   return formAnswer(() => keepKey(recipient, by));
 }
 
+const ELSEWHERE = 'That folder is on another computer: check that your setting lets you keep children’s data there.';
+
 /** Makes a backup now. */
 export async function makeBackup(): Promise<FormState> {
   return formAnswer(async () => {
-    const { children, sessions, answers } = (await backUpNow()).counted;
+    const { counted: held, shared } = await backUpNow();
+    const { children, sessions, answers } = held;
     const holds = [counted(children, 'child', 'children'), counted(sessions, 'session'), counted(answers, 'answer')];
-    return { said: `The backup is made and checked: ${listed(holds)}.` };
+    const said = `The backup is made and checked: ${listed(holds)}.`;
+    return { said: shared ? `${said} ${ELSEWHERE}` : said };
   });
 }
 

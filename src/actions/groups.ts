@@ -10,13 +10,12 @@ import { makeSmallGroups, putWith } from '@/server/children/small-groups';
 import { setCompany } from '@/server/people/company';
 import * as people from '@/server/people/groups';
 import * as moves from '@/server/people/moves';
-import { initialsIn } from './form';
 import { note } from '@/server/whole/journal';
 import { setHold } from '@/server/people/hold';
 import { beginYear } from '@/server/people/new-year';
 import { formAnswer, type FormState } from './answer';
 import { GROUP_COOKIE } from './group-cookie';
-import { formText } from './form';
+import { formText, initialsIn } from './form';
 
 const addedNames = (who: string | undefined, doubles: number, double: string) =>
   `Added ${who}.${doubles ? ` ${double}` : ''}`;

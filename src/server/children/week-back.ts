@@ -31,7 +31,7 @@ export async function breakOf(groupId: string, now = Date.now()): Promise<Break 
   );
 }
 
-/** Words at the door, and steps named, for each child at most. */
+/** Quick words, and steps named, for each child at most. */
 const SHOWN = { words: 2, held: 3 } as const;
 
 const HEADS = ['Child', 'Could do before', 'Since then', 'Two quick words', 'Look at again'];

@@ -1,5 +1,4 @@
-import { newYearSchema } from '../../core/formats/schemas';
-import { explain } from '../../core/formats/schemas';
+import { explain, newYearSchema } from '../../core/formats/schemas';
 import { database } from '../storage/database';
 import { groupGone, Problem } from '../storage/problems';
 

@@ -10,7 +10,7 @@ interface InitialsProps {
 /** Who does something with the data as a whole, for the journal. */
 export function Initials({ value, onChange, whose = 'Your initials (optional)' }: InitialsProps) {
   return (
-    <Field htmlFor="initials" label={whose} hint="They stand in the journal, in Settings.">
+    <Field htmlFor="initials" label={whose} hint="They go in the journal, in Settings.">
       <input
         id="initials"
         className="field w-32"

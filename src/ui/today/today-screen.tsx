@@ -91,7 +91,7 @@ export function TodayScreen({ group, sessions, ready, who, isBack, backup, child
           <p className="mt-8 text-muted">
             {backup}{' '}
             <Link className="underline underline-offset-4" href="/settings/our-data#backups">
-              See to it
+              Look at backups
             </Link>
           </p>
         )}
