@@ -4,5 +4,5 @@ import { ensurePackages, main } from './lib/prepare.mjs';
 
 await main(async () => {
   await ensurePackages();
-  process.exit((await runChecks()).every(Boolean) ? 0 : 1);
+  process.exit((await runChecks()).every(({ ok }) => ok) ? 0 : 1);
 });

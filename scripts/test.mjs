@@ -11,7 +11,7 @@ await main(async () => {
   // What a browser test does is mostly to wait: everything else goes on meanwhile, one thing at a time.
   const env = { BESIDE: '1' };
   const others = async () => {
-    for (const ok of await runChecks(1)) count(sum, ok);
+    for (const check of await runChecks(1)) count(sum, check);
     await runProject(sum, 'unit', [], env);
   };
   say('Browser tests; beside them style, rules, types and dead code, then unit tests …');

@@ -37,11 +37,11 @@ const run = ({ name, script, args }) =>
     child.on('exit', (code) => {
       say(`${name}: ${code === 0 ? 'fine' : 'not yet'}`);
       if (code !== 0) console.log(said);
-      resolve(code === 0);
+      resolve({ name, ok: code === 0 });
     });
   });
 
-/** Runs every check, so many at once; true for each that went well. */
+/** Runs every check, so many at once; each with whether it went well. */
 export async function runChecks(atOnce = CHECKS.length) {
   const left = [...CHECKS];
   const went = [];

@@ -14,6 +14,15 @@ export function ensureBrowser() {
     );
 }
 
+/** So many lines of what went wrong are said again at the end, where nobody has to look for them. */
+const WHY_LINES = 12;
+
+const whyOf = (message = '') =>
+  message
+    .split('\n')
+    .filter((line) => !line.includes('node_modules'))
+    .slice(0, WHY_LINES);
+
 /** Runs a script with Node.js; true where it went well. */
 const node = (script, args = [], env = {}) =>
   new Promise((resolve, reject) => {
@@ -23,13 +32,19 @@ const node = (script, args = [], env = {}) =>
     child.on('exit', (code) => resolve(code === 0));
   });
 
-/** What came of some checks: how many passed, failed and were skipped, and each test with its milliseconds. */
-export const nothing = () => ({ passed: 0, failed: 0, skipped: 0, tests: [] });
+/** What came of some checks: how many passed, failed and were skipped, each test, and what failed that is no test. */
+export const nothing = () => ({ passed: 0, failed: 0, skipped: 0, tests: [], others: [] });
 
 /** Counts a check that is no test of the runner: style, types. */
-export function count(sum, ok) {
+export function count(sum, { name, ok }) {
   if (ok) sum.passed += 1;
-  else sum.failed += 1;
+  else fail(sum, name);
+}
+
+/** One failure that no test of a file stands for: it is named at the end like those. */
+function fail(sum, what) {
+  sum.failed += 1;
+  sum.others.push(what);
 }
 
 /**
@@ -62,6 +77,7 @@ export async function runProject(sum, project, filters = [], env = {}) {
       name: test.fullName,
       status: test.status,
       ms: test.duration ?? 0,
+      why: whyOf(test.failureMessages?.[0]),
     })),
   );
   const of = (...statuses) => tests.filter((test) => statuses.includes(test.status)).length;
@@ -70,8 +86,8 @@ export async function runProject(sum, project, filters = [], env = {}) {
   sum.skipped += of('skipped', 'pending', 'todo', 'disabled');
   sum.tests.push(...tests);
   // A whole project without a test is a fault of its own.
-  if (!filters.length && !tests.length) sum.failed += 1;
-  if (!ok && of('failed') === 0) sum.failed += 1;
+  if (!filters.length && !tests.length) fail(sum, `${project}: no test ran`);
+  if (!ok && of('failed') === 0) fail(sum, `${project}: a file could not be loaded, or an error came outside a test`);
 }
 
 /** The ten slowest files, each with its seconds. */
@@ -81,7 +97,17 @@ function slowestFiles(tests) {
   return [...files].sort(([, a], [, b]) => b - a).slice(0, 10);
 }
 
-/** Prints the ten slowest files, what was skipped, and the closing line; the exit code to end with. */
+/** Says again which tests failed and why: a run prints thousands of lines, and its end is what is kept. */
+function sayFailed({ tests, others }) {
+  for (const { file, name, status, why } of tests) {
+    if (status !== 'failed') continue;
+    console.log(`\nFailed: ${file} > ${name}`);
+    for (const line of why) console.log(`  ${line.slice(0, 300)}`);
+  }
+  for (const what of others) console.log(`\nFailed: ${what}`);
+}
+
+/** Prints the ten slowest files, what was skipped, which failed, and the closing line; the exit code to end with. */
 export function close(sum) {
   const slowest = slowestFiles(sum.tests);
   if (slowest.length) console.log('\nThe slowest files:');
@@ -90,12 +116,12 @@ export function close(sum) {
     console.log(`\n${sum.skipped} skipped: nothing may be left out in silence (ALLOW_SKIP=1 lets it pass).`);
     for (const test of sum.tests)
       if (test.status !== 'passed' && test.status !== 'failed') console.log(`  ${test.name}`);
-    sum.failed += 1;
+    fail(sum, 'tests were skipped');
   }
   if (!sum.tests.length) {
-    console.log('\nNo test matches.');
-    sum.failed += 1;
+    fail(sum, 'no test matches');
   }
+  sayFailed(sum);
   console.log(`\n${sum.passed} passed, ${sum.failed} failed`);
   return sum.failed ? 1 : 0;
 }
