@@ -3,6 +3,7 @@ import { spawnSync } from 'node:child_process';
 import path from 'node:path';
 import type { Browser, BrowserContext, Page } from 'playwright-core';
 import { afterAll, beforeAll, expect, test } from 'vitest';
+import { getPackage } from '../scripts/lib/debian.mjs';
 import { newKeys } from '../src/file/keys';
 import { withPlain } from '../src/file/plain';
 import { copiesIn } from '../src/file/folder';
@@ -34,8 +35,7 @@ let app: App;
 let browser: Browser;
 const keys = newKeys();
 beforeAll(async () => {
-  if (!fakeTime())
-    spawnSync('sh', ['-c', 'apt-get update; apt-get install -y --no-install-recommends faketime'], { stdio: 'ignore' });
+  if (!fakeTime()) getPackage('faketime');
   browser = await openBrowser();
 });
 afterAll(() => closePages(browser));

@@ -1,6 +1,6 @@
 // Where the browser of the tests and of the pictures is, and how it gets there.
-import { spawnSync } from 'node:child_process';
 import { existsSync } from 'node:fs';
+import { getPackage } from './debian.mjs';
 
 /** Debian's Chromium: built without windows, which takes a quarter less time, or the whole of it. */
 const BUILDS = [
@@ -13,9 +13,6 @@ const there = () => BUILDS.find(({ at }) => existsSync(at))?.at;
 /** The browser to use: the one that is named, or the first of Debian's that is there; undefined where there is none. */
 export const chromiumPath = () => process.env.CHROMIUM ?? there();
 
-const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
-const apt = (...args) => spawnSync('apt-get', args, { stdio: 'ignore', env }).status === 0;
-
 /**
  * Sees to it that there is a browser, from Debian's packages: the light one where it can be had.
  * @param say tells what is being done
@@ -24,7 +21,6 @@ const apt = (...args) => spawnSync('apt-get', args, { stdio: 'ignore', env }).st
 export function getChromium(say) {
   if (process.env.CHROMIUM || existsSync(BUILDS[0].at)) return true;
   say('Installing headless Chromium from Debian’s packages …');
-  if (apt('update'))
-    BUILDS.some(({ name, at }) => existsSync(at) || apt('install', '-y', '--no-install-recommends', name));
+  BUILDS.some(({ name, at }) => existsSync(at) || getPackage(name));
   return there() !== undefined;
 }

@@ -12,6 +12,7 @@ import {
 import os from 'node:os';
 import path from 'node:path';
 import { beforeAll, describe, expect, test } from 'vitest';
+import { getPackage } from '../../scripts/lib/debian.mjs';
 import { sure } from '../core/sure';
 import { backUp, type CopyFault } from './copy';
 import { copiesIn, isShared, KEPT_COPIES, nameOf } from './folder';
@@ -61,9 +62,8 @@ describe('keys', () => {
 
 describe('sealed', () => {
   beforeAll(() => {
-    if (spawnSync('age', ['--version']).error)
-      spawnSync('sh', ['-c', 'apt-get update && apt-get install -y --no-install-recommends age'], { stdio: 'ignore' });
-  }, 120_000);
+    if (spawnSync('age', ['--version']).error) getPackage('age');
+  }, 400_000);
   test('Debian’s age opens what we seal with the key that was shown, and we what it seals', async () => {
     const at = folder();
     const { identity, recipient } = await newKeys();
