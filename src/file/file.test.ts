@@ -1,4 +1,6 @@
+import { Decrypter, Encrypter } from 'age-encryption';
 import { execFileSync, spawnSync } from 'node:child_process';
+import { randomBytes } from 'node:crypto';
 import {
   chmodSync,
   existsSync,
@@ -76,6 +78,53 @@ describe('sealed', () => {
     execFileSync('age', ['-r', recipient, '-o', path.join(at, 'theirs'), path.join(at, 'open')]);
     await unseal(path.join(at, 'theirs'), path.join(at, 'back'), identity);
     expect(readFileSync(path.join(at, 'back'), 'utf8')).toBe(text);
+  });
+  // https://c2sp.org/age, “Payload”: every length about the end of a piece, held against the package's own JavaScript.
+  test.each([0, 1, 65_535, 65_536, 65_537, 131_072, 200_000])(
+    '%i bytes: the package opens ours, and we its',
+    async (n) => {
+      const [from, to, back] = ['from', 'to', 'back'].map((name) => path.join(folder(), name)) as [
+        string,
+        string,
+        string,
+      ];
+      const { identity, recipient } = await newKeys();
+      const bytes = randomBytes(n);
+      writeFileSync(from, bytes);
+      await seal(from, to, recipient);
+      const theirs = new Decrypter();
+      theirs.addIdentity(identity);
+      expect(bytes.equals(await theirs.decrypt(readFileSync(to)))).toBe(true);
+      const made = new Encrypter();
+      made.addRecipient(recipient);
+      writeFileSync(to, await made.encrypt(bytes));
+      await unseal(to, back, identity);
+      expect(readFileSync(back).equals(bytes)).toBe(true);
+    },
+  );
+  test('pieces left out, put twice, in another order, or cut at the end of one are all told', async () => {
+    const [open, sealed, out] = ['open', 'sealed', 'out'].map((name) => path.join(folder(), name)) as [
+      string,
+      string,
+      string,
+    ];
+    const { identity, recipient } = await newKeys();
+    writeFileSync(open, randomBytes(4 * 65_536));
+    await seal(open, sealed, recipient);
+    const whole = readFileSync(sealed);
+    const length = 65_536 + 16;
+    const head = whole.subarray(0, whole.length - 4 * length);
+    const pieces = [0, 1, 2, 3].map((i) => whole.subarray(head.length + i * length, head.length + (i + 1) * length));
+    const put = (...order: number[]) => Buffer.concat([head, ...order.map((i) => sure(pieces[i]))]);
+    writeFileSync(sealed, put(0, 1, 2, 3));
+    await unseal(sealed, out, identity);
+    for (const order of [[0, 2, 3], [0, 1, 1, 2, 3], [1, 0, 2, 3], [0, 1, 2], []]) {
+      writeFileSync(sealed, put(...order));
+      expect(await why(unseal(sealed, out, identity)), String(order)).toBe('damaged');
+    }
+    writeFileSync(sealed, Buffer.concat([put(0, 1, 2, 3), Buffer.alloc(1)]));
+    expect(await why(unseal(sealed, out, identity))).toBe('damaged');
+    expect(existsSync(out)).toBe(false);
   });
   test('another key, a file cut short, one byte changed, no such format: each told, and nothing is left', async () => {
     const at = folder();

@@ -1,7 +1,8 @@
 import { Decrypter, Encrypter, generateX25519Identity, identityToRecipient } from 'age-encryption';
-import { createHash, type Hash } from 'node:crypto';
-import { createReadStream, createWriteStream, openSync, fsyncSync, closeSync, rmSync } from 'node:fs';
-import { Readable, Writable } from 'node:stream';
+import { randomBytes } from 'node:crypto';
+import { closeSync, fstatSync, fsyncSync, openSync, readSync, rmSync } from 'node:fs';
+import { openPart, SALT, sealPart, writeAll, type Part } from './payload';
+import { sure } from '../core/sure';
 
 /** Why a sealed file could not be opened. */
 export class SealFault extends Error {
@@ -10,28 +11,89 @@ export class SealFault extends Error {
   }
 }
 
-type Bytes = ReadableStream<Uint8Array>;
+/** The head of a sealed file ends with a line of three dashes and a sum (https://c2sp.org/age, "Header"). */
+const HEAD_END = /\n--- [A-Za-z0-9+/]{43}\n/;
+const MOST_HEAD = 64 * 1024;
 
-const reading = (file: string): Bytes => Readable.toWeb(createReadStream(file)) as Bytes;
+/** The file is open while something is done with it, and closed whatever comes of it. */
+function withFile<T>(file: string, flags: 'r' | 'wx', act: (handle: number) => T): T {
+  const handle = openSync(file, flags, 0o600);
+  try {
+    return act(handle);
+  } finally {
+    closeSync(handle);
+  }
+}
 
-/** Passes bytes on and takes their sum. */
-const summed = (hash: Hash): TransformStream<Uint8Array, Uint8Array> =>
-  new TransformStream({
-    transform: (piece, to) => {
-      hash.update(piece);
-      to.enqueue(piece);
+const wholeOf = (handle: number): Part => ({ handle, from: 0, to: fstatSync(handle).size });
+
+/** Writes a new file of ours alone; it is on the disk when this is done. */
+function written(file: string, write: (handle: number) => void): void {
+  rmSync(file, { force: true });
+  withFile(file, 'wx', (handle) => {
+    write(handle);
+    fsyncSync(handle);
+  });
+}
+
+/** A head for these recipients, and the key of the file that it holds: both of the package. */
+async function newHead(recipients: readonly string[]): Promise<{ head: Uint8Array; fileKey: Uint8Array }> {
+  const encrypter = new Encrypter();
+  for (const recipient of recipients) encrypter.addRecipient(recipient);
+  let fileKey: Uint8Array | undefined;
+  encrypter.addRecipient({
+    wrapFileKey: (key) => {
+      fileKey = Uint8Array.from(key);
+      return [];
     },
   });
+  const empty = Buffer.from(await encrypter.encrypt(new Uint8Array()));
+  return { head: empty.subarray(0, headLength(empty)), fileKey: sure(fileKey) };
+}
 
-/** Writes bytes to a new file of ours alone; they are on the disk when it is done. */
-async function written(bytes: Bytes, file: string): Promise<void> {
-  rmSync(file, { force: true });
-  await bytes.pipeTo(
-    Writable.toWeb(createWriteStream(file, { mode: 0o600, flags: 'wx' })) as WritableStream<Uint8Array>,
+/** How long the head at the start of these bytes is. Throws where there is none. */
+function headLength(bytes: Buffer): number {
+  const end = HEAD_END.exec(bytes.toString('latin1'));
+  if (!end) throw new SealFault('damaged');
+  return end.index + end[0].length;
+}
+
+/** What opens the body of a sealed file. Throws a SealFault where the key is another one's or the head is damaged. */
+async function keyFor(file: string, identity: string): Promise<{ from: number; fileKey: Uint8Array; salt: Buffer }> {
+  const start = Buffer.alloc(MOST_HEAD);
+  const bytes = start.subarray(
+    0,
+    withFile(file, 'r', (handle) => readSync(handle, start, 0, MOST_HEAD, 0)),
   );
-  const handle = openSync(file, 'r+');
-  fsyncSync(handle);
-  closeSync(handle);
+  const length = headLength(bytes);
+  const decrypter = new Decrypter();
+  decrypter.addIdentity(identity);
+  const fileKey = await decrypter.decryptHeader(bytes.subarray(0, length)).catch((error: unknown) => {
+    throw new SealFault(/no identity matched/i.test(String(error)) ? 'wrong-key' : 'damaged');
+  });
+  return { from: length + SALT, fileKey, salt: bytes.subarray(length, length + SALT) };
+}
+
+/** The bytes of a sealed file, piece by piece, and each handed on. Throws a SealFault. */
+async function opened(file: string, identity: string, take: (pieces: Iterable<Buffer>) => void): Promise<void> {
+  const { from, fileKey, salt } = await keyFor(file, identity);
+  withFile(file, 'r', (handle) => {
+    take(openPart({ ...wholeOf(handle), from }, fileKey, salt));
+  });
+}
+
+/** Throws where what comes out is not what the file has, byte by byte. */
+function expectSame(file: string, pieces: Iterable<Buffer>): void {
+  withFile(file, 'r', (handle) => {
+    let at = 0;
+    for (const piece of pieces) {
+      const was = Buffer.alloc(piece.length);
+      const got = readSync(handle, was, 0, piece.length, at);
+      if (got !== piece.length || !was.equals(piece)) throw new SealFault('damaged');
+      at += got;
+    }
+    if (at !== fstatSync(handle).size) throw new SealFault('damaged');
+  });
 }
 
 /**
@@ -41,27 +103,23 @@ async function written(bytes: Bytes, file: string): Promise<void> {
  */
 export async function seal(from: string, to: string, recipient: string): Promise<void> {
   const witness = await generateX25519Identity();
-  const encrypter = new Encrypter();
-  encrypter.addRecipient(recipient);
-  encrypter.addRecipient(await identityToRecipient(witness));
-  const [went, came] = [createHash('sha256'), createHash('sha256')];
+  const { head, fileKey } = await newHead([recipient, await identityToRecipient(witness)]);
+  const salt = randomBytes(SALT);
   try {
-    await written(await encrypter.encrypt(reading(from).pipeThrough(summed(went))), to);
-    for await (const piece of await opened(to, witness)) came.update(piece);
-    if (went.digest('hex') !== came.digest('hex')) throw new SealFault('damaged');
+    written(to, (out) => {
+      writeAll(out, head);
+      writeAll(out, salt);
+      withFile(from, 'r', (handle) => {
+        sealPart(wholeOf(handle), out, fileKey, salt);
+      });
+    });
+    await opened(to, witness, (pieces) => {
+      expectSame(from, pieces);
+    });
   } catch (error) {
     rmSync(to, { force: true });
     throw error;
   }
-}
-
-/** The bytes of a sealed file. Throws a SealFault where the key is another one's, or the file is damaged. */
-async function opened(file: string, identity: string): Promise<Bytes> {
-  const decrypter = new Decrypter();
-  decrypter.addIdentity(identity);
-  return decrypter.decrypt(reading(file)).catch((error: unknown) => {
-    throw new SealFault(/no identity matched/i.test(String(error)) ? 'wrong-key' : 'damaged');
-  });
 }
 
 /**
@@ -70,10 +128,15 @@ async function opened(file: string, identity: string): Promise<Bytes> {
  */
 export async function unseal(from: string, to: string, identity: string): Promise<void> {
   try {
-    await written(await opened(from, identity), to);
+    await opened(from, identity, (pieces) => {
+      written(to, (out) => {
+        for (const piece of pieces) writeAll(out, piece);
+      });
+    });
   } catch (error) {
     rmSync(to, { force: true });
-    if (error instanceof SealFault || (error as NodeJS.ErrnoException).code) throw error;
+    // What the disk says is told as it is; all else means that the file is not as it was sealed.
+    if (error instanceof SealFault || (error as NodeJS.ErrnoException).syscall) throw error;
     throw new SealFault('damaged');
   }
 }
