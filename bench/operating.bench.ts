@@ -1,6 +1,5 @@
-import { writeFileSync } from 'node:fs';
 import { test } from 'vitest';
-import { tableOf } from './table';
+import { tableOf, writePart } from './table';
 import { answersOf, statesOf, type Simulated } from '../src/core/testing/simulated';
 import { atLeast } from '../src/core/evidence/luck';
 import type { StepRun } from '../src/core/evidence/evidence';
@@ -68,12 +67,10 @@ const CASES: readonly Case[] = [
   ...at('learning, from 0.5 by 0.08 a week, up to 0.95 in six weeks', { ...OPEN, aWeek: 0.08 }, [0.5], 30),
 ];
 
-const INTRO = `# How often the rules are right
-
-Simulated children whose true rate is known (core/testing/simulated.ts): two answers a day, every second or third day,
-guessing and help as they come, and each rule looked at after *every* answer, as in real use. \`npm run bench\` prints
-this table; \`BOUNCY_ECHO_DOCS=1 CHILDREN=1500 npm run bench\` writes this page. *80 % right* is percent
-right from five answers on.
+const INTRO = `Simulated children whose true rate is known (core/testing/simulated.ts): two answers a day, every
+second or third day, guessing and help as they come, and each rule looked at after *every* answer, as in real use.
+\`npm run bench\` prints this table; \`BOUNCY_ECHO_DOCS=1 CHILDREN=1500 npm run bench\` writes this part. *80 % right* is
+percent right from five answers on.
 
 Held against our bars: falsely secure at 0.6 at most 5, and at most 10 where answers come in spells and streaks; found
 within 20 answers at least 50 at 0.85 and 92 at 0.95; falsely *not yet* at 0.8 at most 5. Open answers meet them all.
@@ -128,9 +125,9 @@ test('how often each rule is right, looked at after every answer', () => {
   const head = ['child (true rate)', 'answers', 'ever secure', 'in the middle after', '80 % right', 'ever not yet'];
   const table = tableOf(head, lines);
   console.log(`\nOf 100 children (${CHILDREN} simulated)\n${table}\n${bound}`);
-  if (process.env.BOUNCY_ECHO_DOCS)
-    writeFileSync(
-      'docs/operating.md',
-      `${INTRO}\nOf 100 children (${CHILDREN} simulated a row):\n\n${table}\n\n${bound}\n`,
-    );
+  writePart(
+    'docs/operating.md',
+    '# How often the rules are right',
+    `${INTRO}\nOf 100 children (${CHILDREN} simulated a row):\n\n${table}\n\n${bound}`,
+  );
 }, 600_000);

@@ -1,4 +1,6 @@
+import { existsSync, readFileSync, writeFileSync } from 'node:fs';
 import { sure } from '../src/core/sure';
+
 /** A row of the bench: what was measured, how often, and the bar it is held against. */
 export interface Row {
   readonly what: string;
@@ -64,3 +66,16 @@ export function print(title: string, rows: readonly Row[]): void {
 /** A table as a page of the docs has it. Example: `tableOf(['a'], [['1']])`. */
 export const tableOf = (head: readonly string[], lines: readonly (readonly string[])[]): string =>
   [head, head.map(() => '---'), ...lines].map((cells) => `| ${cells.join(' | ')} |`).join('\n');
+
+/**
+ * Puts a part of a page of the docs in its place, by its heading; the other parts stay as they are. Only where pages
+ * are to be written (BOUNCY_ECHO_DOCS=1).
+ */
+export function writePart(page: string, heading: string, text: string): void {
+  if (!process.env.BOUNCY_ECHO_DOCS) return;
+  const parts = (existsSync(page) ? readFileSync(page, 'utf8') : '').split(/^(?=#+ )/m);
+  const part = `${heading}\n\n${text.trim()}\n`;
+  const at = parts.findIndex((p) => p.startsWith(`${heading}\n`));
+  const all = at < 0 ? [...parts, part] : parts.with(at, part);
+  writeFileSync(page, `${all.map((p) => p.trim()).join('\n\n')}\n`);
+}

@@ -11,6 +11,7 @@ import { newKeys } from '../src/file/keys';
 import { boardRows } from '../src/server/children/board';
 import { childPage } from '../src/server/children/child-page';
 import { addChildren, addGroup, eraseChild, groupOf, listGroups } from '../src/server/people/groups';
+import { eraseDue, saveKeepYears } from '../src/server/people/kept-long-enough';
 import { moveChild } from '../src/server/people/moves';
 import { beginYear } from '../src/server/people/new-year';
 import { appendLog } from '../src/server/record/append-log';
@@ -19,7 +20,7 @@ import { startWords } from '../src/server/sessions/start-session';
 import { database } from '../src/server/storage/database';
 import { backUpNow, keepKey, planBackups } from '../src/server/whole/backups';
 import { lookInto, putBack } from '../src/server/whole/restore';
-import { print, rowOf, type Row } from './table';
+import { print, rowOf, tableOf, writePart, type Row } from './table';
 
 // A whole year of a large setting: what the laws of the data are at its end, and how it grows.
 
@@ -40,16 +41,87 @@ const MONTHS = [
   'June',
   'July',
 ];
+/** An adult for each group, by initials. */
+const ADULTS = ['MB', 'RK', 'JO', 'TA', 'SE', 'PL', 'DN', 'HW', 'CI', 'VF'];
+const DAY = 86_400_000;
 const WORDS = ['sun', 'map', 'leg', 'pot', 'fish', 'duck', 'hat', 'log'];
 const OUTCOMES = ['on-own', 'on-own', 'with-help', 'not-yet'] as const;
 
-test('a simulated year: 200 children, 190 school days, moves, erasures, backups, a roll-over', async () => {
+const inMs = ({ p50, p95 }: Row): string => `${p50.toFixed(0)}, ${p95.toFixed(0)}`;
+
+const INTRO = `A seeded year of a large setting (\`bench/year.bench.ts\`; \`BOUNCY_ECHO_DOCS=1\` writes this part):
+${GROUPS} groups of ${CHILDREN}, an adult for each, ${DAYS.reduce((a, b) => a + b)} school days, a session a group a
+day; each month a child moves, one is erased and a backup is made. Then a new school year begins, the last backup is put
+back, and leavers, who are kept for a year, go.`;
+
+const random = seeded(20260901);
+const any = <T>(of: readonly T[]): T => sure(of[Math.floor(random() * of.length)]);
+/** The answers that must be there, each with its child. */
+const made = new Map<string, string>();
+
+/** A group, its adult and the hour of its session. */
+async function play(groupId: string, by: string, at: number): Promise<void> {
+  const { children } = await groupOf(groupId);
+  if (!children.length) return;
+  const words = [any(WORDS), any(WORDS)];
+  const session = await startWords({ groupId, task: 'blending', words, model: 'net' });
+  const entries = children.slice(0, 20).map((child, turn) => ({
+    ...answered(turn, child.id, any(words)),
+    outcome: any(OUTCOMES),
+    id: v7(),
+    at: at + turn * 15_000,
+    by,
+  }));
+  const { refused } = await appendLog(session, entries);
+  expect(refused).toEqual([]);
+  for (const e of entries) made.set(e.id, sure(e.childId));
+}
+
+/** A child moves and one leaves for good, as happens. */
+async function comings(groups: readonly string[]): Promise<void> {
+  await moveChild(sure(any((await groupOf(any(groups))).children)).id, any(groups));
+  const gone = any((await groupOf(any(groups))).children).id;
+  await eraseChild(gone);
+  for (const [id, child] of made) if (child === gone) made.delete(id);
+}
+
+/** So many milliseconds each of these took. */
+async function took(runs: readonly (() => Promise<unknown>)[]): Promise<number[]> {
+  const times: number[] = [];
+  for (const run of runs) {
+    const begun = performance.now();
+    await run();
+    times.push(performance.now() - begun);
+  }
+  return times;
+}
+
+/** Every answer in the file. */
+const answersKept = async (): Promise<string[]> =>
+  (await (await database()).models.answers.findAll({ attributes: ['id'] })).map((row) => row.get().id);
+
+/** Leavers are kept a year: on their day they go with every answer, and nobody else's does; not a day before. */
+async function leaversGo(staying: string): Promise<number> {
+  const { models } = await database();
+  await saveKeepYears(1);
+  const left = (await models.children.findAll()).map((c) => c.get()).filter((c) => c.archived_at !== null);
+  const going = new Set(left.map((c) => c.id));
+  const stays = [...made].filter(([, child]) => !going.has(child)).map(([id]) => id);
+  const day = Date.now() + 3 * 365 * DAY;
+  // Somebody plays on that day: where nobody has for two months the clock may be wrong, and nobody goes.
+  const session = await startWords({ groupId: staying, task: 'blending', words: ['sun'], model: 'net' });
+  await models.sessions.update({ started_at: day }, { where: { id: session } });
+  expect(await eraseDue(Date.now() + DAY)).toBe(0);
+  expect(await eraseDue(day)).toBe(left.length);
+  expect((await answersKept()).sort()).toEqual(stays.sort());
+  return left.length;
+}
+
+test('a simulated year: 200 children, 190 school days, moves, erasures, backups, a roll-over, leavers', async () => {
   const folder = mkdtempSync(path.join(os.tmpdir(), 'bouncy-echo-year-'));
   process.env.BOUNCY_ECHO_DB = path.join(folder, 'year.sqlite');
   const stick = path.join(folder, 'stick');
   mkdirSync(stick);
-  const random = seeded(20260901);
-  const any = <T>(of: readonly T[]): T => sure(of[Math.floor(random() * of.length)]);
   const groups: string[] = [];
   for (let g = 0; g < GROUPS; g += 1) {
     const { id } = await addGroup(`Bed ${g + 1}`);
@@ -60,48 +132,31 @@ test('a simulated year: 200 children, 190 school days, moves, erasures, backups,
   await planBackups({ folder: stick, dailyAt: null });
   await keepKey(keys.recipient, 'MB');
 
-  const made = new Map<string, string>();
-  const rows: Row[] = [];
-  let day = Date.now() - 300 * 86_400_000;
+  const [rows, lines]: [Row[], string[][]] = [[], []];
+  let day = Date.now() - 300 * DAY;
   for (const [m, days] of DAYS.entries()) {
-    for (let d = 0; d < days; d += 1, day += 86_400_000) {
-      for (const id of groups) {
-        const children = (await groupOf(id)).children;
-        if (!children.length) continue;
-        const words = [any(WORDS), any(WORDS)];
-        const session = await startWords({ groupId: id, task: 'blending', words, model: 'net' });
-        const entries = children.slice(0, 20).map((child, turn) => ({
-          ...answered(turn, child.id, any(words)),
-          outcome: any(OUTCOMES),
-          id: v7(),
-          at: day + turn * 15_000,
-        }));
-        const { refused } = await appendLog(session, entries);
-        expect(refused).toEqual([]);
-        for (const e of entries) made.set(e.id, sure(e.childId));
-      }
-    }
-    // A child moves and one leaves for good, as happens.
-    await moveChild(sure(any((await groupOf(any(groups))).children)).id, any(groups));
-    const gone = any((await groupOf(any(groups))).children).id;
-    await eraseChild(gone);
-    for (const [id, child] of made) if (child === gone) made.delete(id);
+    for (let d = 0; d < days; d += 1, day += DAY)
+      for (const [g, id] of groups.entries()) await play(id, sure(ADULTS[g]), day);
+    await comings(groups);
     await caughtUp();
     await backUpNow();
-    const times: number[] = [];
-    for (let i = 0; i < 20; i += 1) {
-      const child = any((await groupOf(any(groups))).children).id;
-      const begun = performance.now();
-      await childPage(child);
-      times.push(performance.now() - begun);
-    }
-    const begun = performance.now();
-    await boardRows(await groupOf(any(groups)));
-    console.log(
-      `${MONTHS[m] ?? ''}: ${(statSync(process.env.BOUNCY_ECHO_DB).size / 1024 / 1024).toFixed(1)} MB, a board in ` +
-        `${(performance.now() - begun).toFixed(0)} ms, ${made.size} answers`,
+    const shown = await Promise.all(Array.from({ length: 20 }, async () => any((await groupOf(any(groups))).children)));
+    const [month, size] = [sure(MONTHS[m]), statSync(process.env.BOUNCY_ECHO_DB).size / 1024 / 1024];
+    const page = rowOf(
+      `a child’s page in ${month}`,
+      await took(
+        shown.map(
+          ({ id }) =>
+            () =>
+              childPage(id),
+        ),
+      ),
     );
-    rows.push(rowOf(`a child’s page in ${MONTHS[m] ?? ''}`, times));
+    const boards = await took(groups.map((id) => async () => boardRows(await groupOf(id))));
+    const board = rowOf(`a board in ${month}`, boards);
+    rows.push(page, board);
+    lines.push([month, made.size.toString(), size.toFixed(0), ...[page, board].map(inMs)]);
+    console.log(sure(lines.at(-1)).join(' · '));
   }
   print('A simulated year', rows);
 
@@ -109,14 +164,21 @@ test('a simulated year: 200 children, 190 school days, moves, erasures, backups,
   const copy = sure(copiesIn(stick)[0]);
   await lookInto(copy.name, keys.words);
   await putBack(copy.name);
-  const { models } = await database();
-  const kept = (await models.answers.findAll({ attributes: ['id'] })).map((row) => row.get().id);
+  const kept = await answersKept();
   const lost = [...made.keys()].filter((id) => !kept.includes(id)).length;
-  console.log(`at its end: ${kept.length} answers, lost ${lost}, doubled ${kept.length - new Set(kept).size}`);
-  expect(lost).toBe(0);
-  expect(new Set(kept).size).toBe(made.size);
+  const doubled = kept.length - new Set(kept).size;
+  expect({ lost, doubled, kept: kept.length }).toEqual({ lost: 0, doubled: 0, kept: made.size });
   expect(copiesIn(stick).length).toBeLessThanOrEqual(KEPT_COPIES);
   expect((await listGroups()).flatMap((g) => g.children).length).toBe(GROUPS * CHILDREN - DAYS.length);
+
+  await beginYear({ [sure(groups[GROUPS - 1])]: 'leave' });
+  const left = await leaversGo(sure(groups[1]));
+  const head = ['at the end of', 'answers', 'file, MB', 'a child’s page, ms (p50, p95)', 'a board, ms (p50, p95)'];
+  const end =
+    `At its end ${kept.length} answers, lost ${lost}, doubled ${doubled}; ` +
+    `${left} leavers went on their day with theirs, and nobody else’s did.`;
+  console.log(end);
+  writePart('docs/operating.md', '# A simulated year', `${INTRO}\n\n${tableOf(head, lines)}\n\n${end}`);
   await (await database()).close();
   rmSync(folder, { recursive: true });
 }, 900_000);

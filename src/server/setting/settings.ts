@@ -114,9 +114,11 @@ export async function keptRule(): Promise<{ readonly years: number | null; reado
   return { years, since: since ?? 0 };
 }
 
-/** Keeps it. */
-export const keepRule = (years: number | null, now: number): Promise<void> =>
-  saveRow({ keep_years: years, keep_since: now });
+/** Keeps it. The same rule saved again begins no new month. */
+export async function keepRule(years: number | null, now: number): Promise<void> {
+  const { keep_years: before, keep_since: since } = await rowOr();
+  await saveRow({ keep_years: years, keep_since: before === years && since !== null ? since : now });
+}
 
 /** What the setting is called on pages to pass on; null where nobody said. */
 export const settingName = async (): Promise<string | null> => (await rowOr()).name;
