@@ -69,8 +69,8 @@ const CASES: readonly Case[] = [
 
 const INTRO = `Simulated children whose true rate is known (core/testing/simulated.ts): two answers a day, every
 second or third day, guessing and help as they come, and each rule looked at after *every* answer, as in real use.
-\`npm run bench\` prints this table; \`BOUNCY_ECHO_DOCS=1 CHILDREN=1500 npm run bench\` writes this part. *80 % right* is
-percent right from five answers on.
+\`npm run bench\` prints this table; \`BOUNCY_ECHO_DOCS=1 CHILDREN=1500 npm run bench\` writes this part. *80 % right*
+is percent right from five answers on.
 
 Held against our bars: falsely secure at 0.6 at most 5, and at most 10 where answers come in spells and streaks; found
 within 20 answers at least 50 at 0.85 and 92 at 0.95; falsely *not yet* at 0.8 at most 5. Open answers meet them all.
