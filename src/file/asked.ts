@@ -20,14 +20,14 @@ interface Open {
 }
 
 /** What came of it: why it was not done, where it was not. */
-export interface Came {
+export interface WorkDone {
   readonly made?: Made;
   readonly why?: string;
   readonly message?: string;
 }
 
 /** Does what is asked of a whole file; it never throws. Example: `{ act: 'open', … }` → `{}`. */
-export async function came(asked: Asked): Promise<Came> {
+export async function doAsked(asked: Asked): Promise<WorkDone> {
   try {
     if (asked.act === 'back-up') return { made: await backUp(asked) };
     await unseal(asked.from, asked.to, asked.identity);

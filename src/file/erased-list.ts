@@ -52,7 +52,7 @@ export function erasedAmong(file: string, ids: readonly string[]): string[] {
 }
 
 /** Says of those who were going, and are not here any more, that they are gone. To be done with the live file alone. */
-export function settle(file: string, ids: readonly string[]): void {
+export function settleGoing(file: string, ids: readonly string[]): void {
   const lines = linesOf(listOf(file));
   const gone = new Set(lines.flatMap(([mark, sum]) => (mark === 'gone' ? [sum] : [])));
   const here = new Set(ids.map(sumOf));

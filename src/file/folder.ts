@@ -1,3 +1,4 @@
+import { millisecondsInDay } from 'date-fns/constants';
 import { existsSync, readdirSync, rmSync, statSync } from 'node:fs';
 import path from 'node:path';
 
@@ -35,8 +36,6 @@ export function copiesIn(folder: string): Copy[] {
     .sort((a, b) => b.at - a.at);
 }
 
-const DAY_MS = 86_400_000;
-
 /**
  * Lets the oldest backups of a folder go, those of a clock that was ahead first; never the one just made, and nothing
  * else in the folder.
@@ -45,7 +44,10 @@ const DAY_MS = 86_400_000;
  */
 export function dropOld(folder: string, made: string, now: number): void {
   const copies = copiesIn(folder).filter(({ name }) => name !== made);
-  const [past, ahead] = [copies.filter((c) => c.at <= now + DAY_MS), copies.filter((c) => c.at > now + DAY_MS)];
+  const [past, ahead] = [
+    copies.filter((c) => c.at <= now + millisecondsInDay),
+    copies.filter((c) => c.at > now + millisecondsInDay),
+  ];
   for (const { name } of [...past, ...ahead].slice(KEPT_COPIES - 1)) rmSync(path.join(folder, name), { force: true });
 }
 

@@ -1,4 +1,4 @@
-import { came, type Asked } from './asked';
+import { doAsked, type Asked } from './asked';
 
 /**
  * Work on a whole file in a process of its own, so that no page waits for it: what to do comes as JSON on standard
@@ -7,7 +7,7 @@ import { came, type Asked } from './asked';
 async function main(): Promise<void> {
   let text = '';
   for await (const piece of process.stdin) text += String(piece);
-  console.log(JSON.stringify(await came(JSON.parse(text) as Asked)));
+  console.log(JSON.stringify(await doAsked(JSON.parse(text) as Asked)));
 }
 
 void main();

@@ -1,12 +1,13 @@
+import { millisecondsInDay } from 'date-fns/constants';
+
 /**
  * How long those who left are kept: so many years beyond the end of the school year in which they left. A school year
  * ends on 31 August (common practice in England, no source).
  */
 export const KEEP_YEARS = [0, 1, 2, 3] as const;
 
-const DAY_MS = 86_400_000;
 /** Nobody goes within this time of leaving, or of the rule: a month's notice. */
-export const NOTICE_MS = 30 * DAY_MS;
+export const NOTICE_MS = 30 * millisecondsInDay;
 
 /**
  * The day on which a child who left goes: 1 September after the time they are kept for, and never within a month of

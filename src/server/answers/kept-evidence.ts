@@ -1,3 +1,4 @@
+import { millisecondsInDay } from 'date-fns/constants';
 import type { Standing } from '../../core/answers/outcome';
 import type { Cells } from '../../core/evidence/cells';
 import type { StepRun } from '../../core/evidence/evidence';
@@ -48,7 +49,7 @@ export const runsOf = (childIds: readonly string[]): Promise<Map<string, StepRun
 
 /** What is open for children, or was checked lately: little, where all they ever answered is not asked for. */
 export async function slipsOf(childIds: readonly string[], now: number): Promise<Map<string, ChildSeen>> {
-  const since = now - KEPT_DAYS * 86_400_000;
+  const since = now - KEPT_DAYS * millisecondsInDay;
   const [runs, checks] = await Promise.all([runsSince(childIds, since, 1), checksOf(childIds)]);
   return new Map(childIds.map((id) => [id, { runs: runs.get(id) ?? [], sessions: [], checks: checks.get(id) ?? [] }]));
 }
@@ -62,7 +63,7 @@ async function cellsOfChildren(childIds: readonly string[], now: number): Promis
     `SELECT child_id AS child, json_group_array(json_array(at, json(cells))) AS list
      FROM heard_sounds WHERE child_id IN (:ids) AND at > :since GROUP BY child_id`,
     childIds,
-    { since: now - HEARD_DAYS * 86_400_000 },
+    { since: now - HEARD_DAYS * millisecondsInDay },
   );
   return new Map([...kept].map(([child, of]) => [child, of.map(([at, cells]) => ({ at, cells }))]));
 }

@@ -1,12 +1,13 @@
+import { millisecondsInDay } from 'date-fns/constants';
 import type { Transaction } from 'sequelize';
 import { database } from '../storage/database';
 import { rows } from '../storage/rows';
 
 /** A device that was not seen for so long has nothing left: its kept pages end long before. */
-const REMEMBERED_MS = 400 * 86_400_000;
+const REMEMBERED_MS = 400 * millisecondsInDay;
 
 /** A device keeps the page of a session for a week, and marks of it may come for two. */
-const KEPT_ON_DEVICES_MS = 14 * 86_400_000;
+const KEPT_ON_DEVICES_MS = 14 * millisecondsInDay;
 
 /**
  * Notes that some sessions may be kept somewhere with a name that is erased now: those the children sat in, whichever

@@ -43,8 +43,11 @@ export async function forgetSteps(childId: string, transaction: Transaction): Pr
 /** Erases sessions in which nobody is left and nothing was answered. */
 export async function dropEmptySessions(ids: readonly string[], transaction: Transaction): Promise<void> {
   const { models } = await database();
-  const of = { where: { session_id: [...ids] }, attributes: ['session_id'], transaction };
-  const [seats, answers] = await Promise.all([models.sessionChildren.findAll(of), models.answers.findAll(of)]);
+  const ofThese = { where: { session_id: [...ids] }, attributes: ['session_id'], transaction };
+  const [seats, answers] = await Promise.all([
+    models.sessionChildren.findAll(ofThese),
+    models.answers.findAll(ofThese),
+  ]);
   const full = new Set([...seats, ...answers].map((row) => row.get().session_id));
   await models.sessions.destroy({ where: { id: ids.filter((id) => !full.has(id)) }, transaction });
 }

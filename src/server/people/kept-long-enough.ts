@@ -1,3 +1,4 @@
+import { millisecondsInDay } from 'date-fns/constants';
 import { goesOn, NOTICE_MS } from '../../core/formats/keep-until';
 import { keepYearsSchema } from '../../core/formats/schemas';
 import { database } from '../storage/database';
@@ -41,7 +42,7 @@ export const goingSoon = async (now = Date.now()): Promise<Leaver[]> =>
   (await leavers()).filter((l) => l.goesOn - now < NOTICE_MS);
 
 /** So long after the last session the clock may be wrong, and nobody was there to be told: nobody goes. */
-const UNSEEN_MS = 60 * 86_400_000;
+const UNSEEN_MS = 60 * millisecondsInDay;
 
 /** Erases those whose day has come: how many. */
 export async function eraseDue(now = Date.now()): Promise<number> {

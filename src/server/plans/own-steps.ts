@@ -118,9 +118,9 @@ export async function withDeals(plan: Plan, group: Group, shop: Workshop): Promi
   return {
     ...plan,
     rounds: plan.rounds.map((round) => {
-      const of = deals.get(round.id);
-      return of && round.own
-        ? { ...round, own: { ...round.own, dealt: { under: underOf(round), deals: [...of] } } }
+      const dealt = deals.get(round.id);
+      return dealt && round.own
+        ? { ...round, own: { ...round.own, dealt: { under: underOf(round), deals: [...dealt] } } }
         : round;
     }),
   };

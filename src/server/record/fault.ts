@@ -1,3 +1,4 @@
+import { millisecondsInDay } from 'date-fns/constants';
 import type { Transaction } from 'sequelize';
 import { realise, type Entry as BankEntry } from '../../core/lexicon/entry';
 import { OWN_NAME, readKey } from '../../core/games/spec';
@@ -65,7 +66,7 @@ interface Late {
 }
 
 /** Marks that come after the end are taken for two weeks: a device may have been away for that long. */
-const LATE_MS = 14 * 86_400_000;
+const LATE_MS = 14 * millisecondsInDay;
 
 /** The children an entry speaks of. */
 function namedIn(entry: Entry): string[] {

@@ -83,9 +83,11 @@ async function runsIn(
   all: readonly CountedAnswer[],
   transaction: Transaction,
 ): Promise<EvidenceRow[]> {
-  const runs = new Map([...byChild(all)].map(([child, of]) => [child, runsFrom(of)] as const));
+  const runs = new Map([...byChild(all)].map(([child, answers]) => [child, runsFrom(answers)] as const));
   const rooms = couldBeRoom(runs) ? roomsIn(runs, await runsBefore(id, all, transaction)) : new Set<string>();
-  return [...runs].flatMap(([child, of]) => of.map((run) => evidenceRow(child, id, withRoom(run, rooms), runs.size)));
+  return [...runs].flatMap(([child, theirs]) =>
+    theirs.map((run) => evidenceRow(child, id, withRoom(run, rooms), runs.size)),
+  );
 }
 
 /** What the children of a session had shown before it. */
@@ -108,14 +110,14 @@ async function runsBefore(
     child,
     run: { task, step, standing: standing as StepRun['standing'], at, day, by, helps: {}, ...marksKept(marks) },
   }));
-  return new Map([...groupBy(runs, (r) => r.child)].map(([child, of]) => [child, of.map((r) => r.run)]));
+  return new Map([...groupBy(runs, (r) => r.child)].map(([child, theirs]) => [child, theirs.map((r) => r.run)]));
 }
 
 /** How each sound fared for each child of one session. */
 const countedOf = ({ id }: Session, all: readonly CountedAnswer[]) =>
-  [...byChild(all)].flatMap(([child, of]) => {
-    const cells = cellsFrom(of);
-    return cells ? [{ child_id: child, session_id: id, cells: JSON.stringify(cells), at: sure(of[0]).at }] : [];
+  [...byChild(all)].flatMap(([child, answers]) => {
+    const cells = cellsFrom(answers);
+    return cells ? [{ child_id: child, session_id: id, cells: JSON.stringify(cells), at: sure(answers[0]).at }] : [];
   });
 
 /** The pebble checks of one session. */

@@ -154,13 +154,13 @@ export async function openSession(
   );
   if (!row) return notHere(id, transaction);
   const places = JSON.parse(row.places) as [string, string][];
-  const ours = new Set(places.flatMap(([of, session]) => (session === row.id ? [of] : [])));
+  const ours = new Set(places.flatMap(([entry, session]) => (session === row.id ? [entry] : [])));
   return {
     ...plan(row),
     childIds: JSON.parse(row.children) as string[],
     entries: row.entries,
     known: ours,
-    elsewhere: new Set(places.flatMap(([of]) => (ours.has(of) ? [] : [of]))),
+    elsewhere: new Set(places.flatMap(([entry]) => (ours.has(entry) ? [] : [entry]))),
     stale: row.stale === 1,
   };
 }

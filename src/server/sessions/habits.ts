@@ -9,5 +9,7 @@ const LATELY = 900;
 /** What each child has said before, for the order of the likely answers. A child with no slip is not in it. */
 export async function habitsOfChildren(children: readonly string[]): Promise<Readonly<Record<string, Habits>>> {
   const slips = await answersThat({ children, slipped: true, limit: LATELY });
-  return Object.fromEntries([...groupBy(slips, (a) => sure(a.childId))].map(([child, of]) => [child, habitsOf(of)]));
+  return Object.fromEntries(
+    [...groupBy(slips, (a) => sure(a.childId))].map(([child, theirs]) => [child, habitsOf(theirs)]),
+  );
 }

@@ -177,6 +177,8 @@ function fitsPaper({
   const widths = rounds.map((round) => paperRows(round, childIds).map((r) => r.boxes.length));
   return (
     marks.length === widths.length &&
-    marks.every((of, i) => of.length === widths[i]?.length && of.every((line, row) => line.length === widths[i]?.[row]))
+    marks.every(
+      (lines, i) => lines.length === widths[i]?.length && lines.every((line, row) => line.length === widths[i]?.[row]),
+    )
   );
 }

@@ -1,3 +1,4 @@
+import { millisecondsInDay } from 'date-fns/constants';
 import type { Transaction } from 'sequelize';
 import { backupKeySchema, backupPlanSchema, explain } from '../../core/formats/schemas';
 import { makeFolder, type CopyFault, type Made } from '../../file/copy';
@@ -123,9 +124,8 @@ async function made(): Promise<Made> {
   }
 }
 
-const DAY_MS = 86_400_000;
 /** A backup older than this is said on Today. */
-const OLD_MS = 7 * DAY_MS;
+const OLD_MS = 7 * millisecondsInDay;
 
 /** The last moment before now at which a daily time was due. @param at such as `17:05` */
 export function lastDue(at: string, now: number): number {
@@ -139,7 +139,7 @@ export function lastDue(at: string, now: number): number {
 export const isDue = (
   { daily_at: at, last_at: last }: Pick<BackupsRow, 'daily_at' | 'last_at'>,
   now: number,
-): boolean => at !== null && (last === null || last > now + DAY_MS || last < lastDue(at, now));
+): boolean => at !== null && (last === null || last > now + millisecondsInDay || last < lastDue(at, now));
 
 /** Makes the daily backup where it is due; what keeps it from being made is kept, and said on Today. */
 export async function backUpIfDue(now = Date.now()): Promise<void> {
@@ -151,7 +151,7 @@ export async function backUpIfDue(now = Date.now()): Promise<void> {
 export async function backupNotice(now = Date.now()): Promise<string | null> {
   const row = await backupsRow();
   if (!row.recipient || !row.folder) return null;
-  if (row.last_at !== null && now - row.last_at < OLD_MS && row.last_at <= now + DAY_MS) return null;
+  if (row.last_at !== null && now - row.last_at < OLD_MS && row.last_at <= now + millisecondsInDay) return null;
   if (row.fault) return row.fault;
   return row.last_at === null ? 'There is no backup yet.' : 'The last backup is more than a week old.';
 }

@@ -6,7 +6,7 @@ import { identityIn } from '../../file/keys';
 import { alone, withPlain } from '../../file/plain';
 import { sure } from '../../core/sure';
 import { eraseChild } from '../people/groups';
-import { erasedAmong, learnFrom, settle } from '../../file/erased-list';
+import { erasedAmong, learnFrom, settleGoing } from '../../file/erased-list';
 import { database, exchanged } from '../storage/database';
 import { examine } from '../storage/examine';
 import { MIGRATION_NAMES } from '../storage/migrations';
@@ -171,7 +171,7 @@ export async function eraseAgain(): Promise<number> {
 export async function afterStart(): Promise<void> {
   const { file } = await database();
   await letGo();
-  settle(
+  settleGoing(
     file,
     (await rows<{ id: string }>('SELECT id FROM children', {})).map((r) => r.id),
   );

@@ -1,3 +1,4 @@
+import { millisecondsInDay } from 'date-fns/constants';
 import { scaleBand, scaleLinear } from 'd3-scale';
 import { stack } from 'd3-shape';
 import { format } from 'date-fns';
@@ -76,7 +77,7 @@ export function HistoryChart({ weeks }: { weeks: readonly Week[] }) {
               fontSize="13"
               fill="var(--color-muted)"
             >
-              {format(w.monday * 86_400_000, 'd MMM')}
+              {format(w.monday * millisecondsInDay, 'd MMM')}
             </text>
           ) : null,
         )}
@@ -138,7 +139,7 @@ function weeksInWords(weeks: readonly Week[]): string {
   return weeks
     .map(
       (w) =>
-        `Week of ${format(w.monday * 86_400_000, 'd MMMM')}: ${
+        `Week of ${format(w.monday * millisecondsInDay, 'd MMMM')}: ${
           PARTS.filter((p) => w[p])
             .map((p) => `${w[p]} ${NAMES[p]}`)
             .join(', ') || 'nothing played'

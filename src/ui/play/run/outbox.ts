@@ -1,3 +1,4 @@
+import { millisecondsInDay } from 'date-fns/constants';
 import { openDB, type IDBPDatabase } from 'idb';
 import { inLogOrder, type Entry } from '@/core/sessions/log';
 import { timeOf } from '@/core/sessions/stamps';
@@ -21,7 +22,7 @@ export interface Aside extends Row {
 }
 
 /** A copy goes after this. */
-const KEPT_MS = 14 * 86_400_000;
+const KEPT_MS = 14 * millisecondsInDay;
 
 const NAME = 'bouncy-echo';
 /** Stores of each version, in order. */
