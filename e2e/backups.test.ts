@@ -67,6 +67,7 @@ test('set up, made, put back while two tabs are open and a game is played; nothi
   const left = await openPage(browser);
   await left.page.goto(`${app.url}/children`);
   await left.page.getByRole('link', { name: 'Ottilie' }).waitFor();
+  await left.page.waitForFunction(() => localStorage.getItem('bouncy-echo-epoch') !== null);
   await page.goto(`${app.url}/settings/our-data`);
   await page.getByRole('button', { name: /^Put back …/ }).click();
   await page.getByLabel('Its key').fill('by the gate');

@@ -159,13 +159,21 @@ describe('from a page in a real browser', () => {
   const heard = async (page: Page, path: string, work: () => Promise<unknown>): Promise<number> => {
     const cdp = await page.context().newCDPSession(page);
     await cdp.send('Network.enable');
+    // The two come in either order: the protocol promises none.
     const asked = new Set<string>();
-    cdp.on('Network.requestWillBeSent', ({ requestId, request }) => {
-      if (request.url.includes(path)) asked.add(requestId);
-    });
+    const answered = new Map<string, number>();
     const status = new Promise<number>((resolve) => {
+      const look = (id: string): void => {
+        const code = answered.get(id);
+        if (asked.has(id) && code !== undefined) resolve(code);
+      };
+      cdp.on('Network.requestWillBeSent', ({ requestId, request }) => {
+        if (request.url.includes(path)) asked.add(requestId);
+        look(requestId);
+      });
       cdp.on('Network.responseReceivedExtraInfo', ({ requestId, statusCode }) => {
-        if (asked.has(requestId)) resolve(statusCode);
+        answered.set(requestId, statusCode);
+        look(requestId);
       });
     });
     await work();

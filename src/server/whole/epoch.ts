@@ -1,16 +1,19 @@
+import { database, type Database } from '../storage/database';
 import { backupsRow } from './backups';
 
-/** Remembered for a moment: every mark that comes asks for it, and the server's parts are built apart. */
-const REMEMBERED_MS = 2_000;
-let last = { value: '', until: 0 };
+/**
+ * Remembered with the open file: every mark that comes asks for it, and a backup that is put back is another open file.
+ * Nothing has to be told, so that no part of the server can be behind for a moment.
+ */
+const known = new WeakMap<Database, Promise<string>>();
 
 /** Which life of the file this is; empty where no backup was ever put back. */
 export async function epoch(): Promise<string> {
-  if (Date.now() > last.until) last = { value: (await backupsRow()).epoch ?? '', until: Date.now() + REMEMBERED_MS };
-  return last.value;
+  const db = await database();
+  const remembered = known.get(db);
+  if (remembered) return remembered;
+  const read = backupsRow().then((row) => row.epoch ?? '');
+  known.set(db, read);
+  read.catch(() => known.delete(db));
+  return read;
 }
-
-/** A backup was put back: the next who asks is told so. */
-export const forgetEpoch = (): void => {
-  last = { value: '', until: 0 };
-};

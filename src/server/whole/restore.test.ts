@@ -33,8 +33,8 @@ import {
   lastDue,
   planBackups,
 } from './backups';
+import { epoch } from './epoch';
 import { journal } from './journal';
-import { epoch, forgetEpoch } from './epoch';
 import { afterStart, lookInto, putBack } from './restore';
 
 // Real SQLite files throughout.
@@ -77,7 +77,6 @@ describe('put back while it runs', () => {
       sessionsThatGo: 1,
       childrenThatGo: 1,
     });
-    forgetEpoch();
     const before = await epoch();
     await putBack(copy.name, 'MB');
     expect(await names(id)).toEqual(['Wren', 'Idris']);

@@ -15,7 +15,6 @@ import { rows } from '../storage/rows';
 import { beforeRestore } from '../storage/update';
 import { backupsRow, keepBackups } from './backups';
 import { WorkFault, workOnFile } from './file-work';
-import { forgetEpoch } from './epoch';
 import { note } from './journal';
 
 /** What a backup holds, and what would go if it were put back. */
@@ -149,7 +148,6 @@ export async function putBack(name: string, by = ''): Promise<void> {
     },
   });
   await keepBackups({ recipient, folder: place, daily_at, last_at, last_bytes, fault: null });
-  forgetEpoch();
   const erased = await eraseAgain();
   await note('restored', by, erased ? `${name}; ${erased} erased again` : name);
 }
