@@ -7,7 +7,9 @@ import { createServer, type IncomingMessage, type ServerResponse } from 'node:ht
 import next from 'next';
 import { isForwarded, ownHosts, type Refusal } from '../guard/guard';
 import { sealed } from '../guard/headers';
+import { setLender } from '../guard/lender';
 import { firstLook } from './first-look';
+import { newLender } from './lend';
 
 const HOST = '127.0.0.1';
 const PORT = process.env.PORT ?? '3000';
@@ -50,8 +52,12 @@ async function serve(): Promise<void> {
   // A connection is for requests and nothing else: no web sockets, no tunnels.
   for (const turned of ['upgrade', 'connect'] as const) server.on(turned, (_, socket) => socket.destroy());
 
+  const lender = newLender(`http://${HOST}:${PORT}`, Number(PORT) + 1);
+  setLender(lender);
+
   let ending: Promise<void> | undefined;
   const end = async (): Promise<void> => {
+    await lender.close('stopped');
     const left = new Promise((resolve) => server.close(resolve));
     server.closeIdleConnections();
     await Promise.race([left, new Promise((resolve) => setTimeout(resolve, LEAVE_MS))]);

@@ -2,7 +2,9 @@ import type { ReactNode } from 'react';
 import { currentGroup } from '@/app/current-group';
 import { guarded } from '@/app/guarded';
 import { listGroups } from '@/server/people/groups';
+import { lendState } from '@/server/lending/lend';
 import { behind } from '@/server/record/rebuild-queue';
+import { RedLine } from '@/ui/lend/red-line';
 import { DeskTop } from '@/ui/kit/desk-top';
 import { StillReading } from '@/ui/kit/still-reading';
 import { ToTop } from '@/ui/kit/to-top';
@@ -19,6 +21,7 @@ export default guarded(async ({ children }: { children: ReactNode }) => {
         Skip to the page
       </a>
       <ToTop />
+      <RedLine first={lendState()} />
       <DeskTop groups={groups} groupId={group.id} />
       <SendWaiting />
       <StillReading sessions={await behind()} />

@@ -102,6 +102,16 @@ export const logBodySchema = z.strictObject({
   has: z.int().min(0).optional(),
 });
 
+/** Entries in one request of a tablet that is lent a session, at most. */
+const LENT_ENTRIES = 50;
+export const lentBodySchema = logBodySchema.extend({ entries: z.array(entrySchema).max(LENT_ENTRIES) });
+
+/** What a tablet types to have it judged. */
+export const lentJudgeSchema = z.strictObject({ round, key: itemKey, typed: z.string().min(1).max(60) });
+
+/** How sessions are lent to tablets. */
+export const lendSettingsSchema = z.strictObject({ initials: z.boolean(), plain: z.boolean() });
+
 /** A name as typed: outer space goes, inner space is single, and no control or direction marks stay in it. */
 export const nameSchema = z
   .string()

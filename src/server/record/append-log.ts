@@ -37,6 +37,8 @@ interface Coming {
   readonly has?: number | undefined;
   /** From a device, which may bring them late; not from a page of ours that is looked at now. */
   readonly device?: boolean;
+  /** The tablet they come from, where the session is lent to one. */
+  readonly tablet?: string | undefined;
 }
 
 /** Entries after which answers read otherwise. */
@@ -50,7 +52,7 @@ const TELLING: ReadonlySet<Entry['kind']> = new Set(['answer', 'undo', 'said']);
 export async function appendLog(
   sessionId: string,
   entries: readonly Entry[],
-  { has, device = false }: Coming = {},
+  { has, device = false, tablet }: Coming = {},
 ): Promise<Appended> {
   const db = await database();
   const find = await lookup();
@@ -61,7 +63,7 @@ export async function appendLog(
     const around = await surroundings(session, { entries, find, late: device ? now : null }, transaction);
     const { added, refused } = sifted(entries, around);
     const kept = inTime(added, now, session.startedAt);
-    await store(session, kept, find, transaction);
+    await store(session, kept, { find, tablet: tablet ?? null }, transaction);
     const given = kept.map(({ entry }) => entry);
     transaction.afterCommit(() => noteArrived(db, sessionId, session.entries, given));
     return {
@@ -125,7 +127,7 @@ export async function putLog(
     around.known.add(entry.id);
   }
   const asGiven = entries.map((entry) => ({ entry, deviceAt: null }));
-  await store(session, asGiven, find, transaction);
+  await store(session, asGiven, { find, tablet: null }, transaction);
 }
 
 /** An entry with its time, and what the device’s clock said where that was far ahead. */
@@ -151,17 +153,17 @@ function inTime(entries: readonly Entry[], now: number, began: number): Timed[] 
 async function store(
   session: OpenSession,
   timed: readonly Timed[],
-  find: Lookup,
+  { find, tablet }: { readonly find: Lookup; readonly tablet: string | null },
   transaction: Transaction,
 ): Promise<void> {
   const { models } = await database();
   const answers = timed.flatMap(({ entry, deviceAt }) =>
     entry.kind === 'answer'
-      ? [{ ...answerRow(entry, session, soundsOf(entry.word, session, find)), device_at: deviceAt }]
+      ? [{ ...answerRow(entry, session, soundsOf(entry.word, session, find)), device_at: deviceAt, tablet }]
       : [],
   );
   const steps = timed.flatMap(({ entry, deviceAt }) =>
-    entry.kind === 'answer' ? [] : [{ ...logRow(entry, session.id), device_at: deviceAt }],
+    entry.kind === 'answer' ? [] : [{ ...logRow(entry, session.id), device_at: deviceAt, tablet }],
   );
   const added = timed.map(({ entry }) => entry);
   await insertRows('answers', answers, transaction);
@@ -194,7 +196,11 @@ async function seatLate(session: PlannedSession, added: readonly Entry[], transa
   );
 }
 
-const answerRow = (entry: AnswerEntry, session: PlannedSession, sounds: string): Omit<AnswerRow, 'device_at'> => ({
+const answerRow = (
+  entry: AnswerEntry,
+  session: PlannedSession,
+  sounds: string,
+): Omit<AnswerRow, 'device_at' | 'tablet'> => ({
   id: entry.id,
   session_id: session.id,
   child_id: entry.childId,
@@ -227,7 +233,7 @@ const flagsOf = ({ selfCorrected, shown, differs, second }: AnswerEntry) => ({
   second: flag(second),
 });
 
-function logRow(entry: Exclude<Entry, { kind: 'answer' }>, sessionId: string): Omit<LogRow, 'device_at'> {
+function logRow(entry: Exclude<Entry, { kind: 'answer' }>, sessionId: string): Omit<LogRow, 'device_at' | 'tablet'> {
   const { id, kind, at, ...detail } = entry;
   return {
     id,

@@ -94,8 +94,10 @@ const CHILDREN_OF = column(
   'child_id',
   'SELECT child_id FROM session_children WHERE session_id = :id ORDER BY position',
 );
+/** The kind of a step that was taken back with all that its tablet did: it stays, and is read no more. */
+export const OUT = 'out';
 const COUNT_OF = `((SELECT count(*) FROM answers WHERE session_id = :id) +
-  (SELECT count(*) FROM steps WHERE session_id = :id))`;
+  (SELECT count(*) FROM steps WHERE session_id = :id AND kind <> '${OUT}'))`;
 /** Where each of some ids is kept, as pairs of id and session. */
 const PLACES_OF = `(SELECT json_group_array(json_array(id, session_id)) FROM (
   SELECT id, session_id FROM answers WHERE id IN (:ids)
@@ -245,8 +247,8 @@ const ANSWER_COLUMNS = [
 const LOG_COLUMNS = ['id', 'at', 'kind', 'detail'] as const satisfies readonly (keyof LogRow)[];
 
 /** All rows of a table for a session in one value: small rows cost more to hand over than to read. */
-const gathered = (table: string, columns: readonly string[]): string =>
-  `(SELECT json_group_array(json_array(${columns.join(', ')})) FROM ${table} WHERE session_id = :id)`;
+const gathered = (table: string, columns: readonly string[], where = ''): string =>
+  `(SELECT json_group_array(json_array(${columns.join(', ')})) FROM ${table} WHERE session_id = :id${where})`;
 
 const readBack = <Row>(text: string, columns: readonly (keyof Row)[]): Row[] =>
   (JSON.parse(text) as unknown[][]).map(
@@ -256,7 +258,8 @@ const readBack = <Row>(text: string, columns: readonly (keyof Row)[]): Row[] =>
 /** The whole log of a session, in the order of its ids. */
 export async function sessionLog(id: string, transaction?: Transaction): Promise<readonly Entry[]> {
   const [kept] = await rows<{ answers: string; steps: string }>(
-    `SELECT ${gathered('answers', ANSWER_COLUMNS)} AS answers, ${gathered('steps', LOG_COLUMNS)} AS steps`,
+    `SELECT ${gathered('answers', ANSWER_COLUMNS)} AS answers,
+       ${gathered('steps', LOG_COLUMNS, ` AND kind <> '${OUT}'`)} AS steps`,
     { id },
     transaction,
   );

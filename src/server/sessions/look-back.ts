@@ -20,6 +20,7 @@ import { hearing } from '../answers/hearing';
 import { database } from '../storage/database';
 import { rows } from '../storage/rows';
 import { canReopen } from './reopen';
+import { tabletsOf, type FromTablet } from './tablets';
 import { replayPlan, sessionLog, sessionRecord, type SessionRecord } from '../record/session-record';
 import { sure } from '../../core/sure';
 import { pick } from '../../core/pick';
@@ -45,6 +46,8 @@ export interface LookBack {
   readonly undone: number;
   /** Turns marked on two devices: the later mark counts, the other can be chosen instead. */
   readonly twice: readonly MarkedOnTwo[];
+  /** The tablets that marked in it, each with how many of its marks count. */
+  readonly tablets: readonly FromTablet[];
   /** It ended a moment ago, and can be gone on with. */
   readonly reopens: boolean;
   /** The answers that stand, in the order of their turns; those of children who differed from the others after them. */
@@ -136,6 +139,7 @@ export async function lookBack(id: string): Promise<LookBack> {
       counts: markOfOne(counts),
       other: markOfOne(other),
     })),
+    tablets: await tabletsOf(id, log),
     reopens: session.paper === null && canReopen(session.finishedAt),
     undone: log.filter((e) => e.kind === 'undo').length,
     answers: [...answers, ...differing].map(called).map((a) => ({

@@ -62,6 +62,8 @@ export interface PlayRound {
 
 export interface PlaySession {
   readonly id: string;
+  /** It is on a tablet that was lent this session: no notes, and nothing beyond it. */
+  readonly lent?: true;
   readonly title: string;
   readonly letters: boolean;
   readonly groupName: string;

@@ -4,6 +4,7 @@ import {
   progressSettingsSchema,
   settingNameSchema,
   settingsSchema,
+  lendSettingsSchema,
   staffSchema,
 } from '../../core/formats/schemas';
 import { DEFAULT_ACCENT, type AccentId } from '../../core/phonology/accents';
@@ -85,6 +86,8 @@ async function rowOr(transaction?: Transaction): Promise<SettingsRow> {
       name: null,
       keep_years: null,
       keep_since: null,
+      lend_initials: 0,
+      lend_plain: 0,
     }
   );
 }
@@ -118,6 +121,25 @@ export async function keptRule(): Promise<{ readonly years: number | null; reado
 export async function keepRule(years: number | null, now: number): Promise<void> {
   const { keep_years: before, keep_since: since } = await rowOr();
   await saveRow({ keep_years: years, keep_since: before === years && since !== null ? since : now });
+}
+
+/** How sessions are lent to tablets here. */
+export interface LendSettings {
+  /** Initials stand beside the plants. */
+  readonly initials: boolean;
+  /** Without https. */
+  readonly plain: boolean;
+}
+
+export async function lendSettings(): Promise<LendSettings> {
+  const { lend_initials: initials, lend_plain: plain } = await rowOr();
+  return { initials: initials === 1, plain: plain === 1 };
+}
+
+/** Keeps it. Throws a ZodError for what is no such thing. */
+export async function saveLendSettings(asked: unknown): Promise<void> {
+  const { initials, plain } = lendSettingsSchema.parse(asked);
+  await saveRow({ lend_initials: bit(initials), lend_plain: bit(plain) });
 }
 
 /** What the setting is called on pages to pass on; null where nobody said. */

@@ -11,6 +11,7 @@ import { OutcomeMark } from '../kit/outcome-mark';
 import { talliedWords } from '../kit/tally';
 import { AnswerGrid } from './answer-grid';
 import { GoOn } from './go-on';
+import { Tablets } from './tablets';
 import { TwoMarks } from './two-marks';
 import type { SessionRecord } from '@/server/record/session-record';
 import type { Slipped } from '@/core/sessions/summary';
@@ -23,7 +24,7 @@ const undoneInPlay = (undone: number) =>
 
 /** The session just played: who said what, word by word, which sounds slipped; any mark can be put right. */
 export function LookBackScreen({
-  session: { session, rounds, own, answers, undone, twice, reopens },
+  session: { session, rounds, own, answers, undone, twice, reopens, tablets },
 }: {
   session: LookBack;
 }) {
@@ -68,6 +69,7 @@ export function LookBackScreen({
             <p className="text-muted">No answers were marked in this session.</p>
           )}
           <TwoMarks sessionId={session.id} twice={twice} />
+          <Tablets sessionId={session.id} tablets={tablets} />
           {quiet.length > 0 && <p className="mt-2 text-muted">No turn today: {quiet.map((c) => c.name).join(', ')}.</p>}
         </Section>
 

@@ -1,7 +1,7 @@
 'use client';
 
 import { clsx } from 'clsx';
-import { CalendarPlus, FileDown, Printer } from 'lucide-react';
+import { CalendarPlus, FileDown, Printer, Tablet } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useEffect, useEffectEvent, useState, useTransition } from 'react';
 import { keepPlan, playPlan } from '@/actions/plans';
@@ -74,10 +74,10 @@ export function PlanSide({ open, work, games }: { open: OpenPlan; work: PlanWork
     })[advice.kind];
   const gone = games.families.flatMap(({ tasks }) => tasks).flatMap((task) => goneOf(task, plan));
   const cautions = [...new Set(shown.bring.flatMap((b) => b.cautions))];
-  const play = (): void =>
+  const play = (where: 'play' | 'lend'): void =>
     begin(async () => {
       const answer = await playPlan(open.id, plan).catch(unreached());
-      if (answer.ok) router.push(`/play/${answer.value}`);
+      if (answer.ok) router.push(`/${where}/${answer.value}`);
       else setError(answer.error);
     });
   const keep = (change: { kept?: boolean; plannedFor?: string | null }): void =>
@@ -102,7 +102,7 @@ export function PlanSide({ open, work, games }: { open: OpenPlan; work: PlanWork
           size="big"
           className="w-full text-xl max-lg:flex-1 max-sm:px-3"
           disabled={busy || !plan.rounds.some((r) => r.items.length)}
-          onClick={play}
+          onClick={() => play('play')}
         >
           Play now
         </Button>
@@ -114,6 +114,13 @@ export function PlanSide({ open, work, games }: { open: OpenPlan; work: PlanWork
             {kept ? 'Saved' : 'Save'}
           </Button>
         </div>
+        <Button
+          className="w-full max-lg:hidden"
+          disabled={busy || !plan.rounds.some((r) => r.items.length)}
+          onClick={() => play('lend')}
+        >
+          <Tablet aria-hidden="true" size={18} /> Play it on a tablet
+        </Button>
         <ErrorMessage>{error}</ErrorMessage>
       </div>
       <Turns shown={shown} />

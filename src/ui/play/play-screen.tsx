@@ -31,7 +31,7 @@ function useDialogsAtHand(): void {
 /** The run: what to say, the line that paces it, what is right, and one tap for what the child did. */
 export function PlayScreen({ session }: { readonly session: PlaySession }) {
   const [store] = useState(() => createRun({ session, device: USUAL, machine: browserMachine(session.id) }));
-  useRunning(store, session.id);
+  useRunning(store, session);
   return (
     <RunProvider value={store}>
       <PlayFrame />

@@ -31,6 +31,16 @@ function Found() {
   );
 }
 
+/** What comes after a session: a tablet that was lent it has nowhere to go. */
+const Afterwards = ({ sessionId, lent }: { readonly sessionId: string; readonly lent: boolean }) =>
+  lent ? (
+    <p className="text-xl">You can look back on it on the computer.</p>
+  ) : (
+    <Link className={buttonLook({ kind: 'action', size: 'big' })} href={`/look-back/${sessionId}`}>
+      Look back
+    </Link>
+  );
+
 /** After the last turn of a round: stop here, or go round again. */
 export function RoundDone() {
   const store = useStore();
@@ -52,9 +62,7 @@ export function RoundDone() {
         <Found />
         <div className="flex flex-wrap gap-3">
           {finished ? (
-            <Link className={buttonLook({ kind: 'action', size: 'big' })} href={`/look-back/${session.id}`}>
-              Look back
-            </Link>
+            <Afterwards sessionId={session.id} lent={session.lent === true} />
           ) : (
             <>
               {next && (
@@ -64,7 +72,7 @@ export function RoundDone() {
                 </Button>
               )}
               <Button kind={next ? 'plain' : 'action'} size="big" onClick={() => void end()}>
-                Finish and look back
+                {session.lent ? 'Finish' : 'Finish and look back'}
               </Button>
               {!check && (
                 <Button size="big" onClick={() => void store.dispatch(goOn)}>

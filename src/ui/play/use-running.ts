@@ -10,6 +10,7 @@ import { openLink } from './run/link';
 import type { Machine, RunStore } from './run/store';
 import { tick } from './tick';
 import { useWakeLock } from './use-wake-lock';
+import type { PlaySession } from '@/server/sessions/play-session';
 
 /** This browser, as a run asks of it. */
 export const browserMachine = (sessionId: string): Machine => ({
@@ -27,7 +28,7 @@ const typing = (target: EventTarget | null): boolean =>
   (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName));
 
 /** Joins a run to this browser: its store and server, its settings, its keys, and whether the screen is seen. */
-export function useRunning(store: RunStore, sessionId: string): void {
+export function useRunning(store: RunStore, { id: sessionId, lent }: Pick<PlaySession, 'id' | 'lent'>): void {
   useWakeLock();
   useEffect(() => store.join((events) => openLink(sessionId, events)), [store, sessionId]);
   useEffect(() => {
@@ -38,8 +39,9 @@ export function useRunning(store: RunStore, sessionId: string): void {
   useEffect(() => store.restore(keptDraft(sessionId)), [store, sessionId]);
   useEffect(() => {
     // A page that was kept before somebody was erased goes; the one of now takes its place.
-    void forgetErasedHere().then(() => keepPage(`/play/${sessionId}`));
-  }, [sessionId]);
+    // A tablet that is lent one session can ask for neither.
+    if (!lent) void forgetErasedHere().then(() => keepPage(`/play/${sessionId}`));
+  }, [sessionId, lent]);
   useEffect(() => {
     const look = (): void => store.hide(document.visibilityState === 'hidden');
     look();

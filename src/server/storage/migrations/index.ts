@@ -19,6 +19,7 @@ import * as oneVoice from './0017-one-voice';
 import * as smallGroups from './0018-small-groups';
 import * as inAllTheSame from './0019-in-all-the-same';
 import * as backups from './0020-backups';
+import * as tablets from './0021-tablets';
 import type { InTransaction } from './statements';
 
 interface Migration {
@@ -47,6 +48,7 @@ const MIGRATIONS: readonly { name: string; migration: Migration }[] = [
   { name: '0018-small-groups', migration: smallGroups },
   { name: '0019-in-all-the-same', migration: inAllTheSame },
   { name: '0020-backups', migration: backups },
+  { name: '0021-tablets', migration: tablets },
 ];
 
 /** Names of the migrations of this version, in order. */

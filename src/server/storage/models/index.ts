@@ -41,6 +41,10 @@ export interface SettingsRow {
   /** Years that those who left are kept, and since when that is the rule; null for ever. */
   keep_years: number | null;
   keep_since: number | null;
+  /** On a tablet that is lent a session, initials stand beside the plants. */
+  lend_initials: 0 | 1;
+  /** Sessions are lent without https. */
+  lend_plain: 0 | 1;
 }
 export interface GroupRow {
   id: string;
@@ -158,6 +162,8 @@ export interface AnswerRow {
   differs: 0 | 1;
   second: 0 | 1;
   pebbles: string | null;
+  /** The tablet it came from, where the session was lent to one. */
+  tablet: string | null;
 }
 export interface LogRow {
   id: string;
@@ -168,6 +174,7 @@ export interface LogRow {
   at: number;
   received_at: number;
   device_at: number | null;
+  tablet: string | null;
 }
 
 /** What became of an answer, from the whole log of its session. */
@@ -340,6 +347,8 @@ const SETTINGS: ColumnsOf<SettingsRow> = {
   name: maybe,
   keep_years: maybeWhole,
   keep_since: maybeWhole,
+  lend_initials: whole,
+  lend_plain: whole,
 };
 
 const GROUPS: ColumnsOf<GroupRow> = {
@@ -431,6 +440,7 @@ const ANSWERS: ColumnsOf<AnswerRow> = {
   differs: whole,
   second: whole,
   pebbles: maybe,
+  tablet: maybe,
 };
 
 const LOG_ROWS: ColumnsOf<LogRow> = {
@@ -442,6 +452,7 @@ const LOG_ROWS: ColumnsOf<LogRow> = {
   at: whole,
   received_at: whole,
   device_at: maybeWhole,
+  tablet: maybe,
 };
 
 const WORD_SETS: ColumnsOf<WordSetRow> = {

@@ -1,7 +1,8 @@
 'use client';
 
-import { Button } from '../../kit/button';
+import { Button, buttonLook } from '../../kit/button';
 import { Dialog } from '../../kit/dialog';
+import { Link } from '../../kit/link';
 import { useRun } from '../use-run';
 import { DeviceFields } from './device-fields';
 
@@ -16,9 +17,10 @@ interface DeviceDialogProps {
 /** How Play runs on this device, and the ways from there. */
 export function DeviceDialog({ team, onKeys, onAside, onClose }: DeviceDialogProps) {
   const device = useRun((run) => run.device);
+  const { id, lent = false } = useRun((run) => run.session);
   return (
     <Dialog open onOpenChange={onClose} title="On this device">
-      <DeviceFields team={team} device={device} />
+      <DeviceFields team={team} device={device} named={!lent} />
       <div className="mt-3 flex gap-2">
         {onAside && (
           <Button size="big" className="flex-1" onClick={onAside}>
@@ -28,6 +30,11 @@ export function DeviceDialog({ team, onKeys, onAside, onClose }: DeviceDialogPro
         <Button size="big" className="flex-1" onClick={onKeys}>
           Keys
         </Button>
+        {!lent && (
+          <Link className={buttonLook({ size: 'big' }, 'flex-1')} href={`/lend/${id}`}>
+            Play it on a tablet
+          </Link>
+        )}
       </div>
     </Dialog>
   );

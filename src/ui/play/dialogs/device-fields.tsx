@@ -55,8 +55,15 @@ function WhoMarks({ team, by }: { readonly team: readonly string[]; readonly by:
   );
 }
 
+interface DeviceFieldsProps {
+  readonly team: readonly string[];
+  readonly device: Device;
+  /** How names stand can be chosen; not where there are none. */
+  readonly named?: boolean;
+}
+
 /** How Play runs on this device: thinking time, the countdown, a tick, initials, the look, who marks. */
-export function DeviceFields({ team, device }: { readonly team: readonly string[]; readonly device: Device }) {
+export function DeviceFields({ team, device, named = true }: DeviceFieldsProps) {
   const [look, dress] = useLook();
   return (
     <div className="divide-y divide-line">
@@ -75,15 +82,17 @@ export function DeviceFields({ team, device }: { readonly team: readonly string[
         onChange={(showMe) => change({ showMe, ...(device.think ? {} : { think: 5 }) })}
       />
       <Switch label="A soft tick with each beat" on={device.tick} onChange={(on) => change({ tick: on })} />
-      <div className="py-3">
-        <p className="mb-2">{NAMES_ON_SCREEN}</p>
-        <ToggleGroup
-          label={NAMES_ON_SCREEN}
-          value={device.names}
-          onChange={(names) => change({ names: names as NamesShown })}
-          options={NAMES}
-        />
-      </div>
+      {named && (
+        <div className="py-3">
+          <p className="mb-2">{NAMES_ON_SCREEN}</p>
+          <ToggleGroup
+            label={NAMES_ON_SCREEN}
+            value={device.names}
+            onChange={(names) => change({ names: names as NamesShown })}
+            options={NAMES}
+          />
+        </div>
+      )}
       <div className="py-3">
         <p className="mb-2">{WHICH_HAND}</p>
         <ToggleGroup

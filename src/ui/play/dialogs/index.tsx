@@ -1,12 +1,16 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import type { ReactNode } from 'react';
+import { format } from 'date-fns';
+import { useEffect, useState, type ReactNode } from 'react';
+import type { TabletShown } from '@/server/lending/lend';
+import type { PlaySession } from '@/server/sessions/play-session';
 import { saidOf } from '@/core/answers/said';
 import { questionOf } from '@/core/sessions/question';
 import { Dialog } from '../../kit/dialog';
 import { AfterDialog } from './after-dialog';
 import { DeviceDialog } from './device-dialog';
+import { judgeFromTablet, judgeHere } from './judge-typed';
 import { KeysDialog } from './keys-dialog';
 import { PebblesDialog } from './pebbles-dialog';
 import { PeopleDialog } from './people-dialog';
@@ -14,6 +18,7 @@ import { arrive, putAside, tick } from '../run/acts';
 import type { DialogName } from '../run/run';
 import type { PadAnswer } from './sound-pad';
 import { SpeaksDialog, ToolsDialog } from './tools-dialog';
+import { quietTablets } from '../quiet-tablets';
 import { useEnding } from '../use-ending';
 import { useNames, useRun, useStore } from '../use-run';
 
@@ -114,6 +119,7 @@ function Said() {
   return (
     <SoundPad
       sessionId={session.id}
+      judgeTyped={session.lent ? judgeFromTablet : judgeHere(session.id)}
       round={state.round}
       itemKey={item.key}
       accent={session.accent}
@@ -165,16 +171,36 @@ function Late() {
 }
 
 const KEPT = 'Everything you’ve marked is saved. You can carry on from Look back within the hour.';
+const KEPT_LENT = 'Everything you’ve marked is saved. Look back on it on the computer.';
 
-/** Finishing with turns left is asked for first. */
+const clock = (at: number): string => format(at, 'HH:mm');
+
+/** Tablets that may have marks which have not come. */
+const notHeard = (quiet: readonly TabletShown[]): string =>
+  quiet.map(({ colour, heardAt }) => `The ${colour} tablet hasn’t been heard since ${clock(heardAt)}.`).join(' ');
+
+function useQuiet({ id, lent }: Pick<PlaySession, 'id' | 'lent'>): readonly TabletShown[] {
+  const [quiet, setQuiet] = useState<readonly TabletShown[]>([]);
+  useEffect(() => {
+    if (!lent) void quietTablets(id).then(setQuiet);
+  }, [id, lent]);
+  return quiet;
+}
+
+/** Finishing with turns left, or while a tablet is not heard, is asked for first. */
 function Finish() {
   const close = useClose();
   const end = useEnding();
+  const quiet = useQuiet(useRun((run) => run.session));
   const left = useRun((run) => Math.max(0, run.state.planned - run.state.done));
+  const kept = useRun((run) => (run.session.lent ? KEPT_LENT : KEPT));
   const turns = left === 1 ? 'There is one turn' : `There are ${left} turns`;
-  const what = left ? `${turns} left in this round. ${KEPT}` : KEPT;
+  const what = left ? `${turns} left in this round. ${kept}` : kept;
   return (
     <Dialog open onOpenChange={close} title="Finish now?" description={what}>
+      {quiet.length > 0 && (
+        <p className="mb-4 border-l-4 border-red py-1 pl-4">{notHeard(quiet)} Marks that are still on it stay there.</p>
+      )}
       <div className="flex flex-wrap gap-3">
         <button
           type="button"
@@ -182,7 +208,7 @@ function Finish() {
           autoFocus
           onClick={() => {
             close();
-            void end();
+            void end({ asked: true });
           }}
         >
           Finish the session
@@ -200,7 +226,7 @@ function Device() {
   const close = useClose();
   const answers = useRun((run) => run.state.answers);
   const team = [...new Set(answers.flatMap((a) => a.by ?? []))];
-  const words = useRun((run) => run.playing && !run.check && (run.item?.words.length ?? 0) > 0);
+  const words = useRun((run) => run.playing && !run.check && !run.session.lent && (run.item?.words.length ?? 0) > 0);
   return (
     <DeviceDialog
       team={team}

@@ -3,7 +3,6 @@
 import { clsx } from 'clsx';
 import { Delete } from 'lucide-react';
 import { useMemo, useState, useTransition, type ReactNode } from 'react';
-import { judgeTyped } from '@/actions/sessions';
 import { heardLine } from '@/core/answers/heard-line';
 import type { Bit } from '@/core/answers/line-text';
 import { judge, type Judgement, type Question } from '@/core/answers/judge';
@@ -16,6 +15,7 @@ import { useKeptText } from '../../kit/kept-form';
 import { ErrorMessage } from '../../kit/message';
 import { MANNER_WORDS } from '../../kit/manners';
 import { sure } from '@/core/sure';
+import type { JudgeTyped } from './judge-typed';
 
 /** What was said and what to make of it. */
 export interface PadAnswer {
@@ -26,6 +26,7 @@ export interface PadAnswer {
 
 interface PadProps {
   readonly sessionId: string;
+  readonly judgeTyped: JudgeTyped;
   readonly round: number;
   readonly itemKey: string;
   readonly accent: AccentId;
@@ -90,7 +91,7 @@ const saidApart = (question: Question | null): boolean =>
  * Anything else they said: tap its sounds, by how they are made, or type it as a word. Judged at once, with or without
  * the server.
  */
-export function SoundPad({ sessionId, round, itemKey, accent, who, question, onMark, onClose }: PadProps) {
+export function SoundPad({ sessionId, judgeTyped, round, itemKey, accent, who, question, onMark, onClose }: PadProps) {
   const [chunks, setChunks] = useState<Chunks>([]);
   const [parted, setParted] = useState(saidApart(question));
   const { text: find, setText: setFind, done } = useKeptText(`said ${sessionId} ${itemKey} ${who}`);
@@ -109,7 +110,7 @@ export function SoundPad({ sessionId, round, itemKey, accent, who, question, onM
 
   const asWord = (): void =>
     begin(async () => {
-      const answer = await judgeTyped(sessionId, round, itemKey, find).catch(() => null);
+      const answer = await judgeTyped(round, itemKey, find).catch(() => null);
       if (!answer?.ok) return setError(answer ? answer.error : AWAY);
       const { said, word, ...judgement } = answer.value;
       setError('');

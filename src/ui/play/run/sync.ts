@@ -3,8 +3,8 @@ import { Refused, Told, type Reply, type Send } from './send';
 
 /** Waits between tries while the server is away, in milliseconds; the last one goes on. */
 const RETRY_MS = [500, 1_000, 2_000, 5_000] as const;
-/** Entries in one request: well below what the server's door lets in. */
-const PIECE = 200;
+/** Entries in one request: as many as a tablet that was lent the session may send at once. */
+const PIECE = 50;
 
 /** What sync asks of the device's store. */
 export interface Box {

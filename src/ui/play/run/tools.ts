@@ -82,7 +82,7 @@ export const TOOLS: readonly Tool[] = [
   {
     id: 'note',
     open: 'always',
-    offered: inTurn,
+    offered: (run) => inTurn(run) && !run.session.lent,
     on: ({ draft }) => draft.note !== '',
     label: textOnly('Note'),
     does: (store) => store.show({ dialog: 'note' }),

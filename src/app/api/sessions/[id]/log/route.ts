@@ -1,6 +1,7 @@
 import { jsonError } from '@/app/json-error';
 import { explain, logBodySchema } from '@/core/formats/schemas';
 import { renewLocal } from '@/server/answers/local-steps';
+import { endLoanOf } from '@/server/lending/lend';
 import { appendLog } from '@/server/record/append-log';
 import { epoch } from '@/server/whole/epoch';
 import { isDiskFull, Problem } from '@/server/storage/problems';
@@ -19,8 +20,11 @@ export async function POST(request: Request, { params }: { params: Promise<{ id:
       void renewLocal().catch((error: unknown) =>
         console.error('How hard steps are here could not be worked out:', error),
       );
+    const { id } = await params;
+    const appended = await appendLog(id, read.data.entries, { has: read.data.has, device: true });
+    if (finished) await endLoanOf(id);
     return Response.json({
-      ...(await appendLog((await params).id, read.data.entries, { has: read.data.has, device: true })),
+      ...appended,
       now: Date.now(),
       epoch: await epoch(),
     });

@@ -1,0 +1,16 @@
+import type { LendState, TabletShown } from '@/server/lending/lend';
+
+/** A tablet that plays asks for news every few seconds. */
+const QUIET_MS = 15_000;
+
+/** Tablets of this session that have not been heard for a while; none where it is not on loan, or nobody can say. */
+export async function quietTablets(session: string): Promise<readonly TabletShown[]> {
+  try {
+    const response = await fetch('/api/lending');
+    if (!response.ok) return [];
+    const state = (await response.json()) as LendState;
+    return state.session === session ? state.tablets.filter((t) => state.now - t.heardAt > QUIET_MS) : [];
+  } catch {
+    return [];
+  }
+}
