@@ -2,11 +2,13 @@ import { explain, lentJudgeSchema } from '../../core/formats/schemas';
 import { lender, type Address, type Answered, type Closed, type Lender } from '../../guard/lender';
 import type { Offer } from '../../guard/lending';
 import { playSession } from '../sessions/play-session';
+import { plantGroup } from '../people/groups';
+import { sessionPlan } from '../record/session-record';
 import { judgeSaid } from '../sessions/judge-said';
 import { lendSettings, type LendSettings } from '../setting/settings';
 import { isDiskFull, Problem } from '../storage/problems';
 import { lentPage } from './lent-page';
-import { notLendable } from './lent-session';
+import { calledThere, notLendable } from './lent-session';
 import { takeFrom } from './take';
 
 /** A tablet of the session on loan, as the computer shows it. */
@@ -84,6 +86,8 @@ export async function lend(session: string, address: string): Promise<void> {
   const door = ready();
   const why = notLendable(await playSession(session));
   if (why) throw new Problem(why);
+  // Whoever has no plant yet gets one: it is what they are called there.
+  await plantGroup((await sessionPlan(session)).groupId);
   if (!door.addresses().some((a) => a.address === address))
     throw new Problem('This computer has lost that address. Choose another.');
   const { plain } = await lendSettings();
@@ -135,6 +139,8 @@ export interface LendView {
   readonly what: string;
   readonly addresses: readonly Address[];
   readonly settings: LendSettings;
+  /** Who is called what on a tablet, so that the adult knows. */
+  readonly people: readonly { readonly id: string; readonly name: string; readonly called: string }[];
   /** Why it cannot be lent; null where it can. */
   readonly why: string | null;
   readonly state: LendState;
@@ -144,8 +150,10 @@ export interface LendView {
 export async function lendView(id: string): Promise<LendView> {
   const [session, settings] = await Promise.all([playSession(id), lendSettings()]);
   const door = lender();
+  const called = calledThere([...session.children, ...session.others], settings.initials);
   return {
     session: id,
+    people: session.children.map(({ id: child, name }) => ({ id: child, name, called: called.get(child) ?? '' })),
     what: [...new Set(session.rounds.map((r) => r.name))].join(', '),
     addresses: door?.addresses() ?? [],
     settings,

@@ -32,7 +32,7 @@ const tells = (text: string, names: readonly string[]): boolean => {
 };
 
 /** What a child is called on a tablet: their plant, numbered where two have the same, or their initials beside it. */
-function calledThere(people: readonly Participant[], initials: boolean): Map<string, string> {
+export function calledThere(people: readonly Participant[], initials: boolean): Map<string, string> {
   const short = initialsOf(people.map((p) => p.name));
   const times = new Map<string, number>();
   return new Map(

@@ -1,5 +1,6 @@
 'use client';
 
+import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import { anotherTablet, keepLendSettings, openLending, stopLending, type CodeShown } from '@/actions/lending';
 import type { LendView, TabletShown } from '@/server/lending/lend';
@@ -132,6 +133,7 @@ function Choices({ view, plain, setPlain }: ChoicesProps) {
 
 /** Lends one session to tablets in the room. */
 export function LendScreen({ view }: { readonly view: LendView }) {
+  const router = useRouter();
   const { state, look } = useLending(view.state, LOOK_MS);
   const [address, setAddress] = useState(view.addresses[0]?.address ?? '');
   const [code, setCode] = useState<CodeShown | null>(null);
@@ -139,6 +141,8 @@ export function LendScreen({ view }: { readonly view: LendView }) {
   const [error, setError] = useState('');
   const [busy, begin] = useTransition();
   const open = state.session === view.session;
+  // A code that let its tablet in is good for nothing more.
+  const came = state.tablets.some((t) => t.colour === code?.colour);
   const act = (work: () => ReturnType<typeof anotherTablet>): void =>
     begin(async () => {
       const answer = await work().catch(unreached('Nothing was opened.'));
@@ -146,6 +150,8 @@ export function LendScreen({ view }: { readonly view: LendView }) {
       if (answer.ok) setCode(answer.value);
       await look();
       tellLending();
+      // Whoever had no plant has one now.
+      router.refresh();
     });
   const stop = (): void =>
     begin(async () => {
@@ -177,7 +183,7 @@ export function LendScreen({ view }: { readonly view: LendView }) {
                 </Button>
               </>
             )}
-            {open && code && <Code code={code} now={state.now} />}
+            {open && code && !came && <Code code={code} now={state.now} />}
             {open && (
               <>
                 <ul className="space-y-1 text-lg" aria-label="Tablets">
@@ -185,6 +191,7 @@ export function LendScreen({ view }: { readonly view: LendView }) {
                     <TabletLine key={tablet.colour} tablet={tablet} now={state.now} />
                   ))}
                 </ul>
+                <WhoIsWho people={view.people} />
                 {state.fingerprint && <Fingerprint sum={state.fingerprint} />}
                 <div className="flex flex-wrap gap-3">
                   <Button disabled={busy} onClick={() => act(() => anotherTablet(view.session))}>
@@ -235,6 +242,19 @@ function Addresses({
     />
   );
 }
+
+/** The names stay here: this is how the adult knows whose turn it is there. */
+const WhoIsWho = ({ people }: Pick<LendView, 'people'>) => (
+  <Collapsible title="Who is who on the tablet" defaultOpen className="max-w-prose">
+    <ul className="flex flex-wrap gap-x-6 gap-y-1">
+      {people.map(({ id, name, called }) => (
+        <li key={id}>
+          <b>{called}</b> is {name}
+        </li>
+      ))}
+    </ul>
+  </Collapsible>
+);
 
 const Fingerprint = ({ sum }: { readonly sum: string }) => (
   <Collapsible title="To be quite sure it is this computer" className="max-w-prose">
