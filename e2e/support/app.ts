@@ -7,9 +7,12 @@ import type { App } from './server';
 export { openApp, type App } from './server';
 
 /** Debian's Chromium, kept from calling out; one of its own, with settings of its own. */
-export const ownBrowser = (...more: string[]): Promise<Browser> =>
+export const ownBrowser = (...more: string[]): Promise<Browser> => browserBy(chromiumPath(), ...more);
+
+/** The same, started by a program of its own. */
+export const browserBy = (program: string | undefined, ...more: string[]): Promise<Browser> =>
   chromium.launch({
-    executablePath: chromiumPath(),
+    executablePath: program,
     args: [
       '--no-sandbox',
       '--disable-gpu',

@@ -123,7 +123,12 @@ class LentDoor {
     if (headers.host?.toLowerCase() !== authority) return false;
     if (headers['transfer-encoding'] !== undefined) return false;
     if (!(Number(headers['content-length'] ?? 0) <= BODY_LIMIT)) return false;
-    return method === 'GET' || headers.origin === `${this.secure ? 'https' : 'http'}://${authority}`;
+    if (method === 'GET') return true;
+    // What else there is comes from the page itself, as JSON: no form can send that.
+    return (
+      headers['content-type'] === 'application/json' &&
+      headers.origin === `${this.secure ? 'https' : 'http'}://${authority}`
+    );
   }
 
   private keyIn({ headers }: IncomingMessage): string | undefined {
