@@ -209,7 +209,7 @@ test('lent, played, away for five marks, a second tablet, Finish: all is there, 
   await saved(green);
   await expect.poll(() => answersIn(session)).toBe(8);
 
-  await page.getByRole('button', { name: 'Let a tablet in' }).click();
+  await page.getByRole('button', { name: 'Another tablet' }).click();
   const second = await codeOn(page);
   await page.getByText('blue tablet').first().waitFor();
   const blue = await tabletPage(second.url, traffic);

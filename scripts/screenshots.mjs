@@ -35,11 +35,6 @@ async function desk(page) {
   await take(page, 'word');
   await page.goto(`${url}/sounds`);
   await take(page, 'sounds');
-  await page.goto(`${url}/words/sets`);
-  await page.getByRole('link', { name: 'Print Greenhouse words' }).click();
-  await page.getByRole('link', { name: 'Picture cards' }).click();
-  await page.waitForURL(/as=cards/);
-  await take(page, 'picture-cards');
   await page.goto(`${url}/plan`);
   await page.getByRole('link', { name: 'Tuesday: /s/ at the start', exact: true }).click();
   await page.waitForURL(/plan\/./);
@@ -73,6 +68,14 @@ async function desk(page) {
 }
 
 /** Plays a set of four-sound words. */
+/** The way in for a tablet, as it is opened from a game that is played. */
+async function lend(page) {
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await page.goto(page.url().replace('/play/', '/lend/'));
+  await page.getByRole('button', { name: 'Let a tablet in' }).click();
+  await page.getByAltText(/^Code for the/).waitFor();
+}
+
 async function begin(page, task) {
   await page.goto(`${url}/words?sounds=4&task=${task}&words=slug,milk,frog,pond,swan,hand,crab,plum,nest,crumb`);
   await page.getByRole('button', { name: /^Play with/ }).click();
@@ -108,6 +111,10 @@ async function play(page) {
   await page.getByRole('button', { name: 'With help' }).click();
   await pause(page);
   await take(page, 'play-tablet');
+  await lend(page);
+  await take(page, 'lend');
+  await page.getByRole('button', { name: 'Close the way in' }).last().click();
+  await page.getByText('The way in is closed.').waitFor();
   await page.setViewportSize({ width: 390, height: 844 });
   await begin(page, 'blending');
   await modelled(page);

@@ -2,8 +2,8 @@ import { beforeEach, describe, expect, test } from 'vitest';
 import { sure } from '../core/sure';
 import { Lending } from './lending';
 
-// 256 bits cannot be guessed (NIST SP 800-63B, 5.1.3.2 asks for 20 of a secret that is asked for online, with a limit of
-// tries, from memory); what is checked here is that a code is good once, for ten minutes, for one tablet.
+// NIST SP 800-63B, 5.1.3.2 asks for 20 bits of a secret that is tried online, with a limit of tries (from memory);
+// twelve letters hold 54, the key 256. What is checked here: a code is good once, for ten minutes, for one tablet.
 const MINUTE = 60_000;
 let lending: Lending;
 beforeEach(() => {

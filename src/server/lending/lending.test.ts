@@ -151,7 +151,7 @@ describe('what a tablet may do', () => {
   });
 });
 
-test('two hundred wrong marks of one tablet are taken back at once: states, next step and pages are as before', async () => {
+test('two hundred wrong marks of one tablet go at once: states, next step and pages are as before', async () => {
   const { groupId, children, session, word } = await begun();
   const [wren = '', idris = ''] = children;
   // Six more marks of the computer's own, so that there is something to spoil.

@@ -73,9 +73,10 @@ const Honest = ({ plain }: { readonly plain: boolean }) => (
         </li>
       ) : (
         <li>
-          The tablet warns that it doesn’t know this computer. That’s expected: go on past the warning. Nobody on the
-          network can read along. Somebody in the room who pretends to be this computer could; the worst they would see
-          is plants, and what was right or wrong in this one session.
+          The tablet warns that it doesn’t know this computer. That’s expected. On an iPad tap Show Details, then visit
+          this website; on an Android tablet tap Advanced, then Proceed. Nobody on the network can read along. Somebody
+          in the room who pretends to be this computer could; the worst they would see is plants, and what was right or
+          wrong in this one session.
         </li>
       )}
       <li>Best of all, use this computer’s own hotspot, which you’ll find in its network settings.</li>
@@ -131,82 +132,122 @@ function Choices({ view, plain, setPlain }: ChoicesProps) {
   );
 }
 
+interface OpenProps {
+  readonly view: LendView;
+  readonly state: LendView['state'];
+  readonly code: CodeShown | null;
+  readonly busy: boolean;
+  readonly onMore: () => void;
+  readonly onStop: () => void;
+}
+
+/** While tablets can come in: the code, who is here, and the way to close it. */
+function WayIn({ view, state, code, busy, onMore, onStop }: OpenProps) {
+  // A code that let its tablet in is good for nothing more.
+  const came = state.tablets.some((t) => t.colour === code?.colour);
+  return (
+    <>
+      {code && !came && <Code code={code} now={state.now} />}
+      <ul className="space-y-1 text-lg" aria-label="Tablets">
+        {state.tablets.map((tablet) => (
+          <TabletLine key={tablet.colour} tablet={tablet} now={state.now} />
+        ))}
+      </ul>
+      <WhoIsWho people={view.people} />
+      {state.fingerprint && <Fingerprint sum={state.fingerprint} />}
+      <div className="flex flex-wrap gap-3">
+        <Button disabled={busy} onClick={onMore}>
+          {state.tablets.length || code ? 'Another tablet' : 'Let a tablet in'}
+        </Button>
+        <Button disabled={busy} onClick={onStop}>
+          Close the way in
+        </Button>
+      </div>
+    </>
+  );
+}
+
+interface ClosedProps {
+  readonly view: LendView;
+  readonly state: LendView['state'];
+  readonly busy: boolean;
+  readonly onOpen: (address: string) => void;
+}
+
+/** Before: by which address, and why it was closed where it was open. */
+function Closed({ view, state, busy, onOpen }: ClosedProps) {
+  const [address, setAddress] = useState(view.addresses[0]?.address ?? '');
+  return (
+    <>
+      {state.ended?.session === view.session && <p role="status">{CLOSED_WORDS[state.ended.why]}</p>}
+      <Addresses view={view} address={address} setAddress={setAddress} />
+      <Button kind="action" size="big" disabled={busy || !address} onClick={() => onOpen(address)}>
+        Let a tablet in
+      </Button>
+    </>
+  );
+}
+
 /** Lends one session to tablets in the room. */
 export function LendScreen({ view }: { readonly view: LendView }) {
   const router = useRouter();
   const { state, look } = useLending(view.state, LOOK_MS);
-  const [address, setAddress] = useState(view.addresses[0]?.address ?? '');
   const [code, setCode] = useState<CodeShown | null>(null);
   const [plain, setPlain] = useState(view.settings.plain);
   const [error, setError] = useState('');
   const [busy, begin] = useTransition();
   const open = state.session === view.session;
-  // A code that let its tablet in is good for nothing more.
-  const came = state.tablets.some((t) => t.colour === code?.colour);
+  const after = async (): Promise<void> => {
+    await look();
+    tellLending();
+    // Whoever had no plant has one now.
+    router.refresh();
+  };
   const act = (work: () => ReturnType<typeof anotherTablet>): void =>
     begin(async () => {
       const answer = await work().catch(unreached('Nothing was opened.'));
       setError(answer.ok ? '' : answer.error);
       if (answer.ok) setCode(answer.value);
-      await look();
-      tellLending();
-      // Whoever had no plant has one now.
-      router.refresh();
+      await after();
     });
   const stop = (): void =>
     begin(async () => {
-      await stopLending().catch(unreached());
-      setCode(null);
-      await look();
-      tellLending();
+      const answer = await stopLending().catch(unreached('The way in is still open.'));
+      setError(answer.ok ? '' : answer.error);
+      if (answer.ok) setCode(null);
+      await after();
     });
   return (
     <>
       <h1 className="mb-1 text-4xl">Play it on a tablet</h1>
       <p className="mb-6 text-lg text-muted">{view.what}</p>
       <div className="max-w-4xl space-y-8">
-        {view.why ? (
-          <p className="text-lg">{view.why}</p>
-        ) : (
+        {view.why && <p className="text-lg">{view.why}</p>}
+        {!view.why && (
           <section className="space-y-5">
-            {!open && (
-              <>
-                {state.ended?.session === view.session && <p role="status">{CLOSED_WORDS[state.ended.why]}</p>}
-                <Addresses view={view} address={address} setAddress={setAddress} />
-                <Button
-                  kind="action"
-                  size="big"
-                  disabled={busy || !address}
-                  onClick={() => act(() => openLending(view.session, address))}
-                >
-                  Let a tablet in
-                </Button>
-              </>
-            )}
-            {open && code && !came && <Code code={code} now={state.now} />}
-            {open && (
-              <>
-                <ul className="space-y-1 text-lg" aria-label="Tablets">
-                  {state.tablets.map((tablet) => (
-                    <TabletLine key={tablet.colour} tablet={tablet} now={state.now} />
-                  ))}
-                </ul>
-                <WhoIsWho people={view.people} />
-                {state.fingerprint && <Fingerprint sum={state.fingerprint} />}
-                <div className="flex flex-wrap gap-3">
-                  <Button disabled={busy} onClick={() => act(() => anotherTablet(view.session))}>
-                    {code ? 'Another tablet' : 'Let a tablet in'}
-                  </Button>
-                  <Button disabled={busy} onClick={stop}>
-                    Close the way in
-                  </Button>
-                </div>
-              </>
+            {open ? (
+              <WayIn
+                view={view}
+                state={state}
+                code={code}
+                busy={busy}
+                onMore={() => act(() => anotherTablet(view.session))}
+                onStop={stop}
+              />
+            ) : (
+              <Closed
+                view={view}
+                state={state}
+                busy={busy}
+                onOpen={(address) => act(() => openLending(view.session, address))}
+              />
             )}
             <ErrorMessage>{error}</ErrorMessage>
-            <Link className={buttonLook({})} href={`/play/${view.session}`}>
-              Play it here too
-            </Link>
+            <p>
+              <Link className={buttonLook({})} href={`/play/${view.session}`}>
+                Play it here too
+              </Link>
+            </p>
           </section>
         )}
         {!open && <Choices view={view} plain={plain} setPlain={setPlain} />}
