@@ -68,20 +68,23 @@ function expectRoom(folder: string, bytes: number): void {
 }
 
 /**
- * A copy of a data file while others write to it (sqlite.org/lang_vacuum.html, VACUUM INTO), checked and counted. The
- * connection is its own, so that no write waits for it.
+ * A copy of a data file while others write to it (sqlite.org/lang_vacuum.html, VACUUM INTO). The connection is its own,
+ * so that no write waits for it.
  */
-async function plainCopy(file: string, to: string): Promise<Counted> {
+async function plainCopy(file: string, to: string): Promise<void> {
   rmSync(to, { force: true });
   await withPlain(file, 'write', (db) =>
     db.exec(`PRAGMA busy_timeout=5000; VACUUM INTO '${to.replaceAll("'", "''")}'`),
   );
-  return withPlain(alone(to), 'address', async (db) => {
+}
+
+/** What a copy holds; throws where it is damaged. */
+const checked = (copy: string): Promise<Counted> =>
+  withPlain(alone(copy), 'address', async (db) => {
     const [found] = await db.all<{ quick_check: string }>('PRAGMA quick_check(1)');
     if (found?.quick_check !== 'ok') throw new CopyFault('damaged');
     return counted(db);
   });
-}
 
 interface BackUp {
   /** The data file. */
@@ -105,8 +108,9 @@ export async function backUp({ file, folder, recipient, at }: BackUp): Promise<M
   const open = `${file}-backup.part`;
   const sealed = path.join(folder, `${name}.part`);
   try {
-    const found = await plainCopy(file, open);
-    await seal(open, sealed, recipient);
+    await plainCopy(file, open);
+    // The database's own thread checks it while this one seals.
+    const [found] = await Promise.all([checked(open), seal(open, sealed, recipient)]);
     renameSync(sealed, path.join(folder, name));
     dropOld(folder, name, at);
     const { size: bytes } = statSync(path.join(folder, name));

@@ -37,7 +37,7 @@ function* piecesOf({ handle, from, to }: Part, length: number): Generator<{ piec
   const count = Math.max(1, Math.ceil((to - from) / length));
   for (let i = 0; i < count; i += 1) {
     const at = from + i * length;
-    const piece = Buffer.alloc(Math.min(length, to - at));
+    const piece = Buffer.allocUnsafe(Math.min(length, to - at));
     for (let got = 0; got < piece.length;) {
       const more = readSync(handle, piece, got, piece.length - got, at + got);
       if (more === 0) throw new Error('The file has become shorter.');
