@@ -132,6 +132,14 @@ export function lendState(): LendState {
   };
 }
 
+/** A child by name, and as a tablet shows them. */
+interface WhoIsWho {
+  readonly id: string;
+  readonly name: string;
+  readonly plant: string | null;
+  readonly called: string;
+}
+
 /** All that the page on which a session is lent needs. */
 export interface LendView {
   readonly session: string;
@@ -140,7 +148,7 @@ export interface LendView {
   readonly addresses: readonly Address[];
   readonly settings: LendSettings;
   /** Who is called what on a tablet, so that the adult knows. */
-  readonly people: readonly { readonly id: string; readonly name: string; readonly called: string }[];
+  readonly people: readonly WhoIsWho[];
   /** Why it cannot be lent; null where it can. */
   readonly why: string | null;
   readonly state: LendState;
@@ -153,7 +161,12 @@ export async function lendView(id: string): Promise<LendView> {
   const called = calledThere([...session.children, ...session.others], settings.initials);
   return {
     session: id,
-    people: session.children.map(({ id: child, name }) => ({ id: child, name, called: called.get(child) ?? '' })),
+    people: session.children.map(({ id: child, name, plant }) => ({
+      id: child,
+      name,
+      plant,
+      called: called.get(child) ?? '',
+    })),
     what: [...new Set(session.rounds.map((r) => r.name))].join(', '),
     addresses: door?.addresses() ?? [],
     settings,

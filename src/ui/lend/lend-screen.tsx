@@ -8,6 +8,7 @@ import { Button, buttonLook } from '../kit/button';
 import { Collapsible } from '../kit/collapsible';
 import { Link } from '../kit/link';
 import { ErrorMessage } from '../kit/message';
+import { Plant } from '../kit/plant';
 import { QrCode } from '../kit/qr-code';
 import { RadioGroup } from '../kit/radio-group';
 import { Switch } from '../kit/switch';
@@ -288,9 +289,9 @@ function Addresses({
 const WhoIsWho = ({ people }: Pick<LendView, 'people'>) => (
   <Collapsible title="Who is who on the tablet" defaultOpen className="max-w-prose">
     <ul className="flex flex-wrap gap-x-6 gap-y-1">
-      {people.map(({ id, name, called }) => (
+      {people.map(({ id, name, plant, called }) => (
         <li key={id}>
-          <b>{called}</b> is {name}
+          {plant && <Plant id={plant} />} <b>{called}</b> is {name}
         </li>
       ))}
     </ul>
