@@ -7,14 +7,9 @@ import { Lending } from '../guard/lending';
 import { addressesHere } from './addresses';
 import { newCertificate } from './lent-certificate';
 import { lentServer } from './lent-server';
+import { look, watchFrom } from './lent-watch';
 
-const LONGEST_MS = 2 * 3_600_000;
 const LOOK_MS = 5_000;
-/** A timer that comes so late was asleep. */
-const SLEPT_MS = 60_000;
-/** An address may be gone for so long: a network that is joined anew. */
-const GONE_MS = 5 * 60_000;
-
 /** Every file of the build, and every picture, by its path: what is not on this list is not there. */
 function filesOf(root: string): Set<string> {
   const under = (folder: string, at: string): string[] => {
@@ -41,38 +36,30 @@ const listening = (server: Server, address: string, port: number): Promise<numbe
 
 /** Lends sessions from a build. `home`: the framework’s own address; `usual`: the port for tablets, if it is free. */
 export function newLender(home: string, usual: number, root = process.cwd()): Lender {
-  let open: { readonly loan: OnLoan; readonly server: Server; readonly look: NodeJS.Timeout } | null = null;
+  let open: { readonly loan: OnLoan; readonly server: Server; readonly timer: NodeJS.Timeout } | null = null;
   let ended: ReturnType<Lender['ended']> = null;
 
   const close = async (why: Closed): Promise<void> => {
     if (!open) return;
-    const { server, look, loan } = open;
+    const { server, timer, loan } = open;
     open = null;
     ended = { session: loan.session, why, at: Date.now() };
-    clearInterval(look);
+    clearInterval(timer);
     const left = new Promise((resolve) => server.close(resolve));
     server.closeAllConnections();
     await left;
   };
 
-  /** Looks whether it may go on: the time it has, sleep, the address. */
+  /** Looks again and again whether it may go on. */
   const watch = (since: number, address: string): NodeJS.Timeout => {
-    let [looked, goneSince] = [Date.now(), 0];
-    const way = addressesHere().find((a) => a.address === address)?.name;
-    const look = setInterval(() => {
-      const now = Date.now();
-      const slept = Math.abs(now - looked) > SLEPT_MS;
-      looked = now;
-      const here = addressesHere();
-      if (here.some((a) => a.address === address)) goneSince = 0;
-      else goneSince ||= now;
-      const replaced = goneSince > 0 && here.some((a) => a.name === way);
-      if (slept) void close('slept');
-      else if (now - since > LONGEST_MS) void close('two-hours');
-      else if (replaced || (goneSince && now - goneSince > GONE_MS)) void close('address-gone');
+    let watched = watchFrom(since, address, addressesHere());
+    const timer = setInterval(() => {
+      const came = look(watched, Date.now(), addressesHere());
+      if (typeof came === 'string') void close(came);
+      else watched = came;
     }, LOOK_MS);
-    look.unref();
-    return look;
+    timer.unref();
+    return timer;
   };
 
   return {
@@ -88,7 +75,7 @@ export function newLender(home: string, usual: number, root = process.cwd()): Le
       const port = await listening(server, address, usual).catch(() => listening(server, address, 0));
       const url = `${secure ? 'https' : 'http'}://${address}:${port}`;
       const loan = { session, url, fingerprint: certificate?.fingerprint ?? null, since, lending };
-      open = { loan, server, look: watch(since, address) };
+      open = { loan, server, timer: watch(since, address) };
       ended = null;
       return loan;
     },

@@ -17,7 +17,7 @@ import { tabletsOf, takeTabletBack } from '../sessions/tablets';
 import { saveLendSettings } from '../setting/settings';
 import { rows } from '../storage/rows';
 import { inFreshFiles } from '../testing/fresh-file';
-import { lentSession } from './lent-session';
+import { lentSession, notLendable } from './lent-session';
 import { takeFrom } from './take';
 
 // What a tablet may hold and do is the design of this product: no standard speaks of it. Real SQLite files throughout.
@@ -92,6 +92,9 @@ describe('what a tablet is given', () => {
     const { session } = await begun();
     await appendLog(session, [{ kind: 'finish', id: v7(), at: Date.now() }]);
     await expect(lentSession(session)).rejects.toThrow('This session is finished.');
+    const { rounds } = await playSession(session);
+    expect(notLendable({ rounds: rounds.map((r) => ({ ...r, names: true })), log: [] })).toMatch(/own names/);
+    expect(notLendable({ rounds, log: [] })).toBeNull();
   });
 });
 

@@ -177,7 +177,10 @@ const clock = (at: number): string => format(at, 'HH:mm');
 
 /** Tablets that may have marks which have not come. */
 const notHeard = (quiet: readonly TabletShown[]): string =>
-  quiet.map(({ colour, heardAt }) => `The ${colour} tablet hasn’t been heard since ${clock(heardAt)}.`).join(' ');
+  [
+    ...quiet.map(({ colour, heardAt }) => `The ${colour} tablet hasn’t been heard since ${clock(heardAt)}.`),
+    quiet.length === 1 ? 'Marks that it still has would stay on it.' : 'Marks that they still have would stay on them.',
+  ].join(' ');
 
 function useQuiet({ id, lent }: Pick<PlaySession, 'id' | 'lent'>): readonly TabletShown[] {
   const [quiet, setQuiet] = useState<readonly TabletShown[]>([]);
@@ -198,9 +201,7 @@ function Finish() {
   const what = left ? `${turns} left in this round. ${kept}` : kept;
   return (
     <Dialog open onOpenChange={close} title="Finish now?" description={what}>
-      {quiet.length > 0 && (
-        <p className="mb-4 border-l-4 border-red py-1 pl-4">{notHeard(quiet)} Marks that are still on it stay there.</p>
-      )}
+      {quiet.length > 0 && <p className="mb-4 border-l-4 border-red py-1 pl-4">{notHeard(quiet)}</p>}
       <div className="flex flex-wrap gap-3">
         <button
           type="button"
