@@ -58,6 +58,15 @@ const ABOUT: readonly (readonly [name: string, go: (page: Page) => Promise<void>
     (page) => first(page, '/look-back', /look-back\/[0-9a-f]{8}/, 'main li a'),
     'h2:has-text("To talk about")',
   ],
+  [
+    'A session to lend',
+    async (page) => {
+      await first(page, '/plan', /plan\/[0-9a-f]{8}/, 'main li a');
+      await page.getByRole('button', { name: 'Play it on a tablet' }).click();
+      await page.waitForURL(/\/lend\//);
+    },
+    'button:has-text("Let a tablet in")',
+  ],
 ];
 
 test('every screen at the table fits, at four sizes', async () => {
