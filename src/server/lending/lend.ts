@@ -67,7 +67,7 @@ const workFor = (session: string) => ({
       return reply;
     });
     // The tablet hears that it is finished before the way in closes behind it.
-    if (finished) setTimeout(() => void ready().close('finished'), CLOSING_MS);
+    if (finished) setTimeout(() => void endLoanOf(session), CLOSING_MS).unref();
     return { ...done, marks };
   },
   judge: (body: unknown) =>
