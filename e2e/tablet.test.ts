@@ -229,6 +229,8 @@ test('lent, played, away for five marks, a second tablet, Finish: all is there, 
   expect(traffic.join('').length).toBeGreaterThan(100_000);
   await untouched.page.reload();
   await untouched.page.getByRole('link', { name: 'Wren' }).waitFor();
+  await untouched.page.goto(`${app.url}/settings/our-data`);
+  await untouched.page.getByText('a session was lent to tablets, with plants for names').waitFor();
   expect(trouble.concat(untouched.trouble)).toEqual([]);
   for (const p of [page, untouched.page]) await p.context().close();
 });

@@ -7,6 +7,7 @@ import { sessionPlan } from '../record/session-record';
 import { judgeSaid } from '../sessions/judge-said';
 import { lendSettings, type LendSettings } from '../setting/settings';
 import { isDiskFull, Problem } from '../storage/problems';
+import { note } from '../whole/journal';
 import { lentPage } from './lent-page';
 import { calledThere, notLendable } from './lent-session';
 import { takeFrom } from './take';
@@ -90,13 +91,15 @@ export async function lend(session: string, address: string): Promise<void> {
   await plantGroup((await sessionPlan(session)).groupId);
   if (!door.addresses().some((a) => a.address === address))
     throw new Problem('This computer has lost that address. Choose another.');
-  const { plain } = await lendSettings();
+  const { plain, initials } = await lendSettings();
   await door
     .open({ session, page: lentPage(session), address, secure: !plain, work: workFor(session) })
     .catch((error: unknown) => {
       console.error(error);
       throw new Problem('The way in couldn’t be opened at that address. Choose another, or try again.');
     });
+  const how = [initials && 'with initials', plain && 'without https'].filter(Boolean).join(', ');
+  await note('session-lent', '', how || null);
 }
 
 /** A code for one more tablet. Throws a Problem where nothing is on loan, or there are as many as there can be. */

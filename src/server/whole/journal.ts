@@ -12,7 +12,8 @@ export type Done =
   | 'new-year'
   | 'kept-long-enough'
   | 'everything-taken'
-  | 'child-file-taken';
+  | 'child-file-taken'
+  | 'session-lent';
 
 /** A line of the journal. */
 export interface JournalLine {

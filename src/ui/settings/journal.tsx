@@ -12,6 +12,7 @@ const WORDS: Readonly<Record<Done, string>> = {
   'kept-long-enough': 'children off the list were erased on their day',
   'everything-taken': 'everything was downloaded',
   'child-file-taken': 'a child’s file was downloaded',
+  'session-lent': 'a session was lent to tablets, with plants for names',
 };
 
 /** What was done with the data as a whole, the newest first. */
@@ -21,7 +22,7 @@ export function Journal({ lines }: { readonly lines: readonly JournalLine[] }) {
       <h2 id="journal" className="mb-2 text-2xl">
         Journal
       </h2>
-      <p className="mb-3 text-muted">What was taken out, put back and erased. It names no child.</p>
+      <p className="mb-3 text-muted">What was taken out, lent, put back and erased. It names no child.</p>
       {lines.length ? (
         <ul className="max-h-96 overflow-y-auto">
           {lines.map(({ id, at, what, by, detail }) => (
