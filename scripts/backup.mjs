@@ -1,4 +1,5 @@
 // Makes a backup now, whether Bouncy Echo runs or not: npm run backup
+import { existsSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import path from 'node:path';
 import { ensureAll, main, ROOT, say, Stop } from './lib/prepare.mjs';
@@ -12,7 +13,8 @@ const WHY = {
 };
 
 await main(async () => {
-  await ensureAll({ all: false });
+  // What a running server was built of stays as it is: a build under it would take the files of its pages away.
+  if (!existsSync(path.join(ROOT, PLAIN, 'file', 'copy.js'))) await ensureAll({ all: false });
   const load = (name) => createRequire(import.meta.url)(path.join(ROOT, PLAIN, 'file', `${name}.js`));
   const { withPlain } = load('plain');
   const { backUp, CopyFault } = load('copy');
