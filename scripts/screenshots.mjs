@@ -1,4 +1,5 @@
 // Takes the pictures of docs/screenshots anew, from the demo data. Needs Chromium, as the tests do.
+import { SERVER } from './lib/front.mjs';
 import { spawn } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import os from 'node:os';
@@ -67,7 +68,6 @@ async function desk(page) {
   await take(page, 'look-back');
 }
 
-/** Plays a set of four-sound words. */
 /** The way in for a tablet, as it is opened from a game that is played. */
 async function lend(page) {
   await page.setViewportSize({ width: 1280, height: 800 });
@@ -76,6 +76,7 @@ async function lend(page) {
   await page.getByAltText(/^Code for the/).waitFor();
 }
 
+/** Plays a set of four-sound words. */
 async function begin(page, task) {
   await page.goto(`${url}/words?sounds=4&task=${task}&words=slug,milk,frog,pond,swan,hand,crab,plum,nest,crumb`);
   await page.getByRole('button', { name: /^Play with/ }).click();
@@ -164,20 +165,17 @@ async function pictures() {
 await main(async () => {
   await ensureAll();
   const folder = mkdtempSync(path.join(os.tmpdir(), 'bouncy-echo-pictures-'));
-  const server = spawn(
-    process.execPath,
-    ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(PORT)],
-    {
-      cwd: ROOT,
-      stdio: ['ignore', 'ignore', 'inherit'],
-      env: {
-        ...process.env,
-        NODE_ENV: 'production',
-        BOUNCY_ECHO_DB: path.join(folder, 'demo.sqlite'),
-        BOUNCY_ECHO_DEMO: '1',
-      },
+  const server = spawn(process.execPath, [SERVER], {
+    cwd: ROOT,
+    stdio: ['ignore', 'ignore', 'inherit'],
+    env: {
+      ...process.env,
+      PORT: String(PORT),
+      NODE_ENV: 'production',
+      BOUNCY_ECHO_DB: path.join(folder, 'demo.sqlite'),
+      BOUNCY_ECHO_DEMO: '1',
     },
-  );
+  });
   try {
     for (let i = 0; i < 100; i += 1) {
       if (
