@@ -134,11 +134,11 @@ async function finishOnComputer(page: Page, session: string): Promise<void> {
   // Out of reach, the tablets are named before anything is finished.
   there.wire(false);
   await page.goto(`${app.url}/lend/${session}`);
-  await page.getByText('not heard for a while').nth(1).waitFor();
+  await page.getByText('not heard from for a while').nth(1).waitFor();
   await page.goto(`${app.url}/play/${session}`);
   await awake(page);
   await page.getByRole('button', { name: 'Finish' }).click();
-  await page.getByText(/The green tablet hasn’t been heard since \d\d:\d\d\. The blue tablet hasn’t/).waitFor();
+  await page.getByText(/The green tablet hasn’t been heard from since \d\d:\d\d\. The blue tablet hasn’t/).waitFor();
   there.wire(true);
   await page.getByRole('button', { name: 'Finish the session' }).click();
   await page.waitForURL(/\/look-back\//);

@@ -37,7 +37,7 @@ function TabletLine({ tablet: { colour, heardAt, marks }, now }: { tablet: Table
       <b>{colour} tablet</b>
       <span>{marksOf(marks)}</span>
       <span className={quiet ? 'text-red' : 'text-muted'}>
-        {quiet ? 'not heard for a while: its marks wait on it' : 'here'}
+        {quiet ? 'not heard from for a while; its marks are waiting on it' : 'here'}
       </span>
     </li>
   );
@@ -62,11 +62,14 @@ function Code({ code, now }: { code: CodeShown; now: number }) {
 }
 
 /** What somebody should know before a tablet is let in, said plainly. */
-const Honest = ({ plain }: { readonly plain: boolean }) => (
+const Honest = ({ plain, initials }: LendView['settings']) => (
   <section>
     <h2 className="mb-2 text-2xl">What goes to the tablet</h2>
     <ul className="max-w-prose list-disc space-y-1 pl-5">
-      <li>This session’s words, and each child’s plant. No names, no notes, and nothing of how anyone speaks.</li>
+      <li>
+        This session’s words, and each child’s plant{initials && ' and initials'}. No names, no notes, and nothing about
+        how anyone speaks.
+      </li>
       {plain ? (
         <li>
           Without https, anyone on the same network could read along: plants, and what was right or wrong in this one
@@ -88,21 +91,17 @@ const Honest = ({ plain }: { readonly plain: boolean }) => (
 );
 
 interface ChoicesProps {
-  readonly view: LendView;
-  readonly plain: boolean;
-  readonly setPlain: (plain: boolean) => void;
+  readonly settings: LendView['settings'];
+  readonly onKept: (settings: LendView['settings']) => void;
 }
 
 /** How sessions are lent here: both are kept at once. */
-function Choices({ view, plain, setPlain }: ChoicesProps) {
-  const [initials, setInitials] = useState(view.settings.initials);
+function Choices({ settings: { initials, plain }, onKept }: ChoicesProps) {
   const [error, setError] = useState('');
   const keep = async (settings: LendView['settings']): Promise<void> => {
     const kept = await keepLendSettings(settings).catch(unreached('Nothing was changed.'));
     setError(kept.ok ? '' : kept.error);
-    if (!kept.ok) return;
-    setInitials(settings.initials);
-    setPlain(settings.plain);
+    if (kept.ok) onKept(settings);
   };
   return (
     <section className="max-w-prose">
@@ -194,7 +193,7 @@ export function LendScreen({ view }: { readonly view: LendView }) {
   const router = useRouter();
   const { state, look } = useLending(view.state, LOOK_MS);
   const [code, setCode] = useState<CodeShown | null>(null);
-  const [plain, setPlain] = useState(view.settings.plain);
+  const [settings, setSettings] = useState(view.settings);
   const [error, setError] = useState('');
   const [busy, begin] = useTransition();
   const open = state.session === view.session;
@@ -251,8 +250,8 @@ export function LendScreen({ view }: { readonly view: LendView }) {
             </p>
           </section>
         )}
-        {!open && <Choices view={view} plain={plain} setPlain={setPlain} />}
-        <Honest plain={plain} />
+        {!open && <Choices settings={settings} onKept={setSettings} />}
+        <Honest {...settings} />
       </div>
     </>
   );

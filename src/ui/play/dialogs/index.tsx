@@ -178,8 +178,8 @@ const clock = (at: number): string => format(at, 'HH:mm');
 /** Tablets that may have marks which have not come. */
 const notHeard = (quiet: readonly TabletShown[]): string =>
   [
-    ...quiet.map(({ colour, heardAt }) => `The ${colour} tablet hasn’t been heard since ${clock(heardAt)}.`),
-    quiet.length === 1 ? 'Marks that it still has would stay on it.' : 'Marks that they still have would stay on them.',
+    ...quiet.map(({ colour, heardAt }) => `The ${colour} tablet hasn’t been heard from since ${clock(heardAt)}.`),
+    `Any marks still on ${quiet.length === 1 ? 'it' : 'them'} would stay there.`,
   ].join(' ');
 
 function useQuiet({ id, lent }: Pick<PlaySession, 'id' | 'lent'>): readonly TabletShown[] {
