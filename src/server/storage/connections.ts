@@ -16,8 +16,11 @@ const PRAGMAS = [
 type Opened = (error: Error | null) => void;
 interface Connections {
   readonly Database: new (file: string, mode: number, ready?: Opened) => sqlite3.Database;
-  /** From now on, closing closes. */
-  end(): void;
+  /**
+   * From now on, closing closes. It is over when every connection is closed: the last one takes the log away by its
+   * name, and would take that of a file which has come into the place of its own.
+   */
+  end(): Promise<void>;
 }
 
 /**
@@ -27,16 +30,31 @@ interface Connections {
 export function connections(): Connections {
   const idle: Connection[] = [];
   let over = false;
+  let open = 0;
+  let allClosed = (): void => undefined;
+  const closed = new Promise<void>((resolve) => {
+    allClosed = resolve;
+  });
+  const gone = (): void => {
+    open -= 1;
+    if (over && open === 0) allClosed();
+  };
   class Connection extends sqlite3.Database {
     constructor(file: string, mode: number, ready?: Opened) {
+      open += 1;
       super(file, mode, (error) => {
+        if (error) gone();
         if (error) ready?.(error);
         else this.exec(`${PRAGMAS.join(';')};`, (failed) => ready?.(failed));
       });
     }
 
     override close(done?: Opened): void {
-      if (over) super.close(done);
+      if (over)
+        super.close((error) => {
+          if (!error) gone();
+          done?.(error);
+        });
       else {
         idle.push(this);
         done?.(null);
@@ -57,6 +75,8 @@ export function connections(): Connections {
     end: () => {
       over = true;
       for (const connection of idle.splice(0)) connection.close();
+      if (open === 0) allClosed();
+      return closed;
     },
   };
 }

@@ -48,6 +48,11 @@ interface HandedOver {
   readonly failed: unknown;
 }
 
+const STILL_READ = 'Something is still being read from your data, so nothing was changed. Try again in a moment.';
+
+/** How long connections that are being used may take to close, in milliseconds. */
+const CLOSE_MS = 2_000;
+
 /** Times a fold is tried while somebody is reading. */
 const FOLD_TRIES = 20;
 
@@ -105,9 +110,11 @@ async function opened(file: string, release: () => Promise<void>): Promise<Datab
   });
   const expectSound = watched(sequelize, file);
   const models = defineModels(sequelize);
-  const closed = async (): Promise<void> => {
-    end();
+  /** Closes every connection; false where one is still being used after a while. */
+  const closed = async (): Promise<boolean> => {
+    const all = end().then(() => true);
     await sequelize.close();
+    return Promise.race([all, new Promise<false>((late) => setTimeout(late, CLOSE_MS, false).unref())]);
   };
   const told = await bringUpToDate(sequelize, file, migrations).catch(async (error: unknown) => {
     await closed();
@@ -115,12 +122,13 @@ async function opened(file: string, release: () => Promise<void>): Promise<Datab
   });
   const log = await foldsInto(file);
   let queue: Promise<unknown> = Promise.resolve();
-  let closing: Promise<void> | undefined;
-  const ended = (): Promise<void> =>
+  let closing: Promise<boolean> | undefined;
+  let released: Promise<void> | undefined;
+  const ended = (): Promise<boolean> =>
     queue.then(async () => {
       // A disk that is full keeps the log beside the file: nothing is lost, and the next start folds it in.
       await log.close().catch(() => undefined);
-      await closed();
+      return closed();
     });
   /** Work that has the file to itself, one after the other. */
   const inTurn = <T>(work: () => Promise<T>): Promise<T> => {
@@ -151,11 +159,12 @@ async function opened(file: string, release: () => Promise<void>): Promise<Datab
     get open() {
       return closing === undefined;
     },
-    close: () => (closing ??= ended().then(release)),
+    close: () => (released ??= (closing ??= ended()).then(release)),
     handOver: async ({ work, undo }) => {
       closing ??= ended();
-      await closing;
+      const alone = await closing;
       try {
+        if (!alone) throw new Problem(STILL_READ, 503);
         work();
         return { again: await opened(file, release), failed: null };
       } catch (failed) {

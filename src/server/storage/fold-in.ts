@@ -33,6 +33,8 @@ function otherThan(mark: number): number {
  */
 export async function foldsInto(file: string): Promise<FoldIn> {
   const db: Plain = await plain(file, 'write');
+  // A copy made by VACUUM INTO has no log of its own yet: its mark would go into the file, and its log begin without.
+  await db.exec('PRAGMA journal_mode=WAL');
   await db.exec(
     `PRAGMA busy_timeout=${PATIENCE_MS}; PRAGMA wal_autocheckpoint=0; PRAGMA synchronous=FULL; PRAGMA secure_delete=ON`,
   );

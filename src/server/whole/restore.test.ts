@@ -20,7 +20,9 @@ import { appendLog } from '../record/append-log';
 import { startWords } from '../sessions/start-session';
 import { addChildren, addGroup, eraseChild, groupOf, listGroups } from '../people/groups';
 import { database, openDatabase } from '../storage/database';
+import { readStart } from '../storage/examine';
 import { beforeRestore } from '../storage/update';
+import { belongs } from '../storage/wal';
 import { inFreshFiles } from '../testing/fresh-file';
 import {
   backUpIfDue,
@@ -79,6 +81,9 @@ describe('put back while it runs', () => {
     });
     const before = await epoch();
     await putBack(copy.name, 'MB');
+    // A computer that fails now opens again: the log that is begun is of the file that was put back.
+    const { file: now } = await database();
+    expect(belongs(readStart(now), readFileSync(`${now}-wal`))).toBe(true);
     expect(await names(id)).toEqual(['Wren', 'Idris']);
     expect(await epoch()).not.toBe(before);
 
