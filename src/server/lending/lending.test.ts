@@ -121,6 +121,13 @@ describe('what a tablet may do', () => {
       expect(added).toEqual([]);
     }
     expect(await sessionLog(session)).toHaveLength(1);
+    // Another's mark does not become a tablet's own by sending its id: neither to hear its sounds, nor to undo it.
+    const copy = { ...mark(0, wren, word), id: noted.id };
+    const { log, refused } = await takeFrom(session, 'green', {
+      entries: [copy, { kind: 'undo', answerId: noted.id, ...stamp() }],
+    });
+    expect(refused.map((r) => r.why).join()).toMatch(/only change its own/);
+    expect(JSON.stringify(log)).not.toContain('s u n');
   });
   test('more than fifty at once, or what cannot be read, is not looked at', async () => {
     const { session, children, word } = await begun();

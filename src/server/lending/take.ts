@@ -86,7 +86,9 @@ export async function takeFrom(sessionId: string, tablet: string, body: unknown)
   const around: Around = { session, log: [...log, ...read.data.entries], dealt: dealtTo(session), own };
   const [taken, refused]: [Entry[], { id: string; why: string }[]] = [[], []];
   for (const entry of read.data.entries) {
-    const why = own.has(entry.id) ? undefined : refusal(entry, around);
+    // What is there already stays as it is, and whose it is: by another's id nothing becomes this tablet's own.
+    if (known.has(entry.id)) continue;
+    const why = refusal(entry, around);
     if (why) refused.push({ id: entry.id, why });
     else {
       own.add(entry.id);
@@ -102,6 +104,6 @@ export async function takeFrom(sessionId: string, tablet: string, body: unknown)
     refused: [...appended.refused, ...refused],
     now: Date.now(),
     epoch: await epoch(),
-    added: taken.filter((e) => !known.has(e.id) && !lost.has(e.id)),
+    added: taken.filter((e) => !lost.has(e.id)),
   };
 }
