@@ -138,6 +138,7 @@ export default defineConfig([
       'src/core/lexicon/number-heap.ts',
       'src/core/lexicon/select.ts',
       'src/core/evidence/posterior.ts',
+      'src/core/testing/alignment.ts',
     ],
     rules: { '@typescript-eslint/no-non-null-assertion': 'off' },
   },
