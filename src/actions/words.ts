@@ -4,7 +4,8 @@ import { z } from 'zod';
 import * as ownWords from '@/server/words/own-words';
 import { setOwned } from '@/server/words/props';
 import { putAside } from '@/server/words/put-aside';
-import { saveTaught } from '@/server/words/taught';
+import * as letters from '@/server/words/letters';
+import { saveTaught, tickSound } from '@/server/words/taught';
 import * as sets from '@/server/words/word-sets';
 import { typedText } from './form';
 import { answer, type Answer } from './answer';
@@ -67,4 +68,24 @@ export async function keepAside(groupId: unknown, word: unknown, aside: unknown)
 
 export async function keepTaught(groupId: unknown, sounds: unknown): Promise<Answer<void>> {
   return answer(() => saveTaught(typedText.parse(groupId), sounds));
+}
+
+export async function switchLetters(groupId: unknown, on: unknown): Promise<Answer<void>> {
+  return answer(() => letters.switchLetters(groupId, on));
+}
+
+export async function tickSpellings(groupId: unknown, asked: unknown): Promise<Answer<void>> {
+  return answer(() => letters.tickSpellings(groupId, asked));
+}
+
+export async function typeSpellings(groupId: unknown, text: unknown): Promise<Answer<letters.AddedSpellings>> {
+  return answer(() => letters.addTyped(groupId, text));
+}
+
+export async function tickWord(groupId: unknown, word: unknown, taught: unknown): Promise<Answer<void>> {
+  return answer(() => letters.tickWord(groupId, word, taught));
+}
+
+export async function keepSound(groupId: unknown, keys: unknown, taught: unknown): Promise<Answer<void>> {
+  return answer(() => tickSound(typedText.parse(groupId), keys, taught));
 }

@@ -1,5 +1,7 @@
 import type { Word } from '../lexicon/entry';
 import type { AccentId } from '../phonology/accents';
+import type { Key } from '../phonology/keys';
+import { consonantPad, vowelPad } from '../phonology/pad';
 import { partIn, partsOf, type SpelledPart } from './parts';
 
 /** A spelling that a group was taught, with the sound it was taught for. */
@@ -34,6 +36,16 @@ export const inPrint = (
   ),
   words: new Set(words),
 });
+
+/**
+ * The keys of the sounds that were taught with their spellings up to a day: every key the accent says the same way.
+ * @example soundsOfSpellings([{ spelling: 'u', keys: 'STRUT', on: null }], 'northern-english', day) // STRUT, FOOT
+ */
+export function soundsOfSpellings(taught: readonly TaughtSpelling[], accent: AccentId, today: string): Set<Key> {
+  const pad = [...consonantPad(accent), ...vowelPad(accent)];
+  const keys = new Set(taught.filter(({ on }) => on === null || on <= today).flatMap((s) => s.keys.split(' ')));
+  return new Set(pad.filter((sound) => sound.keys.some((key) => keys.has(key))).flatMap((sound) => sound.keys));
+}
 
 /** The parts of a word that were not taught with the sound they have in it. */
 export const untaught = (word: Word, { spellings }: InPrint): SpelledPart[] =>

@@ -23,6 +23,7 @@ type Syllables = (typeof SYLLABLES)[number];
 
 /** Only words that …; each may be asked for beside the others. */
 export const ONLY = [
+  'readable',
   'agreed',
   'taught',
   'owned',

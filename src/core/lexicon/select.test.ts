@@ -15,9 +15,11 @@ import { inCircumstances, indexWords, PLACES } from './word-index';
 
 const all = words();
 const agreed = sameForEveryone(bank);
+const readable = new Set(['sit', 'pin', 'frog']);
 const index = inCircumstances(indexWords(all, agreed), {
   owned: new Set(['sock', 'spoon', 'cup']),
   taught: new Set(['s', 'KIT', 'n', 't', 'p', 'TRAP']),
+  readable,
 });
 const taught = new Set(['s', 'KIT', 'n', 't', 'p', 'TRAP']);
 
@@ -37,6 +39,7 @@ const factsOf = (w: Word) => {
       picture: w.entry.picture !== null,
       everyday: w.entry.band === 1,
       own: false,
+      readable: readable.has(w.word),
     },
   };
 };

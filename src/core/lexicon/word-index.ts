@@ -14,6 +14,8 @@ export interface Circumstances {
   readonly owned: ReadonlySet<string>;
   /** Keys of the sounds the group has been taught. */
   readonly taught: ReadonlySet<string>;
+  /** Words whose letters the group can read; none where it does not work with letters. */
+  readonly readable?: ReadonlySet<string>;
 }
 
 /**
@@ -76,6 +78,7 @@ export const FLAGS = {
   taught: 64,
   everyday: 128,
   own: 256,
+  readable: 512,
 } as const;
 export type Flag = keyof typeof FLAGS;
 
@@ -176,13 +179,14 @@ function soundBits(ids: readonly (readonly number[])[], sounds: number): ChoiceB
   return bits;
 }
 
-/** The same index, told what the setting owns and the group has been taught. */
-export function inCircumstances(index: WordIndex, { owned, taught }: Circumstances): WordIndex {
+/** The same index, told what the setting owns, and what the group has been taught and can read. */
+export function inCircumstances(index: WordIndex, { owned, taught, readable }: Circumstances): WordIndex {
   const flags = index.flags.map((flag, w) => {
     const { word, segments } = sure(index.words[w]);
     return (
       flag |
       (owned.has(word) ? FLAGS.owned : 0) |
+      (readable?.has(word) ? FLAGS.readable : 0) |
       (taught.size && segments.every((s) => taught.has(s.key)) ? FLAGS.taught : 0)
     );
   });

@@ -11,6 +11,7 @@ import { inCluster } from '../../core/lexicon/difficulty';
 import type { Outcome } from '../../core/answers/outcome';
 import { NO_OWN_WAY } from '../../core/answers/own-way';
 import { ownWaySchema } from '../../core/answers/own-way-schema';
+import { readTyped } from '../../core/letters/typed';
 import { DEFAULT_ACCENT } from '../../core/phonology/accents';
 import { PRESETS } from '../../core/phonology/conventions';
 import { seeded, type Random } from '../../core/random';
@@ -25,8 +26,19 @@ import { putLog } from '../record/append-log';
 import { lookup } from '../record/fault';
 import { rebuildSoon } from '../record/rebuild-queue';
 import { preparedBank } from '../words/bank';
+import { bankSpellings } from '../words/letters';
 import { database } from '../storage/database';
-import type { ChildRow, GroupRow, PlanRow, PropRow, SessionRow, TaughtSoundRow, WordSetRow } from '../storage/models';
+import type {
+  ChildRow,
+  GroupRow,
+  PlanRow,
+  PropRow,
+  SessionRow,
+  TaughtSoundRow,
+  TaughtSpellingRow,
+  TaughtWordRow,
+  WordSetRow,
+} from '../storage/models';
 import { inTurns, otherTurns } from '../storage/other-turns';
 import { replayPlan } from '../record/session-record';
 import { givePlants } from '../../core/sessions/plants';
@@ -57,6 +69,15 @@ const scenarioSchema = z.object({
   sets: z.array(wordSetSchema),
   props: z.array(z.string()),
   taught: z.record(z.string(), taughtSchema),
+  letters: z.record(
+    z.string(),
+    z.object({
+      /** As somebody would type it in, long ago. */
+      taught: z.string(),
+      lately: z.array(z.object({ spelling: z.string(), keys: z.string(), daysAgo: z.int().min(0) })),
+      words: z.array(z.string()),
+    }),
+  ),
   plan: z.array(
     z.object({
       schoolDaysAgo: z.int(),
@@ -116,6 +137,8 @@ interface SeedMade {
   readonly sets: readonly WordSetRow[];
   readonly props: readonly PropRow[];
   readonly taught: readonly TaughtSoundRow[];
+  readonly spellings: readonly TaughtSpellingRow[];
+  readonly oddWords: readonly TaughtWordRow[];
   readonly plans: readonly PlanRow[];
 }
 
@@ -133,7 +156,15 @@ async function made(scenario: Scenario, now: number, seed: number): Promise<Seed
   for (const [position, { name, ageBand, ...group }] of scenario.groups.entries()) {
     const groupId = newId(start);
     const inIt = group.children.map((child) => ({ ...child, id: newId(start) }));
-    groups.push({ id: groupId, name, position, created_at: start, age_band: ageBand, ...NO_GROUPS });
+    groups.push({
+      id: groupId,
+      name,
+      position,
+      created_at: start,
+      age_band: ageBand,
+      ...NO_GROUPS,
+      letters: Number(name in scenario.letters),
+    });
     children.push(...childRows(groupId, inIt, { start, now }));
     const checked = new Map<string, Set<string>>();
     for (const [number, planned] of scenario.plan.entries()) {
@@ -142,7 +173,9 @@ async function made(scenario: Scenario, now: number, seed: number): Promise<Seed
     }
   }
   const words = wordRows(scenario, groups, start, newId);
-  return { groups, children, sessions, ...words, plans: await planRows(scenario, groups, start, newId) };
+  const inPrint = await lettersRows(scenario, groups, now);
+  const plans = await planRows(scenario, groups, start, newId);
+  return { groups, children, sessions, ...words, ...inPrint, plans };
 }
 
 const childRows = (group: string, children: readonly ChildIn[], at: { start: number; now: number }): ChildRow[] => {
@@ -191,6 +224,8 @@ export async function seedDemo(now: number, seed = 2026): Promise<boolean> {
     await models.wordSets.bulkCreate([...demo.sets], all);
     await models.props.bulkCreate([...demo.props], all);
     await models.taughtSounds.bulkCreate([...demo.taught], all);
+    await models.taughtSpellings.bulkCreate([...demo.spellings], all);
+    await models.taughtWords.bulkCreate([...demo.oddWords], all);
     await models.plans.bulkCreate([...demo.plans], all);
   });
   await saveSettingName(scenario.setting);
@@ -215,6 +250,34 @@ const wordRows = (
   props: props.map((word) => ({ word, owned_at: at })),
   taught: groups.flatMap(({ id, name }) => (taught[name] ?? []).map((sound) => ({ group_id: id, sound }))),
 });
+
+/** The spellings and the words with an odd part that each group was taught. */
+async function lettersRows(
+  { letters }: Scenario,
+  groups: readonly GroupRow[],
+  now: number,
+): Promise<Pick<SeedMade, 'spellings' | 'oddWords'>> {
+  const bank = await preparedBank(DEFAULT_ACCENT, PRESETS.default);
+  const known = { accent: DEFAULT_ACCENT, spellings: bankSpellings(bank), byName: bank.byName };
+  const spellings: TaughtSpellingRow[] = [];
+  const oddWords: TaughtWordRow[] = [];
+  for (const { id, name } of groups) {
+    const { taught = '', lately = [], words = [] } = letters[name] ?? {};
+    const before = readTyped(taught, known).read.map(({ spelling, keys }) => ({
+      spelling,
+      sound: keys,
+      taught_on: null,
+    }));
+    const after = lately.map(({ spelling, keys, daysAgo }) => ({
+      spelling,
+      sound: keys,
+      taught_on: format(subDays(now, daysAgo), 'yyyy-MM-dd'),
+    }));
+    spellings.push(...[...before, ...after].map((row, place) => ({ group_id: id, ...row, place })));
+    oddWords.push(...words.map((word) => ({ group_id: id, word })));
+  }
+  return { spellings, oddWords };
+}
 
 /** Plans kept for later, for each group. */
 async function planRows({ plans }: Scenario, groups: readonly GroupRow[], at: number, newId: Ids): Promise<PlanRow[]> {

@@ -41,6 +41,8 @@ export interface Group {
   readonly ageBand: AgeBand | null;
   /** The day on which its small groups were made, and by what. */
   readonly grouped: { readonly on: string | null; readonly by: string | null };
+  /** It works with letters too. */
+  readonly letters: boolean;
   readonly children: readonly Child[];
   /** Those who were taken out of sight: kept, and nowhere else shown. */
   readonly outOfSight: readonly { readonly id: string; readonly name: string }[];
@@ -53,7 +55,8 @@ function hereOn({ days, away_on, in_on }: Pick<ChildRow, 'days' | 'away_on' | 'i
   return { notTheirDay, away: away_on === day || (notTheirDay && in_on !== day) };
 }
 
-const NOT_GROUPED = { on: null, by: null } as const;
+/** What a group has that nobody is in yet. */
+const EMPTY = { grouped: { on: null, by: null }, letters: false, children: [], outOfSight: [] } as const;
 
 /** A band that is kept; null where nothing, or nothing known, stands there. */
 export const bandOf = (kept: string | null): AgeBand | null => AGE_BANDS.find((band) => band === kept) ?? null;
@@ -86,13 +89,14 @@ async function read(which: { id?: string }, whose: { group_id?: string }): Promi
     (c) => c.group_id,
   );
   return groups.map((row) => {
-    const { id, name, age_band: band, grouped_on: on, grouped_under: by } = row.get();
+    const { id, name, age_band: band, grouped_on: on, grouped_under: by, letters } = row.get();
     const all = kept.get(id) ?? [];
     return {
       id,
       name,
       ageBand: bandOf(band),
       grouped: { on, by },
+      letters: letters === 1,
       children: all
         .filter((c) => c.archived_at === null)
         .map((c) => ({
@@ -127,7 +131,7 @@ async function firstGroup(): Promise<Group> {
       ),
   );
   const { id, name, age_band: band } = row.get();
-  return { id, name, ageBand: bandOf(band), grouped: NOT_GROUPED, children: [], outOfSight: [] };
+  return { id, name, ageBand: bandOf(band), ...EMPTY };
 }
 
 /** Adds an empty group. Throws a Problem for a name that cannot be used. */
@@ -135,7 +139,7 @@ export async function addGroup(name: string): Promise<Group> {
   const read = readName(name);
   const { write } = await database();
   const id = await write((transaction) => putGroup(read, transaction));
-  return { id, name: read, ageBand: null, grouped: NOT_GROUPED, children: [], outOfSight: [] };
+  return { id, name: read, ageBand: null, ...EMPTY };
 }
 
 function readName(name: string): string {

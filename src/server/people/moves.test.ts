@@ -9,7 +9,7 @@ import { caughtUp } from '../record/rebuild-queue';
 import { listSessions, lookBack } from '../sessions/look-back';
 import { startWords } from '../sessions/start-session';
 import { putAside, wordsAside } from '../words/put-aside';
-import { saveTaught, taughtSounds } from '../words/taught';
+import { saveTaught, tickedSounds } from '../words/taught';
 import { inFreshFiles } from '../testing/fresh-file';
 import { database } from '../storage/database';
 import { plain } from '../../file/plain';
@@ -95,7 +95,7 @@ test('two groups become one: children, sessions and words put aside are all ther
   expect(names(await groupNow(beans.id))).toEqual(['Idris', 'Wren', 'Kofi']);
   expect((await listSessions(beans.id)).map((s) => s.id)).toEqual([session]);
   expect((await wordsAside(beans.id)).sort()).toEqual(['leg', 'map']);
-  expect([...(await taughtSounds(beans.id))].sort()).toEqual(['m', 'p', 's']);
+  expect([...(await tickedSounds(beans.id))].sort()).toEqual(['m', 'p', 's']);
   await expect(mergeGroups(beans.id, beans.id)).rejects.toThrow('another group');
   await expect(mergeGroups(radishes.id, beans.id)).rejects.toThrow('isn’t here any more');
 });

@@ -45,7 +45,7 @@ export async function setOutOfSight(childId: unknown, out: boolean, now = Date.n
 
 /**
  * Makes one group of two: children, sessions, plans and printed grids of the first go to the second, words that were
- * put aside in either are put aside, sounds taught in either are taught, and the first is gone. Throws a Problem (404)
+ * put aside in either are put aside, what was taught in either is taught, and the first is gone. Throws a Problem (404)
  * for a group that is not there.
  */
 export async function mergeGroups(from: unknown, into: unknown): Promise<void> {
@@ -66,6 +66,15 @@ export async function mergeGroups(from: unknown, into: unknown): Promise<void> {
     );
     await move(
       `INSERT INTO taught_sounds (group_id, sound) SELECT :group, sound FROM taught_sounds WHERE group_id = :old
+       ON CONFLICT DO NOTHING`,
+    );
+    await move(
+      `INSERT INTO taught_spellings (group_id, spelling, sound, taught_on, place)
+         SELECT :group, spelling, sound, taught_on, place FROM taught_spellings WHERE group_id = :old
+       ON CONFLICT DO NOTHING`,
+    );
+    await move(
+      `INSERT INTO taught_words (group_id, word) SELECT :group, word FROM taught_words WHERE group_id = :old
        ON CONFLICT DO NOTHING`,
     );
     await models.groups.destroy({ where: { id: old }, transaction });

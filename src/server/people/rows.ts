@@ -16,7 +16,7 @@ export const nextPlace = async (group: string, transaction: Transaction): Promis
   sure((await rows<{ next: number }>(LAST.children, { group }, transaction))[0]).next;
 
 /** What a new group, and a new child, begin with. */
-export const NO_GROUPS = { grouped_on: null, grouped_under: null } as const;
+export const NO_GROUPS = { grouped_on: null, grouped_under: null, letters: 0 } as const;
 export const ANY_COMPANY = { days: EVERY_DAY.join(''), in_on: null, key_adult: null, small_group: null } as const;
 
 /** Writes an empty group after all others, and gives its id. */

@@ -82,7 +82,7 @@ describe('database', () => {
     const { models, write } = await database();
     await expect(
       write(async (transaction) => {
-        await models.groups.create({ id: v7(), name: 'half', position: 0, created_at: 0 }, { transaction });
+        await models.groups.create({ id: v7(), name: 'half', position: 0, created_at: 0, letters: 0 }, { transaction });
         throw new Error('no');
       }),
     ).rejects.toThrow('no');

@@ -234,8 +234,8 @@ describe('sounds taught', () => {
     const [a, b] = [await addGroup('A'), await addGroup('B')];
     await saveTaught(a.id, ['s', 'TRAP']);
     await expect(saveTaught(a.id, ['s', 'BANG'])).rejects.toThrow('isn’t a sound');
-    expect(await taughtSounds(a.id)).toEqual(new Set(['s', 'TRAP']));
-    expect(await taughtSounds(b.id)).toEqual(new Set());
+    expect(await taughtSounds(a.id, 'southern-british')).toEqual(new Set(['s', 'TRAP']));
+    expect(await taughtSounds(b.id, 'southern-british')).toEqual(new Set());
     await eraseGroup(a.id);
     const { models } = await database();
     expect(await models.taughtSounds.count()).toBe(0);

@@ -22,6 +22,7 @@ import { bankOfGroup } from './put-aside';
 
 import { getSettings } from '../setting/settings';
 import { sure } from '../../core/sure';
+import { inPrintOf, readableIn } from './letters';
 import { taughtSounds } from './taught';
 
 export interface ShownWord {
@@ -75,6 +76,8 @@ export interface WordsFound {
   /** Why the search was not understood. */
   readonly unclear: string | null;
   readonly taughtAny: boolean;
+  /** The group works with letters, so that words it can read may be asked for. */
+  readonly letters: boolean;
   /** Own words whose sounds were confirmed in another accent. */
   readonly waiting: readonly string[];
 }
@@ -103,7 +106,7 @@ function filtersOf(
   choice: Choice,
   index: WordIndex,
   accent: AccentId,
-  confirmed: boolean,
+  { confirmed, letters }: { readonly confirmed: boolean; readonly letters: boolean },
 ): { filters: Filters; unclear: string | null } {
   const query = choice.q ? readQuery(choice.q, index.sounds, accent) : null;
   return {
@@ -115,7 +118,7 @@ function filtersOf(
       sound: choice.sound !== undefined && index.sounds.includes(choice.sound) ? choice.sound : undefined,
       place: choice.place,
       syllables: choice.syllables,
-      only: choice.only,
+      only: letters ? choice.only : choice.only?.filter((name) => name !== 'readable'),
       contested: confirmed,
       doubtful: choice.doubtful,
       matches: query ? matcher(index, query) : undefined,
@@ -164,12 +167,14 @@ export async function findWords(
   const bank = await bankOfGroup(group.id, accent, conventions);
   const [owned, taught, own, recent] = await Promise.all([
     ownedProps(),
-    taughtSounds(group.id),
+    taughtSounds(group.id, accent),
     ownEntries(),
     recentWords(group.id),
   ]);
-  const index = inCircumstances(bank.index, { owned, taught });
-  const { filters, unclear } = filtersOf(choice, index, accent, confirmed);
+  const print = await inPrintOf(group.id, accent);
+  const readable = print ? readableIn(bank, print) : undefined;
+  const index = inCircumstances(bank.index, { owned, taught, ...(readable ? { readable } : {}) });
+  const { filters, unclear } = filtersOf(choice, index, accent, { confirmed, letters: print !== null });
   const found = find(index, filters);
   const { fitting, facets } = found;
   const size = choice.size ?? setSizeFor(group.children.filter((c) => !c.away).length);
@@ -196,6 +201,7 @@ export async function findWords(
     ...setShown(choice.words, proposal, bank),
     loosen: fitting.length >= size ? null : proposal.loosen,
     taughtAny: taught.size > 0,
+    letters: readable !== undefined,
     waiting: own.filter((o) => !o.removed && o.accent !== accent).map((o) => o.entry.word),
   };
 }

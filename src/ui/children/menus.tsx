@@ -160,7 +160,7 @@ export function GroupMenu({ group: { id, name }, childCount, groups }: GroupMenu
     title: `Combine ${name} with ${into.name}?`,
     warning:
       `Its children, sessions and plans move to ${into.name}, and ${name} won’t be there any more. No answers are ` +
-      `lost. The ages and the sounds taught stay as they are in ${into.name}.`,
+      `lost. What either group was taught counts as taught, and the ages stay as they are in ${into.name}.`,
     keep: 'Keep them separate',
     does: `Combine them in ${into.name}`,
     act: () => mergeGroup(id, into.id),

@@ -13,6 +13,7 @@ import type { To } from './address';
 const ALSO_AMBIGUOUS = 'also words spelt or said in two ways';
 const FIRST_WORDS = { hold: 'you can hold', clip: 'to clip', light: 'light: h, w, y', vowel: 'a vowel' } as const;
 const ONLY_WORDS: Readonly<Record<Only, string>> = {
+  readable: 'words we can read and spell',
   agreed: 'same count for everyone',
   taught: 'sounds we’ve taught',
   owned: 'props we have',
@@ -165,17 +166,20 @@ export function SoundRow({ to, choice, facets, accent }: SoundRowProps) {
 }
 
 interface OnlyRowProps extends FilterProps {
+  /** The group works with letters. */
+  readonly letters: boolean;
   /** Where it is said which sounds were taught. */
   readonly taught: ReactNode;
 }
 
 /** Words that something more is true of. */
-export function OnlyRow({ facets, choice, to, taught }: OnlyRowProps) {
+export function OnlyRow({ facets, choice, to, letters, taught }: OnlyRowProps) {
   const only = choice.only ?? [];
-  const onlyShown = ONLY.filter(
+  const all = ONLY.filter((name) => letters || name !== 'readable');
+  const onlyShown = all.filter(
     (name, i) =>
       only.includes(name) ||
-      (facets.only[name] > 0 && ONLY.slice(0, i).filter((other) => facets.only[other] > 0).length < ONLY_SHOWN),
+      (facets.only[name] > 0 && all.slice(0, i).filter((other) => facets.only[other] > 0).length < ONLY_SHOWN),
   );
   const onlyPill = (name: Only): ReactNode => {
     const on = only.includes(name);
@@ -195,7 +199,7 @@ export function OnlyRow({ facets, choice, to, taught }: OnlyRowProps) {
       {onlyShown.map(onlyPill)}
       {taught}
       <More label="more …">
-        {ONLY.filter((name) => !onlyShown.includes(name) && (name !== 'own' || facets.only.own > 0)).map(onlyPill)}
+        {all.filter((name) => !onlyShown.includes(name) && (name !== 'own' || facets.only.own > 0)).map(onlyPill)}
         {!choice.doubtful && facets.adds.doubtful > 0 && (
           <Pill href={to({ doubtful: true })} on={false}>
             {ALSO_AMBIGUOUS} <PillCount on={false} n={facets.adds.doubtful} />

@@ -18,6 +18,10 @@ const fewFit = (count: number, x: string, words: number) =>
   `${count === 0 ? 'No word fits' : `Only ${count} ${count === 1 ? 'word fits' : 'words fit'}`} all of that. ` +
   `With ${x}, there would be ${words}.`;
 
+/** A way to where it is said what was taught, as quiet as the button in its place. */
+const TAUGHT_LINK =
+  'flex min-h-12 items-center rounded-full px-3 text-muted underline underline-offset-4 hover:text-ink';
+
 const LOOSEN_WORDS: Readonly<Record<Loosenable, string>> = {
   shape: 'any shape',
   first: 'any first sound',
@@ -72,7 +76,16 @@ export function WordsScreen({ choice: asked, group, found, saved, taught, tickRo
             choice={choice}
             to={to}
             facets={facets}
-            taught={<TaughtButton groupId={group.id} groupName={group.name} ticked={taught} rows={tickRows} />}
+            letters={found.letters}
+            taught={
+              found.letters ? (
+                <Link className={TAUGHT_LINK} href="/settings/taught">
+                  what we’ve taught
+                </Link>
+              ) : (
+                <TaughtButton groupId={group.id} groupName={group.name} ticked={taught} rows={tickRows} />
+              )
+            }
           />
         </div>
         <Advice choice={choice} found={found} to={to} />
@@ -188,6 +201,16 @@ function Advice({ choice, found, to }: AdviceProps) {
           href={`/words?sounds=${count}&q=${encodeURIComponent(word)}`}
         >
           Show {word}
+        </Link>
+      </p>
+    );
+  }
+  if (choice.only?.includes('readable') && found.facets.only.readable === 0) {
+    return (
+      <p className="mt-6 border-l-4 border-marigold py-1 pl-4">
+        They can’t read any of these words with the spellings you’ve ticked.{' '}
+        <Link className="underline underline-offset-4" href="/settings/taught">
+          See what you’ve taught
         </Link>
       </p>
     );

@@ -3,7 +3,7 @@ import { currentGroup } from '@/app/current-group';
 import { guarded } from '@/app/guarded';
 import { wordsSchema } from '@/core/formats/schemas';
 import { soundsToTick } from '@/server/words/sounds';
-import { taughtSounds } from '@/server/words/taught';
+import { tickedSounds } from '@/server/words/taught';
 import { savedSet } from '@/server/words/word-sets';
 import { findWords } from '@/server/words/words';
 import { SubNav, WORD_PLACES } from '@/ui/kit/sub-nav';
@@ -30,7 +30,7 @@ export default guarded(
           group={group}
           found={await findWords(choice, group)}
           saved={saved}
-          taught={[...(await taughtSounds(group.id))]}
+          taught={[...(await tickedSounds(group.id))]}
           tickRows={(await soundsToTick()).rows}
         />
       </>

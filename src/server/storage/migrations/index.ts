@@ -20,6 +20,7 @@ import * as smallGroups from './0018-small-groups';
 import * as inAllTheSame from './0019-in-all-the-same';
 import * as backups from './0020-backups';
 import * as tablets from './0021-tablets';
+import * as letters from './0022-letters';
 import type { InTransaction } from './statements';
 
 interface Migration {
@@ -49,6 +50,7 @@ const MIGRATIONS: readonly { name: string; migration: Migration }[] = [
   { name: '0019-in-all-the-same', migration: inAllTheSame },
   { name: '0020-backups', migration: backups },
   { name: '0021-tablets', migration: tablets },
+  { name: '0022-letters', migration: letters },
 ];
 
 /** Names of the migrations of this version, in order. */

@@ -56,6 +56,8 @@ export interface GroupRow {
   grouped_on: string | null;
   /** What they were made by, as text; `by hand` where an adult changed them. */
   grouped_under: string | null;
+  /** 1 where the group works with letters too. */
+  letters: number;
 }
 export interface ChildRow {
   id: string;
@@ -278,6 +280,22 @@ export interface TaughtSoundRow {
   sound: string;
 }
 
+/** A spelling a group was taught, with its sound as keys of the transcription. */
+export interface TaughtSpellingRow {
+  group_id: string;
+  spelling: string;
+  sound: string;
+  /** The day (yyyy-MM-dd); null where nobody said. */
+  taught_on: string | null;
+  /** Its place in the setting’s own order. */
+  place: number;
+}
+/** A word with an odd part that a group was taught as it is. */
+export interface TaughtWordRow {
+  group_id: string;
+  word: string;
+}
+
 type Table<Row extends object> = ModelStatic<Model<Row, Row>>;
 
 export interface Models {
@@ -293,6 +311,8 @@ export interface Models {
   readonly ownWords: Table<OwnWordRow>;
   readonly props: Table<PropRow>;
   readonly taughtSounds: Table<TaughtSoundRow>;
+  readonly taughtSpellings: Table<TaughtSpellingRow>;
+  readonly taughtWords: Table<TaughtWordRow>;
   /** Words a group does not want to hear; the table is called put_aside. */
   readonly putAside: Table<PutAsideRow>;
   readonly plans: Table<PlanRow>;
@@ -359,6 +379,7 @@ const GROUPS: ColumnsOf<GroupRow> = {
   age_band: maybe,
   grouped_on: maybe,
   grouped_under: maybe,
+  letters: whole,
 };
 
 const CHILDREN: ColumnsOf<ChildRow> = {
@@ -483,6 +504,16 @@ const PUT_ASIDE: ColumnsOf<PutAsideRow> = { group_id: key, word: key, put_at: wh
 
 const TAUGHT_SOUNDS: ColumnsOf<TaughtSoundRow> = { group_id: key, sound: key };
 
+const TAUGHT_SPELLINGS: ColumnsOf<TaughtSpellingRow> = {
+  group_id: key,
+  spelling: key,
+  sound: key,
+  taught_on: maybe,
+  place: whole,
+};
+
+const TAUGHT_WORDS: ColumnsOf<TaughtWordRow> = { group_id: key, word: key };
+
 const PLANS: ColumnsOf<PlanRow> = {
   id: key,
   group_id: text,
@@ -569,6 +600,8 @@ export function defineModels(sequelize: Sequelize): Models {
     props: table('props', PROPS),
     putAside: table('put_aside', PUT_ASIDE),
     taughtSounds: table('taught_sounds', TAUGHT_SOUNDS),
+    taughtSpellings: table('taught_spellings', TAUGHT_SPELLINGS),
+    taughtWords: table('taught_words', TAUGHT_WORDS),
     plans: table('plans', PLANS),
     papers: table('papers', PAPERS),
     readings: table('readings', READINGS),
