@@ -34,7 +34,7 @@ const SCREENS: readonly (readonly [name: string, where: string, act: string])[] 
   ['A sound', '/sounds/p', 'main h1'],
   ['How we say and count', '/settings', 'main [role=radio]'],
   ['Judging', '/settings/judging', 'main [role=radio]'],
-  ['Sounds taught', '/settings/taught', 'main button[aria-pressed]'],
+  ['Sounds taught', '/settings/taught', 'section:has(#next-h) button'],
   ['This device', '/settings/device', 'main [role=switch]'],
   ['Our data', '/settings/our-data', '#backup-folder'],
 ];

@@ -2,6 +2,9 @@ import Papa from 'papaparse';
 import { z } from 'zod';
 import { contestWords } from '../games/contested';
 import { prepare, type Entry } from '../lexicon/entry';
+import { canRead } from '../letters/readable';
+import { spellingsOf } from '../letters/spellings';
+import { LIST_LIMIT, readTyped } from '../letters/typed';
 import { ACCENT_IDS, DEFAULT_ACCENT } from '../phonology/accents';
 import { PRESETS } from '../phonology/conventions';
 import { seeded, shuffle } from '../random';
@@ -14,6 +17,8 @@ export const wordsListSchema = z.strictObject({
   accent: z.enum(ACCENT_IDS, `--accent is one of ${ACCENT_IDS.join(', ')}`).default(DEFAULT_ACCENT),
   convention: z.enum(PRESET_IDS, `--convention is one of ${PRESET_IDS.join(', ')}`).default('default'),
   format: z.enum(['json', 'csv'], '--format is json or csv').default('json'),
+  /** Spellings that were taught, as one types them: only words that can be read with them. */
+  taught: z.string().max(LIST_LIMIT.characters, '--taught is too long').optional(),
   /** How many entries to draw, to be read as a stranger would. */
   sample: z.coerce
     .number('--sample is a number of entries')
@@ -67,6 +72,23 @@ export const listWords = (entries: readonly Entry[], { accent, convention }: Wor
       doubt: entry.doubt ?? '',
     };
   });
+
+/**
+ * The words that can be read with the spellings that were typed, and what of them could not be read.
+ * @example readableOf(bank, { ...request, taught: 's a t p i n' }).entries.length
+ */
+export function readableOf(
+  entries: readonly Entry[],
+  { accent, convention, taught }: WordsListRequest,
+): { readonly entries: readonly Entry[]; readonly unread: readonly string[] } {
+  if (taught === undefined) return { entries, unread: [] };
+  const words = entries.map((entry) => prepare(entry, accent, PRESETS[convention]));
+  const byName = new Map(words.map((word) => [word.word, word]));
+  const { read, unread } = readTyped(taught, { accent, spellings: spellingsOf(words), byName });
+  const spellings = new Set(read.map(({ id }) => id));
+  const readable = words.filter((word) => canRead(word, { spellings, words: new Set() }));
+  return { entries: readable.map(({ entry }) => entry), unread: unread.map(({ why }) => why) };
+}
 
 /** Rows as text: JSON, one a line, or CSV. */
 const writeRows = (rows: readonly object[], format: WordsListRequest['format']): string =>

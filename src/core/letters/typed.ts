@@ -110,11 +110,11 @@ const HEAD = /^\uFEFF?spelling$/i;
 function readRow([typed, sound, day]: Row, known: Known): ReadSpelling | UnreadSpelling {
   const spelling = plainSpelling(typed);
   const mine = known.spellings.filter((s) => s.spelling === spelling);
-  if (!mine.length) return { typed, why: `We have no word with “${typed.trim()}” for one sound.` };
+  if (!mine.length) return { typed, why: `We don’t know a word where “${typed.trim()}” spells a sound.` };
   const on = dayOf(day);
   if (on === undefined) return { typed, why: `“${day.trim()}” isn’t a date we can read.` };
   const meant = sound.trim() ? named(sound, spelling, known) : meantBy(spelling, known.spellings);
-  if (!meant) return { typed, why: `We have no word where “${spelling}” says ${sound.trim()}.` };
+  if (!meant) return { typed, why: `We don’t know a word where “${spelling}” has the sound of “${sound.trim()}”.` };
   const { id, keys, sounds, examples } = meant;
   const others = mine.some((s) => s !== meant && !s.odd);
   return { id, spelling, keys, sounds, examples, on, assumed: !sound.trim() && others };

@@ -1,5 +1,6 @@
 import type { LettersPage } from '@/server/words/letters-page';
 import { Link } from '../kit/link';
+import { Toasts } from '../kit/toast';
 import { OddWords } from './odd-words';
 import { Opening } from './opening';
 import { SpellingGrid } from './spelling-grid';
@@ -26,7 +27,9 @@ export function LettersScreen({ group, page }: LettersScreenProps) {
       </p>
       <TypedSpellings groupId={group.id} taught={page.taught > 0} />
       <Opening groupId={group.id} next={page.next} thisWeek={page.thisWeek} />
-      <SpellingGrid groupId={group.id} rows={page.rows} />
+      <Toasts>
+        <SpellingGrid groupId={group.id} rows={page.rows} />
+      </Toasts>
       <OddWords groupId={group.id} words={page.words} />
     </div>
   );

@@ -26,7 +26,7 @@ export function LettersSwitch({ groupId, groupName, on }: LettersSwitchProps) {
     <Section id="letters-h" title="Letters" heading="text-3xl" className="mt-14 max-w-4xl">
       <p className="mt-1 text-lg text-muted">
         {on
-          ? `Switch letters off and ${groupName} has the spoken games alone. What you ticked stays here.`
+          ? `Switch this off and ${groupName} will have the spoken games only. What you’ve ticked stays.`
           : `When ${groupName} is ready, you can tick the spellings you’ve taught and ask for words they can read.`}
       </p>
       <Switch label={`${groupName} works with letters too`} on={on} onChange={change} />

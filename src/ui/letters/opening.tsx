@@ -39,8 +39,10 @@ export function Opening({ groupId, next, thisWeek }: OpeningProps) {
         </Section>
       )}
       {next.length > 0 && (
-        <Section id="next-h" title="What would come next opens" heading="text-2xl" className="mt-8">
-          <p className="mt-1 text-muted">Everyday words they could read with one spelling more. The order is yours.</p>
+        <Section id="next-h" title="What would open most" heading="text-2xl" className="mt-8">
+          <p className="mt-1 text-muted">
+            Everyday words they could read if you taught one more spelling. The order stays yours.
+          </p>
           <ul className="mt-2 grid gap-x-10 sm:grid-cols-2">
             {next.map(({ spelling, near }) => (
               <li key={spelling.id} className="flex items-center justify-between gap-3 border-t border-line py-2">
@@ -72,7 +74,7 @@ export function Opening({ groupId, next, thisWeek }: OpeningProps) {
 
 const Named = ({ spelling }: { readonly spelling: SpellingToTick }) => (
   <span>
-    <b className="font-word text-xl">{spelling.shown}</b>{' '}
-    <span className="text-muted">as in {spelling.examples[0]}</span>
+    <b className="font-word text-xl">{spelling.shown}</b> <span className="text-muted">as in</span>{' '}
+    <span className="font-word">{spelling.examples[0]}</span>
   </span>
 );

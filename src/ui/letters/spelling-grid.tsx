@@ -80,13 +80,11 @@ interface RowProps {
 function Row({ row, toggle, toggleSound }: RowProps) {
   const { sound, spellings, spelt } = row;
   const [ticked, show] = useOptimistic(row.ticked);
-  const label = `/${sound.label}/${sound.as ? ` as in ${sound.as}` : ''}`;
   return (
     <li className="flex break-inside-avoid items-start gap-3 border-t border-line py-2">
       <button
         type="button"
         aria-pressed={ticked}
-        aria-label={spelt ? `${label}: taught with its spelling` : `The sound ${label}`}
         disabled={spelt || sound.keys.length === 0}
         onClick={() => toggleSound(row, show)}
         className={clsx(
@@ -95,9 +93,16 @@ function Row({ row, toggle, toggleSound }: RowProps) {
         )}
       >
         <span className="font-word text-lg">
-          {ticked && <span aria-hidden="true">✓ </span>}/{sound.label}/
+          {ticked && <span aria-hidden="true">✓ </span>}
+          <span className="sr-only">the sound </span>/{sound.label}/
         </span>
-        {sound.as && <span className="text-xs">{sound.as}</span>}
+        {sound.as && (
+          <span className="text-xs">
+            <span className="sr-only"> as in </span>
+            {sound.as}
+          </span>
+        )}
+        {spelt && <span className="sr-only">, taught with its spelling</span>}
       </button>
       <div className="flex flex-wrap gap-1.5">
         {spellings.map((spelling) => (
@@ -121,7 +126,6 @@ function SpellingButton({ spelling, toggle }: SpellingButtonProps) {
       type="button"
       aria-pressed={taught}
       title={`as in ${examples.join(', ')}`}
-      aria-label={`${shown} as in ${examples[0] ?? ''}${opens ? `: opens ${opens.words}` : ''}`}
       onClick={() => toggle(spelling, show)}
       className={clsx(
         'flex min-h-12 min-w-12 items-baseline justify-center gap-1.5 rounded-xl border px-2.5 py-1.5',
@@ -130,7 +134,13 @@ function SpellingButton({ spelling, toggle }: SpellingButtonProps) {
       )}
     >
       <span className="font-word text-xl">{shown}</span>
-      {!taught && opens && opens.words > 0 && <span className="text-sm text-muted">{opens.words}</span>}
+      <span className="sr-only"> as in {examples[0]}</span>
+      {!taught && opens && opens.words > 0 && (
+        <span className="text-sm text-muted">
+          <span className="sr-only">, opens </span>
+          {opens.words}
+        </span>
+      )}
     </button>
   );
 }

@@ -23,6 +23,8 @@ interface TypedSpellingsProps {
 /** The setting’s own list, typed or pasted, and the same list as a file. */
 export function TypedSpellings({ groupId, taught }: TypedSpellingsProps) {
   const { text, setText, done } = useKeptText(`spellings of ${groupId}`);
+  // What was typed before and not understood is in sight.
+  const [asked, ask] = useState(!taught);
   const [error, setError] = useState('');
   const [added, setAdded] = useState<AddedSpellings | null>(null);
   const [running, begin] = useTransition();
@@ -32,7 +34,9 @@ export function TypedSpellings({ groupId, taught }: TypedSpellingsProps) {
       setError(answer.ok ? '' : answer.error);
       if (!answer.ok) return;
       setAdded(answer.value);
-      done(answer.value.unread.map(({ typed }) => typed).join('\n'));
+      done();
+      const unread = answer.value.unread.map(({ typed }) => typed).join('\n');
+      if (unread) setText(unread);
     });
   const undo = (of: AddedSpellings['added']): void =>
     begin(async () => {
@@ -44,7 +48,7 @@ export function TypedSpellings({ groupId, taught }: TypedSpellingsProps) {
       if (answer.ok) setAdded(null);
     });
   return (
-    <Collapsible title="Type or paste your own list" defaultOpen={!taught || text !== ''}>
+    <Collapsible title="Type or paste your own list" open={asked || text !== ''} onOpenChange={ask}>
       <form
         className="max-w-2xl"
         onSubmit={(event) => {
