@@ -5,6 +5,7 @@ import * as ownWords from '@/server/words/own-words';
 import { setOwned } from '@/server/words/props';
 import { putAside } from '@/server/words/put-aside';
 import * as letters from '@/server/words/letters';
+import * as lines from '@/server/words/lines';
 import { saveTaught, tickSound } from '@/server/words/taught';
 import * as sets from '@/server/words/word-sets';
 import { typedText } from './form';
@@ -88,4 +89,12 @@ export async function tickWord(groupId: unknown, word: unknown, taught: unknown)
 
 export async function keepSound(groupId: unknown, keys: unknown, taught: unknown): Promise<Answer<void>> {
   return answer(() => tickSound(typedText.parse(groupId), keys, taught));
+}
+
+export async function addLine(text: unknown): Promise<Answer<void>> {
+  return answer(() => lines.addLine(text));
+}
+
+export async function removeLine(id: unknown): Promise<Answer<void>> {
+  return answer(() => lines.removeLine(id));
 }

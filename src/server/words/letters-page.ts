@@ -1,7 +1,8 @@
 import { differenceInCalendarDays, isSameISOWeek, parseISO } from 'date-fns';
 import { groupBy } from '../../core/group-by';
 import { alike, type Alike } from '../../core/letters/alike';
-import { partIn } from '../../core/letters/parts';
+import { linesOpened } from '../../core/letters/lines';
+import { partIn, partsOf } from '../../core/letters/parts';
 import { canRead, inPrint, opens, untaught, type Opens, type TaughtSpelling } from '../../core/letters/readable';
 import type { Spelling } from '../../core/letters/spellings';
 import type { AccentId } from '../../core/phonology/accents';
@@ -9,6 +10,7 @@ import { labelOf } from '../../core/phonology/sounds';
 import type { PadSound } from '../../core/phonology/pad';
 import { getSettings } from '../setting/settings';
 import { bankSpellings, taughtLetters, today } from './letters';
+import { offeredLines, readableLines, type OfferedLine } from './lines';
 import { bankOfGroup } from './put-aside';
 import { soundsToTick } from './sounds';
 import { tickedSounds } from './taught';
@@ -24,7 +26,7 @@ export interface SpellingToTick extends Spelling {
   readonly on: string | null;
   readonly thisWeek: boolean;
   /** What it would open, were it next; null for one that was taught. */
-  readonly opens: Opens | null;
+  readonly opens: (Opens & { readonly lines: number }) | null;
 }
 
 /** What a spelling that could be next is easily mixed up with, of those taught in the last fortnight. */
@@ -52,6 +54,8 @@ export interface LettersPage {
   readonly taught: number;
   /** Everyday words (bands 1 and 2) the group can read. */
   readonly readable: number;
+  /** Lines they can read; what was taught this week comes first. */
+  readonly lines: readonly { readonly text: string; readonly own: string | null }[];
   /** Words with an odd part that were taught as they are, and what is odd in each. */
   readonly words: readonly { readonly word: string; readonly odd: readonly string[] }[];
 }
@@ -80,11 +84,18 @@ function near(spelling: Spelling, lately: readonly SpellingToTick[]): readonly N
 const takenLately = (on: string | null, day: string): boolean =>
   on !== null && on <= day && differenceInCalendarDays(parseISO(day), parseISO(on)) <= CLOSE_DAYS;
 
+/** What each spelling would open, by its id. */
+interface Found {
+  readonly words: ReadonlyMap<string, Opens>;
+  readonly lines: ReadonlyMap<string, number>;
+}
+const NOTHING: Opens = { words: 0, best: [] };
+
 /** Every spelling as it can be ticked, those the group was taught and those the bank has. */
 function spellingsToTick(
   spellings: readonly Spelling[],
   taught: readonly TaughtSpelling[],
-  found: ReadonlyMap<string, Opens>,
+  found: Found,
   accent: AccentId,
 ): SpellingToTick[] {
   const day = today();
@@ -99,9 +110,16 @@ function spellingsToTick(
       taught: done,
       on: on ?? null,
       thisWeek: typeof on === 'string' && done && isSameISOWeek(parseISO(on), parseISO(day)),
-      opens: done ? null : (found.get(spelling.id) ?? { words: 0, best: [] }),
+      opens: done ? null : { ...(found.words.get(spelling.id) ?? NOTHING), lines: found.lines.get(spelling.id) ?? 0 },
     };
   });
+}
+
+/** Lines that have something of this week come first; the rest keep their order. */
+function newestFirst(lines: readonly OfferedLine[], thisWeek: readonly SpellingToTick[]): OfferedLine[] {
+  const ids = new Set(thisWeek.map(({ id }) => id));
+  const isNew = (line: OfferedLine): boolean => line.words.some((w) => partsOf(w).some((part) => ids.has(part.id)));
+  return [...lines.filter(isNew), ...lines.filter((line) => !isNew(line))];
 }
 
 /** The page on which a group says what it was taught, in sounds and in letters. */
@@ -114,7 +132,9 @@ export async function lettersPage(groupId: string): Promise<LettersPage> {
     soundsToTick(),
   ]);
   const print = inPrint(letters.spellings, letters.words, accent, today());
-  const all = spellingsToTick(bankSpellings(bank), letters.spellings, opens(bank.words, print), accent);
+  const lines = await offeredLines(bank);
+  const found = { words: opens(bank.words, print), lines: linesOpened(lines, print) };
+  const all = spellingsToTick(bankSpellings(bank), letters.spellings, found, accent);
   const seen = all.filter(({ odd, taught, on }) => !odd || taught || on !== null);
   const bySound = groupBy(seen, ({ sounds }) => sounds);
   const lone = new Set(rows.flatMap((row) => row.sounds.map(({ ipa }) => ipa)));
@@ -124,6 +144,7 @@ export async function lettersPage(groupId: string): Promise<LettersPage> {
     const spelt = spellings.some(({ taught }) => taught);
     return { sound, spellings, spelt, ticked: spelt || sound.keys.some((key) => ticked.has(key)) };
   };
+  const thisWeek = all.filter((spelling) => spelling.thisWeek);
   const lately = all.filter(({ taught, on }) => taught && takenLately(on, today()));
   return {
     accent,
@@ -139,7 +160,8 @@ export async function lettersPage(groupId: string): Promise<LettersPage> {
       .sort((a, b) => (b.opens?.words ?? 0) - (a.opens?.words ?? 0) || b.words - a.words)
       .slice(0, NEXT)
       .map((spelling) => ({ spelling, near: near(spelling, lately) })),
-    thisWeek: all.filter(({ thisWeek }) => thisWeek),
+    thisWeek,
+    lines: newestFirst(readableLines(lines, print), thisWeek).map(({ text, own }) => ({ text, own })),
     taught: all.filter(({ taught }) => taught).length,
     readable: bank.words.filter((word) => word.entry.band < 3 && canRead(word, print)).length,
     words: letters.words.map((name) => {

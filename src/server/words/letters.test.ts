@@ -10,6 +10,9 @@ import { database } from '../storage/database';
 import { inFreshFiles } from '../testing/fresh-file';
 import { addTyped, lettersCsv, switchLetters, taughtLetters, tickSpellings, tickWord, today } from './letters';
 import { lettersPage } from './letters-page';
+import { lettersPaper } from './letters-paper';
+import { addLine, removeLine } from './lines';
+import { putAside } from './put-aside';
 import { saveTaught, taughtSounds } from './taught';
 import { findWords } from './words';
 
@@ -121,5 +124,53 @@ describe('letters of a group', () => {
     expect([await models.taughtSpellings.count({ where: { group_id: b } }), await models.taughtWords.count()]).toEqual([
       0, 0,
     ]);
+  });
+});
+
+describe('lines to read', () => {
+  const linesOf = async (group: string): Promise<string[]> => (await lettersPage(group)).lines.map(({ text }) => text);
+
+  test('only what the group can read, this week’s first; a line of our own comes too, until it is taken away', async () => {
+    const id = await withLetters('Beans');
+    await addTyped(id, 'm o d t e h a c s i');
+    const first = await linesOf(id);
+    expect(first).toContain('Sam had ham.');
+    expect(first.some((text) => /\bthe\b|frog/i.test(text))).toBe(false);
+    await addLine('  Ted  met a cat. ');
+    expect(await linesOf(id)).not.toContain('Ted met a cat.');
+    await tickWord(id, 'a', true);
+    expect(await linesOf(id)).toContain('Ted met a cat.');
+    await addLine('Ted met a cat.');
+    const own = (await lettersPage(id)).lines.filter((line) => line.own !== null);
+    expect(own).toHaveLength(1);
+    await tickSpellings(id, { of: [{ spelling: 'n', keys: 'n', on: today() }], taught: true });
+    expect(sure((await linesOf(id))[0])).toMatch(/n/);
+    await removeLine(sure(own[0]).own);
+    expect(await linesOf(id)).not.toContain('Ted met a cat.');
+  });
+
+  test('a line with a word that was put aside is not offered there', async () => {
+    const id = await withLetters('Swedes');
+    await addTyped(id, 'm o d t e h a c s i');
+    await putAside(id, 'ham', true);
+    expect(await linesOf(id)).not.toContain('Sam had ham.');
+  });
+
+  test('a line that cannot be read is refused with its reason', async () => {
+    await expect(addLine('')).rejects.toThrow('Type a line first.');
+    await expect(addLine('A zorble sat.')).rejects.toThrow('We don’t know the word “zorble” yet.');
+    await expect(addLine('A cat – sat')).rejects.toThrow('letters, spaces, commas and a stop');
+    await expect(removeLine('x')).rejects.toMatchObject({ status: 404 });
+  });
+
+  test('on paper: a card for each spelling, the words by number of sounds, the lines; none for another group', async () => {
+    const id = await withLetters('Turnips');
+    await addTyped(id, 'm o d t e h');
+    const paper = await lettersPaper(id);
+    expect(paper.cards.map(({ shown }) => shown).sort()).toEqual(['d', 'e', 'h', 'm', 'o', 't']);
+    expect(paper.words).toContainEqual({ count: 3, words: expect.arrayContaining(['hot', 'met']) as string[] });
+    const { id: other } = await addGroup('Sprouts');
+    await expect(lettersPaper(other)).rejects.toMatchObject({ status: 404 });
+    await expect(lettersPaper(v7())).rejects.toMatchObject({ status: 404 });
   });
 });

@@ -14,6 +14,7 @@ import type { Models } from '../storage/models';
 import { database } from '../storage/database';
 import { groupGone, Problem } from '../storage/problems';
 import { bankEntry, preparedBank, type PreparedBank } from './bank';
+import { isLineWord } from './lines';
 
 /** What a group was taught in print. */
 export interface TaughtLetters {
@@ -148,7 +149,8 @@ export async function addTyped(groupId: unknown, text: unknown): Promise<AddedSp
 /** Says that a group was taught a word as it is, or was not. Throws a Problem for a word that is not there. */
 export async function tickWord(groupId: unknown, word: unknown, taught: unknown): Promise<void> {
   const name = z.string().trim().toLowerCase().max(40).parse(word);
-  if (taught === true && !(await bankEntry(name))) throw new Problem(`“${name}” isn’t in the word bank.`, 404);
+  if (taught === true && !isLineWord(name) && !(await bankEntry(name)))
+    throw new Problem(`“${name}” isn’t in the word bank.`, 404);
   await inGroup(groupId, async (group_id, models, transaction) => {
     const row = { group_id, word: name };
     if (taught === true) await models.taughtWords.bulkCreate([row], { transaction, ignoreDuplicates: true });

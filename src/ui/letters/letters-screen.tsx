@@ -1,6 +1,8 @@
 import type { LettersPage } from '@/server/words/letters-page';
+import { buttonLook } from '../kit/button';
 import { Link } from '../kit/link';
 import { Toasts } from '../kit/toast';
+import { LinesToRead } from './lines-to-read';
 import { OddWords } from './odd-words';
 import { Opening } from './opening';
 import { SpellingGrid } from './spelling-grid';
@@ -27,9 +29,15 @@ export function LettersScreen({ group, page }: LettersScreenProps) {
       </p>
       <TypedSpellings groupId={group.id} taught={page.taught > 0} />
       <Opening groupId={group.id} next={page.next} thisWeek={page.thisWeek} />
+      <p className="mt-8">
+        <Link className={buttonLook({})} href={`/print/letters/${group.id}`}>
+          Cards, words and lines on paper
+        </Link>
+      </p>
       <Toasts>
         <SpellingGrid groupId={group.id} rows={page.rows} />
       </Toasts>
+      <LinesToRead lines={page.lines} />
       <OddWords groupId={group.id} words={page.words} />
     </div>
   );

@@ -51,6 +51,7 @@ export function Opening({ groupId, next, thisWeek }: OpeningProps) {
                     <Named spelling={spelling} />{' '}
                     <span className="text-muted">
                       opens {spelling.opens?.words}: {spelling.opens?.best.join(', ')}
+                      {spelling.opens?.lines ? linesToo(spelling.opens.lines) : ''}
                     </span>
                   </p>
                   {near.length > 0 && (
@@ -71,6 +72,8 @@ export function Opening({ groupId, next, thisWeek }: OpeningProps) {
     </>
   );
 }
+
+const linesToo = (lines: number): string => (lines === 1 ? ', and one line' : `, and ${lines} lines`);
 
 const Named = ({ spelling }: { readonly spelling: SpellingToTick }) => (
   <span>

@@ -296,6 +296,13 @@ export interface TaughtWordRow {
   word: string;
 }
 
+/** A line to read that the setting wrote. */
+export interface OwnLineRow {
+  id: string;
+  text: string;
+  created_at: number;
+}
+
 type Table<Row extends object> = ModelStatic<Model<Row, Row>>;
 
 export interface Models {
@@ -313,6 +320,7 @@ export interface Models {
   readonly taughtSounds: Table<TaughtSoundRow>;
   readonly taughtSpellings: Table<TaughtSpellingRow>;
   readonly taughtWords: Table<TaughtWordRow>;
+  readonly ownLines: Table<OwnLineRow>;
   /** Words a group does not want to hear; the table is called put_aside. */
   readonly putAside: Table<PutAsideRow>;
   readonly plans: Table<PlanRow>;
@@ -514,6 +522,8 @@ const TAUGHT_SPELLINGS: ColumnsOf<TaughtSpellingRow> = {
 
 const TAUGHT_WORDS: ColumnsOf<TaughtWordRow> = { group_id: key, word: key };
 
+const OWN_LINES: ColumnsOf<OwnLineRow> = { id: key, text, created_at: whole };
+
 const PLANS: ColumnsOf<PlanRow> = {
   id: key,
   group_id: text,
@@ -602,6 +612,7 @@ export function defineModels(sequelize: Sequelize): Models {
     taughtSounds: table('taught_sounds', TAUGHT_SOUNDS),
     taughtSpellings: table('taught_spellings', TAUGHT_SPELLINGS),
     taughtWords: table('taught_words', TAUGHT_WORDS),
+    ownLines: table('own_lines', OWN_LINES),
     plans: table('plans', PLANS),
     papers: table('papers', PAPERS),
     readings: table('readings', READINGS),
