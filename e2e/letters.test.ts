@@ -90,6 +90,42 @@ test('a group takes up letters: typed, ticked, taken back, asked for as words, s
   await page.context().close();
 });
 
+test('lines to read: one of our own, and cards, words and lines whole on paper', async () => {
+  const { page, trouble } = await openPage(browser, 390, 844);
+  await page.goto(`${demo.url}/settings/taught`);
+  const field = page.getByLabel('A line of your own');
+  await field.fill('The zorble sat.');
+  await page.getByRole('button', { name: 'Keep this line' }).click();
+  await page.getByText('We don’t know the word “zorble” yet.').waitFor();
+  expect(await field.inputValue()).toBe('The zorble sat.');
+  await field.fill('Ted got ten red pots.');
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: 'Take away “Ted got ten red pots.”' }).waitFor();
+  expect(await violations(page)).toEqual([]);
+  await page.getByRole('link', { name: 'Cards, words and lines on paper' }).click();
+  await page.getByRole('heading', { name: 'Cards to cut out: Radishes' }).waitFor();
+  for (const sheet of ['Words to read', 'Lines to read', 'Cards to cut out']) {
+    await page.getByRole('link', { name: sheet }).click();
+    await page.getByRole('heading', { name: `${sheet}: Radishes` }).waitFor();
+    expect(await violations(page), sheet).toEqual([]);
+    if (sheet === 'Lines to read') await page.getByText('Ted got ten red pots.').waitFor();
+    // On paper nothing is wider than the sheet (ISO 216: A4 is 210 mm wide), and the way through the app is left out.
+    await page.emulateMedia({ media: 'print' });
+    await page.setViewportSize({ width: 794, height: 1123 });
+    const wide = await page.evaluate(() =>
+      [...document.querySelectorAll('main *')]
+        .filter((e) => e.getBoundingClientRect().right > 795)
+        .map((e) => e.outerHTML),
+    );
+    expect(wide, sheet).toEqual([]);
+    expect(await page.getByRole('navigation', { name: 'Printing' }).isVisible()).toBe(false);
+    await page.emulateMedia({ media: 'screen' });
+    await page.setViewportSize({ width: 390, height: 844 });
+  }
+  expect(trouble).toEqual([]);
+  await page.context().close();
+});
+
 test('a nursery group’s screens hold nothing of letters but the switch', async () => {
   const { page, trouble } = await openPage(browser);
   await page.goto(`${demo.url}/children`);

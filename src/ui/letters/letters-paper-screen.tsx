@@ -84,7 +84,8 @@ function Cards({ cards }: Pick<LettersPaper, 'cards'>) {
           <ul className={GRID} aria-label="Fronts">
             {sheet.map(({ shown, says }) => (
               <li key={`${shown} ${says}`} className={CARD}>
-                <span className="font-word text-7xl font-bold">{shown}</span>
+                {/* The line shows which way up a card goes: d turned over is p. */}
+                <span className="border-b-2 border-ink px-6 pb-1 font-word text-7xl font-bold">{shown}</span>
               </li>
             ))}
           </ul>

@@ -31,7 +31,7 @@ export function Opening({ groupId, next, thisWeek }: OpeningProps) {
               <li key={spelling.id} className="flex items-center gap-3 rounded-xl border-2 border-marigold px-4 py-2">
                 <Named spelling={spelling} />
                 <Button kind="quiet" disabled={running} onClick={() => tick([spelling], true, null)}>
-                  Taught before
+                  Taught earlier
                 </Button>
               </li>
             ))}
