@@ -1,5 +1,6 @@
 // Prints the whole word bank for reviewers: npm run --silent words -- --accent scottish --convention strict --format
-// csv; only those that can be read with the spellings that were taught: -- --taught "m o d t e h"; or entries drawn by lot, to be read as a stranger would: -- --sample 250 --seed 1f6a90c3 --format csv
+// csv; only what can be read with the spellings that were taught: -- --taught "m o d t e h"; or entries drawn by lot,
+// to be read as a stranger would: -- --sample 250 --seed 1f6a90c3 --format csv
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import { ROOT, Stop } from './lib/prepare.mjs';

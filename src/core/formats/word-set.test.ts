@@ -5,7 +5,8 @@ import { bank } from '../testing/bank';
 import { sure } from '../sure';
 import { ownWordSchema, spellingSchema, wordsSchema, type OwnWordInput } from './schemas';
 import { readSetFile, setToCsv, setToJson, type SetFile } from './word-set';
-import { drawWords, listWords, wordsListSchema, writeDraw, writeList } from './words-list';
+import type { AccentId } from '../phonology/accents';
+import { drawWords, listWords, readableOf, wordsListSchema, writeDraw, writeList } from './words-list';
 
 const OWN: OwnWordInput = {
   word: 'zorble',
@@ -250,4 +251,15 @@ describe('the list for reviewers', () => {
     expect(writeDraw(drawWords(bank, wordsListSchema.parse({ sample: 2 })), 'csv')).toMatch(/^word,band,where,sounds/);
     expect(wordsListSchema.safeParse({ seed: 'xyz' }).error?.issues[0]?.message).toContain('hexadecimal');
   });
+});
+
+test('the words that can be read with the spellings that were typed, in each accent; what is none is said', () => {
+  const names = (taught: string, accent: AccentId): string[] =>
+    readableOf(bank, wordsListSchema.parse({ taught, accent })).entries.map(({ word }) => word);
+  expect(names('m o d t e h', 'scottish')).toEqual(expect.arrayContaining(['met', 'hot', 'dot']));
+  // Wells (1982), 4.3: bath has the vowel of trap in the north.
+  expect(names('b a th', 'northern-english')).toContain('bath');
+  expect(names('b a th', 'southern-british')).not.toContain('bath');
+  expect(readableOf(bank, wordsListSchema.parse({ taught: 'm zq' })).unread).toHaveLength(1);
+  expect(readableOf(bank, wordsListSchema.parse({})).entries).toHaveLength(bank.length);
 });

@@ -124,7 +124,7 @@ export function readLine(
 export const canReadLine = ({ words }: Line, taught: InPrint): boolean => words.every((word) => canRead(word, taught));
 
 /** What a line still waits for: spellings with their sounds, by id. */
-export const waitsFor = ({ words }: Line, taught: InPrint): Set<string> =>
+const waitsFor = ({ words }: Line, taught: InPrint): Set<string> =>
   new Set(words.filter((w) => !taught.words.has(w.word)).flatMap((w) => untaught(w, taught).map(({ id }) => id)));
 
 /**

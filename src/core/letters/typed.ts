@@ -8,7 +8,7 @@ import type { TaughtSpelling } from './readable';
 import { meantBy, type Spelling } from './spellings';
 
 /** A spelling as somebody typed it, read. */
-export interface ReadSpelling extends TaughtSpelling, SpelledPart {
+interface ReadSpelling extends TaughtSpelling, SpelledPart {
   readonly examples: readonly string[];
   /** The spelling has other sounds too, and no sound was named: this one was taken. */
   readonly assumed: boolean;

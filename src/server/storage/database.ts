@@ -50,8 +50,8 @@ interface HandedOver {
 
 const STILL_READ = 'Something is still being read from your data, so nothing was changed. Try again in a moment.';
 
-/** How long connections that are being used may take to close, in milliseconds. */
-const CLOSE_MS = 2_000;
+/** How long connections that are being used may take to close, in milliseconds: a busy computer reads for seconds. */
+const CLOSE_MS = 10_000;
 
 /** Times a fold is tried while somebody is reading. */
 const FOLD_TRIES = 20;

@@ -65,7 +65,7 @@ const NEXT = 6;
 /** Days within which two spellings that are alike were taught close together (common practice, no source). */
 const CLOSE_DAYS = 14;
 
-export const shownSpelling = (spelling: string): string => spelling.replace('_', '…');
+const shownSpelling = (spelling: string): string => spelling.replace('_', '…');
 
 /** The sound of a spelling in plain letters. */
 const saidAs = (sounds: string, accent: AccentId): string =>

@@ -130,7 +130,7 @@ describe('letters of a group', () => {
 describe('lines to read', () => {
   const linesOf = async (group: string): Promise<string[]> => (await lettersPage(group)).lines.map(({ text }) => text);
 
-  test('only what the group can read, this week’s first; a line of our own comes too, until it is taken away', async () => {
+  test('only what the group can read, this week’s first; our own line comes too, until it is taken away', async () => {
     const id = await withLetters('Beans');
     await addTyped(id, 'm o d t e h a c s i');
     const first = await linesOf(id);
@@ -163,7 +163,7 @@ describe('lines to read', () => {
     await expect(removeLine('x')).rejects.toMatchObject({ status: 404 });
   });
 
-  test('on paper: a card for each spelling, the words by number of sounds, the lines; none for another group', async () => {
+  test('on paper: a card a spelling, the words by number of sounds, the lines; none for another group', async () => {
     const id = await withLetters('Turnips');
     await addTyped(id, 'm o d t e h');
     const paper = await lettersPaper(id);

@@ -297,7 +297,7 @@ export interface TaughtWordRow {
 }
 
 /** A line to read that the setting wrote. */
-export interface OwnLineRow {
+interface OwnLineRow {
   id: string;
   text: string;
   created_at: number;
