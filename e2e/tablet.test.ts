@@ -168,7 +168,7 @@ test('lent, played, away for five marks, a second tablet, Finish: all is there, 
   expect(await violations(page)).toEqual([]);
   await page.getByText('Carrot is Wren').waitFor();
   // On every screen of the computer, what was open before among them.
-  await untouched.page.getByText('A tablet can come in to one session.').waitFor();
+  await untouched.page.getByText('A tablet can join one session.').waitFor();
 
   // What is on the way between the two is searched at the end.
   const traffic: string[] = [];

@@ -96,6 +96,11 @@ const PLACES: Readonly<Record<string, Place>> = {
     field: 'What it means, in one line',
   },
   'our name': { where: () => `${app.url}/settings/our-data` },
+  'what was taught in letters': {
+    where: () => `${app.url}/settings/taught`,
+    open: press('Type or paste your own list'),
+    field: 'Spellings you’ve taught, in your order',
+  },
   'a grid by its number': { where: () => `${app.url}/look-back` },
   'a grid typed in': { where: () => app.url + at.paper },
   'an answer put right': { where: () => app.url + at.session, open: press(/: correct this$/) },

@@ -17,7 +17,11 @@ export interface TabletShown {
   readonly colour: string;
   readonly heardAt: number;
   readonly marks: number;
+  /** It has not been heard from for a while: one that plays asks for news every few seconds. */
+  readonly quiet: boolean;
 }
+
+const QUIET_MS = 15_000;
 
 /** What is on loan now, and how the last loan ended; all that pages show of it. */
 export interface LendState {
@@ -125,13 +129,14 @@ export function lendState(): LendState {
   const door = lender();
   const loan = door?.now() ?? null;
   const ended = door?.ended() ?? null;
+  const now = Date.now();
   return {
     session: loan?.session ?? null,
     url: loan?.url ?? null,
     fingerprint: loan?.fingerprint ?? null,
-    tablets: loan?.lending.tablets() ?? [],
+    tablets: (loan?.lending.tablets() ?? []).map((t) => ({ ...t, quiet: now - t.heardAt > QUIET_MS })),
     ended: ended && { session: ended.session, why: ended.why },
-    now: Date.now(),
+    now,
   };
 }
 

@@ -52,7 +52,7 @@ export interface LettersPage {
   readonly next: readonly { readonly spelling: SpellingToTick; readonly near: readonly Near[] }[];
   readonly thisWeek: readonly SpellingToTick[];
   readonly taught: number;
-  /** Everyday words (bands 1 and 2) the group can read. */
+  /** Words the group can read, as Words lists them. */
   readonly readable: number;
   /** Lines they can read; what was taught this week comes first. */
   readonly lines: readonly { readonly text: string; readonly own: string | null }[];
@@ -124,7 +124,7 @@ function newestFirst(lines: readonly OfferedLine[], thisWeek: readonly SpellingT
 
 /** The page on which a group says what it was taught, in sounds and in letters. */
 export async function lettersPage(groupId: string): Promise<LettersPage> {
-  const { accent, conventions } = await getSettings();
+  const { accent, conventions, confirmed } = await getSettings();
   const [bank, letters, ticked, { rows }] = await Promise.all([
     bankOfGroup(groupId, accent, conventions),
     taughtLetters(groupId),
@@ -163,7 +163,7 @@ export async function lettersPage(groupId: string): Promise<LettersPage> {
     thisWeek,
     lines: newestFirst(readableLines(lines, print), thisWeek).map(({ text, own }) => ({ text, own })),
     taught: all.filter(({ taught }) => taught).length,
-    readable: bank.words.filter((word) => word.entry.band < 3 && canRead(word, print)).length,
+    readable: bank.words.filter((w) => !w.entry.doubt && (confirmed || !w.contest) && canRead(w, print)).length,
     words: letters.words.map((name) => {
       const word = bank.byName.get(name);
       return { word: name, odd: word ? untaught(word, print).map(({ spelling }) => shownSpelling(spelling)) : [] };

@@ -36,6 +36,11 @@ describe('letters of a group', () => {
     expect((await listGroups()).find((g) => g.id === id)?.letters).toBe(false);
     const added = await addTyped(id, 'm o d t e h');
     expect(added.read).toHaveLength(6);
+    // What the page says is what Words lists.
+    await switchLetters(id, true);
+    const all = await findWords(wordsSchema.parse({ sounds: 'any', only: 'readable' }), { id, children: [] });
+    expect((await lettersPage(id)).readable).toBe(all.facets.total);
+    await switchLetters(id, false);
     expect(await spelt(id)).toBe('m:m o:LOT d:d t:t e:DRESS h:h');
     // A group that does not work with letters has none of it: an old address asks for nothing.
     const off = await findWords(wordsSchema.parse({ sounds: '3', only: 'readable' }), { id, children: [] });

@@ -16,8 +16,6 @@ import { unreached } from '../kit/unreached';
 import { tellLending, useLending } from './use-lending';
 
 const LOOK_MS = 2_000;
-/** A tablet that plays is heard every few seconds. */
-const QUIET_MS = 15_000;
 
 const CLOSED_WORDS = {
   finished: 'The session is finished, so the way in is closed.',
@@ -30,8 +28,7 @@ const CLOSED_WORDS = {
 const marksOf = (marks: number): string => (marks === 1 ? '1 mark' : `${marks} marks`);
 
 /** One tablet: what it is called, what came from it, whether it is heard. */
-function TabletLine({ tablet: { colour, heardAt, marks }, now }: { tablet: TabletShown; now: number }) {
-  const quiet = now - heardAt > QUIET_MS;
+function TabletLine({ tablet: { colour, marks, quiet } }: { readonly tablet: TabletShown }) {
   return (
     <li className="flex flex-wrap gap-x-3">
       <b>{colour} tablet</b>
@@ -150,7 +147,7 @@ function WayIn({ view, state, code, busy, onMore, onStop }: OpenProps) {
       {code && !came && <Code code={code} now={state.now} />}
       <ul className="space-y-1 text-lg" aria-label="Tablets">
         {state.tablets.map((tablet) => (
-          <TabletLine key={tablet.colour} tablet={tablet} now={state.now} />
+          <TabletLine key={tablet.colour} tablet={tablet} />
         ))}
       </ul>
       <WhoIsWho people={view.people} />
@@ -276,7 +273,7 @@ function Addresses({
   if (view.addresses.length === 1) return null;
   return (
     <RadioGroup
-      legend="By which address of this computer?"
+      legend="Which network is the tablet on?"
       value={address}
       onChange={setAddress}
       options={view.addresses.map((a) => ({ value: a.address, label: a.address, hint: a.name }))}

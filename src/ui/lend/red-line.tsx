@@ -20,7 +20,7 @@ export function RedLine({ first, thin = false }: RedLineProps) {
   if (!state.session) return null;
   const count = state.tablets.length;
   const who = count === 1 ? 'One tablet can reach' : `${count || 'No'} tablets can reach`;
-  const says = count ? `${who} this session.` : 'A tablet can come in to one session.';
+  const says = count ? `${who} this session.` : 'A tablet can join one session.';
   if (thin)
     return (
       <p role="status" className="fixed inset-x-0 top-0 z-20 h-1.5 bg-red">

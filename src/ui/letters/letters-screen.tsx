@@ -22,7 +22,7 @@ export function LettersScreen({ group, page }: LettersScreenProps) {
           ? `Tick the spellings you’ve taught ${group.name}, each beside its sound.`
           : `For ${group.name}: ${page.taught === 1 ? 'one spelling' : `${page.taught} spellings`}.`}{' '}
         {page.readable > 0 && (
-          <Link className="text-ink underline underline-offset-4" href="/words?sounds=any&only=readable,everyday">
+          <Link className="text-ink underline underline-offset-4" href="/words?sounds=any&only=readable">
             {page.readable === 1 ? 'One word they can read' : `${page.readable} words they can read`}
           </Link>
         )}

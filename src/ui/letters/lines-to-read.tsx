@@ -40,7 +40,8 @@ export function LinesToRead({ lines }: { readonly lines: Lines }) {
     <Section id="lines-h" title="Lines they can read" heading="text-2xl" className="mt-10">
       {lines.length === 0 ? (
         <p className="mt-1 text-muted">
-          There are none yet. Most lines need ten spellings or so; “the”, “a” and “I” are words with an odd part.
+          There are none yet: most lines need about ten spellings. Words such as “the” count once you’ve added them
+          below, with the words that have an odd part.
         </p>
       ) : (
         <ListOf lines={first} remove={remove} />

@@ -31,7 +31,7 @@ export function OddWords({ groupId, words }: OddWordsProps) {
   return (
     <Section id="odd-h" title="Words with an odd part" heading="text-2xl" className="mt-10">
       <p className="mt-1 text-muted">
-        In “said”, a and i don’t say what they usually say. Add the words like that which the group knows by now.
+        In “said”, a and i don’t say what they usually say. Add words like that once the group knows them.
       </p>
       {words.length > 0 && (
         <ul className="mt-3 flex flex-wrap gap-2">

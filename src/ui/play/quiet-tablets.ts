@@ -1,7 +1,5 @@
 import type { LendState, TabletShown } from '@/server/lending/lend';
 
-/** A tablet that plays asks for news every few seconds. */
-const QUIET_MS = 15_000;
 /** Finishing waits no longer than this for an answer. */
 const PATIENCE_MS = 2_000;
 
@@ -11,7 +9,7 @@ export async function quietTablets(session: string): Promise<readonly TabletShow
     const response = await fetch('/api/lending', { signal: AbortSignal.timeout(PATIENCE_MS) });
     if (!response.ok) return [];
     const state = (await response.json()) as LendState;
-    return state.session === session ? state.tablets.filter((t) => state.now - t.heardAt > QUIET_MS) : [];
+    return state.session === session ? state.tablets.filter(({ quiet }) => quiet) : [];
   } catch {
     return [];
   }
