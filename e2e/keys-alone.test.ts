@@ -130,8 +130,8 @@ test('settings: an accent chosen and saved, a page gone to, a sound ticked', asy
   await tabTo(page, 'link', /^Sounds taught$/);
   await page.keyboard.press('Enter');
   await page.waitForURL(/settings\/taught/);
-  await page.getByRole('heading', { name: 'Sounds we’ve taught' }).waitFor();
-  await tabTo(page, 'button', /^f$/);
+  await page.getByRole('heading', { name: 'Sounds and letters we’ve taught' }).waitFor();
+  await tabTo(page, 'button', /^f as in /);
   const was = await page.locator(':focus').getAttribute('aria-pressed');
   await page.keyboard.press('Space');
   await expect.poll(() => page.locator(':focus').getAttribute('aria-pressed')).not.toBe(was);

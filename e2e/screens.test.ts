@@ -64,7 +64,7 @@ const check = async (page: Page): Promise<void> => {
   const sideways = await page.evaluate(
     () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
   );
-  expect(sideways, 'nothing reaches over the side').toBeLessThanOrEqual(0);
+  expect(sideways, `nothing reaches over the side of ${page.url()}, ${width} wide`).toBeLessThanOrEqual(0);
 };
 
 test('zero axe violations, and nothing over the side at three sizes, on every screen', async () => {

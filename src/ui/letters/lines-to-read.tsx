@@ -58,15 +58,17 @@ export function LinesToRead({ lines }: { readonly lines: Lines }) {
           add();
         }}
       >
-        <Field htmlFor="own-line" label="A line of your own">
-          <input
-            id="own-line"
-            className="field w-96 max-w-full font-word text-lg"
-            maxLength={80}
-            value={text}
-            onChange={(event) => setText(event.target.value)}
-          />
-        </Field>
+        <div className="w-96 max-w-full">
+          <Field htmlFor="own-line" label="A line of your own">
+            <input
+              id="own-line"
+              className="field w-full font-word text-lg"
+              maxLength={80}
+              value={text}
+              onChange={(event) => setText(event.target.value)}
+            />
+          </Field>
+        </div>
         <Button type="submit" disabled={running || !text.trim()}>
           Keep this line
         </Button>
