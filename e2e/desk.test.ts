@@ -91,6 +91,10 @@ test('on the first day four cards stand above the games, wait for nothing, and s
 
 test('a set of thirty is played in another game; sounds taught are ticked where they are asked for', async () => {
   const { page, trouble } = await openPage(browser);
+  // A group without letters: with them, sounds and spellings are ticked together on a page of their own.
+  await page.goto(`${app.url}/settings/taught`);
+  await page.getByRole('switch', { name: 'Radishes works with letters too' }).click();
+  await page.getByRole('heading', { name: 'Sounds we’ve taught', level: 1 }).waitFor();
   await page.goto(`${app.url}/words?sounds=3&size=30`);
   await page.getByRole('heading', { name: /30 words/ }).waitFor();
   await page.getByRole('button', { name: 'change our sounds' }).click();

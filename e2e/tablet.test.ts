@@ -110,6 +110,24 @@ async function comeIn(page: Page, { url, letters }: { url: string; letters: stri
   await awake(page);
 }
 
+/**
+ * The page loaded anew and listening. A wire that was just put back settles for a while, and a browser breaks off what
+ * it was loading then (ERR_NETWORK_CHANGED): a person loads it once more.
+ */
+async function loadedAnew(page: Page): Promise<void> {
+  for (let tries = 0; tries < 4; tries += 1) {
+    await page.reload().catch(() => null);
+    if (
+      await awake(page, 20_000).then(
+        () => true,
+        () => false,
+      )
+    )
+      return;
+  }
+  await awake(page);
+}
+
 const markButton = (page: Page) => page.getByRole('button', { name: /^(On own|With help|Not yet)$/ });
 async function markOn(page: Page, times: number): Promise<void> {
   for (let i = 0; i < times; i += 1) {
@@ -206,8 +224,7 @@ test('lent, played, away for five marks, a second tablet, Finish: all is there, 
   await saved(green);
   await expect.poll(() => answersIn(session)).toBe(7);
   // Also after a page that was loaded anew.
-  await green.reload();
-  await awake(green);
+  await loadedAnew(green);
   await markOn(green, 1);
   await saved(green);
   await expect.poll(() => answersIn(session)).toBe(8);

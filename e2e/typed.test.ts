@@ -1,6 +1,6 @@
 import type { Browser, Locator, Page } from 'playwright-core';
 import { afterAll, beforeAll, expect, test } from 'vitest';
-import { add, awake, closePages, openApp, openBrowser, openPage, saved, type App } from './support/app';
+import { add, awake, closePages, openApp, openBrowser, openPage, type App } from './support/app';
 import { sure } from '../src/core/sure';
 
 let app: App;
@@ -26,7 +26,8 @@ beforeAll(async () => {
   await awake(page);
   await page.getByRole('button', { name: /^Done –/ }).click();
   await page.getByRole('button', { name: /^On own/ }).waitFor();
-  await saved(page);
+  // The server has the model too: else a note could not be asked for in the session as others open it.
+  await page.locator('[data-pending="0"]').waitFor({ state: 'attached' });
   at.play = new URL(page.url()).pathname;
   await page.context().close();
 });
