@@ -81,8 +81,8 @@ describe('a list as it is typed', () => {
   test('what cannot be read is given back with a sentence', () => {
     expect(readTyped('zq m\now, frog\nsh,,Tuesday', known).unread).toEqual([
       { typed: 'zq', why: 'We don’t know a word where “zq” spells a sound.' },
-      { typed: 'ow', why: 'We don’t know a word where “ow” has the sound of “frog”.' },
-      { typed: 'sh', why: '“Tuesday” isn’t a date we can read.' },
+      { typed: 'ow, frog', why: 'We don’t know a word where “ow” has the sound of “frog”.' },
+      { typed: 'sh, , Tuesday', why: '“Tuesday” isn’t a date we can read.' },
     ]);
   });
 });

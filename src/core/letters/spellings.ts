@@ -1,6 +1,7 @@
 import type { Word } from '../lexicon/entry';
 import { groupBy } from '../group-by';
-import { isConsonant } from '../phonology/sounds';
+import type { AccentId } from '../phonology/accents';
+import { isConsonant, labelOf } from '../phonology/sounds';
 import { sure } from '../sure';
 import { partsOf, soundsOfKeys, type SpelledPart } from './parts';
 
@@ -13,6 +14,13 @@ export interface Spelling extends SpelledPart {
   /** True where the words that have it are too few to teach it for: an odd part for good. */
   readonly odd: boolean;
 }
+
+/** The sounds of a spelling in plain letters. Example: `saidAs('k s', 'scottish') // 'k s'`. */
+export const saidAs = (sounds: string, accent: AccentId): string =>
+  sounds
+    .split(' ')
+    .map((ipa, at, all) => labelOf(ipa, accent, all[at + 1]).label)
+    .join(' ');
 
 /** Words of the bank from which on a spelling is worth teaching (common practice, no source). */
 const WORTH_TEACHING = 5;

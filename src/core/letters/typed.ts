@@ -2,10 +2,9 @@ import { isValid, parse } from 'date-fns';
 import Papa from 'papaparse';
 import type { Word } from '../lexicon/entry';
 import type { AccentId } from '../phonology/accents';
-import { labelOf } from '../phonology/sounds';
 import { partsOf, type SpelledPart } from './parts';
 import type { TaughtSpelling } from './readable';
-import { meantBy, type Spelling } from './spellings';
+import { meantBy, saidAs, type Spelling } from './spellings';
 
 /** A spelling as somebody typed it, read. */
 interface ReadSpelling extends TaughtSpelling, SpelledPart {
@@ -14,6 +13,7 @@ interface ReadSpelling extends TaughtSpelling, SpelledPart {
   readonly assumed: boolean;
 }
 interface UnreadSpelling {
+  /** The whole row, so that nothing of it has to be typed again. */
   readonly typed: string;
   /** In a sentence. */
   readonly why: string;
@@ -48,15 +48,10 @@ function named(typed: string, spelling: string, { accent, spellings, byName }: K
   const mine = spellings.filter((s) => s.spelling === spelling);
   const word = byName.get(plain.toLowerCase());
   const inWord = word && partsOf(word).find((part) => part.spelling === spelling);
-  const labels = ({ sounds }: Spelling): string =>
-    sounds
-      .split(' ')
-      .map((ipa) => labelOf(ipa, accent).label)
-      .join(' ');
   return (
     mine.find((s) => s.sounds === plain) ??
     mine.find((s) => inWord !== undefined && s.sounds === inWord.sounds) ??
-    mine.find((s) => labels(s) === plain.toLowerCase())
+    mine.find((s) => saidAs(s.sounds, accent) === plain.toLowerCase())
   );
 }
 
@@ -107,10 +102,15 @@ function rowsOf(text: string, known: Known): Row[] {
 
 const HEAD = /^\uFEFF?spelling$/i;
 
-function readRow([typed, sound, day]: Row, known: Known): ReadSpelling | UnreadSpelling {
-  const spelling = plainSpelling(typed);
+function readRow(row: Row, known: Known): ReadSpelling | UnreadSpelling {
+  const [name, sound, day] = row;
+  const spelling = plainSpelling(name);
+  const typed = row
+    .map((cell) => cell.trim())
+    .join(', ')
+    .replace(/[, ]+$/, '');
   const mine = known.spellings.filter((s) => s.spelling === spelling);
-  if (!mine.length) return { typed, why: `We don’t know a word where “${typed.trim()}” spells a sound.` };
+  if (!mine.length) return { typed, why: `We don’t know a word where “${name.trim()}” spells a sound.` };
   const on = dayOf(day);
   if (on === undefined) return { typed, why: `“${day.trim()}” isn’t a date we can read.` };
   const meant = sound.trim() ? named(sound, spelling, known) : meantBy(spelling, known.spellings);
@@ -135,5 +135,5 @@ export function readTyped(text: string, known: Known): ReadList {
     if ('why' in found) unread.push(found);
     else read.set(found.id, found);
   }
-  return { read: [...read.values()].slice(0, LIST_LIMIT.rows), unread };
+  return { read: [...read.values()], unread };
 }

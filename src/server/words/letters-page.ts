@@ -4,9 +4,8 @@ import { alike, type Alike } from '../../core/letters/alike';
 import { linesOpened } from '../../core/letters/lines';
 import { partIn, partsOf } from '../../core/letters/parts';
 import { canRead, inPrint, opens, untaught, type Opens, type TaughtSpelling } from '../../core/letters/readable';
-import type { Spelling } from '../../core/letters/spellings';
+import { saidAs, type Spelling } from '../../core/letters/spellings';
 import type { AccentId } from '../../core/phonology/accents';
-import { labelOf } from '../../core/phonology/sounds';
 import type { PadSound } from '../../core/phonology/pad';
 import { getSettings } from '../setting/settings';
 import { bankSpellings, taughtLetters, today } from './letters';
@@ -66,13 +65,6 @@ const NEXT = 6;
 const CLOSE_DAYS = 14;
 
 const shownSpelling = (spelling: string): string => spelling.replace('_', '…');
-
-/** The sound of a spelling in plain letters. */
-const saidAs = (sounds: string, accent: AccentId): string =>
-  sounds
-    .split(' ')
-    .map((ipa, at, all) => labelOf(ipa, accent, all[at + 1]).label)
-    .join(' ');
 
 function near(spelling: Spelling, lately: readonly SpellingToTick[]): readonly Near[] {
   return lately.flatMap((other) => {

@@ -164,7 +164,7 @@ describe('lines to read', () => {
   test('a line that cannot be read is refused with its reason', async () => {
     await expect(addLine('')).rejects.toThrow('Type a line first.');
     await expect(addLine('A zorble sat.')).rejects.toThrow('We don’t know the word “zorble” yet.');
-    await expect(addLine('A cat – sat')).rejects.toThrow('letters, spaces, commas and a stop');
+    await expect(addLine('A cat – sat')).rejects.toThrow('letters, spaces and these marks');
     await expect(removeLine('x')).rejects.toMatchObject({ status: 404 });
   });
 

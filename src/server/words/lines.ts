@@ -59,7 +59,7 @@ const lineSchema = z
   .trim()
   .min(1, 'Type a line first.')
   .max(80, 'A line can have up to 80 letters.')
-  .regex(/^[A-Za-z ,.!?]+$/, 'A line can have letters, spaces, commas and a stop.')
+  .regex(/^[A-Za-z ,.!?]+$/, 'A line can have letters, spaces and these marks: , . ! ?')
   .transform((text) => text.replace(/\s+/g, ' '));
 
 /**
